@@ -1,0 +1,15 @@
+package mosspebble.core.coats;
+
+import mosspebble.core.colour.PaintOptics;
+import mosspebble.core.units.Srgb;
+
+/**
+ * One coat as it is laid.
+ *
+ * @param name the mix in words
+ * @param swatch colour of the thick film, for drawing it
+ * @param dryUm dry thickness, µm
+ * @param dryingShift L* wet minus dry
+ * @param step number of the operation that lays it, from 0
+ */
+public record Coat(String name, Srgb swatch, PaintOptics optics, double dryUm, double dryingShift, int step) {}

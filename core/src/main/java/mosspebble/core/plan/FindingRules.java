@@ -1,0 +1,230 @@
+package mosspebble.core.plan;
+
+import static mosspebble.core.plan.Finding.Stage;
+import static mosspebble.core.plan.Finding.Weight;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import mosspebble.core.care.SealAdvice;
+import mosspebble.core.colour.Lab;
+import mosspebble.core.colour.Mix;
+import mosspebble.core.colour.Paint;
+import mosspebble.core.colour.PaintKind;
+import mosspebble.core.colour.Palette;
+import mosspebble.core.colour.RecipeSearch;
+import mosspebble.core.drying.Climate;
+import mosspebble.core.drying.Drying;
+import mosspebble.core.drying.Psychrometrics;
+import mosspebble.core.sketch.Designs;
+import mosspebble.core.sketch.Lettering;
+import mosspebble.core.sketch.Motif;
+import mosspebble.core.sketch.PlacedDesign;
+import mosspebble.core.sketch.PlacedPart;
+import mosspebble.core.sketch.Repertoire;
+import mosspebble.core.sketch.Role;
+import mosspebble.core.sketch.Shapes;
+import mosspebble.core.sketch.Slot;
+import mosspebble.core.sketch.Subject;
+import mosspebble.core.stone.Survey;
+import mosspebble.core.supplies.PaintUse;
+import mosspebble.core.units.Numbers;
+import org.locationtech.jts.geom.Geometry;
+
+/** What a practised painter would say looking at the plan. Adds to a list of findings. */
+final class FindingRules {
+
+    /** A film thicker than this may peel, µm; thinner on glassy stone (common practice, no source). */
+    private static final double PEEL_UM = 260;
+
+    /** L* by which sealed stone must be darker before it is worth saying. */
+    private static final double DARKENS = 5;
+
+    /** Neighbouring colours closer than this cannot be told apart at arm's length (common practice, no source). */
+    private static final double ALIKE = 8;
+
+    private static final double SLIGHT_MM = 0.3;
+
+    private final Project project;
+    private final Survey survey;
+    private final Palette palette;
+    private final Climate climate;
+    private final List<Finding> findings;
+
+    FindingRules(Project project, Survey survey, Palette palette, Climate climate, List<Finding> findings) {
+        this.project = project;
+        this.survey = survey;
+        this.palette = palette;
+        this.climate = climate;
+        this.findings = findings;
+    }
+
+    void stone() {
+        double dry = Lab.of(survey.stone().colour()).l();
+        double sealed = Lab.of(PaintPlan.bare(survey.stone(), Look.SEALED)).l();
+        if (dry - sealed >= DARKENS) {
+            findings.add(Finding.of(Weight.TIP, Stage.STONE, "Sealed, this bare stone goes from L* " + Numbers.text(dry, 0) + " to " + Numbers.text(sealed, 0)
+                    + ". Colours are judged against the darker one."));
+        }
+    }
+
+    void sketch(Optional<Motif> motif, Optional<PlacedDesign> design, Repertoire repertoire) {
+        if (project.sketch().isEmpty()) {
+            findings.add(Finding.of(Weight.STOP, Stage.SKETCH, "No subject yet. Choose one and it is fitted to the face."));
+            return;
+        }
+        if (project.sketch().get().subject() instanceof Subject.Word word) {
+            repertoire.typeface(word.typeface()).ifPresent(face -> {
+                List<String> missing = Lettering.missing(word, face);
+                if (!missing.isEmpty()) {
+                    findings.add(Finding.of(Weight.STOP, Stage.SKETCH, "The face " + face.title() + " has no " + String.join(" ", missing)
+                            + ". Write it with other letters."));
+                }
+            });
+        }
+        if (motif.isEmpty() || design.isEmpty()) {
+            findings.add(Finding.of(Weight.STOP, Stage.SKETCH, "The chosen subject is not in the repertoire. Choose another."));
+            return;
+        }
+        boolean wears = project.sketch().get().wearing() && motif.get().wears();
+        Geometry zone = wears ? survey.zones().outline() : survey.zones().face();
+        Map<String, Double> leaving = Planner.leaving(design.get(), zone);
+        leaving.entrySet().stream().max(Map.Entry.comparingByValue()).filter(e -> e.getValue() > SLIGHT_MM).ifPresent(worst -> {
+            boolean offStone = !survey.zones().outline().covers(design.get().silhouette());
+            String others = leaving.size() > 1 ? ", and " + (leaving.size() - 1) + " more" : "";
+            findings.add(Finding.of(offStone ? Weight.STOP : Weight.MIND, Stage.SKETCH, "The " + worst.getKey() + " leaves the " + (offStone ? "stone or its face" : "face")
+                    + " by " + Numbers.text(worst.getValue(), 1) + " mm" + others + ".", "Fit to the face", p -> fitted(p, motif.get())));
+        });
+    }
+
+    private Project fitted(Project p, Motif motif) {
+        return p.sketch().flatMap(s -> Designs.fit(motif, survey.zones(), s.marginMm(), 0).map(f -> p.withSketch(Optional.of(s.wearing(false).at(f.placement()))))).orElse(p);
+    }
+
+    void colours(PlacedDesign design, Map<String, Palette.Colour> colours, Optional<Palette.Colour> ground) {
+        if (palette.shelf().paints().isEmpty()) {
+            findings.add(Finding.of(Weight.STOP, Stage.COLOUR, "The shelf is empty. Without paints nothing can be planned."));
+            return;
+        }
+        for (Slot slot : design.slots()) {
+            Mix mix = project.colours().get(slot.id());
+            if (!colours.containsKey(slot.id())) {
+                String sentence = mix == null ? slot.title() + " has no colour yet; its parts are left out of the plan."
+                        : slot.title() + " uses " + palette.shelf().words(mix) + "; its parts are left out of the plan.";
+                findings.add(Finding.of(Weight.STOP, Stage.COLOUR, sentence, "Take the nearest mix", p -> nearest(p, slot)));
+            }
+        }
+        if (project.ground().isPresent() && ground.isEmpty()) {
+            findings.add(Finding.of(Weight.STOP, Stage.COLOUR, "The ground uses " + palette.shelf().words(project.ground().get()) + ". Choose another."));
+        }
+    }
+
+    private Project nearest(Project p, Slot slot) {
+        return RecipeSearch.nearest(Lab.of(slot.wish()), palette, 6, 2).map(r -> p.withColour(slot.id(), r.mix())).orElse(p);
+    }
+
+    void tools(PlacedDesign design, Regions cut, Map<String, Palette.Colour> colours) {
+        double pit = survey.stone().texture().pitMm();
+        Optional<Paint> finest = palette.shelf().ofKind(PaintKind.PEN).stream().filter(p -> p.tip().value() > 0)
+                .min((a, b) -> a.tip().compareTo(b.tip()));
+        double smallest = finest.map(p -> 2 * p.tip().value() + pit).orElse(1.0 + pit);
+        List<String> small = new ArrayList<>();
+        double needed = 1;
+        for (PlacedPart part : design.parts()) {
+            Geometry seen = cut.seen().get(part.part().id());
+            if (part.part().role() == Role.FILL && seen != null && !seen.isEmpty() && !Tools.widerThan(seen, smallest)) {
+                small.add(part.part().title());
+                needed = Math.max(needed, growth(seen, smallest));
+            }
+        }
+        if (!small.isEmpty()) {
+            double factor = needed * 1.02;
+            String tool = finest.map(p -> "the finest pen (" + Numbers.text(p.tip().value(), 1) + " mm)").orElse("a fine brush");
+            String more = small.size() > 1 ? " and " + (small.size() - 1) + " more are" : " is";
+            String sentence = "The " + small.get(0) + more + " narrower than " + Numbers.text(smallest, 1) + " mm, twice " + tool + (pit > 0.1 ? " on rough stone" : "") + ".";
+            if (project.sketch().orElseThrow().wearing() || factor > 8) {
+                findings.add(Finding.of(Weight.MIND, Stage.SKETCH, sentence + " Leave it out or take a larger stone."));
+            } else {
+                findings.add(Finding.of(Weight.MIND, Stage.SKETCH, sentence, "Enlarge " + Numbers.text(factor, 1) + " times",
+                        p -> p.withSketch(p.sketch().map(s -> s.at(s.placement().sizedBy(factor))))));
+            }
+        }
+        if (cut.weakestContrast() < OutlinePen.LOST) {
+            findings.add(Finding.of(Weight.MIND, Stage.COLOUR, "No pen on the shelf stands out round the " + cut.weakestPart() + ": the best differs by only "
+                    + Numbers.text(cut.weakestContrast(), 0) + " (CIEDE2000) from one of its sides."));
+        }
+        vanishing(design, colours);
+    }
+
+    /** How many times larger the area must be for a disc of so many mm to fit. */
+    private static double growth(Geometry area, double mm) {
+        double low = 0;
+        double high = mm;
+        for (int i = 0; i < 12; i++) {
+            double middle = (low + high) / 2;
+            if (Tools.widerThan(area, middle)) {
+                low = middle;
+            } else {
+                high = middle;
+            }
+        }
+        return mm / Math.max(low, mm / 20);
+    }
+
+    /** A subject without outline whose colour is that of what is behind it. */
+    private void vanishing(PlacedDesign design, Map<String, Palette.Colour> colours) {
+        Lab behind = project.ground().flatMap(palette::colour).filter(g -> project.habits().ground() != Habits.Ground.BARE).map(Palette.Colour::lab)
+                .orElse(Lab.of(PaintPlan.bare(survey.stone(), project.habits().outdoors() ? Look.SEALED : Look.DRY)));
+        if (project.sketch().filter(s -> s.wearing()).isPresent()) {
+            return;
+        }
+        for (PlacedPart part : design.parts()) {
+            Palette.Colour colour = colours.get(part.part().slot());
+            if (part.part().role() == Role.FILL && colour != null && !part.part().outlined() && colour.lab().differenceTo(behind) < ALIKE
+                    && Shapes.grown(design.silhouette(), -0.5).getArea() > 0 && !Shapes.grown(design.silhouette(), -0.5).covers(part.drawn())) {
+                findings.add(Finding.of(Weight.MIND, Stage.COLOUR, "The " + part.part().title() + " differs by only " + Numbers.text(colour.lab().differenceTo(behind), 0)
+                        + " (CIEDE2000) from what is behind it and would vanish."));
+                return;
+            }
+        }
+    }
+
+    static void hiding(List<Finding> findings, Project project, Region region, int coats, int most) {
+        if (coats > most) {
+            boolean never = project.habits().primer() == Habits.Primer.NEVER;
+            String sentence = "Even " + most + " coats on " + region.title() + " let what is below show through.";
+            findings.add(never ? Finding.of(Weight.MIND, Stage.BUILD_UP, sentence, "Allow primer", p -> p.withHabits(
+                    p.habits().with(p.habits().ground(), p.habits().lines(), p.habits().lineColour(), Habits.Primer.WHERE_NEEDED)))
+                    : Finding.of(Weight.MIND, Stage.BUILD_UP, sentence + " Choose a paint that hides better."));
+        }
+    }
+
+    void supplies(List<PaintUse> supplies) {
+        for (PaintUse use : supplies) {
+            if (use.runsOut()) {
+                findings.add(Finding.of(Weight.MIND, Stage.BUILD_UP, palette.shelf().find(use.paint()).map(Paint::name).orElse(use.paint()) + " will run out: "
+                        + Numbers.text(use.needed().value(), 1) + " ml needed, " + Numbers.text(use.left().value(), 1) + " ml left."));
+            }
+        }
+    }
+
+    void film(double thickestUm) {
+        boolean glassy = survey.stone().porosity() < 0.02;
+        double limit = glassy ? 0.7 * PEEL_UM : PEEL_UM;
+        if (thickestUm > limit) {
+            findings.add(Finding.of(Weight.MIND, Stage.BUILD_UP, "The film grows to " + Numbers.text(thickestUm, 0) + " µm; over " + Numbers.text(limit, 0)
+                    + " µm it may peel" + (glassy ? " from a stone as glassy as this" : "") + "."));
+        }
+    }
+
+    void sealing(boolean planned) {
+        if (planned && !Drying.safeToSeal(climate)) {
+            findings.add(Finding.of(Weight.STOP, Stage.SITTING, "The room is at " + climate.temperature() + ", only "
+                    + Numbers.text(climate.temperature().value() - Psychrometrics.dewPoint(climate).value(), 1) + " K above the dew point. Do not seal below 3 K: damp is locked in."));
+        }
+        if (planned && palette.shelf().ofKind(PaintKind.VARNISH).isEmpty() && project.habits().outdoors()) {
+            findings.add(Finding.of(Weight.STOP, Stage.FINISH, "There is no varnish on the shelf, and outdoors the stone must be sealed with " + SealAdvice.of(survey.stone(), true).coats() + " coats."));
+        }
+    }
+}

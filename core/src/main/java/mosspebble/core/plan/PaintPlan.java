@@ -1,0 +1,70 @@
+package mosspebble.core.plan;
+
+import java.time.Duration;
+import java.util.List;
+import java.util.Optional;
+import mosspebble.core.coats.FilmMap;
+import mosspebble.core.coats.FilmTable;
+import mosspebble.core.coats.SoakIn;
+import mosspebble.core.colour.Spectrum;
+import mosspebble.core.colour.WetStone;
+import mosspebble.core.sketch.Grid;
+import mosspebble.core.sketch.Mask;
+import mosspebble.core.sketch.Motif;
+import mosspebble.core.sketch.PlacedDesign;
+import mosspebble.core.stone.Stone;
+import mosspebble.core.stone.Survey;
+import mosspebble.core.supplies.PaintUse;
+import mosspebble.core.timetable.Sitting;
+
+/**
+ * The answer of the planner for one stone.
+ *
+ * @param thickestUm thickest film at the end, dry, µm
+ * @param sitting one step for each operation
+ */
+public record PaintPlan(Project project, Survey survey, Optional<Motif> motif, Optional<PlacedDesign> design, List<Operation> operations, List<Finding> findings,
+        Sitting sitting, List<PaintUse> supplies, double thickestUm) {
+
+    public PaintPlan {
+        operations = List.copyOf(operations);
+        findings = List.copyOf(findings);
+        supplies = List.copyOf(supplies);
+    }
+
+    public Duration handTime() {
+        return operations.stream().map(Operation::hand).reduce(Duration.ZERO, Duration::plus);
+    }
+
+    /** From the first step to the last thing dry. */
+    public Duration readyAfter() {
+        return sitting.ready();
+    }
+
+    public Duration waiting() {
+        return readyAfter().minus(handTime());
+    }
+
+    /** Look of the bare stone. */
+    public static Spectrum bare(Stone stone, Look look) {
+        return switch (look) {
+            case DRY -> Spectrum.of(stone.colour());
+            case WET -> WetStone.wet(stone);
+            case SEALED -> WetStone.sealed(stone);
+        };
+    }
+
+    /** An empty film map of the stone, to lay operations on. */
+    public FilmMap bareFilms(Grid grid, Look look) {
+        return new FilmMap(grid, new FilmTable(bare(survey.stone(), look), SoakIn.share(survey.stone())));
+    }
+
+    /** The films after so many operations. */
+    public FilmMap filmsAfter(int steps, Grid grid, Look look) {
+        FilmMap films = bareFilms(grid, look);
+        for (Operation operation : operations.subList(0, steps)) {
+            operation.coat().ifPresent(coat -> films.lay(Mask.of(operation.place(), grid), coat, operation.coats()));
+        }
+        return films;
+    }
+}

@@ -1,0 +1,42 @@
+package mosspebble.core.plan;
+
+import java.util.Optional;
+import mosspebble.core.colour.Paint;
+import mosspebble.core.colour.PaintKind;
+import mosspebble.core.colour.Shelf;
+import mosspebble.core.sketch.Shapes;
+import mosspebble.core.units.Numbers;
+import org.locationtech.jts.geom.Geometry;
+
+/** Which brush or pen an area or line asks for, and how fast it goes (common practice, no source). */
+record Tools(String name, double mm2PerMinute) {
+
+    /** Speed of a pen or liner along a line, mm a minute. */
+    static final double LINE_MM_PER_MINUTE = 70;
+
+    static Tools of(Region region, Shelf shelf) {
+        Optional<Paint> pen = region.colour().mix().isSingle()
+                ? shelf.find(region.colour().mix().parts().get(0).paint()).filter(p -> p.kind() == PaintKind.PEN) : Optional.empty();
+        if (pen.isPresent()) {
+            return new Tools("pen " + Numbers.text(pen.get().tip().value(), 1) + " mm", 90 * Math.max(1, pen.get().tip().value()));
+        }
+        if (region.isLine()) {
+            return new Tools("liner brush", 90);
+        }
+        if (widerThan(region.place(), 14)) {
+            return new Tools("large flat brush", 900);
+        }
+        if (widerThan(region.place(), 5)) {
+            return new Tools("medium round brush", 420);
+        }
+        if (widerThan(region.place(), 2)) {
+            return new Tools("small round brush", 200);
+        }
+        return new Tools("fine round brush", 110);
+    }
+
+    /** Whether a disc of so many mm fits somewhere in the area. */
+    static boolean widerThan(Geometry area, double mm) {
+        return area.getEnvelopeInternal().getWidth() >= mm && area.getEnvelopeInternal().getHeight() >= mm && !Shapes.grown(area, -mm / 2).isEmpty();
+    }
+}

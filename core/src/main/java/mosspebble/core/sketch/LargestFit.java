@@ -1,0 +1,149 @@
+package mosspebble.core.sketch;
+
+import java.util.Optional;
+import java.util.SplittableRandom;
+import org.locationtech.jts.algorithm.PointLocation;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.Polygon;
+
+/**
+ * The largest copy of a design inside a zone. Problem: the design's convex hull about its own middle, the zone, an allowed turn. For a
+ * middle and a turn the largest size follows exactly from rays: along each direction of a hull corner the zone's first boundary, along each direction of a zone
+ * corner the hull's own. Middle and turn are found by compass search with turned directions and halving steps from several starts; the
+ * answer says how many places were tried. Exact to well under 1 % for the closed-form cases in the tests.
+ */
+public final class LargestFit {
+
+    /**
+     * @param placement middle, turn and size found
+     * @param tried number of places tried
+     */
+    public record Fit(Placement placement, int tried) {}
+
+    private static final int MOST_TRIES = 6000;
+
+    private final Coordinate[] hull;
+    private final Coordinate[] zone;
+    private final double zoneX;
+    private final double zoneY;
+    private final double reach;
+    private final double mostTurn;
+    private int tried;
+
+    private LargestFit(Coordinate[] hull, Polygon zone, double mostTurn) {
+        this.hull = hull;
+        this.zone = zone.getExteriorRing().getCoordinates();
+        this.zoneX = zone.getCentroid().getX();
+        this.zoneY = zone.getCentroid().getY();
+        this.reach = Math.max(zone.getEnvelopeInternal().getWidth(), zone.getEnvelopeInternal().getHeight());
+        this.mostTurn = mostTurn;
+    }
+
+    /**
+     * @param design outer shape in design units
+     * @param zone where it may be, mm
+     * @param mostTurn allowed turn to either side of {@code turn}, degrees, 0 to 180
+     * @param turn turn to start from, degrees
+     * @return empty if the zone leaves no room
+     */
+    public static Optional<Fit> inside(Geometry design, Geometry zone, double turn, double mostTurn) {
+        Polygon largest = null;
+        for (int i = 0; i < zone.getNumGeometries(); i++) {
+            if (zone.getGeometryN(i) instanceof Polygon p && !p.isEmpty() && (largest == null || p.getArea() > largest.getArea())) {
+                largest = p;
+            }
+        }
+        if (largest == null || design.isEmpty()) {
+            return Optional.empty();
+        }
+        Coordinate middle = middle(design);
+        Coordinate[] hull = design.convexHull().getCoordinates();
+        for (Coordinate corner : hull) {
+            corner.x -= middle.x;
+            corner.y -= middle.y;
+        }
+        LargestFit fit = new LargestFit(hull, largest, mostTurn);
+        double[] best = fit.search(turn);
+        return best[3] > 0 ? Optional.of(new Fit(new Placement(best[0], best[1], best[2], best[3]), fit.tried)) : Optional.empty();
+    }
+
+    /** The middle a placement refers to: that of the design's bounding box. */
+    static Coordinate middle(Geometry design) {
+        return design.getEnvelopeInternal().centre();
+    }
+
+    private double[] search(double turn) {
+        SplittableRandom random = new SplittableRandom(20261124);
+        double[] best = {zoneX, zoneY, turn, size(zoneX, zoneY, turn)};
+        for (int start = 0; start < 6; start++) {
+            double[] at = start == 0 ? best.clone()
+                    : new double[] {best[0] + (random.nextDouble() - 0.5) * reach / 4, best[1] + (random.nextDouble() - 0.5) * reach / 4,
+                        turn + (2 * random.nextDouble() - 1) * mostTurn, 0};
+            at[3] = size(at[0], at[1], at[2]);
+            double step = reach / 6;
+            double swing = mostTurn / 3;
+            while (step > reach * 1e-4 && tried < MOST_TRIES) {
+                boolean better = false;
+                double tilt = random.nextDouble() * Math.PI;
+                for (int direction = 0; direction < 8; direction++) {
+                    double angle = tilt + direction * Math.PI / 4;
+                    better |= improve(at, at[0] + step * Math.cos(angle), at[1] + step * Math.sin(angle), at[2]);
+                }
+                if (mostTurn > 0) {
+                    better |= improve(at, at[0], at[1], Math.min(turn + mostTurn, at[2] + swing));
+                    better |= improve(at, at[0], at[1], Math.max(turn - mostTurn, at[2] - swing));
+                }
+                if (!better) {
+                    step *= 0.6;
+                    swing *= 0.6;
+                }
+            }
+            if (at[3] > best[3] * (1 + 1e-9)) {
+                best = at;
+            }
+        }
+        return best;
+    }
+
+    private boolean improve(double[] at, double x, double y, double turn) {
+        double size = size(x, y, turn);
+        if (size > at[3] * (1 + 1e-7)) {
+            at[0] = x;
+            at[1] = y;
+            at[2] = turn;
+            at[3] = size;
+            return true;
+        }
+        return false;
+    }
+
+    /** Largest size at a place; 0 if the place is outside the zone. */
+    private double size(double x, double y, double turn) {
+        tried++;
+        if (!PointLocation.isInRing(new Coordinate(x, y), zone)) {
+            return 0;
+        }
+        double cos = Math.cos(Math.toRadians(turn));
+        double sin = Math.sin(Math.toRadians(turn));
+        double size = Double.POSITIVE_INFINITY;
+        for (int i = 1; i < hull.length; i++) {
+            double px = hull[i].x * cos - hull[i].y * sin;
+            double py = hull[i].x * sin + hull[i].y * cos;
+            double length = Math.hypot(px, py);
+            if (length > 0) {
+                size = Math.min(size, Rays.crossing(zone, x, y, px / length, py / length, false) / length);
+            }
+        }
+        for (int i = 1; i < zone.length; i++) {
+            double qx = (zone[i].x - x) * cos + (zone[i].y - y) * sin;
+            double qy = -(zone[i].x - x) * sin + (zone[i].y - y) * cos;
+            double length = Math.hypot(qx, qy);
+            double own = Rays.crossing(hull, 0, 0, qx / length, qy / length, true);
+            if (own > 0) {
+                size = Math.min(size, length / own);
+            }
+        }
+        return size;
+    }
+}

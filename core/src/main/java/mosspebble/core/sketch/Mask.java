@@ -1,0 +1,148 @@
+package mosspebble.core.sketch;
+
+import org.locationtech.jts.algorithm.Orientation;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Envelope;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.LinearRing;
+import org.locationtech.jts.geom.Polygon;
+
+/**
+ * How much of each cell of a grid an area covers, 0 to 1, exact for polygons: the signed areas between each edge and the right border are accumulated per row. Holds only the
+ * cells of the area's bounding box. Polygons of the area must not overlap one another.
+ */
+public final class Mask {
+
+    private final int column;
+    private final int row;
+    private final int columns;
+    private final int rows;
+    private final float[] share;
+
+    private Mask(int column, int row, int columns, int rows) {
+        this.column = column;
+        this.row = row;
+        this.columns = columns;
+        this.rows = rows;
+        this.share = new float[columns * rows];
+    }
+
+    public static Mask of(Geometry area, Grid grid) {
+        Envelope box = area.getEnvelopeInternal();
+        int c0 = clamp((box.getMinX() - grid.left()) / grid.cellMm(), grid.columns());
+        int r0 = clamp((box.getMinY() - grid.top()) / grid.cellMm(), grid.rows());
+        int c1 = clamp((box.getMaxX() - grid.left()) / grid.cellMm() + 1, grid.columns());
+        int r1 = clamp((box.getMaxY() - grid.top()) / grid.cellMm() + 1, grid.rows());
+        if (area.isEmpty() || c1 <= c0 || r1 <= r0) {
+            return new Mask(0, 0, 0, 0);
+        }
+        Mask mask = new Mask(c0, r0, c1 - c0, r1 - r0);
+        mask.fill(area, grid);
+        return mask;
+    }
+
+    private static int clamp(double cell, int size) {
+        return (int) Math.max(0, Math.min(size, Math.floor(cell)));
+    }
+
+    private void fill(Geometry area, Grid grid) {
+        float[] sum = new float[(columns + 2) * rows];
+        for (int i = 0; i < area.getNumGeometries(); i++) {
+            if (area.getGeometryN(i) instanceof Polygon polygon && !polygon.isEmpty()) {
+                ring(polygon.getExteriorRing(), true, grid, sum);
+                for (int hole = 0; hole < polygon.getNumInteriorRing(); hole++) {
+                    ring(polygon.getInteriorRingN(hole), false, grid, sum);
+                }
+            }
+        }
+        for (int r = 0; r < rows; r++) {
+            float running = 0;
+            for (int c = 0; c < columns; c++) {
+                running += sum[r * (columns + 2) + c];
+                share[r * columns + c] = Math.min(1, Math.abs(running));
+            }
+        }
+    }
+
+    private void ring(LinearRing ring, boolean shell, Grid grid, float[] sum) {
+        Coordinate[] points = ring.getCoordinates();
+        double sign = Orientation.isCCW(points) == shell ? 1 : -1;
+        double left = grid.left() + column * grid.cellMm();
+        double top = grid.top() + row * grid.cellMm();
+        for (int i = 1; i < points.length; i++) {
+            edge((points[i - 1].x - left) / grid.cellMm(), (points[i - 1].y - top) / grid.cellMm(), (points[i].x - left) / grid.cellMm(),
+                    (points[i].y - top) / grid.cellMm(), sign, sum);
+        }
+    }
+
+    /** Adds one edge: per row its height, split over the cells it crosses by the area to its right. */
+    private void edge(double x0, double y0, double x1, double y1, double sign, float[] sum) {
+        if (y0 == y1) {
+            return;
+        }
+        if (y0 > y1) {
+            edge(x1, y1, x0, y0, -sign, sum);
+            return;
+        }
+        double slope = (x1 - x0) / (y1 - y0);
+        int last = (int) Math.min(rows - 1, Math.ceil(y1) - 1);
+        for (int r = (int) Math.max(0, Math.floor(y0)); r <= last; r++) {
+            double ya = Math.max(y0, r);
+            double yb = Math.min(y1, r + 1);
+            if (yb <= ya) {
+                continue;
+            }
+            double xa = Math.max(0, Math.min(columns, x0 + (ya - y0) * slope));
+            double xb = Math.max(0, Math.min(columns, x0 + (yb - y0) * slope));
+            spread(r * (columns + 2), Math.min(xa, xb), Math.max(xa, xb), sign * (yb - ya), sum);
+        }
+    }
+
+    private void spread(int base, double from, double to, double height, float[] sum) {
+        int first = (int) from;
+        int last = (int) Math.max(first, Math.ceil(to) - 1);
+        if (first == last) {
+            double middle = (from + to) / 2 - first;
+            sum[base + first] += (float) (height * (1 - middle));
+            sum[base + first + 1] += (float) (height * middle);
+            return;
+        }
+        double perCell = height / (to - from);
+        double before = 0;
+        for (int c = first; c <= last; c++) {
+            double a = Math.max(from, c) - c;
+            double b = Math.min(to, c + 1) - c;
+            double inside = perCell * (b - a);
+            double middle = (a + b) / 2;
+            sum[base + c] += (float) (before + inside * (1 - middle));
+            before = inside * middle;
+        }
+        sum[base + last + 1] += (float) before;
+    }
+
+    public boolean isEmpty() {
+        return share.length == 0;
+    }
+
+    /** First column of the grid that is held. */
+    public int column() {
+        return column;
+    }
+
+    public int row() {
+        return row;
+    }
+
+    public int columns() {
+        return columns;
+    }
+
+    public int rows() {
+        return rows;
+    }
+
+    /** Share covered of the cell so many columns and rows from the first held one. */
+    public float at(int dColumn, int dRow) {
+        return share[dRow * columns + dColumn];
+    }
+}

@@ -1,0 +1,2 @@
+/** How much paint it takes. Needs areas and coats. */
+package mosspebble.core.supplies;

@@ -1,0 +1,2 @@
+/** When each step is done. Needs only durations and what waits for what. */
+package mosspebble.core.timetable;

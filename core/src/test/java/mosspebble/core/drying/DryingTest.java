@@ -1,0 +1,73 @@
+package mosspebble.core.drying;
+
+import static mosspebble.core.Reference.number;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.Duration;
+import java.util.Map;
+import mosspebble.core.Reference;
+import mosspebble.core.units.Celsius;
+import org.assertj.core.data.Percentage;
+import org.junit.jupiter.api.Tag;
+import org.junit.jupiter.api.Test;
+
+class DryingTest {
+
+    @Test
+    @Tag("outside") // IAPWS-IF97 by the iapws library; Magnus AE96 is known to differ by at most 0.25 % over 0 to 50 °C
+    void saturationPressureIsThatOfTheSteamTables() {
+        for (Map<String, String> row : Reference.rows("saturation_vapour_pressure.csv")) {
+            assertThat(Psychrometrics.saturationPressure(new Celsius(number(row, "t_C")))).isCloseTo(number(row, "if97"), Percentage.withPercentage(0.26));
+        }
+    }
+
+    @Test
+    @Tag("outside") // Carrier 1918 as in the ASHRAE handbook, vapour pressures by Wagner and Pruss; small deficits magnify the 0.25 % of Magnus
+    void evaporationIsCarriers() {
+        for (Map<String, String> row : Reference.rows("evaporation_carrier.csv")) {
+            Climate air = new Climate(new Celsius(number(row, "air_C")), number(row, "RH_percent") / 100, number(row, "V_m_s"));
+            double rate = Evaporation.rate(air, new Celsius(number(row, "water_C")));
+            assertThat(rate * 3600).as("%s", row).isCloseTo(number(row, "w_g_h_m2"), Percentage.withPercentage(1.2));
+        }
+    }
+
+    @Test
+    @Tag("outside") // dew points of the table printed in DIN 4108-3 (from memory), to 0.1 °C
+    void dewPointIsThatOfThePrintedTable() {
+        for (Map<String, String> row : Reference.rows("dew_point_din4108_rows.csv")) {
+            Climate air = new Climate(new Celsius(number(row, "t_C")), number(row, "RH_percent") / 100, 0.1);
+            assertThat(Psychrometrics.dewPoint(air).value()).as("%s", row).isCloseTo(number(row, "table"), within(0.11));
+        }
+    }
+
+    @Test
+    @Tag("outside") // a thin pen coat 1 to 3 min, a brushed coat 5 to 20, thick dots 20 to 60 (common practice, no source)
+    void touchDryTimesAreThoseOfTheTrade() {
+        assertThat(minutes(18, 0.4)).as("pen coat").isBetween(1.0, 6.0);
+        assertThat(minutes(60, 0.4)).as("brushed coat").isBetween(5.0, 20.0);
+        assertThat(minutes(180, 0.4)).as("thick dots").isBetween(20.0, 60.0);
+    }
+
+    private static double minutes(double wetUm, double solids) {
+        return Drying.of(wetUm, solids, false, false, Climate.room()).touchDry().toSeconds() / 60.0;
+    }
+
+    @Test
+    void dampColdStillAirDriesSlowerAndADryerFaster() {
+        Duration room = Drying.of(60, 0.4, false, false, Climate.room()).recoat();
+
+        assertThat(Drying.of(60, 0.4, false, false, new Climate(new Celsius(12), 0.8, 0.05)).recoat()).isGreaterThan(room.multipliedBy(2));
+        assertThat(Drying.of(60, 0.4, false, true, Climate.room()).recoat()).isLessThan(room.dividedBy(3));
+        assertThat(Drying.of(60, 0.4, true, false, Climate.room()).recoat()).isGreaterThan(room);
+        assertThat(Drying.of(60, 0.4, false, false, new Climate(new Celsius(5), 0.99, 0)).recoat()).isLessThanOrEqualTo(Drying.NEVER);
+    }
+
+    @Test
+    void sealingIsRefusedNearTheDewPoint() {
+        assertThat(Drying.safeToSeal(Climate.room())).isTrue();
+        assertThat(Drying.safeToSeal(new Climate(new Celsius(15), 0.9, 0.1))).isFalse();
+        assertThatThrownBy(() -> new Climate(new Celsius(20), 40, 0.1)).hasMessageContaining("5 to 99 %");
+    }
+}
