@@ -99,6 +99,11 @@ public final class PaintOptics {
         return Spectrum.of(i -> KubelkaMunk.infinite(k[i] / s[i]));
     }
 
+    /** Whether it lets all light through. */
+    public boolean isClear() {
+        return s[0] == 0 && k[0] == 0;
+    }
+
     double k(int band) {
         return k[band];
     }

@@ -14,6 +14,7 @@ import org.locationtech.jts.geom.Geometry;
  * @param sentence what to do
  * @param reason why here, why so many coats
  * @param place where on the stone, mm; empty for steps that lay no paint
+ * @param fadesWithin for a shade: the area inside which it fades from its edge
  * @param coat what is laid; empty for steps that lay no paint
  * @param coats how many
  * @param areaMm2 surface along the stone
@@ -22,7 +23,7 @@ import org.locationtech.jts.geom.Geometry;
  * @param dries until what waits for it may start
  * @param after what it waits for and why
  */
-public record Operation(Kind kind, String title, String sentence, String reason, Geometry place, Optional<Mix> mix, Optional<Coat> coat, int coats, String tool,
+public record Operation(Kind kind, String title, String sentence, String reason, Geometry place, Optional<Geometry> fadesWithin, Optional<Mix> mix, Optional<Coat> coat, int coats, String tool,
         double areaMm2, Duration hand, Duration between, Duration dries, List<After> after) {
 
     /** What kind of step it is, in the order of the work. */

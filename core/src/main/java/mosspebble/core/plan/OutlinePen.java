@@ -12,7 +12,7 @@ import mosspebble.core.units.Numbers;
 /**
  * The pen for an outline: by contrast with what lies on both of its sides, neutral pens before coloured ones.
  *
- * @param contrast smaller of the two CIEDE2000 differences
+ * @param contrast smaller of the differences to the area and, on average, to what surrounds it, CIEDE2000
  */
 record OutlinePen(Paint pen, Palette.Colour colour, double contrast, String reason) {
 
@@ -25,7 +25,7 @@ record OutlinePen(Paint pen, Palette.Colour colour, double contrast, String reas
     /** Below this difference a line is lost beside its neighbour (common practice, no source). */
     static final double LOST = 10;
 
-    static Optional<OutlinePen> choose(Palette palette, Habits.LineColour habit, Lab inside, Lab outside) {
+    static Optional<OutlinePen> choose(Palette palette, Habits.LineColour habit, Lab inside, List<Lab> outside) {
         List<Paint> pens = palette.shelf().ofKind(PaintKind.PEN).stream().filter(p -> p.tip().value() > 0 && p.tip().value() <= WIDEST).toList();
         OutlinePen best = null;
         double bestScore = Double.NEGATIVE_INFINITY;
@@ -33,7 +33,7 @@ record OutlinePen(Paint pen, Palette.Colour colour, double contrast, String reas
             Palette.Colour colour = palette.colour(Mix.of(pen.id())).orElseThrow();
             Lab line = colour.lab();
             double in = line.differenceTo(inside);
-            double out = line.differenceTo(outside);
+            double out = outside.stream().mapToDouble(line::differenceTo).average().orElse(in);
             double score = habit == Habits.LineColour.DARK ? -line.l() : Math.min(in, out) + (line.chroma() < 12 ? NEUTRAL_BONUS : 0);
             if (score > bestScore) {
                 bestScore = score;

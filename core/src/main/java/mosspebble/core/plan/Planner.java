@@ -157,7 +157,7 @@ public final class Planner {
         add(new Operation(Operation.Kind.PREPARE, "Wash and dry the stone", "Wash with soap and water, rinse, brush off loose grains, let it dry through.",
                 "Dirt, salt and damp under paint make it peel. A " + survey.stone().rock().label() + " with " + Numbers.text(100 * survey.stone().porosity(), 0)
                         + " % pores dries in about " + Numbers.text(hours, 0) + " h.",
-                Shapes.nothing(), Optional.empty(), Optional.empty(), 0, "soap, brush, cloth", survey.facts().upperMm2(), Duration.ofMinutes(5), Duration.ZERO,
+                Shapes.nothing(), Optional.empty(), Optional.empty(), Optional.empty(), 0, "soap, brush, cloth", survey.facts().upperMm2(), Duration.ofMinutes(5), Duration.ZERO,
                 Duration.ofMinutes(Math.round(60 * hours)), List.of()), null);
     }
 
@@ -175,7 +175,7 @@ public final class Planner {
         double length = design.parts().stream().mapToDouble(p -> p.drawn().getLength()).sum();
         long minutes = Math.max(3, Math.round(2 + length / 260));
         String what = kind == Operation.Kind.PENCIL ? "Pencil the design" : "Pencil the inner lines again";
-        add(new Operation(kind, what, "Transfer the guide and draw lightly.", reason, Shapes.nothing(), Optional.empty(), Optional.empty(), 0, tool, 0,
+        add(new Operation(kind, what, "Transfer the guide and draw lightly.", reason, Shapes.nothing(), Optional.empty(), Optional.empty(), Optional.empty(), 0, tool, 0,
                 Duration.ofMinutes(minutes), Duration.ZERO, Duration.ZERO, last("the ground below must be dry")), null);
     }
 
@@ -298,8 +298,13 @@ public final class Planner {
         Duration dries = coats > 1 ? later.recoat() : firstCoat.recoat();
         String what = together.stream().map(Region::title).distinct().collect(Collectors.joining(", "));
         add(new Operation(first.kind(), verb(first.kind()) + " " + shortened(what), sentence(first, coat, coats, tool), reason(first, coats, wanted), place,
-                Optional.of(first.colour().mix()), Optional.of(coat), coats, tool.name(), area, hand, between, dries, after(mask, first)), mask);
+                fade(together), Optional.of(first.colour().mix()), Optional.of(coat), coats, tool.name(), area, hand, between, dries, after(mask, first)), mask);
         films.lay(mask, coat, coats);
+    }
+
+    private static Optional<Geometry> fade(List<Region> together) {
+        List<Geometry> within = together.stream().flatMap(r -> r.fadesWithin().stream()).toList();
+        return within.isEmpty() ? Optional.empty() : Optional.of(Shapes.union(within));
     }
 
     private static String shortened(String what) {
@@ -375,7 +380,7 @@ public final class Planner {
             all.add(new Operation.After(i, "everything is painted first"));
         }
         add(new Operation(Operation.Kind.SIGN, "Sign it", "Small, on the back or low on the front, with a pen that does not smear under varnish.",
-                "Try each pen once under each sealer and write it down.", Shapes.nothing(), Optional.empty(), Optional.empty(), 0, "fine pen", 0, Duration.ofMinutes(2), Duration.ZERO,
+                "Try each pen once under each sealer and write it down.", Shapes.nothing(), Optional.empty(), Optional.empty(), Optional.empty(), 0, "fine pen", 0, Duration.ofMinutes(2), Duration.ZERO,
                 Drying.beforeSealing(films.thickestUm(), climate), List.copyOf(all)), null);
         Optional<Paint> varnish = palette.shelf().ofKind(PaintKind.VARNISH).stream().findFirst();
         SealAdvice advice = SealAdvice.of(survey.stone(), habits.outdoors());
@@ -384,7 +389,7 @@ public final class Planner {
             Mask mask = Mask.of(stone, grid);
             double area = area(mask);
             add(new Operation(Operation.Kind.SEAL, "Seal", count(advice.coats()) + " of " + varnish.get().name() + ", thin, each fully dry before the next.", advice.reason(), stone,
-                    Optional.of(Mix.of(varnish.get().id())), Optional.of(coat), advice.coats(), "wide soft brush", area,
+                    Optional.empty(), Optional.of(Mix.of(varnish.get().id())), Optional.of(coat), advice.coats(), "wide soft brush", area,
                     Duration.ofSeconds(Math.round(60 * (2 + advice.coats() * area / 1500))), advice.between().multipliedBy(advice.coats() - 1L), advice.cure(),
                     List.of(new Operation.After(operations.size() - 1, "all paint must be dry through, or the seal clouds and wrinkles"))), mask);
             films.lay(mask, coat, advice.coats());

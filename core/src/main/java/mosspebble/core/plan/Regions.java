@@ -15,8 +15,12 @@ import mosspebble.core.sketch.Role;
 import mosspebble.core.sketch.Shapes;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.units.Numbers;
+import org.locationtech.jts.algorithm.locate.SimplePointInAreaLocator;
+import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.Location;
 import org.locationtech.jts.geom.util.AffineTransformation;
+import org.locationtech.jts.linearref.LengthIndexedLine;
 import org.locationtech.jts.operation.overlayng.OverlayNG;
 import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 
@@ -38,6 +42,9 @@ final class Regions {
     /** Lines of what is behind stop this far before what is in front, mm. */
     private static final double STOP_SHORT = 0.25;
 
+    /** Places looked at round a part to choose its line. */
+    private static final int AROUND = 24;
+
     private static final double SMALLEST_SHADE = 50;
     private static final double LEAST_AREA = 0.05;
 
@@ -46,7 +53,6 @@ final class Regions {
     private final Palette palette;
     private final Habits habits;
     private final Geometry stone;
-    private final Geometry paintable;
     private final Lab behind;
     private final List<Region> regions = new ArrayList<>();
     private final Map<String, Geometry> seen = new LinkedHashMap<>();
@@ -60,7 +66,6 @@ final class Regions {
         this.habits = habits;
         this.behind = behind;
         this.stone = Shapes.grown(survey.zones().outline(), -0.4);
-        this.paintable = survey.zones().paintable();
     }
 
     /**
@@ -98,8 +103,8 @@ final class Regions {
     }
 
     private void ground(Palette.Colour colour) {
-        Geometry place = habits.ground() == Habits.Ground.UNDER ? paintable
-                : Shapes.minus(paintable, Shapes.grown(design.silhouette(), -GROUND_UNDERLAP));
+        Geometry place = habits.ground() == Habits.Ground.UNDER ? stone
+                : Shapes.minus(stone, Shapes.grown(design.silhouette(), -GROUND_UNDERLAP));
         if (place.getArea() > 20 && Tools.widerThan(place, 1.5)) {
             String reason = habits.ground() == Habits.Ground.UNDER ? "Under everything, as is your habit."
                     : "Only around the subject and " + Numbers.text(GROUND_UNDERLAP, 1) + " mm under its edge: less film, less paint, less peeling.";
@@ -156,7 +161,7 @@ final class Regions {
         Lab darker = new Lab(lab.l() * (1 - 0.42 * habits.shade()), lab.a() * 0.95, lab.b() * 0.9 - 3 * habits.shade());
         return RecipeSearch.nearest(darker, palette, 5, 2).flatMap(recipe -> palette.colour(recipe.mix()))
                 .filter(shade -> shade.lab().l() < lab.l() - 3)
-                .map(shade -> new Region(Operation.Kind.SHADE, "the shade side of the " + part.part().title(), place, shade, 0.4, false, depth, 0, 0,
+                .map(shade -> new Region(Operation.Kind.SHADE, "the shade side of the " + part.part().title(), place, shade, 0.4, false, depth, 0, 0, Optional.of(visible),
                         "The light comes from " + clock(habits.lightFrom()) + "; what turns away from it and what lies below an overlap goes darker."));
     }
 
@@ -206,7 +211,7 @@ final class Regions {
 
     private void outline(PlacedPart part, Palette.Colour colour, Geometry above, Map<String, List<Geometry>> outlines, Map<String, OutlinePen> pens,
             Map<String, Double> lengths) {
-        Optional<OutlinePen> pen = OutlinePen.choose(palette, habits.lineColour(), colour.lab(), behind);
+        Optional<OutlinePen> pen = OutlinePen.choose(palette, habits.lineColour(), colour.lab(), around(part));
         if (pen.isEmpty()) {
             return;
         }
@@ -225,6 +230,27 @@ final class Regions {
         pens.putIfAbsent(id, pen.get());
         outlines.computeIfAbsent(id, key -> new ArrayList<>()).add(Shapes.stroke(line, pen.get().pen().tip().value()));
         lengths.merge(id, line.getLength(), Double::sum);
+    }
+
+    /** The colours on the outer side of a part's edge, looked up a little outside it all the way round. */
+    private List<Lab> around(PlacedPart part) {
+        Geometry ring = Shapes.grown(part.drawn(), 0.8).getBoundary();
+        LengthIndexedLine line = new LengthIndexedLine(ring);
+        List<Lab> found = new ArrayList<>();
+        for (int i = 0; i < AROUND; i++) {
+            Coordinate at = line.extractPoint(ring.getLength() * i / AROUND);
+            Lab lab = behind;
+            for (int k = design.parts().size() - 1; k >= 0; k--) {
+                PlacedPart other = design.parts().get(k);
+                Palette.Colour colour = other.part().role() == Role.FILL && other != part ? colours.get(other.part().slot()) : null;
+                if (colour != null && other.drawn().getEnvelopeInternal().contains(at) && SimplePointInAreaLocator.locate(at, other.drawn()) == Location.INTERIOR) {
+                    lab = colour.lab();
+                    break;
+                }
+            }
+            found.add(lab);
+        }
+        return found;
     }
 
     /** The colours of the slots that have a mix whose paints are all on the shelf. */

@@ -25,15 +25,23 @@ public final class Designs {
                         .map(face -> Lettering.set(word, face)));
     }
 
-    /** The largest placement of a motif inside the face with the sketch's margin; at most a few degrees turned. */
+    /** A design may be this much smaller than the largest to sit nearer the middle (common practice, no source). */
+    private static final double WORTH_CENTRING = 0.94;
+
+    /**
+     * A large placement of a motif inside the face: the largest there is, drawn toward the middle of the face as far as that costs little size.
+     *
+     * @param marginMm kept clear along the edge of the face
+     * @param mostTurn allowed turn to either side, degrees
+     */
     public static Optional<LargestFit.Fit> fit(Motif motif, Zones zones, double marginMm, double mostTurn) {
-        return LargestFit.inside(motif.silhouette(), Shapes.grown(zones.face(), -marginMm), 0, mostTurn);
+        return LargestFit.centred(motif.sitting(), Shapes.grown(zones.face(), -marginMm), 0, mostTurn, WORTH_CENTRING);
     }
 
     public static PlacedDesign place(Motif motif, Sketch sketch, Zones zones) {
         boolean wearing = sketch.wearing() && motif.wears();
         WearingMap map = wearing ? new WearingMap(motif.silhouette(), Shapes.grown(zones.paintable(), -WEARING_INSET)) : null;
-        Coordinate middle = LargestFit.middle(motif.silhouette());
+        Coordinate middle = LargestFit.middle(motif.sitting());
         AffineTransformation rigid = sketch.placement().transformation(middle.x, middle.y);
         List<PlacedPart> parts = new ArrayList<>();
         List<Geometry> areas = new ArrayList<>();

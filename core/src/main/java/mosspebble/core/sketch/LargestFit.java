@@ -48,6 +48,15 @@ public final class LargestFit {
      * @return empty if the zone leaves no room
      */
     public static Optional<Fit> inside(Geometry design, Geometry zone, double turn, double mostTurn) {
+        return centred(design, zone, turn, mostTurn, 1);
+    }
+
+    /**
+     * As {@link #inside}, then moved straight toward the zone's centroid as far as the size stays at least {@code share} of the largest.
+     *
+     * @param share above 0, at most 1; 1 keeps the largest
+     */
+    public static Optional<Fit> centred(Geometry design, Geometry zone, double turn, double mostTurn, double share) {
         Polygon largest = null;
         for (int i = 0; i < zone.getNumGeometries(); i++) {
             if (zone.getGeometryN(i) instanceof Polygon p && !p.isEmpty() && (largest == null || p.getArea() > largest.getArea())) {
@@ -58,13 +67,13 @@ public final class LargestFit {
             return Optional.empty();
         }
         Coordinate middle = middle(design);
-        Coordinate[] hull = design.convexHull().getCoordinates();
-        for (Coordinate corner : hull) {
-            corner.x -= middle.x;
-            corner.y -= middle.y;
+        Coordinate[] corners = design.convexHull().getCoordinates(); // shared with the design: copied, never moved
+        Coordinate[] hull = new Coordinate[corners.length];
+        for (int i = 0; i < hull.length; i++) {
+            hull[i] = new Coordinate(corners[i].x - middle.x, corners[i].y - middle.y);
         }
         LargestFit fit = new LargestFit(hull, largest, mostTurn);
-        double[] best = fit.search(turn);
+        double[] best = fit.towardMiddle(fit.search(turn), share);
         return best[3] > 0 ? Optional.of(new Fit(new Placement(best[0], best[1], best[2], best[3]), fit.tried)) : Optional.empty();
     }
 
@@ -104,6 +113,22 @@ public final class LargestFit {
             }
         }
         return best;
+    }
+
+    private double[] towardMiddle(double[] best, double share) {
+        double low = 0;
+        double high = 1;
+        for (int halving = 0; share < 1 && halving < 12; halving++) {
+            double way = halving == 0 ? 1 : (low + high) / 2;
+            if (size(best[0] + way * (zoneX - best[0]), best[1] + way * (zoneY - best[1]), best[2]) >= share * best[3]) {
+                low = way;
+            } else {
+                high = way;
+            }
+        }
+        double x = best[0] + low * (zoneX - best[0]);
+        double y = best[1] + low * (zoneY - best[1]);
+        return new double[] {x, y, best[2], size(x, y, best[2])};
     }
 
     private boolean improve(double[] at, double x, double y, double turn) {

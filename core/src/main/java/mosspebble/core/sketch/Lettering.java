@@ -44,7 +44,8 @@ public final class Lettering {
         if (parts.isEmpty()) {
             throw new IllegalArgumentException("The face " + face.title() + " has none of these letters.");
         }
-        return new Motif("word", String.join(" ", word.lines()), List.of(LETTERS), parts, Shapes.union(all).convexHull(), false, false);
+        Geometry hull = Shapes.union(all).convexHull();
+        return new Motif("word", String.join(" ", word.lines()), List.of(LETTERS), parts, hull, hull, false, false);
     }
 
     private record Letter(String text, Geometry shape, double x) {

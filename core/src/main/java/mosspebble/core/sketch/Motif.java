@@ -8,11 +8,12 @@ import org.locationtech.jts.geom.Geometry;
 /**
  * A figure or scene made of parts, first the deepest.
  *
- * @param silhouette its outer shape in motif units; becomes the stone's outline when it wears the stone
+ * @param silhouette the shape, in motif units, that becomes the stone's outline when it wears the stone
+ * @param sitting its outer shape when it sits on the stone: what must fit
  * @param wears whether it can wear the stone
  * @param prefersWearing whether it does so unless told otherwise
  */
-public record Motif(String id, String title, List<Slot> slots, List<MotifPart> parts, Geometry silhouette, boolean wears, boolean prefersWearing) {
+public record Motif(String id, String title, List<Slot> slots, List<MotifPart> parts, Geometry silhouette, Geometry sitting, boolean wears, boolean prefersWearing) {
 
     public Motif {
         slots = List.copyOf(slots);

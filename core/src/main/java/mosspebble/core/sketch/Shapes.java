@@ -48,7 +48,8 @@ public final class Shapes {
         return polygons(BufferOp.bufferOp(line, nibMm / 2, new BufferParameters(ROUND)));
     }
 
-    private static Geometry polygons(Geometry any) {
+    /** What is area of any geometry. */
+    public static Geometry polygons(Geometry any) {
         if (any instanceof Polygon || any.getNumGeometries() > 0 && any.getGeometryType().equals("MultiPolygon")) {
             return any;
         }

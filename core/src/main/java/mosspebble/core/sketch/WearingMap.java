@@ -3,9 +3,9 @@ package mosspebble.core.sketch;
 import org.locationtech.jts.densify.Densifier;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.CoordinateSequence;
-import org.locationtech.jts.geom.CoordinateSequenceFilter;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.Point;
+import org.locationtech.jts.geom.util.GeometryTransformer;
 
 /**
  * The smooth map with which a motif wears the stone. About the middles of silhouette and target a point at share f of the silhouette's radius S in
@@ -36,26 +36,16 @@ final class WearingMap {
     }
 
     Geometry apply(Geometry shape) {
-        Geometry fine = shape.getDimension() == 0 ? shape.copy() : Densifier.densify(shape, meanOwn() / 40);
-        fine.apply(new CoordinateSequenceFilter() {
+        return new GeometryTransformer() {
             @Override
-            public void filter(CoordinateSequence points, int i) {
-                Coordinate moved = apply(points.getX(i), points.getY(i));
-                points.setOrdinate(i, 0, moved.x);
-                points.setOrdinate(i, 1, moved.y);
+            protected CoordinateSequence transformCoordinates(CoordinateSequence points, Geometry parent) {
+                Coordinate[] moved = new Coordinate[points.size()];
+                for (int i = 0; i < moved.length; i++) {
+                    moved[i] = apply(points.getX(i), points.getY(i));
+                }
+                return createCoordinateSequence(moved);
             }
-
-            @Override
-            public boolean isDone() {
-                return false;
-            }
-
-            @Override
-            public boolean isGeometryChanged() {
-                return true;
-            }
-        });
-        return fine;
+        }.transform(Densifier.densify(shape, meanOwn() / 40));
     }
 
     private double meanOwn() {

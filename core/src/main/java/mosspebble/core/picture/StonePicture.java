@@ -1,0 +1,304 @@
+package mosspebble.core.picture;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import mosspebble.core.coats.Coat;
+import mosspebble.core.coats.Film;
+import mosspebble.core.coats.FilmTable;
+import mosspebble.core.coats.SoakIn;
+import mosspebble.core.colour.Lab;
+import mosspebble.core.colour.Xyz;
+import mosspebble.core.plan.Look;
+import mosspebble.core.plan.Operation;
+import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.sketch.Grid;
+import mosspebble.core.sketch.Mask;
+import mosspebble.core.sketch.PlacedPart;
+import mosspebble.core.sketch.Shapes;
+import org.locationtech.jts.geom.Geometry;
+
+/**
+ * The picture of a plan after any of its steps. Every distinct film is coloured once from its spectrum; each step keeps only the rectangle it changed, so stepping is
+ * copying. Shading is a second pass: dome and relief of the film under one light. Immutable once made; {@link #draw} may be called from any thread.
+ */
+public final class StonePicture {
+
+    /** Film over which the grain no longer shows through, 1/e in µm of dry paint (common practice, no source). */
+    private static final double SMOOTHING_UM = 16;
+
+    private static final float[] LINEAR = linear();
+    private static final byte[] ENCODED = encoded();
+
+    private record Change(int column, int row, int columns, int rows, int[] values) {}
+
+    private final StoneTerrain terrain;
+    private final Look look;
+    private final int[] bare;
+    private final List<Change> changes = new ArrayList<>();
+
+    private StonePicture(StoneTerrain terrain, Look look, int[] bare) {
+        this.terrain = terrain;
+        this.look = look;
+        this.bare = bare;
+    }
+
+    public static StonePicture of(PaintPlan plan, StoneTerrain terrain, Look look) {
+        FilmTable table = new FilmTable(PaintPlan.bare(plan.survey().stone(), look), SoakIn.share(plan.survey().stone()));
+        int ground = table.film(0).look().toSrgb().rgb();
+        int[] bare = new int[terrain.grid.cells()];
+        Arrays.fill(bare, ground);
+        StonePicture picture = new StonePicture(terrain, look, bare);
+        picture.lay(plan, table);
+        return picture;
+    }
+
+    private void lay(PaintPlan plan, FilmTable table) {
+        Grid grid = terrain.grid;
+        int[] film = new int[grid.cells()];
+        int[] colour = bare.clone();
+        for (Operation operation : plan.operations()) {
+            if (operation.coat().isPresent()) {
+                Mask mask = Mask.of(operation.place(), grid);
+                if (operation.fadesWithin().isPresent()) {
+                    changes.add(fade(mask, Mask.of(operation.fadesWithin().get(), grid), operation, table, film, colour));
+                } else {
+                    changes.add(cover(mask, operation, table, film, colour));
+                }
+            } else if (operation.kind() == Operation.Kind.PENCIL || operation.kind() == Operation.Kind.PENCIL_AGAIN) {
+                changes.add(pencil(plan, operation, colour));
+            } else {
+                changes.add(new Change(0, 0, 0, 0, new int[0]));
+            }
+        }
+    }
+
+    private Change cover(Mask mask, Operation operation, FilmTable table, int[] film, int[] colour) {
+        Coat coat = operation.coat().orElseThrow();
+        int columns = terrain.grid.columns();
+        int[] next = new int[table.size()];
+        int[] shown = new int[table.size()];
+        for (int r = 0; r < mask.rows(); r++) {
+            for (int c = 0; c < mask.columns(); c++) {
+                float share = mask.at(c, r);
+                if (share > 0) {
+                    int i = (mask.row() + r) * columns + mask.column() + c;
+                    int before = film[i];
+                    if (next[before] == 0) {
+                        next[before] = table.over(before, coat, operation.coats());
+                        shown[before] = packed(table.film(next[before]), coat, table);
+                    }
+                    colour[i] = blend(colour[i], shown[before], share);
+                    if (share >= 0.5f) {
+                        film[i] = next[before];
+                    }
+                }
+            }
+        }
+        return kept(mask.column(), mask.row(), mask.columns(), mask.rows(), colour);
+    }
+
+    /** A glaze that is strongest at the edge of what it shades and fades to nothing inside. */
+    private Change fade(Mask mask, Mask within, Operation operation, FilmTable table, int[] film, int[] colour) {
+        Coat coat = operation.coat().orElseThrow();
+        Grid grid = terrain.grid;
+        int w = within.columns();
+        int h = within.rows();
+        float[] field = new float[w * h];
+        for (int r = 0; r < h; r++) {
+            for (int c = 0; c < w; c++) {
+                int mc = within.column() + c - mask.column();
+                int mr = within.row() + r - mask.row();
+                float dark = mc >= 0 && mr >= 0 && mc < mask.columns() && mr < mask.rows() ? mask.at(mc, mr) : 0;
+                field[r * w + c] = Math.max(dark, 1 - within.at(c, r));
+            }
+        }
+        int reach = Math.max(1, (int) Math.round(0.9 / grid.cellMm()));
+        float[] soft = Blur.box(Blur.box(field, w, h, reach), w, h, reach);
+        for (int r = 0; r < h; r++) {
+            for (int c = 0; c < w; c++) {
+                float t = Math.min(1, Math.max(0, (soft[r * w + c] - 0.15f) / 0.75f));
+                int mc = within.column() + c - mask.column();
+                int mr = within.row() + r - mask.row();
+                boolean near = mc >= -3 * reach && mr >= -3 * reach && mc < mask.columns() + 3 * reach && mr < mask.rows() + 3 * reach;
+                float dark = mc >= 0 && mr >= 0 && mc < mask.columns() && mr < mask.rows() ? mask.at(mc, mr) : 0;
+                float share = near ? t * t * (3 - 2 * t) * within.at(c, r) * Math.min(1, 0.35f + dark) : 0;
+                if (share > 0.01f && (dark > 0 || field[r * w + c] < 0.5f)) {
+                    int i = (within.row() + r) * grid.columns() + within.column() + c;
+                    int next = table.over(film[i], coat, operation.coats());
+                    colour[i] = blend(colour[i], packed(table.film(next), coat, table), share);
+                    if (dark >= 0.5f) {
+                        film[i] = next;
+                    }
+                }
+            }
+        }
+        return kept(within.column(), within.row(), w, h, colour);
+    }
+
+    private Change pencil(PaintPlan plan, Operation operation, int[] colour) {
+        Optional<List<PlacedPart>> parts = plan.design().map(d -> d.parts());
+        if (parts.isEmpty()) {
+            return new Change(0, 0, 0, 0, new int[0]);
+        }
+        List<Geometry> lines = new ArrayList<>();
+        for (PlacedPart part : parts.get()) {
+            lines.add(Shapes.stroke(part.part().isArea() ? part.drawn().getBoundary() : part.drawn(), 0.45));
+        }
+        Mask mask = Mask.of(Shapes.common(Shapes.union(lines), plan.survey().zones().outline()), terrain.grid);
+        int tone = operation.tool().contains("chalk") ? 0xE9E7E0 : 0x55565A;
+        Noise noise = new Noise(99);
+        for (int r = 0; r < mask.rows(); r++) {
+            for (int c = 0; c < mask.columns(); c++) {
+                float share = mask.at(c, r);
+                if (share > 0) {
+                    int i = (mask.row() + r) * terrain.grid.columns() + mask.column() + c;
+                    double crumb = noise.smooth((mask.column() + c) * 0.9, (mask.row() + r) * 0.9);
+                    colour[i] = blend(colour[i], colour[i] & 0xFF000000 | tone, (float) (share * (0.35 + 0.5 * crumb)));
+                }
+            }
+        }
+        return kept(mask.column(), mask.row(), mask.columns(), mask.rows(), colour);
+    }
+
+    private Change kept(int column, int row, int columns, int rows, int[] colour) {
+        int[] values = new int[columns * rows];
+        for (int r = 0; r < rows; r++) {
+            System.arraycopy(colour, (row + r) * terrain.grid.columns() + column, values, r * columns, columns);
+        }
+        return new Change(column, row, columns, rows, values);
+    }
+
+    /** Colour with the µm of all but clear coats, at most 255, in the top byte. */
+    private int packed(Film film, Coat coat, FilmTable table) {
+        double um = film.totalUm();
+        for (Film layer = film; !layer.isBare(); layer = table.film(layer.below())) {
+            um -= layer.coat().orElseThrow().optics().isClear() ? layer.layerUm() : 0;
+        }
+        Lab lab = film.lab();
+        int rgb = look == Look.WET && coat.dryingShift() != 0
+                ? new Lab(Math.min(100, Math.max(0, lab.l() + coat.dryingShift())), lab.a(), lab.b()).toXyz().toSrgb().rgb()
+                : film.look().toSrgb().rgb();
+        return (int) Math.min(255, Math.round(um)) << 24 | rgb;
+    }
+
+    private static int blend(int from, int to, float share) {
+        if (share >= 0.999f) {
+            return to;
+        }
+        int result = 0;
+        for (int shift = 0; shift < 32; shift += 8) {
+            int a = from >>> shift & 255;
+            int b = to >>> shift & 255;
+            result |= (int) (a + (b - a) * share + 0.5f) << shift;
+        }
+        return result;
+    }
+
+    /** Number of steps. */
+    public int steps() {
+        return changes.size();
+    }
+
+    public StoneTerrain terrain() {
+        return terrain;
+    }
+
+    /** Unlit colour of a pixel after so many steps, 0xRRGGBB: for tests and for the colour under the pointer. */
+    public int colourAt(int steps, int column, int row) {
+        return flat(steps)[row * terrain.grid.columns() + column] & 0xFFFFFF;
+    }
+
+    private int[] flat(int steps) {
+        int[] colour = bare.clone();
+        for (Change change : changes.subList(0, steps)) {
+            for (int r = 0; r < change.rows; r++) {
+                System.arraycopy(change.values, r * change.columns, colour, (change.row + r) * terrain.grid.columns() + change.column, change.columns);
+            }
+        }
+        return colour;
+    }
+
+    /**
+     * The lit picture after so many steps.
+     *
+     * @param steps 0 to {@link #steps()}
+     * @param lightFrom degrees clockwise from straight up
+     * @param pixels receives one premultiplied ARGB value per cell of the grid, rows first
+     */
+    public void draw(int steps, double lightFrom, int[] pixels) {
+        int[] colour = flat(steps);
+        Grid grid = terrain.grid;
+        int columns = grid.columns();
+        double azimuth = Math.toRadians(lightFrom);
+        double elevation = Math.toRadians(52);
+        float lx = (float) (Math.sin(azimuth) * Math.cos(elevation));
+        float ly = (float) (-Math.cos(azimuth) * Math.cos(elevation));
+        float lz = (float) Math.sin(elevation);
+        float hx = lx;
+        float hy = ly;
+        float hz = lz + 1;
+        float hs = (float) Math.sqrt(hx * hx + hy * hy + hz * hz);
+        hx /= hs;
+        hy /= hs;
+        hz /= hs;
+        float relief = (float) (0.001 / (2 * grid.cellMm()));
+        float gloss = look == Look.SEALED ? 0.30f : look == Look.WET ? 0.20f : 0.035f;
+        int power = look == Look.DRY ? 3 : 5;
+        float[] show = new float[256];
+        for (int um = 0; um < 256; um++) {
+            show[um] = (float) (0.06 + 0.94 * Math.exp(-um / SMOOTHING_UM));
+        }
+        for (int i = 0; i < pixels.length; i++) {
+            float inside = terrain.inside[i];
+            if (inside <= 0) {
+                pixels[i] = 0;
+                continue;
+            }
+            int here = colour[i];
+            int um = here >>> 24;
+            float nx = terrain.nx[i];
+            float ny = terrain.ny[i];
+            float nz = terrain.nz[i];
+            if (i >= columns && i < pixels.length - columns) {
+                nx -= relief * ((colour[i + 1] >>> 24) - (colour[i - 1] >>> 24)) * 0.9f;
+                ny -= relief * ((colour[i + columns] >>> 24) - (colour[i - columns] >>> 24)) * 0.9f;
+            }
+            float key = nx * lx + ny * ly + nz * lz;
+            float light = Math.min(1.16f, 0.36f + 0.64f * Math.max(0, key) / lz) * (0.62f + 0.38f * nz);
+            light *= 1 + terrain.grain[i] * show[um];
+            float half = Math.max(0, nx * hx + ny * hy + nz * hz);
+            float shine = half;
+            for (int p = 0; p < power; p++) {
+                shine *= shine;
+            }
+            shine *= gloss;
+            int red = lit(here >> 16 & 255, light, shine, inside);
+            int green = lit(here >> 8 & 255, light, shine, inside);
+            int blue = lit(here & 255, light, shine, inside);
+            pixels[i] = (int) (inside * 255 + 0.5f) << 24 | red << 16 | green << 8 | blue;
+        }
+    }
+
+    private static int lit(int code, float light, float shine, float inside) {
+        int linear = (int) ((LINEAR[code] * light + shine) * 4095);
+        return (int) ((ENCODED[linear < 0 ? 0 : Math.min(linear, 4095)] & 255) * inside + 0.5f);
+    }
+
+    private static float[] linear() {
+        float[] table = new float[256];
+        for (int i = 0; i < 256; i++) {
+            table[i] = (float) Xyz.linear(i);
+        }
+        return table;
+    }
+
+    private static byte[] encoded() {
+        byte[] table = new byte[4096];
+        for (int i = 0; i < 4096; i++) {
+            table[i] = (byte) Math.round(255 * Xyz.encoded(i / 4095.0));
+        }
+        return table;
+    }
+}

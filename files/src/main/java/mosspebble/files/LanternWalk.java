@@ -1,0 +1,131 @@
+package mosspebble.files;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import mosspebble.core.colour.Finish;
+import mosspebble.core.colour.Mix;
+import mosspebble.core.colour.Paint;
+import mosspebble.core.colour.PaintKind;
+import mosspebble.core.colour.Shelf;
+import mosspebble.core.drying.Climate;
+import mosspebble.core.plan.Habits;
+import mosspebble.core.plan.Project;
+import mosspebble.core.plan.Studio;
+import mosspebble.core.sketch.Designs;
+import mosspebble.core.sketch.Motif;
+import mosspebble.core.sketch.Placement;
+import mosspebble.core.sketch.Repertoire;
+import mosspebble.core.sketch.Sketch;
+import mosspebble.core.sketch.Subject;
+import mosspebble.core.stone.RockKind;
+import mosspebble.core.stone.Stone;
+import mosspebble.core.stone.Survey;
+import mosspebble.core.stone.Texture;
+import mosspebble.core.units.Celsius;
+import mosspebble.core.units.LengthUnit;
+import mosspebble.core.units.Micrometres;
+import mosspebble.core.units.Millilitres;
+import mosspebble.core.units.Millimetres;
+import mosspebble.core.units.Srgb;
+
+/** The demo: stones of the Lantern Walk, a made-up evening path at Quillbeck, and an invented shelf. */
+public final class LanternWalk {
+
+    private LanternWalk() {}
+
+    /** The demo studio: three stones in hand. */
+    public static Studio studio(Repertoire repertoire) {
+        return new Studio(List.of(owl(repertoire), harbour(repertoire), lettering(repertoire)), shelf(), new Climate(new Celsius(19), 0.55, 0.1), LengthUnit.MM, false);
+    }
+
+    /** An empty studio with the shelf that ships. */
+    public static Studio newcomer() {
+        return new Studio(List.of(), shelf(), Climate.room(), LengthUnit.MM, false);
+    }
+
+    /** Invented paints and pens; names are plain colours. */
+    public static Shelf shelf() {
+        return new Shelf(List.of(
+                brush("white", "chalk white", "#f6f3ea", 0.87, 90), brush("cream", "oat cream", "#ecdcb9", 0.88, 40), brush("yellow", "straw yellow", "#f3c934", 0.66, 34),
+                brush("marigold", "marigold", "#e39a26", 0.86, 28), brush("brick", "brick red", "#a8352a", 0.94, 45), brush("rose", "dusk rose", "#c9707c", 0.88, 30),
+                brush("plum", "plum", "#5c3768", 0.96, 22), brush("night", "night blue", "#222a55", 0.975, 52), brush("river", "river blue", "#2f6a94", 0.94, 38),
+                brush("moss", "moss green", "#5d7a3a", 0.92, 41), brush("sand", "sand", "#c9a878", 0.90, 36), brush("umber", "dark umber", "#4a3425", 0.975, 33),
+                brush("rust", "rust brown", "#8a5a36", 0.95, 27), brush("slate", "slate grey", "#5b6169", 0.96, 30), brush("soot", "soot black", "#1e1d20", 0.993, 48),
+                pen("pen-black", "black pen", "#1b1b1d", 0.5, 0.985), pen("pen-black-fine", "black fine pen", "#1b1b1d", 0.3, 0.97), pen("pen-white", "white pen", "#f5f3ec", 0.7, 0.90),
+                pen("pen-umber", "brown pen", "#4b3527", 0.7, 0.97), pen("pen-grey", "grey pen", "#84868a", 0.7, 0.95), pen("pen-cream", "cream broad pen", "#efe3c6", 2.5, 0.88),
+                new Paint("gesso", "white gesso", PaintKind.PRIMER, Srgb.ofHex("#f3f1ea"), 0.90, Finish.MATT, new Millimetres(0), new Micrometres(80), 0.45, 1, new Millilitres(120)),
+                new Paint("gesso-black", "black gesso", PaintKind.PRIMER, Srgb.ofHex("#232325"), 0.985, Finish.MATT, new Millimetres(0), new Micrometres(80), 0.45, 1, new Millilitres(60)),
+                new Paint("varnish", "gloss varnish", PaintKind.VARNISH, Srgb.ofHex("#f4eeda"), 0.05, Finish.GLOSS, new Millimetres(0), new Micrometres(60), 0.33, 0, new Millilitres(110))));
+    }
+
+    private static Paint brush(String id, String name, String hex, double hiding, double left) {
+        return new Paint(id, name, PaintKind.BRUSH, Srgb.ofHex(hex), hiding, Finish.SATIN, new Millimetres(0), new Micrometres(60), 0.40, 2, new Millilitres(left));
+    }
+
+    private static Paint pen(String id, String name, String hex, double tip, double hiding) {
+        return new Paint(id, name, PaintKind.PEN, Srgb.ofHex(hex), hiding, Finish.MATT, new Millimetres(tip), new Micrometres(tip > 2 ? 24 : 18), 0.40, 1, new Millilitres(7));
+    }
+
+    private static Stone stone(double length, double width, double height, double roundness, double irregularity, double flatTop, boolean flatBack, double wayUp, long seed, RockKind rock,
+            Texture texture, String colour) {
+        return new Stone(new Millimetres(length), new Millimetres(width), new Millimetres(height), roundness, irregularity, flatTop, flatBack, wayUp, seed, rock, texture, rock.porosity(), Srgb.ofHex(colour));
+    }
+
+    private static Project owl(Repertoire repertoire) {
+        Stone stone = stone(96, 74, 31, 0.9, 0.22, 0.35, false, 270, 4, RockKind.GRANITE, Texture.SMOOTH, "#918f8a");
+        Map<String, Mix> colours = new LinkedHashMap<>();
+        colours.put("feathers", mix("rust", 2, "sand", 1));
+        colours.put("wings", mix("umber", 2, "rust", 1));
+        colours.put("face", Mix.of("cream"));
+        colours.put("belly", mix("sand", 2, "cream", 1));
+        colours.put("eyes", Mix.of("marigold"));
+        colours.put("dark", Mix.of("soot"));
+        colours.put("beak", mix("marigold", 3, "rust", 1));
+        colours.put("glass", mix("yellow", 2, "cream", 1));
+        colours.put("flame", mix("white", 3, "yellow", 1));
+        colours.put("marks", Mix.of("pen-umber"));
+        colours.put("light", Mix.of("pen-white"));
+        return project("owl", "Owl keeping a lamp", "first stone of the walk, by the gate", stone, repertoire, new Subject.Figure("owl-lamp"), false, 0, colours,
+                Optional.empty(), Habits.usual().with(Habits.Ground.BARE, Habits.Lines.LAST, Habits.LineColour.CONTRAST, Habits.Primer.WHERE_NEEDED));
+    }
+
+    private static Project harbour(Repertoire repertoire) {
+        Stone stone = stone(148, 98, 22, 0.45, 0.35, 0.9, true, 0, 12, RockKind.SLATE, Texture.SMOOTH, "#454a4f");
+        Map<String, Mix> colours = new LinkedHashMap<>();
+        colours.put("night", mix("night", 3, "plum", 1));
+        colours.put("mauve", new Mix(List.of(new Mix.Part("plum", 3), new Mix.Part("rose", 2), new Mix.Part("white", 1))));
+        colours.put("rose", Mix.of("rose"));
+        colours.put("amber", mix("marigold", 2, "rose", 1));
+        colours.put("hills", mix("plum", 2, "slate", 1));
+        colours.put("sea", mix("river", 2, "night", 1));
+        colours.put("deep", mix("night", 2, "river", 1));
+        colours.put("stone", mix("slate", 2, "soot", 1));
+        colours.put("tower", Mix.of("cream"));
+        colours.put("red", Mix.of("brick"));
+        colours.put("lamp", mix("yellow", 2, "white", 1));
+        colours.put("beam", new Mix(List.of(new Mix.Part("sand", 2), new Mix.Part("plum", 1), new Mix.Part("marigold", 1))));
+        colours.put("dark", Mix.of("pen-black"));
+        colours.put("light", Mix.of("pen-white"));
+        return project("harbour", "Harbour light at dusk", "on the bench above the water", stone, repertoire, new Subject.Figure("harbour-dusk"), true, 0, colours, Optional.empty(), Habits.usual());
+    }
+
+    private static Project lettering(Repertoire repertoire) {
+        Stone stone = stone(160, 84, 38, 0.75, 0.2, 0.5, false, 0, 23, RockKind.BASALT, Texture.SMOOTH, "#5f605d");
+        return project("lettering", "Lantern Walk", "the sign at the start", stone, repertoire, new Subject.Word(List.of("LANTERN", "WALK"), BuiltIn.SLAB), false, 2,
+                Map.of("letters", mix("night", 3, "plum", 1)), Optional.of(Mix.of("white")),
+                Habits.usual().with(Habits.Ground.UNDER, Habits.Lines.LAST, Habits.LineColour.CONTRAST, Habits.Primer.WHERE_NEEDED));
+    }
+
+    private static Mix mix(String first, int parts, String second, int others) {
+        return new Mix(List.of(new Mix.Part(first, parts), new Mix.Part(second, others)));
+    }
+
+    private static Project project(String id, String name, String purpose, Stone stone, Repertoire repertoire, Subject subject, boolean wearing, double margin, Map<String, Mix> colours,
+            Optional<Mix> ground, Habits habits) {
+        Motif motif = Designs.motif(subject, repertoire).orElseThrow();
+        Placement placement = Designs.fit(motif, Survey.of(stone).zones(), margin, 0).orElseThrow().placement();
+        return new Project(id, name, purpose, stone, Optional.of(new Sketch(subject, wearing, placement, margin)), colours, ground, habits);
+    }
+}

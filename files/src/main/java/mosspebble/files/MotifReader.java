@@ -1,0 +1,345 @@
+package mosspebble.files;
+
+import java.awt.Shape;
+import java.awt.geom.AffineTransform;
+import java.awt.geom.Ellipse2D;
+import java.awt.geom.IllegalPathStateException;
+import java.awt.geom.Line2D;
+import java.awt.geom.Path2D;
+import java.awt.geom.RoundRectangle2D;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.StringReader;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import javax.xml.stream.XMLInputFactory;
+import javax.xml.stream.XMLStreamConstants;
+import javax.xml.stream.XMLStreamException;
+import javax.xml.stream.XMLStreamReader;
+import mosspebble.core.sketch.Motif;
+import mosspebble.core.sketch.MotifPart;
+import mosspebble.core.sketch.Role;
+import mosspebble.core.sketch.Shapes;
+import mosspebble.core.sketch.Sits;
+import mosspebble.core.sketch.Slot;
+import mosspebble.core.units.Srgb;
+import org.apache.batik.parser.AWTPathProducer;
+import org.apache.batik.parser.AWTTransformProducer;
+import org.apache.batik.parser.ParseException;
+import org.apache.batik.parser.TransformListParser;
+import org.locationtech.jts.geom.Geometry;
+
+/**
+ * Reads a motif: an SVG file with {@code data-} attributes, described in {@code docs/motif-format.md}. Document types, entities, scripts, event attributes and links to
+ * anything outside are refused, never followed.
+ */
+public final class MotifReader {
+
+    private static final int MOST_BYTES = 2_000_000;
+    private static final int MOST_ELEMENTS = 5_000;
+    private static final int DEEPEST = 48;
+    private static final int MOST_POINTS = 120_000;
+    private static final int MOST_PARTS = 500;
+    private static final double FARTHEST = 100_000;
+    private static final Set<String> ACTIVE = Set.of("script", "foreignobject", "image", "iframe", "use", "animate", "set", "animatetransform", "style");
+
+    private final String place;
+    private final XMLStreamReader xml;
+    private final Deque<AffineTransform> transforms = new ArrayDeque<>();
+    private final List<MotifPart> parts = new ArrayList<>();
+    private final List<Geometry> silhouettes = new ArrayList<>();
+    private List<Slot> slots = List.of();
+    private String id = "";
+    private String title = "";
+    private boolean wears;
+    private boolean prefersWearing;
+    private boolean clipped;
+    private double flatness = 0.05;
+    private int points;
+
+    private MotifReader(String place, XMLStreamReader xml) {
+        this.place = place;
+        this.xml = xml;
+    }
+
+    /**
+     * @param place file name for messages
+     * @throws FileTrouble naming element, line and what was expected; nothing is half read
+     */
+    public static Motif read(InputStream in, String place) throws FileTrouble {
+        try {
+            byte[] bytes = in.readNBytes(MOST_BYTES + 1);
+            if (bytes.length > MOST_BYTES) {
+                throw new FileTrouble(place, "The file is larger than 2 MB.", "Simplify the drawing in a vector editor.");
+            }
+            if (bytes.length == 0) {
+                throw new FileTrouble(place, "The file is empty.", "Export the drawing again as SVG.");
+            }
+            XMLInputFactory factory = XMLInputFactory.newDefaultFactory();
+            factory.setProperty(XMLInputFactory.SUPPORT_DTD, false);
+            factory.setProperty(XMLInputFactory.IS_SUPPORTING_EXTERNAL_ENTITIES, false);
+            factory.setProperty(XMLInputFactory.IS_REPLACING_ENTITY_REFERENCES, false);
+            XMLStreamReader xml = factory.createXMLStreamReader(new ByteArrayInputStream(bytes));
+            return new MotifReader(place, xml).motif();
+        } catch (XMLStreamException e) {
+            int line = e.getLocation() == null ? 0 : e.getLocation().getLineNumber();
+            throw new FileTrouble(place + ", line " + line, "The file is not well-formed SVG.", "Export it again from a vector editor.", e);
+        } catch (IOException e) {
+            throw new FileTrouble(place, "The file cannot be read.", "Check that it exists and may be read.", e);
+        }
+    }
+
+    private Motif motif() throws XMLStreamException, FileTrouble {
+        transforms.push(new AffineTransform());
+        int elements = 0;
+        int depth = 0;
+        while (xml.hasNext()) {
+            switch (xml.next()) {
+                case XMLStreamConstants.DTD, XMLStreamConstants.ENTITY_REFERENCE, XMLStreamConstants.ENTITY_DECLARATION ->
+                        throw trouble("document", "The file declares a document type or entities, which are refused.", "Remove the DOCTYPE line.");
+                case XMLStreamConstants.START_ELEMENT -> {
+                    depth++;
+                    elements++;
+                    if (elements > MOST_ELEMENTS || depth > DEEPEST) {
+                        throw trouble(xml.getLocalName(), "The drawing has more than " + MOST_ELEMENTS + " elements or groups deeper than " + DEEPEST + ".", "Simplify it.");
+                    }
+                    start(depth);
+                }
+                case XMLStreamConstants.END_ELEMENT -> {
+                    depth--;
+                    transforms.pop();
+                }
+                default -> { }
+            }
+        }
+        return assemble();
+    }
+
+    private Motif assemble() throws FileTrouble {
+        if (parts.isEmpty()) {
+            throw trouble("svg", "No element has a data-part attribute, so there is nothing to paint.", "Mark the parts as docs/motif-format.md shows.");
+        }
+        List<Geometry> areas = parts.stream().filter(p -> p.isArea() && p.sits() != Sits.WEARING).map(MotifPart::shape).toList();
+        if (areas.isEmpty() && silhouettes.isEmpty()) {
+            throw trouble("svg", "The motif has lines only, so it has no outer shape.", "Add a filled part, or mark one with data-silhouette=\"yes\".");
+        }
+        Geometry silhouette = Shapes.union(silhouettes.isEmpty() ? areas : silhouettes);
+        List<MotifPart> kept = new ArrayList<>();
+        for (MotifPart part : parts) {
+            Geometry shape = clipped && part.role() == Role.FILL ? Shapes.common(part.shape(), silhouette) : part.shape();
+            if (!shape.isEmpty()) {
+                kept.add(new MotifPart(part.id(), part.title(), part.role(), part.slot(), shape, part.penMm(), part.roundness(), part.outlined(), part.sits(), part.mirror()));
+            }
+        }
+        for (MotifPart part : kept) {
+            if (part.mirror().isPresent() && kept.stream().noneMatch(p -> p.id().equals(part.mirror().get()))) {
+                throw trouble(part.id(), "Its mirror partner " + part.mirror().get() + " does not exist.", "Name an existing part or drop data-mirror.");
+            }
+        }
+        try {
+            return new Motif(id, title, slots, kept, silhouette, clipped ? silhouette : Shapes.union(areas), wears, prefersWearing);
+        } catch (IllegalArgumentException e) {
+            throw trouble("svg", sentence(e), "Correct the data- attributes.");
+        }
+    }
+
+    private static String sentence(IllegalArgumentException e) {
+        String message = e.getMessage();
+        return message.substring(0, 1).toUpperCase(Locale.ROOT) + message.substring(1) + (message.endsWith(".") ? "" : ".");
+    }
+
+    private void start(int depth) throws FileTrouble {
+        String name = xml.getLocalName();
+        if (ACTIVE.contains(name.toLowerCase(Locale.ROOT))) {
+            throw trouble(name, "The element <" + name + "> is refused: motifs hold plain shapes only.", "Turn it into paths, or remove it.");
+        }
+        for (int i = 0; i < xml.getAttributeCount(); i++) {
+            String attribute = xml.getAttributeLocalName(i).toLowerCase(Locale.ROOT);
+            String value = xml.getAttributeValue(i);
+            if (attribute.startsWith("on") || attribute.equals("href") && !value.startsWith("#") || value.toLowerCase(Locale.ROOT).contains("javascript:")
+                    || value.contains("url(") && !value.contains("url(#")) {
+                throw trouble(name, "The attribute " + attribute + " runs a script or leads outside the file, which is refused.", "Remove it.");
+            }
+        }
+        AffineTransform own = new AffineTransform(transforms.peek());
+        String transform = xml.getAttributeValue(null, "transform");
+        if (transform != null) {
+            own.concatenate(transform(name, transform));
+        }
+        transforms.push(own);
+        if (depth == 1) {
+            root(name);
+        } else if (xml.getAttributeValue(null, "data-part") != null) {
+            part(name, own);
+        }
+    }
+
+    private void root(String name) throws FileTrouble {
+        if (!name.equals("svg")) {
+            throw trouble(name, "The file begins with <" + name + ">.", "A motif is an SVG file and begins with <svg>.");
+        }
+        id = attribute("data-motif", "");
+        title = attribute("data-title", id);
+        if (!id.matches("[a-z0-9-]{1,40}")) {
+            throw trouble("svg", "data-motif is \"" + id + "\".", "Give the motif a name of small letters, digits and dashes.");
+        }
+        String wearing = choice("data-wears", "no", "no", "yes", "preferred");
+        wears = !wearing.equals("no");
+        prefersWearing = wearing.equals("preferred");
+        clipped = choice("data-clip", "no", "no", "yes").equals("yes");
+        String box = attribute("viewBox", "");
+        String[] numbers = box.trim().split("[\\s,]+");
+        if (numbers.length == 4) {
+            flatness = Math.max(number("viewBox", numbers[2], 1e-3, FARTHEST), number("viewBox", numbers[3], 1e-3, FARTHEST)) / 1500;
+        } else {
+            throw trouble("svg", "viewBox is \"" + box + "\".", "Give four numbers: left top width height.");
+        }
+        List<Slot> found = new ArrayList<>();
+        for (String slot : attribute("data-slots", "").split(";")) {
+            String[] cells = slot.trim().split("\\s*:\\s*");
+            if (cells.length != 3 || !cells[2].matches("#[0-9a-fA-F]{6}") || cells[0].isEmpty() || found.size() >= 40) {
+                throw trouble("svg", "data-slots has \"" + slot.trim() + "\".", "Write each colour slot as name: Title: #rrggbb, separated by semicolons.");
+            }
+            found.add(new Slot(cells[0], cells[1], Srgb.ofHex(cells[2])));
+        }
+        slots = found;
+    }
+
+    private void part(String element, AffineTransform transform) throws FileTrouble {
+        String part = attribute("data-part", "");
+        if (part.isBlank() || part.length() > 60 || parts.size() >= MOST_PARTS) {
+            throw trouble(element, "data-part is empty or too long, or there are more than " + MOST_PARTS + " parts.", "Give each part a short name of its own.");
+        }
+        Shape drawn = transform.createTransformedShape(shape(element));
+        Role role = switch (choice("data-role", "fill", "fill", "line", "highlight")) {
+            case "line" -> Role.LINE;
+            case "highlight" -> Role.HIGHLIGHT;
+            default -> Role.FILL;
+        };
+        double pen = number("data-pen", attribute("data-pen", "0"), 0, 15);
+        boolean line = role == Role.LINE || role == Role.HIGHLIGHT && pen > 0;
+        if (line && pen == 0) {
+            throw trouble(part, "A line needs a width.", "Add data-pen with the width in mm, such as 0.7.");
+        }
+        Geometry shape = line ? Outlines.lines(drawn, flatness) : Outlines.area(drawn, flatness);
+        points += shape.getNumPoints();
+        if (points > MOST_POINTS) {
+            throw trouble(part, "The drawing has more than " + MOST_POINTS + " points.", "Simplify the paths.");
+        }
+        if (shape.isEmpty() || !(Math.abs(shape.getEnvelopeInternal().getMaxX()) < FARTHEST) || !(Math.abs(shape.getEnvelopeInternal().getMaxY()) < FARTHEST)) {
+            throw trouble(part, "The part encloses nothing or lies beyond any paper.", "Draw it as a closed shape, or mark it data-role=\"line\".");
+        }
+        Sits sits = switch (choice("data-sits", "always", "always", "on-stone", "wearing")) {
+            case "on-stone" -> Sits.ON_STONE;
+            case "wearing" -> Sits.WEARING;
+            default -> Sits.ALWAYS;
+        };
+        if (choice("data-silhouette", "no", "no", "yes").equals("yes")) {
+            silhouettes.add(shape);
+        }
+        try {
+            parts.add(new MotifPart(part, attribute("data-title", part.replace('-', ' ')), role, attribute("data-slot", ""), shape, line ? pen : 0,
+                    number("data-round", attribute("data-round", "0"), 0, 1), choice("data-outline", "no", "no", "yes").equals("yes"), sits,
+                    Optional.ofNullable(xml.getAttributeValue(null, "data-mirror"))));
+        } catch (IllegalArgumentException e) {
+            throw trouble(part, sentence(e), "Correct its attributes.");
+        }
+    }
+
+    private Shape shape(String element) throws FileTrouble {
+        return switch (element) {
+            case "path" -> path(attribute("d", ""));
+            case "circle" -> ellipse(length("r"), length("r"));
+            case "ellipse" -> ellipse(length("rx"), length("ry"));
+            case "rect" -> new RoundRectangle2D.Double(length("x"), length("y"), length("width"), length("height"), 2 * length("rx"), 2 * Math.max(length("ry"), length("rx")));
+            case "line" -> new Line2D.Double(length("x1"), length("y1"), length("x2"), length("y2"));
+            case "polygon", "polyline" -> polygon(element.equals("polygon"));
+            default -> throw trouble(element, "A part cannot be a <" + element + ">.", "Use path, circle, ellipse, rect, line, polygon or polyline.");
+        };
+    }
+
+    private Shape ellipse(double rx, double ry) throws FileTrouble {
+        return new Ellipse2D.Double(length("cx") - rx, length("cy") - ry, 2 * rx, 2 * ry);
+    }
+
+    private Shape polygon(boolean closed) throws FileTrouble {
+        String[] numbers = attribute("points", "").trim().split("[\\s,]+");
+        Path2D path = new Path2D.Double();
+        if (numbers.length < 4 || numbers.length > MOST_POINTS) {
+            throw trouble(xml.getLocalName(), "points has " + numbers.length + " numbers.", "Give at least two points as x,y pairs.");
+        }
+        for (int i = 0; i + 1 < numbers.length; i += 2) {
+            double x = number("points", numbers[i], -FARTHEST, FARTHEST);
+            double y = number("points", numbers[i + 1], -FARTHEST, FARTHEST);
+            if (i == 0) {
+                path.moveTo(x, y);
+            } else {
+                path.lineTo(x, y);
+            }
+        }
+        if (closed) {
+            path.closePath();
+        }
+        return path;
+    }
+
+    private Shape path(String data) throws FileTrouble {
+        try {
+            return AWTPathProducer.createShape(new StringReader(data), Path2D.WIND_NON_ZERO);
+        } catch (ParseException | IOException | IllegalPathStateException e) {
+            throw trouble(attribute("data-part", "path"), "Its path data cannot be read: \"" + data.substring(0, Math.min(30, data.length())) + "\".", "Export the path again.");
+        }
+    }
+
+    private AffineTransform transform(String element, String text) throws FileTrouble {
+        TransformListParser parser = new TransformListParser();
+        AWTTransformProducer producer = new AWTTransformProducer();
+        parser.setTransformListHandler(producer);
+        try {
+            parser.parse(text);
+            return producer.getAffineTransform();
+        } catch (ParseException e) {
+            throw trouble(element, "Its transform cannot be read: \"" + text.substring(0, Math.min(40, text.length())) + "\".", "Write matrix, translate, scale or rotate.");
+        }
+    }
+
+    private double length(String name) throws FileTrouble {
+        return number(name, attribute(name, "0"), -FARTHEST, FARTHEST);
+    }
+
+    private double number(String name, String text, double low, double high) throws FileTrouble {
+        try {
+            double value = Double.parseDouble(text);
+            if (value >= low && value <= high) {
+                return value;
+            }
+        } catch (NumberFormatException e) {
+            // answered below, with the same sentence as a number out of range
+        }
+        throw trouble(attribute("data-part", xml.getLocalName()), name + " is \"" + text + "\".", "Expected a number from " + low + " to " + high + ".");
+    }
+
+    private String attribute(String name, String otherwise) {
+        String value = xml.getAttributeValue(null, name);
+        return value == null ? otherwise : value;
+    }
+
+    private String choice(String name, String otherwise, String... allowed) throws FileTrouble {
+        String value = attribute(name, otherwise);
+        if (!List.of(allowed).contains(value)) {
+            throw trouble(attribute("data-part", xml.getLocalName()), name + " is \"" + value + "\".", "Expected one of " + String.join(", ", allowed) + ".");
+        }
+        return value;
+    }
+
+    private FileTrouble trouble(String element, String found, String remedy) {
+        int line = xml.getLocation() == null ? 0 : xml.getLocation().getLineNumber();
+        return new FileTrouble(place + ", " + element + " at line " + line, found, remedy);
+    }
+}

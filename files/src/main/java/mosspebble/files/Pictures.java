@@ -1,0 +1,35 @@
+package mosspebble.files;
+
+import java.awt.image.BufferedImage;
+import mosspebble.core.picture.StonePicture;
+import mosspebble.core.sketch.Grid;
+
+/** The core's pixels as images for files. */
+final class Pictures {
+
+    private Pictures() {}
+
+    /** The stone after so many steps, on transparent ground. */
+    static BufferedImage of(StonePicture picture, int steps, double lightFrom) {
+        Grid grid = picture.terrain().grid();
+        int[] pixels = new int[grid.cells()];
+        picture.draw(steps, lightFrom, pixels);
+        BufferedImage image = new BufferedImage(grid.columns(), grid.rows(), BufferedImage.TYPE_INT_ARGB_PRE);
+        image.setRGB(0, 0, grid.columns(), grid.rows(), straight(pixels), 0, grid.columns());
+        return image;
+    }
+
+    private static int[] straight(int[] premultiplied) {
+        int[] pixels = premultiplied.clone();
+        for (int i = 0; i < pixels.length; i++) {
+            int a = pixels[i] >>> 24;
+            if (a > 0 && a < 255) {
+                int r = Math.min(255, (pixels[i] >> 16 & 255) * 255 / a);
+                int g = Math.min(255, (pixels[i] >> 8 & 255) * 255 / a);
+                int b = Math.min(255, (pixels[i] & 255) * 255 / a);
+                pixels[i] = a << 24 | r << 16 | g << 8 | b;
+            }
+        }
+        return pixels;
+    }
+}

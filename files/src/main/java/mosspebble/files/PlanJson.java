@@ -1,0 +1,71 @@
+package mosspebble.files;
+
+import com.fasterxml.jackson.core.util.DefaultPrettyPrinter;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.nio.file.Path;
+import java.util.Locale;
+import mosspebble.core.plan.Finding;
+import mosspebble.core.plan.Operation;
+import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.timetable.Sitting;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.PrecisionModel;
+import org.locationtech.jts.io.WKTWriter;
+
+/** Writes a plan as JSON, format described in {@code docs/plan-format.md}: mm, mm2, µm, ml and minutes, areas as well-known text. */
+public final class PlanJson {
+
+    /** Version of the format. */
+    public static final int FORMAT = 1;
+
+    private PlanJson() {}
+
+    /** @throws FileTrouble if it cannot be written; no half file remains */
+    public static void write(PaintPlan plan, Path file) throws FileTrouble {
+        ObjectMapper mapper = StudioJson.shared();
+        ObjectNode root = mapper.createObjectNode();
+        root.put("format", "moss-pebble-plan").put("version", FORMAT);
+        root.set("project", mapper.valueToTree(plan.project()));
+        ObjectNode stone = root.putObject("stone");
+        stone.put("faceMm2", round(plan.survey().facts().faceMm2())).put("shoulderMm2", round(plan.survey().facts().shoulderMm2()))
+                .put("paintableMm2", round(plan.survey().facts().paintableMm2())).put("volumeMm3", round(plan.survey().facts().volumeMm3()))
+                .put("weightG", round(plan.survey().facts().weight().value())).put("outline", wkt(plan.survey().zones().outline()));
+        ArrayNode steps = root.putArray("steps");
+        for (int i = 0; i < plan.operations().size(); i++) {
+            Operation o = plan.operations().get(i);
+            Sitting.Step time = plan.sitting().steps().get(i);
+            ObjectNode step = steps.addObject();
+            step.put("number", i + 1).put("kind", o.kind().name().toLowerCase(Locale.ROOT).replace('_', '-')).put("title", o.title()).put("sentence", o.sentence())
+                    .put("reason", o.reason()).put("tool", o.tool()).put("coats", o.coats()).put("areaMm2", round(o.areaMm2()));
+            o.mix().ifPresent(mix -> step.set("mix", mapper.valueToTree(mix)));
+            o.coat().ifPresent(coat -> step.put("colour", coat.swatch().hex()).put("dryUmPerCoat", round(coat.dryUm())));
+            step.put("handMin", round(o.hand().toSeconds() / 60.0)).put("betweenCoatsMin", round(o.between().toSeconds() / 60.0)).put("driesMin", round(o.dries().toSeconds() / 60.0))
+                    .put("startMin", round(time.start().toSeconds() / 60.0)).put("endMin", round(time.end().toSeconds() / 60.0));
+            ArrayNode after = step.putArray("after");
+            o.after().forEach(a -> after.addObject().put("step", a.step() + 1).put("reason", a.reason()));
+            if (!o.place().isEmpty()) {
+                step.put("place", wkt(o.place()));
+            }
+        }
+        ArrayNode findings = root.putArray("findings");
+        for (Finding finding : plan.findings()) {
+            findings.addObject().put("weight", finding.weight().name().toLowerCase(Locale.ROOT)).put("sentence", finding.sentence());
+        }
+        ArrayNode supplies = root.putArray("supplies");
+        plan.supplies().forEach(use -> supplies.addObject().put("paint", use.paint()).put("neededMl", round(use.needed().value())).put("leftMl", round(use.left().value())));
+        root.put("handMin", round(plan.handTime().toSeconds() / 60.0)).put("readyAfterMin", round(plan.readyAfter().toSeconds() / 60.0)).put("thickestFilmUm", round(plan.thickestUm()));
+        SafeWrite.write(file, out -> mapper.writer(new DefaultPrettyPrinter()).writeValue(out, root));
+    }
+
+    private static String wkt(Geometry place) {
+        WKTWriter writer = new WKTWriter();
+        writer.setPrecisionModel(new PrecisionModel(1000));
+        return writer.write(place);
+    }
+
+    private static double round(double value) {
+        return Math.round(value * 100) / 100.0;
+    }
+}

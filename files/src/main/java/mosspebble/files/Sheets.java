@@ -1,0 +1,323 @@
+package mosspebble.files;
+
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import mosspebble.core.plan.Look;
+import mosspebble.core.plan.Operation;
+import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.picture.StonePicture;
+import mosspebble.core.picture.StoneTerrain;
+import mosspebble.core.sketch.Grid;
+import mosspebble.core.sketch.PlacedPart;
+import mosspebble.core.timetable.Durations;
+import mosspebble.core.units.LengthText;
+import mosspebble.core.units.LengthUnit;
+import mosspebble.core.units.Srgb;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.PDPageContentStream;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.font.PDFont;
+import org.apache.pdfbox.pdmodel.font.PDType0Font;
+import org.apache.pdfbox.pdmodel.graphics.image.LosslessFactory;
+import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
+import org.apache.pdfbox.pdmodel.interactive.viewerpreferences.PDViewerPreferences;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.LineString;
+import org.locationtech.jts.geom.util.LinearComponentExtracter;
+
+/**
+ * The sheets for the bench as PDF: the guide at true size with pencil lines and a 100 mm bar, over several pages where the stone is larger than the paper, then a card for every
+ * step with its picture. Viewers are asked not to scale.
+ */
+public final class Sheets {
+
+    private static final float PT = (float) (72 / 25.4);
+    private static final float MARGIN = 12;
+    private static final float HEAD = 24;
+    private static final float FOOT = 24;
+    private static final float CARD = 41;
+    private static final float PICTURE = 46;
+
+    /** Told how far it is; answers whether to go on. */
+    public interface Progress {
+        boolean at(double fraction, String what);
+    }
+
+    private final PDDocument document;
+    private final PDFont text;
+    private final PDFont bold;
+    private final PDFont display;
+    private final PaintPlan plan;
+    private final Paper paper;
+    private final LengthUnit unit;
+
+    private Sheets(PDDocument document, PaintPlan plan, Paper paper, LengthUnit unit) throws IOException {
+        this.document = document;
+        this.plan = plan;
+        this.paper = paper;
+        this.unit = unit;
+        this.text = font("AtkinsonHyperlegible_400Regular.ttf");
+        this.bold = font("AtkinsonHyperlegible_700Bold.ttf");
+        this.display = font("ZillaSlab_600SemiBold.ttf");
+    }
+
+    private PDFont font(String name) throws IOException {
+        try (InputStream in = BuiltIn.open("fonts/" + name)) {
+            return PDType0Font.load(document, in);
+        }
+    }
+
+    /**
+     * Writes guide and step cards.
+     *
+     * @return whether it was finished; if the progress said stop, nothing is written
+     */
+    public static boolean write(PaintPlan plan, Paper paper, LengthUnit unit, Path file, Progress progress) throws FileTrouble {
+        boolean[] finished = {false};
+        try (PDDocument document = new PDDocument()) {
+            Sheets sheets = new Sheets(document, plan, paper, unit);
+            sheets.guide();
+            finished[0] = sheets.cards(progress);
+            document.getDocumentInformation().setTitle(plan.project().name() + ": guide and steps");
+            document.getDocumentInformation().setCreator("Moss Pebble");
+            PDViewerPreferences preferences = new PDViewerPreferences(document.getDocumentCatalog().getCOSObject());
+            preferences.setPrintScaling(PDViewerPreferences.PRINT_SCALING.None);
+            document.getDocumentCatalog().setViewerPreferences(preferences);
+            if (finished[0]) {
+                SafeWrite.write(file, document::save);
+            }
+        } catch (IOException e) {
+            throw new FileTrouble(file.toString(), "The sheets could not be made: " + e.getMessage() + ".", "Report it with the plan exported as JSON.", e);
+        }
+        return finished[0];
+    }
+
+    private PDPage page() {
+        PDPage page = new PDPage(new PDRectangle((float) paper.widthMm() * PT, (float) paper.heightMm() * PT));
+        document.addPage(page);
+        return page;
+    }
+
+    private void guide() throws IOException {
+        double halfWidth = plan.survey().dome().outline().halfWidth();
+        double halfHeight = plan.survey().dome().outline().halfHeight();
+        double room = paper.widthMm() - 2 * MARGIN;
+        double high = paper.heightMm() - 2 * MARGIN - HEAD - FOOT;
+        int columns = (int) Math.max(1, Math.ceil((2 * halfWidth + 2) / room));
+        int rows = (int) Math.max(1, Math.ceil((2 * halfHeight + 2) / high));
+        for (int row = 0; row < rows; row++) {
+            for (int column = 0; column < columns; column++) {
+                try (PDPageContentStream out = new PDPageContentStream(document, page())) {
+                    String part = columns * rows == 1 ? "" : ", part " + (row * columns + column + 1) + " of " + columns * rows;
+                    heading(out, "Guide at true size" + part, size());
+                    double middleX = MARGIN + room / 2 + (columns - 1) * room / 2 - column * room;
+                    double middleY = paper.heightMm() - MARGIN - HEAD - high / 2 - (rows - 1) * high / 2 + row * high;
+                    out.saveGraphicsState();
+                    out.addRect(MARGIN * PT, (MARGIN + FOOT) * PT, (float) room * PT, (float) high * PT);
+                    out.clip();
+                    drawing(out, middleX, middleY);
+                    out.restoreGraphicsState();
+                    bar(out);
+                }
+            }
+        }
+    }
+
+    private String size() {
+        var stone = plan.project().stone();
+        return LengthText.number(stone.length(), unit) + " x " + LengthText.number(stone.width(), unit) + " x " + LengthText.format(stone.height(), unit) + ", " + stone.rock().label();
+    }
+
+    private void heading(PDPageContentStream out, String what, String detail) throws IOException {
+        float top = (float) paper.heightMm() - MARGIN - 6;
+        write(out, display, 17, MARGIN, top, plan.project().name(), 0x22271F);
+        write(out, text, 10, MARGIN, top - 6.5f, what + ", " + detail, 0x5A6057);
+    }
+
+    private void drawing(PDPageContentStream out, double middleX, double middleY) throws IOException {
+        out.setLineWidth(0.35f * PT);
+        stroke(out, plan.survey().zones().outline(), middleX, middleY, 0x22271F);
+        out.setLineWidth(0.2f * PT);
+        out.setLineDashPattern(new float[] {2 * PT, 1.2f * PT}, 0);
+        stroke(out, plan.survey().zones().face(), middleX, middleY, 0x9A958A);
+        out.setLineDashPattern(new float[0], 0);
+        line(out, middleX, middleY, 0, -3, 0, 3);
+        line(out, middleX, middleY, -3, 0, 3, 0);
+        if (plan.design().isPresent()) {
+            out.setLineWidth(0.25f * PT);
+            for (PlacedPart part : plan.design().get().parts()) {
+                Geometry clipped = part.drawn().getDimension() == 2 ? part.drawn().getBoundary() : part.drawn();
+                stroke(out, clipped.intersection(plan.survey().zones().outline()), middleX, middleY, 0x4E4F52);
+            }
+        }
+    }
+
+    private void line(PDPageContentStream out, double mx, double my, double x0, double y0, double x1, double y1) throws IOException {
+        out.moveTo((float) (mx + x0) * PT, (float) (my - y0) * PT);
+        out.lineTo((float) (mx + x1) * PT, (float) (my - y1) * PT);
+        out.stroke();
+    }
+
+    private static void stroke(PDPageContentStream out, Geometry shape, double mx, double my, int rgb) throws IOException {
+        colour(out, rgb, true);
+        for (Object component : LinearComponentExtracter.getLines(shape)) {
+            Coordinate[] points = ((LineString) component).getCoordinates();
+            for (int i = 0; i < points.length; i++) {
+                float x = (float) (mx + points[i].x) * PT;
+                float y = (float) (my - points[i].y) * PT;
+                if (i == 0) {
+                    out.moveTo(x, y);
+                } else {
+                    out.lineTo(x, y);
+                }
+            }
+            out.stroke();
+        }
+    }
+
+    /** 100 mm with a tick every 10: what proves the print. */
+    private void bar(PDPageContentStream out) throws IOException {
+        float y = MARGIN + 10;
+        colour(out, 0x22271F, true);
+        out.setLineWidth(0.3f * PT);
+        out.moveTo(MARGIN * PT, y * PT);
+        out.lineTo((MARGIN + 100) * PT, y * PT);
+        out.stroke();
+        for (int tick = 0; tick <= 10; tick++) {
+            out.moveTo((MARGIN + 10 * tick) * PT, y * PT);
+            out.lineTo((MARGIN + 10 * tick) * PT, (y + (tick % 5 == 0 ? 4 : 2.5f)) * PT);
+            out.stroke();
+        }
+        write(out, text, 9, MARGIN, y - 5, "This bar is 100 mm. If it is not, print again at 100 % with no fitting to the page.", 0x22271F);
+        write(out, text, 9, MARGIN, y - 9.5f, "Solid: outline. Dashed: where the face ends. Thin: pencil lines.", 0x5A6057);
+    }
+
+    private boolean cards(Progress progress) throws IOException {
+        double reach = Math.max(plan.survey().dome().outline().halfWidth(), plan.survey().dome().outline().halfHeight());
+        Grid grid = Grid.around(plan.survey().dome().outline().halfWidth() + 1, plan.survey().dome().outline().halfHeight() + 1, reach * 2 / 420);
+        StonePicture picture = StonePicture.of(plan, StoneTerrain.of(plan.survey(), grid), Look.DRY);
+        int perPage = (int) ((paper.heightMm() - 2 * MARGIN - HEAD) / CARD);
+        List<Operation> steps = plan.operations();
+        for (int first = 0; first < steps.size(); first += perPage) {
+            try (PDPageContentStream out = new PDPageContentStream(document, page())) {
+                heading(out, "Steps", "hand time " + Durations.words(plan.handTime()) + ", ready after " + Durations.words(plan.readyAfter()));
+                for (int i = first; i < Math.min(steps.size(), first + perPage); i++) {
+                    if (!progress.at((double) i / steps.size(), "Card " + (i + 1) + " of " + steps.size())) {
+                        return false;
+                    }
+                    card(out, i, (float) paper.heightMm() - MARGIN - HEAD - (i - first) * CARD, Pictures.of(picture, i + 1, plan.project().habits().lightFrom()));
+                }
+            }
+        }
+        progress.at(1, "Writing");
+        return true;
+    }
+
+    private void card(PDPageContentStream out, int number, float top, BufferedImage image) throws IOException {
+        Operation step = plan.operations().get(number);
+        colour(out, 0xCFC6B2, true);
+        out.setLineWidth(0.2f * PT);
+        out.moveTo(MARGIN * PT, top * PT);
+        out.lineTo((float) (paper.widthMm() - MARGIN) * PT, top * PT);
+        out.stroke();
+        float height = CARD - 5;
+        float scale = Math.min(PICTURE / image.getWidth(), height / image.getHeight());
+        float w = image.getWidth() * scale;
+        float h = image.getHeight() * scale;
+        PDImageXObject stone = LosslessFactory.createFromImage(document, image);
+        out.drawImage(stone, (MARGIN + (PICTURE - w) / 2) * PT, (top - 2.5f - (height - h) / 2 - h) * PT, w * PT, h * PT);
+        float x = MARGIN + PICTURE + 6;
+        float room = (float) paper.widthMm() - MARGIN - x;
+        write(out, display, 13, x, top - 7.5f, number + 1 + "  " + step.title(), 0x22271F);
+        float y = top - 13;
+        for (String line : wrapped(step.sentence(), text, 10, room)) {
+            write(out, text, 10, x, y, line, 0x22271F);
+            y -= 4.4f;
+        }
+        List<String> facts = new ArrayList<>();
+        facts.add(step.tool());
+        facts.add("hand " + Durations.words(step.hand()));
+        if (!step.between().isZero()) {
+            facts.add("dry " + Durations.words(step.between()) + " between coats");
+        }
+        if (!step.dries().isZero()) {
+            facts.add("then dries " + Durations.words(step.dries()));
+        }
+        write(out, bold, 9.5f, x, y, fit(String.join("  ·  ", facts), bold, 9.5f, room), 0x4E6A39);
+        y -= 4.6f;
+        for (String line : wrapped(step.reason(), text, 9, room)) {
+            if (y > top - CARD + 2) {
+                write(out, text, 9, x, y, line, 0x5A6057);
+                y -= 4f;
+            }
+        }
+        Optional<Srgb> swatch = step.coat().map(c -> c.swatch());
+        if (swatch.isPresent()) {
+            colour(out, swatch.get().rgb(), false);
+            out.addRect(((float) paper.widthMm() - MARGIN - 9) * PT, (top - 8.5f) * PT, 9 * PT, 5 * PT);
+            out.fill();
+        }
+    }
+
+    private void write(PDPageContentStream out, PDFont font, float size, float x, float y, String words, int rgb) throws IOException {
+        colour(out, rgb, false);
+        out.beginText();
+        out.setFont(font, size);
+        out.newLineAtOffset(x * PT, y * PT);
+        out.showText(printable(words, font));
+        out.endText();
+    }
+
+    /** Letters the font lacks become a question mark instead of an error. */
+    private static String printable(String words, PDFont font) {
+        StringBuilder kept = new StringBuilder();
+        words.codePoints().forEach(code -> {
+            try {
+                font.encode(Character.toString(code));
+                kept.appendCodePoint(code);
+            } catch (IOException | IllegalArgumentException e) {
+                kept.append('?');
+            }
+        });
+        return kept.toString();
+    }
+
+    private static String fit(String words, PDFont font, float size, float roomMm) throws IOException {
+        List<String> lines = wrapped(words, font, size, roomMm);
+        return lines.size() == 1 ? words : lines.get(0) + " ...";
+    }
+
+    private static List<String> wrapped(String words, PDFont font, float size, float roomMm) throws IOException {
+        List<String> lines = new ArrayList<>();
+        StringBuilder line = new StringBuilder();
+        for (String word : printable(words, font).split(" ")) {
+            String longer = line.isEmpty() ? word : line + " " + word;
+            if (font.getStringWidth(longer) / 1000 * size > roomMm * PT && !line.isEmpty()) {
+                lines.add(line.toString());
+                line = new StringBuilder(word);
+            } else {
+                line = new StringBuilder(longer);
+            }
+        }
+        lines.add(line.toString());
+        return lines;
+    }
+
+    private static void colour(PDPageContentStream out, int rgb, boolean stroking) throws IOException {
+        float r = (rgb >> 16 & 255) / 255f;
+        float g = (rgb >> 8 & 255) / 255f;
+        float b = (rgb & 255) / 255f;
+        if (stroking) {
+            out.setStrokingColor(r, g, b);
+        } else {
+            out.setNonStrokingColor(r, g, b);
+        }
+    }
+}

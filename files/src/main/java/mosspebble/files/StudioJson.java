@@ -1,0 +1,123 @@
+package mosspebble.files;
+
+import com.fasterxml.jackson.annotation.JsonAutoDetect;
+import com.fasterxml.jackson.annotation.JsonIgnoreProperties;
+import com.fasterxml.jackson.annotation.JsonSubTypes;
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import com.fasterxml.jackson.core.JsonGenerator;
+import com.fasterxml.jackson.core.JsonParser;
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.core.StreamReadConstraints;
+import com.fasterxml.jackson.databind.DeserializationContext;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.SerializerProvider;
+import com.fasterxml.jackson.databind.deser.std.StdDeserializer;
+import com.fasterxml.jackson.databind.json.JsonMapper;
+import com.fasterxml.jackson.databind.module.SimpleModule;
+import com.fasterxml.jackson.databind.ser.std.StdSerializer;
+import com.fasterxml.jackson.datatype.jdk8.Jdk8Module;
+import java.io.IOException;
+import java.util.function.DoubleFunction;
+import java.util.function.ToDoubleFunction;
+import mosspebble.core.colour.Mix;
+import mosspebble.core.colour.Paint;
+import mosspebble.core.plan.Habits;
+import mosspebble.core.sketch.Placement;
+import mosspebble.core.sketch.Subject;
+import mosspebble.core.stone.Stone;
+import mosspebble.core.units.Celsius;
+import mosspebble.core.units.Grams;
+import mosspebble.core.units.Micrometres;
+import mosspebble.core.units.Millilitres;
+import mosspebble.core.units.Millimetres;
+import mosspebble.core.units.Srgb;
+
+/**
+ * The core's values as JSON: records by their fields, a unit as its number, a colour as {@code #rrggbb}, a subject with its {@code kind}. Records refuse nonsense themselves, so
+ * what is read is valid or an error.
+ */
+final class StudioJson {
+
+    private static final ObjectMapper MAPPER = mapper();
+
+    private StudioJson() {}
+
+    @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
+    @JsonSubTypes({@JsonSubTypes.Type(value = Subject.Figure.class, name = "figure"), @JsonSubTypes.Type(value = Subject.Word.class, name = "word")})
+    private interface SubjectKind {}
+
+    /** Records keep to their components: methods that look like getters are no fields. */
+    @JsonAutoDetect(getterVisibility = JsonAutoDetect.Visibility.NONE, isGetterVisibility = JsonAutoDetect.Visibility.NONE, fieldVisibility = JsonAutoDetect.Visibility.ANY)
+    @JsonIgnoreProperties()
+    private interface FieldsOnly {}
+
+    private static ObjectMapper mapper() {
+        SimpleModule units = new SimpleModule();
+        unit(units, Millimetres.class, Millimetres::value, Millimetres::new);
+        unit(units, Micrometres.class, Micrometres::value, Micrometres::new);
+        unit(units, Millilitres.class, Millilitres::value, Millilitres::new);
+        unit(units, Grams.class, Grams::value, Grams::new);
+        unit(units, Celsius.class, Celsius::value, Celsius::new);
+        units.addSerializer(Srgb.class, new StdSerializer<Srgb>(Srgb.class) {
+            @Override
+            public void serialize(Srgb value, JsonGenerator out, SerializerProvider provider) throws IOException {
+                out.writeString(value.hex());
+            }
+        });
+        units.addDeserializer(Srgb.class, new StdDeserializer<Srgb>(Srgb.class) {
+            @Override
+            public Srgb deserialize(JsonParser in, DeserializationContext context) throws IOException {
+                return Srgb.ofHex(in.getValueAsString(""));
+            }
+        });
+        JsonMapper.Builder builder = JsonMapper.builder().addModule(units).addModule(new Jdk8Module()).addMixIn(Subject.class, SubjectKind.class);
+        for (Class<?> plain : new Class<?>[] {Stone.class, Mix.class, Habits.class, Paint.class, Placement.class}) {
+            builder.addMixIn(plain, FieldsOnly.class);
+        }
+        ObjectMapper mapper = builder.build();
+        mapper.getFactory().setStreamReadConstraints(StreamReadConstraints.builder().maxNestingDepth(40).maxStringLength(200_000).maxNumberLength(40).build());
+        return mapper;
+    }
+
+    private static <T> void unit(SimpleModule module, Class<T> type, ToDoubleFunction<T> number, DoubleFunction<T> of) {
+        module.addSerializer(type, new StdSerializer<T>(type) {
+            @Override
+            public void serialize(T value, JsonGenerator out, SerializerProvider provider) throws IOException {
+                out.writeNumber(number.applyAsDouble(value));
+            }
+        });
+        module.addDeserializer(type, new StdDeserializer<T>(type) {
+            @Override
+            public T deserialize(JsonParser in, DeserializationContext context) throws IOException {
+                return of.apply(in.getDoubleValue());
+            }
+        });
+    }
+
+    static ObjectMapper shared() {
+        return MAPPER;
+    }
+
+    static String write(Object value) {
+        try {
+            return MAPPER.writeValueAsString(value);
+        } catch (JsonProcessingException e) {
+            throw new IllegalStateException("a value of the core could not be written: " + value, e);
+        }
+    }
+
+    /** @throws FileTrouble with the place in the text and what was wrong */
+    static <T> T read(String json, Class<T> type, String place) throws FileTrouble {
+        try {
+            T value = MAPPER.readValue(json, type);
+            if (value == null) {
+                throw new FileTrouble(place, "The entry is empty.", "Restore the studio from a copy.");
+            }
+            return value;
+        } catch (JsonProcessingException e) {
+            Throwable cause = e.getCause() instanceof IllegalArgumentException ? e.getCause() : e;
+            String message = cause == e ? e.getOriginalMessage() : cause.getMessage();
+            throw new FileTrouble(place, "The entry cannot be understood: " + message + (message.endsWith(".") ? "" : "."), "Restore the studio from a copy.", e);
+        }
+    }
+}
