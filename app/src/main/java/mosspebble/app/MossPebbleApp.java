@@ -1,0 +1,102 @@
+package mosspebble.app;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.function.Supplier;
+import javafx.application.Application;
+import javafx.application.Platform;
+import javafx.scene.Scene;
+import javafx.scene.text.Font;
+import javafx.stage.Stage;
+import mosspebble.app.model.PlanDesk;
+import mosspebble.app.model.Show;
+import mosspebble.app.model.Workbench;
+import mosspebble.app.view.Shell;
+import mosspebble.app.view.TroubleView;
+import mosspebble.core.plan.Studio;
+import mosspebble.files.BuiltIn;
+import mosspebble.files.FileTrouble;
+import mosspebble.files.LanternWalk;
+import mosspebble.files.StudioStore;
+import mosspebble.instruments.SimulatedClimateProbe;
+
+/** The window and what it stands on: store, workbench, plan desk. */
+public final class MossPebbleApp extends Application {
+
+    /** What the command line asked for. */
+    public record Wish(Path studio, boolean demo, Path shot, boolean once) {}
+
+    private static volatile Wish wish;
+
+    private StudioStore store;
+    private PlanDesk desk;
+
+    static void launchWith(Wish what) {
+        wish = what;
+        launch(MossPebbleApp.class);
+    }
+
+    @Override
+    public void start(Stage window) {
+        fonts();
+        window.setTitle("Moss Pebble");
+        window.setMinWidth(1100);
+        window.setMinHeight(720);
+        open(window, wish.studio());
+        window.setWidth(1280);
+        window.setHeight(800);
+        window.show();
+    }
+
+    /** Loads the shipped fonts. */
+    public static void fonts() {
+        for (String name : new String[] {"AtkinsonHyperlegible_400Regular", "AtkinsonHyperlegible_700Bold", "ZillaSlab_600SemiBold"}) {
+            Font.loadFont(BuiltIn.class.getResourceAsStream("fonts/" + name + ".ttf"), 14);
+        }
+    }
+
+    private void open(Stage window, Path file) {
+        Supplier<Studio> fresh = wish.demo() ? () -> LanternWalk.studio(BuiltIn.repertoire()) : LanternWalk::newcomer;
+        try {
+            store = StudioStore.open(file, fresh);
+            Workbench workbench = new Workbench(store.studio(), store::commit);
+            window.setScene(new Scene(scene(workbench), 1280, 800));
+            if (wish.shot() != null) {
+                new Screenshot(window.getScene(), wish.shot(), wish.once()).whenSettled();
+            }
+        } catch (FileTrouble trouble) {
+            Path beside = beside(file);
+            window.setScene(new Scene(new TroubleView(trouble, beside, () -> open(window, beside), Platform::exit), 1280, 800));
+        }
+    }
+
+    private Shell scene(Workbench workbench) {
+        desk = new PlanDesk(BuiltIn::repertoire, Platform::runLater, error -> workbench.tell(error.getMessage() == null ? error.toString() : error.getMessage()));
+        Show show = new Show(workbench, desk);
+        Shell shell = new Shell(workbench, show, desk, new SimulatedClimateProbe(7));
+        shell.getStylesheets().add(MossPebbleApp.class.getResource("mosspebble.css").toExternalForm());
+        shell.getProperties().put(Show.class, show);
+        return shell;
+    }
+
+    /** A free name beside a studio that cannot be opened. */
+    static Path beside(Path file) {
+        String name = file.getFileName().toString().replaceFirst("\\.pebble$", "");
+        for (int i = 2;; i++) {
+            Path next = file.resolveSibling(name + "-" + i + ".pebble");
+            if (!Files.exists(next)) {
+                return next;
+            }
+        }
+    }
+
+    @Override
+    public void stop() {
+        if (desk != null) {
+            desk.close();
+        }
+        if (store != null) {
+            store.close();
+        }
+    }
+}

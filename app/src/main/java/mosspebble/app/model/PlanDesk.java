@@ -1,0 +1,133 @@
+package mosspebble.app.model;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.concurrent.Executor;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.atomic.AtomicLong;
+import java.util.function.Consumer;
+import java.util.function.Supplier;
+import mosspebble.core.colour.Palette;
+import mosspebble.core.colour.Shelf;
+import mosspebble.core.drying.Climate;
+import mosspebble.core.picture.StonePicture;
+import mosspebble.core.picture.StoneTerrain;
+import mosspebble.core.plan.Look;
+import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.Planner;
+import mosspebble.core.plan.Project;
+import mosspebble.core.sketch.Grid;
+import mosspebble.core.sketch.Repertoire;
+import mosspebble.core.stone.Stone;
+import mosspebble.core.stone.Survey;
+
+/**
+ * Works out plans and pictures away from the interface thread, one thread, the latest request of each line of work wins; what it is asked again (the same stone, the same shelf,
+ * the same picture size) it remembers. Answers are posted to the given executor; a superseded answer is never posted.
+ */
+public final class PlanDesk implements AutoCloseable {
+
+    /** A line of work in which only the newest request counts. */
+    public static final class Line {
+        private final AtomicLong newest = new AtomicLong();
+    }
+
+    /** Surveys and terrains remembered. */
+    private static final int REMEMBERED = 12;
+
+    private record TerrainKey(Stone stone, Grid grid) {}
+
+    private final ExecutorService worker = Executors.newSingleThreadExecutor(task -> {
+        Thread thread = new Thread(task, "plan-desk");
+        thread.setDaemon(true);
+        return thread;
+    });
+    private final Executor answers;
+    private final Consumer<Throwable> failed;
+    private final Supplier<Repertoire> repertoireSource;
+    private final Map<Stone, Survey> surveys = remembering();
+    private final Map<TerrainKey, StoneTerrain> terrains = remembering();
+    private final Map<Shelf, Palette> palettes = remembering();
+    private Repertoire repertoire;
+
+    /**
+     * @param repertoireSource loaded once, on the worker
+     * @param answers where answers are given, such as the interface thread
+     * @param failed told of errors of the program
+     */
+    public PlanDesk(Supplier<Repertoire> repertoireSource, Executor answers, Consumer<Throwable> failed) {
+        this.repertoireSource = repertoireSource;
+        this.answers = answers;
+        this.failed = failed;
+    }
+
+    private static <K, V> Map<K, V> remembering() {
+        return new LinkedHashMap<>(16, 0.75f, true) {
+            @Override
+            protected boolean removeEldestEntry(Map.Entry<K, V> eldest) {
+                return size() > REMEMBERED;
+            }
+        };
+    }
+
+    /** Computes something from the tools of the desk, on the worker. */
+    public <T> void ask(Line line, Work<T> work, Consumer<T> answer) {
+        long number = line.newest.incrementAndGet();
+        worker.execute(() -> {
+            if (line.newest.get() != number) {
+                return;
+            }
+            try {
+                T result = work.run(this);
+                answers.execute(() -> {
+                    if (line.newest.get() == number) {
+                        answer.accept(result);
+                    }
+                });
+            } catch (RuntimeException | Error e) {
+                answers.execute(() -> failed.accept(e));
+            }
+        });
+    }
+
+    /** Work for the desk; runs on its thread and may use the desk's methods below. */
+    public interface Work<T> {
+        T run(PlanDesk desk);
+    }
+
+    /** The repertoire; only on the worker. */
+    public Repertoire repertoire() {
+        if (repertoire == null) {
+            repertoire = repertoireSource.get();
+        }
+        return repertoire;
+    }
+
+    /** A survey of a stone; only on the worker. */
+    public Survey survey(Stone stone) {
+        return surveys.computeIfAbsent(stone, Survey::of);
+    }
+
+    /** The palette of a shelf; only on the worker. */
+    public Palette palette(Shelf shelf) {
+        return palettes.computeIfAbsent(shelf, Palette::new);
+    }
+
+    /** The plan of a project; only on the worker. */
+    public PaintPlan plan(Project project, Shelf shelf, Climate climate) {
+        return Planner.plan(project, survey(project.stone()), palette(shelf), repertoire(), climate);
+    }
+
+    /** The picture of a plan at so many pixels per mm; only on the worker. */
+    public StonePicture picture(PaintPlan plan, double pixelsPerMm, Look look) {
+        Grid grid = Grid.around(plan.survey().dome().outline().halfWidth() + 6, plan.survey().dome().outline().halfHeight() + 6, 1 / pixelsPerMm);
+        StoneTerrain terrain = terrains.computeIfAbsent(new TerrainKey(plan.survey().stone(), grid), key -> StoneTerrain.of(plan.survey(), grid));
+        return StonePicture.of(plan, terrain, look);
+    }
+
+    @Override
+    public void close() {
+        worker.shutdownNow();
+    }
+}

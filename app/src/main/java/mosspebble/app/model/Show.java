@@ -1,0 +1,137 @@
+package mosspebble.app.model;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Objects;
+import javafx.beans.property.DoubleProperty;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyBooleanWrapper;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleDoubleProperty;
+import javafx.collections.FXCollections;
+import javafx.collections.ObservableMap;
+import mosspebble.core.colour.Shelf;
+import mosspebble.core.drying.Climate;
+import mosspebble.core.picture.StonePicture;
+import mosspebble.core.plan.Look;
+import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.Project;
+import mosspebble.core.plan.Studio;
+
+/**
+ * What has been worked out for the screen: the plan and picture of the stone on the cloth, and small pictures for the tray. Follows the workbench; the old answer stays until
+ * the new one is there.
+ */
+public final class Show {
+
+    /** A stone in the tray as worked out last. */
+    public record Thumb(Project project, PaintPlan plan, StonePicture picture) {}
+
+    private static final double THUMB_PIXELS_PER_MM = 1.6;
+
+    private final Workbench workbench;
+    private final PlanDesk desk;
+    private final PlanDesk.Line planLine = new PlanDesk.Line();
+    private final PlanDesk.Line pictureLine = new PlanDesk.Line();
+    private final Map<String, PlanDesk.Line> thumbLines = new LinkedHashMap<>();
+    private final Map<String, Project> thumbAsked = new LinkedHashMap<>();
+    private Shelf thumbShelf;
+    private final ReadOnlyObjectWrapper<PaintPlan> plan = new ReadOnlyObjectWrapper<>();
+    private final ReadOnlyObjectWrapper<StonePicture> picture = new ReadOnlyObjectWrapper<>();
+    private final ReadOnlyBooleanWrapper busy = new ReadOnlyBooleanWrapper();
+    private final DoubleProperty pixelsPerMm = new SimpleDoubleProperty();
+    private final ObservableMap<String, Thumb> thumbs = FXCollections.observableMap(new LinkedHashMap<>());
+
+    public Show(Workbench workbench, PlanDesk desk) {
+        this.workbench = workbench;
+        this.desk = desk;
+        workbench.shownProperty().addListener((o, before, now) -> askPlan());
+        workbench.studioProperty().addListener((o, before, now) -> {
+            if (!Objects.equals(before.shelf(), now.shelf()) || !before.climate().equals(now.climate())) {
+                askPlan();
+            }
+            askThumbs();
+        });
+        workbench.lookProperty().addListener((o, before, now) -> askPicture());
+        pixelsPerMm.addListener((o, before, now) -> askPicture());
+        plan.addListener((o, before, now) -> askPicture());
+        askPlan();
+        askThumbs();
+    }
+
+    /** Plan of the stone on the cloth; null before the first and when there is none. */
+    public ReadOnlyObjectProperty<PaintPlan> planProperty() {
+        return plan.getReadOnlyProperty();
+    }
+
+    public PaintPlan plan() {
+        return plan.get();
+    }
+
+    /** Its picture at the cloth's scale; null before the first. */
+    public ReadOnlyObjectProperty<StonePicture> pictureProperty() {
+        return picture.getReadOnlyProperty();
+    }
+
+    /** Whether something newer is being worked out. */
+    public ReadOnlyBooleanProperty busyProperty() {
+        return busy.getReadOnlyProperty();
+    }
+
+    /** Set by the cloth: device pixels per mm; 0 while it has no size. */
+    public DoubleProperty pixelsPerMmProperty() {
+        return pixelsPerMm;
+    }
+
+    public ObservableMap<String, Thumb> thumbs() {
+        return thumbs;
+    }
+
+    /** Steps shown: those asked for, at most all. */
+    public int steps() {
+        return plan.get() == null ? 0 : Math.min(workbench.stepProperty().get(), plan.get().operations().size());
+    }
+
+    private void askPlan() {
+        Project project = workbench.shownProperty().get();
+        if (project == null) {
+            plan.set(null);
+            picture.set(null);
+            return;
+        }
+        Studio studio = workbench.studio();
+        busy.set(true);
+        desk.ask(planLine, d -> d.plan(project, studio.shelf(), studio.climate()), answer -> {
+            busy.set(false);
+            plan.set(answer);
+        });
+    }
+
+    private void askPicture() {
+        PaintPlan now = plan.get();
+        double scale = pixelsPerMm.get();
+        if (now == null || scale <= 0) {
+            return;
+        }
+        Look look = workbench.lookProperty().get();
+        desk.ask(pictureLine, d -> d.picture(now, scale, look), picture::set);
+    }
+
+    private void askThumbs() {
+        Studio studio = workbench.studio();
+        thumbs.keySet().removeIf(id -> studio.project(id).isEmpty());
+        boolean all = !Objects.equals(thumbShelf, studio.shelf());
+        thumbShelf = studio.shelf();
+        Climate climate = studio.climate();
+        for (Project project : studio.projects()) {
+            if (all || !project.equals(thumbAsked.get(project.id()))) {
+                thumbAsked.put(project.id(), project);
+                desk.ask(thumbLines.computeIfAbsent(project.id(), id -> new PlanDesk.Line()), d -> {
+                    PaintPlan small = d.plan(project, studio.shelf(), climate);
+                    return new Thumb(project, small, d.picture(small, THUMB_PIXELS_PER_MM, Look.SEALED));
+                }, thumb -> thumbs.put(project.id(), thumb));
+            }
+        }
+    }
+}

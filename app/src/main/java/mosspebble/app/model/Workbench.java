@@ -1,0 +1,228 @@
+package mosspebble.app.model;
+
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.Locale;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import javafx.beans.property.IntegerProperty;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.ReadOnlyStringWrapper;
+import javafx.beans.property.SimpleIntegerProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import mosspebble.core.plan.Finding.Stage;
+import mosspebble.core.plan.Look;
+import mosspebble.core.plan.Project;
+import mosspebble.core.plan.Studio;
+import mosspebble.files.FileTrouble;
+
+/**
+ * The one place where the studio changes. An edit is a function from the old studio to the new one; it is refused, or committed to the store and then shown. Undo keeps the
+ * studios before; undoing is committed like any edit. A draft shows a change that is still under the hand and commits nothing.
+ */
+public final class Workbench {
+
+    /** Where accepted edits are kept. */
+    public interface Keeper {
+        void commit(Studio studio, String title) throws FileTrouble;
+    }
+
+    private record Edit(String title, Studio before, String projectBefore) {}
+
+    private static final int MOST_UNDO = 500;
+
+    private final Keeper keeper;
+    private final ReadOnlyObjectWrapper<Studio> studio = new ReadOnlyObjectWrapper<>();
+    private final ReadOnlyObjectWrapper<Project> shown = new ReadOnlyObjectWrapper<>();
+    private final ReadOnlyStringWrapper undoTitle = new ReadOnlyStringWrapper("");
+    private final ReadOnlyStringWrapper redoTitle = new ReadOnlyStringWrapper("");
+    private final ReadOnlyStringWrapper notice = new ReadOnlyStringWrapper("");
+    private final ObjectProperty<Stage> stage = new SimpleObjectProperty<>(Stage.STONE);
+    private final ObjectProperty<Look> look = new SimpleObjectProperty<>(Look.DRY);
+    private final IntegerProperty step = new SimpleIntegerProperty(Integer.MAX_VALUE);
+    private final Deque<Edit> undo = new ArrayDeque<>();
+    private final Deque<Edit> redo = new ArrayDeque<>();
+    private String current = "";
+    private boolean drafting;
+
+    public Workbench(Studio start, Keeper keeper) {
+        this.keeper = keeper;
+        studio.set(start);
+        current = start.projects().isEmpty() ? "" : start.projects().get(0).id();
+        show();
+    }
+
+    // --- observables
+
+    public ReadOnlyObjectProperty<Studio> studioProperty() {
+        return studio.getReadOnlyProperty();
+    }
+
+    public Studio studio() {
+        return studio.get();
+    }
+
+    /** The stone on the cloth, with a draft under the hand if there is one; null when the studio is empty. */
+    public ReadOnlyObjectProperty<Project> shownProperty() {
+        return shown.getReadOnlyProperty();
+    }
+
+    public Optional<Project> shown() {
+        return Optional.ofNullable(shown.get());
+    }
+
+    public boolean isDrafting() {
+        return drafting;
+    }
+
+    public ReadOnlyStringProperty undoTitleProperty() {
+        return undoTitle.getReadOnlyProperty();
+    }
+
+    public ReadOnlyStringProperty redoTitleProperty() {
+        return redoTitle.getReadOnlyProperty();
+    }
+
+    /** What the painter should be told right now; empty if nothing. */
+    public ReadOnlyStringProperty noticeProperty() {
+        return notice.getReadOnlyProperty();
+    }
+
+    // --- properties of the view
+
+    public ObjectProperty<Stage> stageProperty() {
+        return stage;
+    }
+
+    public ObjectProperty<Look> lookProperty() {
+        return look;
+    }
+
+    /** How many steps of the plan the picture shows; larger than their number means all. */
+    public IntegerProperty stepProperty() {
+        return step;
+    }
+
+    // --- actions
+
+    public void choose(String project) {
+        if (studio().project(project).isPresent()) {
+            current = project;
+            step.set(Integer.MAX_VALUE);
+            show();
+        }
+    }
+
+    public void tell(String words) {
+        notice.set(words);
+    }
+
+    /** Changes the stone on the cloth. */
+    public boolean edit(String title, UnaryOperator<Project> change) {
+        return editStudio(title, s -> s.edit(current, change));
+    }
+
+    /**
+     * Changes the studio.
+     *
+     * @return whether it was accepted; if not, the notice says why and all is as before
+     */
+    public boolean editStudio(String title, UnaryOperator<Studio> change) {
+        Studio before = studio();
+        drafting = false;
+        try {
+            Studio after = change.apply(before);
+            if (Objects.equals(before, after)) {
+                show();
+                return true;
+            }
+            keeper.commit(after, title);
+            remember(undo, new Edit(title, before, current));
+            redo.clear();
+            studio.set(after);
+            notice.set("");
+            show();
+            return true;
+        } catch (IllegalArgumentException | FileTrouble e) {
+            notice.set(e.getMessage());
+            show();
+            return false;
+        }
+    }
+
+    /** Adds a stone and puts it on the cloth. */
+    public void add(Project project) {
+        if (editStudio("Add " + project.name(), s -> s.plus(project))) {
+            choose(project.id());
+        }
+    }
+
+    /** Shows a change without committing it. */
+    public void draft(UnaryOperator<Project> change) {
+        studio().project(current).ifPresent(project -> {
+            try {
+                Project changed = change.apply(project);
+                drafting = true;
+                shown.set(changed);
+            } catch (IllegalArgumentException e) {
+                notice.set(e.getMessage());
+            }
+        });
+    }
+
+    /** Drops the draft. */
+    public void dropDraft() {
+        drafting = false;
+        show();
+    }
+
+    public void undo() {
+        swap(undo, redo, "Undo ");
+    }
+
+    public void redo() {
+        swap(redo, undo, "Redo ");
+    }
+
+    private void swap(Deque<Edit> from, Deque<Edit> to, String verb) {
+        if (from.isEmpty()) {
+            notice.set("Nothing to " + verb.trim().toLowerCase(Locale.ROOT) + ".");
+            return;
+        }
+        Edit edit = from.peek();
+        try {
+            keeper.commit(edit.before(), verb + edit.title());
+            from.pop();
+            remember(to, new Edit(edit.title(), studio(), current));
+            studio.set(edit.before());
+            if (studio().project(edit.projectBefore()).isPresent()) {
+                current = edit.projectBefore();
+            }
+            notice.set(verb.equals("Undo ") ? "Undone: " + edit.title() : "Done again: " + edit.title());
+        } catch (FileTrouble e) {
+            notice.set(e.getMessage());
+        }
+        drafting = false;
+        show();
+    }
+
+    private static void remember(Deque<Edit> stack, Edit edit) {
+        stack.push(edit);
+        if (stack.size() > MOST_UNDO) {
+            stack.removeLast();
+        }
+    }
+
+    private void show() {
+        if (studio().project(current).isEmpty()) {
+            current = studio().projects().isEmpty() ? "" : studio().projects().get(0).id();
+        }
+        shown.set(studio().project(current).orElse(null));
+        undoTitle.set(undo.isEmpty() ? "" : undo.peek().title());
+        redoTitle.set(redo.isEmpty() ? "" : redo.peek().title());
+    }
+}

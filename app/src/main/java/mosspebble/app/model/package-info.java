@@ -1,0 +1,2 @@
+/** View-models: what the screen shows and what may be done, without any node of the toolkit. */
+package mosspebble.app.model;

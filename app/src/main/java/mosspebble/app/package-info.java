@@ -1,0 +1,2 @@
+/** The application: command line and start. */
+package mosspebble.app;

@@ -1,0 +1,592 @@
+package mosspebble.app.view;
+
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import javafx.beans.value.ObservableValue;
+import javafx.geometry.Point2D;
+import javafx.scene.AccessibleRole;
+import javafx.scene.Cursor;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.image.ImageView;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.Region;
+import javafx.scene.paint.Color;
+import javafx.scene.paint.Paint;
+import javafx.scene.shape.StrokeLineCap;
+import javafx.scene.text.Font;
+import javafx.scene.text.TextAlignment;
+import javafx.scene.transform.Affine;
+import javafx.stage.Screen;
+import mosspebble.app.model.Show;
+import mosspebble.app.model.Workbench;
+import mosspebble.core.colour.Palette;
+import mosspebble.core.picture.StonePicture;
+import mosspebble.core.plan.Finding.Stage;
+import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.Project;
+import mosspebble.core.sketch.Grid;
+import mosspebble.core.sketch.PlacedPart;
+import mosspebble.core.sketch.Placement;
+import mosspebble.core.sketch.Sketch;
+import mosspebble.core.stone.StoneOutline;
+import mosspebble.core.units.LengthText;
+import mosspebble.core.units.LengthUnit;
+import mosspebble.core.units.Millimetres;
+import mosspebble.core.units.Numbers;
+import org.locationtech.jts.geom.Envelope;
+
+/**
+ * The stone on the cloth at a stated multiple of its true size: hem ticks, measures, guides, the design under the hand, and the line of the slice. Gestures and keys are told to the
+ * workbench; what is drawn comes from the plan.
+ */
+final class ClothView extends Region {
+
+    private static final double HEM = 26;
+    private static final double HANDLE = 11;
+
+    private enum Grip { NONE, MOVE, SIZE, TURN, SLICE_A, SLICE_B, SLICE_BOTH }
+
+    private final Workbench workbench;
+    private final Show show;
+    private final SliceLine slice;
+    private final Canvas linen = new Canvas();
+    private final ImageView shadow = new ImageView();
+    private final ImageView stone = new ImageView();
+    private final Canvas overlay = new Canvas();
+    private StoneImage stoneImage;
+    private StonePicture shadowOf;
+    private double scale;
+    private Grip grip = Grip.NONE;
+    private Point2D grabbed = Point2D.ZERO;
+    private Placement grabbedPlacement;
+    private double[] grabbedSlice;
+    private boolean hover;
+
+    ClothView(Workbench workbench, Show show, SliceLine slice) {
+        this.workbench = workbench;
+        this.show = show;
+        this.slice = slice;
+        setId("cloth");
+        getStyleClass().add("cloth");
+        setFocusTraversable(true);
+        setAccessibleRole(AccessibleRole.IMAGE_VIEW);
+        stone.setSmooth(true);
+        getChildren().addAll(linen, shadow, stone, overlay);
+        overlay.setMouseTransparent(true);
+        for (ObservableValue<?> cause : new ObservableValue<?>[] {show.planProperty(), workbench.stageProperty(), workbench.shownProperty(), slice, focusedProperty(), workbench.studioProperty()}) {
+            cause.addListener((o, a, b) -> redrawOverlay());
+        }
+        show.pictureProperty().addListener((o, a, b) -> redrawStone());
+        workbench.stepProperty().addListener((o, a, b) -> redrawStone());
+        workbench.shownProperty().addListener((o, a, b) -> redrawStone());
+        workbench.shownProperty().addListener((o, a, b) -> requestLayout());
+        workbench.studioProperty().addListener((o, a, b) -> {
+            if (a.evening() != b.evening() || a.unit() != b.unit()) {
+                requestLayout();
+            }
+        });
+        addEventHandler(MouseEvent.MOUSE_PRESSED, this::press);
+        addEventHandler(MouseEvent.MOUSE_DRAGGED, this::drag);
+        addEventHandler(MouseEvent.MOUSE_RELEASED, this::release);
+        addEventHandler(MouseEvent.MOUSE_MOVED, this::move);
+        addEventHandler(MouseEvent.MOUSE_EXITED, e -> {
+            hover = false;
+            redrawOverlay();
+        });
+        addEventHandler(KeyEvent.KEY_PRESSED, this::key);
+    }
+
+    // --- layout
+
+    @Override
+    protected void layoutChildren() {
+        double w = getWidth();
+        double h = getHeight();
+        if (w < 1 || h < 1) {
+            return;
+        }
+        linen.setWidth(w);
+        linen.setHeight(h);
+        overlay.setWidth(w);
+        overlay.setHeight(h);
+        workbench.shown().ifPresent(project -> {
+            StoneOutline outline = outline(project);
+            double fit = Math.min((w - 2 * HEM - 84) / (2 * outline.halfWidth()), (h - 2 * HEM - 66) / (2 * outline.halfHeight()));
+            scale = Math.max(0.3, Math.min(9, Math.floor(fit * 20) / 20));
+            double output = getScene() == null || getScene().getWindow() == null ? 1 : getScene().getWindow().getOutputScaleX();
+            if (!workbench.isDrafting()) {
+                show.pixelsPerMmProperty().set(scale * output);
+            }
+        });
+        drawLinen();
+        placeStone();
+        redrawOverlay();
+    }
+
+    private static StoneOutline outline(Project project) {
+        return StoneOutline.of(project.stone());
+    }
+
+    private double middleX() {
+        return HEM / 2 + getWidth() / 2;
+    }
+
+    private double middleY() {
+        return HEM / 2 + getHeight() / 2;
+    }
+
+    private void placeStone() {
+        if (stoneImage == null) {
+            return;
+        }
+        Grid grid = stoneImage.grid();
+        double size = grid.cellMm() * scale;
+        for (ImageView view : new ImageView[] {stone, shadow}) {
+            view.setFitWidth(grid.columns() * size);
+            view.setFitHeight(grid.rows() * size);
+        }
+        stone.relocate(middleX() + grid.left() * scale, middleY() + grid.top() * scale);
+        double light = Math.toRadians(workbench.shown().map(p -> p.habits().lightFrom()).orElse(320.0));
+        shadow.relocate(middleX() + grid.left() * scale - Math.sin(light) * 9, middleY() + grid.top() * scale + Math.cos(light) * 9 + 3);
+    }
+
+    private void redrawStone() {
+        StonePicture picture = show.pictureProperty().get();
+        boolean present = picture != null && workbench.shown().isPresent();
+        stone.setVisible(present);
+        shadow.setVisible(present);
+        if (!present) {
+            return;
+        }
+        if (stoneImage == null || !stoneImage.fits(picture.terrain().grid())) {
+            stoneImage = new StoneImage(picture.terrain().grid());
+            stone.setImage(stoneImage.image());
+        }
+        if (shadowOf == null || shadowOf.terrain() != picture.terrain()) {
+            StoneImage soft = new StoneImage(picture.terrain().grid());
+            soft.draw(picture.terrain().shadow(3.2));
+            shadow.setImage(soft.image());
+        }
+        shadowOf = picture;
+        int steps = Math.min(workbench.stepProperty().get(), picture.steps());
+        stoneImage.draw(picture, ghosting() ? 0 : steps, workbench.shown().map(p -> p.habits().lightFrom()).orElse(320.0));
+        placeStone();
+    }
+
+    private boolean ghosting() {
+        return grip == Grip.MOVE || grip == Grip.SIZE || grip == Grip.TURN;
+    }
+
+    // --- linen
+
+    private boolean evening() {
+        return workbench.studio().evening();
+    }
+
+    private Color ink() {
+        return evening() ? Color.web("#E9E6DA") : Color.web("#22271F");
+    }
+
+    private Color stitch() {
+        return evening() ? Color.web("#5A6056") : Color.web("#BFB59E");
+    }
+
+    private void drawLinen() {
+        GraphicsContext pen = linen.getGraphicsContext2D();
+        double w = linen.getWidth();
+        double h = linen.getHeight();
+        pen.setFill(evening() ? Color.web("#2A2F28") : Color.web("#E7E1D3"));
+        pen.fillRect(0, 0, w, h);
+        Color thread = evening() ? Color.web("#ffffff", 0.018) : Color.web("#6b5f43", 0.045);
+        pen.setStroke(thread);
+        pen.setLineWidth(1);
+        for (double y = 0.5; y < h; y += 3) {
+            pen.strokeLine(0, y, w, y);
+        }
+        for (double x = 0.5; x < w; x += 3) {
+            pen.strokeLine(x, 0, x, h);
+        }
+        pen.setStroke(stitch());
+        pen.setLineWidth(1.4);
+        pen.setLineCap(StrokeLineCap.ROUND);
+        pen.setLineDashes(6, 5);
+        pen.strokeLine(HEM, HEM, w - 10, HEM);
+        pen.strokeLine(HEM, HEM, HEM, h - 10);
+        pen.setLineDashes();
+        if (workbench.shown().isPresent()) {
+            ticks(pen, w, h);
+        }
+    }
+
+    /** Ticks and figures along two hems, from the stone's middle outward. */
+    private void ticks(GraphicsContext pen, double w, double h) {
+        LengthUnit unit = workbench.studio().unit();
+        double small = unit == LengthUnit.INCH ? Millimetres.PER_INCH / 8 : scale < 2 ? 5 : 2;
+        int perFigure = unit == LengthUnit.INCH ? 8 : scale < 2 ? 4 : 5;
+        pen.setFont(Font.font("Atkinson Hyperlegible", 10));
+        pen.setTextAlign(TextAlignment.CENTER);
+        for (int k = -400; k <= 400; k++) {
+            double x = middleX() + k * small * scale;
+            double y = middleY() + k * small * scale;
+            boolean figure = k % perFigure == 0;
+            double length = figure ? 8 : 4;
+            pen.setStroke(stitch());
+            pen.setLineWidth(figure ? 1.5 : 1);
+            String words = unit == LengthUnit.INCH ? String.valueOf(Math.abs(k / perFigure)) : Numbers.text(Math.abs(k * small) / (unit == LengthUnit.CM ? 10 : 1), 1);
+            pen.setFill(evening() ? Color.web("#9a9f93") : Color.web("#75694e"));
+            if (x > HEM + 14 && x < w - 14) {
+                pen.strokeLine(x, HEM - 3, x, HEM - 3 - length);
+                if (figure) {
+                    pen.fillText(words, x, 10);
+                }
+            }
+            if (y > HEM + 10 && y < h - 10) {
+                pen.strokeLine(HEM - 3, y, HEM - 3 - length, y);
+                if (figure) {
+                    pen.save();
+                    pen.translate(9, y);
+                    pen.rotate(-90);
+                    pen.fillText(words, 0, 1);
+                    pen.restore();
+                }
+            }
+        }
+        pen.setTextAlign(TextAlignment.RIGHT);
+        pen.setFill(evening() ? Color.web("#9a9f93") : Color.web("#6d6249"));
+        pen.setFont(Font.font("Atkinson Hyperlegible", 12));
+        double trueScale = Screen.getPrimary().getDpi() / Millimetres.PER_INCH;
+        pen.fillText("shown at " + Numbers.text(scale / trueScale, 1) + " × true size, hem in " + unit.symbol(), w - 14, h - 12);
+        pen.setTextAlign(TextAlignment.LEFT);
+    }
+
+    // --- overlay
+
+    private void redrawOverlay() {
+        GraphicsContext pen = overlay.getGraphicsContext2D();
+        pen.setTransform(new Affine());
+        pen.clearRect(0, 0, overlay.getWidth(), overlay.getHeight());
+        PaintPlan plan = show.plan();
+        Optional<Project> project = workbench.shown();
+        setAccessibleText(project.map(p -> "Stone " + p.name() + ", " + LengthText.format(p.stone().length(), workbench.studio().unit()) + " long").orElse("Empty cloth"));
+        if (project.isEmpty()) {
+            return;
+        }
+        Stage stage = workbench.stageProperty().get();
+        if (plan != null && plan.project().id().equals(project.get().id())) {
+            toMm(pen);
+            if (stage == Stage.STONE || stage == Stage.SKETCH) {
+                zones(pen, plan);
+            }
+            if (stage == Stage.SKETCH && ghosting()) {
+                ghost(pen, plan, project.get());
+            }
+            pen.setTransform(new Affine());
+            if (stage == Stage.SKETCH && movable(project.get()) && (hover || isFocused() || ghosting())) {
+                handles(pen, plan, project.get());
+            }
+        }
+        if (stage == Stage.STONE) {
+            measures(pen, project.get());
+        }
+        if (stage.compareTo(Stage.COLOUR) >= 0) {
+            sliceLine(pen);
+        }
+        if (isFocused()) {
+            pen.setStroke(evening() ? Color.web("#8FB073") : Color.web("#4E6A39"));
+            pen.setLineWidth(2);
+            pen.strokeRoundRect(3, 3, getWidth() - 6, getHeight() - 6, 14, 14);
+        }
+    }
+
+    private void toMm(GraphicsContext pen) {
+        pen.setTransform(new Affine(scale, 0, middleX(), 0, scale, middleY()));
+    }
+
+    private void zones(GraphicsContext pen, PaintPlan plan) {
+        pen.setLineWidth(2.6 / scale);
+        pen.setLineDashes(7 / scale, 5 / scale);
+        pen.setStroke(Color.web("#1c1f1a", 0.45));
+        Geometries.stroke(pen, plan.survey().zones().face());
+        pen.setLineWidth(1.3 / scale);
+        pen.setStroke(Color.web("#fffdf5", 0.95));
+        Geometries.stroke(pen, plan.survey().zones().face());
+        pen.setLineDashes();
+    }
+
+    private void measures(GraphicsContext pen, Project project) {
+        StoneOutline outline = outline(project);
+        LengthUnit unit = workbench.studio().unit();
+        boolean upright = Math.abs(Math.sin(Math.toRadians(project.stone().wayUp()))) > 0.7;
+        double rx = outline.halfWidth() * scale;
+        double ry = outline.halfHeight() * scale;
+        pen.setStroke(ink());
+        pen.setFill(ink());
+        pen.setLineWidth(1);
+        pen.setFont(Font.font("Atkinson Hyperlegible", 14));
+        double y = middleY() + ry + 16;
+        dimension(pen, middleX() - rx, y, middleX() + rx, y);
+        pen.setTextAlign(TextAlignment.CENTER);
+        double px = 2 * outline.halfWidth();
+        double py = 2 * outline.halfHeight();
+        boolean square = project.stone().wayUp() % 90 == 0;
+        pen.fillText(square ? LengthText.format(upright ? project.stone().width() : project.stone().length(), unit) : LengthText.format(new Millimetres(px), unit), middleX(), y + 17);
+        double x = middleX() - rx - 16;
+        dimension(pen, x, middleY() - ry, x, middleY() + ry);
+        pen.save();
+        pen.translate(x - 6, middleY());
+        pen.rotate(-90);
+        pen.fillText(square ? LengthText.format(upright ? project.stone().length() : project.stone().width(), unit) : LengthText.format(new Millimetres(py), unit), 0, 0);
+        pen.restore();
+        pen.setTextAlign(TextAlignment.LEFT);
+    }
+
+    private static void dimension(GraphicsContext pen, double x0, double y0, double x1, double y1) {
+        pen.strokeLine(x0, y0, x1, y1);
+        double nx = y1 == y0 ? 0 : 5;
+        double ny = y1 == y0 ? 5 : 0;
+        pen.strokeLine(x0 - nx, y0 - ny, x0 + nx, y0 + ny);
+        pen.strokeLine(x1 - nx, y1 - ny, x1 + nx, y1 + ny);
+    }
+
+    private static boolean movable(Project project) {
+        return project.sketch().isPresent() && !project.sketch().get().wearing();
+    }
+
+    /** The design as coloured shapes while it is under the hand, moved from where the plan has it. */
+    private void ghost(GraphicsContext pen, PaintPlan plan, Project project) {
+        if (plan.design().isEmpty() || plan.project().sketch().isEmpty()) {
+            return;
+        }
+        Placement from = plan.project().sketch().get().placement();
+        Placement to = project.sketch().orElseThrow().placement();
+        pen.translate(to.x(), to.y());
+        pen.rotate(to.turn() - from.turn());
+        pen.scale(to.scale() / from.scale(), to.scale() / from.scale());
+        pen.translate(-from.x(), -from.y());
+        Palette palette = ghostPalette();
+        for (PlacedPart part : plan.design().get().parts()) {
+            Optional<Palette.Colour> colour = Optional.ofNullable(project.colours().get(part.part().slot())).flatMap(palette::colour);
+            Paint paint = colour.map(c -> (Paint) Swatch.colour(c.optics().full().toSrgb())).orElse(Color.web("#cccccc"));
+            pen.setFill(paint);
+            Geometries.fill(pen, part.painted());
+            if (part.part().outlined()) {
+                pen.setStroke(Color.web("#26241f", 0.75));
+                pen.setLineWidth(0.4);
+                Geometries.stroke(pen, part.drawn());
+            }
+        }
+    }
+
+    private Palette cachedPalette;
+
+    private Palette ghostPalette() {
+        if (cachedPalette == null || !cachedPalette.shelf().equals(workbench.studio().shelf())) {
+            cachedPalette = new Palette(workbench.studio().shelf());
+        }
+        return cachedPalette;
+    }
+
+    private double[] box(PaintPlan plan, Project project) {
+        Placement p = project.sketch().orElseThrow().placement();
+        Envelope size = plan.motif().map(m -> m.sitting().getEnvelopeInternal()).orElse(new Envelope(-1, 1, -1, 1));
+        return new double[] {p.x(), p.y(), size.getWidth() * p.scale() / 2, size.getHeight() * p.scale() / 2, p.turn()};
+    }
+
+    private Point2D corner(double[] box, double sx, double sy, double reach) {
+        double c = Math.cos(Math.toRadians(box[4]));
+        double s = Math.sin(Math.toRadians(box[4]));
+        double x = sx * box[2];
+        double y = sy * box[3] + sy * reach / scale;
+        return new Point2D(middleX() + scale * (box[0] + x * c - y * s), middleY() + scale * (box[1] + x * s + y * c));
+    }
+
+    private void handles(GraphicsContext pen, PaintPlan plan, Project project) {
+        double[] box = box(plan, project);
+        Point2D[] corners = {corner(box, -1, -1, 0), corner(box, 1, -1, 0), corner(box, 1, 1, 0), corner(box, -1, 1, 0)};
+        pen.setStroke(Color.web("#fffdf5"));
+        pen.setLineWidth(1);
+        for (int i = 0; i < 4; i++) {
+            Point2D a = corners[i];
+            Point2D next = corners[(i + 1) % 4];
+            Point2D before = corners[(i + 3) % 4];
+            for (Point2D toward : new Point2D[] {next, before}) {
+                Point2D way = toward.subtract(a).normalize().multiply(14);
+                pen.strokeLine(a.getX(), a.getY(), a.getX() + way.getX(), a.getY() + way.getY());
+            }
+        }
+        knob(pen, corners[2]);
+        Point2D turn = corner(box, 0, -1, 26);
+        Point2D top = corner(box, 0, -1, 0);
+        pen.strokeLine(top.getX(), top.getY(), turn.getX(), turn.getY());
+        knob(pen, turn);
+    }
+
+    private static void knob(GraphicsContext pen, Point2D at) {
+        pen.setFill(Color.web("#fffdf5"));
+        pen.fillOval(at.getX() - HANDLE / 2, at.getY() - HANDLE / 2, HANDLE, HANDLE);
+        pen.setStroke(Color.web("#2E4326"));
+        pen.setLineWidth(1.5);
+        pen.strokeOval(at.getX() - HANDLE / 2, at.getY() - HANDLE / 2, HANDLE, HANDLE);
+        pen.setStroke(Color.web("#fffdf5"));
+        pen.setLineWidth(1);
+    }
+
+    private void sliceLine(GraphicsContext pen) {
+        double[] line = slice.get();
+        Point2D a = new Point2D(middleX() + scale * line[0], middleY() + scale * line[1]);
+        Point2D b = new Point2D(middleX() + scale * line[2], middleY() + scale * line[3]);
+        pen.setLineDashes(2, 5);
+        pen.setLineCap(StrokeLineCap.ROUND);
+        pen.setStroke(Color.web("#1c1f1a", 0.55));
+        pen.setLineWidth(3);
+        pen.strokeLine(a.getX(), a.getY(), b.getX(), b.getY());
+        pen.setStroke(Color.web("#fffdf5"));
+        pen.setLineWidth(1.4);
+        pen.strokeLine(a.getX(), a.getY(), b.getX(), b.getY());
+        pen.setLineDashes();
+        end(pen, a, "A");
+        end(pen, b, "B");
+    }
+
+    private void end(GraphicsContext pen, Point2D at, String name) {
+        pen.setFill(Color.web("#fffdf5"));
+        pen.fillOval(at.getX() - 8, at.getY() - 8, 16, 16);
+        pen.setStroke(Color.web("#2E4326"));
+        pen.setLineWidth(1.2);
+        pen.strokeOval(at.getX() - 8, at.getY() - 8, 16, 16);
+        pen.setFill(Color.web("#22271F"));
+        pen.setFont(Font.font("Atkinson Hyperlegible", 11));
+        pen.setTextAlign(TextAlignment.CENTER);
+        pen.fillText(name, at.getX(), at.getY() + 4);
+        pen.setTextAlign(TextAlignment.LEFT);
+    }
+
+    // --- gestures
+
+    private Grip gripAt(double x, double y) {
+        Optional<Project> project = workbench.shown();
+        PaintPlan plan = show.plan();
+        if (project.isEmpty() || plan == null) {
+            return Grip.NONE;
+        }
+        if (workbench.stageProperty().get() == Stage.SKETCH && movable(project.get()) && plan.motif().isPresent()) {
+            double[] box = box(plan, project.get());
+            if (corner(box, 1, 1, 0).distance(x, y) < 14) {
+                return Grip.SIZE;
+            }
+            if (corner(box, 0, -1, 26).distance(x, y) < 14) {
+                return Grip.TURN;
+            }
+            double dx = (x - middleX()) / scale - box[0];
+            double dy = (y - middleY()) / scale - box[1];
+            double c = Math.cos(Math.toRadians(-box[4]));
+            double s = Math.sin(Math.toRadians(-box[4]));
+            return Math.abs(dx * c - dy * s) <= box[2] && Math.abs(dx * s + dy * c) <= box[3] ? Grip.MOVE : Grip.NONE;
+        }
+        if (workbench.stageProperty().get().compareTo(Stage.COLOUR) >= 0) {
+            double[] line = slice.get();
+            Point2D a = new Point2D(middleX() + scale * line[0], middleY() + scale * line[1]);
+            Point2D b = new Point2D(middleX() + scale * line[2], middleY() + scale * line[3]);
+            if (a.distance(x, y) < 14) {
+                return Grip.SLICE_A;
+            }
+            if (b.distance(x, y) < 14) {
+                return Grip.SLICE_B;
+            }
+            double length = a.distance(b);
+            double across = length < 1 ? 99 : Math.abs((b.getX() - a.getX()) * (y - a.getY()) - (b.getY() - a.getY()) * (x - a.getX())) / length;
+            double along = length < 1 ? 0 : ((b.getX() - a.getX()) * (x - a.getX()) + (b.getY() - a.getY()) * (y - a.getY())) / length;
+            return across < 8 && along > 0 && along < length ? Grip.SLICE_BOTH : Grip.NONE;
+        }
+        return Grip.NONE;
+    }
+
+    private void move(MouseEvent e) {
+        Grip at = gripAt(e.getX(), e.getY());
+        setCursor(switch (at) {
+            case NONE -> Cursor.DEFAULT;
+            case MOVE, SLICE_BOTH -> Cursor.OPEN_HAND;
+            case SIZE -> Cursor.SE_RESIZE;
+            case TURN, SLICE_A, SLICE_B -> Cursor.HAND;
+        });
+        boolean near = at != Grip.NONE;
+        if (near != hover) {
+            hover = near;
+            redrawOverlay();
+        }
+    }
+
+    private void press(MouseEvent e) {
+        requestFocus();
+        grip = gripAt(e.getX(), e.getY());
+        grabbed = new Point2D(e.getX(), e.getY());
+        grabbedPlacement = workbench.shown().flatMap(Project::sketch).map(Sketch::placement).orElse(null);
+        grabbedSlice = slice.get().clone();
+    }
+
+    private void drag(MouseEvent e) {
+        double dx = (e.getX() - grabbed.getX()) / scale;
+        double dy = (e.getY() - grabbed.getY()) / scale;
+        switch (grip) {
+            case NONE -> { }
+            case MOVE, SIZE, TURN -> workbench.draft(p -> p.withSketch(p.sketch().map(s -> s.at(dragged(e, dx, dy)))));
+            case SLICE_A -> slice.set(grabbedSlice[0] + dx, grabbedSlice[1] + dy, grabbedSlice[2], grabbedSlice[3]);
+            case SLICE_B -> slice.set(grabbedSlice[0], grabbedSlice[1], grabbedSlice[2] + dx, grabbedSlice[3] + dy);
+            case SLICE_BOTH -> slice.set(grabbedSlice[0] + dx, grabbedSlice[1] + dy, grabbedSlice[2] + dx, grabbedSlice[3] + dy);
+        }
+    }
+
+    private Placement dragged(MouseEvent e, double dx, double dy) {
+        Point2D middle = new Point2D(middleX() + scale * grabbedPlacement.x(), middleY() + scale * grabbedPlacement.y());
+        return switch (grip) {
+            case SIZE -> grabbedPlacement.sizedBy(Math.max(0.05, middle.distance(e.getX(), e.getY()) / Math.max(5, middle.distance(grabbed))));
+            case TURN -> {
+                double from = Math.toDegrees(Math.atan2(grabbed.getY() - middle.getY(), grabbed.getX() - middle.getX()));
+                double to = Math.toDegrees(Math.atan2(e.getY() - middle.getY(), e.getX() - middle.getX()));
+                yield grabbedPlacement.turnedBy(Math.round(to - from));
+            }
+            default -> grabbedPlacement.movedBy(dx, dy);
+        };
+    }
+
+    private void release(MouseEvent e) {
+        Grip was = grip;
+        grip = Grip.NONE;
+        Optional<Project> drafted = workbench.shown();
+        if (workbench.isDrafting() && drafted.isPresent()) {
+            String title = was == Grip.SIZE ? "Size the design" : was == Grip.TURN ? "Turn the design" : "Move the design";
+            workbench.edit(title, p -> p.withSketch(drafted.get().sketch()));
+        }
+        redrawStone();
+        redrawOverlay();
+    }
+
+    private void key(KeyEvent e) {
+        if (workbench.stageProperty().get() != Stage.SKETCH || workbench.shown().filter(ClothView::movable).isEmpty() || e.isControlDown()) {
+            return;
+        }
+        double step = e.isShiftDown() ? 5 : 0.5;
+        boolean used = true;
+        switch (e.getCode()) {
+            case LEFT -> nudge("Move the design", p -> p.movedBy(-step, 0));
+            case RIGHT -> nudge("Move the design", p -> p.movedBy(step, 0));
+            case UP -> nudge("Move the design", p -> p.movedBy(0, -step));
+            case DOWN -> nudge("Move the design", p -> p.movedBy(0, step));
+            case OPEN_BRACKET -> nudge("Turn the design", p -> p.turnedBy(-1));
+            case CLOSE_BRACKET -> nudge("Turn the design", p -> p.turnedBy(1));
+            case PLUS, ADD, EQUALS -> nudge("Size the design", p -> p.sizedBy(1.02));
+            case MINUS, SUBTRACT -> nudge("Size the design", p -> p.sizedBy(1 / 1.02));
+            case ESCAPE -> workbench.dropDraft();
+            default -> used = false;
+        }
+        if (used) {
+            e.consume();
+        }
+    }
+
+    private void nudge(String title, UnaryOperator<Placement> change) {
+        workbench.edit(title, p -> p.withSketch(p.sketch().map(s -> s.at(change.apply(s.placement())))));
+    }
+}

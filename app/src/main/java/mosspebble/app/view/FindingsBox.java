@@ -1,0 +1,61 @@
+package mosspebble.app.view;
+
+import java.util.List;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import mosspebble.app.model.Show;
+import mosspebble.app.model.Workbench;
+import mosspebble.core.plan.Finding;
+
+/** Plain sentences with the number and the reason, and the remedy as a button. */
+final class FindingsBox extends VBox {
+
+    private List<Finding> shown = List.of();
+
+    FindingsBox(Workbench workbench, Show show) {
+        setId("findings");
+        getStyleClass().add("findings");
+        show.planProperty().addListener((o, before, now) -> fill(workbench, now == null ? List.of() : now.findings()));
+    }
+
+    private void fill(Workbench workbench, List<Finding> findings) {
+        shown = findings;
+        getChildren().clear();
+        if (findings.isEmpty()) {
+            Label fine = Panel.quiet("Nothing stands in the way.");
+            fine.setId("no-findings");
+            getChildren().add(fine);
+        }
+        int number = 0;
+        for (Finding finding : findings) {
+            Label weight = new Label(switch (finding.weight()) {
+                case STOP -> "stop";
+                case MIND -> "mind";
+                case TIP -> "tip";
+            });
+            weight.getStyleClass().addAll("weight", weight.getText());
+            weight.setMinWidth(Region.USE_PREF_SIZE);
+            Label sentence = new Label(finding.sentence());
+            sentence.setWrapText(true);
+            sentence.setMinHeight(Region.USE_PREF_SIZE);
+            VBox words = new VBox(4, sentence);
+            HBox.setHgrow(words, Priority.ALWAYS);
+            int own = number++;
+            finding.remedy().ifPresent(remedy -> {
+                Button mend = Panel.button("remedy-" + own, remedy.label(), "Does it; undo with Ctrl Z", () -> workbench.edit(remedy.label(), remedy.change()));
+                words.getChildren().add(mend);
+            });
+            HBox row = new HBox(8, weight, words);
+            row.setAccessibleText(weight.getText() + ": " + finding.sentence());
+            getChildren().add(row);
+        }
+    }
+
+    List<Finding> shown() {
+        return shown;
+    }
+}

@@ -1,0 +1,86 @@
+package mosspebble.app.view;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.VBox;
+import mosspebble.app.model.Show;
+import mosspebble.app.model.Workbench;
+import mosspebble.core.plan.Project;
+import mosspebble.core.stone.Stone;
+
+/** What belongs to one stage, in one column; refreshed whenever the stone on the cloth or its plan changes. */
+abstract class Panel extends VBox {
+
+    final Workbench workbench;
+    final Show show;
+    private final List<Runnable> refreshers = new ArrayList<>();
+
+    Panel(Workbench workbench, Show show) {
+        this.workbench = workbench;
+        this.show = show;
+        getStyleClass().add("panel");
+    }
+
+    final Optional<Project> project() {
+        return workbench.shown();
+    }
+
+    final Stone stone() {
+        return project().map(Project::stone).orElseGet(Stone::cobble);
+    }
+
+    final void edit(String title, UnaryOperator<Project> change) {
+        workbench.edit(title, change);
+    }
+
+    /** Does an edit that came from a field; answers with the reason if it was refused. */
+    final Optional<String> tryEdit(String title, UnaryOperator<Project> change) {
+        if (workbench.edit(title, change)) {
+            return Optional.empty();
+        }
+        String reason = workbench.noticeProperty().get();
+        workbench.tell("");
+        return Optional.of(reason);
+    }
+
+    final void onRefresh(Runnable refresher) {
+        refreshers.add(refresher);
+    }
+
+    final void refresh() {
+        refreshers.forEach(Runnable::run);
+    }
+
+    static Label heading(String words) {
+        Label label = new Label(words);
+        label.getStyleClass().add("heading");
+        return label;
+    }
+
+    static Label quiet(String words) {
+        Label label = new Label(words);
+        label.getStyleClass().add("quiet");
+        label.setWrapText(true);
+        return label;
+    }
+
+    static Button button(String id, String words, String tooltip, Runnable action) {
+        Button button = new Button(words);
+        button.setId(id);
+        button.getStyleClass().add("pebble");
+        button.setTooltip(new Tooltip(tooltip));
+        button.setOnAction(e -> action.run());
+        return button;
+    }
+
+    static void present(Node node, boolean present) {
+        node.setVisible(present);
+        node.setManaged(present);
+    }
+}

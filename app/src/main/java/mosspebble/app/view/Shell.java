@@ -1,0 +1,356 @@
+package mosspebble.app.view;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.Slider;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import mosspebble.app.model.Deed;
+import mosspebble.app.model.PlanDesk;
+import mosspebble.app.model.Show;
+import mosspebble.app.model.Workbench;
+import mosspebble.core.plan.Finding.Stage;
+import mosspebble.core.plan.Habits;
+import mosspebble.core.plan.Look;
+import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.Project;
+import mosspebble.core.stone.Stone;
+import mosspebble.core.timetable.Durations;
+import mosspebble.instruments.ClimateProbe;
+
+/** The whole window: path, cloth, stage, tray, name, command field. */
+public final class Shell extends StackPane {
+
+    private final Workbench workbench;
+    private final Show show;
+    private final List<Deed> deeds = new ArrayList<>();
+    private final Map<Stage, Panel> panels = new EnumMap<>(Stage.class);
+    private final ClothView cloth;
+    private final CommandField command;
+    private final ScrollPane stagePane = new ScrollPane();
+    private final Label stageName = new Label();
+    private final SliceView sliceView;
+    private final Slider stepSlider = new Slider();
+    private final HBox stepBar;
+    private final Label stepWords = new Label();
+    private final VBox empty;
+    private boolean showingSteps;
+
+    public Shell(Workbench workbench, Show show, PlanDesk desk, ClimateProbe probe) {
+        this.workbench = workbench;
+        this.show = show;
+        getStyleClass().add("shell");
+        SliceLine line = new SliceLine();
+        cloth = new ClothView(workbench, show, line);
+        sliceView = new SliceView(workbench, show, line);
+        FindingsBox findings = new FindingsBox(workbench, show);
+        panels.put(Stage.STONE, new StonePanel(workbench, show));
+        panels.put(Stage.SKETCH, new SketchPanel(workbench, show, desk));
+        panels.put(Stage.COLOUR, new ColourPanel(workbench, show, desk));
+        panels.put(Stage.BUILD_UP, new BuildUpPanel(workbench, show));
+        panels.put(Stage.SITTING, new SittingPanel(workbench, show, probe));
+        panels.put(Stage.FINISH, new FinishPanel(workbench, show));
+        stagePane.setFitToWidth(true);
+        stagePane.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        stagePane.getStyleClass().add("stage-scroll");
+        VBox.setVgrow(stagePane, Priority.ALWAYS);
+        stageName.getStyleClass().add("stage-name");
+        ScrollPane findingsPane = new ScrollPane(findings);
+        findingsPane.setFitToWidth(true);
+        findingsPane.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        findingsPane.getStyleClass().add("findings-scroll");
+        findingsPane.setMinHeight(64);
+        findingsPane.setPrefHeight(118);
+        findingsPane.setMaxHeight(150);
+        VBox right = new VBox(stageName, stagePane, sliceView, findingsPane);
+        right.getStyleClass().add("stage");
+        right.setMinWidth(304);
+        right.setPrefWidth(304);
+        right.setMaxWidth(304);
+
+        stepBar = stepBar();
+        empty = empty();
+        Label notice = new Label();
+        notice.setId("notice");
+        notice.getStyleClass().add("notice");
+        notice.setWrapText(true);
+        notice.setMaxWidth(560);
+        notice.textProperty().bind(workbench.noticeProperty());
+        notice.visibleProperty().bind(workbench.noticeProperty().isNotEmpty());
+        notice.setOnMouseClicked(e -> workbench.tell(""));
+        StackPane.setAlignment(notice, Pos.TOP_CENTER);
+        StackPane middle = new StackPane(cloth, empty, notice);
+        BorderPane centre = new BorderPane(middle);
+        centre.setBottom(stepBar);
+
+        BorderPane frame = new BorderPane(centre);
+        frame.setTop(top());
+        frame.setLeft(new PathRail(workbench, show));
+        frame.setRight(right);
+        frame.setBottom(new TrayView(workbench, show, this::newStone));
+        command = new CommandField(deeds, cloth::requestFocus);
+        StackPane.setAlignment(command, Pos.TOP_CENTER);
+        getChildren().addAll(frame, command);
+        makeDeeds();
+        workbench.stageProperty().addListener((o, a, b) -> stage());
+        workbench.shownProperty().addListener((o, a, b) -> refresh());
+        workbench.studioProperty().addListener((o, a, b) -> refresh());
+        show.planProperty().addListener((o, a, b) -> refresh());
+        workbench.stepProperty().addListener((o, a, b) -> steps());
+        addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+        stage();
+        refresh();
+    }
+
+    // --- parts
+
+    private Node top() {
+        Label name = new Label();
+        name.setId("name");
+        name.getStyleClass().add("title");
+        Label purpose = new Label();
+        purpose.getStyleClass().add("quiet");
+        Label ready = new Label();
+        ready.setId("ready");
+        ready.getStyleClass().add("ready");
+        Runnable fill = () -> {
+            Optional<Project> project = workbench.shown();
+            name.setText(project.map(Project::name).orElse("Moss Pebble"));
+            purpose.setText(project.map(Project::purpose).orElse(""));
+            PaintPlan plan = show.plan();
+            ready.setText(plan == null || plan.operations().isEmpty() ? "" : "ready after " + Durations.words(plan.readyAfter()) + ", " + Durations.words(plan.handTime()) + " by hand");
+        };
+        workbench.shownProperty().addListener((o, a, b) -> fill.run());
+        show.planProperty().addListener((o, a, b) -> fill.run());
+        fill.run();
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        Button undo = Panel.button("undo", "", "Undo (Ctrl Z)", workbench::undo);
+        undo.getStyleClass().add("flat");
+        workbench.undoTitleProperty().addListener((o, a, b) -> undoText(undo, b));
+        undoText(undo, workbench.undoTitleProperty().get());
+        Button find = Panel.button("find", "Do …", "Everything by name (/ or Ctrl K)", this::openCommand);
+        find.getStyleClass().add("flat");
+        HBox top = new HBox(14, name, purpose, gap, ready, undo, find);
+        top.setAlignment(Pos.CENTER_LEFT);
+        top.getStyleClass().add("top");
+        return top;
+    }
+
+    private static void undoText(Button undo, String title) {
+        undo.setText(title.isEmpty() ? "Nothing to undo" : "Undo: " + title.toLowerCase(Locale.ROOT));
+        undo.setDisable(title.isEmpty());
+        undo.setTooltip(new Tooltip(title.isEmpty() ? "Nothing to undo" : "Undo " + title + " (Ctrl Z)"));
+    }
+
+    private HBox stepBar() {
+        stepSlider.setId("step-slider");
+        stepSlider.setAccessibleText("Step of the painting");
+        stepSlider.setTooltip(new Tooltip("Step through the painting ( , and . )"));
+        stepSlider.setBlockIncrement(1);
+        stepSlider.setMajorTickUnit(1);
+        stepSlider.setMinorTickCount(0);
+        stepSlider.setSnapToTicks(true);
+        HBox.setHgrow(stepSlider, Priority.ALWAYS);
+        stepSlider.valueProperty().addListener((o, a, b) -> {
+            if (!showingSteps) {
+                workbench.stepProperty().set((int) Math.round(b.doubleValue()));
+            }
+        });
+        stepWords.getStyleClass().add("step-words");
+        stepWords.setId("step-words");
+        stepWords.setMinWidth(206);
+        stepWords.setMaxWidth(206);
+        Choice<Look> look = new Choice<>("", workbench.lookProperty()::set);
+        look.option("look-dry", "dry", Look.DRY, "As it looks dry (L)").option("look-wet", "wet", Look.WET, "As it looks wet (L)").option("look-sealed", "sealed", Look.SEALED, "As it looks sealed (L)");
+        look.show(workbench.lookProperty().get());
+        workbench.lookProperty().addListener((o, a, b) -> look.show(b));
+        look.setMinWidth(178);
+        look.setMaxWidth(178);
+        HBox bar = new HBox(12, stepWords, stepSlider, look);
+        bar.setAlignment(Pos.CENTER_LEFT);
+        bar.getStyleClass().add("step-bar");
+        return bar;
+    }
+
+    private VBox empty() {
+        Label words = new Label("No stone on the cloth yet");
+        words.getStyleClass().add("empty-title");
+        Label hint = Panel.quiet("Wash one, dry it, lay it down and measure it: length, width, height.");
+        Button start = Panel.button("first-stone", "Put a stone on the cloth", "Begin (N)", this::newStone);
+        start.getStyleClass().add("main");
+        VBox box = new VBox(12, words, hint, start);
+        box.setAlignment(Pos.CENTER);
+        box.setPickOnBounds(false);
+        return box;
+    }
+
+    // --- deeds
+
+    private void makeDeeds() {
+        String[] names = {"Stone", "Sketch", "Colour", "Build-up", "Sitting", "Finish"};
+        for (Stage stage : Stage.values()) {
+            deeds.add(new Deed("Go to " + names[stage.ordinal()], String.valueOf(stage.ordinal() + 1), () -> workbench.stageProperty().set(stage)));
+        }
+        deeds.add(new Deed("New stone", "N", this::newStone));
+        deeds.add(new Deed("Fit the design to the face", "F", () -> ((SketchPanel) panels.get(Stage.SKETCH)).fit()));
+        deeds.add(new Deed("Turn the stone a quarter", "R", () -> ((StonePanel) panels.get(Stage.STONE)).turn()));
+        deeds.add(new Deed("Next step", ".", () -> stepBy(1)));
+        deeds.add(new Deed("Step before", ",", () -> stepBy(-1)));
+        deeds.add(new Deed("Look: dry, wet, sealed", "L", this::nextLook));
+        deeds.add(new Deed("Evening or day light on the screen", "E", () -> workbench.editStudio("Light on the screen", s -> s.withView(s.unit(), !s.evening()))));
+        deeds.add(new Deed("Write guide and step cards (PDF)", "", () -> finish().sheets()));
+        deeds.add(new Deed("Write the plan (JSON)", "", () -> finish().json()));
+        deeds.add(new Deed("Take this stone off the cloth", "", this::remove));
+        deeds.add(new Deed("Undo", "Ctrl Z", workbench::undo));
+        deeds.add(new Deed("Redo", "Ctrl Shift Z", workbench::redo));
+        for (Project project : workbench.studio().projects()) {
+            deeds.add(new Deed("Take up " + project.name(), "", () -> workbench.choose(project.id())));
+        }
+    }
+
+    private FinishPanel finish() {
+        workbench.stageProperty().set(Stage.FINISH);
+        return (FinishPanel) panels.get(Stage.FINISH);
+    }
+
+    private void remove() {
+        workbench.shown().ifPresent(project -> workbench.editStudio("Take " + project.name() + " off the cloth", s -> s.without(project.id())));
+    }
+
+    private void newStone() {
+        String id = "stone-" + UUID.randomUUID();
+        Stone stone = Stone.cobble();
+        int number = workbench.studio().projects().size() + 1;
+        workbench.add(new Project(id, "Stone " + number, "", stone, Optional.empty(), Map.of(), Optional.empty(), Habits.usual()));
+        workbench.stageProperty().set(Stage.STONE);
+    }
+
+    private void stepBy(int by) {
+        PaintPlan plan = show.plan();
+        if (plan != null) {
+            int next = show.steps() + by;
+            workbench.stepProperty().set(next >= plan.operations().size() ? Integer.MAX_VALUE : Math.max(0, next));
+        }
+    }
+
+    private void nextLook() {
+        Look[] looks = Look.values();
+        workbench.lookProperty().set(looks[(workbench.lookProperty().get().ordinal() + 1) % looks.length]);
+    }
+
+    private void openCommand() {
+        command.open();
+    }
+
+    private void key(KeyEvent e) {
+        if (e.isControlDown() && e.getCode() == KeyCode.K) {
+            openCommand();
+        } else if (e.isControlDown() && (e.getCode() == KeyCode.Y || e.getCode() == KeyCode.Z && e.isShiftDown()) && !typing(e)) {
+            workbench.redo();
+        } else if (e.isControlDown() && e.getCode() == KeyCode.Z && !typing(e)) {
+            workbench.undo();
+        } else if (e.isControlDown() || e.isAltDown() || command.isVisible() || e.getTarget() instanceof TextInputControl) {
+            return;
+        } else {
+            switch (e.getCode()) {
+                case SLASH -> openCommand();
+                case DIGIT1, DIGIT2, DIGIT3, DIGIT4, DIGIT5, DIGIT6 -> workbench.stageProperty().set(Stage.values()[e.getCode().ordinal() - KeyCode.DIGIT1.ordinal()]);
+                case N -> newStone();
+                case F -> ((SketchPanel) panels.get(Stage.SKETCH)).fit();
+                case R -> ((StonePanel) panels.get(Stage.STONE)).turn();
+                case L -> nextLook();
+                case E -> workbench.editStudio("Light on the screen", s -> s.withView(s.unit(), !s.evening()));
+                case PERIOD -> stepBy(1);
+                case COMMA -> stepBy(-1);
+                case ESCAPE -> {
+                    workbench.tell("");
+                    return;
+                }
+                default -> {
+                    return;
+                }
+            }
+        }
+        e.consume();
+    }
+
+    /** In a field that has text of its own to undo, Ctrl Z is the field's. */
+    private static boolean typing(KeyEvent e) {
+        return e.getTarget() instanceof TextInputControl field && field.isUndoable();
+    }
+
+    // --- refresh
+
+    private void stage() {
+        Stage stage = workbench.stageProperty().get();
+        Panel panel = panels.get(stage);
+        stageName.setText(switch (stage) {
+            case STONE -> "Stone";
+            case SKETCH -> "Sketch";
+            case COLOUR -> "Colour";
+            case BUILD_UP -> "Build-up";
+            case SITTING -> "Sitting";
+            case FINISH -> "Finish";
+        });
+        stagePane.setContent(panel);
+        stagePane.setVvalue(0);
+        boolean painted = stage.compareTo(Stage.COLOUR) >= 0;
+        Panel.present(sliceView, painted);
+        stepBar.setVisible(painted);
+        if (!painted) {
+            workbench.stepProperty().set(stage == Stage.STONE ? 0 : Integer.MAX_VALUE);
+        } else if (workbench.stepProperty().get() == 0) {
+            workbench.stepProperty().set(Integer.MAX_VALUE);
+        }
+        panel.refresh();
+    }
+
+    private void refresh() {
+        boolean any = workbench.shown().isPresent();
+        Panel.present(empty, !any);
+        stagePane.setVisible(any);
+        getStyleClass().remove("evening");
+        if (workbench.studio().evening()) {
+            getStyleClass().add("evening");
+        }
+        panels.get(workbench.stageProperty().get()).refresh();
+        steps();
+    }
+
+    private void steps() {
+        PaintPlan plan = show.plan();
+        int count = plan == null ? 0 : plan.operations().size();
+        showingSteps = true;
+        stepSlider.setMax(Math.max(1, count));
+        stepSlider.setValue(show.steps());
+        stepSlider.setDisable(count == 0);
+        showingSteps = false;
+        int at = show.steps();
+        stepWords.setText(count == 0 ? "no steps yet" : at == 0 ? "bare stone" : at + " of " + count + "  " + plan.operations().get(at - 1).title());
+    }
+
+    /** The cloth, for bench and tests. */
+    public Node cloth() {
+        return cloth;
+    }
+
+}

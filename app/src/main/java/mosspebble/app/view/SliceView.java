@@ -1,0 +1,151 @@
+package mosspebble.app.view;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import javafx.scene.AccessibleRole;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.layout.Region;
+import javafx.scene.paint.Color;
+import javafx.scene.text.Font;
+import javafx.scene.text.TextAlignment;
+import mosspebble.app.model.Show;
+import mosspebble.app.model.Workbench;
+import mosspebble.core.coats.Coat;
+import mosspebble.core.coats.Film;
+import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.Slice;
+import mosspebble.core.units.Numbers;
+
+/** The cut through stone and paint along the line A to B: coats in their colours, thickness in µm much enlarged, the stone's own curve flattened below. */
+final class SliceView extends Region {
+
+    private static final int SAMPLES = 150;
+
+    private final Workbench workbench;
+    private final Show show;
+    private final SliceLine line;
+    private final Canvas canvas = new Canvas();
+    private Slice slice;
+    private double pointer = 0.5;
+
+    SliceView(Workbench workbench, Show show, SliceLine line) {
+        this.workbench = workbench;
+        this.show = show;
+        this.line = line;
+        setId("slice");
+        getStyleClass().add("slice");
+        setAccessibleRole(AccessibleRole.IMAGE_VIEW);
+        getChildren().add(canvas);
+        setPrefHeight(142);
+        setMinHeight(142);
+        show.planProperty().addListener((o, before, now) -> {
+            slice = now == null ? null : new Slice(now);
+            draw();
+        });
+        if (show.plan() != null) {
+            slice = new Slice(show.plan());
+        }
+        workbench.stepProperty().addListener((o, a, b) -> draw());
+        workbench.studioProperty().addListener((o, a, b) -> draw());
+        line.addListener((o, a, b) -> draw());
+        setOnMouseMoved(e -> {
+            pointer = Math.min(1, Math.max(0, (e.getX() - 34) / Math.max(1, getWidth() - 44)));
+            draw();
+        });
+    }
+
+    @Override
+    protected void layoutChildren() {
+        canvas.setWidth(getWidth());
+        canvas.setHeight(getHeight());
+        draw();
+    }
+
+    private void draw() {
+        GraphicsContext pen = canvas.getGraphicsContext2D();
+        double w = canvas.getWidth();
+        double h = canvas.getHeight();
+        pen.clearRect(0, 0, w, h);
+        PaintPlan plan = show.plan();
+        if (slice == null || plan == null || w < 60) {
+            return;
+        }
+        boolean evening = workbench.studio().evening();
+        Color ink = evening ? Color.web("#E9E6DA") : Color.web("#22271F");
+        Color quiet = evening ? Color.web("#a9ad9f") : Color.web("#5A6057");
+        double[] at = line.get();
+        List<Slice.Sample> samples = slice.cut(show.steps(), at[0], at[1], at[2], at[3], SAMPLES);
+        double top = 20;
+        double ground = h - 44;
+        double left = 34;
+        double width = w - left - 10;
+        double thickest = samples.stream().mapToDouble(Slice.Sample::totalUm).max().orElse(0);
+        double full = thickest <= 60 ? 60 : thickest <= 120 ? 120 : Math.ceil(thickest / 100) * 100;
+        double perUm = (ground - top) / full;
+        pen.setFont(Font.font("Atkinson Hyperlegible", 11));
+        pen.setTextAlign(TextAlignment.RIGHT);
+        pen.setLineWidth(1);
+        for (int tick = 0; tick <= 2; tick++) {
+            double y = ground - tick * (ground - top) / 2;
+            pen.setStroke(evening ? Color.web("#454B40") : Color.web("#DDD5C3"));
+            pen.strokeLine(left, y + 0.5, w - 10, y + 0.5);
+            pen.setFill(quiet);
+            pen.fillText(Numbers.text(full * tick / 2, 0), left - 5, y + 4);
+        }
+        pen.fillText("µm", left - 5, top - 8);
+        Color stone = Swatch.colour(plan.survey().stone().colour());
+        double highest = plan.survey().dome().heightMm();
+        double cell = width / SAMPLES;
+        for (int i = 0; i < samples.size(); i++) {
+            Slice.Sample sample = samples.get(i);
+            double x = left + i * width / SAMPLES;
+            if (!sample.onStone()) {
+                continue;
+            }
+            double drop = (1 - sample.heightMm() / highest) * 10;
+            pen.setFill(stone.deriveColor(0, 1, i % 7 == 0 ? 0.93 : 1, 1));
+            pen.fillRect(x, ground, cell + 0.7, 26 - drop);
+            double y = ground;
+            for (Film film : sample.layers()) {
+                Coat coat = film.coat().orElseThrow();
+                double high = film.layerUm() * perUm;
+                pen.setFill(coat.optics().isClear() ? Color.web("#cfe3ea", 0.55) : Swatch.colour(coat.swatch()));
+                pen.fillRect(x, y - high, cell + 0.7, high);
+                y -= high;
+            }
+        }
+        pen.setFill(ink);
+        pen.setTextAlign(TextAlignment.LEFT);
+        pen.fillText("A", left, h - 4);
+        pen.setTextAlign(TextAlignment.RIGHT);
+        pen.fillText("B", w - 10, h - 4);
+        Slice.Sample here = samples.get((int) Math.min(SAMPLES - 1, Math.round(pointer * (SAMPLES - 1))));
+        double x = left + pointer * width;
+        pen.setStroke(ink);
+        pen.setLineDashes(2, 3);
+        pen.strokeLine(x, top - 6, x, ground + 14);
+        pen.setLineDashes();
+        pen.setTextAlign(TextAlignment.LEFT);
+        String words = words(here);
+        pen.setFont(Font.font("Atkinson Hyperlegible", 12));
+        pen.fillText(words, left + 14, h - 4, width - 30);
+        setAccessibleText("Slice from A to B, thickest film " + Numbers.text(thickest, 0) + " µm; at the pointer: " + words);
+    }
+
+    private static String words(Slice.Sample sample) {
+        if (!sample.onStone()) {
+            return "beside the stone";
+        }
+        if (sample.layers().isEmpty()) {
+            return "bare stone";
+        }
+        Map<String, Integer> coats = new LinkedHashMap<>();
+        sample.layers().forEach(f -> coats.merge(f.coat().orElseThrow().name(), 1, Integer::sum));
+        List<String> parts = new ArrayList<>();
+        coats.forEach((name, count) -> parts.add(0, (count > 1 ? count + " × " : "") + name));
+        return Numbers.text(sample.totalUm(), 0) + " µm: " + String.join(" / ", parts);
+    }
+}

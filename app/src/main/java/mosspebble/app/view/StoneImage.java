@@ -1,0 +1,54 @@
+package mosspebble.app.view;
+
+import java.nio.IntBuffer;
+import javafx.scene.image.Image;
+import javafx.scene.image.PixelBuffer;
+import javafx.scene.image.PixelFormat;
+import javafx.scene.image.WritableImage;
+import mosspebble.core.picture.StonePicture;
+import mosspebble.core.sketch.Grid;
+
+/** The core's pixels as an image that is repainted in place. */
+final class StoneImage {
+
+    private final Grid grid;
+    private final int[] pixels;
+    private final PixelBuffer<IntBuffer> buffer;
+    private final WritableImage image;
+
+    StoneImage(Grid grid) {
+        this.grid = grid;
+        this.pixels = new int[grid.cells()];
+        this.buffer = new PixelBuffer<>(grid.columns(), grid.rows(), IntBuffer.wrap(pixels), PixelFormat.getIntArgbPreInstance());
+        this.image = new WritableImage(buffer);
+    }
+
+    boolean fits(Grid other) {
+        return grid.equals(other);
+    }
+
+    Image image() {
+        return image;
+    }
+
+    Grid grid() {
+        return grid;
+    }
+
+    void draw(StonePicture picture, int steps, double lightFrom) {
+        picture.draw(steps, lightFrom, pixels);
+        buffer.updateBuffer(b -> null);
+    }
+
+    void draw(int[] values) {
+        System.arraycopy(values, 0, pixels, 0, pixels.length);
+        buffer.updateBuffer(b -> null);
+    }
+
+    /** A still of a picture. */
+    static Image still(StonePicture picture, int steps, double lightFrom) {
+        StoneImage still = new StoneImage(picture.terrain().grid());
+        still.draw(picture, steps, lightFrom);
+        return still.image();
+    }
+}

@@ -1,0 +1,115 @@
+package mosspebble.app.view;
+
+import java.util.Objects;
+import javafx.collections.MapChangeListener;
+import javafx.css.PseudoClass;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.Tooltip;
+import javafx.scene.image.ImageView;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import mosspebble.app.model.Show;
+import mosspebble.app.model.Workbench;
+import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.Project;
+import mosspebble.core.sketch.Grid;
+import mosspebble.core.stone.StoneOutline;
+import mosspebble.core.timetable.Durations;
+
+/** All stones in hand, each in its own outline, at one common scale. */
+final class TrayView extends StackPane {
+
+    private static final PseudoClass CURRENT = PseudoClass.getPseudoClass("current");
+    private static final double HIGH = 66;
+    private static final double WIDE = 132;
+
+    private final Workbench workbench;
+    private final Show show;
+    private final HBox stones = new HBox(14);
+    private final Runnable add;
+
+    TrayView(Workbench workbench, Show show, Runnable add) {
+        this.workbench = workbench;
+        this.show = show;
+        this.add = add;
+        setId("tray");
+        getStyleClass().add("tray");
+        stones.setAlignment(Pos.CENTER_LEFT);
+        ScrollPane scroll = new ScrollPane(stones);
+        scroll.setFitToHeight(true);
+        scroll.setVbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        scroll.getStyleClass().add("tray-scroll");
+        getChildren().add(scroll);
+        show.thumbs().addListener((MapChangeListener<String, Show.Thumb>) change -> fill());
+        workbench.studioProperty().addListener((o, a, b) -> fill());
+        workbench.shownProperty().addListener((o, a, b) -> {
+            if (!Objects.equals(a == null ? null : a.id(), b == null ? null : b.id())) {
+                fill();
+            }
+        });
+        fill();
+    }
+
+    /** Pixels per mm at which every stone fits. */
+    private double scale() {
+        double scale = 1;
+        for (Project project : workbench.studio().projects()) {
+            StoneOutline outline = StoneOutline.of(project.stone());
+            scale = Math.min(scale, Math.min(HIGH / (2 * outline.halfHeight()), WIDE / (2 * outline.halfWidth())));
+        }
+        return scale;
+    }
+
+    private void fill() {
+        stones.getChildren().clear();
+        double scale = scale();
+        for (Project project : workbench.studio().projects()) {
+            stones.getChildren().add(stone(project, scale));
+        }
+        Button plus = new Button("+ New stone");
+        plus.setId("new-stone");
+        plus.getStyleClass().addAll("pebble", "tray-add");
+        plus.setTooltip(new Tooltip("Put another stone on the cloth (N)"));
+        plus.setOnAction(e -> add.run());
+        stones.getChildren().add(plus);
+    }
+
+    private Button stone(Project project, double scale) {
+        StackPane picture = new StackPane();
+        picture.setMinSize(60, HIGH + 4);
+        picture.setPrefHeight(HIGH + 4);
+        Show.Thumb thumb = show.thumbs().get(project.id());
+        String state = "being planned";
+        if (thumb != null) {
+            PaintPlan plan = thumb.plan();
+            ImageView image = new ImageView(StoneImage.still(thumb.picture(), thumb.picture().steps(), project.habits().lightFrom()));
+            Grid grid = thumb.picture().terrain().grid();
+            image.setFitWidth(grid.columns() * grid.cellMm() * scale);
+            image.setFitHeight(grid.rows() * grid.cellMm() * scale);
+            image.setSmooth(true);
+            picture.getChildren().add(image);
+            state = plan.operations().isEmpty() ? "no subject yet" : "ready after " + Durations.words(plan.readyAfter());
+        }
+        Label name = new Label(project.name());
+        name.getStyleClass().add("tray-name");
+        Label waits = new Label(state);
+        waits.getStyleClass().add("tray-state");
+        VBox words = new VBox(0, name, waits);
+        words.setAlignment(Pos.CENTER_LEFT);
+        HBox row = new HBox(10, picture, words);
+        row.setAlignment(Pos.CENTER_LEFT);
+        Button button = new Button();
+        button.setId("tray-" + project.id());
+        button.getStyleClass().add("tray-stone");
+        button.setGraphic(row);
+        button.setAccessibleText(project.name() + ", " + state);
+        button.setTooltip(new Tooltip("Put " + project.name() + " on the cloth"));
+        button.pseudoClassStateChanged(CURRENT, workbench.shown().filter(p -> p.id().equals(project.id())).isPresent());
+        button.setOnAction(e -> workbench.choose(project.id()));
+        return button;
+    }
+}

@@ -1,0 +1,66 @@
+package mosspebble.core.plan;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import mosspebble.core.coats.Film;
+import mosspebble.core.coats.FilmTable;
+import mosspebble.core.coats.SoakIn;
+import org.locationtech.jts.algorithm.locate.IndexedPointInAreaLocator;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Location;
+
+/** Cuts through stone and paint along a line. Made once for a plan; a cut costs one point-in-area look-up per sample and step. Not shared between threads. */
+public final class Slice {
+
+    /**
+     * The film at a place along the line.
+     *
+     * @param alongMm distance from the line's start
+     * @param heightMm height of the stone over its girdle
+     * @param onStone whether the place is on the stone
+     * @param layers coats from the stone up
+     */
+    public record Sample(double alongMm, double heightMm, boolean onStone, List<Film> layers) {
+
+        public double totalUm() {
+            return layers.isEmpty() ? 0 : layers.get(layers.size() - 1).totalUm();
+        }
+    }
+
+    private final PaintPlan plan;
+    private final List<Optional<IndexedPointInAreaLocator>> places = new ArrayList<>();
+    private final FilmTable table;
+
+    public Slice(PaintPlan plan) {
+        this.plan = plan;
+        this.table = new FilmTable(PaintPlan.bare(plan.survey().stone(), Look.DRY), SoakIn.share(plan.survey().stone()));
+        for (Operation operation : plan.operations()) {
+            places.add(operation.coat().isPresent() && !operation.place().isEmpty() ? Optional.of(new IndexedPointInAreaLocator(operation.place())) : Optional.empty());
+        }
+    }
+
+    /**
+     * @param steps how many operations are done
+     * @param count samples, 2 or more, evenly from start to end
+     */
+    public List<Sample> cut(int steps, double x0, double y0, double x1, double y1, int count) {
+        List<Sample> samples = new ArrayList<>();
+        double length = Math.hypot(x1 - x0, y1 - y0);
+        for (int i = 0; i < count; i++) {
+            double t = (double) i / (count - 1);
+            double x = x0 + t * (x1 - x0);
+            double y = y0 + t * (y1 - y0);
+            boolean onStone = plan.survey().dome().levelAt(x, y) > 0;
+            int film = 0;
+            for (int step = 0; onStone && step < steps; step++) {
+                if (places.get(step).isPresent() && places.get(step).get().locate(new Coordinate(x, y)) != Location.EXTERIOR) {
+                    Operation operation = plan.operations().get(step);
+                    film = table.over(film, operation.coat().orElseThrow(), operation.coats());
+                }
+            }
+            samples.add(new Sample(t * length, plan.survey().dome().heightAt(x, y), onStone, table.stack(film)));
+        }
+        return samples;
+    }
+}

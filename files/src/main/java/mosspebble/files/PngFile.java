@@ -1,0 +1,26 @@
+package mosspebble.files;
+
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.nio.file.Path;
+import javax.imageio.ImageIO;
+
+/** Pixels as a PNG file. */
+public final class PngFile {
+
+    private PngFile() {}
+
+    /**
+     * @param argb straight alpha, rows first
+     * @throws FileTrouble if it cannot be written; no half file remains
+     */
+    public static void write(Path file, int width, int height, int[] argb) throws FileTrouble {
+        BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_ARGB);
+        image.setRGB(0, 0, width, height, argb, 0, width);
+        SafeWrite.write(file, out -> {
+            if (!ImageIO.write(image, "png", out)) {
+                throw new IOException("no PNG writer");
+            }
+        });
+    }
+}
