@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.concurrent.Callable;
 import mosspebble.core.colour.Palette;
+import mosspebble.core.plan.Finding;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Planner;
 import mosspebble.core.plan.Project;
@@ -50,6 +51,16 @@ public final class Main implements Callable<Integer> {
 
         @Option(names = "--once", description = "end after the picture is saved")
         private boolean once;
+
+        @Option(names = "--stage", paramLabel = "STAGE", defaultValue = "STONE", description = "open at ${COMPLETION-CANDIDATES}")
+        private Finding.Stage stage;
+
+        @Option(names = "--stone", paramLabel = "ID", description = "open with this stone on the cloth")
+        private String stone;
+
+        MossPebbleApp.Wish wish(Path studio, boolean demo) {
+            return new MossPebbleApp.Wish(studio, demo, shot, once, stage, stone);
+        }
     }
 
     @Mixin
@@ -65,7 +76,7 @@ public final class Main implements Callable<Integer> {
 
     @Override
     public Integer call() {
-        MossPebbleApp.launchWith(new MossPebbleApp.Wish(place.file(false), false, window.shot, window.once));
+        MossPebbleApp.launchWith(window.wish(place.file(false), false));
         return 0;
     }
 
@@ -80,7 +91,7 @@ public final class Main implements Callable<Integer> {
 
         @Override
         public Integer call() {
-            MossPebbleApp.launchWith(new MossPebbleApp.Wish(place.file(true), true, window.shot, window.once));
+            MossPebbleApp.launchWith(window.wish(place.file(true), true));
             return 0;
         }
     }

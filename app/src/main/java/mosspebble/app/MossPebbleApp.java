@@ -13,6 +13,7 @@ import mosspebble.app.model.Show;
 import mosspebble.app.model.Workbench;
 import mosspebble.app.view.Shell;
 import mosspebble.app.view.TroubleView;
+import mosspebble.core.plan.Finding;
 import mosspebble.core.plan.Studio;
 import mosspebble.files.BuiltIn;
 import mosspebble.files.FileTrouble;
@@ -24,15 +25,25 @@ import mosspebble.instruments.SimulatedClimateProbe;
 public final class MossPebbleApp extends Application {
 
     /** What the command line asked for. */
-    public record Wish(Path studio, boolean demo, Path shot, boolean once) {}
+    public record Wish(Path studio, boolean demo, Path shot, boolean once, Finding.Stage stage, String stone) {}
 
-    private static volatile Wish wish;
+    private static volatile Wish launched;
 
+    private final Wish wish;
     private StudioStore store;
     private PlanDesk desk;
 
+    /** Made by the toolkit for {@link #launchWith}. */
+    public MossPebbleApp() {
+        this(launched);
+    }
+
+    MossPebbleApp(Wish wish) {
+        this.wish = wish;
+    }
+
     static void launchWith(Wish what) {
-        wish = what;
+        launched = what;
         launch(MossPebbleApp.class);
     }
 
@@ -60,6 +71,10 @@ public final class MossPebbleApp extends Application {
         try {
             store = StudioStore.open(file, fresh);
             Workbench workbench = new Workbench(store.studio(), store::commit);
+            if (wish.stone() != null) {
+                workbench.choose(wish.stone());
+            }
+            workbench.stageProperty().set(wish.stage());
             window.setScene(new Scene(scene(workbench), 1280, 800));
             if (wish.shot() != null) {
                 new Screenshot(window.getScene(), wish.shot(), wish.once()).whenSettled();

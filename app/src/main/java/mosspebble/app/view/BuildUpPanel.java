@@ -139,13 +139,15 @@ final class BuildUpPanel extends Panel {
             Node dab = step.coat().isPresent() ? new Swatch(step.coat().get().swatch(), 14) : new Swatch(Srgb.ofHex("#cfc6b2"), 14);
             dab.setOpacity(step.coat().isPresent() ? 1 : 0.35);
             Label words = new Label(step.title());
-            words.setMaxWidth(182);
+            words.setMinWidth(0);
             Region gap = new Region();
             HBox.setHgrow(gap, Priority.ALWAYS);
             Label coats = new Label(step.coats() > 1 ? "× " + step.coats() : "");
             coats.getStyleClass().add("value");
             HBox row = new HBox(7, number, dab, words, gap, coats);
             row.setAlignment(Pos.CENTER_LEFT);
+            coats.setMinWidth(Region.USE_PREF_SIZE);
+            setPrefWidth(0); // as wide as the list: long titles are shortened, not scrolled
             setGraphic(row);
             setText(null);
             setAccessibleText("Step " + (getIndex() + 1) + ": " + step.title() + (step.coats() > 1 ? ", " + step.coats() + " coats" : ""));

@@ -28,6 +28,7 @@ final class Choice<T> extends VBox {
             label.getStyleClass().add("quiet");
             getChildren().add(label);
         }
+        row.setPrefWrapLength(160);
         getChildren().add(row);
     }
 

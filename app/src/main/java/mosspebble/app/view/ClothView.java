@@ -43,7 +43,7 @@ import org.locationtech.jts.geom.Envelope;
  */
 final class ClothView extends Region {
 
-    private static final double HEM = 26;
+    private static final double HEM = 32;
     private static final double HANDLE = 11;
 
     private enum Grip { NONE, MOVE, SIZE, TURN, SLICE_A, SLICE_B, SLICE_BOTH }
@@ -81,7 +81,13 @@ final class ClothView extends Region {
         show.pictureProperty().addListener((o, a, b) -> redrawStone());
         workbench.stepProperty().addListener((o, a, b) -> redrawStone());
         workbench.shownProperty().addListener((o, a, b) -> redrawStone());
-        workbench.shownProperty().addListener((o, a, b) -> requestLayout());
+        workbench.shownProperty().addListener((o, a, b) -> {
+            requestLayout();
+            if (b != null && (a == null || !a.id().equals(b.id()))) {
+                crossStone(b);
+            }
+        });
+        workbench.shown().ifPresent(this::crossStone);
         workbench.studioProperty().addListener((o, a, b) -> {
             if (a.evening() != b.evening() || a.unit() != b.unit()) {
                 requestLayout();
@@ -123,6 +129,13 @@ final class ClothView extends Region {
         drawLinen();
         placeStone();
         redrawOverlay();
+    }
+
+    /** The slice begins from rim to rim a little below the middle, where it hides least. */
+    private void crossStone(Project project) {
+        StoneOutline outline = outline(project);
+        double y = 0.12 * outline.halfHeight();
+        slice.set(-0.94 * outline.halfWidth(), y, 0.94 * outline.halfWidth(), y);
     }
 
     private static StoneOutline outline(Project project) {
@@ -239,16 +252,16 @@ final class ClothView extends Region {
             if (x > HEM + 14 && x < w - 14) {
                 pen.strokeLine(x, HEM - 3, x, HEM - 3 - length);
                 if (figure) {
-                    pen.fillText(words, x, 10);
+                    pen.fillText(words, x, 15);
                 }
             }
             if (y > HEM + 10 && y < h - 10) {
                 pen.strokeLine(HEM - 3, y, HEM - 3 - length, y);
                 if (figure) {
                     pen.save();
-                    pen.translate(9, y);
+                    pen.translate(15, y);
                     pen.rotate(-90);
-                    pen.fillText(words, 0, 1);
+                    pen.fillText(words, 0, 0);
                     pen.restore();
                 }
             }
@@ -296,7 +309,7 @@ final class ClothView extends Region {
         if (isFocused()) {
             pen.setStroke(evening() ? Color.web("#8FB073") : Color.web("#4E6A39"));
             pen.setLineWidth(2);
-            pen.strokeRoundRect(3, 3, getWidth() - 6, getHeight() - 6, 14, 14);
+            pen.strokeRect(1, 1, getWidth() - 2, getHeight() - 2);
         }
     }
 

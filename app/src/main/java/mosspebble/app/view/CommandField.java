@@ -51,6 +51,11 @@ final class CommandField extends VBox {
         });
         field.textProperty().addListener((o, a, b) -> filter());
         addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+        field.addEventFilter(KeyEvent.KEY_TYPED, e -> {
+            if (field.getText().isEmpty() && e.getCharacter().equals("/")) {
+                e.consume(); // the key that opened the field
+            }
+        });
         getChildren().addAll(field, found);
         setVisible(false);
     }

@@ -72,7 +72,10 @@ final class PathRail extends Pane {
         Label slip = new Label();
         slip.getStyleClass().add("slip");
         StackPane.setAlignment(slip, Pos.TOP_LEFT);
-        StackPane picture = new StackPane(new Group(shape, sheen, dab), name, slip);
+        Group pebble = new Group(shape, sheen, dab);
+        pebble.setScaleX(1.18);
+        pebble.setScaleY(1.22);
+        StackPane picture = new StackPane(new Group(pebble), name, slip);
         Button button = new Button();
         button.setGraphic(picture);
         button.setId("stage-" + stone.stage().name().toLowerCase(Locale.ROOT).replace('_', '-'));
@@ -113,7 +116,7 @@ final class PathRail extends Pane {
     @Override
     protected void layoutChildren() {
         double step = Math.min(96, (getHeight() - 40) / STONES.size());
-        double start = getHeight() - Math.max(14, (getHeight() - step * STONES.size()) / 2) - 54;
+        double start = getHeight() - Math.max(14, (getHeight() - step * STONES.size()) / 2) - 78;
         for (int i = 0; i < buttons.size(); i++) {
             Button button = buttons.get(i);
             button.autosize();

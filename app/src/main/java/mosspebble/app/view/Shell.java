@@ -77,9 +77,9 @@ public final class Shell extends StackPane {
         findingsPane.setFitToWidth(true);
         findingsPane.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         findingsPane.getStyleClass().add("findings-scroll");
-        findingsPane.setMinHeight(64);
-        findingsPane.setPrefHeight(118);
-        findingsPane.setMaxHeight(150);
+        findingsPane.setMinHeight(112);
+        findingsPane.setPrefHeight(112);
+        findingsPane.setMaxHeight(112);
         VBox right = new VBox(stageName, stagePane, sliceView, findingsPane);
         right.getStyleClass().add("stage");
         right.setMinWidth(304);
@@ -315,7 +315,7 @@ public final class Shell extends StackPane {
         stagePane.setVvalue(0);
         boolean painted = stage.compareTo(Stage.COLOUR) >= 0;
         Panel.present(sliceView, painted);
-        stepBar.setVisible(painted);
+        Panel.present(stepBar, painted);
         if (!painted) {
             workbench.stepProperty().set(stage == Stage.STONE ? 0 : Integer.MAX_VALUE);
         } else if (workbench.stepProperty().get() == 0) {

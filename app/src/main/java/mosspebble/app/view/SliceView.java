@@ -85,12 +85,14 @@ final class SliceView extends Region {
         double thickest = samples.stream().mapToDouble(Slice.Sample::totalUm).max().orElse(0);
         double full = thickest <= 60 ? 60 : thickest <= 120 ? 120 : Math.ceil(thickest / 100) * 100;
         double perUm = (ground - top) / full;
+        pen.setFill(evening ? Color.web("#2A2F28") : Color.web("#EAE4D6"));
+        pen.fillRoundRect(left - 4, top - 8, width + 8, ground - top + 38, 16, 16);
         pen.setFont(Font.font("Atkinson Hyperlegible", 11));
         pen.setTextAlign(TextAlignment.RIGHT);
         pen.setLineWidth(1);
         for (int tick = 0; tick <= 2; tick++) {
             double y = ground - tick * (ground - top) / 2;
-            pen.setStroke(evening ? Color.web("#454B40") : Color.web("#DDD5C3"));
+            pen.setStroke(evening ? Color.web("#454B40") : Color.web("#D3CAB5"));
             pen.strokeLine(left, y + 0.5, w - 10, y + 0.5);
             pen.setFill(quiet);
             pen.fillText(Numbers.text(full * tick / 2, 0), left - 5, y + 4);
@@ -131,8 +133,12 @@ final class SliceView extends Region {
         pen.setTextAlign(TextAlignment.LEFT);
         String words = words(here);
         pen.setFont(Font.font("Atkinson Hyperlegible", 12));
-        pen.fillText(words, left + 14, h - 4, width - 30);
+        pen.fillText(shortened(words, (int) ((width - 34) / 5.9)), left + 14, h - 4);
         setAccessibleText("Slice from A to B, thickest film " + Numbers.text(thickest, 0) + " µm; at the pointer: " + words);
+    }
+
+    private static String shortened(String words, int most) {
+        return words.length() <= most ? words : words.substring(0, Math.max(1, most - 1)) + "…";
     }
 
     private static String words(Slice.Sample sample) {

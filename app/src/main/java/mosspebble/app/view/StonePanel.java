@@ -13,6 +13,7 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import mosspebble.app.model.Show;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.colour.Lab;
@@ -87,6 +88,7 @@ final class StonePanel extends Panel {
         HBox.setHgrow(tones, Priority.ALWAYS);
         Entry name = new Entry("stone-name", "Name", "What you call this stone", () -> project().map(Project::name).orElse(""), text -> tryEdit("Name", p -> p.withName(text.strip(), p.purpose())));
         Facts facts = new Facts();
+        turn.setMinWidth(Region.USE_PREF_SIZE);
         HBox turnRow = new HBox(12, back, turn);
         turnRow.setAlignment(Pos.BOTTOM_LEFT);
         getChildren().addAll(new HBox(8, length, width, height), unit, facts, roundness, irregularity, flatTop, turnRow, rock, texture, porosity, tonesRow, name);

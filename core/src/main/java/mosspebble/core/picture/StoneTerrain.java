@@ -76,7 +76,7 @@ public final class StoneTerrain {
             case GRANITE -> {
                 double crystal = noise.crystal(u / 0.85, v / 0.85);
                 double small = noise.crystal(u / 0.4 + 70, v / 0.4);
-                double speck = crystal < 0.10 ? -0.34 : crystal > 0.90 ? 0.24 : (crystal - 0.5) * 0.16;
+                double speck = crystal < 0.09 ? -0.26 : crystal > 0.91 ? 0.20 : (crystal - 0.5) * 0.14;
                 yield speck + 0.16 * (small - 0.5) + 0.18 * cloud + 0.06 * fine;
             }
             case SLATE -> 0.22 * (noise.octaves(u / 26, v / 2.6, 4) - 0.5) + 0.16 * cloud + 0.06 * fine;

@@ -296,8 +296,9 @@ public final class Planner {
         Drying later = Drying.of(first.colour().wetUm() * first.thin(), first.colour().solids(), false, habits.dryer(), climate);
         Duration between = coats > 1 ? firstCoat.recoat().plus(later.recoat().multipliedBy(coats - 2L)) : Duration.ZERO;
         Duration dries = coats > 1 ? later.recoat() : firstCoat.recoat();
-        String what = together.stream().map(Region::title).distinct().collect(Collectors.joining(", "));
-        add(new Operation(first.kind(), verb(first.kind()) + " " + shortened(what), sentence(first, coat, coats, tool), reason(first, coats, wanted), place,
+        String what = shortened(together.stream().map(Region::title).distinct().collect(Collectors.joining(", ")));
+        boolean outline = first.kind() == Operation.Kind.OUTLINE || first.kind() == Operation.Kind.LINE_FIRST;
+        add(new Operation(first.kind(), outline ? "Outline with the " + coat.name() : verb(first.kind()) + " " + what, sentence(first, coat, coats, tool), reason(first, coats, wanted), place,
                 fade(together), Optional.of(first.colour().mix()), Optional.of(coat), coats, tool.name(), area, hand, between, dries, after(mask, first)), mask);
         films.lay(mask, coat, coats);
     }

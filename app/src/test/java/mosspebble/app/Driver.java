@@ -1,0 +1,122 @@
+package mosspebble.app;
+
+import java.nio.file.Path;
+import java.util.concurrent.Callable;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import javafx.scene.Node;
+import javafx.scene.Scene;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import mosspebble.app.model.Show;
+import mosspebble.core.plan.Finding;
+import mosspebble.core.plan.PaintPlan;
+import org.testfx.api.FxRobot;
+import org.testfx.api.FxToolkit;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** Drives the real application in its real window as a person would: by pointer and keys. */
+final class Driver implements AutoCloseable {
+
+    static {
+        System.setProperty("java.awt.headless", "true");
+    }
+
+    final FxRobot robot = new FxRobot();
+    private final Stage stage;
+    private final MossPebbleApp app;
+
+    Driver(Path studio, boolean demo) throws TimeoutException {
+        stage = FxToolkit.registerPrimaryStage();
+        app = new MossPebbleApp(new MossPebbleApp.Wish(studio, demo, null, false, Finding.Stage.STONE, null));
+        FxToolkit.setupApplication(() -> app);
+        WaitForAsyncUtils.waitForFxEvents();
+        // an application restarted in one process finds keys pressed as the last one left them
+        robot.release(new KeyCode[0]);
+    }
+
+    Scene scene() {
+        return stage.getScene();
+    }
+
+    Show show() {
+        return (Show) scene().getRoot().getProperties().get(Show.class);
+    }
+
+    PaintPlan plan() {
+        return show().plan();
+    }
+
+    <T extends Node> T find(String query) {
+        return robot.lookup(query).query();
+    }
+
+    boolean present(String query) {
+        return robot.lookup(query).tryQuery().filter(Node::isVisible).isPresent();
+    }
+
+    String text(String query) {
+        Node node = find(query);
+        return node instanceof TextInputControl field ? field.getText() : ((Labeled) node).getText();
+    }
+
+    /** Clicks a control, first bringing it into view if its column is scrolled. */
+    void click(String query) {
+        until(query + " to be there", () -> present(query));
+        Node node = find(query);
+        robot.interact(() -> reveal(node));
+        WaitForAsyncUtils.waitForFxEvents();
+        robot.clickOn(node);
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    private static void reveal(Node node) {
+        for (Node above = node.getParent(); above != null; above = above.getParent()) {
+            if (above instanceof ScrollPane pane && pane.getContent() != null) {
+                double content = pane.getContent().getBoundsInLocal().getHeight();
+                double view = pane.getViewportBounds().getHeight();
+                double y = pane.getContent().sceneToLocal(node.localToScene(node.getBoundsInLocal())).getCenterY();
+                if (content > view) {
+                    pane.setVvalue(Math.max(0, Math.min(1, (y - view / 2) / (content - view))));
+                }
+            }
+        }
+    }
+
+    void type(String query, String words) {
+        click(query);
+        robot.push(KeyCode.CONTROL, KeyCode.A);
+        robot.push(KeyCode.DELETE);
+        robot.write(words, 0);
+        robot.push(KeyCode.ENTER);
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    void keys(KeyCode... keys) {
+        robot.push(keys);
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    void until(String what, Callable<Boolean> condition) {
+        try {
+            WaitForAsyncUtils.waitFor(40, TimeUnit.SECONDS, condition);
+        } catch (TimeoutException e) {
+            throw new AssertionError("waited in vain for " + what, e);
+        }
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    /** Waits until the plan of what is shown is there. */
+    void settled() {
+        until("the plan", () -> show() != null && show().plan() != null && !show().busyProperty().get());
+    }
+
+    @Override
+    public void close() throws TimeoutException {
+        FxToolkit.cleanupApplication(app);
+        FxToolkit.cleanupStages();
+    }
+}

@@ -1,0 +1,202 @@
+package mosspebble.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import javafx.scene.control.TextArea;
+import javafx.scene.input.KeyCode;
+import mosspebble.core.colour.Mix;
+import mosspebble.core.plan.Finding;
+import mosspebble.core.plan.Project;
+import mosspebble.core.sketch.Placement;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** A newcomer's first afternoon, in the real window. */
+class NewcomerTest {
+
+    @TempDir
+    private Path folder;
+
+    @Test
+    void measuresAStoneFitsTheOwlChangesAColourWalksTheStepsExportsAndFindsItAgain() throws Exception {
+        Path studio = folder.resolve("studio.pebble");
+        Project left;
+        try (Driver app = new Driver(studio, false)) {
+            app.click("#first-stone");
+            app.settled();
+            String before = app.text("#fact-weight");
+            app.type("#length", "4 1/8 in");
+            app.type("#width", "8.2 cm");
+            app.type("#height", "30mm");
+            assertThat(app.text("#length")).isEqualTo("104.8");
+            assertThat(app.text("#width")).isEqualTo("82");
+            app.until("another weight", () -> !app.text("#fact-weight").equals(before));
+            app.click("#rock-limestone");
+            app.click("#back-flat");
+            app.type("#stone-name", "Gate owl");
+            assertThat(app.text("#name")).isEqualTo("Gate owl");
+            app.click("#turn-stone");
+
+            app.click("#stage-sketch");
+            app.click("#subject-owl-lamp");
+            app.until("a plan with steps", () -> app.plan() != null && !app.plan().operations().isEmpty());
+            app.settled();
+            assertThat(app.plan().findings()).noneMatch(f -> f.stage() == Finding.Stage.SKETCH && f.weight() == Finding.Weight.STOP);
+            double fitted = app.plan().project().sketch().orElseThrow().placement().scale();
+            app.type("#design-width", "30");
+            app.settled();
+            app.click("#fit");
+            app.until("the fit", () -> app.plan().project().sketch().orElseThrow().placement().scale() > 0.98 * fitted);
+
+            app.click("#stage-colour");
+            app.click("#slot-eyes");
+            app.click("#paint-brick");
+            app.until("brick eyes", () -> Mix.of("brick").equals(app.plan().project().colours().get("eyes")));
+
+            app.click("#stage-build-up");
+            app.settled();
+            int steps = app.plan().operations().size();
+            app.robot.clickOn("#steps");
+            app.keys(KeyCode.HOME);
+            assertThat(app.text("#step-words")).startsWith("1 of " + steps);
+            app.keys(KeyCode.PERIOD);
+            assertThat(app.text("#step-words")).startsWith("2 of " + steps);
+            assertThat(app.text("#step-sentence")).isNotBlank();
+            app.click("#look-sealed");
+
+            app.click("#stage-finish");
+            app.type("#folder", folder.resolve("sheets").toString());
+            app.click("#export-sheets");
+            app.until("the sheets", () -> app.text("#export-done").startsWith("Written"));
+            app.click("#export-plan");
+            app.until("the plan file", () -> app.text("#export-done").contains("plan.json"));
+            left = app.plan().project();
+        }
+        try (PDDocument sheets = Loader.loadPDF(folder.resolve("sheets/gate-owl-sheets.pdf").toFile())) {
+            assertThat(sheets.getNumberOfPages()).isGreaterThanOrEqualTo(4);
+        }
+        assertThat(folder.resolve("sheets/gate-owl-plan.json")).content().contains("\"Gate owl\"");
+
+        try (Driver again = new Driver(studio, false)) {
+            again.settled();
+            assertThat(again.text("#name")).isEqualTo("Gate owl");
+            assertThat(again.plan().project()).isEqualTo(left);
+        }
+    }
+
+    @Test
+    void wrongEntriesAreAnsweredBesideTheFieldAndNothingIsLost() throws Exception {
+        try (Driver app = new Driver(folder.resolve("s.pebble"), false)) {
+            app.click("#first-stone");
+            app.settled();
+            Project before = app.plan().project();
+            for (String[] wrong : List.of(new String[] {"-3", "8 to 600 mm"}, new String[] {"abc", "not understood"}, new String[] {"9999 mm", "8 to 600 mm"}, new String[] {"", "Nothing was typed"})) {
+                app.type("#length", wrong[0]);
+
+                assertThat(app.text("#length-problem")).as("answer to \"%s\"", wrong[0]).contains(wrong[1]);
+                assertThat(app.find("#length-problem").isVisible()).isTrue();
+                assertThat(app.text("#length")).as("what was typed stays").isEqualTo(wrong[0]);
+                assertThat(app.plan().project()).isEqualTo(before);
+            }
+            app.keys(KeyCode.ESCAPE);
+            assertThat(app.text("#length")).isEqualTo("96");
+            assertThat(app.present("#length-problem")).isFalse();
+        }
+    }
+
+    @Test
+    void undoBringsBackWhatWasAndRedoDoesItAgain() throws Exception {
+        try (Driver app = new Driver(folder.resolve("s.pebble"), true)) {
+            app.settled();
+            app.click("#stage-sketch");
+            Placement before = app.plan().project().sketch().orElseThrow().placement();
+            app.robot.clickOn("#cloth");
+            app.keys(KeyCode.SHIFT, KeyCode.RIGHT);
+            app.keys(KeyCode.DOWN);
+            app.until("the move", () -> app.plan().project().sketch().orElseThrow().placement().x() > before.x() + 4);
+            app.settled();
+            Placement moved = app.plan().project().sketch().orElseThrow().placement();
+            assertThat(moved.x()).isCloseTo(before.x() + 5, within(1e-9));
+            assertThat(moved.y()).isCloseTo(before.y() + 0.5, within(1e-9));
+            assertThat(app.text("#undo")).isEqualTo("Undo: move the design");
+
+            app.keys(KeyCode.CONTROL, KeyCode.Z);
+            app.keys(KeyCode.CONTROL, KeyCode.Z);
+            app.until("the undo", () -> app.plan().project().sketch().orElseThrow().placement().equals(before));
+            app.keys(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.Z);
+            app.until("the redo", () -> app.plan().project().sketch().orElseThrow().placement().x() == before.x() + 5);
+        }
+    }
+
+    @Test
+    void aDesignDraggedOffTheFaceIsFoundAndItsRemedyMendsIt() throws Exception {
+        try (Driver app = new Driver(folder.resolve("s.pebble"), true)) {
+            app.settled();
+            app.click("#stage-sketch");
+            app.robot.drag("#cloth").moveBy(90, 10).drop();
+            app.until("a finding", () -> app.plan().findings().stream().anyMatch(f -> f.stage() == Finding.Stage.SKETCH));
+            app.settled();
+            assertThat(app.plan().findings().get(0).sentence()).containsPattern("leaves the .* by [0-9.]+ mm");
+            app.click("#remedy-0");
+            app.until("the remedy", () -> app.plan().findings().stream().noneMatch(f -> f.stage() == Finding.Stage.SKETCH));
+        }
+    }
+
+    @Test
+    void everythingIsReachedByNameAndThePageTurnsToEvening() throws Exception {
+        try (Driver app = new Driver(folder.resolve("s.pebble"), true)) {
+            app.settled();
+            app.robot.clickOn("#cloth");
+            app.keys(KeyCode.SLASH);
+            app.robot.write("evening", 0);
+            app.keys(KeyCode.ENTER);
+            assertThat(app.scene().getRoot().getStyleClass()).contains("evening");
+            app.keys(KeyCode.CONTROL, KeyCode.K);
+            app.robot.write("take up harbour", 0);
+            app.keys(KeyCode.ENTER);
+            assertThat(app.text("#name")).isEqualTo("Harbour light at dusk");
+            app.click("#tray-lettering");
+            assertThat(app.text("#name")).isEqualTo("Lantern Walk");
+            app.keys(KeyCode.DIGIT5);
+            app.settled();
+            assertThat(app.text("#total-hand")).isNotEqualTo("–");
+        }
+    }
+
+    @Test
+    void wordsAreSetAndLettersTheFaceLacksAreNamed() throws Exception {
+        try (Driver app = new Driver(folder.resolve("s.pebble"), true)) {
+            app.click("#tray-lettering");
+            app.settled();
+            app.click("#stage-sketch");
+            app.click("#words");
+            app.keys(KeyCode.CONTROL, KeyCode.A);
+            app.robot.interact(() -> ((TextArea) app.find("#words")).setText("QUILL\nBECK 中"));
+            app.click("#set-words");
+            app.until("the words", () -> app.plan().motif().filter(m -> m.title().startsWith("QUILL")).isPresent());
+            assertThat(app.plan().findings()).anyMatch(f -> f.sentence().contains("中"));
+            assertThat(app.plan().operations()).isNotEmpty();
+        }
+    }
+
+    @Test
+    void exportIntoAForbiddenPlaceIsSaidAndLeavesNoHalfFile() throws Exception {
+        Path blocked = folder.resolve("blocked");
+        Files.writeString(blocked, "a file where a folder is needed");
+        try (Driver app = new Driver(folder.resolve("s.pebble"), true)) {
+            app.settled();
+            app.click("#stage-finish");
+            app.type("#folder", blocked.resolve("in").toString());
+            app.click("#export-plan");
+            app.until("the answer", () -> app.text("#export-done").contains("could not be written"));
+            assertThat(app.text("#export-done")).contains("Choose another folder");
+        }
+        assertThat(Files.readString(blocked)).startsWith("a file");
+    }
+}
