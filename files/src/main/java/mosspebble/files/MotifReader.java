@@ -85,6 +85,7 @@ public final class MotifReader {
             factory.setProperty(XMLInputFactory.SUPPORT_DTD, false);
             factory.setProperty(XMLInputFactory.IS_SUPPORTING_EXTERNAL_ENTITIES, false);
             factory.setProperty(XMLInputFactory.IS_REPLACING_ENTITY_REFERENCES, false);
+            factory.setXMLReporter((message, type, related, location) -> { }); // told once, by the exception
             XMLStreamReader xml = factory.createXMLStreamReader(new ByteArrayInputStream(bytes));
             return new MotifReader(place, xml).motif();
         } catch (XMLStreamException e) {

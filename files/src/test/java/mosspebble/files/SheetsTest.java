@@ -1,0 +1,207 @@
+package mosspebble.files;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.awt.geom.Point2D;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import mosspebble.core.colour.Palette;
+import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.Planner;
+import mosspebble.core.plan.Project;
+import mosspebble.core.plan.Studio;
+import mosspebble.core.sketch.Repertoire;
+import mosspebble.core.stone.Survey;
+import mosspebble.core.units.LengthUnit;
+import mosspebble.core.units.Millimetres;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.contentstream.PDFGraphicsStreamEngine;
+import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.graphics.image.PDImage;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.Tag;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.locationtech.jts.io.WKTReader;
+
+class SheetsTest {
+
+    private static final Repertoire REPERTOIRE = BuiltIn.repertoire();
+    private static final Studio STUDIO = LanternWalk.studio(REPERTOIRE);
+
+    @TempDir
+    private Path folder;
+
+    private static PaintPlan plan(Project project) {
+        return Planner.plan(project, Survey.of(project.stone()), new Palette(STUDIO.shelf()), REPERTOIRE, STUDIO.climate());
+    }
+
+    private static PaintPlan plan(String id) {
+        return plan(STUDIO.project(id).orElseThrow());
+    }
+
+    @ParameterizedTest
+    @EnumSource(Paper.class)
+    @Tag("outside") // the PDF read back with PDFBox: 1 in = 72 pt = 25.4 mm exactly
+    void theScaleBarIs100MmAndTheStoneItsTrueSize(Paper paper) throws Exception {
+        Path file = folder.resolve("s.pdf");
+        assertThat(Sheets.write(plan("owl"), paper, LengthUnit.MM, file, (f, what) -> true)).isTrue();
+
+        try (PDDocument document = Loader.loadPDF(file.toFile())) {
+            PDPage page = document.getPage(0);
+            assertThat(page.getMediaBox().getWidth() / 72 * 25.4).isCloseTo(paper.widthMm(), within(0.01));
+            assertThat(page.getMediaBox().getHeight() / 72 * 25.4).isCloseTo(paper.heightMm(), within(0.01));
+            Lines lines = new Lines(page);
+            assertThat(lines.horizontals).as("a line of exactly 100 mm").anySatisfy(mm -> assertThat(mm).isCloseTo(100.0, within(0.02)));
+            assertThat(lines.widest).as("outline 74 mm wide").isCloseTo(74, within(0.1));
+            assertThat(lines.highest).as("and 96 mm high").isCloseTo(96, within(0.1));
+            assertThat(document.getDocumentCatalog().getViewerPreferences().getPrintScaling()).isEqualTo("None");
+            assertThat(new PDFTextStripper().getText(document)).contains("Owl keeping a lamp").contains("This bar is 100 mm").contains("Wash and dry the stone").contains("Seal");
+        }
+    }
+
+    /** Horizontal strokes and the largest closed outline of a page, mm. */
+    private static final class Lines extends PDFGraphicsStreamEngine {
+        final List<Double> horizontals = new ArrayList<>();
+        double widest;
+        double highest;
+        private final List<Point2D> path = new ArrayList<>();
+
+        Lines(PDPage page) throws Exception {
+            super(page);
+            processPage(page);
+        }
+
+        @Override
+        public void strokePath() {
+            double minX = path.stream().mapToDouble(Point2D::getX).min().orElse(0);
+            double maxX = path.stream().mapToDouble(Point2D::getX).max().orElse(0);
+            double minY = path.stream().mapToDouble(Point2D::getY).min().orElse(0);
+            double maxY = path.stream().mapToDouble(Point2D::getY).max().orElse(0);
+            double mm = 25.4 / 72;
+            if (path.size() == 2 && maxY == minY) {
+                horizontals.add((maxX - minX) * mm);
+            } else if (path.size() > 300) {
+                widest = Math.max(widest, (maxX - minX) * mm);
+                highest = Math.max(highest, (maxY - minY) * mm);
+            }
+            path.clear();
+        }
+
+        @Override
+        public void moveTo(float x, float y) {
+            path.add(new Point2D.Float(x, y));
+        }
+
+        @Override
+        public void lineTo(float x, float y) {
+            path.add(new Point2D.Float(x, y));
+        }
+
+        @Override
+        public void endPath() {
+            path.clear();
+        }
+
+        @Override
+        public void fillPath(int rule) {
+            path.clear();
+        }
+
+        @Override
+        public Point2D getCurrentPoint() {
+            return path.isEmpty() ? new Point2D.Float() : path.get(path.size() - 1);
+        }
+
+        @Override
+        public void appendRectangle(Point2D a, Point2D b, Point2D c, Point2D d) {}
+
+        @Override
+        public void drawImage(PDImage image) {}
+
+        @Override
+        public void clip(int rule) {}
+
+        @Override
+        public void curveTo(float a, float b, float c, float d, float e, float f) {}
+
+        @Override
+        public void closePath() {}
+
+        @Override
+        public void fillAndStrokePath(int rule) {}
+
+        @Override
+        public void shadingFill(COSName name) {}
+    }
+
+    @Test
+    void aStoneLargerThanThePaperGoesOverSeveralPages() throws Exception {
+        Project project = STUDIO.project("lettering").orElseThrow();
+        Project large = project.withStone(project.stone().withSize(new Millimetres(390), new Millimetres(205), new Millimetres(60)));
+        Path file = folder.resolve("large.pdf");
+
+        Sheets.write(plan(large), Paper.A4, LengthUnit.MM, file, (f, what) -> true);
+
+        try (PDDocument document = Loader.loadPDF(file.toFile())) {
+            assertThat(new PDFTextStripper().getText(document)).contains("part 1 of 3").contains("part 3 of 3");
+        }
+    }
+
+    @Test
+    void stoppingLeavesNothingBehind() throws Exception {
+        assertThat(Sheets.write(plan("owl"), Paper.A4, LengthUnit.MM, folder.resolve("s.pdf"), (f, what) -> f < 0.2)).isFalse();
+        assertThat(folder).isEmptyDirectory();
+    }
+
+    @Test
+    void whatCannotBeWrittenIsSaidAndLeavesNoHalfFile() throws Exception {
+        Path blocked = folder.resolve("blocked");
+        Files.writeString(blocked, "x");
+
+        assertThatThrownBy(() -> PlanJson.write(plan("owl"), blocked.resolve("p.json"))).isInstanceOf(FileTrouble.class).hasMessageContaining("could not be written");
+        assertThatThrownBy(() -> Sheets.write(plan("owl"), Paper.A4, LengthUnit.MM, blocked.resolve("s.pdf"), (f, what) -> true)).isInstanceOf(FileTrouble.class);
+        Path full = Path.of("/dev/full");
+        if (Files.exists(full)) { // a disk that is always full: writing through it fails at the first flush
+            assertThatThrownBy(() -> SafeWrite.write(folder.resolve("f"), out -> {
+                try (var device = Files.newOutputStream(full)) {
+                    device.write(new byte[100_000]);
+                }
+            })).isInstanceOf(FileTrouble.class).hasMessageContaining("nothing is left half done");
+        }
+        assertThat(folder.toFile().list()).containsExactly("blocked");
+    }
+
+    @Test
+    void thePlanAsJsonTellsStepsTimesAndPlaces() throws Exception {
+        PaintPlan plan = plan("harbour");
+        PlanJson.write(plan, folder.resolve("p.json"));
+
+        JsonNode root = new ObjectMapper().readTree(folder.resolve("p.json").toFile());
+        assertThat(root.path("format").asText()).isEqualTo("moss-pebble-plan");
+        assertThat(root.path("steps")).hasSize(plan.operations().size());
+        assertThat(root.path("project").path("stone").path("length").asDouble()).isEqualTo(148);
+        assertThat(root.path("readyAfterMin").asDouble()).isCloseTo(plan.readyAfter().toSeconds() / 60.0, within(0.01));
+        double end = 0;
+        for (JsonNode step : root.path("steps")) {
+            assertThat(step.path("startMin").asDouble()).isGreaterThanOrEqualTo(end - 0.011);
+            end = step.path("endMin").asDouble();
+            for (JsonNode after : step.path("after")) {
+                assertThat(after.path("step").asInt()).isLessThan(step.path("number").asInt());
+            }
+            if (step.has("place")) {
+                assertThat(new WKTReader().read(step.path("place").asText()).getArea()).isPositive();
+            }
+        }
+    }
+}

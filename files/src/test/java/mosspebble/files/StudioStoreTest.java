@@ -1,0 +1,144 @@
+package mosspebble.files;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.io.BufferedReader;
+import java.io.InputStreamReader;
+import java.nio.ByteBuffer;
+import java.nio.channels.FileChannel;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
+import java.util.Arrays;
+import java.util.SplittableRandom;
+import mosspebble.core.plan.Studio;
+import mosspebble.core.sketch.Repertoire;
+import mosspebble.core.units.LengthUnit;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class StudioStoreTest {
+
+    private static final Repertoire REPERTOIRE = BuiltIn.repertoire();
+
+    @TempDir
+    private Path folder;
+
+    private Path file() {
+        return folder.resolve("studio.pebble");
+    }
+
+    @Test
+    void everyEditIsThereAfterReopening() throws FileTrouble {
+        Studio changed;
+        try (StudioStore store = StudioStore.open(file(), () -> LanternWalk.studio(REPERTOIRE))) {
+            changed = store.studio().edit("owl", p -> p.withName("Renamed", "for the bridge")).without("harbour").withView(LengthUnit.INCH, true);
+            store.commit(changed, "Rename");
+        }
+
+        try (StudioStore store = StudioStore.open(file(), LanternWalk::newcomer)) {
+            assertThat(store.studio()).isEqualTo(changed);
+            assertThat(store.studio().projects()).hasSize(2);
+        }
+    }
+
+    @Test
+    void orderOfStonesIsKept() throws FileTrouble {
+        try (StudioStore store = StudioStore.open(file(), () -> LanternWalk.studio(REPERTOIRE))) {
+            Studio without = store.studio().without("owl");
+            store.commit(without, "Take off");
+            store.commit(without.plus(LanternWalk.studio(REPERTOIRE).project("owl").orElseThrow()), "Put back");
+        }
+        try (StudioStore store = StudioStore.open(file(), LanternWalk::newcomer)) {
+            assertThat(store.studio().projects()).extracting(p -> p.id()).containsExactly("harbour", "lettering", "owl");
+        }
+    }
+
+    @Test
+    void aSecondInstanceIsKeptOutAndSaidSo() throws FileTrouble {
+        try (StudioStore store = StudioStore.open(file(), LanternWalk::newcomer)) {
+            assertThatThrownBy(() -> StudioStore.open(file(), LanternWalk::newcomer)).isInstanceOf(FileTrouble.class).hasMessageContaining("already open").hasMessageContaining("close it first");
+            assertThat(store.studio()).isEqualTo(LanternWalk.newcomer());
+        }
+        StudioStore.open(file(), LanternWalk::newcomer).close();
+    }
+
+    @Test
+    void aNewerStudioIsSaidAndLeftUntouched() throws Exception {
+        StudioStore.open(file(), LanternWalk::newcomer).close();
+        try (FileChannel out = FileChannel.open(file(), StandardOpenOption.WRITE)) {
+            out.write(ByteBuffer.allocate(4).putInt(0, 99), 60);
+        }
+        byte[] before = Files.readAllBytes(file());
+
+        assertThatThrownBy(() -> StudioStore.open(file(), LanternWalk::newcomer)).hasMessageContaining("newer Moss Pebble").hasMessageContaining("99").hasMessageContaining("untouched");
+        assertThat(Files.readAllBytes(file())).isEqualTo(before);
+    }
+
+    @Test
+    void garbageIsSaidAndLeftUntouched() throws Exception {
+        SplittableRandom random = new SplittableRandom(1);
+        StudioStore.open(file(), () -> LanternWalk.studio(REPERTOIRE)).close();
+        byte[] good = Files.readAllBytes(file());
+        for (int i = 0; i < 120; i++) {
+            byte[] bad = good.clone();
+            if (i % 3 == 0) {
+                bad = Arrays.copyOf(bad, random.nextInt(bad.length));
+            } else {
+                for (int k = 0; k < 1 + random.nextInt(40); k++) {
+                    bad[i % 3 == 1 ? random.nextInt(bad.length) : random.nextInt(200)] = (byte) random.nextInt(256);
+                }
+            }
+            Path damaged = folder.resolve("damaged-" + i + ".pebble");
+            Files.write(damaged, bad);
+            try (StudioStore store = StudioStore.open(damaged, LanternWalk::newcomer)) {
+                assertThat(store.studio()).isNotNull(); // the damage hit nothing that matters
+            } catch (FileTrouble trouble) {
+                assertThat(trouble.getMessage()).contains("damaged-" + i).matches("(?s).*[.!]$");
+            }
+        }
+    }
+
+    @Test
+    void anEditThatWasAcceptedOutlivesAKill() throws Exception {
+        String java = Path.of(System.getProperty("java.home"), "bin", "java").toString();
+        SplittableRandom random = new SplittableRandom(7);
+        int last = -1;
+        for (int round = 0; round < 6; round++) {
+            Process child = new ProcessBuilder(java, "-Xshare:auto", "-cp", System.getProperty("surefire.test.class.path", System.getProperty("java.class.path")), Editor.class.getName(), file().toString())
+                    .redirectError(ProcessBuilder.Redirect.INHERIT).start();
+            int wanted = 5 + random.nextInt(40);
+            int seen = 0;
+            try (BufferedReader out = new BufferedReader(new InputStreamReader(child.getInputStream(), StandardCharsets.UTF_8))) {
+                for (String line = out.readLine(); line != null && seen < wanted; line = out.readLine()) {
+                    last = Integer.parseInt(line);
+                    seen++;
+                }
+                child.destroyForcibly();
+            }
+            child.waitFor();
+            assertThat(seen).isEqualTo(wanted);
+            try (StudioStore store = StudioStore.open(file(), LanternWalk::newcomer)) {
+                int kept = Integer.parseInt(store.studio().project("owl").orElseThrow().name().substring(5));
+                assertThat(kept).as("last accepted edit").isGreaterThanOrEqualTo(last);
+            }
+        }
+    }
+
+    /** A child that edits without end and says so after each commit; run by the test above. */
+    static final class Editor {
+        public static void main(String[] args) throws FileTrouble {
+            StudioStore store = StudioStore.open(Path.of(args[0]), () -> LanternWalk.studio(BuiltIn.repertoire()).edit("owl", p -> p.withName("edit 0", "")));
+            int number = Integer.parseInt(store.studio().project("owl").orElseThrow().name().substring(5));
+            while (true) {
+                number++;
+                String name = "edit " + number;
+                store.commit(store.studio().edit("owl", p -> p.withName(name, "")), name);
+                System.out.println(number);
+                System.out.flush();
+            }
+        }
+    }
+}
