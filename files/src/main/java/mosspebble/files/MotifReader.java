@@ -7,10 +7,12 @@ import java.awt.geom.IllegalPathStateException;
 import java.awt.geom.Line2D;
 import java.awt.geom.Path2D;
 import java.awt.geom.RoundRectangle2D;
-import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.StringReader;
+import java.nio.ByteBuffer;
+import java.nio.charset.CharacterCodingException;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
@@ -85,12 +87,14 @@ public final class MotifReader {
             factory.setProperty(XMLInputFactory.SUPPORT_DTD, false);
             factory.setProperty(XMLInputFactory.IS_SUPPORTING_EXTERNAL_ENTITIES, false);
             factory.setProperty(XMLInputFactory.IS_REPLACING_ENTITY_REFERENCES, false);
-            factory.setXMLReporter((message, type, related, location) -> { }); // told once, by the exception
-            XMLStreamReader xml = factory.createXMLStreamReader(new ByteArrayInputStream(bytes));
+            String text = StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(bytes)).toString();
+            XMLStreamReader xml = factory.createXMLStreamReader(new StringReader(text));
             return new MotifReader(place, xml).motif();
         } catch (XMLStreamException e) {
             int line = e.getLocation() == null ? 0 : e.getLocation().getLineNumber();
             throw new FileTrouble(place + ", line " + line, "The file is not well-formed SVG.", "Export it again from a vector editor.", e);
+        } catch (CharacterCodingException e) {
+            throw new FileTrouble(place, "The file is not text in UTF-8.", "Export it again from a vector editor as SVG with UTF-8.", e);
         } catch (IOException e) {
             throw new FileTrouble(place, "The file cannot be read.", "Check that it exists and may be read.", e);
         }

@@ -17,7 +17,6 @@ import mosspebble.core.sketch.Grid;
 import mosspebble.core.sketch.Mask;
 import mosspebble.core.sketch.PlacedPart;
 import mosspebble.core.sketch.Shapes;
-import org.locationtech.jts.geom.Geometry;
 
 /**
  * The picture of a plan after any of its steps. Every distinct film is coloured once from its spectrum; each step keeps only the rectangle it changed, so stepping is
@@ -142,24 +141,25 @@ public final class StonePicture {
         if (parts.isEmpty()) {
             return new Change(0, 0, 0, 0, new int[0]);
         }
-        List<Geometry> lines = new ArrayList<>();
-        for (PlacedPart part : parts.get()) {
-            lines.add(Shapes.stroke(part.part().isArea() ? part.drawn().getBoundary() : part.drawn(), 0.45));
-        }
-        Mask mask = Mask.of(Shapes.common(Shapes.union(lines), plan.survey().zones().outline()), terrain.grid);
         int tone = operation.tool().contains("chalk") ? 0xE9E7E0 : 0x55565A;
         Noise noise = new Noise(99);
-        for (int r = 0; r < mask.rows(); r++) {
-            for (int c = 0; c < mask.columns(); c++) {
-                float share = mask.at(c, r);
-                if (share > 0) {
+        float[] drawn = new float[colour.length];
+        for (PlacedPart part : parts.get()) {
+            Mask mask = Mask.of(Shapes.stroke(part.part().isArea() ? part.drawn().getBoundary() : part.drawn(), 0.45), terrain.grid);
+            for (int r = 0; r < mask.rows(); r++) {
+                for (int c = 0; c < mask.columns(); c++) {
                     int i = (mask.row() + r) * terrain.grid.columns() + mask.column() + c;
-                    double crumb = noise.smooth((mask.column() + c) * 0.9, (mask.row() + r) * 0.9);
-                    colour[i] = blend(colour[i], colour[i] & 0xFF000000 | tone, (float) (share * (0.35 + 0.5 * crumb)));
+                    drawn[i] = Math.max(drawn[i], mask.at(c, r));
                 }
             }
         }
-        return kept(mask.column(), mask.row(), mask.columns(), mask.rows(), colour);
+        for (int i = 0; i < drawn.length; i++) {
+            if (drawn[i] > 0 && terrain.inside[i] > 0) {
+                double crumb = noise.smooth(i % terrain.grid.columns() * 0.9, i / terrain.grid.columns() * 0.9);
+                colour[i] = blend(colour[i], colour[i] & 0xFF000000 | tone, (float) (drawn[i] * (0.35 + 0.5 * crumb)));
+            }
+        }
+        return kept(0, 0, terrain.grid.columns(), terrain.grid.rows(), colour);
     }
 
     private Change kept(int column, int row, int columns, int rows, int[] colour) {

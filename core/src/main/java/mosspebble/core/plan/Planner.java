@@ -123,8 +123,8 @@ public final class Planner {
         pencil(design);
         List<BitSet> cells = regions.stream().map(r -> cells(Mask.of(r.place(), grid))).toList();
         double[] areas = regions.stream().mapToDouble(r -> area(Mask.of(r.place(), grid))).toArray();
-        Optional<PrimerChoice> primer = primer(regions, areas);
-        primer.ifPresent(p -> prime(p, regions));
+        Optional<PrimerChoice> primer = primer(regions, areas, cells);
+        primer.ifPresent(p -> prime(p, regions, cells));
         boolean again = primer.isPresent() || habits.ground() == Habits.Ground.UNDER && project.ground().isPresent();
         List<PaintOrder.Ordered> order = PaintOrder.of(regions, cells);
         boolean pencilled = !again;
@@ -185,10 +185,10 @@ public final class Planner {
 
     // --- primer
 
-    private Optional<PrimerChoice> primer(List<Region> regions, double[] areas) {
+    private Optional<PrimerChoice> primer(List<Region> regions, double[] areas, List<BitSet> cells) {
         List<Integer> big = new ArrayList<>();
         for (int i = 0; i < regions.size(); i++) {
-            if ((regions.get(i).kind() == Operation.Kind.FILL || regions.get(i).kind() == Operation.Kind.GROUND) && !onAnother(i, regions)) {
+            if ((regions.get(i).kind() == Operation.Kind.FILL || regions.get(i).kind() == Operation.Kind.GROUND) && !onAnother(i, regions, cells)) {
                 big.add(i);
             }
         }
@@ -198,22 +198,30 @@ public final class Planner {
     }
 
     /** Whether most of a region lies on a deeper region and so never sees the stone. */
-    private boolean onAnother(int index, List<Region> regions) {
-        Region region = regions.get(index);
-        for (Region other : regions) {
-            if (other.depth() < region.depth() && (other.kind() == Operation.Kind.FILL || other.kind() == Operation.Kind.GROUND)
-                    && Shapes.common(region.place(), other.place()).getArea() > 0.7 * region.place().getArea()) {
-                return true;
+    private static boolean onAnother(int index, List<Region> regions, List<BitSet> cells) {
+        for (int i = 0; i < regions.size(); i++) {
+            Region other = regions.get(i);
+            if (other.depth() < regions.get(index).depth() && (other.kind() == Operation.Kind.FILL || other.kind() == Operation.Kind.GROUND)) {
+                BitSet common = (BitSet) cells.get(index).clone();
+                common.and(cells.get(i));
+                if (common.cardinality() > 0.7 * cells.get(index).cardinality()) {
+                    return true;
+                }
             }
         }
         return false;
     }
 
-    private void prime(PrimerChoice choice, List<Region> regions) {
-        Geometry needed = Shapes.common(Shapes.union(choice.regions().stream().map(i -> regions.get(i).place()).toList()), survey.zones().outline());
-        Geometry all = Shapes.common(Shapes.union(regions.stream().map(Region::place).toList()), survey.zones().outline());
-        boolean whole = habits.primer() == Habits.Primer.WHOLE || needed.getArea() > 0.6 * all.getArea();
-        Geometry place = whole ? all : needed;
+    private void prime(PrimerChoice choice, List<Region> regions, List<BitSet> cells) {
+        BitSet needed = new BitSet();
+        choice.regions().forEach(i -> needed.or(cells.get(i)));
+        BitSet all = new BitSet();
+        cells.forEach(all::or);
+        boolean whole = habits.primer() == Habits.Primer.WHOLE || needed.cardinality() > 0.6 * all.cardinality();
+        List<Geometry> places = whole
+                ? regions.stream().filter(r -> r.kind() == Operation.Kind.FILL || r.kind() == Operation.Kind.GROUND).map(Region::place).toList()
+                : choice.regions().stream().map(i -> regions.get(i).place()).toList();
+        Geometry place = Shapes.union(places);
         Region region = new Region(Operation.Kind.PRIME, whole ? "the whole picture" : "the bright areas", place, choice.primer(), 1, true, -2, 0, 0, choice.reason());
         layCoats(List.of(region), place, choice.coats(), choice.coats());
     }
@@ -286,7 +294,7 @@ public final class Planner {
         Mask mask = Mask.of(place, grid);
         Coat coat = coat(first, operations.size());
         boolean onBare = films.cellsUnder(mask).getOrDefault(0, 0) > 0;
-        Tools tool = Tools.of(first, palette.shelf());
+        Tools tool = Tools.of(first, mask.widest() * grid.cellMm(), palette.shelf());
         double area = area(mask);
         double length = together.stream().mapToDouble(Region::lineLengthMm).sum();
         double minutesPerCoat = first.isLine() && length > 0 ? length / Tools.LINE_MM_PER_MINUTE : area / tool.mm2PerMinute();

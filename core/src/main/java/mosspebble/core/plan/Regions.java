@@ -56,6 +56,10 @@ final class Regions {
     private final Lab behind;
     private final List<Region> regions = new ArrayList<>();
     private final Map<String, Geometry> seen = new LinkedHashMap<>();
+    /** All fills in front of a filled part, within the stone. */
+    private final Map<String, Geometry> aboves = new LinkedHashMap<>();
+    /** The same with the part itself. */
+    private final Map<String, Geometry> withFront = new LinkedHashMap<>();
     private double weakestContrast = Double.POSITIVE_INFINITY;
     private String weakestPart = "";
 
@@ -130,9 +134,11 @@ final class Regions {
                 topFirst.add(new Region(Operation.Kind.FILL, "the " + part.part().title(), Shapes.minus(inside, holes), colour, 1, true, i, 0, 0, ""));
                 shade(part, visible, above, colour, i).ifPresent(topFirst::add);
             }
-            above = Shapes.union(List.of(above, inside));
+            aboves.put(part.part().id(), above);
+            above = Shapes.union(above, inside);
+            withFront.put(part.part().id(), above);
             if (inside.getArea() >= SMALLEST_HOLE) {
-                holes = Shapes.union(List.of(holes, Shapes.grown(inside, -UNDERLAP)));
+                holes = Shapes.union(holes, Shapes.grown(inside, -UNDERLAP));
             }
         }
         for (int i = topFirst.size() - 1; i >= 0; i--) {
@@ -153,7 +159,7 @@ final class Regions {
         Geometry lit = AffineTransformation.translationInstance(towardX * own, towardY * own).transform(part.drawn());
         Geometry dark = Shapes.minus(visible, lit);
         Geometry cast = Shapes.common(AffineTransformation.translationInstance(-towardX * contact, -towardY * contact).transform(above), visible);
-        Geometry place = Shapes.grown(Shapes.grown(Shapes.union(List.of(dark, cast)), -0.3), 0.3);
+        Geometry place = Shapes.grown(Shapes.grown(Shapes.union(dark, cast), -0.3), 0.3);
         if (place.getArea() < 4) {
             return Optional.empty();
         }
@@ -181,13 +187,13 @@ final class Regions {
             Palette.Colour colour = colours.get(part.part().slot());
             if (part.part().role() == Role.FILL) {
                 if (part.part().outlined() && colour != null && seen.get(part.part().id()).getArea() > LEAST_AREA) {
-                    outline(part, colour, above, outlines, pens, lengths);
+                    outline(part, colour, aboves.get(part.part().id()), outlines, pens, lengths);
                 }
-                above = Shapes.union(List.of(above, part.drawn()));
+                above = withFront.get(part.part().id());
             } else if (colour != null) {
                 boolean highlight = part.part().role() == Role.HIGHLIGHT;
-                Geometry room = highlight ? stone : Shapes.minus(stone, Shapes.grown(above, STOP_SHORT));
-                Geometry place = Shapes.common(part.painted(), room);
+                Geometry whole = Shapes.common(part.painted(), stone);
+                Geometry place = highlight || !above.intersects(whole) ? whole : Shapes.minus(whole, Shapes.grown(above, STOP_SHORT));
                 if (place.getArea() > LEAST_AREA) {
                     double nib = part.part().isArea() ? 0 : part.part().penMm();
                     regions.add(new Region(highlight ? Operation.Kind.HIGHLIGHT : Operation.Kind.DETAIL, "the " + part.part().title(), place, colour, 1, true, i, nib,

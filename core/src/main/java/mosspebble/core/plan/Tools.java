@@ -14,7 +14,8 @@ record Tools(String name, double mm2PerMinute) {
     /** Speed of a pen or liner along a line, mm a minute. */
     static final double LINE_MM_PER_MINUTE = 70;
 
-    static Tools of(Region region, Shelf shelf) {
+    /** @param widestMm diameter of the largest disc in the area, mm */
+    static Tools of(Region region, double widestMm, Shelf shelf) {
         Optional<Paint> pen = region.colour().mix().isSingle()
                 ? shelf.find(region.colour().mix().parts().get(0).paint()).filter(p -> p.kind() == PaintKind.PEN) : Optional.empty();
         if (pen.isPresent()) {
@@ -23,13 +24,13 @@ record Tools(String name, double mm2PerMinute) {
         if (region.isLine()) {
             return new Tools("liner brush", 90);
         }
-        if (widerThan(region.place(), 14)) {
+        if (widestMm >= 14) {
             return new Tools("large flat brush", 900);
         }
-        if (widerThan(region.place(), 5)) {
+        if (widestMm >= 5) {
             return new Tools("medium round brush", 420);
         }
-        if (widerThan(region.place(), 2)) {
+        if (widestMm >= 2) {
             return new Tools("small round brush", 200);
         }
         return new Tools("fine round brush", 110);

@@ -120,6 +120,31 @@ public final class Mask {
         sum[base + last + 1] += (float) before;
     }
 
+    /**
+     * Diameter, in cells, of the largest disc that fits into the cells at least half covered: chamfer distance transform with weights 3 and 4 (G. Borgefors, Computer Vision, Graphics and
+     * Image Processing 34, 344, 1986), within a cell and 8 %.
+     */
+    public double widest() {
+        int width = columns + 2;
+        int[] far = new int[width * (rows + 2)];
+        int most = 0;
+        for (int pass = 0; pass < 2; pass++) {
+            for (int k = 0; k < rows * columns; k++) {
+                int r = pass == 0 ? k / columns : rows - 1 - k / columns;
+                int c = pass == 0 ? k % columns : columns - 1 - k % columns;
+                int i = (r + 1) * width + c + 1;
+                if (share[r * columns + c] < 0.5f) {
+                    continue;
+                }
+                int side = pass == 0 ? -1 : 1;
+                int near = Math.min(Math.min(far[i + side], far[i + side * width]) + 3, Math.min(far[i + side * width - 1], far[i + side * width + 1]) + 4);
+                far[i] = pass == 0 ? near : Math.min(far[i], near);
+                most = pass == 0 ? most : Math.max(most, far[i]);
+            }
+        }
+        return most == 0 ? 0 : 2 * most / 3.0 - 1;
+    }
+
     public boolean isEmpty() {
         return share.length == 0;
     }

@@ -9,14 +9,13 @@ import org.locationtech.jts.operation.buffer.BufferOp;
 import org.locationtech.jts.operation.buffer.BufferParameters;
 import org.locationtech.jts.operation.overlayng.OverlayNG;
 import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
-import org.locationtech.jts.operation.union.UnaryUnionOp;
 import org.locationtech.jts.geom.util.PolygonExtracter;
 
 /** Areas combined, always valid and always polygons: what painting needs of JTS. */
 public final class Shapes {
 
     private static final GeometryFactory FACTORY = new GeometryFactory();
-    private static final int ROUND = 6;
+    private static final int ROUND = 4;
 
     private Shapes() {}
 
@@ -25,7 +24,15 @@ public final class Shapes {
     }
 
     public static Geometry union(List<Geometry> areas) {
-        return areas.isEmpty() ? nothing() : polygons(UnaryUnionOp.union(areas));
+        if (areas.isEmpty()) {
+            return nothing();
+        }
+        return areas.size() == 1 ? areas.get(0) : polygons(OverlayNGRobust.union(areas));
+    }
+
+    /** Two areas together. */
+    public static Geometry union(Geometry one, Geometry other) {
+        return one.isEmpty() ? other : other.isEmpty() ? one : polygons(OverlayNGRobust.overlay(one, other, OverlayNG.UNION));
     }
 
     public static Geometry minus(Geometry area, Geometry cut) {

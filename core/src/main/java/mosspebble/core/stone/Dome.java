@@ -15,6 +15,9 @@ public final class Dome {
     private static final int MOST_SWEEPS = 4000;
     private static final double UNKNOWN = Double.NaN;
 
+    /** Directions in which the starting guess knows the outline. */
+    private static final int RADII = 180;
+
     private final StoneOutline outline;
     private final double cellMm;
     private final int columns;
@@ -72,13 +75,18 @@ public final class Dome {
         double[] north = arms(false, false);
         double[] south = arms(false, true);
         int[] inside = new int[level.length];
+        double[] radius = new double[RADII];
+        for (int i = 0; i < RADII; i++) {
+            radius[i] = outline.radius(2 * Math.PI * i / RADII);
+        }
         int count = 0;
         for (int i = 0; i < level.length; i++) {
             if (west[i] > 0) {
                 inside[count++] = i;
                 double x = left + i % columns * cellMm;
                 double y = top + i / columns * cellMm;
-                double share = Math.hypot(x, y) / Math.max(outline.radius(Math.atan2(y, x)), 1e-9);
+                int direction = (int) Math.round((Math.atan2(y, x) / (2 * Math.PI) + 1) * RADII) % RADII;
+                double share = Math.hypot(x, y) / Math.max(radius[direction], 1e-9);
                 level[i] = Math.max(0, 1 - share * share);
             }
         }
