@@ -2,7 +2,10 @@ package mosspebble.app;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CompletionException;
 import java.util.function.Supplier;
+import javafx.animation.AnimationTimer;
 import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.scene.Scene;
@@ -28,22 +31,42 @@ public final class MossPebbleApp extends Application {
     public record Wish(Path studio, boolean demo, Path shot, boolean once, Finding.Stage stage, String stone) {}
 
     private static volatile Wish launched;
+    private static volatile CompletableFuture<StudioStore> launchedOpening;
 
     private final Wish wish;
+    private final CompletableFuture<StudioStore> opening;
     private StudioStore store;
     private PlanDesk desk;
 
     /** Made by the toolkit for {@link #launchWith}. */
     public MossPebbleApp() {
-        this(launched);
+        this(launched, launchedOpening);
     }
 
     MossPebbleApp(Wish wish) {
+        this(wish, opening(wish, wish.studio()));
+    }
+
+    private MossPebbleApp(Wish wish, CompletableFuture<StudioStore> opening) {
         this.wish = wish;
+        this.opening = opening;
+    }
+
+    /** Opens the studio beside the toolkit's own start, which takes as long. */
+    private static CompletableFuture<StudioStore> opening(Wish wish, Path file) {
+        Supplier<Studio> fresh = wish.demo() ? () -> LanternWalk.studio(BuiltIn.repertoire()) : LanternWalk::newcomer;
+        return CompletableFuture.supplyAsync(() -> {
+            try {
+                return StudioStore.open(file, fresh);
+            } catch (FileTrouble trouble) {
+                throw new CompletionException(trouble);
+            }
+        });
     }
 
     static void launchWith(Wish what) {
         launched = what;
+        launchedOpening = opening(what, what.studio());
         launch(MossPebbleApp.class);
     }
 
@@ -53,10 +76,32 @@ public final class MossPebbleApp extends Application {
         window.setTitle("Moss Pebble");
         window.setMinWidth(1100);
         window.setMinHeight(720);
-        open(window, wish.studio());
+        open(window, wish.studio(), opening);
         window.setWidth(1280);
         window.setHeight(800);
         window.show();
+        if (desk != null) {
+            Platform.runLater(desk::begin);
+        }
+        if (Boolean.getBoolean("mosspebble.endWhenUsable")) {
+            endAfterPulses(3);
+        }
+    }
+
+    /** For measuring the start: says so and ends once the window has been drawn and answers. */
+    private static void endAfterPulses(int count) {
+        new AnimationTimer() {
+            private int pulses;
+
+            @Override
+            public void handle(long now) {
+                if (++pulses == count) {
+                    stop();
+                    System.out.println("usable");
+                    Platform.exit();
+                }
+            }
+        }.start();
     }
 
     /** Loads the shipped fonts. */
@@ -66,10 +111,9 @@ public final class MossPebbleApp extends Application {
         }
     }
 
-    private void open(Stage window, Path file) {
-        Supplier<Studio> fresh = wish.demo() ? () -> LanternWalk.studio(BuiltIn.repertoire()) : LanternWalk::newcomer;
+    private void open(Stage window, Path file, CompletableFuture<StudioStore> coming) {
         try {
-            store = StudioStore.open(file, fresh);
+            store = coming.join();
             Workbench workbench = new Workbench(store.studio(), store::commit);
             if (wish.stone() != null) {
                 workbench.choose(wish.stone());
@@ -79,9 +123,12 @@ public final class MossPebbleApp extends Application {
             if (wish.shot() != null) {
                 new Screenshot(window.getScene(), wish.shot(), wish.once()).whenSettled();
             }
-        } catch (FileTrouble trouble) {
+        } catch (CompletionException e) {
+            if (!(e.getCause() instanceof FileTrouble trouble)) {
+                throw e;
+            }
             Path beside = beside(file);
-            window.setScene(new Scene(new TroubleView(trouble, beside, () -> open(window, beside), Platform::exit), 1280, 800));
+            window.setScene(new Scene(new TroubleView(trouble, beside, () -> open(window, beside, opening(wish, beside)), Platform::exit), 1280, 800));
         }
     }
 

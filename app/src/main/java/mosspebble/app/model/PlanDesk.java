@@ -2,6 +2,7 @@ package mosspebble.app.model;
 
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.Executor;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -49,6 +50,7 @@ public final class PlanDesk implements AutoCloseable {
     private final Map<Stone, Survey> surveys = remembering();
     private final Map<TerrainKey, StoneTerrain> terrains = remembering();
     private final Map<Shelf, Palette> palettes = remembering();
+    private final CountDownLatch begun = new CountDownLatch(1);
     private Repertoire repertoire;
 
     /**
@@ -60,6 +62,13 @@ public final class PlanDesk implements AutoCloseable {
         this.repertoireSource = repertoireSource;
         this.answers = answers;
         this.failed = failed;
+        worker.execute(() -> {
+            try {
+                begun.await();
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt(); // closed before it began
+            }
+        });
     }
 
     private static <K, V> Map<K, V> remembering() {
@@ -69,6 +78,11 @@ public final class PlanDesk implements AutoCloseable {
                 return size() > REMEMBERED;
             }
         };
+    }
+
+    /** Starts working; requests made before wait, so that the first window need not share the processor. */
+    public void begin() {
+        begun.countDown();
     }
 
     /** Computes something from the tools of the desk, on the worker. */

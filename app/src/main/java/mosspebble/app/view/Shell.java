@@ -42,9 +42,11 @@ public final class Shell extends StackPane {
     private final Workbench workbench;
     private final Show show;
     private final List<Deed> deeds = new ArrayList<>();
+    private final PlanDesk desk;
+    private final ClimateProbe probe;
     private final Map<Stage, Panel> panels = new EnumMap<>(Stage.class);
     private final ClothView cloth;
-    private final CommandField command;
+    private CommandField command;
     private final ScrollPane stagePane = new ScrollPane();
     private final Label stageName = new Label();
     private final SliceView sliceView;
@@ -57,17 +59,13 @@ public final class Shell extends StackPane {
     public Shell(Workbench workbench, Show show, PlanDesk desk, ClimateProbe probe) {
         this.workbench = workbench;
         this.show = show;
+        this.desk = desk;
+        this.probe = probe;
         getStyleClass().add("shell");
         SliceLine line = new SliceLine();
         cloth = new ClothView(workbench, show, line);
         sliceView = new SliceView(workbench, show, line);
         FindingsBox findings = new FindingsBox(workbench, show);
-        panels.put(Stage.STONE, new StonePanel(workbench, show));
-        panels.put(Stage.SKETCH, new SketchPanel(workbench, show, desk));
-        panels.put(Stage.COLOUR, new ColourPanel(workbench, show, desk));
-        panels.put(Stage.BUILD_UP, new BuildUpPanel(workbench, show));
-        panels.put(Stage.SITTING, new SittingPanel(workbench, show, probe));
-        panels.put(Stage.FINISH, new FinishPanel(workbench, show));
         stagePane.setFitToWidth(true);
         stagePane.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         stagePane.getStyleClass().add("stage-scroll");
@@ -106,9 +104,7 @@ public final class Shell extends StackPane {
         frame.setLeft(new PathRail(workbench, show));
         frame.setRight(right);
         frame.setBottom(new TrayView(workbench, show, this::newStone));
-        command = new CommandField(deeds, cloth::requestFocus);
-        StackPane.setAlignment(command, Pos.TOP_CENTER);
-        getChildren().addAll(frame, command);
+        getChildren().add(frame);
         makeDeeds();
         workbench.stageProperty().addListener((o, a, b) -> stage());
         workbench.shownProperty().addListener((o, a, b) -> refresh());
@@ -211,8 +207,8 @@ public final class Shell extends StackPane {
             deeds.add(new Deed("Go to " + names[stage.ordinal()], String.valueOf(stage.ordinal() + 1), () -> workbench.stageProperty().set(stage)));
         }
         deeds.add(new Deed("New stone", "N", this::newStone));
-        deeds.add(new Deed("Fit the design to the face", "F", () -> ((SketchPanel) panels.get(Stage.SKETCH)).fit()));
-        deeds.add(new Deed("Turn the stone a quarter", "R", () -> ((StonePanel) panels.get(Stage.STONE)).turn()));
+        deeds.add(new Deed("Fit the design to the face", "F", () -> ((SketchPanel) panel(Stage.SKETCH)).fit()));
+        deeds.add(new Deed("Turn the stone a quarter", "R", () -> ((StonePanel) panel(Stage.STONE)).turn()));
         deeds.add(new Deed("Next step", ".", () -> stepBy(1)));
         deeds.add(new Deed("Step before", ",", () -> stepBy(-1)));
         deeds.add(new Deed("Look: dry, wet, sealed", "L", this::nextLook));
@@ -229,7 +225,7 @@ public final class Shell extends StackPane {
 
     private FinishPanel finish() {
         workbench.stageProperty().set(Stage.FINISH);
-        return (FinishPanel) panels.get(Stage.FINISH);
+        return (FinishPanel) panel(Stage.FINISH);
     }
 
     private void remove() {
@@ -258,6 +254,11 @@ public final class Shell extends StackPane {
     }
 
     private void openCommand() {
+        if (command == null) {
+            command = new CommandField(deeds, cloth::requestFocus);
+            StackPane.setAlignment(command, Pos.TOP_CENTER);
+            getChildren().add(command);
+        }
         command.open();
     }
 
@@ -268,15 +269,15 @@ public final class Shell extends StackPane {
             workbench.redo();
         } else if (e.isControlDown() && e.getCode() == KeyCode.Z && !typing(e)) {
             workbench.undo();
-        } else if (e.isControlDown() || e.isAltDown() || command.isVisible() || e.getTarget() instanceof TextInputControl) {
+        } else if (e.isControlDown() || e.isAltDown() || command != null && command.isVisible() || e.getTarget() instanceof TextInputControl) {
             return;
         } else {
             switch (e.getCode()) {
                 case SLASH -> openCommand();
                 case DIGIT1, DIGIT2, DIGIT3, DIGIT4, DIGIT5, DIGIT6 -> workbench.stageProperty().set(Stage.values()[e.getCode().ordinal() - KeyCode.DIGIT1.ordinal()]);
                 case N -> newStone();
-                case F -> ((SketchPanel) panels.get(Stage.SKETCH)).fit();
-                case R -> ((StonePanel) panels.get(Stage.STONE)).turn();
+                case F -> ((SketchPanel) panel(Stage.SKETCH)).fit();
+                case R -> ((StonePanel) panel(Stage.STONE)).turn();
                 case L -> nextLook();
                 case E -> workbench.editStudio("Light on the screen", s -> s.withView(s.unit(), !s.evening()));
                 case PERIOD -> stepBy(1);
@@ -300,9 +301,21 @@ public final class Shell extends StackPane {
 
     // --- refresh
 
+    /** A stage's column, made when it is first wanted. */
+    private Panel panel(Stage stage) {
+        return panels.computeIfAbsent(stage, s -> switch (s) {
+            case STONE -> new StonePanel(workbench, show);
+            case SKETCH -> new SketchPanel(workbench, show, desk);
+            case COLOUR -> new ColourPanel(workbench, show, desk);
+            case BUILD_UP -> new BuildUpPanel(workbench, show);
+            case SITTING -> new SittingPanel(workbench, show, probe);
+            case FINISH -> new FinishPanel(workbench, show);
+        });
+    }
+
     private void stage() {
         Stage stage = workbench.stageProperty().get();
-        Panel panel = panels.get(stage);
+        Panel panel = panel(stage);
         stageName.setText(switch (stage) {
             case STONE -> "Stone";
             case SKETCH -> "Sketch";
@@ -332,7 +345,7 @@ public final class Shell extends StackPane {
         if (workbench.studio().evening()) {
             getStyleClass().add("evening");
         }
-        panels.get(workbench.stageProperty().get()).refresh();
+        panel(workbench.stageProperty().get()).refresh();
         steps();
     }
 

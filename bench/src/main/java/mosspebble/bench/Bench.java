@@ -1,0 +1,150 @@
+package mosspebble.bench;
+
+import java.io.BufferedReader;
+import java.io.File;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import mosspebble.core.colour.Lab;
+import mosspebble.core.colour.Palette;
+import mosspebble.core.colour.RecipeSearch;
+import mosspebble.core.picture.StonePicture;
+import mosspebble.core.picture.StoneTerrain;
+import mosspebble.core.plan.Look;
+import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.Planner;
+import mosspebble.core.plan.Project;
+import mosspebble.core.plan.Studio;
+import mosspebble.core.sketch.Grid;
+import mosspebble.core.sketch.Repertoire;
+import mosspebble.core.stone.Survey;
+import mosspebble.core.units.Srgb;
+import mosspebble.files.BuiltIn;
+import mosspebble.files.LanternWalk;
+
+/**
+ * How fast it is, as ratios and percentiles of one run: start-up against an empty JavaFX window on the same machine, replanning after an edit, frames of the picture. Micro benchmarks
+ * with JMH are in {@link Kernels}; {@code --jmh} runs them.
+ */
+public final class Bench {
+
+    private static final int STARTS = 7;
+
+    private Bench() {}
+
+    public static void main(String[] args) throws Exception {
+        if (Arrays.asList(args).contains("--jmh")) {
+            org.openjdk.jmh.Main.main(new String[] {Kernels.class.getName()});
+            return;
+        }
+        System.out.println("| what | median | 95th percentile | against |");
+        System.out.println("|---|---|---|---|");
+        starts();
+        computing();
+    }
+
+    // --- start-up: two processes, taken in turn so that load falls on both
+
+    private static void starts() throws Exception {
+        Path scratch = Files.createTempDirectory("moss-pebble-bench");
+        Path dist = Path.of(System.getProperty("mosspebble.dist"));
+        List<Double> empty = new ArrayList<>();
+        List<Double> demo = new ArrayList<>();
+        String version = String.valueOf(Runtime.version().feature());
+        Path archive = dist.resolve("app-" + version + ".jsa");
+        for (int i = 0; i < STARTS; i++) {
+            List<String> plain = java(dist, null);
+            plain.addAll(List.of("-cp", System.getProperty("java.class.path"), EmptyWindow.class.getName()));
+            empty.add(seconds(plain));
+            List<String> ours = java(dist, Files.exists(archive) ? archive : null);
+            ours.addAll(List.of("-Dmosspebble.endWhenUsable=true", "-jar", dist.resolve("app-run.jar").toString(), "demo", "--studio", scratch.resolve("s.pebble").toString()));
+            demo.add(seconds(ours));
+        }
+        double ratio = median(demo) / median(empty);
+        row("empty JavaFX window, start to third pulse", empty, 1000, "ms", "1");
+        row("Moss Pebble with the demo, start to first usable window", demo, 1000, "ms", String.format(Locale.ROOT, "%.2f x the empty window (wanted: 1.6)", ratio));
+        try (var files = Files.list(scratch)) {
+            files.map(Path::toFile).forEach(File::delete);
+        }
+        Files.delete(scratch);
+    }
+
+    private static List<String> java(Path dist, Path archive) {
+        List<String> command = new ArrayList<>(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-Xlog:disable", "-Xshare:auto", "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=4", "-Xmx640m",
+                "--module-path", dist.resolve("fx").toString(), "--add-modules", "javafx.controls", "--enable-native-access=javafx.graphics,ALL-UNNAMED"));
+        if (archive != null) {
+            command.add("-XX:SharedArchiveFile=" + archive);
+        }
+        return command;
+    }
+
+    /** Seconds until the program says that its window is usable. */
+    private static double seconds(List<String> command) throws Exception {
+        long start = System.nanoTime();
+        Process process = new ProcessBuilder(command).redirectError(ProcessBuilder.Redirect.DISCARD).start();
+        double usable = -1;
+        try (BufferedReader out = process.inputReader()) {
+            for (String line = out.readLine(); line != null; line = out.readLine()) {
+                usable = line.equals("usable") ? (System.nanoTime() - start) / 1e9 : usable;
+            }
+        }
+        if (process.waitFor() != 0 || usable < 0) {
+            throw new IllegalStateException("did not come up: " + command);
+        }
+        return usable;
+    }
+
+    // --- planning and painting
+
+    private static void computing() {
+        Repertoire repertoire = BuiltIn.repertoire();
+        Studio studio = LanternWalk.studio(repertoire);
+        Palette palette = new Palette(studio.shelf());
+        for (Project project : studio.projects()) {
+            Survey survey = Survey.of(project.stone());
+            row("replan after an edit: " + project.id(), times(40, 30, () -> Planner.plan(project, survey, palette, repertoire, studio.climate())), 1000, "ms", "wanted: 50 ms");
+        }
+        Project owl = studio.projects().get(0);
+        Survey survey = Survey.of(owl.stone());
+        row("survey of a stone (dome, zones, area, weight)", times(30, 30, () -> Survey.of(owl.stone())), 1000, "ms", "dome wanted: 30 ms");
+        PaintPlan plan = Planner.plan(owl, survey, palette, repertoire, studio.climate());
+        Grid grid = Grid.around(survey.dome().outline().halfWidth() + 6, survey.dome().outline().halfHeight() + 6, 1 / 5.4);
+        StoneTerrain terrain = StoneTerrain.of(survey, grid);
+        row("picture of all steps, " + grid.columns() + " x " + grid.rows(), times(10, 20, () -> StonePicture.of(plan, terrain, Look.DRY)), 1000, "ms", "");
+        StonePicture picture = StonePicture.of(plan, terrain, Look.DRY);
+        int[] pixels = new int[grid.cells()];
+        int[] step = {0};
+        row("preview frame while the step slider is dragged", times(100, 300, () -> picture.draw(step[0]++ % (picture.steps() + 1), 320, pixels)), 1000, "ms", "wanted: 16.7 ms at the 95th percentile");
+        Lab wish = Lab.of(Srgb.ofHex("#7a8f5a"));
+        row("recipe search, 15 paints, 3 in a mix, 8 parts", times(5, 20, () -> RecipeSearch.nearest(wish, palette, 8, 3)), 1000, "ms", "");
+    }
+
+    private static List<Double> times(int warm, int count, Runnable work) {
+        for (int i = 0; i < warm; i++) {
+            work.run();
+        }
+        List<Double> seconds = new ArrayList<>();
+        for (int i = 0; i < count; i++) {
+            long start = System.nanoTime();
+            work.run();
+            seconds.add((System.nanoTime() - start) / 1e9);
+        }
+        return seconds;
+    }
+
+    private static double median(List<Double> values) {
+        return percentile(values, 50);
+    }
+
+    private static double percentile(List<Double> values, int percent) {
+        double[] sorted = values.stream().mapToDouble(Double::doubleValue).sorted().toArray();
+        return sorted[Math.min(sorted.length - 1, (int) Math.ceil(percent / 100.0 * sorted.length) - 1)];
+    }
+
+    private static void row(String what, List<Double> values, double factor, String unit, String against) {
+        System.out.printf(Locale.ROOT, "| %s | %.1f %s | %.1f %s | %s |%n", what, median(values) * factor, unit, percentile(values, 95) * factor, unit, against);
+    }
+}
