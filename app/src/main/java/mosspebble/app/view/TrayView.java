@@ -1,9 +1,14 @@
 package mosspebble.app.view;
 
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import javafx.collections.MapChangeListener;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -30,15 +35,19 @@ final class TrayView extends StackPane {
     private final Workbench workbench;
     private final Show show;
     private final HBox stones = new HBox(14);
-    private final Runnable add;
+    private final Map<String, Button> buttons = new LinkedHashMap<>();
+    private final Button plus = new Button("+ New stone");
 
     TrayView(Workbench workbench, Show show, Runnable add) {
         this.workbench = workbench;
         this.show = show;
-        this.add = add;
         setId("tray");
         getStyleClass().add("tray");
         stones.setAlignment(Pos.CENTER_LEFT);
+        plus.setId("new-stone");
+        plus.getStyleClass().addAll("pebble", "tray-add");
+        plus.setTooltip(new Tooltip("Put another stone on the cloth (N)"));
+        plus.setOnAction(e -> add.run());
         ScrollPane scroll = new ScrollPane(stones);
         scroll.setFitToHeight(true);
         scroll.setVbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
@@ -64,21 +73,31 @@ final class TrayView extends StackPane {
         return scale;
     }
 
+    /** Brings the tray up to date; a stone that stays keeps its button, and with it pointer and focus. */
     private void fill() {
-        stones.getChildren().clear();
         double scale = scale();
+        List<Node> wanted = new ArrayList<>();
         for (Project project : workbench.studio().projects()) {
-            stones.getChildren().add(stone(project, scale));
+            Button button = buttons.computeIfAbsent(project.id(), this::button);
+            show(button, project, scale);
+            wanted.add(button);
         }
-        Button plus = new Button("+ New stone");
-        plus.setId("new-stone");
-        plus.getStyleClass().addAll("pebble", "tray-add");
-        plus.setTooltip(new Tooltip("Put another stone on the cloth (N)"));
-        plus.setOnAction(e -> add.run());
-        stones.getChildren().add(plus);
+        buttons.values().retainAll(wanted);
+        wanted.add(plus);
+        if (!stones.getChildren().equals(wanted)) {
+            stones.getChildren().setAll(wanted);
+        }
     }
 
-    private Button stone(Project project, double scale) {
+    private Button button(String id) {
+        Button button = new Button();
+        button.setId("tray-" + id);
+        button.getStyleClass().add("tray-stone");
+        button.setOnAction(e -> workbench.choose(id));
+        return button;
+    }
+
+    private void show(Button button, Project project, double scale) {
         StackPane picture = new StackPane();
         picture.setMinSize(60, HIGH + 4);
         picture.setPrefHeight(HIGH + 4);
@@ -102,14 +121,9 @@ final class TrayView extends StackPane {
         words.setAlignment(Pos.CENTER_LEFT);
         HBox row = new HBox(10, picture, words);
         row.setAlignment(Pos.CENTER_LEFT);
-        Button button = new Button();
-        button.setId("tray-" + project.id());
-        button.getStyleClass().add("tray-stone");
         button.setGraphic(row);
         button.setAccessibleText(project.name() + ", " + state);
         button.setTooltip(new Tooltip("Put " + project.name() + " on the cloth"));
         button.pseudoClassStateChanged(CURRENT, workbench.shown().filter(p -> p.id().equals(project.id())).isPresent());
-        button.setOnAction(e -> workbench.choose(project.id()));
-        return button;
     }
 }
