@@ -13,7 +13,6 @@ import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.picture.StonePicture;
 import mosspebble.core.picture.StoneTerrain;
 import mosspebble.core.sketch.Grid;
-import mosspebble.core.sketch.PlacedPart;
 import mosspebble.core.timetable.Durations;
 import mosspebble.core.units.LengthText;
 import mosspebble.core.units.LengthUnit;
@@ -152,9 +151,8 @@ public final class Sheets {
         line(out, middleX, middleY, -3, 0, 3, 0);
         if (plan.design().isPresent()) {
             out.setLineWidth(0.25f * PT);
-            for (PlacedPart part : plan.design().get().parts()) {
-                Geometry clipped = part.drawn().getDimension() == 2 ? part.drawn().getBoundary() : part.drawn();
-                stroke(out, clipped.intersection(plan.survey().zones().outline()), middleX, middleY, 0x4E4F52);
+            for (Geometry line : plan.design().get().pencilLines()) {
+                stroke(out, line.intersection(plan.survey().zones().outline()), middleX, middleY, 0x4E4F52);
             }
         }
     }
@@ -250,8 +248,10 @@ public final class Sheets {
         if (!step.dries().isZero()) {
             facts.add("then dries " + Durations.words(step.dries()));
         }
-        write(out, bold, 9.5f, x, y, fit(String.join("  ·  ", facts), bold, 9.5f, room), 0x4E6A39);
-        y -= 4.6f;
+        for (String line : wrapped(String.join(" · ", facts), bold, 9.5f, room)) {
+            write(out, bold, 9.5f, x, y, line, 0x4E6A39);
+            y -= 4.4f;
+        }
         for (String line : wrapped(step.reason(), text, 9, room)) {
             if (y > top - CARD + 2) {
                 write(out, text, 9, x, y, line, 0x5A6057);
@@ -287,11 +287,6 @@ public final class Sheets {
             }
         });
         return kept.toString();
-    }
-
-    private static String fit(String words, PDFont font, float size, float roomMm) throws IOException {
-        List<String> lines = wrapped(words, font, size, roomMm);
-        return lines.size() == 1 ? words : lines.get(0) + " ...";
     }
 
     private static List<String> wrapped(String words, PDFont font, float size, float roomMm) throws IOException {

@@ -114,7 +114,7 @@ final class SliceView extends Region {
             for (Film film : sample.layers()) {
                 Coat coat = film.coat().orElseThrow();
                 double high = film.layerUm() * perUm;
-                pen.setFill(coat.optics().isClear() ? Color.web("#cfe3ea", 0.55) : Swatch.colour(coat.swatch()));
+                pen.setFill(coat.optics().isClear() ? Color.web(evening ? "#56676d" : "#D6E2E1") : Swatch.colour(coat.swatch()));
                 pen.fillRect(x, y - high, cell + 0.7, high);
                 y -= high;
             }
@@ -151,7 +151,7 @@ final class SliceView extends Region {
         Map<String, Integer> coats = new LinkedHashMap<>();
         sample.layers().forEach(f -> coats.merge(f.coat().orElseThrow().name(), 1, Integer::sum));
         List<String> parts = new ArrayList<>();
-        coats.forEach((name, count) -> parts.add(0, (count > 1 ? count + " × " : "") + name));
+        coats.forEach((name, count) -> parts.add(0, (count > 1 ? count + " × " : "") + (name.contains(" : ") ? "(" + name + ")" : name)));
         return Numbers.text(sample.totalUm(), 0) + " µm: " + String.join(" / ", parts);
     }
 }

@@ -16,6 +16,7 @@ import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.sketch.Grid;
 import mosspebble.core.sketch.Mask;
 import mosspebble.core.sketch.PlacedPart;
+import mosspebble.core.sketch.Role;
 import mosspebble.core.sketch.Shapes;
 
 /**
@@ -145,6 +146,9 @@ public final class StonePicture {
         Noise noise = new Noise(99);
         float[] drawn = new float[colour.length];
         for (PlacedPart part : parts.get()) {
+            if (part.part().role() == Role.FILL) {
+                rubOut(Mask.of(part.drawn(), terrain.grid), drawn); // lines behind it are not drawn
+            }
             Mask mask = Mask.of(Shapes.stroke(part.part().isArea() ? part.drawn().getBoundary() : part.drawn(), 0.45), terrain.grid);
             for (int r = 0; r < mask.rows(); r++) {
                 for (int c = 0; c < mask.columns(); c++) {
@@ -160,6 +164,16 @@ public final class StonePicture {
             }
         }
         return kept(0, 0, terrain.grid.columns(), terrain.grid.rows(), colour);
+    }
+
+    private void rubOut(Mask mask, float[] drawn) {
+        for (int r = 0; r < mask.rows(); r++) {
+            for (int c = 0; c < mask.columns(); c++) {
+                if (mask.at(c, r) >= 0.5f) {
+                    drawn[(mask.row() + r) * terrain.grid.columns() + mask.column() + c] = 0;
+                }
+            }
+        }
     }
 
     private Change kept(int column, int row, int columns, int rows, int[] colour) {

@@ -49,7 +49,10 @@ public final class Designs {
             if (part.sits() == (wearing ? Sits.ON_STONE : Sits.WEARING)) {
                 continue;
             }
-            Geometry drawn = wearing ? map.apply(part.shape()) : rigid.transform(part.shape());
+            Geometry drawn = wearing ? map.apply(part.isArea() ? Shapes.common(part.shape(), motif.silhouette()) : part.shape()) : rigid.transform(part.shape());
+            if (drawn.isEmpty()) {
+                continue; // wholly outside the silhouette that becomes the stone's outline
+            }
             if (part.isArea()) {
                 drawn = drawn.isValid() ? drawn : Shapes.grown(drawn, 1e-6);
                 parts.add(new PlacedPart(part, drawn, drawn));
