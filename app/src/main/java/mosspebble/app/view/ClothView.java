@@ -75,7 +75,7 @@ final class ClothView extends Region {
         stone.setSmooth(true);
         getChildren().addAll(linen, shadow, stone, overlay);
         overlay.setMouseTransparent(true);
-        for (ObservableValue<?> cause : new ObservableValue<?>[] {show.planProperty(), workbench.stageProperty(), workbench.shownProperty(), slice, focusedProperty(), workbench.studioProperty()}) {
+        for (ObservableValue<?> cause : new ObservableValue<?>[] {show.planProperty(), workbench.stageProperty(), workbench.shownProperty(), slice, focusVisibleProperty(), focusedProperty(), workbench.studioProperty()}) {
             cause.addListener((o, a, b) -> redrawOverlay());
         }
         show.pictureProperty().addListener((o, a, b) -> redrawStone());
@@ -306,7 +306,7 @@ final class ClothView extends Region {
         if (stage.compareTo(Stage.COLOUR) >= 0) {
             sliceLine(pen);
         }
-        if (isFocused()) {
+        if (isFocusVisible()) {
             pen.setStroke(evening() ? Color.web("#8FB073") : Color.web("#4E6A39"));
             pen.setLineWidth(2);
             pen.strokeRect(1, 1, getWidth() - 2, getHeight() - 2);

@@ -79,7 +79,7 @@ final class SliceView extends Region {
         double[] at = line.get();
         List<Slice.Sample> samples = slice.cut(show.steps(), at[0], at[1], at[2], at[3], SAMPLES);
         double top = 20;
-        double ground = h - 44;
+        double ground = h - 58;
         double left = 34;
         double width = w - left - 10;
         double thickest = samples.stream().mapToDouble(Slice.Sample::totalUm).max().orElse(0);
@@ -121,9 +121,9 @@ final class SliceView extends Region {
         }
         pen.setFill(ink);
         pen.setTextAlign(TextAlignment.LEFT);
-        pen.fillText("A", left, h - 4);
+        pen.fillText("A", left, ground + 24);
         pen.setTextAlign(TextAlignment.RIGHT);
-        pen.fillText("B", w - 10, h - 4);
+        pen.fillText("B", w - 10, ground + 24);
         Slice.Sample here = samples.get((int) Math.min(SAMPLES - 1, Math.round(pointer * (SAMPLES - 1))));
         double x = left + pointer * width;
         pen.setStroke(ink);
@@ -133,12 +133,21 @@ final class SliceView extends Region {
         pen.setTextAlign(TextAlignment.LEFT);
         String words = words(here);
         pen.setFont(Font.font("Atkinson Hyperlegible", 12));
-        pen.fillText(shortened(words, (int) ((width - 34) / 5.9)), left + 14, h - 4);
+        List<String> lines = lines(words, (int) (width / 5.7));
+        for (int i = 0; i < lines.size(); i++) {
+            pen.fillText(lines.get(i), left, h - 17 + 14 * i);
+        }
         setAccessibleText("Slice from A to B, thickest film " + Numbers.text(thickest, 0) + " µm; at the pointer: " + words);
     }
 
-    private static String shortened(String words, int most) {
-        return words.length() <= most ? words : words.substring(0, Math.max(1, most - 1)) + "…";
+    /** At most two lines of so many letters; what still does not fit is told by dots. */
+    private static List<String> lines(String words, int most) {
+        if (words.length() <= most) {
+            return List.of(words);
+        }
+        int cut = Math.max(words.lastIndexOf(' ', most), 1);
+        String rest = words.substring(cut).strip();
+        return List.of(words.substring(0, cut), rest.length() <= most ? rest : rest.substring(0, most - 1) + "…");
     }
 
     private static String words(Slice.Sample sample) {

@@ -246,7 +246,7 @@ public final class StonePicture {
         Grid grid = terrain.grid;
         int columns = grid.columns();
         double azimuth = Math.toRadians(lightFrom);
-        double elevation = Math.toRadians(52);
+        double elevation = Math.toRadians(44);
         float lx = (float) (Math.sin(azimuth) * Math.cos(elevation));
         float ly = (float) (-Math.cos(azimuth) * Math.cos(elevation));
         float lz = (float) Math.sin(elevation);
@@ -280,7 +280,7 @@ public final class StonePicture {
                 ny -= relief * ((colour[i + columns] >>> 24) - (colour[i - columns] >>> 24)) * 0.9f;
             }
             float key = nx * lx + ny * ly + nz * lz;
-            float light = Math.min(1.16f, 0.36f + 0.64f * Math.max(0, key) / lz) * (0.62f + 0.38f * nz);
+            float light = Math.min(1.30f, 0.26f + 0.74f * Math.max(0, key) / lz) * (0.55f + 0.45f * nz);
             light *= 1 + terrain.grain[i] * show[um];
             float half = Math.max(0, nx * hx + ny * hy + nz * hz);
             float shine = half;
