@@ -19,7 +19,13 @@ import mosspebble.core.sketch.Placement;
 import mosspebble.core.sketch.Repertoire;
 import mosspebble.core.sketch.Sketch;
 import mosspebble.core.sketch.Subject;
+import mosspebble.core.stone.Form;
+import mosspebble.core.stone.FoundStone;
+import mosspebble.core.stone.Origin;
+import mosspebble.core.stone.Patch;
 import mosspebble.core.stone.RockKind;
+import mosspebble.core.stone.Shape;
+import mosspebble.core.stone.Skin;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.stone.Texture;
@@ -35,14 +41,14 @@ public final class LanternWalk {
 
     private LanternWalk() {}
 
-    /** The demo studio: three stones in hand. */
+    /** The demo studio: three stones in hand, six in the basket. */
     public static Studio studio(Repertoire repertoire) {
-        return new Studio(List.of(owl(repertoire), harbour(repertoire), lettering(repertoire)), shelf(), new Climate(new Celsius(19), 0.55, 0.1), LengthUnit.MM, false);
+        return new Studio(List.of(owl(repertoire), harbour(repertoire), lettering(repertoire)), basket(), shelf(), new Climate(new Celsius(19), 0.55, 0.1), LengthUnit.MM, false);
     }
 
     /** An empty studio with the shelf that ships. */
     public static Studio newcomer() {
-        return new Studio(List.of(), shelf(), Climate.room(), LengthUnit.MM, false);
+        return new Studio(List.of(), List.of(), shelf(), Climate.room(), LengthUnit.MM, false);
     }
 
     /** Invented paints and pens; names are plain colours. */
@@ -68,13 +74,34 @@ public final class LanternWalk {
         return new Paint(id, name, PaintKind.PEN, Srgb.ofHex(hex), hiding, Finish.MATT, new Millimetres(tip), new Micrometres(tip > 2 ? 24 : 18), 0.40, 1, new Millilitres(7));
     }
 
-    private static Stone stone(double length, double width, double height, double roundness, double irregularity, double flatTop, boolean flatBack, double wayUp, long seed, RockKind rock,
-            Texture texture, String colour) {
-        return new Stone(new Millimetres(length), new Millimetres(width), new Millimetres(height), roundness, irregularity, flatTop, flatBack, wayUp, seed, rock, texture, rock.porosity(), Srgb.ofHex(colour));
+    private static Stone stone(double length, double width, double height, Shape shape, double fullness, boolean flatBack, double wayUp, long seed, RockKind rock, Texture texture, String colour) {
+        return Stone.cobble().withShape(shape).withSize(new Millimetres(length), new Millimetres(width), new Millimetres(height)).withDome(flatBack ? 1 : Stone.ROUNDED_FACE, fullness)
+                .withBackFullness(flatBack ? 2 : fullness).withWayUp(wayUp).withSeed(seed).withSkin(Skin.of(rock, texture, Srgb.ofHex(colour)));
+    }
+
+    private static Shape oval(double roundness, double irregularity) {
+        return new Shape.Grown(Form.OVAL, roundness, irregularity);
+    }
+
+    private static List<FoundStone> basket() {
+        Stone fox = stone(118, 80, 36, new Shape.Grown(Form.KIDNEY, 0.6, 0.15), 2, false, 0, 31, RockKind.SANDSTONE, Texture.ROUGH, "#b89a6e");
+        Stone window = stone(110, 92, 45, oval(0.7, 0.4), 2.4, false, 0, 44, RockKind.GRANITE, Texture.GRAINY, "#4b4c50");
+        return List.of(
+                found("snail", "Pale one for the snail", stone(70, 62, 34, oval(0.9, 0.25), 1.4, false, 0, 29, RockKind.LIMESTONE, Texture.SMOOTH, "#d5cdbb"), "gravel heap behind the mill, Quillbeck", Origin.Taking.ALLOWED,
+                        "the miller said take what you like"),
+                found("moon", "Cast disc", stone(90, 90, 18, new Shape.Grown(Form.ROUND, 1, 0), 7, true, 0, 37, RockKind.CAST_PLASTER, Texture.SMOOTH, "#ece8df"), "poured at home", Origin.Taking.OWN, "centre mark for the compass"),
+                found("fox", "Kidney for the fox", fox.plus(Patch.at(Patch.Kind.DENT, -26, -8, 9, 2.2)), "field edge at Upper Quillbeck", Origin.Taking.ALLOWED, "the hollow side is the curl of the tail"),
+                found("heron", "Long one for the heron", stone(132, 70, 25, new Shape.Grown(Form.EGG, 0.8, 0.2), 2.6, false, 270, 41, RockKind.SLATE, Texture.SMOOTH, "#6d747a"), "stream bed below the bridge", Origin.Taking.UNKNOWN, ""),
+                found("window", "Dark one with a crack", window.plus(Patch.crack(-34, 12, 8, -18, 1.2, 1.6)), "own garden wall", Origin.Taking.OWN, "the crack runs toward where the opening will be"),
+                found("toadstool", "Nearly round", stone(84, 80, 29, oval(0.95, 0.3), 1.8, false, 0, 47, RockKind.BASALT, Texture.GRAINY, "#5b5c5a"), "", Origin.Taking.UNKNOWN, ""));
+    }
+
+    private static FoundStone found(String id, String name, Stone stone, String where, Origin.Taking taking, String note) {
+        return new FoundStone(id, name, stone, new Origin(where, taking, note, Optional.empty()));
     }
 
     private static Project owl(Repertoire repertoire) {
-        Stone stone = stone(96, 74, 31, 0.9, 0.22, 0.35, false, 270, 4, RockKind.GRANITE, Texture.SMOOTH, "#918f8a");
+        Stone stone = stone(96, 74, 31, oval(0.9, 0.22), 2.75, false, 270, 4, RockKind.GRANITE, Texture.SMOOTH, "#918f8a");
         Map<String, Mix> colours = new LinkedHashMap<>();
         colours.put("feathers", mix("rust", 2, "sand", 1));
         colours.put("wings", mix("umber", 2, "rust", 1));
@@ -92,7 +119,7 @@ public final class LanternWalk {
     }
 
     private static Project harbour(Repertoire repertoire) {
-        Stone stone = stone(148, 98, 22, 0.45, 0.35, 0.9, true, 0, 12, RockKind.SLATE, Texture.SMOOTH, "#454a4f");
+        Stone stone = stone(148, 98, 22, oval(0.45, 0.35), 5.5, true, 0, 12, RockKind.SLATE, Texture.SMOOTH, "#454a4f");
         Map<String, Mix> colours = new LinkedHashMap<>();
         colours.put("night", mix("night", 3, "plum", 1));
         colours.put("mauve", new Mix(List.of(new Mix.Part("plum", 3), new Mix.Part("rose", 2), new Mix.Part("white", 1))));
@@ -112,7 +139,7 @@ public final class LanternWalk {
     }
 
     private static Project lettering(Repertoire repertoire) {
-        Stone stone = stone(160, 84, 38, 0.75, 0.2, 0.5, false, 0, 23, RockKind.BASALT, Texture.SMOOTH, "#5f605d");
+        Stone stone = stone(160, 84, 38, oval(0.75, 0.2), 3.5, false, 0, 23, RockKind.BASALT, Texture.SMOOTH, "#5f605d");
         return project("lettering", "Lantern Walk", "the sign at the start", stone, repertoire, new Subject.Word(List.of("LANTERN", "WALK"), BuiltIn.SLAB), false, 2,
                 Map.of("letters", mix("night", 3, "plum", 1)), Optional.of(Mix.of("white")),
                 Habits.usual().with(Habits.Ground.UNDER, Habits.Lines.LAST, Habits.LineColour.CONTRAST, Habits.Primer.WHERE_NEEDED));
@@ -126,6 +153,7 @@ public final class LanternWalk {
             Optional<Mix> ground, Habits habits) {
         Motif motif = Designs.motif(subject, repertoire).orElseThrow();
         Placement placement = Designs.fit(motif, Survey.of(stone).zones(), margin, 0).orElseThrow().placement();
-        return new Project(id, name, purpose, stone, Optional.of(new Sketch(subject, wearing, placement, margin)), colours, ground, habits);
+        return Project.begin(id, name, stone).withName(name, purpose).withOrigin(new Origin("Quillbeck", Origin.Taking.ALLOWED, "", Optional.empty()))
+                .withSketch(Optional.of(new Sketch(subject, wearing, placement, margin))).withColours(colours).withGround(ground).withHabits(habits);
     }
 }

@@ -24,7 +24,10 @@ import mosspebble.core.colour.Paint;
 import mosspebble.core.plan.Habits;
 import mosspebble.core.sketch.Placement;
 import mosspebble.core.sketch.Subject;
+import mosspebble.core.stone.FoundStone;
+import mosspebble.core.stone.Shape;
 import mosspebble.core.stone.Stone;
+import mosspebble.core.stone.Viewpoint;
 import mosspebble.core.units.Celsius;
 import mosspebble.core.units.Grams;
 import mosspebble.core.units.Micrometres;
@@ -51,6 +54,10 @@ final class StudioJson {
     @JsonIgnoreProperties()
     private interface FieldsOnly {}
 
+    @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
+    @JsonSubTypes({@JsonSubTypes.Type(value = Shape.Grown.class, name = "grown"), @JsonSubTypes.Type(value = Shape.Measured.class, name = "measured")})
+    private interface ShapeKind {}
+
     private static ObjectMapper mapper() {
         SimpleModule units = new SimpleModule();
         unit(units, Millimetres.class, Millimetres::value, Millimetres::new);
@@ -70,8 +77,8 @@ final class StudioJson {
                 return Srgb.ofHex(in.getValueAsString(""));
             }
         });
-        JsonMapper.Builder builder = JsonMapper.builder().addModule(units).addModule(new Jdk8Module()).addMixIn(Subject.class, SubjectKind.class);
-        for (Class<?> plain : new Class<?>[] {Stone.class, Mix.class, Habits.class, Paint.class, Placement.class}) {
+        JsonMapper.Builder builder = JsonMapper.builder().addModule(units).addModule(new Jdk8Module()).addMixIn(Subject.class, SubjectKind.class).addMixIn(Shape.class, ShapeKind.class);
+        for (Class<?> plain : new Class<?>[] {Stone.class, Mix.class, Habits.class, Paint.class, Placement.class, Viewpoint.class, FoundStone.class}) {
             builder.addMixIn(plain, FieldsOnly.class);
         }
         ObjectMapper mapper = builder.build();

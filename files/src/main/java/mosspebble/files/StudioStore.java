@@ -19,17 +19,19 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
+import java.util.function.Function;
 import java.util.function.Supplier;
 import mosspebble.core.colour.Shelf;
 import mosspebble.core.drying.Climate;
 import mosspebble.core.plan.Project;
 import mosspebble.core.plan.Studio;
+import mosspebble.core.stone.FoundStone;
 import mosspebble.core.units.LengthUnit;
 import org.sqlite.SQLiteConfig;
 
 /**
  * One studio in one SQLite file. Write-ahead log, every edit one committed transaction, so that a kill at any instant loses no accepted edit. A lock file beside it keeps a
- * second instance out. Tables: {@code project(id, position, document)}, {@code setting(key, document)}, {@code edit(number, at, title)}; documents are JSON.
+ * second instance out. Tables: {@code project(id, position, document)}, {@code found(id, position, document)}, {@code setting(key, document)}, {@code edit(number, at, title)}; documents are JSON.
  */
 public final class StudioStore implements Closeable {
 
@@ -43,6 +45,7 @@ public final class StudioStore implements Closeable {
             CREATE TABLE project(id TEXT PRIMARY KEY, position INTEGER NOT NULL, document TEXT NOT NULL);
             CREATE TABLE setting(key TEXT PRIMARY KEY, document TEXT NOT NULL);
             CREATE TABLE edit(number INTEGER PRIMARY KEY AUTOINCREMENT, at TEXT NOT NULL, title TEXT NOT NULL);
+            CREATE TABLE found(id TEXT PRIMARY KEY, position INTEGER NOT NULL, document TEXT NOT NULL);
             """);
 
     private record View(LengthUnit unit, boolean evening) {}
@@ -170,21 +173,27 @@ public final class StudioStore implements Closeable {
     }
 
     private static Studio load(Connection connection, Path file) throws SQLException, FileTrouble {
-        List<Project> projects = new ArrayList<>();
-        try (Statement sql = connection.createStatement(); ResultSet rows = sql.executeQuery("SELECT id, document FROM project ORDER BY position")) {
-            while (rows.next()) {
-                projects.add(StudioJson.read(rows.getString(2), Project.class, file + ", stone " + rows.getString(1)));
-            }
-        }
+        List<Project> projects = rows(connection, file, "project", Project.class);
+        List<FoundStone> basket = rows(connection, file, "found", FoundStone.class);
         View view = setting(connection, file, "view", View.class);
         Shelf shelf = setting(connection, file, "shelf", Shelf.class);
         Climate climate = setting(connection, file, "climate", Climate.class);
         connection.commit();
         try {
-            return new Studio(projects, shelf, climate, view.unit(), view.evening());
+            return new Studio(projects, basket, shelf, climate, view.unit(), view.evening());
         } catch (IllegalArgumentException | NullPointerException e) {
             throw new FileTrouble(file.toString(), "The studio contradicts itself: " + e.getMessage() + ".", "It is left untouched. Restore a copy.", e);
         }
+    }
+
+    private static <T> List<T> rows(Connection connection, Path file, String table, Class<T> type) throws SQLException, FileTrouble {
+        List<T> values = new ArrayList<>();
+        try (Statement sql = connection.createStatement(); ResultSet rows = sql.executeQuery("SELECT id, document FROM " + table + " ORDER BY position")) {
+            while (rows.next()) {
+                values.add(StudioJson.read(rows.getString(2), type, file + ", stone " + rows.getString(1)));
+            }
+        }
+        return values;
     }
 
     private static <T> T setting(Connection connection, Path file, String key, Class<T> type) throws SQLException, FileTrouble {
@@ -225,21 +234,8 @@ public final class StudioStore implements Closeable {
     private static void write(Connection connection, Studio before, Studio after, String title) throws SQLException {
         connection.setAutoCommit(false);
         try {
-            for (int i = 0; i < after.projects().size(); i++) {
-                Project project = after.projects().get(i);
-                boolean same = before != null && i < before.projects().size() && before.projects().get(i) == project;
-                if (!same) {
-                    run(connection, "INSERT INTO project(id, position, document) VALUES(?, ?, ?) ON CONFLICT(id) DO UPDATE SET position = excluded.position, document = excluded.document",
-                            project.id(), i, StudioJson.write(project));
-                }
-            }
-            if (before != null) {
-                for (Project gone : before.projects()) {
-                    if (after.project(gone.id()).isEmpty()) {
-                        run(connection, "DELETE FROM project WHERE id = ?", gone.id());
-                    }
-                }
-            }
+            putRows(connection, "project", before == null ? List.of() : before.projects(), after.projects(), Project::id);
+            putRows(connection, "found", before == null ? List.of() : before.basket(), after.basket(), FoundStone::id);
             putIfChanged(connection, "shelf", before == null ? null : before.shelf(), after.shelf());
             putIfChanged(connection, "climate", before == null ? null : before.climate(), after.climate());
             putIfChanged(connection, "view", before == null ? null : new View(before.unit(), before.evening()), new View(after.unit(), after.evening()));
@@ -248,6 +244,22 @@ public final class StudioStore implements Closeable {
         } catch (SQLException e) {
             connection.rollback();
             throw e;
+        }
+    }
+
+    private static <T> void putRows(Connection connection, String table, List<T> before, List<T> after, Function<T, String> id) throws SQLException {
+        for (T gone : before) {
+            if (after.stream().noneMatch(kept -> id.apply(kept).equals(id.apply(gone)))) {
+                run(connection, "DELETE FROM " + table + " WHERE id = ?", id.apply(gone));
+            }
+        }
+        for (int i = 0; i < after.size(); i++) {
+            T value = after.get(i);
+            boolean same = i < before.size() && before.get(i) == value;
+            if (!same) {
+                run(connection, "INSERT INTO " + table + "(id, position, document) VALUES(?, ?, ?) ON CONFLICT(id) DO UPDATE SET position = excluded.position, document = excluded.document",
+                        id.apply(value), i, StudioJson.write(value));
+            }
         }
     }
 

@@ -39,7 +39,7 @@ public final class StoneTerrain {
         double turn = Math.toRadians(stone.wayUp());
         double cos = Math.cos(turn);
         double sin = Math.sin(turn);
-        double rough = stone.texture() == Texture.ROUGH ? 1 : 0.25;
+        double rough = stone.texture() == Texture.ROUGH ? 1 : stone.texture() == Texture.GRAINY ? 0.55 : 0.25;
         double[] normal = new double[3];
         for (int r = 0; r < mask.rows(); r++) {
             for (int c = 0; c < mask.columns(); c++) {
@@ -79,6 +79,11 @@ public final class StoneTerrain {
                 double speck = crystal < 0.09 ? -0.26 : crystal > 0.91 ? 0.20 : (crystal - 0.5) * 0.14;
                 yield speck + 0.16 * (small - 0.5) + 0.18 * cloud + 0.06 * fine;
             }
+            case MARBLE -> {
+                double vein = Math.abs(noise.octaves(u / 30 + 0.5 * cloud, v / 14, 4) - 0.5);
+                yield 0.10 * cloud + 0.03 * fine - (vein < 0.03 ? 0.20 * (0.03 - vein) / 0.03 : 0);
+            }
+            case FLINT -> 0.24 * (noise.octaves(u / 12, v / 12, 3) - 0.5) + 0.02 * fine;
             case SLATE -> 0.22 * (noise.octaves(u / 26, v / 2.6, 4) - 0.5) + 0.16 * cloud + 0.06 * fine;
             case LIMESTONE -> {
                 double pit = noise.smooth(0.9 * u + 40, 0.9 * v);
@@ -88,6 +93,10 @@ public final class StoneTerrain {
             case BASALT -> {
                 double pore = noise.crystal(u / 1.6, v / 1.6);
                 yield 0.14 * cloud + 0.12 * (noise.crystal(2 * u, 2 * v) - 0.5) - (pore > 0.93 ? 0.30 : 0);
+            }
+            case CAST_CEMENT -> {
+                double pore = noise.crystal(u / 1.3, v / 1.3);
+                yield 0.10 * cloud + 0.07 * (noise.crystal(1.8 * u, 1.8 * v) - 0.5) - (pore > 0.965 ? 0.22 : 0);
             }
             case CAST_PLASTER -> 0.05 * cloud + 0.04 * fine;
         };

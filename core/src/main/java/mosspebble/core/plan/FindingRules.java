@@ -8,6 +8,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import mosspebble.core.care.SealAdvice;
+import mosspebble.core.coats.Coat;
+import mosspebble.core.coats.FilmTable;
+import mosspebble.core.coats.SoakIn;
 import mosspebble.core.colour.Lab;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Paint;
@@ -27,6 +30,7 @@ import mosspebble.core.sketch.Role;
 import mosspebble.core.sketch.Shapes;
 import mosspebble.core.sketch.Slot;
 import mosspebble.core.sketch.Subject;
+import mosspebble.core.stone.Patch;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.supplies.PaintUse;
 import mosspebble.core.units.Numbers;
@@ -61,12 +65,40 @@ final class FindingRules {
     }
 
     void stone() {
+        switch (project.origin().taking()) {
+            case FORBIDDEN -> findings.add(Finding.of(Weight.STOP, Stage.STONE, "Taking this stone was not allowed" + place() + ". Bring it back; protected beaches and parks forbid it, local rules come first."));
+            case UNKNOWN, OWN, ALLOWED -> { }
+        }
+        long marks = survey.dome().patches().stream().filter(p -> p.kind() == Patch.Kind.CRACK).count();
+        if (marks > 0) {
+            findings.add(Finding.of(Weight.TIP, Stage.STONE, marks == 1 ? "One crack is marked: keep faces and letters off it." : marks + " cracks are marked: keep faces and letters off them."));
+        }
+        if (survey.stone().skin().sealed()) {
+            findings.add(Finding.of(Weight.MIND, Stage.STONE, "The stone has been sealed before. Dull it with fine paper first, or the paint peels off whole."));
+        }
+        primerForPale();
         double dry = Lab.of(survey.stone().colour()).l();
         double sealed = Lab.of(PaintPlan.bare(survey.stone(), Look.SEALED)).l();
         if (dry - sealed >= DARKENS) {
             findings.add(Finding.of(Weight.TIP, Stage.STONE, "Sealed, this bare stone goes from L* " + Numbers.text(dry, 0) + " to " + Numbers.text(sealed, 0)
                     + ". Colours are judged against the darker one."));
         }
+    }
+
+    private String place() {
+        return project.origin().where().isBlank() ? "" : " (" + project.origin().where() + ")";
+    }
+
+    /** Whether the palest paint needs more than two coats on this stone as it will look sealed. */
+    private void primerForPale() {
+        palette.shelf().ofKind(PaintKind.BRUSH).stream().max((a, b) -> Double.compare(Lab.of(a.swatch()).l(), Lab.of(b.swatch()).l())).flatMap(p -> palette.colour(Mix.of(p.id()))).ifPresent(pale -> {
+            Coat coat = new Coat(palette.shelf().words(pale.mix()), pale.optics().full().toSrgb(), pale.optics(), pale.dryUm(), pale.dryingShift(), -1);
+            int coats = new FilmTable(PaintPlan.bare(survey.stone(), Look.SEALED), SoakIn.share(survey.stone())).coatsToHide(0, coat, project.habits().tolerance(), PrimerChoice.MOST_COATS);
+            if (coats > 2) {
+                findings.add(Finding.of(Weight.TIP, Stage.STONE, "Primer is needed for pale colours here: " + palette.shelf().words(pale.mix()) + " takes " + (coats > PrimerChoice.MOST_COATS ? "more than " + PrimerChoice.MOST_COATS : coats)
+                        + " coats on this stone as it looks sealed."));
+            }
+        });
     }
 
     void sketch(Optional<Motif> motif, Optional<PlacedDesign> design, Repertoire repertoire) {

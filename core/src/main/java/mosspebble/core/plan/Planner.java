@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
+import mosspebble.core.care.Preparation;
 import mosspebble.core.care.SealAdvice;
 import mosspebble.core.coats.Coat;
 import mosspebble.core.coats.FilmMap;
@@ -153,12 +154,10 @@ public final class Planner {
     // --- steps without paint
 
     private void prepare() {
-        double hours = 1 + 26 * survey.stone().porosity();
-        add(new Operation(Operation.Kind.PREPARE, "Wash and dry the stone", "Wash with soap and water, rinse, brush off loose grains, let it dry through.",
-                "Dirt, salt and damp under paint make it peel. A " + survey.stone().rock().label() + " with " + Numbers.text(100 * survey.stone().porosity(), 0)
-                        + " % pores dries in about " + Numbers.text(hours, 0) + " h.",
-                Shapes.nothing(), Optional.empty(), Optional.empty(), Optional.empty(), 0, "soap, brush, cloth", survey.facts().upperMm2(), Duration.ofMinutes(5), Duration.ZERO,
-                Duration.ofMinutes(Math.round(60 * hours)), List.of()), null);
+        for (Preparation.Step step : Preparation.of(survey, climate)) {
+            add(new Operation(Operation.Kind.PREPARE, step.title(), step.sentence(), step.reason(), Shapes.nothing(), Optional.empty(), Optional.empty(), Optional.empty(), 0, step.tool(),
+                    survey.facts().upperMm2(), step.hand(), Duration.ZERO, step.waits(), last("the step before is done")), null);
+        }
     }
 
     private void pencil(PlacedDesign design) {

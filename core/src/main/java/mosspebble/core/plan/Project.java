@@ -7,56 +7,108 @@ import java.util.Optional;
 import java.util.TreeMap;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.sketch.Sketch;
+import mosspebble.core.stone.FoundStone;
+import mosspebble.core.stone.Origin;
 import mosspebble.core.stone.Stone;
+import mosspebble.core.stone.Viewpoint;
 
 /**
  * One stone in hand with all that is decided for it.
  *
  * @param id unique in the studio
  * @param purpose what it will be for, may be empty
+ * @param origin where the stone came from
+ * @param viewpoint how it will be seen
  * @param colours the mix of each colour slot that has one
  * @param ground colour of the background, if one is wanted
+ * @param below what is decided for the side that lies below
  */
-public record Project(String id, String name, String purpose, Stone stone, Optional<Sketch> sketch, Map<String, Mix> colours, Optional<Mix> ground, Habits habits) {
+public record Project(String id, String name, String purpose, Stone stone, Origin origin, Viewpoint viewpoint, Optional<Sketch> sketch, Map<String, Mix> colours, Optional<Mix> ground, Habits habits,
+        Optional<Side> below) {
 
     /** Longest name or purpose. */
     public static final int LONGEST = 80;
 
+    /** The picture of the side that lies below. */
+    public record Side(Optional<Sketch> sketch, Map<String, Mix> colours, Optional<Mix> ground) {
+        public Side {
+            Objects.requireNonNull(sketch);
+            Objects.requireNonNull(ground);
+            colours = Collections.unmodifiableMap(new TreeMap<>(colours));
+        }
+    }
+
     public Project {
         Objects.requireNonNull(id);
         Objects.requireNonNull(stone);
+        Objects.requireNonNull(origin);
+        Objects.requireNonNull(viewpoint);
         Objects.requireNonNull(sketch);
         Objects.requireNonNull(ground);
         Objects.requireNonNull(habits);
+        Objects.requireNonNull(below);
         if (name.isBlank() || name.length() > LONGEST || purpose.length() > LONGEST) {
             throw new IllegalArgumentException("A stone needs a name of 1 to " + LONGEST + " letters and a purpose of at most as many.");
         }
         colours = Collections.unmodifiableMap(new TreeMap<>(colours));
     }
 
+    /** A stone in hand for which nothing is decided yet. */
+    public static Project begin(String id, String name, Stone stone) {
+        return new Project(id, name, "", stone, Origin.unknown(), Viewpoint.above(), Optional.empty(), Map.of(), Optional.empty(), Habits.usual(), Optional.empty());
+    }
+
+    /** A stone taken from the basket. */
+    public static Project begin(FoundStone found) {
+        return begin(found.id(), found.name(), found.stone()).withOrigin(found.origin());
+    }
+
+    /** The stone as it goes into the basket; the picture planned for it is left behind. */
+    public FoundStone found() {
+        return new FoundStone(id, name, stone, origin);
+    }
+
     public Project withName(String newName, String newPurpose) {
-        return new Project(id, newName, newPurpose, stone, sketch, colours, ground, habits);
+        return new Project(id, newName, newPurpose, stone, origin, viewpoint, sketch, colours, ground, habits, below);
     }
 
     public Project withStone(Stone newStone) {
-        return new Project(id, name, purpose, newStone, sketch, colours, ground, habits);
+        return new Project(id, name, purpose, newStone, origin, viewpoint, sketch, colours, ground, habits, below);
+    }
+
+    public Project withOrigin(Origin newOrigin) {
+        return new Project(id, name, purpose, stone, newOrigin, viewpoint, sketch, colours, ground, habits, below);
+    }
+
+    public Project withViewpoint(Viewpoint newViewpoint) {
+        return new Project(id, name, purpose, stone, origin, newViewpoint, sketch, colours, ground, habits, below);
     }
 
     public Project withSketch(Optional<Sketch> newSketch) {
-        return new Project(id, name, purpose, stone, newSketch, colours, ground, habits);
+        return new Project(id, name, purpose, stone, origin, viewpoint, newSketch, colours, ground, habits, below);
+    }
+
+    public Project withColours(Map<String, Mix> newColours) {
+        return new Project(id, name, purpose, stone, origin, viewpoint, sketch, newColours, ground, habits, below);
     }
 
     public Project withColour(String slot, Mix mix) {
         Map<String, Mix> changed = new TreeMap<>(colours);
         changed.put(slot, mix);
-        return new Project(id, name, purpose, stone, sketch, changed, ground, habits);
+        return withColours(changed);
     }
 
     public Project withGround(Optional<Mix> newGround) {
-        return new Project(id, name, purpose, stone, sketch, colours, newGround, habits);
+        return new Project(id, name, purpose, stone, origin, viewpoint, sketch, colours, newGround, habits, below);
     }
 
     public Project withHabits(Habits newHabits) {
-        return new Project(id, name, purpose, stone, sketch, colours, ground, newHabits);
+        return new Project(id, name, purpose, stone, origin, viewpoint, sketch, colours, ground, newHabits, below);
+    }
+
+    /** The stone turned over: the other face is up with what was decided for it, and this one is kept below. */
+    public Project turnedOver() {
+        Side up = below.orElse(new Side(Optional.empty(), Map.of(), Optional.empty()));
+        return new Project(id, name, purpose, stone.turnedOver(), origin, viewpoint, up.sketch(), up.colours(), up.ground(), habits, Optional.of(new Side(sketch, colours, ground)));
     }
 }

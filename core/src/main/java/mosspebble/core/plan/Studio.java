@@ -5,20 +5,35 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 import mosspebble.core.colour.Shelf;
 import mosspebble.core.drying.Climate;
+import mosspebble.core.stone.FoundStone;
 import mosspebble.core.units.LengthUnit;
 
-/** Everything a painter has in hand: the whole state of the application that is kept. */
-public record Studio(List<Project> projects, Shelf shelf, Climate climate, LengthUnit unit, boolean evening) {
+/**
+ * Everything a painter has: the whole state of the application that is kept.
+ *
+ * @param projects stones in hand
+ * @param basket stones that wait
+ */
+public record Studio(List<Project> projects, List<FoundStone> basket, Shelf shelf, Climate climate, LengthUnit unit, boolean evening) {
+
+    /** Most stones in the basket. */
+    public static final int MOST_FOUND = 500;
+
 
     public Studio {
         projects = List.copyOf(projects);
+        basket = List.copyOf(basket);
         Objects.requireNonNull(shelf);
         Objects.requireNonNull(climate);
         Objects.requireNonNull(unit);
-        if (projects.stream().map(Project::id).distinct().count() < projects.size()) {
+        if (Stream.concat(projects.stream().map(Project::id), basket.stream().map(FoundStone::id)).distinct().count() < projects.size() + basket.size()) {
             throw new IllegalArgumentException("two stones in the studio have the same id");
+        }
+        if (basket.size() > MOST_FOUND) {
+            throw new IllegalArgumentException("The basket holds " + MOST_FOUND + " stones; take some out first.");
         }
     }
 
@@ -42,18 +57,40 @@ public record Studio(List<Project> projects, Shelf shelf, Climate climate, Lengt
     }
 
     private Studio withProjects(List<Project> changed) {
-        return new Studio(changed, shelf, climate, unit, evening);
+        return new Studio(changed, basket, shelf, climate, unit, evening);
+    }
+
+    public Studio withBasket(List<FoundStone> newBasket) {
+        return new Studio(projects, newBasket, shelf, climate, unit, evening);
+    }
+
+    public Optional<FoundStone> found(String id) {
+        return basket.stream().filter(f -> f.id().equals(id)).findFirst();
+    }
+
+    /** A stone of the basket taken in hand. */
+    public Studio takenUp(String id) {
+        return found(id).map(found -> withBasket(basket.stream().filter(f -> f != found).toList()).plus(Project.begin(found))).orElse(this);
+    }
+
+    /** A stone in hand laid into the basket; its picture is given up. */
+    public Studio laidBack(String id) {
+        return project(id).map(project -> {
+            List<FoundStone> more = new ArrayList<>(basket);
+            more.add(project.found());
+            return without(id).withBasket(more);
+        }).orElse(this);
     }
 
     public Studio withShelf(Shelf newShelf) {
-        return new Studio(projects, newShelf, climate, unit, evening);
+        return new Studio(projects, basket, newShelf, climate, unit, evening);
     }
 
     public Studio withClimate(Climate newClimate) {
-        return new Studio(projects, shelf, newClimate, unit, evening);
+        return new Studio(projects, basket, shelf, newClimate, unit, evening);
     }
 
     public Studio withView(LengthUnit newUnit, boolean newEvening) {
-        return new Studio(projects, shelf, climate, newUnit, newEvening);
+        return new Studio(projects, basket, shelf, climate, newUnit, newEvening);
     }
 }

@@ -1,6 +1,8 @@
 package mosspebble.core.stone;
 
 import java.util.Arrays;
+import java.util.List;
+import org.locationtech.jts.geom.Coordinate;
 
 /**
  * The face of a stone as a height field by inflation: u solves {@code laplacian(u) = -1} inside the outline with u = 0 on it; with
@@ -8,7 +10,8 @@ import java.util.Arrays;
  *
  * <p>For an ellipse u is a quadratic and m = 1 gives the half-ellipsoid exactly; in general the volume over an ellipse with semi-axes a, b is
  * {@code pi a b H (1/m) B(1/m, 3/2)} (own derivation, w uniform over the area of an ellipse). The equation is discretised on a square grid with the unequal-arm
- * five-point stencil (G. H. Shortley, R. Weller, J. Appl. Phys. 9, 334, 1938), exact for quadratics, and solved by successive over-relaxation.
+ * five-point stencil (G. H. Shortley, R. Weller, J. Appl. Phys. 9, 334, 1938), exact for quadratics, and solved by successive over-relaxation. Marks of the stone (dents, bumps, cracks) are
+ * added to the smooth height.
  */
 public final class Dome {
 
@@ -27,12 +30,14 @@ public final class Dome {
     private final double[] level;
     private final double heightMm;
     private final double fullness;
+    private final List<Patch> patches;
 
-    private Dome(StoneOutline outline, double cellMm, double heightMm, double fullness) {
+    private Dome(StoneOutline outline, double cellMm, double heightMm, double fullness, List<Patch> patches) {
         this.outline = outline;
         this.cellMm = cellMm;
         this.heightMm = heightMm;
         this.fullness = fullness;
+        this.patches = patches;
         this.columns = 2 * (int) Math.ceil(outline.halfWidth() / cellMm) + 5;
         this.rows = 2 * (int) Math.ceil(outline.halfHeight() / cellMm) + 5;
         this.left = -cellMm * (columns / 2);
@@ -45,7 +50,23 @@ public final class Dome {
         StoneOutline outline = StoneOutline.of(stone);
         double longest = 2 * Math.max(outline.halfWidth(), outline.halfHeight());
         double cell = Math.max(longest / 200, Math.min(1, longest / 40));
-        return inflate(outline, stone.faceHeightMm(), stone.fullness(), cell);
+        return inflate(outline, stone.faceHeightMm(), stone.fullness(), cell).with(stone);
+    }
+
+    /** With the marks, height and fullness of a stone of the same outline; costs nothing. */
+    Dome with(Stone stone) {
+        List<Patch> placed = stone.patches().stream().filter(p -> !p.onBack()).map(p -> {
+            Coordinate from = outline.placed(p.x(), p.y());
+            Coordinate to = outline.placed(p.toX(), p.toY());
+            return new Patch(p.kind(), from.x, from.y, to.x, to.y, p.radiusMm(), p.depthMm(), false);
+        }).toList();
+        return copy(stone.faceHeightMm(), stone.fullness(), placed);
+    }
+
+    private Dome copy(double newHeightMm, double newFullness, List<Patch> newPatches) {
+        Dome dome = new Dome(outline, cellMm, newHeightMm, newFullness, newPatches);
+        System.arraycopy(level, 0, dome.level, 0, level.length);
+        return dome;
     }
 
     /**
@@ -57,16 +78,19 @@ public final class Dome {
         if (!(heightMm > 0) || !(fullness >= 1) || !(cellMm > 0)) {
             throw new IllegalArgumentException("a dome needs height > 0 mm, fullness >= 1 and cell > 0 mm, had " + heightMm + ", " + fullness + ", " + cellMm);
         }
-        Dome dome = new Dome(outline, cellMm, heightMm, fullness);
+        Dome dome = new Dome(outline, cellMm, heightMm, fullness, List.of());
         dome.solve();
         return dome;
     }
 
-    /** The same inflated outline with another height and fullness; costs nothing. */
+    /** The same inflated outline with another height and fullness and no marks; costs nothing. */
     public Dome reshaped(double newHeightMm, double newFullness) {
-        Dome dome = new Dome(outline, cellMm, newHeightMm, newFullness);
-        System.arraycopy(level, 0, dome.level, 0, level.length);
-        return dome;
+        return copy(newHeightMm, newFullness, List.of());
+    }
+
+    /** The back below the girdle as a dome of its own, its depth as height; empty depth is a hair. */
+    public Dome back(Stone stone) {
+        return reshaped(Math.max(stone.backDepthMm(), 1e-9), stone.backFullness());
     }
 
     private void solve() {
@@ -83,8 +107,8 @@ public final class Dome {
         for (int i = 0; i < level.length; i++) {
             if (west[i] > 0) {
                 inside[count++] = i;
-                double x = left + i % columns * cellMm;
-                double y = top + i / columns * cellMm;
+                double x = left + i % columns * cellMm - outline.poleX();
+                double y = top + i / columns * cellMm - outline.poleY();
                 int direction = (int) Math.round((Math.atan2(y, x) / (2 * Math.PI) + 1) * RADII) % RADII;
                 double share = Math.hypot(x, y) / Math.max(radius[direction], 1e-9);
                 level[i] = Math.max(0, 1 - share * share);
@@ -293,9 +317,33 @@ public final class Dome {
         return (level[i] * (1 - fx) + level[i + 1] * fx) * (1 - fy) + (level[i + columns] * (1 - fx) + level[i + columns + 1] * fx) * fy;
     }
 
-    /** Height over the girdle in mm; 0 on the outline and outside. */
+    /** Marks on this side, where they lie now. */
+    public List<Patch> patches() {
+        return patches;
+    }
+
+    /** Exponent m of the inflation. */
+    public double fullness() {
+        return fullness;
+    }
+
+    /** Height over the girdle in mm with all marks; 0 on the outline and outside. */
     public double heightAt(double x, double y) {
+        double smooth = smoothHeightAt(x, y);
+        return patches.isEmpty() || smooth == 0 ? smooth : Math.max(0, smooth + lift(x, y));
+    }
+
+    /** Height without the marks. */
+    public double smoothHeightAt(double x, double y) {
         return heightOf(levelAt(x, y));
+    }
+
+    private double lift(double x, double y) {
+        double lift = 0;
+        for (Patch patch : patches) {
+            lift += patch.lift(x, y);
+        }
+        return lift;
     }
 
     private double heightOf(double w) {
@@ -316,6 +364,11 @@ public final class Dome {
         double slope = heightMm * fullness * Math.pow(1 - w, fullness - 1) / (2 * Math.sqrt(Math.max(1 - rest, 1e-12)));
         double nx = -slope * wx;
         double ny = -slope * wy;
+        if (!patches.isEmpty()) {
+            double e = 0.15;
+            nx -= (lift(x + e, y) - lift(x - e, y)) / (2 * e);
+            ny -= (lift(x, y + e) - lift(x, y - e)) / (2 * e);
+        }
         double size = Math.sqrt(nx * nx + ny * ny + 1);
         normal[0] = nx / size;
         normal[1] = ny / size;
@@ -327,5 +380,10 @@ public final class Dome {
         double[] normal = new double[3];
         normalAt(x, y, normal);
         return Math.toDegrees(Math.acos(normal[2]));
+    }
+
+    /** The same dome without its marks. */
+    public Dome smooth() {
+        return patches.isEmpty() ? this : reshaped(heightMm, fullness);
     }
 }

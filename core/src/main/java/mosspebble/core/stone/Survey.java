@@ -5,6 +5,6 @@ public record Survey(Stone stone, Dome dome, Zones zones, StoneFacts facts) {
 
     public static Survey of(Stone stone) {
         Dome dome = Dome.of(stone);
-        return new Survey(stone, dome, Zones.of(dome), StoneFacts.of(stone, dome));
+        return new Survey(stone, dome, Zones.of(dome, stone.limits()), StoneFacts.of(stone, dome));
     }
 }

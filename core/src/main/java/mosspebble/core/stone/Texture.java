@@ -3,6 +3,7 @@ package mosspebble.core.stone;
 /** How the skin of the stone feels. */
 public enum Texture {
     SMOOTH("smooth", 0.02),
+    GRAINY("grainy", 0.10),
     ROUGH("rough", 0.25);
 
     private final String label;

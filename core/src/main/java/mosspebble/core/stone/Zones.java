@@ -5,7 +5,7 @@ import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.Polygon;
 
 /**
- * The parts of the upper stone by tilt: the <em>face</em> up to the face limit, the <em>shoulder</em> up to the rim limit, the <em>rim</em> beyond.
+ * The parts of the upper stone by tilt of the smooth dome: the <em>face</em> up to the face limit, the <em>shoulder</em> up to the rim limit, the <em>rim</em> beyond.
  *
  * @param face outline of the face, mm
  * @param paintable outline of face and shoulder together, mm
@@ -13,22 +13,21 @@ import org.locationtech.jts.geom.Polygon;
  */
 public record Zones(Polygon face, Polygon paintable, Polygon outline) {
 
-    /** Tilt at which the face ends and the shoulder begins, degrees (common practice, no source). */
-    public static final double FACE_TILT = 35;
-
-    /** Tilt at which the shoulder ends and the rim begins, degrees (common practice, no source). */
-    public static final double RIM_TILT = 65;
-
     private static final int RAYS = 240;
     private static final int STEPS = 60;
 
-    public static Zones of(Dome dome) {
+    public static Zones of(Dome dome, ZoneLimits limits) {
         GeometryFactory factory = new GeometryFactory();
-        return new Zones(upTo(dome, FACE_TILT, factory), upTo(dome, RIM_TILT, factory), dome.outline().polygon(factory));
+        Dome smooth = dome.smooth();
+        return new Zones(upTo(smooth, limits.faceTilt(), factory), upTo(smooth, limits.rimTilt(), factory), dome.outline().polygon(factory));
     }
 
-    /** Along each ray from the middle, the first place where the tilt passes the limit. */
-    private static Polygon upTo(Dome dome, double limit, GeometryFactory factory) {
+    /** Along each ray from the pole, the first place where the tilt passes the limit. */
+    private static Polygon upTo(Dome dome, double limitDegrees, GeometryFactory factory) {
+        double limit = Math.cos(Math.toRadians(limitDegrees));
+        double poleX = dome.outline().poleX();
+        double poleY = dome.outline().poleY();
+        double[] normal = new double[3];
         Coordinate[] ring = new Coordinate[RAYS + 1];
         for (int ray = 0; ray < RAYS; ray++) {
             double angle = 2 * Math.PI * ray / RAYS;
@@ -39,21 +38,23 @@ public record Zones(Polygon face, Polygon paintable, Polygon outline) {
             double high = 1;
             for (int step = STEPS / 4; step <= STEPS; step++) {
                 double share = (double) step / STEPS;
-                if (dome.tiltAt(share * radius * cos, share * radius * sin) > limit) {
+                dome.normalAt(poleX + share * radius * cos, poleY + share * radius * sin, normal);
+                if (normal[2] < limit) {
                     high = share;
                     break;
                 }
                 low = share;
             }
-            for (int halving = 0; halving < 20 && low < high; halving++) {
+            for (int halving = 0; halving < 12 && low < high; halving++) {
                 double middle = (low + high) / 2;
-                if (dome.tiltAt(middle * radius * cos, middle * radius * sin) > limit) {
+                dome.normalAt(poleX + middle * radius * cos, poleY + middle * radius * sin, normal);
+                if (normal[2] < limit) {
                     high = middle;
                 } else {
                     low = middle;
                 }
             }
-            ring[ray] = new Coordinate(low * radius * cos, low * radius * sin);
+            ring[ray] = new Coordinate(poleX + low * radius * cos, poleY + low * radius * sin);
         }
         ring[RAYS] = ring[0].copy();
         return factory.createPolygon(ring);

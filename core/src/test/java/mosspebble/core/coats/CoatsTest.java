@@ -11,6 +11,7 @@ import mosspebble.core.colour.Spectrum;
 import mosspebble.core.sketch.Grid;
 import mosspebble.core.sketch.Mask;
 import mosspebble.core.stone.RockKind;
+import mosspebble.core.stone.Skin;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.Texture;
 import mosspebble.core.units.Srgb;
@@ -86,7 +87,7 @@ class CoatsTest {
 
     @Test
     void porousStoneDrinksTheFirstCoatOnly() {
-        Stone stone = Stone.cobble().withSurface(RockKind.SANDSTONE, Texture.ROUGH, 0.18, Srgb.ofHex("#b89a6e"));
+        Stone stone = Stone.cobble().withSkin(new Skin(RockKind.SANDSTONE, Texture.ROUGH, 0.18, Srgb.ofHex("#b89a6e"), false, false));
         double soak = SoakIn.share(stone);
         FilmTable table = new FilmTable(PALE, soak);
         Coat red = coat("red");

@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.SplittableRandom;
 import mosspebble.core.Paints;
 import mosspebble.core.Reference;
+import mosspebble.core.stone.Skin;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.units.Srgb;
 import org.junit.jupiter.api.Tag;
@@ -183,7 +184,7 @@ class ColourTest {
     @Test
     void porousStoneDarkensMoreThanGlassy() {
         Stone tight = Stone.cobble();
-        Stone porous = tight.withSurface(tight.rock(), tight.texture(), 0.2, tight.colour());
+        Stone porous = tight.withSkin(new Skin(tight.rock(), tight.texture(), 0.2, tight.colour(), false, false));
 
         assertThat(Lab.of(WetStone.sealed(porous)).l()).isLessThan(Lab.of(WetStone.sealed(tight)).l() - 2);
         assertThat(Lab.of(WetStone.sealed(tight)).l()).isLessThan(Lab.of(tight.colour()).l() - 2);

@@ -36,6 +36,7 @@ import mosspebble.core.sketch.Sketch;
 import mosspebble.core.sketch.Slot;
 import mosspebble.core.sketch.Subject;
 import mosspebble.core.stone.RockKind;
+import mosspebble.core.stone.Skin;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.stone.Texture;
@@ -55,7 +56,7 @@ import org.locationtech.jts.geom.GeometryFactory;
 class PlannerTest {
 
     private static final GeometryFactory FACTORY = new GeometryFactory();
-    private static final Stone DARK = Stone.cobble().withSurface(RockKind.BASALT, Texture.SMOOTH, 0.03, Srgb.ofHex("#3c3d40"));
+    private static final Stone DARK = Stone.cobble().withSkin(new Skin(RockKind.BASALT, Texture.SMOOTH, 0.03, Srgb.ofHex("#3c3d40"), false, false));
 
     private static Geometry box(double x0, double y0, double x1, double y1) {
         return FACTORY.toGeometry(new Envelope(x0, x1, y0, y1));
@@ -79,7 +80,7 @@ class PlannerTest {
     private static Project project(Stone stone) {
         Placement fitted = Designs.fit(gate().motifs().get(0), Survey.of(stone).zones(), 2, 0).orElseThrow().placement();
         Map<String, Mix> colours = Map.of("wall", Mix.of("palegreen"), "door", Mix.of("darkred"), "knob", Mix.of("yellow"), "line", Mix.of("blackpen"), "glint", Mix.of("whitepen"));
-        return new Project("p", "Gate", "", stone, Optional.of(new Sketch(new Subject.Figure("gate"), false, fitted, 2)), colours, Optional.of(Mix.of("blue")), Habits.usual());
+        return Project.begin("p", "Gate", stone).withSketch(Optional.of(new Sketch(new Subject.Figure("gate"), false, fitted, 2))).withColours(colours).withGround(Optional.of(Mix.of("blue")));
     }
 
     private static PaintPlan plan(Project project) {
@@ -131,7 +132,7 @@ class PlannerTest {
     @Tag("outside") // the trade: chalk on dark stone, graphite on pale (common practice, no source)
     void pencilKindFollowsTheStone() {
         assertThat(plan(project(DARK)).operations().get(1).tool()).contains("chalk");
-        assertThat(plan(project(DARK.withSurface(RockKind.LIMESTONE, Texture.SMOOTH, 0.1, Srgb.ofHex("#d8d0c0")))).operations().get(1).tool()).contains("graphite");
+        assertThat(plan(project(DARK.withSkin(new Skin(RockKind.LIMESTONE, Texture.SMOOTH, 0.1, Srgb.ofHex("#d8d0c0"), false, false)))).operations().get(1).tool()).contains("graphite");
     }
 
     @Test
@@ -268,7 +269,7 @@ class PlannerTest {
     @Test
     @Tag("outside") // varnish: 3 coats on porous stone, 2 else; a simple three-colour stone about 20 min of hand time plus drying (common practice, no source)
     void sealingAndHandTimeAreThoseOfTheTrade() {
-        Project porous = project(DARK.withSurface(RockKind.SANDSTONE, Texture.SMOOTH, 0.18, Srgb.ofHex("#b89a6e")));
+        Project porous = project(DARK.withSkin(new Skin(RockKind.SANDSTONE, Texture.SMOOTH, 0.18, Srgb.ofHex("#b89a6e"), false, false)));
         assertThat(first(plan(porous), Kind.SEAL, "").coats()).isEqualTo(3);
         PaintPlan plan = plan(project(DARK));
         assertThat(first(plan, Kind.SEAL, "").coats()).isEqualTo(2);

@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import mosspebble.core.stone.Form;
+import mosspebble.core.stone.Shape;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.stone.Zones;
@@ -64,8 +66,7 @@ class FitTest {
     @Tag("outside") // JTS MaximumInscribedCircle
     void theLargestDiscOnAnIrregularFaceIsThatOfJts() {
         for (long seed : new long[] {1, 2, 3, 4}) {
-            Stone stone = new Stone(new Millimetres(110), new Millimetres(80), new Millimetres(30), 0.6, 1, 0.3, true, 0, seed, Stone.cobble().rock(), Stone.cobble().texture(), 0.01,
-                    Srgb.ofHex("#888888"));
+            Stone stone = Stone.cobble().withSize(new Millimetres(110), new Millimetres(80), new Millimetres(30)).withShape(new Shape.Grown(Form.OVAL, 0.6, 1)).withDome(1, 2.5).withSeed(seed);
             Geometry face = Survey.of(stone).zones().face();
             double radius = new MaximumInscribedCircle(face, 0.05).getRadiusLine().getLength();
 
@@ -102,7 +103,7 @@ class FitTest {
 
     @Test
     void wearingTheStonePutsTheSilhouetteOnItsEdgeAndKeepsInnerPartsRound() {
-        Stone stone = Stone.cobble().withForm(0.3, 1, 0.2, true, 0);
+        Stone stone = Stone.cobble().withShape(new Shape.Grown(Form.OVAL, 0.3, 1)).withDome(1, 2);
         Zones zones = Survey.of(stone).zones();
         Sketch sketch = new Sketch(new Subject.Figure("blob"), true, new Placement(0, 0, 0, 1), 0);
 

@@ -17,7 +17,7 @@ import org.locationtech.jts.geom.GeometryFactory;
 class DomeTest {
 
     private static Stone ellipse(double length, double width, double height, double flatTop) {
-        return Stone.cobble().withSize(new Millimetres(length), new Millimetres(width), new Millimetres(height)).withForm(1, 0, flatTop, true, 0);
+        return Stone.cobble().withSize(new Millimetres(length), new Millimetres(width), new Millimetres(height)).withShape(new Shape.Grown(Form.OVAL, 1, 0)).withDome(1, 1 + 5 * flatTop);
     }
 
     @Test
@@ -69,14 +69,14 @@ class DomeTest {
     void faceOfAHemisphereIsTheCapUpToTheFaceTilt() {
         Dome dome = Dome.of(ellipse(80, 80, 40, 0));
 
-        double radius = 40 * Math.sin(Math.toRadians(Zones.FACE_TILT));
-        assertThat(Zones.of(dome).face().getArea()).isCloseTo(Math.PI * radius * radius, Percentage.withPercentage(1));
+        double radius = 40 * Math.sin(Math.toRadians(ZoneLimits.usual().faceTilt()));
+        assertThat(Zones.of(dome, ZoneLimits.usual()).face().getArea()).isCloseTo(Math.PI * radius * radius, Percentage.withPercentage(1));
     }
 
     @Test
     void outlineHasTheMeasuredLengthAndWidthWhateverTheForm() {
         for (double form : new double[] {0, 0.4, 1}) {
-            StoneOutline outline = StoneOutline.of(Stone.cobble().withForm(form, 1 - form, 0, true, 0));
+            StoneOutline outline = StoneOutline.of(Stone.cobble().withShape(new Shape.Grown(Form.OVAL, form, 1 - form)));
             assertThat(2 * outline.halfWidth()).isCloseTo(96, within(1e-9));
             assertThat(2 * outline.halfHeight()).isCloseTo(74, within(1e-9));
             assertThat(outline.polygon(new GeometryFactory()).isValid()).isTrue();
@@ -107,6 +107,6 @@ class DomeTest {
     void measuresOutOfRangeAreRefusedWithRangeAndValue() {
         assertThatThrownBy(() -> Stone.cobble().withSize(new Millimetres(9999), new Millimetres(70), new Millimetres(30)))
                 .hasMessageContaining("length").hasMessageContaining("8 to 600 mm").hasMessageContaining("9999");
-        assertThatThrownBy(() -> Stone.cobble().withForm(Double.NaN, 0, 0, true, 0)).hasMessageContaining("roundness");
+        assertThatThrownBy(() -> Stone.cobble().withShape(new Shape.Grown(Form.OVAL, Double.NaN, 0))).hasMessageContaining("roundness");
     }
 }

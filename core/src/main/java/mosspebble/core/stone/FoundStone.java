@@ -1,0 +1,30 @@
+package mosspebble.core.stone;
+
+import java.util.Objects;
+
+/** A stone that waits in the basket. */
+public record FoundStone(String id, String name, Stone stone, Origin origin) {
+
+    public FoundStone {
+        Objects.requireNonNull(id);
+        Objects.requireNonNull(stone);
+        Objects.requireNonNull(origin);
+        if (name.isBlank() || name.length() > 80) {
+            throw new IllegalArgumentException("A stone needs a name of 1 to 80 letters.");
+        }
+    }
+
+    public FoundStone withStone(Stone newStone) {
+        return new FoundStone(id, name, newStone, origin);
+    }
+
+    public FoundStone withOrigin(Origin newOrigin) {
+        return new FoundStone(id, name, stone, newOrigin);
+    }
+
+    /** Word for a stone's proportions: round to 1.12 times as long as wide, oval to 1.5, else long (common practice, no source). */
+    public static String proportions(Stone stone) {
+        double aspect = Math.max(stone.length().value(), stone.width().value()) / Math.min(stone.length().value(), stone.width().value());
+        return aspect < 1.12 ? "round" : aspect < 1.5 ? "oval" : "long";
+    }
+}

@@ -1,0 +1,74 @@
+package mosspebble.core.care;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.List;
+import mosspebble.core.drying.Climate;
+import mosspebble.core.drying.SteadyMass;
+import mosspebble.core.stone.Patch;
+import mosspebble.core.stone.RockKind;
+import mosspebble.core.stone.Stone;
+import mosspebble.core.stone.Survey;
+import mosspebble.core.units.Celsius;
+import org.junit.jupiter.api.Test;
+
+/** What a bare stone needs, and the drying curve on the scale. */
+class PreparationTest {
+
+    private static List<String> titles(Stone stone) {
+        return Preparation.of(Survey.of(stone), Climate.room()).stream().map(Preparation.Step::title).toList();
+    }
+
+    @Test
+    void everyStoneIsWashedAndOnlyWhatNeedsItGetsMore() {
+        Stone stone = Stone.cobble();
+        assertThat(titles(stone)).containsExactly("Wash and dry the stone");
+        assertThat(titles(stone.withSkin(stone.skin().withState(true, false)))).containsExactly("Wash and dry the stone", "Dull the old sealer");
+        assertThat(titles(stone.withSkin(stone.skin().withState(false, true)))).startsWith("Brush off loose grains");
+        assertThat(titles(stone.withSkin(stone.skin().withRock(RockKind.CAST_PLASTER)))).startsWith("Let the cast stone dry");
+        assertThat(titles(stone.plus(Patch.at(Patch.Kind.HOLE, 5, 5, 3, 4)))).endsWith("Fill the hole");
+        assertThat(titles(stone.plus(Patch.at(Patch.Kind.DENT, 5, 5, 3, 4)))).as("a dent is used, not filled").containsExactly("Wash and dry the stone");
+    }
+
+    @Test
+    void porousStoneInDampAirDriesLongest() {
+        Stone tight = Stone.cobble();
+        Stone porous = tight.withSkin(tight.skin().withRock(RockKind.SANDSTONE));
+        Climate damp = new Climate(new Celsius(15), 0.85, 0.1);
+
+        assertThat(Preparation.dryAfterWashing(porous, Climate.room())).isGreaterThan(Preparation.dryAfterWashing(tight, Climate.room()).multipliedBy(5));
+        assertThat(Preparation.dryAfterWashing(porous, damp)).isGreaterThan(Preparation.dryAfterWashing(porous, Climate.room()).multipliedBy(3));
+        assertThat(Preparation.dryAfterWashing(tight, Climate.room()).toMinutes()).isBetween(15L, 120L); // common practice, no source
+    }
+
+    @Test
+    void weighingsOfADryingCastTellWhenItIsReady() {
+        double[] noise = {0.1, -0.15, 0.05, 0.12, -0.08, 0};
+        List<SteadyMass.Weighing> weighings = new ArrayList<>();
+        for (int day = 0; day < 6; day++) {
+            weighings.add(new SteadyMass.Weighing(24 * day, 126 + 55 * Math.exp(-24 * day / 40.0) + noise[day]));
+        }
+        SteadyMass fit = SteadyMass.fit(weighings);
+
+        assertThat(fit.steadyGrams()).isCloseTo(126, within(1.0));
+        assertThat(fit.tauHours()).isCloseTo(40, within(2.0));
+        assertThat(fit.readyHours()).isCloseTo(40 * Math.log(55 / (0.002 * 126)), within(12.0));
+        assertThat(fit.question()).isEmpty();
+    }
+
+    @Test
+    void aStoneThatIsDryOrGrowsHeavierOrHasNoEndInSightIsSaidSo() {
+        assertThat(SteadyMass.fit(List.of(w(0, 100), w(10, 100.02), w(20, 100))).readyHours()).isZero();
+        assertThat(SteadyMass.fit(List.of(w(0, 100), w(10, 101), w(20, 102))).question()).hasValueSatisfying(q -> assertThat(q).contains("heavier"));
+        assertThat(SteadyMass.fit(List.of(w(0, 200), w(10, 190), w(20, 180))).question()).hasValueSatisfying(q -> assertThat(q).contains("no end can be told yet"));
+        assertThatThrownBy(() -> SteadyMass.fit(List.of(w(0, 100), w(1, 99)))).hasMessageContaining("at least three times");
+        assertThatThrownBy(() -> SteadyMass.fit(List.of(w(0, 100), w(5, 99), w(5, 98)))).hasMessageContaining("Weighing 3 must be later");
+    }
+
+    private static SteadyMass.Weighing w(double hours, double grams) {
+        return new SteadyMass.Weighing(hours, grams);
+    }
+}
