@@ -241,10 +241,10 @@ public final class Dome {
         int[] votes = new int[level.length];
         for (int i = 0; i < level.length; i++) {
             if (west[i] > 0 && north[i] > 0) {
-                vote(i, i - 1, i + 1, west[i], east[i], sum, votes);
-                vote(i, i + 1, i - 1, east[i], west[i], sum, votes);
-                vote(i, i - columns, i + columns, north[i], south[i], sum, votes);
-                vote(i, i + columns, i - columns, south[i], north[i], sum, votes);
+                vote(i, i - 1, i + 1, west[i], east[i], west[i - 1] > 0 && north[i - 1] > 0, sum, votes);
+                vote(i, i + 1, i - 1, east[i], west[i], west[i + 1] > 0 && north[i + 1] > 0, sum, votes);
+                vote(i, i - columns, i + columns, north[i], south[i], west[i - columns] > 0 && north[i - columns] > 0, sum, votes);
+                vote(i, i + columns, i - columns, south[i], north[i], west[i + columns] > 0 && north[i + columns] > 0, sum, votes);
             }
         }
         for (int i = 0; i < level.length; i++) {
@@ -276,8 +276,8 @@ public final class Dome {
         }
     }
 
-    private void vote(int at, int outside, int opposite, double arm, double otherArm, double[] sum, int[] votes) {
-        if (arm >= 1) {
+    private void vote(int at, int outside, int opposite, double arm, double otherArm, boolean inside, double[] sum, int[] votes) {
+        if (inside) {
             return;
         }
         double here = level[at];
