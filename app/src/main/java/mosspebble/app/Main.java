@@ -58,8 +58,11 @@ public final class Main implements Callable<Integer> {
         @Option(names = "--stone", paramLabel = "ID", description = "open with this stone on the cloth")
         private String stone;
 
+        @Option(names = "--deed", paramLabel = "NAME", description = "then do this, by the name it has in the command field; may be repeated")
+        private List<String> deeds = List.of();
+
         MossPebbleApp.Wish wish(Path studio, boolean demo) {
-            return new MossPebbleApp.Wish(studio, demo, shot, once, stage, stone);
+            return new MossPebbleApp.Wish(studio, demo, shot, once, stage, stone, deeds);
         }
     }
 

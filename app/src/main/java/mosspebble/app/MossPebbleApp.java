@@ -2,6 +2,7 @@ package mosspebble.app;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
 import java.util.function.Supplier;
@@ -18,17 +19,25 @@ import mosspebble.app.view.Shell;
 import mosspebble.app.view.TroubleView;
 import mosspebble.core.plan.Finding;
 import mosspebble.core.plan.Studio;
+import mosspebble.core.stone.Stone;
+import mosspebble.core.stone.Survey;
+import mosspebble.core.units.Grams;
 import mosspebble.files.BuiltIn;
 import mosspebble.files.FileTrouble;
 import mosspebble.files.LanternWalk;
 import mosspebble.files.StudioStore;
+import mosspebble.instruments.BenchScene;
+import mosspebble.instruments.SimulatedBenchCamera;
 import mosspebble.instruments.SimulatedClimateProbe;
+import mosspebble.instruments.SimulatedKitchenScale;
 
 /** The window and what it stands on: store, workbench, plan desk. */
 public final class MossPebbleApp extends Application {
 
     /** What the command line asked for. */
-    public record Wish(Path studio, boolean demo, Path shot, boolean once, Finding.Stage stage, String stone) {}
+    public record Wish(Path studio, boolean demo, Path shot, boolean once, Finding.Stage stage, String stone, List<String> deeds) {}
+
+    private static final long FIRST_SCENE = 309;
 
     private static volatile Wish launched;
     private static volatile CompletableFuture<StudioStore> launchedOpening;
@@ -119,7 +128,9 @@ public final class MossPebbleApp extends Application {
                 workbench.choose(wish.stone());
             }
             workbench.stageProperty().set(wish.stage());
-            window.setScene(new Scene(scene(workbench), 1280, 800));
+            Shell shell = scene(workbench);
+            window.setScene(new Scene(shell, 1280, 800));
+            wish.deeds().forEach(shell::perform);
             if (wish.shot() != null) {
                 new Screenshot(window.getScene(), wish.shot(), wish.once()).whenSettled();
             }
@@ -135,10 +146,24 @@ public final class MossPebbleApp extends Application {
     private Shell scene(Workbench workbench) {
         desk = new PlanDesk(BuiltIn::repertoire, Platform::runLater, error -> workbench.tell(error.getMessage() == null ? error.toString() : error.getMessage()));
         Show show = new Show(workbench, desk);
-        Shell shell = new Shell(workbench, show, desk, new SimulatedClimateProbe(7));
+        Shell shell = new Shell(workbench, show, desk, new SimulatedClimateProbe(7), new SimulatedBenchCamera(MossPebbleApp::bench),
+                new SimulatedKitchenScale(11, () -> show.plan() == null ? new Grams(0) : lying(show.plan().survey())));
         shell.getStylesheets().add(MossPebbleApp.class.getResource("mosspebble.css").toExternalForm());
         shell.getProperties().put(Show.class, show);
         return shell;
+    }
+
+    /** What lies before the stand-in camera at each shot: three stones first, then one to six. */
+    private static BenchScene bench(long shot) {
+        return BenchScene.varied(FIRST_SCENE + shot, 2400, 1800);
+    }
+
+    /** What the stand-in scale weighs: the stone on the cloth as nature made it, a tenth fuller than the painter thinks. */
+    private static Grams lying(Survey survey) {
+        Stone stone = survey.stone();
+        double fullness = Math.min(Stone.FULLEST, 1.1 * stone.fullness());
+        Stone real = stone.withDome(stone.faceShare(), fullness).withBackFullness(stone.flatBack() ? stone.backFullness() : fullness);
+        return Survey.of(real).facts().weight();
     }
 
     /** A free name beside a studio that cannot be opened. */

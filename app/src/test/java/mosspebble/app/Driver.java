@@ -1,6 +1,7 @@
 package mosspebble.app;
 
 import java.nio.file.Path;
+import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
@@ -31,7 +32,7 @@ final class Driver implements AutoCloseable {
 
     Driver(Path studio, boolean demo) throws TimeoutException {
         stage = FxToolkit.registerPrimaryStage();
-        app = new MossPebbleApp(new MossPebbleApp.Wish(studio, demo, null, false, Finding.Stage.STONE, null));
+        app = new MossPebbleApp(new MossPebbleApp.Wish(studio, demo, null, false, Finding.Stage.STONE, null, List.of()));
         FxToolkit.setupApplication(() -> app);
         WaitForAsyncUtils.waitForFxEvents();
         // an application restarted in one process finds keys pressed as the last one left them

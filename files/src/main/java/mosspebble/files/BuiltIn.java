@@ -14,6 +14,8 @@ public final class BuiltIn {
     /** Id of the face that words take unless told otherwise. */
     public static final String SLAB = "heavy-slab";
 
+    private static final List<String[]> TITLES = List.of(new String[] {"owl-lamp", "Owl keeping a lamp"}, new String[] {"harbour-dusk", "Harbour light at dusk"});
+
     private static final List<String> MOTIFS = List.of("owl-lamp", "harbour-dusk");
 
     private BuiltIn() {}
@@ -34,6 +36,11 @@ public final class BuiltIn {
         } catch (FileTrouble | IOException e) {
             throw new IllegalStateException("A shipped file is damaged; install Moss Pebble again. " + e.getMessage(), e);
         }
+    }
+
+    /** Id and title of every shipped motif. */
+    public static List<String[]> titles() {
+        return TITLES.stream().map(String[]::clone).toList();
     }
 
     static InputStream open(String resource) throws IOException {

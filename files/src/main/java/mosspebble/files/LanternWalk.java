@@ -29,6 +29,7 @@ import mosspebble.core.stone.Skin;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.stone.Texture;
+import mosspebble.core.stone.Viewpoint;
 import mosspebble.core.units.Celsius;
 import mosspebble.core.units.LengthUnit;
 import mosspebble.core.units.Micrometres;
@@ -135,14 +136,14 @@ public final class LanternWalk {
         colours.put("beam", new Mix(List.of(new Mix.Part("sand", 2), new Mix.Part("plum", 1), new Mix.Part("marigold", 1))));
         colours.put("dark", Mix.of("pen-black"));
         colours.put("light", Mix.of("pen-white"));
-        return project("harbour", "Harbour light at dusk", "on the bench above the water", stone, repertoire, new Subject.Figure("harbour-dusk"), true, 0, colours, Optional.empty(), Habits.usual());
+        return project("harbour", "Harbour light at dusk", "on the bench above the water", stone, repertoire, new Subject.Figure("harbour-dusk"), true, 0, colours, Optional.empty(), Habits.usual()).withViewpoint(Viewpoint.table());
     }
 
     private static Project lettering(Repertoire repertoire) {
         Stone stone = stone(160, 84, 38, oval(0.75, 0.2), 3.5, false, 0, 23, RockKind.BASALT, Texture.SMOOTH, "#5f605d");
         return project("lettering", "Lantern Walk", "the sign at the start", stone, repertoire, new Subject.Word(List.of("LANTERN", "WALK"), BuiltIn.SLAB), false, 2,
                 Map.of("letters", mix("night", 3, "plum", 1)), Optional.of(Mix.of("white")),
-                Habits.usual().with(Habits.Ground.UNDER, Habits.Lines.LAST, Habits.LineColour.CONTRAST, Habits.Primer.WHERE_NEEDED));
+                Habits.usual().with(Habits.Ground.UNDER, Habits.Lines.LAST, Habits.LineColour.CONTRAST, Habits.Primer.WHERE_NEEDED)).withViewpoint(new Viewpoint(0, 1300, 1300));
     }
 
     private static Mix mix(String first, int parts, String second, int others) {

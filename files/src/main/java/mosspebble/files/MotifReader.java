@@ -2,26 +2,11 @@ package mosspebble.files;
 
 import java.awt.Shape;
 import java.awt.geom.AffineTransform;
-import java.awt.geom.Ellipse2D;
-import java.awt.geom.IllegalPathStateException;
-import java.awt.geom.Line2D;
-import java.awt.geom.Path2D;
-import java.awt.geom.RoundRectangle2D;
-import java.io.IOException;
 import java.io.InputStream;
-import java.io.StringReader;
-import java.nio.ByteBuffer;
-import java.nio.charset.CharacterCodingException;
-import java.nio.charset.StandardCharsets;
-import java.util.ArrayDeque;
 import java.util.ArrayList;
-import java.util.Deque;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.Set;
-import javax.xml.stream.XMLInputFactory;
-import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
 import mosspebble.core.sketch.Motif;
@@ -31,10 +16,6 @@ import mosspebble.core.sketch.Shapes;
 import mosspebble.core.sketch.Sits;
 import mosspebble.core.sketch.Slot;
 import mosspebble.core.units.Srgb;
-import org.apache.batik.parser.AWTPathProducer;
-import org.apache.batik.parser.AWTTransformProducer;
-import org.apache.batik.parser.ParseException;
-import org.apache.batik.parser.TransformListParser;
 import org.locationtech.jts.geom.Geometry;
 
 /**
@@ -43,17 +24,12 @@ import org.locationtech.jts.geom.Geometry;
  */
 public final class MotifReader {
 
-    private static final int MOST_BYTES = 2_000_000;
-    private static final int MOST_ELEMENTS = 5_000;
-    private static final int DEEPEST = 48;
     private static final int MOST_POINTS = 120_000;
     private static final int MOST_PARTS = 500;
     private static final double FARTHEST = 100_000;
-    private static final Set<String> ACTIVE = Set.of("script", "foreignobject", "image", "iframe", "use", "animate", "set", "animatetransform", "style");
 
     private final String place;
     private final XMLStreamReader xml;
-    private final Deque<AffineTransform> transforms = new ArrayDeque<>();
     private final List<MotifPart> parts = new ArrayList<>();
     private final List<Geometry> silhouettes = new ArrayList<>();
     private List<Slot> slots = List.of();
@@ -75,54 +51,18 @@ public final class MotifReader {
      * @throws FileTrouble naming element, line and what was expected; nothing is half read
      */
     public static Motif read(InputStream in, String place) throws FileTrouble {
-        try {
-            byte[] bytes = in.readNBytes(MOST_BYTES + 1);
-            if (bytes.length > MOST_BYTES) {
-                throw new FileTrouble(place, "The file is larger than 2 MB.", "Simplify the drawing in a vector editor.");
-            }
-            if (bytes.length == 0) {
-                throw new FileTrouble(place, "The file is empty.", "Export the drawing again as SVG.");
-            }
-            XMLInputFactory factory = XMLInputFactory.newDefaultFactory();
-            factory.setProperty(XMLInputFactory.SUPPORT_DTD, false);
-            factory.setProperty(XMLInputFactory.IS_SUPPORTING_EXTERNAL_ENTITIES, false);
-            factory.setProperty(XMLInputFactory.IS_REPLACING_ENTITY_REFERENCES, false);
-            String text = StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(bytes)).toString();
-            XMLStreamReader xml = factory.createXMLStreamReader(new StringReader(text));
-            return new MotifReader(place, xml).motif();
-        } catch (XMLStreamException e) {
-            int line = e.getLocation() == null ? 0 : e.getLocation().getLineNumber();
-            throw new FileTrouble(place + ", line " + line, "The file is not well-formed SVG.", "Export it again from a vector editor.", e);
-        } catch (CharacterCodingException e) {
-            throw new FileTrouble(place, "The file is not text in UTF-8.", "Export it again from a vector editor as SVG with UTF-8.", e);
-        } catch (IOException e) {
-            throw new FileTrouble(place, "The file cannot be read.", "Check that it exists and may be read.", e);
-        }
+        return SvgElements.read(in, place, xml -> new MotifReader(place, xml).motif());
     }
 
     private Motif motif() throws XMLStreamException, FileTrouble {
-        transforms.push(new AffineTransform());
-        int elements = 0;
-        int depth = 0;
-        while (xml.hasNext()) {
-            switch (xml.next()) {
-                case XMLStreamConstants.DTD, XMLStreamConstants.ENTITY_REFERENCE, XMLStreamConstants.ENTITY_DECLARATION ->
-                        throw trouble("document", "The file declares a document type or entities, which are refused.", "Remove the DOCTYPE line.");
-                case XMLStreamConstants.START_ELEMENT -> {
-                    depth++;
-                    elements++;
-                    if (elements > MOST_ELEMENTS || depth > DEEPEST) {
-                        throw trouble(xml.getLocalName(), "The drawing has more than " + MOST_ELEMENTS + " elements or groups deeper than " + DEEPEST + ".", "Simplify it.");
-                    }
-                    start(depth);
-                }
-                case XMLStreamConstants.END_ELEMENT -> {
-                    depth--;
-                    transforms.pop();
-                }
-                default -> { }
+        SvgElements elements = new SvgElements(place, xml);
+        elements.each((depth, transform) -> {
+            if (depth == 1) {
+                root(xml.getLocalName());
+            } else if (xml.getAttributeValue(null, "data-part") != null) {
+                part(xml.getLocalName(), transform);
             }
-        }
+        });
         return assemble();
     }
 
@@ -157,32 +97,6 @@ public final class MotifReader {
     private static String sentence(IllegalArgumentException e) {
         String message = e.getMessage();
         return message.substring(0, 1).toUpperCase(Locale.ROOT) + message.substring(1) + (message.endsWith(".") ? "" : ".");
-    }
-
-    private void start(int depth) throws FileTrouble {
-        String name = xml.getLocalName();
-        if (ACTIVE.contains(name.toLowerCase(Locale.ROOT))) {
-            throw trouble(name, "The element <" + name + "> is refused: motifs hold plain shapes only.", "Turn it into paths, or remove it.");
-        }
-        for (int i = 0; i < xml.getAttributeCount(); i++) {
-            String attribute = xml.getAttributeLocalName(i).toLowerCase(Locale.ROOT);
-            String value = xml.getAttributeValue(i);
-            if (attribute.startsWith("on") || attribute.equals("href") && !value.startsWith("#") || value.toLowerCase(Locale.ROOT).contains("javascript:")
-                    || value.contains("url(") && !value.contains("url(#")) {
-                throw trouble(name, "The attribute " + attribute + " runs a script or leads outside the file, which is refused.", "Remove it.");
-            }
-        }
-        AffineTransform own = new AffineTransform(transforms.peek());
-        String transform = xml.getAttributeValue(null, "transform");
-        if (transform != null) {
-            own.concatenate(transform(name, transform));
-        }
-        transforms.push(own);
-        if (depth == 1) {
-            root(name);
-        } else if (xml.getAttributeValue(null, "data-part") != null) {
-            part(name, own);
-        }
     }
 
     private void root(String name) throws FileTrouble {
@@ -221,7 +135,7 @@ public final class MotifReader {
         if (part.isBlank() || part.length() > 60 || parts.size() >= MOST_PARTS) {
             throw trouble(element, "data-part is empty or too long, or there are more than " + MOST_PARTS + " parts.", "Give each part a short name of its own.");
         }
-        Shape drawn = transform.createTransformedShape(shape(element));
+        Shape drawn = transform.createTransformedShape(new SvgElements(place, xml).shape());
         Role role = switch (choice("data-role", "fill", "fill", "line", "highlight")) {
             case "line" -> Role.LINE;
             case "highlight" -> Role.HIGHLIGHT;
@@ -255,67 +169,6 @@ public final class MotifReader {
         } catch (IllegalArgumentException e) {
             throw trouble(part, sentence(e), "Correct its attributes.");
         }
-    }
-
-    private Shape shape(String element) throws FileTrouble {
-        return switch (element) {
-            case "path" -> path(attribute("d", ""));
-            case "circle" -> ellipse(length("r"), length("r"));
-            case "ellipse" -> ellipse(length("rx"), length("ry"));
-            case "rect" -> new RoundRectangle2D.Double(length("x"), length("y"), length("width"), length("height"), 2 * length("rx"), 2 * Math.max(length("ry"), length("rx")));
-            case "line" -> new Line2D.Double(length("x1"), length("y1"), length("x2"), length("y2"));
-            case "polygon", "polyline" -> polygon(element.equals("polygon"));
-            default -> throw trouble(element, "A part cannot be a <" + element + ">.", "Use path, circle, ellipse, rect, line, polygon or polyline.");
-        };
-    }
-
-    private Shape ellipse(double rx, double ry) throws FileTrouble {
-        return new Ellipse2D.Double(length("cx") - rx, length("cy") - ry, 2 * rx, 2 * ry);
-    }
-
-    private Shape polygon(boolean closed) throws FileTrouble {
-        String[] numbers = attribute("points", "").trim().split("[\\s,]+");
-        Path2D path = new Path2D.Double();
-        if (numbers.length < 4 || numbers.length > MOST_POINTS) {
-            throw trouble(xml.getLocalName(), "points has " + numbers.length + " numbers.", "Give at least two points as x,y pairs.");
-        }
-        for (int i = 0; i + 1 < numbers.length; i += 2) {
-            double x = number("points", numbers[i], -FARTHEST, FARTHEST);
-            double y = number("points", numbers[i + 1], -FARTHEST, FARTHEST);
-            if (i == 0) {
-                path.moveTo(x, y);
-            } else {
-                path.lineTo(x, y);
-            }
-        }
-        if (closed) {
-            path.closePath();
-        }
-        return path;
-    }
-
-    private Shape path(String data) throws FileTrouble {
-        try {
-            return AWTPathProducer.createShape(new StringReader(data), Path2D.WIND_NON_ZERO);
-        } catch (ParseException | IOException | IllegalPathStateException e) {
-            throw trouble(attribute("data-part", "path"), "Its path data cannot be read: \"" + data.substring(0, Math.min(30, data.length())) + "\".", "Export the path again.");
-        }
-    }
-
-    private AffineTransform transform(String element, String text) throws FileTrouble {
-        TransformListParser parser = new TransformListParser();
-        AWTTransformProducer producer = new AWTTransformProducer();
-        parser.setTransformListHandler(producer);
-        try {
-            parser.parse(text);
-            return producer.getAffineTransform();
-        } catch (ParseException e) {
-            throw trouble(element, "Its transform cannot be read: \"" + text.substring(0, Math.min(40, text.length())) + "\".", "Write matrix, translate, scale or rotate.");
-        }
-    }
-
-    private double length(String name) throws FileTrouble {
-        return number(name, attribute(name, "0"), -FARTHEST, FARTHEST);
     }
 
     private double number(String name, String text, double low, double high) throws FileTrouble {

@@ -11,6 +11,7 @@ import org.locationtech.jts.awt.ShapeReader;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
+import org.locationtech.jts.geom.util.GeometryFixer;
 import org.locationtech.jts.geom.LineString;
 import org.locationtech.jts.operation.overlayng.OverlayNG;
 import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
@@ -33,7 +34,8 @@ final class Outlines {
         for (Object points : ShapeReader.toCoordinates(new Area(shape).getPathIterator(null, flatness))) {
             Coordinate[] ring = (Coordinate[]) points;
             if (ring.length >= 4) {
-                area = OverlayNGRobust.overlay(area, FACTORY.createPolygon(ring), OverlayNG.SYMDIFFERENCE);
+                Geometry part = FACTORY.createPolygon(ring);
+                area = OverlayNGRobust.overlay(area, part.isValid() ? part : GeometryFixer.fix(part), OverlayNG.SYMDIFFERENCE);
             }
         }
         return Shapes.polygons(area);

@@ -13,6 +13,9 @@ import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.picture.StonePicture;
 import mosspebble.core.picture.StoneTerrain;
 import mosspebble.core.sketch.Grid;
+import mosspebble.core.sketch.Shapes;
+import mosspebble.core.stone.Dome;
+import mosspebble.core.stone.Unrolling;
 import mosspebble.core.timetable.Durations;
 import mosspebble.core.units.LengthText;
 import mosspebble.core.units.LengthUnit;
@@ -29,11 +32,12 @@ import org.apache.pdfbox.pdmodel.interactive.viewerpreferences.PDViewerPreferenc
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.LineString;
+import org.locationtech.jts.geom.Point;
 import org.locationtech.jts.geom.util.LinearComponentExtracter;
 
 /**
- * The sheets for the bench as PDF: the guide at true size with pencil lines and a 100 mm bar, over several pages where the stone is larger than the paper, then a card for every
- * step with its picture. Viewers are asked not to scale.
+ * The sheets for the bench as PDF: the guide at true size with pencil lines and a 100 mm bar, over several pages where the stone is larger than the paper; the same unrolled for the dome; then a card for
+ * every step with its picture. Viewers are asked not to scale.
  */
 public final class Sheets {
 
@@ -43,6 +47,12 @@ public final class Sheets {
     private static final float FOOT = 24;
     private static final float CARD = 41;
     private static final float PICTURE = 46;
+
+    /** Relief cuts of a dome guide, at most. */
+    private static final int CUTS = 8;
+
+    /** Crowding of the paper from which it is cut (common practice, no source: paper gives about this much). */
+    private static final double CROWDING = 0.03;
 
     /** Told how far it is; answers whether to go on. */
     public interface Progress {
@@ -83,6 +93,7 @@ public final class Sheets {
         try (PDDocument document = new PDDocument()) {
             Sheets sheets = new Sheets(document, plan, paper, unit);
             sheets.guide();
+            sheets.domeGuide();
             finished[0] = sheets.cards(progress);
             document.getDocumentInformation().setTitle(plan.project().name() + ": guide and steps");
             document.getDocumentInformation().setCreator("Moss Pebble");
@@ -104,9 +115,53 @@ public final class Sheets {
         return page;
     }
 
+    /** What is drawn about the middle of a page. */
+    private interface Drawing {
+        void on(PDPageContentStream out, double middleX, double middleY) throws IOException;
+    }
+
     private void guide() throws IOException {
-        double halfWidth = plan.survey().dome().outline().halfWidth();
-        double halfHeight = plan.survey().dome().outline().halfHeight();
+        pages("Guide at true size", plan.survey().dome().outline().halfWidth(), plan.survey().dome().outline().halfHeight(), "Solid: outline. Dashed: where the face ends. Thin: pencil lines.", this::drawing);
+    }
+
+    /** The guide to lay on the dome: unrolled about the middle of the face, with relief cuts where the paper would crowd. */
+    private void domeGuide() throws IOException {
+        Dome dome = plan.survey().dome();
+        Point middle = plan.survey().zones().face().getCentroid();
+        Unrolling unrolling = Unrolling.about(dome, middle.getX(), middle.getY());
+        Geometry paperOutline = unrolling.paper(plan.survey().zones().paintable());
+        List<Unrolling.Cut> cuts = unrolling.cuts(paperOutline, CUTS, CROWDING);
+        double reachX = 0;
+        double reachY = 0;
+        for (Coordinate c : paperOutline.getCoordinates()) {
+            reachX = Math.max(reachX, Math.abs(c.x));
+            reachY = Math.max(reachY, Math.abs(c.y));
+        }
+        String legend = cuts.isEmpty() ? "Cut round and lay it on with its cross on the middle of the face; it needs no relief cuts."
+                : "Cut round, cut out the grey wedges, lay it on with its cross on the middle of the face and close the wedges.";
+        pages("Guide unrolled for the dome, face and shoulder", reachX, reachY, legend, (out, x, y) -> {
+            for (Unrolling.Cut cut : cuts) {
+                colour(out, 0xDAD5C8, false);
+                fill(out, Shapes.common(cut.triangle(), paperOutline), x, y);
+            }
+            out.setLineWidth(0.3f * PT);
+            stroke(out, paperOutline, x, y, 0x22271F);
+            out.setLineWidth(0.2f * PT);
+            for (Unrolling.Cut cut : cuts) {
+                stroke(out, Shapes.common(cut.triangle(), paperOutline), x, y, 0x7A7568);
+            }
+            line(out, x, y, 0, -3, 0, 3);
+            line(out, x, y, -3, 0, 3, 0);
+            if (plan.design().isPresent()) {
+                out.setLineWidth(0.25f * PT);
+                for (Geometry pencil : plan.design().get().pencilLines()) {
+                    stroke(out, unrolling.paper(pencil.intersection(plan.survey().zones().paintable())), x, y, 0x4E4F52);
+                }
+            }
+        });
+    }
+
+    private void pages(String what, double halfWidth, double halfHeight, String legend, Drawing drawing) throws IOException {
         double room = paper.widthMm() - 2 * MARGIN;
         double high = paper.heightMm() - 2 * MARGIN - HEAD - FOOT;
         int columns = (int) Math.max(1, Math.ceil((2 * halfWidth + 2) / room));
@@ -115,15 +170,15 @@ public final class Sheets {
             for (int column = 0; column < columns; column++) {
                 try (PDPageContentStream out = new PDPageContentStream(document, page())) {
                     String part = columns * rows == 1 ? "" : ", part " + (row * columns + column + 1) + " of " + columns * rows;
-                    heading(out, "Guide at true size" + part, size());
+                    heading(out, what + part, size());
                     double middleX = MARGIN + room / 2 + (columns - 1) * room / 2 - column * room;
                     double middleY = paper.heightMm() - MARGIN - HEAD - high / 2 - (rows - 1) * high / 2 + row * high;
                     out.saveGraphicsState();
                     out.addRect(MARGIN * PT, (MARGIN + FOOT) * PT, (float) room * PT, (float) high * PT);
                     out.clip();
-                    drawing(out, middleX, middleY);
+                    drawing.on(out, middleX, middleY);
                     out.restoreGraphicsState();
-                    bar(out);
+                    bar(out, legend);
                 }
             }
         }
@@ -163,6 +218,23 @@ public final class Sheets {
         out.stroke();
     }
 
+    private static void fill(PDPageContentStream out, Geometry shape, double mx, double my) throws IOException {
+        Coordinate[] points = shape.getCoordinates();
+        for (int i = 0; i < points.length; i++) {
+            float x = (float) (mx + points[i].x) * PT;
+            float y = (float) (my - points[i].y) * PT;
+            if (i == 0) {
+                out.moveTo(x, y);
+            } else {
+                out.lineTo(x, y);
+            }
+        }
+        if (points.length > 2) {
+            out.closePath();
+            out.fill();
+        }
+    }
+
     private static void stroke(PDPageContentStream out, Geometry shape, double mx, double my, int rgb) throws IOException {
         colour(out, rgb, true);
         for (Object component : LinearComponentExtracter.getLines(shape)) {
@@ -181,7 +253,7 @@ public final class Sheets {
     }
 
     /** 100 mm with a tick every 10: what proves the print. */
-    private void bar(PDPageContentStream out) throws IOException {
+    private void bar(PDPageContentStream out, String legend) throws IOException {
         float y = MARGIN + 10;
         colour(out, 0x22271F, true);
         out.setLineWidth(0.3f * PT);
@@ -194,7 +266,7 @@ public final class Sheets {
             out.stroke();
         }
         write(out, text, 9, MARGIN, y - 5, "This bar is 100 mm. If it is not, print again at 100 % with no fitting to the page.", 0x22271F);
-        write(out, text, 9, MARGIN, y - 9.5f, "Solid: outline. Dashed: where the face ends. Thin: pencil lines.", 0x5A6057);
+        write(out, text, 9, MARGIN, y - 9.5f, legend, 0x5A6057);
     }
 
     private boolean cards(Progress progress) throws IOException {

@@ -50,6 +50,7 @@ public final class PlanDesk implements AutoCloseable {
     private final Map<Stone, Survey> surveys = remembering();
     private final Map<TerrainKey, StoneTerrain> terrains = remembering();
     private final Map<Shelf, Palette> palettes = remembering();
+    private final AtomicLong waiting = new AtomicLong();
     private final CountDownLatch begun = new CountDownLatch(1);
     private Repertoire repertoire;
 
@@ -88,11 +89,12 @@ public final class PlanDesk implements AutoCloseable {
     /** Computes something from the tools of the desk, on the worker. */
     public <T> void ask(Line line, Work<T> work, Consumer<T> answer) {
         long number = line.newest.incrementAndGet();
+        waiting.incrementAndGet();
         worker.execute(() -> {
-            if (line.newest.get() != number) {
-                return;
-            }
             try {
+                if (line.newest.get() != number) {
+                    return;
+                }
                 T result = work.run(this);
                 answers.execute(() -> {
                     if (line.newest.get() == number) {
@@ -101,8 +103,15 @@ public final class PlanDesk implements AutoCloseable {
                 });
             } catch (RuntimeException | Error e) {
                 answers.execute(() -> failed.accept(e));
+            } finally {
+                waiting.decrementAndGet();
             }
         });
+    }
+
+    /** Whether nothing waits and nothing is being worked out. */
+    public boolean idle() {
+        return waiting.get() == 0;
     }
 
     /** Work for the desk; runs on its thread and may use the desk's methods below. */

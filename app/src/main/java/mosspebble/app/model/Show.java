@@ -13,11 +13,13 @@ import javafx.collections.FXCollections;
 import javafx.collections.ObservableMap;
 import mosspebble.core.colour.Shelf;
 import mosspebble.core.drying.Climate;
+import mosspebble.core.picture.SeenPicture;
 import mosspebble.core.picture.StonePicture;
 import mosspebble.core.plan.Look;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Project;
 import mosspebble.core.plan.Studio;
+import mosspebble.core.stone.Viewpoint;
 
 /**
  * What has been worked out for the screen: the plan and picture of the stone on the cloth, and small pictures for the tray. Follows the workbench; the old answer stays until
@@ -27,6 +29,9 @@ public final class Show {
 
     /** A stone in the tray as worked out last. */
     public record Thumb(Project project, PaintPlan plan, StonePicture picture) {}
+
+    /** The stone as seen from its viewpoint: premultiplied ARGB on the picture's grid. */
+    public record Seen(StonePicture from, Viewpoint viewpoint, int[] pixels) {}
 
     private static final double THUMB_PIXELS_PER_MM = 1.6;
 
@@ -40,6 +45,8 @@ public final class Show {
     private final ReadOnlyObjectWrapper<PaintPlan> plan = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<StonePicture> picture = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyBooleanWrapper busy = new ReadOnlyBooleanWrapper();
+    private final ReadOnlyObjectWrapper<Seen> seen = new ReadOnlyObjectWrapper<>();
+    private final PlanDesk.Line seenLine = new PlanDesk.Line();
     private final DoubleProperty pixelsPerMm = new SimpleDoubleProperty();
     private final ObservableMap<String, Thumb> thumbs = FXCollections.observableMap(new LinkedHashMap<>());
 
@@ -79,6 +86,11 @@ public final class Show {
         return busy.getReadOnlyProperty();
     }
 
+    /** Whether nothing is being worked out. */
+    public boolean idle() {
+        return desk.idle();
+    }
+
     /** Set by the cloth: device pixels per mm; 0 while it has no size. */
     public DoubleProperty pixelsPerMmProperty() {
         return pixelsPerMm;
@@ -91,6 +103,27 @@ public final class Show {
     /** Steps shown: those asked for, at most all. */
     public int steps() {
         return plan.get() == null ? 0 : Math.min(workbench.stepProperty().get(), plan.get().operations().size());
+    }
+
+    /** The stone seen from a viewpoint, as last asked; null before. */
+    public ReadOnlyObjectProperty<Seen> seenProperty() {
+        return seen.getReadOnlyProperty();
+    }
+
+    /** Asks for the stone on the cloth, as far as it is painted, seen from a viewpoint. */
+    public void askSeen(Viewpoint viewpoint) {
+        StonePicture from = picture.get();
+        Project project = workbench.shownProperty().get();
+        PaintPlan now = plan.get();
+        if (from == null || project == null || now == null) {
+            return;
+        }
+        int steps = Math.min(workbench.stepProperty().get(), from.steps());
+        desk.ask(seenLine, d -> {
+            int[] top = new int[from.terrain().grid().cells()];
+            from.draw(steps, project.habits().lightFrom(), top);
+            return new Seen(from, viewpoint, SeenPicture.of(now.survey().stone(), now.survey().dome(), top, from.terrain().grid(), viewpoint));
+        }, seen::set);
     }
 
     private void askPlan() {

@@ -20,6 +20,7 @@ import javafx.scene.text.TextAlignment;
 import javafx.scene.transform.Affine;
 import javafx.stage.Screen;
 import mosspebble.app.model.Show;
+import mosspebble.app.model.StoneBench;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.picture.StonePicture;
@@ -51,6 +52,8 @@ final class ClothView extends Region {
     private final Workbench workbench;
     private final Show show;
     private final SliceLine slice;
+    private final StoneBench bench;
+    private final StoneTool stoneTool;
     private final Canvas linen = new Canvas();
     private final ImageView shadow = new ImageView();
     private final ImageView stone = new ImageView();
@@ -64,10 +67,12 @@ final class ClothView extends Region {
     private double[] grabbedSlice;
     private boolean hover;
 
-    ClothView(Workbench workbench, Show show, SliceLine slice) {
+    ClothView(Workbench workbench, Show show, SliceLine slice, StoneBench bench) {
         this.workbench = workbench;
         this.show = show;
         this.slice = slice;
+        this.bench = bench;
+        this.stoneTool = new StoneTool(workbench, show, bench, slice);
         setId("cloth");
         getStyleClass().add("cloth");
         setFocusTraversable(true);
@@ -78,6 +83,11 @@ final class ClothView extends Region {
         for (ObservableValue<?> cause : new ObservableValue<?>[] {show.planProperty(), workbench.stageProperty(), workbench.shownProperty(), slice, focusVisibleProperty(), focusedProperty(), workbench.studioProperty()}) {
             cause.addListener((o, a, b) -> redrawOverlay());
         }
+        for (ObservableValue<?> cause : new ObservableValue<?>[] {bench.pageProperty(), bench.guideProperty(), bench.guideAtProperty(), bench.placingProperty(), bench.markProperty(), bench.pointsProperty()}) {
+            cause.addListener((o, a, b) -> redrawOverlay());
+        }
+        bench.pageProperty().addListener((o, a, b) -> redrawStone());
+        show.seenProperty().addListener((o, a, b) -> drawSeen(b));
         show.pictureProperty().addListener((o, a, b) -> redrawStone());
         workbench.stepProperty().addListener((o, a, b) -> redrawStone());
         workbench.shownProperty().addListener((o, a, b) -> redrawStone());
@@ -102,6 +112,29 @@ final class ClothView extends Region {
             redrawOverlay();
         });
         addEventHandler(KeyEvent.KEY_PRESSED, this::key);
+        setOnScroll(e -> {
+            if (atStone()) {
+                stoneTool.wheel(e);
+            }
+        });
+    }
+
+    private boolean atStone() {
+        return workbench.stageProperty().get() == Stage.STONE;
+    }
+
+    private boolean seen() {
+        return atStone() && stoneTool.seen();
+    }
+
+    private ClothFrame frame() {
+        return new ClothFrame(scale, middleX(), middleY());
+    }
+
+    private void drawSeen(Show.Seen picture) {
+        if (picture != null && seen() && stoneImage != null && stoneImage.fits(picture.from().terrain().grid())) {
+            stoneImage.draw(picture.pixels());
+        }
     }
 
     // --- layout
@@ -184,6 +217,11 @@ final class ClothView extends Region {
         }
         shadowOf = picture;
         int steps = Math.min(workbench.stepProperty().get(), picture.steps());
+        if (seen()) {
+            show.askSeen(workbench.shown().orElseThrow().viewpoint());
+            placeStone();
+            return;
+        }
         stoneImage.draw(picture, ghosting() ? 0 : steps, workbench.shown().map(p -> p.habits().lightFrom()).orElse(320.0));
         placeStone();
     }
@@ -289,7 +327,7 @@ final class ClothView extends Region {
         Stage stage = workbench.stageProperty().get();
         if (plan != null && plan.project().id().equals(project.get().id())) {
             toMm(pen);
-            if (stage == Stage.STONE || stage == Stage.SKETCH) {
+            if ((stage == Stage.STONE || stage == Stage.SKETCH) && !seen()) {
                 zones(pen, plan);
             }
             if (stage == Stage.SKETCH && ghosting()) {
@@ -301,7 +339,10 @@ final class ClothView extends Region {
             }
         }
         if (stage == Stage.STONE) {
-            measures(pen, project.get());
+            if (bench.pageProperty().get() == StoneBench.Page.OUTLINE) {
+                measures(pen, project.get());
+            }
+            stoneTool.draw(pen, frame());
         }
         if (stage.compareTo(Stage.COLOUR) >= 0) {
             sliceLine(pen);
@@ -517,6 +558,13 @@ final class ClothView extends Region {
     }
 
     private void move(MouseEvent e) {
+        if (atStone()) {
+            setCursor(stoneTool.cursor(frame(), e.getX(), e.getY()));
+            if (stoneTool.move(frame(), e.getX(), e.getY())) {
+                redrawOverlay();
+            }
+            return;
+        }
         Grip at = gripAt(e.getX(), e.getY());
         setCursor(switch (at) {
             case NONE -> Cursor.DEFAULT;
@@ -533,6 +581,11 @@ final class ClothView extends Region {
 
     private void press(MouseEvent e) {
         requestFocus();
+        if (atStone()) {
+            stoneTool.press(frame(), e);
+            redrawOverlay();
+            return;
+        }
         grip = gripAt(e.getX(), e.getY());
         grabbed = new Point2D(e.getX(), e.getY());
         grabbedPlacement = workbench.shown().flatMap(Project::sketch).map(Sketch::placement).orElse(null);
@@ -540,6 +593,10 @@ final class ClothView extends Region {
     }
 
     private void drag(MouseEvent e) {
+        if (atStone()) {
+            stoneTool.drag(frame(), e);
+            return;
+        }
         double dx = (e.getX() - grabbed.getX()) / scale;
         double dy = (e.getY() - grabbed.getY()) / scale;
         switch (grip) {
@@ -565,6 +622,11 @@ final class ClothView extends Region {
     }
 
     private void release(MouseEvent e) {
+        if (atStone()) {
+            stoneTool.release();
+            redrawOverlay();
+            return;
+        }
         Grip was = grip;
         grip = Grip.NONE;
         Optional<Project> drafted = workbench.shown();
@@ -577,6 +639,12 @@ final class ClothView extends Region {
     }
 
     private void key(KeyEvent e) {
+        if (atStone() && !e.isControlDown()) {
+            if (stoneTool.key(e)) {
+                e.consume();
+            }
+            return;
+        }
         if (workbench.stageProperty().get() != Stage.SKETCH || workbench.shown().filter(ClothView::movable).isEmpty() || e.isControlDown()) {
             return;
         }

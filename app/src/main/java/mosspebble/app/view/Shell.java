@@ -24,17 +24,23 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import mosspebble.app.model.Deed;
+import mosspebble.app.model.PhotoDesk;
 import mosspebble.app.model.PlanDesk;
 import mosspebble.app.model.Show;
+import mosspebble.app.model.StoneBench;
+import mosspebble.app.model.StoneBench.Middle;
+import mosspebble.app.model.StoneBench.Page;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.plan.Finding.Stage;
-import mosspebble.core.plan.Habits;
 import mosspebble.core.plan.Look;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Project;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.timetable.Durations;
+import mosspebble.files.BuiltIn;
+import mosspebble.instruments.BenchCamera;
 import mosspebble.instruments.ClimateProbe;
+import mosspebble.instruments.KitchenScale;
 
 /** The whole window: path, cloth, stage, tray, name, command field. */
 public final class Shell extends StackPane {
@@ -44,10 +50,20 @@ public final class Shell extends StackPane {
     private final List<Deed> deeds = new ArrayList<>();
     private final PlanDesk desk;
     private final ClimateProbe probe;
+    private final StoneBench bench = new StoneBench();
+    private final KitchenScale scale;
+    private final PhotoDesk photos;
+    private final BasketShelf basketShelf;
+    private PhotoView photoView;
+    private PhotoPanel photoPanel;
+    private BasketView basketView;
+    private BasketPanel basketPanel;
+    private final StackPane middle;
     private final Map<Stage, Panel> panels = new EnumMap<>(Stage.class);
     private final ClothView cloth;
     private CommandField command;
     private final ScrollPane stagePane = new ScrollPane();
+    private final ScrollPane findingsPane = new ScrollPane();
     private final Label stageName = new Label();
     private final SliceView sliceView;
     private final Slider stepSlider = new Slider();
@@ -56,14 +72,17 @@ public final class Shell extends StackPane {
     private final VBox empty;
     private boolean showingSteps;
 
-    public Shell(Workbench workbench, Show show, PlanDesk desk, ClimateProbe probe) {
+    public Shell(Workbench workbench, Show show, PlanDesk desk, ClimateProbe probe, BenchCamera camera, KitchenScale scale) {
         this.workbench = workbench;
         this.show = show;
         this.desk = desk;
         this.probe = probe;
         getStyleClass().add("shell");
         SliceLine line = new SliceLine();
-        cloth = new ClothView(workbench, show, line);
+        this.scale = scale;
+        this.photos = new PhotoDesk(workbench, desk, camera);
+        this.basketShelf = new BasketShelf(workbench, desk);
+        cloth = new ClothView(workbench, show, line, bench);
         sliceView = new SliceView(workbench, show, line);
         FindingsBox findings = new FindingsBox(workbench, show);
         stagePane.setFitToWidth(true);
@@ -71,7 +90,7 @@ public final class Shell extends StackPane {
         stagePane.getStyleClass().add("stage-scroll");
         VBox.setVgrow(stagePane, Priority.ALWAYS);
         stageName.getStyleClass().add("stage-name");
-        ScrollPane findingsPane = new ScrollPane(findings);
+        findingsPane.setContent(findings);
         findingsPane.setFitToWidth(true);
         findingsPane.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         findingsPane.getStyleClass().add("findings-scroll");
@@ -95,7 +114,7 @@ public final class Shell extends StackPane {
         notice.visibleProperty().bind(workbench.noticeProperty().isNotEmpty());
         notice.setOnMouseClicked(e -> workbench.tell(""));
         StackPane.setAlignment(notice, Pos.TOP_CENTER);
-        StackPane middle = new StackPane(cloth, empty, notice);
+        middle = new StackPane(cloth, empty, notice);
         BorderPane centre = new BorderPane(middle);
         centre.setBottom(stepBar);
 
@@ -106,7 +125,12 @@ public final class Shell extends StackPane {
         frame.setBottom(new TrayView(workbench, show, this::newStone));
         getChildren().add(frame);
         makeDeeds();
-        workbench.stageProperty().addListener((o, a, b) -> stage());
+        bench.middleProperty().addListener((o, a, b) -> stage());
+        bench.pageProperty().addListener((o, a, b) -> stage());
+        workbench.stageProperty().addListener((o, a, b) -> {
+            bench.middleProperty().set(Middle.CLOTH);
+            stage();
+        });
         workbench.shownProperty().addListener((o, a, b) -> refresh());
         workbench.studioProperty().addListener((o, a, b) -> refresh());
         show.planProperty().addListener((o, a, b) -> refresh());
@@ -193,7 +217,8 @@ public final class Shell extends StackPane {
         Label hint = Panel.quiet("Wash one, dry it, lay it down and measure it: length, width, height.");
         Button start = Panel.button("first-stone", "Put a stone on the cloth", "Begin (N)", this::newStone);
         start.getStyleClass().add("main");
-        VBox box = new VBox(12, words, hint, start);
+        Button photo = Panel.button("first-photo", "Photograph stones", "Stones from a photo (P)", () -> middle(Middle.PHOTO));
+        VBox box = new VBox(12, words, hint, start, photo);
         box.setAlignment(Pos.CENTER);
         box.setPickOnBounds(false);
         return box;
@@ -209,6 +234,20 @@ public final class Shell extends StackPane {
         deeds.add(new Deed("New stone", "N", this::newStone));
         deeds.add(new Deed("Fit the design to the face", "F", () -> ((SketchPanel) panel(Stage.SKETCH)).fit()));
         deeds.add(new Deed("Turn the stone a quarter", "R", () -> ((StonePanel) panel(Stage.STONE)).turn()));
+        deeds.add(new Deed("Turn the stone over", "V", () -> workbench.edit("Turn the stone over", Project::turnedOver)));
+        deeds.add(new Deed("Photograph stones", "P", () -> middle(Middle.PHOTO)));
+        deeds.add(new Deed("Take a photo", "", () -> {
+            middle(Middle.PHOTO);
+            photos.take();
+        }));
+        deeds.add(new Deed("Look into the basket", "B", () -> middle(Middle.BASKET)));
+        deeds.add(new Deed("Lay this stone back into the basket", "", this::layBack));
+        for (Page page : Page.values()) {
+            deeds.add(new Deed("Stone: " + page.label().toLowerCase(Locale.ROOT), "", () -> {
+                middle(Middle.CLOTH);
+                bench.pageProperty().set(page);
+            }));
+        }
         deeds.add(new Deed("Next step", ".", () -> stepBy(1)));
         deeds.add(new Deed("Step before", ",", () -> stepBy(-1)));
         deeds.add(new Deed("Look: dry, wet, sealed", "L", this::nextLook));
@@ -233,11 +272,19 @@ public final class Shell extends StackPane {
     }
 
     private void newStone() {
-        String id = "stone-" + UUID.randomUUID();
-        Stone stone = Stone.cobble();
-        int number = workbench.studio().projects().size() + 1;
-        workbench.add(new Project(id, "Stone " + number, "", stone, Optional.empty(), Map.of(), Optional.empty(), Habits.usual()));
+        int number = workbench.studio().projects().size() + workbench.studio().basket().size() + 1;
+        workbench.add(Project.begin("stone-" + UUID.randomUUID(), "Stone " + number, Stone.cobble()));
         workbench.stageProperty().set(Stage.STONE);
+        bench.middleProperty().set(Middle.CLOTH);
+    }
+
+    private void middle(Middle wanted) {
+        workbench.stageProperty().set(Stage.STONE);
+        bench.middleProperty().set(wanted);
+    }
+
+    private void layBack() {
+        workbench.shown().ifPresent(project -> workbench.editStudio("Lay " + project.name() + " back", s -> s.laidBack(project.id())));
     }
 
     private void stepBy(int by) {
@@ -251,6 +298,11 @@ public final class Shell extends StackPane {
     private void nextLook() {
         Look[] looks = Look.values();
         workbench.lookProperty().set(looks[(workbench.lookProperty().get().ordinal() + 1) % looks.length]);
+    }
+
+    /** Does what has this name in the command field. */
+    public void perform(String name) {
+        deeds.stream().filter(d -> d.name().equalsIgnoreCase(name)).findFirst().ifPresentOrElse(d -> d.run().run(), () -> workbench.tell("There is nothing called \"" + name + "\"."));
     }
 
     private void openCommand() {
@@ -278,13 +330,20 @@ public final class Shell extends StackPane {
                 case N -> newStone();
                 case F -> ((SketchPanel) panel(Stage.SKETCH)).fit();
                 case R -> ((StonePanel) panel(Stage.STONE)).turn();
+                case V -> workbench.edit("Turn the stone over", Project::turnedOver);
+                case P -> middle(Middle.PHOTO);
+                case B -> middle(Middle.BASKET);
                 case L -> nextLook();
                 case E -> workbench.editStudio("Light on the screen", s -> s.withView(s.unit(), !s.evening()));
                 case PERIOD -> stepBy(1);
                 case COMMA -> stepBy(-1);
                 case ESCAPE -> {
                     workbench.tell("");
-                    return;
+                    if (bench.middleProperty().get() == Middle.CLOTH) {
+                        return;
+                    }
+                    bench.middleProperty().set(Middle.CLOTH);
+                    cloth.requestFocus();
                 }
                 default -> {
                     return;
@@ -304,7 +363,7 @@ public final class Shell extends StackPane {
     /** A stage's column, made when it is first wanted. */
     private Panel panel(Stage stage) {
         return panels.computeIfAbsent(stage, s -> switch (s) {
-            case STONE -> new StonePanel(workbench, show);
+            case STONE -> new StonePanel(workbench, show, bench, desk, scale);
             case SKETCH -> new SketchPanel(workbench, show, desk);
             case COLOUR -> new ColourPanel(workbench, show, desk);
             case BUILD_UP -> new BuildUpPanel(workbench, show);
@@ -313,10 +372,36 @@ public final class Shell extends StackPane {
         });
     }
 
+    /** Puts cloth, photo or basket into the middle; made when first wanted. */
+    private void middleView(Middle shown) {
+        if (shown == Middle.PHOTO && photoView == null) {
+            photoView = new PhotoView(photos);
+            photoPanel = new PhotoPanel(workbench, show, bench, photos);
+            middle.getChildren().add(1, photoView);
+        }
+        if (shown == Middle.BASKET && basketView == null) {
+            basketView = new BasketView(workbench, desk, basketShelf);
+            basketPanel = new BasketPanel(workbench, show, bench, basketShelf, BuiltIn.titles());
+            middle.getChildren().add(1, basketView);
+        }
+        Panel.present(cloth, shown == Middle.CLOTH);
+        Panel.present(findingsPane, shown == Middle.CLOTH);
+        if (photoView != null) {
+            Panel.present(photoView, shown == Middle.PHOTO);
+        }
+        if (basketView != null) {
+            Panel.present(basketView, shown == Middle.BASKET);
+        }
+        Panel.present(empty, workbench.shown().isEmpty() && shown == Middle.CLOTH);
+        stagePane.setVisible(workbench.shown().isPresent() || shown != Middle.CLOTH);
+    }
+
     private void stage() {
         Stage stage = workbench.stageProperty().get();
-        Panel panel = panel(stage);
-        stageName.setText(switch (stage) {
+        Middle shown = bench.middleProperty().get();
+        middleView(shown);
+        Panel panel = shown == Middle.PHOTO ? photoPanel : shown == Middle.BASKET ? basketPanel : panel(stage);
+        stageName.setText(shown == Middle.PHOTO ? "Photo" : shown == Middle.BASKET ? "Basket" : switch (stage) {
             case STONE -> "Stone";
             case SKETCH -> "Sketch";
             case COLOUR -> "Colour";
@@ -324,10 +409,12 @@ public final class Shell extends StackPane {
             case SITTING -> "Sitting";
             case FINISH -> "Finish";
         });
-        stagePane.setContent(panel);
-        stagePane.setVvalue(0);
+        if (stagePane.getContent() != panel) {
+            stagePane.setContent(panel);
+            stagePane.setVvalue(0);
+        }
         boolean painted = stage.compareTo(Stage.COLOUR) >= 0;
-        Panel.present(sliceView, painted);
+        Panel.present(sliceView, painted || shown == Middle.CLOTH && bench.pageProperty().get() == Page.DOME);
         Panel.present(stepBar, painted);
         if (!painted) {
             workbench.stepProperty().set(stage == Stage.STONE ? 0 : Integer.MAX_VALUE);
@@ -340,12 +427,17 @@ public final class Shell extends StackPane {
     private void refresh() {
         boolean any = workbench.shown().isPresent();
         Panel.present(empty, !any);
-        stagePane.setVisible(any);
+        stagePane.setVisible(any || bench.middleProperty().get() != Middle.CLOTH);
+        Panel.present(empty, !any && bench.middleProperty().get() == Middle.CLOTH);
         getStyleClass().remove("evening");
         if (workbench.studio().evening()) {
             getStyleClass().add("evening");
         }
-        panel(workbench.stageProperty().get()).refresh();
+        switch (bench.middleProperty().get()) {
+            case CLOTH -> panel(workbench.stageProperty().get()).refresh();
+            case PHOTO -> photoPanel.refresh();
+            case BASKET -> basketPanel.refresh();
+        }
         steps();
     }
 

@@ -15,13 +15,19 @@ import mosspebble.app.model.Show;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.coats.Coat;
 import mosspebble.core.coats.Film;
+import mosspebble.core.plan.Finding.Stage;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Slice;
+import mosspebble.core.stone.Dome;
+import mosspebble.core.stone.Stone;
+import mosspebble.core.units.LengthText;
+import mosspebble.core.units.Millimetres;
 import mosspebble.core.units.Numbers;
 
 /** The cut through stone and paint along the line A to B: coats in their colours, thickness in µm much enlarged, the stone's own curve flattened below. */
 final class SliceView extends Region {
 
+    private static final int PROFILE = 160;
     private static final int SAMPLES = 150;
 
     private final Workbench workbench;
@@ -39,8 +45,11 @@ final class SliceView extends Region {
         getStyleClass().add("slice");
         setAccessibleRole(AccessibleRole.IMAGE_VIEW);
         getChildren().add(canvas);
-        setPrefHeight(142);
-        setMinHeight(142);
+        workbench.stageProperty().addListener((o, a, b) -> {
+            height();
+            draw();
+        });
+        height();
         show.planProperty().addListener((o, before, now) -> {
             slice = now == null ? null : new Slice(now);
             draw();
@@ -57,6 +66,14 @@ final class SliceView extends Region {
         });
     }
 
+    /** The cross-section of a bare stone needs less room than a film with its words. */
+    private void height() {
+        double high = workbench.stageProperty().get() == Stage.STONE ? 118 : 146;
+        setPrefHeight(high);
+        setMinHeight(high);
+        setMaxHeight(high);
+    }
+
     @Override
     protected void layoutChildren() {
         canvas.setWidth(getWidth());
@@ -71,6 +88,10 @@ final class SliceView extends Region {
         pen.clearRect(0, 0, w, h);
         PaintPlan plan = show.plan();
         if (slice == null || plan == null || w < 60) {
+            return;
+        }
+        if (workbench.stageProperty().get() == Stage.STONE) {
+            profile(pen, w, h, plan);
             return;
         }
         boolean evening = workbench.studio().evening();
@@ -138,6 +159,53 @@ final class SliceView extends Region {
             pen.fillText(lines.get(i), left, h - 17 + 14 * i);
         }
         setAccessibleText("Slice from A to B, thickest film " + Numbers.text(thickest, 0) + " µm; at the pointer: " + words);
+    }
+
+    /** The cross-section of the bare stone along the tape, face above the girdle and back below, both at one scale. */
+    private void profile(GraphicsContext pen, double w, double h, PaintPlan plan) {
+        boolean evening = workbench.studio().evening();
+        double[] at = line.get();
+        double length = Math.hypot(at[2] - at[0], at[3] - at[1]);
+        Stone stone = plan.survey().stone();
+        Dome dome = plan.survey().dome();
+        Dome back = dome.back(stone);
+        double scale = Math.min((w - 36) / Math.max(1, length), (h - 44) / stone.height().value());
+        double left = (w - scale * length) / 2;
+        double girdle = 16 + scale * dome.heightMm() + (h - 44 - scale * stone.height().value()) / 2;
+        double[] x = new double[2 * (PROFILE + 1)];
+        double[] y = new double[x.length];
+        double highest = 0;
+        double deepest = 0;
+        for (int i = 0; i <= PROFILE; i++) {
+            double t = (double) i / PROFILE;
+            double px = at[0] + t * (at[2] - at[0]);
+            double py = at[1] + t * (at[3] - at[1]);
+            double top = dome.heightAt(px, py);
+            double below = stone.flatBack() ? 0 : back.heightAt(px, py);
+            highest = Math.max(highest, top);
+            deepest = Math.max(deepest, below);
+            x[i] = left + scale * t * length;
+            y[i] = girdle - scale * top;
+            x[x.length - 1 - i] = x[i];
+            y[x.length - 1 - i] = girdle + scale * below;
+        }
+        pen.setFill(Swatch.colour(stone.colour()));
+        pen.fillPolygon(x, y, x.length);
+        pen.setStroke(evening ? Color.web("#E9E6DA", 0.7) : Color.web("#22271F", 0.7));
+        pen.setLineWidth(1);
+        pen.strokePolygon(x, y, x.length);
+        pen.setLineDashes(2, 3);
+        pen.strokeLine(left - 6, girdle + 0.5, left + scale * length + 6, girdle + 0.5);
+        pen.setLineDashes();
+        pen.setFill(evening ? Color.web("#E9E6DA") : Color.web("#22271F"));
+        pen.setFont(Font.font("Atkinson Hyperlegible", 12));
+        pen.setTextAlign(TextAlignment.LEFT);
+        pen.fillText("A", left - 14, girdle + 4);
+        pen.fillText("B", left + scale * length + 7, girdle + 4);
+        String words = "Cut from A to B: " + LengthText.format(new Millimetres(highest), workbench.studio().unit()) + " above the girdle, " + LengthText.format(new Millimetres(deepest), workbench.studio().unit()) + " below";
+        pen.setTextAlign(TextAlignment.CENTER);
+        pen.fillText(words, w / 2, h - 8);
+        setAccessibleText(words);
     }
 
     /** At most two lines of so many letters; what still does not fit is told by dots. */

@@ -74,10 +74,11 @@ public final class StoneTerrain {
         double fine = noise.smooth(3.1 * u, 3.1 * v) - 0.5;
         return switch (stone.rock()) {
             case GRANITE -> {
-                double crystal = noise.crystal(u / 0.85, v / 0.85);
-                double small = noise.crystal(u / 0.4 + 70, v / 0.4);
-                double speck = crystal < 0.09 ? -0.26 : crystal > 0.91 ? 0.20 : (crystal - 0.5) * 0.14;
-                yield speck + 0.16 * (small - 0.5) + 0.18 * cloud + 0.06 * fine;
+                double crystal = noise.crystal(u / 1.2, v / 1.2);
+                double small = noise.crystal(u / 0.5 + 70, v / 0.5);
+                double mica = noise.crystal(u / 0.32 + 140, v / 0.32);
+                double speck = small < 0.13 ? -0.34 : small > 0.86 ? 0.24 : (small - 0.5) * 0.18;
+                yield speck + 0.15 * (crystal - 0.5) + (mica > 0.982 ? 0.5 : 0) + 0.16 * cloud + 0.06 * fine;
             }
             case MARBLE -> {
                 double vein = Math.abs(noise.octaves(u / 30 + 0.5 * cloud, v / 14, 4) - 0.5);
@@ -91,12 +92,12 @@ public final class StoneTerrain {
             }
             case SANDSTONE -> 0.20 * (noise.octaves(u / 40 + 0.3 * cloud, v / 5, 3) - 0.5) + 0.16 * (noise.crystal(2.4 * u, 2.4 * v) - 0.5) + 0.10 * cloud;
             case BASALT -> {
-                double pore = noise.crystal(u / 1.6, v / 1.6);
-                yield 0.14 * cloud + 0.12 * (noise.crystal(2 * u, 2 * v) - 0.5) - (pore > 0.93 ? 0.30 : 0);
+                double pore = noise.smooth(1.5 * u + 11, 1.5 * v + 40);
+                yield 0.20 * cloud + 0.15 * (noise.crystal(2.6 * u, 2.6 * v) - 0.5) + 0.05 * fine - (pore > 0.87 ? 3.2 * (pore - 0.87) : 0);
             }
             case CAST_CEMENT -> {
-                double pore = noise.crystal(u / 1.3, v / 1.3);
-                yield 0.10 * cloud + 0.07 * (noise.crystal(1.8 * u, 1.8 * v) - 0.5) - (pore > 0.965 ? 0.22 : 0);
+                double pore = noise.smooth(1.2 * u + 5, 1.2 * v + 90);
+                yield 0.10 * cloud + 0.07 * (noise.crystal(1.8 * u, 1.8 * v) - 0.5) - (pore > 0.90 ? 2.6 * (pore - 0.90) : 0);
             }
             case CAST_PLASTER -> 0.05 * cloud + 0.04 * fine;
         };

@@ -1,11 +1,13 @@
 package mosspebble.core.plan;
 
 import java.util.Collections;
+import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.TreeMap;
 import mosspebble.core.colour.Mix;
+import mosspebble.core.drying.SteadyMass;
 import mosspebble.core.sketch.Sketch;
 import mosspebble.core.stone.FoundStone;
 import mosspebble.core.stone.Origin;
@@ -22,12 +24,16 @@ import mosspebble.core.stone.Viewpoint;
  * @param colours the mix of each colour slot that has one
  * @param ground colour of the background, if one is wanted
  * @param below what is decided for the side that lies below
+ * @param weighings of a stone that dries on the scale, the earliest first
  */
 public record Project(String id, String name, String purpose, Stone stone, Origin origin, Viewpoint viewpoint, Optional<Sketch> sketch, Map<String, Mix> colours, Optional<Mix> ground, Habits habits,
-        Optional<Side> below) {
+        Optional<Side> below, List<SteadyMass.Weighing> weighings) {
 
     /** Longest name or purpose. */
     public static final int LONGEST = 80;
+
+    /** Most weighings kept. */
+    public static final int MOST_WEIGHINGS = 60;
 
     /** The picture of the side that lies below. */
     public record Side(Optional<Sketch> sketch, Map<String, Mix> colours, Optional<Mix> ground) {
@@ -51,11 +57,15 @@ public record Project(String id, String name, String purpose, Stone stone, Origi
             throw new IllegalArgumentException("A stone needs a name of 1 to " + LONGEST + " letters and a purpose of at most as many.");
         }
         colours = Collections.unmodifiableMap(new TreeMap<>(colours));
+        weighings = List.copyOf(weighings);
+        if (weighings.size() > MOST_WEIGHINGS) {
+            throw new IllegalArgumentException("A stone keeps " + MOST_WEIGHINGS + " weighings at most.");
+        }
     }
 
     /** A stone in hand for which nothing is decided yet. */
     public static Project begin(String id, String name, Stone stone) {
-        return new Project(id, name, "", stone, Origin.unknown(), Viewpoint.above(), Optional.empty(), Map.of(), Optional.empty(), Habits.usual(), Optional.empty());
+        return new Project(id, name, "", stone, Origin.unknown(), Viewpoint.above(), Optional.empty(), Map.of(), Optional.empty(), Habits.usual(), Optional.empty(), List.of());
     }
 
     /** A stone taken from the basket. */
@@ -69,27 +79,27 @@ public record Project(String id, String name, String purpose, Stone stone, Origi
     }
 
     public Project withName(String newName, String newPurpose) {
-        return new Project(id, newName, newPurpose, stone, origin, viewpoint, sketch, colours, ground, habits, below);
+        return new Project(id, newName, newPurpose, stone, origin, viewpoint, sketch, colours, ground, habits, below, weighings);
     }
 
     public Project withStone(Stone newStone) {
-        return new Project(id, name, purpose, newStone, origin, viewpoint, sketch, colours, ground, habits, below);
+        return new Project(id, name, purpose, newStone, origin, viewpoint, sketch, colours, ground, habits, below, weighings);
     }
 
     public Project withOrigin(Origin newOrigin) {
-        return new Project(id, name, purpose, stone, newOrigin, viewpoint, sketch, colours, ground, habits, below);
+        return new Project(id, name, purpose, stone, newOrigin, viewpoint, sketch, colours, ground, habits, below, weighings);
     }
 
     public Project withViewpoint(Viewpoint newViewpoint) {
-        return new Project(id, name, purpose, stone, origin, newViewpoint, sketch, colours, ground, habits, below);
+        return new Project(id, name, purpose, stone, origin, newViewpoint, sketch, colours, ground, habits, below, weighings);
     }
 
     public Project withSketch(Optional<Sketch> newSketch) {
-        return new Project(id, name, purpose, stone, origin, viewpoint, newSketch, colours, ground, habits, below);
+        return new Project(id, name, purpose, stone, origin, viewpoint, newSketch, colours, ground, habits, below, weighings);
     }
 
     public Project withColours(Map<String, Mix> newColours) {
-        return new Project(id, name, purpose, stone, origin, viewpoint, sketch, newColours, ground, habits, below);
+        return new Project(id, name, purpose, stone, origin, viewpoint, sketch, newColours, ground, habits, below, weighings);
     }
 
     public Project withColour(String slot, Mix mix) {
@@ -99,16 +109,20 @@ public record Project(String id, String name, String purpose, Stone stone, Origi
     }
 
     public Project withGround(Optional<Mix> newGround) {
-        return new Project(id, name, purpose, stone, origin, viewpoint, sketch, colours, newGround, habits, below);
+        return new Project(id, name, purpose, stone, origin, viewpoint, sketch, colours, newGround, habits, below, weighings);
     }
 
     public Project withHabits(Habits newHabits) {
-        return new Project(id, name, purpose, stone, origin, viewpoint, sketch, colours, ground, newHabits, below);
+        return new Project(id, name, purpose, stone, origin, viewpoint, sketch, colours, ground, newHabits, below, weighings);
+    }
+
+    public Project withWeighings(List<SteadyMass.Weighing> newWeighings) {
+        return new Project(id, name, purpose, stone, origin, viewpoint, sketch, colours, ground, habits, below, newWeighings);
     }
 
     /** The stone turned over: the other face is up with what was decided for it, and this one is kept below. */
     public Project turnedOver() {
         Side up = below.orElse(new Side(Optional.empty(), Map.of(), Optional.empty()));
-        return new Project(id, name, purpose, stone.turnedOver(), origin, viewpoint, up.sketch(), up.colours(), up.ground(), habits, Optional.of(new Side(sketch, colours, ground)));
+        return new Project(id, name, purpose, stone.turnedOver(), origin, viewpoint, up.sketch(), up.colours(), up.ground(), habits, Optional.of(new Side(sketch, colours, ground)), weighings);
     }
 }

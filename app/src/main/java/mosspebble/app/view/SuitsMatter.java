@@ -1,0 +1,111 @@
+package mosspebble.app.view;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import javafx.scene.shape.Polygon;
+import mosspebble.app.model.PlanDesk;
+import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.Suitability;
+import mosspebble.core.sketch.Designs;
+import mosspebble.core.sketch.Motif;
+import mosspebble.core.sketch.Sketch;
+import mosspebble.core.sketch.WayUp;
+import mosspebble.core.stone.Survey;
+import mosspebble.core.stone.StoneOutline;
+import mosspebble.core.units.Numbers;
+
+/** Which way up, and which subjects suit the stone, with reasons in words and numbers. */
+final class SuitsMatter extends StonePanel.Matter {
+
+    private static final int WAYS = 4;
+
+    private record Answer(List<WayUp> ways, List<Ranked> subjects) {}
+
+    private record Ranked(String title, Suitability suits) {}
+
+    private final StonePanel panel;
+    private final PlanDesk desk;
+    private final PlanDesk.Line line = new PlanDesk.Line();
+    private final VBox ways = new VBox(4);
+    private final VBox subjects = new VBox(6);
+    private Survey asked;
+    private Optional<Sketch> askedSketch = Optional.empty();
+
+    SuitsMatter(StonePanel panel, PlanDesk desk) {
+        this.panel = panel;
+        this.desk = desk;
+        setSpacing(8);
+        getChildren().addAll(Panel.heading("Which way up"), ways, Panel.heading("Subjects for it"), subjects);
+    }
+
+    @Override
+    void refresh() {
+        PaintPlan plan = panel.show.plan();
+        if (plan == null || plan.survey() == asked && plan.project().sketch().map(Sketch::subject).equals(askedSketch.map(Sketch::subject))) {
+            return;
+        }
+        asked = plan.survey();
+        askedSketch = plan.project().sketch();
+        var shelf = panel.workbench.studio().shelf();
+        desk.ask(line, d -> {
+            Optional<Motif> motif = plan.project().sketch().flatMap(s -> Designs.motif(s.subject(), d.repertoire()));
+            List<Ranked> ranked = new ArrayList<>();
+            for (Motif candidate : d.repertoire().motifs()) {
+                ranked.add(new Ranked(candidate.title(), Suitability.of(candidate, plan.survey(), shelf)));
+            }
+            ranked.sort((a, b) -> Double.compare(b.suits().score(), a.suits().score()));
+            return new Answer(WayUp.ranked(plan.survey(), motif, 0), ranked);
+        }, this::show);
+    }
+
+    private void show(Answer answer) {
+        ways.getChildren().clear();
+        for (int i = 0; i < Math.min(WAYS, answer.ways().size()); i++) {
+            WayUp way = answer.ways().get(i);
+            boolean now = Math.abs(Math.IEEEremainder(way.degrees() - panel.stone().wayUp(), 360)) < 0.5;
+            Label words = new Label((now ? "as it lies: " : "") + String.join(", ", way.reasons()));
+            words.setWrapText(true);
+            words.getStyleClass().add("small");
+            HBox.setHgrow(words, Priority.ALWAYS);
+            words.setMaxWidth(Double.MAX_VALUE);
+            HBox content = new HBox(10, small(way.outline(panel.stone())), words);
+            content.setAlignment(Pos.CENTER_LEFT);
+            Button button = new Button();
+            button.setId("way-up-" + i);
+            button.setGraphic(content);
+            button.getStyleClass().addAll("slot");
+            if (now) {
+                button.getStyleClass().add("chosen");
+            }
+            button.setMaxWidth(Double.MAX_VALUE);
+            button.setAccessibleText("Turn it this way up: " + words.getText());
+            button.setTooltip(new Tooltip("Turn the stone this way up, " + Numbers.text(way.degrees(), 0) + "°"));
+            button.setOnAction(e -> panel.edit("Which way up", p -> p.withStone(p.stone().withWayUp(way.degrees()))));
+            ways.getChildren().add(button);
+        }
+        subjects.getChildren().clear();
+        for (Ranked ranked : answer.subjects()) {
+            Label title = new Label(ranked.title() + ": " + ranked.suits().word());
+            Label why = Panel.quiet(String.join(", ", ranked.suits().reasons()));
+            subjects.getChildren().add(new VBox(1, title, why));
+        }
+    }
+
+    private static Polygon small(StoneOutline outline) {
+        Polygon shape = new Polygon();
+        double scale = 17 / Math.max(outline.halfWidth(), outline.halfHeight());
+        for (int i = 0; i < outline.size(); i += 6) {
+            shape.getPoints().addAll(20 + scale * outline.x(i), 20 + scale * outline.y(i));
+        }
+        shape.getStyleClass().add("small-stone");
+        return shape;
+    }
+}
