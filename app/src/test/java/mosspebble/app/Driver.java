@@ -5,12 +5,14 @@ import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
+import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
+import javafx.scene.robot.Robot;
 import javafx.stage.Stage;
 import mosspebble.app.model.Show;
 import mosspebble.core.plan.Finding;
@@ -70,8 +72,18 @@ final class Driver implements AutoCloseable {
         Node node = find(query);
         robot.interact(() -> reveal(node));
         WaitForAsyncUtils.waitForFxEvents();
+        jump(node.localToScreen(node.getBoundsInLocal()));
         robot.clickOn(node);
         WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    /** Puts the pointer beside a place at once; the test robot would walk there pixel by pixel. */
+    private void jump(Bounds place) {
+        robot.interact(() -> pointer().mouseMove(place.getCenterX() - 1, place.getCenterY() - 1));
+    }
+
+    private static Robot pointer() {
+        return new Robot();
     }
 
     private static void reveal(Node node) {

@@ -37,8 +37,11 @@ class NewcomerTest {
             assertThat(app.text("#length")).isEqualTo("104.8");
             assertThat(app.text("#width")).isEqualTo("82");
             app.until("another weight", () -> !app.text("#fact-weight").equals(before));
+            app.click("#page-skin");
             app.click("#rock-limestone");
+            app.click("#page-dome");
             app.click("#back-flat");
+            app.click("#page-outline");
             app.type("#stone-name", "Gate owl");
             assertThat(app.text("#name")).isEqualTo("Gate owl");
             app.click("#turn-stone");

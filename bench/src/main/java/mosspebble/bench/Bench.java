@@ -1,5 +1,6 @@
 package mosspebble.bench;
 
+import java.awt.image.BufferedImage;
 import java.io.BufferedReader;
 import java.io.File;
 import java.nio.file.Files;
@@ -8,6 +9,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import javax.imageio.ImageIO;
 import mosspebble.core.colour.Lab;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.colour.RecipeSearch;
@@ -21,9 +23,21 @@ import mosspebble.core.plan.Studio;
 import mosspebble.core.sketch.Grid;
 import mosspebble.core.sketch.Repertoire;
 import mosspebble.core.stone.Survey;
+import mosspebble.core.photo.Photo;
+import mosspebble.core.photo.PhotoHints;
+import mosspebble.core.photo.PhotoReader;
+import mosspebble.core.stone.Dome;
+import mosspebble.core.stone.Stone;
+import mosspebble.core.stone.SurfacePath;
+import mosspebble.core.stone.Unrolling;
+import mosspebble.core.units.Millimetres;
 import mosspebble.core.units.Srgb;
 import mosspebble.files.BuiltIn;
+import mosspebble.files.FileTrouble;
 import mosspebble.files.LanternWalk;
+import mosspebble.files.PhotoFile;
+import mosspebble.instruments.BenchScene;
+import mosspebble.instruments.SimulatedBenchCamera;
 
 /**
  * How fast it is, as ratios and percentiles of one run: start-up against an empty JavaFX window on the same machine, replanning after an edit, frames of the picture. Micro benchmarks
@@ -44,6 +58,8 @@ public final class Bench {
         System.out.println("|---|---|---|---|");
         starts();
         computing();
+        stones();
+        photos();
     }
 
     // --- start-up: two processes, taken in turn so that load falls on both
@@ -120,6 +136,34 @@ public final class Bench {
         row("preview frame while the step slider is dragged", times(100, 300, () -> picture.draw(step[0]++ % (picture.steps() + 1), 320, pixels)), 1000, "ms", "wanted: 16.7 ms at the 95th percentile");
         Lab wish = Lab.of(Srgb.ofHex("#7a8f5a"));
         row("recipe search, 15 paints, 3 in a mix, 8 parts", times(5, 20, () -> RecipeSearch.nearest(wish, palette, 8, 3)), 1000, "ms", "");
+    }
+
+    private static void stones() {
+        Stone large = Stone.cobble().withSize(new Millimetres(150), new Millimetres(110), new Millimetres(40));
+        row("dome of a 150 mm stone at 1 mm", times(30, 40, () -> Dome.of(large)), 1000, "ms", "wanted: 30 ms");
+        Dome dome = Dome.of(large);
+        row("tape across it", times(10, 40, () -> SurfacePath.between(dome, -60, 10, 55, -20)), 1000, "ms", "");
+        row("unrolling it", times(5, 20, () -> Unrolling.about(dome, 0, 0)), 1000, "ms", "");
+    }
+
+    /** A photo of 12 megapixels from the stand-in camera, then a file of 100 megapixels within this process's heap. */
+    private static void photos() throws Exception {
+        Photo photo = SimulatedBenchCamera.photograph(BenchScene.varied(309, 4000, 3000));
+        PhotoReader reader = new PhotoReader();
+        row("photo of 12 megapixels to outlines", times(2, 8, () -> reader.read(photo, PhotoHints.none(), () -> false)), 1000, "ms", "wanted: 1000 ms");
+        Path file = Files.createTempFile("moss-pebble-bench", ".jpg");
+        BufferedImage large = new BufferedImage(10_000, 10_000, BufferedImage.TYPE_BYTE_GRAY);
+        ImageIO.write(large, "jpg", file.toFile());
+        large = null;
+        List<Double> seconds = times(0, 2, () -> {
+            try {
+                PhotoFile.read(file);
+            } catch (FileTrouble e) {
+                throw new IllegalStateException(e);
+            }
+        });
+        row("file of 100 megapixels, opened", seconds, 1000, "ms", "heap of this process: " + Runtime.getRuntime().maxMemory() / 1_000_000 + " MB (wanted: under 1000)");
+        Files.delete(file);
     }
 
     private static List<Double> times(int warm, int count, Runnable work) {

@@ -58,7 +58,7 @@ class BenchPhotoTest {
     }
 
     private static List<Result> results(long seed) {
-        BenchScene scene = BenchScene.varied(seed, 1600, 1200);
+        BenchScene scene = BenchScene.varied(seed, 1360, 1020);
         PhotoReading reading = read(scene);
         List<Result> results = new ArrayList<>();
         if (reading.stones().size() != scene.stones().size()) {

@@ -89,6 +89,9 @@ public final class PlanDesk implements AutoCloseable {
     /** Computes something from the tools of the desk, on the worker. */
     public <T> void ask(Line line, Work<T> work, Consumer<T> answer) {
         long number = line.newest.incrementAndGet();
+        if (worker.isShutdown()) {
+            return; // the window is closing
+        }
         waiting.incrementAndGet();
         worker.execute(() -> {
             try {

@@ -42,6 +42,7 @@ final class BasketView extends StackPane {
     private final FlowPane stones = new FlowPane(14, 14);
     private final VBox empty;
     private final Map<String, Drawn> drawn = new HashMap<>();
+    private final Map<String, Button> cards = new HashMap<>();
     private final Map<String, PlanDesk.Line> lines = new HashMap<>();
 
     BasketView(Workbench workbench, PlanDesk desk, BasketShelf shelf) {
@@ -81,9 +82,14 @@ final class BasketView extends StackPane {
         Panel.present(empty, shown.isEmpty());
         double largest = workbench.studio().basket().stream().mapToDouble(f -> Math.max(f.stone().length().value(), f.stone().width().value())).max().orElse(100);
         double scale = WIDE / largest;
-        stones.getChildren().setAll(shown.stream().map(f -> card(f, scale)).toList());
+        List<Button> wanted = shown.stream().map(f -> card(f, scale)).toList();
+        if (!stones.getChildren().equals(wanted)) {
+            stones.getChildren().setAll(wanted);
+        }
+        cards.keySet().removeIf(id -> workbench.studio().found(id).isEmpty());
     }
 
+    /** The card of a stone, brought up to date; a stone that stays keeps its button, and with it pointer and focus. */
     private Button card(FoundStone found, double scale) {
         StackPane picture = new StackPane();
         picture.setMinSize(WIDE + 14, WIDE * 0.82);
@@ -118,14 +124,17 @@ final class BasketView extends StackPane {
         }
         content.setMaxWidth(WIDE + 40);
         content.setPrefWidth(WIDE + 40);
-        Button button = new Button();
-        button.setId("found-" + found.id());
+        Button button = cards.computeIfAbsent(found.id(), id -> {
+            Button fresh = new Button();
+            fresh.setId("found-" + id);
+            fresh.getStyleClass().add("found");
+            fresh.setOnAction(e -> shelf.chosen.set(id));
+            return fresh;
+        });
         button.setGraphic(content);
-        button.getStyleClass().add("found");
         button.pseudoClassStateChanged(CURRENT, Objects.equals(shelf.chosen.get(), found.id()));
         button.setAccessibleText(found.name() + ", " + size.getText());
         button.setTooltip(new Tooltip(found.name() + ", " + size.getText() + (found.origin().note().isBlank() ? "" : ": " + found.origin().note())));
-        button.setOnAction(e -> shelf.chosen.set(found.id()));
         return button;
     }
 

@@ -25,6 +25,7 @@ import mosspebble.instruments.KitchenScale;
 final class DomeMatter extends StonePanel.Matter {
 
     private final StonePanel panel;
+    private final Choice<Boolean> back;
     private final Measure share;
     private final Measure fullness;
     private final Measure face;
@@ -40,9 +41,11 @@ final class DomeMatter extends StonePanel.Matter {
 
     DomeMatter(StonePanel panel, KitchenScale scale) {
         this.panel = panel;
-        share = new Measure("face-share", "Height above the girdle", "How much of the height lies above the widest line; all of it on a flat back", 0.3, 1, 0.05, () -> panel.stone().faceShare(),
-                v -> v >= 0.999 ? "all: flat back" : Math.round(100 * v) + " %", v -> panel.workbench.draft(p -> p.withStone(p.stone().withDome(Math.min(1, v), p.stone().fullness()))),
-                v -> panel.edit("Face and back", p -> p.withStone(p.stone().withDome(Math.min(1, v), p.stone().fullness()))));
+        back = new Choice<>("Back", flat -> panel.edit("Back", p -> p.withStone(p.stone().withDome(flat ? 1 : Stone.ROUNDED_FACE, p.stone().fullness()))));
+        back.option("back-flat", "flat", true, "It lies flat: all of its height is above the table").option("back-round", "rounded", false, "The back is rounded and takes part of the height");
+        share = new Measure("face-share", "Height above the girdle", "How much of the height lies above the widest line", 0.3, 0.95, 0.05, () -> panel.stone().faceShare(),
+                v -> Math.round(100 * v) + " %", v -> panel.workbench.draft(p -> p.withStone(p.stone().withDome(v, p.stone().fullness()))),
+                v -> panel.edit("Face and back", p -> p.withStone(p.stone().withDome(v, p.stone().fullness()))));
         fullness = new Measure("fullness", "Top", "From a dome to a flat face with round shoulders", 1, Stone.FULLEST, 0.1, () -> panel.stone().fullness(),
                 v -> v < 1.6 ? "domed" : v < 3 ? "flattish" : "flat face", v -> panel.workbench.draft(p -> p.withStone(full(p.stone(), v))), v -> panel.edit("Top", p -> p.withStone(full(p.stone(), v))));
         face = new Measure("face-tilt", "Face ends at", "Tilt of the surface at which the face ends and the shoulder begins", 10, 60, 1, () -> panel.stone().limits().faceTilt(), v -> Math.round(v) + "° tilt",
@@ -67,7 +70,7 @@ final class DomeMatter extends StonePanel.Matter {
         question.setWrapText(true);
         places.setId("dome-places");
         setSpacing(10);
-        getChildren().addAll(fullness, share, weights, gauges, question, face, places);
+        getChildren().addAll(fullness, back, share, weights, gauges, question, face, places);
     }
 
     private static Stone full(Stone stone, double m) {
@@ -128,6 +131,8 @@ final class DomeMatter extends StonePanel.Matter {
 
     @Override
     void refresh() {
+        back.show(panel.stone().flatBack());
+        Panel.present(share, !panel.stone().flatBack());
         share.refresh();
         fullness.refresh();
         face.refresh();
