@@ -36,7 +36,7 @@ final class Driver implements AutoCloseable {
         stage = FxToolkit.registerPrimaryStage();
         app = new MossPebbleApp(new MossPebbleApp.Wish(studio, demo, null, false, Finding.Stage.STONE, null, List.of()));
         FxToolkit.setupApplication(() -> app);
-        WaitForAsyncUtils.waitForFxEvents();
+        WaitForAsyncUtils.waitForFxEvents(1);
         // an application restarted in one process finds keys pressed as the last one left them
         robot.release(new KeyCode[0]);
     }
@@ -71,10 +71,10 @@ final class Driver implements AutoCloseable {
         until(query + " to be there", () -> present(query));
         Node node = find(query);
         robot.interact(() -> reveal(node));
-        WaitForAsyncUtils.waitForFxEvents();
+        WaitForAsyncUtils.waitForFxEvents(1);
         jump(node.localToScreen(node.getBoundsInLocal()));
         robot.clickOn(node);
-        WaitForAsyncUtils.waitForFxEvents();
+        WaitForAsyncUtils.waitForFxEvents(1);
     }
 
     /** Puts the pointer beside a place at once; the test robot would walk there pixel by pixel. */
@@ -105,12 +105,12 @@ final class Driver implements AutoCloseable {
         robot.push(KeyCode.DELETE);
         robot.write(words, 0);
         robot.push(KeyCode.ENTER);
-        WaitForAsyncUtils.waitForFxEvents();
+        WaitForAsyncUtils.waitForFxEvents(1);
     }
 
     void keys(KeyCode... keys) {
         robot.push(keys);
-        WaitForAsyncUtils.waitForFxEvents();
+        WaitForAsyncUtils.waitForFxEvents(1);
     }
 
     void until(String what, Callable<Boolean> condition) {
@@ -119,7 +119,7 @@ final class Driver implements AutoCloseable {
         } catch (TimeoutException e) {
             throw new AssertionError("waited in vain for " + what, e);
         }
-        WaitForAsyncUtils.waitForFxEvents();
+        WaitForAsyncUtils.waitForFxEvents(1);
     }
 
     /** Waits until the plan of what is shown is there. */

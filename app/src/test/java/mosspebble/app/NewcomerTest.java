@@ -51,11 +51,11 @@ class NewcomerTest {
             app.until("a plan with steps", () -> app.plan() != null && !app.plan().operations().isEmpty());
             app.settled();
             assertThat(app.plan().findings()).noneMatch(f -> f.stage() == Finding.Stage.SKETCH && f.weight() == Finding.Weight.STOP);
-            double fitted = app.plan().project().sketch().orElseThrow().placement().scale();
+            double fitted = app.plan().project().sketch().orElseThrow().items().get(0).placement().scale();
             app.type("#design-width", "30");
             app.settled();
             app.click("#fit");
-            app.until("the fit", () -> app.plan().project().sketch().orElseThrow().placement().scale() > 0.98 * fitted);
+            app.until("the fit", () -> app.plan().project().sketch().orElseThrow().items().get(0).placement().scale() > 0.98 * fitted);
 
             app.click("#stage-colour");
             app.click("#slot-eyes");
@@ -118,22 +118,22 @@ class NewcomerTest {
         try (Driver app = new Driver(folder.resolve("s.pebble"), true)) {
             app.settled();
             app.click("#stage-sketch");
-            Placement before = app.plan().project().sketch().orElseThrow().placement();
+            Placement before = app.plan().project().sketch().orElseThrow().items().get(0).placement();
             app.robot.clickOn("#cloth");
             app.keys(KeyCode.SHIFT, KeyCode.RIGHT);
             app.keys(KeyCode.DOWN);
-            app.until("the move", () -> app.plan().project().sketch().orElseThrow().placement().x() > before.x() + 4);
+            app.until("the move", () -> app.plan().project().sketch().orElseThrow().items().get(0).placement().x() > before.x() + 4);
             app.settled();
-            Placement moved = app.plan().project().sketch().orElseThrow().placement();
+            Placement moved = app.plan().project().sketch().orElseThrow().items().get(0).placement();
             assertThat(moved.x()).isCloseTo(before.x() + 5, within(1e-9));
             assertThat(moved.y()).isCloseTo(before.y() + 0.5, within(1e-9));
             assertThat(app.text("#undo")).isEqualTo("Undo: move the design");
 
             app.keys(KeyCode.CONTROL, KeyCode.Z);
             app.keys(KeyCode.CONTROL, KeyCode.Z);
-            app.until("the undo", () -> app.plan().project().sketch().orElseThrow().placement().equals(before));
+            app.until("the undo", () -> app.plan().project().sketch().orElseThrow().items().get(0).placement().equals(before));
             app.keys(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.Z);
-            app.until("the redo", () -> app.plan().project().sketch().orElseThrow().placement().x() == before.x() + 5);
+            app.until("the redo", () -> app.plan().project().sketch().orElseThrow().items().get(0).placement().x() == before.x() + 5);
         }
     }
 
@@ -182,7 +182,7 @@ class NewcomerTest {
             app.keys(KeyCode.CONTROL, KeyCode.A);
             app.robot.interact(() -> ((TextArea) app.find("#words")).setText("QUILL\nBECK 中"));
             app.click("#set-words");
-            app.until("the words", () -> app.plan().motif().filter(m -> m.title().startsWith("QUILL")).isPresent());
+            app.until("the words", () -> app.plan().design().filter(d -> d.items().get(0).motif().title().startsWith("QUILL")).isPresent());
             assertThat(app.plan().findings()).anyMatch(f -> f.sentence().contains("中"));
             assertThat(app.plan().operations()).isNotEmpty();
         }

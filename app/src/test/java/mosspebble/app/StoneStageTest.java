@@ -143,7 +143,7 @@ class StoneStageTest {
             Patch crack = stone(app).patches().get(1);
             assertThat(Math.hypot(crack.toX() - crack.x(), crack.toY() - crack.y())).isCloseTo(Math.hypot(25, 10), within(1.0));
             app.settled();
-            assertThat(app.plan().findings()).anyMatch(f -> f.sentence().contains("One crack is marked"));
+            app.until("what the plan says", () -> app.plan().findings().stream().anyMatch(f -> f.sentence().contains("One crack is marked")));
             assertThat(app.plan().operations()).anyMatch(o -> o.title().equals("Fill the crack"));
             app.click("#mark-row-0");
             app.robot.interact(() -> app.find("#cloth").requestFocus());
@@ -227,7 +227,7 @@ class StoneStageTest {
                 app.type("#weigh-grams", w[1]);
             }
             app.until("the end of drying", () -> app.text("#steady").contains("ready"));
-            assertThat(app.plan().project().weighings()).hasSize(3);
+            app.until("three weighings", () -> app.plan().project().weighings().size() == 3);
         }
     }
 

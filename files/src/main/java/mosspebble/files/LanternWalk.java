@@ -155,6 +155,6 @@ public final class LanternWalk {
         Motif motif = Designs.motif(subject, repertoire).orElseThrow();
         Placement placement = Designs.fit(motif, Survey.of(stone).zones(), margin, 0).orElseThrow().placement();
         return Project.begin(id, name, stone).withName(name, purpose).withOrigin(new Origin("Quillbeck", Origin.Taking.ALLOWED, "", Optional.empty()))
-                .withSketch(Optional.of(new Sketch(subject, wearing, placement, margin))).withColours(colours).withGround(ground).withHabits(habits);
+                .withSketch(Optional.of(Sketch.of(subject, wearing, placement, margin))).withColours(colours).withGround(ground).withHabits(habits);
     }
 }

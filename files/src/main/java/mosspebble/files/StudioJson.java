@@ -22,6 +22,7 @@ import java.util.function.ToDoubleFunction;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.plan.Habits;
+import mosspebble.core.sketch.Item;
 import mosspebble.core.sketch.Placement;
 import mosspebble.core.sketch.Subject;
 import mosspebble.core.stone.FoundStone;
@@ -46,7 +47,8 @@ final class StudioJson {
     private StudioJson() {}
 
     @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
-    @JsonSubTypes({@JsonSubTypes.Type(value = Subject.Figure.class, name = "figure"), @JsonSubTypes.Type(value = Subject.Word.class, name = "word")})
+    @JsonSubTypes({@JsonSubTypes.Type(value = Subject.Figure.class, name = "figure"), @JsonSubTypes.Type(value = Subject.Word.class, name = "word"),
+        @JsonSubTypes.Type(value = Subject.Dots.class, name = "dots")})
     private interface SubjectKind {}
 
     /** Records keep to their components: methods that look like getters are no fields. */
@@ -78,7 +80,7 @@ final class StudioJson {
             }
         });
         JsonMapper.Builder builder = JsonMapper.builder().addModule(units).addModule(new Jdk8Module()).addMixIn(Subject.class, SubjectKind.class).addMixIn(Shape.class, ShapeKind.class);
-        for (Class<?> plain : new Class<?>[] {Stone.class, Mix.class, Habits.class, Paint.class, Placement.class, Viewpoint.class, FoundStone.class}) {
+        for (Class<?> plain : new Class<?>[] {Stone.class, Mix.class, Habits.class, Paint.class, Placement.class, Viewpoint.class, FoundStone.class, Item.class}) {
             builder.addMixIn(plain, FieldsOnly.class);
         }
         ObjectMapper mapper = builder.build();

@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.awt.geom.Point2D;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -70,9 +71,32 @@ class SheetsTest {
         }
     }
 
+    @ParameterizedTest
+    @EnumSource(Paper.class)
+    @Tag("outside") // paper sizes: ISO 216 and US Letter as the JDK has them, see the file's head; the card read back with PDFBox
+    void paperAndScaleCardHaveTheirTrueSize(Paper paper) throws Exception {
+        String table;
+        try (var in = SheetsTest.class.getResourceAsStream("paper_sizes.csv")) {
+            table = new String(in.readAllBytes(), StandardCharsets.UTF_8);
+        }
+        String[] row = table.lines().filter(l -> l.startsWith(paper == Paper.A4 ? "A4," : "LETTER,")).findFirst().orElseThrow().split(",");
+        assertThat(paper.widthMm()).isEqualTo(Double.parseDouble(row[1]));
+        assertThat(paper.heightMm()).isEqualTo(Double.parseDouble(row[2]));
+
+        Path file = folder.resolve("card.pdf");
+        ScaleCardSheet.write(paper, file);
+        try (PDDocument document = Loader.loadPDF(file.toFile())) {
+            Lines lines = new Lines(document.getPage(0));
+            assertThat(lines.horizontals).as("the card's ruler").anySatisfy(mm -> assertThat(mm).isCloseTo(50.0, within(0.02)));
+            assertThat(lines.squares.stream().filter(mm -> Math.abs(mm - 18) < 0.02).count()).as("four marks on each of two cards").isEqualTo(8);
+            assertThat(document.getDocumentCatalog().getViewerPreferences().getPrintScaling()).isEqualTo("None");
+        }
+    }
+
     /** Horizontal strokes and the largest closed outline of a page, mm. */
     private static final class Lines extends PDFGraphicsStreamEngine {
         final List<Double> horizontals = new ArrayList<>();
+        final List<Double> squares = new ArrayList<>();
         double widest;
         double highest;
         private final List<Point2D> path = new ArrayList<>();
@@ -124,7 +148,13 @@ class SheetsTest {
         }
 
         @Override
-        public void appendRectangle(Point2D a, Point2D b, Point2D c, Point2D d) {}
+        public void appendRectangle(Point2D a, Point2D b, Point2D c, Point2D d) {
+            double wide = Math.abs(c.getX() - a.getX()) * 25.4 / 72;
+            double high = Math.abs(c.getY() - a.getY()) * 25.4 / 72;
+            if (Math.abs(wide - high) < 0.01) {
+                squares.add(wide);
+            }
+        }
 
         @Override
         public void drawImage(PDImage image) {}

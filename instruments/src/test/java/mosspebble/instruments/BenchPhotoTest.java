@@ -143,6 +143,18 @@ class BenchPhotoTest {
     }
 
     @Test
+    void aShadowTakenForStoneIsSaid() {
+        BenchScene scene = one(cobble(80), 200, 110);
+        BenchScene low = new BenchScene(scene.stones(), BenchScene.WHITE, 1600, 1200, scene.cameraX(), scene.cameraY(), scene.cameraZ(), scene.aimX(), scene.aimY(), 0, 0.7, 2, 0, 270, 22, 0.8, 0, true, 3);
+        PhotoReading reading = read(low);
+
+        assertThat(reading.findings()).anySatisfy(f -> {
+            assertThat(f.kind()).isEqualTo(PhotoFinding.Kind.SHADOW);
+            assertThat(f.sentence()).contains("soft, as a shadow's is").contains("coloured sheet");
+        });
+    }
+
+    @Test
     void touchingStonesAreSaidAndALineCutsThemApart() {
         BenchScene scene = BenchScene.varied(5, 1600, 1200).withStones(List.of(new BenchScene.Lying(cobble(70), 160, 130), new BenchScene.Lying(cobble(70), 229.5, 130)));
         Photo photo = SimulatedBenchCamera.photograph(scene);

@@ -14,10 +14,13 @@ import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.beans.property.SimpleIntegerProperty;
 import javafx.beans.property.SimpleObjectProperty;
+import javafx.beans.property.SimpleStringProperty;
+import javafx.beans.property.StringProperty;
 import mosspebble.core.plan.Finding.Stage;
 import mosspebble.core.plan.Look;
 import mosspebble.core.plan.Project;
 import mosspebble.core.plan.Studio;
+import mosspebble.core.sketch.Item;
 import mosspebble.files.FileTrouble;
 
 /**
@@ -43,6 +46,7 @@ public final class Workbench {
     private final ReadOnlyStringWrapper notice = new ReadOnlyStringWrapper("");
     private final ObjectProperty<Stage> stage = new SimpleObjectProperty<>(Stage.STONE);
     private final ObjectProperty<Look> look = new SimpleObjectProperty<>(Look.DRY);
+    private final StringProperty item = new SimpleStringProperty("");
     private final IntegerProperty step = new SimpleIntegerProperty(Integer.MAX_VALUE);
     private final Deque<Edit> undo = new ArrayDeque<>();
     private final Deque<Edit> redo = new ArrayDeque<>();
@@ -100,6 +104,26 @@ public final class Workbench {
 
     public ObjectProperty<Look> lookProperty() {
         return look;
+    }
+
+    /** Id of the thing of the sketch that is in hand. */
+    public StringProperty itemProperty() {
+        return item;
+    }
+
+    /** The thing of the sketch that is in hand, the front one by default; empty without a sketch. */
+    public Optional<Item> itemInHand() {
+        return shown().flatMap(Project::sketch).map(s -> s.inHand(item.get()));
+    }
+
+    /** Changes the thing in hand. */
+    public boolean editItem(String title, UnaryOperator<Item> change) {
+        return itemInHand().map(in -> edit(title, p -> p.withSketch(p.sketch().map(s -> s.with(in.id(), change))))).orElse(false);
+    }
+
+    /** Shows a change of the thing in hand without committing it. */
+    public void draftItem(UnaryOperator<Item> change) {
+        itemInHand().ifPresent(in -> draft(p -> p.withSketch(p.sketch().map(s -> s.with(in.id(), change)))));
     }
 
     /** How many steps of the plan the picture shows; larger than their number means all. */

@@ -1,5 +1,6 @@
 package mosspebble.app.view;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import javafx.beans.value.ObservableValue;
@@ -28,9 +29,12 @@ import mosspebble.core.plan.Finding.Stage;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Project;
 import mosspebble.core.sketch.Grid;
+import mosspebble.core.sketch.Item;
+import mosspebble.core.sketch.PlacedDesign;
+import mosspebble.core.sketch.PlacedItem;
 import mosspebble.core.sketch.PlacedPart;
 import mosspebble.core.sketch.Placement;
-import mosspebble.core.sketch.Sketch;
+import mosspebble.core.stone.Eye;
 import mosspebble.core.stone.StoneOutline;
 import mosspebble.core.units.LengthText;
 import mosspebble.core.units.LengthUnit;
@@ -58,6 +62,7 @@ final class ClothView extends Region {
     private final ImageView shadow = new ImageView();
     private final ImageView stone = new ImageView();
     private final Canvas overlay = new Canvas();
+    private Object linenShows;
     private StoneImage stoneImage;
     private StonePicture shadowOf;
     private double scale;
@@ -80,7 +85,7 @@ final class ClothView extends Region {
         stone.setSmooth(true);
         getChildren().addAll(linen, shadow, stone, overlay);
         overlay.setMouseTransparent(true);
-        for (ObservableValue<?> cause : new ObservableValue<?>[] {show.planProperty(), workbench.stageProperty(), workbench.shownProperty(), slice, focusVisibleProperty(), focusedProperty(), workbench.studioProperty()}) {
+        for (ObservableValue<?> cause : new ObservableValue<?>[] {show.planProperty(), workbench.stageProperty(), workbench.shownProperty(), slice, workbench.itemProperty(), focusVisibleProperty(), focusedProperty(), workbench.studioProperty()}) {
             cause.addListener((o, a, b) -> redrawOverlay());
         }
         for (ObservableValue<?> cause : new ObservableValue<?>[] {bench.pageProperty(), bench.guideProperty(), bench.guideAtProperty(), bench.placingProperty(), bench.markProperty(), bench.pointsProperty()}) {
@@ -195,6 +200,13 @@ final class ClothView extends Region {
         }
         stone.relocate(middleX() + grid.left() * scale, middleY() + grid.top() * scale);
         double light = Math.toRadians(workbench.shown().map(p -> p.habits().lightFrom()).orElse(320.0));
+        if (seen()) { // on the table below the stone, as deep as the view is steep
+            Eye eye = workbench.shown().orElseThrow().viewpoint().eye();
+            double steep = Math.max(0.35, eye.z() / Math.hypot(eye.y(), eye.z()));
+            shadow.setFitHeight(grid.rows() * size * steep);
+            shadow.relocate(middleX() + grid.left() * scale + 4, middleY() + grid.top() * scale * steep + 10 + 14 * (1 - steep));
+            return;
+        }
         shadow.relocate(middleX() + grid.left() * scale - Math.sin(light) * 9, middleY() + grid.top() * scale + Math.cos(light) * 9 + 3);
     }
 
@@ -244,7 +256,13 @@ final class ClothView extends Region {
         return evening() ? Color.web("#5A6056") : Color.web("#BFB59E");
     }
 
+    /** Draws the linen again if anything it shows has changed. */
     private void drawLinen() {
+        Object shows = List.of(linen.getWidth(), linen.getHeight(), evening(), workbench.studio().unit(), scale, workbench.shown().isPresent());
+        if (shows.equals(linenShows)) {
+            return;
+        }
+        linenShows = shows;
         GraphicsContext pen = linen.getGraphicsContext2D();
         double w = linen.getWidth();
         double h = linen.getHeight();
@@ -330,12 +348,12 @@ final class ClothView extends Region {
             if ((stage == Stage.STONE || stage == Stage.SKETCH) && !seen()) {
                 zones(pen, plan);
             }
-            if (stage == Stage.SKETCH && ghosting()) {
-                ghost(pen, plan, project.get());
+            if (stage == Stage.SKETCH && ghosting() && movable().isPresent()) {
+                ghost(pen, plan, project.get(), movable().orElseThrow());
             }
             pen.setTransform(new Affine());
-            if (stage == Stage.SKETCH && movable(project.get()) && (hover || isFocused() || ghosting())) {
-                handles(pen, plan, project.get());
+            if (stage == Stage.SKETCH && movable().isPresent() && (hover || isFocused() || ghosting())) {
+                handles(pen, plan);
             }
         }
         if (stage == Stage.STONE) {
@@ -404,23 +422,35 @@ final class ClothView extends Region {
         pen.strokeLine(x1 - nx, y1 - ny, x1 + nx, y1 + ny);
     }
 
-    private static boolean movable(Project project) {
-        return project.sketch().isPresent() && !project.sketch().get().wearing();
+    /** The thing in hand, if it can be moved. */
+    private Optional<Item> movable() {
+        return workbench.itemInHand().filter(i -> !i.wearing());
     }
 
     /** The design as coloured shapes while it is under the hand, moved from where the plan has it. */
-    private void ghost(GraphicsContext pen, PaintPlan plan, Project project) {
-        if (plan.design().isEmpty() || plan.project().sketch().isEmpty()) {
+    private void ghost(GraphicsContext pen, PaintPlan plan, Project project, Item now) {
+        Optional<PlacedItem> placed = plan.design().flatMap(d -> d.item(now.id()));
+        if (placed.isEmpty()) {
             return;
         }
-        Placement from = plan.project().sketch().get().placement();
-        Placement to = project.sketch().orElseThrow().placement();
+        for (PlacedItem other : plan.design().get().items()) {
+            if (other != placed.get()) {
+                parts(pen, other.parts(), project, 0.45);
+            }
+        }
+        Placement from = placed.get().item().placement();
+        Placement to = now.placement();
         pen.translate(to.x(), to.y());
         pen.rotate(to.turn() - from.turn());
         pen.scale(to.scale() / from.scale(), to.scale() / from.scale());
         pen.translate(-from.x(), -from.y());
+        parts(pen, placed.get().parts(), project, 1);
+    }
+
+    private void parts(GraphicsContext pen, List<PlacedPart> parts, Project project, double opacity) {
         Palette palette = ghostPalette();
-        for (PlacedPart part : plan.design().get().parts()) {
+        pen.setGlobalAlpha(opacity);
+        for (PlacedPart part : parts) {
             Optional<Palette.Colour> colour = Optional.ofNullable(project.colours().get(part.part().slot())).flatMap(palette::colour);
             Paint paint = colour.map(c -> (Paint) Swatch.colour(c.optics().full().toSrgb())).orElse(Color.web("#cccccc"));
             pen.setFill(paint);
@@ -431,6 +461,7 @@ final class ClothView extends Region {
                 Geometries.stroke(pen, part.drawn());
             }
         }
+        pen.setGlobalAlpha(1);
     }
 
     private Palette cachedPalette;
@@ -442,9 +473,9 @@ final class ClothView extends Region {
         return cachedPalette;
     }
 
-    private double[] box(PaintPlan plan, Project project) {
-        Placement p = project.sketch().orElseThrow().placement();
-        Envelope size = plan.motif().map(m -> m.sitting().getEnvelopeInternal()).orElse(new Envelope(-1, 1, -1, 1));
+    private double[] box(PaintPlan plan, Item item) {
+        Placement p = item.placement();
+        Envelope size = plan.design().flatMap(d -> d.item(item.id())).map(i -> i.motif().sitting().getEnvelopeInternal()).orElse(new Envelope(-1, 1, -1, 1));
         return new double[] {p.x(), p.y(), size.getWidth() * p.scale() / 2, size.getHeight() * p.scale() / 2, p.turn()};
     }
 
@@ -456,8 +487,8 @@ final class ClothView extends Region {
         return new Point2D(middleX() + scale * (box[0] + x * c - y * s), middleY() + scale * (box[1] + x * s + y * c));
     }
 
-    private void handles(GraphicsContext pen, PaintPlan plan, Project project) {
-        double[] box = box(plan, project);
+    private void handles(GraphicsContext pen, PaintPlan plan) {
+        double[] box = box(plan, movable().orElseThrow());
         Point2D[] corners = {corner(box, -1, -1, 0), corner(box, 1, -1, 0), corner(box, 1, 1, 0), corner(box, -1, 1, 0)};
         pen.setStroke(Color.web("#fffdf5"));
         pen.setLineWidth(1);
@@ -525,19 +556,8 @@ final class ClothView extends Region {
         if (project.isEmpty() || plan == null) {
             return Grip.NONE;
         }
-        if (workbench.stageProperty().get() == Stage.SKETCH && movable(project.get()) && plan.motif().isPresent()) {
-            double[] box = box(plan, project.get());
-            if (corner(box, 1, 1, 0).distance(x, y) < 14) {
-                return Grip.SIZE;
-            }
-            if (corner(box, 0, -1, 26).distance(x, y) < 14) {
-                return Grip.TURN;
-            }
-            double dx = (x - middleX()) / scale - box[0];
-            double dy = (y - middleY()) / scale - box[1];
-            double c = Math.cos(Math.toRadians(-box[4]));
-            double s = Math.sin(Math.toRadians(-box[4]));
-            return Math.abs(dx * c - dy * s) <= box[2] && Math.abs(dx * s + dy * c) <= box[3] ? Grip.MOVE : Grip.NONE;
+        if (workbench.stageProperty().get() == Stage.SKETCH) {
+            return sketchGripAt(plan, x, y);
         }
         if (workbench.stageProperty().get().compareTo(Stage.COLOUR) >= 0) {
             double[] line = slice.get();
@@ -555,6 +575,40 @@ final class ClothView extends Region {
             return across < 8 && along > 0 && along < length ? Grip.SLICE_BOTH : Grip.NONE;
         }
         return Grip.NONE;
+    }
+
+    private Grip sketchGripAt(PaintPlan plan, double x, double y) {
+        if (movable().isPresent()) {
+            double[] box = box(plan, movable().get());
+            if (corner(box, 1, 1, 0).distance(x, y) < 14) {
+                return Grip.SIZE;
+            }
+            if (corner(box, 0, -1, 26).distance(x, y) < 14) {
+                return Grip.TURN;
+            }
+        }
+        return itemAt(plan, x, y).filter(i -> !i.item().wearing()).isPresent() ? Grip.MOVE : Grip.NONE;
+    }
+
+    /** The thing at a place: the one in hand if its box is there, else the front one whose box is. */
+    private Optional<PlacedItem> itemAt(PaintPlan plan, double x, double y) {
+        List<PlacedItem> items = plan.design().map(PlacedDesign::items).orElse(List.of());
+        Optional<Item> inHand = workbench.itemInHand();
+        PlacedItem found = null;
+        for (PlacedItem placed : items) {
+            Item now = workbench.shown().flatMap(Project::sketch).flatMap(s -> s.item(placed.item().id())).orElse(placed.item());
+            double[] box = box(plan, now);
+            double dx = (x - middleX()) / scale - box[0];
+            double dy = (y - middleY()) / scale - box[1];
+            double c = Math.cos(Math.toRadians(-box[4]));
+            double s = Math.sin(Math.toRadians(-box[4]));
+            boolean inside = Math.abs(dx * c - dy * s) <= box[2] && Math.abs(dx * s + dy * c) <= box[3];
+            if (inside && !now.wearing()) {
+                boolean kept = found != null && inHand.isPresent() && found.item().id().equals(inHand.get().id());
+                found = kept ? found : placed;
+            }
+        }
+        return Optional.ofNullable(found);
     }
 
     private void move(MouseEvent e) {
@@ -588,7 +642,10 @@ final class ClothView extends Region {
         }
         grip = gripAt(e.getX(), e.getY());
         grabbed = new Point2D(e.getX(), e.getY());
-        grabbedPlacement = workbench.shown().flatMap(Project::sketch).map(Sketch::placement).orElse(null);
+        if (grip == Grip.MOVE && show.plan() != null) {
+            itemAt(show.plan(), e.getX(), e.getY()).ifPresent(i -> workbench.itemProperty().set(i.item().id()));
+        }
+        grabbedPlacement = workbench.itemInHand().map(Item::placement).orElse(null);
         grabbedSlice = slice.get().clone();
     }
 
@@ -601,7 +658,7 @@ final class ClothView extends Region {
         double dy = (e.getY() - grabbed.getY()) / scale;
         switch (grip) {
             case NONE -> { }
-            case MOVE, SIZE, TURN -> workbench.draft(p -> p.withSketch(p.sketch().map(s -> s.at(dragged(e, dx, dy)))));
+            case MOVE, SIZE, TURN -> workbench.draftItem(i -> i.at(dragged(e, dx, dy)));
             case SLICE_A -> slice.set(grabbedSlice[0] + dx, grabbedSlice[1] + dy, grabbedSlice[2], grabbedSlice[3]);
             case SLICE_B -> slice.set(grabbedSlice[0], grabbedSlice[1], grabbedSlice[2] + dx, grabbedSlice[3] + dy);
             case SLICE_BOTH -> slice.set(grabbedSlice[0] + dx, grabbedSlice[1] + dy, grabbedSlice[2] + dx, grabbedSlice[3] + dy);
@@ -645,7 +702,7 @@ final class ClothView extends Region {
             }
             return;
         }
-        if (workbench.stageProperty().get() != Stage.SKETCH || workbench.shown().filter(ClothView::movable).isEmpty() || e.isControlDown()) {
+        if (workbench.stageProperty().get() != Stage.SKETCH || movable().isEmpty() || e.isControlDown()) {
             return;
         }
         double step = e.isShiftDown() ? 5 : 0.5;
@@ -668,6 +725,6 @@ final class ClothView extends Region {
     }
 
     private void nudge(String title, UnaryOperator<Placement> change) {
-        workbench.edit(title, p -> p.withSketch(p.sketch().map(s -> s.at(change.apply(s.placement())))));
+        workbench.editItem(title, i -> i.at(change.apply(i.placement())));
     }
 }

@@ -234,6 +234,10 @@ public final class Shell extends StackPane {
         deeds.add(new Deed("New stone", "N", this::newStone));
         deeds.add(new Deed("Fit the design to the face", "F", () -> ((SketchPanel) panel(Stage.SKETCH)).fit()));
         deeds.add(new Deed("Turn the stone a quarter", "R", () -> ((StonePanel) panel(Stage.STONE)).turn()));
+        deeds.add(new Deed("Sketch: another thing", "A", () -> sketch().another()));
+        deeds.add(new Deed("Sketch: twin of the thing in hand", "D", () -> sketch().twin()));
+        deeds.add(new Deed("Sketch: nearer the front", "K", () -> sketch().order(1)));
+        deeds.add(new Deed("Sketch: farther back", "J", () -> sketch().order(-1)));
         deeds.add(new Deed("Turn the stone over", "V", () -> workbench.edit("Turn the stone over", Project::turnedOver)));
         deeds.add(new Deed("Photograph stones", "P", () -> middle(Middle.PHOTO)));
         deeds.add(new Deed("Take a photo", "", () -> {
@@ -265,6 +269,11 @@ public final class Shell extends StackPane {
     private FinishPanel finish() {
         workbench.stageProperty().set(Stage.FINISH);
         return (FinishPanel) panel(Stage.FINISH);
+    }
+
+    private SketchPanel sketch() {
+        workbench.stageProperty().set(Stage.SKETCH);
+        return (SketchPanel) panel(Stage.SKETCH);
     }
 
     private void remove() {
@@ -330,6 +339,19 @@ public final class Shell extends StackPane {
                 case N -> newStone();
                 case F -> ((SketchPanel) panel(Stage.SKETCH)).fit();
                 case R -> ((StonePanel) panel(Stage.STONE)).turn();
+                case A, D, J, K, DELETE -> {
+                    if (workbench.stageProperty().get() != Stage.SKETCH) {
+                        return;
+                    }
+                    SketchPanel sketch = (SketchPanel) panel(Stage.SKETCH);
+                    switch (e.getCode()) {
+                        case A -> sketch.another();
+                        case D -> sketch.twin();
+                        case J -> sketch.order(-1);
+                        case K -> sketch.order(1);
+                        default -> sketch.takeAway();
+                    }
+                }
                 case V -> workbench.edit("Turn the stone over", Project::turnedOver);
                 case P -> middle(Middle.PHOTO);
                 case B -> middle(Middle.BASKET);

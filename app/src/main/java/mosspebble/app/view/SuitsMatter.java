@@ -8,15 +8,16 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.scene.shape.Polygon;
 import mosspebble.app.model.PlanDesk;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Suitability;
 import mosspebble.core.sketch.Designs;
+import mosspebble.core.sketch.Item;
 import mosspebble.core.sketch.Motif;
-import mosspebble.core.sketch.Sketch;
+import mosspebble.core.sketch.Subject;
 import mosspebble.core.sketch.WayUp;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.stone.StoneOutline;
@@ -26,6 +27,7 @@ import mosspebble.core.units.Numbers;
 final class SuitsMatter extends StonePanel.Matter {
 
     private static final int WAYS = 4;
+    private static final double WORDS = 196;
 
     private record Answer(List<WayUp> ways, List<Ranked> subjects) {}
 
@@ -37,7 +39,7 @@ final class SuitsMatter extends StonePanel.Matter {
     private final VBox ways = new VBox(4);
     private final VBox subjects = new VBox(6);
     private Survey asked;
-    private Optional<Sketch> askedSketch = Optional.empty();
+    private Optional<Subject> askedSubject = Optional.empty();
 
     SuitsMatter(StonePanel panel, PlanDesk desk) {
         this.panel = panel;
@@ -49,14 +51,15 @@ final class SuitsMatter extends StonePanel.Matter {
     @Override
     void refresh() {
         PaintPlan plan = panel.show.plan();
-        if (plan == null || plan.survey() == asked && plan.project().sketch().map(Sketch::subject).equals(askedSketch.map(Sketch::subject))) {
+        if (plan == null || plan.survey() == asked && panel.workbench.itemInHand().map(Item::subject).equals(askedSubject)) {
             return;
         }
         asked = plan.survey();
-        askedSketch = plan.project().sketch();
+        askedSubject = panel.workbench.itemInHand().map(Item::subject);
+        Optional<Subject> subject = askedSubject;
         var shelf = panel.workbench.studio().shelf();
         desk.ask(line, d -> {
-            Optional<Motif> motif = plan.project().sketch().flatMap(s -> Designs.motif(s.subject(), d.repertoire()));
+            Optional<Motif> motif = subject.flatMap(s -> Designs.motif(s, d.repertoire()));
             List<Ranked> ranked = new ArrayList<>();
             for (Motif candidate : d.repertoire().motifs()) {
                 ranked.add(new Ranked(candidate.title(), Suitability.of(candidate, plan.survey(), shelf)));
@@ -74,8 +77,10 @@ final class SuitsMatter extends StonePanel.Matter {
             Label words = new Label((now ? "as it lies: " : "") + String.join(", ", way.reasons()));
             words.setWrapText(true);
             words.getStyleClass().add("small");
-            HBox.setHgrow(words, Priority.ALWAYS);
-            words.setMaxWidth(Double.MAX_VALUE);
+            // a fixed width, as a button asks for its content's height before it knows its own width
+            words.setMinWidth(WORDS);
+            words.setPrefWidth(WORDS);
+            words.setMaxWidth(WORDS);
             HBox content = new HBox(10, small(way.outline(panel.stone())), words);
             content.setAlignment(Pos.CENTER_LEFT);
             Button button = new Button();
@@ -86,6 +91,8 @@ final class SuitsMatter extends StonePanel.Matter {
                 button.getStyleClass().add("chosen");
             }
             button.setMaxWidth(Double.MAX_VALUE);
+            button.setPrefHeight(Math.max(66, words.prefHeight(WORDS) + 16));
+            button.setMinHeight(Region.USE_PREF_SIZE);
             button.setAccessibleText("Turn it this way up: " + words.getText());
             button.setTooltip(new Tooltip("Turn the stone this way up, " + Numbers.text(way.degrees(), 0) + "°"));
             button.setOnAction(e -> panel.edit("Which way up", p -> p.withStone(p.stone().withWayUp(way.degrees()))));

@@ -92,7 +92,7 @@ public final class SeenPicture {
                 int flat = 0;
                 if (top == null) {
                     dome.normalAt(grid.left() + (x[c] + 0.5) * grid.cellMm(), grid.top() + (y[c] + 0.5) * grid.cellMm(), normal);
-                    flat = shaded(bare, 0.62 - 0.38 * normal[2]);
+                    flat = shaded(bare, 0.24 - 0.18 * normal[2]);
                 }
                 triangle(a, c, d, u, v, depth, x, y, top, flat, grid, fine, near, wide);
                 triangle(a, d, b, u, v, depth, x, y, top, flat, grid, fine, near, wide);

@@ -21,13 +21,15 @@ import mosspebble.core.drying.Climate;
 import mosspebble.core.drying.Drying;
 import mosspebble.core.drying.Psychrometrics;
 import mosspebble.core.sketch.Designs;
+import mosspebble.core.sketch.Item;
 import mosspebble.core.sketch.Lettering;
-import mosspebble.core.sketch.Motif;
 import mosspebble.core.sketch.PlacedDesign;
+import mosspebble.core.sketch.PlacedItem;
 import mosspebble.core.sketch.PlacedPart;
 import mosspebble.core.sketch.Repertoire;
 import mosspebble.core.sketch.Role;
 import mosspebble.core.sketch.Shapes;
+import mosspebble.core.sketch.Sketch;
 import mosspebble.core.sketch.Slot;
 import mosspebble.core.sketch.Subject;
 import mosspebble.core.stone.Patch;
@@ -101,37 +103,42 @@ final class FindingRules {
         });
     }
 
-    void sketch(Optional<Motif> motif, Optional<PlacedDesign> design, Repertoire repertoire) {
+    void sketch(Optional<PlacedDesign> design, Repertoire repertoire) {
         if (project.sketch().isEmpty()) {
             findings.add(Finding.of(Weight.STOP, Stage.SKETCH, "No subject yet. Choose one and it is fitted to the face."));
             return;
         }
-        if (project.sketch().get().subject() instanceof Subject.Word word) {
-            repertoire.typeface(word.typeface()).ifPresent(face -> {
-                List<String> missing = Lettering.missing(word, face);
-                if (!missing.isEmpty()) {
-                    findings.add(Finding.of(Weight.STOP, Stage.SKETCH, "The face " + face.title() + " has no " + String.join(" ", missing)
-                            + ". Write it with other letters."));
-                }
-            });
+        for (Item item : project.sketch().get().items()) {
+            if (item.subject() instanceof Subject.Word word) {
+                repertoire.typeface(word.typeface()).ifPresent(face -> {
+                    List<String> missing = Lettering.missing(word, face);
+                    if (!missing.isEmpty()) {
+                        findings.add(Finding.of(Weight.STOP, Stage.SKETCH, "The face " + face.title() + " has no " + String.join(" ", missing)
+                                + ". Write it with other letters."));
+                    }
+                });
+            }
+            if (design.flatMap(d -> d.item(item.id())).isEmpty()) {
+                findings.add(Finding.of(Weight.STOP, Stage.SKETCH, "The chosen subject is not in the repertoire. Choose another."));
+            }
         }
-        if (motif.isEmpty() || design.isEmpty()) {
-            findings.add(Finding.of(Weight.STOP, Stage.SKETCH, "The chosen subject is not in the repertoire. Choose another."));
-            return;
-        }
-        boolean wears = project.sketch().get().wearing() && motif.get().wears();
-        Geometry zone = wears ? survey.zones().outline() : survey.zones().face();
-        Map<String, Double> leaving = Planner.leaving(design.get(), zone);
+        design.ifPresent(d -> d.items().forEach(this::leaves));
+    }
+
+    private void leaves(PlacedItem placed) {
+        Geometry zone = placed.wears() ? survey.zones().outline() : survey.zones().face();
+        Map<String, Double> leaving = Planner.leaving(placed.parts(), zone);
         leaving.entrySet().stream().max(Map.Entry.comparingByValue()).filter(e -> e.getValue() > SLIGHT_MM).ifPresent(worst -> {
-            boolean offStone = !survey.zones().outline().covers(design.get().silhouette());
+            boolean offStone = !survey.zones().outline().covers(placed.silhouette());
             String others = leaving.size() > 1 ? ", and " + (leaving.size() - 1) + " more" : "";
             findings.add(Finding.of(offStone ? Weight.STOP : Weight.MIND, Stage.SKETCH, "The " + worst.getKey() + " leaves the " + (offStone ? "stone or its face" : "face")
-                    + " by " + Numbers.text(worst.getValue(), 1) + " mm" + others + ".", "Fit to the face", p -> fitted(p, motif.get())));
+                    + " by " + Numbers.text(worst.getValue(), 1) + " mm" + others + ".", "Fit to the face", p -> fitted(p, placed)));
         });
     }
 
-    private Project fitted(Project p, Motif motif) {
-        return p.sketch().flatMap(s -> Designs.fit(motif, survey.zones(), s.marginMm(), 0).map(f -> p.withSketch(Optional.of(s.wearing(false).at(f.placement()))))).orElse(p);
+    private Project fitted(Project p, PlacedItem placed) {
+        return Designs.fit(placed.motif(), survey.zones(), placed.item().marginMm(), 0)
+                .map(f -> p.withSketch(p.sketch().map(s -> s.with(placed.item().id(), i -> i.wearing(false).at(f.placement()))))).orElse(p);
     }
 
     void colours(PlacedDesign design, Map<String, Palette.Colour> colours, Optional<Palette.Colour> ground) {
@@ -175,11 +182,11 @@ final class FindingRules {
             String tool = finest.map(p -> "the finest pen (" + Numbers.text(p.tip().value(), 1) + " mm)").orElse("a fine brush");
             String more = small.size() > 1 ? " and " + (small.size() - 1) + " more are" : " is";
             String sentence = "The " + small.get(0) + more + " narrower than " + Numbers.text(smallest, 1) + " mm, twice " + tool + (pit > 0.1 ? " on rough stone" : "") + ".";
-            if (project.sketch().orElseThrow().wearing() || factor > 8) {
+            if (project.sketch().orElseThrow().items().stream().anyMatch(Item::wearing) || factor > 8) {
                 findings.add(Finding.of(Weight.MIND, Stage.SKETCH, sentence + " Leave it out or take a larger stone."));
             } else {
                 findings.add(Finding.of(Weight.MIND, Stage.SKETCH, sentence, "Enlarge " + Numbers.text(factor, 1) + " times",
-                        p -> p.withSketch(p.sketch().map(s -> s.at(s.placement().sizedBy(factor))))));
+                        p -> p.withSketch(p.sketch().map(s -> enlarged(s, factor)))));
             }
         }
         if (cut.weakestContrast() < OutlinePen.LOST) {
@@ -187,6 +194,14 @@ final class FindingRules {
                     + Numbers.text(cut.weakestContrast(), 0) + " (CIEDE2000) from one of its sides."));
         }
         vanishing(design, colours);
+    }
+
+    private static Sketch enlarged(Sketch sketch, double factor) {
+        Sketch changed = sketch;
+        for (Item item : sketch.items()) {
+            changed = changed.with(item.id(), i -> i.at(i.placement().sizedBy(factor)));
+        }
+        return changed;
     }
 
     /** How many times larger the area must be for a disc of so many mm to fit. */
@@ -208,7 +223,7 @@ final class FindingRules {
     private void vanishing(PlacedDesign design, Map<String, Palette.Colour> colours) {
         Lab behind = project.ground().flatMap(palette::colour).filter(g -> project.habits().ground() != Habits.Ground.BARE).map(Palette.Colour::lab)
                 .orElse(Lab.of(PaintPlan.bare(survey.stone(), project.habits().outdoors() ? Look.SEALED : Look.DRY)));
-        if (project.sketch().filter(s -> s.wearing()).isPresent()) {
+        if (project.sketch().filter(s -> s.items().stream().anyMatch(Item::wearing)).isPresent()) {
             return;
         }
         for (PlacedPart part : design.parts()) {

@@ -10,7 +10,6 @@ import mosspebble.core.colour.Spectrum;
 import mosspebble.core.colour.WetStone;
 import mosspebble.core.sketch.Grid;
 import mosspebble.core.sketch.Mask;
-import mosspebble.core.sketch.Motif;
 import mosspebble.core.sketch.PlacedDesign;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.Survey;
@@ -23,7 +22,7 @@ import mosspebble.core.timetable.Sitting;
  * @param thickestUm thickest film at the end, dry, µm
  * @param sitting one step for each operation
  */
-public record PaintPlan(Project project, Survey survey, Optional<Motif> motif, Optional<PlacedDesign> design, List<Operation> operations, List<Finding> findings,
+public record PaintPlan(Project project, Survey survey, Optional<PlacedDesign> design, List<Operation> operations, List<Finding> findings,
         Sitting sitting, List<PaintUse> supplies, double thickestUm) {
 
     public PaintPlan {

@@ -28,7 +28,6 @@ import mosspebble.core.drying.Drying;
 import mosspebble.core.sketch.Designs;
 import mosspebble.core.sketch.Grid;
 import mosspebble.core.sketch.Mask;
-import mosspebble.core.sketch.Motif;
 import mosspebble.core.sketch.PlacedDesign;
 import mosspebble.core.sketch.PlacedPart;
 import mosspebble.core.sketch.Repertoire;
@@ -95,11 +94,10 @@ public final class Planner {
     }
 
     private PaintPlan plan(Repertoire repertoire) {
-        Optional<Motif> motif = project.sketch().flatMap(sketch -> Designs.motif(sketch.subject(), repertoire));
-        Optional<PlacedDesign> design = motif.map(m -> Designs.place(m, project.sketch().orElseThrow(), survey.zones()));
+        Optional<PlacedDesign> design = project.sketch().flatMap(sketch -> Designs.place(sketch, repertoire, survey.zones()));
         FindingRules rules = new FindingRules(project, survey, palette, climate, findings);
         rules.stone();
-        rules.sketch(motif, design, repertoire);
+        rules.sketch(design, repertoire);
         design.ifPresent(d -> build(d, rules));
         List<PaintUse> supplies = supplies();
         rules.supplies(supplies);
@@ -109,7 +107,7 @@ public final class Planner {
         findings.sort((a, b) -> a.weight().compareTo(b.weight()));
         List<Sitting.Task> tasks = operations.stream()
                 .map(o -> new Sitting.Task(o.hand(), o.between(), o.dries(), o.after().stream().map(Operation.After::step).toList())).toList();
-        return new PaintPlan(project, survey, motif, design, operations, findings, Sitting.oneAfterTheOther(tasks), supplies, thickest);
+        return new PaintPlan(project, survey, design, operations, findings, Sitting.oneAfterTheOther(tasks), supplies, thickest);
     }
 
     private void build(PlacedDesign design, FindingRules rules) {
@@ -476,9 +474,9 @@ public final class Planner {
     }
 
     /** Parts of the design that leave the stone, with how far, mm. */
-    static Map<String, Double> leaving(PlacedDesign design, Geometry zone) {
+    static Map<String, Double> leaving(List<PlacedPart> parts, Geometry zone) {
         Map<String, Double> found = new TreeMap<>();
-        for (PlacedPart part : design.parts()) {
+        for (PlacedPart part : parts) {
             Geometry out = part.drawn().difference(zone);
             if (!out.isEmpty()) {
                 double far = 0;

@@ -7,6 +7,7 @@ import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.PaintKind;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.colour.RecipeSearch;
+import mosspebble.core.sketch.Item;
 import mosspebble.core.sketch.Motif;
 import mosspebble.core.sketch.MotifPart;
 import mosspebble.core.sketch.Slot;
@@ -18,17 +19,17 @@ public final class Proposals {
 
     private Proposals() {}
 
-    /** For each slot of a motif the nearest mix of up to two paints on the shelf; for slots of lines only the nearest pen. */
-    public static Map<String, Mix> nearest(Motif motif, Palette palette) {
+    /** For each slot of a thing the nearest mix of up to two paints on the shelf; for slots of lines only the nearest pen. */
+    public static Map<String, Mix> nearest(Motif motif, Item item, Palette palette) {
         Map<String, Mix> colours = new LinkedHashMap<>();
         for (Slot slot : motif.slots()) {
             Lab wish = Lab.of(slot.wish());
             boolean linesOnly = motif.parts().stream().filter(p -> p.slot().equals(slot.id())).noneMatch(MotifPart::isArea);
-            RecipeSearch.nearest(wish, palette, MOST_PARTS, 2).ifPresent(recipe -> colours.put(slot.id(), recipe.mix()));
+            RecipeSearch.nearest(wish, palette, MOST_PARTS, 2).ifPresent(recipe -> colours.put(item.named(slot.id()), recipe.mix()));
             if (linesOnly) {
                 palette.shelf().ofKind(PaintKind.PEN).stream().map(p -> palette.colour(Mix.of(p.id())).orElseThrow())
                         .min((a, b) -> Double.compare(a.lab().differenceTo(wish), b.lab().differenceTo(wish)))
-                        .ifPresent(pen -> colours.put(slot.id(), pen.mix()));
+                        .ifPresent(pen -> colours.put(item.named(slot.id()), pen.mix()));
             }
         }
         return colours;

@@ -34,6 +34,11 @@ public record MotifPart(String id, String title, Role role, String slot, Geometr
         }
     }
 
+    /** The same part under other names. */
+    MotifPart named(String newId, String newSlot) {
+        return new MotifPart(newId, title, role, newSlot, shape, penMm, roundness, outlined, sits, mirror);
+    }
+
     public boolean isArea() {
         return shape.getDimension() == 2;
     }

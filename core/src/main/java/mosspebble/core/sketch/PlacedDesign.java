@@ -2,6 +2,7 @@ package mosspebble.core.sketch;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.operation.overlayng.OverlayNG;
 import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
@@ -11,11 +12,16 @@ import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
  *
  * @param silhouette all areas together, mm
  */
-public record PlacedDesign(List<Slot> slots, List<PlacedPart> parts, Geometry silhouette) {
+public record PlacedDesign(List<PlacedItem> items, List<Slot> slots, List<PlacedPart> parts, Geometry silhouette) {
 
     public PlacedDesign {
+        items = List.copyOf(items);
         slots = List.copyOf(slots);
         parts = List.copyOf(parts);
+    }
+
+    public Optional<PlacedItem> item(String id) {
+        return items.stream().filter(i -> i.item().id().equals(id)).findFirst();
     }
 
     /** The lines to draw with the pencil, mm: the front drawn whole, what is behind only where it is seen. */

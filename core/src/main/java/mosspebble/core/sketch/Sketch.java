@@ -1,28 +1,77 @@
 package mosspebble.core.sketch;
 
-import java.util.Objects;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
 
 /**
- * The sketch as decided: what, how it sits, and where.
+ * The sketch as decided: the things on the stone, the deepest first. What is in front is drawn whole; lines of what is behind stop just short of it, and hidden parts are neither drawn nor painted.
  *
- * @param wearing whether the silhouette becomes the stone's outline; the placement then only counts for coming back
- * @param marginMm kept clear inside the face when fitting, 0 to 50
+ * @param items 1 to {@link #MOST}
  */
-public record Sketch(Subject subject, boolean wearing, Placement placement, double marginMm) {
+public record Sketch(List<Item> items) {
+
+    /** Most things on one stone. */
+    public static final int MOST = 12;
 
     public Sketch {
-        Objects.requireNonNull(subject);
-        Objects.requireNonNull(placement);
-        if (!(marginMm >= 0 && marginMm <= 50)) {
-            throw new IllegalArgumentException("the margin must be 0 to 50 mm, was " + marginMm);
+        items = List.copyOf(items);
+        if (items.isEmpty() || items.size() > MOST) {
+            throw new IllegalArgumentException("A stone carries 1 to " + MOST + " things, had " + items.size() + ".");
+        }
+        if (items.stream().map(Item::id).distinct().count() < items.size()) {
+            throw new IllegalArgumentException("two things on the stone have the same id");
         }
     }
 
-    public Sketch at(Placement newPlacement) {
-        return new Sketch(subject, wearing, newPlacement, marginMm);
+    /** One thing alone. */
+    public static Sketch of(Subject subject, boolean wearing, Placement placement, double marginMm) {
+        return new Sketch(List.of(new Item("", subject, wearing, placement, marginMm)));
     }
 
-    public Sketch wearing(boolean newWearing) {
-        return new Sketch(subject, newWearing, placement, marginMm);
+    public Optional<Item> item(String id) {
+        return items.stream().filter(i -> i.id().equals(id)).findFirst();
+    }
+
+    /** The thing of this id, or the front one where there is none. */
+    public Item inHand(String id) {
+        return item(id).orElse(items.get(items.size() - 1));
+    }
+
+    /** The sketch with one thing changed. */
+    public Sketch with(String id, UnaryOperator<Item> change) {
+        return new Sketch(items.stream().map(i -> i.id().equals(id) ? change.apply(i) : i).toList());
+    }
+
+    /** With another thing in front; its id is made new. */
+    public Sketch plus(Item item) {
+        List<Item> more = new ArrayList<>(items);
+        more.add(item.called(freshId()));
+        return new Sketch(more);
+    }
+
+    /** Without one thing; empty if it was the only one. */
+    public Optional<Sketch> without(String id) {
+        List<Item> fewer = items.stream().filter(i -> !i.id().equals(id)).toList();
+        return fewer.isEmpty() ? Optional.empty() : Optional.of(new Sketch(fewer));
+    }
+
+    /** With one thing so many steps nearer the front (positive) or farther back. */
+    public Sketch moved(String id, int by) {
+        List<Item> order = new ArrayList<>(items);
+        int from = items.indexOf(inHand(id));
+        Item item = order.remove(from);
+        order.add(Math.max(0, Math.min(order.size(), from + by)), item);
+        return new Sketch(order);
+    }
+
+    /** An id that no thing has yet. */
+    public String freshId() {
+        int number = items.size() + 1;
+        while (item("i" + number).isPresent()) {
+            number++;
+        }
+        return "i" + number;
     }
 }

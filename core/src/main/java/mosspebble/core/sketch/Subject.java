@@ -2,6 +2,7 @@ package mosspebble.core.sketch;
 
 import java.util.List;
 import java.util.function.Function;
+import mosspebble.core.units.Numbers;
 
 /** What is painted on the stone. */
 public sealed interface Subject {
@@ -31,7 +32,35 @@ public sealed interface Subject {
         }
     }
 
-    default <T> T match(Function<Figure, T> figure, Function<Word, T> word) {
-        return this instanceof Figure f ? figure.apply(f) : word.apply((Word) this);
+    /**
+     * A ring of dots: on a circle, whose radius is the placement's scale in mm, or along the edge of what is painted when it wears the stone.
+     *
+     * @param diameterMm of a dot, 0.3 to 60
+     * @param gapMm wanted least gap, 0 to 60
+     * @param insetMm how far inside the edge it runs when it wears the stone, 0 to 100
+     * @param dotOnTop whether a dot sits at the top, else a gap
+     * @param twoColours whether every other dot has a second colour; the number is then even
+     */
+    record Dots(double diameterMm, double gapMm, double insetMm, boolean dotOnTop, boolean twoColours) implements Subject {
+        public Dots {
+            range("A dot is", diameterMm, 0.3, 60);
+            range("A gap is", gapMm, 0, 60);
+            range("The ring runs", insetMm, 0, 100);
+        }
+
+        private static void range(String what, double value, double low, double high) {
+            if (!(value >= low && value <= high)) {
+                throw new IllegalArgumentException(what + " " + Numbers.shortText(low) + " to " + Numbers.shortText(high) + " mm, was " + Numbers.shortText(value) + " mm.");
+            }
+        }
+
+        /** Dots to begin with. */
+        public static Dots usual() {
+            return new Dots(3, 1, 3, true, false);
+        }
+    }
+
+    default <T> T match(Function<Figure, T> figure, Function<Word, T> word, Function<Dots, T> dots) {
+        return this instanceof Figure f ? figure.apply(f) : this instanceof Word w ? word.apply(w) : dots.apply((Dots) this);
     }
 }

@@ -47,6 +47,9 @@ import mosspebble.core.units.Millilitres;
 import mosspebble.core.units.Millimetres;
 import mosspebble.core.units.Srgb;
 import org.junit.jupiter.api.Tag;
+import mosspebble.core.sketch.PlacedItem;
+import mosspebble.core.sketch.PlacedPart;
+import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
@@ -80,7 +83,36 @@ class PlannerTest {
     private static Project project(Stone stone) {
         Placement fitted = Designs.fit(gate().motifs().get(0), Survey.of(stone).zones(), 2, 0).orElseThrow().placement();
         Map<String, Mix> colours = Map.of("wall", Mix.of("palegreen"), "door", Mix.of("darkred"), "knob", Mix.of("yellow"), "line", Mix.of("blackpen"), "glint", Mix.of("whitepen"));
-        return Project.begin("p", "Gate", stone).withSketch(Optional.of(new Sketch(new Subject.Figure("gate"), false, fitted, 2))).withColours(colours).withGround(Optional.of(Mix.of("blue")));
+        return Project.begin("p", "Gate", stone).withSketch(Optional.of(Sketch.of(new Subject.Figure("gate"), false, fitted, 2))).withColours(colours).withGround(Optional.of(Mix.of("blue")));
+    }
+
+    @Test
+    @Tag("outside") // JTS as a second opinion on the areas after overlap
+    void whatLiesBehindAnotherThingIsNeitherPaintedNorDrawnThere() {
+        Project single = project(DARK);
+        Sketch one = single.sketch().orElseThrow();
+        Placement at = one.items().get(0).placement();
+        Sketch two = one.with("", i -> i.at(at.sizedBy(0.55).movedBy(-9, 0))).plus(one.items().get(0).at(at.sizedBy(0.55).movedBy(9, 3)));
+        Map<String, Mix> colours = new TreeMap<>(single.colours());
+        String front = two.items().get(1).id();
+        single.colours().forEach((slot, mix) -> colours.put(front + "/" + slot, mix));
+        PaintPlan plan = plan(single.withSketch(Optional.of(two)).withColours(colours).withHabits(single.habits().withLight(0, 320)));
+        List<PlacedItem> items = plan.design().orElseThrow().items();
+        Geometry ahead = items.get(1).silhouette();
+        Geometry union = ahead.union(items.get(0).silhouette());
+
+        assertThat(ahead.intersection(items.get(0).silhouette()).getArea()).as("they overlap").isGreaterThan(20);
+        assertThat(plan.design().orElseThrow().silhouette().symDifference(union).getArea()).isLessThan(0.01 * union.getArea());
+        Geometry inner = ahead.buffer(-1.2);
+        for (PlacedPart part : items.get(0).parts()) {
+            if (part.part().isArea()) {
+                Geometry pencil = plan.design().orElseThrow().pencilLines().stream().reduce(ahead.getFactory().createPolygon(), Geometry::union);
+                assertThat(pencil.intersection(inner).getLength()).as("pencil in the front thing is its own").isLessThanOrEqualTo(items.get(1).parts().stream().mapToDouble(p -> p.drawn().getLength()).sum() + 1);
+                break;
+            }
+        }
+        Geometry painted = plan.operations().stream().filter(o -> o.kind() == Operation.Kind.FILL).map(Operation::place).reduce(ahead.getFactory().createPolygon(), Geometry::union);
+        assertThat(union.difference(painted.buffer(0.05)).getArea()).as("all that is seen is painted").isLessThan(0.02 * union.getArea());
     }
 
     private static PaintPlan plan(Project project) {
@@ -248,7 +280,7 @@ class PlannerTest {
     @Test
     void aTinyDesignIsTooSmallForThePensAndEnlargingMendsIt() {
         Project project = project(DARK);
-        Project tiny = project.withSketch(project.sketch().map(s -> s.at(new Placement(0, 0, 0, 0.06))));
+        Project tiny = project.withSketch(project.sketch().map(s -> s.with("", i -> i.at(new Placement(0, 0, 0, 0.06)))));
 
         Finding small = plan(tiny).findings().stream().filter(f -> f.sentence().contains("narrower than")).findFirst().orElseThrow();
 

@@ -105,9 +105,9 @@ class FitTest {
     void wearingTheStonePutsTheSilhouetteOnItsEdgeAndKeepsInnerPartsRound() {
         Stone stone = Stone.cobble().withShape(new Shape.Grown(Form.OVAL, 0.3, 1)).withDome(1, 2);
         Zones zones = Survey.of(stone).zones();
-        Sketch sketch = new Sketch(new Subject.Figure("blob"), true, new Placement(0, 0, 0, 1), 0);
+        Sketch sketch = Sketch.of(new Subject.Figure("blob"), true, new Placement(0, 0, 0, 1), 0);
 
-        PlacedDesign design = Designs.place(blob(), sketch, zones);
+        PlacedDesign design = Designs.place(sketch, new Repertoire(List.of(blob()), List.of()), zones).orElseThrow();
 
         Geometry body = design.parts().get(0).drawn();
         Geometry target = Shapes.grown(zones.paintable(), -0.5);
@@ -119,13 +119,33 @@ class FitTest {
     }
 
     @Test
+    void thingsKeepTheirOwnNamesAndOrder() {
+        Repertoire repertoire = new Repertoire(List.of(blob()), List.of());
+        Zones zones = Survey.of(Stone.cobble()).zones();
+        Sketch one = Sketch.of(new Subject.Figure("blob"), false, new Placement(-10, 0, 0, 0.2), 0);
+        Sketch two = one.plus(one.items().get(0).at(new Placement(10, 0, 0, 0.2)));
+        PlacedDesign design = Designs.place(two, repertoire, zones).orElseThrow();
+
+        assertThat(design.items()).hasSize(2);
+        assertThat(design.parts()).extracting(p -> p.part().id()).doesNotHaveDuplicates().hasSize(2 * Designs.place(one, repertoire, zones).orElseThrow().parts().size());
+        assertThat(design.slots()).extracting(Slot::id).doesNotHaveDuplicates();
+        String front = two.items().get(1).id();
+        assertThat(two.moved(front, -1).items()).extracting(Item::id).containsExactly(front, "");
+        assertThat(two.moved(front, 5)).isEqualTo(two);
+        assertThat(two.without("").orElseThrow().items()).hasSize(1);
+        assertThat(one.without("")).isEmpty();
+        assertThat(two.plus(one.items().get(0)).items()).extracting(Item::id).doesNotHaveDuplicates();
+        assertThat(Designs.place(Sketch.of(new Subject.Figure("unknown"), false, new Placement(0, 0, 0, 1), 0), repertoire, zones)).isEmpty();
+    }
+
+    @Test
     void placingNeverChangesTheMotifItself() {
         Motif motif = blob();
         Geometry before = motif.sitting().copy();
         Zones zones = Survey.of(Stone.cobble()).zones();
 
         Designs.fit(motif, zones, 1, 10);
-        Designs.place(motif, new Sketch(new Subject.Figure("blob"), true, new Placement(3, 4, 20, 0.5), 0), zones);
+        Designs.place(Sketch.of(new Subject.Figure("blob"), true, new Placement(3, 4, 20, 0.5), 0), new Repertoire(List.of(motif), List.of()), zones);
 
         assertThat(motif.sitting().equalsExact(before)).isTrue();
     }

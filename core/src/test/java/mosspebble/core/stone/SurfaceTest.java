@@ -210,6 +210,23 @@ class SurfaceTest {
     }
 
     @Test
+    @Tag("outside") // densities of rocks as handbooks give them (from memory; see the file's head)
+    void rocksWeighWhatHandbooksSay() {
+        int checked = 0;
+        for (Map<String, String> row : Reference.rows("handbook_values.csv")) {
+            for (RockKind kind : RockKind.values()) {
+                if ("density".equals(row.get("topic")) && kind.label().equals(row.get("quantity"))) {
+                    assertThat(kind.density()).as(kind.label()).isBetween(number(row, "low"), number(row, "high"));
+                    assertThat(kind.lightest()).isBetween(number(row, "low") - 0.01, kind.density());
+                    assertThat(kind.heaviest()).isBetween(kind.density(), number(row, "high") + 0.01);
+                    checked++;
+                }
+            }
+        }
+        assertThat(checked).isGreaterThanOrEqualTo(5);
+    }
+
+    @Test
     void aDropThatGoesFasterMeansMorePores() {
         double before = 1;
         for (double seconds = 0; seconds <= 1200; seconds += 7) {
