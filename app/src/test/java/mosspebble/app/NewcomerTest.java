@@ -185,6 +185,38 @@ class NewcomerTest {
             app.until("the words", () -> app.plan().design().filter(d -> d.items().get(0).motif().title().startsWith("QUILL")).isPresent());
             assertThat(app.plan().findings()).anyMatch(f -> f.sentence().contains("中"));
             assertThat(app.plan().operations()).isNotEmpty();
+            var letters = app.plan().design().orElseThrow().items().get(0).motif().sitting();
+            app.click("#face-script");
+            app.until("the script", () -> !app.plan().design().orElseThrow().items().get(0).motif().sitting().equalsTopo(letters));
+            app.keys(KeyCode.CONTROL, KeyCode.Z);
+            app.until("the face before", () -> app.plan().design().orElseThrow().items().get(0).motif().sitting().equalsTopo(letters));
+        }
+    }
+
+    @Test
+    void aRingOfDotsGoesRoundAFigureAndComesInFrontBehindAndAway() throws Exception {
+        try (Driver app = new Driver(folder.resolve("s.pebble"), true)) {
+            app.click("#tray-lettering");
+            app.settled();
+            app.click("#stage-sketch");
+            app.click("#thing-add");
+            app.until("two things", () -> app.plan().design().orElseThrow().items().size() == 2);
+            app.click("#subject-dots");
+            app.until("a ring", () -> app.text("#dot-words").matches("\\d+ dots, gaps of .*"));
+            int dots = Integer.parseInt(app.text("#dot-words").split(" ")[0]);
+            app.click("#dots-two");
+            app.until("an even number", () -> Integer.parseInt(app.text("#dot-words").split(" ")[0]) % 2 == 0);
+            app.type("#dot-mm", "9999 mm");
+            assertThat(app.text("#dot-mm-problem")).as("what is wrong is said at the field").isNotBlank();
+            app.type("#dot-mm", "1 mm");
+            app.until("smaller dots, more of them", () -> Integer.parseInt(app.text("#dot-words").split(" ")[0]) > dots);
+            String front = app.plan().design().orElseThrow().items().get(1).item().id();
+            app.click("#thing-back");
+            app.until("it went behind", () -> app.plan().design().orElseThrow().items().get(0).item().id().equals(front));
+            app.click("#thing-away");
+            app.until("one thing", () -> app.plan().design().orElseThrow().items().size() == 1);
+            app.keys(KeyCode.CONTROL, KeyCode.Z);
+            app.until("undone", () -> app.plan().design().orElseThrow().items().size() == 2);
         }
     }
 

@@ -14,6 +14,7 @@ import mosspebble.core.plan.Habits;
 import mosspebble.core.plan.Project;
 import mosspebble.core.plan.Studio;
 import mosspebble.core.sketch.Designs;
+import mosspebble.core.sketch.Item;
 import mosspebble.core.sketch.Motif;
 import mosspebble.core.sketch.Placement;
 import mosspebble.core.sketch.Repertoire;
@@ -42,9 +43,9 @@ public final class LanternWalk {
 
     private LanternWalk() {}
 
-    /** The demo studio: three stones in hand, six in the basket. */
+    /** The demo studio: seven stones in hand, five in the basket. */
     public static Studio studio(Repertoire repertoire) {
-        return new Studio(List.of(owl(repertoire), harbour(repertoire), lettering(repertoire)), basket(), shelf(), new Climate(new Celsius(19), 0.55, 0.1), LengthUnit.MM, false);
+        return new Studio(List.of(owl(repertoire), harbour(repertoire), lettering(repertoire), snail(repertoire), moon(repertoire), fox(repertoire), toadstool(repertoire)), basket(), shelf(), new Climate(new Celsius(19), 0.55, 0.1), LengthUnit.MM, false);
     }
 
     /** An empty studio with the shelf that ships. */
@@ -85,16 +86,14 @@ public final class LanternWalk {
     }
 
     private static List<FoundStone> basket() {
-        Stone fox = stone(118, 80, 36, new Shape.Grown(Form.KIDNEY, 0.6, 0.15), 2, false, 0, 31, RockKind.SANDSTONE, Texture.ROUGH, "#b89a6e");
         Stone window = stone(110, 92, 45, oval(0.7, 0.4), 2.4, false, 0, 44, RockKind.GRANITE, Texture.GRAINY, "#4b4c50");
+        Stone sand = stone(94, 66, 28, new Shape.Grown(Form.PEAR, 0.8, 0.2), 1.8, false, 90, 53, RockKind.SANDSTONE, Texture.ROUGH, "#bfa06f");
         return List.of(
-                found("snail", "Pale one for the snail", stone(70, 62, 34, oval(0.9, 0.25), 1.4, false, 0, 29, RockKind.LIMESTONE, Texture.SMOOTH, "#d5cdbb"), "gravel heap behind the mill, Quillbeck", Origin.Taking.ALLOWED,
-                        "the miller said take what you like"),
-                found("moon", "Cast disc", stone(90, 90, 18, new Shape.Grown(Form.ROUND, 1, 0), 7, true, 0, 37, RockKind.CAST_PLASTER, Texture.SMOOTH, "#ece8df"), "poured at home", Origin.Taking.OWN, "centre mark for the compass"),
-                found("fox", "Kidney for the fox", fox.plus(Patch.at(Patch.Kind.DENT, -26, -8, 9, 2.2)), "field edge at Upper Quillbeck", Origin.Taking.ALLOWED, "the hollow side is the curl of the tail"),
                 found("heron", "Long one for the heron", stone(132, 70, 25, new Shape.Grown(Form.EGG, 0.8, 0.2), 2.6, false, 270, 41, RockKind.SLATE, Texture.SMOOTH, "#6d747a"), "stream bed below the bridge", Origin.Taking.UNKNOWN, ""),
                 found("window", "Dark one with a crack", window.plus(Patch.crack(-34, 12, 8, -18, 1.2, 1.6)), "own garden wall", Origin.Taking.OWN, "the crack runs toward where the opening will be"),
-                found("toadstool", "Nearly round", stone(84, 80, 29, oval(0.95, 0.3), 1.8, false, 0, 47, RockKind.BASALT, Texture.GRAINY, "#5b5c5a"), "", Origin.Taking.UNKNOWN, ""));
+                found("sand", "Field sandstone", sand.plus(Patch.at(Patch.Kind.DENT, -18, -6, 8, 2.2)), "field edge at Upper Quillbeck", Origin.Taking.ALLOWED, "the dent could be an ear"),
+                found("disc", "Disc from the last pour", stone(70, 70, 14, new Shape.Grown(Form.ROUND, 1, 0), 7, true, 0, 57, RockKind.CAST_PLASTER, Texture.SMOOTH, "#ece8df"), "poured at home", Origin.Taking.OWN, ""),
+                found("river", "Round from the river", stone(78, 74, 26, oval(0.95, 0.3), 1.6, false, 0, 61, RockKind.BASALT, Texture.SMOOTH, "#5b5c5a"), "", Origin.Taking.UNKNOWN, ""));
     }
 
     private static FoundStone found(String id, String name, Stone stone, String where, Origin.Taking taking, String note) {
@@ -144,6 +143,78 @@ public final class LanternWalk {
         return project("lettering", "Lantern Walk", "the sign at the start", stone, repertoire, new Subject.Word(List.of("LANTERN", "WALK"), BuiltIn.SLAB), false, 2,
                 Map.of("letters", mix("night", 3, "plum", 1)), Optional.of(Mix.of("white")),
                 Habits.usual().with(Habits.Ground.UNDER, Habits.Lines.LAST, Habits.LineColour.CONTRAST, Habits.Primer.WHERE_NEEDED)).withViewpoint(new Viewpoint(0, 1300, 1300));
+    }
+
+    private static Project snail(Repertoire repertoire) {
+        Stone stone = stone(70, 62, 34, oval(0.9, 0.25), 1.4, false, 0, 29, RockKind.LIMESTONE, Texture.SMOOTH, "#d5cdbb");
+        Map<String, Mix> colours = new LinkedHashMap<>();
+        colours.put("skin", mix("sand", 3, "rust", 1));
+        colours.put("shell", mix("brick", 2, "rust", 1));
+        colours.put("bands", mix("cream", 2, "sand", 1));
+        colours.put("letter", Mix.of("white"));
+        colours.put("seal", Mix.of("brick"));
+        colours.put("dark", Mix.of("soot"));
+        colours.put("cheek", Mix.of("rose"));
+        colours.put("light", Mix.of("pen-white"));
+        return project("snail", "Snail with post", "by the letter box", stone, repertoire, new Subject.Figure("snail-post"), false, 0, colours, Optional.empty(), bare());
+    }
+
+    private static Habits bare() {
+        return Habits.usual().with(Habits.Ground.BARE, Habits.Lines.LAST, Habits.LineColour.CONTRAST, Habits.Primer.WHERE_NEEDED);
+    }
+
+    private static Project moon(Repertoire repertoire) {
+        Stone stone = stone(90, 90, 18, new Shape.Grown(Form.ROUND, 1, 0), 7, true, 0, 37, RockKind.CAST_PLASTER, Texture.SMOOTH, "#ece8df");
+        Map<String, Mix> colours = new LinkedHashMap<>();
+        colours.put("moon", mix("cream", 3, "yellow", 1));
+        colours.put("shade", mix("sand", 2, "marigold", 1));
+        colours.put("craters", mix("sand", 1, "cream", 1));
+        colours.put("cap", mix("plum", 2, "night", 1));
+        colours.put("band", Mix.of("white"));
+        colours.put("dark", Mix.of("soot"));
+        colours.put("cheek", mix("rose", 1, "cream", 1));
+        colours.put("light", Mix.of("pen-white"));
+        colours.put("i2/dots", Mix.of("white"));
+        colours.put("i2/others", Mix.of("marigold"));
+        Project alone = project("moon", "Moon ring", "on the gate post", stone, repertoire, new Subject.Figure("moon-asleep"), false, 0, colours, Optional.of(Mix.of("night")), Habits.usual());
+        Sketch sketch = alone.sketch().orElseThrow().with("", i -> i.at(i.placement().sizedBy(0.7)));
+        Item ring = new Item("", new Subject.Dots(3.6, 1.4, 2, true, true), true, new Placement(0, 0, 0, 36), 0);
+        return alone.withSketch(Optional.of(sketch.plus(ring)));
+    }
+
+    private static Project fox(Repertoire repertoire) {
+        Stone stone = stone(118, 80, 36, new Shape.Grown(Form.KIDNEY, 0.75, 0.15), 2, false, 0, 31, RockKind.SANDSTONE, Texture.ROUGH, "#b89a6e");
+        Map<String, Mix> colours = new LinkedHashMap<>();
+        colours.put("coat", mix("rust", 2, "marigold", 1));
+        colours.put("tail", mix("rust", 3, "brick", 1));
+        colours.put("cream", Mix.of("cream"));
+        colours.put("dark", Mix.of("umber"));
+        colours.put("marks", Mix.of("pen-umber"));
+        colours.put("light", Mix.of("pen-white"));
+        return project("fox", "Sleeping fox", "under the hazel", stone, repertoire, new Subject.Figure("fox-asleep"), true, 0, colours, Optional.empty(), bare());
+    }
+
+    private static Project toadstool(Repertoire repertoire) {
+        Stone stone = stone(84, 80, 29, oval(0.95, 0.3), 1.8, false, 0, 47, RockKind.BASALT, Texture.SMOOTH, "#5b5c5a");
+        Map<String, Mix> colours = new LinkedHashMap<>();
+        colours.put("low", mix("moss", 3, "umber", 1));
+        colours.put("middle", Mix.of("moss"));
+        colours.put("high", mix("moss", 2, "yellow", 1));
+        colours.put("stem", Mix.of("sand"));
+        colours.put("i2/cap", Mix.of("brick"));
+        colours.put("i2/spots", Mix.of("cream"));
+        colours.put("i2/stem", Mix.of("cream"));
+        colours.put("i2/gills", Mix.of("sand"));
+        colours.put("i2/wood", mix("rust", 1, "umber", 1));
+        colours.put("i2/window", Mix.of("yellow"));
+        colours.put("i2/dark", Mix.of("soot"));
+        colours.put("i2/grass", Mix.of("moss"));
+        colours.put("i2/light", Mix.of("pen-white"));
+        Project alone = project("toadstool", "Toadstool before a fern", "where the path bends", stone, repertoire, new Subject.Figure("fern"), false, 0, colours, Optional.empty(), bare());
+        Sketch fern = alone.sketch().orElseThrow().with("", i -> i.at(i.placement().sizedBy(0.74).turnedBy(14).movedBy(9, 0)));
+        Motif house = Designs.motif(new Subject.Figure("toadstool"), repertoire).orElseThrow();
+        Placement placement = Designs.fit(house, Survey.of(stone).zones(), 0, 0).orElseThrow().placement();
+        return alone.withSketch(Optional.of(fern.plus(new Item("", new Subject.Figure("toadstool"), false, placement.sizedBy(0.76).movedBy(-5, 2), 0))));
     }
 
     private static Mix mix(String first, int parts, String second, int others) {

@@ -40,7 +40,7 @@ class StudioStoreTest {
 
         try (StudioStore store = StudioStore.open(file(), LanternWalk::newcomer)) {
             assertThat(store.studio()).isEqualTo(changed);
-            assertThat(store.studio().projects()).hasSize(2);
+            assertThat(store.studio().projects()).hasSize(LanternWalk.studio(REPERTOIRE).projects().size() - 1);
         }
     }
 
@@ -52,7 +52,7 @@ class StudioStoreTest {
             store.commit(without.plus(LanternWalk.studio(REPERTOIRE).project("owl").orElseThrow()), "Put back");
         }
         try (StudioStore store = StudioStore.open(file(), LanternWalk::newcomer)) {
-            assertThat(store.studio().projects()).extracting(p -> p.id()).containsExactly("harbour", "lettering", "owl");
+            assertThat(store.studio().projects()).extracting(p -> p.id()).containsExactly("harbour", "lettering", "snail", "moon", "fox", "toadstool", "owl");
         }
     }
 

@@ -204,7 +204,7 @@ final class ClothView extends Region {
             Eye eye = workbench.shown().orElseThrow().viewpoint().eye();
             double steep = Math.max(0.35, eye.z() / Math.hypot(eye.y(), eye.z()));
             shadow.setFitHeight(grid.rows() * size * steep);
-            shadow.relocate(middleX() + grid.left() * scale + 4, middleY() + grid.top() * scale * steep + 10 + 14 * (1 - steep));
+            shadow.relocate(middleX() + grid.left() * scale + 4, middleY() + grid.top() * scale * steep + 10 + 70 * (1 - steep));
             return;
         }
         shadow.relocate(middleX() + grid.left() * scale - Math.sin(light) * 9, middleY() + grid.top() * scale + Math.cos(light) * 9 + 3);

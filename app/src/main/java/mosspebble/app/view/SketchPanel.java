@@ -59,7 +59,7 @@ final class SketchPanel extends Panel {
         for (String[] motif : BuiltIn.titles()) {
             subject.option("subject-" + motif[0], motif[1], motif[0], "Takes this for the thing in hand, fitted to the face");
         }
-        subject.option("subject-word", "Words", "word", "Block letters, one to four lines").option("subject-dots", "Ring of dots", "dots", "Equal dots on a circle or along the edge, a whole number of them, evenly spaced");
+        subject.option("subject-word", "Words", "word", "Letters, one to four lines").option("subject-dots", "Ring of dots", "dots", "Equal dots on a circle or along the edge, a whole number of them, evenly spaced");
         dotMm = dotEntry("dot-mm", "Dots", "Width of a dot", Subject.Dots::diameterMm, (d, v) -> new Subject.Dots(v, d.gapMm(), d.insetMm(), d.dotOnTop(), d.twoColours()));
         gapMm = dotEntry("gap-mm", "Least gap", "From edge to edge of neighbours; it comes out a little larger, so that all are alike", Subject.Dots::gapMm, (d, v) -> new Subject.Dots(d.diameterMm(), v, d.insetMm(), d.dotOnTop(), d.twoColours()));
         insetMm = dotEntry("inset-mm", "In from the edge", "How far inside the edge of what is painted the ring runs", Subject.Dots::insetMm, (d, v) -> new Subject.Dots(d.diameterMm(), d.gapMm(), v, d.dotOnTop(), d.twoColours()));
@@ -99,7 +99,15 @@ final class SketchPanel extends Panel {
             }
         });
         Button set = button("set-words", "Set the words", "Sets the letters and fits them (Ctrl Enter)", this::setWords);
-        VBox wordBox = new VBox(6, words, set);
+        Choice<String> face = new Choice<>("Face", id -> workbench.itemInHand().map(Item::subject).ifPresent(s -> {
+            if (s instanceof Subject.Word word) {
+                take(new Subject.Word(word.lines(), id), false);
+            }
+        }));
+        for (String[] shipped : BuiltIn.faces()) {
+            face.option("face-" + shipped[0], shipped[1], shipped[0], "Sets the words in this face and fits them again");
+        }
+        VBox wordBox = new VBox(6, words, set, face);
         Choice<Boolean> wearing = new Choice<>("How it sits", wear -> workbench.editItem(wear ? "Wear the stone" : "Sit on the stone", i -> i.wearing(wear)));
         wearing.option("sits-on", "on the stone", false, "Keeps its proportions").option("wears", "wears the stone", true, "Its silhouette becomes the stone's outline");
         Button fit = button("fit", "Fit to the face", "As large as the face allows, near its middle (F)", this::fit);
@@ -134,6 +142,7 @@ final class SketchPanel extends Panel {
             present(dotBox, dotted);
             item.filter(i -> dotted).ifPresent(this::showDots);
             present(wordBox, word);
+            item.map(Item::subject).ifPresent(s -> face.show(s instanceof Subject.Word w ? w.typeface() : ""));
             item.filter(s -> !words.isFocused()).map(Item::subject).ifPresent(s -> words.setText(s instanceof Subject.Word w ? String.join("\n", w.lines()) : ""));
             boolean wears = motifInHand().filter(Motif::wears).isPresent();
             present(wearing, item.isPresent() && !word && !dotted && wears);

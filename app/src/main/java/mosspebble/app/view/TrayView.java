@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import javafx.application.Platform;
 import javafx.collections.MapChangeListener;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
@@ -34,7 +35,8 @@ final class TrayView extends StackPane {
 
     private final Workbench workbench;
     private final Show show;
-    private final HBox stones = new HBox(14);
+    private final HBox stones = new HBox(6);
+    private final ScrollPane scroll = new ScrollPane();
     private final Map<String, Button> buttons = new LinkedHashMap<>();
     private final Button plus = new Button("+ New stone");
 
@@ -48,9 +50,11 @@ final class TrayView extends StackPane {
         plus.getStyleClass().addAll("pebble", "tray-add");
         plus.setTooltip(new Tooltip("Put another stone on the cloth (N)"));
         plus.setOnAction(e -> add.run());
-        ScrollPane scroll = new ScrollPane(stones);
+        scroll.setContent(stones);
         scroll.setFitToHeight(true);
         scroll.setVbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        stones.setOnScroll(e -> scroll.setHvalue(scroll.getHvalue() - (e.getDeltaY() + e.getDeltaX()) / Math.max(1, 2 * (stones.getWidth() - scroll.getViewportBounds().getWidth()))));
         scroll.getStyleClass().add("tray-scroll");
         getChildren().add(scroll);
         show.thumbs().addListener((MapChangeListener<String, Show.Thumb>) change -> fill());
@@ -83,10 +87,26 @@ final class TrayView extends StackPane {
             wanted.add(button);
         }
         buttons.values().retainAll(wanted);
+        workbench.shown().map(p -> buttons.get(p.id())).ifPresent(this::bringIntoView);
         wanted.add(plus);
         if (!stones.getChildren().equals(wanted)) {
             stones.getChildren().setAll(wanted);
         }
+    }
+
+    /** Moves the tray so that a stone can be seen whole. */
+    private void bringIntoView(Button button) {
+        Platform.runLater(() -> {
+            double room = scroll.getViewportBounds().getWidth();
+            double hidden = stones.getWidth() - room;
+            if (hidden > 0 && button.getParent() == stones) {
+                double left = button.getBoundsInParent().getMinX();
+                double right = button.getBoundsInParent().getMaxX();
+                double from = scroll.getHvalue() * hidden;
+                double to = left < from ? left - 8 : right > from + room ? right - room + 8 : from;
+                scroll.setHvalue(Math.max(0, Math.min(1, to / hidden)));
+            }
+        });
     }
 
     private Button button(String id) {

@@ -50,6 +50,9 @@ final class FindingRules {
     /** Neighbouring colours closer than this cannot be told apart at arm's length (common practice, no source). */
     private static final double ALIKE = 8;
 
+    /** L* below which a stone counts as mid or dark, where white needs its third coat (common practice, no source). */
+    private static final double MID_TONE = 65;
+
     private static final double SLIGHT_MM = 0.3;
 
     private final Project project;
@@ -96,7 +99,7 @@ final class FindingRules {
         palette.shelf().ofKind(PaintKind.BRUSH).stream().max((a, b) -> Double.compare(Lab.of(a.swatch()).l(), Lab.of(b.swatch()).l())).flatMap(p -> palette.colour(Mix.of(p.id()))).ifPresent(pale -> {
             Coat coat = new Coat(palette.shelf().words(pale.mix()), pale.optics().full().toSrgb(), pale.optics(), pale.dryUm(), pale.dryingShift(), -1);
             int coats = new FilmTable(PaintPlan.bare(survey.stone(), Look.SEALED), SoakIn.share(survey.stone())).coatsToHide(0, coat, project.habits().tolerance(), PrimerChoice.MOST_COATS);
-            if (coats > 2) {
+            if (coats > 2 && Lab.of(PaintPlan.bare(survey.stone(), Look.SEALED)).l() < MID_TONE) {
                 findings.add(Finding.of(Weight.TIP, Stage.STONE, "Primer is needed for pale colours here: " + palette.shelf().words(pale.mix()) + " takes " + (coats > PrimerChoice.MOST_COATS ? "more than " + PrimerChoice.MOST_COATS : coats)
                         + " coats on this stone as it looks sealed."));
             }

@@ -22,6 +22,7 @@ public record DotRing(List<Coordinate> centres, double diameterMm, double gapMm)
     public static final int MOST = 400;
 
     private static final int CORNERS = 28;
+    private static final int PASSES = 5;
 
     public DotRing {
         centres = List.copyOf(centres);
@@ -38,7 +39,7 @@ public record DotRing(List<Coordinate> centres, double diameterMm, double gapMm)
         check(diameterMm, gapMm);
         Walk walk = new Walk(curve);
         int n = Math.max(3, Math.min(MOST, (int) Math.floor(walk.length / Math.max(1e-6, diameterMm + gapMm)) + 1));
-        while (n > 3 && walk.chord(n) < diameterMm + gapMm - 1e-9) {
+        while (n > 3 && walk.chord(n, 0) < diameterMm + gapMm - 1e-9) {
             n--;
         }
         return of(walk, n, diameterMm, dotOnTop);
@@ -63,9 +64,9 @@ public record DotRing(List<Coordinate> centres, double diameterMm, double gapMm)
     }
 
     private static DotRing of(Walk walk, int n, double diameterMm, boolean dotOnTop) {
-        double chord = walk.chord(n);
+        double chord = walk.chord(n, 0);
         double start = 0;
-        if (!dotOnTop) { // back along the curve until the first chord lies evenly across the top
+        for (int pass = 0; !dotOnTop && pass < PASSES; pass++) { // back along the curve until the first chord lies evenly across the top; that start has a chord of its own
             double low = -chord;
             double high = 0;
             for (int i = 0; i < 50; i++) {
@@ -77,6 +78,7 @@ public record DotRing(List<Coordinate> centres, double diameterMm, double gapMm)
                 }
             }
             start = (low + high) / 2;
+            chord = walk.chord(n, start);
         }
         List<Coordinate> centres = new ArrayList<>();
         double at = start;
@@ -202,17 +204,17 @@ public record DotRing(List<Coordinate> centres, double diameterMm, double gapMm)
             return (low + high) / 2;
         }
 
-        /** The chord with which n steps from the top lead just round. */
-        double chord(int n) {
+        /** The chord with which n steps from a start lead just round. */
+        double chord(int n, double start) {
             double low = 0;
             double high = 1.02 * length / n;
             for (int i = 0; i < 46; i++) {
                 double chord = (low + high) / 2;
-                double at = 0;
-                for (int k = 0; k < n && at < 1.5 * length; k++) {
+                double at = start;
+                for (int k = 0; k < n && at - start < 1.5 * length; k++) {
                     at = next(at, chord);
                 }
-                if (at < length) {
+                if (at - start < length) {
                     low = chord;
                 } else {
                     high = chord;

@@ -153,7 +153,7 @@ class FitTest {
     @Test
     void lettersKeepTheirOrderDoNotTouchAndStandOverOneAnother() {
         Geometry bar = FACTORY.toGeometry(new Envelope(0.05, 0.55, -0.7, 0));
-        Typeface face = new Typeface("t", "Test", 0.7, Map.of((int) 'H', new Typeface.Glyph(bar, 0.6), (int) 'I', new Typeface.Glyph(bar, 0.6), (int) ' ', new Typeface.Glyph(FACTORY.createPolygon(), 0.3)));
+        Typeface face = new Typeface.Drawn("t", "Test", 0.7, Map.of((int) 'H', new Typeface.Glyph(bar, 0.6), (int) 'I', new Typeface.Glyph(bar, 0.6), (int) ' ', new Typeface.Glyph(FACTORY.createPolygon(), 0.3)));
 
         Motif word = Lettering.set(new Subject.Word(List.of("HI HI", "HI"), "t"), face);
 
