@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import mosspebble.core.sketch.Motif;
 import mosspebble.core.sketch.Repertoire;
+import mosspebble.core.sketch.Typeface;
 
 /** What ships: motifs and faces. */
 public final class BuiltIn {
@@ -46,7 +47,7 @@ public final class BuiltIn {
                     motifs.add(MotifReader.read(in, name + ".svg"));
                 }
             }
-            return new Repertoire(motifs, FACES.stream().map(f -> Typefaces.shipped(f[0], f[1], f[2])).toList());
+            return new Repertoire(motifs, FACES.stream().map(f -> (Typeface) new FontFace(f[0], f[1], f[2])).toList());
         } catch (FileTrouble | IOException e) {
             throw new IllegalStateException("A shipped file is damaged; install Moss Pebble again. " + e.getMessage(), e);
         }

@@ -10,6 +10,7 @@ import mosspebble.core.photo.ScaleCard;
 import mosspebble.core.sketch.Grid;
 import mosspebble.core.sketch.Mask;
 import mosspebble.core.stone.Dome;
+import mosspebble.core.stone.DomeMesh;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.units.Srgb;
 import org.locationtech.jts.geom.Coordinate;
@@ -264,7 +265,8 @@ public final class SimulatedBenchCamera implements BenchCamera {
         }
 
         private void surface(BenchScene.Lying lying, Dome dome, int side, long seed) {
-            int count = (RINGS + 1) * RAYS;
+            DomeMesh mesh = DomeMesh.of(dome, RINGS, RAYS);
+            int count = mesh.x().length;
             double[] u = new double[count];
             double[] v = new double[count];
             double[] far = new double[count];
@@ -272,36 +274,22 @@ public final class SimulatedBenchCamera implements BenchCamera {
             double[] normal = new double[3];
             SplittableRandom grain = new SplittableRandom(seed);
             double back = lying.stone().backDepthMm();
-            for (int ray = 0; ray < RAYS; ray++) {
-                double angle = 2 * Math.PI * ray / RAYS;
-                double radius = dome.outline().radius(angle);
-                for (int ring = 0; ring <= RINGS; ring++) {
-                    double r = radius * Math.sin(Math.PI / 2 * ring / RINGS);
-                    int i = ring * RAYS + ray;
-                    double x = dome.outline().poleX() + r * Math.cos(angle);
-                    double y = dome.outline().poleY() + r * Math.sin(angle);
-                    double z = ring == RINGS ? 0 : dome.heightAt(x, y);
-                    dome.normalAt(0.998 * x, 0.998 * y, normal);
-                    double dx = lying.x() + x - scene.cameraX();
-                    double dy = lying.y() + y - scene.cameraY();
-                    double dz = back + side * z - scene.cameraZ();
-                    far[i] = dx * ahead[0] + dy * ahead[1] + dz * ahead[2];
-                    u[i] = width / 2.0 + focal * (dx * right[0] + dy * right[1] + dz * right[2]) / far[i];
-                    v[i] = height / 2.0 + focal * (dx * down[0] + dy * down[1] + dz * down[2]) / far[i];
-                    double lit = Math.max(0, normal[0] * sun[0] + normal[1] * sun[1] + side * normal[2] * sun[2]) / sun[2];
-                    double sky = 0.5 + 0.5 * side * normal[2];
-                    tone[i] = (scene.shadow() * Math.min(1.3, lit) + (1 - scene.shadow()) * (0.45 + 0.55 * sky)) * (1 + 0.24 * (grain.nextDouble() - 0.5)) * light(lying.x() + x, lying.y() + y);
-                }
+            for (int i = 0; i < count; i++) {
+                double x = mesh.x()[i];
+                double y = mesh.y()[i];
+                dome.normalAt(0.998 * x, 0.998 * y, normal);
+                double dx = lying.x() + x - scene.cameraX();
+                double dy = lying.y() + y - scene.cameraY();
+                double dz = back + side * mesh.z()[i] - scene.cameraZ();
+                far[i] = dx * ahead[0] + dy * ahead[1] + dz * ahead[2];
+                u[i] = width / 2.0 + focal * (dx * right[0] + dy * right[1] + dz * right[2]) / far[i];
+                v[i] = height / 2.0 + focal * (dx * down[0] + dy * down[1] + dz * down[2]) / far[i];
+                double lit = Math.max(0, normal[0] * sun[0] + normal[1] * sun[1] + side * normal[2] * sun[2]) / sun[2];
+                double sky = 0.5 + 0.5 * side * normal[2];
+                tone[i] = (scene.shadow() * Math.min(1.3, lit) + (1 - scene.shadow()) * (0.45 + 0.55 * sky)) * (1 + 0.24 * (grain.nextDouble() - 0.5)) * light(lying.x() + x, lying.y() + y);
             }
             double[] colour = linear(lying.stone().colour());
-            for (int ring = 0; ring < RINGS; ring++) {
-                for (int ray = 0; ray < RAYS; ray++) {
-                    int a = ring * RAYS + ray;
-                    int b = ring * RAYS + (ray + 1) % RAYS;
-                    triangle(a, a + RAYS, b + RAYS, u, v, far, tone, colour);
-                    triangle(a, b + RAYS, b, u, v, far, tone, colour);
-                }
-            }
+            mesh.eachTriangle((i, j, k) -> triangle(i, j, k, u, v, far, tone, colour));
         }
 
         private void triangle(int a, int b, int c, double[] u, double[] v, double[] far, double[] tone, double[] colour) {

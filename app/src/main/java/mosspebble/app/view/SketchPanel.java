@@ -99,7 +99,7 @@ final class SketchPanel extends Panel {
             }
         });
         Button set = button("set-words", "Set the words", "Sets the letters and fits them (Ctrl Enter)", this::setWords);
-        Choice<String> face = new Choice<>("Face", id -> workbench.itemInHand().map(Item::subject).ifPresent(s -> {
+        Choice<String> face = new Choice<>("Typeface", id -> workbench.itemInHand().map(Item::subject).ifPresent(s -> {
             if (s instanceof Subject.Word word) {
                 take(new Subject.Word(word.lines(), id), false);
             }

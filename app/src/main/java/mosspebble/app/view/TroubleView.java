@@ -14,7 +14,7 @@ public final class TroubleView extends VBox {
     /** @param beside where a new studio would be made */
     public TroubleView(FileTrouble trouble, Path beside, Runnable fresh, Runnable close) {
         getStyleClass().addAll("shell", "trouble");
-        getStylesheets().add(mosspebble.app.MossPebbleApp.class.getResource("mosspebble.css").toExternalForm());
+        getStylesheets().add(TroubleView.class.getResource("/mosspebble/app/mosspebble.css").toExternalForm());
         setAlignment(Pos.CENTER);
         setSpacing(14);
         Label title = new Label("The studio stays closed");

@@ -3,6 +3,7 @@ package mosspebble.core.picture;
 import java.util.Arrays;
 import mosspebble.core.sketch.Grid;
 import mosspebble.core.stone.Dome;
+import mosspebble.core.stone.DomeMesh;
 import mosspebble.core.stone.Eye;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.Viewpoint;
@@ -54,7 +55,8 @@ public final class SeenPicture {
     }
 
     private static void surface(Dome dome, int side, Stone stone, int[] top, Grid grid, Eye eye, int[] fine, float[] near, int wide) {
-        int count = (RINGS + 1) * RAYS;
+        DomeMesh mesh = DomeMesh.of(dome, RINGS, RAYS);
+        int count = mesh.x().length;
         float[] u = new float[count];
         float[] v = new float[count];
         float[] depth = new float[count];
@@ -62,42 +64,31 @@ public final class SeenPicture {
         float[] y = new float[count];
         double[][] f = eye.frame();
         double far = Math.sqrt(eye.x() * eye.x() + eye.y() * eye.y() + eye.z() * eye.z());
-        for (int ray = 0; ray < RAYS; ray++) {
-            double angle = 2 * Math.PI * ray / RAYS;
-            double radius = dome.outline().radius(angle);
-            for (int ring = 0; ring <= RINGS; ring++) {
-                double r = radius * Math.sin(Math.PI / 2 * ring / RINGS);
-                int i = ring * RAYS + ray;
-                double px = dome.outline().poleX() + r * Math.cos(angle);
-                double py = dome.outline().poleY() + r * Math.sin(angle);
-                double pz = ring == RINGS ? 0 : side * dome.heightAt(px, py);
-                double toward = px * f[0][0] + py * f[0][1] + pz * f[0][2];
-                double scale = far / (far - toward);
-                u[i] = (float) ((scale * (px * f[1][0] + py * f[1][1] + pz * f[1][2]) - grid.left()) / grid.cellMm() * FINE);
-                v[i] = (float) ((scale * (px * f[2][0] + py * f[2][1] + pz * f[2][2]) - grid.top()) / grid.cellMm() * FINE);
-                depth[i] = (float) toward;
-                double inward = ring == RINGS ? 1 - 0.6 * grid.cellMm() / Math.max(1, radius) : 1; // a hair inside, where the picture is opaque
-                x[i] = (float) (((px - dome.outline().poleX()) * inward + dome.outline().poleX() - grid.left()) / grid.cellMm() - 0.5);
-                y[i] = (float) (((py - dome.outline().poleY()) * inward + dome.outline().poleY() - grid.top()) / grid.cellMm() - 0.5);
-            }
+        double poleX = dome.outline().poleX();
+        double poleY = dome.outline().poleY();
+        for (int i = 0; i < count; i++) {
+            double px = mesh.x()[i];
+            double py = mesh.y()[i];
+            double pz = side * mesh.z()[i];
+            double toward = px * f[0][0] + py * f[0][1] + pz * f[0][2];
+            double scale = far / (far - toward);
+            u[i] = (float) ((scale * (px * f[1][0] + py * f[1][1] + pz * f[1][2]) - grid.left()) / grid.cellMm() * FINE);
+            v[i] = (float) ((scale * (px * f[2][0] + py * f[2][1] + pz * f[2][2]) - grid.top()) / grid.cellMm() * FINE);
+            depth[i] = (float) toward;
+            double inward = i >= RINGS * RAYS ? 1 - 0.6 * grid.cellMm() / Math.max(1, Math.hypot(px - poleX, py - poleY)) : 1; // a hair inside, where the picture is opaque
+            x[i] = (float) (((px - poleX) * inward + poleX - grid.left()) / grid.cellMm() - 0.5);
+            y[i] = (float) (((py - poleY) * inward + poleY - grid.top()) / grid.cellMm() - 0.5);
         }
         double[] normal = new double[3];
         int bare = stone.colour().rgb();
-        for (int ring = 0; ring < RINGS; ring++) {
-            for (int ray = 0; ray < RAYS; ray++) {
-                int a = ring * RAYS + ray;
-                int b = ring * RAYS + (ray + 1) % RAYS;
-                int c = a + RAYS;
-                int d = b + RAYS;
-                int flat = 0;
-                if (top == null) {
-                    dome.normalAt(grid.left() + (x[c] + 0.5) * grid.cellMm(), grid.top() + (y[c] + 0.5) * grid.cellMm(), normal);
-                    flat = shaded(bare, 0.24 - 0.18 * normal[2]);
-                }
-                triangle(a, c, d, u, v, depth, x, y, top, flat, grid, fine, near, wide);
-                triangle(a, d, b, u, v, depth, x, y, top, flat, grid, fine, near, wide);
+        mesh.eachTriangle((a, b, c) -> {
+            int flat = 0;
+            if (top == null) {
+                dome.normalAt(grid.left() + (x[b] + 0.5) * grid.cellMm(), grid.top() + (y[b] + 0.5) * grid.cellMm(), normal);
+                flat = shaded(bare, 0.24 - 0.18 * normal[2]);
             }
-        }
+            triangle(a, b, c, u, v, depth, x, y, top, flat, grid, fine, near, wide);
+        });
     }
 
     private static int shaded(int rgb, double light) {

@@ -52,36 +52,13 @@ public record StoneFacts(double faceMm2, double shoulderMm2, double rimMm2, doub
         return stone.flatBack() ? volume : volume + side(dome.reshaped(stone.backDepthMm(), fullness), stone.limits())[3];
     }
 
-    /**
-     * Face, shoulder and rim in mm2 and the volume below in mm3, on a mesh of rings and rays. Rings stand at r = R sin(phi), which makes the steep rim of an inflated
-     * surface smooth in phi, so that flat triangles converge quadratically.
-     */
+    /** Face, shoulder and rim in mm2 and the volume below in mm3. */
     private static double[] side(Dome dome, ZoneLimits limits) {
-        double[] x = new double[(RINGS + 1) * RAYS];
-        double[] y = new double[x.length];
-        double[] z = new double[x.length];
-        for (int ray = 0; ray < RAYS; ray++) {
-            double angle = 2 * Math.PI * ray / RAYS;
-            double radius = dome.outline().radius(angle);
-            for (int ring = 0; ring <= RINGS; ring++) {
-                double r = radius * Math.sin(Math.PI / 2 * ring / RINGS);
-                int i = ring * RAYS + ray;
-                x[i] = dome.outline().poleX() + r * Math.cos(angle);
-                y[i] = dome.outline().poleY() + r * Math.sin(angle);
-                z[i] = ring == RINGS ? 0 : dome.heightAt(x[i], y[i]);
-            }
-        }
+        DomeMesh mesh = DomeMesh.of(dome, RINGS, RAYS);
         double face = Math.cos(Math.toRadians(limits.faceTilt()));
         double rim = Math.cos(Math.toRadians(limits.rimTilt()));
         double[] sums = new double[4];
-        for (int ring = 0; ring < RINGS; ring++) {
-            for (int ray = 0; ray < RAYS; ray++) {
-                int a = ring * RAYS + ray;
-                int b = ring * RAYS + (ray + 1) % RAYS;
-                triangle(x, y, z, a, a + RAYS, b + RAYS, face, rim, sums);
-                triangle(x, y, z, a, b + RAYS, b, face, rim, sums);
-            }
-        }
+        mesh.eachTriangle((i, j, k) -> triangle(mesh.x(), mesh.y(), mesh.z(), i, j, k, face, rim, sums));
         return sums;
     }
 
