@@ -188,6 +188,11 @@ class StoneStageTest {
             double lean = app.plan().project().viewpoint().lean();
             app.keys(KeyCode.PAGE_UP);
             app.until("leaning more", () -> app.plan().project().viewpoint().lean() == lean + 5);
+            app.settled();
+            drag(app, onCloth(app, 0, 10), onCloth(app, 0, -10));
+            app.until("dragged up: leaning more still", () -> app.plan().project().viewpoint().lean() > lean + 10);
+            app.keys(KeyCode.CONTROL, KeyCode.Z);
+            app.until("the tilt undone", () -> app.plan().project().viewpoint().lean() == lean + 5);
             app.keys(KeyCode.P);
             assertThat(app.present("#photo-take")).isTrue();
             app.keys(KeyCode.ESCAPE);

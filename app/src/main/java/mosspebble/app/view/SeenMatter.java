@@ -51,7 +51,7 @@ final class SeenMatter extends StonePanel.Matter {
         words.setWrapText(true);
         bench.guideAtProperty().addListener((o, a, b) -> refresh());
         setSpacing(10);
-        getChildren().addAll(from, guide, words, lean, eye, Panel.quiet("Bright: as it must be drawn. Yellow, dashed: as ruled or drawn with compasses. Arrow keys on the cloth move it. The dome guide is among the sheets in Finish."));
+        getChildren().addAll(from, guide, words, lean, eye, Panel.quiet("Bright: as it must be drawn. Yellow, dashed: as ruled or drawn with compasses. Arrow keys on the cloth move it. Drag the stone up or down to tilt it. The dome guide is among the sheets in Finish."));
     }
 
     private Viewpoint view() {

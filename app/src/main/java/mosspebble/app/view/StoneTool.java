@@ -42,11 +42,12 @@ final class StoneTool {
     private static final int POINTS = 24;
     private static final double NEAR = 13;
     private static final double TURN_KNOB = 30;
+    private static final double DEGREES_A_PIXEL = 0.4;
     private static final Color CREAM = Color.web("#fffdf5");
     private static final Color DARK = Color.web("#1c1f1a", 0.55);
     private static final Color MOSS = Color.web("#2E4326");
 
-    private enum Grip { NONE, POINT, TAPE_A, TAPE_B, TAPE_BOTH, MARK, GUIDE, TURN }
+    private enum Grip { NONE, POINT, TAPE_A, TAPE_B, TAPE_BOTH, MARK, GUIDE, TILT, TURN }
 
     private final Workbench workbench;
     private final Show show;
@@ -57,6 +58,8 @@ final class StoneTool {
     private int index;
     private double[] grabbed;
     private double[] grabbedTape;
+    private double grabbedPixel;
+    private Viewpoint grabbedView;
     private Stone grabbedStone;
     private SurfacePath path;
     private Object pathFor;
@@ -337,7 +340,7 @@ final class StoneTool {
                 }
             }
             case SEEN -> {
-                return bench.guideProperty().get() != Guide.NONE && !seen() ? Grip.GUIDE : Grip.NONE;
+                return seen() || bench.guideProperty().get() == Guide.NONE ? Grip.TILT : Grip.GUIDE;
             }
             case SKIN, SUITS, READY -> {
                 return Grip.NONE;
@@ -367,6 +370,7 @@ final class StoneTool {
         return switch (gripAt(frame, px, py)) {
             case NONE -> Cursor.DEFAULT;
             case POINT, TAPE_A, TAPE_B, TURN, GUIDE -> Cursor.HAND;
+            case TILT -> Cursor.V_RESIZE;
             case TAPE_BOTH, MARK -> Cursor.OPEN_HAND;
         };
     }
@@ -374,6 +378,8 @@ final class StoneTool {
     void press(ClothFrame frame, MouseEvent e) {
         commitWheel();
         grabbed = new double[] {frame.toX(e.getX()), frame.toY(e.getY())};
+        grabbedPixel = e.getY();
+        grabbedView = workbench.shown().map(Project::viewpoint).orElse(null);
         grabbedTape = tape.get().clone();
         grabbedStone = workbench.shown().map(Project::stone).orElse(null);
         if (grabbedStone == null) {
@@ -421,6 +427,7 @@ final class StoneTool {
             case GUIDE -> bench.guideAtProperty().set(new double[] {x, y});
             case POINT -> workbench.draft(p -> p.withStone(dragged(grabbedStone, index, x, y)));
             case MARK -> workbench.draft(p -> p.withStone(movedMark(x, y)));
+            case TILT -> workbench.draft(p -> p.withViewpoint(leaning(grabbedView, Math.round((grabbedPixel - e.getY()) * DEGREES_A_PIXEL))));
             case TURN -> {
                 double from = Math.toDegrees(Math.atan2(grabbed[1], grabbed[0]));
                 double to = Math.toDegrees(Math.atan2(y, x));
@@ -468,6 +475,12 @@ final class StoneTool {
                 bench.placingProperty().set(null);
                 commitDraft(kind != null ? "Mark a " + kind.label() : "Move the mark");
                 bench.markProperty().set(placed);
+            }
+            case TILT -> {
+                if (workbench.isDrafting()) {
+                    Viewpoint view = workbench.shown().map(Project::viewpoint).orElseThrow();
+                    workbench.edit("Tilt the stone", p -> p.withViewpoint(view));
+                }
             }
             case NONE, TAPE_A, TAPE_B, TAPE_BOTH, GUIDE -> { }
         }
@@ -536,10 +549,13 @@ final class StoneTool {
     }
 
     private void lean(double by) {
-        workbench.edit("Tilt the stone", p -> {
-            Viewpoint v = p.viewpoint().straightDown() ? Viewpoint.table() : p.viewpoint();
-            return p.withViewpoint(new Viewpoint(Math.max(0, Math.min(90, v.lean() + by)), v.eyeHeight(), v.eyeDistance()));
-        });
+        workbench.edit("Tilt the stone", p -> p.withViewpoint(leaning(p.viewpoint(), by)));
+    }
+
+    /** Leaning so many degrees more; a stone seen from above is first seen from the table. */
+    private static Viewpoint leaning(Viewpoint from, double by) {
+        Viewpoint view = from.straightDown() ? Viewpoint.table() : from;
+        return new Viewpoint(Math.max(0, Math.min(90, view.lean() + by)), view.eyeHeight(), view.eyeDistance());
     }
 
     private boolean removeMark() {
