@@ -136,7 +136,10 @@ class BenchPhotoTest {
         assertThat(hidden.findings()).anySatisfy(f -> assertThat(f.sentence()).contains("Only 2 of the card's 4 marks"));
         assertThat(hidden.stones().size()).isEqualTo(1);
 
-        assertThat(kinds(read(plain.withBlur(5)))).containsAnyOf(PhotoFinding.Kind.BLURRED, PhotoFinding.Kind.NO_CARD);
+        assertThat(kinds(read(plain.withBlur(3)))).contains(PhotoFinding.Kind.BLURRED);
+        assertThat(kinds(read(plain.withBlur(12)))).contains(PhotoFinding.Kind.NO_CARD);
+        assertThat(kinds(read(one(cobble(24), 200, 110)))).contains(PhotoFinding.Kind.SMALL);
+        assertThat(kinds(read(one(cobble(60), 318, 40).from(-30, 120, 420)))).contains(PhotoFinding.Kind.ASIDE);
         assertThat(kinds(read(one(cobble(80), 372, 120)))).contains(PhotoFinding.Kind.TOUCHES_EDGE);
         assertThat(kinds(read(plain.withStones(List.of())))).containsExactly(PhotoFinding.Kind.NO_STONES);
         assertThat(kinds(read(plain.from(-60, 420, 380)))).contains(PhotoFinding.Kind.LEANED);
