@@ -2,7 +2,6 @@ package mosspebble.app.view;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.function.UnaryOperator;
 import javafx.beans.value.ObservableValue;
 import javafx.geometry.Point2D;
 import javafx.scene.AccessibleRole;
@@ -14,7 +13,6 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Region;
 import javafx.scene.paint.Color;
-import javafx.scene.paint.Paint;
 import javafx.scene.shape.StrokeLineCap;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
@@ -23,24 +21,17 @@ import javafx.stage.Screen;
 import mosspebble.app.model.Show;
 import mosspebble.app.model.StoneBench;
 import mosspebble.app.model.Workbench;
-import mosspebble.core.colour.Palette;
 import mosspebble.core.picture.StonePicture;
 import mosspebble.core.plan.Finding.Stage;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Project;
 import mosspebble.core.sketch.Grid;
-import mosspebble.core.sketch.Item;
-import mosspebble.core.sketch.PlacedDesign;
-import mosspebble.core.sketch.PlacedItem;
-import mosspebble.core.sketch.PlacedPart;
-import mosspebble.core.sketch.Placement;
 import mosspebble.core.stone.Eye;
 import mosspebble.core.stone.StoneOutline;
 import mosspebble.core.units.LengthText;
 import mosspebble.core.units.LengthUnit;
 import mosspebble.core.units.Millimetres;
 import mosspebble.core.units.Numbers;
-import org.locationtech.jts.geom.Envelope;
 
 /**
  * The stone on the cloth at a stated multiple of its true size: hem ticks, measures, guides, the design under the hand, and the line of the slice. Gestures and keys are told to the
@@ -49,15 +40,15 @@ import org.locationtech.jts.geom.Envelope;
 final class ClothView extends Region {
 
     private static final double HEM = 32;
-    private static final double HANDLE = 11;
 
-    private enum Grip { NONE, MOVE, SIZE, TURN, SLICE_A, SLICE_B, SLICE_BOTH }
+    private enum Grip { NONE, SLICE_A, SLICE_B, SLICE_BOTH }
 
     private final Workbench workbench;
     private final Show show;
     private final SliceLine slice;
     private final StoneBench bench;
     private final StoneTool stoneTool;
+    private final SketchTool sketchTool;
     private final Canvas linen = new Canvas();
     private final ImageView shadow = new ImageView();
     private final ImageView stone = new ImageView();
@@ -68,7 +59,6 @@ final class ClothView extends Region {
     private double scale;
     private Grip grip = Grip.NONE;
     private Point2D grabbed = Point2D.ZERO;
-    private Placement grabbedPlacement;
     private double[] grabbedSlice;
     private boolean hover;
 
@@ -78,6 +68,7 @@ final class ClothView extends Region {
         this.slice = slice;
         this.bench = bench;
         this.stoneTool = new StoneTool(workbench, show, bench, slice);
+        this.sketchTool = new SketchTool(workbench, show);
         setId("cloth");
         getStyleClass().add("cloth");
         setFocusTraversable(true);
@@ -126,6 +117,10 @@ final class ClothView extends Region {
 
     private boolean atStone() {
         return workbench.stageProperty().get() == Stage.STONE;
+    }
+
+    private boolean atSketch() {
+        return workbench.stageProperty().get() == Stage.SKETCH;
     }
 
     private boolean seen() {
@@ -234,12 +229,8 @@ final class ClothView extends Region {
             placeStone();
             return;
         }
-        stoneImage.draw(picture, ghosting() ? 0 : steps, workbench.shown().map(p -> p.habits().lightFrom()).orElse(320.0));
+        stoneImage.draw(picture, sketchTool.dragging() ? 0 : steps, workbench.shown().map(p -> p.habits().lightFrom()).orElse(320.0));
         placeStone();
-    }
-
-    private boolean ghosting() {
-        return grip == Grip.MOVE || grip == Grip.SIZE || grip == Grip.TURN;
     }
 
     // --- linen
@@ -344,16 +335,13 @@ final class ClothView extends Region {
         }
         Stage stage = workbench.stageProperty().get();
         if (plan != null && plan.project().id().equals(project.get().id())) {
-            toMm(pen);
+            frame().inMm(pen);
             if ((stage == Stage.STONE || stage == Stage.SKETCH) && !seen()) {
                 zones(pen, plan);
             }
-            if (stage == Stage.SKETCH && ghosting() && movable().isPresent()) {
-                ghost(pen, plan, project.get(), movable().orElseThrow());
-            }
             pen.setTransform(new Affine());
-            if (stage == Stage.SKETCH && movable().isPresent() && (hover || isFocused() || ghosting())) {
-                handles(pen, plan);
+            if (stage == Stage.SKETCH) {
+                sketchTool.draw(pen, frame(), plan, hover || isFocused());
             }
         }
         if (stage == Stage.STONE) {
@@ -370,10 +358,6 @@ final class ClothView extends Region {
             pen.setLineWidth(2);
             pen.strokeRect(1, 1, getWidth() - 2, getHeight() - 2);
         }
-    }
-
-    private void toMm(GraphicsContext pen) {
-        pen.setTransform(new Affine(scale, 0, middleX(), 0, scale, middleY()));
     }
 
     private void zones(GraphicsContext pen, PaintPlan plan) {
@@ -422,102 +406,6 @@ final class ClothView extends Region {
         pen.strokeLine(x1 - nx, y1 - ny, x1 + nx, y1 + ny);
     }
 
-    /** The thing in hand, if it can be moved. */
-    private Optional<Item> movable() {
-        return workbench.itemInHand().filter(i -> !i.wearing());
-    }
-
-    /** The design as coloured shapes while it is under the hand, moved from where the plan has it. */
-    private void ghost(GraphicsContext pen, PaintPlan plan, Project project, Item now) {
-        Optional<PlacedItem> placed = plan.design().flatMap(d -> d.item(now.id()));
-        if (placed.isEmpty()) {
-            return;
-        }
-        for (PlacedItem other : plan.design().get().items()) {
-            if (other != placed.get()) {
-                parts(pen, other.parts(), project, 0.45);
-            }
-        }
-        Placement from = placed.get().item().placement();
-        Placement to = now.placement();
-        pen.translate(to.x(), to.y());
-        pen.rotate(to.turn() - from.turn());
-        pen.scale(to.scale() / from.scale(), to.scale() / from.scale());
-        pen.translate(-from.x(), -from.y());
-        parts(pen, placed.get().parts(), project, 1);
-    }
-
-    private void parts(GraphicsContext pen, List<PlacedPart> parts, Project project, double opacity) {
-        Palette palette = ghostPalette();
-        pen.setGlobalAlpha(opacity);
-        for (PlacedPart part : parts) {
-            Optional<Palette.Colour> colour = Optional.ofNullable(project.colours().get(part.part().slot())).flatMap(palette::colour);
-            Paint paint = colour.map(c -> (Paint) Swatch.colour(c.optics().full().toSrgb())).orElse(Color.web("#cccccc"));
-            pen.setFill(paint);
-            Geometries.fill(pen, part.painted());
-            if (part.part().outlined()) {
-                pen.setStroke(Color.web("#26241f", 0.75));
-                pen.setLineWidth(0.4);
-                Geometries.stroke(pen, part.drawn());
-            }
-        }
-        pen.setGlobalAlpha(1);
-    }
-
-    private Palette cachedPalette;
-
-    private Palette ghostPalette() {
-        if (cachedPalette == null || !cachedPalette.shelf().equals(workbench.studio().shelf())) {
-            cachedPalette = new Palette(workbench.studio().shelf());
-        }
-        return cachedPalette;
-    }
-
-    private double[] box(PaintPlan plan, Item item) {
-        Placement p = item.placement();
-        Envelope size = plan.design().flatMap(d -> d.item(item.id())).map(i -> i.motif().sitting().getEnvelopeInternal()).orElse(new Envelope(-1, 1, -1, 1));
-        return new double[] {p.x(), p.y(), size.getWidth() * p.scale() / 2, size.getHeight() * p.scale() / 2, p.turn()};
-    }
-
-    private Point2D corner(double[] box, double sx, double sy, double reach) {
-        double c = Math.cos(Math.toRadians(box[4]));
-        double s = Math.sin(Math.toRadians(box[4]));
-        double x = sx * box[2];
-        double y = sy * box[3] + sy * reach / scale;
-        return new Point2D(middleX() + scale * (box[0] + x * c - y * s), middleY() + scale * (box[1] + x * s + y * c));
-    }
-
-    private void handles(GraphicsContext pen, PaintPlan plan) {
-        double[] box = box(plan, movable().orElseThrow());
-        Point2D[] corners = {corner(box, -1, -1, 0), corner(box, 1, -1, 0), corner(box, 1, 1, 0), corner(box, -1, 1, 0)};
-        pen.setStroke(Color.web("#fffdf5"));
-        pen.setLineWidth(1);
-        for (int i = 0; i < 4; i++) {
-            Point2D a = corners[i];
-            Point2D next = corners[(i + 1) % 4];
-            Point2D before = corners[(i + 3) % 4];
-            for (Point2D toward : new Point2D[] {next, before}) {
-                Point2D way = toward.subtract(a).normalize().multiply(14);
-                pen.strokeLine(a.getX(), a.getY(), a.getX() + way.getX(), a.getY() + way.getY());
-            }
-        }
-        knob(pen, corners[2]);
-        Point2D turn = corner(box, 0, -1, 26);
-        Point2D top = corner(box, 0, -1, 0);
-        pen.strokeLine(top.getX(), top.getY(), turn.getX(), turn.getY());
-        knob(pen, turn);
-    }
-
-    private static void knob(GraphicsContext pen, Point2D at) {
-        pen.setFill(Color.web("#fffdf5"));
-        pen.fillOval(at.getX() - HANDLE / 2, at.getY() - HANDLE / 2, HANDLE, HANDLE);
-        pen.setStroke(Color.web("#2E4326"));
-        pen.setLineWidth(1.5);
-        pen.strokeOval(at.getX() - HANDLE / 2, at.getY() - HANDLE / 2, HANDLE, HANDLE);
-        pen.setStroke(Color.web("#fffdf5"));
-        pen.setLineWidth(1);
-    }
-
     private void sliceLine(GraphicsContext pen) {
         double[] line = slice.get();
         Point2D a = new Point2D(middleX() + scale * line[0], middleY() + scale * line[1]);
@@ -556,9 +444,6 @@ final class ClothView extends Region {
         if (project.isEmpty() || plan == null) {
             return Grip.NONE;
         }
-        if (workbench.stageProperty().get() == Stage.SKETCH) {
-            return sketchGripAt(plan, x, y);
-        }
         if (workbench.stageProperty().get().compareTo(Stage.COLOUR) >= 0) {
             double[] line = slice.get();
             Point2D a = new Point2D(middleX() + scale * line[0], middleY() + scale * line[1]);
@@ -577,40 +462,6 @@ final class ClothView extends Region {
         return Grip.NONE;
     }
 
-    private Grip sketchGripAt(PaintPlan plan, double x, double y) {
-        if (movable().isPresent()) {
-            double[] box = box(plan, movable().get());
-            if (corner(box, 1, 1, 0).distance(x, y) < 14) {
-                return Grip.SIZE;
-            }
-            if (corner(box, 0, -1, 26).distance(x, y) < 14) {
-                return Grip.TURN;
-            }
-        }
-        return itemAt(plan, x, y).filter(i -> !i.item().wearing()).isPresent() ? Grip.MOVE : Grip.NONE;
-    }
-
-    /** The thing at a place: the one in hand if its box is there, else the front one whose box is. */
-    private Optional<PlacedItem> itemAt(PaintPlan plan, double x, double y) {
-        List<PlacedItem> items = plan.design().map(PlacedDesign::items).orElse(List.of());
-        Optional<Item> inHand = workbench.itemInHand();
-        PlacedItem found = null;
-        for (PlacedItem placed : items) {
-            Item now = workbench.shown().flatMap(Project::sketch).flatMap(s -> s.item(placed.item().id())).orElse(placed.item());
-            double[] box = box(plan, now);
-            double dx = (x - middleX()) / scale - box[0];
-            double dy = (y - middleY()) / scale - box[1];
-            double c = Math.cos(Math.toRadians(-box[4]));
-            double s = Math.sin(Math.toRadians(-box[4]));
-            boolean inside = Math.abs(dx * c - dy * s) <= box[2] && Math.abs(dx * s + dy * c) <= box[3];
-            if (inside && !now.wearing()) {
-                boolean kept = found != null && inHand.isPresent() && found.item().id().equals(inHand.get().id());
-                found = kept ? found : placed;
-            }
-        }
-        return Optional.ofNullable(found);
-    }
-
     private void move(MouseEvent e) {
         if (atStone()) {
             setCursor(stoneTool.cursor(frame(), e.getX(), e.getY()));
@@ -619,14 +470,13 @@ final class ClothView extends Region {
             }
             return;
         }
-        Grip at = gripAt(e.getX(), e.getY());
-        setCursor(switch (at) {
+        Cursor cursor = atSketch() ? sketchTool.cursor(frame(), e.getX(), e.getY()) : switch (gripAt(e.getX(), e.getY())) {
             case NONE -> Cursor.DEFAULT;
-            case MOVE, SLICE_BOTH -> Cursor.OPEN_HAND;
-            case SIZE -> Cursor.SE_RESIZE;
-            case TURN, SLICE_A, SLICE_B -> Cursor.HAND;
-        });
-        boolean near = at != Grip.NONE;
+            case SLICE_BOTH -> Cursor.OPEN_HAND;
+            case SLICE_A, SLICE_B -> Cursor.HAND;
+        };
+        setCursor(cursor);
+        boolean near = cursor != Cursor.DEFAULT;
         if (near != hover) {
             hover = near;
             redrawOverlay();
@@ -640,12 +490,12 @@ final class ClothView extends Region {
             redrawOverlay();
             return;
         }
+        if (atSketch()) {
+            sketchTool.press(frame(), e);
+            return;
+        }
         grip = gripAt(e.getX(), e.getY());
         grabbed = new Point2D(e.getX(), e.getY());
-        if (grip == Grip.MOVE && show.plan() != null) {
-            itemAt(show.plan(), e.getX(), e.getY()).ifPresent(i -> workbench.itemProperty().set(i.item().id()));
-        }
-        grabbedPlacement = workbench.itemInHand().map(Item::placement).orElse(null);
         grabbedSlice = slice.get().clone();
     }
 
@@ -654,77 +504,36 @@ final class ClothView extends Region {
             stoneTool.drag(frame(), e);
             return;
         }
+        if (atSketch()) {
+            sketchTool.drag(frame(), e);
+            return;
+        }
         double dx = (e.getX() - grabbed.getX()) / scale;
         double dy = (e.getY() - grabbed.getY()) / scale;
         switch (grip) {
             case NONE -> { }
-            case MOVE, SIZE, TURN -> workbench.draftItem(i -> i.at(dragged(e, dx, dy)));
             case SLICE_A -> slice.set(grabbedSlice[0] + dx, grabbedSlice[1] + dy, grabbedSlice[2], grabbedSlice[3]);
             case SLICE_B -> slice.set(grabbedSlice[0], grabbedSlice[1], grabbedSlice[2] + dx, grabbedSlice[3] + dy);
             case SLICE_BOTH -> slice.set(grabbedSlice[0] + dx, grabbedSlice[1] + dy, grabbedSlice[2] + dx, grabbedSlice[3] + dy);
         }
     }
 
-    private Placement dragged(MouseEvent e, double dx, double dy) {
-        Point2D middle = new Point2D(middleX() + scale * grabbedPlacement.x(), middleY() + scale * grabbedPlacement.y());
-        return switch (grip) {
-            case SIZE -> grabbedPlacement.sizedBy(Math.max(0.05, middle.distance(e.getX(), e.getY()) / Math.max(5, middle.distance(grabbed))));
-            case TURN -> {
-                double from = Math.toDegrees(Math.atan2(grabbed.getY() - middle.getY(), grabbed.getX() - middle.getX()));
-                double to = Math.toDegrees(Math.atan2(e.getY() - middle.getY(), e.getX() - middle.getX()));
-                yield grabbedPlacement.turnedBy(Math.round(to - from));
-            }
-            default -> grabbedPlacement.movedBy(dx, dy);
-        };
-    }
-
     private void release(MouseEvent e) {
+        sketchTool.release();
         if (atStone()) {
             stoneTool.release();
             redrawOverlay();
             return;
         }
-        Grip was = grip;
         grip = Grip.NONE;
-        Optional<Project> drafted = workbench.shown();
-        if (workbench.isDrafting() && drafted.isPresent()) {
-            String title = was == Grip.SIZE ? "Size the design" : was == Grip.TURN ? "Turn the design" : "Move the design";
-            workbench.edit(title, p -> p.withSketch(drafted.get().sketch()));
-        }
         redrawStone();
         redrawOverlay();
     }
 
     private void key(KeyEvent e) {
-        if (atStone() && !e.isControlDown()) {
-            if (stoneTool.key(e)) {
-                e.consume();
-            }
-            return;
-        }
-        if (workbench.stageProperty().get() != Stage.SKETCH || movable().isEmpty() || e.isControlDown()) {
-            return;
-        }
-        double step = e.isShiftDown() ? 5 : 0.5;
-        boolean used = true;
-        switch (e.getCode()) {
-            case LEFT -> nudge("Move the design", p -> p.movedBy(-step, 0));
-            case RIGHT -> nudge("Move the design", p -> p.movedBy(step, 0));
-            case UP -> nudge("Move the design", p -> p.movedBy(0, -step));
-            case DOWN -> nudge("Move the design", p -> p.movedBy(0, step));
-            case OPEN_BRACKET -> nudge("Turn the design", p -> p.turnedBy(-1));
-            case CLOSE_BRACKET -> nudge("Turn the design", p -> p.turnedBy(1));
-            case PLUS, ADD, EQUALS -> nudge("Size the design", p -> p.sizedBy(1.02));
-            case MINUS, SUBTRACT -> nudge("Size the design", p -> p.sizedBy(1 / 1.02));
-            case ESCAPE -> workbench.dropDraft();
-            default -> used = false;
-        }
+        boolean used = !e.isControlDown() && (atStone() ? stoneTool.key(e) : atSketch() && sketchTool.key(e));
         if (used) {
             e.consume();
         }
-    }
-
-    private void nudge(String title, UnaryOperator<Placement> change) {
-        workbench.editItem(title, i -> i.at(change.apply(i.placement())));
     }
 }
