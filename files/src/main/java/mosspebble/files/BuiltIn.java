@@ -4,58 +4,90 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import mosspebble.core.sketch.Family;
 import mosspebble.core.sketch.Motif;
 import mosspebble.core.sketch.Repertoire;
 import mosspebble.core.sketch.Typeface;
+import mosspebble.core.sketch.family.Families;
 
-/** What ships: motifs and faces. */
+/** What ships: motifs, faces, families. */
 public final class BuiltIn {
 
     /** Id of the face that words take unless told otherwise. */
     public static final String SLAB = "heavy-slab";
 
-    private static final List<String[]> TITLES = List.of(motif("owl-lamp", "Owl keeping a lamp"), motif("harbour-dusk", "Harbour light at dusk"), motif("snail-post", "Snail with post"),
-            motif("fox-asleep", "Sleeping fox"), motif("moon-asleep", "Sleeping moon"), motif("heron", "Heron in the reeds"), motif("toadstool", "Toadstool house"), motif("fern", "Fern frond"),
-            motif("lantern", "Standing lantern"), motif("stars", "Crescent and stars"));
+    /** On which shelf of the library a motif stands. */
+    public enum Kind { CHARACTER, SCENERY }
 
-    private static final List<String[]> FACES = List.of(face(SLAB, "Heavy slab", "AlfaSlabOne_400Regular.ttf"), face("slab", "Slab", "ZillaSlab_600SemiBold.ttf"),
-            face("serif", "Serif", "Lora_700Bold.ttf"), face("rounded", "Rounded", "Fredoka_700Bold.ttf"), face("hand", "Rounded hand", "PatrickHand_400Regular.ttf"),
-            face("script", "Flowing script", "DancingScript_700Bold.ttf"));
+    /** A shipped motif by name; the drawing itself is read when it is first wanted. */
+    public record Title(String id, String title, Kind kind) {}
 
-    private static String[] face(String id, String title, String file) {
-        return new String[] {id, title, file};
-    }
+    private static final List<Title> TITLES = List.of(character("owl-lamp", "Owl keeping a lamp"), character("snail-post", "Snail with post"), character("fox-asleep", "Sleeping fox"),
+            character("moon-asleep", "Sleeping moon"), character("heron", "Heron in the reeds"), character("badger-lamp", "Badger with a lamp"), character("mole-candle", "Mole with a candle cap"),
+            character("mouse-key", "Mouse with a key"), character("bear-asleep", "Sleeping bear"), character("seal-pup", "Seal pup"), character("frog-leaf", "Frog under a leaf"), character("crow-ribbon", "Crow with a ribbon"),
+            character("bat-cloak", "Bat in its cloak"), character("lamplighter", "Lamplighter"), character("pebble-troll", "Pebble troll"),
+            scenery("harbour-dusk", "Harbour light at dusk"), scenery("toadstool", "Toadstool house"), scenery("fern", "Fern frond"), scenery("lantern", "Standing lantern"), scenery("stars", "Crescent and stars"),
+            scenery("cottage-night", "Cottage by night"), scenery("bridge-morning", "Bridge in the morning"), scenery("mountain-lake", "Mountain lake"), scenery("little-boat", "Little boat"), scenery("kettle", "Kettle on the boil"),
+            scenery("candle", "Candle in a holder"), scenery("acorns", "Two acorns"), scenery("campfire", "Campfire"), scenery("snow-pines", "Three pines in snow"), scenery("old-key", "Old key"));
 
-    /** Id, title and file name of every shipped face. */
-    public static List<String[]> faces() {
-        return FACES.stream().map(String[]::clone).toList();
-    }
+    private static final List<FontFace> FONTS = List.of(new FontFace(SLAB, "Heavy slab", "AlfaSlabOne_400Regular.ttf"), new FontFace("slab", "Slab", "ZillaSlab_600SemiBold.ttf"),
+            new FontFace("serif", "Serif", "Lora_700Bold.ttf"), new FontFace("rounded", "Rounded", "Fredoka_700Bold.ttf"), new FontFace("hand", "Rounded hand", "PatrickHand_400Regular.ttf"),
+            new FontFace("script", "Flowing script", "DancingScript_700Bold.ttf"));
 
-    private static String[] motif(String id, String title) {
-        return new String[] {id, title};
-    }
+    private static final Typeface PEN = new PenFace();
 
     private BuiltIn() {}
 
-    /** The shipped repertoire. */
+    private static Title character(String id, String title) {
+        return new Title(id, title, Kind.CHARACTER);
+    }
+
+    private static Title scenery(String id, String title) {
+        return new Title(id, title, Kind.SCENERY);
+    }
+
+    /** All shipped faces. */
+    public static List<Typeface> faces() {
+        List<Typeface> faces = new ArrayList<>(FONTS);
+        faces.add(PEN);
+        return faces;
+    }
+
+    /** The shipped repertoire; a motif is read when it is first asked for. */
     public static Repertoire repertoire() {
-        try {
-            List<Motif> motifs = new ArrayList<>();
-            for (String[] shipped : TITLES) {
-                String name = shipped[0];
-                try (InputStream in = open("motifs/" + name + ".svg")) {
-                    motifs.add(MotifReader.read(in, name + ".svg"));
-                }
+        Map<String, Optional<Motif>> read = new ConcurrentHashMap<>();
+        return new Repertoire() {
+            @Override
+            public Optional<Motif> motif(String id) {
+                return read.computeIfAbsent(id, name -> TITLES.stream().anyMatch(t -> t.id().equals(name)) ? Optional.of(shipped(name)) : Optional.empty());
             }
-            return new Repertoire(motifs, FACES.stream().map(f -> (Typeface) new FontFace(f[0], f[1], f[2])).toList());
+
+            @Override
+            public Optional<Typeface> typeface(String id) {
+                return faces().stream().filter(f -> f.id().equals(id)).findFirst();
+            }
+
+            @Override
+            public Optional<Family> family(String id) {
+                return Families.list().stream().filter(f -> f.id().equals(id)).findFirst();
+            }
+        };
+    }
+
+    private static Motif shipped(String name) {
+        try (InputStream in = open("motifs/" + name + ".svg")) {
+            return MotifReader.read(in, name + ".svg");
         } catch (FileTrouble | IOException e) {
             throw new IllegalStateException("A shipped file is damaged; install Moss Pebble again. " + e.getMessage(), e);
         }
     }
 
-    /** Id and title of every shipped motif. */
-    public static List<String[]> titles() {
-        return TITLES.stream().map(String[]::clone).toList();
+    /** Every shipped motif by name. */
+    public static List<Title> titles() {
+        return TITLES;
     }
 
     static InputStream open(String resource) throws IOException {

@@ -4,6 +4,7 @@ import java.awt.Font;
 import java.awt.FontFormatException;
 import java.awt.font.FontRenderContext;
 import java.awt.font.GlyphVector;
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.util.Map;
@@ -14,30 +15,43 @@ import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.util.AffineTransformation;
 
-/** A font file that ships. It is opened when first used, and a letter is drawn when first wanted: most letters of most faces never are. */
+/** A font file that ships, or one of the painter's own. It is opened when first used, and a letter is drawn when first wanted: most letters of most faces never are. */
 final class FontFace implements Typeface {
 
     private static final float SIZE = 1000;
 
     private final String id;
     private final String title;
-    private final String file;
+    private final Source source;
     private final FontRenderContext context = new FontRenderContext(null, true, true);
     private final Map<Integer, Optional<Glyph>> drawn = new ConcurrentHashMap<>();
     private Font opened;
 
+    /** Where the file comes from. */
+    private interface Source {
+        InputStream open() throws IOException;
+    }
+
     FontFace(String id, String title, String file) {
+        this(id, title, () -> BuiltIn.open("fonts/" + file));
+    }
+
+    FontFace(String id, String title, byte[] content) {
+        this(id, title, () -> new ByteArrayInputStream(content));
+    }
+
+    private FontFace(String id, String title, Source source) {
         this.id = id;
         this.title = title;
-        this.file = file;
+        this.source = source;
     }
 
     private synchronized Font font() {
         if (opened == null) {
-            try (InputStream in = BuiltIn.open("fonts/" + file)) {
+            try (InputStream in = source.open()) {
                 opened = Font.createFont(Font.TRUETYPE_FONT, in).deriveFont(SIZE);
             } catch (FontFormatException | IOException e) {
-                throw new IllegalStateException("A shipped font is damaged; install Moss Pebble again. " + file, e);
+                throw new IllegalStateException("The font " + title + " is damaged; if it came with Moss Pebble, install it again.", e);
             }
         }
         return opened;

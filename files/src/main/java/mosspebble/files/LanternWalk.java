@@ -15,6 +15,7 @@ import mosspebble.core.plan.Project;
 import mosspebble.core.plan.Studio;
 import mosspebble.core.sketch.Designs;
 import mosspebble.core.sketch.Item;
+import mosspebble.core.sketch.Manner;
 import mosspebble.core.sketch.Motif;
 import mosspebble.core.sketch.Placement;
 import mosspebble.core.sketch.Repertoire;
@@ -45,12 +46,12 @@ public final class LanternWalk {
 
     /** The demo studio: seven stones in hand, five in the basket. */
     public static Studio studio(Repertoire repertoire) {
-        return new Studio(List.of(owl(repertoire), harbour(repertoire), lettering(repertoire), snail(repertoire), moon(repertoire), fox(repertoire), toadstool(repertoire)), basket(), shelf(), new Climate(new Celsius(19), 0.55, 0.1), LengthUnit.MM, false);
+        return new Studio(List.of(owl(repertoire), harbour(repertoire), lettering(repertoire), snail(repertoire), moon(repertoire), fox(repertoire), toadstool(repertoire)), basket(), List.of(), shelf(), new Climate(new Celsius(19), 0.55, 0.1), LengthUnit.MM, false);
     }
 
     /** An empty studio with the shelf that ships. */
     public static Studio newcomer() {
-        return new Studio(List.of(), List.of(), shelf(), Climate.room(), LengthUnit.MM, false);
+        return new Studio(List.of(), List.of(), List.of(), shelf(), Climate.room(), LengthUnit.MM, false);
     }
 
     /** Invented paints and pens; names are plain colours. */
@@ -178,7 +179,7 @@ public final class LanternWalk {
         colours.put("i2/others", Mix.of("marigold"));
         Project alone = project("moon", "Moon ring", "on the gate post", stone, repertoire, new Subject.Figure("moon-asleep"), false, 0, colours, Optional.of(Mix.of("night")), Habits.usual());
         Sketch sketch = alone.sketch().orElseThrow().with("", i -> i.at(i.placement().sizedBy(0.7)));
-        Item ring = new Item("", new Subject.Dots(3.6, 1.4, 2, true, true), true, new Placement(0, 0, 0, 36), 0);
+        Item ring = Item.of(Subject.Dots.usual().sized(3.6, 1.4, 2).counted(0, true, true), Manner.WEARING, new Placement(0, 0, 0, 36), 0);
         return alone.withSketch(Optional.of(sketch.plus(ring)));
     }
 
@@ -214,7 +215,7 @@ public final class LanternWalk {
         Sketch fern = alone.sketch().orElseThrow().with("", i -> i.at(i.placement().sizedBy(0.74).turnedBy(14).movedBy(9, 0)));
         Motif house = Designs.motif(new Subject.Figure("toadstool"), repertoire).orElseThrow();
         Placement placement = Designs.fit(house, Survey.of(stone).zones(), 0, 0).orElseThrow().placement();
-        return alone.withSketch(Optional.of(fern.plus(new Item("", new Subject.Figure("toadstool"), false, placement.sizedBy(0.76).movedBy(-5, 2), 0))));
+        return alone.withSketch(Optional.of(fern.plus(Item.of(new Subject.Figure("toadstool"), Manner.ON_STONE, placement.sizedBy(0.76).movedBy(-5, 2), 0))));
     }
 
     private static Mix mix(String first, int parts, String second, int others) {
@@ -226,6 +227,6 @@ public final class LanternWalk {
         Motif motif = Designs.motif(subject, repertoire).orElseThrow();
         Placement placement = Designs.fit(motif, Survey.of(stone).zones(), margin, 0).orElseThrow().placement();
         return Project.begin(id, name, stone).withName(name, purpose).withOrigin(new Origin("Quillbeck", Origin.Taking.ALLOWED, "", Optional.empty()))
-                .withSketch(Optional.of(Sketch.of(subject, wearing, placement, margin))).withColours(colours).withGround(ground).withHabits(habits);
+                .withSketch(Optional.of(Sketch.of(subject, wearing ? Manner.WEARING : Manner.ON_STONE, placement, margin))).withColours(colours).withGround(ground).withHabits(habits);
     }
 }

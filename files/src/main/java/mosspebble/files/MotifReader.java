@@ -88,10 +88,17 @@ public final class MotifReader {
             }
         }
         try {
-            return new Motif(id, title, slots, kept, silhouette, clipped ? silhouette : Shapes.union(areas), wears, prefersWearing);
+            return new Motif(id, title, slots, kept, silhouette, clipped ? silhouette : sitting(areas, kept), wears, prefersWearing);
         } catch (IllegalArgumentException e) {
             throw trouble("svg", sentence(e), "Correct the data- attributes.");
         }
+    }
+
+    /** What must fit: the areas, and the lines that stand out from them. */
+    private Geometry sitting(List<Geometry> areas, List<MotifPart> kept) {
+        List<Geometry> all = new ArrayList<>(areas);
+        kept.stream().filter(p -> p.role() == Role.LINE && p.sits() != Sits.WEARING).forEach(p -> all.add(Shapes.stroke(p.shape(), 4 * flatness)));
+        return Shapes.union(all);
     }
 
     private static String sentence(IllegalArgumentException e) {

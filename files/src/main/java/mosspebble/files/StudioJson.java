@@ -23,6 +23,7 @@ import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.plan.Habits;
 import mosspebble.core.sketch.Item;
+import mosspebble.core.sketch.OwnFile;
 import mosspebble.core.sketch.Placement;
 import mosspebble.core.sketch.Subject;
 import mosspebble.core.stone.FoundStone;
@@ -48,7 +49,8 @@ final class StudioJson {
 
     @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
     @JsonSubTypes({@JsonSubTypes.Type(value = Subject.Figure.class, name = "figure"), @JsonSubTypes.Type(value = Subject.Word.class, name = "word"),
-        @JsonSubTypes.Type(value = Subject.Dots.class, name = "dots")})
+        @JsonSubTypes.Type(value = Subject.Dots.class, name = "dots"), @JsonSubTypes.Type(value = Subject.Pattern.class, name = "pattern"), @JsonSubTypes.Type(value = Subject.Stroke.class, name = "stroke"),
+        @JsonSubTypes.Type(value = Subject.Guide.class, name = "guide")})
     private interface SubjectKind {}
 
     /** Records keep to their components: methods that look like getters are no fields. */
@@ -80,11 +82,11 @@ final class StudioJson {
             }
         });
         JsonMapper.Builder builder = JsonMapper.builder().addModule(units).addModule(new Jdk8Module()).addMixIn(Subject.class, SubjectKind.class).addMixIn(Shape.class, ShapeKind.class);
-        for (Class<?> plain : new Class<?>[] {Stone.class, Mix.class, Habits.class, Paint.class, Placement.class, Viewpoint.class, FoundStone.class, Item.class}) {
+        for (Class<?> plain : new Class<?>[] {Stone.class, Mix.class, Habits.class, Paint.class, Placement.class, Viewpoint.class, FoundStone.class, Item.class, Subject.Word.class, Subject.Guide.class}) {
             builder.addMixIn(plain, FieldsOnly.class);
         }
         ObjectMapper mapper = builder.build();
-        mapper.getFactory().setStreamReadConstraints(StreamReadConstraints.builder().maxNestingDepth(40).maxStringLength(200_000).maxNumberLength(40).build());
+        mapper.getFactory().setStreamReadConstraints(StreamReadConstraints.builder().maxNestingDepth(40).maxStringLength(OwnFile.LONGEST + 1000).maxNumberLength(40).build());
         return mapper;
     }
 

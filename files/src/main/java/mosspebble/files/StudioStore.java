@@ -25,18 +25,19 @@ import mosspebble.core.colour.Shelf;
 import mosspebble.core.drying.Climate;
 import mosspebble.core.plan.Project;
 import mosspebble.core.plan.Studio;
+import mosspebble.core.sketch.OwnFile;
 import mosspebble.core.stone.FoundStone;
 import mosspebble.core.units.LengthUnit;
 import org.sqlite.SQLiteConfig;
 
 /**
  * One studio in one SQLite file. Write-ahead log, every edit one committed transaction, so that a kill at any instant loses no accepted edit. A lock file beside it keeps a
- * second instance out. Tables: {@code project(id, position, document)}, {@code found(id, position, document)}, {@code setting(key, document)}, {@code edit(number, at, title)}; documents are JSON.
+ * second instance out. Tables: {@code project(id, position, document)}, {@code found(id, position, document)}, {@code own(id, position, document)}, {@code setting(key, document)}, {@code edit(number, at, title)}; documents are JSON.
  */
 public final class StudioStore implements Closeable {
 
     /** Version of the tables this program writes; kept in the file's user_version. */
-    static final int VERSION = 1;
+    static final int VERSION = 2;
 
     /** Marks the file as a studio of ours: "MPeb". */
     static final int APPLICATION = 0x4D506562;
@@ -46,6 +47,14 @@ public final class StudioStore implements Closeable {
             CREATE TABLE setting(key TEXT PRIMARY KEY, document TEXT NOT NULL);
             CREATE TABLE edit(number INTEGER PRIMARY KEY AUTOINCREMENT, at TEXT NOT NULL, title TEXT NOT NULL);
             CREATE TABLE found(id TEXT PRIMARY KEY, position INTEGER NOT NULL, document TEXT NOT NULL);
+            """, """
+            CREATE TABLE own(id TEXT PRIMARY KEY, position INTEGER NOT NULL, document TEXT NOT NULL);
+            UPDATE project SET document = replace(replace(document,
+                '"wearing":true', '"manner":"WEARING","mostTurn":0.0,"runOffMm":0.0,"fringeMm":0.0,"mirrored":false,"matched":false,"leftOut":[],"group":null'),
+                '"wearing":false', '"manner":"ON_STONE","mostTurn":0.0,"runOffMm":0.0,"fringeMm":0.0,"mirrored":false,"matched":false,"leftOut":[],"group":null');
+            UPDATE project SET document = replace(replace(document,
+                '"kind":"word",', '"kind":"word","setting":{"path":"STRAIGHT","bend":0.0,"style":"SOLID","optical":0.5,"space":0.0,"lineStep":1.38,"boxes":false,"swell":0.0,"toEye":false,"penMm":0.8,"kerns":{}},'),
+                '"kind":"dots",', '"kind":"dots","series":"EQUAL","count":0,"ratio":0.5,"bandMm":0.0,"innerMm":0.0,');
             """);
 
     private record View(LengthUnit unit, boolean evening) {}
@@ -175,12 +184,13 @@ public final class StudioStore implements Closeable {
     private static Studio load(Connection connection, Path file) throws SQLException, FileTrouble {
         List<Project> projects = rows(connection, file, "project", Project.class);
         List<FoundStone> basket = rows(connection, file, "found", FoundStone.class);
+        List<OwnFile> own = rows(connection, file, "own", OwnFile.class);
         View view = setting(connection, file, "view", View.class);
         Shelf shelf = setting(connection, file, "shelf", Shelf.class);
         Climate climate = setting(connection, file, "climate", Climate.class);
         connection.commit();
         try {
-            return new Studio(projects, basket, shelf, climate, view.unit(), view.evening());
+            return new Studio(projects, basket, own, shelf, climate, view.unit(), view.evening());
         } catch (IllegalArgumentException | NullPointerException e) {
             throw new FileTrouble(file.toString(), "The studio contradicts itself: " + e.getMessage() + ".", "It is left untouched. Restore a copy.", e);
         }
@@ -236,6 +246,7 @@ public final class StudioStore implements Closeable {
         try {
             putRows(connection, "project", before == null ? List.of() : before.projects(), after.projects(), Project::id);
             putRows(connection, "found", before == null ? List.of() : before.basket(), after.basket(), FoundStone::id);
+            putRows(connection, "own", before == null ? List.of() : before.own(), after.own(), OwnFile::id);
             putIfChanged(connection, "shelf", before == null ? null : before.shelf(), after.shelf());
             putIfChanged(connection, "climate", before == null ? null : before.climate(), after.climate());
             putIfChanged(connection, "view", before == null ? null : new View(before.unit(), before.evening()), new View(after.unit(), after.evening()));

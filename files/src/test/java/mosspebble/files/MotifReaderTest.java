@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.io.ByteArrayInputStream;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
+import java.util.Map;
 import java.util.SplittableRandom;
 import mosspebble.core.sketch.Motif;
 import mosspebble.core.sketch.MotifPart;
@@ -114,7 +115,8 @@ class MotifReaderTest {
 
     @Test
     void shippedPairsAreMirrorImages() {
-        for (Motif motif : BuiltIn.repertoire().motifs()) {
+        for (BuiltIn.Title title : BuiltIn.titles()) {
+            Motif motif = BuiltIn.repertoire().motif(title.id()).orElseThrow();
             for (MotifPart part : motif.parts()) {
                 if (part.mirror().isPresent() && part.isArea()) {
                     MotifPart partner = motif.parts().stream().filter(p -> p.id().equals(part.mirror().get())).findFirst().orElseThrow();
@@ -130,16 +132,18 @@ class MotifReaderTest {
     @Test
     @Tag("outside") // advance widths by a second reader of the font file, Apache FontBox
     void letterWidthsAreThoseOfTheFontFile() throws Exception {
-        for (String[] shipped : BuiltIn.faces()) {
-            try (InputStream in = BuiltIn.open("fonts/" + shipped[2]); TrueTypeFont font = new TTFParser().parse(new RandomAccessReadBuffer(in))) {
-                var face = BuiltIn.repertoire().typeface(shipped[0]).orElseThrow();
+        Map<String, String> files = Map.of("heavy-slab", "AlfaSlabOne_400Regular.ttf", "slab", "ZillaSlab_600SemiBold.ttf", "serif", "Lora_700Bold.ttf", "rounded", "Fredoka_700Bold.ttf", "hand", "PatrickHand_400Regular.ttf", "script", "DancingScript_700Bold.ttf");
+        assertThat(BuiltIn.faces()).as("and the single-stroke pen").hasSize(files.size() + 1);
+        for (Map.Entry<String, String> shipped : files.entrySet()) {
+            try (InputStream in = BuiltIn.open("fonts/" + shipped.getValue()); TrueTypeFont font = new TTFParser().parse(new RandomAccessReadBuffer(in))) {
+                var face = BuiltIn.repertoire().typeface(shipped.getKey()).orElseThrow();
                 for (char letter : "LANTERNWALKquillbeck0123ÄŁ".toCharArray()) {
                     int glyph = font.getUnicodeCmapLookup().getGlyphId(letter);
                     double em = (double) font.getAdvanceWidth(glyph) / font.getUnitsPerEm();
-                    assertThat(face.glyph(letter).orElseThrow().advance()).as("%s: advance of %s", shipped[1], letter).isCloseTo(em, within(0.0015));
-                    assertThat(face.glyph(letter).orElseThrow().shape().isValid()).as("%s: outline of %s", shipped[1], letter).isTrue();
+                    assertThat(face.glyph(letter).orElseThrow().advance()).as("%s: advance of %s", shipped.getKey(), letter).isCloseTo(em, within(0.0015));
+                    assertThat(face.glyph(letter).orElseThrow().shape().isValid()).as("%s: outline of %s", shipped.getKey(), letter).isTrue();
                 }
-                assertThat(face.glyph('中')).as("%s has Latin letters only", shipped[1]).isEmpty();
+                assertThat(face.glyph('中')).as("%s has Latin letters only", shipped.getKey()).isEmpty();
             }
         }
     }

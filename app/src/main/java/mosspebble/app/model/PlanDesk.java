@@ -1,6 +1,7 @@
 package mosspebble.app.model;
 
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.Executor;
@@ -11,17 +12,19 @@ import java.util.function.Consumer;
 import java.util.function.Supplier;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.colour.Shelf;
-import mosspebble.core.drying.Climate;
 import mosspebble.core.picture.StonePicture;
 import mosspebble.core.picture.StoneTerrain;
 import mosspebble.core.plan.Look;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Planner;
 import mosspebble.core.plan.Project;
+import mosspebble.core.plan.Studio;
 import mosspebble.core.sketch.Grid;
+import mosspebble.core.sketch.OwnFile;
 import mosspebble.core.sketch.Repertoire;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.Survey;
+import mosspebble.files.OwnFiles;
 
 /**
  * Works out plans and pictures away from the interface thread, one thread, the latest request of each line of work wins; what it is asked again (the same stone, the same shelf,
@@ -52,7 +55,8 @@ public final class PlanDesk implements AutoCloseable {
     private final Map<Shelf, Palette> palettes = remembering();
     private final AtomicLong waiting = new AtomicLong();
     private final CountDownLatch begun = new CountDownLatch(1);
-    private Repertoire repertoire;
+    private final Map<List<OwnFile>, Repertoire> repertoires = remembering();
+    private Repertoire shipped;
 
     /**
      * @param repertoireSource loaded once, on the worker
@@ -122,12 +126,12 @@ public final class PlanDesk implements AutoCloseable {
         T run(PlanDesk desk);
     }
 
-    /** The repertoire; only on the worker. */
-    public Repertoire repertoire() {
-        if (repertoire == null) {
-            repertoire = repertoireSource.get();
+    /** The repertoire, with the painter's own files; only on the worker. */
+    public Repertoire repertoire(Studio studio) {
+        if (shipped == null) {
+            shipped = repertoireSource.get();
         }
-        return repertoire;
+        return repertoires.computeIfAbsent(studio.own(), own -> OwnFiles.with(shipped, own));
     }
 
     /** A survey of a stone; only on the worker. */
@@ -141,8 +145,8 @@ public final class PlanDesk implements AutoCloseable {
     }
 
     /** The plan of a project; only on the worker. */
-    public PaintPlan plan(Project project, Shelf shelf, Climate climate) {
-        return Planner.plan(project, survey(project.stone()), palette(shelf), repertoire(), climate);
+    public PaintPlan plan(Project project, Studio studio) {
+        return Planner.plan(project, survey(project.stone()), palette(studio.shelf()), repertoire(studio), studio.climate());
     }
 
     /** The picture of a plan at so many pixels per mm; only on the worker. */

@@ -12,7 +12,6 @@ import javafx.beans.property.SimpleDoubleProperty;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableMap;
 import mosspebble.core.colour.Shelf;
-import mosspebble.core.drying.Climate;
 import mosspebble.core.picture.SeenPicture;
 import mosspebble.core.picture.StonePicture;
 import mosspebble.core.plan.Look;
@@ -55,7 +54,7 @@ public final class Show {
         this.desk = desk;
         workbench.shownProperty().addListener((o, before, now) -> askPlan());
         workbench.studioProperty().addListener((o, before, now) -> {
-            if (!Objects.equals(before.shelf(), now.shelf()) || !before.climate().equals(now.climate())) {
+            if (!Objects.equals(before.shelf(), now.shelf()) || !before.climate().equals(now.climate()) || !before.own().equals(now.own())) {
                 askPlan();
             }
             askThumbs();
@@ -135,7 +134,7 @@ public final class Show {
         }
         Studio studio = workbench.studio();
         busy.set(true);
-        desk.ask(planLine, d -> d.plan(project, studio.shelf(), studio.climate()), answer -> {
+        desk.ask(planLine, d -> d.plan(project, studio), answer -> {
             busy.set(false);
             plan.set(answer);
         });
@@ -156,12 +155,11 @@ public final class Show {
         thumbs.keySet().removeIf(id -> studio.project(id).isEmpty());
         boolean all = !Objects.equals(thumbShelf, studio.shelf());
         thumbShelf = studio.shelf();
-        Climate climate = studio.climate();
         for (Project project : studio.projects()) {
             if (all || !project.equals(thumbAsked.get(project.id()))) {
                 thumbAsked.put(project.id(), project);
                 desk.ask(thumbLines.computeIfAbsent(project.id(), id -> new PlanDesk.Line()), d -> {
-                    PaintPlan small = d.plan(project, studio.shelf(), climate);
+                    PaintPlan small = d.plan(project, studio);
                     return new Thumb(project, small, d.picture(small, THUMB_PIXELS_PER_MM, Look.SEALED));
                 }, thumb -> thumbs.put(project.id(), thumb));
             }

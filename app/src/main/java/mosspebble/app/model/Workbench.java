@@ -150,6 +150,18 @@ public final class Workbench {
         return editStudio(title, s -> s.edit(current, change));
     }
 
+    /** Adds to the edit just made, such as colours that follow from it: committed, and undone together with it. */
+    public void amend(UnaryOperator<Project> change) {
+        Studio after = studio().edit(current, change);
+        try {
+            keeper.commit(after, "and what follows");
+            studio.set(after);
+        } catch (FileTrouble e) {
+            notice.set(e.getMessage());
+        }
+        show();
+    }
+
     /**
      * Changes the studio.
      *

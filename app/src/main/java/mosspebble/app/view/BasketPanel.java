@@ -17,6 +17,7 @@ import mosspebble.app.model.Show;
 import mosspebble.app.model.StoneBench;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.stone.FoundStone;
+import mosspebble.files.BuiltIn;
 import mosspebble.core.stone.Origin;
 import mosspebble.core.stone.RockKind;
 
@@ -27,7 +28,7 @@ final class BasketPanel extends Panel {
     private final VBox inHand = new VBox(9);
     private FoundStone shown;
 
-    BasketPanel(Workbench workbench, Show show, StoneBench bench, BasketShelf shelf, List<String[]> subjects) {
+    BasketPanel(Workbench workbench, Show show, StoneBench bench, BasketShelf shelf, List<BuiltIn.Title> subjects) {
         super(workbench, show);
         this.shelf = shelf;
         Choice<String> proportions = new Choice<>("Shape", shelf.proportions::set);
@@ -44,9 +45,9 @@ final class BasketPanel extends Panel {
         order.option("order-size", "size", BasketShelf.Order.SIZE, "The longest first").option("order-name", "name", BasketShelf.Order.NAME, "By name")
                 .option("order-rock", "rock", BasketShelf.Order.ROCK, "By rock");
         VBox suits = new VBox(4, quiet("Best for"));
-        for (String[] subject : subjects) {
-            Button rank = button("suits-" + subject[0], subject[1], "Ranks the stones for this subject", () -> {
-                shelf.subject.set(subject[0]);
+        for (BuiltIn.Title subject : subjects) {
+            Button rank = button("suits-" + subject.id(), subject.title(), "Ranks the stones for this subject", () -> {
+                shelf.subject.set(subject.id());
                 shelf.order.set(BasketShelf.Order.SUBJECT);
                 shelf.rank();
             });

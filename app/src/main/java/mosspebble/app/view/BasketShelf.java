@@ -12,6 +12,7 @@ import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
 import mosspebble.app.model.PlanDesk;
 import mosspebble.app.model.Workbench;
+import mosspebble.core.plan.Studio;
 import mosspebble.core.plan.Suitability;
 import mosspebble.core.stone.FoundStone;
 import mosspebble.core.stone.RockKind;
@@ -56,11 +57,12 @@ final class BasketShelf {
 
     /** Ranks all stones of the basket for the subject, away from the interface thread. */
     void rank() {
-        List<FoundStone> basket = workbench.studio().basket();
+        Studio studio = workbench.studio();
+        List<FoundStone> basket = studio.basket();
         String motif = subject.get();
         desk.ask(line, d -> {
             Map<String, Suitability> found = new HashMap<>();
-            d.repertoire().motif(motif).ifPresent(m -> basket.forEach(f -> found.put(f.id(), Suitability.of(m, d.survey(f.stone()), workbench.studio().shelf()))));
+            d.repertoire(studio).motif(motif).ifPresent(m -> basket.forEach(f -> found.put(f.id(), Suitability.of(m, d.survey(f.stone()), studio.shelf()))));
             return found;
         }, suits::set);
     }

@@ -21,6 +21,7 @@ import mosspebble.app.model.Workbench;
 import mosspebble.core.picture.StonePicture;
 import mosspebble.core.plan.Look;
 import mosspebble.core.plan.Project;
+import mosspebble.core.plan.Studio;
 import mosspebble.core.plan.Suitability;
 import mosspebble.core.stone.FoundStone;
 import mosspebble.core.stone.Origin;
@@ -139,7 +140,8 @@ final class BasketView extends StackPane {
     }
 
     private void paint(FoundStone found) {
-        desk.ask(lines.computeIfAbsent(found.id(), id -> new PlanDesk.Line()), d -> d.picture(d.plan(Project.begin(found), workbench.studio().shelf(), workbench.studio().climate()), 1.6, Look.DRY), picture -> {
+        Studio studio = workbench.studio();
+        desk.ask(lines.computeIfAbsent(found.id(), id -> new PlanDesk.Line()), d -> d.picture(d.plan(Project.begin(found), studio), 1.6, Look.DRY), picture -> {
             drawn.put(found.id(), new Drawn(found.stone(), StoneImage.still(picture, 0, 320), width(picture), height(picture)));
             fill();
         });

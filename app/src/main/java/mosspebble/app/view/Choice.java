@@ -48,6 +48,16 @@ final class Choice<T> extends VBox {
         return this;
     }
 
+    /** Offers a value, or takes it away for now. */
+    void allow(T value, boolean allowed) {
+        for (int i = 0; i < buttons.size(); i++) {
+            if (Objects.equals(values.get(i), value)) {
+                buttons.get(i).setVisible(allowed);
+                buttons.get(i).setManaged(allowed);
+            }
+        }
+    }
+
     void show(T value) {
         for (int i = 0; i < buttons.size(); i++) {
             buttons.get(i).setSelected(Objects.equals(values.get(i), value));

@@ -19,6 +19,7 @@ import javafx.scene.text.TextAlignment;
 import javafx.scene.transform.Affine;
 import javafx.stage.Screen;
 import mosspebble.app.model.Show;
+import mosspebble.app.model.SketchDesk;
 import mosspebble.app.model.StoneBench;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.picture.StonePicture;
@@ -62,13 +63,13 @@ final class ClothView extends Region {
     private double[] grabbedSlice;
     private boolean hover;
 
-    ClothView(Workbench workbench, Show show, SliceLine slice, StoneBench bench) {
+    ClothView(Workbench workbench, Show show, SliceLine slice, StoneBench bench, SketchDesk sketch) {
         this.workbench = workbench;
         this.show = show;
         this.slice = slice;
         this.bench = bench;
         this.stoneTool = new StoneTool(workbench, show, bench, slice);
-        this.sketchTool = new SketchTool(workbench, show);
+        this.sketchTool = new SketchTool(workbench, show, sketch);
         setId("cloth");
         getStyleClass().add("cloth");
         setFocusTraversable(true);
@@ -82,6 +83,7 @@ final class ClothView extends Region {
         for (ObservableValue<?> cause : new ObservableValue<?>[] {bench.pageProperty(), bench.guideProperty(), bench.guideAtProperty(), bench.placingProperty(), bench.markProperty(), bench.pointsProperty()}) {
             cause.addListener((o, a, b) -> redrawOverlay());
         }
+        sketch.pencilProperty().addListener((o, a, b) -> redrawOverlay());
         bench.pageProperty().addListener((o, a, b) -> redrawStone());
         show.seenProperty().addListener((o, a, b) -> drawSeen(b));
         show.pictureProperty().addListener((o, a, b) -> redrawStone());
@@ -492,6 +494,7 @@ final class ClothView extends Region {
         }
         if (atSketch()) {
             sketchTool.press(frame(), e);
+            redrawOverlay();
             return;
         }
         grip = gripAt(e.getX(), e.getY());
@@ -505,7 +508,9 @@ final class ClothView extends Region {
             return;
         }
         if (atSketch()) {
-            sketchTool.drag(frame(), e);
+            if (sketchTool.drag(frame(), e)) {
+                redrawOverlay();
+            }
             return;
         }
         double dx = (e.getX() - grabbed.getX()) / scale;
@@ -528,6 +533,11 @@ final class ClothView extends Region {
         grip = Grip.NONE;
         redrawStone();
         redrawOverlay();
+    }
+
+    /** Takes the point of a stroke away that is under the hand; answers whether there was one. */
+    boolean pointAway() {
+        return atSketch() && sketchTool.pointAway();
     }
 
     private void key(KeyEvent e) {

@@ -2,6 +2,7 @@ package mosspebble.app.view;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.function.Function;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
@@ -18,12 +19,15 @@ import mosspebble.app.model.Deed;
 final class CommandField extends VBox {
 
     private final List<Deed> deeds;
+    private final Function<String, List<Deed>> spoken;
     private final TextField field = new TextField();
     private final ListView<Deed> found = new ListView<>();
     private final Runnable closed;
 
-    CommandField(List<Deed> deeds, Runnable closed) {
+    /** @param spoken deeds asked for in so many words, such as "ring of 24 dots" */
+    CommandField(List<Deed> deeds, Function<String, List<Deed>> spoken, Runnable closed) {
         this.deeds = deeds;
+        this.spoken = spoken;
         this.closed = closed;
         getStyleClass().add("command");
         setMaxSize(460, 330);
@@ -69,7 +73,8 @@ final class CommandField extends VBox {
 
     private void filter() {
         String[] wanted = field.getText().toLowerCase(Locale.ROOT).strip().split("\\s+");
-        found.getItems().setAll(deeds.stream().filter(d -> {
+        found.getItems().setAll(spoken.apply(field.getText()));
+        found.getItems().addAll(deeds.stream().filter(d -> {
             String name = d.name().toLowerCase(Locale.ROOT);
             for (String word : wanted) {
                 if (!name.contains(word)) {

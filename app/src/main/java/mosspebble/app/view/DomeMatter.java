@@ -22,7 +22,7 @@ import mosspebble.core.units.UnitTextException;
 import mosspebble.instruments.KitchenScale;
 
 /** The dome: how the height is shared, how full it is, by eye, by gauge or by weight; limits of the face; areas of the places to paint. */
-final class DomeMatter extends StonePanel.Matter {
+final class DomeMatter extends Matter {
 
     private final StonePanel panel;
     private final Choice<Boolean> back;
@@ -56,7 +56,7 @@ final class DomeMatter extends StonePanel.Matter {
             return Optional.empty();
         });
         gauge = new Entry("gauge-height", "Height there", "Height of the stone there, from the table to the top, lying on its back; every reading is added", () -> "", this::gauge);
-        weight = new Entry("weigh", "Weight, g", "What the scale shows; density and weight settle how full the dome is", () -> typedWeight, text -> StonePanel.number(text, "371", this::weigh));
+        weight = new Entry("weigh", "Weight, g", "What the scale shows; density and weight settle how full the dome is", () -> typedWeight, text -> Panel.number(text, "371", this::weigh));
         Button read = Panel.button("read-scale", "Read the scale", "Takes the weight from the " + scale.label(), () -> weigh(scale.read().value()).ifPresent(this::ask));
         HBox gauges = new HBox(8, inside, gauge);
         HBox.setHgrow(inside, Priority.ALWAYS);

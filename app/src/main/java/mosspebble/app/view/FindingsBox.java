@@ -1,8 +1,8 @@
 package mosspebble.app.view;
 
 import java.util.List;
-import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -45,10 +45,15 @@ final class FindingsBox extends VBox {
             VBox words = new VBox(4, sentence);
             HBox.setHgrow(words, Priority.ALWAYS);
             int own = number++;
-            finding.remedy().ifPresent(remedy -> {
-                Button mend = Panel.button("remedy-" + own, remedy.label(), "Does it; undo with Ctrl Z", () -> workbench.edit(remedy.label(), remedy.change()));
-                words.getChildren().add(mend);
-            });
+            FlowPane remedies = new FlowPane(4, 4);
+            for (int k = 0; k < finding.remedies().size(); k++) {
+                Finding.Remedy remedy = finding.remedies().get(k);
+                remedies.getChildren().add(Panel.button("remedy-" + own + (k == 0 ? "" : "-" + k), remedy.label(), "Does it; undo with Ctrl Z", () -> workbench.edit(remedy.label(), remedy.change())));
+            }
+            if (!finding.remedies().isEmpty()) {
+                remedies.setPrefWrapLength(200);
+                words.getChildren().add(remedies);
+            }
             HBox row = new HBox(8, weight, words);
             row.setAccessibleText(weight.getText() + ": " + finding.sentence());
             getChildren().add(row);

@@ -15,7 +15,7 @@ import mosspebble.core.stone.Patch;
 import mosspebble.core.units.Millimetres;
 
 /** Marks on the relief: placed with a click on the stone, listed, sized, taken away. */
-final class MarksMatter extends StonePanel.Matter {
+final class MarksMatter extends Matter {
 
     private final StonePanel panel;
     private final StoneBench bench;

@@ -31,7 +31,7 @@ import mosspebble.files.FileTrouble;
 import mosspebble.files.OutlineReader;
 
 /** The outline: a form grown from the measures, callipers at any angles, a file, or points dragged; turning and turning over; where the stone came from. */
-final class OutlineMatter extends StonePanel.Matter {
+final class OutlineMatter extends Matter {
 
     private enum Way { FORM, CALLIPERS, POINTS }
 
@@ -173,7 +173,7 @@ final class OutlineMatter extends StonePanel.Matter {
             int row = i;
             Shape.Spoke spoke = spokes.get(i);
             Entry angle = new Entry("calliper-angle-" + i, "at °", "Direction of the measure", () -> Numbers.shortText(spoke.degrees()),
-                    text -> StonePanel.number(text, "45", v -> replace(row, Optional.of(new Shape.Spoke((v % 360 + 360) % 360, spoke.mm())))));
+                    text -> Panel.number(text, "45", v -> replace(row, Optional.of(new Shape.Spoke((v % 360 + 360) % 360, spoke.mm())))));
             Entry radius = new Entry("calliper-" + i, "to the edge", "Distance from the middle point to the edge", () -> LengthText.number(new Millimetres(spoke.mm()), panel.workbench.studio().unit()),
                     text -> {
                         try {

@@ -3,6 +3,7 @@ package mosspebble.app.view;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -13,6 +14,9 @@ import mosspebble.app.model.Show;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.plan.Project;
 import mosspebble.core.stone.Stone;
+import mosspebble.core.units.LengthText;
+import mosspebble.core.units.Millimetres;
+import mosspebble.core.units.UnitTextException;
 
 /** What belongs to one stage, in one column; refreshed whenever the stone on the cloth or its plan changes. */
 abstract class Panel extends VBox {
@@ -47,6 +51,38 @@ abstract class Panel extends VBox {
         String reason = workbench.noticeProperty().get();
         workbench.tell("");
         return Optional.of(reason);
+    }
+
+    /** Takes a length that was typed; answers with the reason if it is refused. */
+    interface TakeLength {
+        Optional<String> take(Millimetres value);
+    }
+
+    final Entry lengthEntry(String id, String name, String tooltip, Supplier<Millimetres> get, TakeLength take) {
+        return new Entry(id, name, tooltip, () -> LengthText.number(get.get(), workbench.studio().unit()), text -> {
+            try {
+                return take.take(LengthText.parse(text, workbench.studio().unit()));
+            } catch (UnitTextException e) {
+                return Optional.of(e.getMessage());
+            }
+        });
+    }
+
+    /** Takes a plain number that was typed. */
+    interface TakeNumber {
+        Optional<String> take(double value);
+    }
+
+    /** @param example what could be written, for the answer to something else */
+    static Optional<String> number(String text, String example, TakeNumber take) {
+        try {
+            double value = Double.parseDouble(text.strip().replace(',', '.').replaceAll("\\s*(g|°|%|s|h|ml)$", ""));
+            return Double.isFinite(value) ? take.take(value) : Optional.of("Write a number such as " + example + ".");
+        } catch (NumberFormatException e) {
+            return Optional.of("\"" + text.strip() + "\" is not a number. Write something like " + example + ".");
+        } catch (IllegalArgumentException e) {
+            return Optional.of(e.getMessage());
+        }
     }
 
     final void onRefresh(Runnable refresher) {

@@ -19,7 +19,7 @@ import mosspebble.core.units.Millilitres;
 import mosspebble.core.units.Numbers;
 
 /** What the bare stone needs before the first pencil line; casting one; weighing it until its mass is steady. */
-final class ReadyMatter extends StonePanel.Matter {
+final class ReadyMatter extends Matter {
 
     private final StonePanel panel;
     private final VBox steps = new VBox(7);
@@ -50,19 +50,19 @@ final class ReadyMatter extends StonePanel.Matter {
         for (Casting.Powder k : Casting.Powder.values()) {
             powder.option("powder-" + k.name().toLowerCase(Locale.ROOT), k.label(), k, Numbers.shortText(100 * k.waterRatio()) + " g of water to 100 g, pours for " + k.workMinutes() + " min");
         }
-        mould = new Entry("mould", "Mould, ml", "Volume of the mould; fill it with water and weigh that", () -> Numbers.text(mouldMl(), 0), text -> StonePanel.number(text, "120", v -> {
+        mould = new Entry("mould", "Mould, ml", "Volume of the mould; fill it with water and weigh that", () -> Numbers.text(mouldMl(), 0), text -> Panel.number(text, "120", v -> {
             Casting.of(kind, new Millilitres(v), waterRatio, spareShare);
             mouldMl = v;
             refresh();
             return Optional.empty();
         }));
-        ratio = new Entry("water-ratio", "Water to 100 g", "Grams of water to 100 g of powder; the bag says it", () -> Numbers.shortText(100 * waterRatio), text -> StonePanel.number(text, "70", v -> {
+        ratio = new Entry("water-ratio", "Water to 100 g", "Grams of water to 100 g of powder; the bag says it", () -> Numbers.shortText(100 * waterRatio), text -> Panel.number(text, "70", v -> {
             Casting.of(kind, new Millilitres(mouldMl()), v / 100, spareShare);
             waterRatio = v / 100;
             refresh();
             return Optional.empty();
         }));
-        spare = new Entry("spare", "Spare %", "Mixed beyond the mould's volume", () -> Numbers.text(100 * spareShare, 0), text -> StonePanel.number(text, "8", v -> {
+        spare = new Entry("spare", "Spare %", "Mixed beyond the mould's volume", () -> Numbers.text(100 * spareShare, 0), text -> Panel.number(text, "8", v -> {
             Casting.of(kind, new Millilitres(mouldMl()), waterRatio, v / 100);
             spareShare = v / 100;
             refresh();
@@ -72,7 +72,7 @@ final class ReadyMatter extends StonePanel.Matter {
         amounts.getChildren().forEach(e -> HBox.setHgrow(e, Priority.ALWAYS));
         mix.setId("mix");
         mix.setWrapText(true);
-        hours = new Entry("weigh-hours", "After h", "Hours since the first weighing", () -> Numbers.shortText(atHours), text -> StonePanel.number(text, "24", v -> {
+        hours = new Entry("weigh-hours", "After h", "Hours since the first weighing", () -> Numbers.shortText(atHours), text -> Panel.number(text, "24", v -> {
             atHours = v;
             return Optional.empty();
         }));
@@ -95,7 +95,7 @@ final class ReadyMatter extends StonePanel.Matter {
     }
 
     private Optional<String> weigh(String text) {
-        return text.isBlank() ? Optional.empty() : StonePanel.number(text, "152", v -> panel.tryEdit("Weigh the drying stone", p -> {
+        return text.isBlank() ? Optional.empty() : Panel.number(text, "152", v -> panel.tryEdit("Weigh the drying stone", p -> {
             List<SteadyMass.Weighing> all = new ArrayList<>(p.weighings());
             if (!all.isEmpty() && atHours <= all.get(all.size() - 1).hours()) {
                 throw new IllegalArgumentException("The last weighing was after " + Numbers.shortText(all.get(all.size() - 1).hours()) + " h. Write a later hour first.");

@@ -15,7 +15,7 @@ import mosspebble.core.units.Numbers;
 import org.locationtech.jts.geom.Coordinate;
 
 /** How the stone will be seen, and how a line or ring must be drawn to look straight or round from there. */
-final class SeenMatter extends StonePanel.Matter {
+final class SeenMatter extends Matter {
 
     private final StonePanel panel;
     private final StoneBench bench;

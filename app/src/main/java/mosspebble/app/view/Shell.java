@@ -24,9 +24,11 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import mosspebble.app.model.Deed;
+import mosspebble.app.model.Library;
 import mosspebble.app.model.PhotoDesk;
 import mosspebble.app.model.PlanDesk;
 import mosspebble.app.model.Show;
+import mosspebble.app.model.SketchDesk;
 import mosspebble.app.model.StoneBench;
 import mosspebble.app.model.StoneBench.Middle;
 import mosspebble.app.model.StoneBench.Page;
@@ -53,6 +55,8 @@ public final class Shell extends StackPane {
     private final StoneBench bench = new StoneBench();
     private final KitchenScale scale;
     private final PhotoDesk photos;
+    private final SketchDesk sketch;
+    private LibraryView library;
     private final BasketShelf basketShelf;
     private PhotoView photoView;
     private PhotoPanel photoPanel;
@@ -82,7 +86,8 @@ public final class Shell extends StackPane {
         this.scale = scale;
         this.photos = new PhotoDesk(workbench, desk, camera);
         this.basketShelf = new BasketShelf(workbench, desk);
-        cloth = new ClothView(workbench, show, line, bench);
+        this.sketch = new SketchDesk(workbench, desk, show);
+        cloth = new ClothView(workbench, show, line, bench, sketch);
         sliceView = new SliceView(workbench, show, line);
         FindingsBox findings = new FindingsBox(workbench, show);
         stagePane.setFitToWidth(true);
@@ -232,12 +237,26 @@ public final class Shell extends StackPane {
             deeds.add(new Deed("Go to " + names[stage.ordinal()], String.valueOf(stage.ordinal() + 1), () -> workbench.stageProperty().set(stage)));
         }
         deeds.add(new Deed("New stone", "N", this::newStone));
-        deeds.add(new Deed("Fit the design to the face", "F", () -> ((SketchPanel) panel(Stage.SKETCH)).fit()));
+        deeds.add(new Deed("Fit the design to the face", "F", sketch::fit));
+        deeds.add(new Deed("Sketch: fit beside the others", "Shift F", sketch::fitBeside));
         deeds.add(new Deed("Turn the stone a quarter", "R", () -> ((StonePanel) panel(Stage.STONE)).turn()));
-        deeds.add(new Deed("Sketch: another thing", "A", () -> sketch().another()));
-        deeds.add(new Deed("Sketch: twin of the thing in hand", "D", () -> sketch().twin()));
-        deeds.add(new Deed("Sketch: nearer the front", "K", () -> sketch().order(1)));
-        deeds.add(new Deed("Sketch: farther back", "J", () -> sketch().order(-1)));
+        deeds.add(new Deed("Sketch: add something from the library", "A", () -> sketchPanel().add()));
+        deeds.add(new Deed("Sketch: exchange the thing in hand", "X", () -> sketchPanel().exchange()));
+        deeds.add(new Deed("Sketch: take up the pencil", "Q", this::pencil));
+        deeds.add(new Deed("Sketch: twin of the thing in hand", "D", atSketch(sketch::twin)));
+        deeds.add(new Deed("Sketch: mirror", "M", atSketch(sketch::mirror)));
+        deeds.add(new Deed("Sketch: group with the next, or take the group apart", "G", atSketch(sketch::group)));
+        deeds.add(new Deed("Sketch: nearer the front", "K", atSketch(() -> sketch.order(1))));
+        deeds.add(new Deed("Sketch: farther back", "J", atSketch(() -> sketch.order(-1))));
+        deeds.add(new Deed("Sketch: take it away", "Delete", atSketch(sketch::takeAway)));
+        deeds.add(new Deed("Sketch: onto the upright middle line", "", atSketch(() -> sketch.align(true, false, false))));
+        deeds.add(new Deed("Sketch: onto the level middle line", "", atSketch(() -> sketch.align(false, true, false))));
+        deeds.add(new Deed("Sketch: along the stone's long axis", "", atSketch(() -> sketch.align(true, true, true))));
+        deeds.add(new Deed("Sketch: eye or centre onto a bump or dent", "", atSketch(sketch::onMark)));
+        deeds.add(new Deed("Sketch: hide a bad spot", "", atSketch(sketch::coverMark)));
+        deeds.add(new Deed("Sketch: five of it, scattered", "", atSketch(() -> sketch.several(5, false))));
+        deeds.add(new Deed("Sketch: seven of it in a ring", "", atSketch(() -> sketch.several(7, true))));
+        deeds.add(new Deed("Sketch: best line breaks", "", atSketch(sketch::bestBreak)));
         deeds.add(new Deed("Turn the stone over", "V", () -> workbench.edit("Turn the stone over", Project::turnedOver)));
         deeds.add(new Deed("Photograph stones", "P", () -> middle(Middle.PHOTO)));
         deeds.add(new Deed("Take a photo", "", () -> {
@@ -271,9 +290,43 @@ public final class Shell extends StackPane {
         return (FinishPanel) panel(Stage.FINISH);
     }
 
-    private SketchPanel sketch() {
+    private SketchPanel sketchPanel() {
         workbench.stageProperty().set(Stage.SKETCH);
         return (SketchPanel) panel(Stage.SKETCH);
+    }
+
+    private Runnable atSketch(Runnable run) {
+        return () -> {
+            workbench.stageProperty().set(Stage.SKETCH);
+            run.run();
+        };
+    }
+
+    private void pencil() {
+        workbench.stageProperty().set(Stage.SKETCH);
+        sketch.pencilProperty().set(!sketch.pencilProperty().get());
+        cloth.requestFocus();
+    }
+
+    /** The library lies open until something is chosen. */
+    private void openLibrary() {
+        if (workbench.shown().isEmpty()) {
+            workbench.tell("Put a stone on the cloth first.");
+            return;
+        }
+        workbench.stageProperty().set(Stage.SKETCH);
+        bench.middleProperty().set(Middle.LIBRARY);
+        library.open();
+    }
+
+    private void closeLibrary() {
+        bench.middleProperty().set(Middle.CLOTH);
+        cloth.requestFocus();
+    }
+
+    /** What was asked for in so many words, and everything of the library that has them in its title. */
+    private List<Deed> spoken(String text) {
+        return text.strip().length() < 3 ? List.of() : Library.found(workbench.studio(), text).stream().limit(12).map(offer -> new Deed("Put on the stone: " + offer.title(), "", atSketch(() -> sketch.take(offer.subject(), true)))).toList();
     }
 
     private void remove() {
@@ -316,7 +369,7 @@ public final class Shell extends StackPane {
 
     private void openCommand() {
         if (command == null) {
-            command = new CommandField(deeds, cloth::requestFocus);
+            command = new CommandField(deeds, this::spoken, cloth::requestFocus);
             StackPane.setAlignment(command, Pos.TOP_CENTER);
             getChildren().add(command);
         }
@@ -337,19 +390,32 @@ public final class Shell extends StackPane {
                 case SLASH -> openCommand();
                 case DIGIT1, DIGIT2, DIGIT3, DIGIT4, DIGIT5, DIGIT6 -> workbench.stageProperty().set(Stage.values()[e.getCode().ordinal() - KeyCode.DIGIT1.ordinal()]);
                 case N -> newStone();
-                case F -> ((SketchPanel) panel(Stage.SKETCH)).fit();
+                case F -> {
+                    if (e.isShiftDown()) {
+                        sketch.fitBeside();
+                    } else {
+                        sketch.fit();
+                    }
+                }
                 case R -> ((StonePanel) panel(Stage.STONE)).turn();
-                case A, D, J, K, DELETE -> {
+                case A, D, G, J, K, M, Q, X, DELETE -> {
                     if (workbench.stageProperty().get() != Stage.SKETCH) {
                         return;
                     }
-                    SketchPanel sketch = (SketchPanel) panel(Stage.SKETCH);
                     switch (e.getCode()) {
-                        case A -> sketch.another();
+                        case A -> sketchPanel().add();
                         case D -> sketch.twin();
+                        case G -> sketch.group();
                         case J -> sketch.order(-1);
                         case K -> sketch.order(1);
-                        default -> sketch.takeAway();
+                        case M -> sketch.mirror();
+                        case Q -> pencil();
+                        case X -> sketchPanel().exchange();
+                        default -> {
+                            if (!cloth.pointAway()) {
+                                sketch.takeAway();
+                            }
+                        }
                     }
                 }
                 case V -> workbench.edit("Turn the stone over", Project::turnedOver);
@@ -361,6 +427,7 @@ public final class Shell extends StackPane {
                 case COMMA -> stepBy(-1);
                 case ESCAPE -> {
                     workbench.tell("");
+                    sketch.pencilProperty().set(false);
                     if (bench.middleProperty().get() == Middle.CLOTH) {
                         return;
                     }
@@ -386,7 +453,7 @@ public final class Shell extends StackPane {
     private Panel panel(Stage stage) {
         return panels.computeIfAbsent(stage, s -> switch (s) {
             case STONE -> new StonePanel(workbench, show, bench, desk, scale);
-            case SKETCH -> new SketchPanel(workbench, show, desk);
+            case SKETCH -> new SketchPanel(workbench, show, sketch, this::openLibrary);
             case COLOUR -> new ColourPanel(workbench, show, desk);
             case BUILD_UP -> new BuildUpPanel(workbench, show);
             case SITTING -> new SittingPanel(workbench, show, probe);
@@ -405,6 +472,13 @@ public final class Shell extends StackPane {
             basketView = new BasketView(workbench, desk, basketShelf);
             basketPanel = new BasketPanel(workbench, show, bench, basketShelf, BuiltIn.titles());
             middle.getChildren().add(1, basketView);
+        }
+        if (shown == Middle.LIBRARY && library == null) {
+            library = new LibraryView(workbench, sketch, desk, this::closeLibrary);
+            middle.getChildren().add(1, library);
+        }
+        if (library != null) {
+            Panel.present(library, shown == Middle.LIBRARY);
         }
         Panel.present(cloth, shown == Middle.CLOTH);
         Panel.present(findingsPane, shown == Middle.CLOTH);
@@ -456,7 +530,7 @@ public final class Shell extends StackPane {
             getStyleClass().add("evening");
         }
         switch (bench.middleProperty().get()) {
-            case CLOTH -> panel(workbench.stageProperty().get()).refresh();
+            case CLOTH, LIBRARY -> panel(workbench.stageProperty().get()).refresh();
             case PHOTO -> photoPanel.refresh();
             case BASKET -> basketPanel.refresh();
         }

@@ -1,5 +1,6 @@
 package mosspebble.app.view;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
@@ -11,48 +12,70 @@ import javafx.scene.input.MouseEvent;
 import javafx.scene.paint.Color;
 import javafx.scene.paint.Paint;
 import mosspebble.app.model.Show;
+import mosspebble.app.model.SketchDesk;
 import mosspebble.app.model.Workbench;
+import mosspebble.core.colour.Lab;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Project;
+import mosspebble.core.sketch.Guides;
 import mosspebble.core.sketch.Item;
+import mosspebble.core.sketch.LetterSetting;
 import mosspebble.core.sketch.PlacedDesign;
 import mosspebble.core.sketch.PlacedItem;
 import mosspebble.core.sketch.PlacedPart;
 import mosspebble.core.sketch.Placement;
+import mosspebble.core.sketch.Role;
+import mosspebble.core.sketch.Strokes;
+import mosspebble.core.sketch.Subject;
+import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.util.AffineTransformation;
+import org.locationtech.jts.geom.util.NoninvertibleTransformationException;
 
 /** The hand in Sketch: takes the things on the stone, moves, turns and sizes them, and shows them while it does. */
 final class SketchTool {
 
     private static final double HANDLE = 11;
 
-    private enum Grip { NONE, MOVE, SIZE, TURN }
+    /** Within so many mm things snap to guides; the hand can hold them free with Alt. */
+    private static final double SNAP_MM = 1.6;
+
+    private enum Grip { NONE, MOVE, SIZE, TURN, POINT, DRAW }
 
     private final Workbench workbench;
     private final Show show;
+    private final SketchDesk sketch;
+    private final List<Coordinate> drawn = new ArrayList<>();
+    private List<Geometry> snaps = List.of();
+    private Coordinate snapped;
+    private int point = -1;
     private Grip grip = Grip.NONE;
     private Point2D grabbed = Point2D.ZERO;
     private Placement grabbedPlacement;
     private Palette cachedPalette;
 
-    SketchTool(Workbench workbench, Show show) {
+    SketchTool(Workbench workbench, Show show, SketchDesk sketch) {
         this.workbench = workbench;
         this.show = show;
+        this.sketch = sketch;
     }
 
     /** Whether a thing is under the hand just now. */
     boolean dragging() {
-        return grip != Grip.NONE;
+        return grip == Grip.MOVE || grip == Grip.SIZE || grip == Grip.TURN || grip == Grip.POINT;
     }
 
     // --- drawing
 
     /** @param handled whether the handles show while nothing is dragged */
     void draw(GraphicsContext pen, ClothFrame frame, PaintPlan plan, boolean handled) {
+        guides(pen, frame, plan);
+        trail(pen, frame);
         Optional<Item> item = movable();
         Optional<Project> project = workbench.shown();
-        if (item.isEmpty() || project.isEmpty()) {
+        if (item.isEmpty() || project.isEmpty() || sketch.pencilProperty().get()) {
             return;
         }
         if (dragging()) {
@@ -63,6 +86,137 @@ final class SketchTool {
         if (handled || dragging()) {
             handles(pen, frame, plan);
         }
+        points(pen, frame, item.get());
+        if (snapped != null && dragging()) {
+            Point2D at = frame.toPixels(snapped.x, snapped.y);
+            pen.setStroke(Color.web("#fffdf5"));
+            pen.setLineWidth(1.5);
+            pen.strokeOval(at.getX() - 6, at.getY() - 6, 12, 12);
+        }
+    }
+
+    /** The pencil's guide lines, as chalk on dark stone and graphite on pale. */
+    private void guides(GraphicsContext pen, ClothFrame frame, PaintPlan plan) {
+        List<Geometry> lines = plan.design().map(PlacedDesign::guides).orElse(List.of());
+        if (lines.isEmpty() || dragging()) {
+            return;
+        }
+        frame.inMm(pen);
+        boolean pale = Lab.of(plan.project().stone().colour()).l() > 48;
+        pen.setLineWidth(0.9 / frame.scale());
+        for (Geometry line : lines) {
+            pen.setStroke(Color.web(pale ? "#3c3d40" : "#fffdf5", pale ? 0.75 : 0.85));
+            Geometries.stroke(pen, line);
+        }
+        ClothFrame.inPixels(pen);
+    }
+
+    /** What the pencil has drawn so far. */
+    private void trail(GraphicsContext pen, ClothFrame frame) {
+        if (grip != Grip.DRAW || drawn.size() < 2) {
+            return;
+        }
+        pen.setStroke(Color.web("#26241f", 0.5));
+        pen.setLineWidth(3.4);
+        for (int pass = 0; pass < 2; pass++) {
+            pen.beginPath();
+            for (int i = 0; i < drawn.size(); i++) {
+                Point2D at = frame.toPixels(drawn.get(i).x, drawn.get(i).y);
+                if (i == 0) {
+                    pen.moveTo(at.getX(), at.getY());
+                } else {
+                    pen.lineTo(at.getX(), at.getY());
+                }
+            }
+            pen.stroke();
+            pen.setStroke(Color.web("#fffdf5"));
+            pen.setLineWidth(1.6);
+        }
+    }
+
+    // --- points of a stroke
+
+    private Optional<Subject.Stroke> stroke() {
+        return workbench.itemInHand().map(i -> i.subject() instanceof Subject.Stroke s ? s : null);
+    }
+
+    /** From units of the stroke to mm on the stone. */
+    private AffineTransformation toStone(Item item, Subject.Stroke stroke) {
+        Envelope own = sketch.placedInHand().map(p -> p.motif().sitting().getEnvelopeInternal()).orElse(new Envelope());
+        Placement p = item.placement();
+        AffineTransformation way = new AffineTransformation().translate(-own.centre().x, -own.centre().y);
+        if (item.mirrored()) {
+            way.scale(-1, 1);
+        }
+        return way.scale(p.scale(), p.scale()).rotate(Math.toRadians(p.turn())).translate(p.x(), p.y());
+    }
+
+    private List<Coordinate> pointsOnStone(Item item) {
+        List<Coordinate> places = new ArrayList<>();
+        stroke().ifPresent(s -> {
+            AffineTransformation way = toStone(item, s);
+            Strokes.points(s).forEach(c -> places.add(way.transform(c, new Coordinate())));
+        });
+        return places;
+    }
+
+    private void points(GraphicsContext pen, ClothFrame frame, Item item) {
+        if (grip == Grip.MOVE || grip == Grip.SIZE || grip == Grip.TURN) {
+            return;
+        }
+        List<Coordinate> places = pointsOnStone(item);
+        for (int i = 0; i < places.size(); i++) {
+            Point2D at = frame.toPixels(places.get(i).x, places.get(i).y);
+            double r = i == point ? 5 : 3.5;
+            pen.setFill(Color.web(i == point ? "#B97F1E" : "#fffdf5"));
+            pen.fillOval(at.getX() - r, at.getY() - r, 2 * r, 2 * r);
+            pen.setStroke(Color.web("#2E4326"));
+            pen.setLineWidth(1);
+            pen.strokeOval(at.getX() - r, at.getY() - r, 2 * r, 2 * r);
+        }
+    }
+
+    private int pointAt(ClothFrame frame, double x, double y) {
+        List<Coordinate> places = movable().map(this::pointsOnStone).orElse(List.of());
+        int best = -1;
+        double near = 9;
+        for (int i = 0; i < places.size(); i++) {
+            double far = frame.toPixels(places.get(i).x, places.get(i).y).distance(x, y);
+            if (far < near) {
+                near = far;
+                best = i;
+            }
+        }
+        return best;
+    }
+
+    /** Takes away the point last touched; answers whether there was one. */
+    boolean pointAway() {
+        Optional<Subject.Stroke> stroke = stroke();
+        if (point < 0 || stroke.isEmpty() || point >= stroke.get().points().size() / 2) {
+            return false;
+        }
+        int at = point;
+        point = -1;
+        keepingPlace("Take a point away", s -> Strokes.without(s, at));
+        return true;
+    }
+
+    /** Changes the stroke's points; since its middle moves with them, its placement follows so that the others stay where they are. */
+    private void keepingPlace(String title, UnaryOperator<Subject.Stroke> change) {
+        workbench.editItem(title, i -> kept(i, change));
+    }
+
+    private static Item kept(Item item, UnaryOperator<Subject.Stroke> change) {
+        Subject.Stroke before = (Subject.Stroke) item.subject();
+        Subject.Stroke after = change.apply(before);
+        Coordinate from = Strokes.middle(before);
+        Coordinate to = Strokes.middle(after);
+        Placement p = item.placement();
+        double dx = (to.x - from.x) * p.scale() * (item.mirrored() ? -1 : 1);
+        double dy = (to.y - from.y) * p.scale();
+        double turn = Math.toRadians(p.turn());
+        return item.showing(after).at(p.movedBy(dx * Math.cos(turn) - dy * Math.sin(turn), dx * Math.sin(turn) + dy * Math.cos(turn)));
     }
 
     /** The thing in hand, if it can be moved. */
@@ -98,6 +252,11 @@ final class SketchTool {
             Paint paint = colour.map(c -> (Paint) Swatch.colour(c.optics().full().toSrgb())).orElse(Color.web("#cccccc"));
             pen.setFill(paint);
             Geometries.fill(pen, part.painted());
+            if (part.part().role() == Role.GUIDE) {
+                pen.setStroke(Color.web("#fffdf5", 0.9));
+                pen.setLineWidth(0.3);
+                Geometries.stroke(pen, part.drawn());
+            }
             if (part.part().outlined()) {
                 pen.setStroke(Color.web("#26241f", 0.75));
                 pen.setLineWidth(0.4);
@@ -114,8 +273,17 @@ final class SketchTool {
         return cachedPalette;
     }
 
+    /** Middle, half size and turn of the frame round a thing, mm and degrees. */
     private static double[] box(PaintPlan plan, Item item) {
         Placement p = item.placement();
+        Optional<PlacedItem> placed = plan.design().flatMap(d -> d.item(item.id()));
+        boolean asItLies = item.subject() instanceof Subject.Guide || item.subject() instanceof Subject.Word w && w.setting().path() == LetterSetting.Path.RIM;
+        if (asItLies && placed.isPresent()) { // its drawing is made for the stone: the frame is that of what is drawn
+            Envelope drawn = new Envelope();
+            placed.get().parts().forEach(part -> drawn.expandToInclude(part.drawn().getEnvelopeInternal()));
+            Placement was = placed.get().item().placement();
+            return new double[] {drawn.centre().x + p.x() - was.x(), drawn.centre().y + p.y() - was.y(), drawn.getWidth() / 2, drawn.getHeight() / 2, 0};
+        }
         Envelope size = plan.design().flatMap(d -> d.item(item.id())).map(i -> i.motif().sitting().getEnvelopeInternal()).orElse(new Envelope(-1, 1, -1, 1));
         return new double[] {p.x(), p.y(), size.getWidth() * p.scale() / 2, size.getHeight() * p.scale() / 2, p.turn()};
     }
@@ -166,6 +334,12 @@ final class SketchTool {
         if (plan == null || workbench.shown().isEmpty()) {
             return Grip.NONE;
         }
+        if (sketch.pencilProperty().get()) {
+            return Grip.DRAW;
+        }
+        if (pointAt(frame, x, y) >= 0) {
+            return Grip.POINT;
+        }
         if (movable().isPresent()) {
             double[] box = box(plan, movable().get());
             if (corner(frame, box, 1, 1, 0).distance(x, y) < 14) {
@@ -204,27 +378,82 @@ final class SketchTool {
             case NONE -> Cursor.DEFAULT;
             case MOVE -> Cursor.OPEN_HAND;
             case SIZE -> Cursor.SE_RESIZE;
-            case TURN -> Cursor.HAND;
+            case TURN, POINT -> Cursor.HAND;
+            case DRAW -> Cursor.CROSSHAIR;
         };
     }
 
     void press(ClothFrame frame, MouseEvent e) {
         grip = gripAt(frame, e.getX(), e.getY());
         grabbed = new Point2D(e.getX(), e.getY());
+        snapped = null;
+        point = grip == Grip.POINT ? pointAt(frame, e.getX(), e.getY()) : -1;
+        if (grip == Grip.POINT && (e.isControlDown() || e.isAltDown())) {
+            grip = Grip.NONE;
+            int at = point;
+            if (e.isControlDown()) {
+                pointAway();
+            } else {
+                keepingPlace("Add a point", s -> Strokes.plus(s, at));
+            }
+            return;
+        }
+        if (grip == Grip.DRAW) {
+            drawn.clear();
+            drawn.add(new Coordinate(frame.toX(e.getX()), frame.toY(e.getY())));
+            return;
+        }
         if (grip == Grip.MOVE) {
             itemAt(frame, show.plan(), e.getX(), e.getY()).ifPresent(i -> workbench.itemProperty().set(i.item().id()));
+            snaps = sketch.snaps();
         }
         grabbedPlacement = workbench.itemInHand().map(Item::placement).orElse(null);
     }
 
-    void drag(ClothFrame frame, MouseEvent e) {
-        if (dragging()) {
-            workbench.draftItem(i -> i.at(dragged(frame, e)));
+    /** @return whether the overlay must be drawn again for it */
+    boolean drag(ClothFrame frame, MouseEvent e) {
+        if (grip == Grip.DRAW) {
+            Coordinate here = new Coordinate(frame.toX(e.getX()), frame.toY(e.getY()));
+            if (drawn.isEmpty() || drawn.get(drawn.size() - 1).distance(here) > 0.15) {
+                drawn.add(here);
+            }
+            return true;
         }
+        if (grip == Grip.POINT) {
+            workbench.draftItem(i -> movedPoint(i, frame, e));
+            return true;
+        }
+        if (dragging()) {
+            Placement to = dragged(frame, e);
+            Placement placed = grip == Grip.MOVE && !e.isAltDown() ? snappedTo(to) : to;
+            workbench.itemInHand().ifPresent(in -> workbench.draft(p -> p.withSketch(p.sketch().map(s -> SketchDesk.placed(s, in.id(), before -> placed)))));
+        }
+        return false;
+    }
+
+    private Item movedPoint(Item item, ClothFrame frame, MouseEvent e) {
+        Subject.Stroke stroke = (Subject.Stroke) item.subject();
+        try {
+            Coordinate own = toStone(item, stroke).getInverse().transform(new Coordinate(frame.toX(e.getX()), frame.toY(e.getY())), new Coordinate());
+            return kept(item, s -> Strokes.moved(s, point, own.x, own.y));
+        } catch (NoninvertibleTransformationException impossible) {
+            return item; // a placement is never flat
+        }
+    }
+
+    private Placement snappedTo(Placement to) {
+        snapped = snaps.isEmpty() ? null : Guides.snapped(snaps, to.x(), to.y(), SNAP_MM).orElse(null);
+        return snapped == null ? to : new Placement(snapped.x, snapped.y, to.turn(), to.scale());
     }
 
     private Placement dragged(ClothFrame frame, MouseEvent e) {
         Point2D middle = frame.toPixels(grabbedPlacement.x(), grabbedPlacement.y());
+        boolean onRim = workbench.itemInHand().filter(i -> i.subject() instanceof Subject.Word w && w.setting().path() == LetterSetting.Path.RIM).isPresent();
+        if (onRim && grip == Grip.MOVE) { // words on the rim are moved round it
+            double from = Math.atan2(frame.toX(grabbed.getX()), -frame.toY(grabbed.getY()));
+            double to = Math.atan2(frame.toX(e.getX()), -frame.toY(e.getY()));
+            return grabbedPlacement.turnedBy(Math.toDegrees(to - from));
+        }
         return switch (grip) {
             case SIZE -> grabbedPlacement.sizedBy(Math.max(0.05, middle.distance(e.getX(), e.getY()) / Math.max(5, middle.distance(grabbed))));
             case TURN -> {
@@ -239,12 +468,19 @@ final class SketchTool {
     void release() {
         Grip was = grip;
         grip = Grip.NONE;
+        snapped = null;
         if (was == Grip.NONE) {
+            return;
+        }
+        if (was == Grip.DRAW) {
+            List<Coordinate> places = List.copyOf(drawn);
+            drawn.clear();
+            sketch.drawn(places);
             return;
         }
         Optional<Project> drafted = workbench.shown();
         if (workbench.isDrafting() && drafted.isPresent()) {
-            String title = was == Grip.SIZE ? "Size the design" : was == Grip.TURN ? "Turn the design" : "Move the design";
+            String title = was == Grip.SIZE ? "Size the design" : was == Grip.TURN ? "Turn the design" : was == Grip.POINT ? "Move a point" : "Move the design";
             workbench.edit(title, p -> p.withSketch(drafted.get().sketch()));
         }
     }
@@ -273,6 +509,6 @@ final class SketchTool {
     }
 
     private void nudge(String title, UnaryOperator<Placement> change) {
-        workbench.editItem(title, i -> i.at(change.apply(i.placement())));
+        sketch.place(title, change);
     }
 }

@@ -29,7 +29,7 @@ import mosspebble.core.units.Numbers;
 import mosspebble.core.units.Srgb;
 
 /** The surface: rock, how it feels, how it drinks, its colour dry, wet and sealed side by side. */
-final class SkinMatter extends StonePanel.Matter {
+final class SkinMatter extends Matter {
 
     private static final List<String> TONES = List.of("#e4ddcd", "#cfc9bb", "#b8ad97", "#b89a6e", "#a9835f", "#918f8a", "#8a6f63", "#7d8288", "#5f605d", "#5a6a62", "#454a4f", "#2f3134");
     private static final double PICTURE_PX = 78;
@@ -91,7 +91,7 @@ final class SkinMatter extends StonePanel.Matter {
     }
 
     private Optional<String> drop(String text) {
-        return text.isBlank() ? Optional.empty() : StonePanel.number(text, "20", seconds -> {
+        return text.isBlank() ? Optional.empty() : Panel.number(text, "20", seconds -> {
             double pores = DropTest.porosity(seconds);
             return panel.tryEdit("Drop test", p -> p.withStone(p.stone().withSkin(p.stone().skin().withPorosity(pores))));
         });

@@ -33,15 +33,6 @@ import mosspebble.instruments.KitchenScale;
 /** The bare stone: its measures and what follows from them, then one matter at a time: outline, dome, skin, marks, how it is seen, what it suits, getting it ready. */
 final class StonePanel extends Panel {
 
-    /** One matter, brought up to date when it is shown. */
-    abstract static class Matter extends VBox {
-        Matter() {
-            getStyleClass().add("matter");
-        }
-
-        abstract void refresh();
-    }
-
     private final StoneBench bench;
     private final PlanDesk desk;
     private final KitchenScale scale;
@@ -125,38 +116,6 @@ final class StonePanel extends Panel {
         return lengthEntry(id, name, name + " of the stone: 92 mm, 9.2 cm, 3 3/4 in or a sum; arrow keys step", () -> get.apply(stone()),
                 value -> tryEdit(name, p -> p.withStone(with.with(p.stone(), value))))
                 .stepping(steps -> edit(name, p -> p.withStone(with.with(p.stone(), new Millimetres(get.apply(p.stone()).value() + steps)))));
-    }
-
-    /** Takes a length that was typed; answers with the reason if it is refused. */
-    interface TakeLength {
-        Optional<String> take(Millimetres value);
-    }
-
-    Entry lengthEntry(String id, String name, String tooltip, Supplier<Millimetres> get, TakeLength take) {
-        return new Entry(id, name, tooltip, () -> LengthText.number(get.get(), workbench.studio().unit()), text -> {
-            try {
-                return take.take(LengthText.parse(text, workbench.studio().unit()));
-            } catch (UnitTextException e) {
-                return Optional.of(e.getMessage());
-            }
-        });
-    }
-
-    /** Takes a plain number that was typed. */
-    interface TakeNumber {
-        Optional<String> take(double value);
-    }
-
-    /** @param example what could be written, for the answer to something else */
-    static Optional<String> number(String text, String example, TakeNumber take) {
-        try {
-            double value = Double.parseDouble(text.strip().replace(',', '.').replaceAll("\\s*(g|°|%|s|h|ml)$", ""));
-            return Double.isFinite(value) ? take.take(value) : Optional.of("Write a number such as " + example + ".");
-        } catch (NumberFormatException e) {
-            return Optional.of("\"" + text.strip() + "\" is not a number. Write something like " + example + ".");
-        } catch (IllegalArgumentException e) {
-            return Optional.of(e.getMessage());
-        }
     }
 
     String words(Millimetres length) {

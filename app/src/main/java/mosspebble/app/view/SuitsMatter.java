@@ -13,6 +13,7 @@ import javafx.scene.layout.VBox;
 import javafx.scene.shape.Polygon;
 import mosspebble.app.model.PlanDesk;
 import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.Studio;
 import mosspebble.core.plan.Suitability;
 import mosspebble.core.sketch.Designs;
 import mosspebble.core.sketch.Item;
@@ -22,9 +23,10 @@ import mosspebble.core.sketch.WayUp;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.stone.StoneOutline;
 import mosspebble.core.units.Numbers;
+import mosspebble.files.BuiltIn;
 
 /** Which way up, and which subjects suit the stone, with reasons in words and numbers. */
-final class SuitsMatter extends StonePanel.Matter {
+final class SuitsMatter extends Matter {
 
     private static final int WAYS = 4;
     private static final double WORDS = 196;
@@ -57,12 +59,12 @@ final class SuitsMatter extends StonePanel.Matter {
         asked = plan.survey();
         askedSubject = panel.workbench.itemInHand().map(Item::subject);
         Optional<Subject> subject = askedSubject;
-        var shelf = panel.workbench.studio().shelf();
+        Studio studio = panel.workbench.studio();
         desk.ask(line, d -> {
-            Optional<Motif> motif = subject.flatMap(s -> Designs.motif(s, d.repertoire()));
+            Optional<Motif> motif = subject.flatMap(s -> Designs.motif(s, d.repertoire(studio)));
             List<Ranked> ranked = new ArrayList<>();
-            for (Motif candidate : d.repertoire().motifs()) {
-                ranked.add(new Ranked(candidate.title(), Suitability.of(candidate, plan.survey(), shelf)));
+            for (BuiltIn.Title title : BuiltIn.titles()) {
+                d.repertoire(studio).motif(title.id()).ifPresent(candidate -> ranked.add(new Ranked(candidate.title(), Suitability.of(candidate, plan.survey(), studio.shelf()))));
             }
             ranked.sort((a, b) -> Double.compare(b.suits().score(), a.suits().score()));
             return new Answer(WayUp.ranked(plan.survey(), motif, 0), ranked);

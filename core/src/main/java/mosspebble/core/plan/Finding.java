@@ -1,14 +1,24 @@
 package mosspebble.core.plan;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 
 /**
  * Something the painter should know, in a plain sentence with the number and the reason.
  *
- * @param remedy a change that mends it, if there is one
+ * @param remedies changes that mend it, the best first; empty if there is none
  */
-public record Finding(Weight weight, Stage stage, String sentence, Optional<Remedy> remedy) {
+public record Finding(Weight weight, Stage stage, String sentence, List<Remedy> remedies) {
+
+    public Finding {
+        remedies = List.copyOf(remedies);
+    }
+
+    /** The best remedy. */
+    public Optional<Remedy> remedy() {
+        return remedies.stream().findFirst();
+    }
 
     /** How much it matters. */
     public enum Weight { STOP, MIND, TIP }
@@ -20,10 +30,10 @@ public record Finding(Weight weight, Stage stage, String sentence, Optional<Reme
     public record Remedy(String label, UnaryOperator<Project> change) {}
 
     static Finding of(Weight weight, Stage stage, String sentence) {
-        return new Finding(weight, stage, sentence, Optional.empty());
+        return new Finding(weight, stage, sentence, List.of());
     }
 
     static Finding of(Weight weight, Stage stage, String sentence, String label, UnaryOperator<Project> change) {
-        return new Finding(weight, stage, sentence, Optional.of(new Remedy(label, change)));
+        return new Finding(weight, stage, sentence, List.of(new Remedy(label, change)));
     }
 }

@@ -53,8 +53,6 @@ final class FindingRules {
     /** L* below which a stone counts as mid or dark, where white needs its third coat (common practice, no source). */
     private static final double MID_TONE = 65;
 
-    private static final double SLIGHT_MM = 0.3;
-
     private final Project project;
     private final Survey survey;
     private final Palette palette;
@@ -106,44 +104,6 @@ final class FindingRules {
         });
     }
 
-    void sketch(Optional<PlacedDesign> design, Repertoire repertoire) {
-        if (project.sketch().isEmpty()) {
-            findings.add(Finding.of(Weight.STOP, Stage.SKETCH, "No subject yet. Choose one and it is fitted to the face."));
-            return;
-        }
-        for (Item item : project.sketch().get().items()) {
-            if (item.subject() instanceof Subject.Word word) {
-                repertoire.typeface(word.typeface()).ifPresent(face -> {
-                    List<String> missing = Lettering.missing(word, face);
-                    if (!missing.isEmpty()) {
-                        findings.add(Finding.of(Weight.STOP, Stage.SKETCH, "The face " + face.title() + " has no " + String.join(" ", missing)
-                                + ". Write it with other letters."));
-                    }
-                });
-            }
-            if (design.flatMap(d -> d.item(item.id())).isEmpty()) {
-                findings.add(Finding.of(Weight.STOP, Stage.SKETCH, "The chosen subject is not in the repertoire. Choose another."));
-            }
-        }
-        design.ifPresent(d -> d.items().forEach(this::leaves));
-    }
-
-    private void leaves(PlacedItem placed) {
-        Geometry zone = placed.wears() ? survey.zones().outline() : survey.zones().face();
-        Map<String, Double> leaving = Planner.leaving(placed.parts(), zone);
-        leaving.entrySet().stream().max(Map.Entry.comparingByValue()).filter(e -> e.getValue() > SLIGHT_MM).ifPresent(worst -> {
-            boolean offStone = !survey.zones().outline().covers(placed.silhouette());
-            String others = leaving.size() > 1 ? ", and " + (leaving.size() - 1) + " more" : "";
-            findings.add(Finding.of(offStone ? Weight.STOP : Weight.MIND, Stage.SKETCH, "The " + worst.getKey() + " leaves the " + (offStone ? "stone or its face" : "face")
-                    + " by " + Numbers.text(worst.getValue(), 1) + " mm" + others + ".", "Fit to the face", p -> fitted(p, placed)));
-        });
-    }
-
-    private Project fitted(Project p, PlacedItem placed) {
-        return Designs.fit(placed.motif(), survey.zones(), placed.item().marginMm(), 0)
-                .map(f -> p.withSketch(p.sketch().map(s -> s.with(placed.item().id(), i -> i.wearing(false).at(f.placement()))))).orElse(p);
-    }
-
     void colours(PlacedDesign design, Map<String, Palette.Colour> colours, Optional<Palette.Colour> ground) {
         if (palette.shelf().paints().isEmpty()) {
             findings.add(Finding.of(Weight.STOP, Stage.COLOUR, "The shelf is empty. Without paints nothing can be planned."));
@@ -166,60 +126,12 @@ final class FindingRules {
         return RecipeSearch.nearest(Lab.of(slot.wish()), palette, 6, 2).map(r -> p.withColour(slot.id(), r.mix())).orElse(p);
     }
 
-    void tools(PlacedDesign design, Regions cut, Map<String, Palette.Colour> colours) {
-        double pit = survey.stone().texture().pitMm();
-        Optional<Paint> finest = palette.shelf().ofKind(PaintKind.PEN).stream().filter(p -> p.tip().value() > 0)
-                .min((a, b) -> a.tip().compareTo(b.tip()));
-        double smallest = finest.map(p -> 2 * p.tip().value() + pit).orElse(1.0 + pit);
-        List<String> small = new ArrayList<>();
-        double needed = 1;
-        for (PlacedPart part : design.parts()) {
-            Geometry seen = cut.seen().get(part.part().id());
-            if (part.part().role() == Role.FILL && seen != null && !seen.isEmpty() && !Tools.widerThan(seen, smallest)) {
-                small.add(part.part().title());
-                needed = Math.max(needed, growth(seen, smallest));
-            }
-        }
-        if (!small.isEmpty()) {
-            double factor = needed * 1.02;
-            String tool = finest.map(p -> "the finest pen (" + Numbers.text(p.tip().value(), 1) + " mm)").orElse("a fine brush");
-            String more = small.size() > 1 ? " and " + (small.size() - 1) + " more are" : " is";
-            String sentence = "The " + small.get(0) + more + " narrower than " + Numbers.text(smallest, 1) + " mm, twice " + tool + (pit > 0.1 ? " on rough stone" : "") + ".";
-            if (project.sketch().orElseThrow().items().stream().anyMatch(Item::wearing) || factor > 8) {
-                findings.add(Finding.of(Weight.MIND, Stage.SKETCH, sentence + " Leave it out or take a larger stone."));
-            } else {
-                findings.add(Finding.of(Weight.MIND, Stage.SKETCH, sentence, "Enlarge " + Numbers.text(factor, 1) + " times",
-                        p -> p.withSketch(p.sketch().map(s -> enlarged(s, factor)))));
-            }
-        }
+    void contrast(PlacedDesign design, Regions cut, Map<String, Palette.Colour> colours) {
         if (cut.weakestContrast() < OutlinePen.LOST) {
             findings.add(Finding.of(Weight.MIND, Stage.COLOUR, "No pen on the shelf stands out round the " + cut.weakestPart() + ": the best differs by only "
                     + Numbers.text(cut.weakestContrast(), 0) + " (CIEDE2000) from one of its sides."));
         }
         vanishing(design, colours);
-    }
-
-    private static Sketch enlarged(Sketch sketch, double factor) {
-        Sketch changed = sketch;
-        for (Item item : sketch.items()) {
-            changed = changed.with(item.id(), i -> i.at(i.placement().sizedBy(factor)));
-        }
-        return changed;
-    }
-
-    /** How many times larger the area must be for a disc of so many mm to fit. */
-    private static double growth(Geometry area, double mm) {
-        double low = 0;
-        double high = mm;
-        for (int i = 0; i < 12; i++) {
-            double middle = (low + high) / 2;
-            if (Tools.widerThan(area, middle)) {
-                low = middle;
-            } else {
-                high = middle;
-            }
-        }
-        return mm / Math.max(low, mm / 20);
     }
 
     /** A subject without outline whose colour is that of what is behind it. */

@@ -3,6 +3,7 @@ package mosspebble.core.plan;
 import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import mosspebble.core.coats.FilmMap;
 import mosspebble.core.coats.FilmTable;
 import mosspebble.core.coats.SoakIn;
@@ -19,16 +20,18 @@ import mosspebble.core.timetable.Sitting;
 /**
  * The answer of the planner for one stone.
  *
+ * @param hardToPaint ids of parts too narrow for their tools
  * @param thickestUm thickest film at the end, dry, µm
  * @param sitting one step for each operation
  */
 public record PaintPlan(Project project, Survey survey, Optional<PlacedDesign> design, List<Operation> operations, List<Finding> findings,
-        Sitting sitting, List<PaintUse> supplies, double thickestUm) {
+        Sitting sitting, List<PaintUse> supplies, Set<String> hardToPaint, double thickestUm) {
 
     public PaintPlan {
         operations = List.copyOf(operations);
         findings = List.copyOf(findings);
         supplies = List.copyOf(supplies);
+        hardToPaint = Set.copyOf(hardToPaint);
     }
 
     public Duration handTime() {

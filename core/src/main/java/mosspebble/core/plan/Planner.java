@@ -25,12 +25,14 @@ import mosspebble.core.colour.PaintOptics;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.drying.Climate;
 import mosspebble.core.drying.Drying;
+import mosspebble.core.sketch.Bed;
 import mosspebble.core.sketch.Designs;
 import mosspebble.core.sketch.Grid;
 import mosspebble.core.sketch.Mask;
 import mosspebble.core.sketch.PlacedDesign;
 import mosspebble.core.sketch.PlacedPart;
 import mosspebble.core.sketch.Repertoire;
+import mosspebble.core.sketch.Role;
 import mosspebble.core.sketch.Shapes;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.supplies.PaintUse;
@@ -70,6 +72,7 @@ public final class Planner {
     private final FilmMap films;
     private final double[] secant;
     private final List<Finding> findings = new ArrayList<>();
+    private final Set<String> hard = new LinkedHashSet<>();
 
     private Planner(Project project, Survey survey, Palette palette, Climate climate) {
         this.project = project;
@@ -94,11 +97,12 @@ public final class Planner {
     }
 
     private PaintPlan plan(Repertoire repertoire) {
-        Optional<PlacedDesign> design = project.sketch().flatMap(sketch -> Designs.place(sketch, repertoire, survey.zones()));
+        Optional<PlacedDesign> design = project.sketch().flatMap(sketch -> Designs.place(sketch, repertoire, new Bed(survey, project.viewpoint())));
         FindingRules rules = new FindingRules(project, survey, palette, climate, findings);
         rules.stone();
-        rules.sketch(design, repertoire);
-        design.ifPresent(d -> build(d, rules));
+        SketchRules sketchRules = new SketchRules(project, survey, palette, repertoire, findings);
+        sketchRules.sketch(design);
+        design.ifPresent(d -> build(d, rules, sketchRules));
         List<PaintUse> supplies = supplies();
         rules.supplies(supplies);
         double thickest = films.thickestUm();
@@ -107,17 +111,18 @@ public final class Planner {
         findings.sort((a, b) -> a.weight().compareTo(b.weight()));
         List<Sitting.Task> tasks = operations.stream()
                 .map(o -> new Sitting.Task(o.hand(), o.between(), o.dries(), o.after().stream().map(Operation.After::step).toList())).toList();
-        return new PaintPlan(project, survey, design, operations, findings, Sitting.oneAfterTheOther(tasks), supplies, thickest);
+        return new PaintPlan(project, survey, design, operations, findings, Sitting.oneAfterTheOther(tasks), supplies, hard, thickest);
     }
 
-    private void build(PlacedDesign design, FindingRules rules) {
+    private void build(PlacedDesign design, FindingRules rules, SketchRules sketchRules) {
         Map<String, Palette.Colour> colours = Regions.colours(project.colours(), palette);
         Optional<Palette.Colour> ground = project.ground().flatMap(palette::colour);
         rules.colours(design, colours, ground);
         Lab bareLab = Lab.of(PaintPlan.bare(survey.stone(), habits.outdoors() ? Look.SEALED : Look.DRY));
         Regions cut = Regions.of(design, survey, colours, ground, bareLab, palette, habits);
         List<Region> regions = cut.list();
-        rules.tools(design, cut, colours);
+        hard.addAll(sketchRules.tools(design, cut, colours));
+        rules.contrast(design, cut, colours);
         prepare();
         pencil(design);
         List<BitSet> cells = regions.stream().map(r -> cells(Mask.of(r.place(), grid))).toList();
@@ -169,7 +174,7 @@ public final class Planner {
     }
 
     private void pencilStep(PlacedDesign design, Operation.Kind kind, String tool, String reason) {
-        double length = design.parts().stream().mapToDouble(p -> p.drawn().getLength()).sum();
+        double length = design.pencilLines().stream().mapToDouble(Geometry::getLength).sum();
         long minutes = Math.max(3, Math.round(2 + length / 260));
         String what = kind == Operation.Kind.PENCIL ? "Pencil the design" : "Pencil the inner lines again";
         add(new Operation(kind, what, "Transfer the guide and draw lightly.", reason, Shapes.nothing(), Optional.empty(), Optional.empty(), Optional.empty(), 0, tool, 0,
@@ -471,21 +476,5 @@ public final class Planner {
         }
         return palette.shelf().paints().stream().filter(p -> needed.containsKey(p.id()))
                 .map(p -> new PaintUse(p.id(), new Millilitres(needed.get(p.id())), p.left())).toList();
-    }
-
-    /** Parts of the design that leave the stone, with how far, mm. */
-    static Map<String, Double> leaving(List<PlacedPart> parts, Geometry zone) {
-        Map<String, Double> found = new TreeMap<>();
-        for (PlacedPart part : parts) {
-            Geometry out = part.drawn().difference(zone);
-            if (!out.isEmpty()) {
-                double far = 0;
-                for (Coordinate point : out.getCoordinates()) {
-                    far = Math.max(far, zone.distance(zone.getFactory().createPoint(point)));
-                }
-                found.put(part.part().title(), far);
-            }
-        }
-        return found;
     }
 }

@@ -1,6 +1,7 @@
 package mosspebble.core.plan;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -9,6 +10,7 @@ import mosspebble.core.colour.Lab;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.colour.RecipeSearch;
+import mosspebble.core.sketch.Overlap;
 import mosspebble.core.sketch.PlacedDesign;
 import mosspebble.core.sketch.PlacedPart;
 import mosspebble.core.sketch.Role;
@@ -19,6 +21,8 @@ import org.locationtech.jts.algorithm.locate.SimplePointInAreaLocator;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.Location;
+import org.locationtech.jts.geom.prep.PreparedGeometry;
+import org.locationtech.jts.geom.prep.PreparedGeometryFactory;
 import org.locationtech.jts.geom.util.AffineTransformation;
 import org.locationtech.jts.linearref.LengthIndexedLine;
 import org.locationtech.jts.operation.overlayng.OverlayNG;
@@ -45,6 +49,9 @@ final class Regions {
     /** Places looked at round a part to choose its line. */
     private static final int AROUND = 24;
 
+    /** An overlap casts its shade no farther than this, mm. */
+    private static final double CAST_REACH = 3;
+
     private static final double SMALLEST_SHADE = 50;
     private static final double LEAST_AREA = 0.05;
 
@@ -56,10 +63,10 @@ final class Regions {
     private final Lab behind;
     private final List<Region> regions = new ArrayList<>();
     private final Map<String, Geometry> seen = new LinkedHashMap<>();
-    /** All fills in front of a filled part, within the stone. */
-    private final Map<String, Geometry> aboves = new LinkedHashMap<>();
-    /** The same with the part itself. */
-    private final Map<String, Geometry> withFront = new LinkedHashMap<>();
+    /** The filled parts within the stone; empty for others. */
+    private final List<Geometry> areas = new ArrayList<>();
+    private final Overlap overlap;
+    private final Map<Integer, Geometry> shrunk = new HashMap<>();
     private double weakestContrast = Double.POSITIVE_INFINITY;
     private String weakestPart = "";
 
@@ -70,6 +77,11 @@ final class Regions {
         this.habits = habits;
         this.behind = behind;
         this.stone = Shapes.grown(survey.zones().outline(), -0.4);
+        PreparedGeometry whole = PreparedGeometryFactory.prepare(stone);
+        for (PlacedPart part : design.parts()) {
+            areas.add(part.part().role() != Role.FILL ? Shapes.nothing() : whole.covers(part.drawn()) ? part.drawn() : Shapes.common(part.drawn(), stone));
+        }
+        this.overlap = new Overlap(areas);
     }
 
     /**
@@ -108,7 +120,8 @@ final class Regions {
 
     private void ground(Palette.Colour colour) {
         Geometry place = habits.ground() == Habits.Ground.UNDER ? stone
-                : Shapes.minus(stone, Shapes.grown(design.silhouette(), -GROUND_UNDERLAP));
+                : Shapes.minus(stone, Shapes.grown(Shapes.minus(design.silhouette(), design.free()), -GROUND_UNDERLAP));
+        place = Shapes.minus(place, design.free());
         if (place.getArea() > 20 && Tools.widerThan(place, 1.5)) {
             String reason = habits.ground() == Habits.Ground.UNDER ? "Under everything, as is your habit."
                     : "Only around the subject and " + Numbers.text(GROUND_UNDERLAP, 1) + " mm under its edge: less film, less paint, less peeling.";
@@ -118,32 +131,36 @@ final class Regions {
 
     private void fills() {
         List<PlacedPart> parts = design.parts();
-        Geometry above = Shapes.nothing();
-        Geometry holes = Shapes.nothing();
         List<Region> topFirst = new ArrayList<>();
         for (int i = parts.size() - 1; i >= 0; i--) {
             PlacedPart part = parts.get(i);
             if (part.part().role() != Role.FILL) {
                 continue;
             }
-            Geometry inside = Shapes.common(part.drawn(), stone);
+            Geometry inside = areas.get(i);
+            Geometry above = overlap.above(i, CAST_REACH);
             Geometry visible = Shapes.minus(inside, above);
             seen.put(part.part().id(), visible);
             Palette.Colour colour = colours.get(part.part().slot());
             if (colour != null && visible.getArea() > LEAST_AREA) {
-                topFirst.add(new Region(Operation.Kind.FILL, "the " + part.part().title(), Shapes.minus(inside, holes), colour, 1, true, i, 0, 0, ""));
+                topFirst.add(new Region(Operation.Kind.FILL, "the " + part.part().title(), Shapes.minus(inside, holes(i)), colour, 1, true, i, 0, 0, ""));
                 shade(part, visible, above, colour, i).ifPresent(topFirst::add);
-            }
-            aboves.put(part.part().id(), above);
-            above = Shapes.union(above, inside);
-            withFront.put(part.part().id(), above);
-            if (inside.getArea() >= SMALLEST_HOLE) {
-                holes = Shapes.union(holes, Shapes.grown(inside, -UNDERLAP));
             }
         }
         for (int i = topFirst.size() - 1; i >= 0; i--) {
             regions.add(topFirst.get(i));
         }
+    }
+
+    /** What larger parts in front leave unpainted of a part: themselves, less the seam. */
+    private Geometry holes(int index) {
+        List<Geometry> holes = new ArrayList<>();
+        for (int front : overlap.inFront(index, areas.get(index).getEnvelopeInternal(), 0)) {
+            if (areas.get(front).getArea() >= SMALLEST_HOLE) {
+                holes.add(shrunk.computeIfAbsent(front, f -> Shapes.grown(areas.get(f), -UNDERLAP)));
+            }
+        }
+        return Shapes.union(holes);
     }
 
     /** The side away from the light, as far as the part bulges, and the strip below what overlaps it. */
@@ -181,19 +198,18 @@ final class Regions {
         Map<String, List<Geometry>> outlines = new LinkedHashMap<>();
         Map<String, OutlinePen> pens = new LinkedHashMap<>();
         Map<String, Double> lengths = new LinkedHashMap<>();
-        Geometry above = Shapes.nothing();
         for (int i = parts.size() - 1; i >= 0; i--) {
             PlacedPart part = parts.get(i);
             Palette.Colour colour = colours.get(part.part().slot());
             if (part.part().role() == Role.FILL) {
                 if (part.part().outlined() && colour != null && seen.get(part.part().id()).getArea() > LEAST_AREA) {
-                    outline(part, colour, aboves.get(part.part().id()), outlines, pens, lengths);
+                    outline(part, colour, overlap.above(i, 1), outlines, pens, lengths);
                 }
-                above = withFront.get(part.part().id());
-            } else if (colour != null) {
+            } else if (colour != null && part.part().role() != Role.GUIDE) {
                 boolean highlight = part.part().role() == Role.HIGHLIGHT;
                 Geometry whole = Shapes.common(part.painted(), stone);
-                Geometry place = highlight || !above.intersects(whole) ? whole : Shapes.minus(whole, Shapes.grown(above, STOP_SHORT));
+                Geometry above = highlight ? Shapes.nothing() : overlap.above(i, whole.getEnvelopeInternal(), 1);
+                Geometry place = above.isEmpty() || !above.intersects(whole) ? whole : Shapes.minus(whole, Shapes.grown(above, STOP_SHORT));
                 if (place.getArea() > LEAST_AREA) {
                     double nib = part.part().isArea() ? 0 : part.part().penMm();
                     regions.add(new Region(highlight ? Operation.Kind.HIGHLIGHT : Operation.Kind.DETAIL, "the " + part.part().title(), place, colour, 1, true, i, nib,

@@ -8,6 +8,7 @@ import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import mosspebble.core.colour.Shelf;
 import mosspebble.core.drying.Climate;
+import mosspebble.core.sketch.OwnFile;
 import mosspebble.core.stone.FoundStone;
 import mosspebble.core.units.LengthUnit;
 
@@ -16,21 +17,25 @@ import mosspebble.core.units.LengthUnit;
  *
  * @param projects stones in hand
  * @param basket stones that wait
+ * @param own motifs and faces of the painter's own
  */
-public record Studio(List<Project> projects, List<FoundStone> basket, Shelf shelf, Climate climate, LengthUnit unit, boolean evening) {
+public record Studio(List<Project> projects, List<FoundStone> basket, List<OwnFile> own, Shelf shelf, Climate climate, LengthUnit unit, boolean evening) {
 
     /** Most stones in the basket. */
     public static final int MOST_FOUND = 500;
 
-
     public Studio {
         projects = List.copyOf(projects);
         basket = List.copyOf(basket);
+        own = List.copyOf(own);
         Objects.requireNonNull(shelf);
         Objects.requireNonNull(climate);
         Objects.requireNonNull(unit);
         if (Stream.concat(projects.stream().map(Project::id), basket.stream().map(FoundStone::id)).distinct().count() < projects.size() + basket.size()) {
             throw new IllegalArgumentException("two stones in the studio have the same id");
+        }
+        if (own.size() > OwnFile.MOST || own.stream().map(OwnFile::id).distinct().count() < own.size()) {
+            throw new IllegalArgumentException("A studio keeps " + OwnFile.MOST + " motifs and faces of one's own, each once.");
         }
         if (basket.size() > MOST_FOUND) {
             throw new IllegalArgumentException("The basket holds " + MOST_FOUND + " stones; take some out first.");
@@ -57,11 +62,11 @@ public record Studio(List<Project> projects, List<FoundStone> basket, Shelf shel
     }
 
     private Studio withProjects(List<Project> changed) {
-        return new Studio(changed, basket, shelf, climate, unit, evening);
+        return new Studio(changed, basket, own, shelf, climate, unit, evening);
     }
 
     public Studio withBasket(List<FoundStone> newBasket) {
-        return new Studio(projects, newBasket, shelf, climate, unit, evening);
+        return new Studio(projects, newBasket, own, shelf, climate, unit, evening);
     }
 
     public Optional<FoundStone> found(String id) {
@@ -82,15 +87,27 @@ public record Studio(List<Project> projects, List<FoundStone> basket, Shelf shel
         }).orElse(this);
     }
 
+    /** With a file of one's own; one of the same id is replaced. */
+    public Studio plus(OwnFile file) {
+        List<OwnFile> more = new ArrayList<>(own.stream().filter(o -> !o.id().equals(file.id())).toList());
+        more.add(file);
+        return new Studio(projects, basket, more, shelf, climate, unit, evening);
+    }
+
+    /** Without a file of one's own; things that use it are told by a finding. */
+    public Studio withoutOwn(String id) {
+        return new Studio(projects, basket, own.stream().filter(o -> !o.id().equals(id)).toList(), shelf, climate, unit, evening);
+    }
+
     public Studio withShelf(Shelf newShelf) {
-        return new Studio(projects, basket, newShelf, climate, unit, evening);
+        return new Studio(projects, basket, own, newShelf, climate, unit, evening);
     }
 
     public Studio withClimate(Climate newClimate) {
-        return new Studio(projects, basket, shelf, newClimate, unit, evening);
+        return new Studio(projects, basket, own, shelf, newClimate, unit, evening);
     }
 
     public Studio withView(LengthUnit newUnit, boolean newEvening) {
-        return new Studio(projects, basket, shelf, climate, newUnit, newEvening);
+        return new Studio(projects, basket, own, shelf, climate, newUnit, newEvening);
     }
 }

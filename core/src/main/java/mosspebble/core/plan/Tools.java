@@ -4,6 +4,7 @@ import java.util.Optional;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.PaintKind;
 import mosspebble.core.colour.Shelf;
+import mosspebble.core.sketch.DotBorder;
 import mosspebble.core.sketch.Shapes;
 import mosspebble.core.units.Numbers;
 import org.locationtech.jts.geom.Geometry;
@@ -46,7 +47,7 @@ record Tools(String name, double mm2PerMinute) {
         }
         double dot = dotMm(region.place());
         if (dot > 0) {
-            return new Tools((dot < 2 ? "stylus" : dot < 7 ? "brush end" : "flat-ended rod") + " of about " + Numbers.text(0.8 * dot, 1) + " mm, reloaded for every dot", DOTS_PER_MINUTE * Math.PI * dot * dot / 4);
+            return new Tools(DotBorder.tool(dot) + ", reloaded for every dot", DOTS_PER_MINUTE * Math.PI * dot * dot / 4);
         }
         if (widestMm >= 14) {
             return new Tools("large flat brush", 900);

@@ -3,83 +3,98 @@ package mosspebble.core.sketch;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import mosspebble.core.stone.Patch;
 import mosspebble.core.stone.Zones;
 import mosspebble.core.units.Srgb;
 import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
+import org.locationtech.jts.geom.LineString;
 import org.locationtech.jts.geom.LinearRing;
-import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.geom.util.AffineTransformation;
 
 /** Puts a sketch on a stone. */
 public final class Designs {
 
+    private static final GeometryFactory FACTORY = new GeometryFactory();
+
     /** Parts touch the rim of what they wear; kept this far inside the zone, mm. */
     private static final double WEARING_INSET = 0.5;
 
-    private Designs() {}
-
-    /** The motif a subject stands for; empty if the repertoire lacks the motif or face, or the face all of its letters. */
-    public static Optional<Motif> motif(Subject subject, Repertoire repertoire) {
-        return subject.match(
-                figure -> repertoire.motif(figure.motif()),
-                word -> repertoire.typeface(word.typeface())
-                        .filter(face -> Lettering.missing(word, face).size() < String.join("", word.lines()).codePoints().distinct().count())
-                        .map(face -> Lettering.set(word, face)),
-                dots -> Optional.of(dotMotif(dots)));
-    }
+    /** A design may be this much smaller than the largest to sit nearer the middle (common practice, no source). */
+    private static final double WORTH_CENTRING = 0.94;
 
     private static final Slot DOTS = new Slot("dots", "Dots", Srgb.ofHex("#efe3c6"));
-    private static final Slot OTHERS = new Slot("others", "Dots between", Srgb.ofHex("#e7a32b"));
+    private static final Slot OTHERS = new Slot("others", "Other dots", Srgb.ofHex("#e7a32b"));
+    private static final Slot LINES = new Slot("lines", "Lines beside the dots", Srgb.ofHex("#efe3c6"));
+    private static final double BORDER_PEN = 0.7;
+
+    private Designs() {}
+
+    // --- what a subject is before it knows its stone
+
+    /** The motif a subject stands for; empty if the repertoire lacks the motif, face or family, or the face all of its letters. */
+    public static Optional<Motif> motif(Subject subject, Repertoire repertoire) {
+        return motif(subject, repertoire, Family.Site.plain());
+    }
+
+    private static Optional<Motif> motif(Subject subject, Repertoire repertoire, Family.Site site) {
+        return subject.match(
+                figure -> repertoire.motif(figure.motif()),
+                word -> face(word, repertoire).map(face -> Lettering.set(word, face)),
+                dots -> Optional.of(dotMotif(dots)),
+                pattern -> repertoire.family(pattern.family()).map(family -> family.motif(pattern.values(), site)),
+                stroke -> Optional.of(Strokes.motif(stroke)),
+                guide -> Optional.of(guideMotif(guide, FACTORY.createLineString(new Coordinate[] {new Coordinate(-1, 0), new Coordinate(1, 0)}))));
+    }
+
+    private static Optional<Typeface> face(Subject.Word word, Repertoire repertoire) {
+        return repertoire.typeface(word.typeface()).filter(face -> Lettering.missing(word, face).size() < String.join("", word.lines()).codePoints().distinct().count());
+    }
 
     /** What a ring of dots is before it knows its stone: its colours, and a disc of radius 1 that must fit. */
     private static Motif dotMotif(Subject.Dots dots) {
-        Geometry disc = DotRing.disc(new GeometryFactory(), new Coordinate(0, 0), 1);
-        List<MotifPart> parts = new ArrayList<>(List.of(dotPart(disc, DOTS, "dots")));
-        if (dots.twoColours()) {
-            parts.add(dotPart(disc, OTHERS, "dots between"));
+        Geometry disc = DotRing.disc(FACTORY, new Coordinate(0, 0), 1);
+        List<Slot> slots = new ArrayList<>(List.of(DOTS));
+        List<MotifPart> parts = new ArrayList<>();
+        if (dots.bandMm() > 0) {
+            slots.add(LINES);
+            parts.add(new MotifPart("lines", "lines beside the dots", Role.LINE, LINES.id(), disc.getBoundary(), BORDER_PEN, 0, false, Sits.ALWAYS, Optional.empty()));
         }
-        return new Motif("dots", "Ring of dots", dots.twoColours() ? List.of(DOTS, OTHERS) : List.of(DOTS), parts, disc, disc, true, false);
+        parts.add(dotPart(disc, DOTS, "dots"));
+        if (dots.twoColours() || dots.series() == Subject.Series.ALTERNATING || dots.series() == Subject.Series.WALKING || dots.innerMm() > 0) {
+            slots.add(OTHERS);
+            parts.add(dotPart(disc, OTHERS, "other dots"));
+        }
+        return new Motif("dots", "Border of dots", slots, parts, disc, disc, true, false);
     }
 
     private static MotifPart dotPart(Geometry shape, Slot slot, String title) {
         return new MotifPart(slot.id(), title, Role.FILL, slot.id(), shape, 0, 0, false, Sits.ALWAYS, Optional.empty());
     }
 
-    /** The curve a ring of dots runs along, mm; empty if it leaves no room. */
+    private static Motif guideMotif(Subject.Guide guide, Geometry lines) {
+        Geometry disc = DotRing.disc(FACTORY, new Coordinate(0, 0), 1);
+        MotifPart part = new MotifPart("guide", guide.kind().title().toLowerCase(java.util.Locale.ROOT), Role.GUIDE, "pencil", lines, 0, 0, false, Sits.ALWAYS, Optional.empty());
+        return new Motif("guide", guide.kind().title(), List.of(new Slot("pencil", "Pencil", Srgb.ofHex("#4e4f52"))), List.of(part), disc, disc, guide.kind().wholeStone(), guide.kind().wholeStone());
+    }
+
+    // --- borders
+
+    /** The curve a border of dots runs along, mm; empty if it leaves no room. */
     public static Optional<LinearRing> curve(Item item, Subject.Dots dots, Zones zones) {
         Geometry inside = item.wearing() ? Shapes.grown(zones.paintable(), -dots.insetMm() - dots.diameterMm() / 2)
-                : new GeometryFactory().createPoint(new Coordinate(item.placement().x(), item.placement().y())).buffer(item.placement().scale(), 64);
-        Geometry largest = inside.getNumGeometries() == 0 ? inside : inside.getGeometryN(0);
-        return largest instanceof Polygon p && !p.isEmpty() && p.getArea() > 20 ? Optional.of(p.getExteriorRing()) : Optional.empty();
+                : FACTORY.createPoint(new Coordinate(item.placement().x(), item.placement().y())).buffer(item.placement().scale(), 64);
+        return Shapes.ring(inside);
     }
 
-    /** The ring of dots as it comes out on a stone; empty if there is no room. */
-    public static Optional<DotRing> dots(Item item, Subject.Dots dots, Zones zones) {
-        return curve(item, dots, zones).map(curve -> {
-            DotRing ring = DotRing.most(curve, dots.diameterMm(), dots.gapMm(), dots.dotOnTop());
-            boolean odd = dots.twoColours() && ring.centres().size() % 2 == 1;
-            return odd ? DotRing.count(curve, Math.max(4, ring.centres().size() - 1), dots.diameterMm(), dots.dotOnTop()) : ring;
-        });
+    /** The border of dots as it comes out on a stone; empty if there is no room. */
+    public static Optional<DotBorder> dots(Item item, Subject.Dots dots, Zones zones) {
+        return curve(item, dots, zones).map(curve -> DotBorder.of(curve, dots));
     }
 
-    private static Optional<PlacedItem> dots(Motif motif, Item item, Subject.Dots dots, Zones zones) {
-        return dots(item, dots, zones).map(ring -> {
-            List<PlacedPart> parts = new ArrayList<>();
-            List<Geometry> areas = new ArrayList<>();
-            for (int k = 0; k < motif.parts().size(); k++) {
-                Geometry area = ring.areas(k, motif.parts().size());
-                MotifPart part = motif.parts().get(k);
-                parts.add(new PlacedPart(item.id().isEmpty() ? part : part.named(item.named(part.id()), item.named(part.slot())), area, area));
-                areas.add(area);
-            }
-            return new PlacedItem(item, motif, item.wearing(), parts, Shapes.union(areas));
-        });
-    }
-
-    /** A design may be this much smaller than the largest to sit nearer the middle (common practice, no source). */
-    private static final double WORTH_CENTRING = 0.94;
+    // --- fitting
 
     /**
      * A large placement of a motif inside the face: the largest there is, drawn toward the middle of the face as far as that costs little size.
@@ -91,25 +106,155 @@ public final class Designs {
         return LargestFit.centred(motif.sitting(), Shapes.grown(zones.face(), -marginMm), 0, mostTurn, WORTH_CENTRING);
     }
 
-    /** The whole sketch on a stone; things whose motif or face is not in the repertoire are left out, and empty if all are. */
-    public static Optional<PlacedDesign> place(Sketch sketch, Repertoire repertoire, Zones zones) {
-        List<PlacedItem> items = new ArrayList<>();
-        for (Item item : sketch.items()) {
-            motif(item.subject(), repertoire).flatMap(motif -> item.subject() instanceof Subject.Dots dots ? dots(motif, item, dots, zones) : Optional.of(place(motif, item, zones))).ifPresent(items::add);
+    /** The largest placement of one thing of a sketch, with its own margin, turn and run-off; cracks are kept off. */
+    public static Optional<Placement> fit(Item item, Repertoire repertoire, Bed bed) {
+        return fit(item, repertoire, bed, Shapes.nothing());
+    }
+
+    /**
+     * The largest placement of one thing beside others: none of what is taken is touched.
+     *
+     * @param taken mm
+     */
+    public static Optional<Placement> fit(Item item, Repertoire repertoire, Bed bed, Geometry taken) {
+        if (item.subject() instanceof Subject.Word word && word.setting().path() == LetterSetting.Path.RIM) {
+            return face(word, repertoire).flatMap(face -> Lettering.largestOnRim(word, face, item, bed)).map(cap -> new Placement(0, 0, item.placement().turn(), cap));
         }
-        if (items.isEmpty()) {
+        Optional<Motif> motif = motif(item.subject(), repertoire).map(m -> item.mirrored() ? mirrored(m) : m);
+        Geometry zone = room(item, bed);
+        Geometry free = Shapes.minus(zone, taken);
+        double share = taken.isEmpty() ? WORTH_CENTRING : 1;
+        return motif.flatMap(m -> LargestFit.centred(m.sitting(), free, item.mostTurn() > 0 ? 0 : item.placement().turn(), item.mostTurn(), share)).map(LargestFit.Fit::placement);
+    }
+
+    /** Where a thing may be: the face with its margin, or beyond it by the run-off, without the cracks. */
+    static Geometry room(Item item, Bed bed) {
+        Geometry zone = Shapes.grown(bed.zones().face(), item.runOffMm() - item.marginMm());
+        List<Geometry> cracks = bed.dome().patches().stream().filter(p -> p.kind() == Patch.Kind.CRACK)
+                .map(p -> (Geometry) FACTORY.createLineString(new Coordinate[] {new Coordinate(p.x(), p.y()), new Coordinate(p.toX(), p.toY())}).buffer(p.radiusMm())).toList();
+        Geometry without = Shapes.minus(zone, Shapes.union(cracks));
+        return without.getArea() > 0.35 * zone.getArea() && Shapes.largest(without).map(p -> p.getArea() > 0.35 * zone.getArea()).orElse(false) ? without : zone;
+    }
+
+    private static Motif mirrored(Motif motif) {
+        Coordinate middle = LargestFit.middle(motif.sitting());
+        AffineTransformation flip = new AffineTransformation().translate(-middle.x, 0).scale(-1, 1).translate(middle.x, 0);
+        return new Motif(motif.id(), motif.title(), motif.slots(), motif.parts(), flip.transform(motif.silhouette()), flip.transform(motif.sitting()), motif.wears(), motif.prefersWearing());
+    }
+
+    // --- placing
+
+    /** The whole sketch on a stone; things whose motif, face or family is not in the repertoire are left out, and empty if all are. */
+    public static Optional<PlacedDesign> place(Sketch sketch, Repertoire repertoire, Bed bed) {
+        List<PlacedItem> placed = new ArrayList<>();
+        for (Item item : sketch.items()) {
+            place(item, repertoire, bed).map(p -> item.leftOut().isEmpty() ? p : leftOut(p)).map(p -> item.matched() ? Pairs.matched(p) : p).filter(p -> !p.parts().isEmpty()).ifPresent(placed::add);
+        }
+        if (placed.isEmpty()) {
             return Optional.empty();
         }
+        List<Geometry> free = new ArrayList<>();
+        List<PlacedItem> items = LeftFree.cut(placed, free);
         List<Slot> slots = new ArrayList<>();
         List<PlacedPart> parts = new ArrayList<>();
         List<Geometry> areas = new ArrayList<>();
         for (PlacedItem item : items) {
             boolean alone = items.size() == 1;
-            item.motif().slots().forEach(slot -> slots.add(new Slot(item.item().named(slot.id()), alone ? slot.title() : slot.title() + ", " + item.motif().title(), slot.wish())));
+            item.motif().slots().stream().filter(slot -> item.parts().stream().anyMatch(p -> p.part().role() != Role.GUIDE && p.part().slot().equals(item.item().named(slot.id()))))
+                    .forEach(slot -> slots.add(new Slot(item.item().named(slot.id()), alone ? slot.title() : slot.title() + ", " + item.motif().title(), slot.wish())));
             parts.addAll(item.parts());
             areas.add(item.silhouette());
         }
-        return Optional.of(new PlacedDesign(items, slots, parts, Shapes.union(areas)));
+        return Optional.of(new PlacedDesign(items, slots, parts, Shapes.union(areas), Shapes.union(free)));
+    }
+
+    private static Optional<PlacedItem> place(Item item, Repertoire repertoire, Bed bed) {
+        if (item.subject() instanceof Subject.Dots dots) {
+            return border(item, dots, bed);
+        }
+        if (item.subject() instanceof Subject.Guide guide) {
+            Geometry lines = Guides.lines(guide, item, bed);
+            return lines.isEmpty() ? Optional.empty() : Optional.of(inPlace(item, guideMotif(guide, lines), item.wearing()));
+        }
+        if (item.subject() instanceof Subject.Word word && word.setting().path() == LetterSetting.Path.RIM) {
+            return face(word, repertoire).flatMap(face -> Lettering.onRim(word, face, item, bed)).map(motif -> inPlace(item, motif, false));
+        }
+        return motif(item.subject(), repertoire, site(item, bed)).map(motif -> {
+            PlacedItem placed = place(motif, item, bed.zones());
+            return item.subject() instanceof Subject.Word word && word.setting().toEye() ? straightened(placed, bed) : placed;
+        });
+    }
+
+    /** The cracks of the stone as a pattern on it would see them: in its own units. */
+    private static Family.Site site(Item item, Bed bed) {
+        if (!(item.subject() instanceof Subject.Pattern)) {
+            return Family.Site.plain();
+        }
+        Placement p = item.placement();
+        AffineTransformation back = new AffineTransformation().translate(-p.x(), -p.y()).rotate(-Math.toRadians(p.turn())).scale(1 / p.scale(), 1 / p.scale());
+        List<LineString> cracks = new ArrayList<>();
+        for (Patch patch : bed.dome().patches()) {
+            if (patch.kind() == Patch.Kind.CRACK) {
+                cracks.add((LineString) back.transform(FACTORY.createLineString(new Coordinate[] {new Coordinate(patch.x(), patch.y()), new Coordinate(patch.toX(), patch.toY())})));
+            }
+        }
+        return new Family.Site(cracks);
+    }
+
+    private static Optional<PlacedItem> border(Item item, Subject.Dots dots, Bed bed) {
+        Motif motif = dotMotif(dots);
+        return dots(item, dots, bed.zones()).map(border -> {
+            List<PlacedPart> parts = new ArrayList<>();
+            List<Geometry> areas = new ArrayList<>();
+            for (MotifPart part : motif.parts()) {
+                Geometry drawn = part.role() == Role.LINE ? FACTORY.buildGeometry(border.lines()) : border.areas(part.slot().equals(DOTS.id()) ? 0 : 1);
+                if (!drawn.isEmpty()) {
+                    parts.add(placed(item, part, drawn));
+                    if (part.isArea()) {
+                        areas.add(drawn);
+                    }
+                }
+            }
+            return new PlacedItem(item, motif, item.wearing(), parts, Shapes.union(areas));
+        });
+    }
+
+    /** A motif whose parts are in mm on the stone already. */
+    private static PlacedItem inPlace(Item item, Motif motif, boolean wears) {
+        List<PlacedPart> parts = motif.parts().stream().map(part -> placed(item, part, part.shape())).toList();
+        return new PlacedItem(item, motif, wears, parts, Shapes.union(parts.stream().filter(p -> p.part().role() == Role.FILL).map(PlacedPart::drawn).toList()));
+    }
+
+    private static PlacedPart placed(Item item, MotifPart part, Geometry drawn) {
+        MotifPart named = item.id().isEmpty() ? part : part.named(item.named(part.id()), item.named(part.slot()));
+        if (drawn.getDimension() == 2) {
+            Geometry valid = drawn.isValid() ? drawn : Shapes.grown(drawn, 1e-6);
+            return new PlacedPart(named, valid, valid);
+        }
+        return new PlacedPart(named, drawn, part.role() == Role.GUIDE ? Shapes.nothing() : Shapes.stroke(drawn, part.penMm()));
+    }
+
+    private static PlacedItem leftOut(PlacedItem placed) {
+        List<PlacedPart> parts = placed.parts().stream().filter(p -> placed.item().leftOut().stream().noneMatch(id -> placed.item().named(id).equals(p.part().id()))).toList();
+        return new PlacedItem(placed.item(), placed.motif(), placed.wears(), parts, Shapes.union(parts.stream().filter(p -> p.part().isArea()).map(PlacedPart::drawn).toList()));
+    }
+
+    private static PlacedItem straightened(PlacedItem placed, Bed bed) {
+        Envelope box = new Envelope();
+        placed.parts().forEach(p -> box.expandToInclude(p.drawn().getEnvelopeInternal()));
+        Optional<EyeWarp> warp = EyeWarp.of(box, bed);
+        if (warp.isEmpty()) {
+            return placed;
+        }
+        List<PlacedPart> parts = placed.parts().stream().map(p -> {
+            Geometry drawn = warp.get().apply(p.drawn());
+            if (!p.part().isArea()) {
+                return new PlacedPart(p.part(), drawn, Shapes.stroke(drawn, p.part().penMm()));
+            }
+            Geometry valid = drawn.isValid() ? drawn : Shapes.grown(drawn, 1e-6);
+            return new PlacedPart(p.part(), valid, valid);
+        }).toList();
+        return new PlacedItem(placed.item(), placed.motif(), placed.wears(), parts, Shapes.union(parts.stream().filter(p -> p.part().isArea()).map(PlacedPart::drawn).toList()));
     }
 
     private static PlacedItem place(Motif motif, Item item, Zones zones) {
@@ -117,25 +262,51 @@ public final class Designs {
         WearingMap map = wearing ? new WearingMap(motif.silhouette(), Shapes.grown(zones.paintable(), -WEARING_INSET)) : null;
         Coordinate middle = LargestFit.middle(motif.sitting());
         AffineTransformation rigid = item.placement().transformation(middle.x, middle.y);
+        AffineTransformation flip = new AffineTransformation().translate(-middle.x, 0).scale(-1, 1).translate(middle.x, 0);
         List<PlacedPart> parts = new ArrayList<>();
         List<Geometry> areas = new ArrayList<>();
         for (MotifPart part : motif.parts()) {
             if (part.sits() == (wearing ? Sits.ON_STONE : Sits.WEARING)) {
                 continue;
             }
-            Geometry drawn = wearing ? map.apply(part.isArea() ? Shapes.common(part.shape(), motif.silhouette()) : part.shape()) : rigid.transform(part.shape());
+            Geometry own = item.mirrored() ? litAsBefore(part, flip.transform(part.shape()), motif, flip) : part.shape();
+            Geometry drawn;
+            if (wearing) {
+                Geometry silhouette = item.mirrored() ? flip.transform(motif.silhouette()) : motif.silhouette();
+                drawn = map.apply(part.isArea() ? Shapes.common(own, silhouette) : own);
+            } else {
+                drawn = rigid.transform(own);
+            }
             if (drawn.isEmpty()) {
                 continue; // wholly outside the silhouette that becomes the stone's outline
             }
-            MotifPart named = item.id().isEmpty() ? part : part.named(item.named(part.id()), item.named(part.slot()));
+            PlacedPart placed = placed(item, part, drawn);
+            parts.add(placed);
             if (part.isArea()) {
-                drawn = drawn.isValid() ? drawn : Shapes.grown(drawn, 1e-6);
-                parts.add(new PlacedPart(named, drawn, drawn));
-                areas.add(drawn);
-            } else {
-                parts.add(new PlacedPart(named, drawn, Shapes.stroke(drawn, part.penMm())));
+                areas.add(placed.drawn());
             }
         }
         return new PlacedItem(item, motif, wearing, parts, Shapes.union(areas));
+    }
+
+    /** A mirrored highlight moved to the other side of what it lies on: light comes from where it came before, in both eyes. */
+    private static Geometry litAsBefore(MotifPart part, Geometry flipped, Motif motif, AffineTransformation flip) {
+        if (part.role() != Role.HIGHLIGHT) {
+            return flipped;
+        }
+        Coordinate at = part.shape().getEnvelopeInternal().centre();
+        MotifPart host = null;
+        for (MotifPart other : motif.parts()) {
+            if (other.role() == Role.FILL && other.shape().getEnvelopeInternal().contains(part.shape().getEnvelopeInternal())
+                    && (host == null || other.shape().getEnvelopeInternal().getArea() <= host.shape().getEnvelopeInternal().getArea())) {
+                host = other;
+            }
+        }
+        if (host == null) {
+            return flipped;
+        }
+        Envelope hostBox = flip.transform(host.shape()).getEnvelopeInternal();
+        double offset = at.x - host.shape().getEnvelopeInternal().centre().x;
+        return AffineTransformation.translationInstance(hostBox.centre().x + offset - flipped.getEnvelopeInternal().centre().x, 0).transform(flipped);
     }
 }

@@ -1,7 +1,6 @@
 package mosspebble.core.sketch;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import mosspebble.core.units.Numbers;
 import org.locationtech.jts.geom.Coordinate;
@@ -37,7 +36,7 @@ public record DotRing(List<Coordinate> centres, double diameterMm, double gapMm)
      */
     public static DotRing most(LinearRing curve, double diameterMm, double gapMm, boolean dotOnTop) {
         check(diameterMm, gapMm);
-        Walk walk = new Walk(curve);
+        ChordWalk walk = new ChordWalk(curve);
         int n = Math.max(3, Math.min(MOST, (int) Math.floor(walk.length / Math.max(1e-6, diameterMm + gapMm)) + 1));
         while (n > 3 && walk.chord(n, 0) < diameterMm + gapMm - 1e-9) {
             n--;
@@ -51,7 +50,7 @@ public record DotRing(List<Coordinate> centres, double diameterMm, double gapMm)
         if (count < 3 || count > MOST) {
             throw new IllegalArgumentException("A ring has 3 to " + MOST + " dots, was " + count + ".");
         }
-        return of(new Walk(curve), count, diameterMm, dotOnTop);
+        return of(new ChordWalk(curve), count, diameterMm, dotOnTop);
     }
 
     private static void check(double diameterMm, double gapMm) {
@@ -63,7 +62,7 @@ public record DotRing(List<Coordinate> centres, double diameterMm, double gapMm)
         }
     }
 
-    private static DotRing of(Walk walk, int n, double diameterMm, boolean dotOnTop) {
+    private static DotRing of(ChordWalk walk, int n, double diameterMm, boolean dotOnTop) {
         double chord = walk.chord(n, 0);
         double start = 0;
         for (int pass = 0; !dotOnTop && pass < PASSES; pass++) { // back along the curve until the first chord lies evenly across the top; that start has a chord of its own
@@ -124,103 +123,5 @@ public record DotRing(List<Coordinate> centres, double diameterMm, double gapMm)
     public static double touchingInside(double radiusMm, int n) {
         double s = Math.sin(Math.PI / n);
         return radiusMm * s / (1 + s);
-    }
-
-    /** Steps along a closed curve by chords, from its topmost crossing of its middle line, clockwise. */
-    private static final class Walk {
-
-        private final double[] x;
-        private final double[] y;
-        private final double[] along;
-        final double length;
-
-        Walk(LinearRing curve) {
-            Coordinate[] ring = curve.getCoordinates();
-            int n = ring.length - 1;
-            double area = 0;
-            for (int i = 0; i < n; i++) {
-                area += ring[i].x * ring[i + 1].y - ring[i + 1].x * ring[i].y;
-            }
-            double middle = curve.getEnvelopeInternal().centre().x;
-            Coordinate top = null;
-            int after = 0;
-            for (int i = 0; i < n; i++) {
-                Coordinate a = ring[i];
-                Coordinate b = ring[i + 1];
-                if (a.x >= middle != b.x >= middle) {
-                    double t = (middle - a.x) / (b.x - a.x);
-                    double yAt = a.y + t * (b.y - a.y);
-                    if (top == null || yAt < top.y) {
-                        top = new Coordinate(middle, yAt);
-                        after = i + 1;
-                    }
-                }
-            }
-            x = new double[n + 2];
-            y = new double[n + 2];
-            boolean clockwise = area > 0; // y grows downward
-            x[0] = top.x;
-            y[0] = top.y;
-            for (int k = 0; k < n; k++) {
-                Coordinate c = ring[clockwise ? (after + k) % n : Math.floorMod(after - 1 - k, n)];
-                x[k + 1] = c.x;
-                y[k + 1] = c.y;
-            }
-            x[n + 1] = top.x;
-            y[n + 1] = top.y;
-            along = new double[n + 2];
-            for (int i = 1; i < along.length; i++) {
-                along[i] = along[i - 1] + Math.hypot(x[i] - x[i - 1], y[i] - y[i - 1]);
-            }
-            length = along[n + 1];
-        }
-
-        Coordinate at(double s) {
-            double wanted = (s % length + length) % length;
-            int i = Arrays.binarySearch(along, wanted);
-            i = Math.max(0, Math.min(along.length - 2, i < 0 ? -i - 2 : i));
-            double t = along[i + 1] > along[i] ? (wanted - along[i]) / (along[i + 1] - along[i]) : 0;
-            return new Coordinate(x[i] + t * (x[i + 1] - x[i]), y[i] + t * (y[i + 1] - y[i]));
-        }
-
-        /** The next place on the curve a chord away from the one at s: the first there, found by stepping and halving. */
-        double next(double s, double chord) {
-            Coordinate from = at(s);
-            double low = s + chord * 0.999;
-            double high = low;
-            double step = Math.max(chord / 8, length / 4000);
-            while (from.distance(at(high)) < chord && high - s < length) {
-                low = high;
-                high += step;
-            }
-            for (int i = 0; i < 44; i++) {
-                double middle = (low + high) / 2;
-                if (from.distance(at(middle)) < chord) {
-                    low = middle;
-                } else {
-                    high = middle;
-                }
-            }
-            return (low + high) / 2;
-        }
-
-        /** The chord with which n steps from a start lead just round. */
-        double chord(int n, double start) {
-            double low = 0;
-            double high = 1.02 * length / n;
-            for (int i = 0; i < 46; i++) {
-                double chord = (low + high) / 2;
-                double at = start;
-                for (int k = 0; k < n && at - start < 1.5 * length; k++) {
-                    at = next(at, chord);
-                }
-                if (at - start < length) {
-                    low = chord;
-                } else {
-                    high = chord;
-                }
-            }
-            return (low + high) / 2;
-        }
     }
 }

@@ -3,6 +3,7 @@ package mosspebble.core.sketch;
 import java.util.Optional;
 import java.util.SplittableRandom;
 import org.locationtech.jts.algorithm.PointLocation;
+import org.locationtech.jts.algorithm.construct.MaximumInscribedCircle;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.Polygon;
@@ -24,7 +25,8 @@ public final class LargestFit {
     private static final int MOST_TRIES = 6000;
 
     private final Coordinate[] hull;
-    private final Coordinate[] zone;
+    private final Coordinate[][] rings;
+    private final Polygon area;
     private final double zoneX;
     private final double zoneY;
     private final double reach;
@@ -33,7 +35,12 @@ public final class LargestFit {
 
     private LargestFit(Coordinate[] hull, Polygon zone, double mostTurn) {
         this.hull = hull;
-        this.zone = zone.getExteriorRing().getCoordinates();
+        this.area = zone;
+        this.rings = new Coordinate[1 + zone.getNumInteriorRing()][];
+        rings[0] = zone.getExteriorRing().getCoordinates();
+        for (int i = 1; i < rings.length; i++) {
+            rings[i] = zone.getInteriorRingN(i - 1).getCoordinates();
+        }
         this.zoneX = zone.getCentroid().getX();
         this.zoneY = zone.getCentroid().getY();
         this.reach = Math.max(zone.getEnvelopeInternal().getWidth(), zone.getEnvelopeInternal().getHeight());
@@ -57,12 +64,7 @@ public final class LargestFit {
      * @param share above 0, at most 1; 1 keeps the largest
      */
     public static Optional<Fit> centred(Geometry design, Geometry zone, double turn, double mostTurn, double share) {
-        Polygon largest = null;
-        for (int i = 0; i < zone.getNumGeometries(); i++) {
-            if (zone.getGeometryN(i) instanceof Polygon p && !p.isEmpty() && (largest == null || p.getArea() > largest.getArea())) {
-                largest = p;
-            }
-        }
+        Polygon largest = Shapes.largest(zone).orElse(null);
         if (largest == null || design.isEmpty()) {
             return Optional.empty();
         }
@@ -85,8 +87,9 @@ public final class LargestFit {
     private double[] search(double turn) {
         SplittableRandom random = new SplittableRandom(20261124);
         double[] best = {zoneX, zoneY, turn, size(zoneX, zoneY, turn)};
-        for (int start = 0; start < 6; start++) {
-            double[] at = start == 0 ? best.clone()
+        Coordinate widest = MaximumInscribedCircle.getCenter(area, reach / 200).getCoordinate();
+        for (int start = 0; start < 7; start++) {
+            double[] at = start == 0 ? best.clone() : start == 1 ? new double[] {widest.x, widest.y, turn, 0}
                     : new double[] {best[0] + (random.nextDouble() - 0.5) * reach / 4, best[1] + (random.nextDouble() - 0.5) * reach / 4,
                         turn + (2 * random.nextDouble() - 1) * mostTurn, 0};
             at[3] = size(at[0], at[1], at[2]);
@@ -146,8 +149,14 @@ public final class LargestFit {
     /** Largest size at a place; 0 if the place is outside the zone. */
     private double size(double x, double y, double turn) {
         tried++;
-        if (!PointLocation.isInRing(new Coordinate(x, y), zone)) {
+        Coordinate at = new Coordinate(x, y);
+        if (!PointLocation.isInRing(at, rings[0])) {
             return 0;
+        }
+        for (int i = 1; i < rings.length; i++) {
+            if (PointLocation.isInRing(at, rings[i])) {
+                return 0;
+            }
         }
         double cos = Math.cos(Math.toRadians(turn));
         double sin = Math.sin(Math.toRadians(turn));
@@ -156,17 +165,22 @@ public final class LargestFit {
             double px = hull[i].x * cos - hull[i].y * sin;
             double py = hull[i].x * sin + hull[i].y * cos;
             double length = Math.hypot(px, py);
-            if (length > 0) {
-                size = Math.min(size, Rays.crossing(zone, x, y, px / length, py / length, false) / length);
+            for (Coordinate[] ring : rings) {
+                double far = length > 0 ? Rays.crossing(ring, x, y, px / length, py / length, false) : 0;
+                if (far > 0) {
+                    size = Math.min(size, far / length);
+                }
             }
         }
-        for (int i = 1; i < zone.length; i++) {
-            double qx = (zone[i].x - x) * cos + (zone[i].y - y) * sin;
-            double qy = -(zone[i].x - x) * sin + (zone[i].y - y) * cos;
-            double length = Math.hypot(qx, qy);
-            double own = Rays.crossing(hull, 0, 0, qx / length, qy / length, true);
-            if (own > 0) {
-                size = Math.min(size, length / own);
+        for (Coordinate[] ring : rings) {
+            for (int i = 1; i < ring.length; i++) {
+                double qx = (ring[i].x - x) * cos + (ring[i].y - y) * sin;
+                double qy = -(ring[i].x - x) * sin + (ring[i].y - y) * cos;
+                double length = Math.hypot(qx, qy);
+                double own = Rays.crossing(hull, 0, 0, qx / length, qy / length, true);
+                if (own > 0) {
+                    size = Math.min(size, length / own);
+                }
             }
         }
         return size;

@@ -39,6 +39,10 @@ public record MotifPart(String id, String title, Role role, String slot, Geometr
         return new MotifPart(newId, title, role, newSlot, shape, penMm, roundness, outlined, sits, mirror);
     }
 
+    MotifPart shaped(Geometry newShape) {
+        return new MotifPart(id, title, role, slot, newShape, penMm, roundness, outlined, sits, mirror);
+    }
+
     public boolean isArea() {
         return shape.getDimension() == 2;
     }

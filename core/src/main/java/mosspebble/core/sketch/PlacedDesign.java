@@ -4,15 +4,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.locationtech.jts.geom.Geometry;
-import org.locationtech.jts.operation.overlayng.OverlayNG;
-import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 
 /**
  * The whole design on the stone, first the deepest part.
  *
  * @param silhouette all areas together, mm
+ * @param free what the ground must leave free, mm
  */
-public record PlacedDesign(List<PlacedItem> items, List<Slot> slots, List<PlacedPart> parts, Geometry silhouette) {
+public record PlacedDesign(List<PlacedItem> items, List<Slot> slots, List<PlacedPart> parts, Geometry silhouette, Geometry free) {
 
     public PlacedDesign {
         items = List.copyOf(items);
@@ -24,18 +23,20 @@ public record PlacedDesign(List<PlacedItem> items, List<Slot> slots, List<Placed
         return items.stream().filter(i -> i.item().id().equals(id)).findFirst();
     }
 
-    /** The lines to draw with the pencil, mm: the front drawn whole, what is behind only where it is seen. */
+    /** The guide lines, mm. */
+    public List<Geometry> guides() {
+        return parts.stream().filter(p -> p.part().role() == Role.GUIDE).map(PlacedPart::drawn).toList();
+    }
+
+    /** The lines to draw with the pencil, mm: the front drawn whole, what is behind only where it is seen, guides whole. */
     public List<Geometry> pencilLines() {
+        Overlap overlap = new Overlap(parts.stream().map(p -> p.part().role() == Role.FILL ? p.drawn() : Shapes.nothing()).toList());
         List<Geometry> lines = new ArrayList<>();
-        Geometry front = Shapes.nothing();
         for (int i = parts.size() - 1; i >= 0; i--) {
             PlacedPart part = parts.get(i);
-            boolean area = part.part().isArea();
-            Geometry line = area ? part.drawn().getBoundary() : part.drawn();
-            lines.add(front.isEmpty() || part.part().role() == Role.HIGHLIGHT ? line : OverlayNGRobust.overlay(line, front, OverlayNG.DIFFERENCE));
-            if (area && part.part().role() == Role.FILL) {
-                front = Shapes.union(front, part.drawn());
-            }
+            Geometry line = part.part().isArea() ? part.drawn().getBoundary() : part.drawn();
+            boolean whole = part.part().role() == Role.HIGHLIGHT || part.part().role() == Role.GUIDE;
+            lines.add(whole ? line : Shapes.outside(line, overlap.above(i, part.drawn().getEnvelopeInternal(), 0)));
         }
         return lines;
     }

@@ -7,5 +7,7 @@ public enum Role {
     /** A line drawn with a pen or liner. */
     LINE,
     /** A dot, dash or glint put on last. */
-    HIGHLIGHT
+    HIGHLIGHT,
+    /** A pencil line that helps the hand and is never painted. */
+    GUIDE
 }

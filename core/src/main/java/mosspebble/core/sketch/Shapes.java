@@ -2,9 +2,15 @@ package mosspebble.core.sketch;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
+import org.locationtech.jts.geom.LineString;
+import org.locationtech.jts.geom.LinearRing;
 import org.locationtech.jts.geom.Polygon;
+import org.locationtech.jts.geom.util.AffineTransformation;
+import org.locationtech.jts.geom.util.LinearComponentExtracter;
 import org.locationtech.jts.operation.buffer.BufferOp;
 import org.locationtech.jts.operation.buffer.BufferParameters;
 import org.locationtech.jts.operation.overlayng.OverlayNG;
@@ -53,6 +59,46 @@ public final class Shapes {
     /** A line as broad as a nib, round at its ends. */
     public static Geometry stroke(Geometry line, double nibMm) {
         return polygons(BufferOp.bufferOp(line, nibMm / 2, new BufferParameters(ROUND)));
+    }
+
+    /** What an area covers while it is moved straight by so much: its edges swept, and itself at both ends. */
+    public static Geometry swept(Geometry area, double dx, double dy) {
+        List<Geometry> all = new ArrayList<>(List.of(area, AffineTransformation.translationInstance(dx, dy).transform(area)));
+        for (Object line : LinearComponentExtracter.getLines(area)) {
+            Coordinate[] c = ((LineString) line).getCoordinates();
+            for (int i = 1; i < c.length; i++) {
+                Geometry side = swept(c[i - 1], c[i], dx, dy);
+                if (side.getArea() > 1e-12) {
+                    all.add(side);
+                }
+            }
+        }
+        return union(all);
+    }
+
+    static Geometry swept(Coordinate a, Coordinate b, double dx, double dy) {
+        return FACTORY.createPolygon(new Coordinate[] {a.copy(), b.copy(), new Coordinate(b.x + dx, b.y + dy), new Coordinate(a.x + dx, a.y + dy), a.copy()});
+    }
+
+    /** The polygon of the largest area; empty if there is none. */
+    public static Optional<Polygon> largest(Geometry shape) {
+        Polygon largest = null;
+        for (int i = 0; i < shape.getNumGeometries(); i++) {
+            if (shape.getGeometryN(i) instanceof Polygon p && !p.isEmpty() && (largest == null || p.getArea() > largest.getArea())) {
+                largest = p;
+            }
+        }
+        return Optional.ofNullable(largest);
+    }
+
+    /** The outer edge of the largest polygon, if it is large enough to run anything along it. */
+    static Optional<LinearRing> ring(Geometry area) {
+        return largest(area).filter(p -> p.getArea() > 20).map(Polygon::getExteriorRing);
+    }
+
+    /** Part of a line that lies outside an area. */
+    static Geometry outside(Geometry line, Geometry area) {
+        return area.isEmpty() || line.isEmpty() || !line.getEnvelopeInternal().intersects(area.getEnvelopeInternal()) ? line : OverlayNGRobust.overlay(line, area, OverlayNG.DIFFERENCE);
     }
 
     /** What is area of any geometry. */

@@ -13,7 +13,7 @@ import java.util.function.UnaryOperator;
 public record Sketch(List<Item> items) {
 
     /** Most things on one stone. */
-    public static final int MOST = 12;
+    public static final int MOST = 40;
 
     public Sketch {
         items = List.copyOf(items);
@@ -26,8 +26,8 @@ public record Sketch(List<Item> items) {
     }
 
     /** One thing alone. */
-    public static Sketch of(Subject subject, boolean wearing, Placement placement, double marginMm) {
-        return new Sketch(List.of(new Item("", subject, wearing, placement, marginMm)));
+    public static Sketch of(Subject subject, Manner manner, Placement placement, double marginMm) {
+        return new Sketch(List.of(Item.of(subject, manner, placement, marginMm)));
     }
 
     public Optional<Item> item(String id) {
@@ -37,6 +37,12 @@ public record Sketch(List<Item> items) {
     /** The thing of this id, or the front one where there is none. */
     public Item inHand(String id) {
         return item(id).orElse(items.get(items.size() - 1));
+    }
+
+    /** The things that move together with one: its group, or it alone. */
+    public List<Item> together(String id) {
+        Item in = inHand(id);
+        return in.group().isEmpty() ? List.of(in) : items.stream().filter(i -> i.group().equals(in.group())).toList();
     }
 
     /** The sketch with one thing changed. */

@@ -25,6 +25,7 @@ import mosspebble.core.picture.StoneTerrain;
 import mosspebble.core.plan.Operation.Kind;
 import mosspebble.core.sketch.Designs;
 import mosspebble.core.sketch.Grid;
+import mosspebble.core.sketch.Manner;
 import mosspebble.core.sketch.Motif;
 import mosspebble.core.sketch.MotifPart;
 import mosspebble.core.sketch.Placement;
@@ -77,13 +78,13 @@ class PlannerTest {
                 part("knob", "knob", box(33, 35, 38, 40), Role.FILL, false),
                 part("rail", "line", FACTORY.createLineString(new Coordinate[] {new Coordinate(2, 50), new Coordinate(58, 50)}), Role.LINE, false),
                 part("glint", "glint", box(34, 36, 35.2, 37.2), Role.HIGHLIGHT, false));
-        return new Repertoire(List.of(new Motif("gate", "Gate", slots, parts, box(0, 0, 60, 60), box(0, 0, 60, 60), false, false)), List.of());
+        return Repertoire.of(List.of(new Motif("gate", "Gate", slots, parts, box(0, 0, 60, 60), box(0, 0, 60, 60), false, false)), List.of());
     }
 
     private static Project project(Stone stone) {
-        Placement fitted = Designs.fit(gate().motifs().get(0), Survey.of(stone).zones(), 2, 0).orElseThrow().placement();
+        Placement fitted = Designs.fit(gate().motif("gate").orElseThrow(), Survey.of(stone).zones(), 2, 0).orElseThrow().placement();
         Map<String, Mix> colours = Map.of("wall", Mix.of("palegreen"), "door", Mix.of("darkred"), "knob", Mix.of("yellow"), "line", Mix.of("blackpen"), "glint", Mix.of("whitepen"));
-        return Project.begin("p", "Gate", stone).withSketch(Optional.of(Sketch.of(new Subject.Figure("gate"), false, fitted, 2))).withColours(colours).withGround(Optional.of(Mix.of("blue")));
+        return Project.begin("p", "Gate", stone).withSketch(Optional.of(Sketch.of(new Subject.Figure("gate"), Manner.ON_STONE, fitted, 2))).withColours(colours).withGround(Optional.of(Mix.of("blue")));
     }
 
     @Test
@@ -282,10 +283,10 @@ class PlannerTest {
         Project project = project(DARK);
         Project tiny = project.withSketch(project.sketch().map(s -> s.with("", i -> i.at(new Placement(0, 0, 0, 0.06)))));
 
-        Finding small = plan(tiny).findings().stream().filter(f -> f.sentence().contains("narrower than")).findFirst().orElseThrow();
+        Finding small = plan(tiny).findings().stream().filter(f -> f.sentence().contains("too narrow")).findFirst().orElseThrow();
 
         Project mended = small.remedy().orElseThrow().change().apply(tiny);
-        assertThat(plan(mended).findings()).noneMatch(f -> f.sentence().contains("narrower than"));
+        assertThat(plan(mended).findings()).noneMatch(f -> f.sentence().contains("too narrow"));
     }
 
     @Test

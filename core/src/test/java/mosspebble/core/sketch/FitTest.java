@@ -104,10 +104,11 @@ class FitTest {
     @Test
     void wearingTheStonePutsTheSilhouetteOnItsEdgeAndKeepsInnerPartsRound() {
         Stone stone = Stone.cobble().withShape(new Shape.Grown(Form.OVAL, 0.3, 1)).withDome(1, 2);
-        Zones zones = Survey.of(stone).zones();
-        Sketch sketch = Sketch.of(new Subject.Figure("blob"), true, new Placement(0, 0, 0, 1), 0);
+        Bed bed = Bed.of(Survey.of(stone));
+        Zones zones = bed.zones();
+        Sketch sketch = Sketch.of(new Subject.Figure("blob"), Manner.WEARING, new Placement(0, 0, 0, 1), 0);
 
-        PlacedDesign design = Designs.place(sketch, new Repertoire(List.of(blob()), List.of()), zones).orElseThrow();
+        PlacedDesign design = Designs.place(sketch, Repertoire.of(List.of(blob()), List.of()), bed).orElseThrow();
 
         Geometry body = design.parts().get(0).drawn();
         Geometry target = Shapes.grown(zones.paintable(), -0.5);
@@ -120,14 +121,15 @@ class FitTest {
 
     @Test
     void thingsKeepTheirOwnNamesAndOrder() {
-        Repertoire repertoire = new Repertoire(List.of(blob()), List.of());
-        Zones zones = Survey.of(Stone.cobble()).zones();
-        Sketch one = Sketch.of(new Subject.Figure("blob"), false, new Placement(-10, 0, 0, 0.2), 0);
+        Repertoire repertoire = Repertoire.of(List.of(blob()), List.of());
+        Bed bed = Bed.of(Survey.of(Stone.cobble()));
+        Zones zones = bed.zones();
+        Sketch one = Sketch.of(new Subject.Figure("blob"), Manner.ON_STONE, new Placement(-10, 0, 0, 0.2), 0);
         Sketch two = one.plus(one.items().get(0).at(new Placement(10, 0, 0, 0.2)));
-        PlacedDesign design = Designs.place(two, repertoire, zones).orElseThrow();
+        PlacedDesign design = Designs.place(two, repertoire, bed).orElseThrow();
 
         assertThat(design.items()).hasSize(2);
-        assertThat(design.parts()).extracting(p -> p.part().id()).doesNotHaveDuplicates().hasSize(2 * Designs.place(one, repertoire, zones).orElseThrow().parts().size());
+        assertThat(design.parts()).extracting(p -> p.part().id()).doesNotHaveDuplicates().hasSize(2 * Designs.place(one, repertoire, bed).orElseThrow().parts().size());
         assertThat(design.slots()).extracting(Slot::id).doesNotHaveDuplicates();
         String front = two.items().get(1).id();
         assertThat(two.moved(front, -1).items()).extracting(Item::id).containsExactly(front, "");
@@ -135,17 +137,18 @@ class FitTest {
         assertThat(two.without("").orElseThrow().items()).hasSize(1);
         assertThat(one.without("")).isEmpty();
         assertThat(two.plus(one.items().get(0)).items()).extracting(Item::id).doesNotHaveDuplicates();
-        assertThat(Designs.place(Sketch.of(new Subject.Figure("unknown"), false, new Placement(0, 0, 0, 1), 0), repertoire, zones)).isEmpty();
+        assertThat(Designs.place(Sketch.of(new Subject.Figure("unknown"), Manner.ON_STONE, new Placement(0, 0, 0, 1), 0), repertoire, bed)).isEmpty();
     }
 
     @Test
     void placingNeverChangesTheMotifItself() {
         Motif motif = blob();
         Geometry before = motif.sitting().copy();
-        Zones zones = Survey.of(Stone.cobble()).zones();
+        Bed bed = Bed.of(Survey.of(Stone.cobble()));
+        Zones zones = bed.zones();
 
         Designs.fit(motif, zones, 1, 10);
-        Designs.place(Sketch.of(new Subject.Figure("blob"), true, new Placement(3, 4, 20, 0.5), 0), new Repertoire(List.of(motif), List.of()), zones);
+        Designs.place(Sketch.of(new Subject.Figure("blob"), Manner.WEARING, new Placement(3, 4, 20, 0.5), 0), Repertoire.of(List.of(motif), List.of()), bed);
 
         assertThat(motif.sitting().equalsExact(before)).isTrue();
     }

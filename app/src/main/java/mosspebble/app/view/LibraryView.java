@@ -1,0 +1,177 @@
+package mosspebble.app.view;
+
+import java.io.File;
+import java.nio.file.Path;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.TransferMode;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import javafx.scene.text.TextAlignment;
+import javafx.stage.FileChooser;
+import mosspebble.app.model.Library;
+import mosspebble.app.model.Library.Offer;
+import mosspebble.app.model.PlanDesk;
+import mosspebble.app.model.SketchDesk;
+import mosspebble.app.model.Workbench;
+import mosspebble.core.plan.Studio;
+import mosspebble.core.sketch.OwnFile;
+import mosspebble.core.sketch.Subject;
+import mosspebble.files.FileTrouble;
+import mosspebble.files.OwnFiles;
+
+/** Everything that can be put on a stone, each as a small painted pebble; a few letters find it, Enter takes the first. */
+final class LibraryView extends BorderPane {
+
+    private static final double CARD = 128;
+    private static final double TITLE = 32;
+
+    private final Workbench workbench;
+    private final SketchDesk sketch;
+    private final PlanDesk desk;
+    private final Runnable close;
+    private final TextField search = new TextField();
+    private final VBox shelves = new VBox(6);
+    private final Map<Subject, Sample> samples = new HashMap<>();
+    private final Label purpose = new Label();
+
+    LibraryView(Workbench workbench, SketchDesk sketch, PlanDesk desk, Runnable close) {
+        this.workbench = workbench;
+        this.sketch = sketch;
+        this.desk = desk;
+        this.close = close;
+        setId("library");
+        getStyleClass().addAll("basket", "library");
+        search.setId("library-search");
+        search.setPromptText("a few letters: owl, petals, ring of 24 dots, word Quillbeck");
+        search.setAccessibleText("Search the library");
+        search.setTooltip(new Tooltip("Enter takes the first; Escape goes back to the stone"));
+        search.textProperty().addListener((o, a, b) -> fill());
+        search.addEventFilter(KeyEvent.KEY_PRESSED, e -> {
+            if (e.getCode() == KeyCode.ENTER) {
+                Library.found(workbench.studio(), search.getText()).stream().findFirst().ifPresent(this::take);
+                e.consume();
+            } else if (e.getCode() == KeyCode.ESCAPE) {
+                close.run();
+                e.consume();
+            }
+        });
+        HBox.setHgrow(search, Priority.ALWAYS);
+        Button own = Panel.button("library-own", "Bring your own …", "A motif as SVG, or a font; also by dropping the file here", this::bring);
+        purpose.setId("library-purpose");
+        purpose.getStyleClass().add("quiet");
+        HBox row = new HBox(10, search, own);
+        row.setAlignment(Pos.CENTER_LEFT);
+        VBox top = new VBox(4, row, purpose);
+        top.getStyleClass().add("library-top");
+        setTop(top);
+        ScrollPane scroll = new ScrollPane(shelves);
+        scroll.setFitToWidth(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        scroll.getStyleClass().add("stage-scroll");
+        shelves.getStyleClass().add("basket-stones");
+        setCenter(scroll);
+        setOnDragOver(e -> {
+            if (e.getDragboard().hasFiles()) {
+                e.acceptTransferModes(TransferMode.COPY);
+            }
+        });
+        setOnDragDropped(e -> e.getDragboard().getFiles().forEach(f -> bring(f.toPath())));
+        workbench.studioProperty().addListener((o, a, b) -> {
+            if (!a.own().equals(b.own())) {
+                fill();
+            }
+        });
+    }
+
+    /** Shown anew: the search is empty and has the focus. */
+    void open() {
+        purpose.setText(sketch.choosingProperty().get() == SketchDesk.Choosing.ADD ? "What you choose comes in front of what is on the stone." : "What you choose takes the place of the thing in hand.");
+        search.clear();
+        fill();
+        search.requestFocus();
+    }
+
+    private void fill() {
+        Studio studio = workbench.studio();
+        List<Offer> found = Library.found(studio, search.getText());
+        shelves.getChildren().clear();
+        Map<String, FlowPane> rows = new LinkedHashMap<>();
+        for (Offer offer : found) {
+            rows.computeIfAbsent(offer.shelf(), shelf -> {
+                FlowPane row = new FlowPane(6, 6);
+                shelves.getChildren().addAll(Panel.heading(shelf), row);
+                return row;
+            }).getChildren().add(card(offer, studio));
+        }
+        if (found.isEmpty()) {
+            Label none = Panel.quiet("Nothing is called that. Try another word, bring your own SVG, or draw it with the pencil.");
+            none.setId("library-none");
+            shelves.getChildren().add(none);
+        }
+    }
+
+    private Button card(Offer offer, Studio studio) {
+        Sample sample = samples.computeIfAbsent(offer.subject(), subject -> new Sample(subject, studio, desk));
+        Label title = new Label(offer.title());
+        title.getStyleClass().add("small");
+        title.setWrapText(true);
+        title.setTextAlignment(TextAlignment.CENTER);
+        title.setAlignment(Pos.TOP_CENTER);
+        title.setMinSize(CARD - 8, TITLE); // fixed, as a button asks for its content's height before it knows its own width
+        title.setMaxSize(CARD - 8, TITLE);
+        VBox content = new VBox(2, sample, title);
+        content.setAlignment(Pos.TOP_CENTER);
+        Button card = new Button();
+        card.setGraphic(content);
+        card.setMinSize(CARD, Sample.HIGH + TITLE + 10);
+        card.setMaxSize(CARD, Sample.HIGH + TITLE + 10);
+        card.setId(offer.id());
+        card.getStyleClass().addAll("found", "library-card");
+        card.setAccessibleText(offer.title());
+        card.setTooltip(new Tooltip(offer.title() + ", fitted to the face"));
+        card.setOnAction(e -> take(offer));
+        return card;
+    }
+
+    private void take(Offer offer) {
+        close.run();
+        sketch.choose(offer.subject());
+    }
+
+    // --- one's own
+
+    private void bring() {
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle("A motif (SVG) or a font (TTF, OTF)");
+        File file = chooser.showOpenDialog(getScene().getWindow());
+        if (file != null) {
+            bring(file.toPath());
+        }
+    }
+
+    /** Reads a file of one's own and keeps it; says what is wrong if it cannot. */
+    void bring(Path file) {
+        try {
+            OwnFile own = OwnFiles.read(file);
+            if (workbench.editStudio("Bring " + own.title(), s -> s.plus(own))) {
+                workbench.tell(own.title() + " is on the shelf \"Your own\".");
+            }
+        } catch (FileTrouble e) {
+            workbench.tell(e.getMessage());
+        }
+    }
+}

@@ -1,0 +1,13 @@
+package mosspebble.app.view;
+
+import javafx.scene.layout.VBox;
+
+/** One matter of a stage, brought up to date when it is shown. */
+abstract class Matter extends VBox {
+
+    Matter() {
+        getStyleClass().add("matter");
+    }
+
+    abstract void refresh();
+}

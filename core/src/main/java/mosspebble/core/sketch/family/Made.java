@@ -1,0 +1,85 @@
+package mosspebble.core.sketch.family;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import mosspebble.core.sketch.Family;
+import mosspebble.core.sketch.Motif;
+
+/** A family by its dials and what it does with them. */
+final class Made implements Family {
+
+    /** Reads dials while drawing. */
+    static final class Dials {
+        private final Made family;
+        private final Map<String, Double> values;
+        final Site site;
+
+        private Dials(Made family, Map<String, Double> values, Site site) {
+            this.family = family;
+            this.values = values;
+            this.site = site;
+        }
+
+        double get(String id) {
+            return Family.value(family.dials.stream().filter(d -> d.id().equals(id)).findFirst().orElseThrow(), values);
+        }
+
+        int count(String id) {
+            return (int) Math.round(get(id));
+        }
+    }
+
+    /** Draws one. */
+    interface Draw {
+        void draw(Drawing drawing, Dials dials);
+    }
+
+    private final String id;
+    private final String title;
+    private final List<Dial> dials = new ArrayList<>();
+    private final Draw draw;
+
+    Made(String id, String title, Draw draw) {
+        this.id = id;
+        this.title = title;
+        this.draw = draw;
+    }
+
+    Made dial(String dial, String name, double low, double high, double usual) {
+        dials.add(new Dial(dial, name, low, high, usual, false));
+        return this;
+    }
+
+    Made number(String dial, String name, int low, int high, int usual) {
+        dials.add(new Dial(dial, name, low, high, usual, true));
+        return this;
+    }
+
+    /** Another one of the same kind. */
+    Made seeded() {
+        return number("seed", "Another", 1, 99, 1);
+    }
+
+    @Override
+    public String id() {
+        return id;
+    }
+
+    @Override
+    public String title() {
+        return title;
+    }
+
+    @Override
+    public List<Dial> dials() {
+        return List.copyOf(dials);
+    }
+
+    @Override
+    public Motif motif(Map<String, Double> values, Site site) {
+        Drawing drawing = new Drawing(id, title);
+        draw.draw(drawing, new Dials(this, values, site));
+        return drawing.motif();
+    }
+}

@@ -1,0 +1,125 @@
+package mosspebble.files;
+
+import java.awt.Font;
+import java.awt.FontFormatException;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Base64;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import mosspebble.core.sketch.Family;
+import mosspebble.core.sketch.Motif;
+import mosspebble.core.sketch.OwnFile;
+import mosspebble.core.sketch.Repertoire;
+import mosspebble.core.sketch.Typeface;
+
+/** Motifs and faces of the painter's own: read, checked as strictly as anything from outside, and kept in the studio. */
+public final class OwnFiles {
+
+    private static final long LARGEST_MOTIF = 2_000_000;
+    private static final long LARGEST_FONT = 4_000_000;
+
+    private OwnFiles() {}
+
+    /**
+     * Reads a motif (SVG) or a face (TrueType or OpenType), by what is in the file.
+     *
+     * @throws FileTrouble saying what is wrong and what to do; nothing is kept
+     */
+    public static OwnFile read(Path file) throws FileTrouble {
+        byte[] bytes = bytes(file);
+        String name = file.getFileName().toString();
+        return looksLikeFont(bytes) || name.toLowerCase(Locale.ROOT).matches(".*\\.(ttf|otf)") ? face(bytes, name) : motif(bytes, name);
+    }
+
+    private static byte[] bytes(Path file) throws FileTrouble {
+        try {
+            long size = Files.size(file);
+            if (!Files.isRegularFile(file) || size > LARGEST_FONT) {
+                throw new FileTrouble(file.toString(), Files.isRegularFile(file) ? "The file has " + size / 1_000_000 + " MB." : "That is not a file.", "A motif has 2 MB at most, a font 4 MB.");
+            }
+            return Files.readAllBytes(file);
+        } catch (IOException e) {
+            throw new FileTrouble(file.toString(), "The file cannot be read.", "Check that it exists and may be read.", e);
+        }
+    }
+
+    private static OwnFile motif(byte[] bytes, String name) throws FileTrouble {
+        if (bytes.length > LARGEST_MOTIF) {
+            throw new FileTrouble(name, "The file has more than 2 MB.", "Simplify the paths.");
+        }
+        Motif motif = MotifReader.read(new ByteArrayInputStream(bytes), name);
+        return new OwnFile(OwnFile.Kind.MOTIF, "own-" + motif.id(), shortened(motif.title().isBlank() ? motif.id() : motif.title()), new String(bytes, StandardCharsets.UTF_8));
+    }
+
+    private static OwnFile face(byte[] bytes, String name) throws FileTrouble {
+        Font font = font(bytes, name);
+        if (font.canDisplayUpTo("AHaehn") >= 0) {
+            throw new FileTrouble(name, "The font has no plain Latin letters.", "Choose another font.");
+        }
+        String title = shortened(font.getFontName(Locale.ROOT));
+        String id = title.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-").replaceAll("^-|-$", "");
+        return new OwnFile(OwnFile.Kind.FACE, "own-" + (id.isEmpty() ? "face" : id.substring(0, Math.min(40, id.length()))), title, Base64.getEncoder().encodeToString(bytes));
+    }
+
+    private static String shortened(String title) {
+        return title.substring(0, Math.min(60, title.length()));
+    }
+
+    private static boolean looksLikeFont(byte[] bytes) {
+        if (bytes.length < 12) {
+            return false;
+        }
+        String magic = new String(bytes, 0, 4, StandardCharsets.ISO_8859_1);
+        return magic.equals("\0\1\0\0") || magic.equals("OTTO") || magic.equals("true") || magic.equals("ttcf");
+    }
+
+    private static Font font(byte[] bytes, String name) throws FileTrouble {
+        if (!looksLikeFont(bytes)) {
+            throw new FileTrouble(name, "This is not a font: it does not begin as a TrueType or OpenType file does.", "Choose a .ttf or .otf file.");
+        }
+        try {
+            return Font.createFont(Font.TRUETYPE_FONT, new ByteArrayInputStream(bytes));
+        } catch (FontFormatException | IOException | RuntimeException e) { // the toolkit's reader answers some damaged files with unchecked exceptions
+            throw new FileTrouble(name, "The font is damaged: " + e.getMessage() + ".", "Get the font again, or choose another.", e);
+        }
+    }
+
+    /** A repertoire and with it the painter's own; each is read when it is first asked for. */
+    public static Repertoire with(Repertoire shipped, List<OwnFile> own) {
+        Map<String, Optional<Motif>> motifs = new ConcurrentHashMap<>();
+        Map<String, Optional<Typeface>> faces = new ConcurrentHashMap<>();
+        return new Repertoire() {
+            @Override
+            public Optional<Motif> motif(String id) {
+                Optional<OwnFile> mine = own.stream().filter(o -> o.kind() == OwnFile.Kind.MOTIF && o.id().equals(id)).findFirst();
+                return mine.isEmpty() ? shipped.motif(id) : motifs.computeIfAbsent(id, key -> readAgain(mine.get()));
+            }
+
+            @Override
+            public Optional<Typeface> typeface(String id) {
+                Optional<OwnFile> mine = own.stream().filter(o -> o.kind() == OwnFile.Kind.FACE && o.id().equals(id)).findFirst();
+                return mine.isEmpty() ? shipped.typeface(id) : faces.computeIfAbsent(id, key -> mine.map(m -> new FontFace(m.id(), m.title(), Base64.getDecoder().decode(m.content()))));
+            }
+
+            @Override
+            public Optional<Family> family(String id) {
+                return shipped.family(id);
+            }
+        };
+    }
+
+    private static Optional<Motif> readAgain(OwnFile mine) {
+        try {
+            return Optional.of(MotifReader.read(new ByteArrayInputStream(mine.content().getBytes(StandardCharsets.UTF_8)), mine.title()));
+        } catch (FileTrouble e) {
+            return Optional.empty(); // it was read before it was kept; a reader that has become stricter leaves it out, and the finding says so
+        }
+    }
+}
