@@ -108,6 +108,22 @@ final class Driver implements AutoCloseable {
         WaitForAsyncUtils.waitForFxEvents(1);
     }
 
+    /** Puts on the stone what the library finds first, by keys alone. */
+    void put(String search) {
+        keys(KeyCode.A);
+        until("the library", () -> scene().getFocusOwner() != null && "library-search".equals(scene().getFocusOwner().getId()));
+        robot.write(search, 0);
+        keys(KeyCode.ENTER);
+    }
+
+    /** Does by name what the command field finds first, by keys alone. */
+    void command(String words) {
+        keys(KeyCode.SLASH);
+        until("the command field", () -> scene().getFocusOwner() != null && "command".equals(scene().getFocusOwner().getId()));
+        robot.write(words, 0);
+        keys(KeyCode.ENTER);
+    }
+
     void keys(KeyCode... keys) {
         robot.push(keys);
         WaitForAsyncUtils.waitForFxEvents(1);

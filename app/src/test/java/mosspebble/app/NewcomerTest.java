@@ -47,14 +47,16 @@ class NewcomerTest {
             app.click("#turn-stone");
 
             app.click("#stage-sketch");
+            app.click("#thing-add");
             app.click("#subject-owl-lamp");
             app.until("a plan with steps", () -> app.plan() != null && !app.plan().operations().isEmpty());
             app.settled();
             assertThat(app.plan().findings()).noneMatch(f -> f.stage() == Finding.Stage.SKETCH && f.weight() == Finding.Weight.STOP);
             double fitted = app.plan().project().sketch().orElseThrow().items().get(0).placement().scale();
+            app.click("#sketch-lies");
             app.type("#design-width", "30");
             app.settled();
-            app.click("#fit");
+            app.click("#lies-fit");
             app.until("the fit", () -> app.plan().project().sketch().orElseThrow().items().get(0).placement().scale() > 0.98 * fitted);
 
             app.click("#stage-colour");
@@ -178,6 +180,7 @@ class NewcomerTest {
             app.click("#tray-lettering");
             app.settled();
             app.click("#stage-sketch");
+            app.click("#thing-0");
             app.click("#words");
             app.keys(KeyCode.CONTROL, KeyCode.A);
             app.robot.interact(() -> ((TextArea) app.find("#words")).setText("QUILL\nBECK 中"));
@@ -190,33 +193,6 @@ class NewcomerTest {
             app.until("the script", () -> !app.plan().design().orElseThrow().items().get(0).motif().sitting().equalsTopo(letters));
             app.keys(KeyCode.CONTROL, KeyCode.Z);
             app.until("the face before", () -> app.plan().design().orElseThrow().items().get(0).motif().sitting().equalsTopo(letters));
-        }
-    }
-
-    @Test
-    void aRingOfDotsGoesRoundAFigureAndComesInFrontBehindAndAway() throws Exception {
-        try (Driver app = new Driver(folder.resolve("s.pebble"), true)) {
-            app.click("#tray-lettering");
-            app.settled();
-            app.click("#stage-sketch");
-            app.click("#thing-add");
-            app.until("two things", () -> app.plan().design().orElseThrow().items().size() == 2);
-            app.click("#subject-dots");
-            app.until("a ring", () -> app.text("#dot-words").matches("\\d+ dots, gaps of .*"));
-            int dots = Integer.parseInt(app.text("#dot-words").split(" ")[0]);
-            app.click("#dots-two");
-            app.until("an even number", () -> Integer.parseInt(app.text("#dot-words").split(" ")[0]) % 2 == 0);
-            app.type("#dot-mm", "9999 mm");
-            assertThat(app.text("#dot-mm-problem")).as("what is wrong is said at the field").isNotBlank();
-            app.type("#dot-mm", "1 mm");
-            app.until("smaller dots, more of them", () -> Integer.parseInt(app.text("#dot-words").split(" ")[0]) > dots);
-            String front = app.plan().design().orElseThrow().items().get(1).item().id();
-            app.click("#thing-back");
-            app.until("it went behind", () -> app.plan().design().orElseThrow().items().get(0).item().id().equals(front));
-            app.click("#thing-away");
-            app.until("one thing", () -> app.plan().design().orElseThrow().items().size() == 1);
-            app.keys(KeyCode.CONTROL, KeyCode.Z);
-            app.until("undone", () -> app.plan().design().orElseThrow().items().size() == 2);
         }
     }
 

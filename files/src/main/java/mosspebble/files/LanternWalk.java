@@ -15,6 +15,7 @@ import mosspebble.core.plan.Project;
 import mosspebble.core.plan.Studio;
 import mosspebble.core.sketch.Designs;
 import mosspebble.core.sketch.Item;
+import mosspebble.core.sketch.LetterSetting;
 import mosspebble.core.sketch.Manner;
 import mosspebble.core.sketch.Motif;
 import mosspebble.core.sketch.Placement;
@@ -44,9 +45,9 @@ public final class LanternWalk {
 
     private LanternWalk() {}
 
-    /** The demo studio: seven stones in hand, five in the basket. */
+    /** The demo studio: nine stones in hand, four in the basket. */
     public static Studio studio(Repertoire repertoire) {
-        return new Studio(List.of(owl(repertoire), harbour(repertoire), lettering(repertoire), snail(repertoire), moon(repertoire), fox(repertoire), toadstool(repertoire)), basket(), List.of(), shelf(), new Climate(new Celsius(19), 0.55, 0.1), LengthUnit.MM, false);
+        return new Studio(List.of(owl(repertoire), harbour(repertoire), lettering(repertoire), snail(repertoire), moon(repertoire), fox(repertoire), heron(repertoire), window(repertoire), toadstool(repertoire)), basket(), List.of(), shelf(), new Climate(new Celsius(19), 0.55, 0.1), LengthUnit.MM, false);
     }
 
     /** An empty studio with the shelf that ships. */
@@ -87,11 +88,9 @@ public final class LanternWalk {
     }
 
     private static List<FoundStone> basket() {
-        Stone window = stone(110, 92, 45, oval(0.7, 0.4), 2.4, false, 0, 44, RockKind.GRANITE, Texture.GRAINY, "#4b4c50");
         Stone sand = stone(94, 66, 28, new Shape.Grown(Form.PEAR, 0.8, 0.2), 1.8, false, 90, 53, RockKind.SANDSTONE, Texture.ROUGH, "#bfa06f");
         return List.of(
-                found("heron", "Long one for the heron", stone(132, 70, 25, new Shape.Grown(Form.EGG, 0.8, 0.2), 2.6, false, 270, 41, RockKind.SLATE, Texture.SMOOTH, "#6d747a"), "stream bed below the bridge", Origin.Taking.UNKNOWN, ""),
-                found("window", "Dark one with a crack", window.plus(Patch.crack(-34, 12, 8, -18, 1.2, 1.6)), "own garden wall", Origin.Taking.OWN, "the crack runs toward where the opening will be"),
+                found("slab", "Long slab", stone(124, 58, 20, new Shape.Grown(Form.SLAB, 0.8, 0.2), 4, true, 0, 41, RockKind.SLATE, Texture.SMOOTH, "#6d747a"), "stream bed below the bridge", Origin.Taking.UNKNOWN, ""),
                 found("sand", "Field sandstone", sand.plus(Patch.at(Patch.Kind.DENT, -18, -6, 8, 2.2)), "field edge at Upper Quillbeck", Origin.Taking.ALLOWED, "the dent could be an ear"),
                 found("disc", "Disc from the last pour", stone(70, 70, 14, new Shape.Grown(Form.ROUND, 1, 0), 7, true, 0, 57, RockKind.CAST_PLASTER, Texture.SMOOTH, "#ece8df"), "poured at home", Origin.Taking.OWN, ""),
                 found("river", "Round from the river", stone(78, 74, 26, oval(0.95, 0.3), 1.6, false, 0, 61, RockKind.BASALT, Texture.SMOOTH, "#5b5c5a"), "", Origin.Taking.UNKNOWN, ""));
@@ -141,9 +140,13 @@ public final class LanternWalk {
 
     private static Project lettering(Repertoire repertoire) {
         Stone stone = stone(160, 84, 38, oval(0.75, 0.2), 3.5, false, 0, 23, RockKind.BASALT, Texture.SMOOTH, "#5f605d");
-        return project("lettering", "Lantern Walk", "the sign at the start", stone, repertoire, new Subject.Word(List.of("LANTERN", "WALK"), BuiltIn.SLAB), false, 2,
-                Map.of("letters", mix("night", 3, "plum", 1)), Optional.of(Mix.of("white")),
+        Map<String, Mix> colours = new LinkedHashMap<>();
+        colours.put("letters", mix("night", 3, "plum", 1));
+        colours.put("i2/letters", mix("marigold", 3, "brick", 1));
+        Project alone = project("lettering", "Lantern Walk", "the sign at the start", stone, repertoire, new Subject.Word(List.of("LANTERN", "WALK"), BuiltIn.SLAB), false, 2, colours, Optional.of(Mix.of("white")),
                 Habits.usual().with(Habits.Ground.UNDER, Habits.Lines.LAST, Habits.LineColour.CONTRAST, Habits.Primer.WHERE_NEEDED)).withViewpoint(new Viewpoint(0, 1300, 1300));
+        Subject.Word over = new Subject.Word(List.of("mind the step"), "script", LetterSetting.plain().swelled(0.05).toEye(true));
+        return alone.withSketch(alone.sketch().map(s -> s.with("", i -> i.at(i.placement().movedBy(0, -3))).plus(Item.of(over, Manner.ON_STONE, new Placement(12, 22, -5, 13.5), 1))));
     }
 
     private static Project snail(Repertoire repertoire) {
@@ -193,6 +196,39 @@ public final class LanternWalk {
         colours.put("marks", Mix.of("pen-umber"));
         colours.put("light", Mix.of("pen-white"));
         return project("fox", "Sleeping fox", "under the hazel", stone, repertoire, new Subject.Figure("fox-asleep"), true, 0, colours, Optional.empty(), bare());
+    }
+
+    private static Project heron(Repertoire repertoire) {
+        Stone stone = stone(132, 70, 25, new Shape.Grown(Form.EGG, 0.8, 0.2), 2.6, false, 270, 41, RockKind.SLATE, Texture.SMOOTH, "#464b50");
+        Map<String, Mix> colours = new LinkedHashMap<>();
+        colours.put("band0", mix("night", 2, "river", 1));
+        colours.put("band1", mix("plum", 2, "rose", 1));
+        colours.put("band2", Mix.of("rose"));
+        colours.put("band3", mix("marigold", 2, "rose", 1));
+        colours.put("band4", mix("yellow", 2, "cream", 1));
+        colours.put("band5", mix("river", 1, "white", 1));
+        for (String slot : new String[] {"pale", "wing", "light"}) {
+            colours.put("i2/" + slot, Mix.of("pen-white"));
+        }
+        Project alone = project("heron", "Heron against the evening", "where the stream is crossed", stone, repertoire, new Subject.Pattern("bands", Map.of("bands", 6.0, "arch", 0.1, "wave", 0.02, "grow", 1.0)), true, 0, colours,
+                Optional.empty(), bare()).withViewpoint(Viewpoint.leaning());
+        Placement placement = Designs.fit(Designs.motif(new Subject.Figure("heron"), repertoire).orElseThrow(), Survey.of(stone).zones(), 1, 0).orElseThrow().placement();
+        Item heron = Item.of(new Subject.Figure("heron"), Manner.LEFT_FREE, placement.sizedBy(1.02), 1).fringed(0.7);
+        return alone.withSketch(alone.sketch().map(s -> s.plus(heron)));
+    }
+
+    private static Project window(Repertoire repertoire) {
+        Stone stone = stone(110, 92, 45, oval(0.7, 0.4), 2.4, false, 0, 44, RockKind.GRANITE, Texture.GRAINY, "#4b4c50").plus(Patch.crack(-48, -33, -39, -25, 1.2, 1.6));
+        Map<String, Mix> colours = new LinkedHashMap<>();
+        colours.put("edge", Mix.of("soot"));
+        colours.put("cracks", Mix.of("pen-black"));
+        colours.put("stripe0", Mix.of("night"));
+        colours.put("stripe1", Mix.of("river"));
+        colours.put("stripe2", new Mix(List.of(new Mix.Part("river", 1), new Mix.Part("moss", 1), new Mix.Part("white", 1))));
+        colours.put("stripe3", mix("moss", 2, "yellow", 1));
+        colours.put("stripe4", mix("yellow", 2, "rose", 1));
+        colours.put("stripe5", mix("plum", 2, "rose", 1));
+        return project("window", "Night window", "last stone, at the end of the path", stone, repertoire, new Subject.Pattern("opening", Map.of("stripes", 6.0, "lean", -22.0, "cracks", 4.0, "seed", 5.0)), false, 0, colours, Optional.empty(), bare());
     }
 
     private static Project toadstool(Repertoire repertoire) {

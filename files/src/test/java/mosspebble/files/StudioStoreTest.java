@@ -52,7 +52,7 @@ class StudioStoreTest {
             store.commit(without.plus(LanternWalk.studio(REPERTOIRE).project("owl").orElseThrow()), "Put back");
         }
         try (StudioStore store = StudioStore.open(file(), LanternWalk::newcomer)) {
-            assertThat(store.studio().projects()).extracting(p -> p.id()).containsExactly("harbour", "lettering", "snail", "moon", "fox", "toadstool", "owl");
+            assertThat(store.studio().projects()).extracting(p -> p.id()).containsExactly("harbour", "lettering", "snail", "moon", "fox", "heron", "window", "toadstool", "owl");
         }
     }
 

@@ -58,12 +58,21 @@ public final class Library {
         return offers;
     }
 
-    /** The offers whose title or shelf has all of the words; what was asked for in so many words comes first. */
+    /** The offers whose title or shelf has all of the words; first those that begin with them, then what was asked for in so many words. */
     public static List<Offer> found(Studio studio, String text) {
         String[] wanted = text.toLowerCase(Locale.ROOT).strip().split("\\s+");
         List<Offer> found = new ArrayList<>();
+        String start = text.toLowerCase(Locale.ROOT).strip();
+        for (Offer offer : offers(studio)) {
+            if (!start.isEmpty() && offer.title().toLowerCase(Locale.ROOT).startsWith(start)) {
+                found.add(offer);
+            }
+        }
         spoken(text).ifPresent(found::add);
         for (Offer offer : offers(studio)) {
+            if (found.contains(offer)) {
+                continue;
+            }
             String words = (offer.title() + " " + offer.shelf()).toLowerCase(Locale.ROOT);
             boolean all = true;
             for (String word : wanted) {

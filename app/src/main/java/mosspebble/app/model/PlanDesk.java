@@ -6,7 +6,9 @@ import java.util.Map;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.Executor;
 import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
+import java.util.concurrent.PriorityBlockingQueue;
+import java.util.concurrent.ThreadPoolExecutor;
+import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
@@ -42,11 +44,25 @@ public final class PlanDesk implements AutoCloseable {
 
     private record TerrainKey(Stone stone, Grid grid) {}
 
-    private final ExecutorService worker = Executors.newSingleThreadExecutor(task -> {
+    /** Work waits by urgency, then in the order in which it was asked for. */
+    private record Job(boolean later, long number, Runnable work) implements Runnable, Comparable<Job> {
+        @Override
+        public int compareTo(Job other) {
+            return later != other.later ? Boolean.compare(later, other.later) : Long.compare(number, other.number);
+        }
+
+        @Override
+        public void run() {
+            work.run();
+        }
+    }
+
+    private final ExecutorService worker = new ThreadPoolExecutor(1, 1, 0, TimeUnit.SECONDS, new PriorityBlockingQueue<>(), task -> {
         Thread thread = new Thread(task, "plan-desk");
         thread.setDaemon(true);
         return thread;
     });
+    private final AtomicLong jobs = new AtomicLong();
     private final Executor answers;
     private final Consumer<Throwable> failed;
     private final Supplier<Repertoire> repertoireSource;
@@ -67,13 +83,13 @@ public final class PlanDesk implements AutoCloseable {
         this.repertoireSource = repertoireSource;
         this.answers = answers;
         this.failed = failed;
-        worker.execute(() -> {
+        worker.execute(new Job(false, jobs.incrementAndGet(), () -> {
             try {
                 begun.await();
             } catch (InterruptedException e) {
                 Thread.currentThread().interrupt(); // closed before it began
             }
-        });
+        }));
     }
 
     private static <K, V> Map<K, V> remembering() {
@@ -92,12 +108,21 @@ public final class PlanDesk implements AutoCloseable {
 
     /** Computes something from the tools of the desk, on the worker. */
     public <T> void ask(Line line, Work<T> work, Consumer<T> answer) {
+        ask(false, line, work, answer);
+    }
+
+    /** The same for what can wait until nothing else does, such as small pictures. */
+    public <T> void askLater(Line line, Work<T> work, Consumer<T> answer) {
+        ask(true, line, work, answer);
+    }
+
+    private <T> void ask(boolean later, Line line, Work<T> work, Consumer<T> answer) {
         long number = line.newest.incrementAndGet();
         if (worker.isShutdown()) {
             return; // the window is closing
         }
         waiting.incrementAndGet();
-        worker.execute(() -> {
+        worker.execute(new Job(later, jobs.incrementAndGet(), () -> {
             try {
                 if (line.newest.get() != number) {
                     return;
@@ -113,7 +138,7 @@ public final class PlanDesk implements AutoCloseable {
             } finally {
                 waiting.decrementAndGet();
             }
-        });
+        }));
     }
 
     /** Whether nothing waits and nothing is being worked out. */

@@ -402,7 +402,7 @@ public final class SketchDesk {
         project().ifPresent(project -> inHand().ifPresent(item -> {
             Studio studio = workbench.studio();
             Item alone = item.lying(Manner.ON_STONE).inGroup(Optional.empty());
-            desk.ask(fitting, d -> Designs.motif(item.subject(), d.repertoire(studio)).map(motif -> ring ? Arrange.ring(motif, bed(d, project), item.marginMm(), count) : Arrange.scattered(motif, bed(d, project), item.marginMm(), count, ++scatter)).orElse(List.of()), found -> {
+            desk.ask(fitting, d -> Designs.shape(item, d.repertoire(studio)).map(motif -> ring ? Arrange.ring(motif, bed(d, project), item.marginMm(), count) : Arrange.scattered(motif, bed(d, project), item.marginMm(), count, ++scatter)).orElse(List.of()), found -> {
                 if (found.isEmpty()) {
                     workbench.tell("There is no room for " + count + " of them.");
                     return;

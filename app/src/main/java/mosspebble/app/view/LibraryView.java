@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -29,7 +30,6 @@ import mosspebble.app.model.SketchDesk;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.plan.Studio;
 import mosspebble.core.sketch.OwnFile;
-import mosspebble.core.sketch.Subject;
 import mosspebble.files.FileTrouble;
 import mosspebble.files.OwnFiles;
 
@@ -45,7 +45,7 @@ final class LibraryView extends BorderPane {
     private final Runnable close;
     private final TextField search = new TextField();
     private final VBox shelves = new VBox(6);
-    private final Map<Subject, Sample> samples = new HashMap<>();
+    private final Map<Offer, Button> cards = new HashMap<>();
     private final Label purpose = new Label();
 
     LibraryView(Workbench workbench, SketchDesk sketch, PlanDesk desk, Runnable close) {
@@ -58,11 +58,11 @@ final class LibraryView extends BorderPane {
         search.setId("library-search");
         search.setPromptText("a few letters: owl, petals, ring of 24 dots, word Quillbeck");
         search.setAccessibleText("Search the library");
-        search.setTooltip(new Tooltip("Enter takes the first; Escape goes back to the stone"));
+        search.setTooltip(new Tooltip("Enter takes the first, or brings the file whose path was typed; Escape goes back to the stone"));
         search.textProperty().addListener((o, a, b) -> fill());
         search.addEventFilter(KeyEvent.KEY_PRESSED, e -> {
             if (e.getCode() == KeyCode.ENTER) {
-                Library.found(workbench.studio(), search.getText()).stream().findFirst().ifPresent(this::take);
+                enter();
                 e.consume();
             } else if (e.getCode() == KeyCode.ESCAPE) {
                 close.run();
@@ -102,10 +102,13 @@ final class LibraryView extends BorderPane {
         purpose.setText(sketch.choosingProperty().get() == SketchDesk.Choosing.ADD ? "What you choose comes in front of what is on the stone." : "What you choose takes the place of the thing in hand.");
         search.clear();
         fill();
-        search.requestFocus();
+        Platform.runLater(search::requestFocus); // after the key that opened the library, which must not be typed into it
     }
 
     private void fill() {
+        if (isPath(search.getText())) {
+            return;
+        }
         Studio studio = workbench.studio();
         List<Offer> found = Library.found(studio, search.getText());
         shelves.getChildren().clear();
@@ -115,7 +118,7 @@ final class LibraryView extends BorderPane {
                 FlowPane row = new FlowPane(6, 6);
                 shelves.getChildren().addAll(Panel.heading(shelf), row);
                 return row;
-            }).getChildren().add(card(offer, studio));
+            }).getChildren().add(cards.computeIfAbsent(offer, o -> card(o, studio)));
         }
         if (found.isEmpty()) {
             Label none = Panel.quiet("Nothing is called that. Try another word, bring your own SVG, or draw it with the pencil.");
@@ -125,7 +128,7 @@ final class LibraryView extends BorderPane {
     }
 
     private Button card(Offer offer, Studio studio) {
-        Sample sample = samples.computeIfAbsent(offer.subject(), subject -> new Sample(subject, studio, desk));
+        Sample sample = new Sample(offer.subject(), studio, desk);
         Label title = new Label(offer.title());
         title.getStyleClass().add("small");
         title.setWrapText(true);
@@ -145,6 +148,21 @@ final class LibraryView extends BorderPane {
         card.setTooltip(new Tooltip(offer.title() + ", fitted to the face"));
         card.setOnAction(e -> take(offer));
         return card;
+    }
+
+    private static boolean isPath(String text) {
+        return text.contains("/") || text.contains("\\");
+    }
+
+    /** Takes the first that was found; a file's path brings the file. */
+    private void enter() {
+        String text = search.getText().strip();
+        if (isPath(text)) {
+            bring(Path.of(text));
+            search.clear();
+        } else {
+            Library.found(workbench.studio(), text).stream().findFirst().ifPresent(this::take);
+        }
     }
 
     private void take(Offer offer) {

@@ -40,7 +40,7 @@ final class Sample extends StackPane {
     Sample(Subject subject, Studio studio, PlanDesk desk) {
         getChildren().add(canvas);
         setMouseTransparent(true);
-        desk.ask(new PlanDesk.Line(), d -> drawn(subject, studio, d), design -> design.ifPresent(this::draw));
+        desk.askLater(new PlanDesk.Line(), d -> drawn(subject, studio, d), design -> design.ifPresent(this::draw));
     }
 
     private static Optional<PlacedDesign> drawn(Subject subject, Studio studio, PlanDesk d) {

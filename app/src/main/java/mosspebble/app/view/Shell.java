@@ -37,6 +37,8 @@ import mosspebble.core.plan.Finding.Stage;
 import mosspebble.core.plan.Look;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Project;
+import mosspebble.core.stone.Form;
+import mosspebble.core.stone.Shape;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.timetable.Durations;
 import mosspebble.files.BuiltIn;
@@ -256,6 +258,9 @@ public final class Shell extends StackPane {
         deeds.add(new Deed("Sketch: hide a bad spot", "", atSketch(sketch::coverMark)));
         deeds.add(new Deed("Sketch: five of it, scattered", "", atSketch(() -> sketch.several(5, false))));
         deeds.add(new Deed("Sketch: seven of it in a ring", "", atSketch(() -> sketch.several(7, true))));
+        for (SketchPanel.Page page : SketchPanel.Page.values()) {
+            deeds.add(new Deed("Sketch: " + page.label().toLowerCase(Locale.ROOT), "", () -> sketchPanel().pageProperty().set(page)));
+        }
         deeds.add(new Deed("Sketch: best line breaks", "", atSketch(sketch::bestBreak)));
         deeds.add(new Deed("Turn the stone over", "V", () -> workbench.edit("Turn the stone over", Project::turnedOver)));
         deeds.add(new Deed("Photograph stones", "P", () -> middle(Middle.PHOTO)));
@@ -270,6 +275,9 @@ public final class Shell extends StackPane {
                 middle(Middle.CLOTH);
                 bench.pageProperty().set(page);
             }));
+        }
+        for (Form form : Form.values()) {
+            deeds.add(new Deed("Stone form: " + form.label(), "", () -> workbench.edit("Form", p -> p.withStone(p.stone().withShape(new Shape.Grown(form, 0.85, 0.2))))));
         }
         deeds.add(new Deed("Next step", ".", () -> stepBy(1)));
         deeds.add(new Deed("Step before", ",", () -> stepBy(-1)));
@@ -362,9 +370,9 @@ public final class Shell extends StackPane {
         workbench.lookProperty().set(looks[(workbench.lookProperty().get().ordinal() + 1) % looks.length]);
     }
 
-    /** Does what has this name in the command field. */
+    /** Does what has this name in the command field, or puts on the stone what is asked for in so many words. */
     public void perform(String name) {
-        deeds.stream().filter(d -> d.name().equalsIgnoreCase(name)).findFirst().ifPresentOrElse(d -> d.run().run(), () -> workbench.tell("There is nothing called \"" + name + "\"."));
+        deeds.stream().filter(d -> d.name().equalsIgnoreCase(name)).findFirst().or(() -> spoken(name).stream().findFirst()).ifPresentOrElse(d -> d.run().run(), () -> workbench.tell("There is nothing called \"" + name + "\"."));
     }
 
     private void openCommand() {

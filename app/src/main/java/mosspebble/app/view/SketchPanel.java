@@ -34,6 +34,10 @@ final class SketchPanel extends Panel {
         Page(String label) {
             this.label = label;
         }
+
+        String label() {
+            return label;
+        }
     }
 
     private final SketchDesk sketch;
@@ -107,6 +111,10 @@ final class SketchPanel extends Panel {
             manage.getChildren().get(3).setDisable(!several);
             item.ifPresentOrElse(this::show, () -> place.getChildren().clear());
         });
+    }
+
+    ObjectProperty<Page> pageProperty() {
+        return page;
     }
 
     private static Button small(String id, String words, String tooltip, Runnable action) {

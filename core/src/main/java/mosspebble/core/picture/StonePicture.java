@@ -79,6 +79,8 @@ public final class StonePicture {
         int columns = terrain.grid.columns();
         int[] next = new int[table.size()];
         int[] shown = new int[table.size()];
+        int[] under = new int[table.size()];
+        boolean clear = coat.optics().isClear();
         for (int r = 0; r < mask.rows(); r++) {
             for (int c = 0; c < mask.columns(); c++) {
                 float share = mask.at(c, r);
@@ -89,7 +91,15 @@ public final class StonePicture {
                         next[before] = table.over(before, coat, operation.coats());
                         shown[before] = packed(table.film(next[before]), coat, table);
                     }
-                    colour[i] = blend(colour[i], shown[before], share);
+                    if (clear) { // a clear coat changes what is seen, edges and all, rather than covering it
+                        if (under[before] == 0) {
+                            Film below = table.film(before);
+                            under[before] = packed(below, below.coat().orElse(coat), table) | 1 << 24;
+                        }
+                        colour[i] = shifted(colour[i], under[before], shown[before], share);
+                    } else {
+                        colour[i] = blend(colour[i], shown[before], share);
+                    }
                     if (share >= 0.5f) {
                         film[i] = next[before];
                     }
@@ -146,6 +156,9 @@ public final class StonePicture {
         Noise noise = new Noise(99);
         float[] drawn = new float[colour.length];
         for (PlacedPart part : parts.get()) {
+            if (part.part().role() == Role.GUIDE) {
+                continue; // rubbed out when the picture is pencilled; the screen and the sheets show it
+            }
             if (part.part().role() == Role.FILL) {
                 rubOut(Mask.of(part.drawn(), terrain.grid), drawn); // lines behind it are not drawn
             }
@@ -195,6 +208,16 @@ public final class StonePicture {
                 ? new Lab(Math.min(100, Math.max(0, lab.l() + coat.dryingShift())), lab.a(), lab.b()).toXyz().toSrgb().rgb()
                 : film.look().toSrgb().rgb();
         return (int) Math.min(255, Math.round(um)) << 24 | rgb;
+    }
+
+    /** A colour moved as far as a coat moves the film below it. */
+    private static int shifted(int colour, int before, int after, float share) {
+        int result = colour & 0xFF000000;
+        for (int shift = 0; shift < 24; shift += 8) {
+            float moved = (colour >>> shift & 255) + share * ((after >>> shift & 255) - (before >>> shift & 255));
+            result |= (int) (Math.max(0, Math.min(255, moved)) + 0.5f) << shift;
+        }
+        return result;
     }
 
     private static int blend(int from, int to, float share) {

@@ -13,6 +13,7 @@ import mosspebble.core.sketch.PlacedDesign;
 import mosspebble.core.sketch.PlacedItem;
 import mosspebble.core.sketch.PlacedPart;
 import mosspebble.core.sketch.Role;
+import mosspebble.core.sketch.Subject;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.index.strtree.STRtree;
 
@@ -73,6 +74,10 @@ final class Paintability {
                 Geometry area = seen.get(part.part().id());
                 if (part.part().role() != Role.FILL || area == null || area.isEmpty()) {
                     continue;
+                }
+                boolean dots = item.item().subject() instanceof Subject.Dots || item.item().subject() instanceof Subject.Stroke s && s.becomes() == Subject.Becomes.DOTS;
+                if (dots) {
+                    continue; // each is set with an end made for it
                 }
                 Optional<Paint> pen = pen(part);
                 double needed = pen.map(p -> 2 * p.tip().value()).orElse(FINE_BRUSH) + pitMm;

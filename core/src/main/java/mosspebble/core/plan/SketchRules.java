@@ -113,27 +113,32 @@ final class SketchRules {
             return;
         }
         Geometry face = placed.wears() || item.subject() instanceof Subject.Dots ? survey.zones().outline() : onRim(item) ? survey.zones().paintable() : survey.zones().face();
-        Map<String, Double> leaving = leaving(placed.parts(), face);
+        boolean pattern = item.subject() instanceof Subject.Pattern; // its lines may be meant to run out, as cracks do
+        Map<String, Double> leaving = leaving(pattern ? placed.parts().stream().filter(p -> p.part().isArea()).toList() : placed.parts(), face);
         Optional<Map.Entry<String, Double>> worst = leaving.entrySet().stream().max(Map.Entry.comparingByValue()).filter(e -> e.getValue() > SLIGHT_MM);
         if (worst.isEmpty()) {
             return;
         }
         double far = worst.get().getValue();
         if (far <= item.runOffMm()) {
-            findings.add(Finding.of(Weight.TIP, Stage.SKETCH, "The " + worst.get().getKey() + " runs off the face by " + Numbers.text(far, 1) + " mm, as decided (at most " + Numbers.text(item.runOffMm(), 1) + " mm)."));
+            findings.add(Finding.of(Weight.TIP, Stage.SKETCH, "The " + worst.get().getKey() + (plural(worst.get().getKey()) ? " run off the face by " : " runs off the face by ") + Numbers.text(far, 1) + " mm, as decided (at most " + Numbers.text(item.runOffMm(), 1) + " mm)."));
             return;
         }
         boolean offStone = !survey.zones().outline().covers(placed.silhouette());
         String others = leaving.size() > 1 ? ", and " + (leaving.size() - 1) + " more" : "";
         Optional<Placement> fit = Designs.fit(item.lying(Manner.ON_STONE), repertoire, bed());
         String letters = item.subject() instanceof Subject.Word && !onRim(item) ? fit.map(f -> "; " + Numbers.text(f.scale(), 0) + " mm letters fit").orElse("") : "";
-        String sentence = "The " + worst.get().getKey() + " leaves the " + (offStone ? "stone or its face" : "face") + " by " + Numbers.text(far, 1) + " mm" + others + letters + ".";
+        String sentence = "The " + worst.get().getKey() + (plural(worst.get().getKey()) ? " leave the " : " leaves the ") + (offStone ? "stone or its face" : "face") + " by " + Numbers.text(far, 1) + " mm" + others + letters + ".";
         List<Remedy> remedies = new ArrayList<>();
         fit.ifPresent(f -> remedies.add(new Remedy("Fit to the face", p -> with(p, item, i -> i.lying(i.wearing() ? Manner.ON_STONE : i.manner()).at(f)))));
         if (!offStone && far < 20) {
             remedies.add(new Remedy("Let it run off", p -> with(p, item, i -> i.room(i.marginMm(), i.mostTurn(), Math.ceil(far)))));
         }
         findings.add(new Finding(offStone ? Weight.STOP : Weight.MIND, Stage.SKETCH, sentence, remedies));
+    }
+
+    private static boolean plural(String title) {
+        return title.matches("[^ ]*[a-rt-z]s|[^ ]*[a-rt-z]s .*");
     }
 
     private static boolean onRim(Item item) {
@@ -188,7 +193,7 @@ final class SketchRules {
         double factor = 1.02 * found.stream().mapToDouble(Paintability.Narrow::growth).max().orElse(1);
         boolean rough = survey.stone().texture().pitMm() > 0.1;
         String more = found.size() > 1 ? ", and " + (found.size() - 1) + " more are" : "";
-        String sentence = "The " + worst.part().part().title() + " is " + Numbers.text(worst.wideMm(), 1) + " mm wide, too narrow: " + worst.tool() + " needs " + Numbers.text(worst.neededMm(), 1) + " mm" + (rough ? " on stone as rough as this" : "") + more + ".";
+        String sentence = "The " + worst.part().part().title() + (plural(worst.part().part().title()) ? " are " : " is ") + Numbers.text(worst.wideMm(), 1) + " mm wide, too narrow: " + worst.tool() + " needs " + Numbers.text(worst.neededMm(), 1) + " mm" + (rough ? " on stone as rough as this" : "") + more + ".";
         Item item = worst.item().item();
         List<Remedy> remedies = new ArrayList<>();
         boolean room = item.manner() != Manner.WEARING && factor <= 12 && Designs.fit(item, repertoire, bed()).filter(f -> f.scale() >= 0.98 * factor * item.placement().scale()).isPresent();

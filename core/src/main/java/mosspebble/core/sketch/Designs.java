@@ -39,6 +39,11 @@ public final class Designs {
         return motif(subject, repertoire, Family.Site.plain());
     }
 
+    /** The motif of a thing as far as its outer shape goes: mirrored if the thing is. */
+    public static Optional<Motif> shape(Item item, Repertoire repertoire) {
+        return motif(item.subject(), repertoire).map(m -> item.mirrored() ? mirrored(m) : m);
+    }
+
     private static Optional<Motif> motif(Subject subject, Repertoire repertoire, Family.Site site) {
         return subject.match(
                 figure -> repertoire.motif(figure.motif()),
@@ -120,7 +125,7 @@ public final class Designs {
         if (item.subject() instanceof Subject.Word word && word.setting().path() == LetterSetting.Path.RIM) {
             return face(word, repertoire).flatMap(face -> Lettering.largestOnRim(word, face, item, bed)).map(cap -> new Placement(0, 0, item.placement().turn(), cap));
         }
-        Optional<Motif> motif = motif(item.subject(), repertoire).map(m -> item.mirrored() ? mirrored(m) : m);
+        Optional<Motif> motif = shape(item, repertoire);
         Geometry zone = room(item, bed);
         Geometry free = Shapes.minus(zone, taken);
         double share = taken.isEmpty() ? WORTH_CENTRING : 1;

@@ -2,6 +2,7 @@ package mosspebble.core.sketch;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.SplittableRandom;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
@@ -61,13 +62,16 @@ final class LeftFree {
             if (over.item().manner() != Manner.LEFT_FREE) {
                 continue;
             }
-            Geometry kept = fringed(over.silhouette(), over.item().fringeMm());
+            List<PlacedPart> outstanding = outstanding(over);
+            List<Geometry> all = new ArrayList<>(List.of(fringed(over.silhouette(), over.item().fringeMm())));
+            outstanding.forEach(p -> all.add(p.painted()));
+            Geometry kept = Shapes.union(all);
             int cover = -1;
             for (int k = i - 1; k >= 0 && cover < 0; k--) {
                 boolean paints = items.get(k).item().manner() != Manner.LEFT_FREE && items.get(k).parts().stream().anyMatch(p -> p.part().role() == Role.FILL);
                 cover = paints && items.get(k).silhouette().intersects(kept) ? k : -1;
             }
-            changed.set(i, lines(over, kept));
+            changed.set(i, lines(over, kept, outstanding));
             if (cover < 0) {
                 free.add(kept);
             } else {
@@ -77,12 +81,17 @@ final class LeftFree {
         return changed;
     }
 
-    /** What is left of the thing itself: its lines and lights, and the pencil line round it. */
-    private static PlacedItem lines(PlacedItem over, Geometry kept) {
+    /** Lines that stand out from the areas, as legs and reeds do: they are kept free with them. */
+    private static List<PlacedPart> outstanding(PlacedItem over) {
+        return over.parts().stream().filter(p -> p.part().role() == Role.LINE && Shapes.outside(p.drawn(), over.silhouette()).getLength() > 0.5 * p.drawn().getLength()).toList();
+    }
+
+    /** What is left of the thing itself: its inner lines and lights, and the pencil line round it. */
+    private static PlacedItem lines(PlacedItem over, Geometry kept, List<PlacedPart> outstanding) {
         List<PlacedPart> parts = new ArrayList<>();
         MotifPart any = over.parts().get(0).part();
-        parts.add(new PlacedPart(new MotifPart(over.item().named("free-edge"), "edge of what stays free", Role.GUIDE, any.slot(), kept.getBoundary(), 0, 0, false, Sits.ALWAYS, java.util.Optional.empty()), kept.getBoundary(), Shapes.nothing()));
-        over.parts().stream().filter(p -> p.part().role() != Role.FILL).forEach(parts::add);
+        parts.add(new PlacedPart(new MotifPart(over.item().named("free-edge"), "edge of what stays free", Role.GUIDE, any.slot(), kept.getBoundary(), 0, 0, false, Sits.ALWAYS, Optional.empty()), kept.getBoundary(), Shapes.nothing()));
+        over.parts().stream().filter(p -> p.part().role() != Role.FILL && !outstanding.contains(p)).forEach(parts::add);
         return new PlacedItem(over.item(), over.motif(), over.wears(), parts, kept);
     }
 

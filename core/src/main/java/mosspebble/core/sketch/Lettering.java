@@ -205,11 +205,11 @@ public final class Lettering {
         return best;
     }
 
-    /** The largest cap height with which the word goes on the rim, and leaves two thirds of the way to the middle free; mm. */
+    /** The largest cap height with which the word goes on the rim, and leaves most of the way to the middle free; mm. */
     static Optional<Double> largestOnRim(Subject.Word word, Typeface face, Item item, Bed bed) {
         Envelope box = bed.zones().paintable().getEnvelopeInternal();
         double low = 0;
-        double high = Math.min(box.getWidth(), box.getHeight()) / 6;
+        double high = Math.min(box.getWidth(), box.getHeight()) / 8;
         for (int halving = 0; halving < 24; halving++) {
             double cap = halving == 0 ? high : (low + high) / 2;
             Item tried = item.at(new Placement(0, 0, item.placement().turn(), Math.max(0.1, cap)));
