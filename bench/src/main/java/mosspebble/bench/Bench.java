@@ -9,8 +9,12 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.SplittableRandom;
 import javax.imageio.ImageIO;
 import mosspebble.core.colour.Lab;
+import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.colour.RecipeSearch;
 import mosspebble.core.picture.StonePicture;
@@ -20,8 +24,18 @@ import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Planner;
 import mosspebble.core.plan.Project;
 import mosspebble.core.plan.Studio;
+import mosspebble.core.sketch.Bed;
+import mosspebble.core.sketch.Designs;
+import mosspebble.core.sketch.DotRing;
 import mosspebble.core.sketch.Grid;
+import mosspebble.core.sketch.Item;
+import mosspebble.core.sketch.Lettering;
+import mosspebble.core.sketch.Manner;
+import mosspebble.core.sketch.Overlap;
+import mosspebble.core.sketch.Placement;
 import mosspebble.core.sketch.Repertoire;
+import mosspebble.core.sketch.Sketch;
+import mosspebble.core.sketch.Subject;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.photo.Photo;
 import mosspebble.core.photo.PhotoHints;
@@ -38,6 +52,11 @@ import mosspebble.files.LanternWalk;
 import mosspebble.files.PhotoFile;
 import mosspebble.instruments.BenchScene;
 import mosspebble.instruments.SimulatedBenchCamera;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.GeometryFactory;
+import org.locationtech.jts.geom.LinearRing;
+import org.locationtech.jts.geom.Polygon;
 
 /**
  * How fast it is, as ratios and percentiles of one run: start-up against an empty JavaFX window on the same machine, replanning after an edit, frames of the picture. Micro benchmarks
@@ -59,6 +78,7 @@ public final class Bench {
         starts();
         computing();
         stones();
+        sketches();
         photos();
     }
 
@@ -144,6 +164,65 @@ public final class Bench {
         Dome dome = Dome.of(large);
         row("tape across it", times(10, 40, () -> SurfacePath.between(dome, -60, 10, 55, -20)), 1000, "ms", "");
         row("unrolling it", times(5, 20, () -> Unrolling.about(dome, 0, 0)), 1000, "ms", "");
+    }
+
+    /** Fitting, overlap, dots and letters. */
+    private static void sketches() {
+        Repertoire repertoire = BuiltIn.repertoire();
+        Bed bed = Bed.of(Survey.of(Stone.cobble().withSize(new Millimetres(150), new Millimetres(110), new Millimetres(40))));
+        Item owl = Item.of(new Subject.Figure("owl-lamp"), Manner.ON_STONE, new Placement(0, 0, 0, 1), 1);
+        row("largest fit of the owl (29 parts)", times(20, 40, () -> Designs.fit(owl, repertoire, bed)), 1000, "ms", "wanted: 150 ms");
+        Overlap small = partition(400);
+        List<Double> four = times(5, 10, () -> seen(small, 400));
+        row("overlap of 400 parts, each seen part", four, 1000, "ms", "wanted: 300 ms");
+        Overlap large = partition(1600);
+        List<Double> sixteen = times(1, 4, () -> seen(large, 1600));
+        row("overlap of 1,600 parts", sixteen, 1000, "ms", String.format(Locale.ROOT, "%.1f x 400 parts (n log n: 4.9 x)", median(sixteen) / median(four)));
+        Geometry round = bed.zones().face();
+        LinearRing edge = ((Polygon) round).getExteriorRing();
+        row("ring of 400 dots", times(20, 40, () -> DotRing.count(edge, 400, 0.4, true)), 1000, "ms", "wanted: 5 ms");
+        Subject.Word words = new Subject.Word(List.of("mind the step by the old water gate"), "slab");
+        row("best line break of eight words", times(3, 10, () -> Lettering.arranged(words, repertoire.typeface("slab").orElseThrow(), bed, 2)), 1000, "ms", "");
+        Studio studio = LanternWalk.studio(repertoire);
+        Project many = Project.begin("many", "Many", Stone.cobble().withSize(new Millimetres(150), new Millimetres(110), new Millimetres(40)))
+                .withSketch(Optional.of(new Sketch(crowd(bed))));
+        Palette palette = new Palette(studio.shelf());
+        Project painted = many;
+        for (Item item : many.sketch().orElseThrow().items()) {
+            for (String slot : List.of("petals", "veins", "centre", "seeds")) {
+                painted = painted.withColour(item.named(slot), slot.equals("veins") ? Mix.of("pen-umber") : slot.equals("petals") ? Mix.of("rose") : Mix.of("yellow"));
+            }
+        }
+        Project crowd = painted;
+        Survey survey = bed.survey();
+        int parts = Planner.plan(crowd, survey, palette, repertoire, studio.climate()).design().orElseThrow().parts().size();
+        row("replan of a stone of " + parts + " parts", times(3, 8, () -> Planner.plan(crowd, survey, palette, repertoire, studio.climate())), 1000, "ms", "wanted: 400 ms");
+    }
+
+    private static List<Item> crowd(Bed bed) {
+        List<Item> items = new ArrayList<>();
+        for (int i = 0; i < 20; i++) {
+            items.add(Item.of(new Subject.Pattern("petals", Map.of("count", 10.0, "veins", 3.0)), Manner.ON_STONE, new Placement(-48 + 24 * (i % 5), -30 + 20 * (i / 5), 0, 5), 0).called("i" + i));
+        }
+        return items;
+    }
+
+    private static Overlap partition(int count) {
+        SplittableRandom random = new SplittableRandom(count);
+        double side = 5 * Math.sqrt(count);
+        List<Geometry> areas = new ArrayList<>();
+        for (int i = 0; i < count; i++) {
+            areas.add(new GeometryFactory().createPoint(new Coordinate(random.nextDouble() * side, random.nextDouble() * side)).buffer(2 + 3 * random.nextDouble(), 8));
+        }
+        return new Overlap(areas);
+    }
+
+    private static double seen(Overlap overlap, int count) {
+        double sum = 0;
+        for (int i = 0; i < count; i++) {
+            sum += overlap.seen(i).getArea();
+        }
+        return sum;
     }
 
     /** A photo of 12 megapixels from the stand-in camera, then a file of 100 megapixels within this process's heap. */

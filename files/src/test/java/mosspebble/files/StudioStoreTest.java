@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.BufferedReader;
 import java.io.InputStreamReader;
+import java.io.InputStream;
 import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
 import java.nio.charset.StandardCharsets;
@@ -12,8 +13,13 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.util.Arrays;
+import java.util.List;
 import java.util.SplittableRandom;
 import mosspebble.core.plan.Studio;
+import mosspebble.core.sketch.Subject;
+import mosspebble.core.sketch.OwnFile;
+import mosspebble.core.sketch.Manner;
+import mosspebble.core.sketch.Item;
 import mosspebble.core.sketch.Repertoire;
 import mosspebble.core.units.LengthUnit;
 import org.junit.jupiter.api.Test;
@@ -63,6 +69,28 @@ class StudioStoreTest {
             assertThat(store.studio()).isEqualTo(LanternWalk.newcomer());
         }
         StudioStore.open(file(), LanternWalk::newcomer).close();
+    }
+
+    @Test
+    void aStudioOfFormat1IsBroughtUpToDateWithAllThatWasInIt() throws Exception {
+        try (InputStream in = getClass().getResourceAsStream("studio-format-1.pebble")) { // the Lantern Walk as the program before format 2 kept it
+            Files.write(file(), in.readAllBytes());
+        }
+        try (StudioStore store = StudioStore.open(file(), LanternWalk::newcomer)) {
+            assertThat(store.studio().projects()).hasSize(7);
+            assertThat(store.studio().own()).isEmpty();
+            Item harbour = store.studio().project("harbour").orElseThrow().sketch().orElseThrow().items().get(0);
+            assertThat(harbour.manner()).isEqualTo(Manner.WEARING);
+            List<Item> moon = store.studio().project("moon").orElseThrow().sketch().orElseThrow().items();
+            assertThat(moon.get(0).manner()).isEqualTo(Manner.ON_STONE);
+            assertThat(moon.get(1).subject()).isEqualTo(Subject.Dots.usual().sized(3.6, 1.4, 2).counted(0, true, true));
+            assertThat(store.studio().project("lettering").orElseThrow().sketch().orElseThrow().items().get(0).subject()).isEqualTo(new Subject.Word(List.of("LANTERN", "WALK"), BuiltIn.SLAB));
+            Studio changed = store.studio().plus(new OwnFile(OwnFile.Kind.MOTIF, "own-kite", "Kite", "<svg/>"));
+            store.commit(changed, "Bring Kite");
+        }
+        try (StudioStore again = StudioStore.open(file(), LanternWalk::newcomer)) {
+            assertThat(again.studio().own()).extracting(OwnFile::id).containsExactly("own-kite");
+        }
     }
 
     @Test

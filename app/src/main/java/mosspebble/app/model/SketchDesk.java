@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import javafx.beans.property.BooleanProperty;
@@ -22,6 +21,7 @@ import mosspebble.core.sketch.Arrange;
 import mosspebble.core.sketch.Bed;
 import mosspebble.core.sketch.Designs;
 import mosspebble.core.sketch.Item;
+import mosspebble.core.sketch.LetterSetting;
 import mosspebble.core.sketch.Lettering;
 import mosspebble.core.sketch.Manner;
 import mosspebble.core.sketch.Motif;
@@ -34,6 +34,7 @@ import mosspebble.core.sketch.Shapes;
 import mosspebble.core.sketch.Sketch;
 import mosspebble.core.sketch.Strokes;
 import mosspebble.core.sketch.Subject;
+import mosspebble.core.sketch.family.Families;
 import mosspebble.core.stone.Patch;
 import mosspebble.core.units.Numbers;
 import mosspebble.files.BuiltIn;
@@ -54,6 +55,8 @@ public final class SketchDesk {
     private final PlanDesk desk;
     private final Show show;
     private final PlanDesk.Line fitting = new PlanDesk.Line();
+    private final PlanDesk.Line colouring = new PlanDesk.Line();
+    private long scatter;
     private final BooleanProperty pencil = new SimpleBooleanProperty();
     private final ObjectProperty<Subject.Becomes> becomes = new SimpleObjectProperty<>(Subject.Becomes.LINE);
     private final ObjectProperty<Choosing> choosing = new SimpleObjectProperty<>(Choosing.ADD);
@@ -112,7 +115,7 @@ public final class SketchDesk {
                         .or(() -> studio.own().stream().filter(o -> o.id().equals(figure.motif())).map(o -> o.title()).findFirst()).orElse(figure.motif()),
                 Subject.Word::text,
                 dots -> "Dots",
-                pattern -> mosspebble.core.sketch.family.Families.list().stream().filter(f -> f.id().equals(pattern.family())).map(f -> f.title()).findFirst().orElse(pattern.family()),
+                pattern -> Families.list().stream().filter(f -> f.id().equals(pattern.family())).map(f -> f.title()).findFirst().orElse(pattern.family()),
                 stroke -> switch (stroke.becomes()) {
                     case AREA -> "Drawn area";
                     case LINE -> "Drawn line";
@@ -178,7 +181,7 @@ public final class SketchDesk {
     }
 
     private static boolean onRim(Subject subject) {
-        return subject instanceof Subject.Word word && word.setting().path() == mosspebble.core.sketch.LetterSetting.Path.RIM;
+        return subject instanceof Subject.Word word && word.setting().path() == LetterSetting.Path.RIM;
     }
 
     /** Changes the subject of the thing in hand and keeps its place; new colour slots get the nearest mix. */
@@ -205,8 +208,6 @@ public final class SketchDesk {
         });
         return done;
     }
-
-    private final PlanDesk.Line colouring = new PlanDesk.Line();
 
     /** Changes the words or their setting and fits them again where they stand straight on the stone. */
     public void words(String title, UnaryOperator<Subject.Word> change) {
@@ -419,8 +420,6 @@ public final class SketchDesk {
         }));
     }
 
-    private long scatter;
-
     /** Groups the thing in hand with the one next behind it, or takes its group apart. */
     public void group() {
         inHand().ifPresent(item -> sketch().ifPresent(s -> {
@@ -490,10 +489,5 @@ public final class SketchDesk {
         List<Geometry> lines = new ArrayList<>();
         design().ifPresent(d -> d.items().stream().filter(i -> !i.item().id().equals(own)).forEach(i -> i.parts().stream().filter(p -> p.part().role() == Role.GUIDE).forEach(p -> lines.add(p.drawn()))));
         return lines;
-    }
-
-    /** Asks the desk for something of the stone on the cloth. */
-    public <T> void ask(PlanDesk.Line line, Function<PlanDesk, T> work, java.util.function.Consumer<T> answer) {
-        desk.ask(line, work::apply, answer);
     }
 }

@@ -1,12 +1,10 @@
 package mosspebble.app.view;
 
-import java.util.List;
 import java.util.Optional;
 import java.util.function.ToDoubleFunction;
 import java.util.function.UnaryOperator;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import mosspebble.app.model.SketchDesk;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.sketch.Designs;
@@ -67,15 +65,6 @@ final class DotsMatter extends Matter {
         colours = new Choice<>("Colours", two -> change("Colours of the dots", d -> d.counted(d.count(), d.dotOnTop(), two)));
         colours.option("dots-one", "one", false, "All dots alike").option("dots-two", "two in turn", true, "Every other dot has a second colour; the number is even");
         getChildren().addAll(words, series, row(dot, gap), row(count, ratio), row(inset, inner), band, runs, new HBox(12, onTop, colours), tools);
-    }
-
-    private static HBox row(Entry a, Entry b) {
-        HBox row = new HBox(8, a, b);
-        for (Entry entry : List.of(a, b)) {
-            HBox.setHgrow(entry, Priority.ALWAYS);
-            entry.setPrefWidth(120);
-        }
-        return row;
     }
 
     private Dots dots() {

@@ -92,15 +92,6 @@ final class LiesMatter extends Matter {
         getChildren().addAll(manner, matched, placing, free, Panel.quiet("Several of it"), makes, group);
     }
 
-    private static HBox row(Entry a, Entry b) {
-        HBox row = new HBox(8, a, b);
-        for (Entry entry : new Entry[] {a, b}) {
-            HBox.setHgrow(entry, Priority.ALWAYS);
-            entry.setPrefWidth(120);
-        }
-        return row;
-    }
-
     private Optional<Item> item() {
         return panel.workbench.itemInHand();
     }

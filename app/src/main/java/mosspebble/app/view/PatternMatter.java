@@ -1,6 +1,7 @@
 package mosspebble.app.view;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -21,6 +22,7 @@ final class PatternMatter extends Matter {
     private final Label title = Panel.heading("");
     private final VBox dials = new VBox(8);
     private final List<Entry> entries = new ArrayList<>();
+    private final Map<Family.Dial, Choice<Integer>> choices = new LinkedHashMap<>();
     private String shown = "";
 
     PatternMatter(SketchPanel panel, SketchDesk sketch) {
@@ -43,12 +45,26 @@ final class PatternMatter extends Matter {
         title.setText(family.title());
         dials.getChildren().clear();
         entries.clear();
+        choices.clear();
         for (Family.Dial dial : family.dials()) {
+            if (!dial.names().isEmpty()) {
+                choice(family, dial);
+                continue;
+            }
             Entry entry = new Entry("dial-" + dial.id(), dial.title(), Numbers.shortText(dial.low()) + " to " + Numbers.shortText(dial.high()) + "; arrow keys and wheel step", () -> Numbers.shortText(value(dial)),
                     text -> Panel.number(text, Numbers.shortText(dial.usual()), v -> take(family, dial, v))).stepping(steps -> take(family, dial, Math.max(dial.low(), Math.min(dial.high(), value(dial) + steps * dial.step()))));
             entries.add(entry);
             dials.getChildren().add(entry);
         }
+    }
+
+    private void choice(Family family, Family.Dial dial) {
+        Choice<Integer> choice = new Choice<>(dial.title(), v -> take(family, dial, v));
+        for (int i = 0; i < dial.names().size(); i++) {
+            choice.option("dial-" + dial.id() + "-" + i, dial.names().get(i), i, dial.title() + ": " + dial.names().get(i));
+        }
+        choices.put(dial, choice);
+        dials.getChildren().add(choice);
     }
 
     private double value(Family.Dial dial) {
@@ -73,5 +89,6 @@ final class PatternMatter extends Matter {
             Families.list().stream().filter(f -> f.id().equals(wanted)).findFirst().ifPresent(this::build);
         }
         entries.forEach(Entry::refresh);
+        choices.forEach((dial, choice) -> choice.show((int) Math.round(value(dial))));
     }
 }

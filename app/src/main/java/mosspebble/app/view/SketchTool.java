@@ -1,6 +1,5 @@
 package mosspebble.app.view;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
@@ -26,13 +25,10 @@ import mosspebble.core.sketch.PlacedItem;
 import mosspebble.core.sketch.PlacedPart;
 import mosspebble.core.sketch.Placement;
 import mosspebble.core.sketch.Role;
-import mosspebble.core.sketch.Strokes;
 import mosspebble.core.sketch.Subject;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
-import org.locationtech.jts.geom.util.AffineTransformation;
-import org.locationtech.jts.geom.util.NoninvertibleTransformationException;
 
 /** The hand in Sketch: takes the things on the stone, moves, turns and sizes them, and shows them while it does. */
 final class SketchTool {
@@ -47,10 +43,9 @@ final class SketchTool {
     private final Workbench workbench;
     private final Show show;
     private final SketchDesk sketch;
-    private final List<Coordinate> drawn = new ArrayList<>();
+    private final StrokeTool stroke;
     private List<Geometry> snaps = List.of();
     private Coordinate snapped;
-    private int point = -1;
     private Grip grip = Grip.NONE;
     private Point2D grabbed = Point2D.ZERO;
     private Placement grabbedPlacement;
@@ -60,6 +55,7 @@ final class SketchTool {
         this.workbench = workbench;
         this.show = show;
         this.sketch = sketch;
+        this.stroke = new StrokeTool(workbench, sketch);
     }
 
     /** Whether a thing is under the hand just now. */
@@ -72,7 +68,9 @@ final class SketchTool {
     /** @param handled whether the handles show while nothing is dragged */
     void draw(GraphicsContext pen, ClothFrame frame, PaintPlan plan, boolean handled) {
         guides(pen, frame, plan);
-        trail(pen, frame);
+        if (grip == Grip.DRAW) {
+            stroke.trail(pen, frame);
+        }
         Optional<Item> item = movable();
         Optional<Project> project = workbench.shown();
         if (item.isEmpty() || project.isEmpty() || sketch.pencilProperty().get()) {
@@ -86,7 +84,9 @@ final class SketchTool {
         if (handled || dragging()) {
             handles(pen, frame, plan);
         }
-        points(pen, frame, item.get());
+        if (!dragging() || grip == Grip.POINT) {
+            stroke.points(pen, frame, item.get());
+        }
         if (snapped != null && dragging()) {
             Point2D at = frame.toPixels(snapped.x, snapped.y);
             pen.setStroke(Color.web("#fffdf5"));
@@ -109,114 +109,6 @@ final class SketchTool {
             Geometries.stroke(pen, line);
         }
         ClothFrame.inPixels(pen);
-    }
-
-    /** What the pencil has drawn so far. */
-    private void trail(GraphicsContext pen, ClothFrame frame) {
-        if (grip != Grip.DRAW || drawn.size() < 2) {
-            return;
-        }
-        pen.setStroke(Color.web("#26241f", 0.5));
-        pen.setLineWidth(3.4);
-        for (int pass = 0; pass < 2; pass++) {
-            pen.beginPath();
-            for (int i = 0; i < drawn.size(); i++) {
-                Point2D at = frame.toPixels(drawn.get(i).x, drawn.get(i).y);
-                if (i == 0) {
-                    pen.moveTo(at.getX(), at.getY());
-                } else {
-                    pen.lineTo(at.getX(), at.getY());
-                }
-            }
-            pen.stroke();
-            pen.setStroke(Color.web("#fffdf5"));
-            pen.setLineWidth(1.6);
-        }
-    }
-
-    // --- points of a stroke
-
-    private Optional<Subject.Stroke> stroke() {
-        return workbench.itemInHand().map(i -> i.subject() instanceof Subject.Stroke s ? s : null);
-    }
-
-    /** From units of the stroke to mm on the stone. */
-    private AffineTransformation toStone(Item item, Subject.Stroke stroke) {
-        Envelope own = sketch.placedInHand().map(p -> p.motif().sitting().getEnvelopeInternal()).orElse(new Envelope());
-        Placement p = item.placement();
-        AffineTransformation way = new AffineTransformation().translate(-own.centre().x, -own.centre().y);
-        if (item.mirrored()) {
-            way.scale(-1, 1);
-        }
-        return way.scale(p.scale(), p.scale()).rotate(Math.toRadians(p.turn())).translate(p.x(), p.y());
-    }
-
-    private List<Coordinate> pointsOnStone(Item item) {
-        List<Coordinate> places = new ArrayList<>();
-        stroke().ifPresent(s -> {
-            AffineTransformation way = toStone(item, s);
-            Strokes.points(s).forEach(c -> places.add(way.transform(c, new Coordinate())));
-        });
-        return places;
-    }
-
-    private void points(GraphicsContext pen, ClothFrame frame, Item item) {
-        if (grip == Grip.MOVE || grip == Grip.SIZE || grip == Grip.TURN) {
-            return;
-        }
-        List<Coordinate> places = pointsOnStone(item);
-        for (int i = 0; i < places.size(); i++) {
-            Point2D at = frame.toPixels(places.get(i).x, places.get(i).y);
-            double r = i == point ? 5 : 3.5;
-            pen.setFill(Color.web(i == point ? "#B97F1E" : "#fffdf5"));
-            pen.fillOval(at.getX() - r, at.getY() - r, 2 * r, 2 * r);
-            pen.setStroke(Color.web("#2E4326"));
-            pen.setLineWidth(1);
-            pen.strokeOval(at.getX() - r, at.getY() - r, 2 * r, 2 * r);
-        }
-    }
-
-    private int pointAt(ClothFrame frame, double x, double y) {
-        List<Coordinate> places = movable().map(this::pointsOnStone).orElse(List.of());
-        int best = -1;
-        double near = 9;
-        for (int i = 0; i < places.size(); i++) {
-            double far = frame.toPixels(places.get(i).x, places.get(i).y).distance(x, y);
-            if (far < near) {
-                near = far;
-                best = i;
-            }
-        }
-        return best;
-    }
-
-    /** Takes away the point last touched; answers whether there was one. */
-    boolean pointAway() {
-        Optional<Subject.Stroke> stroke = stroke();
-        if (point < 0 || stroke.isEmpty() || point >= stroke.get().points().size() / 2) {
-            return false;
-        }
-        int at = point;
-        point = -1;
-        keepingPlace("Take a point away", s -> Strokes.without(s, at));
-        return true;
-    }
-
-    /** Changes the stroke's points; since its middle moves with them, its placement follows so that the others stay where they are. */
-    private void keepingPlace(String title, UnaryOperator<Subject.Stroke> change) {
-        workbench.editItem(title, i -> kept(i, change));
-    }
-
-    private static Item kept(Item item, UnaryOperator<Subject.Stroke> change) {
-        Subject.Stroke before = (Subject.Stroke) item.subject();
-        Subject.Stroke after = change.apply(before);
-        Coordinate from = Strokes.middle(before);
-        Coordinate to = Strokes.middle(after);
-        Placement p = item.placement();
-        double dx = (to.x - from.x) * p.scale() * (item.mirrored() ? -1 : 1);
-        double dy = (to.y - from.y) * p.scale();
-        double turn = Math.toRadians(p.turn());
-        return item.showing(after).at(p.movedBy(dx * Math.cos(turn) - dy * Math.sin(turn), dx * Math.sin(turn) + dy * Math.cos(turn)));
     }
 
     /** The thing in hand, if it can be moved. */
@@ -337,7 +229,7 @@ final class SketchTool {
         if (sketch.pencilProperty().get()) {
             return Grip.DRAW;
         }
-        if (pointAt(frame, x, y) >= 0) {
+        if (stroke.pointAt(frame, x, y) >= 0) {
             return Grip.POINT;
         }
         if (movable().isPresent()) {
@@ -387,20 +279,13 @@ final class SketchTool {
         grip = gripAt(frame, e.getX(), e.getY());
         grabbed = new Point2D(e.getX(), e.getY());
         snapped = null;
-        point = grip == Grip.POINT ? pointAt(frame, e.getX(), e.getY()) : -1;
-        if (grip == Grip.POINT && (e.isControlDown() || e.isAltDown())) {
+        stroke.leave();
+        if (grip == Grip.POINT && !stroke.take(stroke.pointAt(frame, e.getX(), e.getY()), e)) {
             grip = Grip.NONE;
-            int at = point;
-            if (e.isControlDown()) {
-                pointAway();
-            } else {
-                keepingPlace("Add a point", s -> Strokes.plus(s, at));
-            }
             return;
         }
         if (grip == Grip.DRAW) {
-            drawn.clear();
-            drawn.add(new Coordinate(frame.toX(e.getX()), frame.toY(e.getY())));
+            stroke.begin(frame, e);
             return;
         }
         if (grip == Grip.MOVE) {
@@ -413,14 +298,11 @@ final class SketchTool {
     /** @return whether the overlay must be drawn again for it */
     boolean drag(ClothFrame frame, MouseEvent e) {
         if (grip == Grip.DRAW) {
-            Coordinate here = new Coordinate(frame.toX(e.getX()), frame.toY(e.getY()));
-            if (drawn.isEmpty() || drawn.get(drawn.size() - 1).distance(here) > 0.15) {
-                drawn.add(here);
-            }
+            stroke.draw(frame, e);
             return true;
         }
         if (grip == Grip.POINT) {
-            workbench.draftItem(i -> movedPoint(i, frame, e));
+            workbench.draftItem(i -> stroke.movedPoint(i, frame, e));
             return true;
         }
         if (dragging()) {
@@ -429,16 +311,6 @@ final class SketchTool {
             workbench.itemInHand().ifPresent(in -> workbench.draft(p -> p.withSketch(p.sketch().map(s -> SketchDesk.placed(s, in.id(), before -> placed)))));
         }
         return false;
-    }
-
-    private Item movedPoint(Item item, ClothFrame frame, MouseEvent e) {
-        Subject.Stroke stroke = (Subject.Stroke) item.subject();
-        try {
-            Coordinate own = toStone(item, stroke).getInverse().transform(new Coordinate(frame.toX(e.getX()), frame.toY(e.getY())), new Coordinate());
-            return kept(item, s -> Strokes.moved(s, point, own.x, own.y));
-        } catch (NoninvertibleTransformationException impossible) {
-            return item; // a placement is never flat
-        }
     }
 
     private Placement snappedTo(Placement to) {
@@ -473,9 +345,7 @@ final class SketchTool {
             return;
         }
         if (was == Grip.DRAW) {
-            List<Coordinate> places = List.copyOf(drawn);
-            drawn.clear();
-            sketch.drawn(places);
+            stroke.end();
             return;
         }
         Optional<Project> drafted = workbench.shown();
@@ -483,6 +353,11 @@ final class SketchTool {
             String title = was == Grip.SIZE ? "Size the design" : was == Grip.TURN ? "Turn the design" : was == Grip.POINT ? "Move a point" : "Move the design";
             workbench.edit(title, p -> p.withSketch(drafted.get().sketch()));
         }
+    }
+
+    /** Takes away the point of a stroke last touched; answers whether there was one. */
+    boolean pointAway() {
+        return stroke.pointAway();
     }
 
     /** @return whether the key was used */

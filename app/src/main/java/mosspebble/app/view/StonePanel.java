@@ -3,9 +3,7 @@ package mosspebble.app.view;
 import java.util.EnumMap;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import java.util.function.Function;
-import java.util.function.Supplier;
 import javafx.scene.control.Button;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
@@ -27,7 +25,6 @@ import mosspebble.core.units.LengthText;
 import mosspebble.core.units.LengthUnit;
 import mosspebble.core.units.Millimetres;
 import mosspebble.core.units.Numbers;
-import mosspebble.core.units.UnitTextException;
 import mosspebble.instruments.KitchenScale;
 
 /** The bare stone: its measures and what follows from them, then one matter at a time: outline, dome, skin, marks, how it is seen, what it suits, getting it ready. */

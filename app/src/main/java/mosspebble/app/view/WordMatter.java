@@ -116,15 +116,6 @@ final class WordMatter extends Matter {
         facePlace.getChildren().setAll(face);
     }
 
-    private static HBox row(Region... fields) {
-        HBox row = new HBox(8, fields);
-        for (Region field : fields) {
-            HBox.setHgrow(field, Priority.ALWAYS);
-            field.setPrefWidth(120);
-        }
-        return row;
-    }
-
     private interface Value {
         double get();
     }
@@ -158,7 +149,8 @@ final class WordMatter extends Matter {
     }
 
     private void setting(String title, UnaryOperator<LetterSetting> change) {
-        sketch.words(title, w -> w.with(change.apply(w.setting())));
+        LetterSetting wanted = change.apply(s()); // refused here, so that the answer stands at the field
+        sketch.words(title, w -> w.with(wanted));
     }
 
     private void setWords() {

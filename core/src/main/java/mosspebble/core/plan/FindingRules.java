@@ -3,7 +3,6 @@ package mosspebble.core.plan;
 import static mosspebble.core.plan.Finding.Stage;
 import static mosspebble.core.plan.Finding.Weight;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -20,23 +19,16 @@ import mosspebble.core.colour.RecipeSearch;
 import mosspebble.core.drying.Climate;
 import mosspebble.core.drying.Drying;
 import mosspebble.core.drying.Psychrometrics;
-import mosspebble.core.sketch.Designs;
 import mosspebble.core.sketch.Item;
-import mosspebble.core.sketch.Lettering;
 import mosspebble.core.sketch.PlacedDesign;
-import mosspebble.core.sketch.PlacedItem;
 import mosspebble.core.sketch.PlacedPart;
-import mosspebble.core.sketch.Repertoire;
 import mosspebble.core.sketch.Role;
 import mosspebble.core.sketch.Shapes;
-import mosspebble.core.sketch.Sketch;
 import mosspebble.core.sketch.Slot;
-import mosspebble.core.sketch.Subject;
 import mosspebble.core.stone.Patch;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.supplies.PaintUse;
 import mosspebble.core.units.Numbers;
-import org.locationtech.jts.geom.Geometry;
 
 /** What a practised painter would say looking at the plan. Adds to a list of findings. */
 final class FindingRules {

@@ -30,9 +30,7 @@ import mosspebble.core.sketch.Designs;
 import mosspebble.core.sketch.Grid;
 import mosspebble.core.sketch.Mask;
 import mosspebble.core.sketch.PlacedDesign;
-import mosspebble.core.sketch.PlacedPart;
 import mosspebble.core.sketch.Repertoire;
-import mosspebble.core.sketch.Role;
 import mosspebble.core.sketch.Shapes;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.supplies.PaintUse;
@@ -40,7 +38,6 @@ import mosspebble.core.timetable.Sitting;
 import mosspebble.core.units.Millilitres;
 import mosspebble.core.units.Numbers;
 import mosspebble.core.units.Srgb;
-import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 
 /**

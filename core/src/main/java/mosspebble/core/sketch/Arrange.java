@@ -81,7 +81,7 @@ public final class Arrange {
         double high = Math.min(zone.getEnvelopeInternal().getWidth(), zone.getEnvelopeInternal().getHeight()) / own.getHeight() / 2;
         for (int halving = 0; halving < 14; halving++) {
             double size = (low + high) / 2;
-            List<Placement> tried = ring(zone, hull, middle, own.getHeight() * size / 2, size, count);
+            List<Placement> tried = ring(zone, hull, middle, own.getDiameter() * size / 2, size, count);
             if (tried.size() == count) {
                 best = tried;
                 low = size;
@@ -94,12 +94,12 @@ public final class Arrange {
 
     private static List<Placement> ring(Geometry zone, Geometry hull, Coordinate middle, double half, double size, int count) {
         return Shapes.ring(Shapes.grown(zone, -half)).map(curve -> {
-            List<Coordinate> centres = DotRing.count(curve, Math.max(3, count), 1, true).centres();
+            List<Coordinate> centres = DotRing.count(curve, count < 3 ? 2 * count : count, 1, true).centres();
             Point centre = zone.getCentroid();
             List<Placement> found = new ArrayList<>();
             List<Geometry> taken = new ArrayList<>();
             for (int i = 0; i < count; i++) {
-                Coordinate c = centres.get(i);
+                Coordinate c = centres.get(count < 3 ? 2 * i : i);
                 Placement at = new Placement(c.x, c.y, Math.toDegrees(Math.atan2(c.x - centre.getX(), centre.getY() - c.y)), size);
                 Geometry shape = at.transformation(middle.x, middle.y).transform(hull);
                 if (!zone.covers(shape) || taken.stream().anyMatch(t -> t.isWithinDistance(shape, 0.4))) {

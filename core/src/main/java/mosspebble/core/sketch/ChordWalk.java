@@ -1,6 +1,7 @@
 package mosspebble.core.sketch;
 
 import java.util.Arrays;
+import java.util.function.DoubleUnaryOperator;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.LinearRing;
 
@@ -91,10 +92,19 @@ final class ChordWalk {
             high += step;
             atHigh = from.distance(at(high)) - reach.to(high);
         }
+        return atHigh <= atLow ? high : root(t -> from.distance(at(t)) - reach.to(t), low, atLow, high, atHigh);
+    }
+
+    /** Where a function that grows is 0: false position with the Illinois change, between two places of unlike sign. */
+    private double root(DoubleUnaryOperator f, double from, double atFrom, double to, double atTo) {
+        double low = from;
+        double atLow = atFrom;
+        double high = to;
+        double atHigh = atTo;
         int side = 0;
-        for (int i = 0; i < 30 && high - low > 1e-11 * length && atHigh > atLow; i++) {
+        for (int i = 0; i < 60 && high - low > 1e-12 * length; i++) {
             double middle = (low * atHigh - high * atLow) / (atHigh - atLow);
-            double value = from.distance(at(middle)) - reach.to(middle);
+            double value = f.applyAsDouble(middle);
             if (Math.abs(value) < 1e-11 * length) {
                 return middle;
             }
@@ -113,32 +123,10 @@ final class ChordWalk {
         return (low + high) / 2;
     }
 
-    /** The chord with which n steps from a start lead just round: false position, which is quick since the way is nearly n chords. */
+    /** The chord with which n steps from a start lead just round. */
     double chord(int n, double start) {
-        double low = 0;
-        double atLow = -length;
         double high = 1.02 * length / n;
-        double atHigh = way(n, start, high) - length;
-        int side = 0;
-        for (int i = 0; i < 60 && high - low > 1e-12 * length; i++) {
-            double chord = (low * atHigh - high * atLow) / (atHigh - atLow);
-            double value = way(n, start, chord) - length;
-            if (Math.abs(value) < 1e-10 * length) {
-                return chord;
-            }
-            if (value < 0) {
-                low = chord;
-                atLow = value;
-                atHigh = side == -1 ? atHigh / 2 : atHigh;
-                side = -1;
-            } else {
-                high = chord;
-                atHigh = value;
-                atLow = side == 1 ? atLow / 2 : atLow;
-                side = 1;
-            }
-        }
-        return (low + high) / 2;
+        return root(chord -> way(n, start, chord) - length, 0, -length, high, way(n, start, high) - length);
     }
 
     private double way(int n, double start, double chord) {

@@ -2,6 +2,7 @@ package mosspebble.core.sketch;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import mosspebble.core.stone.Patch;
 import mosspebble.core.stone.Zones;
@@ -81,7 +82,7 @@ public final class Designs {
 
     private static Motif guideMotif(Subject.Guide guide, Geometry lines) {
         Geometry disc = DotRing.disc(FACTORY, new Coordinate(0, 0), 1);
-        MotifPart part = new MotifPart("guide", guide.kind().title().toLowerCase(java.util.Locale.ROOT), Role.GUIDE, "pencil", lines, 0, 0, false, Sits.ALWAYS, Optional.empty());
+        MotifPart part = new MotifPart("guide", guide.kind().title().toLowerCase(Locale.ROOT), Role.GUIDE, "pencil", lines, 0, 0, false, Sits.ALWAYS, Optional.empty());
         return new Motif("guide", guide.kind().title(), List.of(new Slot("pencil", "Pencil", Srgb.ofHex("#4e4f52"))), List.of(part), disc, disc, guide.kind().wholeStone(), guide.kind().wholeStone());
     }
 
@@ -184,26 +185,22 @@ public final class Designs {
         if (item.subject() instanceof Subject.Word word && word.setting().path() == LetterSetting.Path.RIM) {
             return face(word, repertoire).flatMap(face -> Lettering.onRim(word, face, item, bed)).map(motif -> inPlace(item, motif, false));
         }
-        return motif(item.subject(), repertoire, site(item, bed)).map(motif -> {
+        return motif(item.subject(), repertoire, site(item, bed, repertoire)).map(motif -> {
             PlacedItem placed = place(motif, item, bed.zones());
             return item.subject() instanceof Subject.Word word && word.setting().toEye() ? straightened(placed, bed) : placed;
         });
     }
 
     /** The cracks of the stone as a pattern on it would see them: in its own units. */
-    private static Family.Site site(Item item, Bed bed) {
-        if (!(item.subject() instanceof Subject.Pattern)) {
+    private static Family.Site site(Item item, Bed bed, Repertoire repertoire) {
+        List<Patch> cracks = bed.dome().patches().stream().filter(p -> p.kind() == Patch.Kind.CRACK).toList();
+        if (!(item.subject() instanceof Subject.Pattern) || cracks.isEmpty()) {
             return Family.Site.plain();
         }
         Placement p = item.placement();
-        AffineTransformation back = new AffineTransformation().translate(-p.x(), -p.y()).rotate(-Math.toRadians(p.turn())).scale(1 / p.scale(), 1 / p.scale());
-        List<LineString> cracks = new ArrayList<>();
-        for (Patch patch : bed.dome().patches()) {
-            if (patch.kind() == Patch.Kind.CRACK) {
-                cracks.add((LineString) back.transform(FACTORY.createLineString(new Coordinate[] {new Coordinate(patch.x(), patch.y()), new Coordinate(patch.toX(), patch.toY())})));
-            }
-        }
-        return new Family.Site(cracks);
+        Coordinate middle = motif(item.subject(), repertoire).map(m -> LargestFit.middle(m.sitting())).orElse(new Coordinate(0, 0));
+        AffineTransformation back = new AffineTransformation().translate(-p.x(), -p.y()).rotate(-Math.toRadians(p.turn())).scale(1 / p.scale(), 1 / p.scale()).translate(middle.x, middle.y);
+        return new Family.Site(cracks.stream().map(c -> (LineString) back.transform(FACTORY.createLineString(new Coordinate[] {new Coordinate(c.x(), c.y()), new Coordinate(c.toX(), c.toY())}))).toList());
     }
 
     private static Optional<PlacedItem> border(Item item, Subject.Dots dots, Bed bed) {

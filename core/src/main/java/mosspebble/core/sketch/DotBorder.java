@@ -1,6 +1,7 @@
 package mosspebble.core.sketch;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -223,7 +224,7 @@ public record DotBorder(List<Dot> dots, double gapMm, List<Geometry> lines) {
 
     /** How many dots there are of each width, the widest first; the tool's end is a little smaller than its dot. */
     public List<String> tools() {
-        Map<Double, Integer> widths = new TreeMap<>(java.util.Comparator.reverseOrder());
+        Map<Double, Integer> widths = new TreeMap<>(Comparator.reverseOrder());
         dots.forEach(d -> widths.merge(Math.round(d.diameterMm() * 10) / 10.0, 1, Integer::sum));
         return widths.entrySet().stream().map(e -> e.getValue() + " of " + Numbers.text(e.getKey(), 1) + " mm: " + tool(e.getKey())).toList();
     }

@@ -14,10 +14,12 @@ public interface Family {
      * @param id short, unique in the family
      * @param usual where it stands at first
      * @param whole whether only whole numbers make sense
+     * @param names what the numbers from 0 on stand for, where it is a choice; else empty
      */
-    record Dial(String id, String title, double low, double high, double usual, boolean whole) {
+    record Dial(String id, String title, double low, double high, double usual, boolean whole, List<String> names) {
 
         public Dial {
+            names = List.copyOf(names);
             if (!(low < high && usual >= low && usual <= high)) {
                 throw new IllegalArgumentException("a dial goes from low to high with its usual place between, " + id + " did not");
             }

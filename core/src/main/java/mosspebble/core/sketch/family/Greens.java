@@ -22,7 +22,7 @@ final class Greens {
 
     static List<Family> list() {
         return List.of(
-                new Made("leaf", "Leaf with half hatching", Greens::leaf).dial("width", "Width", 0.5, 1.6, 0.95).dial("bend", "Bend", -1, 1, 0.25).number("hatch", "Hatch lines", 0, 14, 8).number("double", "Two-coloured (0 or 1)", 0, 1, 1),
+                new Made("leaf", "Leaf with half hatching", Greens::leaf).dial("width", "Width", 0.5, 1.6, 0.95).dial("bend", "Bend", -1, 1, 0.25).number("hatch", "Hatch lines", 0, 14, 8).choice("double", "Halves", 1, "one colour", "two colours"),
                 new Made("frond", "Spine with ribs", Greens::frond).number("ribs", "Ribs to a side", 4, 22, 12).dial("bend", "Bend", -1, 1, 0.35).dial("reach", "Reach of the ribs", 0.3, 1.2, 0.7),
                 new Made("stem", "Tapered stem with leaves", Greens::stem).number("leaves", "Leaves", 0, 14, 7).dial("bend", "Bend", -1, 1, 0.4).dial("foot", "Thick at the foot", 0.04, 0.3, 0.1),
                 new Made("grass", "Grass, dark to light", Greens::grass).number("blades", "Blades", 5, 48, 21).dial("spread", "Spread", 0.6, 4, 2).dial("lean", "Lean", -1, 1, 0.15).seeded(),

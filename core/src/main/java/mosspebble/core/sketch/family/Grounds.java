@@ -31,7 +31,7 @@ final class Grounds {
                 new Made("bands", "Bands of colour", Grounds::bands).number("bands", "Bands", 2, 8, 5).dial("arch", "Arch", -0.6, 0.6, 0.12).dial("wave", "Wave", 0, 0.15, 0).dial("grow", "Lower ones wider", 0.6, 1.6, 1.1),
                 new Made("split", "Two zones, arched join", Grounds::split).dial("share", "Upper share", 0.15, 0.85, 0.66).dial("arch", "Arch", -0.8, 0.8, 0.25),
                 new Made("opening", "Jagged opening with stripes", Grounds::opening).number("stripes", "Stripes", 2, 8, 6).dial("lean", "Lean of the stripes °", -60, 60, -18).number("jags", "Jags", 8, 40, 20).number("cracks", "Cracks", 0, 8, 4).seeded(),
-                new Made("waves", "Waves with foam", Grounds::waves).number("rows", "Rows", 2, 6, 4).dial("height", "Height", 0.03, 0.25, 0.11).number("crests", "Crests", 2, 9, 4).number("foam", "Foam (0 or 1)", 0, 1, 1),
+                new Made("waves", "Waves with foam", Grounds::waves).number("rows", "Rows", 2, 6, 4).dial("height", "Height", 0.03, 0.25, 0.11).number("crests", "Crests", 2, 9, 4).choice("foam", "Foam", 1, "none", "on the crests"),
                 new Made("wood", "Wood grain", Grounds::wood).number("planks", "Planks", 1, 5, 3).number("grain", "Grain lines", 3, 24, 13).number("knots", "Knots", 0, 4, 2).seeded(),
                 new Made("clouds", "Clouds", Grounds::clouds).number("clouds", "Clouds", 1, 5, 1).number("puffs", "Puffs", 3, 9, 5).seeded());
     }

@@ -47,12 +47,18 @@ final class Made implements Family {
     }
 
     Made dial(String dial, String name, double low, double high, double usual) {
-        dials.add(new Dial(dial, name, low, high, usual, false));
+        dials.add(new Dial(dial, name, low, high, usual, false, List.of()));
         return this;
     }
 
     Made number(String dial, String name, int low, int high, int usual) {
-        dials.add(new Dial(dial, name, low, high, usual, true));
+        dials.add(new Dial(dial, name, low, high, usual, true, List.of()));
+        return this;
+    }
+
+    /** One of a few, the first is 0. */
+    Made choice(String dial, String name, int usual, String... names) {
+        dials.add(new Dial(dial, name, 0, names.length - 1, usual, true, List.of(names)));
         return this;
     }
 

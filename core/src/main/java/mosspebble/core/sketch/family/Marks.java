@@ -25,10 +25,10 @@ final class Marks {
 
     static List<Family> list() {
         return List.of(
-                new Made("scatter", "Stars and scattered strokes", Marks::scatter).number("count", "How many", 3, 90, 28).number("kind", "Stars 0, strokes 1, dots 2, mixed 3", 0, 3, 3).dial("size", "Size", 0.02, 0.2, 0.07).number("points", "Points of a star", 4, 8, 5).seeded(),
+                new Made("scatter", "Stars and scattered strokes", Marks::scatter).number("count", "How many", 3, 90, 28).choice("kind", "Kind", 3, "stars", "strokes", "dots", "mixed").dial("size", "Size", 0.02, 0.2, 0.07).number("points", "Points of a star", 4, 8, 5).seeded(),
                 new Made("spots", "Spots and patches", Marks::spots).number("count", "How many", 1, 30, 9).dial("size", "Size", 0.05, 0.4, 0.17).dial("uneven", "Uneven", 0, 0.6, 0.25).seeded(),
-                new Made("face", "Face", Marks::face).dial("eyes", "Size of the eyes", 0.1, 0.5, 0.27).dial("apart", "Eyes apart", 0.3, 1.4, 0.8).number("nose", "Nose: none 0, round 1, pointed 2", 0, 2, 1).number("mouth", "Mouth: none 0, smile 1, open 2, split 3", 0, 3, 1)
-                        .number("cheeks", "Cheeks (0 or 1)", 0, 1, 1).number("lids", "Asleep (0 or 1)", 0, 1, 0),
+                new Made("face", "Face", Marks::face).dial("eyes", "Size of the eyes", 0.1, 0.5, 0.27).dial("apart", "Eyes apart", 0.3, 1.4, 0.8).choice("nose", "Nose", 1, "none", "round", "pointed").choice("mouth", "Mouth", 1, "none", "smile", "open", "split")
+                        .choice("cheeks", "Cheeks", 1, "none", "rosy").choice("lids", "Eyes", 0, "open", "asleep"),
                 new Made("tufts", "Whole stone: tufts and a face zone", Marks::tufts).number("rows", "Rows of tufts", 3, 12, 7).dial("face", "Face zone", 0.2, 0.6, 0.42).dial("arch", "Arch of the join", 0, 0.6, 0.3).seeded());
     }
 

@@ -1,0 +1,141 @@
+package mosspebble.core.sketch.family;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.Map;
+import java.util.SplittableRandom;
+import java.util.TreeMap;
+import mosspebble.core.sketch.Bed;
+import mosspebble.core.sketch.Designs;
+import mosspebble.core.sketch.Family;
+import mosspebble.core.sketch.Item;
+import mosspebble.core.sketch.Manner;
+import mosspebble.core.sketch.Motif;
+import mosspebble.core.sketch.MotifPart;
+import mosspebble.core.sketch.PlacedDesign;
+import mosspebble.core.sketch.Placement;
+import mosspebble.core.sketch.Repertoire;
+import mosspebble.core.sketch.Sketch;
+import mosspebble.core.sketch.Subject;
+import mosspebble.core.stone.Form;
+import mosspebble.core.stone.Patch;
+import mosspebble.core.stone.Shape;
+import mosspebble.core.stone.Stone;
+import mosspebble.core.stone.Survey;
+import org.junit.jupiter.api.Tag;
+import org.junit.jupiter.api.Test;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.LineString;
+
+/** Patterns made to measure. */
+class FamilyTest {
+
+    private static final Repertoire REPERTOIRE = Repertoire.of(List.of(), List.of(), Families.list());
+
+    private static Family family(String id) {
+        return Families.list().stream().filter(f -> f.id().equals(id)).findFirst().orElseThrow();
+    }
+
+    private static Motif motif(String id, Map<String, Double> values) {
+        return family(id).motif(values, Family.Site.plain());
+    }
+
+    private static MotifPart part(Motif motif, String title) {
+        return motif.parts().stream().filter(p -> p.title().equals(title)).findFirst().orElseThrow();
+    }
+
+    @Test
+    void everyFamilyIsSoundAtTheEndsOfItsDialsAndAnywhereBetween() {
+        SplittableRandom random = new SplittableRandom(41);
+        assertThat(Families.list()).extracting(Family::id).doesNotHaveDuplicates();
+        for (Family family : Families.list()) {
+            for (int k = 0; k < 5; k++) {
+                Map<String, Double> values = new TreeMap<>();
+                for (Family.Dial dial : family.dials()) {
+                    double share = k == 0 ? 0 : k == 1 ? 1 : random.nextDouble();
+                    values.put(dial.id(), dial.low() + share * (dial.high() - dial.low()));
+                }
+                family.check(values);
+                Motif motif = family.motif(values, Family.Site.plain());
+                for (MotifPart part : motif.parts()) {
+                    assertThat(part.shape().isValid()).as("%s with %s: %s", family.title(), values, part.title()).isTrue();
+                    assertThat(part.shape().getEnvelopeInternal().getDiameter()).as("%s with %s: %s", family.title(), values, part.title()).isBetween(0.0, 60.0);
+                    if (motif.wears()) {
+                        assertThat(motif.silhouette().buffer(1e-6).covers(part.shape())).as("%s with %s: %s lies inside", family.title(), values, part.title()).isTrue();
+                    }
+                }
+                assertThat(family.motif(values, Family.Site.plain()).parts().get(0).shape().equalsExact(motif.parts().get(0).shape())).as("the same values give the same").isTrue();
+            }
+            assertThatThrownBy(() -> family.check(Map.of("no-such-dial", 1.0))).hasMessageContaining("no-such-dial");
+        }
+    }
+
+    @Test
+    void everyFamilyGoesOnAStoneAndStaysWhereItIsFitted() {
+        Bed bed = Bed.of(Survey.of(Stone.cobble().withShape(new Shape.Grown(Form.KIDNEY, 0.8, 0.2))));
+        for (Family family : Families.list()) {
+            for (Manner manner : new Manner[] {Manner.ON_STONE, Manner.WEARING}) {
+                Item item = Item.of(new Subject.Pattern(family.id(), Map.of()), manner, new Placement(0, 0, 0, 10), 1);
+                Item fitted = item.at(Designs.fit(item.lying(Manner.ON_STONE), REPERTOIRE, bed).orElseThrow());
+                PlacedDesign design = Designs.place(new Sketch(List.of(fitted)), REPERTOIRE, bed).orElseThrow();
+                boolean wears = design.items().get(0).wears();
+                Geometry room = wears ? bed.zones().paintable() : bed.zones().face();
+                assertThat(design.silhouette().difference(room.buffer(0.05)).getArea()).as("%s, %s", family.title(), manner).isLessThan(0.01);
+            }
+        }
+    }
+
+    @Test
+    @Tag("outside") // regular polygon of n corners in a circle R: side 2 R sin(pi / n), area n/2 R^2 sin(2 pi / n)
+    void thePlateIsARegularPolygon() {
+        for (int n : new int[] {3, 5, 6, 12}) {
+            Geometry plate = part(motif("plate", Map.of("corners", (double) n, "plate", 0.5)), "plate").shape();
+            assertThat(plate.getArea()).isCloseTo(n / 2.0 * 0.25 * Math.sin(2 * Math.PI / n), within(1e-9));
+            assertThat(plate.getLength() / n).isCloseTo(2 * 0.5 * Math.sin(Math.PI / n), within(1e-9));
+        }
+    }
+
+    @Test
+    void glassCellsNeitherOverlapNorLeaveMoreThanTheirLeads() {
+        Motif glass = motif("glass", Map.of("cells", 20.0, "lead", 0.02));
+        List<MotifPart> cells = glass.parts().stream().filter(p -> p.title().startsWith("cell")).toList();
+        assertThat(cells).hasSize(20);
+        double sum = 0;
+        for (int i = 0; i < cells.size(); i++) {
+            sum += cells.get(i).shape().getArea();
+            for (int k = i + 1; k < cells.size(); k++) {
+                assertThat(cells.get(i).shape().distance(cells.get(k).shape())).as("%d and %d", i, k).isGreaterThan(0.0);
+            }
+        }
+        assertThat(sum).isBetween(0.75 * Math.PI, Math.PI);
+    }
+
+    @Test
+    void bandsCoverTheStoneOneOverTheOtherAndPetalsOfATiltedFlowerAreShorterBehind() {
+        Motif bands = motif("bands", Map.of("bands", 4.0));
+        assertThat(bands.parts()).hasSize(4);
+        assertThat(bands.parts().get(0).shape().getArea()).isCloseTo(bands.silhouette().getArea(), within(1e-6));
+        Motif flat = motif("petals", Map.of("count", 8.0, "tilt", 0.0));
+        Motif tilted = motif("petals", Map.of("count", 8.0, "tilt", 60.0));
+        assertThat(tilted.sitting().getEnvelopeInternal().getHeight()).as("half as high at 60 degrees: cos 60 = 0.5").isCloseTo(flat.sitting().getEnvelopeInternal().getHeight() / 2, within(0.05));
+        assertThat(part(tilted, "centre").shape().getEnvelopeInternal().getHeight()).isLessThan(part(flat, "centre").shape().getEnvelopeInternal().getHeight());
+    }
+
+    @Test
+    void aCrackOfTheOpeningMeetsTheCrackOfTheStone() {
+        Stone stone = Stone.cobble().plus(Patch.crack(-40, -18, -31, -14, 1, 1));
+        Bed bed = Bed.of(Survey.of(stone));
+        Item item = Item.of(new Subject.Pattern("opening", Map.of("cracks", 0.0)), Manner.ON_STONE, new Placement(0, 0, 0, 18), 0);
+        PlacedDesign with = Designs.place(new Sketch(List.of(item)), REPERTOIRE, bed).orElseThrow();
+        Geometry cracks = with.parts().stream().filter(p -> p.part().title().equals("cracks")).findFirst().orElseThrow().drawn();
+        assertThat(cracks.distance(cracks.getFactory().createPoint(new Coordinate(-31, -14)))).as("runs to its mouth").isLessThan(0.01);
+        assertThat(cracks.distance(cracks.getFactory().createPoint(new Coordinate(-40, -18)))).as("and along it").isLessThan(0.01);
+        PlacedDesign without = Designs.place(new Sketch(List.of(item)), REPERTOIRE, Bed.of(Survey.of(Stone.cobble()))).orElseThrow();
+        assertThat(without.parts()).noneMatch(p -> p.part().title().equals("cracks"));
+        assertThat(cracks.getGeometryN(0)).isInstanceOf(LineString.class);
+    }
+}
