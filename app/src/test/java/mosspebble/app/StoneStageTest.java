@@ -218,7 +218,7 @@ class StoneStageTest {
             app.click("#way-callipers");
             app.until("callipers", () -> app.present("#calliper-0"));
             app.type("#calliper-0", "52");
-            app.until("the measure", () -> ((Shape.Measured) stone(app).shape()).spokes().get(0).mm() == 52);
+            app.until("the measure", () -> stone(app).shape() instanceof Shape.Measured m && m.spokes().get(0).mm() == 52);
             app.click("#page-dome");
             Slider face = app.find("#face-tilt");
             app.settled();

@@ -179,6 +179,39 @@ class BenchPhotoTest {
     }
 
     @Test
+    void aBentCardIsSaid() {
+        Photo flat = SimulatedBenchCamera.photograph(one(cobble(80), 200, 110));
+        int[] bent = new int[flat.width() * flat.height()];
+        for (int y = 0; y < flat.height(); y++) {
+            for (int x = 0; x < flat.width(); x++) {
+                int from = (int) Math.round(y + 5 * Math.sin(2 * Math.PI * x / 300)); // paper that lies in waves
+                bent[y * flat.width() + x] = flat.at(x, Math.max(0, Math.min(flat.height() - 1, from)));
+            }
+        }
+        PhotoReading even = new PhotoReader().read(flat, PhotoHints.none(), () -> false);
+        PhotoReading uneven = new PhotoReader().read(new Photo(flat.width(), flat.height(), bent, flat.focalPx()), PhotoHints.none(), () -> false);
+
+        assertThat(kinds(even)).doesNotContain(PhotoFinding.Kind.CARD_UNEVEN);
+        assertThat(uneven.findings()).anySatisfy(f -> {
+            assertThat(f.kind()).isEqualTo(PhotoFinding.Kind.CARD_UNEVEN);
+            assertThat(f.sentence()).contains("bent").contains("50 mm ruler");
+        });
+    }
+
+    @Test
+    void anOutlineThatFoldsBackOnItselfIsBridgedAndSaid() {
+        BenchScene scene = BenchScene.varied(5, 1600, 1200)
+                .withStones(List.of(new BenchScene.Lying(cobble(64), 150, 110), new BenchScene.Lying(cobble(64), 213.5, 110), new BenchScene.Lying(cobble(64), 213.5, 157)));
+        PhotoReading reading = read(scene);
+
+        assertThat(reading.stones().size()).as("they are taken for one").isLessThan(3);
+        assertThat(reading.findings()).anySatisfy(f -> {
+            assertThat(f.kind()).isEqualTo(PhotoFinding.Kind.FOLDED);
+            assertThat(f.sentence()).contains("bridged over").contains("Drag the points");
+        });
+    }
+
+    @Test
     void twoMarkedPointsServeWhereThereIsNoCard() {
         BenchScene scene = one(cobble(80), 200, 110).withCard(false, 0).from(120, 100, 430);
         Photo photo = SimulatedBenchCamera.photograph(scene);

@@ -28,6 +28,7 @@ import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Project;
 import mosspebble.core.sketch.Grid;
 import mosspebble.core.stone.Eye;
+import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.StoneOutline;
 import mosspebble.core.units.LengthText;
 import mosspebble.core.units.LengthUnit;
@@ -55,6 +56,8 @@ final class ClothView extends Region {
     private final ImageView stone = new ImageView();
     private final Canvas overlay = new Canvas();
     private Object linenShows;
+    private Stone outlineOf;
+    private StoneOutline outline;
     private StoneImage stoneImage;
     private StonePicture shadowOf;
     private double scale;
@@ -173,8 +176,12 @@ final class ClothView extends Region {
         slice.set(-0.94 * outline.halfWidth(), y, 0.94 * outline.halfWidth(), y);
     }
 
-    private static StoneOutline outline(Project project) {
-        return StoneOutline.of(project.stone());
+    private StoneOutline outline(Project project) {
+        if (!project.stone().equals(outlineOf)) {
+            outlineOf = project.stone();
+            outline = StoneOutline.of(project.stone());
+        }
+        return outline;
     }
 
     private double middleX() {

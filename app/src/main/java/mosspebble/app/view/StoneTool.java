@@ -49,6 +49,8 @@ final class StoneTool {
 
     private enum Grip { NONE, POINT, TAPE_A, TAPE_B, TAPE_BOTH, MARK, GUIDE, TILT, TURN }
 
+    private Stone pointsOf;
+    private List<double[]> lastPoints = List.of();
     private final Workbench workbench;
     private final Show show;
     private final StoneBench bench;
@@ -110,8 +112,16 @@ final class StoneTool {
         }
     }
 
-    /** Points of the outline where they lie on the cloth, with their spokes: x, y, degrees, mm. */
-    private static List<double[]> placedPoints(Stone stone) {
+    /** Points of the outline where they lie on the cloth, with their spokes: x, y, degrees, mm. Asked at every move of the pointer, so the last answer is remembered. */
+    private List<double[]> placedPoints(Stone stone) {
+        if (!stone.equals(pointsOf)) {
+            pointsOf = stone;
+            lastPoints = pointsOf(stone);
+        }
+        return lastPoints;
+    }
+
+    private static List<double[]> pointsOf(Stone stone) {
         StoneOutline outline = StoneOutline.of(stone);
         Shape.Measured spokes = StoneOutline.spokes(stone, POINTS);
         StoneOutline own = StoneOutline.of(stone.withWayUp(0));

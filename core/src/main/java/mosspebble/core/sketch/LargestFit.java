@@ -7,6 +7,7 @@ import org.locationtech.jts.algorithm.construct.MaximumInscribedCircle;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.Polygon;
+import org.locationtech.jts.simplify.DouglasPeuckerSimplifier;
 
 /**
  * The largest copy of a design inside a zone. Problem: the design's convex hull about its own middle, the zone, an allowed turn. For a
@@ -24,7 +25,13 @@ public final class LargestFit {
 
     private static final int MOST_TRIES = 6000;
 
+    private static final int DIRECTIONS = 4096;
+
+    /** Corners of the hull that stand out by less than this share of its size are left out of the search. */
+    private static final double FINE = 5e-4;
+
     private final Coordinate[] hull;
+    private final double[] reaches = new double[DIRECTIONS];
     private final Coordinate[][] rings;
     private final Polygon area;
     private final double zoneX;
@@ -35,6 +42,10 @@ public final class LargestFit {
 
     private LargestFit(Coordinate[] hull, Polygon zone, double mostTurn) {
         this.hull = hull;
+        for (int i = 0; i < DIRECTIONS; i++) {
+            double angle = 2 * Math.PI * i / DIRECTIONS;
+            reaches[i] = Rays.crossing(hull, 0, 0, Math.cos(angle), Math.sin(angle), true);
+        }
         this.area = zone;
         this.rings = new Coordinate[1 + zone.getNumInteriorRing()][];
         rings[0] = zone.getExteriorRing().getCoordinates();
@@ -69,7 +80,9 @@ public final class LargestFit {
             return Optional.empty();
         }
         Coordinate middle = middle(design);
-        Coordinate[] corners = design.convexHull().getCoordinates(); // shared with the design: copied, never moved
+        Geometry whole = design.convexHull();
+        Geometry fine = DouglasPeuckerSimplifier.simplify(whole, FINE * whole.getEnvelopeInternal().getDiameter());
+        Coordinate[] corners = (fine.getDimension() == 2 ? fine : whole).getCoordinates(); // may be shared with the design: copied, never moved
         Coordinate[] hull = new Coordinate[corners.length];
         for (int i = 0; i < hull.length; i++) {
             hull[i] = new Coordinate(corners[i].x - middle.x, corners[i].y - middle.y);
@@ -135,7 +148,7 @@ public final class LargestFit {
     }
 
     private boolean improve(double[] at, double x, double y, double turn) {
-        double size = size(x, y, turn);
+        double size = size(x, y, turn, at[3] * (1 + 1e-7));
         if (size > at[3] * (1 + 1e-7)) {
             at[0] = x;
             at[1] = y;
@@ -148,6 +161,11 @@ public final class LargestFit {
 
     /** Largest size at a place; 0 if the place is outside the zone. */
     private double size(double x, double y, double turn) {
+        return size(x, y, turn, 0);
+    }
+
+    /** As {@link #size(double, double, double)}; 0 as soon as it cannot be above a size that is known already. */
+    private double size(double x, double y, double turn, double known) {
         tried++;
         Coordinate at = new Coordinate(x, y);
         if (!PointLocation.isInRing(at, rings[0])) {
@@ -158,9 +176,23 @@ public final class LargestFit {
                 return 0;
             }
         }
-        double cos = Math.cos(Math.toRadians(turn));
-        double sin = Math.sin(Math.toRadians(turn));
         double size = Double.POSITIVE_INFINITY;
+        double turned = Math.toRadians(turn);
+        for (Coordinate[] ring : rings) {
+            for (int i = 1; i < ring.length; i++) {
+                double dx = ring[i].x - x;
+                double dy = ring[i].y - y;
+                double own = own(Math.atan2(dy, dx) - turned);
+                if (own > 0) {
+                    size = Math.min(size, Math.hypot(dx, dy) / own);
+                    if (size <= known) {
+                        return 0;
+                    }
+                }
+            }
+        }
+        double cos = Math.cos(turned);
+        double sin = Math.sin(turned);
         for (int i = 1; i < hull.length; i++) {
             double px = hull[i].x * cos - hull[i].y * sin;
             double py = hull[i].x * sin + hull[i].y * cos;
@@ -169,20 +201,21 @@ public final class LargestFit {
                 double far = length > 0 ? Rays.crossing(ring, x, y, px / length, py / length, false) : 0;
                 if (far > 0) {
                     size = Math.min(size, far / length);
-                }
-            }
-        }
-        for (Coordinate[] ring : rings) {
-            for (int i = 1; i < ring.length; i++) {
-                double qx = (ring[i].x - x) * cos + (ring[i].y - y) * sin;
-                double qy = -(ring[i].x - x) * sin + (ring[i].y - y) * cos;
-                double length = Math.hypot(qx, qy);
-                double own = Rays.crossing(hull, 0, 0, qx / length, qy / length, true);
-                if (own > 0) {
-                    size = Math.min(size, length / own);
+                    if (size <= known) {
+                        return 0;
+                    }
                 }
             }
         }
         return size;
+    }
+
+    /** Reach of the hull from its middle in a direction, by table. */
+    private double own(double angle) {
+        double at = angle / (2 * Math.PI);
+        at = (at - Math.floor(at)) * DIRECTIONS;
+        int i = (int) at % DIRECTIONS;
+        double f = at - Math.floor(at);
+        return reaches[i] * (1 - f) + reaches[(i + 1) % DIRECTIONS] * f;
     }
 }

@@ -25,6 +25,8 @@ import mosspebble.core.picture.StoneTerrain;
 import mosspebble.core.plan.Operation.Kind;
 import mosspebble.core.sketch.Designs;
 import mosspebble.core.sketch.Grid;
+import mosspebble.core.sketch.GuideKind;
+import mosspebble.core.sketch.Item;
 import mosspebble.core.sketch.Manner;
 import mosspebble.core.sketch.Motif;
 import mosspebble.core.sketch.MotifPart;
@@ -49,7 +51,6 @@ import mosspebble.core.units.Millimetres;
 import mosspebble.core.units.Srgb;
 import org.junit.jupiter.api.Tag;
 import mosspebble.core.sketch.PlacedItem;
-import mosspebble.core.sketch.PlacedPart;
 import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 import org.locationtech.jts.geom.Coordinate;
@@ -105,15 +106,43 @@ class PlannerTest {
         assertThat(ahead.intersection(items.get(0).silhouette()).getArea()).as("they overlap").isGreaterThan(20);
         assertThat(plan.design().orElseThrow().silhouette().symDifference(union).getArea()).isLessThan(0.01 * union.getArea());
         Geometry inner = ahead.buffer(-1.2);
-        for (PlacedPart part : items.get(0).parts()) {
-            if (part.part().isArea()) {
-                Geometry pencil = plan.design().orElseThrow().pencilLines().stream().reduce(ahead.getFactory().createPolygon(), Geometry::union);
-                assertThat(pencil.intersection(inner).getLength()).as("pencil in the front thing is its own").isLessThanOrEqualTo(items.get(1).parts().stream().mapToDouble(p -> p.drawn().getLength()).sum() + 1);
-                break;
-            }
-        }
+        double own = items.get(1).parts().stream().mapToDouble(p -> (p.part().isArea() ? p.drawn().getBoundary() : p.drawn()).intersection(inner).getLength()).sum();
+        double drawn = plan.design().orElseThrow().pencilLines().stream().mapToDouble(l -> l.intersection(inner).getLength()).sum();
+        assertThat(drawn).as("pencil within the front thing is its own, hidden parts are not drawn").isLessThanOrEqualTo(own + 1e-6).isGreaterThan(0);
+        double behind = items.get(0).parts().stream().mapToDouble(p -> (p.part().isArea() ? p.drawn().getBoundary() : p.drawn()).intersection(inner).getLength()).sum();
+        assertThat(behind).as("there was something to hide").isGreaterThan(5);
         Geometry painted = plan.operations().stream().filter(o -> o.kind() == Operation.Kind.FILL).map(Operation::place).reduce(ahead.getFactory().createPolygon(), Geometry::union);
         assertThat(union.difference(painted.buffer(0.05)).getArea()).as("all that is seen is painted").isLessThan(0.02 * union.getArea());
+    }
+
+    @Test
+    void whatIsLeftFreeIsNotEvenGroundedAndGuidesAreNeverPainted() {
+        Project project = project(DARK);
+        PaintPlan plain = plan(project);
+        Sketch free = project.sketch().orElseThrow().with("", i -> i.lying(Manner.LEFT_FREE)).plus(Item.of(GuideKind.RINGS.usual(), Manner.ON_STONE, new Placement(0, 0, 0, 6), 0));
+        PaintPlan kept = plan(project.withSketch(Optional.of(free)));
+        Geometry silhouette = kept.design().orElseThrow().items().get(0).silhouette();
+
+        for (Operation operation : kept.operations()) {
+            if (operation.kind() == Kind.GROUND || operation.kind() == Kind.FILL || operation.kind() == Kind.PRIME) {
+                assertThat(operation.place().intersection(silhouette).getArea()).as(operation.title()).isLessThan(0.01 * silhouette.getArea());
+            }
+        }
+        assertThat(first(kept, Kind.GROUND, "ground").areaMm2()).as("the ground stops at the silhouette, it does not go under it").isLessThan(first(plain, Kind.GROUND, "ground").areaMm2());
+        assertThat(kept.operations()).noneMatch(o -> o.title().contains("rings"));
+        assertThat(kept.findings()).noneMatch(f -> f.sentence().contains("Pencil"));
+    }
+
+    @Test
+    void runningOffIsAFindingUntilItIsADecision() {
+        Project project = project(DARK);
+        Project off = project.withSketch(project.sketch().map(s -> s.with("", i -> i.at(i.placement().movedBy(6, 0)))));
+        Finding leaves = plan(off).findings().stream().filter(f -> f.sentence().contains("leaves the face")).findFirst().orElseThrow();
+
+        assertThat(leaves.remedies()).extracting(Finding.Remedy::label).containsExactly("Fit to the face", "Let it run off");
+        Project decided = leaves.remedies().get(1).change().apply(off);
+        assertThat(plan(decided).findings()).noneMatch(f -> f.sentence().contains("leaves the face")).anyMatch(f -> f.weight() == Finding.Weight.TIP && f.sentence().contains("as decided"));
+        assertThat(plan(leaves.remedies().get(0).change().apply(off)).findings()).noneMatch(f -> f.sentence().contains("the face by"));
     }
 
     private static PaintPlan plan(Project project) {
