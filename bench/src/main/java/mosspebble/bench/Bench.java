@@ -76,6 +76,7 @@ public final class Bench {
         System.out.println("| what | median | 95th percentile | against |");
         System.out.println("|---|---|---|---|");
         starts();
+        drags();
         computing();
         stones();
         sketches();
@@ -131,6 +132,25 @@ public final class Bench {
             throw new IllegalStateException("did not come up: " + command);
         }
         return usable;
+    }
+
+    // --- a thing under the hand
+
+    private static void drags() throws Exception {
+        List<String> command = java(Path.of(System.getProperty("mosspebble.dist")), null);
+        command.addAll(List.of("-cp", System.getProperty("java.class.path"), DragFrames.class.getName()));
+        Process process = new ProcessBuilder(command).redirectError(ProcessBuilder.Redirect.DISCARD).start();
+        try (BufferedReader out = process.inputReader()) {
+            for (String line = out.readLine(); line != null; line = out.readLine()) {
+                if (line.startsWith("frame ")) {
+                    String[] cells = line.split(" ");
+                    System.out.printf(Locale.ROOT, "| frames while a thing is dragged: %s | %s ms | %s ms | wanted: 16.7 ms at the 95th percentile, which is also the screen's own beat |%n", cells[1], cells[2], cells[3]);
+                }
+            }
+        }
+        if (process.waitFor() != 0) {
+            throw new IllegalStateException("the dragging did not come to its end");
+        }
     }
 
     // --- planning and painting

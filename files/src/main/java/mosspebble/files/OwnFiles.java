@@ -8,15 +8,18 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Base64;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Supplier;
 import mosspebble.core.sketch.Family;
 import mosspebble.core.sketch.Motif;
 import mosspebble.core.sketch.OwnFile;
 import mosspebble.core.sketch.Repertoire;
+import mosspebble.core.sketch.Subject;
 import mosspebble.core.sketch.Typeface;
 
 /** Motifs and faces of the painter's own: read, checked as strictly as anything from outside, and kept in the studio. */
@@ -24,6 +27,9 @@ public final class OwnFiles {
 
     private static final long LARGEST_MOTIF = 2_000_000;
     private static final long LARGEST_FONT = 4_000_000;
+
+    /** Words and patterns remembered as they were made. */
+    private static final int REMEMBERED = 60;
 
     private OwnFiles() {}
 
@@ -95,6 +101,12 @@ public final class OwnFiles {
     public static Repertoire with(Repertoire shipped, List<OwnFile> own) {
         Map<String, Optional<Motif>> motifs = new ConcurrentHashMap<>();
         Map<String, Optional<Typeface>> faces = new ConcurrentHashMap<>();
+        Map<Subject, Optional<Motif>> made = new LinkedHashMap<>(16, 0.75f, true) {
+            @Override
+            protected boolean removeEldestEntry(Map.Entry<Subject, Optional<Motif>> eldest) {
+                return size() > REMEMBERED;
+            }
+        };
         return new Repertoire() {
             @Override
             public Optional<Motif> motif(String id) {
@@ -111,6 +123,21 @@ public final class OwnFiles {
             @Override
             public Optional<Family> family(String id) {
                 return shipped.family(id);
+            }
+
+            @Override
+            public Optional<Motif> made(Subject subject, Supplier<Optional<Motif>> making) {
+                synchronized (made) {
+                    Optional<Motif> known = made.get(subject);
+                    if (known != null) {
+                        return known;
+                    }
+                }
+                Optional<Motif> fresh = making.get();
+                synchronized (made) {
+                    made.put(subject, fresh);
+                }
+                return fresh;
             }
         };
     }

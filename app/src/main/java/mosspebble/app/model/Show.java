@@ -18,6 +18,7 @@ import mosspebble.core.plan.Look;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Project;
 import mosspebble.core.plan.Studio;
+import mosspebble.core.sketch.Manner;
 import mosspebble.core.stone.Viewpoint;
 
 /**
@@ -41,6 +42,7 @@ public final class Show {
     private final Map<String, PlanDesk.Line> thumbLines = new LinkedHashMap<>();
     private final Map<String, Project> thumbAsked = new LinkedHashMap<>();
     private Shelf thumbShelf;
+    private Project asked;
     private final ReadOnlyObjectWrapper<PaintPlan> plan = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<StonePicture> picture = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyBooleanWrapper busy = new ReadOnlyBooleanWrapper();
@@ -56,6 +58,9 @@ public final class Show {
         workbench.studioProperty().addListener((o, before, now) -> {
             if (!Objects.equals(before.shelf(), now.shelf()) || !before.climate().equals(now.climate()) || !before.own().equals(now.own())) {
                 askPlan();
+            }
+            if (!Objects.equals(asked, workbench.shownProperty().get())) {
+                askPlan(); // a draft that was accepted as it stood is no news to the one who listens to what is shown
             }
             askThumbs();
         });
@@ -125,8 +130,18 @@ public final class Show {
         }, seen::set);
     }
 
+    /** While a thing is under the hand its frames come first: no plan, unless one must see what it lets be seen. */
+    private boolean onlyMoved(Project project) {
+        boolean sameStone = workbench.isDrafting() && asked != null && asked.id().equals(project.id()) && asked.stone().equals(project.stone()) && asked.colours().equals(project.colours()) && asked.habits().equals(project.habits());
+        return sameStone && workbench.itemInHand().filter(i -> i.manner() == Manner.LEFT_FREE).isEmpty();
+    }
+
     private void askPlan() {
         Project project = workbench.shownProperty().get();
+        if (project != null && onlyMoved(project)) {
+            return;
+        }
+        asked = project;
         if (project == null) {
             plan.set(null);
             picture.set(null);

@@ -65,6 +65,8 @@ final class ClothView extends Region {
     private Point2D grabbed = Point2D.ZERO;
     private double[] grabbedSlice;
     private boolean hover;
+    /** Whether the bare stone lies drawn already below what is dragged. */
+    private boolean bareUnderHand;
 
     ClothView(Workbench workbench, Show show, SliceLine slice, StoneBench bench, SketchDesk sketch) {
         this.workbench = workbench;
@@ -91,9 +93,13 @@ final class ClothView extends Region {
         show.seenProperty().addListener((o, a, b) -> drawSeen(b));
         show.pictureProperty().addListener((o, a, b) -> redrawStone());
         workbench.stepProperty().addListener((o, a, b) -> redrawStone());
-        workbench.shownProperty().addListener((o, a, b) -> redrawStone());
         workbench.shownProperty().addListener((o, a, b) -> {
-            requestLayout();
+            if (!(sketchTool.dragging() && bareUnderHand)) {
+                redrawStone();
+            }
+            if (a == null || b == null || !a.stone().equals(b.stone())) {
+                requestLayout();
+            }
             if (b != null && (a == null || !a.id().equals(b.id()))) {
                 crossStone(b);
             }
@@ -238,7 +244,8 @@ final class ClothView extends Region {
             placeStone();
             return;
         }
-        stoneImage.draw(picture, sketchTool.dragging() ? 0 : steps, workbench.shown().map(p -> p.habits().lightFrom()).orElse(320.0));
+        bareUnderHand = sketchTool.dragging();
+        stoneImage.draw(picture, bareUnderHand ? 0 : steps, workbench.shown().map(p -> p.habits().lightFrom()).orElse(320.0));
         placeStone();
     }
 

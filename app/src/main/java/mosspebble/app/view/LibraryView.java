@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -23,6 +24,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import javafx.scene.text.TextAlignment;
 import javafx.stage.FileChooser;
+import javafx.util.Duration;
 import mosspebble.app.model.Library;
 import mosspebble.app.model.Library.Offer;
 import mosspebble.app.model.PlanDesk;
@@ -47,6 +49,8 @@ final class LibraryView extends BorderPane {
     private final VBox shelves = new VBox(6);
     private final Map<Offer, Button> cards = new HashMap<>();
     private final Label purpose = new Label();
+    /** So long after the last letter the shelves follow. */
+    private final PauseTransition pause = new PauseTransition(Duration.millis(130));
 
     LibraryView(Workbench workbench, SketchDesk sketch, PlanDesk desk, Runnable close) {
         this.workbench = workbench;
@@ -59,7 +63,8 @@ final class LibraryView extends BorderPane {
         search.setPromptText("a few letters: owl, petals, ring of 24 dots, word Quillbeck");
         search.setAccessibleText("Search the library");
         search.setTooltip(new Tooltip("Enter takes the first, or brings the file whose path was typed; Escape goes back to the stone"));
-        search.textProperty().addListener((o, a, b) -> fill());
+        pause.setOnFinished(e -> fill());
+        search.textProperty().addListener((o, a, b) -> pause.playFromStart());
         search.addEventFilter(KeyEvent.KEY_PRESSED, e -> {
             if (e.getCode() == KeyCode.ENTER) {
                 enter();
@@ -101,6 +106,7 @@ final class LibraryView extends BorderPane {
     void open() {
         purpose.setText(sketch.choosingProperty().get() == SketchDesk.Choosing.ADD ? "What you choose comes in front of what is on the stone." : "What you choose takes the place of the thing in hand.");
         search.clear();
+        pause.stop();
         fill();
         Platform.runLater(search::requestFocus); // after the key that opened the library, which must not be typed into it
     }
@@ -158,8 +164,8 @@ final class LibraryView extends BorderPane {
     private void enter() {
         String text = search.getText().strip();
         if (isPath(text)) {
-            bring(Path.of(text));
             search.clear();
+            bring(Path.of(text));
         } else {
             Library.found(workbench.studio(), text).stream().findFirst().ifPresent(this::take);
         }

@@ -138,7 +138,12 @@ public final class Shell extends StackPane {
             bench.middleProperty().set(Middle.CLOTH);
             stage();
         });
-        workbench.shownProperty().addListener((o, a, b) -> refresh());
+        workbench.shownProperty().addListener((o, a, b) -> {
+            boolean underHand = workbench.isDrafting() && a != null && b != null && a.stone().equals(b.stone());
+            if (!underHand) { // the column follows when the hand lets go
+                refresh();
+            }
+        });
         workbench.studioProperty().addListener((o, a, b) -> refresh());
         show.planProperty().addListener((o, a, b) -> refresh());
         workbench.stepProperty().addListener((o, a, b) -> steps());
@@ -165,7 +170,11 @@ public final class Shell extends StackPane {
             PaintPlan plan = show.plan();
             ready.setText(plan == null || plan.operations().isEmpty() ? "" : "ready after " + Durations.words(plan.readyAfter()) + ", " + Durations.words(plan.handTime()) + " by hand");
         };
-        workbench.shownProperty().addListener((o, a, b) -> fill.run());
+        workbench.shownProperty().addListener((o, a, b) -> {
+            if (!workbench.isDrafting()) {
+                fill.run();
+            }
+        });
         show.planProperty().addListener((o, a, b) -> fill.run());
         fill.run();
         Region gap = new Region();

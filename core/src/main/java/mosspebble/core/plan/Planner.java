@@ -171,7 +171,7 @@ public final class Planner {
     }
 
     private void pencilStep(PlacedDesign design, Operation.Kind kind, String tool, String reason) {
-        double length = design.pencilLines().stream().mapToDouble(Geometry::getLength).sum();
+        double length = design.parts().stream().mapToDouble(p -> p.drawn().getLength()).sum();
         long minutes = Math.max(3, Math.round(2 + length / 260));
         String what = kind == Operation.Kind.PENCIL ? "Pencil the design" : "Pencil the inner lines again";
         add(new Operation(kind, what, "Transfer the guide and draw lightly.", reason, Shapes.nothing(), Optional.empty(), Optional.empty(), Optional.empty(), 0, tool, 0,

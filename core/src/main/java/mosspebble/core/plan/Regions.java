@@ -67,6 +67,7 @@ final class Regions {
     private final List<Geometry> areas = new ArrayList<>();
     private final Overlap overlap;
     private final Map<Integer, Geometry> shrunk = new HashMap<>();
+    private final Map<Integer, Geometry> aboves = new HashMap<>();
     private double weakestContrast = Double.POSITIVE_INFINITY;
     private String weakestPart = "";
 
@@ -138,7 +139,7 @@ final class Regions {
                 continue;
             }
             Geometry inside = areas.get(i);
-            Geometry above = overlap.above(i, CAST_REACH);
+            Geometry above = above(i);
             Geometry visible = Shapes.minus(inside, above);
             seen.put(part.part().id(), visible);
             Palette.Colour colour = colours.get(part.part().slot());
@@ -150,6 +151,11 @@ final class Regions {
         for (int i = topFirst.size() - 1; i >= 0; i--) {
             regions.add(topFirst.get(i));
         }
+    }
+
+    /** All in front of a part as far as it could throw its shade, worked out once. */
+    private Geometry above(int index) {
+        return aboves.computeIfAbsent(index, i -> overlap.above(i, CAST_REACH));
     }
 
     /** What larger parts in front leave unpainted of a part: themselves, less the seam. */
@@ -203,7 +209,7 @@ final class Regions {
             Palette.Colour colour = colours.get(part.part().slot());
             if (part.part().role() == Role.FILL) {
                 if (part.part().outlined() && colour != null && seen.get(part.part().id()).getArea() > LEAST_AREA) {
-                    outline(part, colour, overlap.above(i, 1), outlines, pens, lengths);
+                    outline(part, colour, above(i), outlines, pens, lengths);
                 }
             } else if (colour != null && part.part().role() != Role.GUIDE) {
                 boolean highlight = part.part().role() == Role.HIGHLIGHT;

@@ -33,6 +33,7 @@ import mosspebble.core.stone.Patch;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.units.Numbers;
 import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 
 /** What a practised painter would say looking at the sketch: what does not fit, does not match, or cannot be painted. Adds to a list of findings. */
@@ -196,7 +197,9 @@ final class SketchRules {
         String sentence = "The " + worst.part().part().title() + (plural(worst.part().part().title()) ? " are " : " is ") + Numbers.text(worst.wideMm(), 1) + " mm wide, too narrow: " + worst.tool() + " needs " + Numbers.text(worst.neededMm(), 1) + " mm" + (rough ? " on stone as rough as this" : "") + more + ".";
         Item item = worst.item().item();
         List<Remedy> remedies = new ArrayList<>();
-        boolean room = item.manner() != Manner.WEARING && factor <= 12 && Designs.fit(item, repertoire, bed()).filter(f -> f.scale() >= 0.98 * factor * item.placement().scale()).isPresent();
+        Envelope own = worst.item().silhouette().getEnvelopeInternal();
+        Envelope face = survey.zones().face().getEnvelopeInternal();
+        boolean room = item.manner() != Manner.WEARING && factor <= 12 && own.getWidth() * factor < 0.95 * face.getWidth() && own.getHeight() * factor < 0.95 * face.getHeight();
         if (room) {
             remedies.add(new Remedy("Enlarge " + Numbers.text(factor, 1) + " times", p -> with(p, item, i -> i.at(i.placement().sizedBy(factor)))));
         }

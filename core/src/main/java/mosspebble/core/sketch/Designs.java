@@ -37,7 +37,7 @@ public final class Designs {
 
     /** The motif a subject stands for; empty if the repertoire lacks the motif, face or family, or the face all of its letters. */
     public static Optional<Motif> motif(Subject subject, Repertoire repertoire) {
-        return motif(subject, repertoire, Family.Site.plain());
+        return subject instanceof Subject.Word || subject instanceof Subject.Pattern ? repertoire.made(subject, () -> motif(subject, repertoire, Family.Site.plain())) : motif(subject, repertoire, Family.Site.plain());
     }
 
     /** The motif of a thing as far as its outer shape goes: mirrored if the thing is. */
@@ -185,7 +185,8 @@ public final class Designs {
         if (item.subject() instanceof Subject.Word word && word.setting().path() == LetterSetting.Path.RIM) {
             return face(word, repertoire).flatMap(face -> Lettering.onRim(word, face, item, bed)).map(motif -> inPlace(item, motif, false));
         }
-        return motif(item.subject(), repertoire, site(item, bed, repertoire)).map(motif -> {
+        Family.Site site = site(item, bed, repertoire);
+        return (site.cracks().isEmpty() ? motif(item.subject(), repertoire) : motif(item.subject(), repertoire, site)).map(motif -> {
             PlacedItem placed = place(motif, item, bed.zones());
             return item.subject() instanceof Subject.Word word && word.setting().toEye() ? straightened(placed, bed) : placed;
         });

@@ -1,15 +1,21 @@
 package mosspebble.core.sketch;
 
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.SplittableRandom;
+import org.locationtech.jts.algorithm.Orientation;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.LineString;
+import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.geom.util.LinearComponentExtracter;
 import org.locationtech.jts.linearref.LengthIndexedLine;
+import org.locationtech.jts.simplify.TopologyPreservingSimplifier;
 
 /** Negative painting: a silhouette kept out of what lies next behind it, so that the ground below shows there. */
 final class LeftFree {
@@ -20,6 +26,9 @@ final class LeftFree {
     private static final double FRINGE_EVERY = 0.9;
     private static final double FRINGE_WIDE = 0.7;
 
+    /** Finer than any brush follows, mm. */
+    private static final double FINE = 0.06;
+
     private LeftFree() {}
 
     /** The silhouette with fine strokes of uneven length standing out from its edge, as hair and feathers do. */
@@ -29,9 +38,11 @@ final class LeftFree {
         }
         SplittableRandom random = new SplittableRandom(20261125);
         List<Geometry> all = new ArrayList<>(List.of(silhouette));
+        Set<LineString> holes = holes(silhouette);
         for (Object component : LinearComponentExtracter.getLines(silhouette)) {
             LineString line = (LineString) component;
             LengthIndexedLine along = new LengthIndexedLine(line);
+            int side = Orientation.isCCW(line.getCoordinates()) == holes.contains(line) ? 1 : -1; // outward: away from the area
             for (double s = 0; s < line.getLength(); s += FRINGE_EVERY) {
                 Coordinate at = along.extractPoint(s);
                 Coordinate next = along.extractPoint(Math.min(line.getLength(), s + 0.3));
@@ -40,13 +51,23 @@ final class LeftFree {
                 double ty = (next.y - at.y) / size;
                 double length = mm * (0.45 + 0.55 * random.nextDouble());
                 double lean = (random.nextDouble() - 0.5) * 0.9 * length;
-                for (int side = -1; side <= 1; side += 2) {
-                    Coordinate tip = new Coordinate(at.x + side * length * -ty + lean * tx, at.y + side * length * tx + lean * ty);
-                    all.add(FACTORY.createPolygon(new Coordinate[] {new Coordinate(at.x - tx * FRINGE_WIDE / 2, at.y - ty * FRINGE_WIDE / 2), tip, new Coordinate(at.x + tx * FRINGE_WIDE / 2, at.y + ty * FRINGE_WIDE / 2), new Coordinate(at.x - tx * FRINGE_WIDE / 2, at.y - ty * FRINGE_WIDE / 2)}));
-                }
+                Coordinate tip = new Coordinate(at.x + side * length * -ty + lean * tx, at.y + side * length * tx + lean * ty);
+                all.add(FACTORY.createPolygon(new Coordinate[] {new Coordinate(at.x - tx * FRINGE_WIDE / 2, at.y - ty * FRINGE_WIDE / 2), tip, new Coordinate(at.x + tx * FRINGE_WIDE / 2, at.y + ty * FRINGE_WIDE / 2), new Coordinate(at.x - tx * FRINGE_WIDE / 2, at.y - ty * FRINGE_WIDE / 2)}));
             }
         }
         return Shapes.union(all.stream().map(g -> g.isValid() ? g : Shapes.grown(g, 1e-6)).toList());
+    }
+
+    private static Set<LineString> holes(Geometry area) {
+        Set<LineString> holes = Collections.newSetFromMap(new IdentityHashMap<>());
+        for (int i = 0; i < area.getNumGeometries(); i++) {
+            if (area.getGeometryN(i) instanceof Polygon p) {
+                for (int k = 0; k < p.getNumInteriorRing(); k++) {
+                    holes.add(p.getInteriorRingN(k));
+                }
+            }
+        }
+        return holes;
     }
 
     /**
@@ -65,7 +86,7 @@ final class LeftFree {
             List<PlacedPart> outstanding = outstanding(over);
             List<Geometry> all = new ArrayList<>(List.of(fringed(over.silhouette(), over.item().fringeMm())));
             outstanding.forEach(p -> all.add(p.painted()));
-            Geometry kept = Shapes.union(all);
+            Geometry kept = Shapes.polygons(TopologyPreservingSimplifier.simplify(Shapes.union(all), FINE));
             int cover = -1;
             for (int k = i - 1; k >= 0 && cover < 0; k--) {
                 boolean paints = items.get(k).item().manner() != Manner.LEFT_FREE && items.get(k).parts().stream().anyMatch(p -> p.part().role() == Role.FILL);

@@ -1,7 +1,7 @@
 package mosspebble.core.sketch;
 
 import java.util.ArrayList;
-import java.util.Collections;
+import java.util.Comparator;
 import java.util.List;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
@@ -19,25 +19,34 @@ public final class Overlap {
     public Overlap(List<Geometry> areas) {
         this.areas = List.copyOf(areas);
         for (int i = 0; i < areas.size(); i++) {
-            if (!areas.get(i).isEmpty()) {
-                tree.insert(areas.get(i).getEnvelopeInternal(), i);
+            for (int piece = 0; piece < areas.get(i).getNumGeometries(); piece++) { // each dot of a ring by itself: most of them are far away
+                Geometry one = areas.get(i).getGeometryN(piece);
+                if (!one.isEmpty()) {
+                    tree.insert(one.getEnvelopeInternal(), new Piece(i, one));
+                }
             }
         }
         tree.build();
     }
 
-    /** The areas in front of a place in the order that come within reach of a box, the deepest first. */
-    public List<Integer> inFront(int index, Envelope box, double reachMm) {
+    private record Piece(int area, Geometry shape) {}
+
+    private List<Piece> pieces(int index, Envelope box, double reachMm) {
         Envelope wide = new Envelope(box);
         wide.expandBy(reachMm);
-        List<Integer> found = new ArrayList<>();
+        List<Piece> found = new ArrayList<>();
         for (Object hit : tree.query(wide)) {
-            if ((Integer) hit > index) {
-                found.add((Integer) hit);
+            if (((Piece) hit).area() > index) {
+                found.add((Piece) hit);
             }
         }
-        Collections.sort(found);
+        found.sort(Comparator.comparingInt(Piece::area)); // the same order, whatever the tree gives
         return found;
+    }
+
+    /** The areas in front of a place in the order that come within reach of a box, the deepest first. */
+    public List<Integer> inFront(int index, Envelope box, double reachMm) {
+        return pieces(index, box, reachMm).stream().map(Piece::area).distinct().toList();
     }
 
     /** All in front of one area and within reach of it, together, mm. */
@@ -47,7 +56,7 @@ public final class Overlap {
 
     /** All in front of a place in the order and within reach of a box, together. */
     public Geometry above(int index, Envelope box, double reachMm) {
-        return Shapes.union(inFront(index, box, reachMm).stream().map(areas::get).toList());
+        return Shapes.union(pieces(index, box, reachMm).stream().map(Piece::shape).toList());
     }
 
     /** What is seen of one area. */

@@ -2,6 +2,7 @@ package mosspebble.core.sketch;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Supplier;
 
 /** The motifs, faces and families at hand. */
 public interface Repertoire {
@@ -11,6 +12,15 @@ public interface Repertoire {
     Optional<Typeface> typeface(String id);
 
     Optional<Family> family(String id);
+
+    /**
+     * What a subject is made of, as last worked out or worked out now. A repertoire may remember it; the same subject always gives the same.
+     *
+     * @param making works it out
+     */
+    default Optional<Motif> made(Subject subject, Supplier<Optional<Motif>> making) {
+        return making.get();
+    }
 
     /** Everything by list, for those who have it all at hand. */
     static Repertoire of(List<Motif> motifs, List<Typeface> typefaces, List<Family> families) {

@@ -136,7 +136,7 @@ class PlannerTest {
     @Test
     void runningOffIsAFindingUntilItIsADecision() {
         Project project = project(DARK);
-        Project off = project.withSketch(project.sketch().map(s -> s.with("", i -> i.at(i.placement().movedBy(6, 0)))));
+        Project off = project.withSketch(project.sketch().map(s -> s.with("", i -> i.at(i.placement().movedBy(8, 0)))));
         Finding leaves = plan(off).findings().stream().filter(f -> f.sentence().contains("leaves the face")).findFirst().orElseThrow();
 
         assertThat(leaves.remedies()).extracting(Finding.Remedy::label).containsExactly("Fit to the face", "Let it run off");

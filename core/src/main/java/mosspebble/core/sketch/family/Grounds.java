@@ -23,6 +23,9 @@ final class Grounds {
     private static final String[] EVENING = {"#222a55", "#5c3768", "#c9707c", "#e39a26", "#f3c934", "#ecdcb9", "#2f6a94", "#4e6a39"};
     private static final String[] AURORA = {"#222a55", "#2f6a94", "#4f9a84", "#8fb073", "#c9b458", "#8b6aa8", "#5c3768", "#c9707c"};
 
+    /** A band goes so far under the next one. */
+    private static final double UNDER = 0.07;
+
     private Grounds() {}
 
     static List<Family> list() {
@@ -65,8 +68,11 @@ final class Grounds {
         double y = -1;
         for (int i = 0; i < n; i++) {
             d.slot("band" + i, "Band " + (i + 1) + " from the top", EVENING[i]);
-            d.fill("band " + (i + 1), "band" + i, i == 0 ? whole() : below(y, dials.get("arch"), dials.get("wave"), 0.9 * i), 0, false);
-            y += 2 * Math.pow(dials.get("grow"), i) / total;
+            double next = y + 2 * Math.pow(dials.get("grow"), i) / total;
+            Geometry from = i == 0 ? whole() : below(y, dials.get("arch"), dials.get("wave"), 0.9 * i);
+            Geometry band = i == n - 1 ? from : Shapes.minus(from, below(next + UNDER, dials.get("arch"), dials.get("wave"), 0.9 * (i + 1)));
+            d.fill("band " + (i + 1), "band" + i, band, 0, false);
+            y = next;
         }
     }
 
