@@ -5,12 +5,14 @@ import java.util.Optional;
 import javafx.beans.value.ObservableValue;
 import javafx.geometry.Point2D;
 import javafx.scene.AccessibleRole;
+import javafx.scene.CacheHint;
 import javafx.scene.Cursor;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.image.ImageView;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
 import javafx.scene.paint.Color;
 import javafx.scene.shape.StrokeLineCap;
@@ -80,7 +82,12 @@ final class ClothView extends Region {
         setFocusTraversable(true);
         setAccessibleRole(AccessibleRole.IMAGE_VIEW);
         stone.setSmooth(true);
-        getChildren().addAll(linen, shadow, stone, overlay);
+        // what lies still is kept as one picture, so that a frame under the hand costs the overlay only
+        Pane still = new Pane(linen, shadow, stone);
+        still.setMouseTransparent(true);
+        still.setCache(true);
+        still.setCacheHint(CacheHint.SPEED);
+        getChildren().addAll(still, overlay);
         overlay.setMouseTransparent(true);
         for (ObservableValue<?> cause : new ObservableValue<?>[] {show.planProperty(), workbench.stageProperty(), workbench.shownProperty(), slice, workbench.itemProperty(), focusVisibleProperty(), focusedProperty(), workbench.studioProperty()}) {
             cause.addListener((o, a, b) -> redrawOverlay());
