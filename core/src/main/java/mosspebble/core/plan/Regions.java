@@ -139,13 +139,12 @@ final class Regions {
                 continue;
             }
             Geometry inside = areas.get(i);
-            Geometry above = above(i);
-            Geometry visible = Shapes.minus(inside, above);
+            Geometry visible = overlap.seen(i);
             seen.put(part.part().id(), visible);
             Palette.Colour colour = colours.get(part.part().slot());
             if (colour != null && visible.getArea() > LEAST_AREA) {
-                topFirst.add(new Region(Operation.Kind.FILL, "the " + part.part().title(), Shapes.minus(inside, holes(i)), colour, 1, true, i, 0, 0, ""));
-                shade(part, visible, above, colour, i).ifPresent(topFirst::add);
+                topFirst.add(new Region(Operation.Kind.FILL, "the " + part.part().title(), Overlap.without(inside, holes(i)), colour, 1, true, i, 0, 0, ""));
+                shade(part, visible, colour, i).ifPresent(topFirst::add);
             }
         }
         for (int i = topFirst.size() - 1; i >= 0; i--) {
@@ -159,18 +158,18 @@ final class Regions {
     }
 
     /** What larger parts in front leave unpainted of a part: themselves, less the seam. */
-    private Geometry holes(int index) {
+    private List<Geometry> holes(int index) {
         List<Geometry> holes = new ArrayList<>();
         for (int front : overlap.inFront(index, areas.get(index).getEnvelopeInternal(), 0)) {
             if (areas.get(front).getArea() >= SMALLEST_HOLE) {
                 holes.add(shrunk.computeIfAbsent(front, f -> Shapes.grown(areas.get(f), -UNDERLAP)));
             }
         }
-        return Shapes.union(holes);
+        return holes;
     }
 
     /** The side away from the light, as far as the part bulges, and the strip below what overlaps it. */
-    private Optional<Region> shade(PlacedPart part, Geometry visible, Geometry above, Palette.Colour colour, int depth) {
+    private Optional<Region> shade(PlacedPart part, Geometry visible, Palette.Colour colour, int depth) {
         double area = part.drawn().getArea();
         if (habits.shade() == 0 || part.part().roundness() == 0 || visible.getArea() < SMALLEST_SHADE) {
             return Optional.empty();
@@ -181,7 +180,7 @@ final class Regions {
         double contact = habits.shade() * 2.2;
         Geometry lit = AffineTransformation.translationInstance(towardX * own, towardY * own).transform(part.drawn());
         Geometry dark = Shapes.minus(visible, lit);
-        Geometry cast = Shapes.common(AffineTransformation.translationInstance(-towardX * contact, -towardY * contact).transform(above), visible);
+        Geometry cast = Shapes.common(AffineTransformation.translationInstance(-towardX * contact, -towardY * contact).transform(above(depth)), visible);
         Geometry place = Shapes.grown(Shapes.grown(Shapes.union(dark, cast), -0.3), 0.3);
         if (place.getArea() < 4) {
             return Optional.empty();

@@ -59,8 +59,20 @@ public final class Overlap {
         return Shapes.union(pieces(index, box, reachMm).stream().map(Piece::shape).toList());
     }
 
-    /** What is seen of one area. */
+    /** What is seen of one area: one after the other is taken away, which is quicker than joining them first. */
     public Geometry seen(int index) {
-        return Shapes.minus(areas.get(index), above(index, 0));
+        return without(areas.get(index), pieces(index, areas.get(index).getEnvelopeInternal(), 0).stream().map(Piece::shape).toList());
+    }
+
+    /** An area less several others. */
+    public static Geometry without(Geometry area, List<Geometry> others) {
+        Geometry left = area;
+        for (Geometry other : others) {
+            if (left.isEmpty()) {
+                return left;
+            }
+            left = Shapes.minus(left, other);
+        }
+        return left;
     }
 }
