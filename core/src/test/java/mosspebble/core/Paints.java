@@ -1,6 +1,7 @@
 package mosspebble.core;
 
 import java.util.List;
+import mosspebble.core.colour.Binder;
 import mosspebble.core.colour.Finish;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.PaintKind;
@@ -21,15 +22,15 @@ public final class Paints {
                 brush("blue", "#1f4e9c", 0.95), brush("black", "#1a1a1c", 0.995), brush("palegreen", "#b9d6a3", 0.66), brush("purple", "#7a4f94", 0.94),
                 brush("umber", "#4a3426", 0.975),
                 pen("blackpen", "#19191b", 0.5, 0.985), pen("whitepen", "#f4f3ef", 0.7, 0.90),
-                new Paint("gesso", "white gesso", PaintKind.PRIMER, Srgb.ofHex("#f3f2ee"), 0.90, Finish.MATT, new Millimetres(0), new Micrometres(80), 0.45, 1, new Millilitres(100)),
-                new Paint("varnish", "gloss varnish", PaintKind.VARNISH, Srgb.ofHex("#f5f1e2"), 0.05, Finish.GLOSS, new Millimetres(0), new Micrometres(60), 0.33, 0, new Millilitres(100))));
+                Paint.usual("gesso", "white gesso", PaintKind.PRIMER, Srgb.ofHex("#f3f2ee"), new Millilitres(100)),
+                Paint.usual("varnish", "gloss varnish", PaintKind.VARNISH, Srgb.ofHex("#f5f1e2"), new Millilitres(100))));
     }
 
-    private static Paint brush(String id, String hex, double hiding) {
-        return new Paint(id, id, PaintKind.BRUSH, Srgb.ofHex(hex), hiding, Finish.SATIN, new Millimetres(0), new Micrometres(60), 0.4, 2, new Millilitres(59));
+    public static Paint brush(String id, String hex, double hiding) {
+        return Paint.usual(id, id, PaintKind.BRUSH, Srgb.ofHex(hex), new Millilitres(59)).withHiding(hiding, 0.05);
     }
 
     private static Paint pen(String id, String hex, double tip, double hiding) {
-        return new Paint(id, id, PaintKind.PEN, Srgb.ofHex(hex), hiding, Finish.MATT, new Millimetres(tip), new Micrometres(18), 0.4, 1, new Millilitres(6));
+        return Paint.usual(id, id, PaintKind.PEN, Srgb.ofHex(hex), new Millilitres(6)).withHiding(hiding, 0.05).withFilm(Binder.ACRYLIC, Finish.MATT, new Millimetres(tip), new Micrometres(18));
     }
 }

@@ -4,10 +4,13 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import mosspebble.core.colour.Binder;
 import mosspebble.core.colour.Finish;
 import mosspebble.core.colour.Mix;
+import mosspebble.core.colour.Opacity;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.PaintKind;
+import mosspebble.core.colour.Pot;
 import mosspebble.core.colour.Shelf;
 import mosspebble.core.drying.Climate;
 import mosspebble.core.plan.Habits;
@@ -47,15 +50,15 @@ public final class LanternWalk {
 
     /** The demo studio: nine stones in hand, four in the basket. */
     public static Studio studio(Repertoire repertoire) {
-        return new Studio(List.of(owl(repertoire), harbour(repertoire), lettering(repertoire), snail(repertoire), moon(repertoire), fox(repertoire), heron(repertoire), window(repertoire), toadstool(repertoire)), basket(), List.of(), shelf(), new Climate(new Celsius(19), 0.55, 0.1), LengthUnit.MM, false);
+        return new Studio(List.of(owl(repertoire), harbour(repertoire), lettering(repertoire), snail(repertoire), moon(repertoire), fox(repertoire), heron(repertoire), window(repertoire), toadstool(repertoire)), basket(), List.of(), shelf(), List.of(), new Climate(new Celsius(19), 0.55, 0.1), LengthUnit.MM, false);
     }
 
     /** An empty studio with the shelf that ships. */
     public static Studio newcomer() {
-        return new Studio(List.of(), List.of(), List.of(), shelf(), Climate.room(), LengthUnit.MM, false);
+        return new Studio(List.of(), List.of(), List.of(), shelf(), List.of(), Climate.room(), LengthUnit.MM, false);
     }
 
-    /** Invented paints and pens; names are plain colours. */
+    /** Invented paints and pens; names are plain colours, prices are in no money in particular. */
     public static Shelf shelf() {
         return new Shelf(List.of(
                 brush("white", "chalk white", "#f6f3ea", 0.87, 90), brush("cream", "oat cream", "#ecdcb9", 0.88, 40), brush("yellow", "straw yellow", "#f3c934", 0.66, 34),
@@ -65,17 +68,27 @@ public final class LanternWalk {
                 brush("rust", "rust brown", "#8a5a36", 0.95, 27), brush("slate", "slate grey", "#5b6169", 0.96, 30), brush("soot", "soot black", "#1e1d20", 0.993, 48),
                 pen("pen-black", "black pen", "#1b1b1d", 0.5, 0.985), pen("pen-black-fine", "black fine pen", "#1b1b1d", 0.3, 0.97), pen("pen-white", "white pen", "#f5f3ec", 0.7, 0.90),
                 pen("pen-umber", "brown pen", "#4b3527", 0.7, 0.97), pen("pen-grey", "grey pen", "#84868a", 0.7, 0.95), pen("pen-cream", "cream broad pen", "#efe3c6", 2.5, 0.88),
-                new Paint("gesso", "white gesso", PaintKind.PRIMER, Srgb.ofHex("#f3f1ea"), 0.90, Finish.MATT, new Millimetres(0), new Micrometres(80), 0.45, 1, new Millilitres(120)),
-                new Paint("gesso-black", "black gesso", PaintKind.PRIMER, Srgb.ofHex("#232325"), 0.985, Finish.MATT, new Millimetres(0), new Micrometres(80), 0.45, 1, new Millilitres(60)),
-                new Paint("varnish", "gloss varnish", PaintKind.VARNISH, Srgb.ofHex("#f4eeda"), 0.05, Finish.GLOSS, new Millimetres(0), new Micrometres(60), 0.33, 0, new Millilitres(110))));
+                made("pen-gold", "gold metallic pen", PaintKind.METALLIC, "#b8913f", 0.86, 7, 12, 3.5).withFilm(Binder.ACRYLIC, Finish.SATIN, new Millimetres(0.7), new Micrometres(20)),
+                made("copper", "copper metallic", PaintKind.METALLIC, "#a9623a", 0.84, 24, 30, 4), made("silver", "silver metallic", PaintKind.METALLIC, "#a7abb0", 0.86, 26, 30, 4),
+                made("glaze-blue", "blue glaze", PaintKind.GLAZE, "#23406e", 0.28, 30, 50, 5), made("glitter", "star glitter", PaintKind.GLITTER, "#c9bfa6", 0.22, 18, 25, 4.5),
+                made("shift", "dusk colour-shift", PaintKind.COLOUR_SHIFT, "#6f5f9a", 0.30, 15, 20, 6),
+                made("ink-black", "black alcohol ink pen", PaintKind.INK, "#1d1b22", 0.80, 3, 4, 2.5).withFilm(Binder.ALCOHOL, Finish.MATT, new Millimetres(0.4), new Micrometres(6)),
+                made("gesso", "white gesso", PaintKind.PRIMER, "#f3f1ea", 0.90, 120, 250, 9), made("gesso-black", "black gesso", PaintKind.PRIMER, "#232325", 0.985, 60, 100, 6),
+                made("crackle", "crackle medium", PaintKind.CRACKLE, "#efe9d9", 0.05, 40, 60, 5), made("gel", "gel coat", PaintKind.GEL, "#f2f0ea", 0.05, 12, 15, 7),
+                made("varnish", "gloss varnish", PaintKind.VARNISH, "#f4eeda", 0.05, 110, 250, 11), made("varnish-matt", "matt varnish", PaintKind.VARNISH, "#f1efe8", 0.05, 80, 250, 11).withFilm(Binder.ACRYLIC, Finish.MATT, new Millimetres(0), new Micrometres(60)),
+                made("resin", "two-part resin", PaintKind.VARNISH, "#f6f4ee", 0.05, 150, 200, 18).withFilm(Binder.RESIN, Finish.GLOSS, new Millimetres(0), new Micrometres(500))));
     }
 
     private static Paint brush(String id, String name, String hex, double hiding, double left) {
-        return new Paint(id, name, PaintKind.BRUSH, Srgb.ofHex(hex), hiding, Finish.SATIN, new Millimetres(0), new Micrometres(60), 0.40, 2, new Millilitres(left));
+        return made(id, name, PaintKind.BRUSH, hex, hiding, left, 59, 3);
     }
 
     private static Paint pen(String id, String name, String hex, double tip, double hiding) {
-        return new Paint(id, name, PaintKind.PEN, Srgb.ofHex(hex), hiding, Finish.MATT, new Millimetres(tip), new Micrometres(tip > 2 ? 24 : 18), 0.40, 1, new Millilitres(7));
+        return made(id, name, PaintKind.PEN, hex, hiding, 7, 9, 3).withFilm(Binder.ACRYLIC, Finish.MATT, new Millimetres(tip), new Micrometres(tip > 2 ? 24 : 18));
+    }
+
+    private static Paint made(String id, String name, PaintKind kind, String hex, double hiding, double left, double full, double price) {
+        return Paint.usual(id, name, kind, Srgb.ofHex(hex), new Millilitres(left)).withHiding(hiding, Opacity.SPREAD).withPot(new Pot(new Millilitres(left), new Millilitres(Math.max(left, full)), price));
     }
 
     private static Stone stone(double length, double width, double height, Shape shape, double fullness, boolean flatBack, double wayUp, long seed, RockKind rock, Texture texture, String colour) {
@@ -115,7 +128,7 @@ public final class LanternWalk {
         colours.put("marks", Mix.of("pen-umber"));
         colours.put("light", Mix.of("pen-white"));
         return project("owl", "Owl keeping a lamp", "first stone of the walk, by the gate", stone, repertoire, new Subject.Figure("owl-lamp"), false, 0, colours,
-                Optional.empty(), Habits.usual().with(Habits.Ground.BARE, Habits.Lines.LAST, Habits.LineColour.CONTRAST, Habits.Primer.WHERE_NEEDED));
+                Optional.empty(), Habits.usual().with(Habits.Ground.BARE));
     }
 
     private static Project harbour(Repertoire repertoire) {
@@ -144,7 +157,7 @@ public final class LanternWalk {
         colours.put("letters", mix("night", 3, "plum", 1));
         colours.put("i2/letters", mix("marigold", 3, "brick", 1));
         Project alone = project("lettering", "Lantern Walk", "the sign at the start", stone, repertoire, new Subject.Word(List.of("LANTERN", "WALK"), BuiltIn.SLAB), false, 2, colours, Optional.of(Mix.of("white")),
-                Habits.usual().with(Habits.Ground.UNDER, Habits.Lines.LAST, Habits.LineColour.CONTRAST, Habits.Primer.WHERE_NEEDED)).withViewpoint(new Viewpoint(0, 1300, 1300));
+                Habits.usual().with(Habits.Ground.UNDER)).withViewpoint(new Viewpoint(0, 1300, 1300));
         Subject.Word over = new Subject.Word(List.of("mind the step"), "script", LetterSetting.plain().swelled(0.05).toEye(true));
         return alone.withSketch(alone.sketch().map(s -> s.with("", i -> i.at(i.placement().movedBy(0, -3))).plus(Item.of(over, Manner.ON_STONE, new Placement(12, 22, -5, 13.5), 1))));
     }
@@ -164,7 +177,7 @@ public final class LanternWalk {
     }
 
     private static Habits bare() {
-        return Habits.usual().with(Habits.Ground.BARE, Habits.Lines.LAST, Habits.LineColour.CONTRAST, Habits.Primer.WHERE_NEEDED);
+        return Habits.usual().with(Habits.Ground.BARE);
     }
 
     private static Project moon(Repertoire repertoire) {

@@ -282,7 +282,7 @@ public final class Sheets {
                     if (!progress.at((double) i / steps.size(), "Card " + (i + 1) + " of " + steps.size())) {
                         return false;
                     }
-                    card(out, i, (float) paper.heightMm() - MARGIN - HEAD - (i - first) * CARD, Pictures.of(picture, i + 1, plan.project().habits().lightFrom()));
+                    card(out, i, (float) paper.heightMm() - MARGIN - HEAD - (i - first) * CARD, Pictures.of(picture, i + 1, plan.project().habits().light().from()));
                 }
             }
         }

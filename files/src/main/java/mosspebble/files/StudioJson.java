@@ -20,8 +20,11 @@ import java.io.IOException;
 import java.util.function.DoubleFunction;
 import java.util.function.ToDoubleFunction;
 import mosspebble.core.colour.Mix;
+import mosspebble.core.blend.Blend;
 import mosspebble.core.colour.Paint;
+import mosspebble.core.colour.Pot;
 import mosspebble.core.plan.Habits;
+import mosspebble.core.plan.Light;
 import mosspebble.core.sketch.Item;
 import mosspebble.core.sketch.OwnFile;
 import mosspebble.core.sketch.Placement;
@@ -82,7 +85,7 @@ final class StudioJson {
             }
         });
         JsonMapper.Builder builder = JsonMapper.builder().addModule(units).addModule(new Jdk8Module()).addMixIn(Subject.class, SubjectKind.class).addMixIn(Shape.class, ShapeKind.class);
-        for (Class<?> plain : new Class<?>[] {Stone.class, Mix.class, Habits.class, Paint.class, Placement.class, Viewpoint.class, FoundStone.class, Item.class, Subject.Word.class, Subject.Guide.class}) {
+        for (Class<?> plain : new Class<?>[] {Stone.class, Mix.class, Habits.class, Light.class, Paint.class, Pot.class, Blend.class, Placement.class, Viewpoint.class, FoundStone.class, Item.class, Subject.Word.class, Subject.Guide.class}) {
             builder.addMixIn(plain, FieldsOnly.class);
         }
         ObjectMapper mapper = builder.build();

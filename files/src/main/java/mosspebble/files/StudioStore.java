@@ -21,6 +21,7 @@ import java.util.List;
 import java.util.Objects;
 import java.util.function.Function;
 import java.util.function.Supplier;
+import mosspebble.core.care.SmearTest;
 import mosspebble.core.colour.Shelf;
 import mosspebble.core.drying.Climate;
 import mosspebble.core.plan.Project;
@@ -37,7 +38,7 @@ import org.sqlite.SQLiteConfig;
 public final class StudioStore implements Closeable {
 
     /** Version of the tables this program writes; kept in the file's user_version. */
-    static final int VERSION = 2;
+    static final int VERSION = 3;
 
     /** Marks the file as a studio of ours: "MPeb". */
     static final int APPLICATION = 0x4D506562;
@@ -55,7 +56,20 @@ public final class StudioStore implements Closeable {
             UPDATE project SET document = replace(replace(document,
                 '"kind":"word",', '"kind":"word","setting":{"path":"STRAIGHT","bend":0.0,"style":"SOLID","optical":0.5,"space":0.0,"lineStep":1.38,"boxes":false,"swell":0.0,"toEye":false,"penMm":0.8,"kerns":{}},'),
                 '"kind":"dots",', '"kind":"dots","series":"EQUAL","count":0,"ratio":0.5,"bandMm":0.0,"innerMm":0.0,');
+            """, """
+            UPDATE project SET document = json_set(document, '$.blends', json('{}'), '$.order', json('[]'));
+            UPDATE project SET document = json_set(document, '$.below.blends', json('{}'), '$.below.order', json('[]')) WHERE json_type(document, '$.below') = 'object';
+            UPDATE project SET document = json_remove(json_set(document,
+                '$.habits.light', json_object('from', json_extract(document, '$.habits.lightFrom'), 'shade', json_extract(document, '$.habits.shade'),
+                    'contact', json_extract(document, '$.habits.shade'), 'highlight', 0.0, 'halo', 0.0),
+                '$.habits.lineStyle', 'EVEN', '$.habits.medium', 'BY_AREA', '$.habits.hand', 'RIGHT', '$.habits.seal', 'GLOSS'), '$.habits.lightFrom', '$.habits.shade');
+            UPDATE setting SET document = json_object('paints', (SELECT json_group_array(json_remove(json_set(value,
+                '$.binder', 'ACRYLIC', '$.hidingSpread', 0.08, '$.pot', json_object('left', json_extract(value, '$.left'), 'full', 0.0, 'price', 0.0)), '$.left'))
+                FROM json_each(setting.document, '$.paints'))) WHERE key = 'shelf';
+            INSERT INTO setting(key, document) VALUES('tests', '{"tests":[]}');
             """);
+
+    private record Tests(List<SmearTest> tests) {}
 
     private record View(LengthUnit unit, boolean evening) {}
 
@@ -188,9 +202,10 @@ public final class StudioStore implements Closeable {
         View view = setting(connection, file, "view", View.class);
         Shelf shelf = setting(connection, file, "shelf", Shelf.class);
         Climate climate = setting(connection, file, "climate", Climate.class);
+        Tests tests = setting(connection, file, "tests", Tests.class);
         connection.commit();
         try {
-            return new Studio(projects, basket, own, shelf, climate, view.unit(), view.evening());
+            return new Studio(projects, basket, own, shelf, tests.tests(), climate, view.unit(), view.evening());
         } catch (IllegalArgumentException | NullPointerException e) {
             throw new FileTrouble(file.toString(), "The studio contradicts itself: " + e.getMessage() + ".", "It is left untouched. Restore a copy.", e);
         }
@@ -248,6 +263,7 @@ public final class StudioStore implements Closeable {
             putRows(connection, "found", before == null ? List.of() : before.basket(), after.basket(), FoundStone::id);
             putRows(connection, "own", before == null ? List.of() : before.own(), after.own(), OwnFile::id);
             putIfChanged(connection, "shelf", before == null ? null : before.shelf(), after.shelf());
+            putIfChanged(connection, "tests", before == null ? null : new Tests(before.tests()), new Tests(after.tests()));
             putIfChanged(connection, "climate", before == null ? null : before.climate(), after.climate());
             putIfChanged(connection, "view", before == null ? null : new View(before.unit(), before.evening()), new View(after.unit(), after.evening()));
             run(connection, "INSERT INTO edit(at, title) VALUES(strftime('%Y-%m-%dT%H:%M:%SZ', 'now'), ?)", title);

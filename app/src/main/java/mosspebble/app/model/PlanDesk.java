@@ -21,8 +21,10 @@ import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Planner;
 import mosspebble.core.plan.Project;
 import mosspebble.core.plan.Studio;
+import mosspebble.core.plan.Workshop;
 import mosspebble.core.sketch.Grid;
 import mosspebble.core.sketch.OwnFile;
+import mosspebble.core.sketch.Remembered;
 import mosspebble.core.sketch.Repertoire;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.Survey;
@@ -69,6 +71,7 @@ public final class PlanDesk implements AutoCloseable {
     private final Map<Stone, Survey> surveys = remembering();
     private final Map<TerrainKey, StoneTerrain> terrains = remembering();
     private final Map<Shelf, Palette> palettes = remembering();
+    private final Map<String, Remembered> remembered = remembering();
     private final AtomicLong waiting = new AtomicLong();
     private final CountDownLatch begun = new CountDownLatch(1);
     private final Map<List<OwnFile>, Repertoire> repertoires = remembering();
@@ -171,7 +174,8 @@ public final class PlanDesk implements AutoCloseable {
 
     /** The plan of a project; only on the worker. */
     public PaintPlan plan(Project project, Studio studio) {
-        return Planner.plan(project, survey(project.stone()), palette(studio.shelf()), repertoire(studio), studio.climate());
+        Workshop workshop = new Workshop(palette(studio.shelf()), repertoire(studio), studio.climate(), studio.tests());
+        return Planner.plan(project, survey(project.stone()), workshop, remembered.computeIfAbsent(project.id(), id -> new Remembered()));
     }
 
     /** The picture of a plan at so many pixels per mm; only on the worker. */

@@ -125,7 +125,7 @@ public final class Show {
         int steps = Math.min(workbench.stepProperty().get(), from.steps());
         desk.ask(seenLine, d -> {
             int[] top = new int[from.terrain().grid().cells()];
-            from.draw(steps, project.habits().lightFrom(), top);
+            from.draw(steps, project.habits().light().from(), top);
             return new Seen(from, viewpoint, SeenPicture.of(now.survey().stone(), now.survey().dome(), top, from.terrain().grid(), viewpoint));
         }, seen::set);
     }

@@ -52,22 +52,22 @@ final class BuildUpPanel extends Panel {
         reason.setId("step-reason");
         VBox detail = new VBox(4, title, sentence, facts, reason);
         detail.getStyleClass().add("inset");
-        Choice<Habits.Ground> ground = new Choice<>("Ground colour", g -> habits("Ground " + g.name().toLowerCase(Locale.ROOT), h -> h.with(g, h.lines(), h.lineColour(), h.primer())));
+        Choice<Habits.Ground> ground = new Choice<>("Ground colour", g -> habits("Ground " + g.name().toLowerCase(Locale.ROOT), h -> h.with(g)));
         ground.option("ground-around", "around", Habits.Ground.AROUND, "Only around the subject, 1 mm under its edge").option("ground-under", "under all", Habits.Ground.UNDER, "Under everything")
                 .option("ground-bare", "bare stone", Habits.Ground.BARE, "No ground colour");
-        Choice<Habits.Primer> primer = new Choice<>("Primer", p -> habits("Primer", h -> h.with(h.ground(), h.lines(), h.lineColour(), p)));
+        Choice<Habits.Primer> primer = new Choice<>("Primer", p -> habits("Primer", h -> h.with(p)));
         primer.option("primer-needed", "where it saves coats", Habits.Primer.WHERE_NEEDED, "Only under areas that would need more coats without it")
                 .option("primer-whole", "whole", Habits.Primer.WHOLE, "Everywhere: even and bright").option("primer-never", "never", Habits.Primer.NEVER, "The first coat soaks in and grips");
-        Choice<Habits.Lines> lines = new Choice<>("Outline", l -> habits("Outline", h -> h.with(h.ground(), l, h.lineColour(), h.primer())));
+        Choice<Habits.Lines> lines = new Choice<>("Outline", l -> habits("Outline", h -> h.with(l)));
         lines.option("lines-last", "last", Habits.Lines.LAST, "Fill first, line last").option("lines-first", "first and restored", Habits.Lines.FIRST, "Line first, fill up to it, restore it");
-        Choice<Habits.LineColour> lineColour = new Choice<>("Line colour", l -> habits("Line colour", h -> h.with(h.ground(), h.lines(), l, h.primer())));
+        Choice<Habits.LineColour> lineColour = new Choice<>("Line colour", l -> habits("Line colour", h -> h.with(l)));
         lineColour.option("line-contrast", "by contrast", Habits.LineColour.CONTRAST, "Black beside light, white beside dark").option("line-dark", "always dark", Habits.LineColour.DARK, "The darkest pen");
         Choice<Double> tolerance = new Choice<>("Cover", t -> habits("Cover", h -> h.withTolerance(t)));
         tolerance.option("cover-fussy", "fussy", 1.0, "Nothing shows through: difference under 1").option("cover-usual", "usual", 2.0, "Difference under 2").option("cover-easy", "easy", 3.0, "Difference under 3");
-        Measure shade = new Measure("shade", "Shade", "Amount of shade and contact shadow", 0, 1, 0.1, () -> habits().shade(), v -> v == 0 ? "none" : Math.round(100 * v) + " %",
-                v -> { }, v -> habits("Shade", h -> h.withLight(v, h.lightFrom())));
-        Measure light = new Measure("light", "Light from", "Where the light on the stone comes from", 0, 345, 15, () -> habits().lightFrom(), v -> clock(v),
-                v -> workbench.draft(p -> p.withHabits(p.habits().withLight(p.habits().shade(), v))), v -> habits("Light", h -> h.withLight(h.shade(), v)));
+        Measure shade = new Measure("shade", "Shade", "Amount of shade and contact shadow", 0, 1, 0.1, () -> habits().light().shade(), v -> v == 0 ? "none" : Math.round(100 * v) + " %",
+                v -> { }, v -> habits("Shade", h -> h.with(h.light().with(v, v, h.light().highlight(), h.light().halo()))));
+        Measure light = new Measure("light", "Light from", "Where the light on the stone comes from", 0, 345, 15, () -> habits().light().from(), v -> clock(v),
+                v -> workbench.draft(p -> p.withHabits(p.habits().with(p.habits().light().comingFrom(v)))), v -> habits("Light", h -> h.with(h.light().comingFrom(v))));
         getChildren().addAll(steps, detail, heading("Habits"), ground, primer, lines, lineColour, tolerance, shade, light);
         onRefresh(() -> {
             PaintPlan plan = show.plan();

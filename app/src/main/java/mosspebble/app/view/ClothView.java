@@ -216,7 +216,7 @@ final class ClothView extends Region {
             view.setFitHeight(grid.rows() * size);
         }
         stone.relocate(middleX() + grid.left() * scale, middleY() + grid.top() * scale);
-        double light = Math.toRadians(workbench.shown().map(p -> p.habits().lightFrom()).orElse(320.0));
+        double light = Math.toRadians(workbench.shown().map(p -> p.habits().light().from()).orElse(320.0));
         if (seen()) { // on the table below the stone, as deep as the view is steep
             Eye eye = workbench.shown().orElseThrow().viewpoint().eye();
             double steep = Math.max(0.35, eye.z() / Math.hypot(eye.y(), eye.z()));
@@ -252,7 +252,7 @@ final class ClothView extends Region {
             return;
         }
         bareUnderHand = sketchTool.dragging();
-        stoneImage.draw(picture, bareUnderHand ? 0 : steps, workbench.shown().map(p -> p.habits().lightFrom()).orElse(320.0));
+        stoneImage.draw(picture, bareUnderHand ? 0 : steps, workbench.shown().map(p -> p.habits().light().from()).orElse(320.0));
         placeStone();
     }
 

@@ -172,10 +172,10 @@ final class ColourPanel extends Panel {
     private Node shelf(Slot slot, Palette palette) {
         FlowPane shelf = new FlowPane(5, 5);
         for (Paint paint : palette.shelf().paints()) {
-            if (paint.kind() == PaintKind.PRIMER || paint.kind() == PaintKind.VARNISH) {
+            if (paint.kind() == PaintKind.PRIMER || paint.kind().clear()) {
                 continue;
             }
-            Button dab = new Button(paint.kind() == PaintKind.PEN ? Numbers.text(paint.tip().value(), 1) : "");
+            Button dab = new Button(paint.hasNib() ? Numbers.text(paint.tip().value(), 1) : "");
             dab.setId("paint-" + paint.id());
             dab.getStyleClass().addAll("dab", "paint");
             boolean dark = Lab.of(paint.swatch()).l() < 55;

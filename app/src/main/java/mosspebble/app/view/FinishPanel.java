@@ -46,7 +46,7 @@ final class FinishPanel extends Panel {
         super(workbench, show);
         sealing.setWrapText(true);
         sealing.setId("sealing");
-        Choice<Boolean> place = new Choice<>("It will live", o -> edit(o ? "Outdoors" : "Indoors", p -> p.withHabits(p.habits().withCare(p.habits().dryer(), o))));
+        Choice<Boolean> place = new Choice<>("It will live", o -> edit(o ? "Outdoors" : "Indoors", p -> p.withHabits(p.habits().withOutdoors(o))));
         place.option("live-outdoors", "outdoors", true, "Garden, doorstep, left to be found").option("live-indoors", "indoors", false, "Shelf, window sill, gift");
         Choice<Paper> papers = new Choice<>("Sheets", p -> paper = p);
         for (Paper p : Paper.values()) {

@@ -40,7 +40,7 @@ final class SittingPanel extends Panel {
         HBox air = new HBox(8, temperature, humidity);
         HBox.setHgrow(temperature, Priority.ALWAYS);
         HBox.setHgrow(humidity, Priority.ALWAYS);
-        Choice<Boolean> dryer = new Choice<>("Between coats", d -> edit(d ? "Use the dryer" : "Dry in the air", p -> p.withHabits(p.habits().withCare(d, p.habits().outdoors()))));
+        Choice<Boolean> dryer = new Choice<>("Between coats", d -> edit(d ? "Use the dryer" : "Dry in the air", p -> p.withHabits(p.habits().withDryer(d))));
         dryer.option("dry-air", "air", false, "Let each coat dry in the room").option("dry-dryer", "hair dryer", true, "Warm moving air; never on solvent products");
         rows.setId("sitting-rows");
         getChildren().addAll(totals, air, button("read-probe", "Read the " + probe.label(), "Takes temperature and humidity now", () -> workbench.editStudio("Read the probe", s -> s.withClimate(probe.read(LocalTime.now())))),

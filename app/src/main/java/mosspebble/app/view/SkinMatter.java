@@ -114,7 +114,7 @@ final class SkinMatter extends Matter {
             StoneTerrain terrain = StoneTerrain.of(shown, grid);
             looks.getChildren().clear();
             for (Look look : Look.values()) {
-                ImageView image = new ImageView(StoneImage.still(StonePicture.of(plan, terrain, look), 0, plan.project().habits().lightFrom()));
+                ImageView image = new ImageView(StoneImage.still(StonePicture.of(plan, terrain, look), 0, plan.project().habits().light().from()));
                 Label words = Panel.quiet(look.name().toLowerCase(Locale.ROOT) + ", L* " + Numbers.text(Lab.of(PaintPlan.bare(shown.stone(), look)).l(), 0));
                 VBox box = new VBox(3, image, words);
                 box.setAlignment(Pos.BOTTOM_CENTER);

@@ -125,7 +125,7 @@ final class TrayView extends StackPane {
         String state = "being planned";
         if (thumb != null) {
             PaintPlan plan = thumb.plan();
-            ImageView image = new ImageView(StoneImage.still(thumb.picture(), thumb.picture().steps(), project.habits().lightFrom()));
+            ImageView image = new ImageView(StoneImage.still(thumb.picture(), thumb.picture().steps(), project.habits().light().from()));
             Grid grid = thumb.picture().terrain().grid();
             image.setFitWidth(grid.columns() * grid.cellMm() * scale);
             image.setFitHeight(grid.rows() * grid.cellMm() * scale);

@@ -43,6 +43,11 @@ public final class FilmMap {
         }
     }
 
+    /** Number of the film on a cell by its number, rows first. */
+    public int at(int cell) {
+        return film[cell];
+    }
+
     /** Number of the film on a cell. */
     public int at(int column, int row) {
         return film[row * grid.columns() + column];

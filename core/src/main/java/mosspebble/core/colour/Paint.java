@@ -1,5 +1,6 @@
 package mosspebble.core.colour;
 
+import java.util.Locale;
 import java.util.Objects;
 import mosspebble.core.units.Micrometres;
 import mosspebble.core.units.Millilitres;
@@ -7,29 +8,34 @@ import mosspebble.core.units.Millimetres;
 import mosspebble.core.units.Srgb;
 
 /**
- * A paint, pen, primer or varnish on the shelf.
+ * A paint, pen, medium or sealer on the shelf.
  *
  * @param id stable name within the shelf
  * @param swatch colour of the thick dry film
  * @param hiding contrast ratio of one normal coat over black and over white (0.80), 0.02 to 0.999; 0.98 counts as hiding (ISO 6504-3, ASTM D2805)
+ * @param hidingSpread how far the hiding may be off, plus and minus, 0 to 0.5; {@link Opacity#SPREAD} for the word on a label, smaller once a drawdown was read
  * @param tip width of a pen's nib, 0 for what is brushed; up to 15 mm
  * @param wetCoat wet thickness of one normal coat, 3 to 500 µm
  * @param solids solids by volume, 0.05 to 1: dry = wet x solids
  * @param dryingShift lightness L* of the wet film minus that of the dry one, -15 to 15; acrylics dry darker, so mostly above 0
- * @param left what is in the pot
  */
-public record Paint(String id, String name, PaintKind kind, Srgb swatch, double hiding, Finish finish, Millimetres tip, Micrometres wetCoat,
-        double solids, double dryingShift, Millilitres left) {
+public record Paint(String id, String name, PaintKind kind, Binder binder, Srgb swatch, double hiding, double hidingSpread, Finish finish, Millimetres tip, Micrometres wetCoat,
+        double solids, double dryingShift, Pot pot) {
+
+    /** Longest id or name. */
+    public static final int LONGEST = 60;
 
     public Paint {
         Objects.requireNonNull(kind);
+        Objects.requireNonNull(binder);
         Objects.requireNonNull(swatch);
         Objects.requireNonNull(finish);
-        Objects.requireNonNull(left);
-        if (id.isBlank() || id.length() > 60 || name.isBlank() || name.length() > 60) {
-            throw new IllegalArgumentException("a paint needs an id and a name of 1 to 60 letters, had \"" + id + "\" and \"" + name + "\"");
+        Objects.requireNonNull(pot);
+        if (id.isBlank() || id.length() > LONGEST || name.isBlank() || name.length() > LONGEST) {
+            throw new IllegalArgumentException("a paint needs an id and a name of 1 to " + LONGEST + " letters, had \"" + id + "\" and \"" + name + "\"");
         }
         check(name, "hiding as contrast ratio", hiding, 0.02, 0.999);
+        check(name, "uncertainty of the hiding", hidingSpread, 0, 0.5);
         check(name, "tip in mm", tip.value(), 0, 15);
         check(name, "wet coat in µm", wetCoat.value(), 3, 500);
         check(name, "solids by volume", solids, 0.05, 1);
@@ -42,8 +48,58 @@ public record Paint(String id, String name, PaintKind kind, Srgb swatch, double 
         }
     }
 
+    /** A paint as its kind usually is; nothing is known of the pot but what is left. */
+    public static Paint usual(String id, String name, PaintKind kind, Srgb swatch, Millilitres left) {
+        Binder binder = switch (kind) {
+            case INK -> Binder.PIGMENT_INK;
+            case GEL -> Binder.UV_GEL;
+            default -> Binder.ACRYLIC;
+        };
+        return new Paint(id, name, kind, binder, swatch, kind.hiding, Opacity.SPREAD, kind.finish, new Millimetres(kind.pen() ? 0.7 : 0), new Micrometres(kind.wetUm), kind.solids, kind.shift,
+                new Pot(left, new Millilitres(0), 0));
+    }
+
+    /** A name as an id: small letters, digits and hyphens. */
+    public static String idOf(String name) {
+        String plain = java.text.Normalizer.normalize(name, java.text.Normalizer.Form.NFD).toLowerCase(Locale.ROOT).replaceAll("\\p{M}", "").replaceAll("[^\\p{L}\\p{N}]+", "-").replaceAll("^-|-$", "");
+        return plain.isEmpty() ? "paint" : plain.substring(0, Math.min(plain.length(), LONGEST - 4));
+    }
+
+    /** Whether it comes with a nib of its own and draws lines. */
+    public boolean hasNib() {
+        return tip.value() > 0;
+    }
+
+    public Millilitres left() {
+        return pot.left();
+    }
+
     /** Dry thickness of one normal coat. */
     public Micrometres dryCoat() {
         return new Micrometres(wetCoat.value() * solids);
+    }
+
+    public Paint withName(String newName) {
+        return new Paint(id, newName, kind, binder, swatch, hiding, hidingSpread, finish, tip, wetCoat, solids, dryingShift, pot);
+    }
+
+    public Paint withSwatch(Srgb newSwatch) {
+        return new Paint(id, name, kind, binder, newSwatch, hiding, hidingSpread, finish, tip, wetCoat, solids, dryingShift, pot);
+    }
+
+    public Paint withHiding(double ratio, double spread) {
+        return new Paint(id, name, kind, binder, swatch, ratio, spread, finish, tip, wetCoat, solids, dryingShift, pot);
+    }
+
+    public Paint withFilm(Binder newBinder, Finish newFinish, Millimetres newTip, Micrometres newCoat) {
+        return new Paint(id, name, kind, newBinder, swatch, hiding, hidingSpread, newFinish, newTip, newCoat, solids, dryingShift, pot);
+    }
+
+    public Paint withDryingShift(double shift) {
+        return new Paint(id, name, kind, binder, swatch, hiding, hidingSpread, finish, tip, wetCoat, solids, shift, pot);
+    }
+
+    public Paint withPot(Pot newPot) {
+        return new Paint(id, name, kind, binder, swatch, hiding, hidingSpread, finish, tip, wetCoat, solids, dryingShift, newPot);
     }
 }

@@ -14,48 +14,62 @@ public final class PaintOptics {
     private static final double CARD_WHITE = 0.80;
 
     private final double[] k;
-    private final double[] s;
+    private final double s;
 
-    private PaintOptics(double[] k, double[] s) {
+    private PaintOptics(double[] k, double s) {
         this.k = k;
         this.s = s;
     }
 
     public static PaintOptics of(Paint paint) {
-        Spectrum swatch = Spectrum.of(paint.swatch());
+        if (paint.kind().clear()) {
+            return clear();
+        }
+        double[] q = absorption(Spectrum.of(paint.swatch()));
+        double scatter = scatterFor(q, paint.hiding()) / paint.dryCoat().value();
+        double[] k = new double[q.length];
+        for (int i = 0; i < q.length; i++) {
+            k[i] = q[i] * scatter;
+        }
+        return new PaintOptics(k, scatter);
+    }
+
+    /** K/S per band of a thick film. */
+    static double[] absorption(Spectrum swatch) {
         double[] q = new double[Spectrum.BANDS];
         for (int i = 0; i < q.length; i++) {
             q[i] = KubelkaMunk.kOverS(Math.min(0.985, Math.max(0.004, swatch.at(i))));
         }
+        return q;
+    }
+
+    /** S X at which a film of this K/S has a contrast ratio; by halving, since the ratio grows with S X. */
+    static double scatterFor(double[] q, double ratio) {
         double low = 1e-6;
         double high = 1e3;
         for (int halving = 0; halving < 80; halving++) {
             double sx = Math.sqrt(low * high);
-            if (contrastRatio(q, sx) < paint.hiding()) {
+            if (contrastRatio(q, sx) < ratio) {
                 low = sx;
             } else {
                 high = sx;
             }
         }
-        double scatter = Math.sqrt(low * high) / paint.dryCoat().value();
-        double[] k = new double[q.length];
-        double[] s = new double[q.length];
-        for (int i = 0; i < q.length; i++) {
-            s[i] = scatter;
-            k[i] = q[i] * scatter;
-        }
-        return new PaintOptics(k, s);
+        return Math.sqrt(low * high);
     }
 
     /** A film that neither absorbs nor scatters: varnish. */
     public static PaintOptics clear() {
-        return new PaintOptics(new double[Spectrum.BANDS], new double[Spectrum.BANDS]);
+        return new PaintOptics(new double[Spectrum.BANDS], 0);
     }
 
-    private static double contrastRatio(double[] q, double sx) {
-        Spectrum black = Spectrum.of(i -> KubelkaMunk.over(q[i] * sx, sx, 0));
-        Spectrum white = Spectrum.of(i -> KubelkaMunk.over(q[i] * sx, sx, CARD_WHITE));
-        return black.luminance() / white.luminance();
+    static double contrastRatio(double[] q, double sx) {
+        return contrastRatio(q, sx, 0, CARD_WHITE);
+    }
+
+    /** Luminous reflectance of a film over one ground divided by that over another. */
+    static double contrastRatio(double[] q, double sx, double black, double white) {
+        return Spectrum.of(i -> KubelkaMunk.over(q[i] * sx, sx, black)).luminance() / Spectrum.of(i -> KubelkaMunk.over(q[i] * sx, sx, white)).luminance();
     }
 
     /** Luminous reflectance over black divided by that over the white card, for a dry film of so many micrometres. */
@@ -71,12 +85,12 @@ public final class PaintOptics {
     public static PaintOptics mix(List<PaintOptics> paints, double[] volumes) {
         double total = 0;
         double[] k = new double[Spectrum.BANDS];
-        double[] s = new double[Spectrum.BANDS];
+        double s = 0;
         for (int p = 0; p < volumes.length; p++) {
             total += volumes[p];
+            s += volumes[p] * paints.get(p).s;
             for (int i = 0; i < k.length; i++) {
                 k[i] += volumes[p] * paints.get(p).k[i];
-                s[i] += volumes[p] * paints.get(p).s[i];
             }
         }
         if (!(total > 0)) {
@@ -84,31 +98,30 @@ public final class PaintOptics {
         }
         for (int i = 0; i < k.length; i++) {
             k[i] /= total;
-            s[i] /= total;
         }
-        return new PaintOptics(k, s);
+        return new PaintOptics(k, s / total);
     }
 
     /** Look of a dry film of so many micrometres over a ground. */
     public Spectrum over(Spectrum ground, double dryUm) {
-        return Spectrum.of(i -> KubelkaMunk.over(k[i] * dryUm, s[i] * dryUm, ground.at(i)));
+        return Spectrum.of(i -> KubelkaMunk.over(k[i] * dryUm, s * dryUm, ground.at(i)));
     }
 
-    /** Look at full thickness: nothing shows through. */
+    /** Look at full thickness: nothing shows through; white for what is clear. */
     public Spectrum full() {
-        return Spectrum.of(i -> KubelkaMunk.infinite(k[i] / s[i]));
+        return isClear() ? Spectrum.flat(1) : Spectrum.of(i -> KubelkaMunk.infinite(k[i] / s));
     }
 
     /** Whether it lets all light through. */
     public boolean isClear() {
-        return s[0] == 0 && k[0] == 0;
+        return s == 0;
     }
 
     double k(int band) {
         return k[band];
     }
 
-    double s(int band) {
-        return s[band];
+    double s() {
+        return s;
     }
 }

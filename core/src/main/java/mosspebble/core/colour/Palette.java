@@ -5,12 +5,14 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 
 /** The shelf with every paint's optics worked out once; immutable. */
 public final class Palette {
 
     private final Shelf shelf;
     private final Map<String, PaintOptics> optics = new LinkedHashMap<>();
+    private final Map<Mix, Optional<Colour>> known = new ConcurrentHashMap<>();
 
     public Palette(Shelf shelf) {
         this.shelf = shelf;
@@ -32,6 +34,10 @@ public final class Palette {
      * A mix as one paint: optics by volume of solids, coat, solids, hiding by parts. Empty if a paint is no longer on the shelf.
      */
     public Optional<Colour> colour(Mix mix) {
+        return known.computeIfAbsent(mix, this::mixed);
+    }
+
+    private Optional<Colour> mixed(Mix mix) {
         List<PaintOptics> parts = new ArrayList<>();
         double[] volumes = new double[mix.parts().size()];
         double wet = 0;
@@ -62,6 +68,28 @@ public final class Palette {
      * @param dryingShift L* wet minus dry
      */
     public record Colour(Mix mix, PaintOptics optics, double wetUm, double solids, double dryingShift) {
+
+        /**
+         * The two stirred together; the mix named is still this one's.
+         *
+         * @param share of the other in the wet volume, 0 to 1
+         */
+        public Colour into(Colour other, double share) {
+            double[] volumes = {(1 - share) * solids, share * other.solids};
+            return new Colour(mix, PaintOptics.mix(List.of(optics, other.optics), volumes), (1 - share) * wetUm + share * other.wetUm, (1 - share) * solids + share * other.solids,
+                    (1 - share) * dryingShift + share * other.dryingShift);
+        }
+
+        /** Look of the thick film while wet: what to aim for in the pan so that it dries right. */
+        public Lab wetLab() {
+            Lab dry = lab();
+            return new Lab(Math.min(100, Math.max(0, dry.l() + dryingShift)), dry.a(), dry.b());
+        }
+
+        /** The same paint under another recipe. */
+        public Colour as(Mix recipe) {
+            return new Colour(recipe, optics, wetUm, solids, dryingShift);
+        }
 
         /** Dry thickness of a normal coat, µm. */
         public double dryUm() {

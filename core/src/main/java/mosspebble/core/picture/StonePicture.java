@@ -61,8 +61,8 @@ public final class StonePicture {
         for (Operation operation : plan.operations()) {
             if (operation.coat().isPresent()) {
                 Mask mask = Mask.of(operation.place(), grid);
-                if (operation.fadesWithin().isPresent()) {
-                    changes.add(fade(mask, Mask.of(operation.fadesWithin().get(), grid), operation, table, film, colour));
+                if (operation.soft().isShade()) {
+                    changes.add(fade(mask, Mask.of(operation.soft().within().orElseThrow(), grid), operation, table, film, colour));
                 } else {
                     changes.add(cover(mask, operation, table, film, colour));
                 }

@@ -3,13 +3,20 @@ package mosspebble.core.plan;
 import static mosspebble.core.plan.Finding.Stage;
 import static mosspebble.core.plan.Finding.Weight;
 
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import mosspebble.core.blend.Blend;
+import mosspebble.core.care.Compatibility;
 import mosspebble.core.care.SealAdvice;
+import mosspebble.core.care.SmearTest;
 import mosspebble.core.coats.Coat;
 import mosspebble.core.coats.FilmTable;
 import mosspebble.core.coats.SoakIn;
+import mosspebble.core.colour.Binder;
+import mosspebble.core.colour.Finish;
 import mosspebble.core.colour.Lab;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Paint;
@@ -28,6 +35,7 @@ import mosspebble.core.sketch.Slot;
 import mosspebble.core.stone.Patch;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.supplies.PaintUse;
+import mosspebble.core.timetable.Durations;
 import mosspebble.core.units.Numbers;
 
 /** What a practised painter would say looking at the plan. Adds to a list of findings. */
@@ -35,6 +43,17 @@ final class FindingRules {
 
     /** A film thicker than this may peel, µm; thinner on glassy stone (common practice, no source). */
     private static final double PEEL_UM = 260;
+
+    /** Open porosity below which stone is glassy. */
+    private static final double GLASSY = 0.02;
+
+    /** More coats than this on a rim chip (common practice, no source). */
+    private static final int RIM_COATS = 6;
+
+    /** L* from which a paint counts as a white. */
+    private static final double WHITE = 90;
+
+    private static final int MOST_BROKEN = 3;
 
     /** L* by which sealed stone must be darker before it is worth saying. */
     private static final double DARKENS = 5;
@@ -49,13 +68,15 @@ final class FindingRules {
     private final Survey survey;
     private final Palette palette;
     private final Climate climate;
+    private final List<SmearTest> tests;
     private final List<Finding> findings;
 
-    FindingRules(Project project, Survey survey, Palette palette, Climate climate, List<Finding> findings) {
+    FindingRules(Project project, Survey survey, Workshop workshop, List<Finding> findings) {
         this.project = project;
         this.survey = survey;
-        this.palette = palette;
-        this.climate = climate;
+        this.palette = workshop.palette();
+        this.climate = workshop.climate();
+        this.tests = workshop.tests();
         this.findings = findings;
     }
 
@@ -112,6 +133,18 @@ final class FindingRules {
         if (project.ground().isPresent() && ground.isEmpty()) {
             findings.add(Finding.of(Weight.STOP, Stage.COLOUR, "The ground uses " + palette.shelf().words(project.ground().get()) + ". Choose another."));
         }
+        if (palette.shelf().paints().stream().filter(p -> p.kind() == PaintKind.BRUSH).noneMatch(p -> Lab.of(p.swatch()).l() > WHITE)) {
+            findings.add(Finding.of(Weight.MIND, Stage.COLOUR, "The shelf lacks a white brush paint: nothing can be lightened, and pale colours are out of reach. Buy a white first."));
+        }
+        project.blends().forEach((slot, blend) -> {
+            long there = blend.more().stream().filter(mix -> palette.colour(mix).isPresent()).count();
+            boolean used = slot.equals(Project.GROUND) ? project.ground().isPresent() && project.habits().ground() != Habits.Ground.BARE : design.slots().stream().anyMatch(s -> s.id().equals(slot));
+            if (used && there < blend.kind().leastColours()) {
+                String what = slot.equals(Project.GROUND) ? "The ground" : design.slots().stream().filter(s -> s.id().equals(slot)).map(Slot::title).findFirst().orElse(slot);
+                findings.add(Finding.of(Weight.MIND, Stage.COLOUR, what + " is to be " + blend.kind().label() + " but has not the " + (blend.kind().leastColours() + 1) + " colours for it; it is planned flat.",
+                        "Lay it flat", p -> p.withBlend(slot, Blend.flat())));
+            }
+        });
     }
 
     private Project nearest(Project p, Slot slot) {
@@ -148,8 +181,7 @@ final class FindingRules {
         if (coats > most) {
             boolean never = project.habits().primer() == Habits.Primer.NEVER;
             String sentence = "Even " + most + " coats on " + region.title() + " let what is below show through.";
-            findings.add(never ? Finding.of(Weight.MIND, Stage.BUILD_UP, sentence, "Allow primer", p -> p.withHabits(
-                    p.habits().with(p.habits().ground(), p.habits().lines(), p.habits().lineColour(), Habits.Primer.WHERE_NEEDED)))
+            findings.add(never ? Finding.of(Weight.MIND, Stage.BUILD_UP, sentence, "Allow primer", p -> p.withHabits(p.habits().with(Habits.Primer.WHERE_NEEDED)))
                     : Finding.of(Weight.MIND, Stage.BUILD_UP, sentence + " Choose a paint that hides better."));
         }
     }
@@ -163,22 +195,113 @@ final class FindingRules {
         }
     }
 
-    void film(double thickestUm) {
-        boolean glassy = survey.stone().porosity() < 0.02;
-        double limit = glassy ? 0.7 * PEEL_UM : PEEL_UM;
-        if (thickestUm > limit) {
-            findings.add(Finding.of(Weight.MIND, Stage.BUILD_UP, "The film grows to " + Numbers.text(thickestUm, 0) + " µm; over " + Numbers.text(limit, 0)
-                    + " µm it may peel" + (glassy ? " from a stone as glassy as this" : "") + "."));
+    /** Where the film is thickest, and everything that makes it let go there. */
+    void film(Optional<PaintPlan.Weakest> weakest, List<Operation> operations) {
+        boolean glassy = survey.stone().porosity() < GLASSY;
+        if (weakest.isPresent()) {
+            PaintPlan.Weakest w = weakest.get();
+            double limit = PEEL_UM * (glassy ? 0.7 : 1) * (w.onRim() ? 0.8 : 1);
+            String where = operations.get(w.top()).title().replaceFirst("^\\S+ ", "");
+            if (w.um() > limit) {
+                String why = glassy && w.onRim() ? " from a rim of stone as glassy as this" : glassy ? " from a stone as glassy as this" : w.onRim() ? " where it bends over the rim" : "";
+                findings.add(Finding.of(Weight.MIND, Stage.BUILD_UP, "The film is thickest under " + where + ": " + Numbers.text(w.um(), 0) + " µm in " + w.coats() + " coats; over " + Numbers.text(limit, 0) + " µm it may peel" + why + "."));
+            }
+            if (w.onRim() && w.coats() > RIM_COATS) {
+                findings.add(Finding.of(Weight.TIP, Stage.BUILD_UP, w.coats() + " coats meet on the rim by " + where + "; edges chip first. Thin them out toward the rim."));
+            }
+        }
+        boolean primed = operations.stream().anyMatch(o -> o.kind() == Operation.Kind.PRIME);
+        if (primed && glassy) {
+            findings.add(Finding.of(Weight.MIND, Stage.BUILD_UP, "Primer on a stone as glassy as this can peel off whole: dull it with fine paper and dust it off first.", "Paint the bare stone", p -> p.withHabits(p.habits().with(Habits.Primer.NEVER))));
         }
     }
 
-    void sealing(boolean planned) {
-        if (planned && !Drying.safeToSeal(climate)) {
+    /** Products that do not go over one another, as the plan lays them. */
+    void compatible(List<Operation> operations, Set<BuildUp.Laid> laid) {
+        Set<String> said = new LinkedHashSet<>();
+        for (BuildUp.Laid pair : laid) {
+            if (pair.below() < 0) {
+                continue;
+            }
+            for (Mix.Part lower : parts(operations.get(pair.below()))) {
+                for (Mix.Part upper : parts(operations.get(pair.above()))) {
+                    Optional<Paint> below = palette.shelf().find(lower.paint());
+                    Optional<Paint> above = palette.shelf().find(upper.paint());
+                    if (below.isPresent() && above.isPresent() && !below.equals(above) && said.add(below.get().id() + " " + above.get().id())) {
+                        Compatibility.of(below.get(), above.get(), true, tests).ifPresent(v -> findings.add(Finding.of(
+                                v.severity() == Compatibility.Severity.NEVER ? Weight.STOP : v.severity() == Compatibility.Severity.CARE ? Weight.MIND : Weight.TIP, Stage.BUILD_UP,
+                                StepWords.upper(above.get().name()) + " over " + below.get().name() + ": " + v.sentence())));
+                    }
+                }
+            }
+        }
+    }
+
+    private static List<Mix.Part> parts(Operation operation) {
+        return operation.mix().map(Mix::parts).orElse(List.of());
+    }
+
+    void mud(Regions cut) {
+        for (Regions.Muddy muddy : cut.muddy()) {
+            findings.add(Finding.of(Weight.MIND, Stage.COLOUR, "Where the colours of " + muddy.title() + " run together they go to mud (" + muddy.mud().words() + ", " + Math.round(100 * muddy.mud().lost())
+                    + " % of the colour lost). Put a pale or a neighbouring colour between them, or let one dry and glaze."));
+        }
+    }
+
+    /** Whether what is laid wet can be done while it stays open. */
+    void wet(List<Operation> operations) {
+        Operation worst = null;
+        for (Operation operation : operations) {
+            if (operation.wet().isPresent() && !operation.wet().get().inTime() && (worst == null || operation.wet().get().work().compareTo(worst.wet().get().work()) > 0)) {
+                worst = operation;
+            }
+        }
+        if (worst != null) {
+            Operation.Wet wet = worst.wet().get();
+            findings.add(Finding.of(Weight.MIND, Stage.BUILD_UP, "\"" + worst.title() + "\" takes the hand " + Durations.words(wet.work()) + ", but the paint stays open only " + Durations.words(wet.open())
+                    + ". Mix a little slow medium in, work a piece at a time, or build the join from glazes.", "Build joins from glazes", FindingRules::glazed));
+        }
+    }
+
+    private static Project glazed(Project project) {
+        Project changed = project;
+        for (Map.Entry<String, Blend> each : project.blends().entrySet()) {
+            changed = changed.withBlend(each.getKey(), each.getValue().withMethod(Blend.Method.GLAZES));
+        }
+        return changed;
+    }
+
+    /** What the painter's own order breaks. */
+    void order(PaintOrder order, List<Region> regions) {
+        order.broken().stream().limit(MOST_BROKEN).forEach(b -> {
+            Region first = regions.get(b.first().regions().get(0));
+            Region then = regions.get(b.then().regions().get(0));
+            findings.add(Finding.of(Weight.STOP, Stage.BUILD_UP, "In your order " + first.title() + " comes after " + then.title() + ", which " + b.reason() + ": it would cover what lies on it.", "Put the order back",
+                    p -> p.withOrder(List.of())));
+        });
+    }
+
+    void sealing(boolean planned, Optional<Paint> sealer) {
+        if (planned && sealer.isPresent() && !Drying.safeToSeal(climate)) {
             findings.add(Finding.of(Weight.STOP, Stage.SITTING, "The room is at " + climate.temperature() + ", only "
                     + Numbers.text(climate.temperature().value() - Psychrometrics.dewPoint(climate).value(), 1) + " K above the dew point. Do not seal below 3 K: damp is locked in."));
         }
-        if (planned && palette.shelf().ofKind(PaintKind.VARNISH).isEmpty() && project.habits().outdoors()) {
-            findings.add(Finding.of(Weight.STOP, Stage.FINISH, "There is no varnish on the shelf, and outdoors the stone must be sealed with " + SealAdvice.of(survey.stone(), true).coats() + " coats."));
+        if (planned && sealer.isEmpty() && project.habits().outdoors()) {
+            String coats = SealAdvice.of(survey.stone(), true).coats() + " coats.";
+            findings.add(palette.shelf().ofKind(PaintKind.VARNISH).isEmpty() ? Finding.of(Weight.STOP, Stage.FINISH, "There is no varnish on the shelf, and outdoors the stone must be sealed with " + coats)
+                    : Finding.of(Weight.STOP, Stage.FINISH, "Outdoors an unsealed picture does not last: seal it with " + coats, "Seal it", p -> p.withHabits(p.habits().with(Habits.Seal.GLOSS))));
         }
+        if (planned && sealer.isPresent() && !matches(sealer.get())) {
+            findings.add(Finding.of(Weight.TIP, Stage.FINISH, "The shelf has no " + project.habits().seal().name().toLowerCase(java.util.Locale.ROOT) + " sealer; " + sealer.get().name() + " is planned instead."));
+        }
+    }
+
+    private boolean matches(Paint sealer) {
+        return switch (project.habits().seal()) {
+            case RESIN -> sealer.binder() == Binder.RESIN;
+            case MATT -> sealer.finish() == Finish.MATT;
+            case GLOSS -> sealer.finish() == Finish.GLOSS && sealer.binder() != Binder.RESIN;
+            case NONE -> true;
+        };
     }
 }

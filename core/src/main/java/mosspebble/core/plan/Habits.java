@@ -6,12 +6,10 @@ import java.util.Objects;
  * How this painter works: the schools of practice and the light.
  *
  * @param tolerance largest difference (CIEDE2000) to the full colour that counts as covered, 0.5 to 6: fussy 1, usual 2, easy 3
- * @param shade amount of shade and contact shadow, 0 to 1
- * @param lightFrom where the light on the stone comes from, degrees clockwise from straight up
  * @param dryer whether a hair dryer is used between coats
  * @param outdoors whether the stone will live outdoors
  */
-public record Habits(Ground ground, Lines lines, LineColour lineColour, Primer primer, double tolerance, double shade, double lightFrom, boolean dryer, boolean outdoors) {
+public record Habits(Ground ground, Lines lines, LineColour lineColour, LineStyle lineStyle, Primer primer, Medium medium, Hand hand, Seal seal, double tolerance, Light light, boolean dryer, boolean outdoors) {
 
     /** Where the ground colour goes. */
     public enum Ground { AROUND, UNDER, BARE }
@@ -22,45 +20,101 @@ public record Habits(Ground ground, Lines lines, LineColour lineColour, Primer p
     /** How the outline's colour is chosen. */
     public enum LineColour { CONTRAST, DARK }
 
+    /** How outlines are built. */
+    public enum LineStyle {
+        /** The nib's width all the way. */
+        EVEN,
+        /** Thicker on the side away from the light. */
+        SHADED,
+        /** A second line just inside the first. */
+        DOUBLE,
+        /** A second line of metal just inside the first. */
+        METALLIC
+    }
+
     /** When primer is used. */
     public enum Primer { WHERE_NEEDED, WHOLE, NEVER }
+
+    /** What is painted with. */
+    public enum Medium {
+        /** Pens for lines, brushes for areas. */
+        BY_AREA,
+        /** Pens also for areas whose colour a pen has. */
+        PENS,
+        /** A liner brush also for lines. */
+        BRUSHES
+    }
+
+    /** The hand that holds the brush. */
+    public enum Hand { RIGHT, LEFT }
+
+    /** What it is sealed with. */
+    public enum Seal { GLOSS, MATT, RESIN, NONE }
 
     public Habits {
         Objects.requireNonNull(ground);
         Objects.requireNonNull(lines);
         Objects.requireNonNull(lineColour);
+        Objects.requireNonNull(lineStyle);
         Objects.requireNonNull(primer);
-        check("the tolerance", tolerance, 0.5, 6);
-        check("the shade", shade, 0, 1);
-        if (!Double.isFinite(lightFrom)) {
-            throw new IllegalArgumentException("the light must come from a number of degrees");
-        }
-        lightFrom = (lightFrom % 360 + 360) % 360;
-    }
-
-    private static void check(String what, double value, double low, double high) {
-        if (!(value >= low && value <= high)) {
-            throw new IllegalArgumentException(what + " must be " + low + " to " + high + ", was " + value);
+        Objects.requireNonNull(medium);
+        Objects.requireNonNull(hand);
+        Objects.requireNonNull(seal);
+        Objects.requireNonNull(light);
+        if (!(tolerance >= 0.5 && tolerance <= 6)) {
+            throw new IllegalArgumentException("the tolerance must be 0.5 to 6, was " + tolerance);
         }
     }
 
     public static Habits usual() {
-        return new Habits(Ground.AROUND, Lines.LAST, LineColour.CONTRAST, Primer.WHERE_NEEDED, 2, 0.5, 320, false, true);
+        return new Habits(Ground.AROUND, Lines.LAST, LineColour.CONTRAST, LineStyle.EVEN, Primer.WHERE_NEEDED, Medium.BY_AREA, Hand.RIGHT, Seal.GLOSS, 2, Light.USUAL, false, true);
     }
 
-    public Habits with(Ground newGround, Lines newLines, LineColour newLineColour, Primer newPrimer) {
-        return new Habits(newGround, newLines, newLineColour, newPrimer, tolerance, shade, lightFrom, dryer, outdoors);
+    public Habits with(Ground newGround) {
+        return new Habits(newGround, lines, lineColour, lineStyle, primer, medium, hand, seal, tolerance, light, dryer, outdoors);
+    }
+
+    public Habits with(Lines newLines) {
+        return new Habits(ground, newLines, lineColour, lineStyle, primer, medium, hand, seal, tolerance, light, dryer, outdoors);
+    }
+
+    public Habits with(LineColour newLineColour) {
+        return new Habits(ground, lines, newLineColour, lineStyle, primer, medium, hand, seal, tolerance, light, dryer, outdoors);
+    }
+
+    public Habits with(LineStyle newLineStyle) {
+        return new Habits(ground, lines, lineColour, newLineStyle, primer, medium, hand, seal, tolerance, light, dryer, outdoors);
+    }
+
+    public Habits with(Primer newPrimer) {
+        return new Habits(ground, lines, lineColour, lineStyle, newPrimer, medium, hand, seal, tolerance, light, dryer, outdoors);
+    }
+
+    public Habits with(Medium newMedium) {
+        return new Habits(ground, lines, lineColour, lineStyle, primer, newMedium, hand, seal, tolerance, light, dryer, outdoors);
+    }
+
+    public Habits with(Hand newHand) {
+        return new Habits(ground, lines, lineColour, lineStyle, primer, medium, newHand, seal, tolerance, light, dryer, outdoors);
+    }
+
+    public Habits with(Seal newSeal) {
+        return new Habits(ground, lines, lineColour, lineStyle, primer, medium, hand, newSeal, tolerance, light, dryer, outdoors);
+    }
+
+    public Habits with(Light newLight) {
+        return new Habits(ground, lines, lineColour, lineStyle, primer, medium, hand, seal, tolerance, newLight, dryer, outdoors);
     }
 
     public Habits withTolerance(double newTolerance) {
-        return new Habits(ground, lines, lineColour, primer, newTolerance, shade, lightFrom, dryer, outdoors);
+        return new Habits(ground, lines, lineColour, lineStyle, primer, medium, hand, seal, newTolerance, light, dryer, outdoors);
     }
 
-    public Habits withLight(double newShade, double newLightFrom) {
-        return new Habits(ground, lines, lineColour, primer, tolerance, newShade, newLightFrom, dryer, outdoors);
+    public Habits withDryer(boolean newDryer) {
+        return new Habits(ground, lines, lineColour, lineStyle, primer, medium, hand, seal, tolerance, light, newDryer, outdoors);
     }
 
-    public Habits withCare(boolean newDryer, boolean newOutdoors) {
-        return new Habits(ground, lines, lineColour, primer, tolerance, shade, lightFrom, newDryer, newOutdoors);
+    public Habits withOutdoors(boolean newOutdoors) {
+        return new Habits(ground, lines, lineColour, lineStyle, primer, medium, hand, seal, tolerance, light, dryer, newOutdoors);
     }
 }

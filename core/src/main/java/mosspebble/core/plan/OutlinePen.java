@@ -10,14 +10,19 @@ import mosspebble.core.colour.Palette;
 import mosspebble.core.units.Numbers;
 
 /**
- * The pen for an outline: by contrast with what lies on both of its sides, neutral pens before coloured ones.
+ * What draws an outline: by contrast with what lies on both of its sides, neutral colours before others.
  *
+ * @param paint the pen, or the paint on the liner brush
+ * @param nibMm width of the line
  * @param contrast smaller of the differences to the area and, on average, to what surrounds it, CIEDE2000
  */
-record OutlinePen(Paint pen, Palette.Colour colour, double contrast, String reason) {
+record OutlinePen(Paint paint, Palette.Colour colour, double nibMm, double contrast, String reason) {
 
     /** Widest nib for outlines, mm. */
     private static final double WIDEST = 1.2;
+
+    /** Line of a liner brush, mm (common practice, no source). */
+    private static final double LINER_MM = 0.6;
 
     /** A coloured pen must be better by this much to win over a neutral one. */
     private static final double NEUTRAL_BONUS = 12;
@@ -25,8 +30,10 @@ record OutlinePen(Paint pen, Palette.Colour colour, double contrast, String reas
     /** Below this difference a line is lost beside its neighbour (common practice, no source). */
     static final double LOST = 10;
 
-    static Optional<OutlinePen> choose(Palette palette, Habits.LineColour habit, Lab inside, List<Lab> outside) {
-        List<Paint> pens = palette.shelf().ofKind(PaintKind.PEN).stream().filter(p -> p.tip().value() > 0 && p.tip().value() <= WIDEST).toList();
+    static Optional<OutlinePen> choose(Palette palette, Habits habits, Lab inside, List<Lab> outside) {
+        boolean liner = habits.medium() == Habits.Medium.BRUSHES;
+        List<Paint> pens = palette.shelf().ofKind(liner ? PaintKind.BRUSH : PaintKind.PEN).stream().filter(p -> liner || p.tip().value() > 0 && p.tip().value() <= WIDEST).toList();
+        boolean dark = habits.lineColour() == Habits.LineColour.DARK;
         OutlinePen best = null;
         double bestScore = Double.NEGATIVE_INFINITY;
         for (Paint pen : pens) {
@@ -34,14 +41,20 @@ record OutlinePen(Paint pen, Palette.Colour colour, double contrast, String reas
             Lab line = colour.lab();
             double in = line.differenceTo(inside);
             double out = outside.stream().mapToDouble(line::differenceTo).average().orElse(in);
-            double score = habit == Habits.LineColour.DARK ? -line.l() : Math.min(in, out) + (line.chroma() < 12 ? NEUTRAL_BONUS : 0);
+            double score = dark ? -line.l() : Math.min(in, out) + (line.chroma() < 12 ? NEUTRAL_BONUS : 0);
             if (score > bestScore) {
                 bestScore = score;
-                String why = habit == Habits.LineColour.DARK ? "The darkest pen, as is your habit" : "Stands out best on both sides";
-                best = new OutlinePen(pen, colour, Math.min(in, out), why + ": differs by " + Numbers.text(in, 0) + " from the area and by "
+                String why = dark ? (liner ? "The darkest paint, as is your habit" : "The darkest pen, as is your habit") : "Stands out best on both sides";
+                best = new OutlinePen(pen, colour, liner ? LINER_MM : pen.tip().value(), Math.min(in, out), why + ": differs by " + Numbers.text(in, 0) + " from the area and by "
                         + Numbers.text(out, 0) + " from what is behind (CIEDE2000).");
             }
         }
         return Optional.ofNullable(best);
+    }
+
+    /** What draws a metallic line: a pen if there is one, else the liner. */
+    static Optional<OutlinePen> metallic(Palette palette) {
+        return palette.shelf().ofKind(PaintKind.METALLIC).stream().max((a, b) -> Boolean.compare(a.hasNib(), b.hasNib()))
+                .map(p -> new OutlinePen(p, palette.colour(Mix.of(p.id())).orElseThrow(), p.hasNib() ? Math.min(WIDEST, p.tip().value()) : LINER_MM, 0, ""));
     }
 }

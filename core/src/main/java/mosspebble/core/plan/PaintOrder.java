@@ -2,62 +2,239 @@ package mosspebble.core.plan;
 
 import java.util.ArrayList;
 import java.util.BitSet;
+import java.util.Collections;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import mosspebble.core.coats.Cells;
+import mosspebble.core.sketch.Grid;
+import org.locationtech.jts.geom.Envelope;
 
 /**
- * The order of painting: a directed graph of what must come before what, walked so that a colour once mixed is used up (Kahn's method with a choice among the
- * free regions: earlier kind of work, then the colour in hand, then the deeper).
+ * The order of painting: a directed graph of what must come before what, walked by Kahn's method. Among what is free goes first the earlier kind of work, what is wet together, what
+ * lies not beside wet paint of another colour (so that crisp stripes alternate), the colour in hand, and then what lies where the hand comes from. All that is free and takes the same
+ * load goes into one step.
  */
 final class PaintOrder {
 
-    /** A place in the order and what had to come before it, as indices of the regions given. */
-    record Ordered(int region, List<Integer> before) {}
+    /** One region before another, as indices of the regions given, and why. */
+    record Arrow(int before, int after, String reason) {}
 
-    private PaintOrder() {}
+    /** Regions painted in one step. */
+    record Group(String key, List<Integer> regions) {}
+
+    /** An arrow that the painter's own order goes against. */
+    record Broken(Group first, Group then, String reason) {}
+
+    /** How many steps back paint counts as wet for the order. */
+    private static final int WET_STEPS = 2;
+
+    private final List<Region> regions;
+    private final List<Cells> cells;
+    private final List<Cells> wide;
+    private final Habits.Hand hand;
+    private final List<Arrow> arrows = new ArrayList<>();
+    private final List<List<Integer>> before = new ArrayList<>();
+    private final List<BitSet> beside = new ArrayList<>();
+    private final double[] reach;
+    private List<Group> groups = new ArrayList<>();
+    private List<Broken> broken = List.of();
+
+    private PaintOrder(List<Region> regions, List<Cells> cells, int bleedCells, Grid grid, Habits.Hand hand) {
+        this.regions = regions;
+        this.cells = cells;
+        this.hand = hand;
+        this.wide = cells.stream().map(c -> c.spread(bleedCells, grid)).toList();
+        this.reach = regions.stream().mapToDouble(this::alongTheHand).toArray();
+    }
 
     /**
-     * @param cells the cells each region touches, in the same order
-     * @return all regions; a region is preceded by every deeper one of its kind that it overlaps and by every earlier kind
+     * @param cells what each region touches, in the same order
+     * @param bleedCells cells over which wet paint bleeds
+     * @param own keys of steps in the painter's own order; empty for none
      */
-    static List<Ordered> of(List<Region> regions, List<BitSet> cells) {
-        int n = regions.size();
-        List<List<Integer>> before = new ArrayList<>();
-        for (int j = 0; j < n; j++) {
-            List<Integer> found = new ArrayList<>();
-            for (int i = 0; i < n; i++) {
-                if (i != j && cells.get(i).intersects(cells.get(j)) && comesFirst(regions.get(i), regions.get(j))) {
-                    found.add(i);
-                }
-            }
-            before.add(found);
-        }
-        List<Ordered> order = new ArrayList<>();
-        boolean[] done = new boolean[n];
-        Region last = null;
-        for (int placed = 0; placed < n; placed++) {
-            int best = -1;
-            for (int i = 0; i < n; i++) {
-                if (!done[i] && before.get(i).stream().allMatch(b -> done[b]) && (best < 0 || better(regions.get(i), regions.get(best), last))) {
-                    best = i;
-                }
-            }
-            done[best] = true;
-            last = regions.get(best);
-            order.add(new Ordered(best, List.copyOf(before.get(best))));
+    static PaintOrder of(List<Region> regions, List<Cells> cells, int bleedCells, Grid grid, Habits.Hand hand, List<String> own) {
+        PaintOrder order = new PaintOrder(regions, cells, bleedCells, grid, hand);
+        order.draw();
+        order.walk();
+        if (!own.isEmpty()) {
+            order.follow(own);
         }
         return order;
+    }
+
+    /** Steps in order. */
+    List<Group> groups() {
+        return groups;
+    }
+
+    List<Arrow> arrows() {
+        return arrows;
+    }
+
+    /** Arrows that the painter's own order breaks. */
+    List<Broken> broken() {
+        return broken;
+    }
+
+    /** Where a region lies on the way of the hand: from the upper left for the right hand, from the upper right for the left. */
+    private double alongTheHand(Region region) {
+        Envelope box = region.place().getEnvelopeInternal();
+        double x = (box.getMinX() + box.getMaxX()) / 2;
+        double y = (box.getMinY() + box.getMaxY()) / 2;
+        return 0.7 * y + (hand == Habits.Hand.RIGHT ? x : -x);
+    }
+
+    private void draw() {
+        int n = regions.size();
+        for (int j = 0; j < n; j++) {
+            before.add(new ArrayList<>());
+            beside.add(new BitSet(n));
+        }
+        for (int j = 0; j < n; j++) {
+            for (int i = 0; i < j; i++) {
+                if (cells.get(i).intersects(cells.get(j))) {
+                    if (comesFirst(regions.get(i), regions.get(j))) {
+                        arrow(i, j);
+                    } else if (comesFirst(regions.get(j), regions.get(i))) {
+                        arrow(j, i);
+                    }
+                    mark(i, j);
+                } else if (wide.get(i).intersects(cells.get(j))) {
+                    mark(i, j);
+                }
+            }
+        }
+    }
+
+    private void mark(int i, int j) {
+        beside.get(i).set(j);
+        beside.get(j).set(i);
+    }
+
+    private void arrow(int first, int then) {
+        arrows.add(new Arrow(first, then, reason(regions.get(first), regions.get(then))));
+        before.get(then).add(first);
+    }
+
+    private static String reason(Region first, Region then) {
+        return switch (then.kind()) {
+            case FILL, MORE -> first.kind() == Operation.Kind.GROUND ? "stands on the ground" : "lies on " + first.title();
+            case GROUND -> "lies over what is laid first";
+            case SHADE -> "shades what must be filled before";
+            case DETAIL, LINE_FIRST -> "is drawn on " + first.title();
+            case OUTLINE -> "lines hide the seams, so they come after the areas";
+            case HIGHLIGHT -> "light comes last";
+            default -> "comes after " + first.title();
+        };
     }
 
     private static boolean comesFirst(Region a, Region b) {
         return a.kind() != b.kind() ? a.kind().compareTo(b.kind()) < 0 : a.depth() < b.depth();
     }
 
-    private static boolean better(Region a, Region b, Region last) {
-        if (a.kind() != b.kind()) {
-            return a.kind().compareTo(b.kind()) < 0;
+    private void walk() {
+        int n = regions.size();
+        boolean[] done = new boolean[n];
+        List<Group> found = new ArrayList<>();
+        List<BitSet> wet = new ArrayList<>();
+        Map<String, Integer> keys = new HashMap<>();
+        int placed = 0;
+        while (placed < n) {
+            int best = -1;
+            double[] bestRank = null;
+            for (int i = 0; i < n; i++) {
+                if (!done[i] && free(i, done)) {
+                    double[] rank = rank(i, found, wet);
+                    if (bestRank == null || less(rank, bestRank)) {
+                        best = i;
+                        bestRank = rank;
+                    }
+                }
+            }
+            List<Integer> together = new ArrayList<>();
+            for (int i = 0; i < n; i++) {
+                if (!done[i] && free(i, done) && regions.get(best).sameStep(regions.get(i))) {
+                    together.add(i);
+                }
+            }
+            together.forEach(i -> done[i] = true);
+            placed += together.size();
+            together.sort((a, b) -> Double.compare(reach[a], reach[b]));
+            BitSet touched = new BitSet(n);
+            together.forEach(i -> touched.or(beside.get(i)));
+            wet.add(touched);
+            found.add(new Group(key(together, keys), List.copyOf(together)));
         }
-        boolean aInHand = last != null && a.colour().mix().equals(last.colour().mix());
-        boolean bInHand = last != null && b.colour().mix().equals(last.colour().mix());
-        return aInHand != bInHand ? aInHand : a.depth() < b.depth();
+        groups = found;
+    }
+
+    private String key(List<Integer> together, Map<String, Integer> keys) {
+        Region first = regions.get(Collections.min(together));
+        String key = first.kind() + " " + first.title() + " " + first.colour().mix().parts().get(0).paint();
+        int number = keys.merge(key, 1, Integer::sum);
+        return number == 1 ? key : key + " " + number;
+    }
+
+    private boolean free(int i, boolean[] done) {
+        for (int b : before.get(i)) {
+            if (!done[b]) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private double[] rank(int i, List<Group> found, List<BitSet> wet) {
+        Region region = regions.get(i);
+        Region last = found.isEmpty() ? null : regions.get(found.get(found.size() - 1).regions().get(0));
+        boolean goesOn = last != null && region.wetGroup() >= 0 && region.wetGroup() == last.wetGroup();
+        boolean inHand = last != null && region.colour().mix().equals(last.colour().mix());
+        double besideWet = 0;
+        for (int back = 1; back <= Math.min(WET_STEPS, wet.size()); back++) {
+            boolean other = !regions.get(found.get(found.size() - back).regions().get(0)).colour().mix().equals(region.colour().mix());
+            besideWet += other && wet.get(wet.size() - back).get(i) ? WET_STEPS + 1.0 - back : 0;
+        }
+        return new double[] {region.kind().ordinal(), goesOn ? 0 : 1, besideWet, inHand ? 0 : 1, region.wetGroup() >= 0 ? region.depth() : 0, reach[i], i};
+    }
+
+    private static boolean less(double[] a, double[] b) {
+        for (int i = 0; i < a.length; i++) {
+            if (a[i] != b[i]) {
+                return a[i] < b[i];
+            }
+        }
+        return false;
+    }
+
+    /** The painter's own order: steps it names in its order, each other one right after the one it followed. */
+    private void follow(List<String> own) {
+        Map<String, Group> byKey = new HashMap<>();
+        groups.forEach(g -> byKey.put(g.key(), g));
+        List<Group> result = new ArrayList<>(own.stream().distinct().map(byKey::get).filter(g -> g != null).toList());
+        for (int i = 0; i < groups.size(); i++) {
+            if (!result.contains(groups.get(i))) {
+                result.add(i == 0 ? 0 : result.indexOf(groups.get(i - 1)) + 1, groups.get(i));
+            }
+        }
+        groups = result;
+        int[] place = new int[regions.size()];
+        for (int g = 0; g < result.size(); g++) {
+            for (int region : result.get(g).regions()) {
+                place[region] = g;
+            }
+        }
+        List<Broken> found = new ArrayList<>();
+        for (Arrow arrow : arrows) {
+            if (place[arrow.before] > place[arrow.after]) {
+                Broken one = new Broken(result.get(place[arrow.before]), result.get(place[arrow.after]), arrow.reason);
+                Optional<Broken> same = found.stream().filter(b -> b.first.equals(one.first) && b.then.equals(one.then)).findFirst();
+                if (same.isEmpty()) {
+                    found.add(one);
+                }
+            }
+        }
+        broken = found;
     }
 }

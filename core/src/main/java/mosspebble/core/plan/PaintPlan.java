@@ -23,9 +23,20 @@ import mosspebble.core.timetable.Sitting;
  * @param hardToPaint ids of parts too narrow for their tools
  * @param thickestUm thickest film at the end, dry, µm
  * @param sitting one step for each operation
+ * @param weakest where the film of paint is thickest; empty if nothing is painted
  */
 public record PaintPlan(Project project, Survey survey, Optional<PlacedDesign> design, List<Operation> operations, List<Finding> findings,
-        Sitting sitting, List<PaintUse> supplies, Set<String> hardToPaint, double thickestUm) {
+        Sitting sitting, List<PaintUse> supplies, Set<String> hardToPaint, double thickestUm, Optional<Weakest> weakest) {
+
+    /**
+     * Where the film of paint is thickest and so the first to peel.
+     *
+     * @param um dry, sealer left out
+     * @param coats how many lie there
+     * @param top number of the step that lies on top
+     * @param onRim whether the stone is steep there
+     */
+    public record Weakest(double x, double y, double um, int coats, int top, boolean onRim) {}
 
     public PaintPlan {
         operations = List.copyOf(operations);

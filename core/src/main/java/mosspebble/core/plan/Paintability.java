@@ -12,6 +12,7 @@ import mosspebble.core.colour.Palette;
 import mosspebble.core.sketch.PlacedDesign;
 import mosspebble.core.sketch.PlacedItem;
 import mosspebble.core.sketch.PlacedPart;
+import mosspebble.core.sketch.Remembered;
 import mosspebble.core.sketch.Role;
 import mosspebble.core.sketch.Subject;
 import org.locationtech.jts.geom.Geometry;
@@ -57,8 +58,10 @@ final class Paintability {
     private final Map<String, Palette.Colour> colours;
     private final Palette palette;
     private final double pitMm;
+    private final Remembered remembered;
 
-    Paintability(PlacedDesign design, Map<String, Geometry> seen, Map<String, Palette.Colour> colours, Palette palette, double pitMm) {
+    Paintability(PlacedDesign design, Map<String, Geometry> seen, Map<String, Palette.Colour> colours, Palette palette, double pitMm, Remembered remembered) {
+        this.remembered = remembered;
         this.design = design;
         this.seen = seen;
         this.colours = colours;
@@ -81,8 +84,8 @@ final class Paintability {
                 }
                 Optional<Paint> pen = pen(part);
                 double needed = pen.map(p -> 2 * p.tip().value()).orElse(FINE_BRUSH) + pitMm;
-                if (!Tools.widerThan(area, needed)) {
-                    double wide = widest(area, needed);
+                if (!remembered.recall(() -> Tools.widerThan(area, needed), "wider", area, needed)) {
+                    double wide = remembered.recall(() -> widest(area, needed), "widest", area, needed);
                     String tool = pen.map(Paint::name).map(n -> "the " + n).orElse("a fine brush");
                     found.add(new Narrow(item, part, wide, needed, tool, finer(part, wide)));
                 }
@@ -94,7 +97,7 @@ final class Paintability {
 
     private Optional<Paint> pen(PlacedPart part) {
         return Optional.ofNullable(colours.get(part.part().slot())).map(Palette.Colour::mix).filter(Mix::isSingle).flatMap(mix -> palette.shelf().find(mix.parts().get(0).paint()))
-                .filter(p -> p.kind() == PaintKind.PEN && p.tip().value() > 0);
+                .filter(Paint::hasNib);
     }
 
     private Optional<Paint> finer(PlacedPart part, double wide) {

@@ -6,21 +6,27 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import mosspebble.core.blend.Blend;
+import mosspebble.core.blend.BlendKind;
+import mosspebble.core.blend.BlendWork;
+import mosspebble.core.blend.Mud;
+import mosspebble.core.blend.Piece;
 import mosspebble.core.colour.Lab;
 import mosspebble.core.colour.Mix;
+import mosspebble.core.colour.Paint;
+import mosspebble.core.colour.PaintKind;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.colour.RecipeSearch;
 import mosspebble.core.sketch.Overlap;
 import mosspebble.core.sketch.PlacedDesign;
 import mosspebble.core.sketch.PlacedPart;
+import mosspebble.core.sketch.Remembered;
 import mosspebble.core.sketch.Role;
 import mosspebble.core.sketch.Shapes;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.units.Numbers;
-import org.locationtech.jts.algorithm.locate.SimplePointInAreaLocator;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
-import org.locationtech.jts.geom.Location;
 import org.locationtech.jts.geom.prep.PreparedGeometry;
 import org.locationtech.jts.geom.prep.PreparedGeometryFactory;
 import org.locationtech.jts.geom.util.AffineTransformation;
@@ -50,39 +56,53 @@ final class Regions {
     private static final int AROUND = 24;
 
     /** An overlap casts its shade no farther than this, mm. */
-    private static final double CAST_REACH = 3;
+    private static final double CAST_REACH = 5;
+
+    /** A pen's colour counts as a paint's from this nearness on, CIEDE2000. */
+    private static final double SAME_AS_PEN = 6;
 
     private static final double SMALLEST_SHADE = 50;
     private static final double LEAST_AREA = 0.05;
 
+    /** A mud at a join, and where. */
+    record Muddy(String title, Mud mud) {}
+
     private final PlacedDesign design;
+    private final Survey survey;
     private final Map<String, Palette.Colour> colours;
+    private final Map<String, Blend> blends;
     private final Palette palette;
     private final Habits habits;
+    private final Remembered remembered;
     private final Geometry stone;
     private final Lab behind;
     private final List<Region> regions = new ArrayList<>();
+    private final List<Muddy> muddy = new ArrayList<>();
     private final Map<String, Geometry> seen = new LinkedHashMap<>();
     /** The filled parts within the stone; empty for others. */
     private final List<Geometry> areas = new ArrayList<>();
     private final Overlap overlap;
-    private final Map<Integer, Geometry> shrunk = new HashMap<>();
-    private final Map<Integer, Geometry> aboves = new HashMap<>();
+    private final Map<Integer, List<Geometry>> aboves = new HashMap<>();
+    private int wetGroups;
     private double weakestContrast = Double.POSITIVE_INFINITY;
     private String weakestPart = "";
 
-    private Regions(PlacedDesign design, Survey survey, Map<String, Palette.Colour> colours, Lab behind, Palette palette, Habits habits) {
+    private Regions(PlacedDesign design, Survey survey, Map<String, Palette.Colour> colours, Map<String, Blend> blends, Lab behind, Palette palette, Habits habits, Remembered remembered) {
         this.design = design;
+        this.survey = survey;
         this.colours = colours;
+        this.blends = blends;
         this.palette = palette;
         this.habits = habits;
+        this.remembered = remembered;
         this.behind = behind;
-        this.stone = Shapes.grown(survey.zones().outline(), -0.4);
+        this.stone = remembered.grown(survey.zones().outline(), -0.4);
         PreparedGeometry whole = PreparedGeometryFactory.prepare(stone);
         for (PlacedPart part : design.parts()) {
-            areas.add(part.part().role() != Role.FILL ? Shapes.nothing() : whole.covers(part.drawn()) ? part.drawn() : Shapes.common(part.drawn(), stone));
+            areas.add(part.part().role() != Role.FILL ? Shapes.nothing()
+                    : remembered.recall(() -> whole.covers(part.drawn()) ? part.drawn() : Shapes.common(part.drawn(), stone), "on stone", part.drawn(), stone));
         }
-        this.overlap = new Overlap(areas);
+        this.overlap = remembered.recall(() -> new Overlap(areas), "overlap", List.copyOf(areas));
     }
 
     /**
@@ -90,9 +110,10 @@ final class Regions {
      * @param ground colour of the ground, if any
      * @param bare colour of the bare stone, for contrast
      */
-    static Regions of(PlacedDesign design, Survey survey, Map<String, Palette.Colour> colours, Optional<Palette.Colour> ground, Lab bare, Palette palette, Habits habits) {
+    static Regions of(PlacedDesign design, Survey survey, Map<String, Palette.Colour> colours, Map<String, Blend> blends, Optional<Palette.Colour> ground, Lab bare, Palette palette, Habits habits,
+            Remembered remembered) {
         boolean grounded = ground.isPresent() && habits.ground() != Habits.Ground.BARE;
-        Regions cut = new Regions(design, survey, colours, grounded ? ground.get().lab() : bare, palette, habits);
+        Regions cut = new Regions(design, survey, colours, blends, grounded ? ground.get().lab() : bare, palette, habits, remembered);
         if (grounded) {
             cut.ground(ground.get());
         }
@@ -103,6 +124,11 @@ final class Regions {
 
     List<Region> list() {
         return regions;
+    }
+
+    /** Joins of blends at which the colours go to mud. */
+    List<Muddy> muddy() {
+        return muddy;
     }
 
     /** What can be seen of each filled part, by part id. */
@@ -119,42 +145,126 @@ final class Regions {
         return weakestPart;
     }
 
+    // --- grounds and fills
+
     private void ground(Palette.Colour colour) {
-        Geometry place = habits.ground() == Habits.Ground.UNDER ? stone
-                : Shapes.minus(stone, Shapes.grown(Shapes.minus(design.silhouette(), design.free()), -GROUND_UNDERLAP));
-        place = Shapes.minus(place, design.free());
+        Geometry place = habits.ground() == Habits.Ground.UNDER ? stone : remembered.minus(stone, remembered.grown(remembered.minus(design.silhouette(), design.free()), -GROUND_UNDERLAP));
+        place = remembered.minus(place, design.free());
         if (place.getArea() > 20 && Tools.widerThan(place, 1.5)) {
             String reason = habits.ground() == Habits.Ground.UNDER ? "Under everything, as is your habit."
                     : "Only around the subject and " + Numbers.text(GROUND_UNDERLAP, 1) + " mm under its edge: less film, less paint, less peeling.";
-            regions.add(new Region(Operation.Kind.GROUND, "the ground", place, colour, 1, true, -1, 0, 0, reason));
+            blended(Operation.Kind.GROUND, "the ground", place, colour, blends.getOrDefault(Project.GROUND, Blend.flat()), -1, reason, regions);
+            halo(place, colour);
         }
+    }
+
+    /** The ground a little darker close round the subject. */
+    private void halo(Geometry place, Palette.Colour colour) {
+        double amount = habits.light().halo();
+        if (amount == 0 || design.silhouette().isEmpty()) {
+            return;
+        }
+        double reach = 2 + 6 * amount;
+        Geometry near = remembered.common(remembered.grown(design.silhouette(), reach), place);
+        darker(colour.lab(), amount).ifPresent(dark -> {
+            if (near.getArea() > 4) {
+                regions.add(new Region(Operation.Kind.GROUND, "the halo round the subject", near, dark, 0.5, false, -2, 0, 0, Soft.of(reach * 0.8, place), -1,
+                        "A thin darker line close to the subject, drawn out with a damp brush.", "A darker shade of the ground close around the subject lifts it off the stone."));
+            }
+        });
     }
 
     private void fills() {
         List<PlacedPart> parts = design.parts();
-        List<Region> topFirst = new ArrayList<>();
+        List<List<Region>> topFirst = new ArrayList<>();
         for (int i = parts.size() - 1; i >= 0; i--) {
             PlacedPart part = parts.get(i);
             if (part.part().role() != Role.FILL) {
                 continue;
             }
             Geometry inside = areas.get(i);
-            Geometry visible = overlap.seen(i);
+            Geometry visible = remembered.without(inside, overlap.over(i, inside.getEnvelopeInternal(), 0));
             seen.put(part.part().id(), visible);
             Palette.Colour colour = colours.get(part.part().slot());
             if (colour != null && visible.getArea() > LEAST_AREA) {
-                topFirst.add(new Region(Operation.Kind.FILL, "the " + part.part().title(), Overlap.without(inside, holes(i)), colour, 1, true, i, 0, 0, ""));
-                shade(part, visible, colour, i).ifPresent(topFirst::add);
+                List<Region> own = new ArrayList<>();
+                Blend blend = blends.getOrDefault(part.part().slot(), Blend.flat());
+                Palette.Colour filled = blend.kind() == BlendKind.GRADED_CELLS ? graded(part, blend, colour) : colour;
+                blended(Operation.Kind.FILL, "the " + part.part().title(), remembered.without(inside, holes(i)), penFor(filled), blend, i, "", own);
+                shade(part, visible, filled, i).ifPresent(own::add);
+                highlight(part, visible, filled, i).ifPresent(own::add);
+                topFirst.add(own);
             }
         }
         for (int i = topFirst.size() - 1; i >= 0; i--) {
-            regions.add(topFirst.get(i));
+            regions.addAll(topFirst.get(i));
         }
     }
 
+    /** The pieces of an area's blend as regions. */
+    private void blended(Operation.Kind kind, String title, Geometry place, Palette.Colour colour, Blend blend, int depth, String reason, List<Region> into) {
+        int level = depth * Region.LEVELS;
+        if (blend.kind() == BlendKind.FLAT || blend.kind() == BlendKind.GRADED_CELLS) {
+            into.add(new Region(kind, title, place, colour, 1, true, level, 0, 0, reason));
+            return;
+        }
+        List<Palette.Colour> all = new ArrayList<>(List.of(colour));
+        blend.more().forEach(mix -> palette.colour(mix).ifPresent(all::add));
+        long seed = title.hashCode() * 31L + depth;
+        List<Piece> pieces = remembered.recall(() -> BlendWork.pieces(blend, title, place, all, design.silhouette(), seed), "blend", blend, title, place, all, design.silhouette());
+        if (blend.kind().joins() && blend.method() == Blend.Method.WET) {
+            for (int k = 0; k + 1 < all.size(); k++) {
+                Mud.between(all.get(k), all.get(k + 1)).ifPresent(mud -> muddy.add(new Muddy(title, mud)));
+            }
+        }
+        int wet = -1;
+        for (int k = 0; k < pieces.size(); k++) {
+            Piece piece = pieces.get(k);
+            if (piece.wet() && (k == 0 || !pieces.get(k - 1).wet())) {
+                wet = wetGroups++;
+            }
+            into.add(new Region(kind, piece.title(), piece.place(), piece.colour(), piece.thin(), piece.hides(), level + Math.min(k, Region.LEVELS - 4), 0, 0, Soft.of(piece.softMm(), place), piece.wet() ? wet : -1, piece.how(),
+                    k == 0 ? reason : blend.kind().sentence()));
+        }
+    }
+
+    /** The step of a graded slot that this part takes: by how far along the direction it lies among the parts of its slot. */
+    private Palette.Colour graded(PlacedPart part, Blend blend, Palette.Colour colour) {
+        Optional<Palette.Colour> other = blend.more().stream().findFirst().flatMap(palette::colour);
+        if (other.isEmpty()) {
+            return colour;
+        }
+        double ax = Math.sin(Math.toRadians(blend.angle()));
+        double ay = -Math.cos(Math.toRadians(blend.angle()));
+        double low = Double.POSITIVE_INFINITY;
+        double high = Double.NEGATIVE_INFINITY;
+        double own = 0;
+        for (PlacedPart each : design.parts()) {
+            if (each.part().role() == Role.FILL && each.part().slot().equals(part.part().slot())) {
+                Coordinate c = each.drawn().getCentroid().getCoordinate();
+                double along = c.x * ax + c.y * ay;
+                low = Math.min(low, along);
+                high = Math.max(high, along);
+                own = each == part ? along : own;
+            }
+        }
+        int step = high > low ? (int) Math.round(6 * (own - low) / (high - low)) : 0;
+        boolean countable = colour.mix().parts().size() + other.get().mix().parts().size() <= Mix.MOST_PAINTS;
+        return step == 0 || !countable ? colour : step == 6 ? other.get() : palette.colour(colour.mix().with(6 - step, other.get().mix(), step)).orElse(colour);
+    }
+
+    /** The pen of nearly the same colour, for painters who fill with pens. */
+    private Palette.Colour penFor(Palette.Colour colour) {
+        if (habits.medium() != Habits.Medium.PENS) {
+            return colour;
+        }
+        return palette.shelf().ofKind(PaintKind.PEN).stream().map(p -> palette.colour(Mix.of(p.id())).orElseThrow()).filter(pen -> pen.lab().differenceTo(colour.lab()) < SAME_AS_PEN)
+                .min((a, b) -> Double.compare(a.lab().differenceTo(colour.lab()), b.lab().differenceTo(colour.lab()))).orElse(colour);
+    }
+
     /** All in front of a part as far as it could throw its shade, worked out once. */
-    private Geometry above(int index) {
-        return aboves.computeIfAbsent(index, i -> overlap.above(i, CAST_REACH));
+    private List<Geometry> above(int index) {
+        return aboves.computeIfAbsent(index, i -> overlap.over(i, areas.get(i).getEnvelopeInternal(), CAST_REACH));
     }
 
     /** What larger parts in front leave unpainted of a part: themselves, less the seam. */
@@ -162,45 +272,91 @@ final class Regions {
         List<Geometry> holes = new ArrayList<>();
         for (int front : overlap.inFront(index, areas.get(index).getEnvelopeInternal(), 0)) {
             if (areas.get(front).getArea() >= SMALLEST_HOLE) {
-                holes.add(shrunk.computeIfAbsent(front, f -> Shapes.grown(areas.get(f), -UNDERLAP)));
+                holes.add(remembered.grown(areas.get(front), -UNDERLAP));
             }
         }
         return holes;
     }
 
+    // --- light
+
+    /** How much of the light's side the dome itself turns away here, 0.6 toward the light to 1.4 away from it. */
+    private double turnedAway(Geometry place) {
+        Coordinate at = place.getCentroid().getCoordinate();
+        double[] normal = new double[3];
+        survey.dome().normalAt(at.x, at.y, normal);
+        double toward = normal[0] * habits.light().towardX() + normal[1] * habits.light().towardY();
+        return Math.min(1.4, Math.max(0.6, 1 - 0.8 * toward));
+    }
+
     /** The side away from the light, as far as the part bulges, and the strip below what overlaps it. */
     private Optional<Region> shade(PlacedPart part, Geometry visible, Palette.Colour colour, int depth) {
-        double area = part.drawn().getArea();
-        if (habits.shade() == 0 || part.part().roundness() == 0 || visible.getArea() < SMALLEST_SHADE) {
+        Light light = habits.light();
+        if (light.shade() == 0 && light.contact() == 0 || part.part().roundness() == 0 || visible.getArea() < SMALLEST_SHADE) {
             return Optional.empty();
         }
-        double towardX = Math.sin(Math.toRadians(habits.lightFrom()));
-        double towardY = -Math.cos(Math.toRadians(habits.lightFrom()));
-        double own = habits.shade() * part.part().roundness() * 0.22 * Math.sqrt(area);
-        double contact = habits.shade() * 2.2;
-        Geometry lit = AffineTransformation.translationInstance(towardX * own, towardY * own).transform(part.drawn());
-        Geometry dark = Shapes.minus(visible, lit);
-        Geometry cast = Shapes.common(AffineTransformation.translationInstance(-towardX * contact, -towardY * contact).transform(above(depth)), visible);
-        Geometry place = Shapes.grown(Shapes.grown(Shapes.union(dark, cast), -0.3), 0.3);
+        Geometry place = remembered.recall(() -> shaded(part, visible, above(depth)), "shade", part.drawn(), visible, above(depth), light, part.part().roundness());
         if (place.getArea() < 4) {
             return Optional.empty();
         }
-        Lab lab = colour.lab();
-        Lab darker = new Lab(lab.l() * (1 - 0.42 * habits.shade()), lab.a() * 0.95, lab.b() * 0.9 - 3 * habits.shade());
-        return RecipeSearch.nearest(darker, palette, 5, 2).flatMap(recipe -> palette.colour(recipe.mix()))
-                .filter(shade -> shade.lab().l() < lab.l() - 3)
-                .map(shade -> new Region(Operation.Kind.SHADE, "the shade side of the " + part.part().title(), place, shade, 0.4, false, depth, 0, 0, Optional.of(visible),
-                        "The light comes from " + clock(habits.lightFrom()) + "; what turns away from it and what lies below an overlap goes darker."));
+        return darker(colour.lab(), Math.max(light.shade(), light.contact()))
+                .map(shade -> new Region(Operation.Kind.SHADE, "the shade side of the " + part.part().title(), place, shade, 0.4, false, depth * Region.LEVELS + Region.LEVELS - 2, 0, 0, Soft.shade(visible), -1, "",
+                        "The light comes from " + light.clock() + "; what turns away from it and what lies below an overlap goes darker."));
     }
 
-    private static String clock(double degrees) {
-        int hour = (int) Math.round(degrees / 30) % 12;
-        return (hour == 0 ? 12 : hour) + " o'clock";
+    private Geometry shaded(PlacedPart part, Geometry visible, List<Geometry> above) {
+        Light light = habits.light();
+        double own = light.shade() * part.part().roundness() * 0.22 * Math.sqrt(part.drawn().getArea()) * turnedAway(part.drawn());
+        double contact = light.contact() * 2.2;
+        Geometry dark = own == 0 ? Shapes.nothing() : Shapes.minus(visible, AffineTransformation.translationInstance(light.towardX() * own, light.towardY() * own).transform(part.drawn()));
+        AffineTransformation away = AffineTransformation.translationInstance(-light.towardX() * contact, -light.towardY() * contact);
+        List<Geometry> all = new ArrayList<>(List.of(dark));
+        for (Geometry over : contact == 0 ? List.<Geometry>of() : above) {
+            Geometry cast = Shapes.common(away.transform(over), visible);
+            if (!cast.isEmpty()) {
+                all.add(cast);
+            }
+        }
+        return Shapes.grown(Shapes.grown(Shapes.union(all), -0.3), 0.3);
     }
+
+    /** A lighter crescent inside the edge that faces the light. */
+    private Optional<Region> highlight(PlacedPart part, Geometry visible, Palette.Colour colour, int depth) {
+        double amount = habits.light().highlight();
+        if (amount == 0 || part.part().roundness() < 0.25 || visible.getArea() < SMALLEST_SHADE) {
+            return Optional.empty();
+        }
+        double size = Math.sqrt(part.drawn().getArea());
+        Geometry place = remembered.recall(() -> {
+            Geometry inner = Shapes.grown(visible, -0.07 * size);
+            double away = 0.10 * size * (0.5 + amount) / turnedAway(part.drawn());
+            return Shapes.minus(inner, AffineTransformation.translationInstance(-habits.light().towardX() * away, -habits.light().towardY() * away).transform(inner));
+        }, "highlight", part.drawn(), visible, habits.light());
+        if (place.getArea() < 3) {
+            return Optional.empty();
+        }
+        Lab lab = colour.lab();
+        Lab lighter = new Lab(lab.l() + (97 - lab.l()) * 0.45 * amount, lab.a() * 0.9, lab.b() * 0.9);
+        return near(lighter).filter(light -> light.lab().l() > lab.l() + 2)
+                .map(light -> new Region(Operation.Kind.SHADE, "the light side of the " + part.part().title(), place, light, 0.45, false, depth * Region.LEVELS + Region.LEVELS - 1, 0, 0, Soft.of(0.08 * size, visible), -1, "",
+                        "The light comes from " + habits.light().clock() + "; the side that faces it goes lighter."));
+    }
+
+    private Optional<Palette.Colour> darker(Lab lab, double amount) {
+        Lab wanted = new Lab(lab.l() * (1 - 0.42 * amount), lab.a() * 0.95, lab.b() * 0.9 - 3 * amount);
+        return near(wanted).filter(shade -> shade.lab().l() < lab.l() - 3);
+    }
+
+    private Optional<Palette.Colour> near(Lab wanted) {
+        return remembered.recall(() -> RecipeSearch.nearest(wanted, palette, 5, 2).flatMap(recipe -> palette.colour(recipe.mix())), "near", wanted, palette.shelf());
+    }
+
+    // --- lines
 
     private void lines() {
         List<PlacedPart> parts = design.parts();
         Map<String, List<Geometry>> outlines = new LinkedHashMap<>();
+        Map<String, List<Geometry>> inner = new LinkedHashMap<>();
         Map<String, OutlinePen> pens = new LinkedHashMap<>();
         Map<String, Double> lengths = new LinkedHashMap<>();
         for (int i = parts.size() - 1; i >= 0; i--) {
@@ -208,37 +364,54 @@ final class Regions {
             Palette.Colour colour = colours.get(part.part().slot());
             if (part.part().role() == Role.FILL) {
                 if (part.part().outlined() && colour != null && seen.get(part.part().id()).getArea() > LEAST_AREA) {
-                    outline(part, colour, above(i), outlines, pens, lengths);
+                    outline(part, colour, above(i), outlines, inner, pens, lengths);
                 }
             } else if (colour != null && part.part().role() != Role.GUIDE) {
-                boolean highlight = part.part().role() == Role.HIGHLIGHT;
-                Geometry whole = Shapes.common(part.painted(), stone);
-                Geometry above = highlight ? Shapes.nothing() : overlap.above(i, whole.getEnvelopeInternal(), 1);
-                Geometry place = above.isEmpty() || !above.intersects(whole) ? whole : Shapes.minus(whole, Shapes.grown(above, STOP_SHORT));
-                if (place.getArea() > LEAST_AREA) {
-                    double nib = part.part().isArea() ? 0 : part.part().penMm();
-                    regions.add(new Region(highlight ? Operation.Kind.HIGHLIGHT : Operation.Kind.DETAIL, "the " + part.part().title(), place, colour, 1, true, i, nib,
-                            nib > 0 ? part.drawn().getLength() : 0,
-                            highlight ? "Last, where the light strikes." : "After the areas it lies on; it stops just short of what is in front."));
-                }
+                line(part, colour, i);
             }
         }
         for (Map.Entry<String, List<Geometry>> entry : outlines.entrySet()) {
             OutlinePen pen = pens.get(entry.getKey());
-            double nib = pen.pen().tip().value();
-            Geometry place = Shapes.common(Shapes.union(entry.getValue()), Shapes.grown(stone, nib / 2));
+            double nib = pen.nibMm();
+            Geometry place = remembered.common(remembered.union(entry.getValue()), remembered.grown(stone, nib / 2));
             double length = lengths.get(entry.getKey());
             if (habits.lines() == Habits.Lines.FIRST) {
                 regions.add(new Region(Operation.Kind.LINE_FIRST, "the outlines", place, pen.colour(), 1, false, 0, nib, length, "Line first, as is your habit: fill up to it."));
             }
-            regions.add(new Region(Operation.Kind.OUTLINE, "the outlines", place, pen.colour(), 1, true, parts.size(), nib, length,
-                    (habits.lines() == Habits.Lines.FIRST ? "Restores the line at the end. " : "") + pen.reason()));
+            regions.add(new Region(Operation.Kind.OUTLINE, "the outlines", place, pen.colour(), 1, true, parts.size() * Region.LEVELS, nib, length,
+                    (habits.lines() == Habits.Lines.FIRST ? "Restores the line at the end. " : "") + pen.reason() + (habits.lineStyle() == Habits.LineStyle.SHADED ? " Thicker on the side away from the light." : "")));
+            if (inner.containsKey(entry.getKey())) {
+                second(inner.get(entry.getKey()), pen, length, parts.size() * Region.LEVELS + 1);
+            }
         }
     }
 
-    private void outline(PlacedPart part, Palette.Colour colour, Geometry above, Map<String, List<Geometry>> outlines, Map<String, OutlinePen> pens,
-            Map<String, Double> lengths) {
-        Optional<OutlinePen> pen = OutlinePen.choose(palette, habits.lineColour(), colour.lab(), around(part));
+    private void line(PlacedPart part, Palette.Colour colour, int depth) {
+        boolean highlight = part.part().role() == Role.HIGHLIGHT;
+        Geometry whole = remembered.common(part.painted(), stone);
+        List<Geometry> over = highlight ? List.of() : overlap.over(depth, whole.getEnvelopeInternal(), 1);
+        Geometry place = over.isEmpty() ? whole : remembered.recall(() -> Overlap.without(whole, over.stream().map(each -> remembered.grown(each, STOP_SHORT)).toList()), "line", whole, over);
+        if (place.getArea() > LEAST_AREA) {
+            double nib = part.part().isArea() ? 0 : part.part().penMm();
+            regions.add(new Region(highlight ? Operation.Kind.HIGHLIGHT : Operation.Kind.DETAIL, "the " + part.part().title(), place, colour, 1, true, depth * Region.LEVELS, nib, nib > 0 ? part.drawn().getLength() : 0,
+                    highlight ? "Last, where the light strikes." : "After the areas it lies on; it stops just short of what is in front."));
+        }
+    }
+
+    /** The second line, just inside the first. */
+    private void second(List<Geometry> lines, OutlinePen pen, double length, int depth) {
+        Optional<OutlinePen> other = habits.lineStyle() == Habits.LineStyle.METALLIC ? OutlinePen.metallic(palette) : Optional.of(pen);
+        other.ifPresent(p -> {
+            Geometry place = remembered.common(remembered.union(lines), stone);
+            if (place.getArea() > LEAST_AREA) {
+                regions.add(new Region(Operation.Kind.OUTLINE, "the inner lines", place, p.colour(), 1, true, depth, p.nibMm(), length,
+                        habits.lineStyle() == Habits.LineStyle.METALLIC ? "Metal just inside the first line, as is your habit." : "A second line just inside the first, as is your habit."));
+            }
+        });
+    }
+
+    private void outline(PlacedPart part, Palette.Colour colour, List<Geometry> above, Map<String, List<Geometry>> outlines, Map<String, List<Geometry>> inner, Map<String, OutlinePen> pens, Map<String, Double> lengths) {
+        Optional<OutlinePen> pen = OutlinePen.choose(palette, habits, colour.lab(), around(part));
         if (pen.isEmpty()) {
             return;
         }
@@ -246,38 +419,64 @@ final class Regions {
             weakestContrast = pen.get().contrast();
             weakestPart = part.part().title();
         }
-        Geometry line = part.drawn().getBoundary();
-        if (!above.isEmpty() && above.intersects(line)) {
-            line = OverlayNGRobust.overlay(line, Shapes.grown(above, STOP_SHORT), OverlayNG.DIFFERENCE);
-        }
+        double nib = pen.get().nibMm();
+        Geometry line = remembered.recall(() -> stoppedShort(part.drawn().getBoundary(), above), "outline", part.drawn(), above);
         if (line.isEmpty()) {
             return;
         }
-        String id = pen.get().pen().id();
+        String id = pen.get().paint().id();
         pens.putIfAbsent(id, pen.get());
-        outlines.computeIfAbsent(id, key -> new ArrayList<>()).add(Shapes.stroke(line, pen.get().pen().tip().value()));
+        Geometry drawn = remembered.stroke(line, nib);
+        if (habits.lineStyle() == Habits.LineStyle.SHADED) {
+            drawn = remembered.recall(() -> thickened(part.drawn(), line, nib, above), "thickened", part.drawn(), line, nib, above, habits.light().from());
+        }
+        outlines.computeIfAbsent(id, key -> new ArrayList<>()).add(drawn);
         lengths.merge(id, line.getLength(), Double::sum);
+        if (habits.lineStyle() == Habits.LineStyle.DOUBLE || habits.lineStyle() == Habits.LineStyle.METALLIC) {
+            Geometry second = remembered.recall(() -> {
+                Geometry inset = Shapes.grown(part.drawn(), -(1.5 * nib + 0.35));
+                return inset.getArea() < 12 ? Shapes.nothing() : Shapes.stroke(stoppedShort(inset.getBoundary(), above), nib * 0.8);
+            }, "second", part.drawn(), above, nib);
+            if (!second.isEmpty()) {
+                inner.computeIfAbsent(id, key -> new ArrayList<>()).add(second);
+            }
+        }
+    }
+
+    private Geometry stoppedShort(Geometry line, List<Geometry> above) {
+        Geometry left = line;
+        for (Geometry over : above) {
+            Geometry wide = remembered.grown(over, STOP_SHORT);
+            if (!left.isEmpty() && left.getEnvelopeInternal().intersects(wide.getEnvelopeInternal())) {
+                left = OverlayNGRobust.overlay(left, wide, OverlayNG.DIFFERENCE);
+            }
+        }
+        return left;
+    }
+
+    /** The line with its shade side drawn thicker, and inner corners filled. */
+    private Geometry thickened(Geometry area, Geometry line, double nib, List<Geometry> above) {
+        double more = 0.7 * nib;
+        Geometry moved = AffineTransformation.translationInstance(-habits.light().towardX() * more, -habits.light().towardY() * more).transform(area);
+        Geometry crescent = Overlap.without(Shapes.minus(moved, area), above.stream().map(over -> remembered.grown(over, STOP_SHORT)).toList());
+        Geometry whole = Shapes.union(Shapes.stroke(line, nib), crescent);
+        return Shapes.grown(Shapes.grown(whole, nib * 0.5), -nib * 0.5);
     }
 
     /** The colours on the outer side of a part's edge, looked up a little outside it all the way round. */
     private List<Lab> around(PlacedPart part) {
-        Geometry ring = Shapes.grown(part.drawn(), 0.8).getBoundary();
-        LengthIndexedLine line = new LengthIndexedLine(ring);
-        List<Lab> found = new ArrayList<>();
-        for (int i = 0; i < AROUND; i++) {
-            Coordinate at = line.extractPoint(ring.getLength() * i / AROUND);
-            Lab lab = behind;
-            for (int k = design.parts().size() - 1; k >= 0; k--) {
-                PlacedPart other = design.parts().get(k);
-                Palette.Colour colour = other.part().role() == Role.FILL && other != part ? colours.get(other.part().slot()) : null;
-                if (colour != null && other.drawn().getEnvelopeInternal().contains(at) && SimplePointInAreaLocator.locate(at, other.drawn()) == Location.INTERIOR) {
-                    lab = colour.lab();
-                    break;
-                }
+        List<Coordinate> places = remembered.recall(() -> {
+            Geometry ring = Shapes.grown(part.drawn(), 0.8).getBoundary();
+            LengthIndexedLine line = new LengthIndexedLine(ring);
+            List<Coordinate> found = new ArrayList<>();
+            for (int i = 0; i < AROUND; i++) {
+                found.add(line.extractPoint(ring.getLength() * i / AROUND));
             }
-            found.add(lab);
-        }
-        return found;
+            return found;
+        }, "around", part.drawn());
+        List<PlacedPart> parts = design.parts();
+        List<Integer> topmost = places.stream().map(at -> overlap.frontAt(at, k -> parts.get(k) != part && colours.containsKey(parts.get(k).part().slot()))).toList();
+        return topmost.stream().map(k -> k < 0 ? behind : colours.get(parts.get(k).part().slot()).lab()).toList();
     }
 
     /** The colours of the slots that have a mix whose paints are all on the shelf. */

@@ -26,6 +26,7 @@ import mosspebble.core.sketch.PlacedDesign;
 import mosspebble.core.sketch.PlacedItem;
 import mosspebble.core.sketch.PlacedPart;
 import mosspebble.core.sketch.Placement;
+import mosspebble.core.sketch.Remembered;
 import mosspebble.core.sketch.Repertoire;
 import mosspebble.core.sketch.Role;
 import mosspebble.core.sketch.Subject;
@@ -51,9 +52,11 @@ final class SketchRules {
     private final Survey survey;
     private final Palette palette;
     private final Repertoire repertoire;
+    private final Remembered remembered;
     private final List<Finding> findings;
 
-    SketchRules(Project project, Survey survey, Palette palette, Repertoire repertoire, List<Finding> findings) {
+    SketchRules(Project project, Survey survey, Palette palette, Repertoire repertoire, Remembered remembered, List<Finding> findings) {
+        this.remembered = remembered;
         this.project = project;
         this.survey = survey;
         this.palette = palette;
@@ -127,11 +130,15 @@ final class SketchRules {
         }
         boolean offStone = !survey.zones().outline().covers(placed.silhouette());
         String others = leaving.size() > 1 ? ", and " + (leaving.size() - 1) + " more" : "";
-        Optional<Placement> fit = Designs.fit(item.lying(Manner.ON_STONE), repertoire, bed());
+        boolean word = item.subject() instanceof Subject.Word; // only words say their size; for others it is worked out when it is wanted
+        Item lying = item.lying(Manner.ON_STONE);
+        Optional<Placement> fit = word ? remembered.recall(() -> Designs.fit(lying, repertoire, bed()), "fit", lying, repertoire, survey.dome(), project.viewpoint()) : Optional.empty();
         String letters = item.subject() instanceof Subject.Word && !onRim(item) ? fit.map(f -> "; " + Numbers.text(f.scale(), 0) + " mm letters fit").orElse("") : "";
         String sentence = "The " + worst.get().getKey() + (plural(worst.get().getKey()) ? " leave the " : " leaves the ") + (offStone ? "stone or its face" : "face") + " by " + Numbers.text(far, 1) + " mm" + others + letters + ".";
         List<Remedy> remedies = new ArrayList<>();
-        fit.ifPresent(f -> remedies.add(new Remedy("Fit to the face", p -> with(p, item, i -> i.lying(i.wearing() ? Manner.ON_STONE : i.manner()).at(f)))));
+        if (!word || fit.isPresent()) {
+            remedies.add(new Remedy("Fit to the face", p -> fit.or(() -> Designs.fit(lying, repertoire, bed())).map(f -> with(p, item, i -> i.lying(i.wearing() ? Manner.ON_STONE : i.manner()).at(f))).orElse(p)));
+        }
         if (!offStone && far < 20) {
             remedies.add(new Remedy("Let it run off", p -> with(p, item, i -> i.room(i.marginMm(), i.mostTurn(), Math.ceil(far)))));
         }
@@ -179,7 +186,7 @@ final class SketchRules {
 
     /** @return ids of the parts that are too narrow */
     Set<String> tools(PlacedDesign design, Regions cut, Map<String, Palette.Colour> colours) {
-        Paintability paintability = new Paintability(design, cut.seen(), colours, palette, survey.stone().texture().pitMm());
+        Paintability paintability = new Paintability(design, cut.seen(), colours, palette, survey.stone().texture().pitMm(), remembered);
         List<Paintability.Narrow> narrow = paintability.narrow();
         Map<String, List<Paintability.Narrow>> byItem = new LinkedHashMap<>();
         narrow.forEach(n -> byItem.computeIfAbsent(n.item().item().id(), id -> new ArrayList<>()).add(n));

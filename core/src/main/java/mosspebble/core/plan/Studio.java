@@ -6,6 +6,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
+import mosspebble.core.care.SmearTest;
 import mosspebble.core.colour.Shelf;
 import mosspebble.core.drying.Climate;
 import mosspebble.core.sketch.OwnFile;
@@ -17,9 +18,10 @@ import mosspebble.core.units.LengthUnit;
  *
  * @param projects stones in hand
  * @param basket stones that wait
+ * @param tests what was found out about products over one another
  * @param own motifs and faces of the painter's own
  */
-public record Studio(List<Project> projects, List<FoundStone> basket, List<OwnFile> own, Shelf shelf, Climate climate, LengthUnit unit, boolean evening) {
+public record Studio(List<Project> projects, List<FoundStone> basket, List<OwnFile> own, Shelf shelf, List<SmearTest> tests, Climate climate, LengthUnit unit, boolean evening) {
 
     /** Most stones in the basket. */
     public static final int MOST_FOUND = 500;
@@ -28,6 +30,10 @@ public record Studio(List<Project> projects, List<FoundStone> basket, List<OwnFi
         projects = List.copyOf(projects);
         basket = List.copyOf(basket);
         own = List.copyOf(own);
+        tests = List.copyOf(tests);
+        if (tests.size() > SmearTest.MOST) {
+            throw new IllegalArgumentException("A studio keeps " + SmearTest.MOST + " smear tests; take old ones out first.");
+        }
         Objects.requireNonNull(shelf);
         Objects.requireNonNull(climate);
         Objects.requireNonNull(unit);
@@ -62,11 +68,11 @@ public record Studio(List<Project> projects, List<FoundStone> basket, List<OwnFi
     }
 
     private Studio withProjects(List<Project> changed) {
-        return new Studio(changed, basket, own, shelf, climate, unit, evening);
+        return new Studio(changed, basket, own, shelf, tests, climate, unit, evening);
     }
 
     public Studio withBasket(List<FoundStone> newBasket) {
-        return new Studio(projects, newBasket, own, shelf, climate, unit, evening);
+        return new Studio(projects, newBasket, own, shelf, tests, climate, unit, evening);
     }
 
     public Optional<FoundStone> found(String id) {
@@ -91,23 +97,27 @@ public record Studio(List<Project> projects, List<FoundStone> basket, List<OwnFi
     public Studio plus(OwnFile file) {
         List<OwnFile> more = new ArrayList<>(own.stream().filter(o -> !o.id().equals(file.id())).toList());
         more.add(file);
-        return new Studio(projects, basket, more, shelf, climate, unit, evening);
+        return new Studio(projects, basket, more, shelf, tests, climate, unit, evening);
     }
 
     /** Without a file of one's own; things that use it are told by a finding. */
     public Studio withoutOwn(String id) {
-        return new Studio(projects, basket, own.stream().filter(o -> !o.id().equals(id)).toList(), shelf, climate, unit, evening);
+        return new Studio(projects, basket, own.stream().filter(o -> !o.id().equals(id)).toList(), shelf, tests, climate, unit, evening);
     }
 
     public Studio withShelf(Shelf newShelf) {
-        return new Studio(projects, basket, own, newShelf, climate, unit, evening);
+        return new Studio(projects, basket, own, newShelf, tests, climate, unit, evening);
+    }
+
+    public Studio withTests(List<SmearTest> newTests) {
+        return new Studio(projects, basket, own, shelf, newTests, climate, unit, evening);
     }
 
     public Studio withClimate(Climate newClimate) {
-        return new Studio(projects, basket, own, shelf, newClimate, unit, evening);
+        return new Studio(projects, basket, own, shelf, tests, newClimate, unit, evening);
     }
 
     public Studio withView(LengthUnit newUnit, boolean newEvening) {
-        return new Studio(projects, basket, own, shelf, climate, newUnit, newEvening);
+        return new Studio(projects, basket, own, shelf, tests, climate, newUnit, newEvening);
     }
 }

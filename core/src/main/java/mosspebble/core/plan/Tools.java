@@ -2,7 +2,6 @@ package mosspebble.core.plan;
 
 import java.util.Optional;
 import mosspebble.core.colour.Paint;
-import mosspebble.core.colour.PaintKind;
 import mosspebble.core.colour.Shelf;
 import mosspebble.core.sketch.DotBorder;
 import mosspebble.core.sketch.Shapes;
@@ -14,6 +13,8 @@ record Tools(String name, double mm2PerMinute) {
 
     /** Speed of a pen or liner along a line, mm a minute. */
     static final double LINE_MM_PER_MINUTE = 70;
+
+    private static final double LARGE = 900;
 
     /** Equal dots set with a fresh load each (common practice, no source). */
     private static final double DOTS_PER_MINUTE = 14;
@@ -35,10 +36,15 @@ record Tools(String name, double mm2PerMinute) {
         return Math.sqrt(4 * usual / Math.PI);
     }
 
+    /** Whether it is too broad to follow an edge. */
+    boolean isLarge() {
+        return mm2PerMinute >= LARGE;
+    }
+
     /** @param widestMm diameter of the largest disc in the area, mm */
     static Tools of(Region region, double widestMm, Shelf shelf) {
         Optional<Paint> pen = region.colour().mix().isSingle()
-                ? shelf.find(region.colour().mix().parts().get(0).paint()).filter(p -> p.kind() == PaintKind.PEN) : Optional.empty();
+                ? shelf.find(region.colour().mix().parts().get(0).paint()).filter(Paint::hasNib) : Optional.empty();
         if (pen.isPresent()) {
             return new Tools("pen " + Numbers.text(pen.get().tip().value(), 1) + " mm", 90 * Math.max(1, pen.get().tip().value()));
         }
@@ -50,7 +56,7 @@ record Tools(String name, double mm2PerMinute) {
             return new Tools(DotBorder.tool(dot) + ", reloaded for every dot", DOTS_PER_MINUTE * Math.PI * dot * dot / 4);
         }
         if (widestMm >= 14) {
-            return new Tools("large flat brush", 900);
+            return new Tools("large flat brush", LARGE);
         }
         if (widestMm >= 5) {
             return new Tools("medium round brush", 420);

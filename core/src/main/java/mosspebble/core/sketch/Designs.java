@@ -152,9 +152,18 @@ public final class Designs {
 
     /** The whole sketch on a stone; things whose motif, face or family is not in the repertoire are left out, and empty if all are. */
     public static Optional<PlacedDesign> place(Sketch sketch, Repertoire repertoire, Bed bed) {
+        return place(sketch, repertoire, bed, new Remembered());
+    }
+
+    /** The same, with what was worked out before: things that did not change keep their areas. */
+    public static Optional<PlacedDesign> place(Sketch sketch, Repertoire repertoire, Bed bed, Remembered remembered) {
+        return remembered.recall(() -> placeAnew(sketch, repertoire, bed, remembered), "design", sketch, repertoire, bed.dome(), bed.viewpoint());
+    }
+
+    private static Optional<PlacedDesign> placeAnew(Sketch sketch, Repertoire repertoire, Bed bed, Remembered remembered) {
         List<PlacedItem> placed = new ArrayList<>();
         for (Item item : sketch.items()) {
-            place(item, repertoire, bed).map(p -> item.leftOut().isEmpty() ? p : leftOut(p)).map(p -> item.matched() ? Pairs.matched(p) : p).filter(p -> !p.parts().isEmpty()).ifPresent(placed::add);
+            remembered.recall(() -> place(item, repertoire, bed, remembered), "item", item, repertoire, bed.dome(), bed.viewpoint()).map(p -> item.leftOut().isEmpty() ? p : leftOut(p)).map(p -> item.matched() ? Pairs.matched(p) : p).filter(p -> !p.parts().isEmpty()).ifPresent(placed::add);
         }
         if (placed.isEmpty()) {
             return Optional.empty();
@@ -174,7 +183,7 @@ public final class Designs {
         return Optional.of(new PlacedDesign(items, slots, parts, Shapes.union(areas), Shapes.union(free)));
     }
 
-    private static Optional<PlacedItem> place(Item item, Repertoire repertoire, Bed bed) {
+    private static Optional<PlacedItem> place(Item item, Repertoire repertoire, Bed bed, Remembered remembered) {
         if (item.subject() instanceof Subject.Dots dots) {
             return border(item, dots, bed);
         }
@@ -186,7 +195,7 @@ public final class Designs {
             return face(word, repertoire).flatMap(face -> Lettering.onRim(word, face, item, bed)).map(motif -> inPlace(item, motif, false));
         }
         Family.Site site = site(item, bed, repertoire);
-        return (site.cracks().isEmpty() ? motif(item.subject(), repertoire) : motif(item.subject(), repertoire, site)).map(motif -> {
+        return (site.cracks().isEmpty() ? remembered.recall(() -> motif(item.subject(), repertoire), "motif", item.subject(), repertoire) : motif(item.subject(), repertoire, site)).map(motif -> {
             PlacedItem placed = place(motif, item, bed.zones());
             return item.subject() instanceof Subject.Word word && word.setting().toEye() ? straightened(placed, bed) : placed;
         });

@@ -3,8 +3,12 @@ package mosspebble.core.sketch;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.function.IntPredicate;
+import org.locationtech.jts.algorithm.locate.SimplePointInAreaLocator;
+import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.Location;
 import org.locationtech.jts.index.strtree.STRtree;
 
 /**
@@ -56,12 +60,29 @@ public final class Overlap {
 
     /** All in front of a place in the order and within reach of a box, together. */
     public Geometry above(int index, Envelope box, double reachMm) {
-        return Shapes.union(pieces(index, box, reachMm).stream().map(Piece::shape).toList());
+        return Shapes.union(over(index, box, reachMm));
+    }
+
+    /** The front area that counts and holds a place within it; -1 for none. */
+    public int frontAt(Coordinate at, IntPredicate counts) {
+        int front = -1;
+        for (Object hit : tree.query(new Envelope(at))) {
+            Piece piece = (Piece) hit;
+            if (piece.area() > front && counts.test(piece.area()) && SimplePointInAreaLocator.locate(at, piece.shape()) == Location.INTERIOR) {
+                front = piece.area();
+            }
+        }
+        return front;
     }
 
     /** What is seen of one area: one after the other is taken away, which is quicker than joining them first. */
     public Geometry seen(int index) {
-        return without(areas.get(index), pieces(index, areas.get(index).getEnvelopeInternal(), 0).stream().map(Piece::shape).toList());
+        return without(areas.get(index), over(index, areas.get(index).getEnvelopeInternal(), 0));
+    }
+
+    /** The pieces in front of a place in the order and within reach of a box, the deepest first. */
+    public List<Geometry> over(int index, Envelope box, double reachMm) {
+        return pieces(index, box, reachMm).stream().map(Piece::shape).toList();
     }
 
     /** An area less several others. */

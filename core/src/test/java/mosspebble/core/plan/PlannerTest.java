@@ -98,7 +98,7 @@ class PlannerTest {
         Map<String, Mix> colours = new TreeMap<>(single.colours());
         String front = two.items().get(1).id();
         single.colours().forEach((slot, mix) -> colours.put(front + "/" + slot, mix));
-        PaintPlan plan = plan(single.withSketch(Optional.of(two)).withColours(colours).withHabits(single.habits().withLight(0, 320)));
+        PaintPlan plan = plan(single.withSketch(Optional.of(two)).withColours(colours).withHabits(single.habits().with(Light.NONE)));
         List<PlacedItem> items = plan.design().orElseThrow().items();
         Geometry ahead = items.get(1).silhouette();
         Geometry union = ahead.union(items.get(0).silhouette());
@@ -199,13 +199,13 @@ class PlannerTest {
 
     @Test
     void paleColoursOnDarkStoneArePrimedWhereItSavesCoatsAndNeverIfUnwanted() {
-        Paint weak = new Paint("weak", "weak yellow", PaintKind.BRUSH, Srgb.ofHex("#f5d451"), 0.35, Finish.SATIN, new Millimetres(0), new Micrometres(60), 0.4, 2, new Millilitres(59));
+        Paint weak = Paints.brush("weak", "#f5d451", 0.35).withName("weak yellow");
         List<Paint> paints = new ArrayList<>(Paints.shelf().paints());
         paints.add(weak);
         Shelf shelf = new Shelf(paints);
         Project project = project(DARK).withColour("wall", Mix.of("weak"));
         PaintPlan needed = plan(project, shelf, Climate.room());
-        PaintPlan never = plan(project.withHabits(project.habits().with(Habits.Ground.AROUND, Habits.Lines.LAST, Habits.LineColour.CONTRAST, Habits.Primer.NEVER)), shelf, Climate.room());
+        PaintPlan never = plan(project.withHabits(project.habits().with(Habits.Primer.NEVER)), shelf, Climate.room());
 
         Operation prime = first(needed, Kind.PRIME, "");
         int primed = first(needed, Kind.FILL, "wall").coats();
@@ -277,7 +277,7 @@ class PlannerTest {
 
     @Test
     void thePictureShowsBareStoneFirstAndTheDoorAtTheEnd() {
-        PaintPlan plan = plan(project(DARK).withHabits(Habits.usual().withLight(0, 320)));
+        PaintPlan plan = plan(project(DARK).withHabits(Habits.usual().with(Light.NONE)));
         Grid grid = Grid.around(60, 50, 0.5);
         StonePicture picture = StonePicture.of(plan, StoneTerrain.of(plan.survey(), grid), Look.DRY);
         Geometry door = plan.design().orElseThrow().parts().get(1).drawn();
@@ -343,7 +343,7 @@ class PlannerTest {
     @Test
     void lineFirstIsRestoredAtTheEnd() {
         Project project = project(DARK);
-        PaintPlan plan = plan(project.withHabits(project.habits().with(Habits.Ground.AROUND, Habits.Lines.FIRST, Habits.LineColour.CONTRAST, Habits.Primer.WHERE_NEEDED)));
+        PaintPlan plan = plan(project.withHabits(project.habits().with(Habits.Lines.FIRST)));
 
         assertThat(index(plan, first(plan, Kind.LINE_FIRST, "Outline"))).isLessThan(index(plan, first(plan, Kind.FILL, "wall")));
         assertThat(index(plan, first(plan, Kind.OUTLINE, "Outline"))).isGreaterThan(index(plan, first(plan, Kind.FILL, "knob")));

@@ -1,0 +1,279 @@
+package mosspebble.core.blend;
+
+import java.util.ArrayList;
+import java.util.List;
+import mosspebble.core.colour.Ladder;
+import mosspebble.core.colour.Palette;
+import mosspebble.core.sketch.Shapes;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.GeometryFactory;
+
+/** Takes a blend apart into pieces that are painted one after the other. Sizes of tools and reach are common practice, no source. */
+public final class BlendWork {
+
+    /** Neighbouring mixed steps of a gradient may differ by so much, CIEDE2000 (common practice, no source). */
+    public static final double STEP = 6;
+
+    /** Most mixed steps of one join: nobody mixes more. */
+    private static final int MOST_STEPS = 5;
+
+    private static final double SPONGE_MM = 2.2;
+    private static final double LANE_MM = 1.1;
+    private static final double GLAZE_THIN = 0.35;
+
+    /** Passes of glaze that take the place of one wet join. */
+    private static final int GLAZES = 3;
+
+    private static final GeometryFactory FACTORY = new GeometryFactory();
+
+    private final Blend blend;
+    private final String title;
+    private final Geometry area;
+    private final List<Palette.Colour> colours;
+    private final Geometry subject;
+    private final long seed;
+    private final List<Piece> pieces = new ArrayList<>();
+
+    private BlendWork(Blend blend, String title, Geometry area, List<Palette.Colour> colours, Geometry subject, long seed) {
+        this.blend = blend;
+        this.title = title;
+        this.area = area;
+        this.colours = colours;
+        this.subject = subject;
+        this.seed = seed;
+    }
+
+    /**
+     * @param title the painter's word for the area
+     * @param area mm
+     * @param colours the area's own first, then those of the blend that can be mixed from the shelf
+     * @param subject what stands before it, for {@link BlendKind#HALO}; may be empty
+     * @param seed of the scattered marks
+     * @return at least one piece; what has not the colours it needs is flat
+     */
+    public static List<Piece> pieces(Blend blend, String title, Geometry area, List<Palette.Colour> colours, Geometry subject, long seed) {
+        BlendWork work = new BlendWork(blend, title, area, colours, subject, seed);
+        BlendKind kind = colours.size() - 1 < blend.kind().leastColours() ? BlendKind.FLAT : blend.kind();
+        switch (kind) {
+            case FLAT, GRADED_CELLS -> work.base();
+            case SPLIT -> work.split();
+            case WASHED -> work.washed();
+            case HALO -> work.halo();
+            case BANDS, GRADIENT -> work.bands(kind == BlendKind.GRADIENT);
+            case DRY_BRUSH -> work.dryBrush();
+            case FOAM -> work.foam();
+            case STIPPLE -> work.stipple();
+            case CRYSTAL -> work.crystal();
+            case SPIRAL -> work.spiral();
+            case LOADED -> work.loaded();
+            case GLAZE -> work.glaze();
+            case DROPPED_WASH -> work.droppedWash();
+        }
+        return work.pieces;
+    }
+
+    private void add(String what, Geometry place, Palette.Colour colour, double thin, boolean hides, double softMm, boolean wet, String how) {
+        if (place.getArea() > 0.2) {
+            pieces.add(new Piece(what, place, colour, thin, hides, softMm, wet, how));
+        }
+    }
+
+    private void base() {
+        add(title, area, colours.get(0), 1, true, 0, false, "");
+    }
+
+    private double size() {
+        return Math.sqrt(area.getArea());
+    }
+
+    private void split() {
+        Strips strips = new Strips(area, blend.angle());
+        double bow = -blend.amount() * 0.35 * strips.length();
+        add("the first part of " + title, strips.between(0, blend.join(), bow), colours.get(0), 1, true, 0, false, "Pencil the arched join first; paint up to it.");
+        add("the second part of " + title, strips.between(blend.join(), 1, bow), colours.get(1), 1, true, 0, false, "Along the join with the small brush, once the first colour is dry.");
+    }
+
+    private void washed() {
+        add(title, area, colours.get(0), 0.6 - 0.4 * blend.amount(), false, 0, false, "One wet coat, smoothed by a finger at once to a thin wash; the stone shows through.");
+    }
+
+    private void halo() {
+        base();
+        double reach = 3 + 14 * blend.amount();
+        Geometry near = Shapes.common(Shapes.grown(subject, reach), area);
+        add("the dark behind the subject", near, colours.get(1), 0.6, false, reach * 0.7, true, "While the ground is wet, darker close to the subject; draw it out toward the rim until it is gone.");
+    }
+
+    private void bands(boolean smooth) {
+        Strips strips = new Strips(area, blend.angle());
+        int n = colours.size();
+        double[] cuts = cuts(n);
+        double widest = 1;
+        for (int i = 0; i < n; i++) {
+            widest = Math.min(widest, cuts[i + 1] - cuts[i]);
+        }
+        double half = Math.min(0.5 * widest, (smooth ? 0.12 + 0.38 * blend.amount() : 0.04 + 0.16 * blend.amount()) * (smooth ? 1 : 0.7));
+        for (int i = 0; i < n; i++) {
+            add(ordinal(i) + " band of " + title, strips.between(cuts[i], cuts[i + 1]), colours.get(i), 1, true, 0, false, "Block it in, so that the stone is covered.");
+        }
+        for (int i = 0; i + 1 < n; i++) {
+            join(strips, colours.get(i), colours.get(i + 1), cuts[i + 1] - half, cuts[i + 1] + half, smooth ? MOST_STEPS : 1);
+        }
+    }
+
+    private static String ordinal(int i) {
+        return switch (i) {
+            case 0 -> "the first";
+            case 1 -> "the second";
+            case 2 -> "the third";
+            default -> "the fourth";
+        };
+    }
+
+    /** The first join lies where it is set; the others share the rest evenly. */
+    private double[] cuts(int n) {
+        double[] cuts = new double[n + 1];
+        cuts[n] = 1;
+        double first = n == 2 ? blend.join() : blend.join() * 2 / n;
+        for (int i = 1; i < n; i++) {
+            cuts[i] = first + (1 - first) * (i - 1) / (n - 1);
+        }
+        return cuts;
+    }
+
+    /** Mixed steps from one colour to the next, one after the other along the join. */
+    private void join(Strips strips, Palette.Colour from, Palette.Colour to, double low, double high, int most) {
+        int steps = Math.min(most, Ladder.rungsFor(from, to, STEP, most + 2) - 2);
+        boolean wet = blend.method() == Blend.Method.WET;
+        int passes = wet ? 1 : GLAZES;
+        steps = Math.max(1, steps);
+        double each = (high - low) / steps;
+        double soft = each * strips.length() * 0.9;
+        for (int pass = 0; pass < passes; pass++) {
+            for (int k = 0; k < steps; k++) {
+                double share = (k + 0.5) / steps;
+                Palette.Colour mixed = mixed(from, to, share);
+                String how = wet ? "While both sides are wet; more paint at the join, worked until no edge is seen."
+                        : "A thin glaze on dry paint, pass " + (pass + 1) + " of " + passes + ".";
+                add("a mixed step of " + title, strips.between(low + k * each, low + (k + 1) * each), mixed, wet ? 1 : GLAZE_THIN, false, soft, wet, how);
+            }
+        }
+    }
+
+    /** The two stirred together in whole parts, if they hold not too many paints; else the second carries the share without a recipe of its own. */
+    private static Palette.Colour mixed(Palette.Colour from, Palette.Colour to, double share) {
+        int second = (int) Math.max(1, Math.min(5, Math.round(share * 6)));
+        Palette.Colour together = from.into(to, second / 6.0);
+        long paints = java.util.stream.Stream.concat(from.mix().parts().stream(), to.mix().parts().stream()).map(p -> p.paint()).distinct().count();
+        boolean countable = paints <= mosspebble.core.colour.Mix.MOST_PAINTS && 6 * from.mix().totalParts() * to.mix().totalParts() <= mosspebble.core.colour.Mix.MOST_PARTS;
+        return countable ? together.as(from.mix().with(6 - second, to.mix(), second)) : together.as(share < 0.5 ? from.mix() : to.mix());
+    }
+
+    private void dryBrush() {
+        base();
+        for (int i = 1; i < colours.size(); i++) {
+            Geometry streaks = new Dabs(area, seed + i).streaks(blend.angle(), LANE_MM, 0.25 + 0.6 * blend.amount());
+            add("streaks over " + title, streaks, colours.get(i), 0.5, false, 0.25, false, "Wipe the brush until it is nearly dry, then drag it lightly, always the same way.");
+        }
+    }
+
+    private void foam() {
+        base();
+        Strips strips = new Strips(area, blend.angle());
+        double reach = 0.25 + 0.6 * blend.amount();
+        double high = strips.length();
+        double start = lowest(strips);
+        List<Geometry> foam = new Dabs(area, seed).sponge(SPONGE_MM * 0.8, 1, c -> {
+            double from = (strips.along(c) - start) / high;
+            double thick = 1 - (1 - from) / reach;
+            return thick <= 0 ? 0 : Math.min(0.95, thick * 1.3);
+        });
+        add("foam on " + title, foam.get(0), colours.get(1), 0.8, false, 0.3, false, "Dab with a damp sponge, thickest where the water breaks; lift straight.");
+    }
+
+    private double lowest(Strips strips) {
+        double low = Double.POSITIVE_INFINITY;
+        for (Coordinate c : area.getCoordinates()) {
+            low = Math.min(low, strips.along(c));
+        }
+        return low;
+    }
+
+    private void stipple() {
+        base();
+        List<Geometry> dabs = new Dabs(area, seed).sponge(SPONGE_MM, colours.size() - 1, c -> 0.2 + 0.75 * blend.amount());
+        for (int i = 1; i < colours.size(); i++) {
+            add("sponge dabs on " + title, dabs.get(i - 1), colours.get(i), 0.7, false, 0.25, false, "A nearly dry sponge, turned for every dab so that no pattern repeats.");
+        }
+    }
+
+    private void crystal() {
+        base();
+        List<Geometry> facets = new Dabs(area, seed).facets(SPONGE_MM, colours.size() - 1, 0.3 + 0.65 * blend.amount());
+        for (int i = 1; i < colours.size(); i++) {
+            add("facets on " + title, facets.get(i - 1), colours.get(i), 0.8, false, 0, false, "Small facets side by side, the tool turned each time; let each colour dry.");
+        }
+    }
+
+    private void spiral() {
+        int n = colours.size();
+        double turns = 0.5 + 2.5 * blend.amount();
+        Coordinate middle = area.getCentroid().getCoordinate();
+        double reach = 0;
+        for (Coordinate c : area.getCoordinates()) {
+            reach = Math.max(reach, c.distance(middle));
+        }
+        for (int arm = 0; arm < n; arm++) {
+            add(ordinal(arm) + " arm of " + title, Shapes.common(area, arm(middle, reach * 1.01, turns, 2 * Math.PI * arm / n, 2 * Math.PI / n)), colours.get(arm), 1, true, 0, false,
+                    "From the middle outward, turning the stone; let it dry before the arm beside it.");
+        }
+    }
+
+    private static Geometry arm(Coordinate middle, double reach, double turns, double from, double wide) {
+        int steps = (int) Math.ceil(60 * turns) + 8;
+        int bend = 6;
+        List<Coordinate> ring = new ArrayList<>();
+        for (int i = 0; i <= steps; i++) {
+            ring.add(polar(middle, reach * i / steps, from + 2 * Math.PI * turns * i / steps));
+        }
+        for (int i = 1; i < bend; i++) {
+            ring.add(polar(middle, reach * 1.15, from + 2 * Math.PI * turns + wide * i / bend));
+        }
+        for (int i = steps; i >= 0; i--) {
+            ring.add(polar(middle, reach * i / steps, from + wide + 2 * Math.PI * turns * i / steps));
+        }
+        ring.set(ring.size() - 1, ring.get(0).copy());
+        return Shapes.grown(FACTORY.createPolygon(ring.toArray(new Coordinate[0])), 0);
+    }
+
+    private static Coordinate polar(Coordinate middle, double r, double angle) {
+        return new Coordinate(middle.x + r * Math.sin(angle), middle.y - r * Math.cos(angle));
+    }
+
+    private void loaded() {
+        int n = colours.size();
+        double inward = 0.28 * size() / n * (0.5 + blend.amount());
+        for (int i = 0; i < n; i++) {
+            Geometry place = Shapes.grown(area, -i * inward);
+            add((i == 0 ? "the tip colour of " : "the " + (i == 1 ? "next" : "foot") + " colour of ") + title, i == 0 ? area : place, colours.get(i), 1, i == 0, i == 0 ? 0 : inward * 0.9, i > 0,
+                    i == 0 ? "Load the flat brush with all colours side by side; press at the tip, release toward the foot. Reload every two or three strokes."
+                            : "In the same strokes, from the other corner of the brush.");
+        }
+    }
+
+    private void glaze() {
+        base();
+        int passes = 1 + (int) Math.round(2 * blend.amount());
+        for (int i = 0; i < passes; i++) {
+            add("the glaze on " + title, area, colours.get(1), GLAZE_THIN, false, 0, false, "Thin with water until it is glass-clear; one even pass over dry paint, " + (i + 1) + " of " + passes + ".");
+        }
+    }
+
+    private void droppedWash() {
+        base();
+        double inward = (0.38 - 0.3 * blend.amount()) * size();
+        Geometry place = Shapes.grown(area, -inward);
+        add("the wash in " + title, place, colours.get(1), 0.3, false, Math.max(0.6, inward * 0.9), false, "Mostly water; drop it into the middle and dab the edge with a corner of cloth.");
+    }
+}

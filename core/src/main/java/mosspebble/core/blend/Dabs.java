@@ -1,0 +1,168 @@
+package mosspebble.core.blend;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.SplittableRandom;
+import java.util.function.ToDoubleFunction;
+import mosspebble.core.sketch.Shapes;
+import org.locationtech.jts.algorithm.locate.IndexedPointInAreaLocator;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Envelope;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.GeometryFactory;
+import org.locationtech.jts.geom.Location;
+import org.locationtech.jts.geom.Polygon;
+
+/** Marks of a tool scattered over an area, none over another: sponge dabs, facets, dry streaks. The same seed gives the same marks. */
+final class Dabs {
+
+    private static final GeometryFactory FACTORY = new GeometryFactory();
+
+    /** Marks at most; the tool grows where there would be more. */
+    private static final int MOST = 1400;
+
+    private final Geometry area;
+    private final IndexedPointInAreaLocator inside;
+    private final SplittableRandom random;
+
+    Dabs(Geometry area, long seed) {
+        this.area = area;
+        this.inside = new IndexedPointInAreaLocator(area);
+        this.random = new SplittableRandom(seed);
+    }
+
+    private boolean holds(Coordinate c) {
+        return inside.locate(c) != Location.EXTERIOR;
+    }
+
+    private double pitch(double wanted) {
+        Envelope box = area.getEnvelopeInternal();
+        return Math.max(wanted, Math.sqrt(Math.max(1, box.getArea()) / MOST));
+    }
+
+    /**
+     * Rounded dabs on a shaken grid.
+     *
+     * @param kinds how many tools take turns at random
+     * @param share of the cells that get a dab, by place
+     * @return the dabs of each tool
+     */
+    List<Geometry> sponge(double pitchMm, int kinds, ToDoubleFunction<Coordinate> share) {
+        List<List<Polygon>> dabs = new ArrayList<>();
+        for (int k = 0; k < kinds; k++) {
+            dabs.add(new ArrayList<>());
+        }
+        double pitch = pitch(pitchMm);
+        Envelope box = area.getEnvelopeInternal();
+        for (double y = box.getMinY(); y < box.getMaxY(); y += pitch) {
+            for (double x = box.getMinX(); x < box.getMaxX(); x += pitch) {
+                double size = pitch * (0.24 + 0.22 * random.nextDouble());
+                Coordinate middle = new Coordinate(x + pitch * (0.3 + 0.4 * random.nextDouble()), y + pitch * (0.3 + 0.4 * random.nextDouble()));
+                int kind = random.nextInt(kinds);
+                boolean set = random.nextDouble() < share.applyAsDouble(middle);
+                Polygon dab = blob(middle, Math.min(size, 0.29 * pitch));
+                if (set && holds(middle) && java.util.Arrays.stream(dab.getCoordinates()).allMatch(this::holds)) {
+                    dabs.get(kind).add(dab);
+                }
+            }
+        }
+        return dabs.stream().map(Dabs::together).toList();
+    }
+
+    private Polygon blob(Coordinate middle, double radius) {
+        int corners = 8;
+        Coordinate[] ring = new Coordinate[corners + 1];
+        double turn = random.nextDouble() * Math.PI;
+        for (int i = 0; i < corners; i++) {
+            double r = radius * (0.7 + 0.3 * random.nextDouble());
+            double angle = turn + 2 * Math.PI * i / corners;
+            ring[i] = new Coordinate(middle.x + r * Math.cos(angle), middle.y + r * Math.sin(angle));
+        }
+        ring[corners] = ring[0].copy();
+        return FACTORY.createPolygon(ring);
+    }
+
+    /** Facets: the triangles of a shaken grid, each a little smaller than its place. */
+    List<Geometry> facets(double pitchMm, int kinds, double share) {
+        List<List<Polygon>> facets = new ArrayList<>();
+        for (int k = 0; k < kinds; k++) {
+            facets.add(new ArrayList<>());
+        }
+        double pitch = pitch(pitchMm * 1.4);
+        Envelope box = area.getEnvelopeInternal();
+        int columns = (int) Math.ceil(box.getWidth() / pitch) + 2;
+        int rows = (int) Math.ceil(box.getHeight() / pitch) + 2;
+        Coordinate[][] knots = new Coordinate[rows][columns];
+        for (int r = 0; r < rows; r++) {
+            for (int c = 0; c < columns; c++) {
+                knots[r][c] = new Coordinate(box.getMinX() + (c - 0.5 + 0.6 * (random.nextDouble() - 0.5)) * pitch, box.getMinY() + (r - 0.5 + 0.6 * (random.nextDouble() - 0.5)) * pitch);
+            }
+        }
+        for (int r = 0; r + 1 < rows; r++) {
+            for (int c = 0; c + 1 < columns; c++) {
+                boolean falling = random.nextBoolean();
+                Coordinate[][] halves = falling
+                        ? new Coordinate[][] {{knots[r][c], knots[r][c + 1], knots[r + 1][c + 1]}, {knots[r][c], knots[r + 1][c + 1], knots[r + 1][c]}}
+                        : new Coordinate[][] {{knots[r][c], knots[r][c + 1], knots[r + 1][c]}, {knots[r][c + 1], knots[r + 1][c + 1], knots[r + 1][c]}};
+                for (Coordinate[] half : halves) {
+                    int kind = random.nextInt(kinds);
+                    boolean set = random.nextDouble() < share;
+                    if (set && holds(half[0]) && holds(half[1]) && holds(half[2])) {
+                        facets.get(kind).add(shrunk(half));
+                    }
+                }
+            }
+        }
+        return facets.stream().map(Dabs::together).toList();
+    }
+
+    private static Polygon shrunk(Coordinate[] corners) {
+        double mx = (corners[0].x + corners[1].x + corners[2].x) / 3;
+        double my = (corners[0].y + corners[1].y + corners[2].y) / 3;
+        Coordinate[] ring = new Coordinate[4];
+        for (int i = 0; i < 4; i++) {
+            Coordinate c = corners[i % 3];
+            ring[i] = new Coordinate(mx + 0.88 * (c.x - mx), my + 0.88 * (c.y - my));
+        }
+        return FACTORY.createPolygon(ring);
+    }
+
+    /** Long thin marks in lanes along a direction, thick at their start. */
+    Geometry streaks(double angle, double laneMm, double share) {
+        double ax = Math.sin(Math.toRadians(angle));
+        double ay = -Math.cos(Math.toRadians(angle));
+        double lane = pitch(2.2) * laneMm / 2.2;
+        Envelope box = area.getEnvelopeInternal();
+        double reach = Math.hypot(box.getWidth(), box.getHeight()) / 2;
+        Coordinate middle = box.centre();
+        List<Polygon> streaks = new ArrayList<>();
+        for (double across = -reach; across < reach; across += lane) {
+            double along = -reach - random.nextDouble() * 6 * lane;
+            while (along < reach) {
+                double length = lane * (4 + 10 * random.nextDouble());
+                double wide = lane * (0.25 + 0.4 * random.nextDouble()) / 2;
+                boolean set = random.nextDouble() < share;
+                Coordinate[] ring = {at(middle, ax, ay, along, across - wide * 0.7), at(middle, ax, ay, along + 0.2 * length, across - wide), at(middle, ax, ay, along + length, across),
+                    at(middle, ax, ay, along + 0.3 * length, across + wide), at(middle, ax, ay, along, across + wide * 0.7), null};
+                ring[5] = ring[0].copy();
+                boolean whole = true;
+                for (Coordinate c : ring) {
+                    whole &= holds(c);
+                }
+                if (set && whole) {
+                    streaks.add(FACTORY.createPolygon(ring));
+                }
+                along += length * 1.08;
+            }
+        }
+        return together(streaks);
+    }
+
+    private static Coordinate at(Coordinate middle, double ax, double ay, double along, double across) {
+        return new Coordinate(middle.x + along * ax - across * ay, middle.y + along * ay + across * ax);
+    }
+
+    private static Geometry together(List<Polygon> marks) {
+        return marks.isEmpty() ? Shapes.nothing() : FACTORY.createMultiPolygon(marks.toArray(new Polygon[0]));
+    }
+}

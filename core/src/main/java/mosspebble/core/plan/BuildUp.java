@@ -1,0 +1,366 @@
+package mosspebble.core.plan;
+
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import mosspebble.core.care.SealAdvice;
+import mosspebble.core.coats.Cells;
+import mosspebble.core.coats.Coat;
+import mosspebble.core.coats.Film;
+import mosspebble.core.coats.FilmMap;
+import mosspebble.core.coats.FilmTable;
+import mosspebble.core.coats.SoakIn;
+import mosspebble.core.colour.Mix;
+import mosspebble.core.colour.Paint;
+import mosspebble.core.colour.PaintOptics;
+import mosspebble.core.colour.Palette;
+import mosspebble.core.drying.Climate;
+import mosspebble.core.drying.Drying;
+import mosspebble.core.sketch.Grid;
+import mosspebble.core.sketch.Mask;
+import mosspebble.core.sketch.Remembered;
+import mosspebble.core.sketch.Shapes;
+import mosspebble.core.stone.Survey;
+import mosspebble.core.units.Numbers;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Geometry;
+
+/**
+ * Lays region after region on the stone: counts the coats over every ground each crosses, chooses the tool, and writes down the steps with their times and what they wait for.
+ */
+final class BuildUp {
+
+    private static final int MOST_COATS = PrimerChoice.MOST_COATS;
+
+    /** A ground counts for the whole region from this share of its cells on; a smaller one gets its own extra coats. */
+    private static final double MAIN_GROUND = 0.12;
+
+    /** A ground below this share is lost in the seam. */
+    private static final double LEAST_GROUND = 0.015;
+
+    /** Wet paint bleeds into wet paint up to this distance, mm (common practice, no source). */
+    private static final double BLEED_MM = 1.0;
+
+    /** An edge is widened by so much before a large brush fills the rest, mm (common practice, no source). */
+    private static final double EDGE_MM = 2;
+
+    /** A hand rests about so far from the point it paints, mm (common practice, no source). */
+    private static final double REST_MM = 45;
+
+    private final Project project;
+    private final Survey survey;
+    private final Palette palette;
+    private final Climate climate;
+    private final Habits habits;
+    private final Remembered remembered;
+    private final List<Finding> findings;
+    private final Grid grid;
+    private final FilmTable sealedBare;
+    private final FilmMap films;
+    private final float[] secant;
+    private final List<Operation> operations = new ArrayList<>();
+    private final List<Cells> touched = new ArrayList<>();
+    private final Set<Laid> laid = new LinkedHashSet<>();
+    private int lastWetGroup = -1;
+
+    /** One step's paint directly on another's; below is -1 on bare stone. */
+    record Laid(int below, int above) {}
+
+    BuildUp(Project project, Survey survey, Palette palette, Climate climate, Remembered remembered, List<Finding> findings) {
+        this.project = project;
+        this.survey = survey;
+        this.palette = palette;
+        this.climate = climate;
+        this.habits = project.habits();
+        this.remembered = remembered;
+        this.findings = findings;
+        double halfWidth = survey.dome().outline().halfWidth();
+        double halfHeight = survey.dome().outline().halfHeight();
+        this.grid = Grid.around(halfWidth, halfHeight, Math.max(0.5, Math.max(halfWidth, halfHeight) / 200));
+        double soak = SoakIn.share(survey.stone());
+        this.sealedBare = new FilmTable(PaintPlan.bare(survey.stone(), Look.SEALED), soak);
+        this.films = new FilmMap(grid, new FilmTable(PaintPlan.bare(survey.stone(), Look.DRY), soak));
+        this.secant = remembered.recall(this::secants, "secants", survey.dome(), grid);
+    }
+
+    Grid grid() {
+        return grid;
+    }
+
+    int bleedCells() {
+        return (int) Math.round(BLEED_MM / grid.cellMm());
+    }
+
+    List<Operation> operations() {
+        return operations;
+    }
+
+    FilmMap films() {
+        return films;
+    }
+
+    /** Which paint lies directly on which, by steps. */
+    Set<Laid> laid() {
+        return laid;
+    }
+
+    // --- steps without paint
+
+    void plain(Operation.Kind kind, String title, String sentence, String reason, String tool, double areaMm2, Duration hand, Duration dries, List<Operation.After> after) {
+        operations.add(new Operation(kind, kind + " " + title, title, sentence, reason, Shapes.nothing(), Soft.CRISP, Optional.empty(), Optional.empty(), 0, 1, tool, areaMm2, hand, Duration.ZERO, dries,
+                Optional.empty(), after));
+        touched.add(null);
+    }
+
+    List<Operation.After> last(String reason) {
+        return operations.isEmpty() ? List.of() : List.of(new Operation.After(operations.size() - 1, reason));
+    }
+
+    List<Operation.After> all(String reason) {
+        List<Operation.After> all = new ArrayList<>();
+        for (int i = 0; i < operations.size(); i++) {
+            all.add(new Operation.After(i, reason));
+        }
+        return all;
+    }
+
+    // --- steps with paint
+
+    Mask mask(Geometry place) {
+        return remembered.recall(() -> Mask.of(place, grid), "mask", place, grid);
+    }
+
+    Cells cells(Geometry place) {
+        return remembered.recall(() -> Cells.of(mask(place)), "cells", place, grid);
+    }
+
+    void lay(String key, List<Region> together) {
+        Region first = together.get(0);
+        Geometry place = remembered.union(together.stream().map(Region::place).toList());
+        if (!first.hides()) {
+            layCoats(key, together, place, 1, 1);
+            return;
+        }
+        Coat coat = coat(first, operations.size());
+        double tolerance = first.isLine() ? 2 * habits.tolerance() : habits.tolerance();
+        Map<Integer, Integer> grounds = films.cellsUnder(mask(place));
+        int cells = Math.max(1, grounds.values().stream().mapToInt(Integer::intValue).sum());
+        int main = 1;
+        Map<Integer, Integer> more = new TreeMap<>();
+        for (Map.Entry<Integer, Integer> ground : grounds.entrySet()) {
+            double share = (double) ground.getValue() / cells;
+            if (share < LEAST_GROUND) {
+                continue;
+            }
+            int coats = coatsOver(ground.getKey(), coat, tolerance);
+            if (share >= MAIN_GROUND || first.isLine()) {
+                main = Math.max(main, coats);
+            } else {
+                more.put(ground.getKey(), coats);
+            }
+        }
+        int laidCoats = Math.min(main, MOST_COATS);
+        FindingRules.hiding(findings, project, first, main, MOST_COATS);
+        Map<Integer, Integer> stepsBelow = new TreeMap<>();
+        for (Map.Entry<Integer, Integer> ground : more.entrySet()) {
+            if (ground.getValue() > laidCoats) {
+                int step = films.table().film(ground.getKey()).coat().map(Coat::step).orElse(-1);
+                stepsBelow.merge(step, Math.min(ground.getValue(), MOST_COATS), Math::max);
+            }
+        }
+        layCoats(key, together, place, laidCoats, main);
+        stepsBelow.forEach((step, coats) -> again(key, first, place, step, coats - laidCoats, laidCoats));
+    }
+
+    /** More coats where a region lies on something that still shows. */
+    private void again(String key, Region first, Geometry place, int below, int coats, int laidCoats) {
+        if (below < 0) {
+            return;
+        }
+        Operation ground = operations.get(below);
+        Geometry part = remembered.common(place, ground.place());
+        if (Tools.widerThan(part, 1.6)) {
+            Region extra = new Region(Operation.Kind.MORE, first.title() + " where it lies on " + ground.title().replaceFirst("^\\S+ ", ""), part, first.colour(), first.thin(), true, first.depth(), first.lineMm(), 0,
+                    ground.coat().map(Coat::name).orElse("what is below") + " still shows through " + StepWords.count(laidCoats) + " there.");
+            layCoats(key + " again", List.of(extra), part, coats, coats);
+        }
+    }
+
+    /** Coats over a ground, dry; over bare stone also as it will look sealed. */
+    private int coatsOver(int ground, Coat coat, double tolerance) {
+        int coats = films.table().coatsToHide(ground, coat, tolerance, MOST_COATS);
+        return ground == 0 ? Math.max(coats, sealedBare.coatsToHide(0, coat, tolerance, MOST_COATS)) : coats;
+    }
+
+    private Coat coat(Region region, int step) {
+        return new Coat(palette.shelf().words(region.colour().mix()), region.colour().optics().full().toSrgb(), region.colour().optics(), region.colour().dryUm() * region.thin(), region.colour().dryingShift(), step);
+    }
+
+    void layCoats(String key, List<Region> together, Geometry place, int coats, int wanted) {
+        Region first = together.get(0);
+        Mask mask = mask(place);
+        int step = operations.size();
+        Coat coat = coat(first, step);
+        Map<Integer, Integer> grounds = films.cellsUnder(mask);
+        grounds.forEach((film, count) -> laid.add(new Laid(films.table().film(film).coat().map(Coat::step).orElse(-1), step)));
+        boolean onBare = grounds.getOrDefault(0, 0) > 0;
+        Tools tool = remembered.recall(() -> Tools.of(first, mask.widest() * grid.cellMm(), palette.shelf()), "tool", place, first.colour().mix(), first.lineMm(), palette.shelf());
+        double area = area(place, mask);
+        double length = together.stream().mapToDouble(Region::lineLengthMm).sum();
+        boolean widened = tool.isLarge() && first.kind() == Operation.Kind.FILL;
+        double edge = widened ? place.getLength() / Tools.LINE_MM_PER_MINUTE / 2 : 0;
+        double minutesPerCoat = edge + (first.isLine() && length > 0 ? length / Tools.LINE_MM_PER_MINUTE : area / tool.mm2PerMinute());
+        double setup = first.colour().mix().isSingle() ? 1 : 2.5;
+        Duration hand = Duration.ofSeconds(Math.max(30, Math.round(60 * (setup + coats * minutesPerCoat))));
+        Drying firstCoat = Drying.of(first.colour().wetUm() * first.thin(), first.colour().solids(), onBare, habits.dryer(), climate);
+        Drying later = Drying.of(first.colour().wetUm() * first.thin(), first.colour().solids(), false, habits.dryer(), climate);
+        Duration between = coats > 1 ? firstCoat.recoat().plus(later.recoat().multipliedBy(coats - 2L)) : Duration.ZERO;
+        Optional<Operation.Wet> wet = wet(first, hand, later);
+        String sentence = StepWords.sentence(first, coat.name(), coats) + (widened ? " First widen its edge by " + Numbers.text(EDGE_MM, 0) + " mm with the small brush, so that the large one never comes near it." : "")
+                + hint(place, first);
+        operations.add(new Operation(first.kind(), key, StepWords.title(together, coat.name()), sentence, StepWords.reason(first, coats, wanted, habits.tolerance()), place, soft(together),
+                Optional.of(first.colour().mix()), Optional.of(coat), coats, first.thin(), tool.name(), area, hand, between, coats > 1 ? later.recoat() : firstCoat.recoat(), wet, after(place, wet)));
+        touched.add(cells(place));
+        films.lay(mask, coat, coats);
+    }
+
+    private Soft soft(List<Region> together) {
+        Soft first = together.get(0).soft();
+        return first.within().isEmpty() ? first : new Soft(first.mm(), Optional.of(remembered.union(together.stream().flatMap(r -> r.soft().within().stream()).distinct().toList())));
+    }
+
+    /** For a step laid wet: with what, how long that stays open, and how long the hand has been at it. */
+    private Optional<Operation.Wet> wet(Region region, Duration hand, Drying drying) {
+        if (region.wetGroup() < 0) {
+            lastWetGroup = -1;
+            return Optional.empty();
+        }
+        Operation before = operations.get(operations.size() - 1);
+        boolean goesOn = before.wet().isPresent() && region.wetGroup() == lastWetGroup;
+        Duration open = goesOn ? before.wet().get().open() : drying.open();
+        Duration work = goesOn ? before.wet().get().work().plus(hand) : hand;
+        lastWetGroup = region.wetGroup();
+        return Optional.of(new Operation.Wet(goesOn ? before.wet().get().first() : operations.size(), open, work));
+    }
+
+    /** How to keep the hand off wet paint. */
+    private String hint(Geometry place, Region region) {
+        boolean right = habits.hand() == Habits.Hand.RIGHT;
+        if (!operations.isEmpty() && !operations.get(operations.size() - 1).place().isEmpty()) {
+            Coordinate here = place.getEnvelopeInternal().centre();
+            Coordinate last = operations.get(operations.size() - 1).place().getEnvelopeInternal().centre();
+            double far = here.distance(last);
+            double toward = far == 0 ? 0 : ((last.x - here.x) * (right ? 0.8 : -0.8) + (last.y - here.y) * 0.6) / far;
+            if (far > 10 && far < REST_MM && toward > 0.75) {
+                return " Turn the stone half round: the hand would rest on what was painted before.";
+            }
+        }
+        boolean spreads = place.getEnvelopeInternal().getWidth() > REST_MM && (region.isLine() || place.getNumGeometries() > 2);
+        return spreads ? right ? " From the upper left to the right, so that the hand never rests on wet paint." : " From the upper right to the left, so that the hand never rests on wet paint." : "";
+    }
+
+    /** Earlier steps within bleeding distance must be dry; the reason tells whether they lie below or beside. */
+    private List<Operation.After> after(Geometry place, Optional<Operation.Wet> wet) {
+        Cells own = cells(place);
+        Cells near = remembered.recall(() -> own.spread(bleedCells(), grid), "near", place, grid);
+        List<Operation.After> after = new ArrayList<>();
+        for (int i = 0; i < operations.size(); i++) {
+            Cells other = touched.get(i);
+            if (wet.isPresent() && i >= wet.get().first()) {
+                continue; // meant to run into each other
+            }
+            if (other == null) {
+                after.add(new Operation.After(i, "comes before paint"));
+            } else if (other.intersects(own)) {
+                after.add(new Operation.After(i, "lies below"));
+            } else if (other.intersects(near)) {
+                after.add(new Operation.After(i, "lies within " + Numbers.text(BLEED_MM, 0) + " mm and would bleed"));
+            }
+        }
+        return after;
+    }
+
+    /** Signature and seal. */
+    void finish(Optional<Paint> sealer) {
+        double thickest = films.thickestUm();
+        Geometry stone = remembered.grown(survey.zones().outline(), -0.2);
+        plain(Operation.Kind.SIGN, "Sign it", "Small, on the back or low on the front, with a pen that does not smear under varnish.", "Try each pen once under each sealer and write it down.", "fine pen", 0, Duration.ofMinutes(2),
+                Drying.beforeSealing(thickest, climate), all("everything is painted first"));
+        if (sealer.isPresent()) {
+            SealAdvice advice = SealAdvice.of(survey.stone(), habits.outdoors(), sealer.get());
+            int step = operations.size();
+            Coat coat = new Coat(sealer.get().name(), sealer.get().swatch(), PaintOptics.clear(), sealer.get().dryCoat().value(), 0, step);
+            Mask mask = mask(stone);
+            films.cellsUnder(mask).keySet().forEach(film -> laid.add(new Laid(films.table().film(film).coat().map(Coat::step).orElse(-1), step)));
+            double area = area(stone, mask);
+            operations.add(new Operation(Operation.Kind.SEAL, "SEAL", "Seal", advice.sentence(sealer.get().name()), advice.reason(), stone, Soft.CRISP, Optional.of(Mix.of(sealer.get().id())), Optional.of(coat),
+                    advice.coats(), 1, advice.tool(), area, Duration.ofSeconds(Math.round(60 * (2 + advice.coats() * area / 1500))), advice.between().multipliedBy(advice.coats() - 1L), advice.cure(), Optional.empty(),
+                    List.of(new Operation.After(step - 1, "all paint must be dry through, or the seal clouds and wrinkles"))));
+            touched.add(cells(stone));
+            films.lay(mask, coat, advice.coats());
+        }
+    }
+
+    /** The place where the film of paint is thickest, sealer left out; empty on bare stone. */
+    Optional<PaintPlan.Weakest> weakest() {
+        double most = 0;
+        int at = -1;
+        double[] um = new double[films.table().size()];
+        for (int i = 0; i < um.length; i++) {
+            Film film = films.table().film(i);
+            um[i] = film.isBare() ? 0 : um[film.below()] + (film.coat().orElseThrow().optics().isClear() ? 0 : film.layerUm());
+        }
+        for (int i = 0; i < grid.cells(); i++) {
+            double here = um[films.at(i)];
+            if (here > most + 1e-9) {
+                most = here;
+                at = i;
+            }
+        }
+        if (at < 0) {
+            return Optional.empty();
+        }
+        int column = at % grid.columns();
+        int row = at / grid.columns();
+        List<Film> stack = films.table().stack(films.at(at)).stream().filter(f -> !f.coat().orElseThrow().optics().isClear()).toList();
+        int top = stack.get(stack.size() - 1).coat().orElseThrow().step();
+        return Optional.of(new PaintPlan.Weakest(grid.x(column), grid.y(row), most, stack.size(), top, secant[at] > RIM_SECANT));
+    }
+
+    /** Steeper than about 50 degrees counts as rim. */
+    private static final double RIM_SECANT = 1.55;
+
+    // --- measures on the grid
+
+    private float[] secants() {
+        float[] values = new float[grid.cells()];
+        double[] normal = new double[3];
+        for (int row = 0; row < grid.rows(); row++) {
+            for (int column = 0; column < grid.columns(); column++) {
+                survey.dome().normalAt(grid.x(column), grid.y(row), normal);
+                values[row * grid.columns() + column] = (float) (1 / Math.max(0.15, normal[2]));
+            }
+        }
+        return values;
+    }
+
+    /** Area along the stone under a mask, mm2. */
+    double area(Geometry place, Mask mask) {
+        return remembered.recall(() -> area(mask), "area", place, survey.dome(), grid);
+    }
+
+    private double area(Mask mask) {
+        double sum = 0;
+        for (int r = 0; r < mask.rows(); r++) {
+            for (int c = 0; c < mask.columns(); c++) {
+                sum += mask.at(c, r) * secant[(mask.row() + r) * grid.columns() + mask.column() + c];
+            }
+        }
+        return sum * grid.cellMm() * grid.cellMm();
+    }
+}
