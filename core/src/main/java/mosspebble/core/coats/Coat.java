@@ -10,6 +10,7 @@ import mosspebble.core.units.Srgb;
  * @param swatch colour of the thick film, for drawing it
  * @param dryUm dry thickness, µm
  * @param dryingShift L* wet minus dry
+ * @param sheen how its surface plays with light
  * @param step number of the operation that lays it, from 0
  */
-public record Coat(String name, Srgb swatch, PaintOptics optics, double dryUm, double dryingShift, int step) {}
+public record Coat(String name, Srgb swatch, PaintOptics optics, double dryUm, double dryingShift, Sheen sheen, int step) {}

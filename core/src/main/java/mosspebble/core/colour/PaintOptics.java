@@ -26,7 +26,11 @@ public final class PaintOptics {
             return clear();
         }
         double[] q = absorption(Spectrum.of(paint.swatch()));
-        double scatter = scatterFor(q, paint.hiding()) / paint.dryCoat().value();
+        return of(q, scatterFor(q, paint.hiding()) / paint.dryCoat().value());
+    }
+
+    /** From K/S per band and the scatter per micrometre. */
+    static PaintOptics of(double[] q, double scatter) {
         double[] k = new double[q.length];
         for (int i = 0; i < q.length; i++) {
             k[i] = q[i] * scatter;

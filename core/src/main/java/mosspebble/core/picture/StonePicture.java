@@ -7,6 +7,7 @@ import java.util.Optional;
 import mosspebble.core.coats.Coat;
 import mosspebble.core.coats.Film;
 import mosspebble.core.coats.FilmTable;
+import mosspebble.core.coats.Sheen;
 import mosspebble.core.coats.SoakIn;
 import mosspebble.core.colour.Lab;
 import mosspebble.core.colour.Xyz;
@@ -28,15 +29,18 @@ public final class StonePicture {
     /** Film over which the grain no longer shows through, 1/e in µm of dry paint (common practice, no source). */
     private static final double SMOOTHING_UM = 16;
 
+    private static final Noise FLAKES = new Noise(5);
     private static final float[] LINEAR = linear();
     private static final byte[] ENCODED = encoded();
 
-    private record Change(int column, int row, int columns, int rows, int[] values) {}
+    /** What a step changed: the values of its rectangle afterwards, and for steps of several coats what shows after each of the coats before the last. */
+    private record Change(int column, int row, int columns, int rows, int[] values, List<int[]> within) {}
 
     private final StoneTerrain terrain;
     private final Look look;
     private final int[] bare;
     private final List<Change> changes = new ArrayList<>();
+    private float sealedGloss = 0.30f;
 
     private StonePicture(StoneTerrain terrain, Look look, int[] bare) {
         this.terrain = terrain;
@@ -50,6 +54,8 @@ public final class StonePicture {
         int[] bare = new int[terrain.grid.cells()];
         Arrays.fill(bare, ground);
         StonePicture picture = new StonePicture(terrain, look, bare);
+        boolean matt = plan.operations().stream().filter(o -> o.kind() == Operation.Kind.SEAL).anyMatch(o -> o.coat().filter(c -> c.sheen() == Sheen.MATT).isPresent());
+        picture.sealedGloss = matt ? 0.08f : 0.30f;
         picture.lay(plan, table);
         return picture;
     }
@@ -64,49 +70,152 @@ public final class StonePicture {
                 if (operation.soft().isShade()) {
                     changes.add(fade(mask, Mask.of(operation.soft().within().orElseThrow(), grid), operation, table, film, colour));
                 } else {
-                    changes.add(cover(mask, operation, table, film, colour));
+                    Mask place = operation.soft().within().map(w -> Mask.of(w, grid)).orElse(mask); // what is soft spreads beyond its own place
+                    changes.add(cover(place, shares(place, mask, operation), operation, table, film, colour));
                 }
             } else if (operation.kind() == Operation.Kind.PENCIL || operation.kind() == Operation.Kind.PENCIL_AGAIN) {
                 changes.add(pencil(plan, operation, colour));
             } else {
-                changes.add(new Change(0, 0, 0, 0, new int[0]));
+                changes.add(nothing());
             }
         }
     }
 
-    private Change cover(Mask mask, Operation operation, FilmTable table, int[] film, int[] colour) {
-        Coat coat = operation.coat().orElseThrow();
-        int columns = terrain.grid.columns();
-        int[] next = new int[table.size()];
-        int[] shown = new int[table.size()];
-        int[] under = new int[table.size()];
-        boolean clear = coat.optics().isClear();
+    private static Change nothing() {
+        return new Change(0, 0, 0, 0, new int[0], List.of());
+    }
+
+    private Change cover(Mask mask, float[] share, Operation operation, FilmTable table, int[] film, int[] colour) {
+        List<int[]> within = new ArrayList<>();
+        int[] filmBefore = operation.coats() > 1 ? cut(mask, film) : null;
+        int[] colourBefore = operation.coats() > 1 ? cut(mask, colour) : null;
+        if (filmBefore != null) {
+            for (int coats = 1; coats < operation.coats(); coats++) {
+                within.add(laid(mask, share, operation, coats, table, filmBefore.clone(), colourBefore.clone()));
+            }
+        }
+        int[] filmHere = cut(mask, film);
+        int[] values = laid(mask, share, operation, operation.coats(), table, filmHere, cut(mask, colour));
+        paste(mask, filmHere, film);
+        paste(mask, values, colour);
+        return new Change(mask.column(), mask.row(), mask.columns(), mask.rows(), values, within);
+    }
+
+    private int[] cut(Mask mask, int[] from) {
+        int[] values = new int[mask.columns() * mask.rows()];
         for (int r = 0; r < mask.rows(); r++) {
-            for (int c = 0; c < mask.columns(); c++) {
-                float share = mask.at(c, r);
-                if (share > 0) {
-                    int i = (mask.row() + r) * columns + mask.column() + c;
-                    int before = film[i];
-                    if (next[before] == 0) {
-                        next[before] = table.over(before, coat, operation.coats());
-                        shown[before] = packed(table.film(next[before]), coat, table);
-                    }
-                    if (clear) { // a clear coat changes what is seen, edges and all, rather than covering it
-                        if (under[before] == 0) {
-                            Film below = table.film(before);
-                            under[before] = packed(below, below.coat().orElse(coat), table) | 1 << 24;
-                        }
-                        colour[i] = shifted(colour[i], under[before], shown[before], share);
-                    } else {
-                        colour[i] = blend(colour[i], shown[before], share);
-                    }
-                    if (share >= 0.5f) {
-                        film[i] = next[before];
+            System.arraycopy(from, (mask.row() + r) * terrain.grid.columns() + mask.column(), values, r * mask.columns(), mask.columns());
+        }
+        return values;
+    }
+
+    private void paste(Mask mask, int[] values, int[] into) {
+        for (int r = 0; r < mask.rows(); r++) {
+            System.arraycopy(values, r * mask.columns(), into, (mask.row() + r) * terrain.grid.columns() + mask.column(), mask.columns());
+        }
+    }
+
+    /** How much of each cell the hand covers: crisp, run out softly within its area, or a pen's slightly uneven line. */
+    private float[] shares(Mask place, Mask mask, Operation operation) {
+        int columns = place.columns();
+        float[] share = new float[columns * place.rows()];
+        for (int r = 0; r < place.rows(); r++) {
+            for (int c = 0; c < columns; c++) {
+                int mc = place.column() + c - mask.column();
+                int mr = place.row() + r - mask.row();
+                share[r * columns + c] = mc >= 0 && mr >= 0 && mc < mask.columns() && mr < mask.rows() ? mask.at(mc, mr) : 0;
+            }
+        }
+        double mm = terrain.grid.cellMm();
+        if (operation.soft().mm() > 0) {
+            float[] inside = new float[share.length];
+            for (int i = 0; i < inside.length; i++) {
+                inside[i] = place.at(i % columns, i / columns);
+            }
+            int reach = Math.max(1, (int) Math.round(operation.soft().mm() / 3 / mm));
+            float[] own = Blur.box(Blur.box(share, columns, place.rows(), reach), columns, place.rows(), reach);
+            float[] all = Blur.box(Blur.box(inside, columns, place.rows(), reach), columns, place.rows(), reach);
+            for (int i = 0; i < share.length; i++) {
+                float t = all[i] <= 1e-3f ? 0 : Math.min(1, own[i] / all[i]);
+                share[i] = inside[i] * t * t * (3 - 2 * t);
+            }
+        } else if (operation.kind() == Operation.Kind.OUTLINE || operation.kind() == Operation.Kind.DETAIL || operation.kind() == Operation.Kind.LINE_FIRST) {
+            Noise hand = new Noise(17);
+            for (int r = 0; r < place.rows(); r++) {
+                for (int c = 0; c < columns; c++) {
+                    int i = r * columns + c;
+                    if (share[i] > 0) {
+                        double wobble = hand.smooth((place.column() + c) * mm * 1.7, (place.row() + r) * mm * 1.7) - 0.5;
+                        share[i] = (float) Math.max(0, Math.min(1, share[i] + 2.4 * wobble * share[i] * (1 - share[i]) - 0.12 * share[i] * Math.max(0, wobble)));
                     }
                 }
             }
         }
-        return kept(mask.column(), mask.row(), mask.columns(), mask.rows(), colour);
+        return share;
+    }
+
+    /** One rectangle with so many coats of a step on it; the films are carried forward. */
+    private int[] laid(Mask mask, float[] share, Operation operation, int coats, FilmTable table, int[] film, int[] colour) {
+        Coat coat = operation.coat().orElseThrow();
+        int[] next = new int[table.size()];
+        int[] shown = new int[table.size()];
+        int[] under = new int[table.size()];
+        boolean clear = coat.optics().isClear();
+        boolean patchy = coats < operation.coats() && !clear;
+        Noise brush = new Noise(31 + operation.coats());
+        double mm = terrain.grid.cellMm();
+        for (int r = 0; r < mask.rows(); r++) {
+            for (int c = 0; c < mask.columns(); c++) {
+                int i = r * mask.columns() + c;
+                float part = share[i];
+                if (part <= 0) {
+                    continue;
+                }
+                int before = film[i];
+                if (next[before] == 0) {
+                    next[before] = table.over(before, coat, coats);
+                    shown[before] = packed(table.film(next[before]), coat, table);
+                }
+                double x = (mask.column() + c) * mm;
+                double y = (mask.row() + r) * mm;
+                if (patchy) { // brush marks of a thin coat: thinner between the hairs
+                    part *= (float) Math.min(1, 0.55 + 0.75 * brush.smooth(x * 0.9, y * 3.1));
+                }
+                if (clear) { // a clear coat changes what is seen, edges and all, rather than covering it
+                    if (under[before] == 0) {
+                        Film below = table.film(before);
+                        under[before] = packed(below, below.coat().orElse(coat), table) | 1 << 24;
+                    }
+                    colour[i] = shifted(colour[i], under[before], shown[before], part);
+                } else {
+                    colour[i] = blend(colour[i], flaked(shown[before], coat.sheen(), x, y), part);
+                }
+                if (share[i] >= 0.5f) {
+                    film[i] = next[before];
+                }
+            }
+        }
+        return colour;
+    }
+
+    /** The flakes of metal and glitter, and the play of a colour-shift glaze. */
+    private static int flaked(int colour, Sheen sheen, double x, double y) {
+        if (sheen != Sheen.METAL && sheen != Sheen.GLITTER && sheen != Sheen.SHIFT) {
+            return colour;
+        }
+        double flake = FLAKES.hash(Math.round(x * 7), Math.round(y * 7));
+        double broad = FLAKES.smooth(x * 0.35 + 40, y * 0.35);
+        double light = switch (sheen) {
+            case METAL -> 0.86 + 0.22 * flake + 0.22 * (broad - 0.5);
+            case GLITTER -> flake > 0.93 ? 1.55 : 0.92 + 0.12 * broad;
+            default -> 0.95 + 0.1 * flake;
+        };
+        int result = colour & 0xFF000000;
+        for (int shift = 0; shift < 24; shift += 8) {
+            double turned = sheen == Sheen.SHIFT ? light * (1 + (shift == 8 ? 0.5 : -0.2) * (broad - 0.5)) : light;
+            result |= (int) Math.min(255, (colour >>> shift & 255) * turned) << shift;
+        }
+        return result;
     }
 
     /** A glaze that is strongest at the edge of what it shades and fades to nothing inside. */
@@ -150,7 +259,7 @@ public final class StonePicture {
     private Change pencil(PaintPlan plan, Operation operation, int[] colour) {
         Optional<List<PlacedPart>> parts = plan.design().map(d -> d.parts());
         if (parts.isEmpty()) {
-            return new Change(0, 0, 0, 0, new int[0]);
+            return nothing();
         }
         int tone = operation.tool().contains("chalk") ? 0xE9E7E0 : 0x55565A;
         Noise noise = new Noise(99);
@@ -194,7 +303,7 @@ public final class StonePicture {
         for (int r = 0; r < rows; r++) {
             System.arraycopy(colour, (row + r) * terrain.grid.columns() + column, values, r * columns, columns);
         }
-        return new Change(column, row, columns, rows, values);
+        return new Change(column, row, columns, rows, values, List.of());
     }
 
     /** Colour with the µm of all but clear coats, at most 255, in the top byte. */
@@ -247,11 +356,23 @@ public final class StonePicture {
         return flat(steps)[row * terrain.grid.columns() + column] & 0xFFFFFF;
     }
 
+    /** Coats of a step of which the picture can show each, 1 for steps of one coat or none. */
+    public int coats(int step) {
+        return changes.get(step).within.size() + 1;
+    }
+
     private int[] flat(int steps) {
+        return flat(steps, 0);
+    }
+
+    /** Colours after so many steps, of the last one only so many coats; 0 for all. */
+    private int[] flat(int steps, int coats) {
         int[] colour = bare.clone();
-        for (Change change : changes.subList(0, steps)) {
+        for (int step = 0; step < steps; step++) {
+            Change change = changes.get(step);
+            int[] values = step == steps - 1 && coats > 0 && coats <= change.within.size() ? change.within.get(coats - 1) : change.values;
             for (int r = 0; r < change.rows; r++) {
-                System.arraycopy(change.values, r * change.columns, colour, (change.row + r) * terrain.grid.columns() + change.column, change.columns);
+                System.arraycopy(values, r * change.columns, colour, (change.row + r) * terrain.grid.columns() + change.column, change.columns);
             }
         }
         return colour;
@@ -265,7 +386,16 @@ public final class StonePicture {
      * @param pixels receives one premultiplied ARGB value per cell of the grid, rows first
      */
     public void draw(int steps, double lightFrom, int[] pixels) {
-        int[] colour = flat(steps);
+        draw(steps, 0, lightFrom, pixels);
+    }
+
+    /**
+     * The lit picture within a step.
+     *
+     * @param coats of the last of the steps; 0 for all of them
+     */
+    public void draw(int steps, int coats, double lightFrom, int[] pixels) {
+        int[] colour = flat(steps, coats);
         Grid grid = terrain.grid;
         int columns = grid.columns();
         double azimuth = Math.toRadians(lightFrom);
@@ -281,7 +411,7 @@ public final class StonePicture {
         hy /= hs;
         hz /= hs;
         float relief = (float) (0.001 / (2 * grid.cellMm()));
-        float gloss = look == Look.SEALED ? 0.30f : look == Look.WET ? 0.20f : 0.035f;
+        float gloss = look == Look.SEALED ? sealedGloss : look == Look.WET ? 0.20f : 0.035f;
         int power = look == Look.DRY ? 3 : 5;
         float[] show = new float[256];
         for (int um = 0; um < 256; um++) {

@@ -14,6 +14,7 @@ import mosspebble.core.coats.Coat;
 import mosspebble.core.coats.Film;
 import mosspebble.core.coats.FilmMap;
 import mosspebble.core.coats.FilmTable;
+import mosspebble.core.coats.Sheen;
 import mosspebble.core.coats.SoakIn;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Paint;
@@ -198,7 +199,12 @@ final class BuildUp {
     }
 
     private Coat coat(Region region, int step) {
-        return new Coat(palette.shelf().words(region.colour().mix()), region.colour().optics().full().toSrgb(), region.colour().optics(), region.colour().dryUm() * region.thin(), region.colour().dryingShift(), step);
+        return new Coat(palette.shelf().words(region.colour().mix()), region.colour().optics().full().toSrgb(), region.colour().optics(), region.colour().dryUm() * region.thin(), region.colour().dryingShift(),
+                sheen(region.colour().mix()), step);
+    }
+
+    private Sheen sheen(Mix mix) {
+        return mix.isSingle() ? palette.shelf().find(mix.parts().get(0).paint()).map(Sheen::of).orElse(Sheen.SATIN) : Sheen.SATIN;
     }
 
     void layCoats(String key, List<Region> together, Geometry place, int coats, int wanted) {
@@ -294,7 +300,7 @@ final class BuildUp {
         if (sealer.isPresent()) {
             SealAdvice advice = SealAdvice.of(survey.stone(), habits.outdoors(), sealer.get());
             int step = operations.size();
-            Coat coat = new Coat(sealer.get().name(), sealer.get().swatch(), PaintOptics.clear(), sealer.get().dryCoat().value(), 0, step);
+            Coat coat = new Coat(sealer.get().name(), sealer.get().swatch(), PaintOptics.clear(), sealer.get().dryCoat().value(), 0, Sheen.of(sealer.get()), step);
             Mask mask = mask(stone);
             films.cellsUnder(mask).keySet().forEach(film -> laid.add(new Laid(films.table().film(film).coat().map(Coat::step).orElse(-1), step)));
             double area = area(stone, mask);

@@ -14,6 +14,7 @@ import mosspebble.core.care.SealAdvice;
 import mosspebble.core.care.SmearTest;
 import mosspebble.core.coats.Coat;
 import mosspebble.core.coats.FilmTable;
+import mosspebble.core.coats.Sheen;
 import mosspebble.core.coats.SoakIn;
 import mosspebble.core.colour.Binder;
 import mosspebble.core.colour.Finish;
@@ -108,7 +109,7 @@ final class FindingRules {
     /** Whether the palest paint needs more than two coats on this stone as it will look sealed. */
     private void primerForPale() {
         palette.shelf().ofKind(PaintKind.BRUSH).stream().max((a, b) -> Double.compare(Lab.of(a.swatch()).l(), Lab.of(b.swatch()).l())).flatMap(p -> palette.colour(Mix.of(p.id()))).ifPresent(pale -> {
-            Coat coat = new Coat(palette.shelf().words(pale.mix()), pale.optics().full().toSrgb(), pale.optics(), pale.dryUm(), pale.dryingShift(), -1);
+            Coat coat = new Coat(palette.shelf().words(pale.mix()), pale.optics().full().toSrgb(), pale.optics(), pale.dryUm(), pale.dryingShift(), Sheen.SATIN, -1);
             int coats = new FilmTable(PaintPlan.bare(survey.stone(), Look.SEALED), SoakIn.share(survey.stone())).coatsToHide(0, coat, project.habits().tolerance(), PrimerChoice.MOST_COATS);
             if (coats > 2 && Lab.of(PaintPlan.bare(survey.stone(), Look.SEALED)).l() < MID_TONE) {
                 findings.add(Finding.of(Weight.TIP, Stage.STONE, "Primer is needed for pale colours here: " + palette.shelf().words(pale.mix()) + " takes " + (coats > PrimerChoice.MOST_COATS ? "more than " + PrimerChoice.MOST_COATS : coats)

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import mosspebble.core.coats.Coat;
 import mosspebble.core.coats.FilmTable;
+import mosspebble.core.coats.Sheen;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.units.Numbers;
 
@@ -86,6 +87,6 @@ record PrimerChoice(Palette.Colour primer, int coats, List<Integer> regions, Str
     }
 
     private static Coat coat(Palette.Colour colour, double thin) {
-        return new Coat("", colour.optics().full().toSrgb(), colour.optics(), colour.dryUm() * thin, colour.dryingShift(), 0);
+        return new Coat("", colour.optics().full().toSrgb(), colour.optics(), colour.dryUm() * thin, colour.dryingShift(), Sheen.MATT, 0);
     }
 }

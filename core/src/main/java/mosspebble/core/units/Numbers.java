@@ -1,6 +1,7 @@
 package mosspebble.core.units;
 
-import java.util.Locale;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 
 /** Numbers as a painter reads them: few digits, a decimal point, no trailing zeros. */
 public final class Numbers {
@@ -14,10 +15,10 @@ public final class Numbers {
 
     /** At most {@code decimals} digits after the point (0 to 6), trailing zeros dropped. */
     public static String text(double value, int decimals) {
-        String fixed = String.format(Locale.ROOT, "%." + decimals + "f", value);
-        if (fixed.contains(".")) {
-            fixed = fixed.replaceAll("0+$", "").replaceAll("\\.$", "");
+        if (!Double.isFinite(value)) {
+            return String.valueOf(value);
         }
-        return fixed.equals("-0") ? "0" : fixed;
+        BigDecimal fixed = BigDecimal.valueOf(value).setScale(decimals, RoundingMode.HALF_UP);
+        return fixed.signum() == 0 ? "0" : fixed.scale() > 0 ? fixed.stripTrailingZeros().toPlainString() : fixed.toPlainString();
     }
 }

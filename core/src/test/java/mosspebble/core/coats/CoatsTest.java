@@ -31,7 +31,7 @@ class CoatsTest {
 
     private static Coat coat(String paint) {
         Palette.Colour colour = PALETTE.colour(Mix.of(paint)).orElseThrow();
-        return new Coat(paint, colour.optics().full().toSrgb(), colour.optics(), colour.dryUm(), colour.dryingShift(), 0);
+        return new Coat(paint, colour.optics().full().toSrgb(), colour.optics(), colour.dryUm(), colour.dryingShift(), Sheen.SATIN, 0);
     }
 
     private static int coats(String paint, Spectrum ground) {

@@ -195,6 +195,6 @@ class ColourTest {
         assertThatThrownBy(() -> Srgb.ofHex("#12345g")).hasMessageContaining("six hexadecimal digits");
         assertThatThrownBy(() -> new Mix(List.of())).hasMessageContaining("one to 6");
         assertThatThrownBy(() -> Spectrum.flat(1.5)).hasMessageContaining("380 nm");
-        assertThatThrownBy(() -> new Mix.Part("white", 0)).hasMessageContaining("1 to 24");
+        assertThatThrownBy(() -> new Mix.Part("white", 0)).hasMessageContaining("1 to 600");
     }
 }
