@@ -15,6 +15,11 @@ import java.nio.file.StandardOpenOption;
 import java.util.Arrays;
 import java.util.List;
 import java.util.SplittableRandom;
+import mosspebble.core.care.SmearTest;
+import mosspebble.core.colour.Binder;
+import mosspebble.core.colour.Paint;
+import mosspebble.core.plan.Habits;
+import mosspebble.core.plan.Project;
 import mosspebble.core.plan.Studio;
 import mosspebble.core.sketch.Subject;
 import mosspebble.core.sketch.OwnFile;
@@ -90,6 +95,31 @@ class StudioStoreTest {
         }
         try (StudioStore again = StudioStore.open(file(), LanternWalk::newcomer)) {
             assertThat(again.studio().own()).extracting(OwnFile::id).containsExactly("own-kite");
+        }
+    }
+
+    @Test
+    void aStudioOfFormat2KeepsItsPaintsHabitsAndLight() throws Exception {
+        try (InputStream in = getClass().getResourceAsStream("studio-format-2.pebble")) { // the Lantern Walk as the program before format 3 kept it
+            Files.write(file(), in.readAllBytes());
+        }
+        try (StudioStore store = StudioStore.open(file(), LanternWalk::newcomer)) {
+            Studio studio = store.studio();
+            assertThat(studio.projects()).hasSize(9);
+            assertThat(studio.shelf().paints()).hasSize(24);
+            Paint white = studio.shelf().find("white").orElseThrow();
+            assertThat(white.left().value()).isEqualTo(90);
+            assertThat(white.hiding()).isEqualTo(0.87);
+            assertThat(white.binder()).isEqualTo(Binder.ACRYLIC);
+            Project moon = studio.project("moon").orElseThrow();
+            assertThat(moon.habits()).isEqualTo(Habits.usual());
+            assertThat(moon.blends()).isEmpty();
+            assertThat(moon.order()).isEmpty();
+            assertThat(studio.tests()).isEmpty();
+            store.commit(studio.withTests(List.of(new SmearTest("pen-black", "varnish", SmearTest.Outcome.FINE, "scrap"))), "Smear test");
+        }
+        try (StudioStore again = StudioStore.open(file(), LanternWalk::newcomer)) {
+            assertThat(again.studio().tests()).extracting(SmearTest::below).containsExactly("pen-black");
         }
     }
 

@@ -78,6 +78,7 @@ public record Correction(String place, List<Step> steps) {
         private final FilmTable table;
         private final int film;
         private final List<Film> stack;
+        private final boolean sealed;
         private final List<Step> steps = new ArrayList<>();
 
         Bench(PaintPlan plan, int done, double x, double y, Palette palette, Climate climate) {
@@ -88,17 +89,25 @@ public record Correction(String place, List<Step> steps) {
             FilmMap films = plan.filmsAfter(done, Grid.around(plan.survey().dome().outline().halfWidth(), plan.survey().dome().outline().halfHeight(), Math.max(0.4, half / 200)), Look.DRY);
             this.table = films.table();
             this.film = films.at(x, y);
-            this.stack = table.stack(film);
+            List<Film> whole = table.stack(film);
+            this.sealed = whole.stream().anyMatch(f -> f.coat().orElseThrow().optics().isClear());
+            this.stack = whole.stream().filter(f -> !f.coat().orElseThrow().optics().isClear()).toList();
         }
 
         Correction correct(Mishap mishap, Optional<Mix> slipped) {
             String place = stack.isEmpty() ? "bare stone" : plan.operations().get(top().step()).title().replaceFirst("^\\S+ ", "") + " in " + top().name();
+            if (sealed) {
+                say("The stone is sealed here: wipe it, dull the place with very fine paper so that paint grips, and dust it off.", Duration.ZERO);
+            }
             switch (mishap) {
                 case SLIP, BLED -> covered(mishap == Mishap.BLED, slipped);
                 case WRONG_COLOUR -> recoloured(slipped);
                 case CRACKED -> cracked();
                 case BALD_GLITTER -> glitter();
                 case SMUDGE -> smudge();
+            }
+            if (sealed) {
+                say("Seal the place again once it is dry through.", Drying.beforeSealing(60, climate));
             }
             return new Correction(place, steps);
         }

@@ -101,8 +101,15 @@ final class PaintOrder {
                         arrow(j, i);
                     }
                     mark(i, j);
-                } else if (wide.get(i).intersects(cells.get(j))) {
-                    mark(i, j);
+                } else {
+                    if (blockedInFirst(regions.get(i), regions.get(j))) {
+                        arrow(i, j);
+                    } else if (blockedInFirst(regions.get(j), regions.get(i))) {
+                        arrow(j, i);
+                    }
+                    if (wide.get(i).intersects(cells.get(j))) {
+                        mark(i, j);
+                    }
                 }
             }
         }
@@ -128,6 +135,11 @@ final class PaintOrder {
             case HIGHLIGHT -> "light comes last";
             default -> "comes after " + first.title();
         };
+    }
+
+    /** Whether both belong to the same blend and only one is worked in wet: that one comes after all that is blocked in. */
+    private static boolean blockedInFirst(Region a, Region b) {
+        return a.kind() == b.kind() && a.wetGroup() < 0 && b.wetGroup() >= 0 && a.hides() && Math.floorDiv(a.depth(), Region.LEVELS) == Math.floorDiv(b.depth(), Region.LEVELS);
     }
 
     private static boolean comesFirst(Region a, Region b) {

@@ -1,0 +1,135 @@
+package mosspebble.core.blend;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.ArrayList;
+import java.util.List;
+import mosspebble.core.Paints;
+import mosspebble.core.colour.Lab;
+import mosspebble.core.colour.Mix;
+import mosspebble.core.colour.Palette;
+import mosspebble.core.sketch.Shapes;
+import org.junit.jupiter.api.Tag;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.GeometryFactory;
+
+class BlendTest {
+
+    private static final GeometryFactory FACTORY = new GeometryFactory();
+    private static final Palette PALETTE = new Palette(Paints.shelf());
+    private static final Geometry OVAL = FACTORY.createPoint(new Coordinate(0, 0)).buffer(30, 16);
+    private static final Geometry SUBJECT = FACTORY.createPoint(new Coordinate(0, 4)).buffer(9, 16);
+
+    private static List<Palette.Colour> colours(String... ids) {
+        return java.util.Arrays.stream(ids).map(id -> PALETTE.colour(Mix.of(id)).orElseThrow()).toList();
+    }
+
+    private static List<Piece> pieces(Blend blend, String... ids) {
+        return BlendWork.pieces(blend, "the sky", OVAL, colours(ids), SUBJECT, 7);
+    }
+
+    private static Blend full(BlendKind kind) {
+        List<Mix> more = new ArrayList<>(List.of(Mix.of("white"), Mix.of("purple"), Mix.of("yellow")));
+        return Blend.of(kind).withColours(more.subList(0, kind.mostColours()));
+    }
+
+    @ParameterizedTest
+    @EnumSource(BlendKind.class)
+    void everyKindStaysInItsAreaCoversItAndIsTheSameTwice(BlendKind kind) {
+        String[] ids = {"blue", "white", "purple", "yellow"};
+        String[] used = java.util.Arrays.copyOf(ids, 1 + kind.mostColours());
+        List<Piece> pieces = pieces(full(kind), used);
+        List<Piece> again = pieces(full(kind), used);
+
+        assertThat(pieces).isNotEmpty();
+        Geometry covered = Shapes.nothing();
+        for (int i = 0; i < pieces.size(); i++) {
+            Piece piece = pieces.get(i);
+            assertThat(Shapes.minus(piece.place(), Shapes.grown(OVAL, 1e-3)).getArea()).as("%s stays inside", piece.title()).isLessThan(0.01);
+            assertThat(piece.place().isValid()).as(piece.title()).isTrue();
+            assertThat(piece.thin()).isBetween(0.05, 1.0);
+            assertThat(again.get(i).place().equalsExact(piece.place())).as("the same marks each time").isTrue();
+            covered = Shapes.union(covered, Shapes.grown(piece.place(), 0.001));
+        }
+        assertThat(covered.getArea()).as("nothing is left bare").isGreaterThan(0.995 * OVAL.getArea());
+        assertThat(kind.sentence()).endsWith(".");
+    }
+
+    @ParameterizedTest
+    @EnumSource(BlendKind.class)
+    void withoutItsColoursABlendIsFlat(BlendKind kind) {
+        List<Piece> pieces = pieces(Blend.of(kind), "blue");
+        if (kind.leastColours() > 0) {
+            assertThat(pieces).hasSize(1);
+            assertThat(pieces.get(0).hides()).isTrue();
+        }
+        assertThatThrownBy(() -> Blend.of(kind).withColours(List.of(Mix.of("a"), Mix.of("b"), Mix.of("c"), Mix.of("d")))).hasMessageContaining("besides its own");
+    }
+
+    @Test
+    @Tag("outside") // the upper two thirds one colour, the lower third another (common practice, no source): the strip's area by the circle's own segment formula
+    void aSplitGivesTwoThirdsToTheFirst() {
+        Blend straight = Blend.of(BlendKind.SPLIT).withColours(List.of(Mix.of("white"))).withShape(180, 0, Blend.THIRDS);
+        List<Piece> pieces = pieces(straight, "blue", "white");
+        double h = 30 / 3.0 * 2 - 30; // the cut lies 10 mm below the middle, the segment below it has height 20
+        double segment = 30 * 30 * Math.acos(-h / 30) + h * Math.sqrt(30 * 30 - h * h);
+        assertThat(h).isEqualTo(-10);
+        assertThat(pieces).hasSize(2);
+        assertThat(pieces.get(1).place().getArea()).isCloseTo(segment, org.assertj.core.api.Assertions.within(0.01 * segment));
+        assertThat(pieces.get(0).place().getCentroid().getY()).as("the first above").isLessThan(pieces.get(1).place().getCentroid().getY());
+        Blend arched = straight.withShape(180, 1, Blend.THIRDS);
+        assertThat(pieces(arched, "blue", "white").get(1).place().getEnvelopeInternal().getMinY()).as("an arch rises in its middle").isLessThan(pieces.get(1).place().getEnvelopeInternal().getMinY() - 3);
+    }
+
+    @Test
+    void aGradientsMixedStepsAreEvenAndGoTheWayItPoints() {
+        Blend down = Blend.of(BlendKind.GRADIENT).withColours(List.of(Mix.of("white"))).withShape(180, 1, 0.5);
+        List<Piece> steps = pieces(down, "blue", "white").stream().filter(p -> !p.hides()).toList();
+        assertThat(steps).hasSizeBetween(3, 6).allMatch(Piece::wet).allMatch(p -> p.softMm() > 0);
+        double before = -100;
+        double light = -1;
+        for (Piece step : steps) {
+            assertThat(step.place().getCentroid().getY()).isGreaterThan(before);
+            assertThat(step.colour().lab().l()).isGreaterThan(light);
+            before = step.place().getCentroid().getY();
+            light = step.colour().lab().l();
+        }
+        List<Piece> glazes = pieces(down.withMethod(Blend.Method.GLAZES), "blue", "white");
+        assertThat(glazes).noneMatch(Piece::wet).anyMatch(p -> p.thin() < 0.5);
+        List<Piece> right = pieces(down.withShape(90, 1, 0.5), "blue", "white").stream().filter(p -> !p.hides()).toList();
+        assertThat(right.get(0).place().getCentroid().getX()).isLessThan(right.get(right.size() - 1).place().getCentroid().getX());
+    }
+
+    @Test
+    @Tag("outside") // complementary colours go to mud, neighbours do not (common practice, no source)
+    void mudIsSeenBeforeItIsMixed() {
+        List<Palette.Colour> c = colours("purple", "yellow", "white", "red");
+        assertThat(Mud.between(c.get(0), c.get(1))).isPresent();
+        assertThat(Mud.between(c.get(3), c.get(1))).as("red into yellow is orange").isEmpty();
+        assertThat(Mud.between(c.get(3), c.get(2))).as("red into white is pink").isEmpty();
+        Mud mud = Mud.between(c.get(0), c.get(1)).orElseThrow();
+        assertThat(mud.made().chroma()).isLessThan(Lab.of(c.get(0).optics().full()).chroma());
+        assertThat(mud.words()).isNotBlank();
+    }
+
+    @Test
+    void theDarkBehindTheSubjectLiesRoundItAndScatteredMarksGrowWithTheAmount() {
+        Piece dark = pieces(full(BlendKind.HALO), "blue", "white").get(1);
+        assertThat(Shapes.minus(SUBJECT, dark.place()).getArea()).isLessThan(0.01);
+        assertThat(dark.place().getArea()).isLessThan(0.8 * OVAL.getArea());
+        for (BlendKind kind : List.of(BlendKind.STIPPLE, BlendKind.CRYSTAL, BlendKind.DRY_BRUSH, BlendKind.FOAM)) {
+            double few = marks(kind, 0.1);
+            double many = marks(kind, 0.9);
+            assertThat(many).as("%s", kind).isGreaterThan(1.3 * few);
+        }
+    }
+
+    private static double marks(BlendKind kind, double amount) {
+        return pieces(full(kind).withColours(List.of(Mix.of("white"))).withShape(180, amount, 0.5), "blue", "white").stream().skip(1).mapToDouble(p -> p.place().getArea()).sum();
+    }
+}
