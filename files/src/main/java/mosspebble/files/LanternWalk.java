@@ -4,6 +4,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import mosspebble.core.blend.Blend;
+import mosspebble.core.blend.BlendKind;
 import mosspebble.core.colour.Binder;
 import mosspebble.core.colour.Finish;
 import mosspebble.core.colour.Mix;
@@ -14,6 +16,7 @@ import mosspebble.core.colour.Pot;
 import mosspebble.core.colour.Shelf;
 import mosspebble.core.drying.Climate;
 import mosspebble.core.plan.Habits;
+import mosspebble.core.plan.Light;
 import mosspebble.core.plan.Project;
 import mosspebble.core.plan.Studio;
 import mosspebble.core.sketch.Designs;
@@ -148,7 +151,8 @@ public final class LanternWalk {
         colours.put("beam", new Mix(List.of(new Mix.Part("sand", 2), new Mix.Part("plum", 1), new Mix.Part("marigold", 1))));
         colours.put("dark", Mix.of("pen-black"));
         colours.put("light", Mix.of("pen-white"));
-        return project("harbour", "Harbour light at dusk", "on the bench above the water", stone, repertoire, new Subject.Figure("harbour-dusk"), true, 0, colours, Optional.empty(), Habits.usual()).withViewpoint(Viewpoint.table());
+        return project("harbour", "Harbour light at dusk", "on the bench above the water", stone, repertoire, new Subject.Figure("harbour-dusk"), true, 0, colours, Optional.empty(), Habits.usual()).withViewpoint(Viewpoint.table())
+                .withBlend("night", Blend.of(BlendKind.GRADIENT).withColours(List.of(colours.get("mauve"))).withShape(180, 1, 0.42)).withBlend("sea", Blend.of(BlendKind.DRY_BRUSH).withColours(List.of(mix("river", 1, "white", 1))).withShape(90, 0.05, 0.5));
     }
 
     private static Project lettering(Repertoire repertoire) {
@@ -196,7 +200,7 @@ public final class LanternWalk {
         Project alone = project("moon", "Moon ring", "on the gate post", stone, repertoire, new Subject.Figure("moon-asleep"), false, 0, colours, Optional.of(Mix.of("night")), Habits.usual());
         Sketch sketch = alone.sketch().orElseThrow().with("", i -> i.at(i.placement().sizedBy(0.7)));
         Item ring = Item.of(Subject.Dots.usual().sized(3.6, 1.4, 2).counted(0, true, true), Manner.WEARING, new Placement(0, 0, 0, 36), 0);
-        return alone.withSketch(Optional.of(sketch.plus(ring)));
+        return alone.withSketch(Optional.of(sketch.plus(ring))).withBlend(Project.GROUND, Blend.of(BlendKind.STIPPLE).withColours(List.of(mix("river", 2, "night", 1), mix("plum", 2, "rose", 1))).withShape(180, 0.7, 0.5));
     }
 
     private static Project fox(Repertoire repertoire) {
@@ -208,7 +212,8 @@ public final class LanternWalk {
         colours.put("dark", Mix.of("umber"));
         colours.put("marks", Mix.of("pen-umber"));
         colours.put("light", Mix.of("pen-white"));
-        return project("fox", "Sleeping fox", "under the hazel", stone, repertoire, new Subject.Figure("fox-asleep"), true, 0, colours, Optional.empty(), bare());
+        return project("fox", "Sleeping fox", "under the hazel", stone, repertoire, new Subject.Figure("fox-asleep"), true, 0, colours, Optional.empty(), bare().with(Habits.LineStyle.SHADED))
+                .withBlend("coat", Blend.of(BlendKind.GRADIENT).withColours(List.of(mix("rust", 2, "brick", 1))).withShape(160, 1, 0.55));
     }
 
     private static Project heron(Repertoire repertoire) {
@@ -264,7 +269,7 @@ public final class LanternWalk {
         Sketch fern = alone.sketch().orElseThrow().with("", i -> i.at(i.placement().sizedBy(0.74).turnedBy(14).movedBy(9, 0)));
         Motif house = Designs.motif(new Subject.Figure("toadstool"), repertoire).orElseThrow();
         Placement placement = Designs.fit(house, Survey.of(stone).zones(), 0, 0).orElseThrow().placement();
-        return alone.withSketch(Optional.of(fern.plus(Item.of(new Subject.Figure("toadstool"), Manner.ON_STONE, placement.sizedBy(0.76).movedBy(-5, 2), 0))));
+        return alone.withBlend("i2/cap", Blend.of(BlendKind.LOADED).withColours(List.of(mix("brick", 2, "marigold", 1)))).withHabits(bare().with(new Light(320, 0.6, 0.6, 0.5, 0))).withSketch(Optional.of(fern.plus(Item.of(new Subject.Figure("toadstool"), Manner.ON_STONE, placement.sizedBy(0.76).movedBy(-5, 2), 0))));
     }
 
     private static Mix mix(String first, int parts, String second, int others) {

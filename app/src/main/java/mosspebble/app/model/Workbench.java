@@ -48,6 +48,8 @@ public final class Workbench {
     private final ObjectProperty<Look> look = new SimpleObjectProperty<>(Look.DRY);
     private final StringProperty item = new SimpleStringProperty("");
     private final IntegerProperty step = new SimpleIntegerProperty(Integer.MAX_VALUE);
+    private final IntegerProperty coat = new SimpleIntegerProperty();
+    private final IntegerProperty held = new SimpleIntegerProperty(-1);
     private final Deque<Edit> undo = new ArrayDeque<>();
     private final Deque<Edit> redo = new ArrayDeque<>();
     private String current = "";
@@ -55,6 +57,7 @@ public final class Workbench {
 
     public Workbench(Studio start, Keeper keeper) {
         this.keeper = keeper;
+        step.addListener((o, a, b) -> coat.set(0));
         studio.set(start);
         current = start.projects().isEmpty() ? "" : start.projects().get(0).id();
         show();
@@ -131,12 +134,23 @@ public final class Workbench {
         return step;
     }
 
+    /** Of the last step shown only so many coats; 0 for all of them. */
+    public IntegerProperty coatProperty() {
+        return coat;
+    }
+
+    /** Steps of a moment that is held to compare with; -1 for none. */
+    public IntegerProperty heldProperty() {
+        return held;
+    }
+
     // --- actions
 
     public void choose(String project) {
         if (studio().project(project).isPresent()) {
             current = project;
             step.set(Integer.MAX_VALUE);
+            held.set(-1);
             show();
         }
     }

@@ -20,6 +20,7 @@ import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 import javafx.scene.transform.Affine;
 import javafx.stage.Screen;
+import mosspebble.app.model.MendDesk;
 import mosspebble.app.model.Show;
 import mosspebble.app.model.SketchDesk;
 import mosspebble.app.model.StoneBench;
@@ -45,14 +46,13 @@ final class ClothView extends Region {
 
     private static final double HEM = 32;
 
-    private enum Grip { NONE, SLICE_A, SLICE_B, SLICE_BOTH }
-
     private final Workbench workbench;
     private final Show show;
     private final SliceLine slice;
     private final StoneBench bench;
     private final StoneTool stoneTool;
     private final SketchTool sketchTool;
+    private final PaintTool paintTool;
     private final Canvas linen = new Canvas();
     private final ImageView shadow = new ImageView();
     private final ImageView stone = new ImageView();
@@ -63,20 +63,20 @@ final class ClothView extends Region {
     private StoneImage stoneImage;
     private StonePicture shadowOf;
     private double scale;
-    private Grip grip = Grip.NONE;
-    private Point2D grabbed = Point2D.ZERO;
-    private double[] grabbedSlice;
     private boolean hover;
     /** Whether the bare stone lies drawn already below what is dragged. */
     private boolean bareUnderHand;
 
-    ClothView(Workbench workbench, Show show, SliceLine slice, StoneBench bench, SketchDesk sketch) {
+    ClothView(Workbench workbench, Show show, SliceLine slice, StoneBench bench, SketchDesk sketch, MendDesk mend) {
         this.workbench = workbench;
         this.show = show;
         this.slice = slice;
         this.bench = bench;
         this.stoneTool = new StoneTool(workbench, show, bench, slice);
         this.sketchTool = new SketchTool(workbench, show, sketch);
+        this.paintTool = new PaintTool(slice, mend);
+        mend.placeProperty().addListener((o, a, b) -> redrawOverlay());
+        mend.pointingProperty().addListener((o, a, b) -> redrawOverlay());
         setId("cloth");
         getStyleClass().add("cloth");
         setFocusTraversable(true);
@@ -100,6 +100,11 @@ final class ClothView extends Region {
         show.seenProperty().addListener((o, a, b) -> drawSeen(b));
         show.pictureProperty().addListener((o, a, b) -> redrawStone());
         workbench.stepProperty().addListener((o, a, b) -> redrawStone());
+        workbench.coatProperty().addListener((o, a, b) -> redrawStone());
+        workbench.heldProperty().addListener((o, a, b) -> {
+            redrawStone();
+            redrawOverlay();
+        });
         workbench.shownProperty().addListener((o, a, b) -> {
             if (!(sketchTool.dragging() && bareUnderHand)) {
                 redrawStone();
@@ -123,6 +128,7 @@ final class ClothView extends Region {
         addEventHandler(MouseEvent.MOUSE_MOVED, this::move);
         addEventHandler(MouseEvent.MOUSE_EXITED, e -> {
             hover = false;
+            slice.pointAway();
             redrawOverlay();
         });
         addEventHandler(KeyEvent.KEY_PRESSED, this::key);
@@ -252,7 +258,9 @@ final class ClothView extends Region {
             return;
         }
         bareUnderHand = sketchTool.dragging();
-        stoneImage.draw(picture, bareUnderHand ? 0 : steps, workbench.shown().map(p -> p.habits().light().from()).orElse(320.0));
+        double light = workbench.shown().map(p -> p.habits().light().from()).orElse(320.0);
+        int held = atStone() || atSketch() ? -1 : workbench.heldProperty().get();
+        stoneImage.draw(picture, bareUnderHand ? 0 : steps, bareUnderHand ? 0 : workbench.coatProperty().get(), light, held < 0 ? -1 : Math.min(held, picture.steps()));
         placeStone();
     }
 
@@ -374,7 +382,7 @@ final class ClothView extends Region {
             stoneTool.draw(pen, frame());
         }
         if (stage.compareTo(Stage.COLOUR) >= 0) {
-            sliceLine(pen);
+            paintTool.draw(pen, frame());
         }
         if (isFocusVisible()) {
             pen.setStroke(evening() ? Color.web("#8FB073") : Color.web("#4E6A39"));
@@ -429,61 +437,7 @@ final class ClothView extends Region {
         pen.strokeLine(x1 - nx, y1 - ny, x1 + nx, y1 + ny);
     }
 
-    private void sliceLine(GraphicsContext pen) {
-        double[] line = slice.get();
-        Point2D a = new Point2D(middleX() + scale * line[0], middleY() + scale * line[1]);
-        Point2D b = new Point2D(middleX() + scale * line[2], middleY() + scale * line[3]);
-        pen.setLineDashes(2, 5);
-        pen.setLineCap(StrokeLineCap.ROUND);
-        pen.setStroke(Color.web("#1c1f1a", 0.55));
-        pen.setLineWidth(3);
-        pen.strokeLine(a.getX(), a.getY(), b.getX(), b.getY());
-        pen.setStroke(Color.web("#fffdf5"));
-        pen.setLineWidth(1.4);
-        pen.strokeLine(a.getX(), a.getY(), b.getX(), b.getY());
-        pen.setLineDashes();
-        end(pen, a, "A");
-        end(pen, b, "B");
-    }
-
-    private void end(GraphicsContext pen, Point2D at, String name) {
-        pen.setFill(Color.web("#fffdf5"));
-        pen.fillOval(at.getX() - 8, at.getY() - 8, 16, 16);
-        pen.setStroke(Color.web("#2E4326"));
-        pen.setLineWidth(1.2);
-        pen.strokeOval(at.getX() - 8, at.getY() - 8, 16, 16);
-        pen.setFill(Color.web("#22271F"));
-        pen.setFont(Font.font("Atkinson Hyperlegible", 11));
-        pen.setTextAlign(TextAlignment.CENTER);
-        pen.fillText(name, at.getX(), at.getY() + 4);
-        pen.setTextAlign(TextAlignment.LEFT);
-    }
-
     // --- gestures
-
-    private Grip gripAt(double x, double y) {
-        Optional<Project> project = workbench.shown();
-        PaintPlan plan = show.plan();
-        if (project.isEmpty() || plan == null) {
-            return Grip.NONE;
-        }
-        if (workbench.stageProperty().get().compareTo(Stage.COLOUR) >= 0) {
-            double[] line = slice.get();
-            Point2D a = new Point2D(middleX() + scale * line[0], middleY() + scale * line[1]);
-            Point2D b = new Point2D(middleX() + scale * line[2], middleY() + scale * line[3]);
-            if (a.distance(x, y) < 14) {
-                return Grip.SLICE_A;
-            }
-            if (b.distance(x, y) < 14) {
-                return Grip.SLICE_B;
-            }
-            double length = a.distance(b);
-            double across = length < 1 ? 99 : Math.abs((b.getX() - a.getX()) * (y - a.getY()) - (b.getY() - a.getY()) * (x - a.getX())) / length;
-            double along = length < 1 ? 0 : ((b.getX() - a.getX()) * (x - a.getX()) + (b.getY() - a.getY()) * (y - a.getY())) / length;
-            return across < 8 && along > 0 && along < length ? Grip.SLICE_BOTH : Grip.NONE;
-        }
-        return Grip.NONE;
-    }
 
     private void move(MouseEvent e) {
         if (atStone()) {
@@ -493,11 +447,12 @@ final class ClothView extends Region {
             }
             return;
         }
-        Cursor cursor = atSketch() ? sketchTool.cursor(frame(), e.getX(), e.getY()) : switch (gripAt(e.getX(), e.getY())) {
-            case NONE -> Cursor.DEFAULT;
-            case SLICE_BOTH -> Cursor.OPEN_HAND;
-            case SLICE_A, SLICE_B -> Cursor.HAND;
-        };
+        if (!atSketch()) {
+            setCursor(paintTool.cursor(frame(), e.getX(), e.getY()));
+            paintTool.move(frame(), e);
+            return;
+        }
+        Cursor cursor = sketchTool.cursor(frame(), e.getX(), e.getY());
         setCursor(cursor);
         boolean near = cursor != Cursor.DEFAULT;
         if (near != hover) {
@@ -518,9 +473,7 @@ final class ClothView extends Region {
             redrawOverlay();
             return;
         }
-        grip = gripAt(e.getX(), e.getY());
-        grabbed = new Point2D(e.getX(), e.getY());
-        grabbedSlice = slice.get().clone();
+        paintTool.press(frame(), e);
     }
 
     private void drag(MouseEvent e) {
@@ -534,14 +487,7 @@ final class ClothView extends Region {
             }
             return;
         }
-        double dx = (e.getX() - grabbed.getX()) / scale;
-        double dy = (e.getY() - grabbed.getY()) / scale;
-        switch (grip) {
-            case NONE -> { }
-            case SLICE_A -> slice.set(grabbedSlice[0] + dx, grabbedSlice[1] + dy, grabbedSlice[2], grabbedSlice[3]);
-            case SLICE_B -> slice.set(grabbedSlice[0], grabbedSlice[1], grabbedSlice[2] + dx, grabbedSlice[3] + dy);
-            case SLICE_BOTH -> slice.set(grabbedSlice[0] + dx, grabbedSlice[1] + dy, grabbedSlice[2] + dx, grabbedSlice[3] + dy);
-        }
+        paintTool.drag(frame(), e);
     }
 
     private void release(MouseEvent e) {
@@ -551,7 +497,7 @@ final class ClothView extends Region {
             redrawOverlay();
             return;
         }
-        grip = Grip.NONE;
+        paintTool.release();
         redrawStone();
         redrawOverlay();
     }
@@ -562,7 +508,7 @@ final class ClothView extends Region {
     }
 
     private void key(KeyEvent e) {
-        boolean used = !e.isControlDown() && (atStone() ? stoneTool.key(e) : atSketch() && sketchTool.key(e));
+        boolean used = !e.isControlDown() && (atStone() ? stoneTool.key(e) : atSketch() ? sketchTool.key(e) : paintTool.key(e));
         if (used) {
             e.consume();
         }

@@ -7,6 +7,12 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import javafx.util.Duration;
+import mosspebble.core.picture.StonePicture;
+import javafx.scene.control.ToggleButton;
+import javafx.animation.Animation;
+import javafx.animation.KeyFrame;
+import javafx.animation.Timeline;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -25,7 +31,10 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import mosspebble.app.model.Deed;
 import mosspebble.app.model.Library;
+import mosspebble.app.model.ColourDesk;
+import mosspebble.app.model.MendDesk;
 import mosspebble.app.model.PhotoDesk;
+import mosspebble.app.model.ShelfDesk;
 import mosspebble.app.model.PlanDesk;
 import mosspebble.app.model.Show;
 import mosspebble.app.model.SketchDesk;
@@ -58,7 +67,16 @@ public final class Shell extends StackPane {
     private final KitchenScale scale;
     private final PhotoDesk photos;
     private final SketchDesk sketch;
+    private final ColourDesk colours;
+    private final ShelfDesk shelfDesk;
+    private final MendDesk mend;
     private LibraryView library;
+    private ShelfView shelfView;
+    private ShelfPanel shelfPanel;
+    private CompareView compare;
+    private Timeline playing;
+    private final ToggleButton play = new ToggleButton("▶");
+    private final ToggleButton hold = new ToggleButton("hold");
     private final BasketShelf basketShelf;
     private PhotoView photoView;
     private PhotoPanel photoPanel;
@@ -89,7 +107,10 @@ public final class Shell extends StackPane {
         this.photos = new PhotoDesk(workbench, desk, camera);
         this.basketShelf = new BasketShelf(workbench, desk);
         this.sketch = new SketchDesk(workbench, desk, show);
-        cloth = new ClothView(workbench, show, line, bench, sketch);
+        this.colours = new ColourDesk(workbench, show, desk);
+        this.shelfDesk = new ShelfDesk(workbench);
+        this.mend = new MendDesk(workbench, show);
+        cloth = new ClothView(workbench, show, line, bench, sketch, mend);
         sliceView = new SliceView(workbench, show, line);
         FindingsBox findings = new FindingsBox(workbench, show);
         stagePane.setFitToWidth(true);
@@ -147,6 +168,8 @@ public final class Shell extends StackPane {
         workbench.studioProperty().addListener((o, a, b) -> refresh());
         show.planProperty().addListener((o, a, b) -> refresh());
         workbench.stepProperty().addListener((o, a, b) -> steps());
+        workbench.coatProperty().addListener((o, a, b) -> steps());
+        workbench.heldProperty().addListener((o, a, b) -> steps());
         addEventFilter(KeyEvent.KEY_PRESSED, this::key);
         stage();
         refresh();
@@ -221,10 +244,62 @@ public final class Shell extends StackPane {
         workbench.lookProperty().addListener((o, a, b) -> look.show(b));
         look.setMinWidth(178);
         look.setMaxWidth(178);
-        HBox bar = new HBox(12, stepWords, stepSlider, look);
+        play.setId("play");
+        play.getStyleClass().add("pebble");
+        play.setTooltip(new Tooltip("Play the painting, coat after coat (Y)"));
+        play.setAccessibleText("Play the painting");
+        play.setOnAction(e -> play(play.isSelected()));
+        hold.setId("hold");
+        hold.getStyleClass().add("pebble");
+        hold.setTooltip(new Tooltip("Hold this moment: the left half of the stone stays as it is now, the right half follows the slider (H)"));
+        hold.setOnAction(e -> hold());
+        for (ToggleButton b : new ToggleButton[] {play, hold}) {
+            b.setMinWidth(Region.USE_PREF_SIZE);
+        }
+        HBox bar = new HBox(8, stepWords, play, stepSlider, hold, look);
         bar.setAlignment(Pos.CENTER_LEFT);
         bar.getStyleClass().add("step-bar");
         return bar;
+    }
+
+    /** Plays the painting from the beginning, or from where it stands, coat after coat. */
+    private void play(boolean on) {
+        if (playing != null) {
+            playing.stop();
+            playing = null;
+        }
+        play.setSelected(on);
+        play.setText(on ? "❚❚" : "▶");
+        if (on) {
+            PaintPlan plan = show.plan();
+            if (plan != null && show.steps() >= plan.operations().size()) {
+                workbench.stepProperty().set(0);
+            }
+            playing = new Timeline(new KeyFrame(Duration.millis(420), e -> advance()));
+            playing.setCycleCount(Animation.INDEFINITE);
+            playing.play();
+        }
+    }
+
+    /** One coat on; at the end the playing stops. */
+    private void advance() {
+        StonePicture picture = show.pictureProperty().get();
+        int at = show.steps();
+        if (picture == null || at >= picture.steps() && workbench.coatProperty().get() == 0) {
+            play(false);
+            return;
+        }
+        int coat = workbench.coatProperty().get();
+        if (coat > 0 && at > 0) {
+            workbench.coatProperty().set(coat + 1 >= picture.coats(at - 1) ? 0 : coat + 1);
+        } else {
+            workbench.stepProperty().set(at + 1);
+            workbench.coatProperty().set(picture.coats(at) > 1 ? 1 : 0);
+        }
+    }
+
+    private void hold() {
+        workbench.heldProperty().set(workbench.heldProperty().get() < 0 ? show.steps() : -1);
     }
 
     private VBox empty() {
@@ -288,6 +363,26 @@ public final class Shell extends StackPane {
         for (Form form : Form.values()) {
             deeds.add(new Deed("Stone form: " + form.label(), "", () -> workbench.edit("Form", p -> p.withStone(p.stone().withShape(new Shape.Grown(form, 0.85, 0.2))))));
         }
+        for (ColourPanel.Page page : ColourPanel.Page.values()) {
+            deeds.add(new Deed("Colour: " + page.label().toLowerCase(Locale.ROOT), "", () -> {
+                workbench.stageProperty().set(Stage.COLOUR);
+                ((ColourPanel) panel(Stage.COLOUR)).pageProperty().set(page);
+            }));
+        }
+        deeds.add(new Deed("Colour: best mixes for the slot in hand", "", () -> {
+            workbench.stageProperty().set(Stage.COLOUR);
+            colours.inHand().ifPresent(slot -> colours.search(slot, false));
+        }));
+        for (BuildUpPanel.Page page : BuildUpPanel.Page.values()) {
+            deeds.add(new Deed("Build-up: " + page.label().toLowerCase(Locale.ROOT), "", () -> {
+                workbench.stageProperty().set(Stage.BUILD_UP);
+                ((BuildUpPanel) panel(Stage.BUILD_UP)).pageProperty().set(page);
+            }));
+        }
+        deeds.add(new Deed("Look at the shelf", "S", this::openShelf));
+        deeds.add(new Deed("Compare two habits", "C", this::openCompare));
+        deeds.add(new Deed("Play the painting", "Y", () -> play(!play.isSelected())));
+        deeds.add(new Deed("Hold this moment to compare", "H", this::hold));
         deeds.add(new Deed("Next step", ".", () -> stepBy(1)));
         deeds.add(new Deed("Step before", ",", () -> stepBy(-1)));
         deeds.add(new Deed("Look: dry, wet, sealed", "L", this::nextLook));
@@ -334,6 +429,22 @@ public final class Shell extends StackPane {
         workbench.stageProperty().set(Stage.SKETCH);
         bench.middleProperty().set(Middle.LIBRARY);
         library.open();
+    }
+
+    private void openShelf() {
+        workbench.stageProperty().set(Stage.COLOUR);
+        bench.middleProperty().set(Middle.SHELF);
+    }
+
+    /** Two habits of the stone on the cloth, side by side. */
+    private void openCompare() {
+        if (workbench.shown().isEmpty()) {
+            workbench.tell("Put a stone on the cloth first.");
+            return;
+        }
+        workbench.stageProperty().set(Stage.BUILD_UP);
+        bench.middleProperty().set(Middle.COMPARE);
+        compare.open();
     }
 
     private void closeLibrary() {
@@ -436,6 +547,20 @@ public final class Shell extends StackPane {
                     }
                 }
                 case V -> workbench.edit("Turn the stone over", Project::turnedOver);
+                case S -> openShelf();
+                case C -> openCompare();
+                case Y -> {
+                    if (workbench.stageProperty().get().compareTo(Stage.COLOUR) < 0) {
+                        return;
+                    }
+                    play(!play.isSelected());
+                }
+                case H -> {
+                    if (workbench.stageProperty().get().compareTo(Stage.COLOUR) < 0) {
+                        return;
+                    }
+                    hold();
+                }
                 case P -> middle(Middle.PHOTO);
                 case B -> middle(Middle.BASKET);
                 case L -> nextLook();
@@ -471,8 +596,8 @@ public final class Shell extends StackPane {
         return panels.computeIfAbsent(stage, s -> switch (s) {
             case STONE -> new StonePanel(workbench, show, bench, desk, scale);
             case SKETCH -> new SketchPanel(workbench, show, sketch, this::openLibrary);
-            case COLOUR -> new ColourPanel(workbench, show, desk);
-            case BUILD_UP -> new BuildUpPanel(workbench, show);
+            case COLOUR -> new ColourPanel(workbench, show, colours, this::openShelf);
+            case BUILD_UP -> new BuildUpPanel(workbench, show, mend, this::openCompare);
             case SITTING -> new SittingPanel(workbench, show, probe);
             case FINISH -> new FinishPanel(workbench, show);
         });
@@ -494,8 +619,19 @@ public final class Shell extends StackPane {
             library = new LibraryView(workbench, sketch, desk, this::closeLibrary);
             middle.getChildren().add(1, library);
         }
-        if (library != null) {
-            Panel.present(library, shown == Middle.LIBRARY);
+        if (shown == Middle.SHELF && shelfView == null) {
+            shelfView = new ShelfView(workbench, shelfDesk, this::closeLibrary);
+            shelfPanel = new ShelfPanel(workbench, show, shelfDesk, this::closeLibrary);
+            middle.getChildren().add(1, shelfView);
+        }
+        if (shown == Middle.COMPARE && compare == null) {
+            compare = new CompareView(workbench, desk, this::closeLibrary);
+            middle.getChildren().add(1, compare);
+        }
+        for (Node made : new Node[] {library, shelfView, compare}) {
+            if (made != null) {
+                Panel.present(made, made == library ? shown == Middle.LIBRARY : made == shelfView ? shown == Middle.SHELF : shown == Middle.COMPARE);
+            }
         }
         Panel.present(cloth, shown == Middle.CLOTH);
         Panel.present(findingsPane, shown == Middle.CLOTH);
@@ -513,8 +649,8 @@ public final class Shell extends StackPane {
         Stage stage = workbench.stageProperty().get();
         Middle shown = bench.middleProperty().get();
         middleView(shown);
-        Panel panel = shown == Middle.PHOTO ? photoPanel : shown == Middle.BASKET ? basketPanel : panel(stage);
-        stageName.setText(shown == Middle.PHOTO ? "Photo" : shown == Middle.BASKET ? "Basket" : switch (stage) {
+        Panel panel = shown == Middle.PHOTO ? photoPanel : shown == Middle.BASKET ? basketPanel : shown == Middle.SHELF ? shelfPanel : panel(stage);
+        stageName.setText(shown == Middle.PHOTO ? "Photo" : shown == Middle.BASKET ? "Basket" : shown == Middle.SHELF ? "Shelf" : switch (stage) {
             case STONE -> "Stone";
             case SKETCH -> "Sketch";
             case COLOUR -> "Colour";
@@ -527,9 +663,12 @@ public final class Shell extends StackPane {
             stagePane.setVvalue(0);
         }
         boolean painted = stage.compareTo(Stage.COLOUR) >= 0;
-        Panel.present(sliceView, painted || shown == Middle.CLOTH && bench.pageProperty().get() == Page.DOME);
-        Panel.present(stepBar, painted);
+        boolean onCloth = shown == Middle.CLOTH;
+        Panel.present(sliceView, onCloth && (painted || bench.pageProperty().get() == Page.DOME));
+        Panel.present(stepBar, painted && onCloth);
         if (!painted) {
+            play(false);
+            workbench.heldProperty().set(-1);
             workbench.stepProperty().set(stage == Stage.STONE ? 0 : Integer.MAX_VALUE);
         } else if (workbench.stepProperty().get() == 0) {
             workbench.stepProperty().set(Integer.MAX_VALUE);
@@ -547,9 +686,10 @@ public final class Shell extends StackPane {
             getStyleClass().add("evening");
         }
         switch (bench.middleProperty().get()) {
-            case CLOTH, LIBRARY -> panel(workbench.stageProperty().get()).refresh();
+            case CLOTH, LIBRARY, COMPARE -> panel(workbench.stageProperty().get()).refresh();
             case PHOTO -> photoPanel.refresh();
             case BASKET -> basketPanel.refresh();
+            case SHELF -> shelfPanel.refresh();
         }
         steps();
     }
@@ -563,7 +703,10 @@ public final class Shell extends StackPane {
         stepSlider.setDisable(count == 0);
         showingSteps = false;
         int at = show.steps();
-        stepWords.setText(count == 0 ? "no steps yet" : at == 0 ? "bare stone" : at + " of " + count + "  " + plan.operations().get(at - 1).title());
+        stepWords.setText(count == 0 ? "no steps yet" : at == 0 ? "bare stone" : at + " of " + count + "  " + (workbench.coatProperty().get() > 0 ? "coat " + workbench.coatProperty().get() + ": " : "") + plan.operations().get(at - 1).title());
+        int held = workbench.heldProperty().get();
+        hold.setSelected(held >= 0);
+        hold.setText(held < 0 ? "hold" : "held: " + Math.min(held, count));
     }
 
     /** The cloth, for bench and tests. */

@@ -15,6 +15,8 @@ import mosspebble.app.model.Show;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.coats.Coat;
 import mosspebble.core.coats.Film;
+import mosspebble.core.colour.Lab;
+import mosspebble.core.plan.Look;
 import mosspebble.core.plan.Finding.Stage;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Slice;
@@ -29,6 +31,7 @@ final class SliceView extends Region {
 
     private static final int PROFILE = 160;
     private static final int SAMPLES = 150;
+    private static final double CORE = 38;
 
     private final Workbench workbench;
     private final Show show;
@@ -58,7 +61,9 @@ final class SliceView extends Region {
             slice = new Slice(show.plan());
         }
         workbench.stepProperty().addListener((o, a, b) -> draw());
+        workbench.coatProperty().addListener((o, a, b) -> draw());
         workbench.studioProperty().addListener((o, a, b) -> draw());
+        workbench.lookProperty().addListener((o, a, b) -> draw());
         line.addListener((o, a, b) -> draw());
         setOnMouseMoved(e -> {
             pointer = Math.min(1, Math.max(0, (e.getX() - 34) / Math.max(1, getWidth() - 44)));
@@ -98,16 +103,17 @@ final class SliceView extends Region {
         Color ink = evening ? Color.web("#E9E6DA") : Color.web("#22271F");
         Color quiet = evening ? Color.web("#a9ad9f") : Color.web("#5A6057");
         double[] at = line.get();
-        List<Slice.Sample> samples = slice.cut(show.steps(), at[0], at[1], at[2], at[3], SAMPLES);
+        List<Slice.Sample> samples = slice.cut(show.steps(), workbench.coatProperty().get(), at[0], at[1], at[2], at[3], SAMPLES);
         double top = 20;
         double ground = h - 58;
         double left = 34;
-        double width = w - left - 10;
+        double[] pointed = line.pointed();
+        double width = w - left - 10 - (pointed == null ? 0 : CORE + 8);
         double thickest = samples.stream().mapToDouble(Slice.Sample::totalUm).max().orElse(0);
         double full = thickest <= 60 ? 60 : thickest <= 120 ? 120 : Math.ceil(thickest / 100) * 100;
         double perUm = (ground - top) / full;
         pen.setFill(evening ? Color.web("#2A2F28") : Color.web("#EAE4D6"));
-        pen.fillRoundRect(left - 4, top - 8, width + 8, ground - top + 38, 16, 16);
+        pen.fillRoundRect(left - 4, top - 8, w - left - 2, ground - top + 38, 16, 16);
         pen.setFont(Font.font("Atkinson Hyperlegible", 11));
         pen.setTextAlign(TextAlignment.RIGHT);
         pen.setLineWidth(1);
@@ -137,6 +143,10 @@ final class SliceView extends Region {
                 double high = film.layerUm() * perUm;
                 pen.setFill(coat.optics().isClear() ? Color.web(evening ? "#56676d" : "#D6E2E1") : Swatch.colour(coat.swatch()));
                 pen.fillRect(x, y - high, cell + 0.7, high);
+                if (wet(coat)) {
+                    pen.setFill(Color.web("#ffffff", i % 3 == 0 ? 0.42 : 0.14));
+                    pen.fillRect(x, y - high, cell + 0.7, high);
+                }
                 y -= high;
             }
         }
@@ -144,7 +154,7 @@ final class SliceView extends Region {
         pen.setTextAlign(TextAlignment.LEFT);
         pen.fillText("A", left, ground + 24);
         pen.setTextAlign(TextAlignment.RIGHT);
-        pen.fillText("B", w - 10, ground + 24);
+        pen.fillText("B", left + width, ground + 24);
         Slice.Sample here = samples.get((int) Math.min(SAMPLES - 1, Math.round(pointer * (SAMPLES - 1))));
         double x = left + pointer * width;
         pen.setStroke(ink);
@@ -153,12 +163,47 @@ final class SliceView extends Region {
         pen.setLineDashes();
         pen.setTextAlign(TextAlignment.LEFT);
         String words = words(here);
+        if (pointed != null) { // the place under the pointer on the stone, as a core
+            Slice.Sample core = slice.cut(show.steps(), workbench.coatProperty().get(), pointed[0], pointed[1], pointed[0] + 0.01, pointed[1], 2).get(0);
+            words = words(core);
+            core(pen, core, w - 10 - CORE, top, ground);
+        }
         pen.setFont(Font.font("Atkinson Hyperlegible", 12));
         List<String> lines = lines(words, (int) (width / 5.7));
         for (int i = 0; i < lines.size(); i++) {
             pen.fillText(lines.get(i), left, h - 17 + 14 * i);
         }
         setAccessibleText("Slice from A to B, thickest film " + Numbers.text(thickest, 0) + " µm; at the pointer: " + words);
+    }
+
+    /** Every coat of one place, from the stone up, as tall as there is room. */
+    private void core(GraphicsContext pen, Slice.Sample core, double left, double top, double ground) {
+        if (core.totalUm() <= 0) {
+            return;
+        }
+        double perUm = (ground - top) / core.totalUm();
+        double y = ground;
+        for (Film film : core.layers()) {
+            Coat coat = film.coat().orElseThrow();
+            double high = film.layerUm() * perUm;
+            pen.setFill(coat.optics().isClear() ? Color.web("#D6E2E1") : Swatch.colour(coat.swatch()));
+            pen.fillRect(left, y - high, CORE, high);
+            pen.setFill(Color.web(coat.optics().isClear() || Lab.of(coat.swatch()).l() > 55 ? "#22271F" : "#ffffff"));
+            pen.setTextAlign(TextAlignment.CENTER);
+            pen.setFont(Font.font("Atkinson Hyperlegible", 9.5));
+            if (high > 10) {
+                pen.fillText(Numbers.text(film.layerUm(), 0) + (wet(coat) ? " wet" : ""), left + CORE / 2, y - high / 2 + 3.5);
+            }
+            pen.setStroke(Color.web("#00000040"));
+            pen.strokeLine(left, y - high, left + CORE, y - high);
+            y -= high;
+        }
+        pen.setTextAlign(TextAlignment.LEFT);
+    }
+
+    /** Whether a coat was just laid and is wet at the moment shown. */
+    private boolean wet(Coat coat) {
+        return workbench.lookProperty().get() == Look.WET && coat.step() == show.steps() - 1;
     }
 
     /** The cross-section of the bare stone along the tape, face above the girdle and back below, both at one scale. */

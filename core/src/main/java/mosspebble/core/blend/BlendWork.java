@@ -22,6 +22,9 @@ public final class BlendWork {
     private static final double LANE_MM = 1.1;
     private static final double GLAZE_THIN = 0.35;
 
+    /** A mixed step reaches over its neighbours by this share of its width. */
+    private static final double OVER = 0.35;
+
     /** Passes of glaze that take the place of one wet join. */
     private static final int GLAZES = 3;
 
@@ -31,14 +34,16 @@ public final class BlendWork {
     private final String title;
     private final Geometry area;
     private final List<Palette.Colour> colours;
+    private final Geometry seen;
     private final Geometry subject;
     private final long seed;
     private final List<Piece> pieces = new ArrayList<>();
 
-    private BlendWork(Blend blend, String title, Geometry area, List<Palette.Colour> colours, Geometry subject, long seed) {
+    private BlendWork(Blend blend, String title, Geometry area, Geometry seen, List<Palette.Colour> colours, Geometry subject, long seed) {
         this.blend = blend;
         this.title = title;
         this.area = area;
+        this.seen = seen;
         this.colours = colours;
         this.subject = subject;
         this.seed = seed;
@@ -47,13 +52,14 @@ public final class BlendWork {
     /**
      * @param title the painter's word for the area
      * @param area mm
+     * @param seen what of it stays seen, mm: directions and sizes are counted there; empty for all
      * @param colours the area's own first, then those of the blend that can be mixed from the shelf
      * @param subject what stands before it, for {@link BlendKind#HALO}; may be empty
      * @param seed of the scattered marks
      * @return at least one piece; what has not the colours it needs is flat
      */
-    public static List<Piece> pieces(Blend blend, String title, Geometry area, List<Palette.Colour> colours, Geometry subject, long seed) {
-        BlendWork work = new BlendWork(blend, title, area, colours, subject, seed);
+    public static List<Piece> pieces(Blend blend, String title, Geometry area, Geometry seen, List<Palette.Colour> colours, Geometry subject, long seed) {
+        BlendWork work = new BlendWork(blend, title, area, seen.isEmpty() ? area : seen, colours, subject, seed);
         BlendKind kind = colours.size() - 1 < blend.kind().leastColours() ? BlendKind.FLAT : blend.kind();
         switch (kind) {
             case FLAT, GRADED_CELLS -> work.base();
@@ -84,11 +90,11 @@ public final class BlendWork {
     }
 
     private double size() {
-        return Math.sqrt(area.getArea());
+        return Math.sqrt(seen.getArea());
     }
 
     private void split() {
-        Strips strips = new Strips(area, blend.angle());
+        Strips strips = new Strips(area, seen, blend.angle());
         double bow = -blend.amount() * 0.35 * strips.length();
         add("the first part of " + title, strips.between(0, blend.join(), bow), colours.get(0), 1, true, 0, false, "Pencil the arched join first; paint up to it.");
         add("the second part of " + title, strips.between(blend.join(), 1, bow), colours.get(1), 1, true, 0, false, "Along the join with the small brush, once the first colour is dry.");
@@ -106,7 +112,7 @@ public final class BlendWork {
     }
 
     private void bands(boolean smooth) {
-        Strips strips = new Strips(area, blend.angle());
+        Strips strips = new Strips(area, seen, blend.angle());
         int n = colours.size();
         double[] cuts = cuts(n);
         double widest = 1;
@@ -154,9 +160,9 @@ public final class BlendWork {
             for (int k = 0; k < steps; k++) {
                 double share = (k + 0.5) / steps;
                 Palette.Colour mixed = mixed(from, to, share);
-                String how = wet ? "While both sides are wet; more paint at the join, worked until no edge is seen."
+                String how = wet ? "All steps are mixed before you begin. While both sides are wet: more paint at the join, worked until no edge is seen."
                         : "A thin glaze on dry paint, pass " + (pass + 1) + " of " + passes + ".";
-                add("a mixed step of " + title, strips.between(low + k * each, low + (k + 1) * each), mixed, wet ? 1 : GLAZE_THIN, false, soft, wet, how);
+                add("a mixed step of " + title, strips.between(low + (k - OVER) * each, low + (k + 1 + OVER) * each), mixed, wet ? 1 : GLAZE_THIN, false, soft, wet, how);
             }
         }
     }
@@ -180,24 +186,16 @@ public final class BlendWork {
 
     private void foam() {
         base();
-        Strips strips = new Strips(area, blend.angle());
+        Strips strips = new Strips(area, seen, blend.angle());
         double reach = 0.25 + 0.6 * blend.amount();
         double high = strips.length();
-        double start = lowest(strips);
+        double start = strips.start();
         List<Geometry> foam = new Dabs(area, seed).sponge(SPONGE_MM * 0.8, 1, c -> {
             double from = (strips.along(c) - start) / high;
             double thick = 1 - (1 - from) / reach;
             return thick <= 0 ? 0 : Math.min(0.95, thick * 1.3);
         });
         add("foam on " + title, foam.get(0), colours.get(1), 0.8, false, 0.3, false, "Dab with a damp sponge, thickest where the water breaks; lift straight.");
-    }
-
-    private double lowest(Strips strips) {
-        double low = Double.POSITIVE_INFINITY;
-        for (Coordinate c : area.getCoordinates()) {
-            low = Math.min(low, strips.along(c));
-        }
-        return low;
     }
 
     private void stipple() {

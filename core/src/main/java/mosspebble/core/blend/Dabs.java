@@ -55,12 +55,13 @@ final class Dabs {
         double pitch = pitch(pitchMm);
         Envelope box = area.getEnvelopeInternal();
         for (double y = box.getMinY(); y < box.getMaxY(); y += pitch) {
-            for (double x = box.getMinX(); x < box.getMaxX(); x += pitch) {
-                double size = pitch * (0.24 + 0.22 * random.nextDouble());
-                Coordinate middle = new Coordinate(x + pitch * (0.3 + 0.4 * random.nextDouble()), y + pitch * (0.3 + 0.4 * random.nextDouble()));
+            for (double x = box.getMinX() - pitch * random.nextDouble(); x < box.getMaxX(); x += pitch) {
+                double size = pitch * (0.16 + 0.30 * random.nextDouble());
+                double play = pitch - 2 * size;
+                Coordinate middle = new Coordinate(x + size + play * random.nextDouble(), y + size + play * random.nextDouble());
                 int kind = random.nextInt(kinds);
                 boolean set = random.nextDouble() < share.applyAsDouble(middle);
-                Polygon dab = blob(middle, Math.min(size, 0.29 * pitch));
+                Polygon dab = blob(middle, size * 0.99);
                 if (set && holds(middle) && java.util.Arrays.stream(dab.getCoordinates()).allMatch(this::holds)) {
                     dabs.get(kind).add(dab);
                 }

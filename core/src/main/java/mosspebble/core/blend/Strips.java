@@ -16,20 +16,29 @@ final class Strips {
     private final double low;
     private final double high;
     private final double side;
+    private final double open;
 
-    /** @param angle direction, degrees clockwise from straight up */
-    Strips(Geometry area, double angle) {
+    /**
+     * @param seen the share of the area that stays seen: shares are counted along it
+     * @param angle direction, degrees clockwise from straight up
+     */
+    Strips(Geometry area, Geometry seen, double angle) {
         this.area = area;
         this.ax = Math.sin(Math.toRadians(angle));
         this.ay = -Math.cos(Math.toRadians(angle));
         double least = Double.POSITIVE_INFINITY;
         double most = Double.NEGATIVE_INFINITY;
         double wide = 0;
-        for (Coordinate c : area.getCoordinates()) {
+        double far = 0;
+        for (Coordinate c : seen.getCoordinates()) {
             least = Math.min(least, along(c));
             most = Math.max(most, along(c));
-            wide = Math.max(wide, Math.abs(-c.x * ay + c.y * ax));
         }
+        for (Coordinate c : area.getCoordinates()) {
+            wide = Math.max(wide, Math.abs(-c.x * ay + c.y * ax));
+            far = Math.max(far, Math.abs(along(c)));
+        }
+        this.open = 2 * far + 2;
         this.low = least;
         this.high = most;
         this.side = wide + 2;
@@ -39,7 +48,12 @@ final class Strips {
         return c.x * ax + c.y * ay;
     }
 
-    /** Length of the area along the direction, mm. */
+    /** Where the seen area begins along the direction. */
+    double start() {
+        return low;
+    }
+
+    /** Length of the seen area along the direction, mm. */
     double length() {
         return high - low;
     }
@@ -54,8 +68,8 @@ final class Strips {
         if (to <= from) {
             return Shapes.nothing();
         }
-        double a = from <= 0 ? low - 1 - Math.abs(bowMm) : low + from * (high - low);
-        double b = to >= 1 ? high + 1 + Math.abs(bowMm) : low + to * (high - low);
+        double a = from <= 0 ? -open - Math.abs(bowMm) : low + from * (high - low);
+        double b = to >= 1 ? open + Math.abs(bowMm) : low + to * (high - low);
         int bends = bowMm == 0 ? 1 : 24;
         Coordinate[] ring = new Coordinate[2 * bends + 3];
         for (int i = 0; i <= bends; i++) {

@@ -221,7 +221,7 @@ final class BuildUp {
         boolean widened = tool.isLarge() && first.kind() == Operation.Kind.FILL;
         double edge = widened ? place.getLength() / Tools.LINE_MM_PER_MINUTE / 2 : 0;
         double minutesPerCoat = edge + (first.isLine() && length > 0 ? length / Tools.LINE_MM_PER_MINUTE : area / tool.mm2PerMinute());
-        double setup = first.colour().mix().isSingle() ? 1 : 2.5;
+        double setup = first.wetGroup() >= 0 ? 0.3 : first.colour().mix().isSingle() ? 1 : 2.5; // what goes in wet is mixed before
         Duration hand = Duration.ofSeconds(Math.max(30, Math.round(60 * (setup + coats * minutesPerCoat))));
         Drying firstCoat = Drying.of(first.colour().wetUm() * first.thin(), first.colour().solids(), onBare, habits.dryer(), climate);
         Drying later = Drying.of(first.colour().wetUm() * first.thin(), first.colour().solids(), false, habits.dryer(), climate);

@@ -153,7 +153,7 @@ final class Regions {
         if (place.getArea() > 20 && Tools.widerThan(place, 1.5)) {
             String reason = habits.ground() == Habits.Ground.UNDER ? "Under everything, as is your habit."
                     : "Only around the subject and " + Numbers.text(GROUND_UNDERLAP, 1) + " mm under its edge: less film, less paint, less peeling.";
-            blended(Operation.Kind.GROUND, "the ground", place, colour, blends.getOrDefault(Project.GROUND, Blend.flat()), -1, reason, regions);
+            blended(Operation.Kind.GROUND, "the ground", place, colour, place, blends.getOrDefault(Project.GROUND, Blend.flat()), -1, reason, regions);
             halo(place, colour);
         }
     }
@@ -190,7 +190,7 @@ final class Regions {
                 List<Region> own = new ArrayList<>();
                 Blend blend = blends.getOrDefault(part.part().slot(), Blend.flat());
                 Palette.Colour filled = blend.kind() == BlendKind.GRADED_CELLS ? graded(part, blend, colour) : colour;
-                blended(Operation.Kind.FILL, "the " + part.part().title(), remembered.without(inside, holes(i)), penFor(filled), blend, i, "", own);
+                blended(Operation.Kind.FILL, "the " + part.part().title(), remembered.without(inside, holes(i)), penFor(filled), visible, blend, i, "", own);
                 shade(part, visible, filled, i).ifPresent(own::add);
                 highlight(part, visible, filled, i).ifPresent(own::add);
                 topFirst.add(own);
@@ -202,7 +202,7 @@ final class Regions {
     }
 
     /** The pieces of an area's blend as regions. */
-    private void blended(Operation.Kind kind, String title, Geometry place, Palette.Colour colour, Blend blend, int depth, String reason, List<Region> into) {
+    private void blended(Operation.Kind kind, String title, Geometry place, Palette.Colour colour, Geometry visible, Blend blend, int depth, String reason, List<Region> into) {
         int level = depth * Region.LEVELS;
         if (blend.kind() == BlendKind.FLAT || blend.kind() == BlendKind.GRADED_CELLS) {
             into.add(new Region(kind, title, place, colour, 1, true, level, 0, 0, reason));
@@ -211,7 +211,7 @@ final class Regions {
         List<Palette.Colour> all = new ArrayList<>(List.of(colour));
         blend.more().forEach(mix -> palette.colour(mix).ifPresent(all::add));
         long seed = title.hashCode() * 31L + depth;
-        List<Piece> pieces = remembered.recall(() -> BlendWork.pieces(blend, title, place, all, design.silhouette(), seed), "blend", blend, title, place, all, design.silhouette());
+        List<Piece> pieces = remembered.recall(() -> BlendWork.pieces(blend, title, place, visible, all, design.silhouette(), seed), "blend", blend, title, place, visible, all, design.silhouette());
         if (blend.kind().joins() && blend.method() == Blend.Method.WET) {
             for (int k = 0; k + 1 < all.size(); k++) {
                 Mud.between(all.get(k), all.get(k + 1)).ifPresent(mud -> muddy.add(new Muddy(title, mud)));
@@ -295,7 +295,8 @@ final class Regions {
         if (light.shade() == 0 && light.contact() == 0 || part.part().roundness() == 0 || visible.getArea() < SMALLEST_SHADE) {
             return Optional.empty();
         }
-        Geometry place = remembered.recall(() -> shaded(part, visible, above(depth)), "shade", part.drawn(), visible, above(depth), light, part.part().roundness());
+        List<Geometry> round = overlap.over(depth, areas.get(depth).getEnvelopeInternal(), CAST_REACH, i -> design.parts().get(i).part().roundness() > 0); // what is flat, such as a spot, throws no shade
+        Geometry place = remembered.recall(() -> shaded(part, visible, round), "shade", part.drawn(), visible, round, light, part.part().roundness());
         if (place.getArea() < 4) {
             return Optional.empty();
         }

@@ -45,6 +45,15 @@ public final class Slice {
      * @param count samples, 2 or more, evenly from start to end
      */
     public List<Sample> cut(int steps, double x0, double y0, double x1, double y1, int count) {
+        return cut(steps, 0, x0, y0, x1, y1, count);
+    }
+
+    /**
+     * The same within a step.
+     *
+     * @param coats of the last of the steps; 0 for all of them
+     */
+    public List<Sample> cut(int steps, int coats, double x0, double y0, double x1, double y1, int count) {
         List<Sample> samples = new ArrayList<>();
         double length = Math.hypot(x1 - x0, y1 - y0);
         for (int i = 0; i < count; i++) {
@@ -56,7 +65,7 @@ public final class Slice {
             for (int step = 0; onStone && step < steps; step++) {
                 if (places.get(step).isPresent() && places.get(step).get().locate(new Coordinate(x, y)) != Location.EXTERIOR) {
                     Operation operation = plan.operations().get(step);
-                    film = table.over(film, operation.coat().orElseThrow(), operation.coats());
+                    film = table.over(film, operation.coat().orElseThrow(), step == steps - 1 && coats > 0 ? Math.min(coats, operation.coats()) : operation.coats());
                 }
             }
             samples.add(new Sample(t * length, plan.survey().dome().heightAt(x, y), onStone, table.stack(film)));

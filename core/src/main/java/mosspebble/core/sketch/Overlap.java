@@ -63,6 +63,11 @@ public final class Overlap {
         return Shapes.union(over(index, box, reachMm));
     }
 
+    /** The pieces in front of a place in the order and within reach of a box whose areas count, the deepest first. */
+    public List<Geometry> over(int index, Envelope box, double reachMm, IntPredicate counts) {
+        return pieces(index, box, reachMm).stream().filter(p -> counts.test(p.area())).map(Piece::shape).toList();
+    }
+
     /** The front area that counts and holds a place within it; -1 for none. */
     public int frontAt(Coordinate at, IntPredicate counts) {
         int front = -1;

@@ -30,7 +30,7 @@ class BlendTest {
     }
 
     private static List<Piece> pieces(Blend blend, String... ids) {
-        return BlendWork.pieces(blend, "the sky", OVAL, colours(ids), SUBJECT, 7);
+        return BlendWork.pieces(blend, "the sky", OVAL, OVAL, colours(ids), SUBJECT, 7);
     }
 
     private static Blend full(BlendKind kind) {

@@ -1,0 +1,74 @@
+package mosspebble.app.model;
+
+import java.util.Optional;
+import javafx.beans.property.BooleanProperty;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleBooleanProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import mosspebble.core.colour.Mix;
+import mosspebble.core.colour.Palette;
+import mosspebble.core.plan.Correction;
+import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.stone.Stone;
+
+/** Putting a mistake right: where it is, what it is, which colour slipped. */
+public final class MendDesk {
+
+    private final Workbench workbench;
+    private final Show show;
+    private final BooleanProperty pointing = new SimpleBooleanProperty();
+    private final ObjectProperty<double[]> place = new SimpleObjectProperty<>();
+    private final ObjectProperty<Correction.Mishap> mishap = new SimpleObjectProperty<>(Correction.Mishap.SLIP);
+    private final ObjectProperty<Mix> slipped = new SimpleObjectProperty<>();
+
+    public MendDesk(Workbench workbench, Show show) {
+        this.workbench = workbench;
+        this.show = show;
+        workbench.shownProperty().addListener((o, a, b) -> {
+            if (a == null || b == null || !a.id().equals(b.id())) {
+                place.set(null);
+            }
+        });
+    }
+
+    /** Whether a click on the cloth points at a mistake. */
+    public BooleanProperty pointingProperty() {
+        return pointing;
+    }
+
+    /** Where, x and y in mm; null before something was pointed at. */
+    public ObjectProperty<double[]> placeProperty() {
+        return place;
+    }
+
+    public ObjectProperty<Correction.Mishap> mishapProperty() {
+        return mishap;
+    }
+
+    /** The colour that lies where it should not, or that should be there; null before it is said. */
+    public ObjectProperty<Mix> slippedProperty() {
+        return slipped;
+    }
+
+    /** What to do; empty while something is missing. */
+    public Optional<Correction> correction() {
+        PaintPlan plan = show.plan();
+        if (plan == null || place.get() == null) {
+            return Optional.empty();
+        }
+        return Optional.of(Correction.of(plan, show.steps(), place.get()[0], place.get()[1], mishap.get(), Optional.ofNullable(slipped.get()), new Palette(workbench.studio().shelf()), workbench.studio().climate()));
+    }
+
+    /** Puts the pointer at the middle of the stone, for those who come by keyboard. */
+    public void atMiddle() {
+        place.set(new double[] {0, 0});
+    }
+
+    /** Moves it by so many mm, kept on the stone. */
+    public void move(double dx, double dy) {
+        Stone stone = workbench.shown().orElseThrow().stone();
+        double reach = Math.max(stone.length().value(), stone.width().value()) / 2;
+        double[] at = place.get() == null ? new double[] {0, 0} : place.get();
+        place.set(new double[] {Math.max(-reach, Math.min(reach, at[0] + dx)), Math.max(-reach, Math.min(reach, at[1] + dy))});
+    }
+}

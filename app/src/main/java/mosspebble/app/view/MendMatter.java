@@ -1,0 +1,118 @@
+package mosspebble.app.view;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import mosspebble.app.model.MendDesk;
+import mosspebble.core.colour.Mix;
+import mosspebble.core.colour.PaintKind;
+import mosspebble.core.colour.Palette;
+import mosspebble.core.plan.Correction;
+import mosspebble.core.plan.Operation;
+import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.timetable.Durations;
+
+/** Point at a mistake on the stone, say what it is, and the steps that mend it stand here. */
+final class MendMatter extends Matter {
+
+    private final Panel panel;
+    private final MendDesk mend;
+    private final Label place = new Label();
+    private final Choice<Correction.Mishap> mishap;
+    private final Label which = Panel.quiet("");
+    private final FlowPane colours = new FlowPane(5, 5);
+    private final VBox steps = new VBox(8);
+
+    MendMatter(Panel panel, MendDesk mend) {
+        this.panel = panel;
+        this.mend = mend;
+        place.setId("mend-place");
+        place.setWrapText(true);
+        place.getStyleClass().add("step-title");
+        mishap = new Choice<>("What happened", mend.mishapProperty()::set);
+        for (Correction.Mishap each : Correction.Mishap.values()) {
+            mishap.option("mishap-" + each.name().toLowerCase(Locale.ROOT), each.label(), each, each.label());
+        }
+        steps.setId("mend-steps");
+        colours.setId("mend-colours");
+        getChildren().addAll(Panel.quiet("Click the place on the stone, or press Enter on the cloth and move with the arrow keys. The stone counts as painted as far as the slider stands."), place, mishap, which, colours, steps);
+        mend.placeProperty().addListener((o, a, b) -> refresh());
+        mend.mishapProperty().addListener((o, a, b) -> refresh());
+        mend.slippedProperty().addListener((o, a, b) -> refresh());
+        panel.workbench.stepProperty().addListener((o, a, b) -> refresh());
+    }
+
+    @Override
+    void refresh() {
+        if (!mend.pointingProperty().get()) {
+            return;
+        }
+        mishap.show(mend.mishapProperty().get());
+        boolean asks = mend.mishapProperty().get().hasColour();
+        which.setText(mend.mishapProperty().get() == Correction.Mishap.WRONG_COLOUR ? "Which colour should be there?" : "Which colour lies where it should not?");
+        Panel.present(which, asks);
+        Panel.present(colours, asks);
+        colours();
+        steps.getChildren().clear();
+        Optional<Correction> correction = mend.correction();
+        place.setText(correction.map(c -> "At " + c.place()).orElse("Nothing pointed at yet"));
+        correction.ifPresent(c -> {
+            for (int i = 0; i < c.steps().size(); i++) {
+                steps.getChildren().add(row(i + 1, c.steps().get(i)));
+            }
+        });
+    }
+
+    private Node row(int number, Correction.Step step) {
+        Label n = new Label(String.valueOf(number));
+        n.getStyleClass().add("step-number");
+        Label words = new Label(step.sentence());
+        words.setWrapText(true);
+        VBox text = new VBox(1, words);
+        if (!step.waits().isZero()) {
+            Label wait = new Label("then wait " + Durations.words(step.waits()));
+            wait.getStyleClass().add("moss");
+            text.getChildren().add(wait);
+        }
+        HBox.setHgrow(text, Priority.ALWAYS);
+        HBox row = new HBox(6, n, text);
+        row.setAlignment(Pos.TOP_LEFT);
+        return row;
+    }
+
+    /** The colours of this plan, then the pens. */
+    private void colours() {
+        PaintPlan plan = panel.show.plan();
+        List<Mix> mixes = new ArrayList<>();
+        if (plan != null) {
+            plan.operations().stream().filter(o -> o.kind() != Operation.Kind.SEAL).flatMap(o -> o.mix().stream()).distinct().forEach(mixes::add);
+        }
+        panel.workbench.studio().shelf().ofKind(PaintKind.PEN).stream().map(p -> Mix.of(p.id())).filter(m -> !mixes.contains(m)).forEach(mixes::add);
+        Palette palette = new Palette(panel.workbench.studio().shelf());
+        colours.getChildren().clear();
+        int number = 0;
+        for (Mix mix : mixes) {
+            int own = number++;
+            palette.colour(mix).ifPresent(c -> {
+                String words = palette.shelf().words(mix);
+                Button dab = Panel.button("slipped-" + (mix.isSingle() ? mix.parts().get(0).paint() : own), "", words, () -> mend.slippedProperty().set(mix));
+                dab.getStyleClass().setAll("button", "dab");
+                if (mix.equals(mend.slippedProperty().get())) {
+                    dab.getStyleClass().add("chosen");
+                }
+                dab.setStyle("-fx-background-color: " + c.optics().full().toSrgb().hex() + ";");
+                dab.setAccessibleText(words);
+                colours.getChildren().add(dab);
+            });
+        }
+    }
+}
