@@ -37,12 +37,16 @@ public final class PlanJson {
             Operation o = plan.operations().get(i);
             Sitting.Step time = plan.sitting().steps().get(i);
             ObjectNode step = steps.addObject();
-            step.put("number", i + 1).put("kind", o.kind().name().toLowerCase(Locale.ROOT).replace('_', '-')).put("title", o.title()).put("sentence", o.sentence())
+            step.put("number", i + 1).put("key", o.key()).put("kind", o.kind().name().toLowerCase(Locale.ROOT).replace('_', '-')).put("title", o.title()).put("sentence", o.sentence())
                     .put("reason", o.reason()).put("tool", o.tool()).put("coats", o.coats()).put("areaMm2", round(o.areaMm2()));
             o.mix().ifPresent(mix -> step.set("mix", mapper.valueToTree(mix)));
             o.coat().ifPresent(coat -> step.put("colour", coat.swatch().hex()).put("dryUmPerCoat", round(coat.dryUm())));
             step.put("handMin", round(o.hand().toSeconds() / 60.0)).put("betweenCoatsMin", round(o.between().toSeconds() / 60.0)).put("driesMin", round(o.dries().toSeconds() / 60.0))
                     .put("startMin", round(time.start().toSeconds() / 60.0)).put("endMin", round(time.end().toSeconds() / 60.0));
+            if (o.soft().mm() > 0) {
+                step.put("softMm", round(o.soft().mm()));
+            }
+            o.wet().ifPresent(w -> step.putObject("wet").put("withStep", w.first() + 1).put("openMin", round(w.open().toSeconds() / 60.0)).put("workMin", round(w.work().toSeconds() / 60.0)));
             ArrayNode after = step.putArray("after");
             o.after().forEach(a -> after.addObject().put("step", a.step() + 1).put("reason", a.reason()));
             if (!o.place().isEmpty()) {

@@ -1,0 +1,295 @@
+package mosspebble.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import javafx.geometry.Point2D;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListView;
+import javafx.scene.input.KeyCode;
+import mosspebble.core.care.SmearTest;
+import mosspebble.core.colour.Lab;
+import mosspebble.core.colour.Mix;
+import mosspebble.core.colour.Opacity;
+import mosspebble.core.colour.Paint;
+import mosspebble.core.colour.Palette;
+import mosspebble.core.colour.Shelf;
+import mosspebble.core.plan.Habits;
+import mosspebble.core.plan.Operation;
+import mosspebble.core.plan.Project;
+import mosspebble.core.plan.Studio;
+import mosspebble.core.stone.Stone;
+import mosspebble.core.units.Srgb;
+import mosspebble.files.LanternWalk;
+import mosspebble.files.StudioStore;
+import mosspebble.instruments.SimulatedDrawdown;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Colour and build-up in the real window: match a colour, calibrate a paint, blend, compare two habits, put a slip right, step through. */
+class PaintStageTest {
+
+    @TempDir
+    private Path folder;
+
+    private Studio saved() throws Exception {
+        try (StudioStore store = StudioStore.open(folder.resolve("s.pebble"), LanternWalk::newcomer)) {
+            return store.studio();
+        }
+    }
+
+    @Test
+    void aWantedColourIsMatchedNudgedAndUndone() throws Exception {
+        Srgb wanted = Srgb.ofHex("#7a8f5a");
+        try (Driver app = new Driver(folder.resolve("s.pebble"), true)) {
+            app.settled();
+            app.click("#stage-colour");
+            app.click("#slot-belly");
+            Mix before = app.plan().project().colours().get("belly");
+            app.type("#wish", "green");
+            assertThat(app.text("#wish-problem")).contains("six digits");
+            app.type("#wish", wanted.hex());
+            app.until("proposals", () -> app.present("#proposal-0"));
+            assertThat(app.plan().project().colours().get("belly")).as("nothing is taken unasked").isEqualTo(before);
+            app.click("#proposal-0");
+            app.until("the recipe", () -> !app.plan().project().colours().get("belly").equals(before));
+            Mix taken = app.plan().project().colours().get("belly");
+            Palette palette = new Palette(LanternWalk.shelf());
+            double off = palette.colour(taken).orElseThrow().lab().differenceTo(Lab.of(wanted));
+            assertThat(off).isLessThan(3);
+            app.click("#nudge-lighter");
+            app.until("a lighter one", () -> !app.plan().project().colours().get("belly").equals(taken));
+            assertThat(palette.colour(app.plan().project().colours().get("belly")).orElseThrow().lab().l()).isGreaterThan(palette.colour(taken).orElseThrow().lab().l());
+            app.keys(KeyCode.CONTROL, KeyCode.Z);
+            app.until("undone", () -> app.plan().project().colours().get("belly").equals(taken));
+            app.keys(KeyCode.CONTROL, KeyCode.Z);
+            app.until("as before", () -> app.plan().project().colours().get("belly").equals(before));
+            app.settled();
+            assertThat(app.text("#amounts")).contains("ml");
+            app.type("#wish", "#00e5ff");
+            app.until("an answer for what no paint reaches", () -> app.present("#proposals") && app.robot.lookup("#proposals .label").queryAll().stream().anyMatch(n -> n.toString().contains("No mix of this shelf reaches")));
+            app.click("#closer");
+            app.until("what to buy", () -> app.present("#purchase") && app.text("#purchase").startsWith("Buy "));
+
+            app.click("#colour-beside");
+            assertThat(app.text("#beside-sum")).isNotBlank();
+            app.click("#colour-palettes");
+            app.until("palettes", () -> app.present("#palette-dusk"));
+            app.click("#palette-dusk");
+            app.until("the palette", () -> !app.plan().project().colours().get("belly").equals(before));
+            app.keys(KeyCode.CONTROL, KeyCode.Z);
+            app.until("one undo for all slots", () -> app.plan().project().colours().get("belly").equals(before));
+        }
+    }
+
+    @Test
+    void aPaintIsCalibratedTestedAndTheShelfIsReadFromATable() throws Exception {
+        Paint yellow = LanternWalk.shelf().find("yellow").orElseThrow();
+        try (Driver app = new Driver(folder.resolve("s.pebble"), true)) {
+            app.settled();
+            app.keys(KeyCode.S);
+            app.click("#shelf-yellow");
+            assertThat(app.text("#paint-title")).isEqualTo("straw yellow");
+            app.click("#paint-stripe");
+            app.until("the hiding", () -> !app.text("#paint-hides").contains("± " + Math.round(100 * Opacity.SPREAD)));
+            app.click("#paint-wet-dry");
+            app.click("#test-smears-varnish");
+            app.type("#paint-left", "-4");
+            assertThat(app.text("#paint-left-problem")).contains("0 to 10000");
+            app.type("#paint-left", "21");
+            app.type("#paint-name", "chalk white");
+            assertThat(app.text("#paint-name-problem")).contains("Another paint");
+            app.keys(KeyCode.ESCAPE);
+
+            Path table = folder.resolve("mine.csv");
+            Files.writeString(table, "name,kind,colour,left\nfog blue,brush paint,#8fa3b5,30 ml\nstraw yellow,brush paint,#f0c62e,12\nbroken,brush paint,blue,3\n");
+            app.keys(KeyCode.S);
+            app.type("#shelf-search", table.toString());
+            app.until("what the table holds", () -> app.present("#brought"));
+            assertThat(app.robot.lookup("#brought .problem").queryAllAs(Label.class)).anyMatch(l -> l.getText().contains("Row 4") && l.getText().contains("no colour"));
+            app.click("#brought-take");
+            app.until("the new paint", () -> app.present("#shelf-fog-blue"));
+        }
+        Studio studio = saved();
+        SimulatedDrawdown pot = new SimulatedDrawdown(yellow, 1);
+        Paint kept = studio.shelf().find("yellow").orElseThrow();
+        assertThat(kept.left().value()).as("from the table").isEqualTo(12);
+        assertThat(studio.shelf().paints().stream().filter(p -> p.name().equals("straw yellow")).toList()).as("replaced, not doubled").hasSize(1);
+        assertThat(studio.tests()).contains(new SmearTest("yellow", "varnish", SmearTest.Outcome.SMEARS, ""));
+        assertThat(pot.hiding()).as("what is in the pot is not what the label says").isNotEqualTo(yellow.hiding());
+    }
+
+    @Test
+    void whatWasReadIsWhatIsInThePot() throws Exception {
+        try (Driver app = new Driver(folder.resolve("s.pebble"), true)) {
+            app.settled();
+            app.command("look at the shelf");
+            app.click("#shelf-sand");
+            app.click("#paint-stripe");
+            app.until("the reading", () -> app.text("#paint-hides").matches(".*±.*"));
+            app.click("#paint-wet-dry");
+        }
+        Paint label = LanternWalk.shelf().find("sand").orElseThrow();
+        Paint read = saved().shelf().find("sand").orElseThrow();
+        SimulatedDrawdown pot = new SimulatedDrawdown(label, 1);
+        assertThat(Math.abs(read.hiding() - pot.hiding())).as("within twice its uncertainty").isLessThan(2 * read.hidingSpread() + 0.01);
+        assertThat(read.hidingSpread()).isLessThan(Opacity.SPREAD);
+        assertThat(read.dryingShift()).isCloseTo(pot.dryingShift(), within(0.8));
+    }
+
+    @Test
+    void aBlendIsLaidTunedAndTakenBack() throws Exception {
+        try (Driver app = new Driver(folder.resolve("s.pebble"), true)) {
+            app.settled();
+            app.click("#stage-colour");
+            app.click("#slot-wings");
+            app.click("#colour-blend");
+            app.click("#blend-kind");
+            app.click("#blend-gradient");
+            app.until("the gradient", () -> app.plan().project().blends().containsKey("wings"));
+            assertThat(app.plan().project().blends().get("wings").more()).as("a second colour is proposed").hasSize(1);
+            app.settled();
+            assertThat(app.plan().operations()).anyMatch(o -> o.wet().isPresent());
+            app.click("#blend-angle");
+            app.keys(KeyCode.RIGHT);
+            app.until("turned", () -> app.plan().project().blends().get("wings").angle() != 180);
+            app.click("#join-glazes");
+            app.until("glazes", () -> app.plan().operations().stream().noneMatch(o -> o.wet().isPresent()));
+            app.click("#blend-kind");
+            app.click("#blend-flat");
+            app.until("flat again", () -> app.plan().project().blends().isEmpty());
+        }
+    }
+
+    @Test
+    void twoHabitsAreComparedAndTheBetterIsTaken() throws Exception {
+        try (Driver app = new Driver(folder.resolve("s.pebble"), true)) {
+            app.settled();
+            app.click("#stage-build-up");
+            app.keys(KeyCode.C);
+            app.until("the table", () -> app.present("#compare-left-0"));
+            app.click("#compare-dryer");
+            app.until("both sides", () -> app.text("#compare-take").contains("dryer"));
+            assertThat(app.text("#compare-left-3")).as("hand time is the same").isEqualTo(app.text("#compare-right-3"));
+            assertThat(app.text("#compare-left-4")).as("waiting is not").isNotEqualTo(app.text("#compare-right-4"));
+            app.click("#compare-take");
+            app.until("the habit", () -> app.plan().project().habits().dryer());
+            app.keys(KeyCode.ESCAPE);
+            app.click("#build-habits");
+            app.click("#style-double");
+            app.until("a second line", () -> app.plan().operations().stream().anyMatch(o -> o.title().startsWith("Second line")));
+            app.click("#hand-left");
+            app.until("the left hand", () -> app.plan().project().habits().hand() == Habits.Hand.LEFT);
+        }
+    }
+
+    @Test
+    void theOrderIsChangedByHandAndWhatItBreaksIsSaidAtOnce() throws Exception {
+        try (Driver app = new Driver(folder.resolve("s.pebble"), true)) {
+            app.settled();
+            app.click("#stage-build-up");
+            app.settled();
+            int outline = first(app, Operation.Kind.OUTLINE);
+            int fills = (int) app.plan().operations().stream().filter(o -> o.kind() == Operation.Kind.FILL).count();
+            String key = app.plan().operations().get(outline).key();
+            app.click("#steps");
+            for (int i = 0; i < fills + 6; i++) {
+                select(app, index(app, key));
+                app.keys(KeyCode.ALT, KeyCode.UP);
+                app.settled();
+            }
+            app.until("said", () -> app.plan().findings().stream().anyMatch(f -> f.sentence().startsWith("In your order")));
+            assertThat(index(app, key)).isLessThan(outline);
+            app.click("#order-back");
+            app.until("the planner's order", () -> app.plan().project().order().isEmpty() && app.plan().findings().stream().noneMatch(f -> f.sentence().startsWith("In your order")));
+        }
+    }
+
+    private static int first(Driver app, Operation.Kind kind) {
+        List<Operation> operations = app.plan().operations();
+        return operations.indexOf(operations.stream().filter(o -> o.kind() == kind).findFirst().orElseThrow());
+    }
+
+    private static int index(Driver app, String key) {
+        return app.plan().operations().stream().map(Operation::key).toList().indexOf(key);
+    }
+
+    private static void select(Driver app, int step) {
+        ListView<?> steps = app.find("#steps");
+        app.robot.interact(() -> {
+            steps.getSelectionModel().select(step);
+            steps.requestFocus();
+        });
+    }
+
+    @Test
+    void aSlipIsPointedAtAndPutRight() throws Exception {
+        try (Driver app = new Driver(folder.resolve("s.pebble"), true)) {
+            app.settled();
+            app.click("#stage-build-up");
+            app.click("#build-mend");
+            assertThat(app.text("#mend-place")).contains("Nothing pointed at");
+            Node cloth = app.find("#cloth");
+            Point2D middle = cloth.localToScreen(cloth.getBoundsInLocal().getWidth() / 2, cloth.getBoundsInLocal().getHeight() / 2 + 60);
+            app.robot.clickOn(middle);
+            app.until("a place", () -> app.text("#mend-place").startsWith("At "));
+            app.click("#slipped-pen-black");
+            app.until("steps", () -> app.robot.lookup("#mend-steps .label").queryAll().size() > 4);
+            String withMouse = app.text("#mend-place");
+            app.keys(KeyCode.TAB);
+            app.robot.interact(cloth::requestFocus);
+            app.keys(KeyCode.ENTER);
+            for (int i = 0; i < 3; i++) {
+                app.keys(KeyCode.SHIFT, KeyCode.DOWN);
+            }
+            assertThat(app.text("#mend-place")).as("by keys alone").startsWith("At ");
+            assertThat(withMouse).isNotBlank();
+            app.click("#mishap-smudge");
+            assertThat(app.present("#mend-colours")).isFalse();
+        }
+    }
+
+    @Test
+    void thePaintingIsPlayedCoatByCoatAndTwoMomentsAreHeldSideBySide() throws Exception {
+        try (Driver app = new Driver(folder.resolve("s.pebble"), true)) {
+            app.settled();
+            app.click("#stage-build-up");
+            app.until("the picture", () -> app.show().pictureProperty().get() != null);
+            int steps = app.plan().operations().size();
+            app.keys(KeyCode.Y);
+            app.until("it has begun again", () -> app.text("#step-words").matches("[1-9] of " + steps + ".*"));
+            app.until("a first coat by itself", () -> app.text("#step-words").contains("coat 1:"));
+            app.keys(KeyCode.Y);
+            String stopped = app.text("#step-words");
+            app.keys(KeyCode.H);
+            assertThat(app.text("#hold")).startsWith("held: ");
+            app.keys(KeyCode.PERIOD);
+            assertThat(app.text("#step-words")).isNotEqualTo(stopped);
+            app.keys(KeyCode.H);
+            assertThat(app.text("#hold")).isEqualTo("hold");
+        }
+    }
+
+    @Test
+    void anEmptyShelfIsAnsweredAndAPaintCanBeAdded() throws Exception {
+        Studio bare = LanternWalk.newcomer();
+        Studio empty = bare.withShelf(new Shelf(List.of())).plus(Project.begin("p", "Plain", Stone.cobble()));
+        StudioStore.open(folder.resolve("s.pebble"), () -> empty).close();
+        try (Driver app = new Driver(folder.resolve("s.pebble"), false)) {
+            app.settled();
+            app.keys(KeyCode.S);
+            assertThat(app.text("#shelf-none")).contains("The shelf is empty");
+            app.click("#paint-add");
+            app.until("a paint", () -> app.present("#paint-title"));
+            app.type("#paint-colour", "#3f6a44");
+            app.click("#opacity-opaque");
+            app.until("it hides", () -> app.text("#paint-hides").contains("96"));
+            app.keys(KeyCode.ESCAPE);
+        }
+        assertThat(saved().shelf().paints()).hasSize(1).allMatch(p -> p.swatch().equals(Srgb.ofHex("#3f6a44")));
+    }
+}
