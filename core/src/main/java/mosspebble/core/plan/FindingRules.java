@@ -3,6 +3,7 @@ package mosspebble.core.plan;
 import static mosspebble.core.plan.Finding.Stage;
 import static mosspebble.core.plan.Finding.Weight;
 
+import java.time.Duration;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -27,6 +28,7 @@ import mosspebble.core.colour.RecipeSearch;
 import mosspebble.core.drying.Climate;
 import mosspebble.core.drying.Drying;
 import mosspebble.core.drying.Psychrometrics;
+import mosspebble.core.drying.SteadyMass;
 import mosspebble.core.sketch.Item;
 import mosspebble.core.sketch.PlacedDesign;
 import mosspebble.core.sketch.PlacedPart;
@@ -93,12 +95,31 @@ final class FindingRules {
         if (survey.stone().skin().sealed()) {
             findings.add(Finding.of(Weight.MIND, Stage.STONE, "The stone has been sealed before. Dull it with fine paper first, or the paint peels off whole."));
         }
+        if (survey.stone().skin().loose()) {
+            findings.add(Finding.of(Weight.MIND, Stage.STONE, "Grains rub off this stone, and paint comes off with them. Brush it, wash it, and bind it with a thin coat of sealer first."));
+        }
+        damp();
         primerForPale();
         double dry = Lab.of(survey.stone().colour()).l();
         double sealed = Lab.of(PaintPlan.bare(survey.stone(), Look.SEALED)).l();
         if (dry - sealed >= DARKENS) {
             findings.add(Finding.of(Weight.TIP, Stage.STONE, "Sealed, this bare stone goes from L* " + Numbers.text(dry, 0) + " to " + Numbers.text(sealed, 0)
                     + ". Colours are judged against the darker one."));
+        }
+    }
+
+    /** Water still in the stone, as the last weighing tells. */
+    private void damp() {
+        List<SteadyMass.Weighing> weighings = project.weighings();
+        if (weighings.size() < 3) {
+            return;
+        }
+        SteadyMass mass = SteadyMass.fit(weighings);
+        double now = weighings.get(weighings.size() - 1).hours();
+        if (mass.question().isEmpty() && mass.readyHours() > now + 0.5) {
+            double left = mass.waterGrams() * Math.exp(-now / mass.tauHours());
+            findings.add(Finding.of(Weight.MIND, Stage.STONE, "The stone still holds about " + Numbers.text(left, 1) + " g of water; paint on a damp stone peels. It is steady in about "
+                    + Durations.words(Duration.ofMinutes(Math.round(60 * (mass.readyHours() - now)))) + "."));
         }
     }
 
