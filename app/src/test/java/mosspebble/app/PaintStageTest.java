@@ -22,6 +22,7 @@ import mosspebble.core.plan.Habits;
 import mosspebble.core.plan.Operation;
 import mosspebble.core.plan.Project;
 import mosspebble.core.plan.Studio;
+import mosspebble.core.sketch.Slot;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.units.Srgb;
 import mosspebble.files.LanternWalk;
@@ -75,6 +76,11 @@ class PaintStageTest {
             app.click("#closer");
             app.until("what to buy", () -> app.present("#purchase") && app.text("#purchase").startsWith("Buy "));
 
+            Node cloth = app.find("#cloth");
+            app.robot.clickOn(cloth.localToScreen(cloth.getBoundsInLocal().getWidth() / 2, cloth.getBoundsInLocal().getHeight() / 2 + 20));
+            app.until("the colour below the pointer", () -> !app.text("#slot-title").isEmpty());
+            assertThat(app.plan().design().orElseThrow().slots()).extracting(Slot::title).contains(app.text("#slot-title"));
+            app.click("#slot-belly");
             app.click("#colour-beside");
             assertThat(app.text("#beside-sum")).isNotBlank();
             app.click("#colour-palettes");

@@ -212,7 +212,7 @@ public final class Bench {
         row("replan after another habit: " + name, times(20, 30, () -> Planner.plan(project.withHabits(project.habits().with(count[0]++ % 2 == 0 ? Habits.Lines.FIRST : Habits.Lines.LAST)), survey, workshop, remembered)), 1000, "ms", wanted);
         row("replan after a move: " + name, times(20, 30, () -> {
             double far = 0.003 * ++count[0];
-            return Planner.plan(project.withSketch(project.sketch().map(s -> s.with(s.items().get(s.items().size() - 1).id(), i -> i.at(i.placement().movedBy(far, 0))))), survey, workshop, remembered);
+            Planner.plan(project.withSketch(project.sketch().map(s -> s.with(s.items().get(s.items().size() - 1).id(), i -> i.at(i.placement().movedBy(far, 0))))), survey, workshop, remembered);
         }), 1000, "ms", wanted);
     }
 

@@ -152,7 +152,7 @@ public final class LanternWalk {
         colours.put("dark", Mix.of("pen-black"));
         colours.put("light", Mix.of("pen-white"));
         return project("harbour", "Harbour light at dusk", "on the bench above the water", stone, repertoire, new Subject.Figure("harbour-dusk"), true, 0, colours, Optional.empty(), Habits.usual()).withViewpoint(Viewpoint.table())
-                .withBlend("night", Blend.of(BlendKind.GRADIENT).withColours(List.of(colours.get("mauve"))).withShape(180, 1, 0.42)).withBlend("sea", Blend.of(BlendKind.DRY_BRUSH).withColours(List.of(mix("river", 1, "white", 1))).withShape(90, 0.05, 0.5));
+                .withBlend("night", Blend.of(BlendKind.GRADIENT).withColours(List.of(colours.get("mauve"))).withShape(180, 0.9, 0.66)).withBlend("sea", Blend.of(BlendKind.DRY_BRUSH).withColours(List.of(mix("river", 1, "white", 1))).withShape(90, 0.05, 0.5));
     }
 
     private static Project lettering(Repertoire repertoire) {

@@ -26,9 +26,14 @@ import mosspebble.core.plan.Operation;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Project;
 import mosspebble.core.plan.Schemes;
+import mosspebble.core.sketch.PlacedPart;
+import mosspebble.core.sketch.Role;
 import mosspebble.core.sketch.Slot;
 import mosspebble.core.units.Numbers;
 import mosspebble.core.units.Srgb;
+import org.locationtech.jts.algorithm.locate.SimplePointInAreaLocator;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Location;
 
 /** The colour stage: which slot is in hand, what is wished for, what was found for it on the shelf. */
 public final class ColourDesk {
@@ -55,6 +60,7 @@ public final class ColourDesk {
     private final ReadOnlyObjectWrapper<Found> found = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<List<Schemes.Scheme>> schemes = new ReadOnlyObjectWrapper<>(List.of());
     private Object schemesOf;
+    private List<Object> asked = List.of();
     private Shelf paletteOf;
     private Palette palette;
 
@@ -100,6 +106,26 @@ public final class ColourDesk {
             slots.add(GROUND);
         }
         return slots;
+    }
+
+    /** Takes the slot in hand whose colour lies at a place of the stone, mm: the front part there, else the ground. */
+    public void pick(double x, double y) {
+        PaintPlan plan = show.plan();
+        if (plan == null || plan.design().isEmpty() || plan.survey().dome().levelAt(x, y) <= 0) {
+            return;
+        }
+        List<PlacedPart> parts = plan.design().get().parts();
+        Coordinate at = new Coordinate(x, y);
+        for (int i = parts.size() - 1; i >= 0; i--) {
+            PlacedPart part = parts.get(i);
+            if (part.part().role() != Role.GUIDE && part.painted().getEnvelopeInternal().contains(at) && SimplePointInAreaLocator.locate(at, part.painted()) != Location.EXTERIOR) {
+                slot.set(part.part().slot());
+                return;
+            }
+        }
+        if (slots().contains(GROUND)) {
+            slot.set(Project.GROUND);
+        }
     }
 
     /** The slot in hand, else the first; empty without slots. */
@@ -180,17 +206,35 @@ public final class ColourDesk {
         }
     }
 
-    /** Looks for the best recipes for what is wished, and takes the best. */
+    /** Whether what was found is for this slot, as it is wished for now, from the shelf as it is. */
+    public boolean isFound(Slot of) {
+        Found now = found.get();
+        return now != null && now.slot().equals(of.id()) && now.wanted().equals(wished(of)) && now.shelf().equals(workbench.studio().shelf());
+    }
+
+    /** Looks for the best recipes for what is wished, unless that was done already. */
+    public void propose(Slot of) {
+        if (!isFound(of) && !asked.equals(List.of(of.id(), wished(of), workbench.studio().shelf()))) {
+            search(of, false);
+        }
+    }
+
+    /**
+     * Looks for the best recipes for what is wished.
+     *
+     * @param take whether the best is taken
+     */
     public void search(Slot of, boolean take) {
         Srgb wanted = wished(of);
         Shelf shelf = workbench.studio().shelf();
+        asked = List.of(of.id(), wanted, shelf);
         desk.ask(searching, d -> RecipeSearch.best(Lab.of(wanted), d.palette(shelf), MOST_PARTS, 3, 40), recipes -> {
-            if (recipes.isEmpty()) {
+            if (recipes.isEmpty() && take) {
                 workbench.tell("The shelf has no paint that mixes. Add a brush paint to the shelf first.");
                 return;
             }
             found.set(new Found(of.id(), wanted, shelf, different(recipes), Optional.empty()));
-            if (take) {
+            if (take && !recipes.isEmpty()) {
                 set(of, recipes.get(0).mix());
             }
         });

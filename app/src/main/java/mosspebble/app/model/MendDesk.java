@@ -5,7 +5,9 @@ import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleObjectProperty;
+import mosspebble.core.colour.Lab;
 import mosspebble.core.colour.Mix;
+import mosspebble.core.colour.PaintKind;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.plan.Correction;
 import mosspebble.core.plan.PaintPlan;
@@ -57,6 +59,15 @@ public final class MendDesk {
             return Optional.empty();
         }
         return Optional.of(Correction.of(plan, show.steps(), place.get()[0], place.get()[1], mishap.get(), Optional.ofNullable(slipped.get()), new Palette(workbench.studio().shelf()), workbench.studio().climate()));
+    }
+
+    /** The commonest mishap: a slip of the darkest pen, at the middle until something is pointed at. */
+    public void slipOfThePen() {
+        mishap.set(Correction.Mishap.SLIP);
+        workbench.studio().shelf().ofKind(PaintKind.PEN).stream().min((a, b) -> Double.compare(Lab.of(a.swatch()).l(), Lab.of(b.swatch()).l())).ifPresent(pen -> slipped.set(Mix.of(pen.id())));
+        if (place.get() == null) {
+            atMiddle();
+        }
     }
 
     /** Puts the pointer at the middle of the stone, for those who come by keyboard. */

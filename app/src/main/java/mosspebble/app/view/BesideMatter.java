@@ -37,8 +37,9 @@ final class BesideMatter extends Matter {
         shown = panel.show.plan();
         getChildren().clear();
         List<Neighbours.Apart> all = colours.apart();
+        long some = all.stream().filter(Neighbours.Apart::vanishesForSome).count();
         long vanish = all.stream().filter(Neighbours.Apart::vanishes).count();
-        Label sum = new Label(all.isEmpty() ? "Nothing lies beside anything yet." : vanish == 0 ? "Every colour stands out from its neighbours, or has a line between." : vanish == 1 ? "One colour would vanish beside its neighbour." : vanish + " colours would vanish beside their neighbours.");
+        Label sum = new Label(all.isEmpty() ? "Nothing lies beside anything yet." : vanish == 0 && some == 0 ? "Every colour stands out from its neighbours, or has a line between." : vanish == 0 ? "Every colour stands out for usual eyes; " + some + (some == 1 ? " pair is" : " pairs are") + " alike for those who lack a kind of cone." : vanish == 1 ? "One colour would vanish beside its neighbour." : vanish + " colours would vanish beside their neighbours.");
         sum.setId("beside-sum");
         sum.setWrapText(true);
         sum.getStyleClass().add(vanish == 0 ? "answer" : "problem");
@@ -53,9 +54,9 @@ final class BesideMatter extends Matter {
         Label numbers = Panel.quiet("differ by " + Numbers.text(apart.dry(), 0) + sealed + (apart.eyes() == ColourVision.USUAL ? "" : ", " + apart.eyes().label() + " " + Numbers.text(apart.least(), 0)) + "; contrast "
                 + Numbers.text(apart.contrast(), 1) + " : 1" + (apart.edge().outlined() ? "; a line between" : ""));
         VBox words = new VBox(0, names, numbers);
-        if (apart.vanishes()) {
-            Label lost = new Label("vanishes: make one lighter or darker, or outline it");
-            lost.getStyleClass().add("problem");
+        if (apart.vanishes() || apart.vanishesForSome()) {
+            Label lost = new Label(apart.vanishes() ? "vanishes: make one lighter or darker, or outline it" : "alike for some eyes: a lighter or darker one, or an outline, helps");
+            lost.getStyleClass().add(apart.vanishes() ? "problem" : "moss");
             lost.setWrapText(true);
             words.getChildren().add(lost);
         }

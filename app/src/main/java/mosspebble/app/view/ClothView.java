@@ -20,6 +20,7 @@ import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 import javafx.scene.transform.Affine;
 import javafx.stage.Screen;
+import mosspebble.app.model.ColourDesk;
 import mosspebble.app.model.MendDesk;
 import mosspebble.app.model.Show;
 import mosspebble.app.model.SketchDesk;
@@ -67,14 +68,14 @@ final class ClothView extends Region {
     /** Whether the bare stone lies drawn already below what is dragged. */
     private boolean bareUnderHand;
 
-    ClothView(Workbench workbench, Show show, SliceLine slice, StoneBench bench, SketchDesk sketch, MendDesk mend) {
+    ClothView(Workbench workbench, Show show, SliceLine slice, StoneBench bench, SketchDesk sketch, MendDesk mend, ColourDesk colours) {
         this.workbench = workbench;
         this.show = show;
         this.slice = slice;
         this.bench = bench;
         this.stoneTool = new StoneTool(workbench, show, bench, slice);
         this.sketchTool = new SketchTool(workbench, show, sketch);
-        this.paintTool = new PaintTool(slice, mend);
+        this.paintTool = new PaintTool(workbench, slice, mend, colours);
         mend.placeProperty().addListener((o, a, b) -> redrawOverlay());
         mend.pointingProperty().addListener((o, a, b) -> redrawOverlay());
         setId("cloth");
@@ -381,7 +382,7 @@ final class ClothView extends Region {
             }
             stoneTool.draw(pen, frame());
         }
-        if (stage.compareTo(Stage.COLOUR) >= 0) {
+        if (stage.compareTo(Stage.BUILD_UP) >= 0) {
             paintTool.draw(pen, frame());
         }
         if (isFocusVisible()) {

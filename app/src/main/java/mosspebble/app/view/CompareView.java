@@ -43,6 +43,7 @@ final class CompareView extends BorderPane {
     private final PlanDesk desk;
     private final PlanDesk.Line line = new PlanDesk.Line();
     private final FlowPane choices = new FlowPane(5, 5);
+    private final FlowPane answers = new FlowPane(5, 5);
     private final HBox pictures = new HBox(20);
     private final GridPane table = new GridPane();
     private final Button take;
@@ -55,8 +56,10 @@ final class CompareView extends BorderPane {
         this.desk = desk;
         setId("compare-view");
         getStyleClass().addAll("basket", "library");
-        choices.getStyleClass().add("library-top");
-        setTop(choices);
+        VBox top = new VBox(7, choices, answers);
+        top.getStyleClass().add("library-top");
+        answers.setMinHeight(28);
+        setTop(top);
         pictures.setAlignment(Pos.CENTER);
         for (int i = 0; i < 3; i++) {
             ColumnConstraints column = new ColumnConstraints();
@@ -98,18 +101,17 @@ final class CompareView extends BorderPane {
         other = change.apply(now);
         changed = asked.title() + ": " + answer.words();
         choices.getChildren().clear();
+        answers.getChildren().clear();
         for (HabitsMatter.Question<?> each : HabitsMatter.QUESTIONS) {
             choices.getChildren().add(choice("compare-" + each.id(), each.title(), "Compares this habit", each == asked, () -> ask(each)));
         }
         T current = asked.get().apply(now);
-        if (asked.answers().size() > 2) {
-            Label against = new Label("  against");
-            against.getStyleClass().add("quiet");
-            choices.getChildren().add(against);
-            for (HabitsMatter.Answer<T> each : asked.answers()) {
-                if (!each.value().equals(current)) {
-                    choices.getChildren().add(choice("against-" + each.id(), each.words(), each.tooltip(), each == answer, () -> answer(asked, each)));
-                }
+        Label against = new Label("as planned against");
+        against.getStyleClass().add("quiet");
+        answers.getChildren().add(against);
+        for (HabitsMatter.Answer<T> each : asked.answers()) {
+            if (!each.value().equals(current)) {
+                answers.getChildren().add(choice("against-" + each.id(), each.words(), each.tooltip(), each == answer, () -> answer(asked, each)));
             }
         }
         String own = asked.answers().stream().filter(a -> a.value().equals(current)).map(HabitsMatter.Answer::words).findFirst().orElse("as it is");

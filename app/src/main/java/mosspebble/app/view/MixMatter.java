@@ -152,7 +152,10 @@ final class MixMatter extends Matter {
     private void proposals(Slot slot) {
         proposals.getChildren().clear();
         ColourDesk.Found found = colours.foundProperty().get();
-        boolean current = found != null && found.slot().equals(slot.id()) && found.wanted().equals(colours.wished(slot)) && found.shelf().equals(panel.workbench.studio().shelf());
+        boolean current = colours.isFound(slot);
+        if (!current) {
+            colours.propose(slot);
+        }
         Panel.present(buy, current && found.purchase().isEmpty() && !found.recipes().isEmpty() && found.recipes().get(0).difference() > 1.5);
         Panel.present(purchase, current && found.purchase().isPresent());
         if (!current) {

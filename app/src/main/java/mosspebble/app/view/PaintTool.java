@@ -10,22 +10,29 @@ import javafx.scene.paint.Color;
 import javafx.scene.shape.StrokeLineCap;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
+import mosspebble.app.model.ColourDesk;
 import mosspebble.app.model.MendDesk;
+import mosspebble.app.model.Workbench;
+import mosspebble.core.plan.Finding.Stage;
 
-/** The hand on a painted stone: the line of the slice is dragged, the pointer tells what lies below it, and a mistake is pointed at. */
+/** The hand on a painted stone: a click takes a colour in hand, the line of the slice is dragged, the pointer tells what lies below it, and a mistake is pointed at. */
 final class PaintTool {
 
     private enum Grip { NONE, A, B, BOTH }
 
     private static final double NEAR = 14;
 
+    private final Workbench workbench;
+    private final ColourDesk colours;
     private final SliceLine slice;
     private final MendDesk mend;
     private Grip grip = Grip.NONE;
     private Point2D grabbed = Point2D.ZERO;
     private double[] grabbedSlice;
 
-    PaintTool(SliceLine slice, MendDesk mend) {
+    PaintTool(Workbench workbench, SliceLine slice, MendDesk mend, ColourDesk colours) {
+        this.workbench = workbench;
+        this.colours = colours;
         this.slice = slice;
         this.mend = mend;
     }
@@ -69,7 +76,15 @@ final class PaintTool {
         pen.setTextAlign(TextAlignment.LEFT);
     }
 
+    /** In the colour stage a click takes the colour below it in hand; from the build-up on there is a slice. */
+    private boolean colouring() {
+        return workbench.stageProperty().get() == Stage.COLOUR;
+    }
+
     private Grip gripAt(ClothFrame frame, double x, double y) {
+        if (colouring()) {
+            return Grip.NONE;
+        }
         double[] line = slice.get();
         Point2D a = frame.toPixels(line[0], line[1]);
         Point2D b = frame.toPixels(line[2], line[3]);
@@ -87,7 +102,7 @@ final class PaintTool {
 
     Cursor cursor(ClothFrame frame, double x, double y) {
         return switch (gripAt(frame, x, y)) {
-            case NONE -> mend.pointingProperty().get() ? Cursor.CROSSHAIR : Cursor.DEFAULT;
+            case NONE -> colouring() ? Cursor.HAND : mend.pointingProperty().get() ? Cursor.CROSSHAIR : Cursor.DEFAULT;
             case BOTH -> Cursor.OPEN_HAND;
             case A, B -> Cursor.HAND;
         };
@@ -101,7 +116,9 @@ final class PaintTool {
         grip = gripAt(frame, e.getX(), e.getY());
         grabbed = new Point2D(e.getX(), e.getY());
         grabbedSlice = slice.get().clone();
-        if (grip == Grip.NONE && mend.pointingProperty().get()) {
+        if (colouring()) {
+            colours.pick(frame.toX(e.getX()), frame.toY(e.getY()));
+        } else if (grip == Grip.NONE && mend.pointingProperty().get()) {
             mend.placeProperty().set(new double[] {frame.toX(e.getX()), frame.toY(e.getY())});
         }
     }
@@ -123,6 +140,9 @@ final class PaintTool {
 
     /** Arrow keys move the place pointed at; Enter sets it at the middle; without pointing they move the line. */
     boolean key(KeyEvent e) {
+        if (colouring()) {
+            return false;
+        }
         double step = e.isShiftDown() ? 5 : 0.5;
         double dx = e.getCode() == KeyCode.LEFT ? -step : e.getCode() == KeyCode.RIGHT ? step : 0;
         double dy = e.getCode() == KeyCode.UP ? -step : e.getCode() == KeyCode.DOWN ? step : 0;

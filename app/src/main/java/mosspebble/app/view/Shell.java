@@ -7,18 +7,11 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import javafx.util.Duration;
-import mosspebble.core.picture.StonePicture;
-import javafx.scene.control.ToggleButton;
-import javafx.animation.Animation;
-import javafx.animation.KeyFrame;
-import javafx.animation.Timeline;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.control.Slider;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
@@ -74,9 +67,6 @@ public final class Shell extends StackPane {
     private ShelfView shelfView;
     private ShelfPanel shelfPanel;
     private CompareView compare;
-    private Timeline playing;
-    private final ToggleButton play = new ToggleButton("▶");
-    private final ToggleButton hold = new ToggleButton("hold");
     private final BasketShelf basketShelf;
     private PhotoView photoView;
     private PhotoPanel photoPanel;
@@ -90,11 +80,8 @@ public final class Shell extends StackPane {
     private final ScrollPane findingsPane = new ScrollPane();
     private final Label stageName = new Label();
     private final SliceView sliceView;
-    private final Slider stepSlider = new Slider();
-    private final HBox stepBar;
-    private final Label stepWords = new Label();
+    private final StepBar stepBar;
     private final VBox empty;
-    private boolean showingSteps;
 
     public Shell(Workbench workbench, Show show, PlanDesk desk, ClimateProbe probe, BenchCamera camera, KitchenScale scale) {
         this.workbench = workbench;
@@ -110,7 +97,7 @@ public final class Shell extends StackPane {
         this.colours = new ColourDesk(workbench, show, desk);
         this.shelfDesk = new ShelfDesk(workbench);
         this.mend = new MendDesk(workbench, show);
-        cloth = new ClothView(workbench, show, line, bench, sketch, mend);
+        cloth = new ClothView(workbench, show, line, bench, sketch, mend, colours);
         sliceView = new SliceView(workbench, show, line);
         FindingsBox findings = new FindingsBox(workbench, show);
         stagePane.setFitToWidth(true);
@@ -131,7 +118,7 @@ public final class Shell extends StackPane {
         right.setPrefWidth(304);
         right.setMaxWidth(304);
 
-        stepBar = stepBar();
+        stepBar = new StepBar(workbench, show);
         empty = empty();
         Label notice = new Label();
         notice.setId("notice");
@@ -167,9 +154,6 @@ public final class Shell extends StackPane {
         });
         workbench.studioProperty().addListener((o, a, b) -> refresh());
         show.planProperty().addListener((o, a, b) -> refresh());
-        workbench.stepProperty().addListener((o, a, b) -> steps());
-        workbench.coatProperty().addListener((o, a, b) -> steps());
-        workbench.heldProperty().addListener((o, a, b) -> steps());
         addEventFilter(KeyEvent.KEY_PRESSED, this::key);
         stage();
         refresh();
@@ -218,88 +202,6 @@ public final class Shell extends StackPane {
         undo.setText(title.isEmpty() ? "Nothing to undo" : "Undo: " + title.toLowerCase(Locale.ROOT));
         undo.setDisable(title.isEmpty());
         undo.setTooltip(new Tooltip(title.isEmpty() ? "Nothing to undo" : "Undo " + title + " (Ctrl Z)"));
-    }
-
-    private HBox stepBar() {
-        stepSlider.setId("step-slider");
-        stepSlider.setAccessibleText("Step of the painting");
-        stepSlider.setTooltip(new Tooltip("Step through the painting ( , and . )"));
-        stepSlider.setBlockIncrement(1);
-        stepSlider.setMajorTickUnit(1);
-        stepSlider.setMinorTickCount(0);
-        stepSlider.setSnapToTicks(true);
-        HBox.setHgrow(stepSlider, Priority.ALWAYS);
-        stepSlider.valueProperty().addListener((o, a, b) -> {
-            if (!showingSteps) {
-                workbench.stepProperty().set((int) Math.round(b.doubleValue()));
-            }
-        });
-        stepWords.getStyleClass().add("step-words");
-        stepWords.setId("step-words");
-        stepWords.setMinWidth(206);
-        stepWords.setMaxWidth(206);
-        Choice<Look> look = new Choice<>("", workbench.lookProperty()::set);
-        look.option("look-dry", "dry", Look.DRY, "As it looks dry (L)").option("look-wet", "wet", Look.WET, "As it looks wet (L)").option("look-sealed", "sealed", Look.SEALED, "As it looks sealed (L)");
-        look.show(workbench.lookProperty().get());
-        workbench.lookProperty().addListener((o, a, b) -> look.show(b));
-        look.setMinWidth(178);
-        look.setMaxWidth(178);
-        play.setId("play");
-        play.getStyleClass().add("pebble");
-        play.setTooltip(new Tooltip("Play the painting, coat after coat (Y)"));
-        play.setAccessibleText("Play the painting");
-        play.setOnAction(e -> play(play.isSelected()));
-        hold.setId("hold");
-        hold.getStyleClass().add("pebble");
-        hold.setTooltip(new Tooltip("Hold this moment: the left half of the stone stays as it is now, the right half follows the slider (H)"));
-        hold.setOnAction(e -> hold());
-        for (ToggleButton b : new ToggleButton[] {play, hold}) {
-            b.setMinWidth(Region.USE_PREF_SIZE);
-        }
-        HBox bar = new HBox(8, stepWords, play, stepSlider, hold, look);
-        bar.setAlignment(Pos.CENTER_LEFT);
-        bar.getStyleClass().add("step-bar");
-        return bar;
-    }
-
-    /** Plays the painting from the beginning, or from where it stands, coat after coat. */
-    private void play(boolean on) {
-        if (playing != null) {
-            playing.stop();
-            playing = null;
-        }
-        play.setSelected(on);
-        play.setText(on ? "❚❚" : "▶");
-        if (on) {
-            PaintPlan plan = show.plan();
-            if (plan != null && show.steps() >= plan.operations().size()) {
-                workbench.stepProperty().set(0);
-            }
-            playing = new Timeline(new KeyFrame(Duration.millis(420), e -> advance()));
-            playing.setCycleCount(Animation.INDEFINITE);
-            playing.play();
-        }
-    }
-
-    /** One coat on; at the end the playing stops. */
-    private void advance() {
-        StonePicture picture = show.pictureProperty().get();
-        int at = show.steps();
-        if (picture == null || at >= picture.steps() && workbench.coatProperty().get() == 0) {
-            play(false);
-            return;
-        }
-        int coat = workbench.coatProperty().get();
-        if (coat > 0 && at > 0) {
-            workbench.coatProperty().set(coat + 1 >= picture.coats(at - 1) ? 0 : coat + 1);
-        } else {
-            workbench.stepProperty().set(at + 1);
-            workbench.coatProperty().set(picture.coats(at) > 1 ? 1 : 0);
-        }
-    }
-
-    private void hold() {
-        workbench.heldProperty().set(workbench.heldProperty().get() < 0 ? show.steps() : -1);
     }
 
     private VBox empty() {
@@ -379,13 +281,18 @@ public final class Shell extends StackPane {
                 ((BuildUpPanel) panel(Stage.BUILD_UP)).pageProperty().set(page);
             }));
         }
+        deeds.add(new Deed("Put right a slip of the pen in the middle", "", () -> {
+            workbench.stageProperty().set(Stage.BUILD_UP);
+            ((BuildUpPanel) panel(Stage.BUILD_UP)).pageProperty().set(BuildUpPanel.Page.MEND);
+            mend.slipOfThePen();
+        }));
         deeds.add(new Deed("Look at the shelf", "S", this::openShelf));
         deeds.add(new Deed("Compare two habits", "C", this::openCompare));
-        deeds.add(new Deed("Play the painting", "Y", () -> play(!play.isSelected())));
-        deeds.add(new Deed("Hold this moment to compare", "H", this::hold));
-        deeds.add(new Deed("Next step", ".", () -> stepBy(1)));
-        deeds.add(new Deed("Step before", ",", () -> stepBy(-1)));
-        deeds.add(new Deed("Look: dry, wet, sealed", "L", this::nextLook));
+        deeds.add(new Deed("Play the painting", "Y", stepBar::toggle));
+        deeds.add(new Deed("Hold this moment to compare", "H", stepBar::hold));
+        deeds.add(new Deed("Next step", ".", () -> stepBar.by(1)));
+        deeds.add(new Deed("Step before", ",", () -> stepBar.by(-1)));
+        deeds.add(new Deed("Look: dry, wet, sealed", "L", stepBar::nextLook));
         deeds.add(new Deed("Evening or day light on the screen", "E", () -> workbench.editStudio("Light on the screen", s -> s.withView(s.unit(), !s.evening()))));
         deeds.add(new Deed("Write guide and step cards (PDF)", "", () -> finish().sheets()));
         deeds.add(new Deed("Write the plan (JSON)", "", () -> finish().json()));
@@ -477,19 +384,6 @@ public final class Shell extends StackPane {
         workbench.shown().ifPresent(project -> workbench.editStudio("Lay " + project.name() + " back", s -> s.laidBack(project.id())));
     }
 
-    private void stepBy(int by) {
-        PaintPlan plan = show.plan();
-        if (plan != null) {
-            int next = show.steps() + by;
-            workbench.stepProperty().set(next >= plan.operations().size() ? Integer.MAX_VALUE : Math.max(0, next));
-        }
-    }
-
-    private void nextLook() {
-        Look[] looks = Look.values();
-        workbench.lookProperty().set(looks[(workbench.lookProperty().get().ordinal() + 1) % looks.length]);
-    }
-
     /** Does what has this name in the command field, or puts on the stone what is asked for in so many words. */
     public void perform(String name) {
         deeds.stream().filter(d -> d.name().equalsIgnoreCase(name)).findFirst().or(() -> spoken(name).stream().findFirst()).ifPresentOrElse(d -> d.run().run(), () -> workbench.tell("There is nothing called \"" + name + "\"."));
@@ -553,20 +447,20 @@ public final class Shell extends StackPane {
                     if (workbench.stageProperty().get().compareTo(Stage.COLOUR) < 0) {
                         return;
                     }
-                    play(!play.isSelected());
+                    stepBar.toggle();
                 }
                 case H -> {
                     if (workbench.stageProperty().get().compareTo(Stage.COLOUR) < 0) {
                         return;
                     }
-                    hold();
+                    stepBar.hold();
                 }
                 case P -> middle(Middle.PHOTO);
                 case B -> middle(Middle.BASKET);
-                case L -> nextLook();
+                case L -> stepBar.nextLook();
                 case E -> workbench.editStudio("Light on the screen", s -> s.withView(s.unit(), !s.evening()));
-                case PERIOD -> stepBy(1);
-                case COMMA -> stepBy(-1);
+                case PERIOD -> stepBar.by(1);
+                case COMMA -> stepBar.by(-1);
                 case ESCAPE -> {
                     workbench.tell("");
                     sketch.pencilProperty().set(false);
@@ -664,10 +558,10 @@ public final class Shell extends StackPane {
         }
         boolean painted = stage.compareTo(Stage.COLOUR) >= 0;
         boolean onCloth = shown == Middle.CLOTH;
-        Panel.present(sliceView, onCloth && (painted || bench.pageProperty().get() == Page.DOME));
+        Panel.present(sliceView, onCloth && (stage.compareTo(Stage.BUILD_UP) >= 0 || stage == Stage.STONE && bench.pageProperty().get() == Page.DOME));
         Panel.present(stepBar, painted && onCloth);
         if (!painted) {
-            play(false);
+            stepBar.stop();
             workbench.heldProperty().set(-1);
             workbench.stepProperty().set(stage == Stage.STONE ? 0 : Integer.MAX_VALUE);
         } else if (workbench.stepProperty().get() == 0) {
@@ -691,22 +585,7 @@ public final class Shell extends StackPane {
             case BASKET -> basketPanel.refresh();
             case SHELF -> shelfPanel.refresh();
         }
-        steps();
-    }
-
-    private void steps() {
-        PaintPlan plan = show.plan();
-        int count = plan == null ? 0 : plan.operations().size();
-        showingSteps = true;
-        stepSlider.setMax(Math.max(1, count));
-        stepSlider.setValue(show.steps());
-        stepSlider.setDisable(count == 0);
-        showingSteps = false;
-        int at = show.steps();
-        stepWords.setText(count == 0 ? "no steps yet" : at == 0 ? "bare stone" : at + " of " + count + "  " + (workbench.coatProperty().get() > 0 ? "coat " + workbench.coatProperty().get() + ": " : "") + plan.operations().get(at - 1).title());
-        int held = workbench.heldProperty().get();
-        hold.setSelected(held >= 0);
-        hold.setText(held < 0 ? "hold" : "held: " + Math.min(held, count));
+        stepBar.refresh();
     }
 
     /** The cloth, for bench and tests. */

@@ -16,14 +16,17 @@ public final class BlendWork {
     public static final double STEP = 6;
 
     /** Most mixed steps of one join: nobody mixes more. */
-    private static final int MOST_STEPS = 5;
+    private static final int MOST_STEPS = 4;
+
+    /** What is narrower than twice this counts as a sliver. */
+    private static final double SLIVER_MM = 1.5;
 
     private static final double SPONGE_MM = 2.2;
     private static final double LANE_MM = 1.1;
     private static final double GLAZE_THIN = 0.35;
 
     /** A mixed step reaches over its neighbours by this share of its width. */
-    private static final double OVER = 0.35;
+    private static final double OVER = 0.5;
 
     /** Passes of glaze that take the place of one wet join. */
     private static final int GLAZES = 3;
@@ -59,7 +62,7 @@ public final class BlendWork {
      * @return at least one piece; what has not the colours it needs is flat
      */
     public static List<Piece> pieces(Blend blend, String title, Geometry area, Geometry seen, List<Palette.Colour> colours, Geometry subject, long seed) {
-        BlendWork work = new BlendWork(blend, title, area, seen.isEmpty() ? area : seen, colours, subject, seed);
+        BlendWork work = new BlendWork(blend, title, area, body(seen.isEmpty() ? area : seen), colours, subject, seed);
         BlendKind kind = colours.size() - 1 < blend.kind().leastColours() ? BlendKind.FLAT : blend.kind();
         switch (kind) {
             case FLAT, GRADED_CELLS -> work.base();
@@ -77,6 +80,12 @@ public final class BlendWork {
             case DROPPED_WASH -> work.droppedWash();
         }
         return work.pieces;
+    }
+
+    /** The area without its slivers, by which a direction is measured. */
+    private static Geometry body(Geometry seen) {
+        Geometry inner = Shapes.grown(seen, -SLIVER_MM);
+        return inner.getArea() > 0.4 * seen.getArea() ? Shapes.grown(inner, SLIVER_MM) : seen;
     }
 
     private void add(String what, Geometry place, Palette.Colour colour, double thin, boolean hides, double softMm, boolean wet, String how) {
@@ -155,7 +164,7 @@ public final class BlendWork {
         int passes = wet ? 1 : GLAZES;
         steps = Math.max(1, steps);
         double each = (high - low) / steps;
-        double soft = each * strips.length() * 0.9;
+        double soft = each * strips.length() * 1.5;
         for (int pass = 0; pass < passes; pass++) {
             for (int k = 0; k < steps; k++) {
                 double share = (k + 0.5) / steps;

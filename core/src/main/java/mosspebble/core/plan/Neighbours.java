@@ -59,7 +59,12 @@ public final class Neighbours {
     public record Apart(Edge edge, Srgb first, Srgb second, double dry, double sealed, double least, ColourVision eyes, double contrast) {
         /** Whether one would vanish on the other: alike, and no line between. */
         public boolean vanishes() {
-            return least < ALIKE && !edge.outlined();
+            return Math.min(dry, sealed) < ALIKE && !edge.outlined();
+        }
+
+        /** Whether only some eyes would lose one on the other. */
+        public boolean vanishesForSome() {
+            return least < ALIKE && !edge.outlined() && !vanishes();
         }
     }
 

@@ -1,7 +1,6 @@
 package mosspebble.core.plan;
 
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -30,9 +29,6 @@ import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.prep.PreparedGeometry;
 import org.locationtech.jts.geom.prep.PreparedGeometryFactory;
 import org.locationtech.jts.geom.util.AffineTransformation;
-import org.locationtech.jts.linearref.LengthIndexedLine;
-import org.locationtech.jts.operation.overlayng.OverlayNG;
-import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 
 /**
  * Cuts a placed design into the areas that each colour takes: paint only where it will be seen, a little under its neighbour; lines behind stop short; shade away from the
@@ -49,20 +45,14 @@ final class Regions {
     /** A part smaller than this is painted onto what is below it; nobody leaves so small a hole, mm2 (common practice, no source). */
     private static final double SMALLEST_HOLE = 45;
 
-    /** Lines of what is behind stop this far before what is in front, mm. */
-    private static final double STOP_SHORT = 0.25;
-
-    /** Places looked at round a part to choose its line. */
-    private static final int AROUND = 24;
-
     /** An overlap casts its shade no farther than this, mm. */
-    private static final double CAST_REACH = 5;
+    static final double CAST_REACH = 5;
 
     /** A pen's colour counts as a paint's from this nearness on, CIEDE2000. */
     private static final double SAME_AS_PEN = 6;
 
     private static final double SMALLEST_SHADE = 50;
-    private static final double LEAST_AREA = 0.05;
+    static final double LEAST_AREA = 0.05;
 
     /** A mud at a join, and where. */
     record Muddy(String title, Mud mud) {}
@@ -82,10 +72,8 @@ final class Regions {
     /** The filled parts within the stone; empty for others. */
     private final List<Geometry> areas = new ArrayList<>();
     private final Overlap overlap;
-    private final Map<Integer, List<Geometry>> aboves = new HashMap<>();
     private int wetGroups;
-    private double weakestContrast = Double.POSITIVE_INFINITY;
-    private String weakestPart = "";
+    private final LineWork lines;
 
     private Regions(PlacedDesign design, Survey survey, Map<String, Palette.Colour> colours, Map<String, Blend> blends, Lab behind, Palette palette, Habits habits, Remembered remembered) {
         this.design = design;
@@ -103,6 +91,7 @@ final class Regions {
                     : remembered.recall(() -> whole.covers(part.drawn()) ? part.drawn() : Shapes.common(part.drawn(), stone), "on stone", part.drawn(), stone));
         }
         this.overlap = remembered.recall(() -> new Overlap(areas), "overlap", List.copyOf(areas));
+        this.lines = new LineWork(design, colours, palette, habits, remembered, stone, behind, overlap, areas);
     }
 
     /**
@@ -118,7 +107,7 @@ final class Regions {
             cut.ground(ground.get());
         }
         cut.fills();
-        cut.lines();
+        cut.lines.draw(cut.seen, cut.regions);
         return cut;
     }
 
@@ -138,11 +127,11 @@ final class Regions {
 
     /** Smallest contrast of any outline with its sides, CIEDE2000; infinite without outlines. */
     double weakestContrast() {
-        return weakestContrast;
+        return lines.weakestContrast();
     }
 
     String weakestPart() {
-        return weakestPart;
+        return lines.weakestPart();
     }
 
     // --- grounds and fills
@@ -262,11 +251,6 @@ final class Regions {
                 .min((a, b) -> Double.compare(a.lab().differenceTo(colour.lab()), b.lab().differenceTo(colour.lab()))).orElse(colour);
     }
 
-    /** All in front of a part as far as it could throw its shade, worked out once. */
-    private List<Geometry> above(int index) {
-        return aboves.computeIfAbsent(index, i -> overlap.over(i, areas.get(i).getEnvelopeInternal(), CAST_REACH));
-    }
-
     /** What larger parts in front leave unpainted of a part: themselves, less the seam. */
     private List<Geometry> holes(int index) {
         List<Geometry> holes = new ArrayList<>();
@@ -350,134 +334,6 @@ final class Regions {
 
     private Optional<Palette.Colour> near(Lab wanted) {
         return remembered.recall(() -> RecipeSearch.nearest(wanted, palette, 5, 2).flatMap(recipe -> palette.colour(recipe.mix())), "near", wanted, palette.shelf());
-    }
-
-    // --- lines
-
-    private void lines() {
-        List<PlacedPart> parts = design.parts();
-        Map<String, List<Geometry>> outlines = new LinkedHashMap<>();
-        Map<String, List<Geometry>> inner = new LinkedHashMap<>();
-        Map<String, OutlinePen> pens = new LinkedHashMap<>();
-        Map<String, Double> lengths = new LinkedHashMap<>();
-        for (int i = parts.size() - 1; i >= 0; i--) {
-            PlacedPart part = parts.get(i);
-            Palette.Colour colour = colours.get(part.part().slot());
-            if (part.part().role() == Role.FILL) {
-                if (part.part().outlined() && colour != null && seen.get(part.part().id()).getArea() > LEAST_AREA) {
-                    outline(part, colour, above(i), outlines, inner, pens, lengths);
-                }
-            } else if (colour != null && part.part().role() != Role.GUIDE) {
-                line(part, colour, i);
-            }
-        }
-        for (Map.Entry<String, List<Geometry>> entry : outlines.entrySet()) {
-            OutlinePen pen = pens.get(entry.getKey());
-            double nib = pen.nibMm();
-            Geometry place = remembered.common(remembered.union(entry.getValue()), remembered.grown(stone, nib / 2));
-            double length = lengths.get(entry.getKey());
-            if (habits.lines() == Habits.Lines.FIRST) {
-                regions.add(new Region(Operation.Kind.LINE_FIRST, "the outlines", place, pen.colour(), 1, false, 0, nib, length, "Line first, as is your habit: fill up to it."));
-            }
-            regions.add(new Region(Operation.Kind.OUTLINE, "the outlines", place, pen.colour(), 1, true, parts.size() * Region.LEVELS, nib, length,
-                    (habits.lines() == Habits.Lines.FIRST ? "Restores the line at the end. " : "") + pen.reason() + (habits.lineStyle() == Habits.LineStyle.SHADED ? " Thicker on the side away from the light." : "")));
-            if (inner.containsKey(entry.getKey())) {
-                second(inner.get(entry.getKey()), pen, length, parts.size() * Region.LEVELS + 1);
-            }
-        }
-    }
-
-    private void line(PlacedPart part, Palette.Colour colour, int depth) {
-        boolean highlight = part.part().role() == Role.HIGHLIGHT;
-        Geometry whole = remembered.common(part.painted(), stone);
-        List<Geometry> over = highlight ? List.of() : overlap.over(depth, whole.getEnvelopeInternal(), 1);
-        Geometry place = over.isEmpty() ? whole : remembered.recall(() -> Overlap.without(whole, over.stream().map(each -> remembered.grown(each, STOP_SHORT)).toList()), "line", whole, over);
-        if (place.getArea() > LEAST_AREA) {
-            double nib = part.part().isArea() ? 0 : part.part().penMm();
-            regions.add(new Region(highlight ? Operation.Kind.HIGHLIGHT : Operation.Kind.DETAIL, "the " + part.part().title(), place, colour, 1, true, depth * Region.LEVELS, nib, nib > 0 ? part.drawn().getLength() : 0,
-                    highlight ? "Last, where the light strikes." : "After the areas it lies on; it stops just short of what is in front."));
-        }
-    }
-
-    /** The second line, just inside the first. */
-    private void second(List<Geometry> lines, OutlinePen pen, double length, int depth) {
-        Optional<OutlinePen> other = habits.lineStyle() == Habits.LineStyle.METALLIC ? OutlinePen.metallic(palette) : Optional.of(pen);
-        other.ifPresent(p -> {
-            Geometry place = remembered.common(remembered.union(lines), stone);
-            if (place.getArea() > LEAST_AREA) {
-                regions.add(new Region(Operation.Kind.OUTLINE, "the inner lines", place, p.colour(), 1, true, depth, p.nibMm(), length,
-                        habits.lineStyle() == Habits.LineStyle.METALLIC ? "Metal just inside the first line, as is your habit." : "A second line just inside the first, as is your habit."));
-            }
-        });
-    }
-
-    private void outline(PlacedPart part, Palette.Colour colour, List<Geometry> above, Map<String, List<Geometry>> outlines, Map<String, List<Geometry>> inner, Map<String, OutlinePen> pens, Map<String, Double> lengths) {
-        Optional<OutlinePen> pen = OutlinePen.choose(palette, habits, colour.lab(), around(part));
-        if (pen.isEmpty()) {
-            return;
-        }
-        if (pen.get().contrast() < weakestContrast) {
-            weakestContrast = pen.get().contrast();
-            weakestPart = part.part().title();
-        }
-        double nib = pen.get().nibMm();
-        Geometry line = remembered.recall(() -> stoppedShort(part.drawn().getBoundary(), above), "outline", part.drawn(), above);
-        if (line.isEmpty()) {
-            return;
-        }
-        String id = pen.get().paint().id();
-        pens.putIfAbsent(id, pen.get());
-        Geometry drawn = remembered.stroke(line, nib);
-        if (habits.lineStyle() == Habits.LineStyle.SHADED) {
-            drawn = remembered.recall(() -> thickened(part.drawn(), line, nib, above), "thickened", part.drawn(), line, nib, above, habits.light().from());
-        }
-        outlines.computeIfAbsent(id, key -> new ArrayList<>()).add(drawn);
-        lengths.merge(id, line.getLength(), Double::sum);
-        if (habits.lineStyle() == Habits.LineStyle.DOUBLE || habits.lineStyle() == Habits.LineStyle.METALLIC) {
-            Geometry second = remembered.recall(() -> {
-                Geometry inset = Shapes.grown(part.drawn(), -(1.5 * nib + 0.35));
-                return inset.getArea() < 12 ? Shapes.nothing() : Shapes.stroke(stoppedShort(inset.getBoundary(), above), nib * 0.8);
-            }, "second", part.drawn(), above, nib);
-            if (!second.isEmpty()) {
-                inner.computeIfAbsent(id, key -> new ArrayList<>()).add(second);
-            }
-        }
-    }
-
-    private Geometry stoppedShort(Geometry line, List<Geometry> above) {
-        Geometry left = line;
-        for (Geometry over : above) {
-            Geometry wide = remembered.grown(over, STOP_SHORT);
-            if (!left.isEmpty() && left.getEnvelopeInternal().intersects(wide.getEnvelopeInternal())) {
-                left = OverlayNGRobust.overlay(left, wide, OverlayNG.DIFFERENCE);
-            }
-        }
-        return left;
-    }
-
-    /** The line with its shade side drawn thicker, and inner corners filled. */
-    private Geometry thickened(Geometry area, Geometry line, double nib, List<Geometry> above) {
-        double more = 0.7 * nib;
-        Geometry moved = AffineTransformation.translationInstance(-habits.light().towardX() * more, -habits.light().towardY() * more).transform(area);
-        Geometry crescent = Overlap.without(Shapes.minus(moved, area), above.stream().map(over -> remembered.grown(over, STOP_SHORT)).toList());
-        Geometry whole = Shapes.union(Shapes.stroke(line, nib), crescent);
-        return Shapes.grown(Shapes.grown(whole, nib * 0.5), -nib * 0.5);
-    }
-
-    /** The colours on the outer side of a part's edge, looked up a little outside it all the way round. */
-    private List<Lab> around(PlacedPart part) {
-        List<Coordinate> places = remembered.recall(() -> {
-            Geometry ring = Shapes.grown(part.drawn(), 0.8).getBoundary();
-            LengthIndexedLine line = new LengthIndexedLine(ring);
-            List<Coordinate> found = new ArrayList<>();
-            for (int i = 0; i < AROUND; i++) {
-                found.add(line.extractPoint(ring.getLength() * i / AROUND));
-            }
-            return found;
-        }, "around", part.drawn());
-        List<PlacedPart> parts = design.parts();
-        List<Integer> topmost = places.stream().map(at -> overlap.frontAt(at, k -> parts.get(k) != part && colours.containsKey(parts.get(k).part().slot()))).toList();
-        return topmost.stream().map(k -> k < 0 ? behind : colours.get(parts.get(k).part().slot()).lab()).toList();
     }
 
     /** The colours of the slots that have a mix whose paints are all on the shelf. */

@@ -1,0 +1,198 @@
+package mosspebble.core.plan;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import mosspebble.core.colour.Lab;
+import mosspebble.core.colour.Palette;
+import mosspebble.core.sketch.Overlap;
+import mosspebble.core.sketch.PlacedDesign;
+import mosspebble.core.sketch.PlacedPart;
+import mosspebble.core.sketch.Remembered;
+import mosspebble.core.sketch.Role;
+import mosspebble.core.sketch.Shapes;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.util.AffineTransformation;
+import org.locationtech.jts.linearref.LengthIndexedLine;
+import org.locationtech.jts.operation.overlayng.OverlayNG;
+import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
+
+/** The lines of a design: outlines with their pen by contrast and their style, lines of the motif, highlights. What lies behind stops short. */
+final class LineWork {
+
+    /** Lines of what is behind stop this far before what is in front, mm. */
+    private static final double STOP_SHORT = 0.25;
+
+    /** Places looked at round a part to choose its line. */
+    private static final int AROUND = 24;
+
+    private final PlacedDesign design;
+    private final Map<String, Palette.Colour> colours;
+    private final Palette palette;
+    private final Habits habits;
+    private final Remembered remembered;
+    private final Geometry stone;
+    private final Lab behind;
+    private final Overlap overlap;
+    private final List<Geometry> areas;
+    private double weakestContrast = Double.POSITIVE_INFINITY;
+    private String weakestPart = "";
+
+    /**
+     * @param behind colour of what is behind everything
+     * @param areas the filled parts within the stone, in the design's order
+     */
+    LineWork(PlacedDesign design, Map<String, Palette.Colour> colours, Palette palette, Habits habits, Remembered remembered, Geometry stone, Lab behind, Overlap overlap, List<Geometry> areas) {
+        this.design = design;
+        this.colours = colours;
+        this.palette = palette;
+        this.habits = habits;
+        this.remembered = remembered;
+        this.stone = stone;
+        this.behind = behind;
+        this.overlap = overlap;
+        this.areas = areas;
+    }
+
+    double weakestContrast() {
+        return weakestContrast;
+    }
+
+    String weakestPart() {
+        return weakestPart;
+    }
+
+    /**
+     * Adds all lines and highlights.
+     *
+     * @param seen what can be seen of each filled part, by part id
+     */
+    void draw(Map<String, Geometry> seen, List<Region> regions) {
+        List<PlacedPart> parts = design.parts();
+        Map<String, List<Geometry>> outlines = new LinkedHashMap<>();
+        Map<String, List<Geometry>> inner = new LinkedHashMap<>();
+        Map<String, OutlinePen> pens = new LinkedHashMap<>();
+        Map<String, Double> lengths = new LinkedHashMap<>();
+        for (int i = parts.size() - 1; i >= 0; i--) {
+            PlacedPart part = parts.get(i);
+            Palette.Colour colour = colours.get(part.part().slot());
+            if (part.part().role() == Role.FILL) {
+                if (part.part().outlined() && colour != null && seen.get(part.part().id()).getArea() > Regions.LEAST_AREA) {
+                    outline(part, colour, overlap.over(i, areas.get(i).getEnvelopeInternal(), Regions.CAST_REACH), outlines, inner, pens, lengths);
+                }
+            } else if (colour != null && part.part().role() != Role.GUIDE) {
+                line(part, colour, i, regions);
+            }
+        }
+        for (Map.Entry<String, List<Geometry>> entry : outlines.entrySet()) {
+            OutlinePen pen = pens.get(entry.getKey());
+            double nib = pen.nibMm();
+            Geometry place = remembered.common(remembered.union(entry.getValue()), remembered.grown(stone, nib / 2));
+            double length = lengths.get(entry.getKey());
+            if (habits.lines() == Habits.Lines.FIRST) {
+                regions.add(new Region(Operation.Kind.LINE_FIRST, "the outlines", place, pen.colour(), 1, false, 0, nib, length, "Line first, as is your habit: fill up to it."));
+            }
+            regions.add(new Region(Operation.Kind.OUTLINE, "the outlines", place, pen.colour(), 1, true, parts.size() * Region.LEVELS, nib, length,
+                    (habits.lines() == Habits.Lines.FIRST ? "Restores the line at the end. " : "") + pen.reason() + (habits.lineStyle() == Habits.LineStyle.SHADED ? " Thicker on the side away from the light." : "")));
+            if (inner.containsKey(entry.getKey())) {
+                second(inner.get(entry.getKey()), pen, length, parts.size() * Region.LEVELS + 1, regions);
+            }
+        }
+    }
+
+    private void line(PlacedPart part, Palette.Colour colour, int depth, List<Region> regions) {
+        boolean highlight = part.part().role() == Role.HIGHLIGHT;
+        Geometry whole = remembered.common(part.painted(), stone);
+        List<Geometry> over = highlight ? List.of() : overlap.over(depth, whole.getEnvelopeInternal(), 1);
+        Geometry place = over.isEmpty() ? whole : remembered.recall(() -> Overlap.without(whole, over.stream().map(each -> remembered.grown(each, STOP_SHORT)).toList()), "line", whole, over);
+        if (place.getArea() > Regions.LEAST_AREA) {
+            double nib = part.part().isArea() ? 0 : part.part().penMm();
+            regions.add(new Region(highlight ? Operation.Kind.HIGHLIGHT : Operation.Kind.DETAIL, "the " + part.part().title(), place, colour, 1, true, depth * Region.LEVELS, nib, nib > 0 ? part.drawn().getLength() : 0,
+                    highlight ? "Last, where the light strikes." : "After the areas it lies on; it stops just short of what is in front."));
+        }
+    }
+
+    /** The second line, just inside the first. */
+    private void second(List<Geometry> lines, OutlinePen pen, double length, int depth, List<Region> regions) {
+        Optional<OutlinePen> other = habits.lineStyle() == Habits.LineStyle.METALLIC ? OutlinePen.metallic(palette) : Optional.of(pen);
+        other.ifPresent(p -> {
+            Geometry place = remembered.common(remembered.union(lines), stone);
+            if (place.getArea() > Regions.LEAST_AREA) {
+                regions.add(new Region(Operation.Kind.OUTLINE, "the inner lines", place, p.colour(), 1, true, depth, p.nibMm(), length,
+                        habits.lineStyle() == Habits.LineStyle.METALLIC ? "Metal just inside the first line, as is your habit." : "A second line just inside the first, as is your habit."));
+            }
+        });
+    }
+
+    private void outline(PlacedPart part, Palette.Colour colour, List<Geometry> above, Map<String, List<Geometry>> outlines, Map<String, List<Geometry>> inner, Map<String, OutlinePen> pens, Map<String, Double> lengths) {
+        Optional<OutlinePen> pen = OutlinePen.choose(palette, habits, colour.lab(), around(part));
+        if (pen.isEmpty()) {
+            return;
+        }
+        if (pen.get().contrast() < weakestContrast) {
+            weakestContrast = pen.get().contrast();
+            weakestPart = part.part().title();
+        }
+        double nib = pen.get().nibMm();
+        Geometry line = remembered.recall(() -> stoppedShort(part.drawn().getBoundary(), above), "outline", part.drawn(), above);
+        if (line.isEmpty()) {
+            return;
+        }
+        String id = pen.get().paint().id();
+        pens.putIfAbsent(id, pen.get());
+        Geometry drawn = remembered.stroke(line, nib);
+        if (habits.lineStyle() == Habits.LineStyle.SHADED) {
+            drawn = remembered.recall(() -> thickened(part.drawn(), line, nib, above), "thickened", part.drawn(), line, nib, above, habits.light().from());
+        }
+        outlines.computeIfAbsent(id, key -> new ArrayList<>()).add(drawn);
+        lengths.merge(id, line.getLength(), Double::sum);
+        if (habits.lineStyle() == Habits.LineStyle.DOUBLE || habits.lineStyle() == Habits.LineStyle.METALLIC) {
+            Geometry second = remembered.recall(() -> {
+                Geometry inset = Shapes.grown(part.drawn(), -(1.5 * nib + 0.35));
+                return inset.getArea() < 12 ? Shapes.nothing() : Shapes.stroke(stoppedShort(inset.getBoundary(), above), nib * 0.8);
+            }, "second", part.drawn(), above, nib);
+            if (!second.isEmpty()) {
+                inner.computeIfAbsent(id, key -> new ArrayList<>()).add(second);
+            }
+        }
+    }
+
+    private Geometry stoppedShort(Geometry line, List<Geometry> above) {
+        Geometry left = line;
+        for (Geometry over : above) {
+            Geometry wide = remembered.grown(over, STOP_SHORT);
+            if (!left.isEmpty() && left.getEnvelopeInternal().intersects(wide.getEnvelopeInternal())) {
+                left = OverlayNGRobust.overlay(left, wide, OverlayNG.DIFFERENCE);
+            }
+        }
+        return left;
+    }
+
+    /** The line with its shade side drawn thicker, and inner corners filled. */
+    private Geometry thickened(Geometry area, Geometry line, double nib, List<Geometry> above) {
+        double more = 0.7 * nib;
+        Geometry moved = AffineTransformation.translationInstance(-habits.light().towardX() * more, -habits.light().towardY() * more).transform(area);
+        Geometry crescent = Overlap.without(Shapes.minus(moved, area), above.stream().map(over -> remembered.grown(over, STOP_SHORT)).toList());
+        Geometry whole = Shapes.union(Shapes.stroke(line, nib), crescent);
+        return Shapes.grown(Shapes.grown(whole, nib * 0.5), -nib * 0.5);
+    }
+
+    /** The colours on the outer side of a part's edge, looked up a little outside it all the way round. */
+    private List<Lab> around(PlacedPart part) {
+        List<Coordinate> places = remembered.recall(() -> {
+            Geometry ring = Shapes.grown(part.drawn(), 0.8).getBoundary();
+            LengthIndexedLine line = new LengthIndexedLine(ring);
+            List<Coordinate> found = new ArrayList<>();
+            for (int i = 0; i < AROUND; i++) {
+                found.add(line.extractPoint(ring.getLength() * i / AROUND));
+            }
+            return found;
+        }, "around", part.drawn());
+        List<PlacedPart> parts = design.parts();
+        List<Integer> topmost = places.stream().map(at -> overlap.frontAt(at, k -> parts.get(k) != part && colours.containsKey(parts.get(k).part().slot()))).toList();
+        return topmost.stream().map(k -> k < 0 ? behind : colours.get(parts.get(k).part().slot()).lab()).toList();
+    }
+}
