@@ -15,10 +15,14 @@ import java.nio.file.StandardOpenOption;
 import java.util.Arrays;
 import java.util.List;
 import java.util.SplittableRandom;
+import mosspebble.core.blend.Blend;
+import mosspebble.core.blend.BlendKind;
 import mosspebble.core.care.SmearTest;
 import mosspebble.core.colour.Binder;
+import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.plan.Habits;
+import mosspebble.core.plan.Light;
 import mosspebble.core.plan.Project;
 import mosspebble.core.plan.Studio;
 import mosspebble.core.sketch.Subject;
@@ -120,6 +124,26 @@ class StudioStoreTest {
         }
         try (StudioStore again = StudioStore.open(file(), LanternWalk::newcomer)) {
             assertThat(again.studio().tests()).extracting(SmearTest::below).containsExactly("pen-black");
+        }
+    }
+
+    @Test
+    void blendsOrderLightAndTestsComeBackAsTheyWere() throws Exception {
+        Studio studio = LanternWalk.studio(BuiltIn.repertoire());
+        for (BlendKind kind : BlendKind.values()) {
+            List<Mix> more = List.of(Mix.of("white"), Mix.of("plum"), Mix.of("rose")).subList(0, kind.mostColours());
+            studio = studio.edit("owl", p -> p.withBlend("slot-" + kind, Blend.of(kind).withColours(more).withShape(33, 0.25, 0.4).withMethod(Blend.Method.GLAZES)));
+        }
+        Habits habits = Habits.usual().with(Habits.LineStyle.METALLIC).with(Habits.Medium.PENS).with(Habits.Hand.LEFT).with(Habits.Seal.RESIN).with(new Light(45, 0.1, 0.2, 0.3, 0.4));
+        studio = studio.edit("owl", p -> p.withOrder(List.of("FILL the belly sand", "FILL the wings umber")).withHabits(habits).turnedOver());
+        studio = studio.withTests(List.of(new SmearTest("ink-black", "varnish", SmearTest.Outcome.SMEARS, "on slate")));
+        Studio all = studio;
+        try (StudioStore store = StudioStore.open(file(), LanternWalk::newcomer)) {
+            store.commit(all, "everything");
+        }
+        try (StudioStore again = StudioStore.open(file(), LanternWalk::newcomer)) {
+            assertThat(again.studio()).isEqualTo(all);
+            assertThat(again.studio().project("owl").orElseThrow().turnedOver().blends()).hasSize(BlendKind.values().length - 1);
         }
     }
 

@@ -40,11 +40,11 @@ final class MendMatter extends Matter {
         place.getStyleClass().add("step-title");
         mishap = new Choice<>("What happened", mend.mishapProperty()::set);
         for (Correction.Mishap each : Correction.Mishap.values()) {
-            mishap.option("mishap-" + each.name().toLowerCase(Locale.ROOT), each.label(), each, each.label());
+            mishap.option("mishap-" + each.name().toLowerCase(Locale.ROOT), each.label(), each, each.sentence());
         }
         steps.setId("mend-steps");
         colours.setId("mend-colours");
-        getChildren().addAll(Panel.quiet("Click the place on the stone, or press Enter on the cloth and move with the arrow keys. The stone counts as painted as far as the slider stands."), place, mishap, which, colours, steps);
+        getChildren().addAll(Panel.quiet("Click the place on the stone, or press Enter on the cloth and use the arrow keys. It counts as painted as far as the slider stands."), mishap, which, colours, place, steps);
         mend.placeProperty().addListener((o, a, b) -> refresh());
         mend.mishapProperty().addListener((o, a, b) -> refresh());
         mend.slippedProperty().addListener((o, a, b) -> refresh());

@@ -25,17 +25,24 @@ public record Correction(String place, List<Step> steps) {
 
     /** What went wrong. */
     public enum Mishap {
-        SLIP("A slip of another colour"),
-        BLED("An edge that bled"),
-        WRONG_COLOUR("The wrong colour"),
-        CRACKED("Paint that cracked"),
-        BALD_GLITTER("Bald places in glitter"),
-        SMUDGE("A grey smudge from erasing");
+        SLIP("slip", "Another colour slipped onto it"),
+        BLED("bled edge", "An edge ran into its neighbour"),
+        WRONG_COLOUR("wrong colour", "It should have another colour"),
+        CRACKED("cracked", "The paint cracked"),
+        BALD_GLITTER("bald glitter", "Bald places in the glitter"),
+        SMUDGE("smudge", "A grey smudge from erasing");
 
         private final String label;
 
-        Mishap(String label) {
+        private final String sentence;
+
+        Mishap(String label, String sentence) {
             this.label = label;
+            this.sentence = sentence;
+        }
+
+        public String sentence() {
+            return sentence;
         }
 
         public String label() {

@@ -173,7 +173,7 @@ final class LineWork {
 
     /** The line with its shade side drawn thicker, and inner corners filled. */
     private Geometry thickened(Geometry area, Geometry line, double nib, List<Geometry> above) {
-        double more = 0.7 * nib;
+        double more = 1.2 * nib; // half a nib of it lies under the line itself
         Geometry moved = AffineTransformation.translationInstance(-habits.light().towardX() * more, -habits.light().towardY() * more).transform(area);
         Geometry crescent = Overlap.without(Shapes.minus(moved, area), above.stream().map(over -> remembered.grown(over, STOP_SHORT)).toList());
         Geometry whole = Shapes.union(Shapes.stroke(line, nib), crescent);

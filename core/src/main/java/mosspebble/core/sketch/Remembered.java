@@ -9,7 +9,7 @@ import org.locationtech.jts.geom.Geometry;
 
 /**
  * What was worked out for the plan before, so that the next plan works out only what changed. A result is found again by the name of the work and what it was made from: areas by
- * identity, everything else by equality. What a dozen plans in a row did not ask for is forgotten. Belongs to one thread at a time.
+ * identity, everything else by equality. What half a dozen plans in a row did not ask for is forgotten. Belongs to one thread at a time.
  */
 public final class Remembered {
 
@@ -77,7 +77,7 @@ public final class Remembered {
     }
 
     /** Plans for which a result is kept without being asked for. */
-    private static final int KEPT = 12;
+    private static final int KEPT = 6;
 
     private static final class Result {
         private final Object value;

@@ -1,0 +1,164 @@
+package mosspebble.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import java.util.concurrent.locks.LockSupport;
+import mosspebble.app.model.ColourDesk;
+import mosspebble.app.model.MendDesk;
+import mosspebble.app.model.PlanDesk;
+import mosspebble.app.model.ShelfDesk;
+import mosspebble.app.model.Show;
+import mosspebble.app.model.Workbench;
+import mosspebble.core.care.SmearTest;
+import mosspebble.core.colour.Mix;
+import mosspebble.core.colour.Nudge;
+import mosspebble.core.colour.Palette;
+import mosspebble.core.plan.Correction;
+import mosspebble.core.plan.Project;
+import mosspebble.core.sketch.Slot;
+import mosspebble.files.BuiltIn;
+import mosspebble.files.LanternWalk;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.locationtech.jts.geom.Coordinate;
+
+/** Colour, shelf and putting right without a window. */
+class ColourDeskTest {
+
+    @TempDir
+    private Path folder;
+
+    private final Workbench workbench = new Workbench(LanternWalk.studio(BuiltIn.repertoire()), (studio, title) -> { });
+
+    private interface Use {
+        void of(Show show, ColourDesk colours) throws Exception;
+    }
+
+    private void with(Use use) throws Exception {
+        try (PlanDesk desk = new PlanDesk(BuiltIn::repertoire, Runnable::run, error -> {
+            throw new AssertionError(error);
+        })) {
+            Show show = new Show(workbench, desk);
+            desk.begin();
+            until(() -> show.plan() != null);
+            use.of(show, new ColourDesk(workbench, show, desk));
+        }
+    }
+
+    private static void until(Callable<Boolean> condition) throws Exception {
+        for (int i = 0; i < 3000 && !condition.call(); i++) {
+            Thread.onSpinWait();
+            LockSupport.parkNanos(10_000_000);
+        }
+        assertThat(condition.call()).isTrue();
+    }
+
+    private static Slot slot(ColourDesk colours, String id) {
+        return colours.slots().stream().filter(s -> s.id().equals(id)).findFirst().orElseThrow();
+    }
+
+    @Test
+    void partsAreAddedAndTakenAwayAndWhatDoesNotMixIsSaid() throws Exception {
+        with((show, colours) -> {
+            Slot belly = slot(colours, "belly");
+            colours.set(belly, Mix.of("sand"));
+            colours.change(belly, "cream", 1);
+            colours.change(belly, "cream", 1);
+            assertThat(colours.mix(belly)).contains(new Mix(List.of(new Mix.Part("sand", 1), new Mix.Part("cream", 2))));
+            colours.change(belly, "pen-black", 1);
+            assertThat(workbench.noticeProperty().get()).contains("do not mix");
+            colours.change(belly, "white", 1);
+            colours.change(belly, "brick", 1);
+            assertThat(workbench.noticeProperty().get()).contains("three paints");
+            colours.change(belly, "sand", -1);
+            assertThat(colours.mix(belly).orElseThrow().parts()).extracting(Mix.Part::paint).containsExactly("cream", "white");
+            colours.nudge(belly, Nudge.Toward.WARMER);
+            assertThat(workbench.noticeProperty().get()).startsWith("Warmer: ");
+        });
+    }
+
+    @Test
+    void aPlaceOnTheStoneTakesItsColourInHand() throws Exception {
+        with((show, colours) -> {
+            Coordinate eye = show.plan().design().orElseThrow().parts().stream().filter(p -> p.part().slot().equals("beak")).findFirst().orElseThrow().drawn().getCentroid().getCoordinate();
+            colours.pick(eye.x, eye.y);
+            assertThat(colours.slotProperty().get()).isEqualTo("beak");
+            colours.pick(500, 500);
+            assertThat(colours.slotProperty().get()).as("beside the stone nothing changes").isEqualTo("beak");
+            workbench.choose("moon");
+            until(() -> show.plan().project().id().equals("moon"));
+            colours.pick(0, 35.5);
+            assertThat(colours.slots()).extracting(Slot::id).contains(colours.slotProperty().get());
+        });
+    }
+
+    @Test
+    void whatAStoneTakesGrowsWithItsCoatsAndPalettesAreForThisStone() throws Exception {
+        with((show, colours) -> {
+            double[] use = colours.use(slot(colours, "feathers"));
+            assertThat(use[0]).isPositive();
+            assertThat(use[1]).isGreaterThanOrEqualTo(1);
+            colours.askSchemes();
+            until(() -> colours.schemesProperty().get().size() >= 3);
+            colours.take(colours.schemesProperty().get().get(1));
+            Project now = workbench.shown().orElseThrow();
+            assertThat(now.colours()).containsAllEntriesOf(colours.schemesProperty().get().get(1).colours());
+            workbench.undo();
+            assertThat(workbench.shown().orElseThrow()).isEqualTo(LanternWalk.studio(BuiltIn.repertoire()).project("owl").orElseThrow());
+        });
+    }
+
+    @Test
+    void aTableOfPaintsWaitsForTheWordAndTestsAreKeptOnce() throws Exception {
+        ShelfDesk shelf = new ShelfDesk(workbench);
+        Path table = folder.resolve("t.csv");
+        Files.writeString(table, "name,kind,colour\nfog,brush paint,#99aabb\n");
+        int before = shelf.shelf().paints().size();
+        shelf.bring(table);
+        assertThat(shelf.shelf().paints()).hasSize(before);
+        shelf.leaveIt();
+        assertThat(shelf.broughtProperty().get()).isNull();
+        shelf.bring(table);
+        shelf.takeOver();
+        assertThat(shelf.shelf().find("fog")).isPresent();
+        shelf.bring(folder.resolve("none.csv"));
+        assertThat(workbench.noticeProperty().get()).contains("cannot be read");
+        shelf.paintProperty().set("fog");
+        shelf.test("varnish", Optional.of(SmearTest.Outcome.SMEARS));
+        shelf.test("varnish", Optional.of(SmearTest.Outcome.FINE));
+        assertThat(workbench.studio().tests()).containsExactly(new SmearTest("fog", "varnish", SmearTest.Outcome.FINE, ""));
+        shelf.test("varnish", Optional.empty());
+        assertThat(workbench.studio().tests()).isEmpty();
+        assertThat(shelf.rename("chalk white")).isPresent();
+        assertThat(shelf.rename("fog grey")).isEmpty();
+        Path out = folder.resolve("out.csv");
+        shelf.write(out);
+        assertThat(Files.readString(out)).contains("fog grey");
+        shelf.takeAway();
+        assertThat(shelf.shelf().find("fog")).isEmpty();
+    }
+
+    @Test
+    void aMistakeIsPutRightWhereItIsPointedAt() throws Exception {
+        with((show, colours) -> {
+            MendDesk mend = new MendDesk(workbench, show);
+            assertThat(mend.correction()).isEmpty();
+            mend.slipOfThePen();
+            assertThat(mend.slippedProperty().get()).isNotNull();
+            Correction there = mend.correction().orElseThrow();
+            assertThat(there.steps()).hasSizeGreaterThan(2);
+            for (int i = 0; i < 200; i++) {
+                mend.move(5, 0);
+            }
+            assertThat(mend.placeProperty().get()[0]).as("kept near the stone").isLessThan(60);
+            workbench.choose("fox");
+            assertThat(mend.placeProperty().get()).as("another stone, nothing pointed at").isNull();
+            assertThat(new Palette(workbench.studio().shelf()).colour(mend.slippedProperty().get())).isPresent();
+        });
+    }
+}

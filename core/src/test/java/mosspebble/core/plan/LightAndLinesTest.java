@@ -1,0 +1,192 @@
+package mosspebble.core.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import mosspebble.core.Paints;
+import mosspebble.core.colour.Lab;
+import mosspebble.core.colour.Mix;
+import mosspebble.core.colour.Paint;
+import mosspebble.core.colour.PaintKind;
+import mosspebble.core.colour.Palette;
+import mosspebble.core.drying.Climate;
+import mosspebble.core.drying.SteadyMass;
+import mosspebble.core.plan.Operation.Kind;
+import mosspebble.core.sketch.Manner;
+import mosspebble.core.sketch.Motif;
+import mosspebble.core.sketch.MotifPart;
+import mosspebble.core.sketch.Placement;
+import mosspebble.core.sketch.Remembered;
+import mosspebble.core.sketch.Repertoire;
+import mosspebble.core.sketch.Role;
+import mosspebble.core.sketch.Sits;
+import mosspebble.core.sketch.Sketch;
+import mosspebble.core.sketch.Slot;
+import mosspebble.core.sketch.Subject;
+import mosspebble.core.stone.RockKind;
+import mosspebble.core.stone.Skin;
+import mosspebble.core.stone.Stone;
+import mosspebble.core.stone.Survey;
+import mosspebble.core.stone.Texture;
+import mosspebble.core.units.Millilitres;
+import mosspebble.core.units.Srgb;
+import org.junit.jupiter.api.Tag;
+import org.junit.jupiter.api.Test;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.GeometryFactory;
+
+/** A ball with a flat spot and a smaller ball before it: everything the light gives, and how lines are built. */
+class LightAndLinesTest {
+
+    private static final GeometryFactory FACTORY = new GeometryFactory();
+    private static final Survey SURVEY = Survey.of(Stone.cobble());
+
+    private static Geometry disc(double x, double y, double radius) {
+        return FACTORY.createPoint(new Coordinate(x, y)).buffer(radius, 24);
+    }
+
+    private static MotifPart part(String id, Geometry shape, double round) {
+        return new MotifPart(id, id, Role.FILL, id, shape, 0, round, round > 0, Sits.ALWAYS, Optional.empty());
+    }
+
+    private static final Repertoire BALLS = Repertoire.of(List.of(new Motif("balls", "Balls", List.of(new Slot("ball", "Ball", Srgb.ofHex("#b3261e")), new Slot("spot", "Spot", Srgb.ofHex("#f6f4ee")), new Slot("near", "Near", Srgb.ofHex("#1f4e9c"))),
+            List.of(part("ball", disc(0, 0, 18), 0.8), part("spot", disc(-6, -4, 4), 0), part("near", disc(14, 10, 7), 0.6)), disc(0, 0, 22), disc(0, 0, 22), false, false)), List.of(), List.of());
+
+    private static Project project(Habits habits) {
+        return Project.begin("p", "Balls", Stone.cobble()).withSketch(Optional.of(Sketch.of(new Subject.Figure("balls"), Manner.ON_STONE, new Placement(0, 0, 0, 1), 0)))
+                .withColours(Map.of("ball", Mix.of("red"), "spot", Mix.of("white"), "near", Mix.of("blue"))).withGround(Optional.of(Mix.of("palegreen"))).withHabits(habits);
+    }
+
+    private static PaintPlan plan(Habits habits, Paint... more) {
+        var shelf = Paints.shelf();
+        for (Paint paint : more) {
+            shelf = shelf.with(paint);
+        }
+        return Planner.plan(project(habits), SURVEY, new Workshop(new Palette(shelf), BALLS, Climate.room(), List.of()), new Remembered());
+    }
+
+    private static Operation of(PaintPlan plan, String title) {
+        return plan.operations().stream().filter(o -> o.title().contains(title)).findFirst().orElseThrow(() -> new AssertionError(title + " in " + plan.operations().stream().map(Operation::title).toList()));
+    }
+
+    private static Geometry ball(PaintPlan plan) {
+        return plan.design().orElseThrow().parts().get(0).drawn();
+    }
+
+    @Test
+    void shadeLiesAwayFromTheLightWhereverItComesFrom() {
+        for (double from : new double[] {0, 90, 180, 270, 320}) {
+            Light light = new Light(from, 0.7, 0, 0, 0);
+            PaintPlan plan = plan(Habits.usual().with(light));
+            Coordinate shade = of(plan, "shade side of the ball").place().getCentroid().getCoordinate();
+            Coordinate middle = ball(plan).getCentroid().getCoordinate();
+            double toward = (shade.x - middle.x) * Math.sin(Math.toRadians(from)) - (shade.y - middle.y) * Math.cos(Math.toRadians(from));
+            assertThat(toward).as("light from %s", from).isLessThan(-3);
+            Operation glaze = of(plan, "shade side of the ball");
+            assertThat(Lab.of(glaze.coat().orElseThrow().optics().full()).l()).as("darker").isLessThan(Lab.of(Srgb.ofHex("#b3261e")).l());
+        }
+    }
+
+    @Test
+    void highlightLiesTowardTheLightAndIsLighter() {
+        PaintPlan plan = plan(Habits.usual().with(new Light(320, 0, 0, 0.8, 0)));
+        Operation light = of(plan, "light side of the ball");
+        Coordinate at = light.place().getCentroid().getCoordinate();
+        Coordinate middle = ball(plan).getCentroid().getCoordinate();
+        assertThat(at.x).isLessThan(middle.x);
+        assertThat(at.y).isLessThan(middle.y);
+        assertThat(Lab.of(light.coat().orElseThrow().optics().full()).l()).isGreaterThan(Lab.of(Srgb.ofHex("#b3261e")).l());
+        assertThat(plan.operations()).noneMatch(o -> o.title().contains("shade side"));
+    }
+
+    @Test
+    void onlyWhatBulgesThrowsAContactShadow() {
+        PaintPlan plan = plan(Habits.usual().with(new Light(140, 0, 0.8, 0, 0))); // from below right, so that the near ball throws its shade onto the other
+        Geometry shade = of(plan, "shade side of the ball").place();
+        Geometry near = plan.design().orElseThrow().parts().get(2).drawn();
+        Geometry spot = plan.design().orElseThrow().parts().get(1).drawn();
+        assertThat(shade.distance(near)).as("it touches the ball before it").isLessThan(0.5);
+        assertThat(shade.distance(spot)).as("a flat spot throws none").isGreaterThan(2);
+    }
+
+    @Test
+    void withoutLightNothingIsDerived() {
+        assertThat(plan(Habits.usual().with(Light.NONE)).operations()).noneMatch(o -> o.kind() == Kind.SHADE);
+        assertThatThrownBy(() -> new Light(0, 2, 0, 0, 0)).hasMessageContaining("shade");
+        assertThatThrownBy(() -> new Light(Double.NaN, 0, 0, 0, 0)).hasMessageContaining("degrees");
+        assertThat(new Light(-40, 0, 0, 0, 0).from()).isEqualTo(320);
+        assertThat(Light.USUAL.clock()).isEqualTo("11 o'clock");
+    }
+
+    @Test
+    void theHaloLiesOnTheGroundCloseRoundTheSubject() {
+        PaintPlan plan = plan(Habits.usual().with(new Light(320, 0, 0, 0, 1)));
+        Operation halo = of(plan, "halo");
+        Geometry silhouette = plan.design().orElseThrow().silhouette();
+        assertThat(halo.kind()).isEqualTo(Kind.GROUND);
+        assertThat(halo.soft().mm()).isPositive();
+        assertThat(halo.place().difference(silhouette.buffer(8.5)).getArea()).isLessThan(0.5);
+        assertThat(plan.operations().indexOf(halo)).isGreaterThan(plan.operations().indexOf(of(plan, "Paint the ground"))).isLessThan(plan.operations().indexOf(of(plan, "ball")));
+    }
+
+    @Test
+    @Tag("outside") // thickening the outline on the shade side deepens it (common practice, no source)
+    void aShadedLineIsThickerAwayFromTheLight() {
+        Habits even = Habits.usual().with(Light.USUAL.comingFrom(0));
+        PaintPlan plain = plan(even);
+        PaintPlan shaded = plan(even.with(Habits.LineStyle.SHADED));
+        Geometry ball = ball(plain);
+        Coordinate middle = ball.getCentroid().getCoordinate();
+        Geometry low = disc(middle.x - 10, middle.y + 15, 3.5); // below left: away from a light from above, clear of the near ball
+        Geometry high = disc(middle.x, middle.y - 18, 3.5);
+        assertThat(lines(shaded, low) / lines(plain, low)).isGreaterThan(1.25);
+        assertThat(lines(shaded, high) / lines(plain, high)).isCloseTo(1, within(0.12));
+    }
+
+    private static double lines(PaintPlan plan, Geometry where) {
+        return plan.operations().stream().filter(o -> o.kind() == Kind.OUTLINE).mapToDouble(o -> o.place().intersection(where).getArea()).sum();
+    }
+
+    @Test
+    void aSecondLineRunsJustInsideAndMetalComesFromAMetallic() {
+        Paint gold = Paint.usual("gold", "gold metallic", PaintKind.METALLIC, Srgb.ofHex("#b8913f"), new Millilitres(9));
+        PaintPlan twice = plan(Habits.usual().with(Habits.LineStyle.DOUBLE));
+        Operation inner = of(twice, "Second line");
+        assertThat(inner.place().difference(ball(twice).union(twice.design().orElseThrow().parts().get(2).drawn())).getArea()).isLessThan(0.3);
+        PaintPlan metal = plan(Habits.usual().with(Habits.LineStyle.METALLIC), gold);
+        assertThat(of(metal, "Second line").mix()).contains(Mix.of("gold"));
+        assertThat(plan(Habits.usual().with(Habits.LineStyle.METALLIC)).operations()).as("no metal on the shelf, no metal line").noneMatch(o -> o.title().startsWith("Second line"));
+    }
+
+    @Test
+    void brushPaintersDrawWithTheLinerAndPenPaintersFillWithPens() {
+        PaintPlan brushes = plan(Habits.usual().with(Habits.Medium.BRUSHES));
+        assertThat(brushes.operations().stream().filter(o -> o.kind() == Kind.OUTLINE).toList()).isNotEmpty().allMatch(o -> o.tool().contains("liner"));
+        Paint whitePen = Paint.usual("whitemarker", "white marker", PaintKind.PEN, Srgb.ofHex("#f6f4ee"), new Millilitres(9));
+        PaintPlan pens = plan(Habits.usual().with(Habits.Medium.PENS), whitePen);
+        assertThat(of(pens, "Fill the spot").tool()).contains("pen");
+        assertThat(of(plan(Habits.usual(), whitePen), "Fill the spot").tool()).doesNotContain("pen");
+    }
+
+    @Test
+    void aLargeAreaGetsItsEdgeWidenedBeforeTheLargeBrush() {
+        Operation ball = of(plan(Habits.usual()), "Fill the ball");
+        assertThat(ball.tool()).isEqualTo("large flat brush");
+        assertThat(ball.sentence()).contains("widen its edge");
+        assertThat(of(plan(Habits.usual()), "Fill the spot").sentence()).doesNotContain("widen");
+    }
+
+    @Test
+    void dampAndLooseStoneIsSaid() {
+        List<SteadyMass.Weighing> drying = List.of(new SteadyMass.Weighing(0, 500), new SteadyMass.Weighing(4, 470), new SteadyMass.Weighing(8, 452), new SteadyMass.Weighing(12, 441.2));
+        Project damp = project(Habits.usual()).withWeighings(drying);
+        assertThat(Planner.plan(damp, SURVEY, new Palette(Paints.shelf()), BALLS, Climate.room()).findings()).anyMatch(f -> f.sentence().contains("g of water") && f.sentence().contains("peels"));
+        Stone loose = Stone.cobble().withSkin(new Skin(RockKind.SANDSTONE, Texture.ROUGH, 0.15, Srgb.ofHex("#b89a6e"), false, true));
+        assertThat(Planner.plan(project(Habits.usual()).withStone(loose), Survey.of(loose), new Palette(Paints.shelf()), BALLS, Climate.room()).findings()).anyMatch(f -> f.sentence().contains("Grains rub off"));
+    }
+}
