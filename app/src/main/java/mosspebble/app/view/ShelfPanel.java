@@ -13,6 +13,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.scene.paint.Color;
@@ -119,7 +120,7 @@ final class ShelfPanel extends Panel {
         Button away = button("paint-away", "Take off the shelf", "Stones that use it are told by a finding", desk::takeAway);
         Button back = button("shelf-back", "Back to the cloth", "Back to the stone (Escape)", close);
         getChildren().addAll(head, name, kind, colours, opacity, drawdown, heading("Wet and dry"), wet, finish, binder, Matter.row(tip, coat), Matter.row(left, full, price), heading("Under a sealer"),
-                quiet("What your own test pieces showed goes before every rule."), tests, new HBox(6, away, back));
+                quiet("What your own test pieces showed goes before every rule."), tests, heading("What goes over what"), rules(), new HBox(6, away, back));
         desk.paintProperty().addListener((o, a, b) -> refresh());
         onRefresh(() -> {
             Optional<Paint> now = paint();
@@ -147,6 +148,25 @@ final class ShelfPanel extends Panel {
             });
             head(now);
         });
+    }
+
+    /** The whole table of rules. */
+    private static VBox rules() {
+        VBox rules = new VBox(6);
+        rules.setId("rules");
+        for (Compatibility.Rule rule : Compatibility.RULES) {
+            Label weight = new Label(switch (rule.severity()) {
+                case NEVER -> "never";
+                case CARE -> "care";
+                case NOTE -> "note";
+            });
+            weight.getStyleClass().addAll("weight", rule.severity() == Compatibility.Severity.NEVER ? "problem" : "quiet");
+            Label words = quiet(StringWords.upper(rule.name()) + ": " + rule.sentence());
+            HBox row = new HBox(6, weight, words);
+            HBox.setHgrow(words, Priority.ALWAYS);
+            rules.getChildren().add(row);
+        }
+        return rules;
     }
 
     private Optional<Paint> paint() {

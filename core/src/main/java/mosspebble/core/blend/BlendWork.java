@@ -2,6 +2,7 @@ package mosspebble.core.blend;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import mosspebble.core.colour.Ladder;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.sketch.Shapes;
@@ -38,11 +39,13 @@ public final class BlendWork {
     private final Geometry area;
     private final List<Palette.Colour> colours;
     private final Geometry seen;
+    private final Optional<Palette.Colour> white;
     private final Geometry subject;
     private final long seed;
     private final List<Piece> pieces = new ArrayList<>();
 
-    private BlendWork(Blend blend, String title, Geometry area, Geometry seen, List<Palette.Colour> colours, Geometry subject, long seed) {
+    private BlendWork(Blend blend, String title, Geometry area, Geometry seen, List<Palette.Colour> colours, Optional<Palette.Colour> white, Geometry subject, long seed) {
+        this.white = white;
         this.blend = blend;
         this.title = title;
         this.area = area;
@@ -57,12 +60,13 @@ public final class BlendWork {
      * @param area mm
      * @param seen what of it stays seen, mm: directions and sizes are counted there; empty for all
      * @param colours the area's own first, then those of the blend that can be mixed from the shelf
+     * @param white the white of the shelf, which the first load of a loaded brush takes along; empty for none
      * @param subject what stands before it, for {@link BlendKind#HALO}; may be empty
      * @param seed of the scattered marks
      * @return at least one piece; what has not the colours it needs is flat
      */
-    public static List<Piece> pieces(Blend blend, String title, Geometry area, Geometry seen, List<Palette.Colour> colours, Geometry subject, long seed) {
-        BlendWork work = new BlendWork(blend, title, area, body(seen.isEmpty() ? area : seen), colours, subject, seed);
+    public static List<Piece> pieces(Blend blend, String title, Geometry area, Geometry seen, List<Palette.Colour> colours, Optional<Palette.Colour> white, Geometry subject, long seed) {
+        BlendWork work = new BlendWork(blend, title, area, body(seen.isEmpty() ? area : seen), colours, white, subject, seed);
         BlendKind kind = colours.size() - 1 < blend.kind().leastColours() ? BlendKind.FLAT : blend.kind();
         switch (kind) {
             case FLAT, GRADED_CELLS -> work.base();
@@ -260,6 +264,8 @@ public final class BlendWork {
 
     private void loaded() {
         int n = colours.size();
+        white.filter(w -> w.lab().l() > colours.get(0).lab().l() + 10).ifPresent(w -> add(title + ", first with white in the load", area, mixed(colours.get(0), w, 0.34), 1, false, 0, false,
+                "The first coat, with white in the load: press at the tip, release toward the foot. It may show what is below."));
         double inward = 0.28 * size() / n * (0.5 + blend.amount());
         for (int i = 0; i < n; i++) {
             Geometry place = Shapes.grown(area, -i * inward);

@@ -11,6 +11,7 @@ import mosspebble.core.blend.BlendWork;
 import mosspebble.core.blend.Mud;
 import mosspebble.core.blend.Piece;
 import mosspebble.core.colour.Lab;
+import mosspebble.core.colour.Ladder;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.PaintKind;
@@ -200,7 +201,7 @@ final class Regions {
         List<Palette.Colour> all = new ArrayList<>(List.of(colour));
         blend.more().forEach(mix -> palette.colour(mix).ifPresent(all::add));
         long seed = title.hashCode() * 31L + depth;
-        List<Piece> pieces = remembered.recall(() -> BlendWork.pieces(blend, title, place, visible, all, design.silhouette(), seed), "blend", blend, title, place, visible, all, design.silhouette());
+        List<Piece> pieces = remembered.recall(() -> BlendWork.pieces(blend, title, place, visible, all, white(), design.silhouette(), seed), "blend", blend, title, place, visible, all, white(), design.silhouette());
         if (blend.kind().joins() && blend.method() == Blend.Method.WET) {
             for (int k = 0; k + 1 < all.size(); k++) {
                 Mud.between(all.get(k), all.get(k + 1)).ifPresent(mud -> muddy.add(new Muddy(title, mud)));
@@ -215,6 +216,11 @@ final class Regions {
             into.add(new Region(kind, piece.title(), piece.place(), piece.colour(), piece.thin(), piece.hides(), level + Math.min(k, Region.LEVELS - 4), 0, 0, Soft.of(piece.softMm(), place), piece.wet() ? wet : -1, piece.how(),
                     k == 0 ? reason : blend.kind().sentence()));
         }
+    }
+
+    /** The palest brush paint, if it is pale enough to be called a white. */
+    private Optional<Palette.Colour> white() {
+        return Ladder.end(palette, true).filter(p -> Lab.of(p.swatch()).l() > 88).flatMap(p -> palette.colour(Mix.of(p.id())));
     }
 
     /** The step of a graded slot that this part takes: by how far along the direction it lies among the parts of its slot. */

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import mosspebble.core.Paints;
 import mosspebble.core.colour.Lab;
 import mosspebble.core.colour.Mix;
@@ -30,7 +31,7 @@ class BlendTest {
     }
 
     private static List<Piece> pieces(Blend blend, String... ids) {
-        return BlendWork.pieces(blend, "the sky", OVAL, OVAL, colours(ids), SUBJECT, 7);
+        return BlendWork.pieces(blend, "the sky", OVAL, OVAL, colours(ids), PALETTE.colour(Mix.of("white")), SUBJECT, 7);
     }
 
     private static Blend full(BlendKind kind) {
@@ -127,6 +128,16 @@ class BlendTest {
             double many = marks(kind, 0.9);
             assertThat(many).as("%s", kind).isGreaterThan(1.3 * few);
         }
+    }
+
+    @Test
+    @Tag("outside") // first coat with white in the load, second without (common practice, no source)
+    void aLoadedBrushTakesWhiteAlongInItsFirstCoatOnly() {
+        List<Piece> pieces = pieces(full(BlendKind.LOADED), "blue", "purple");
+        assertThat(pieces.get(0).title()).contains("white in the load");
+        assertThat(pieces.get(0).colour().mix().parts()).anyMatch(p -> p.paint().equals("white"));
+        assertThat(pieces.subList(1, pieces.size())).isNotEmpty().allMatch(p -> p.colour().mix().parts().stream().noneMatch(q -> q.paint().equals("white")));
+        assertThat(BlendWork.pieces(full(BlendKind.LOADED), "the sky", OVAL, OVAL, colours("blue", "purple"), Optional.empty(), SUBJECT, 7).get(0).title()).doesNotContain("white");
     }
 
     private static double marks(BlendKind kind, double amount) {
