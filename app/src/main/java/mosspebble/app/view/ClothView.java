@@ -65,6 +65,7 @@ final class ClothView extends Region {
     private StonePicture shadowOf;
     private double scale;
     private boolean hover;
+    private Point2D handAt = Point2D.ZERO;
     /** Whether the bare stone lies drawn already below what is dragged. */
     private boolean bareUnderHand;
 
@@ -464,6 +465,7 @@ final class ClothView extends Region {
 
     private void press(MouseEvent e) {
         requestFocus();
+        handAt = new Point2D(e.getX(), e.getY());
         if (atStone()) {
             stoneTool.press(frame(), e);
             redrawOverlay();
@@ -478,6 +480,7 @@ final class ClothView extends Region {
     }
 
     private void drag(MouseEvent e) {
+        handAt = new Point2D(e.getX(), e.getY());
         if (atStone()) {
             stoneTool.drag(frame(), e);
             return;
@@ -492,6 +495,9 @@ final class ClothView extends Region {
     }
 
     private void release(MouseEvent e) {
+        if (handAt.distance(e.getX(), e.getY()) > 0.5) { // a quick hand lets go before its last move was told
+            drag(e);
+        }
         sketchTool.release();
         if (atStone()) {
             stoneTool.release();

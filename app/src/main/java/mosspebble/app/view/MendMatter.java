@@ -37,7 +37,7 @@ final class MendMatter extends Matter {
         this.mend = mend;
         place.setId("mend-place");
         place.setWrapText(true);
-        place.getStyleClass().add("step-title");
+        place.getStyleClass().add("answer");
         mishap = new Choice<>("What happened", mend.mishapProperty()::set);
         for (Correction.Mishap each : Correction.Mishap.values()) {
             mishap.option("mishap-" + each.name().toLowerCase(Locale.ROOT), each.label(), each, each.sentence());

@@ -42,7 +42,7 @@ final class StepsMatter extends Matter {
         this.panel = panel;
         steps.setId("steps");
         steps.setAccessibleText("Steps in order; Alt Up and Alt Down move one");
-        steps.setPrefHeight(164);
+        steps.setPrefHeight(150);
         steps.setMinHeight(140);
         steps.setCellFactory(list -> new StepCell());
         steps.getSelectionModel().selectedIndexProperty().addListener((o, before, now) -> {
@@ -117,7 +117,7 @@ final class StepsMatter extends Matter {
         }
         pending = "";
         Panel.present(own, panel.project().filter(p -> !p.order().isEmpty()).isPresent());
-        film.setText(plan == null ? "" : plan.weakest().map(w -> "The film is thickest under " + plan.operations().get(w.top()).title().replaceFirst("^\\S+ ", "") + ": " + Numbers.text(w.um(), 0) + " µm in " + w.coats() + " coats"
+        film.setText(plan == null ? "" : plan.weakest().map(w -> "The film is thickest under " + plan.operations().get(w.top()).what() + ": " + Numbers.text(w.um(), 0) + " µm in " + w.coats() + " coats"
                 + (w.onRim() ? ", on the rim." : ".")).orElse(""));
         select();
     }

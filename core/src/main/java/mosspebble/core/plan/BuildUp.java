@@ -186,7 +186,7 @@ final class BuildUp {
         Operation ground = operations.get(below);
         Geometry part = remembered.common(place, ground.place());
         if (Tools.widerThan(part, 1.6)) {
-            Region extra = new Region(Operation.Kind.MORE, first.title() + " where it lies on " + ground.title().replaceFirst("^\\S+ ", ""), part, first.colour(), first.thin(), true, first.depth(), first.lineMm(), 0,
+            Region extra = new Region(Operation.Kind.MORE, first.title() + " where it lies on " + ground.what(), part, first.colour(), first.thin(), true, first.depth(), first.lineMm(), 0,
                     ground.coat().map(Coat::name).orElse("what is below") + " still shows through " + StepWords.count(laidCoats) + " there.");
             layCoats(key + " again", List.of(extra), part, coats, coats);
         }

@@ -102,7 +102,7 @@ public record Correction(String place, List<Step> steps) {
         }
 
         Correction correct(Mishap mishap, Optional<Mix> slipped) {
-            String place = stack.isEmpty() ? "bare stone" : plan.operations().get(top().step()).title().replaceFirst("^\\S+ ", "") + " in " + top().name();
+            String place = stack.isEmpty() ? "bare stone" : plan.operations().get(top().step()).what() + ", " + top().name();
             if (sealed) {
                 say("The stone is sealed here: wipe it, dull the place with very fine paper so that paint grips, and dust it off.", Duration.ZERO);
             }

@@ -223,7 +223,7 @@ final class FindingRules {
         if (weakest.isPresent()) {
             PaintPlan.Weakest w = weakest.get();
             double limit = PEEL_UM * (glassy ? 0.7 : 1) * (w.onRim() ? 0.8 : 1);
-            String where = operations.get(w.top()).title().replaceFirst("^\\S+ ", "");
+            String where = operations.get(w.top()).what();
             if (w.um() > limit) {
                 String why = glassy && w.onRim() ? " from a rim of stone as glassy as this" : glassy ? " from a stone as glassy as this" : w.onRim() ? " where it bends over the rim" : "";
                 findings.add(Finding.of(Weight.MIND, Stage.BUILD_UP, "The film is thickest under " + where + ": " + Numbers.text(w.um(), 0) + " µm in " + w.coats() + " coats; over " + Numbers.text(limit, 0) + " µm it may peel" + why + "."));

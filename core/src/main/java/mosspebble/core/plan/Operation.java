@@ -55,6 +55,11 @@ public record Operation(Kind kind, String key, String title, String sentence, St
         }
     }
 
+    /** What it is done to, in the painter's words: the title without its verb. */
+    public String what() {
+        return title.replaceFirst("^(Work in|Coat again:|\\S+) ", "");
+    }
+
     public Operation {
         after = List.copyOf(after);
     }
