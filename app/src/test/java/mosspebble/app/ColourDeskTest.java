@@ -36,7 +36,7 @@ class ColourDeskTest {
     private final Workbench workbench = new Workbench(LanternWalk.studio(BuiltIn.repertoire()), (studio, title) -> { });
 
     private interface Use {
-        void of(Show show, ColourDesk colours) throws Exception;
+        void of(PlanDesk desk, Show show, ColourDesk colours) throws Exception;
     }
 
     private void with(Use use) throws Exception {
@@ -46,7 +46,7 @@ class ColourDeskTest {
             Show show = new Show(workbench, desk);
             desk.begin();
             until(() -> show.plan() != null);
-            use.of(show, new ColourDesk(workbench, show, desk));
+            use.of(desk, show, new ColourDesk(workbench, show, desk));
         }
     }
 
@@ -64,7 +64,7 @@ class ColourDeskTest {
 
     @Test
     void partsAreAddedAndTakenAwayAndWhatDoesNotMixIsSaid() throws Exception {
-        with((show, colours) -> {
+        with((desk, show, colours) -> {
             Slot belly = slot(colours, "belly");
             colours.set(belly, Mix.of("sand"));
             colours.change(belly, "cream", 1);
@@ -84,7 +84,7 @@ class ColourDeskTest {
 
     @Test
     void aPlaceOnTheStoneTakesItsColourInHand() throws Exception {
-        with((show, colours) -> {
+        with((desk, show, colours) -> {
             Coordinate eye = show.plan().design().orElseThrow().parts().stream().filter(p -> p.part().slot().equals("beak")).findFirst().orElseThrow().drawn().getCentroid().getCoordinate();
             colours.pick(eye.x, eye.y);
             assertThat(colours.slotProperty().get()).isEqualTo("beak");
@@ -99,7 +99,7 @@ class ColourDeskTest {
 
     @Test
     void whatAStoneTakesGrowsWithItsCoatsAndPalettesAreForThisStone() throws Exception {
-        with((show, colours) -> {
+        with((desk, show, colours) -> {
             double[] use = colours.use(slot(colours, "feathers"));
             assertThat(use[0]).isPositive();
             assertThat(use[1]).isGreaterThanOrEqualTo(1);
@@ -145,12 +145,15 @@ class ColourDeskTest {
 
     @Test
     void aMistakeIsPutRightWhereItIsPointedAt() throws Exception {
-        with((show, colours) -> {
-            MendDesk mend = new MendDesk(workbench, show);
-            assertThat(mend.correction()).isEmpty();
+        with((desk, show, colours) -> {
+            MendDesk mend = new MendDesk(workbench, show, desk);
+            mend.ask();
+            assertThat(mend.correctionProperty().get()).as("nothing pointed at").isNull();
             mend.slipOfThePen();
             assertThat(mend.slippedProperty().get()).isNotNull();
-            Correction there = mend.correction().orElseThrow();
+            mend.ask();
+            until(() -> mend.correctionProperty().get() != null);
+            Correction there = mend.correctionProperty().get();
             assertThat(there.steps()).hasSizeGreaterThan(2);
             for (int i = 0; i < 200; i++) {
                 mend.move(5, 0);

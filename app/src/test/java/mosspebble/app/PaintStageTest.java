@@ -76,13 +76,15 @@ class PaintStageTest {
             app.click("#closer");
             app.until("what to buy", () -> app.present("#purchase") && app.text("#purchase").startsWith("Buy "));
 
+            app.click("#slot-wings");
+            String wings = app.text("#slot-title");
             Node cloth = app.find("#cloth");
             app.robot.clickOn(cloth.localToScreen(cloth.getBoundsInLocal().getWidth() / 2, cloth.getBoundsInLocal().getHeight() / 2 + 20));
-            app.until("the colour below the pointer", () -> !app.text("#slot-title").isEmpty());
+            app.until("the colour below the pointer, which is not that of the wings", () -> !app.text("#slot-title").equals(wings));
             assertThat(app.plan().design().orElseThrow().slots()).extracting(Slot::title).contains(app.text("#slot-title"));
             app.click("#slot-belly");
             app.click("#colour-beside");
-            assertThat(app.text("#beside-sum")).isNotBlank();
+            app.until("how neighbours stand beside each other", () -> app.present("#beside-sum") && app.text("#beside-sum").matches("Every colour stands out.*|.*would vanish.*"));
             app.click("#colour-palettes");
             app.until("palettes", () -> app.present("#palette-dusk"));
             app.click("#palette-dusk");
@@ -94,7 +96,6 @@ class PaintStageTest {
 
     @Test
     void aPaintIsCalibratedTestedAndTheShelfIsReadFromATable() throws Exception {
-        Paint yellow = LanternWalk.shelf().find("yellow").orElseThrow();
         try (Driver app = new Driver(folder.resolve("s.pebble"), true)) {
             app.settled();
             app.keys(KeyCode.S);
@@ -120,12 +121,10 @@ class PaintStageTest {
             app.until("the new paint", () -> app.present("#shelf-fog-blue"));
         }
         Studio studio = saved();
-        SimulatedDrawdown pot = new SimulatedDrawdown(yellow, 1);
         Paint kept = studio.shelf().find("yellow").orElseThrow();
         assertThat(kept.left().value()).as("from the table").isEqualTo(12);
         assertThat(studio.shelf().paints().stream().filter(p -> p.name().equals("straw yellow")).toList()).as("replaced, not doubled").hasSize(1);
         assertThat(studio.tests()).contains(new SmearTest("yellow", "varnish", SmearTest.Outcome.SMEARS, ""));
-        assertThat(pot.hiding()).as("what is in the pot is not what the label says").isNotEqualTo(yellow.hiding());
     }
 
     @Test
@@ -135,7 +134,7 @@ class PaintStageTest {
             app.command("look at the shelf");
             app.click("#shelf-sand");
             app.click("#paint-stripe");
-            app.until("the reading", () -> app.text("#paint-hides").matches(".*±.*"));
+            app.until("the reading", () -> !app.text("#paint-hides").contains("± " + Math.round(100 * Opacity.SPREAD)));
             app.click("#paint-wet-dry");
         }
         Paint label = LanternWalk.shelf().find("sand").orElseThrow();
@@ -245,14 +244,12 @@ class PaintStageTest {
             app.click("#slipped-pen-black");
             app.until("steps", () -> app.robot.lookup("#mend-steps .label").queryAll().size() > 4);
             String withMouse = app.text("#mend-place");
-            app.keys(KeyCode.TAB);
             app.robot.interact(cloth::requestFocus);
             app.keys(KeyCode.ENTER);
             for (int i = 0; i < 3; i++) {
                 app.keys(KeyCode.SHIFT, KeyCode.DOWN);
             }
-            assertThat(app.text("#mend-place")).as("by keys alone").startsWith("At ");
-            assertThat(withMouse).isNotBlank();
+            app.until("another place, by keys alone", () -> app.text("#mend-place").startsWith("At ") && !app.text("#mend-place").equals(withMouse));
             app.click("#mishap-smudge");
             assertThat(app.present("#mend-colours")).isFalse();
         }

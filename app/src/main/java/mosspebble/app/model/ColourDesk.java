@@ -59,10 +59,11 @@ public final class ColourDesk {
     private final ObjectProperty<Srgb> wish = new SimpleObjectProperty<>();
     private final ReadOnlyObjectWrapper<Found> found = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<List<Schemes.Scheme>> schemes = new ReadOnlyObjectWrapper<>(List.of());
+    private final PlanDesk.Line comparing = new PlanDesk.Line();
+    private final ReadOnlyObjectWrapper<List<Neighbours.Apart>> apart = new ReadOnlyObjectWrapper<>(List.of());
+    private PaintPlan apartOf;
     private Object schemesOf;
     private List<Object> asked = List.of();
-    private Shelf paletteOf;
-    private Palette palette;
 
     public ColourDesk(Workbench workbench, Show show, PlanDesk desk) {
         this.workbench = workbench;
@@ -90,12 +91,7 @@ public final class ColourDesk {
     }
 
     public Palette palette() {
-        Shelf shelf = workbench.studio().shelf();
-        if (!shelf.equals(paletteOf)) {
-            paletteOf = shelf;
-            palette = new Palette(shelf);
-        }
-        return palette;
+        return desk.palette(workbench.studio().shelf());
     }
 
     /** The slots of the design, the ground last if the stone gets one. */
@@ -318,8 +314,18 @@ public final class ColourDesk {
         return new double[] {area, coats};
     }
 
-    public List<Neighbours.Apart> apart() {
-        return show.plan() == null ? List.of() : Neighbours.apart(show.plan(), palette());
+    /** How well the neighbours of the plan asked for last are told apart, the least first. */
+    public ReadOnlyObjectProperty<List<Neighbours.Apart>> apartProperty() {
+        return apart.getReadOnlyProperty();
+    }
+
+    public void askApart() {
+        PaintPlan plan = show.plan();
+        Shelf shelf = workbench.studio().shelf();
+        if (plan != null && plan != apartOf) {
+            apartOf = plan;
+            desk.ask(comparing, d -> Neighbours.apart(plan, d.palette(shelf)), apart::set);
+        }
     }
 
     public String title(String slotId) {

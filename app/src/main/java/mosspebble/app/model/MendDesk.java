@@ -3,14 +3,16 @@ package mosspebble.app.model;
 import java.util.Optional;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import mosspebble.core.colour.Lab;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.PaintKind;
-import mosspebble.core.colour.Palette;
 import mosspebble.core.plan.Correction;
 import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.Studio;
 import mosspebble.core.stone.Stone;
 
 /** Putting a mistake right: where it is, what it is, which colour slipped. */
@@ -18,14 +20,18 @@ public final class MendDesk {
 
     private final Workbench workbench;
     private final Show show;
+    private final PlanDesk desk;
+    private final PlanDesk.Line mending = new PlanDesk.Line();
+    private final ReadOnlyObjectWrapper<Correction> correction = new ReadOnlyObjectWrapper<>();
     private final BooleanProperty pointing = new SimpleBooleanProperty();
     private final ObjectProperty<double[]> place = new SimpleObjectProperty<>();
     private final ObjectProperty<Correction.Mishap> mishap = new SimpleObjectProperty<>(Correction.Mishap.SLIP);
     private final ObjectProperty<Mix> slipped = new SimpleObjectProperty<>();
 
-    public MendDesk(Workbench workbench, Show show) {
+    public MendDesk(Workbench workbench, Show show, PlanDesk desk) {
         this.workbench = workbench;
         this.show = show;
+        this.desk = desk;
         workbench.shownProperty().addListener((o, a, b) -> {
             if (a == null || b == null || !a.id().equals(b.id())) {
                 place.set(null);
@@ -52,13 +58,28 @@ public final class MendDesk {
         return slipped;
     }
 
-    /** What to do; empty while something is missing. */
-    public Optional<Correction> correction() {
+    /** What to do; null while something is missing. */
+    public ReadOnlyObjectProperty<Correction> correctionProperty() {
+        return correction.getReadOnlyProperty();
+    }
+
+    /** Works out anew what to do, for what is pointed at now. */
+    public void ask() {
         PaintPlan plan = show.plan();
-        if (plan == null || place.get() == null) {
-            return Optional.empty();
+        double[] at = place.get();
+        if (plan == null || at == null) {
+            correction.set(null);
+            return;
         }
-        return Optional.of(Correction.of(plan, show.steps(), place.get()[0], place.get()[1], mishap.get(), Optional.ofNullable(slipped.get()), new Palette(workbench.studio().shelf()), workbench.studio().climate()));
+        int done = show.steps();
+        Correction.Mishap what = mishap.get();
+        Optional<Mix> which = Optional.ofNullable(slipped.get());
+        Studio studio = workbench.studio();
+        desk.ask(mending, d -> Correction.of(plan, done, at[0], at[1], what, which, d.palette(studio.shelf()), studio.climate()), answer -> {
+            if (place.get() != null) {
+                correction.set(answer);
+            }
+        });
     }
 
     /** The commonest mishap: a slip of the darkest pen, at the middle until something is pointed at. */

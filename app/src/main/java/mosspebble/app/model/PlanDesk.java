@@ -167,9 +167,11 @@ public final class PlanDesk implements AutoCloseable {
         return surveys.computeIfAbsent(stone, Survey::of);
     }
 
-    /** The palette of a shelf; only on the worker. */
+    /** The palette of a shelf; from any thread, since what is on the screen asks for the one the plan was made with. */
     public Palette palette(Shelf shelf) {
-        return palettes.computeIfAbsent(shelf, Palette::new);
+        synchronized (palettes) {
+            return palettes.computeIfAbsent(shelf, Palette::new);
+        }
     }
 
     /** The plan of a project; only on the worker. */

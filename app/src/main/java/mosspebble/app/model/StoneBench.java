@@ -27,7 +27,7 @@ public final class StoneBench {
     }
 
     /** What lies in the middle of the window. */
-    public enum Middle { CLOTH, PHOTO, BASKET, LIBRARY, SHELF, COMPARE }
+    public enum Middle { CLOTH, PHOTO, BASKET, OFFERS, SHELF, COMPARE }
 
     /** What shall look straight or round. */
     public enum Guide { NONE, LINE, RING }

@@ -21,22 +21,19 @@ final class BesideMatter extends Matter {
     private static final int MOST = 9;
 
     private final ColourDesk colours;
-    private final Panel panel;
-    private Object shown;
 
-    BesideMatter(Panel panel, ColourDesk colours) {
-        this.panel = panel;
+    BesideMatter(ColourDesk colours) {
         this.colours = colours;
+        colours.apartProperty().addListener((o, a, b) -> fill(b));
     }
 
     @Override
     void refresh() {
-        if (panel.show.plan() == shown) {
-            return;
-        }
-        shown = panel.show.plan();
+        colours.askApart();
+    }
+
+    private void fill(List<Neighbours.Apart> all) {
         getChildren().clear();
-        List<Neighbours.Apart> all = colours.apart();
         long some = all.stream().filter(Neighbours.Apart::vanishesForSome).count();
         long vanish = all.stream().filter(Neighbours.Apart::vanishes).count();
         Label sum = new Label(all.isEmpty() ? "Nothing lies beside anything yet." : vanish == 0 && some == 0 ? "Every colour stands out from its neighbours, or has a line between." : vanish == 0 ? "Every colour stands out for usual eyes; " + some + (some == 1 ? " pair is" : " pairs are") + " alike for those who lack a kind of cone." : vanish == 1 ? "One colour would vanish beside its neighbour." : vanish + " colours would vanish beside their neighbours.");

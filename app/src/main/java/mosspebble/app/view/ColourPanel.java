@@ -60,7 +60,7 @@ final class ColourPanel extends Panel {
         this.colours = colours;
         mix = new MixMatter(this, colours, shelf);
         blend = new BlendMatter(this, colours);
-        beside = new BesideMatter(this, colours);
+        beside = new BesideMatter(colours);
         palettes = new PalettesMatter(this, colours);
         dabs.setId("slots");
         Choice<Page> pages = new Choice<>("", page::set);

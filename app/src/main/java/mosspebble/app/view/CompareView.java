@@ -55,9 +55,9 @@ final class CompareView extends BorderPane {
         this.workbench = workbench;
         this.desk = desk;
         setId("compare-view");
-        getStyleClass().addAll("basket", "library");
+        getStyleClass().addAll("basket", "planks");
         VBox top = new VBox(7, choices, answers);
-        top.getStyleClass().add("library-top");
+        top.getStyleClass().add("planks-top");
         answers.setMinHeight(28);
         setTop(top);
         pictures.setAlignment(Pos.CENTER);

@@ -25,8 +25,8 @@ import javafx.scene.layout.VBox;
 import javafx.scene.text.TextAlignment;
 import javafx.stage.FileChooser;
 import javafx.util.Duration;
-import mosspebble.app.model.Library;
-import mosspebble.app.model.Library.Offer;
+import mosspebble.app.model.Offers;
+import mosspebble.app.model.Offers.Offer;
 import mosspebble.app.model.PlanDesk;
 import mosspebble.app.model.SketchDesk;
 import mosspebble.app.model.Workbench;
@@ -58,7 +58,7 @@ final class LibraryView extends BorderPane {
         this.desk = desk;
         this.close = close;
         setId("library");
-        getStyleClass().addAll("basket", "library");
+        getStyleClass().addAll("basket", "planks");
         search.setId("library-search");
         search.setPromptText("a few letters: owl, petals, ring of 24 dots, word Quillbeck");
         search.setAccessibleText("Search the library");
@@ -81,7 +81,7 @@ final class LibraryView extends BorderPane {
         HBox row = new HBox(10, search, own);
         row.setAlignment(Pos.CENTER_LEFT);
         VBox top = new VBox(4, row, purpose);
-        top.getStyleClass().add("library-top");
+        top.getStyleClass().add("planks-top");
         setTop(top);
         ScrollPane scroll = new ScrollPane(shelves);
         scroll.setFitToWidth(true);
@@ -116,7 +116,7 @@ final class LibraryView extends BorderPane {
             return;
         }
         Studio studio = workbench.studio();
-        List<Offer> found = Library.found(studio, search.getText());
+        List<Offer> found = Offers.found(studio, search.getText());
         shelves.getChildren().clear();
         Map<String, FlowPane> rows = new LinkedHashMap<>();
         for (Offer offer : found) {
@@ -149,7 +149,7 @@ final class LibraryView extends BorderPane {
         card.setMinSize(CARD, Sample.HIGH + TITLE + 10);
         card.setMaxSize(CARD, Sample.HIGH + TITLE + 10);
         card.setId(offer.id());
-        card.getStyleClass().addAll("found", "library-card");
+        card.getStyleClass().addAll("found", "planks-card");
         card.setAccessibleText(offer.title());
         card.setTooltip(new Tooltip(offer.title() + ", fitted to the face"));
         card.setOnAction(e -> take(offer));
@@ -167,7 +167,7 @@ final class LibraryView extends BorderPane {
             search.clear();
             bring(Path.of(text));
         } else {
-            Library.found(workbench.studio(), text).stream().findFirst().ifPresent(this::take);
+            Offers.found(workbench.studio(), text).stream().findFirst().ifPresent(this::take);
         }
     }
 

@@ -1,8 +1,8 @@
 package mosspebble.app.view;
 
-import java.util.ArrayList;
-import java.util.List;
+import java.util.LinkedHashMap;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -15,11 +15,12 @@ import javafx.scene.layout.VBox;
 import mosspebble.app.model.MendDesk;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.PaintKind;
-import mosspebble.core.colour.Palette;
+import mosspebble.core.colour.Shelf;
 import mosspebble.core.plan.Correction;
 import mosspebble.core.plan.Operation;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.timetable.Durations;
+import mosspebble.core.units.Srgb;
 
 /** Point at a mistake on the stone, say what it is, and the steps that mend it stand here. */
 final class MendMatter extends Matter {
@@ -45,6 +46,8 @@ final class MendMatter extends Matter {
         steps.setId("mend-steps");
         colours.setId("mend-colours");
         getChildren().addAll(Panel.quiet("Click the place on the stone, or press Enter on the cloth and use the arrow keys. It counts as painted as far as the slider stands."), mishap, which, colours, place, steps);
+        fill(Optional.empty());
+        mend.correctionProperty().addListener((o, a, b) -> fill(Optional.ofNullable(b)));
         mend.placeProperty().addListener((o, a, b) -> refresh());
         mend.mishapProperty().addListener((o, a, b) -> refresh());
         mend.slippedProperty().addListener((o, a, b) -> refresh());
@@ -62,8 +65,11 @@ final class MendMatter extends Matter {
         Panel.present(which, asks);
         Panel.present(colours, asks);
         colours();
+        mend.ask();
+    }
+
+    private void fill(Optional<Correction> correction) {
         steps.getChildren().clear();
-        Optional<Correction> correction = mend.correction();
         place.setText(correction.map(c -> "At " + c.place()).orElse("Nothing pointed at yet"));
         correction.ifPresent(c -> {
             for (int i = 0; i < c.steps().size(); i++) {
@@ -92,27 +98,23 @@ final class MendMatter extends Matter {
     /** The colours of this plan, then the pens. */
     private void colours() {
         PaintPlan plan = panel.show.plan();
-        List<Mix> mixes = new ArrayList<>();
+        Shelf shelf = panel.workbench.studio().shelf();
+        Map<Mix, Srgb> looks = new LinkedHashMap<>();
         if (plan != null) {
-            plan.operations().stream().filter(o -> o.kind() != Operation.Kind.SEAL).flatMap(o -> o.mix().stream()).distinct().forEach(mixes::add);
+            plan.operations().stream().filter(o -> o.kind() != Operation.Kind.SEAL && o.coat().isPresent()).forEach(o -> looks.putIfAbsent(o.mix().orElseThrow(), o.coat().get().swatch()));
         }
-        panel.workbench.studio().shelf().ofKind(PaintKind.PEN).stream().map(p -> Mix.of(p.id())).filter(m -> !mixes.contains(m)).forEach(mixes::add);
-        Palette palette = new Palette(panel.workbench.studio().shelf());
+        shelf.ofKind(PaintKind.PEN).forEach(p -> looks.putIfAbsent(Mix.of(p.id()), p.swatch()));
         colours.getChildren().clear();
-        int number = 0;
-        for (Mix mix : mixes) {
-            int own = number++;
-            palette.colour(mix).ifPresent(c -> {
-                String words = palette.shelf().words(mix);
-                Button dab = Panel.button("slipped-" + (mix.isSingle() ? mix.parts().get(0).paint() : own), "", words, () -> mend.slippedProperty().set(mix));
-                dab.getStyleClass().setAll("button", "dab");
-                if (mix.equals(mend.slippedProperty().get())) {
-                    dab.getStyleClass().add("chosen");
-                }
-                dab.setStyle("-fx-background-color: " + c.optics().full().toSrgb().hex() + ";");
-                dab.setAccessibleText(words);
-                colours.getChildren().add(dab);
-            });
-        }
+        looks.forEach((mix, look) -> {
+            String words = shelf.words(mix);
+            Button dab = Panel.button("slipped-" + (mix.isSingle() ? mix.parts().get(0).paint() : colours.getChildren().size()), "", words, () -> mend.slippedProperty().set(mix));
+            dab.getStyleClass().setAll("button", "dab");
+            if (mix.equals(mend.slippedProperty().get())) {
+                dab.getStyleClass().add("chosen");
+            }
+            dab.setStyle("-fx-background-color: " + look.hex() + ";");
+            dab.setAccessibleText(words);
+            colours.getChildren().add(dab);
+        });
     }
 }

@@ -54,7 +54,7 @@ final class ShelfView extends BorderPane {
         this.workbench = workbench;
         this.desk = desk;
         setId("shelf");
-        getStyleClass().addAll("basket", "library");
+        getStyleClass().addAll("basket", "planks");
         search.setId("shelf-search");
         search.setPromptText("a few letters of a name or kind; a file's path and Enter brings the file");
         search.setAccessibleText("Search the shelf");
@@ -76,7 +76,7 @@ final class ShelfView extends BorderPane {
         Button write = Panel.button("shelf-write", "Write CSV …", "The whole shelf as a table", this::write);
         HBox row = new HBox(8, search, add, bring, write);
         row.setAlignment(Pos.CENTER_LEFT);
-        row.getStyleClass().add("library-top");
+        row.getStyleClass().add("planks-top");
         setTop(row);
         ScrollPane scroll = new ScrollPane(planks);
         scroll.setFitToWidth(true);
@@ -163,7 +163,7 @@ final class ShelfView extends BorderPane {
         Button card = new Button();
         card.setGraphic(content);
         card.setId("shelf-" + paint.id());
-        card.getStyleClass().addAll("found", "library-card", "shelf-card");
+        card.getStyleClass().addAll("found", "planks-card", "shelf-card");
         card.pseudoClassStateChanged(CURRENT, desk.inHand().filter(p -> p.id().equals(paint.id())).isPresent());
         card.setAccessibleText(ColourDesk.about(paint));
         card.setOnAction(e -> desk.paintProperty().set(paint.id()));

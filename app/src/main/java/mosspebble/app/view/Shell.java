@@ -23,7 +23,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import mosspebble.app.model.Deed;
-import mosspebble.app.model.Library;
+import mosspebble.app.model.Offers;
 import mosspebble.app.model.ColourDesk;
 import mosspebble.app.model.MendDesk;
 import mosspebble.app.model.PhotoDesk;
@@ -96,7 +96,7 @@ public final class Shell extends StackPane {
         this.sketch = new SketchDesk(workbench, desk, show);
         this.colours = new ColourDesk(workbench, show, desk);
         this.shelfDesk = new ShelfDesk(workbench);
-        this.mend = new MendDesk(workbench, show);
+        this.mend = new MendDesk(workbench, show, desk);
         cloth = new ClothView(workbench, show, line, bench, sketch, mend, colours);
         sliceView = new SliceView(workbench, show, line);
         FindingsBox findings = new FindingsBox(workbench, show);
@@ -140,6 +140,7 @@ public final class Shell extends StackPane {
         frame.setBottom(new TrayView(workbench, show, this::newStone));
         getChildren().add(frame);
         makeDeeds();
+        mend.pointingProperty().addListener((o, a, b) -> slice());
         bench.middleProperty().addListener((o, a, b) -> stage());
         bench.pageProperty().addListener((o, a, b) -> stage());
         workbench.stageProperty().addListener((o, a, b) -> {
@@ -334,7 +335,7 @@ public final class Shell extends StackPane {
             return;
         }
         workbench.stageProperty().set(Stage.SKETCH);
-        bench.middleProperty().set(Middle.LIBRARY);
+        bench.middleProperty().set(Middle.OFFERS);
         library.open();
     }
 
@@ -361,7 +362,7 @@ public final class Shell extends StackPane {
 
     /** What was asked for in so many words, and everything of the library that has them in its title. */
     private List<Deed> spoken(String text) {
-        return text.strip().length() < 3 ? List.of() : Library.found(workbench.studio(), text).stream().limit(12).map(offer -> new Deed("Put on the stone: " + offer.title(), "", atSketch(() -> sketch.take(offer.subject(), true)))).toList();
+        return text.strip().length() < 3 ? List.of() : Offers.found(workbench.studio(), text).stream().limit(12).map(offer -> new Deed("Put on the stone: " + offer.title(), "", atSketch(() -> sketch.take(offer.subject(), true)))).toList();
     }
 
     private void remove() {
@@ -509,7 +510,7 @@ public final class Shell extends StackPane {
             basketPanel = new BasketPanel(workbench, show, bench, basketShelf, BuiltIn.titles());
             middle.getChildren().add(1, basketView);
         }
-        if (shown == Middle.LIBRARY && library == null) {
+        if (shown == Middle.OFFERS && library == null) {
             library = new LibraryView(workbench, sketch, desk, this::closeLibrary);
             middle.getChildren().add(1, library);
         }
@@ -524,7 +525,7 @@ public final class Shell extends StackPane {
         }
         for (Node made : new Node[] {library, shelfView, compare}) {
             if (made != null) {
-                Panel.present(made, made == library ? shown == Middle.LIBRARY : made == shelfView ? shown == Middle.SHELF : shown == Middle.COMPARE);
+                Panel.present(made, made == library ? shown == Middle.OFFERS : made == shelfView ? shown == Middle.SHELF : shown == Middle.COMPARE);
             }
         }
         Panel.present(cloth, shown == Middle.CLOTH);
@@ -558,7 +559,7 @@ public final class Shell extends StackPane {
         }
         boolean painted = stage.compareTo(Stage.COLOUR) >= 0;
         boolean onCloth = shown == Middle.CLOTH;
-        Panel.present(sliceView, onCloth && (stage.compareTo(Stage.BUILD_UP) >= 0 || stage == Stage.STONE && bench.pageProperty().get() == Page.DOME));
+        slice();
         Panel.present(stepBar, painted && onCloth);
         if (!painted) {
             stepBar.stop();
@@ -567,7 +568,17 @@ public final class Shell extends StackPane {
         } else if (workbench.stepProperty().get() == 0) {
             workbench.stepProperty().set(Integer.MAX_VALUE);
         }
+        if (stage != Stage.BUILD_UP) {
+            mend.pointingProperty().set(false);
+        }
         panel.refresh();
+    }
+
+    /** The slice stands below a painted stone, and below the dome; what mends a mistake needs its room. */
+    private void slice() {
+        Stage stage = workbench.stageProperty().get();
+        boolean cuts = stage.compareTo(Stage.BUILD_UP) >= 0 && !mend.pointingProperty().get() || stage == Stage.STONE && bench.pageProperty().get() == Page.DOME;
+        Panel.present(sliceView, bench.middleProperty().get() == Middle.CLOTH && cuts);
     }
 
     private void refresh() {
@@ -580,7 +591,7 @@ public final class Shell extends StackPane {
             getStyleClass().add("evening");
         }
         switch (bench.middleProperty().get()) {
-            case CLOTH, LIBRARY, COMPARE -> panel(workbench.stageProperty().get()).refresh();
+            case CLOTH, OFFERS, COMPARE -> panel(workbench.stageProperty().get()).refresh();
             case PHOTO -> photoPanel.refresh();
             case BASKET -> basketPanel.refresh();
             case SHELF -> shelfPanel.refresh();

@@ -41,7 +41,7 @@ final class SketchPanel extends Panel {
     }
 
     private final SketchDesk sketch;
-    private final Runnable library;
+    private final Runnable openLibrary;
     private final ObjectProperty<Page> page = new SimpleObjectProperty<>(Page.ITSELF);
     private final VBox place = new VBox();
     private final FigureMatter figure;
@@ -53,11 +53,11 @@ final class SketchPanel extends Panel {
     private final LiesMatter lies;
     private final PartsMatter parts;
 
-    /** @param library opens the library */
-    SketchPanel(Workbench workbench, Show show, SketchDesk sketch, Runnable library) {
+    /** @param openLibrary opens the library */
+    SketchPanel(Workbench workbench, Show show, SketchDesk sketch, Runnable openLibrary) {
         super(workbench, show);
         this.sketch = sketch;
-        this.library = library;
+        this.openLibrary = openLibrary;
         figure = new FigureMatter(this, sketch);
         word = new WordMatter(this, sketch);
         dots = new DotsMatter(this, sketch);
@@ -140,13 +140,13 @@ final class SketchPanel extends Panel {
     /** Opens the library for one more thing. */
     void add() {
         sketch.choosingProperty().set(SketchDesk.Choosing.ADD);
-        library.run();
+        openLibrary.run();
     }
 
     /** Opens the library for another thing in the place of the one in hand. */
     void exchange() {
         sketch.choosingProperty().set(SketchDesk.Choosing.EXCHANGE);
-        library.run();
+        openLibrary.run();
     }
 
     /** One chip for each thing, the front one first. */

@@ -17,12 +17,12 @@ import mosspebble.core.sketch.family.Families;
 import mosspebble.files.BuiltIn;
 
 /** Everything that can be put on a stone, by shelf, and found by a few letters. */
-public final class Library {
+public final class Offers {
 
     /** One thing to choose. */
     public record Offer(String id, String title, String shelf, Subject subject) {}
 
-    private Library() {}
+    private Offers() {}
 
     /** All offers in their order. */
     public static List<Offer> offers(Studio studio) {
