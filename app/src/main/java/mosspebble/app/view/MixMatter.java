@@ -171,6 +171,8 @@ final class MixMatter extends Matter {
             Label words = new Label(panel.workbench.studio().shelf().words(each.mix()));
             words.setWrapText(true);
             Label near = Panel.quiet(ColourDesk.nearness(each, found.wanted()));
+            Panel.lines(words, 190, 23, 19);
+            Panel.lines(near, 190, 28, 17);
             VBox text = new VBox(0, words, near);
             HBox.setHgrow(text, Priority.ALWAYS);
             HBox pair = new HBox(new Swatch(found.wanted(), 20), new Swatch(each.dry().toXyz().toSrgb(), 20));

@@ -60,6 +60,7 @@ final class PalettesMatter extends Matter {
             row.getChildren().add(dab);
         }
         Label words = Panel.quiet(scheme.mood().sentence() + (Double.isFinite(scheme.least()) ? " Least difference " + Numbers.text(scheme.least(), 0) + "." : ""));
+        Panel.lines(words, 250, 36, 17);
         VBox content = new VBox(4, title, row, words);
         content.setMaxWidth(250);
         content.setPrefWidth(250);

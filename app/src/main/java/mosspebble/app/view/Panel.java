@@ -115,6 +115,15 @@ abstract class Panel extends VBox {
         return button;
     }
 
+    /** A wrapped label that is the graphic of a button: buttons ask for its height before it has a width, so it is told how many lines it needs. */
+    static void lines(Label label, double width, int lettersInALine, double lineHigh) {
+        int lines = Math.max(1, (int) Math.ceil((double) label.getText().length() / lettersInALine));
+        label.setPrefWidth(width);
+        label.setMinHeight(lines * lineHigh);
+        label.setPrefHeight(lines * lineHigh);
+        label.setMaxHeight(lines * lineHigh);
+    }
+
     static void present(Node node, boolean present) {
         node.setVisible(present);
         node.setManaged(present);
