@@ -82,8 +82,15 @@ final class FontFace implements Typeface {
         if (code < 0x20 || code >= 0x2100 || Character.isISOControl(code) || !font.canDisplay(code)) {
             return Optional.empty();
         }
-        GlyphVector vector = font.createGlyphVector(context, Character.toChars(code));
-        Geometry outline = Outlines.area(vector.getOutline(), SIZE / 500);
+        GlyphVector vector;
+        Geometry outline;
+        try {
+            vector = font.createGlyphVector(context, Character.toChars(code));
+            outline = Outlines.area(vector.getOutline(), SIZE / 500);
+        } catch (RuntimeException e) { // a damaged letter of a font of one's own is a letter that the font lacks
+            Journal.trouble("drawing a letter", e);
+            return Optional.empty();
+        }
         outline.apply(AffineTransformation.scaleInstance(1 / SIZE, 1 / SIZE));
         outline.geometryChanged();
         return Optional.of(new Glyph(outline.isEmpty() ? new GeometryFactory().createPolygon() : outline, vector.getGlyphMetrics(0).getAdvanceX() / SIZE));

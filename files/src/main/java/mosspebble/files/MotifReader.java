@@ -24,7 +24,8 @@ import org.locationtech.jts.geom.Geometry;
  */
 public final class MotifReader {
 
-    private static final int MOST_POINTS = 120_000;
+    private static final int MOST_POINTS = Outlines.MOST_POINTS;
+    private static final long MOST_CUTTING = 4_000_000;
     private static final int MOST_PARTS = 500;
     private static final double FARTHEST = 100_000;
 
@@ -54,6 +55,10 @@ public final class MotifReader {
         return SvgElements.read(in, place, xml -> new MotifReader(place, xml).motif());
     }
 
+    static Motif read(byte[] bytes, String place) throws FileTrouble {
+        return InFile.read(bytes, place, (all, name) -> SvgElements.read(all, name, xml -> new MotifReader(name, xml).motif()));
+    }
+
     private Motif motif() throws XMLStreamException, FileTrouble {
         SvgElements elements = new SvgElements(place, xml);
         elements.each((depth, transform) -> {
@@ -74,6 +79,7 @@ public final class MotifReader {
         if (areas.isEmpty() && silhouettes.isEmpty()) {
             throw trouble("svg", "The motif has lines only, so it has no outer shape.", "Add a filled part, or mark one with data-silhouette=\"yes\".");
         }
+        countBeforeWork();
         Geometry silhouette = Shapes.union(silhouettes.isEmpty() ? areas : silhouettes);
         List<MotifPart> kept = new ArrayList<>();
         for (MotifPart part : parts) {
@@ -84,7 +90,7 @@ public final class MotifReader {
         }
         for (MotifPart part : kept) {
             if (part.mirror().isPresent() && kept.stream().noneMatch(p -> p.id().equals(part.mirror().get()))) {
-                throw trouble(part.id(), "Its mirror partner " + part.mirror().get() + " does not exist.", "Name an existing part or drop data-mirror.");
+                throw trouble(part.id(), "Its mirror partner " + Said.shortly(part.mirror().get(), 60) + " does not exist.", "Name an existing part or drop data-mirror.");
             }
         }
         try {
@@ -92,6 +98,15 @@ public final class MotifReader {
         } catch (IllegalArgumentException e) {
             throw trouble("svg", sentence(e), "Correct the data- attributes.");
         }
+    }
+
+    /** Parts are laid over one another and cut by the silhouette: what that takes is known before it is begun. */
+    private void countBeforeWork() throws FileTrouble {
+        Intricacy.crossingsOf(parts.stream().map(MotifPart::shape).toList());
+        if (clipped && (long) points * parts.size() > MOST_CUTTING) {
+            throw trouble("svg", "It has " + parts.size() + " parts and " + points + " points, and all are to be cut by the silhouette.", "Take data-clip out, or simplify the paths.");
+        }
+        InFile.stopIfAsked(place);
     }
 
     /** What must fit: the areas, and the lines that stand out from them. */
@@ -108,12 +123,12 @@ public final class MotifReader {
 
     private void root(String name) throws FileTrouble {
         if (!name.equals("svg")) {
-            throw trouble(name, "The file begins with <" + name + ">.", "A motif is an SVG file and begins with <svg>.");
+            throw trouble(name, "The file begins with <" + Said.shortly(name, 40) + ">.", "A motif is an SVG file and begins with <svg>.");
         }
         id = attribute("data-motif", "");
-        title = attribute("data-title", id);
+        title = Said.first(attribute("data-title", id), 60);
         if (!id.matches("[a-z0-9-]{1,40}")) {
-            throw trouble("svg", "data-motif is \"" + id + "\".", "Give the motif a name of small letters, digits and dashes.");
+            throw trouble("svg", "data-motif is \"" + Said.shortly(id, 40) + "\".", "Give the motif a name of small letters, digits and dashes.");
         }
         String wearing = choice("data-wears", "no", "no", "yes", "preferred");
         wears = !wearing.equals("no");
@@ -124,13 +139,13 @@ public final class MotifReader {
         if (numbers.length == 4) {
             flatness = Math.max(number("viewBox", numbers[2], 1e-3, FARTHEST), number("viewBox", numbers[3], 1e-3, FARTHEST)) / 1500;
         } else {
-            throw trouble("svg", "viewBox is \"" + box + "\".", "Give four numbers: left top width height.");
+            throw trouble("svg", "viewBox is \"" + Said.shortly(box, 40) + "\".", "Give four numbers: left top width height.");
         }
         List<Slot> found = new ArrayList<>();
         for (String slot : attribute("data-slots", "").split(";")) {
             String[] cells = slot.trim().split("\\s*:\\s*");
             if (cells.length != 3 || !cells[2].matches("#[0-9a-fA-F]{6}") || cells[0].isEmpty() || found.size() >= 40) {
-                throw trouble("svg", "data-slots has \"" + slot.trim() + "\".", "Write each colour slot as name: Title: #rrggbb, separated by semicolons.");
+                throw trouble("svg", "data-slots has \"" + Said.shortly(slot, 40) + "\".", "Write each colour slot as name: Title: #rrggbb, separated by semicolons.");
             }
             found.add(new Slot(cells[0], cells[1], Srgb.ofHex(cells[2])));
         }
@@ -153,7 +168,12 @@ public final class MotifReader {
         if (line && pen == 0) {
             throw trouble(part, "A line needs a width.", "Add data-pen with the width in mm, such as 0.7.");
         }
-        Geometry shape = line ? Outlines.lines(drawn, flatness) : Outlines.area(drawn, flatness);
+        Geometry shape;
+        try {
+            shape = line ? Outlines.lines(drawn, flatness) : Outlines.area(drawn, flatness);
+        } catch (Intricacy.TooIntricate e) {
+            throw trouble(part, e.getMessage(), SvgElements.SIMPLIFY);
+        }
         points += shape.getNumPoints();
         if (points > MOST_POINTS) {
             throw trouble(part, "The drawing has more than " + MOST_POINTS + " points.", "Simplify the paths.");
@@ -170,7 +190,7 @@ public final class MotifReader {
             silhouettes.add(shape);
         }
         try {
-            parts.add(new MotifPart(part, attribute("data-title", part.replace('-', ' ')), role, attribute("data-slot", ""), shape, line ? pen : 0,
+            parts.add(new MotifPart(part, Said.first(attribute("data-title", part.replace('-', ' ')), 60), role, attribute("data-slot", ""), shape, line ? pen : 0,
                     number("data-round", attribute("data-round", "0"), 0, 1), choice("data-outline", "no", "no", "yes").equals("yes"), sits,
                     Optional.ofNullable(xml.getAttributeValue(null, "data-mirror"))));
         } catch (IllegalArgumentException e) {
@@ -187,7 +207,7 @@ public final class MotifReader {
         } catch (NumberFormatException e) {
             // answered below, with the same sentence as a number out of range
         }
-        throw trouble(attribute("data-part", xml.getLocalName()), name + " is \"" + text + "\".", "Expected a number from " + low + " to " + high + ".");
+        throw trouble(attribute("data-part", xml.getLocalName()), name + " is \"" + Said.shortly(text, 40) + "\".", "Expected a number from " + low + " to " + high + ".");
     }
 
     private String attribute(String name, String otherwise) {
@@ -198,13 +218,13 @@ public final class MotifReader {
     private String choice(String name, String otherwise, String... allowed) throws FileTrouble {
         String value = attribute(name, otherwise);
         if (!List.of(allowed).contains(value)) {
-            throw trouble(attribute("data-part", xml.getLocalName()), name + " is \"" + value + "\".", "Expected one of " + String.join(", ", allowed) + ".");
+            throw trouble(attribute("data-part", xml.getLocalName()), name + " is \"" + Said.shortly(value, 40) + "\".", "Expected one of " + String.join(", ", allowed) + ".");
         }
         return value;
     }
 
     private FileTrouble trouble(String element, String found, String remedy) {
         int line = xml.getLocation() == null ? 0 : xml.getLocation().getLineNumber();
-        return new FileTrouble(place + ", " + element + " at line " + line, found, remedy);
+        return new FileTrouble(place + ", " + Said.shortly(element, 60) + " at line " + line, found, remedy);
     }
 }

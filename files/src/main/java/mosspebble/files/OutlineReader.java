@@ -8,7 +8,6 @@ import java.io.UncheckedIOException;
 import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -34,7 +33,9 @@ import org.locationtech.jts.geom.Polygon;
 public final class OutlineReader {
 
     private static final int MOST_BYTES = 2_000_000;
+    private static final String KEEP_FEWER = "Keep one point in several.";
     private static final int MOST_ROWS = 20_000;
+    private static final int MOST_POINTS = 60_000;
     private static final int SPOKES = 120;
     private static final double SMALLEST = 8;
     private static final double LARGEST = 600;
@@ -42,21 +43,21 @@ public final class OutlineReader {
     private OutlineReader() {}
 
     public static StoneOutline.Traced read(Path file) throws FileTrouble {
-        try (InputStream in = Files.newInputStream(file)) {
-            return read(in, file.getFileName().toString());
-        } catch (IOException e) {
-            throw new FileTrouble(file.toString(), "The file cannot be read.", "Check that it exists and may be read.", e);
-        }
+        return InFile.read(file, MOST_BYTES, KEEP_FEWER, OutlineReader::read);
     }
 
     /** @param place file name, whose ending tells SVG or CSV */
     public static StoneOutline.Traced read(InputStream in, String place) throws FileTrouble {
+        return InFile.read(in, MOST_BYTES, place, KEEP_FEWER, OutlineReader::read);
+    }
+
+    private static StoneOutline.Traced read(byte[] bytes, String place) throws FileTrouble {
         String name = place.toLowerCase(Locale.ROOT);
         if (name.endsWith(".svg")) {
-            return SvgElements.read(in, place, xml -> svg(xml, place));
+            return SvgElements.read(bytes, place, xml -> svg(xml, place));
         }
         if (name.endsWith(".csv") || name.endsWith(".txt")) {
-            return csv(in, place);
+            return csv(bytes, place);
         }
         throw new FileTrouble(place, "An outline is read from .svg or .csv.", "Export it as one of them.");
     }
@@ -64,18 +65,21 @@ public final class OutlineReader {
     private static StoneOutline.Traced svg(XMLStreamReader xml, String place) throws XMLStreamException, FileTrouble {
         SvgElements elements = new SvgElements(place, xml);
         double[] mmPerUnit = {1};
+        int[] points = {0};
         List<Geometry> areas = new ArrayList<>();
         elements.each((depth, transform) -> {
             if (depth == 1) {
                 if (!xml.getLocalName().equals("svg")) {
-                    throw elements.trouble(xml.getLocalName(), "The file begins with <" + xml.getLocalName() + ">.", "An outline file begins with <svg>.");
+                    throw elements.trouble(xml.getLocalName(), "The file begins with <" + Said.shortly(xml.getLocalName(), 40) + ">.", "An outline file begins with <svg>.");
                 }
                 mmPerUnit[0] = scale(xml.getAttributeValue(null, "width"), xml.getAttributeValue(null, "viewBox"));
             } else if (elements.isShape()) {
                 Geometry area = Outlines.area(transform.createTransformedShape(elements.shape()), 0.05 / mmPerUnit[0]);
-                if (!area.isEmpty() && area.getNumPoints() < 100_000) {
-                    areas.add(area);
+                points[0] += area.getNumPoints();
+                if (points[0] > MOST_POINTS) {
+                    throw elements.trouble(xml.getLocalName(), "The drawing has more than " + MOST_POINTS + " points.", SvgElements.SIMPLIFY);
                 }
+                areas.add(area);
             }
         });
         Polygon largest = null;
@@ -120,14 +124,11 @@ public final class OutlineReader {
         }
     }
 
-    private static StoneOutline.Traced csv(InputStream in, String place) throws FileTrouble {
+    private static StoneOutline.Traced csv(byte[] bytes, String place) throws FileTrouble {
         List<double[]> points = new ArrayList<>();
         try {
-            byte[] bytes = in.readNBytes(MOST_BYTES + 1);
-            if (bytes.length > MOST_BYTES) {
-                throw new FileTrouble(place, "The file is larger than 2 MB.", "Keep one point in several.");
-            }
-            String text = StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(bytes)).toString();
+            String decoded = StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(bytes)).toString();
+            String text = decoded.startsWith("\uFEFF") ? decoded.substring(1) : decoded;
             String firstLine = text.lines().filter(l -> !l.isBlank() && !l.startsWith("#")).findFirst().orElse("");
             char separator = firstLine.contains(";") ? ';' : firstLine.contains("\t") ? '\t' : ',';
             CSVFormat format = CSVFormat.DEFAULT.builder().setDelimiter(separator).setIgnoreEmptyLines(true).setCommentMarker('#').setTrim(true).get();
@@ -168,7 +169,7 @@ public final class OutlineReader {
         } catch (NumberFormatException e) {
             // answered below
         }
-        throw new FileTrouble(place + ", line " + line, "\"" + cell.substring(0, Math.min(30, cell.length())) + "\" is not a length.", "Write a number of mm such as 42.5.");
+        throw new FileTrouble(place + ", line " + line, "\"" + Said.shortly(cell, 30) + "\" is not a length.", "Write a number of mm such as 42.5.");
     }
 
     private static StoneOutline.Traced traced(double[] x, double[] y, String place) throws FileTrouble {
@@ -181,6 +182,11 @@ public final class OutlineReader {
         double high = polygon.getEnvelopeInternal().getHeight();
         if (!(Math.min(wide, high) >= SMALLEST && Math.max(wide, high) <= LARGEST)) {
             throw new FileTrouble(place, "The outline is " + Numbers.shortText(wide) + " x " + Numbers.shortText(high) + " mm; stones are 8 to 600 mm.", "Give the size in mm: width=\"92mm\" and a viewBox, or rows in mm.");
+        }
+        try {
+            Intricacy.crossings(List.<Coordinate[]>of(ring));
+        } catch (Intricacy.TooIntricate e) {
+            throw new FileTrouble(place, "The outline crosses itself again and again.", "Put the points in order round the stone.", e);
         }
         if (!polygon.isValid()) {
             throw new FileTrouble(place, "The outline crosses itself.", "Put the points in order round the stone.");

@@ -1,66 +1,95 @@
 package mosspebble.files;
 
 import java.awt.Shape;
-import java.awt.geom.AffineTransform;
-import java.awt.geom.Area;
 import java.awt.geom.PathIterator;
 import java.util.ArrayList;
 import java.util.List;
-import mosspebble.core.sketch.Shapes;
-import org.locationtech.jts.awt.ShapeReader;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
-import org.locationtech.jts.geom.util.GeometryFixer;
 import org.locationtech.jts.geom.LineString;
-import org.locationtech.jts.operation.overlayng.OverlayNG;
-import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 
-/** Curves from files and fonts as the polygons and lines that the core works with. */
+/** Curves from files and fonts as the polygons and lines that the core works with; never more points than told. */
 final class Outlines {
+
+    /** Most points of one shape. */
+    static final int MOST_POINTS = 20_000;
 
     private static final GeometryFactory FACTORY = new GeometryFactory();
 
     private Outlines() {}
 
     /**
-     * The filled area of a shape. Rings are folded by symmetric difference after {@link Area} has resolved winding, which is right for letters with holes as well as for
-     * overlapping contours.
+     * The filled area of a shape by its own winding rule.
      *
      * @param flatness largest distance of the polygon from the curve
+     * @throws Intricacy.TooIntricate if it has too many points or crosses itself too often
      */
     static Geometry area(Shape shape, double flatness) {
-        Geometry area = FACTORY.createPolygon();
-        for (Object points : ShapeReader.toCoordinates(new Area(shape).getPathIterator(null, flatness))) {
-            Coordinate[] ring = (Coordinate[]) points;
-            if (ring.length >= 4) {
-                Geometry part = FACTORY.createPolygon(ring);
-                area = OverlayNGRobust.overlay(area, part.isValid() ? part : GeometryFixer.fix(part), OverlayNG.SYMDIFFERENCE);
+        PathIterator path = shape.getPathIterator(null, flatness);
+        boolean evenOdd = path.getWindingRule() == PathIterator.WIND_EVEN_ODD;
+        List<Coordinate[]> rings = new ArrayList<>();
+        for (List<Coordinate> line : flattened(path)) {
+            if (!line.get(0).equals2D(line.get(line.size() - 1))) {
+                line.add(line.get(0).copy());
+            }
+            if (line.size() >= 4) {
+                rings.add(line.toArray(new Coordinate[0]));
             }
         }
-        return Shapes.polygons(area);
+        return Winding.area(rings, evenOdd);
     }
 
     /** The strokes of a shape as lines. */
     static Geometry lines(Shape shape, double flatness) {
         List<LineString> lines = new ArrayList<>();
-        List<Coordinate> points = new ArrayList<>();
-        double[] at = new double[6];
-        for (PathIterator path = shape.getPathIterator(new AffineTransform(), flatness); !path.isDone(); path.next()) {
-            int kind = path.currentSegment(at);
-            if (kind == PathIterator.SEG_MOVETO) {
-                close(points, lines);
+        for (List<Coordinate> line : flattened(shape.getPathIterator(null, flatness))) {
+            if (line.size() > 1) {
+                lines.add(FACTORY.createLineString(line.toArray(new Coordinate[0])));
             }
-            points.add(kind == PathIterator.SEG_CLOSE ? points.get(0).copy() : new Coordinate(at[0], at[1]));
         }
-        close(points, lines);
         return FACTORY.createMultiLineString(lines.toArray(new LineString[0]));
     }
 
-    private static void close(List<Coordinate> points, List<LineString> lines) {
-        if (points.size() > 1) {
-            lines.add(FACTORY.createLineString(points.toArray(new Coordinate[0])));
+    private static List<List<Coordinate>> flattened(PathIterator path) {
+        List<List<Coordinate>> lines = new ArrayList<>();
+        List<Coordinate> line = new ArrayList<>();
+        double[] at = new double[6];
+        int points = 0;
+        for (; !path.isDone(); path.next()) {
+            int kind = path.currentSegment(at);
+            if (kind == PathIterator.SEG_MOVETO || kind == PathIterator.SEG_CLOSE) {
+                Coordinate begin = line.isEmpty() ? null : line.get(0);
+                if (kind == PathIterator.SEG_CLOSE && begin != null && !begin.equals2D(line.get(line.size() - 1))) {
+                    line.add(begin.copy());
+                }
+                if (!line.isEmpty()) {
+                    lines.add(line);
+                }
+                line = new ArrayList<>();
+                if (kind == PathIterator.SEG_CLOSE) {
+                    if (begin != null) {
+                        line.add(begin.copy()); // a path may go on from where it was closed
+                    }
+                    continue;
+                }
+            }
+            if (!Double.isFinite(at[0]) || !Double.isFinite(at[1])) {
+                throw new Intricacy.TooIntricate("A point of it lies beyond any number.");
+            }
+            Coordinate next = new Coordinate(at[0], at[1]);
+            if (line.isEmpty() || !line.get(line.size() - 1).equals2D(next)) {
+                line.add(next);
+                points++;
+            }
+            if (points > MOST_POINTS) {
+                throw new Intricacy.TooIntricate("It has more than " + MOST_POINTS + " points.");
+            }
         }
-        points.clear();
+        if (!line.isEmpty()) {
+            lines.add(line);
+        }
+        lines.removeIf(l -> l.size() < 2);
+        return lines;
     }
 }

@@ -5,7 +5,6 @@ import java.awt.FontFormatException;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Base64;
 import java.util.LinkedHashMap;
@@ -39,28 +38,18 @@ public final class OwnFiles {
      * @throws FileTrouble saying what is wrong and what to do; nothing is kept
      */
     public static OwnFile read(Path file) throws FileTrouble {
-        byte[] bytes = bytes(file);
-        String name = file.getFileName().toString();
-        return looksLikeFont(bytes) || name.toLowerCase(Locale.ROOT).matches(".*\\.(ttf|otf)") ? face(bytes, name) : motif(bytes, name);
+        return InFile.read(file, LARGEST_FONT, "A motif has 2 MB at most, a font 4 MB.", OwnFiles::read);
     }
 
-    private static byte[] bytes(Path file) throws FileTrouble {
-        try {
-            long size = Files.size(file);
-            if (!Files.isRegularFile(file) || size > LARGEST_FONT) {
-                throw new FileTrouble(file.toString(), Files.isRegularFile(file) ? "The file has " + size / 1_000_000 + " MB." : "That is not a file.", "A motif has 2 MB at most, a font 4 MB.");
-            }
-            return Files.readAllBytes(file);
-        } catch (IOException e) {
-            throw new FileTrouble(file.toString(), "The file cannot be read.", "Check that it exists and may be read.", e);
-        }
+    static OwnFile read(byte[] bytes, String name) throws FileTrouble {
+        return looksLikeFont(bytes) || name.toLowerCase(Locale.ROOT).matches(".*\\.(ttf|otf)") ? face(bytes, name) : motif(bytes, name);
     }
 
     private static OwnFile motif(byte[] bytes, String name) throws FileTrouble {
         if (bytes.length > LARGEST_MOTIF) {
             throw new FileTrouble(name, "The file has more than 2 MB.", "Simplify the paths.");
         }
-        Motif motif = MotifReader.read(new ByteArrayInputStream(bytes), name);
+        Motif motif = MotifReader.read(bytes, name);
         return new OwnFile(OwnFile.Kind.MOTIF, "own-" + motif.id(), shortened(motif.title().isBlank() ? motif.id() : motif.title()), new String(bytes, StandardCharsets.UTF_8));
     }
 
@@ -69,13 +58,20 @@ public final class OwnFiles {
         if (font.canDisplayUpTo("AHaehn") >= 0) {
             throw new FileTrouble(name, "The font has no plain Latin letters.", "Choose another font.");
         }
+        FontFace trial = new FontFace("trial", name, bytes);
+        for (char letter = ' '; letter < 127; letter++) {
+            InFile.stopIfAsked(name);
+            if (font.canDisplay(letter) && trial.glyph(letter).isEmpty()) {
+                throw new FileTrouble(name, "The letter \"" + letter + "\" of the font cannot be drawn.", "Choose another font.");
+            }
+        }
         String title = shortened(font.getFontName(Locale.ROOT));
         String id = title.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-").replaceAll("^-|-$", "");
         return new OwnFile(OwnFile.Kind.FACE, "own-" + (id.isEmpty() ? "face" : id.substring(0, Math.min(40, id.length()))), title, Base64.getEncoder().encodeToString(bytes));
     }
 
     private static String shortened(String title) {
-        return title.substring(0, Math.min(60, title.length()));
+        return Said.first(title, 60);
     }
 
     private static boolean looksLikeFont(byte[] bytes) {
@@ -93,7 +89,7 @@ public final class OwnFiles {
         try {
             return Font.createFont(Font.TRUETYPE_FONT, new ByteArrayInputStream(bytes));
         } catch (FontFormatException | IOException | RuntimeException e) { // the toolkit's reader answers some damaged files with unchecked exceptions
-            throw new FileTrouble(name, "The font is damaged: " + e.getMessage() + ".", "Get the font again, or choose another.", e);
+            throw new FileTrouble(name, "The font is damaged.", "Get the font again, or choose another.", e);
         }
     }
 
@@ -144,7 +140,7 @@ public final class OwnFiles {
 
     private static Optional<Motif> readAgain(OwnFile mine) {
         try {
-            return Optional.of(MotifReader.read(new ByteArrayInputStream(mine.content().getBytes(StandardCharsets.UTF_8)), mine.title()));
+            return Optional.of(MotifReader.read(mine.content().getBytes(StandardCharsets.UTF_8), mine.title()));
         } catch (FileTrouble e) {
             return Optional.empty(); // it was read before it was kept; a reader that has become stricter leaves it out, and the finding says so
         }

@@ -11,7 +11,6 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Iterator;
 import java.util.OptionalDouble;
@@ -33,14 +32,7 @@ public final class PhotoFile {
     private PhotoFile() {}
 
     public static Photo read(Path file) throws FileTrouble {
-        try {
-            if (Files.size(file) > MOST_BYTES) {
-                throw new FileTrouble(file.toString(), "The file is larger than 160 MB.", "Save it as JPEG.");
-            }
-            return read(Files.readAllBytes(file), file.getFileName().toString());
-        } catch (IOException e) {
-            throw new FileTrouble(file.toString(), "The file cannot be read.", "Check that it exists and may be read.", e);
-        }
+        return InFile.read(file, MOST_BYTES, "Save it as JPEG.", PhotoFile::read);
     }
 
     static Photo read(byte[] bytes, String place) throws FileTrouble {

@@ -11,7 +11,6 @@ import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -20,6 +19,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.regex.Pattern;
 import mosspebble.core.colour.Binder;
 import mosspebble.core.colour.Finish;
 import mosspebble.core.colour.Opacity;
@@ -45,9 +45,13 @@ public final class ShelfCsv {
     public static final int MOST_ROWS = Shelf.MOST;
 
     private static final int MOST_BYTES = 4_000_000;
+    private static final String SPLIT = "A shelf holds " + MOST_ROWS + " paints; split the file.";
 
     /** Rows in which trouble is told one by one. */
     private static final int MOST_TROUBLES = 60;
+
+    /** What makes a spreadsheet run a cell; an apostrophe before it makes it plain text there, and is taken off again here. */
+    private static final Pattern RUN = Pattern.compile("[=+@\\t\\r-]");
 
     private static final List<String> COLUMNS = List.of("name", "kind", "colour", "opacity", "hiding", "hiding spread", "finish", "binder", "tip", "wet coat", "solids", "drying shift", "left", "full", "price");
 
@@ -85,25 +89,33 @@ public final class ShelfCsv {
             var printer = CSVFormat.RFC4180.print(writer);
             printer.printRecord(COLUMNS);
             for (Paint p : shelf.paints()) {
-                printer.printRecord(p.name(), p.kind().label(), p.swatch().hex(), Opacity.of(p.hiding()).label(), p.hiding(), p.hidingSpread(), p.finish().label(), p.binder().label(), p.tip().value() + " mm",
+                printer.printRecord(harmless(p.name()), p.kind().label(), p.swatch().hex(), Opacity.of(p.hiding()).label(), p.hiding(), p.hidingSpread(), p.finish().label(), p.binder().label(), p.tip().value() + " mm",
                         p.wetCoat().value() + " µm", p.solids(), p.dryingShift(), p.pot().left().value() + " ml", p.pot().full().value() + " ml", p.pot().price());
             }
             printer.flush();
         });
     }
 
+    private static String harmless(String cell) {
+        return RUN.matcher(cell).lookingAt() ? "'" + cell : cell;
+    }
+
+    private static String asWritten(String cell) {
+        return cell.startsWith("'") && RUN.matcher(cell.substring(1)).lookingAt() ? cell.substring(1) : cell;
+    }
+
     public static Read read(Path file) throws FileTrouble {
-        try (InputStream in = Files.newInputStream(file)) {
-            return read(in, file.getFileName().toString());
-        } catch (IOException e) {
-            throw new FileTrouble(file.toString(), "The file cannot be read.", "Check that it exists and may be read.", e);
-        }
+        return InFile.read(file, MOST_BYTES, SPLIT, ShelfCsv::read);
     }
 
     /** @throws FileTrouble if the file as a whole is no shelf */
     public static Read read(InputStream in, String place) throws FileTrouble {
+        return InFile.read(in, MOST_BYTES, place, SPLIT, ShelfCsv::read);
+    }
+
+    static Read read(byte[] bytes, String place) throws FileTrouble {
         List<String> notes = new ArrayList<>();
-        String text = text(in, place, notes);
+        String text = text(bytes, place, notes);
         String firstLine = text.lines().filter(l -> !l.isBlank()).findFirst().orElseThrow(() -> new FileTrouble(place, "The file is empty.", "Write a head row and one row for each paint."));
         char separator = firstLine.indexOf('\t') >= 0 ? '\t' : firstLine.indexOf(';') >= 0 ? ';' : ',';
         CSVFormat format = CSVFormat.DEFAULT.builder().setDelimiter(separator).setIgnoreEmptyLines(true).setTrim(true).get();
@@ -154,16 +166,7 @@ public final class ShelfCsv {
         return new Paint(id, p.name(), p.kind(), p.binder(), p.swatch(), p.hiding(), p.hidingSpread(), p.finish(), p.tip(), p.wetCoat(), p.solids(), p.dryingShift(), p.pot());
     }
 
-    private static String text(InputStream in, String place, List<String> notes) throws FileTrouble {
-        byte[] bytes;
-        try {
-            bytes = in.readNBytes(MOST_BYTES + 1);
-        } catch (IOException e) {
-            throw new FileTrouble(place, "The file cannot be read.", "Check that it exists and may be read.", e);
-        }
-        if (bytes.length > MOST_BYTES) {
-            throw new FileTrouble(place, "The file is larger than 4 MB.", "A shelf holds " + MOST_ROWS + " paints; split the file.");
-        }
+    private static String text(byte[] bytes, String place, List<String> notes) throws FileTrouble {
         boolean wide = bytes.length > 1 && ((bytes[0] & 255) == 0xFF && (bytes[1] & 255) == 0xFE || (bytes[0] & 255) == 0xFE && (bytes[1] & 255) == 0xFF);
         String text;
         if (wide) {
@@ -201,9 +204,12 @@ public final class ShelfCsv {
     }
 
     private static Paint paint(Row row) {
-        String name = row.text("name");
+        String name = asWritten(row.text("name"));
         if (name.isBlank()) {
             throw new IllegalArgumentException("The name is missing.");
+        }
+        if (name.length() > Paint.LONGEST) {
+            throw new IllegalArgumentException("\"" + shortened(name) + "\" has more than " + Paint.LONGEST + " letters. Give the paint a shorter name.");
         }
         PaintKind kind = row.one("kind", PaintKind.values(), PaintKind::label, null);
         Srgb colour;
@@ -221,7 +227,7 @@ public final class ShelfCsv {
     }
 
     private static String shortened(String text) {
-        return text.length() > 40 ? text.substring(0, 40) + "…" : text;
+        return Said.shortly(text, 40);
     }
 
     private record Row(CSVRecord cells, Map<String, Integer> columns) {
@@ -256,7 +262,7 @@ public final class ShelfCsv {
                 return usual;
             }
             String plain = text.toLowerCase(Locale.ROOT).replace('µ', 'u').replace('μ', 'u');
-            var split = java.util.regex.Pattern.compile("([-+]?[0-9][0-9.,]*|[-+]?[.,][0-9]+)\\s*([a-z%]*( oz)?)").matcher(plain);
+            var split = Pattern.compile("([-+]?[0-9][0-9.,]*|[-+]?[.,][0-9]+)\\s*([a-z%]*( oz)?)").matcher(plain);
             double factor = 1;
             boolean known = split.matches();
             if (known) {

@@ -9,6 +9,7 @@ import com.fasterxml.jackson.core.JsonParser;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.core.StreamReadConstraints;
 import com.fasterxml.jackson.databind.DeserializationContext;
+import com.fasterxml.jackson.databind.JsonMappingException;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.SerializerProvider;
 import com.fasterxml.jackson.databind.deser.std.StdDeserializer;
@@ -47,6 +48,7 @@ import mosspebble.core.units.Srgb;
 final class StudioJson {
 
     private static final ObjectMapper MAPPER = mapper();
+    private static final String RESTORE = "Restore a copy of the studio.";
 
     private StudioJson() {}
 
@@ -125,13 +127,28 @@ final class StudioJson {
         try {
             T value = MAPPER.readValue(json, type);
             if (value == null) {
-                throw new FileTrouble(place, "The entry is empty.", "Restore the studio from a copy.");
+                throw new FileTrouble(place, "The entry is empty.", RESTORE);
             }
             return value;
-        } catch (JsonProcessingException e) {
-            Throwable cause = e.getCause() instanceof IllegalArgumentException ? e.getCause() : e;
-            String message = cause == e ? e.getOriginalMessage() : cause.getMessage();
-            throw new FileTrouble(place, "The entry cannot be understood: " + message + (message.endsWith(".") ? "" : "."), "Restore the studio from a copy.", e);
+        } catch (JsonProcessingException | RuntimeException | StackOverflowError e) {
+            throw new FileTrouble(place, "The entry cannot be understood: " + reason(e) + ".", RESTORE, e);
         }
+    }
+
+    /** What is wrong, without the names of our classes: our own refusals as they are, everything else as the field it stands in. */
+    private static String reason(Throwable e) {
+        for (Throwable each = e; each != null; each = each.getCause()) {
+            if (each instanceof IllegalArgumentException && each.getMessage() != null && !(each instanceof NumberFormatException)) {
+                return Said.shortly(each.getMessage(), 200).replaceFirst("\\.$", "");
+            }
+        }
+        if (e instanceof JsonMappingException mapping && !mapping.getPath().isEmpty()) {
+            String field = mapping.getPath().stream().map(r -> r.getFieldName() == null ? String.valueOf(r.getIndex() + 1) : r.getFieldName()).reduce((a, b) -> a + ", " + b).orElse("");
+            return "what stands under \"" + Said.shortly(field, 120) + "\" is missing or not of the right kind";
+        }
+        if (e instanceof JsonMappingException) {
+            return "something in it is missing or not of the right kind";
+        }
+        return "it is not whole";
     }
 }

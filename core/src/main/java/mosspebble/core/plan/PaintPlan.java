@@ -45,6 +45,11 @@ public record PaintPlan(Project project, Survey survey, Optional<PlacedDesign> d
         hardToPaint = Set.copyOf(hardToPaint);
     }
 
+    /** The same plan as the answer for a project of which a part had to be left out. */
+    PaintPlan of(Project whole) {
+        return new PaintPlan(whole, survey, design, operations, findings, sitting, supplies, hardToPaint, thickestUm, weakest);
+    }
+
     public Duration handTime() {
         return operations.stream().map(Operation::hand).reduce(Duration.ZERO, Duration::plus);
     }

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.Consumer;
 import mosspebble.core.care.Preparation;
 import mosspebble.core.coats.Cells;
 import mosspebble.core.coats.FilmTable;
@@ -22,9 +23,11 @@ import mosspebble.core.colour.Palette;
 import mosspebble.core.drying.Climate;
 import mosspebble.core.sketch.Bed;
 import mosspebble.core.sketch.Designs;
+import mosspebble.core.sketch.Item;
 import mosspebble.core.sketch.PlacedDesign;
 import mosspebble.core.sketch.Remembered;
 import mosspebble.core.sketch.Repertoire;
+import mosspebble.core.sketch.Sketch;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.supplies.PaintUse;
 import mosspebble.core.timetable.Sitting;
@@ -74,11 +77,61 @@ public final class Planner {
      * @param remembered kept from plan to plan of one stone
      */
     public static PaintPlan plan(Project project, Survey survey, Workshop workshop, Remembered remembered) {
-        remembered.next();
-        return new Planner(project, survey, workshop, remembered).plan();
+        return plan(project, survey, workshop, remembered, trouble -> { });
     }
 
-    private PaintPlan plan() {
+    /**
+     * The same, for whoever keeps a log: a thing of the sketch that the planner stumbles over is left out and named in a finding, and the rest is planned.
+     *
+     * @param troubled told of what the planner stumbled over
+     */
+    public static PaintPlan plan(Project project, Survey survey, Workshop workshop, Remembered remembered, Consumer<Throwable> troubled) {
+        remembered.next();
+        try {
+            return new Planner(project, survey, workshop, remembered).plan(List.of());
+        } catch (RuntimeException | StackOverflowError e) {
+            troubled.accept(e);
+            return withoutTheTroubled(project, survey, workshop, e);
+        }
+    }
+
+    /** Lays the things on the stone one by one, the deepest first, and keeps those that can be planned with the ones before. */
+    private static PaintPlan withoutTheTroubled(Project project, Survey survey, Workshop workshop, Throwable trouble) {
+        List<Item> items = project.sketch().map(Sketch::items).orElse(List.of());
+        List<Item> kept = new ArrayList<>();
+        List<Item> left = new ArrayList<>();
+        PaintPlan plan = plannable(project, survey, workshop, kept, left).orElseThrow(() -> new IllegalStateException("the stone itself cannot be planned", trouble));
+        for (Item item : items) {
+            List<Item> more = new ArrayList<>(kept);
+            more.add(item);
+            Optional<PaintPlan> with = plannable(project, survey, workshop, more, left);
+            if (with.isPresent()) {
+                kept = more;
+                plan = with.get();
+            } else {
+                left.add(item);
+                plan = plannable(project, survey, workshop, kept, left).orElse(plan);
+            }
+        }
+        return plan;
+    }
+
+    private static Optional<PaintPlan> plannable(Project project, Survey survey, Workshop workshop, List<Item> items, List<Item> left) {
+        try {
+            Project with = project.withSketch(items.isEmpty() ? Optional.empty() : Optional.of(new Sketch(items)));
+            return Optional.of(new Planner(with, survey, workshop, new Remembered()).plan(left).of(project));
+        } catch (RuntimeException | StackOverflowError e) {
+            return Optional.empty();
+        }
+    }
+
+    private PaintPlan plan(List<Item> left) {
+        for (Item item : left) {
+            String name = item.subject().match(figure -> "The figure " + figure.motif(), word -> "\"" + word.text() + "\"", dots -> "The border of dots", pattern -> "The pattern " + pattern.family(),
+                    stroke -> "What was drawn by hand", guide -> guide.kind().title());
+            findings.add(Finding.of(Finding.Weight.STOP, Finding.Stage.SKETCH, name + " cannot be worked out as it lies here, and this plan leaves it out. Move it a little, change its size, or take it away.",
+                    "Take it away", p -> p.withSketch(p.sketch().flatMap(s -> s.without(item.id())))));
+        }
         Optional<PlacedDesign> design = project.sketch().flatMap(sketch -> Designs.place(sketch, workshop.repertoire(), new Bed(survey, project.viewpoint()), remembered));
         FindingRules rules = new FindingRules(project, survey, workshop, findings);
         rules.stone();

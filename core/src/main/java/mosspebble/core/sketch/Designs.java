@@ -26,6 +26,9 @@ public final class Designs {
     /** A design may be this much smaller than the largest to sit nearer the middle (common practice, no source). */
     private static final double WORTH_CENTRING = 0.94;
 
+    /** So many times the stone's longer side is more than anybody places; beyond, only what lies near the stone is kept. */
+    private static final double HUGE = 3;
+
     private static final Slot DOTS = new Slot("dots", "Dots", Srgb.ofHex("#efe3c6"));
     private static final Slot OTHERS = new Slot("others", "Other dots", Srgb.ofHex("#e7a32b"));
     private static final Slot LINES = new Slot("lines", "Lines beside the dots", Srgb.ofHex("#efe3c6"));
@@ -163,7 +166,7 @@ public final class Designs {
     private static Optional<PlacedDesign> placeAnew(Sketch sketch, Repertoire repertoire, Bed bed, Remembered remembered) {
         List<PlacedItem> placed = new ArrayList<>();
         for (Item item : sketch.items()) {
-            remembered.recall(() -> place(item, repertoire, bed, remembered), "item", item, repertoire, bed.dome(), bed.viewpoint()).map(p -> item.leftOut().isEmpty() ? p : leftOut(p)).map(p -> item.matched() ? Pairs.matched(p) : p).filter(p -> !p.parts().isEmpty()).ifPresent(placed::add);
+            remembered.recall(() -> place(item, repertoire, bed, remembered).map(p -> near(p, bed)), "item", item, repertoire, bed.dome(), bed.viewpoint()).map(p -> item.leftOut().isEmpty() ? p : leftOut(p)).map(p -> item.matched() ? Pairs.matched(p) : p).filter(p -> !p.parts().isEmpty()).ifPresent(placed::add);
         }
         if (placed.isEmpty()) {
             return Optional.empty();
@@ -181,6 +184,26 @@ public final class Designs {
             areas.add(item.silhouette());
         }
         return Optional.of(new PlacedDesign(items, slots, parts, Shapes.union(areas), Shapes.union(free)));
+    }
+
+    /** What of a thing many times the stone's size lies on the stone or near it; the rest is nobody's work and would take for ever. */
+    private static PlacedItem near(PlacedItem placed, Bed bed) {
+        Envelope stone = bed.zones().outline().getEnvelopeInternal();
+        double most = HUGE * Math.max(stone.getWidth(), stone.getHeight());
+        if (placed.parts().stream().allMatch(p -> Math.max(p.drawn().getEnvelopeInternal().getWidth(), p.drawn().getEnvelopeInternal().getHeight()) <= most)) {
+            return placed;
+        }
+        Envelope around = new Envelope(stone);
+        around.expandBy(most / 2);
+        Geometry frame = FACTORY.toGeometry(around);
+        List<PlacedPart> parts = new ArrayList<>();
+        for (PlacedPart part : placed.parts()) {
+            Geometry drawn = part.part().isArea() ? Shapes.common(part.drawn(), frame) : Shapes.inside(part.drawn(), frame);
+            if (!drawn.isEmpty()) {
+                parts.add(new PlacedPart(part.part(), drawn, part.part().isArea() ? drawn : part.part().role() == Role.GUIDE ? Shapes.nothing() : Shapes.stroke(drawn, part.part().penMm())));
+            }
+        }
+        return new PlacedItem(placed.item(), placed.motif(), placed.wears(), parts, Shapes.common(placed.silhouette(), frame));
     }
 
     private static Optional<PlacedItem> place(Item item, Repertoire repertoire, Bed bed, Remembered remembered) {

@@ -26,6 +26,9 @@ final class LeftFree {
     private static final double FRINGE_EVERY = 0.9;
     private static final double FRINGE_WIDE = 0.7;
 
+    /** A longer edge has its strokes farther apart. */
+    private static final int MOST_STROKES = 3000;
+
     /** Finer than any brush follows, mm. */
     private static final double FINE = 0.06;
 
@@ -39,11 +42,12 @@ final class LeftFree {
         SplittableRandom random = new SplittableRandom(20261125);
         List<Geometry> all = new ArrayList<>(List.of(silhouette));
         Set<LineString> holes = holes(silhouette);
+        double every = Math.max(FRINGE_EVERY, silhouette.getLength() / MOST_STROKES);
         for (Object component : LinearComponentExtracter.getLines(silhouette)) {
             LineString line = (LineString) component;
             LengthIndexedLine along = new LengthIndexedLine(line);
             int side = Orientation.isCCW(line.getCoordinates()) == holes.contains(line) ? 1 : -1; // outward: away from the area
-            for (double s = 0; s < line.getLength(); s += FRINGE_EVERY) {
+            for (double s = 0; s < line.getLength(); s += every) {
                 Coordinate at = along.extractPoint(s);
                 Coordinate next = along.extractPoint(Math.min(line.getLength(), s + 0.3));
                 double size = Math.max(1e-9, at.distance(next));
@@ -87,6 +91,9 @@ final class LeftFree {
             List<Geometry> all = new ArrayList<>(List.of(fringed(over.silhouette(), over.item().fringeMm())));
             outstanding.forEach(p -> all.add(p.painted()));
             Geometry kept = Shapes.polygons(TopologyPreservingSimplifier.simplify(Shapes.union(all), FINE));
+            if (kept.isEmpty()) {
+                continue; // a guide, or lines within nothing: there is no silhouette to leave free
+            }
             int cover = -1;
             for (int k = i - 1; k >= 0 && cover < 0; k--) {
                 boolean paints = items.get(k).item().manner() != Manner.LEFT_FREE && items.get(k).parts().stream().anyMatch(p -> p.part().role() == Role.FILL);

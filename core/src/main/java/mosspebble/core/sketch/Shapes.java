@@ -101,6 +101,11 @@ public final class Shapes {
         return area.isEmpty() || line.isEmpty() || !line.getEnvelopeInternal().intersects(area.getEnvelopeInternal()) ? line : OverlayNGRobust.overlay(line, area, OverlayNG.DIFFERENCE);
     }
 
+    /** Part of a line that lies inside an area. */
+    static Geometry inside(Geometry line, Geometry area) {
+        return OverlayNGRobust.overlay(line, area, OverlayNG.INTERSECTION);
+    }
+
     /** What is area of any geometry. */
     public static Geometry polygons(Geometry any) {
         if (any instanceof Polygon || any.getNumGeometries() > 0 && any.getGeometryType().equals("MultiPolygon")) {

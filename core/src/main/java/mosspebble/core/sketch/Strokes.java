@@ -167,7 +167,7 @@ public final class Strokes {
                 curve.add(between(p0, p1, p2, p3, (double) k / BETWEEN));
             }
         }
-        curve.add(closed ? points.get(0).copy() : points.get(n - 1).copy());
+        curve.add(closed ? curve.get(0).copy() : points.get(n - 1).copy()); // the very same place: a ring that ends a rounding error beside its start is none
         return curve.toArray(new Coordinate[0]);
     }
 

@@ -155,6 +155,7 @@ public sealed interface Subject {
         public Stroke {
             points = List.copyOf(points);
             Objects.requireNonNull(becomes);
+            closed |= becomes == Becomes.AREA;
             int least = becomes == Becomes.AREA ? 3 : 2;
             if (points.size() % 2 != 0 || points.size() < 2 * least || points.size() > 2 * MOST_POINTS) {
                 throw new IllegalArgumentException("A stroke has " + least + " to " + MOST_POINTS + " points, had " + points.size() / 2 + ".");
@@ -170,7 +171,7 @@ public sealed interface Subject {
         }
 
         public Stroke becoming(Becomes what) {
-            return new Stroke(points, closed || what == Becomes.AREA, what, penMm);
+            return new Stroke(points, closed, what, penMm);
         }
 
         public Stroke pen(double mm) {

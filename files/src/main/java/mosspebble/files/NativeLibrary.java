@@ -1,0 +1,53 @@
+package mosspebble.files;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Arrays;
+import org.sqlite.SQLiteJDBCLoader;
+import org.sqlite.util.LibraryLoaderUtil;
+
+/**
+ * The database's native library, unpacked once and kept, so that a program that is killed leaves no copy behind in the temp folder and a full or locked temp folder keeps nobody out. Where the cache folder
+ * cannot be written, the library is left to unpack itself as it always did.
+ */
+final class NativeLibrary {
+
+    private NativeLibrary() {}
+
+    /** Makes the library ready; asked before the first connection. */
+    static synchronized void ready() {
+        if (System.getProperty("org.sqlite.lib.path") != null) {
+            return;
+        }
+        String name = LibraryLoaderUtil.getNativeLibName();
+        try (InputStream in = SQLiteJDBCLoader.class.getResourceAsStream(LibraryLoaderUtil.getNativeLibResourcePath() + "/" + name)) {
+            if (in == null) {
+                return;
+            }
+            byte[] library = in.readAllBytes();
+            Path folder = cache().resolve("sqlite-" + SQLiteJDBCLoader.getVersion() + "-" + Integer.toHexString(Arrays.hashCode(library)));
+            Path file = folder.resolve(name);
+            if (!Files.isRegularFile(file) || Files.size(file) != library.length) {
+                Files.createDirectories(folder);
+                Path part = Files.createTempFile(folder, name, ".part");
+                try {
+                    Files.write(part, library);
+                    SafeWrite.moveInto(part, file);
+                } finally {
+                    Files.deleteIfExists(part);
+                }
+            }
+            System.setProperty("org.sqlite.lib.path", folder.toString());
+            System.setProperty("org.sqlite.lib.name", name);
+        } catch (IOException e) {
+            Journal.note("the cache folder cannot be written; the database library unpacks itself");
+        }
+    }
+
+    private static Path cache() {
+        String own = System.getenv("XDG_CACHE_HOME");
+        return own != null && Path.of(own).isAbsolute() ? Path.of(own, "moss-pebble") : Path.of(System.getProperty("user.home"), ".cache", "moss-pebble");
+    }
+}

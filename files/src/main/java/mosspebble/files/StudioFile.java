@@ -1,0 +1,519 @@
+package mosspebble.files;
+
+import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.channels.FileChannel;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.nio.file.StandardOpenOption;
+import java.sql.Connection;
+import java.sql.PreparedStatement;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.function.Function;
+import mosspebble.core.care.SmearTest;
+import mosspebble.core.colour.Shelf;
+import mosspebble.core.drying.Climate;
+import mosspebble.core.plan.Project;
+import mosspebble.core.plan.Studio;
+import mosspebble.core.sketch.OwnFile;
+import mosspebble.core.stone.FoundStone;
+import mosspebble.core.units.LengthUnit;
+import org.sqlite.SQLiteConfig;
+
+/**
+ * The file of a studio: how it is laid out, made, looked at, brought up to date, read and written. Tables: {@code project(id, position, document)}, {@code found(id, position, document)},
+ * {@code own(id, position, document)}, {@code setting(key, document)}, {@code edit(number, at, title)}; documents are JSON. A file from elsewhere is looked at through a connection that cannot write, and
+ * refused if it holds anything else: triggers and views would run with every edit.
+ */
+final class StudioFile {
+
+    /** Version of the tables this program writes; kept in the file's user_version. */
+    static final int VERSION = 3;
+
+    /** Marks the file as a studio of ours: "MPeb". */
+    static final int APPLICATION = 0x4D506562;
+
+    /** Largest file that is opened, bytes: sixty faces of one's own with room to spare. */
+    private static final long LARGEST = 600_000_000;
+
+    /** Longest document, characters. */
+    private static final int LONGEST = OwnFile.LONGEST + 10_000;
+
+    private static final String TABLE = "(id TEXT PRIMARY KEY, position INTEGER NOT NULL, document TEXT NOT NULL)";
+
+    /** What may stand in a file, as it was made. */
+    private static final Map<String, String> TABLES = Map.of("project", "CREATE TABLE project" + TABLE, "found", "CREATE TABLE found" + TABLE, "own", "CREATE TABLE own" + TABLE,
+            "setting", "CREATE TABLE setting(key TEXT PRIMARY KEY, document TEXT NOT NULL)",
+            "edit", "CREATE TABLE edit(number INTEGER PRIMARY KEY AUTOINCREMENT, at TEXT NOT NULL, title TEXT NOT NULL)", "sqlite_sequence", "CREATE TABLE sqlite_sequence(name,seq)");
+
+    private static final List<String> MIGRATIONS = List.of("""
+            CREATE TABLE project(id TEXT PRIMARY KEY, position INTEGER NOT NULL, document TEXT NOT NULL);
+            CREATE TABLE setting(key TEXT PRIMARY KEY, document TEXT NOT NULL);
+            CREATE TABLE edit(number INTEGER PRIMARY KEY AUTOINCREMENT, at TEXT NOT NULL, title TEXT NOT NULL);
+            CREATE TABLE found(id TEXT PRIMARY KEY, position INTEGER NOT NULL, document TEXT NOT NULL);
+            """, """
+            CREATE TABLE own(id TEXT PRIMARY KEY, position INTEGER NOT NULL, document TEXT NOT NULL);
+            UPDATE project SET document = replace(replace(document,
+                '"wearing":true', '"manner":"WEARING","mostTurn":0.0,"runOffMm":0.0,"fringeMm":0.0,"mirrored":false,"matched":false,"leftOut":[],"group":null'),
+                '"wearing":false', '"manner":"ON_STONE","mostTurn":0.0,"runOffMm":0.0,"fringeMm":0.0,"mirrored":false,"matched":false,"leftOut":[],"group":null');
+            UPDATE project SET document = replace(replace(document,
+                '"kind":"word",', '"kind":"word","setting":{"path":"STRAIGHT","bend":0.0,"style":"SOLID","optical":0.5,"space":0.0,"lineStep":1.38,"boxes":false,"swell":0.0,"toEye":false,"penMm":0.8,"kerns":{}},'),
+                '"kind":"dots",', '"kind":"dots","series":"EQUAL","count":0,"ratio":0.5,"bandMm":0.0,"innerMm":0.0,');
+            """, """
+            UPDATE project SET document = json_set(document, '$.blends', json('{}'), '$.order', json('[]'));
+            UPDATE project SET document = json_set(document, '$.below.blends', json('{}'), '$.below.order', json('[]')) WHERE json_type(document, '$.below') = 'object';
+            UPDATE project SET document = json_remove(json_set(document,
+                '$.habits.light', json_object('from', json_extract(document, '$.habits.lightFrom'), 'shade', json_extract(document, '$.habits.shade'),
+                    'contact', json_extract(document, '$.habits.shade'), 'highlight', 0.0, 'halo', 0.0),
+                '$.habits.lineStyle', 'EVEN', '$.habits.medium', 'BY_AREA', '$.habits.hand', 'RIGHT', '$.habits.seal', 'GLOSS'), '$.habits.lightFrom', '$.habits.shade');
+            UPDATE setting SET document = json_object('paints', (SELECT json_group_array(json_remove(json_set(value,
+                '$.binder', 'ACRYLIC', '$.hidingSpread', 0.08, '$.pot', json_object('left', json_extract(value, '$.left'), 'full', 0.0, 'price', 0.0)), '$.left'))
+                FROM json_each(setting.document, '$.paints'))) WHERE key = 'shelf';
+            INSERT INTO setting(key, document) VALUES('tests', '{"tests":[]}');
+            """);
+
+    private record Tests(List<SmearTest> tests) {}
+
+    private record View(LengthUnit unit, boolean evening) {}
+
+    /** What a look at a file found: whether anything is in it, and which version of the tables. */
+    record Look(boolean empty, int version) {}
+
+    private StudioFile() {}
+
+    // --- connections
+
+    /** For reading and writing: every edit in the log file and flushed, and the file locked against everybody else until it is closed. */
+    static Connection connect(Path file) throws SQLException {
+        Connection connection = plain(file, false);
+        try (Statement sql = connection.createStatement()) {
+            sql.execute("PRAGMA locking_mode = EXCLUSIVE");
+            sql.execute("PRAGMA journal_mode = WAL");
+            sql.execute("PRAGMA synchronous = FULL");
+            sql.execute("BEGIN IMMEDIATE");
+            sql.execute("COMMIT");
+            return connection;
+        } catch (SQLException e) {
+            closeQuietly(connection);
+            throw e;
+        }
+    }
+
+    private static Connection plain(Path file, boolean readOnly) throws SQLException {
+        NativeLibrary.ready();
+        SQLiteConfig config = new SQLiteConfig();
+        config.setReadOnly(readOnly);
+        config.setBusyTimeout(300);
+        // as a URI: a question mark in a path would else begin a list of settings
+        Connection connection = config.createConnection("jdbc:sqlite:" + file.toAbsolutePath().toUri() + (readOnly ? "?mode=ro" : ""));
+        try (Statement sql = connection.createStatement()) {
+            sql.execute("PRAGMA trusted_schema = OFF");
+            sql.execute("PRAGMA cell_size_check = ON");
+        } catch (SQLException e) {
+            closeQuietly(connection);
+            throw e;
+        }
+        return connection;
+    }
+
+    static void closeQuietly(Connection connection) {
+        try {
+            if (connection != null) {
+                connection.close();
+            }
+        } catch (SQLException e) {
+            Journal.trouble("closing the studio's file", e); // every edit is committed already; there is nothing left to lose
+        }
+    }
+
+    // --- looking at a file from elsewhere
+
+    /**
+     * Looks at a file without changing it.
+     *
+     * @throws FileTrouble if it is no studio, newer than this program, or damaged
+     */
+    static Look look(Path file) throws FileTrouble {
+        try {
+            if (Files.size(file) > LARGEST) {
+                throw new FileTrouble(file.toString(), "The file has " + Files.size(file) / 1_000_000 + " MB; a studio has " + LARGEST / 1_000_000 + " at most.", "It is left untouched. Restore a copy, or start a new studio.");
+            }
+            if (Files.size(file) == 0 && !hasLog(file)) {
+                return new Look(true, 0);
+            }
+            header(file);
+        } catch (IOException e) {
+            throw unreadable(file, e);
+        }
+        Path shared = Path.of(file + "-shm");
+        boolean sharedBefore = Files.exists(shared);
+        try (Connection connection = plain(file, true)) {
+            return look(connection, file);
+        } catch (SQLException e) {
+            throw trouble(file, e);
+        } finally {
+            try {
+                if (!sharedBefore) {
+                    Files.deleteIfExists(shared); // made by looking only
+                }
+            } catch (IOException e) {
+                Journal.trouble("taking away what looking left behind", e);
+            }
+        }
+    }
+
+    private static boolean hasLog(Path file) throws IOException {
+        Path log = Path.of(file + "-wal");
+        return Files.exists(log) && Files.size(log) > 0;
+    }
+
+    /** The file's own first bytes (SQLite file format, offset 0) before anything else opens it. */
+    private static void header(Path file) throws IOException, FileTrouble {
+        ByteBuffer header = ByteBuffer.allocate(16);
+        try (FileChannel in = FileChannel.open(file, StandardOpenOption.READ)) {
+            while (header.hasRemaining() && in.read(header) >= 0) {
+                continue;
+            }
+        }
+        byte[] magic = "SQLite format 3\0".getBytes(StandardCharsets.US_ASCII);
+        if (header.position() > 0 && !Arrays.equals(magic, header.array())) {
+            throw noStudio(file);
+        }
+    }
+
+    private static FileTrouble noStudio(Path file) {
+        return new FileTrouble(file.toString(), "This file is not a studio of Moss Pebble, or it is damaged.", "It is left untouched. Start a new studio, or restore a copy.");
+    }
+
+    private static FileTrouble unreadable(Path file, IOException e) {
+        return new FileTrouble(file.toString(), "The studio cannot be read: " + SafeWrite.reason(e) + ".", "Check the disk and who may read the file.", e);
+    }
+
+    private static Look look(Connection connection, Path file) throws SQLException, FileTrouble {
+        int application = number(connection, "PRAGMA application_id");
+        int version = number(connection, "PRAGMA user_version");
+        boolean bare = number(connection, "SELECT count(*) FROM sqlite_master") == 0;
+        if (application != APPLICATION && !(bare && application == 0 && version == 0 && number(connection, "PRAGMA page_count") <= 1)) {
+            throw noStudio(file);
+        }
+        if (version > VERSION) {
+            throw new FileTrouble(file.toString(), "This studio was written by a newer Moss Pebble (format " + version + ", this program knows " + VERSION + ").",
+                    "It is left untouched. Update the program, or start a new studio.");
+        }
+        if (version < 0 || version == 0 && !bare) {
+            throw new FileTrouble(file.toString(), "The studio says that it has format " + version + ", which never was.", "It is left untouched. Restore a copy, or start a new studio.");
+        }
+        tables(connection, file);
+        try (Statement sql = connection.createStatement(); ResultSet check = sql.executeQuery("PRAGMA quick_check(1)")) {
+            if (!check.next() || !"ok".equals(check.getString(1))) {
+                throw damaged(file, null);
+            }
+        }
+        boolean empty = bare || number(connection, "SELECT (SELECT count(*) FROM project) + (SELECT count(*) FROM setting) + (SELECT count(*) FROM edit)") == 0;
+        return new Look(empty, version);
+    }
+
+    /** Nothing but our own tables, as we made them. */
+    private static void tables(Connection connection, Path file) throws SQLException, FileTrouble {
+        try (Statement sql = connection.createStatement(); ResultSet found = sql.executeQuery("SELECT type, name, sql FROM sqlite_master")) {
+            while (found.next()) {
+                String type = found.getString(1);
+                String name = found.getString(2);
+                String made = found.getString(3);
+                boolean ours = "table".equals(type) && TABLES.getOrDefault(name, "").equals(made) || "index".equals(type) && name != null && name.startsWith("sqlite_autoindex_") && made == null;
+                if (!ours) {
+                    throw new FileTrouble(file.toString(), "The file holds a " + Said.shortly(String.valueOf(type), 20) + " \"" + Said.shortly(String.valueOf(name), 40) + "\" that no studio has; it could change things behind your back.",
+                            "It is left untouched. Restore a copy, or start a new studio.");
+                }
+            }
+        }
+    }
+
+    private static int number(Connection connection, String query) throws SQLException {
+        try (Statement sql = connection.createStatement(); ResultSet row = sql.executeQuery(query)) {
+            return row.next() ? row.getInt(1) : 0;
+        }
+    }
+
+    private static FileTrouble damaged(Path file, Throwable cause) {
+        return new FileTrouble(file.toString(), "The studio is damaged inside.", "It is left untouched. Restore a copy, or start a new studio.", cause);
+    }
+
+    /** What a failed statement means, in words. */
+    static FileTrouble trouble(Path file, SQLException e) {
+        return switch (Fault.of(e)) {
+            case IN_USE -> new FileTrouble(file.toString(), "This studio is already open in another window of Moss Pebble.", "Go on there, or close it first.", e);
+            case DAMAGED -> damaged(file, e);
+            case NO_PERMISSION -> new FileTrouble(file.toString(), "The studio may be read but not written.", "Check who may write the file and its folder, or choose another place.", e);
+            case FULL -> new FileTrouble(file.toString(), "The disk is full.", "Make room on it, then start again.", e);
+            case OTHER -> new FileTrouble(file.toString(), "The studio cannot be opened: the disk does not answer as it should.", "Check the disk and that the folder may be written.", e);
+        };
+    }
+
+    // --- making and bringing up to date
+
+    /**
+     * Makes the file of a new studio, whole or not at all: built beside it, flushed, then moved into place. What stood there must be of no worth.
+     *
+     * @throws FileTrouble if it could not be made; then nothing stands there that did not before
+     */
+    static void make(Path file, Studio studio) throws FileTrouble {
+        Path part = SafeWrite.part(file);
+        try {
+            Files.createDirectories(file.toAbsolutePath().getParent());
+            clear(part);
+            try (Connection connection = plain(part, false)) {
+                try (Statement sql = connection.createStatement()) {
+                    sql.execute("PRAGMA application_id = " + APPLICATION);
+                    sql.execute("BEGIN IMMEDIATE");
+                    migrate(sql, 0);
+                    put(connection, null, studio, "New studio");
+                    sql.execute("COMMIT");
+                }
+            }
+            SafeWrite.flush(part);
+            clearLogs(file);
+            SafeWrite.moveInto(part, file);
+        } catch (IOException e) {
+            throw new FileTrouble(file.toString(), "The studio cannot be made: " + SafeWrite.reason(e) + ".", "Check the disk and that the folder may be written.", e);
+        } catch (SQLException e) {
+            throw trouble(file, e);
+        } finally {
+            try {
+                clear(part);
+            } catch (IOException e) {
+                Journal.trouble("taking away a studio half made", e);
+            }
+        }
+    }
+
+    private static void clear(Path file) throws IOException {
+        clearLogs(file);
+        Files.deleteIfExists(file);
+    }
+
+    /** A log file of a studio that stood here once would be played into the new one. */
+    static void clearLogs(Path file) throws IOException {
+        for (String ending : List.of("-wal", "-shm", "-journal")) {
+            Files.deleteIfExists(Path.of(file + ending));
+        }
+    }
+
+    /** Moves a studio and its log out of the way, under another name. */
+    static void moveAway(Path file, Path to) throws IOException {
+        Files.move(file, to, StandardCopyOption.ATOMIC_MOVE);
+        for (String ending : List.of("-wal", "-journal")) {
+            Path log = Path.of(file + ending);
+            if (Files.exists(log)) {
+                Files.move(log, Path.of(to + ending), StandardCopyOption.ATOMIC_MOVE);
+            }
+        }
+        Files.deleteIfExists(Path.of(file + "-shm"));
+    }
+
+    /** Brings the tables up to date, in one transaction. */
+    static void migrate(Connection connection, int version) throws SQLException {
+        try (Statement sql = connection.createStatement()) {
+            if (version >= VERSION) {
+                return;
+            }
+            sql.execute("BEGIN IMMEDIATE");
+            try {
+                migrate(sql, version);
+                sql.execute("COMMIT");
+            } catch (SQLException e) {
+                rollBack(connection);
+                throw e;
+            }
+            sql.execute("PRAGMA wal_checkpoint(TRUNCATE)");
+        }
+    }
+
+    private static void migrate(Statement sql, int version) throws SQLException {
+        for (int next = version; next < VERSION; next++) {
+            for (String statement : MIGRATIONS.get(next).split(";")) {
+                if (!statement.isBlank()) {
+                    sql.execute(statement);
+                }
+            }
+            sql.execute("PRAGMA user_version = " + (next + 1));
+        }
+    }
+
+    /** The database may have rolled back by itself, after a full disk for one; then there is nothing to roll back and that is well. */
+    private static void rollBack(Connection connection) {
+        try (Statement sql = connection.createStatement()) {
+            sql.execute("ROLLBACK");
+        } catch (SQLException e) {
+            Journal.note("nothing to roll back");
+        }
+    }
+
+    // --- reading
+
+    static Studio load(Connection connection, Path file) throws SQLException, FileTrouble {
+        List<Project> projects = rows(connection, file, "project", Project.class);
+        List<FoundStone> basket = rows(connection, file, "found", FoundStone.class);
+        List<OwnFile> own = rows(connection, file, "own", OwnFile.class);
+        View view = setting(connection, file, "view", View.class);
+        Shelf shelf = setting(connection, file, "shelf", Shelf.class);
+        Climate climate = setting(connection, file, "climate", Climate.class);
+        Tests tests = setting(connection, file, "tests", Tests.class);
+        try {
+            return new Studio(projects, basket, own, shelf, tests.tests(), climate, view.unit(), view.evening());
+        } catch (IllegalArgumentException | NullPointerException e) {
+            throw new FileTrouble(file.toString(), "The studio contradicts itself" + (e instanceof IllegalArgumentException ? ": " + e.getMessage() : "") + ".", "It is left untouched. Restore a copy, or start a new studio.", e);
+        }
+    }
+
+    private static <T> List<T> rows(Connection connection, Path file, String table, Class<T> type) throws SQLException, FileTrouble {
+        List<T> values = new ArrayList<>();
+        try (Statement sql = connection.createStatement(); ResultSet rows = sql.executeQuery("SELECT id, length(document), document FROM " + table + " ORDER BY position")) {
+            while (rows.next()) {
+                String place = file + ", entry " + Said.shortly(String.valueOf(rows.getString(1)), 60);
+                if (rows.getLong(2) > LONGEST) {
+                    throw new FileTrouble(place, "The entry has more than " + LONGEST / 1_000_000 + " million letters.", "It is left untouched. Restore a copy, or start a new studio.");
+                }
+                values.add(StudioJson.read(rows.getString(3), type, place));
+            }
+        }
+        return values;
+    }
+
+    private static <T> T setting(Connection connection, Path file, String key, Class<T> type) throws SQLException, FileTrouble {
+        try (PreparedStatement sql = connection.prepareStatement("SELECT document FROM setting WHERE key = ? AND length(document) <= ?")) {
+            sql.setString(1, key);
+            sql.setInt(2, LONGEST);
+            try (ResultSet row = sql.executeQuery()) {
+                if (!row.next()) {
+                    throw new FileTrouble(file + ", " + key, "The entry is missing.", "It is left untouched. Restore a copy, or start a new studio.");
+                }
+                return StudioJson.read(row.getString(1), type, file + ", " + key);
+            }
+        }
+    }
+
+    /**
+     * What is in a file that is not in use, such as a copy; the whole of it is checked.
+     *
+     * @throws FileTrouble if it is damaged
+     */
+    static Studio read(Path file) throws FileTrouble {
+        Look look = look(file);
+        if (look.empty()) {
+            throw damaged(file, null);
+        }
+        Path place = file;
+        Path scratch = null;
+        try {
+            if (look.version() < VERSION) { // brought up to date beside, so that the copy stays as it is
+                scratch = Files.createTempDirectory("moss-pebble");
+                place = scratch.resolve("look.pebble");
+                Files.copy(file, place);
+            }
+            try (Connection connection = plain(place, look.version() == VERSION)) {
+                migrate(connection, look.version());
+                try (Statement sql = connection.createStatement(); ResultSet check = sql.executeQuery("PRAGMA integrity_check(1)")) {
+                    if (!check.next() || !"ok".equals(check.getString(1))) {
+                        throw damaged(file, null);
+                    }
+                }
+                return load(connection, file);
+            }
+        } catch (IOException e) {
+            throw unreadable(file, e);
+        } catch (SQLException e) {
+            throw trouble(file, e);
+        } finally {
+            if (scratch != null) {
+                try {
+                    clear(place);
+                    Files.delete(scratch);
+                } catch (IOException e) {
+                    Journal.trouble("taking away what looking left behind", e);
+                }
+            }
+        }
+    }
+
+    // --- writing
+
+    /** Writes what differs, in one transaction. */
+    static void write(Connection connection, Studio before, Studio after, String title) throws SQLException {
+        try (Statement sql = connection.createStatement()) {
+            sql.execute("BEGIN IMMEDIATE");
+            try {
+                put(connection, before, after, title);
+                sql.execute("COMMIT");
+            } catch (SQLException | RuntimeException e) {
+                rollBack(connection);
+                throw e;
+            }
+        }
+    }
+
+    private static void put(Connection connection, Studio before, Studio after, String title) throws SQLException {
+        putRows(connection, "project", before == null ? List.of() : before.projects(), after.projects(), Project::id);
+        putRows(connection, "found", before == null ? List.of() : before.basket(), after.basket(), FoundStone::id);
+        putRows(connection, "own", before == null ? List.of() : before.own(), after.own(), OwnFile::id);
+        putIfChanged(connection, "shelf", before == null ? null : before.shelf(), after.shelf());
+        putIfChanged(connection, "tests", before == null ? null : new Tests(before.tests()), new Tests(after.tests()));
+        putIfChanged(connection, "climate", before == null ? null : before.climate(), after.climate());
+        putIfChanged(connection, "view", before == null ? null : new View(before.unit(), before.evening()), new View(after.unit(), after.evening()));
+        run(connection, "INSERT INTO edit(at, title) VALUES(strftime('%Y-%m-%dT%H:%M:%SZ', 'now'), ?)", title);
+    }
+
+    private static <T> void putRows(Connection connection, String table, List<T> before, List<T> after, Function<T, String> id) throws SQLException {
+        for (T gone : before) {
+            if (after.stream().noneMatch(kept -> id.apply(kept).equals(id.apply(gone)))) {
+                run(connection, "DELETE FROM " + table + " WHERE id = ?", id.apply(gone));
+            }
+        }
+        for (int i = 0; i < after.size(); i++) {
+            T value = after.get(i);
+            boolean same = i < before.size() && before.get(i) == value;
+            if (!same) {
+                run(connection, "INSERT INTO " + table + "(id, position, document) VALUES(?, ?, ?) ON CONFLICT(id) DO UPDATE SET position = excluded.position, document = excluded.document",
+                        id.apply(value), i, StudioJson.write(value));
+            }
+        }
+    }
+
+    private static void putIfChanged(Connection connection, String key, Object before, Object after) throws SQLException {
+        if (!Objects.equals(before, after)) {
+            run(connection, "INSERT INTO setting(key, document) VALUES(?, ?) ON CONFLICT(key) DO UPDATE SET document = excluded.document", key, StudioJson.write(after));
+        }
+    }
+
+    private static void run(Connection connection, String statement, Object... values) throws SQLException {
+        try (PreparedStatement sql = connection.prepareStatement(statement)) {
+            for (int i = 0; i < values.length; i++) {
+                sql.setObject(i + 1, values[i]);
+            }
+            sql.executeUpdate();
+        }
+    }
+
+    // --- copies
+
+    /** Writes all that is committed into a file of its own. */
+    static void copy(Connection connection, Path to) throws SQLException {
+        run(connection, "VACUUM INTO ?", to.toAbsolutePath().toString());
+    }
+
+    /** The same from a file that is not open, which is not changed. */
+    static void copy(Path file, Path to) throws SQLException {
+        try (Connection connection = plain(file, true)) {
+            copy(connection, to);
+        }
+    }
+}
