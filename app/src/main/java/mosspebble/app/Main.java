@@ -9,11 +9,18 @@ import mosspebble.core.plan.Finding;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Planner;
 import mosspebble.core.plan.Project;
+import mosspebble.core.plan.Studio;
+import mosspebble.core.plan.Workshop;
+import mosspebble.core.sketch.Remembered;
 import mosspebble.core.sketch.Repertoire;
 import mosspebble.core.stone.Survey;
 import mosspebble.files.BuiltIn;
 import mosspebble.files.FileTrouble;
+import mosspebble.files.InFile;
+import mosspebble.files.Instead;
+import mosspebble.files.Journal;
 import mosspebble.files.LanternWalk;
+import mosspebble.files.OwnFiles;
 import mosspebble.files.Paper;
 import mosspebble.files.PlanJson;
 import mosspebble.files.Sheets;
@@ -24,9 +31,29 @@ import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 
 /** The command line: the studio by default, {@code demo}, {@code export}, {@code check}. */
-@Command(name = "pebble", description = "Moss Pebble plans painted stones.", mixinStandardHelpOptions = true, version = "Moss Pebble 0.1.0",
+@Command(name = "pebble", description = "Moss Pebble plans painted stones.", mixinStandardHelpOptions = true, versionProvider = Main.Versions.class,
         subcommands = {Main.Demo.class, Main.Export.class, Main.Check.class})
 public final class Main implements Callable<Integer> {
+
+    /** The program's version. */
+    static final class Versions implements CommandLine.IVersionProvider {
+        @Override
+        public String[] getVersion() {
+            return new String[] {"Moss Pebble " + Version.TEXT};
+        }
+    }
+
+    /** A path of the command line; what can be no path is said without the names of classes. */
+    static final class Paths implements CommandLine.ITypeConverter<Path> {
+        @Override
+        public Path convert(String text) {
+            try {
+                return InFile.path(text);
+            } catch (FileTrouble e) {
+                throw new CommandLine.TypeConversionException(e.getMessage());
+            }
+        }
+    }
 
     /** Which studio. */
     static final class Place {
@@ -74,7 +101,11 @@ public final class Main implements Callable<Integer> {
 
     public static void main(String[] args) {
         System.setProperty("java.awt.headless", "true");
-        System.exit(new CommandLine(new Main()).execute(args));
+        System.exit(new CommandLine(new Main()).registerConverter(Path.class, new Paths()).setExecutionExceptionHandler((error, command, parsed) -> {
+            Journal.trouble("on the command line", error);
+            command.getErr().println("The program stumbled over something and has ended. Nothing that was kept is lost; the log lies beside the studio.");
+            return 1;
+        }).execute(args));
     }
 
     @Override
@@ -148,21 +179,37 @@ public final class Main implements Callable<Integer> {
         void of(PaintPlan plan, StudioStore store) throws FileTrouble;
     }
 
-    private static int withPlans(Path file, boolean demo, Use use) {
-        Repertoire repertoire = BuiltIn.repertoire();
-        try (StudioStore store = StudioStore.open(file, demo ? () -> LanternWalk.studio(repertoire) : LanternWalk::newcomer)) {
-            Palette palette = new Palette(store.studio().shelf());
-            List<Project> projects = store.studio().projects();
-            if (projects.isEmpty()) {
+    private static int withPlans(Path asked, boolean demo, Use use) {
+        Path file = Instead.of(asked);
+        if (file.toAbsolutePath().getParent() != null) {
+            Journal.beside(file.toAbsolutePath().getParent(), Version.TEXT);
+        }
+        Repertoire shipped = BuiltIn.repertoire();
+        try (StudioStore store = StudioStore.open(file, demo ? () -> LanternWalk.studio(shipped) : LanternWalk::newcomer)) {
+            Studio studio = store.studio();
+            Workshop workshop = new Workshop(new Palette(studio.shelf()), OwnFiles.with(shipped, studio.own()), studio.climate(), studio.tests());
+            if (studio.projects().isEmpty()) {
                 System.out.println("The studio has no stones yet: " + file);
             }
-            for (Project project : projects) {
-                use.of(Planner.plan(project, Survey.of(project.stone()), palette, repertoire, store.studio().climate()), store);
+            int troubled = 0;
+            for (Project project : studio.projects()) {
+                PaintPlan plan;
+                try {
+                    plan = Planner.plan(project, Survey.of(project.stone()), workshop, new Remembered(), error -> Journal.trouble("planning a thing of a sketch", error));
+                } catch (RuntimeException e) {
+                    Journal.trouble("planning a stone", e);
+                    System.err.println(project.name() + " cannot be worked out as it is now, so nothing of it is written.");
+                    troubled = 1;
+                    continue;
+                }
+                use.of(plan, store);
             }
-            return 0;
+            return troubled;
         } catch (FileTrouble trouble) {
             System.err.println(trouble.getMessage());
             return 1;
+        } finally {
+            Journal.close();
         }
     }
 }

@@ -1,16 +1,23 @@
 package mosspebble.app;
 
+import java.io.File;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.animation.AnimationTimer;
 import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.scene.Scene;
 import javafx.scene.text.Font;
+import javafx.stage.FileChooser;
 import javafx.stage.Stage;
 import mosspebble.app.model.PlanDesk;
 import mosspebble.app.model.Show;
@@ -22,10 +29,14 @@ import mosspebble.core.plan.Studio;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.units.Grams;
+import mosspebble.files.Backups;
 import mosspebble.files.BuiltIn;
 import mosspebble.files.FileTrouble;
+import mosspebble.files.Instead;
+import mosspebble.files.Journal;
 import mosspebble.files.LanternWalk;
 import mosspebble.files.StudioStore;
+import mosspebble.files.TroubleReport;
 import mosspebble.instruments.BenchScene;
 import mosspebble.instruments.SimulatedBenchCamera;
 import mosspebble.instruments.SimulatedClimateProbe;
@@ -38,6 +49,7 @@ public final class MossPebbleApp extends Application {
     public record Wish(Path studio, boolean demo, Path shot, boolean once, Finding.Stage stage, String stone, List<String> deeds) {}
 
     private static final long FIRST_SCENE = 309;
+    private static final long WATCH_SECONDS = 4;
 
     private static volatile Wish launched;
     private static volatile CompletableFuture<StudioStore> launchedOpening;
@@ -46,6 +58,9 @@ public final class MossPebbleApp extends Application {
     private final CompletableFuture<StudioStore> opening;
     private StudioStore store;
     private PlanDesk desk;
+    private Workbench workbench;
+    private Shell shell;
+    private ScheduledExecutorService watch;
 
     /** Made by the toolkit for {@link #launchWith}. */
     public MossPebbleApp() {
@@ -61,13 +76,18 @@ public final class MossPebbleApp extends Application {
         this.opening = opening;
     }
 
-    /** Opens the studio beside the toolkit's own start, which takes as long. */
-    private static CompletableFuture<StudioStore> opening(Wish wish, Path file) {
+    /** Opens the studio beside the toolkit's own start, which takes as long; where another was begun in its place, that one. */
+    private static CompletableFuture<StudioStore> opening(Wish wish, Path asked) {
+        Path file = Instead.of(asked);
+        if (file.toAbsolutePath().getParent() != null) {
+            Journal.beside(file.toAbsolutePath().getParent(), Version.TEXT);
+        }
         Supplier<Studio> fresh = wish.demo() ? () -> LanternWalk.studio(BuiltIn.repertoire()) : LanternWalk::newcomer;
         return CompletableFuture.supplyAsync(() -> {
             try {
                 return StudioStore.open(file, fresh);
             } catch (FileTrouble trouble) {
+                Journal.trouble("opening the studio", trouble);
                 throw new CompletionException(trouble);
             }
         });
@@ -82,7 +102,17 @@ public final class MossPebbleApp extends Application {
     @Override
     public void start(Stage window) {
         fonts();
+        Thread.setDefaultUncaughtExceptionHandler((thread, error) -> stumbled("in " + thread.getName(), error));
         window.setTitle("Moss Pebble");
+        window.setOnCloseRequest(e -> {
+            if (workbench != null && !workbench.unkeptProperty().get().isEmpty()) {
+                workbench.keepAgain();
+                if (!workbench.unkeptProperty().get().isEmpty()) {
+                    e.consume();
+                    shell.askBeforeClosing();
+                }
+            }
+        });
         window.setMinWidth(1100);
         window.setMinHeight(720);
         open(window, wish.studio(), opening);
@@ -95,6 +125,16 @@ public final class MossPebbleApp extends Application {
         if (Boolean.getBoolean("mosspebble.endWhenUsable")) {
             endAfterPulses(3);
         }
+    }
+
+    /** What no other place caught: written down, and told to the painter. */
+    private void stumbled(String where, Throwable error) {
+        Journal.trouble(where, error);
+        Platform.runLater(() -> {
+            if (workbench != null) {
+                workbench.tellTrouble("The program stumbled over something. What you decided is kept; if it happens again, undo the last change.");
+            }
+        });
     }
 
     /** For measuring the start: says so and ends once the window has been drawn and answers. */
@@ -120,16 +160,24 @@ public final class MossPebbleApp extends Application {
         }
     }
 
-    private void open(Stage window, Path file, CompletableFuture<StudioStore> coming) {
+    private void open(Stage window, Path asked, CompletableFuture<StudioStore> coming) {
         try {
             store = coming.join();
-            Workbench workbench = new Workbench(store.studio(), store::commit);
+            workbench = new Workbench(store.studio(), store::commit);
             if (wish.stone() != null) {
                 workbench.choose(wish.stone());
             }
             workbench.stageProperty().set(wish.stage());
-            Shell shell = scene(workbench);
-            window.setScene(new Scene(shell, 1280, 800));
+            shell = scene();
+            if (window.getScene() == null) {
+                window.setScene(new Scene(shell, 1280, 800));
+            } else {
+                window.getScene().setRoot(shell);
+            }
+            if (desk != null && window.isShowing()) {
+                Platform.runLater(desk::begin);
+            }
+            keepWatch(asked);
             wish.deeds().forEach(shell::perform);
             if (wish.shot() != null) {
                 new Screenshot(window.getScene(), wish.shot(), wish.once()).whenSettled();
@@ -138,19 +186,173 @@ public final class MossPebbleApp extends Application {
             if (!(e.getCause() instanceof FileTrouble trouble)) {
                 throw e;
             }
-            Path beside = beside(file);
-            window.setScene(new Scene(new TroubleView(trouble, beside, () -> open(window, beside, opening(wish, beside)), Platform::exit), 1280, 800));
+            trouble(window, asked, trouble);
+            if (wish.shot() != null && wish.once()) {
+                new Screenshot(window.getScene(), wish.shot(), true).whenShown();
+            }
         }
     }
 
-    private Shell scene(Workbench workbench) {
-        desk = new PlanDesk(BuiltIn::repertoire, Platform::runLater, error -> workbench.tell(error.getMessage() == null ? error.toString() : error.getMessage()));
+    private void trouble(Stage window, Path asked, FileTrouble trouble) {
+        Path file = Instead.of(asked);
+        Path beside = beside(file);
+        Backups backups = Backups.of(file);
+        TroubleView view = new TroubleView(trouble, beside, backups.list(), new TroubleView.Ways() {
+            @Override
+            public void fresh() {
+                try {
+                    CompletableFuture<StudioStore> coming = opening(wish, beside);
+                    coming.join();
+                    if (!trouble.passes()) {
+                        Instead.remember(file, beside);
+                    }
+                    open(window, asked, coming);
+                } catch (FileTrouble | CompletionException e) {
+                    FileTrouble next = e instanceof FileTrouble t ? t : (FileTrouble) e.getCause();
+                    trouble(window, asked, next);
+                }
+            }
+
+            @Override
+            public void restore(Backups.Copy copy) {
+                try {
+                    Optional<Path> aside = backups.restore(copy);
+                    open(window, asked, opening(wish, file));
+                    aside.ifPresent(old -> workbench.tell("The copy of " + copy.day() + " is back. The studio that stayed closed is now called " + old.getFileName() + "."));
+                } catch (FileTrouble e) {
+                    trouble(window, asked, e);
+                }
+            }
+
+            @Override
+            public void look(Backups.Copy copy, Consumer<Studio> found, Consumer<String> damaged) {
+                CompletableFuture.runAsync(() -> {
+                    try {
+                        Studio studio = Backups.look(copy);
+                        Platform.runLater(() -> found.accept(studio));
+                    } catch (FileTrouble e) {
+                        Journal.trouble("looking into a copy", e);
+                        Platform.runLater(() -> damaged.accept("This copy is damaged too. " + e.remedy()));
+                    }
+                });
+            }
+
+            @Override
+            public void again() {
+                open(window, asked, opening(wish, asked));
+            }
+
+            @Override
+            public void report() {
+                FileChooser chooser = new FileChooser();
+                chooser.setInitialFileName("moss-pebble-report.txt");
+                File to = chooser.showSaveDialog(window);
+                if (to != null) {
+                    try {
+                        TroubleReport.write(to.toPath(), Version.TEXT, file.toAbsolutePath().getParent(), LanternWalk.newcomer());
+                    } catch (FileTrouble e) {
+                        trouble(window, asked, e);
+                    }
+                }
+            }
+
+            @Override
+            public void close() {
+                Platform.exit();
+            }
+        });
+        if (window.getScene() == null) {
+            window.setScene(new Scene(view, 1280, 800));
+        } else {
+            window.getScene().setRoot(view);
+        }
+    }
+
+    /** While the window is open: tries again what is not kept, and sees to it that the studio's file is there. Keeps the day's copy. */
+    private void keepWatch(Path asked) {
+        Path file = store.file();
+        if (!Instead.of(asked).equals(asked)) {
+            workbench.tell(asked.getFileName() + " stays closed, since it could not be opened; this is " + file.getFileName() + ", begun in its place. \"Try " + asked.getFileName() + " again\" is under Do …");
+            shell.offer("Try " + asked.getFileName() + " again", () -> {
+                try {
+                    Instead.forget(asked);
+                    workbench.tell(asked.getFileName() + " is tried again when the program starts next time.");
+                } catch (FileTrouble e) {
+                    workbench.tell(e.getMessage());
+                }
+            });
+        }
+        watch = Executors.newSingleThreadScheduledExecutor(work -> {
+            Thread thread = new Thread(work, "watch");
+            thread.setDaemon(true);
+            return thread;
+        });
+        StudioStore mine = store;
+        watch.execute(() -> {
+            try {
+                mine.keepDailyCopy();
+            } catch (FileTrouble e) {
+                Journal.trouble("keeping the day's copy", e);
+                Platform.runLater(() -> workbench.tell("Today's copy of the studio could not be kept: " + e.reason() + ". " + e.remedy()));
+            }
+        });
+        watch.scheduleWithFixedDelay(() -> {
+            try {
+                mine.watch();
+            } catch (FileTrouble e) {
+                Platform.runLater(() -> workbench.tell(e.getMessage()));
+            }
+            String note = mine.takeNote();
+            Platform.runLater(() -> {
+                if (!note.isEmpty()) {
+                    workbench.tell(note);
+                }
+                workbench.keepAgain();
+            });
+        }, WATCH_SECONDS, WATCH_SECONDS, TimeUnit.SECONDS);
+    }
+
+    private Shell scene() {
+        desk = new PlanDesk(BuiltIn::repertoire, Platform::runLater, error -> {
+            Journal.trouble("working something out", error);
+            workbench.tellTrouble("Something could not be worked out: the program stumbled over it. What you decided is kept.");
+        });
         Show show = new Show(workbench, desk);
-        Shell shell = new Shell(workbench, show, desk, new SimulatedClimateProbe(7), new SimulatedBenchCamera(MossPebbleApp::bench),
+        Shell shell = new Shell(workbench, show, desk, house(), new SimulatedClimateProbe(7), new SimulatedBenchCamera(MossPebbleApp::bench),
                 new SimulatedKitchenScale(11, () -> show.plan() == null ? new Grams(0) : lying(show.plan().survey())));
         shell.getStylesheets().add(MossPebbleApp.class.getResource("mosspebble.css").toExternalForm());
         shell.getProperties().put(Show.class, show);
+        shell.getProperties().put(Workbench.class, workbench);
         return shell;
+    }
+
+    private Shell.House house() {
+        return new Shell.House() {
+            @Override
+            public Path folder() {
+                return store.file().getParent();
+            }
+
+            @Override
+            public void saveCopy(Path to) throws FileTrouble {
+                store.copyTo(to, workbench.studio());
+            }
+
+            @Override
+            public void saveReport(Path to) throws FileTrouble {
+                TroubleReport.write(to, Version.TEXT, folder(), workbench.studio());
+            }
+
+            @Override
+            public String log() {
+                return Journal.read(folder());
+            }
+
+            @Override
+            public void close() {
+                Platform.exit();
+            }
+        };
     }
 
     /** What lies before the stand-in camera at each shot: three stones first, then one to six. */
@@ -179,11 +381,15 @@ public final class MossPebbleApp extends Application {
 
     @Override
     public void stop() {
+        if (watch != null) {
+            watch.shutdownNow();
+        }
         if (desk != null) {
             desk.close();
         }
         if (store != null) {
             store.close();
         }
+        Journal.close();
     }
 }

@@ -46,6 +46,21 @@ final class Screenshot {
         }.start();
     }
 
+    /** Once a few frames are drawn, for a window without a stone. */
+    void whenShown() {
+        new AnimationTimer() {
+            private int frames;
+
+            @Override
+            public void handle(long now) {
+                if (++frames >= 2 * QUIET_FRAMES) {
+                    stop();
+                    save();
+                }
+            }
+        }.start();
+    }
+
     private void save() {
         try {
             write(scene, file);

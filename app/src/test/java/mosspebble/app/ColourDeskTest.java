@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.concurrent.locks.LockSupport;
 import mosspebble.app.model.ColourDesk;
+import mosspebble.app.model.FileWork;
 import mosspebble.app.model.MendDesk;
 import mosspebble.app.model.PlanDesk;
 import mosspebble.app.model.ShelfDesk;
@@ -115,7 +116,7 @@ class ColourDeskTest {
 
     @Test
     void aTableOfPaintsWaitsForTheWordAndTestsAreKeptOnce() throws Exception {
-        ShelfDesk shelf = new ShelfDesk(workbench);
+        ShelfDesk shelf = new ShelfDesk(workbench, new FileWork(workbench, Runnable::run, Runnable::run));
         Path table = folder.resolve("t.csv");
         Files.writeString(table, "name,kind,colour\nfog,brush paint,#99aabb\n");
         int before = shelf.shelf().paints().size();
@@ -127,7 +128,7 @@ class ColourDeskTest {
         shelf.takeOver();
         assertThat(shelf.shelf().find("fog")).isPresent();
         shelf.bring(folder.resolve("none.csv"));
-        assertThat(workbench.noticeProperty().get()).contains("cannot be read");
+        assertThat(workbench.noticeProperty().get()).contains("no such file");
         shelf.paintProperty().set("fog");
         shelf.test("varnish", Optional.of(SmearTest.Outcome.SMEARS));
         shelf.test("varnish", Optional.of(SmearTest.Outcome.FINE));

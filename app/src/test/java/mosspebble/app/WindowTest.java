@@ -41,7 +41,8 @@ class WindowTest {
         Files.writeString(broken, "this is a shopping list, not a studio. ".repeat(20));
         byte[] before = Files.readAllBytes(broken);
         try (Driver app = new Driver(broken, false)) {
-            assertThat(app.text("#trouble")).contains("not a studio").contains(broken.toString()).contains("untouched");
+            assertThat(app.text("#trouble")).contains("not a studio").contains("untouched");
+            assertThat(app.text("#trouble-place")).contains(broken.toString());
             app.click("#new-studio");
             app.until("the new studio", () -> app.present("#first-stone"));
         }

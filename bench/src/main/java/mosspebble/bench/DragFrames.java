@@ -1,5 +1,6 @@
 package mosspebble.bench;
 
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -50,7 +51,7 @@ public final class DragFrames extends Application {
         workbench = new Workbench(LanternWalk.studio(BuiltIn.repertoire()), (studio, title) -> { });
         desk = new PlanDesk(BuiltIn::repertoire, Platform::runLater, Throwable::printStackTrace);
         show = new Show(workbench, desk);
-        Shell shell = new Shell(workbench, show, desk, new SimulatedClimateProbe(7), new SimulatedBenchCamera(shot -> BenchScene.varied(shot, 800, 600)), new SimulatedKitchenScale(1, () -> new Grams(100)));
+        Shell shell = new Shell(workbench, show, desk, house(), new SimulatedClimateProbe(7), new SimulatedBenchCamera(shot -> BenchScene.varied(shot, 800, 600)), new SimulatedKitchenScale(1, () -> new Grams(100)));
         shell.getStylesheets().add(MossPebbleApp.class.getResource("mosspebble.css").toExternalForm());
         cloth = shell.cloth();
         stage.setScene(new Scene(shell, 1280, 800));
@@ -121,5 +122,29 @@ public final class DragFrames extends Application {
 
     private void fire(EventType<MouseEvent> type, double x, double y) {
         Event.fireEvent(cloth, new MouseEvent(type, x, y, x, y, MouseButton.PRIMARY, 1, false, false, false, false, true, false, false, true, false, false, null));
+    }
+
+    /** Nothing is kept here. */
+    private static Shell.House house() {
+        return new Shell.House() {
+            @Override
+            public Path folder() {
+                return Path.of(".");
+            }
+
+            @Override
+            public void saveCopy(Path to) {}
+
+            @Override
+            public void saveReport(Path to) {}
+
+            @Override
+            public String log() {
+                return "";
+            }
+
+            @Override
+            public void close() {}
+        };
     }
 }

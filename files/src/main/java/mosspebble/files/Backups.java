@@ -42,7 +42,7 @@ public final class Backups {
 
     /** Writes a studio into a new file and says what it wrote. */
     interface Source {
-        Studio into(Path part) throws SQLException, FileTrouble;
+        Studio into(Path part) throws SQLException, IOException, FileTrouble;
     }
 
     private final Path studio;
@@ -108,7 +108,7 @@ public final class Backups {
     }
 
     /** Keeps the studio as it is before its tables are changed. */
-    void beforeMigration(int version) throws FileTrouble {
+    void beforeMigration() throws FileTrouble {
         Path file = folder().resolve(LocalDate.now(clock) + "-before-format-" + StudioFile.VERSION + ".pebble");
         if (!Files.exists(file)) {
             place(file, part -> {

@@ -4,7 +4,9 @@ package mosspebble.files;
 public final class FileTrouble extends Exception {
 
     private final String place;
+    private final String found;
     private final String remedy;
+    private boolean passing;
 
     /**
      * @param place file, and line or element where known
@@ -14,6 +16,7 @@ public final class FileTrouble extends Exception {
     public FileTrouble(String place, String found, String remedy) {
         super(place + ": " + found + " " + remedy);
         this.place = place;
+        this.found = found;
         this.remedy = remedy;
     }
 
@@ -22,8 +25,30 @@ public final class FileTrouble extends Exception {
         initCause(cause);
     }
 
+    /** Marks trouble that ends by itself, such as a file that is in use. */
+    FileTrouble thatPasses() {
+        passing = true;
+        return this;
+    }
+
+    /** Whether it ends by itself and nothing need be mended. */
+    public boolean passes() {
+        return passing;
+    }
+
     public String place() {
         return place;
+    }
+
+    /** What is wrong, a sentence. */
+    public String found() {
+        return found;
+    }
+
+    /** Why, as the end of another sentence: what stands after the last colon of what was found. */
+    public String reason() {
+        String last = found.substring(found.lastIndexOf(": ") < 0 ? 0 : found.lastIndexOf(": ") + 2);
+        return last.endsWith(".") ? last.substring(0, last.length() - 1) : last;
     }
 
     public String remedy() {

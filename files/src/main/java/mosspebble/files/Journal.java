@@ -10,6 +10,7 @@ import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.logging.ErrorManager;
 import java.util.logging.FileHandler;
 import java.util.logging.Formatter;
 import java.util.logging.Level;
@@ -55,6 +56,12 @@ public final class Journal {
         try {
             Files.createDirectories(folder);
             FileHandler file = new FileHandler(escaped(folder.resolve("moss-pebble.log")) + ".%g", LARGEST, FILES, true);
+            file.setErrorManager(new ErrorManager() {
+                @Override
+                public void error(String message, Exception e, int code) {
+                    // a disk that is full takes no log either
+                }
+            });
             file.setFormatter(new Lines());
             file.setEncoding(StandardCharsets.UTF_8.name());
             LOG.addHandler(file);

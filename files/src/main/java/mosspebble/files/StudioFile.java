@@ -18,6 +18,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.function.Function;
 import mosspebble.core.care.SmearTest;
 import mosspebble.core.colour.Shelf;
@@ -85,8 +86,17 @@ final class StudioFile {
 
     private record View(LengthUnit unit, boolean evening) {}
 
-    /** What a look at a file found: whether anything is in it, and which version of the tables. */
-    record Look(boolean empty, int version) {}
+    /**
+     * What a look at a file found.
+     *
+     * @param empty whether nothing is in it
+     * @param version of the tables
+     * @param studio what is in it; empty where the tables must be brought up to date first
+     */
+    record Look(boolean empty, int version, Optional<Studio> studio) {
+        /** No file, or one without content. */
+        static final Look NOTHING = new Look(true, 0, Optional.empty());
+    }
 
     private StudioFile() {}
 
@@ -94,7 +104,7 @@ final class StudioFile {
 
     /** For reading and writing: every edit in the log file and flushed, and the file locked against everybody else until it is closed. */
     static Connection connect(Path file) throws SQLException {
-        Connection connection = plain(file, false);
+        Connection connection = plain(file, Way.WRITE);
         try (Statement sql = connection.createStatement()) {
             sql.execute("PRAGMA locking_mode = EXCLUSIVE");
             sql.execute("PRAGMA journal_mode = WAL");
@@ -108,13 +118,24 @@ final class StudioFile {
         }
     }
 
-    private static Connection plain(Path file, boolean readOnly) throws SQLException {
+    /** How a file is opened: for writing, for reading, or for reading where nobody writes and there is no log. */
+    private enum Way {
+        WRITE(""), READ("?mode=ro"), STILL("?mode=ro&immutable=1");
+
+        private final String query;
+
+        Way(String query) {
+            this.query = query;
+        }
+    }
+
+    private static Connection plain(Path file, Way way) throws SQLException {
         NativeLibrary.ready();
         SQLiteConfig config = new SQLiteConfig();
-        config.setReadOnly(readOnly);
+        config.setReadOnly(way != Way.WRITE);
         config.setBusyTimeout(300);
         // as a URI: a question mark in a path would else begin a list of settings
-        Connection connection = config.createConnection("jdbc:sqlite:" + file.toAbsolutePath().toUri() + (readOnly ? "?mode=ro" : ""));
+        Connection connection = config.createConnection("jdbc:sqlite:" + file.toAbsolutePath().toUri() + way.query);
         try (Statement sql = connection.createStatement()) {
             sql.execute("PRAGMA trusted_schema = OFF");
             sql.execute("PRAGMA cell_size_check = ON");
@@ -148,25 +169,44 @@ final class StudioFile {
                 throw new FileTrouble(file.toString(), "The file has " + Files.size(file) / 1_000_000 + " MB; a studio has " + LARGEST / 1_000_000 + " at most.", "It is left untouched. Restore a copy, or start a new studio.");
             }
             if (Files.size(file) == 0 && !hasLog(file)) {
-                return new Look(true, 0);
+                return Look.NOTHING;
             }
             header(file);
         } catch (IOException e) {
             throw unreadable(file, e);
         }
-        Path shared = Path.of(file + "-shm");
-        boolean sharedBefore = Files.exists(shared);
-        try (Connection connection = plain(file, true)) {
-            return look(connection, file);
+        try {
+            return hasLog(file) ? lookWithLog(file) : look(file, Way.STILL);
+        } catch (IOException e) {
+            throw unreadable(file, e);
         } catch (SQLException e) {
             throw trouble(file, e);
+        }
+    }
+
+    private static Look look(Path file, Way way) throws SQLException, FileTrouble {
+        try (Connection connection = plain(file, way)) {
+            return look(connection, file);
+        }
+    }
+
+    /** After a kill the last edits are in the log file; reading it needs a little room for an index beside it, or else the file itself must be opened as for work. */
+    private static Look lookWithLog(Path file) throws SQLException, IOException, FileTrouble {
+        Path shared = Path.of(file + "-shm");
+        boolean sharedBefore = Files.exists(shared);
+        try {
+            return look(file, Way.READ);
+        } catch (SQLException e) {
+            if (Fault.of(e) == Fault.IN_USE) {
+                throw e;
+            }
+            Journal.trouble("looking at a studio beside its log", e);
+            try (Connection connection = connect(file)) {
+                return look(connection, file);
+            }
         } finally {
-            try {
-                if (!sharedBefore) {
-                    Files.deleteIfExists(shared); // made by looking only
-                }
-            } catch (IOException e) {
-                Journal.trouble("taking away what looking left behind", e);
+            if (!sharedBefore) {
+                Files.deleteIfExists(shared); // made by looking only
             }
         }
     }
@@ -219,7 +259,7 @@ final class StudioFile {
             }
         }
         boolean empty = bare || number(connection, "SELECT (SELECT count(*) FROM project) + (SELECT count(*) FROM setting) + (SELECT count(*) FROM edit)") == 0;
-        return new Look(empty, version);
+        return new Look(empty, version, empty || version < VERSION ? Optional.empty() : Optional.of(load(connection, file)));
     }
 
     /** Nothing but our own tables, as we made them. */
@@ -251,7 +291,7 @@ final class StudioFile {
     /** What a failed statement means, in words. */
     static FileTrouble trouble(Path file, SQLException e) {
         return switch (Fault.of(e)) {
-            case IN_USE -> new FileTrouble(file.toString(), "This studio is already open in another window of Moss Pebble.", "Go on there, or close it first.", e);
+            case IN_USE -> new FileTrouble(file.toString(), "This studio is already open in another window of Moss Pebble.", "Go on there, or close it first.", e).thatPasses();
             case DAMAGED -> damaged(file, e);
             case NO_PERMISSION -> new FileTrouble(file.toString(), "The studio may be read but not written.", "Check who may write the file and its folder, or choose another place.", e);
             case FULL -> new FileTrouble(file.toString(), "The disk is full.", "Make room on it, then start again.", e);
@@ -271,13 +311,14 @@ final class StudioFile {
         try {
             Files.createDirectories(file.toAbsolutePath().getParent());
             clear(part);
-            try (Connection connection = plain(part, false)) {
+            try (Connection connection = plain(part, Way.WRITE)) {
                 try (Statement sql = connection.createStatement()) {
                     sql.execute("PRAGMA application_id = " + APPLICATION);
                     sql.execute("BEGIN IMMEDIATE");
                     migrate(sql, 0);
                     put(connection, null, studio, "New studio");
                     sql.execute("COMMIT");
+                    sql.execute("PRAGMA journal_mode = WAL"); // kept in the file, so that opening it later changes nothing
                 }
             }
             SafeWrite.flush(part);
@@ -320,21 +361,26 @@ final class StudioFile {
         Files.deleteIfExists(Path.of(file + "-shm"));
     }
 
-    /** Brings the tables up to date, in one transaction. */
-    static void migrate(Connection connection, int version) throws SQLException {
+    /**
+     * Brings the tables up to date, in one transaction.
+     *
+     * @return what is in them then
+     * @throws FileTrouble if that makes no studio; the tables are then as before
+     */
+    static Studio migrate(Connection connection, int version, Path file) throws SQLException, FileTrouble {
         try (Statement sql = connection.createStatement()) {
-            if (version >= VERSION) {
-                return;
-            }
             sql.execute("BEGIN IMMEDIATE");
+            Studio studio;
             try {
                 migrate(sql, version);
+                studio = load(connection, file);
                 sql.execute("COMMIT");
-            } catch (SQLException e) {
+            } catch (SQLException | FileTrouble e) {
                 rollBack(connection);
                 throw e;
             }
             sql.execute("PRAGMA wal_checkpoint(TRUNCATE)");
+            return studio;
         }
     }
 
@@ -420,14 +466,14 @@ final class StudioFile {
                 place = scratch.resolve("look.pebble");
                 Files.copy(file, place);
             }
-            try (Connection connection = plain(place, look.version() == VERSION)) {
-                migrate(connection, look.version());
+            try (Connection connection = plain(place, look.version() < VERSION ? Way.WRITE : hasLog(file) ? Way.READ : Way.STILL)) {
+                Studio studio = look.version() < VERSION ? migrate(connection, look.version(), file) : look.studio().orElseThrow();
                 try (Statement sql = connection.createStatement(); ResultSet check = sql.executeQuery("PRAGMA integrity_check(1)")) {
                     if (!check.next() || !"ok".equals(check.getString(1))) {
                         throw damaged(file, null);
                     }
                 }
-                return load(connection, file);
+                return studio;
             }
         } catch (IOException e) {
             throw unreadable(file, e);
@@ -511,8 +557,8 @@ final class StudioFile {
     }
 
     /** The same from a file that is not open, which is not changed. */
-    static void copy(Path file, Path to) throws SQLException {
-        try (Connection connection = plain(file, true)) {
+    static void copy(Path file, Path to) throws SQLException, IOException {
+        try (Connection connection = plain(file, hasLog(file) ? Way.READ : Way.STILL)) {
             copy(connection, to);
         }
     }

@@ -54,12 +54,20 @@ final class StudioLock {
                 channel.close();
                 throw inUse(studio, who);
             }
-            channel.truncate(0);
-            channel.write(ByteBuffer.wrap(("process " + ProcessHandle.current().pid() + ", since " + LocalTime.now().truncatedTo(ChronoUnit.MINUTES)).getBytes(StandardCharsets.UTF_8)), 0);
+            sayWho(channel);
             return new StudioLock(file, channel, lock);
         } catch (IOException e) {
             closeQuietly(channel);
             throw new FileTrouble(studio.toString(), "The studio cannot be opened: " + SafeWrite.reason(e) + ".", "Check the disk and that the folder may be written.", e);
+        }
+    }
+
+    private static void sayWho(FileChannel channel) {
+        try {
+            channel.truncate(0);
+            channel.write(ByteBuffer.wrap(("process " + ProcessHandle.current().pid() + ", since " + LocalTime.now().truncatedTo(ChronoUnit.MINUTES)).getBytes(StandardCharsets.UTF_8)), 0);
+        } catch (IOException e) {
+            Journal.trouble("writing into the lock file", e); // a full disk keeps nobody from looking at the studio
         }
     }
 
@@ -79,7 +87,7 @@ final class StudioLock {
     }
 
     private static FileTrouble inUse(Path studio, String who) {
-        return new FileTrouble(studio.toString(), "This studio is already open in another window of Moss Pebble (" + who + ").", "Go on there, or close it first.");
+        return new FileTrouble(studio.toString(), "This studio is already open in another window of Moss Pebble (" + who + ").", "Go on there, or close it first.").thatPasses();
     }
 
     /** Notes the studio's file as open, once it exists; told again when it has been written anew. */

@@ -48,17 +48,17 @@ public final class StudioStore implements Closeable {
         Connection connection = null;
         try {
             mayBeWritten(real);
-            StudioFile.Look look = Files.exists(real) ? StudioFile.look(real) : new StudioFile.Look(true, 0);
+            StudioFile.Look look = Files.exists(real) ? StudioFile.look(real) : StudioFile.Look.NOTHING;
+            Optional<Studio> held = look.studio();
             if (look.empty()) {
-                StudioFile.make(real, fresh.get());
-                look = new StudioFile.Look(false, StudioFile.VERSION);
-            }
-            if (look.version() < StudioFile.VERSION) {
-                Backups.of(real).beforeMigration(look.version());
+                Studio begun = fresh.get();
+                StudioFile.make(real, begun);
+                held = Optional.of(begun);
+            } else if (held.isEmpty()) {
+                Backups.of(real).beforeMigration();
             }
             connection = StudioFile.connect(real);
-            StudioFile.migrate(connection, look.version());
-            Studio studio = StudioFile.load(connection, real);
+            Studio studio = held.isPresent() ? held.get() : StudioFile.migrate(connection, look.version(), real);
             lock.holds(real);
             return new StudioStore(real, lock, connection, studio);
         } catch (IOException e) {
@@ -215,11 +215,12 @@ public final class StudioStore implements Closeable {
     }
 
     /**
-     * Saves a copy of all that is kept, checked, while work goes on.
+     * Saves a copy while work goes on, checked before it takes its place.
      *
+     * @param now the studio as it is in hand, which may hold what the disk has not taken yet
      * @throws FileTrouble if it cannot be written; then nothing stands there that did not before
      */
-    public void copyTo(Path to) throws FileTrouble {
+    public void copyTo(Path to, Studio now) throws FileTrouble {
         Path target = to.toAbsolutePath();
         try {
             if (StudioLock.key(target).equals(StudioLock.key(file))) {
@@ -228,7 +229,10 @@ public final class StudioStore implements Closeable {
         } catch (IOException e) {
             throw new FileTrouble(to.toString(), "The copy cannot be written: " + SafeWrite.reason(e) + ".", "Choose another folder.", e);
         }
-        backups.write(target, this::copyInto);
+        backups.write(target, part -> {
+            StudioFile.make(part, now);
+            return now;
+        });
     }
 
     private synchronized Studio copyInto(Path part) throws SQLException, FileTrouble {

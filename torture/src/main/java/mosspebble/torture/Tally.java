@@ -15,7 +15,8 @@ final class Tally {
     /** More than this besides the pictures' own pixels is too much. */
     static final long MUCH_BYTES = 256L << 20;
 
-    private static final int MOST_CASES = 20;
+    private static final int LONGEST = 400;
+    private static final int MOST_CASES = 200;
 
     /** Counts of one kind of run. */
     static final class Row {
@@ -52,7 +53,7 @@ final class Tally {
         if (cases.size() < MOST_CASES) {
             cases.add(what);
         }
-        System.out.println("  ! " + what);
+        System.out.println("  ! " + what.substring(0, Math.min(LONGEST, what.length())));
     }
 
     boolean clean() {

@@ -189,6 +189,9 @@ public final class PhotoDesk {
                 trouble.set(read.trouble());
                 read.sight().ifPresent(sight::set);
             }
+        }, error -> {
+            busy.set(false);
+            trouble.set("The photo could not be read: the program stumbled over it. Take it again, or mark a known distance by hand.");
         });
     }
 

@@ -28,6 +28,7 @@ import mosspebble.core.sketch.Remembered;
 import mosspebble.core.sketch.Repertoire;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.Survey;
+import mosspebble.files.Journal;
 import mosspebble.files.OwnFiles;
 
 /**
@@ -111,15 +112,24 @@ public final class PlanDesk implements AutoCloseable {
 
     /** Computes something from the tools of the desk, on the worker. */
     public <T> void ask(Line line, Work<T> work, Consumer<T> answer) {
-        ask(false, line, work, answer);
+        ask(false, line, work, answer, error -> { });
+    }
+
+    /**
+     * The same for what leaves a mark while it is being worked out.
+     *
+     * @param failing told where the answer would have been given if the work failed and nothing newer was asked; besides, every failure is told to the whole desk
+     */
+    public <T> void ask(Line line, Work<T> work, Consumer<T> answer, Consumer<Throwable> failing) {
+        ask(false, line, work, answer, failing);
     }
 
     /** The same for what can wait until nothing else does, such as small pictures. */
     public <T> void askLater(Line line, Work<T> work, Consumer<T> answer) {
-        ask(true, line, work, answer);
+        ask(true, line, work, answer, error -> { });
     }
 
-    private <T> void ask(boolean later, Line line, Work<T> work, Consumer<T> answer) {
+    private <T> void ask(boolean later, Line line, Work<T> work, Consumer<T> answer, Consumer<Throwable> failing) {
         long number = line.newest.incrementAndGet();
         if (worker.isShutdown()) {
             return; // the window is closing
@@ -137,7 +147,12 @@ public final class PlanDesk implements AutoCloseable {
                     }
                 });
             } catch (RuntimeException | Error e) {
-                answers.execute(() -> failed.accept(e));
+                answers.execute(() -> {
+                    failed.accept(e);
+                    if (line.newest.get() == number) {
+                        failing.accept(e);
+                    }
+                });
             } finally {
                 waiting.decrementAndGet();
             }
@@ -177,7 +192,7 @@ public final class PlanDesk implements AutoCloseable {
     /** The plan of a project; only on the worker. */
     public PaintPlan plan(Project project, Studio studio) {
         Workshop workshop = new Workshop(palette(studio.shelf()), repertoire(studio), studio.climate(), studio.tests());
-        return Planner.plan(project, survey(project.stone()), workshop, remembered.computeIfAbsent(project.id(), id -> new Remembered()));
+        return Planner.plan(project, survey(project.stone()), workshop, remembered.computeIfAbsent(project.id(), id -> new Remembered()), error -> Journal.trouble("planning a thing of a sketch", error));
     }
 
     /** The picture of a plan at so many pixels per mm; only on the worker. */

@@ -17,7 +17,6 @@ import mosspebble.core.colour.Shelf;
 import mosspebble.core.units.Millilitres;
 import mosspebble.core.units.Numbers;
 import mosspebble.core.units.Srgb;
-import mosspebble.files.FileTrouble;
 import mosspebble.files.ShelfCsv;
 import mosspebble.instruments.ColourReader;
 import mosspebble.instruments.SimulatedColourReader;
@@ -30,11 +29,13 @@ public final class ShelfDesk {
     private static final int READINGS = 5;
 
     private final Workbench workbench;
+    private final FileWork files;
     private final StringProperty paint = new SimpleStringProperty("");
     private final ReadOnlyObjectWrapper<ShelfCsv.Read> brought = new ReadOnlyObjectWrapper<>();
     private long seed = 40;
 
-    public ShelfDesk(Workbench workbench) {
+    public ShelfDesk(Workbench workbench, FileWork files) {
+        this.files = files;
         this.workbench = workbench;
     }
 
@@ -187,16 +188,13 @@ public final class ShelfDesk {
 
     /** Reads a file; what is in order waits for the painter's word. */
     public void bring(Path file) {
-        try {
-            ShelfCsv.Read read = ShelfCsv.read(file);
+        files.run("Reading " + file.getFileName(), () -> ShelfCsv.read(file), (ShelfCsv.Read read) -> {
             if (read.paints().isEmpty() && read.troubles().isEmpty()) {
                 workbench.tell(file.getFileName() + " holds no paints: there is a head row and nothing below it.");
                 return;
             }
             brought.set(read);
-        } catch (FileTrouble e) {
-            workbench.tell(e.getMessage());
-        }
+        });
     }
 
     /** Takes over what was read: a paint of the same name is replaced, others are added. */
@@ -220,11 +218,10 @@ public final class ShelfDesk {
     }
 
     public void write(Path file) {
-        try {
-            ShelfCsv.write(shelf(), file);
-            workbench.tell("Written: " + file.toAbsolutePath());
-        } catch (FileTrouble e) {
-            workbench.tell(e.getMessage());
-        }
+        Shelf now = shelf();
+        files.run("Writing " + file.getFileName(), () -> {
+            ShelfCsv.write(now, file);
+            return file.toAbsolutePath();
+        }, written -> workbench.tell("Written: " + written));
     }
 }

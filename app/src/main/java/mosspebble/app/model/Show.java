@@ -8,6 +8,8 @@ import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.beans.property.SimpleDoubleProperty;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableMap;
@@ -46,6 +48,7 @@ public final class Show {
     private final ReadOnlyObjectWrapper<PaintPlan> plan = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<StonePicture> picture = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyBooleanWrapper busy = new ReadOnlyBooleanWrapper();
+    private final ReadOnlyStringWrapper trouble = new ReadOnlyStringWrapper("");
     private final ReadOnlyObjectWrapper<Seen> seen = new ReadOnlyObjectWrapper<>();
     private final PlanDesk.Line seenLine = new PlanDesk.Line();
     private final DoubleProperty pixelsPerMm = new SimpleDoubleProperty();
@@ -88,6 +91,11 @@ public final class Show {
     /** Whether something newer is being worked out. */
     public ReadOnlyBooleanProperty busyProperty() {
         return busy.getReadOnlyProperty();
+    }
+
+    /** Why there is no plan of the stone on the cloth, a sentence; empty where there is one, or one is coming. */
+    public ReadOnlyStringProperty troubleProperty() {
+        return trouble.getReadOnlyProperty();
     }
 
     /** Whether nothing is being worked out. */
@@ -141,18 +149,37 @@ public final class Show {
         if (project != null && onlyMoved(project)) {
             return;
         }
+        boolean another = plan.get() != null && (project == null || !project.id().equals(plan.get().project().id()));
         asked = project;
+        if (another) {
+            forget(); // nothing of another stone stands under this one's name, not even while its own is worked out
+        }
         if (project == null) {
-            plan.set(null);
-            picture.set(null);
+            busy.set(false);
+            trouble.set("");
             return;
+        }
+        if (another) {
+            Thumb small = thumbs.get(project.id());
+            picture.set(small != null && small.project().equals(project) ? small.picture() : null); // its own small picture until the large one is there
         }
         Studio studio = workbench.studio();
         busy.set(true);
         desk.ask(planLine, d -> d.plan(project, studio), answer -> {
             busy.set(false);
+            trouble.set("");
             plan.set(answer);
+        }, error -> {
+            busy.set(false);
+            forget();
+            trouble.set(project.name() + " cannot be worked out as it is now.");
         });
+    }
+
+    private void forget() {
+        plan.set(null);
+        picture.set(null);
+        seen.set(null);
     }
 
     private void askPicture() {
@@ -162,7 +189,7 @@ public final class Show {
             return;
         }
         Look look = workbench.lookProperty().get();
-        desk.ask(pictureLine, d -> d.picture(now, scale, look), picture::set);
+        desk.ask(pictureLine, d -> d.picture(now, scale, look), picture::set, error -> picture.set(null));
     }
 
     private void askThumbs() {
@@ -173,7 +200,7 @@ public final class Show {
         for (Project project : studio.projects()) {
             if (all || !project.equals(thumbAsked.get(project.id()))) {
                 thumbAsked.put(project.id(), project);
-                desk.ask(thumbLines.computeIfAbsent(project.id(), id -> new PlanDesk.Line()), d -> {
+                desk.askLater(thumbLines.computeIfAbsent(project.id(), id -> new PlanDesk.Line()), d -> {
                     PaintPlan small = d.plan(project, studio);
                     return new Thumb(project, small, d.picture(small, THUMB_PIXELS_PER_MM, Look.SEALED));
                 }, thumb -> thumbs.put(project.id(), thumb));

@@ -1,13 +1,17 @@
 package mosspebble.app.model;
 
 import java.util.ArrayDeque;
+import java.util.ArrayList;
 import java.util.Deque;
+import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.IntegerProperty;
 import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
@@ -24,8 +28,8 @@ import mosspebble.core.sketch.Item;
 import mosspebble.files.FileTrouble;
 
 /**
- * The one place where the studio changes. An edit is a function from the old studio to the new one; it is refused, or committed to the store and then shown. Undo keeps the
- * studios before; undoing is committed like any edit. A draft shows a change that is still under the hand and commits nothing.
+ * The one place where the studio changes. An edit is a function from the old studio to the new one; it is refused, or committed to the store and shown. Undo keeps the studios before; undoing is committed like
+ * any edit. An edit that the disk does not take is shown all the same and kept in hand, told as not kept, and tried again until it is. A draft shows a change that is still under the hand and commits nothing.
  */
 public final class Workbench {
 
@@ -52,6 +56,10 @@ public final class Workbench {
     private final IntegerProperty held = new SimpleIntegerProperty(-1);
     private final Deque<Edit> undo = new ArrayDeque<>();
     private final Deque<Edit> redo = new ArrayDeque<>();
+    private FileTrouble why;
+    private final ReadOnlyBooleanWrapper noticeOfTrouble = new ReadOnlyBooleanWrapper();
+    private final ReadOnlyStringWrapper unkept = new ReadOnlyStringWrapper("");
+    private final List<String> unkeptTitles = new ArrayList<>();
     private String current = "";
     private boolean drafting;
 
@@ -156,7 +164,57 @@ public final class Workbench {
     }
 
     public void tell(String words) {
+        noticeOfTrouble.set(false);
         notice.set(words);
+    }
+
+    /** Tells of an error of the program itself, about which the log says more. */
+    public void tellTrouble(String words) {
+        notice.set(words);
+        noticeOfTrouble.set(true);
+    }
+
+    /** Whether the log says more about what is told. */
+    public ReadOnlyBooleanProperty noticeOfTroubleProperty() {
+        return noticeOfTrouble.getReadOnlyProperty();
+    }
+
+    /** What the disk has not taken yet and why, a sentence; empty while all is kept. */
+    public ReadOnlyStringProperty unkeptProperty() {
+        return unkept.getReadOnlyProperty();
+    }
+
+    /** Tries again to keep what is in hand. */
+    public void keepAgain() {
+        if (!unkeptTitles.isEmpty()) {
+            int count = unkeptTitles.size();
+            keep(studio(), unkeptTitles.get(count - 1));
+            if (unkeptTitles.isEmpty()) {
+                tell(count == 1 ? "The change is kept now." : "All " + count + " changes are kept now.");
+            } else {
+                unkeptTitles.remove(unkeptTitles.size() - 1); // tried again, not done again
+                sayUnkept();
+            }
+        }
+    }
+
+    /** Commits; what the disk does not take stays in hand. */
+    private void keep(Studio after, String title) {
+        try {
+            keeper.commit(after, title);
+            unkeptTitles.clear();
+            unkept.set("");
+        } catch (FileTrouble e) {
+            unkeptTitles.add(title);
+            why = e;
+            sayUnkept();
+        }
+    }
+
+    private void sayUnkept() {
+        int count = unkeptTitles.size();
+        unkept.set((count == 1 ? "\"" + unkeptTitles.get(0) + "\" is not kept yet" : count + " changes are not kept yet, the last is \"" + unkeptTitles.get(count - 1) + "\"") + ": " + why.reason()
+                + (count == 1 ? ". It stays in hand and is tried again every few seconds. " : ". They stay in hand and are tried again every few seconds. ") + why.remedy());
     }
 
     /** Changes the stone on the cloth. */
@@ -167,12 +225,8 @@ public final class Workbench {
     /** Adds to the edit just made, such as colours that follow from it: committed, and undone together with it. */
     public void amend(UnaryOperator<Project> change) {
         Studio after = studio().edit(current, change);
-        try {
-            keeper.commit(after, "and what follows");
-            studio.set(after);
-        } catch (FileTrouble e) {
-            notice.set(e.getMessage());
-        }
+        keep(after, "and what follows");
+        studio.set(after);
         show();
     }
 
@@ -190,15 +244,15 @@ public final class Workbench {
                 show();
                 return true;
             }
-            keeper.commit(after, title);
+            keep(after, title);
             remember(undo, new Edit(title, before, current));
             redo.clear();
             studio.set(after);
-            notice.set("");
+            tell("");
             show();
             return true;
-        } catch (IllegalArgumentException | FileTrouble e) {
-            notice.set(e.getMessage());
+        } catch (IllegalArgumentException e) {
+            tell(e.getMessage());
             show();
             return false;
         }
@@ -219,7 +273,7 @@ public final class Workbench {
                 drafting = true;
                 shown.set(changed);
             } catch (IllegalArgumentException e) {
-                notice.set(e.getMessage());
+                tell(e.getMessage());
             }
         });
     }
@@ -240,22 +294,17 @@ public final class Workbench {
 
     private void swap(Deque<Edit> from, Deque<Edit> to, String verb) {
         if (from.isEmpty()) {
-            notice.set("Nothing to " + verb.trim().toLowerCase(Locale.ROOT) + ".");
+            tell("Nothing to " + verb.trim().toLowerCase(Locale.ROOT) + ".");
             return;
         }
-        Edit edit = from.peek();
-        try {
-            keeper.commit(edit.before(), verb + edit.title());
-            from.pop();
-            remember(to, new Edit(edit.title(), studio(), current));
-            studio.set(edit.before());
-            if (studio().project(edit.projectBefore()).isPresent()) {
-                current = edit.projectBefore();
-            }
-            notice.set(verb.equals("Undo ") ? "Undone: " + edit.title() : "Done again: " + edit.title());
-        } catch (FileTrouble e) {
-            notice.set(e.getMessage());
+        Edit edit = from.pop();
+        keep(edit.before(), verb + edit.title());
+        remember(to, new Edit(edit.title(), studio(), current));
+        studio.set(edit.before());
+        if (studio().project(edit.projectBefore()).isPresent()) {
+            current = edit.projectBefore();
         }
+        tell(verb.equals("Undo ") ? "Undone: " + edit.title() : "Done again: " + edit.title());
         drafting = false;
         show();
     }

@@ -1,6 +1,5 @@
 package mosspebble.app.view;
 
-import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.util.Locale;
 import java.util.Optional;
@@ -14,16 +13,21 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.stage.DirectoryChooser;
+import mosspebble.app.model.PlanDesk;
 import mosspebble.app.model.Show;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.care.SealAdvice;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.Project;
+import mosspebble.core.plan.Studio;
 import mosspebble.core.supplies.PaintUse;
 import mosspebble.core.timetable.Durations;
 import mosspebble.core.units.LengthUnit;
 import mosspebble.core.units.Numbers;
 import mosspebble.files.FileTrouble;
+import mosspebble.files.InFile;
+import mosspebble.files.Journal;
 import mosspebble.files.Paper;
 import mosspebble.files.PlanJson;
 import mosspebble.files.Sheets;
@@ -41,9 +45,13 @@ final class FinishPanel extends Panel {
     private Paper paper = Paper.usualIn(Locale.getDefault());
     private Path folder = Path.of(System.getProperty("user.home"), "Moss Pebble sheets");
     private Task<?> running;
+    private final PlanDesk desk;
+    private final PlanDesk.Line exporting = new PlanDesk.Line();
+    private boolean planning;
 
-    FinishPanel(Workbench workbench, Show show) {
+    FinishPanel(Workbench workbench, Show show, PlanDesk desk) {
         super(workbench, show);
+        this.desk = desk;
         sealing.setWrapText(true);
         sealing.setId("sealing");
         Choice<Boolean> place = new Choice<>("It will live", o -> edit(o ? "Outdoors" : "Indoors", p -> p.withHabits(p.habits().withOutdoors(o))));
@@ -54,11 +62,14 @@ final class FinishPanel extends Panel {
         }
         papers.show(paper);
         Entry where = new Entry("folder", "Folder", "Where sheets and plans are written", () -> folder.toString(), text -> {
+            if (text.isBlank()) {
+                return Optional.of("Write a folder.");
+            }
             try {
-                folder = Path.of(text.strip());
-                return text.isBlank() ? Optional.of("Write a folder.") : Optional.empty();
-            } catch (InvalidPathException e) {
-                return Optional.of("That is not a folder name: " + e.getReason() + ".");
+                folder = InFile.path(text.strip());
+                return Optional.empty();
+            } catch (FileTrouble e) {
+                return Optional.of("That cannot be the name of a folder.");
             }
         });
         HBox.setHgrow(where, Priority.ALWAYS);
@@ -113,56 +124,77 @@ final class FinishPanel extends Panel {
         return row;
     }
 
-    private Path file(String ending) {
-        String name = project().map(p -> p.name()).orElse("stone").toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]+", "-").replaceAll("^-|-$", "");
-        return folder.resolve((name.isEmpty() ? "stone" : name) + ending);
+    private static String stem(String name) {
+        String plain = name.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]+", "-").replaceAll("^-|-$", "");
+        return plain.isEmpty() ? "stone" : plain;
     }
 
     private interface Job {
-        boolean run(Sheets.Progress progress) throws FileTrouble;
+        boolean run(PaintPlan plan, Path file, Sheets.Progress progress) throws FileTrouble;
     }
 
     /** Writes guide and step cards. */
     void sheets() {
-        PaintPlan plan = show.plan();
-        if (plan != null) {
-            Path file = file("-sheets.pdf");
-            LengthUnit unit = workbench.studio().unit();
-            Paper chosen = paper;
-            start(file, p -> Sheets.write(plan, chosen, unit, file, p));
-        }
+        LengthUnit unit = workbench.studio().unit();
+        Paper chosen = paper;
+        start("-sheets.pdf", (plan, file, progress) -> Sheets.write(plan, chosen, unit, file, progress));
     }
 
     /** Writes the plan. */
     void json() {
-        PaintPlan plan = show.plan();
-        if (plan != null) {
-            Path file = file("-plan.json");
-            start(file, p -> {
-                PlanJson.write(plan, file);
-                return true;
-            });
-        }
+        start("-plan.json", (plan, file, progress) -> {
+            PlanJson.write(plan, file);
+            return true;
+        });
     }
 
-    private void start(Path file, Job job) {
+    /** Works out the plan of the stone on the cloth as it is kept now, whatever the screen shows, and writes what is made from it under that stone's name. */
+    private void start(String ending, Job job) {
         cancel();
+        Studio studio = workbench.studio();
+        Optional<Project> stone = workbench.shown().flatMap(p -> studio.project(p.id()));
+        if (stone.isEmpty()) {
+            done.setText("Put a stone on the cloth first.");
+            return;
+        }
+        Project project = stone.get();
+        Path file = folder.resolve(stem(project.name()) + ending);
+        done.setText("");
+        progress.progressProperty().unbind();
+        progress.setProgress(ProgressBar.INDETERMINATE_PROGRESS);
+        present(working, true);
+        planning = true;
+        desk.ask(exporting, d -> d.plan(project, studio), plan -> {
+            if (planning) {
+                planning = false;
+                write(plan, file, job);
+            }
+        }, error -> {
+            planning = false;
+            end(project.name() + " cannot be worked out as it is now, so nothing was written. Undo the last change, or take the last thing off.");
+        });
+    }
+
+    private void write(PaintPlan plan, Path file, Job job) {
         Task<Boolean> task = new Task<>() {
             @Override
             protected Boolean call() throws FileTrouble {
-                return job.run((fraction, what) -> {
+                return job.run(plan, file, (fraction, what) -> {
                     updateProgress(fraction, 1);
                     return !isCancelled();
                 });
             }
         };
         running = task;
-        done.setText("");
         progress.progressProperty().bind(task.progressProperty());
-        present(working, true);
         task.setOnSucceeded(e -> end(task.getValue() ? "Written: " + file : "Stopped; nothing was written."));
         task.setOnCancelled(e -> end("Stopped; nothing was written."));
-        task.setOnFailed(e -> end(task.getException().getMessage()));
+        task.setOnFailed(e -> {
+            if (!(task.getException() instanceof FileTrouble)) {
+                Journal.trouble("writing sheets", task.getException());
+            }
+            end(task.getException() instanceof FileTrouble trouble ? trouble.getMessage() : "The sheets could not be made: the program stumbled over them. Nothing was written.");
+        });
         Thread thread = new Thread(task, "export");
         thread.setDaemon(true);
         thread.start();
@@ -174,6 +206,10 @@ final class FinishPanel extends Panel {
     }
 
     private void cancel() {
+        if (planning) {
+            planning = false;
+            end("Stopped; nothing was written.");
+        }
         if (running != null) {
             running.cancel(false);
         }

@@ -25,6 +25,7 @@ import javafx.scene.layout.VBox;
 import javafx.scene.text.TextAlignment;
 import javafx.stage.FileChooser;
 import javafx.util.Duration;
+import mosspebble.app.model.FileWork;
 import mosspebble.app.model.Offers;
 import mosspebble.app.model.Offers.Offer;
 import mosspebble.app.model.PlanDesk;
@@ -33,6 +34,7 @@ import mosspebble.app.model.Workbench;
 import mosspebble.core.plan.Studio;
 import mosspebble.core.sketch.OwnFile;
 import mosspebble.files.FileTrouble;
+import mosspebble.files.InFile;
 import mosspebble.files.OwnFiles;
 
 /** Everything that can be put on a stone, each as a small painted pebble; a few letters find it, Enter takes the first. */
@@ -44,6 +46,7 @@ final class LibraryView extends BorderPane {
     private final Workbench workbench;
     private final SketchDesk sketch;
     private final PlanDesk desk;
+    private final FileWork files;
     private final Runnable close;
     private final TextField search = new TextField();
     private final VBox shelves = new VBox(6);
@@ -52,8 +55,9 @@ final class LibraryView extends BorderPane {
     /** So long after the last letter the shelves follow. */
     private final PauseTransition pause = new PauseTransition(Duration.millis(130));
 
-    LibraryView(Workbench workbench, SketchDesk sketch, PlanDesk desk, Runnable close) {
+    LibraryView(Workbench workbench, SketchDesk sketch, PlanDesk desk, FileWork files, Runnable close) {
         this.workbench = workbench;
+        this.files = files;
         this.sketch = sketch;
         this.desk = desk;
         this.close = close;
@@ -165,7 +169,11 @@ final class LibraryView extends BorderPane {
         String text = search.getText().strip();
         if (isPath(text)) {
             search.clear();
-            bring(Path.of(text));
+            try {
+                bring(InFile.path(text));
+            } catch (FileTrouble e) {
+                workbench.tell(e.getMessage());
+            }
         } else {
             Offers.found(workbench.studio(), text).stream().findFirst().ifPresent(this::take);
         }
@@ -189,13 +197,10 @@ final class LibraryView extends BorderPane {
 
     /** Reads a file of one's own and keeps it; says what is wrong if it cannot. */
     void bring(Path file) {
-        try {
-            OwnFile own = OwnFiles.read(file);
+        files.run("Reading " + file.getFileName(), () -> OwnFiles.read(file), (OwnFile own) -> {
             if (workbench.editStudio("Bring " + own.title(), s -> s.plus(own))) {
                 workbench.tell(own.title() + " is on the shelf \"Your own\".");
             }
-        } catch (FileTrouble e) {
-            workbench.tell(e.getMessage());
-        }
+        });
     }
 }

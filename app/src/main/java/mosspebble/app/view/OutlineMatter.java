@@ -27,7 +27,6 @@ import mosspebble.core.units.LengthText;
 import mosspebble.core.units.Millimetres;
 import mosspebble.core.units.Numbers;
 import mosspebble.core.units.UnitTextException;
-import mosspebble.files.FileTrouble;
 import mosspebble.files.OutlineReader;
 
 /** The outline: a form grown from the measures, callipers at any angles, a file, or points dragged; turning and turning over; where the stone came from. */
@@ -133,15 +132,16 @@ final class OutlineMatter extends Matter {
     }
 
     private void read(File chosen) {
-        try {
-            StoneOutline.Traced traced = OutlineReader.read(chosen.toPath());
+        String stone = panel.project().map(p -> p.id()).orElse("");
+        panel.files.run("Reading " + chosen.getName(), () -> OutlineReader.read(chosen.toPath()), (StoneOutline.Traced traced) -> {
+            if (panel.project().filter(p -> p.id().equals(stone)).isEmpty()) {
+                return; // another stone lies on the cloth by now
+            }
             panel.edit("Outline from a file", p -> p.withStone(p.stone().withOutline(traced.shape())));
             if (traced.bridged()) {
                 panel.workbench.tell("The outline folds back on itself; its hollows are bridged over. Drag the points where that is wrong.");
             }
-        } catch (FileTrouble e) {
-            panel.workbench.tell(e.getMessage());
-        }
+        });
     }
 
     @Override

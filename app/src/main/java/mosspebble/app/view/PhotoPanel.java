@@ -12,6 +12,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
+import mosspebble.app.model.FileWork;
 import mosspebble.app.model.PhotoDesk;
 import mosspebble.app.model.PhotoDesk.Marking;
 import mosspebble.app.model.Show;
@@ -23,7 +24,6 @@ import mosspebble.core.units.LengthText;
 import mosspebble.core.units.Millimetres;
 import mosspebble.core.units.Numbers;
 import mosspebble.core.units.UnitTextException;
-import mosspebble.files.FileTrouble;
 import mosspebble.files.Paper;
 import mosspebble.files.ScaleCardSheet;
 
@@ -31,6 +31,7 @@ import mosspebble.files.ScaleCardSheet;
 final class PhotoPanel extends Panel {
 
     private final PhotoDesk photos;
+    private final FileWork files;
     private final StoneBench bench;
     private final VBox findings = new VBox(8);
     private final VBox stones = new VBox(8);
@@ -39,8 +40,9 @@ final class PhotoPanel extends Panel {
     private final Label trouble = new Label();
     private PhotoDesk.Sight shown;
 
-    PhotoPanel(Workbench workbench, Show show, StoneBench bench, PhotoDesk photos) {
+    PhotoPanel(Workbench workbench, Show show, StoneBench bench, PhotoDesk photos, FileWork files) {
         super(workbench, show);
+        this.files = files;
         this.photos = photos;
         this.bench = bench;
         Button take = button("photo-take", "Take a photo", "Takes a photo with the " + photos.cameraLabel(), photos::take);
@@ -171,12 +173,10 @@ final class PhotoPanel extends Panel {
         chooser.setInitialFileName("scale-card.pdf");
         File chosen = chooser.showSaveDialog(getScene().getWindow());
         if (chosen != null) {
-            try {
+            files.run("Writing " + chosen.getName(), () -> {
                 ScaleCardSheet.write(Paper.usualIn(Locale.getDefault()), chosen.toPath());
-                workbench.tell("Written: " + chosen + ". Print it at 100 %; the ruler on the card must be 50 mm.");
-            } catch (FileTrouble e) {
-                workbench.tell(e.getMessage());
-            }
+                return chosen;
+            }, written -> workbench.tell("Written: " + written + ". Print it at 100 %; the ruler on the card must be 50 mm."));
         }
     }
 }

@@ -1,5 +1,6 @@
 package mosspebble.app.view;
 
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
@@ -7,6 +8,8 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import javafx.application.Platform;
+import javafx.beans.binding.Bindings;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -22,9 +25,12 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import javafx.scene.text.TextAlignment;
+import javafx.stage.FileChooser;
 import mosspebble.app.model.Deed;
 import mosspebble.app.model.Offers;
 import mosspebble.app.model.ColourDesk;
+import mosspebble.app.model.FileWork;
 import mosspebble.app.model.MendDesk;
 import mosspebble.app.model.PhotoDesk;
 import mosspebble.app.model.ShelfDesk;
@@ -44,6 +50,7 @@ import mosspebble.core.stone.Shape;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.timetable.Durations;
 import mosspebble.files.BuiltIn;
+import mosspebble.files.FileTrouble;
 import mosspebble.instruments.BenchCamera;
 import mosspebble.instruments.ClimateProbe;
 import mosspebble.instruments.KitchenScale;
@@ -58,6 +65,11 @@ public final class Shell extends StackPane {
     private final ClimateProbe probe;
     private final StoneBench bench = new StoneBench();
     private final KitchenScale scale;
+    private final House house;
+    private final FileWork files;
+    private final Notices notices;
+    private LogView logView;
+    private final VBox failed;
     private final PhotoDesk photos;
     private final SketchDesk sketch;
     private final ColourDesk colours;
@@ -83,7 +95,22 @@ public final class Shell extends StackPane {
     private final StepBar stepBar;
     private final VBox empty;
 
-    public Shell(Workbench workbench, Show show, PlanDesk desk, ClimateProbe probe, BenchCamera camera, KitchenScale scale) {
+    /** What the window asks of the program around it: the studio's file, its copies and its log. */
+    public interface House {
+        /** The folder in which the studio lies. */
+        Path folder();
+
+        /** Saves a copy of the studio as it is shown, whether or not the disk has taken all of it. */
+        void saveCopy(Path to) throws FileTrouble;
+
+        void saveReport(Path to) throws FileTrouble;
+
+        String log();
+
+        void close();
+    }
+
+    public Shell(Workbench workbench, Show show, PlanDesk desk, House house, ClimateProbe probe, BenchCamera camera, KitchenScale scale) {
         this.workbench = workbench;
         this.show = show;
         this.desk = desk;
@@ -95,7 +122,9 @@ public final class Shell extends StackPane {
         this.basketShelf = new BasketShelf(workbench, desk);
         this.sketch = new SketchDesk(workbench, desk, show);
         this.colours = new ColourDesk(workbench, show, desk);
-        this.shelfDesk = new ShelfDesk(workbench);
+        this.house = house;
+        this.files = new FileWork(workbench, FileWork.aside(), Platform::runLater);
+        this.shelfDesk = new ShelfDesk(workbench, files);
         this.mend = new MendDesk(workbench, show, desk);
         cloth = new ClothView(workbench, show, line, bench, sketch, mend, colours);
         sliceView = new SliceView(workbench, show, line);
@@ -120,16 +149,10 @@ public final class Shell extends StackPane {
 
         stepBar = new StepBar(workbench, show);
         empty = empty();
-        Label notice = new Label();
-        notice.setId("notice");
-        notice.getStyleClass().add("notice");
-        notice.setWrapText(true);
-        notice.setMaxWidth(560);
-        notice.textProperty().bind(workbench.noticeProperty());
-        notice.visibleProperty().bind(workbench.noticeProperty().isNotEmpty());
-        notice.setOnMouseClicked(e -> workbench.tell(""));
-        StackPane.setAlignment(notice, Pos.TOP_CENTER);
-        middle = new StackPane(cloth, empty, notice);
+        failed = failed();
+        notices = new Notices(workbench, files, this::saveCopy, this::showLog, house::close);
+        StackPane.setAlignment(notices, Pos.TOP_CENTER);
+        middle = new StackPane(cloth, empty, failed, notices);
         BorderPane centre = new BorderPane(middle);
         centre.setBottom(stepBar);
 
@@ -218,6 +241,80 @@ public final class Shell extends StackPane {
         return box;
     }
 
+    /** In place of a picture where the stone could not be worked out: that, and the ways on. */
+    private VBox failed() {
+        Label words = new Label();
+        words.setId("plan-trouble");
+        words.getStyleClass().add("empty-title");
+        words.setWrapText(true);
+        words.setMaxWidth(520);
+        words.setTextAlignment(TextAlignment.CENTER);
+        words.textProperty().bind(show.troubleProperty());
+        Label hint = Panel.quiet("Nothing is lost: what you decided is kept. There is no picture, no plan and no sheet of it until this is mended.");
+        hint.setMaxWidth(520);
+        hint.setTextAlignment(TextAlignment.CENTER);
+        Button undo = Panel.button("plan-undo", "Undo", "Take the last change back (Ctrl Z)", workbench::undo);
+        undo.getStyleClass().add("main");
+        undo.managedProperty().bind(undo.visibleProperty());
+        undo.visibleProperty().bind(workbench.undoTitleProperty().isNotEmpty());
+        undo.textProperty().bind(Bindings.createStringBinding(() -> "Undo: " + workbench.undoTitleProperty().get().toLowerCase(Locale.ROOT), workbench.undoTitleProperty()));
+        Button off = Panel.button("plan-off", "Take the front thing off", "Take away what lies in front of all others", () -> workbench.shown().flatMap(Project::sketch).ifPresent(sketch ->
+                workbench.edit("Take the front thing off", p -> p.withSketch(sketch.without(sketch.items().get(sketch.items().size() - 1).id())))));
+        off.managedProperty().bind(off.visibleProperty());
+        Runnable any = () -> off.setVisible(workbench.shown().flatMap(Project::sketch).isPresent());
+        workbench.shownProperty().addListener((o, a, b) -> any.run());
+        any.run();
+        HBox buttons = new HBox(10, undo, off, Panel.button("plan-log", "Show the log", "What the program wrote down about it", this::showLog));
+        buttons.setAlignment(Pos.CENTER);
+        VBox box = new VBox(14, words, hint, buttons);
+        box.setAlignment(Pos.CENTER);
+        box.setPickOnBounds(false);
+        Panel.present(box, false);
+        show.troubleProperty().addListener((o, a, b) -> Panel.present(box, !b.isEmpty()));
+        return box;
+    }
+
+    // --- the studio's file
+
+    private void saveCopy() {
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle("Where to save a copy of the studio");
+        chooser.setInitialFileName("studio-copy.pebble");
+        Optional.ofNullable(chooser.showSaveDialog(getScene().getWindow())).ifPresent(file -> saveCopy(file.toPath()));
+    }
+
+    /** Saves a copy of the studio as it is shown now. */
+    public void saveCopy(Path to) {
+        files.run("Saving a copy", () -> {
+            house.saveCopy(to);
+            return to;
+        }, file -> workbench.tell("A copy is saved: " + file));
+    }
+
+    private void saveReport() {
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle("Where to save the report");
+        chooser.setInitialFileName("moss-pebble-report.txt");
+        Optional.ofNullable(chooser.showSaveDialog(getScene().getWindow())).ifPresent(file -> files.run("Saving the report", () -> {
+            house.saveReport(file.toPath());
+            return file;
+        }, saved -> workbench.tell("The report is saved: " + saved)));
+    }
+
+    private void showLog() {
+        if (logView == null) {
+            logView = new LogView(this::saveReport, cloth::requestFocus);
+            Panel.present(logView, false);
+            getChildren().add(logView);
+        }
+        files.run("Reading the log", house::log, logView::open);
+    }
+
+    /** Asks before the window closes over what is not kept. */
+    public void askBeforeClosing() {
+        notices.askBeforeClosing();
+    }
+
     // --- deeds
 
     private void makeDeeds() {
@@ -297,12 +394,20 @@ public final class Shell extends StackPane {
         deeds.add(new Deed("Evening or day light on the screen", "E", () -> workbench.editStudio("Light on the screen", s -> s.withView(s.unit(), !s.evening()))));
         deeds.add(new Deed("Write guide and step cards (PDF)", "", () -> finish().sheets()));
         deeds.add(new Deed("Write the plan (JSON)", "", () -> finish().json()));
+        deeds.add(new Deed("Save a copy of the studio", "", this::saveCopy));
+        deeds.add(new Deed("Show the log", "", this::showLog));
+        deeds.add(new Deed("Save a report for whoever helps", "", this::saveReport));
         deeds.add(new Deed("Take this stone off the cloth", "", this::remove));
         deeds.add(new Deed("Undo", "Ctrl Z", workbench::undo));
         deeds.add(new Deed("Redo", "Ctrl Shift Z", workbench::redo));
         for (Project project : workbench.studio().projects()) {
             deeds.add(new Deed("Take up " + project.name(), "", () -> workbench.choose(project.id())));
         }
+    }
+
+    /** Adds something that can be done here and now. */
+    public void offer(String name, Runnable run) {
+        deeds.add(new Deed(name, "", run));
     }
 
     private FinishPanel finish() {
@@ -406,7 +511,7 @@ public final class Shell extends StackPane {
             workbench.redo();
         } else if (e.isControlDown() && e.getCode() == KeyCode.Z && !typing(e)) {
             workbench.undo();
-        } else if (e.isControlDown() || e.isAltDown() || command != null && command.isVisible() || e.getTarget() instanceof TextInputControl) {
+        } else if (e.isControlDown() || e.isAltDown() || command != null && command.isVisible() || logView != null && logView.isVisible() || e.getTarget() instanceof TextInputControl) {
             return;
         } else {
             switch (e.getCode()) {
@@ -463,6 +568,7 @@ public final class Shell extends StackPane {
                 case PERIOD -> stepBar.by(1);
                 case COMMA -> stepBar.by(-1);
                 case ESCAPE -> {
+                    files.stop();
                     workbench.tell("");
                     sketch.pencilProperty().set(false);
                     if (bench.middleProperty().get() == Middle.CLOTH) {
@@ -489,12 +595,12 @@ public final class Shell extends StackPane {
     /** A stage's column, made when it is first wanted. */
     private Panel panel(Stage stage) {
         return panels.computeIfAbsent(stage, s -> switch (s) {
-            case STONE -> new StonePanel(workbench, show, bench, desk, scale);
+            case STONE -> new StonePanel(workbench, show, bench, desk, files, scale);
             case SKETCH -> new SketchPanel(workbench, show, sketch, this::openLibrary);
             case COLOUR -> new ColourPanel(workbench, show, colours, this::openShelf);
             case BUILD_UP -> new BuildUpPanel(workbench, show, mend, this::openCompare);
             case SITTING -> new SittingPanel(workbench, show, probe);
-            case FINISH -> new FinishPanel(workbench, show);
+            case FINISH -> new FinishPanel(workbench, show, desk);
         });
     }
 
@@ -502,7 +608,7 @@ public final class Shell extends StackPane {
     private void middleView(Middle shown) {
         if (shown == Middle.PHOTO && photoView == null) {
             photoView = new PhotoView(photos);
-            photoPanel = new PhotoPanel(workbench, show, bench, photos);
+            photoPanel = new PhotoPanel(workbench, show, bench, photos, files);
             middle.getChildren().add(1, photoView);
         }
         if (shown == Middle.BASKET && basketView == null) {
@@ -511,7 +617,7 @@ public final class Shell extends StackPane {
             middle.getChildren().add(1, basketView);
         }
         if (shown == Middle.OFFERS && library == null) {
-            library = new LibraryView(workbench, sketch, desk, this::closeLibrary);
+            library = new LibraryView(workbench, sketch, desk, files, this::closeLibrary);
             middle.getChildren().add(1, library);
         }
         if (shown == Middle.SHELF && shelfView == null) {

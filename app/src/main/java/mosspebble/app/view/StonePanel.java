@@ -10,6 +10,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import mosspebble.app.model.FileWork;
 import mosspebble.app.model.PlanDesk;
 import mosspebble.app.model.Show;
 import mosspebble.app.model.StoneBench;
@@ -30,14 +31,16 @@ import mosspebble.instruments.KitchenScale;
 /** The bare stone: its measures and what follows from them, then one matter at a time: outline, dome, skin, marks, how it is seen, what it suits, getting it ready. */
 final class StonePanel extends Panel {
 
+    final FileWork files;
     private final StoneBench bench;
     private final PlanDesk desk;
     private final KitchenScale scale;
     private final Map<Page, Matter> matters = new EnumMap<>(Page.class);
     private final VBox place = new VBox();
 
-    StonePanel(Workbench workbench, Show show, StoneBench bench, PlanDesk desk, KitchenScale scale) {
+    StonePanel(Workbench workbench, Show show, StoneBench bench, PlanDesk desk, FileWork files, KitchenScale scale) {
         super(workbench, show);
+        this.files = files;
         this.bench = bench;
         this.desk = desk;
         this.scale = scale;

@@ -53,7 +53,13 @@ final class SuitsMatter extends Matter {
     @Override
     void refresh() {
         PaintPlan plan = panel.show.plan();
-        if (plan == null || plan.survey() == asked && panel.workbench.itemInHand().map(Item::subject).equals(askedSubject)) {
+        if (plan == null) { // nothing of another stone stays
+            asked = null;
+            ways.getChildren().clear();
+            subjects.getChildren().clear();
+            return;
+        }
+        if (plan.survey() == asked && panel.workbench.itemInHand().map(Item::subject).equals(askedSubject)) {
             return;
         }
         asked = plan.survey();

@@ -208,6 +208,9 @@ final class BuildUp {
     }
 
     void layCoats(String key, List<Region> together, Geometry place, int coats, int wanted) {
+        if (place.isEmpty()) {
+            return; // nothing of it is left to paint
+        }
         Region first = together.get(0);
         Mask mask = mask(place);
         int step = operations.size();

@@ -95,25 +95,35 @@ public final class Planner {
         }
     }
 
-    /** Lays the things on the stone one by one, the deepest first, and keeps those that can be planned with the ones before. */
+    /** Leaves out what cannot even be laid on the stone alone; if that is not it, lays the things one by one, the deepest first, and keeps those that can be planned with the ones before. */
     private static PaintPlan withoutTheTroubled(Project project, Survey survey, Workshop workshop, Throwable trouble) {
-        List<Item> items = project.sketch().map(Sketch::items).orElse(List.of());
-        List<Item> kept = new ArrayList<>();
+        List<Item> sound = new ArrayList<>();
         List<Item> left = new ArrayList<>();
-        PaintPlan plan = plannable(project, survey, workshop, kept, left).orElseThrow(() -> new IllegalStateException("the stone itself cannot be planned", trouble));
-        for (Item item : items) {
-            List<Item> more = new ArrayList<>(kept);
-            more.add(item);
-            Optional<PaintPlan> with = plannable(project, survey, workshop, more, left);
-            if (with.isPresent()) {
-                kept = more;
-                plan = with.get();
-            } else {
+        for (Item item : project.sketch().map(Sketch::items).orElse(List.of())) {
+            (lies(item, project, survey, workshop) ? sound : left).add(item);
+        }
+        Optional<PaintPlan> rest = left.isEmpty() ? Optional.empty() : plannable(project, survey, workshop, sound, left);
+        if (rest.isPresent()) {
+            return rest.get();
+        }
+        List<Item> kept = new ArrayList<>();
+        for (Item item : sound) {
+            kept.add(item);
+            if (plannable(project, survey, workshop, kept, left).isEmpty()) {
+                kept.remove(kept.size() - 1);
                 left.add(item);
-                plan = plannable(project, survey, workshop, kept, left).orElse(plan);
             }
         }
-        return plan;
+        return plannable(project, survey, workshop, kept, left).orElseThrow(() -> new IllegalStateException("the stone itself cannot be planned", trouble));
+    }
+
+    private static boolean lies(Item item, Project project, Survey survey, Workshop workshop) {
+        try {
+            Designs.place(new Sketch(List.of(item)), workshop.repertoire(), new Bed(survey, project.viewpoint()));
+            return true;
+        } catch (RuntimeException | StackOverflowError e) {
+            return false;
+        }
     }
 
     private static Optional<PaintPlan> plannable(Project project, Survey survey, Workshop workshop, List<Item> items, List<Item> left) {

@@ -57,7 +57,7 @@ public record Project(String id, String name, String purpose, Stone stone, Origi
     }
 
     public Project {
-        Objects.requireNonNull(id);
+        FoundStone.checkId(id);
         Objects.requireNonNull(stone);
         Objects.requireNonNull(origin);
         Objects.requireNonNull(viewpoint);

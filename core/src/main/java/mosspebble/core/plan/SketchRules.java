@@ -29,6 +29,7 @@ import mosspebble.core.sketch.Placement;
 import mosspebble.core.sketch.Remembered;
 import mosspebble.core.sketch.Repertoire;
 import mosspebble.core.sketch.Role;
+import mosspebble.core.sketch.Shapes;
 import mosspebble.core.sketch.Subject;
 import mosspebble.core.stone.Patch;
 import mosspebble.core.stone.Survey;
@@ -251,7 +252,7 @@ final class SketchRules {
             if (part.part().role() == Role.GUIDE) {
                 continue;
             }
-            Geometry out = part.drawn().difference(zone);
+            Geometry out = Shapes.outside(part.drawn(), zone);
             if (!out.isEmpty()) {
                 double far = 0;
                 for (Coordinate point : out.getCoordinates()) {

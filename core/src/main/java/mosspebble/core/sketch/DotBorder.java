@@ -66,7 +66,8 @@ public record DotBorder(List<Dot> dots, double gapMm, List<Geometry> lines) {
 
     private static double even(LinearRing curve, Subject.Dots wanted, List<Dot> dots) {
         boolean alternating = wanted.series() == Subject.Series.ALTERNATING;
-        double step = alternating ? wanted.diameterMm() * (1 + wanted.ratio()) / 2 : wanted.diameterMm();
+        double small = Math.max(SMALLEST, wanted.diameterMm() * wanted.ratio());
+        double step = alternating ? (wanted.diameterMm() + small) / 2 : wanted.diameterMm();
         boolean evenCount = alternating || wanted.twoColours();
         DotRing ring = wanted.count() > 0 ? DotRing.count(curve, evenCount ? wanted.count() + wanted.count() % 2 : wanted.count(), step, wanted.dotOnTop())
                 : DotRing.most(curve, step, wanted.gapMm(), wanted.dotOnTop());
@@ -75,7 +76,7 @@ public record DotBorder(List<Dot> dots, double gapMm, List<Geometry> lines) {
         }
         Coordinate middle = curve.getEnvelopeInternal().centre();
         for (int i = 0; i < ring.centres().size(); i++) {
-            double diameter = alternating && i % 2 == 1 ? wanted.diameterMm() * wanted.ratio() : wanted.diameterMm();
+            double diameter = alternating && i % 2 == 1 ? small : wanted.diameterMm();
             Coordinate at = ring.centres().get(i);
             Geometry shape = wanted.series() == Subject.Series.DRAGGED ? dragged(at, diameter, middle) : DotRing.disc(FACTORY, at, diameter / 2);
             dots.add(new Dot(at, diameter, evenCount && i % 2 == 1 ? 1 : 0, shape));
@@ -87,7 +88,7 @@ public record DotBorder(List<Dot> dots, double gapMm, List<Geometry> lines) {
     private static double shrinking(ChordWalk walk, Subject.Dots wanted, List<Dot> dots) {
         ChordWalk.Reach size = s -> {
             double share = Math.abs(1 - 2 * (s % walk.length) / walk.length);
-            return wanted.diameterMm() * (wanted.ratio() + (1 - wanted.ratio()) * share);
+            return Math.max(SMALLEST, wanted.diameterMm() * (wanted.ratio() + (1 - wanted.ratio()) * share));
         };
         int count = wanted.count();
         if (count == 0) {

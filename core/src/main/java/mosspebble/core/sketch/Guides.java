@@ -70,8 +70,8 @@ public final class Guides {
             Placement at = item.placement();
             all = new AffineTransformation().rotate(Math.toRadians(at.turn())).translate(at.x(), at.y()).transform(all);
         }
-        Geometry inside = all.isEmpty() ? all : all.intersection(room);
-        return guide.toEye() && !inside.isEmpty() ? EyeWarp.straightened(inside, bed).intersection(room) : inside;
+        Geometry inside = all.isEmpty() ? all : Shapes.inside(all, room);
+        return guide.toEye() && !inside.isEmpty() ? Shapes.inside(EyeWarp.straightened(inside, bed), room) : inside;
     }
 
     private static void centre(Envelope box, double every, List<Geometry> lines) {

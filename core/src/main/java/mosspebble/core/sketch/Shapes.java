@@ -96,8 +96,8 @@ public final class Shapes {
         return largest(area).filter(p -> p.getArea() > 20).map(Polygon::getExteriorRing);
     }
 
-    /** Part of a line that lies outside an area. */
-    static Geometry outside(Geometry line, Geometry area) {
+    /** Part of a line, or of an area, that lies outside an area. */
+    public static Geometry outside(Geometry line, Geometry area) {
         return area.isEmpty() || line.isEmpty() || !line.getEnvelopeInternal().intersects(area.getEnvelopeInternal()) ? line : OverlayNGRobust.overlay(line, area, OverlayNG.DIFFERENCE);
     }
 

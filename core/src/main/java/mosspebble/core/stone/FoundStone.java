@@ -6,7 +6,7 @@ import java.util.Objects;
 public record FoundStone(String id, String name, Stone stone, Origin origin) {
 
     public FoundStone {
-        Objects.requireNonNull(id);
+        checkId(id);
         Objects.requireNonNull(stone);
         Objects.requireNonNull(origin);
         if (name.isBlank() || name.length() > 80) {
@@ -26,5 +26,12 @@ public record FoundStone(String id, String name, Stone stone, Origin origin) {
     public static String proportions(Stone stone) {
         double aspect = Math.max(stone.length().value(), stone.width().value()) / Math.min(stone.length().value(), stone.width().value());
         return aspect < 1.12 ? "round" : aspect < 1.5 ? "oval" : "long";
+    }
+
+    /** The id of a stone names files that leave the program, so it can be nothing but a plain name. */
+    public static void checkId(String id) {
+        if (!id.matches("[A-Za-z0-9][A-Za-z0-9._-]{0,79}") || id.contains("..")) {
+            throw new IllegalArgumentException("the id of a stone must be 1 to 80 letters, digits, dashes and dots");
+        }
     }
 }

@@ -1,0 +1,95 @@
+package mosspebble.torture;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.function.Supplier;
+import mosspebble.core.colour.Palette;
+import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.Planner;
+import mosspebble.core.plan.Project;
+import mosspebble.core.plan.Studio;
+import mosspebble.core.sketch.Repertoire;
+import mosspebble.core.stone.Survey;
+import mosspebble.core.units.LengthUnit;
+import mosspebble.files.BuiltIn;
+import mosspebble.files.FileTrouble;
+import mosspebble.files.LanternWalk;
+import mosspebble.files.Paper;
+import mosspebble.files.PlanJson;
+import mosspebble.files.Sheets;
+import mosspebble.files.StudioStore;
+
+/** What is run in a process of its own to be killed: says on its output what it has done, a line at a time. */
+final class Child {
+
+    private Child() {}
+
+    /** Modes: {@code edit FILE SEED MOST}, {@code open FILE}, {@code export FOLDER}. */
+    public static void main(String[] args) throws Exception {
+        switch (args[0]) {
+            case "edit" -> edit(Path.of(args[1]), Long.parseLong(args[2]), Integer.parseInt(args[3]));
+            case "open" -> open(Path.of(args[1]));
+            case "export" -> export(Path.of(args[1]));
+            default -> throw new IllegalArgumentException(args[0]);
+        }
+    }
+
+    /** The demo, worked out once. */
+    static Supplier<Studio> fresh() {
+        return () -> Demo.STUDIO;
+    }
+
+    private static final class Demo {
+        private static final Studio STUDIO = LanternWalk.studio(BuiltIn.repertoire());
+    }
+
+    static void say(String words) {
+        System.out.println(words);
+        System.out.flush();
+    }
+
+    /** Edits and says so after each commit. */
+    private static void edit(Path file, long seed, int most) throws FileTrouble {
+        try (StudioStore store = StudioStore.open(file, fresh())) {
+            Edits edits = new Edits(seed);
+            Studio studio = store.studio();
+            say("begin");
+            for (int i = 1; i <= most; i++) {
+                studio = edits.next(studio).after();
+                store.commit(studio, "edit " + i);
+                say("ack " + i);
+            }
+        }
+        say("end");
+    }
+
+    /** Opens and stays open until it is killed or its input ends. */
+    private static void open(Path file) throws Exception {
+        Studio newcomer = LanternWalk.newcomer(); // ready before the start that is to be hit
+        say("begin");
+        try (StudioStore store = StudioStore.open(file, () -> newcomer)) {
+            say("open " + store.studio().projects().size());
+            while (System.in.read() >= 0) {
+                continue;
+            }
+        } catch (FileTrouble e) {
+            say(e.passes() ? "in use" : "trouble " + e.getMessage());
+        }
+    }
+
+    /** Writes sheets and plans over and over. */
+    private static void export(Path folder) throws Exception {
+        Repertoire repertoire = BuiltIn.repertoire();
+        Studio studio = LanternWalk.studio(repertoire);
+        Project snail = studio.project("snail").orElseThrow();
+        PaintPlan plan = Planner.plan(snail, Survey.of(snail.stone()), new Palette(studio.shelf()), repertoire, studio.climate());
+        Files.createDirectories(folder);
+        say("begin");
+        for (int i = 1;; i++) {
+            PlanJson.write(plan, folder.resolve("plan.json"));
+            say("ack " + i);
+            Sheets.write(plan, Paper.A4, LengthUnit.MM, folder.resolve("sheets.pdf"), (fraction, what) -> true);
+            say("ack " + i);
+        }
+    }
+}
