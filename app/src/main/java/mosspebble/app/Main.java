@@ -101,11 +101,15 @@ public final class Main implements Callable<Integer> {
 
     public static void main(String[] args) {
         System.setProperty("java.awt.headless", "true");
-        System.exit(new CommandLine(new Main()).registerConverter(Path.class, new Paths()).setExecutionExceptionHandler((error, command, parsed) -> {
+        System.exit(commandLine().execute(args));
+    }
+
+    static CommandLine commandLine() {
+        return new CommandLine(new Main()).registerConverter(Path.class, new Paths()).setExecutionExceptionHandler((error, command, parsed) -> {
             Journal.trouble("on the command line", error);
             command.getErr().println("The program stumbled over something and has ended. Nothing that was kept is lost; the log lies beside the studio.");
             return 1;
-        }).execute(args));
+        });
     }
 
     @Override

@@ -313,10 +313,7 @@ public final class MossPebbleApp extends Application {
     }
 
     private Shell scene() {
-        desk = new PlanDesk(BuiltIn::repertoire, Platform::runLater, error -> {
-            Journal.trouble("working something out", error);
-            workbench.tellTrouble("Something could not be worked out: the program stumbled over it. What you decided is kept.");
-        });
+        desk = new PlanDesk(BuiltIn::repertoire, Platform::runLater, error -> workbench.tellTrouble("Something could not be worked out: the program stumbled over it. What you decided is kept."));
         Show show = new Show(workbench, desk);
         Shell shell = new Shell(workbench, show, desk, house(), new SimulatedClimateProbe(7), new SimulatedBenchCamera(MossPebbleApp::bench),
                 new SimulatedKitchenScale(11, () -> show.plan() == null ? new Grams(0) : lying(show.plan().survey())));

@@ -51,7 +51,7 @@ class ColourDeskTest {
         }
     }
 
-    private static void until(Callable<Boolean> condition) throws Exception {
+    static void until(Callable<Boolean> condition) throws Exception {
         for (int i = 0; i < 3000 && !condition.call(); i++) {
             Thread.onSpinWait();
             LockSupport.parkNanos(10_000_000);
@@ -92,7 +92,7 @@ class ColourDeskTest {
             colours.pick(500, 500);
             assertThat(colours.slotProperty().get()).as("beside the stone nothing changes").isEqualTo("beak");
             workbench.choose("moon");
-            until(() -> show.plan().project().id().equals("moon"));
+            until(() -> show.plan() != null && show.plan().project().id().equals("moon"));
             colours.pick(0, 35.5);
             assertThat(colours.slots()).extracting(Slot::id).contains(colours.slotProperty().get());
         });

@@ -117,7 +117,7 @@ public final class MotifReader {
     }
 
     private static String sentence(IllegalArgumentException e) {
-        String message = e.getMessage();
+        String message = Said.shortly(e.getMessage(), 240);
         return message.substring(0, 1).toUpperCase(Locale.ROOT) + message.substring(1) + (message.endsWith(".") ? "" : ".");
     }
 
@@ -224,7 +224,6 @@ public final class MotifReader {
     }
 
     private FileTrouble trouble(String element, String found, String remedy) {
-        int line = xml.getLocation() == null ? 0 : xml.getLocation().getLineNumber();
-        return new FileTrouble(place + ", " + Said.shortly(element, 60) + " at line " + line, found, remedy);
+        return SvgElements.trouble(place, xml, element, found, remedy);
     }
 }

@@ -230,7 +230,11 @@ final class SvgElements {
     }
 
     FileTrouble trouble(String element, String found, String remedy) {
+        return trouble(place, xml, element, found, remedy);
+    }
+
+    static FileTrouble trouble(String place, XMLStreamReader xml, String element, String found, String remedy) {
         int line = xml.getLocation() == null ? 0 : xml.getLocation().getLineNumber();
-        return new FileTrouble(place + ", " + Said.shortly(element, 60) + " at line " + line, found, remedy);
+        return new FileTrouble(place + ", " + Said.shortly(element, 60) + (line > 0 ? " at line " + line : ""), found, remedy);
     }
 }

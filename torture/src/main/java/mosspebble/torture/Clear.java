@@ -24,7 +24,7 @@ final class Clear {
         if (!e.found().matches("(?s).*[.!?]") || !e.remedy().matches("(?s).*[.!?]")) {
             wrong.add("no sentences");
         }
-        if (INSIDE.matcher(ours).find()) {
+        if (INSIDE.matcher(ours.replaceAll("\"[^\"]*\"", "")).find()) { // what is quoted is the file's own
             wrong.add("words from inside the program");
         }
         if (said.length() > LONGEST) {

@@ -24,6 +24,7 @@ import mosspebble.core.sketch.LetterSetting;
 import mosspebble.core.sketch.Manner;
 import mosspebble.core.sketch.OwnFile;
 import mosspebble.core.sketch.Placement;
+import mosspebble.core.sketch.Repertoire;
 import mosspebble.core.sketch.Sketch;
 import mosspebble.core.sketch.Subject;
 import mosspebble.core.sketch.family.Families;
@@ -40,6 +41,7 @@ import mosspebble.files.BuiltIn;
 public final class Edits {
 
     private static final int MOST_STONES = 24;
+    private static final Repertoire REPERTOIRE = BuiltIn.repertoire();
     private static final String[] WORDS = {"LANTERN", "WALK", "mind the step", "Quillbeck", "io", "W", "ÄÖß", "a b c d e f g", "…", "☂ 7", "1", "TO THE BRIDGE", "\uD83C\uDF19"};
 
     private final SplittableRandom random;
@@ -113,7 +115,7 @@ public final class Edits {
         }
         if (kind < 24) {
             Map<String, Mix> colours = new LinkedHashMap<>(p.colours());
-            p.sketch().ifPresent(s -> s.items().forEach(i -> BuiltIn.repertoire().motif(i.subject() instanceof Subject.Figure f ? f.motif() : "").ifPresent(m -> m.slots().forEach(slot -> colours.put(i.named(slot.id()), mix(studio))))));
+            p.sketch().ifPresent(s -> s.items().forEach(i -> REPERTOIRE.motif(i.subject() instanceof Subject.Figure f ? f.motif() : "").ifPresent(m -> m.slots().forEach(slot -> colours.put(i.named(slot.id()), mix(studio))))));
             for (String slot : List.of("letters", "dots", "stroke", "others", "lines")) {
                 colours.put(slot, mix(studio));
             }

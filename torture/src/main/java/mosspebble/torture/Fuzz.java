@@ -194,7 +194,8 @@ final class Fuzz {
 
     private void document(byte[] bytes) throws Exception {
         Path file = fresh("document.pebble");
-        try (Connection connection = sql(file); PreparedStatement put = connection.prepareStatement("UPDATE project SET document = ? WHERE position = 1")) {
+        try (Connection connection = sql(file); Statement clear = connection.createStatement(); PreparedStatement put = connection.prepareStatement("INSERT INTO project VALUES('x', 0, ?)")) {
+            clear.execute("DELETE FROM project");
             put.setString(1, new String(bytes, StandardCharsets.UTF_8));
             put.executeUpdate();
         }

@@ -26,6 +26,9 @@ final class LongRun {
 
     private static final int SETTLE = 40;
 
+    /** The longest that the interface thread let us wait since the last look, ms. */
+    private static final java.util.concurrent.atomic.AtomicLong LONGEST_WAIT = new java.util.concurrent.atomic.AtomicLong();
+
     private final Tally tally;
     private final SplittableRandom random;
     private final long seed;
@@ -79,9 +82,18 @@ final class LongRun {
         }
     }
 
-    /** Does something on the interface thread and waits for it. */
+    /** Does something on the interface thread and waits for it; where that takes long, says what it was at. */
     static <T> T on(Callable<T> what) throws Exception {
         CompletableFuture<T> done = new CompletableFuture<>();
+        CompletableFuture.delayedExecutor(Tally.SLOW_MS * 3 / 4, TimeUnit.MILLISECONDS).execute(() -> {
+            if (!done.isDone()) {
+                Thread.getAllStackTraces().forEach((thread, frames) -> {
+                    if (thread.getName().startsWith("JavaFX Application")) {
+                        System.out.println("  the window is busy at " + java.util.Arrays.stream(frames).filter(f -> f.getClassName().startsWith("mosspebble")).limit(6).toList());
+                    }
+                });
+            }
+        });
         Platform.runLater(() -> {
             try {
                 done.complete(what.call());
@@ -89,7 +101,11 @@ final class LongRun {
                 done.completeExceptionally(e);
             }
         });
-        return done.get(120, TimeUnit.SECONDS);
+        long from = System.nanoTime();
+        T result = done.get(120, TimeUnit.SECONDS);
+        long ms = (System.nanoTime() - from) / 1_000_000;
+        LONGEST_WAIT.accumulateAndGet(ms, Math::max);
+        return result;
     }
 
     void run(int most, long until) throws Exception {
@@ -102,7 +118,6 @@ final class LongRun {
         long heapAtStart = 0;
         for (int i = 0; i < most && System.currentTimeMillis() < until; i++) {
             row.runs++;
-            long from = System.nanoTime();
             int kind = random.nextInt(12);
             if (kind == 0 && before.size() > 3) {
                 backAndForth(window, row, before);
@@ -129,7 +144,7 @@ final class LongRun {
                     row.acknowledged++;
                 }
             }
-            row.took((System.nanoTime() - from) / 1_000_000);
+            row.took(LONGEST_WAIT.getAndSet(0));
             if (i % SETTLE == SETTLE - 1) {
                 for (int k = 0; k < 400 && !window.show.idle(); k++) {
                     Thread.sleep(50);

@@ -35,7 +35,7 @@ import mosspebble.files.OwnFiles;
  * Works out plans and pictures away from the interface thread, one thread, the latest request of each line of work wins; what it is asked again (the same stone, the same shelf,
  * the same picture size) it remembers. Answers are posted to the given executor; a superseded answer is never posted.
  */
-public final class PlanDesk implements AutoCloseable {
+public class PlanDesk implements AutoCloseable {
 
     /** A line of work in which only the newest request counts. */
     public static final class Line {
@@ -112,21 +112,25 @@ public final class PlanDesk implements AutoCloseable {
 
     /** Computes something from the tools of the desk, on the worker. */
     public <T> void ask(Line line, Work<T> work, Consumer<T> answer) {
-        ask(false, line, work, answer, error -> { });
+        ask(false, line, work, answer, failed);
     }
 
     /**
      * The same for what leaves a mark while it is being worked out.
      *
-     * @param failing told where the answer would have been given if the work failed and nothing newer was asked; besides, every failure is told to the whole desk
+     * @param failing told in place of the desk where the work failed, unless something newer was asked
      */
     public <T> void ask(Line line, Work<T> work, Consumer<T> answer, Consumer<Throwable> failing) {
         ask(false, line, work, answer, failing);
     }
 
     /** The same for what can wait until nothing else does, such as small pictures. */
+    public <T> void askLater(Line line, Work<T> work, Consumer<T> answer, Consumer<Throwable> failing) {
+        ask(true, line, work, answer, failing);
+    }
+
     public <T> void askLater(Line line, Work<T> work, Consumer<T> answer) {
-        ask(true, line, work, answer, error -> { });
+        ask(true, line, work, answer, failed);
     }
 
     private <T> void ask(boolean later, Line line, Work<T> work, Consumer<T> answer, Consumer<Throwable> failing) {
@@ -147,8 +151,8 @@ public final class PlanDesk implements AutoCloseable {
                     }
                 });
             } catch (RuntimeException | Error e) {
+                Journal.trouble("working something out", e);
                 answers.execute(() -> {
-                    failed.accept(e);
                     if (line.newest.get() == number) {
                         failing.accept(e);
                     }

@@ -3,6 +3,7 @@ package mosspebble.app.model;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Objects;
+import java.util.TreeSet;
 import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
@@ -13,6 +14,7 @@ import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.beans.property.SimpleDoubleProperty;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableMap;
+import javafx.collections.ObservableSet;
 import mosspebble.core.colour.Shelf;
 import mosspebble.core.picture.SeenPicture;
 import mosspebble.core.picture.StonePicture;
@@ -52,6 +54,7 @@ public final class Show {
     private final ReadOnlyObjectWrapper<Seen> seen = new ReadOnlyObjectWrapper<>();
     private final PlanDesk.Line seenLine = new PlanDesk.Line();
     private final DoubleProperty pixelsPerMm = new SimpleDoubleProperty();
+    private final ObservableSet<String> troubled = FXCollections.observableSet(new TreeSet<>());
     private final ObservableMap<String, Thumb> thumbs = FXCollections.observableMap(new LinkedHashMap<>());
 
     public Show(Workbench workbench, PlanDesk desk) {
@@ -110,6 +113,11 @@ public final class Show {
 
     public ObservableMap<String, Thumb> thumbs() {
         return thumbs;
+    }
+
+    /** Ids of stones of which no small picture could be made as they are now. */
+    public ObservableSet<String> troubled() {
+        return troubled;
     }
 
     /** Steps shown: those asked for, at most all. */
@@ -194,6 +202,7 @@ public final class Show {
 
     private void askThumbs() {
         Studio studio = workbench.studio();
+        troubled.removeIf(id -> studio.project(id).isEmpty());
         thumbs.keySet().removeIf(id -> studio.project(id).isEmpty());
         boolean all = !Objects.equals(thumbShelf, studio.shelf());
         thumbShelf = studio.shelf();
@@ -203,7 +212,13 @@ public final class Show {
                 desk.askLater(thumbLines.computeIfAbsent(project.id(), id -> new PlanDesk.Line()), d -> {
                     PaintPlan small = d.plan(project, studio);
                     return new Thumb(project, small, d.picture(small, THUMB_PIXELS_PER_MM, Look.SEALED));
-                }, thumb -> thumbs.put(project.id(), thumb));
+                }, thumb -> {
+                    troubled.remove(project.id());
+                    thumbs.put(project.id(), thumb);
+                }, error -> {
+                    troubled.add(project.id());
+                    thumbs.remove(project.id());
+                });
             }
         }
     }

@@ -19,14 +19,16 @@ final class FindingsBox extends VBox {
     FindingsBox(Workbench workbench, Show show) {
         setId("findings");
         getStyleClass().add("findings");
-        show.planProperty().addListener((o, before, now) -> fill(workbench, now == null ? List.of() : now.findings()));
+        show.planProperty().addListener((o, before, now) -> fill(workbench, show));
+        show.troubleProperty().addListener((o, before, now) -> fill(workbench, show));
     }
 
-    private void fill(Workbench workbench, List<Finding> findings) {
+    private void fill(Workbench workbench, Show show) {
+        List<Finding> findings = show.plan() == null ? List.of() : show.plan().findings();
         shown = findings;
         getChildren().clear();
         if (findings.isEmpty()) {
-            Label fine = Panel.quiet("Nothing stands in the way.");
+            Label fine = Panel.quiet(show.plan() != null ? "Nothing stands in the way." : show.troubleProperty().get().isEmpty() ? "" : "What stands in the way is not known before it can be worked out.");
             fine.setId("no-findings");
             getChildren().add(fine);
         }

@@ -267,8 +267,9 @@ public final class Shell extends StackPane {
         HBox buttons = new HBox(10, undo, off, Panel.button("plan-log", "Show the log", "What the program wrote down about it", this::showLog));
         buttons.setAlignment(Pos.CENTER);
         VBox box = new VBox(14, words, hint, buttons);
+        box.getStyleClass().add("plan-trouble");
         box.setAlignment(Pos.CENTER);
-        box.setPickOnBounds(false);
+        box.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
         Panel.present(box, false);
         show.troubleProperty().addListener((o, a, b) -> Panel.present(box, !b.isEmpty()));
         return box;

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Objects;
 import javafx.application.Platform;
 import javafx.collections.MapChangeListener;
+import javafx.collections.SetChangeListener;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -58,6 +59,7 @@ final class TrayView extends StackPane {
         scroll.getStyleClass().add("tray-scroll");
         getChildren().add(scroll);
         show.thumbs().addListener((MapChangeListener<String, Show.Thumb>) change -> fill());
+        show.troubled().addListener((SetChangeListener<String>) change -> fill());
         workbench.studioProperty().addListener((o, a, b) -> fill());
         workbench.shownProperty().addListener((o, a, b) -> {
             if (!Objects.equals(a == null ? null : a.id(), b == null ? null : b.id())) {
@@ -122,7 +124,7 @@ final class TrayView extends StackPane {
         picture.setMinSize(60, HIGH + 4);
         picture.setPrefHeight(HIGH + 4);
         Show.Thumb thumb = show.thumbs().get(project.id());
-        String state = "being planned";
+        String state = show.troubled().contains(project.id()) ? "cannot be worked out" : "being planned";
         if (thumb != null) {
             PaintPlan plan = thumb.plan();
             ImageView image = new ImageView(StoneImage.still(thumb.picture(), thumb.picture().steps(), project.habits().light().from()));

@@ -2,6 +2,7 @@ package mosspebble.core.colour;
 
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Objects;
 import java.util.Map;
 
 /** A recipe by parts: one to three paints in small whole parts as a painter mixes them; more only where two mixes run into each other. */
@@ -16,6 +17,7 @@ public record Mix(List<Part> parts) {
     /** So many parts of one paint. */
     public record Part(String paint, int parts) {
         public Part {
+            Objects.requireNonNull(paint);
             if (parts < 1 || parts > MOST_PARTS) {
                 throw new IllegalArgumentException("parts must be 1 to " + MOST_PARTS + ", was " + parts + " of " + paint);
             }

@@ -134,7 +134,7 @@ public record DotBorder(List<Dot> dots, double gapMm, List<Geometry> lines) {
      */
     private static void walk(Dot large, Coordinate middle, double ratio, List<Dot> more) {
         double out = Math.atan2(large.centre().y - middle.y, large.centre().x - middle.x);
-        double diameter = large.diameterMm() * ratio;
+        double diameter = Math.max(SMALLEST, large.diameterMm() * ratio);
         more.add(around(large, out, diameter));
         double angle = 0;
         while (diameter * WALK >= SMALLEST) {

@@ -1,0 +1,231 @@
+package mosspebble.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.List;
+import java.util.concurrent.atomic.AtomicInteger;
+import mosspebble.app.model.FileWork;
+import mosspebble.app.model.PhotoDesk;
+import mosspebble.app.model.PlanDesk;
+import mosspebble.app.model.Show;
+import mosspebble.app.model.Workbench;
+import mosspebble.core.photo.Photo;
+import mosspebble.core.plan.Project;
+import mosspebble.core.plan.Studio;
+import mosspebble.core.sketch.Repertoire;
+import mosspebble.files.BuiltIn;
+import mosspebble.files.FileTrouble;
+import mosspebble.files.LanternWalk;
+import mosspebble.instruments.BenchCamera;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** What the workbench, the plan desk and the file work do when something fails; without a window. */
+class WorkbenchTest {
+
+    private static final Studio DEMO = LanternWalk.studio(BuiltIn.repertoire());
+
+    @TempDir
+    private Path folder;
+
+    /** A keeper that can be told to refuse. */
+    private static final class Disk implements Workbench.Keeper {
+        private boolean full;
+        private Studio kept = DEMO;
+        private final List<String> titles = new ArrayList<>();
+
+        @Override
+        public void commit(Studio studio, String title) throws FileTrouble {
+            if (full) {
+                throw new FileTrouble("studio.pebble", "The edit \"" + title + "\" is not kept: the disk is full.", "Make room on the disk.");
+            }
+            kept = studio;
+            titles.add(title);
+        }
+    }
+
+    private final Disk disk = new Disk();
+    private final Workbench workbench = new Workbench(DEMO, disk);
+
+    @Test
+    void whatTheDiskDoesNotTakeStaysInHandAndIsToldUntilItDoes() {
+        disk.full = true;
+        assertThat(workbench.editStudio("Take off", s -> s.without("snail"))).isTrue();
+        assertThat(workbench.studio().project("snail")).isEmpty();
+        assertThat(disk.kept).isEqualTo(DEMO);
+        assertThat(workbench.unkeptProperty().get()).contains("\"Take off\" is not kept yet: the disk is full").contains("stays in hand").contains("Make room");
+
+        workbench.edit("Name", p -> p.withName("Night owl", ""));
+        workbench.keepAgain();
+        assertThat(workbench.unkeptProperty().get()).startsWith("2 changes are not kept yet, the last is \"Name\"");
+
+        disk.full = false;
+        workbench.keepAgain();
+        assertThat(workbench.unkeptProperty().get()).isEmpty();
+        assertThat(workbench.noticeProperty().get()).isEqualTo("All 2 changes are kept now.");
+        assertThat(disk.kept).isEqualTo(workbench.studio());
+        assertThat(disk.kept.project("owl").orElseThrow().name()).isEqualTo("Night owl");
+    }
+
+    @Test
+    void theNextEditKeepsWhatWasInHandToo() {
+        disk.full = true;
+        workbench.editStudio("Take off", s -> s.without("snail"));
+        disk.full = false;
+        workbench.edit("Name", p -> p.withName("Night owl", ""));
+        assertThat(workbench.unkeptProperty().get()).isEmpty();
+        assertThat(disk.kept.project("snail")).isEmpty();
+    }
+
+    @Test
+    void undoWorksOnWhatIsInHand() {
+        disk.full = true;
+        workbench.editStudio("Take off", s -> s.without("snail"));
+        workbench.undo();
+        assertThat(workbench.studio()).isEqualTo(DEMO);
+        workbench.redo();
+        assertThat(workbench.studio().project("snail")).isEmpty();
+        disk.full = false;
+        workbench.undo();
+        assertThat(workbench.unkeptProperty().get()).isEmpty();
+        assertThat(disk.kept).isEqualTo(DEMO);
+    }
+
+    @Test
+    void anEditThatIsRefusedIsNotInHand() {
+        assertThat(workbench.edit("Name", p -> p.withName("", ""))).isFalse();
+        assertThat(workbench.unkeptProperty().get()).isEmpty();
+        assertThat(workbench.studio()).isEqualTo(DEMO);
+        assertThat(disk.titles).isEmpty();
+    }
+
+    // --- failing plans
+
+    private interface Use {
+        void of(Show show, PlanDesk desk) throws Exception;
+    }
+
+    /** With a desk that fails for the stones named. */
+    private void failingFor(List<String> ids, AtomicInteger failures, Use use) throws Exception {
+        Repertoire sound = BuiltIn.repertoire();
+        try (PlanDesk desk = new PlanDesk(() -> sound, Runnable::run, error -> failures.incrementAndGet()) {
+            @Override
+            public mosspebble.core.plan.PaintPlan plan(Project project, Studio studio) {
+                if (ids.contains(project.id())) {
+                    throw new IllegalStateException("made to fail");
+                }
+                return super.plan(project, studio);
+            }
+        }) {
+            Show show = new Show(workbench, desk);
+            show.pixelsPerMmProperty().set(1);
+            desk.begin();
+            use.of(show, desk);
+        }
+    }
+
+    @Test
+    void aFailedPlanLeavesNothingOfAnotherStoneAndIsNotBusyForEver() throws Exception {
+        AtomicInteger failures = new AtomicInteger();
+        failingFor(List.of("snail"), failures, (show, desk) -> {
+            ColourDeskTest.until(() -> show.plan() != null && show.pictureProperty().get() != null);
+            workbench.choose("snail");
+            ColourDeskTest.until(() -> !show.busyProperty().get() && desk.idle());
+            assertThat(show.plan()).isNull();
+            assertThat(show.pictureProperty().get()).isNull();
+            assertThat(show.troubleProperty().get()).isEqualTo("Snail with post cannot be worked out as it is now.");
+            assertThat(show.troubled()).containsExactly("snail");
+            assertThat(failures.get()).as("told where it belongs, not once more to everybody").isZero();
+            workbench.choose("moon");
+            ColourDeskTest.until(() -> show.plan() != null);
+            assertThat(show.troubleProperty().get()).isEmpty();
+            assertThat(show.plan().project().id()).isEqualTo("moon");
+        });
+    }
+
+    @Test
+    void nothingOfTheStoneBeforeStandsUnderTheNameOfTheOneChosen() throws Exception {
+        failingFor(List.of(), new AtomicInteger(), (show, desk) -> {
+            ColourDeskTest.until(() -> show.plan() != null && show.pictureProperty().get() != null);
+            List<String> wrong = new ArrayList<>();
+            show.planProperty().addListener((o, a, b) -> {
+                if (b != null && !b.project().id().equals(workbench.shown().orElseThrow().id())) {
+                    wrong.add(b.project().id());
+                }
+            });
+            for (String id : List.of("snail", "moon", "owl", "fox")) {
+                workbench.choose(id);
+                assertThat(show.plan() == null || show.plan().project().id().equals(id)).as("right after choosing %s", id).isTrue();
+            }
+            ColourDeskTest.until(() -> show.plan() != null && desk.idle());
+            assertThat(wrong).isEmpty();
+        });
+    }
+
+    @Test
+    void aPhotoThatTheReaderStumblesOverEndsTheBusyMark() throws Exception {
+        failingFor(List.of(), new AtomicInteger(), (show, desk) -> {
+            PhotoDesk photos = new PhotoDesk(workbench, desk, new BenchCamera() {
+                @Override
+                public String label() {
+                    return "broken camera";
+                }
+
+                @Override
+                public Photo take() {
+                    throw new IllegalStateException("made to fail");
+                }
+            });
+            photos.take();
+            ColourDeskTest.until(() -> !photos.busyProperty().get());
+            assertThat(photos.troubleProperty().get()).contains("could not be read");
+        });
+    }
+
+    // --- files
+
+    @Test
+    void fileWorkSaysWhatItIsAtAnswersOnceAndTellsTrouble() {
+        Deque<Runnable> waiting = new ArrayDeque<>();
+        FileWork files = new FileWork(workbench, Runnable::run, waiting::add);
+        List<String> done = new ArrayList<>();
+        files.<String>run("Reading kite.svg", () -> "kite", done::add);
+        assertThat(files.atProperty().get()).isEqualTo("Reading kite.svg");
+        waiting.remove().run();
+        assertThat(files.atProperty().get()).isEmpty();
+        files.<String>run("Reading none.svg", () -> {
+            throw new FileTrouble("none.svg", "There is no such file.", "Check its name.");
+        }, done::add);
+        waiting.remove().run();
+        assertThat(workbench.noticeProperty().get()).isEqualTo("none.svg: There is no such file. Check its name.");
+        files.<String>run("Reading bad.svg", () -> {
+            throw new IllegalStateException("made to fail");
+        }, done::add);
+        waiting.remove().run();
+        assertThat(workbench.noticeOfTroubleProperty().get()).isTrue();
+        assertThat(workbench.noticeProperty().get()).contains("Nothing was changed").doesNotContain("IllegalState");
+        assertThat(done).containsExactly("kite");
+    }
+
+    @Test
+    void whatIsStoppedOrOvertakenIsNotTakenOver() throws IOException {
+        Deque<Runnable> working = new ArrayDeque<>();
+        FileWork files = new FileWork(workbench, working::add, Runnable::run);
+        List<String> done = new ArrayList<>();
+        files.<String>run("Reading one", () -> "one", done::add);
+        files.stop();
+        assertThat(files.atProperty().get()).isEmpty();
+        working.remove().run();
+        files.<String>run("Reading two", () -> "two", done::add);
+        files.<String>run("Reading three", () -> "three", done::add);
+        working.forEach(Runnable::run);
+        assertThat(done).containsExactly("three");
+        assertThat(Files.list(folder)).isEmpty();
+    }
+}
