@@ -279,7 +279,7 @@ class SketchStageTest {
             app.click("#first-stone");
             app.settled();
             app.keys(KeyCode.DIGIT2);
-            for (Object[] wrong : new Object[][] {{hostile, "bad.svg"}, {noFont, "not a font"}, {folder.resolve("gone.svg"), "cannot be read"}}) {
+            for (Object[] wrong : new Object[][] {{hostile, "bad.svg"}, {noFont, "not a font"}, {folder.resolve("gone.svg"), "no such file"}}) {
                 app.put(wrong[0].toString());
                 app.until("an answer about " + wrong[1], () -> app.text("#notice").contains(wrong[1].toString()));
                 app.keys(KeyCode.ESCAPE);

@@ -16,11 +16,25 @@ final class NativeLibrary {
 
     private NativeLibrary() {}
 
-    /** Makes the library ready; asked before the first connection. */
-    static synchronized void ready() {
-        if (System.getProperty("org.sqlite.lib.path") != null) {
-            return;
+    /**
+     * Makes the library ready; asked before a studio is opened.
+     *
+     * @throws FileTrouble if it can be unpacked nowhere from where it may be run
+     */
+    static synchronized void ready() throws FileTrouble {
+        if (System.getProperty("org.sqlite.lib.path") == null) {
+            unpack();
         }
+        try {
+            SQLiteJDBCLoader.initialize();
+        } catch (Exception | LinkageError e) { // the loader throws whatever the system answered
+            String temp = System.getProperty("org.sqlite.tmpdir", System.getProperty("java.io.tmpdir"));
+            throw new FileTrouble(temp, "The database that keeps the studio can neither be unpacked into this folder and run from it, nor into " + cache() + ".",
+                    "Make room in one of them, or allow programs to be run from there, then start again.", e);
+        }
+    }
+
+    private static void unpack() {
         String name = LibraryLoaderUtil.getNativeLibName();
         try (InputStream in = SQLiteJDBCLoader.class.getResourceAsStream(LibraryLoaderUtil.getNativeLibResourcePath() + "/" + name)) {
             if (in == null) {

@@ -130,7 +130,6 @@ final class StudioFile {
     }
 
     private static Connection plain(Path file, Way way) throws SQLException {
-        NativeLibrary.ready();
         SQLiteConfig config = new SQLiteConfig();
         config.setReadOnly(way != Way.WRITE);
         config.setBusyTimeout(300);
@@ -164,6 +163,7 @@ final class StudioFile {
      * @throws FileTrouble if it is no studio, newer than this program, or damaged
      */
     static Look look(Path file) throws FileTrouble {
+        NativeLibrary.ready();
         try {
             if (Files.size(file) > LARGEST) {
                 throw new FileTrouble(file.toString(), "The file has " + Files.size(file) / 1_000_000 + " MB; a studio has " + LARGEST / 1_000_000 + " at most.", "It is left untouched. Restore a copy, or start a new studio.");
@@ -307,6 +307,7 @@ final class StudioFile {
      * @throws FileTrouble if it could not be made; then nothing stands there that did not before
      */
     static void make(Path file, Studio studio) throws FileTrouble {
+        NativeLibrary.ready();
         Path part = SafeWrite.part(file);
         try {
             Files.createDirectories(file.toAbsolutePath().getParent());

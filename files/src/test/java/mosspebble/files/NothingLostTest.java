@@ -12,6 +12,7 @@ import java.sql.DriverManager;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.Stream;
@@ -267,10 +268,20 @@ class NothingLostTest {
         assertThat(reopened()).isEqualTo(DEMO.without("owl"));
     }
 
-    private String other() throws Exception {
-        String java = Path.of(System.getProperty("java.home"), "bin", "java").toString();
-        Process process = new ProcessBuilder(java, "-Xshare:auto", "-cp", System.getProperty("surefire.test.class.path", System.getProperty("java.class.path")), Opener.class.getName(), file().toString())
-                .redirectErrorStream(true).start();
+    @Test
+    void whereTheDatabaseCannotBeUnpackedAnywhereThatIsSaid() throws Exception {
+        String nowhere = Files.writeString(folder.resolve("file"), "").resolve("below").toString();
+        assertThat(other("-Duser.home=" + nowhere, "-Djava.io.tmpdir=" + nowhere)).contains("trouble").contains("can neither be unpacked").contains("Make room").doesNotContain("Exception");
+        assertThat(other("-Duser.home=" + nowhere)).as("the temp folder will do").startsWith("open 0");
+    }
+
+    private String other(String... options) throws Exception {
+        List<String> command = new ArrayList<>(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-Xshare:auto"));
+        command.addAll(List.of(options));
+        command.addAll(List.of("-cp", System.getProperty("surefire.test.class.path", System.getProperty("java.class.path")), Opener.class.getName(), file().toString()));
+        ProcessBuilder builder = new ProcessBuilder(command).redirectErrorStream(true);
+        builder.environment().remove("XDG_CACHE_HOME");
+        Process process = builder.start();
         String said = new String(process.getInputStream().readAllBytes());
         process.waitFor();
         return said;

@@ -188,7 +188,7 @@ class StudioStoreTest {
         String java = Path.of(System.getProperty("java.home"), "bin", "java").toString();
         SplittableRandom random = new SplittableRandom(7);
         int last = -1;
-        for (int round = 0; round < 6; round++) {
+        for (int round = 0; round < 2; round++) {
             Process child = new ProcessBuilder(java, "-Xshare:auto", "-cp", System.getProperty("surefire.test.class.path", System.getProperty("java.class.path")), Editor.class.getName(), file().toString())
                     .redirectError(ProcessBuilder.Redirect.INHERIT).start();
             int wanted = 5 + random.nextInt(40);

@@ -183,7 +183,7 @@ final class Fuzz {
     }
 
     private List<byte[]> documents() throws Exception {
-        List<byte[]> documents = new ArrayList<>();
+        List<byte[]> documents = new ArrayList<>(cases("document"));
         try (Connection connection = sql(studio()); Statement statement = connection.createStatement(); ResultSet rows = statement.executeQuery("SELECT document FROM project")) {
             while (rows.next()) {
                 documents.add(rows.getString(1).getBytes(StandardCharsets.UTF_8));

@@ -146,7 +146,7 @@ final class LongRun {
             }
             row.took(LONGEST_WAIT.getAndSet(0));
             if (i % SETTLE == SETTLE - 1) {
-                for (int k = 0; k < 400 && !window.show.idle(); k++) {
+                for (int k = 0; k < 40 && !window.show.idle(); k++) {
                     Thread.sleep(50);
                 }
                 if (i / SETTLE == 4) {
@@ -183,7 +183,7 @@ final class LongRun {
     }
 
     private void finish(OpenWindow window, Tally.Row row, List<Studio> before, Path file, long heapAtStart) throws Exception {
-        for (int k = 0; k < 2400 && !window.show.idle(); k++) {
+        for (int k = 0; k < 100 && !window.show.idle(); k++) {
             Thread.sleep(50);
         }
         long heapWithUndo = heap();

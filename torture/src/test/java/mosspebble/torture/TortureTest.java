@@ -10,7 +10,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 class TortureTest {
 
     @ParameterizedTest
-    @CsvSource({"FILES, 1", "KILLS, 2", "DISK, 3", "FUZZ, 60", "WINDOW, 1", "LONG, 60"})
+    @CsvSource({"FILES, 1", "KILLS, 1", "DISK, 2", "FUZZ, 50", "WINDOW, 1", "LONG, 40"})
     void nothingIsLostLeftHalfOrUnclear(Torture.Kind kind, int runs) throws Exception {
         Tally tally = Torture.run(kind, 20261125, runs, 1);
 

@@ -1,0 +1,224 @@
+package mosspebble.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.concurrent.Callable;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.concurrent.atomic.AtomicReference;
+import javafx.application.Platform;
+import javafx.scene.Node;
+import javafx.scene.Scene;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import mosspebble.app.model.Deed;
+import mosspebble.app.model.PlanDesk;
+import mosspebble.app.model.Show;
+import mosspebble.app.model.Workbench;
+import mosspebble.app.view.Shell;
+import mosspebble.core.plan.Studio;
+import mosspebble.core.units.Grams;
+import mosspebble.files.BuiltIn;
+import mosspebble.files.FileTrouble;
+import mosspebble.files.LanternWalk;
+import mosspebble.instruments.BenchScene;
+import mosspebble.instruments.SimulatedBenchCamera;
+import mosspebble.instruments.SimulatedClimateProbe;
+import mosspebble.instruments.SimulatedKitchenScale;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.testfx.api.FxRobot;
+import org.testfx.api.FxToolkit;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** The window over a disk that can be told to refuse, and over work with files that can be told to last: what stays in hand is seen, kept and not closed over. */
+class HandTest {
+
+    private static final Studio DEMO = LanternWalk.studio(BuiltIn.repertoire());
+
+    @TempDir
+    private Path folder;
+
+    private final FxRobot robot = new FxRobot();
+    private final AtomicBoolean full = new AtomicBoolean();
+    private final AtomicReference<Studio> kept = new AtomicReference<>(DEMO);
+    private final AtomicReference<Studio> copied = new AtomicReference<>();
+    private final AtomicInteger closed = new AtomicInteger();
+    private final CountDownLatch goOn = new CountDownLatch(1);
+    private final Workbench workbench = new Workbench(DEMO, (studio, title) -> {
+        if (full.get()) {
+            throw new FileTrouble("studio.pebble", "The edit \"" + title + "\" is not kept: the disk is full.", "Make room on the disk.");
+        }
+        kept.set(studio);
+    });
+    private PlanDesk desk;
+    private Shell shell;
+    private Stage stage;
+
+    @BeforeEach
+    void open() throws Exception {
+        stage = FxToolkit.registerPrimaryStage();
+        robot.interact(() -> {
+            desk = new PlanDesk(BuiltIn::repertoire, Platform::runLater, error -> workbench.tellTrouble("failed"));
+            Show show = new Show(workbench, desk);
+            shell = new Shell(workbench, show, desk, house(), new SimulatedClimateProbe(1), new SimulatedBenchCamera(shot -> BenchScene.varied(shot, 800, 600)), new SimulatedKitchenScale(1, () -> new Grams(100)));
+            shell.getStylesheets().add(MossPebbleApp.class.getResource("mosspebble.css").toExternalForm());
+            stage.setScene(new Scene(shell, 1280, 800));
+            stage.show();
+            desk.begin();
+        });
+    }
+
+    @AfterEach
+    void close() {
+        goOn.countDown();
+        desk.close();
+        robot.interact(stage::hide);
+    }
+
+    private Shell.House house() {
+        return new Shell.House() {
+            @Override
+            public Path folder() {
+                return folder;
+            }
+
+            @Override
+            public void saveCopy(Path to) {
+                copied.set(workbench.studio());
+                try {
+                    goOn.await();
+                } catch (InterruptedException e) {
+                    copied.set(null); // stopped: nothing is saved
+                }
+            }
+
+            @Override
+            public void saveReport(Path to) {}
+
+            @Override
+            public String log() {
+                return "2026-11-25 09:00:00  started: version 0.1.0";
+            }
+
+            @Override
+            public void close() {
+                closed.incrementAndGet();
+            }
+        };
+    }
+
+    private boolean seen(String query) {
+        return robot.lookup(query).tryQuery().filter(HandTest::wholly).isPresent();
+    }
+
+    private static boolean wholly(Node node) {
+        for (Node each = node; each != null; each = each.getParent()) {
+            if (!each.isVisible()) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private static void until(Callable<Boolean> condition) throws Exception {
+        WaitForAsyncUtils.waitFor(30, TimeUnit.SECONDS, condition);
+        WaitForAsyncUtils.waitForFxEvents(1);
+    }
+
+    @Test
+    void theBandStandsUntilTheDiskTakesWhatIsInHand() throws Exception {
+        assertThat(seen("#unkept")).isFalse();
+        full.set(true);
+        robot.interact(() -> workbench.edit("Turn", p -> p.withStone(p.stone().withWayUp(90))));
+        until(() -> seen("#unkept"));
+        assertThat(robot.lookup("#unkept").queryLabeled().getText()).contains("\"Turn\" is not kept yet: the disk is full").contains("Make room on the disk.");
+        assertThat(kept.get()).isEqualTo(DEMO);
+        assertThat(workbench.shown().orElseThrow().stone().wayUp()).isEqualTo(90);
+
+        robot.clickOn("#keep-again");
+        assertThat(seen("#unkept")).as("still full").isTrue();
+        full.set(false);
+        robot.clickOn("#keep-again");
+        until(() -> !seen("#unkept"));
+        assertThat(kept.get().project("owl").orElseThrow().stone().wayUp()).isEqualTo(90);
+        assertThat(robot.lookup("#notice").queryLabeled().getText()).isEqualTo("The change is kept now.");
+    }
+
+    @Test
+    void theWindowAsksBeforeItClosesOverWhatIsNotKept() throws Exception {
+        full.set(true);
+        robot.interact(() -> workbench.edit("Turn", p -> p.withStone(p.stone().withWayUp(90))));
+        until(() -> seen("#unkept"));
+        assertThat(seen("#close-anyway")).isFalse();
+        robot.interact(shell::askBeforeClosing);
+        until(() -> seen("#close-anyway"));
+        assertThat(closed.get()).isZero();
+        robot.clickOn("#close-anyway");
+        assertThat(closed.get()).isEqualTo(1);
+    }
+
+    @Test
+    void whatLastsIsSaidAndCanBeStoppedByKey() throws Exception {
+        robot.interact(() -> shell.saveCopy(folder.resolve("copy.pebble")));
+        until(() -> seen("#file-work"));
+        assertThat(robot.lookup("#file-work").queryLabeled().getText()).isEqualTo("Saving a copy …");
+        assertThat(robot.lookup("#file-stop").queryButton().getTooltip().getText()).contains("Escape");
+        robot.interact(() -> workbench.edit("Turn", p -> p.withStone(p.stone().withWayUp(90))));
+        assertThat(kept.get()).as("work goes on meanwhile").isNotEqualTo(DEMO);
+        robot.interact(() -> robot.lookup("#cloth").query().requestFocus());
+        robot.type(KeyCode.ESCAPE);
+        until(() -> !seen("#file-work"));
+        until(() -> copied.get() == null);
+        assertThat(seen("#notice-band")).as("nothing is claimed to be saved").isFalse();
+    }
+
+    @Test
+    void aCopyIsOfTheStudioInHandWhetherOrNotTheDiskTookIt() throws Exception {
+        full.set(true);
+        robot.interact(() -> workbench.editStudio("Take off", s -> s.without("snail")));
+        robot.interact(() -> shell.saveCopy(folder.resolve("copy.pebble")));
+        until(() -> copied.get() != null);
+        goOn.countDown();
+        until(() -> robot.lookup("#notice").queryLabeled().getText().contains("A copy is saved"));
+        assertThat(copied.get().project("snail")).isEmpty();
+        assertThat(kept.get().project("snail")).isPresent();
+    }
+
+    @Test
+    void anErrorOfTheProgramOffersTheLogAndLettersDoNothingWhileItIsRead() throws Exception {
+        robot.interact(() -> workbench.tellTrouble("The program stumbled over something."));
+        until(() -> seen("#notice-log"));
+        robot.clickOn("#notice-log");
+        until(() -> seen("#log-text"));
+        int stones = workbench.studio().projects().size();
+        robot.type(KeyCode.N, KeyCode.V, KeyCode.DIGIT4);
+        assertThat(workbench.studio().projects()).hasSize(stones);
+        assertThat(workbench.studio()).isEqualTo(DEMO);
+        robot.clickOn("#log-close");
+        until(() -> !seen("#log-text"));
+        robot.interact(() -> workbench.tell("plain words"));
+        assertThat(seen("#notice-log")).as("a plain notice has no log").isFalse();
+    }
+
+    @Test
+    void everythingNewCanBeCalledByName() throws Exception {
+        for (String name : List.of("Save a copy of the studio", "Show the log", "Save a report for whoever helps")) {
+            robot.interact(() -> robot.lookup("#cloth").query().requestFocus());
+            robot.type(KeyCode.SLASH);
+            until(() -> seen("#command"));
+            robot.write(name, 0);
+            WaitForAsyncUtils.waitForFxEvents(2);
+            assertThat(robot.lookup("#command-found").<Deed>queryListView().getItems()).extracting(Deed::name).contains(name);
+            robot.type(KeyCode.ESCAPE);
+        }
+        assertThat(Files.list(folder)).isEmpty();
+    }
+}
