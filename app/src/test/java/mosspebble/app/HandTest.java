@@ -209,6 +209,46 @@ class HandTest {
     }
 
     @Test
+    void aStoneMadeLaterCanBeTakenUpByName() throws Exception {
+        robot.interact(() -> {
+            workbench.add(mosspebble.core.plan.Project.begin("later", "Milestone", mosspebble.core.stone.Stone.cobble()));
+            workbench.choose("owl");
+            shell.perform("Take up Milestone");
+        });
+        assertThat(workbench.shown().orElseThrow().name()).isEqualTo("Milestone");
+        robot.interact(() -> {
+            workbench.edit("Name", p -> p.withName("Gatestone", ""));
+            workbench.choose("owl");
+            shell.perform("Take up Gatestone");
+        });
+        assertThat(workbench.shown().orElseThrow().id()).isEqualTo("later");
+    }
+
+    @Test
+    void undoNamesAMeasureWithItsValues() throws Exception {
+        robot.clickOn("#length").push(KeyCode.CONTROL, KeyCode.A).write("12,0 cm", 0).type(KeyCode.ENTER);
+        until(() -> workbench.shown().orElseThrow().stone().length().value() == 120);
+        assertThat(robot.lookup("#undo").queryButton().getText()).isEqualTo("Undo: length 96 to 120 mm");
+        robot.clickOn("#undo");
+        assertThat(workbench.shown().orElseThrow().stone().length().value()).isEqualTo(96);
+        assertThat(robot.lookup("#notice").queryLabeled().getText()).isEqualTo("Undone: Length 96 to 120 mm");
+    }
+
+    @Test
+    void aFileOfOnesOwnCanBeTakenOutAgain() throws Exception {
+        robot.interact(() -> {
+            workbench.editStudio("Bring Kite", s -> s.plus(new mosspebble.core.sketch.OwnFile(mosspebble.core.sketch.OwnFile.Kind.MOTIF, "own-kite", "Kite", "<svg/>")));
+            shell.perform("Sketch: add something from the library");
+        });
+        until(() -> seen("#subject-own-kite"));
+        robot.interact(() -> robot.lookup("#subject-own-kite").query().requestFocus());
+        robot.type(KeyCode.DELETE);
+        until(() -> workbench.studio().own().isEmpty());
+        robot.interact(workbench::undo);
+        assertThat(workbench.studio().own()).extracting(mosspebble.core.sketch.OwnFile::title).containsExactly("Kite");
+    }
+
+    @Test
     void everythingNewCanBeCalledByName() throws Exception {
         for (String name : List.of("Save a copy of the studio", "Show the log", "Save a report for whoever helps")) {
             robot.interact(() -> robot.lookup("#cloth").query().requestFocus());

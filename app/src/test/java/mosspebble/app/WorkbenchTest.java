@@ -16,6 +16,7 @@ import mosspebble.app.model.PlanDesk;
 import mosspebble.app.model.Show;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.photo.Photo;
+import mosspebble.core.plan.Finding;
 import mosspebble.core.plan.Project;
 import mosspebble.core.plan.Studio;
 import mosspebble.core.sketch.Repertoire;
@@ -103,6 +104,32 @@ class WorkbenchTest {
         assertThat(workbench.unkeptProperty().get()).isEmpty();
         assertThat(workbench.studio()).isEqualTo(DEMO);
         assertThat(disk.titles).isEmpty();
+    }
+
+    @Test
+    void theLightOnTheScreenIsNoMatterForUndo() {
+        workbench.edit("Name", p -> p.withName("Night owl", ""));
+        workbench.look(s -> s.withView(s.unit(), true));
+        assertThat(disk.kept.evening()).isTrue();
+        assertThat(workbench.undoTitleProperty().get()).isEqualTo("Name");
+        workbench.undo();
+        assertThat(workbench.studio().project("owl").orElseThrow().name()).isEqualTo("Owl keeping a lamp");
+        assertThat(workbench.studio().evening()).as("the light stays as it is").isTrue();
+        workbench.redo();
+        assertThat(workbench.studio().evening()).isTrue();
+        assertThat(disk.kept).isEqualTo(workbench.studio());
+    }
+
+    @Test
+    void undoLeadsToTheStageAndTheStoneOfTheChange() {
+        workbench.choose("moon");
+        workbench.stageProperty().set(Finding.Stage.COLOUR);
+        workbench.edit("Ground", p -> p.withGround(java.util.Optional.empty()).withName("Moon", ""));
+        workbench.choose("fox");
+        workbench.stageProperty().set(Finding.Stage.FINISH);
+        workbench.undo();
+        assertThat(workbench.shown().orElseThrow().id()).isEqualTo("moon");
+        assertThat(workbench.stageProperty().get()).isEqualTo(Finding.Stage.COLOUR);
     }
 
     // --- failing plans

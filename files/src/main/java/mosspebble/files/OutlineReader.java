@@ -162,7 +162,7 @@ public final class OutlineReader {
 
     private static double number(String cell, String place, long line) throws FileTrouble {
         try {
-            double value = Double.parseDouble(cell.replace(',', '.'));
+            double value = Numbers.parse(cell);
             if (Math.abs(value) <= 100_000) {
                 return value;
             }

@@ -46,6 +46,7 @@ public final class Sheets {
     private static final float HEAD = 24;
     private static final float FOOT = 24;
     private static final float CARD = 41;
+    private static final float SWATCH = 9;
     private static final float PICTURE = 46;
 
     /** Relief cuts of a dome guide, at most. */
@@ -104,7 +105,7 @@ public final class Sheets {
                 SafeWrite.write(file, document::save);
             }
         } catch (IOException e) {
-            throw new FileTrouble(file.toString(), "The sheets could not be made: " + e.getMessage() + ".", "Report it with the plan exported as JSON.", e);
+            throw new FileTrouble(file.toString(), "The sheets could not be made: " + SafeWrite.reason(e) + ".", "Report it with the plan exported as JSON.", e);
         }
         return finished[0];
     }
@@ -191,7 +192,10 @@ public final class Sheets {
 
     private void heading(PDPageContentStream out, String what, String detail) throws IOException {
         float top = (float) paper.heightMm() - MARGIN - 6;
-        write(out, display, 17, MARGIN, top, plan.project().name(), 0x22271F);
+        String name = printable(plan.project().name(), display);
+        float wide = display.getStringWidth(name) / 1000 * 17;
+        float room = ((float) paper.widthMm() - 2 * MARGIN) * PT;
+        write(out, display, wide > room ? 17 * room / wide : 17, MARGIN, top, name, 0x22271F);
         write(out, text, 10, MARGIN, top - 6.5f, what + ", " + detail, 0x5A6057);
     }
 
@@ -305,8 +309,12 @@ public final class Sheets {
         out.drawImage(stone, (MARGIN + (PICTURE - w) / 2) * PT, (top - 2.5f - (height - h) / 2 - h) * PT, w * PT, h * PT);
         float x = MARGIN + PICTURE + 6;
         float room = (float) paper.widthMm() - MARGIN - x;
-        write(out, display, 13, x, top - 7.5f, number + 1 + "  " + step.title(), 0x22271F);
-        float y = top - 13;
+        Optional<Srgb> swatch = step.coat().map(c -> c.swatch());
+        float y = top - 7.5f;
+        for (String line : wrapped(number + 1 + "  " + step.title(), display, 13, room - (swatch.isPresent() ? SWATCH + 3 : 0))) {
+            write(out, display, 13, x, y, line, 0x22271F);
+            y -= 5.5f;
+        }
         for (String line : wrapped(step.sentence(), text, 10, room)) {
             write(out, text, 10, x, y, line, 0x22271F);
             y -= 4.4f;
@@ -330,11 +338,12 @@ public final class Sheets {
                 y -= 4f;
             }
         }
-        Optional<Srgb> swatch = step.coat().map(c -> c.swatch());
         if (swatch.isPresent()) {
             colour(out, swatch.get().rgb(), false);
-            out.addRect(((float) paper.widthMm() - MARGIN - 9) * PT, (top - 8.5f) * PT, 9 * PT, 5 * PT);
-            out.fill();
+            colour(out, 0x9A958A, true); // a rim, or white would vanish on white paper
+            out.setLineWidth(0.2f * PT);
+            out.addRect(((float) paper.widthMm() - MARGIN - SWATCH) * PT, (top - 8.5f) * PT, SWATCH * PT, 5 * PT);
+            out.fillAndStroke();
         }
     }
 

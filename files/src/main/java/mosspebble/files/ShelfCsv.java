@@ -287,7 +287,7 @@ public final class ShelfCsv {
             }
             double value;
             try {
-                value = factor * Double.parseDouble(split.group(1).contains(",") && !split.group(1).contains(".") ? split.group(1).replace(',', '.') : split.group(1).replace(",", ""));
+                value = factor * Numbers.parse(split.group(1));
             } catch (NumberFormatException e) {
                 throw new IllegalArgumentException("\"" + shortened(text) + "\" is no number for " + column + ". Write " + wanted + ".", e);
             }

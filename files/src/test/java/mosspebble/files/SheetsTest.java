@@ -28,6 +28,7 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.graphics.image.PDImage;
 import org.apache.pdfbox.text.PDFTextStripper;
+import org.apache.pdfbox.text.TextPosition;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -91,6 +92,31 @@ class SheetsTest {
             assertThat(lines.squares.stream().filter(mm -> Math.abs(mm - 18) < 0.02).count()).as("four marks on each of two cards").isEqualTo(8);
             assertThat(document.getDocumentCatalog().getViewerPreferences().getPrintScaling()).isEqualTo("None");
         }
+    }
+
+    @ParameterizedTest
+    @EnumSource(Paper.class)
+    void noWordPassesTheEdgeOfThePaperOrTheSwatch(Paper paper) throws Exception {
+        Project owl = LanternWalk.studio(BuiltIn.repertoire()).project("owl").orElseThrow().withName("W".repeat(78) + " W", "");
+        PaintPlan plan = Planner.plan(owl, Survey.of(owl.stone()), new Palette(LanternWalk.shelf()), BuiltIn.repertoire(), mosspebble.core.drying.Climate.room());
+        Path file = folder.resolve("wide.pdf");
+        Sheets.write(plan, paper, LengthUnit.MM, file, (fraction, what) -> true);
+        List<Double> rights = new ArrayList<>();
+        List<Double> titles = new ArrayList<>();
+        try (PDDocument document = Loader.loadPDF(file.toFile())) {
+            new PDFTextStripper() {
+                @Override
+                protected void processTextPosition(TextPosition letter) {
+                    double right = (letter.getXDirAdj() + letter.getWidthDirAdj()) / 72 * 25.4;
+                    rights.add(right);
+                    if (letter.getFontSizeInPt() > 12.5 && letter.getFontSizeInPt() < 13.5) {
+                        titles.add(right);
+                    }
+                }
+            }.getText(document);
+        }
+        assertThat(rights).isNotEmpty().allMatch(mm -> mm <= paper.widthMm() - 9.5, "stays on the paper");
+        assertThat(titles).isNotEmpty().allMatch(mm -> mm <= paper.widthMm() - 10 - 9, "stays off the swatch");
     }
 
     /** Horizontal strokes and the largest closed outline of a page, mm. */

@@ -1,8 +1,7 @@
 package mosspebble.app.model;
 
-import java.util.ArrayDeque;
 import java.util.ArrayList;
-import java.util.Deque;
+import java.util.LinkedList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
@@ -38,7 +37,16 @@ public final class Workbench {
         void commit(Studio studio, String title) throws FileTrouble;
     }
 
-    private record Edit(String title, Studio before, String projectBefore) {}
+    /**
+     * What undo would lead back to.
+     *
+     * @param stage where the change was made; undo leads back there too
+     */
+    private record Edit(String title, Studio before, String projectBefore, Stage stage) {
+        Edit seen(UnaryOperator<Studio> change) {
+            return new Edit(title, change.apply(before), projectBefore, stage);
+        }
+    }
 
     private static final int MOST_UNDO = 500;
 
@@ -54,8 +62,8 @@ public final class Workbench {
     private final IntegerProperty step = new SimpleIntegerProperty(Integer.MAX_VALUE);
     private final IntegerProperty coat = new SimpleIntegerProperty();
     private final IntegerProperty held = new SimpleIntegerProperty(-1);
-    private final Deque<Edit> undo = new ArrayDeque<>();
-    private final Deque<Edit> redo = new ArrayDeque<>();
+    private final LinkedList<Edit> undo = new LinkedList<>();
+    private final LinkedList<Edit> redo = new LinkedList<>();
     private FileTrouble why;
     private final ReadOnlyBooleanWrapper noticeOfTrouble = new ReadOnlyBooleanWrapper();
     private final ReadOnlyStringWrapper unkept = new ReadOnlyStringWrapper("");
@@ -245,7 +253,7 @@ public final class Workbench {
                 return true;
             }
             keep(after, title);
-            remember(undo, new Edit(title, before, current));
+            remember(undo, new Edit(title, before, current, stage.get()));
             redo.clear();
             studio.set(after);
             tell("");
@@ -256,6 +264,17 @@ public final class Workbench {
             show();
             return false;
         }
+    }
+
+    /** Changes how the studio is looked at, such as the light on the screen: kept like any change, but no matter for undo. */
+    public void look(UnaryOperator<Studio> change) {
+        Studio before = studio();
+        Studio after = change.apply(before);
+        keep(after, "How it is looked at");
+        undo.replaceAll(edit -> edit.seen(change));
+        redo.replaceAll(edit -> edit.seen(change));
+        studio.set(after);
+        show();
     }
 
     /** Adds a stone and puts it on the cloth. */
@@ -292,14 +311,14 @@ public final class Workbench {
         swap(redo, undo, "Redo ");
     }
 
-    private void swap(Deque<Edit> from, Deque<Edit> to, String verb) {
+    private void swap(LinkedList<Edit> from, LinkedList<Edit> to, String verb) {
         if (from.isEmpty()) {
             tell("Nothing to " + verb.trim().toLowerCase(Locale.ROOT) + ".");
             return;
         }
         Edit edit = from.pop();
         keep(edit.before(), verb + edit.title());
-        remember(to, new Edit(edit.title(), studio(), current));
+        remember(to, new Edit(edit.title(), studio(), current, edit.stage()));
         studio.set(edit.before());
         if (studio().project(edit.projectBefore()).isPresent()) {
             current = edit.projectBefore();
@@ -307,9 +326,10 @@ public final class Workbench {
         tell(verb.equals("Undo ") ? "Undone: " + edit.title() : "Done again: " + edit.title());
         drafting = false;
         show();
+        stage.set(edit.stage()); // where it can be seen
     }
 
-    private static void remember(Deque<Edit> stack, Edit edit) {
+    private static void remember(LinkedList<Edit> stack, Edit edit) {
         stack.push(edit);
         if (stack.size() > MOST_UNDO) {
             stack.removeLast();

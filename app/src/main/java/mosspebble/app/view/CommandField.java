@@ -3,6 +3,7 @@ package mosspebble.app.view;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
@@ -18,14 +19,14 @@ import mosspebble.app.model.Deed;
 /** Everything that can be done, by name: type a few letters, Enter does it, Escape leaves. */
 final class CommandField extends VBox {
 
-    private final List<Deed> deeds;
+    private final Supplier<List<Deed>> deeds;
     private final Function<String, List<Deed>> spoken;
     private final TextField field = new TextField();
     private final ListView<Deed> found = new ListView<>();
     private final Runnable closed;
 
     /** @param spoken deeds asked for in so many words, such as "ring of 24 dots" */
-    CommandField(List<Deed> deeds, Function<String, List<Deed>> spoken, Runnable closed) {
+    CommandField(Supplier<List<Deed>> deeds, Function<String, List<Deed>> spoken, Runnable closed) {
         this.deeds = deeds;
         this.spoken = spoken;
         this.closed = closed;
@@ -74,7 +75,7 @@ final class CommandField extends VBox {
     private void filter() {
         String[] wanted = field.getText().toLowerCase(Locale.ROOT).strip().split("\\s+");
         found.getItems().setAll(spoken.apply(field.getText()));
-        found.getItems().addAll(deeds.stream().filter(d -> {
+        found.getItems().addAll(deeds.get().stream().filter(d -> {
             String name = d.name().toLowerCase(Locale.ROOT);
             for (String word : wanted) {
                 if (!name.contains(word)) {

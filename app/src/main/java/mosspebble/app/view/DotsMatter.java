@@ -105,7 +105,7 @@ final class DotsMatter extends Matter {
         if (plan != null) {
             Optional<DotBorder> border = Designs.dots(item, dots(), plan.survey().zones());
             words.setText(border.map(b -> b.dots().size() + " dots, gaps of " + Numbers.text(b.gapMm(), 2) + " mm.").orElse("There is no room for a border there."));
-            tools.setText(border.map(b -> String.join("\n", b.tools().subList(0, Math.min(5, b.tools().size()))) + "\nAbout " + Numbers.text(b.millilitres(), 2) + " ml of paint.").orElse(""));
+            tools.setText(border.map(b -> String.join("\n", b.tools().subList(0, Math.min(5, b.tools().size()))) + "\nTakes " + Numbers.millilitres(b.millilitres()) + " of paint.").orElse(""));
         }
     }
 }

@@ -113,7 +113,7 @@ final class FinishPanel extends Panel {
         Label name = new Label(paint.map(Paint::name).orElse(use.paint()));
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        Label needed = new Label(Numbers.text(use.needed().value(), 2) + " ml");
+        Label needed = new Label(Numbers.millilitres(use.needed().value()));
         Label left = quiet(use.runsOut() ? "runs out" : "of " + Numbers.text(use.left().value(), 0));
         if (use.runsOut()) {
             left.getStyleClass().add("problem");

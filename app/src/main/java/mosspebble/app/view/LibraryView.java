@@ -10,7 +10,9 @@ import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
+import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
@@ -157,7 +159,27 @@ final class LibraryView extends BorderPane {
         card.setAccessibleText(offer.title());
         card.setTooltip(new Tooltip(offer.title() + ", fitted to the face"));
         card.setOnAction(e -> take(offer));
+        if (offer.id().startsWith("subject-own-")) {
+            card.setTooltip(new Tooltip(offer.title() + ", your own, fitted to the face; Delete takes it out of the studio"));
+            card.setOnKeyPressed(e -> {
+                if (e.getCode() == KeyCode.DELETE) {
+                    takeOut(offer);
+                    e.consume();
+                }
+            });
+            MenuItem out = new MenuItem("Take " + offer.title() + " out of the studio");
+            out.setOnAction(e -> takeOut(offer));
+            card.setContextMenu(new ContextMenu(out));
+        }
         return card;
+    }
+
+    /** Takes a file of one's own out of the studio; things that use it are told by a finding, and undo brings it back. */
+    private void takeOut(Offer offer) {
+        String id = offer.id().substring("subject-".length());
+        if (workbench.editStudio("Take out " + offer.title(), s -> s.withoutOwn(id))) {
+            workbench.tell(offer.title() + " is out of the studio; undo brings it back.");
+        }
     }
 
     private static boolean isPath(String text) {

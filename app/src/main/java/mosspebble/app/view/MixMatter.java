@@ -127,7 +127,7 @@ final class MixMatter extends Matter {
             String coats = use[1] > 1 ? " for up to " + (int) use[1] + " coats" : "";
             String drops = mix.get().isSingle() ? "" : ": " + String.join(", ", made.shares().stream().map(s -> s.drops() + (s.drops() == 1 ? " drop " : " drops ")
                     + colours.palette().shelf().find(s.paint()).map(Paint::name).orElse(s.paint())).toList());
-            amounts.setText("This stone takes " + Numbers.text(made.needed().value(), 2) + " ml" + coats + drops + (mix.get().isSingle() ? "." : " = " + Numbers.text(made.made().value(), 2) + " ml."));
+            amounts.setText("This stone takes " + Numbers.millilitres(made.needed().value()) + coats + drops + (mix.get().isSingle() ? "." : " = " + Numbers.text(made.made().value(), 2) + " ml."));
         }
     }
 

@@ -17,6 +17,7 @@ import mosspebble.core.stone.Stone;
 import mosspebble.core.units.LengthText;
 import mosspebble.core.units.Millimetres;
 import mosspebble.core.units.UnitTextException;
+import mosspebble.core.units.Numbers;
 
 /** What belongs to one stage, in one column; refreshed whenever the stone on the cloth or its plan changes. */
 abstract class Panel extends VBox {
@@ -76,7 +77,7 @@ abstract class Panel extends VBox {
     /** @param example what could be written, for the answer to something else */
     static Optional<String> number(String text, String example, TakeNumber take) {
         try {
-            double value = Double.parseDouble(text.strip().replace(',', '.').replaceAll("\\s*(g|°|%|s|h|ml)$", ""));
+            double value = Numbers.parse(text.strip().replaceAll("\\s*(g|°|%|s|h|ml)$", ""));
             return Double.isFinite(value) ? take.take(value) : Optional.of("Write a number such as " + example + ".");
         } catch (NumberFormatException e) {
             return Optional.of("\"" + text.strip() + "\" is not a number. Write something like " + example + ".");

@@ -392,7 +392,7 @@ public final class Shell extends StackPane {
         deeds.add(new Deed("Next step", ".", () -> stepBar.by(1)));
         deeds.add(new Deed("Step before", ",", () -> stepBar.by(-1)));
         deeds.add(new Deed("Look: dry, wet, sealed", "L", stepBar::nextLook));
-        deeds.add(new Deed("Evening or day light on the screen", "E", () -> workbench.editStudio("Light on the screen", s -> s.withView(s.unit(), !s.evening()))));
+        deeds.add(new Deed("Evening or day light on the screen", "E", () -> workbench.look(s -> s.withView(s.unit(), !s.evening()))));
         deeds.add(new Deed("Write guide and step cards (PDF)", "", () -> finish().sheets()));
         deeds.add(new Deed("Write the plan (JSON)", "", () -> finish().json()));
         deeds.add(new Deed("Save a copy of the studio", "", this::saveCopy));
@@ -401,9 +401,13 @@ public final class Shell extends StackPane {
         deeds.add(new Deed("Take this stone off the cloth", "", this::remove));
         deeds.add(new Deed("Undo", "Ctrl Z", workbench::undo));
         deeds.add(new Deed("Redo", "Ctrl Shift Z", workbench::redo));
-        for (Project project : workbench.studio().projects()) {
-            deeds.add(new Deed("Take up " + project.name(), "", () -> workbench.choose(project.id())));
-        }
+    }
+
+    /** Everything that can be done by name now: what always can, and taking up each stone there is. */
+    private List<Deed> deeds() {
+        List<Deed> all = new ArrayList<>(deeds);
+        workbench.studio().projects().forEach(p -> all.add(new Deed("Take up " + p.name(), "", () -> workbench.choose(p.id()))));
+        return all;
     }
 
     /** Adds something that can be done here and now. */
@@ -493,12 +497,12 @@ public final class Shell extends StackPane {
 
     /** Does what has this name in the command field, or puts on the stone what is asked for in so many words. */
     public void perform(String name) {
-        deeds.stream().filter(d -> d.name().equalsIgnoreCase(name)).findFirst().or(() -> spoken(name).stream().findFirst()).ifPresentOrElse(d -> d.run().run(), () -> workbench.tell("There is nothing called \"" + name + "\"."));
+        deeds().stream().filter(d -> d.name().equalsIgnoreCase(name)).findFirst().or(() -> spoken(name).stream().findFirst()).ifPresentOrElse(d -> d.run().run(), () -> workbench.tell("There is nothing called \"" + name + "\"."));
     }
 
     private void openCommand() {
         if (command == null) {
-            command = new CommandField(deeds, this::spoken, cloth::requestFocus);
+            command = new CommandField(this::deeds, this::spoken, cloth::requestFocus);
             StackPane.setAlignment(command, Pos.TOP_CENTER);
             getChildren().add(command);
         }
@@ -528,8 +532,8 @@ public final class Shell extends StackPane {
                 }
                 case R -> ((StonePanel) panel(Stage.STONE)).turn();
                 case A, D, G, J, K, M, Q, X, DELETE -> {
-                    if (workbench.stageProperty().get() != Stage.SKETCH) {
-                        return;
+                    if (workbench.stageProperty().get() != Stage.SKETCH || bench.middleProperty().get() != Middle.CLOTH) {
+                        return; // in the library they are the library's
                     }
                     switch (e.getCode()) {
                         case A -> sketchPanel().add();
@@ -565,7 +569,7 @@ public final class Shell extends StackPane {
                 case P -> middle(Middle.PHOTO);
                 case B -> middle(Middle.BASKET);
                 case L -> stepBar.nextLook();
-                case E -> workbench.editStudio("Light on the screen", s -> s.withView(s.unit(), !s.evening()));
+                case E -> workbench.look(s -> s.withView(s.unit(), !s.evening()));
                 case PERIOD -> stepBar.by(1);
                 case COMMA -> stepBar.by(-1);
                 case ESCAPE -> {

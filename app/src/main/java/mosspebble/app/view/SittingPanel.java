@@ -77,7 +77,7 @@ final class SittingPanel extends Panel {
 
     private Optional<String> climate(String what, String text, Change change) {
         try {
-            double value = Double.parseDouble(text.strip().replace(',', '.'));
+            double value = Numbers.parse(text);
             Climate changed = change.to(value);
             workbench.editStudio(what, s -> s.withClimate(changed));
             return Optional.empty();

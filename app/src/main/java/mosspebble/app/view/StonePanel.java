@@ -52,7 +52,7 @@ final class StonePanel extends Panel {
             entry.setMaxWidth(Double.MAX_VALUE);
             entry.setPrefWidth(90);
         }
-        Choice<LengthUnit> unit = new Choice<>("", u -> workbench.editStudio("Measure in " + u.symbol(), s -> s.withView(u, s.evening())));
+        Choice<LengthUnit> unit = new Choice<>("", u -> workbench.look(s -> s.withView(u, s.evening())));
         for (LengthUnit u : LengthUnit.values()) {
             unit.option("unit-" + u.symbol(), u.symbol(), u, "Show lengths in " + u.symbol() + "; any unit can be typed");
         }
@@ -114,8 +114,17 @@ final class StonePanel extends Panel {
 
     Entry length(String id, String name, Function<Stone, Millimetres> get, With with) {
         return lengthEntry(id, name, name + " of the stone: 92 mm, 9.2 cm, 3 3/4 in or a sum; arrow keys step", () -> get.apply(stone()),
-                value -> tryEdit(name, p -> p.withStone(with.with(p.stone(), value))))
-                .stepping(steps -> edit(name, p -> p.withStone(with.with(p.stone(), new Millimetres(get.apply(p.stone()).value() + steps)))));
+                value -> tryEdit(changed(name, get.apply(stone()), value), p -> p.withStone(with.with(p.stone(), value))))
+                .stepping(steps -> {
+                    Millimetres before = get.apply(stone());
+                    Millimetres after = new Millimetres(before.value() + steps);
+                    edit(changed(name, before, after), p -> p.withStone(with.with(p.stone(), after)));
+                });
+    }
+
+    /** What undo will call it: "Length 96 to 120 mm". */
+    private String changed(String name, Millimetres before, Millimetres after) {
+        return name + " " + LengthText.number(before, workbench.studio().unit()) + " to " + LengthText.format(after, workbench.studio().unit());
     }
 
     String words(Millimetres length) {

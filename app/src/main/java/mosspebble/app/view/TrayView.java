@@ -1,5 +1,6 @@
 package mosspebble.app.view;
 
+import java.util.HashMap;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -15,12 +16,14 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.Tooltip;
+import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import mosspebble.app.model.Show;
 import mosspebble.app.model.Workbench;
+import mosspebble.core.picture.StonePicture;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Project;
 import mosspebble.core.sketch.Grid;
@@ -29,6 +32,9 @@ import mosspebble.core.timetable.Durations;
 
 /** All stones in hand, each in its own outline, at one common scale. */
 final class TrayView extends StackPane {
+
+    /** A small picture as drawn last. */
+    private record Still(StonePicture of, double lightFrom, Image image) {}
 
     private static final PseudoClass CURRENT = PseudoClass.getPseudoClass("current");
     private static final double HIGH = 66;
@@ -39,6 +45,7 @@ final class TrayView extends StackPane {
     private final HBox stones = new HBox(6);
     private final ScrollPane scroll = new ScrollPane();
     private final Map<String, Button> buttons = new LinkedHashMap<>();
+    private final Map<String, Still> stills = new HashMap<>();
     private final Button plus = new Button("+ New stone");
 
     TrayView(Workbench workbench, Show show, Runnable add) {
@@ -89,6 +96,7 @@ final class TrayView extends StackPane {
             wanted.add(button);
         }
         buttons.values().retainAll(wanted);
+        stills.keySet().retainAll(buttons.keySet());
         workbench.shown().map(p -> buttons.get(p.id())).ifPresent(this::bringIntoView);
         wanted.add(plus);
         if (!stones.getChildren().equals(wanted)) {
@@ -119,6 +127,17 @@ final class TrayView extends StackPane {
         return button;
     }
 
+    /** The small picture of a stone, drawn once as long as it is the same. */
+    private Image still(Show.Thumb thumb, double lightFrom) {
+        String id = thumb.project().id();
+        Still known = stills.get(id);
+        if (known == null || known.of != thumb.picture() || known.lightFrom != lightFrom) {
+            known = new Still(thumb.picture(), lightFrom, StoneImage.still(thumb.picture(), thumb.picture().steps(), lightFrom));
+            stills.put(id, known);
+        }
+        return known.image;
+    }
+
     private void show(Button button, Project project, double scale) {
         StackPane picture = new StackPane();
         picture.setMinSize(60, HIGH + 4);
@@ -127,7 +146,7 @@ final class TrayView extends StackPane {
         String state = show.troubled().contains(project.id()) ? "cannot be worked out" : "being planned";
         if (thumb != null) {
             PaintPlan plan = thumb.plan();
-            ImageView image = new ImageView(StoneImage.still(thumb.picture(), thumb.picture().steps(), project.habits().light().from()));
+            ImageView image = new ImageView(still(thumb, project.habits().light().from()));
             Grid grid = thumb.picture().terrain().grid();
             image.setFitWidth(grid.columns() * grid.cellMm() * scale);
             image.setFitHeight(grid.rows() * grid.cellMm() * scale);

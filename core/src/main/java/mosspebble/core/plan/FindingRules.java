@@ -212,7 +212,7 @@ final class FindingRules {
         for (PaintUse use : supplies) {
             if (use.runsOut()) {
                 findings.add(Finding.of(Weight.MIND, Stage.BUILD_UP, palette.shelf().find(use.paint()).map(Paint::name).orElse(use.paint()) + " will run out: "
-                        + Numbers.text(use.needed().value(), 1) + " ml needed, " + Numbers.text(use.left().value(), 1) + " ml left."));
+                        + Numbers.millilitres(use.needed().value()) + " needed, " + Numbers.text(use.left().value(), 1) + " ml left."));
             }
         }
     }

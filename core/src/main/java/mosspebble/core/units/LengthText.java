@@ -31,7 +31,7 @@ public final class LengthText {
         if (trimmed.length() > LONGEST) {
             throw new UnitTextException("That is too long for one length. Write something like " + example(bare) + ".", LONGEST);
         }
-        String normal = trimmed.toLowerCase(Locale.ROOT).replace(',', '.').replace('\u2033', '"').replace('\u2212', '-').replace('×', '*');
+        String normal = trimmed.toLowerCase(Locale.ROOT).replace('\u2033', '"').replace('\u2212', '-').replace('×', '*');
         return new Millimetres(new LengthText(normal).whole(bare));
     }
 
@@ -142,14 +142,14 @@ public final class LengthText {
     private double decimal(LengthUnit unit) throws UnitTextException {
         skipSpace();
         int start = at;
-        while (at < text.length() && (Character.isDigit(peek()) || peek() == '.')) {
+        while (at < text.length() && (Character.isDigit(peek()) || peek() == '.' || peek() == ',')) {
             at++;
         }
         if (start == at) {
             throw unexpected(unit);
         }
         try {
-            return Double.parseDouble(text.substring(start, at));
+            return Numbers.parse(text.substring(start, at));
         } catch (NumberFormatException e) {
             throw new UnitTextException("\"" + text.substring(start, at) + "\" is not a number. Write something like " + example(unit) + ".", start);
         }
