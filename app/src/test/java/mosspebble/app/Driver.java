@@ -15,7 +15,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.robot.Robot;
 import javafx.stage.Stage;
 import mosspebble.app.model.Show;
-import mosspebble.core.plan.Finding;
+import mosspebble.core.finding.Finding;
 import mosspebble.core.plan.PaintPlan;
 import org.testfx.api.FxRobot;
 import org.testfx.api.FxToolkit;

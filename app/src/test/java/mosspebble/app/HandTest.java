@@ -21,7 +21,7 @@ import mosspebble.app.model.PlanDesk;
 import mosspebble.app.model.Show;
 import mosspebble.app.model.Workbench;
 import mosspebble.app.view.Shell;
-import mosspebble.core.plan.Studio;
+import mosspebble.core.project.Studio;
 import mosspebble.core.units.Grams;
 import mosspebble.files.BuiltIn;
 import mosspebble.files.FileTrouble;
@@ -211,7 +211,7 @@ class HandTest {
     @Test
     void aStoneMadeLaterCanBeTakenUpByName() throws Exception {
         robot.interact(() -> {
-            workbench.add(mosspebble.core.plan.Project.begin("later", "Milestone", mosspebble.core.stone.Stone.cobble()));
+            workbench.add(mosspebble.core.project.Project.begin("later", "Milestone", mosspebble.core.stone.Stone.cobble()));
             workbench.choose("owl");
             shell.perform("Take up Milestone");
         });

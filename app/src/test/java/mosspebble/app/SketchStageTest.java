@@ -12,7 +12,7 @@ import javafx.geometry.Bounds;
 import javafx.scene.control.TextArea;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
-import mosspebble.core.plan.Finding;
+import mosspebble.core.finding.Finding;
 import mosspebble.core.sketch.Item;
 import mosspebble.core.sketch.Manner;
 import mosspebble.core.sketch.PlacedDesign;

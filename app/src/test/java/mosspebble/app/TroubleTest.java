@@ -18,10 +18,10 @@ import mosspebble.app.model.PlanDesk;
 import mosspebble.app.model.Show;
 import mosspebble.app.model.Workbench;
 import mosspebble.app.view.Shell;
-import mosspebble.core.plan.Finding;
+import mosspebble.core.finding.Finding;
 import mosspebble.core.plan.PaintPlan;
-import mosspebble.core.plan.Project;
-import mosspebble.core.plan.Studio;
+import mosspebble.core.project.Project;
+import mosspebble.core.project.Studio;
 import mosspebble.core.units.Grams;
 import mosspebble.files.BuiltIn;
 import mosspebble.files.LanternWalk;
@@ -38,7 +38,6 @@ import org.junit.jupiter.api.io.TempDir;
 import org.testfx.api.FxRobot;
 import org.testfx.api.FxToolkit;
 import org.testfx.util.WaitForAsyncUtils;
-import picocli.CommandLine;
 
 /** Trouble as a painter meets it, in the real window: what is told, and the ways on. */
 class TroubleTest {

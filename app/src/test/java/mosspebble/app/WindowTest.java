@@ -21,7 +21,7 @@ import javafx.scene.control.Labeled;
 import javafx.scene.control.Slider;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
-import mosspebble.core.plan.Finding;
+import mosspebble.core.finding.Finding;
 import mosspebble.core.units.Srgb;
 import mosspebble.files.LanternWalk;
 import mosspebble.files.StudioStore;

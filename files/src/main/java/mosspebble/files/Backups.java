@@ -18,7 +18,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import mosspebble.core.plan.Studio;
+import mosspebble.core.project.Studio;
 
 /**
  * Copies of a studio, kept by themselves in a folder beside it: one for each day of use, the last ten days whole, before that one a month, bounded in size. Each is checked when it is made: the database's own

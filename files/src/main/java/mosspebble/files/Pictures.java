@@ -2,7 +2,7 @@ package mosspebble.files;
 
 import java.awt.image.BufferedImage;
 import mosspebble.core.picture.StonePicture;
-import mosspebble.core.sketch.Grid;
+import mosspebble.core.area.Grid;
 
 /** The core's pixels as images for files. */
 final class Pictures {

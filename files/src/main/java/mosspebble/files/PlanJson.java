@@ -6,7 +6,7 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.nio.file.Path;
 import java.util.Locale;
-import mosspebble.core.plan.Finding;
+import mosspebble.core.finding.Finding;
 import mosspebble.core.plan.Operation;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.timetable.Sitting;

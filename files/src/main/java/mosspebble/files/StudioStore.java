@@ -8,7 +8,7 @@ import java.sql.Connection;
 import java.sql.SQLException;
 import java.util.Optional;
 import java.util.function.Supplier;
-import mosspebble.core.plan.Studio;
+import mosspebble.core.project.Studio;
 
 /**
  * One studio in one SQLite file. Write-ahead log, every edit one committed and flushed transaction, so that a kill at any instant loses no accepted edit. After a statement that failed the file is opened anew and

@@ -15,7 +15,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.HashSet;
 import java.util.Set;
 import java.util.TreeSet;
-import mosspebble.core.plan.Studio;
+import mosspebble.core.project.Studio;
 
 /** All that helps to find out what went wrong, in one text file: versions, the shape of the studio without the painter's words and pictures, and the log. */
 public final class TroubleReport {

@@ -11,7 +11,7 @@ import java.time.YearMonth;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
-import mosspebble.core.plan.Studio;
+import mosspebble.core.project.Studio;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 

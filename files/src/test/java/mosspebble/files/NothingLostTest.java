@@ -16,7 +16,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.Stream;
-import mosspebble.core.plan.Studio;
+import mosspebble.core.project.Studio;
 import mosspebble.core.sketch.OwnFile;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;

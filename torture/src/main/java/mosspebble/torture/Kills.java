@@ -10,7 +10,7 @@ import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.SplittableRandom;
 import com.fasterxml.jackson.databind.ObjectMapper;
-import mosspebble.core.plan.Studio;
+import mosspebble.core.project.Studio;
 import mosspebble.files.FileTrouble;
 import mosspebble.files.LanternWalk;
 import mosspebble.files.StudioStore;

@@ -20,17 +20,18 @@ import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.colour.RecipeSearch;
 import mosspebble.core.colour.Shelf;
-import mosspebble.core.plan.Habits;
-import mosspebble.core.plan.Neighbours;
+import mosspebble.core.project.Habits;
+import mosspebble.core.advice.Neighbours;
 import mosspebble.core.plan.Operation;
 import mosspebble.core.plan.PaintPlan;
-import mosspebble.core.plan.Project;
-import mosspebble.core.plan.Schemes;
+import mosspebble.core.project.Project;
+import mosspebble.core.advice.Schemes;
 import mosspebble.core.sketch.PlacedPart;
 import mosspebble.core.sketch.Role;
 import mosspebble.core.sketch.Slot;
 import mosspebble.core.units.Numbers;
 import mosspebble.core.units.Srgb;
+import mosspebble.core.units.Words;
 import org.locationtech.jts.algorithm.locate.SimplePointInAreaLocator;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Location;
@@ -266,7 +267,7 @@ public final class ColourDesk {
     public void nudge(Slot of, Nudge.Toward toward) {
         mix(of).flatMap(m -> Nudge.of(m, toward, palette())).ifPresentOrElse(move -> {
             set(of, move.mix());
-            workbench.tell(StringWords.upper(toward.name().toLowerCase(Locale.ROOT)) + ": " + move.words() + ".");
+            workbench.tell(Words.upper(toward.name().toLowerCase(Locale.ROOT)) + ": " + move.words() + ".");
         }, () -> workbench.tell("Nothing on the shelf moves this mix " + toward.name().toLowerCase(Locale.ROOT) + "."));
     }
 

@@ -10,9 +10,9 @@ import javafx.beans.property.SimpleObjectProperty;
 import mosspebble.core.colour.Lab;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.PaintKind;
-import mosspebble.core.plan.Correction;
+import mosspebble.core.advice.Correction;
 import mosspebble.core.plan.PaintPlan;
-import mosspebble.core.plan.Studio;
+import mosspebble.core.project.Studio;
 import mosspebble.core.stone.Stone;
 
 /** Putting a mistake right: where it is, what it is, which colour slipped. */

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import mosspebble.core.plan.Studio;
+import mosspebble.core.project.Studio;
 import mosspebble.core.sketch.Family;
 import mosspebble.core.sketch.GuideKind;
 import mosspebble.core.sketch.LetterSetting;

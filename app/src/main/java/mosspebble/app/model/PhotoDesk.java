@@ -23,7 +23,7 @@ import mosspebble.core.photo.PhotoHints;
 import mosspebble.core.photo.PhotoReader;
 import mosspebble.core.photo.PhotoReading;
 import mosspebble.core.photo.PhotoStone;
-import mosspebble.core.plan.Project;
+import mosspebble.core.project.Project;
 import mosspebble.core.stone.FoundStone;
 import mosspebble.core.stone.Origin;
 import mosspebble.core.stone.Stone;

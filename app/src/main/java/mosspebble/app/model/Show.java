@@ -20,8 +20,8 @@ import mosspebble.core.picture.SeenPicture;
 import mosspebble.core.picture.StonePicture;
 import mosspebble.core.plan.Look;
 import mosspebble.core.plan.PaintPlan;
-import mosspebble.core.plan.Project;
-import mosspebble.core.plan.Studio;
+import mosspebble.core.project.Project;
+import mosspebble.core.project.Studio;
 import mosspebble.core.sketch.Manner;
 import mosspebble.core.stone.Viewpoint;
 

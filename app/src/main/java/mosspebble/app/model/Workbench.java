@@ -19,10 +19,10 @@ import javafx.beans.property.SimpleIntegerProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
-import mosspebble.core.plan.Finding.Stage;
+import mosspebble.core.finding.Finding.Stage;
 import mosspebble.core.plan.Look;
-import mosspebble.core.plan.Project;
-import mosspebble.core.plan.Studio;
+import mosspebble.core.project.Project;
+import mosspebble.core.project.Studio;
 import mosspebble.core.sketch.Item;
 import mosspebble.files.FileTrouble;
 

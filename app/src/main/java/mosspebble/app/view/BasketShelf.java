@@ -12,8 +12,8 @@ import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
 import mosspebble.app.model.PlanDesk;
 import mosspebble.app.model.Workbench;
-import mosspebble.core.plan.Studio;
-import mosspebble.core.plan.Suitability;
+import mosspebble.core.project.Studio;
+import mosspebble.core.advice.Suitability;
 import mosspebble.core.stone.FoundStone;
 import mosspebble.core.stone.RockKind;
 

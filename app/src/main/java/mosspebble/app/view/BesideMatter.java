@@ -9,11 +9,11 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import mosspebble.app.model.ColourDesk;
-import mosspebble.app.model.StringWords;
 import mosspebble.core.colour.ColourVision;
-import mosspebble.core.plan.Neighbours;
+import mosspebble.core.advice.Neighbours;
 import mosspebble.core.units.Numbers;
 import mosspebble.core.units.Srgb;
+import mosspebble.core.units.Words;
 
 /** How well the neighbours of this design are told apart on this stone: dry, sealed and for all kinds of eyes. */
 final class BesideMatter extends Matter {
@@ -45,7 +45,7 @@ final class BesideMatter extends Matter {
     }
 
     private Node row(Neighbours.Apart apart) {
-        Label names = new Label(StringWords.upper(colours.title(apart.edge().one())) + " and " + colours.title(apart.edge().other()));
+        Label names = new Label(Words.upper(colours.title(apart.edge().one())) + " and " + colours.title(apart.edge().other()));
         names.setWrapText(true);
         String sealed = Math.abs(apart.sealed() - apart.dry()) > 1 ? ", sealed " + Numbers.text(apart.sealed(), 0) : "";
         Label numbers = Panel.quiet("differ by " + Numbers.text(apart.dry(), 0) + sealed + (apart.eyes() == ColourVision.USUAL ? "" : ", " + apart.eyes().label() + " " + Numbers.text(apart.least(), 0)) + "; contrast "

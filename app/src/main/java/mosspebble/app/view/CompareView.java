@@ -22,12 +22,12 @@ import javafx.scene.layout.VBox;
 import mosspebble.app.model.PlanDesk;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.picture.StonePicture;
-import mosspebble.core.plan.Habits;
+import mosspebble.core.project.Habits;
 import mosspebble.core.plan.Look;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.PlanFigures;
-import mosspebble.core.plan.Project;
-import mosspebble.core.plan.Studio;
+import mosspebble.core.project.Project;
+import mosspebble.core.project.Studio;
 import mosspebble.core.timetable.Durations;
 import mosspebble.core.units.Numbers;
 

@@ -9,7 +9,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import mosspebble.app.model.Show;
 import mosspebble.app.model.Workbench;
-import mosspebble.core.plan.Finding;
+import mosspebble.core.finding.Finding;
 
 /** Plain sentences with the number and the reason, and the remedy as a button. */
 final class FindingsBox extends VBox {

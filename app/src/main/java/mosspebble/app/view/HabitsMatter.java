@@ -5,8 +5,8 @@ import java.util.List;
 import java.util.function.DoubleFunction;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
-import mosspebble.core.plan.Habits;
-import mosspebble.core.plan.Light;
+import mosspebble.core.project.Habits;
+import mosspebble.core.project.Light;
 
 /** The schools of the trade as settings, and the light. */
 final class HabitsMatter extends Matter {

@@ -33,7 +33,7 @@ import mosspebble.app.model.Offers.Offer;
 import mosspebble.app.model.PlanDesk;
 import mosspebble.app.model.SketchDesk;
 import mosspebble.app.model.Workbench;
-import mosspebble.core.plan.Studio;
+import mosspebble.core.project.Studio;
 import mosspebble.core.sketch.OwnFile;
 import mosspebble.files.FileTrouble;
 import mosspebble.files.InFile;

@@ -16,7 +16,7 @@ import mosspebble.app.model.MendDesk;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.PaintKind;
 import mosspebble.core.colour.Shelf;
-import mosspebble.core.plan.Correction;
+import mosspebble.core.advice.Correction;
 import mosspebble.core.plan.Operation;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.timetable.Durations;

@@ -17,7 +17,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 import mosspebble.app.model.StoneBench;
-import mosspebble.core.plan.Project;
+import mosspebble.core.project.Project;
 import mosspebble.core.stone.Form;
 import mosspebble.core.stone.Origin;
 import mosspebble.core.stone.Shape;

@@ -13,7 +13,7 @@ import javafx.scene.text.TextAlignment;
 import mosspebble.app.model.ColourDesk;
 import mosspebble.app.model.MendDesk;
 import mosspebble.app.model.Workbench;
-import mosspebble.core.plan.Finding.Stage;
+import mosspebble.core.finding.Finding.Stage;
 
 /** The hand on a painted stone: a click takes a colour in hand, the line of the slice is dragged, the pointer tells what lies below it, and a mistake is pointed at. */
 final class PaintTool {

@@ -11,7 +11,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import mosspebble.app.model.ColourDesk;
-import mosspebble.core.plan.Schemes;
+import mosspebble.core.advice.Schemes;
 import mosspebble.core.units.Numbers;
 import mosspebble.core.units.Srgb;
 

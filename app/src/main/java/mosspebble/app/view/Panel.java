@@ -12,7 +12,7 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.layout.VBox;
 import mosspebble.app.model.Show;
 import mosspebble.app.model.Workbench;
-import mosspebble.core.plan.Project;
+import mosspebble.core.project.Project;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.units.LengthText;
 import mosspebble.core.units.Millimetres;

@@ -16,8 +16,8 @@ import javafx.scene.shape.Circle;
 import javafx.scene.shape.SVGPath;
 import mosspebble.app.model.Show;
 import mosspebble.app.model.Workbench;
-import mosspebble.core.plan.Finding;
-import mosspebble.core.plan.Finding.Stage;
+import mosspebble.core.finding.Finding;
+import mosspebble.core.finding.Finding.Stage;
 import mosspebble.core.plan.Operation;
 import mosspebble.core.plan.PaintPlan;
 

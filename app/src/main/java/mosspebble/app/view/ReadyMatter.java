@@ -12,7 +12,7 @@ import javafx.scene.layout.VBox;
 import mosspebble.core.care.Preparation;
 import mosspebble.core.drying.SteadyMass;
 import mosspebble.core.plan.PaintPlan;
-import mosspebble.core.plan.Project;
+import mosspebble.core.project.Project;
 import mosspebble.core.stone.Casting;
 import mosspebble.core.timetable.Durations;
 import mosspebble.core.units.Millilitres;

@@ -8,7 +8,7 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.paint.Color;
 import javafx.scene.transform.Affine;
 import mosspebble.app.model.PlanDesk;
-import mosspebble.core.plan.Studio;
+import mosspebble.core.project.Studio;
 import mosspebble.core.sketch.Bed;
 import mosspebble.core.sketch.Designs;
 import mosspebble.core.sketch.Item;

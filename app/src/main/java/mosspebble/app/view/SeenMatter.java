@@ -7,7 +7,7 @@ import javafx.scene.layout.Priority;
 import mosspebble.app.model.StoneBench;
 import mosspebble.app.model.StoneBench.Guide;
 import mosspebble.core.plan.PaintPlan;
-import mosspebble.core.plan.Project;
+import mosspebble.core.project.Project;
 import mosspebble.core.stone.Eye;
 import mosspebble.core.stone.Viewpoint;
 import mosspebble.core.units.Millimetres;

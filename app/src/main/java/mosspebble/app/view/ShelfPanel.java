@@ -20,7 +20,6 @@ import javafx.scene.paint.Color;
 import javafx.util.StringConverter;
 import mosspebble.app.model.ShelfDesk;
 import mosspebble.app.model.Show;
-import mosspebble.app.model.StringWords;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.care.Compatibility;
 import mosspebble.core.care.SmearTest;
@@ -35,6 +34,7 @@ import mosspebble.core.units.Millilitres;
 import mosspebble.core.units.Millimetres;
 import mosspebble.core.units.Numbers;
 import mosspebble.core.units.Srgb;
+import mosspebble.core.units.Words;
 
 /** The paint in hand: what it is, how it hides and dries, what is left, and what it smears under. */
 final class ShelfPanel extends Panel {
@@ -161,7 +161,7 @@ final class ShelfPanel extends Panel {
                 case NOTE -> "note";
             });
             weight.getStyleClass().addAll("weight", rule.severity() == Compatibility.Severity.NEVER ? "problem" : "quiet");
-            Label words = quiet(StringWords.upper(rule.name()) + ": " + rule.sentence());
+            Label words = quiet(Words.upper(rule.name()) + ": " + rule.sentence());
             HBox row = new HBox(6, weight, words);
             HBox.setHgrow(words, Priority.ALWAYS);
             rules.getChildren().add(row);
@@ -188,11 +188,11 @@ final class ShelfPanel extends Panel {
                 return Optional.empty();
             }
         } catch (IllegalArgumentException e) {
-            return Optional.of(StringWords.sentence(e.getMessage()));
+            return Optional.of(Words.sentence(e.getMessage()));
         }
         String reason = workbench.noticeProperty().get();
         workbench.tell("");
-        return Optional.of(StringWords.sentence(reason));
+        return Optional.of(Words.sentence(reason));
     }
 
     private interface OfPot {

@@ -17,7 +17,7 @@ import javafx.scene.layout.VBox;
 import mosspebble.app.model.Show;
 import mosspebble.app.model.SketchDesk;
 import mosspebble.app.model.Workbench;
-import mosspebble.core.plan.Project;
+import mosspebble.core.project.Project;
 import mosspebble.core.sketch.Item;
 import mosspebble.core.sketch.Sketch;
 import mosspebble.core.sketch.Subject;

@@ -16,7 +16,7 @@ import mosspebble.app.model.Workbench;
 import mosspebble.core.colour.Lab;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.plan.PaintPlan;
-import mosspebble.core.plan.Project;
+import mosspebble.core.project.Project;
 import mosspebble.core.sketch.Guides;
 import mosspebble.core.sketch.Item;
 import mosspebble.core.sketch.LetterSetting;

@@ -18,7 +18,7 @@ import mosspebble.core.picture.StonePicture;
 import mosspebble.core.picture.StoneTerrain;
 import mosspebble.core.plan.Look;
 import mosspebble.core.plan.PaintPlan;
-import mosspebble.core.sketch.Grid;
+import mosspebble.core.area.Grid;
 import mosspebble.core.stone.DropTest;
 import mosspebble.core.stone.RockKind;
 import mosspebble.core.stone.Skin;

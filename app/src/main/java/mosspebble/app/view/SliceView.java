@@ -17,7 +17,7 @@ import mosspebble.core.coats.Coat;
 import mosspebble.core.coats.Film;
 import mosspebble.core.colour.Lab;
 import mosspebble.core.plan.Look;
-import mosspebble.core.plan.Finding.Stage;
+import mosspebble.core.finding.Finding.Stage;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Slice;
 import mosspebble.core.stone.Dome;

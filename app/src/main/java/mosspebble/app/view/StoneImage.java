@@ -6,7 +6,7 @@ import javafx.scene.image.PixelBuffer;
 import javafx.scene.image.PixelFormat;
 import javafx.scene.image.WritableImage;
 import mosspebble.core.picture.StonePicture;
-import mosspebble.core.sketch.Grid;
+import mosspebble.core.area.Grid;
 
 /** The core's pixels as an image that is repainted in place. */
 final class StoneImage {

@@ -24,7 +24,7 @@ import mosspebble.app.model.StoneBench.Guide;
 import mosspebble.app.model.StoneBench.Page;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.plan.PaintPlan;
-import mosspebble.core.plan.Project;
+import mosspebble.core.project.Project;
 import mosspebble.core.stone.Eye;
 import mosspebble.core.stone.Patch;
 import mosspebble.core.stone.Shape;

@@ -25,8 +25,8 @@ import mosspebble.app.model.Show;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.picture.StonePicture;
 import mosspebble.core.plan.PaintPlan;
-import mosspebble.core.plan.Project;
-import mosspebble.core.sketch.Grid;
+import mosspebble.core.project.Project;
+import mosspebble.core.area.Grid;
 import mosspebble.core.stone.StoneOutline;
 import mosspebble.core.timetable.Durations;
 

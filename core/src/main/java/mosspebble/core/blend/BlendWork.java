@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import mosspebble.core.colour.Ladder;
 import mosspebble.core.colour.Palette;
-import mosspebble.core.sketch.Shapes;
+import mosspebble.core.area.Shapes;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;

@@ -1,6 +1,6 @@
 package mosspebble.core.blend;
 
-import mosspebble.core.sketch.Shapes;
+import mosspebble.core.area.Shapes;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;

@@ -2,8 +2,9 @@ package mosspebble.core.coats;
 
 import java.util.Map;
 import java.util.TreeMap;
-import mosspebble.core.sketch.Grid;
-import mosspebble.core.sketch.Mask;
+import mosspebble.core.area.Cells;
+import mosspebble.core.area.Grid;
+import mosspebble.core.area.Mask;
 
 /** Which film lies on each cell of a grid. Belongs to one computation; a cell is painted when at least half of it is covered. */
 public final class FilmMap {

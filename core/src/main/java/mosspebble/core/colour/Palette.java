@@ -37,6 +37,13 @@ public final class Palette {
         return known.computeIfAbsent(mix, this::mixed);
     }
 
+    /** The colours of the slots that have a mix whose paints are all on the shelf, in the order of the slots. */
+    public Map<String, Colour> colours(Map<String, Mix> mixes) {
+        Map<String, Colour> colours = new LinkedHashMap<>();
+        mixes.forEach((slot, mix) -> colour(mix).ifPresent(colour -> colours.put(slot, colour)));
+        return colours;
+    }
+
     private Optional<Colour> mixed(Mix mix) {
         List<PaintOptics> parts = new ArrayList<>();
         double[] volumes = new double[mix.parts().size()];

@@ -1,7 +1,7 @@
 package mosspebble.core.picture;
 
 import java.util.Arrays;
-import mosspebble.core.sketch.Grid;
+import mosspebble.core.area.Grid;
 import mosspebble.core.stone.Dome;
 import mosspebble.core.stone.DomeMesh;
 import mosspebble.core.stone.Eye;

@@ -14,11 +14,11 @@ import mosspebble.core.colour.Xyz;
 import mosspebble.core.plan.Look;
 import mosspebble.core.plan.Operation;
 import mosspebble.core.plan.PaintPlan;
-import mosspebble.core.sketch.Grid;
-import mosspebble.core.sketch.Mask;
+import mosspebble.core.area.Grid;
+import mosspebble.core.area.Mask;
 import mosspebble.core.sketch.PlacedPart;
 import mosspebble.core.sketch.Role;
-import mosspebble.core.sketch.Shapes;
+import mosspebble.core.area.Shapes;
 
 /**
  * The picture of a plan after any of its steps. Every distinct film is coloured once from its spectrum; each step keeps only the rectangle it changed, so stepping is

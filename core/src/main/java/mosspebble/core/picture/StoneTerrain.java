@@ -1,7 +1,7 @@
 package mosspebble.core.picture;
 
-import mosspebble.core.sketch.Grid;
-import mosspebble.core.sketch.Mask;
+import mosspebble.core.area.Grid;
+import mosspebble.core.area.Mask;
 import mosspebble.core.stone.Dome;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.Survey;

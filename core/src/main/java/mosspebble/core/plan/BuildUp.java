@@ -9,7 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import mosspebble.core.care.SealAdvice;
-import mosspebble.core.coats.Cells;
+import mosspebble.core.area.Cells;
 import mosspebble.core.coats.Coat;
 import mosspebble.core.coats.Film;
 import mosspebble.core.coats.FilmMap;
@@ -22,12 +22,16 @@ import mosspebble.core.colour.PaintOptics;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.drying.Climate;
 import mosspebble.core.drying.Drying;
-import mosspebble.core.sketch.Grid;
-import mosspebble.core.sketch.Mask;
-import mosspebble.core.sketch.Remembered;
-import mosspebble.core.sketch.Shapes;
+import mosspebble.core.area.Grid;
+import mosspebble.core.area.Mask;
+import mosspebble.core.area.Remembered;
+import mosspebble.core.area.Shapes;
+import mosspebble.core.finding.Finding;
+import mosspebble.core.project.Habits;
+import mosspebble.core.project.Project;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.units.Numbers;
+import mosspebble.core.units.Words;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 
@@ -187,7 +191,7 @@ final class BuildUp {
         Geometry part = remembered.common(place, ground.place());
         if (Tools.widerThan(part, 1.6)) {
             Region extra = new Region(Operation.Kind.MORE, first.title() + " where it lies on " + ground.what(), part, first.colour(), first.thin(), true, first.depth(), first.lineMm(), 0,
-                    ground.coat().map(Coat::name).orElse("what is below") + " still shows through " + StepWords.count(laidCoats) + " there.");
+                    ground.coat().map(Coat::name).orElse("what is below") + " still shows through " + Words.coats(laidCoats) + " there.");
             layCoats(key + " again", List.of(extra), part, coats, coats);
         }
     }

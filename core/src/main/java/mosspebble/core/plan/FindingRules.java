@@ -1,7 +1,7 @@
 package mosspebble.core.plan;
 
-import static mosspebble.core.plan.Finding.Stage;
-import static mosspebble.core.plan.Finding.Weight;
+import static mosspebble.core.finding.Finding.Stage;
+import static mosspebble.core.finding.Finding.Weight;
 
 import java.time.Duration;
 import java.util.LinkedHashSet;
@@ -29,17 +29,22 @@ import mosspebble.core.drying.Climate;
 import mosspebble.core.drying.Drying;
 import mosspebble.core.drying.Psychrometrics;
 import mosspebble.core.drying.SteadyMass;
+import mosspebble.core.finding.Finding;
+import mosspebble.core.project.Habits;
+import mosspebble.core.project.Project;
+import mosspebble.core.project.Workshop;
 import mosspebble.core.sketch.Item;
 import mosspebble.core.sketch.PlacedDesign;
 import mosspebble.core.sketch.PlacedPart;
 import mosspebble.core.sketch.Role;
-import mosspebble.core.sketch.Shapes;
+import mosspebble.core.area.Shapes;
 import mosspebble.core.sketch.Slot;
 import mosspebble.core.stone.Patch;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.supplies.PaintUse;
 import mosspebble.core.timetable.Durations;
 import mosspebble.core.units.Numbers;
+import mosspebble.core.units.Words;
 
 /** What a practised painter would say looking at the plan. Adds to a list of findings. */
 final class FindingRules {
@@ -252,7 +257,7 @@ final class FindingRules {
                     if (below.isPresent() && above.isPresent() && !below.equals(above) && said.add(below.get().id() + " " + above.get().id())) {
                         Compatibility.of(below.get(), above.get(), true, tests).ifPresent(v -> findings.add(Finding.of(
                                 v.severity() == Compatibility.Severity.NEVER ? Weight.STOP : v.severity() == Compatibility.Severity.CARE ? Weight.MIND : Weight.TIP, Stage.BUILD_UP,
-                                StepWords.upper(above.get().name()) + " over " + below.get().name() + ": " + v.sentence())));
+                                Words.upper(above.get().name()) + " over " + below.get().name() + ": " + v.sentence())));
                     }
                 }
             }

@@ -7,12 +7,13 @@ import java.util.Map;
 import java.util.Optional;
 import mosspebble.core.colour.Lab;
 import mosspebble.core.colour.Palette;
+import mosspebble.core.project.Habits;
 import mosspebble.core.sketch.Overlap;
 import mosspebble.core.sketch.PlacedDesign;
 import mosspebble.core.sketch.PlacedPart;
-import mosspebble.core.sketch.Remembered;
+import mosspebble.core.area.Remembered;
 import mosspebble.core.sketch.Role;
-import mosspebble.core.sketch.Shapes;
+import mosspebble.core.area.Shapes;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.util.AffineTransformation;
@@ -107,7 +108,7 @@ final class LineWork {
         boolean highlight = part.part().role() == Role.HIGHLIGHT;
         Geometry whole = remembered.common(part.painted(), stone);
         List<Geometry> over = highlight ? List.of() : overlap.over(depth, whole.getEnvelopeInternal(), 1);
-        Geometry place = over.isEmpty() ? whole : remembered.recall(() -> Overlap.without(whole, over.stream().map(each -> remembered.grown(each, STOP_SHORT)).toList()), "line", whole, over);
+        Geometry place = over.isEmpty() ? whole : remembered.recall(() -> Shapes.minus(whole, over.stream().map(each -> remembered.grown(each, STOP_SHORT)).toList()), "line", whole, over);
         if (place.getArea() > Regions.LEAST_AREA) {
             double nib = part.part().isArea() ? 0 : part.part().penMm();
             regions.add(new Region(highlight ? Operation.Kind.HIGHLIGHT : Operation.Kind.DETAIL, "the " + part.part().title(), place, colour, 1, true, depth * Region.LEVELS, nib, nib > 0 ? part.drawn().getLength() : 0,
@@ -175,7 +176,7 @@ final class LineWork {
     private Geometry thickened(Geometry area, Geometry line, double nib, List<Geometry> above) {
         double more = 1.2 * nib; // half a nib of it lies under the line itself
         Geometry moved = AffineTransformation.translationInstance(-habits.light().towardX() * more, -habits.light().towardY() * more).transform(area);
-        Geometry crescent = Overlap.without(Shapes.minus(moved, area), above.stream().map(over -> remembered.grown(over, STOP_SHORT)).toList());
+        Geometry crescent = Shapes.minus(Shapes.minus(moved, area), above.stream().map(over -> remembered.grown(over, STOP_SHORT)).toList());
         Geometry whole = Shapes.union(Shapes.stroke(line, nib), crescent);
         return Shapes.grown(Shapes.grown(whole, nib * 0.5), -nib * 0.5);
     }

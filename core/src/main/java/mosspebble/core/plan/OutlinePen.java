@@ -7,6 +7,7 @@ import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.PaintKind;
 import mosspebble.core.colour.Palette;
+import mosspebble.core.project.Habits;
 import mosspebble.core.units.Numbers;
 
 /**

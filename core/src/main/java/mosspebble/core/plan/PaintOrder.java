@@ -7,8 +7,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import mosspebble.core.coats.Cells;
-import mosspebble.core.sketch.Grid;
+import mosspebble.core.area.Cells;
+import mosspebble.core.area.Grid;
+import mosspebble.core.project.Habits;
 import org.locationtech.jts.geom.Envelope;
 
 /**

@@ -12,7 +12,7 @@ import mosspebble.core.colour.Palette;
 import mosspebble.core.sketch.PlacedDesign;
 import mosspebble.core.sketch.PlacedItem;
 import mosspebble.core.sketch.PlacedPart;
-import mosspebble.core.sketch.Remembered;
+import mosspebble.core.area.Remembered;
 import mosspebble.core.sketch.Role;
 import mosspebble.core.sketch.Subject;
 import org.locationtech.jts.geom.Geometry;

@@ -10,7 +10,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Consumer;
 import mosspebble.core.care.Preparation;
-import mosspebble.core.coats.Cells;
+import mosspebble.core.area.Cells;
 import mosspebble.core.coats.FilmTable;
 import mosspebble.core.coats.SoakIn;
 import mosspebble.core.colour.Binder;
@@ -21,11 +21,15 @@ import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.PaintKind;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.drying.Climate;
+import mosspebble.core.finding.Finding;
+import mosspebble.core.project.Habits;
+import mosspebble.core.project.Project;
+import mosspebble.core.project.Workshop;
 import mosspebble.core.sketch.Bed;
 import mosspebble.core.sketch.Designs;
 import mosspebble.core.sketch.Item;
 import mosspebble.core.sketch.PlacedDesign;
-import mosspebble.core.sketch.Remembered;
+import mosspebble.core.area.Remembered;
 import mosspebble.core.sketch.Repertoire;
 import mosspebble.core.sketch.Sketch;
 import mosspebble.core.stone.Survey;
@@ -163,7 +167,7 @@ public final class Planner {
     }
 
     private void build(PlacedDesign design, FindingRules rules, SketchRules sketchRules) {
-        Map<String, Palette.Colour> colours = Regions.colours(project.colours(), palette);
+        Map<String, Palette.Colour> colours = palette.colours(project.colours());
         Optional<Palette.Colour> ground = project.ground().flatMap(palette::colour);
         rules.colours(design, colours, ground);
         Lab bareLab = Lab.of(PaintPlan.bare(survey.stone(), habits.outdoors() ? Look.SEALED : Look.DRY));

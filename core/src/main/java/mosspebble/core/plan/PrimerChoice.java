@@ -7,6 +7,7 @@ import mosspebble.core.coats.Coat;
 import mosspebble.core.coats.FilmTable;
 import mosspebble.core.coats.Sheen;
 import mosspebble.core.colour.Palette;
+import mosspebble.core.project.Habits;
 import mosspebble.core.units.Numbers;
 
 /**

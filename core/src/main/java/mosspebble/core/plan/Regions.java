@@ -17,12 +17,15 @@ import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.PaintKind;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.colour.RecipeSearch;
+import mosspebble.core.project.Habits;
+import mosspebble.core.project.Light;
+import mosspebble.core.project.Project;
 import mosspebble.core.sketch.Overlap;
 import mosspebble.core.sketch.PlacedDesign;
 import mosspebble.core.sketch.PlacedPart;
-import mosspebble.core.sketch.Remembered;
+import mosspebble.core.area.Remembered;
 import mosspebble.core.sketch.Role;
-import mosspebble.core.sketch.Shapes;
+import mosspebble.core.area.Shapes;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.units.Numbers;
 import org.locationtech.jts.geom.Coordinate;
@@ -340,12 +343,5 @@ final class Regions {
 
     private Optional<Palette.Colour> near(Lab wanted) {
         return remembered.recall(() -> RecipeSearch.nearest(wanted, palette, 5, 2).flatMap(recipe -> palette.colour(recipe.mix())), "near", wanted, palette.shelf());
-    }
-
-    /** The colours of the slots that have a mix whose paints are all on the shelf. */
-    static Map<String, Palette.Colour> colours(Map<String, Mix> mixes, Palette palette) {
-        Map<String, Palette.Colour> colours = new LinkedHashMap<>();
-        mixes.forEach((slot, mix) -> palette.colour(mix).ifPresent(colour -> colours.put(slot, colour)));
-        return colours;
     }
 }

@@ -1,9 +1,9 @@
 package mosspebble.core.plan;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.Collectors;
 import mosspebble.core.units.Numbers;
+import mosspebble.core.units.Words;
 
 /** The words of a step: short title, what to do, why. */
 final class StepWords {
@@ -45,31 +45,23 @@ final class StepWords {
                     : "Lay a thin line of " + coat + " along the dark edge and draw it out with a damp, clean brush.";
             case OUTLINE, LINE_FIRST, DETAIL -> "Draw with " + coat + ", lightly, turning the stone so that the hand pulls toward you.";
             case HIGHLIGHT -> "Touch on " + coat + "; reload for every dot of equal size.";
-            default -> !own.isEmpty() ? upper(coat) + "." + own + (coats > 1 ? " " + count(coats) + ", each dry before the next." : "")
-                    : count(coats) + " of " + coat + (coats > 1 ? ", thin, each dry before the next." : ", thin and even.");
+            default -> !own.isEmpty() ? Words.upper(coat) + "." + own + (coats > 1 ? " " + Words.coats(coats) + ", each dry before the next." : "")
+                    : Words.coats(coats) + " of " + coat + (coats > 1 ? ", thin, each dry before the next." : ", thin and even.");
         };
-        String first = upper(how);
-        return coats > 1 && !first.contains("coats") ? first + " " + count(coats) + "." : first;
+        String first = Words.upper(how);
+        return coats > 1 && !first.contains("coats") ? first + " " + Words.coats(coats) + "." : first;
     }
 
     static String reason(Region region, int coats, int wanted, double tolerance) {
         if (!region.reason().isEmpty()) {
             return region.reason() + (region.hides() && coats > 1 && region.kind() != Operation.Kind.MORE && region.kind() != Operation.Kind.PRIME
-                    ? " " + count(coats) + " until nothing shows through." : "");
+                    ? " " + Words.coats(coats) + " until nothing shows through." : "");
         }
         if (!region.hides()) {
             return "One thin coat; what is below is meant to show.";
         }
-        return wanted > coats ? "Even " + count(coats) + " let the ground show; see the findings."
+        return wanted > coats ? "Even " + Words.coats(coats) + " let the ground show; see the findings."
                 : coats == 1 ? "One coat hides what is below to within " + Numbers.text(tolerance, 1) + " (CIEDE2000)."
-                : "What is below shows through " + count(coats - 1) + "; after " + coats + " it differs by less than " + Numbers.text(tolerance, 1) + " (CIEDE2000).";
-    }
-
-    static String count(int coats) {
-        return coats == 1 ? "1 coat" : coats + " coats";
-    }
-
-    static String upper(String text) {
-        return text.isEmpty() ? text : text.substring(0, 1).toUpperCase(Locale.ROOT) + text.substring(1);
+                : "What is below shows through " + Words.coats(coats - 1) + "; after " + coats + " it differs by less than " + Numbers.text(tolerance, 1) + " (CIEDE2000).";
     }
 }

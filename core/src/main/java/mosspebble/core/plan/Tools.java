@@ -4,7 +4,7 @@ import java.util.Optional;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.Shelf;
 import mosspebble.core.sketch.DotBorder;
-import mosspebble.core.sketch.Shapes;
+import mosspebble.core.area.Shapes;
 import mosspebble.core.units.Numbers;
 import org.locationtech.jts.geom.Geometry;
 

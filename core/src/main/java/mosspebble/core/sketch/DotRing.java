@@ -2,6 +2,7 @@ package mosspebble.core.sketch;
 
 import java.util.ArrayList;
 import java.util.List;
+import mosspebble.core.area.Shapes;
 import mosspebble.core.units.Numbers;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;

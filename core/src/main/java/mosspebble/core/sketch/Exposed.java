@@ -3,6 +3,7 @@ package mosspebble.core.sketch;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import mosspebble.core.area.Shapes;
 import org.locationtech.jts.geom.Geometry;
 
 /** Which colours a silhouette that is left free lets be seen. */

@@ -2,6 +2,8 @@ package mosspebble.core.sketch;
 
 import java.util.Optional;
 import java.util.SplittableRandom;
+import mosspebble.core.area.Rays;
+import mosspebble.core.area.Shapes;
 import org.locationtech.jts.algorithm.PointLocation;
 import org.locationtech.jts.algorithm.construct.MaximumInscribedCircle;
 import org.locationtech.jts.geom.Coordinate;

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.function.IntPredicate;
+import mosspebble.core.area.Shapes;
 import org.locationtech.jts.algorithm.locate.SimplePointInAreaLocator;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
@@ -82,23 +83,11 @@ public final class Overlap {
 
     /** What is seen of one area: one after the other is taken away, which is quicker than joining them first. */
     public Geometry seen(int index) {
-        return without(areas.get(index), over(index, areas.get(index).getEnvelopeInternal(), 0));
+        return Shapes.minus(areas.get(index), over(index, areas.get(index).getEnvelopeInternal(), 0));
     }
 
     /** The pieces in front of a place in the order and within reach of a box, the deepest first. */
     public List<Geometry> over(int index, Envelope box, double reachMm) {
         return pieces(index, box, reachMm).stream().map(Piece::shape).toList();
-    }
-
-    /** An area less several others. */
-    public static Geometry without(Geometry area, List<Geometry> others) {
-        Geometry left = area;
-        for (Geometry other : others) {
-            if (left.isEmpty()) {
-                return left;
-            }
-            left = Shapes.minus(left, other);
-        }
-        return left;
     }
 }

@@ -3,6 +3,7 @@ package mosspebble.core.sketch;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import mosspebble.core.area.Shapes;
 import org.locationtech.jts.geom.Geometry;
 
 /**

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import mosspebble.core.area.Shapes;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.StoneOutline;
 import mosspebble.core.stone.Survey;

@@ -1,5 +1,6 @@
 package mosspebble.core.sketch;
 
+import mosspebble.core.area.Rays;
 import org.locationtech.jts.densify.Densifier;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.CoordinateSequence;

@@ -10,7 +10,7 @@ import mosspebble.core.Paints;
 import mosspebble.core.colour.Lab;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Palette;
-import mosspebble.core.sketch.Shapes;
+import mosspebble.core.area.Shapes;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;

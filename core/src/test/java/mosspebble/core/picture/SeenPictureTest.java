@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.Arrays;
-import mosspebble.core.sketch.Grid;
+import mosspebble.core.area.Grid;
 import mosspebble.core.stone.Dome;
 import mosspebble.core.stone.Form;
 import mosspebble.core.stone.Shape;

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.SplittableRandom;
+import mosspebble.core.area.Shapes;
 import mosspebble.core.stone.Form;
 import mosspebble.core.stone.Patch;
 import mosspebble.core.stone.Shape;

@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.Map;
 import mosspebble.core.Reference;
+import mosspebble.core.area.Shapes;
 import mosspebble.core.stone.Form;
 import mosspebble.core.stone.Shape;
 import mosspebble.core.stone.Stone;

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import mosspebble.core.area.Shapes;
 import mosspebble.core.stone.Form;
 import mosspebble.core.stone.Shape;
 import mosspebble.core.stone.Stone;

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import mosspebble.core.area.Shapes;
 import mosspebble.core.sketch.LetterSetting.Path;
 import mosspebble.core.sketch.LetterSetting.Style;
 import mosspebble.core.stone.Eye;

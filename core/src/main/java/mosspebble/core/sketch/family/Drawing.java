@@ -8,7 +8,7 @@ import java.util.Optional;
 import mosspebble.core.sketch.Motif;
 import mosspebble.core.sketch.MotifPart;
 import mosspebble.core.sketch.Role;
-import mosspebble.core.sketch.Shapes;
+import mosspebble.core.area.Shapes;
 import mosspebble.core.sketch.Sits;
 import mosspebble.core.sketch.Slot;
 import mosspebble.core.units.Srgb;

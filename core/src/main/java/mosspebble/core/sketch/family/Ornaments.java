@@ -12,7 +12,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.SplittableRandom;
 import mosspebble.core.sketch.Family;
-import mosspebble.core.sketch.Shapes;
+import mosspebble.core.area.Shapes;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;

@@ -1,4 +1,4 @@
-package mosspebble.core.sketch;
+package mosspebble.core.area;
 
 /**
  * A grid of square cells over the stone: cell (column, row) covers x from {@code left + column * cellMm}, y likewise from {@code top}.

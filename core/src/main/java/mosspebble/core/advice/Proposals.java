@@ -1,4 +1,4 @@
-package mosspebble.core.plan;
+package mosspebble.core.advice;
 
 import java.util.LinkedHashMap;
 import java.util.Map;

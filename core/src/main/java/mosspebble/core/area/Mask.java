@@ -1,4 +1,4 @@
-package mosspebble.core.sketch;
+package mosspebble.core.area;
 
 import org.locationtech.jts.algorithm.Orientation;
 import org.locationtech.jts.geom.Coordinate;

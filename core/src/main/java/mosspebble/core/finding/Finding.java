@@ -1,8 +1,9 @@
-package mosspebble.core.plan;
+package mosspebble.core.finding;
 
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import mosspebble.core.project.Project;
 
 /**
  * Something the painter should know, in a plain sentence with the number and the reason.
@@ -29,11 +30,11 @@ public record Finding(Weight weight, Stage stage, String sentence, List<Remedy> 
     /** A change to the project, with the words on its button. */
     public record Remedy(String label, UnaryOperator<Project> change) {}
 
-    static Finding of(Weight weight, Stage stage, String sentence) {
+    public static Finding of(Weight weight, Stage stage, String sentence) {
         return new Finding(weight, stage, sentence, List.of());
     }
 
-    static Finding of(Weight weight, Stage stage, String sentence, String label, UnaryOperator<Project> change) {
+    public static Finding of(Weight weight, Stage stage, String sentence, String label, UnaryOperator<Project> change) {
         return new Finding(weight, stage, sentence, List.of(new Remedy(label, change)));
     }
 }

@@ -1,4 +1,4 @@
-package mosspebble.core.plan;
+package mosspebble.core.project;
 
 import java.util.List;
 import mosspebble.core.care.SmearTest;

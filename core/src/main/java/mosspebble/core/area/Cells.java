@@ -1,7 +1,5 @@
-package mosspebble.core.coats;
+package mosspebble.core.area;
 
-import mosspebble.core.sketch.Grid;
-import mosspebble.core.sketch.Mask;
 
 /** A set of cells of a grid within a bounding box, one bit each. Immutable. */
 public final class Cells {

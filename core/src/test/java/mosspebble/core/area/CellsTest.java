@@ -1,11 +1,12 @@
-package mosspebble.core.coats;
+package mosspebble.core.area;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.BitSet;
 import java.util.SplittableRandom;
-import mosspebble.core.sketch.Grid;
-import mosspebble.core.sketch.Mask;
+import mosspebble.core.area.Cells;
+import mosspebble.core.area.Grid;
+import mosspebble.core.area.Mask;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.locationtech.jts.geom.Coordinate;

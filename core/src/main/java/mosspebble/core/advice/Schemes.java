@@ -1,4 +1,4 @@
-package mosspebble.core.plan;
+package mosspebble.core.advice;
 
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -13,8 +13,10 @@ import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.PaintKind;
 import mosspebble.core.colour.Palette;
+import mosspebble.core.plan.Look;
+import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.project.Habits;
 import mosspebble.core.sketch.PlacedDesign;
-import mosspebble.core.sketch.PlacedPart;
 import mosspebble.core.sketch.Slot;
 import mosspebble.core.units.Srgb;
 

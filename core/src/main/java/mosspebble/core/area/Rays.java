@@ -1,22 +1,22 @@
-package mosspebble.core.sketch;
+package mosspebble.core.area;
 
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 
 /** Distances along rays to the boundary of a shape. */
-final class Rays {
+public final class Rays {
 
     private Rays() {}
 
     /** Distance from (x, y) in direction angle (radians) to the farthest crossing with the shape's boundary; 0 if there is none. */
-    static double radius(Geometry shape, double x, double y, double angle) {
+    public static double radius(Geometry shape, double x, double y, double angle) {
         return crossing(shape.getCoordinates(), x, y, Math.cos(angle), Math.sin(angle), true);
     }
 
     /**
      * @param farthest the last crossing along the ray, else the first
      */
-    static double crossing(Coordinate[] ring, double x, double y, double dx, double dy, boolean farthest) {
+    public static double crossing(Coordinate[] ring, double x, double y, double dx, double dy, boolean farthest) {
         double found = farthest ? 0 : Double.POSITIVE_INFINITY;
         for (int i = 1; i < ring.length; i++) {
             double ax = ring[i - 1].x - x;

@@ -1,4 +1,4 @@
-package mosspebble.core.plan;
+package mosspebble.core.project;
 
 /**
  * The one light of a stone. Its direction gives the place of shade, contact shadow, highlight and halo; the painter tunes only how much.
@@ -43,12 +43,12 @@ public record Light(double from, double shade, double contact, double highlight,
     }
 
     /** Toward the light, x. */
-    double towardX() {
+    public double towardX() {
         return Math.sin(Math.toRadians(from));
     }
 
     /** Toward the light, y down. */
-    double towardY() {
+    public double towardY() {
         return -Math.cos(Math.toRadians(from));
     }
 

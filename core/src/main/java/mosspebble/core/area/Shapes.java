@@ -1,4 +1,4 @@
-package mosspebble.core.sketch;
+package mosspebble.core.area;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -46,6 +46,18 @@ public final class Shapes {
                 ? area : polygons(OverlayNGRobust.overlay(area, cut, OverlayNG.DIFFERENCE));
     }
 
+    /** An area less several others. */
+    public static Geometry minus(Geometry area, List<Geometry> cuts) {
+        Geometry left = area;
+        for (Geometry cut : cuts) {
+            if (left.isEmpty()) {
+                return left;
+            }
+            left = minus(left, cut);
+        }
+        return left;
+    }
+
     public static Geometry common(Geometry area, Geometry other) {
         return area.isEmpty() || other.isEmpty() || !area.getEnvelopeInternal().intersects(other.getEnvelopeInternal())
                 ? nothing() : polygons(OverlayNGRobust.overlay(area, other, OverlayNG.INTERSECTION));
@@ -76,7 +88,7 @@ public final class Shapes {
         return union(all);
     }
 
-    static Geometry swept(Coordinate a, Coordinate b, double dx, double dy) {
+    public static Geometry swept(Coordinate a, Coordinate b, double dx, double dy) {
         return FACTORY.createPolygon(new Coordinate[] {a.copy(), b.copy(), new Coordinate(b.x + dx, b.y + dy), new Coordinate(a.x + dx, a.y + dy), a.copy()});
     }
 
@@ -92,7 +104,7 @@ public final class Shapes {
     }
 
     /** The outer edge of the largest polygon, if it is large enough to run anything along it. */
-    static Optional<LinearRing> ring(Geometry area) {
+    public static Optional<LinearRing> ring(Geometry area) {
         return largest(area).filter(p -> p.getArea() > 20).map(Polygon::getExteriorRing);
     }
 
@@ -102,7 +114,7 @@ public final class Shapes {
     }
 
     /** Part of a line that lies inside an area. */
-    static Geometry inside(Geometry line, Geometry area) {
+    public static Geometry inside(Geometry line, Geometry area) {
         return OverlayNGRobust.overlay(line, area, OverlayNG.INTERSECTION);
     }
 

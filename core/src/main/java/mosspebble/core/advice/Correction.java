@@ -1,4 +1,4 @@
-package mosspebble.core.plan;
+package mosspebble.core.advice;
 
 import java.time.Duration;
 import java.util.ArrayList;
@@ -13,7 +13,11 @@ import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.drying.Climate;
 import mosspebble.core.drying.Drying;
-import mosspebble.core.sketch.Grid;
+import mosspebble.core.area.Grid;
+import mosspebble.core.plan.Look;
+import mosspebble.core.plan.Operation;
+import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.units.Words;
 
 /**
  * How a mistake at one place is put right: let dry, bring back what was there coat by coat, restore the line. Which colours lie there comes from the plan as far as it is painted; how
@@ -165,7 +169,7 @@ public record Correction(String place, List<Step> steps) {
                     coats = MOST_COATS;
                 }
             }
-            steps.add(new Step(StepWords.upper(StepWords.count(coats)) + " of " + right.name() + " with a small brush, feathered out at the edge" + (coats > 1 ? "; each dry before the next." : "."), mix, coats, dry(mix).multipliedBy(coats)));
+            steps.add(new Step(Words.upper(Words.coats(coats)) + " of " + right.name() + " with a small brush, feathered out at the edge" + (coats > 1 ? "; each dry before the next." : "."), mix, coats, dry(mix).multipliedBy(coats)));
         }
 
         /** Lines that the plan draws over the place and that the repair covers. */
@@ -183,7 +187,7 @@ public record Correction(String place, List<Step> steps) {
             Palette.Colour right = palette.colour(wanted.get()).get();
             Coat coat = new Coat(palette.shelf().words(wanted.get()), right.optics().full().toSrgb(), right.optics(), right.dryUm(), right.dryingShift(), Sheen.SATIN, top().step());
             int coats = table.coatsToHide(film, coat, plan.project().habits().tolerance(), MOST_COATS + 2);
-            steps.add(new Step(coats > MOST_COATS + 2 ? "Prime the area with two coats first; " + coat.name() + " alone never hides what is there." : StepWords.upper(StepWords.count(coats)) + " of " + coat.name() + " over the whole area, each dry before the next.",
+            steps.add(new Step(coats > MOST_COATS + 2 ? "Prime the area with two coats first; " + coat.name() + " alone never hides what is there." : Words.upper(Words.coats(coats)) + " of " + coat.name() + " over the whole area, each dry before the next.",
                     wanted, Math.min(coats, MOST_COATS + 2), dry(wanted).multipliedBy(Math.min(coats, MOST_COATS + 2))));
             lines();
         }

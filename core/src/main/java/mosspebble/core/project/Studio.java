@@ -1,4 +1,4 @@
-package mosspebble.core.plan;
+package mosspebble.core.project;
 
 import java.util.ArrayList;
 import java.util.List;

@@ -1,4 +1,4 @@
-package mosspebble.core.sketch;
+package mosspebble.core.area;
 
 import java.util.Arrays;
 import java.util.HashMap;
@@ -142,6 +142,6 @@ public final class Remembered {
 
     /** An area less several others, remembered. */
     public Geometry without(Geometry area, List<Geometry> others) {
-        return others.isEmpty() ? area : recall(() -> Overlap.without(area, others), "without", area, others);
+        return others.isEmpty() ? area : recall(() -> Shapes.minus(area, others), "without", area, others);
     }
 }

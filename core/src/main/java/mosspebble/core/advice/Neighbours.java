@@ -1,4 +1,4 @@
-package mosspebble.core.plan;
+package mosspebble.core.advice;
 
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -9,11 +9,14 @@ import java.util.TreeMap;
 import mosspebble.core.colour.ColourVision;
 import mosspebble.core.colour.Lab;
 import mosspebble.core.colour.Palette;
+import mosspebble.core.plan.Look;
+import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.project.Habits;
 import mosspebble.core.sketch.Overlap;
 import mosspebble.core.sketch.PlacedDesign;
 import mosspebble.core.sketch.PlacedPart;
 import mosspebble.core.sketch.Role;
-import mosspebble.core.sketch.Shapes;
+import mosspebble.core.area.Shapes;
 import mosspebble.core.units.Srgb;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
@@ -114,7 +117,7 @@ public final class Neighbours {
             return List.of();
         }
         Map<String, Srgb> colours = new HashMap<>();
-        Regions.colours(plan.project().colours(), palette).forEach((slot, colour) -> colours.put(slot, colour.optics().full().toSrgb()));
+        palette.colours(plan.project().colours()).forEach((slot, colour) -> colours.put(slot, colour.optics().full().toSrgb()));
         Optional<Palette.Colour> ground = plan.project().ground().flatMap(palette::colour).filter(g -> plan.project().habits().ground() != Habits.Ground.BARE);
         Srgb dry = ground.map(g -> g.optics().full().toSrgb()).orElse(plan.survey().stone().colour());
         Srgb sealed = ground.isPresent() ? dry : PaintPlan.bare(plan.survey().stone(), Look.SEALED).toSrgb();

@@ -1,9 +1,10 @@
-package mosspebble.core.sketch;
+package mosspebble.core.area;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.concurrent.atomic.AtomicInteger;
+import mosspebble.core.area.Remembered;
 import org.junit.jupiter.api.Test;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;

@@ -1,4 +1,4 @@
-package mosspebble.core.plan;
+package mosspebble.core.advice;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -11,7 +11,7 @@ import mosspebble.core.sketch.LargestFit;
 import mosspebble.core.sketch.Motif;
 import mosspebble.core.sketch.MotifPart;
 import mosspebble.core.sketch.Role;
-import mosspebble.core.sketch.Shapes;
+import mosspebble.core.area.Shapes;
 import mosspebble.core.stone.Patch;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.units.Numbers;

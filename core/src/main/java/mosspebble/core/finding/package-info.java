@@ -1,0 +1,2 @@
+/** What the painter should know, and what mends it. */
+package mosspebble.core.finding;
