@@ -228,10 +228,14 @@ final class LongRun {
         }
         row.mostBytes = heapWithUndo;
         System.out.println("heap after " + 5 * SETTLE + " edits " + (heapAtStart >> 20) + " MB, at the end " + (heapWithUndo >> 20) + " MB with " + all + " studios kept for undo");
-        int troubles = log.split("TROUBLE", -1).length - 1;
-        if (troubles > 0 || !noticed.isEmpty()) {
-            row.unclear += Math.max(1, troubles);
-            tally.fault(troubles + " errors in the log; " + noticed + " " + log.substring(Math.max(0, log.indexOf("TROUBLE")), Math.min(log.length(), Math.max(0, log.indexOf("TROUBLE")) + 300)));
+        String[] troubles = log.split("TROUBLE");
+        for (int i = 1; i < troubles.length; i++) {
+            row.unclear++;
+            tally.fault("an error in the window, seed " + seed + ":" + troubles[i]);
+        }
+        if (!noticed.isEmpty() && troubles.length == 1) {
+            row.unclear++;
+            tally.fault("told of trouble that is not in the log: " + noticed);
         }
     }
 

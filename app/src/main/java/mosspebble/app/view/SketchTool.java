@@ -174,6 +174,9 @@ final class SketchTool {
             Envelope drawn = new Envelope();
             placed.get().parts().forEach(part -> drawn.expandToInclude(part.drawn().getEnvelopeInternal()));
             Placement was = placed.get().item().placement();
+            if (drawn.isNull()) {
+                return new double[] {p.x(), p.y(), 0, 0, 0};
+            }
             return new double[] {drawn.centre().x + p.x() - was.x(), drawn.centre().y + p.y() - was.y(), drawn.getWidth() / 2, drawn.getHeight() / 2, 0};
         }
         Envelope size = plan.design().flatMap(d -> d.item(item.id())).map(i -> i.motif().sitting().getEnvelopeInternal()).orElse(new Envelope(-1, 1, -1, 1));

@@ -15,7 +15,6 @@ import mosspebble.core.sketch.Placement;
 import mosspebble.core.sketch.Strokes;
 import mosspebble.core.sketch.Subject;
 import org.locationtech.jts.geom.Coordinate;
-import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.util.AffineTransformation;
 import org.locationtech.jts.geom.util.NoninvertibleTransformationException;
 
@@ -102,9 +101,9 @@ final class StrokeTool {
 
     /** From units of the stroke to mm on the stone. */
     private AffineTransformation toStone(Item item, Subject.Stroke stroke) {
-        Envelope own = sketch.placedInHand().map(p -> p.motif().sitting().getEnvelopeInternal()).orElse(new Envelope());
+        Coordinate own = Strokes.middle(stroke); // not the plan's, which may not be there yet
         Placement p = item.placement();
-        AffineTransformation way = new AffineTransformation().translate(-own.centre().x, -own.centre().y);
+        AffineTransformation way = new AffineTransformation().translate(-own.x, -own.y);
         if (item.mirrored()) {
             way.scale(-1, 1);
         }
