@@ -225,6 +225,18 @@ class HandTest {
     }
 
     @Test
+    void whatIsWrongWithAFieldStandsOnAFullLineAndALongNameSqueezesNobody() throws Exception {
+        robot.clickOn("#width").push(KeyCode.CONTROL, KeyCode.A).write("wide", 0).type(KeyCode.ENTER);
+        until(() -> seen("#width-problem"));
+        assertThat(robot.lookup("#width-problem").queryLabeled().getWidth()).isGreaterThan(200);
+        robot.interact(() -> workbench.edit("Name", p -> p.withName("W".repeat(80), "by the gate, where the lane turns down to the water and the old wall ends")));
+        WaitForAsyncUtils.waitForFxEvents(2);
+        assertThat(robot.lookup("#find").queryButton().getWidth()).isGreaterThanOrEqualTo(robot.lookup("#find").queryButton().prefWidth(-1) - 1);
+        assertThat(robot.lookup("#undo").queryButton().getWidth()).isGreaterThan(80);
+        assertThat(robot.lookup("#find").queryButton().localToScene(robot.lookup("#find").queryButton().getBoundsInLocal()).getMaxX()).isLessThan(1280);
+    }
+
+    @Test
     void undoNamesAMeasureWithItsValues() throws Exception {
         robot.clickOn("#length").push(KeyCode.CONTROL, KeyCode.A).write("12,0 cm", 0).type(KeyCode.ENTER);
         until(() -> workbench.shown().orElseThrow().stone().length().value() == 120);

@@ -408,9 +408,9 @@ final class StudioFile {
     // --- reading
 
     static Studio load(Connection connection, Path file) throws SQLException, FileTrouble {
-        List<Project> projects = rows(connection, file, "project", Project.class);
-        List<FoundStone> basket = rows(connection, file, "found", FoundStone.class);
-        List<OwnFile> own = rows(connection, file, "own", OwnFile.class);
+        List<Project> projects = rows(connection, file, "project", Project.class, Project::id);
+        List<FoundStone> basket = rows(connection, file, "found", FoundStone.class, FoundStone::id);
+        List<OwnFile> own = rows(connection, file, "own", OwnFile.class, OwnFile::id);
         View view = setting(connection, file, "view", View.class);
         Shelf shelf = setting(connection, file, "shelf", Shelf.class);
         Climate climate = setting(connection, file, "climate", Climate.class);
@@ -422,7 +422,7 @@ final class StudioFile {
         }
     }
 
-    private static <T> List<T> rows(Connection connection, Path file, String table, Class<T> type) throws SQLException, FileTrouble {
+    private static <T> List<T> rows(Connection connection, Path file, String table, Class<T> type, Function<T, String> id) throws SQLException, FileTrouble {
         List<T> values = new ArrayList<>();
         try (Statement sql = connection.createStatement(); ResultSet rows = sql.executeQuery("SELECT id, length(document), document FROM " + table + " ORDER BY position")) {
             while (rows.next()) {
@@ -430,7 +430,11 @@ final class StudioFile {
                 if (rows.getLong(2) > LONGEST) {
                     throw new FileTrouble(place, "The entry has more than " + LONGEST / 1_000_000 + " million letters.", "It is left untouched. Restore a copy, or start a new studio.");
                 }
-                values.add(StudioJson.read(rows.getString(3), type, place));
+                T value = StudioJson.read(rows.getString(3), type, place);
+                if (!id.apply(value).equals(rows.getString(1))) { // the next edit would write it a second time
+                    throw new FileTrouble(place, "The entry calls itself \"" + Said.shortly(id.apply(value), 60) + "\".", "It is left untouched. Restore a copy, or start a new studio.");
+                }
+                values.add(value);
             }
         }
         return values;

@@ -198,7 +198,7 @@ class NothingLostTest {
     @ParameterizedTest
     @ValueSource(strings = {"CREATE TRIGGER t AFTER UPDATE ON project BEGIN DELETE FROM found", "CREATE VIEW extra AS SELECT 1", "CREATE TABLE extra(a)", "CREATE INDEX i ON project(position)", "PRAGMA user_version = -4",
         "PRAGMA user_version = 0", "PRAGMA user_version = 99", "DELETE FROM setting WHERE key = 'shelf'", "UPDATE project SET document = 'null'", "UPDATE project SET document = '{}'",
-        "UPDATE project SET document = replace(document, '\"id\":\"owl\"', '\"id\":\"../owl\"')", "UPDATE setting SET document = replace(hex(zeroblob(3000)), '00', '[') WHERE key = 'shelf'", "PRAGMA application_id = 7"})
+        "UPDATE project SET document = replace(document, '\"id\":\"owl\"', '\"id\":\"../owl\"')", "UPDATE project SET id = 'wren' WHERE id = 'owl'", "UPDATE setting SET document = replace(hex(zeroblob(3000)), '00', '[') WHERE key = 'shelf'", "PRAGMA application_id = 7"})
     void whatNoStudioHasIsRefusedAndLeftAsItWas(String change) throws Exception {
         demo().close();
         Path good = folder.resolve("changed.pebble");

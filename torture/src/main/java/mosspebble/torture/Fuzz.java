@@ -194,7 +194,7 @@ final class Fuzz {
 
     private void document(byte[] bytes) throws Exception {
         Path file = fresh("document.pebble");
-        try (Connection connection = sql(file); Statement clear = connection.createStatement(); PreparedStatement put = connection.prepareStatement("INSERT INTO project VALUES('x', 0, ?)")) {
+        try (Connection connection = sql(file); Statement clear = connection.createStatement(); PreparedStatement put = connection.prepareStatement("INSERT INTO project SELECT CASE WHEN json_valid(d) THEN coalesce(json_extract(d, '$.id'), 'x') ELSE 'x' END, 0, d FROM (SELECT ? AS d)")) {
             clear.execute("DELETE FROM project");
             put.setString(1, new String(bytes, StandardCharsets.UTF_8));
             put.executeUpdate();

@@ -7,6 +7,7 @@ import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import mosspebble.core.plan.PaintPlan;
@@ -58,7 +59,7 @@ final class DomeMatter extends Matter {
         gauge = new Entry("gauge-height", "Height there", "Height of the stone there, from the table to the top, lying on its back; every reading is added", () -> "", this::gauge);
         weight = new Entry("weigh", "Weight, g", "What the scale shows; density and weight settle how full the dome is", () -> typedWeight, text -> Panel.number(text, "371", this::weigh));
         Button read = Panel.button("read-scale", "Read the scale", "Takes the weight from the " + scale.label(), () -> weigh(scale.read().value()).ifPresent(this::ask));
-        HBox gauges = new HBox(8, inside, gauge);
+        VBox gauges = Entry.row(inside, gauge);
         HBox.setHgrow(inside, Priority.ALWAYS);
         HBox.setHgrow(gauge, Priority.ALWAYS);
         HBox weights = new HBox(8, weight, read);

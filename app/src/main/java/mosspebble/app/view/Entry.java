@@ -6,7 +6,10 @@ import javafx.css.PseudoClass;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.Priority;
 import javafx.scene.input.KeyCode;
+import javafx.scene.layout.HBox;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.VBox;
 
@@ -64,6 +67,20 @@ final class Entry extends VBox {
         });
         getChildren().addAll(label, field, problem);
         refresh();
+    }
+
+    /** Fields beside one another; what is wrong with one stands on a full line below all of them. */
+    static VBox row(Region... fields) {
+        HBox side = new HBox(8, fields);
+        VBox row = new VBox(3, side);
+        for (Region field : fields) {
+            HBox.setHgrow(field, Priority.ALWAYS);
+            if (field instanceof Entry entry) {
+                entry.getChildren().remove(entry.problem);
+                row.getChildren().add(entry.problem);
+            }
+        }
+        return row;
     }
 
     /** Lets the arrow keys and the wheel step the value. */

@@ -21,7 +21,7 @@ final class MarksMatter extends Matter {
     private final StoneBench bench;
     private final Choice<Patch.Kind> kinds;
     private final VBox list = new VBox(4);
-    private final HBox sizes;
+    private final VBox sizes;
     private final Entry radius;
     private final Entry depth;
     private final Button remove;
@@ -38,7 +38,7 @@ final class MarksMatter extends Matter {
         depth = panel.lengthEntry("mark-depth", "Depth", "How deep it goes, or how high a bump stands", () -> new Millimetres(mark().map(Patch::depthMm).orElse(0.0)),
                 v -> change("Depth of the mark", p -> p.sized(p.radiusMm(), v.value())));
         remove = Panel.button("mark-remove", "Take away", "Takes the mark away (Delete)", this::remove);
-        sizes = new HBox(8, radius, depth);
+        sizes = Entry.row(radius, depth);
         HBox.setHgrow(radius, Priority.ALWAYS);
         HBox.setHgrow(depth, Priority.ALWAYS);
         bench.markProperty().addListener((o, a, b) -> refresh());

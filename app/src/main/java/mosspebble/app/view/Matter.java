@@ -1,7 +1,5 @@
 package mosspebble.app.view;
 
-import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
@@ -15,12 +13,10 @@ abstract class Matter extends VBox {
     abstract void refresh();
 
     /** Fields side by side, equally wide. */
-    static HBox row(Region... fields) {
-        HBox row = new HBox(8, fields);
+    static VBox row(Region... fields) {
         for (Region field : fields) {
-            HBox.setHgrow(field, Priority.ALWAYS);
             field.setPrefWidth(120);
         }
-        return row;
+        return Entry.row(fields);
     }
 }

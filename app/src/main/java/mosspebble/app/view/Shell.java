@@ -194,9 +194,14 @@ public final class Shell extends StackPane {
         Label ready = new Label();
         ready.setId("ready");
         ready.getStyleClass().add("ready");
+        ready.setMinWidth(Region.USE_PREF_SIZE);
+        name.setMaxWidth(480); // a long name ends in an ellipsis; it is whole in its tooltip and in the tray
+        name.setMinWidth(120);
+        purpose.setMinWidth(0);
         Runnable fill = () -> {
             Optional<Project> project = workbench.shown();
             name.setText(project.map(Project::name).orElse("Moss Pebble"));
+            name.setTooltip(project.map(p -> new Tooltip(p.name())).orElse(null));
             purpose.setText(project.map(Project::purpose).orElse(""));
             PaintPlan plan = show.plan();
             ready.setText(plan == null || plan.operations().isEmpty() ? "" : "ready after " + Durations.words(plan.readyAfter()) + ", " + Durations.words(plan.handTime()) + " by hand");
@@ -216,6 +221,9 @@ public final class Shell extends StackPane {
         undoText(undo, workbench.undoTitleProperty().get());
         Button find = Panel.button("find", "Do …", "Everything by name (/ or Ctrl K)", this::openCommand);
         find.getStyleClass().add("flat");
+        find.setMinWidth(Region.USE_PREF_SIZE);
+        undo.setMaxWidth(280);
+        undo.setMinWidth(90);
         HBox top = new HBox(14, name, purpose, gap, ready, undo, find);
         top.setAlignment(Pos.CENTER_LEFT);
         top.getStyleClass().add("top");

@@ -37,9 +37,7 @@ final class SittingPanel extends Panel {
                 text -> climate("Temperature", text, v -> new Climate(new Celsius(v), climate().humidity(), climate().airSpeed())));
         Entry humidity = new Entry("humidity", "Humidity %", "Relative humidity, 5 to 99 %", () -> Numbers.text(100 * climate().humidity(), 0),
                 text -> climate("Humidity", text.replace("%", ""), v -> new Climate(climate().temperature(), v / 100, climate().airSpeed())));
-        HBox air = new HBox(8, temperature, humidity);
-        HBox.setHgrow(temperature, Priority.ALWAYS);
-        HBox.setHgrow(humidity, Priority.ALWAYS);
+        VBox air = Entry.row(temperature, humidity);
         Choice<Boolean> dryer = new Choice<>("Between coats", d -> edit(d ? "Use the dryer" : "Dry in the air", p -> p.withHabits(p.habits().withDryer(d))));
         dryer.option("dry-air", "air", false, "Let each coat dry in the room").option("dry-dryer", "hair dryer", true, "Warm moving air; never on solvent products");
         rows.setId("sitting-rows");

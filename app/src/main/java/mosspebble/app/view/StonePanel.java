@@ -73,7 +73,7 @@ final class StonePanel extends Panel {
                 case READY -> "Washing, drying, casting";
             });
         }
-        getChildren().addAll(new HBox(8, length, width, height), units, facts, pages, place);
+        getChildren().addAll(Entry.row(length, width, height), units, facts, pages, place);
         bench.pageProperty().addListener((o, a, b) -> page());
         onRefresh(() -> {
             length.refresh();
