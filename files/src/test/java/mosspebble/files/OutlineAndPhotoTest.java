@@ -178,7 +178,7 @@ class OutlineAndPhotoTest {
         String csv = "x,y\n0,0\n80.5,0\n80,50\n0,50\n";
         SplittableRandom random = new SplittableRandom(4);
         int read = 0;
-        for (int i = 0; i < 8_000; i++) {
+        for (int i = 0; i < 20_000; i++) {
             StringBuilder text = new StringBuilder(i % 2 == 0 ? svg : csv);
             for (int k = random.nextInt(1, 6); k > 0; k--) {
                 text.setCharAt(random.nextInt(text.length()), (char) random.nextInt(9, 127));
