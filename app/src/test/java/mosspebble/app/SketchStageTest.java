@@ -178,7 +178,7 @@ class SketchStageTest {
             app.until("just so many", () -> app.text("#dot-words").startsWith("36 dots"));
             app.click("#series-walking");
             app.until("dots that walk", () -> Integer.parseInt(app.text("#dot-words").split(" ")[0]) > 36);
-            assertThat(app.text("#dot-tools")).contains("stylus").contains("ml of paint");
+            assertThat(app.text("#dot-tools")).contains("stylus").contains("a touch of paint");
         }
     }
 

@@ -165,6 +165,8 @@ class TroubleTest {
 
             robot.interact(() -> workbench.undo());
             until(() -> shows[0].plan() != null);
+            assertThat(workbench.stageProperty().get()).as("undo leads to where it can be seen").isEqualTo(Finding.Stage.STONE);
+            robot.interact(() -> workbench.stageProperty().set(Finding.Stage.FINISH));
             assertThat(shows[0].troubleProperty().get()).isEmpty();
             exportsAreOfTheStoneNamed(robot, workbench, sheets);
         } finally {

@@ -4,11 +4,12 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.function.Supplier;
 import mosspebble.core.colour.Palette;
+import mosspebble.core.drying.Climate;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Planner;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
-import mosspebble.core.sketch.Repertoire;
+import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.units.LengthUnit;
 import mosspebble.files.BuiltIn;
@@ -79,10 +80,8 @@ final class Child {
 
     /** Writes sheets and plans over and over. */
     private static void export(Path folder) throws Exception {
-        Repertoire repertoire = BuiltIn.repertoire();
-        Studio studio = LanternWalk.studio(repertoire);
-        Project snail = studio.project("snail").orElseThrow();
-        PaintPlan plan = Planner.plan(snail, Survey.of(snail.stone()), new Palette(studio.shelf()), repertoire, studio.climate());
+        Project stone = Project.begin("stone", "Stone", Stone.cobble()); // a plan of few steps: it is the writing that is to be hit
+        PaintPlan plan = Planner.plan(stone, Survey.of(stone.stone()), new Palette(LanternWalk.shelf()), BuiltIn.repertoire(), Climate.room());
         Files.createDirectories(folder);
         say("begin");
         for (int i = 1;; i++) {
