@@ -4,16 +4,17 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
 import java.util.concurrent.Callable;
+import mosspebble.core.area.Remembered;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.finding.Finding;
 import mosspebble.core.plan.PaintPlan;
-import mosspebble.core.plan.Planner;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
 import mosspebble.core.project.Workshop;
-import mosspebble.core.area.Remembered;
+import mosspebble.core.rules.Plans;
 import mosspebble.core.sketch.Repertoire;
 import mosspebble.core.stone.Survey;
+import mosspebble.core.words.FindingWords;
 import mosspebble.files.BuiltIn;
 import mosspebble.files.FileTrouble;
 import mosspebble.files.InFile;
@@ -25,10 +26,10 @@ import mosspebble.files.Paper;
 import mosspebble.files.PlanJson;
 import mosspebble.files.Sheets;
 import mosspebble.files.StudioStore;
-import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
+import picocli.CommandLine;
 
 /** The command line: the studio by default, {@code demo}, {@code export}, {@code check}. */
 @Command(name = "pebble", description = "Moss Pebble plans painted stones.", mixinStandardHelpOptions = true, versionProvider = Main.Versions.class,
@@ -174,7 +175,7 @@ public final class Main implements Callable<Integer> {
         public Integer call() {
             return withPlans(place.file(demo), demo, (plan, store) -> {
                 System.out.println(plan.project().name());
-                plan.findings().forEach(f -> System.out.println("  " + f.weight().name().toLowerCase(Locale.ROOT) + ": " + f.sentence()));
+                plan.findings().forEach(f -> System.out.println("  " + f.weight().name().toLowerCase(Locale.ROOT) + ": " + FindingWords.sentence(f)));
             });
         }
     }
@@ -199,7 +200,7 @@ public final class Main implements Callable<Integer> {
             for (Project project : studio.projects()) {
                 PaintPlan plan;
                 try {
-                    plan = Planner.plan(project, Survey.of(project.stone()), workshop, new Remembered(), error -> Journal.trouble("planning a thing of a sketch", error));
+                    plan = Plans.plan(project, Survey.of(project.stone()), workshop, new Remembered(), error -> Journal.trouble("planning a thing of a sketch", error));
                 } catch (RuntimeException e) {
                     Journal.trouble("planning a stone", e);
                     System.err.println(project.name() + " cannot be worked out as it is now, so nothing of it is written.");

@@ -20,7 +20,7 @@ class ArchitectureTest {
 
     @Test
     void stagesLookBack() {
-        looksBackOnly("mosspebble.core", "units", "area", "stone", "sketch", "colour", "blend", "photo", "coats", "drying", "timetable", "supplies", "care", "project", "finding", "plan", "advice", "picture");
+        looksBackOnly("mosspebble.core", "units", "area", "stone", "sketch", "colour", "blend", "photo", "coats", "drying", "timetable", "supplies", "care", "project", "finding", "plan", "rules", "words", "advice", "picture");
     }
 
     private static void looksBackOnly(String parent, String... order) {

@@ -12,6 +12,7 @@ import mosspebble.core.colour.Mix;
 import mosspebble.core.finding.Finding;
 import mosspebble.core.project.Project;
 import mosspebble.core.sketch.Placement;
+import mosspebble.core.words.FindingWords;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.junit.jupiter.api.Test;
@@ -49,7 +50,7 @@ class NewcomerTest {
             app.click("#stage-sketch");
             app.click("#thing-add");
             app.click("#subject-owl-lamp");
-            app.until("a plan with steps", () -> app.plan() != null && !app.plan().operations().isEmpty());
+            app.until("a plan with steps", () -> app.plan() != null && !app.plan().steps().isEmpty());
             app.settled();
             assertThat(app.plan().findings()).noneMatch(f -> f.stage() == Finding.Stage.SKETCH && f.weight() == Finding.Weight.STOP);
             double fitted = app.plan().project().sketch().orElseThrow().items().get(0).placement().scale();
@@ -66,7 +67,7 @@ class NewcomerTest {
 
             app.click("#stage-build-up");
             app.settled();
-            int steps = app.plan().operations().size();
+            int steps = app.plan().steps().size();
             app.robot.clickOn("#steps");
             app.keys(KeyCode.HOME);
             assertThat(app.text("#step-words")).startsWith("1 of " + steps);
@@ -147,7 +148,7 @@ class NewcomerTest {
             app.robot.drag("#cloth").moveBy(90, 10).drop();
             app.until("a finding", () -> app.plan().findings().stream().anyMatch(f -> f.stage() == Finding.Stage.SKETCH));
             app.settled();
-            assertThat(app.plan().findings().get(0).sentence()).containsPattern("leaves the .* by [0-9.]+ mm");
+            assertThat(FindingWords.sentence(app.plan().findings().get(0))).containsPattern("leaves the .* by [0-9.]+ mm");
             app.click("#remedy-0");
             app.until("the remedy", () -> app.plan().findings().stream().noneMatch(f -> f.stage() == Finding.Stage.SKETCH));
         }
@@ -186,8 +187,8 @@ class NewcomerTest {
             app.robot.interact(() -> ((TextArea) app.find("#words")).setText("QUILL\nBECK 中"));
             app.click("#set-words");
             app.until("the words", () -> app.plan().design().filter(d -> d.items().get(0).motif().title().startsWith("QUILL")).isPresent());
-            assertThat(app.plan().findings()).anyMatch(f -> f.sentence().contains("中"));
-            assertThat(app.plan().operations()).isNotEmpty();
+            assertThat(app.plan().findings()).anyMatch(f -> FindingWords.sentence(f).contains("中"));
+            assertThat(app.plan().steps()).isNotEmpty();
             var letters = app.plan().design().orElseThrow().items().get(0).motif().sitting();
             app.click("#face-script");
             app.until("the script", () -> !app.plan().design().orElseThrow().items().get(0).motif().sitting().equalsTopo(letters));

@@ -18,13 +18,15 @@ import mosspebble.core.colour.Opacity;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.colour.Shelf;
+import mosspebble.core.finding.Code;
+import mosspebble.core.plan.Step;
 import mosspebble.core.project.Habits;
-import mosspebble.core.plan.Operation;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
 import mosspebble.core.sketch.Slot;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.units.Srgb;
+import mosspebble.core.words.StepWords;
 import mosspebble.files.LanternWalk;
 import mosspebble.files.StudioStore;
 import mosspebble.instruments.SimulatedDrawdown;
@@ -157,12 +159,12 @@ class PaintStageTest {
             app.until("the gradient", () -> app.plan().project().blends().containsKey("wings"));
             assertThat(app.plan().project().blends().get("wings").more()).as("a second colour is proposed").hasSize(1);
             app.settled();
-            assertThat(app.plan().operations()).anyMatch(o -> o.wet().isPresent());
+            assertThat(app.plan().steps()).anyMatch(o -> o.wet().isPresent());
             app.click("#blend-angle");
             app.keys(KeyCode.RIGHT);
             app.until("turned", () -> app.plan().project().blends().get("wings").angle() != 180);
             app.click("#join-glazes");
-            app.until("glazes", () -> app.plan().operations().stream().noneMatch(o -> o.wet().isPresent()));
+            app.until("glazes", () -> app.plan().steps().stream().noneMatch(o -> o.wet().isPresent()));
             app.click("#blend-kind");
             app.click("#blend-flat");
             app.until("flat again", () -> app.plan().project().blends().isEmpty());
@@ -185,7 +187,7 @@ class PaintStageTest {
             app.keys(KeyCode.ESCAPE);
             app.click("#build-habits");
             app.click("#style-double");
-            app.until("a second line", () -> app.plan().operations().stream().anyMatch(o -> o.title().startsWith("Second line")));
+            app.until("a second line", () -> app.plan().steps().stream().anyMatch(o -> StepWords.title(o).startsWith("Second line")));
             app.click("#hand-left");
             app.until("the left hand", () -> app.plan().project().habits().hand() == Habits.Hand.LEFT);
         }
@@ -197,29 +199,29 @@ class PaintStageTest {
             app.settled();
             app.click("#stage-build-up");
             app.settled();
-            int outline = first(app, Operation.Kind.OUTLINE);
-            int fills = (int) app.plan().operations().stream().filter(o -> o.kind() == Operation.Kind.FILL).count();
-            String key = app.plan().operations().get(outline).key();
+            int outline = first(app, Step.Kind.OUTLINE);
+            int fills = (int) app.plan().steps().stream().filter(o -> o.kind() == Step.Kind.FILL).count();
+            String key = app.plan().steps().get(outline).key();
             app.click("#steps");
             for (int i = 0; i < fills + 6; i++) {
                 select(app, index(app, key));
                 app.keys(KeyCode.ALT, KeyCode.UP);
                 app.settled();
             }
-            app.until("said", () -> app.plan().findings().stream().anyMatch(f -> f.sentence().startsWith("In your order")));
+            app.until("said", () -> app.plan().findings().stream().anyMatch(f -> f.code() == Code.ORDER_BROKEN));
             assertThat(index(app, key)).isLessThan(outline);
             app.click("#order-back");
-            app.until("the planner's order", () -> app.plan().project().order().isEmpty() && app.plan().findings().stream().noneMatch(f -> f.sentence().startsWith("In your order")));
+            app.until("the planner's order", () -> app.plan().project().order().isEmpty() && app.plan().findings().stream().noneMatch(f -> f.code() == Code.ORDER_BROKEN));
         }
     }
 
-    private static int first(Driver app, Operation.Kind kind) {
-        List<Operation> operations = app.plan().operations();
+    private static int first(Driver app, Step.Kind kind) {
+        List<Step> operations = app.plan().steps();
         return operations.indexOf(operations.stream().filter(o -> o.kind() == kind).findFirst().orElseThrow());
     }
 
     private static int index(Driver app, String key) {
-        return app.plan().operations().stream().map(Operation::key).toList().indexOf(key);
+        return app.plan().steps().stream().map(Step::key).toList().indexOf(key);
     }
 
     private static void select(Driver app, int step) {
@@ -261,7 +263,7 @@ class PaintStageTest {
             app.settled();
             app.click("#stage-build-up");
             app.until("the picture", () -> app.show().pictureProperty().get() != null);
-            int steps = app.plan().operations().size();
+            int steps = app.plan().steps().size();
             app.keys(KeyCode.Y);
             app.until("it has begun again", () -> app.text("#step-words").matches("[1-9] of " + steps + ".*"));
             app.until("a first coat by itself", () -> app.text("#step-words").contains("coat 1:"));

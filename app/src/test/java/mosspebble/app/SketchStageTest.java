@@ -12,6 +12,7 @@ import javafx.geometry.Bounds;
 import javafx.scene.control.TextArea;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
+import mosspebble.core.finding.Code;
 import mosspebble.core.finding.Finding;
 import mosspebble.core.sketch.Item;
 import mosspebble.core.sketch.Manner;
@@ -19,6 +20,8 @@ import mosspebble.core.sketch.PlacedDesign;
 import mosspebble.core.sketch.PlacedItem;
 import mosspebble.core.sketch.Strokes;
 import mosspebble.core.sketch.Subject;
+import mosspebble.core.words.FindingWords;
+import mosspebble.core.words.StepWords;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -75,7 +78,7 @@ class SketchStageTest {
             app.settled();
             assertThat(items(app).get(1).silhouette().intersects(items(app).get(0).silhouette())).as("the second word lies over the first").isTrue();
             assertThat(item(app, 1).subject()).isInstanceOfSatisfying(Subject.Word.class, w -> assertThat(w.typeface()).isEqualTo("script"));
-            assertThat(app.plan().operations()).isNotEmpty();
+            assertThat(app.plan().steps()).isNotEmpty();
         }
     }
 
@@ -132,7 +135,7 @@ class SketchStageTest {
             Geometry dots = ring.parts().get(0).drawn();
             assertThat(dots.getNumGeometries()).isEqualTo(24);
             noStop(app);
-            assertThat(app.plan().operations()).as("dots are set with an end made for them").anySatisfy(o -> assertThat(o.tool()).contains("reloaded for every dot"));
+            assertThat(app.plan().steps()).as("dots are set with an end made for them").anySatisfy(o -> assertThat(StepWords.tool(o)).contains("reloaded for every dot"));
         }
     }
 
@@ -150,8 +153,8 @@ class SketchStageTest {
             assertThat(item(app, 0).manner()).isEqualTo(Manner.WEARING);
             Geometry face = app.plan().survey().zones().paintable();
             assertThat(items(app).get(0).silhouette().getArea() / face.getArea()).as("the stone is the bear").isCloseTo(1, within(0.06));
-            assertThat(app.plan().findings()).as("the kidney pulls the ears apart").anySatisfy(f -> assertThat(f.sentence()).contains("larger than the"));
-            app.plan().findings().stream().filter(f -> f.sentence().contains("larger than the")).findFirst().flatMap(Finding::remedy).ifPresent(r -> assertThat(r.label()).isEqualTo("Make the pairs equal"));
+            assertThat(app.plan().findings()).as("the kidney pulls the ears apart").anySatisfy(f -> assertThat(FindingWords.sentence(f)).contains("larger than the"));
+            app.plan().findings().stream().filter(f -> f.code() == Code.UNEQUAL_PAIR).findFirst().flatMap(Finding::remedy).ifPresent(r -> assertThat(r.cure()).isEqualTo(Finding.Cure.EQUAL_PAIRS));
             app.keys(KeyCode.CONTROL, KeyCode.Z);
             app.until("undone", () -> app.plan().project().sketch().isEmpty());
         }

@@ -13,28 +13,30 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.SplittableRandom;
 import javax.imageio.ImageIO;
+import mosspebble.core.area.Grid;
+import mosspebble.core.area.Remembered;
 import mosspebble.core.colour.Lab;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.PaintKind;
-import mosspebble.core.colour.Shelf;
-import mosspebble.core.units.Millilitres;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.colour.RecipeSearch;
+import mosspebble.core.colour.Shelf;
+import mosspebble.core.photo.Photo;
+import mosspebble.core.photo.PhotoHints;
+import mosspebble.core.photo.PhotoReader;
 import mosspebble.core.picture.StonePicture;
 import mosspebble.core.picture.StoneTerrain;
 import mosspebble.core.plan.Look;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.project.Habits;
-import mosspebble.core.plan.Planner;
-import mosspebble.core.project.Workshop;
-import mosspebble.core.area.Remembered;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
+import mosspebble.core.project.Workshop;
+import mosspebble.core.rules.Plans;
 import mosspebble.core.sketch.Bed;
 import mosspebble.core.sketch.Designs;
 import mosspebble.core.sketch.DotRing;
-import mosspebble.core.area.Grid;
 import mosspebble.core.sketch.Item;
 import mosspebble.core.sketch.Lettering;
 import mosspebble.core.sketch.Manner;
@@ -43,14 +45,12 @@ import mosspebble.core.sketch.Placement;
 import mosspebble.core.sketch.Repertoire;
 import mosspebble.core.sketch.Sketch;
 import mosspebble.core.sketch.Subject;
-import mosspebble.core.stone.Survey;
-import mosspebble.core.photo.Photo;
-import mosspebble.core.photo.PhotoHints;
-import mosspebble.core.photo.PhotoReader;
 import mosspebble.core.stone.Dome;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.SurfacePath;
+import mosspebble.core.stone.Survey;
 import mosspebble.core.stone.Unrolling;
+import mosspebble.core.units.Millilitres;
 import mosspebble.core.units.Millimetres;
 import mosspebble.core.units.Srgb;
 import mosspebble.files.BuiltIn;
@@ -169,13 +169,13 @@ public final class Bench {
         for (Project project : studio.projects()) {
             Survey survey = Survey.of(project.stone());
             Workshop workshop = new Workshop(palette, repertoire, studio.climate(), List.of());
-            row("plan from nothing: " + project.id(), times(40, 30, () -> Planner.plan(project, survey, workshop, new Remembered())), 1000, "ms", "");
+            row("plan from nothing: " + project.id(), times(40, 30, () -> Plans.plan(project, survey, workshop, new Remembered())), 1000, "ms", "");
             replans(project.id(), project, survey, workshop, "wanted: 50 ms");
         }
         Project owl = studio.projects().get(0);
         Survey survey = Survey.of(owl.stone());
         row("survey of a stone (dome, zones, area, weight)", times(30, 30, () -> Survey.of(owl.stone())), 1000, "ms", "dome wanted: 30 ms");
-        PaintPlan plan = Planner.plan(owl, survey, palette, repertoire, studio.climate());
+        PaintPlan plan = Plans.plan(owl, survey, palette, repertoire, studio.climate());
         Grid grid = Grid.around(survey.dome().outline().halfWidth() + 6, survey.dome().outline().halfHeight() + 6, 1 / 5.4);
         StoneTerrain terrain = StoneTerrain.of(survey, grid);
         row("picture of all steps, " + grid.columns() + " x " + grid.rows(), times(10, 20, () -> StonePicture.of(plan, terrain, Look.DRY)), 1000, "ms", "");
@@ -191,7 +191,7 @@ public final class Bench {
         List<Object> demo = new ArrayList<>();
         for (Project project : studio.projects()) { // what the window keeps: a plan and a small picture of each, one large picture
             Survey of = Survey.of(project.stone());
-            PaintPlan each = Planner.plan(project, of, palette, repertoire, studio.climate());
+            PaintPlan each = Plans.plan(project, of, palette, repertoire, studio.climate());
             demo.add(each);
             demo.add(StonePicture.of(each, StoneTerrain.of(of, Grid.around(of.dome().outline().halfWidth() + 6, of.dome().outline().halfHeight() + 6, 1 / 1.6)), Look.SEALED));
         }
@@ -208,11 +208,11 @@ public final class Bench {
         Remembered remembered = new Remembered();
         String slot = project.colours().keySet().iterator().next();
         int[] count = {0};
-        row("replan after another colour: " + name, times(20, 30, () -> Planner.plan(project.withColour(slot, Mix.of(count[0]++ % 2 == 0 ? "brick" : "river")), survey, workshop, remembered)), 1000, "ms", wanted);
-        row("replan after another habit: " + name, times(20, 30, () -> Planner.plan(project.withHabits(project.habits().with(count[0]++ % 2 == 0 ? Habits.Lines.FIRST : Habits.Lines.LAST)), survey, workshop, remembered)), 1000, "ms", wanted);
+        row("replan after another colour: " + name, times(20, 30, () -> Plans.plan(project.withColour(slot, Mix.of(count[0]++ % 2 == 0 ? "brick" : "river")), survey, workshop, remembered)), 1000, "ms", wanted);
+        row("replan after another habit: " + name, times(20, 30, () -> Plans.plan(project.withHabits(project.habits().with(count[0]++ % 2 == 0 ? Habits.Lines.FIRST : Habits.Lines.LAST)), survey, workshop, remembered)), 1000, "ms", wanted);
         row("replan after a move: " + name, times(20, 30, () -> {
             double far = 0.003 * ++count[0];
-            Planner.plan(project.withSketch(project.sketch().map(s -> s.with(s.items().get(s.items().size() - 1).id(), i -> i.at(i.placement().movedBy(far, 0))))), survey, workshop, remembered);
+            Plans.plan(project.withSketch(project.sketch().map(s -> s.with(s.items().get(s.items().size() - 1).id(), i -> i.at(i.placement().movedBy(far, 0))))), survey, workshop, remembered);
         }), 1000, "ms", wanted);
     }
 
@@ -263,9 +263,9 @@ public final class Bench {
         }
         Project crowd = painted;
         Survey survey = bed.survey();
-        int parts = Planner.plan(crowd, survey, palette, repertoire, studio.climate()).design().orElseThrow().parts().size();
+        int parts = Plans.plan(crowd, survey, palette, repertoire, studio.climate()).design().orElseThrow().parts().size();
         Workshop workshop = new Workshop(palette, repertoire, studio.climate(), List.of());
-        row("plan from nothing: " + parts + " parts", times(2, 6, () -> Planner.plan(crowd, survey, workshop, new Remembered())), 1000, "ms", "");
+        row("plan from nothing: " + parts + " parts", times(2, 6, () -> Plans.plan(crowd, survey, workshop, new Remembered())), 1000, "ms", "");
         replans(parts + " parts", crowd, survey, workshop, "wanted: 400 ms");
     }
 

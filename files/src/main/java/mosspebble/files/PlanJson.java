@@ -5,11 +5,16 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.Locale;
 import mosspebble.core.finding.Finding;
-import mosspebble.core.plan.Operation;
 import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.Step;
+import mosspebble.core.plan.What;
 import mosspebble.core.timetable.Sitting;
+import mosspebble.core.units.Facts;
+import mosspebble.core.words.FindingWords;
+import mosspebble.core.words.StepWords;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.PrecisionModel;
 import org.locationtech.jts.io.WKTWriter;
@@ -33,34 +38,62 @@ public final class PlanJson {
                 .put("paintableMm2", round(plan.survey().facts().paintableMm2())).put("volumeMm3", round(plan.survey().facts().volumeMm3()))
                 .put("weightG", round(plan.survey().facts().weight().value())).put("outline", wkt(plan.survey().zones().outline()));
         ArrayNode steps = root.putArray("steps");
-        for (int i = 0; i < plan.operations().size(); i++) {
-            Operation o = plan.operations().get(i);
+        for (int i = 0; i < plan.steps().size(); i++) {
+            Step o = plan.steps().get(i);
             Sitting.Step time = plan.sitting().steps().get(i);
             ObjectNode step = steps.addObject();
-            step.put("number", i + 1).put("key", o.key()).put("kind", o.kind().name().toLowerCase(Locale.ROOT).replace('_', '-')).put("title", o.title()).put("sentence", o.sentence())
-                    .put("reason", o.reason()).put("tool", o.tool()).put("coats", o.coats()).put("areaMm2", round(o.areaMm2()));
+            step.put("number", i + 1).put("key", o.key()).put("kind", name(o.kind())).put("title", StepWords.title(o)).put("sentence", StepWords.sentence(o))
+                    .put("reason", StepWords.reason(o)).put("tool", StepWords.tool(o)).put("coats", o.coats()).put("areaMm2", round(o.work().areaMm2()));
             o.mix().ifPresent(mix -> step.set("mix", mapper.valueToTree(mix)));
             o.coat().ifPresent(coat -> step.put("colour", coat.swatch().hex()).put("dryUmPerCoat", round(coat.dryUm())));
-            step.put("handMin", round(o.hand().toSeconds() / 60.0)).put("betweenCoatsMin", round(o.between().toSeconds() / 60.0)).put("driesMin", round(o.dries().toSeconds() / 60.0))
+            step.put("handMin", round(o.work().hand().toSeconds() / 60.0)).put("betweenCoatsMin", round(o.work().between().toSeconds() / 60.0)).put("driesMin", round(o.work().dries().toSeconds() / 60.0))
                     .put("startMin", round(time.start().toSeconds() / 60.0)).put("endMin", round(time.end().toSeconds() / 60.0));
             if (o.soft().mm() > 0) {
                 step.put("softMm", round(o.soft().mm()));
             }
             o.wet().ifPresent(w -> step.putObject("wet").put("withStep", w.first() + 1).put("openMin", round(w.open().toSeconds() / 60.0)).put("workMin", round(w.work().toSeconds() / 60.0)));
             ArrayNode after = step.putArray("after");
-            o.after().forEach(a -> after.addObject().put("step", a.step() + 1).put("reason", a.reason()));
+            o.after().forEach(a -> after.addObject().put("step", a.step() + 1).put("waits", name(a.waits())).put("reason", StepWords.reason(a)));
             if (!o.place().isEmpty()) {
                 step.put("place", wkt(o.place()));
             }
         }
         ArrayNode findings = root.putArray("findings");
         for (Finding finding : plan.findings()) {
-            findings.addObject().put("weight", finding.weight().name().toLowerCase(Locale.ROOT)).put("sentence", finding.sentence());
+            ObjectNode found = findings.addObject().put("code", name(finding.code())).put("weight", name(finding.weight())).put("stage", name(finding.stage()));
+            facts(finding.facts(), found.putObject("facts"));
+            found.put("sentence", FindingWords.sentence(finding));
         }
         ArrayNode supplies = root.putArray("supplies");
         plan.supplies().forEach(use -> supplies.addObject().put("paint", use.paint()).put("neededMl", round(use.needed().value())).put("leftMl", round(use.left().value())));
         root.put("handMin", round(plan.handTime().toSeconds() / 60.0)).put("readyAfterMin", round(plan.readyAfter().toSeconds() / 60.0)).put("thickestFilmUm", round(plan.thickestUm()));
         SafeWrite.write(file, out -> mapper.writer(new DefaultPrettyPrinter()).writeValue(out, root));
+    }
+
+    private static String name(Enum<?> code) {
+        return code.name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+
+    private static void facts(Facts facts, ObjectNode into) {
+        facts.values().forEach((name, value) -> {
+            if (value instanceof Integer whole) {
+                into.put(name, whole);
+            } else if (value instanceof Number number) {
+                into.put(name, round(number.doubleValue()));
+            } else if (value instanceof Boolean yes) {
+                into.put(name, yes);
+            } else if (value instanceof Duration time) {
+                into.put(name + "Min", round(time.toSeconds() / 60.0));
+            } else if (value instanceof Enum<?> choice) {
+                into.put(name, name(choice));
+            } else if (value instanceof What what) {
+                into.put(name, StepWords.name(what));
+            } else if (value instanceof Step step) {
+                into.put(name, step.key());
+            } else {
+                into.put(name, String.valueOf(value));
+            }
+        });
     }
 
     private static String wkt(Geometry place) {

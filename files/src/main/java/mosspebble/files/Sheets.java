@@ -7,19 +7,20 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import mosspebble.core.plan.Look;
-import mosspebble.core.plan.Operation;
-import mosspebble.core.plan.PaintPlan;
-import mosspebble.core.picture.StonePicture;
-import mosspebble.core.picture.StoneTerrain;
 import mosspebble.core.area.Grid;
 import mosspebble.core.area.Shapes;
+import mosspebble.core.picture.StonePicture;
+import mosspebble.core.picture.StoneTerrain;
+import mosspebble.core.plan.Look;
+import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.Step;
 import mosspebble.core.stone.Dome;
 import mosspebble.core.stone.Unrolling;
 import mosspebble.core.timetable.Durations;
 import mosspebble.core.units.LengthText;
 import mosspebble.core.units.LengthUnit;
 import mosspebble.core.units.Srgb;
+import mosspebble.core.words.StepWords;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
@@ -278,7 +279,7 @@ public final class Sheets {
         Grid grid = Grid.around(plan.survey().dome().outline().halfWidth() + 1, plan.survey().dome().outline().halfHeight() + 1, reach * 2 / 420);
         StonePicture picture = StonePicture.of(plan, StoneTerrain.of(plan.survey(), grid), Look.DRY);
         int perPage = (int) ((paper.heightMm() - 2 * MARGIN - HEAD) / CARD);
-        List<Operation> steps = plan.operations();
+        List<Step> steps = plan.steps();
         for (int first = 0; first < steps.size(); first += perPage) {
             try (PDPageContentStream out = new PDPageContentStream(document, page())) {
                 heading(out, "Steps", "hand time " + Durations.words(plan.handTime()) + ", ready after " + Durations.words(plan.readyAfter()));
@@ -295,7 +296,7 @@ public final class Sheets {
     }
 
     private void card(PDPageContentStream out, int number, float top, BufferedImage image) throws IOException {
-        Operation step = plan.operations().get(number);
+        Step step = plan.steps().get(number);
         colour(out, 0xCFC6B2, true);
         out.setLineWidth(0.2f * PT);
         out.moveTo(MARGIN * PT, top * PT);
@@ -311,28 +312,28 @@ public final class Sheets {
         float room = (float) paper.widthMm() - MARGIN - x;
         Optional<Srgb> swatch = step.coat().map(c -> c.swatch());
         float y = top - 7.5f;
-        for (String line : wrapped(number + 1 + "  " + step.title(), display, 13, room - (swatch.isPresent() ? SWATCH + 3 : 0))) {
+        for (String line : wrapped(number + 1 + "  " + StepWords.title(step), display, 13, room - (swatch.isPresent() ? SWATCH + 3 : 0))) {
             write(out, display, 13, x, y, line, 0x22271F);
             y -= 5.5f;
         }
-        for (String line : wrapped(step.sentence(), text, 10, room)) {
+        for (String line : wrapped(StepWords.sentence(step), text, 10, room)) {
             write(out, text, 10, x, y, line, 0x22271F);
             y -= 4.4f;
         }
         List<String> facts = new ArrayList<>();
-        facts.add(step.tool());
-        facts.add("hand " + Durations.words(step.hand()));
-        if (!step.between().isZero()) {
-            facts.add("dry " + Durations.words(step.between()) + " between coats");
+        facts.add(StepWords.tool(step));
+        facts.add("hand " + Durations.words(step.work().hand()));
+        if (!step.work().between().isZero()) {
+            facts.add("dry " + Durations.words(step.work().between()) + " between coats");
         }
-        if (!step.dries().isZero()) {
-            facts.add("then dries " + Durations.words(step.dries()));
+        if (!step.work().dries().isZero()) {
+            facts.add("then dries " + Durations.words(step.work().dries()));
         }
         for (String line : wrapped(String.join(" · ", facts), bold, 9.5f, room)) {
             write(out, bold, 9.5f, x, y, line, 0x4E6A39);
             y -= 4.4f;
         }
-        for (String line : wrapped(step.reason(), text, 9, room)) {
+        for (String line : wrapped(StepWords.reason(step), text, 9, room)) {
             if (y > top - CARD + 2) {
                 write(out, text, 9, x, y, line, 0x5A6057);
                 y -= 4f;

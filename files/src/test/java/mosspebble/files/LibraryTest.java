@@ -15,15 +15,16 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import mosspebble.core.advice.Proposals;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.PaintKind;
-import mosspebble.core.finding.Finding;
-import mosspebble.core.plan.PaintPlan;
-import mosspebble.core.plan.Planner;
-import mosspebble.core.project.Project;
-import mosspebble.core.advice.Proposals;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.drying.Climate;
+import mosspebble.core.finding.Code;
+import mosspebble.core.finding.Finding;
+import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.project.Project;
+import mosspebble.core.rules.Plans;
 import mosspebble.core.sketch.Bed;
 import mosspebble.core.sketch.Designs;
 import mosspebble.core.sketch.Item;
@@ -41,6 +42,7 @@ import mosspebble.core.sketch.Subject;
 import mosspebble.core.sketch.Typeface;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.Survey;
+import mosspebble.core.words.FindingWords;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -174,10 +176,10 @@ class LibraryTest {
         for (var colour : Proposals.nearest(motif, project.sketch().orElseThrow().items().get(0), palette).entrySet()) {
             project = project.withColour(colour.getKey(), colour.getValue());
         }
-        PaintPlan plan = Planner.plan(project, Survey.of(project.stone()), palette, REPERTOIRE, Climate.room());
-        Finding narrow = plan.findings().stream().filter(f -> f.sentence().contains("too narrow")).findFirst().orElseThrow();
-        assertThat(narrow.sentence()).contains(" mm wide").contains("needs");
-        assertThat(narrow.remedies()).extracting(Finding.Remedy::label).anyMatch(l -> l.startsWith("Enlarge")).anyMatch(l -> l.startsWith("Thicken"));
+        PaintPlan plan = Plans.plan(project, Survey.of(project.stone()), palette, REPERTOIRE, Climate.room());
+        Finding narrow = plan.findings().stream().filter(f -> f.code() == Code.TOO_NARROW).findFirst().orElseThrow();
+        assertThat(FindingWords.sentence(narrow)).contains(" mm wide").contains("needs");
+        assertThat(narrow.remedies()).extracting(FindingWords::label).anyMatch(l -> l.startsWith("Enlarge")).anyMatch(l -> l.startsWith("Thicken"));
         assertThat(plan.hardToPaint()).isNotEmpty();
     }
 
@@ -185,10 +187,10 @@ class LibraryTest {
     void theFindingNamesTheLetterTheMillimetresAndWhatFits() {
         Subject.Word word = new Subject.Word(List.of("LANTERN"), "slab", LetterSetting.plain());
         Project project = Project.begin("p", "P", Stone.cobble()).withSketch(Optional.of(Sketch.of(word, Manner.ON_STONE, new Placement(3, 0, 0, 22), 1)));
-        PaintPlan plan = Planner.plan(project, Survey.of(project.stone()), new Palette(LanternWalk.shelf()), REPERTOIRE, Climate.room());
-        Finding leaves = plan.findings().stream().filter(f -> f.sentence().contains("leaves the")).findFirst().orElseThrow();
-        assertThat(leaves.sentence()).matches("The last N leaves the .* by \\d+\\.\\d mm, and \\d more; \\d+ mm letters fit\\.");
+        PaintPlan plan = Plans.plan(project, Survey.of(project.stone()), new Palette(LanternWalk.shelf()), REPERTOIRE, Climate.room());
+        Finding leaves = plan.findings().stream().filter(f -> f.code() == Code.LEAVES).findFirst().orElseThrow();
+        assertThat(FindingWords.sentence(leaves)).matches("The last N leaves the .* by \\d+\\.\\d mm, and \\d more; \\d+ mm letters fit\\.");
         Project mended = leaves.remedy().orElseThrow().change().apply(project);
-        assertThat(Planner.plan(mended, Survey.of(mended.stone()), new Palette(LanternWalk.shelf()), REPERTOIRE, Climate.room()).findings()).noneMatch(f -> f.sentence().contains("leaves the"));
+        assertThat(Plans.plan(mended, Survey.of(mended.stone()), new Palette(LanternWalk.shelf()), REPERTOIRE, Climate.room()).findings()).noneMatch(f -> f.code() == Code.LEAVES);
     }
 }

@@ -14,9 +14,9 @@ import java.util.ArrayList;
 import java.util.List;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.plan.PaintPlan;
-import mosspebble.core.plan.Planner;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
+import mosspebble.core.rules.Plans;
 import mosspebble.core.sketch.Repertoire;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.units.LengthUnit;
@@ -45,7 +45,7 @@ class SheetsTest {
     private Path folder;
 
     private static PaintPlan plan(Project project) {
-        return Planner.plan(project, Survey.of(project.stone()), new Palette(STUDIO.shelf()), REPERTOIRE, STUDIO.climate());
+        return Plans.plan(project, Survey.of(project.stone()), new Palette(STUDIO.shelf()), REPERTOIRE, STUDIO.climate());
     }
 
     private static PaintPlan plan(String id) {
@@ -98,7 +98,7 @@ class SheetsTest {
     @EnumSource(Paper.class)
     void noWordPassesTheEdgeOfThePaperOrTheSwatch(Paper paper) throws Exception {
         Project owl = LanternWalk.studio(BuiltIn.repertoire()).project("owl").orElseThrow().withName("W".repeat(78) + " W", "");
-        PaintPlan plan = Planner.plan(owl, Survey.of(owl.stone()), new Palette(LanternWalk.shelf()), BuiltIn.repertoire(), mosspebble.core.drying.Climate.room());
+        PaintPlan plan = Plans.plan(owl, Survey.of(owl.stone()), new Palette(LanternWalk.shelf()), BuiltIn.repertoire(), mosspebble.core.drying.Climate.room());
         Path file = folder.resolve("wide.pdf");
         Sheets.write(plan, paper, LengthUnit.MM, file, (fraction, what) -> true);
         List<Double> rights = new ArrayList<>();
@@ -245,7 +245,7 @@ class SheetsTest {
 
         JsonNode root = new ObjectMapper().readTree(folder.resolve("p.json").toFile());
         assertThat(root.path("format").asText()).isEqualTo("moss-pebble-plan");
-        assertThat(root.path("steps")).hasSize(plan.operations().size());
+        assertThat(root.path("steps")).hasSize(plan.steps().size());
         assertThat(root.path("project").path("stone").path("length").asDouble()).isEqualTo(148);
         assertThat(root.path("readyAfterMin").asDouble()).isCloseTo(plan.readyAfter().toSeconds() / 60.0, within(0.01));
         double end = 0;

@@ -16,14 +16,16 @@ import mosspebble.core.finding.Finding;
 import mosspebble.core.picture.StonePicture;
 import mosspebble.core.picture.StoneTerrain;
 import mosspebble.core.plan.Look;
-import mosspebble.core.plan.Operation;
 import mosspebble.core.plan.PaintPlan;
-import mosspebble.core.plan.Planner;
+import mosspebble.core.plan.Step;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
 import mosspebble.core.project.Workshop;
+import mosspebble.core.rules.Plans;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.timetable.Sitting;
+import mosspebble.core.words.FindingWords;
+import mosspebble.core.words.StepWords;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -53,7 +55,7 @@ class WholePlansTest {
         }
         Project project = studio.projects().stream().filter(p -> p.id().startsWith(wanted)).findFirst().orElseThrow();
         Workshop workshop = new Workshop(new Palette(studio.shelf()), OwnFiles.with(BuiltIn.repertoire(), studio.own()), studio.climate(), studio.tests());
-        PaintPlan plan = Planner.plan(project, Survey.of(project.stone()), workshop, new Remembered());
+        PaintPlan plan = Plans.plan(project, Survey.of(project.stone()), workshop, new Remembered());
         List<String> lines = lines(plan);
         String write = System.getProperty("plans.write");
         if (write != null) {
@@ -64,17 +66,17 @@ class WholePlansTest {
 
     private static List<String> lines(PaintPlan plan) {
         List<String> lines = new ArrayList<>();
-        for (int i = 0; i < plan.operations().size(); i++) {
-            Operation o = plan.operations().get(i);
+        for (int i = 0; i < plan.steps().size(); i++) {
+            Step o = plan.steps().get(i);
             Sitting.Step time = plan.sitting().steps().get(i);
-            lines.add(i + 1 + " " + o.kind() + " | " + o.title() + " | " + o.sentence() + " | " + o.reason() + " | " + o.tool());
-            lines.add("   " + o.mix().map(m -> m.parts().toString()).orElse("") + o.coat().map(c -> " " + c.name() + " " + c.swatch().hex() + " " + hundredths(c.dryUm())).orElse("") + " coats " + o.coats() + " thin " + o.thin()
-                    + " area " + hundredths(o.areaMm2()) + " hand " + o.hand() + " between " + o.between() + " dries " + o.dries() + " from " + time.start() + " to " + time.end() + " soft " + hundredths(o.soft().mm())
+            lines.add(i + 1 + " " + o.kind() + " | " + StepWords.title(o) + " | " + StepWords.sentence(o) + " | " + StepWords.reason(o) + " | " + StepWords.tool(o));
+            lines.add("   " + o.mix().map(m -> m.parts().toString()).orElse("") + o.coat().map(c -> " " + c.name() + " " + c.swatch().hex() + " " + hundredths(c.dryUm())).orElse("") + " coats " + o.coats() + " thin " + o.layer().map(l -> l.load().thin()).orElse(1.0)
+                    + " area " + hundredths(o.work().areaMm2()) + " hand " + o.work().hand() + " between " + o.work().between() + " dries " + o.work().dries() + " from " + time.start() + " to " + time.end() + " soft " + hundredths(o.soft().mm())
                     + o.soft().within().map(w -> " in " + sum(w)).orElse("") + o.wet().map(w -> " wet " + w.first() + " " + w.open() + " " + w.work()).orElse("") + " place " + sum(o.place()));
-            o.after().forEach(a -> lines.add("   after " + (a.step() + 1) + " " + a.reason()));
+            o.after().forEach(a -> lines.add("   after " + (a.step() + 1) + " " + StepWords.reason(a)));
         }
         for (Finding finding : plan.findings()) {
-            lines.add(finding.weight() + " " + finding.stage() + " " + finding.sentence() + " " + finding.remedies().stream().map(Finding.Remedy::label).toList());
+            lines.add(finding.weight() + " " + finding.stage() + " " + FindingWords.sentence(finding) + " " + finding.remedies().stream().map(FindingWords::label).toList());
         }
         plan.supplies().forEach(s -> lines.add(s.paint() + " " + hundredths(s.needed().value()) + " ml of " + hundredths(s.left().value())));
         lines.add("hand " + plan.handTime() + " ready " + plan.readyAfter() + " film " + hundredths(plan.thickestUm()) + plan.weakest().map(w -> " at " + hundredths(w.x()) + " " + hundredths(w.y()) + " " + hundredths(w.um())

@@ -6,9 +6,9 @@ import java.util.function.Supplier;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.drying.Climate;
 import mosspebble.core.plan.PaintPlan;
-import mosspebble.core.plan.Planner;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
+import mosspebble.core.rules.Plans;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.units.LengthUnit;
@@ -81,7 +81,7 @@ final class Child {
     /** Writes sheets and plans over and over. */
     private static void export(Path folder) throws Exception {
         Project stone = Project.begin("stone", "Stone", Stone.cobble()); // a plan of few steps: it is the writing that is to be hit
-        PaintPlan plan = Planner.plan(stone, Survey.of(stone.stone()), new Palette(LanternWalk.shelf()), BuiltIn.repertoire(), Climate.room());
+        PaintPlan plan = Plans.plan(stone, Survey.of(stone.stone()), new Palette(LanternWalk.shelf()), BuiltIn.repertoire(), Climate.room());
         Files.createDirectories(folder);
         say("begin");
         for (int i = 1;; i++) {

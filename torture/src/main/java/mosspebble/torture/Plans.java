@@ -2,13 +2,12 @@ package mosspebble.torture;
 
 import java.util.ArrayList;
 import java.util.List;
+import mosspebble.core.area.Remembered;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.plan.PaintPlan;
-import mosspebble.core.plan.Planner;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
 import mosspebble.core.project.Workshop;
-import mosspebble.core.area.Remembered;
 import mosspebble.core.sketch.Repertoire;
 import mosspebble.core.stone.Survey;
 import mosspebble.files.BuiltIn;
@@ -43,8 +42,8 @@ final class Plans {
         long from = System.nanoTime();
         List<Throwable> troubled = new ArrayList<>();
         try {
-            PaintPlan plan = Planner.plan(project, Survey.of(project.stone()), new Workshop(new Palette(studio.shelf()), repertoire, studio.climate(), studio.tests()), new Remembered(), troubled::add);
-            row.acknowledged += plan.operations().size();
+            PaintPlan plan = mosspebble.core.rules.Plans.plan(project, Survey.of(project.stone()), new Workshop(new Palette(studio.shelf()), repertoire, studio.climate(), studio.tests()), new Remembered(), troubled::add);
+            row.acknowledged += plan.steps().size();
         } catch (RuntimeException | StackOverflowError | OutOfMemoryError e) {
             row.lost++;
             tally.fault("no plan at all, seed " + name + ": " + e);

@@ -10,6 +10,8 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
+import mosspebble.core.advice.Neighbours;
+import mosspebble.core.advice.Schemes;
 import mosspebble.core.blend.Blend;
 import mosspebble.core.colour.Closer;
 import mosspebble.core.colour.ColourWords;
@@ -20,12 +22,10 @@ import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.colour.RecipeSearch;
 import mosspebble.core.colour.Shelf;
-import mosspebble.core.project.Habits;
-import mosspebble.core.advice.Neighbours;
-import mosspebble.core.plan.Operation;
 import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.Step;
+import mosspebble.core.project.Habits;
 import mosspebble.core.project.Project;
-import mosspebble.core.advice.Schemes;
 import mosspebble.core.sketch.PlacedPart;
 import mosspebble.core.sketch.Role;
 import mosspebble.core.sketch.Slot;
@@ -306,10 +306,10 @@ public final class ColourDesk {
         }
         double area = 0;
         int coats = 0;
-        for (Operation operation : plan.operations()) {
-            if (operation.mix().equals(mix) && operation.kind() != Operation.Kind.SEAL) {
-                area += operation.areaMm2() * operation.coats() * operation.thin();
-                coats = Math.max(coats, operation.coats());
+        for (Step step : plan.steps()) {
+            if (step instanceof Step.Lay lay && step.mix().equals(mix)) {
+                area += lay.work().areaMm2() * lay.coats() * lay.paint().load().thin();
+                coats = Math.max(coats, lay.coats());
             }
         }
         return new double[] {area, coats};

@@ -12,19 +12,19 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
+import mosspebble.core.area.Grid;
+import mosspebble.core.area.Remembered;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.colour.Shelf;
 import mosspebble.core.picture.StonePicture;
 import mosspebble.core.picture.StoneTerrain;
 import mosspebble.core.plan.Look;
 import mosspebble.core.plan.PaintPlan;
-import mosspebble.core.plan.Planner;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
 import mosspebble.core.project.Workshop;
-import mosspebble.core.area.Grid;
+import mosspebble.core.rules.Plans;
 import mosspebble.core.sketch.OwnFile;
-import mosspebble.core.area.Remembered;
 import mosspebble.core.sketch.Repertoire;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.Survey;
@@ -196,7 +196,7 @@ public class PlanDesk implements AutoCloseable {
     /** The plan of a project; only on the worker. */
     public PaintPlan plan(Project project, Studio studio) {
         Workshop workshop = new Workshop(palette(studio.shelf()), repertoire(studio), studio.climate(), studio.tests());
-        return Planner.plan(project, survey(project.stone()), workshop, remembered.computeIfAbsent(project.id(), id -> new Remembered()), error -> Journal.trouble("planning a thing of a sketch", error));
+        return Plans.plan(project, survey(project.stone()), workshop, remembered.computeIfAbsent(project.id(), id -> new Remembered()), error -> Journal.trouble("planning a thing of a sketch", error));
     }
 
     /** The picture of a plan at so many pixels per mm; only on the worker. */

@@ -122,7 +122,7 @@ public final class Show {
 
     /** Steps shown: those asked for, at most all. */
     public int steps() {
-        return plan.get() == null ? 0 : Math.min(workbench.stepProperty().get(), plan.get().operations().size());
+        return plan.get() == null ? 0 : Math.min(workbench.stepProperty().get(), plan.get().steps().size());
     }
 
     /** The stone seen from a viewpoint, as last asked; null before. */

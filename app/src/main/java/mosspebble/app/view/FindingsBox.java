@@ -10,6 +10,7 @@ import javafx.scene.layout.VBox;
 import mosspebble.app.model.Show;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.finding.Finding;
+import mosspebble.core.words.FindingWords;
 
 /** Plain sentences with the number and the reason, and the remedy as a button. */
 final class FindingsBox extends VBox {
@@ -41,7 +42,7 @@ final class FindingsBox extends VBox {
             });
             weight.getStyleClass().addAll("weight", weight.getText());
             weight.setMinWidth(Region.USE_PREF_SIZE);
-            Label sentence = new Label(finding.sentence());
+            Label sentence = new Label(FindingWords.sentence(finding));
             sentence.setWrapText(true);
             sentence.setMinHeight(Region.USE_PREF_SIZE);
             VBox words = new VBox(4, sentence);
@@ -50,14 +51,14 @@ final class FindingsBox extends VBox {
             FlowPane remedies = new FlowPane(4, 4);
             for (int k = 0; k < finding.remedies().size(); k++) {
                 Finding.Remedy remedy = finding.remedies().get(k);
-                remedies.getChildren().add(Panel.button("remedy-" + own + (k == 0 ? "" : "-" + k), remedy.label(), "Does it; undo with Ctrl Z", () -> workbench.edit(remedy.label(), remedy.change())));
+                remedies.getChildren().add(Panel.button("remedy-" + own + (k == 0 ? "" : "-" + k), FindingWords.label(remedy), "Does it; undo with Ctrl Z", () -> workbench.edit(FindingWords.label(remedy), remedy.change())));
             }
             if (!finding.remedies().isEmpty()) {
                 remedies.setPrefWrapLength(200);
                 words.getChildren().add(remedies);
             }
             HBox row = new HBox(8, weight, words);
-            row.setAccessibleText(weight.getText() + ": " + finding.sentence());
+            row.setAccessibleText(weight.getText() + ": " + FindingWords.sentence(finding));
             getChildren().add(row);
         }
     }

@@ -25,6 +25,7 @@ import mosspebble.core.supplies.PaintUse;
 import mosspebble.core.timetable.Durations;
 import mosspebble.core.units.LengthUnit;
 import mosspebble.core.units.Numbers;
+import mosspebble.core.words.CareWords;
 import mosspebble.files.FileTrouble;
 import mosspebble.files.InFile;
 import mosspebble.files.Journal;
@@ -96,8 +97,8 @@ final class FinishPanel extends Panel {
             boolean outdoors = project().map(p -> p.habits().outdoors()).orElse(true);
             place.show(outdoors);
             SealAdvice advice = SealAdvice.of(stone(), outdoors);
-            sealing.setText(advice.coats() + " coats of varnish, " + Durations.words(advice.between()) + " apart, cured after " + Durations.words(advice.cure()) + ". " + advice.reason());
-            cautions.getChildren().setAll(advice.cautions().stream().map(Panel::quiet).toList());
+            sealing.setText(advice.coats() + " coats of varnish, " + Durations.words(advice.between()) + " apart, cured after " + Durations.words(advice.cure()) + ". " + CareWords.reason(advice));
+            cautions.getChildren().setAll(CareWords.cautions(advice).stream().map(Panel::quiet).toList());
             supplies.getChildren().clear();
             PaintPlan plan = show.plan();
             if (plan == null || plan.supplies().isEmpty()) {

@@ -13,12 +13,12 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import mosspebble.app.model.MendDesk;
+import mosspebble.core.advice.Correction;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.PaintKind;
 import mosspebble.core.colour.Shelf;
-import mosspebble.core.advice.Correction;
-import mosspebble.core.plan.Operation;
 import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.Step;
 import mosspebble.core.timetable.Durations;
 import mosspebble.core.units.Srgb;
 
@@ -78,7 +78,7 @@ final class MendMatter extends Matter {
         });
     }
 
-    private Node row(int number, Correction.Step step) {
+    private Node row(int number, Correction.Repair step) {
         Label n = new Label(String.valueOf(number));
         n.getStyleClass().add("step-number");
         Label words = new Label(step.sentence());
@@ -101,7 +101,7 @@ final class MendMatter extends Matter {
         Shelf shelf = panel.workbench.studio().shelf();
         Map<Mix, Srgb> looks = new LinkedHashMap<>();
         if (plan != null) {
-            plan.operations().stream().filter(o -> o.kind() != Operation.Kind.SEAL && o.coat().isPresent()).forEach(o -> looks.putIfAbsent(o.mix().orElseThrow(), o.coat().get().swatch()));
+            plan.steps().stream().filter(o -> o.kind() != Step.Kind.SEAL && o.coat().isPresent()).forEach(o -> looks.putIfAbsent(o.mix().orElseThrow(), o.coat().get().swatch()));
         }
         shelf.ofKind(PaintKind.PEN).forEach(p -> looks.putIfAbsent(Mix.of(p.id()), p.swatch()));
         colours.getChildren().clear();

@@ -16,10 +16,10 @@ import javafx.scene.shape.Circle;
 import javafx.scene.shape.SVGPath;
 import mosspebble.app.model.Show;
 import mosspebble.app.model.Workbench;
-import mosspebble.core.finding.Finding;
 import mosspebble.core.finding.Finding.Stage;
-import mosspebble.core.plan.Operation;
+import mosspebble.core.finding.Finding;
 import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.Step;
 
 /** The stages as stepping stones that climb from the bottom to the top; each tells whether it is settled, open or has something to mind. */
 final class PathRail extends Pane {
@@ -93,7 +93,7 @@ final class PathRail extends Pane {
         for (int i = 0; i < STONES.size(); i++) {
             Stage stage = STONES.get(i).stage();
             long count = plan == null ? 0 : plan.findings().stream().filter(f -> f.stage() == stage && f.weight() != Finding.Weight.TIP).count();
-            boolean settled = plan != null && count == 0 && (stage == Stage.STONE || !plan.operations().isEmpty());
+            boolean settled = plan != null && count == 0 && (stage == Stage.STONE || !plan.steps().isEmpty());
             buttons.get(i).pseudoClassStateChanged(CURRENT, workbench.stageProperty().get() == stage);
             buttons.get(i).pseudoClassStateChanged(SETTLED, settled);
             slips.get(i).setText(count == 0 ? "" : String.valueOf(count));
@@ -108,8 +108,8 @@ final class PathRail extends Pane {
 
     /** The colour of the largest painted area, or of the stone. */
     private static Color mainColour(PaintPlan plan) {
-        return plan.operations().stream().filter(o -> o.kind() == Operation.Kind.FILL || o.kind() == Operation.Kind.GROUND)
-                .max((a, b) -> Double.compare(a.areaMm2(), b.areaMm2())).flatMap(o -> o.coat()).map(c -> Swatch.colour(c.swatch()))
+        return plan.steps().stream().filter(o -> o.kind() == Step.Kind.FILL || o.kind() == Step.Kind.GROUND)
+                .max((a, b) -> Double.compare(a.work().areaMm2(), b.work().areaMm2())).flatMap(o -> o.coat()).map(c -> Swatch.colour(c.swatch()))
                 .orElse(Swatch.colour(plan.survey().stone().colour()));
     }
 

@@ -17,6 +17,7 @@ import mosspebble.core.stone.Casting;
 import mosspebble.core.timetable.Durations;
 import mosspebble.core.units.Millilitres;
 import mosspebble.core.units.Numbers;
+import mosspebble.core.words.CareWords;
 
 /** What the bare stone needs before the first pencil line; casting one; weighing it until its mass is steady. */
 final class ReadyMatter extends Matter {
@@ -112,10 +113,10 @@ final class ReadyMatter extends Matter {
             return;
         }
         steps.getChildren().clear();
-        for (Preparation.Step step : Preparation.of(plan.survey(), panel.workbench.studio().climate())) {
-            Label title = new Label(step.title() + (step.waits().isZero() ? "" : ", then " + Durations.words(step.waits())));
+        for (Preparation.Task task : Preparation.of(plan.survey(), panel.workbench.studio().climate())) {
+            Label title = new Label(CareWords.title(task) + (task.waits().isZero() ? "" : ", then " + Durations.words(task.waits())));
             title.setWrapText(true);
-            steps.getChildren().add(new VBox(1, title, Panel.quiet(step.reason())));
+            steps.getChildren().add(new VBox(1, title, Panel.quiet(CareWords.reason(task))));
         }
         List<SteadyMass.Weighing> weighings = panel.project().map(Project::weighings).orElse(List.of());
         Panel.present(forget, !weighings.isEmpty());

@@ -35,6 +35,7 @@ import mosspebble.core.units.Millimetres;
 import mosspebble.core.units.Numbers;
 import mosspebble.core.units.Srgb;
 import mosspebble.core.units.Words;
+import mosspebble.core.words.CareWords;
 
 /** The paint in hand: what it is, how it hides and dries, what is left, and what it smears under. */
 final class ShelfPanel extends Panel {
@@ -154,14 +155,14 @@ final class ShelfPanel extends Panel {
     private static VBox rules() {
         VBox rules = new VBox(6);
         rules.setId("rules");
-        for (Compatibility.Rule rule : Compatibility.RULES) {
+        for (Compatibility.Rule rule : Compatibility.Rule.values()) {
             Label weight = new Label(switch (rule.severity()) {
                 case NEVER -> "never";
                 case CARE -> "care";
                 case NOTE -> "note";
             });
             weight.getStyleClass().addAll("weight", rule.severity() == Compatibility.Severity.NEVER ? "problem" : "quiet");
-            Label words = quiet(Words.upper(rule.name()) + ": " + rule.sentence());
+            Label words = quiet(Words.upper(CareWords.title(rule)) + ": " + CareWords.sentence(rule));
             HBox row = new HBox(6, weight, words);
             HBox.setHgrow(words, Priority.ALWAYS);
             rules.getChildren().add(row);
@@ -237,17 +238,15 @@ final class ShelfPanel extends Panel {
 
     private Region test(Paint below, Paint sealer) {
         Optional<SmearTest> own = desk.test(sealer.id());
-        String rule = Compatibility.of(below, sealer, true, List.of()).map(Compatibility.Verdict::sentence).orElse("The rules know nothing against it.");
+        Optional<String> against = Compatibility.of(below, sealer, true, List.of()).map(CareWords::sentence);
         Choice<SmearTest.Outcome> outcome = new Choice<>(sealer.name(), o -> desk.test(sealer.id(), Optional.ofNullable(o)));
-        outcome.option("test-none-" + sealer.id(), "not tested", null, rule);
+        outcome.option("test-none-" + sealer.id(), "not tested", null, against.orElse("The rules know nothing against it."));
         for (SmearTest.Outcome each : new SmearTest.Outcome[] {SmearTest.Outcome.FINE, SmearTest.Outcome.SMEARS, SmearTest.Outcome.LIFTS, SmearTest.Outcome.CLOUDS}) {
             outcome.option("test-" + each.name().toLowerCase(Locale.ROOT) + "-" + sealer.id(), each.label(), each, "Your test piece: it " + each.label());
         }
         outcome.show(own.map(SmearTest::outcome).orElse(null));
         VBox box = new VBox(2, outcome);
-        if (own.isEmpty() && !rule.startsWith("The rules")) {
-            box.getChildren().add(quiet(rule));
-        }
+        against.filter(rule -> own.isEmpty()).ifPresent(rule -> box.getChildren().add(quiet(rule)));
         return box;
     }
 }

@@ -27,19 +27,19 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.scene.text.TextAlignment;
 import javafx.stage.FileChooser;
-import mosspebble.app.model.Deed;
-import mosspebble.app.model.Offers;
 import mosspebble.app.model.ColourDesk;
+import mosspebble.app.model.Deed;
 import mosspebble.app.model.FileWork;
 import mosspebble.app.model.MendDesk;
+import mosspebble.app.model.Offers;
 import mosspebble.app.model.PhotoDesk;
-import mosspebble.app.model.ShelfDesk;
 import mosspebble.app.model.PlanDesk;
+import mosspebble.app.model.ShelfDesk;
 import mosspebble.app.model.Show;
 import mosspebble.app.model.SketchDesk;
-import mosspebble.app.model.StoneBench;
 import mosspebble.app.model.StoneBench.Middle;
 import mosspebble.app.model.StoneBench.Page;
+import mosspebble.app.model.StoneBench;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.finding.Finding.Stage;
 import mosspebble.core.plan.Look;
@@ -204,7 +204,7 @@ public final class Shell extends StackPane {
             name.setTooltip(project.map(p -> new Tooltip(p.name())).orElse(null));
             purpose.setText(project.map(Project::purpose).orElse(""));
             PaintPlan plan = show.plan();
-            ready.setText(plan == null || plan.operations().isEmpty() ? "" : "ready after " + Durations.words(plan.readyAfter()) + ", " + Durations.words(plan.handTime()) + " by hand");
+            ready.setText(plan == null || plan.steps().isEmpty() ? "" : "ready after " + Durations.words(plan.readyAfter()) + ", " + Durations.words(plan.handTime()) + " by hand");
         };
         workbench.shownProperty().addListener((o, a, b) -> {
             if (!workbench.isDrafting()) {

@@ -13,12 +13,13 @@ import javafx.scene.layout.VBox;
 import mosspebble.app.model.Show;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.drying.Climate;
-import mosspebble.core.plan.Operation;
 import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.Step;
 import mosspebble.core.timetable.Durations;
 import mosspebble.core.timetable.Sitting;
 import mosspebble.core.units.Celsius;
 import mosspebble.core.units.Numbers;
+import mosspebble.core.words.StepWords;
 import mosspebble.instruments.ClimateProbe;
 
 /** When it is done: the room, the times one after the other, ready-when. */
@@ -88,12 +89,12 @@ final class SittingPanel extends Panel {
 
     private void list(PaintPlan plan) {
         rows.getChildren().clear();
-        if (plan.operations().isEmpty()) {
+        if (plan.steps().isEmpty()) {
             rows.getChildren().add(quiet("No plan yet: choose a subject in Sketch."));
             return;
         }
-        for (int i = 0; i < plan.operations().size(); i++) {
-            Operation step = plan.operations().get(i);
+        for (int i = 0; i < plan.steps().size(); i++) {
+            Step step = plan.steps().get(i);
             Sitting.Step time = plan.sitting().steps().get(i);
             if (time.waited().toSeconds() >= 60) {
                 Label wait = quiet("wait " + Durations.words(time.waited()) + " until dry");
@@ -102,8 +103,8 @@ final class SittingPanel extends Panel {
             }
             Label start = new Label(clock(time.start()));
             start.getStyleClass().add("clock");
-            Label words = new Label(step.title());
-            words.setTooltip(new Tooltip(step.sentence()));
+            Label words = new Label(StepWords.title(step));
+            words.setTooltip(new Tooltip(StepWords.sentence(step)));
             HBox.setHgrow(words, Priority.ALWAYS);
             words.setMaxWidth(Double.MAX_VALUE);
             Label took = quiet(Durations.words(time.end().minus(time.start())));

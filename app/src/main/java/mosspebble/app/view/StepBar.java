@@ -17,6 +17,7 @@ import mosspebble.app.model.Workbench;
 import mosspebble.core.picture.StonePicture;
 import mosspebble.core.plan.Look;
 import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.words.StepWords;
 
 /** Below a painted stone: steps through the painting, plays it coat by coat, holds a moment to compare with, and chooses the look. */
 final class StepBar extends HBox {
@@ -96,7 +97,7 @@ final class StepBar extends HBox {
         play.setText(on ? "❚❚" : "▶");
         if (on) {
             PaintPlan plan = show.plan();
-            if (plan != null && show.steps() >= plan.operations().size()) {
+            if (plan != null && show.steps() >= plan.steps().size()) {
                 workbench.stepProperty().set(0);
             }
             playing = new Timeline(new KeyFrame(Duration.millis(420), e -> advance()));
@@ -132,7 +133,7 @@ final class StepBar extends HBox {
         PaintPlan plan = show.plan();
         if (plan != null) {
             int next = show.steps() + by;
-            workbench.stepProperty().set(next >= plan.operations().size() ? Integer.MAX_VALUE : Math.max(0, next));
+            workbench.stepProperty().set(next >= plan.steps().size() ? Integer.MAX_VALUE : Math.max(0, next));
         }
     }
 
@@ -145,14 +146,14 @@ final class StepBar extends HBox {
     /** Shows how many steps there are and which is shown. */
     void refresh() {
         PaintPlan plan = show.plan();
-        int count = plan == null ? 0 : plan.operations().size();
+        int count = plan == null ? 0 : plan.steps().size();
         showingSteps = true;
         stepSlider.setMax(Math.max(1, count));
         stepSlider.setValue(show.steps());
         stepSlider.setDisable(count == 0);
         showingSteps = false;
         int at = show.steps();
-        stepWords.setText(count == 0 ? "no steps yet" : at == 0 ? "bare stone" : at + " of " + count + "  " + (workbench.coatProperty().get() > 0 ? "coat " + workbench.coatProperty().get() + ": " : "") + plan.operations().get(at - 1).title());
+        stepWords.setText(count == 0 ? "no steps yet" : at == 0 ? "bare stone" : at + " of " + count + "  " + (workbench.coatProperty().get() > 0 ? "coat " + workbench.coatProperty().get() + ": " : "") + StepWords.title(plan.steps().get(at - 1)));
         int held = workbench.heldProperty().get();
         hold.setSelected(held >= 0);
         hold.setText(held < 0 ? "hold" : "held: " + Math.min(held, count));

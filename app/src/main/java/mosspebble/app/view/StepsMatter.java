@@ -14,11 +14,12 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import mosspebble.core.plan.Operation;
 import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.Step;
 import mosspebble.core.timetable.Durations;
 import mosspebble.core.units.Numbers;
 import mosspebble.core.units.Srgb;
+import mosspebble.core.words.StepWords;
 
 /** The steps in order; the one in hand with what to do, how long, what it waits for and why. The order can be changed by hand. */
 final class StepsMatter extends Matter {
@@ -26,7 +27,7 @@ final class StepsMatter extends Matter {
     private static final int MOST_WAITS = 4;
 
     private final Panel panel;
-    private final ListView<Operation> steps = new ListView<>();
+    private final ListView<Step> steps = new ListView<>();
     private final Label title = new Label();
     private final Label sentence = new Label();
     private final Label reason = Panel.quiet("");
@@ -81,12 +82,12 @@ final class StepsMatter extends Matter {
     private void move(int by) {
         PaintPlan plan = panel.show.plan();
         int at = panel.show.steps() - 1;
-        if (plan == null || at < 0 || !plan.operations().get(at).kind().movable()) {
+        if (plan == null || at < 0 || !plan.steps().get(at).kind().movable()) {
             panel.workbench.tell("Washing, pencil, signature and seal keep their place.");
             return;
         }
-        List<String> keys = new ArrayList<>(plan.operations().stream().filter(o -> o.kind().movable() && o.kind() != Operation.Kind.PRIME && o.kind() != Operation.Kind.MORE).map(Operation::key).toList());
-        String key = plan.operations().get(at).key();
+        List<String> keys = new ArrayList<>(plan.steps().stream().filter(o -> o.kind().movable() && o.kind() != Step.Kind.PRIME && o.kind() != Step.Kind.MORE).map(Step::key).toList());
+        String key = plan.steps().get(at).key();
         int from = keys.indexOf(key);
         int to = from + by;
         if (from < 0 || to < 0 || to >= keys.size()) {
@@ -96,7 +97,7 @@ final class StepsMatter extends Matter {
         keys.remove(from);
         keys.add(to, key);
         pending = key;
-        panel.edit((by < 0 ? "Earlier: " : "Later: ") + plan.operations().get(at).title(), p -> p.withOrder(keys));
+        panel.edit((by < 0 ? "Earlier: " : "Later: ") + StepWords.title(plan.steps().get(at)), p -> p.withOrder(keys));
     }
 
     private String pending = "";
@@ -105,7 +106,7 @@ final class StepsMatter extends Matter {
     void refresh() {
         PaintPlan plan = panel.show.plan();
         showing = true;
-        List<Operation> now = plan == null ? List.of() : plan.operations();
+        List<Step> now = plan == null ? List.of() : plan.steps();
         if (!steps.getItems().equals(now)) {
             steps.getItems().setAll(now);
         }
@@ -117,7 +118,7 @@ final class StepsMatter extends Matter {
         }
         pending = "";
         Panel.present(own, panel.project().filter(p -> !p.order().isEmpty()).isPresent());
-        film.setText(plan == null ? "" : plan.weakest().map(w -> "The film is thickest under " + plan.operations().get(w.top()).what() + ": " + Numbers.text(w.um(), 0) + " µm in " + w.coats() + " coats"
+        film.setText(plan == null ? "" : plan.weakest().map(w -> "The film is thickest under " + StepWords.what(plan.steps().get(w.top())) + ": " + Numbers.text(w.um(), 0) + " µm in " + w.coats() + " coats"
                 + (w.onRim() ? ", on the rim." : ".")).orElse(""));
         select();
     }
@@ -134,33 +135,33 @@ final class StepsMatter extends Matter {
         }
         showing = false;
         waits.getChildren().clear();
-        boolean none = plan == null || count == 0 || count > plan.operations().size();
-        earlier.setDisable(none || !plan.operations().get(count - 1).kind().movable());
+        boolean none = plan == null || count == 0 || count > plan.steps().size();
+        earlier.setDisable(none || !plan.steps().get(count - 1).kind().movable());
         later.setDisable(earlier.isDisable());
         if (none) {
             title.setText("The bare stone");
-            sentence.setText(plan == null || plan.operations().isEmpty() ? "No plan yet: choose a subject in Sketch." : "Step through the painting with the slider, the list, or , and .");
+            sentence.setText(plan == null || plan.steps().isEmpty() ? "No plan yet: choose a subject in Sketch." : "Step through the painting with the slider, the list, or , and .");
             facts.setText("");
             reason.setText("");
             return;
         }
-        Operation step = plan.operations().get(count - 1);
-        title.setText(step.title());
-        sentence.setText(step.sentence());
-        facts.setText(step.tool() + " · hand " + Durations.words(step.hand()) + (step.between().isZero() ? "" : " · " + Durations.words(step.between()) + " between coats")
-                + (step.dries().isZero() ? "" : " · then dries " + Durations.words(step.dries()))
+        Step step = plan.steps().get(count - 1);
+        title.setText(StepWords.title(step));
+        sentence.setText(StepWords.sentence(step));
+        facts.setText(StepWords.tool(step) + " · hand " + Durations.words(step.work().hand()) + (step.work().between().isZero() ? "" : " · " + Durations.words(step.work().between()) + " between coats")
+                + (step.work().dries().isZero() ? "" : " · then dries " + Durations.words(step.work().dries()))
                 + step.wet().map(w -> " · wet into wet, " + Durations.words(w.work()) + " of " + Durations.words(w.open()) + " open").orElse(""));
-        reason.setText(step.reason());
-        List<Operation.After> after = step.after().stream().filter(a -> plan.operations().get(a.step()).kind().movable()).toList();
-        after.subList(Math.max(0, after.size() - MOST_WAITS), after.size()).forEach(a -> waits.getChildren().add(Panel.quiet("waits for " + (a.step() + 1) + " " + plan.operations().get(a.step()).title() + ": " + a.reason())));
+        reason.setText(StepWords.reason(step));
+        List<Step.After> after = step.after().stream().filter(a -> plan.steps().get(a.step()).kind().movable()).toList();
+        after.subList(Math.max(0, after.size() - MOST_WAITS), after.size()).forEach(a -> waits.getChildren().add(Panel.quiet("waits for " + (a.step() + 1) + " " + StepWords.title(plan.steps().get(a.step())) + ": " + StepWords.reason(a))));
         if (after.size() > MOST_WAITS) {
             waits.getChildren().add(Panel.quiet("and for " + (after.size() - MOST_WAITS) + " more before them"));
         }
     }
 
-    private static final class StepCell extends ListCell<Operation> {
+    private static final class StepCell extends ListCell<Step> {
         @Override
-        protected void updateItem(Operation step, boolean empty) {
+        protected void updateItem(Step step, boolean empty) {
             super.updateItem(step, empty);
             if (empty || step == null) {
                 setGraphic(null);
@@ -171,7 +172,7 @@ final class StepsMatter extends Matter {
             number.getStyleClass().add("step-number");
             Node dab = step.coat().isPresent() ? new Swatch(step.coat().get().swatch(), 14) : new Swatch(Srgb.ofHex("#cfc6b2"), 14);
             dab.setOpacity(step.coat().isPresent() ? 1 : 0.35);
-            Label words = new Label(step.title());
+            Label words = new Label(StepWords.title(step));
             words.setMinWidth(0);
             Region gap = new Region();
             HBox.setHgrow(gap, Priority.ALWAYS);
@@ -183,7 +184,7 @@ final class StepsMatter extends Matter {
             setPrefWidth(0); // as wide as the list: long titles are shortened, not scrolled
             setGraphic(row);
             setText(null);
-            setAccessibleText("Step " + (getIndex() + 1) + ": " + step.title() + (step.coats() > 1 ? ", " + step.coats() + " coats" : ""));
+            setAccessibleText("Step " + (getIndex() + 1) + ": " + StepWords.title(step) + (step.coats() > 1 ? ", " + step.coats() + " coats" : ""));
         }
     }
 }

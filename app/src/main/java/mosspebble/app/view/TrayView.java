@@ -1,7 +1,7 @@
 package mosspebble.app.view;
 
-import java.util.HashMap;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -23,10 +23,10 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import mosspebble.app.model.Show;
 import mosspebble.app.model.Workbench;
+import mosspebble.core.area.Grid;
 import mosspebble.core.picture.StonePicture;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.project.Project;
-import mosspebble.core.area.Grid;
 import mosspebble.core.stone.StoneOutline;
 import mosspebble.core.timetable.Durations;
 
@@ -152,7 +152,7 @@ final class TrayView extends StackPane {
             image.setFitHeight(grid.rows() * grid.cellMm() * scale);
             image.setSmooth(true);
             picture.getChildren().add(image);
-            state = plan.operations().isEmpty() ? "no subject yet" : "ready after " + Durations.words(plan.readyAfter());
+            state = plan.steps().isEmpty() ? "no subject yet" : "ready after " + Durations.words(plan.readyAfter());
         }
         Label name = new Label(project.name());
         name.getStyleClass().add("tray-name");

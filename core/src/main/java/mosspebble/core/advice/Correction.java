@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import mosspebble.core.area.Grid;
 import mosspebble.core.coats.Coat;
 import mosspebble.core.coats.Film;
 import mosspebble.core.coats.FilmMap;
@@ -13,11 +14,11 @@ import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.drying.Climate;
 import mosspebble.core.drying.Drying;
-import mosspebble.core.area.Grid;
 import mosspebble.core.plan.Look;
-import mosspebble.core.plan.Operation;
 import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.Step;
 import mosspebble.core.units.Words;
+import mosspebble.core.words.StepWords;
 
 /**
  * How a mistake at one place is put right: let dry, bring back what was there coat by coat, restore the line. Which colours lie there comes from the plan as far as it is painted; how
@@ -25,7 +26,7 @@ import mosspebble.core.units.Words;
  *
  * @param place what lies there, in the painter's words
  */
-public record Correction(String place, List<Step> steps) {
+public record Correction(String place, List<Repair> steps) {
 
     /** What went wrong. */
     public enum Mishap {
@@ -65,7 +66,7 @@ public record Correction(String place, List<Step> steps) {
      * @param mix what is laid; empty if nothing
      * @param waits until the next step
      */
-    public record Step(String sentence, Optional<Mix> mix, int coats, Duration waits) {}
+    public record Repair(String sentence, Optional<Mix> mix, int coats, Duration waits) {}
 
     /** Most coats worth laying; beyond, take the paint off. */
     private static final int MOST_COATS = 5;
@@ -90,7 +91,7 @@ public record Correction(String place, List<Step> steps) {
         private final int film;
         private final List<Film> stack;
         private final boolean sealed;
-        private final List<Step> steps = new ArrayList<>();
+        private final List<Repair> steps = new ArrayList<>();
 
         Bench(PaintPlan plan, int done, double x, double y, Palette palette, Climate climate) {
             this.plan = plan;
@@ -106,7 +107,7 @@ public record Correction(String place, List<Step> steps) {
         }
 
         Correction correct(Mishap mishap, Optional<Mix> slipped) {
-            String place = stack.isEmpty() ? "bare stone" : plan.operations().get(top().step()).what() + ", " + top().name();
+            String place = stack.isEmpty() ? "bare stone" : StepWords.what(plan.steps().get(top().step())) + ", " + top().name();
             if (sealed) {
                 say("The stone is sealed here: wipe it, dull the place with very fine paper so that paint grips, and dust it off.", Duration.ZERO);
             }
@@ -128,7 +129,7 @@ public record Correction(String place, List<Step> steps) {
         }
 
         private void say(String sentence, Duration wait) {
-            steps.add(new Step(sentence, Optional.empty(), 0, wait));
+            steps.add(new Repair(sentence, Optional.empty(), 0, wait));
         }
 
         private Duration dry(Optional<Mix> mix) {
@@ -148,7 +149,7 @@ public record Correction(String place, List<Step> steps) {
         /** Brings back the colour that was there, with as many coats as hide what slipped. */
         private void restore(Optional<Mix> slipped) {
             Coat right = top();
-            Operation step = plan.operations().get(right.step());
+            Step step = plan.steps().get(right.step());
             int ground = film;
             if (slipped.isPresent() && palette.colour(slipped.get()).isPresent()) {
                 Palette.Colour over = palette.colour(slipped.get()).get();
@@ -163,19 +164,19 @@ public record Correction(String place, List<Step> steps) {
                 if (white.isPresent()) {
                     Coat blocking = new Coat("block", white.get().optics().full().toSrgb(), white.get().optics(), white.get().dryUm(), 0, Sheen.MATT, right.step());
                     int blocked = table.over(ground, blocking, 2);
-                    steps.add(new Step("Two thin coats of " + palette.shelf().words(white.get().mix()) + " on the spot only.", Optional.of(white.get().mix()), 2, dry(Optional.of(white.get().mix())).multipliedBy(2)));
+                    steps.add(new Repair("Two thin coats of " + palette.shelf().words(white.get().mix()) + " on the spot only.", Optional.of(white.get().mix()), 2, dry(Optional.of(white.get().mix())).multipliedBy(2)));
                     coats = Math.min(MOST_COATS, table.coatsToHide(blocked, right, plan.project().habits().tolerance(), MOST_COATS));
                 } else {
                     coats = MOST_COATS;
                 }
             }
-            steps.add(new Step(Words.upper(Words.coats(coats)) + " of " + right.name() + " with a small brush, feathered out at the edge" + (coats > 1 ? "; each dry before the next." : "."), mix, coats, dry(mix).multipliedBy(coats)));
+            steps.add(new Repair(Words.upper(Words.coats(coats)) + " of " + right.name() + " with a small brush, feathered out at the edge" + (coats > 1 ? "; each dry before the next." : "."), mix, coats, dry(mix).multipliedBy(coats)));
         }
 
         /** Lines that the plan draws over the place and that the repair covers. */
         private void lines() {
-            plan.operations().stream().filter(o -> o.kind() == Operation.Kind.OUTLINE || o.kind() == Operation.Kind.DETAIL).findFirst()
-                    .ifPresent(o -> steps.add(new Step("Restore the line where the repair crossed it (" + o.tool() + ", " + o.coat().map(Coat::name).orElse("as before") + ").", o.mix(), 1, dry(o.mix()))));
+            plan.steps().stream().filter(o -> o.kind() == Step.Kind.OUTLINE || o.kind() == Step.Kind.DETAIL).findFirst()
+                    .ifPresent(o -> steps.add(new Repair("Restore the line where the repair crossed it (" + StepWords.tool(o) + ", " + o.coat().map(Coat::name).orElse("as before") + ").", o.mix(), 1, dry(o.mix()))));
         }
 
         private void recoloured(Optional<Mix> wanted) {
@@ -183,11 +184,11 @@ public record Correction(String place, List<Step> steps) {
                 say("Choose the colour that should be there.", Duration.ZERO);
                 return;
             }
-            say("Let the wrong colour dry.", dry(plan.operations().get(top().step()).mix()));
+            say("Let the wrong colour dry.", dry(plan.steps().get(top().step()).mix()));
             Palette.Colour right = palette.colour(wanted.get()).get();
             Coat coat = new Coat(palette.shelf().words(wanted.get()), right.optics().full().toSrgb(), right.optics(), right.dryUm(), right.dryingShift(), Sheen.SATIN, top().step());
             int coats = table.coatsToHide(film, coat, plan.project().habits().tolerance(), MOST_COATS + 2);
-            steps.add(new Step(coats > MOST_COATS + 2 ? "Prime the area with two coats first; " + coat.name() + " alone never hides what is there." : Words.upper(Words.coats(coats)) + " of " + coat.name() + " over the whole area, each dry before the next.",
+            steps.add(new Repair(coats > MOST_COATS + 2 ? "Prime the area with two coats first; " + coat.name() + " alone never hides what is there." : Words.upper(Words.coats(coats)) + " of " + coat.name() + " over the whole area, each dry before the next.",
                     wanted, Math.min(coats, MOST_COATS + 2), dry(wanted).multipliedBy(Math.min(coats, MOST_COATS + 2))));
             lines();
         }
@@ -204,9 +205,9 @@ public record Correction(String place, List<Step> steps) {
         }
 
         private void glitter() {
-            Optional<Mix> glitter = plan.operations().stream().filter(o -> o.coat().filter(c -> c.sheen() == Sheen.GLITTER).isPresent()).findFirst().flatMap(Operation::mix);
+            Optional<Mix> glitter = plan.steps().stream().filter(o -> o.coat().filter(c -> c.sheen() == Sheen.GLITTER).isPresent()).findFirst().flatMap(Step::mix);
             say("The binder of glitter paint is clear; bald places show what is below. A coat of a matching colour beneath would have hidden them.", dry(glitter));
-            steps.add(new Step("One or two further coats of the glitter paint, dabbed rather than brushed, each dry.", glitter, 2, dry(glitter).multipliedBy(2)));
+            steps.add(new Repair("One or two further coats of the glitter paint, dabbed rather than brushed, each dry.", glitter, 2, dry(glitter).multipliedBy(2)));
         }
 
         private void smudge() {
@@ -214,7 +215,7 @@ public record Correction(String place, List<Step> steps) {
             if (stack.isEmpty()) {
                 say("On bare stone: wipe with a barely damp cloth and let it dry.", Duration.ofMinutes(15));
             } else {
-                steps.add(new Step("One clean-up coat of " + top().name() + " round the sketch.", plan.operations().get(top().step()).mix(), 1, dry(plan.operations().get(top().step()).mix())));
+                steps.add(new Repair("One clean-up coat of " + top().name() + " round the sketch.", plan.steps().get(top().step()).mix(), 1, dry(plan.steps().get(top().step()).mix())));
             }
         }
     }

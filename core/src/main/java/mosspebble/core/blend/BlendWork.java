@@ -3,9 +3,10 @@ package mosspebble.core.blend;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import mosspebble.core.area.Shapes;
+import mosspebble.core.blend.Share.Kind;
 import mosspebble.core.colour.Ladder;
 import mosspebble.core.colour.Palette;
-import mosspebble.core.area.Shapes;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
@@ -35,7 +36,6 @@ public final class BlendWork {
     private static final GeometryFactory FACTORY = new GeometryFactory();
 
     private final Blend blend;
-    private final String title;
     private final Geometry area;
     private final List<Palette.Colour> colours;
     private final Geometry seen;
@@ -44,11 +44,10 @@ public final class BlendWork {
     private final long seed;
     private final List<Piece> pieces = new ArrayList<>();
 
-    private BlendWork(Blend blend, String title, Geometry area, Geometry seen, List<Palette.Colour> colours, Optional<Palette.Colour> white, Geometry subject, long seed) {
+    private BlendWork(Blend blend, Geometry area, Geometry seen, List<Palette.Colour> colours, Optional<Palette.Colour> white, Geometry subject, long seed) {
         this.white = white;
         this.blend = blend;
-        this.title = title;
-        this.area = area;
+                this.area = area;
         this.seen = seen;
         this.colours = colours;
         this.subject = subject;
@@ -56,7 +55,6 @@ public final class BlendWork {
     }
 
     /**
-     * @param title the painter's word for the area
      * @param area mm
      * @param seen what of it stays seen, mm: directions and sizes are counted there; empty for all
      * @param colours the area's own first, then those of the blend that can be mixed from the shelf
@@ -65,8 +63,8 @@ public final class BlendWork {
      * @param seed of the scattered marks
      * @return at least one piece; what has not the colours it needs is flat
      */
-    public static List<Piece> pieces(Blend blend, String title, Geometry area, Geometry seen, List<Palette.Colour> colours, Optional<Palette.Colour> white, Geometry subject, long seed) {
-        BlendWork work = new BlendWork(blend, title, area, body(seen.isEmpty() ? area : seen), colours, white, subject, seed);
+    public static List<Piece> pieces(Blend blend, Geometry area, Geometry seen, List<Palette.Colour> colours, Optional<Palette.Colour> white, Geometry subject, long seed) {
+        BlendWork work = new BlendWork(blend, area, body(seen.isEmpty() ? area : seen), colours, white, subject, seed);
         BlendKind kind = colours.size() - 1 < blend.kind().leastColours() ? BlendKind.FLAT : blend.kind();
         switch (kind) {
             case FLAT, GRADED_CELLS -> work.base();
@@ -92,14 +90,14 @@ public final class BlendWork {
         return inner.getArea() > 0.4 * seen.getArea() ? Shapes.grown(inner, SLIVER_MM) : seen;
     }
 
-    private void add(String what, Geometry place, Palette.Colour colour, double thin, boolean hides, double softMm, boolean wet, String how) {
+    private void add(Share share, Geometry place, Palette.Colour colour, double thin, boolean hides, double softMm, boolean wet) {
         if (place.getArea() > 0.2) {
-            pieces.add(new Piece(what, place, colour, thin, hides, softMm, wet, how));
+            pieces.add(new Piece(share, place, colour, thin, hides, softMm, wet));
         }
     }
 
     private void base() {
-        add(title, area, colours.get(0), 1, true, 0, false, "");
+        add(Share.WHOLE, area, colours.get(0), 1, true, 0, false);
     }
 
     private double size() {
@@ -109,19 +107,19 @@ public final class BlendWork {
     private void split() {
         Strips strips = new Strips(area, seen, blend.angle());
         double bow = -blend.amount() * 0.35 * strips.length();
-        add("the first part of " + title, strips.between(0, blend.join(), bow), colours.get(0), 1, true, 0, false, "Pencil the arched join first; paint up to it.");
-        add("the second part of " + title, strips.between(blend.join(), 1, bow), colours.get(1), 1, true, 0, false, "Along the join with the small brush, once the first colour is dry.");
+        add(Share.of(Kind.FIRST_PART), strips.between(0, blend.join(), bow), colours.get(0), 1, true, 0, false);
+        add(Share.of(Kind.SECOND_PART), strips.between(blend.join(), 1, bow), colours.get(1), 1, true, 0, false);
     }
 
     private void washed() {
-        add(title, area, colours.get(0), 0.6 - 0.4 * blend.amount(), false, 0, false, "One wet coat, smoothed by a finger at once to a thin wash; the stone shows through.");
+        add(Share.of(Kind.THIN_WASH), area, colours.get(0), 0.6 - 0.4 * blend.amount(), false, 0, false);
     }
 
     private void halo() {
         base();
         double reach = 3 + 14 * blend.amount();
         Geometry near = Shapes.common(Shapes.grown(subject, reach), area);
-        add("the dark behind the subject", near, colours.get(1), 0.6, false, reach * 0.7, true, "While the ground is wet, darker close to the subject; draw it out toward the rim until it is gone.");
+        add(Share.of(Kind.DARK_BEHIND), near, colours.get(1), 0.6, false, reach * 0.7, true);
     }
 
     private void bands(boolean smooth) {
@@ -134,20 +132,11 @@ public final class BlendWork {
         }
         double half = Math.min(0.5 * widest, (smooth ? 0.12 + 0.38 * blend.amount() : 0.04 + 0.16 * blend.amount()) * (smooth ? 1 : 0.7));
         for (int i = 0; i < n; i++) {
-            add(ordinal(i) + " band of " + title, strips.between(cuts[i], cuts[i + 1]), colours.get(i), 1, true, 0, false, "Block it in, so that the stone is covered.");
+            add(Share.of(Kind.BAND, i + 1), strips.between(cuts[i], cuts[i + 1]), colours.get(i), 1, true, 0, false);
         }
         for (int i = 0; i + 1 < n; i++) {
             join(strips, colours.get(i), colours.get(i + 1), cuts[i + 1] - half, cuts[i + 1] + half, smooth ? MOST_STEPS : 1);
         }
-    }
-
-    private static String ordinal(int i) {
-        return switch (i) {
-            case 0 -> "the first";
-            case 1 -> "the second";
-            case 2 -> "the third";
-            default -> "the fourth";
-        };
     }
 
     /** The first join lies where it is set; the others share the rest evenly. */
@@ -173,9 +162,7 @@ public final class BlendWork {
             for (int k = 0; k < steps; k++) {
                 double share = (k + 0.5) / steps;
                 Palette.Colour mixed = mixed(from, to, share);
-                String how = wet ? "All steps are mixed before you begin. While both sides are wet: more paint at the join, worked until no edge is seen."
-                        : "A thin glaze on dry paint, pass " + (pass + 1) + " of " + passes + ".";
-                add("a mixed step of " + title, strips.between(low + (k - OVER) * each, low + (k + 1 + OVER) * each), mixed, wet ? 1 : GLAZE_THIN, false, soft, wet, how);
+                add(wet ? Share.of(Kind.MIXED_STEP) : new Share(Kind.MIXED_STEP, pass + 1, passes), strips.between(low + (k - OVER) * each, low + (k + 1 + OVER) * each), mixed, wet ? 1 : GLAZE_THIN, false, soft, wet);
             }
         }
     }
@@ -193,7 +180,7 @@ public final class BlendWork {
         base();
         for (int i = 1; i < colours.size(); i++) {
             Geometry streaks = new Dabs(area, seed + i).streaks(blend.angle(), LANE_MM, 0.25 + 0.6 * blend.amount());
-            add("streaks over " + title, streaks, colours.get(i), 0.5, false, 0.25, false, "Wipe the brush until it is nearly dry, then drag it lightly, always the same way.");
+            add(Share.of(Kind.STREAKS), streaks, colours.get(i), 0.5, false, 0.25, false);
         }
     }
 
@@ -208,14 +195,14 @@ public final class BlendWork {
             double thick = 1 - (1 - from) / reach;
             return thick <= 0 ? 0 : Math.min(0.95, thick * 1.3);
         });
-        add("foam on " + title, foam.get(0), colours.get(1), 0.8, false, 0.3, false, "Dab with a damp sponge, thickest where the water breaks; lift straight.");
+        add(Share.of(Kind.FOAM), foam.get(0), colours.get(1), 0.8, false, 0.3, false);
     }
 
     private void stipple() {
         base();
         List<Geometry> dabs = new Dabs(area, seed).sponge(SPONGE_MM, colours.size() - 1, c -> 0.2 + 0.75 * blend.amount());
         for (int i = 1; i < colours.size(); i++) {
-            add("sponge dabs on " + title, dabs.get(i - 1), colours.get(i), 0.7, false, 0.25, false, "A nearly dry sponge, turned for every dab so that no pattern repeats.");
+            add(Share.of(Kind.DABS), dabs.get(i - 1), colours.get(i), 0.7, false, 0.25, false);
         }
     }
 
@@ -223,7 +210,7 @@ public final class BlendWork {
         base();
         List<Geometry> facets = new Dabs(area, seed).facets(SPONGE_MM, colours.size() - 1, 0.3 + 0.65 * blend.amount());
         for (int i = 1; i < colours.size(); i++) {
-            add("facets on " + title, facets.get(i - 1), colours.get(i), 0.8, false, 0, false, "Small facets side by side, the tool turned each time; let each colour dry.");
+            add(Share.of(Kind.FACETS), facets.get(i - 1), colours.get(i), 0.8, false, 0, false);
         }
     }
 
@@ -236,8 +223,7 @@ public final class BlendWork {
             reach = Math.max(reach, c.distance(middle));
         }
         for (int arm = 0; arm < n; arm++) {
-            add(ordinal(arm) + " arm of " + title, Shapes.common(area, arm(middle, reach * 1.01, turns, 2 * Math.PI * arm / n, 2 * Math.PI / n)), colours.get(arm), 1, true, 0, false,
-                    "From the middle outward, turning the stone; let it dry before the arm beside it.");
+            add(Share.of(Kind.ARM, arm + 1), Shapes.common(area, arm(middle, reach * 1.01, turns, 2 * Math.PI * arm / n, 2 * Math.PI / n)), colours.get(arm), 1, true, 0, false);
         }
     }
 
@@ -264,14 +250,11 @@ public final class BlendWork {
 
     private void loaded() {
         int n = colours.size();
-        white.filter(w -> w.lab().l() > colours.get(0).lab().l() + 10).ifPresent(w -> add(title + ", first with white in the load", area, mixed(colours.get(0), w, 0.34), 1, false, 0, false,
-                "The first coat, with white in the load: press at the tip, release toward the foot. It may show what is below."));
+        white.filter(w -> w.lab().l() > colours.get(0).lab().l() + 10).ifPresent(w -> add(Share.of(Kind.WHITE_IN_LOAD), area, mixed(colours.get(0), w, 0.34), 1, false, 0, false));
         double inward = 0.28 * size() / n * (0.5 + blend.amount());
         for (int i = 0; i < n; i++) {
             Geometry place = Shapes.grown(area, -i * inward);
-            add((i == 0 ? "the tip colour of " : "the " + (i == 1 ? "next" : "foot") + " colour of ") + title, i == 0 ? area : place, colours.get(i), 1, i == 0, i == 0 ? 0 : inward * 0.9, i > 0,
-                    i == 0 ? "Load the flat brush with all colours side by side; press at the tip, release toward the foot. Reload every two or three strokes."
-                            : "In the same strokes, from the other corner of the brush.");
+            add(i == 0 ? Share.of(Kind.TIP_COLOUR) : Share.of(Kind.INNER_COLOUR, i), i == 0 ? area : place, colours.get(i), 1, i == 0, i == 0 ? 0 : inward * 0.9, i > 0);
         }
     }
 
@@ -279,7 +262,7 @@ public final class BlendWork {
         base();
         int passes = 1 + (int) Math.round(2 * blend.amount());
         for (int i = 0; i < passes; i++) {
-            add("the glaze on " + title, area, colours.get(1), GLAZE_THIN, false, 0, false, "Thin with water until it is glass-clear; one even pass over dry paint, " + (i + 1) + " of " + passes + ".");
+            add(new Share(Kind.GLAZE, i + 1, passes), area, colours.get(1), GLAZE_THIN, false, 0, false);
         }
     }
 
@@ -287,6 +270,6 @@ public final class BlendWork {
         base();
         double inward = (0.38 - 0.3 * blend.amount()) * size();
         Geometry place = Shapes.grown(area, -inward);
-        add("the wash in " + title, place, colours.get(1), 0.3, false, Math.max(0.6, inward * 0.9), false, "Mostly water; drop it into the middle and dab the edge with a corner of cloth.");
+        add(Share.of(Kind.DROPPED_WASH), place, colours.get(1), 0.3, false, Math.max(0.6, inward * 0.9), false);
     }
 }

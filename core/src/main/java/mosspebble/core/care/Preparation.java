@@ -9,7 +9,7 @@ import mosspebble.core.stone.Patch;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.stone.Texture;
-import mosspebble.core.units.Numbers;
+import mosspebble.core.units.Facts;
 
 /** What a bare stone needs before the first pencil line. */
 public final class Preparation {
@@ -25,37 +25,41 @@ public final class Preparation {
 
     private static final Duration MOST = Duration.ofDays(5);
 
-    /** One thing to do: what, why, how long the hand takes, how long it waits. */
-    public record Step(String title, String sentence, String reason, String tool, Duration hand, Duration waits) {}
+    /** What there is to do. */
+    public enum Act { DRY_CAST, BRUSH, WASH, DULL, FILL }
+
+    /**
+     * One thing to do.
+     *
+     * @param hand work of the hand
+     * @param waits until the next may begin
+     */
+    public record Task(Act act, Facts facts, Duration hand, Duration waits) {}
 
     private Preparation() {}
 
-    public static List<Step> of(Survey survey, Climate climate) {
+    /** What this stone needs, in order. */
+    public static List<Task> of(Survey survey, Climate climate) {
         Stone stone = survey.stone();
-        List<Step> steps = new ArrayList<>();
+        List<Task> tasks = new ArrayList<>();
         if (stone.rock().isCast()) {
-            steps.add(new Step("Let the cast stone dry", "Stand it on edge in moving air; weigh it every day until the mass is steady.",
-                    "A fresh cast holds mixing water for days; paint over it peels. Plaster dust: mask on when sanding.", "rack, scale", Duration.ofMinutes(5), Duration.ofDays(3)));
+            tasks.add(new Task(Act.DRY_CAST, Facts.none(), Duration.ofMinutes(5), Duration.ofDays(3)));
         }
         if (stone.skin().loose() || stone.texture() == Texture.ROUGH) {
-            steps.add(new Step("Brush off loose grains", "Brush dry in all directions until nothing comes off.", stone.skin().loose() ? "Grains rub off this stone and would take the paint along."
-                    : "Rough stone holds dust in its pits.", "stiff brush", Duration.ofMinutes(4), Duration.ZERO));
+            tasks.add(new Task(Act.BRUSH, Facts.of("loose", stone.skin().loose()), Duration.ofMinutes(4), Duration.ZERO));
         }
         Duration dry = dryAfterWashing(stone, climate);
-        steps.add(new Step("Wash and dry the stone", "Wash with soap and water, rinse, let it dry through.", "Dirt, salt and damp under paint make it peel. With " + Numbers.text(100 * stone.porosity(), 0)
-                + " % pores, at " + climate.temperature() + " and " + Numbers.text(100 * climate.humidity(), 0) + " % humidity, it dries in about " + hours(dry) + ".",
-                "soap, brush, cloth", Duration.ofMinutes(5), dry));
+        tasks.add(new Task(Act.WASH, Facts.of("pores", stone.porosity()).and("celsius", climate.temperature().value()).and("humidity", climate.humidity()).and("dry", dry), Duration.ofMinutes(5), dry));
         if (stone.skin().sealed()) {
-            steps.add(new Step("Dull the old sealer", "Rub with fine paper until the shine is gone, wipe clean.", "Paint does not grip a sealed, smooth skin.", "fine sandpaper, cloth", Duration.ofMinutes(6), Duration.ofMinutes(15)));
+            tasks.add(new Task(Act.DULL, Facts.none(), Duration.ofMinutes(6), Duration.ofMinutes(15)));
         }
         List<Patch> deep = survey.dome().patches().stream().filter(p -> (p.kind() == Patch.Kind.HOLE || p.kind() == Patch.Kind.CRACK) && p.depthMm() >= FILLED_MM).toList();
         if (!deep.isEmpty()) {
-            double millilitres = deep.stream().mapToDouble(Preparation::volumeMm3).sum() / 1000;
-            steps.add(new Step("Fill " + (deep.size() == 1 ? "the " + deep.get(0).kind().label() : deep.size() + " holes and cracks"), "Press in filler or thick gesso, about " + Numbers.text(millilitres, 1)
-                    + " ml, in layers of at most 2 mm; level it.", "Paint bridges a " + Numbers.text(deep.stream().mapToDouble(Patch::depthMm).max().orElse(0), 1)
-                    + " mm hollow and cracks there.", "palette knife", Duration.ofMinutes(4L * deep.size()), Duration.ofHours(3)));
+            Facts facts = Facts.of("marks", deep.size()).and("kind", deep.get(0).kind()).and("ml", deep.stream().mapToDouble(Preparation::volumeMm3).sum() / 1000)
+                    .and("deepestMm", deep.stream().mapToDouble(Patch::depthMm).max().orElse(0));
+            tasks.add(new Task(Act.FILL, facts, Duration.ofMinutes(4L * deep.size()), Duration.ofHours(3)));
         }
-        return steps;
+        return tasks;
     }
 
     /** Volume of a mark, mm3: a bowl of radius R and depth d holds {@code pi R^2 d / 3}, a crack its section {@code 16/15 R d} along its length. */
@@ -74,10 +78,5 @@ public final class Preparation {
         double rate = Evaporation.rate(climate, climate.temperature());
         double seconds = rate > 0 ? 900 + grams / (rate * FROM_PORES) : Double.POSITIVE_INFINITY;
         return seconds < MOST.toSeconds() ? Duration.ofMinutes(Math.round(seconds / 60)) : MOST;
-    }
-
-    private static String hours(Duration duration) {
-        double hours = duration.toMinutes() / 60.0;
-        return hours < 1.5 ? duration.toMinutes() + " min" : Numbers.text(hours, 0) + " h";
     }
 }

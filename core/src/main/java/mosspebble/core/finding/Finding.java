@@ -4,13 +4,15 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import mosspebble.core.project.Project;
+import mosspebble.core.units.Facts;
 
 /**
- * Something the painter should know, in a plain sentence with the number and the reason.
+ * Something the painter should know: what it is, and the values that tell how much and where. The sentence is made of them elsewhere.
  *
+ * @param facts what the code's sentence needs
  * @param remedies changes that mend it, the best first; empty if there is none
  */
-public record Finding(Weight weight, Stage stage, String sentence, List<Remedy> remedies) {
+public record Finding(Code code, Weight weight, Facts facts, List<Remedy> remedies) {
 
     public Finding {
         remedies = List.copyOf(remedies);
@@ -21,20 +23,43 @@ public record Finding(Weight weight, Stage stage, String sentence, List<Remedy> 
         return remedies.stream().findFirst();
     }
 
+    public Stage stage() {
+        return code.stage();
+    }
+
     /** How much it matters. */
     public enum Weight { STOP, MIND, TIP }
 
     /** The stage of the work it belongs to. */
     public enum Stage { STONE, SKETCH, COLOUR, BUILD_UP, SITTING, FINISH }
 
-    /** A change to the project, with the words on its button. */
-    public record Remedy(String label, UnaryOperator<Project> change) {}
-
-    public static Finding of(Weight weight, Stage stage, String sentence) {
-        return new Finding(weight, stage, sentence, List.of());
+    /** What a remedy does. */
+    public enum Cure {
+        TAKE_AWAY, FIT_TO_RIM, FIT_TO_FACE, LET_RUN_OFF, EQUAL_PAIRS, FIT_BESIDE_CRACK, ENLARGE, FINER_PEN, THICKEN, LEAVE_OUT, SPACE_LETTERS, NEAREST_MIX, LAY_FLAT, ALLOW_PRIMER, NO_PRIMER, GLAZES, ORDER_BACK, SEAL
     }
 
-    public static Finding of(Weight weight, Stage stage, String sentence, String label, UnaryOperator<Project> change) {
-        return new Finding(weight, stage, sentence, List.of(new Remedy(label, change)));
+    /**
+     * A change to the project.
+     *
+     * @param facts what the words on its button need
+     */
+    public record Remedy(Cure cure, Facts facts, UnaryOperator<Project> change) {
+
+        public static Remedy of(Cure cure, UnaryOperator<Project> change) {
+            return new Remedy(cure, Facts.none(), change);
+        }
+    }
+
+    public static Finding of(Code code, Facts facts, Remedy... remedies) {
+        return new Finding(code, code.weight(), facts, List.of(remedies));
+    }
+
+    public static Finding of(Code code, Facts facts, List<Remedy> remedies) {
+        return new Finding(code, code.weight(), facts, remedies);
+    }
+
+    /** The same, mattering more or less. */
+    public Finding weighing(Weight other) {
+        return new Finding(code, other, facts, remedies);
     }
 }

@@ -4,6 +4,9 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import mosspebble.core.area.Grid;
+import mosspebble.core.area.Mask;
+import mosspebble.core.area.Shapes;
 import mosspebble.core.coats.Coat;
 import mosspebble.core.coats.Film;
 import mosspebble.core.coats.FilmTable;
@@ -12,13 +15,10 @@ import mosspebble.core.coats.SoakIn;
 import mosspebble.core.colour.Lab;
 import mosspebble.core.colour.Xyz;
 import mosspebble.core.plan.Look;
-import mosspebble.core.plan.Operation;
 import mosspebble.core.plan.PaintPlan;
-import mosspebble.core.area.Grid;
-import mosspebble.core.area.Mask;
+import mosspebble.core.plan.Step;
 import mosspebble.core.sketch.PlacedPart;
 import mosspebble.core.sketch.Role;
-import mosspebble.core.area.Shapes;
 
 /**
  * The picture of a plan after any of its steps. Every distinct film is coloured once from its spectrum; each step keeps only the rectangle it changed, so stepping is
@@ -54,7 +54,7 @@ public final class StonePicture {
         int[] bare = new int[terrain.grid.cells()];
         Arrays.fill(bare, ground);
         StonePicture picture = new StonePicture(terrain, look, bare);
-        boolean matt = plan.operations().stream().filter(o -> o.kind() == Operation.Kind.SEAL).anyMatch(o -> o.coat().filter(c -> c.sheen() == Sheen.MATT).isPresent());
+        boolean matt = plan.steps().stream().filter(s -> s instanceof Step.Seal).anyMatch(s -> s.coat().filter(c -> c.sheen() == Sheen.MATT).isPresent());
         picture.sealedGloss = matt ? 0.08f : 0.30f;
         picture.lay(plan, table);
         return picture;
@@ -64,17 +64,17 @@ public final class StonePicture {
         Grid grid = terrain.grid;
         int[] film = new int[grid.cells()];
         int[] colour = bare.clone();
-        for (Operation operation : plan.operations()) {
-            if (operation.coat().isPresent()) {
-                Mask mask = Mask.of(operation.place(), grid);
-                if (operation.soft().isShade()) {
-                    changes.add(fade(mask, Mask.of(operation.soft().within().orElseThrow(), grid), operation, table, film, colour));
+        for (Step step : plan.steps()) {
+            if (step.layer().isPresent()) {
+                Mask mask = Mask.of(step.place(), grid);
+                if (step.soft().isShade()) {
+                    changes.add(fade(mask, Mask.of(step.soft().within().orElseThrow(), grid), step, table, film, colour));
                 } else {
-                    Mask place = operation.soft().within().map(w -> Mask.of(w, grid)).orElse(mask); // what is soft spreads beyond its own place
-                    changes.add(cover(place, shares(place, mask, operation), operation, table, film, colour));
+                    Mask place = step.soft().within().map(w -> Mask.of(w, grid)).orElse(mask); // what is soft spreads beyond its own place
+                    changes.add(cover(place, shares(place, mask, step), step, table, film, colour));
                 }
-            } else if (operation.kind() == Operation.Kind.PENCIL || operation.kind() == Operation.Kind.PENCIL_AGAIN) {
-                changes.add(pencil(plan, operation, colour));
+            } else if (step instanceof Step.Pencil pencil) {
+                changes.add(pencil(plan, pencil, colour));
             } else {
                 changes.add(nothing());
             }
@@ -85,17 +85,17 @@ public final class StonePicture {
         return new Change(0, 0, 0, 0, new int[0], List.of());
     }
 
-    private Change cover(Mask mask, float[] share, Operation operation, FilmTable table, int[] film, int[] colour) {
+    private Change cover(Mask mask, float[] share, Step step, FilmTable table, int[] film, int[] colour) {
         List<int[]> within = new ArrayList<>();
-        int[] filmBefore = operation.coats() > 1 ? cut(mask, film) : null;
-        int[] colourBefore = operation.coats() > 1 ? cut(mask, colour) : null;
+        int[] filmBefore = step.coats() > 1 ? cut(mask, film) : null;
+        int[] colourBefore = step.coats() > 1 ? cut(mask, colour) : null;
         if (filmBefore != null) {
-            for (int coats = 1; coats < operation.coats(); coats++) {
-                within.add(laid(mask, share, operation, coats, table, filmBefore.clone(), colourBefore.clone()));
+            for (int coats = 1; coats < step.coats(); coats++) {
+                within.add(laid(mask, share, step, coats, table, filmBefore.clone(), colourBefore.clone()));
             }
         }
         int[] filmHere = cut(mask, film);
-        int[] values = laid(mask, share, operation, operation.coats(), table, filmHere, cut(mask, colour));
+        int[] values = laid(mask, share, step, step.coats(), table, filmHere, cut(mask, colour));
         paste(mask, filmHere, film);
         paste(mask, values, colour);
         return new Change(mask.column(), mask.row(), mask.columns(), mask.rows(), values, within);
@@ -116,7 +116,7 @@ public final class StonePicture {
     }
 
     /** How much of each cell the hand covers: crisp, run out softly within its area, or a pen's slightly uneven line. */
-    private float[] shares(Mask place, Mask mask, Operation operation) {
+    private float[] shares(Mask place, Mask mask, Step step) {
         int columns = place.columns();
         float[] share = new float[columns * place.rows()];
         for (int r = 0; r < place.rows(); r++) {
@@ -127,19 +127,19 @@ public final class StonePicture {
             }
         }
         double mm = terrain.grid.cellMm();
-        if (operation.soft().mm() > 0) {
+        if (step.soft().mm() > 0) {
             float[] inside = new float[share.length];
             for (int i = 0; i < inside.length; i++) {
                 inside[i] = place.at(i % columns, i / columns);
             }
-            int reach = Math.max(1, (int) Math.round(operation.soft().mm() / 3 / mm));
+            int reach = Math.max(1, (int) Math.round(step.soft().mm() / 3 / mm));
             float[] own = Blur.box(Blur.box(share, columns, place.rows(), reach), columns, place.rows(), reach);
             float[] all = Blur.box(Blur.box(inside, columns, place.rows(), reach), columns, place.rows(), reach);
             for (int i = 0; i < share.length; i++) {
                 float t = all[i] <= 1e-3f ? 0 : Math.min(1, own[i] / all[i]);
                 share[i] = inside[i] * t * t * (3 - 2 * t);
             }
-        } else if (operation.kind() == Operation.Kind.OUTLINE || operation.kind() == Operation.Kind.DETAIL || operation.kind() == Operation.Kind.LINE_FIRST) {
+        } else if (step.kind() == Step.Kind.OUTLINE || step.kind() == Step.Kind.DETAIL || step.kind() == Step.Kind.LINE_FIRST) {
             Noise hand = new Noise(17);
             for (int r = 0; r < place.rows(); r++) {
                 for (int c = 0; c < columns; c++) {
@@ -155,14 +155,14 @@ public final class StonePicture {
     }
 
     /** One rectangle with so many coats of a step on it; the films are carried forward. */
-    private int[] laid(Mask mask, float[] share, Operation operation, int coats, FilmTable table, int[] film, int[] colour) {
-        Coat coat = operation.coat().orElseThrow();
+    private int[] laid(Mask mask, float[] share, Step step, int coats, FilmTable table, int[] film, int[] colour) {
+        Coat coat = step.coat().orElseThrow();
         int[] next = new int[table.size()];
         int[] shown = new int[table.size()];
         int[] under = new int[table.size()];
         boolean clear = coat.optics().isClear();
-        boolean patchy = coats < operation.coats() && !clear;
-        Noise brush = new Noise(31 + operation.coats());
+        boolean patchy = coats < step.coats() && !clear;
+        Noise brush = new Noise(31 + step.coats());
         double mm = terrain.grid.cellMm();
         for (int r = 0; r < mask.rows(); r++) {
             for (int c = 0; c < mask.columns(); c++) {
@@ -219,8 +219,8 @@ public final class StonePicture {
     }
 
     /** A glaze that is strongest at the edge of what it shades and fades to nothing inside. */
-    private Change fade(Mask mask, Mask within, Operation operation, FilmTable table, int[] film, int[] colour) {
-        Coat coat = operation.coat().orElseThrow();
+    private Change fade(Mask mask, Mask within, Step step, FilmTable table, int[] film, int[] colour) {
+        Coat coat = step.coat().orElseThrow();
         Grid grid = terrain.grid;
         int w = within.columns();
         int h = within.rows();
@@ -245,7 +245,7 @@ public final class StonePicture {
                 float share = near ? t * t * (3 - 2 * t) * within.at(c, r) * Math.min(1, 0.35f + dark) : 0;
                 if (share > 0.01f && (dark > 0 || field[r * w + c] < 0.5f)) {
                     int i = (within.row() + r) * grid.columns() + within.column() + c;
-                    int next = table.over(film[i], coat, operation.coats());
+                    int next = table.over(film[i], coat, step.coats());
                     colour[i] = blend(colour[i], packed(table.film(next), coat, table), share);
                     if (dark >= 0.5f) {
                         film[i] = next;
@@ -256,12 +256,12 @@ public final class StonePicture {
         return kept(within.column(), within.row(), w, h, colour);
     }
 
-    private Change pencil(PaintPlan plan, Operation operation, int[] colour) {
+    private Change pencil(PaintPlan plan, Step.Pencil pencil, int[] colour) {
         Optional<List<PlacedPart>> parts = plan.design().map(d -> d.parts());
         if (parts.isEmpty()) {
             return nothing();
         }
-        int tone = operation.tool().contains("chalk") ? 0xE9E7E0 : 0x55565A;
+        int tone = pencil.chalk() ? 0xE9E7E0 : 0x55565A;
         Noise noise = new Noise(99);
         float[] drawn = new float[colour.length];
         for (PlacedPart part : parts.get()) {

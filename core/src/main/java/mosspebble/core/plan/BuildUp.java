@@ -8,8 +8,12 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
-import mosspebble.core.care.SealAdvice;
+import java.util.stream.IntStream;
 import mosspebble.core.area.Cells;
+import mosspebble.core.area.Grid;
+import mosspebble.core.area.Mask;
+import mosspebble.core.area.Remembered;
+import mosspebble.core.care.SealAdvice;
 import mosspebble.core.coats.Coat;
 import mosspebble.core.coats.Film;
 import mosspebble.core.coats.FilmMap;
@@ -22,23 +26,17 @@ import mosspebble.core.colour.PaintOptics;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.drying.Climate;
 import mosspebble.core.drying.Drying;
-import mosspebble.core.area.Grid;
-import mosspebble.core.area.Mask;
-import mosspebble.core.area.Remembered;
-import mosspebble.core.area.Shapes;
-import mosspebble.core.finding.Finding;
 import mosspebble.core.project.Habits;
 import mosspebble.core.project.Project;
 import mosspebble.core.stone.Survey;
-import mosspebble.core.units.Numbers;
-import mosspebble.core.units.Words;
+import mosspebble.core.units.Facts;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 
 /**
  * Lays region after region on the stone: counts the coats over every ground each crosses, chooses the tool, and writes down the steps with their times and what they wait for.
  */
-final class BuildUp {
+public final class BuildUp {
 
     private static final int MOST_COATS = PrimerChoice.MOST_COATS;
 
@@ -48,42 +46,33 @@ final class BuildUp {
     /** A ground below this share is lost in the seam. */
     private static final double LEAST_GROUND = 0.015;
 
-    /** Wet paint bleeds into wet paint up to this distance, mm (common practice, no source). */
-    private static final double BLEED_MM = 1.0;
-
-    /** An edge is widened by so much before a large brush fills the rest, mm (common practice, no source). */
-    private static final double EDGE_MM = 2;
-
     /** A hand rests about so far from the point it paints, mm (common practice, no source). */
     private static final double REST_MM = 45;
 
-    private final Project project;
     private final Survey survey;
     private final Palette palette;
     private final Climate climate;
     private final Habits habits;
     private final Remembered remembered;
-    private final List<Finding> findings;
     private final Grid grid;
     private final FilmTable sealedBare;
     private final FilmMap films;
     private final float[] secant;
-    private final List<Operation> operations = new ArrayList<>();
+    private final List<Step> steps = new ArrayList<>();
     private final List<Cells> touched = new ArrayList<>();
     private final Set<Laid> laid = new LinkedHashSet<>();
+    private final List<What> showing = new ArrayList<>();
     private int lastWetGroup = -1;
 
     /** One step's paint directly on another's; below is -1 on bare stone. */
-    record Laid(int below, int above) {}
+    public record Laid(int below, int above) {}
 
-    BuildUp(Project project, Survey survey, Palette palette, Climate climate, Remembered remembered, List<Finding> findings) {
-        this.project = project;
+    BuildUp(Project project, Survey survey, Palette palette, Climate climate, Remembered remembered) {
         this.survey = survey;
         this.palette = palette;
         this.climate = climate;
         this.habits = project.habits();
         this.remembered = remembered;
-        this.findings = findings;
         double halfWidth = survey.dome().outline().halfWidth();
         double halfHeight = survey.dome().outline().halfHeight();
         this.grid = Grid.around(halfWidth, halfHeight, Math.max(0.5, Math.max(halfWidth, halfHeight) / 200));
@@ -98,11 +87,11 @@ final class BuildUp {
     }
 
     int bleedCells() {
-        return (int) Math.round(BLEED_MM / grid.cellMm());
+        return (int) Math.round(Step.BLEED_MM / grid.cellMm());
     }
 
-    List<Operation> operations() {
-        return operations;
+    List<Step> steps() {
+        return steps;
     }
 
     FilmMap films() {
@@ -114,24 +103,24 @@ final class BuildUp {
         return laid;
     }
 
+    /** What no number of coats hides. */
+    List<What> showing() {
+        return showing;
+    }
+
     // --- steps without paint
 
-    void plain(Operation.Kind kind, String title, String sentence, String reason, String tool, double areaMm2, Duration hand, Duration dries, List<Operation.After> after) {
-        operations.add(new Operation(kind, kind + " " + title, title, sentence, reason, Shapes.nothing(), Soft.CRISP, Optional.empty(), Optional.empty(), 0, 1, tool, areaMm2, hand, Duration.ZERO, dries,
-                Optional.empty(), after));
+    void plain(Step step) {
+        steps.add(step);
         touched.add(null);
     }
 
-    List<Operation.After> last(String reason) {
-        return operations.isEmpty() ? List.of() : List.of(new Operation.After(operations.size() - 1, reason));
+    List<Step.After> last(Step.Waits waits) {
+        return steps.isEmpty() ? List.of() : List.of(new Step.After(steps.size() - 1, waits));
     }
 
-    List<Operation.After> all(String reason) {
-        List<Operation.After> all = new ArrayList<>();
-        for (int i = 0; i < operations.size(); i++) {
-            all.add(new Operation.After(i, reason));
-        }
-        return all;
+    private List<Step.After> all() {
+        return IntStream.range(0, steps.size()).mapToObj(i -> new Step.After(i, Step.Waits.ALL_PAINTED)).toList();
     }
 
     // --- steps with paint
@@ -151,7 +140,7 @@ final class BuildUp {
             layCoats(key, together, place, 1, 1);
             return;
         }
-        Coat coat = coat(first, operations.size());
+        Coat coat = coat(first, steps.size());
         double tolerance = first.isLine() ? 2 * habits.tolerance() : habits.tolerance();
         Map<Integer, Integer> grounds = films.cellsUnder(mask(place));
         int cells = Math.max(1, grounds.values().stream().mapToInt(Integer::intValue).sum());
@@ -170,7 +159,9 @@ final class BuildUp {
             }
         }
         int laidCoats = Math.min(main, MOST_COATS);
-        FindingRules.hiding(findings, project, first, main, MOST_COATS);
+        if (main > MOST_COATS) {
+            showing.add(first.what());
+        }
         Map<Integer, Integer> stepsBelow = new TreeMap<>();
         for (Map.Entry<Integer, Integer> ground : more.entrySet()) {
             if (ground.getValue() > laidCoats) {
@@ -187,11 +178,13 @@ final class BuildUp {
         if (below < 0) {
             return;
         }
-        Operation ground = operations.get(below);
+        Step ground = steps.get(below);
         Geometry part = remembered.common(place, ground.place());
         if (Tools.widerThan(part, 1.6)) {
-            Region extra = new Region(Operation.Kind.MORE, first.title() + " where it lies on " + ground.what(), part, first.colour(), first.thin(), true, first.depth(), first.lineMm(), 0,
-                    ground.coat().map(Coat::name).orElse("what is below") + " still shows through " + Words.coats(laidCoats) + " there.");
+            List<What> on = ground instanceof Step.Lay lay ? lay.doing().what() : List.of();
+            Facts facts = ground.coat().map(c -> Facts.of("below", c.name())).orElse(Facts.none()).and("coats", laidCoats);
+            Region extra = new Region(Step.Kind.MORE, first.what().on(on), part, first.colour(), new Region.Spread(first.thin(), true, Soft.CRISP, -1), first.depth(), new Region.Line(first.line().nibMm(), 0),
+                    Why.of(Why.Reason.SHOWS_THROUGH, facts));
             layCoats(key + " again", List.of(extra), part, coats, coats);
         }
     }
@@ -217,15 +210,15 @@ final class BuildUp {
         }
         Region first = together.get(0);
         Mask mask = mask(place);
-        int step = operations.size();
+        int step = steps.size();
         Coat coat = coat(first, step);
         Map<Integer, Integer> grounds = films.cellsUnder(mask);
         grounds.forEach((film, count) -> laid.add(new Laid(films.table().film(film).coat().map(Coat::step).orElse(-1), step)));
         boolean onBare = grounds.getOrDefault(0, 0) > 0;
-        Tools tool = remembered.recall(() -> Tools.of(first, mask.widest() * grid.cellMm(), palette.shelf()), "tool", place, first.colour().mix(), first.lineMm(), palette.shelf());
+        Tools tool = remembered.recall(() -> Tools.of(first, mask.widest() * grid.cellMm(), palette.shelf()), "tool", place, first.colour().mix(), first.line().nibMm(), palette.shelf());
         double area = area(place, mask);
-        double length = together.stream().mapToDouble(Region::lineLengthMm).sum();
-        boolean widened = tool.isLarge() && first.kind() == Operation.Kind.FILL;
+        double length = together.stream().mapToDouble(r -> r.line().lengthMm()).sum();
+        boolean widened = tool.isLarge() && first.kind() == Step.Kind.FILL;
         double edge = widened ? place.getLength() / Tools.LINE_MM_PER_MINUTE / 2 : 0;
         double minutesPerCoat = edge + (first.isLine() && length > 0 ? length / Tools.LINE_MM_PER_MINUTE : area / tool.mm2PerMinute());
         double setup = first.wetGroup() >= 0 ? 0.3 : first.colour().mix().isSingle() ? 1 : 2.5; // what goes in wet is mixed before
@@ -233,11 +226,10 @@ final class BuildUp {
         Drying firstCoat = Drying.of(first.colour().wetUm() * first.thin(), first.colour().solids(), onBare, habits.dryer(), climate);
         Drying later = Drying.of(first.colour().wetUm() * first.thin(), first.colour().solids(), false, habits.dryer(), climate);
         Duration between = coats > 1 ? firstCoat.recoat().plus(later.recoat().multipliedBy(coats - 2L)) : Duration.ZERO;
-        Optional<Operation.Wet> wet = wet(first, hand, later);
-        String sentence = StepWords.sentence(first, coat.name(), coats) + (widened ? " First widen its edge by " + Numbers.text(EDGE_MM, 0) + " mm with the small brush, so that the large one never comes near it." : "")
-                + hint(place, first);
-        operations.add(new Operation(first.kind(), key, StepWords.title(together, coat.name()), sentence, StepWords.reason(first, coats, wanted, habits.tolerance()), place, soft(together),
-                Optional.of(first.colour().mix()), Optional.of(coat), coats, first.thin(), tool.name(), area, hand, between, coats > 1 ? later.recoat() : firstCoat.recoat(), wet, after(place, wet)));
+        Optional<Step.Wet> wet = wet(first, hand, later);
+        Step.Doing doing = new Step.Doing(together.stream().map(Region::what).toList(), first.hides(), first.why(), wanted, habits.tolerance(), widened, turn(place, first));
+        Step.Work work = new Step.Work(area, hand, between, coats > 1 ? later.recoat() : firstCoat.recoat());
+        steps.add(new Step.Lay(key, first.kind(), doing, new Step.Layer(place, soft(together), new Step.Load(first.colour().mix(), coat, first.thin()), coats), tool.tool(), work, wet, after(place, wet)));
         touched.add(cells(place));
         films.lay(mask, coat, coats);
     }
@@ -248,51 +240,51 @@ final class BuildUp {
     }
 
     /** For a step laid wet: with what, how long that stays open, and how long the hand has been at it. */
-    private Optional<Operation.Wet> wet(Region region, Duration hand, Drying drying) {
+    private Optional<Step.Wet> wet(Region region, Duration hand, Drying drying) {
         if (region.wetGroup() < 0) {
             lastWetGroup = -1;
             return Optional.empty();
         }
-        Operation before = operations.get(operations.size() - 1);
+        Step before = steps.get(steps.size() - 1);
         boolean goesOn = before.wet().isPresent() && region.wetGroup() == lastWetGroup;
         Duration open = goesOn ? before.wet().get().open() : drying.open();
         Duration work = goesOn ? before.wet().get().work().plus(hand) : hand;
         lastWetGroup = region.wetGroup();
-        return Optional.of(new Operation.Wet(goesOn ? before.wet().get().first() : operations.size(), open, work));
+        return Optional.of(new Step.Wet(goesOn ? before.wet().get().first() : steps.size(), open, work));
     }
 
     /** How to keep the hand off wet paint. */
-    private String hint(Geometry place, Region region) {
+    private Step.Turn turn(Geometry place, Region region) {
         boolean right = habits.hand() == Habits.Hand.RIGHT;
-        if (!operations.isEmpty() && !operations.get(operations.size() - 1).place().isEmpty()) {
+        if (!steps.isEmpty() && !steps.get(steps.size() - 1).place().isEmpty()) {
             Coordinate here = place.getEnvelopeInternal().centre();
-            Coordinate last = operations.get(operations.size() - 1).place().getEnvelopeInternal().centre();
+            Coordinate last = steps.get(steps.size() - 1).place().getEnvelopeInternal().centre();
             double far = here.distance(last);
             double toward = far == 0 ? 0 : ((last.x - here.x) * (right ? 0.8 : -0.8) + (last.y - here.y) * 0.6) / far;
             if (far > 10 && far < REST_MM && toward > 0.75) {
-                return " Turn the stone half round: the hand would rest on what was painted before.";
+                return Step.Turn.HALF_ROUND;
             }
         }
         boolean spreads = place.getEnvelopeInternal().getWidth() > REST_MM && (region.isLine() || place.getNumGeometries() > 2);
-        return spreads ? right ? " From the upper left to the right, so that the hand never rests on wet paint." : " From the upper right to the left, so that the hand never rests on wet paint." : "";
+        return !spreads ? Step.Turn.AS_IT_LIES : right ? Step.Turn.LEFT_TO_RIGHT : Step.Turn.RIGHT_TO_LEFT;
     }
 
     /** Earlier steps within bleeding distance must be dry; the reason tells whether they lie below or beside. */
-    private List<Operation.After> after(Geometry place, Optional<Operation.Wet> wet) {
+    private List<Step.After> after(Geometry place, Optional<Step.Wet> wet) {
         Cells own = cells(place);
         Cells near = remembered.recall(() -> own.spread(bleedCells(), grid), "near", place, grid);
-        List<Operation.After> after = new ArrayList<>();
-        for (int i = 0; i < operations.size(); i++) {
+        List<Step.After> after = new ArrayList<>();
+        for (int i = 0; i < steps.size(); i++) {
             Cells other = touched.get(i);
             if (wet.isPresent() && i >= wet.get().first()) {
                 continue; // meant to run into each other
             }
             if (other == null) {
-                after.add(new Operation.After(i, "comes before paint"));
+                after.add(new Step.After(i, Step.Waits.BEFORE_PAINT));
             } else if (other.intersects(own)) {
-                after.add(new Operation.After(i, "lies below"));
+                after.add(new Step.After(i, Step.Waits.LIES_BELOW));
             } else if (other.intersects(near)) {
-                after.add(new Operation.After(i, "lies within " + Numbers.text(BLEED_MM, 0) + " mm and would bleed"));
+                after.add(new Step.After(i, Step.Waits.WOULD_BLEED));
             }
         }
         return after;
@@ -302,18 +294,16 @@ final class BuildUp {
     void finish(Optional<Paint> sealer) {
         double thickest = films.thickestUm();
         Geometry stone = remembered.grown(survey.zones().outline(), -0.2);
-        plain(Operation.Kind.SIGN, "Sign it", "Small, on the back or low on the front, with a pen that does not smear under varnish.", "Try each pen once under each sealer and write it down.", "fine pen", 0, Duration.ofMinutes(2),
-                Drying.beforeSealing(thickest, climate), all("everything is painted first"));
+        plain(new Step.Sign(new Step.Work(0, Duration.ofMinutes(2), Duration.ZERO, Drying.beforeSealing(thickest, climate)), all()));
         if (sealer.isPresent()) {
             SealAdvice advice = SealAdvice.of(survey.stone(), habits.outdoors(), sealer.get());
-            int step = operations.size();
+            int step = steps.size();
             Coat coat = new Coat(sealer.get().name(), sealer.get().swatch(), PaintOptics.clear(), sealer.get().dryCoat().value(), 0, Sheen.of(sealer.get()), step);
             Mask mask = mask(stone);
             films.cellsUnder(mask).keySet().forEach(film -> laid.add(new Laid(films.table().film(film).coat().map(Coat::step).orElse(-1), step)));
             double area = area(stone, mask);
-            operations.add(new Operation(Operation.Kind.SEAL, "SEAL", "Seal", advice.sentence(sealer.get().name()), advice.reason(), stone, Soft.CRISP, Optional.of(Mix.of(sealer.get().id())), Optional.of(coat),
-                    advice.coats(), 1, advice.tool(), area, Duration.ofSeconds(Math.round(60 * (2 + advice.coats() * area / 1500))), advice.between().multipliedBy(advice.coats() - 1L), advice.cure(), Optional.empty(),
-                    List.of(new Operation.After(step - 1, "all paint must be dry through, or the seal clouds and wrinkles"))));
+            Step.Work work = new Step.Work(area, Duration.ofSeconds(Math.round(60 * (2 + advice.coats() * area / 1500))), advice.between().multipliedBy(advice.coats() - 1L), advice.cure());
+            steps.add(new Step.Seal(advice, new Step.Layer(stone, Soft.CRISP, new Step.Load(Mix.of(sealer.get().id()), coat, 1), advice.coats()), work, List.of(new Step.After(step - 1, Step.Waits.DRY_THROUGH))));
             touched.add(cells(stone));
             films.lay(mask, coat, advice.coats());
         }

@@ -5,15 +5,16 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import mosspebble.core.area.Remembered;
+import mosspebble.core.area.Shapes;
 import mosspebble.core.colour.Lab;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.project.Habits;
 import mosspebble.core.sketch.Overlap;
 import mosspebble.core.sketch.PlacedDesign;
 import mosspebble.core.sketch.PlacedPart;
-import mosspebble.core.area.Remembered;
 import mosspebble.core.sketch.Role;
-import mosspebble.core.area.Shapes;
+import mosspebble.core.units.Facts;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.util.AffineTransformation;
@@ -39,8 +40,7 @@ final class LineWork {
     private final Lab behind;
     private final Overlap overlap;
     private final List<Geometry> areas;
-    private double weakestContrast = Double.POSITIVE_INFINITY;
-    private String weakestPart = "";
+    private Noticed.FaintestLine faintest;
 
     /**
      * @param behind colour of what is behind everything
@@ -58,12 +58,9 @@ final class LineWork {
         this.areas = areas;
     }
 
-    double weakestContrast() {
-        return weakestContrast;
-    }
-
-    String weakestPart() {
-        return weakestPart;
+    /** The outline that stands out least; empty without outlines. */
+    Optional<Noticed.FaintestLine> faintest() {
+        return Optional.ofNullable(faintest);
     }
 
     /**
@@ -94,10 +91,11 @@ final class LineWork {
             Geometry place = remembered.common(remembered.union(entry.getValue()), remembered.grown(stone, nib / 2));
             double length = lengths.get(entry.getKey());
             if (habits.lines() == Habits.Lines.FIRST) {
-                regions.add(new Region(Operation.Kind.LINE_FIRST, "the outlines", place, pen.colour(), 1, false, 0, nib, length, "Line first, as is your habit: fill up to it."));
+                regions.add(new Region(Step.Kind.LINE_FIRST, What.of(What.Of.OUTLINES), place, pen.colour(), Region.Spread.thin(1, Soft.CRISP), 0, new Region.Line(nib, length), Why.of(Why.Reason.LINE_FIRST)));
             }
-            regions.add(new Region(Operation.Kind.OUTLINE, "the outlines", place, pen.colour(), 1, true, parts.size() * Region.LEVELS, nib, length,
-                    (habits.lines() == Habits.Lines.FIRST ? "Restores the line at the end. " : "") + pen.reason() + (habits.lineStyle() == Habits.LineStyle.SHADED ? " Thicker on the side away from the light." : "")));
+            Facts facts = pen.why().facts().and("restores", habits.lines() == Habits.Lines.FIRST).and("shaded", habits.lineStyle() == Habits.LineStyle.SHADED);
+            regions.add(new Region(Step.Kind.OUTLINE, What.of(What.Of.OUTLINES), place, pen.colour(), Region.Spread.EVEN, parts.size() * Region.LEVELS, new Region.Line(nib, length),
+                    Why.of(Why.Reason.STANDS_OUT, facts)));
             if (inner.containsKey(entry.getKey())) {
                 second(inner.get(entry.getKey()), pen, length, parts.size() * Region.LEVELS + 1, regions);
             }
@@ -111,8 +109,8 @@ final class LineWork {
         Geometry place = over.isEmpty() ? whole : remembered.recall(() -> Shapes.minus(whole, over.stream().map(each -> remembered.grown(each, STOP_SHORT)).toList()), "line", whole, over);
         if (place.getArea() > Regions.LEAST_AREA) {
             double nib = part.part().isArea() ? 0 : part.part().penMm();
-            regions.add(new Region(highlight ? Operation.Kind.HIGHLIGHT : Operation.Kind.DETAIL, "the " + part.part().title(), place, colour, 1, true, depth * Region.LEVELS, nib, nib > 0 ? part.drawn().getLength() : 0,
-                    highlight ? "Last, where the light strikes." : "After the areas it lies on; it stops just short of what is in front."));
+            regions.add(new Region(highlight ? Step.Kind.HIGHLIGHT : Step.Kind.DETAIL, What.part(part.part().title()), place, colour, Region.Spread.EVEN, depth * Region.LEVELS,
+                    new Region.Line(nib, nib > 0 ? part.drawn().getLength() : 0), Why.of(highlight ? Why.Reason.LIGHT_LAST : Why.Reason.DRAWN_ON_AREA)));
         }
     }
 
@@ -122,8 +120,8 @@ final class LineWork {
         other.ifPresent(p -> {
             Geometry place = remembered.common(remembered.union(lines), stone);
             if (place.getArea() > Regions.LEAST_AREA) {
-                regions.add(new Region(Operation.Kind.OUTLINE, "the inner lines", place, p.colour(), 1, true, depth, p.nibMm(), length,
-                        habits.lineStyle() == Habits.LineStyle.METALLIC ? "Metal just inside the first line, as is your habit." : "A second line just inside the first, as is your habit."));
+                regions.add(new Region(Step.Kind.OUTLINE, What.of(What.Of.INNER_LINES), place, p.colour(), Region.Spread.EVEN, depth, new Region.Line(p.nibMm(), length),
+                        Why.of(habits.lineStyle() == Habits.LineStyle.METALLIC ? Why.Reason.METAL_LINE : Why.Reason.SECOND_LINE)));
             }
         });
     }
@@ -133,9 +131,8 @@ final class LineWork {
         if (pen.isEmpty()) {
             return;
         }
-        if (pen.get().contrast() < weakestContrast) {
-            weakestContrast = pen.get().contrast();
-            weakestPart = part.part().title();
+        if (faintest == null || pen.get().contrast() < faintest.contrast()) {
+            faintest = new Noticed.FaintestLine(part.part().title(), pen.get().contrast());
         }
         double nib = pen.get().nibMm();
         Geometry line = remembered.recall(() -> stoppedShort(part.drawn().getBoundary(), above), "outline", part.drawn(), above);

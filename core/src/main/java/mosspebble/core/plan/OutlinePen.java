@@ -8,7 +8,7 @@ import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.PaintKind;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.project.Habits;
-import mosspebble.core.units.Numbers;
+import mosspebble.core.units.Facts;
 
 /**
  * What draws an outline: by contrast with what lies on both of its sides, neutral colours before others.
@@ -17,7 +17,7 @@ import mosspebble.core.units.Numbers;
  * @param nibMm width of the line
  * @param contrast smaller of the differences to the area and, on average, to what surrounds it, CIEDE2000
  */
-record OutlinePen(Paint paint, Palette.Colour colour, double nibMm, double contrast, String reason) {
+record OutlinePen(Paint paint, Palette.Colour colour, double nibMm, double contrast, Why why) {
 
     /** Widest nib for outlines, mm. */
     private static final double WIDEST = 1.2;
@@ -45,9 +45,8 @@ record OutlinePen(Paint paint, Palette.Colour colour, double nibMm, double contr
             double score = dark ? -line.l() : Math.min(in, out) + (line.chroma() < 12 ? NEUTRAL_BONUS : 0);
             if (score > bestScore) {
                 bestScore = score;
-                String why = dark ? (liner ? "The darkest paint, as is your habit" : "The darkest pen, as is your habit") : "Stands out best on both sides";
-                best = new OutlinePen(pen, colour, liner ? LINER_MM : pen.tip().value(), Math.min(in, out), why + ": differs by " + Numbers.text(in, 0) + " from the area and by "
-                        + Numbers.text(out, 0) + " from what is behind (CIEDE2000).");
+                Facts facts = Facts.of("darkest", dark).and("liner", liner).and("inside", in).and("outside", out);
+                best = new OutlinePen(pen, colour, liner ? LINER_MM : pen.tip().value(), Math.min(in, out), Why.of(Why.Reason.STANDS_OUT, facts));
             }
         }
         return Optional.ofNullable(best);
@@ -56,6 +55,6 @@ record OutlinePen(Paint paint, Palette.Colour colour, double nibMm, double contr
     /** What draws a metallic line: a pen if there is one, else the liner. */
     static Optional<OutlinePen> metallic(Palette palette) {
         return palette.shelf().ofKind(PaintKind.METALLIC).stream().max((a, b) -> Boolean.compare(a.hasNib(), b.hasNib()))
-                .map(p -> new OutlinePen(p, palette.colour(Mix.of(p.id())).orElseThrow(), p.hasNib() ? Math.min(WIDEST, p.tip().value()) : LINER_MM, 0, ""));
+                .map(p -> new OutlinePen(p, palette.colour(Mix.of(p.id())).orElseThrow(), p.hasNib() ? Math.min(WIDEST, p.tip().value()) : LINER_MM, 0, Why.NONE));
     }
 }

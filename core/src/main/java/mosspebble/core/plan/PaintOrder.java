@@ -17,16 +17,19 @@ import org.locationtech.jts.geom.Envelope;
  * lies not beside wet paint of another colour (so that crisp stripes alternate), the colour in hand, and then what lies where the hand comes from. All that is free and takes the same
  * load goes into one step.
  */
-final class PaintOrder {
+public final class PaintOrder {
 
     /** One region before another, as indices of the regions given, and why. */
-    record Arrow(int before, int after, String reason) {}
+    record Arrow(int before, int after, Because because) {}
 
     /** Regions painted in one step. */
     record Group(String key, List<Integer> regions) {}
 
+    /** Why one comes before another. */
+    public enum Because { STANDS_ON_GROUND, LIES_ON, OVER_FIRST, SHADES_FILLED, DRAWN_ON, HIDES_SEAMS, LIGHT_LAST, COMES_AFTER }
+
     /** An arrow that the painter's own order goes against. */
-    record Broken(Group first, Group then, String reason) {}
+    record Broken(Group first, Group then, Arrow arrow) {}
 
     /** How many steps back paint counts as wet for the order. */
     private static final int WET_STEPS = 2;
@@ -122,19 +125,19 @@ final class PaintOrder {
     }
 
     private void arrow(int first, int then) {
-        arrows.add(new Arrow(first, then, reason(regions.get(first), regions.get(then))));
+        arrows.add(new Arrow(first, then, because(regions.get(first), regions.get(then))));
         before.get(then).add(first);
     }
 
-    private static String reason(Region first, Region then) {
+    private static Because because(Region first, Region then) {
         return switch (then.kind()) {
-            case FILL, MORE -> first.kind() == Operation.Kind.GROUND ? "stands on the ground" : "lies on " + first.title();
-            case GROUND -> "lies over what is laid first";
-            case SHADE -> "shades what must be filled before";
-            case DETAIL, LINE_FIRST -> "is drawn on " + first.title();
-            case OUTLINE -> "lines hide the seams, so they come after the areas";
-            case HIGHLIGHT -> "light comes last";
-            default -> "comes after " + first.title();
+            case FILL, MORE -> first.kind() == Step.Kind.GROUND ? Because.STANDS_ON_GROUND : Because.LIES_ON;
+            case GROUND -> Because.OVER_FIRST;
+            case SHADE -> Because.SHADES_FILLED;
+            case DETAIL, LINE_FIRST -> Because.DRAWN_ON;
+            case OUTLINE -> Because.HIDES_SEAMS;
+            case HIGHLIGHT -> Because.LIGHT_LAST;
+            default -> Because.COMES_AFTER;
         };
     }
 
@@ -185,7 +188,7 @@ final class PaintOrder {
 
     private String key(List<Integer> together, Map<String, Integer> keys) {
         Region first = regions.get(Collections.min(together));
-        String key = first.kind() + " " + first.title() + " " + first.colour().mix().parts().get(0).paint();
+        String key = first.kind() + " " + first.what().id() + " " + first.colour().mix().parts().get(0).paint();
         int number = keys.merge(key, 1, Integer::sum);
         return number == 1 ? key : key + " " + number;
     }
@@ -241,7 +244,7 @@ final class PaintOrder {
         List<Broken> found = new ArrayList<>();
         for (Arrow arrow : arrows) {
             if (place[arrow.before] > place[arrow.after]) {
-                Broken one = new Broken(result.get(place[arrow.before]), result.get(place[arrow.after]), arrow.reason);
+                Broken one = new Broken(result.get(place[arrow.before]), result.get(place[arrow.after]), arrow);
                 Optional<Broken> same = found.stream().filter(b -> b.first.equals(one.first) && b.then.equals(one.then)).findFirst();
                 if (same.isEmpty()) {
                     found.add(one);

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import mosspebble.core.area.Remembered;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.PaintKind;
@@ -12,7 +13,6 @@ import mosspebble.core.colour.Palette;
 import mosspebble.core.sketch.PlacedDesign;
 import mosspebble.core.sketch.PlacedItem;
 import mosspebble.core.sketch.PlacedPart;
-import mosspebble.core.area.Remembered;
 import mosspebble.core.sketch.Role;
 import mosspebble.core.sketch.Subject;
 import org.locationtech.jts.geom.Geometry;
@@ -22,7 +22,7 @@ import org.locationtech.jts.index.strtree.STRtree;
  * Whether every part and gap of a design can be painted with the tools on the shelf: a pen fills nothing narrower than about twice its nib, a brush nothing narrower than a fine round one; two strokes
  * closer than a nib run together; a rough stone adds its pits to both.
  */
-final class Paintability {
+public final class Paintability {
 
     /** Narrowest area that a fine round brush fills, mm (common practice, no source). */
     static final double FINE_BRUSH = 1.0;
@@ -32,12 +32,12 @@ final class Paintability {
      *
      * @param wideMm what there is, the largest disc that fits
      * @param neededMm what its tool needs
-     * @param tool the tool
+     * @param pen what it is filled with; a fine brush if none
      * @param finer a pen of nearly the same colour that would do, if there is one
      */
-    record Narrow(PlacedItem item, PlacedPart part, double wideMm, double neededMm, String tool, Optional<Paint> finer) {
+    public record Narrow(PlacedItem item, PlacedPart part, double wideMm, double neededMm, Optional<Paint> pen, Optional<Paint> finer) {
         /** How many times larger it must be. */
-        double growth() {
+        public double growth() {
             return neededMm / Math.max(wideMm, neededMm / 20);
         }
     }
@@ -48,7 +48,7 @@ final class Paintability {
      * @param gapMm what there is
      * @param neededMm what the pen leaves open
      */
-    record Tight(PlacedItem item, PlacedPart one, PlacedPart other, double gapMm, double neededMm) {}
+    public record Tight(PlacedItem item, PlacedPart one, PlacedPart other, double gapMm, double neededMm) {}
 
     /** Colours no farther than this count as nearly the same, CIEDE2000. */
     private static final double NEARLY = 14;
@@ -86,8 +86,7 @@ final class Paintability {
                 double needed = pen.map(p -> 2 * p.tip().value()).orElse(FINE_BRUSH) + pitMm;
                 if (!remembered.recall(() -> Tools.widerThan(area, needed), "wider", area, needed)) {
                     double wide = remembered.recall(() -> widest(area, needed), "widest", area, needed);
-                    String tool = pen.map(Paint::name).map(n -> "the " + n).orElse("a fine brush");
-                    found.add(new Narrow(item, part, wide, needed, tool, finer(part, wide)));
+                    found.add(new Narrow(item, part, wide, needed, pen, finer(part, wide)));
                 }
             }
         }

@@ -18,10 +18,10 @@ public record PlanFigures(int steps, int coats, double thickestUm, Duration hand
     public static PlanFigures of(PaintPlan plan, Shelf shelf) {
         int steps = 0;
         int coats = 0;
-        for (Operation operation : plan.operations()) {
-            if (operation.coat().isPresent() && operation.kind() != Operation.Kind.SEAL) {
+        for (Step step : plan.steps()) {
+            if (step instanceof Step.Lay) {
                 steps++;
-                coats += operation.coats();
+                coats += step.coats();
             }
         }
         double ml = 0;

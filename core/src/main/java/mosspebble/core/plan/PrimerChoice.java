@@ -8,7 +8,7 @@ import mosspebble.core.coats.FilmTable;
 import mosspebble.core.coats.Sheen;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.project.Habits;
-import mosspebble.core.units.Numbers;
+import mosspebble.core.units.Facts;
 
 /**
  * Whether and where a primer saves coats: for each primer and each number of its coats the area-weighted coats of all regions are counted, each region
@@ -16,7 +16,7 @@ import mosspebble.core.units.Numbers;
  *
  * @param regions indices of the regions that get primer below
  */
-record PrimerChoice(Palette.Colour primer, int coats, List<Integer> regions, String reason) {
+record PrimerChoice(Palette.Colour primer, int coats, List<Integer> regions, Why why) {
 
     /** Cover in so many thin coats needs no primer (common practice, no source). */
     private static final int ENOUGH = 2;
@@ -46,7 +46,7 @@ record PrimerChoice(Palette.Colour primer, int coats, List<Integer> regions, Str
             for (int coats = 1; coats <= MOST_PRIMER; coats++) {
                 double cost = 0;
                 List<Integer> primed = new ArrayList<>();
-                String example = "";
+                Why example = Why.of(Why.Reason.PRIMED_BY_HABIT);
                 double gain = 0;
                 for (int i = 0; i < alone.length; i++) {
                     int over = needed(regions.get(i), bare, primer, coats, habits.tolerance());
@@ -56,26 +56,17 @@ record PrimerChoice(Palette.Colour primer, int coats, List<Integer> regions, Str
                         primed.add(i);
                         if (areas[i] * (alone[i] - over) > gain) {
                             gain = areas[i] * (alone[i] - over);
-                            example = regions.get(i).title() + " needs " + count(over) + " over " + Numbers.text(coats, 0) + " of primer, "
-                                    + (alone[i] > MOST_COATS ? "more than " + MOST_COATS : alone[i]) + " on the bare stone.";
+                            example = new Why(Why.Reason.PRIMER_SAVES_COATS, Facts.of("over", over).and("primer", coats).and("alone", alone[i]).and("most", MOST_COATS), List.of(regions.get(i).what()));
                         }
                     }
                 }
                 if (!primed.isEmpty() && cost < best) {
                     best = cost;
-                    choice = new PrimerChoice(primer, coats, List.copyOf(primed), whole && example.isEmpty() ? "Everything is primed, as is your habit." : upper(example));
+                    choice = new PrimerChoice(primer, coats, List.copyOf(primed), example);
                 }
             }
         }
         return Optional.ofNullable(choice);
-    }
-
-    private static String count(int coats) {
-        return coats == 1 ? "1 coat" : coats + " coats";
-    }
-
-    private static String upper(String text) {
-        return text.isEmpty() ? text : Character.toUpperCase(text.charAt(0)) + text.substring(1);
     }
 
     private static int needed(Region region, List<FilmTable> bare, Palette.Colour primer, int primerCoats, double tolerance) {

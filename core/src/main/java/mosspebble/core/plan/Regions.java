@@ -5,6 +5,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import mosspebble.core.area.Remembered;
+import mosspebble.core.area.Shapes;
 import mosspebble.core.blend.Blend;
 import mosspebble.core.blend.BlendKind;
 import mosspebble.core.blend.BlendWork;
@@ -23,11 +25,9 @@ import mosspebble.core.project.Project;
 import mosspebble.core.sketch.Overlap;
 import mosspebble.core.sketch.PlacedDesign;
 import mosspebble.core.sketch.PlacedPart;
-import mosspebble.core.area.Remembered;
 import mosspebble.core.sketch.Role;
-import mosspebble.core.area.Shapes;
 import mosspebble.core.stone.Survey;
-import mosspebble.core.units.Numbers;
+import mosspebble.core.units.Facts;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.prep.PreparedGeometry;
@@ -58,9 +58,6 @@ final class Regions {
     private static final double SMALLEST_SHADE = 50;
     static final double LEAST_AREA = 0.05;
 
-    /** A mud at a join, and where. */
-    record Muddy(String title, Mud mud) {}
-
     private final PlacedDesign design;
     private final Survey survey;
     private final Map<String, Palette.Colour> colours;
@@ -71,7 +68,7 @@ final class Regions {
     private final Geometry stone;
     private final Lab behind;
     private final List<Region> regions = new ArrayList<>();
-    private final List<Muddy> muddy = new ArrayList<>();
+    private final List<Noticed.Muddy> muddy = new ArrayList<>();
     private final Map<String, Geometry> seen = new LinkedHashMap<>();
     /** The filled parts within the stone; empty for others. */
     private final List<Geometry> areas = new ArrayList<>();
@@ -120,7 +117,7 @@ final class Regions {
     }
 
     /** Joins of blends at which the colours go to mud. */
-    List<Muddy> muddy() {
+    List<Noticed.Muddy> muddy() {
         return muddy;
     }
 
@@ -129,13 +126,9 @@ final class Regions {
         return seen;
     }
 
-    /** Smallest contrast of any outline with its sides, CIEDE2000; infinite without outlines. */
-    double weakestContrast() {
-        return lines.weakestContrast();
-    }
-
-    String weakestPart() {
-        return lines.weakestPart();
+    /** The outline that stands out least; empty without outlines. */
+    Optional<Noticed.FaintestLine> faintest() {
+        return lines.faintest();
     }
 
     // --- grounds and fills
@@ -144,9 +137,8 @@ final class Regions {
         Geometry place = habits.ground() == Habits.Ground.UNDER ? stone : remembered.minus(stone, remembered.grown(remembered.minus(design.silhouette(), design.free()), -GROUND_UNDERLAP));
         place = remembered.minus(place, design.free());
         if (place.getArea() > 20 && Tools.widerThan(place, 1.5)) {
-            String reason = habits.ground() == Habits.Ground.UNDER ? "Under everything, as is your habit."
-                    : "Only around the subject and " + Numbers.text(GROUND_UNDERLAP, 1) + " mm under its edge: less film, less paint, less peeling.";
-            blended(Operation.Kind.GROUND, "the ground", place, colour, place, blends.getOrDefault(Project.GROUND, Blend.flat()), -1, reason, regions);
+            Why why = habits.ground() == Habits.Ground.UNDER ? Why.of(Why.Reason.GROUND_UNDER_ALL) : Why.of(Why.Reason.GROUND_AROUND, Facts.of("mm", GROUND_UNDERLAP));
+            blended(Step.Kind.GROUND, What.of(What.Of.GROUND), place, colour, place, blends.getOrDefault(Project.GROUND, Blend.flat()), -1, why, regions);
             halo(place, colour);
         }
     }
@@ -161,8 +153,7 @@ final class Regions {
         Geometry near = remembered.common(remembered.grown(design.silhouette(), reach), place);
         darker(colour.lab(), amount).ifPresent(dark -> {
             if (near.getArea() > 4) {
-                regions.add(new Region(Operation.Kind.GROUND, "the halo round the subject", near, dark, 0.5, false, -2, 0, 0, Soft.of(reach * 0.8, place), -1,
-                        "A thin darker line close to the subject, drawn out with a damp brush.", "A darker shade of the ground close around the subject lifts it off the stone."));
+                regions.add(new Region(Step.Kind.GROUND, What.of(What.Of.HALO), near, dark, Region.Spread.thin(0.5, Soft.of(reach * 0.8, place)), -2, Region.Line.NONE, Why.of(Why.Reason.LIFTS_OFF)));
             }
         });
     }
@@ -183,7 +174,7 @@ final class Regions {
                 List<Region> own = new ArrayList<>();
                 Blend blend = blends.getOrDefault(part.part().slot(), Blend.flat());
                 Palette.Colour filled = blend.kind() == BlendKind.GRADED_CELLS ? graded(part, blend, colour) : colour;
-                blended(Operation.Kind.FILL, "the " + part.part().title(), remembered.without(inside, holes(i)), penFor(filled), visible, blend, i, "", own);
+                blended(Step.Kind.FILL, What.part(part.part().title()), remembered.without(inside, holes(i)), penFor(filled), visible, blend, i, Why.NONE, own);
                 shade(part, visible, filled, i).ifPresent(own::add);
                 highlight(part, visible, filled, i).ifPresent(own::add);
                 topFirst.add(own);
@@ -195,19 +186,19 @@ final class Regions {
     }
 
     /** The pieces of an area's blend as regions. */
-    private void blended(Operation.Kind kind, String title, Geometry place, Palette.Colour colour, Geometry visible, Blend blend, int depth, String reason, List<Region> into) {
+    private void blended(Step.Kind kind, What what, Geometry place, Palette.Colour colour, Geometry visible, Blend blend, int depth, Why why, List<Region> into) {
         int level = depth * Region.LEVELS;
         if (blend.kind() == BlendKind.FLAT || blend.kind() == BlendKind.GRADED_CELLS) {
-            into.add(new Region(kind, title, place, colour, 1, true, level, 0, 0, reason));
+            into.add(new Region(kind, what, place, colour, Region.Spread.EVEN, level, Region.Line.NONE, why));
             return;
         }
         List<Palette.Colour> all = new ArrayList<>(List.of(colour));
         blend.more().forEach(mix -> palette.colour(mix).ifPresent(all::add));
-        long seed = title.hashCode() * 31L + depth;
-        List<Piece> pieces = remembered.recall(() -> BlendWork.pieces(blend, title, place, visible, all, white(), design.silhouette(), seed), "blend", blend, title, place, visible, all, white(), design.silhouette());
+        long seed = ("the " + (what.part().isEmpty() ? "ground" : what.part())).hashCode() * 31L + depth;
+        List<Piece> pieces = remembered.recall(() -> BlendWork.pieces(blend, place, visible, all, white(), design.silhouette(), seed), "blend", blend, seed, place, visible, all, white(), design.silhouette());
         if (blend.kind().joins() && blend.method() == Blend.Method.WET) {
             for (int k = 0; k + 1 < all.size(); k++) {
-                Mud.between(all.get(k), all.get(k + 1)).ifPresent(mud -> muddy.add(new Muddy(title, mud)));
+                Mud.between(all.get(k), all.get(k + 1)).ifPresent(mud -> muddy.add(new Noticed.Muddy(what, mud)));
             }
         }
         int wet = -1;
@@ -216,8 +207,9 @@ final class Regions {
             if (piece.wet() && (k == 0 || !pieces.get(k - 1).wet())) {
                 wet = wetGroups++;
             }
-            into.add(new Region(kind, piece.title(), piece.place(), piece.colour(), piece.thin(), piece.hides(), level + Math.min(k, Region.LEVELS - 4), 0, 0, Soft.of(piece.softMm(), place), piece.wet() ? wet : -1, piece.how(),
-                    k == 0 ? reason : blend.kind().sentence()));
+            int group = piece.wet() ? wet : -1;
+            into.add(new Region(kind, what.share(piece.share()), piece.place(), piece.colour(), new Region.Spread(piece.thin(), piece.hides(), Soft.of(piece.softMm(), place), group),
+                    level + Math.min(k, Region.LEVELS - 4), Region.Line.NONE, k == 0 ? why : Why.of(Why.Reason.BLEND, Facts.of("blend", blend.kind()))));
         }
     }
 
@@ -294,8 +286,8 @@ final class Regions {
             return Optional.empty();
         }
         return darker(colour.lab(), Math.max(light.shade(), light.contact()))
-                .map(shade -> new Region(Operation.Kind.SHADE, "the shade side of the " + part.part().title(), place, shade, 0.4, false, depth * Region.LEVELS + Region.LEVELS - 2, 0, 0, Soft.shade(visible), -1, "",
-                        "The light comes from " + light.clock() + "; what turns away from it and what lies below an overlap goes darker."));
+                .map(shade -> new Region(Step.Kind.SHADE, What.of(What.Of.SHADE_SIDE, part.part().title()), place, shade, Region.Spread.thin(0.4, Soft.shade(visible)), depth * Region.LEVELS + Region.LEVELS - 2,
+                        Region.Line.NONE, Why.of(Why.Reason.TURNS_AWAY, Facts.of("light", light.clock()))));
     }
 
     private Geometry shaded(PlacedPart part, Geometry visible, List<Geometry> above) {
@@ -332,8 +324,8 @@ final class Regions {
         Lab lab = colour.lab();
         Lab lighter = new Lab(lab.l() + (97 - lab.l()) * 0.45 * amount, lab.a() * 0.9, lab.b() * 0.9);
         return near(lighter).filter(light -> light.lab().l() > lab.l() + 2)
-                .map(light -> new Region(Operation.Kind.SHADE, "the light side of the " + part.part().title(), place, light, 0.45, false, depth * Region.LEVELS + Region.LEVELS - 1, 0, 0, Soft.of(0.08 * size, visible), -1, "",
-                        "The light comes from " + habits.light().clock() + "; the side that faces it goes lighter."));
+                .map(light -> new Region(Step.Kind.SHADE, What.of(What.Of.LIGHT_SIDE, part.part().title()), place, light, Region.Spread.thin(0.45, Soft.of(0.08 * size, visible)),
+                        depth * Region.LEVELS + Region.LEVELS - 1, Region.Line.NONE, Why.of(Why.Reason.FACES_LIGHT, Facts.of("light", habits.light().clock()))));
     }
 
     private Optional<Palette.Colour> darker(Lab lab, double amount) {

@@ -35,13 +35,13 @@ public final class Slice {
     public Slice(PaintPlan plan) {
         this.plan = plan;
         this.table = new FilmTable(PaintPlan.bare(plan.survey().stone(), Look.DRY), SoakIn.share(plan.survey().stone()));
-        for (Operation operation : plan.operations()) {
-            places.add(operation.coat().isPresent() && !operation.place().isEmpty() ? Optional.of(new IndexedPointInAreaLocator(operation.place())) : Optional.empty());
+        for (Step step : plan.steps()) {
+            places.add(!step.place().isEmpty() ? Optional.of(new IndexedPointInAreaLocator(step.place())) : Optional.empty());
         }
     }
 
     /**
-     * @param steps how many operations are done
+     * @param steps how many steps are done
      * @param count samples, 2 or more, evenly from start to end
      */
     public List<Sample> cut(int steps, double x0, double y0, double x1, double y1, int count) {
@@ -64,8 +64,8 @@ public final class Slice {
             int film = 0;
             for (int step = 0; onStone && step < steps; step++) {
                 if (places.get(step).isPresent() && places.get(step).get().locate(new Coordinate(x, y)) != Location.EXTERIOR) {
-                    Operation operation = plan.operations().get(step);
-                    film = table.over(film, operation.coat().orElseThrow(), step == steps - 1 && coats > 0 ? Math.min(coats, operation.coats()) : operation.coats());
+                    Step laid = plan.steps().get(step);
+                    film = table.over(film, laid.coat().orElseThrow(), step == steps - 1 && coats > 0 ? Math.min(coats, laid.coats()) : laid.coats());
                 }
             }
             samples.add(new Sample(t * length, plan.survey().dome().heightAt(x, y), onStone, table.stack(film)));

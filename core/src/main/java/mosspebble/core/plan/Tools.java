@@ -1,15 +1,13 @@
 package mosspebble.core.plan;
 
 import java.util.Optional;
+import mosspebble.core.area.Shapes;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.Shelf;
-import mosspebble.core.sketch.DotBorder;
-import mosspebble.core.area.Shapes;
-import mosspebble.core.units.Numbers;
 import org.locationtech.jts.geom.Geometry;
 
 /** Which brush or pen an area or line asks for, and how fast it goes (common practice, no source). */
-record Tools(String name, double mm2PerMinute) {
+record Tools(Tool tool, double mm2PerMinute) {
 
     /** Speed of a pen or liner along a line, mm a minute. */
     static final double LINE_MM_PER_MINUTE = 70;
@@ -46,25 +44,25 @@ record Tools(String name, double mm2PerMinute) {
         Optional<Paint> pen = region.colour().mix().isSingle()
                 ? shelf.find(region.colour().mix().parts().get(0).paint()).filter(Paint::hasNib) : Optional.empty();
         if (pen.isPresent()) {
-            return new Tools("pen " + Numbers.text(pen.get().tip().value(), 1) + " mm", 90 * Math.max(1, pen.get().tip().value()));
+            return new Tools(new Tool(Tool.Kind.PEN, pen.get().tip().value()), 90 * Math.max(1, pen.get().tip().value()));
         }
         if (region.isLine()) {
-            return new Tools("liner brush", 90);
+            return new Tools(Tool.brush(Tool.Kind.LINER), 90);
         }
         double dot = dotMm(region.place());
         if (dot > 0) {
-            return new Tools(DotBorder.tool(dot) + ", reloaded for every dot", DOTS_PER_MINUTE * Math.PI * dot * dot / 4);
+            return new Tools(new Tool(Tool.Kind.DOT_END, dot), DOTS_PER_MINUTE * Math.PI * dot * dot / 4);
         }
         if (widestMm >= 14) {
-            return new Tools("large flat brush", LARGE);
+            return new Tools(Tool.brush(Tool.Kind.LARGE_FLAT), LARGE);
         }
         if (widestMm >= 5) {
-            return new Tools("medium round brush", 420);
+            return new Tools(Tool.brush(Tool.Kind.MEDIUM_ROUND), 420);
         }
         if (widestMm >= 2) {
-            return new Tools("small round brush", 200);
+            return new Tools(Tool.brush(Tool.Kind.SMALL_ROUND), 200);
         }
-        return new Tools("fine round brush", 110);
+        return new Tools(Tool.brush(Tool.Kind.FINE_ROUND), 110);
     }
 
     /** Whether a disc of so many mm fits somewhere in the area. */

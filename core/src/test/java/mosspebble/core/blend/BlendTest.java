@@ -7,10 +7,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import mosspebble.core.Paints;
+import mosspebble.core.area.Shapes;
 import mosspebble.core.colour.Lab;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Palette;
-import mosspebble.core.area.Shapes;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -31,7 +31,7 @@ class BlendTest {
     }
 
     private static List<Piece> pieces(Blend blend, String... ids) {
-        return BlendWork.pieces(blend, "the sky", OVAL, OVAL, colours(ids), PALETTE.colour(Mix.of("white")), SUBJECT, 7);
+        return BlendWork.pieces(blend, OVAL, OVAL, colours(ids), PALETTE.colour(Mix.of("white")), SUBJECT, 7);
     }
 
     private static Blend full(BlendKind kind) {
@@ -51,8 +51,8 @@ class BlendTest {
         Geometry covered = Shapes.nothing();
         for (int i = 0; i < pieces.size(); i++) {
             Piece piece = pieces.get(i);
-            assertThat(Shapes.minus(piece.place(), Shapes.grown(OVAL, 1e-3)).getArea()).as("%s stays inside", piece.title()).isLessThan(0.01);
-            assertThat(piece.place().isValid()).as(piece.title()).isTrue();
+            assertThat(Shapes.minus(piece.place(), Shapes.grown(OVAL, 1e-3)).getArea()).as("%s stays inside", piece.share()).isLessThan(0.01);
+            assertThat(piece.place().isValid()).as(piece.share().toString()).isTrue();
             assertThat(piece.thin()).isBetween(0.05, 1.0);
             assertThat(again.get(i).place().equalsExact(piece.place())).as("the same marks each time").isTrue();
             covered = Shapes.union(covered, Shapes.grown(piece.place(), 0.001));
@@ -134,10 +134,10 @@ class BlendTest {
     @Tag("outside") // first coat with white in the load, second without (common practice, no source)
     void aLoadedBrushTakesWhiteAlongInItsFirstCoatOnly() {
         List<Piece> pieces = pieces(full(BlendKind.LOADED), "blue", "purple");
-        assertThat(pieces.get(0).title()).contains("white in the load");
+        assertThat(pieces.get(0).share().kind()).isEqualTo(Share.Kind.WHITE_IN_LOAD);
         assertThat(pieces.get(0).colour().mix().parts()).anyMatch(p -> p.paint().equals("white"));
         assertThat(pieces.subList(1, pieces.size())).isNotEmpty().allMatch(p -> p.colour().mix().parts().stream().noneMatch(q -> q.paint().equals("white")));
-        assertThat(BlendWork.pieces(full(BlendKind.LOADED), "the sky", OVAL, OVAL, colours("blue", "purple"), Optional.empty(), SUBJECT, 7).get(0).title()).doesNotContain("white");
+        assertThat(BlendWork.pieces(full(BlendKind.LOADED), OVAL, OVAL, colours("blue", "purple"), Optional.empty(), SUBJECT, 7).get(0).share().kind()).isNotEqualTo(Share.Kind.WHITE_IN_LOAD);
     }
 
     private static double marks(BlendKind kind, double amount) {

@@ -13,13 +13,14 @@ import mosspebble.core.stone.RockKind;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.units.Celsius;
+import mosspebble.core.words.CareWords;
 import org.junit.jupiter.api.Test;
 
 /** What a bare stone needs, and the drying curve on the scale. */
 class PreparationTest {
 
     private static List<String> titles(Stone stone) {
-        return Preparation.of(Survey.of(stone), Climate.room()).stream().map(Preparation.Step::title).toList();
+        return Preparation.of(Survey.of(stone), Climate.room()).stream().map(CareWords::title).toList();
     }
 
     @Test

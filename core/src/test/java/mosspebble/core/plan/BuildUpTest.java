@@ -16,6 +16,8 @@ import mosspebble.core.Paints;
 import mosspebble.core.advice.Correction;
 import mosspebble.core.advice.Neighbours;
 import mosspebble.core.advice.Schemes;
+import mosspebble.core.area.Grid;
+import mosspebble.core.area.Remembered;
 import mosspebble.core.blend.Blend;
 import mosspebble.core.blend.BlendKind;
 import mosspebble.core.care.Compatibility;
@@ -34,20 +36,21 @@ import mosspebble.core.colour.Palette;
 import mosspebble.core.colour.Shelf;
 import mosspebble.core.colour.Spectrum;
 import mosspebble.core.drying.Climate;
+import mosspebble.core.finding.Code;
 import mosspebble.core.finding.Finding;
 import mosspebble.core.picture.StonePicture;
 import mosspebble.core.picture.StoneTerrain;
-import mosspebble.core.plan.Operation.Kind;
-import mosspebble.core.area.Grid;
+import mosspebble.core.plan.Step.Kind;
+import mosspebble.core.plan.Step;
 import mosspebble.core.project.Habits;
 import mosspebble.core.project.Light;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Workshop;
+import mosspebble.core.rules.Plans;
 import mosspebble.core.sketch.Manner;
 import mosspebble.core.sketch.Motif;
 import mosspebble.core.sketch.MotifPart;
 import mosspebble.core.sketch.Placement;
-import mosspebble.core.area.Remembered;
 import mosspebble.core.sketch.Repertoire;
 import mosspebble.core.sketch.Role;
 import mosspebble.core.sketch.Sits;
@@ -63,6 +66,9 @@ import mosspebble.core.units.Micrometres;
 import mosspebble.core.units.Millilitres;
 import mosspebble.core.units.Millimetres;
 import mosspebble.core.units.Srgb;
+import mosspebble.core.words.CareWords;
+import mosspebble.core.words.FindingWords;
+import mosspebble.core.words.StepWords;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.locationtech.jts.geom.Envelope;
@@ -112,7 +118,7 @@ class BuildUpTest {
     }
 
     private static PaintPlan plan(Project project) {
-        return Planner.plan(project, SURVEY, workshop(Paints.shelf()), new Remembered());
+        return Plans.plan(project, SURVEY, workshop(Paints.shelf()), new Remembered());
     }
 
     private static Shelf plus(Paint... paints) {
@@ -124,7 +130,7 @@ class BuildUpTest {
     }
 
     private static List<String> story(PaintPlan plan) {
-        return plan.operations().stream().map(o -> o.key() + o.title() + o.sentence() + o.coats() + o.hand() + o.dries() + o.after() + o.place().toText()).toList();
+        return plan.steps().stream().map(o -> o.key() + StepWords.title(o) + StepWords.sentence(o) + o.coats() + o.work().hand() + o.work().dries() + o.after() + o.place().toText()).toList();
     }
 
     // --- memory
@@ -148,10 +154,10 @@ class BuildUpTest {
                 case 4 -> project.withBlend("disc", Blend.of(BlendKind.GRADIENT).withColours(List.of(Mix.of("white"))));
                 default -> project.withHabits(project.habits().with(Habits.Ground.values()[random.nextInt(3)]).with(Habits.Primer.values()[random.nextInt(3)]).with(Habits.Medium.values()[random.nextInt(3)]));
             };
-            PaintPlan fast = Planner.plan(project, SURVEY, workshop, remembered);
-            PaintPlan slow = Planner.plan(project, SURVEY, workshop, new Remembered());
+            PaintPlan fast = Plans.plan(project, SURVEY, workshop, remembered);
+            PaintPlan slow = Plans.plan(project, SURVEY, workshop, new Remembered());
             assertThat(story(fast)).as("edit %s", i).isEqualTo(story(slow));
-            assertThat(fast.findings().stream().map(Finding::sentence).toList()).isEqualTo(slow.findings().stream().map(Finding::sentence).toList());
+            assertThat(fast.findings().stream().map(FindingWords::sentence).toList()).isEqualTo(slow.findings().stream().map(FindingWords::sentence).toList());
         }
     }
 
@@ -160,7 +166,7 @@ class BuildUpTest {
     @Test
     @Tag("outside") // with stripes that should stay crisp, paint every other one first and come back (common practice, no source)
     void crispStripesAlternate() {
-        List<String> filled = plan(project()).operations().stream().filter(o -> o.kind() == Kind.FILL && o.title().contains("stripe")).map(Operation::title).toList();
+        List<String> filled = plan(project()).steps().stream().filter(o -> o.kind() == Kind.FILL && StepWords.title(o).contains("stripe")).map(StepWords::title).toList();
         List<Integer> order = filled.stream().map(t -> Integer.parseInt(t.replaceAll("\\D", ""))).toList();
         assertThat(order).hasSize(6);
         for (int i = 1; i < 3; i++) {
@@ -171,35 +177,35 @@ class BuildUpTest {
     @Test
     void theOrderFoundBreaksNoArrowAndEveryArrowSaysWhy() {
         PaintPlan plan = plan(project());
-        for (int i = 0; i < plan.operations().size(); i++) {
-            for (Operation.After after : plan.operations().get(i).after()) {
+        for (int i = 0; i < plan.steps().size(); i++) {
+            for (Step.After after : plan.steps().get(i).after()) {
                 assertThat(after.step()).isLessThan(i);
-                assertThat(after.reason()).isNotBlank();
+                assertThat(StepWords.reason(after)).isNotBlank();
             }
         }
-        assertThat(plan.operations().stream().map(Operation::key).distinct().count()).as("keys are unique").isEqualTo(plan.operations().size());
-        assertThat(plan.findings()).noneMatch(f -> f.sentence().startsWith("In your order"));
+        assertThat(plan.steps().stream().map(Step::key).distinct().count()).as("keys are unique").isEqualTo(plan.steps().size());
+        assertThat(plan.findings()).noneMatch(f -> f.code() == Code.ORDER_BROKEN);
     }
 
     @Test
     void anOwnOrderIsKeptAndWhatItBreaksIsSaidAtOnce() {
         Project project = project();
-        List<String> keys = new ArrayList<>(plan(project).operations().stream().filter(o -> o.kind().movable()).map(Operation::key).toList());
+        List<String> keys = new ArrayList<>(plan(project).steps().stream().filter(o -> o.kind().movable()).map(Step::key).toList());
         String disc = keys.stream().filter(k -> k.contains("disc") && k.startsWith("FILL")).findFirst().orElseThrow();
         List<String> harmless = new ArrayList<>(keys);
         Collections.swap(harmless, harmless.indexOf(key(keys, "stripe4")), harmless.indexOf(key(keys, "stripe5")));
         PaintPlan swapped = plan(project.withOrder(harmless));
         assertThat(index(swapped, key(keys, "stripe4")) < index(swapped, key(keys, "stripe5"))).isEqualTo(harmless.indexOf(key(keys, "stripe4")) < harmless.indexOf(key(keys, "stripe5")));
-        assertThat(swapped.findings()).noneMatch(f -> f.sentence().startsWith("In your order"));
+        assertThat(swapped.findings()).noneMatch(f -> f.code() == Code.ORDER_BROKEN);
 
         List<String> wrong = new ArrayList<>(keys);
         wrong.remove(disc);
         wrong.add(0, disc);
         PaintPlan broken = plan(project.withOrder(wrong));
         assertThat(index(broken, disc)).isLessThan(index(broken, key(keys, "stripe1")));
-        Finding said = broken.findings().stream().filter(f -> f.sentence().startsWith("In your order")).findFirst().orElseThrow();
+        Finding said = broken.findings().stream().filter(f -> f.code() == Code.ORDER_BROKEN).findFirst().orElseThrow();
         assertThat(said.weight()).isEqualTo(Finding.Weight.STOP);
-        assertThat(said.sentence()).contains("disc");
+        assertThat(FindingWords.sentence(said)).contains("disc");
         assertThat(story(plan(said.remedy().orElseThrow().change().apply(project.withOrder(wrong))))).isEqualTo(story(plan(project)));
     }
 
@@ -208,7 +214,7 @@ class BuildUpTest {
     }
 
     private static int index(PaintPlan plan, String key) {
-        return plan.operations().stream().map(Operation::key).toList().indexOf(key);
+        return plan.steps().stream().map(Step::key).toList().indexOf(key);
     }
 
     @Test
@@ -220,7 +226,7 @@ class BuildUpTest {
     }
 
     private static List<String> fills(Project project) {
-        return plan(project).operations().stream().filter(o -> o.kind() == Kind.FILL).map(Operation::title).toList();
+        return plan(project).steps().stream().filter(o -> o.kind() == Kind.FILL).map(StepWords::title).toList();
     }
 
     // --- coats and film
@@ -265,13 +271,13 @@ class BuildUpTest {
     void theWeakestPlaceIsWhereTheSliceIsThickest() {
         PaintPlan plan = plan(project());
         PaintPlan.Weakest weakest = plan.weakest().orElseThrow();
-        List<Slice.Sample> cut = new Slice(plan).cut(plan.operations().size(), weakest.x() - 0.01, weakest.y(), weakest.x() + 0.01, weakest.y(), 3);
+        List<Slice.Sample> cut = new Slice(plan).cut(plan.steps().size(), weakest.x() - 0.01, weakest.y(), weakest.x() + 0.01, weakest.y(), 3);
         double there = cut.get(1).layers().stream().filter(f -> !f.coat().orElseThrow().optics().isClear()).mapToDouble(f -> f.layerUm()).sum();
         assertThat(there).isCloseTo(weakest.um(), within(1e-6));
         assertThat(weakest.coats()).isEqualTo((int) cut.get(1).layers().stream().filter(f -> !f.coat().orElseThrow().optics().isClear()).count());
         Paint thick = Paints.brush("thick", "#e8e0c8", 0.4).withFilm(Binder.ACRYLIC, Finish.SATIN, new Millimetres(0), new Micrometres(220));
-        PaintPlan heavy = Planner.plan(project().withColour("disc", Mix.of("thick")), SURVEY, workshop(plus(thick)), new Remembered());
-        assertThat(heavy.findings()).anyMatch(f -> f.sentence().contains("film is thickest under") && f.sentence().contains("disc") && f.sentence().contains("may peel"));
+        PaintPlan heavy = Plans.plan(project().withColour("disc", Mix.of("thick")), SURVEY, workshop(plus(thick)), new Remembered());
+        assertThat(heavy.findings()).anyMatch(f -> f.code() == Code.FILM_THICK && FindingWords.sentence(f).contains("disc") && FindingWords.sentence(f).contains("may peel"));
     }
 
     // --- blends
@@ -280,17 +286,17 @@ class BuildUpTest {
     void aBlendIsPlannedAsRealSteps() {
         Project blended = project().withBlend(Project.GROUND, Blend.of(BlendKind.GRADIENT).withColours(List.of(Mix.of("white")))).withBlend("s2", Blend.of(BlendKind.STIPPLE).withColours(List.of(Mix.of("white"))));
         PaintPlan plan = plan(blended);
-        List<Operation> ground = plan.operations().stream().filter(o -> o.kind() == Kind.GROUND).toList();
+        List<Step> ground = plan.steps().stream().filter(o -> o.kind() == Kind.GROUND).toList();
         assertThat(ground.stream().filter(o -> o.wet().isPresent()).toList()).hasSizeBetween(2, 6);
         assertThat(ground.stream().filter(o -> o.wet().isPresent()).map(o -> o.wet().get().first()).distinct().toList()).as("one wet group").hasSize(1);
-        Operation last = ground.get(ground.size() - 1);
-        assertThat(last.wet().orElseThrow().work()).isGreaterThan(last.hand());
+        Step last = ground.get(ground.size() - 1);
+        assertThat(last.wet().orElseThrow().work()).isGreaterThan(last.work().hand());
         assertThat(last.after()).as("wet steps do not wait for each other").noneMatch(a -> a.step() >= last.wet().get().first());
-        assertThat(plan.operations()).anyMatch(o -> o.title().contains("sponge dabs") && o.areaMm2() > 5);
+        assertThat(plan.steps()).anyMatch(o -> StepWords.title(o).contains("sponge dabs") && o.work().areaMm2() > 5);
         assertThat(plan.supplies()).anyMatch(u -> u.paint().equals("white") && u.needed().value() > 0);
-        assertThat(plan(project().withBlend("s1", Blend.of(BlendKind.SPLIT))).findings()).anyMatch(f -> f.sentence().contains("planned flat"));
+        assertThat(plan(project().withBlend("s1", Blend.of(BlendKind.SPLIT))).findings()).anyMatch(f -> f.code() == Code.BLEND_LACKS_COLOURS);
         Project mud = project().withBlend("s4", Blend.of(BlendKind.BANDS).withColours(List.of(Mix.of("yellow"))));
-        assertThat(plan(mud).findings()).anyMatch(f -> f.sentence().contains("mud"));
+        assertThat(plan(mud).findings()).anyMatch(f -> f.code() == Code.MUD);
     }
 
     @Test
@@ -314,10 +320,10 @@ class BuildUpTest {
     @Test
     void theFirstCoatIsPatchyAndTheLastIsNot() {
         PaintPlan plan = plan(project());
-        int step = index(plan, plan.operations().stream().filter(o -> o.kind() == Kind.FILL && o.coats() > 1).findFirst().orElseThrow().key());
+        int step = index(plan, plan.steps().stream().filter(o -> o.kind() == Kind.FILL && o.coats() > 1).findFirst().orElseThrow().key());
         Grid grid = Grid.around(60, 50, 0.5);
         StonePicture picture = StonePicture.of(plan, StoneTerrain.of(SURVEY, grid), Look.DRY);
-        assertThat(picture.coats(step)).isEqualTo(plan.operations().get(step).coats());
+        assertThat(picture.coats(step)).isEqualTo(plan.steps().get(step).coats());
         int[] first = new int[grid.cells()];
         int[] all = new int[grid.cells()];
         int[] before = new int[grid.cells()];
@@ -333,13 +339,13 @@ class BuildUpTest {
     void rulesAreAppliedAndThePaintersOwnTestWins() {
         Paint ink = Paint.usual("ink", "alcohol pen", PaintKind.INK, Srgb.ofHex("#202020"), new Millilitres(3)).withFilm(Binder.ALCOHOL, Finish.MATT, new Millimetres(0.5), new Micrometres(6));
         Project project = project().withColour("disc", Mix.of("ink"));
-        PaintPlan ruled = Planner.plan(project, SURVEY, workshop(plus(ink)), new Remembered());
-        assertThat(ruled.findings()).anyMatch(f -> f.sentence().contains("over alcohol pen") && f.sentence().contains("smear"));
-        PaintPlan fine = Planner.plan(project, SURVEY, workshop(plus(ink), new SmearTest("ink", "varnish", SmearTest.Outcome.FINE, "")), new Remembered());
-        assertThat(fine.findings()).noneMatch(f -> f.sentence().contains("over alcohol pen"));
-        PaintPlan bad = Planner.plan(project(), SURVEY, workshop(Paints.shelf(), new SmearTest("black", "varnish", SmearTest.Outcome.SMEARS, "on a scrap")), new Remembered());
-        assertThat(bad.findings()).anyMatch(f -> f.weight() == Finding.Weight.STOP && f.sentence().contains("Your own test: it smears (on a scrap)"));
-        assertThat(Compatibility.RULES).allMatch(r -> r.sentence().endsWith(".")).extracting(Compatibility.Rule::name).doesNotHaveDuplicates();
+        PaintPlan ruled = Plans.plan(project, SURVEY, workshop(plus(ink)), new Remembered());
+        assertThat(ruled.findings()).anyMatch(f -> FindingWords.sentence(f).contains("over alcohol pen") && FindingWords.sentence(f).contains("smear"));
+        PaintPlan fine = Plans.plan(project, SURVEY, workshop(plus(ink), new SmearTest("ink", "varnish", SmearTest.Outcome.FINE, "")), new Remembered());
+        assertThat(fine.findings()).noneMatch(f -> FindingWords.sentence(f).contains("over alcohol pen"));
+        PaintPlan bad = Plans.plan(project(), SURVEY, workshop(Paints.shelf(), new SmearTest("black", "varnish", SmearTest.Outcome.SMEARS, "on a scrap")), new Remembered());
+        assertThat(bad.findings()).anyMatch(f -> f.weight() == Finding.Weight.STOP && FindingWords.sentence(f).contains("Your own test: it smears (on a scrap)"));
+        assertThat(Compatibility.Rule.values()).allMatch(r -> CareWords.sentence(r).endsWith(".")).extracting(CareWords::title).doesNotHaveDuplicates();
         Paint crackle = Paint.usual("crackle", "crackle", PaintKind.CRACKLE, Srgb.ofHex("#eeeeee"), new Millilitres(9));
         assertThat(Compatibility.of(crackle, Paints.shelf().find("red").orElseThrow(), false, List.of())).as("anywhere beneath").isPresent();
         assertThat(Compatibility.of(Paints.shelf().find("red").orElseThrow(), Paints.shelf().find("white").orElseThrow(), true, List.of())).isEmpty();
@@ -385,7 +391,7 @@ class BuildUpTest {
     void aSlipOfBlackIsCoveredByFewCoatsOfAStrongColourAndMoreOfAPaleOne() {
         PaintPlan plan = plan(project());
         Palette palette = new Palette(Paints.shelf());
-        int done = plan.operations().size();
+        int done = plan.steps().size();
         double y = plan.design().orElseThrow().parts().get(4).drawn().getCentroid().getY();
         Correction purple = Correction.of(plan, done, plan.design().orElseThrow().parts().get(4).drawn().getCentroid().getX(), y, Correction.Mishap.SLIP, Optional.of(Mix.of("black")), palette, Climate.room());
         Correction white = Correction.of(plan, done, plan.design().orElseThrow().parts().get(3).drawn().getCentroid().getX(), y, Correction.Mishap.SLIP, Optional.of(Mix.of("black")), palette, Climate.room());
@@ -402,7 +408,7 @@ class BuildUpTest {
     }
 
     private static int laid(Correction correction, String paint) {
-        return correction.steps().stream().filter(s -> s.mix().filter(m -> m.equals(Mix.of(paint))).isPresent()).mapToInt(Correction.Step::coats).sum();
+        return correction.steps().stream().filter(s -> s.mix().filter(m -> m.equals(Mix.of(paint))).isPresent()).mapToInt(Correction.Repair::coats).sum();
     }
 
     // --- schools
@@ -414,22 +420,22 @@ class BuildUpTest {
         PlanFigures whole = PlanFigures.of(plan(project.withHabits(project.habits().with(Habits.Primer.WHOLE))), Paints.shelf());
         PlanFigures dryer = PlanFigures.of(plan(project.withHabits(project.habits().withDryer(true))), Paints.shelf());
         assertThat(whole.steps()).as("the primer is one step more").isGreaterThan(usual.steps());
-        assertThat(plan(project.withHabits(project.habits().with(Habits.Primer.WHOLE))).operations()).anyMatch(o -> o.kind() == Kind.PRIME);
+        assertThat(plan(project.withHabits(project.habits().with(Habits.Primer.WHOLE))).steps()).anyMatch(o -> o.kind() == Kind.PRIME);
         assertThat(dryer.ready()).isLessThan(usual.ready());
         assertThat(dryer.hand()).isEqualTo(usual.hand());
-        assertThat(plan(project.withHabits(project.habits().with(Habits.Seal.NONE))).operations()).noneMatch(o -> o.kind() == Kind.SEAL);
-        assertThat(plan(project.withHabits(project.habits().with(Habits.Seal.NONE))).findings()).anyMatch(f -> f.sentence().contains("Outdoors an unsealed picture does not last"));
-        assertThat(plan(project.withHabits(project.habits().with(Habits.Seal.MATT))).findings()).anyMatch(f -> f.sentence().contains("no matt sealer"));
+        assertThat(plan(project.withHabits(project.habits().with(Habits.Seal.NONE))).steps()).noneMatch(o -> o.kind() == Kind.SEAL);
+        assertThat(plan(project.withHabits(project.habits().with(Habits.Seal.NONE))).findings()).anyMatch(f -> FindingWords.sentence(f).contains("Outdoors an unsealed picture does not last"));
+        assertThat(plan(project.withHabits(project.habits().with(Habits.Seal.MATT))).findings()).anyMatch(f -> FindingWords.sentence(f).contains("no matt sealer"));
         Project lit = project.withHabits(project.habits().with(new Light(320, 0.5, 0.5, 0.8, 0.8)));
-        assertThat(plan(lit).operations()).anyMatch(o -> o.title().contains("light side")).anyMatch(o -> o.title().contains("halo"));
+        assertThat(plan(lit).steps()).anyMatch(o -> StepWords.title(o).contains("light side")).anyMatch(o -> StepWords.title(o).contains("halo"));
     }
 
     @Test
     void anEmptyShelfOrOneWithoutWhiteIsAnswered() {
-        assertThat(Planner.plan(project(), SURVEY, workshop(new Shelf(List.of())), new Remembered()).findings()).anyMatch(f -> f.sentence().contains("shelf is empty"));
+        assertThat(Plans.plan(project(), SURVEY, workshop(new Shelf(List.of())), new Remembered()).findings()).anyMatch(f -> f.code() == Code.EMPTY_SHELF);
         Shelf dark = Paints.shelf().without("white");
-        PaintPlan plan = Planner.plan(project(), SURVEY, workshop(dark), new Remembered());
-        assertThat(plan.findings()).anyMatch(f -> f.sentence().contains("lacks a white"));
-        assertThat(plan.operations()).as("the rest is planned").anyMatch(o -> o.title().contains("stripe0"));
+        PaintPlan plan = Plans.plan(project(), SURVEY, workshop(dark), new Remembered());
+        assertThat(plan.findings()).anyMatch(f -> f.code() == Code.NO_WHITE);
+        assertThat(plan.steps()).as("the rest is planned").anyMatch(o -> StepWords.title(o).contains("stripe0"));
     }
 }

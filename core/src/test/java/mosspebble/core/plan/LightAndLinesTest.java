@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import mosspebble.core.Paints;
+import mosspebble.core.area.Remembered;
 import mosspebble.core.colour.Lab;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Paint;
@@ -15,16 +16,17 @@ import mosspebble.core.colour.PaintKind;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.drying.Climate;
 import mosspebble.core.drying.SteadyMass;
-import mosspebble.core.plan.Operation.Kind;
+import mosspebble.core.finding.Code;
+import mosspebble.core.plan.Step.Kind;
 import mosspebble.core.project.Habits;
 import mosspebble.core.project.Light;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Workshop;
+import mosspebble.core.rules.Plans;
 import mosspebble.core.sketch.Manner;
 import mosspebble.core.sketch.Motif;
 import mosspebble.core.sketch.MotifPart;
 import mosspebble.core.sketch.Placement;
-import mosspebble.core.area.Remembered;
 import mosspebble.core.sketch.Repertoire;
 import mosspebble.core.sketch.Role;
 import mosspebble.core.sketch.Sits;
@@ -38,6 +40,8 @@ import mosspebble.core.stone.Survey;
 import mosspebble.core.stone.Texture;
 import mosspebble.core.units.Millilitres;
 import mosspebble.core.units.Srgb;
+import mosspebble.core.words.FindingWords;
+import mosspebble.core.words.StepWords;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.locationtech.jts.geom.Coordinate;
@@ -71,11 +75,11 @@ class LightAndLinesTest {
         for (Paint paint : more) {
             shelf = shelf.with(paint);
         }
-        return Planner.plan(project(habits), SURVEY, new Workshop(new Palette(shelf), BALLS, Climate.room(), List.of()), new Remembered());
+        return Plans.plan(project(habits), SURVEY, new Workshop(new Palette(shelf), BALLS, Climate.room(), List.of()), new Remembered());
     }
 
-    private static Operation of(PaintPlan plan, String title) {
-        return plan.operations().stream().filter(o -> o.title().contains(title)).findFirst().orElseThrow(() -> new AssertionError(title + " in " + plan.operations().stream().map(Operation::title).toList()));
+    private static Step of(PaintPlan plan, String title) {
+        return plan.steps().stream().filter(o -> StepWords.title(o).contains(title)).findFirst().orElseThrow(() -> new AssertionError(title + " in " + plan.steps().stream().map(StepWords::title).toList()));
     }
 
     private static Geometry ball(PaintPlan plan) {
@@ -91,7 +95,7 @@ class LightAndLinesTest {
             Coordinate middle = ball(plan).getCentroid().getCoordinate();
             double toward = (shade.x - middle.x) * Math.sin(Math.toRadians(from)) - (shade.y - middle.y) * Math.cos(Math.toRadians(from));
             assertThat(toward).as("light from %s", from).isLessThan(-3);
-            Operation glaze = of(plan, "shade side of the ball");
+            Step glaze = of(plan, "shade side of the ball");
             assertThat(Lab.of(glaze.coat().orElseThrow().optics().full()).l()).as("darker").isLessThan(Lab.of(Srgb.ofHex("#b3261e")).l());
         }
     }
@@ -99,13 +103,13 @@ class LightAndLinesTest {
     @Test
     void highlightLiesTowardTheLightAndIsLighter() {
         PaintPlan plan = plan(Habits.usual().with(new Light(320, 0, 0, 0.8, 0)));
-        Operation light = of(plan, "light side of the ball");
+        Step light = of(plan, "light side of the ball");
         Coordinate at = light.place().getCentroid().getCoordinate();
         Coordinate middle = ball(plan).getCentroid().getCoordinate();
         assertThat(at.x).isLessThan(middle.x);
         assertThat(at.y).isLessThan(middle.y);
         assertThat(Lab.of(light.coat().orElseThrow().optics().full()).l()).isGreaterThan(Lab.of(Srgb.ofHex("#b3261e")).l());
-        assertThat(plan.operations()).noneMatch(o -> o.title().contains("shade side"));
+        assertThat(plan.steps()).noneMatch(o -> StepWords.title(o).contains("shade side"));
     }
 
     @Test
@@ -120,7 +124,7 @@ class LightAndLinesTest {
 
     @Test
     void withoutLightNothingIsDerived() {
-        assertThat(plan(Habits.usual().with(Light.NONE)).operations()).noneMatch(o -> o.kind() == Kind.SHADE);
+        assertThat(plan(Habits.usual().with(Light.NONE)).steps()).noneMatch(o -> o.kind() == Kind.SHADE);
         assertThatThrownBy(() -> new Light(0, 2, 0, 0, 0)).hasMessageContaining("shade");
         assertThatThrownBy(() -> new Light(Double.NaN, 0, 0, 0, 0)).hasMessageContaining("degrees");
         assertThat(new Light(-40, 0, 0, 0, 0).from()).isEqualTo(320);
@@ -130,12 +134,12 @@ class LightAndLinesTest {
     @Test
     void theHaloLiesOnTheGroundCloseRoundTheSubject() {
         PaintPlan plan = plan(Habits.usual().with(new Light(320, 0, 0, 0, 1)));
-        Operation halo = of(plan, "halo");
+        Step halo = of(plan, "halo");
         Geometry silhouette = plan.design().orElseThrow().silhouette();
         assertThat(halo.kind()).isEqualTo(Kind.GROUND);
         assertThat(halo.soft().mm()).isPositive();
         assertThat(halo.place().difference(silhouette.buffer(8.5)).getArea()).isLessThan(0.5);
-        assertThat(plan.operations().indexOf(halo)).isGreaterThan(plan.operations().indexOf(of(plan, "Paint the ground"))).isLessThan(plan.operations().indexOf(of(plan, "ball")));
+        assertThat(plan.steps().indexOf(halo)).isGreaterThan(plan.steps().indexOf(of(plan, "Paint the ground"))).isLessThan(plan.steps().indexOf(of(plan, "ball")));
     }
 
     @Test
@@ -153,44 +157,44 @@ class LightAndLinesTest {
     }
 
     private static double lines(PaintPlan plan, Geometry where) {
-        return plan.operations().stream().filter(o -> o.kind() == Kind.OUTLINE).mapToDouble(o -> o.place().intersection(where).getArea()).sum();
+        return plan.steps().stream().filter(o -> o.kind() == Kind.OUTLINE).mapToDouble(o -> o.place().intersection(where).getArea()).sum();
     }
 
     @Test
     void aSecondLineRunsJustInsideAndMetalComesFromAMetallic() {
         Paint gold = Paint.usual("gold", "gold metallic", PaintKind.METALLIC, Srgb.ofHex("#b8913f"), new Millilitres(9));
         PaintPlan twice = plan(Habits.usual().with(Habits.LineStyle.DOUBLE));
-        Operation inner = of(twice, "Second line");
+        Step inner = of(twice, "Second line");
         assertThat(inner.place().difference(ball(twice).union(twice.design().orElseThrow().parts().get(2).drawn())).getArea()).isLessThan(0.3);
         PaintPlan metal = plan(Habits.usual().with(Habits.LineStyle.METALLIC), gold);
         assertThat(of(metal, "Second line").mix()).contains(Mix.of("gold"));
-        assertThat(plan(Habits.usual().with(Habits.LineStyle.METALLIC)).operations()).as("no metal on the shelf, no metal line").noneMatch(o -> o.title().startsWith("Second line"));
+        assertThat(plan(Habits.usual().with(Habits.LineStyle.METALLIC)).steps()).as("no metal on the shelf, no metal line").noneMatch(o -> StepWords.title(o).startsWith("Second line"));
     }
 
     @Test
     void brushPaintersDrawWithTheLinerAndPenPaintersFillWithPens() {
         PaintPlan brushes = plan(Habits.usual().with(Habits.Medium.BRUSHES));
-        assertThat(brushes.operations().stream().filter(o -> o.kind() == Kind.OUTLINE).toList()).isNotEmpty().allMatch(o -> o.tool().contains("liner"));
+        assertThat(brushes.steps().stream().filter(o -> o.kind() == Kind.OUTLINE).toList()).isNotEmpty().allMatch(o -> StepWords.tool(o).contains("liner"));
         Paint whitePen = Paint.usual("whitemarker", "white marker", PaintKind.PEN, Srgb.ofHex("#f6f4ee"), new Millilitres(9));
         PaintPlan pens = plan(Habits.usual().with(Habits.Medium.PENS), whitePen);
-        assertThat(of(pens, "Fill the spot").tool()).contains("pen");
-        assertThat(of(plan(Habits.usual(), whitePen), "Fill the spot").tool()).doesNotContain("pen");
+        assertThat(StepWords.tool(of(pens, "Fill the spot"))).contains("pen");
+        assertThat(StepWords.tool(of(plan(Habits.usual(), whitePen), "Fill the spot"))).doesNotContain("pen");
     }
 
     @Test
     void aLargeAreaGetsItsEdgeWidenedBeforeTheLargeBrush() {
-        Operation ball = of(plan(Habits.usual()), "Fill the ball");
-        assertThat(ball.tool()).isEqualTo("large flat brush");
-        assertThat(ball.sentence()).contains("widen its edge");
-        assertThat(of(plan(Habits.usual()), "Fill the spot").sentence()).doesNotContain("widen");
+        Step ball = of(plan(Habits.usual()), "Fill the ball");
+        assertThat(StepWords.tool(ball)).isEqualTo("large flat brush");
+        assertThat(StepWords.sentence(ball)).contains("widen its edge");
+        assertThat(StepWords.sentence(of(plan(Habits.usual()), "Fill the spot"))).doesNotContain("widen");
     }
 
     @Test
     void dampAndLooseStoneIsSaid() {
         List<SteadyMass.Weighing> drying = List.of(new SteadyMass.Weighing(0, 500), new SteadyMass.Weighing(4, 470), new SteadyMass.Weighing(8, 452), new SteadyMass.Weighing(12, 441.2));
         Project damp = project(Habits.usual()).withWeighings(drying);
-        assertThat(Planner.plan(damp, SURVEY, new Palette(Paints.shelf()), BALLS, Climate.room()).findings()).anyMatch(f -> f.sentence().contains("g of water") && f.sentence().contains("peels"));
+        assertThat(Plans.plan(damp, SURVEY, new Palette(Paints.shelf()), BALLS, Climate.room()).findings()).anyMatch(f -> FindingWords.sentence(f).contains("g of water") && FindingWords.sentence(f).contains("peels"));
         Stone loose = Stone.cobble().withSkin(new Skin(RockKind.SANDSTONE, Texture.ROUGH, 0.15, Srgb.ofHex("#b89a6e"), false, true));
-        assertThat(Planner.plan(project(Habits.usual()).withStone(loose), Survey.of(loose), new Palette(Paints.shelf()), BALLS, Climate.room()).findings()).anyMatch(f -> f.sentence().contains("Grains rub off"));
+        assertThat(Plans.plan(project(Habits.usual()).withStone(loose), Survey.of(loose), new Palette(Paints.shelf()), BALLS, Climate.room()).findings()).anyMatch(f -> f.code() == Code.LOOSE_GRAINS);
     }
 }

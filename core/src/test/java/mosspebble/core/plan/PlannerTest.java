@@ -9,7 +9,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.SplittableRandom;
+import java.util.TreeMap;
 import mosspebble.core.Paints;
+import mosspebble.core.area.Grid;
+import mosspebble.core.area.Shapes;
 import mosspebble.core.coats.Film;
 import mosspebble.core.coats.FilmMap;
 import mosspebble.core.colour.Lab;
@@ -18,24 +21,26 @@ import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.colour.Shelf;
 import mosspebble.core.drying.Climate;
+import mosspebble.core.finding.Code;
 import mosspebble.core.finding.Finding;
 import mosspebble.core.picture.StonePicture;
 import mosspebble.core.picture.StoneTerrain;
-import mosspebble.core.plan.Operation.Kind;
+import mosspebble.core.plan.Step.Kind;
+import mosspebble.core.plan.Step;
 import mosspebble.core.project.Habits;
 import mosspebble.core.project.Light;
 import mosspebble.core.project.Project;
+import mosspebble.core.rules.Plans;
 import mosspebble.core.sketch.Designs;
-import mosspebble.core.area.Grid;
 import mosspebble.core.sketch.GuideKind;
 import mosspebble.core.sketch.Item;
 import mosspebble.core.sketch.Manner;
 import mosspebble.core.sketch.Motif;
 import mosspebble.core.sketch.MotifPart;
+import mosspebble.core.sketch.PlacedItem;
 import mosspebble.core.sketch.Placement;
 import mosspebble.core.sketch.Repertoire;
 import mosspebble.core.sketch.Role;
-import mosspebble.core.area.Shapes;
 import mosspebble.core.sketch.Sits;
 import mosspebble.core.sketch.Sketch;
 import mosspebble.core.sketch.Slot;
@@ -48,9 +53,9 @@ import mosspebble.core.stone.Texture;
 import mosspebble.core.supplies.PaintUse;
 import mosspebble.core.units.Celsius;
 import mosspebble.core.units.Srgb;
+import mosspebble.core.words.FindingWords;
+import mosspebble.core.words.StepWords;
 import org.junit.jupiter.api.Tag;
-import mosspebble.core.sketch.PlacedItem;
-import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
@@ -110,7 +115,7 @@ class PlannerTest {
         assertThat(drawn).as("pencil within the front thing is its own, hidden parts are not drawn").isLessThanOrEqualTo(own + 1e-6).isGreaterThan(0);
         double behind = items.get(0).parts().stream().mapToDouble(p -> (p.part().isArea() ? p.drawn().getBoundary() : p.drawn()).intersection(inner).getLength()).sum();
         assertThat(behind).as("there was something to hide").isGreaterThan(5);
-        Geometry painted = plan.operations().stream().filter(o -> o.kind() == Operation.Kind.FILL).map(Operation::place).reduce(ahead.getFactory().createPolygon(), Geometry::union);
+        Geometry painted = plan.steps().stream().filter(o -> o.kind() == Step.Kind.FILL).map(Step::place).reduce(ahead.getFactory().createPolygon(), Geometry::union);
         assertThat(union.difference(painted.buffer(0.05)).getArea()).as("all that is seen is painted").isLessThan(0.02 * union.getArea());
     }
 
@@ -122,26 +127,26 @@ class PlannerTest {
         PaintPlan kept = plan(project.withSketch(Optional.of(free)));
         Geometry silhouette = kept.design().orElseThrow().items().get(0).silhouette();
 
-        for (Operation operation : kept.operations()) {
+        for (Step operation : kept.steps()) {
             if (operation.kind() == Kind.GROUND || operation.kind() == Kind.FILL || operation.kind() == Kind.PRIME) {
-                assertThat(operation.place().intersection(silhouette).getArea()).as(operation.title()).isLessThan(0.01 * silhouette.getArea());
+                assertThat(operation.place().intersection(silhouette).getArea()).as(StepWords.title(operation)).isLessThan(0.01 * silhouette.getArea());
             }
         }
-        assertThat(first(kept, Kind.GROUND, "ground").areaMm2()).as("the ground stops at the silhouette, it does not go under it").isLessThan(first(plain, Kind.GROUND, "ground").areaMm2());
-        assertThat(kept.operations()).noneMatch(o -> o.title().contains("rings"));
-        assertThat(kept.findings()).noneMatch(f -> f.sentence().contains("Pencil"));
+        assertThat(first(kept, Kind.GROUND, "ground").work().areaMm2()).as("the ground stops at the silhouette, it does not go under it").isLessThan(first(plain, Kind.GROUND, "ground").work().areaMm2());
+        assertThat(kept.steps()).noneMatch(o -> StepWords.title(o).contains("rings"));
+        assertThat(kept.findings()).noneMatch(f -> FindingWords.sentence(f).contains("Pencil"));
     }
 
     @Test
     void runningOffIsAFindingUntilItIsADecision() {
         Project project = project(DARK);
         Project off = project.withSketch(project.sketch().map(s -> s.with("", i -> i.at(i.placement().movedBy(8, 0)))));
-        Finding leaves = plan(off).findings().stream().filter(f -> f.sentence().contains("leaves the face")).findFirst().orElseThrow();
+        Finding leaves = plan(off).findings().stream().filter(f -> f.code() == Code.LEAVES).findFirst().orElseThrow();
 
-        assertThat(leaves.remedies()).extracting(Finding.Remedy::label).containsExactly("Fit to the face", "Let it run off");
+        assertThat(leaves.remedies()).extracting(FindingWords::label).containsExactly("Fit to the face", "Let it run off");
         Project decided = leaves.remedies().get(1).change().apply(off);
-        assertThat(plan(decided).findings()).noneMatch(f -> f.sentence().contains("leaves the face")).anyMatch(f -> f.weight() == Finding.Weight.TIP && f.sentence().contains("as decided"));
-        assertThat(plan(leaves.remedies().get(0).change().apply(off)).findings()).noneMatch(f -> f.sentence().contains("the face by"));
+        assertThat(plan(decided).findings()).noneMatch(f -> f.code() == Code.LEAVES).anyMatch(f -> f.weight() == Finding.Weight.TIP && FindingWords.sentence(f).contains("as decided"));
+        assertThat(plan(leaves.remedies().get(0).change().apply(off)).findings()).noneMatch(f -> FindingWords.sentence(f).contains("the face by"));
     }
 
     private static PaintPlan plan(Project project) {
@@ -149,32 +154,32 @@ class PlannerTest {
     }
 
     private static PaintPlan plan(Project project, Shelf shelf, Climate climate) {
-        return Planner.plan(project, Survey.of(project.stone()), new Palette(shelf), gate(), climate);
+        return Plans.plan(project, Survey.of(project.stone()), new Palette(shelf), gate(), climate);
     }
 
-    private static Operation first(PaintPlan plan, Kind kind, String word) {
-        return plan.operations().stream().filter(o -> o.kind() == kind && o.title().contains(word)).findFirst()
-                .orElseThrow(() -> new AssertionError("no " + kind + " " + word + " in " + plan.operations().stream().map(Operation::title).toList()));
+    private static Step first(PaintPlan plan, Kind kind, String word) {
+        return plan.steps().stream().filter(o -> o.kind() == kind && StepWords.title(o).contains(word)).findFirst()
+                .orElseThrow(() -> new AssertionError("no " + kind + " " + word + " in " + plan.steps().stream().map(StepWords::title).toList()));
     }
 
-    private static int index(PaintPlan plan, Operation operation) {
-        return plan.operations().indexOf(operation);
+    private static int index(PaintPlan plan, Step operation) {
+        return plan.steps().indexOf(operation);
     }
 
     @Test
     void theOrderIsTheTradesAndBreaksNoArrow() {
         PaintPlan plan = plan(project(DARK));
 
-        assertThat(plan.operations().get(0).kind()).isEqualTo(Kind.PREPARE);
-        assertThat(plan.operations().get(1).kind()).isEqualTo(Kind.PENCIL);
-        assertThat(plan.operations().get(plan.operations().size() - 1).kind()).isEqualTo(Kind.SEAL);
+        assertThat(plan.steps().get(0).kind()).isEqualTo(Kind.PREPARE);
+        assertThat(plan.steps().get(1).kind()).isEqualTo(Kind.PENCIL);
+        assertThat(plan.steps().get(plan.steps().size() - 1).kind()).isEqualTo(Kind.SEAL);
         assertThat(index(plan, first(plan, Kind.FILL, "wall"))).isLessThan(index(plan, first(plan, Kind.FILL, "door")));
         assertThat(index(plan, first(plan, Kind.FILL, "door"))).isLessThan(index(plan, first(plan, Kind.FILL, "knob")));
         assertThat(index(plan, first(plan, Kind.HIGHLIGHT, "glint"))).isGreaterThan(index(plan, first(plan, Kind.OUTLINE, "")));
-        for (int i = 0; i < plan.operations().size(); i++) {
-            for (Operation.After after : plan.operations().get(i).after()) {
+        for (int i = 0; i < plan.steps().size(); i++) {
+            for (Step.After after : plan.steps().get(i).after()) {
                 assertThat(after.step()).isLessThan(i);
-                assertThat(after.reason()).isNotBlank();
+                assertThat(StepWords.reason(after)).isNotBlank();
                 assertThat(plan.sitting().steps().get(i).start()).as("nothing starts on wet paint").isGreaterThanOrEqualTo(plan.sitting().steps().get(after.step()).dry());
             }
         }
@@ -186,14 +191,14 @@ class PlannerTest {
     }
 
     private static List<String> story(PaintPlan plan) {
-        return plan.operations().stream().map(o -> o.title() + o.coats() + o.hand() + o.dries() + o.after() + o.place().toText()).toList();
+        return plan.steps().stream().map(o -> StepWords.title(o) + o.coats() + o.work().hand() + o.work().dries() + o.after() + o.place().toText()).toList();
     }
 
     @Test
     @Tag("outside") // the trade: chalk on dark stone, graphite on pale (common practice, no source)
     void pencilKindFollowsTheStone() {
-        assertThat(plan(project(DARK)).operations().get(1).tool()).contains("chalk");
-        assertThat(plan(project(DARK.withSkin(new Skin(RockKind.LIMESTONE, Texture.SMOOTH, 0.1, Srgb.ofHex("#d8d0c0"), false, false)))).operations().get(1).tool()).contains("graphite");
+        assertThat(StepWords.tool(plan(project(DARK)).steps().get(1))).contains("chalk");
+        assertThat(StepWords.tool(plan(project(DARK.withSkin(new Skin(RockKind.LIMESTONE, Texture.SMOOTH, 0.1, Srgb.ofHex("#d8d0c0"), false, false)))).steps().get(1))).contains("graphite");
     }
 
     @Test
@@ -206,12 +211,12 @@ class PlannerTest {
         PaintPlan needed = plan(project, shelf, Climate.room());
         PaintPlan never = plan(project.withHabits(project.habits().with(Habits.Primer.NEVER)), shelf, Climate.room());
 
-        Operation prime = first(needed, Kind.PRIME, "");
+        Step prime = first(needed, Kind.PRIME, "");
         int primed = first(needed, Kind.FILL, "wall").coats();
         int bare = first(never, Kind.FILL, "wall").coats();
-        assertThat(never.operations()).noneMatch(o -> o.kind() == Kind.PRIME);
+        assertThat(never.steps()).noneMatch(o -> o.kind() == Kind.PRIME);
         assertThat(prime.coats() + primed).as("primer and coats together").isLessThan(bare);
-        assertThat(prime.reason()).contains("primer").contains("bare stone");
+        assertThat(StepWords.reason(prime)).contains("primer").contains("bare stone");
     }
 
     @Test
@@ -219,8 +224,8 @@ class PlannerTest {
         Project project = project(DARK);
         int before = 0;
         for (double tolerance : new double[] {5, 3, 2, 1}) {
-            int coats = plan(project.withHabits(project.habits().withTolerance(tolerance))).operations().stream()
-                    .filter(o -> o.kind() == Kind.FILL || o.kind() == Kind.PRIME || o.kind() == Kind.GROUND).mapToInt(Operation::coats).sum();
+            int coats = plan(project.withHabits(project.habits().withTolerance(tolerance))).steps().stream()
+                    .filter(o -> o.kind() == Kind.FILL || o.kind() == Kind.PRIME || o.kind() == Kind.GROUND).mapToInt(Step::coats).sum();
             assertThat(coats).isGreaterThanOrEqualTo(before);
             before = coats;
         }
@@ -231,7 +236,7 @@ class PlannerTest {
         Project project = project(DARK);
         PaintPlan plan = plan(project);
         Grid grid = Grid.around(60, 50, 0.5);
-        Operation wall = first(plan, Kind.FILL, "wall");
+        Step wall = first(plan, Kind.FILL, "wall");
         FilmMap films = plan.filmsAfter(index(plan, wall) + 1, grid, Look.DRY);
         Lab full = Lab.of(wall.coat().orElseThrow().optics().full());
         Geometry inner = Shapes.grown(wall.place(), -1);
@@ -260,7 +265,7 @@ class PlannerTest {
     @Test
     void thicknessIsTheSumOfTheCoatsAndTheSliceSeesTheSame() {
         PaintPlan plan = plan(project(DARK));
-        int steps = plan.operations().size();
+        int steps = plan.steps().size();
         FilmMap films = plan.filmsAfter(steps, Grid.around(60, 50, 0.25), Look.DRY);
         List<Slice.Sample> cut = new Slice(plan).cut(steps, -30, 3.1, 30, 3.1, 61);
 
@@ -297,13 +302,13 @@ class PlannerTest {
         Project project = project(DARK);
         PaintPlan lost = plan(project.withColour("door", Mix.of("gone")));
         assertThat(lost.findings()).anySatisfy(f -> {
-            assertThat(f.sentence()).contains("Door").contains("gone (not on the shelf)");
-            assertThat(plan(f.remedy().orElseThrow().change().apply(project.withColour("door", Mix.of("gone")))).findings()).noneMatch(g -> g.sentence().contains("gone"));
+            assertThat(FindingWords.sentence(f)).contains("Door").contains("gone (not on the shelf)");
+            assertThat(plan(f.remedy().orElseThrow().change().apply(project.withColour("door", Mix.of("gone")))).findings()).noneMatch(g -> FindingWords.sentence(g).contains("gone"));
         });
-        assertThat(lost.operations()).anyMatch(o -> o.title().contains("wall"));
-        assertThat(plan(project, new Shelf(List.of()), Climate.room()).findings()).anyMatch(f -> f.sentence().contains("shelf is empty"));
-        assertThat(plan(project.withSketch(Optional.empty())).findings()).anyMatch(f -> f.weight() == Finding.Weight.STOP && f.sentence().contains("No subject"));
-        assertThat(plan(project, Paints.shelf(), new Climate(new Celsius(14), 0.92, 0.1)).findings()).anyMatch(f -> f.sentence().contains("dew point"));
+        assertThat(lost.steps()).anyMatch(o -> StepWords.title(o).contains("wall"));
+        assertThat(plan(project, new Shelf(List.of()), Climate.room()).findings()).anyMatch(f -> f.code() == Code.EMPTY_SHELF);
+        assertThat(plan(project.withSketch(Optional.empty())).findings()).anyMatch(f -> f.weight() == Finding.Weight.STOP && FindingWords.sentence(f).contains("No subject"));
+        assertThat(plan(project, Paints.shelf(), new Climate(new Celsius(14), 0.92, 0.1)).findings()).anyMatch(f -> f.code() == Code.DEW);
     }
 
     @Test
@@ -311,20 +316,20 @@ class PlannerTest {
         Project project = project(DARK);
         Project tiny = project.withSketch(project.sketch().map(s -> s.with("", i -> i.at(new Placement(0, 0, 0, 0.06)))));
 
-        Finding small = plan(tiny).findings().stream().filter(f -> f.sentence().contains("too narrow")).findFirst().orElseThrow();
+        Finding small = plan(tiny).findings().stream().filter(f -> f.code() == Code.TOO_NARROW).findFirst().orElseThrow();
 
         Project mended = small.remedy().orElseThrow().change().apply(tiny);
-        assertThat(plan(mended).findings()).noneMatch(f -> f.sentence().contains("too narrow"));
+        assertThat(plan(mended).findings()).noneMatch(f -> f.code() == Code.TOO_NARROW);
     }
 
     @Test
     void suppliesAreAreaTimesThicknessAndRunOutIsSaid() {
         assertThat(PaintUse.spread(10_000, 100, 1).value()).as("1 mL over 100 cm2 is 100 µm, with a fifth lost").isCloseTo(1.2, within(1e-9));
         PaintPlan plan = plan(project(DARK));
-        Operation door = first(plan, Kind.FILL, "door");
+        Step door = first(plan, Kind.FILL, "door");
         double needed = plan.supplies().stream().filter(u -> u.paint().equals("darkred")).findFirst().orElseThrow().needed().value();
-        assertThat(needed).isGreaterThanOrEqualTo(PaintUse.spread(door.areaMm2(), 60, door.coats()).value() - 1e-9);
-        assertThat(door.areaMm2()).as("surface is at least the flat area").isGreaterThanOrEqualTo(door.place().getArea() * 0.98);
+        assertThat(needed).isGreaterThanOrEqualTo(PaintUse.spread(door.work().areaMm2(), 60, door.coats()).value() - 1e-9);
+        assertThat(door.work().areaMm2()).as("surface is at least the flat area").isGreaterThanOrEqualTo(door.place().getArea() * 0.98);
     }
 
     @Test
@@ -351,11 +356,11 @@ class PlannerTest {
     @Test
     void outlinesContrastWithBothSides() {
         PaintPlan plan = plan(project(DARK));
-        for (Operation operation : plan.operations()) {
+        for (Step operation : plan.steps()) {
             if (operation.kind() == Kind.OUTLINE) {
-                assertThat(operation.reason()).containsPattern("differs by \\d+ from the area and by \\d+ from what is behind");
+                assertThat(StepWords.reason(operation)).containsPattern("differs by \\d+ from the area and by \\d+ from what is behind");
             }
         }
-        assertThat(plan.findings()).noneMatch(f -> f.sentence().contains("No pen on the shelf stands out"));
+        assertThat(plan.findings()).noneMatch(f -> f.code() == Code.FAINT_OUTLINE);
     }
 }

@@ -10,12 +10,15 @@ import java.util.Set;
 import java.util.SplittableRandom;
 import java.util.function.Supplier;
 import mosspebble.core.Paints;
+import mosspebble.core.area.Remembered;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.drying.Climate;
+import mosspebble.core.finding.Code;
 import mosspebble.core.finding.Finding;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Workshop;
+import mosspebble.core.rules.Plans;
 import mosspebble.core.sketch.Designs;
 import mosspebble.core.sketch.Family;
 import mosspebble.core.sketch.GuideKind;
@@ -26,7 +29,6 @@ import mosspebble.core.sketch.MotifPart;
 import mosspebble.core.sketch.PlacedDesign;
 import mosspebble.core.sketch.PlacedPart;
 import mosspebble.core.sketch.Placement;
-import mosspebble.core.area.Remembered;
 import mosspebble.core.sketch.Repertoire;
 import mosspebble.core.sketch.Role;
 import mosspebble.core.sketch.Sits;
@@ -38,6 +40,7 @@ import mosspebble.core.sketch.family.Families;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.units.Srgb;
+import mosspebble.core.words.FindingWords;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -85,7 +88,7 @@ class WhateverIsAcceptedTest {
     private static PaintPlan plan(List<Throwable> troubled, Item... items) {
         Mix colour = Mix.of(Paints.shelf().paints().get(0).id());
         Project project = Project.begin("s", "Stone", STONE).withSketch(Optional.of(new Sketch(List.of(items)))).withColours(Map.of("body", colour, "stroke", colour, "dots", colour, "others", colour, "lines", colour));
-        return Planner.plan(project, SURVEY, new Workshop(new Palette(Paints.shelf()), REPERTOIRE, Climate.room(), List.of()), new Remembered(), troubled::add);
+        return Plans.plan(project, SURVEY, new Workshop(new Palette(Paints.shelf()), REPERTOIRE, Climate.room(), List.of()), new Remembered(), troubled::add);
     }
 
     private static PaintPlan untroubled(Item... items) {
@@ -108,7 +111,7 @@ class WhateverIsAcceptedTest {
     void aStrokeOfAnyKindCanBeLeftFree(Subject.Becomes becomes) {
         Item disc = item("", new Subject.Figure("disc"), Manner.ON_STONE, new Placement(0, 0, 0, 25), 0);
         Item stroke = item("s", new Subject.Stroke(List.of(-8.0, 0.0, 8.0, 0.0, 8.0, 6.0), false, becomes, 1.5), Manner.LEFT_FREE, new Placement(0, 0, 0, 1), 2);
-        assertThat(untroubled(disc, stroke).operations()).isNotEmpty();
+        assertThat(untroubled(disc, stroke).steps()).isNotEmpty();
     }
 
     @Test
@@ -176,12 +179,12 @@ class WhateverIsAcceptedTest {
 
         assertThat(troubled).singleElement().isInstanceOf(IllegalStateException.class);
         assertThat(plan.project().sketch().orElseThrow().items()).as("the answer is for the stone as it is").hasSize(2);
-        assertThat(plan.operations()).extracting(Operation::key, Operation::coats).isEqualTo(untroubled(disc).operations().stream().map(o -> org.assertj.core.groups.Tuple.tuple(o.key(), o.coats())).toList());
+        assertThat(plan.steps()).extracting(Step::key, Step::coats).isEqualTo(untroubled(disc).steps().stream().map(o -> org.assertj.core.groups.Tuple.tuple(o.key(), o.coats())).toList());
         Finding finding = plan.findings().get(0);
         assertThat(finding.weight()).isEqualTo(Finding.Weight.STOP);
-        assertThat(finding.sentence()).contains("troubled").contains("leaves it out");
+        assertThat(FindingWords.sentence(finding)).contains("troubled").contains("leaves it out");
         Project mended = finding.remedy().orElseThrow().change().apply(plan.project());
         assertThat(mended.sketch().orElseThrow().items()).extracting(Item::id).containsExactly("");
-        assertThat(plan(new ArrayList<>(), mended.sketch().orElseThrow().items().get(0)).findings()).noneMatch(f -> f.sentence().contains("leaves it out"));
+        assertThat(plan(new ArrayList<>(), mended.sketch().orElseThrow().items().get(0)).findings()).noneMatch(f -> f.code() == Code.LEFT_OUT);
     }
 }

@@ -1,0 +1,31 @@
+package mosspebble.core.blend;
+
+/**
+ * Which share of a blend a piece is, and so how the hand lays it.
+ *
+ * @param number which of several, from 1: the band, the arm, the colour in the load, the pass of a glaze; 0 where there is one
+ * @param of how many passes; 0 where passes do not count
+ */
+public record Share(Kind kind, int number, int of) {
+
+    /** The kinds. */
+    public enum Kind {
+        WHOLE, FIRST_PART, SECOND_PART, THIN_WASH, DARK_BEHIND, BAND, MIXED_STEP, STREAKS, FOAM, DABS, FACETS, ARM, WHITE_IN_LOAD, TIP_COLOUR, INNER_COLOUR, GLAZE, DROPPED_WASH
+    }
+
+    /** All of it, in one colour. */
+    public static final Share WHOLE = of(Kind.WHOLE);
+
+    public static Share of(Kind kind) {
+        return new Share(kind, 0, 0);
+    }
+
+    public static Share of(Kind kind, int number) {
+        return new Share(kind, number, 0);
+    }
+
+    /** Whether both are laid in the same way. */
+    public boolean laidAs(Share other) {
+        return kind == other.kind && of == other.of && (of == 0 || number == other.number);
+    }
+}

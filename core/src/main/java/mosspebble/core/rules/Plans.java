@@ -1,0 +1,116 @@
+package mosspebble.core.rules;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
+import mosspebble.core.area.Remembered;
+import mosspebble.core.colour.Palette;
+import mosspebble.core.drying.Climate;
+import mosspebble.core.finding.Finding;
+import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.Planner;
+import mosspebble.core.project.Project;
+import mosspebble.core.project.Workshop;
+import mosspebble.core.sketch.Bed;
+import mosspebble.core.sketch.Designs;
+import mosspebble.core.sketch.Item;
+import mosspebble.core.sketch.Repertoire;
+import mosspebble.core.sketch.Sketch;
+import mosspebble.core.stone.Survey;
+
+/** Plans a stone and has every rule look it over. */
+public final class Plans {
+
+    /** All rules, in the order in which a painter would speak of what matters equally. */
+    private static final List<Rule> RULES = List.of(new LeftOut(),
+            new TakingAllowed(), new CracksMarked(), new OldSealer(), new LooseGrains(), new StillDamp(), new PaleNeedsPrimer(), new DarkensSealed(),
+            new HasSubject(), new CanBeLaid(), new StaysOnFace(), new EqualPairs(), new OffCracks(),
+            new ShelfHasPaint(), new EverySlotHasColour(), new HasWhite(), new BlendHasColours(), new FitsTools(), new StrokesApart(), new OutlineStandsOut(), new SubjectStandsOut(), new NoMud(),
+            new OwnOrderHolds(), new PaintHides(), new PaintLasts(), new FilmHolds(), new PrimerGrips(), new ProductsAgree(), new WetInTime(),
+            new DryAirToSeal(), new SealedOutdoors(), new WantedSealer());
+
+    private Plans() {}
+
+    /**
+     * A plan from nothing.
+     *
+     * @param survey of the project's stone
+     */
+    public static PaintPlan plan(Project project, Survey survey, Palette palette, Repertoire repertoire, Climate climate) {
+        return plan(project, survey, new Workshop(palette, repertoire, climate, List.of()), new Remembered());
+    }
+
+    /**
+     * A plan that uses what was worked out for the one before; the answer is the same as from nothing.
+     *
+     * @param survey of the project's stone; the same object as long as the stone is the same
+     * @param remembered kept from plan to plan of one stone
+     */
+    public static PaintPlan plan(Project project, Survey survey, Workshop workshop, Remembered remembered) {
+        return plan(project, survey, workshop, remembered, trouble -> { });
+    }
+
+    /**
+     * The same, for whoever keeps a log: a thing of the sketch that the planner stumbles over is left out and named in a finding, and the rest is planned.
+     *
+     * @param troubled told of what the planner stumbled over
+     */
+    public static PaintPlan plan(Project project, Survey survey, Workshop workshop, Remembered remembered, Consumer<Throwable> troubled) {
+        remembered.next();
+        try {
+            return looked(project, survey, workshop, remembered, List.of());
+        } catch (RuntimeException | StackOverflowError e) {
+            troubled.accept(e);
+            return withoutTheTroubled(project, survey, workshop, e);
+        }
+    }
+
+    private static PaintPlan looked(Project project, Survey survey, Workshop workshop, Remembered remembered, List<Item> left) {
+        PaintPlan plan = Planner.plan(project, survey, workshop, remembered, left);
+        Bench bench = new Bench(plan, workshop, remembered);
+        return plan.with(RULES.stream().flatMap(rule -> rule.look(bench).stream()).sorted(Comparator.comparing(Finding::weight)).toList());
+    }
+
+    /** Leaves out what cannot even be laid on the stone alone; if that is not it, lays the things one by one, the deepest first, and keeps those that can be planned with the ones before. */
+    private static PaintPlan withoutTheTroubled(Project project, Survey survey, Workshop workshop, Throwable trouble) {
+        List<Item> sound = new ArrayList<>();
+        List<Item> left = new ArrayList<>();
+        for (Item item : project.sketch().map(Sketch::items).orElse(List.of())) {
+            (lies(item, project, survey, workshop) ? sound : left).add(item);
+        }
+        Optional<PaintPlan> rest = left.isEmpty() ? Optional.empty() : plannable(project, survey, workshop, sound, left);
+        if (rest.isPresent()) {
+            return rest.get();
+        }
+        List<Item> kept = new ArrayList<>();
+        for (Item item : sound) {
+            kept.add(item);
+            if (plannable(project, survey, workshop, kept, left).isEmpty()) {
+                kept.remove(kept.size() - 1);
+                left.add(item);
+            }
+        }
+        return plannable(project, survey, workshop, kept, left).orElseThrow(() -> new IllegalStateException("the stone itself cannot be planned", trouble));
+    }
+
+    private static boolean lies(Item item, Project project, Survey survey, Workshop workshop) {
+        try {
+            Designs.place(new Sketch(List.of(item)), workshop.repertoire(), new Bed(survey, project.viewpoint()));
+            return true;
+        } catch (RuntimeException | StackOverflowError e) {
+            return false;
+        }
+    }
+
+    private static Optional<PaintPlan> plannable(Project project, Survey survey, Workshop workshop, List<Item> items, List<Item> left) {
+        try {
+            Project with = project.withSketch(items.isEmpty() ? Optional.empty() : Optional.of(new Sketch(items)));
+            return Optional.of(looked(with, survey, workshop, new Remembered(), left).of(project));
+        } catch (RuntimeException | StackOverflowError e) {
+            return Optional.empty();
+        }
+    }
+
+}

@@ -1,0 +1,158 @@
+package mosspebble.core.words;
+
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import mosspebble.core.care.Compatibility;
+import mosspebble.core.care.Preparation;
+import mosspebble.core.care.SealAdvice;
+import mosspebble.core.care.SmearTest;
+import mosspebble.core.stone.Patch;
+import mosspebble.core.units.Celsius;
+import mosspebble.core.units.Facts;
+import mosspebble.core.units.Numbers;
+
+/** The words about preparing a stone, about what goes over what, and about sealing. */
+public final class CareWords {
+
+    private CareWords() {}
+
+    // --- preparing
+
+    /** What is to be done, in a few words. */
+    public static String title(Preparation.Task task) {
+        return switch (task.act()) {
+            case DRY_CAST -> "Let the cast stone dry";
+            case BRUSH -> "Brush off loose grains";
+            case WASH -> "Wash and dry the stone";
+            case DULL -> "Dull the old sealer";
+            case FILL -> "Fill " + (task.facts().count("marks") == 1 ? "the " + task.facts().choice("kind", Patch.Kind.class).label() : task.facts().count("marks") + " holes and cracks");
+        };
+    }
+
+    /** What to do. */
+    public static String sentence(Preparation.Task task) {
+        return switch (task.act()) {
+            case DRY_CAST -> "Stand it on edge in moving air; weigh it every day until the mass is steady.";
+            case BRUSH -> "Brush dry in all directions until nothing comes off.";
+            case WASH -> "Wash with soap and water, rinse, let it dry through.";
+            case DULL -> "Rub with fine paper until the shine is gone, wipe clean.";
+            case FILL -> "Press in filler or thick gesso, about " + Numbers.text(task.facts().number("ml"), 1) + " ml, in layers of at most 2 mm; level it.";
+        };
+    }
+
+    /** Why. */
+    public static String reason(Preparation.Task task) {
+        Facts facts = task.facts();
+        return switch (task.act()) {
+            case DRY_CAST -> "A fresh cast holds mixing water for days; paint over it peels. Plaster dust: mask on when sanding.";
+            case BRUSH -> facts.is("loose") ? "Grains rub off this stone and would take the paint along." : "Rough stone holds dust in its pits.";
+            case WASH -> "Dirt, salt and damp under paint make it peel. With " + Numbers.text(100 * facts.number("pores"), 0) + " % pores, at " + new Celsius(facts.number("celsius")) + " and "
+                    + Numbers.text(100 * facts.number("humidity"), 0) + " % humidity, it dries in about " + hours(facts.time("dry")) + ".";
+            case DULL -> "Paint does not grip a sealed, smooth skin.";
+            case FILL -> "Paint bridges a " + Numbers.text(facts.number("deepestMm"), 1) + " mm hollow and cracks there.";
+        };
+    }
+
+    static String tool(Preparation.Task task) {
+        return switch (task.act()) {
+            case DRY_CAST -> "rack, scale";
+            case BRUSH -> "stiff brush";
+            case WASH -> "soap, brush, cloth";
+            case DULL -> "fine sandpaper, cloth";
+            case FILL -> "palette knife";
+        };
+    }
+
+    private static String hours(Duration duration) {
+        double hours = duration.toMinutes() / 60.0;
+        return hours < 1.5 ? duration.toMinutes() + " min" : Numbers.text(hours, 0) + " h";
+    }
+
+    // --- what goes over what
+
+    /** What a rule is about. */
+    public static String title(Compatibility.Rule rule) {
+        return switch (rule) {
+            case DYE_UNDER_A_SEALER -> "dye under a sealer";
+            case ALCOHOL_INK_UNDER_RESIN_OR_LACQUER -> "alcohol ink under resin or lacquer";
+            case ALCOHOL_INK_UNDER_A_BRUSHED_VARNISH -> "alcohol ink under a brushed varnish";
+            case WATER_BASED_PAINT_ON_ALCOHOL_INK -> "water-based paint on alcohol ink";
+            case WATER_BASED_OVER_OIL -> "water-based over oil";
+            case ANYTHING_OVER_CRACKLE -> "anything over crackle";
+            case SEALER_OVER_CRACKLE -> "sealer over crackle";
+            case PAINT_ON_GEL -> "paint on gel";
+            case SEALER_OVER_GEL -> "sealer over gel";
+            case RESIN_OVER_PAINT -> "resin over paint";
+            case RESIN_ON_RESIN -> "resin on resin";
+            case LACQUER_OVER_FRESH_ACRYLIC -> "lacquer over fresh acrylic";
+            case MATT_OVER_GLITTER_OR_METAL -> "matt over glitter or metal";
+            case INK_ON_A_GLOSSY_FILM -> "ink on a glossy film";
+        };
+    }
+
+    /** What happens, and what to do instead. */
+    public static String sentence(Compatibility.Rule rule) {
+        return switch (rule) {
+            case DYE_UNDER_A_SEALER -> "Dye ink runs under every sealer. Take a paint or pigment pen.";
+            case ALCOHOL_INK_UNDER_RESIN_OR_LACQUER -> "Solvent dissolves alcohol ink: it bleeds. Seal it with a brushed water-based varnish only after a test.";
+            case ALCOHOL_INK_UNDER_A_BRUSHED_VARNISH -> "Alcohol ink may smear under the brush. Try it on a scrap, or use a paint pen.";
+            case WATER_BASED_PAINT_ON_ALCOHOL_INK -> "Alcohol ink strikes through pale paint laid over it.";
+            case WATER_BASED_OVER_OIL -> "Water-based paint does not hold on oil: it peels. Lay oil over acrylic, never acrylic over oil.";
+            case ANYTHING_OVER_CRACKLE -> "Crackle medium anywhere beneath cracks what is painted on it.";
+            case SEALER_OVER_CRACKLE -> "Let the cracks stop opening for a day before sealing.";
+            case PAINT_ON_GEL -> "Paint beads and peels on cured gel. Gel comes after the paint.";
+            case SEALER_OVER_GEL -> "Varnish holds only on a gel coat that was cured and wiped.";
+            case RESIN_OVER_PAINT -> "Resin clouds over damp paint: wait three days after the last coat.";
+            case RESIN_ON_RESIN -> "Paint slips off cured resin unless it is dulled with fine paper.";
+            case LACQUER_OVER_FRESH_ACRYLIC -> "Solvent lacquer wrinkles acrylic that is not dry through; spray thin mist coats.";
+            case MATT_OVER_GLITTER_OR_METAL -> "A matt sealer takes the sparkle from metal and glitter.";
+            case INK_ON_A_GLOSSY_FILM -> "Ink beads on a glossy film; dull it or use a paint pen.";
+        };
+    }
+
+    public static String sentence(Compatibility.Verdict verdict) {
+        return verdict.rule().map(CareWords::sentence).or(() -> verdict.test().map(t -> ownTest(t.outcome(), t.note()))).orElse("");
+    }
+
+    static String ownTest(SmearTest.Outcome outcome, String note) {
+        return "Your own test: it " + outcome.label() + (note.isBlank() ? "" : " (" + note + ")") + ".";
+    }
+
+    // --- sealing
+
+    /** What to do. */
+    static String sentence(SealAdvice advice, String sealer) {
+        return advice.coats() == 1 ? "One pour of " + sealer + ", spread to the rim; prick the bubbles." : advice.coats() + " coats of " + sealer + ", thin, each fully dry before the next.";
+    }
+
+    /** Why so, and so often. */
+    public static String reason(SealAdvice advice) {
+        if (advice.why().poured()) {
+            return "One pour levels itself and shows the colours deepest. It must lie level and free of dust for a day.";
+        }
+        String coats = advice.why().porous() ? "The stone is porous and drinks the first coat of varnish." : "Two thin coats close the surface of a tight stone.";
+        String outdoors = advice.why().outdoors() ? " Outdoors an unsealed picture would not last." : "";
+        return coats + outdoors + switch (advice.why().finish()) {
+            case MATT -> " Matt shows where pen and brush paint differ in sheen.";
+            case GLOSS -> " Gloss hides the difference between pen and brush paint.";
+            default -> "";
+        };
+    }
+
+    static String tool(SealAdvice advice) {
+        return advice.why().poured() ? "mixing stick, level rest" : "wide soft brush";
+    }
+
+    /** What can hurt, and how not to get hurt. */
+    public static List<String> cautions(SealAdvice advice) {
+        List<String> cautions = new ArrayList<>();
+        if (advice.why().poured()) {
+            cautions.add("Resin: gloves, eye protection and fresh air; mix exactly as its sheet says, and never more than that at once: a large cup heats up.");
+        }
+        cautions.add("Varnish with the window open; sprays and solvent products only outdoors, away from flames, with a suitable mask. The product's own sheet comes first.");
+        cautions.add("A painted stone is not for food, aquaria or heating: a wet stone in a fire can burst.");
+        cautions.add("Small stones are a choking hazard. Children paint with an adult.");
+        return cautions;
+    }
+}

@@ -1,0 +1,292 @@
+package mosspebble.core.words;
+
+import java.util.List;
+import java.util.stream.Collectors;
+import mosspebble.core.blend.BlendKind;
+import mosspebble.core.blend.Share;
+import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.Step;
+import mosspebble.core.plan.Tool;
+import mosspebble.core.plan.What;
+import mosspebble.core.plan.Why;
+import mosspebble.core.sketch.DotBorder;
+import mosspebble.core.units.Facts;
+import mosspebble.core.units.Numbers;
+import mosspebble.core.units.Words;
+
+/** The words of a step: short title, what to do, why, with what, and what it waits for. */
+public final class StepWords {
+
+    private StepWords() {}
+
+    // --- title
+
+    /** Short, such as "Fill the belly". */
+    public static String title(Step step) {
+        if (step instanceof Step.Prepare prepare) {
+            return CareWords.title(prepare.task());
+        }
+        if (step instanceof Step.Pencil pencil) {
+            return pencil.again() ? "Pencil the inner lines again" : "Pencil the design";
+        }
+        if (step instanceof Step.Lay lay) {
+            boolean outline = lay.kind() == Step.Kind.OUTLINE || lay.kind() == Step.Kind.LINE_FIRST;
+            return outline ? (lay.doing().what().get(0).of() == What.Of.INNER_LINES ? "Second line with the " : "Outline with the ") + lay.paint().load().coat().name() : verb(lay) + " " + shortened(lay.doing().what());
+        }
+        return step instanceof Step.Sign ? "Sign it" : "Seal";
+    }
+
+    private static String verb(Step.Lay lay) {
+        if (lay.wet().isPresent()) {
+            return "Work in";
+        }
+        return switch (lay.kind()) {
+            case PRIME -> "Prime";
+            case GROUND -> lay.doing().hides() ? "Paint" : "Lay";
+            case MORE -> "Coat again:";
+            case SHADE -> lightens(lay) ? "Lighten" : "Glaze";
+            case LINE_FIRST, DETAIL, OUTLINE -> "Draw";
+            case HIGHLIGHT -> "Set";
+            default -> lay.doing().hides() ? "Fill" : "Lay";
+        };
+    }
+
+    private static boolean lightens(Step.Lay lay) {
+        return lay.doing().what().get(0).of() == What.Of.LIGHT_SIDE;
+    }
+
+    /** What a step is done to, in the painter's words. */
+    public static String what(Step step) {
+        if (step instanceof Step.Lay lay) {
+            return shortened(lay.doing().what());
+        }
+        return step instanceof Step.Seal ? "the whole stone" : title(step);
+    }
+
+    private static String shortened(List<What> all) {
+        List<String> names = all.stream().map(StepWords::name).distinct().flatMap(n -> List.of(n.split(", ")).stream()).toList();
+        return names.size() <= 3 ? String.join(", ", names) : names.get(0) + ", " + names.get(1) + " and " + (names.size() - 2) + " more";
+    }
+
+    /** What something is called, with its article. */
+    public static String name(What what) {
+        String whole = switch (what.of()) {
+            case PART -> "the " + what.part();
+            case GROUND -> "the ground";
+            case HALO -> "the halo round the subject";
+            case SHADE_SIDE -> "the shade side of the " + what.part();
+            case LIGHT_SIDE -> "the light side of the " + what.part();
+            case OUTLINES -> "the outlines";
+            case INNER_LINES -> "the inner lines";
+            case WHOLE_PICTURE -> "the whole picture";
+            case BRIGHT_AREAS -> "the bright areas";
+        };
+        String share = switch (what.share().kind()) {
+            case WHOLE, THIN_WASH -> whole;
+            case FIRST_PART -> "the first part of " + whole;
+            case SECOND_PART -> "the second part of " + whole;
+            case DARK_BEHIND -> "the dark behind the subject";
+            case BAND -> ordinal(what.share()) + " band of " + whole;
+            case MIXED_STEP -> "a mixed step of " + whole;
+            case STREAKS -> "streaks over " + whole;
+            case FOAM -> "foam on " + whole;
+            case DABS -> "sponge dabs on " + whole;
+            case FACETS -> "facets on " + whole;
+            case ARM -> ordinal(what.share()) + " arm of " + whole;
+            case WHITE_IN_LOAD -> whole + ", first with white in the load";
+            case TIP_COLOUR -> "the tip colour of " + whole;
+            case INNER_COLOUR -> "the " + (what.share().number() == 1 ? "next" : "foot") + " colour of " + whole;
+            case GLAZE -> "the glaze on " + whole;
+            case DROPPED_WASH -> "the wash in " + whole;
+        };
+        return what.on().isEmpty() ? share : share + " where it lies on " + shortened(what.on());
+    }
+
+    private static String ordinal(Share share) {
+        return switch (share.number()) {
+            case 1 -> "the first";
+            case 2 -> "the second";
+            case 3 -> "the third";
+            default -> "the fourth";
+        };
+    }
+
+    // --- what to do
+
+    /** What to do. */
+    public static String sentence(Step step) {
+        if (step instanceof Step.Prepare prepare) {
+            return CareWords.sentence(prepare.task());
+        }
+        if (step instanceof Step.Pencil) {
+            return "Transfer the guide and draw lightly.";
+        }
+        if (step instanceof Step.Sign) {
+            return "Small, on the back or low on the front, with a pen that does not smear under varnish.";
+        }
+        if (step instanceof Step.Seal seal) {
+            return CareWords.sentence(seal.advice(), seal.varnish().load().coat().name());
+        }
+        Step.Lay lay = (Step.Lay) step;
+        String first = Words.upper(how(lay));
+        String coats = lay.coats() > 1 && !first.contains("coats") ? first + " " + Words.coats(lay.coats()) + "." : first;
+        String edge = lay.doing().widened() ? " First widen its edge by " + Numbers.text(Step.EDGE_MM, 0) + " mm with the small brush, so that the large one never comes near it." : "";
+        return coats + edge + switch (lay.doing().turn()) {
+            case AS_IT_LIES -> "";
+            case HALF_ROUND -> " Turn the stone half round: the hand would rest on what was painted before.";
+            case LEFT_TO_RIGHT -> " From the upper left to the right, so that the hand never rests on wet paint.";
+            case RIGHT_TO_LEFT -> " From the upper right to the left, so that the hand never rests on wet paint.";
+        };
+    }
+
+    private static String how(Step.Lay lay) {
+        String coat = lay.paint().load().coat().name();
+        int coats = lay.coats();
+        return switch (lay.kind()) {
+            case SHADE -> "Lay a thin line of " + coat + " along the " + (lightens(lay) ? "lit" : "dark") + " edge and draw it out with a damp, clean brush.";
+            case OUTLINE, LINE_FIRST, DETAIL -> "Draw with " + coat + ", lightly, turning the stone so that the hand pulls toward you.";
+            case HIGHLIGHT -> "Touch on " + coat + "; reload for every dot of equal size.";
+            default -> {
+                String own = how(lay.doing().what().get(0), lay.wet().isPresent());
+                yield !own.isEmpty() ? Words.upper(coat) + ". " + own + (coats > 1 ? " " + Words.coats(coats) + ", each dry before the next." : "")
+                        : Words.coats(coats) + " of " + coat + (coats > 1 ? ", thin, each dry before the next." : ", thin and even.");
+            }
+        };
+    }
+
+    /** What the hand does, where that is not the usual. */
+    private static String how(What what, boolean wet) {
+        if (what.of() == What.Of.HALO) {
+            return "A thin darker line close to the subject, drawn out with a damp brush.";
+        }
+        Share share = what.share();
+        return switch (share.kind()) {
+            case WHOLE -> "";
+            case FIRST_PART -> "Pencil the arched join first; paint up to it.";
+            case SECOND_PART -> "Along the join with the small brush, once the first colour is dry.";
+            case THIN_WASH -> "One wet coat, smoothed by a finger at once to a thin wash; the stone shows through.";
+            case DARK_BEHIND -> "While the ground is wet, darker close to the subject; draw it out toward the rim until it is gone.";
+            case BAND -> "Block it in, so that the stone is covered.";
+            case MIXED_STEP -> wet ? "All steps are mixed before you begin. While both sides are wet: more paint at the join, worked until no edge is seen."
+                    : "A thin glaze on dry paint, pass " + share.number() + " of " + share.of() + ".";
+            case STREAKS -> "Wipe the brush until it is nearly dry, then drag it lightly, always the same way.";
+            case FOAM -> "Dab with a damp sponge, thickest where the water breaks; lift straight.";
+            case DABS -> "A nearly dry sponge, turned for every dab so that no pattern repeats.";
+            case FACETS -> "Small facets side by side, the tool turned each time; let each colour dry.";
+            case ARM -> "From the middle outward, turning the stone; let it dry before the arm beside it.";
+            case WHITE_IN_LOAD -> "The first coat, with white in the load: press at the tip, release toward the foot. It may show what is below.";
+            case TIP_COLOUR -> "Load the flat brush with all colours side by side; press at the tip, release toward the foot. Reload every two or three strokes.";
+            case INNER_COLOUR -> "In the same strokes, from the other corner of the brush.";
+            case GLAZE -> "Thin with water until it is glass-clear; one even pass over dry paint, " + share.number() + " of " + share.of() + ".";
+            case DROPPED_WASH -> "Mostly water; drop it into the middle and dab the edge with a corner of cloth.";
+        };
+    }
+
+    // --- why
+
+    /** Why here, why so many coats. */
+    public static String reason(Step step) {
+        if (step instanceof Step.Prepare prepare) {
+            return CareWords.reason(prepare.task());
+        }
+        if (step instanceof Step.Pencil pencil) {
+            return pencil.again() ? "The first lines lie below the paint. Clear crumbs away before painting."
+                    : pencil.chalk() ? "The stone is dark (L* " + Numbers.text(pencil.stoneL(), 0) + "): chalk shows, graphite would not." : "Graphite shows on this pale stone and does not bleed into it as a pen would.";
+        }
+        if (step instanceof Step.Sign) {
+            return "Try each pen once under each sealer and write it down.";
+        }
+        if (step instanceof Step.Seal seal) {
+            return CareWords.reason(seal.advice());
+        }
+        Step.Lay lay = (Step.Lay) step;
+        Step.Doing doing = lay.doing();
+        int coats = lay.coats();
+        if (doing.why().reason() != Why.Reason.NONE) {
+            boolean counts = doing.hides() && coats > 1 && lay.kind() != Step.Kind.MORE && lay.kind() != Step.Kind.PRIME;
+            return reason(doing.why()) + (counts ? " " + Words.coats(coats) + " until nothing shows through." : "");
+        }
+        if (!doing.hides()) {
+            return "One thin coat; what is below is meant to show.";
+        }
+        String hidden = Numbers.text(doing.tolerance(), 1) + " (CIEDE2000).";
+        return doing.wanted() > coats ? "Even " + Words.coats(coats) + " let the ground show; see the findings."
+                : coats == 1 ? "One coat hides what is below to within " + hidden : "What is below shows through " + Words.coats(coats - 1) + "; after " + coats + " it differs by less than " + hidden;
+    }
+
+    private static String reason(Why why) {
+        Facts facts = why.facts();
+        return switch (why.reason()) {
+            case NONE -> "";
+            case PRIMED_BY_HABIT -> "Everything is primed, as is your habit.";
+            case PRIMER_SAVES_COATS -> Words.upper(name(why.about().get(0))) + " needs " + Words.coats(facts.count("over")) + " over " + facts.count("primer") + " of primer, "
+                    + atMost(facts.count("alone"), facts.count("most")) + " on the bare stone.";
+            case GROUND_UNDER_ALL -> "Under everything, as is your habit.";
+            case GROUND_AROUND -> "Only around the subject and " + Numbers.text(facts.number("mm"), 1) + " mm under its edge: less film, less paint, less peeling.";
+            case LIFTS_OFF -> "A darker shade of the ground close around the subject lifts it off the stone.";
+            case BLEND -> facts.choice("blend", BlendKind.class).sentence();
+            case TURNS_AWAY -> "The light comes from " + facts.text("light") + "; what turns away from it and what lies below an overlap goes darker.";
+            case FACES_LIGHT -> "The light comes from " + facts.text("light") + "; the side that faces it goes lighter.";
+            case LINE_FIRST -> "Line first, as is your habit: fill up to it.";
+            case STANDS_OUT -> (facts.is("restores") ? "Restores the line at the end. " : "")
+                    + (facts.is("darkest") ? facts.is("liner") ? "The darkest paint, as is your habit" : "The darkest pen, as is your habit" : "Stands out best on both sides")
+                    + ": differs by " + Numbers.text(facts.number("inside"), 0) + " from the area and by " + Numbers.text(facts.number("outside"), 0) + " from what is behind (CIEDE2000)."
+                    + (facts.is("shaded") ? " Thicker on the side away from the light." : "");
+            case SECOND_LINE -> "A second line just inside the first, as is your habit.";
+            case METAL_LINE -> "Metal just inside the first line, as is your habit.";
+            case LIGHT_LAST -> "Last, where the light strikes.";
+            case DRAWN_ON_AREA -> "After the areas it lies on; it stops just short of what is in front.";
+            case SHOWS_THROUGH -> (facts.has("below") ? facts.text("below") : "what is below") + " still shows through " + Words.coats(facts.count("coats")) + " there.";
+        };
+    }
+
+    static String atMost(int coats, int most) {
+        return coats > most ? "more than " + most : String.valueOf(coats);
+    }
+
+    // --- with what, after what
+
+    /** The tool. */
+    public static String tool(Step step) {
+        if (step instanceof Step.Prepare prepare) {
+            return CareWords.tool(prepare.task());
+        }
+        if (step instanceof Step.Pencil pencil) {
+            return pencil.again() ? "graphite pencil, lightly" : pencil.chalk() ? "white chalk pencil" : "graphite pencil";
+        }
+        if (step instanceof Step.Lay lay) {
+            return tool(lay.tool());
+        }
+        return step instanceof Step.Seal seal ? CareWords.tool(seal.advice()) : "fine pen";
+    }
+
+    private static String tool(Tool tool) {
+        return switch (tool.kind()) {
+            case LARGE_FLAT -> "large flat brush";
+            case MEDIUM_ROUND -> "medium round brush";
+            case SMALL_ROUND -> "small round brush";
+            case FINE_ROUND -> "fine round brush";
+            case LINER -> "liner brush";
+            case PEN -> "pen " + Numbers.text(tool.mm(), 1) + " mm";
+            case DOT_END -> DotBorder.tool(tool.mm()) + ", reloaded for every dot";
+        };
+    }
+
+    /** Why it waits. */
+    public static String reason(Step.After after) {
+        return switch (after.waits()) {
+            case STEP_BEFORE -> "the step before is done";
+            case DRY_GROUND -> "the ground below must be dry";
+            case BEFORE_PAINT -> "comes before paint";
+            case LIES_BELOW -> "lies below";
+            case WOULD_BLEED -> "lies within " + Numbers.text(Step.BLEED_MM, 0) + " mm and would bleed";
+            case ALL_PAINTED -> "everything is painted first";
+            case DRY_THROUGH -> "all paint must be dry through, or the seal clouds and wrinkles";
+        };
+    }
+
+    /** Titles of all steps, in order. */
+    public static List<String> titles(PaintPlan plan) {
+        return plan.steps().stream().map(StepWords::title).collect(Collectors.toList());
+    }
+}
