@@ -27,6 +27,7 @@ import mosspebble.core.colour.PaintKind;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.sketch.Slot;
 import mosspebble.core.units.Numbers;
+import mosspebble.core.words.BlendWords;
 
 /** How the slot in hand takes its colour: the kind of ground or blend with its further colours, direction, amount and join. */
 final class BlendMatter extends Matter {
@@ -58,7 +59,7 @@ final class BlendMatter extends Matter {
             ToggleButton button = new ToggleButton(each.label());
             button.setId("blend-" + each.name().toLowerCase(Locale.ROOT));
             button.getStyleClass().addAll("pebble", "tight");
-            button.setTooltip(new Tooltip(each.sentence()));
+            button.setTooltip(new Tooltip(BlendWords.sentence(each)));
             button.setUserData(each);
             button.setOnAction(e -> take(each));
             kinds.getChildren().add(button);
@@ -146,7 +147,7 @@ final class BlendMatter extends Matter {
         }
         kind.setText("Laid: " + blend.kind().label() + (kind.isSelected() ? "  ▴" : "  ▾"));
         Panel.present(kinds, kind.isSelected());
-        sentence.setText(blend.kind().sentence());
+        sentence.setText(BlendWords.sentence(blend.kind()));
         Object now = Arrays.asList(slot, blend, colours.mix(slot), panel.workbench.studio().shelf(), adding);
         if (!now.equals(shown)) {
             shown = now;

@@ -142,8 +142,8 @@ final class ReadyMatter extends Matter {
             return weighings.isEmpty() ? "Weigh it, and again some hours later, until the mass is steady." : weighings.size() + " of 3 weighings.";
         }
         SteadyMass fit = SteadyMass.fit(weighings);
-        if (fit.question().isPresent()) {
-            return fit.question().get();
+        if (fit.doubt().isPresent()) {
+            return CareWords.sentence(fit.doubt().get());
         }
         double last = weighings.get(weighings.size() - 1).hours();
         if (fit.readyHours() <= last) {

@@ -13,12 +13,22 @@ import mosspebble.core.units.Numbers;
  * @param tauHours time in which the water falls to 1/e
  * @param readyHours from time 0 until it is ready
  * @param offGrams root mean square difference to the weighings
- * @param question what is odd, as a sentence
+ * @param doubt what is odd
  */
-public record SteadyMass(double steadyGrams, double waterGrams, double tauHours, double readyHours, double offGrams, Optional<String> question) {
+public record SteadyMass(double steadyGrams, double waterGrams, double tauHours, double readyHours, double offGrams, Optional<Doubt> doubt) {
 
     /** Share of the steady mass that may still be to go. */
     public static final double LEFT = 0.002;
+
+    /** What can be odd about weighings. */
+    public enum Odd { GROWS_HEAVIER, NO_END_IN_SIGHT, SCATTERS }
+
+    /**
+     * What is odd, and its figure.
+     *
+     * @param value hours until the next weighing where no end is in sight, grams of scatter; 0 where it grows heavier
+     */
+    public record Doubt(Odd odd, double value) {}
 
     /** One weighing, hours from the first, grams. */
     public record Weighing(double hours, double grams) {
@@ -59,14 +69,14 @@ public record SteadyMass(double steadyGrams, double waterGrams, double tauHours,
         if (fallen <= 0.001 * weighings.get(0).grams()) {
             double mean = weighings.stream().mapToDouble(Weighing::grams).average().orElseThrow();
             return fallen >= -0.002 * mean ? new SteadyMass(mean, 0, tau, 0, off, Optional.empty())
-                    : new SteadyMass(mean, 0, tau, Double.POSITIVE_INFINITY, off, Optional.of("The stone grows heavier: it takes up water from the air, or the scale drifts. Move it to a dry place and weigh again."));
+                    : new SteadyMass(mean, 0, tau, Double.POSITIVE_INFINITY, off, Optional.of(new Doubt(Odd.GROWS_HEAVIER, 0)));
         }
         if (best[1] <= 0 || best[0] <= 0 || tau > 4.5 * span) {
             return new SteadyMass(Math.max(0, best[0]), best[1], tau, Double.POSITIVE_INFINITY, off,
-                    Optional.of("It still loses water as fast as at first, so no end can be told yet. Weigh again after " + Numbers.text(Math.max(6, span), 0) + " h."));
+                    Optional.of(new Doubt(Odd.NO_END_IN_SIGHT, Math.max(6, span))));
         }
         double ready = Math.max(0, tau * Math.log(best[1] / (LEFT * best[0])));
-        return new SteadyMass(best[0], best[1], tau, ready, off, off > 0.004 * best[0] ? Optional.of("The weighings scatter by " + Numbers.text(off, 1) + " g round the curve; check the scale.") : Optional.empty());
+        return new SteadyMass(best[0], best[1], tau, ready, off, off > 0.004 * best[0] ? Optional.of(new Doubt(Odd.SCATTERS, off)) : Optional.empty());
     }
 
     /** Steady mass, water and sum of squares for a given tau. */

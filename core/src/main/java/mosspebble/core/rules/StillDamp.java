@@ -21,7 +21,7 @@ final class StillDamp implements Rule {
         }
         SteadyMass mass = SteadyMass.fit(weighings);
         double now = weighings.get(weighings.size() - 1).hours();
-        if (mass.question().isPresent() || mass.readyHours() <= now + 0.5) {
+        if (mass.doubt().isPresent() || mass.readyHours() <= now + 0.5) {
             return List.of();
         }
         Duration left = Duration.ofMinutes(Math.round(60 * (mass.readyHours() - now)));

@@ -7,6 +7,7 @@ import mosspebble.core.care.Compatibility;
 import mosspebble.core.care.Preparation;
 import mosspebble.core.care.SealAdvice;
 import mosspebble.core.care.SmearTest;
+import mosspebble.core.drying.SteadyMass;
 import mosspebble.core.stone.Patch;
 import mosspebble.core.units.Celsius;
 import mosspebble.core.units.Facts;
@@ -67,6 +68,15 @@ public final class CareWords {
     private static String hours(Duration duration) {
         double hours = duration.toMinutes() / 60.0;
         return hours < 1.5 ? duration.toMinutes() + " min" : Numbers.text(hours, 0) + " h";
+    }
+
+    /** What is odd about weighings. */
+    public static String sentence(SteadyMass.Doubt doubt) {
+        return switch (doubt.odd()) {
+            case GROWS_HEAVIER -> "The stone grows heavier: it takes up water from the air, or the scale drifts. Move it to a dry place and weigh again.";
+            case NO_END_IN_SIGHT -> "It still loses water as fast as at first, so no end can be told yet. Weigh again after " + Numbers.text(doubt.value(), 0) + " h.";
+            case SCATTERS -> "The weighings scatter by " + Numbers.text(doubt.value(), 1) + " g round the curve; check the scale.";
+        };
     }
 
     // --- what goes over what

@@ -93,7 +93,7 @@ public final class FindingWords {
         return switch (finding.code()) {
             case ORDER_BROKEN -> "In your order " + name(f, "first") + " comes after " + name(f, "then") + ", which " + because(f) + ": it would cover what lies on it.";
             case NEVER_HIDES -> "Even " + f.count("most") + " coats on " + name(f, "what") + " let what is below show through." + (f.is("never") ? "" : " Choose a paint that hides better.");
-            case RUNS_OUT -> f.text("paint") + " will run out: " + Numbers.millilitres(f.number("needed")) + " needed, " + Numbers.text(f.number("left"), 1) + " ml left.";
+            case RUNS_OUT -> Words.upper(f.text("paint")) + " will run out: " + Numbers.millilitres(f.number("needed")) + " needed, " + Numbers.text(f.number("left"), 1) + " ml left.";
             case FILM_THICK -> "The film is thickest under " + StepWords.what(f.thing("step", Step.class)) + ": " + Numbers.text(f.number("um"), 0) + " µm in " + f.count("coats") + " coats; over "
                     + Numbers.text(f.number("limitUm"), 0) + " µm it may peel" + (f.is("glassy") ? f.is("rim") ? " from a rim of stone as glassy as this" : " from a stone as glassy as this" : f.is("rim") ? " where it bends over the rim" : "") + ".";
             case RIM_CHIPS -> f.count("coats") + " coats meet on the rim by " + StepWords.what(f.thing("step", Step.class)) + "; edges chip first. Thin them out toward the rim.";

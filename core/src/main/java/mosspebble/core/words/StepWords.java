@@ -224,7 +224,7 @@ public final class StepWords {
             case GROUND_UNDER_ALL -> "Under everything, as is your habit.";
             case GROUND_AROUND -> "Only around the subject and " + Numbers.text(facts.number("mm"), 1) + " mm under its edge: less film, less paint, less peeling.";
             case LIFTS_OFF -> "A darker shade of the ground close around the subject lifts it off the stone.";
-            case BLEND -> facts.choice("blend", BlendKind.class).sentence();
+            case BLEND -> BlendWords.sentence(facts.choice("blend", BlendKind.class));
             case TURNS_AWAY -> "The light comes from " + facts.text("light") + "; what turns away from it and what lies below an overlap goes darker.";
             case FACES_LIGHT -> "The light comes from " + facts.text("light") + "; the side that faces it goes lighter.";
             case LINE_FIRST -> "Line first, as is your habit: fill up to it.";

@@ -58,7 +58,7 @@ class BlendTest {
             covered = Shapes.union(covered, Shapes.grown(piece.place(), 0.001));
         }
         assertThat(covered.getArea()).as("nothing is left bare").isGreaterThan(0.995 * OVAL.getArea());
-        assertThat(kind.sentence()).endsWith(".");
+        assertThat(mosspebble.core.words.BlendWords.sentence(kind)).endsWith(".");
     }
 
     @ParameterizedTest

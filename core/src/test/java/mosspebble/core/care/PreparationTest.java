@@ -57,14 +57,14 @@ class PreparationTest {
         assertThat(fit.steadyGrams()).isCloseTo(126, within(1.0));
         assertThat(fit.tauHours()).isCloseTo(40, within(2.0));
         assertThat(fit.readyHours()).isCloseTo(40 * Math.log(55 / (0.002 * 126)), within(12.0));
-        assertThat(fit.question()).isEmpty();
+        assertThat(fit.doubt()).isEmpty();
     }
 
     @Test
     void aStoneThatIsDryOrGrowsHeavierOrHasNoEndInSightIsSaidSo() {
         assertThat(SteadyMass.fit(List.of(w(0, 100), w(10, 100.02), w(20, 100))).readyHours()).isZero();
-        assertThat(SteadyMass.fit(List.of(w(0, 100), w(10, 101), w(20, 102))).question()).hasValueSatisfying(q -> assertThat(q).contains("heavier"));
-        assertThat(SteadyMass.fit(List.of(w(0, 200), w(10, 190), w(20, 180))).question()).hasValueSatisfying(q -> assertThat(q).contains("no end can be told yet"));
+        assertThat(SteadyMass.fit(List.of(w(0, 100), w(10, 101), w(20, 102))).doubt()).contains(new SteadyMass.Doubt(SteadyMass.Odd.GROWS_HEAVIER, 0));
+        assertThat(SteadyMass.fit(List.of(w(0, 200), w(10, 190), w(20, 180))).doubt()).contains(new SteadyMass.Doubt(SteadyMass.Odd.NO_END_IN_SIGHT, 20));
         assertThatThrownBy(() -> SteadyMass.fit(List.of(w(0, 100), w(1, 99)))).hasMessageContaining("at least three times");
         assertThatThrownBy(() -> SteadyMass.fit(List.of(w(0, 100), w(5, 99), w(5, 98)))).hasMessageContaining("Weighing 3 must be later");
     }

@@ -1,0 +1,30 @@
+package mosspebble.core.words;
+
+import mosspebble.core.blend.BlendKind;
+
+/** The words about ways to lay a colour. */
+public final class BlendWords {
+
+    private BlendWords() {}
+
+    /** What it is. */
+    public static String sentence(BlendKind kind) {
+        return switch (kind) {
+            case FLAT -> "One colour, even coats.";
+            case SPLIT -> "Two colours that meet in an arched line, the first on top.";
+            case WASHED -> "Wet strokes smoothed by a finger to a thin wash; the stone shows through.";
+            case HALO -> "A darker colour close behind the subject, lighter toward the rim.";
+            case BANDS -> "Bands of colour overlapped while wet, so that their edges run into each other.";
+            case GRADIENT -> "One colour into the next in mixed steps, joins worked while both are wet.";
+            case DRY_BRUSH -> "A nearly dry brush drags streaks of another colour over the first.";
+            case FOAM -> "Foam dabbed on with a damp sponge, thickest at one side.";
+            case STIPPLE -> "Dabs of a sponge, turned each time.";
+            case CRYSTAL -> "Several metallics set side by side in small facets.";
+            case SPIRAL -> "Arms of colour turn out from the middle; each dries before the next.";
+            case LOADED -> "Two or three colours on one brush, pressed at the tip and released toward the foot.";
+            case GRADED_CELLS -> "Each part of this colour a step further from the first colour to the second.";
+            case GLAZE -> "Watered colour over the dry first colour.";
+            case DROPPED_WASH -> "A wash of mostly water dropped into the middle and dabbed.";
+        };
+    }
+}
