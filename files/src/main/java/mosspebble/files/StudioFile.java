@@ -38,7 +38,7 @@ import org.sqlite.SQLiteConfig;
 final class StudioFile {
 
     /** Version of the tables this program writes; kept in the file's user_version. */
-    static final int VERSION = 3;
+    static final int VERSION = Migration.STEPS;
 
     /** Marks the file as a studio of ours: "MPeb". */
     static final int APPLICATION = 0x4D506562;
@@ -55,32 +55,6 @@ final class StudioFile {
     private static final Map<String, String> TABLES = Map.of("project", "CREATE TABLE project" + TABLE, "found", "CREATE TABLE found" + TABLE, "own", "CREATE TABLE own" + TABLE,
             "setting", "CREATE TABLE setting(key TEXT PRIMARY KEY, document TEXT NOT NULL)",
             "edit", "CREATE TABLE edit(number INTEGER PRIMARY KEY AUTOINCREMENT, at TEXT NOT NULL, title TEXT NOT NULL)", "sqlite_sequence", "CREATE TABLE sqlite_sequence(name,seq)");
-
-    private static final List<String> MIGRATIONS = List.of("""
-            CREATE TABLE project(id TEXT PRIMARY KEY, position INTEGER NOT NULL, document TEXT NOT NULL);
-            CREATE TABLE setting(key TEXT PRIMARY KEY, document TEXT NOT NULL);
-            CREATE TABLE edit(number INTEGER PRIMARY KEY AUTOINCREMENT, at TEXT NOT NULL, title TEXT NOT NULL);
-            CREATE TABLE found(id TEXT PRIMARY KEY, position INTEGER NOT NULL, document TEXT NOT NULL);
-            """, """
-            CREATE TABLE own(id TEXT PRIMARY KEY, position INTEGER NOT NULL, document TEXT NOT NULL);
-            UPDATE project SET document = replace(replace(document,
-                '"wearing":true', '"manner":"WEARING","mostTurn":0.0,"runOffMm":0.0,"fringeMm":0.0,"mirrored":false,"matched":false,"leftOut":[],"group":null'),
-                '"wearing":false', '"manner":"ON_STONE","mostTurn":0.0,"runOffMm":0.0,"fringeMm":0.0,"mirrored":false,"matched":false,"leftOut":[],"group":null');
-            UPDATE project SET document = replace(replace(document,
-                '"kind":"word",', '"kind":"word","setting":{"path":"STRAIGHT","bend":0.0,"style":"SOLID","optical":0.5,"space":0.0,"lineStep":1.38,"boxes":false,"swell":0.0,"toEye":false,"penMm":0.8,"kerns":{}},'),
-                '"kind":"dots",', '"kind":"dots","series":"EQUAL","count":0,"ratio":0.5,"bandMm":0.0,"innerMm":0.0,');
-            """, """
-            UPDATE project SET document = json_set(document, '$.blends', json('{}'), '$.order', json('[]'));
-            UPDATE project SET document = json_set(document, '$.below.blends', json('{}'), '$.below.order', json('[]')) WHERE json_type(document, '$.below') = 'object';
-            UPDATE project SET document = json_remove(json_set(document,
-                '$.habits.light', json_object('from', json_extract(document, '$.habits.lightFrom'), 'shade', json_extract(document, '$.habits.shade'),
-                    'contact', json_extract(document, '$.habits.shade'), 'highlight', 0.0, 'halo', 0.0),
-                '$.habits.lineStyle', 'EVEN', '$.habits.medium', 'BY_AREA', '$.habits.hand', 'RIGHT', '$.habits.seal', 'GLOSS'), '$.habits.lightFrom', '$.habits.shade');
-            UPDATE setting SET document = json_object('paints', (SELECT json_group_array(json_remove(json_set(value,
-                '$.binder', 'ACRYLIC', '$.hidingSpread', 0.08, '$.pot', json_object('left', json_extract(value, '$.left'), 'full', 0.0, 'price', 0.0)), '$.left'))
-                FROM json_each(setting.document, '$.paints'))) WHERE key = 'shelf';
-            INSERT INTO setting(key, document) VALUES('tests', '{"tests":[]}');
-            """);
 
     private record Tests(List<SmearTest> tests) {}
 
@@ -316,7 +290,7 @@ final class StudioFile {
                 try (Statement sql = connection.createStatement()) {
                     sql.execute("PRAGMA application_id = " + APPLICATION);
                     sql.execute("BEGIN IMMEDIATE");
-                    migrate(sql, 0);
+                    migrate(connection, sql, 0, file);
                     put(connection, null, studio, "New studio");
                     sql.execute("COMMIT");
                     sql.execute("PRAGMA journal_mode = WAL"); // kept in the file, so that opening it later changes nothing
@@ -373,7 +347,7 @@ final class StudioFile {
             sql.execute("BEGIN IMMEDIATE");
             Studio studio;
             try {
-                migrate(sql, version);
+                migrate(connection, sql, version, file);
                 studio = load(connection, file);
                 sql.execute("COMMIT");
             } catch (SQLException | FileTrouble e) {
@@ -385,13 +359,9 @@ final class StudioFile {
         }
     }
 
-    private static void migrate(Statement sql, int version) throws SQLException {
+    private static void migrate(Connection connection, Statement sql, int version, Path file) throws SQLException, FileTrouble {
         for (int next = version; next < VERSION; next++) {
-            for (String statement : MIGRATIONS.get(next).split(";")) {
-                if (!statement.isBlank()) {
-                    sql.execute(statement);
-                }
-            }
+            Migration.step(connection, next, file);
             sql.execute("PRAGMA user_version = " + (next + 1));
         }
     }

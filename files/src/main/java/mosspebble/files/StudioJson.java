@@ -20,12 +20,16 @@ import com.fasterxml.jackson.datatype.jdk8.Jdk8Module;
 import java.io.IOException;
 import java.util.function.DoubleFunction;
 import java.util.function.ToDoubleFunction;
-import mosspebble.core.colour.Mix;
 import mosspebble.core.blend.Blend;
+import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.Pot;
+import mosspebble.core.project.Edge;
+import mosspebble.core.project.Face;
 import mosspebble.core.project.Habits;
 import mosspebble.core.project.Light;
+import mosspebble.core.project.Project;
+import mosspebble.core.project.Sides;
 import mosspebble.core.sketch.Item;
 import mosspebble.core.sketch.OwnFile;
 import mosspebble.core.sketch.Placement;
@@ -87,7 +91,8 @@ final class StudioJson {
             }
         });
         JsonMapper.Builder builder = JsonMapper.builder().addModule(units).addModule(new Jdk8Module()).addMixIn(Subject.class, SubjectKind.class).addMixIn(Shape.class, ShapeKind.class);
-        for (Class<?> plain : new Class<?>[] {Stone.class, Mix.class, Habits.class, Light.class, Paint.class, Pot.class, Blend.class, Placement.class, Viewpoint.class, FoundStone.class, Item.class, Subject.Word.class, Subject.Guide.class}) {
+        for (Class<?> plain : new Class<?>[] {Stone.class, Mix.class, Habits.class, Light.class, Paint.class, Pot.class, Blend.class, Placement.class, Viewpoint.class, FoundStone.class, Item.class, Subject.Word.class, Subject.Guide.class,
+            Project.class, Sides.class, Face.class, Edge.class}) {
             builder.addMixIn(plain, FieldsOnly.class);
         }
         ObjectMapper mapper = builder.build();

@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.BufferedReader;
-import java.io.InputStreamReader;
 import java.io.InputStream;
+import java.io.InputStreamReader;
 import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
 import java.nio.charset.StandardCharsets;
@@ -15,21 +15,27 @@ import java.nio.file.StandardOpenOption;
 import java.util.Arrays;
 import java.util.List;
 import java.util.SplittableRandom;
+import mosspebble.core.area.Remembered;
 import mosspebble.core.blend.Blend;
 import mosspebble.core.blend.BlendKind;
 import mosspebble.core.care.SmearTest;
 import mosspebble.core.colour.Binder;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Paint;
+import mosspebble.core.colour.Palette;
+import mosspebble.core.plan.Step;
 import mosspebble.core.project.Habits;
 import mosspebble.core.project.Light;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
-import mosspebble.core.sketch.Subject;
-import mosspebble.core.sketch.OwnFile;
-import mosspebble.core.sketch.Manner;
+import mosspebble.core.project.Workshop;
+import mosspebble.core.rules.Plans;
 import mosspebble.core.sketch.Item;
+import mosspebble.core.sketch.Manner;
+import mosspebble.core.sketch.OwnFile;
 import mosspebble.core.sketch.Repertoire;
+import mosspebble.core.sketch.Subject;
+import mosspebble.core.stone.Survey;
 import mosspebble.core.units.LengthUnit;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -125,6 +131,38 @@ class StudioStoreTest {
         try (StudioStore again = StudioStore.open(file(), LanternWalk::newcomer)) {
             assertThat(again.studio().tests()).extracting(SmearTest::below).containsExactly("pen-black");
         }
+    }
+
+    @Test
+    void aStudioOfFormat3KeepsBothFacesAndAnOrderOfOnesOwn() throws Exception {
+        try (InputStream in = getClass().getResourceAsStream("studio-format-3.pebble")) { // the Lantern Walk as the program before format 4 kept it, with an order and a stone turned over
+            Files.write(file(), in.readAllBytes());
+        }
+        try (StudioStore store = StudioStore.open(file(), LanternWalk::newcomer)) {
+            Studio studio = store.studio();
+            assertThat(studio.project("owl").orElseThrow().name()).isEqualTo("Owl at dusk");
+            Project window = studio.project("window").orElseThrow();
+            assertThat(window.sketch()).isPresent();
+            assertThat(window.paintedBelow()).isTrue();
+            assertThat(window.edge().isPainted()).isFalse();
+            assertThat(window.turnedOver().turnedOver()).as("turning it twice changes nothing from now on").isEqualTo(window.turnedOver().turnedOver().turnedOver().turnedOver());
+            Project snail = studio.project("snail").orElseThrow();
+            assertThat(snail.order()).startsWith("FILL part:body sand", "FILL part:left eye white").contains("SHADE shade_side:body sand", "OUTLINE outlines pen-black");
+            assertThat(snail.blends().get(Project.GROUND).kind()).isEqualTo(BlendKind.BANDS);
+            Workshop workshop = new Workshop(new Palette(studio.shelf()), BuiltIn.repertoire(), studio.climate(), List.of());
+            List<String> keys = Plans.plan(snail, Survey.of(snail.stone()), workshop, new Remembered()).steps().stream().map(Step::key).toList();
+            assertThat(keys).as("every step of the order is known to the plan of today").containsSubsequence(snail.order());
+        }
+    }
+
+    @Test
+    void keysOfStepsLoseTheirWords() {
+        assertThat(Migration.key("GROUND the second band of the ground river")).isEqualTo("GROUND ground:band-2 river");
+        assertThat(Migration.key("FILL streaks over the left wing white 2 again")).isEqualTo("FILL part:left wing:streaks white 2 again");
+        assertThat(Migration.key("GROUND the dark behind the subject soot")).isEqualTo("GROUND ground:dark_behind soot");
+        assertThat(Migration.key("SHADE the light side of the shell cream")).isEqualTo("SHADE light_side:shell cream");
+        assertThat(Migration.key("FILL the wing, first with white in the load blue")).isEqualTo("FILL part:wing:white_in_load blue");
+        assertThat(Migration.key("PREPARE")).isEqualTo("PREPARE");
     }
 
     @Test

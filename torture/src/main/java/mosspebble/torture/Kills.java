@@ -39,6 +39,7 @@ final class Kills {
             firstStart(folder.resolve("first-" + i));
             migration(folder.resolve("migration"), 1);
             migration(folder.resolve("migration"), 2);
+            migration(folder.resolve("migration"), 3);
             export(folder.resolve("export"));
             twoStarts(folder.resolve("two-" + i));
         }

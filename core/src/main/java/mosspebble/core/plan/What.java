@@ -49,6 +49,6 @@ public record What(Of of, String part, Share share, List<What> on) implements Fa
     /** A name that stays the same from plan to plan: what it is, its part, its share. */
     String id() {
         String what = of.name().toLowerCase(Locale.ROOT) + (part.isEmpty() ? "" : ":" + part);
-        return share.kind() == Share.Kind.WHOLE ? what : what + ":" + share.kind().name().toLowerCase(Locale.ROOT) + (share.number() == 0 ? "" : "-" + share.number());
+        return share.kind() == Share.Kind.WHOLE ? what : what + ":" + share.kind().name().toLowerCase(Locale.ROOT) + (share.number() == 0 || share.of() > 0 ? "" : "-" + share.number());
     }
 }

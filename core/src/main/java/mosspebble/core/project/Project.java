@@ -1,13 +1,11 @@
 package mosspebble.core.project;
 
-import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.TreeMap;
 import mosspebble.core.blend.Blend;
-import mosspebble.core.blend.BlendKind;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.drying.SteadyMass;
 import mosspebble.core.sketch.Sketch;
@@ -17,27 +15,20 @@ import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.Viewpoint;
 
 /**
- * One stone in hand with all that is decided for it.
+ * One stone in hand with all that is decided for it. What is asked of it without further words is asked of the face that is up.
  *
  * @param id unique in the studio
  * @param purpose what it will be for, may be empty
- * @param origin where the stone came from
+ * @param stone as it lies
+ * @param history where it came from and how it dried
  * @param viewpoint how it will be seen
- * @param colours the mix of each colour slot that has one
- * @param ground colour of the background, if one is wanted
- * @param blends how a slot, or the ground under {@link #GROUND}, takes its colour; flat where nothing is said
- * @param order keys of steps in the painter's own order; empty for the planner's
- * @param below what is decided for the side that lies below
- * @param weighings of a stone that dries on the scale, the earliest first
+ * @param sides its two faces and its edge
+ * @param habits how it is painted, where a face has no habits of its own
  */
-public record Project(String id, String name, String purpose, Stone stone, Origin origin, Viewpoint viewpoint, Optional<Sketch> sketch, Map<String, Mix> colours, Optional<Mix> ground, Map<String, Blend> blends,
-        List<String> order, Habits habits, Optional<Side> below, List<SteadyMass.Weighing> weighings) {
+public record Project(String id, String name, String purpose, Stone stone, History history, Viewpoint viewpoint, Sides sides, Habits habits) {
 
     /** The key of the ground among the blends. */
     public static final String GROUND = "*ground";
-
-    /** Most steps in the painter's own order. */
-    private static final int MOST_ORDERED = 2000;
 
     /** Longest name or purpose. */
     public static final int LONGEST = 80;
@@ -45,44 +36,37 @@ public record Project(String id, String name, String purpose, Stone stone, Origi
     /** Most weighings kept. */
     public static final int MOST_WEIGHINGS = 60;
 
-    /** The picture of the side that lies below. */
-    public record Side(Optional<Sketch> sketch, Map<String, Mix> colours, Optional<Mix> ground, Map<String, Blend> blends, List<String> order) {
-        public Side {
-            Objects.requireNonNull(sketch);
-            Objects.requireNonNull(ground);
-            colours = Collections.unmodifiableMap(new TreeMap<>(colours));
-            blends = Collections.unmodifiableMap(new TreeMap<>(blends));
-            order = List.copyOf(order);
+    /**
+     * What lies behind a stone.
+     *
+     * @param origin where it came from
+     * @param weighings of a stone that dries on the scale, the earliest first
+     */
+    public record History(Origin origin, List<SteadyMass.Weighing> weighings) {
+        public History {
+            Objects.requireNonNull(origin);
+            weighings = List.copyOf(weighings);
+            if (weighings.size() > MOST_WEIGHINGS) {
+                throw new IllegalArgumentException("A stone keeps " + MOST_WEIGHINGS + " weighings at most.");
+            }
         }
     }
 
     public Project {
         FoundStone.checkId(id);
         Objects.requireNonNull(stone);
-        Objects.requireNonNull(origin);
+        Objects.requireNonNull(history);
         Objects.requireNonNull(viewpoint);
-        Objects.requireNonNull(sketch);
-        Objects.requireNonNull(ground);
+        Objects.requireNonNull(sides);
         Objects.requireNonNull(habits);
-        Objects.requireNonNull(below);
         if (name.isBlank() || name.length() > LONGEST || purpose.length() > LONGEST) {
             throw new IllegalArgumentException("A stone needs a name of 1 to " + LONGEST + " letters and a purpose of at most as many.");
-        }
-        colours = Collections.unmodifiableMap(new TreeMap<>(colours));
-        blends = Collections.unmodifiableMap(new TreeMap<>(blends));
-        order = List.copyOf(order);
-        if (order.size() > MOST_ORDERED) {
-            throw new IllegalArgumentException("A plan has at most " + MOST_ORDERED + " steps in an order of one's own.");
-        }
-        weighings = List.copyOf(weighings);
-        if (weighings.size() > MOST_WEIGHINGS) {
-            throw new IllegalArgumentException("A stone keeps " + MOST_WEIGHINGS + " weighings at most.");
         }
     }
 
     /** A stone in hand for which nothing is decided yet. */
     public static Project begin(String id, String name, Stone stone) {
-        return new Project(id, name, "", stone, Origin.unknown(), Viewpoint.above(), Optional.empty(), Map.of(), Optional.empty(), Map.of(), List.of(), Habits.usual(), Optional.empty(), List.of());
+        return new Project(id, name, "", stone, new History(Origin.unknown(), List.of()), Viewpoint.above(), Sides.BARE, Habits.usual());
     }
 
     /** A stone taken from the basket. */
@@ -92,69 +76,134 @@ public record Project(String id, String name, String purpose, Stone stone, Origi
 
     /** The stone as it goes into the basket; the picture planned for it is left behind. */
     public FoundStone found() {
-        return new FoundStone(id, name, stone, origin);
+        return new FoundStone(id, name, stone, origin());
     }
 
+    // --- what is decided
+
+    public Origin origin() {
+        return history.origin();
+    }
+
+    public List<SteadyMass.Weighing> weighings() {
+        return history.weighings();
+    }
+
+    public Optional<Sketch> sketch() {
+        return sides.up().sketch();
+    }
+
+    public Map<String, Mix> colours() {
+        return sides.up().colours();
+    }
+
+    public Optional<Mix> ground() {
+        return sides.up().ground();
+    }
+
+    public Map<String, Blend> blends() {
+        return sides.up().blends();
+    }
+
+    public List<String> order() {
+        return sides.up().order();
+    }
+
+    /** How the face that is up is painted. */
+    @Override
+    public Habits habits() {
+        return sides == null ? habits : sides.up().own().orElse(habits);
+    }
+
+    /** What is decided for the face that lies below; empty if nobody has looked at it yet. */
+    public Optional<Face> below() {
+        return sides.below();
+    }
+
+    public Edge edge() {
+        return sides.edge();
+    }
+
+    /** Whether there is anything to paint on the face that lies below. */
+    public boolean paintedBelow() {
+        return below().filter(Face::isPainted).isPresent();
+    }
+
+    // --- changes
+
     public Project withName(String newName, String newPurpose) {
-        return new Project(id, newName, newPurpose, stone, origin, viewpoint, sketch, colours, ground, blends, order, habits, below, weighings);
+        return new Project(id, newName, newPurpose, stone, history, viewpoint, sides, habits);
     }
 
     public Project withStone(Stone newStone) {
-        return new Project(id, name, purpose, newStone, origin, viewpoint, sketch, colours, ground, blends, order, habits, below, weighings);
+        return new Project(id, name, purpose, newStone, history, viewpoint, sides, habits);
     }
 
     public Project withOrigin(Origin newOrigin) {
-        return new Project(id, name, purpose, stone, newOrigin, viewpoint, sketch, colours, ground, blends, order, habits, below, weighings);
+        return new Project(id, name, purpose, stone, new History(newOrigin, history.weighings()), viewpoint, sides, habits);
+    }
+
+    public Project withWeighings(List<SteadyMass.Weighing> newWeighings) {
+        return new Project(id, name, purpose, stone, new History(history.origin(), newWeighings), viewpoint, sides, habits);
     }
 
     public Project withViewpoint(Viewpoint newViewpoint) {
-        return new Project(id, name, purpose, stone, origin, newViewpoint, sketch, colours, ground, blends, order, habits, below, weighings);
+        return new Project(id, name, purpose, stone, history, newViewpoint, sides, habits);
+    }
+
+    private Project with(Sides newSides) {
+        return new Project(id, name, purpose, stone, history, viewpoint, newSides, habits);
     }
 
     public Project withSketch(Optional<Sketch> newSketch) {
-        return new Project(id, name, purpose, stone, origin, viewpoint, newSketch, colours, ground, blends, order, habits, below, weighings);
+        return with(sides.up(face -> face.withSketch(newSketch)));
     }
 
     public Project withColours(Map<String, Mix> newColours) {
-        return new Project(id, name, purpose, stone, origin, viewpoint, sketch, newColours, ground, blends, order, habits, below, weighings);
+        return with(sides.up(face -> face.withColours(newColours)));
     }
 
     public Project withColour(String slot, Mix mix) {
-        Map<String, Mix> changed = new TreeMap<>(colours);
+        Map<String, Mix> changed = new TreeMap<>(colours());
         changed.put(slot, mix);
         return withColours(changed);
     }
 
     public Project withGround(Optional<Mix> newGround) {
-        return new Project(id, name, purpose, stone, origin, viewpoint, sketch, colours, newGround, blends, order, habits, below, weighings);
+        return with(sides.up(face -> face.withGround(newGround)));
     }
 
     /** With a slot, or {@link #GROUND}, laid in a certain way; a flat one without further settings is forgotten. */
     public Project withBlend(String slot, Blend blend) {
-        Map<String, Blend> changed = new TreeMap<>(blends);
-        if (blend.kind() == BlendKind.FLAT) {
-            changed.remove(slot);
-        } else {
-            changed.put(slot, blend);
-        }
-        return new Project(id, name, purpose, stone, origin, viewpoint, sketch, colours, ground, changed, order, habits, below, weighings);
+        return with(sides.up(face -> face.withBlend(slot, blend)));
     }
 
     public Project withOrder(List<String> newOrder) {
-        return new Project(id, name, purpose, stone, origin, viewpoint, sketch, colours, ground, blends, newOrder, habits, below, weighings);
+        return with(sides.up(face -> face.withOrder(newOrder)));
     }
 
+    /** Changes the habits of the face that is up where it has its own, else those of the whole stone. */
     public Project withHabits(Habits newHabits) {
-        return new Project(id, name, purpose, stone, origin, viewpoint, sketch, colours, ground, blends, order, newHabits, below, weighings);
+        return sides.up().own().isPresent() ? with(sides.up(face -> face.withOwn(Optional.of(newHabits)))) : new Project(id, name, purpose, stone, history, viewpoint, sides, newHabits);
     }
 
-    public Project withWeighings(List<SteadyMass.Weighing> newWeighings) {
-        return new Project(id, name, purpose, stone, origin, viewpoint, sketch, colours, ground, blends, order, habits, below, newWeighings);
+    /** Gives the face that is up habits of its own, like those it had, or takes them away. */
+    public Project withOwnHabits(boolean own) {
+        return with(sides.up(face -> face.withOwn(own ? Optional.of(habits()) : Optional.empty())));
     }
 
-    /** The stone turned over: the other face is up with what was decided for it, and this one is kept below. */
+    public Project withEdge(Edge newEdge) {
+        return with(sides.withEdge(newEdge));
+    }
+
+    /** Less what is decided for the face that lies below. */
+    public Project withoutBelow() {
+        return with(sides.alone());
+    }
+
+    /** The stone turned over like a page: the other face is up with what was decided for it, and this one is kept below. Turned twice it is as it was, unless its measures were changed in between. */
     public Project turnedOver() {
-        Side up = below.orElse(new Side(Optional.empty(), Map.of(), Optional.empty(), Map.of(), List.of()));
-        return new Project(id, name, purpose, stone.turnedOver(), origin, viewpoint, up.sketch(), up.colours(), up.ground(), up.blends(), up.order(), habits, Optional.of(new Side(sketch, colours, ground, blends, order)), weighings);
+        Stone over = sides.lay().filter(lay -> lay.turnedOver().equals(stone)).orElseGet(stone::turnedOver);
+        return new Project(id, name, purpose, over, history, viewpoint, sides.turnedOver(stone), habits);
     }
 }
