@@ -267,7 +267,7 @@ class SheetsTest {
         });
         assertThat(wet).as("the sky is worked wet into wet").isNotEmpty().allMatch(s -> s.path("softMm").asDouble() > 0 && s.path("wet").path("withStep").asInt() <= s.path("number").asInt());
         assertThat(wet.get(wet.size() - 1).path("wet").path("workMin").asDouble()).isGreaterThan(wet.get(wet.size() - 1).path("handMin").asDouble());
-        assertThat(root.path("project").path("blends").path("night").path("kind").asText()).isEqualTo("GRADIENT");
+        assertThat(root.path("project").path("sides").path("up").path("blends").path("night").path("kind").asText()).isEqualTo("GRADIENT");
         List<String> keys = new ArrayList<>();
         root.path("steps").forEach(step -> keys.add(step.path("key").asText()));
         assertThat(keys).doesNotHaveDuplicates().doesNotContain("");

@@ -3,6 +3,8 @@ package mosspebble.core.care;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
 import mosspebble.core.drying.Climate;
 import mosspebble.core.drying.Evaporation;
 import mosspebble.core.stone.Patch;
@@ -40,6 +42,11 @@ public final class Preparation {
 
     /** What this stone needs, in order. */
     public static List<Task> of(Survey survey, Climate climate) {
+        return of(survey, Optional.empty(), climate);
+    }
+
+    /** The same for a stone of which both faces are painted: the marks of both are filled. */
+    public static List<Task> of(Survey survey, Optional<Survey> other, Climate climate) {
         Stone stone = survey.stone();
         List<Task> tasks = new ArrayList<>();
         if (stone.rock().isCast()) {
@@ -53,7 +60,7 @@ public final class Preparation {
         if (stone.skin().sealed()) {
             tasks.add(new Task(Act.DULL, Facts.none(), Duration.ofMinutes(6), Duration.ofMinutes(15)));
         }
-        List<Patch> deep = survey.dome().patches().stream().filter(p -> (p.kind() == Patch.Kind.HOLE || p.kind() == Patch.Kind.CRACK) && p.depthMm() >= FILLED_MM).toList();
+        List<Patch> deep = Stream.concat(survey.dome().patches().stream(), other.stream().flatMap(s -> s.dome().patches().stream())).filter(p -> (p.kind() == Patch.Kind.HOLE || p.kind() == Patch.Kind.CRACK) && p.depthMm() >= FILLED_MM).toList();
         if (!deep.isEmpty()) {
             Facts facts = Facts.of("marks", deep.size()).and("kind", deep.get(0).kind()).and("ml", deep.stream().mapToDouble(Preparation::volumeMm3).sum() / 1000)
                     .and("deepestMm", deep.stream().mapToDouble(Patch::depthMm).max().orElse(0));

@@ -11,8 +11,9 @@ import mosspebble.core.units.Facts;
  *
  * @param facts what the code's sentence needs
  * @param remedies changes that mend it, the best first; empty if there is none
+ * @param below whether it is about the face that lies below
  */
-public record Finding(Code code, Weight weight, Facts facts, List<Remedy> remedies) {
+public record Finding(Code code, Weight weight, Facts facts, List<Remedy> remedies, boolean below) {
 
     public Finding {
         remedies = List.copyOf(remedies);
@@ -35,7 +36,7 @@ public record Finding(Code code, Weight weight, Facts facts, List<Remedy> remedi
 
     /** What a remedy does. */
     public enum Cure {
-        TAKE_AWAY, FIT_TO_RIM, FIT_TO_FACE, LET_RUN_OFF, EQUAL_PAIRS, FIT_BESIDE_CRACK, ENLARGE, FINER_PEN, THICKEN, LEAVE_OUT, SPACE_LETTERS, NEAREST_MIX, LAY_FLAT, ALLOW_PRIMER, NO_PRIMER, GLAZES, ORDER_BACK, SEAL
+        TAKE_AWAY, FIT_TO_RIM, FIT_TO_FACE, LET_RUN_OFF, EQUAL_PAIRS, FIT_BESIDE_CRACK, ENLARGE, FINER_PEN, THICKEN, LEAVE_OUT, SPACE_LETTERS, NEAREST_MIX, LAY_FLAT, ALLOW_PRIMER, NO_PRIMER, GLAZES, ORDER_BACK, SEAL, WIDEN_BAND, BAND_TO_MIDDLE
     }
 
     /**
@@ -51,15 +52,21 @@ public record Finding(Code code, Weight weight, Facts facts, List<Remedy> remedi
     }
 
     public static Finding of(Code code, Facts facts, Remedy... remedies) {
-        return new Finding(code, code.weight(), facts, List.of(remedies));
+        return new Finding(code, code.weight(), facts, List.of(remedies), false);
     }
 
     public static Finding of(Code code, Facts facts, List<Remedy> remedies) {
-        return new Finding(code, code.weight(), facts, remedies);
+        return new Finding(code, code.weight(), facts, remedies, false);
+    }
+
+    /** The same, found with the stone turned over: its remedies turn it, mend, and turn it back. */
+    public Finding fromBelow() {
+        List<Remedy> turned = remedies.stream().map(r -> new Remedy(r.cure(), r.facts(), p -> r.change().apply(p.turnedOver()).turnedOver())).toList();
+        return new Finding(code, weight, facts, turned, true);
     }
 
     /** The same, mattering more or less. */
     public Finding weighing(Weight other) {
-        return new Finding(code, other, facts, remedies);
+        return new Finding(code, other, facts, remedies, below);
     }
 }

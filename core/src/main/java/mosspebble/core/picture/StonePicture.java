@@ -54,7 +54,7 @@ public final class StonePicture {
         int[] bare = new int[terrain.grid.cells()];
         Arrays.fill(bare, ground);
         StonePicture picture = new StonePicture(terrain, look, bare);
-        boolean matt = plan.steps().stream().filter(s -> s instanceof Step.Seal).anyMatch(s -> s.coat().filter(c -> c.sheen() == Sheen.MATT).isPresent());
+        boolean matt = plan.steps().stream().filter(s -> s instanceof Step.Seal && s.side() == plan.up().side()).anyMatch(s -> s.coat().filter(c -> c.sheen() == Sheen.MATT).isPresent());
         picture.sealedGloss = matt ? 0.08f : 0.30f;
         picture.lay(plan, table);
         return picture;
@@ -65,7 +65,9 @@ public final class StonePicture {
         int[] film = new int[grid.cells()];
         int[] colour = bare.clone();
         for (Step step : plan.steps()) {
-            if (step.layer().isPresent()) {
+            if (step.side() != plan.up().side()) {
+                changes.add(nothing());
+            } else if (step.layer().isPresent()) {
                 Mask mask = Mask.of(step.place(), grid);
                 if (step.soft().isShade()) {
                     changes.add(fade(mask, Mask.of(step.soft().within().orElseThrow(), grid), step, table, film, colour));

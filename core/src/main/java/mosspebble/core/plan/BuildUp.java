@@ -8,7 +8,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
-import java.util.stream.IntStream;
 import mosspebble.core.area.Cells;
 import mosspebble.core.area.Grid;
 import mosspebble.core.area.Mask;
@@ -27,8 +26,6 @@ import mosspebble.core.colour.Palette;
 import mosspebble.core.drying.Climate;
 import mosspebble.core.drying.Drying;
 import mosspebble.core.project.Habits;
-import mosspebble.core.project.Project;
-import mosspebble.core.stone.Survey;
 import mosspebble.core.units.Facts;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
@@ -49,7 +46,8 @@ public final class BuildUp {
     /** A hand rests about so far from the point it paints, mm (common practice, no source). */
     private static final double REST_MM = 45;
 
-    private final Survey survey;
+    private final Surface surface;
+    private final Course course;
     private final Palette palette;
     private final Climate climate;
     private final Habits habits;
@@ -57,9 +55,6 @@ public final class BuildUp {
     private final Grid grid;
     private final FilmTable sealedBare;
     private final FilmMap films;
-    private final float[] secant;
-    private final List<Step> steps = new ArrayList<>();
-    private final List<Cells> touched = new ArrayList<>();
     private final Set<Laid> laid = new LinkedHashSet<>();
     private final List<What> showing = new ArrayList<>();
     private int lastWetGroup = -1;
@@ -67,19 +62,18 @@ public final class BuildUp {
     /** One step's paint directly on another's; below is -1 on bare stone. */
     public record Laid(int below, int above) {}
 
-    BuildUp(Project project, Survey survey, Palette palette, Climate climate, Remembered remembered) {
-        this.survey = survey;
+    /** @param course to which the steps are added */
+    BuildUp(Surface surface, Course course, Habits habits, Palette palette, Climate climate, Remembered remembered) {
+        this.surface = surface;
+        this.course = course;
         this.palette = palette;
         this.climate = climate;
-        this.habits = project.habits();
+        this.habits = habits;
         this.remembered = remembered;
-        double halfWidth = survey.dome().outline().halfWidth();
-        double halfHeight = survey.dome().outline().halfHeight();
-        this.grid = Grid.around(halfWidth, halfHeight, Math.max(0.5, Math.max(halfWidth, halfHeight) / 200));
-        double soak = SoakIn.share(survey.stone());
-        this.sealedBare = new FilmTable(PaintPlan.bare(survey.stone(), Look.SEALED), soak);
-        this.films = new FilmMap(grid, new FilmTable(PaintPlan.bare(survey.stone(), Look.DRY), soak));
-        this.secant = remembered.recall(this::secants, "secants", survey.dome(), grid);
+        this.grid = surface.grid();
+        double soak = SoakIn.share(surface.stone());
+        this.sealedBare = new FilmTable(PaintPlan.bare(surface.stone(), Look.SEALED), soak);
+        this.films = new FilmMap(grid, new FilmTable(PaintPlan.bare(surface.stone(), Look.DRY), soak));
     }
 
     Grid grid() {
@@ -88,10 +82,6 @@ public final class BuildUp {
 
     int bleedCells() {
         return (int) Math.round(Step.BLEED_MM / grid.cellMm());
-    }
-
-    List<Step> steps() {
-        return steps;
     }
 
     FilmMap films() {
@@ -106,21 +96,6 @@ public final class BuildUp {
     /** What no number of coats hides. */
     List<What> showing() {
         return showing;
-    }
-
-    // --- steps without paint
-
-    void plain(Step step) {
-        steps.add(step);
-        touched.add(null);
-    }
-
-    List<Step.After> last(Step.Waits waits) {
-        return steps.isEmpty() ? List.of() : List.of(new Step.After(steps.size() - 1, waits));
-    }
-
-    private List<Step.After> all() {
-        return IntStream.range(0, steps.size()).mapToObj(i -> new Step.After(i, Step.Waits.ALL_PAINTED)).toList();
     }
 
     // --- steps with paint
@@ -140,7 +115,7 @@ public final class BuildUp {
             layCoats(key, together, place, 1, 1);
             return;
         }
-        Coat coat = coat(first, steps.size());
+        Coat coat = coat(first, course.size());
         double tolerance = first.isLine() ? 2 * habits.tolerance() : habits.tolerance();
         Map<Integer, Integer> grounds = films.cellsUnder(mask(place));
         int cells = Math.max(1, grounds.values().stream().mapToInt(Integer::intValue).sum());
@@ -178,7 +153,7 @@ public final class BuildUp {
         if (below < 0) {
             return;
         }
-        Step ground = steps.get(below);
+        Step ground = course.get(below);
         Geometry part = remembered.common(place, ground.place());
         if (Tools.widerThan(part, 1.6)) {
             List<What> on = ground instanceof Step.Lay lay ? lay.doing().what() : List.of();
@@ -210,7 +185,7 @@ public final class BuildUp {
         }
         Region first = together.get(0);
         Mask mask = mask(place);
-        int step = steps.size();
+        int step = course.size();
         Coat coat = coat(first, step);
         Map<Integer, Integer> grounds = films.cellsUnder(mask);
         grounds.forEach((film, count) -> laid.add(new Laid(films.table().film(film).coat().map(Coat::step).orElse(-1), step)));
@@ -229,8 +204,8 @@ public final class BuildUp {
         Optional<Step.Wet> wet = wet(first, hand, later);
         Step.Doing doing = new Step.Doing(together.stream().map(Region::what).toList(), first.hides(), first.why(), wanted, habits.tolerance(), widened, turn(place, first));
         Step.Work work = new Step.Work(area, hand, between, coats > 1 ? later.recoat() : firstCoat.recoat());
-        steps.add(new Step.Lay(key, first.kind(), doing, new Step.Layer(place, soft(together), new Step.Load(first.colour().mix(), coat, first.thin()), coats), tool.tool(), work, wet, after(place, wet)));
-        touched.add(cells(place));
+        Step.Layer layer = new Step.Layer(surface.side(), place, soft(together), new Step.Load(first.colour().mix(), coat, first.thin()), coats);
+        course.add(new Step.Lay(key, first.kind(), doing, layer, tool.tool(), work, wet, after(place, wet)), cells(place));
         films.lay(mask, coat, coats);
     }
 
@@ -245,20 +220,20 @@ public final class BuildUp {
             lastWetGroup = -1;
             return Optional.empty();
         }
-        Step before = steps.get(steps.size() - 1);
+        Step before = course.get(course.size() - 1);
         boolean goesOn = before.wet().isPresent() && region.wetGroup() == lastWetGroup;
         Duration open = goesOn ? before.wet().get().open() : drying.open();
         Duration work = goesOn ? before.wet().get().work().plus(hand) : hand;
         lastWetGroup = region.wetGroup();
-        return Optional.of(new Step.Wet(goesOn ? before.wet().get().first() : steps.size(), open, work));
+        return Optional.of(new Step.Wet(goesOn ? before.wet().get().first() : course.size(), open, work));
     }
 
     /** How to keep the hand off wet paint. */
     private Step.Turn turn(Geometry place, Region region) {
         boolean right = habits.hand() == Habits.Hand.RIGHT;
-        if (!steps.isEmpty() && !steps.get(steps.size() - 1).place().isEmpty()) {
+        if (course.size() > 0 && course.get(course.size() - 1).side() == surface.side() && !course.get(course.size() - 1).place().isEmpty()) {
             Coordinate here = place.getEnvelopeInternal().centre();
-            Coordinate last = steps.get(steps.size() - 1).place().getEnvelopeInternal().centre();
+            Coordinate last = course.get(course.size() - 1).place().getEnvelopeInternal().centre();
             double far = here.distance(last);
             double toward = far == 0 ? 0 : ((last.x - here.x) * (right ? 0.8 : -0.8) + (last.y - here.y) * 0.6) / far;
             if (far > 10 && far < REST_MM && toward > 0.75) {
@@ -274,8 +249,11 @@ public final class BuildUp {
         Cells own = cells(place);
         Cells near = remembered.recall(() -> own.spread(bleedCells(), grid), "near", place, grid);
         List<Step.After> after = new ArrayList<>();
-        for (int i = 0; i < steps.size(); i++) {
-            Cells other = touched.get(i);
+        for (int i = 0; i < course.size(); i++) {
+            Cells other = course.touched(i);
+            if (course.get(i).side() != surface.side() && !(course.get(i) instanceof Step.Prepare)) {
+                continue; // on another surface
+            }
             if (wet.isPresent() && i >= wet.get().first()) {
                 continue; // meant to run into each other
             }
@@ -290,23 +268,24 @@ public final class BuildUp {
         return after;
     }
 
-    /** Signature and seal. */
-    void finish(Optional<Paint> sealer) {
-        double thickest = films.thickestUm();
-        Geometry stone = remembered.grown(survey.zones().outline(), -0.2);
-        plain(new Step.Sign(new Step.Work(0, Duration.ofMinutes(2), Duration.ZERO, Drying.beforeSealing(thickest, climate)), all()));
-        if (sealer.isPresent()) {
-            SealAdvice advice = SealAdvice.of(survey.stone(), habits.outdoors(), sealer.get());
-            int step = steps.size();
-            Coat coat = new Coat(sealer.get().name(), sealer.get().swatch(), PaintOptics.clear(), sealer.get().dryCoat().value(), 0, Sheen.of(sealer.get()), step);
-            Mask mask = mask(stone);
-            films.cellsUnder(mask).keySet().forEach(film -> laid.add(new Laid(films.table().film(film).coat().map(Coat::step).orElse(-1), step)));
-            double area = area(stone, mask);
-            Step.Work work = new Step.Work(area, Duration.ofSeconds(Math.round(60 * (2 + advice.coats() * area / 1500))), advice.between().multipliedBy(advice.coats() - 1L), advice.cure());
-            steps.add(new Step.Seal(advice, new Step.Layer(stone, Soft.CRISP, new Step.Load(Mix.of(sealer.get().id()), coat, 1), advice.coats()), work, List.of(new Step.After(step - 1, Step.Waits.DRY_THROUGH))));
-            touched.add(cells(stone));
-            films.lay(mask, coat, advice.coats());
-        }
+    /**
+     * Seals the surface.
+     *
+     * @param rests how long it dries until it may be laid on the sealed side; empty if nothing is laid on it
+     * @param after what it waits for
+     */
+    void seal(Paint sealer, Optional<Duration> rests, List<Step.After> after) {
+        Geometry whole = remembered.grown(surface.whole(), -0.2);
+        SealAdvice advice = SealAdvice.of(surface.stone(), habits.outdoors(), sealer);
+        int step = course.size();
+        Coat coat = new Coat(sealer.name(), sealer.swatch(), PaintOptics.clear(), sealer.dryCoat().value(), 0, Sheen.of(sealer), step);
+        Mask mask = mask(whole);
+        films.cellsUnder(mask).keySet().forEach(film -> laid.add(new Laid(films.table().film(film).coat().map(Coat::step).orElse(-1), step)));
+        double area = area(whole, mask);
+        Step.Work work = new Step.Work(area, Duration.ofSeconds(Math.round(60 * (2 + advice.coats() * area / 1500))), advice.between().multipliedBy(advice.coats() - 1L), rests.orElse(advice.cure()));
+        Step.Layer layer = new Step.Layer(surface.side(), whole, Soft.CRISP, new Step.Load(Mix.of(sealer.id()), coat, 1), advice.coats());
+        course.add(new Step.Seal(advice, layer, rests.isPresent(), work, after), cells(whole));
+        films.lay(mask, coat, advice.coats());
     }
 
     /** The place where the film of paint is thickest, sealer left out; empty on bare stone. */
@@ -332,7 +311,7 @@ public final class BuildUp {
         int row = at / grid.columns();
         List<Film> stack = films.table().stack(films.at(at)).stream().filter(f -> !f.coat().orElseThrow().optics().isClear()).toList();
         int top = stack.get(stack.size() - 1).coat().orElseThrow().step();
-        return Optional.of(new PaintPlan.Weakest(grid.x(column), grid.y(row), most, stack.size(), top, secant[at] > RIM_SECANT));
+        return Optional.of(new PaintPlan.Weakest(grid.x(column), grid.y(row), most, stack.size(), top, surface.stretch()[at] > RIM_SECANT));
     }
 
     /** Steeper than about 50 degrees counts as rim. */
@@ -340,28 +319,16 @@ public final class BuildUp {
 
     // --- measures on the grid
 
-    private float[] secants() {
-        float[] values = new float[grid.cells()];
-        double[] normal = new double[3];
-        for (int row = 0; row < grid.rows(); row++) {
-            for (int column = 0; column < grid.columns(); column++) {
-                survey.dome().normalAt(grid.x(column), grid.y(row), normal);
-                values[row * grid.columns() + column] = (float) (1 / Math.max(0.15, normal[2]));
-            }
-        }
-        return values;
-    }
-
     /** Area along the stone under a mask, mm2. */
     double area(Geometry place, Mask mask) {
-        return remembered.recall(() -> area(mask), "area", place, survey.dome(), grid);
+        return remembered.recall(() -> area(mask), "area", place, surface.stretch(), grid);
     }
 
     private double area(Mask mask) {
         double sum = 0;
         for (int r = 0; r < mask.rows(); r++) {
             for (int c = 0; c < mask.columns(); c++) {
-                sum += mask.at(c, r) * secant[(mask.row() + r) * grid.columns() + mask.column() + c];
+                sum += mask.at(c, r) * surface.stretch()[(mask.row() + r) * grid.columns() + mask.column() + c];
             }
         }
         return sum * grid.cellMm() * grid.cellMm();

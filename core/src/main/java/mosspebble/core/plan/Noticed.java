@@ -1,5 +1,6 @@
 package mosspebble.core.plan;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import mosspebble.core.blend.Mud;
@@ -49,6 +50,11 @@ public record Noticed(List<Item> leftOut, Fit fit, Optional<FaintestLine> lines,
         showing = List.copyOf(showing);
         broken = List.copyOf(broken);
         laid = List.copyOf(laid);
+    }
+
+    /** With what the building of the film brought to light. */
+    Noticed with(Collection<BuildUp.Laid> pairs, Optional<Paint> seals) {
+        return new Noticed(leftOut, fit, lines, muddy, showing, broken, List.copyOf(pairs), seals);
     }
 
     Noticed leaving(List<Item> items) {

@@ -1,6 +1,7 @@
 package mosspebble.core.plan;
 
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -15,20 +16,21 @@ import mosspebble.core.colour.WetStone;
 import mosspebble.core.finding.Finding;
 import mosspebble.core.project.Project;
 import mosspebble.core.sketch.PlacedDesign;
+import mosspebble.core.stone.EdgeStrip;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.supplies.PaintUse;
 import mosspebble.core.timetable.Sitting;
 
 /**
- * The answer of the planner for one stone.
+ * The answer of the planner for one stone: one job over both faces and the edge. What is asked of it without further words is asked of the face that is up.
  *
- * @param sitting one entry for each step
- * @param film how thick it lies
- * @param noticed what the planner came upon
+ * @param faces the one that is up, then the other one if it is painted
+ * @param edge the edge unrolled, if it is painted
+ * @param supplies for all of it
  * @param findings what a practised painter says to it; empty as long as nobody looked it over
  */
-public record PaintPlan(Project project, Survey survey, Optional<PlacedDesign> design, Schedule schedule, List<PaintUse> supplies, Thickness film, Noticed noticed, List<Finding> findings) {
+public record PaintPlan(List<FacePlan> faces, Optional<EdgeStrip> edge, Schedule schedule, List<PaintUse> supplies, List<Finding> findings) {
 
     /** The steps and when each is done. */
     public record Schedule(List<Step> steps, Sitting sitting) {
@@ -56,18 +58,52 @@ public record PaintPlan(Project project, Survey survey, Optional<PlacedDesign> d
     public record Weakest(double x, double y, double um, int coats, int top, boolean onRim) {}
 
     public PaintPlan {
+        faces = List.copyOf(faces);
         findings = List.copyOf(findings);
         supplies = List.copyOf(supplies);
     }
 
     /** The same plan as the answer for a project of which a part had to be left out. */
     public PaintPlan of(Project whole) {
-        return new PaintPlan(whole, survey, design, schedule, supplies, film, noticed, findings);
+        List<FacePlan> both = new ArrayList<>(List.of(up().of(whole)));
+        below().ifPresent(f -> both.add(f.of(whole.turnedOver())));
+        return new PaintPlan(both, edge, schedule, supplies, findings);
     }
 
     /** The same, looked over. */
     public PaintPlan with(List<Finding> found) {
-        return new PaintPlan(project, survey, design, schedule, supplies, film, noticed, found);
+        return new PaintPlan(faces, edge, schedule, supplies, found);
+    }
+
+    /** The same job with the other face up; the findings are left out. Itself where only one face is painted. */
+    public PaintPlan turnedOver() {
+        return below().map(f -> new PaintPlan(List.of(f, up()), edge, schedule, supplies, List.of())).orElse(this);
+    }
+
+    /** The face that is up. */
+    public FacePlan up() {
+        return faces.get(0);
+    }
+
+    /** The face that lies below, if it is painted. */
+    public Optional<FacePlan> below() {
+        return faces.stream().skip(1).findFirst();
+    }
+
+    public Project project() {
+        return up().project();
+    }
+
+    public Survey survey() {
+        return up().survey();
+    }
+
+    public Optional<PlacedDesign> design() {
+        return up().design();
+    }
+
+    public Noticed noticed() {
+        return up().noticed();
     }
 
     public List<Step> steps() {
@@ -79,16 +115,16 @@ public record PaintPlan(Project project, Survey survey, Optional<PlacedDesign> d
     }
 
     public double thickestUm() {
-        return film.thickestUm();
+        return up().film().thickestUm();
     }
 
     public Optional<Weakest> weakest() {
-        return film.weakest();
+        return up().film().weakest();
     }
 
     /** Ids of parts too narrow for their tools. */
     public Set<String> hardToPaint() {
-        return noticed.fit().narrow().stream().map(n -> n.part().part().id()).collect(Collectors.toUnmodifiableSet());
+        return noticed().fit().narrow().stream().map(n -> n.part().part().id()).collect(Collectors.toUnmodifiableSet());
     }
 
     public Duration handTime() {
@@ -115,14 +151,14 @@ public record PaintPlan(Project project, Survey survey, Optional<PlacedDesign> d
 
     /** An empty film map of the stone, to lay steps on. */
     public FilmMap bareFilms(Grid grid, Look look) {
-        return new FilmMap(grid, new FilmTable(bare(survey.stone(), look), SoakIn.share(survey.stone())));
+        return new FilmMap(grid, new FilmTable(bare(survey().stone(), look), SoakIn.share(survey().stone())));
     }
 
-    /** The films after so many steps. */
+    /** The films of the face that is up after so many steps. */
     public FilmMap filmsAfter(int done, Grid grid, Look look) {
         FilmMap films = bareFilms(grid, look);
         for (Step step : steps().subList(0, done)) {
-            step.layer().ifPresent(l -> films.lay(Mask.of(l.place(), grid), l.load().coat(), l.coats()));
+            step.layer().filter(l -> l.side() == up().side()).ifPresent(l -> films.lay(Mask.of(l.place(), grid), l.load().coat(), l.coats()));
         }
         return films;
     }

@@ -2,64 +2,69 @@ package mosspebble.core.plan;
 
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
-import mosspebble.core.area.Cells;
 import mosspebble.core.area.Remembered;
 import mosspebble.core.care.Preparation;
-import mosspebble.core.coats.FilmTable;
-import mosspebble.core.coats.SoakIn;
+import mosspebble.core.care.SealAdvice;
 import mosspebble.core.colour.Binder;
 import mosspebble.core.colour.Finish;
-import mosspebble.core.colour.Lab;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.PaintKind;
 import mosspebble.core.colour.Palette;
+import mosspebble.core.drying.Drying;
+import mosspebble.core.project.Edge;
 import mosspebble.core.project.Habits;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Workshop;
 import mosspebble.core.rules.Plans;
-import mosspebble.core.sketch.Bed;
-import mosspebble.core.sketch.Designs;
 import mosspebble.core.sketch.Item;
-import mosspebble.core.sketch.PlacedDesign;
+import mosspebble.core.stone.EdgeStrip;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.supplies.PaintUse;
 import mosspebble.core.timetable.Sitting;
 import mosspebble.core.units.Millilitres;
-import org.locationtech.jts.geom.Geometry;
 
 /**
- * Computes the plan of one stone: regions of the design, primer where it saves coats, an order, coats over every ground that each region crosses, times, supplies and findings.
- * Pure: the same input gives the same plan. One instance is one computation.
+ * Computes the plan of one stone: both faces and the edge as one job, each face begun when the other can be handled, one washing, one signature, one sealing; times and supplies. Pure: the same input gives
+ * the same plan.
  */
 public final class Planner {
 
     /** Most coats of one paint that anyone lays. */
     public static final int MOST_COATS = PrimerChoice.MOST_COATS;
 
-    /** L* above which graphite shows on the stone; below, chalk is taken (common practice, no source). */
-    private static final double SHOWS_GRAPHITE = 48;
+    /** Varnish rests so many times as long as between two coats before the stone is laid on it (common practice, no source). */
+    private static final int RESTS = 2;
+
+    /** A band no wider than this is drawn as a line, mm (common practice, no source). */
+    private static final double LINE_MM = 1.2;
 
     private final Project project;
-    private final Survey survey;
     private final Workshop workshop;
     private final Palette palette;
-    private final Habits habits;
     private final Remembered remembered;
-    private final BuildUp built;
+    private final Course course = new Course();
 
-    private Planner(Project project, Survey survey, Workshop workshop, Remembered remembered) {
+    /**
+     * What had to be left out.
+     *
+     * @param up of the sketch that is up
+     * @param below of the sketch that lies below
+     */
+    public record Left(List<Item> up, List<Item> below) {
+        public static final Left NOTHING = new Left(List.of(), List.of());
+    }
+
+    private Planner(Project project, Workshop workshop, Remembered remembered) {
         this.project = project;
-        this.survey = survey;
         this.workshop = workshop;
         this.palette = workshop.palette();
-        this.habits = project.habits();
         this.remembered = remembered;
-        this.built = new BuildUp(project, survey, palette, workshop.climate(), remembered);
     }
 
     /**
@@ -70,125 +75,107 @@ public final class Planner {
      * @param left things that the project had and that were left out of it
      * @return a plan that nobody has looked over yet
      */
-    public static PaintPlan plan(Project project, Survey survey, Workshop workshop, Remembered remembered, List<Item> left) {
-        return new Planner(project, survey, workshop, remembered).plan(left);
+    public static PaintPlan plan(Project project, Survey survey, Workshop workshop, Remembered remembered, Left left) {
+        return new Planner(project, workshop, remembered).plan(survey, left);
     }
 
-    private PaintPlan plan(List<Item> left) {
-        Optional<PlacedDesign> design = project.sketch().flatMap(sketch -> Designs.place(sketch, workshop.repertoire(), new Bed(survey, project.viewpoint()), remembered));
-        Noticed noticed = design.map(d -> build(d, left)).orElse(Noticed.NOTHING.leaving(left));
-        List<Step> steps = built.steps();
-        List<Sitting.Task> tasks = steps.stream().map(s -> new Sitting.Task(s.work().hand(), s.work().between(), s.work().dries(), s.after().stream().map(Step.After::step).toList())).toList();
-        return new PaintPlan(project, survey, design, new PaintPlan.Schedule(steps, Sitting.oneAfterTheOther(tasks)), supplies(steps), new PaintPlan.Thickness(built.films().thickestUm(), built.weakest()), noticed, List.of());
-    }
-
-    private Noticed build(PlacedDesign design, List<Item> left) {
-        Map<String, Palette.Colour> colours = palette.colours(project.colours());
-        Optional<Palette.Colour> ground = project.ground().flatMap(palette::colour);
-        Lab bareLab = Lab.of(PaintPlan.bare(survey.stone(), habits.outdoors() ? Look.SEALED : Look.DRY));
-        Regions cut = Regions.of(design, survey, colours, project.blends(), ground, bareLab, palette, habits, remembered);
-        List<Region> regions = cut.list();
-        Paintability paintability = new Paintability(design, cut.seen(), colours, palette, survey.stone().texture().pitMm(), remembered);
-        prepare();
-        pencil(design);
-        List<Cells> cells = regions.stream().map(r -> built.cells(r.place())).toList();
-        double[] areas = regions.stream().mapToDouble(r -> built.area(r.place(), built.mask(r.place()))).toArray();
-        Optional<PrimerChoice> primer = primer(regions, areas, cells);
-        primer.ifPresent(p -> prime(p, regions, cells));
-        boolean again = primer.isPresent() || habits.ground() == Habits.Ground.UNDER && project.ground().isPresent();
-        PaintOrder order = PaintOrder.of(regions, cells, built.bleedCells(), built.grid(), habits.hand(), project.order());
-        boolean pencilled = !again;
-        for (PaintOrder.Group group : order.groups()) {
-            List<Region> together = group.regions().stream().map(regions::get).toList();
-            if (!pencilled && together.get(0).kind() != Step.Kind.GROUND) {
-                pencilStep(design, true, false);
-                pencilled = true;
-            }
-            built.lay(group.key(), together);
+    private PaintPlan plan(Survey survey, Left left) {
+        FaceWork up = new FaceWork(project, survey, workshop, course, remembered);
+        Optional<FaceWork> below = project.paintedBelow() ? Optional.of(below()) : Optional.empty();
+        boolean backUp = project.sides().backUp();
+        Survey front = backUp ? below.map(FaceWork::survey).orElseGet(() -> remembered.recall(() -> Survey.of(project.turnedOver().stone()), "survey", project.turnedOver().stone())) : survey;
+        boolean designed = up.design().isPresent() || below.filter(b -> b.design().isPresent()).isPresent();
+        Optional<EdgeStrip> strip = project.edge().isPainted() ? Optional.of(remembered.recall(() -> EdgeStrip.of(front), "edge", front.dome(), front.stone())) : Optional.empty();
+        if (!designed && strip.isEmpty()) {
+            return plan(List.of(up.plan(Noticed.NOTHING.leaving(left.up()))), Optional.empty());
         }
+        prepare(front, up.survey() == front ? below.map(FaceWork::survey) : Optional.of(survey));
+        Noticed first = backUp && below.isPresent() ? below.get().paint(left.below()) : up.paint(left.up());
+        Optional<Noticed> second = below.map(b -> backUp ? up.paint(left.up()) : b.paint(left.below()));
+        strip.ifPresent(s -> paintEdge(front, s));
+        List<FaceWork> faces = new ArrayList<>(List.of(up));
+        below.ifPresent(faces::add);
+        faces.removeIf(f -> f.design().isEmpty());
         Optional<Paint> sealer = sealer();
-        built.finish(sealer);
-        List<Noticed.Broken> broken = order.broken().stream().map(b -> new Noticed.Broken(regions.get(b.first().regions().get(0)).what(), regions.get(b.then().regions().get(0)).what(), b.arrow().because(),
-                regions.get(b.arrow().before()).what())).toList();
-        return new Noticed(left, new Noticed.Fit(paintability.narrow(), paintability.tight()), cut.faintest(), cut.muddy(), built.showing(), broken, List.copyOf(built.laid()), sealer);
+        sign(faces);
+        sealer.ifPresent(s -> seal(s, faces.isEmpty() ? List.of(up) : faces));
+        Noticed ofUp = backUp && below.isPresent() ? second.orElseThrow() : first;
+        List<FacePlan> plans = new ArrayList<>(List.of(up.plan(ofUp.with(up.built().laid(), sealer))));
+        below.ifPresent(b -> plans.add(b.plan((backUp ? first : second.orElseThrow()).with(b.built().laid(), sealer))));
+        return plan(plans, strip);
     }
 
-    // --- steps without paint
+    private FaceWork below() {
+        Project turned = project.turnedOver();
+        return new FaceWork(turned, remembered.recall(() -> Survey.of(turned.stone()), "survey", turned.stone()), workshop, course, remembered);
+    }
 
-    private void prepare() {
-        for (Preparation.Task task : Preparation.of(survey, workshop.climate())) {
-            built.plain(new Step.Prepare(task, new Step.Work(survey.facts().upperMm2(), task.hand(), Duration.ZERO, task.waits()), built.last(Step.Waits.STEP_BEFORE)));
+    private PaintPlan plan(List<FacePlan> faces, Optional<EdgeStrip> strip) {
+        List<Sitting.Task> tasks = course.steps().stream().map(s -> new Sitting.Task(s.work().hand(), s.work().between(), s.work().dries(), s.after().stream().map(Step.After::step).toList())).toList();
+        return new PaintPlan(faces, strip, new PaintPlan.Schedule(course.steps(), Sitting.oneAfterTheOther(tasks)), supplies(), List.of());
+    }
+
+    private void prepare(Survey front, Optional<Survey> back) {
+        for (Preparation.Task task : Preparation.of(front, back, workshop.climate())) {
+            course.plain(new Step.Prepare(task, new Step.Work(front.facts().upperMm2(), task.hand(), Duration.ZERO, task.waits()), course.last(Step.Waits.STEP_BEFORE)));
         }
     }
 
-    private void pencil(PlacedDesign design) {
-        pencilStep(design, false, Lab.of(survey.stone().colour()).l() <= SHOWS_GRAPHITE);
-    }
-
-    private void pencilStep(PlacedDesign design, boolean again, boolean chalk) {
-        double length = design.parts().stream().mapToDouble(p -> p.drawn().getLength()).sum();
-        long minutes = Math.max(3, Math.round(2 + length / 260));
-        built.plain(new Step.Pencil(again, chalk, Lab.of(survey.stone().colour()).l(), new Step.Work(0, Duration.ofMinutes(minutes), Duration.ZERO, Duration.ZERO), built.last(Step.Waits.DRY_GROUND)));
-    }
-
-    // --- primer
-
-    private Optional<PrimerChoice> primer(List<Region> regions, double[] areas, List<Cells> cells) {
-        List<Integer> big = new ArrayList<>();
-        for (int i = 0; i < regions.size(); i++) {
-            Step.Kind kind = regions.get(i).kind();
-            if ((kind == Step.Kind.FILL || kind == Step.Kind.GROUND) && regions.get(i).hides() && !onAnother(i, regions, cells)) {
-                big.add(i);
+    /** The edge comes when both faces are done: it hides where their grounds end. */
+    private void paintEdge(Survey front, EdgeStrip strip) {
+        BuildUp built = new BuildUp(Surface.edge(front, strip), course, project.habits(), palette, workshop.climate(), remembered);
+        List<Region> regions = new ArrayList<>();
+        project.edge().ground().flatMap(palette::colour).ifPresent(c -> regions.add(new Region(Step.Kind.GROUND, What.of(What.Of.EDGE), strip.polygon(), c, Region.Spread.EVEN, 0, Region.Line.NONE, Why.of(Why.Reason.RUNS_ROUND))));
+        for (Edge.Band band : project.edge().bands()) {
+            Optional<Palette.Colour> colour = palette.colour(band.mix());
+            if (colour.isPresent()) {
+                regions.add(new Region(Step.Kind.DETAIL, What.of(What.Of.EDGE_BAND), strip.between(band.offMm() - band.wideMm() / 2, band.offMm() + band.wideMm() / 2), colour.get(), Region.Spread.EVEN, regions.size(),
+                        band.wideMm() <= LINE_MM ? new Region.Line(band.wideMm(), strip.lengthMm()) : Region.Line.NONE, Why.of(Why.Reason.RUNS_ROUND)));
             }
         }
-        List<Palette.Colour> primers = palette.shelf().ofKind(PaintKind.PRIMER).stream().map(p -> palette.colour(Mix.of(p.id())).orElseThrow()).toList();
-        List<Region> bases = big.stream().map(regions::get).toList();
-        double[] sizes = big.stream().mapToDouble(i -> areas[i]).toArray();
-        double soak = SoakIn.share(survey.stone());
-        return remembered.recall(() -> PrimerChoice.of(bases, sizes, List.of(new FilmTable(PaintPlan.bare(survey.stone(), Look.DRY), soak), new FilmTable(PaintPlan.bare(survey.stone(), Look.SEALED), soak)), primers, habits),
-                "primer", bases.stream().map(Region::colour).toList(), bases.stream().map(Region::what).toList(), bases.stream().map(Region::thin).toList(), bases.stream().map(Region::place).toList(), palette.shelf(), survey.stone(),
-                habits.primer(), habits.tolerance())
-                .map(p -> new PrimerChoice(p.primer(), p.coats(), p.regions().stream().map(big::get).toList(), p.why()));
-    }
-
-    /** Whether most of a region lies on a deeper region and so never sees the stone. */
-    private static boolean onAnother(int index, List<Region> regions, List<Cells> cells) {
         for (int i = 0; i < regions.size(); i++) {
-            Region other = regions.get(i);
-            if (other.depth() < regions.get(index).depth() && (other.kind() == Step.Kind.FILL || other.kind() == Step.Kind.GROUND) && other.hides()
-                    && cells.get(index).common(cells.get(i)) > 0.7 * cells.get(index).count()) {
-                return true;
-            }
+            built.lay(regions.get(i).kind() + " " + regions.get(i).what().id() + " " + regions.get(i).colour().mix().parts().get(0).paint() + (i == 0 ? "" : " " + (i + 1)), List.of(regions.get(i)));
         }
-        return false;
     }
 
-    private void prime(PrimerChoice choice, List<Region> regions, List<Cells> cells) {
-        double needed = choice.regions().stream().mapToDouble(i -> cells.get(i).count()).sum();
-        List<Region> bases = regions.stream().filter(r -> r.kind() == Step.Kind.FILL || r.kind() == Step.Kind.GROUND).toList();
-        double all = bases.stream().mapToDouble(r -> built.cells(r.place()).count()).sum();
-        boolean whole = habits.primer() == Habits.Primer.WHOLE || needed > 0.6 * all;
-        Geometry place = whole ? remembered.union(bases.stream().map(Region::place).toList()) : remembered.union(choice.regions().stream().map(i -> regions.get(i).place()).toList());
-        Region region = new Region(Step.Kind.PRIME, What.of(whole ? What.Of.WHOLE_PICTURE : What.Of.BRIGHT_AREAS), place, choice.primer(), Region.Spread.EVEN, -2 * Region.LEVELS, Region.Line.NONE, choice.why());
-        built.layCoats("PRIME", List.of(region), place, choice.coats(), choice.coats());
+    private void sign(List<FaceWork> faces) {
+        double thickest = faces.stream().mapToDouble(f -> f.built().films().thickestUm()).max().orElse(0);
+        course.plain(new Step.Sign(new Step.Work(0, Duration.ofMinutes(2), Duration.ZERO, Drying.beforeSealing(thickest, workshop.climate())), course.all(Step.Waits.ALL_PAINTED)));
+    }
+
+    /** The back first, so that the front is never laid on fresh varnish. */
+    private void seal(Paint sealer, List<FaceWork> faces) {
+        List<FaceWork> order = new ArrayList<>(faces);
+        order.sort(Comparator.comparing((FaceWork f) -> f.side()).reversed());
+        int sign = course.size() - 1;
+        for (int i = 0; i < order.size(); i++) {
+            boolean turned = i + 1 < order.size();
+            SealAdvice advice = SealAdvice.of(order.get(i).survey().stone(), project.habits().outdoors(), sealer);
+            Optional<Duration> rests = !turned ? Optional.empty() : Optional.of(advice.why().poured() ? Duration.ofHours(24) : advice.between().multipliedBy(RESTS));
+            List<Step.After> after = new ArrayList<>(List.of(new Step.After(sign, Step.Waits.DRY_THROUGH)));
+            if (i > 0) {
+                after.add(new Step.After(course.size() - 1, Step.Waits.LIES_ON_SEALED));
+            }
+            order.get(i).built().seal(sealer, rests, after);
+        }
     }
 
     /** The sealer that the painter's habit asks for, else any; empty where nothing is to be sealed. */
     private Optional<Paint> sealer() {
-        if (habits.seal() == Habits.Seal.NONE) {
+        if (project.habits().seal() == Habits.Seal.NONE) {
             return Optional.empty();
         }
         List<Paint> all = palette.shelf().ofKind(PaintKind.VARNISH);
-        return all.stream().filter(p -> switch (habits.seal()) {
+        return all.stream().filter(p -> switch (project.habits().seal()) {
             case RESIN -> p.binder() == Binder.RESIN;
             case MATT -> p.binder() != Binder.RESIN && p.finish() == Finish.MATT;
             default -> p.binder() != Binder.RESIN && p.finish() == Finish.GLOSS;
         }).findFirst().or(() -> all.stream().filter(p -> p.binder() != Binder.RESIN).findFirst()).or(() -> all.stream().findFirst());
     }
 
-    private List<PaintUse> supplies(List<Step> steps) {
+    private List<PaintUse> supplies() {
         Map<String, Double> needed = new TreeMap<>();
-        for (Step step : steps) {
+        for (Step step : course.steps()) {
             if (step.layer().isPresent()) {
                 Step.Layer layer = step.layer().get();
                 Mix mix = layer.load().mix();

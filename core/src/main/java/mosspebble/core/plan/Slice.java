@@ -36,7 +36,7 @@ public final class Slice {
         this.plan = plan;
         this.table = new FilmTable(PaintPlan.bare(plan.survey().stone(), Look.DRY), SoakIn.share(plan.survey().stone()));
         for (Step step : plan.steps()) {
-            places.add(!step.place().isEmpty() ? Optional.of(new IndexedPointInAreaLocator(step.place())) : Optional.empty());
+            places.add(!step.place().isEmpty() && step.side() == plan.up().side() ? Optional.of(new IndexedPointInAreaLocator(step.place())) : Optional.empty());
         }
     }
 

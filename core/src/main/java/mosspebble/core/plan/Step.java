@@ -8,6 +8,7 @@ import mosspebble.core.care.Preparation;
 import mosspebble.core.care.SealAdvice;
 import mosspebble.core.coats.Coat;
 import mosspebble.core.colour.Mix;
+import mosspebble.core.project.Side;
 import mosspebble.core.units.Facts;
 import org.locationtech.jts.geom.Geometry;
 
@@ -29,6 +30,11 @@ public sealed interface Step extends Facts.Named {
 
     /** What it waits for and why. */
     List<After> after();
+
+    /** The surface it belongs to; what is done to the whole stone counts to the front. */
+    default Side side() {
+        return layer().map(Layer::side).orElse(Side.FRONT);
+    }
 
     /** The film it lays; empty for steps that lay none. */
     default Optional<Layer> layer() {
@@ -93,11 +99,12 @@ public sealed interface Step extends Facts.Named {
     /**
      * Draws on the stone what will be painted.
      *
+     * @param side which face
      * @param again whether the first lines lie under paint by now
      * @param chalk whether the pencil is white chalk, for a dark stone
      * @param stoneL lightness of the stone, CIE L*
      */
-    record Pencil(boolean again, boolean chalk, double stoneL, Work work, List<After> after) implements Step {
+    record Pencil(Side side, boolean again, boolean chalk, double stoneL, Work work, List<After> after) implements Step {
         public Pencil {
             after = List.copyOf(after);
         }
@@ -142,8 +149,12 @@ public sealed interface Step extends Facts.Named {
         }
     }
 
-    /** Seals the whole. */
-    record Seal(SealAdvice advice, Layer varnish, Work work, List<After> after) implements Step {
+    /**
+     * Seals one side, or the whole where only one is painted.
+     *
+     * @param turned whether the stone is then laid on the sealed side to seal the other
+     */
+    record Seal(SealAdvice advice, Layer varnish, boolean turned, Work work, List<After> after) implements Step {
         public Seal {
             after = List.copyOf(after);
         }
@@ -184,10 +195,11 @@ public sealed interface Step extends Facts.Named {
     /**
      * Paint as it lies.
      *
+     * @param side on which surface
      * @param place mm
      * @param soft how its edge runs out
      */
-    record Layer(Geometry place, Soft soft, Load load, int coats) {}
+    record Layer(Side side, Geometry place, Soft soft, Load load, int coats) {}
 
     /**
      * What is on the brush.
@@ -211,7 +223,7 @@ public sealed interface Step extends Facts.Named {
     record After(int step, Waits waits) {}
 
     /** Why a step waits for another. */
-    enum Waits { STEP_BEFORE, DRY_GROUND, BEFORE_PAINT, LIES_BELOW, WOULD_BLEED, ALL_PAINTED, DRY_THROUGH }
+    enum Waits { STEP_BEFORE, DRY_GROUND, BEFORE_PAINT, LIES_BELOW, WOULD_BLEED, HANDLED, ALL_PAINTED, DRY_THROUGH, LIES_ON_SEALED }
 
     /**
      * Laid while earlier paint is wet.

@@ -15,7 +15,7 @@ import mosspebble.core.units.Facts;
 public record What(Of of, String part, Share share, List<What> on) implements Facts.Named {
 
     /** The things there are. */
-    public enum Of { PART, GROUND, HALO, SHADE_SIDE, LIGHT_SIDE, OUTLINES, INNER_LINES, WHOLE_PICTURE, BRIGHT_AREAS }
+    public enum Of { PART, GROUND, HALO, SHADE_SIDE, LIGHT_SIDE, OUTLINES, INNER_LINES, WHOLE_PICTURE, BRIGHT_AREAS, EDGE, EDGE_BAND }
 
     public What {
         on = List.copyOf(on);

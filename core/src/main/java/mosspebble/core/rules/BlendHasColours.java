@@ -16,6 +16,11 @@ import mosspebble.core.units.Facts;
 final class BlendHasColours implements Rule {
 
     @Override
+    public boolean atEachFace() {
+        return true;
+    }
+
+    @Override
     public List<Finding> look(Bench on) {
         if (!on.paintable()) {
             return List.of();

@@ -20,6 +20,11 @@ import mosspebble.core.units.Facts;
 final class CanBeLaid implements Rule {
 
     @Override
+    public boolean atEachFace() {
+        return true;
+    }
+
+    @Override
     public List<Finding> look(Bench on) {
         List<Finding> found = new ArrayList<>();
         for (Item item : on.project().sketch().map(Sketch::items).orElse(List.of())) {

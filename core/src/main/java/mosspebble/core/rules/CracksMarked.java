@@ -10,6 +10,11 @@ import mosspebble.core.units.Facts;
 final class CracksMarked implements Rule {
 
     @Override
+    public boolean atEachFace() {
+        return true;
+    }
+
+    @Override
     public List<Finding> look(Bench on) {
         int cracks = (int) on.survey().dome().patches().stream().filter(p -> p.kind() == Patch.Kind.CRACK).count();
         return cracks == 0 ? List.of() : List.of(Finding.of(Code.CRACKS_MARKED, Facts.of("cracks", cracks)));

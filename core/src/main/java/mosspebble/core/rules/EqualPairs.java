@@ -17,6 +17,11 @@ final class EqualPairs implements Rule {
     private static final double UNEQUAL_MM = 0.5;
 
     @Override
+    public boolean atEachFace() {
+        return true;
+    }
+
+    @Override
     public List<Finding> look(Bench on) {
         List<Finding> found = new ArrayList<>();
         for (PlacedItem placed : on.placed()) {

@@ -19,6 +19,11 @@ import mosspebble.core.units.Facts;
 final class EverySlotHasColour implements Rule {
 
     @Override
+    public boolean atEachFace() {
+        return true;
+    }
+
+    @Override
     public List<Finding> look(Bench on) {
         if (!on.paintable()) {
             return List.of();

@@ -16,6 +16,11 @@ final class FilmHolds implements Rule {
     private static final int RIM_COATS = 6;
 
     @Override
+    public boolean atEachFace() {
+        return true;
+    }
+
+    @Override
     public List<Finding> look(Bench on) {
         if (on.plan().weakest().isEmpty()) {
             return List.of();

@@ -27,6 +27,11 @@ final class FitsTools implements Rule {
     private static final double ROUGH_MM = 0.1;
 
     @Override
+    public boolean atEachFace() {
+        return true;
+    }
+
+    @Override
     public List<Finding> look(Bench on) {
         Map<String, List<Paintability.Narrow>> byItem = new LinkedHashMap<>();
         on.plan().noticed().fit().narrow().forEach(n -> byItem.computeIfAbsent(n.item().item().id(), id -> new ArrayList<>()).add(n));

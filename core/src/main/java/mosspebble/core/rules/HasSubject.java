@@ -10,6 +10,10 @@ final class HasSubject implements Rule {
 
     @Override
     public List<Finding> look(Bench on) {
-        return on.project().sketch().isEmpty() && on.plan().noticed().leftOut().isEmpty() ? List.of(Finding.of(Code.NO_SUBJECT, Facts.none())) : List.of();
+        if (on.project().sketch().isPresent() || !on.plan().noticed().leftOut().isEmpty()) {
+            return List.of();
+        }
+        boolean other = on.project().paintedBelow() || on.project().edge().isPainted();
+        return List.of(Finding.of(other ? Code.EMPTY_FACE : Code.NO_SUBJECT, Facts.none()));
     }
 }

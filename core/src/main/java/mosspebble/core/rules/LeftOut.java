@@ -12,6 +12,11 @@ import mosspebble.core.units.Facts;
 final class LeftOut implements Rule {
 
     @Override
+    public boolean atEachFace() {
+        return true;
+    }
+
+    @Override
     public List<Finding> look(Bench on) {
         return on.plan().noticed().leftOut().stream().map(item -> Finding.of(Code.LEFT_OUT, named(item), Remedy.of(Cure.TAKE_AWAY, p -> p.withSketch(p.sketch().flatMap(s -> s.without(item.id())))))).toList();
     }

@@ -9,6 +9,11 @@ import mosspebble.core.units.Facts;
 final class NoMud implements Rule {
 
     @Override
+    public boolean atEachFace() {
+        return true;
+    }
+
+    @Override
     public List<Finding> look(Bench on) {
         return on.plan().noticed().muddy().stream().map(m -> Finding.of(Code.MUD, Facts.of("what", m.what()).and("colour", m.mud().words()).and("lost", m.mud().lost()))).toList();
     }

@@ -20,6 +20,11 @@ import org.locationtech.jts.geom.Geometry;
 final class OffCracks implements Rule {
 
     @Override
+    public boolean atEachFace() {
+        return true;
+    }
+
+    @Override
     public List<Finding> look(Bench on) {
         List<Finding> found = new ArrayList<>();
         for (PlacedItem placed : on.placed()) {

@@ -12,6 +12,11 @@ final class OutlineStandsOut implements Rule {
     private static final double LOST = 10;
 
     @Override
+    public boolean atEachFace() {
+        return true;
+    }
+
+    @Override
     public List<Finding> look(Bench on) {
         return on.plan().noticed().lines().filter(l -> l.contrast() < LOST).map(l -> List.of(Finding.of(Code.FAINT_OUTLINE, Facts.of("part", l.part()).and("contrast", l.contrast())))).orElse(List.of());
     }

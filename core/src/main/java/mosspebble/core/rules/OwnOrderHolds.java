@@ -14,6 +14,11 @@ final class OwnOrderHolds implements Rule {
     private static final int MOST = 3;
 
     @Override
+    public boolean atEachFace() {
+        return true;
+    }
+
+    @Override
     public List<Finding> look(Bench on) {
         return on.plan().noticed().broken().stream().limit(MOST).map(b -> Finding.of(Code.ORDER_BROKEN,
                 Facts.of("first", b.first()).and("then", b.then()).and("because", b.because()).and("under", b.under()), Remedy.of(Cure.ORDER_BACK, p -> p.withOrder(List.of())))).toList();

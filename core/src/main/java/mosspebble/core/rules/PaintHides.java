@@ -13,6 +13,11 @@ import mosspebble.core.units.Facts;
 final class PaintHides implements Rule {
 
     @Override
+    public boolean atEachFace() {
+        return true;
+    }
+
+    @Override
     public List<Finding> look(Bench on) {
         boolean never = on.habits().primer() == Habits.Primer.NEVER;
         return on.plan().noticed().showing().stream().map(what -> {

@@ -26,7 +26,7 @@ public final class Plans {
     /** All rules, in the order in which a painter would speak of what matters equally. */
     private static final List<Rule> RULES = List.of(new LeftOut(),
             new TakingAllowed(), new CracksMarked(), new OldSealer(), new LooseGrains(), new StillDamp(), new PaleNeedsPrimer(), new DarkensSealed(),
-            new HasSubject(), new CanBeLaid(), new StaysOnFace(), new EqualPairs(), new OffCracks(),
+            new HasSubject(), new CanBeLaid(), new StaysOnFace(), new EqualPairs(), new OffCracks(), new EdgeCarriesBands(),
             new ShelfHasPaint(), new EverySlotHasColour(), new HasWhite(), new BlendHasColours(), new FitsTools(), new StrokesApart(), new OutlineStandsOut(), new SubjectStandsOut(), new NoMud(),
             new OwnOrderHolds(), new PaintHides(), new PaintLasts(), new FilmHolds(), new PrimerGrips(), new ProductsAgree(), new WetInTime(),
             new DryAirToSeal(), new SealedOutdoors(), new WantedSealer());
@@ -60,39 +60,73 @@ public final class Plans {
     public static PaintPlan plan(Project project, Survey survey, Workshop workshop, Remembered remembered, Consumer<Throwable> troubled) {
         remembered.next();
         try {
-            return looked(project, survey, workshop, remembered, List.of());
+            return looked(project, survey, workshop, remembered, Planner.Left.NOTHING);
         } catch (RuntimeException | StackOverflowError e) {
             troubled.accept(e);
             return withoutTheTroubled(project, survey, workshop, e);
         }
     }
 
-    private static PaintPlan looked(Project project, Survey survey, Workshop workshop, Remembered remembered, List<Item> left) {
+    private static PaintPlan looked(Project project, Survey survey, Workshop workshop, Remembered remembered, Planner.Left left) {
         PaintPlan plan = Planner.plan(project, survey, workshop, remembered, left);
-        Bench bench = new Bench(plan, workshop, remembered);
-        return plan.with(RULES.stream().flatMap(rule -> rule.look(bench).stream()).sorted(Comparator.comparing(Finding::weight)).toList());
+        Bench up = new Bench(plan, workshop, remembered);
+        Optional<Bench> below = plan.below().map(face -> new Bench(plan.turnedOver(), workshop, remembered));
+        List<Finding> found = new ArrayList<>();
+        for (Rule rule : RULES) {
+            found.addAll(rule.look(up));
+            below.filter(bench -> rule.atEachFace()).ifPresent(bench -> rule.look(bench).forEach(finding -> found.add(finding.fromBelow())));
+        }
+        found.sort(Comparator.comparing(Finding::weight));
+        return plan.with(found);
     }
 
-    /** Leaves out what cannot even be laid on the stone alone; if that is not it, lays the things one by one, the deepest first, and keeps those that can be planned with the ones before. */
+    /**
+     * Leaves out what cannot even be laid on the stone alone; if that is not it, lays the things one by one, the deepest first, and keeps those that can be planned with the ones before. Each face by
+     * itself.
+     */
     private static PaintPlan withoutTheTroubled(Project project, Survey survey, Workshop workshop, Throwable trouble) {
-        List<Item> sound = new ArrayList<>();
-        List<Item> left = new ArrayList<>();
-        for (Item item : project.sketch().map(Sketch::items).orElse(List.of())) {
-            (lies(item, project, survey, workshop) ? sound : left).add(item);
+        List<Item> up = sound(project.withoutBelow(), survey, workshop, trouble);
+        Project kept = with(project, up);
+        List<Item> upLeft = rest(project, up);
+        List<Item> belowLeft = List.of();
+        if (project.paintedBelow()) {
+            Project turned = project.turnedOver();
+            List<Item> below = sound(turned.withoutBelow(), Survey.of(turned.stone()), workshop, trouble);
+            kept = with(kept.turnedOver(), below).turnedOver();
+            belowLeft = rest(turned, below);
         }
-        Optional<PaintPlan> rest = left.isEmpty() ? Optional.empty() : plannable(project, survey, workshop, sound, left);
-        if (rest.isPresent()) {
-            return rest.get();
+        return looked(kept, survey, workshop, new Remembered(), new Planner.Left(upLeft, belowLeft)).of(project);
+    }
+
+    private static List<Item> items(Project project) {
+        return project.sketch().map(Sketch::items).orElse(List.of());
+    }
+
+    private static List<Item> rest(Project project, List<Item> kept) {
+        return items(project).stream().filter(item -> !kept.contains(item)).toList();
+    }
+
+    private static Project with(Project project, List<Item> items) {
+        return project.withSketch(items.isEmpty() ? Optional.empty() : Optional.of(new Sketch(items)));
+    }
+
+    /** The things of a face that can be planned. */
+    private static List<Item> sound(Project project, Survey survey, Workshop workshop, Throwable trouble) {
+        List<Item> lie = items(project).stream().filter(item -> lies(item, project, survey, workshop)).toList();
+        if (lie.size() < items(project).size() && plannable(with(project, lie), survey, workshop)) {
+            return lie;
         }
         List<Item> kept = new ArrayList<>();
-        for (Item item : sound) {
+        for (Item item : lie) {
             kept.add(item);
-            if (plannable(project, survey, workshop, kept, left).isEmpty()) {
+            if (!plannable(with(project, kept), survey, workshop)) {
                 kept.remove(kept.size() - 1);
-                left.add(item);
             }
         }
-        return plannable(project, survey, workshop, kept, left).orElseThrow(() -> new IllegalStateException("the stone itself cannot be planned", trouble));
+        if (kept.isEmpty() && !plannable(with(project, kept), survey, workshop)) {
+            throw new IllegalStateException("the stone itself cannot be planned", trouble);
+        }
+        return kept;
     }
 
     private static boolean lies(Item item, Project project, Survey survey, Workshop workshop) {
@@ -104,13 +138,12 @@ public final class Plans {
         }
     }
 
-    private static Optional<PaintPlan> plannable(Project project, Survey survey, Workshop workshop, List<Item> items, List<Item> left) {
+    private static boolean plannable(Project project, Survey survey, Workshop workshop) {
         try {
-            Project with = project.withSketch(items.isEmpty() ? Optional.empty() : Optional.of(new Sketch(items)));
-            return Optional.of(looked(with, survey, workshop, new Remembered(), left).of(project));
+            looked(project, survey, workshop, new Remembered(), Planner.Left.NOTHING);
+            return true;
         } catch (RuntimeException | StackOverflowError e) {
-            return Optional.empty();
+            return false;
         }
     }
-
 }

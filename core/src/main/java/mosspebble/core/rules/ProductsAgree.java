@@ -17,6 +17,11 @@ import mosspebble.core.units.Facts;
 final class ProductsAgree implements Rule {
 
     @Override
+    public boolean atEachFace() {
+        return true;
+    }
+
+    @Override
     public List<Finding> look(Bench on) {
         List<Finding> found = new ArrayList<>();
         Set<String> said = new LinkedHashSet<>();

@@ -35,6 +35,11 @@ final class StaysOnFace implements Rule {
     private static final double MEANT_MM = 20;
 
     @Override
+    public boolean atEachFace() {
+        return true;
+    }
+
+    @Override
     public List<Finding> look(Bench on) {
         return on.placed().stream().flatMap(placed -> leaves(placed, on).stream()).toList();
     }

@@ -21,6 +21,11 @@ final class StrokesApart implements Rule {
     private static final int ONE_BY_ONE = 2;
 
     @Override
+    public boolean atEachFace() {
+        return true;
+    }
+
+    @Override
     public List<Finding> look(Bench on) {
         return on.plan().noticed().fit().tight().stream().limit(ONE_BY_ONE).map(StrokesApart::tight).toList();
     }

@@ -23,6 +23,11 @@ final class SubjectStandsOut implements Rule {
     private static final double ALIKE = 8;
 
     @Override
+    public boolean atEachFace() {
+        return true;
+    }
+
+    @Override
     public List<Finding> look(Bench on) {
         if (!on.plan().design().isPresent() || on.project().sketch().filter(s -> s.items().stream().anyMatch(Item::wearing)).isPresent()) {
             return List.of();

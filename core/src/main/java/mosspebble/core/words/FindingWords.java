@@ -27,6 +27,10 @@ public final class FindingWords {
 
     /** What was found. */
     public static String sentence(Finding finding) {
+        return finding.below() ? "On the other side: " + own(finding) : own(finding);
+    }
+
+    private static String own(Finding finding) {
         return switch (finding.stage()) {
             case STONE -> stone(finding);
             case SKETCH -> sketch(finding);
@@ -54,6 +58,10 @@ public final class FindingWords {
         return switch (finding.code()) {
             case LEFT_OUT -> thing(f) + " cannot be worked out as it lies here, and this plan leaves it out. Move it a little, change its size, or take it away.";
             case NO_SUBJECT -> "No subject yet. Choose one and it is fitted to the face.";
+            case EMPTY_FACE -> "Nothing is on this face yet; only what else is painted of the stone is planned. Choose a subject, or leave it bare.";
+            case BAND_TOO_THIN -> "Band " + f.count("number") + " round the edge is " + Numbers.text(f.number("wideMm"), 1) + " mm wide; what paints it makes " + Numbers.text(f.number("finestMm"), 1) + " mm at the finest.";
+            case BAND_LEAVES_EDGE -> f.number("lowestMm") < f.number("finestMm") ? "The edge is only " + Numbers.text(f.number("lowestMm"), 1) + " mm high at its lowest, thinner than any brush: no band goes all round it."
+                    : "Band " + f.count("number") + " leaves the edge: of its " + Numbers.text(f.number("wideMm"), 1) + " mm only " + Numbers.text(f.number("roomMm"), 1) + " mm lie on it where it is lowest.";
             case MISSING_LETTERS -> "The face " + f.text("face") + " has no " + f.text("letters") + ". Write it with other letters.";
             case NO_ROOM -> "There is no room for the " + (f.is("dots") ? "border of dots" : "guide") + " where it runs. Make it smaller or bring it nearer the edge.";
             case WORDS_TOO_LONG -> "The words are longer than the rim" + (f.has("lettersMm") ? "; letters of " + Numbers.text(f.number("lettersMm"), 1) + " mm go round it." : ". Take fewer words.");
@@ -77,6 +85,7 @@ public final class FindingWords {
         return switch (finding.code()) {
             case EMPTY_SHELF -> "The shelf is empty. Without paints nothing can be planned.";
             case NO_COLOUR -> f.text("slot") + (f.has("mix") ? " uses " + f.text("mix") : " has no colour yet") + "; its parts are left out of the plan.";
+            case EDGE_NOT_ON_SHELF -> "The edge uses " + f.text("mix") + ". Choose another.";
             case GROUND_NOT_ON_SHELF -> "The ground uses " + f.text("mix") + ". Choose another.";
             case NO_WHITE -> "The shelf lacks a white brush paint: nothing can be lightened, and pale colours are out of reach. Buy a white first.";
             case BLEND_LACKS_COLOURS -> (f.is("ground") ? "The ground" : f.text("slot")) + " is to be " + f.choice("blend", BlendKind.class).label() + " but has not the " + f.count("colours") + " colours for it; it is planned flat.";
@@ -168,6 +177,8 @@ public final class FindingWords {
             case GLAZES -> "Build joins from glazes";
             case ORDER_BACK -> "Put the order back";
             case SEAL -> "Seal it";
+            case WIDEN_BAND -> "Widen it to " + Numbers.text(f.number("mm"), 1) + " mm";
+            case BAND_TO_MIDDLE -> "Put it in the middle of the edge";
         };
     }
 }

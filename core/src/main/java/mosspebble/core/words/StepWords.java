@@ -9,6 +9,7 @@ import mosspebble.core.plan.Step;
 import mosspebble.core.plan.Tool;
 import mosspebble.core.plan.What;
 import mosspebble.core.plan.Why;
+import mosspebble.core.project.Side;
 import mosspebble.core.sketch.DotBorder;
 import mosspebble.core.units.Facts;
 import mosspebble.core.units.Numbers;
@@ -27,13 +28,17 @@ public final class StepWords {
             return CareWords.title(prepare.task());
         }
         if (step instanceof Step.Pencil pencil) {
-            return pencil.again() ? "Pencil the inner lines again" : "Pencil the design";
+            String back = pencil.side() == Side.BACK ? " on the back" : "";
+            return (pencil.again() ? "Pencil the inner lines again" : "Pencil the design") + back;
         }
         if (step instanceof Step.Lay lay) {
             boolean outline = lay.kind() == Step.Kind.OUTLINE || lay.kind() == Step.Kind.LINE_FIRST;
             return outline ? (lay.doing().what().get(0).of() == What.Of.INNER_LINES ? "Second line with the " : "Outline with the ") + lay.paint().load().coat().name() : verb(lay) + " " + shortened(lay.doing().what());
         }
-        return step instanceof Step.Sign ? "Sign it" : "Seal";
+        if (step instanceof Step.Seal seal) {
+            return seal.turned() ? "Seal the back" : seal.after().size() > 1 ? "Turn it and seal the front" : "Seal";
+        }
+        return "Sign it";
     }
 
     private static String verb(Step.Lay lay) {
@@ -80,6 +85,8 @@ public final class StepWords {
             case INNER_LINES -> "the inner lines";
             case WHOLE_PICTURE -> "the whole picture";
             case BRIGHT_AREAS -> "the bright areas";
+            case EDGE -> "the edge";
+            case EDGE_BAND -> "the band round the edge";
         };
         String share = switch (what.share().kind()) {
             case WHOLE, THIN_WASH -> whole;
@@ -118,14 +125,14 @@ public final class StepWords {
         if (step instanceof Step.Prepare prepare) {
             return CareWords.sentence(prepare.task());
         }
-        if (step instanceof Step.Pencil) {
-            return "Transfer the guide and draw lightly.";
+        if (step instanceof Step.Pencil pencil) {
+            return (pencil.after().stream().anyMatch(a -> a.waits() == Step.Waits.HANDLED) ? "Turn the stone over, onto something soft. " : "") + "Transfer the guide and draw lightly.";
         }
         if (step instanceof Step.Sign) {
             return "Small, on the back or low on the front, with a pen that does not smear under varnish.";
         }
         if (step instanceof Step.Seal seal) {
-            return CareWords.sentence(seal.advice(), seal.varnish().load().coat().name());
+            return CareWords.sentence(seal.advice(), seal.varnish().load().coat().name()) + (seal.turned() ? " Then lay it on clean baking paper, sealed side down, once it no longer gives under a fingernail." : "");
         }
         Step.Lay lay = (Step.Lay) step;
         String first = Words.upper(how(lay));
@@ -235,6 +242,7 @@ public final class StepWords {
             case SECOND_LINE -> "A second line just inside the first, as is your habit.";
             case METAL_LINE -> "Metal just inside the first line, as is your habit.";
             case LIGHT_LAST -> "Last, where the light strikes.";
+            case RUNS_ROUND -> "It runs all round, so it comes when both faces can be handled.";
             case DRAWN_ON_AREA -> "After the areas it lies on; it stops just short of what is in front.";
             case SHOWS_THROUGH -> (facts.has("below") ? facts.text("below") : "what is below") + " still shows through " + Words.coats(facts.count("coats")) + " there.";
         };
@@ -280,6 +288,8 @@ public final class StepWords {
             case BEFORE_PAINT -> "comes before paint";
             case LIES_BELOW -> "lies below";
             case WOULD_BLEED -> "lies within " + Numbers.text(Step.BLEED_MM, 0) + " mm and would bleed";
+            case HANDLED -> "must be dry enough to be handled and lain on";
+            case LIES_ON_SEALED -> "the stone lies on this side now, so it must have hardened";
             case ALL_PAINTED -> "everything is painted first";
             case DRY_THROUGH -> "all paint must be dry through, or the seal clouds and wrinkles";
         };

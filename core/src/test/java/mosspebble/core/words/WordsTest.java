@@ -27,6 +27,7 @@ import mosspebble.core.plan.Tool;
 import mosspebble.core.plan.What;
 import mosspebble.core.plan.Why;
 import mosspebble.core.project.Habits;
+import mosspebble.core.project.Side;
 import mosspebble.core.stone.Patch;
 import mosspebble.core.units.Facts;
 import mosspebble.core.units.Srgb;
@@ -47,14 +48,14 @@ class WordsTest {
             .and("mix", "2 blue : 1 white").and("blend", BlendKind.BANDS).and("ground", false).and("colours", 2).and("contrast", 5.0).and("what", WING).and("colour", "grey brown").and("lost", 0.6)
             .and("first", WING).and("then", WING).and("because", PaintOrder.Because.LIES_ON).and("under", WING).and("never", false).and("step", STEP).and("um", 300.0).and("limitUm", 260.0).and("glassy", true).and("rim", false)
             .and("above", "varnish").and("below", "alcohol pen").and("rule", Compatibility.Rule.DYE_UNDER_A_SEALER).and("work", Duration.ofMinutes(30)).and("open", Duration.ofMinutes(12)).and("celsius", 14.0).and("aboveDew", 1.2)
-            .and("varnish", true).and("wanted", Habits.Seal.MATT).and("sealer", "gloss varnish").and("factor", 1.4).and("pen", "black pen").and("parts", 2);
+            .and("varnish", true).and("wanted", Habits.Seal.MATT).and("sealer", "gloss varnish").and("factor", 1.4).and("pen", "black pen").and("parts", 2).and("number", 1).and("finestMm", 0.6).and("lowestMm", 4.0).and("roomMm", 1.0);
 
     private static Step.Lay lay(Step.Kind kind, What what, Why.Reason reason, int coats) {
         Coat coat = new Coat("blue", Srgb.ofHex("#2244aa"), PaintOptics.clear(), 20, 0, Sheen.SATIN, 0);
         Facts facts = Facts.of("over", 2).and("primer", 1).and("alone", 9).and("most", 7).and("mm", 1.0).and("blend", BlendKind.GLAZE).and("light", "10 o'clock").and("restores", true).and("darkest", false).and("liner", false)
                 .and("inside", 20.0).and("outside", 30.0).and("shaded", true).and("below", "white").and("coats", 2);
         Step.Doing doing = new Step.Doing(List.of(what), true, new Why(reason, facts, List.of(WING)), coats, 2, true, Step.Turn.HALF_ROUND);
-        return new Step.Lay("key", kind, doing, new Step.Layer(Shapes.nothing(), Soft.CRISP, new Step.Load(Mix.of("blue"), coat, 1), coats), new Tool(Tool.Kind.DOT_END, 3), new Step.Work(100, Duration.ofMinutes(3), Duration.ZERO, Duration.ofMinutes(9)),
+        return new Step.Lay("key", kind, doing, new Step.Layer(Side.FRONT, Shapes.nothing(), Soft.CRISP, new Step.Load(Mix.of("blue"), coat, 1), coats), new Tool(Tool.Kind.DOT_END, 3), new Step.Work(100, Duration.ofMinutes(3), Duration.ZERO, Duration.ofMinutes(9)),
                 Optional.empty(), List.of());
     }
 

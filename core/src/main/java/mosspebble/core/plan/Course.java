@@ -1,0 +1,55 @@
+package mosspebble.core.plan;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.IntStream;
+import mosspebble.core.area.Cells;
+import mosspebble.core.project.Side;
+
+/** The steps of one job in the order in which they are found, over all its surfaces. */
+final class Course {
+
+    private final List<Step> steps = new ArrayList<>();
+    private final List<Cells> touched = new ArrayList<>();
+
+    List<Step> steps() {
+        return steps;
+    }
+
+    int size() {
+        return steps.size();
+    }
+
+    Step get(int number) {
+        return steps.get(number);
+    }
+
+    /** The cells that a step touches on the grid of its surface; null for one that lays no paint. */
+    Cells touched(int number) {
+        return touched.get(number);
+    }
+
+    void add(Step step, Cells cells) {
+        steps.add(step);
+        touched.add(cells);
+    }
+
+    void plain(Step step) {
+        add(step, null);
+    }
+
+    /** After the last step. */
+    List<Step.After> last(Step.Waits waits) {
+        return steps.isEmpty() ? List.of() : List.of(new Step.After(steps.size() - 1, waits));
+    }
+
+    /** After all steps. */
+    List<Step.After> all(Step.Waits waits) {
+        return IntStream.range(0, steps.size()).mapToObj(i -> new Step.After(i, waits)).toList();
+    }
+
+    /** After all that was painted on other surfaces. */
+    List<Step.After> others(Side side, Step.Waits waits) {
+        return IntStream.range(0, steps.size()).filter(i -> steps.get(i).layer().isPresent() && steps.get(i).side() != side).mapToObj(i -> new Step.After(i, waits)).toList();
+    }
+}

@@ -1,0 +1,160 @@
+package mosspebble.core.plan;
+
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import mosspebble.core.area.Cells;
+import mosspebble.core.area.Remembered;
+import mosspebble.core.coats.FilmTable;
+import mosspebble.core.coats.SoakIn;
+import mosspebble.core.colour.Lab;
+import mosspebble.core.colour.Mix;
+import mosspebble.core.colour.PaintKind;
+import mosspebble.core.colour.Palette;
+import mosspebble.core.project.Habits;
+import mosspebble.core.project.Project;
+import mosspebble.core.project.Side;
+import mosspebble.core.project.Workshop;
+import mosspebble.core.sketch.Bed;
+import mosspebble.core.sketch.Designs;
+import mosspebble.core.sketch.Item;
+import mosspebble.core.sketch.PlacedDesign;
+import mosspebble.core.stone.Survey;
+import org.locationtech.jts.geom.Geometry;
+
+/** The work on one face: regions of its design, primer where it saves coats, an order, coats over every ground that each region crosses. */
+final class FaceWork {
+
+    /** L* above which graphite shows on the stone; below, chalk is taken (common practice, no source). */
+    private static final double SHOWS_GRAPHITE = 48;
+
+    private final Project project;
+    private final Survey survey;
+    private final Palette palette;
+    private final Habits habits;
+    private final Remembered remembered;
+    private final Side side;
+    private final Course course;
+    private final BuildUp built;
+    private final Optional<PlacedDesign> design;
+
+    /** @param project as it lies with this face up */
+    FaceWork(Project project, Survey survey, Workshop workshop, Course course, Remembered remembered) {
+        this.project = project;
+        this.survey = survey;
+        this.palette = workshop.palette();
+        this.habits = project.habits();
+        this.remembered = remembered;
+        this.course = course;
+        this.side = project.sides().backUp() ? Side.BACK : Side.FRONT;
+        this.built = new BuildUp(Surface.face(side, survey, remembered), course, habits, palette, workshop.climate(), remembered);
+        this.design = project.sketch().flatMap(sketch -> Designs.place(sketch, workshop.repertoire(), new Bed(survey, project.viewpoint()), remembered));
+    }
+
+    Optional<PlacedDesign> design() {
+        return design;
+    }
+
+    Side side() {
+        return side;
+    }
+
+    Survey survey() {
+        return survey;
+    }
+
+    BuildUp built() {
+        return built;
+    }
+
+    FacePlan plan(Noticed noticed) {
+        return new FacePlan(project, survey, design, new PaintPlan.Thickness(built.films().thickestUm(), built.weakest()), noticed);
+    }
+
+    /**
+     * Paints the face.
+     *
+     * @param left things that were left out of the sketch
+     */
+    Noticed paint(List<Item> left) {
+        return design.map(d -> paint(d, left)).orElse(Noticed.NOTHING.leaving(left));
+    }
+
+    private Noticed paint(PlacedDesign placed, List<Item> left) {
+        Map<String, Palette.Colour> colours = palette.colours(project.colours());
+        Optional<Palette.Colour> ground = project.ground().flatMap(palette::colour);
+        Lab bareLab = Lab.of(PaintPlan.bare(survey.stone(), habits.outdoors() ? Look.SEALED : Look.DRY));
+        Regions cut = Regions.of(placed, survey, colours, project.blends(), ground, bareLab, palette, habits, remembered);
+        List<Region> regions = cut.list();
+        Paintability paintability = new Paintability(placed, cut.seen(), colours, palette, survey.stone().texture().pitMm(), remembered);
+        List<Step.After> handled = course.others(side, Step.Waits.HANDLED);
+        pencil(placed, false, Lab.of(survey.stone().colour()).l() <= SHOWS_GRAPHITE, handled.isEmpty() ? course.last(Step.Waits.DRY_GROUND) : handled);
+        List<Cells> cells = regions.stream().map(r -> built.cells(r.place())).toList();
+        double[] areas = regions.stream().mapToDouble(r -> built.area(r.place(), built.mask(r.place()))).toArray();
+        Optional<PrimerChoice> primer = primer(regions, areas, cells);
+        primer.ifPresent(p -> prime(p, regions, cells));
+        PaintOrder order = PaintOrder.of(regions, cells, built.bleedCells(), built.grid(), habits.hand(), project.order());
+        boolean pencilled = primer.isEmpty() && !(habits.ground() == Habits.Ground.UNDER && project.ground().isPresent());
+        for (PaintOrder.Group group : order.groups()) {
+            List<Region> together = group.regions().stream().map(regions::get).toList();
+            if (!pencilled && together.get(0).kind() != Step.Kind.GROUND) {
+                pencil(placed, true, false, course.last(Step.Waits.DRY_GROUND));
+                pencilled = true;
+            }
+            built.lay(group.key(), together);
+        }
+        List<Noticed.Broken> broken = order.broken().stream().map(b -> new Noticed.Broken(regions.get(b.first().regions().get(0)).what(), regions.get(b.then().regions().get(0)).what(), b.arrow().because(),
+                regions.get(b.arrow().before()).what())).toList();
+        return new Noticed(left, new Noticed.Fit(paintability.narrow(), paintability.tight()), cut.faintest(), cut.muddy(), built.showing(), broken, List.of(), Optional.empty());
+    }
+
+    private void pencil(PlacedDesign placed, boolean again, boolean chalk, List<Step.After> after) {
+        double length = placed.parts().stream().mapToDouble(p -> p.drawn().getLength()).sum();
+        long minutes = Math.max(3, Math.round(2 + length / 260));
+        course.plain(new Step.Pencil(side, again, chalk, Lab.of(survey.stone().colour()).l(), new Step.Work(0, Duration.ofMinutes(minutes), Duration.ZERO, Duration.ZERO), after));
+    }
+
+    // --- primer
+
+    private Optional<PrimerChoice> primer(List<Region> regions, double[] areas, List<Cells> cells) {
+        List<Integer> big = new ArrayList<>();
+        for (int i = 0; i < regions.size(); i++) {
+            Step.Kind kind = regions.get(i).kind();
+            if ((kind == Step.Kind.FILL || kind == Step.Kind.GROUND) && regions.get(i).hides() && !onAnother(i, regions, cells)) {
+                big.add(i);
+            }
+        }
+        List<Palette.Colour> primers = palette.shelf().ofKind(PaintKind.PRIMER).stream().map(p -> palette.colour(Mix.of(p.id())).orElseThrow()).toList();
+        List<Region> bases = big.stream().map(regions::get).toList();
+        double[] sizes = big.stream().mapToDouble(i -> areas[i]).toArray();
+        double soak = SoakIn.share(survey.stone());
+        return remembered.recall(() -> PrimerChoice.of(bases, sizes, List.of(new FilmTable(PaintPlan.bare(survey.stone(), Look.DRY), soak), new FilmTable(PaintPlan.bare(survey.stone(), Look.SEALED), soak)), primers, habits),
+                "primer", bases.stream().map(Region::colour).toList(), bases.stream().map(Region::what).toList(), bases.stream().map(Region::thin).toList(), bases.stream().map(Region::place).toList(), palette.shelf(), survey.stone(),
+                habits.primer(), habits.tolerance())
+                .map(p -> new PrimerChoice(p.primer(), p.coats(), p.regions().stream().map(big::get).toList(), p.why()));
+    }
+
+    /** Whether most of a region lies on a deeper region and so never sees the stone. */
+    private static boolean onAnother(int index, List<Region> regions, List<Cells> cells) {
+        for (int i = 0; i < regions.size(); i++) {
+            Region other = regions.get(i);
+            if (other.depth() < regions.get(index).depth() && (other.kind() == Step.Kind.FILL || other.kind() == Step.Kind.GROUND) && other.hides()
+                    && cells.get(index).common(cells.get(i)) > 0.7 * cells.get(index).count()) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private void prime(PrimerChoice choice, List<Region> regions, List<Cells> cells) {
+        double needed = choice.regions().stream().mapToDouble(i -> cells.get(i).count()).sum();
+        List<Region> bases = regions.stream().filter(r -> r.kind() == Step.Kind.FILL || r.kind() == Step.Kind.GROUND).toList();
+        double all = bases.stream().mapToDouble(r -> built.cells(r.place()).count()).sum();
+        boolean whole = habits.primer() == Habits.Primer.WHOLE || needed > 0.6 * all;
+        Geometry place = whole ? remembered.union(bases.stream().map(Region::place).toList()) : remembered.union(choice.regions().stream().map(i -> regions.get(i).place()).toList());
+        Region region = new Region(Step.Kind.PRIME, What.of(whole ? What.Of.WHOLE_PICTURE : What.Of.BRIGHT_AREAS), place, choice.primer(), Region.Spread.EVEN, -2 * Region.LEVELS, Region.Line.NONE, choice.why());
+        built.layCoats("PRIME", List.of(region), place, choice.coats(), choice.coats());
+    }
+}
