@@ -1,8 +1,9 @@
 package mosspebble.files;
 
 import java.awt.image.BufferedImage;
-import mosspebble.core.picture.StonePicture;
 import mosspebble.core.area.Grid;
+import mosspebble.core.picture.EdgePicture;
+import mosspebble.core.picture.StonePicture;
 
 /** The core's pixels as images for files. */
 final class Pictures {
@@ -16,6 +17,13 @@ final class Pictures {
         picture.draw(steps, lightFrom, pixels);
         BufferedImage image = new BufferedImage(grid.columns(), grid.rows(), BufferedImage.TYPE_INT_ARGB_PRE);
         image.setRGB(0, 0, grid.columns(), grid.rows(), straight(pixels), 0, grid.columns());
+        return image;
+    }
+
+    /** The unrolled edge after so many steps. */
+    static BufferedImage of(EdgePicture picture, int steps) {
+        BufferedImage image = new BufferedImage(picture.columns(), picture.rows(), BufferedImage.TYPE_INT_ARGB);
+        image.setRGB(0, 0, picture.columns(), picture.rows(), picture.pixels(steps), 0, picture.columns());
         return image;
     }
 

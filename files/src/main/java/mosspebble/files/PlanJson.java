@@ -23,7 +23,7 @@ import org.locationtech.jts.io.WKTWriter;
 public final class PlanJson {
 
     /** Version of the format. */
-    public static final int FORMAT = 1;
+    public static final int FORMAT = 2;
 
     private PlanJson() {}
 
@@ -37,12 +37,15 @@ public final class PlanJson {
         stone.put("faceMm2", round(plan.survey().facts().faceMm2())).put("shoulderMm2", round(plan.survey().facts().shoulderMm2()))
                 .put("paintableMm2", round(plan.survey().facts().paintableMm2())).put("volumeMm3", round(plan.survey().facts().volumeMm3()))
                 .put("weightG", round(plan.survey().facts().weight().value())).put("outline", wkt(plan.survey().zones().outline()));
+        stone.put("up", name(plan.up().side()));
+        plan.below().ifPresent(below -> stone.put("outlineBelow", wkt(below.survey().zones().outline())));
+        plan.edge().ifPresent(strip -> stone.putObject("edge").put("lengthMm", round(strip.lengthMm())).put("lowestMm", round(strip.lowestMm())).put("strip", wkt(strip.polygon())));
         ArrayNode steps = root.putArray("steps");
         for (int i = 0; i < plan.steps().size(); i++) {
             Step o = plan.steps().get(i);
             Sitting.Step time = plan.sitting().steps().get(i);
             ObjectNode step = steps.addObject();
-            step.put("number", i + 1).put("key", o.key()).put("kind", name(o.kind())).put("title", StepWords.title(o)).put("sentence", StepWords.sentence(o))
+            step.put("number", i + 1).put("side", name(o.side())).put("key", o.key()).put("kind", name(o.kind())).put("title", StepWords.title(o)).put("sentence", StepWords.sentence(o))
                     .put("reason", StepWords.reason(o)).put("tool", StepWords.tool(o)).put("coats", o.coats()).put("areaMm2", round(o.work().areaMm2()));
             o.mix().ifPresent(mix -> step.set("mix", mapper.valueToTree(mix)));
             o.coat().ifPresent(coat -> step.put("colour", coat.swatch().hex()).put("dryUmPerCoat", round(coat.dryUm())));
@@ -60,7 +63,7 @@ public final class PlanJson {
         }
         ArrayNode findings = root.putArray("findings");
         for (Finding finding : plan.findings()) {
-            ObjectNode found = findings.addObject().put("code", name(finding.code())).put("weight", name(finding.weight())).put("stage", name(finding.stage()));
+            ObjectNode found = findings.addObject().put("code", name(finding.code())).put("weight", name(finding.weight())).put("stage", name(finding.stage())).put("below", finding.below());
             facts(finding.facts(), found.putObject("facts"));
             found.put("sentence", FindingWords.sentence(finding));
         }

@@ -5,15 +5,19 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import mosspebble.core.area.Grid;
 import mosspebble.core.area.Shapes;
+import mosspebble.core.picture.EdgePicture;
 import mosspebble.core.picture.StonePicture;
 import mosspebble.core.picture.StoneTerrain;
 import mosspebble.core.plan.Look;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Step;
+import mosspebble.core.project.Side;
 import mosspebble.core.stone.Dome;
 import mosspebble.core.stone.Unrolling;
 import mosspebble.core.timetable.Durations;
@@ -94,8 +98,10 @@ public final class Sheets {
         boolean[] finished = {false};
         try (PDDocument document = new PDDocument()) {
             Sheets sheets = new Sheets(document, plan, paper, unit);
-            sheets.guide();
-            sheets.domeGuide();
+            for (PaintPlan face : sheets.faces()) {
+                sheets.guide(face);
+                sheets.domeGuide(face);
+            }
             finished[0] = sheets.cards(progress);
             document.getDocumentInformation().setTitle(plan.project().name() + ": guide and steps");
             document.getDocumentInformation().setCreator("Moss Pebble");
@@ -111,6 +117,18 @@ public final class Sheets {
         return finished[0];
     }
 
+    /** The plan seen from each face that is painted, the front first. */
+    private List<PaintPlan> faces() {
+        if (plan.below().isEmpty()) {
+            return List.of(plan);
+        }
+        return plan.up().side() == Side.FRONT ? List.of(plan, plan.turnedOver()) : List.of(plan.turnedOver(), plan);
+    }
+
+    private String of(PaintPlan face) {
+        return plan.below().isEmpty() ? "" : face.up().side() == Side.FRONT ? "Front. " : "Back. ";
+    }
+
     private PDPage page() {
         PDPage page = new PDPage(new PDRectangle((float) paper.widthMm() * PT, (float) paper.heightMm() * PT));
         document.addPage(page);
@@ -122,16 +140,17 @@ public final class Sheets {
         void on(PDPageContentStream out, double middleX, double middleY) throws IOException;
     }
 
-    private void guide() throws IOException {
-        pages("Guide at true size", plan.survey().dome().outline().halfWidth(), plan.survey().dome().outline().halfHeight(), "Solid: outline. Dashed: where the face ends. Thin: pencil lines.", this::drawing);
+    private void guide(PaintPlan face) throws IOException {
+        pages(of(face) + "Guide at true size", face.survey().dome().outline().halfWidth(), face.survey().dome().outline().halfHeight(), "Solid: outline. Dashed: where the face ends. Thin: pencil lines.",
+                (out, x, y) -> drawing(face, out, x, y));
     }
 
     /** The guide to lay on the dome: unrolled about the middle of the face, with relief cuts where the paper would crowd. */
-    private void domeGuide() throws IOException {
-        Dome dome = plan.survey().dome();
-        Point middle = plan.survey().zones().face().getCentroid();
+    private void domeGuide(PaintPlan face) throws IOException {
+        Dome dome = face.survey().dome();
+        Point middle = face.survey().zones().face().getCentroid();
         Unrolling unrolling = Unrolling.about(dome, middle.getX(), middle.getY());
-        Geometry paperOutline = unrolling.paper(plan.survey().zones().paintable());
+        Geometry paperOutline = unrolling.paper(face.survey().zones().paintable());
         List<Unrolling.Cut> cuts = unrolling.cuts(paperOutline, CUTS, CROWDING);
         double reachX = 0;
         double reachY = 0;
@@ -141,7 +160,7 @@ public final class Sheets {
         }
         String legend = cuts.isEmpty() ? "Cut round and lay it on with its cross on the middle of the face; it needs no relief cuts."
                 : "Cut round, cut out the grey wedges, lay it on with its cross on the middle of the face and close the wedges.";
-        pages("Guide unrolled for the dome, face and shoulder", reachX, reachY, legend, (out, x, y) -> {
+        pages(of(face) + "Guide unrolled for the dome, face and shoulder", reachX, reachY, legend, (out, x, y) -> {
             for (Unrolling.Cut cut : cuts) {
                 colour(out, 0xDAD5C8, false);
                 fill(out, Shapes.common(cut.triangle(), paperOutline), x, y);
@@ -154,10 +173,10 @@ public final class Sheets {
             }
             line(out, x, y, 0, -3, 0, 3);
             line(out, x, y, -3, 0, 3, 0);
-            if (plan.design().isPresent()) {
+            if (face.design().isPresent()) {
                 out.setLineWidth(0.25f * PT);
-                for (Geometry pencil : plan.design().get().pencilLines()) {
-                    stroke(out, unrolling.paper(pencil.intersection(plan.survey().zones().paintable())), x, y, 0x4E4F52);
+                for (Geometry pencil : face.design().get().pencilLines()) {
+                    stroke(out, unrolling.paper(pencil.intersection(face.survey().zones().paintable())), x, y, 0x4E4F52);
                 }
             }
         });
@@ -200,19 +219,19 @@ public final class Sheets {
         write(out, text, 10, MARGIN, top - 6.5f, what + ", " + detail, 0x5A6057);
     }
 
-    private void drawing(PDPageContentStream out, double middleX, double middleY) throws IOException {
+    private void drawing(PaintPlan face, PDPageContentStream out, double middleX, double middleY) throws IOException {
         out.setLineWidth(0.35f * PT);
-        stroke(out, plan.survey().zones().outline(), middleX, middleY, 0x22271F);
+        stroke(out, face.survey().zones().outline(), middleX, middleY, 0x22271F);
         out.setLineWidth(0.2f * PT);
         out.setLineDashPattern(new float[] {2 * PT, 1.2f * PT}, 0);
-        stroke(out, plan.survey().zones().face(), middleX, middleY, 0x9A958A);
+        stroke(out, face.survey().zones().face(), middleX, middleY, 0x9A958A);
         out.setLineDashPattern(new float[0], 0);
         line(out, middleX, middleY, 0, -3, 0, 3);
         line(out, middleX, middleY, -3, 0, 3, 0);
-        if (plan.design().isPresent()) {
+        if (face.design().isPresent()) {
             out.setLineWidth(0.25f * PT);
-            for (Geometry line : plan.design().get().pencilLines()) {
-                stroke(out, line.intersection(plan.survey().zones().outline()), middleX, middleY, 0x4E4F52);
+            for (Geometry line : face.design().get().pencilLines()) {
+                stroke(out, line.intersection(face.survey().zones().outline()), middleX, middleY, 0x4E4F52);
             }
         }
     }
@@ -275,9 +294,13 @@ public final class Sheets {
     }
 
     private boolean cards(Progress progress) throws IOException {
-        double reach = Math.max(plan.survey().dome().outline().halfWidth(), plan.survey().dome().outline().halfHeight());
-        Grid grid = Grid.around(plan.survey().dome().outline().halfWidth() + 1, plan.survey().dome().outline().halfHeight() + 1, reach * 2 / 420);
-        StonePicture picture = StonePicture.of(plan, StoneTerrain.of(plan.survey(), grid), Look.DRY);
+        Map<Side, StonePicture> pictures = new EnumMap<>(Side.class);
+        for (PaintPlan face : faces()) {
+            double reach = Math.max(face.survey().dome().outline().halfWidth(), face.survey().dome().outline().halfHeight());
+            Grid grid = Grid.around(face.survey().dome().outline().halfWidth() + 1, face.survey().dome().outline().halfHeight() + 1, reach * 2 / 420);
+            pictures.put(face.up().side(), StonePicture.of(face, StoneTerrain.of(face.survey(), grid), Look.DRY));
+        }
+        Optional<EdgePicture> edge = plan.edge().map(strip -> new EdgePicture(plan, 600, Look.DRY));
         int perPage = (int) ((paper.heightMm() - 2 * MARGIN - HEAD) / CARD);
         List<Step> steps = plan.steps();
         for (int first = 0; first < steps.size(); first += perPage) {
@@ -287,7 +310,10 @@ public final class Sheets {
                     if (!progress.at((double) i / steps.size(), "Card " + (i + 1) + " of " + steps.size())) {
                         return false;
                     }
-                    card(out, i, (float) paper.heightMm() - MARGIN - HEAD - (i - first) * CARD, Pictures.of(picture, i + 1, plan.project().habits().light().from()));
+                    Side side = steps.get(i).side();
+                    BufferedImage image = side == Side.EDGE ? Pictures.of(edge.orElseThrow(), i + 1)
+                            : Pictures.of(pictures.getOrDefault(side, pictures.values().iterator().next()), i + 1, plan.project().habits().light().from());
+                    card(out, i, (float) paper.heightMm() - MARGIN - HEAD - (i - first) * CARD, image);
                 }
             }
         }

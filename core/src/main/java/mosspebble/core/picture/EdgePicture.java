@@ -1,0 +1,80 @@
+package mosspebble.core.picture;
+
+import java.util.Arrays;
+import mosspebble.core.area.Grid;
+import mosspebble.core.area.Mask;
+import mosspebble.core.coats.FilmMap;
+import mosspebble.core.coats.FilmTable;
+import mosspebble.core.coats.SoakIn;
+import mosspebble.core.plan.Look;
+import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.Step;
+import mosspebble.core.project.Side;
+import mosspebble.core.stone.EdgeStrip;
+
+/** The unrolled edge as it looks after so many steps: its films as they lie, without light, since the strip is seen from everywhere. */
+public final class EdgePicture {
+
+    /** Tones by which the stone's grain varies. */
+    private static final double GRAIN = 9;
+
+    private final PaintPlan plan;
+    private final EdgeStrip strip;
+    private final Grid grid;
+    private final Look look;
+
+    /**
+     * @param columns pixels along the girdle, 2 to 4000
+     * @throws java.util.NoSuchElementException if the plan has no painted edge
+     */
+    public EdgePicture(PaintPlan plan, int columns, Look look) {
+        this.plan = plan;
+        this.strip = plan.edge().orElseThrow();
+        this.look = look;
+        double cell = strip.lengthMm() / columns;
+        this.grid = new Grid(0, -strip.mostFrontMm(), cell, columns, Math.max(1, (int) Math.ceil((strip.mostFrontMm() + strip.mostBackMm()) / cell)));
+    }
+
+    public int columns() {
+        return grid.columns();
+    }
+
+    public int rows() {
+        return grid.rows();
+    }
+
+    /** The pixels, 0xAARRGGBB row by row, the front up; clear where the strip ends. */
+    public int[] pixels(int steps) {
+        FilmTable table = new FilmTable(PaintPlan.bare(plan.survey().stone(), look), SoakIn.share(plan.survey().stone()));
+        FilmMap films = new FilmMap(grid, table);
+        for (Step step : plan.steps().subList(0, steps)) {
+            step.layer().filter(l -> l.side() == Side.EDGE).ifPresent(l -> films.lay(Mask.of(l.place(), grid), l.load().coat(), l.coats()));
+        }
+        int[] colours = new int[table.size()];
+        Arrays.setAll(colours, i -> table.film(i).look().toSrgb().rgb());
+        Noise grain = new Noise(plan.survey().stone().seed());
+        int[] pixels = new int[grid.cells()];
+        for (int i = 0; i < pixels.length; i++) {
+            double x = grid.x(i % grid.columns());
+            double y = grid.y(i / grid.columns());
+            int ray = (int) Math.min(strip.along().length - 1, x / strip.lengthMm() * strip.along().length);
+            if (-y <= strip.front()[ray] && y <= strip.back()[ray]) {
+                int film = films.at(i);
+                double lift = table.film(film).isBare() ? GRAIN * (grain.smooth(x * 0.9, y * 0.9) - 0.5) + GRAIN * (grain.smooth(x * 4, y * 4) - 0.5) : 0;
+                pixels[i] = 0xFF000000 | lifted(colours[film], lift);
+            }
+        }
+        return pixels;
+    }
+
+    private static int lifted(int rgb, double by) {
+        int r = clamp((rgb >> 16 & 0xFF) + by);
+        int g = clamp((rgb >> 8 & 0xFF) + by);
+        int b = clamp((rgb & 0xFF) + by);
+        return r << 16 | g << 8 | b;
+    }
+
+    private static int clamp(double value) {
+        return (int) Math.max(0, Math.min(255, Math.round(value)));
+    }
+}
