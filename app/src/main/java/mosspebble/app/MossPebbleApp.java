@@ -19,8 +19,8 @@ import javafx.scene.Scene;
 import javafx.scene.text.Font;
 import javafx.stage.FileChooser;
 import javafx.stage.Stage;
-import mosspebble.app.model.PlanDesk;
-import mosspebble.app.model.Show;
+import mosspebble.app.model.PlanWorker;
+import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
 import mosspebble.app.view.Shell;
 import mosspebble.app.view.TroubleView;
@@ -57,7 +57,7 @@ public final class MossPebbleApp extends Application {
     private final Wish wish;
     private final CompletableFuture<StudioStore> opening;
     private StudioStore store;
-    private PlanDesk desk;
+    private PlanWorker desk;
     private Workbench workbench;
     private Shell shell;
     private ScheduledExecutorService watch;
@@ -313,12 +313,12 @@ public final class MossPebbleApp extends Application {
     }
 
     private Shell scene() {
-        desk = new PlanDesk(BuiltIn::repertoire, Platform::runLater, error -> workbench.tellTrouble("Something could not be worked out: the program stumbled over it. What you decided is kept."));
-        Show show = new Show(workbench, desk);
+        desk = new PlanWorker(BuiltIn::repertoire, Platform::runLater, error -> workbench.tellTrouble("Something could not be worked out: the program stumbled over it. What you decided is kept."));
+        Results show = new Results(workbench, desk);
         Shell shell = new Shell(workbench, show, desk, house(), new SimulatedClimateProbe(7), new SimulatedBenchCamera(MossPebbleApp::bench),
                 new SimulatedKitchenScale(11, () -> show.plan() == null ? new Grams(0) : lying(show.plan().survey())));
         shell.getStylesheets().add(MossPebbleApp.class.getResource("mosspebble.css").toExternalForm());
-        shell.getProperties().put(Show.class, show);
+        shell.getProperties().put(Results.class, show);
         shell.getProperties().put(Workbench.class, workbench);
         return shell;
     }

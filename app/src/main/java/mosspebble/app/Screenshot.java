@@ -7,7 +7,7 @@ import javafx.application.Platform;
 import javafx.scene.Scene;
 import javafx.scene.image.PixelFormat;
 import javafx.scene.image.WritableImage;
-import mosspebble.app.model.Show;
+import mosspebble.app.model.Results;
 import mosspebble.files.FileTrouble;
 import mosspebble.files.PngFile;
 
@@ -28,7 +28,7 @@ final class Screenshot {
     }
 
     void whenSettled() {
-        Show show = (Show) scene.getRoot().getProperties().get(Show.class);
+        Results show = (Results) scene.getRoot().getProperties().get(Results.class);
         new AnimationTimer() {
             private int quiet;
             private int frames;

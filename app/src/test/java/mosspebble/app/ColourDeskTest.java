@@ -8,12 +8,12 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.concurrent.locks.LockSupport;
-import mosspebble.app.model.ColourDesk;
+import mosspebble.app.model.ColourModel;
 import mosspebble.app.model.FileWork;
-import mosspebble.app.model.MendDesk;
-import mosspebble.app.model.PlanDesk;
-import mosspebble.app.model.ShelfDesk;
-import mosspebble.app.model.Show;
+import mosspebble.app.model.MendModel;
+import mosspebble.app.model.PlanWorker;
+import mosspebble.app.model.ShelfModel;
+import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.care.SmearTest;
 import mosspebble.core.colour.Mix;
@@ -37,17 +37,17 @@ class ColourDeskTest {
     private final Workbench workbench = new Workbench(LanternWalk.studio(BuiltIn.repertoire()), (studio, title) -> { });
 
     private interface Use {
-        void of(PlanDesk desk, Show show, ColourDesk colours) throws Exception;
+        void of(PlanWorker desk, Results show, ColourModel colours) throws Exception;
     }
 
     private void with(Use use) throws Exception {
-        try (PlanDesk desk = new PlanDesk(BuiltIn::repertoire, Runnable::run, error -> {
+        try (PlanWorker desk = new PlanWorker(BuiltIn::repertoire, Runnable::run, error -> {
             throw new AssertionError(error);
         })) {
-            Show show = new Show(workbench, desk);
+            Results show = new Results(workbench, desk);
             desk.begin();
             until(() -> show.plan() != null);
-            use.of(desk, show, new ColourDesk(workbench, show, desk));
+            use.of(desk, show, new ColourModel(workbench, show, desk));
         }
     }
 
@@ -59,7 +59,7 @@ class ColourDeskTest {
         assertThat(condition.call()).isTrue();
     }
 
-    private static Slot slot(ColourDesk colours, String id) {
+    private static Slot slot(ColourModel colours, String id) {
         return colours.slots().stream().filter(s -> s.id().equals(id)).findFirst().orElseThrow();
     }
 
@@ -116,7 +116,7 @@ class ColourDeskTest {
 
     @Test
     void aTableOfPaintsWaitsForTheWordAndTestsAreKeptOnce() throws Exception {
-        ShelfDesk shelf = new ShelfDesk(workbench, new FileWork(workbench, Runnable::run, Runnable::run));
+        ShelfModel shelf = new ShelfModel(workbench, new FileWork(workbench, Runnable::run, Runnable::run));
         Path table = folder.resolve("t.csv");
         Files.writeString(table, "name,kind,colour\nfog,brush paint,#99aabb\n");
         int before = shelf.shelf().paints().size();
@@ -147,7 +147,7 @@ class ColourDeskTest {
     @Test
     void aMistakeIsPutRightWhereItIsPointedAt() throws Exception {
         with((desk, show, colours) -> {
-            MendDesk mend = new MendDesk(workbench, show, desk);
+            MendModel mend = new MendModel(workbench, show, desk);
             mend.ask();
             assertThat(mend.correctionProperty().get()).as("nothing pointed at").isNull();
             mend.slipOfThePen();

@@ -14,7 +14,7 @@ import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.robot.Robot;
 import javafx.stage.Stage;
-import mosspebble.app.model.Show;
+import mosspebble.app.model.Results;
 import mosspebble.core.finding.Finding;
 import mosspebble.core.plan.PaintPlan;
 import org.testfx.api.FxRobot;
@@ -45,8 +45,8 @@ final class Driver implements AutoCloseable {
         return stage.getScene();
     }
 
-    Show show() {
-        return (Show) scene().getRoot().getProperties().get(Show.class);
+    Results show() {
+        return (Results) scene().getRoot().getProperties().get(Results.class);
     }
 
     PaintPlan plan() {

@@ -16,9 +16,9 @@ import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
-import mosspebble.app.model.Deed;
-import mosspebble.app.model.PlanDesk;
-import mosspebble.app.model.Show;
+import mosspebble.app.model.Action;
+import mosspebble.app.model.PlanWorker;
+import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
 import mosspebble.app.view.Shell;
 import mosspebble.core.project.Studio;
@@ -58,7 +58,7 @@ class HandTest {
         }
         kept.set(studio);
     });
-    private PlanDesk desk;
+    private PlanWorker desk;
     private Shell shell;
     private Stage stage;
 
@@ -66,8 +66,8 @@ class HandTest {
     void open() throws Exception {
         stage = FxToolkit.registerPrimaryStage();
         robot.interact(() -> {
-            desk = new PlanDesk(BuiltIn::repertoire, Platform::runLater, error -> workbench.tellTrouble("failed"));
-            Show show = new Show(workbench, desk);
+            desk = new PlanWorker(BuiltIn::repertoire, Platform::runLater, error -> workbench.tellTrouble("failed"));
+            Results show = new Results(workbench, desk);
             shell = new Shell(workbench, show, desk, house(), new SimulatedClimateProbe(1), new SimulatedBenchCamera(shot -> BenchScene.varied(shot, 800, 600)), new SimulatedKitchenScale(1, () -> new Grams(100)));
             shell.getStylesheets().add(MossPebbleApp.class.getResource("mosspebble.css").toExternalForm());
             stage.setScene(new Scene(shell, 1280, 800));
@@ -268,7 +268,7 @@ class HandTest {
             until(() -> seen("#command"));
             robot.write(name, 0);
             WaitForAsyncUtils.waitForFxEvents(2);
-            assertThat(robot.lookup("#command-found").<Deed>queryListView().getItems()).extracting(Deed::name).contains(name);
+            assertThat(robot.lookup("#command-found").<Action>queryListView().getItems()).extracting(Action::name).contains(name);
             robot.type(KeyCode.ESCAPE);
         }
         assertThat(Files.list(folder)).isEmpty();

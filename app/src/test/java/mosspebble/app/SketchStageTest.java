@@ -15,7 +15,7 @@ import javafx.scene.input.MouseButton;
 import mosspebble.core.finding.Code;
 import mosspebble.core.finding.Finding;
 import mosspebble.core.sketch.Item;
-import mosspebble.core.sketch.Manner;
+import mosspebble.core.sketch.ItemMode;
 import mosspebble.core.sketch.PlacedDesign;
 import mosspebble.core.sketch.PlacedItem;
 import mosspebble.core.sketch.Strokes;
@@ -150,7 +150,7 @@ class SketchStageTest {
             app.put("sleeping bear");
             app.until("the bear", () -> items(app).size() == 1);
             app.settled();
-            assertThat(item(app, 0).manner()).isEqualTo(Manner.WEARING);
+            assertThat(item(app, 0).manner()).isEqualTo(ItemMode.WEARING);
             Geometry face = app.plan().survey().zones().paintable();
             assertThat(items(app).get(0).silhouette().getArea() / face.getArea()).as("the stone is the bear").isCloseTo(1, within(0.06));
             assertThat(app.plan().findings()).as("the kidney pulls the ears apart").anySatisfy(f -> assertThat(FindingWords.sentence(f)).contains("larger than the"));

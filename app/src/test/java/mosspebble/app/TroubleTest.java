@@ -14,8 +14,8 @@ import java.util.stream.Stream;
 import javafx.scene.Scene;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
-import mosspebble.app.model.PlanDesk;
-import mosspebble.app.model.Show;
+import mosspebble.app.model.PlanWorker;
+import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
 import mosspebble.app.view.Shell;
 import mosspebble.core.finding.Finding;
@@ -124,10 +124,10 @@ class TroubleTest {
         Stage stage = FxToolkit.registerPrimaryStage();
         FxRobot robot = new FxRobot();
         Path sheets = Files.createDirectory(folder.resolve("sheets"));
-        PlanDesk[] desks = new PlanDesk[1];
-        Show[] shows = new Show[1];
+        PlanWorker[] desks = new PlanWorker[1];
+        Results[] shows = new Results[1];
         robot.interact(() -> {
-            PlanDesk desk = new PlanDesk(BuiltIn::repertoire, javafx.application.Platform::runLater, error -> workbench.tellTrouble("Something could not be worked out.")) {
+            PlanWorker desk = new PlanWorker(BuiltIn::repertoire, javafx.application.Platform::runLater, error -> workbench.tellTrouble("Something could not be worked out.")) {
                 @Override
                 public PaintPlan plan(Project project, Studio studio) {
                     if (project.name().contains("fails")) {
@@ -136,7 +136,7 @@ class TroubleTest {
                     return super.plan(project, studio);
                 }
             };
-            Show show = new Show(workbench, desk);
+            Results show = new Results(workbench, desk);
             Shell shell = new Shell(workbench, show, desk, house(), new SimulatedClimateProbe(1), new SimulatedBenchCamera(shot -> BenchScene.varied(shot, 800, 600)), new SimulatedKitchenScale(1, () -> new Grams(100)));
             shell.getStylesheets().add(MossPebbleApp.class.getResource("mosspebble.css").toExternalForm());
             stage.setScene(new Scene(shell, 1280, 800));
@@ -145,7 +145,7 @@ class TroubleTest {
             desks[0] = desk;
             shows[0] = show;
         });
-        try (PlanDesk desk = desks[0]) {
+        try (PlanWorker desk = desks[0]) {
             until(() -> shows[0].plan() != null);
             robot.interact(() -> workbench.edit("Name", p -> p.withName("Owl that fails", "")));
             until(() -> !shows[0].troubleProperty().get().isEmpty());

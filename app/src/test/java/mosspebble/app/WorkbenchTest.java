@@ -11,9 +11,9 @@ import java.util.Deque;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicInteger;
 import mosspebble.app.model.FileWork;
-import mosspebble.app.model.PhotoDesk;
-import mosspebble.app.model.PlanDesk;
-import mosspebble.app.model.Show;
+import mosspebble.app.model.PhotoModel;
+import mosspebble.app.model.PlanWorker;
+import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.photo.Photo;
 import mosspebble.core.finding.Finding;
@@ -135,13 +135,13 @@ class WorkbenchTest {
     // --- failing plans
 
     private interface Use {
-        void of(Show show, PlanDesk desk) throws Exception;
+        void of(Results show, PlanWorker desk) throws Exception;
     }
 
     /** With a desk that fails for the stones named. */
     private void failingFor(List<String> ids, AtomicInteger failures, Use use) throws Exception {
         Repertoire sound = BuiltIn.repertoire();
-        try (PlanDesk desk = new PlanDesk(() -> sound, Runnable::run, error -> failures.incrementAndGet()) {
+        try (PlanWorker desk = new PlanWorker(() -> sound, Runnable::run, error -> failures.incrementAndGet()) {
             @Override
             public mosspebble.core.plan.PaintPlan plan(Project project, Studio studio) {
                 if (ids.contains(project.id())) {
@@ -150,7 +150,7 @@ class WorkbenchTest {
                 return super.plan(project, studio);
             }
         }) {
-            Show show = new Show(workbench, desk);
+            Results show = new Results(workbench, desk);
             show.pixelsPerMmProperty().set(1);
             desk.begin();
             use.of(show, desk);
@@ -198,7 +198,7 @@ class WorkbenchTest {
     @Test
     void aPhotoThatTheReaderStumblesOverEndsTheBusyMark() throws Exception {
         failingFor(List.of(), new AtomicInteger(), (show, desk) -> {
-            PhotoDesk photos = new PhotoDesk(workbench, desk, new BenchCamera() {
+            PhotoModel photos = new PhotoModel(workbench, desk, new BenchCamera() {
                 @Override
                 public String label() {
                     return "broken camera";

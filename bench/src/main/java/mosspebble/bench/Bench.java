@@ -27,19 +27,19 @@ import mosspebble.core.photo.PhotoHints;
 import mosspebble.core.photo.PhotoReader;
 import mosspebble.core.picture.StonePicture;
 import mosspebble.core.picture.StoneTerrain;
-import mosspebble.core.plan.Look;
+import mosspebble.core.plan.StoneState;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.project.Habits;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
 import mosspebble.core.project.Workshop;
 import mosspebble.core.rules.Plans;
-import mosspebble.core.sketch.Bed;
+import mosspebble.core.sketch.Support;
 import mosspebble.core.sketch.Designs;
 import mosspebble.core.sketch.DotRing;
 import mosspebble.core.sketch.Item;
 import mosspebble.core.sketch.Lettering;
-import mosspebble.core.sketch.Manner;
+import mosspebble.core.sketch.ItemMode;
 import mosspebble.core.sketch.Overlap;
 import mosspebble.core.sketch.Placement;
 import mosspebble.core.sketch.Repertoire;
@@ -178,8 +178,8 @@ public final class Bench {
         PaintPlan plan = Plans.plan(owl, survey, palette, repertoire, studio.climate());
         Grid grid = Grid.around(survey.dome().outline().halfWidth() + 6, survey.dome().outline().halfHeight() + 6, 1 / 5.4);
         StoneTerrain terrain = StoneTerrain.of(survey, grid);
-        row("picture of all steps, " + grid.columns() + " x " + grid.rows(), times(10, 20, () -> StonePicture.of(plan, terrain, Look.DRY)), 1000, "ms", "");
-        StonePicture picture = StonePicture.of(plan, terrain, Look.DRY);
+        row("picture of all steps, " + grid.columns() + " x " + grid.rows(), times(10, 20, () -> StonePicture.of(plan, terrain, StoneState.DRY)), 1000, "ms", "");
+        StonePicture picture = StonePicture.of(plan, terrain, StoneState.DRY);
         int[] pixels = new int[grid.cells()];
         int[] step = {0};
         row("preview frame while the step slider is dragged", times(100, 300, () -> picture.draw(step[0]++ % (picture.steps() + 1), 320, pixels)), 1000, "ms", "wanted: 16.7 ms at the 95th percentile");
@@ -193,7 +193,7 @@ public final class Bench {
             Survey of = Survey.of(project.stone());
             PaintPlan each = Plans.plan(project, of, palette, repertoire, studio.climate());
             demo.add(each);
-            demo.add(StonePicture.of(each, StoneTerrain.of(of, Grid.around(of.dome().outline().halfWidth() + 6, of.dome().outline().halfHeight() + 6, 1 / 1.6)), Look.SEALED));
+            demo.add(StonePicture.of(each, StoneTerrain.of(of, Grid.around(of.dome().outline().halfWidth() + 6, of.dome().outline().halfHeight() + 6, 1 / 1.6)), StoneState.SEALED));
         }
         demo.add(picture);
         System.gc();
@@ -237,8 +237,8 @@ public final class Bench {
     /** Fitting, overlap, dots and letters. */
     private static void sketches() {
         Repertoire repertoire = BuiltIn.repertoire();
-        Bed bed = Bed.of(Survey.of(Stone.cobble().withSize(new Millimetres(150), new Millimetres(110), new Millimetres(40))));
-        Item owl = Item.of(new Subject.Figure("owl-lamp"), Manner.ON_STONE, new Placement(0, 0, 0, 1), 1);
+        Support bed = Support.of(Survey.of(Stone.cobble().withSize(new Millimetres(150), new Millimetres(110), new Millimetres(40))));
+        Item owl = Item.of(new Subject.Figure("owl-lamp"), ItemMode.ON_STONE, new Placement(0, 0, 0, 1), 1);
         row("largest fit of the owl (29 parts)", times(20, 40, () -> Designs.fit(owl, repertoire, bed)), 1000, "ms", "wanted: 150 ms");
         Overlap small = partition(400);
         List<Double> four = times(5, 10, () -> seen(small, 400));
@@ -269,10 +269,10 @@ public final class Bench {
         replans(parts + " parts", crowd, survey, workshop, "wanted: 400 ms");
     }
 
-    private static List<Item> crowd(Bed bed) {
+    private static List<Item> crowd(Support bed) {
         List<Item> items = new ArrayList<>();
         for (int i = 0; i < 20; i++) {
-            items.add(Item.of(new Subject.Pattern("petals", Map.of("count", 10.0, "veins", 3.0)), Manner.ON_STONE, new Placement(-48 + 24 * (i % 5), -30 + 20 * (i / 5), 0, 5), 0).called("i" + i));
+            items.add(Item.of(new Subject.Pattern("petals", Map.of("count", 10.0, "veins", 3.0)), ItemMode.ON_STONE, new Placement(-48 + 24 * (i % 5), -30 + 20 * (i / 5), 0, 5), 0).called("i" + i));
         }
         return items;
     }

@@ -15,8 +15,8 @@ import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.stage.Stage;
 import mosspebble.app.MossPebbleApp;
-import mosspebble.app.model.PlanDesk;
-import mosspebble.app.model.Show;
+import mosspebble.app.model.PlanWorker;
+import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
 import mosspebble.app.view.Shell;
 import mosspebble.core.finding.Finding;
@@ -35,8 +35,8 @@ public final class DragFrames extends Application {
     private static final int MOVES = 150;
 
     private Workbench workbench;
-    private Show show;
-    private PlanDesk desk;
+    private Results show;
+    private PlanWorker desk;
     private Node cloth;
     private List<String> stones;
 
@@ -49,8 +49,8 @@ public final class DragFrames extends Application {
     public void start(Stage stage) {
         MossPebbleApp.fonts();
         workbench = new Workbench(LanternWalk.studio(BuiltIn.repertoire()), (studio, title) -> { });
-        desk = new PlanDesk(BuiltIn::repertoire, Platform::runLater, Throwable::printStackTrace);
-        show = new Show(workbench, desk);
+        desk = new PlanWorker(BuiltIn::repertoire, Platform::runLater, Throwable::printStackTrace);
+        show = new Results(workbench, desk);
         Shell shell = new Shell(workbench, show, desk, house(), new SimulatedClimateProbe(7), new SimulatedBenchCamera(shot -> BenchScene.varied(shot, 800, 600)), new SimulatedKitchenScale(1, () -> new Grams(100)));
         shell.getStylesheets().add(MossPebbleApp.class.getResource("mosspebble.css").toExternalForm());
         cloth = shell.cloth();

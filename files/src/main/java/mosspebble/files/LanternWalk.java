@@ -22,7 +22,7 @@ import mosspebble.core.project.Studio;
 import mosspebble.core.sketch.Designs;
 import mosspebble.core.sketch.Item;
 import mosspebble.core.sketch.LetterSetting;
-import mosspebble.core.sketch.Manner;
+import mosspebble.core.sketch.ItemMode;
 import mosspebble.core.sketch.Motif;
 import mosspebble.core.sketch.Placement;
 import mosspebble.core.sketch.Repertoire;
@@ -163,7 +163,7 @@ public final class LanternWalk {
         Project alone = project("lettering", "Lantern Walk", "the sign at the start", stone, repertoire, new Subject.Word(List.of("LANTERN", "WALK"), BuiltIn.SLAB), false, 2, colours, Optional.of(Mix.of("white")),
                 Habits.usual().with(Habits.Ground.UNDER)).withViewpoint(new Viewpoint(0, 1300, 1300));
         Subject.Word over = new Subject.Word(List.of("mind the step"), "script", LetterSetting.plain().swelled(0.05).toEye(true));
-        return alone.withSketch(alone.sketch().map(s -> s.with("", i -> i.at(i.placement().movedBy(0, -3))).plus(Item.of(over, Manner.ON_STONE, new Placement(12, 22, -5, 13.5), 1))));
+        return alone.withSketch(alone.sketch().map(s -> s.with("", i -> i.at(i.placement().movedBy(0, -3))).plus(Item.of(over, ItemMode.ON_STONE, new Placement(12, 22, -5, 13.5), 1))));
     }
 
     private static Project snail(Repertoire repertoire) {
@@ -199,7 +199,7 @@ public final class LanternWalk {
         colours.put("i2/others", Mix.of("marigold"));
         Project alone = project("moon", "Moon ring", "on the gate post", stone, repertoire, new Subject.Figure("moon-asleep"), false, 0, colours, Optional.of(Mix.of("night")), Habits.usual());
         Sketch sketch = alone.sketch().orElseThrow().with("", i -> i.at(i.placement().sizedBy(0.7)));
-        Item ring = Item.of(Subject.Dots.usual().sized(3.6, 1.4, 2).counted(0, true, true), Manner.WEARING, new Placement(0, 0, 0, 36), 0);
+        Item ring = Item.of(Subject.Dots.usual().sized(3.6, 1.4, 2).counted(0, true, true), ItemMode.WEARING, new Placement(0, 0, 0, 36), 0);
         return alone.withSketch(Optional.of(sketch.plus(ring))).withBlend(Project.GROUND, Blend.of(BlendKind.STIPPLE).withColours(List.of(mix("river", 2, "night", 1), mix("plum", 2, "rose", 1))).withShape(180, 0.7, 0.5));
     }
 
@@ -231,7 +231,7 @@ public final class LanternWalk {
         Project alone = project("heron", "Heron against the evening", "where the stream is crossed", stone, repertoire, new Subject.Pattern("bands", Map.of("bands", 6.0, "arch", 0.1, "wave", 0.02, "grow", 1.0)), true, 0, colours,
                 Optional.empty(), bare()).withViewpoint(Viewpoint.leaning());
         Placement placement = Designs.fit(Designs.motif(new Subject.Figure("heron"), repertoire).orElseThrow(), Survey.of(stone).zones(), 1, 0).orElseThrow().placement();
-        Item heron = Item.of(new Subject.Figure("heron"), Manner.LEFT_FREE, placement.sizedBy(1.02), 1).fringed(0.7);
+        Item heron = Item.of(new Subject.Figure("heron"), ItemMode.LEFT_FREE, placement.sizedBy(1.02), 1).fringed(0.7);
         return alone.withSketch(alone.sketch().map(s -> s.plus(heron)));
     }
 
@@ -269,7 +269,7 @@ public final class LanternWalk {
         Sketch fern = alone.sketch().orElseThrow().with("", i -> i.at(i.placement().sizedBy(0.74).turnedBy(14).movedBy(9, 0)));
         Motif house = Designs.motif(new Subject.Figure("toadstool"), repertoire).orElseThrow();
         Placement placement = Designs.fit(house, Survey.of(stone).zones(), 0, 0).orElseThrow().placement();
-        return alone.withBlend("i2/cap", Blend.of(BlendKind.LOADED).withColours(List.of(mix("brick", 2, "marigold", 1)))).withHabits(bare().with(new Light(320, 0.6, 0.6, 0.5, 0))).withSketch(Optional.of(fern.plus(Item.of(new Subject.Figure("toadstool"), Manner.ON_STONE, placement.sizedBy(0.76).movedBy(-5, 2), 0))));
+        return alone.withBlend("i2/cap", Blend.of(BlendKind.LOADED).withColours(List.of(mix("brick", 2, "marigold", 1)))).withHabits(bare().with(new Light(320, 0.6, 0.6, 0.5, 0))).withSketch(Optional.of(fern.plus(Item.of(new Subject.Figure("toadstool"), ItemMode.ON_STONE, placement.sizedBy(0.76).movedBy(-5, 2), 0))));
     }
 
     private static Mix mix(String first, int parts, String second, int others) {
@@ -281,6 +281,6 @@ public final class LanternWalk {
         Motif motif = Designs.motif(subject, repertoire).orElseThrow();
         Placement placement = Designs.fit(motif, Survey.of(stone).zones(), margin, 0).orElseThrow().placement();
         return Project.begin(id, name, stone).withName(name, purpose).withOrigin(new Origin("Quillbeck", Origin.Taking.ALLOWED, "", Optional.empty()))
-                .withSketch(Optional.of(Sketch.of(subject, wearing ? Manner.WEARING : Manner.ON_STONE, placement, margin))).withColours(colours).withGround(ground).withHabits(habits);
+                .withSketch(Optional.of(Sketch.of(subject, wearing ? ItemMode.WEARING : ItemMode.ON_STONE, placement, margin))).withColours(colours).withGround(ground).withHabits(habits);
     }
 }

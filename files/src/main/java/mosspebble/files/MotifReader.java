@@ -13,7 +13,7 @@ import mosspebble.core.sketch.Motif;
 import mosspebble.core.sketch.MotifPart;
 import mosspebble.core.sketch.Role;
 import mosspebble.core.area.Shapes;
-import mosspebble.core.sketch.Sits;
+import mosspebble.core.sketch.Presence;
 import mosspebble.core.sketch.Slot;
 import mosspebble.core.units.Srgb;
 import org.locationtech.jts.geom.Geometry;
@@ -75,7 +75,7 @@ public final class MotifReader {
         if (parts.isEmpty()) {
             throw trouble("svg", "No element has a data-part attribute, so there is nothing to paint.", "Mark the parts as docs/motif-format.md shows.");
         }
-        List<Geometry> areas = parts.stream().filter(p -> p.isArea() && p.sits() != Sits.WEARING).map(MotifPart::shape).toList();
+        List<Geometry> areas = parts.stream().filter(p -> p.isArea() && p.sits() != Presence.WEARING).map(MotifPart::shape).toList();
         if (areas.isEmpty() && silhouettes.isEmpty()) {
             throw trouble("svg", "The motif has lines only, so it has no outer shape.", "Add a filled part, or mark one with data-silhouette=\"yes\".");
         }
@@ -112,7 +112,7 @@ public final class MotifReader {
     /** What must fit: the areas, and the lines that stand out from them. */
     private Geometry sitting(List<Geometry> areas, List<MotifPart> kept) {
         List<Geometry> all = new ArrayList<>(areas);
-        kept.stream().filter(p -> p.role() == Role.LINE && p.sits() != Sits.WEARING).forEach(p -> all.add(Shapes.stroke(p.shape(), 4 * flatness)));
+        kept.stream().filter(p -> p.role() == Role.LINE && p.sits() != Presence.WEARING).forEach(p -> all.add(Shapes.stroke(p.shape(), 4 * flatness)));
         return Shapes.union(all);
     }
 
@@ -181,10 +181,10 @@ public final class MotifReader {
         if (shape.isEmpty() || !(Math.abs(shape.getEnvelopeInternal().getMaxX()) < FARTHEST) || !(Math.abs(shape.getEnvelopeInternal().getMaxY()) < FARTHEST)) {
             throw trouble(part, "The part encloses nothing or lies beyond any paper.", "Draw it as a closed shape, or mark it data-role=\"line\".");
         }
-        Sits sits = switch (choice("data-sits", "always", "always", "on-stone", "wearing")) {
-            case "on-stone" -> Sits.ON_STONE;
-            case "wearing" -> Sits.WEARING;
-            default -> Sits.ALWAYS;
+        Presence sits = switch (choice("data-sits", "always", "always", "on-stone", "wearing")) {
+            case "on-stone" -> Presence.ON_STONE;
+            case "wearing" -> Presence.WEARING;
+            default -> Presence.ALWAYS;
         };
         if (choice("data-silhouette", "no", "no", "yes").equals("yes")) {
             silhouettes.add(shape);

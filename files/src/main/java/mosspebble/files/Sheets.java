@@ -14,7 +14,7 @@ import mosspebble.core.area.Shapes;
 import mosspebble.core.picture.EdgePicture;
 import mosspebble.core.picture.StonePicture;
 import mosspebble.core.picture.StoneTerrain;
-import mosspebble.core.plan.Look;
+import mosspebble.core.plan.StoneState;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Step;
 import mosspebble.core.project.Side;
@@ -298,9 +298,9 @@ public final class Sheets {
         for (PaintPlan face : faces()) {
             double reach = Math.max(face.survey().dome().outline().halfWidth(), face.survey().dome().outline().halfHeight());
             Grid grid = Grid.around(face.survey().dome().outline().halfWidth() + 1, face.survey().dome().outline().halfHeight() + 1, reach * 2 / 420);
-            pictures.put(face.up().side(), StonePicture.of(face, StoneTerrain.of(face.survey(), grid), Look.DRY));
+            pictures.put(face.up().side(), StonePicture.of(face, StoneTerrain.of(face.survey(), grid), StoneState.DRY));
         }
-        Optional<EdgePicture> edge = plan.edge().map(strip -> new EdgePicture(plan, 600, Look.DRY));
+        Optional<EdgePicture> edge = plan.edge().map(strip -> new EdgePicture(plan, 600, StoneState.DRY));
         int perPage = (int) ((paper.heightMm() - 2 * MARGIN - HEAD) / CARD);
         List<Step> steps = plan.steps();
         for (int first = 0; first < steps.size(); first += perPage) {

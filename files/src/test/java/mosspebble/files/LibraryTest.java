@@ -25,11 +25,11 @@ import mosspebble.core.finding.Finding;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.project.Project;
 import mosspebble.core.rules.Plans;
-import mosspebble.core.sketch.Bed;
+import mosspebble.core.sketch.Support;
 import mosspebble.core.sketch.Designs;
 import mosspebble.core.sketch.Item;
 import mosspebble.core.sketch.LetterSetting;
-import mosspebble.core.sketch.Manner;
+import mosspebble.core.sketch.ItemMode;
 import mosspebble.core.sketch.Motif;
 import mosspebble.core.sketch.OwnFile;
 import mosspebble.core.sketch.Pairs;
@@ -61,11 +61,11 @@ class LibraryTest {
         assertThat(BuiltIn.titles()).extracting(BuiltIn.Title::id).doesNotHaveDuplicates();
         assertThat(BuiltIn.titles().stream().filter(t -> t.kind() == BuiltIn.Kind.CHARACTER)).hasSizeGreaterThanOrEqualTo(14);
         assertThat(BuiltIn.titles().stream().filter(t -> t.kind() == BuiltIn.Kind.SCENERY)).hasSizeGreaterThanOrEqualTo(14);
-        Bed bed = Bed.of(Survey.of(Stone.cobble()));
+        Support bed = Support.of(Survey.of(Stone.cobble()));
         for (BuiltIn.Title title : BuiltIn.titles()) {
             Motif motif = REPERTOIRE.motif(title.id()).orElseThrow();
             assertThat(motif.title()).as("the title in the list is that of the file").isEqualTo(title.title());
-            Item item = Item.of(new Subject.Figure(title.id()), Manner.ON_STONE, new Placement(0, 0, 0, 1), 1);
+            Item item = Item.of(new Subject.Figure(title.id()), ItemMode.ON_STONE, new Placement(0, 0, 0, 1), 1);
             Placement placement = Designs.fit(item, REPERTOIRE, bed).orElseThrow();
             PlacedItem fitted = Designs.place(new Sketch(List.of(item.at(placement))), REPERTOIRE, bed).orElseThrow().items().get(0);
             assertThat(bed.zones().face().buffer(0.05).covers(fitted.silhouette())).as("%s stays on the face", title.title()).isTrue();
@@ -83,10 +83,10 @@ class LibraryTest {
 
     @Test
     void whatWearsTheStoneCoversItsFace() {
-        Bed bed = Bed.of(Survey.of(Stone.cobble()));
+        Support bed = Support.of(Survey.of(Stone.cobble()));
         for (BuiltIn.Title title : BuiltIn.titles()) {
             if (REPERTOIRE.motif(title.id()).orElseThrow().prefersWearing()) {
-                Item item = Item.of(new Subject.Figure(title.id()), Manner.WEARING, new Placement(0, 0, 0, 1), 0);
+                Item item = Item.of(new Subject.Figure(title.id()), ItemMode.WEARING, new Placement(0, 0, 0, 1), 0);
                 Geometry worn = Designs.place(new Sketch(List.of(item)), REPERTOIRE, bed).orElseThrow().silhouette();
                 assertThat(worn.getArea() / bed.zones().paintable().getArea()).as(title.title()).isCloseTo(1, within(0.06));
             }
@@ -170,7 +170,7 @@ class LibraryTest {
         Set<Double> nibs = Set.of(0.13, 0.18, 0.25, 0.3, 0.35, 0.5, 0.7, 1.0, 1.4, 2.0, 2.5);
         assertThat(LanternWalk.shelf().ofKind(PaintKind.PEN)).extracting(Paint::tip).allSatisfy(tip -> assertThat(nibs).contains(tip.value()));
         Subject.Word small = new Subject.Word(List.of("quillbeck"), "serif");
-        Project project = Project.begin("p", "P", Stone.cobble()).withSketch(Optional.of(Sketch.of(small, Manner.ON_STONE, new Placement(0, 0, 0, 2.5), 0)));
+        Project project = Project.begin("p", "P", Stone.cobble()).withSketch(Optional.of(Sketch.of(small, ItemMode.ON_STONE, new Placement(0, 0, 0, 2.5), 0)));
         Palette palette = new Palette(LanternWalk.shelf());
         Motif motif = Designs.motif(small, REPERTOIRE).orElseThrow();
         for (var colour : Proposals.nearest(motif, project.sketch().orElseThrow().items().get(0), palette).entrySet()) {
@@ -186,7 +186,7 @@ class LibraryTest {
     @Test
     void theFindingNamesTheLetterTheMillimetresAndWhatFits() {
         Subject.Word word = new Subject.Word(List.of("LANTERN"), "slab", LetterSetting.plain());
-        Project project = Project.begin("p", "P", Stone.cobble()).withSketch(Optional.of(Sketch.of(word, Manner.ON_STONE, new Placement(3, 0, 0, 22), 1)));
+        Project project = Project.begin("p", "P", Stone.cobble()).withSketch(Optional.of(Sketch.of(word, ItemMode.ON_STONE, new Placement(3, 0, 0, 22), 1)));
         PaintPlan plan = Plans.plan(project, Survey.of(project.stone()), new Palette(LanternWalk.shelf()), REPERTOIRE, Climate.room());
         Finding leaves = plan.findings().stream().filter(f -> f.code() == Code.LEAVES).findFirst().orElseThrow();
         assertThat(FindingWords.sentence(leaves)).matches("The last N leaves the .* by \\d+\\.\\d mm, and \\d more; \\d+ mm letters fit\\.");

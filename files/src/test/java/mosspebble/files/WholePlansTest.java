@@ -15,7 +15,7 @@ import mosspebble.core.colour.Palette;
 import mosspebble.core.finding.Finding;
 import mosspebble.core.picture.StonePicture;
 import mosspebble.core.picture.StoneTerrain;
-import mosspebble.core.plan.Look;
+import mosspebble.core.plan.StoneState;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Step;
 import mosspebble.core.project.Project;
@@ -81,7 +81,7 @@ class WholePlansTest {
         plan.supplies().forEach(s -> lines.add(s.paint() + " " + hundredths(s.needed().value()) + " ml of " + hundredths(s.left().value())));
         lines.add("hand " + plan.handTime() + " ready " + plan.readyAfter() + " film " + hundredths(plan.thickestUm()) + plan.weakest().map(w -> " at " + hundredths(w.x()) + " " + hundredths(w.y()) + " " + hundredths(w.um())
                 + " µm in " + w.coats() + " under " + (w.top() + 1)).orElse("") + " narrow " + plan.hardToPaint().stream().sorted().toList());
-        for (Look look : Look.values()) {
+        for (StoneState look : StoneState.values()) {
             lines.add("picture " + look + " " + picture(plan, look));
         }
         return lines;
@@ -100,7 +100,7 @@ class WholePlansTest {
         return Long.toHexString(sum.getValue());
     }
 
-    private static String picture(PaintPlan plan, Look look) {
+    private static String picture(PaintPlan plan, StoneState look) {
         double reach = Math.max(plan.survey().dome().outline().halfWidth(), plan.survey().dome().outline().halfHeight());
         Grid grid = Grid.around(plan.survey().dome().outline().halfWidth() + 1, plan.survey().dome().outline().halfHeight() + 1, reach * 2 / 200);
         StonePicture picture = StonePicture.of(plan, StoneTerrain.of(plan.survey(), grid), look);

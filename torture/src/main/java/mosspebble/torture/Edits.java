@@ -21,7 +21,7 @@ import mosspebble.core.sketch.Family;
 import mosspebble.core.sketch.GuideKind;
 import mosspebble.core.sketch.Item;
 import mosspebble.core.sketch.LetterSetting;
-import mosspebble.core.sketch.Manner;
+import mosspebble.core.sketch.ItemMode;
 import mosspebble.core.sketch.OwnFile;
 import mosspebble.core.sketch.Placement;
 import mosspebble.core.sketch.Repertoire;
@@ -176,7 +176,7 @@ public final class Edits {
             case 0, 1 -> Optional.of(sketch.items().size() < 9 ? sketch.plus(item()) : sketch.with(id, i -> i.showing(subject())));
             case 2 -> sketch.items().size() > 3 ? sketch.without(id) : Optional.of(sketch.plus(item()));
             case 3 -> Optional.of(sketch.moved(id, random.nextInt(-2, 3)));
-            case 4 -> Optional.of(sketch.with(id, i -> i.lying(any(Manner.values())).fringed(number(0, 12))));
+            case 4 -> Optional.of(sketch.with(id, i -> i.lying(any(ItemMode.values())).fringed(number(0, 12))));
             case 5 -> Optional.of(sketch.with(id, i -> i.mirrored(random.nextBoolean()).matched(random.nextBoolean()).room(number(0, 20), number(0, 90), number(0, 40))));
             default -> Optional.of(sketch.with(id, i -> i.at(placement(i.subject()))));
         };
@@ -184,7 +184,7 @@ public final class Edits {
 
     private Item item() {
         Subject subject = subject();
-        return new Item("", subject, any(Manner.values()), placement(subject), number(0, 10), 0, number(0, 10), random.nextInt(3) == 0 ? number(0, 12) : 0, random.nextBoolean(), random.nextInt(6) == 0, Set.of(), Optional.empty());
+        return new Item("", subject, any(ItemMode.values()), placement(subject), number(0, 10), 0, number(0, 10), random.nextInt(3) == 0 ? number(0, 12) : 0, random.nextBoolean(), random.nextInt(6) == 0, Set.of(), Optional.empty());
     }
 
     private Placement placement(Subject subject) {

@@ -10,7 +10,7 @@ import java.util.concurrent.TimeUnit;
 import javafx.application.Platform;
 import javafx.stage.Window;
 import mosspebble.app.Main;
-import mosspebble.app.model.Show;
+import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.finding.Finding;
 import mosspebble.core.project.Studio;
@@ -44,9 +44,9 @@ final class LongRun {
     /** The window's workbench, once it is open. */
     static final class OpenWindow {
         final Workbench workbench;
-        final Show show;
+        final Results show;
 
-        private OpenWindow(Workbench workbench, Show show) {
+        private OpenWindow(Workbench workbench, Results show) {
             this.workbench = workbench;
             this.show = show;
         }
@@ -77,8 +77,8 @@ final class LongRun {
 
         private static OpenWindow of(Window window) {
             Object workbench = window.getScene().getRoot().getProperties().get(Workbench.class);
-            Object show = window.getScene().getRoot().getProperties().get(Show.class);
-            return workbench == null ? null : new OpenWindow((Workbench) workbench, (Show) show);
+            Object show = window.getScene().getRoot().getProperties().get(Results.class);
+            return workbench == null ? null : new OpenWindow((Workbench) workbench, (Results) show);
         }
     }
 

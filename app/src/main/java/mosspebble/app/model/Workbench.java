@@ -20,7 +20,7 @@ import javafx.beans.property.SimpleObjectProperty;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
 import mosspebble.core.finding.Finding.Stage;
-import mosspebble.core.plan.Look;
+import mosspebble.core.plan.StoneState;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
 import mosspebble.core.sketch.Item;
@@ -57,7 +57,7 @@ public final class Workbench {
     private final ReadOnlyStringWrapper redoTitle = new ReadOnlyStringWrapper("");
     private final ReadOnlyStringWrapper notice = new ReadOnlyStringWrapper("");
     private final ObjectProperty<Stage> stage = new SimpleObjectProperty<>(Stage.STONE);
-    private final ObjectProperty<Look> look = new SimpleObjectProperty<>(Look.DRY);
+    private final ObjectProperty<StoneState> look = new SimpleObjectProperty<>(StoneState.DRY);
     private final StringProperty item = new SimpleStringProperty("");
     private final IntegerProperty step = new SimpleIntegerProperty(Integer.MAX_VALUE);
     private final IntegerProperty coat = new SimpleIntegerProperty();
@@ -121,7 +121,7 @@ public final class Workbench {
         return stage;
     }
 
-    public ObjectProperty<Look> lookProperty() {
+    public ObjectProperty<StoneState> lookProperty() {
         return look;
     }
 

@@ -13,8 +13,8 @@ import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import mosspebble.app.model.Show;
-import mosspebble.app.model.StoneBench;
+import mosspebble.app.model.Results;
+import mosspebble.app.model.StoneModel;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.stone.FoundStone;
 import mosspebble.files.BuiltIn;
@@ -28,7 +28,7 @@ final class BasketPanel extends Panel {
     private final VBox inHand = new VBox(9);
     private FoundStone shown;
 
-    BasketPanel(Workbench workbench, Show show, StoneBench bench, BasketShelf shelf, List<BuiltIn.Title> subjects) {
+    BasketPanel(Workbench workbench, Results show, StoneModel bench, BasketShelf shelf, List<BuiltIn.Title> subjects) {
         super(workbench, show);
         this.shelf = shelf;
         Choice<String> proportions = new Choice<>("Shape", shelf.proportions::set);
@@ -53,7 +53,7 @@ final class BasketPanel extends Panel {
             });
             suits.getChildren().add(rank);
         }
-        Button back = button("basket-back", "Back to the cloth", "Back to the stone (Escape)", () -> bench.middleProperty().set(StoneBench.Middle.CLOTH));
+        Button back = button("basket-back", "Back to the cloth", "Back to the stone (Escape)", () -> bench.middleProperty().set(StoneModel.Middle.CLOTH));
         getChildren().addAll(inHand, proportions, rocks, order, suits, back);
         shelf.chosen.addListener((o, a, b) -> refresh());
         shelf.order.addListener((o, a, b) -> refresh());
@@ -84,7 +84,7 @@ final class BasketPanel extends Panel {
         }
     }
 
-    private void details(StoneBench bench) {
+    private void details(StoneModel bench) {
         inHand.getChildren().clear();
         if (shown == null) {
             inHand.getChildren().add(quiet("Choose a stone in the basket to take it up or to note where it was found."));
@@ -95,7 +95,7 @@ final class BasketPanel extends Panel {
         Button take = button("take-up", "Take it up", "Puts this stone on the cloth", () -> {
             if (workbench.editStudio("Take up " + found.name(), s -> s.takenUp(found.id()))) {
                 workbench.choose(found.id());
-                bench.middleProperty().set(StoneBench.Middle.CLOTH);
+                bench.middleProperty().set(StoneModel.Middle.CLOTH);
             }
         });
         take.getStyleClass().add("main");

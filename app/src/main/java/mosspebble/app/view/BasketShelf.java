@@ -10,7 +10,7 @@ import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
-import mosspebble.app.model.PlanDesk;
+import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.project.Studio;
 import mosspebble.core.advice.Suitability;
@@ -24,8 +24,8 @@ final class BasketShelf {
     enum Order { SIZE, NAME, ROCK, SUBJECT }
 
     private final Workbench workbench;
-    private final PlanDesk desk;
-    private final PlanDesk.Line line = new PlanDesk.Line();
+    private final PlanWorker desk;
+    private final PlanWorker.Line line = new PlanWorker.Line();
     final ObjectProperty<String> proportions = new SimpleObjectProperty<>();
     final ObjectProperty<RockKind> rock = new SimpleObjectProperty<>();
     final ObjectProperty<Order> order = new SimpleObjectProperty<>(Order.SIZE);
@@ -34,7 +34,7 @@ final class BasketShelf {
     final StringProperty subject = new SimpleStringProperty("owl-lamp");
     final ObjectProperty<Map<String, Suitability>> suits = new SimpleObjectProperty<>(Map.of());
 
-    BasketShelf(Workbench workbench, PlanDesk desk) {
+    BasketShelf(Workbench workbench, PlanWorker desk) {
         this.workbench = workbench;
         this.desk = desk;
     }

@@ -16,10 +16,10 @@ import javafx.scene.image.ImageView;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import mosspebble.app.model.PlanDesk;
+import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.picture.StonePicture;
-import mosspebble.core.plan.Look;
+import mosspebble.core.plan.StoneState;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
 import mosspebble.core.advice.Suitability;
@@ -38,15 +38,15 @@ final class BasketView extends StackPane {
     private record Drawn(Stone stone, Image image, double widthMm, double heightMm) {}
 
     private final Workbench workbench;
-    private final PlanDesk desk;
+    private final PlanWorker desk;
     private final BasketShelf shelf;
     private final FlowPane stones = new FlowPane(14, 14);
     private final VBox empty;
     private final Map<String, Drawn> drawn = new HashMap<>();
     private final Map<String, Button> cards = new HashMap<>();
-    private final Map<String, PlanDesk.Line> lines = new HashMap<>();
+    private final Map<String, PlanWorker.Line> lines = new HashMap<>();
 
-    BasketView(Workbench workbench, PlanDesk desk, BasketShelf shelf) {
+    BasketView(Workbench workbench, PlanWorker desk, BasketShelf shelf) {
         this.workbench = workbench;
         this.desk = desk;
         this.shelf = shelf;
@@ -141,7 +141,7 @@ final class BasketView extends StackPane {
 
     private void paint(FoundStone found) {
         Studio studio = workbench.studio();
-        desk.ask(lines.computeIfAbsent(found.id(), id -> new PlanDesk.Line()), d -> d.picture(d.plan(Project.begin(found), studio), 1.6, Look.DRY), picture -> {
+        desk.ask(lines.computeIfAbsent(found.id(), id -> new PlanWorker.Line()), d -> d.picture(d.plan(Project.begin(found), studio), 1.6, StoneState.DRY), picture -> {
             drawn.put(found.id(), new Drawn(found.stone(), StoneImage.still(picture, 0, 320), width(picture), height(picture)));
             fill();
         });

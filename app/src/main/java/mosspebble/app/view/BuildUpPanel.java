@@ -4,8 +4,8 @@ import java.util.Locale;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.scene.layout.VBox;
-import mosspebble.app.model.MendDesk;
-import mosspebble.app.model.Show;
+import mosspebble.app.model.MendModel;
+import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
 
 /** The build-up: the steps in their order, the habits that shape them, and what to do when something went wrong. */
@@ -33,11 +33,11 @@ final class BuildUpPanel extends Panel {
     private final ObjectProperty<Page> page = new SimpleObjectProperty<>(Page.STEPS);
 
     /** @param compare lays two habits side by side */
-    BuildUpPanel(Workbench workbench, Show show, MendDesk mend, Runnable compare) {
+    BuildUpPanel(Workbench workbench, Results show, MendModel mend, Runnable compare) {
         super(workbench, show);
-        StepsMatter steps = new StepsMatter(this);
-        HabitsMatter habits = new HabitsMatter(this, compare);
-        MendMatter mending = new MendMatter(this, mend);
+        StepsPage steps = new StepsPage(this);
+        HabitsPage habits = new HabitsPage(this, compare);
+        MendPage mending = new MendPage(this, mend);
         VBox place = new VBox();
         Choice<Page> pages = new Choice<>("", page::set);
         for (Page p : Page.values()) {
@@ -47,7 +47,7 @@ final class BuildUpPanel extends Panel {
         page.addListener((o, a, b) -> refresh());
         onRefresh(() -> {
             pages.show(page.get());
-            Matter matter = switch (page.get()) {
+            PageView matter = switch (page.get()) {
                 case STEPS -> steps;
                 case HABITS -> habits;
                 case MEND -> mending;

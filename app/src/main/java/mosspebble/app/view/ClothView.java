@@ -20,11 +20,11 @@ import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 import javafx.scene.transform.Affine;
 import javafx.stage.Screen;
-import mosspebble.app.model.ColourDesk;
-import mosspebble.app.model.MendDesk;
-import mosspebble.app.model.Show;
-import mosspebble.app.model.SketchDesk;
-import mosspebble.app.model.StoneBench;
+import mosspebble.app.model.ColourModel;
+import mosspebble.app.model.MendModel;
+import mosspebble.app.model.Results;
+import mosspebble.app.model.SketchModel;
+import mosspebble.app.model.StoneModel;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.picture.StonePicture;
 import mosspebble.core.finding.Finding.Stage;
@@ -48,9 +48,9 @@ final class ClothView extends Region {
     private static final double HEM = 32;
 
     private final Workbench workbench;
-    private final Show show;
+    private final Results show;
     private final SliceLine slice;
-    private final StoneBench bench;
+    private final StoneModel bench;
     private final StoneTool stoneTool;
     private final SketchTool sketchTool;
     private final PaintTool paintTool;
@@ -69,7 +69,7 @@ final class ClothView extends Region {
     /** Whether the bare stone lies drawn already below what is dragged. */
     private boolean bareUnderHand;
 
-    ClothView(Workbench workbench, Show show, SliceLine slice, StoneBench bench, SketchDesk sketch, MendDesk mend, ColourDesk colours) {
+    ClothView(Workbench workbench, Results show, SliceLine slice, StoneModel bench, SketchModel sketch, MendModel mend, ColourModel colours) {
         this.workbench = workbench;
         this.show = show;
         this.slice = slice;
@@ -157,7 +157,7 @@ final class ClothView extends Region {
         return new ClothFrame(scale, middleX(), middleY());
     }
 
-    private void drawSeen(Show.Seen picture) {
+    private void drawSeen(Results.Seen picture) {
         if (picture != null && seen() && stoneImage != null && stoneImage.fits(picture.from().terrain().grid())) {
             stoneImage.draw(picture.pixels());
         }
@@ -378,7 +378,7 @@ final class ClothView extends Region {
             }
         }
         if (stage == Stage.STONE) {
-            if (bench.pageProperty().get() == StoneBench.Page.OUTLINE) {
+            if (bench.pageProperty().get() == StoneModel.Page.OUTLINE) {
                 measures(pen, project.get());
             }
             stoneTool.draw(pen, frame());

@@ -13,8 +13,8 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import mosspebble.app.model.ColourDesk;
-import mosspebble.app.model.Show;
+import mosspebble.app.model.ColourModel;
+import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.blend.BlendKind;
 import mosspebble.core.colour.Mix;
@@ -43,25 +43,25 @@ final class ColourPanel extends Panel {
         }
     }
 
-    private final ColourDesk colours;
+    private final ColourModel colours;
     private final ObjectProperty<Page> page = new SimpleObjectProperty<>(Page.MIX);
     private final FlowPane dabs = new FlowPane(5, 5);
     private final VBox head = new VBox(1);
     private final VBox place = new VBox();
-    private final MixMatter mix;
-    private final BlendMatter blend;
-    private final BesideMatter beside;
-    private final PalettesMatter palettes;
+    private final MixPage mix;
+    private final BlendPage blend;
+    private final BesidePage beside;
+    private final PalettesPage palettes;
     private Object shown;
 
     /** @param shelf opens the shelf */
-    ColourPanel(Workbench workbench, Show show, ColourDesk colours, Runnable shelf) {
+    ColourPanel(Workbench workbench, Results show, ColourModel colours, Runnable shelf) {
         super(workbench, show);
         this.colours = colours;
-        mix = new MixMatter(this, colours, shelf);
-        blend = new BlendMatter(this, colours);
-        beside = new BesideMatter(colours);
-        palettes = new PalettesMatter(this, colours);
+        mix = new MixPage(this, colours, shelf);
+        blend = new BlendPage(this, colours);
+        beside = new BesidePage(colours);
+        palettes = new PalettesPage(this, colours);
         dabs.setId("slots");
         Choice<Page> pages = new Choice<>("", page::set);
         for (Page p : Page.values()) {
@@ -74,7 +74,7 @@ final class ColourPanel extends Panel {
             pages.show(page.get());
             present(pages, colours.inHand().isPresent());
             dabs();
-            Matter matter = switch (page.get()) {
+            PageView matter = switch (page.get()) {
                 case MIX -> mix;
                 case BLEND -> blend;
                 case BESIDE -> beside;
@@ -116,7 +116,7 @@ final class ColourPanel extends Panel {
             Label name = new Label(slot.title());
             name.setId("slot-title");
             name.getStyleClass().add("step-title");
-            Label words = quiet(colours.mix(slot).map(workbench.studio().shelf()::words).orElse(slot.equals(ColourDesk.GROUND) ? "bare stone" : "no colour yet")
+            Label words = quiet(colours.mix(slot).map(workbench.studio().shelf()::words).orElse(slot.equals(ColourModel.GROUND) ? "bare stone" : "no colour yet")
                     + (colours.blend(slot).kind() == BlendKind.FLAT ? "" : ", " + colours.blend(slot).kind().label()));
             words.setId("slot-words");
             head.getChildren().addAll(name, words);
@@ -126,7 +126,7 @@ final class ColourPanel extends Panel {
     private Node dab(Slot slot, boolean chosen) {
         Optional<Mix> recipe = colours.mix(slot);
         String words = recipe.map(workbench.studio().shelf()::words).orElse("no colour yet");
-        Button dab = button("slot-" + (slot.equals(ColourDesk.GROUND) ? "ground" : slot.id()), "", slot.title() + ": " + words, () -> colours.slotProperty().set(slot.id()));
+        Button dab = button("slot-" + (slot.equals(ColourModel.GROUND) ? "ground" : slot.id()), "", slot.title() + ": " + words, () -> colours.slotProperty().set(slot.id()));
         dab.getStyleClass().setAll("button", "slot-dab");
         if (chosen) {
             dab.getStyleClass().add("chosen");

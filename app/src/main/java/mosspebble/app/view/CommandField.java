@@ -14,19 +14,19 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import mosspebble.app.model.Deed;
+import mosspebble.app.model.Action;
 
 /** Everything that can be done, by name: type a few letters, Enter does it, Escape leaves. */
 final class CommandField extends VBox {
 
-    private final Supplier<List<Deed>> deeds;
-    private final Function<String, List<Deed>> spoken;
+    private final Supplier<List<Action>> deeds;
+    private final Function<String, List<Action>> spoken;
     private final TextField field = new TextField();
-    private final ListView<Deed> found = new ListView<>();
+    private final ListView<Action> found = new ListView<>();
     private final Runnable closed;
 
     /** @param spoken deeds asked for in so many words, such as "ring of 24 dots" */
-    CommandField(Supplier<List<Deed>> deeds, Function<String, List<Deed>> spoken, Runnable closed) {
+    CommandField(Supplier<List<Action>> deeds, Function<String, List<Action>> spoken, Runnable closed) {
         this.deeds = deeds;
         this.spoken = spoken;
         this.closed = closed;
@@ -40,7 +40,7 @@ final class CommandField extends VBox {
         found.setPrefHeight(260);
         found.setCellFactory(list -> new ListCell<>() {
             @Override
-            protected void updateItem(Deed deed, boolean empty) {
+            protected void updateItem(Action deed, boolean empty) {
                 super.updateItem(deed, empty);
                 if (empty || deed == null) {
                     setGraphic(null);
@@ -104,7 +104,7 @@ final class CommandField extends VBox {
     }
 
     private void take() {
-        Deed deed = found.getSelectionModel().getSelectedItem();
+        Action deed = found.getSelectionModel().getSelectedItem();
         close();
         if (deed != null) {
             deed.run().run();

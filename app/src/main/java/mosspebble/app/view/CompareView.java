@@ -19,11 +19,11 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import mosspebble.app.model.PlanDesk;
+import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.picture.StonePicture;
 import mosspebble.core.project.Habits;
-import mosspebble.core.plan.Look;
+import mosspebble.core.plan.StoneState;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.PlanFigures;
 import mosspebble.core.project.Project;
@@ -40,8 +40,8 @@ final class CompareView extends BorderPane {
     private record Side(Habits habits, PaintPlan plan, PlanFigures figures, StonePicture picture) {}
 
     private final Workbench workbench;
-    private final PlanDesk desk;
-    private final PlanDesk.Line line = new PlanDesk.Line();
+    private final PlanWorker desk;
+    private final PlanWorker.Line line = new PlanWorker.Line();
     private final FlowPane choices = new FlowPane(5, 5);
     private final FlowPane answers = new FlowPane(5, 5);
     private final HBox pictures = new HBox(20);
@@ -49,9 +49,9 @@ final class CompareView extends BorderPane {
     private final Button take;
     private Habits other = Habits.usual();
     private String changed = "";
-    private HabitsMatter.Question<?> question = HabitsMatter.QUESTIONS.get(1);
+    private HabitsPage.Question<?> question = HabitsPage.QUESTIONS.get(1);
 
-    CompareView(Workbench workbench, PlanDesk desk, Runnable close) {
+    CompareView(Workbench workbench, PlanWorker desk, Runnable close) {
         this.workbench = workbench;
         this.desk = desk;
         setId("compare-view");
@@ -87,34 +87,34 @@ final class CompareView extends BorderPane {
         workbench.shown().ifPresent(p -> ask(question));
     }
 
-    private <T> void ask(HabitsMatter.Question<T> asked) {
+    private <T> void ask(HabitsPage.Question<T> asked) {
         question = asked;
         Habits now = workbench.shown().orElseThrow().habits();
         T current = asked.get().apply(now);
-        HabitsMatter.Answer<T> another = asked.answers().stream().filter(a -> !a.value().equals(current)).findFirst().orElseThrow();
+        HabitsPage.Answer<T> another = asked.answers().stream().filter(a -> !a.value().equals(current)).findFirst().orElseThrow();
         answer(asked, another);
     }
 
-    private <T> void answer(HabitsMatter.Question<T> asked, HabitsMatter.Answer<T> answer) {
+    private <T> void answer(HabitsPage.Question<T> asked, HabitsPage.Answer<T> answer) {
         Habits now = workbench.shown().orElseThrow().habits();
         UnaryOperator<Habits> change = asked.set().apply(answer.value());
         other = change.apply(now);
         changed = asked.title() + ": " + answer.words();
         choices.getChildren().clear();
         answers.getChildren().clear();
-        for (HabitsMatter.Question<?> each : HabitsMatter.QUESTIONS) {
+        for (HabitsPage.Question<?> each : HabitsPage.QUESTIONS) {
             choices.getChildren().add(choice("compare-" + each.id(), each.title(), "Compares this habit", each == asked, () -> ask(each)));
         }
         T current = asked.get().apply(now);
         Label against = new Label("as planned against");
         against.getStyleClass().add("quiet");
         answers.getChildren().add(against);
-        for (HabitsMatter.Answer<T> each : asked.answers()) {
+        for (HabitsPage.Answer<T> each : asked.answers()) {
             if (!each.value().equals(current)) {
                 answers.getChildren().add(choice("against-" + each.id(), each.words(), each.tooltip(), each == answer, () -> answer(asked, each)));
             }
         }
-        String own = asked.answers().stream().filter(a -> a.value().equals(current)).map(HabitsMatter.Answer::words).findFirst().orElse("as it is");
+        String own = asked.answers().stream().filter(a -> a.value().equals(current)).map(HabitsPage.Answer::words).findFirst().orElse("as it is");
         work(asked.title() + ": " + own);
     }
 
@@ -135,9 +135,9 @@ final class CompareView extends BorderPane {
         desk.ask(line, d -> List.of(side(d, project, studio), side(d, project.withHabits(right), studio)), sides -> show(sides.get(0), sides.get(1), ownTitle));
     }
 
-    private static Side side(PlanDesk desk, Project project, Studio studio) {
+    private static Side side(PlanWorker desk, Project project, Studio studio) {
         PaintPlan plan = desk.plan(project, studio);
-        return new Side(project.habits(), plan, PlanFigures.of(plan, studio.shelf()), desk.picture(plan, PIXELS_PER_MM, Look.SEALED));
+        return new Side(project.habits(), plan, PlanFigures.of(plan, studio.shelf()), desk.picture(plan, PIXELS_PER_MM, StoneState.SEALED));
     }
 
     private void show(Side left, Side right, String ownTitle) {

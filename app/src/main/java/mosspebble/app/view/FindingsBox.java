@@ -7,7 +7,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import mosspebble.app.model.Show;
+import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.finding.Finding;
 import mosspebble.core.words.FindingWords;
@@ -17,14 +17,14 @@ final class FindingsBox extends VBox {
 
     private List<Finding> shown = List.of();
 
-    FindingsBox(Workbench workbench, Show show) {
+    FindingsBox(Workbench workbench, Results show) {
         setId("findings");
         getStyleClass().add("findings");
         show.planProperty().addListener((o, before, now) -> fill(workbench, show));
         show.troubleProperty().addListener((o, before, now) -> fill(workbench, show));
     }
 
-    private void fill(Workbench workbench, Show show) {
+    private void fill(Workbench workbench, Results show) {
         List<Finding> findings = show.plan() == null ? List.of() : show.plan().findings();
         shown = findings;
         getChildren().clear();

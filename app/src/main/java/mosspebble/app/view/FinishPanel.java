@@ -13,8 +13,8 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.stage.DirectoryChooser;
-import mosspebble.app.model.PlanDesk;
-import mosspebble.app.model.Show;
+import mosspebble.app.model.PlanWorker;
+import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.care.SealAdvice;
 import mosspebble.core.colour.Paint;
@@ -46,11 +46,11 @@ final class FinishPanel extends Panel {
     private Paper paper = Paper.usualIn(Locale.getDefault());
     private Path folder = Path.of(System.getProperty("user.home"), "Moss Pebble sheets");
     private Task<?> running;
-    private final PlanDesk desk;
-    private final PlanDesk.Line exporting = new PlanDesk.Line();
+    private final PlanWorker desk;
+    private final PlanWorker.Line exporting = new PlanWorker.Line();
     private boolean planning;
 
-    FinishPanel(Workbench workbench, Show show, PlanDesk desk) {
+    FinishPanel(Workbench workbench, Results show, PlanWorker desk) {
         super(workbench, show);
         this.desk = desk;
         sealing.setWrapText(true);

@@ -28,10 +28,10 @@ import javafx.scene.text.TextAlignment;
 import javafx.stage.FileChooser;
 import javafx.util.Duration;
 import mosspebble.app.model.FileWork;
-import mosspebble.app.model.Offers;
-import mosspebble.app.model.Offers.Offer;
-import mosspebble.app.model.PlanDesk;
-import mosspebble.app.model.SketchDesk;
+import mosspebble.app.model.Catalogue;
+import mosspebble.app.model.Catalogue.Offer;
+import mosspebble.app.model.PlanWorker;
+import mosspebble.app.model.SketchModel;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.project.Studio;
 import mosspebble.core.sketch.OwnFile;
@@ -46,8 +46,8 @@ final class LibraryView extends BorderPane {
     private static final double TITLE = 32;
 
     private final Workbench workbench;
-    private final SketchDesk sketch;
-    private final PlanDesk desk;
+    private final SketchModel sketch;
+    private final PlanWorker desk;
     private final FileWork files;
     private final Runnable close;
     private final TextField search = new TextField();
@@ -57,7 +57,7 @@ final class LibraryView extends BorderPane {
     /** So long after the last letter the shelves follow. */
     private final PauseTransition pause = new PauseTransition(Duration.millis(130));
 
-    LibraryView(Workbench workbench, SketchDesk sketch, PlanDesk desk, FileWork files, Runnable close) {
+    LibraryView(Workbench workbench, SketchModel sketch, PlanWorker desk, FileWork files, Runnable close) {
         this.workbench = workbench;
         this.files = files;
         this.sketch = sketch;
@@ -110,7 +110,7 @@ final class LibraryView extends BorderPane {
 
     /** Shown anew: the search is empty and has the focus. */
     void open() {
-        purpose.setText(sketch.choosingProperty().get() == SketchDesk.Choosing.ADD ? "What you choose comes in front of what is on the stone." : "What you choose takes the place of the thing in hand.");
+        purpose.setText(sketch.choosingProperty().get() == SketchModel.Choosing.ADD ? "What you choose comes in front of what is on the stone." : "What you choose takes the place of the thing in hand.");
         search.clear();
         pause.stop();
         fill();
@@ -122,7 +122,7 @@ final class LibraryView extends BorderPane {
             return;
         }
         Studio studio = workbench.studio();
-        List<Offer> found = Offers.found(studio, search.getText());
+        List<Offer> found = Catalogue.found(studio, search.getText());
         shelves.getChildren().clear();
         Map<String, FlowPane> rows = new LinkedHashMap<>();
         for (Offer offer : found) {
@@ -197,7 +197,7 @@ final class LibraryView extends BorderPane {
                 workbench.tell(e.getMessage());
             }
         } else {
-            Offers.found(workbench.studio(), text).stream().findFirst().ifPresent(this::take);
+            Catalogue.found(workbench.studio(), text).stream().findFirst().ifPresent(this::take);
         }
     }
 

@@ -10,8 +10,8 @@ import javafx.scene.paint.Color;
 import javafx.scene.shape.StrokeLineCap;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
-import mosspebble.app.model.ColourDesk;
-import mosspebble.app.model.MendDesk;
+import mosspebble.app.model.ColourModel;
+import mosspebble.app.model.MendModel;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.finding.Finding.Stage;
 
@@ -23,14 +23,14 @@ final class PaintTool {
     private static final double NEAR = 14;
 
     private final Workbench workbench;
-    private final ColourDesk colours;
+    private final ColourModel colours;
     private final SliceLine slice;
-    private final MendDesk mend;
+    private final MendModel mend;
     private Grip grip = Grip.NONE;
     private Point2D grabbed = Point2D.ZERO;
     private double[] grabbedSlice;
 
-    PaintTool(Workbench workbench, SliceLine slice, MendDesk mend, ColourDesk colours) {
+    PaintTool(Workbench workbench, SliceLine slice, MendModel mend, ColourModel colours) {
         this.workbench = workbench;
         this.colours = colours;
         this.slice = slice;

@@ -10,7 +10,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.VBox;
-import mosspebble.app.model.Show;
+import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.project.Project;
 import mosspebble.core.stone.Stone;
@@ -23,10 +23,10 @@ import mosspebble.core.units.Numbers;
 abstract class Panel extends VBox {
 
     final Workbench workbench;
-    final Show show;
+    final Results show;
     private final List<Runnable> refreshers = new ArrayList<>();
 
-    Panel(Workbench workbench, Show show) {
+    Panel(Workbench workbench, Results show) {
         this.workbench = workbench;
         this.show = show;
         getStyleClass().add("panel");

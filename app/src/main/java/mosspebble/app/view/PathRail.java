@@ -14,7 +14,7 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.paint.Color;
 import javafx.scene.shape.Circle;
 import javafx.scene.shape.SVGPath;
-import mosspebble.app.model.Show;
+import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.finding.Finding.Stage;
 import mosspebble.core.finding.Finding;
@@ -38,12 +38,12 @@ final class PathRail extends Pane {
             new Stone(Stage.FINISH, "Finish", "M8 24 C8 8 26 3 44 4 C64 4 77 12 77 25 C77 40 62 48 42 47 C22 47 8 40 8 24 Z", 4));
 
     private final Workbench workbench;
-    private final Show show;
+    private final Results show;
     private final List<Button> buttons = new ArrayList<>();
     private final List<Label> slips = new ArrayList<>();
     private final List<Circle> dabs = new ArrayList<>();
 
-    PathRail(Workbench workbench, Show show) {
+    PathRail(Workbench workbench, Results show) {
         this.workbench = workbench;
         this.show = show;
         setId("path");

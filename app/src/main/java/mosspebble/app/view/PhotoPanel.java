@@ -13,10 +13,10 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 import mosspebble.app.model.FileWork;
-import mosspebble.app.model.PhotoDesk;
-import mosspebble.app.model.PhotoDesk.Marking;
-import mosspebble.app.model.Show;
-import mosspebble.app.model.StoneBench;
+import mosspebble.app.model.PhotoModel;
+import mosspebble.app.model.PhotoModel.Marking;
+import mosspebble.app.model.Results;
+import mosspebble.app.model.StoneModel;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.photo.PhotoFinding;
 import mosspebble.core.stone.Stone;
@@ -30,17 +30,17 @@ import mosspebble.files.ScaleCardSheet;
 /** Beside the photo: take or open one, what is odd about it, the stones with their sizes, and where they go. */
 final class PhotoPanel extends Panel {
 
-    private final PhotoDesk photos;
+    private final PhotoModel photos;
     private final FileWork files;
-    private final StoneBench bench;
+    private final StoneModel bench;
     private final VBox findings = new VBox(8);
     private final VBox stones = new VBox(8);
     private final Button basket;
     private final HBox working;
     private final Label trouble = new Label();
-    private PhotoDesk.Sight shown;
+    private PhotoModel.Sight shown;
 
-    PhotoPanel(Workbench workbench, Show show, StoneBench bench, PhotoDesk photos, FileWork files) {
+    PhotoPanel(Workbench workbench, Results show, StoneModel bench, PhotoModel photos, FileWork files) {
         super(workbench, show);
         this.files = files;
         this.photos = photos;
@@ -48,7 +48,7 @@ final class PhotoPanel extends Panel {
         Button take = button("photo-take", "Take a photo", "Takes a photo with the " + photos.cameraLabel(), photos::take);
         take.getStyleClass().add("main");
         Button open = button("photo-open", "Open …", "A photo from a PNG or JPEG file", this::open);
-        Button back = button("photo-back", "Back to the cloth", "Back to the stone (Escape)", () -> bench.middleProperty().set(StoneBench.Middle.CLOTH));
+        Button back = button("photo-back", "Back to the cloth", "Back to the stone (Escape)", () -> bench.middleProperty().set(StoneModel.Middle.CLOTH));
         HBox first = new HBox(6, take, open);
         first.setAlignment(Pos.CENTER_LEFT);
         ProgressBar progress = new ProgressBar(-1);
@@ -122,10 +122,10 @@ final class PhotoPanel extends Panel {
     }
 
     private VBox row(int number) {
-        Stone stone = PhotoDesk.stone(shown, number);
+        Stone stone = PhotoModel.stone(shown, number);
         Label size = new Label((number + 1) + "   " + LengthText.number(stone.length(), workbench.studio().unit()) + " × " + LengthText.format(stone.width(), workbench.studio().unit()));
         size.setId("photo-size-" + number);
-        Label off = quiet("± " + LengthText.format(new Millimetres(Math.max(0.1, PhotoDesk.lengthOff(shown, number))), workbench.studio().unit()));
+        Label off = quiet("± " + LengthText.format(new Millimetres(Math.max(0.1, PhotoModel.lengthOff(shown, number))), workbench.studio().unit()));
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
         HBox head = new HBox(8, new Swatch(stone.colour(), 16), size, gap, off);
@@ -141,7 +141,7 @@ final class PhotoPanel extends Panel {
         HBox.setHgrow(height, Priority.ALWAYS);
         Button use = button("photo-use-" + number, "For this stone", "Takes this outline and colour for the stone on the cloth", () -> {
             if (photos.toCloth(number)) {
-                bench.middleProperty().set(StoneBench.Middle.CLOTH);
+                bench.middleProperty().set(StoneModel.Middle.CLOTH);
             }
         });
         use.setMinWidth(Region.USE_PREF_SIZE);
@@ -163,7 +163,7 @@ final class PhotoPanel extends Panel {
 
     private void toBasket() {
         if (photos.toBasket()) {
-            bench.middleProperty().set(StoneBench.Middle.BASKET);
+            bench.middleProperty().set(StoneModel.Middle.BASKET);
         }
     }
 

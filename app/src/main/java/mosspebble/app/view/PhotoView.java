@@ -16,8 +16,8 @@ import javafx.scene.layout.VBox;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
-import mosspebble.app.model.PhotoDesk;
-import mosspebble.app.model.PhotoDesk.Marking;
+import mosspebble.app.model.PhotoModel;
+import mosspebble.app.model.PhotoModel.Marking;
 import mosspebble.core.photo.Photo;
 import mosspebble.core.photo.PhotoFinding;
 import mosspebble.core.photo.PhotoHints;
@@ -28,7 +28,7 @@ final class PhotoView extends Region {
 
     private static final int MOST_SIDE = 1600;
 
-    private final PhotoDesk photos;
+    private final PhotoModel photos;
     private final Canvas canvas = new Canvas();
     private final VBox empty;
     private Photo imageOf;
@@ -38,7 +38,7 @@ final class PhotoView extends Region {
     private double top;
     private double[] drawing;
 
-    PhotoView(PhotoDesk photos) {
+    PhotoView(PhotoModel photos) {
         this.photos = photos;
         setId("photo");
         getStyleClass().add("photo");
@@ -94,7 +94,7 @@ final class PhotoView extends Region {
     private void draw() {
         GraphicsContext pen = canvas.getGraphicsContext2D();
         pen.clearRect(0, 0, canvas.getWidth(), canvas.getHeight());
-        PhotoDesk.Sight sight = photos.sightProperty().get();
+        PhotoModel.Sight sight = photos.sightProperty().get();
         empty.setVisible(sight == null);
         if (sight == null || canvas.getWidth() < 20) {
             setAccessibleText("No photo");
@@ -122,10 +122,10 @@ final class PhotoView extends Region {
         if (drawing != null) {
             pen.strokeLine(drawing[0], drawing[1], drawing[2], drawing[3]);
         }
-        setAccessibleText("Photo with " + PhotoDesk.summary(sight));
+        setAccessibleText("Photo with " + PhotoModel.summary(sight));
     }
 
-    private void stone(GraphicsContext pen, PhotoDesk.Sight sight, int number) {
+    private void stone(GraphicsContext pen, PhotoModel.Sight sight, int number) {
         List<Coordinate> ring = sight.reading().stones().get(number).pixels();
         boolean doubt = sight.reading().findings().stream().map(PhotoFinding::stone).anyMatch(s -> s == number);
         double cx = 0;

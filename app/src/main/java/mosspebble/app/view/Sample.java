@@ -7,12 +7,12 @@ import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.layout.StackPane;
 import javafx.scene.paint.Color;
 import javafx.scene.transform.Affine;
-import mosspebble.app.model.PlanDesk;
+import mosspebble.app.model.PlanWorker;
 import mosspebble.core.project.Studio;
-import mosspebble.core.sketch.Bed;
+import mosspebble.core.sketch.Support;
 import mosspebble.core.sketch.Designs;
 import mosspebble.core.sketch.Item;
-import mosspebble.core.sketch.Manner;
+import mosspebble.core.sketch.ItemMode;
 import mosspebble.core.sketch.PlacedDesign;
 import mosspebble.core.sketch.PlacedPart;
 import mosspebble.core.sketch.Placement;
@@ -37,17 +37,17 @@ final class Sample extends StackPane {
 
     private final Canvas canvas = new Canvas(WIDE, HIGH);
 
-    Sample(Subject subject, Studio studio, PlanDesk desk) {
+    Sample(Subject subject, Studio studio, PlanWorker desk) {
         getChildren().add(canvas);
         setMouseTransparent(true);
-        desk.askLater(new PlanDesk.Line(), d -> drawn(subject, studio, d), design -> design.ifPresent(this::draw));
+        desk.askLater(new PlanWorker.Line(), d -> drawn(subject, studio, d), design -> design.ifPresent(this::draw));
     }
 
-    private static Optional<PlacedDesign> drawn(Subject subject, Studio studio, PlanDesk d) {
-        Bed bed = Bed.of(d.survey(PEBBLE));
+    private static Optional<PlacedDesign> drawn(Subject subject, Studio studio, PlanWorker d) {
+        Support bed = Support.of(d.survey(PEBBLE));
         boolean wears = subject instanceof Subject.Dots || subject instanceof Subject.Guide guide && guide.kind().wholeStone()
                 || Designs.motif(subject, d.repertoire(studio)).filter(m -> m.prefersWearing()).isPresent();
-        Item item = Item.of(subject, wears ? Manner.WEARING : Manner.ON_STONE, new Placement(0, 0, 0, subject instanceof Subject.Guide guide ? guide.mm() : 10), 1);
+        Item item = Item.of(subject, wears ? ItemMode.WEARING : ItemMode.ON_STONE, new Placement(0, 0, 0, subject instanceof Subject.Guide guide ? guide.mm() : 10), 1);
         Optional<Placement> fit = wears || subject instanceof Subject.Guide ? Optional.of(item.placement()) : Designs.fit(item, d.repertoire(studio), bed);
         return fit.flatMap(p -> Designs.place(new Sketch(List.of(item.at(p))), d.repertoire(studio), bed));
     }

@@ -18,8 +18,8 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.scene.paint.Color;
 import javafx.util.StringConverter;
-import mosspebble.app.model.ShelfDesk;
-import mosspebble.app.model.Show;
+import mosspebble.app.model.ShelfModel;
+import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.care.Compatibility;
 import mosspebble.core.care.SmearTest;
@@ -42,12 +42,12 @@ final class ShelfPanel extends Panel {
 
     private static final int COUNTED = 6;
 
-    private final ShelfDesk desk;
+    private final ShelfModel desk;
     private final HBox head = new HBox(10);
     private final VBox tests = new VBox(5);
     private Object shown;
 
-    ShelfPanel(Workbench workbench, Show show, ShelfDesk desk, Runnable close) {
+    ShelfPanel(Workbench workbench, Results show, ShelfModel desk, Runnable close) {
         super(workbench, show);
         this.desk = desk;
         head.setAlignment(Pos.CENTER_LEFT);
@@ -120,7 +120,7 @@ final class ShelfPanel extends Panel {
         tests.setId("smear-tests");
         Button away = button("paint-away", "Take off the shelf", "Stones that use it are told by a finding", desk::takeAway);
         Button back = button("shelf-back", "Back to the cloth", "Back to the stone (Escape)", close);
-        getChildren().addAll(head, name, kind, colours, opacity, drawdown, heading("Wet and dry"), wet, finish, binder, Matter.row(tip, coat), Matter.row(left, full, price), heading("Under a sealer"),
+        getChildren().addAll(head, name, kind, colours, opacity, drawdown, heading("Wet and dry"), wet, finish, binder, PageView.row(tip, coat), PageView.row(left, full, price), heading("Under a sealer"),
                 quiet("What your own test pieces showed goes before every rule."), tests, heading("What goes over what"), rules(), new HBox(6, away, back));
         desk.paintProperty().addListener((o, a, b) -> refresh());
         onRefresh(() -> {

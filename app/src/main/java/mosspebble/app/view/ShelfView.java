@@ -25,8 +25,8 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import javafx.scene.paint.Color;
 import javafx.stage.FileChooser;
-import mosspebble.app.model.ColourDesk;
-import mosspebble.app.model.ShelfDesk;
+import mosspebble.app.model.ColourModel;
+import mosspebble.app.model.ShelfModel;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.colour.Drawdown;
 import mosspebble.core.colour.Paint;
@@ -45,12 +45,12 @@ final class ShelfView extends BorderPane {
     private static final PseudoClass CURRENT = PseudoClass.getPseudoClass("current");
 
     private final Workbench workbench;
-    private final ShelfDesk desk;
+    private final ShelfModel desk;
     private final TextField search = new TextField();
     private final VBox planks = new VBox(6);
     private final Map<Paint, Canvas> stripes = new HashMap<>();
 
-    ShelfView(Workbench workbench, ShelfDesk desk, Runnable close) {
+    ShelfView(Workbench workbench, ShelfModel desk, Runnable close) {
         this.workbench = workbench;
         this.desk = desk;
         setId("shelf");
@@ -165,7 +165,7 @@ final class ShelfView extends BorderPane {
         card.setId("shelf-" + paint.id());
         card.getStyleClass().addAll("found", "planks-card", "shelf-card");
         card.pseudoClassStateChanged(CURRENT, desk.inHand().filter(p -> p.id().equals(paint.id())).isPresent());
-        card.setAccessibleText(ColourDesk.about(paint));
+        card.setAccessibleText(ColourModel.about(paint));
         card.setOnAction(e -> desk.paintProperty().set(paint.id()));
         return card;
     }

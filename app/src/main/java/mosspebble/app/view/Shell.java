@@ -27,22 +27,22 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.scene.text.TextAlignment;
 import javafx.stage.FileChooser;
-import mosspebble.app.model.ColourDesk;
-import mosspebble.app.model.Deed;
+import mosspebble.app.model.ColourModel;
+import mosspebble.app.model.Action;
 import mosspebble.app.model.FileWork;
-import mosspebble.app.model.MendDesk;
-import mosspebble.app.model.Offers;
-import mosspebble.app.model.PhotoDesk;
-import mosspebble.app.model.PlanDesk;
-import mosspebble.app.model.ShelfDesk;
-import mosspebble.app.model.Show;
-import mosspebble.app.model.SketchDesk;
-import mosspebble.app.model.StoneBench.Middle;
-import mosspebble.app.model.StoneBench.Page;
-import mosspebble.app.model.StoneBench;
+import mosspebble.app.model.MendModel;
+import mosspebble.app.model.Catalogue;
+import mosspebble.app.model.PhotoModel;
+import mosspebble.app.model.PlanWorker;
+import mosspebble.app.model.ShelfModel;
+import mosspebble.app.model.Results;
+import mosspebble.app.model.SketchModel;
+import mosspebble.app.model.StoneModel.Middle;
+import mosspebble.app.model.StoneModel.Page;
+import mosspebble.app.model.StoneModel;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.finding.Finding.Stage;
-import mosspebble.core.plan.Look;
+import mosspebble.core.plan.StoneState;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.project.Project;
 import mosspebble.core.stone.Form;
@@ -59,22 +59,22 @@ import mosspebble.instruments.KitchenScale;
 public final class Shell extends StackPane {
 
     private final Workbench workbench;
-    private final Show show;
-    private final List<Deed> deeds = new ArrayList<>();
-    private final PlanDesk desk;
+    private final Results show;
+    private final List<Action> deeds = new ArrayList<>();
+    private final PlanWorker desk;
     private final ClimateProbe probe;
-    private final StoneBench bench = new StoneBench();
+    private final StoneModel bench = new StoneModel();
     private final KitchenScale scale;
     private final House house;
     private final FileWork files;
     private final Notices notices;
     private LogView logView;
     private final VBox failed;
-    private final PhotoDesk photos;
-    private final SketchDesk sketch;
-    private final ColourDesk colours;
-    private final ShelfDesk shelfDesk;
-    private final MendDesk mend;
+    private final PhotoModel photos;
+    private final SketchModel sketch;
+    private final ColourModel colours;
+    private final ShelfModel shelfDesk;
+    private final MendModel mend;
     private LibraryView library;
     private ShelfView shelfView;
     private ShelfPanel shelfPanel;
@@ -110,7 +110,7 @@ public final class Shell extends StackPane {
         void close();
     }
 
-    public Shell(Workbench workbench, Show show, PlanDesk desk, House house, ClimateProbe probe, BenchCamera camera, KitchenScale scale) {
+    public Shell(Workbench workbench, Results show, PlanWorker desk, House house, ClimateProbe probe, BenchCamera camera, KitchenScale scale) {
         this.workbench = workbench;
         this.show = show;
         this.desk = desk;
@@ -118,14 +118,14 @@ public final class Shell extends StackPane {
         getStyleClass().add("shell");
         SliceLine line = new SliceLine();
         this.scale = scale;
-        this.photos = new PhotoDesk(workbench, desk, camera);
+        this.photos = new PhotoModel(workbench, desk, camera);
         this.basketShelf = new BasketShelf(workbench, desk);
-        this.sketch = new SketchDesk(workbench, desk, show);
-        this.colours = new ColourDesk(workbench, show, desk);
+        this.sketch = new SketchModel(workbench, desk, show);
+        this.colours = new ColourModel(workbench, show, desk);
         this.house = house;
         this.files = new FileWork(workbench, FileWork.aside(), Platform::runLater);
-        this.shelfDesk = new ShelfDesk(workbench, files);
-        this.mend = new MendDesk(workbench, show, desk);
+        this.shelfDesk = new ShelfModel(workbench, files);
+        this.mend = new MendModel(workbench, show, desk);
         cloth = new ClothView(workbench, show, line, bench, sketch, mend, colours);
         sliceView = new SliceView(workbench, show, line);
         FindingsBox findings = new FindingsBox(workbench, show);
@@ -329,98 +329,98 @@ public final class Shell extends StackPane {
     private void makeDeeds() {
         String[] names = {"Stone", "Sketch", "Colour", "Build-up", "Sitting", "Finish"};
         for (Stage stage : Stage.values()) {
-            deeds.add(new Deed("Go to " + names[stage.ordinal()], String.valueOf(stage.ordinal() + 1), () -> workbench.stageProperty().set(stage)));
+            deeds.add(new Action("Go to " + names[stage.ordinal()], String.valueOf(stage.ordinal() + 1), () -> workbench.stageProperty().set(stage)));
         }
-        deeds.add(new Deed("New stone", "N", this::newStone));
-        deeds.add(new Deed("Fit the design to the face", "F", sketch::fit));
-        deeds.add(new Deed("Sketch: fit beside the others", "Shift F", sketch::fitBeside));
-        deeds.add(new Deed("Turn the stone a quarter", "R", () -> ((StonePanel) panel(Stage.STONE)).turn()));
-        deeds.add(new Deed("Sketch: add something from the library", "A", () -> sketchPanel().add()));
-        deeds.add(new Deed("Sketch: exchange the thing in hand", "X", () -> sketchPanel().exchange()));
-        deeds.add(new Deed("Sketch: take up the pencil", "Q", this::pencil));
-        deeds.add(new Deed("Sketch: twin of the thing in hand", "D", atSketch(sketch::twin)));
-        deeds.add(new Deed("Sketch: mirror", "M", atSketch(sketch::mirror)));
-        deeds.add(new Deed("Sketch: group with the next, or take the group apart", "G", atSketch(sketch::group)));
-        deeds.add(new Deed("Sketch: nearer the front", "K", atSketch(() -> sketch.order(1))));
-        deeds.add(new Deed("Sketch: farther back", "J", atSketch(() -> sketch.order(-1))));
-        deeds.add(new Deed("Sketch: take it away", "Delete", atSketch(sketch::takeAway)));
-        deeds.add(new Deed("Sketch: onto the upright middle line", "", atSketch(() -> sketch.align(true, false, false))));
-        deeds.add(new Deed("Sketch: onto the level middle line", "", atSketch(() -> sketch.align(false, true, false))));
-        deeds.add(new Deed("Sketch: along the stone's long axis", "", atSketch(() -> sketch.align(true, true, true))));
-        deeds.add(new Deed("Sketch: eye or centre onto a bump or dent", "", atSketch(sketch::onMark)));
-        deeds.add(new Deed("Sketch: hide a bad spot", "", atSketch(sketch::coverMark)));
-        deeds.add(new Deed("Sketch: five of it, scattered", "", atSketch(() -> sketch.several(5, false))));
-        deeds.add(new Deed("Sketch: seven of it in a ring", "", atSketch(() -> sketch.several(7, true))));
+        deeds.add(new Action("New stone", "N", this::newStone));
+        deeds.add(new Action("Fit the design to the face", "F", sketch::fit));
+        deeds.add(new Action("Sketch: fit beside the others", "Shift F", sketch::fitBeside));
+        deeds.add(new Action("Turn the stone a quarter", "R", () -> ((StonePanel) panel(Stage.STONE)).turn()));
+        deeds.add(new Action("Sketch: add something from the library", "A", () -> sketchPanel().add()));
+        deeds.add(new Action("Sketch: exchange the thing in hand", "X", () -> sketchPanel().exchange()));
+        deeds.add(new Action("Sketch: take up the pencil", "Q", this::pencil));
+        deeds.add(new Action("Sketch: twin of the thing in hand", "D", atSketch(sketch::twin)));
+        deeds.add(new Action("Sketch: mirror", "M", atSketch(sketch::mirror)));
+        deeds.add(new Action("Sketch: group with the next, or take the group apart", "G", atSketch(sketch::group)));
+        deeds.add(new Action("Sketch: nearer the front", "K", atSketch(() -> sketch.order(1))));
+        deeds.add(new Action("Sketch: farther back", "J", atSketch(() -> sketch.order(-1))));
+        deeds.add(new Action("Sketch: take it away", "Delete", atSketch(sketch::takeAway)));
+        deeds.add(new Action("Sketch: onto the upright middle line", "", atSketch(() -> sketch.align(true, false, false))));
+        deeds.add(new Action("Sketch: onto the level middle line", "", atSketch(() -> sketch.align(false, true, false))));
+        deeds.add(new Action("Sketch: along the stone's long axis", "", atSketch(() -> sketch.align(true, true, true))));
+        deeds.add(new Action("Sketch: eye or centre onto a bump or dent", "", atSketch(sketch::onMark)));
+        deeds.add(new Action("Sketch: hide a bad spot", "", atSketch(sketch::coverMark)));
+        deeds.add(new Action("Sketch: five of it, scattered", "", atSketch(() -> sketch.several(5, false))));
+        deeds.add(new Action("Sketch: seven of it in a ring", "", atSketch(() -> sketch.several(7, true))));
         for (SketchPanel.Page page : SketchPanel.Page.values()) {
-            deeds.add(new Deed("Sketch: " + page.label().toLowerCase(Locale.ROOT), "", () -> sketchPanel().pageProperty().set(page)));
+            deeds.add(new Action("Sketch: " + page.label().toLowerCase(Locale.ROOT), "", () -> sketchPanel().pageProperty().set(page)));
         }
-        deeds.add(new Deed("Sketch: best line breaks", "", atSketch(sketch::bestBreak)));
-        deeds.add(new Deed("Turn the stone over", "V", () -> workbench.edit("Turn the stone over", Project::turnedOver)));
-        deeds.add(new Deed("Photograph stones", "P", () -> middle(Middle.PHOTO)));
-        deeds.add(new Deed("Take a photo", "", () -> {
+        deeds.add(new Action("Sketch: best line breaks", "", atSketch(sketch::bestBreak)));
+        deeds.add(new Action("Turn the stone over", "V", () -> workbench.edit("Turn the stone over", Project::turnedOver)));
+        deeds.add(new Action("Photograph stones", "P", () -> middle(Middle.PHOTO)));
+        deeds.add(new Action("Take a photo", "", () -> {
             middle(Middle.PHOTO);
             photos.take();
         }));
-        deeds.add(new Deed("Look into the basket", "B", () -> middle(Middle.BASKET)));
-        deeds.add(new Deed("Lay this stone back into the basket", "", this::layBack));
+        deeds.add(new Action("Look into the basket", "B", () -> middle(Middle.BASKET)));
+        deeds.add(new Action("Lay this stone back into the basket", "", this::layBack));
         for (Page page : Page.values()) {
-            deeds.add(new Deed("Stone: " + page.label().toLowerCase(Locale.ROOT), "", () -> {
+            deeds.add(new Action("Stone: " + page.label().toLowerCase(Locale.ROOT), "", () -> {
                 middle(Middle.CLOTH);
                 bench.pageProperty().set(page);
             }));
         }
         for (Form form : Form.values()) {
-            deeds.add(new Deed("Stone form: " + form.label(), "", () -> workbench.edit("Form", p -> p.withStone(p.stone().withShape(new Shape.Grown(form, 0.85, 0.2))))));
+            deeds.add(new Action("Stone form: " + form.label(), "", () -> workbench.edit("Form", p -> p.withStone(p.stone().withShape(new Shape.Grown(form, 0.85, 0.2))))));
         }
         for (ColourPanel.Page page : ColourPanel.Page.values()) {
-            deeds.add(new Deed("Colour: " + page.label().toLowerCase(Locale.ROOT), "", () -> {
+            deeds.add(new Action("Colour: " + page.label().toLowerCase(Locale.ROOT), "", () -> {
                 workbench.stageProperty().set(Stage.COLOUR);
                 ((ColourPanel) panel(Stage.COLOUR)).pageProperty().set(page);
             }));
         }
-        deeds.add(new Deed("Colour: best mixes for the slot in hand", "", () -> {
+        deeds.add(new Action("Colour: best mixes for the slot in hand", "", () -> {
             workbench.stageProperty().set(Stage.COLOUR);
             colours.inHand().ifPresent(slot -> colours.search(slot, false));
         }));
         for (BuildUpPanel.Page page : BuildUpPanel.Page.values()) {
-            deeds.add(new Deed("Build-up: " + page.label().toLowerCase(Locale.ROOT), "", () -> {
+            deeds.add(new Action("Build-up: " + page.label().toLowerCase(Locale.ROOT), "", () -> {
                 workbench.stageProperty().set(Stage.BUILD_UP);
                 ((BuildUpPanel) panel(Stage.BUILD_UP)).pageProperty().set(page);
             }));
         }
-        deeds.add(new Deed("Put right a slip of the pen in the middle", "", () -> {
+        deeds.add(new Action("Put right a slip of the pen in the middle", "", () -> {
             workbench.stageProperty().set(Stage.BUILD_UP);
             ((BuildUpPanel) panel(Stage.BUILD_UP)).pageProperty().set(BuildUpPanel.Page.MEND);
             mend.slipOfThePen();
         }));
-        deeds.add(new Deed("Look at the shelf", "S", this::openShelf));
-        deeds.add(new Deed("Compare two habits", "C", this::openCompare));
-        deeds.add(new Deed("Play the painting", "Y", stepBar::toggle));
-        deeds.add(new Deed("Hold this moment to compare", "H", stepBar::hold));
-        deeds.add(new Deed("Next step", ".", () -> stepBar.by(1)));
-        deeds.add(new Deed("Step before", ",", () -> stepBar.by(-1)));
-        deeds.add(new Deed("Look: dry, wet, sealed", "L", stepBar::nextLook));
-        deeds.add(new Deed("Evening or day light on the screen", "E", () -> workbench.look(s -> s.withView(s.unit(), !s.evening()))));
-        deeds.add(new Deed("Write guide and step cards (PDF)", "", () -> finish().sheets()));
-        deeds.add(new Deed("Write the plan (JSON)", "", () -> finish().json()));
-        deeds.add(new Deed("Save a copy of the studio", "", this::saveCopy));
-        deeds.add(new Deed("Show the log", "", this::showLog));
-        deeds.add(new Deed("Save a report for whoever helps", "", this::saveReport));
-        deeds.add(new Deed("Take this stone off the cloth", "", this::remove));
-        deeds.add(new Deed("Undo", "Ctrl Z", workbench::undo));
-        deeds.add(new Deed("Redo", "Ctrl Shift Z", workbench::redo));
+        deeds.add(new Action("Look at the shelf", "S", this::openShelf));
+        deeds.add(new Action("Compare two habits", "C", this::openCompare));
+        deeds.add(new Action("Play the painting", "Y", stepBar::toggle));
+        deeds.add(new Action("Hold this moment to compare", "H", stepBar::hold));
+        deeds.add(new Action("Next step", ".", () -> stepBar.by(1)));
+        deeds.add(new Action("Step before", ",", () -> stepBar.by(-1)));
+        deeds.add(new Action("Look: dry, wet, sealed", "L", stepBar::nextLook));
+        deeds.add(new Action("Evening or day light on the screen", "E", () -> workbench.look(s -> s.withView(s.unit(), !s.evening()))));
+        deeds.add(new Action("Write guide and step cards (PDF)", "", () -> finish().sheets()));
+        deeds.add(new Action("Write the plan (JSON)", "", () -> finish().json()));
+        deeds.add(new Action("Save a copy of the studio", "", this::saveCopy));
+        deeds.add(new Action("Show the log", "", this::showLog));
+        deeds.add(new Action("Save a report for whoever helps", "", this::saveReport));
+        deeds.add(new Action("Take this stone off the cloth", "", this::remove));
+        deeds.add(new Action("Undo", "Ctrl Z", workbench::undo));
+        deeds.add(new Action("Redo", "Ctrl Shift Z", workbench::redo));
     }
 
     /** Everything that can be done by name now: what always can, and taking up each stone there is. */
-    private List<Deed> deeds() {
-        List<Deed> all = new ArrayList<>(deeds);
-        workbench.studio().projects().forEach(p -> all.add(new Deed("Take up " + p.name(), "", () -> workbench.choose(p.id()))));
+    private List<Action> deeds() {
+        List<Action> all = new ArrayList<>(deeds);
+        workbench.studio().projects().forEach(p -> all.add(new Action("Take up " + p.name(), "", () -> workbench.choose(p.id()))));
         return all;
     }
 
     /** Adds something that can be done here and now. */
     public void offer(String name, Runnable run) {
-        deeds.add(new Deed(name, "", run));
+        deeds.add(new Action(name, "", run));
     }
 
     private FinishPanel finish() {
@@ -479,8 +479,8 @@ public final class Shell extends StackPane {
     }
 
     /** What was asked for in so many words, and everything of the library that has them in its title. */
-    private List<Deed> spoken(String text) {
-        return text.strip().length() < 3 ? List.of() : Offers.found(workbench.studio(), text).stream().limit(12).map(offer -> new Deed("Put on the stone: " + offer.title(), "", atSketch(() -> sketch.take(offer.subject(), true)))).toList();
+    private List<Action> spoken(String text) {
+        return text.strip().length() < 3 ? List.of() : Catalogue.found(workbench.studio(), text).stream().limit(12).map(offer -> new Action("Put on the stone: " + offer.title(), "", atSketch(() -> sketch.take(offer.subject(), true)))).toList();
     }
 
     private void remove() {

@@ -10,7 +10,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import mosspebble.app.model.Show;
+import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.drying.Climate;
 import mosspebble.core.plan.PaintPlan;
@@ -28,7 +28,7 @@ final class SittingPanel extends Panel {
     private final VBox rows = new VBox(5);
     private Sitting shown;
 
-    SittingPanel(Workbench workbench, Show show, ClimateProbe probe) {
+    SittingPanel(Workbench workbench, Results show, ClimateProbe probe) {
         super(workbench, show);
         NumberLine hand = new NumberLine("total-hand", "hand time");
         NumberLine wait = new NumberLine("total-wait", "waiting");

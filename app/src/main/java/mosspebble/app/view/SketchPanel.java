@@ -14,8 +14,8 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import mosspebble.app.model.Show;
-import mosspebble.app.model.SketchDesk;
+import mosspebble.app.model.Results;
+import mosspebble.app.model.SketchModel;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.project.Project;
 import mosspebble.core.sketch.Item;
@@ -40,32 +40,32 @@ final class SketchPanel extends Panel {
         }
     }
 
-    private final SketchDesk sketch;
+    private final SketchModel sketch;
     private final Runnable openLibrary;
     private final ObjectProperty<Page> page = new SimpleObjectProperty<>(Page.ITSELF);
     private final VBox place = new VBox();
-    private final FigureMatter figure;
-    private final WordMatter word;
-    private final DotsMatter dots;
-    private final PatternMatter pattern;
-    private final StrokeMatter stroke;
-    private final GuideMatter guide;
-    private final LiesMatter lies;
-    private final PartsMatter parts;
+    private final FigurePage figure;
+    private final WordPage word;
+    private final DotsPage dots;
+    private final PatternPage pattern;
+    private final StrokePage stroke;
+    private final GuidePage guide;
+    private final LiesPage lies;
+    private final PartsPage parts;
 
     /** @param openLibrary opens the library */
-    SketchPanel(Workbench workbench, Show show, SketchDesk sketch, Runnable openLibrary) {
+    SketchPanel(Workbench workbench, Results show, SketchModel sketch, Runnable openLibrary) {
         super(workbench, show);
         this.sketch = sketch;
         this.openLibrary = openLibrary;
-        figure = new FigureMatter(this, sketch);
-        word = new WordMatter(this, sketch);
-        dots = new DotsMatter(this, sketch);
-        pattern = new PatternMatter(this, sketch);
-        stroke = new StrokeMatter(this, sketch);
-        guide = new GuideMatter(this, sketch);
-        lies = new LiesMatter(this, sketch);
-        parts = new PartsMatter(this, sketch);
+        figure = new FigurePage(this, sketch);
+        word = new WordPage(this, sketch);
+        dots = new DotsPage(this, sketch);
+        pattern = new PatternPage(this, sketch);
+        stroke = new StrokePage(this, sketch);
+        guide = new GuidePage(this, sketch);
+        lies = new LiesPage(this, sketch);
+        parts = new PartsPage(this, sketch);
         Button add = button("thing-add", "Add …", "Something from the library, in front of the others (A)", this::add);
         add.getStyleClass().add("main");
         ToggleButton pencil = new ToggleButton("Pencil");
@@ -126,7 +126,7 @@ final class SketchPanel extends Panel {
     }
 
     private void show(Item item) {
-        Matter matter = switch (page.get()) {
+        PageView matter = switch (page.get()) {
             case LIES -> lies;
             case PARTS -> parts;
             case ITSELF -> item.subject().match(f -> figure, w -> word, d -> dots, p -> pattern, s -> stroke, g -> guide);
@@ -139,13 +139,13 @@ final class SketchPanel extends Panel {
 
     /** Opens the library for one more thing. */
     void add() {
-        sketch.choosingProperty().set(SketchDesk.Choosing.ADD);
+        sketch.choosingProperty().set(SketchModel.Choosing.ADD);
         openLibrary.run();
     }
 
     /** Opens the library for another thing in the place of the one in hand. */
     void exchange() {
-        sketch.choosingProperty().set(SketchDesk.Choosing.EXCHANGE);
+        sketch.choosingProperty().set(SketchModel.Choosing.EXCHANGE);
         openLibrary.run();
     }
 

@@ -10,8 +10,8 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.paint.Color;
 import javafx.scene.paint.Paint;
-import mosspebble.app.model.Show;
-import mosspebble.app.model.SketchDesk;
+import mosspebble.app.model.Results;
+import mosspebble.app.model.SketchModel;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.colour.Lab;
 import mosspebble.core.colour.Palette;
@@ -41,8 +41,8 @@ final class SketchTool {
     private enum Grip { NONE, MOVE, SIZE, TURN, POINT, DRAW }
 
     private final Workbench workbench;
-    private final Show show;
-    private final SketchDesk sketch;
+    private final Results show;
+    private final SketchModel sketch;
     private final StrokeTool stroke;
     private List<Geometry> snaps = List.of();
     private Coordinate snapped;
@@ -51,7 +51,7 @@ final class SketchTool {
     private Placement grabbedPlacement;
     private Palette cachedPalette;
 
-    SketchTool(Workbench workbench, Show show, SketchDesk sketch) {
+    SketchTool(Workbench workbench, Results show, SketchModel sketch) {
         this.workbench = workbench;
         this.show = show;
         this.sketch = sketch;
@@ -311,7 +311,7 @@ final class SketchTool {
         if (dragging()) {
             Placement to = dragged(frame, e);
             Placement placed = grip == Grip.MOVE && !e.isAltDown() ? snappedTo(to) : to;
-            workbench.itemInHand().ifPresent(in -> workbench.draft(p -> p.withSketch(p.sketch().map(s -> SketchDesk.placed(s, in.id(), before -> placed)))));
+            workbench.itemInHand().ifPresent(in -> workbench.draft(p -> p.withSketch(p.sketch().map(s -> SketchModel.placed(s, in.id(), before -> placed)))));
         }
         return false;
     }

@@ -11,12 +11,12 @@ import javafx.scene.layout.Region;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
-import mosspebble.app.model.Show;
+import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.coats.Coat;
 import mosspebble.core.coats.Film;
 import mosspebble.core.colour.Lab;
-import mosspebble.core.plan.Look;
+import mosspebble.core.plan.StoneState;
 import mosspebble.core.finding.Finding.Stage;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Slice;
@@ -34,13 +34,13 @@ final class SliceView extends Region {
     private static final double CORE = 38;
 
     private final Workbench workbench;
-    private final Show show;
+    private final Results show;
     private final SliceLine line;
     private final Canvas canvas = new Canvas();
     private Slice slice;
     private double pointer = 0.5;
 
-    SliceView(Workbench workbench, Show show, SliceLine line) {
+    SliceView(Workbench workbench, Results show, SliceLine line) {
         this.workbench = workbench;
         this.show = show;
         this.line = line;
@@ -203,7 +203,7 @@ final class SliceView extends Region {
 
     /** Whether a coat was just laid and is wet at the moment shown. */
     private boolean wet(Coat coat) {
-        return workbench.lookProperty().get() == Look.WET && coat.step() == show.steps() - 1;
+        return workbench.lookProperty().get() == StoneState.WET && coat.step() == show.steps() - 1;
     }
 
     /** The cross-section of the bare stone along the tape, face above the girdle and back below, both at one scale. */

@@ -12,10 +12,10 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.util.Duration;
-import mosspebble.app.model.Show;
+import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.picture.StonePicture;
-import mosspebble.core.plan.Look;
+import mosspebble.core.plan.StoneState;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.words.StepWords;
 
@@ -23,7 +23,7 @@ import mosspebble.core.words.StepWords;
 final class StepBar extends HBox {
 
     private final Workbench workbench;
-    private final Show show;
+    private final Results show;
     private final Slider stepSlider = new Slider();
     private final Label stepWords = new Label();
     private final ToggleButton play = new ToggleButton("▶");
@@ -31,7 +31,7 @@ final class StepBar extends HBox {
     private Timeline playing;
     private boolean showingSteps;
 
-    StepBar(Workbench workbench, Show show) {
+    StepBar(Workbench workbench, Results show) {
         super(8);
         this.workbench = workbench;
         this.show = show;
@@ -52,8 +52,8 @@ final class StepBar extends HBox {
         stepWords.setId("step-words");
         stepWords.setMinWidth(206);
         stepWords.setMaxWidth(206);
-        Choice<Look> look = new Choice<>("", workbench.lookProperty()::set);
-        look.option("look-dry", "dry", Look.DRY, "As it looks dry (L)").option("look-wet", "wet", Look.WET, "As it looks wet (L)").option("look-sealed", "sealed", Look.SEALED, "As it looks sealed (L)");
+        Choice<StoneState> look = new Choice<>("", workbench.lookProperty()::set);
+        look.option("look-dry", "dry", StoneState.DRY, "As it looks dry (L)").option("look-wet", "wet", StoneState.WET, "As it looks wet (L)").option("look-sealed", "sealed", StoneState.SEALED, "As it looks sealed (L)");
         look.show(workbench.lookProperty().get());
         workbench.lookProperty().addListener((o, a, b) -> look.show(b));
         look.setMinWidth(178);
@@ -139,7 +139,7 @@ final class StepBar extends HBox {
 
     /** Dry, wet, sealed in turn. */
     void nextLook() {
-        Look[] looks = Look.values();
+        StoneState[] looks = StoneState.values();
         workbench.lookProperty().set(looks[(workbench.lookProperty().get().ordinal() + 1) % looks.length]);
     }
 

@@ -11,14 +11,14 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import mosspebble.app.model.FileWork;
-import mosspebble.app.model.PlanDesk;
-import mosspebble.app.model.Show;
-import mosspebble.app.model.StoneBench;
-import mosspebble.app.model.StoneBench.Middle;
-import mosspebble.app.model.StoneBench.Page;
+import mosspebble.app.model.PlanWorker;
+import mosspebble.app.model.Results;
+import mosspebble.app.model.StoneModel;
+import mosspebble.app.model.StoneModel.Middle;
+import mosspebble.app.model.StoneModel.Page;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.colour.Lab;
-import mosspebble.core.plan.Look;
+import mosspebble.core.plan.StoneState;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.StoneFacts;
@@ -32,13 +32,13 @@ import mosspebble.instruments.KitchenScale;
 final class StonePanel extends Panel {
 
     final FileWork files;
-    private final StoneBench bench;
-    private final PlanDesk desk;
+    private final StoneModel bench;
+    private final PlanWorker desk;
     private final KitchenScale scale;
-    private final Map<Page, Matter> matters = new EnumMap<>(Page.class);
+    private final Map<Page, PageView> matters = new EnumMap<>(Page.class);
     private final VBox place = new VBox();
 
-    StonePanel(Workbench workbench, Show show, StoneBench bench, PlanDesk desk, FileWork files, KitchenScale scale) {
+    StonePanel(Workbench workbench, Results show, StoneModel bench, PlanWorker desk, FileWork files, KitchenScale scale) {
         super(workbench, show);
         this.files = files;
         this.bench = bench;
@@ -92,14 +92,14 @@ final class StonePanel extends Panel {
     }
 
     private void page() {
-        Matter matter = matters.computeIfAbsent(bench.pageProperty().get(), p -> switch (p) {
-            case OUTLINE -> new OutlineMatter(this, bench);
-            case DOME -> new DomeMatter(this, scale);
-            case SKIN -> new SkinMatter(this);
-            case MARKS -> new MarksMatter(this, bench);
-            case SEEN -> new SeenMatter(this, bench);
-            case SUITS -> new SuitsMatter(this, desk);
-            case READY -> new ReadyMatter(this);
+        PageView matter = matters.computeIfAbsent(bench.pageProperty().get(), p -> switch (p) {
+            case OUTLINE -> new OutlinePage(this, bench);
+            case DOME -> new DomePage(this, scale);
+            case SKIN -> new SkinPage(this);
+            case MARKS -> new MarksPage(this, bench);
+            case SEEN -> new SeenPage(this, bench);
+            case SUITS -> new SuitsPage(this, desk);
+            case READY -> new ReadyPage(this);
         });
         if (!place.getChildren().contains(matter)) {
             place.getChildren().setAll(matter);
@@ -166,7 +166,7 @@ final class StonePanel extends Panel {
             area.show(Numbers.text(facts.paintableMm2() / 100, 0), "cm²");
             face.show(Numbers.text(facts.faceMm2() / 100, 0), "cm²");
             double dry = Lab.of(plan.survey().stone().colour()).l();
-            double wet = Lab.of(PaintPlan.bare(plan.survey().stone(), Look.SEALED)).l();
+            double wet = Lab.of(PaintPlan.bare(plan.survey().stone(), StoneState.SEALED)).l();
             sealed.show(Numbers.text(dry, 0) + " → " + Numbers.text(wet, 0), "");
         }
     }

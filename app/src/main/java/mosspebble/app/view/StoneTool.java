@@ -18,10 +18,10 @@ import javafx.scene.shape.StrokeLineCap;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 import javafx.util.Duration;
-import mosspebble.app.model.Show;
-import mosspebble.app.model.StoneBench;
-import mosspebble.app.model.StoneBench.Guide;
-import mosspebble.app.model.StoneBench.Page;
+import mosspebble.app.model.Results;
+import mosspebble.app.model.StoneModel;
+import mosspebble.app.model.StoneModel.Guide;
+import mosspebble.app.model.StoneModel.Page;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.project.Project;
@@ -52,8 +52,8 @@ final class StoneTool {
     private Stone pointsOf;
     private List<double[]> lastPoints = List.of();
     private final Workbench workbench;
-    private final Show show;
-    private final StoneBench bench;
+    private final Results show;
+    private final StoneModel bench;
     private final SliceLine tape;
     private final PauseTransition wheelRest = new PauseTransition(Duration.millis(350));
     private Grip grip = Grip.NONE;
@@ -67,7 +67,7 @@ final class StoneTool {
     private Object pathFor;
     private boolean nearOutline;
 
-    StoneTool(Workbench workbench, Show show, StoneBench bench, SliceLine tape) {
+    StoneTool(Workbench workbench, Results show, StoneModel bench, SliceLine tape) {
         this.workbench = workbench;
         this.show = show;
         this.bench = bench;

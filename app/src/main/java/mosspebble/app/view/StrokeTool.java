@@ -8,7 +8,7 @@ import javafx.geometry.Point2D;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.paint.Color;
-import mosspebble.app.model.SketchDesk;
+import mosspebble.app.model.SketchModel;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.sketch.Item;
 import mosspebble.core.sketch.Placement;
@@ -22,11 +22,11 @@ import org.locationtech.jts.geom.util.NoninvertibleTransformationException;
 final class StrokeTool {
 
     private final Workbench workbench;
-    private final SketchDesk sketch;
+    private final SketchModel sketch;
     private final List<Coordinate> drawn = new ArrayList<>();
     private int point = -1;
 
-    StrokeTool(Workbench workbench, SketchDesk sketch) {
+    StrokeTool(Workbench workbench, SketchModel sketch) {
         this.workbench = workbench;
         this.sketch = sketch;
     }

@@ -21,7 +21,7 @@ import javafx.scene.image.ImageView;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import mosspebble.app.model.Show;
+import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.area.Grid;
 import mosspebble.core.picture.StonePicture;
@@ -41,14 +41,14 @@ final class TrayView extends StackPane {
     private static final double WIDE = 132;
 
     private final Workbench workbench;
-    private final Show show;
+    private final Results show;
     private final HBox stones = new HBox(6);
     private final ScrollPane scroll = new ScrollPane();
     private final Map<String, Button> buttons = new LinkedHashMap<>();
     private final Map<String, Still> stills = new HashMap<>();
     private final Button plus = new Button("+ New stone");
 
-    TrayView(Workbench workbench, Show show, Runnable add) {
+    TrayView(Workbench workbench, Results show, Runnable add) {
         this.workbench = workbench;
         this.show = show;
         setId("tray");
@@ -65,7 +65,7 @@ final class TrayView extends StackPane {
         stones.setOnScroll(e -> scroll.setHvalue(scroll.getHvalue() - (e.getDeltaY() + e.getDeltaX()) / Math.max(1, 2 * (stones.getWidth() - scroll.getViewportBounds().getWidth()))));
         scroll.getStyleClass().add("tray-scroll");
         getChildren().add(scroll);
-        show.thumbs().addListener((MapChangeListener<String, Show.Thumb>) change -> fill());
+        show.thumbs().addListener((MapChangeListener<String, Results.Thumb>) change -> fill());
         show.troubled().addListener((SetChangeListener<String>) change -> fill());
         workbench.studioProperty().addListener((o, a, b) -> fill());
         workbench.shownProperty().addListener((o, a, b) -> {
@@ -128,7 +128,7 @@ final class TrayView extends StackPane {
     }
 
     /** The small picture of a stone, drawn once as long as it is the same. */
-    private Image still(Show.Thumb thumb, double lightFrom) {
+    private Image still(Results.Thumb thumb, double lightFrom) {
         String id = thumb.project().id();
         Still known = stills.get(id);
         if (known == null || known.of != thumb.picture() || known.lightFrom != lightFrom) {
@@ -142,7 +142,7 @@ final class TrayView extends StackPane {
         StackPane picture = new StackPane();
         picture.setMinSize(60, HIGH + 4);
         picture.setPrefHeight(HIGH + 4);
-        Show.Thumb thumb = show.thumbs().get(project.id());
+        Results.Thumb thumb = show.thumbs().get(project.id());
         String state = show.troubled().contains(project.id()) ? "cannot be worked out" : "being planned";
         if (thumb != null) {
             PaintPlan plan = thumb.plan();

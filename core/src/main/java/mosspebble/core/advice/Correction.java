@@ -14,7 +14,7 @@ import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.drying.Climate;
 import mosspebble.core.drying.Drying;
-import mosspebble.core.plan.Look;
+import mosspebble.core.plan.StoneState;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Step;
 import mosspebble.core.units.Words;
@@ -98,7 +98,7 @@ public record Correction(String place, List<Repair> steps) {
             this.palette = palette;
             this.climate = climate;
             double half = Math.max(plan.survey().dome().outline().halfWidth(), plan.survey().dome().outline().halfHeight());
-            FilmMap films = plan.filmsAfter(done, Grid.around(plan.survey().dome().outline().halfWidth(), plan.survey().dome().outline().halfHeight(), Math.max(0.4, half / 200)), Look.DRY);
+            FilmMap films = plan.filmsAfter(done, Grid.around(plan.survey().dome().outline().halfWidth(), plan.survey().dome().outline().halfHeight(), Math.max(0.4, half / 200)), StoneState.DRY);
             this.table = films.table();
             this.film = films.at(x, y);
             List<Film> whole = table.stack(film);

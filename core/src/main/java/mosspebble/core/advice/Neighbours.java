@@ -9,7 +9,7 @@ import java.util.TreeMap;
 import mosspebble.core.colour.ColourVision;
 import mosspebble.core.colour.Lab;
 import mosspebble.core.colour.Palette;
-import mosspebble.core.plan.Look;
+import mosspebble.core.plan.StoneState;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.project.Habits;
 import mosspebble.core.sketch.Overlap;
@@ -120,7 +120,7 @@ public final class Neighbours {
         palette.colours(plan.project().colours()).forEach((slot, colour) -> colours.put(slot, colour.optics().full().toSrgb()));
         Optional<Palette.Colour> ground = plan.project().ground().flatMap(palette::colour).filter(g -> plan.project().habits().ground() != Habits.Ground.BARE);
         Srgb dry = ground.map(g -> g.optics().full().toSrgb()).orElse(plan.survey().stone().colour());
-        Srgb sealed = ground.isPresent() ? dry : PaintPlan.bare(plan.survey().stone(), Look.SEALED).toSrgb();
+        Srgb sealed = ground.isPresent() ? dry : PaintPlan.bare(plan.survey().stone(), StoneState.SEALED).toSrgb();
         List<Apart> found = new ArrayList<>();
         for (Edge edge : edges(plan.design().get())) {
             Srgb one = colours.get(edge.one());

@@ -13,7 +13,7 @@ import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.PaintKind;
 import mosspebble.core.colour.Palette;
-import mosspebble.core.plan.Look;
+import mosspebble.core.plan.StoneState;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.project.Habits;
 import mosspebble.core.sketch.PlacedDesign;
@@ -108,7 +108,7 @@ public final class Schemes {
         List<Candidate> pens = palette.shelf().ofKind(PaintKind.PEN).stream().map(p -> Candidate.of(palette.colour(Mix.of(p.id())).orElseThrow())).toList();
         List<Neighbours.Edge> edges = Neighbours.edges(design.get());
         Optional<Palette.Colour> ground = plan.project().ground().flatMap(palette::colour).filter(g -> plan.project().habits().ground() != Habits.Ground.BARE);
-        Srgb behind = ground.map(g -> g.optics().full().toSrgb()).orElse(PaintPlan.bare(plan.survey().stone(), plan.project().habits().outdoors() ? Look.SEALED : Look.DRY).toSrgb());
+        Srgb behind = ground.map(g -> g.optics().full().toSrgb()).orElse(PaintPlan.bare(plan.survey().stone(), plan.project().habits().outdoors() ? StoneState.SEALED : StoneState.DRY).toSrgb());
         Candidate back = new Candidate(Mix.of("-"), behind, seen(behind));
         Set<String> lines = new HashSet<>();
         for (Slot slot : design.get().slots()) {

@@ -6,7 +6,7 @@ import mosspebble.core.area.Mask;
 import mosspebble.core.coats.FilmMap;
 import mosspebble.core.coats.FilmTable;
 import mosspebble.core.coats.SoakIn;
-import mosspebble.core.plan.Look;
+import mosspebble.core.plan.StoneState;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Step;
 import mosspebble.core.project.Side;
@@ -21,13 +21,13 @@ public final class EdgePicture {
     private final PaintPlan plan;
     private final EdgeStrip strip;
     private final Grid grid;
-    private final Look look;
+    private final StoneState look;
 
     /**
      * @param columns pixels along the girdle, 2 to 4000
      * @throws java.util.NoSuchElementException if the plan has no painted edge
      */
-    public EdgePicture(PaintPlan plan, int columns, Look look) {
+    public EdgePicture(PaintPlan plan, int columns, StoneState look) {
         this.plan = plan;
         this.strip = plan.edge().orElseThrow();
         this.look = look;

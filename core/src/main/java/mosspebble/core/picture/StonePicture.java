@@ -14,7 +14,7 @@ import mosspebble.core.coats.Sheen;
 import mosspebble.core.coats.SoakIn;
 import mosspebble.core.colour.Lab;
 import mosspebble.core.colour.Xyz;
-import mosspebble.core.plan.Look;
+import mosspebble.core.plan.StoneState;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Step;
 import mosspebble.core.sketch.PlacedPart;
@@ -37,18 +37,18 @@ public final class StonePicture {
     private record Change(int column, int row, int columns, int rows, int[] values, List<int[]> within) {}
 
     private final StoneTerrain terrain;
-    private final Look look;
+    private final StoneState look;
     private final int[] bare;
     private final List<Change> changes = new ArrayList<>();
     private float sealedGloss = 0.30f;
 
-    private StonePicture(StoneTerrain terrain, Look look, int[] bare) {
+    private StonePicture(StoneTerrain terrain, StoneState look, int[] bare) {
         this.terrain = terrain;
         this.look = look;
         this.bare = bare;
     }
 
-    public static StonePicture of(PaintPlan plan, StoneTerrain terrain, Look look) {
+    public static StonePicture of(PaintPlan plan, StoneTerrain terrain, StoneState look) {
         FilmTable table = new FilmTable(PaintPlan.bare(plan.survey().stone(), look), SoakIn.share(plan.survey().stone()));
         int ground = table.film(0).look().toSrgb().rgb();
         int[] bare = new int[terrain.grid.cells()];
@@ -315,7 +315,7 @@ public final class StonePicture {
             um -= layer.coat().orElseThrow().optics().isClear() ? layer.layerUm() : 0;
         }
         Lab lab = film.lab();
-        int rgb = look == Look.WET && coat.dryingShift() != 0
+        int rgb = look == StoneState.WET && coat.dryingShift() != 0
                 ? new Lab(Math.min(100, Math.max(0, lab.l() + coat.dryingShift())), lab.a(), lab.b()).toXyz().toSrgb().rgb()
                 : film.look().toSrgb().rgb();
         return (int) Math.min(255, Math.round(um)) << 24 | rgb;
@@ -413,8 +413,8 @@ public final class StonePicture {
         hy /= hs;
         hz /= hs;
         float relief = (float) (0.001 / (2 * grid.cellMm()));
-        float gloss = look == Look.SEALED ? sealedGloss : look == Look.WET ? 0.20f : 0.035f;
-        int power = look == Look.DRY ? 3 : 5;
+        float gloss = look == StoneState.SEALED ? sealedGloss : look == StoneState.WET ? 0.20f : 0.035f;
+        int power = look == StoneState.DRY ? 3 : 5;
         float[] show = new float[256];
         for (int um = 0; um < 256; um++) {
             show[um] = (float) (0.06 + 0.94 * Math.exp(-um / SMOOTHING_UM));

@@ -72,8 +72,8 @@ public final class BuildUp {
         this.remembered = remembered;
         this.grid = surface.grid();
         double soak = SoakIn.share(surface.stone());
-        this.sealedBare = new FilmTable(PaintPlan.bare(surface.stone(), Look.SEALED), soak);
-        this.films = new FilmMap(grid, new FilmTable(PaintPlan.bare(surface.stone(), Look.DRY), soak));
+        this.sealedBare = new FilmTable(PaintPlan.bare(surface.stone(), StoneState.SEALED), soak);
+        this.films = new FilmMap(grid, new FilmTable(PaintPlan.bare(surface.stone(), StoneState.DRY), soak));
     }
 
     Grid grid() {

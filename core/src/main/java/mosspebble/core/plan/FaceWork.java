@@ -17,7 +17,7 @@ import mosspebble.core.project.Habits;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Side;
 import mosspebble.core.project.Workshop;
-import mosspebble.core.sketch.Bed;
+import mosspebble.core.sketch.Support;
 import mosspebble.core.sketch.Designs;
 import mosspebble.core.sketch.Item;
 import mosspebble.core.sketch.PlacedDesign;
@@ -50,7 +50,7 @@ final class FaceWork {
         this.course = course;
         this.side = project.sides().backUp() ? Side.BACK : Side.FRONT;
         this.built = new BuildUp(Surface.face(side, survey, remembered), course, habits, palette, workshop.climate(), remembered);
-        this.design = project.sketch().flatMap(sketch -> Designs.place(sketch, workshop.repertoire(), new Bed(survey, project.viewpoint()), remembered));
+        this.design = project.sketch().flatMap(sketch -> Designs.place(sketch, workshop.repertoire(), new Support(survey, project.viewpoint()), remembered));
     }
 
     Optional<PlacedDesign> design() {
@@ -85,7 +85,7 @@ final class FaceWork {
     private Noticed paint(PlacedDesign placed, List<Item> left) {
         Map<String, Palette.Colour> colours = palette.colours(project.colours());
         Optional<Palette.Colour> ground = project.ground().flatMap(palette::colour);
-        Lab bareLab = Lab.of(PaintPlan.bare(survey.stone(), habits.outdoors() ? Look.SEALED : Look.DRY));
+        Lab bareLab = Lab.of(PaintPlan.bare(survey.stone(), habits.outdoors() ? StoneState.SEALED : StoneState.DRY));
         Regions cut = Regions.of(placed, survey, colours, project.blends(), ground, bareLab, palette, habits, remembered);
         List<Region> regions = cut.list();
         Paintability paintability = new Paintability(placed, cut.seen(), colours, palette, survey.stone().texture().pitMm(), remembered);
@@ -130,7 +130,7 @@ final class FaceWork {
         List<Region> bases = big.stream().map(regions::get).toList();
         double[] sizes = big.stream().mapToDouble(i -> areas[i]).toArray();
         double soak = SoakIn.share(survey.stone());
-        return remembered.recall(() -> PrimerChoice.of(bases, sizes, List.of(new FilmTable(PaintPlan.bare(survey.stone(), Look.DRY), soak), new FilmTable(PaintPlan.bare(survey.stone(), Look.SEALED), soak)), primers, habits),
+        return remembered.recall(() -> PrimerChoice.of(bases, sizes, List.of(new FilmTable(PaintPlan.bare(survey.stone(), StoneState.DRY), soak), new FilmTable(PaintPlan.bare(survey.stone(), StoneState.SEALED), soak)), primers, habits),
                 "primer", bases.stream().map(Region::colour).toList(), bases.stream().map(Region::what).toList(), bases.stream().map(Region::thin).toList(), bases.stream().map(Region::place).toList(), palette.shelf(), survey.stone(),
                 habits.primer(), habits.tolerance())
                 .map(p -> new PrimerChoice(p.primer(), p.coats(), p.regions().stream().map(big::get).toList(), p.why()));

@@ -140,8 +140,8 @@ public record PaintPlan(List<FacePlan> faces, Optional<EdgeStrip> edge, Schedule
         return readyAfter().minus(handTime());
     }
 
-    /** Look of the bare stone. */
-    public static Spectrum bare(Stone stone, Look look) {
+    /** How the bare stone looks. */
+    public static Spectrum bare(Stone stone, StoneState look) {
         return switch (look) {
             case DRY -> Spectrum.of(stone.colour());
             case WET -> WetStone.wet(stone);
@@ -150,12 +150,12 @@ public record PaintPlan(List<FacePlan> faces, Optional<EdgeStrip> edge, Schedule
     }
 
     /** An empty film map of the stone, to lay steps on. */
-    public FilmMap bareFilms(Grid grid, Look look) {
+    public FilmMap bareFilms(Grid grid, StoneState look) {
         return new FilmMap(grid, new FilmTable(bare(survey().stone(), look), SoakIn.share(survey().stone())));
     }
 
     /** The films of the face that is up after so many steps. */
-    public FilmMap filmsAfter(int done, Grid grid, Look look) {
+    public FilmMap filmsAfter(int done, Grid grid, StoneState look) {
         FilmMap films = bareFilms(grid, look);
         for (Step step : steps().subList(0, done)) {
             step.layer().filter(l -> l.side() == up().side()).ifPresent(l -> films.lay(Mask.of(l.place(), grid), l.load().coat(), l.coats()));

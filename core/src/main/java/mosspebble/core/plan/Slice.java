@@ -34,7 +34,7 @@ public final class Slice {
 
     public Slice(PaintPlan plan) {
         this.plan = plan;
-        this.table = new FilmTable(PaintPlan.bare(plan.survey().stone(), Look.DRY), SoakIn.share(plan.survey().stone()));
+        this.table = new FilmTable(PaintPlan.bare(plan.survey().stone(), StoneState.DRY), SoakIn.share(plan.survey().stone()));
         for (Step step : plan.steps()) {
             places.add(!step.place().isEmpty() && step.side() == plan.up().side() ? Optional.of(new IndexedPointInAreaLocator(step.place())) : Optional.empty());
         }

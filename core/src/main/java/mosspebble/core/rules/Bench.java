@@ -6,12 +6,12 @@ import java.util.function.UnaryOperator;
 import mosspebble.core.area.Remembered;
 import mosspebble.core.colour.Lab;
 import mosspebble.core.colour.Palette;
-import mosspebble.core.plan.Look;
+import mosspebble.core.plan.StoneState;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.project.Habits;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Workshop;
-import mosspebble.core.sketch.Bed;
+import mosspebble.core.sketch.Support;
 import mosspebble.core.sketch.Item;
 import mosspebble.core.sketch.PlacedDesign;
 import mosspebble.core.sketch.PlacedItem;
@@ -44,8 +44,8 @@ record Bench(PaintPlan plan, Workshop workshop, Remembered remembered) {
     }
 
     /** What the sketch is laid on. */
-    Bed bed() {
-        return new Bed(survey(), project().viewpoint());
+    Support bed() {
+        return new Support(survey(), project().viewpoint());
     }
 
     /** The things that are laid on the stone. */
@@ -64,7 +64,7 @@ record Bench(PaintPlan plan, Workshop workshop, Remembered remembered) {
     }
 
     double sealedLightness() {
-        return Lab.of(PaintPlan.bare(survey().stone(), Look.SEALED)).l();
+        return Lab.of(PaintPlan.bare(survey().stone(), StoneState.SEALED)).l();
     }
 
     /** Whether the stone is so tight that paint hardly grips. */

@@ -13,7 +13,7 @@ import mosspebble.core.finding.Finding.Remedy;
 import mosspebble.core.finding.Finding;
 import mosspebble.core.plan.Paintability;
 import mosspebble.core.sketch.Item;
-import mosspebble.core.sketch.Manner;
+import mosspebble.core.sketch.ItemMode;
 import mosspebble.core.sketch.Subject;
 import mosspebble.core.units.Facts;
 import org.locationtech.jts.geom.Envelope;
@@ -46,7 +46,7 @@ final class FitsTools implements Rule {
         List<Remedy> remedies = new ArrayList<>();
         Envelope own = worst.item().silhouette().getEnvelopeInternal();
         Envelope face = on.survey().zones().face().getEnvelopeInternal();
-        if (item.manner() != Manner.WEARING && factor <= MOST_GROWTH && own.getWidth() * factor < 0.95 * face.getWidth() && own.getHeight() * factor < 0.95 * face.getHeight()) {
+        if (item.manner() != ItemMode.WEARING && factor <= MOST_GROWTH && own.getWidth() * factor < 0.95 * face.getWidth() && own.getHeight() * factor < 0.95 * face.getHeight()) {
             remedies.add(new Remedy(Cure.ENLARGE, Facts.of("factor", factor), p -> Bench.with(p, item, i -> i.at(i.placement().sizedBy(factor)))));
         }
         worst.finer().ifPresent(pen -> remedies.add(new Remedy(Cure.FINER_PEN, Facts.of("pen", pen.name()), p -> p.withColour(worst.part().part().slot(), Mix.of(pen.id())))));

@@ -12,7 +12,7 @@ import mosspebble.core.colour.PaintKind;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.finding.Code;
 import mosspebble.core.finding.Finding;
-import mosspebble.core.plan.Look;
+import mosspebble.core.plan.StoneState;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Planner;
 import mosspebble.core.units.Facts;
@@ -36,7 +36,7 @@ final class PaleNeedsPrimer implements Rule {
         Palette.Colour pale = palest.get();
         String paint = on.palette().shelf().words(pale.mix());
         Coat coat = new Coat(paint, pale.optics().full().toSrgb(), pale.optics(), pale.dryUm(), pale.dryingShift(), Sheen.SATIN, -1);
-        FilmTable bare = new FilmTable(PaintPlan.bare(on.survey().stone(), Look.SEALED), SoakIn.share(on.survey().stone()));
+        FilmTable bare = new FilmTable(PaintPlan.bare(on.survey().stone(), StoneState.SEALED), SoakIn.share(on.survey().stone()));
         int coats = bare.coatsToHide(0, coat, on.habits().tolerance(), Planner.MOST_COATS);
         return coats <= 2 ? List.of() : List.of(Finding.of(Code.PALE_NEEDS_PRIMER, Facts.of("paint", paint).and("coats", coats).and("most", Planner.MOST_COATS)));
     }

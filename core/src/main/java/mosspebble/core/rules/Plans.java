@@ -13,7 +13,7 @@ import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Planner;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Workshop;
-import mosspebble.core.sketch.Bed;
+import mosspebble.core.sketch.Support;
 import mosspebble.core.sketch.Designs;
 import mosspebble.core.sketch.Item;
 import mosspebble.core.sketch.Repertoire;
@@ -131,7 +131,7 @@ public final class Plans {
 
     private static boolean lies(Item item, Project project, Survey survey, Workshop workshop) {
         try {
-            Designs.place(new Sketch(List.of(item)), workshop.repertoire(), new Bed(survey, project.viewpoint()));
+            Designs.place(new Sketch(List.of(item)), workshop.repertoire(), new Support(survey, project.viewpoint()));
             return true;
         } catch (RuntimeException | StackOverflowError e) {
             return false;

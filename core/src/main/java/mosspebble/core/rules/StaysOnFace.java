@@ -11,11 +11,11 @@ import mosspebble.core.finding.Finding.Cure;
 import mosspebble.core.finding.Finding.Remedy;
 import mosspebble.core.finding.Finding.Weight;
 import mosspebble.core.finding.Finding;
-import mosspebble.core.sketch.Bed;
+import mosspebble.core.sketch.Support;
 import mosspebble.core.sketch.Designs;
 import mosspebble.core.sketch.Item;
 import mosspebble.core.sketch.LetterSetting;
-import mosspebble.core.sketch.Manner;
+import mosspebble.core.sketch.ItemMode;
 import mosspebble.core.sketch.PlacedItem;
 import mosspebble.core.sketch.PlacedPart;
 import mosspebble.core.sketch.Placement;
@@ -61,9 +61,9 @@ final class StaysOnFace implements Rule {
         }
         boolean offStone = !on.survey().zones().outline().covers(placed.silhouette());
         boolean word = item.subject() instanceof Subject.Word; // only words say their size; for others it is worked out when it is wanted
-        Item lying = item.lying(Manner.ON_STONE);
+        Item lying = item.lying(ItemMode.ON_STONE);
         Repertoire repertoire = on.workshop().repertoire();
-        Bed bed = on.bed();
+        Support bed = on.bed();
         Optional<Placement> fit = word ? on.remembered().recall(() -> Designs.fit(lying, repertoire, bed), "fit", lying, repertoire, on.survey().dome(), on.project().viewpoint()) : Optional.empty();
         Facts facts = Facts.of("part", worst.get().getKey()).and("mm", far).and("others", leaving.size() - 1).and("offStone", offStone);
         if (word && !onRim(item) && fit.isPresent()) {
@@ -71,7 +71,7 @@ final class StaysOnFace implements Rule {
         }
         List<Remedy> remedies = new ArrayList<>();
         if (!word || fit.isPresent()) {
-            remedies.add(Remedy.of(Cure.FIT_TO_FACE, p -> fit.or(() -> Designs.fit(lying, repertoire, bed)).map(f -> Bench.with(p, item, i -> i.lying(i.wearing() ? Manner.ON_STONE : i.manner()).at(f))).orElse(p)));
+            remedies.add(Remedy.of(Cure.FIT_TO_FACE, p -> fit.or(() -> Designs.fit(lying, repertoire, bed)).map(f -> Bench.with(p, item, i -> i.lying(i.wearing() ? ItemMode.ON_STONE : i.manner()).at(f))).orElse(p)));
         }
         if (!offStone && far < MEANT_MM) {
             remedies.add(Remedy.of(Cure.LET_RUN_OFF, p -> Bench.with(p, item, i -> i.room(i.marginMm(), i.mostTurn(), Math.ceil(far)))));

@@ -10,7 +10,7 @@ import mosspebble.core.finding.Finding.Remedy;
 import mosspebble.core.finding.Finding;
 import mosspebble.core.plan.Paintability;
 import mosspebble.core.sketch.Item;
-import mosspebble.core.sketch.Manner;
+import mosspebble.core.sketch.ItemMode;
 import mosspebble.core.sketch.Subject;
 import mosspebble.core.units.Facts;
 
@@ -38,7 +38,7 @@ final class StrokesApart implements Rule {
         if (letters && item.subject() instanceof Subject.Word word && word.setting().space() <= 0.9) {
             double em = Math.max(0.02, (found.neededMm() - found.gapMm()) / item.placement().scale() * 0.75);
             remedies.add(Remedy.of(Cure.SPACE_LETTERS, p -> Bench.with(p, item, i -> i.showing(word.with(word.setting().spaced(word.setting().optical(), word.setting().space() + em, word.setting().lineStep()))))));
-        } else if (item.manner() != Manner.WEARING && found.gapMm() > 0.05 && found.neededMm() / found.gapMm() < 2.5) {
+        } else if (item.manner() != ItemMode.WEARING && found.gapMm() > 0.05 && found.neededMm() / found.gapMm() < 2.5) {
             double factor = 1.02 * found.neededMm() / found.gapMm();
             remedies.add(new Remedy(Cure.ENLARGE, Facts.of("factor", factor), p -> Bench.with(p, item, i -> i.at(i.placement().sizedBy(factor)))));
         }

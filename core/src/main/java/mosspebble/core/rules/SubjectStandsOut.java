@@ -7,7 +7,7 @@ import mosspebble.core.colour.Lab;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.finding.Code;
 import mosspebble.core.finding.Finding;
-import mosspebble.core.plan.Look;
+import mosspebble.core.plan.StoneState;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.project.Habits;
 import mosspebble.core.sketch.Item;
@@ -33,7 +33,7 @@ final class SubjectStandsOut implements Rule {
             return List.of();
         }
         Lab behind = on.project().ground().flatMap(on.palette()::colour).filter(g -> on.habits().ground() != Habits.Ground.BARE).map(Palette.Colour::lab)
-                .orElse(Lab.of(PaintPlan.bare(on.survey().stone(), on.habits().outdoors() ? Look.SEALED : Look.DRY)));
+                .orElse(Lab.of(PaintPlan.bare(on.survey().stone(), on.habits().outdoors() ? StoneState.SEALED : StoneState.DRY)));
         PlacedDesign design = on.plan().design().orElseThrow();
         Map<String, Palette.Colour> colours = on.colours();
         for (PlacedPart part : design.parts()) {

@@ -30,7 +30,7 @@ public final class Arrange {
      * @param seed another number gives another arrangement
      * @return as many placements, the main one first; empty if there is no room
      */
-    public static List<Placement> scattered(Motif motif, Bed bed, double marginMm, int count, long seed) {
+    public static List<Placement> scattered(Motif motif, Support bed, double marginMm, int count, long seed) {
         Geometry zone = Shapes.grown(bed.zones().face(), -marginMm);
         Optional<LargestFit.Fit> whole = LargestFit.centred(motif.sitting(), zone, 0, 0, 0.9);
         if (whole.isEmpty()) {
@@ -72,7 +72,7 @@ public final class Arrange {
      *
      * @return the one on top first; empty if there is no room
      */
-    public static List<Placement> ring(Motif motif, Bed bed, double marginMm, int count) {
+    public static List<Placement> ring(Motif motif, Support bed, double marginMm, int count) {
         Geometry zone = Shapes.grown(bed.zones().face(), -marginMm);
         Geometry hull = motif.sitting().convexHull();
         Coordinate middle = LargestFit.middle(motif.sitting());
@@ -113,7 +113,7 @@ public final class Arrange {
     }
 
     /** The marks of the relief that a thing can be set on: bumps, dents, holes and flats of the side that is up. */
-    public static List<Patch> places(Bed bed) {
+    public static List<Patch> places(Support bed) {
         return bed.dome().patches().stream().filter(p -> p.kind() != Patch.Kind.CRACK).toList();
     }
 
@@ -140,7 +140,7 @@ public final class Arrange {
      * @param spot what must be hidden, mm
      * @return empty if not even half as large again it would
      */
-    public static Optional<Placement> covering(PlacedItem placed, Geometry spot, Bed bed) {
+    public static Optional<Placement> covering(PlacedItem placed, Geometry spot, Support bed) {
         Placement now = placed.item().placement();
         Coordinate pivot = new Coordinate(now.x(), now.y());
         Geometry zone = bed.zones().outline();
@@ -163,7 +163,7 @@ public final class Arrange {
     }
 
     /** Angle by which the stone's long axis leans from upright, degrees, -90 to 90: that of the smallest moment of inertia of its outline's corners. */
-    public static double longAxis(Bed bed) {
+    public static double longAxis(Support bed) {
         Geometry outline = bed.zones().outline();
         Coordinate middle = outline.getCentroid().getCoordinate();
         double xx = 0;

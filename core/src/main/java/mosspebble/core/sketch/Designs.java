@@ -71,7 +71,7 @@ public final class Designs {
         List<MotifPart> parts = new ArrayList<>();
         if (dots.bandMm() > 0) {
             slots.add(LINES);
-            parts.add(new MotifPart("lines", "lines beside the dots", Role.LINE, LINES.id(), disc.getBoundary(), BORDER_PEN, 0, false, Sits.ALWAYS, Optional.empty()));
+            parts.add(new MotifPart("lines", "lines beside the dots", Role.LINE, LINES.id(), disc.getBoundary(), BORDER_PEN, 0, false, Presence.ALWAYS, Optional.empty()));
         }
         parts.add(dotPart(disc, DOTS, "dots"));
         if (dots.twoColours() || dots.series() == Subject.Series.ALTERNATING || dots.series() == Subject.Series.WALKING || dots.innerMm() > 0) {
@@ -82,12 +82,12 @@ public final class Designs {
     }
 
     private static MotifPart dotPart(Geometry shape, Slot slot, String title) {
-        return new MotifPart(slot.id(), title, Role.FILL, slot.id(), shape, 0, 0, false, Sits.ALWAYS, Optional.empty());
+        return new MotifPart(slot.id(), title, Role.FILL, slot.id(), shape, 0, 0, false, Presence.ALWAYS, Optional.empty());
     }
 
     private static Motif guideMotif(Subject.Guide guide, Geometry lines) {
         Geometry disc = DotRing.disc(FACTORY, new Coordinate(0, 0), 1);
-        MotifPart part = new MotifPart("guide", guide.kind().title().toLowerCase(Locale.ROOT), Role.GUIDE, "pencil", lines, 0, 0, false, Sits.ALWAYS, Optional.empty());
+        MotifPart part = new MotifPart("guide", guide.kind().title().toLowerCase(Locale.ROOT), Role.GUIDE, "pencil", lines, 0, 0, false, Presence.ALWAYS, Optional.empty());
         return new Motif("guide", guide.kind().title(), List.of(new Slot("pencil", "Pencil", Srgb.ofHex("#4e4f52"))), List.of(part), disc, disc, guide.kind().wholeStone(), guide.kind().wholeStone());
     }
 
@@ -118,7 +118,7 @@ public final class Designs {
     }
 
     /** The largest placement of one thing of a sketch, with its own margin, turn and run-off; cracks are kept off. */
-    public static Optional<Placement> fit(Item item, Repertoire repertoire, Bed bed) {
+    public static Optional<Placement> fit(Item item, Repertoire repertoire, Support bed) {
         return fit(item, repertoire, bed, Shapes.nothing());
     }
 
@@ -127,7 +127,7 @@ public final class Designs {
      *
      * @param taken mm
      */
-    public static Optional<Placement> fit(Item item, Repertoire repertoire, Bed bed, Geometry taken) {
+    public static Optional<Placement> fit(Item item, Repertoire repertoire, Support bed, Geometry taken) {
         if (item.subject() instanceof Subject.Word word && word.setting().path() == LetterSetting.Path.RIM) {
             return face(word, repertoire).flatMap(face -> Lettering.largestOnRim(word, face, item, bed)).map(cap -> new Placement(0, 0, item.placement().turn(), cap));
         }
@@ -139,7 +139,7 @@ public final class Designs {
     }
 
     /** Where a thing may be: the face with its margin, or beyond it by the run-off, without the cracks. */
-    static Geometry room(Item item, Bed bed) {
+    static Geometry room(Item item, Support bed) {
         Geometry zone = Shapes.grown(bed.zones().face(), item.runOffMm() - item.marginMm());
         List<Geometry> cracks = bed.dome().patches().stream().filter(p -> p.kind() == Patch.Kind.CRACK)
                 .map(p -> (Geometry) FACTORY.createLineString(new Coordinate[] {new Coordinate(p.x(), p.y()), new Coordinate(p.toX(), p.toY())}).buffer(p.radiusMm())).toList();
@@ -156,16 +156,16 @@ public final class Designs {
     // --- placing
 
     /** The whole sketch on a stone; things whose motif, face or family is not in the repertoire are left out, and empty if all are. */
-    public static Optional<PlacedDesign> place(Sketch sketch, Repertoire repertoire, Bed bed) {
+    public static Optional<PlacedDesign> place(Sketch sketch, Repertoire repertoire, Support bed) {
         return place(sketch, repertoire, bed, new Remembered());
     }
 
     /** The same, with what was worked out before: things that did not change keep their areas. */
-    public static Optional<PlacedDesign> place(Sketch sketch, Repertoire repertoire, Bed bed, Remembered remembered) {
+    public static Optional<PlacedDesign> place(Sketch sketch, Repertoire repertoire, Support bed, Remembered remembered) {
         return remembered.recall(() -> placeAnew(sketch, repertoire, bed, remembered), "design", sketch, repertoire, bed.dome(), bed.viewpoint());
     }
 
-    private static Optional<PlacedDesign> placeAnew(Sketch sketch, Repertoire repertoire, Bed bed, Remembered remembered) {
+    private static Optional<PlacedDesign> placeAnew(Sketch sketch, Repertoire repertoire, Support bed, Remembered remembered) {
         List<PlacedItem> placed = new ArrayList<>();
         for (Item item : sketch.items()) {
             remembered.recall(() -> place(item, repertoire, bed, remembered).map(p -> near(p, bed)), "item", item, repertoire, bed.dome(), bed.viewpoint()).map(p -> item.leftOut().isEmpty() ? p : leftOut(p)).map(p -> item.matched() ? Pairs.matched(p) : p).filter(p -> !p.parts().isEmpty()).ifPresent(placed::add);
@@ -189,7 +189,7 @@ public final class Designs {
     }
 
     /** What of a thing many times the stone's size lies on the stone or near it; the rest is nobody's work and would take for ever. */
-    private static PlacedItem near(PlacedItem placed, Bed bed) {
+    private static PlacedItem near(PlacedItem placed, Support bed) {
         Envelope stone = bed.zones().outline().getEnvelopeInternal();
         double most = HUGE * Math.max(stone.getWidth(), stone.getHeight());
         if (placed.parts().stream().allMatch(p -> Math.max(p.drawn().getEnvelopeInternal().getWidth(), p.drawn().getEnvelopeInternal().getHeight()) <= most)) {
@@ -208,7 +208,7 @@ public final class Designs {
         return new PlacedItem(placed.item(), placed.motif(), placed.wears(), parts, Shapes.common(placed.silhouette(), frame));
     }
 
-    private static Optional<PlacedItem> place(Item item, Repertoire repertoire, Bed bed, Remembered remembered) {
+    private static Optional<PlacedItem> place(Item item, Repertoire repertoire, Support bed, Remembered remembered) {
         if (item.subject() instanceof Subject.Dots dots) {
             return border(item, dots, bed);
         }
@@ -227,7 +227,7 @@ public final class Designs {
     }
 
     /** The cracks of the stone as a pattern on it would see them: in its own units. */
-    private static Family.Site site(Item item, Bed bed, Repertoire repertoire) {
+    private static Family.Site site(Item item, Support bed, Repertoire repertoire) {
         List<Patch> cracks = bed.dome().patches().stream().filter(p -> p.kind() == Patch.Kind.CRACK).toList();
         if (!(item.subject() instanceof Subject.Pattern) || cracks.isEmpty()) {
             return Family.Site.plain();
@@ -238,7 +238,7 @@ public final class Designs {
         return new Family.Site(cracks.stream().map(c -> (LineString) back.transform(FACTORY.createLineString(new Coordinate[] {new Coordinate(c.x(), c.y()), new Coordinate(c.toX(), c.toY())}))).toList());
     }
 
-    private static Optional<PlacedItem> border(Item item, Subject.Dots dots, Bed bed) {
+    private static Optional<PlacedItem> border(Item item, Subject.Dots dots, Support bed) {
         Motif motif = dotMotif(dots);
         return dots(item, dots, bed.zones()).map(border -> {
             List<PlacedPart> parts = new ArrayList<>();
@@ -276,7 +276,7 @@ public final class Designs {
         return new PlacedItem(placed.item(), placed.motif(), placed.wears(), parts, Shapes.union(parts.stream().filter(p -> p.part().isArea()).map(PlacedPart::drawn).toList()));
     }
 
-    private static PlacedItem straightened(PlacedItem placed, Bed bed) {
+    private static PlacedItem straightened(PlacedItem placed, Support bed) {
         Envelope box = new Envelope();
         placed.parts().forEach(p -> box.expandToInclude(p.drawn().getEnvelopeInternal()));
         Optional<EyeWarp> warp = EyeWarp.of(box, bed);
@@ -303,7 +303,7 @@ public final class Designs {
         List<PlacedPart> parts = new ArrayList<>();
         List<Geometry> areas = new ArrayList<>();
         for (MotifPart part : motif.parts()) {
-            if (part.sits() == (wearing ? Sits.ON_STONE : Sits.WEARING)) {
+            if (part.sits() == (wearing ? Presence.ON_STONE : Presence.WEARING)) {
                 continue;
             }
             Geometry own = item.mirrored() ? litAsBefore(part, flip.transform(part.shape()), motif, flip) : part.shape();

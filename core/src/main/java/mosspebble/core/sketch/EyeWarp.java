@@ -20,7 +20,7 @@ final class EyeWarp {
     private final Envelope box;
     private final Coordinate[] moved = new Coordinate[(KNOTS + 1) * (KNOTS + 1)];
 
-    private EyeWarp(Envelope box, Bed bed) {
+    private EyeWarp(Envelope box, Support bed) {
         this.box = box;
         Eye eye = bed.viewpoint().eye();
         double plate = bed.dome().heightAt(box.centre().x, box.centre().y);
@@ -36,16 +36,16 @@ final class EyeWarp {
     }
 
     /** @param flat mm; what lies off the stone stays as it was */
-    static Geometry straightened(Geometry flat, Bed bed) {
+    static Geometry straightened(Geometry flat, Support bed) {
         return straightened(flat, flat.getEnvelopeInternal(), bed);
     }
 
     /** @param box of the whole layout that the shape belongs to */
-    static Geometry straightened(Geometry flat, Envelope box, Bed bed) {
+    static Geometry straightened(Geometry flat, Envelope box, Support bed) {
         return of(box, bed).map(warp -> warp.apply(flat)).orElse(flat);
     }
 
-    static Optional<EyeWarp> of(Envelope box, Bed bed) {
+    static Optional<EyeWarp> of(Envelope box, Support bed) {
         return box.getWidth() > 1e-6 && box.getHeight() >= 0 ? Optional.of(new EyeWarp(grown(box), bed)) : Optional.empty();
     }
 

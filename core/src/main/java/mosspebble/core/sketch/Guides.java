@@ -22,7 +22,7 @@ public final class Guides {
     private Guides() {}
 
     /** The lines, mm, within face and shoulder; may be empty if there is no room. */
-    public static Geometry lines(Subject.Guide guide, Item item, Bed bed) {
+    public static Geometry lines(Subject.Guide guide, Item item, Support bed) {
         List<Geometry> lines = new ArrayList<>();
         Geometry room = bed.zones().paintable();
         Envelope box = room.getEnvelopeInternal();

@@ -20,7 +20,7 @@ import mosspebble.core.units.Numbers;
  * @param leftOut ids, as in the motif, of parts that are left out
  * @param group things of one group are moved together
  */
-public record Item(String id, Subject subject, Manner manner, Placement placement, double marginMm, double mostTurn, double runOffMm, double fringeMm, boolean mirrored, boolean matched,
+public record Item(String id, Subject subject, ItemMode manner, Placement placement, double marginMm, double mostTurn, double runOffMm, double fringeMm, boolean mirrored, boolean matched,
         Set<String> leftOut, Optional<String> group) {
 
     public Item {
@@ -46,12 +46,12 @@ public record Item(String id, Subject subject, Manner manner, Placement placemen
     }
 
     /** A thing as it is taken up first. */
-    public static Item of(Subject subject, Manner manner, Placement placement, double marginMm) {
+    public static Item of(Subject subject, ItemMode manner, Placement placement, double marginMm) {
         return new Item("", subject, manner, placement, marginMm, 0, 0, 0, false, false, Set.of(), Optional.empty());
     }
 
     public boolean wearing() {
-        return manner == Manner.WEARING;
+        return manner == ItemMode.WEARING;
     }
 
     /** A part or colour slot of this thing as it is called in the whole sketch. */
@@ -63,7 +63,7 @@ public record Item(String id, Subject subject, Manner manner, Placement placemen
         return new Item(id, subject, manner, newPlacement, marginMm, mostTurn, runOffMm, fringeMm, mirrored, matched, leftOut, group);
     }
 
-    public Item lying(Manner newManner) {
+    public Item lying(ItemMode newManner) {
         return new Item(id, subject, newManner, placement, marginMm, mostTurn, runOffMm, fringeMm, mirrored, matched, leftOut, group);
     }
 

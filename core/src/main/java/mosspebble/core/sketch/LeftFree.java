@@ -85,7 +85,7 @@ final class LeftFree {
         List<PlacedItem> changed = new ArrayList<>(items);
         for (int i = 0; i < items.size(); i++) {
             PlacedItem over = items.get(i);
-            if (over.item().manner() != Manner.LEFT_FREE) {
+            if (over.item().manner() != ItemMode.LEFT_FREE) {
                 continue;
             }
             List<PlacedPart> outstanding = outstanding(over);
@@ -97,7 +97,7 @@ final class LeftFree {
             }
             int cover = -1;
             for (int k = i - 1; k >= 0 && cover < 0; k--) {
-                boolean paints = items.get(k).item().manner() != Manner.LEFT_FREE && items.get(k).parts().stream().anyMatch(p -> p.part().role() == Role.FILL);
+                boolean paints = items.get(k).item().manner() != ItemMode.LEFT_FREE && items.get(k).parts().stream().anyMatch(p -> p.part().role() == Role.FILL);
                 cover = paints && items.get(k).silhouette().intersects(kept) ? k : -1;
             }
             changed.set(i, lines(over, kept, outstanding));
@@ -119,7 +119,7 @@ final class LeftFree {
     private static PlacedItem lines(PlacedItem over, Geometry kept, List<PlacedPart> outstanding) {
         List<PlacedPart> parts = new ArrayList<>();
         MotifPart any = over.parts().get(0).part();
-        parts.add(new PlacedPart(new MotifPart(over.item().named("free-edge"), "edge of what stays free", Role.GUIDE, any.slot(), kept.getBoundary(), 0, 0, false, Sits.ALWAYS, Optional.empty()), kept.getBoundary(), Shapes.nothing()));
+        parts.add(new PlacedPart(new MotifPart(over.item().named("free-edge"), "edge of what stays free", Role.GUIDE, any.slot(), kept.getBoundary(), 0, 0, false, Presence.ALWAYS, Optional.empty()), kept.getBoundary(), Shapes.nothing()));
         over.parts().stream().filter(p -> p.part().role() != Role.FILL && !outstanding.contains(p)).forEach(parts::add);
         return new PlacedItem(over.item(), over.motif(), over.wears(), parts, kept);
     }

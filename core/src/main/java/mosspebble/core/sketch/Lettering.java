@@ -125,7 +125,7 @@ public final class Lettering {
     }
 
     private static MotifPart part(String id, String title, Role role, Slot slot, Geometry shape, double penMm) {
-        return new MotifPart(id, title, role, slot.id(), shape, penMm, 0, false, Sits.ALWAYS, Optional.empty());
+        return new MotifPart(id, title, role, slot.id(), shape, penMm, 0, false, Presence.ALWAYS, Optional.empty());
     }
 
     /** Half the width of the widest stroke: the largest disc in the letter. */
@@ -156,7 +156,7 @@ public final class Lettering {
      *
      * @return parts in mm; empty if it is longer than the rim
      */
-    static Optional<Motif> onRim(Subject.Word word, Typeface face, Item item, Bed bed) {
+    static Optional<Motif> onRim(Subject.Word word, Typeface face, Item item, Support bed) {
         double cap = item.placement().scale();
         List<Row> rows = rows(word, face);
         boolean below = Math.abs(item.placement().turn()) > 90;
@@ -186,7 +186,7 @@ public final class Lettering {
         }));
     }
 
-    private static Optional<LinearRing> rim(Bed bed, double insetMm) {
+    private static Optional<LinearRing> rim(Support bed, double insetMm) {
         return Shapes.ring(Shapes.grown(bed.zones().paintable(), -insetMm));
     }
 
@@ -207,7 +207,7 @@ public final class Lettering {
     }
 
     /** The largest cap height with which the word goes on the rim, and leaves most of the way to the middle free; mm. */
-    static Optional<Double> largestOnRim(Subject.Word word, Typeface face, Item item, Bed bed) {
+    static Optional<Double> largestOnRim(Subject.Word word, Typeface face, Item item, Support bed) {
         Envelope box = bed.zones().paintable().getEnvelopeInternal();
         double low = 0;
         double high = Math.min(box.getWidth(), box.getHeight()) / 8;
@@ -332,7 +332,7 @@ public final class Lettering {
     }
 
     /** The break with which the letters become largest on this face; empty if none fits. */
-    public static Optional<Arranged> arranged(Subject.Word word, Typeface face, Bed bed, double marginMm) {
+    public static Optional<Arranged> arranged(Subject.Word word, Typeface face, Support bed, double marginMm) {
         List<String> words = List.of(word.text().strip().split("\\s+"));
         List<List<String>> breaks = new ArrayList<>();
         breaks(words, 0, new ArrayList<>(), breaks);

@@ -17,7 +17,7 @@ import org.locationtech.jts.geom.Geometry;
  * @param mirror id of its mirror partner
  */
 public record MotifPart(String id, String title, Role role, String slot, Geometry shape, double penMm, double roundness, boolean outlined,
-        Sits sits, Optional<String> mirror) {
+        Presence sits, Optional<String> mirror) {
 
     public MotifPart {
         Objects.requireNonNull(role);

@@ -26,7 +26,7 @@ public record Sketch(List<Item> items) {
     }
 
     /** One thing alone. */
-    public static Sketch of(Subject subject, Manner manner, Placement placement, double marginMm) {
+    public static Sketch of(Subject subject, ItemMode manner, Placement placement, double marginMm) {
         return new Sketch(List.of(Item.of(subject, manner, placement, marginMm)));
     }
 

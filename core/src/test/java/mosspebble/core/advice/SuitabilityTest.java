@@ -12,7 +12,7 @@ import mosspebble.core.advice.Suitability;
 import mosspebble.core.sketch.Motif;
 import mosspebble.core.sketch.MotifPart;
 import mosspebble.core.sketch.Role;
-import mosspebble.core.sketch.Sits;
+import mosspebble.core.sketch.Presence;
 import mosspebble.core.sketch.Slot;
 import mosspebble.core.sketch.WayUp;
 import mosspebble.core.stone.Form;
@@ -38,7 +38,7 @@ class SuitabilityTest {
     }
 
     private static MotifPart part(String id, Geometry shape, Optional<String> mirror) {
-        return new MotifPart(id, id, Role.FILL, "wall", shape, 0, 0.4, false, Sits.ALWAYS, mirror);
+        return new MotifPart(id, id, Role.FILL, "wall", shape, 0, 0.4, false, Presence.ALWAYS, mirror);
     }
 
     private static Motif board(double wide, double high, MotifPart... more) {

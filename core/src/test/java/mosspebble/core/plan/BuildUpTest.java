@@ -47,13 +47,13 @@ import mosspebble.core.project.Light;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Workshop;
 import mosspebble.core.rules.Plans;
-import mosspebble.core.sketch.Manner;
+import mosspebble.core.sketch.ItemMode;
 import mosspebble.core.sketch.Motif;
 import mosspebble.core.sketch.MotifPart;
 import mosspebble.core.sketch.Placement;
 import mosspebble.core.sketch.Repertoire;
 import mosspebble.core.sketch.Role;
-import mosspebble.core.sketch.Sits;
+import mosspebble.core.sketch.Presence;
 import mosspebble.core.sketch.Sketch;
 import mosspebble.core.sketch.Slot;
 import mosspebble.core.sketch.Subject;
@@ -96,7 +96,7 @@ class BuildUpTest {
     }
 
     private static MotifPart part(String id, String slot, Geometry shape, double round) {
-        return new MotifPart(id, id, Role.FILL, slot, shape, 0, round, false, Sits.ALWAYS, Optional.empty());
+        return new MotifPart(id, id, Role.FILL, slot, shape, 0, round, false, Presence.ALWAYS, Optional.empty());
     }
 
     private static Geometry box(double x0, double y0, double x1, double y1) {
@@ -109,7 +109,7 @@ class BuildUpTest {
             colours.put("s" + i, Mix.of(STRIPES[i]));
         }
         colours.put("disc", Mix.of("palegreen"));
-        return Project.begin("p", "Flag", GREY).withSketch(Optional.of(Sketch.of(new Subject.Figure("flag"), Manner.ON_STONE, new Placement(0, 0, 0, 1), 0))).withColours(colours).withGround(Optional.of(Mix.of("umber")))
+        return Project.begin("p", "Flag", GREY).withSketch(Optional.of(Sketch.of(new Subject.Figure("flag"), ItemMode.ON_STONE, new Placement(0, 0, 0, 1), 0))).withColours(colours).withGround(Optional.of(Mix.of("umber")))
                 .withHabits(Habits.usual().with(Habits.Primer.NEVER));
     }
 
@@ -304,7 +304,7 @@ class BuildUpTest {
         Project blended = project().withBlend("s2", Blend.of(BlendKind.GRADIENT).withColours(List.of(Mix.of("white"))).withShape(180, 1, 0.5)).withHabits(project().habits().with(Light.NONE));
         PaintPlan plan = plan(blended);
         Grid grid = Grid.around(60, 50, 0.4);
-        StonePicture picture = StonePicture.of(plan, StoneTerrain.of(SURVEY, grid), Look.DRY);
+        StonePicture picture = StonePicture.of(plan, StoneTerrain.of(SURVEY, grid), StoneState.DRY);
         Geometry stripe = plan.design().orElseThrow().parts().get(2).drawn();
         int column = (int) ((stripe.getEnvelopeInternal().getMaxX() - 1.5 - grid.left()) / grid.cellMm());
         double before = -1;
@@ -322,7 +322,7 @@ class BuildUpTest {
         PaintPlan plan = plan(project());
         int step = index(plan, plan.steps().stream().filter(o -> o.kind() == Kind.FILL && o.coats() > 1).findFirst().orElseThrow().key());
         Grid grid = Grid.around(60, 50, 0.5);
-        StonePicture picture = StonePicture.of(plan, StoneTerrain.of(SURVEY, grid), Look.DRY);
+        StonePicture picture = StonePicture.of(plan, StoneTerrain.of(SURVEY, grid), StoneState.DRY);
         assertThat(picture.coats(step)).isEqualTo(plan.steps().get(step).coats());
         int[] first = new int[grid.cells()];
         int[] all = new int[grid.cells()];

@@ -23,13 +23,13 @@ import mosspebble.core.project.Light;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Workshop;
 import mosspebble.core.rules.Plans;
-import mosspebble.core.sketch.Manner;
+import mosspebble.core.sketch.ItemMode;
 import mosspebble.core.sketch.Motif;
 import mosspebble.core.sketch.MotifPart;
 import mosspebble.core.sketch.Placement;
 import mosspebble.core.sketch.Repertoire;
 import mosspebble.core.sketch.Role;
-import mosspebble.core.sketch.Sits;
+import mosspebble.core.sketch.Presence;
 import mosspebble.core.sketch.Sketch;
 import mosspebble.core.sketch.Slot;
 import mosspebble.core.sketch.Subject;
@@ -59,14 +59,14 @@ class LightAndLinesTest {
     }
 
     private static MotifPart part(String id, Geometry shape, double round) {
-        return new MotifPart(id, id, Role.FILL, id, shape, 0, round, round > 0, Sits.ALWAYS, Optional.empty());
+        return new MotifPart(id, id, Role.FILL, id, shape, 0, round, round > 0, Presence.ALWAYS, Optional.empty());
     }
 
     private static final Repertoire BALLS = Repertoire.of(List.of(new Motif("balls", "Balls", List.of(new Slot("ball", "Ball", Srgb.ofHex("#b3261e")), new Slot("spot", "Spot", Srgb.ofHex("#f6f4ee")), new Slot("near", "Near", Srgb.ofHex("#1f4e9c"))),
             List.of(part("ball", disc(0, 0, 18), 0.8), part("spot", disc(-6, -4, 4), 0), part("near", disc(14, 10, 7), 0.6)), disc(0, 0, 22), disc(0, 0, 22), false, false)), List.of(), List.of());
 
     private static Project project(Habits habits) {
-        return Project.begin("p", "Balls", Stone.cobble()).withSketch(Optional.of(Sketch.of(new Subject.Figure("balls"), Manner.ON_STONE, new Placement(0, 0, 0, 1), 0)))
+        return Project.begin("p", "Balls", Stone.cobble()).withSketch(Optional.of(Sketch.of(new Subject.Figure("balls"), ItemMode.ON_STONE, new Placement(0, 0, 0, 1), 0)))
                 .withColours(Map.of("ball", Mix.of("red"), "spot", Mix.of("white"), "near", Mix.of("blue"))).withGround(Optional.of(Mix.of("palegreen"))).withHabits(habits);
     }
 

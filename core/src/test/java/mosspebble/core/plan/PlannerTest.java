@@ -34,14 +34,14 @@ import mosspebble.core.rules.Plans;
 import mosspebble.core.sketch.Designs;
 import mosspebble.core.sketch.GuideKind;
 import mosspebble.core.sketch.Item;
-import mosspebble.core.sketch.Manner;
+import mosspebble.core.sketch.ItemMode;
 import mosspebble.core.sketch.Motif;
 import mosspebble.core.sketch.MotifPart;
 import mosspebble.core.sketch.PlacedItem;
 import mosspebble.core.sketch.Placement;
 import mosspebble.core.sketch.Repertoire;
 import mosspebble.core.sketch.Role;
-import mosspebble.core.sketch.Sits;
+import mosspebble.core.sketch.Presence;
 import mosspebble.core.sketch.Sketch;
 import mosspebble.core.sketch.Slot;
 import mosspebble.core.sketch.Subject;
@@ -72,7 +72,7 @@ class PlannerTest {
     }
 
     private static MotifPart part(String id, String slot, Geometry shape, Role role, boolean outlined) {
-        return new MotifPart(id, id, role, slot, shape, shape.getDimension() == 1 ? 0.7 : 0, role == Role.FILL ? 0.4 : 0, outlined, Sits.ALWAYS, Optional.empty());
+        return new MotifPart(id, id, role, slot, shape, shape.getDimension() == 1 ? 0.7 : 0, role == Role.FILL ? 0.4 : 0, outlined, Presence.ALWAYS, Optional.empty());
     }
 
     /** A gate: wall, door before it, knob on the door, a line across, a glint. */
@@ -89,7 +89,7 @@ class PlannerTest {
     private static Project project(Stone stone) {
         Placement fitted = Designs.fit(gate().motif("gate").orElseThrow(), Survey.of(stone).zones(), 2, 0).orElseThrow().placement();
         Map<String, Mix> colours = Map.of("wall", Mix.of("palegreen"), "door", Mix.of("darkred"), "knob", Mix.of("yellow"), "line", Mix.of("blackpen"), "glint", Mix.of("whitepen"));
-        return Project.begin("p", "Gate", stone).withSketch(Optional.of(Sketch.of(new Subject.Figure("gate"), Manner.ON_STONE, fitted, 2))).withColours(colours).withGround(Optional.of(Mix.of("blue")));
+        return Project.begin("p", "Gate", stone).withSketch(Optional.of(Sketch.of(new Subject.Figure("gate"), ItemMode.ON_STONE, fitted, 2))).withColours(colours).withGround(Optional.of(Mix.of("blue")));
     }
 
     @Test
@@ -123,7 +123,7 @@ class PlannerTest {
     void whatIsLeftFreeIsNotEvenGroundedAndGuidesAreNeverPainted() {
         Project project = project(DARK);
         PaintPlan plain = plan(project);
-        Sketch free = project.sketch().orElseThrow().with("", i -> i.lying(Manner.LEFT_FREE)).plus(Item.of(GuideKind.RINGS.usual(), Manner.ON_STONE, new Placement(0, 0, 0, 6), 0));
+        Sketch free = project.sketch().orElseThrow().with("", i -> i.lying(ItemMode.LEFT_FREE)).plus(Item.of(GuideKind.RINGS.usual(), ItemMode.ON_STONE, new Placement(0, 0, 0, 6), 0));
         PaintPlan kept = plan(project.withSketch(Optional.of(free)));
         Geometry silhouette = kept.design().orElseThrow().items().get(0).silhouette();
 
@@ -237,7 +237,7 @@ class PlannerTest {
         PaintPlan plan = plan(project);
         Grid grid = Grid.around(60, 50, 0.5);
         Step wall = first(plan, Kind.FILL, "wall");
-        FilmMap films = plan.filmsAfter(index(plan, wall) + 1, grid, Look.DRY);
+        FilmMap films = plan.filmsAfter(index(plan, wall) + 1, grid, StoneState.DRY);
         Lab full = Lab.of(wall.coat().orElseThrow().optics().full());
         Geometry inner = Shapes.grown(wall.place(), -1);
         SplittableRandom random = new SplittableRandom(3);
@@ -266,7 +266,7 @@ class PlannerTest {
     void thicknessIsTheSumOfTheCoatsAndTheSliceSeesTheSame() {
         PaintPlan plan = plan(project(DARK));
         int steps = plan.steps().size();
-        FilmMap films = plan.filmsAfter(steps, Grid.around(60, 50, 0.25), Look.DRY);
+        FilmMap films = plan.filmsAfter(steps, Grid.around(60, 50, 0.25), StoneState.DRY);
         List<Slice.Sample> cut = new Slice(plan).cut(steps, -30, 3.1, 30, 3.1, 61);
 
         int same = 0;
@@ -283,7 +283,7 @@ class PlannerTest {
     void thePictureShowsBareStoneFirstAndTheDoorAtTheEnd() {
         PaintPlan plan = plan(project(DARK).withHabits(Habits.usual().with(Light.NONE)));
         Grid grid = Grid.around(60, 50, 0.5);
-        StonePicture picture = StonePicture.of(plan, StoneTerrain.of(plan.survey(), grid), Look.DRY);
+        StonePicture picture = StonePicture.of(plan, StoneTerrain.of(plan.survey(), grid), StoneState.DRY);
         Geometry door = plan.design().orElseThrow().parts().get(1).drawn();
         Coordinate at = new Coordinate(door.getEnvelopeInternal().getMinX() + 3, door.getCentroid().getY() - 4);
         int column = (int) ((at.x - grid.left()) / grid.cellMm());

@@ -24,13 +24,13 @@ import mosspebble.core.project.Project;
 import mosspebble.core.project.Side;
 import mosspebble.core.project.Workshop;
 import mosspebble.core.rules.Plans;
-import mosspebble.core.sketch.Manner;
+import mosspebble.core.sketch.ItemMode;
 import mosspebble.core.sketch.Motif;
 import mosspebble.core.sketch.MotifPart;
 import mosspebble.core.sketch.Placement;
 import mosspebble.core.sketch.Repertoire;
 import mosspebble.core.sketch.Role;
-import mosspebble.core.sketch.Sits;
+import mosspebble.core.sketch.Presence;
 import mosspebble.core.sketch.Sketch;
 import mosspebble.core.sketch.Slot;
 import mosspebble.core.sketch.Subject;
@@ -65,7 +65,7 @@ class TwoFacesTest {
     }
 
     private static MotifPart part(String id, Geometry shape) {
-        return new MotifPart(id, id, Role.FILL, id, shape, 0, 0.4, true, Sits.ALWAYS, Optional.empty());
+        return new MotifPart(id, id, Role.FILL, id, shape, 0, 0.4, true, Presence.ALWAYS, Optional.empty());
     }
 
     private static Geometry box(double x0, double y0, double x1, double y1) {
@@ -73,7 +73,7 @@ class TwoFacesTest {
     }
 
     private static Optional<Sketch> sketch(String motif) {
-        return Optional.of(Sketch.of(new Subject.Figure(motif), Manner.ON_STONE, new Placement(0, 0, 0, 1), 0));
+        return Optional.of(Sketch.of(new Subject.Figure(motif), ItemMode.ON_STONE, new Placement(0, 0, 0, 1), 0));
     }
 
     private static Project front() {

@@ -23,7 +23,7 @@ import mosspebble.core.sketch.Designs;
 import mosspebble.core.sketch.Family;
 import mosspebble.core.sketch.GuideKind;
 import mosspebble.core.sketch.Item;
-import mosspebble.core.sketch.Manner;
+import mosspebble.core.sketch.ItemMode;
 import mosspebble.core.sketch.Motif;
 import mosspebble.core.sketch.MotifPart;
 import mosspebble.core.sketch.PlacedDesign;
@@ -31,7 +31,7 @@ import mosspebble.core.sketch.PlacedPart;
 import mosspebble.core.sketch.Placement;
 import mosspebble.core.sketch.Repertoire;
 import mosspebble.core.sketch.Role;
-import mosspebble.core.sketch.Sits;
+import mosspebble.core.sketch.Presence;
 import mosspebble.core.sketch.Sketch;
 import mosspebble.core.sketch.Slot;
 import mosspebble.core.sketch.Subject;
@@ -62,7 +62,7 @@ class WhateverIsAcceptedTest {
                 throw new IllegalStateException("made to fail");
             }
             var disc = new GeometryFactory().createPoint(new Coordinate(0, 0)).buffer(1, 16);
-            return Optional.of(new Motif("disc", "Disc", List.of(new Slot("body", "Body", Srgb.ofHex("#aa3322"))), List.of(new MotifPart("body", "body", Role.FILL, "body", disc, 0, 0.5, true, Sits.ALWAYS, Optional.empty())), disc, disc, true, false));
+            return Optional.of(new Motif("disc", "Disc", List.of(new Slot("body", "Body", Srgb.ofHex("#aa3322"))), List.of(new MotifPart("body", "body", Role.FILL, "body", disc, 0, 0.5, true, Presence.ALWAYS, Optional.empty())), disc, disc, true, false));
         }
 
         @Override
@@ -81,7 +81,7 @@ class WhateverIsAcceptedTest {
         }
     };
 
-    private static Item item(String id, Subject subject, Manner manner, Placement at, double fringeMm) {
+    private static Item item(String id, Subject subject, ItemMode manner, Placement at, double fringeMm) {
         return new Item(id, subject, manner, at, 2, 0, 0, fringeMm, false, false, Set.of(), Optional.empty());
     }
 
@@ -101,16 +101,16 @@ class WhateverIsAcceptedTest {
     @ParameterizedTest
     @EnumSource(GuideKind.class)
     void aGuideLeftFreeLeavesNothingFree(GuideKind kind) {
-        Item disc = item("", new Subject.Figure("disc"), Manner.ON_STONE, new Placement(0, 0, 0, 20), 0);
-        Item guide = item("g", kind.usual(), Manner.LEFT_FREE, new Placement(0, 0, 0, 1), 3);
+        Item disc = item("", new Subject.Figure("disc"), ItemMode.ON_STONE, new Placement(0, 0, 0, 20), 0);
+        Item guide = item("g", kind.usual(), ItemMode.LEFT_FREE, new Placement(0, 0, 0, 1), 3);
         assertThat(untroubled(disc, guide).design().orElseThrow().free().getArea()).isZero();
     }
 
     @ParameterizedTest
     @EnumSource(Subject.Becomes.class)
     void aStrokeOfAnyKindCanBeLeftFree(Subject.Becomes becomes) {
-        Item disc = item("", new Subject.Figure("disc"), Manner.ON_STONE, new Placement(0, 0, 0, 25), 0);
-        Item stroke = item("s", new Subject.Stroke(List.of(-8.0, 0.0, 8.0, 0.0, 8.0, 6.0), false, becomes, 1.5), Manner.LEFT_FREE, new Placement(0, 0, 0, 1), 2);
+        Item disc = item("", new Subject.Figure("disc"), ItemMode.ON_STONE, new Placement(0, 0, 0, 25), 0);
+        Item stroke = item("s", new Subject.Stroke(List.of(-8.0, 0.0, 8.0, 0.0, 8.0, 6.0), false, becomes, 1.5), ItemMode.LEFT_FREE, new Placement(0, 0, 0, 1), 2);
         assertThat(untroubled(disc, stroke).steps()).isNotEmpty();
     }
 
@@ -131,8 +131,8 @@ class WhateverIsAcceptedTest {
                 points.add((10 + 20 * random.nextDouble()) * Math.cos(angle) + random.nextDouble() / 3);
                 points.add((10 + 20 * random.nextDouble()) * Math.sin(angle) - random.nextDouble() / 7);
             }
-            Sketch sketch = new Sketch(List.of(item("", new Subject.Stroke(points, true, Subject.Becomes.AREA, 1), Manner.ON_STONE, new Placement(random.nextDouble(), 0, 0, 1), 0)));
-            assertThat(Designs.place(sketch, REPERTOIRE, new mosspebble.core.sketch.Bed(SURVEY, mosspebble.core.stone.Viewpoint.above())).orElseThrow().silhouette().getArea()).isPositive();
+            Sketch sketch = new Sketch(List.of(item("", new Subject.Stroke(points, true, Subject.Becomes.AREA, 1), ItemMode.ON_STONE, new Placement(random.nextDouble(), 0, 0, 1), 0)));
+            assertThat(Designs.place(sketch, REPERTOIRE, new mosspebble.core.sketch.Support(SURVEY, mosspebble.core.stone.Viewpoint.above())).orElseThrow().silhouette().getArea()).isPositive();
         }
     }
 
@@ -140,7 +140,7 @@ class WhateverIsAcceptedTest {
     @EnumSource(Subject.Series.class)
     void theSmallestDotsRoundAStoneAreNeverSmallerThanAToolSets(Subject.Series series) {
         Subject.Dots dots = Subject.Dots.usual().sized(0.3, 3, 4).inSeries(series, 0.1);
-        for (Manner manner : Manner.values()) {
+        for (ItemMode manner : ItemMode.values()) {
             PlacedDesign design = untroubled(item("", dots, manner, new Placement(0, 0, 0, 20), 0)).design().orElseThrow();
             for (PlacedPart part : design.parts()) {
                 for (int i = 0; part.part().isArea() && i < part.drawn().getNumGeometries(); i++) {
@@ -154,8 +154,8 @@ class WhateverIsAcceptedTest {
     @ParameterizedTest
     @ValueSource(doubles = {1, 70, 1000})
     void aThingManyTimesTheStonesSizeIsCutDownToWhatLiesNearIt(double times) {
-        Item disc = item("", new Subject.Figure("disc"), Manner.ON_STONE, new Placement(0, 0, 0, 25), 0);
-        Item huge = item("h", new Subject.Figure("disc"), Manner.LEFT_FREE, new Placement(10, 0, 0, Math.min(1000, 25 * times)), 6);
+        Item disc = item("", new Subject.Figure("disc"), ItemMode.ON_STONE, new Placement(0, 0, 0, 25), 0);
+        Item huge = item("h", new Subject.Figure("disc"), ItemMode.LEFT_FREE, new Placement(10, 0, 0, Math.min(1000, 25 * times)), 6);
         PlacedDesign design = untroubled(disc, huge).design().orElseThrow();
         for (PlacedPart part : design.parts()) {
             assertThat(part.drawn().getEnvelopeInternal().getDiameter()).isLessThan(12 * 96);
@@ -165,15 +165,15 @@ class WhateverIsAcceptedTest {
 
     @Test
     void aThingOfUsualSizeIsNotTouchedByThat() {
-        Item beyond = item("", new Subject.Figure("disc"), Manner.ON_STONE, new Placement(60, 0, 0, 40), 0);
+        Item beyond = item("", new Subject.Figure("disc"), ItemMode.ON_STONE, new Placement(60, 0, 0, 40), 0);
         assertThat(untroubled(beyond).design().orElseThrow().silhouette().getEnvelopeInternal().getMaxX()).isGreaterThan(99.9);
     }
 
     @Test
     void oneThingThatCannotBeWorkedOutIsNamedAndTheRestIsPlanned() {
         List<Throwable> troubled = new ArrayList<>();
-        Item disc = item("", new Subject.Figure("disc"), Manner.ON_STONE, new Placement(0, 0, 0, 20), 0);
-        Item bad = item("b", new Subject.Figure("troubled"), Manner.ON_STONE, new Placement(0, 0, 0, 5), 0);
+        Item disc = item("", new Subject.Figure("disc"), ItemMode.ON_STONE, new Placement(0, 0, 0, 20), 0);
+        Item bad = item("b", new Subject.Figure("troubled"), ItemMode.ON_STONE, new Placement(0, 0, 0, 5), 0);
 
         PaintPlan plan = plan(troubled, disc, bad);
 

@@ -37,7 +37,7 @@ class CompositionTest {
     }
 
     private static MotifPart part(String id, Geometry shape, Role role, String mirror) {
-        return new MotifPart(id, id.replace('-', ' '), role, "a", shape, shape.getDimension() == 1 ? 0.7 : 0, 0, false, Sits.ALWAYS, Optional.ofNullable(mirror));
+        return new MotifPart(id, id.replace('-', ' '), role, "a", shape, shape.getDimension() == 1 ? 0.7 : 0, 0, false, Presence.ALWAYS, Optional.ofNullable(mirror));
     }
 
     /** A face of a box, two eyes with glints, a whisker that stands out. */
@@ -49,10 +49,10 @@ class CompositionTest {
     }
 
     private static final Repertoire REPERTOIRE = Repertoire.of(List.of(face()), List.of(), Families.list());
-    private static final Bed BED = Bed.of(Survey.of(LARGE));
+    private static final Support BED = Support.of(Survey.of(LARGE));
 
     private static Item faceAt(double x, double y, double scale) {
-        return Item.of(new Subject.Figure("face"), Manner.ON_STONE, new Placement(x, y, 0, scale), 1);
+        return Item.of(new Subject.Figure("face"), ItemMode.ON_STONE, new Placement(x, y, 0, scale), 1);
     }
 
     private static PlacedDesign place(Item... items) {
@@ -85,9 +85,9 @@ class CompositionTest {
 
     @Test
     void whatIsLeftFreeIsCutFromTheNextThingBehindAndNothingElse() {
-        Item far = Item.of(new Subject.Pattern("bands", Map.of("bands", 4.0)), Manner.WEARING, new Placement(0, 0, 0, 30), 0);
-        Item cover = Item.of(new Subject.Pattern("cover", Map.of()), Manner.WEARING, new Placement(0, 0, 0, 30), 0);
-        PlacedDesign design = place(far, cover, faceAt(0, 0, 1.5).lying(Manner.LEFT_FREE));
+        Item far = Item.of(new Subject.Pattern("bands", Map.of("bands", 4.0)), ItemMode.WEARING, new Placement(0, 0, 0, 30), 0);
+        Item cover = Item.of(new Subject.Pattern("cover", Map.of()), ItemMode.WEARING, new Placement(0, 0, 0, 30), 0);
+        PlacedDesign design = place(far, cover, faceAt(0, 0, 1.5).lying(ItemMode.LEFT_FREE));
         Geometry free = design.items().get(2).silhouette();
         assertThat(design.items().get(1).silhouette().intersection(free).getArea()).as("the cover leaves it free").isLessThan(1e-6);
         assertThat(design.items().get(0).silhouette().covers(free)).as("the bands go on below it").isTrue();
@@ -97,14 +97,14 @@ class CompositionTest {
         Map<String, Double> exposed = Exposed.of(design, design.items().get(2).item().id());
         assertThat(exposed.values().stream().mapToDouble(Double::doubleValue).sum()).as("shares of what is seen").isCloseTo(1, within(0.01));
         assertThat(exposed.keySet()).allMatch(slot -> slot.startsWith("band"));
-        PlacedDesign alone = place(faceAt(0, 0, 1.5).lying(Manner.LEFT_FREE));
+        PlacedDesign alone = place(faceAt(0, 0, 1.5).lying(ItemMode.LEFT_FREE));
         assertThat(alone.free().getArea()).as("with nothing behind it the ground leaves it free").isCloseTo(free.getArea(), within(1e-6));
     }
 
     @Test
     void aFringeOnlyAddsFineStrokesAlongTheEdge() {
-        Geometry plain = place(faceAt(0, 0, 2).lying(Manner.LEFT_FREE)).free();
-        Geometry fringed = place(faceAt(0, 0, 2).lying(Manner.LEFT_FREE).fringed(2)).free();
+        Geometry plain = place(faceAt(0, 0, 2).lying(ItemMode.LEFT_FREE)).free();
+        Geometry fringed = place(faceAt(0, 0, 2).lying(ItemMode.LEFT_FREE).fringed(2)).free();
         assertThat(fringed.buffer(0.08).covers(plain)).as("nothing is taken away").isTrue();
         assertThat(plain.buffer(2.4).covers(fringed)).as("no longer than the fringe").isTrue();
         assertThat(fringed.getArea()).isBetween(plain.getArea() * 1.02, plain.getArea() * 1.4);
@@ -126,8 +126,8 @@ class CompositionTest {
 
     @Test
     void pairsPulledApartByTheStoneAreMeasuredAndMadeEqual() {
-        Bed kidney = Bed.of(Survey.of(Stone.cobble().withShape(new Shape.Grown(Form.PEAR, 0.8, 0.6)).withSize(new Millimetres(120), new Millimetres(80), new Millimetres(30))));
-        Item wearing = faceAt(0, 0, 1).lying(Manner.WEARING);
+        Support kidney = Support.of(Survey.of(Stone.cobble().withShape(new Shape.Grown(Form.PEAR, 0.8, 0.6)).withSize(new Millimetres(120), new Millimetres(80), new Millimetres(30))));
+        Item wearing = faceAt(0, 0, 1).lying(ItemMode.WEARING);
         PlacedItem apart = Designs.place(new Sketch(List.of(wearing)), REPERTOIRE, kidney).orElseThrow().items().get(0);
         List<Pairs.Pair> before = Pairs.of(apart);
         assertThat(before).hasSize(1);
@@ -148,7 +148,7 @@ class CompositionTest {
         assertThat(there.distance(one.silhouette())).isGreaterThan(0.9);
         assertThat(BED.zones().face().buffer(1e-6).covers(there)).isTrue();
         assertThat(beside.scale()).as("and it is not tiny").isGreaterThan(1);
-        Bed cracked = Bed.of(Survey.of(LARGE.plus(Patch.crack(-70, 20, 70, 24, 1.5, 1))));
+        Support cracked = Support.of(Survey.of(LARGE.plus(Patch.crack(-70, 20, 70, 24, 1.5, 1))));
         Placement off = Designs.fit(faceAt(0, 0, 1), REPERTOIRE, cracked).orElseThrow();
         Geometry crack = FACTORY.createLineString(new Coordinate[] {new Coordinate(-70, 20), new Coordinate(70, 24)});
         Geometry head = Designs.place(new Sketch(List.of(faceAt(0, 0, 1).at(off))), REPERTOIRE, cracked).orElseThrow().silhouette();
@@ -159,7 +159,7 @@ class CompositionTest {
     void runOffIsADecisionAndNothingLeavesWithoutIt() {
         SplittableRandom random = new SplittableRandom(3);
         for (int i = 0; i < 12; i++) {
-            Bed bed = Bed.of(Survey.of(Stone.cobble().withSeed(i).withShape(new Shape.Grown(Form.values()[i % Form.values().length], random.nextDouble(), random.nextDouble()))));
+            Support bed = Support.of(Survey.of(Stone.cobble().withSeed(i).withShape(new Shape.Grown(Form.values()[i % Form.values().length], random.nextDouble(), random.nextDouble()))));
             Item item = faceAt(0, 0, 1).room(2, 30 * random.nextDouble(), 0);
             Geometry inside = Designs.place(new Sketch(List.of(item.at(Designs.fit(item, REPERTOIRE, bed).orElseThrow()))), REPERTOIRE, bed).orElseThrow().silhouette();
             assertThat(bed.zones().face().buffer(1e-6).covers(inside)).as("stone %d", i).isTrue();
@@ -207,7 +207,7 @@ class CompositionTest {
         assertThat(place(faceAt(0, 0, 1).at(hides)).silhouette().covers(spot)).isTrue();
         assertThat(Arrange.covering(placed, FACTORY.createPoint(new Coordinate(0, 0)).buffer(40), BED)).as("too large to be hidden").isEmpty();
         Stone slanted = Stone.cobble().withSize(new Millimetres(120), new Millimetres(60), new Millimetres(30)).withWayUp(30);
-        assertThat(Arrange.longAxis(Bed.of(Survey.of(slanted)))).as("level stone turned by 30 degrees").isCloseTo(-60, within(1.5));
+        assertThat(Arrange.longAxis(Support.of(Survey.of(slanted)))).as("level stone turned by 30 degrees").isCloseTo(-60, within(1.5));
     }
 
     @Test

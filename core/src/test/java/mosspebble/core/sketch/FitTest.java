@@ -98,16 +98,16 @@ class FitTest {
         Geometry eye = AffineTransformation.translationInstance(-10, -5).transform(ellipse(12, 12, 40));
         Slot slot = new Slot("a", "A", Srgb.ofHex("#804020"));
         return new Motif("blob", "Blob", List.of(slot), List.of(
-                new MotifPart("body", "body", Role.FILL, "a", body, 0, 0.5, true, Sits.ALWAYS, Optional.empty()),
-                new MotifPart("eye", "eye", Role.FILL, "a", eye, 0, 0, true, Sits.ALWAYS, Optional.empty())), body, body, true, true);
+                new MotifPart("body", "body", Role.FILL, "a", body, 0, 0.5, true, Presence.ALWAYS, Optional.empty()),
+                new MotifPart("eye", "eye", Role.FILL, "a", eye, 0, 0, true, Presence.ALWAYS, Optional.empty())), body, body, true, true);
     }
 
     @Test
     void wearingTheStonePutsTheSilhouetteOnItsEdgeAndKeepsInnerPartsRound() {
         Stone stone = Stone.cobble().withShape(new Shape.Grown(Form.OVAL, 0.3, 1)).withDome(1, 2);
-        Bed bed = Bed.of(Survey.of(stone));
+        Support bed = Support.of(Survey.of(stone));
         Zones zones = bed.zones();
-        Sketch sketch = Sketch.of(new Subject.Figure("blob"), Manner.WEARING, new Placement(0, 0, 0, 1), 0);
+        Sketch sketch = Sketch.of(new Subject.Figure("blob"), ItemMode.WEARING, new Placement(0, 0, 0, 1), 0);
 
         PlacedDesign design = Designs.place(sketch, Repertoire.of(List.of(blob()), List.of()), bed).orElseThrow();
 
@@ -123,9 +123,9 @@ class FitTest {
     @Test
     void thingsKeepTheirOwnNamesAndOrder() {
         Repertoire repertoire = Repertoire.of(List.of(blob()), List.of());
-        Bed bed = Bed.of(Survey.of(Stone.cobble()));
+        Support bed = Support.of(Survey.of(Stone.cobble()));
         Zones zones = bed.zones();
-        Sketch one = Sketch.of(new Subject.Figure("blob"), Manner.ON_STONE, new Placement(-10, 0, 0, 0.2), 0);
+        Sketch one = Sketch.of(new Subject.Figure("blob"), ItemMode.ON_STONE, new Placement(-10, 0, 0, 0.2), 0);
         Sketch two = one.plus(one.items().get(0).at(new Placement(10, 0, 0, 0.2)));
         PlacedDesign design = Designs.place(two, repertoire, bed).orElseThrow();
 
@@ -138,18 +138,18 @@ class FitTest {
         assertThat(two.without("").orElseThrow().items()).hasSize(1);
         assertThat(one.without("")).isEmpty();
         assertThat(two.plus(one.items().get(0)).items()).extracting(Item::id).doesNotHaveDuplicates();
-        assertThat(Designs.place(Sketch.of(new Subject.Figure("unknown"), Manner.ON_STONE, new Placement(0, 0, 0, 1), 0), repertoire, bed)).isEmpty();
+        assertThat(Designs.place(Sketch.of(new Subject.Figure("unknown"), ItemMode.ON_STONE, new Placement(0, 0, 0, 1), 0), repertoire, bed)).isEmpty();
     }
 
     @Test
     void placingNeverChangesTheMotifItself() {
         Motif motif = blob();
         Geometry before = motif.sitting().copy();
-        Bed bed = Bed.of(Survey.of(Stone.cobble()));
+        Support bed = Support.of(Survey.of(Stone.cobble()));
         Zones zones = bed.zones();
 
         Designs.fit(motif, zones, 1, 10);
-        Designs.place(Sketch.of(new Subject.Figure("blob"), Manner.WEARING, new Placement(3, 4, 20, 0.5), 0), Repertoire.of(List.of(motif), List.of()), bed);
+        Designs.place(Sketch.of(new Subject.Figure("blob"), ItemMode.WEARING, new Placement(3, 4, 20, 0.5), 0), Repertoire.of(List.of(motif), List.of()), bed);
 
         assertThat(motif.sitting().equalsExact(before)).isTrue();
     }

@@ -22,11 +22,11 @@ import org.locationtech.jts.operation.distance.DistanceOp;
 /** Pencil guides and snapping. */
 class GuidesTest {
 
-    private static final Bed BED = Bed.of(Survey.of(Stone.cobble().withSize(new Millimetres(120), new Millimetres(100), new Millimetres(30))));
+    private static final Support BED = Support.of(Survey.of(Stone.cobble().withSize(new Millimetres(120), new Millimetres(100), new Millimetres(30))));
 
     private static Geometry lines(GuideKind kind, int count, double mm) {
         Subject.Guide guide = new Subject.Guide(kind, count, mm, false);
-        return Guides.lines(guide, Item.of(guide, kind.wholeStone() ? Manner.WEARING : Manner.ON_STONE, new Placement(3, -2, 0, 12), 0), BED);
+        return Guides.lines(guide, Item.of(guide, kind.wholeStone() ? ItemMode.WEARING : ItemMode.ON_STONE, new Placement(3, -2, 0, 12), 0), BED);
     }
 
     private static List<LineString> each(Geometry lines) {
@@ -106,14 +106,14 @@ class GuidesTest {
     @Test
     void guidesAreDrawnWithThePencilAndNeverPainted() {
         Subject.Guide guide = GuideKind.RINGS.usual();
-        Sketch sketch = Sketch.of(guide, Manner.ON_STONE, new Placement(0, 0, 0, 6), 0);
+        Sketch sketch = Sketch.of(guide, ItemMode.ON_STONE, new Placement(0, 0, 0, 6), 0);
         PlacedDesign design = Designs.place(sketch, Repertoire.of(List.of(), List.of()), BED).orElseThrow();
         assertThat(design.silhouette().isEmpty()).isTrue();
         assertThat(design.slots()).isEmpty();
         assertThat(design.pencilLines().stream().mapToDouble(Geometry::getLength).sum()).isGreaterThan(100);
-        Bed leaning = new Bed(BED.survey(), Viewpoint.table());
+        Support leaning = new Support(BED.survey(), Viewpoint.table());
         Subject.Guide lifted = new Subject.Guide(GuideKind.LINES, 3, 8, true);
-        Geometry bent = Guides.lines(lifted, Item.of(lifted, Manner.ON_STONE, new Placement(0, 0, 0, 6), 0), leaning);
+        Geometry bent = Guides.lines(lifted, Item.of(lifted, ItemMode.ON_STONE, new Placement(0, 0, 0, 6), 0), leaning);
         assertThat(bent.getEnvelopeInternal().getHeight()).as("lifted lines are no longer ruled").isGreaterThan(16.3);
     }
 

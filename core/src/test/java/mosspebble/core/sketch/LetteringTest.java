@@ -56,8 +56,8 @@ class LetteringTest {
         return motif.parts().stream().map(p -> p.shape().getEnvelopeInternal()).toList();
     }
 
-    private static Bed bed(Stone stone, Viewpoint viewpoint) {
-        return new Bed(Survey.of(stone), viewpoint);
+    private static Support bed(Stone stone, Viewpoint viewpoint) {
+        return new Support(Survey.of(stone), viewpoint);
     }
 
     private static Stone domed() {
@@ -145,10 +145,10 @@ class LetteringTest {
 
     @Test
     void onTheRimLettersFollowTheEdgeAndStandUprightBelow() {
-        Bed bed = bed(domed(), Viewpoint.above());
+        Support bed = bed(domed(), Viewpoint.above());
         for (double turn : new double[] {0, 40, 180}) {
             Subject.Word word = word(LetterSetting.plain().along(Path.RIM, 2), "MIMILM");
-            Item item = Item.of(word, Manner.ON_STONE, new Placement(0, 0, turn, 6), 0);
+            Item item = Item.of(word, ItemMode.ON_STONE, new Placement(0, 0, turn, 6), 0);
             Motif rim = Lettering.onRim(word, BARS, item, bed).orElseThrow();
             Geometry edge = bed.zones().paintable().getExteriorRing();
             for (MotifPart part : rim.parts()) {
@@ -159,10 +159,10 @@ class LetteringTest {
             assertThat(leftToRight).as("read from left to right at %s", turn).isTrue();
         }
         Subject.Word too = word(LetterSetting.plain().along(Path.RIM, 2), "MMMMMMMMMMMMMMMMMMMMMMMMMMMMMMMMMMMMMMMM");
-        assertThat(Lettering.onRim(too, BARS, Item.of(too, Manner.ON_STONE, new Placement(0, 0, 0, 14), 0), bed)).as("longer than the rim").isEmpty();
-        double largest = Lettering.largestOnRim(too, BARS, Item.of(too, Manner.ON_STONE, new Placement(0, 0, 0, 14), 0), bed).orElseThrow();
-        assertThat(Lettering.onRim(too, BARS, Item.of(too, Manner.ON_STONE, new Placement(0, 0, 0, largest), 0), bed)).isPresent();
-        assertThat(Lettering.onRim(too, BARS, Item.of(too, Manner.ON_STONE, new Placement(0, 0, 0, largest * 1.03), 0), bed)).isEmpty();
+        assertThat(Lettering.onRim(too, BARS, Item.of(too, ItemMode.ON_STONE, new Placement(0, 0, 0, 14), 0), bed)).as("longer than the rim").isEmpty();
+        double largest = Lettering.largestOnRim(too, BARS, Item.of(too, ItemMode.ON_STONE, new Placement(0, 0, 0, 14), 0), bed).orElseThrow();
+        assertThat(Lettering.onRim(too, BARS, Item.of(too, ItemMode.ON_STONE, new Placement(0, 0, 0, largest), 0), bed)).isPresent();
+        assertThat(Lettering.onRim(too, BARS, Item.of(too, ItemMode.ON_STONE, new Placement(0, 0, 0, largest * 1.03), 0), bed)).isEmpty();
     }
 
     @Test
@@ -200,7 +200,7 @@ class LetteringTest {
 
     @Test
     void theBestBreakBeatsEveryOtherBreak() {
-        Bed bed = bed(domed(), Viewpoint.above());
+        Support bed = bed(domed(), Viewpoint.above());
         Subject.Word word = word(LetterSetting.plain(), "MIM IM LIM MI");
         Lettering.Arranged best = Lettering.arranged(word, BARS, bed, 2).orElseThrow();
         List<List<String>> all = new ArrayList<>();
@@ -225,10 +225,10 @@ class LetteringTest {
     @Test
     @Tag("outside") // perspective: the feet of a line that looks straight lie on one line of the picture plane
     void aLineMadeStraightToTheEyeIsStraightInThePicture() {
-        Bed bed = bed(Stone.cobble().withSize(new Millimetres(160), new Millimetres(110), new Millimetres(80)).withDome(0.7, 1.6), Viewpoint.table());
+        Support bed = bed(Stone.cobble().withSize(new Millimetres(160), new Millimetres(110), new Millimetres(80)).withDome(0.7, 1.6), Viewpoint.table());
         Subject.Word plain = word(LetterSetting.plain(), "MIMIMIM");
-        Sketch ruled = Sketch.of(plain, Manner.ON_STONE, new Placement(0, 8, 0, 12), 0);
-        Sketch lifted = Sketch.of(plain.with(LetterSetting.plain().toEye(true)), Manner.ON_STONE, new Placement(0, 8, 0, 12), 0);
+        Sketch ruled = Sketch.of(plain, ItemMode.ON_STONE, new Placement(0, 8, 0, 12), 0);
+        Sketch lifted = Sketch.of(plain.with(LetterSetting.plain().toEye(true)), ItemMode.ON_STONE, new Placement(0, 8, 0, 12), 0);
         Repertoire repertoire = Repertoire.of(List.of(), List.of(BARS));
         double bent = unevenness(Designs.place(ruled, repertoire, bed).orElseThrow(), bed);
         double straight = unevenness(Designs.place(lifted, repertoire, bed).orElseThrow(), bed);
@@ -237,7 +237,7 @@ class LetteringTest {
     }
 
     /** Largest departure of the letters' lowest places in the picture from their common height. */
-    private static double unevenness(PlacedDesign design, Bed bed) {
+    private static double unevenness(PlacedDesign design, Support bed) {
         Eye eye = bed.viewpoint().eye();
         double[] seen = new double[3];
         double low = Double.POSITIVE_INFINITY;

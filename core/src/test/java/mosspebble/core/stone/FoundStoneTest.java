@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.Optional;
 import mosspebble.core.project.Project;
-import mosspebble.core.sketch.Manner;
+import mosspebble.core.sketch.ItemMode;
 import mosspebble.core.sketch.Placement;
 import mosspebble.core.sketch.Sketch;
 import mosspebble.core.sketch.Subject;
@@ -30,7 +30,7 @@ class FoundStoneTest {
     @Test
     void takenUpAndLaidBackAStoneKeepsItsNameAndOriginButNotItsPicture() {
         FoundStone found = new FoundStone("f", "Round one", Stone.cobble(), ORIGIN);
-        Project project = Project.begin(found).withSketch(Optional.of(Sketch.of(new Subject.Figure("x"), Manner.ON_STONE, new Placement(0, 0, 0, 1), 0)));
+        Project project = Project.begin(found).withSketch(Optional.of(Sketch.of(new Subject.Figure("x"), ItemMode.ON_STONE, new Placement(0, 0, 0, 1), 0)));
         assertThat(project.origin()).isEqualTo(ORIGIN);
         assertThat(project.found()).isEqualTo(found);
         Stone larger = Stone.cobble().withSize(new Millimetres(120), new Millimetres(90), new Millimetres(40));

@@ -9,7 +9,7 @@ import mosspebble.core.sketch.Motif;
 import mosspebble.core.sketch.MotifPart;
 import mosspebble.core.sketch.Role;
 import mosspebble.core.area.Shapes;
-import mosspebble.core.sketch.Sits;
+import mosspebble.core.sketch.Presence;
 import mosspebble.core.sketch.Slot;
 import mosspebble.core.units.Srgb;
 import org.locationtech.jts.geom.Coordinate;
@@ -61,7 +61,7 @@ final class Drawing {
             for (int k = 2; contains(unique); k++) {
                 unique = part + "-" + k;
             }
-            parts.add(new MotifPart(unique, name, role, slot, cut, penMm, roundness, outlined, Sits.ALWAYS, Optional.empty()));
+            parts.add(new MotifPart(unique, name, role, slot, cut, penMm, roundness, outlined, Presence.ALWAYS, Optional.empty()));
         }
     }
 

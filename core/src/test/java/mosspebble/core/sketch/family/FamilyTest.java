@@ -8,11 +8,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.SplittableRandom;
 import java.util.TreeMap;
-import mosspebble.core.sketch.Bed;
+import mosspebble.core.sketch.Support;
 import mosspebble.core.sketch.Designs;
 import mosspebble.core.sketch.Family;
 import mosspebble.core.sketch.Item;
-import mosspebble.core.sketch.Manner;
+import mosspebble.core.sketch.ItemMode;
 import mosspebble.core.sketch.Motif;
 import mosspebble.core.sketch.MotifPart;
 import mosspebble.core.sketch.PlacedDesign;
@@ -76,11 +76,11 @@ class FamilyTest {
 
     @Test
     void everyFamilyGoesOnAStoneAndStaysWhereItIsFitted() {
-        Bed bed = Bed.of(Survey.of(Stone.cobble().withShape(new Shape.Grown(Form.KIDNEY, 0.8, 0.2))));
+        Support bed = Support.of(Survey.of(Stone.cobble().withShape(new Shape.Grown(Form.KIDNEY, 0.8, 0.2))));
         for (Family family : Families.list()) {
-            for (Manner manner : new Manner[] {Manner.ON_STONE, Manner.WEARING}) {
+            for (ItemMode manner : new ItemMode[] {ItemMode.ON_STONE, ItemMode.WEARING}) {
                 Item item = Item.of(new Subject.Pattern(family.id(), Map.of()), manner, new Placement(0, 0, 0, 10), 1);
-                Item fitted = item.at(Designs.fit(item.lying(Manner.ON_STONE), REPERTOIRE, bed).orElseThrow());
+                Item fitted = item.at(Designs.fit(item.lying(ItemMode.ON_STONE), REPERTOIRE, bed).orElseThrow());
                 PlacedDesign design = Designs.place(new Sketch(List.of(fitted)), REPERTOIRE, bed).orElseThrow();
                 boolean wears = design.items().get(0).wears();
                 Geometry room = wears ? bed.zones().paintable() : bed.zones().face();
@@ -130,13 +130,13 @@ class FamilyTest {
     @Test
     void aCrackOfTheOpeningMeetsTheCrackOfTheStone() {
         Stone stone = Stone.cobble().plus(Patch.crack(-40, -18, -31, -14, 1, 1));
-        Bed bed = Bed.of(Survey.of(stone));
-        Item item = Item.of(new Subject.Pattern("opening", Map.of("cracks", 0.0)), Manner.ON_STONE, new Placement(0, 0, 0, 18), 0);
+        Support bed = Support.of(Survey.of(stone));
+        Item item = Item.of(new Subject.Pattern("opening", Map.of("cracks", 0.0)), ItemMode.ON_STONE, new Placement(0, 0, 0, 18), 0);
         PlacedDesign with = Designs.place(new Sketch(List.of(item)), REPERTOIRE, bed).orElseThrow();
         Geometry cracks = with.parts().stream().filter(p -> p.part().title().equals("cracks")).findFirst().orElseThrow().drawn();
         assertThat(cracks.distance(cracks.getFactory().createPoint(new Coordinate(-31, -14)))).as("runs to its mouth").isLessThan(0.01);
         assertThat(cracks.distance(cracks.getFactory().createPoint(new Coordinate(-40, -18)))).as("and along it").isLessThan(0.01);
-        PlacedDesign without = Designs.place(new Sketch(List.of(item)), REPERTOIRE, Bed.of(Survey.of(Stone.cobble()))).orElseThrow();
+        PlacedDesign without = Designs.place(new Sketch(List.of(item)), REPERTOIRE, Support.of(Survey.of(Stone.cobble()))).orElseThrow();
         assertThat(without.parts()).noneMatch(p -> p.part().title().equals("cracks"));
         assertThat(cracks.getGeometryN(0)).isInstanceOf(LineString.class);
     }

@@ -1,0 +1,213 @@
+package mosspebble.app.model;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.Executor;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.PriorityBlockingQueue;
+import java.util.concurrent.ThreadPoolExecutor;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicLong;
+import java.util.function.Consumer;
+import java.util.function.Supplier;
+import mosspebble.core.area.Grid;
+import mosspebble.core.area.Remembered;
+import mosspebble.core.colour.Palette;
+import mosspebble.core.colour.Shelf;
+import mosspebble.core.picture.StonePicture;
+import mosspebble.core.picture.StoneTerrain;
+import mosspebble.core.plan.StoneState;
+import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.project.Project;
+import mosspebble.core.project.Studio;
+import mosspebble.core.project.Workshop;
+import mosspebble.core.rules.Plans;
+import mosspebble.core.sketch.OwnFile;
+import mosspebble.core.sketch.Repertoire;
+import mosspebble.core.stone.Stone;
+import mosspebble.core.stone.Survey;
+import mosspebble.files.Journal;
+import mosspebble.files.OwnFiles;
+
+/**
+ * Works out plans and pictures away from the interface thread, one thread, the latest request of each line of work wins; what it is asked again (the same stone, the same shelf,
+ * the same picture size) it remembers. Answers are posted to the given executor; a superseded answer is never posted.
+ */
+public class PlanWorker implements AutoCloseable {
+
+    /** A line of work in which only the newest request counts. */
+    public static final class Line {
+        private final AtomicLong newest = new AtomicLong();
+    }
+
+    /** Surveys and terrains remembered. */
+    private static final int REMEMBERED = 12;
+
+    private record TerrainKey(Stone stone, Grid grid) {}
+
+    /** Work waits by urgency, then in the order in which it was asked for. */
+    private record Job(boolean later, long number, Runnable work) implements Runnable, Comparable<Job> {
+        @Override
+        public int compareTo(Job other) {
+            return later != other.later ? Boolean.compare(later, other.later) : Long.compare(number, other.number);
+        }
+
+        @Override
+        public void run() {
+            work.run();
+        }
+    }
+
+    private final ExecutorService worker = new ThreadPoolExecutor(1, 1, 0, TimeUnit.SECONDS, new PriorityBlockingQueue<>(), task -> {
+        Thread thread = new Thread(task, "plan-desk");
+        thread.setDaemon(true);
+        return thread;
+    });
+    private final AtomicLong jobs = new AtomicLong();
+    private final Executor answers;
+    private final Consumer<Throwable> failed;
+    private final Supplier<Repertoire> repertoireSource;
+    private final Map<Stone, Survey> surveys = remembering();
+    private final Map<TerrainKey, StoneTerrain> terrains = remembering();
+    private final Map<Shelf, Palette> palettes = remembering();
+    private final Map<String, Remembered> remembered = remembering();
+    private final AtomicLong waiting = new AtomicLong();
+    private final CountDownLatch begun = new CountDownLatch(1);
+    private final Map<List<OwnFile>, Repertoire> repertoires = remembering();
+    private Repertoire shipped;
+
+    /**
+     * @param repertoireSource loaded once, on the worker
+     * @param answers where answers are given, such as the interface thread
+     * @param failed told of errors of the program
+     */
+    public PlanWorker(Supplier<Repertoire> repertoireSource, Executor answers, Consumer<Throwable> failed) {
+        this.repertoireSource = repertoireSource;
+        this.answers = answers;
+        this.failed = failed;
+        worker.execute(new Job(false, jobs.incrementAndGet(), () -> {
+            try {
+                begun.await();
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt(); // closed before it began
+            }
+        }));
+    }
+
+    private static <K, V> Map<K, V> remembering() {
+        return new LinkedHashMap<>(16, 0.75f, true) {
+            @Override
+            protected boolean removeEldestEntry(Map.Entry<K, V> eldest) {
+                return size() > REMEMBERED;
+            }
+        };
+    }
+
+    /** Starts working; requests made before wait, so that the first window need not share the processor. */
+    public void begin() {
+        begun.countDown();
+    }
+
+    /** Computes something from the tools of the desk, on the worker. */
+    public <T> void ask(Line line, Work<T> work, Consumer<T> answer) {
+        ask(false, line, work, answer, failed);
+    }
+
+    /**
+     * The same for what leaves a mark while it is being worked out.
+     *
+     * @param failing told in place of the desk where the work failed, unless something newer was asked
+     */
+    public <T> void ask(Line line, Work<T> work, Consumer<T> answer, Consumer<Throwable> failing) {
+        ask(false, line, work, answer, failing);
+    }
+
+    /** The same for what can wait until nothing else does, such as small pictures. */
+    public <T> void askLater(Line line, Work<T> work, Consumer<T> answer, Consumer<Throwable> failing) {
+        ask(true, line, work, answer, failing);
+    }
+
+    public <T> void askLater(Line line, Work<T> work, Consumer<T> answer) {
+        ask(true, line, work, answer, failed);
+    }
+
+    private <T> void ask(boolean later, Line line, Work<T> work, Consumer<T> answer, Consumer<Throwable> failing) {
+        long number = line.newest.incrementAndGet();
+        if (worker.isShutdown()) {
+            return; // the window is closing
+        }
+        waiting.incrementAndGet();
+        worker.execute(new Job(later, jobs.incrementAndGet(), () -> {
+            try {
+                if (line.newest.get() != number) {
+                    return;
+                }
+                T result = work.run(this);
+                answers.execute(() -> {
+                    if (line.newest.get() == number) {
+                        answer.accept(result);
+                    }
+                });
+            } catch (RuntimeException | Error e) {
+                Journal.trouble("working something out", e);
+                answers.execute(() -> {
+                    if (line.newest.get() == number) {
+                        failing.accept(e);
+                    }
+                });
+            } finally {
+                waiting.decrementAndGet();
+            }
+        }));
+    }
+
+    /** Whether nothing waits and nothing is being worked out. */
+    public boolean idle() {
+        return waiting.get() == 0;
+    }
+
+    /** Work for the desk; runs on its thread and may use the desk's methods below. */
+    public interface Work<T> {
+        T run(PlanWorker desk);
+    }
+
+    /** The repertoire, with the painter's own files; only on the worker. */
+    public Repertoire repertoire(Studio studio) {
+        if (shipped == null) {
+            shipped = repertoireSource.get();
+        }
+        return repertoires.computeIfAbsent(studio.own(), own -> OwnFiles.with(shipped, own));
+    }
+
+    /** A survey of a stone; only on the worker. */
+    public Survey survey(Stone stone) {
+        return surveys.computeIfAbsent(stone, Survey::of);
+    }
+
+    /** The palette of a shelf; from any thread, since what is on the screen asks for the one the plan was made with. */
+    public Palette palette(Shelf shelf) {
+        synchronized (palettes) {
+            return palettes.computeIfAbsent(shelf, Palette::new);
+        }
+    }
+
+    /** The plan of a project; only on the worker. */
+    public PaintPlan plan(Project project, Studio studio) {
+        Workshop workshop = new Workshop(palette(studio.shelf()), repertoire(studio), studio.climate(), studio.tests());
+        return Plans.plan(project, survey(project.stone()), workshop, remembered.computeIfAbsent(project.id(), id -> new Remembered()), error -> Journal.trouble("planning a thing of a sketch", error));
+    }
+
+    /** The picture of a plan at so many pixels per mm; only on the worker. */
+    public StonePicture picture(PaintPlan plan, double pixelsPerMm, StoneState look) {
+        Grid grid = Grid.around(plan.survey().dome().outline().halfWidth() + 6, plan.survey().dome().outline().halfHeight() + 6, 1 / pixelsPerMm);
+        StoneTerrain terrain = terrains.computeIfAbsent(new TerrainKey(plan.survey().stone(), grid), key -> StoneTerrain.of(plan.survey(), grid));
+        return StonePicture.of(plan, terrain, look);
+    }
+
+    @Override
+    public void close() {
+        worker.shutdownNow();
+    }
+}

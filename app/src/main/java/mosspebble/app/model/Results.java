@@ -1,0 +1,225 @@
+package mosspebble.app.model;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Objects;
+import java.util.TreeSet;
+import javafx.beans.property.DoubleProperty;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyBooleanWrapper;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.ReadOnlyStringWrapper;
+import javafx.beans.property.SimpleDoubleProperty;
+import javafx.collections.FXCollections;
+import javafx.collections.ObservableMap;
+import javafx.collections.ObservableSet;
+import mosspebble.core.colour.Shelf;
+import mosspebble.core.picture.SeenPicture;
+import mosspebble.core.picture.StonePicture;
+import mosspebble.core.plan.StoneState;
+import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.project.Project;
+import mosspebble.core.project.Studio;
+import mosspebble.core.sketch.ItemMode;
+import mosspebble.core.stone.Viewpoint;
+
+/**
+ * What has been worked out for the screen: the plan and picture of the stone on the cloth, and small pictures for the tray. Follows the workbench; the old answer stays until
+ * the new one is there.
+ */
+public final class Results {
+
+    /** A stone in the tray as worked out last. */
+    public record Thumb(Project project, PaintPlan plan, StonePicture picture) {}
+
+    /** The stone as seen from its viewpoint: premultiplied ARGB on the picture's grid. */
+    public record Seen(StonePicture from, Viewpoint viewpoint, int[] pixels) {}
+
+    private static final double THUMB_PIXELS_PER_MM = 1.6;
+
+    private final Workbench workbench;
+    private final PlanWorker desk;
+    private final PlanWorker.Line planLine = new PlanWorker.Line();
+    private final PlanWorker.Line pictureLine = new PlanWorker.Line();
+    private final Map<String, PlanWorker.Line> thumbLines = new LinkedHashMap<>();
+    private final Map<String, Project> thumbAsked = new LinkedHashMap<>();
+    private Shelf thumbShelf;
+    private Project asked;
+    private final ReadOnlyObjectWrapper<PaintPlan> plan = new ReadOnlyObjectWrapper<>();
+    private final ReadOnlyObjectWrapper<StonePicture> picture = new ReadOnlyObjectWrapper<>();
+    private final ReadOnlyBooleanWrapper busy = new ReadOnlyBooleanWrapper();
+    private final ReadOnlyStringWrapper trouble = new ReadOnlyStringWrapper("");
+    private final ReadOnlyObjectWrapper<Seen> seen = new ReadOnlyObjectWrapper<>();
+    private final PlanWorker.Line seenLine = new PlanWorker.Line();
+    private final DoubleProperty pixelsPerMm = new SimpleDoubleProperty();
+    private final ObservableSet<String> troubled = FXCollections.observableSet(new TreeSet<>());
+    private final ObservableMap<String, Thumb> thumbs = FXCollections.observableMap(new LinkedHashMap<>());
+
+    public Results(Workbench workbench, PlanWorker desk) {
+        this.workbench = workbench;
+        this.desk = desk;
+        workbench.shownProperty().addListener((o, before, now) -> askPlan());
+        workbench.studioProperty().addListener((o, before, now) -> {
+            if (!Objects.equals(before.shelf(), now.shelf()) || !before.climate().equals(now.climate()) || !before.own().equals(now.own())) {
+                askPlan();
+            }
+            if (!Objects.equals(asked, workbench.shownProperty().get())) {
+                askPlan(); // a draft that was accepted as it stood is no news to the one who listens to what is shown
+            }
+            askThumbs();
+        });
+        workbench.lookProperty().addListener((o, before, now) -> askPicture());
+        pixelsPerMm.addListener((o, before, now) -> askPicture());
+        plan.addListener((o, before, now) -> askPicture());
+        askPlan();
+        askThumbs();
+    }
+
+    /** Plan of the stone on the cloth; null before the first and when there is none. */
+    public ReadOnlyObjectProperty<PaintPlan> planProperty() {
+        return plan.getReadOnlyProperty();
+    }
+
+    public PaintPlan plan() {
+        return plan.get();
+    }
+
+    /** Its picture at the cloth's scale; null before the first. */
+    public ReadOnlyObjectProperty<StonePicture> pictureProperty() {
+        return picture.getReadOnlyProperty();
+    }
+
+    /** Whether something newer is being worked out. */
+    public ReadOnlyBooleanProperty busyProperty() {
+        return busy.getReadOnlyProperty();
+    }
+
+    /** Why there is no plan of the stone on the cloth, a sentence; empty where there is one, or one is coming. */
+    public ReadOnlyStringProperty troubleProperty() {
+        return trouble.getReadOnlyProperty();
+    }
+
+    /** Whether nothing is being worked out. */
+    public boolean idle() {
+        return desk.idle();
+    }
+
+    /** Set by the cloth: device pixels per mm; 0 while it has no size. */
+    public DoubleProperty pixelsPerMmProperty() {
+        return pixelsPerMm;
+    }
+
+    public ObservableMap<String, Thumb> thumbs() {
+        return thumbs;
+    }
+
+    /** Ids of stones of which no small picture could be made as they are now. */
+    public ObservableSet<String> troubled() {
+        return troubled;
+    }
+
+    /** Steps shown: those asked for, at most all. */
+    public int steps() {
+        return plan.get() == null ? 0 : Math.min(workbench.stepProperty().get(), plan.get().steps().size());
+    }
+
+    /** The stone seen from a viewpoint, as last asked; null before. */
+    public ReadOnlyObjectProperty<Seen> seenProperty() {
+        return seen.getReadOnlyProperty();
+    }
+
+    /** Asks for the stone on the cloth, as far as it is painted, seen from a viewpoint. */
+    public void askSeen(Viewpoint viewpoint) {
+        StonePicture from = picture.get();
+        Project project = workbench.shownProperty().get();
+        PaintPlan now = plan.get();
+        if (from == null || project == null || now == null) {
+            return;
+        }
+        int steps = Math.min(workbench.stepProperty().get(), from.steps());
+        desk.ask(seenLine, d -> {
+            int[] top = new int[from.terrain().grid().cells()];
+            from.draw(steps, project.habits().light().from(), top);
+            return new Seen(from, viewpoint, SeenPicture.of(now.survey().stone(), now.survey().dome(), top, from.terrain().grid(), viewpoint));
+        }, seen::set);
+    }
+
+    /** While a thing is under the hand its frames come first: no plan, unless one must see what it lets be seen. */
+    private boolean onlyMoved(Project project) {
+        boolean sameStone = workbench.isDrafting() && asked != null && asked.id().equals(project.id()) && asked.stone().equals(project.stone()) && asked.colours().equals(project.colours()) && asked.habits().equals(project.habits());
+        return sameStone && workbench.itemInHand().filter(i -> i.manner() == ItemMode.LEFT_FREE).isEmpty();
+    }
+
+    private void askPlan() {
+        Project project = workbench.shownProperty().get();
+        if (project != null && onlyMoved(project)) {
+            return;
+        }
+        boolean another = plan.get() != null && (project == null || !project.id().equals(plan.get().project().id()));
+        asked = project;
+        if (another) {
+            forget(); // nothing of another stone stands under this one's name, not even while its own is worked out
+        }
+        if (project == null) {
+            busy.set(false);
+            trouble.set("");
+            return;
+        }
+        if (another) {
+            Thumb small = thumbs.get(project.id());
+            picture.set(small != null && small.project().equals(project) ? small.picture() : null); // its own small picture until the large one is there
+        }
+        Studio studio = workbench.studio();
+        busy.set(true);
+        desk.ask(planLine, d -> d.plan(project, studio), answer -> {
+            busy.set(false);
+            trouble.set("");
+            plan.set(answer);
+        }, error -> {
+            busy.set(false);
+            forget();
+            trouble.set(project.name() + " cannot be worked out as it is now.");
+        });
+    }
+
+    private void forget() {
+        plan.set(null);
+        picture.set(null);
+        seen.set(null);
+    }
+
+    private void askPicture() {
+        PaintPlan now = plan.get();
+        double scale = pixelsPerMm.get();
+        if (now == null || scale <= 0) {
+            return;
+        }
+        StoneState look = workbench.lookProperty().get();
+        desk.ask(pictureLine, d -> d.picture(now, scale, look), picture::set, error -> picture.set(null));
+    }
+
+    private void askThumbs() {
+        Studio studio = workbench.studio();
+        troubled.removeIf(id -> studio.project(id).isEmpty());
+        thumbs.keySet().removeIf(id -> studio.project(id).isEmpty());
+        boolean all = !Objects.equals(thumbShelf, studio.shelf());
+        thumbShelf = studio.shelf();
+        for (Project project : studio.projects()) {
+            if (all || !project.equals(thumbAsked.get(project.id()))) {
+                thumbAsked.put(project.id(), project);
+                desk.askLater(thumbLines.computeIfAbsent(project.id(), id -> new PlanWorker.Line()), d -> {
+                    PaintPlan small = d.plan(project, studio);
+                    return new Thumb(project, small, d.picture(small, THUMB_PIXELS_PER_MM, StoneState.SEALED));
+                }, thumb -> {
+                    troubled.remove(project.id());
+                    thumbs.put(project.id(), thumb);
+                }, error -> {
+                    troubled.add(project.id());
+                    thumbs.remove(project.id());
+                });
+            }
+        }
+    }
+}

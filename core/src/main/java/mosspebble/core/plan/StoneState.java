@@ -1,0 +1,4 @@
+package mosspebble.core.plan;
+
+/** How the stone is looked at. */
+public enum StoneState { DRY, WET, SEALED }
