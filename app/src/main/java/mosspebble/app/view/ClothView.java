@@ -1,6 +1,9 @@
 package mosspebble.app.view;
 
+import java.util.EnumMap;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import javafx.beans.value.ObservableValue;
 import javafx.geometry.Point2D;
@@ -20,17 +23,13 @@ import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 import javafx.scene.transform.Affine;
 import javafx.stage.Screen;
-import mosspebble.app.model.ColourModel;
-import mosspebble.app.model.MendModel;
 import mosspebble.app.model.Results;
-import mosspebble.app.model.SketchModel;
-import mosspebble.app.model.StoneModel;
 import mosspebble.app.model.Workbench;
-import mosspebble.core.picture.StonePicture;
+import mosspebble.core.area.Grid;
 import mosspebble.core.finding.Finding.Stage;
+import mosspebble.core.picture.StonePicture;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.project.Project;
-import mosspebble.core.area.Grid;
 import mosspebble.core.stone.Eye;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.StoneOutline;
@@ -50,10 +49,7 @@ final class ClothView extends Region {
     private final Workbench workbench;
     private final Results show;
     private final SliceLine slice;
-    private final StoneModel bench;
-    private final StoneTool stoneTool;
-    private final SketchTool sketchTool;
-    private final PaintTool paintTool;
+    private final Map<Stage, ClothTool> tools;
     private final Canvas linen = new Canvas();
     private final ImageView shadow = new ImageView();
     private final ImageView stone = new ImageView();
@@ -69,16 +65,12 @@ final class ClothView extends Region {
     /** Whether the bare stone lies drawn already below what is dragged. */
     private boolean bareUnderHand;
 
-    ClothView(Workbench workbench, Results show, SliceLine slice, StoneModel bench, SketchModel sketch, MendModel mend, ColourModel colours) {
+    /** @param tools what each stage does on the cloth */
+    ClothView(Workbench workbench, Results show, SliceLine slice, Map<Stage, ClothTool> tools) {
         this.workbench = workbench;
         this.show = show;
         this.slice = slice;
-        this.bench = bench;
-        this.stoneTool = new StoneTool(workbench, show, bench, slice);
-        this.sketchTool = new SketchTool(workbench, show, sketch);
-        this.paintTool = new PaintTool(workbench, slice, mend, colours);
-        mend.placeProperty().addListener((o, a, b) -> redrawOverlay());
-        mend.pointingProperty().addListener((o, a, b) -> redrawOverlay());
+        this.tools = new EnumMap<>(tools);
         setId("cloth");
         getStyleClass().add("cloth");
         setFocusTraversable(true);
@@ -94,11 +86,10 @@ final class ClothView extends Region {
         for (ObservableValue<?> cause : new ObservableValue<?>[] {show.planProperty(), workbench.stageProperty(), workbench.shownProperty(), slice, workbench.itemProperty(), focusVisibleProperty(), focusedProperty(), workbench.studioProperty()}) {
             cause.addListener((o, a, b) -> redrawOverlay());
         }
-        for (ObservableValue<?> cause : new ObservableValue<?>[] {bench.pageProperty(), bench.guideProperty(), bench.guideAtProperty(), bench.placingProperty(), bench.markProperty(), bench.pointsProperty()}) {
-            cause.addListener((o, a, b) -> redrawOverlay());
+        for (ClothTool tool : new LinkedHashSet<>(tools.values())) {
+            tool.causes().forEach(cause -> cause.addListener((o, a, b) -> redrawOverlay()));
+            tool.views().forEach(cause -> cause.addListener((o, a, b) -> redrawStone()));
         }
-        sketch.pencilProperty().addListener((o, a, b) -> redrawOverlay());
-        bench.pageProperty().addListener((o, a, b) -> redrawStone());
         show.seenProperty().addListener((o, a, b) -> drawSeen(b));
         show.pictureProperty().addListener((o, a, b) -> redrawStone());
         workbench.stepProperty().addListener((o, a, b) -> redrawStone());
@@ -108,7 +99,7 @@ final class ClothView extends Region {
             redrawOverlay();
         });
         workbench.shownProperty().addListener((o, a, b) -> {
-            if (!(sketchTool.dragging() && bareUnderHand)) {
+            if (!(tool().dragging() && bareUnderHand)) {
                 redrawStone();
             }
             if (a == null || b == null || !a.stone().equals(b.stone())) {
@@ -135,22 +126,16 @@ final class ClothView extends Region {
         });
         addEventHandler(KeyEvent.KEY_PRESSED, this::key);
         setOnScroll(e -> {
-            if (atStone()) {
-                stoneTool.wheel(e);
-            }
+            tool().wheel(e);
         });
     }
 
-    private boolean atStone() {
-        return workbench.stageProperty().get() == Stage.STONE;
-    }
-
-    private boolean atSketch() {
-        return workbench.stageProperty().get() == Stage.SKETCH;
+    private ClothTool tool() {
+        return tools.get(workbench.stageProperty().get());
     }
 
     private boolean seen() {
-        return atStone() && stoneTool.seen();
+        return tool().seen();
     }
 
     private ClothFrame frame() {
@@ -259,9 +244,9 @@ final class ClothView extends Region {
             placeStone();
             return;
         }
-        bareUnderHand = sketchTool.dragging();
+        bareUnderHand = tool().dragging();
         double light = workbench.shown().map(p -> p.habits().light().from()).orElse(320.0);
-        int held = atStone() || atSketch() ? -1 : workbench.heldProperty().get();
+        int held = tool().showsPainting() ? workbench.heldProperty().get() : -1;
         stoneImage.draw(picture, bareUnderHand ? 0 : steps, bareUnderHand ? 0 : workbench.coatProperty().get(), light, held < 0 ? -1 : Math.min(held, picture.steps()));
         placeStone();
     }
@@ -366,26 +351,16 @@ final class ClothView extends Region {
         if (project.isEmpty()) {
             return;
         }
-        Stage stage = workbench.stageProperty().get();
-        if (plan != null && plan.project().id().equals(project.get().id())) {
+        PaintPlan own = plan != null && plan.project().id().equals(project.get().id()) ? plan : null;
+        if (own != null && tool().showsFace()) {
             frame().inMm(pen);
-            if ((stage == Stage.STONE || stage == Stage.SKETCH) && !seen()) {
-                zones(pen, plan);
-            }
+            zones(pen, own);
             pen.setTransform(new Affine());
-            if (stage == Stage.SKETCH) {
-                sketchTool.draw(pen, frame(), plan, hover || isFocused());
-            }
         }
-        if (stage == Stage.STONE) {
-            if (bench.pageProperty().get() == StoneModel.Page.OUTLINE) {
-                measures(pen, project.get());
-            }
-            stoneTool.draw(pen, frame());
+        if (tool().showsMeasures()) {
+            measures(pen, project.get());
         }
-        if (stage.compareTo(Stage.BUILD_UP) >= 0) {
-            paintTool.draw(pen, frame());
-        }
+        tool().draw(pen, frame(), own, hover || isFocused());
         if (isFocusVisible()) {
             pen.setStroke(evening() ? Color.web("#8FB073") : Color.web("#4E6A39"));
             pen.setLineWidth(2);
@@ -442,22 +417,10 @@ final class ClothView extends Region {
     // --- gestures
 
     private void move(MouseEvent e) {
-        if (atStone()) {
-            setCursor(stoneTool.cursor(frame(), e.getX(), e.getY()));
-            if (stoneTool.move(frame(), e.getX(), e.getY())) {
-                redrawOverlay();
-            }
-            return;
-        }
-        if (!atSketch()) {
-            setCursor(paintTool.cursor(frame(), e.getX(), e.getY()));
-            paintTool.move(frame(), e);
-            return;
-        }
-        Cursor cursor = sketchTool.cursor(frame(), e.getX(), e.getY());
+        Cursor cursor = tool().cursor(frame(), e.getX(), e.getY());
         setCursor(cursor);
         boolean near = cursor != Cursor.DEFAULT;
-        if (near != hover) {
+        if (tool().move(frame(), e) || near != hover) {
             hover = near;
             redrawOverlay();
         }
@@ -466,57 +429,33 @@ final class ClothView extends Region {
     private void press(MouseEvent e) {
         requestFocus();
         handAt = new Point2D(e.getX(), e.getY());
-        if (atStone()) {
-            stoneTool.press(frame(), e);
-            redrawOverlay();
-            return;
-        }
-        if (atSketch()) {
-            sketchTool.press(frame(), e);
-            redrawOverlay();
-            return;
-        }
-        paintTool.press(frame(), e);
+        tool().press(frame(), e);
+        redrawOverlay();
     }
 
     private void drag(MouseEvent e) {
         handAt = new Point2D(e.getX(), e.getY());
-        if (atStone()) {
-            stoneTool.drag(frame(), e);
-            return;
+        if (tool().drag(frame(), e)) {
+            redrawOverlay();
         }
-        if (atSketch()) {
-            if (sketchTool.drag(frame(), e)) {
-                redrawOverlay();
-            }
-            return;
-        }
-        paintTool.drag(frame(), e);
     }
 
     private void release(MouseEvent e) {
         if (handAt.distance(e.getX(), e.getY()) > 0.5) { // a quick hand lets go before its last move was told
             drag(e);
         }
-        sketchTool.release();
-        if (atStone()) {
-            stoneTool.release();
-            redrawOverlay();
-            return;
-        }
-        paintTool.release();
+        tool().release();
         redrawStone();
         redrawOverlay();
     }
 
     /** Takes the point of a stroke away that is under the hand; answers whether there was one. */
     boolean pointAway() {
-        return atSketch() && sketchTool.pointAway();
+        return tool().pointAway();
     }
 
     private void key(KeyEvent e) {
-        boolean used = !e.isControlDown() && (atStone() ? stoneTool.key(e) : atSketch() ? sketchTool.key(e) : paintTool.key(e));
-        if (used) {
+        if (!e.isControlDown() && tool().key(e)) {
             e.consume();
         }
     }

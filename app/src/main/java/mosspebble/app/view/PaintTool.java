@@ -1,5 +1,7 @@
 package mosspebble.app.view;
 
+import java.util.List;
+import javafx.beans.value.ObservableValue;
 import javafx.geometry.Point2D;
 import javafx.scene.Cursor;
 import javafx.scene.canvas.GraphicsContext;
@@ -14,9 +16,10 @@ import mosspebble.app.model.ColourModel;
 import mosspebble.app.model.MendModel;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.finding.Finding.Stage;
+import mosspebble.core.plan.PaintPlan;
 
 /** The hand on a painted stone: a click takes a colour in hand, the line of the slice is dragged, the pointer tells what lies below it, and a mistake is pointed at. */
-final class PaintTool {
+final class PaintTool implements ClothTool {
 
     private enum Grip { NONE, A, B, BOTH }
 
@@ -37,7 +40,11 @@ final class PaintTool {
         this.mend = mend;
     }
 
-    void draw(GraphicsContext pen, ClothFrame frame) {
+    @Override
+    public void draw(GraphicsContext pen, ClothFrame frame, PaintPlan plan, boolean handled) {
+        if (colouring()) {
+            return;
+        }
         double[] line = slice.get();
         Point2D a = frame.toPixels(line[0], line[1]);
         Point2D b = frame.toPixels(line[2], line[3]);
@@ -100,7 +107,18 @@ final class PaintTool {
         return across < 8 && along > 0 && along < length && !mend.pointingProperty().get() ? Grip.BOTH : Grip.NONE;
     }
 
-    Cursor cursor(ClothFrame frame, double x, double y) {
+    @Override
+    public boolean showsPainting() {
+        return true;
+    }
+
+    @Override
+    public List<ObservableValue<?>> causes() {
+        return List.of(mend.placeProperty(), mend.pointingProperty());
+    }
+
+    @Override
+    public Cursor cursor(ClothFrame frame, double x, double y) {
         return switch (gripAt(frame, x, y)) {
             case NONE -> colouring() ? Cursor.HAND : mend.pointingProperty().get() ? Cursor.CROSSHAIR : Cursor.DEFAULT;
             case BOTH -> Cursor.OPEN_HAND;
@@ -108,11 +126,14 @@ final class PaintTool {
         };
     }
 
-    void move(ClothFrame frame, MouseEvent e) {
+    @Override
+    public boolean move(ClothFrame frame, MouseEvent e) {
         slice.point(frame.toX(e.getX()), frame.toY(e.getY()));
+        return false;
     }
 
-    void press(ClothFrame frame, MouseEvent e) {
+    @Override
+    public void press(ClothFrame frame, MouseEvent e) {
         grip = gripAt(frame, e.getX(), e.getY());
         grabbed = new Point2D(e.getX(), e.getY());
         grabbedSlice = slice.get().clone();
@@ -123,7 +144,8 @@ final class PaintTool {
         }
     }
 
-    void drag(ClothFrame frame, MouseEvent e) {
+    @Override
+    public boolean drag(ClothFrame frame, MouseEvent e) {
         double dx = (e.getX() - grabbed.getX()) / frame.scale();
         double dy = (e.getY() - grabbed.getY()) / frame.scale();
         switch (grip) {
@@ -132,14 +154,17 @@ final class PaintTool {
             case B -> slice.set(grabbedSlice[0], grabbedSlice[1], grabbedSlice[2] + dx, grabbedSlice[3] + dy);
             case BOTH -> slice.set(grabbedSlice[0] + dx, grabbedSlice[1] + dy, grabbedSlice[2] + dx, grabbedSlice[3] + dy);
         }
+        return false;
     }
 
-    void release() {
+    @Override
+    public void release() {
         grip = Grip.NONE;
     }
 
     /** Arrow keys move the place pointed at; Enter sets it at the middle; without pointing they move the line. */
-    boolean key(KeyEvent e) {
+    @Override
+    public boolean key(KeyEvent e) {
         if (colouring()) {
             return false;
         }

@@ -3,6 +3,7 @@ package mosspebble.app.view;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import javafx.beans.value.ObservableValue;
 import javafx.geometry.Point2D;
 import javafx.scene.Cursor;
 import javafx.scene.canvas.GraphicsContext;
@@ -31,7 +32,7 @@ import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 
 /** The hand in Sketch: takes the things on the stone, moves, turns and sizes them, and shows them while it does. */
-final class SketchTool {
+final class SketchTool implements ClothTool {
 
     private static final double HANDLE = 11;
 
@@ -59,14 +60,19 @@ final class SketchTool {
     }
 
     /** Whether a thing is under the hand just now. */
-    boolean dragging() {
+    @Override
+    public boolean dragging() {
         return grip == Grip.MOVE || grip == Grip.SIZE || grip == Grip.TURN || grip == Grip.POINT;
     }
 
     // --- drawing
 
     /** @param handled whether the handles show while nothing is dragged */
-    void draw(GraphicsContext pen, ClothFrame frame, PaintPlan plan, boolean handled) {
+    @Override
+    public void draw(GraphicsContext pen, ClothFrame frame, PaintPlan plan, boolean handled) {
+        if (plan == null) {
+            return;
+        }
         guides(pen, frame, plan);
         if (grip == Grip.DRAW) {
             stroke.trail(pen, frame);
@@ -268,7 +274,8 @@ final class SketchTool {
         return Optional.ofNullable(found);
     }
 
-    Cursor cursor(ClothFrame frame, double x, double y) {
+    @Override
+    public Cursor cursor(ClothFrame frame, double x, double y) {
         return switch (gripAt(frame, x, y)) {
             case NONE -> Cursor.DEFAULT;
             case MOVE -> Cursor.OPEN_HAND;
@@ -278,7 +285,8 @@ final class SketchTool {
         };
     }
 
-    void press(ClothFrame frame, MouseEvent e) {
+    @Override
+    public void press(ClothFrame frame, MouseEvent e) {
         grip = gripAt(frame, e.getX(), e.getY());
         grabbed = new Point2D(e.getX(), e.getY());
         snapped = null;
@@ -298,8 +306,24 @@ final class SketchTool {
         grabbedPlacement = workbench.itemInHand().map(Item::placement).orElse(null);
     }
 
+    @Override
+    public boolean move(ClothFrame frame, MouseEvent e) {
+        return false;
+    }
+
+    @Override
+    public boolean showsFace() {
+        return true;
+    }
+
+    @Override
+    public List<ObservableValue<?>> causes() {
+        return List.of(sketch.pencilProperty());
+    }
+
     /** @return whether the overlay must be drawn again for it */
-    boolean drag(ClothFrame frame, MouseEvent e) {
+    @Override
+    public boolean drag(ClothFrame frame, MouseEvent e) {
         if (grip == Grip.DRAW) {
             stroke.draw(frame, e);
             return true;
@@ -340,7 +364,8 @@ final class SketchTool {
         };
     }
 
-    void release() {
+    @Override
+    public void release() {
         Grip was = grip;
         grip = Grip.NONE;
         snapped = null;
@@ -359,12 +384,14 @@ final class SketchTool {
     }
 
     /** Takes away the point of a stroke last touched; answers whether there was one. */
-    boolean pointAway() {
+    @Override
+    public boolean pointAway() {
         return stroke.pointAway();
     }
 
     /** @return whether the key was used */
-    boolean key(KeyEvent e) {
+    @Override
+    public boolean key(KeyEvent e) {
         if (movable().isEmpty()) {
             return false;
         }

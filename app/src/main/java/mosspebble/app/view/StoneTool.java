@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import javafx.animation.Animation;
 import javafx.animation.PauseTransition;
+import javafx.beans.value.ObservableValue;
 import javafx.geometry.Point2D;
 import javafx.scene.Cursor;
 import javafx.scene.canvas.GraphicsContext;
@@ -19,9 +20,9 @@ import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 import javafx.util.Duration;
 import mosspebble.app.model.Results;
-import mosspebble.app.model.StoneModel;
 import mosspebble.app.model.StoneModel.Guide;
 import mosspebble.app.model.StoneModel.Page;
+import mosspebble.app.model.StoneModel;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.project.Project;
@@ -37,7 +38,7 @@ import mosspebble.core.units.Millimetres;
 import org.locationtech.jts.geom.Coordinate;
 
 /** What can be drawn and done on the cloth in the Stone stage: points of the outline, the tape, marks, a line or ring that shall look true, turning. */
-final class StoneTool {
+final class StoneTool implements ClothTool {
 
     private static final int POINTS = 24;
     private static final double NEAR = 13;
@@ -81,13 +82,35 @@ final class StoneTool {
     }
 
     /** Whether the stone is shown from its viewpoint and not from above. */
-    boolean seen() {
+    @Override
+    public boolean seen() {
         return bench.pageProperty().get() == Page.SEEN && workbench.shown().filter(p -> !p.viewpoint().straightDown()).isPresent();
+    }
+
+    @Override
+    public boolean showsFace() {
+        return !seen();
+    }
+
+    @Override
+    public boolean showsMeasures() {
+        return bench.pageProperty().get() == Page.OUTLINE;
+    }
+
+    @Override
+    public List<ObservableValue<?>> causes() {
+        return List.of(bench.guideProperty(), bench.guideAtProperty(), bench.placingProperty(), bench.markProperty(), bench.pointsProperty(), bench.pageProperty());
+    }
+
+    @Override
+    public List<ObservableValue<?>> views() {
+        return List.of(bench.pageProperty());
     }
 
     // --- drawing
 
-    void draw(GraphicsContext pen, ClothFrame frame) {
+    @Override
+    public void draw(GraphicsContext pen, ClothFrame frame, PaintPlan planned, boolean handled) {
         if (plan().isEmpty() || workbench.shown().isEmpty()) {
             return;
         }
@@ -360,7 +383,10 @@ final class StoneTool {
     }
 
     /** Cursor over a place; also notes what is near, answers whether that changed. */
-    boolean move(ClothFrame frame, double px, double py) {
+    @Override
+    public boolean move(ClothFrame frame, MouseEvent e) {
+        double px = e.getX();
+        double py = e.getY();
         boolean near = false;
         if (bench.pageProperty().get() == Page.OUTLINE && workbench.shown().isPresent()) {
             StoneOutline outline = StoneOutline.of(workbench.shown().get().stone());
@@ -373,7 +399,8 @@ final class StoneTool {
         return changed;
     }
 
-    Cursor cursor(ClothFrame frame, double px, double py) {
+    @Override
+    public Cursor cursor(ClothFrame frame, double px, double py) {
         if (bench.pageProperty().get() == Page.MARKS && bench.placingProperty().get() != null) {
             return Cursor.CROSSHAIR;
         }
@@ -385,7 +412,8 @@ final class StoneTool {
         };
     }
 
-    void press(ClothFrame frame, MouseEvent e) {
+    @Override
+    public void press(ClothFrame frame, MouseEvent e) {
         commitWheel();
         grabbed = new double[] {frame.toX(e.getX()), frame.toY(e.getY())};
         grabbedPixel = e.getY();
@@ -421,9 +449,10 @@ final class StoneTool {
         workbench.draft(p -> p.withStone(placed));
     }
 
-    void drag(ClothFrame frame, MouseEvent e) {
+    @Override
+    public boolean drag(ClothFrame frame, MouseEvent e) {
         if (grabbedStone == null || grabbed == null) {
-            return;
+            return false;
         }
         double x = frame.toX(e.getX());
         double y = frame.toY(e.getY());
@@ -444,6 +473,7 @@ final class StoneTool {
                 workbench.draft(p -> p.withStone(grabbedStone.withWayUp(Math.round(grabbedStone.wayUp() + to - from))));
             }
         }
+        return false;
     }
 
     private Stone movedMark(double x, double y) {
@@ -475,7 +505,8 @@ final class StoneTool {
         return stone.withOutline(new Shape.Measured(Shape.Source.HAND, moved));
     }
 
-    void release() {
+    @Override
+    public void release() {
         switch (grip) {
             case POINT -> commitDraft("Drag the outline");
             case TURN -> commitDraft("Turn the stone");
@@ -512,7 +543,8 @@ final class StoneTool {
     }
 
     /** The wheel turns the stone by 5 degrees, with Shift by 1; kept once it rests. */
-    void wheel(ScrollEvent e) {
+    @Override
+    public void wheel(ScrollEvent e) {
         double delta = e.getDeltaY() != 0 ? e.getDeltaY() : e.getDeltaX();
         if (delta != 0 && workbench.shown().isPresent()) {
             double step = (delta > 0 ? -1 : 1) * (e.isShiftDown() ? 1 : 5);
@@ -524,7 +556,8 @@ final class StoneTool {
     }
 
     /** @return whether the key was used */
-    boolean key(KeyEvent e) {
+    @Override
+    public boolean key(KeyEvent e) {
         if (workbench.shown().isEmpty()) {
             return false;
         }
