@@ -20,7 +20,7 @@ import mosspebble.app.model.Action;
 import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
-import mosspebble.app.view.Shell;
+import mosspebble.app.shell.Shell;
 import mosspebble.core.project.Studio;
 import mosspebble.core.units.Grams;
 import mosspebble.files.BuiltIn;

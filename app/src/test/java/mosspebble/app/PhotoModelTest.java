@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.concurrent.locks.LockSupport;
 import java.util.function.LongFunction;
-import mosspebble.app.model.PhotoModel;
+import mosspebble.app.photo.PhotoModel;
 import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.photo.PhotoFinding;

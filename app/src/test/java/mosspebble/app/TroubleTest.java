@@ -17,7 +17,7 @@ import javafx.stage.Stage;
 import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
-import mosspebble.app.view.Shell;
+import mosspebble.app.shell.Shell;
 import mosspebble.core.finding.Finding;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.project.Project;

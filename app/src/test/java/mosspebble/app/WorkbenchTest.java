@@ -11,7 +11,7 @@ import java.util.Deque;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicInteger;
 import mosspebble.app.model.FileWork;
-import mosspebble.app.model.PhotoModel;
+import mosspebble.app.photo.PhotoModel;
 import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;

@@ -18,7 +18,7 @@ import mosspebble.app.MossPebbleApp;
 import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
-import mosspebble.app.view.Shell;
+import mosspebble.app.shell.Shell;
 import mosspebble.core.finding.Finding;
 import mosspebble.core.project.Project;
 import mosspebble.core.units.Grams;

@@ -1,0 +1,136 @@
+package mosspebble.app.basket;
+
+import java.io.ByteArrayInputStream;
+import java.util.ArrayList;
+import java.util.Base64;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.image.Image;
+import javafx.scene.image.ImageView;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import mosspebble.app.control.Choice;
+import mosspebble.app.control.Entry;
+import mosspebble.app.model.Results;
+import mosspebble.app.stone.StoneModel;
+import mosspebble.app.model.Workbench;
+import mosspebble.app.screen.Panel;
+import mosspebble.core.stone.FoundStone;
+import mosspebble.files.BuiltIn;
+import mosspebble.core.stone.Origin;
+import mosspebble.core.stone.RockKind;
+
+/** Beside the basket: what is shown in which order, and the stone in hand with where it came from. */
+public final class BasketPanel extends Panel {
+
+    private final BasketShelf shelf;
+    private final VBox inHand = new VBox(9);
+    private FoundStone shown;
+
+    public BasketPanel(Workbench workbench, Results show, StoneModel bench, BasketShelf shelf, List<BuiltIn.Title> subjects) {
+        super(workbench, show);
+        this.shelf = shelf;
+        Choice<String> proportions = new Choice<>("Shape", shelf.proportions::set);
+        proportions.option("shape-all", "all", null, "Stones of all shapes");
+        for (String word : new String[] {"round", "oval", "long"}) {
+            proportions.option("shape-" + word, word, word, "Only " + word + " stones");
+        }
+        Choice<RockKind> rocks = new Choice<>("Rock", shelf.rock::set);
+        rocks.option("find-all", "all", null, "All rocks");
+        for (RockKind kind : RockKind.values()) {
+            rocks.option("find-" + kind.name().toLowerCase(Locale.ROOT), kind.label(), kind, "Only " + kind.label());
+        }
+        Choice<BasketShelf.Order> order = new Choice<>("Order", shelf.order::set);
+        order.option("order-size", "size", BasketShelf.Order.SIZE, "The longest first").option("order-name", "name", BasketShelf.Order.NAME, "By name")
+                .option("order-rock", "rock", BasketShelf.Order.ROCK, "By rock");
+        VBox suits = new VBox(4, quiet("Best for"));
+        for (BuiltIn.Title subject : subjects) {
+            Button rank = button("suits-" + subject.id(), subject.title(), "Ranks the stones for this subject", () -> {
+                shelf.subject.set(subject.id());
+                shelf.order.set(BasketShelf.Order.SUBJECT);
+                shelf.rank();
+            });
+            suits.getChildren().add(rank);
+        }
+        Button back = button("basket-back", "Back to the cloth", "Back to the stone (Escape)", () -> bench.middleProperty().set(StoneModel.Middle.CLOTH));
+        getChildren().addAll(inHand, proportions, rocks, order, suits, back);
+        shelf.chosen.addListener((o, a, b) -> refresh());
+        shelf.order.addListener((o, a, b) -> refresh());
+        onRefresh(() -> {
+            proportions.show(shelf.proportions.get());
+            rocks.show(shelf.rock.get());
+            order.show(shelf.order.get());
+            FoundStone now = shelf.inHand().orElse(null);
+            if (now != shown || inHand.getChildren().isEmpty()) {
+                shown = now;
+                details(bench);
+            }
+        });
+    }
+
+    private void change(String title, UnaryOperator<FoundStone> change) {
+        String id = shelf.chosen.get();
+        workbench.editStudio(title, s -> s.withBasket(s.basket().stream().map(f -> f.id().equals(id) ? change.apply(f) : f).toList()));
+    }
+
+    private Optional<String> tryChange(String title, UnaryOperator<FoundStone> change) {
+        try {
+            change(title, change);
+            String refused = workbench.noticeProperty().get();
+            return refused.isEmpty() ? Optional.empty() : Optional.of(refused);
+        } catch (IllegalArgumentException e) {
+            return Optional.of(e.getMessage());
+        }
+    }
+
+    private void details(StoneModel bench) {
+        inHand.getChildren().clear();
+        if (shown == null) {
+            inHand.getChildren().add(quiet("Choose a stone in the basket to take it up or to note where it was found."));
+            return;
+        }
+        FoundStone found = shown;
+        Label title = heading(found.name());
+        Button take = button("take-up", "Take it up", "Puts this stone on the cloth", () -> {
+            if (workbench.editStudio("Take up " + found.name(), s -> s.takenUp(found.id()))) {
+                workbench.choose(found.id());
+                bench.middleProperty().set(StoneModel.Middle.CLOTH);
+            }
+        });
+        take.getStyleClass().add("main");
+        Button away = button("throw-out", "Take it out", "Takes the stone out of the basket", () -> workbench.editStudio("Take " + found.name() + " out", s -> {
+            List<FoundStone> kept = new ArrayList<>(s.basket());
+            kept.removeIf(f -> f.id().equals(found.id()));
+            return s.withBasket(kept);
+        }));
+        HBox buttons = new HBox(6, take, away);
+        Entry name = new Entry("found-name", "Name", "What you call this stone", found::name, text -> tryChange("Name", f -> new FoundStone(f.id(), text.strip(), f.stone(), f.origin())));
+        Entry where = new Entry("found-where", "Found", "Where the stone was found", () -> found.origin().where(), text -> tryChange("Where it was found", f -> f.withOrigin(f.origin().with(text.strip(), f.origin().taking(), f.origin().note()))));
+        Entry note = new Entry("found-note", "Note", "What else is worth knowing", () -> found.origin().note(), text -> tryChange("Note", f -> f.withOrigin(f.origin().with(f.origin().where(), f.origin().taking(), text.strip()))));
+        Choice<Origin.Taking> taking = new Choice<>("Taking it was", t -> change("Taking", f -> f.withOrigin(f.origin().with(f.origin().where(), t, f.origin().note()))));
+        for (Origin.Taking t : Origin.Taking.values()) {
+            taking.option("found-taking-" + t.name().toLowerCase(Locale.ROOT), t.label(), t, "Ask the land owner; protected beaches and parks forbid it, local rules come first");
+        }
+        taking.show(found.origin().taking());
+        inHand.getChildren().addAll(title, buttons, name, where, taking, note);
+        found.origin().picture().flatMap(BasketPanel::picture).ifPresent(image -> {
+            ImageView view = new ImageView(image);
+            view.setPreserveRatio(true);
+            view.setFitHeight(96);
+            inHand.getChildren().add(view);
+        });
+    }
+
+    private static Optional<Image> picture(String base64) {
+        try {
+            Image image = new Image(new ByteArrayInputStream(Base64.getDecoder().decode(base64)));
+            return image.isError() ? Optional.empty() : Optional.of(image);
+        } catch (IllegalArgumentException e) {
+            return Optional.empty(); // a damaged picture is no picture
+        }
+    }
+}

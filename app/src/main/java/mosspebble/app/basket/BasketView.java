@@ -1,0 +1,159 @@
+package mosspebble.app.basket;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import javafx.css.PseudoClass;
+import javafx.geometry.Pos;
+import javafx.geometry.VPos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.Tooltip;
+import javafx.scene.image.Image;
+import javafx.scene.image.ImageView;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import mosspebble.app.cloth.StoneImage;
+import mosspebble.app.model.PlanWorker;
+import mosspebble.app.model.Workbench;
+import mosspebble.app.screen.Panel;
+import mosspebble.core.picture.StonePicture;
+import mosspebble.core.plan.StoneState;
+import mosspebble.core.project.Project;
+import mosspebble.core.project.Studio;
+import mosspebble.core.advice.Suitability;
+import mosspebble.core.stone.FoundStone;
+import mosspebble.core.stone.Origin;
+import mosspebble.core.stone.Stone;
+import mosspebble.core.units.LengthText;
+import mosspebble.core.units.LengthUnit;
+
+/** The basket: every stone that waits, drawn from its measures at one common scale. */
+public final class BasketView extends StackPane {
+
+    private static final PseudoClass CURRENT = PseudoClass.getPseudoClass("current");
+    private static final double WIDE = 128;
+
+    private record Drawn(Stone stone, Image image, double widthMm, double heightMm) {}
+
+    private final Workbench workbench;
+    private final PlanWorker desk;
+    private final BasketShelf shelf;
+    private final FlowPane stones = new FlowPane(14, 14);
+    private final VBox empty;
+    private final Map<String, Drawn> drawn = new HashMap<>();
+    private final Map<String, Button> cards = new HashMap<>();
+    private final Map<String, PlanWorker.Line> lines = new HashMap<>();
+
+    public BasketView(Workbench workbench, PlanWorker desk, BasketShelf shelf) {
+        this.workbench = workbench;
+        this.desk = desk;
+        this.shelf = shelf;
+        setId("basket");
+        getStyleClass().add("basket");
+        stones.getStyleClass().add("basket-stones");
+        ScrollPane scroll = new ScrollPane(stones);
+        scroll.setFitToWidth(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        scroll.getStyleClass().add("stage-scroll");
+        Label title = new Label();
+        title.getStyleClass().add("empty-title");
+        title.setText("Nothing in the basket");
+        empty = new VBox(12, title, Panel.quiet("Stones from a photo come here; so does a stone you lay back from the tray."));
+        empty.setAlignment(Pos.CENTER);
+        empty.setMouseTransparent(true);
+        stones.setRowValignment(VPos.TOP);
+        getChildren().addAll(scroll, empty);
+        workbench.studioProperty().addListener((o, a, b) -> {
+            if (a.unit() != b.unit() || !a.basket().equals(b.basket())) {
+                fill();
+            }
+        });
+        shelf.proportions.addListener((o, a, b) -> fill());
+        shelf.rock.addListener((o, a, b) -> fill());
+        shelf.order.addListener((o, a, b) -> fill());
+        shelf.chosen.addListener((o, a, b) -> fill());
+        shelf.suits.addListener((o, a, b) -> fill());
+        fill();
+    }
+
+    private void fill() {
+        List<FoundStone> shown = shelf.shown();
+        Panel.present(empty, shown.isEmpty());
+        double largest = workbench.studio().basket().stream().mapToDouble(f -> Math.max(f.stone().length().value(), f.stone().width().value())).max().orElse(100);
+        double scale = WIDE / largest;
+        List<Button> wanted = shown.stream().map(f -> card(f, scale)).toList();
+        if (!stones.getChildren().equals(wanted)) {
+            stones.getChildren().setAll(wanted);
+        }
+        cards.keySet().removeIf(id -> workbench.studio().found(id).isEmpty());
+    }
+
+    /** The card of a stone, brought up to date; a stone that stays keeps its button, and with it pointer and focus. */
+    private Button card(FoundStone found, double scale) {
+        StackPane picture = new StackPane();
+        picture.setMinSize(WIDE + 14, WIDE * 0.82);
+        Drawn ready = drawn.get(found.id());
+        if (ready != null && ready.stone().equals(found.stone())) {
+            ImageView image = new ImageView(ready.image());
+            image.setFitWidth(ready.widthMm() * scale);
+            image.setFitHeight(ready.heightMm() * scale);
+            picture.getChildren().add(image);
+        } else {
+            paint(found);
+        }
+        LengthUnit unit = workbench.studio().unit();
+        Label name = new Label(found.name());
+        name.getStyleClass().add("tray-name");
+        Stone stone = found.stone();
+        Label size = Panel.quiet(LengthText.number(stone.length(), unit) + " × " + LengthText.number(stone.width(), unit) + " × " + LengthText.format(stone.height(), unit) + ", " + stone.rock().label());
+        size.setWrapText(false);
+        Label where = Panel.quiet(found.origin().where().isBlank() ? "place not noted" : found.origin().where());
+        where.setWrapText(false);
+        VBox content = new VBox(2, picture, name, size, where);
+        if (found.origin().taking() == Origin.Taking.UNKNOWN || found.origin().taking() == Origin.Taking.FORBIDDEN) {
+            Label ask = new Label(found.origin().taking() == Origin.Taking.UNKNOWN ? "? ask the owner" : "! bring it back");
+            ask.getStyleClass().add("slip");
+            content.getChildren().add(ask);
+        }
+        Suitability suits = shelf.suits.get().get(found.id());
+        if (shelf.order.get() == BasketShelf.Order.SUBJECT && suits != null) {
+            Label words = new Label(suits.word() + ": " + suits.reasons().get(0));
+            words.getStyleClass().add("moss");
+            content.getChildren().add(words);
+        }
+        content.setMaxWidth(WIDE + 40);
+        content.setPrefWidth(WIDE + 40);
+        Button button = cards.computeIfAbsent(found.id(), id -> {
+            Button fresh = new Button();
+            fresh.setId("found-" + id);
+            fresh.getStyleClass().add("found");
+            fresh.setOnAction(e -> shelf.chosen.set(id));
+            return fresh;
+        });
+        button.setGraphic(content);
+        button.pseudoClassStateChanged(CURRENT, Objects.equals(shelf.chosen.get(), found.id()));
+        button.setAccessibleText(found.name() + ", " + size.getText());
+        button.setTooltip(new Tooltip(found.name() + ", " + size.getText() + (found.origin().note().isBlank() ? "" : ": " + found.origin().note())));
+        return button;
+    }
+
+    private void paint(FoundStone found) {
+        Studio studio = workbench.studio();
+        desk.ask(lines.computeIfAbsent(found.id(), id -> new PlanWorker.Line()), d -> d.picture(d.plan(Project.begin(found), studio), 1.6, StoneState.DRY), picture -> {
+            drawn.put(found.id(), new Drawn(found.stone(), StoneImage.still(picture, 0, 320), width(picture), height(picture)));
+            fill();
+        });
+    }
+
+    private static double width(StonePicture picture) {
+        return picture.terrain().grid().columns() * picture.terrain().grid().cellMm();
+    }
+
+    private static double height(StonePicture picture) {
+        return picture.terrain().grid().rows() * picture.terrain().grid().cellMm();
+    }
+}

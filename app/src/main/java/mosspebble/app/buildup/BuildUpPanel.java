@@ -1,0 +1,68 @@
+package mosspebble.app.buildup;
+
+import java.util.Locale;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import javafx.scene.layout.VBox;
+import mosspebble.app.control.Choice;
+import mosspebble.app.model.Results;
+import mosspebble.app.model.Workbench;
+import mosspebble.app.screen.PageView;
+import mosspebble.app.screen.Panel;
+
+/** The build-up: the steps in their order, the habits that shape them, and what to do when something went wrong. */
+public final class BuildUpPanel extends Panel {
+
+    /** What is shown. */
+    public enum Page {
+        STEPS("Steps", "What is painted when, and why"),
+        HABITS("Habits", "How you work; the plan follows"),
+        MEND("Put it right", "Point at a mistake and learn how to mend it");
+
+        private final String label;
+        private final String tooltip;
+
+        Page(String label, String tooltip) {
+            this.label = label;
+            this.tooltip = tooltip;
+        }
+
+        public String label() {
+            return label;
+        }
+    }
+
+    private final ObjectProperty<Page> page = new SimpleObjectProperty<>(Page.STEPS);
+
+    /** @param compare lays two habits side by side */
+    public BuildUpPanel(Workbench workbench, Results show, MendModel mend, Runnable compare) {
+        super(workbench, show);
+        StepsPage steps = new StepsPage(this);
+        HabitsPage habits = new HabitsPage(this, compare);
+        MendPage mending = new MendPage(this, mend);
+        VBox place = new VBox();
+        Choice<Page> pages = new Choice<>("", page::set);
+        for (Page p : Page.values()) {
+            pages.option("build-" + p.name().toLowerCase(Locale.ROOT), p.label, p, p.tooltip);
+        }
+        getChildren().addAll(pages, place);
+        page.addListener((o, a, b) -> refresh());
+        onRefresh(() -> {
+            pages.show(page.get());
+            PageView matter = switch (page.get()) {
+                case STEPS -> steps;
+                case HABITS -> habits;
+                case MEND -> mending;
+            };
+            if (!place.getChildren().contains(matter)) {
+                place.getChildren().setAll(matter);
+            }
+            mend.pointingProperty().set(page.get() == Page.MEND);
+            matter.refresh();
+        });
+    }
+
+    public ObjectProperty<Page> pageProperty() {
+        return page;
+    }
+}

@@ -1,0 +1,193 @@
+package mosspebble.app.buildup;
+
+import java.util.ArrayList;
+import java.util.List;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import mosspebble.app.control.Swatch;
+import mosspebble.app.screen.PageView;
+import mosspebble.app.screen.Panel;
+import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.Step;
+import mosspebble.core.timetable.Durations;
+import mosspebble.core.units.Numbers;
+import mosspebble.core.units.Srgb;
+import mosspebble.core.words.StepWords;
+
+/** The steps in order; the one in hand with what to do, how long, what it waits for and why. The order can be changed by hand. */
+final class StepsPage extends PageView {
+
+    private static final int MOST_WAITS = 4;
+
+    private final Panel panel;
+    private final ListView<Step> steps = new ListView<>();
+    private final Label title = new Label();
+    private final Label sentence = new Label();
+    private final Label reason = Panel.quiet("");
+    private final Label facts = new Label();
+    private final Label film = Panel.quiet("");
+    private final VBox waits = new VBox(2);
+    private final Button earlier;
+    private final Button later;
+    private final Button own;
+    private boolean showing;
+
+    StepsPage(Panel panel) {
+        this.panel = panel;
+        steps.setId("steps");
+        steps.setAccessibleText("Steps in order; Alt Up and Alt Down move one");
+        steps.setPrefHeight(150);
+        steps.setMinHeight(140);
+        steps.setCellFactory(list -> new StepCell());
+        steps.getSelectionModel().selectedIndexProperty().addListener((o, before, now) -> {
+            if (!showing && now.intValue() >= 0) {
+                panel.workbench.stepProperty().set(now.intValue() + 1);
+            }
+        });
+        steps.addEventFilter(KeyEvent.KEY_PRESSED, e -> {
+            if (e.isAltDown() && (e.getCode() == KeyCode.UP || e.getCode() == KeyCode.DOWN)) {
+                move(e.getCode() == KeyCode.UP ? -1 : 1);
+                e.consume();
+            }
+        });
+        panel.workbench.stepProperty().addListener((o, before, now) -> select());
+        earlier = Panel.button("step-earlier", "▲ earlier", "One step earlier (Alt Up); what that breaks is said at once", () -> move(-1));
+        later = Panel.button("step-later", "▼ later", "One step later (Alt Down)", () -> move(1));
+        own = Panel.button("order-back", "Planner’s order", "Gives your own order up", () -> panel.edit("Planner’s order", p -> p.withOrder(List.of())));
+        for (Button b : new Button[] {earlier, later, own}) {
+            b.getStyleClass().add("tight");
+        }
+        title.getStyleClass().add("step-title");
+        title.setWrapText(true);
+        sentence.setId("step-sentence");
+        sentence.setWrapText(true);
+        facts.getStyleClass().add("moss");
+        facts.setWrapText(true);
+        reason.setId("step-reason");
+        waits.setId("step-waits");
+        film.setId("film-words");
+        VBox detail = new VBox(4, title, sentence, facts, reason, waits);
+        detail.getStyleClass().add("inset");
+        getChildren().addAll(steps, new HBox(4, earlier, later, own), detail, film);
+    }
+
+    /** Moves the step in hand in the painter's own order. */
+    private void move(int by) {
+        PaintPlan plan = panel.show.plan();
+        int at = panel.show.steps() - 1;
+        if (plan == null || at < 0 || !plan.steps().get(at).kind().movable()) {
+            panel.workbench.tell("Washing, pencil, signature and seal keep their place.");
+            return;
+        }
+        List<String> keys = new ArrayList<>(plan.steps().stream().filter(o -> o.kind().movable() && o.kind() != Step.Kind.PRIME && o.kind() != Step.Kind.MORE).map(Step::key).toList());
+        String key = plan.steps().get(at).key();
+        int from = keys.indexOf(key);
+        int to = from + by;
+        if (from < 0 || to < 0 || to >= keys.size()) {
+            panel.workbench.tell(from < 0 ? "Primer and extra coats go with what they belong to." : "It is the " + (by < 0 ? "first" : "last") + " already.");
+            return;
+        }
+        keys.remove(from);
+        keys.add(to, key);
+        pending = key;
+        panel.edit((by < 0 ? "Earlier: " : "Later: ") + StepWords.title(plan.steps().get(at)), p -> p.withOrder(keys));
+    }
+
+    private String pending = "";
+
+    @Override
+    public void refresh() {
+        PaintPlan plan = panel.show.plan();
+        showing = true;
+        List<Step> now = plan == null ? List.of() : plan.steps();
+        if (!steps.getItems().equals(now)) {
+            steps.getItems().setAll(now);
+        }
+        showing = false;
+        for (int i = 0; !pending.isEmpty() && i < now.size(); i++) {
+            if (now.get(i).key().equals(pending)) { // the moved step stays in hand
+                panel.workbench.stepProperty().set(i + 1);
+            }
+        }
+        pending = "";
+        Panel.present(own, panel.project().filter(p -> !p.order().isEmpty()).isPresent());
+        film.setText(plan == null ? "" : plan.weakest().map(w -> "The film is thickest under " + StepWords.what(plan.steps().get(w.top())) + ": " + Numbers.text(w.um(), 0) + " µm in " + w.coats() + " coats"
+                + (w.onRim() ? ", on the rim." : ".")).orElse(""));
+        select();
+    }
+
+    private void select() {
+        PaintPlan plan = panel.show.plan();
+        int count = panel.show.steps();
+        showing = true;
+        if (count > 0 && count <= steps.getItems().size()) {
+            steps.getSelectionModel().select(count - 1);
+            steps.scrollTo(Math.max(0, count - 3));
+        } else {
+            steps.getSelectionModel().clearSelection();
+        }
+        showing = false;
+        waits.getChildren().clear();
+        boolean none = plan == null || count == 0 || count > plan.steps().size();
+        earlier.setDisable(none || !plan.steps().get(count - 1).kind().movable());
+        later.setDisable(earlier.isDisable());
+        if (none) {
+            title.setText("The bare stone");
+            sentence.setText(plan == null || plan.steps().isEmpty() ? "No plan yet: choose a subject in Sketch." : "Step through the painting with the slider, the list, or , and .");
+            facts.setText("");
+            reason.setText("");
+            return;
+        }
+        Step step = plan.steps().get(count - 1);
+        title.setText(StepWords.title(step));
+        sentence.setText(StepWords.sentence(step));
+        facts.setText(StepWords.tool(step) + " · hand " + Durations.words(step.work().hand()) + (step.work().between().isZero() ? "" : " · " + Durations.words(step.work().between()) + " between coats")
+                + (step.work().dries().isZero() ? "" : " · then dries " + Durations.words(step.work().dries()))
+                + step.wet().map(w -> " · wet into wet, " + Durations.words(w.work()) + " of " + Durations.words(w.open()) + " open").orElse(""));
+        reason.setText(StepWords.reason(step));
+        List<Step.After> after = step.after().stream().filter(a -> plan.steps().get(a.step()).kind().movable()).toList();
+        after.subList(Math.max(0, after.size() - MOST_WAITS), after.size()).forEach(a -> waits.getChildren().add(Panel.quiet("waits for " + (a.step() + 1) + " " + StepWords.title(plan.steps().get(a.step())) + ": " + StepWords.reason(a))));
+        if (after.size() > MOST_WAITS) {
+            waits.getChildren().add(Panel.quiet("and for " + (after.size() - MOST_WAITS) + " more before them"));
+        }
+    }
+
+    private static final class StepCell extends ListCell<Step> {
+        @Override
+        protected void updateItem(Step step, boolean empty) {
+            super.updateItem(step, empty);
+            if (empty || step == null) {
+                setGraphic(null);
+                setText(null);
+                return;
+            }
+            Label number = new Label(String.valueOf(getIndex() + 1));
+            number.getStyleClass().add("step-number");
+            Node dab = step.coat().isPresent() ? new Swatch(step.coat().get().swatch(), 14) : new Swatch(Srgb.ofHex("#cfc6b2"), 14);
+            dab.setOpacity(step.coat().isPresent() ? 1 : 0.35);
+            Label words = new Label(StepWords.title(step));
+            words.setMinWidth(0);
+            Region gap = new Region();
+            HBox.setHgrow(gap, Priority.ALWAYS);
+            Label coats = new Label(step.wet().isPresent() ? "wet" : step.coats() > 1 ? "× " + step.coats() : "");
+            coats.getStyleClass().add("value");
+            HBox row = new HBox(7, number, dab, words, gap, coats);
+            row.setAlignment(Pos.CENTER_LEFT);
+            coats.setMinWidth(Region.USE_PREF_SIZE);
+            setPrefWidth(0); // as wide as the list: long titles are shortened, not scrolled
+            setGraphic(row);
+            setText(null);
+            setAccessibleText("Step " + (getIndex() + 1) + ": " + StepWords.title(step) + (step.coats() > 1 ? ", " + step.coats() + " coats" : ""));
+        }
+    }
+}

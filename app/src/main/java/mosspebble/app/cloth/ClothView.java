@@ -1,0 +1,462 @@
+package mosspebble.app.cloth;
+
+import java.util.EnumMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import javafx.beans.value.ObservableValue;
+import javafx.geometry.Point2D;
+import javafx.scene.AccessibleRole;
+import javafx.scene.CacheHint;
+import javafx.scene.Cursor;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.image.ImageView;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.Pane;
+import javafx.scene.layout.Region;
+import javafx.scene.paint.Color;
+import javafx.scene.shape.StrokeLineCap;
+import javafx.scene.text.Font;
+import javafx.scene.text.TextAlignment;
+import javafx.scene.transform.Affine;
+import javafx.stage.Screen;
+import mosspebble.app.model.Results;
+import mosspebble.app.model.Workbench;
+import mosspebble.core.area.Grid;
+import mosspebble.core.finding.Finding.Stage;
+import mosspebble.core.picture.StonePicture;
+import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.project.Project;
+import mosspebble.core.stone.Eye;
+import mosspebble.core.stone.Stone;
+import mosspebble.core.stone.StoneOutline;
+import mosspebble.core.units.LengthText;
+import mosspebble.core.units.LengthUnit;
+import mosspebble.core.units.Millimetres;
+import mosspebble.core.units.Numbers;
+
+/**
+ * The stone on the cloth at a stated multiple of its true size: hem ticks, measures, guides, the design under the hand, and the line of the slice. Gestures and keys are told to the
+ * workbench; what is drawn comes from the plan.
+ */
+public final class ClothView extends Region {
+
+    private static final double HEM = 32;
+
+    private final Workbench workbench;
+    private final Results show;
+    private final SliceLine slice;
+    private final Map<Stage, ClothTool> tools;
+    private final Canvas linen = new Canvas();
+    private final ImageView shadow = new ImageView();
+    private final ImageView stone = new ImageView();
+    private final Canvas overlay = new Canvas();
+    private Object linenShows;
+    private Stone outlineOf;
+    private StoneOutline outline;
+    private StoneImage stoneImage;
+    private StonePicture shadowOf;
+    private double scale;
+    private boolean hover;
+    private Point2D handAt = Point2D.ZERO;
+    /** Whether the bare stone lies drawn already below what is dragged. */
+    private boolean bareUnderHand;
+
+    /** @param tools what each stage does on the cloth */
+    public ClothView(Workbench workbench, Results show, SliceLine slice, Map<Stage, ClothTool> tools) {
+        this.workbench = workbench;
+        this.show = show;
+        this.slice = slice;
+        this.tools = new EnumMap<>(tools);
+        setId("cloth");
+        getStyleClass().add("cloth");
+        setFocusTraversable(true);
+        setAccessibleRole(AccessibleRole.IMAGE_VIEW);
+        stone.setSmooth(true);
+        // what lies still is kept as one picture, so that a frame under the hand costs the overlay only
+        Pane still = new Pane(linen, shadow, stone);
+        still.setMouseTransparent(true);
+        still.setCache(true);
+        still.setCacheHint(CacheHint.SPEED);
+        getChildren().addAll(still, overlay);
+        overlay.setMouseTransparent(true);
+        for (ObservableValue<?> cause : new ObservableValue<?>[] {show.planProperty(), workbench.stageProperty(), workbench.shownProperty(), slice, workbench.itemProperty(), focusVisibleProperty(), focusedProperty(), workbench.studioProperty()}) {
+            cause.addListener((o, a, b) -> redrawOverlay());
+        }
+        for (ClothTool tool : new LinkedHashSet<>(tools.values())) {
+            tool.causes().forEach(cause -> cause.addListener((o, a, b) -> redrawOverlay()));
+            tool.views().forEach(cause -> cause.addListener((o, a, b) -> redrawStone()));
+        }
+        show.seenProperty().addListener((o, a, b) -> drawSeen(b));
+        show.pictureProperty().addListener((o, a, b) -> redrawStone());
+        workbench.stepProperty().addListener((o, a, b) -> redrawStone());
+        workbench.coatProperty().addListener((o, a, b) -> redrawStone());
+        workbench.heldProperty().addListener((o, a, b) -> {
+            redrawStone();
+            redrawOverlay();
+        });
+        workbench.shownProperty().addListener((o, a, b) -> {
+            if (!(tool().dragging() && bareUnderHand)) {
+                redrawStone();
+            }
+            if (a == null || b == null || !a.stone().equals(b.stone())) {
+                requestLayout();
+            }
+            if (b != null && (a == null || !a.id().equals(b.id()))) {
+                crossStone(b);
+            }
+        });
+        workbench.shown().ifPresent(this::crossStone);
+        workbench.studioProperty().addListener((o, a, b) -> {
+            if (a.evening() != b.evening() || a.unit() != b.unit()) {
+                requestLayout();
+            }
+        });
+        addEventHandler(MouseEvent.MOUSE_PRESSED, this::press);
+        addEventHandler(MouseEvent.MOUSE_DRAGGED, this::drag);
+        addEventHandler(MouseEvent.MOUSE_RELEASED, this::release);
+        addEventHandler(MouseEvent.MOUSE_MOVED, this::move);
+        addEventHandler(MouseEvent.MOUSE_EXITED, e -> {
+            hover = false;
+            slice.pointAway();
+            redrawOverlay();
+        });
+        addEventHandler(KeyEvent.KEY_PRESSED, this::key);
+        setOnScroll(e -> {
+            tool().wheel(e);
+        });
+    }
+
+    private ClothTool tool() {
+        return tools.get(workbench.stageProperty().get());
+    }
+
+    private boolean seen() {
+        return tool().seen();
+    }
+
+    private ClothFrame frame() {
+        return new ClothFrame(scale, middleX(), middleY());
+    }
+
+    private void drawSeen(Results.Seen picture) {
+        if (picture != null && seen() && stoneImage != null && stoneImage.fits(picture.from().terrain().grid())) {
+            stoneImage.draw(picture.pixels());
+        }
+    }
+
+    // --- layout
+
+    @Override
+    protected void layoutChildren() {
+        double w = getWidth();
+        double h = getHeight();
+        if (w < 1 || h < 1) {
+            return;
+        }
+        linen.setWidth(w);
+        linen.setHeight(h);
+        overlay.setWidth(w);
+        overlay.setHeight(h);
+        workbench.shown().ifPresent(project -> {
+            StoneOutline outline = outline(project);
+            double fit = Math.min((w - 2 * HEM - 84) / (2 * outline.halfWidth()), (h - 2 * HEM - 66) / (2 * outline.halfHeight()));
+            scale = Math.max(0.3, Math.min(9, Math.floor(fit * 20) / 20));
+            double output = getScene() == null || getScene().getWindow() == null ? 1 : getScene().getWindow().getOutputScaleX();
+            if (!workbench.isDrafting()) {
+                show.pixelsPerMmProperty().set(scale * output);
+            }
+        });
+        drawLinen();
+        placeStone();
+        redrawOverlay();
+    }
+
+    /** The slice begins from rim to rim a little below the middle, where it hides least. */
+    private void crossStone(Project project) {
+        StoneOutline outline = outline(project);
+        double y = 0.12 * outline.halfHeight();
+        slice.set(-0.94 * outline.halfWidth(), y, 0.94 * outline.halfWidth(), y);
+    }
+
+    private StoneOutline outline(Project project) {
+        if (!project.stone().equals(outlineOf)) {
+            outlineOf = project.stone();
+            outline = StoneOutline.of(project.stone());
+        }
+        return outline;
+    }
+
+    private double middleX() {
+        return HEM / 2 + getWidth() / 2;
+    }
+
+    private double middleY() {
+        return HEM / 2 + getHeight() / 2;
+    }
+
+    private void placeStone() {
+        if (stoneImage == null) {
+            return;
+        }
+        Grid grid = stoneImage.grid();
+        double size = grid.cellMm() * scale;
+        for (ImageView view : new ImageView[] {stone, shadow}) {
+            view.setFitWidth(grid.columns() * size);
+            view.setFitHeight(grid.rows() * size);
+        }
+        stone.relocate(middleX() + grid.left() * scale, middleY() + grid.top() * scale);
+        double light = Math.toRadians(workbench.shown().map(p -> p.habits().light().from()).orElse(320.0));
+        if (seen()) { // on the table below the stone, as deep as the view is steep
+            Eye eye = workbench.shown().orElseThrow().viewpoint().eye();
+            double steep = Math.max(0.35, eye.z() / Math.hypot(eye.y(), eye.z()));
+            shadow.setFitHeight(grid.rows() * size * steep);
+            shadow.relocate(middleX() + grid.left() * scale + 4, middleY() + grid.top() * scale * steep + 10 + 70 * (1 - steep));
+            return;
+        }
+        shadow.relocate(middleX() + grid.left() * scale - Math.sin(light) * 9, middleY() + grid.top() * scale + Math.cos(light) * 9 + 3);
+    }
+
+    private void redrawStone() {
+        StonePicture picture = show.pictureProperty().get();
+        boolean present = picture != null && workbench.shown().isPresent();
+        stone.setVisible(present);
+        shadow.setVisible(present);
+        if (!present) {
+            return;
+        }
+        if (stoneImage == null || !stoneImage.fits(picture.terrain().grid())) {
+            stoneImage = new StoneImage(picture.terrain().grid());
+            stone.setImage(stoneImage.image());
+        }
+        if (shadowOf == null || shadowOf.terrain() != picture.terrain()) {
+            StoneImage soft = new StoneImage(picture.terrain().grid());
+            soft.draw(picture.terrain().shadow(3.2));
+            shadow.setImage(soft.image());
+        }
+        shadowOf = picture;
+        int steps = Math.min(workbench.stepProperty().get(), picture.steps());
+        if (seen()) {
+            show.askSeen(workbench.shown().orElseThrow().viewpoint());
+            placeStone();
+            return;
+        }
+        bareUnderHand = tool().dragging();
+        double light = workbench.shown().map(p -> p.habits().light().from()).orElse(320.0);
+        int held = tool().showsPainting() ? workbench.heldProperty().get() : -1;
+        stoneImage.draw(picture, bareUnderHand ? 0 : steps, bareUnderHand ? 0 : workbench.coatProperty().get(), light, held < 0 ? -1 : Math.min(held, picture.steps()));
+        placeStone();
+    }
+
+    // --- linen
+
+    private boolean evening() {
+        return workbench.studio().evening();
+    }
+
+    private Color ink() {
+        return evening() ? Color.web("#E9E6DA") : Color.web("#22271F");
+    }
+
+    private Color stitch() {
+        return evening() ? Color.web("#5A6056") : Color.web("#BFB59E");
+    }
+
+    /** Draws the linen again if anything it shows has changed. */
+    private void drawLinen() {
+        Object shows = List.of(linen.getWidth(), linen.getHeight(), evening(), workbench.studio().unit(), scale, workbench.shown().isPresent());
+        if (shows.equals(linenShows)) {
+            return;
+        }
+        linenShows = shows;
+        GraphicsContext pen = linen.getGraphicsContext2D();
+        double w = linen.getWidth();
+        double h = linen.getHeight();
+        pen.setFill(evening() ? Color.web("#2A2F28") : Color.web("#E7E1D3"));
+        pen.fillRect(0, 0, w, h);
+        Color thread = evening() ? Color.web("#ffffff", 0.018) : Color.web("#6b5f43", 0.045);
+        pen.setStroke(thread);
+        pen.setLineWidth(1);
+        for (double y = 0.5; y < h; y += 3) {
+            pen.strokeLine(0, y, w, y);
+        }
+        for (double x = 0.5; x < w; x += 3) {
+            pen.strokeLine(x, 0, x, h);
+        }
+        pen.setStroke(stitch());
+        pen.setLineWidth(1.4);
+        pen.setLineCap(StrokeLineCap.ROUND);
+        pen.setLineDashes(6, 5);
+        pen.strokeLine(HEM, HEM, w - 10, HEM);
+        pen.strokeLine(HEM, HEM, HEM, h - 10);
+        pen.setLineDashes();
+        if (workbench.shown().isPresent()) {
+            ticks(pen, w, h);
+        }
+    }
+
+    /** Ticks and figures along two hems, from the stone's middle outward. */
+    private void ticks(GraphicsContext pen, double w, double h) {
+        LengthUnit unit = workbench.studio().unit();
+        double small = unit == LengthUnit.INCH ? Millimetres.PER_INCH / 8 : scale < 2 ? 5 : 2;
+        int perFigure = unit == LengthUnit.INCH ? 8 : scale < 2 ? 4 : 5;
+        pen.setFont(Font.font("Atkinson Hyperlegible", 10));
+        pen.setTextAlign(TextAlignment.CENTER);
+        for (int k = -400; k <= 400; k++) {
+            double x = middleX() + k * small * scale;
+            double y = middleY() + k * small * scale;
+            boolean figure = k % perFigure == 0;
+            double length = figure ? 8 : 4;
+            pen.setStroke(stitch());
+            pen.setLineWidth(figure ? 1.5 : 1);
+            String words = unit == LengthUnit.INCH ? String.valueOf(Math.abs(k / perFigure)) : Numbers.text(Math.abs(k * small) / (unit == LengthUnit.CM ? 10 : 1), 1);
+            pen.setFill(evening() ? Color.web("#9a9f93") : Color.web("#75694e"));
+            if (x > HEM + 14 && x < w - 14) {
+                pen.strokeLine(x, HEM - 3, x, HEM - 3 - length);
+                if (figure) {
+                    pen.fillText(words, x, 15);
+                }
+            }
+            if (y > HEM + 10 && y < h - 10) {
+                pen.strokeLine(HEM - 3, y, HEM - 3 - length, y);
+                if (figure) {
+                    pen.save();
+                    pen.translate(15, y);
+                    pen.rotate(-90);
+                    pen.fillText(words, 0, 0);
+                    pen.restore();
+                }
+            }
+        }
+        pen.setTextAlign(TextAlignment.RIGHT);
+        pen.setFill(evening() ? Color.web("#9a9f93") : Color.web("#6d6249"));
+        pen.setFont(Font.font("Atkinson Hyperlegible", 12));
+        double trueScale = Screen.getPrimary().getDpi() / Millimetres.PER_INCH;
+        pen.fillText("shown at " + Numbers.text(scale / trueScale, 1) + " × true size, hem in " + unit.symbol(), w - 14, h - 12);
+        pen.setTextAlign(TextAlignment.LEFT);
+    }
+
+    // --- overlay
+
+    private void redrawOverlay() {
+        GraphicsContext pen = overlay.getGraphicsContext2D();
+        pen.setTransform(new Affine());
+        pen.clearRect(0, 0, overlay.getWidth(), overlay.getHeight());
+        PaintPlan plan = show.plan();
+        Optional<Project> project = workbench.shown();
+        setAccessibleText(project.map(p -> "Stone " + p.name() + ", " + LengthText.format(p.stone().length(), workbench.studio().unit()) + " long").orElse("Empty cloth"));
+        if (project.isEmpty()) {
+            return;
+        }
+        PaintPlan own = plan != null && plan.project().id().equals(project.get().id()) ? plan : null;
+        if (own != null && tool().showsFace()) {
+            frame().inMm(pen);
+            zones(pen, own);
+            pen.setTransform(new Affine());
+        }
+        if (tool().showsMeasures()) {
+            measures(pen, project.get());
+        }
+        tool().draw(pen, frame(), own, hover || isFocused());
+        if (isFocusVisible()) {
+            pen.setStroke(evening() ? Color.web("#8FB073") : Color.web("#4E6A39"));
+            pen.setLineWidth(2);
+            pen.strokeRect(1, 1, getWidth() - 2, getHeight() - 2);
+        }
+    }
+
+    private void zones(GraphicsContext pen, PaintPlan plan) {
+        pen.setLineWidth(2.6 / scale);
+        pen.setLineDashes(7 / scale, 5 / scale);
+        pen.setStroke(Color.web("#1c1f1a", 0.45));
+        Geometries.stroke(pen, plan.survey().zones().face());
+        pen.setLineWidth(1.3 / scale);
+        pen.setStroke(Color.web("#fffdf5", 0.95));
+        Geometries.stroke(pen, plan.survey().zones().face());
+        pen.setLineDashes();
+    }
+
+    private void measures(GraphicsContext pen, Project project) {
+        StoneOutline outline = outline(project);
+        LengthUnit unit = workbench.studio().unit();
+        boolean upright = Math.abs(Math.sin(Math.toRadians(project.stone().wayUp()))) > 0.7;
+        double rx = outline.halfWidth() * scale;
+        double ry = outline.halfHeight() * scale;
+        pen.setStroke(ink());
+        pen.setFill(ink());
+        pen.setLineWidth(1);
+        pen.setFont(Font.font("Atkinson Hyperlegible", 14));
+        double y = middleY() + ry + 16;
+        dimension(pen, middleX() - rx, y, middleX() + rx, y);
+        pen.setTextAlign(TextAlignment.CENTER);
+        double px = 2 * outline.halfWidth();
+        double py = 2 * outline.halfHeight();
+        boolean square = project.stone().wayUp() % 90 == 0;
+        pen.fillText(square ? LengthText.format(upright ? project.stone().width() : project.stone().length(), unit) : LengthText.format(new Millimetres(px), unit), middleX(), y + 17);
+        double x = middleX() - rx - 16;
+        dimension(pen, x, middleY() - ry, x, middleY() + ry);
+        pen.save();
+        pen.translate(x - 6, middleY());
+        pen.rotate(-90);
+        pen.fillText(square ? LengthText.format(upright ? project.stone().length() : project.stone().width(), unit) : LengthText.format(new Millimetres(py), unit), 0, 0);
+        pen.restore();
+        pen.setTextAlign(TextAlignment.LEFT);
+    }
+
+    private static void dimension(GraphicsContext pen, double x0, double y0, double x1, double y1) {
+        pen.strokeLine(x0, y0, x1, y1);
+        double nx = y1 == y0 ? 0 : 5;
+        double ny = y1 == y0 ? 5 : 0;
+        pen.strokeLine(x0 - nx, y0 - ny, x0 + nx, y0 + ny);
+        pen.strokeLine(x1 - nx, y1 - ny, x1 + nx, y1 + ny);
+    }
+
+    // --- gestures
+
+    private void move(MouseEvent e) {
+        Cursor cursor = tool().cursor(frame(), e.getX(), e.getY());
+        setCursor(cursor);
+        boolean near = cursor != Cursor.DEFAULT;
+        if (tool().move(frame(), e) || near != hover) {
+            hover = near;
+            redrawOverlay();
+        }
+    }
+
+    private void press(MouseEvent e) {
+        requestFocus();
+        handAt = new Point2D(e.getX(), e.getY());
+        tool().press(frame(), e);
+        redrawOverlay();
+    }
+
+    private void drag(MouseEvent e) {
+        handAt = new Point2D(e.getX(), e.getY());
+        if (tool().drag(frame(), e)) {
+            redrawOverlay();
+        }
+    }
+
+    private void release(MouseEvent e) {
+        if (handAt.distance(e.getX(), e.getY()) > 0.5) { // a quick hand lets go before its last move was told
+            drag(e);
+        }
+        tool().release();
+        redrawStone();
+        redrawOverlay();
+    }
+
+    /** Takes the point of a stroke away that is under the hand; answers whether there was one. */
+    public boolean pointAway() {
+        return tool().pointAway();
+    }
+
+    private void key(KeyEvent e) {
+        if (!e.isControlDown() && tool().key(e)) {
+            e.consume();
+        }
+    }
+}

@@ -1,0 +1,72 @@
+package mosspebble.app.cloth;
+
+import java.nio.IntBuffer;
+import javafx.scene.image.Image;
+import javafx.scene.image.PixelBuffer;
+import javafx.scene.image.PixelFormat;
+import javafx.scene.image.WritableImage;
+import mosspebble.core.picture.StonePicture;
+import mosspebble.core.area.Grid;
+
+/** The core's pixels as an image that is repainted in place. */
+public final class StoneImage {
+
+    private final Grid grid;
+    private final int[] pixels;
+    private final PixelBuffer<IntBuffer> buffer;
+    private final WritableImage image;
+
+    public StoneImage(Grid grid) {
+        this.grid = grid;
+        this.pixels = new int[grid.cells()];
+        this.buffer = new PixelBuffer<>(grid.columns(), grid.rows(), IntBuffer.wrap(pixels), PixelFormat.getIntArgbPreInstance());
+        this.image = new WritableImage(buffer);
+    }
+
+    public boolean fits(Grid other) {
+        return grid.equals(other);
+    }
+
+    public Image image() {
+        return image;
+    }
+
+    public Grid grid() {
+        return grid;
+    }
+
+    public void draw(StonePicture picture, int steps, double lightFrom) {
+        picture.draw(steps, lightFrom, pixels);
+        buffer.updateBuffer(b -> null);
+    }
+
+    /**
+     * The picture within a step, its left half as it was at a moment that is held.
+     *
+     * @param coats of the last step; 0 for all
+     * @param held steps of the held moment; -1 for none
+     */
+    public void draw(StonePicture picture, int steps, int coats, double lightFrom, int held) {
+        picture.draw(steps, coats, lightFrom, pixels);
+        if (held >= 0) {
+            int[] before = new int[pixels.length];
+            picture.draw(held, lightFrom, before);
+            for (int row = 0; row < grid.rows(); row++) {
+                System.arraycopy(before, row * grid.columns(), pixels, row * grid.columns(), grid.columns() / 2);
+            }
+        }
+        buffer.updateBuffer(b -> null);
+    }
+
+    public void draw(int[] values) {
+        System.arraycopy(values, 0, pixels, 0, pixels.length);
+        buffer.updateBuffer(b -> null);
+    }
+
+    /** A still of a picture. */
+    public static Image still(StonePicture picture, int steps, double lightFrom) {
+        StoneImage still = new StoneImage(picture.terrain().grid());
+        still.draw(picture, steps, lightFrom);
+        return still.image();
+    }
+}

@@ -1,0 +1,257 @@
+package mosspebble.app.colour;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import mosspebble.app.control.Choice;
+import mosspebble.app.control.Measure;
+import mosspebble.app.control.Swatch;
+import mosspebble.app.screen.PageView;
+import mosspebble.app.screen.Panel;
+import mosspebble.core.blend.Blend;
+import mosspebble.core.blend.BlendKind;
+import mosspebble.core.blend.Mud;
+import mosspebble.core.colour.Lab;
+import mosspebble.core.colour.Mix;
+import mosspebble.core.colour.Paint;
+import mosspebble.core.colour.PaintKind;
+import mosspebble.core.colour.Palette;
+import mosspebble.core.sketch.Slot;
+import mosspebble.core.units.Numbers;
+import mosspebble.core.words.BlendWords;
+
+/** How the slot in hand takes its colour: the kind of ground or blend with its further colours, direction, amount and join. */
+final class BlendPage extends PageView {
+
+    private final Panel panel;
+    private final ColourModel colours;
+    private final FlowPane kinds = new FlowPane(4, 4);
+    private final ToggleButton kind = new ToggleButton();
+    private final Label sentence = Panel.quiet("");
+    private final VBox more = new VBox(4);
+    private final Measure angle;
+    private final Measure amount;
+    private final Measure join;
+    private final Choice<Blend.Method> method;
+    private final Label mud = new Label();
+    private int adding = -1;
+    private Object shown;
+
+    BlendPage(Panel panel, ColourModel colours) {
+        this.panel = panel;
+        this.colours = colours;
+        kind.setId("blend-kind");
+        kind.getStyleClass().add("pebble");
+        kind.setTooltip(new Tooltip("Another way to lay the colour"));
+        kind.setMaxWidth(Double.MAX_VALUE);
+        kind.setAlignment(Pos.CENTER_LEFT);
+        kind.setOnAction(e -> refresh());
+        for (BlendKind each : BlendKind.values()) {
+            ToggleButton button = new ToggleButton(each.label());
+            button.setId("blend-" + each.name().toLowerCase(Locale.ROOT));
+            button.getStyleClass().addAll("pebble", "tight");
+            button.setTooltip(new Tooltip(BlendWords.sentence(each)));
+            button.setUserData(each);
+            button.setOnAction(e -> take(each));
+            kinds.getChildren().add(button);
+        }
+        angle = new Measure("blend-angle", "Direction", "In which direction the colours follow each other", 0, 345, 15, () -> blend().angle(), BlendPage::clock, v -> draft(b -> b.withShape(v, b.amount(), b.join())),
+                v -> set(b -> b.withShape(v, b.amount(), b.join())));
+        amount = new Measure("blend-amount", "Amount", "How much", 0, 1, 0.05, () -> blend().amount(), v -> blend().kind().amount() + " " + Math.round(100 * v) + " %", v -> draft(b -> b.withShape(b.angle(), v, b.join())),
+                v -> set(b -> b.withShape(b.angle(), v, b.join())));
+        join = new Measure("blend-join", "First colour ends at", "Share of the area along the direction", 0.05, 0.95, 0.05, () -> blend().join(), v -> Math.round(100 * v) + " %", v -> draft(b -> b.withShape(b.angle(), b.amount(), v)),
+                v -> set(b -> b.withShape(b.angle(), b.amount(), v)));
+        method = new Choice<>("Joins", m -> set(b -> b.withMethod(m)));
+        method.option("join-wet", "both wet", Blend.Method.WET, "Worked into each other while both are wet").option("join-glazes", "glazes on dry", Blend.Method.GLAZES, "Three thin glazes, each dry");
+        mud.setId("mud");
+        mud.setWrapText(true);
+        mud.getStyleClass().add("problem");
+        getChildren().addAll(kind, kinds, sentence, more, angle, amount, join, method, mud);
+    }
+
+    private static String clock(double degrees) {
+        return degrees == 0 ? "up" : degrees == 90 ? "right" : degrees == 180 ? "down" : degrees == 270 ? "left" : Numbers.text(degrees, 0) + "°";
+    }
+
+    private Blend blend() {
+        return colours.inHand().map(colours::blend).orElse(Blend.flat());
+    }
+
+    private interface Change {
+        Blend of(Blend blend);
+    }
+
+    private void set(Change change) {
+        colours.inHand().ifPresent(slot -> colours.set(slot, change.of(colours.blend(slot))));
+    }
+
+    private void draft(Change change) {
+        colours.inHand().ifPresent(slot -> panel.workbench.draft(p -> p.withBlend(slot.id(), change.of(p.blends().getOrDefault(slot.id(), Blend.flat())))));
+    }
+
+    /** Takes a kind; the further colours it needs are proposed, a lighter and a darker neighbour first. */
+    private void take(BlendKind kind) {
+        Slot slot = colours.inHand().orElseThrow();
+        if (colours.mix(slot).isEmpty()) {
+            panel.workbench.tell("Give " + slot.title().toLowerCase(Locale.ROOT) + " a colour first.");
+            refresh();
+            return;
+        }
+        Blend before = colours.blend(slot);
+        List<Mix> kept = new ArrayList<>(before.more().subList(0, Math.min(before.more().size(), kind.mostColours())));
+        for (Mix proposal : proposed(slot, kind)) {
+            if (kept.size() < Math.max(kind.leastColours(), Math.min(kind.mostColours(), kept.size())) && !kept.contains(proposal)) {
+                kept.add(proposal);
+            }
+        }
+        Blend usual = Blend.of(kind);
+        adding = -1;
+        this.kind.setSelected(false);
+        colours.set(slot, new Blend(kind, kept, before.kind() == BlendKind.FLAT ? usual.angle() : before.angle(), usual.amount(), usual.join(), before.method()));
+    }
+
+    private List<Mix> proposed(Slot slot, BlendKind kind) {
+        Palette palette = colours.palette();
+        Lab own = palette.colour(colours.mix(slot).orElseThrow()).map(Palette.Colour::lab).orElse(new Lab(50, 0, 0));
+        boolean metal = kind == BlendKind.CRYSTAL;
+        boolean dark = kind == BlendKind.HALO;
+        List<Paint> paints = palette.shelf().paints().stream().filter(p -> metal ? p.kind() == PaintKind.METALLIC && !p.hasNib() : kind == BlendKind.GLAZE ? p.kind() == PaintKind.GLAZE || p.kind() == PaintKind.COLOUR_SHIFT : p.kind() == PaintKind.BRUSH).toList();
+        return paints.stream().filter(p -> Lab.of(p.swatch()).differenceTo(own) > 12).sorted((a, b) -> Double.compare(rank(a, own, dark), rank(b, own, dark))).map(p -> Mix.of(p.id())).toList();
+    }
+
+    private static double rank(Paint paint, Lab own, boolean dark) {
+        Lab lab = Lab.of(paint.swatch());
+        return dark ? lab.l() : Math.abs(lab.differenceTo(own) - 26);
+    }
+
+    @Override
+    public void refresh() {
+        Slot slot = colours.inHand().orElse(null);
+        if (slot == null) {
+            return;
+        }
+        Blend blend = colours.blend(slot);
+        for (Node node : kinds.getChildren()) {
+            BlendKind kind = (BlendKind) node.getUserData();
+            ((ToggleButton) node).setSelected(kind == blend.kind());
+            Panel.present(node, !kind.groundOnly() || slot.equals(ColourModel.GROUND));
+        }
+        kind.setText("Laid: " + blend.kind().label() + (kind.isSelected() ? "  ▴" : "  ▾"));
+        Panel.present(kinds, kind.isSelected());
+        sentence.setText(BlendWords.sentence(blend.kind()));
+        Object now = Arrays.asList(slot, blend, colours.mix(slot), panel.workbench.studio().shelf(), adding);
+        if (!now.equals(shown)) {
+            shown = now;
+            more(slot, blend);
+        }
+        Panel.present(angle, blend.kind().directed());
+        Panel.present(amount, !blend.kind().amount().isEmpty());
+        boolean joined = blend.kind() == BlendKind.SPLIT || blend.kind() == BlendKind.BANDS || blend.kind() == BlendKind.GRADIENT;
+        Panel.present(join, joined);
+        Panel.present(method, blend.kind() == BlendKind.BANDS || blend.kind() == BlendKind.GRADIENT);
+        method.show(blend.method());
+        angle.refresh();
+        amount.refresh();
+        join.refresh();
+        Optional<Mud> bad = muddy(slot, blend);
+        Panel.present(mud, bad.isPresent());
+        bad.ifPresent(m -> mud.setText("Wet into wet these go to mud (" + m.words() + "). Put a pale or neighbouring colour between, or take glazes."));
+    }
+
+    private Optional<Mud> muddy(Slot slot, Blend blend) {
+        if (!blend.kind().joins() || blend.method() == Blend.Method.GLAZES || colours.mix(slot).isEmpty()) {
+            return Optional.empty();
+        }
+        List<Mix> all = new ArrayList<>(List.of(colours.mix(slot).get()));
+        all.addAll(blend.more());
+        for (int i = 0; i + 1 < all.size(); i++) {
+            Optional<Palette.Colour> one = colours.palette().colour(all.get(i));
+            Optional<Palette.Colour> other = colours.palette().colour(all.get(i + 1));
+            Optional<Mud> mud = one.isPresent() && other.isPresent() ? Mud.between(one.get(), other.get()) : Optional.empty();
+            if (mud.isPresent()) {
+                return mud;
+            }
+        }
+        return Optional.empty();
+    }
+
+    private void more(Slot slot, Blend blend) {
+        more.getChildren().clear();
+        for (int i = 0; i < blend.more().size(); i++) {
+            int index = i;
+            Mix mix = blend.more().get(i);
+            Label name = new Label(panel.workbench.studio().shelf().words(mix));
+            HBox.setHgrow(name, Priority.ALWAYS);
+            name.setMaxWidth(Double.MAX_VALUE);
+            Button change = Panel.button("blend-change-" + i, "change", "Another colour here", () -> open(index));
+            Button less = Panel.button("blend-less-" + i, "−", "Without this colour", () -> {
+                List<Mix> fewer = new ArrayList<>(blend.more());
+                fewer.remove(index);
+                set(b -> b.withColours(fewer));
+            });
+            change.setMinWidth(Region.USE_PREF_SIZE);
+            less.setMinWidth(Region.USE_PREF_SIZE);
+            change.getStyleClass().add("tight");
+            less.getStyleClass().add("round");
+            less.setDisable(blend.more().size() <= blend.kind().leastColours());
+            HBox row = new HBox(6, new Swatch(colours.palette().colour(mix).map(c -> c.optics().full().toSrgb()).orElse(slot.wish()), 18), name, change, less);
+            row.setAlignment(Pos.CENTER_LEFT);
+            more.getChildren().add(row);
+            if (adding == i) {
+                more.getChildren().add(paints(slot, blend, i));
+            }
+        }
+        if (blend.more().size() < blend.kind().mostColours()) {
+            more.getChildren().add(Panel.button("blend-more", "One more colour", "After the others", () -> open(blend.more().size())));
+            if (adding == blend.more().size()) {
+                more.getChildren().add(paints(slot, blend, adding));
+            }
+        }
+    }
+
+    private void open(int index) {
+        adding = adding == index ? -1 : index;
+        refresh();
+    }
+
+    /** Paints, and the mixes other slots use. */
+    private Node paints(Slot slot, Blend blend, int index) {
+        FlowPane row = new FlowPane(4, 4);
+        List<Mix> choices = new ArrayList<>();
+        colours.slots().forEach(s -> colours.mix(s).filter(m -> !choices.contains(m) && !s.equals(slot)).ifPresent(choices::add));
+        panel.workbench.studio().shelf().paints().stream().filter(p -> p.kind() != PaintKind.PRIMER && !p.kind().clear() && !p.hasNib()).map(p -> Mix.of(p.id())).filter(m -> !choices.contains(m)).forEach(choices::add);
+        for (Mix mix : choices) {
+            colours.palette().colour(mix).ifPresent(colour -> {
+                String words = panel.workbench.studio().shelf().words(mix);
+                Button dab = Panel.button("blend-paint-" + mix.parts().get(0).paint() + (mix.isSingle() ? "" : "-mix"), "", words, () -> {
+                    List<Mix> changed = new ArrayList<>(blend.more());
+                    if (index < changed.size()) {
+                        changed.set(index, mix);
+                    } else {
+                        changed.add(mix);
+                    }
+                    adding = -1;
+                    set(b -> b.withColours(changed));
+                });
+                dab.getStyleClass().setAll("button", "dab");
+                dab.setStyle("-fx-background-color: " + colour.optics().full().toSrgb().hex() + ";");
+                dab.setAccessibleText(words);
+                row.getChildren().add(dab);
+            });
+        }
+        return row;
+    }
+}

@@ -1,0 +1,76 @@
+package mosspebble.app.colour;
+
+import java.util.List;
+import java.util.Locale;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import mosspebble.app.screen.PageView;
+import mosspebble.app.screen.Panel;
+import mosspebble.core.advice.Schemes;
+import mosspebble.core.units.Numbers;
+import mosspebble.core.units.Srgb;
+
+/** Palettes from the shelf for all slots at once. */
+final class PalettesPage extends PageView {
+
+    private final Panel panel;
+    private final ColourModel colours;
+    private final VBox cards = new VBox(8);
+
+    PalettesPage(Panel panel, ColourModel colours) {
+        this.panel = panel;
+        this.colours = colours;
+        cards.setId("palettes");
+        getChildren().addAll(Panel.quiet("From your shelf, with neighbours kept apart for all kinds of eyes. Taking one is a single undo."), cards);
+        colours.schemesProperty().addListener((o, a, b) -> fill(b));
+    }
+
+    @Override
+    public void refresh() {
+        colours.askSchemes();
+        if (cards.getChildren().isEmpty()) {
+            fill(colours.schemesProperty().get());
+        }
+    }
+
+    private void fill(List<Schemes.Scheme> schemes) {
+        cards.getChildren().clear();
+        if (schemes.isEmpty()) {
+            cards.getChildren().add(Panel.quiet(panel.workbench.studio().shelf().paints().isEmpty() ? "The shelf is empty." : "Trying out colours …"));
+        }
+        for (Schemes.Scheme scheme : schemes) {
+            cards.getChildren().add(card(scheme));
+        }
+    }
+
+    private Node card(Schemes.Scheme scheme) {
+        Label title = new Label(scheme.mood().title());
+        title.getStyleClass().add("heading");
+        HBox row = new HBox(0);
+        for (Srgb look : scheme.looks().values()) {
+            Region dab = new Region();
+            dab.setMinHeight(26);
+            dab.setStyle("-fx-background-color: " + look.hex() + ";");
+            HBox.setHgrow(dab, Priority.ALWAYS);
+            row.getChildren().add(dab);
+        }
+        Label words = Panel.quiet(scheme.mood().sentence() + (Double.isFinite(scheme.least()) ? " Least difference " + Numbers.text(scheme.least(), 0) + "." : ""));
+        Panel.lines(words, 250, 36, 17);
+        VBox content = new VBox(4, title, row, words);
+        content.setMaxWidth(250);
+        content.setPrefWidth(250);
+        Button take = Panel.button("palette-" + scheme.mood().name().toLowerCase(Locale.ROOT), "", "Takes these colours for all slots", () -> colours.take(scheme));
+        take.getStyleClass().setAll("button", "slot");
+        take.setMaxWidth(Double.MAX_VALUE);
+        take.setAlignment(Pos.CENTER_LEFT);
+        take.setGraphic(content);
+        take.setAccessibleText(scheme.mood().title() + ". " + words.getText());
+        return take;
+    }
+}

@@ -1,0 +1,66 @@
+package mosspebble.app.control;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import java.util.function.Consumer;
+import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.VBox;
+
+/** One of a few: a row of pebbles, one pressed. */
+public final class Choice<T> extends VBox {
+
+    private final List<ToggleButton> buttons = new ArrayList<>();
+    private final List<T> values = new ArrayList<>();
+    private final FlowPane row = new FlowPane(4, 4);
+    private final Consumer<T> chosen;
+    private final String name;
+
+    public Choice(String name, Consumer<T> chosen) {
+        this.chosen = chosen;
+        this.name = name;
+        getStyleClass().add("choice");
+        if (!name.isEmpty()) {
+            Label label = new Label(name);
+            label.getStyleClass().add("quiet");
+            getChildren().add(label);
+        }
+        row.setPrefWrapLength(160);
+        getChildren().add(row);
+    }
+
+    public Choice<T> option(String id, String words, T value, String tooltip) {
+        ToggleButton button = new ToggleButton(words);
+        button.setId(id);
+        button.getStyleClass().add("pebble");
+        button.setTooltip(new Tooltip(tooltip));
+        button.setAccessibleText((name.isEmpty() ? "" : name + ": ") + words);
+        button.setOnAction(e -> {
+            show(value);
+            chosen.accept(value);
+        });
+        buttons.add(button);
+        values.add(value);
+        row.getChildren().add(button);
+        return this;
+    }
+
+    /** Offers a value, or takes it away for now. */
+    public void allow(T value, boolean allowed) {
+        for (int i = 0; i < buttons.size(); i++) {
+            if (Objects.equals(values.get(i), value)) {
+                buttons.get(i).setVisible(allowed);
+                buttons.get(i).setManaged(allowed);
+            }
+        }
+    }
+
+    public void show(T value) {
+        for (int i = 0; i < buttons.size(); i++) {
+            buttons.get(i).setSelected(Objects.equals(values.get(i), value));
+        }
+    }
+}

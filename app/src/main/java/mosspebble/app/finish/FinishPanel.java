@@ -1,0 +1,222 @@
+package mosspebble.app.finish;
+
+import java.nio.file.Path;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.concurrent.Task;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import javafx.stage.DirectoryChooser;
+import mosspebble.app.control.Choice;
+import mosspebble.app.control.Entry;
+import mosspebble.app.control.Swatch;
+import mosspebble.app.model.PlanWorker;
+import mosspebble.app.model.Results;
+import mosspebble.app.model.Workbench;
+import mosspebble.app.screen.Panel;
+import mosspebble.core.care.SealAdvice;
+import mosspebble.core.colour.Paint;
+import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.project.Project;
+import mosspebble.core.project.Studio;
+import mosspebble.core.supplies.PaintUse;
+import mosspebble.core.timetable.Durations;
+import mosspebble.core.units.LengthUnit;
+import mosspebble.core.units.Numbers;
+import mosspebble.core.words.CareWords;
+import mosspebble.files.FileTrouble;
+import mosspebble.files.InFile;
+import mosspebble.files.Journal;
+import mosspebble.files.Paper;
+import mosspebble.files.PlanJson;
+import mosspebble.files.Sheets;
+
+/** Sealing, what is needed, and the sheets. */
+public final class FinishPanel extends Panel {
+
+    private final VBox supplies = new VBox(4);
+    private final VBox cautions = new VBox(6);
+    private final Label sealing = new Label();
+    private final Label done = quiet("");
+    private final ProgressBar progress = new ProgressBar();
+    private final Button cancel;
+    private final HBox working;
+    private Paper paper = Paper.usualIn(Locale.getDefault());
+    private Path folder = Path.of(System.getProperty("user.home"), "Moss Pebble sheets");
+    private Task<?> running;
+    private final PlanWorker desk;
+    private final PlanWorker.Line exporting = new PlanWorker.Line();
+    private boolean planning;
+
+    public FinishPanel(Workbench workbench, Results show, PlanWorker desk) {
+        super(workbench, show);
+        this.desk = desk;
+        sealing.setWrapText(true);
+        sealing.setId("sealing");
+        Choice<Boolean> place = new Choice<>("It will live", o -> edit(o ? "Outdoors" : "Indoors", p -> p.withHabits(p.habits().withOutdoors(o))));
+        place.option("live-outdoors", "outdoors", true, "Garden, doorstep, left to be found").option("live-indoors", "indoors", false, "Shelf, window sill, gift");
+        Choice<Paper> papers = new Choice<>("Sheets", p -> paper = p);
+        for (Paper p : Paper.values()) {
+            papers.option("paper-" + p.name().toLowerCase(Locale.ROOT), p.label(), p, p.label());
+        }
+        papers.show(paper);
+        Entry where = new Entry("folder", "Folder", "Where sheets and plans are written", () -> folder.toString(), text -> {
+            if (text.isBlank()) {
+                return Optional.of("Write a folder.");
+            }
+            try {
+                folder = InFile.path(text.strip());
+                return Optional.empty();
+            } catch (FileTrouble e) {
+                return Optional.of("That cannot be the name of a folder.");
+            }
+        });
+        HBox.setHgrow(where, Priority.ALWAYS);
+        Button browse = button("browse", "…", "Choose a folder", () -> {
+            DirectoryChooser chooser = new DirectoryChooser();
+            Optional.ofNullable(chooser.showDialog(getScene().getWindow())).ifPresent(file -> {
+                folder = file.toPath();
+                where.reset();
+            });
+        });
+        HBox target = new HBox(6, where, browse);
+        target.setAlignment(Pos.BOTTOM_LEFT);
+        Button sheets = button("export-sheets", "Guide and step cards (PDF)", "The guide at true size and a card for every step", this::sheets);
+        sheets.getStyleClass().add("main");
+        Button json = button("export-plan", "Plan (JSON)", "The whole plan in an open format", this::json);
+        cancel = button("export-cancel", "Cancel", "Stop writing (Escape)", this::cancel);
+        done.setId("export-done");
+        progress.setMaxWidth(Double.MAX_VALUE);
+        HBox.setHgrow(progress, Priority.ALWAYS);
+        working = new HBox(8, progress, cancel);
+        present(working, false);
+        getChildren().addAll(sealing, place, papers, target, sheets, json, working, done, heading("Paint it takes"), supplies, heading("Take care"), cautions);
+        onRefresh(() -> {
+            boolean outdoors = project().map(p -> p.habits().outdoors()).orElse(true);
+            place.show(outdoors);
+            SealAdvice advice = SealAdvice.of(stone(), outdoors);
+            sealing.setText(advice.coats() + " coats of varnish, " + Durations.words(advice.between()) + " apart, cured after " + Durations.words(advice.cure()) + ". " + CareWords.reason(advice));
+            cautions.getChildren().setAll(CareWords.cautions(advice).stream().map(Panel::quiet).toList());
+            supplies.getChildren().clear();
+            PaintPlan plan = show.plan();
+            if (plan == null || plan.supplies().isEmpty()) {
+                supplies.getChildren().add(quiet("Nothing yet."));
+            } else {
+                plan.supplies().forEach(use -> supplies.getChildren().add(line(use)));
+            }
+        });
+    }
+
+    private HBox line(PaintUse use) {
+        Optional<Paint> paint = workbench.studio().shelf().find(use.paint());
+        Label name = new Label(paint.map(Paint::name).orElse(use.paint()));
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        Label needed = new Label(Numbers.millilitres(use.needed().value()));
+        Label left = quiet(use.runsOut() ? "runs out" : "of " + Numbers.text(use.left().value(), 0));
+        if (use.runsOut()) {
+            left.getStyleClass().add("problem");
+        }
+        HBox row = new HBox(8, gap, needed, left);
+        paint.ifPresent(p -> row.getChildren().add(0, new Swatch(p.swatch(), 14)));
+        row.getChildren().add(paint.isPresent() ? 1 : 0, name);
+        return row;
+    }
+
+    private static String stem(String name) {
+        String plain = name.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]+", "-").replaceAll("^-|-$", "");
+        return plain.isEmpty() ? "stone" : plain;
+    }
+
+    private interface Job {
+        boolean run(PaintPlan plan, Path file, Sheets.Progress progress) throws FileTrouble;
+    }
+
+    /** Writes guide and step cards. */
+    public void sheets() {
+        LengthUnit unit = workbench.studio().unit();
+        Paper chosen = paper;
+        start("-sheets.pdf", (plan, file, progress) -> Sheets.write(plan, chosen, unit, file, progress));
+    }
+
+    /** Writes the plan. */
+    public void json() {
+        start("-plan.json", (plan, file, progress) -> {
+            PlanJson.write(plan, file);
+            return true;
+        });
+    }
+
+    /** Works out the plan of the stone on the cloth as it is kept now, whatever the screen shows, and writes what is made from it under that stone's name. */
+    private void start(String ending, Job job) {
+        cancel();
+        Studio studio = workbench.studio();
+        Optional<Project> stone = workbench.shown().flatMap(p -> studio.project(p.id()));
+        if (stone.isEmpty()) {
+            done.setText("Put a stone on the cloth first.");
+            return;
+        }
+        Project project = stone.get();
+        Path file = folder.resolve(stem(project.name()) + ending);
+        done.setText("");
+        progress.progressProperty().unbind();
+        progress.setProgress(ProgressBar.INDETERMINATE_PROGRESS);
+        present(working, true);
+        planning = true;
+        desk.ask(exporting, d -> d.plan(project, studio), plan -> {
+            if (planning) {
+                planning = false;
+                write(plan, file, job);
+            }
+        }, error -> {
+            planning = false;
+            end(project.name() + " cannot be worked out as it is now, so nothing was written. Undo the last change, or take the last thing off.");
+        });
+    }
+
+    private void write(PaintPlan plan, Path file, Job job) {
+        Task<Boolean> task = new Task<>() {
+            @Override
+            protected Boolean call() throws FileTrouble {
+                return job.run(plan, file, (fraction, what) -> {
+                    updateProgress(fraction, 1);
+                    return !isCancelled();
+                });
+            }
+        };
+        running = task;
+        progress.progressProperty().bind(task.progressProperty());
+        task.setOnSucceeded(e -> end(task.getValue() ? "Written: " + file : "Stopped; nothing was written."));
+        task.setOnCancelled(e -> end("Stopped; nothing was written."));
+        task.setOnFailed(e -> {
+            if (!(task.getException() instanceof FileTrouble)) {
+                Journal.trouble("writing sheets", task.getException());
+            }
+            end(task.getException() instanceof FileTrouble trouble ? trouble.getMessage() : "The sheets could not be made: the program stumbled over them. Nothing was written.");
+        });
+        Thread thread = new Thread(task, "export");
+        thread.setDaemon(true);
+        thread.start();
+    }
+
+    private void end(String words) {
+        present(working, false);
+        done.setText(words);
+    }
+
+    private void cancel() {
+        if (planning) {
+            planning = false;
+            end("Stopped; nothing was written.");
+        }
+        if (running != null) {
+            running.cancel(false);
+        }
+    }
+}

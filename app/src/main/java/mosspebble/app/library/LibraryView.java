@@ -1,0 +1,228 @@
+package mosspebble.app.library;
+
+import java.io.File;
+import java.nio.file.Path;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import javafx.animation.PauseTransition;
+import javafx.application.Platform;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.ContextMenu;
+import javafx.scene.control.Label;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.TransferMode;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import javafx.scene.text.TextAlignment;
+import javafx.stage.FileChooser;
+import javafx.util.Duration;
+import mosspebble.app.model.FileWork;
+import mosspebble.app.library.Catalogue.Offer;
+import mosspebble.app.model.PlanWorker;
+import mosspebble.app.sketch.SketchModel;
+import mosspebble.app.model.Workbench;
+import mosspebble.app.screen.Panel;
+import mosspebble.core.project.Studio;
+import mosspebble.core.sketch.OwnFile;
+import mosspebble.files.FileTrouble;
+import mosspebble.files.InFile;
+import mosspebble.files.OwnFiles;
+
+/** Everything that can be put on a stone, each as a small painted pebble; a few letters find it, Enter takes the first. */
+public final class LibraryView extends BorderPane {
+
+    private static final double CARD = 128;
+    private static final double TITLE = 32;
+
+    private final Workbench workbench;
+    private final SketchModel sketch;
+    private final PlanWorker desk;
+    private final FileWork files;
+    private final Runnable close;
+    private final TextField search = new TextField();
+    private final VBox shelves = new VBox(6);
+    private final Map<Offer, Button> cards = new HashMap<>();
+    private final Label purpose = new Label();
+    /** So long after the last letter the shelves follow. */
+    private final PauseTransition pause = new PauseTransition(Duration.millis(130));
+
+    public LibraryView(Workbench workbench, SketchModel sketch, PlanWorker desk, FileWork files, Runnable close) {
+        this.workbench = workbench;
+        this.files = files;
+        this.sketch = sketch;
+        this.desk = desk;
+        this.close = close;
+        setId("library");
+        getStyleClass().addAll("basket", "planks");
+        search.setId("library-search");
+        search.setPromptText("a few letters: owl, petals, ring of 24 dots, word Quillbeck");
+        search.setAccessibleText("Search the library");
+        search.setTooltip(new Tooltip("Enter takes the first, or brings the file whose path was typed; Escape goes back to the stone"));
+        pause.setOnFinished(e -> fill());
+        search.textProperty().addListener((o, a, b) -> pause.playFromStart());
+        search.addEventFilter(KeyEvent.KEY_PRESSED, e -> {
+            if (e.getCode() == KeyCode.ENTER) {
+                enter();
+                e.consume();
+            } else if (e.getCode() == KeyCode.ESCAPE) {
+                close.run();
+                e.consume();
+            }
+        });
+        HBox.setHgrow(search, Priority.ALWAYS);
+        Button own = Panel.button("library-own", "Bring your own …", "A motif as SVG, or a font; also by dropping the file here", this::bring);
+        purpose.setId("library-purpose");
+        purpose.getStyleClass().add("quiet");
+        HBox row = new HBox(10, search, own);
+        row.setAlignment(Pos.CENTER_LEFT);
+        VBox top = new VBox(4, row, purpose);
+        top.getStyleClass().add("planks-top");
+        setTop(top);
+        ScrollPane scroll = new ScrollPane(shelves);
+        scroll.setFitToWidth(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        scroll.getStyleClass().add("stage-scroll");
+        shelves.getStyleClass().add("basket-stones");
+        setCenter(scroll);
+        setOnDragOver(e -> {
+            if (e.getDragboard().hasFiles()) {
+                e.acceptTransferModes(TransferMode.COPY);
+            }
+        });
+        setOnDragDropped(e -> e.getDragboard().getFiles().forEach(f -> bring(f.toPath())));
+        workbench.studioProperty().addListener((o, a, b) -> {
+            if (!a.own().equals(b.own())) {
+                fill();
+            }
+        });
+    }
+
+    /** Shown anew: the search is empty and has the focus. */
+    public void open() {
+        purpose.setText(sketch.choosingProperty().get() == SketchModel.Choosing.ADD ? "What you choose comes in front of what is on the stone." : "What you choose takes the place of the thing in hand.");
+        search.clear();
+        pause.stop();
+        fill();
+        Platform.runLater(search::requestFocus); // after the key that opened the library, which must not be typed into it
+    }
+
+    private void fill() {
+        if (isPath(search.getText())) {
+            return;
+        }
+        Studio studio = workbench.studio();
+        List<Offer> found = Catalogue.found(studio, search.getText());
+        shelves.getChildren().clear();
+        Map<String, FlowPane> rows = new LinkedHashMap<>();
+        for (Offer offer : found) {
+            rows.computeIfAbsent(offer.shelf(), shelf -> {
+                FlowPane row = new FlowPane(6, 6);
+                shelves.getChildren().addAll(Panel.heading(shelf), row);
+                return row;
+            }).getChildren().add(cards.computeIfAbsent(offer, o -> card(o, studio)));
+        }
+        if (found.isEmpty()) {
+            Label none = Panel.quiet("Nothing is called that. Try another word, bring your own SVG, or draw it with the pencil.");
+            none.setId("library-none");
+            shelves.getChildren().add(none);
+        }
+    }
+
+    private Button card(Offer offer, Studio studio) {
+        Sample sample = new Sample(offer.subject(), studio, desk);
+        Label title = new Label(offer.title());
+        title.getStyleClass().add("small");
+        title.setWrapText(true);
+        title.setTextAlignment(TextAlignment.CENTER);
+        title.setAlignment(Pos.TOP_CENTER);
+        title.setMinSize(CARD - 8, TITLE); // fixed, as a button asks for its content's height before it knows its own width
+        title.setMaxSize(CARD - 8, TITLE);
+        VBox content = new VBox(2, sample, title);
+        content.setAlignment(Pos.TOP_CENTER);
+        Button card = new Button();
+        card.setGraphic(content);
+        card.setMinSize(CARD, Sample.HIGH + TITLE + 10);
+        card.setMaxSize(CARD, Sample.HIGH + TITLE + 10);
+        card.setId(offer.id());
+        card.getStyleClass().addAll("found", "planks-card");
+        card.setAccessibleText(offer.title());
+        card.setTooltip(new Tooltip(offer.title() + ", fitted to the face"));
+        card.setOnAction(e -> take(offer));
+        if (offer.id().startsWith("subject-own-")) {
+            card.setTooltip(new Tooltip(offer.title() + ", your own, fitted to the face; Delete takes it out of the studio"));
+            card.setOnKeyPressed(e -> {
+                if (e.getCode() == KeyCode.DELETE) {
+                    takeOut(offer);
+                    e.consume();
+                }
+            });
+            MenuItem out = new MenuItem("Take " + offer.title() + " out of the studio");
+            out.setOnAction(e -> takeOut(offer));
+            card.setContextMenu(new ContextMenu(out));
+        }
+        return card;
+    }
+
+    /** Takes a file of one's own out of the studio; things that use it are told by a finding, and undo brings it back. */
+    private void takeOut(Offer offer) {
+        String id = offer.id().substring("subject-".length());
+        if (workbench.editStudio("Take out " + offer.title(), s -> s.withoutOwn(id))) {
+            workbench.tell(offer.title() + " is out of the studio; undo brings it back.");
+        }
+    }
+
+    private static boolean isPath(String text) {
+        return text.contains("/") || text.contains("\\");
+    }
+
+    /** Takes the first that was found; a file's path brings the file. */
+    private void enter() {
+        String text = search.getText().strip();
+        if (isPath(text)) {
+            search.clear();
+            try {
+                bring(InFile.path(text));
+            } catch (FileTrouble e) {
+                workbench.tell(e.getMessage());
+            }
+        } else {
+            Catalogue.found(workbench.studio(), text).stream().findFirst().ifPresent(this::take);
+        }
+    }
+
+    private void take(Offer offer) {
+        close.run();
+        sketch.choose(offer.subject());
+    }
+
+    // --- one's own
+
+    private void bring() {
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle("A motif (SVG) or a font (TTF, OTF)");
+        File file = chooser.showOpenDialog(getScene().getWindow());
+        if (file != null) {
+            bring(file.toPath());
+        }
+    }
+
+    /** Reads a file of one's own and keeps it; says what is wrong if it cannot. */
+    void bring(Path file) {
+        files.run("Reading " + file.getFileName(), () -> OwnFiles.read(file), (OwnFile own) -> {
+            if (workbench.editStudio("Bring " + own.title(), s -> s.plus(own))) {
+                workbench.tell(own.title() + " is on the shelf \"Your own\".");
+            }
+        });
+    }
+}

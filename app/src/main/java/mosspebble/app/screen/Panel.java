@@ -1,0 +1,133 @@
+package mosspebble.app.screen;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Supplier;
+import java.util.function.UnaryOperator;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.VBox;
+import mosspebble.app.control.Entry;
+import mosspebble.app.model.Results;
+import mosspebble.app.model.Workbench;
+import mosspebble.core.project.Project;
+import mosspebble.core.stone.Stone;
+import mosspebble.core.units.LengthText;
+import mosspebble.core.units.Millimetres;
+import mosspebble.core.units.UnitTextException;
+import mosspebble.core.units.Numbers;
+
+/** What belongs to one stage, in one column; refreshed whenever the stone on the cloth or its plan changes. */
+public abstract class Panel extends VBox {
+
+    public final Workbench workbench;
+    public final Results show;
+    private final List<Runnable> refreshers = new ArrayList<>();
+
+    public Panel(Workbench workbench, Results show) {
+        this.workbench = workbench;
+        this.show = show;
+        getStyleClass().add("panel");
+    }
+
+    public final Optional<Project> project() {
+        return workbench.shown();
+    }
+
+    public final Stone stone() {
+        return project().map(Project::stone).orElseGet(Stone::cobble);
+    }
+
+    public final void edit(String title, UnaryOperator<Project> change) {
+        workbench.edit(title, change);
+    }
+
+    /** Does an edit that came from a field; answers with the reason if it was refused. */
+    public final Optional<String> tryEdit(String title, UnaryOperator<Project> change) {
+        if (workbench.edit(title, change)) {
+            return Optional.empty();
+        }
+        String reason = workbench.noticeProperty().get();
+        workbench.tell("");
+        return Optional.of(reason);
+    }
+
+    /** Takes a length that was typed; answers with the reason if it is refused. */
+    public interface TakeLength {
+        Optional<String> take(Millimetres value);
+    }
+
+    public final Entry lengthEntry(String id, String name, String tooltip, Supplier<Millimetres> get, TakeLength take) {
+        return new Entry(id, name, tooltip, () -> LengthText.number(get.get(), workbench.studio().unit()), text -> {
+            try {
+                return take.take(LengthText.parse(text, workbench.studio().unit()));
+            } catch (UnitTextException e) {
+                return Optional.of(e.getMessage());
+            }
+        });
+    }
+
+    /** Takes a plain number that was typed. */
+    public interface TakeNumber {
+        Optional<String> take(double value);
+    }
+
+    /** @param example what could be written, for the answer to something else */
+    public static Optional<String> number(String text, String example, TakeNumber take) {
+        try {
+            double value = Numbers.parse(text.strip().replaceAll("\\s*(g|°|%|s|h|ml)$", ""));
+            return Double.isFinite(value) ? take.take(value) : Optional.of("Write a number such as " + example + ".");
+        } catch (NumberFormatException e) {
+            return Optional.of("\"" + text.strip() + "\" is not a number. Write something like " + example + ".");
+        } catch (IllegalArgumentException e) {
+            return Optional.of(e.getMessage());
+        }
+    }
+
+    public final void onRefresh(Runnable refresher) {
+        refreshers.add(refresher);
+    }
+
+    public final void refresh() {
+        refreshers.forEach(Runnable::run);
+    }
+
+    public static Label heading(String words) {
+        Label label = new Label(words);
+        label.getStyleClass().add("heading");
+        return label;
+    }
+
+    public static Label quiet(String words) {
+        Label label = new Label(words);
+        label.getStyleClass().add("quiet");
+        label.setWrapText(true);
+        return label;
+    }
+
+    public static Button button(String id, String words, String tooltip, Runnable action) {
+        Button button = new Button(words);
+        button.setId(id);
+        button.getStyleClass().add("pebble");
+        button.setTooltip(new Tooltip(tooltip));
+        button.setOnAction(e -> action.run());
+        return button;
+    }
+
+    /** A wrapped label that is the graphic of a button: buttons ask for its height before it has a width, so it is told how many lines it needs. */
+    public static void lines(Label label, double width, int lettersInALine, double lineHigh) {
+        int lines = Math.max(1, (int) Math.ceil((double) label.getText().length() / lettersInALine));
+        label.setPrefWidth(width);
+        label.setMinHeight(lines * lineHigh);
+        label.setPrefHeight(lines * lineHigh);
+        label.setMaxHeight(lines * lineHigh);
+    }
+
+    public static void present(Node node, boolean present) {
+        node.setVisible(present);
+        node.setManaged(present);
+    }
+}

@@ -1,0 +1,229 @@
+package mosspebble.app.shelf;
+
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleStringProperty;
+import javafx.beans.property.StringProperty;
+import mosspebble.app.model.FileWork;
+import mosspebble.app.model.Workbench;
+import mosspebble.core.care.SmearTest;
+import mosspebble.core.colour.Drawdown;
+import mosspebble.core.colour.Paint;
+import mosspebble.core.colour.PaintKind;
+import mosspebble.core.colour.Shelf;
+import mosspebble.core.units.Millilitres;
+import mosspebble.core.units.Numbers;
+import mosspebble.core.units.Srgb;
+import mosspebble.files.ShelfCsv;
+import mosspebble.instruments.ColourReader;
+import mosspebble.instruments.SimulatedColourReader;
+import mosspebble.instruments.SimulatedDrawdown;
+
+/** The shelf: the paint in hand, changing and calibrating it, tests of what smears, CSV in and out. */
+public final class ShelfModel {
+
+    /** Readings taken of one patch. */
+    private static final int READINGS = 5;
+
+    private final Workbench workbench;
+    private final FileWork files;
+    private final StringProperty paint = new SimpleStringProperty("");
+    private final ReadOnlyObjectWrapper<ShelfCsv.Read> brought = new ReadOnlyObjectWrapper<>();
+    private long seed = 40;
+
+    public ShelfModel(Workbench workbench, FileWork files) {
+        this.files = files;
+        this.workbench = workbench;
+    }
+
+    /** Id of the paint in hand. */
+    public StringProperty paintProperty() {
+        return paint;
+    }
+
+    /** A file that was read and waits for the painter's word; null for none. */
+    public ReadOnlyObjectProperty<ShelfCsv.Read> broughtProperty() {
+        return brought.getReadOnlyProperty();
+    }
+
+    public Shelf shelf() {
+        return workbench.studio().shelf();
+    }
+
+    /** The paint in hand, else the first. */
+    public Optional<Paint> inHand() {
+        return shelf().find(paint.get()).or(() -> shelf().paints().stream().findFirst());
+    }
+
+    public boolean change(String what, UnaryOperator<Paint> change) {
+        return inHand().map(p -> workbench.editStudio(what + " of " + p.name(), s -> s.withShelf(s.shelf().with(change.apply(p))))).orElse(false);
+    }
+
+    /** A new paint beside the one in hand, of its kind. */
+    public void add() {
+        PaintKind kind = inHand().map(Paint::kind).orElse(PaintKind.BRUSH);
+        String name = "new " + kind.label();
+        String id = shelf().freeId(name);
+        if (workbench.editStudio("Add a paint", s -> s.withShelf(s.shelf().with(Paint.usual(id, free(name), kind, Srgb.ofHex("#9a8f7a"), new Millilitres(20)))))) {
+            paint.set(id);
+        }
+    }
+
+    private String free(String name) {
+        String tried = name;
+        for (int n = 2; taken(tried); n++) {
+            tried = name + " " + n;
+        }
+        return tried;
+    }
+
+    private boolean taken(String name) {
+        return shelf().paints().stream().anyMatch(p -> p.name().equalsIgnoreCase(name));
+    }
+
+    public void takeAway() {
+        inHand().ifPresent(p -> workbench.editStudio("Take " + p.name() + " off the shelf", s -> s.withShelf(s.shelf().without(p.id()))));
+    }
+
+    /** Another name; refused if another paint has it. */
+    public Optional<String> rename(String name) {
+        if (inHand().filter(p -> !p.name().equalsIgnoreCase(name.strip())).isPresent() && taken(name.strip())) {
+            return Optional.of("Another paint is called that. Give each a name of its own.");
+        }
+        return change("Name", p -> p.withName(name.strip())) ? Optional.empty() : refusal();
+    }
+
+    private Optional<String> refusal() {
+        String reason = workbench.noticeProperty().get();
+        workbench.tell("");
+        return Optional.of(reason);
+    }
+
+    // --- the reader
+
+    private List<Srgb> read(SimulatedDrawdown stripe, SimulatedDrawdown.Patch patch) {
+        ColourReader reader = new SimulatedColourReader(seed++, () -> stripe.colour(patch));
+        List<Srgb> readings = new ArrayList<>();
+        for (int i = 0; i < READINGS; i++) {
+            readings.add(reader.read());
+        }
+        return readings;
+    }
+
+    /** The swatch from the reader, held on the dry patch. */
+    public void readSwatch() {
+        inHand().ifPresent(p -> {
+            Srgb read = mean(read(new SimulatedDrawdown(p, 1), SimulatedDrawdown.Patch.DRY));
+            if (change("Colour", q -> q.withSwatch(read))) {
+                workbench.tell("The " + new SimulatedColourReader(0, () -> read).label() + " read " + read.hex() + ", the mean of " + READINGS + ".");
+            }
+        });
+    }
+
+    private static Srgb mean(List<Srgb> readings) {
+        return new Srgb((int) Math.round(readings.stream().mapToInt(Srgb::red).average().orElseThrow()), (int) Math.round(readings.stream().mapToInt(Srgb::green).average().orElseThrow()),
+                (int) Math.round(readings.stream().mapToInt(Srgb::blue).average().orElseThrow()));
+    }
+
+    /** The black was gone after so many coats. */
+    public void counted(int coats) {
+        inHand().ifPresent(p -> found(Drawdown.counted(p, coats), "the black was gone after " + coats + (coats == 1 ? " coat" : " coats")));
+    }
+
+    /** Both patches of a stripe of one coat are read. */
+    public void readStripe() {
+        inHand().ifPresent(p -> {
+            try {
+                SimulatedDrawdown stripe = new SimulatedDrawdown(p, 1);
+                found(Drawdown.read(p, 1, Drawdown.Card.PRINTED, read(stripe, SimulatedDrawdown.Patch.OVER_BLACK), read(stripe, SimulatedDrawdown.Patch.OVER_WHITE)), "both patches were read");
+            } catch (IllegalArgumentException e) {
+                workbench.tell(e.getMessage());
+            }
+        });
+    }
+
+    private void found(Drawdown drawdown, String how) {
+        double hiding = Math.min(0.999, Math.max(0.02, drawdown.hiding()));
+        if (change("Hiding", q -> q.withHiding(hiding, Math.min(0.5, drawdown.spread())))) {
+            workbench.tell("One coat hides " + Numbers.text(100 * hiding, 1) + " % ± " + Numbers.text(100 * drawdown.spread(), 1) + ": " + how + ".");
+        }
+    }
+
+    /** The same patch wet and dry. */
+    public void readWetAndDry() {
+        inHand().ifPresent(p -> {
+            try {
+                SimulatedDrawdown stripe = new SimulatedDrawdown(p, 1);
+                double shift = Math.round(10 * Drawdown.dryingShift(read(stripe, SimulatedDrawdown.Patch.WET), read(stripe, SimulatedDrawdown.Patch.DRY))) / 10.0;
+                if (change("Drying shift", q -> q.withDryingShift(shift))) {
+                    workbench.tell(p.name() + " dries " + (shift > 0 ? "darker" : "lighter") + " by " + Numbers.text(Math.abs(shift), 1) + " L*.");
+                }
+            } catch (IllegalArgumentException e) {
+                workbench.tell(e.getMessage());
+            }
+        });
+    }
+
+    // --- tests
+
+    /** What one's own test of the paint in hand under another product said; empty if not tested. */
+    public Optional<SmearTest> test(String above) {
+        return inHand().flatMap(p -> workbench.studio().tests().stream().filter(t -> t.below().equals(p.id()) && t.above().equals(above)).reduce((a, b) -> b));
+    }
+
+    /** Enters a test; an empty outcome forgets it. */
+    public void test(String above, Optional<SmearTest.Outcome> outcome) {
+        inHand().ifPresent(p -> workbench.editStudio("Smear test of " + p.name(), s -> {
+            List<SmearTest> tests = new ArrayList<>(s.tests());
+            tests.removeIf(t -> t.below().equals(p.id()) && t.above().equals(above));
+            outcome.ifPresent(o -> tests.add(new SmearTest(p.id(), above, o, "")));
+            return s.withTests(tests);
+        }));
+    }
+
+    // --- CSV
+
+    /** Reads a file; what is in order waits for the painter's word. */
+    public void bring(Path file) {
+        files.run("Reading " + file.getFileName(), () -> ShelfCsv.read(file), (ShelfCsv.Read read) -> {
+            if (read.paints().isEmpty() && read.troubles().isEmpty()) {
+                workbench.tell(file.getFileName() + " holds no paints: there is a head row and nothing below it.");
+                return;
+            }
+            brought.set(read);
+        });
+    }
+
+    /** Takes over what was read: a paint of the same name is replaced, others are added. */
+    public void takeOver() {
+        ShelfCsv.Read read = brought.get();
+        if (read != null && workbench.editStudio("Bring " + read.paints().size() + " paints", s -> {
+            Shelf shelf = s.shelf();
+            for (Paint each : read.paints()) {
+                Optional<Paint> same = shelf.paints().stream().filter(p -> p.name().equalsIgnoreCase(each.name())).findFirst();
+                String id = same.map(Paint::id).orElse(shelf.freeId(each.name()));
+                shelf = shelf.with(new Paint(id, each.name(), each.kind(), each.binder(), each.swatch(), each.hiding(), each.hidingSpread(), each.finish(), each.tip(), each.wetCoat(), each.solids(), each.dryingShift(), each.pot()));
+            }
+            return s.withShelf(shelf);
+        })) {
+            brought.set(null);
+        }
+    }
+
+    public void leaveIt() {
+        brought.set(null);
+    }
+
+    public void write(Path file) {
+        Shelf now = shelf();
+        files.run("Writing " + file.getFileName(), () -> {
+            ShelfCsv.write(now, file);
+            return file.toAbsolutePath();
+        }, written -> workbench.tell("Written: " + written));
+    }
+}

@@ -1,0 +1,256 @@
+package mosspebble.app.shelf;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.ColorPicker;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import javafx.scene.paint.Color;
+import javafx.util.StringConverter;
+import mosspebble.app.control.Choice;
+import mosspebble.app.control.Entry;
+import mosspebble.app.control.Swatch;
+import mosspebble.app.model.Results;
+import mosspebble.app.model.Workbench;
+import mosspebble.app.screen.PageView;
+import mosspebble.app.screen.Panel;
+import mosspebble.core.care.Compatibility;
+import mosspebble.core.care.SmearTest;
+import mosspebble.core.colour.Binder;
+import mosspebble.core.colour.Finish;
+import mosspebble.core.colour.Opacity;
+import mosspebble.core.colour.Paint;
+import mosspebble.core.colour.PaintKind;
+import mosspebble.core.colour.Pot;
+import mosspebble.core.units.Micrometres;
+import mosspebble.core.units.Millilitres;
+import mosspebble.core.units.Millimetres;
+import mosspebble.core.units.Numbers;
+import mosspebble.core.units.Srgb;
+import mosspebble.core.units.Words;
+import mosspebble.core.words.CareWords;
+
+/** The paint in hand: what it is, how it hides and dries, what is left, and what it smears under. */
+public final class ShelfPanel extends Panel {
+
+    private static final int COUNTED = 6;
+
+    private final ShelfModel desk;
+    private final HBox head = new HBox(10);
+    private final VBox tests = new VBox(5);
+    private Object shown;
+
+    public ShelfPanel(Workbench workbench, Results show, ShelfModel desk, Runnable close) {
+        super(workbench, show);
+        this.desk = desk;
+        head.setAlignment(Pos.CENTER_LEFT);
+        Entry name = new Entry("paint-name", "Name", "What you call it", () -> paint().map(Paint::name).orElse(""), desk::rename);
+        ComboBox<PaintKind> kind = new ComboBox<>();
+        kind.setId("paint-kind");
+        kind.getItems().setAll(PaintKind.values());
+        kind.setConverter(new StringConverter<>() {
+            @Override
+            public String toString(PaintKind value) {
+                return value == null ? "" : value.label();
+            }
+
+            @Override
+            public PaintKind fromString(String text) {
+                throw new UnsupportedOperationException("kinds are chosen, not typed");
+            }
+        });
+        kind.setAccessibleText("Kind");
+        kind.setMaxWidth(Double.MAX_VALUE);
+        kind.setOnAction(e -> paint().filter(p -> kind.getValue() != null && p.kind() != kind.getValue()).ifPresent(p -> desk.change("Kind", q -> as(q, kind.getValue()))));
+        Entry colour = new Entry("paint-colour", "Colour", "Of the thick dry film: # and six digits", () -> paint().map(p -> p.swatch().hex()).orElse(""),
+                text -> take("Colour", p -> p.withSwatch(Srgb.ofHex(text.strip()))));
+        ColorPicker picker = new ColorPicker();
+        picker.setId("paint-picker");
+        picker.getStyleClass().add("button");
+        picker.setTooltip(new Tooltip("Pick the colour"));
+        picker.setAccessibleText("Pick the colour");
+        picker.setOnAction(e -> desk.change("Colour", p -> p.withSwatch(srgb(picker.getValue()))));
+        Button read = button("paint-read", "Read", "The colour reader, held on the dry patch", desk::readSwatch);
+        picker.setMinWidth(44);
+        picker.setMaxWidth(44);
+        read.setMinWidth(Region.USE_PREF_SIZE);
+        colour.setMinWidth(90);
+        HBox colours = new HBox(6, colour, picker, read);
+        colours.setAlignment(Pos.BOTTOM_LEFT);
+        Choice<Opacity> opacity = new Choice<>("Hides, by its label", o -> desk.change("Opacity", p -> p.withHiding(o.hiding(), Opacity.SPREAD)));
+        for (Opacity each : Opacity.values()) {
+            opacity.option("opacity-" + each.name().toLowerCase(Locale.ROOT), each.label(), each, "One coat hides " + Math.round(100 * each.hiding()) + " %, give or take " + Math.round(100 * Opacity.SPREAD));
+        }
+        Label hides = quiet("");
+        hides.setId("paint-hides");
+        FlowPane counts = new FlowPane(4, 4);
+        for (int n = 1; n <= COUNTED; n++) {
+            int coats = n;
+            Button count = button("counted-" + n, String.valueOf(n), "The black of the card was gone after " + n + (n == 1 ? " coat" : " coats"), () -> desk.counted(coats));
+            count.getStyleClass().add("round");
+            counts.getChildren().add(count);
+        }
+        counts.getChildren().add(button("paint-stripe", "Read both patches", "One coat over black and over white, read five times each", desk::readStripe));
+        VBox drawdown = new VBox(5, heading("Drawdown"), quiet("Paint a stripe over the printed black-and-white card. The black was gone after so many coats:"), counts, hides);
+        Label dries = quiet("");
+        dries.setId("paint-dries");
+        HBox wet = new HBox(8, button("paint-wet-dry", "Read wet and dry", "The same patch wet, then dry", desk::readWetAndDry), dries);
+        wet.setAlignment(Pos.CENTER_LEFT);
+        Choice<Finish> finish = new Choice<>("Finish", f -> desk.change("Finish", p -> p.withFilm(p.binder(), f, p.tip(), p.wetCoat())));
+        for (Finish each : Finish.values()) {
+            finish.option("finish-" + each.label(), each.label(), each, "Dries " + each.label());
+        }
+        Choice<Binder> binder = new Choice<>("Binder", b -> desk.change("Binder", p -> p.withFilm(b, p.finish(), p.tip(), p.wetCoat())));
+        for (Binder each : Binder.values()) {
+            binder.option("binder-" + each.name().toLowerCase(Locale.ROOT), each.label(), each, "What holds the colour together");
+        }
+        Entry tip = lengthEntry("paint-tip", "Nib", "Width of its line; 0 for what is brushed", () -> paint().map(Paint::tip).orElse(new Millimetres(0)), v -> take("Nib", p -> p.withFilm(p.binder(), p.finish(), v, p.wetCoat())));
+        Entry coat = new Entry("paint-coat", "Wet coat, µm", "How thick a usual coat is while wet", () -> paint().map(p -> Numbers.text(p.wetCoat().value(), 0)).orElse(""),
+                text -> number(text, "60", v -> take("Wet coat", p -> p.withFilm(p.binder(), p.finish(), p.tip(), new Micrometres(v)))));
+        Entry left = pot("paint-left", "Left, ml", p -> p.left().value(), (p, v) -> new Pot(new Millilitres(v), p.full(), p.price()));
+        Entry full = pot("paint-full", "Pot, ml", p -> p.full().value(), (p, v) -> new Pot(p.left(), new Millilitres(v), p.price()));
+        Entry price = pot("paint-price", "Price", Pot::price, (p, v) -> new Pot(p.left(), p.full(), v));
+        tests.setId("smear-tests");
+        Button away = button("paint-away", "Take off the shelf", "Stones that use it are told by a finding", desk::takeAway);
+        Button back = button("shelf-back", "Back to the cloth", "Back to the stone (Escape)", close);
+        getChildren().addAll(head, name, kind, colours, opacity, drawdown, heading("Wet and dry"), wet, finish, binder, PageView.row(tip, coat), PageView.row(left, full, price), heading("Under a sealer"),
+                quiet("What your own test pieces showed goes before every rule."), tests, heading("What goes over what"), rules(), new HBox(6, away, back));
+        desk.paintProperty().addListener((o, a, b) -> refresh());
+        onRefresh(() -> {
+            Optional<Paint> now = paint();
+            for (Node child : getChildren()) {
+                child.setDisable(now.isEmpty() && child != getChildren().get(getChildren().size() - 1));
+            }
+            now.ifPresent(p -> {
+                name.refresh();
+                colour.refresh();
+                tip.refresh();
+                coat.refresh();
+                left.refresh();
+                full.refresh();
+                price.refresh();
+                kind.setValue(p.kind());
+                picker.setValue(Swatch.colour(p.swatch()));
+                opacity.show(p.hidingSpread() == Opacity.SPREAD && Math.abs(Opacity.of(p.hiding()).hiding() - p.hiding()) < 1e-9 ? Opacity.of(p.hiding()) : null);
+                finish.show(p.finish());
+                binder.show(p.binder());
+                hides.setText("One coat hides " + Numbers.text(100 * p.hiding(), 1) + " % ± " + Numbers.text(100 * p.hidingSpread(), 1) + (p.hiding() >= 0.98 ? ": the black is gone at once." : "."));
+                dries.setText(Math.abs(p.dryingShift()) < 0.05 ? "dries as it looks wet" : "dries " + (p.dryingShift() > 0 ? "darker" : "lighter") + " by " + Numbers.text(Math.abs(p.dryingShift()), 1) + " L*");
+                present(drawdown, !p.kind().clear());
+                present(opacity, !p.kind().clear());
+                present(wet, !p.kind().clear());
+            });
+            head(now);
+        });
+    }
+
+    /** The whole table of rules. */
+    private static VBox rules() {
+        VBox rules = new VBox(6);
+        rules.setId("rules");
+        for (Compatibility.Rule rule : Compatibility.Rule.values()) {
+            Label weight = new Label(switch (rule.severity()) {
+                case NEVER -> "never";
+                case CARE -> "care";
+                case NOTE -> "note";
+            });
+            weight.getStyleClass().addAll("weight", rule.severity() == Compatibility.Severity.NEVER ? "problem" : "quiet");
+            Label words = quiet(Words.upper(CareWords.title(rule)) + ": " + CareWords.sentence(rule));
+            HBox row = new HBox(6, weight, words);
+            HBox.setHgrow(words, Priority.ALWAYS);
+            rules.getChildren().add(row);
+        }
+        return rules;
+    }
+
+    private Optional<Paint> paint() {
+        return desk.inHand();
+    }
+
+    private static Paint as(Paint p, PaintKind kind) {
+        Paint usual = Paint.usual(p.id(), p.name(), kind, p.swatch(), p.left());
+        return usual.withHiding(kind.clear() ? usual.hiding() : p.hiding(), p.hidingSpread()).withPot(p.pot());
+    }
+
+    private static Srgb srgb(Color colour) {
+        return new Srgb((int) Math.round(255 * colour.getRed()), (int) Math.round(255 * colour.getGreen()), (int) Math.round(255 * colour.getBlue()));
+    }
+
+    private Optional<String> take(String what, UnaryOperator<Paint> change) {
+        try {
+            if (desk.change(what, change)) {
+                return Optional.empty();
+            }
+        } catch (IllegalArgumentException e) {
+            return Optional.of(Words.sentence(e.getMessage()));
+        }
+        String reason = workbench.noticeProperty().get();
+        workbench.tell("");
+        return Optional.of(Words.sentence(reason));
+    }
+
+    private interface OfPot {
+        double of(Pot pot);
+    }
+
+    private interface NewPot {
+        Pot of(Pot pot, double value);
+    }
+
+    private Entry pot(String id, String name, OfPot get, NewPot set) {
+        return new Entry(id, name, "0 if you do not know", () -> paint().map(p -> Numbers.text(get.of(p.pot()), 2)).orElse(""), text -> number(text, "20", v -> take(name, p -> p.withPot(set.of(p.pot(), v)))));
+    }
+
+    private void head(Optional<Paint> now) {
+        Object state = now.map(p -> (Object) List.of(p, workbench.studio().tests(), workbench.studio().shelf())).orElse("");
+        if (state.equals(shown)) {
+            return;
+        }
+        shown = state;
+        head.getChildren().clear();
+        tests.getChildren().clear();
+        if (now.isEmpty()) {
+            head.getChildren().add(quiet("No paint on the shelf."));
+            return;
+        }
+        Paint p = now.get();
+        Label title = new Label(p.name());
+        title.setId("paint-title");
+        title.setWrapText(true);
+        title.getStyleClass().add("step-title");
+        head.getChildren().addAll(ShelfView.stripe(p), title);
+        for (Paint sealer : workbench.studio().shelf().ofKind(PaintKind.VARNISH)) {
+            if (!sealer.id().equals(p.id())) {
+                tests.getChildren().add(test(p, sealer));
+            }
+        }
+        if (tests.getChildren().isEmpty()) {
+            tests.getChildren().add(quiet("There is no sealer on the shelf."));
+        }
+    }
+
+    private Region test(Paint below, Paint sealer) {
+        Optional<SmearTest> own = desk.test(sealer.id());
+        Optional<String> against = Compatibility.of(below, sealer, true, List.of()).map(CareWords::sentence);
+        Choice<SmearTest.Outcome> outcome = new Choice<>(sealer.name(), o -> desk.test(sealer.id(), Optional.ofNullable(o)));
+        outcome.option("test-none-" + sealer.id(), "not tested", null, against.orElse("The rules know nothing against it."));
+        for (SmearTest.Outcome each : new SmearTest.Outcome[] {SmearTest.Outcome.FINE, SmearTest.Outcome.SMEARS, SmearTest.Outcome.LIFTS, SmearTest.Outcome.CLOUDS}) {
+            outcome.option("test-" + each.name().toLowerCase(Locale.ROOT) + "-" + sealer.id(), each.label(), each, "Your test piece: it " + each.label());
+        }
+        outcome.show(own.map(SmearTest::outcome).orElse(null));
+        VBox box = new VBox(2, outcome);
+        against.filter(rule -> own.isEmpty()).ifPresent(rule -> box.getChildren().add(quiet(rule)));
+        return box;
+    }
+}

@@ -1,0 +1,171 @@
+package mosspebble.app.shell;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import javafx.application.Platform;
+import javafx.collections.MapChangeListener;
+import javafx.collections.SetChangeListener;
+import javafx.css.PseudoClass;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.Tooltip;
+import javafx.scene.image.Image;
+import javafx.scene.image.ImageView;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import mosspebble.app.cloth.StoneImage;
+import mosspebble.app.model.Results;
+import mosspebble.app.model.Workbench;
+import mosspebble.core.area.Grid;
+import mosspebble.core.picture.StonePicture;
+import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.project.Project;
+import mosspebble.core.stone.StoneOutline;
+import mosspebble.core.timetable.Durations;
+
+/** All stones in hand, each in its own outline, at one common scale. */
+final class TrayView extends StackPane {
+
+    /** A small picture as drawn last. */
+    private record Still(StonePicture of, double lightFrom, Image image) {}
+
+    private static final PseudoClass CURRENT = PseudoClass.getPseudoClass("current");
+    private static final double HIGH = 66;
+    private static final double WIDE = 132;
+
+    private final Workbench workbench;
+    private final Results show;
+    private final HBox stones = new HBox(6);
+    private final ScrollPane scroll = new ScrollPane();
+    private final Map<String, Button> buttons = new LinkedHashMap<>();
+    private final Map<String, Still> stills = new HashMap<>();
+    private final Button plus = new Button("+ New stone");
+
+    TrayView(Workbench workbench, Results show, Runnable add) {
+        this.workbench = workbench;
+        this.show = show;
+        setId("tray");
+        getStyleClass().add("tray");
+        stones.setAlignment(Pos.CENTER_LEFT);
+        plus.setId("new-stone");
+        plus.getStyleClass().addAll("pebble", "tray-add");
+        plus.setTooltip(new Tooltip("Put another stone on the cloth (N)"));
+        plus.setOnAction(e -> add.run());
+        scroll.setContent(stones);
+        scroll.setFitToHeight(true);
+        scroll.setVbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        stones.setOnScroll(e -> scroll.setHvalue(scroll.getHvalue() - (e.getDeltaY() + e.getDeltaX()) / Math.max(1, 2 * (stones.getWidth() - scroll.getViewportBounds().getWidth()))));
+        scroll.getStyleClass().add("tray-scroll");
+        getChildren().add(scroll);
+        show.thumbs().addListener((MapChangeListener<String, Results.Thumb>) change -> fill());
+        show.troubled().addListener((SetChangeListener<String>) change -> fill());
+        workbench.studioProperty().addListener((o, a, b) -> fill());
+        workbench.shownProperty().addListener((o, a, b) -> {
+            if (!Objects.equals(a == null ? null : a.id(), b == null ? null : b.id())) {
+                fill();
+            }
+        });
+        fill();
+    }
+
+    /** Pixels per mm at which every stone fits. */
+    private double scale() {
+        double scale = 1;
+        for (Project project : workbench.studio().projects()) {
+            StoneOutline outline = StoneOutline.of(project.stone());
+            scale = Math.min(scale, Math.min(HIGH / (2 * outline.halfHeight()), WIDE / (2 * outline.halfWidth())));
+        }
+        return scale;
+    }
+
+    /** Brings the tray up to date; a stone that stays keeps its button, and with it pointer and focus. */
+    private void fill() {
+        double scale = scale();
+        List<Node> wanted = new ArrayList<>();
+        for (Project project : workbench.studio().projects()) {
+            Button button = buttons.computeIfAbsent(project.id(), this::button);
+            show(button, project, scale);
+            wanted.add(button);
+        }
+        buttons.values().retainAll(wanted);
+        stills.keySet().retainAll(buttons.keySet());
+        workbench.shown().map(p -> buttons.get(p.id())).ifPresent(this::bringIntoView);
+        wanted.add(plus);
+        if (!stones.getChildren().equals(wanted)) {
+            stones.getChildren().setAll(wanted);
+        }
+    }
+
+    /** Moves the tray so that a stone can be seen whole. */
+    private void bringIntoView(Button button) {
+        Platform.runLater(() -> {
+            double room = scroll.getViewportBounds().getWidth();
+            double hidden = stones.getWidth() - room;
+            if (hidden > 0 && button.getParent() == stones) {
+                double left = button.getBoundsInParent().getMinX();
+                double right = button.getBoundsInParent().getMaxX();
+                double from = scroll.getHvalue() * hidden;
+                double to = left < from ? left - 8 : right > from + room ? right - room + 8 : from;
+                scroll.setHvalue(Math.max(0, Math.min(1, to / hidden)));
+            }
+        });
+    }
+
+    private Button button(String id) {
+        Button button = new Button();
+        button.setId("tray-" + id);
+        button.getStyleClass().add("tray-stone");
+        button.setOnAction(e -> workbench.choose(id));
+        return button;
+    }
+
+    /** The small picture of a stone, drawn once as long as it is the same. */
+    private Image still(Results.Thumb thumb, double lightFrom) {
+        String id = thumb.project().id();
+        Still known = stills.get(id);
+        if (known == null || known.of != thumb.picture() || known.lightFrom != lightFrom) {
+            known = new Still(thumb.picture(), lightFrom, StoneImage.still(thumb.picture(), thumb.picture().steps(), lightFrom));
+            stills.put(id, known);
+        }
+        return known.image;
+    }
+
+    private void show(Button button, Project project, double scale) {
+        StackPane picture = new StackPane();
+        picture.setMinSize(60, HIGH + 4);
+        picture.setPrefHeight(HIGH + 4);
+        Results.Thumb thumb = show.thumbs().get(project.id());
+        String state = show.troubled().contains(project.id()) ? "cannot be worked out" : "being planned";
+        if (thumb != null) {
+            PaintPlan plan = thumb.plan();
+            ImageView image = new ImageView(still(thumb, project.habits().light().from()));
+            Grid grid = thumb.picture().terrain().grid();
+            image.setFitWidth(grid.columns() * grid.cellMm() * scale);
+            image.setFitHeight(grid.rows() * grid.cellMm() * scale);
+            image.setSmooth(true);
+            picture.getChildren().add(image);
+            state = plan.steps().isEmpty() ? "no subject yet" : "ready after " + Durations.words(plan.readyAfter());
+        }
+        Label name = new Label(project.name());
+        name.getStyleClass().add("tray-name");
+        Label waits = new Label(state);
+        waits.getStyleClass().add("tray-state");
+        VBox words = new VBox(0, name, waits);
+        words.setAlignment(Pos.CENTER_LEFT);
+        HBox row = new HBox(10, picture, words);
+        row.setAlignment(Pos.CENTER_LEFT);
+        button.setGraphic(row);
+        button.setAccessibleText(project.name() + ", " + state);
+        button.setTooltip(new Tooltip("Put " + project.name() + " on the cloth"));
+        button.pseudoClassStateChanged(CURRENT, workbench.shown().filter(p -> p.id().equals(project.id())).isPresent());
+    }
+}

@@ -1,0 +1,176 @@
+package mosspebble.app.sketch;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import mosspebble.app.control.Choice;
+import mosspebble.app.model.Results;
+import mosspebble.app.model.Workbench;
+import mosspebble.app.screen.PageView;
+import mosspebble.app.screen.Panel;
+import mosspebble.core.project.Project;
+import mosspebble.core.sketch.Item;
+import mosspebble.core.sketch.Sketch;
+import mosspebble.core.sketch.Subject;
+
+/** The things on the stone, and of the one in hand what it is, how it lies, and its parts. */
+public final class SketchPanel extends Panel {
+
+    /** What is looked at of the thing in hand. */
+    public enum Page {
+        ITSELF("What it is"), LIES("How it lies"), PARTS("Parts");
+
+        private final String label;
+
+        Page(String label) {
+            this.label = label;
+        }
+
+        public String label() {
+            return label;
+        }
+    }
+
+    private final SketchModel sketch;
+    private final Runnable openLibrary;
+    private final ObjectProperty<Page> page = new SimpleObjectProperty<>(Page.ITSELF);
+    private final VBox place = new VBox();
+    private final FigurePage figure;
+    private final WordPage word;
+    private final DotsPage dots;
+    private final PatternPage pattern;
+    private final StrokePage stroke;
+    private final GuidePage guide;
+    private final LiesPage lies;
+    private final PartsPage parts;
+
+    /** @param openLibrary opens the library */
+    public SketchPanel(Workbench workbench, Results show, SketchModel sketch, Runnable openLibrary) {
+        super(workbench, show);
+        this.sketch = sketch;
+        this.openLibrary = openLibrary;
+        figure = new FigurePage(this, sketch);
+        word = new WordPage(this, sketch);
+        dots = new DotsPage(this, sketch);
+        pattern = new PatternPage(this, sketch);
+        stroke = new StrokePage(this, sketch);
+        guide = new GuidePage(this, sketch);
+        lies = new LiesPage(this, sketch);
+        parts = new PartsPage(this, sketch);
+        Button add = button("thing-add", "Add …", "Something from the library, in front of the others (A)", this::add);
+        add.getStyleClass().add("main");
+        ToggleButton pencil = new ToggleButton("Pencil");
+        pencil.setId("pencil");
+        pencil.getStyleClass().add("pebble");
+        pencil.setTooltip(new Tooltip("Draw on the stone by hand (Q); Escape lays it down"));
+        pencil.selectedProperty().bindBidirectional(sketch.pencilProperty());
+        HBox begin = new HBox(4, add, pencil);
+        begin.setAlignment(Pos.CENTER_LEFT);
+        HBox.setHgrow(add, Priority.ALWAYS);
+        add.setMaxWidth(Double.MAX_VALUE);
+        Choice<Subject.Becomes> becomes = new Choice<>("The next stroke becomes", sketch.becomesProperty()::set);
+        becomes.option("draws-line", "a line", Subject.Becomes.LINE, "A pen line").option("draws-area", "an area", Subject.Becomes.AREA, "Filled, its end joined to its start")
+                .option("draws-dots", "dots", Subject.Becomes.DOTS, "Equal dots along the stroke").option("draws-guide", "a guide", Subject.Becomes.GUIDE, "A pencil line that is never painted");
+        sketch.becomesProperty().addListener((o, a, b) -> becomes.show(b));
+        becomes.show(sketch.becomesProperty().get());
+        FlowPane things = new FlowPane(4, 4);
+        things.setId("things");
+        HBox manage = new HBox(4, small("thing-twin", "twin", "The same again beside it (D)", sketch::twin), small("thing-mirror", "mirror", "Left and right exchanged (M)", sketch::mirror),
+                small("thing-forward", "▲", "Nearer the front (K)", () -> sketch.order(1)), small("thing-back", "▼", "Farther back (J)", () -> sketch.order(-1)),
+                small("thing-away", "take away", "Takes the thing in hand off the stone (Delete)", sketch::takeAway));
+        Choice<Page> pages = new Choice<>("", page::set);
+        for (Page p : Page.values()) {
+            pages.option("sketch-" + p.name().toLowerCase(Locale.ROOT), p.label, p, switch (p) {
+                case ITSELF -> "The subject and what can be set of it";
+                case LIES -> "Place, size, fit, pairs, groups, what is left free";
+                case PARTS -> "Its parts, and whether each can be painted";
+            });
+        }
+        getChildren().addAll(begin, becomes, things, manage, pages, place);
+        page.addListener((o, a, b) -> refresh());
+        workbench.itemProperty().addListener((o, a, b) -> refresh());
+        sketch.pencilProperty().addListener((o, a, b) -> refresh());
+        onRefresh(() -> {
+            Optional<Item> item = workbench.itemInHand();
+            chips(things, item);
+            present(becomes, sketch.pencilProperty().get());
+            present(manage, item.isPresent());
+            present(pages, item.isPresent());
+            pages.show(page.get());
+            boolean several = project().flatMap(Project::sketch).filter(s -> s.items().size() > 1).isPresent();
+            manage.getChildren().get(2).setDisable(!several);
+            manage.getChildren().get(3).setDisable(!several);
+            item.ifPresentOrElse(this::show, () -> place.getChildren().clear());
+        });
+    }
+
+    public ObjectProperty<Page> pageProperty() {
+        return page;
+    }
+
+    private static Button small(String id, String words, String tooltip, Runnable action) {
+        Button button = button(id, words, tooltip, action);
+        button.getStyleClass().add("tight");
+        button.setMinWidth(Region.USE_PREF_SIZE);
+        button.setAccessibleText(tooltip);
+        return button;
+    }
+
+    private void show(Item item) {
+        PageView matter = switch (page.get()) {
+            case LIES -> lies;
+            case PARTS -> parts;
+            case ITSELF -> item.subject().match(f -> figure, w -> word, d -> dots, p -> pattern, s -> stroke, g -> guide);
+        };
+        if (!place.getChildren().contains(matter)) {
+            place.getChildren().setAll(matter);
+        }
+        matter.refresh();
+    }
+
+    /** Opens the library for one more thing. */
+    public void add() {
+        sketch.choosingProperty().set(SketchModel.Choosing.ADD);
+        openLibrary.run();
+    }
+
+    /** Opens the library for another thing in the place of the one in hand. */
+    public void exchange() {
+        sketch.choosingProperty().set(SketchModel.Choosing.EXCHANGE);
+        openLibrary.run();
+    }
+
+    /** One chip for each thing, the front one first. */
+    private void chips(FlowPane things, Optional<Item> inHand) {
+        things.getChildren().clear();
+        List<Item> items = project().flatMap(Project::sketch).map(Sketch::items).orElse(List.of());
+        for (int k = items.size() - 1; k >= 0; k--) {
+            Item item = items.get(k);
+            String title = sketch.title(item);
+            ToggleButton chip = new ToggleButton((items.size() > 1 ? items.size() - k + "  " : "") + (title.length() > 24 ? title.substring(0, 23) + "…" : title) + (item.group().isPresent() ? " ∞" : ""));
+            chip.setId("thing-" + k);
+            chip.getStyleClass().add("pebble");
+            chip.setTooltip(new Tooltip(title + (item.group().isPresent() ? ", in a group" : "") + "; 1 is in front"));
+            chip.setSelected(inHand.filter(i -> i.id().equals(item.id())).isPresent());
+            chip.setOnAction(e -> {
+                workbench.itemProperty().set(item.id());
+                refresh();
+            });
+            things.getChildren().add(chip);
+        }
+        if (items.isEmpty()) {
+            things.getChildren().add(quiet("Nothing on the stone yet. Add a character, a scene, words or a pattern: it is fitted to the face."));
+        }
+    }
+}

@@ -1,0 +1,128 @@
+package mosspebble.app.stone;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import javafx.scene.shape.Polygon;
+import mosspebble.app.model.PlanWorker;
+import mosspebble.app.screen.PageView;
+import mosspebble.app.screen.Panel;
+import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.project.Studio;
+import mosspebble.core.advice.Suitability;
+import mosspebble.core.sketch.Designs;
+import mosspebble.core.sketch.Item;
+import mosspebble.core.sketch.Motif;
+import mosspebble.core.sketch.Subject;
+import mosspebble.core.sketch.WayUp;
+import mosspebble.core.stone.Survey;
+import mosspebble.core.stone.StoneOutline;
+import mosspebble.core.units.Numbers;
+import mosspebble.files.BuiltIn;
+
+/** Which way up, and which subjects suit the stone, with reasons in words and numbers. */
+final class SuitsPage extends PageView {
+
+    private static final int WAYS = 4;
+    private static final double WORDS = 196;
+
+    private record Answer(List<WayUp> ways, List<Ranked> subjects) {}
+
+    private record Ranked(String title, Suitability suits) {}
+
+    private final StonePanel panel;
+    private final PlanWorker desk;
+    private final PlanWorker.Line line = new PlanWorker.Line();
+    private final VBox ways = new VBox(4);
+    private final VBox subjects = new VBox(6);
+    private Survey asked;
+    private Optional<Subject> askedSubject = Optional.empty();
+
+    SuitsPage(StonePanel panel, PlanWorker desk) {
+        this.panel = panel;
+        this.desk = desk;
+        setSpacing(8);
+        getChildren().addAll(Panel.heading("Which way up"), ways, Panel.heading("Subjects for it"), subjects);
+    }
+
+    @Override
+    public void refresh() {
+        PaintPlan plan = panel.show.plan();
+        if (plan == null) { // nothing of another stone stays
+            asked = null;
+            ways.getChildren().clear();
+            subjects.getChildren().clear();
+            return;
+        }
+        if (plan.survey() == asked && panel.workbench.itemInHand().map(Item::subject).equals(askedSubject)) {
+            return;
+        }
+        asked = plan.survey();
+        askedSubject = panel.workbench.itemInHand().map(Item::subject);
+        Optional<Subject> subject = askedSubject;
+        Studio studio = panel.workbench.studio();
+        desk.ask(line, d -> {
+            Optional<Motif> motif = subject.flatMap(s -> Designs.motif(s, d.repertoire(studio)));
+            List<Ranked> ranked = new ArrayList<>();
+            for (BuiltIn.Title title : BuiltIn.titles()) {
+                d.repertoire(studio).motif(title.id()).ifPresent(candidate -> ranked.add(new Ranked(candidate.title(), Suitability.of(candidate, plan.survey(), studio.shelf()))));
+            }
+            ranked.sort((a, b) -> Double.compare(b.suits().score(), a.suits().score()));
+            return new Answer(WayUp.ranked(plan.survey(), motif, 0), ranked);
+        }, this::show);
+    }
+
+    private void show(Answer answer) {
+        ways.getChildren().clear();
+        for (int i = 0; i < Math.min(WAYS, answer.ways().size()); i++) {
+            WayUp way = answer.ways().get(i);
+            boolean now = Math.abs(Math.IEEEremainder(way.degrees() - panel.stone().wayUp(), 360)) < 0.5;
+            Label words = new Label((now ? "as it lies: " : "") + String.join(", ", way.reasons()));
+            words.setWrapText(true);
+            words.getStyleClass().add("small");
+            // a fixed width, as a button asks for its content's height before it knows its own width
+            words.setMinWidth(WORDS);
+            words.setPrefWidth(WORDS);
+            words.setMaxWidth(WORDS);
+            HBox content = new HBox(10, small(way.outline(panel.stone())), words);
+            content.setAlignment(Pos.CENTER_LEFT);
+            Button button = new Button();
+            button.setId("way-up-" + i);
+            button.setGraphic(content);
+            button.getStyleClass().addAll("slot");
+            if (now) {
+                button.getStyleClass().add("chosen");
+            }
+            button.setMaxWidth(Double.MAX_VALUE);
+            button.setPrefHeight(Math.max(66, words.prefHeight(WORDS) + 16));
+            button.setMinHeight(Region.USE_PREF_SIZE);
+            button.setAccessibleText("Turn it this way up: " + words.getText());
+            button.setTooltip(new Tooltip("Turn the stone this way up, " + Numbers.text(way.degrees(), 0) + "°"));
+            button.setOnAction(e -> panel.edit("Which way up", p -> p.withStone(p.stone().withWayUp(way.degrees()))));
+            ways.getChildren().add(button);
+        }
+        subjects.getChildren().clear();
+        for (Ranked ranked : answer.subjects()) {
+            Label title = new Label(ranked.title() + ": " + ranked.suits().word());
+            Label why = Panel.quiet(String.join(", ", ranked.suits().reasons()));
+            subjects.getChildren().add(new VBox(1, title, why));
+        }
+    }
+
+    private static Polygon small(StoneOutline outline) {
+        Polygon shape = new Polygon();
+        double scale = 17 / Math.max(outline.halfWidth(), outline.halfHeight());
+        for (int i = 0; i < outline.size(); i += 6) {
+            shape.getPoints().addAll(20 + scale * outline.x(i), 20 + scale * outline.y(i));
+        }
+        shape.getStyleClass().add("small-stone");
+        return shape;
+    }
+}
