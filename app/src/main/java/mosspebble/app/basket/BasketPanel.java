@@ -15,14 +15,13 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import mosspebble.app.control.Choice;
 import mosspebble.app.control.Entry;
-import mosspebble.app.model.Results;
-import mosspebble.app.stone.StoneModel;
-import mosspebble.app.model.Workbench;
+import mosspebble.app.model.Navigator;
 import mosspebble.app.screen.Panel;
+import mosspebble.app.screen.Surroundings;
 import mosspebble.core.stone.FoundStone;
-import mosspebble.files.BuiltIn;
 import mosspebble.core.stone.Origin;
 import mosspebble.core.stone.RockKind;
+import mosspebble.files.BuiltIn;
 
 /** Beside the basket: what is shown in which order, and the stone in hand with where it came from. */
 public final class BasketPanel extends Panel {
@@ -31,8 +30,8 @@ public final class BasketPanel extends Panel {
     private final VBox inHand = new VBox(9);
     private FoundStone shown;
 
-    public BasketPanel(Workbench workbench, Results show, StoneModel bench, BasketShelf shelf, List<BuiltIn.Title> subjects) {
-        super(workbench, show);
+    public BasketPanel(Surroundings with, BasketShelf shelf, List<BuiltIn.Title> subjects) {
+        super(with.workbench(), with.results());
         this.shelf = shelf;
         Choice<String> proportions = new Choice<>("Shape", shelf.proportions::set);
         proportions.option("shape-all", "all", null, "Stones of all shapes");
@@ -56,7 +55,7 @@ public final class BasketPanel extends Panel {
             });
             suits.getChildren().add(rank);
         }
-        Button back = button("basket-back", "Back to the cloth", "Back to the stone (Escape)", () -> bench.middleProperty().set(StoneModel.Middle.CLOTH));
+        Button back = button("basket-back", "Back to the cloth", "Back to the stone (Escape)", () -> with.navigator().back());
         getChildren().addAll(inHand, proportions, rocks, order, suits, back);
         shelf.chosen.addListener((o, a, b) -> refresh());
         shelf.order.addListener((o, a, b) -> refresh());
@@ -67,7 +66,7 @@ public final class BasketPanel extends Panel {
             FoundStone now = shelf.inHand().orElse(null);
             if (now != shown || inHand.getChildren().isEmpty()) {
                 shown = now;
-                details(bench);
+                details(with.navigator());
             }
         });
     }
@@ -87,7 +86,7 @@ public final class BasketPanel extends Panel {
         }
     }
 
-    private void details(StoneModel bench) {
+    private void details(Navigator navigator) {
         inHand.getChildren().clear();
         if (shown == null) {
             inHand.getChildren().add(quiet("Choose a stone in the basket to take it up or to note where it was found."));
@@ -98,7 +97,7 @@ public final class BasketPanel extends Panel {
         Button take = button("take-up", "Take it up", "Puts this stone on the cloth", () -> {
             if (workbench.editStudio("Take up " + found.name(), s -> s.takenUp(found.id()))) {
                 workbench.choose(found.id());
-                bench.middleProperty().set(StoneModel.Middle.CLOTH);
+                navigator.back();
             }
         });
         take.getStyleClass().add("main");

@@ -15,9 +15,6 @@ import javafx.scene.text.TextAlignment;
 import mosspebble.app.cloth.ClothFrame;
 import mosspebble.app.cloth.ClothTool;
 import mosspebble.app.cloth.SliceLine;
-import mosspebble.app.colour.ColourModel;
-import mosspebble.app.model.Workbench;
-import mosspebble.core.finding.Finding.Stage;
 import mosspebble.core.plan.PaintPlan;
 
 /** The hand on a painted stone: a click takes a colour in hand, the line of the slice is dragged, the pointer tells what lies below it, and a mistake is pointed at. */
@@ -27,26 +24,19 @@ public final class PaintTool implements ClothTool {
 
     private static final double NEAR = 14;
 
-    private final Workbench workbench;
-    private final ColourModel colours;
     private final SliceLine slice;
     private final MendModel mend;
     private Grip grip = Grip.NONE;
     private Point2D grabbed = Point2D.ZERO;
     private double[] grabbedSlice;
 
-    public PaintTool(Workbench workbench, SliceLine slice, MendModel mend, ColourModel colours) {
-        this.workbench = workbench;
-        this.colours = colours;
+    public PaintTool(SliceLine slice, MendModel mend) {
         this.slice = slice;
         this.mend = mend;
     }
 
     @Override
     public void draw(GraphicsContext pen, ClothFrame frame, PaintPlan plan, boolean handled) {
-        if (colouring()) {
-            return;
-        }
         double[] line = slice.get();
         Point2D a = frame.toPixels(line[0], line[1]);
         Point2D b = frame.toPixels(line[2], line[3]);
@@ -85,15 +75,7 @@ public final class PaintTool implements ClothTool {
         pen.setTextAlign(TextAlignment.LEFT);
     }
 
-    /** In the colour stage a click takes the colour below it in hand; from the build-up on there is a slice. */
-    private boolean colouring() {
-        return workbench.stageProperty().get() == Stage.COLOUR;
-    }
-
     private Grip gripAt(ClothFrame frame, double x, double y) {
-        if (colouring()) {
-            return Grip.NONE;
-        }
         double[] line = slice.get();
         Point2D a = frame.toPixels(line[0], line[1]);
         Point2D b = frame.toPixels(line[2], line[3]);
@@ -122,7 +104,7 @@ public final class PaintTool implements ClothTool {
     @Override
     public Cursor cursor(ClothFrame frame, double x, double y) {
         return switch (gripAt(frame, x, y)) {
-            case NONE -> colouring() ? Cursor.HAND : mend.pointingProperty().get() ? Cursor.CROSSHAIR : Cursor.DEFAULT;
+            case NONE -> mend.pointingProperty().get() ? Cursor.CROSSHAIR : Cursor.DEFAULT;
             case BOTH -> Cursor.OPEN_HAND;
             case A, B -> Cursor.HAND;
         };
@@ -139,9 +121,7 @@ public final class PaintTool implements ClothTool {
         grip = gripAt(frame, e.getX(), e.getY());
         grabbed = new Point2D(e.getX(), e.getY());
         grabbedSlice = slice.get().clone();
-        if (colouring()) {
-            colours.pick(frame.toX(e.getX()), frame.toY(e.getY()));
-        } else if (grip == Grip.NONE && mend.pointingProperty().get()) {
+        if (grip == Grip.NONE && mend.pointingProperty().get()) {
             mend.placeProperty().set(new double[] {frame.toX(e.getX()), frame.toY(e.getY())});
         }
     }
@@ -167,9 +147,6 @@ public final class PaintTool implements ClothTool {
     /** Arrow keys move the place pointed at; Enter sets it at the middle; without pointing they move the line. */
     @Override
     public boolean key(KeyEvent e) {
-        if (colouring()) {
-            return false;
-        }
         double step = e.isShiftDown() ? 5 : 0.5;
         double dx = e.getCode() == KeyCode.LEFT ? -step : e.getCode() == KeyCode.RIGHT ? step : 0;
         double dy = e.getCode() == KeyCode.UP ? -step : e.getCode() == KeyCode.DOWN ? step : 0;

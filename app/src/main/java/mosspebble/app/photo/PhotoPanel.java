@@ -15,11 +15,11 @@ import javafx.stage.FileChooser;
 import mosspebble.app.control.Entry;
 import mosspebble.app.control.Swatch;
 import mosspebble.app.model.FileWork;
+import mosspebble.app.model.Navigator;
 import mosspebble.app.photo.PhotoModel.Marking;
-import mosspebble.app.model.Results;
-import mosspebble.app.stone.StoneModel;
-import mosspebble.app.model.Workbench;
 import mosspebble.app.screen.Panel;
+import mosspebble.app.screen.Surroundings;
+import mosspebble.core.finding.Finding.Stage;
 import mosspebble.core.photo.PhotoFinding;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.units.LengthText;
@@ -34,7 +34,7 @@ public final class PhotoPanel extends Panel {
 
     private final PhotoModel photos;
     private final FileWork files;
-    private final StoneModel bench;
+    private final Navigator navigator;
     private final VBox findings = new VBox(8);
     private final VBox stones = new VBox(8);
     private final Button basket;
@@ -42,15 +42,15 @@ public final class PhotoPanel extends Panel {
     private final Label trouble = new Label();
     private PhotoModel.Sight shown;
 
-    public PhotoPanel(Workbench workbench, Results show, StoneModel bench, PhotoModel photos, FileWork files) {
-        super(workbench, show);
-        this.files = files;
+    public PhotoPanel(Surroundings with, PhotoModel photos) {
+        super(with.workbench(), with.results());
+        this.files = with.files();
         this.photos = photos;
-        this.bench = bench;
+        this.navigator = with.navigator();
         Button take = button("photo-take", "Take a photo", "Takes a photo with the " + photos.cameraLabel(), photos::take);
         take.getStyleClass().add("main");
         Button open = button("photo-open", "Open …", "A photo from a PNG or JPEG file", this::open);
-        Button back = button("photo-back", "Back to the cloth", "Back to the stone (Escape)", () -> bench.middleProperty().set(StoneModel.Middle.CLOTH));
+        Button back = button("photo-back", "Back to the cloth", "Back to the stone (Escape)", () -> navigator.back());
         HBox first = new HBox(6, take, open);
         first.setAlignment(Pos.CENTER_LEFT);
         ProgressBar progress = new ProgressBar(-1);
@@ -143,7 +143,7 @@ public final class PhotoPanel extends Panel {
         HBox.setHgrow(height, Priority.ALWAYS);
         Button use = button("photo-use-" + number, "For this stone", "Takes this outline and colour for the stone on the cloth", () -> {
             if (photos.toCloth(number)) {
-                bench.middleProperty().set(StoneModel.Middle.CLOTH);
+                navigator.back();
             }
         });
         use.setMinWidth(Region.USE_PREF_SIZE);
@@ -165,7 +165,7 @@ public final class PhotoPanel extends Panel {
 
     private void toBasket() {
         if (photos.toBasket()) {
-            bench.middleProperty().set(StoneModel.Middle.BASKET);
+            navigator.go(Stage.STONE, Navigator.BASKET);
         }
     }
 

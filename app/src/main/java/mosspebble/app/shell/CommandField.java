@@ -1,7 +1,6 @@
 package mosspebble.app.shell;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import javafx.scene.control.Label;
@@ -73,17 +72,8 @@ final class CommandField extends VBox {
     }
 
     private void filter() {
-        String[] wanted = field.getText().toLowerCase(Locale.ROOT).strip().split("\\s+");
         found.getItems().setAll(spoken.apply(field.getText()));
-        found.getItems().addAll(deeds.get().stream().filter(d -> {
-            String name = d.name().toLowerCase(Locale.ROOT);
-            for (String word : wanted) {
-                if (!name.contains(word)) {
-                    return false;
-                }
-            }
-            return true;
-        }).toList());
+        found.getItems().addAll(deeds.get().stream().filter(d -> d.isFoundBy(field.getText())).toList());
         found.getSelectionModel().select(0);
     }
 

@@ -27,52 +27,41 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.scene.text.TextAlignment;
 import javafx.stage.FileChooser;
-import mosspebble.app.basket.BasketPanel;
-import mosspebble.app.basket.BasketShelf;
-import mosspebble.app.basket.BasketView;
-import mosspebble.app.buildup.BuildUpPanel;
+import mosspebble.app.basket.BasketScreen;
+import mosspebble.app.buildup.BuildUpScreen;
+import mosspebble.app.buildup.MendModel;
 import mosspebble.app.buildup.PaintTool;
 import mosspebble.app.cloth.ClothTool;
 import mosspebble.app.cloth.ClothView;
 import mosspebble.app.cloth.SliceLine;
 import mosspebble.app.cloth.SliceView;
 import mosspebble.app.cloth.StepBar;
-import mosspebble.app.colour.ColourPanel;
-import mosspebble.app.compare.CompareView;
-import mosspebble.app.finish.FinishPanel;
-import mosspebble.app.library.LibraryView;
-import mosspebble.app.model.Action;
+import mosspebble.app.colour.ColourScreen;
+import mosspebble.app.compare.CompareScreen;
+import mosspebble.app.finish.FinishScreen;
 import mosspebble.app.library.Catalogue;
-import mosspebble.app.colour.ColourModel;
+import mosspebble.app.library.LibraryScreen;
+import mosspebble.app.model.Action;
 import mosspebble.app.model.FileWork;
-import mosspebble.app.buildup.MendModel;
-import mosspebble.app.photo.PhotoModel;
+import mosspebble.app.model.Navigator;
 import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Results;
-import mosspebble.app.shelf.ShelfModel;
-import mosspebble.app.photo.PhotoPanel;
-import mosspebble.app.photo.PhotoView;
-import mosspebble.app.shelf.ShelfPanel;
-import mosspebble.app.shelf.ShelfView;
-import mosspebble.app.sitting.SittingPanel;
-import mosspebble.app.sketch.SketchModel;
-import mosspebble.app.sketch.SketchPanel;
-import mosspebble.app.sketch.SketchTool;
-import mosspebble.app.stone.StoneModel.Middle;
-import mosspebble.app.stone.StoneModel.Page;
-import mosspebble.app.stone.StoneModel;
 import mosspebble.app.model.Workbench;
+import mosspebble.app.photo.PhotoScreen;
 import mosspebble.app.screen.Panel;
-import mosspebble.app.stone.StonePanel;
-import mosspebble.app.stone.StoneTool;
+import mosspebble.app.screen.Screen;
+import mosspebble.app.screen.Surroundings;
+import mosspebble.app.shelf.ShelfScreen;
+import mosspebble.app.sitting.SittingScreen;
+import mosspebble.app.sketch.SketchModel;
+import mosspebble.app.sketch.SketchScreen;
+import mosspebble.app.stone.StoneModel;
+import mosspebble.app.stone.StoneScreen;
 import mosspebble.core.finding.Finding.Stage;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.project.Project;
-import mosspebble.core.stone.Form;
-import mosspebble.core.stone.Shape;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.timetable.Durations;
-import mosspebble.files.BuiltIn;
 import mosspebble.files.FileTrouble;
 import mosspebble.instruments.BenchCamera;
 import mosspebble.instruments.ClimateProbe;
@@ -81,42 +70,31 @@ import mosspebble.instruments.KitchenScale;
 /** The whole window: path, cloth, stage, tray, name, command field. */
 public final class Shell extends StackPane {
 
+    private static final double COLUMN = 304;
+
     private final Workbench workbench;
     private final Results show;
-    private final List<Action> deeds = new ArrayList<>();
-    private final PlanWorker desk;
-    private final ClimateProbe probe;
-    private final StoneModel bench = new StoneModel();
-    private final KitchenScale scale;
+    private final Navigator navigator;
     private final House house;
     private final FileWork files;
     private final Notices notices;
-    private LogView logView;
-    private final VBox failed;
-    private final PhotoModel photos;
-    private final SketchModel sketch;
-    private final ColourModel colours;
-    private final ShelfModel shelfDesk;
+    private final List<Screen> screens;
+    private final List<Action> actions = new ArrayList<>();
     private final MendModel mend;
-    private LibraryView library;
-    private ShelfView shelfView;
-    private ShelfPanel shelfPanel;
-    private CompareView compare;
-    private final BasketShelf basketShelf;
-    private PhotoView photoView;
-    private PhotoPanel photoPanel;
-    private BasketView basketView;
-    private BasketPanel basketPanel;
-    private final StackPane middle;
-    private final Map<Stage, Panel> panels = new EnumMap<>(Stage.class);
+    private final StoneModel stone;
+    private final SketchModel sketch;
     private final ClothView cloth;
-    private CommandField command;
+    private final StackPane middle;
     private final ScrollPane stagePane = new ScrollPane();
     private final ScrollPane findingsPane = new ScrollPane();
     private final Label stageName = new Label();
     private final SliceView sliceView;
     private final StepBar stepBar;
     private final VBox empty;
+    private CommandField command;
+    private HelpView help;
+    private LogView logView;
+    private Screen opened;
 
     /** What the window asks of the program around it: the studio's file, its copies and its log. */
     public interface House {
@@ -133,71 +111,47 @@ public final class Shell extends StackPane {
         void close();
     }
 
-    public Shell(Workbench workbench, Results show, PlanWorker desk, House house, ClimateProbe probe, BenchCamera camera, KitchenScale scale) {
+    public Shell(Workbench workbench, Results show, PlanWorker worker, House house, ClimateProbe probe, BenchCamera camera, KitchenScale scale) {
         this.workbench = workbench;
         this.show = show;
-        this.desk = desk;
-        this.probe = probe;
+        this.house = house;
+        this.navigator = new Navigator(workbench);
+        this.files = new FileWork(workbench, FileWork.aside(), Platform::runLater);
         getStyleClass().add("shell");
         SliceLine line = new SliceLine();
-        this.scale = scale;
-        this.photos = new PhotoModel(workbench, desk, camera);
-        this.basketShelf = new BasketShelf(workbench, desk);
-        this.sketch = new SketchModel(workbench, desk, show);
-        this.colours = new ColourModel(workbench, show, desk);
-        this.house = house;
-        this.files = new FileWork(workbench, FileWork.aside(), Platform::runLater);
-        this.shelfDesk = new ShelfModel(workbench, files);
-        this.mend = new MendModel(workbench, show, desk);
-        PaintTool painting = new PaintTool(workbench, line, mend, colours);
+        Surroundings with = new Surroundings(workbench, show, worker, files, navigator, this::toCloth);
+        this.mend = new MendModel(workbench, show, worker);
+        PaintTool painting = new PaintTool(line, mend);
+        StoneScreen stoneScreen = new StoneScreen(with, line, scale);
+        SketchScreen sketchScreen = new SketchScreen(with);
+        CompareScreen compare = new CompareScreen(with);
+        this.stone = stoneScreen.model();
+        this.sketch = sketchScreen.model();
+        // a screen more is a folder of its own and one entry here
+        this.screens = List.of(stoneScreen, sketchScreen, new ColourScreen(with), new BuildUpScreen(with, mend, painting, compare::compare), new SittingScreen(with, painting, probe), new FinishScreen(with, painting),
+                new PhotoScreen(with, camera), new BasketScreen(with), new LibraryScreen(with, sketch), new ShelfScreen(with), compare);
         Map<Stage, ClothTool> tools = new EnumMap<>(Stage.class);
-        for (Stage stage : Stage.values()) {
-            tools.put(stage, stage == Stage.STONE ? new StoneTool(workbench, show, bench, line) : stage == Stage.SKETCH ? new SketchTool(workbench, show, sketch) : painting);
-        }
+        screens.forEach(screen -> screen.tool().ifPresent(tool -> tools.put(screen.stage(), tool)));
         cloth = new ClothView(workbench, show, line, tools);
         sliceView = new SliceView(workbench, show, line);
-        FindingsBox findings = new FindingsBox(workbench, show);
-        stagePane.setFitToWidth(true);
-        stagePane.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        stagePane.getStyleClass().add("stage-scroll");
-        VBox.setVgrow(stagePane, Priority.ALWAYS);
-        stageName.getStyleClass().add("stage-name");
-        findingsPane.setContent(findings);
-        findingsPane.setFitToWidth(true);
-        findingsPane.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        findingsPane.getStyleClass().add("findings-scroll");
-        findingsPane.setMinHeight(112);
-        findingsPane.setPrefHeight(112);
-        findingsPane.setMaxHeight(112);
-        VBox right = new VBox(stageName, stagePane, sliceView, findingsPane);
-        right.getStyleClass().add("stage");
-        right.setMinWidth(304);
-        right.setPrefWidth(304);
-        right.setMaxWidth(304);
-
         stepBar = new StepBar(workbench, show);
         empty = empty();
-        failed = failed();
         notices = new Notices(workbench, files, this::saveCopy, this::showLog, house::close);
         StackPane.setAlignment(notices, Pos.TOP_CENTER);
-        middle = new StackPane(cloth, empty, failed, notices);
+        middle = new StackPane(cloth, empty, failed(), notices);
         BorderPane centre = new BorderPane(middle);
         centre.setBottom(stepBar);
-
         BorderPane frame = new BorderPane(centre);
         frame.setTop(top());
         frame.setLeft(new PathRail(workbench, show));
-        frame.setRight(right);
+        frame.setRight(column());
         frame.setBottom(new TrayView(workbench, show, this::newStone));
         getChildren().add(frame);
-        makeDeeds();
+        makeActions();
         mend.pointingProperty().addListener((o, a, b) -> slice());
-        bench.middleProperty().addListener((o, a, b) -> stage());
-        bench.pageProperty().addListener((o, a, b) -> stage());
-        workbench.stageProperty().addListener((o, a, b) -> {
-            bench.middleProperty().set(Middle.CLOTH);
-            stage();
-        });
+        navigator.asideProperty().addListener((o, a, b) -> stage());
+        stone.pageProperty().addListener((o, a, b) -> stage());
+        workbench.stageProperty().addListener((o, a, b) -> stage());
         workbench.shownProperty().addListener((o, a, b) -> {
             boolean underHand = workbench.isDrafting() && a != null && b != null && a.stone().equals(b.stone());
             if (!underHand) { // the column follows when the hand lets go
@@ -209,6 +163,31 @@ public final class Shell extends StackPane {
         addEventFilter(KeyEvent.KEY_PRESSED, this::key);
         stage();
         refresh();
+    }
+
+    private VBox column() {
+        stagePane.setFitToWidth(true);
+        stagePane.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        stagePane.getStyleClass().add("stage-scroll");
+        VBox.setVgrow(stagePane, Priority.ALWAYS);
+        stageName.getStyleClass().add("stage-name");
+        findingsPane.setContent(new FindingsBox(workbench, show));
+        findingsPane.setFitToWidth(true);
+        findingsPane.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        findingsPane.getStyleClass().add("findings-scroll");
+        findingsPane.setMinHeight(112);
+        findingsPane.setPrefHeight(112);
+        findingsPane.setMaxHeight(112);
+        VBox right = new VBox(stageName, stagePane, sliceView, findingsPane);
+        right.getStyleClass().add("stage");
+        right.setMinWidth(COLUMN);
+        right.setPrefWidth(COLUMN);
+        right.setMaxWidth(COLUMN);
+        return right;
+    }
+
+    private void toCloth() {
+        cloth.requestFocus();
     }
 
     // --- parts
@@ -270,7 +249,7 @@ public final class Shell extends StackPane {
         Label hint = Panel.quiet("Wash one, dry it, lay it down and measure it: length, width, height.");
         Button start = Panel.button("first-stone", "Put a stone on the cloth", "Begin (N)", this::newStone);
         start.getStyleClass().add("main");
-        Button photo = Panel.button("first-photo", "Photograph stones", "Stones from a photo (P)", () -> middle(Middle.PHOTO));
+        Button photo = Panel.button("first-photo", "Photograph stones", "Stones from a photo (P)", () -> navigator.go(Stage.STONE, Navigator.PHOTO));
         VBox box = new VBox(12, words, hint, start, photo);
         box.setAlignment(Pos.CENTER);
         box.setPickOnBounds(false);
@@ -340,7 +319,7 @@ public final class Shell extends StackPane {
 
     private void showLog() {
         if (logView == null) {
-            logView = new LogView(this::saveReport, cloth::requestFocus);
+            logView = new LogView(this::saveReport, this::toCloth);
             Panel.present(logView, false);
             getChildren().add(logView);
         }
@@ -352,163 +331,63 @@ public final class Shell extends StackPane {
         notices.askBeforeClosing();
     }
 
-    // --- deeds
+    // --- actions
 
-    private void makeDeeds() {
-        String[] names = {"Stone", "Sketch", "Colour", "Build-up", "Sitting", "Finish"};
-        for (Stage stage : Stage.values()) {
-            deeds.add(new Action("Go to " + names[stage.ordinal()], String.valueOf(stage.ordinal() + 1), () -> workbench.stageProperty().set(stage)));
+    private void makeActions() {
+        actions.add(Action.of("Everything by name", this::openCommand).key("/").also("command", "find", "do"));
+        actions.add(Action.of("All keys and what they do", this::openHelp).key("?").also("help", "shortcuts"));
+        for (Screen screen : screens) {
+            if (!screen.isAside()) {
+                actions.add(Action.of("Go to " + screen.title(), screen::go).key(String.valueOf(screen.stage().ordinal() + 1)).also("stage"));
+            }
         }
-        deeds.add(new Action("New stone", "N", this::newStone));
-        deeds.add(new Action("Fit the design to the face", "F", sketch::fit));
-        deeds.add(new Action("Sketch: fit beside the others", "Shift F", sketch::fitBeside));
-        deeds.add(new Action("Turn the stone a quarter", "R", () -> ((StonePanel) panel(Stage.STONE)).turn()));
-        deeds.add(new Action("Sketch: add something from the library", "A", () -> sketchPanel().add()));
-        deeds.add(new Action("Sketch: exchange the thing in hand", "X", () -> sketchPanel().exchange()));
-        deeds.add(new Action("Sketch: take up the pencil", "Q", this::pencil));
-        deeds.add(new Action("Sketch: twin of the thing in hand", "D", atSketch(sketch::twin)));
-        deeds.add(new Action("Sketch: mirror", "M", atSketch(sketch::mirror)));
-        deeds.add(new Action("Sketch: group with the next, or take the group apart", "G", atSketch(sketch::group)));
-        deeds.add(new Action("Sketch: nearer the front", "K", atSketch(() -> sketch.order(1))));
-        deeds.add(new Action("Sketch: farther back", "J", atSketch(() -> sketch.order(-1))));
-        deeds.add(new Action("Sketch: take it away", "Delete", atSketch(sketch::takeAway)));
-        deeds.add(new Action("Sketch: onto the upright middle line", "", atSketch(() -> sketch.align(true, false, false))));
-        deeds.add(new Action("Sketch: onto the level middle line", "", atSketch(() -> sketch.align(false, true, false))));
-        deeds.add(new Action("Sketch: along the stone's long axis", "", atSketch(() -> sketch.align(true, true, true))));
-        deeds.add(new Action("Sketch: eye or centre onto a bump or dent", "", atSketch(sketch::onMark)));
-        deeds.add(new Action("Sketch: hide a bad spot", "", atSketch(sketch::coverMark)));
-        deeds.add(new Action("Sketch: five of it, scattered", "", atSketch(() -> sketch.several(5, false))));
-        deeds.add(new Action("Sketch: seven of it in a ring", "", atSketch(() -> sketch.several(7, true))));
-        for (SketchPanel.Page page : SketchPanel.Page.values()) {
-            deeds.add(new Action("Sketch: " + page.label().toLowerCase(Locale.ROOT), "", () -> sketchPanel().pageProperty().set(page)));
-        }
-        deeds.add(new Action("Sketch: best line breaks", "", atSketch(sketch::bestBreak)));
-        deeds.add(new Action("Turn the stone over", "V", () -> workbench.edit("Turn the stone over", Project::turnedOver)));
-        deeds.add(new Action("Photograph stones", "P", () -> middle(Middle.PHOTO)));
-        deeds.add(new Action("Take a photo", "", () -> {
-            middle(Middle.PHOTO);
-            photos.take();
-        }));
-        deeds.add(new Action("Look into the basket", "B", () -> middle(Middle.BASKET)));
-        deeds.add(new Action("Lay this stone back into the basket", "", this::layBack));
-        for (Page page : Page.values()) {
-            deeds.add(new Action("Stone: " + page.label().toLowerCase(Locale.ROOT), "", () -> {
-                middle(Middle.CLOTH);
-                bench.pageProperty().set(page);
-            }));
-        }
-        for (Form form : Form.values()) {
-            deeds.add(new Action("Stone form: " + form.label(), "", () -> workbench.edit("Form", p -> p.withStone(p.stone().withShape(new Shape.Grown(form, 0.85, 0.2))))));
-        }
-        for (ColourPanel.Page page : ColourPanel.Page.values()) {
-            deeds.add(new Action("Colour: " + page.label().toLowerCase(Locale.ROOT), "", () -> {
-                workbench.stageProperty().set(Stage.COLOUR);
-                ((ColourPanel) panel(Stage.COLOUR)).pageProperty().set(page);
-            }));
-        }
-        deeds.add(new Action("Colour: best mixes for the slot in hand", "", () -> {
-            workbench.stageProperty().set(Stage.COLOUR);
-            colours.inHand().ifPresent(slot -> colours.search(slot, false));
-        }));
-        for (BuildUpPanel.Page page : BuildUpPanel.Page.values()) {
-            deeds.add(new Action("Build-up: " + page.label().toLowerCase(Locale.ROOT), "", () -> {
-                workbench.stageProperty().set(Stage.BUILD_UP);
-                ((BuildUpPanel) panel(Stage.BUILD_UP)).pageProperty().set(page);
-            }));
-        }
-        deeds.add(new Action("Put right a slip of the pen in the middle", "", () -> {
-            workbench.stageProperty().set(Stage.BUILD_UP);
-            ((BuildUpPanel) panel(Stage.BUILD_UP)).pageProperty().set(BuildUpPanel.Page.MEND);
-            mend.slipOfThePen();
-        }));
-        deeds.add(new Action("Look at the shelf", "S", this::openShelf));
-        deeds.add(new Action("Compare two habits", "C", this::openCompare));
-        deeds.add(new Action("Play the painting", "Y", stepBar::toggle));
-        deeds.add(new Action("Hold this moment to compare", "H", stepBar::hold));
-        deeds.add(new Action("Next step", ".", () -> stepBar.by(1)));
-        deeds.add(new Action("Step before", ",", () -> stepBar.by(-1)));
-        deeds.add(new Action("Look: dry, wet, sealed", "L", stepBar::nextLook));
-        deeds.add(new Action("Evening or day light on the screen", "E", () -> workbench.look(s -> s.withView(s.unit(), !s.evening()))));
-        deeds.add(new Action("Write guide and step cards (PDF)", "", () -> finish().sheets()));
-        deeds.add(new Action("Write the plan (JSON)", "", () -> finish().json()));
-        deeds.add(new Action("Save a copy of the studio", "", this::saveCopy));
-        deeds.add(new Action("Show the log", "", this::showLog));
-        deeds.add(new Action("Save a report for whoever helps", "", this::saveReport));
-        deeds.add(new Action("Take this stone off the cloth", "", this::remove));
-        deeds.add(new Action("Undo", "Ctrl Z", workbench::undo));
-        deeds.add(new Action("Redo", "Ctrl Shift Z", workbench::redo));
+        actions.add(Action.of("New stone", this::newStone).key("N").also("begin", "add a stone"));
+        screens.forEach(screen -> actions.addAll(screen.actions()));
+        actions.add(Action.of("Play the painting", stepBar::toggle).key("Y").where(this::painted).also("film", "animate"));
+        actions.add(Action.of("Hold this moment to compare", stepBar::hold).key("H").where(this::painted));
+        actions.add(Action.of("Next step", () -> stepBar.by(1)).key("."));
+        actions.add(Action.of("Step before", () -> stepBar.by(-1)).key(","));
+        actions.add(Action.of("Look: dry, wet, sealed", stepBar::nextLook).key("L").also("wet", "varnish"));
+        actions.add(Action.of("Evening or day light on the screen", () -> workbench.look(s -> s.withView(s.unit(), !s.evening()))).key("E").also("dark", "bright", "night"));
+        actions.add(Action.of("Save a copy of the studio", this::saveCopy).also("backup"));
+        actions.add(Action.of("Show the log", this::showLog).also("trouble", "error"));
+        actions.add(Action.of("Save a report for whoever helps", this::saveReport).also("bug"));
+        actions.add(Action.of("Take this stone off the cloth", this::remove).also("delete", "remove"));
+        actions.add(Action.of("Undo", workbench::undo).key("Ctrl Z"));
+        actions.add(Action.of("Redo", workbench::redo).key("Ctrl Shift Z"));
+        actions.add(Action.of("Back to the cloth", this::escape).key("Escape").where(() -> !navigator.onCloth()).also("close"));
+    }
+
+    private boolean painted() {
+        return workbench.stageProperty().get().compareTo(Stage.COLOUR) >= 0;
     }
 
     /** Everything that can be done by name now: what always can, and taking up each stone there is. */
-    private List<Action> deeds() {
-        List<Action> all = new ArrayList<>(deeds);
-        workbench.studio().projects().forEach(p -> all.add(new Action("Take up " + p.name(), "", () -> workbench.choose(p.id()))));
+    public List<Action> actions() {
+        List<Action> all = new ArrayList<>(actions);
+        workbench.studio().projects().forEach(p -> all.add(Action.of("Take up " + p.name(), () -> workbench.choose(p.id()))));
         return all;
     }
 
     /** Adds something that can be done here and now. */
     public void offer(String name, Runnable run) {
-        deeds.add(new Action(name, "", run));
+        actions.add(Action.of(name, run));
     }
 
-    private FinishPanel finish() {
-        workbench.stageProperty().set(Stage.FINISH);
-        return (FinishPanel) panel(Stage.FINISH);
-    }
-
-    private SketchPanel sketchPanel() {
-        workbench.stageProperty().set(Stage.SKETCH);
-        return (SketchPanel) panel(Stage.SKETCH);
-    }
-
-    private Runnable atSketch(Runnable run) {
-        return () -> {
-            workbench.stageProperty().set(Stage.SKETCH);
-            run.run();
-        };
-    }
-
-    private void pencil() {
-        workbench.stageProperty().set(Stage.SKETCH);
-        sketch.pencilProperty().set(!sketch.pencilProperty().get());
-        cloth.requestFocus();
-    }
-
-    /** The library lies open until something is chosen. */
-    private void openLibrary() {
-        if (workbench.shown().isEmpty()) {
-            workbench.tell("Put a stone on the cloth first.");
-            return;
+    private void openHelp() {
+        if (help == null) {
+            help = new HelpView(this::actions, this::toCloth);
+            getChildren().add(help);
         }
-        workbench.stageProperty().set(Stage.SKETCH);
-        bench.middleProperty().set(Middle.OFFERS);
-        library.open();
-    }
-
-    private void openShelf() {
-        workbench.stageProperty().set(Stage.COLOUR);
-        bench.middleProperty().set(Middle.SHELF);
-    }
-
-    /** Two habits of the stone on the cloth, side by side. */
-    private void openCompare() {
-        if (workbench.shown().isEmpty()) {
-            workbench.tell("Put a stone on the cloth first.");
-            return;
-        }
-        workbench.stageProperty().set(Stage.BUILD_UP);
-        bench.middleProperty().set(Middle.COMPARE);
-        compare.open();
-    }
-
-    private void closeLibrary() {
-        bench.middleProperty().set(Middle.CLOTH);
-        cloth.requestFocus();
+        help.open();
     }
 
     /** What was asked for in so many words, and everything of the library that has them in its title. */
     private List<Action> spoken(String text) {
-        return text.strip().length() < 3 ? List.of() : Catalogue.found(workbench.studio(), text).stream().limit(12).map(offer -> new Action("Put on the stone: " + offer.title(), "", atSketch(() -> sketch.take(offer.subject(), true)))).toList();
+        return text.strip().length() < 3 ? List.of() : Catalogue.found(workbench.studio(), text).stream().limit(12).map(offer -> Action.of("Put on the stone: " + offer.title(), () -> {
+            navigator.go(Stage.SKETCH);
+            sketch.take(offer.subject(), true);
+        })).toList();
     }
 
     private void remove() {
@@ -518,27 +397,17 @@ public final class Shell extends StackPane {
     private void newStone() {
         int number = workbench.studio().projects().size() + workbench.studio().basket().size() + 1;
         workbench.add(Project.begin("stone-" + UUID.randomUUID(), "Stone " + number, Stone.cobble()));
-        workbench.stageProperty().set(Stage.STONE);
-        bench.middleProperty().set(Middle.CLOTH);
-    }
-
-    private void middle(Middle wanted) {
-        workbench.stageProperty().set(Stage.STONE);
-        bench.middleProperty().set(wanted);
-    }
-
-    private void layBack() {
-        workbench.shown().ifPresent(project -> workbench.editStudio("Lay " + project.name() + " back", s -> s.laidBack(project.id())));
+        navigator.go(Stage.STONE);
     }
 
     /** Does what has this name in the command field, or puts on the stone what is asked for in so many words. */
     public void perform(String name) {
-        deeds().stream().filter(d -> d.name().equalsIgnoreCase(name)).findFirst().or(() -> spoken(name).stream().findFirst()).ifPresentOrElse(d -> d.run().run(), () -> workbench.tell("There is nothing called \"" + name + "\"."));
+        actions().stream().filter(d -> d.name().equalsIgnoreCase(name)).findFirst().or(() -> spoken(name).stream().findFirst()).ifPresentOrElse(d -> d.run().run(), () -> workbench.tell("There is nothing called \"" + name + "\"."));
     }
 
     private void openCommand() {
         if (command == null) {
-            command = new CommandField(this::deeds, this::spoken, cloth::requestFocus);
+            command = new CommandField(this::actions, this::spoken, this::toCloth);
             StackPane.setAlignment(command, Pos.TOP_CENTER);
             getChildren().add(command);
         }
@@ -548,82 +417,41 @@ public final class Shell extends StackPane {
     private void key(KeyEvent e) {
         if (e.isControlDown() && e.getCode() == KeyCode.K) {
             openCommand();
-        } else if (e.isControlDown() && (e.getCode() == KeyCode.Y || e.getCode() == KeyCode.Z && e.isShiftDown()) && !typing(e)) {
-            workbench.redo();
-        } else if (e.isControlDown() && e.getCode() == KeyCode.Z && !typing(e)) {
-            workbench.undo();
-        } else if (e.isControlDown() || e.isAltDown() || command != null && command.isVisible() || logView != null && logView.isVisible() || e.getTarget() instanceof TextInputControl) {
+            e.consume();
             return;
-        } else {
-            switch (e.getCode()) {
-                case SLASH -> openCommand();
-                case DIGIT1, DIGIT2, DIGIT3, DIGIT4, DIGIT5, DIGIT6 -> workbench.stageProperty().set(Stage.values()[e.getCode().ordinal() - KeyCode.DIGIT1.ordinal()]);
-                case N -> newStone();
-                case F -> {
-                    if (e.isShiftDown()) {
-                        sketch.fitBeside();
-                    } else {
-                        sketch.fit();
-                    }
-                }
-                case R -> ((StonePanel) panel(Stage.STONE)).turn();
-                case A, D, G, J, K, M, Q, X, DELETE -> {
-                    if (workbench.stageProperty().get() != Stage.SKETCH || bench.middleProperty().get() != Middle.CLOTH) {
-                        return; // in the library they are the library's
-                    }
-                    switch (e.getCode()) {
-                        case A -> sketchPanel().add();
-                        case D -> sketch.twin();
-                        case G -> sketch.group();
-                        case J -> sketch.order(-1);
-                        case K -> sketch.order(1);
-                        case M -> sketch.mirror();
-                        case Q -> pencil();
-                        case X -> sketchPanel().exchange();
-                        default -> {
-                            if (!cloth.pointAway()) {
-                                sketch.takeAway();
-                            }
-                        }
-                    }
-                }
-                case V -> workbench.edit("Turn the stone over", Project::turnedOver);
-                case S -> openShelf();
-                case C -> openCompare();
-                case Y -> {
-                    if (workbench.stageProperty().get().compareTo(Stage.COLOUR) < 0) {
-                        return;
-                    }
-                    stepBar.toggle();
-                }
-                case H -> {
-                    if (workbench.stageProperty().get().compareTo(Stage.COLOUR) < 0) {
-                        return;
-                    }
-                    stepBar.hold();
-                }
-                case P -> middle(Middle.PHOTO);
-                case B -> middle(Middle.BASKET);
-                case L -> stepBar.nextLook();
-                case E -> workbench.look(s -> s.withView(s.unit(), !s.evening()));
-                case PERIOD -> stepBar.by(1);
-                case COMMA -> stepBar.by(-1);
-                case ESCAPE -> {
-                    files.stop();
-                    workbench.tell("");
-                    sketch.pencilProperty().set(false);
-                    if (bench.middleProperty().get() == Middle.CLOTH) {
-                        return;
-                    }
-                    bench.middleProperty().set(Middle.CLOTH);
-                    cloth.requestFocus();
-                }
-                default -> {
-                    return;
-                }
-            }
         }
-        e.consume();
+        if (e.isControlDown() && e.getCode() == KeyCode.Y && !typing(e)) {
+            workbench.redo();
+            e.consume();
+            return;
+        }
+        boolean covered = command != null && command.isVisible() || logView != null && logView.isVisible() || help != null && help.isVisible();
+        if (e.isControlDown() ? typing(e) : covered || e.isAltDown() || Keys.belongToTheFocus(e)) {
+            return;
+        }
+        if (e.getCode() == KeyCode.ESCAPE) {
+            boolean away = !navigator.onCloth();
+            escape();
+            if (away) {
+                e.consume();
+            }
+            return;
+        }
+        Optional<Action> meant = actions.stream().filter(a -> Keys.match(a.key(), e) && a.where().getAsBoolean()).findFirst();
+        meant.ifPresent(action -> {
+            action.run().run();
+            e.consume();
+        });
+    }
+
+    private void escape() {
+        files.stop();
+        workbench.tell("");
+        sketch.pencilProperty().set(false);
+        if (!navigator.onCloth()) {
+            navigator.back();
+            toCloth();
+        }
     }
 
     /** In a field that has text of its own to undo, Ctrl Z is the field's. */
@@ -633,116 +461,70 @@ public final class Shell extends StackPane {
 
     // --- refresh
 
-    /** A stage's column, made when it is first wanted. */
-    private Panel panel(Stage stage) {
-        return panels.computeIfAbsent(stage, s -> switch (s) {
-            case STONE -> new StonePanel(workbench, show, bench, desk, files, scale);
-            case SKETCH -> new SketchPanel(workbench, show, sketch, this::openLibrary);
-            case COLOUR -> new ColourPanel(workbench, show, colours, this::openShelf);
-            case BUILD_UP -> new BuildUpPanel(workbench, show, mend, this::openCompare);
-            case SITTING -> new SittingPanel(workbench, show, probe);
-            case FINISH -> new FinishPanel(workbench, show, desk);
-        });
+    /** The screen that has the middle: a view aside, else that of the stage. */
+    private Screen current() {
+        String aside = navigator.asideProperty().get();
+        return screens.stream().filter(s -> aside.isEmpty() ? !s.isAside() && s.stage() == workbench.stageProperty().get() : s.id().equals(aside)).findFirst().orElseThrow();
     }
 
-    /** Puts cloth, photo or basket into the middle; made when first wanted. */
-    private void middleView(Middle shown) {
-        if (shown == Middle.PHOTO && photoView == null) {
-            photoView = new PhotoView(photos);
-            photoPanel = new PhotoPanel(workbench, show, bench, photos, files);
-            middle.getChildren().add(1, photoView);
-        }
-        if (shown == Middle.BASKET && basketView == null) {
-            basketView = new BasketView(workbench, desk, basketShelf);
-            basketPanel = new BasketPanel(workbench, show, bench, basketShelf, BuiltIn.titles());
-            middle.getChildren().add(1, basketView);
-        }
-        if (shown == Middle.OFFERS && library == null) {
-            library = new LibraryView(workbench, sketch, desk, files, this::closeLibrary);
-            middle.getChildren().add(1, library);
-        }
-        if (shown == Middle.SHELF && shelfView == null) {
-            shelfView = new ShelfView(workbench, shelfDesk, this::closeLibrary);
-            shelfPanel = new ShelfPanel(workbench, show, shelfDesk, this::closeLibrary);
-            middle.getChildren().add(1, shelfView);
-        }
-        if (shown == Middle.COMPARE && compare == null) {
-            compare = new CompareView(workbench, desk, this::closeLibrary);
-            middle.getChildren().add(1, compare);
-        }
-        for (Node made : new Node[] {library, shelfView, compare}) {
-            if (made != null) {
-                Panel.present(made, made == library ? shown == Middle.OFFERS : made == shelfView ? shown == Middle.SHELF : shown == Middle.COMPARE);
-            }
-        }
-        Panel.present(cloth, shown == Middle.CLOTH);
-        Panel.present(findingsPane, shown == Middle.CLOTH);
-        if (photoView != null) {
-            Panel.present(photoView, shown == Middle.PHOTO);
-        }
-        if (basketView != null) {
-            Panel.present(basketView, shown == Middle.BASKET);
-        }
-        Panel.present(empty, workbench.shown().isEmpty() && shown == Middle.CLOTH);
-        stagePane.setVisible(workbench.shown().isPresent() || shown != Middle.CLOTH);
+    private Screen stageScreen() {
+        return screens.stream().filter(s -> !s.isAside() && s.stage() == workbench.stageProperty().get()).findFirst().orElseThrow();
     }
 
     private void stage() {
-        Stage stage = workbench.stageProperty().get();
-        Middle shown = bench.middleProperty().get();
-        middleView(shown);
-        Panel panel = shown == Middle.PHOTO ? photoPanel : shown == Middle.BASKET ? basketPanel : shown == Middle.SHELF ? shelfPanel : panel(stage);
-        stageName.setText(shown == Middle.PHOTO ? "Photo" : shown == Middle.BASKET ? "Basket" : shown == Middle.SHELF ? "Shelf" : switch (stage) {
-            case STONE -> "Stone";
-            case SKETCH -> "Sketch";
-            case COLOUR -> "Colour";
-            case BUILD_UP -> "Build-up";
-            case SITTING -> "Sitting";
-            case FINISH -> "Finish";
-        });
+        Screen now = current();
+        now.middle().filter(node -> !middle.getChildren().contains(node)).ifPresent(node -> middle.getChildren().add(1, node));
+        for (Screen each : screens) {
+            if (each.isMade()) {
+                each.middle().ifPresent(node -> Panel.present(node, each == now));
+            }
+        }
+        boolean onCloth = navigator.onCloth();
+        Panel.present(cloth, onCloth);
+        Panel.present(findingsPane, onCloth);
+        Panel.present(empty, workbench.shown().isEmpty() && onCloth);
+        stagePane.setVisible(workbench.shown().isPresent() || !onCloth);
+        Panel panel = now.column().or(() -> stageScreen().column()).orElseThrow();
+        stageName.setText(now.title());
         if (stagePane.getContent() != panel) {
             stagePane.setContent(panel);
             stagePane.setVvalue(0);
         }
-        boolean painted = stage.compareTo(Stage.COLOUR) >= 0;
-        boolean onCloth = shown == Middle.CLOTH;
         slice();
-        Panel.present(stepBar, painted && onCloth);
-        if (!painted) {
+        Panel.present(stepBar, painted() && onCloth);
+        if (!painted()) {
             stepBar.stop();
             workbench.heldProperty().set(-1);
-            workbench.stepProperty().set(stage == Stage.STONE ? 0 : Integer.MAX_VALUE);
+            workbench.stepProperty().set(workbench.stageProperty().get() == Stage.STONE ? 0 : Integer.MAX_VALUE);
         } else if (workbench.stepProperty().get() == 0) {
             workbench.stepProperty().set(Integer.MAX_VALUE);
         }
-        if (stage != Stage.BUILD_UP) {
+        if (workbench.stageProperty().get() != Stage.BUILD_UP) {
             mend.pointingProperty().set(false);
         }
         panel.refresh();
+        if (opened != now) {
+            opened = now;
+            now.opened();
+        }
     }
 
     /** The slice stands below a painted stone, and below the dome; what mends a mistake needs its room. */
     private void slice() {
         Stage stage = workbench.stageProperty().get();
-        boolean cuts = stage.compareTo(Stage.BUILD_UP) >= 0 && !mend.pointingProperty().get() || stage == Stage.STONE && bench.pageProperty().get() == Page.DOME;
-        Panel.present(sliceView, bench.middleProperty().get() == Middle.CLOTH && cuts);
+        boolean cuts = stage.compareTo(Stage.BUILD_UP) >= 0 && !mend.pointingProperty().get() || stage == Stage.STONE && stone.pageProperty().get() == StoneModel.Page.DOME;
+        Panel.present(sliceView, navigator.onCloth() && cuts);
     }
 
     private void refresh() {
         boolean any = workbench.shown().isPresent();
-        Panel.present(empty, !any);
-        stagePane.setVisible(any || bench.middleProperty().get() != Middle.CLOTH);
-        Panel.present(empty, !any && bench.middleProperty().get() == Middle.CLOTH);
+        stagePane.setVisible(any || !navigator.onCloth());
+        Panel.present(empty, !any && navigator.onCloth());
         getStyleClass().remove("evening");
         if (workbench.studio().evening()) {
             getStyleClass().add("evening");
         }
-        switch (bench.middleProperty().get()) {
-            case CLOTH, OFFERS, COMPARE -> panel(workbench.stageProperty().get()).refresh();
-            case PHOTO -> photoPanel.refresh();
-            case BASKET -> basketPanel.refresh();
-            case SHELF -> shelfPanel.refresh();
-        }
+        current().column().or(() -> stageScreen().column()).ifPresent(Panel::refresh);
         stepBar.refresh();
     }
 

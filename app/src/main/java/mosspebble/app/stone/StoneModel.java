@@ -26,14 +26,10 @@ public final class StoneModel {
         }
     }
 
-    /** What lies in the middle of the window. */
-    public enum Middle { CLOTH, PHOTO, BASKET, OFFERS, SHELF, COMPARE }
-
     /** What shall look straight or round. */
     public enum Guide { NONE, LINE, RING }
 
     private final ObjectProperty<Page> page = new SimpleObjectProperty<>(Page.OUTLINE);
-    private final ObjectProperty<Middle> middle = new SimpleObjectProperty<>(Middle.CLOTH);
     private final ObjectProperty<Guide> guide = new SimpleObjectProperty<>(Guide.LINE);
     private final ObjectProperty<double[]> guideAt = new SimpleObjectProperty<>(new double[] {0, 0});
     private final ObjectProperty<Patch.Kind> placing = new SimpleObjectProperty<>();
@@ -42,10 +38,6 @@ public final class StoneModel {
 
     public ObjectProperty<Page> pageProperty() {
         return page;
-    }
-
-    public ObjectProperty<Middle> middleProperty() {
-        return middle;
     }
 
     public ObjectProperty<Guide> guideProperty() {

@@ -14,16 +14,16 @@ import mosspebble.app.cloth.NumberLine;
 import mosspebble.app.control.Choice;
 import mosspebble.app.control.Entry;
 import mosspebble.app.model.FileWork;
+import mosspebble.app.model.Navigator;
 import mosspebble.app.model.PlanWorker;
-import mosspebble.app.model.Results;
-import mosspebble.app.stone.StoneModel.Middle;
-import mosspebble.app.stone.StoneModel.Page;
-import mosspebble.app.model.Workbench;
 import mosspebble.app.screen.PageView;
 import mosspebble.app.screen.Panel;
+import mosspebble.app.screen.Surroundings;
+import mosspebble.app.stone.StoneModel.Page;
 import mosspebble.core.colour.Lab;
-import mosspebble.core.plan.StoneState;
+import mosspebble.core.finding.Finding.Stage;
 import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.StoneState;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.StoneFacts;
 import mosspebble.core.units.LengthText;
@@ -42,11 +42,11 @@ public final class StonePanel extends Panel {
     private final Map<Page, PageView> matters = new EnumMap<>(Page.class);
     private final VBox place = new VBox();
 
-    public StonePanel(Workbench workbench, Results show, StoneModel bench, PlanWorker desk, FileWork files, KitchenScale scale) {
-        super(workbench, show);
-        this.files = files;
+    public StonePanel(Surroundings with, StoneModel bench, KitchenScale scale) {
+        super(with.workbench(), with.results());
+        this.files = with.files();
         this.bench = bench;
-        this.desk = desk;
+        this.desk = with.worker();
         this.scale = scale;
         Entry length = length("length", "Length", Stone::length, (s, v) -> s.withSize(v, s.width(), s.height()));
         Entry width = length("width", "Width", Stone::width, (s, v) -> s.withSize(s.length(), v, s.height()));
@@ -60,8 +60,8 @@ public final class StonePanel extends Panel {
         for (LengthUnit u : LengthUnit.values()) {
             unit.option("unit-" + u.symbol(), u.symbol(), u, "Show lengths in " + u.symbol() + "; any unit can be typed");
         }
-        HBox ways = new HBox(4, fixed(button("to-photo", "Photo", "Take or open a photo of stones (P)", () -> bench.middleProperty().set(Middle.PHOTO))),
-                fixed(button("to-basket", "Basket", "Stones that wait (B)", () -> bench.middleProperty().set(Middle.BASKET))));
+        HBox ways = new HBox(4, fixed(button("to-photo", "Photo", "Take or open a photo of stones (P)", () -> with.navigator().go(Stage.STONE, Navigator.PHOTO))),
+                fixed(button("to-basket", "Basket", "Stones that wait (B)", () -> with.navigator().go(Stage.STONE, Navigator.BASKET))));
         HBox units = new HBox(4, unit, ways);
         HBox.setHgrow(unit, Priority.ALWAYS);
         Facts facts = new Facts();

@@ -1,0 +1,56 @@
+package mosspebble.app.buildup;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import mosspebble.app.cloth.ClothTool;
+import mosspebble.app.model.Action;
+import mosspebble.app.screen.Panel;
+import mosspebble.app.screen.Screen;
+import mosspebble.app.screen.Surroundings;
+import mosspebble.core.finding.Finding.Stage;
+
+/** The painting step by step, habits, and what mends a mistake. */
+public final class BuildUpScreen extends Screen {
+
+    private final MendModel model;
+    private final ClothTool tool;
+    private final Runnable compare;
+
+    /** @param tool of the slice, which all stages from here on share */
+    public BuildUpScreen(Surroundings with, MendModel model, ClothTool tool, Runnable compare) {
+        super(with, "build-up", "Build-up", Stage.BUILD_UP);
+        this.model = model;
+        this.tool = tool;
+        this.compare = compare;
+    }
+
+    @Override
+    protected Optional<Panel> makeColumn() {
+        return Optional.of(new BuildUpPanel(with.workbench(), with.results(), model, compare));
+    }
+
+    @Override
+    public Optional<ClothTool> tool() {
+        return Optional.of(tool);
+    }
+
+    private void page(BuildUpPanel.Page page) {
+        go();
+        ((BuildUpPanel) column().orElseThrow()).pageProperty().set(page);
+    }
+
+    @Override
+    public List<Action> actions() {
+        List<Action> all = new ArrayList<>();
+        for (BuildUpPanel.Page page : BuildUpPanel.Page.values()) {
+            all.add(Action.of("Build-up: " + page.label().toLowerCase(Locale.ROOT), () -> page(page)));
+        }
+        all.add(Action.of("Put right a slip of the pen in the middle", () -> {
+            page(BuildUpPanel.Page.MEND);
+            model.slipOfThePen();
+        }).also("mistake", "mend", "repair"));
+        return all;
+    }
+}

@@ -1,0 +1,48 @@
+package mosspebble.app.library;
+
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.Node;
+import mosspebble.app.model.Action;
+import mosspebble.app.model.Navigator;
+import mosspebble.app.screen.Panel;
+import mosspebble.app.screen.Screen;
+import mosspebble.app.screen.Surroundings;
+import mosspebble.app.sketch.SketchModel;
+import mosspebble.core.finding.Finding.Stage;
+
+/** Everything that can be put on a stone; it lies open until something is chosen. */
+public final class LibraryScreen extends Screen {
+
+    private final SketchModel sketch;
+
+    public LibraryScreen(Surroundings with, SketchModel sketch) {
+        super(with, Navigator.LIBRARY, "Sketch", Stage.SKETCH);
+        this.sketch = sketch;
+    }
+
+    @Override
+    public boolean isAside() {
+        return true;
+    }
+
+    @Override
+    protected Optional<Panel> makeColumn() {
+        return Optional.empty();
+    }
+
+    @Override
+    protected Optional<Node> makeMiddle() {
+        return Optional.of(new LibraryView(with.workbench(), sketch, with.worker(), with.files(), with::back));
+    }
+
+    @Override
+    public void opened() {
+        ((LibraryView) middle().orElseThrow()).open();
+    }
+
+    @Override
+    public List<Action> actions() {
+        return List.of();
+    }
+}
