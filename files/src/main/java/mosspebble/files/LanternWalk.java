@@ -15,14 +15,15 @@ import mosspebble.core.colour.PaintKind;
 import mosspebble.core.colour.Pot;
 import mosspebble.core.colour.Shelf;
 import mosspebble.core.drying.Climate;
+import mosspebble.core.project.Edge;
 import mosspebble.core.project.Habits;
 import mosspebble.core.project.Light;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
 import mosspebble.core.sketch.Designs;
 import mosspebble.core.sketch.Item;
-import mosspebble.core.sketch.LetterSetting;
 import mosspebble.core.sketch.ItemMode;
+import mosspebble.core.sketch.LetterSetting;
 import mosspebble.core.sketch.Motif;
 import mosspebble.core.sketch.Placement;
 import mosspebble.core.sketch.Repertoire;
@@ -246,7 +247,21 @@ public final class LanternWalk {
         colours.put("stripe3", mix("moss", 2, "yellow", 1));
         colours.put("stripe4", mix("yellow", 2, "rose", 1));
         colours.put("stripe5", mix("plum", 2, "rose", 1));
-        return project("window", "Night window", "last stone, at the end of the path", stone, repertoire, new Subject.Pattern("opening", Map.of("stripes", 6.0, "lean", -22.0, "cracks", 4.0, "seed", 5.0)), false, 0, colours, Optional.empty(), bare());
+        Project front = project("window", "Night window", "last stone, at the end of the path: to be seen from both sides of the glass", stone, repertoire, opening(4, 5), false, 0, colours, Optional.empty(), bare());
+        Map<String, Mix> dawn = new LinkedHashMap<>(colours);
+        dawn.put("stripe0", Mix.of("plum"));
+        dawn.put("stripe1", mix("plum", 1, "rose", 2));
+        dawn.put("stripe2", mix("rose", 2, "brick", 1));
+        dawn.put("stripe3", mix("brick", 1, "yellow", 2));
+        dawn.put("stripe4", Mix.of("yellow"));
+        dawn.put("stripe5", Mix.of("cream"));
+        Project turned = front.turnedOver();
+        Project back = project("window", "Night window", "", turned.stone(), repertoire, opening(3, 8), false, 0, dawn, Optional.empty(), bare());
+        return turned.withSketch(back.sketch()).withColours(dawn).turnedOver().withEdge(new Edge(Optional.empty(), List.of(new Edge.Band(0, 4, Mix.of("night")))));
+    }
+
+    private static Subject opening(int cracks, int seed) {
+        return new Subject.Pattern("opening", Map.of("stripes", 6.0, "lean", -22.0, "cracks", (double) cracks, "seed", (double) seed));
     }
 
     private static Project toadstool(Repertoire repertoire) {

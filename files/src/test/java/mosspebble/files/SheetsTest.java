@@ -215,6 +215,24 @@ class SheetsTest {
     }
 
     @Test
+    void bothFacesAndTheEdgeGoToPaperAndToJson() throws Exception {
+        PaintPlan both = plan("window");
+        Path file = folder.resolve("both.pdf");
+        Sheets.write(both, Paper.A4, LengthUnit.MM, file, (f, what) -> true);
+        try (PDDocument document = Loader.loadPDF(file.toFile())) {
+            assertThat(new PDFTextStripper().getText(document)).containsSubsequence("Front. Guide at true size", "Front. Guide unrolled", "Back. Guide at true size", "Back. Guide unrolled", "Pencil the design on the back", "the band round the edge");
+        }
+        PlanJson.write(both, folder.resolve("both.json"));
+        JsonNode root = new ObjectMapper().readTree(folder.resolve("both.json").toFile());
+        assertThat(root.path("stone").path("up").asText()).isEqualTo("front");
+        assertThat(root.path("stone").path("edge").path("lengthMm").asDouble()).isCloseTo(new WKTReader().read(root.path("stone").path("outline").asText()).getLength(), org.assertj.core.api.Assertions.within(1.0));
+        List<String> sides = new ArrayList<>();
+        root.path("steps").forEach(step -> sides.add(step.path("side").asText()));
+        assertThat(sides).contains("front", "back", "edge");
+        assertThat(root.path("findings")).isNotEmpty().allMatch(f -> !f.path("code").asText().isEmpty() && f.path("facts").isObject());
+    }
+
+    @Test
     void stoppingLeavesNothingBehind() throws Exception {
         assertThat(Sheets.write(plan("owl"), Paper.A4, LengthUnit.MM, folder.resolve("s.pdf"), (f, what) -> f < 0.2)).isFalse();
         assertThat(folder).isEmptyDirectory();

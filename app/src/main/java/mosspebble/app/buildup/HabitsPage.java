@@ -48,6 +48,13 @@ public final class HabitsPage extends PageView {
     HabitsPage(Panel panel, Runnable compare) {
         this.panel = panel;
         getChildren().add(Panel.button("compare", "Compare two habits …", "Coats, film, time and picture side by side (C)", compare));
+        Choice<Boolean> whose = new Choice<>("These habits are for", own -> panel.edit(own ? "Habits of this face alone" : "Habits of the whole stone", p -> p.withOwnHabits(own)));
+        whose.option("habits-stone", "both faces", false, "One way for the whole stone").option("habits-face", "this face", true, "This face has habits of its own");
+        refreshers.add(() -> {
+            Panel.present(whose, panel.project().filter(p -> p.below().isPresent()).isPresent());
+            whose.show(panel.project().filter(p -> p.sides().up().own().isPresent()).isPresent());
+        });
+        getChildren().add(whose);
         QUESTIONS.forEach(this::ask);
         getChildren().add(Panel.heading("Light"));
         light("light", "Light from", "Where the light on the stone comes from", 0, 345, 15, Light::from, HabitsPage::clock, (l, v) -> l.comingFrom(v), true);

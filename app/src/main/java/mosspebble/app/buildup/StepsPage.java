@@ -2,6 +2,7 @@ package mosspebble.app.buildup;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -19,6 +20,7 @@ import mosspebble.app.screen.PageView;
 import mosspebble.app.screen.Panel;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Step;
+import mosspebble.core.project.Side;
 import mosspebble.core.timetable.Durations;
 import mosspebble.core.units.Numbers;
 import mosspebble.core.units.Srgb;
@@ -85,11 +87,15 @@ final class StepsPage extends PageView {
     private void move(int by) {
         PaintPlan plan = panel.show.plan();
         int at = panel.show.steps() - 1;
+        if (plan != null && at >= 0 && plan.steps().get(at).kind().movable() && plan.steps().get(at).side() != plan.up().side()) {
+            panel.workbench.tell(plan.steps().get(at).side() == Side.EDGE ? "The edge comes when both faces are done." : "Turn the stone over to order the steps of its other face.");
+            return;
+        }
         if (plan == null || at < 0 || !plan.steps().get(at).kind().movable()) {
             panel.workbench.tell("Washing, pencil, signature and seal keep their place.");
             return;
         }
-        List<String> keys = new ArrayList<>(plan.steps().stream().filter(o -> o.kind().movable() && o.kind() != Step.Kind.PRIME && o.kind() != Step.Kind.MORE).map(Step::key).toList());
+        List<String> keys = new ArrayList<>(plan.steps().stream().filter(o -> o.side() == plan.up().side() && o.kind().movable() && o.kind() != Step.Kind.PRIME && o.kind() != Step.Kind.MORE).map(Step::key).toList());
         String key = plan.steps().get(at).key();
         int from = keys.indexOf(key);
         int to = from + by;
@@ -179,7 +185,8 @@ final class StepsPage extends PageView {
             words.setMinWidth(0);
             Region gap = new Region();
             HBox.setHgrow(gap, Priority.ALWAYS);
-            Label coats = new Label(step.wet().isPresent() ? "wet" : step.coats() > 1 ? "× " + step.coats() : "");
+            String side = step.side() == Side.FRONT || step.kind() == Step.Kind.PENCIL || step instanceof Step.Seal ? "" : step.side().name().toLowerCase(Locale.ROOT) + " ";
+            Label coats = new Label(side + (step.wet().isPresent() ? "wet" : step.coats() > 1 ? "× " + step.coats() : ""));
             coats.getStyleClass().add("value");
             HBox row = new HBox(7, number, dab, words, gap, coats);
             row.setAlignment(Pos.CENTER_LEFT);

@@ -31,7 +31,8 @@ public final class ColourPanel extends Panel {
         MIX("Mix", "The recipe of the slot in hand"),
         BLEND("Blend", "How the slot takes its colour: flat, blended, stippled …"),
         BESIDE("Beside", "How well neighbours are told apart on this stone"),
-        PALETTES("Palettes", "Colours for all slots at once");
+        PALETTES("Palettes", "Colours for all slots at once"),
+        EDGE("Edge", "What runs all round the edge");
 
         private final String label;
         private final String tooltip;
@@ -55,6 +56,7 @@ public final class ColourPanel extends Panel {
     private final BlendPage blend;
     private final BesidePage beside;
     private final PalettesPage palettes;
+    private final EdgePage edge;
     private Object shown;
 
     /** @param shelf opens the shelf */
@@ -65,6 +67,7 @@ public final class ColourPanel extends Panel {
         blend = new BlendPage(this, colours);
         beside = new BesidePage(colours);
         palettes = new PalettesPage(this, colours);
+        edge = new EdgePage(this, colours);
         dabs.setId("slots");
         Choice<Page> pages = new Choice<>("", page::set);
         for (Page p : Page.values()) {
@@ -82,6 +85,7 @@ public final class ColourPanel extends Panel {
                 case BLEND -> blend;
                 case BESIDE -> beside;
                 case PALETTES -> palettes;
+                case EDGE -> edge;
             };
             if (colours.inHand().isEmpty()) {
                 place.getChildren().clear();

@@ -16,10 +16,11 @@ import javafx.collections.FXCollections;
 import javafx.collections.ObservableMap;
 import javafx.collections.ObservableSet;
 import mosspebble.core.colour.Shelf;
+import mosspebble.core.picture.EdgePicture;
 import mosspebble.core.picture.SeenPicture;
 import mosspebble.core.picture.StonePicture;
-import mosspebble.core.plan.StoneState;
 import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.StoneState;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
 import mosspebble.core.sketch.ItemMode;
@@ -37,6 +38,16 @@ public final class Results {
     /** The stone as seen from its viewpoint: premultiplied ARGB on the picture's grid. */
     public record Seen(StonePicture from, Viewpoint viewpoint, int[] pixels) {}
 
+    /**
+     * What the cloth does not show of the stone on it.
+     *
+     * @param plan seen from the other face
+     * @param face the other face; null if it is not painted
+     * @param edge the unrolled edge; null if it is not painted
+     */
+    public record Other(PaintPlan plan, StonePicture face, EdgePicture edge) {}
+
+    private static final int EDGE_COLUMNS = 480;
     private static final double THUMB_PIXELS_PER_MM = 1.6;
 
     private final Workbench workbench;
@@ -52,6 +63,8 @@ public final class Results {
     private final ReadOnlyBooleanWrapper busy = new ReadOnlyBooleanWrapper();
     private final ReadOnlyStringWrapper trouble = new ReadOnlyStringWrapper("");
     private final ReadOnlyObjectWrapper<Seen> seen = new ReadOnlyObjectWrapper<>();
+    private final ReadOnlyObjectWrapper<Other> other = new ReadOnlyObjectWrapper<>();
+    private final PlanWorker.Line otherLine = new PlanWorker.Line();
     private final PlanWorker.Line seenLine = new PlanWorker.Line();
     private final DoubleProperty pixelsPerMm = new SimpleDoubleProperty();
     private final ObservableSet<String> troubled = FXCollections.observableSet(new TreeSet<>());
@@ -73,6 +86,8 @@ public final class Results {
         workbench.lookProperty().addListener((o, before, now) -> askPicture());
         pixelsPerMm.addListener((o, before, now) -> askPicture());
         plan.addListener((o, before, now) -> askPicture());
+        plan.addListener((o, before, now) -> askOther());
+        workbench.lookProperty().addListener((o, before, now) -> askOther());
         askPlan();
         askThumbs();
     }
@@ -128,6 +143,25 @@ public final class Results {
     /** The stone seen from a viewpoint, as last asked; null before. */
     public ReadOnlyObjectProperty<Seen> seenProperty() {
         return seen.getReadOnlyProperty();
+    }
+
+    /** The other face and the edge of the stone on the cloth; null where there is nothing of them to be seen. */
+    public ReadOnlyObjectProperty<Other> otherProperty() {
+        return other.getReadOnlyProperty();
+    }
+
+    private void askOther() {
+        PaintPlan now = plan.get();
+        if (now == null || now.below().isEmpty() && now.edge().isEmpty()) {
+            other.set(null);
+            desk.ask(otherLine, d -> null, nothing -> { });
+            return;
+        }
+        StoneState look = workbench.lookProperty().get();
+        desk.ask(otherLine, d -> {
+            PaintPlan turned = now.turnedOver();
+            return new Other(turned, now.below().isPresent() ? d.picture(turned, 2 * THUMB_PIXELS_PER_MM, look) : null, now.edge().isPresent() ? new EdgePicture(now, EDGE_COLUMNS, look) : null);
+        }, other::set, error -> other.set(null));
     }
 
     /** Asks for the stone on the cloth, as far as it is painted, seen from a viewpoint. */
@@ -187,6 +221,7 @@ public final class Results {
     private void forget() {
         plan.set(null);
         picture.set(null);
+        other.set(null);
         seen.set(null);
     }
 

@@ -101,7 +101,7 @@ final class CommandField extends VBox {
         }
     }
 
-    private void close() {
+    void close() {
         setVisible(false);
         closed.run();
     }

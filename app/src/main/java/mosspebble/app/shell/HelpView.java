@@ -74,7 +74,7 @@ final class HelpView extends VBox {
         close.requestFocus();
     }
 
-    private void close() {
+    void close() {
         Panel.present(this, false);
         closed.run();
     }

@@ -50,7 +50,7 @@ final class LogView extends VBox {
         text.requestFocus();
     }
 
-    private void close() {
+    void close() {
         Panel.present(this, false);
         closed.run();
     }

@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.UUID;
 import javafx.application.Platform;
 import javafx.beans.binding.Bindings;
+import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -33,6 +34,7 @@ import mosspebble.app.buildup.MendModel;
 import mosspebble.app.buildup.PaintTool;
 import mosspebble.app.cloth.ClothTool;
 import mosspebble.app.cloth.ClothView;
+import mosspebble.app.cloth.OtherSideView;
 import mosspebble.app.cloth.SliceLine;
 import mosspebble.app.cloth.SliceView;
 import mosspebble.app.cloth.StepBar;
@@ -84,6 +86,7 @@ public final class Shell extends StackPane {
     private final StoneModel stone;
     private final SketchModel sketch;
     private final ClothView cloth;
+    private final StackPane onCloth;
     private final StackPane middle;
     private final ScrollPane stagePane = new ScrollPane();
     private final ScrollPane findingsPane = new ScrollPane();
@@ -138,7 +141,11 @@ public final class Shell extends StackPane {
         empty = empty();
         notices = new Notices(workbench, files, this::saveCopy, this::showLog, house::close);
         StackPane.setAlignment(notices, Pos.TOP_CENTER);
-        middle = new StackPane(cloth, empty, failed(), notices);
+        OtherSideView other = new OtherSideView(workbench, show);
+        StackPane.setAlignment(other, Pos.TOP_RIGHT);
+        StackPane.setMargin(other, new Insets(40, 10, 0, 0));
+        onCloth = new StackPane(cloth, other);
+        middle = new StackPane(onCloth, empty, failed(), notices);
         BorderPane centre = new BorderPane(middle);
         centre.setBottom(stepBar);
         BorderPane frame = new BorderPane(centre);
@@ -425,6 +432,10 @@ public final class Shell extends StackPane {
             e.consume();
             return;
         }
+        if (e.getCode() == KeyCode.ESCAPE && uncover()) { // also when the focus has gone elsewhere
+            e.consume();
+            return;
+        }
         boolean covered = command != null && command.isVisible() || logView != null && logView.isVisible() || help != null && help.isVisible();
         if (e.isControlDown() ? typing(e) : covered || e.isAltDown() || Keys.belongToTheFocus(e)) {
             return;
@@ -442,6 +453,20 @@ public final class Shell extends StackPane {
             action.run().run();
             e.consume();
         });
+    }
+
+    /** Closes what lies over the window; answers whether anything did. */
+    private boolean uncover() {
+        if (help != null && help.isVisible()) {
+            help.close();
+        } else if (logView != null && logView.isVisible()) {
+            logView.close();
+        } else if (command != null && command.isVisible()) {
+            command.close();
+        } else {
+            return false;
+        }
+        return true;
     }
 
     private void escape() {
@@ -480,7 +505,7 @@ public final class Shell extends StackPane {
             }
         }
         boolean onCloth = navigator.onCloth();
-        Panel.present(cloth, onCloth);
+        Panel.present(this.onCloth, onCloth);
         Panel.present(findingsPane, onCloth);
         Panel.present(empty, workbench.shown().isEmpty() && onCloth);
         stagePane.setVisible(workbench.shown().isPresent() || !onCloth);

@@ -153,7 +153,7 @@ final class TrayView extends StackPane {
             image.setFitHeight(grid.rows() * grid.cellMm() * scale);
             image.setSmooth(true);
             picture.getChildren().add(image);
-            state = plan.steps().isEmpty() ? "no subject yet" : "ready after " + Durations.words(plan.readyAfter());
+            state = plan.steps().isEmpty() ? "no subject yet" : (plan.below().isPresent() ? "both faces, " : "") + "ready after " + Durations.words(plan.readyAfter());
         }
         Label name = new Label(project.name());
         name.getStyleClass().add("tray-name");
