@@ -14,9 +14,9 @@ import mosspebble.core.area.Shapes;
 import mosspebble.core.picture.EdgePicture;
 import mosspebble.core.picture.StonePicture;
 import mosspebble.core.picture.StoneTerrain;
-import mosspebble.core.plan.StoneState;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Step;
+import mosspebble.core.plan.StoneState;
 import mosspebble.core.project.Side;
 import mosspebble.core.stone.Dome;
 import mosspebble.core.stone.Unrolling;
@@ -176,7 +176,7 @@ public final class Sheets {
             if (face.design().isPresent()) {
                 out.setLineWidth(0.25f * PT);
                 for (Geometry pencil : face.design().get().pencilLines()) {
-                    stroke(out, unrolling.paper(pencil.intersection(face.survey().zones().paintable())), x, y, 0x4E4F52);
+                    stroke(out, Unrolling.squeezed(unrolling.paper(pencil.intersection(face.survey().zones().paintable())), cuts), x, y, 0x4E4F52);
                 }
             }
         });

@@ -11,6 +11,9 @@ import org.locationtech.jts.geom.Coordinate;
  */
 public record Eye(double x, double y, double z) {
 
+    /** What lies nearer than the middle looks so much larger at most. */
+    private static final double NEARER = 1.5;
+
     /** Unit vectors in the stone's frame: from the middle to the eye, right, down. */
     public double[][] frame() {
         double size = Math.sqrt(x * x + y * y + z * z);
@@ -92,28 +95,17 @@ public record Eye(double x, double y, double z) {
     public Corrected straight(Dome dome, double atX, double atY, double reachMm) {
         double[] seen = new double[3];
         project(atX, atY, dome.heightAt(atX, atY), seen);
-        double wanted = seen[1];
+        double u = seen[0];
+        double v = seen[1];
         List<Coordinate> points = new ArrayList<>();
         List<Double> lifted = new ArrayList<>();
-        for (double px = atX - reachMm; px <= atX + reachMm + 1e-9; px += Math.max(0.5, reachMm / 40)) {
-            double low = atY - 60;
-            double high = atY + 60;
-            if (dome.levelAt(px, atY) <= 0) {
-                continue;
-            }
-            for (int halving = 0; halving < 50; halving++) { // v grows with y on the part of a dome that the eye sees
-                double middle = (low + high) / 2;
-                project(px, middle, dome.heightAt(px, middle), seen);
-                if (seen[1] < wanted) {
-                    low = middle;
-                } else {
-                    high = middle;
-                }
-            }
-            if (dome.levelAt(px, low) > 0) {
-                points.add(new Coordinate(px, low));
-                lifted.add(atY - low);
-            }
+        double step = Math.max(0.5, reachMm / 40);
+        int steps = (int) Math.ceil(NEARER * reachMm / step);
+        for (int i = -steps; i <= steps; i++) { // a line of sight that misses the stone has no place on it
+            cast(dome, u + i * step, v).filter(at -> Math.abs(at.x - atX) <= reachMm + 1e-9).ifPresent(at -> {
+                points.add(at);
+                lifted.add(atY - at.y);
+            });
         }
         return new Corrected(points, lifted);
     }

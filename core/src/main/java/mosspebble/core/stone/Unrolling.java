@@ -3,12 +3,15 @@ package mosspebble.core.stone;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import org.locationtech.jts.densify.Densifier;
 import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.CoordinateSequence;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.geom.util.GeometryTransformer;
-import org.locationtech.jts.geom.CoordinateSequence;
+import org.locationtech.jts.operation.overlayng.OverlayNG;
+import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 
 /**
  * A paper guide laid on the dome: the azimuthal-equidistant map about a centre. From the centre geodesics are followed in every direction; a place that lies s mm along the one that
@@ -28,6 +31,7 @@ public final class Unrolling {
     private final double centreY;
     private final double[][] x = new double[DIRECTIONS][];
     private final double[][] y = new double[DIRECTIONS][];
+    private final double[][] z = new double[DIRECTIONS][];
 
     private Unrolling(double centreX, double centreY) {
         this.centreX = centreX;
@@ -48,6 +52,7 @@ public final class Unrolling {
     private void follow(Dome dome, int k) {
         double[] px = new double[MOST_STEPS + 1];
         double[] py = new double[MOST_STEPS + 1];
+        double[] pz = new double[MOST_STEPS + 1];
         double[] at = {centreX, centreY, dome.heightAt(centreX, centreY)};
         double angle = 2 * Math.PI * k / DIRECTIONS;
         double[] normal = new double[3];
@@ -61,6 +66,7 @@ public final class Unrolling {
         }
         px[0] = centreX;
         py[0] = centreY;
+        pz[0] = at[2];
         int count = 1;
         while (count <= MOST_STEPS) {
             double hx = at[0] + STEP_MM / 2 * way[0];
@@ -83,10 +89,12 @@ public final class Unrolling {
             at = new double[] {nx, ny, nz};
             px[count] = nx;
             py[count] = ny;
+            pz[count] = nz;
             count++;
         }
         x[k] = Arrays.copyOf(px, count);
         y[k] = Arrays.copyOf(py, count);
+        z[k] = Arrays.copyOf(pz, count);
     }
 
     private static double[] tangent(double[] v, double[] normal) {
@@ -114,12 +122,12 @@ public final class Unrolling {
         int last = x[k].length - 1;
         if (last == 0) {
             double angle = 2 * Math.PI * k / DIRECTIONS;
-            return new double[] {centreX + s * Math.cos(angle), centreY + s * Math.sin(angle)};
+            return new double[] {centreX + s * Math.cos(angle), centreY + s * Math.sin(angle), z[k][0]};
         }
         double at = s / STEP_MM;
         int i = (int) Math.min(last - 1, Math.floor(at));
         double f = at - i;
-        return new double[] {x[k][i] + f * (x[k][i + 1] - x[k][i]), y[k][i] + f * (y[k][i + 1] - y[k][i])};
+        return new double[] {x[k][i] + f * (x[k][i + 1] - x[k][i]), y[k][i] + f * (y[k][i + 1] - y[k][i]), z[k][i] + f * (z[k][i + 1] - z[k][i])};
     }
 
     /**
@@ -190,26 +198,50 @@ public final class Unrolling {
     double crowding(int direction, double s) {
         double[] a = along(Math.floorMod(direction - 1, DIRECTIONS), s);
         double[] b = along(Math.floorMod(direction + 1, DIRECTIONS), s);
-        double[] c = along(direction, s);
-        double[] before = along(direction, Math.max(0, s - STEP_MM));
-        double wx = c[0] - before[0];
-        double wy = c[1] - before[1];
-        double size = Math.max(1e-9, Math.hypot(wx, wy));
-        // the gap across the way; in plan it is the true gap, as neighbours at the same s lie level with each other on a dome
-        double gap = Math.abs((b[0] - a[0]) * -wy + (b[1] - a[1]) * wx) / size;
+        double gap = distance(a, b); // neighbours that have come equally far lie across the way (Gauss's lemma), so their distance is the gap along the surface
         return Math.max(0, 1 - gap / (s * 4 * Math.PI / DIRECTIONS));
+    }
+
+    private static double distance(double[] a, double[] b) {
+        return Math.sqrt((a[0] - b[0]) * (a[0] - b[0]) + (a[1] - b[1]) * (a[1] - b[1]) + (a[2] - b[2]) * (a[2] - b[2]));
     }
 
     /**
      * A relief cut: a narrow triangle of paper to take out.
      *
      * @param fromMm where it begins, from the middle
-     * @param widthMm how wide it is at the edge
+     * @param widthMm how much of the rim it takes out
      */
-    public record Cut(double degrees, double fromMm, double widthMm, Polygon triangle) {}
+    public record Cut(double degrees, double fromMm, double widthMm, Polygon triangle) {
+
+        /** The cut before it opens: a slit of no width to speak of. */
+        private Geometry slit() {
+            double angle = Math.toRadians(degrees);
+            double out = triangle.getExteriorRing().getCoordinateN(1).distance(new Coordinate(0, 0)) + 1;
+            double sin = Math.sin(angle);
+            double cos = Math.cos(angle);
+            return triangle.getFactory().createPolygon(new Coordinate[] {new Coordinate(fromMm * cos, fromMm * sin), new Coordinate(out * cos - SLIT_MM * sin, out * sin + SLIT_MM * cos),
+                new Coordinate(out * cos + SLIT_MM * sin, out * sin - SLIT_MM * cos), new Coordinate(fromMm * cos, fromMm * sin)});
+        }
+
+        /** Half the angle that it takes at a distance from the middle. */
+        double halfAngle(double s) {
+            Coordinate corner = triangle.getExteriorRing().getCoordinateN(2);
+            double out = Math.hypot(corner.x, corner.y);
+            double half = Math.abs(Math.atan2(Math.sin(Math.atan2(corner.y, corner.x) - Math.toRadians(degrees)), Math.cos(Math.atan2(corner.y, corner.x) - Math.toRadians(degrees))));
+            if (s <= fromMm) {
+                return 0;
+            }
+            double across = out * Math.sin(half);
+            double along = out * Math.cos(half);
+            double share = (Math.min(s, out) - fromMm) / (along - fromMm);
+            return Math.atan2(Math.max(0, share) * across, fromMm + share * (along - fromMm));
+        }
+    }
 
     /**
-     * Relief cuts, evenly round the middle, each only from where the paper would crowd by more than the limit.
+     * Relief cuts, evenly round the middle, each only from where the paper would crowd by more than the limit. Each takes out as much of the rim as the paper has more of it than the stone, halfway to its
+     * neighbours.
      *
      * @param paper the guide's outline on the paper
      * @param count how many at most, 2 or more
@@ -220,6 +252,7 @@ public final class Unrolling {
         GeometryFactory factory = new GeometryFactory();
         Polygon guide = (Polygon) paper.getGeometryN(0);
         Coordinate[] ring = guide.getExteriorRing().getCoordinates();
+        double[] excess = excess(ring);
         for (int n = 0; n < count; n++) {
             int k = (int) Math.round((double) n * DIRECTIONS / count + DIRECTIONS / (2.0 * count)) % DIRECTIONS;
             double angle = 2 * Math.PI * k / DIRECTIONS;
@@ -231,16 +264,85 @@ public final class Unrolling {
                     break;
                 }
             }
-            if (from > 0 && edge - from > 1) {
-                double width = edge * 2 * Math.PI / count * crowding(k, edge);
-                double half = width / 2 / edge;
+            double width = 0;
+            int half = DIRECTIONS / (2 * count);
+            for (int i = -half; i < half; i++) {
+                width += excess[Math.floorMod(k + i, DIRECTIONS)];
+            }
+            if (from > 0 && edge - from > 1 && width > LEAST_CUT_MM) {
+                double beside = width / 2 / edge;
                 double out = edge + 2;
                 Coordinate apex = new Coordinate(from * Math.cos(angle), from * Math.sin(angle));
+                double wide = beside * (out - from) / (edge - from); // straight edges that are so far apart where the guide ends
                 cuts.add(new Cut(360.0 * k / DIRECTIONS, from, width, factory.createPolygon(new Coordinate[] {apex,
-                    new Coordinate(out * Math.cos(angle - half), out * Math.sin(angle - half)), new Coordinate(out * Math.cos(angle + half), out * Math.sin(angle + half)), apex})));
+                    new Coordinate(out * Math.cos(angle - wide), out * Math.sin(angle - wide)), new Coordinate(out * Math.cos(angle + wide), out * Math.sin(angle + wide)), apex})));
             }
         }
         return cuts;
+    }
+
+    /** Half the width of a slit, mm. */
+    private static final double SLIT_MM = 0.01;
+
+    /** Narrower cuts are not worth the scissors, mm (common practice, no source). */
+    private static final double LEAST_CUT_MM = 0.3;
+
+    /** How much longer the paper's rim is than the stone's from each direction to the next, mm. */
+    private double[] excess(Coordinate[] ring) {
+        double[] excess = new double[DIRECTIONS];
+        double[] edge = new double[DIRECTIONS];
+        Arrays.setAll(edge, k -> reach(ring, 2 * Math.PI * k / DIRECTIONS));
+        for (int k = 0; k < DIRECTIONS; k++) {
+            int next = (k + 1) % DIRECTIONS;
+            double turn = 2 * Math.PI / DIRECTIONS;
+            double onPaper = Math.sqrt(edge[k] * edge[k] + edge[next] * edge[next] - 2 * edge[k] * edge[next] * Math.cos(turn));
+            excess[k] = Math.max(0, onPaper - distance(along(k, edge[k]), along(next, edge[next])));
+        }
+        return excess;
+    }
+
+    /**
+     * What is drawn on the guide, squeezed between the cuts, so that nothing of it is cut away and it lies where it belongs when they are closed.
+     *
+     * @param drawn on the paper
+     */
+    public static Geometry squeezed(Geometry drawn, List<Cut> cuts) {
+        if (cuts.isEmpty() || drawn.isEmpty()) {
+            return drawn;
+        }
+        Geometry parted = drawn; // a line that crosses a cut ends on one side of it and goes on on the other
+        for (Cut cut : cuts) {
+            parted = OverlayNGRobust.overlay(parted, cut.slit(), OverlayNG.DIFFERENCE);
+        }
+        Geometry fine = Densifier.densify(parted, 1);
+        return new GeometryTransformer() {
+            @Override
+            protected CoordinateSequence transformCoordinates(CoordinateSequence points, Geometry parent) {
+                Coordinate[] moved = new Coordinate[points.size()];
+                for (int i = 0; i < moved.length; i++) {
+                    moved[i] = squeezed(points.getX(i), points.getY(i), cuts);
+                }
+                return factory.getCoordinateSequenceFactory().create(moved);
+            }
+        }.transform(fine);
+    }
+
+    private static Coordinate squeezed(double u, double v, List<Cut> cuts) {
+        double s = Math.hypot(u, v);
+        double angle = Math.atan2(v, u);
+        angle = angle < 0 ? angle + 2 * Math.PI : angle;
+        int after = 0;
+        while (after < cuts.size() && Math.toRadians(cuts.get(after).degrees()) <= angle) {
+            after++;
+        }
+        Cut low = cuts.get(Math.floorMod(after - 1, cuts.size()));
+        Cut high = cuts.get(after % cuts.size());
+        double from = Math.toRadians(low.degrees()) - (after == 0 ? 2 * Math.PI : 0);
+        double to = Math.toRadians(high.degrees()) + (after == cuts.size() ? 2 * Math.PI : 0);
+        double begin = from + low.halfAngle(s);
+        double end = to - high.halfAngle(s);
+        double at = begin + (angle - from) / (to - from) * (end - begin);
+        return new Coordinate(s * Math.cos(at), s * Math.sin(at));
     }
 
     private static double reach(Coordinate[] ring, double angle) {

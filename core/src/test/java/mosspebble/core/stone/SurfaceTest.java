@@ -106,6 +106,54 @@ class SurfaceTest {
     }
 
     @Test
+    @Tag("outside") // the rim of a cap of a sphere is 2 pi R sin(s/R) long, that of its map 2 pi s: the cuts take out the difference
+    void theCutsTakeOutAsMuchOfTheRimAsThePaperHasTooMuchAndNoLineIsCutAway() {
+        Dome dome = Dome.of(ball());
+        Unrolling unrolling = Unrolling.about(dome, 0, 0);
+        double s = 45;
+        Geometry guide = new org.locationtech.jts.geom.GeometryFactory().createPoint(new Coordinate(0, 0)).buffer(s, 64);
+        double out = unrolling.cuts(guide, 12, 0.03).stream().mapToDouble(Unrolling.Cut::widthMm).sum();
+        assertThat(out).isCloseTo(2 * Math.PI * (s - R * Math.sin(s / R)), Percentage.withPercentage(4));
+        for (Stone stone : List.of(Stone.cobble().withSize(new Millimetres(132), new Millimetres(70), new Millimetres(25)), Stone.cobble().withSize(new Millimetres(150), new Millimetres(80), new Millimetres(30)).withDome(0.6, 3))) {
+            Survey survey = Survey.of(stone);
+            Unrolling about = Unrolling.about(survey.dome(), 0, 0);
+            Geometry paper = about.paper(survey.zones().paintable());
+            List<Unrolling.Cut> cuts = about.cuts(paper, 12, 0.03);
+            double onStone = 0;
+            Coordinate[] rim = org.locationtech.jts.densify.Densifier.densify(survey.zones().paintable(), 1).getCoordinates();
+            for (int i = 1; i < rim.length; i++) {
+                onStone += Math.sqrt(Math.pow(rim[i].distance(rim[i - 1]), 2) + Math.pow(survey.dome().heightAt(rim[i].x, rim[i].y) - survey.dome().heightAt(rim[i - 1].x, rim[i - 1].y), 2));
+            }
+            double excess = paper.getGeometryN(0).getLength() - onStone;
+            assertThat(cuts.stream().mapToDouble(Unrolling.Cut::widthMm).sum()).as("the rim on paper is %.0f mm too long", excess).isBetween(0.6 * excess, 1.5 * excess + 3);
+            Geometry lines = paper.buffer(-1).getBoundary();
+            Geometry squeezed = Unrolling.squeezed(lines, cuts);
+            for (Unrolling.Cut cut : cuts) {
+                assertThat(squeezed.intersection(cut.triangle()).getLength()).as("nothing drawn lies in a wedge").isLessThan(0.4);
+            }
+            assertThat(Unrolling.squeezed(lines, List.of())).isEqualTo(lines);
+        }
+    }
+
+    @Test
+    void theStraightLineStaysOnTheStoneAndIsFoundOnSteepDomesToo() {
+        Stone steep = Stone.cobble().withSize(new Millimetres(90), new Millimetres(70), new Millimetres(60)).withDome(0.9, 5);
+        for (Stone stone : List.of(Stone.cobble(), steep)) {
+            Dome dome = Dome.of(stone);
+            Eye eye = Viewpoint.table().eye();
+            Eye.Corrected line = eye.straight(dome, 0, 8, 44);
+            double[] wanted = new double[3];
+            eye.project(0, 8, dome.heightAt(0, 8), wanted);
+            double[] seen = new double[3];
+            assertThat(line.points()).hasSizeGreaterThan(30).allSatisfy(c -> {
+                assertThat(dome.levelAt(c.x, c.y)).isPositive();
+                eye.project(c.x, c.y, dome.heightAt(c.x, c.y), seen);
+                assertThat(seen[1]).as("level in the eye at %s", c).isCloseTo(wanted[1], within(0.1));
+            });
+        }
+    }
+
+    @Test
     @Tag("outside") // a plane through the eye cuts a sphere in a circle: every point must lie in that plane
     void aLineThatLooksStraightLiesInThePlaneThroughTheEye() {
         Dome dome = Dome.of(ball());
