@@ -41,6 +41,7 @@ import mosspebble.instruments.BenchScene;
 import mosspebble.instruments.SimulatedBenchCamera;
 import mosspebble.instruments.SimulatedClimateProbe;
 import mosspebble.instruments.SimulatedKitchenScale;
+import mosspebble.instruments.SimulatedStripeReader;
 
 /** The window and what it stands on: store, workbench, plan desk. */
 public final class MossPebbleApp extends Application {
@@ -316,7 +317,7 @@ public final class MossPebbleApp extends Application {
         desk = new PlanWorker(BuiltIn::repertoire, Platform::runLater, error -> workbench.tellTrouble("Something could not be worked out: the program stumbled over it. What you decided is kept."));
         Results show = new Results(workbench, desk);
         Shell shell = new Shell(workbench, show, desk, house(), new SimulatedClimateProbe(7), new SimulatedBenchCamera(MossPebbleApp::bench),
-                new SimulatedKitchenScale(11, () -> show.plan() == null ? new Grams(0) : lying(show.plan().survey())));
+                new SimulatedKitchenScale(11, () -> show.plan() == null ? new Grams(0) : lying(show.plan().survey())), new SimulatedStripeReader(5));
         shell.getStylesheets().add(MossPebbleApp.class.getResource("mosspebble.css").toExternalForm());
         shell.getProperties().put(Results.class, show);
         shell.getProperties().put(Workbench.class, workbench);

@@ -54,6 +54,11 @@ class ArchitectureTest {
     }
 
     @Test
+    void screensKnowInstrumentsOnlyByTheirInterfaces() {
+        noClasses().that().resideInAPackage("mosspebble.app.*..").should().dependOnClassesThat().haveSimpleNameStartingWith("Simulated").check(OURS);
+    }
+
+    @Test
     void viewModelsKnowNoNodes() {
         noClasses().that().resideInAPackage("mosspebble.app.model..").should().dependOnClassesThat().resideInAnyPackage("javafx.scene..", "javafx.stage..", "mosspebble.app.shell..").check(OURS);
     }

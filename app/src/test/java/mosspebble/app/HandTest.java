@@ -30,6 +30,7 @@ import mosspebble.instruments.BenchScene;
 import mosspebble.instruments.SimulatedBenchCamera;
 import mosspebble.instruments.SimulatedClimateProbe;
 import mosspebble.instruments.SimulatedKitchenScale;
+import mosspebble.instruments.SimulatedStripeReader;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -68,7 +69,7 @@ class HandTest {
         robot.interact(() -> {
             desk = new PlanWorker(BuiltIn::repertoire, Platform::runLater, error -> workbench.tellTrouble("failed"));
             Results show = new Results(workbench, desk);
-            shell = new Shell(workbench, show, desk, house(), new SimulatedClimateProbe(1), new SimulatedBenchCamera(shot -> BenchScene.varied(shot, 800, 600)), new SimulatedKitchenScale(1, () -> new Grams(100)));
+            shell = new Shell(workbench, show, desk, house(), new SimulatedClimateProbe(1), new SimulatedBenchCamera(shot -> BenchScene.varied(shot, 800, 600)), new SimulatedKitchenScale(1, () -> new Grams(100)), new SimulatedStripeReader(5));
             shell.getStylesheets().add(MossPebbleApp.class.getResource("mosspebble.css").toExternalForm());
             stage.setScene(new Scene(shell, 1280, 800));
             stage.show();

@@ -11,12 +11,12 @@ import java.util.Deque;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicInteger;
 import mosspebble.app.model.FileWork;
-import mosspebble.app.photo.PhotoModel;
 import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
-import mosspebble.core.photo.Photo;
+import mosspebble.app.photo.PhotoModel;
 import mosspebble.core.finding.Finding;
+import mosspebble.core.photo.Photo;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
 import mosspebble.core.sketch.Repertoire;
@@ -161,16 +161,16 @@ class WorkbenchTest {
     void aFailedPlanLeavesNothingOfAnotherStoneAndIsNotBusyForEver() throws Exception {
         AtomicInteger failures = new AtomicInteger();
         failingFor(List.of("snail"), failures, (show, desk) -> {
-            ColourDeskTest.until(() -> show.plan() != null && show.pictureProperty().get() != null);
+            ColourModelTest.until(() -> show.plan() != null && show.pictureProperty().get() != null);
             workbench.choose("snail");
-            ColourDeskTest.until(() -> !show.busyProperty().get() && desk.idle());
+            ColourModelTest.until(() -> !show.busyProperty().get() && desk.idle());
             assertThat(show.plan()).isNull();
             assertThat(show.pictureProperty().get()).isNull();
             assertThat(show.troubleProperty().get()).isEqualTo("Snail with post cannot be worked out as it is now.");
             assertThat(show.troubled()).containsExactly("snail");
             assertThat(failures.get()).as("told where it belongs, not once more to everybody").isZero();
             workbench.choose("moon");
-            ColourDeskTest.until(() -> show.plan() != null);
+            ColourModelTest.until(() -> show.plan() != null);
             assertThat(show.troubleProperty().get()).isEmpty();
             assertThat(show.plan().project().id()).isEqualTo("moon");
         });
@@ -179,7 +179,7 @@ class WorkbenchTest {
     @Test
     void nothingOfTheStoneBeforeStandsUnderTheNameOfTheOneChosen() throws Exception {
         failingFor(List.of(), new AtomicInteger(), (show, desk) -> {
-            ColourDeskTest.until(() -> show.plan() != null && show.pictureProperty().get() != null);
+            ColourModelTest.until(() -> show.plan() != null && show.pictureProperty().get() != null);
             List<String> wrong = new ArrayList<>();
             show.planProperty().addListener((o, a, b) -> {
                 if (b != null && !b.project().id().equals(workbench.shown().orElseThrow().id())) {
@@ -190,7 +190,7 @@ class WorkbenchTest {
                 workbench.choose(id);
                 assertThat(show.plan() == null || show.plan().project().id().equals(id)).as("right after choosing %s", id).isTrue();
             }
-            ColourDeskTest.until(() -> show.plan() != null && desk.idle());
+            ColourModelTest.until(() -> show.plan() != null && desk.idle());
             assertThat(wrong).isEmpty();
         });
     }
@@ -210,7 +210,7 @@ class WorkbenchTest {
                 }
             });
             photos.take();
-            ColourDeskTest.until(() -> !photos.busyProperty().get());
+            ColourModelTest.until(() -> !photos.busyProperty().get());
             assertThat(photos.troubleProperty().get()).contains("could not be read");
         });
     }

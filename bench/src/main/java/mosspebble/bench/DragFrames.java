@@ -28,6 +28,7 @@ import mosspebble.instruments.BenchScene;
 import mosspebble.instruments.SimulatedBenchCamera;
 import mosspebble.instruments.SimulatedClimateProbe;
 import mosspebble.instruments.SimulatedKitchenScale;
+import mosspebble.instruments.SimulatedStripeReader;
 
 /** Drags a thing over each demo stone that has one to drag and prints how far its frames are apart: {@code frame ID median 95th}, ms. */
 public final class DragFrames extends Application {
@@ -51,7 +52,7 @@ public final class DragFrames extends Application {
         workbench = new Workbench(LanternWalk.studio(BuiltIn.repertoire()), (studio, title) -> { });
         desk = new PlanWorker(BuiltIn::repertoire, Platform::runLater, Throwable::printStackTrace);
         show = new Results(workbench, desk);
-        Shell shell = new Shell(workbench, show, desk, house(), new SimulatedClimateProbe(7), new SimulatedBenchCamera(shot -> BenchScene.varied(shot, 800, 600)), new SimulatedKitchenScale(1, () -> new Grams(100)));
+        Shell shell = new Shell(workbench, show, desk, house(), new SimulatedClimateProbe(7), new SimulatedBenchCamera(shot -> BenchScene.varied(shot, 800, 600)), new SimulatedKitchenScale(1, () -> new Grams(100)), new SimulatedStripeReader(5));
         shell.getStylesheets().add(MossPebbleApp.class.getResource("mosspebble.css").toExternalForm());
         cloth = shell.cloth();
         stage.setScene(new Scene(shell, 1280, 800));

@@ -3,10 +3,7 @@ package mosspebble.instruments;
 import mosspebble.core.photo.Photo;
 
 /** Takes a photo of the stones on the sheet. */
-public interface BenchCamera {
-
-    /** Words for the screen: which camera this is. */
-    String label();
+public interface BenchCamera extends Instrument {
 
     /** The next photo. */
     Photo take();

@@ -4,11 +4,11 @@ import java.util.Arrays;
 import java.util.OptionalDouble;
 import java.util.SplittableRandom;
 import java.util.function.LongFunction;
+import mosspebble.core.area.Grid;
+import mosspebble.core.area.Mask;
 import mosspebble.core.colour.Xyz;
 import mosspebble.core.photo.Photo;
 import mosspebble.core.photo.ScaleCard;
-import mosspebble.core.area.Grid;
-import mosspebble.core.area.Mask;
 import mosspebble.core.stone.Dome;
 import mosspebble.core.stone.DomeMesh;
 import mosspebble.core.stone.Stone;
@@ -37,6 +37,11 @@ public final class SimulatedBenchCamera implements BenchCamera {
     /** @param scenes the scene of each shot, numbered from 0 */
     public SimulatedBenchCamera(LongFunction<BenchScene> scenes) {
         this.scenes = scenes;
+    }
+
+    @Override
+    public boolean simulated() {
+        return true;
     }
 
     @Override

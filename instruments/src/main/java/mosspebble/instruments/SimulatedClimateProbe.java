@@ -17,6 +17,11 @@ public final class SimulatedClimateProbe implements ClimateProbe {
     }
 
     @Override
+    public boolean simulated() {
+        return true;
+    }
+
+    @Override
     public String label() {
         return "simulated room probe";
     }

@@ -20,6 +20,11 @@ public final class SimulatedColourReader implements ColourReader {
     }
 
     @Override
+    public boolean simulated() {
+        return true;
+    }
+
+    @Override
     public String label() {
         return "simulated colour reader";
     }

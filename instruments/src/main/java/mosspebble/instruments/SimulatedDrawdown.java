@@ -14,9 +14,6 @@ import mosspebble.core.units.Srgb;
  */
 public final class SimulatedDrawdown {
 
-    /** Where the reader is held. */
-    public enum Patch { OVER_BLACK, OVER_WHITE, WET, DRY }
-
     private final Paint real;
     private final double shift;
     private final int coats;
@@ -41,7 +38,7 @@ public final class SimulatedDrawdown {
     }
 
     /** The true colour of a patch. */
-    public Srgb colour(Patch patch) {
+    public Srgb colour(StripeReader.Patch patch) {
         PaintOptics optics = PaintOptics.of(real);
         double um = coats * real.dryCoat().value();
         return switch (patch) {

@@ -19,6 +19,11 @@ public final class SimulatedKitchenScale implements KitchenScale {
     }
 
     @Override
+    public boolean simulated() {
+        return true;
+    }
+
+    @Override
     public String label() {
         return "simulated kitchen scale";
     }

@@ -40,7 +40,7 @@ class ColourReaderTest {
             double before = Double.POSITIVE_INFINITY;
             for (int coats = 1; coats <= 4; coats++) {
                 SimulatedDrawdown stripe = new SimulatedDrawdown(paint("a", hiding), coats);
-                double step = Lab.of(stripe.colour(SimulatedDrawdown.Patch.OVER_WHITE)).l() - Lab.of(stripe.colour(SimulatedDrawdown.Patch.OVER_BLACK)).l();
+                double step = Lab.of(stripe.colour(StripeReader.Patch.OVER_WHITE)).l() - Lab.of(stripe.colour(StripeReader.Patch.OVER_BLACK)).l();
                 assertThat(step).as("hides %s, coat %s", hiding, coats).isNotNegative().isLessThan(before);
                 assertThat(coats > 1 || step > 2).as("one coat shows the card").isTrue();
                 before = step;
@@ -54,8 +54,8 @@ class ColourReaderTest {
         assertThat(new SimulatedDrawdown(paint("a", 0.8), 3).hiding()).isEqualTo(one.hiding());
         assertThat(one.hiding()).isNotEqualTo(0.8).isCloseTo(0.8, within(0.07));
         assertThat(new SimulatedDrawdown(paint("b", 0.8), 1).hiding()).isNotEqualTo(one.hiding());
-        double wet = Lab.of(one.colour(SimulatedDrawdown.Patch.WET)).l();
-        double dry = Lab.of(one.colour(SimulatedDrawdown.Patch.DRY)).l();
+        double wet = Lab.of(one.colour(StripeReader.Patch.WET)).l();
+        double dry = Lab.of(one.colour(StripeReader.Patch.DRY)).l();
         assertThat(wet - dry).isCloseTo(one.dryingShift(), within(0.6));
     }
 }

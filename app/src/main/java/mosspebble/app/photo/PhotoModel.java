@@ -112,8 +112,8 @@ public final class PhotoModel {
         }
     }
 
-    public String cameraLabel() {
-        return camera.label();
+    public BenchCamera camera() {
+        return camera;
     }
 
     /** Takes a photo and reads it. */

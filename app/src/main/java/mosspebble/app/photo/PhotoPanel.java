@@ -47,7 +47,7 @@ public final class PhotoPanel extends Panel {
         this.files = with.files();
         this.photos = photos;
         this.navigator = with.navigator();
-        Button take = button("photo-take", "Take a photo", "Takes a photo with the " + photos.cameraLabel(), photos::take);
+        Button take = button("photo-take", photos.camera().button("Take a photo"), "Takes a photo with the " + photos.camera().label(), photos::take);
         take.getStyleClass().add("main");
         Button open = button("photo-open", "Open …", "A photo from a PNG or JPEG file", this::open);
         Button back = button("photo-back", "Back to the cloth", "Back to the stone (Escape)", () -> navigator.back());

@@ -20,9 +20,7 @@ import mosspebble.core.units.Millilitres;
 import mosspebble.core.units.Numbers;
 import mosspebble.core.units.Srgb;
 import mosspebble.files.ShelfCsv;
-import mosspebble.instruments.ColourReader;
-import mosspebble.instruments.SimulatedColourReader;
-import mosspebble.instruments.SimulatedDrawdown;
+import mosspebble.instruments.StripeReader;
 
 /** The shelf: the paint in hand, changing and calibrating it, tests of what smears, CSV in and out. */
 public final class ShelfModel {
@@ -32,11 +30,12 @@ public final class ShelfModel {
 
     private final Workbench workbench;
     private final FileWork files;
+    private final StripeReader reader;
     private final StringProperty paint = new SimpleStringProperty("");
     private final ReadOnlyObjectWrapper<ShelfCsv.Read> brought = new ReadOnlyObjectWrapper<>();
-    private long seed = 40;
 
-    public ShelfModel(Workbench workbench, FileWork files) {
+    public ShelfModel(Workbench workbench, FileWork files, StripeReader reader) {
+        this.reader = reader;
         this.files = files;
         this.workbench = workbench;
     }
@@ -106,21 +105,27 @@ public final class ShelfModel {
 
     // --- the reader
 
-    private List<Srgb> read(SimulatedDrawdown stripe, SimulatedDrawdown.Patch patch) {
-        ColourReader reader = new SimulatedColourReader(seed++, () -> stripe.colour(patch));
+    private List<Srgb> read(Paint of, StripeReader.Patch patch) {
         List<Srgb> readings = new ArrayList<>();
         for (int i = 0; i < READINGS; i++) {
-            readings.add(reader.read());
+            readings.add(reader.read(of, patch));
         }
         return readings;
     }
 
-    /** The swatch from the reader, held on the dry patch. */
+    /** What the shelf reads stripes with. */
+    public StripeReader reader() {
+        return reader;
+    }
+
+    /** The swatch from the reader, held on the dry patch; a stand-in that only gives back what the shelf says changes nothing. */
     public void readSwatch() {
         inHand().ifPresent(p -> {
-            Srgb read = mean(read(new SimulatedDrawdown(p, 1), SimulatedDrawdown.Patch.DRY));
-            if (change("Colour", q -> q.withSwatch(read))) {
-                workbench.tell("The " + new SimulatedColourReader(0, () -> read).label() + " read " + read.hex() + ", the mean of " + READINGS + ".");
+            Srgb read = mean(read(p, StripeReader.Patch.DRY));
+            if (!reader.readsSwatch()) {
+                workbench.tell("The " + reader.label() + " shows " + read.hex() + ", made from what the shelf says of " + p.name() + ": nothing was measured and nothing was changed.");
+            } else if (change("Colour", q -> q.withSwatch(read))) {
+                workbench.tell("The " + reader.label() + " read " + read.hex() + ", the mean of " + READINGS + ".");
             }
         });
     }
@@ -139,8 +144,7 @@ public final class ShelfModel {
     public void readStripe() {
         inHand().ifPresent(p -> {
             try {
-                SimulatedDrawdown stripe = new SimulatedDrawdown(p, 1);
-                found(Drawdown.read(p, 1, Drawdown.Card.PRINTED, read(stripe, SimulatedDrawdown.Patch.OVER_BLACK), read(stripe, SimulatedDrawdown.Patch.OVER_WHITE)), "both patches were read");
+                found(Drawdown.read(p, 1, Drawdown.Card.PRINTED, read(p, StripeReader.Patch.OVER_BLACK), read(p, StripeReader.Patch.OVER_WHITE)), "both patches were read");
             } catch (IllegalArgumentException e) {
                 workbench.tell(e.getMessage());
             }
@@ -158,8 +162,7 @@ public final class ShelfModel {
     public void readWetAndDry() {
         inHand().ifPresent(p -> {
             try {
-                SimulatedDrawdown stripe = new SimulatedDrawdown(p, 1);
-                double shift = Math.round(10 * Drawdown.dryingShift(read(stripe, SimulatedDrawdown.Patch.WET), read(stripe, SimulatedDrawdown.Patch.DRY))) / 10.0;
+                double shift = Math.round(10 * Drawdown.dryingShift(read(p, StripeReader.Patch.WET), read(p, StripeReader.Patch.DRY))) / 10.0;
                 if (change("Drying shift", q -> q.withDryingShift(shift))) {
                     workbench.tell(p.name() + " dries " + (shift > 0 ? "darker" : "lighter") + " by " + Numbers.text(Math.abs(shift), 1) + " L*.");
                 }

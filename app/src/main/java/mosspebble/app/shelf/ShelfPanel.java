@@ -81,7 +81,7 @@ public final class ShelfPanel extends Panel {
         picker.setTooltip(new Tooltip("Pick the colour"));
         picker.setAccessibleText("Pick the colour");
         picker.setOnAction(e -> desk.change("Colour", p -> p.withSwatch(srgb(picker.getValue()))));
-        Button read = button("paint-read", "Read", "The colour reader, held on the dry patch", desk::readSwatch);
+        Button read = button("paint-read", desk.reader().button("Read"), "The " + desk.reader().label() + ", held on the dry patch", desk::readSwatch);
         picker.setMinWidth(44);
         picker.setMaxWidth(44);
         read.setMinWidth(Region.USE_PREF_SIZE);
@@ -101,11 +101,11 @@ public final class ShelfPanel extends Panel {
             count.getStyleClass().add("round");
             counts.getChildren().add(count);
         }
-        counts.getChildren().add(button("paint-stripe", "Read both patches", "One coat over black and over white, read five times each", desk::readStripe));
+        counts.getChildren().add(button("paint-stripe", desk.reader().button("Read both patches"), "One coat over black and over white, read five times each", desk::readStripe));
         VBox drawdown = new VBox(5, heading("Drawdown"), quiet("Paint a stripe over the printed black-and-white card. The black was gone after so many coats:"), counts, hides);
         Label dries = quiet("");
         dries.setId("paint-dries");
-        HBox wet = new HBox(8, button("paint-wet-dry", "Read wet and dry", "The same patch wet, then dry", desk::readWetAndDry), dries);
+        HBox wet = new HBox(8, button("paint-wet-dry", desk.reader().button("Read wet and dry"), "The same patch wet, then dry", desk::readWetAndDry), dries);
         wet.setAlignment(Pos.CENTER_LEFT);
         Choice<Finish> finish = new Choice<>("Finish", f -> desk.change("Finish", p -> p.withFilm(p.binder(), f, p.tip(), p.wetCoat())));
         for (Finish each : Finish.values()) {

@@ -9,15 +9,16 @@ import mosspebble.app.screen.Panel;
 import mosspebble.app.screen.Screen;
 import mosspebble.app.screen.Surroundings;
 import mosspebble.core.finding.Finding.Stage;
+import mosspebble.instruments.StripeReader;
 
 /** The paints. */
 public final class ShelfScreen extends Screen {
 
     private final ShelfModel model;
 
-    public ShelfScreen(Surroundings with) {
+    public ShelfScreen(Surroundings with, StripeReader reader) {
         super(with, Navigator.SHELF, "Shelf", Stage.COLOUR);
-        this.model = new ShelfModel(with.workbench(), with.files());
+        this.model = new ShelfModel(with.workbench(), with.files(), reader);
     }
 
     @Override

@@ -68,6 +68,7 @@ import mosspebble.files.FileTrouble;
 import mosspebble.instruments.BenchCamera;
 import mosspebble.instruments.ClimateProbe;
 import mosspebble.instruments.KitchenScale;
+import mosspebble.instruments.StripeReader;
 
 /** The whole window: path, cloth, stage, tray, name, command field. */
 public final class Shell extends StackPane {
@@ -114,7 +115,7 @@ public final class Shell extends StackPane {
         void close();
     }
 
-    public Shell(Workbench workbench, Results show, PlanWorker worker, House house, ClimateProbe probe, BenchCamera camera, KitchenScale scale) {
+    public Shell(Workbench workbench, Results show, PlanWorker worker, House house, ClimateProbe probe, BenchCamera camera, KitchenScale scale, StripeReader reader) {
         this.workbench = workbench;
         this.show = show;
         this.house = house;
@@ -132,7 +133,7 @@ public final class Shell extends StackPane {
         this.sketch = sketchScreen.model();
         // a screen more is a folder of its own and one entry here
         this.screens = List.of(stoneScreen, sketchScreen, new ColourScreen(with), new BuildUpScreen(with, mend, painting, compare::compare), new SittingScreen(with, painting, probe), new FinishScreen(with, painting),
-                new PhotoScreen(with, camera), new BasketScreen(with), new LibraryScreen(with, sketch), new ShelfScreen(with), compare);
+                new PhotoScreen(with, camera), new BasketScreen(with), new LibraryScreen(with, sketch), new ShelfScreen(with, reader), compare);
         Map<Stage, ClothTool> tools = new EnumMap<>(Stage.class);
         screens.forEach(screen -> screen.tool().ifPresent(tool -> tools.put(screen.stage(), tool)));
         cloth = new ClothView(workbench, show, line, tools);

@@ -46,7 +46,7 @@ public final class SittingPanel extends Panel {
         Choice<Boolean> dryer = new Choice<>("Between coats", d -> edit(d ? "Use the dryer" : "Dry in the air", p -> p.withHabits(p.habits().withDryer(d))));
         dryer.option("dry-air", "air", false, "Let each coat dry in the room").option("dry-dryer", "hair dryer", true, "Warm moving air; never on solvent products");
         rows.setId("sitting-rows");
-        getChildren().addAll(totals, air, button("read-probe", "Read the " + probe.label(), "Takes temperature and humidity now", () -> workbench.editStudio("Read the probe", s -> s.withClimate(probe.read(LocalTime.now())))),
+        getChildren().addAll(totals, air, button("read-probe", probe.button("Read the room"), "Takes temperature and humidity now", () -> workbench.editStudio("Read the probe", s -> s.withClimate(probe.read(LocalTime.now())))),
                 dryer, heading("One after the other"), rows);
         onRefresh(() -> {
             temperature.refresh();

@@ -8,28 +8,30 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.concurrent.locks.LockSupport;
+import mosspebble.app.buildup.MendModel;
 import mosspebble.app.colour.ColourModel;
 import mosspebble.app.model.FileWork;
-import mosspebble.app.buildup.MendModel;
 import mosspebble.app.model.PlanWorker;
-import mosspebble.app.shelf.ShelfModel;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
+import mosspebble.app.shelf.ShelfModel;
+import mosspebble.core.advice.Correction;
 import mosspebble.core.care.SmearTest;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Nudge;
 import mosspebble.core.colour.Palette;
-import mosspebble.core.advice.Correction;
 import mosspebble.core.project.Project;
 import mosspebble.core.sketch.Slot;
+import mosspebble.core.units.Srgb;
 import mosspebble.files.BuiltIn;
 import mosspebble.files.LanternWalk;
+import mosspebble.instruments.SimulatedStripeReader;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.locationtech.jts.geom.Coordinate;
 
 /** Colour, shelf and putting right without a window. */
-class ColourDeskTest {
+class ColourModelTest {
 
     @TempDir
     private Path folder;
@@ -115,8 +117,21 @@ class ColourDeskTest {
     }
 
     @Test
+    void aStandInThatGivesBackWhatTheShelfSaysChangesNothingAndSaysSoOnItsButton() {
+        ShelfModel shelf = new ShelfModel(workbench, new FileWork(workbench, Runnable::run, Runnable::run), new SimulatedStripeReader(5));
+        shelf.paintProperty().set("river");
+        Srgb before = shelf.inHand().orElseThrow().swatch();
+        shelf.readSwatch();
+        assertThat(shelf.inHand().orElseThrow().swatch()).isEqualTo(before);
+        assertThat(workbench.noticeProperty().get()).contains("nothing was measured");
+        shelf.readStripe();
+        assertThat(shelf.inHand().orElseThrow().hidingSpread()).as("stripes of its own are read").isNotEqualTo(0.08);
+        assertThat(shelf.reader().button("Read")).isEqualTo("Read (simulated)");
+    }
+
+    @Test
     void aTableOfPaintsWaitsForTheWordAndTestsAreKeptOnce() throws Exception {
-        ShelfModel shelf = new ShelfModel(workbench, new FileWork(workbench, Runnable::run, Runnable::run));
+        ShelfModel shelf = new ShelfModel(workbench, new FileWork(workbench, Runnable::run, Runnable::run), new SimulatedStripeReader(5));
         Path table = folder.resolve("t.csv");
         Files.writeString(table, "name,kind,colour\nfog,brush paint,#99aabb\n");
         int before = shelf.shelf().paints().size();
