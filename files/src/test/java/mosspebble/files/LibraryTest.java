@@ -25,11 +25,10 @@ import mosspebble.core.finding.Finding;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.project.Project;
 import mosspebble.core.rules.Plans;
-import mosspebble.core.sketch.Support;
 import mosspebble.core.sketch.Designs;
 import mosspebble.core.sketch.Item;
-import mosspebble.core.sketch.LetterSetting;
 import mosspebble.core.sketch.ItemMode;
+import mosspebble.core.sketch.LetterSetting;
 import mosspebble.core.sketch.Motif;
 import mosspebble.core.sketch.OwnFile;
 import mosspebble.core.sketch.Pairs;
@@ -39,6 +38,7 @@ import mosspebble.core.sketch.Repertoire;
 import mosspebble.core.sketch.Sketch;
 import mosspebble.core.sketch.Slot;
 import mosspebble.core.sketch.Subject;
+import mosspebble.core.sketch.Support;
 import mosspebble.core.sketch.Typeface;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.Survey;
@@ -168,7 +168,7 @@ class LibraryTest {
     @Tag("outside") // ISO 128 line widths and ISO 9175-1 nibs, from memory: 0.13 0.18 0.25 0.35 0.5 0.7 1.0 1.4 2.0; the trade adds 0.3 and 2.5 (common practice, no source)
     void thePensOfTheShelfAreNibsThatAreSoldAndTooNarrowIsSaidInTheirTerms() {
         Set<Double> nibs = Set.of(0.13, 0.18, 0.25, 0.3, 0.35, 0.5, 0.7, 1.0, 1.4, 2.0, 2.5);
-        assertThat(LanternWalk.shelf().ofKind(PaintKind.PEN)).extracting(Paint::tip).allSatisfy(tip -> assertThat(nibs).contains(tip.value()));
+        assertThat(LanternWalk.shelf().that(PaintKind.Use.DRAWS)).extracting(Paint::tip).allSatisfy(tip -> assertThat(nibs).contains(tip.value()));
         Subject.Word small = new Subject.Word(List.of("quillbeck"), "serif");
         Project project = Project.begin("p", "P", Stone.cobble()).withSketch(Optional.of(Sketch.of(small, ItemMode.ON_STONE, new Placement(0, 0, 0, 2.5), 0)));
         Palette palette = new Palette(LanternWalk.shelf());

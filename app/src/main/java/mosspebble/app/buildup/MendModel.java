@@ -10,10 +10,10 @@ import javafx.beans.property.SimpleObjectProperty;
 import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
+import mosspebble.core.advice.Correction;
 import mosspebble.core.colour.Lab;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.PaintKind;
-import mosspebble.core.advice.Correction;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.project.Studio;
 import mosspebble.core.stone.Stone;
@@ -88,7 +88,7 @@ public final class MendModel {
     /** The commonest mishap: a slip of the darkest pen, at the middle until something is pointed at. */
     public void slipOfThePen() {
         mishap.set(Correction.Mishap.SLIP);
-        workbench.studio().shelf().ofKind(PaintKind.PEN).stream().min((a, b) -> Double.compare(Lab.of(a.swatch()).l(), Lab.of(b.swatch()).l())).ifPresent(pen -> slipped.set(Mix.of(pen.id())));
+        workbench.studio().shelf().that(PaintKind.Use.DRAWS).stream().min((a, b) -> Double.compare(Lab.of(a.swatch()).l(), Lab.of(b.swatch()).l())).ifPresent(pen -> slipped.set(Mix.of(pen.id())));
         if (place.get() == null) {
             atMiddle();
         }

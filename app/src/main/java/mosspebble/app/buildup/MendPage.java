@@ -105,7 +105,7 @@ final class MendPage extends PageView {
         if (plan != null) {
             plan.steps().stream().filter(o -> o.kind() != Step.Kind.SEAL && o.coat().isPresent()).forEach(o -> looks.putIfAbsent(o.mix().orElseThrow(), o.coat().get().swatch()));
         }
-        shelf.ofKind(PaintKind.PEN).forEach(p -> looks.putIfAbsent(Mix.of(p.id()), p.swatch()));
+        shelf.that(PaintKind.Use.DRAWS).forEach(p -> looks.putIfAbsent(Mix.of(p.id()), p.swatch()));
         colours.getChildren().clear();
         looks.forEach((mix, look) -> {
             String words = shelf.words(mix);

@@ -128,7 +128,7 @@ final class BlendPage extends PageView {
         Lab own = palette.colour(colours.mix(slot).orElseThrow()).map(Palette.Colour::lab).orElse(new Lab(50, 0, 0));
         boolean metal = kind == BlendKind.CRYSTAL;
         boolean dark = kind == BlendKind.HALO;
-        List<Paint> paints = palette.shelf().paints().stream().filter(p -> metal ? p.kind() == PaintKind.METALLIC && !p.hasNib() : kind == BlendKind.GLAZE ? p.kind() == PaintKind.GLAZE || p.kind() == PaintKind.COLOUR_SHIFT : p.kind() == PaintKind.BRUSH).toList();
+        List<Paint> paints = palette.shelf().paints().stream().filter(p -> metal ? p.kind().does(PaintKind.Use.METAL) && !p.hasNib() : kind == BlendKind.GLAZE ? p.kind().does(PaintKind.Use.GLAZES) : p.kind().does(PaintKind.Use.FILLS)).toList();
         return paints.stream().filter(p -> Lab.of(p.swatch()).differenceTo(own) > 12).sorted((a, b) -> Double.compare(rank(a, own, dark), rank(b, own, dark))).map(p -> Mix.of(p.id())).toList();
     }
 
@@ -232,7 +232,7 @@ final class BlendPage extends PageView {
         FlowPane row = new FlowPane(4, 4);
         List<Mix> choices = new ArrayList<>();
         colours.slots().forEach(s -> colours.mix(s).filter(m -> !choices.contains(m) && !s.equals(slot)).ifPresent(choices::add));
-        panel.workbench.studio().shelf().paints().stream().filter(p -> p.kind() != PaintKind.PRIMER && !p.kind().clear() && !p.hasNib()).map(p -> Mix.of(p.id())).filter(m -> !choices.contains(m)).forEach(choices::add);
+        panel.workbench.studio().shelf().paints().stream().filter(p -> !p.kind().does(PaintKind.Use.PRIMES) && !p.kind().clear() && !p.hasNib()).map(p -> Mix.of(p.id())).filter(m -> !choices.contains(m)).forEach(choices::add);
         for (Mix mix : choices) {
             colours.palette().colour(mix).ifPresent(colour -> {
                 String words = panel.workbench.studio().shelf().words(mix);

@@ -85,7 +85,7 @@ final class EdgePage extends PageView {
             p.edge().ground().ifPresent(mixes::add);
             p.edge().bands().forEach(b -> mixes.add(b.mix()));
         });
-        panel.workbench.studio().shelf().paints().stream().filter(p -> p.kind() == PaintKind.BRUSH || p.kind() == PaintKind.PEN || p.kind() == PaintKind.METALLIC).forEach(p -> mixes.add(Mix.of(p.id())));
+        panel.workbench.studio().shelf().paints().stream().filter(p -> p.kind().does(PaintKind.Use.FILLS) || p.kind().does(PaintKind.Use.DRAWS) || p.kind().does(PaintKind.Use.METAL)).forEach(p -> mixes.add(Mix.of(p.id())));
         List<Optional<Mix>> all = new ArrayList<>(List.of(Optional.empty()));
         mixes.forEach(m -> all.add(Optional.of(m)));
         return all;

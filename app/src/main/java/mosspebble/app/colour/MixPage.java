@@ -19,8 +19,8 @@ import mosspebble.app.control.Swatch;
 import mosspebble.app.screen.PageView;
 import mosspebble.app.screen.Panel;
 import mosspebble.core.colour.ColourWords;
-import mosspebble.core.colour.Ladder;
 import mosspebble.core.colour.Lab;
+import mosspebble.core.colour.Ladder;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Nudge;
 import mosspebble.core.colour.Paint;
@@ -233,7 +233,7 @@ final class MixPage extends PageView {
     private void shelf(Slot slot, Palette palette) {
         shelf.getChildren().clear();
         for (Paint paint : palette.shelf().paints()) {
-            if (paint.kind() == PaintKind.PRIMER || paint.kind().clear()) {
+            if (paint.kind().does(PaintKind.Use.PRIMES) || paint.kind().clear()) {
                 continue;
             }
             Button dab = new Button(paint.hasNib() ? Numbers.text(paint.tip().value(), 1) : "");

@@ -230,7 +230,7 @@ public final class ShelfPanel extends Panel {
         title.setWrapText(true);
         title.getStyleClass().add("step-title");
         head.getChildren().addAll(ShelfView.stripe(p), title);
-        for (Paint sealer : workbench.studio().shelf().ofKind(PaintKind.VARNISH)) {
+        for (Paint sealer : workbench.studio().shelf().that(PaintKind.Use.SEALS)) {
             if (!sealer.id().equals(p.id())) {
                 tests.getChildren().add(test(p, sealer));
             }

@@ -11,12 +11,13 @@ import mosspebble.core.coats.FilmMap;
 import mosspebble.core.coats.FilmTable;
 import mosspebble.core.coats.Sheen;
 import mosspebble.core.colour.Mix;
+import mosspebble.core.colour.PaintKind;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.drying.Climate;
 import mosspebble.core.drying.Drying;
-import mosspebble.core.plan.StoneState;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Step;
+import mosspebble.core.plan.StoneState;
 import mosspebble.core.units.Words;
 import mosspebble.core.words.StepWords;
 
@@ -159,7 +160,7 @@ public record Correction(String place, List<Repair> steps) {
             Optional<Mix> mix = step.mix();
             if (coats > MOST_COATS) {
                 say("Even " + MOST_COATS + " coats of " + right.name() + " would not hide it. Lift what slipped first: roll a barely damp swab over it, do not rub.", dry(mix));
-                Optional<Palette.Colour> white = palette.shelf().paints().stream().filter(p -> p.kind() == mosspebble.core.colour.PaintKind.PRIMER || p.kind() == mosspebble.core.colour.PaintKind.BRUSH)
+                Optional<Palette.Colour> white = palette.shelf().paints().stream().filter(p -> p.kind().does(PaintKind.Use.PRIMES) || p.kind().does(PaintKind.Use.FILLS))
                         .map(p -> palette.colour(Mix.of(p.id())).orElseThrow()).max((a, b) -> Double.compare(a.optics().contrastRatio(a.dryUm()) + a.lab().l() / 100, b.optics().contrastRatio(b.dryUm()) + b.lab().l() / 100));
                 if (white.isPresent()) {
                     Coat blocking = new Coat("block", white.get().optics().full().toSrgb(), white.get().optics(), white.get().dryUm(), 0, Sheen.MATT, right.step());

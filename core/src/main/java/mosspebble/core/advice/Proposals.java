@@ -27,7 +27,7 @@ public final class Proposals {
             boolean linesOnly = motif.parts().stream().filter(p -> p.slot().equals(slot.id())).noneMatch(MotifPart::isArea);
             RecipeSearch.nearest(wish, palette, MOST_PARTS, 2).ifPresent(recipe -> colours.put(item.named(slot.id()), recipe.mix()));
             if (linesOnly) {
-                palette.shelf().ofKind(PaintKind.PEN).stream().map(p -> palette.colour(Mix.of(p.id())).orElseThrow())
+                palette.shelf().that(PaintKind.Use.DRAWS).stream().map(p -> palette.colour(Mix.of(p.id())).orElseThrow())
                         .min((a, b) -> Double.compare(a.lab().differenceTo(wish), b.lab().differenceTo(wish)))
                         .ifPresent(pen -> colours.put(item.named(slot.id()), pen.mix()));
             }

@@ -13,8 +13,8 @@ import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.PaintKind;
 import mosspebble.core.colour.Palette;
-import mosspebble.core.plan.StoneState;
 import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.StoneState;
 import mosspebble.core.project.Habits;
 import mosspebble.core.sketch.PlacedDesign;
 import mosspebble.core.sketch.Slot;
@@ -105,7 +105,7 @@ public final class Schemes {
         if (design.isEmpty() || areas.isEmpty()) {
             return List.of();
         }
-        List<Candidate> pens = palette.shelf().ofKind(PaintKind.PEN).stream().map(p -> Candidate.of(palette.colour(Mix.of(p.id())).orElseThrow())).toList();
+        List<Candidate> pens = palette.shelf().that(PaintKind.Use.DRAWS).stream().map(p -> Candidate.of(palette.colour(Mix.of(p.id())).orElseThrow())).toList();
         List<Neighbours.Edge> edges = Neighbours.edges(design.get());
         Optional<Palette.Colour> ground = plan.project().ground().flatMap(palette::colour).filter(g -> plan.project().habits().ground() != Habits.Ground.BARE);
         Srgb behind = ground.map(g -> g.optics().full().toSrgb()).orElse(PaintPlan.bare(plan.survey().stone(), plan.project().habits().outdoors() ? StoneState.SEALED : StoneState.DRY).toSrgb());
@@ -133,7 +133,7 @@ public final class Schemes {
 
     /** Every brush paint, and every two of them in up to four parts. */
     private static List<Candidate> candidates(Palette palette) {
-        List<Paint> paints = palette.shelf().ofKind(PaintKind.BRUSH);
+        List<Paint> paints = palette.shelf().that(PaintKind.Use.FILLS);
         List<Candidate> found = new ArrayList<>();
         for (int a = 0; a < paints.size(); a++) {
             found.add(Candidate.of(palette.colour(Mix.of(paints.get(a).id())).orElseThrow()));

@@ -3,6 +3,7 @@ package mosspebble.core.advice;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import mosspebble.core.area.Shapes;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.PaintKind;
 import mosspebble.core.colour.Shelf;
@@ -11,7 +12,6 @@ import mosspebble.core.sketch.LargestFit;
 import mosspebble.core.sketch.Motif;
 import mosspebble.core.sketch.MotifPart;
 import mosspebble.core.sketch.Role;
-import mosspebble.core.area.Shapes;
 import mosspebble.core.stone.Patch;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.units.Numbers;
@@ -47,7 +47,7 @@ public record Suitability(double score, List<String> reasons) {
         double fill = motif.sitting().convexHull().getArea() * scale * scale / survey.zones().face().getArea();
         reasons.add("fills " + Numbers.text(100 * fill, 0) + " % of the face");
 
-        double finest = shelf.ofKind(PaintKind.PEN).stream().map(Paint::tip).mapToDouble(t -> t.value()).filter(t -> t > 0).min().orElse(0.5);
+        double finest = shelf.that(PaintKind.Use.DRAWS).stream().map(Paint::tip).mapToDouble(t -> t.value()).filter(t -> t > 0).min().orElse(0.5);
         double needed = 2 * finest + survey.stone().texture().pitMm();
         double detail = smallest(motif) * scale;
         double reached = Math.min(1, detail / needed);

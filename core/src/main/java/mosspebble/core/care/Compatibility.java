@@ -22,15 +22,15 @@ public final class Compatibility {
         ALCOHOL_INK_UNDER_A_BRUSHED_VARNISH(p -> p.binder() == Binder.ALCOHOL, Compatibility::sealer, false, Severity.CARE),
         WATER_BASED_PAINT_ON_ALCOHOL_INK(p -> p.binder() == Binder.ALCOHOL, Compatibility::waterborne, false, Severity.NOTE),
         WATER_BASED_OVER_OIL(p -> p.binder() == Binder.OIL, p -> p.binder() == Binder.ACRYLIC, false, Severity.NEVER),
-        ANYTHING_OVER_CRACKLE(p -> p.kind() == PaintKind.CRACKLE, p -> !p.kind().clear(), true, Severity.CARE),
-        SEALER_OVER_CRACKLE(p -> p.kind() == PaintKind.CRACKLE, Compatibility::sealer, true, Severity.NOTE),
+        ANYTHING_OVER_CRACKLE(p -> p.kind().does(PaintKind.Use.CRACKS), p -> !p.kind().clear(), true, Severity.CARE),
+        SEALER_OVER_CRACKLE(p -> p.kind().does(PaintKind.Use.CRACKS), Compatibility::sealer, true, Severity.NOTE),
         PAINT_ON_GEL(p -> p.binder() == Binder.UV_GEL, p -> !p.kind().clear() && p.binder() != Binder.UV_GEL, false, Severity.NEVER),
         SEALER_OVER_GEL(p -> p.binder() == Binder.UV_GEL, Compatibility::sealer, false, Severity.CARE),
         RESIN_OVER_PAINT(Compatibility::waterborne, Compatibility::resin, false, Severity.NOTE),
         RESIN_ON_RESIN(Compatibility::resin, p -> !p.kind().clear(), false, Severity.CARE),
         LACQUER_OVER_FRESH_ACRYLIC(Compatibility::waterborne, p -> p.binder() == Binder.SOLVENT_LACQUER, false, Severity.CARE),
-        MATT_OVER_GLITTER_OR_METAL(p -> p.kind() == PaintKind.GLITTER || p.kind() == PaintKind.METALLIC || p.kind() == PaintKind.COLOUR_SHIFT, p -> sealer(p) && p.finish() == Finish.MATT, false, Severity.NOTE),
-        INK_ON_A_GLOSSY_FILM(p -> p.finish() == Finish.GLOSS && !sealer(p), p -> p.kind() == PaintKind.INK, false, Severity.NOTE);
+        MATT_OVER_GLITTER_OR_METAL(p -> p.kind().does(PaintKind.Use.SPARKLES), p -> sealer(p) && p.finish() == Finish.MATT, false, Severity.NOTE),
+        INK_ON_A_GLOSSY_FILM(p -> p.finish() == Finish.GLOSS && !sealer(p), p -> p.kind().does(PaintKind.Use.INK), false, Severity.NOTE);
 
         private final Predicate<Paint> below;
         private final Predicate<Paint> above;
@@ -65,7 +65,7 @@ public final class Compatibility {
     private Compatibility() {}
 
     private static boolean sealer(Paint paint) {
-        return paint.kind() == PaintKind.VARNISH;
+        return paint.kind().does(PaintKind.Use.SEALS);
     }
 
     private static boolean resin(Paint paint) {

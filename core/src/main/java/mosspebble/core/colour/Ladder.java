@@ -59,7 +59,7 @@ public final class Ladder {
 
     /** Parts of a white or a dark, or of nothing if there is none: the lightest, or darkest, paint that mixes. */
     public static Optional<Paint> end(Palette palette, boolean white) {
-        return palette.shelf().paints().stream().filter(p -> p.kind() == PaintKind.BRUSH)
+        return palette.shelf().paints().stream().filter(p -> p.kind().does(PaintKind.Use.FILLS))
                 .min((p, q) -> Double.compare(Lab.of(q.swatch()).l(), Lab.of(p.swatch()).l()) * (white ? 1 : -1));
     }
 

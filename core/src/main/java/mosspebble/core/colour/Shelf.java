@@ -51,8 +51,9 @@ public record Shelf(List<Paint> paints) {
         return paints.stream().filter(p -> p.id().equals(id)).findFirst();
     }
 
-    public List<Paint> ofKind(PaintKind kind) {
-        return paints.stream().filter(p -> p.kind() == kind).toList();
+    /** The paints that can be used so, in their order. */
+    public List<Paint> that(PaintKind.Use use) {
+        return paints.stream().filter(p -> p.kind().does(use)).toList();
     }
 
     /** A mix in words: "2 white : 1 brick red". A paint no longer on the shelf is named by its id. */

@@ -17,10 +17,10 @@ import mosspebble.core.project.Habits;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Side;
 import mosspebble.core.project.Workshop;
-import mosspebble.core.sketch.Support;
 import mosspebble.core.sketch.Designs;
 import mosspebble.core.sketch.Item;
 import mosspebble.core.sketch.PlacedDesign;
+import mosspebble.core.sketch.Support;
 import mosspebble.core.stone.Survey;
 import org.locationtech.jts.geom.Geometry;
 
@@ -126,7 +126,7 @@ final class FaceWork {
                 big.add(i);
             }
         }
-        List<Palette.Colour> primers = palette.shelf().ofKind(PaintKind.PRIMER).stream().map(p -> palette.colour(Mix.of(p.id())).orElseThrow()).toList();
+        List<Palette.Colour> primers = palette.shelf().that(PaintKind.Use.PRIMES).stream().map(p -> palette.colour(Mix.of(p.id())).orElseThrow()).toList();
         List<Region> bases = big.stream().map(regions::get).toList();
         double[] sizes = big.stream().mapToDouble(i -> areas[i]).toArray();
         double soak = SoakIn.share(survey.stone());

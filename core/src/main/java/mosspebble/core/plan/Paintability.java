@@ -101,7 +101,7 @@ public final class Paintability {
 
     private Optional<Paint> finer(PlacedPart part, double wide) {
         Palette.Colour wanted = colours.get(part.part().slot());
-        return wanted == null ? Optional.empty() : palette.shelf().ofKind(PaintKind.PEN).stream().filter(p -> p.tip().value() > 0 && 2 * p.tip().value() + pitMm <= wide)
+        return wanted == null ? Optional.empty() : palette.shelf().that(PaintKind.Use.DRAWS).stream().filter(p -> p.tip().value() > 0 && 2 * p.tip().value() + pitMm <= wide)
                 .filter(p -> palette.colour(Mix.of(p.id())).orElseThrow().lab().differenceTo(wanted.lab()) < NEARLY)
                 .min(Comparator.comparingDouble(p -> palette.colour(Mix.of(p.id())).orElseThrow().lab().differenceTo(wanted.lab())));
     }

@@ -165,7 +165,7 @@ public final class Planner {
         if (project.habits().seal() == Habits.Seal.NONE) {
             return Optional.empty();
         }
-        List<Paint> all = palette.shelf().ofKind(PaintKind.VARNISH);
+        List<Paint> all = palette.shelf().that(PaintKind.Use.SEALS);
         return all.stream().filter(p -> switch (project.habits().seal()) {
             case RESIN -> p.binder() == Binder.RESIN;
             case MATT -> p.binder() != Binder.RESIN && p.finish() == Finish.MATT;

@@ -248,7 +248,7 @@ final class Regions {
         if (habits.medium() != Habits.Medium.PENS) {
             return colour;
         }
-        return palette.shelf().ofKind(PaintKind.PEN).stream().map(p -> palette.colour(Mix.of(p.id())).orElseThrow()).filter(pen -> pen.lab().differenceTo(colour.lab()) < SAME_AS_PEN)
+        return palette.shelf().that(PaintKind.Use.DRAWS).stream().map(p -> palette.colour(Mix.of(p.id())).orElseThrow()).filter(pen -> pen.lab().differenceTo(colour.lab()) < SAME_AS_PEN)
                 .min((a, b) -> Double.compare(a.lab().differenceTo(colour.lab()), b.lab().differenceTo(colour.lab()))).orElse(colour);
     }
 

@@ -15,7 +15,7 @@ final class HasWhite implements Rule {
 
     @Override
     public List<Finding> look(Bench on) {
-        boolean white = on.palette().shelf().ofKind(PaintKind.BRUSH).stream().anyMatch(p -> Lab.of(p.swatch()).l() > WHITE);
+        boolean white = on.palette().shelf().that(PaintKind.Use.FILLS).stream().anyMatch(p -> Lab.of(p.swatch()).l() > WHITE);
         return white || !on.paintable() ? List.of() : List.of(Finding.of(Code.NO_WHITE, Facts.none()));
     }
 }

@@ -12,9 +12,9 @@ import mosspebble.core.colour.PaintKind;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.finding.Code;
 import mosspebble.core.finding.Finding;
-import mosspebble.core.plan.StoneState;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Planner;
+import mosspebble.core.plan.StoneState;
 import mosspebble.core.units.Facts;
 
 /** Whether the palest paint needs more than two coats on this stone as it will look sealed. */
@@ -29,7 +29,7 @@ final class PaleNeedsPrimer implements Rule {
         if (sealed >= MID_TONE) {
             return List.of();
         }
-        Optional<Palette.Colour> palest = on.palette().shelf().ofKind(PaintKind.BRUSH).stream().max((a, b) -> Double.compare(Lab.of(a.swatch()).l(), Lab.of(b.swatch()).l())).flatMap(p -> on.palette().colour(Mix.of(p.id())));
+        Optional<Palette.Colour> palest = on.palette().shelf().that(PaintKind.Use.FILLS).stream().max((a, b) -> Double.compare(Lab.of(a.swatch()).l(), Lab.of(b.swatch()).l())).flatMap(p -> on.palette().colour(Mix.of(p.id())));
         if (palest.isEmpty()) {
             return List.of();
         }

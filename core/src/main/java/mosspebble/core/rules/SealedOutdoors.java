@@ -19,7 +19,7 @@ final class SealedOutdoors implements Rule {
             return List.of();
         }
         Facts facts = Facts.of("coats", SealAdvice.of(on.survey().stone(), true).coats());
-        boolean none = on.palette().shelf().ofKind(PaintKind.VARNISH).isEmpty();
+        boolean none = on.palette().shelf().that(PaintKind.Use.SEALS).isEmpty();
         return List.of(none ? Finding.of(Code.UNSEALED_OUTDOORS, facts.and("varnish", false)) : Finding.of(Code.UNSEALED_OUTDOORS, facts.and("varnish", true), Remedy.of(Cure.SEAL, p -> p.withHabits(p.habits().with(Habits.Seal.GLOSS)))));
     }
 }

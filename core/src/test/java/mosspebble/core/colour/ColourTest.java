@@ -160,7 +160,7 @@ class ColourTest {
         Palette palette = new Palette(Paints.shelf());
         Lab wish = Lab.of(Srgb.ofHex("#7a8f5a"));
         double best = RecipeSearch.nearest(wish, palette, 5, 2).orElseThrow().difference();
-        List<Paint> brush = palette.shelf().ofKind(PaintKind.BRUSH);
+        List<Paint> brush = palette.shelf().that(PaintKind.Use.FILLS);
 
         for (Paint a : brush) {
             for (Paint b : brush) {

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -13,6 +14,7 @@ import java.util.SplittableRandom;
 import mosspebble.core.Paints;
 import mosspebble.core.Reference;
 import mosspebble.core.supplies.Amounts;
+import mosspebble.core.units.Millilitres;
 import mosspebble.core.units.Srgb;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
@@ -319,5 +321,23 @@ class MixTest {
         assertThat(ColourWords.name(Lab.of(Srgb.ofHex("#f2c21b")))).contains("yellow");
         assertThat(ColourWords.name(Lab.of(Srgb.ofHex("#1f4e9c")))).contains("blue");
         assertThat(ColourWords.name(Lab.of(Srgb.ofHex("#4a3426")))).contains("brown");
+    }
+
+    @Test
+    void everyKindOfPaintSaysWhatItCanDoAndNoMediumIsTakenForAColour() {
+        for (PaintKind kind : PaintKind.values()) {
+            assertThat(Arrays.stream(PaintKind.Use.values()).filter(kind::does)).as("%s can do something", kind).isNotEmpty();
+            if (kind.does(PaintKind.Use.MEDIUM)) {
+                assertThat(Arrays.stream(PaintKind.Use.values()).filter(kind::does)).as("%s is no colour", kind).doesNotContain(PaintKind.Use.FILLS, PaintKind.Use.DRAWS, PaintKind.Use.MIXES, PaintKind.Use.PRIMES, PaintKind.Use.GLAZES);
+            }
+            Paint paint = Paint.usual("some", "some", kind, Srgb.ofHex("#808080"), new Millilitres(9));
+            Shelf shelf = new Shelf(List.of(paint));
+            for (PaintKind.Use use : PaintKind.Use.values()) {
+                assertThat(shelf.that(use)).hasSize(kind.does(use) ? 1 : 0);
+            }
+        }
+        for (PaintKind.Use use : PaintKind.Use.values()) {
+            assertThat(Arrays.stream(PaintKind.values()).filter(kind -> kind.does(use))).as("some kind is taken where one %s", use).isNotEmpty();
+        }
     }
 }
