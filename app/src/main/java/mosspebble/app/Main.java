@@ -32,8 +32,9 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine;
 
 /** The command line: the studio by default, {@code demo}, {@code export}, {@code check}. */
-@Command(name = "pebble", description = "Moss Pebble plans painted stones.", mixinStandardHelpOptions = true, versionProvider = Main.Versions.class,
-        subcommands = {Main.Demo.class, Main.Export.class, Main.Check.class})
+@Command(name = "pebble", description = "Moss Pebble plans painted stones.", mixinStandardHelpOptions = true,
+        versionProvider = Main.Versions.class, subcommands = {
+            Main.Demo.class, Main.Export.class, Main.Check.class})
 public final class Main implements Callable<Integer> {
 
     /** The program's version. */
@@ -67,7 +68,8 @@ public final class Main implements Callable<Integer> {
             }
             String home = System.getenv("MOSS_PEBBLE_HOME");
             String data = System.getenv("XDG_DATA_HOME");
-            Path base = home != null ? Path.of(home) : data != null ? Path.of(data, "moss-pebble") : Path.of(System.getProperty("user.home"), ".local", "share", "moss-pebble");
+            Path base = home != null ? Path.of(home) : data != null ? Path.of(data, "moss-pebble")
+                    : Path.of(System.getProperty("user.home"), ".local", "share", "moss-pebble");
             return base.resolve(demo ? "demo.pebble" : "studio.pebble");
         }
     }
@@ -86,7 +88,8 @@ public final class Main implements Callable<Integer> {
         @Option(names = "--stone", paramLabel = "ID", description = "open with this stone on the cloth")
         private String stone;
 
-        @Option(names = "--deed", paramLabel = "NAME", description = "then do this, by the name it has in the command field; may be repeated")
+        @Option(names = "--deed", paramLabel = "NAME", description = "then do this, by the name it has in the command field; may be "
+                + "repeated")
         private List<String> deeds = List.of();
 
         MossPebbleApp.Wish wish(Path studio, boolean demo) {
@@ -106,11 +109,14 @@ public final class Main implements Callable<Integer> {
     }
 
     static CommandLine commandLine() {
-        return new CommandLine(new Main()).registerConverter(Path.class, new Paths()).setExecutionExceptionHandler((error, command, parsed) -> {
-            Journal.trouble("on the command line", error);
-            command.getErr().println("The program stumbled over something and has ended. Nothing that was kept is lost; the log lies beside the studio.");
-            return 1;
-        });
+        return new CommandLine(new Main()).registerConverter(Path.class, new Paths())
+                .setExecutionExceptionHandler((error, command, parsed) -> {
+                    Journal.trouble("on the command line", error);
+                    command.getErr().println(
+                            "The program stumbled over something and has ended. Nothing that was kept is lost; the log lies beside the "
+                                    + "studio.");
+                    return 1;
+                });
     }
 
     @Override
@@ -175,7 +181,8 @@ public final class Main implements Callable<Integer> {
         public Integer call() {
             return withPlans(place.file(demo), demo, (plan, store) -> {
                 System.out.println(plan.project().name());
-                plan.findings().forEach(f -> System.out.println("  " + f.weight().name().toLowerCase(Locale.ROOT) + ": " + FindingWords.sentence(f)));
+                plan.findings().forEach(
+                        f -> System.out.println("  " + f.weight().name().toLowerCase(Locale.ROOT) + ": " + FindingWords.sentence(f)));
             });
         }
     }
@@ -192,7 +199,8 @@ public final class Main implements Callable<Integer> {
         Repertoire shipped = BuiltIn.repertoire();
         try (StudioStore store = StudioStore.open(file, demo ? () -> LanternWalk.studio(shipped) : LanternWalk::newcomer)) {
             Studio studio = store.studio();
-            Workshop workshop = new Workshop(new Palette(studio.shelf()), OwnFiles.with(shipped, studio.own()), studio.climate(), studio.tests());
+            Workshop workshop = new Workshop(new Palette(studio.shelf()), OwnFiles.with(shipped, studio.own()), studio.climate(),
+                    studio.tests());
             if (studio.projects().isEmpty()) {
                 System.out.println("The studio has no stones yet: " + file);
             }
@@ -200,7 +208,8 @@ public final class Main implements Callable<Integer> {
             for (Project project : studio.projects()) {
                 PaintPlan plan;
                 try {
-                    plan = Plans.plan(project, Survey.of(project.stone()), workshop, new Remembered(), error -> Journal.trouble("planning a thing of a sketch", error));
+                    plan = Plans.plan(project, Survey.of(project.stone()), workshop, new Remembered(),
+                            error -> Journal.trouble("planning a thing of a sketch", error));
                 } catch (RuntimeException e) {
                     Journal.trouble("planning a stone", e);
                     System.err.println(project.name() + " cannot be worked out as it is now, so nothing of it is written.");

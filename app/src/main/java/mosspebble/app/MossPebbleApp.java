@@ -133,7 +133,8 @@ public final class MossPebbleApp extends Application {
         Journal.trouble(where, error);
         Platform.runLater(() -> {
             if (workbench != null) {
-                workbench.tellTrouble("The program stumbled over something. What you decided is kept; if it happens again, undo the last change.");
+                workbench.tellTrouble(
+                        "The program stumbled over something. What you decided is kept; if it happens again, undo the last change.");
             }
         });
     }
@@ -219,7 +220,8 @@ public final class MossPebbleApp extends Application {
                 try {
                     Optional<Path> aside = backups.restore(copy);
                     open(window, asked, opening(wish, file));
-                    aside.ifPresent(old -> workbench.tell("The copy of " + copy.day() + " is back. The studio that stayed closed is now called " + old.getFileName() + "."));
+                    aside.ifPresent(old -> workbench.tell("The copy of " + copy.day()
+                            + " is back. The studio that stayed closed is now called " + old.getFileName() + "."));
                 } catch (FileTrouble e) {
                     trouble(window, asked, e);
                 }
@@ -273,7 +275,8 @@ public final class MossPebbleApp extends Application {
     private void keepWatch(Path asked) {
         Path file = store.file();
         if (!Instead.of(asked).equals(asked)) {
-            workbench.tell(asked.getFileName() + " stays closed, since it could not be opened; this is " + file.getFileName() + ", begun in its place. \"Try " + asked.getFileName() + " again\" is under Do …");
+            workbench.tell(asked.getFileName() + " stays closed, since it could not be opened; this is " + file.getFileName()
+                    + ", begun in its place. \"Try " + asked.getFileName() + " again\" is under Do …");
             shell.offer("Try " + asked.getFileName() + " again", () -> {
                 try {
                     Instead.forget(asked);
@@ -314,10 +317,13 @@ public final class MossPebbleApp extends Application {
     }
 
     private Shell scene() {
-        desk = new PlanWorker(BuiltIn::repertoire, Platform::runLater, error -> workbench.tellTrouble("Something could not be worked out: the program stumbled over it. What you decided is kept."));
+        desk = new PlanWorker(BuiltIn::repertoire, Platform::runLater, error -> workbench
+                .tellTrouble("Something could not be worked out: the program stumbled over it. What you decided is kept."));
         Results show = new Results(workbench, desk);
-        Shell shell = new Shell(workbench, show, desk, house(), new SimulatedClimateProbe(7), new SimulatedBenchCamera(MossPebbleApp::bench),
-                new SimulatedKitchenScale(11, () -> show.plan() == null ? new Grams(0) : lying(show.plan().survey())), new SimulatedStripeReader(5));
+        Shell shell = new Shell(workbench, show, desk, house(), new SimulatedClimateProbe(7),
+                new SimulatedBenchCamera(MossPebbleApp::bench),
+                new SimulatedKitchenScale(11, () -> show.plan() == null ? new Grams(0) : lying(show.plan().survey())),
+                new SimulatedStripeReader(5));
         shell.getStylesheets().add(MossPebbleApp.class.getResource("mosspebble.css").toExternalForm());
         shell.getProperties().put(Results.class, show);
         shell.getProperties().put(Workbench.class, workbench);

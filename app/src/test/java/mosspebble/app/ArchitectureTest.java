@@ -16,50 +16,63 @@ import org.junit.jupiter.api.Test;
 /** The arrows on the napkin: app to files and instruments to core, and in core each stage looks back only. */
 class ArchitectureTest {
 
-    private static final JavaClasses OURS = new ClassFileImporter().withImportOption(new ImportOption.DoNotIncludeTests()).importPackages("mosspebble");
+    private static final JavaClasses OURS = new ClassFileImporter().withImportOption(new ImportOption.DoNotIncludeTests())
+            .importPackages("mosspebble");
 
     @Test
     void stagesLookBack() {
-        looksBackOnly("mosspebble.core", "units", "area", "stone", "sketch", "colour", "blend", "photo", "coats", "drying", "timetable", "supplies", "care", "project", "finding", "plan", "rules", "words", "advice", "picture");
+        looksBackOnly("mosspebble.core", "units", "area", "stone", "sketch", "colour", "blend", "photo", "coats", "drying", "timetable",
+                "supplies", "care", "project", "finding", "plan", "rules", "words", "advice", "picture");
     }
 
     @Test
     void theWindowIsBuiltFromTheControlsUp() {
-        looksBackOnly("mosspebble.app", "control", "model", "cloth", "screen", "stone", "sketch", "library", "colour", "shelf", "buildup", "compare", "sitting", "finish", "photo", "basket", "shell");
+        looksBackOnly("mosspebble.app", "control", "model", "cloth", "screen", "stone", "sketch", "library", "colour", "shelf", "buildup",
+                "compare", "sitting", "finish", "photo", "basket", "shell");
     }
 
     private static void looksBackOnly(String parent, String... order) {
         String[] all = Arrays.stream(order).map(name -> parent + "." + name + "..").toArray(String[]::new);
         classes().that().resideInAPackage(parent + ".*..").should().resideInAnyPackage(all).check(OURS);
         for (int i = 0; i < all.length - 1; i++) {
-            noClasses().that().resideInAPackage(all[i]).should().dependOnClassesThat().resideInAnyPackage(Arrays.copyOfRange(all, i + 1, all.length)).check(OURS);
+            noClasses().that().resideInAPackage(all[i]).should().dependOnClassesThat()
+                    .resideInAnyPackage(Arrays.copyOfRange(all, i + 1, all.length)).check(OURS);
         }
     }
 
     @Test
     void coreKnowsNoInterfaceNoFileNoNetworkNoClock() {
         noClasses().that().resideInAPackage("mosspebble.core..").should().dependOnClassesThat()
-                .resideInAnyPackage("javafx..", "java.awt..", "javax.swing..", "java.io..", "java.nio.file..", "java.net..", "java.sql..", "mosspebble.files..", "mosspebble.app..",
-                        "mosspebble.instruments..").check(OURS);
+                .resideInAnyPackage("javafx..", "java.awt..", "javax.swing..", "java.io..", "java.nio.file..", "java.net..", "java.sql..",
+                        "mosspebble.files..", "mosspebble.app..",
+                        "mosspebble.instruments..")
+                .check(OURS);
         noClasses().that().resideInAPackage("mosspebble.core..").should().callMethodWhere(
-                DescribedPredicate.describe("reads the clock", call -> call.getName().equals("now") || call.getName().equals("currentTimeMillis")
-                        || call.getName().equals("nanoTime"))).check(OURS);
-        fields().that().areDeclaredInClassesThat().resideInAPackage("mosspebble.core..").and().haveModifier(STATIC).should().haveModifier(FINAL).check(OURS);
+                DescribedPredicate.describe("reads the clock",
+                        call -> call.getName().equals("now") || call.getName().equals("currentTimeMillis")
+                                || call.getName().equals("nanoTime")))
+                .check(OURS);
+        fields().that().areDeclaredInClassesThat().resideInAPackage("mosspebble.core..").and().haveModifier(STATIC).should()
+                .haveModifier(FINAL).check(OURS);
     }
 
     @Test
     void filesAndInstrumentsKnowOnlyCore() {
-        noClasses().that().resideInAPackage("mosspebble.files..").should().dependOnClassesThat().resideInAnyPackage("mosspebble.app..", "mosspebble.instruments..", "javafx..").check(OURS);
-        noClasses().that().resideInAPackage("mosspebble.instruments..").should().dependOnClassesThat().resideInAnyPackage("mosspebble.app..", "mosspebble.files..", "javafx..").check(OURS);
+        noClasses().that().resideInAPackage("mosspebble.files..").should().dependOnClassesThat()
+                .resideInAnyPackage("mosspebble.app..", "mosspebble.instruments..", "javafx..").check(OURS);
+        noClasses().that().resideInAPackage("mosspebble.instruments..").should().dependOnClassesThat()
+                .resideInAnyPackage("mosspebble.app..", "mosspebble.files..", "javafx..").check(OURS);
     }
 
     @Test
     void screensKnowInstrumentsOnlyByTheirInterfaces() {
-        noClasses().that().resideInAPackage("mosspebble.app.*..").should().dependOnClassesThat().haveSimpleNameStartingWith("Simulated").check(OURS);
+        noClasses().that().resideInAPackage("mosspebble.app.*..").should().dependOnClassesThat().haveSimpleNameStartingWith("Simulated")
+                .check(OURS);
     }
 
     @Test
     void viewModelsKnowNoNodes() {
-        noClasses().that().resideInAPackage("mosspebble.app.model..").should().dependOnClassesThat().resideInAnyPackage("javafx.scene..", "javafx.stage..", "mosspebble.app.shell..").check(OURS);
+        noClasses().that().resideInAPackage("mosspebble.app.model..").should().dependOnClassesThat()
+                .resideInAnyPackage("javafx.scene..", "javafx.stage..", "mosspebble.app.shell..").check(OURS);
     }
 }

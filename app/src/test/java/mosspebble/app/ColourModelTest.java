@@ -36,7 +36,7 @@ class ColourModelTest {
     @TempDir
     private Path folder;
 
-    private final Workbench workbench = new Workbench(LanternWalk.studio(BuiltIn.repertoire()), (studio, title) -> { });
+    private final Workbench workbench = new Workbench(LanternWalk.studio(BuiltIn.repertoire()), (studio, title) -> {});
 
     private interface Use {
         void of(PlanWorker desk, Results show, ColourModel colours) throws Exception;
@@ -88,7 +88,8 @@ class ColourModelTest {
     @Test
     void aPlaceOnTheStoneTakesItsColourInHand() throws Exception {
         with((desk, show, colours) -> {
-            Coordinate eye = show.plan().design().orElseThrow().parts().stream().filter(p -> p.part().slot().equals("beak")).findFirst().orElseThrow().drawn().getCentroid().getCoordinate();
+            Coordinate eye = show.plan().design().orElseThrow().parts().stream().filter(p -> p.part().slot().equals("beak")).findFirst()
+                    .orElseThrow().drawn().getCentroid().getCoordinate();
             colours.pick(eye.x, eye.y);
             assertThat(colours.slotProperty().get()).isEqualTo("beak");
             colours.pick(500, 500);

@@ -39,7 +39,10 @@ import org.testfx.api.FxRobot;
 import org.testfx.api.FxToolkit;
 import org.testfx.util.WaitForAsyncUtils;
 
-/** The window over a disk that can be told to refuse, and over work with files that can be told to last: what stays in hand is seen, kept and not closed over. */
+/**
+ * The window over a disk that can be told to refuse, and over work with files that can be told to last: what stays in hand is seen, kept
+ * and not closed over.
+ */
 class HandTest {
 
     private static final Studio DEMO = LanternWalk.studio(BuiltIn.repertoire());
@@ -69,7 +72,9 @@ class HandTest {
         robot.interact(() -> {
             desk = new PlanWorker(BuiltIn::repertoire, Platform::runLater, error -> workbench.tellTrouble("failed"));
             Results show = new Results(workbench, desk);
-            shell = new Shell(workbench, show, desk, house(), new SimulatedClimateProbe(1), new SimulatedBenchCamera(shot -> BenchScene.varied(shot, 800, 600)), new SimulatedKitchenScale(1, () -> new Grams(100)), new SimulatedStripeReader(5));
+            shell = new Shell(workbench, show, desk, house(), new SimulatedClimateProbe(1),
+                    new SimulatedBenchCamera(shot -> BenchScene.varied(shot, 800, 600)), new SimulatedKitchenScale(1, () -> new Grams(100)),
+                    new SimulatedStripeReader(5));
             shell.getStylesheets().add(MossPebbleApp.class.getResource("mosspebble.css").toExternalForm());
             stage.setScene(new Scene(shell, 1280, 800));
             stage.show();
@@ -140,7 +145,8 @@ class HandTest {
         full.set(true);
         robot.interact(() -> workbench.edit("Turn", p -> p.withStone(p.stone().withWayUp(90))));
         until(() -> seen("#unkept"));
-        assertThat(robot.lookup("#unkept").queryLabeled().getText()).contains("\"Turn\" is not kept yet: the disk is full").contains("Make room on the disk.");
+        assertThat(robot.lookup("#unkept").queryLabeled().getText()).contains("\"Turn\" is not kept yet: the disk is full")
+                .contains("Make room on the disk.");
         assertThat(kept.get()).isEqualTo(DEMO);
         assertThat(workbench.shown().orElseThrow().stone().wayUp()).isEqualTo(90);
 
@@ -230,11 +236,14 @@ class HandTest {
         robot.clickOn("#width").push(KeyCode.CONTROL, KeyCode.A).write("wide", 0).type(KeyCode.ENTER);
         until(() -> seen("#width-problem"));
         assertThat(robot.lookup("#width-problem").queryLabeled().getWidth()).isGreaterThan(200);
-        robot.interact(() -> workbench.edit("Name", p -> p.withName("W".repeat(80), "by the gate, where the lane turns down to the water and the old wall ends")));
+        robot.interact(() -> workbench.edit("Name",
+                p -> p.withName("W".repeat(80), "by the gate, where the lane turns down to the water and the old wall ends")));
         WaitForAsyncUtils.waitForFxEvents(2);
-        assertThat(robot.lookup("#find").queryButton().getWidth()).isGreaterThanOrEqualTo(robot.lookup("#find").queryButton().prefWidth(-1) - 1);
+        assertThat(robot.lookup("#find").queryButton().getWidth())
+                .isGreaterThanOrEqualTo(robot.lookup("#find").queryButton().prefWidth(-1) - 1);
         assertThat(robot.lookup("#undo").queryButton().getWidth()).isGreaterThan(80);
-        assertThat(robot.lookup("#find").queryButton().localToScene(robot.lookup("#find").queryButton().getBoundsInLocal()).getMaxX()).isLessThan(1280);
+        assertThat(robot.lookup("#find").queryButton().localToScene(robot.lookup("#find").queryButton().getBoundsInLocal()).getMaxX())
+                .isLessThan(1280);
     }
 
     @Test
@@ -250,7 +259,8 @@ class HandTest {
     @Test
     void aFileOfOnesOwnCanBeTakenOutAgain() throws Exception {
         robot.interact(() -> {
-            workbench.editStudio("Bring Kite", s -> s.plus(new mosspebble.core.sketch.OwnFile(mosspebble.core.sketch.OwnFile.Kind.MOTIF, "own-kite", "Kite", "<svg/>")));
+            workbench.editStudio("Bring Kite", s -> s
+                    .plus(new mosspebble.core.sketch.OwnFile(mosspebble.core.sketch.OwnFile.Kind.MOTIF, "own-kite", "Kite", "<svg/>")));
             shell.perform("Sketch: add something from the library");
         });
         until(() -> seen("#subject-own-kite"));

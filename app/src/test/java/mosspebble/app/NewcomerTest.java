@@ -102,7 +102,8 @@ class NewcomerTest {
             app.click("#first-stone");
             app.settled();
             Project before = app.plan().project();
-            for (String[] wrong : List.of(new String[] {"-3", "8 to 600 mm"}, new String[] {"abc", "not understood"}, new String[] {"9999 mm", "8 to 600 mm"}, new String[] {"", "Nothing was typed"})) {
+            for (String[] wrong : List.of(new String[] {"-3", "8 to 600 mm"}, new String[] {"abc", "not understood"},
+                    new String[] {"9999 mm", "8 to 600 mm"}, new String[] {"", "Nothing was typed"})) {
                 app.type("#length", wrong[0]);
 
                 assertThat(app.text("#length-problem")).as("answer to \"%s\"", wrong[0]).contains(wrong[1]);

@@ -66,7 +66,8 @@ class PaintStageTest {
             assertThat(off).isLessThan(3);
             app.click("#nudge-lighter");
             app.until("a lighter one", () -> !app.plan().project().colours().get("belly").equals(taken));
-            assertThat(palette.colour(app.plan().project().colours().get("belly")).orElseThrow().lab().l()).isGreaterThan(palette.colour(taken).orElseThrow().lab().l());
+            assertThat(palette.colour(app.plan().project().colours().get("belly")).orElseThrow().lab().l())
+                    .isGreaterThan(palette.colour(taken).orElseThrow().lab().l());
             app.keys(KeyCode.CONTROL, KeyCode.Z);
             app.until("undone", () -> app.plan().project().colours().get("belly").equals(taken));
             app.keys(KeyCode.CONTROL, KeyCode.Z);
@@ -74,7 +75,8 @@ class PaintStageTest {
             app.settled();
             assertThat(app.text("#amounts")).contains("ml");
             app.type("#wish", "#00e5ff");
-            app.until("an answer for what no paint reaches", () -> app.present("#proposals") && app.robot.lookup("#proposals .label").queryAll().stream().anyMatch(n -> n.toString().contains("No mix of this shelf reaches")));
+            app.until("an answer for what no paint reaches", () -> app.present("#proposals") && app.robot.lookup("#proposals .label")
+                    .queryAll().stream().anyMatch(n -> n.toString().contains("No mix of this shelf reaches")));
             app.click("#closer");
             app.until("what to buy", () -> app.present("#purchase") && app.text("#purchase").startsWith("Buy "));
 
@@ -86,7 +88,8 @@ class PaintStageTest {
             assertThat(app.plan().design().orElseThrow().slots()).extracting(Slot::title).contains(app.text("#slot-title"));
             app.click("#slot-belly");
             app.click("#colour-beside");
-            app.until("how neighbours stand beside each other", () -> app.present("#beside-sum") && app.text("#beside-sum").matches("Every colour stands out.*|.*would vanish.*"));
+            app.until("how neighbours stand beside each other",
+                    () -> app.present("#beside-sum") && app.text("#beside-sum").matches("Every colour stands out.*|.*would vanish.*"));
             app.click("#colour-palettes");
             app.until("palettes", () -> app.present("#palette-dusk"));
             app.click("#palette-dusk");
@@ -115,17 +118,21 @@ class PaintStageTest {
             app.keys(KeyCode.ESCAPE);
 
             Path table = folder.resolve("mine.csv");
-            Files.writeString(table, "name,kind,colour,left\nfog blue,brush paint,#8fa3b5,30 ml\nstraw yellow,brush paint,#f0c62e,12\nbroken,brush paint,blue,3\n");
+            Files.writeString(table,
+                    "name,kind,colour,left\nfog blue,brush paint,#8fa3b5,30 ml\nstraw yellow,brush paint,#f0c62e,12\nbroken,brush "
+                            + "paint,blue,3\n");
             app.type("#shelf-search", table.toString());
             app.until("what the table holds", () -> app.present("#brought"));
-            assertThat(app.robot.lookup("#brought .problem").queryAllAs(Label.class)).anyMatch(l -> l.getText().contains("Row 4") && l.getText().contains("no colour"));
+            assertThat(app.robot.lookup("#brought .problem").queryAllAs(Label.class))
+                    .anyMatch(l -> l.getText().contains("Row 4") && l.getText().contains("no colour"));
             app.click("#brought-take");
             app.until("the new paint", () -> app.present("#shelf-fog-blue"));
         }
         Studio studio = saved();
         Paint kept = studio.shelf().find("yellow").orElseThrow();
         assertThat(kept.left().value()).as("from the table").isEqualTo(12);
-        assertThat(studio.shelf().paints().stream().filter(p -> p.name().equals("straw yellow")).toList()).as("replaced, not doubled").hasSize(1);
+        assertThat(studio.shelf().paints().stream().filter(p -> p.name().equals("straw yellow")).toList()).as("replaced, not doubled")
+                .hasSize(1);
         assertThat(studio.tests()).contains(new SmearTest("yellow", "varnish", SmearTest.Outcome.SMEARS, ""));
     }
 
@@ -211,7 +218,8 @@ class PaintStageTest {
             app.until("said", () -> app.plan().findings().stream().anyMatch(f -> f.code() == Code.ORDER_BROKEN));
             assertThat(index(app, key)).isLessThan(outline);
             app.click("#order-back");
-            app.until("the planner's order", () -> app.plan().project().order().isEmpty() && app.plan().findings().stream().noneMatch(f -> f.code() == Code.ORDER_BROKEN));
+            app.until("the planner's order", () -> app.plan().project().order().isEmpty()
+                    && app.plan().findings().stream().noneMatch(f -> f.code() == Code.ORDER_BROKEN));
         }
     }
 
@@ -251,7 +259,8 @@ class PaintStageTest {
             for (int i = 0; i < 3; i++) {
                 app.keys(KeyCode.SHIFT, KeyCode.DOWN);
             }
-            app.until("another place, by keys alone", () -> app.text("#mend-place").startsWith("At ") && !app.text("#mend-place").equals(withMouse));
+            app.until("another place, by keys alone",
+                    () -> app.text("#mend-place").startsWith("At ") && !app.text("#mend-place").equals(withMouse));
             app.click("#mishap-smudge");
             assertThat(app.present("#mend-colours")).isFalse();
         }

@@ -27,7 +27,7 @@ class PhotoModelTest {
     @TempDir
     private Path folder;
 
-    private final Workbench workbench = new Workbench(LanternWalk.newcomer(), (studio, title) -> { });
+    private final Workbench workbench = new Workbench(LanternWalk.newcomer(), (studio, title) -> {});
 
     private interface Use {
         void of(PhotoModel photos) throws Exception;
@@ -71,7 +71,8 @@ class PhotoModelTest {
         with(shot -> BenchScene.varied(309, 1200, 900).withCard(false, 0), photos -> {
             photos.take();
             until(() -> photos.sightProperty().get() != null);
-            assertThat(photos.sightProperty().get().reading().findings()).extracting(PhotoFinding::kind).containsExactly(PhotoFinding.Kind.NO_CARD);
+            assertThat(photos.sightProperty().get().reading().findings()).extracting(PhotoFinding::kind)
+                    .containsExactly(PhotoFinding.Kind.NO_CARD);
             assertThat(photos.toBasket()).as("nothing to take").isFalse();
 
             photos.markingProperty().set(PhotoModel.Marking.DISTANCE);

@@ -18,10 +18,14 @@ import org.objectweb.asm.Handle;
 import org.objectweb.asm.MethodVisitor;
 import org.objectweb.asm.Opcodes;
 
-/** Prose is never data: whoever plans, judges or lays paint holds no sentence; they all stand in {@code words}. What a constructor says when it refuses stays where it is, and the names of the ways to lay a colour. */
+/**
+ * Prose is never data: whoever plans, judges or lays paint holds no sentence; they all stand in {@code words}. What a constructor says when
+ * it refuses stays where it is, and the names of the ways to lay a colour.
+ */
 class ProseTest {
 
-    private static final List<String> SPEECHLESS = List.of("area", "blend", "care", "coats", "drying", "timetable", "supplies", "finding", "plan", "rules");
+    private static final List<String> SPEECHLESS = List.of("area", "blend", "care", "coats", "drying", "timetable", "supplies", "finding",
+            "plan", "rules");
 
     @Test
     void noSentenceStandsOutsideTheWords() throws Exception {
@@ -39,7 +43,8 @@ class ProseTest {
         assertThat(read).isGreaterThan(100);
         assertThat(found).isEmpty();
         try (Stream<Path> words = Files.list(folder(classes, "words"))) {
-            assertThat(words.filter(f -> f.toString().endsWith(".class")).flatMap(f -> sentences(f).stream()).count()).as("the scan does find sentences where they are").isGreaterThan(80);
+            assertThat(words.filter(f -> f.toString().endsWith(".class")).flatMap(f -> sentences(f).stream()).count())
+                    .as("the scan does find sentences where they are").isGreaterThan(80);
         }
     }
 

@@ -75,7 +75,8 @@ class ScreensTest {
             app.until("the sheets", () -> app.text("#export-done").startsWith("Written"));
         }
         try (PDDocument sheets = Loader.loadPDF(folder.resolve("sheets/snail-with-post-sheets.pdf").toFile())) {
-            assertThat(new PDFTextStripper().getText(sheets)).contains("Front. Guide at true size", "Back. Guide at true size", "Pencil the design on the back", "the band round the edge", "Turn it and seal the front");
+            assertThat(new PDFTextStripper().getText(sheets)).contains("Front. Guide at true size", "Back. Guide at true size",
+                    "Pencil the design on the back", "the band round the edge", "Turn it and seal the front");
         }
     }
 
@@ -86,7 +87,8 @@ class ScreensTest {
             List<Action> actions = new ArrayList<>();
             app.robot.interact(() -> actions.addAll(shell(app).actions()));
             assertThat(actions).hasSizeGreaterThan(70).extracting(a -> a.name().toLowerCase(java.util.Locale.ROOT)).doesNotHaveDuplicates();
-            assertThat(actions.stream().map(Action::key).filter(k -> !k.isEmpty())).as("one key, one action").doesNotHaveDuplicates().allMatch(k -> k.matches("(Ctrl )?(Shift )?([A-Z0-9/.,?]|Delete|Escape)"));
+            assertThat(actions.stream().map(Action::key).filter(k -> !k.isEmpty())).as("one key, one action").doesNotHaveDuplicates()
+                    .allMatch(k -> k.matches("(Ctrl )?(Shift )?([A-Z0-9/.,?]|Delete|Escape)"));
             assertThat(actions).allMatch(a -> a.isFoundBy(a.name()) && a.synonyms().stream().allMatch(a::isFoundBy));
             for (Action action : actions) {
                 if (action.name().startsWith("Save a ") || action.name().equals("Take this stone off the cloth")) {
@@ -107,15 +109,18 @@ class ScreensTest {
             app.robot.interact(() -> app.find("#cloth").requestFocus());
             app.keys(KeyCode.F1);
             app.until("the help", () -> app.present("#help"));
-            List<String> shown = app.robot.lookup(n -> n instanceof Label && n.getStyleClass().contains("key")).queryAll().stream().map(n -> ((Label) n).getText()).toList();
+            List<String> shown = app.robot.lookup(n -> n instanceof Label && n.getStyleClass().contains("key")).queryAll().stream()
+                    .map(n -> ((Label) n).getText()).toList();
             List<Action> keyed = actions.stream().filter(a -> !a.key().isEmpty()).toList();
             assertThat(shown).containsExactlyInAnyOrderElementsOf(keyed.stream().map(Action::key).toList());
             app.keys(KeyCode.N);
-            assertThat(workbench(app).studio().projects().size()).as("no key acts below the help").isEqualTo(app.robot.from(app.scene().getRoot()).lookup(".tray-stone").queryAll().size());
+            assertThat(workbench(app).studio().projects().size()).as("no key acts below the help")
+                    .isEqualTo(app.robot.from(app.scene().getRoot()).lookup(".tray-stone").queryAll().size());
             app.keys(KeyCode.ESCAPE);
             app.until("closed", () -> !app.present("#help"));
             List<String> guide = Files.readAllLines(Path.of("..", "docs", "guide.md"));
-            assertThat(guide).as("the guide's list of keys is that of the table").containsSubsequence(keyed.stream().map(a -> "| " + a.key() + " | " + a.name() + " |").toList());
+            assertThat(guide).as("the guide's list of keys is that of the table")
+                    .containsSubsequence(keyed.stream().map(a -> "| " + a.key() + " | " + a.name() + " |").toList());
         }
     }
 

@@ -76,8 +76,10 @@ class SketchStageTest {
             app.robot.drag("#cloth").moveBy(0, 26).drop();
             app.until("it was dragged", () -> item(app, 1).placement().y() > before + 3);
             app.settled();
-            assertThat(items(app).get(1).silhouette().intersects(items(app).get(0).silhouette())).as("the second word lies over the first").isTrue();
-            assertThat(item(app, 1).subject()).isInstanceOfSatisfying(Subject.Word.class, w -> assertThat(w.typeface()).isEqualTo("script"));
+            assertThat(items(app).get(1).silhouette().intersects(items(app).get(0).silhouette())).as("the second word lies over the first")
+                    .isTrue();
+            assertThat(item(app, 1).subject()).isInstanceOfSatisfying(Subject.Word.class,
+                    w -> assertThat(w.typeface()).isEqualTo("script"));
             assertThat(app.plan().steps()).isNotEmpty();
         }
     }
@@ -100,8 +102,10 @@ class SketchStageTest {
             Geometry behind = items(app).get(0).silhouette();
             assertThat(front.intersection(behind).getArea()).as("they overlap").isGreaterThan(5);
             Geometry inner = front.buffer(-0.3);
-            double own = items(app).get(1).parts().stream().mapToDouble(p -> (p.part().isArea() ? p.drawn().getBoundary() : p.drawn()).intersection(inner).getLength()).sum();
-            double drawn = app.plan().design().orElseThrow().pencilLines().stream().mapToDouble(l -> l.intersection(inner).getLength()).sum();
+            double own = items(app).get(1).parts().stream()
+                    .mapToDouble(p -> (p.part().isArea() ? p.drawn().getBoundary() : p.drawn()).intersection(inner).getLength()).sum();
+            double drawn = app.plan().design().orElseThrow().pencilLines().stream().mapToDouble(l -> l.intersection(inner).getLength())
+                    .sum();
             assertThat(drawn).as("pencil inside the front thing is its own").isLessThanOrEqualTo(own + 1e-6);
             app.click("#thing-back");
             app.until("it went behind", () -> items(app).get(0).motif().id().equals("toadstool"));
@@ -135,7 +139,8 @@ class SketchStageTest {
             Geometry dots = ring.parts().get(0).drawn();
             assertThat(dots.getNumGeometries()).isEqualTo(24);
             noStop(app);
-            assertThat(app.plan().steps()).as("dots are set with an end made for them").anySatisfy(o -> assertThat(StepWords.tool(o)).contains("reloaded for every dot"));
+            assertThat(app.plan().steps()).as("dots are set with an end made for them")
+                    .anySatisfy(o -> assertThat(StepWords.tool(o)).contains("reloaded for every dot"));
         }
     }
 
@@ -153,8 +158,10 @@ class SketchStageTest {
             assertThat(item(app, 0).manner()).isEqualTo(ItemMode.WEARING);
             Geometry face = app.plan().survey().zones().paintable();
             assertThat(items(app).get(0).silhouette().getArea() / face.getArea()).as("the stone is the bear").isCloseTo(1, within(0.06));
-            assertThat(app.plan().findings()).as("the kidney pulls the ears apart").anySatisfy(f -> assertThat(FindingWords.sentence(f)).contains("larger than the"));
-            app.plan().findings().stream().filter(f -> f.code() == Code.UNEQUAL_PAIR).findFirst().flatMap(Finding::remedy).ifPresent(r -> assertThat(r.cure()).isEqualTo(Finding.Cure.EQUAL_PAIRS));
+            assertThat(app.plan().findings()).as("the kidney pulls the ears apart")
+                    .anySatisfy(f -> assertThat(FindingWords.sentence(f)).contains("larger than the"));
+            app.plan().findings().stream().filter(f -> f.code() == Code.UNEQUAL_PAIR).findFirst().flatMap(Finding::remedy)
+                    .ifPresent(r -> assertThat(r.cure()).isEqualTo(Finding.Cure.EQUAL_PAIRS));
             app.keys(KeyCode.CONTROL, KeyCode.Z);
             app.until("undone", () -> app.plan().project().sketch().isEmpty());
         }
@@ -213,7 +220,8 @@ class SketchStageTest {
             app.until("the point moved", () -> !((Subject.Stroke) item(app, 0).subject()).points().equals(stroke.points()));
             app.settled();
             Subject.Stroke moved = (Subject.Stroke) item(app, 0).subject();
-            assertThat(corner(app, moved, 0).distance(new Coordinate(first.x - 20 / scale, first.y - 20 / scale))).as("it went with the hand").isLessThan(0.4);
+            assertThat(corner(app, moved, 0).distance(new Coordinate(first.x - 20 / scale, first.y - 20 / scale)))
+                    .as("it went with the hand").isLessThan(0.4);
             assertThat(corner(app, moved, moved.points().size() / 2 - 1).distance(last)).as("the others stay").isLessThan(0.05);
             app.keys(KeyCode.CONTROL, KeyCode.Z);
             app.until("undone", () -> ((Subject.Stroke) item(app, 0).subject()).points().equals(stroke.points()));
@@ -247,7 +255,8 @@ class SketchStageTest {
             assertThat(app.plan().project().sketch().orElseThrow().together("")).as("one group").hasSize(3);
             for (int i = 0; i < 3; i++) {
                 for (int k = i + 1; k < 3; k++) {
-                    assertThat(items(app).get(i).silhouette().intersects(items(app).get(k).silhouette())).as("%d and %d keep apart", i, k).isFalse();
+                    assertThat(items(app).get(i).silhouette().intersects(items(app).get(k).silhouette())).as("%d and %d keep apart", i, k)
+                            .isFalse();
                 }
             }
             double other = item(app, 1).placement().x();
@@ -272,17 +281,21 @@ class SketchStageTest {
 
     @Test
     void filesOfOnesOwnAreReadCheckedAndKept() throws Exception {
-        Path good = Files.writeString(folder.resolve("kite.svg"), """
-                <svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 100" data-motif="kite" data-title="Kite" data-slots="sail: Sail: #a8352e">
-                  <path data-part="sail" data-slot="sail" data-outline="yes" d="M50 5 L85 45 L50 80 L15 45 Z"/></svg>""", StandardCharsets.UTF_8);
-        Path hostile = Files.writeString(folder.resolve("bad.svg"), "<!DOCTYPE svg [<!ENTITY x SYSTEM \"file:///etc/passwd\">]><svg>&x;</svg>", StandardCharsets.UTF_8);
+        Path good = Files.writeString(folder.resolve("kite.svg"),
+                """
+                        <svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 100" data-motif="kite" data-title="Kite" data-slots="sail: Sail: #a8352e">
+                          <path data-part="sail" data-slot="sail" data-outline="yes" d="M50 5 L85 45 L50 80 L15 45 Z"/></svg>""",
+                StandardCharsets.UTF_8);
+        Path hostile = Files.writeString(folder.resolve("bad.svg"),
+                "<!DOCTYPE svg [<!ENTITY x SYSTEM \"file:///etc/passwd\">]><svg>&x;</svg>", StandardCharsets.UTF_8);
         Path noFont = Files.writeString(folder.resolve("letters.ttf"), "this is a letter to my aunt", StandardCharsets.UTF_8);
         Path studio = folder.resolve("s.pebble");
         try (Driver app = new Driver(studio, false)) {
             app.click("#first-stone");
             app.settled();
             app.keys(KeyCode.DIGIT2);
-            for (Object[] wrong : new Object[][] {{hostile, "bad.svg"}, {noFont, "not a font"}, {folder.resolve("gone.svg"), "no such file"}}) {
+            for (Object[] wrong : new Object[][] {{hostile, "bad.svg"}, {noFont, "not a font"},
+                {folder.resolve("gone.svg"), "no such file"}}) {
                 app.put(wrong[0].toString());
                 app.until("an answer about " + wrong[1], () -> app.text("#notice").contains(wrong[1].toString()));
                 app.keys(KeyCode.ESCAPE);

@@ -41,7 +41,8 @@ class StoneStageTest {
         Node cloth = app.find("#cloth");
         Bounds bounds = cloth.localToScreen(cloth.getBoundsInLocal());
         double scale = app.show().pixelsPerMmProperty().get();
-        return new Point2D(bounds.getMinX() + 16 + bounds.getWidth() / 2 + scale * x, bounds.getMinY() + 16 + bounds.getHeight() / 2 + scale * y);
+        return new Point2D(bounds.getMinX() + 16 + bounds.getWidth() / 2 + scale * x,
+                bounds.getMinY() + 16 + bounds.getHeight() / 2 + scale * y);
     }
 
     private static void drag(Driver app, Point2D from, Point2D to) {

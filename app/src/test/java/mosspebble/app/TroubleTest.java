@@ -110,7 +110,8 @@ class TroubleTest {
         try (Driver app = new Driver(file(), true)) {
             app.settled();
             Files.delete(file());
-            app.until("the studio to be written anew", () -> Files.exists(file()) && app.present("#notice") && app.text("#notice").contains("written anew"));
+            app.until("the studio to be written anew",
+                    () -> Files.exists(file()) && app.present("#notice") && app.text("#notice").contains("written anew"));
         }
         try (StudioStore store = StudioStore.open(file(), LanternWalk::newcomer)) {
             assertThat(store.studio().projects()).hasSize(9);
@@ -121,14 +122,15 @@ class TroubleTest {
 
     @Test
     void aStoneThatCannotBeWorkedOutIsSaidSoOnTheClothWithTheWaysOutAndLeavesNoSheet() throws Exception {
-        Workbench workbench = new Workbench(LanternWalk.studio(BuiltIn.repertoire()), (studio, title) -> { });
+        Workbench workbench = new Workbench(LanternWalk.studio(BuiltIn.repertoire()), (studio, title) -> {});
         Stage stage = FxToolkit.registerPrimaryStage();
         FxRobot robot = new FxRobot();
         Path sheets = Files.createDirectory(folder.resolve("sheets"));
         PlanWorker[] desks = new PlanWorker[1];
         Results[] shows = new Results[1];
         robot.interact(() -> {
-            PlanWorker desk = new PlanWorker(BuiltIn::repertoire, javafx.application.Platform::runLater, error -> workbench.tellTrouble("Something could not be worked out.")) {
+            PlanWorker desk = new PlanWorker(BuiltIn::repertoire, javafx.application.Platform::runLater,
+                    error -> workbench.tellTrouble("Something could not be worked out.")) {
                 @Override
                 public PaintPlan plan(Project project, Studio studio) {
                     if (project.name().contains("fails")) {
@@ -138,7 +140,9 @@ class TroubleTest {
                 }
             };
             Results show = new Results(workbench, desk);
-            Shell shell = new Shell(workbench, show, desk, house(), new SimulatedClimateProbe(1), new SimulatedBenchCamera(shot -> BenchScene.varied(shot, 800, 600)), new SimulatedKitchenScale(1, () -> new Grams(100)), new SimulatedStripeReader(5));
+            Shell shell = new Shell(workbench, show, desk, house(), new SimulatedClimateProbe(1),
+                    new SimulatedBenchCamera(shot -> BenchScene.varied(shot, 800, 600)), new SimulatedKitchenScale(1, () -> new Grams(100)),
+                    new SimulatedStripeReader(5));
             shell.getStylesheets().add(MossPebbleApp.class.getResource("mosspebble.css").toExternalForm());
             stage.setScene(new Scene(shell, 1280, 800));
             stage.show();
@@ -151,7 +155,8 @@ class TroubleTest {
             robot.interact(() -> workbench.edit("Name", p -> p.withName("Owl that fails", "")));
             until(() -> !shows[0].troubleProperty().get().isEmpty());
             WaitForAsyncUtils.waitForFxEvents();
-            assertThat(robot.lookup("#plan-trouble").queryLabeled().getText()).isEqualTo("Owl that fails cannot be worked out as it is now.");
+            assertThat(robot.lookup("#plan-trouble").queryLabeled().getText())
+                    .isEqualTo("Owl that fails cannot be worked out as it is now.");
             assertThat(robot.lookup("#ready").queryLabeled().getText()).as("no times of before").isEmpty();
             assertThat(shows[0].plan()).isNull();
             assertThat(robot.lookup("#no-findings").queryLabeled().getText()).contains("not known");
@@ -179,7 +184,8 @@ class TroubleTest {
     private static void exportsAreOfTheStoneNamed(FxRobot robot, Workbench workbench, Path sheets) throws Exception {
         robot.interact(() -> {
             workbench.choose("snail");
-            workbench.edit("Length", p -> p.withStone(p.stone().withSize(new mosspebble.core.units.Millimetres(71), p.stone().width(), p.stone().height())));
+            workbench.edit("Length",
+                    p -> p.withStone(p.stone().withSize(new mosspebble.core.units.Millimetres(71), p.stone().width(), p.stone().height())));
             robot.lookup("#export-plan").queryButton().fire();
         });
         Path plan = sheets.resolve("snail-with-post-plan.json");
@@ -233,7 +239,8 @@ class TroubleTest {
         Files.writeString(folder.resolve("letter.pebble"), "dear painter");
         for (String studio : List.of(folder.resolve("dir").toString(), folder.resolve("letter.pebble").toString(), "/", "/dev/null")) {
             String said = run("check", "--studio", studio);
-            assertThat(said).as(studio).matches("(?s).*[.]\\s*").doesNotContain("Exception").doesNotContain("mosspebble.").doesNotContain("java.");
+            assertThat(said).as(studio).matches("(?s).*[.]\\s*").doesNotContain("Exception").doesNotContain("mosspebble.")
+                    .doesNotContain("java.");
         }
         assertThat(run("check", "--studio", "a\u0000b")).contains("cannot be the name of a file").doesNotContain("InvalidPathException");
         assertThat(run("--version")).matches("(?s)Moss Pebble [0-9.]+\\s*");

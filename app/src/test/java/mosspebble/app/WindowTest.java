@@ -70,11 +70,13 @@ class WindowTest {
                 List<Node> nodes = new ArrayList<>();
                 collect(app.scene().getRoot(), nodes);
                 for (Node node : nodes) {
-                    if (node instanceof Slider || node instanceof TextInputControl || node instanceof ButtonBase b && (b.getText() == null || b.getText().isBlank())) {
+                    if (node instanceof Slider || node instanceof TextInputControl
+                            || node instanceof ButtonBase b && (b.getText() == null || b.getText().isBlank())) {
                         assertThat(node.getAccessibleText()).as("name of %s in stage %d", node, stage + 1).isNotBlank();
                     }
                     if (node instanceof Button button && button.getText() != null && !button.getText().isBlank() && button.getWidth() > 0) {
-                        assertThat(button.getWidth()).as("room in \"%s\"", button.getText()).isGreaterThanOrEqualTo(button.prefWidth(-1) - 1);
+                        assertThat(button.getWidth()).as("room in \"%s\"", button.getText())
+                                .isGreaterThanOrEqualTo(button.prefWidth(-1) - 1);
                     }
                     if (node instanceof Labeled label && label.getId() != null && label.getId().equals("name")) {
                         Bounds bounds = label.localToScene(label.getBoundsInLocal());
@@ -109,7 +111,8 @@ class WindowTest {
         for (Map<String, String> theme : List.of(day, evening)) {
             for (String text : List.of("ink", "quiet", "moss", "clay", "ochre", "river")) {
                 for (String ground : List.of("paper", "raised")) {
-                    assertThat(contrast(theme.get(text), theme.get(ground))).as("%s on %s: %s on %s", text, ground, theme.get(text), theme.get(ground)).isGreaterThanOrEqualTo(4.5);
+                    assertThat(contrast(theme.get(text), theme.get(ground)))
+                            .as("%s on %s: %s on %s", text, ground, theme.get(text), theme.get(ground)).isGreaterThanOrEqualTo(4.5);
                 }
             }
             assertThat(contrast(theme.get("on-moss"), theme.get("moss"))).isGreaterThanOrEqualTo(4.5);

@@ -44,7 +44,8 @@ class WorkbenchTest {
         @Override
         public void commit(Studio studio, String title) throws FileTrouble {
             if (full) {
-                throw new FileTrouble("studio.pebble", "The edit \"" + title + "\" is not kept: the disk is full.", "Make room on the disk.");
+                throw new FileTrouble("studio.pebble", "The edit \"" + title + "\" is not kept: the disk is full.",
+                        "Make room on the disk.");
             }
             kept = studio;
             titles.add(title);
@@ -60,7 +61,8 @@ class WorkbenchTest {
         assertThat(workbench.editStudio("Take off", s -> s.without("snail"))).isTrue();
         assertThat(workbench.studio().project("snail")).isEmpty();
         assertThat(disk.kept).isEqualTo(DEMO);
-        assertThat(workbench.unkeptProperty().get()).contains("\"Take off\" is not kept yet: the disk is full").contains("stays in hand").contains("Make room");
+        assertThat(workbench.unkeptProperty().get()).contains("\"Take off\" is not kept yet: the disk is full").contains("stays in hand")
+                .contains("Make room");
 
         workbench.edit("Name", p -> p.withName("Night owl", ""));
         workbench.keepAgain();

@@ -66,7 +66,8 @@ import org.locationtech.jts.geom.LinearRing;
 import org.locationtech.jts.geom.Polygon;
 
 /**
- * How fast it is, as ratios and percentiles of one run: start-up against an empty JavaFX window on the same machine, replanning after an edit, frames of the picture. Micro benchmarks
+ * How fast it is, as ratios and percentiles of one run: start-up against an empty JavaFX window on the same machine, replanning after an
+ * edit, frames of the picture. Micro benchmarks
  * with JMH are in {@link Kernels}; {@code --jmh} runs them.
  */
 public final class Bench {
@@ -104,12 +105,14 @@ public final class Bench {
             plain.addAll(List.of("-cp", System.getProperty("java.class.path"), EmptyWindow.class.getName()));
             empty.add(seconds(plain));
             List<String> ours = java(dist, Files.exists(archive) ? archive : null);
-            ours.addAll(List.of("-Dmosspebble.endWhenUsable=true", "-jar", dist.resolve("app-run.jar").toString(), "demo", "--studio", scratch.resolve("s.pebble").toString()));
+            ours.addAll(List.of("-Dmosspebble.endWhenUsable=true", "-jar", dist.resolve("app-run.jar").toString(), "demo", "--studio",
+                    scratch.resolve("s.pebble").toString()));
             demo.add(seconds(ours));
         }
         double ratio = median(demo) / median(empty);
         row("empty JavaFX window, start to third pulse", empty, 1000, "ms", "1");
-        row("Moss Pebble with the demo, start to first usable window", demo, 1000, "ms", String.format(Locale.ROOT, "%.2f x the empty window (wanted: 1.6)", ratio));
+        row("Moss Pebble with the demo, start to first usable window", demo, 1000, "ms",
+                String.format(Locale.ROOT, "%.2f x the empty window (wanted: 1.6)", ratio));
         try (var files = Files.list(scratch)) {
             files.map(Path::toFile).forEach(File::delete);
         }
@@ -117,8 +120,10 @@ public final class Bench {
     }
 
     private static List<String> java(Path dist, Path archive) {
-        List<String> command = new ArrayList<>(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-Xlog:disable", "-Xshare:auto", "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=4", "-Xmx640m",
-                "--module-path", dist.resolve("fx").toString(), "--add-modules", "javafx.controls", "--enable-native-access=javafx.graphics,ALL-UNNAMED"));
+        List<String> command = new ArrayList<>(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-Xlog:disable",
+                "-Xshare:auto", "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=4", "-Xmx640m",
+                "--module-path", dist.resolve("fx").toString(), "--add-modules", "javafx.controls",
+                "--enable-native-access=javafx.graphics,ALL-UNNAMED"));
         if (archive != null) {
             command.add("-XX:SharedArchiveFile=" + archive);
         }
@@ -151,7 +156,10 @@ public final class Bench {
             for (String line = out.readLine(); line != null; line = out.readLine()) {
                 if (line.startsWith("frame ")) {
                     String[] cells = line.split(" ");
-                    System.out.printf(Locale.ROOT, "| frames while a thing is dragged: %s | %s ms | %s ms | wanted: 16.7 ms at the 95th percentile, which is also the screen's own beat |%n", cells[1], cells[2], cells[3]);
+                    System.out.printf(Locale.ROOT,
+                            "| frames while a thing is dragged: %s | %s ms | %s ms | wanted: 16.7 ms at the 95th percentile, which is "
+                                    + "also the screen's own beat |%n",
+                            cells[1], cells[2], cells[3]);
                 }
             }
         }
@@ -169,7 +177,8 @@ public final class Bench {
         for (Project project : studio.projects()) {
             Survey survey = Survey.of(project.stone());
             Workshop workshop = new Workshop(palette, repertoire, studio.climate(), List.of());
-            row("plan from nothing: " + project.id(), times(40, 30, () -> Plans.plan(project, survey, workshop, new Remembered())), 1000, "ms", "");
+            row("plan from nothing: " + project.id(), times(40, 30, () -> Plans.plan(project, survey, workshop, new Remembered())), 1000,
+                    "ms", "");
             replans(project.id(), project, survey, workshop, "wanted: 50 ms");
         }
         Project owl = studio.projects().get(0);
@@ -178,14 +187,18 @@ public final class Bench {
         PaintPlan plan = Plans.plan(owl, survey, palette, repertoire, studio.climate());
         Grid grid = Grid.around(survey.dome().outline().halfWidth() + 6, survey.dome().outline().halfHeight() + 6, 1 / 5.4);
         StoneTerrain terrain = StoneTerrain.of(survey, grid);
-        row("picture of all steps, " + grid.columns() + " x " + grid.rows(), times(10, 20, () -> StonePicture.of(plan, terrain, StoneState.DRY)), 1000, "ms", "");
+        row("picture of all steps, " + grid.columns() + " x " + grid.rows(),
+                times(10, 20, () -> StonePicture.of(plan, terrain, StoneState.DRY)), 1000, "ms", "");
         StonePicture picture = StonePicture.of(plan, terrain, StoneState.DRY);
         int[] pixels = new int[grid.cells()];
         int[] step = {0};
-        row("preview frame while the step slider is dragged", times(100, 300, () -> picture.draw(step[0]++ % (picture.steps() + 1), 320, pixels)), 1000, "ms", "wanted: 16.7 ms at the 95th percentile");
+        row("preview frame while the step slider is dragged",
+                times(100, 300, () -> picture.draw(step[0]++ % (picture.steps() + 1), 320, pixels)), 1000, "ms",
+                "wanted: 16.7 ms at the 95th percentile");
         Lab wish = Lab.of(Srgb.ofHex("#7a8f5a"));
         Palette many = paints(24);
-        row("best recipe from 24 paints, up to 3 of them, up to 12 parts", times(20, 40, () -> RecipeSearch.nearest(wish, many, 12, 3)), 1000, "ms", "wanted: 50 ms");
+        row("best recipe from 24 paints, up to 3 of them, up to 12 parts", times(20, 40, () -> RecipeSearch.nearest(wish, many, 12, 3)),
+                1000, "ms", "wanted: 50 ms");
         System.gc();
         Runtime runtime = Runtime.getRuntime();
         List<Object> demo = new ArrayList<>();
@@ -193,11 +206,14 @@ public final class Bench {
             Survey of = Survey.of(project.stone());
             PaintPlan each = Plans.plan(project, of, palette, repertoire, studio.climate());
             demo.add(each);
-            demo.add(StonePicture.of(each, StoneTerrain.of(of, Grid.around(of.dome().outline().halfWidth() + 6, of.dome().outline().halfHeight() + 6, 1 / 1.6)), StoneState.SEALED));
+            demo.add(StonePicture.of(each,
+                    StoneTerrain.of(of, Grid.around(of.dome().outline().halfWidth() + 6, of.dome().outline().halfHeight() + 6, 1 / 1.6)),
+                    StoneState.SEALED));
         }
         demo.add(picture);
         System.gc();
-        System.out.printf(Locale.ROOT, "| heap with the plans and pictures of the demo | %.0f MB | | wanted: under 300 MB |%n", (runtime.totalMemory() - runtime.freeMemory()) / 1e6);
+        System.out.printf(Locale.ROOT, "| heap with the plans and pictures of the demo | %.0f MB | | wanted: under 300 MB |%n",
+                (runtime.totalMemory() - runtime.freeMemory()) / 1e6);
         if (demo.isEmpty()) {
             throw new IllegalStateException("the demo was let go of");
         }
@@ -208,11 +224,21 @@ public final class Bench {
         Remembered remembered = new Remembered();
         String slot = project.colours().keySet().iterator().next();
         int[] count = {0};
-        row("replan after another colour: " + name, times(20, 30, () -> Plans.plan(project.withColour(slot, Mix.of(count[0]++ % 2 == 0 ? "brick" : "river")), survey, workshop, remembered)), 1000, "ms", wanted);
-        row("replan after another habit: " + name, times(20, 30, () -> Plans.plan(project.withHabits(project.habits().with(count[0]++ % 2 == 0 ? Habits.Lines.FIRST : Habits.Lines.LAST)), survey, workshop, remembered)), 1000, "ms", wanted);
+        row("replan after another colour: " + name, times(20, 30,
+                () -> Plans.plan(project.withColour(slot, Mix.of(count[0]++ % 2 == 0 ? "brick" : "river")), survey, workshop, remembered)),
+                1000, "ms", wanted);
+        row("replan after another habit: " + name,
+                times(20, 30,
+                        () -> Plans.plan(
+                                project.withHabits(project.habits().with(count[0]++ % 2 == 0 ? Habits.Lines.FIRST : Habits.Lines.LAST)),
+                                survey, workshop, remembered)),
+                1000, "ms", wanted);
         row("replan after a move: " + name, times(20, 30, () -> {
             double far = 0.003 * ++count[0];
-            Plans.plan(project.withSketch(project.sketch().map(s -> s.with(s.items().get(s.items().size() - 1).id(), i -> i.at(i.placement().movedBy(far, 0))))), survey, workshop, remembered);
+            Plans.plan(
+                    project.withSketch(project.sketch()
+                            .map(s -> s.with(s.items().get(s.items().size() - 1).id(), i -> i.at(i.placement().movedBy(far, 0))))),
+                    survey, workshop, remembered);
         }), 1000, "ms", wanted);
     }
 
@@ -245,34 +271,40 @@ public final class Bench {
         row("overlap of 400 parts, each seen part", four, 1000, "ms", "wanted: 300 ms");
         Overlap large = partition(1600);
         List<Double> sixteen = times(1, 4, () -> seen(large, 1600));
-        row("overlap of 1,600 parts", sixteen, 1000, "ms", String.format(Locale.ROOT, "%.1f x 400 parts (n log n: 4.9 x)", median(sixteen) / median(four)));
+        row("overlap of 1,600 parts", sixteen, 1000, "ms",
+                String.format(Locale.ROOT, "%.1f x 400 parts (n log n: 4.9 x)", median(sixteen) / median(four)));
         Geometry round = bed.zones().face();
         LinearRing edge = ((Polygon) round).getExteriorRing();
         row("ring of 400 dots", times(20, 40, () -> DotRing.count(edge, 400, 0.4, true)), 1000, "ms", "wanted: 5 ms");
         Subject.Word words = new Subject.Word(List.of("mind the step by the old water gate"), "slab");
-        row("best line break of eight words", times(3, 10, () -> Lettering.arranged(words, repertoire.typeface("slab").orElseThrow(), bed, 2)), 1000, "ms", "");
+        row("best line break of eight words",
+                times(3, 10, () -> Lettering.arranged(words, repertoire.typeface("slab").orElseThrow(), bed, 2)), 1000, "ms", "");
         Studio studio = LanternWalk.studio(repertoire);
-        Project many = Project.begin("many", "Many", Stone.cobble().withSize(new Millimetres(150), new Millimetres(110), new Millimetres(40)))
+        Project many = Project
+                .begin("many", "Many", Stone.cobble().withSize(new Millimetres(150), new Millimetres(110), new Millimetres(40)))
                 .withSketch(Optional.of(new Sketch(crowd(bed))));
         Palette palette = new Palette(studio.shelf());
         Project painted = many;
         for (Item item : many.sketch().orElseThrow().items()) {
             for (String slot : List.of("petals", "veins", "centre", "seeds")) {
-                painted = painted.withColour(item.named(slot), slot.equals("veins") ? Mix.of("pen-umber") : slot.equals("petals") ? Mix.of("rose") : Mix.of("yellow"));
+                painted = painted.withColour(item.named(slot),
+                        slot.equals("veins") ? Mix.of("pen-umber") : slot.equals("petals") ? Mix.of("rose") : Mix.of("yellow"));
             }
         }
         Project crowd = painted;
         Survey survey = bed.survey();
         int parts = Plans.plan(crowd, survey, palette, repertoire, studio.climate()).design().orElseThrow().parts().size();
         Workshop workshop = new Workshop(palette, repertoire, studio.climate(), List.of());
-        row("plan from nothing: " + parts + " parts", times(2, 6, () -> Plans.plan(crowd, survey, workshop, new Remembered())), 1000, "ms", "");
+        row("plan from nothing: " + parts + " parts", times(2, 6, () -> Plans.plan(crowd, survey, workshop, new Remembered())), 1000, "ms",
+                "");
         replans(parts + " parts", crowd, survey, workshop, "wanted: 400 ms");
     }
 
     private static List<Item> crowd(Support bed) {
         List<Item> items = new ArrayList<>();
         for (int i = 0; i < 20; i++) {
-            items.add(Item.of(new Subject.Pattern("petals", Map.of("count", 10.0, "veins", 3.0)), ItemMode.ON_STONE, new Placement(-48 + 24 * (i % 5), -30 + 20 * (i / 5), 0, 5), 0).called("i" + i));
+            items.add(Item.of(new Subject.Pattern("petals", Map.of("count", 10.0, "veins", 3.0)), ItemMode.ON_STONE,
+                    new Placement(-48 + 24 * (i % 5), -30 + 20 * (i / 5), 0, 5), 0).called("i" + i));
         }
         return items;
     }
@@ -282,7 +314,8 @@ public final class Bench {
         double side = 5 * Math.sqrt(count);
         List<Geometry> areas = new ArrayList<>();
         for (int i = 0; i < count; i++) {
-            areas.add(new GeometryFactory().createPoint(new Coordinate(random.nextDouble() * side, random.nextDouble() * side)).buffer(2 + 3 * random.nextDouble(), 8));
+            areas.add(new GeometryFactory().createPoint(new Coordinate(random.nextDouble() * side, random.nextDouble() * side))
+                    .buffer(2 + 3 * random.nextDouble(), 8));
         }
         return new Overlap(areas);
     }
@@ -299,7 +332,8 @@ public final class Bench {
     private static void photos() throws Exception {
         Photo photo = SimulatedBenchCamera.photograph(BenchScene.varied(309, 4000, 3000));
         PhotoReader reader = new PhotoReader();
-        row("photo of 12 megapixels to outlines", times(2, 8, () -> reader.read(photo, PhotoHints.none(), () -> false)), 1000, "ms", "wanted: 1000 ms");
+        row("photo of 12 megapixels to outlines", times(2, 8, () -> reader.read(photo, PhotoHints.none(), () -> false)), 1000, "ms",
+                "wanted: 1000 ms");
         Path file = Files.createTempFile("moss-pebble-bench", ".jpg");
         BufferedImage large = new BufferedImage(10_000, 10_000, BufferedImage.TYPE_BYTE_GRAY);
         ImageIO.write(large, "jpg", file.toFile());
@@ -311,7 +345,8 @@ public final class Bench {
                 throw new IllegalStateException(e);
             }
         });
-        row("file of 100 megapixels, opened", seconds, 1000, "ms", "heap of this process: " + Runtime.getRuntime().maxMemory() / 1_000_000 + " MB (wanted: under 1000)");
+        row("file of 100 megapixels, opened", seconds, 1000, "ms",
+                "heap of this process: " + Runtime.getRuntime().maxMemory() / 1_000_000 + " MB (wanted: under 1000)");
         Files.delete(file);
     }
 
@@ -338,6 +373,7 @@ public final class Bench {
     }
 
     private static void row(String what, List<Double> values, double factor, String unit, String against) {
-        System.out.printf(Locale.ROOT, "| %s | %.1f %s | %.1f %s | %s |%n", what, median(values) * factor, unit, percentile(values, 95) * factor, unit, against);
+        System.out.printf(Locale.ROOT, "| %s | %.1f %s | %.1f %s | %s |%n", what, median(values) * factor, unit,
+                percentile(values, 95) * factor, unit, against);
     }
 }

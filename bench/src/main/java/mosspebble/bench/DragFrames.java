@@ -49,17 +49,20 @@ public final class DragFrames extends Application {
     @Override
     public void start(Stage stage) {
         MossPebbleApp.fonts();
-        workbench = new Workbench(LanternWalk.studio(BuiltIn.repertoire()), (studio, title) -> { });
+        workbench = new Workbench(LanternWalk.studio(BuiltIn.repertoire()), (studio, title) -> {});
         desk = new PlanWorker(BuiltIn::repertoire, Platform::runLater, Throwable::printStackTrace);
         show = new Results(workbench, desk);
-        Shell shell = new Shell(workbench, show, desk, house(), new SimulatedClimateProbe(7), new SimulatedBenchCamera(shot -> BenchScene.varied(shot, 800, 600)), new SimulatedKitchenScale(1, () -> new Grams(100)), new SimulatedStripeReader(5));
+        Shell shell = new Shell(workbench, show, desk, house(), new SimulatedClimateProbe(7),
+                new SimulatedBenchCamera(shot -> BenchScene.varied(shot, 800, 600)), new SimulatedKitchenScale(1, () -> new Grams(100)),
+                new SimulatedStripeReader(5));
         shell.getStylesheets().add(MossPebbleApp.class.getResource("mosspebble.css").toExternalForm());
         cloth = shell.cloth();
         stage.setScene(new Scene(shell, 1280, 800));
         stage.show();
         desk.begin();
         workbench.stageProperty().set(Finding.Stage.SKETCH);
-        stones = new ArrayList<>(workbench.studio().projects().stream().filter(p -> p.sketch().orElseThrow().items().stream().anyMatch(i -> !i.wearing())).map(Project::id).toList());
+        stones = new ArrayList<>(workbench.studio().projects().stream()
+                .filter(p -> p.sketch().orElseThrow().items().stream().anyMatch(i -> !i.wearing())).map(Project::id).toList());
         next();
     }
 
@@ -71,7 +74,8 @@ public final class DragFrames extends Application {
         }
         String stone = stones.remove(0);
         workbench.choose(stone);
-        workbench.shown().flatMap(Project::sketch).ifPresent(s -> s.items().stream().filter(i -> !i.wearing()).findFirst().ifPresent(i -> workbench.itemProperty().set(i.id())));
+        workbench.shown().flatMap(Project::sketch).ifPresent(
+                s -> s.items().stream().filter(i -> !i.wearing()).findFirst().ifPresent(i -> workbench.itemProperty().set(i.id())));
         new AnimationTimer() {
             private int calm;
 
@@ -105,7 +109,8 @@ public final class DragFrames extends Application {
                     stop();
                     fire(MouseEvent.MOUSE_RELEASED, at[0], at[1]);
                     apart.sort(null);
-                    System.out.printf(Locale.ROOT, "frame %s %.2f %.2f%n", stone, apart.get(apart.size() / 2), apart.get((int) (apart.size() * 0.95)));
+                    System.out.printf(Locale.ROOT, "frame %s %.2f %.2f%n", stone, apart.get(apart.size() / 2),
+                            apart.get((int) (apart.size() * 0.95)));
                     next();
                     return;
                 }
@@ -118,11 +123,13 @@ public final class DragFrames extends Application {
     private double[] middle() {
         var placement = workbench.itemInHand().orElseThrow().placement();
         double scale = show.pixelsPerMmProperty().get();
-        return new double[] {16 + cloth.getLayoutBounds().getWidth() / 2 + placement.x() * scale, 16 + cloth.getLayoutBounds().getHeight() / 2 + placement.y() * scale};
+        return new double[] {16 + cloth.getLayoutBounds().getWidth() / 2 + placement.x() * scale,
+            16 + cloth.getLayoutBounds().getHeight() / 2 + placement.y() * scale};
     }
 
     private void fire(EventType<MouseEvent> type, double x, double y) {
-        Event.fireEvent(cloth, new MouseEvent(type, x, y, x, y, MouseButton.PRIMARY, 1, false, false, false, false, true, false, false, true, false, false, null));
+        Event.fireEvent(cloth, new MouseEvent(type, x, y, x, y, MouseButton.PRIMARY, 1, false, false, false, false, true, false, false,
+                true, false, false, null));
     }
 
     /** Nothing is kept here. */

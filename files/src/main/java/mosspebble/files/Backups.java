@@ -21,7 +21,8 @@ import java.util.regex.Pattern;
 import mosspebble.core.project.Studio;
 
 /**
- * Copies of a studio, kept by themselves in a folder beside it: one for each day of use, the last ten days whole, before that one a month, bounded in size. Each is checked when it is made: the database's own
+ * Copies of a studio, kept by themselves in a folder beside it: one for each day of use, the last ten days whole, before that one a month,
+ * bounded in size. Each is checked when it is made: the database's own
  * integrity check, and read back and compared.
  */
 public final class Backups {
@@ -139,9 +140,11 @@ public final class Backups {
             }
             SafeWrite.moveInto(part, target);
         } catch (IOException e) {
-            throw new FileTrouble(target.toString(), "The copy cannot be written: " + SafeWrite.reason(e) + ".", "Make room on the disk, or choose another folder.", e);
+            throw new FileTrouble(target.toString(), "The copy cannot be written: " + SafeWrite.reason(e) + ".",
+                    "Make room on the disk, or choose another folder.", e);
         } catch (SQLException e) {
-            throw new FileTrouble(target.toString(), "The copy cannot be written: " + Fault.of(e).reason() + ".", "Make room on the disk, or choose another folder.", e);
+            throw new FileTrouble(target.toString(), "The copy cannot be written: " + Fault.of(e).reason() + ".",
+                    "Make room on the disk, or choose another folder.", e);
         } finally {
             try {
                 StudioFile.clearLogs(part);
@@ -204,7 +207,8 @@ public final class Backups {
             SafeWrite.moveInto(part, studio);
             return aside;
         } catch (IOException e) {
-            throw new FileTrouble(studio.toString(), "The copy cannot be put back: " + SafeWrite.reason(e) + ".", "Make room on the disk, or check that the folder may be written.", e);
+            throw new FileTrouble(studio.toString(), "The copy cannot be put back: " + SafeWrite.reason(e) + ".",
+                    "Make room on the disk, or check that the folder may be written.", e);
         } finally {
             try {
                 Files.deleteIfExists(part);

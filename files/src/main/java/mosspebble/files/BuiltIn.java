@@ -25,16 +25,24 @@ public final class BuiltIn {
     /** A shipped motif by name; the drawing itself is read when it is first wanted. */
     public record Title(String id, String title, Kind kind) {}
 
-    private static final List<Title> TITLES = List.of(character("owl-lamp", "Owl keeping a lamp"), character("snail-post", "Snail with post"), character("fox-asleep", "Sleeping fox"),
-            character("moon-asleep", "Sleeping moon"), character("heron", "Heron in the reeds"), character("badger-lamp", "Badger with a lamp"), character("mole-candle", "Mole with a candle cap"),
-            character("mouse-key", "Mouse with a key"), character("bear-asleep", "Sleeping bear"), character("seal-pup", "Seal pup"), character("frog-leaf", "Frog under a leaf"), character("crow-ribbon", "Crow with a ribbon"),
+    private static final List<Title> TITLES = List.of(character("owl-lamp", "Owl keeping a lamp"),
+            character("snail-post", "Snail with post"), character("fox-asleep", "Sleeping fox"),
+            character("moon-asleep", "Sleeping moon"), character("heron", "Heron in the reeds"),
+            character("badger-lamp", "Badger with a lamp"), character("mole-candle", "Mole with a candle cap"),
+            character("mouse-key", "Mouse with a key"), character("bear-asleep", "Sleeping bear"), character("seal-pup", "Seal pup"),
+            character("frog-leaf", "Frog under a leaf"), character("crow-ribbon", "Crow with a ribbon"),
             character("bat-cloak", "Bat in its cloak"), character("lamplighter", "Lamplighter"), character("pebble-troll", "Pebble troll"),
-            scenery("harbour-dusk", "Harbour light at dusk"), scenery("toadstool", "Toadstool house"), scenery("fern", "Fern frond"), scenery("lantern", "Standing lantern"), scenery("stars", "Crescent and stars"),
-            scenery("cottage-night", "Cottage by night"), scenery("bridge-morning", "Bridge in the morning"), scenery("mountain-lake", "Mountain lake"), scenery("little-boat", "Little boat"), scenery("kettle", "Kettle on the boil"),
-            scenery("candle", "Candle in a holder"), scenery("acorns", "Two acorns"), scenery("campfire", "Campfire"), scenery("snow-pines", "Three pines in snow"), scenery("old-key", "Old key"));
+            scenery("harbour-dusk", "Harbour light at dusk"), scenery("toadstool", "Toadstool house"), scenery("fern", "Fern frond"),
+            scenery("lantern", "Standing lantern"), scenery("stars", "Crescent and stars"),
+            scenery("cottage-night", "Cottage by night"), scenery("bridge-morning", "Bridge in the morning"),
+            scenery("mountain-lake", "Mountain lake"), scenery("little-boat", "Little boat"), scenery("kettle", "Kettle on the boil"),
+            scenery("candle", "Candle in a holder"), scenery("acorns", "Two acorns"), scenery("campfire", "Campfire"),
+            scenery("snow-pines", "Three pines in snow"), scenery("old-key", "Old key"));
 
-    private static final List<FontFace> FONTS = List.of(new FontFace(SLAB, "Heavy slab", "AlfaSlabOne_400Regular.ttf"), new FontFace("slab", "Slab", "ZillaSlab_600SemiBold.ttf"),
-            new FontFace("serif", "Serif", "Lora_700Bold.ttf"), new FontFace("rounded", "Rounded", "Fredoka_700Bold.ttf"), new FontFace("hand", "Rounded hand", "PatrickHand_400Regular.ttf"),
+    private static final List<FontFace> FONTS = List.of(new FontFace(SLAB, "Heavy slab", "AlfaSlabOne_400Regular.ttf"),
+            new FontFace("slab", "Slab", "ZillaSlab_600SemiBold.ttf"),
+            new FontFace("serif", "Serif", "Lora_700Bold.ttf"), new FontFace("rounded", "Rounded", "Fredoka_700Bold.ttf"),
+            new FontFace("hand", "Rounded hand", "PatrickHand_400Regular.ttf"),
             new FontFace("script", "Flowing script", "DancingScript_700Bold.ttf"));
 
     private static final Typeface PEN = new PenFace();
@@ -62,7 +70,8 @@ public final class BuiltIn {
         return new Repertoire() {
             @Override
             public Optional<Motif> motif(String id) {
-                return read.computeIfAbsent(id, name -> TITLES.stream().anyMatch(t -> t.id().equals(name)) ? Optional.of(shipped(name)) : Optional.empty());
+                return read.computeIfAbsent(id,
+                        name -> TITLES.stream().anyMatch(t -> t.id().equals(name)) ? Optional.of(shipped(name)) : Optional.empty());
             }
 
             @Override

@@ -15,7 +15,10 @@ import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.util.AffineTransformation;
 
-/** A font file that ships, or one of the painter's own. It is opened when first used, and a letter is drawn when first wanted: most letters of most faces never are. */
+/**
+ * A font file that ships, or one of the painter's own. It is opened when first used, and a letter is drawn when first wanted: most letters
+ * of most faces never are.
+ */
 final class FontFace implements Typeface {
 
     private static final float SIZE = 1000;
@@ -93,6 +96,7 @@ final class FontFace implements Typeface {
         }
         outline.apply(AffineTransformation.scaleInstance(1 / SIZE, 1 / SIZE));
         outline.geometryChanged();
-        return Optional.of(new Glyph(outline.isEmpty() ? new GeometryFactory().createPolygon() : outline, vector.getGlyphMetrics(0).getAdvanceX() / SIZE));
+        return Optional.of(new Glyph(outline.isEmpty() ? new GeometryFactory().createPolygon() : outline,
+                vector.getGlyphMetrics(0).getAdvanceX() / SIZE));
     }
 }

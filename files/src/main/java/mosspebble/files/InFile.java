@@ -9,7 +9,10 @@ import java.nio.file.InvalidPathException;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 
-/** The door for everything read from outside: a plain file, never larger than told, and whatever goes wrong inside a reader becomes a sentence. */
+/**
+ * The door for everything read from outside: a plain file, never larger than told, and whatever goes wrong inside a reader becomes a
+ * sentence.
+ */
 public final class InFile {
 
     /** How much is taken at once; between two pieces a reader may be told to stop. */
@@ -31,7 +34,8 @@ public final class InFile {
         try {
             return Path.of(text);
         } catch (InvalidPathException e) {
-            throw new FileTrouble("\"" + Said.shortly(text, 60) + "\"", "That cannot be the name of a file.", "Choose the file, or type its path again.", e);
+            throw new FileTrouble("\"" + Said.shortly(text, 60) + "\"", "That cannot be the name of a file.",
+                    "Choose the file, or type its path again.", e);
         }
     }
 
@@ -49,7 +53,9 @@ public final class InFile {
                 throw new NoSuchFileException(file.toString());
             }
             if (!Files.isRegularFile(file)) {
-                throw new FileTrouble(place, Files.isDirectory(file) ? "That is a folder, not a file." : "That is a device or a pipe, not a file.", "Choose a file.");
+                throw new FileTrouble(place,
+                        Files.isDirectory(file) ? "That is a folder, not a file." : "That is a device or a pipe, not a file.",
+                        "Choose a file.");
             }
             try (InputStream in = Files.newInputStream(file)) {
                 bytes = bytes(in, mostBytes, place, remedy);
@@ -77,7 +83,8 @@ public final class InFile {
     static <T> T read(byte[] bytes, String place, Reader<T> reader) throws FileTrouble {
         try {
             return reader.of(bytes, place);
-        } catch (IOException | RuntimeException | StackOverflowError e) { // a file must not be able to bring the program down, whatever it holds
+            // a file must not be able to bring the program down, whatever it holds
+        } catch (IOException | RuntimeException | StackOverflowError e) {
             stopIfAsked(place);
             throw new FileTrouble(place, "The file cannot be understood.", "It may be damaged; export or copy it again.", e);
         } catch (OutOfMemoryError e) {
@@ -92,7 +99,9 @@ public final class InFile {
             stopIfAsked(place);
             all.write(piece, 0, n);
             if (all.size() > mostBytes) {
-                throw new FileTrouble(place, "The file is larger than " + (mostBytes >= 1_000_000 ? mostBytes / 1_000_000 + " MB." : mostBytes / 1000 + " kB."), remedy);
+                throw new FileTrouble(place,
+                        "The file is larger than " + (mostBytes >= 1_000_000 ? mostBytes / 1_000_000 + " MB." : mostBytes / 1000 + " kB."),
+                        remedy);
             }
         }
         return all.toByteArray();

@@ -7,7 +7,10 @@ import java.nio.file.Path;
 import java.util.HashSet;
 import java.util.Set;
 
-/** Remembers, in a small file beside a studio that stays closed, which one was begun in its place: that one is opened next time, and the other is named. */
+/**
+ * Remembers, in a small file beside a studio that stays closed, which one was begun in its place: that one is opened next time, and the
+ * other is named.
+ */
 public final class Instead {
 
     private static final int LONGEST = 300;
@@ -57,7 +60,8 @@ public final class Instead {
         try {
             Files.deleteIfExists(note(studio));
         } catch (IOException e) {
-            throw new FileTrouble(note(studio).toString(), "The note cannot be taken away: " + SafeWrite.reason(e) + ".", "Take the file away by hand.", e);
+            throw new FileTrouble(note(studio).toString(), "The note cannot be taken away: " + SafeWrite.reason(e) + ".",
+                    "Take the file away by hand.", e);
         }
     }
 }

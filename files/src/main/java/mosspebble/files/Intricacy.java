@@ -13,7 +13,8 @@ import org.locationtech.jts.noding.SegmentIntersector;
 import org.locationtech.jts.noding.SegmentString;
 
 /**
- * Counts how often lines cross before anything is done with them, and stops counting where it is too often: what areas cost grows with the crossings, and a few kilobytes can hold a million of them. Lines are
+ * Counts how often lines cross before anything is done with them, and stops counting where it is too often: what areas cost grows with the
+ * crossings, and a few kilobytes can hold a million of them. Lines are
  * compared by monotone chains in an index (JTS, {@code MCIndexNoder}); both the crossings and the comparisons have a limit.
  */
 final class Intricacy implements SegmentIntersector {

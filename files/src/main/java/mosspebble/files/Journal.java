@@ -18,7 +18,8 @@ import java.util.logging.LogRecord;
 import java.util.logging.Logger;
 
 /**
- * What happened, kept beside the studio in a few small files that replace one another: what, where in the program, which version. Nothing of the painter's goes in: no names, no words, no pictures. Of an
+ * What happened, kept beside the studio in a few small files that replace one another: what, where in the program, which version. Nothing
+ * of the painter's goes in: no names, no words, no pictures. Of an
  * error it keeps the kind and the places in the code; its message only where the system or the database wrote it, and then without paths.
  */
 public final class Journal {
@@ -65,7 +66,8 @@ public final class Journal {
             file.setFormatter(new Lines());
             file.setEncoding(StandardCharsets.UTF_8.name());
             LOG.addHandler(file);
-            note("started: version " + version + ", Java " + System.getProperty("java.version") + ", " + System.getProperty("os.name") + " " + System.getProperty("os.arch"));
+            note("started: version " + version + ", Java " + System.getProperty("java.version") + ", " + System.getProperty("os.name") + " "
+                    + System.getProperty("os.arch"));
         } catch (IOException | RuntimeException e) {
             // no log can be kept here, which must keep nobody from working
         }
@@ -97,7 +99,8 @@ public final class Journal {
         StringBuilder text = new StringBuilder("TROUBLE ").append(where);
         int depth = 0;
         for (Throwable each = error; each != null && depth < DEEPEST; each = each.getCause(), depth++) {
-            text.append(System.lineSeparator()).append(depth == 0 ? "  " : "  caused by ").append(each.getClass().getName()).append(spoken(each));
+            text.append(System.lineSeparator()).append(depth == 0 ? "  " : "  caused by ").append(each.getClass().getName())
+                    .append(spoken(each));
             StackTraceElement[] frames = each.getStackTrace();
             for (int i = 0; i < Math.min(MOST_FRAMES, frames.length); i++) {
                 text.append(System.lineSeparator()).append("    at ").append(frames[i]);
@@ -112,7 +115,8 @@ public final class Journal {
         if (!system || error.getMessage() == null) {
             return "";
         }
-        return ": " + Said.shortly(error.getMessage().replaceAll("\\S*[/\\\\]\\S*", "(path)").replaceAll("\"[^\"]*\"|'[^']*'", "(name)"), 200);
+        return ": "
+                + Said.shortly(error.getMessage().replaceAll("\\S*[/\\\\]\\S*", "(path)").replaceAll("\"[^\"]*\"|'[^']*'", "(name)"), 200);
     }
 
     /** The files beside a studio, the newest first. */

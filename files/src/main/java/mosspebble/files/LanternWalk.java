@@ -54,7 +54,10 @@ public final class LanternWalk {
 
     /** The demo studio: nine stones in hand, four in the basket. */
     public static Studio studio(Repertoire repertoire) {
-        return new Studio(List.of(owl(repertoire), harbour(repertoire), lettering(repertoire), snail(repertoire), moon(repertoire), fox(repertoire), heron(repertoire), window(repertoire), toadstool(repertoire)), basket(), List.of(), shelf(), List.of(), new Climate(new Celsius(19), 0.55, 0.1), LengthUnit.MM, false);
+        return new Studio(
+                List.of(owl(repertoire), harbour(repertoire), lettering(repertoire), snail(repertoire), moon(repertoire), fox(repertoire),
+                        heron(repertoire), window(repertoire), toadstool(repertoire)),
+                basket(), List.of(), shelf(), List.of(), new Climate(new Celsius(19), 0.55, 0.1), LengthUnit.MM, false);
     }
 
     /** An empty studio with the shelf that ships. */
@@ -65,22 +68,38 @@ public final class LanternWalk {
     /** Invented paints and pens; names are plain colours, prices are in no money in particular. */
     public static Shelf shelf() {
         return new Shelf(List.of(
-                brush("white", "chalk white", "#f6f3ea", 0.87, 90), brush("cream", "oat cream", "#ecdcb9", 0.88, 40), brush("yellow", "straw yellow", "#f3c934", 0.66, 34),
-                brush("marigold", "marigold", "#e39a26", 0.86, 28), brush("brick", "brick red", "#a8352a", 0.94, 45), brush("rose", "dusk rose", "#c9707c", 0.88, 30),
-                brush("plum", "plum", "#5c3768", 0.96, 22), brush("night", "night blue", "#222a55", 0.975, 52), brush("river", "river blue", "#2f6a94", 0.94, 38),
-                brush("moss", "moss green", "#5d7a3a", 0.92, 41), brush("sand", "sand", "#c9a878", 0.90, 36), brush("umber", "dark umber", "#4a3425", 0.975, 33),
-                brush("rust", "rust brown", "#8a5a36", 0.95, 27), brush("slate", "slate grey", "#5b6169", 0.96, 30), brush("soot", "soot black", "#1e1d20", 0.993, 48),
-                pen("pen-black", "black pen", "#1b1b1d", 0.5, 0.985), pen("pen-black-fine", "black fine pen", "#1b1b1d", 0.3, 0.97), pen("pen-white", "white pen", "#f5f3ec", 0.7, 0.90),
-                pen("pen-umber", "brown pen", "#4b3527", 0.7, 0.97), pen("pen-grey", "grey pen", "#84868a", 0.7, 0.95), pen("pen-cream", "cream broad pen", "#efe3c6", 2.5, 0.88),
-                made("pen-gold", "gold metallic pen", PaintKind.METALLIC, "#b8913f", 0.86, 7, 12, 3.5).withFilm(Binder.ACRYLIC, Finish.SATIN, new Millimetres(0.7), new Micrometres(20)),
-                made("copper", "copper metallic", PaintKind.METALLIC, "#a9623a", 0.84, 24, 30, 4), made("silver", "silver metallic", PaintKind.METALLIC, "#a7abb0", 0.86, 26, 30, 4),
-                made("glaze-blue", "blue glaze", PaintKind.GLAZE, "#23406e", 0.28, 30, 50, 5), made("glitter", "star glitter", PaintKind.GLITTER, "#c9bfa6", 0.22, 18, 25, 4.5),
+                brush("white", "chalk white", "#f6f3ea", 0.87, 90), brush("cream", "oat cream", "#ecdcb9", 0.88, 40),
+                brush("yellow", "straw yellow", "#f3c934", 0.66, 34),
+                brush("marigold", "marigold", "#e39a26", 0.86, 28), brush("brick", "brick red", "#a8352a", 0.94, 45),
+                brush("rose", "dusk rose", "#c9707c", 0.88, 30),
+                brush("plum", "plum", "#5c3768", 0.96, 22), brush("night", "night blue", "#222a55", 0.975, 52),
+                brush("river", "river blue", "#2f6a94", 0.94, 38),
+                brush("moss", "moss green", "#5d7a3a", 0.92, 41), brush("sand", "sand", "#c9a878", 0.90, 36),
+                brush("umber", "dark umber", "#4a3425", 0.975, 33),
+                brush("rust", "rust brown", "#8a5a36", 0.95, 27), brush("slate", "slate grey", "#5b6169", 0.96, 30),
+                brush("soot", "soot black", "#1e1d20", 0.993, 48),
+                pen("pen-black", "black pen", "#1b1b1d", 0.5, 0.985), pen("pen-black-fine", "black fine pen", "#1b1b1d", 0.3, 0.97),
+                pen("pen-white", "white pen", "#f5f3ec", 0.7, 0.90),
+                pen("pen-umber", "brown pen", "#4b3527", 0.7, 0.97), pen("pen-grey", "grey pen", "#84868a", 0.7, 0.95),
+                pen("pen-cream", "cream broad pen", "#efe3c6", 2.5, 0.88),
+                made("pen-gold", "gold metallic pen", PaintKind.METALLIC, "#b8913f", 0.86, 7, 12, 3.5).withFilm(Binder.ACRYLIC,
+                        Finish.SATIN, new Millimetres(0.7), new Micrometres(20)),
+                made("copper", "copper metallic", PaintKind.METALLIC, "#a9623a", 0.84, 24, 30, 4),
+                made("silver", "silver metallic", PaintKind.METALLIC, "#a7abb0", 0.86, 26, 30, 4),
+                made("glaze-blue", "blue glaze", PaintKind.GLAZE, "#23406e", 0.28, 30, 50, 5),
+                made("glitter", "star glitter", PaintKind.GLITTER, "#c9bfa6", 0.22, 18, 25, 4.5),
                 made("shift", "dusk colour-shift", PaintKind.COLOUR_SHIFT, "#6f5f9a", 0.30, 15, 20, 6),
-                made("ink-black", "black alcohol ink pen", PaintKind.INK, "#1d1b22", 0.80, 3, 4, 2.5).withFilm(Binder.ALCOHOL, Finish.MATT, new Millimetres(0.4), new Micrometres(6)),
-                made("gesso", "white gesso", PaintKind.PRIMER, "#f3f1ea", 0.90, 120, 250, 9), made("gesso-black", "black gesso", PaintKind.PRIMER, "#232325", 0.985, 60, 100, 6),
-                made("crackle", "crackle medium", PaintKind.CRACKLE, "#efe9d9", 0.05, 40, 60, 5), made("gel", "gel coat", PaintKind.GEL, "#f2f0ea", 0.05, 12, 15, 7),
-                made("varnish", "gloss varnish", PaintKind.VARNISH, "#f4eeda", 0.05, 110, 250, 11), made("varnish-matt", "matt varnish", PaintKind.VARNISH, "#f1efe8", 0.05, 80, 250, 11).withFilm(Binder.ACRYLIC, Finish.MATT, new Millimetres(0), new Micrometres(60)),
-                made("resin", "two-part resin", PaintKind.VARNISH, "#f6f4ee", 0.05, 150, 200, 18).withFilm(Binder.RESIN, Finish.GLOSS, new Millimetres(0), new Micrometres(500))));
+                made("ink-black", "black alcohol ink pen", PaintKind.INK, "#1d1b22", 0.80, 3, 4, 2.5).withFilm(Binder.ALCOHOL, Finish.MATT,
+                        new Millimetres(0.4), new Micrometres(6)),
+                made("gesso", "white gesso", PaintKind.PRIMER, "#f3f1ea", 0.90, 120, 250, 9),
+                made("gesso-black", "black gesso", PaintKind.PRIMER, "#232325", 0.985, 60, 100, 6),
+                made("crackle", "crackle medium", PaintKind.CRACKLE, "#efe9d9", 0.05, 40, 60, 5),
+                made("gel", "gel coat", PaintKind.GEL, "#f2f0ea", 0.05, 12, 15, 7),
+                made("varnish", "gloss varnish", PaintKind.VARNISH, "#f4eeda", 0.05, 110, 250, 11),
+                made("varnish-matt", "matt varnish", PaintKind.VARNISH, "#f1efe8", 0.05, 80, 250, 11).withFilm(Binder.ACRYLIC, Finish.MATT,
+                        new Millimetres(0), new Micrometres(60)),
+                made("resin", "two-part resin", PaintKind.VARNISH, "#f6f4ee", 0.05, 150, 200, 18).withFilm(Binder.RESIN, Finish.GLOSS,
+                        new Millimetres(0), new Micrometres(500))));
     }
 
     private static Paint brush(String id, String name, String hex, double hiding, double left) {
@@ -88,16 +107,21 @@ public final class LanternWalk {
     }
 
     private static Paint pen(String id, String name, String hex, double tip, double hiding) {
-        return made(id, name, PaintKind.PEN, hex, hiding, 7, 9, 3).withFilm(Binder.ACRYLIC, Finish.MATT, new Millimetres(tip), new Micrometres(tip > 2 ? 24 : 18));
+        return made(id, name, PaintKind.PEN, hex, hiding, 7, 9, 3).withFilm(Binder.ACRYLIC, Finish.MATT, new Millimetres(tip),
+                new Micrometres(tip > 2 ? 24 : 18));
     }
 
     private static Paint made(String id, String name, PaintKind kind, String hex, double hiding, double left, double full, double price) {
-        return Paint.usual(id, name, kind, Srgb.ofHex(hex), new Millilitres(left)).withHiding(hiding, Opacity.SPREAD).withPot(new Pot(new Millilitres(left), new Millilitres(Math.max(left, full)), price));
+        return Paint.usual(id, name, kind, Srgb.ofHex(hex), new Millilitres(left)).withHiding(hiding, Opacity.SPREAD)
+                .withPot(new Pot(new Millilitres(left), new Millilitres(Math.max(left, full)), price));
     }
 
-    private static Stone stone(double length, double width, double height, Shape shape, double fullness, boolean flatBack, double wayUp, long seed, RockKind rock, Texture texture, String colour) {
-        return Stone.cobble().withShape(shape).withSize(new Millimetres(length), new Millimetres(width), new Millimetres(height)).withDome(flatBack ? 1 : Stone.ROUNDED_FACE, fullness)
-                .withBackFullness(flatBack ? 2 : fullness).withWayUp(wayUp).withSeed(seed).withSkin(Skin.of(rock, texture, Srgb.ofHex(colour)));
+    private static Stone stone(double length, double width, double height, Shape shape, double fullness, boolean flatBack, double wayUp,
+            long seed, RockKind rock, Texture texture, String colour) {
+        return Stone.cobble().withShape(shape).withSize(new Millimetres(length), new Millimetres(width), new Millimetres(height))
+                .withDome(flatBack ? 1 : Stone.ROUNDED_FACE, fullness)
+                .withBackFullness(flatBack ? 2 : fullness).withWayUp(wayUp).withSeed(seed)
+                .withSkin(Skin.of(rock, texture, Srgb.ofHex(colour)));
     }
 
     private static Shape oval(double roundness, double irregularity) {
@@ -105,12 +129,21 @@ public final class LanternWalk {
     }
 
     private static List<FoundStone> basket() {
-        Stone sand = stone(94, 66, 28, new Shape.Grown(Form.PEAR, 0.8, 0.2), 1.8, false, 90, 53, RockKind.SANDSTONE, Texture.ROUGH, "#bfa06f");
+        Stone sand = stone(94, 66, 28, new Shape.Grown(Form.PEAR, 0.8, 0.2), 1.8, false, 90, 53, RockKind.SANDSTONE, Texture.ROUGH,
+                "#bfa06f");
         return List.of(
-                found("slab", "Long slab", stone(124, 58, 20, new Shape.Grown(Form.SLAB, 0.8, 0.2), 4, true, 0, 41, RockKind.SLATE, Texture.SMOOTH, "#6d747a"), "stream bed below the bridge", Origin.Taking.UNKNOWN, ""),
-                found("sand", "Field sandstone", sand.plus(Patch.at(Patch.Kind.DENT, -18, -6, 8, 2.2)), "field edge at Upper Quillbeck", Origin.Taking.ALLOWED, "the dent could be an ear"),
-                found("disc", "Disc from the last pour", stone(70, 70, 14, new Shape.Grown(Form.ROUND, 1, 0), 7, true, 0, 57, RockKind.CAST_PLASTER, Texture.SMOOTH, "#ece8df"), "poured at home", Origin.Taking.OWN, ""),
-                found("river", "Round from the river", stone(78, 74, 26, oval(0.95, 0.3), 1.6, false, 0, 61, RockKind.BASALT, Texture.SMOOTH, "#5b5c5a"), "", Origin.Taking.UNKNOWN, ""));
+                found("slab", "Long slab",
+                        stone(124, 58, 20, new Shape.Grown(Form.SLAB, 0.8, 0.2), 4, true, 0, 41, RockKind.SLATE, Texture.SMOOTH, "#6d747a"),
+                        "stream bed below the bridge", Origin.Taking.UNKNOWN, ""),
+                found("sand", "Field sandstone", sand.plus(Patch.at(Patch.Kind.DENT, -18, -6, 8, 2.2)), "field edge at Upper Quillbeck",
+                        Origin.Taking.ALLOWED, "the dent could be an ear"),
+                found("disc", "Disc from the last pour",
+                        stone(70, 70, 14, new Shape.Grown(Form.ROUND, 1, 0), 7, true, 0, 57, RockKind.CAST_PLASTER, Texture.SMOOTH,
+                                "#ece8df"),
+                        "poured at home", Origin.Taking.OWN, ""),
+                found("river", "Round from the river",
+                        stone(78, 74, 26, oval(0.95, 0.3), 1.6, false, 0, 61, RockKind.BASALT, Texture.SMOOTH, "#5b5c5a"), "",
+                        Origin.Taking.UNKNOWN, ""));
     }
 
     private static FoundStone found(String id, String name, Stone stone, String where, Origin.Taking taking, String note) {
@@ -131,7 +164,8 @@ public final class LanternWalk {
         colours.put("flame", mix("white", 3, "yellow", 1));
         colours.put("marks", Mix.of("pen-umber"));
         colours.put("light", Mix.of("pen-white"));
-        return project("owl", "Owl keeping a lamp", "first stone of the walk, by the gate", stone, repertoire, new Subject.Figure("owl-lamp"), false, 0, colours,
+        return project("owl", "Owl keeping a lamp", "first stone of the walk, by the gate", stone, repertoire,
+                new Subject.Figure("owl-lamp"), false, 0, colours,
                 Optional.empty(), Habits.usual().with(Habits.Ground.BARE));
     }
 
@@ -152,8 +186,10 @@ public final class LanternWalk {
         colours.put("beam", new Mix(List.of(new Mix.Part("sand", 2), new Mix.Part("plum", 1), new Mix.Part("marigold", 1))));
         colours.put("dark", Mix.of("pen-black"));
         colours.put("light", Mix.of("pen-white"));
-        return project("harbour", "Harbour light at dusk", "on the bench above the water", stone, repertoire, new Subject.Figure("harbour-dusk"), true, 0, colours, Optional.empty(), Habits.usual()).withViewpoint(Viewpoint.table())
-                .withBlend("night", Blend.of(BlendKind.GRADIENT).withColours(List.of(colours.get("mauve"))).withShape(180, 0.9, 0.66)).withBlend("sea", Blend.of(BlendKind.DRY_BRUSH).withColours(List.of(mix("river", 1, "white", 1))).withShape(90, 0.05, 0.5));
+        return project("harbour", "Harbour light at dusk", "on the bench above the water", stone, repertoire,
+                new Subject.Figure("harbour-dusk"), true, 0, colours, Optional.empty(), Habits.usual()).withViewpoint(Viewpoint.table())
+                .withBlend("night", Blend.of(BlendKind.GRADIENT).withColours(List.of(colours.get("mauve"))).withShape(180, 0.9, 0.66))
+                .withBlend("sea", Blend.of(BlendKind.DRY_BRUSH).withColours(List.of(mix("river", 1, "white", 1))).withShape(90, 0.05, 0.5));
     }
 
     private static Project lettering(Repertoire repertoire) {
@@ -161,10 +197,12 @@ public final class LanternWalk {
         Map<String, Mix> colours = new LinkedHashMap<>();
         colours.put("letters", mix("night", 3, "plum", 1));
         colours.put("i2/letters", mix("marigold", 3, "brick", 1));
-        Project alone = project("lettering", "Lantern Walk", "the sign at the start", stone, repertoire, new Subject.Word(List.of("LANTERN", "WALK"), BuiltIn.SLAB), false, 2, colours, Optional.of(Mix.of("white")),
+        Project alone = project("lettering", "Lantern Walk", "the sign at the start", stone, repertoire,
+                new Subject.Word(List.of("LANTERN", "WALK"), BuiltIn.SLAB), false, 2, colours, Optional.of(Mix.of("white")),
                 Habits.usual().with(Habits.Ground.UNDER)).withViewpoint(new Viewpoint(0, 1300, 1300));
         Subject.Word over = new Subject.Word(List.of("mind the step"), "script", LetterSetting.plain().swelled(0.05).toEye(true));
-        return alone.withSketch(alone.sketch().map(s -> s.with("", i -> i.at(i.placement().movedBy(0, -3))).plus(Item.of(over, ItemMode.ON_STONE, new Placement(12, 22, -5, 13.5), 1))));
+        return alone.withSketch(alone.sketch().map(s -> s.with("", i -> i.at(i.placement().movedBy(0, -3)))
+                .plus(Item.of(over, ItemMode.ON_STONE, new Placement(12, 22, -5, 13.5), 1))));
     }
 
     private static Project snail(Repertoire repertoire) {
@@ -178,7 +216,8 @@ public final class LanternWalk {
         colours.put("dark", Mix.of("soot"));
         colours.put("cheek", Mix.of("rose"));
         colours.put("light", Mix.of("pen-white"));
-        return project("snail", "Snail with post", "by the letter box", stone, repertoire, new Subject.Figure("snail-post"), false, 0, colours, Optional.empty(), bare());
+        return project("snail", "Snail with post", "by the letter box", stone, repertoire, new Subject.Figure("snail-post"), false, 0,
+                colours, Optional.empty(), bare());
     }
 
     private static Habits bare() {
@@ -186,7 +225,8 @@ public final class LanternWalk {
     }
 
     private static Project moon(Repertoire repertoire) {
-        Stone stone = stone(90, 90, 18, new Shape.Grown(Form.ROUND, 1, 0), 7, true, 0, 37, RockKind.CAST_PLASTER, Texture.SMOOTH, "#ece8df");
+        Stone stone = stone(90, 90, 18, new Shape.Grown(Form.ROUND, 1, 0), 7, true, 0, 37, RockKind.CAST_PLASTER, Texture.SMOOTH,
+                "#ece8df");
         Map<String, Mix> colours = new LinkedHashMap<>();
         colours.put("moon", mix("cream", 3, "yellow", 1));
         colours.put("shade", mix("sand", 2, "marigold", 1));
@@ -198,14 +238,18 @@ public final class LanternWalk {
         colours.put("light", Mix.of("pen-white"));
         colours.put("i2/dots", Mix.of("white"));
         colours.put("i2/others", Mix.of("marigold"));
-        Project alone = project("moon", "Moon ring", "on the gate post", stone, repertoire, new Subject.Figure("moon-asleep"), false, 0, colours, Optional.of(Mix.of("night")), Habits.usual());
+        Project alone = project("moon", "Moon ring", "on the gate post", stone, repertoire, new Subject.Figure("moon-asleep"), false, 0,
+                colours, Optional.of(Mix.of("night")), Habits.usual());
         Sketch sketch = alone.sketch().orElseThrow().with("", i -> i.at(i.placement().sizedBy(0.7)));
-        Item ring = Item.of(Subject.Dots.usual().sized(3.6, 1.4, 2).counted(0, true, true), ItemMode.WEARING, new Placement(0, 0, 0, 36), 0);
-        return alone.withSketch(Optional.of(sketch.plus(ring))).withBlend(Project.GROUND, Blend.of(BlendKind.STIPPLE).withColours(List.of(mix("river", 2, "night", 1), mix("plum", 2, "rose", 1))).withShape(180, 0.7, 0.5));
+        Item ring = Item.of(Subject.Dots.usual().sized(3.6, 1.4, 2).counted(0, true, true), ItemMode.WEARING, new Placement(0, 0, 0, 36),
+                0);
+        return alone.withSketch(Optional.of(sketch.plus(ring))).withBlend(Project.GROUND, Blend.of(BlendKind.STIPPLE)
+                .withColours(List.of(mix("river", 2, "night", 1), mix("plum", 2, "rose", 1))).withShape(180, 0.7, 0.5));
     }
 
     private static Project fox(Repertoire repertoire) {
-        Stone stone = stone(118, 80, 36, new Shape.Grown(Form.KIDNEY, 0.75, 0.15), 2, false, 0, 31, RockKind.SANDSTONE, Texture.ROUGH, "#b89a6e");
+        Stone stone = stone(118, 80, 36, new Shape.Grown(Form.KIDNEY, 0.75, 0.15), 2, false, 0, 31, RockKind.SANDSTONE, Texture.ROUGH,
+                "#b89a6e");
         Map<String, Mix> colours = new LinkedHashMap<>();
         colours.put("coat", mix("rust", 2, "marigold", 1));
         colours.put("tail", mix("rust", 3, "brick", 1));
@@ -213,12 +257,14 @@ public final class LanternWalk {
         colours.put("dark", Mix.of("umber"));
         colours.put("marks", Mix.of("pen-umber"));
         colours.put("light", Mix.of("pen-white"));
-        return project("fox", "Sleeping fox", "under the hazel", stone, repertoire, new Subject.Figure("fox-asleep"), true, 0, colours, Optional.empty(), bare().with(Habits.LineStyle.SHADED))
+        return project("fox", "Sleeping fox", "under the hazel", stone, repertoire, new Subject.Figure("fox-asleep"), true, 0, colours,
+                Optional.empty(), bare().with(Habits.LineStyle.SHADED))
                 .withBlend("coat", Blend.of(BlendKind.GRADIENT).withColours(List.of(mix("rust", 2, "brick", 1))).withShape(160, 1, 0.55));
     }
 
     private static Project heron(Repertoire repertoire) {
-        Stone stone = stone(132, 70, 25, new Shape.Grown(Form.EGG, 0.8, 0.2), 2.6, false, 270, 41, RockKind.SLATE, Texture.SMOOTH, "#464b50");
+        Stone stone = stone(132, 70, 25, new Shape.Grown(Form.EGG, 0.8, 0.2), 2.6, false, 270, 41, RockKind.SLATE, Texture.SMOOTH,
+                "#464b50");
         Map<String, Mix> colours = new LinkedHashMap<>();
         colours.put("band0", mix("night", 2, "river", 1));
         colours.put("band1", mix("plum", 2, "rose", 1));
@@ -229,15 +275,19 @@ public final class LanternWalk {
         for (String slot : new String[] {"pale", "wing", "light"}) {
             colours.put("i2/" + slot, Mix.of("pen-white"));
         }
-        Project alone = project("heron", "Heron against the evening", "where the stream is crossed", stone, repertoire, new Subject.Pattern("bands", Map.of("bands", 6.0, "arch", 0.1, "wave", 0.02, "grow", 1.0)), true, 0, colours,
+        Project alone = project("heron", "Heron against the evening", "where the stream is crossed", stone, repertoire,
+                new Subject.Pattern("bands", Map.of("bands", 6.0, "arch", 0.1, "wave", 0.02, "grow", 1.0)), true, 0, colours,
                 Optional.empty(), bare()).withViewpoint(Viewpoint.leaning());
-        Placement placement = Designs.fit(Designs.motif(new Subject.Figure("heron"), repertoire).orElseThrow(), Survey.of(stone).zones(), 1, 0).orElseThrow().placement();
+        Placement placement = Designs
+                .fit(Designs.motif(new Subject.Figure("heron"), repertoire).orElseThrow(), Survey.of(stone).zones(), 1, 0).orElseThrow()
+                .placement();
         Item heron = Item.of(new Subject.Figure("heron"), ItemMode.LEFT_FREE, placement.sizedBy(1.02), 1).fringed(0.7);
         return alone.withSketch(alone.sketch().map(s -> s.plus(heron)));
     }
 
     private static Project window(Repertoire repertoire) {
-        Stone stone = stone(110, 92, 45, oval(0.7, 0.4), 2.4, false, 0, 44, RockKind.GRANITE, Texture.GRAINY, "#4b4c50").plus(Patch.crack(-48, -33, -39, -25, 1.2, 1.6));
+        Stone stone = stone(110, 92, 45, oval(0.7, 0.4), 2.4, false, 0, 44, RockKind.GRANITE, Texture.GRAINY, "#4b4c50")
+                .plus(Patch.crack(-48, -33, -39, -25, 1.2, 1.6));
         Map<String, Mix> colours = new LinkedHashMap<>();
         colours.put("edge", Mix.of("soot"));
         colours.put("cracks", Mix.of("pen-black"));
@@ -247,7 +297,8 @@ public final class LanternWalk {
         colours.put("stripe3", mix("moss", 2, "yellow", 1));
         colours.put("stripe4", mix("yellow", 2, "rose", 1));
         colours.put("stripe5", mix("plum", 2, "rose", 1));
-        Project front = project("window", "Night window", "last stone, at the end of the path: to be seen from both sides of the glass", stone, repertoire, opening(4, 5), false, 0, colours, Optional.empty(), bare());
+        Project front = project("window", "Night window", "last stone, at the end of the path: to be seen from both sides of the glass",
+                stone, repertoire, opening(4, 5), false, 0, colours, Optional.empty(), bare());
         Map<String, Mix> dawn = new LinkedHashMap<>(colours);
         dawn.put("stripe0", Mix.of("plum"));
         dawn.put("stripe1", mix("plum", 1, "rose", 2));
@@ -256,8 +307,10 @@ public final class LanternWalk {
         dawn.put("stripe4", Mix.of("yellow"));
         dawn.put("stripe5", Mix.of("cream"));
         Project turned = front.turnedOver();
-        Project back = project("window", "Night window", "", turned.stone(), repertoire, opening(3, 8), false, 0, dawn, Optional.empty(), bare());
-        return turned.withSketch(back.sketch()).withColours(dawn).turnedOver().withEdge(new Edge(Optional.empty(), List.of(new Edge.Band(0, 4, Mix.of("night")))));
+        Project back = project("window", "Night window", "", turned.stone(), repertoire, opening(3, 8), false, 0, dawn, Optional.empty(),
+                bare());
+        return turned.withSketch(back.sketch()).withColours(dawn).turnedOver()
+                .withEdge(new Edge(Optional.empty(), List.of(new Edge.Band(0, 4, Mix.of("night")))));
     }
 
     private static Subject opening(int cracks, int seed) {
@@ -280,22 +333,28 @@ public final class LanternWalk {
         colours.put("i2/dark", Mix.of("soot"));
         colours.put("i2/grass", Mix.of("moss"));
         colours.put("i2/light", Mix.of("pen-white"));
-        Project alone = project("toadstool", "Toadstool before a fern", "where the path bends", stone, repertoire, new Subject.Figure("fern"), false, 0, colours, Optional.empty(), bare());
+        Project alone = project("toadstool", "Toadstool before a fern", "where the path bends", stone, repertoire,
+                new Subject.Figure("fern"), false, 0, colours, Optional.empty(), bare());
         Sketch fern = alone.sketch().orElseThrow().with("", i -> i.at(i.placement().sizedBy(0.74).turnedBy(14).movedBy(9, 0)));
         Motif house = Designs.motif(new Subject.Figure("toadstool"), repertoire).orElseThrow();
         Placement placement = Designs.fit(house, Survey.of(stone).zones(), 0, 0).orElseThrow().placement();
-        return alone.withBlend("i2/cap", Blend.of(BlendKind.LOADED).withColours(List.of(mix("brick", 2, "marigold", 1)))).withHabits(bare().with(new Light(320, 0.6, 0.6, 0.5, 0))).withSketch(Optional.of(fern.plus(Item.of(new Subject.Figure("toadstool"), ItemMode.ON_STONE, placement.sizedBy(0.76).movedBy(-5, 2), 0))));
+        return alone.withBlend("i2/cap", Blend.of(BlendKind.LOADED).withColours(List.of(mix("brick", 2, "marigold", 1))))
+                .withHabits(bare().with(new Light(320, 0.6, 0.6, 0.5, 0))).withSketch(Optional.of(
+                        fern.plus(Item.of(new Subject.Figure("toadstool"), ItemMode.ON_STONE, placement.sizedBy(0.76).movedBy(-5, 2), 0))));
     }
 
     private static Mix mix(String first, int parts, String second, int others) {
         return new Mix(List.of(new Mix.Part(first, parts), new Mix.Part(second, others)));
     }
 
-    private static Project project(String id, String name, String purpose, Stone stone, Repertoire repertoire, Subject subject, boolean wearing, double margin, Map<String, Mix> colours,
+    private static Project project(String id, String name, String purpose, Stone stone, Repertoire repertoire, Subject subject,
+            boolean wearing, double margin, Map<String, Mix> colours,
             Optional<Mix> ground, Habits habits) {
         Motif motif = Designs.motif(subject, repertoire).orElseThrow();
         Placement placement = Designs.fit(motif, Survey.of(stone).zones(), margin, 0).orElseThrow().placement();
-        return Project.begin(id, name, stone).withName(name, purpose).withOrigin(new Origin("Quillbeck", Origin.Taking.ALLOWED, "", Optional.empty()))
-                .withSketch(Optional.of(Sketch.of(subject, wearing ? ItemMode.WEARING : ItemMode.ON_STONE, placement, margin))).withColours(colours).withGround(ground).withHabits(habits);
+        return Project.begin(id, name, stone).withName(name, purpose)
+                .withOrigin(new Origin("Quillbeck", Origin.Taking.ALLOWED, "", Optional.empty()))
+                .withSketch(Optional.of(Sketch.of(subject, wearing ? ItemMode.WEARING : ItemMode.ON_STONE, placement, margin)))
+                .withColours(colours).withGround(ground).withHabits(habits);
     }
 }

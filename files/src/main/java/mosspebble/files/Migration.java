@@ -16,7 +16,10 @@ import java.util.function.Consumer;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
-/** Brings the documents of a studio from one format to the next, one numbered step after the other. Each walks the JSON as it stands, not through today's records. */
+/**
+ * Brings the documents of a studio from one format to the next, one numbered step after the other. Each walks the JSON as it stands, not
+ * through today's records.
+ */
 final class Migration {
 
     /** How many there are: the format that this program writes. */
@@ -62,9 +65,11 @@ final class Migration {
         }
     }
 
-    private static void each(Connection connection, String table, String key, Path file, Consumer<ObjectNode> change) throws SQLException, FileTrouble {
+    private static void each(Connection connection, String table, String key, Path file, Consumer<ObjectNode> change)
+            throws SQLException, FileTrouble {
         Map<String, String> changed = new LinkedHashMap<>();
-        try (Statement sql = connection.createStatement(); ResultSet rows = sql.executeQuery("SELECT " + key + ", document FROM " + table)) {
+        try (Statement sql = connection.createStatement();
+                ResultSet rows = sql.executeQuery("SELECT " + key + ", document FROM " + table)) {
             while (rows.next()) {
                 String place = file + ", " + table + " " + Said.shortly(rows.getString(1), 40);
                 changed.put(rows.getString(1), changed(rows.getString(2), place, change));
@@ -104,13 +109,16 @@ final class Migration {
     private static void toItems(ObjectNode project) {
         walk(project, node -> {
             if (node.has("wearing")) {
-                node.put("manner", node.remove("wearing").asBoolean() ? "WEARING" : "ON_STONE").put("mostTurn", 0.0).put("runOffMm", 0.0).put("fringeMm", 0.0).put("mirrored", false).put("matched", false);
+                node.put("manner", node.remove("wearing").asBoolean() ? "WEARING" : "ON_STONE").put("mostTurn", 0.0).put("runOffMm", 0.0)
+                        .put("fringeMm", 0.0).put("mirrored", false).put("matched", false);
                 node.putArray("leftOut");
                 node.putNull("group");
             }
             if (node.path("kind").asText().equals("word")) {
                 ObjectNode setting = node.putObject("setting");
-                setting.put("path", "STRAIGHT").put("bend", 0.0).put("style", "SOLID").put("optical", 0.5).put("space", 0.0).put("lineStep", 1.38).put("boxes", false).put("swell", 0.0).put("toEye", false).put("penMm", 0.8).putObject("kerns");
+                setting.put("path", "STRAIGHT").put("bend", 0.0).put("style", "SOLID").put("optical", 0.5).put("space", 0.0)
+                        .put("lineStep", 1.38).put("boxes", false).put("swell", 0.0).put("toEye", false).put("penMm", 0.8)
+                        .putObject("kerns");
             }
             if (node.path("kind").asText().equals("dots")) {
                 node.put("series", "EQUAL").put("count", 0).put("ratio", 0.5).put("bandMm", 0.0).put("innerMm", 0.0);
@@ -189,10 +197,14 @@ final class Migration {
 
     private static Map<Pattern, String> shares() {
         Map<Pattern, String> shares = new LinkedHashMap<>();
-        String[][] all = {{"the first part of (.*)", "first_part"}, {"the second part of (.*)", "second_part"}, {"the first band of (.*)", "band-1"}, {"the second band of (.*)", "band-2"}, {"the third band of (.*)", "band-3"},
-            {"the fourth band of (.*)", "band-4"}, {"a mixed step of (.*)", "mixed_step"}, {"streaks over (.*)", "streaks"}, {"foam on (.*)", "foam"}, {"sponge dabs on (.*)", "dabs"}, {"facets on (.*)", "facets"},
-            {"the first arm of (.*)", "arm-1"}, {"the second arm of (.*)", "arm-2"}, {"the third arm of (.*)", "arm-3"}, {"the fourth arm of (.*)", "arm-4"}, {"(.*), first with white in the load", "white_in_load"},
-            {"the tip colour of (.*)", "tip_colour"}, {"the next colour of (.*)", "inner_colour-1"}, {"the foot colour of (.*)", "inner_colour-2"}, {"the glaze on (.*)", "glaze"}, {"the wash in (.*)", "dropped_wash"}};
+        String[][] all = {{"the first part of (.*)", "first_part"}, {"the second part of (.*)", "second_part"},
+            {"the first band of (.*)", "band-1"}, {"the second band of (.*)", "band-2"}, {"the third band of (.*)", "band-3"},
+            {"the fourth band of (.*)", "band-4"}, {"a mixed step of (.*)", "mixed_step"}, {"streaks over (.*)", "streaks"},
+            {"foam on (.*)", "foam"}, {"sponge dabs on (.*)", "dabs"}, {"facets on (.*)", "facets"},
+            {"the first arm of (.*)", "arm-1"}, {"the second arm of (.*)", "arm-2"}, {"the third arm of (.*)", "arm-3"},
+            {"the fourth arm of (.*)", "arm-4"}, {"(.*), first with white in the load", "white_in_load"},
+            {"the tip colour of (.*)", "tip_colour"}, {"the next colour of (.*)", "inner_colour-1"},
+            {"the foot colour of (.*)", "inner_colour-2"}, {"the glaze on (.*)", "glaze"}, {"the wash in (.*)", "dropped_wash"}};
         for (String[] each : all) {
             shares.put(Pattern.compile(each[0]), each[1]);
         }
@@ -218,7 +230,8 @@ final class Migration {
             case "the halo round the subject" -> "halo";
             case "the outlines" -> "outlines";
             case "the inner lines" -> "inner_lines";
-            default -> title.startsWith("the shade side of the ") ? "shade_side:" + title.substring(22) : title.startsWith("the light side of the ") ? "light_side:" + title.substring(22)
+            default -> title.startsWith("the shade side of the ") ? "shade_side:" + title.substring(22)
+                    : title.startsWith("the light side of the ") ? "light_side:" + title.substring(22)
                     : title.startsWith("the ") ? "part:" + title.substring(4) : title;
         };
     }

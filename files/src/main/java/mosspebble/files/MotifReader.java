@@ -19,7 +19,8 @@ import mosspebble.core.units.Srgb;
 import org.locationtech.jts.geom.Geometry;
 
 /**
- * Reads a motif: an SVG file with {@code data-} attributes, described in {@code docs/motif-format.md}. Document types, entities, scripts, event attributes and links to
+ * Reads a motif: an SVG file with {@code data-} attributes, described in {@code docs/motif-format.md}. Document types, entities, scripts,
+ * event attributes and links to
  * anything outside are refused, never followed.
  */
 public final class MotifReader {
@@ -73,11 +74,13 @@ public final class MotifReader {
 
     private Motif assemble() throws FileTrouble {
         if (parts.isEmpty()) {
-            throw trouble("svg", "No element has a data-part attribute, so there is nothing to paint.", "Mark the parts as docs/motif-format.md shows.");
+            throw trouble("svg", "No element has a data-part attribute, so there is nothing to paint.",
+                    "Mark the parts as docs/motif-format.md shows.");
         }
         List<Geometry> areas = parts.stream().filter(p -> p.isArea() && p.sits() != Presence.WEARING).map(MotifPart::shape).toList();
         if (areas.isEmpty() && silhouettes.isEmpty()) {
-            throw trouble("svg", "The motif has lines only, so it has no outer shape.", "Add a filled part, or mark one with data-silhouette=\"yes\".");
+            throw trouble("svg", "The motif has lines only, so it has no outer shape.",
+                    "Add a filled part, or mark one with data-silhouette=\"yes\".");
         }
         countBeforeWork();
         Geometry silhouette = Shapes.union(silhouettes.isEmpty() ? areas : silhouettes);
@@ -85,12 +88,14 @@ public final class MotifReader {
         for (MotifPart part : parts) {
             Geometry shape = clipped && part.role() == Role.FILL ? Shapes.common(part.shape(), silhouette) : part.shape();
             if (!shape.isEmpty()) {
-                kept.add(new MotifPart(part.id(), part.title(), part.role(), part.slot(), shape, part.penMm(), part.roundness(), part.outlined(), part.sits(), part.mirror()));
+                kept.add(new MotifPart(part.id(), part.title(), part.role(), part.slot(), shape, part.penMm(), part.roundness(),
+                        part.outlined(), part.sits(), part.mirror()));
             }
         }
         for (MotifPart part : kept) {
             if (part.mirror().isPresent() && kept.stream().noneMatch(p -> p.id().equals(part.mirror().get()))) {
-                throw trouble(part.id(), "Its mirror partner " + Said.shortly(part.mirror().get(), 60) + " does not exist.", "Name an existing part or drop data-mirror.");
+                throw trouble(part.id(), "Its mirror partner " + Said.shortly(part.mirror().get(), 60) + " does not exist.",
+                        "Name an existing part or drop data-mirror.");
             }
         }
         try {
@@ -104,7 +109,8 @@ public final class MotifReader {
     private void countBeforeWork() throws FileTrouble {
         Intricacy.crossingsOf(parts.stream().map(MotifPart::shape).toList());
         if (clipped && (long) points * parts.size() > MOST_CUTTING) {
-            throw trouble("svg", "It has " + parts.size() + " parts and " + points + " points, and all are to be cut by the silhouette.", "Take data-clip out, or simplify the paths.");
+            throw trouble("svg", "It has " + parts.size() + " parts and " + points + " points, and all are to be cut by the silhouette.",
+                    "Take data-clip out, or simplify the paths.");
         }
         InFile.stopIfAsked(place);
     }
@@ -112,7 +118,8 @@ public final class MotifReader {
     /** What must fit: the areas, and the lines that stand out from them. */
     private Geometry sitting(List<Geometry> areas, List<MotifPart> kept) {
         List<Geometry> all = new ArrayList<>(areas);
-        kept.stream().filter(p -> p.role() == Role.LINE && p.sits() != Presence.WEARING).forEach(p -> all.add(Shapes.stroke(p.shape(), 4 * flatness)));
+        kept.stream().filter(p -> p.role() == Role.LINE && p.sits() != Presence.WEARING)
+                .forEach(p -> all.add(Shapes.stroke(p.shape(), 4 * flatness)));
         return Shapes.union(all);
     }
 
@@ -128,7 +135,8 @@ public final class MotifReader {
         id = attribute("data-motif", "");
         title = Said.first(attribute("data-title", id), 60);
         if (!id.matches("[a-z0-9-]{1,40}")) {
-            throw trouble("svg", "data-motif is \"" + Said.shortly(id, 40) + "\".", "Give the motif a name of small letters, digits and dashes.");
+            throw trouble("svg", "data-motif is \"" + Said.shortly(id, 40) + "\".",
+                    "Give the motif a name of small letters, digits and dashes.");
         }
         String wearing = choice("data-wears", "no", "no", "yes", "preferred");
         wears = !wearing.equals("no");
@@ -145,7 +153,8 @@ public final class MotifReader {
         for (String slot : attribute("data-slots", "").split(";")) {
             String[] cells = slot.trim().split("\\s*:\\s*");
             if (cells.length != 3 || !cells[2].matches("#[0-9a-fA-F]{6}") || cells[0].isEmpty() || found.size() >= 40) {
-                throw trouble("svg", "data-slots has \"" + Said.shortly(slot, 40) + "\".", "Write each colour slot as name: Title: #rrggbb, separated by semicolons.");
+                throw trouble("svg", "data-slots has \"" + Said.shortly(slot, 40) + "\".",
+                        "Write each colour slot as name: Title: #rrggbb, separated by semicolons.");
             }
             found.add(new Slot(cells[0], cells[1], Srgb.ofHex(cells[2])));
         }
@@ -155,7 +164,8 @@ public final class MotifReader {
     private void part(String element, AffineTransform transform) throws FileTrouble {
         String part = attribute("data-part", "");
         if (part.isBlank() || part.length() > 60 || parts.size() >= MOST_PARTS) {
-            throw trouble(element, "data-part is empty or too long, or there are more than " + MOST_PARTS + " parts.", "Give each part a short name of its own.");
+            throw trouble(element, "data-part is empty or too long, or there are more than " + MOST_PARTS + " parts.",
+                    "Give each part a short name of its own.");
         }
         Shape drawn = transform.createTransformedShape(new SvgElements(place, xml).shape());
         Role role = switch (choice("data-role", "fill", "fill", "line", "highlight")) {
@@ -178,8 +188,10 @@ public final class MotifReader {
         if (points > MOST_POINTS) {
             throw trouble(part, "The drawing has more than " + MOST_POINTS + " points.", "Simplify the paths.");
         }
-        if (shape.isEmpty() || !(Math.abs(shape.getEnvelopeInternal().getMaxX()) < FARTHEST) || !(Math.abs(shape.getEnvelopeInternal().getMaxY()) < FARTHEST)) {
-            throw trouble(part, "The part encloses nothing or lies beyond any paper.", "Draw it as a closed shape, or mark it data-role=\"line\".");
+        if (shape.isEmpty() || !(Math.abs(shape.getEnvelopeInternal().getMaxX()) < FARTHEST)
+                || !(Math.abs(shape.getEnvelopeInternal().getMaxY()) < FARTHEST)) {
+            throw trouble(part, "The part encloses nothing or lies beyond any paper.",
+                    "Draw it as a closed shape, or mark it data-role=\"line\".");
         }
         Presence sits = switch (choice("data-sits", "always", "always", "on-stone", "wearing")) {
             case "on-stone" -> Presence.ON_STONE;
@@ -190,7 +202,8 @@ public final class MotifReader {
             silhouettes.add(shape);
         }
         try {
-            parts.add(new MotifPart(part, Said.first(attribute("data-title", part.replace('-', ' ')), 60), role, attribute("data-slot", ""), shape, line ? pen : 0,
+            parts.add(new MotifPart(part, Said.first(attribute("data-title", part.replace('-', ' ')), 60), role, attribute("data-slot", ""),
+                    shape, line ? pen : 0,
                     number("data-round", attribute("data-round", "0"), 0, 1), choice("data-outline", "no", "no", "yes").equals("yes"), sits,
                     Optional.ofNullable(xml.getAttributeValue(null, "data-mirror"))));
         } catch (IllegalArgumentException e) {
@@ -207,7 +220,8 @@ public final class MotifReader {
         } catch (NumberFormatException e) {
             // answered below, with the same sentence as a number out of range
         }
-        throw trouble(attribute("data-part", xml.getLocalName()), name + " is \"" + Said.shortly(text, 40) + "\".", "Expected a number from " + low + " to " + high + ".");
+        throw trouble(attribute("data-part", xml.getLocalName()), name + " is \"" + Said.shortly(text, 40) + "\".",
+                "Expected a number from " + low + " to " + high + ".");
     }
 
     private String attribute(String name, String otherwise) {
@@ -218,7 +232,8 @@ public final class MotifReader {
     private String choice(String name, String otherwise, String... allowed) throws FileTrouble {
         String value = attribute(name, otherwise);
         if (!List.of(allowed).contains(value)) {
-            throw trouble(attribute("data-part", xml.getLocalName()), name + " is \"" + Said.shortly(value, 40) + "\".", "Expected one of " + String.join(", ", allowed) + ".");
+            throw trouble(attribute("data-part", xml.getLocalName()), name + " is \"" + Said.shortly(value, 40) + "\".",
+                    "Expected one of " + String.join(", ", allowed) + ".");
         }
         return value;
     }

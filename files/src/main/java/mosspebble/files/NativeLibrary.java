@@ -9,7 +9,8 @@ import org.sqlite.SQLiteJDBCLoader;
 import org.sqlite.util.LibraryLoaderUtil;
 
 /**
- * The database's native library, unpacked once and kept, so that a program that is killed leaves no copy behind in the temp folder and a full or locked temp folder keeps nobody out. Where the cache folder
+ * The database's native library, unpacked once and kept, so that a program that is killed leaves no copy behind in the temp folder and a
+ * full or locked temp folder keeps nobody out. Where the cache folder
  * cannot be written, the library is left to unpack itself as it always did.
  */
 final class NativeLibrary {
@@ -29,7 +30,9 @@ final class NativeLibrary {
             SQLiteJDBCLoader.initialize();
         } catch (Exception | LinkageError e) { // the loader throws whatever the system answered
             String temp = System.getProperty("org.sqlite.tmpdir", System.getProperty("java.io.tmpdir"));
-            throw new FileTrouble(temp, "The database that keeps the studio can neither be unpacked into this folder and run from it, nor into " + cache() + ".",
+            throw new FileTrouble(temp,
+                    "The database that keeps the studio can neither be unpacked into this folder and run from it, nor into " + cache()
+                            + ".",
                     "Make room in one of them, or allow programs to be run from there, then start again.", e);
         }
     }
@@ -62,6 +65,7 @@ final class NativeLibrary {
 
     private static Path cache() {
         String own = System.getenv("XDG_CACHE_HOME");
-        return own != null && Path.of(own).isAbsolute() ? Path.of(own, "moss-pebble") : Path.of(System.getProperty("user.home"), ".cache", "moss-pebble");
+        return own != null && Path.of(own).isAbsolute() ? Path.of(own, "moss-pebble")
+                : Path.of(System.getProperty("user.home"), ".cache", "moss-pebble");
     }
 }

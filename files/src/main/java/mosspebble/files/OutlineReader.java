@@ -27,7 +27,8 @@ import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.Polygon;
 
 /**
- * Reads a stone's outline: the largest closed shape of an SVG file ({@code width} with mm, cm or in and {@code viewBox} give the size; without them a unit is a millimetre), or a CSV of points, x and y in
+ * Reads a stone's outline: the largest closed shape of an SVG file ({@code width} with mm, cm or in and {@code viewBox} give the size;
+ * without them a unit is a millimetre), or a CSV of points, x and y in
  * mm, one row each, separated by comma, semicolon or tab, with or without a head row.
  */
 public final class OutlineReader {
@@ -70,14 +71,16 @@ public final class OutlineReader {
         elements.each((depth, transform) -> {
             if (depth == 1) {
                 if (!xml.getLocalName().equals("svg")) {
-                    throw elements.trouble(xml.getLocalName(), "The file begins with <" + Said.shortly(xml.getLocalName(), 40) + ">.", "An outline file begins with <svg>.");
+                    throw elements.trouble(xml.getLocalName(), "The file begins with <" + Said.shortly(xml.getLocalName(), 40) + ">.",
+                            "An outline file begins with <svg>.");
                 }
                 mmPerUnit[0] = scale(xml.getAttributeValue(null, "width"), xml.getAttributeValue(null, "viewBox"));
             } else if (elements.isShape()) {
                 Geometry area = Outlines.area(transform.createTransformedShape(elements.shape()), 0.05 / mmPerUnit[0]);
                 points[0] += area.getNumPoints();
                 if (points[0] > MOST_POINTS) {
-                    throw elements.trouble(xml.getLocalName(), "The drawing has more than " + MOST_POINTS + " points.", SvgElements.SIMPLIFY);
+                    throw elements.trouble(xml.getLocalName(), "The drawing has more than " + MOST_POINTS + " points.",
+                            SvgElements.SIMPLIFY);
                 }
                 areas.add(area);
             }
@@ -131,31 +134,37 @@ public final class OutlineReader {
             String text = decoded.startsWith("\uFEFF") ? decoded.substring(1) : decoded;
             String firstLine = text.lines().filter(l -> !l.isBlank() && !l.startsWith("#")).findFirst().orElse("");
             char separator = firstLine.contains(";") ? ';' : firstLine.contains("\t") ? '\t' : ',';
-            CSVFormat format = CSVFormat.DEFAULT.builder().setDelimiter(separator).setIgnoreEmptyLines(true).setCommentMarker('#').setTrim(true).get();
+            CSVFormat format = CSVFormat.DEFAULT.builder().setDelimiter(separator).setIgnoreEmptyLines(true).setCommentMarker('#')
+                    .setTrim(true).get();
             try (Reader reader = new StringReader(text); var parser = format.parse(reader)) {
                 for (CSVRecord row : parser) {
                     if (row.size() < 2) {
-                        throw new FileTrouble(place + ", line " + parser.getCurrentLineNumber(), "The row has " + row.size() + " cell.", "Write x and y in mm in every row.");
+                        throw new FileTrouble(place + ", line " + parser.getCurrentLineNumber(), "The row has " + row.size() + " cell.",
+                                "Write x and y in mm in every row.");
                     }
                     if (points.size() >= MOST_ROWS) {
                         throw new FileTrouble(place, "The file has more than " + MOST_ROWS + " points.", "Keep one point in several.");
                     }
                     boolean head = row.getRecordNumber() == 1 && !row.get(0).matches("[-+0-9.,eE]+");
                     if (!head) {
-                        points.add(new double[] {number(row.get(0), place, parser.getCurrentLineNumber()), number(row.get(1), place, parser.getCurrentLineNumber())});
+                        points.add(new double[] {number(row.get(0), place, parser.getCurrentLineNumber()),
+                            number(row.get(1), place, parser.getCurrentLineNumber())});
                     }
                 }
             }
         } catch (CharacterCodingException e) {
             throw new FileTrouble(place, "The file is not text in UTF-8.", "Save it again as UTF-8.", e);
         } catch (IOException | IllegalStateException | UncheckedIOException e) {
-            throw new FileTrouble(place, "The rows cannot be told apart.", "Write x and y in mm, separated by a comma, one point in each row.", e);
+            throw new FileTrouble(place, "The rows cannot be told apart.",
+                    "Write x and y in mm, separated by a comma, one point in each row.", e);
         }
-        if (points.size() > 1 && points.get(0)[0] == points.get(points.size() - 1)[0] && points.get(0)[1] == points.get(points.size() - 1)[1]) {
+        if (points.size() > 1 && points.get(0)[0] == points.get(points.size() - 1)[0]
+                && points.get(0)[1] == points.get(points.size() - 1)[1]) {
             points.remove(points.size() - 1);
         }
         if (points.size() < 3) {
-            throw new FileTrouble(place, "The file holds " + points.size() + " points.", "An outline needs three or more, in order round the stone.");
+            throw new FileTrouble(place, "The file holds " + points.size() + " points.",
+                    "An outline needs three or more, in order round the stone.");
         }
         return traced(points.stream().mapToDouble(p -> p[0]).toArray(), points.stream().mapToDouble(p -> p[1]).toArray(), place);
     }
@@ -169,7 +178,8 @@ public final class OutlineReader {
         } catch (NumberFormatException e) {
             // answered below
         }
-        throw new FileTrouble(place + ", line " + line, "\"" + Said.shortly(cell, 30) + "\" is not a length.", "Write a number of mm such as 42.5.");
+        throw new FileTrouble(place + ", line " + line, "\"" + Said.shortly(cell, 30) + "\" is not a length.",
+                "Write a number of mm such as 42.5.");
     }
 
     private static StoneOutline.Traced traced(double[] x, double[] y, String place) throws FileTrouble {
@@ -181,7 +191,9 @@ public final class OutlineReader {
         double wide = polygon.getEnvelopeInternal().getWidth();
         double high = polygon.getEnvelopeInternal().getHeight();
         if (!(Math.min(wide, high) >= SMALLEST && Math.max(wide, high) <= LARGEST)) {
-            throw new FileTrouble(place, "The outline is " + Numbers.shortText(wide) + " x " + Numbers.shortText(high) + " mm; stones are 8 to 600 mm.", "Give the size in mm: width=\"92mm\" and a viewBox, or rows in mm.");
+            throw new FileTrouble(place,
+                    "The outline is " + Numbers.shortText(wide) + " x " + Numbers.shortText(high) + " mm; stones are 8 to 600 mm.",
+                    "Give the size in mm: width=\"92mm\" and a viewBox, or rows in mm.");
         }
         try {
             Intricacy.crossings(List.<Coordinate[]>of(ring));

@@ -50,7 +50,8 @@ public final class OwnFiles {
             throw new FileTrouble(name, "The file has more than 2 MB.", "Simplify the paths.");
         }
         Motif motif = MotifReader.read(bytes, name);
-        return new OwnFile(OwnFile.Kind.MOTIF, "own-" + motif.id(), shortened(motif.title().isBlank() ? motif.id() : motif.title()), new String(bytes, StandardCharsets.UTF_8));
+        return new OwnFile(OwnFile.Kind.MOTIF, "own-" + motif.id(), shortened(motif.title().isBlank() ? motif.id() : motif.title()),
+                new String(bytes, StandardCharsets.UTF_8));
     }
 
     private static OwnFile face(byte[] bytes, String name) throws FileTrouble {
@@ -67,7 +68,8 @@ public final class OwnFiles {
         }
         String title = shortened(font.getFontName(Locale.ROOT));
         String id = title.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-").replaceAll("^-|-$", "");
-        return new OwnFile(OwnFile.Kind.FACE, "own-" + (id.isEmpty() ? "face" : id.substring(0, Math.min(40, id.length()))), title, Base64.getEncoder().encodeToString(bytes));
+        return new OwnFile(OwnFile.Kind.FACE, "own-" + (id.isEmpty() ? "face" : id.substring(0, Math.min(40, id.length()))), title,
+                Base64.getEncoder().encodeToString(bytes));
     }
 
     private static String shortened(String title) {
@@ -84,11 +86,13 @@ public final class OwnFiles {
 
     private static Font font(byte[] bytes, String name) throws FileTrouble {
         if (!looksLikeFont(bytes)) {
-            throw new FileTrouble(name, "This is not a font: it does not begin as a TrueType or OpenType file does.", "Choose a .ttf or .otf file.");
+            throw new FileTrouble(name, "This is not a font: it does not begin as a TrueType or OpenType file does.",
+                    "Choose a .ttf or .otf file.");
         }
         try {
             return Font.createFont(Font.TRUETYPE_FONT, new ByteArrayInputStream(bytes));
-        } catch (FontFormatException | IOException | RuntimeException e) { // the toolkit's reader answers some damaged files with unchecked exceptions
+            // the toolkit's reader answers some damaged files with unchecked exceptions
+        } catch (FontFormatException | IOException | RuntimeException e) {
             throw new FileTrouble(name, "The font is damaged.", "Get the font again, or choose another.", e);
         }
     }
@@ -113,7 +117,8 @@ public final class OwnFiles {
             @Override
             public Optional<Typeface> typeface(String id) {
                 Optional<OwnFile> mine = own.stream().filter(o -> o.kind() == OwnFile.Kind.FACE && o.id().equals(id)).findFirst();
-                return mine.isEmpty() ? shipped.typeface(id) : faces.computeIfAbsent(id, key -> mine.map(m -> new FontFace(m.id(), m.title(), Base64.getDecoder().decode(m.content()))));
+                return mine.isEmpty() ? shipped.typeface(id) : faces.computeIfAbsent(id,
+                        key -> mine.map(m -> new FontFace(m.id(), m.title(), Base64.getDecoder().decode(m.content()))));
             }
 
             @Override
@@ -142,7 +147,8 @@ public final class OwnFiles {
         try {
             return Optional.of(MotifReader.read(mine.content().getBytes(StandardCharsets.UTF_8), mine.title()));
         } catch (FileTrouble e) {
-            return Optional.empty(); // it was read before it was kept; a reader that has become stricter leaves it out, and the finding says so
+            // it was read before it was kept; a reader that has become stricter leaves it out, and the finding says so
+            return Optional.empty();
         }
     }
 }

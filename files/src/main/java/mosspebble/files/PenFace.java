@@ -53,7 +53,8 @@ final class PenFace implements Typeface {
 
     private static Map<Integer, Glyph> read() {
         Map<Integer, Glyph> found = new TreeMap<>();
-        try (BufferedReader in = new BufferedReader(new InputStreamReader(BuiltIn.open("fonts/single-stroke-pen.txt"), StandardCharsets.UTF_8))) {
+        try (BufferedReader in = new BufferedReader(
+                new InputStreamReader(BuiltIn.open("fonts/single-stroke-pen.txt"), StandardCharsets.UTF_8))) {
             for (String line = in.readLine(); line != null; line = in.readLine()) {
                 if (!line.startsWith("#")) {
                     String[] cells = line.split(" ", 3);

@@ -23,7 +23,9 @@ import javax.imageio.stream.MemoryCacheImageInputStream;
 import mosspebble.core.photo.Photo;
 import mosspebble.core.photo.PhotoReader;
 
-/** Reads PNG and JPEG photos in bounded memory: turned upright by their EXIF note, every second or third pixel where they are very large. */
+/**
+ * Reads PNG and JPEG photos in bounded memory: turned upright by their EXIF note, every second or third pixel where they are very large.
+ */
 public final class PhotoFile {
 
     private static final long MOST_BYTES = 160_000_000;
@@ -48,7 +50,8 @@ public final class PhotoFile {
             int width = reader.getWidth(0);
             int height = reader.getHeight(0);
             if ((long) width * height > MOST_PIXELS || width < 64 || height < 64) {
-                throw new FileTrouble(place, "The photo has " + width + " x " + height + " pixels.", "Use one of 64 x 64 to 400 million pixels.");
+                throw new FileTrouble(place, "The photo has " + width + " x " + height + " pixels.",
+                        "Use one of 64 x 64 to 400 million pixels.");
             }
             int every = (int) Math.ceil(Math.sqrt((double) width * height / Photo.MOST_PIXELS));
             ImageReadParam param = reader.getDefaultReadParam();
@@ -60,7 +63,8 @@ public final class PhotoFile {
             return upright(image, bytes, format);
         } catch (IIOException e) {
             boolean print = e.getMessage() != null && e.getMessage().contains("Unsupported Image Type");
-            throw print ? new FileTrouble(place, "The JPEG holds four colours for printing (CMYK).", "Save it again as RGB.", e) : new FileTrouble(place, "The photo is damaged or cut off.", "Copy it from the camera again.", e);
+            throw print ? new FileTrouble(place, "The JPEG holds four colours for printing (CMYK).", "Save it again as RGB.", e)
+                    : new FileTrouble(place, "The photo is damaged or cut off.", "Copy it from the camera again.", e);
         } catch (IOException | RuntimeException e) { // the toolkit's decoders answer damaged files with all kinds of exceptions
             throw new FileTrouble(place, "The photo is damaged.", "Copy it from the camera again.", e);
         } finally {
@@ -124,7 +128,8 @@ public final class PhotoFile {
      */
     public static byte[] cutOut(Photo photo, double left, double top, double right, double bottom, int mostSide) {
         Rectangle all = new Rectangle(0, 0, photo.width(), photo.height());
-        Rectangle part = all.intersection(new Rectangle((int) left, (int) top, (int) Math.ceil(right - left), (int) Math.ceil(bottom - top)));
+        Rectangle part = all
+                .intersection(new Rectangle((int) left, (int) top, (int) Math.ceil(right - left), (int) Math.ceil(bottom - top)));
         int every = Math.max(1, (int) Math.ceil((double) Math.max(part.width, part.height) / mostSide));
         int w = Math.max(1, part.width / every);
         int h = Math.max(1, part.height / every);

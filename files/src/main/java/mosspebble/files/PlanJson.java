@@ -39,37 +39,47 @@ public final class PlanJson {
                 .put("weightG", round(plan.survey().facts().weight().value())).put("outline", wkt(plan.survey().zones().outline()));
         stone.put("up", name(plan.up().side()));
         plan.below().ifPresent(below -> stone.put("outlineBelow", wkt(below.survey().zones().outline())));
-        plan.edge().ifPresent(strip -> stone.putObject("edge").put("lengthMm", round(strip.lengthMm())).put("lowestMm", round(strip.lowestMm())).put("strip", wkt(strip.polygon())));
+        plan.edge().ifPresent(strip -> stone.putObject("edge").put("lengthMm", round(strip.lengthMm()))
+                .put("lowestMm", round(strip.lowestMm())).put("strip", wkt(strip.polygon())));
         ArrayNode steps = root.putArray("steps");
         for (int i = 0; i < plan.steps().size(); i++) {
             Step o = plan.steps().get(i);
             Sitting.Step time = plan.sitting().steps().get(i);
             ObjectNode step = steps.addObject();
-            step.put("number", i + 1).put("side", name(o.side())).put("key", o.key()).put("kind", name(o.kind())).put("title", StepWords.title(o)).put("sentence", StepWords.sentence(o))
-                    .put("reason", StepWords.reason(o)).put("tool", StepWords.tool(o)).put("coats", o.coats()).put("areaMm2", round(o.work().areaMm2()));
+            step.put("number", i + 1).put("side", name(o.side())).put("key", o.key()).put("kind", name(o.kind()))
+                    .put("title", StepWords.title(o)).put("sentence", StepWords.sentence(o))
+                    .put("reason", StepWords.reason(o)).put("tool", StepWords.tool(o)).put("coats", o.coats())
+                    .put("areaMm2", round(o.work().areaMm2()));
             o.mix().ifPresent(mix -> step.set("mix", mapper.valueToTree(mix)));
             o.coat().ifPresent(coat -> step.put("colour", coat.swatch().hex()).put("dryUmPerCoat", round(coat.dryUm())));
-            step.put("handMin", round(o.work().hand().toSeconds() / 60.0)).put("betweenCoatsMin", round(o.work().between().toSeconds() / 60.0)).put("driesMin", round(o.work().dries().toSeconds() / 60.0))
+            step.put("handMin", round(o.work().hand().toSeconds() / 60.0))
+                    .put("betweenCoatsMin", round(o.work().between().toSeconds() / 60.0))
+                    .put("driesMin", round(o.work().dries().toSeconds() / 60.0))
                     .put("startMin", round(time.start().toSeconds() / 60.0)).put("endMin", round(time.end().toSeconds() / 60.0));
             if (o.soft().mm() > 0) {
                 step.put("softMm", round(o.soft().mm()));
             }
-            o.wet().ifPresent(w -> step.putObject("wet").put("withStep", w.first() + 1).put("openMin", round(w.open().toSeconds() / 60.0)).put("workMin", round(w.work().toSeconds() / 60.0)));
+            o.wet().ifPresent(w -> step.putObject("wet").put("withStep", w.first() + 1).put("openMin", round(w.open().toSeconds() / 60.0))
+                    .put("workMin", round(w.work().toSeconds() / 60.0)));
             ArrayNode after = step.putArray("after");
-            o.after().forEach(a -> after.addObject().put("step", a.step() + 1).put("waits", name(a.waits())).put("reason", StepWords.reason(a)));
+            o.after().forEach(
+                    a -> after.addObject().put("step", a.step() + 1).put("waits", name(a.waits())).put("reason", StepWords.reason(a)));
             if (!o.place().isEmpty()) {
                 step.put("place", wkt(o.place()));
             }
         }
         ArrayNode findings = root.putArray("findings");
         for (Finding finding : plan.findings()) {
-            ObjectNode found = findings.addObject().put("code", name(finding.code())).put("weight", name(finding.weight())).put("stage", name(finding.stage())).put("below", finding.below());
+            ObjectNode found = findings.addObject().put("code", name(finding.code())).put("weight", name(finding.weight()))
+                    .put("stage", name(finding.stage())).put("below", finding.below());
             facts(finding.facts(), found.putObject("facts"));
             found.put("sentence", FindingWords.sentence(finding));
         }
         ArrayNode supplies = root.putArray("supplies");
-        plan.supplies().forEach(use -> supplies.addObject().put("paint", use.paint()).put("neededMl", round(use.needed().value())).put("leftMl", round(use.left().value())));
-        root.put("handMin", round(plan.handTime().toSeconds() / 60.0)).put("readyAfterMin", round(plan.readyAfter().toSeconds() / 60.0)).put("thickestFilmUm", round(plan.thickestUm()));
+        plan.supplies().forEach(use -> supplies.addObject().put("paint", use.paint()).put("neededMl", round(use.needed().value()))
+                .put("leftMl", round(use.left().value())));
+        root.put("handMin", round(plan.handTime().toSeconds() / 60.0)).put("readyAfterMin", round(plan.readyAfter().toSeconds() / 60.0))
+                .put("thickestFilmUm", round(plan.thickestUm()));
         SafeWrite.write(file, out -> mapper.writer(new DefaultPrettyPrinter()).writeValue(out, root));
     }
 

@@ -54,7 +54,8 @@ final class SafeWrite {
                 throw new FileTrouble(file.toString(), "A folder of that name stands there.", "Choose another name.");
             }
             Files.createDirectories(target.getParent());
-            try (FileChannel channel = FileChannel.open(part, StandardOpenOption.CREATE, StandardOpenOption.TRUNCATE_EXISTING, StandardOpenOption.WRITE)) {
+            try (FileChannel channel = FileChannel.open(part, StandardOpenOption.CREATE, StandardOpenOption.TRUNCATE_EXISTING,
+                    StandardOpenOption.WRITE)) {
                 try (OutputStream out = new Unclosed(new BufferedOutputStream(Channels.newOutputStream(channel)))) {
                     content.to(out);
                 }
@@ -105,7 +106,8 @@ final class SafeWrite {
     /** Why, in words a painter knows. */
     static String reason(IOException e) {
         String said = (e.getMessage() == null ? "" : e.getMessage()).toLowerCase(Locale.ROOT);
-        if (said.contains("no space left") || said.contains("not enough space") || said.contains("disk quota") || said.contains("file too large")) {
+        if (said.contains("no space left") || said.contains("not enough space") || said.contains("disk quota")
+                || said.contains("file too large")) {
             return "the disk is full";
         }
         if (e instanceof AccessDeniedException || said.contains("permission denied")) {

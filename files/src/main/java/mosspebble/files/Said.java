@@ -13,8 +13,10 @@ final class Said {
      */
     static String shortly(String text, int most) {
         int points = text.codePointCount(0, Math.min(text.length(), 4 * most + 4));
-        String kept = points <= most ? text.substring(0, Math.min(text.length(), 4 * most + 4)) : text.substring(0, text.offsetByCodePoints(0, most));
-        String plain = kept.codePoints().map(c -> Character.isISOControl(c) || Character.getType(c) == Character.SURROGATE ? ' ' : c == '"' ? '\'' : c)
+        String kept = points <= most ? text.substring(0, Math.min(text.length(), 4 * most + 4))
+                : text.substring(0, text.offsetByCodePoints(0, most));
+        String plain = kept.codePoints()
+                .map(c -> Character.isISOControl(c) || Character.getType(c) == Character.SURROGATE ? ' ' : c == '"' ? '\'' : c)
                 .collect(StringBuilder::new, StringBuilder::appendCodePoint, StringBuilder::append).toString().strip();
         return kept.length() < text.length() ? plain + MORE : plain;
     }

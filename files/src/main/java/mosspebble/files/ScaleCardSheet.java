@@ -29,8 +29,12 @@ public final class ScaleCardSheet {
             try (PDPageContentStream out = new PDPageContentStream(document, page)) {
                 float top = (float) paper.heightMm() - MARGIN;
                 words(out, display, 17, MARGIN, top - 6, "Scale card for stone photos");
-                words(out, text, 10, MARGIN, top - 13, "Print at 100 %, with no fitting to the page; the ruler on the card must be 50 mm. Glue it on board and cut along the frame.");
-                words(out, text, 10, MARGIN, top - 18, "Lay it flat on a plain blue or green sheet beside the stones; photograph from straight above, with nothing over its four marks.");
+                words(out, text, 10, MARGIN, top - 13,
+                        "Print at 100 %, with no fitting to the page; the ruler on the card must be 50 mm. Glue it on board and cut along "
+                                + "the frame.");
+                words(out, text, 10, MARGIN, top - 18,
+                        "Lay it flat on a plain blue or green sheet beside the stones; photograph from straight above, with nothing over "
+                                + "its four marks.");
                 card(out, text, MARGIN + 10, top - 30);
                 card(out, text, MARGIN + 10, top - 30 - (float) ScaleCard.HEIGHT_MM - 20);
             }

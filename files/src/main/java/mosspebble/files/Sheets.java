@@ -41,7 +41,8 @@ import org.locationtech.jts.geom.Point;
 import org.locationtech.jts.geom.util.LinearComponentExtracter;
 
 /**
- * The sheets for the bench as PDF: the guide at true size with pencil lines and a 100 mm bar, over several pages where the stone is larger than the paper; the same unrolled for the dome; then a card for
+ * The sheets for the bench as PDF: the guide at true size with pencil lines and a 100 mm bar, over several pages where the stone is larger
+ * than the paper; the same unrolled for the dome; then a card for
  * every step with its picture. Viewers are asked not to scale.
  */
 public final class Sheets {
@@ -112,7 +113,8 @@ public final class Sheets {
                 SafeWrite.write(file, document::save);
             }
         } catch (IOException e) {
-            throw new FileTrouble(file.toString(), "The sheets could not be made: " + SafeWrite.reason(e) + ".", "Report it with the plan exported as JSON.", e);
+            throw new FileTrouble(file.toString(), "The sheets could not be made: " + SafeWrite.reason(e) + ".",
+                    "Report it with the plan exported as JSON.", e);
         }
         return finished[0];
     }
@@ -141,7 +143,8 @@ public final class Sheets {
     }
 
     private void guide(PaintPlan face) throws IOException {
-        pages(of(face) + "Guide at true size", face.survey().dome().outline().halfWidth(), face.survey().dome().outline().halfHeight(), "Solid: outline. Dashed: where the face ends. Thin: pencil lines.",
+        pages(of(face) + "Guide at true size", face.survey().dome().outline().halfWidth(), face.survey().dome().outline().halfHeight(),
+                "Solid: outline. Dashed: where the face ends. Thin: pencil lines.",
                 (out, x, y) -> drawing(face, out, x, y));
     }
 
@@ -176,7 +179,8 @@ public final class Sheets {
             if (face.design().isPresent()) {
                 out.setLineWidth(0.25f * PT);
                 for (Geometry pencil : face.design().get().pencilLines()) {
-                    stroke(out, Unrolling.squeezed(unrolling.paper(pencil.intersection(face.survey().zones().paintable())), cuts), x, y, 0x4E4F52);
+                    stroke(out, Unrolling.squeezed(unrolling.paper(pencil.intersection(face.survey().zones().paintable())), cuts), x, y,
+                            0x4E4F52);
                 }
             }
         });
@@ -207,7 +211,8 @@ public final class Sheets {
 
     private String size() {
         var stone = plan.project().stone();
-        return LengthText.number(stone.length(), unit) + " x " + LengthText.number(stone.width(), unit) + " x " + LengthText.format(stone.height(), unit) + ", " + stone.rock().label();
+        return LengthText.number(stone.length(), unit) + " x " + LengthText.number(stone.width(), unit) + " x "
+                + LengthText.format(stone.height(), unit) + ", " + stone.rock().label();
     }
 
     private void heading(PDPageContentStream out, String what, String detail) throws IOException {
@@ -297,7 +302,8 @@ public final class Sheets {
         Map<Side, StonePicture> pictures = new EnumMap<>(Side.class);
         for (PaintPlan face : faces()) {
             double reach = Math.max(face.survey().dome().outline().halfWidth(), face.survey().dome().outline().halfHeight());
-            Grid grid = Grid.around(face.survey().dome().outline().halfWidth() + 1, face.survey().dome().outline().halfHeight() + 1, reach * 2 / 420);
+            Grid grid = Grid.around(face.survey().dome().outline().halfWidth() + 1, face.survey().dome().outline().halfHeight() + 1,
+                    reach * 2 / 420);
             pictures.put(face.up().side(), StonePicture.of(face, StoneTerrain.of(face.survey(), grid), StoneState.DRY));
         }
         Optional<EdgePicture> edge = plan.edge().map(strip -> new EdgePicture(plan, 600, StoneState.DRY));
@@ -305,14 +311,16 @@ public final class Sheets {
         List<Step> steps = plan.steps();
         for (int first = 0; first < steps.size(); first += perPage) {
             try (PDPageContentStream out = new PDPageContentStream(document, page())) {
-                heading(out, "Steps", "hand time " + Durations.words(plan.handTime()) + ", ready after " + Durations.words(plan.readyAfter()));
+                heading(out, "Steps",
+                        "hand time " + Durations.words(plan.handTime()) + ", ready after " + Durations.words(plan.readyAfter()));
                 for (int i = first; i < Math.min(steps.size(), first + perPage); i++) {
                     if (!progress.at((double) i / steps.size(), "Card " + (i + 1) + " of " + steps.size())) {
                         return false;
                     }
                     Side side = steps.get(i).side();
                     BufferedImage image = side == Side.EDGE ? Pictures.of(edge.orElseThrow(), i + 1)
-                            : Pictures.of(pictures.getOrDefault(side, pictures.values().iterator().next()), i + 1, plan.project().habits().light().from());
+                            : Pictures.of(pictures.getOrDefault(side, pictures.values().iterator().next()), i + 1,
+                                    plan.project().habits().light().from());
                     card(out, i, (float) paper.heightMm() - MARGIN - HEAD - (i - first) * CARD, image);
                 }
             }

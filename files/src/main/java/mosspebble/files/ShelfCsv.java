@@ -36,8 +36,10 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
 
 /**
- * The shelf as CSV (RFC 4180): a head row with the columns {@code name, kind, colour} and any of {@code opacity, hiding, hiding spread, finish, binder, tip, wet coat, solids, drying shift, left, full, price}, in
- * any order; comma, semicolon or tab. Reading looks at every row and says of each bad one what, where and how to mend; nothing is taken over before the painter agrees.
+ * The shelf as CSV (RFC 4180): a head row with the columns {@code name, kind, colour} and any of {@code opacity, hiding, hiding spread,
+ * finish, binder, tip, wet coat, solids, drying shift, left, full, price}, in
+ * any order; comma, semicolon or tab. Reading looks at every row and says of each bad one what, where and how to mend; nothing is taken
+ * over before the painter agrees.
  */
 public final class ShelfCsv {
 
@@ -53,7 +55,8 @@ public final class ShelfCsv {
     /** What makes a spreadsheet run a cell; an apostrophe before it makes it plain text there, and is taken off again here. */
     private static final Pattern RUN = Pattern.compile("[=+@\\t\\r-]");
 
-    private static final List<String> COLUMNS = List.of("name", "kind", "colour", "opacity", "hiding", "hiding spread", "finish", "binder", "tip", "wet coat", "solids", "drying shift", "left", "full", "price");
+    private static final List<String> COLUMNS = List.of("name", "kind", "colour", "opacity", "hiding", "hiding spread", "finish", "binder",
+            "tip", "wet coat", "solids", "drying shift", "left", "full", "price");
 
     /**
      * A row that could not be read.
@@ -89,8 +92,10 @@ public final class ShelfCsv {
             var printer = CSVFormat.RFC4180.print(writer);
             printer.printRecord(COLUMNS);
             for (Paint p : shelf.paints()) {
-                printer.printRecord(harmless(p.name()), p.kind().label(), p.swatch().hex(), Opacity.of(p.hiding()).label(), p.hiding(), p.hidingSpread(), p.finish().label(), p.binder().label(), p.tip().value() + " mm",
-                        p.wetCoat().value() + " µm", p.solids(), p.dryingShift(), p.pot().left().value() + " ml", p.pot().full().value() + " ml", p.pot().price());
+                printer.printRecord(harmless(p.name()), p.kind().label(), p.swatch().hex(), Opacity.of(p.hiding()).label(), p.hiding(),
+                        p.hidingSpread(), p.finish().label(), p.binder().label(), p.tip().value() + " mm",
+                        p.wetCoat().value() + " µm", p.solids(), p.dryingShift(), p.pot().left().value() + " ml",
+                        p.pot().full().value() + " ml", p.pot().price());
             }
             printer.flush();
         });
@@ -116,7 +121,8 @@ public final class ShelfCsv {
     static Read read(byte[] bytes, String place) throws FileTrouble {
         List<String> notes = new ArrayList<>();
         String text = text(bytes, place, notes);
-        String firstLine = text.lines().filter(l -> !l.isBlank()).findFirst().orElseThrow(() -> new FileTrouble(place, "The file is empty.", "Write a head row and one row for each paint."));
+        String firstLine = text.lines().filter(l -> !l.isBlank()).findFirst()
+                .orElseThrow(() -> new FileTrouble(place, "The file is empty.", "Write a head row and one row for each paint."));
         char separator = firstLine.indexOf('\t') >= 0 ? '\t' : firstLine.indexOf(';') >= 0 ? ';' : ',';
         CSVFormat format = CSVFormat.DEFAULT.builder().setDelimiter(separator).setIgnoreEmptyLines(true).setTrim(true).get();
         List<Paint> paints = new ArrayList<>();
@@ -132,13 +138,15 @@ public final class ShelfCsv {
                     continue;
                 }
                 if (row.getRecordNumber() - 1 > MOST_ROWS) {
-                    throw new FileTrouble(place, "The file has more than " + MOST_ROWS + " rows.", "A shelf holds " + MOST_ROWS + " paints; split the file or keep those you own.");
+                    throw new FileTrouble(place, "The file has more than " + MOST_ROWS + " rows.",
+                            "A shelf holds " + MOST_ROWS + " paints; split the file or keep those you own.");
                 }
                 try {
                     Paint paint = paint(new Row(row, columns));
                     Long before = names.putIfAbsent(paint.name().toLowerCase(Locale.ROOT), row.getRecordNumber());
                     if (before != null) {
-                        throw new IllegalArgumentException("\"" + paint.name() + "\" stands in row " + before + " already. Give each paint a name of its own.");
+                        throw new IllegalArgumentException(
+                                "\"" + paint.name() + "\" stands in row " + before + " already. Give each paint a name of its own.");
                     }
                     String id = paint.id();
                     for (int n = 2; !ids.add(id); n++) {
@@ -163,11 +171,13 @@ public final class ShelfCsv {
     }
 
     private static Paint named(Paint p, String id) {
-        return new Paint(id, p.name(), p.kind(), p.binder(), p.swatch(), p.hiding(), p.hidingSpread(), p.finish(), p.tip(), p.wetCoat(), p.solids(), p.dryingShift(), p.pot());
+        return new Paint(id, p.name(), p.kind(), p.binder(), p.swatch(), p.hiding(), p.hidingSpread(), p.finish(), p.tip(), p.wetCoat(),
+                p.solids(), p.dryingShift(), p.pot());
     }
 
     private static String text(byte[] bytes, String place, List<String> notes) throws FileTrouble {
-        boolean wide = bytes.length > 1 && ((bytes[0] & 255) == 0xFF && (bytes[1] & 255) == 0xFE || (bytes[0] & 255) == 0xFE && (bytes[1] & 255) == 0xFF);
+        boolean wide = bytes.length > 1
+                && ((bytes[0] & 255) == 0xFF && (bytes[1] & 255) == 0xFE || (bytes[0] & 255) == 0xFE && (bytes[1] & 255) == 0xFF);
         String text;
         if (wide) {
             text = new String(bytes, StandardCharsets.UTF_16);
@@ -197,7 +207,8 @@ public final class ShelfCsv {
         }
         List<String> missing = List.of("name", "kind", "colour").stream().filter(c -> !columns.containsKey(c)).toList();
         if (!missing.isEmpty()) {
-            throw new FileTrouble(place + ", head row", "There is no column " + String.join(" and no column ", missing.stream().map(m -> "\"" + m + "\"").toList()) + ".",
+            throw new FileTrouble(place + ", head row",
+                    "There is no column " + String.join(" and no column ", missing.stream().map(m -> "\"" + m + "\"").toList()) + ".",
                     "The first row names the columns: " + String.join(", ", COLUMNS) + ".");
         }
         return columns;
@@ -209,20 +220,26 @@ public final class ShelfCsv {
             throw new IllegalArgumentException("The name is missing.");
         }
         if (name.length() > Paint.LONGEST) {
-            throw new IllegalArgumentException("\"" + shortened(name) + "\" has more than " + Paint.LONGEST + " letters. Give the paint a shorter name.");
+            throw new IllegalArgumentException(
+                    "\"" + shortened(name) + "\" has more than " + Paint.LONGEST + " letters. Give the paint a shorter name.");
         }
         PaintKind kind = row.one("kind", PaintKind.values(), PaintKind::label, null);
         Srgb colour;
         try {
             colour = Srgb.ofHex(row.text("colour"));
         } catch (IllegalArgumentException e) {
-            throw new IllegalArgumentException("\"" + shortened(row.text("colour")) + "\" is no colour. Write # and six digits such as #8a7f6c.", e);
+            throw new IllegalArgumentException(
+                    "\"" + shortened(row.text("colour")) + "\" is no colour. Write # and six digits such as #8a7f6c.", e);
         }
         Paint paint = Paint.usual(Paint.idOf(name), name, kind, colour, new Millilitres(row.number("left", "ml", 0, 10_000, 0)));
-        double hiding = row.has("hiding") ? row.number("hiding", "", 0.02, 0.999, paint.hiding()) : row.has("opacity") ? row.one("opacity", Opacity.values(), Opacity::label, null).hiding() : paint.hiding();
-        return new Paint(paint.id(), name, kind, row.one("binder", Binder.values(), Binder::label, paint.binder()), colour, hiding, row.number("hiding spread", "", 0, 0.5, paint.hidingSpread()),
-                row.one("finish", Finish.values(), Finish::label, paint.finish()), new Millimetres(row.number("tip", "mm", 0, 15, paint.tip().value())),
-                new Micrometres(row.number("wet coat", "um", 3, 500, paint.wetCoat().value())), row.number("solids", "", 0.05, 1, paint.solids()), row.number("drying shift", "", -15, 15, paint.dryingShift()),
+        double hiding = row.has("hiding") ? row.number("hiding", "", 0.02, 0.999, paint.hiding())
+                : row.has("opacity") ? row.one("opacity", Opacity.values(), Opacity::label, null).hiding() : paint.hiding();
+        return new Paint(paint.id(), name, kind, row.one("binder", Binder.values(), Binder::label, paint.binder()), colour, hiding,
+                row.number("hiding spread", "", 0, 0.5, paint.hidingSpread()),
+                row.one("finish", Finish.values(), Finish::label, paint.finish()),
+                new Millimetres(row.number("tip", "mm", 0, 15, paint.tip().value())),
+                new Micrometres(row.number("wet coat", "um", 3, 500, paint.wetCoat().value())),
+                row.number("solids", "", 0.05, 1, paint.solids()), row.number("drying shift", "", -15, 15, paint.dryingShift()),
                 new Pot(paint.left(), new Millilitres(row.number("full", "ml", 0, 10_000, 0)), row.number("price", "", 0, 100_000, 0)));
     }
 
@@ -252,7 +269,9 @@ public final class ShelfCsv {
                 }
             }
             List<String> known = java.util.Arrays.stream(values).map(label).toList();
-            throw new IllegalArgumentException((text.isEmpty() ? "The " + column + " is missing." : "\"" + shortened(text) + "\" is no " + column + ".") + " Write one of: " + String.join(", ", known) + ".");
+            throw new IllegalArgumentException(
+                    (text.isEmpty() ? "The " + column + " is missing." : "\"" + shortened(text) + "\" is no " + column + ".")
+                            + " Write one of: " + String.join(", ", known) + ".");
         }
 
         /** A number with its unit or without one. */
@@ -278,7 +297,8 @@ public final class ShelfCsv {
                     default -> Double.NaN;
                 };
             }
-            String wanted = Numbers.text(low, 3) + " to " + Numbers.text(high, 3) + (unit.isEmpty() ? "" : unit.equals("um") ? " µm" : " " + unit);
+            String wanted = Numbers.text(low, 3) + " to " + Numbers.text(high, 3)
+                    + (unit.isEmpty() ? "" : unit.equals("um") ? " µm" : " " + unit);
             if (!known) {
                 throw new IllegalArgumentException("\"" + shortened(text) + "\" is no number for " + column + ". Write " + wanted + ".");
             }

@@ -31,8 +31,10 @@ import mosspebble.core.units.LengthUnit;
 import org.sqlite.SQLiteConfig;
 
 /**
- * The file of a studio: how it is laid out, made, looked at, brought up to date, read and written. Tables: {@code project(id, position, document)}, {@code found(id, position, document)},
- * {@code own(id, position, document)}, {@code setting(key, document)}, {@code edit(number, at, title)}; documents are JSON. A file from elsewhere is looked at through a connection that cannot write, and
+ * The file of a studio: how it is laid out, made, looked at, brought up to date, read and written. Tables: {@code project(id, position,
+ * document)}, {@code found(id, position, document)},
+ * {@code own(id, position, document)}, {@code setting(key, document)}, {@code edit(number, at, title)}; documents are JSON. A file from
+ * elsewhere is looked at through a connection that cannot write, and
  * refused if it holds anything else: triggers and views would run with every edit.
  */
 final class StudioFile {
@@ -52,9 +54,11 @@ final class StudioFile {
     private static final String TABLE = "(id TEXT PRIMARY KEY, position INTEGER NOT NULL, document TEXT NOT NULL)";
 
     /** What may stand in a file, as it was made. */
-    private static final Map<String, String> TABLES = Map.of("project", "CREATE TABLE project" + TABLE, "found", "CREATE TABLE found" + TABLE, "own", "CREATE TABLE own" + TABLE,
+    private static final Map<String, String> TABLES = Map.of("project", "CREATE TABLE project" + TABLE, "found",
+            "CREATE TABLE found" + TABLE, "own", "CREATE TABLE own" + TABLE,
             "setting", "CREATE TABLE setting(key TEXT PRIMARY KEY, document TEXT NOT NULL)",
-            "edit", "CREATE TABLE edit(number INTEGER PRIMARY KEY AUTOINCREMENT, at TEXT NOT NULL, title TEXT NOT NULL)", "sqlite_sequence", "CREATE TABLE sqlite_sequence(name,seq)");
+            "edit", "CREATE TABLE edit(number INTEGER PRIMARY KEY AUTOINCREMENT, at TEXT NOT NULL, title TEXT NOT NULL)", "sqlite_sequence",
+            "CREATE TABLE sqlite_sequence(name,seq)");
 
     private record Tests(List<SmearTest> tests) {}
 
@@ -140,7 +144,9 @@ final class StudioFile {
         NativeLibrary.ready();
         try {
             if (Files.size(file) > LARGEST) {
-                throw new FileTrouble(file.toString(), "The file has " + Files.size(file) / 1_000_000 + " MB; a studio has " + LARGEST / 1_000_000 + " at most.", "It is left untouched. Restore a copy, or start a new studio.");
+                throw new FileTrouble(file.toString(),
+                        "The file has " + Files.size(file) / 1_000_000 + " MB; a studio has " + LARGEST / 1_000_000 + " at most.",
+                        "It is left untouched. Restore a copy, or start a new studio.");
             }
             if (Files.size(file) == 0 && !hasLog(file)) {
                 return Look.NOTHING;
@@ -164,7 +170,10 @@ final class StudioFile {
         }
     }
 
-    /** After a kill the last edits are in the log file; reading it needs a little room for an index beside it, or else the file itself must be opened as for work. */
+    /**
+     * After a kill the last edits are in the log file; reading it needs a little room for an index beside it, or else the file itself must
+     * be opened as for work.
+     */
     private static Look lookWithLog(Path file) throws SQLException, IOException, FileTrouble {
         Path shared = Path.of(file + "-shm");
         boolean sharedBefore = Files.exists(shared);
@@ -205,11 +214,13 @@ final class StudioFile {
     }
 
     private static FileTrouble noStudio(Path file) {
-        return new FileTrouble(file.toString(), "This file is not a studio of Moss Pebble, or it is damaged.", "It is left untouched. Start a new studio, or restore a copy.");
+        return new FileTrouble(file.toString(), "This file is not a studio of Moss Pebble, or it is damaged.",
+                "It is left untouched. Start a new studio, or restore a copy.");
     }
 
     private static FileTrouble unreadable(Path file, IOException e) {
-        return new FileTrouble(file.toString(), "The studio cannot be read: " + SafeWrite.reason(e) + ".", "Check the disk and who may read the file.", e);
+        return new FileTrouble(file.toString(), "The studio cannot be read: " + SafeWrite.reason(e) + ".",
+                "Check the disk and who may read the file.", e);
     }
 
     private static Look look(Connection connection, Path file) throws SQLException, FileTrouble {
@@ -220,11 +231,13 @@ final class StudioFile {
             throw noStudio(file);
         }
         if (version > VERSION) {
-            throw new FileTrouble(file.toString(), "This studio was written by a newer Moss Pebble (format " + version + ", this program knows " + VERSION + ").",
+            throw new FileTrouble(file.toString(),
+                    "This studio was written by a newer Moss Pebble (format " + version + ", this program knows " + VERSION + ").",
                     "It is left untouched. Update the program, or start a new studio.");
         }
         if (version < 0 || version == 0 && !bare) {
-            throw new FileTrouble(file.toString(), "The studio says that it has format " + version + ", which never was.", "It is left untouched. Restore a copy, or start a new studio.");
+            throw new FileTrouble(file.toString(), "The studio says that it has format " + version + ", which never was.",
+                    "It is left untouched. Restore a copy, or start a new studio.");
         }
         tables(connection, file);
         try (Statement sql = connection.createStatement(); ResultSet check = sql.executeQuery("PRAGMA quick_check(1)")) {
@@ -232,20 +245,25 @@ final class StudioFile {
                 throw damaged(file, null);
             }
         }
-        boolean empty = bare || number(connection, "SELECT (SELECT count(*) FROM project) + (SELECT count(*) FROM setting) + (SELECT count(*) FROM edit)") == 0;
+        boolean empty = bare || number(connection,
+                "SELECT (SELECT count(*) FROM project) + (SELECT count(*) FROM setting) + (SELECT count(*) FROM edit)") == 0;
         return new Look(empty, version, empty || version < VERSION ? Optional.empty() : Optional.of(load(connection, file)));
     }
 
     /** Nothing but our own tables, as we made them. */
     private static void tables(Connection connection, Path file) throws SQLException, FileTrouble {
-        try (Statement sql = connection.createStatement(); ResultSet found = sql.executeQuery("SELECT type, name, sql FROM sqlite_master")) {
+        try (Statement sql = connection.createStatement();
+                ResultSet found = sql.executeQuery("SELECT type, name, sql FROM sqlite_master")) {
             while (found.next()) {
                 String type = found.getString(1);
                 String name = found.getString(2);
                 String made = found.getString(3);
-                boolean ours = "table".equals(type) && TABLES.getOrDefault(name, "").equals(made) || "index".equals(type) && name != null && name.startsWith("sqlite_autoindex_") && made == null;
+                boolean ours = "table".equals(type) && TABLES.getOrDefault(name, "").equals(made)
+                        || "index".equals(type) && name != null && name.startsWith("sqlite_autoindex_") && made == null;
                 if (!ours) {
-                    throw new FileTrouble(file.toString(), "The file holds a " + Said.shortly(String.valueOf(type), 20) + " \"" + Said.shortly(String.valueOf(name), 40) + "\" that no studio has; it could change things behind your back.",
+                    throw new FileTrouble(file.toString(),
+                            "The file holds a " + Said.shortly(String.valueOf(type), 20) + " \"" + Said.shortly(String.valueOf(name), 40)
+                                    + "\" that no studio has; it could change things behind your back.",
                             "It is left untouched. Restore a copy, or start a new studio.");
                 }
             }
@@ -259,24 +277,29 @@ final class StudioFile {
     }
 
     private static FileTrouble damaged(Path file, Throwable cause) {
-        return new FileTrouble(file.toString(), "The studio is damaged inside.", "It is left untouched. Restore a copy, or start a new studio.", cause);
+        return new FileTrouble(file.toString(), "The studio is damaged inside.",
+                "It is left untouched. Restore a copy, or start a new studio.", cause);
     }
 
     /** What a failed statement means, in words. */
     static FileTrouble trouble(Path file, SQLException e) {
         return switch (Fault.of(e)) {
-            case IN_USE -> new FileTrouble(file.toString(), "This studio is already open in another window of Moss Pebble.", "Go on there, or close it first.", e).thatPasses();
+            case IN_USE -> new FileTrouble(file.toString(), "This studio is already open in another window of Moss Pebble.",
+                    "Go on there, or close it first.", e).thatPasses();
             case DAMAGED -> damaged(file, e);
-            case NO_PERMISSION -> new FileTrouble(file.toString(), "The studio may be read but not written.", "Check who may write the file and its folder, or choose another place.", e);
+            case NO_PERMISSION -> new FileTrouble(file.toString(), "The studio may be read but not written.",
+                    "Check who may write the file and its folder, or choose another place.", e);
             case FULL -> new FileTrouble(file.toString(), "The disk is full.", "Make room on it, then start again.", e);
-            case OTHER -> new FileTrouble(file.toString(), "The studio cannot be opened: the disk does not answer as it should.", "Check the disk and that the folder may be written.", e);
+            case OTHER -> new FileTrouble(file.toString(), "The studio cannot be opened: the disk does not answer as it should.",
+                    "Check the disk and that the folder may be written.", e);
         };
     }
 
     // --- making and bringing up to date
 
     /**
-     * Makes the file of a new studio, whole or not at all: built beside it, flushed, then moved into place. What stood there must be of no worth.
+     * Makes the file of a new studio, whole or not at all: built beside it, flushed, then moved into place. What stood there must be of no
+     * worth.
      *
      * @throws FileTrouble if it could not be made; then nothing stands there that did not before
      */
@@ -300,7 +323,8 @@ final class StudioFile {
             clearLogs(file);
             SafeWrite.moveInto(part, file);
         } catch (IOException e) {
-            throw new FileTrouble(file.toString(), "The studio cannot be made: " + SafeWrite.reason(e) + ".", "Check the disk and that the folder may be written.", e);
+            throw new FileTrouble(file.toString(), "The studio cannot be made: " + SafeWrite.reason(e) + ".",
+                    "Check the disk and that the folder may be written.", e);
         } catch (SQLException e) {
             throw trouble(file, e);
         } finally {
@@ -388,21 +412,27 @@ final class StudioFile {
         try {
             return new Studio(projects, basket, own, shelf, tests.tests(), climate, view.unit(), view.evening());
         } catch (IllegalArgumentException | NullPointerException e) {
-            throw new FileTrouble(file.toString(), "The studio contradicts itself" + (e instanceof IllegalArgumentException ? ": " + e.getMessage() : "") + ".", "It is left untouched. Restore a copy, or start a new studio.", e);
+            throw new FileTrouble(file.toString(),
+                    "The studio contradicts itself" + (e instanceof IllegalArgumentException ? ": " + e.getMessage() : "") + ".",
+                    "It is left untouched. Restore a copy, or start a new studio.", e);
         }
     }
 
-    private static <T> List<T> rows(Connection connection, Path file, String table, Class<T> type, Function<T, String> id) throws SQLException, FileTrouble {
+    private static <T> List<T> rows(Connection connection, Path file, String table, Class<T> type, Function<T, String> id)
+            throws SQLException, FileTrouble {
         List<T> values = new ArrayList<>();
-        try (Statement sql = connection.createStatement(); ResultSet rows = sql.executeQuery("SELECT id, length(document), document FROM " + table + " ORDER BY position")) {
+        try (Statement sql = connection.createStatement();
+                ResultSet rows = sql.executeQuery("SELECT id, length(document), document FROM " + table + " ORDER BY position")) {
             while (rows.next()) {
                 String place = file + ", entry " + Said.shortly(String.valueOf(rows.getString(1)), 60);
                 if (rows.getLong(2) > LONGEST) {
-                    throw new FileTrouble(place, "The entry has more than " + LONGEST / 1_000_000 + " million letters.", "It is left untouched. Restore a copy, or start a new studio.");
+                    throw new FileTrouble(place, "The entry has more than " + LONGEST / 1_000_000 + " million letters.",
+                            "It is left untouched. Restore a copy, or start a new studio.");
                 }
                 T value = StudioJson.read(rows.getString(3), type, place);
                 if (!id.apply(value).equals(rows.getString(1))) { // the next edit would write it a second time
-                    throw new FileTrouble(place, "The entry calls itself \"" + Said.shortly(id.apply(value), 60) + "\".", "It is left untouched. Restore a copy, or start a new studio.");
+                    throw new FileTrouble(place, "The entry calls itself \"" + Said.shortly(id.apply(value), 60) + "\".",
+                            "It is left untouched. Restore a copy, or start a new studio.");
                 }
                 values.add(value);
             }
@@ -416,7 +446,8 @@ final class StudioFile {
             sql.setInt(2, LONGEST);
             try (ResultSet row = sql.executeQuery()) {
                 if (!row.next()) {
-                    throw new FileTrouble(file + ", " + key, "The entry is missing.", "It is left untouched. Restore a copy, or start a new studio.");
+                    throw new FileTrouble(file + ", " + key, "The entry is missing.",
+                            "It is left untouched. Restore a copy, or start a new studio.");
                 }
                 return StudioJson.read(row.getString(1), type, file + ", " + key);
             }
@@ -489,11 +520,13 @@ final class StudioFile {
         putIfChanged(connection, "shelf", before == null ? null : before.shelf(), after.shelf());
         putIfChanged(connection, "tests", before == null ? null : new Tests(before.tests()), new Tests(after.tests()));
         putIfChanged(connection, "climate", before == null ? null : before.climate(), after.climate());
-        putIfChanged(connection, "view", before == null ? null : new View(before.unit(), before.evening()), new View(after.unit(), after.evening()));
+        putIfChanged(connection, "view", before == null ? null : new View(before.unit(), before.evening()),
+                new View(after.unit(), after.evening()));
         run(connection, "INSERT INTO edit(at, title) VALUES(strftime('%Y-%m-%dT%H:%M:%SZ', 'now'), ?)", title);
     }
 
-    private static <T> void putRows(Connection connection, String table, List<T> before, List<T> after, Function<T, String> id) throws SQLException {
+    private static <T> void putRows(Connection connection, String table, List<T> before, List<T> after, Function<T, String> id)
+            throws SQLException {
         for (T gone : before) {
             if (after.stream().noneMatch(kept -> id.apply(kept).equals(id.apply(gone)))) {
                 run(connection, "DELETE FROM " + table + " WHERE id = ?", id.apply(gone));
@@ -503,7 +536,9 @@ final class StudioFile {
             T value = after.get(i);
             boolean same = i < before.size() && before.get(i) == value;
             if (!same) {
-                run(connection, "INSERT INTO " + table + "(id, position, document) VALUES(?, ?, ?) ON CONFLICT(id) DO UPDATE SET position = excluded.position, document = excluded.document",
+                run(connection, "INSERT INTO " + table
+                        + "(id, position, document) VALUES(?, ?, ?) ON CONFLICT(id) DO UPDATE SET position = excluded.position, document "
+                        + "= excluded.document",
                         id.apply(value), i, StudioJson.write(value));
             }
         }
@@ -511,7 +546,8 @@ final class StudioFile {
 
     private static void putIfChanged(Connection connection, String key, Object before, Object after) throws SQLException {
         if (!Objects.equals(before, after)) {
-            run(connection, "INSERT INTO setting(key, document) VALUES(?, ?) ON CONFLICT(key) DO UPDATE SET document = excluded.document", key, StudioJson.write(after));
+            run(connection, "INSERT INTO setting(key, document) VALUES(?, ?) ON CONFLICT(key) DO UPDATE SET document = excluded.document",
+                    key, StudioJson.write(after));
         }
     }
 

@@ -46,7 +46,8 @@ import mosspebble.core.units.Millimetres;
 import mosspebble.core.units.Srgb;
 
 /**
- * The core's values as JSON: records by their fields, a unit as its number, a colour as {@code #rrggbb}, a subject with its {@code kind}. Records refuse nonsense themselves, so
+ * The core's values as JSON: records by their fields, a unit as its number, a colour as {@code #rrggbb}, a subject with its {@code kind}.
+ * Records refuse nonsense themselves, so
  * what is read is valid or an error.
  */
 final class StudioJson {
@@ -57,18 +58,22 @@ final class StudioJson {
     private StudioJson() {}
 
     @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
-    @JsonSubTypes({@JsonSubTypes.Type(value = Subject.Figure.class, name = "figure"), @JsonSubTypes.Type(value = Subject.Word.class, name = "word"),
-        @JsonSubTypes.Type(value = Subject.Dots.class, name = "dots"), @JsonSubTypes.Type(value = Subject.Pattern.class, name = "pattern"), @JsonSubTypes.Type(value = Subject.Stroke.class, name = "stroke"),
+    @JsonSubTypes({@JsonSubTypes.Type(value = Subject.Figure.class, name = "figure"),
+        @JsonSubTypes.Type(value = Subject.Word.class, name = "word"),
+        @JsonSubTypes.Type(value = Subject.Dots.class, name = "dots"), @JsonSubTypes.Type(value = Subject.Pattern.class, name = "pattern"),
+        @JsonSubTypes.Type(value = Subject.Stroke.class, name = "stroke"),
         @JsonSubTypes.Type(value = Subject.Guide.class, name = "guide")})
     private interface SubjectKind {}
 
     /** Records keep to their components: methods that look like getters are no fields. */
-    @JsonAutoDetect(getterVisibility = JsonAutoDetect.Visibility.NONE, isGetterVisibility = JsonAutoDetect.Visibility.NONE, fieldVisibility = JsonAutoDetect.Visibility.ANY)
+    @JsonAutoDetect(getterVisibility = JsonAutoDetect.Visibility.NONE, isGetterVisibility = JsonAutoDetect.Visibility.NONE,
+            fieldVisibility = JsonAutoDetect.Visibility.ANY)
     @JsonIgnoreProperties()
     private interface FieldsOnly {}
 
     @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
-    @JsonSubTypes({@JsonSubTypes.Type(value = Shape.Grown.class, name = "grown"), @JsonSubTypes.Type(value = Shape.Measured.class, name = "measured")})
+    @JsonSubTypes({@JsonSubTypes.Type(value = Shape.Grown.class, name = "grown"),
+        @JsonSubTypes.Type(value = Shape.Measured.class, name = "measured")})
     private interface ShapeKind {}
 
     private static ObjectMapper mapper() {
@@ -90,13 +95,16 @@ final class StudioJson {
                 return Srgb.ofHex(in.getValueAsString(""));
             }
         });
-        JsonMapper.Builder builder = JsonMapper.builder().addModule(units).addModule(new Jdk8Module()).addMixIn(Subject.class, SubjectKind.class).addMixIn(Shape.class, ShapeKind.class);
-        for (Class<?> plain : new Class<?>[] {Stone.class, Mix.class, Habits.class, Light.class, Paint.class, Pot.class, Blend.class, Placement.class, Viewpoint.class, FoundStone.class, Item.class, Subject.Word.class, Subject.Guide.class,
+        JsonMapper.Builder builder = JsonMapper.builder().addModule(units).addModule(new Jdk8Module())
+                .addMixIn(Subject.class, SubjectKind.class).addMixIn(Shape.class, ShapeKind.class);
+        for (Class<?> plain : new Class<?>[] {Stone.class, Mix.class, Habits.class, Light.class, Paint.class, Pot.class, Blend.class,
+            Placement.class, Viewpoint.class, FoundStone.class, Item.class, Subject.Word.class, Subject.Guide.class,
             Project.class, Sides.class, Face.class, Edge.class}) {
             builder.addMixIn(plain, FieldsOnly.class);
         }
         ObjectMapper mapper = builder.build();
-        mapper.getFactory().setStreamReadConstraints(StreamReadConstraints.builder().maxNestingDepth(40).maxStringLength(OwnFile.LONGEST + 1000).maxNumberLength(40).build());
+        mapper.getFactory().setStreamReadConstraints(
+                StreamReadConstraints.builder().maxNestingDepth(40).maxStringLength(OwnFile.LONGEST + 1000).maxNumberLength(40).build());
         return mapper;
     }
 
@@ -148,7 +156,9 @@ final class StudioJson {
             }
         }
         if (e instanceof JsonMappingException mapping && !mapping.getPath().isEmpty()) {
-            String field = mapping.getPath().stream().map(r -> r.getFieldName() == null ? String.valueOf(r.getIndex() + 1) : r.getFieldName()).reduce((a, b) -> a + ", " + b).orElse("");
+            String field = mapping.getPath().stream()
+                    .map(r -> r.getFieldName() == null ? String.valueOf(r.getIndex() + 1) : r.getFieldName()).reduce((a, b) -> a + ", " + b)
+                    .orElse("");
             return "what stands under \"" + Said.shortly(field, 120) + "\" is missing or not of the right kind";
         }
         if (e instanceof JsonMappingException) {

@@ -16,8 +16,10 @@ import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 
 /**
- * Keeps a second program out of a studio and says who is in. The lock file lies beside the real file, so that a link and its target are one; if somebody takes the lock file away, the database's own lock on the
- * studio still holds. Within one program a list of what is open keeps it out before it touches the file: by the rules of POSIX, closing any handle of a file gives up all locks on it.
+ * Keeps a second program out of a studio and says who is in. The lock file lies beside the real file, so that a link and its target are
+ * one; if somebody takes the lock file away, the database's own lock on the
+ * studio still holds. Within one program a list of what is open keeps it out before it touches the file: by the rules of POSIX, closing any
+ * handle of a file gives up all locks on it.
  */
 final class StudioLock {
 
@@ -58,14 +60,18 @@ final class StudioLock {
             return new StudioLock(file, channel, lock);
         } catch (IOException e) {
             closeQuietly(channel);
-            throw new FileTrouble(studio.toString(), "The studio cannot be opened: " + SafeWrite.reason(e) + ".", "Check the disk and that the folder may be written.", e);
+            throw new FileTrouble(studio.toString(), "The studio cannot be opened: " + SafeWrite.reason(e) + ".",
+                    "Check the disk and that the folder may be written.", e);
         }
     }
 
     private static void sayWho(FileChannel channel) {
         try {
             channel.truncate(0);
-            channel.write(ByteBuffer.wrap(("process " + ProcessHandle.current().pid() + ", since " + LocalTime.now().truncatedTo(ChronoUnit.MINUTES)).getBytes(StandardCharsets.UTF_8)), 0);
+            channel.write(ByteBuffer
+                    .wrap(("process " + ProcessHandle.current().pid() + ", since " + LocalTime.now().truncatedTo(ChronoUnit.MINUTES))
+                            .getBytes(StandardCharsets.UTF_8)),
+                    0);
         } catch (IOException e) {
             Journal.trouble("writing into the lock file", e); // a full disk keeps nobody from looking at the studio
         }
@@ -87,7 +93,8 @@ final class StudioLock {
     }
 
     private static FileTrouble inUse(Path studio, String who) {
-        return new FileTrouble(studio.toString(), "This studio is already open in another window of Moss Pebble (" + who + ").", "Go on there, or close it first.").thatPasses();
+        return new FileTrouble(studio.toString(), "This studio is already open in another window of Moss Pebble (" + who + ").",
+                "Go on there, or close it first.").thatPasses();
     }
 
     /** Notes the studio's file as open, once it exists; told again when it has been written anew. */

@@ -11,8 +11,10 @@ import java.util.function.Supplier;
 import mosspebble.core.project.Studio;
 
 /**
- * One studio in one SQLite file. Write-ahead log, every edit one committed and flushed transaction, so that a kill at any instant loses no accepted edit. After a statement that failed the file is opened anew and
- * compared with what was acknowledged, so that a refused edit is never there all the same; once the disk takes it again, work goes on. A file that is taken away while it is open is written anew.
+ * One studio in one SQLite file. Write-ahead log, every edit one committed and flushed transaction, so that a kill at any instant loses no
+ * accepted edit. After a statement that failed the file is opened anew and
+ * compared with what was acknowledged, so that a refused edit is never there all the same; once the disk takes it again, work goes on. A
+ * file that is taken away while it is open is written anew.
  */
 public final class StudioStore implements Closeable {
 
@@ -63,7 +65,8 @@ public final class StudioStore implements Closeable {
             return new StudioStore(real, lock, connection, studio);
         } catch (IOException e) {
             giveUp(connection, lock);
-            throw new FileTrouble(real.toString(), "The studio cannot be opened: " + SafeWrite.reason(e) + ".", "Check the disk and that the folder may be written.", e);
+            throw new FileTrouble(real.toString(), "The studio cannot be opened: " + SafeWrite.reason(e) + ".",
+                    "Check the disk and that the folder may be written.", e);
         } catch (SQLException e) {
             giveUp(connection, lock);
             throw StudioFile.trouble(real, e);
@@ -83,18 +86,22 @@ public final class StudioStore implements Closeable {
         try {
             Path plain = file.toAbsolutePath().normalize();
             if (plain.getFileName() == null || Files.isDirectory(plain)) {
-                throw new FileTrouble(file.toString(), "A studio is a file; this is a folder.", "Name a file in it, such as " + plain.resolve("studio.pebble") + ".");
+                throw new FileTrouble(file.toString(), "A studio is a file; this is a folder.",
+                        "Name a file in it, such as " + plain.resolve("studio.pebble") + ".");
             }
             if (Files.isSymbolicLink(plain) && !Files.exists(plain)) {
-                throw new FileTrouble(file.toString(), "This is a link to a file that is not there.", "Bring the file back, or take the link away.");
+                throw new FileTrouble(file.toString(), "This is a link to a file that is not there.",
+                        "Bring the file back, or take the link away.");
             }
             if (Files.exists(plain) && !Files.isRegularFile(plain)) {
                 throw new FileTrouble(file.toString(), "A studio is a file; this is a device or a pipe.", "Name another file.");
             }
             Path folder = plain.getParent();
-            return Files.exists(plain) ? plain.toRealPath() : Files.exists(folder) ? folder.toRealPath().resolve(plain.getFileName()) : plain;
+            return Files.exists(plain) ? plain.toRealPath() : Files.exists(folder) ? folder.toRealPath().resolve(plain.getFileName())
+                    : plain;
         } catch (IOException e) {
-            throw new FileTrouble(file.toString(), "The studio cannot be opened: " + SafeWrite.reason(e) + ".", "Check the disk and who may read the folder.", e);
+            throw new FileTrouble(file.toString(), "The studio cannot be opened: " + SafeWrite.reason(e) + ".",
+                    "Check the disk and who may read the folder.", e);
         }
     }
 
@@ -104,7 +111,8 @@ public final class StudioStore implements Closeable {
             throw new FileTrouble(file.toString(), "The studio may not be read.", "Check who may read the file.");
         }
         if (there && !Files.isWritable(file) || Files.exists(file.getParent()) && !Files.isWritable(file.getParent())) {
-            throw new FileTrouble(file.toString(), "The studio may be read but not written.", "Check who may write the file and its folder, or choose another place.");
+            throw new FileTrouble(file.toString(), "The studio may be read but not written.",
+                    "Check who may write the file and its folder, or choose another place.");
         }
     }
 
@@ -147,9 +155,11 @@ public final class StudioStore implements Closeable {
             if (connection != null && keptAllTheSame(studio)) {
                 return;
             }
-            throw new FileTrouble(file.toString(), "The edit \"" + title + "\" is not kept: " + Fault.of(e).reason() + ".", "Make room on the disk, or check that the file may be written.", e);
+            throw new FileTrouble(file.toString(), "The edit \"" + title + "\" is not kept: " + Fault.of(e).reason() + ".",
+                    "Make room on the disk, or check that the file may be written.", e);
         } catch (IOException e) {
-            throw new FileTrouble(file.toString(), "The edit \"" + title + "\" is not kept: " + SafeWrite.reason(e) + ".", "Make room on the disk, or check that the folder may be written.", e);
+            throw new FileTrouble(file.toString(), "The edit \"" + title + "\" is not kept: " + SafeWrite.reason(e) + ".",
+                    "Make room on the disk, or check that the folder may be written.", e);
         }
     }
 
@@ -184,7 +194,9 @@ public final class StudioStore implements Closeable {
             return !closed && stand();
         } catch (IOException | SQLException e) {
             Journal.trouble("writing the studio anew", e);
-            throw new FileTrouble(file.toString(), "The studio's file was taken away, and it cannot be written anew: " + (e instanceof SQLException sql ? Fault.of(sql).reason() : SafeWrite.reason((IOException) e)) + ".",
+            throw new FileTrouble(file.toString(),
+                    "The studio's file was taken away, and it cannot be written anew: "
+                            + (e instanceof SQLException sql ? Fault.of(sql).reason() : SafeWrite.reason((IOException) e)) + ".",
                     "All is still in hand: save a copy elsewhere.", e);
         }
     }

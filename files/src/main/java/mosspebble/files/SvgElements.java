@@ -38,7 +38,8 @@ final class SvgElements {
     private static final int MOST_NUMBERS = 3 * Outlines.MOST_POINTS;
     private static final Pattern ENTITY = Pattern.compile("entity \"([^\"]{1,40})\"");
     private static final double FARTHEST = 100_000;
-    private static final Set<String> ACTIVE = Set.of("script", "foreignobject", "image", "iframe", "use", "animate", "set", "animatetransform", "style");
+    private static final Set<String> ACTIVE = Set.of("script", "foreignobject", "image", "iframe", "use", "animate", "set",
+            "animatetransform", "style");
 
     /** What is made from the stream of elements. */
     interface Content<T> {
@@ -83,17 +84,20 @@ final class SvgElements {
             int line = e.getLocation() == null ? 0 : e.getLocation().getLineNumber();
             Matcher entity = ENTITY.matcher(e.getMessage() == null ? "" : e.getMessage());
             throw entity.find() ? unknownEntity(place + ", line " + line, entity.group(1), e)
-                    : new FileTrouble(place + ", line " + line, "The file is not well-formed SVG.", "Export it again from a vector editor.", e);
+                    : new FileTrouble(place + ", line " + line, "The file is not well-formed SVG.", "Export it again from a vector editor.",
+                            e);
         } catch (CharacterCodingException e) {
             throw new FileTrouble(place, "The file is not text in UTF-8.", "Export it again from a vector editor as SVG with UTF-8.", e);
         } catch (Intricacy.TooIntricate e) {
-            throw new FileTrouble(place, "The drawing is too intricate: " + e.getMessage().substring(0, 1).toLowerCase(Locale.ROOT) + e.getMessage().substring(1), SIMPLIFY, e);
+            throw new FileTrouble(place, "The drawing is too intricate: " + e.getMessage().substring(0, 1).toLowerCase(Locale.ROOT)
+                    + e.getMessage().substring(1), SIMPLIFY, e);
         }
     }
 
     private static FileTrouble unknownEntity(String place, String name, Throwable cause) {
         String shown = "&" + Said.shortly(name, 30) + ";";
-        return new FileTrouble(place, "The file uses " + shown + ", a short form of web pages that SVG does not know.", "Write the letter itself" + (name.equals("nbsp") ? " or &#160;" : "") + " instead.", cause);
+        return new FileTrouble(place, "The file uses " + shown + ", a short form of web pages that SVG does not know.",
+                "Write the letter itself" + (name.equals("nbsp") ? " or &#160;" : "") + " instead.", cause);
     }
 
     void each(Visitor visitor) throws XMLStreamException, FileTrouble {
@@ -103,14 +107,18 @@ final class SvgElements {
         while (xml.hasNext()) {
             InFile.stopIfAsked(place);
             switch (xml.next()) {
-                case XMLStreamConstants.ENTITY_REFERENCE -> throw unknownEntity(place + " at line " + xml.getLocation().getLineNumber(), String.valueOf(xml.getLocalName()), null);
+                case XMLStreamConstants.ENTITY_REFERENCE -> throw unknownEntity(place + " at line " + xml.getLocation().getLineNumber(),
+                        String.valueOf(xml.getLocalName()), null);
                 case XMLStreamConstants.DTD, XMLStreamConstants.ENTITY_DECLARATION ->
-                        throw trouble("document", "The file declares a document type or entities, which are refused.", "Remove the DOCTYPE line.");
+                        throw trouble("document", "The file declares a document type or entities, which are refused.",
+                                "Remove the DOCTYPE line.");
                 case XMLStreamConstants.START_ELEMENT -> {
                     depth++;
                     elements++;
                     if (elements > MOST_ELEMENTS || depth > DEEPEST) {
-                        throw trouble(xml.getLocalName(), "The drawing has more than " + MOST_ELEMENTS + " elements or groups deeper than " + DEEPEST + ".", "Simplify it.");
+                        throw trouble(xml.getLocalName(),
+                                "The drawing has more than " + MOST_ELEMENTS + " elements or groups deeper than " + DEEPEST + ".",
+                                "Simplify it.");
                     }
                     refuseActive(xml.getLocalName());
                     AffineTransform own = new AffineTransform(transforms.peek());
@@ -125,21 +133,25 @@ final class SvgElements {
                     depth--;
                     transforms.pop();
                 }
-                default -> { }
+                default -> {}
             }
         }
     }
 
     private void refuseActive(String name) throws FileTrouble {
         if (ACTIVE.contains(name.toLowerCase(Locale.ROOT))) {
-            throw trouble(name, "The element <" + Said.shortly(name, 40) + "> is refused: motifs hold plain shapes only.", "Turn it into paths, or remove it.");
+            throw trouble(name, "The element <" + Said.shortly(name, 40) + "> is refused: motifs hold plain shapes only.",
+                    "Turn it into paths, or remove it.");
         }
         for (int i = 0; i < xml.getAttributeCount(); i++) {
             String attribute = xml.getAttributeLocalName(i).toLowerCase(Locale.ROOT);
             String value = xml.getAttributeValue(i);
-            if (attribute.startsWith("on") || attribute.equals("href") && !value.startsWith("#") || value.toLowerCase(Locale.ROOT).contains("javascript:")
+            if (attribute.startsWith("on") || attribute.equals("href") && !value.startsWith("#")
+                    || value.toLowerCase(Locale.ROOT).contains("javascript:")
                     || value.contains("url(") && !value.contains("url(#")) {
-                throw trouble(name, "The attribute " + Said.shortly(attribute, 40) + " runs a script or leads outside the file, which is refused.", "Remove it.");
+                throw trouble(name,
+                        "The attribute " + Said.shortly(attribute, 40) + " runs a script or leads outside the file, which is refused.",
+                        "Remove it.");
             }
         }
     }
@@ -156,10 +168,12 @@ final class SvgElements {
             case "path" -> path(attribute("d", ""));
             case "circle" -> ellipse(length("r"), length("r"));
             case "ellipse" -> ellipse(length("rx"), length("ry"));
-            case "rect" -> new RoundRectangle2D.Double(length("x"), length("y"), length("width"), length("height"), 2 * length("rx"), 2 * Math.max(length("ry"), length("rx")));
+            case "rect" -> new RoundRectangle2D.Double(length("x"), length("y"), length("width"), length("height"), 2 * length("rx"),
+                    2 * Math.max(length("ry"), length("rx")));
             case "line" -> new Line2D.Double(length("x1"), length("y1"), length("x2"), length("y2"));
             case "polygon", "polyline" -> polygon(element.equals("polygon"));
-            default -> throw trouble(element, "A part cannot be a <" + Said.shortly(element, 40) + ">.", "Use path, circle, ellipse, rect, line, polygon or polyline.");
+            default -> throw trouble(element, "A part cannot be a <" + Said.shortly(element, 40) + ">.",
+                    "Use path, circle, ellipse, rect, line, polygon or polyline.");
         };
     }
 
@@ -192,7 +206,8 @@ final class SvgElements {
         try {
             return AWTPathProducer.createShape(new StringReader(data), Path2D.WIND_NON_ZERO);
         } catch (ParseException | IOException | IllegalPathStateException | ArithmeticException e) {
-            throw trouble(attribute("data-part", "path"), "Its path data cannot be read: \"" + Said.shortly(data, 30) + "\".", "Export the path again.");
+            throw trouble(attribute("data-part", "path"), "Its path data cannot be read: \"" + Said.shortly(data, 30) + "\".",
+                    "Export the path again.");
         }
     }
 
@@ -204,7 +219,8 @@ final class SvgElements {
             parser.parse(text);
             return producer.getAffineTransform();
         } catch (ParseException e) {
-            throw trouble(element, "Its transform cannot be read: \"" + Said.shortly(text, 40) + "\".", "Write matrix, translate, scale or rotate.");
+            throw trouble(element, "Its transform cannot be read: \"" + Said.shortly(text, 40) + "\".",
+                    "Write matrix, translate, scale or rotate.");
         }
     }
 
@@ -221,7 +237,8 @@ final class SvgElements {
         } catch (NumberFormatException e) {
             // answered below, with the same sentence as a number out of range
         }
-        throw trouble(attribute("data-part", xml.getLocalName()), name + " is \"" + Said.shortly(text, 40) + "\".", "Expected a number from -" + FARTHEST + " to " + FARTHEST + ".");
+        throw trouble(attribute("data-part", xml.getLocalName()), name + " is \"" + Said.shortly(text, 40) + "\".",
+                "Expected a number from -" + FARTHEST + " to " + FARTHEST + ".");
     }
 
     private String attribute(String name, String otherwise) {

@@ -17,7 +17,10 @@ import java.util.Set;
 import java.util.TreeSet;
 import mosspebble.core.project.Studio;
 
-/** All that helps to find out what went wrong, in one text file: versions, the shape of the studio without the painter's words and pictures, and the log. */
+/**
+ * All that helps to find out what went wrong, in one text file: versions, the shape of the studio without the painter's words and pictures,
+ * and the log.
+ */
 public final class TroubleReport {
 
     /** Lists longer than this are told by their length only. */
@@ -47,8 +50,10 @@ public final class TroubleReport {
         Runtime machine = Runtime.getRuntime();
         ObjectMapper json = StudioJson.shared();
         return "Moss Pebble " + version + ", report of " + Instant.now().truncatedTo(ChronoUnit.SECONDS) + "\n"
-                + "Java " + System.getProperty("java.version") + " (" + System.getProperty("java.vendor") + "), JavaFX " + System.getProperty("javafx.version", "?") + "\n"
-                + System.getProperty("os.name") + " " + System.getProperty("os.version") + " " + System.getProperty("os.arch") + ", " + machine.availableProcessors() + " processors, " + (machine.maxMemory() >> 20) + " MB\n"
+                + "Java " + System.getProperty("java.version") + " (" + System.getProperty("java.vendor") + "), JavaFX "
+                + System.getProperty("javafx.version", "?") + "\n"
+                + System.getProperty("os.name") + " " + System.getProperty("os.version") + " " + System.getProperty("os.arch") + ", "
+                + machine.availableProcessors() + " processors, " + (machine.maxMemory() >> 20) + " MB\n"
                 + "Studio format " + StudioFile.VERSION + "\n\n--- the studio, every word and picture replaced by its length\n\n"
                 + shape(json.valueToTree(studio)).toPrettyString() + "\n\n--- the log\n\n" + Journal.read(folder);
     }
@@ -58,7 +63,8 @@ public final class TroubleReport {
         if (node.isObject()) {
             ObjectNode object = JsonNodeFactory.instance.objectNode();
             int[] number = {0};
-            node.properties().forEach(e -> object.set(FIELDS.contains(e.getKey()) ? e.getKey() : "entry " + ++number[0], shape(e.getValue())));
+            node.properties()
+                    .forEach(e -> object.set(FIELDS.contains(e.getKey()) ? e.getKey() : "entry " + ++number[0], shape(e.getValue())));
             return object;
         }
         if (node.isArray()) {
@@ -70,7 +76,8 @@ public final class TroubleReport {
             return array;
         }
         if (node.isTextual()) {
-            return JsonNodeFactory.instance.textNode(CONSTANTS.contains(node.textValue()) ? node.textValue() : node.textValue().length() + " letters");
+            return JsonNodeFactory.instance
+                    .textNode(CONSTANTS.contains(node.textValue()) ? node.textValue() : node.textValue().length() + " letters");
         }
         return node;
     }

@@ -21,8 +21,10 @@ import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 import org.locationtech.jts.operation.polygonize.Polygonizer;
 
 /**
- * The area that rings fill by the rule of winding numbers (non-zero, or odd). Rings that nowhere cross are sorted by which lies in which; others are cut where they cross, and each face that comes of it is kept by
- * the winding number of a place inside it (Foley, van Dam, Feiner, Hughes, Computer Graphics, 2nd ed., 19.5). Costs n log n and what the crossings add, whose number is limited before.
+ * The area that rings fill by the rule of winding numbers (non-zero, or odd). Rings that nowhere cross are sorted by which lies in which;
+ * others are cut where they cross, and each face that comes of it is kept by
+ * the winding number of a place inside it (Foley, van Dam, Feiner, Hughes, Computer Graphics, 2nd ed., 19.5). Costs n log n and what the
+ * crossings add, whose number is limited before.
  */
 final class Winding {
 
@@ -79,7 +81,8 @@ final class Winding {
             Nested ring = all.get(i);
             int parent = -1;
             for (int k = i - 1; k >= 0 && parent < 0; k--) {
-                parent = all.get(k).box().contains(ring.box()) && PointLocation.locateInRing(ring.ring()[0], all.get(k).ring()) == Location.INTERIOR ? k : -1;
+                parent = all.get(k).box().contains(ring.box())
+                        && PointLocation.locateInRing(ring.ring()[0], all.get(k).ring()) == Location.INTERIOR ? k : -1;
             }
             int without = parent < 0 ? 0 : within[parent];
             within[i] = without + ring.sense();
@@ -105,12 +108,14 @@ final class Winding {
     private Geometry cut() {
         LineString[] lines = rings.stream().map(FACTORY::createLineString).toArray(LineString[]::new);
         Polygonizer faces = new Polygonizer();
-        faces.add(OverlayNGRobust.overlay(FACTORY.createMultiLineString(lines), FACTORY.createMultiLineString(), org.locationtech.jts.operation.overlayng.OverlayNG.UNION));
+        faces.add(OverlayNGRobust.overlay(FACTORY.createMultiLineString(lines), FACTORY.createMultiLineString(),
+                org.locationtech.jts.operation.overlayng.OverlayNG.UNION));
         SortedPackedIntervalRTree pieces = new SortedPackedIntervalRTree();
         for (Coordinate[] ring : rings) {
             for (int i = 1; i < ring.length; i++) {
                 if (ring[i].y != ring[i - 1].y) {
-                    pieces.insert(Math.min(ring[i].y, ring[i - 1].y), Math.max(ring[i].y, ring[i - 1].y), new Coordinate[] {ring[i - 1], ring[i]});
+                    pieces.insert(Math.min(ring[i].y, ring[i - 1].y), Math.max(ring[i].y, ring[i - 1].y),
+                            new Coordinate[] {ring[i - 1], ring[i]});
                 }
             }
         }

@@ -46,7 +46,8 @@ class BackupsTest {
         }
         List<LocalDate> kept = Backups.of(file()).list().stream().map(Backups.Copy::day).toList();
 
-        assertThat(kept.subList(0, 10)).as("ten days of use, the newest first").isSortedAccordingTo((a, b) -> b.compareTo(a)).startsWith(last);
+        assertThat(kept.subList(0, 10)).as("ten days of use, the newest first").isSortedAccordingTo((a, b) -> b.compareTo(a))
+                .startsWith(last);
         assertThat(kept.subList(10, kept.size())).as("then the last of each month").isNotEmpty();
         assertThat(kept.subList(10, kept.size()).stream().map(YearMonth::from)).doesNotHaveDuplicates();
         assertThat(kept).hasSizeBetween(13, 16);
@@ -131,9 +132,11 @@ class BackupsTest {
         assertThat(Instead.of(file())).isEqualTo(file());
         Instead.remember(file(), second);
         assertThat(Instead.of(file())).isEqualTo(second);
-        for (String hostile : List.of("../studio-2.pebble", "/etc/passwd", "", ".", "..", "studio.pebble", "no\u0000name", "x".repeat(5000))) {
+        for (String hostile : List.of("../studio-2.pebble", "/etc/passwd", "", ".", "..", "studio.pebble", "no\u0000name",
+                "x".repeat(5000))) {
             Files.writeString(folder.resolve("studio.pebble.instead"), hostile);
-            assertThat(Instead.of(file())).as("a note that says \"%s\"", hostile.substring(0, Math.min(20, hostile.length()))).isEqualTo(file());
+            assertThat(Instead.of(file())).as("a note that says \"%s\"", hostile.substring(0, Math.min(20, hostile.length())))
+                    .isEqualTo(file());
         }
         Instead.remember(file(), second);
         Instead.forget(file());

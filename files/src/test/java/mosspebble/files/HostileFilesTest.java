@@ -39,7 +39,8 @@ import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 /** Small files that cost much, and how areas are made of what files hold. */
 class HostileFilesTest {
 
-    private static final String HEAD = "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 100 100\" data-motif=\"kite\" data-title=\"Kite\" data-slots=\"a: Colour: #886644\">";
+    private static final String HEAD = "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 100 100\" data-motif=\"kite\" "
+            + "data-title=\"Kite\" data-slots=\"a: Colour: #886644\">";
 
     @TempDir
     private Path folder;
@@ -61,7 +62,8 @@ class HostileFilesTest {
         for (int i = 0; i < 1000; i++) {
             data.append('L').append(random.nextInt(100)).append(' ').append(random.nextInt(100));
         }
-        assertThatThrownBy(() -> motif(part("tangle", data + "Z"))).isInstanceOf(FileTrouble.class).hasMessageContaining("tangle").hasMessageContaining("cross").hasMessageContaining("Simplify");
+        assertThatThrownBy(() -> motif(part("tangle", data + "Z"))).isInstanceOf(FileTrouble.class).hasMessageContaining("tangle")
+                .hasMessageContaining("cross").hasMessageContaining("Simplify");
     }
 
     @Test
@@ -70,11 +72,14 @@ class HostileFilesTest {
         StringBuilder across = new StringBuilder("M0 0");
         for (int i = 0; i < 300; i++) {
             double at = i / 3.1;
-            down.append('L').append(at).append(" 100L").append(at + 0.1).append(" 100L").append(at + 0.1).append(" 0.5L").append(at + 0.3).append(" 0.5");
-            across.append("L100 ").append(at).append("L100 ").append(at + 0.1).append("L0.5 ").append(at + 0.1).append("L0.5 ").append(at + 0.3);
+            down.append('L').append(at).append(" 100L").append(at + 0.1).append(" 100L").append(at + 0.1).append(" 0.5L").append(at + 0.3)
+                    .append(" 0.5");
+            across.append("L100 ").append(at).append("L100 ").append(at + 0.1).append("L0.5 ").append(at + 0.1).append("L0.5 ")
+                    .append(at + 0.3);
         }
         assertThat(motif(part("comb", down + "L97 0Z")).parts()).hasSize(1);
-        assertThatThrownBy(() -> motif(part("comb", down + "L97 0Z") + part("other", across + "L0 97Z"))).hasMessageContaining("intricate").hasMessageContaining("cross");
+        assertThatThrownBy(() -> motif(part("comb", down + "L97 0Z") + part("other", across + "L0 97Z"))).hasMessageContaining("intricate")
+                .hasMessageContaining("cross");
     }
 
     @ParameterizedTest
@@ -89,8 +94,10 @@ class HostileFilesTest {
 
     @Test
     void aViewBoxMadeTinyDoesNotMakeCurvesOfMillionsOfPoints() {
-        String svg = (HEAD + part("p", "M0 0C90 0 90 90 0 90" + "C50 80 50 20 9 9".repeat(400) + "Z") + "</svg>").replace("0 0 100 100", "0 0 0.001 0.001");
-        assertThatThrownBy(() -> MotifReader.read(new ByteArrayInputStream(svg.getBytes(StandardCharsets.UTF_8)), "kite.svg")).isInstanceOf(FileTrouble.class);
+        String svg = (HEAD + part("p", "M0 0C90 0 90 90 0 90" + "C50 80 50 20 9 9".repeat(400) + "Z") + "</svg>").replace("0 0 100 100",
+                "0 0 0.001 0.001");
+        assertThatThrownBy(() -> MotifReader.read(new ByteArrayInputStream(svg.getBytes(StandardCharsets.UTF_8)), "kite.svg"))
+                .isInstanceOf(FileTrouble.class);
     }
 
     @Test
@@ -100,7 +107,8 @@ class HostileFilesTest {
         for (int round = 0; round < 20; round++) {
             List<Coordinate[]> lines = new ArrayList<>();
             for (int i = 0; i < 40; i++) {
-                lines.add(new Coordinate[] {new Coordinate(random.nextDouble(), random.nextDouble()), new Coordinate(random.nextDouble(), random.nextDouble())});
+                lines.add(new Coordinate[] {new Coordinate(random.nextDouble(), random.nextDouble()),
+                    new Coordinate(random.nextDouble(), random.nextDouble())});
             }
             int expected = 0;
             for (int i = 0; i < lines.size(); i++) {
@@ -125,7 +133,9 @@ class HostileFilesTest {
     // --- winding
 
     @Test
-    @Tag("outside") // a five-pointed star drawn in one line: by the rule of non-zero winding its middle is filled, by the odd rule it is not (SVG 1.1, 11.3, figures to fill-rule)
+    // a five-pointed star drawn in one line: by the rule of non-zero winding its middle is filled, by the odd rule it is not (SVG 1.1,
+    // 11.3, figures to fill-rule)
+    @Tag("outside")
     void aStarInOneLineIsFilledByTheRuleItAsksFor() {
         Path2D star = new Path2D.Double(Path2D.WIND_NON_ZERO);
         Path2D odd = new Path2D.Double(Path2D.WIND_EVEN_ODD);
@@ -151,7 +161,8 @@ class HostileFilesTest {
     @Test
     @Tag("outside") // java.awt.geom.Area of the same letters, the toolkit's own constructive geometry
     void lettersOfAllFacesAreAsTheToolkitsOwnGeometryHasThem() throws Exception {
-        for (String name : List.of("AlfaSlabOne_400Regular", "Lora_700Bold", "Fredoka_700Bold", "PatrickHand_400Regular", "DancingScript_700Bold")) {
+        for (String name : List.of("AlfaSlabOne_400Regular", "Lora_700Bold", "Fredoka_700Bold", "PatrickHand_400Regular",
+                "DancingScript_700Bold")) {
             try (InputStream in = BuiltIn.open("fonts/" + name + ".ttf")) {
                 Font font = Font.createFont(Font.TRUETYPE_FONT, in).deriveFont(1000f);
                 for (char letter : "ABGRQ8&@abegosßÄÖ%".toCharArray()) {
@@ -159,7 +170,8 @@ class HostileFilesTest {
                     Geometry ours = Outlines.area(outline, 0.3);
                     Geometry theirs = byArea(outline);
                     assertThat(ours.isValid()).as("%s of %s", letter, name).isTrue();
-                    assertThat(OverlayNGRobust.overlay(ours, theirs, OverlayNG.SYMDIFFERENCE).getArea()).as("%s of %s", letter, name).isLessThan(0.002 * theirs.getArea());
+                    assertThat(OverlayNGRobust.overlay(ours, theirs, OverlayNG.SYMDIFFERENCE).getArea()).as("%s of %s", letter, name)
+                            .isLessThan(0.002 * theirs.getArea());
                 }
             }
         }
@@ -181,20 +193,30 @@ class HostileFilesTest {
 
     @Test
     void aByteOrderMarkIsNoPartOfAFile() throws Exception {
-        assertThat(MotifReader.read(new ByteArrayInputStream(("\uFEFF" + HEAD + part("p", "M0 0H9V9Z") + "</svg>").getBytes(StandardCharsets.UTF_8)), "kite.svg").parts()).hasSize(1);
-        assertThatCode(() -> OutlineReader.read(new ByteArrayInputStream("\uFEFFx,y\n0,0\n40,0\n40,30\n0,30\n".getBytes(StandardCharsets.UTF_8)), "stone.csv")).doesNotThrowAnyException();
+        assertThat(
+                MotifReader
+                        .read(new ByteArrayInputStream(
+                                ("\uFEFF" + HEAD + part("p", "M0 0H9V9Z") + "</svg>").getBytes(StandardCharsets.UTF_8)), "kite.svg")
+                        .parts())
+                .hasSize(1);
+        assertThatCode(() -> OutlineReader
+                .read(new ByteArrayInputStream("\uFEFFx,y\n0,0\n40,0\n40,30\n0,30\n".getBytes(StandardCharsets.UTF_8)), "stone.csv"))
+                .doesNotThrowAnyException();
     }
 
     @Test
     void aShortFormOfWebPagesIsExplained() {
-        assertThatThrownBy(() -> motif("<title>Kite&nbsp;one</title>" + part("p", "M0 0H9V9Z"))).hasMessageContaining("&nbsp;").hasMessageContaining("&#160;");
-        assertThatThrownBy(() -> motif("<title>caf&eacute;</title>" + part("p", "M0 0H9V9Z"))).hasMessageContaining("&eacute;").hasMessageContaining("line 1");
+        assertThatThrownBy(() -> motif("<title>Kite&nbsp;one</title>" + part("p", "M0 0H9V9Z"))).hasMessageContaining("&nbsp;")
+                .hasMessageContaining("&#160;");
+        assertThatThrownBy(() -> motif("<title>caf&eacute;</title>" + part("p", "M0 0H9V9Z"))).hasMessageContaining("&eacute;")
+                .hasMessageContaining("line 1");
     }
 
     @Test
     void noMessageEndsInHalfALetter() {
         String lamps = "\uD83C\uDFEE".repeat(200);
-        assertThatThrownBy(() -> motif(part("p", lamps))).satisfies(e -> assertThat(e.getMessage().codePoints().noneMatch(c -> c >= 0xD800 && c <= 0xDFFF)).isTrue());
+        assertThatThrownBy(() -> motif(part("p", lamps)))
+                .satisfies(e -> assertThat(e.getMessage().codePoints().noneMatch(c -> c >= 0xD800 && c <= 0xDFFF)).isTrue());
         for (int most = 1; most < 9; most++) {
             assertThat(Said.shortly("a" + lamps, most).codePoints().noneMatch(c -> c >= 0xD800 && c <= 0xDFFF)).isTrue();
             assertThat(Said.first("a" + lamps, most).codePointCount(0, Said.first("a" + lamps, most).length())).isEqualTo(most);
@@ -204,16 +226,22 @@ class HostileFilesTest {
 
     @Test
     void aCellOfFourMegabytesIsToldInOneLine() throws FileTrouble {
-        ShelfCsv.Read read = ShelfCsv.read(new ByteArrayInputStream(("name,kind,colour\n" + "x".repeat(3_900_000) + ",brush paint,#112233\nfog,brush paint,#99aabb\n").getBytes(StandardCharsets.UTF_8)), "shelf.csv");
+        ShelfCsv.Read read = ShelfCsv.read(
+                new ByteArrayInputStream(("name,kind,colour\n" + "x".repeat(3_900_000) + ",brush paint,#112233\nfog,brush paint,#99aabb\n")
+                        .getBytes(StandardCharsets.UTF_8)),
+                "shelf.csv");
         assertThat(read.paints()).extracting(Paint::name).containsExactly("fog");
-        assertThat(read.troubles()).singleElement().satisfies(t -> assertThat(t.sentence()).hasSizeLessThan(200).contains("more than 60 letters"));
+        assertThat(read.troubles()).singleElement()
+                .satisfies(t -> assertThat(t.sentence()).hasSizeLessThan(200).contains("more than 60 letters"));
     }
 
     @Test
     @Tag("outside") // OWASP, "CSV Injection": cells that begin with = + - @ tab or carriage return are run by spreadsheets
     void cellsThatASpreadsheetWouldRunAreWrittenHarmlessAndReadAsTheyWere() throws Exception {
         List<String> names = List.of("=HYPERLINK(1)", "+1", "-fog", "@sum", "plain");
-        Shelf shelf = new Shelf(names.stream().map(n -> Paint.usual(Paint.idOf(n + " paint"), n, PaintKind.values()[0], Srgb.ofHex("#445566"), new Millilitres(5))).toList());
+        Shelf shelf = new Shelf(names.stream()
+                .map(n -> Paint.usual(Paint.idOf(n + " paint"), n, PaintKind.values()[0], Srgb.ofHex("#445566"), new Millilitres(5)))
+                .toList());
         Path file = folder.resolve("shelf.csv");
         ShelfCsv.write(shelf, file);
         for (String line : Files.readAllLines(file).subList(1, 6)) {
@@ -227,7 +255,8 @@ class HostileFilesTest {
         assertThatThrownBy(() -> PhotoFile.read(Path.of("/dev/zero"))).hasMessageContaining("device");
         assertThatThrownBy(() -> OwnFiles.read(folder)).hasMessageContaining("folder");
         assertThatThrownBy(() -> ShelfCsv.read(folder.resolve("none.csv"))).hasMessageContaining("no such file");
-        assertThatThrownBy(() -> InFile.path("a\u0000b")).isInstanceOf(FileTrouble.class).hasMessageContaining("cannot be the name of a file");
+        assertThatThrownBy(() -> InFile.path("a\u0000b")).isInstanceOf(FileTrouble.class)
+                .hasMessageContaining("cannot be the name of a file");
     }
 
     @Test

@@ -29,7 +29,8 @@ class JournalTest {
         Journal.trouble("working something out", new IllegalStateException("of \"Grandmother\"", inner));
         Journal.trouble("reading", new IOException("/home/somebody/Grandmother.svg (No such file)"));
         String log = Journal.read(folder);
-        assertThat(log).contains("version 0.1.0").contains("working something out").contains("IllegalStateException").contains("caused by java.lang.IllegalArgumentException").contains("JournalTest.anErrorIsKept")
+        assertThat(log).contains("version 0.1.0").contains("working something out").contains("IllegalStateException")
+                .contains("caused by java.lang.IllegalArgumentException").contains("JournalTest.anErrorIsKept")
                 .contains("No such file");
         assertThat(log).doesNotContain("Grandmother").doesNotContain("somebody");
     }
@@ -62,7 +63,8 @@ class JournalTest {
         Path file = folder.resolve("report.txt");
         TroubleReport.write(file, "0.1.0", folder, studio);
         String report = Files.readString(file);
-        assertThat(report).contains("Moss Pebble 0.1.0").contains("Java " + System.getProperty("java.version")).contains("\"projects\"").contains("\"length\" : 96").contains("GRANITE");
+        assertThat(report).contains("Moss Pebble 0.1.0").contains("Java " + System.getProperty("java.version")).contains("\"projects\"")
+                .contains("\"length\" : 96").contains("GRANITE");
         for (String word : List.of("Owl", "lamp", "LANTERN", "WALK", "mind the step", "Quillbeck", "toadstool", "bone black", "gate")) {
             assertThat(report).as("no word of the painter's").doesNotContain(word);
         }
@@ -80,7 +82,8 @@ class JournalTest {
         assertThat(SafeWrite.part(target)).doesNotExist();
         Path dir = Files.createDirectory(folder.resolve("dir"));
         assertThatThrownBy(() -> SafeWrite.write(dir, out -> out.write(1))).hasMessageContaining("A folder of that name");
-        assertThatThrownBy(() -> SafeWrite.write(target.resolve("x.json"), out -> out.write(1))).hasMessageContaining("a file stands where a folder is needed");
+        assertThatThrownBy(() -> SafeWrite.write(target.resolve("x.json"), out -> out.write(1)))
+                .hasMessageContaining("a file stands where a folder is needed");
         SafeWrite.write(target, out -> {
             out.write("after".getBytes());
             out.close(); // some writers do

@@ -70,13 +70,17 @@ class LibraryTest {
             PlacedItem fitted = Designs.place(new Sketch(List.of(item.at(placement))), REPERTOIRE, bed).orElseThrow().items().get(0);
             assertThat(bed.zones().face().buffer(0.05).covers(fitted.silhouette())).as("%s stays on the face", title.title()).isTrue();
             for (boolean mirrored : new boolean[] {false, true}) {
-                PlacedItem placed = Designs.place(new Sketch(List.of(item.mirrored(mirrored).at(placement))), REPERTOIRE, bed).orElseThrow().items().get(0);
-                assertThat(Pairs.of(placed)).as("pairs of %s", title.title()).allSatisfy(pair -> assertThat(pair.apartMm()).as(pair.one().part().title()).isLessThan(0.05));
+                PlacedItem placed = Designs.place(new Sketch(List.of(item.mirrored(mirrored).at(placement))), REPERTOIRE, bed).orElseThrow()
+                        .items().get(0);
+                assertThat(Pairs.of(placed)).as("pairs of %s", title.title())
+                        .allSatisfy(pair -> assertThat(pair.apartMm()).as(pair.one().part().title()).isLessThan(0.05));
             }
             Geometry sizes = motif.sitting();
-            assertThat(placement.scale() * Math.max(sizes.getEnvelopeInternal().getWidth(), sizes.getEnvelopeInternal().getHeight())).as("%s is worth painting", title.title()).isGreaterThan(30);
+            assertThat(placement.scale() * Math.max(sizes.getEnvelopeInternal().getWidth(), sizes.getEnvelopeInternal().getHeight()))
+                    .as("%s is worth painting", title.title()).isGreaterThan(30);
             for (Slot slot : motif.slots()) {
-                assertThat(motif.parts().stream().anyMatch(p -> p.slot().equals(slot.id()))).as("%s uses its colour %s", title.title(), slot.title()).isTrue();
+                assertThat(motif.parts().stream().anyMatch(p -> p.slot().equals(slot.id())))
+                        .as("%s uses its colour %s", title.title(), slot.title()).isTrue();
             }
         }
     }
@@ -134,7 +138,8 @@ class LibraryTest {
         };
         for (String[] file : wrong) {
             Path path = Files.writeString(folder.resolve(file[0]), file[1], StandardCharsets.UTF_8);
-            assertThatThrownBy(() -> OwnFiles.read(path)).as(file[0]).isInstanceOf(FileTrouble.class).hasMessageContaining(file[0].substring(0, 4)).hasMessageContaining(file[2]);
+            assertThatThrownBy(() -> OwnFiles.read(path)).as(file[0]).isInstanceOf(FileTrouble.class)
+                    .hasMessageContaining(file[0].substring(0, 4)).hasMessageContaining(file[2]);
         }
         byte[] font;
         try (InputStream in = BuiltIn.open("fonts/ZillaSlab_600SemiBold.ttf")) {
@@ -147,7 +152,8 @@ class LibraryTest {
         OwnFile own = OwnFiles.read(whole);
         assertThat(own.kind()).isEqualTo(OwnFile.Kind.FACE);
         Typeface face = OwnFiles.with(REPERTOIRE, List.of(own)).typeface(own.id()).orElseThrow();
-        assertThat(face.glyph('Q').orElseThrow().shape().getArea()).isCloseTo(REPERTOIRE.typeface("slab").orElseThrow().glyph('Q').orElseThrow().shape().getArea(), within(1e-9));
+        assertThat(face.glyph('Q').orElseThrow().shape().getArea())
+                .isCloseTo(REPERTOIRE.typeface("slab").orElseThrow().glyph('Q').orElseThrow().shape().getArea(), within(1e-9));
     }
 
     @Test
@@ -157,20 +163,26 @@ class LibraryTest {
             if (Character.isLetterOrDigit(letter)) {
                 Geometry strokes = pen.glyph(letter).orElseThrow().shape();
                 assertThat(strokes.getDimension()).as("%s is lines", letter).isEqualTo(1);
-                assertThat(strokes.getEnvelopeInternal().getMaxY()).as("%s stands on or hangs below the line", letter).isBetween(-0.05, 0.35);
+                assertThat(strokes.getEnvelopeInternal().getMaxY()).as("%s stands on or hangs below the line", letter).isBetween(-0.05,
+                        0.35);
                 assertThat(strokes.getEnvelopeInternal().getMinY()).as("%s is no higher than a capital", letter).isBetween(-1.06, -0.5);
-                assertThat(pen.glyph(letter).orElseThrow().advance()).as("%s leaves room", letter).isGreaterThanOrEqualTo(strokes.getEnvelopeInternal().getMaxX());
+                assertThat(pen.glyph(letter).orElseThrow().advance()).as("%s leaves room", letter)
+                        .isGreaterThanOrEqualTo(strokes.getEnvelopeInternal().getMaxX());
             }
         }
     }
 
     @Test
-    @Tag("outside") // ISO 128 line widths and ISO 9175-1 nibs, from memory: 0.13 0.18 0.25 0.35 0.5 0.7 1.0 1.4 2.0; the trade adds 0.3 and 2.5 (common practice, no source)
+    // ISO 128 line widths and ISO 9175-1 nibs, from memory: 0.13 0.18 0.25 0.35 0.5 0.7 1.0 1.4 2.0; the trade adds 0.3 and 2.5 (common
+    // practice, no source)
+    @Tag("outside")
     void thePensOfTheShelfAreNibsThatAreSoldAndTooNarrowIsSaidInTheirTerms() {
         Set<Double> nibs = Set.of(0.13, 0.18, 0.25, 0.3, 0.35, 0.5, 0.7, 1.0, 1.4, 2.0, 2.5);
-        assertThat(LanternWalk.shelf().that(PaintKind.Use.DRAWS)).extracting(Paint::tip).allSatisfy(tip -> assertThat(nibs).contains(tip.value()));
+        assertThat(LanternWalk.shelf().that(PaintKind.Use.DRAWS)).extracting(Paint::tip)
+                .allSatisfy(tip -> assertThat(nibs).contains(tip.value()));
         Subject.Word small = new Subject.Word(List.of("quillbeck"), "serif");
-        Project project = Project.begin("p", "P", Stone.cobble()).withSketch(Optional.of(Sketch.of(small, ItemMode.ON_STONE, new Placement(0, 0, 0, 2.5), 0)));
+        Project project = Project.begin("p", "P", Stone.cobble())
+                .withSketch(Optional.of(Sketch.of(small, ItemMode.ON_STONE, new Placement(0, 0, 0, 2.5), 0)));
         Palette palette = new Palette(LanternWalk.shelf());
         Motif motif = Designs.motif(small, REPERTOIRE).orElseThrow();
         for (var colour : Proposals.nearest(motif, project.sketch().orElseThrow().items().get(0), palette).entrySet()) {
@@ -179,18 +191,22 @@ class LibraryTest {
         PaintPlan plan = Plans.plan(project, Survey.of(project.stone()), palette, REPERTOIRE, Climate.room());
         Finding narrow = plan.findings().stream().filter(f -> f.code() == Code.TOO_NARROW).findFirst().orElseThrow();
         assertThat(FindingWords.sentence(narrow)).contains(" mm wide").contains("needs");
-        assertThat(narrow.remedies()).extracting(FindingWords::label).anyMatch(l -> l.startsWith("Enlarge")).anyMatch(l -> l.startsWith("Thicken"));
+        assertThat(narrow.remedies()).extracting(FindingWords::label).anyMatch(l -> l.startsWith("Enlarge"))
+                .anyMatch(l -> l.startsWith("Thicken"));
         assertThat(plan.hardToPaint()).isNotEmpty();
     }
 
     @Test
     void theFindingNamesTheLetterTheMillimetresAndWhatFits() {
         Subject.Word word = new Subject.Word(List.of("LANTERN"), "slab", LetterSetting.plain());
-        Project project = Project.begin("p", "P", Stone.cobble()).withSketch(Optional.of(Sketch.of(word, ItemMode.ON_STONE, new Placement(3, 0, 0, 22), 1)));
+        Project project = Project.begin("p", "P", Stone.cobble())
+                .withSketch(Optional.of(Sketch.of(word, ItemMode.ON_STONE, new Placement(3, 0, 0, 22), 1)));
         PaintPlan plan = Plans.plan(project, Survey.of(project.stone()), new Palette(LanternWalk.shelf()), REPERTOIRE, Climate.room());
         Finding leaves = plan.findings().stream().filter(f -> f.code() == Code.LEAVES).findFirst().orElseThrow();
-        assertThat(FindingWords.sentence(leaves)).matches("The last N leaves the .* by \\d+\\.\\d mm, and \\d more; \\d+ mm letters fit\\.");
+        assertThat(FindingWords.sentence(leaves))
+                .matches("The last N leaves the .* by \\d+\\.\\d mm, and \\d more; \\d+ mm letters fit\\.");
         Project mended = leaves.remedy().orElseThrow().change().apply(project);
-        assertThat(Plans.plan(mended, Survey.of(mended.stone()), new Palette(LanternWalk.shelf()), REPERTOIRE, Climate.room()).findings()).noneMatch(f -> f.code() == Code.LEAVES);
+        assertThat(Plans.plan(mended, Survey.of(mended.stone()), new Palette(LanternWalk.shelf()), REPERTOIRE, Climate.room()).findings())
+                .noneMatch(f -> f.code() == Code.LEAVES);
     }
 }

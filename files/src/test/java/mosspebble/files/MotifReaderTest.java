@@ -24,7 +24,8 @@ import org.locationtech.jts.geom.util.AffineTransformation;
 
 class MotifReaderTest {
 
-    private static final String HEAD = "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 100 100\" data-motif=\"kite\" data-slots=\"a: A: #336699\" data-wears=\"yes\">";
+    private static final String HEAD = "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 100 100\" data-motif=\"kite\" "
+            + "data-slots=\"a: A: #336699\" data-wears=\"yes\">";
 
     private static Motif read(String svg) throws FileTrouble {
         return MotifReader.read(new ByteArrayInputStream(svg.getBytes(StandardCharsets.UTF_8)), "kite.svg");
@@ -32,11 +33,12 @@ class MotifReaderTest {
 
     @Test
     void shapesTransformsAndRolesAreRead() throws FileTrouble {
-        Motif motif = read(HEAD + """
-                <g transform="translate(10 20)"><rect data-part="sail" data-slot="a" data-outline="yes" data-round="0.5" x="0" y="0" width="30" height="40"/></g>
-                <circle data-part="eye" data-slot="a" cx="50" cy="50" r="10"/>
-                <path data-part="tail" data-slot="a" data-role="line" data-pen="0.7" d="M0 0 L30 40"/>
-                <circle cx="1" cy="1" r="1"/></svg>""");
+        Motif motif = read(
+                HEAD + """
+                        <g transform="translate(10 20)"><rect data-part="sail" data-slot="a" data-outline="yes" data-round="0.5" x="0" y="0" width="30" height="40"/></g>
+                        <circle data-part="eye" data-slot="a" cx="50" cy="50" r="10"/>
+                        <path data-part="tail" data-slot="a" data-role="line" data-pen="0.7" d="M0 0 L30 40"/>
+                        <circle cx="1" cy="1" r="1"/></svg>""");
 
         assertThat(motif.parts()).extracting(MotifPart::id).containsExactly("sail", "eye", "tail");
         assertThat(motif.parts().get(0).shape().getArea()).isCloseTo(1200, within(1e-6));
@@ -73,16 +75,19 @@ class MotifReaderTest {
         "<path data-part=\"p\" data-slot=\"a\" transform=\"spin(3)\" d=\"M0 0H9V9Z\"/> | transform",
         "<g/> | nothing to paint"})
     void hostileOrBrokenMotifsAreRefusedWithFileElementAndReason(String body, String reason) {
-        assertThatThrownBy(() -> read(HEAD + body + "</svg>")).isInstanceOf(FileTrouble.class).hasMessageStartingWith("kite.svg").hasMessageContaining(reason);
+        assertThatThrownBy(() -> read(HEAD + body + "</svg>")).isInstanceOf(FileTrouble.class).hasMessageStartingWith("kite.svg")
+                .hasMessageContaining(reason);
     }
 
     @Test
     void documentTypesEntitiesAndMonstersAreRefused() {
         String lol = "<!DOCTYPE svg [<!ENTITY a \"aaaaaaaa\"><!ENTITY b \"&a;&a;&a;\"><!ENTITY x SYSTEM \"file:///etc/passwd\">]>";
-        assertThatThrownBy(() -> read(lol + HEAD + "<path data-part=\"p\" data-title=\"&x;\" data-slot=\"a\" d=\"M0 0H9V9Z\"/></svg>")).isInstanceOf(FileTrouble.class)
+        assertThatThrownBy(() -> read(lol + HEAD + "<path data-part=\"p\" data-title=\"&x;\" data-slot=\"a\" d=\"M0 0H9V9Z\"/></svg>"))
+                .isInstanceOf(FileTrouble.class)
                 .message().doesNotContain("root:");
         assertThatThrownBy(() -> read(HEAD + "<g>".repeat(10_000) + "</g>".repeat(10_000) + "</svg>")).hasMessageContaining("deeper than");
-        assertThatThrownBy(() -> read(HEAD + "<path data-part=\"p\" data-slot=\"a\" data-role=\"line\" data-pen=\"1\" d=\"M0 0 " + "L5 5 L9 1 ".repeat(80_000) + "\"/></svg>"))
+        assertThatThrownBy(() -> read(HEAD + "<path data-part=\"p\" data-slot=\"a\" data-role=\"line\" data-pen=\"1\" d=\"M0 0 "
+                + "L5 5 L9 1 ".repeat(80_000) + "\"/></svg>"))
                 .hasMessageContaining("points");
         assertThatThrownBy(() -> read(" ".repeat(2_100_000))).hasMessageContaining("2 MB");
         assertThatThrownBy(() -> read("")).hasMessageContaining("empty");
@@ -121,9 +126,11 @@ class MotifReaderTest {
                 if (part.mirror().isPresent() && part.isArea()) {
                     MotifPart partner = motif.parts().stream().filter(p -> p.id().equals(part.mirror().get())).findFirst().orElseThrow();
                     double middle = (part.shape().getCentroid().getX() + partner.shape().getCentroid().getX()) / 2;
-                    Geometry mirrored = AffineTransformation.reflectionInstance(middle, 0, middle, 1).translate(0, partner.shape().getCentroid().getY() - part.shape().getCentroid().getY()).transform(part.shape());
+                    Geometry mirrored = AffineTransformation.reflectionInstance(middle, 0, middle, 1)
+                            .translate(0, partner.shape().getCentroid().getY() - part.shape().getCentroid().getY()).transform(part.shape());
                     assertThat(partner.mirror()).as("%s names its partner back", partner.id()).hasValue(part.id());
-                    assertThat(mirrored.symDifference(partner.shape()).getArea()).as("%s and %s", part.id(), partner.id()).isLessThan(0.01 * part.shape().getArea());
+                    assertThat(mirrored.symDifference(partner.shape()).getArea()).as("%s and %s", part.id(), partner.id())
+                            .isLessThan(0.01 * part.shape().getArea());
                 }
             }
         }
@@ -132,16 +139,21 @@ class MotifReaderTest {
     @Test
     @Tag("outside") // advance widths by a second reader of the font file, Apache FontBox
     void letterWidthsAreThoseOfTheFontFile() throws Exception {
-        Map<String, String> files = Map.of("heavy-slab", "AlfaSlabOne_400Regular.ttf", "slab", "ZillaSlab_600SemiBold.ttf", "serif", "Lora_700Bold.ttf", "rounded", "Fredoka_700Bold.ttf", "hand", "PatrickHand_400Regular.ttf", "script", "DancingScript_700Bold.ttf");
+        Map<String, String> files = Map.of("heavy-slab", "AlfaSlabOne_400Regular.ttf", "slab", "ZillaSlab_600SemiBold.ttf", "serif",
+                "Lora_700Bold.ttf", "rounded", "Fredoka_700Bold.ttf", "hand", "PatrickHand_400Regular.ttf", "script",
+                "DancingScript_700Bold.ttf");
         assertThat(BuiltIn.faces()).as("and the single-stroke pen").hasSize(files.size() + 1);
         for (Map.Entry<String, String> shipped : files.entrySet()) {
-            try (InputStream in = BuiltIn.open("fonts/" + shipped.getValue()); TrueTypeFont font = new TTFParser().parse(new RandomAccessReadBuffer(in))) {
+            try (InputStream in = BuiltIn.open("fonts/" + shipped.getValue());
+                    TrueTypeFont font = new TTFParser().parse(new RandomAccessReadBuffer(in))) {
                 var face = BuiltIn.repertoire().typeface(shipped.getKey()).orElseThrow();
                 for (char letter : "LANTERNWALKquillbeck0123ÄŁ".toCharArray()) {
                     int glyph = font.getUnicodeCmapLookup().getGlyphId(letter);
                     double em = (double) font.getAdvanceWidth(glyph) / font.getUnitsPerEm();
-                    assertThat(face.glyph(letter).orElseThrow().advance()).as("%s: advance of %s", shipped.getKey(), letter).isCloseTo(em, within(0.0015));
-                    assertThat(face.glyph(letter).orElseThrow().shape().isValid()).as("%s: outline of %s", shipped.getKey(), letter).isTrue();
+                    assertThat(face.glyph(letter).orElseThrow().advance()).as("%s: advance of %s", shipped.getKey(), letter).isCloseTo(em,
+                            within(0.0015));
+                    assertThat(face.glyph(letter).orElseThrow().shape().isValid()).as("%s: outline of %s", shipped.getKey(), letter)
+                            .isTrue();
                 }
                 assertThat(face.glyph('中')).as("%s has Latin letters only", shipped.getKey()).isEmpty();
             }

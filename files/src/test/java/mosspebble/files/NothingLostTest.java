@@ -70,7 +70,8 @@ class NothingLostTest {
         try (StudioStore store = demo()) {
             store.commit(kept, "Evening");
             fill(store);
-            assertThatThrownBy(() -> store.commit(larger(kept, 1).without("owl"), "Take off")).isInstanceOf(FileTrouble.class).hasMessageContaining("\"Take off\" is not kept: the disk is full.").hasMessageContaining("Make room");
+            assertThatThrownBy(() -> store.commit(larger(kept, 1).without("owl"), "Take off")).isInstanceOf(FileTrouble.class)
+                    .hasMessageContaining("\"Take off\" is not kept: the disk is full.").hasMessageContaining("Make room");
             assertThat(store.studio()).isEqualTo(kept);
 
             store.commit(kept.without("snail"), "Take off the snail"); // there is room again
@@ -101,7 +102,8 @@ class NothingLostTest {
                 store.commit(store.studio().withView(DEMO.unit(), i % 2 == 0), "view");
             }
         }
-        try (Connection sql = DriverManager.getConnection("jdbc:sqlite:" + file()); Statement statement = sql.createStatement(); ResultSet check = statement.executeQuery("PRAGMA integrity_check")) {
+        try (Connection sql = DriverManager.getConnection("jdbc:sqlite:" + file()); Statement statement = sql.createStatement();
+                ResultSet check = statement.executeQuery("PRAGMA integrity_check")) {
             assertThat(check.getString(1)).isEqualTo("ok");
         }
     }
@@ -109,9 +111,12 @@ class NothingLostTest {
     // --- a start cut short
 
     @ParameterizedTest
-    @ValueSource(strings = {"", "PRAGMA application_id = 1297114466", "PRAGMA application_id = 1297114466; CREATE TABLE project(id TEXT PRIMARY KEY, position INTEGER NOT NULL, document TEXT NOT NULL); "
-            + "CREATE TABLE found(id TEXT PRIMARY KEY, position INTEGER NOT NULL, document TEXT NOT NULL); CREATE TABLE own(id TEXT PRIMARY KEY, position INTEGER NOT NULL, document TEXT NOT NULL); "
-            + "CREATE TABLE setting(key TEXT PRIMARY KEY, document TEXT NOT NULL); CREATE TABLE edit(number INTEGER PRIMARY KEY AUTOINCREMENT, at TEXT NOT NULL, title TEXT NOT NULL); PRAGMA user_version = 3"})
+    @ValueSource(strings = {"", "PRAGMA application_id = 1297114466",
+        "PRAGMA application_id = 1297114466; CREATE TABLE project(id TEXT PRIMARY KEY, position INTEGER NOT NULL, document TEXT NOT NULL); "
+                + "CREATE TABLE found(id TEXT PRIMARY KEY, position INTEGER NOT NULL, document TEXT NOT NULL); CREATE TABLE own(id TEXT "
+                + "PRIMARY KEY, position INTEGER NOT NULL, document TEXT NOT NULL); "
+                + "CREATE TABLE setting(key TEXT PRIMARY KEY, document TEXT NOT NULL); CREATE TABLE edit(number INTEGER PRIMARY KEY "
+                + "AUTOINCREMENT, at TEXT NOT NULL, title TEXT NOT NULL); PRAGMA user_version = 3"})
     void aFirstStartCutShortCountsAsNew(String reached) throws Exception {
         Files.createFile(file());
         try (Connection sql = DriverManager.getConnection("jdbc:sqlite:" + file()); Statement statement = sql.createStatement()) {
@@ -150,7 +155,8 @@ class NothingLostTest {
         }
         byte[] before = Files.readAllBytes(file());
         assertThatThrownBy(this::demo).isInstanceOf(FileTrouble.class);
-        try (Connection sql = DriverManager.getConnection("jdbc:sqlite:" + file()); Statement statement = sql.createStatement(); ResultSet version = statement.executeQuery("PRAGMA user_version")) {
+        try (Connection sql = DriverManager.getConnection("jdbc:sqlite:" + file()); Statement statement = sql.createStatement();
+                ResultSet version = statement.executeQuery("PRAGMA user_version")) {
             assertThat(version.getInt(1)).isEqualTo(2);
         }
         assertThat(Files.size(file())).isEqualTo(before.length);
@@ -196,9 +202,13 @@ class NothingLostTest {
     // --- from elsewhere
 
     @ParameterizedTest
-    @ValueSource(strings = {"CREATE TRIGGER t AFTER UPDATE ON project BEGIN DELETE FROM found", "CREATE VIEW extra AS SELECT 1", "CREATE TABLE extra(a)", "CREATE INDEX i ON project(position)", "PRAGMA user_version = -4",
-        "PRAGMA user_version = 0", "PRAGMA user_version = 99", "DELETE FROM setting WHERE key = 'shelf'", "UPDATE project SET document = 'null'", "UPDATE project SET document = '{}'",
-        "UPDATE project SET document = replace(document, '\"id\":\"owl\"', '\"id\":\"../owl\"')", "UPDATE project SET id = 'wren' WHERE id = 'owl'", "UPDATE setting SET document = replace(hex(zeroblob(3000)), '00', '[') WHERE key = 'shelf'", "PRAGMA application_id = 7"})
+    @ValueSource(strings = {"CREATE TRIGGER t AFTER UPDATE ON project BEGIN DELETE FROM found", "CREATE VIEW extra AS SELECT 1",
+        "CREATE TABLE extra(a)", "CREATE INDEX i ON project(position)", "PRAGMA user_version = -4",
+        "PRAGMA user_version = 0", "PRAGMA user_version = 99", "DELETE FROM setting WHERE key = 'shelf'",
+        "UPDATE project SET document = 'null'", "UPDATE project SET document = '{}'",
+        "UPDATE project SET document = replace(document, '\"id\":\"owl\"', '\"id\":\"../owl\"')",
+        "UPDATE project SET id = 'wren' WHERE id = 'owl'",
+        "UPDATE setting SET document = replace(hex(zeroblob(3000)), '00', '[') WHERE key = 'shelf'", "PRAGMA application_id = 7"})
     void whatNoStudioHasIsRefusedAndLeftAsItWas(String change) throws Exception {
         demo().close();
         Path good = folder.resolve("changed.pebble");
@@ -215,7 +225,8 @@ class NothingLostTest {
         FileTrouble trouble = org.assertj.core.api.Assertions.catchThrowableOfType(FileTrouble.class, this::demo);
 
         assertThat(trouble).isNotNull();
-        assertThat(trouble.getMessage()).matches("(?s).*[.]").doesNotContain("Exception").doesNotContain("mosspebble.").doesNotContain("SQLITE");
+        assertThat(trouble.getMessage()).matches("(?s).*[.]").doesNotContain("Exception").doesNotContain("mosspebble.")
+                .doesNotContain("SQLITE");
         assertThat(Files.readAllBytes(file())).isEqualTo(before);
         try (Stream<Path> left = Files.list(folder)) {
             assertThat(left.map(p -> p.getFileName().toString())).doesNotContain("studio.pebble.lock", "studio.pebble-shm");
@@ -251,7 +262,8 @@ class NothingLostTest {
     void aLinkAndItsTargetAreOneStudioAndTheHolderIsNamed() throws Exception {
         try (StudioStore store = demo()) {
             Path link = Files.createSymbolicLink(folder.resolve("link.pebble"), file());
-            assertThatThrownBy(() -> StudioStore.open(link, LanternWalk::newcomer)).hasMessageContaining("already open").matches(e -> ((FileTrouble) e).passes());
+            assertThatThrownBy(() -> StudioStore.open(link, LanternWalk::newcomer)).hasMessageContaining("already open")
+                    .matches(e -> ((FileTrouble) e).passes());
             assertThat(store.studio()).isEqualTo(DEMO);
         }
         assertThat(folder.resolve("studio.pebble.lock")).doesNotExist();
@@ -271,14 +283,16 @@ class NothingLostTest {
     @Test
     void whereTheDatabaseCannotBeUnpackedAnywhereThatIsSaid() throws Exception {
         String nowhere = Files.writeString(folder.resolve("file"), "").resolve("below").toString();
-        assertThat(other("-Duser.home=" + nowhere, "-Djava.io.tmpdir=" + nowhere)).contains("trouble").contains("can neither be unpacked").contains("Make room").doesNotContain("Exception");
+        assertThat(other("-Duser.home=" + nowhere, "-Djava.io.tmpdir=" + nowhere)).contains("trouble").contains("can neither be unpacked")
+                .contains("Make room").doesNotContain("Exception");
         assertThat(other("-Duser.home=" + nowhere)).as("the temp folder will do").startsWith("open 0");
     }
 
     private String other(String... options) throws Exception {
         List<String> command = new ArrayList<>(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-Xshare:auto"));
         command.addAll(List.of(options));
-        command.addAll(List.of("-cp", System.getProperty("surefire.test.class.path", System.getProperty("java.class.path")), Opener.class.getName(), file().toString()));
+        command.addAll(List.of("-cp", System.getProperty("surefire.test.class.path", System.getProperty("java.class.path")),
+                Opener.class.getName(), file().toString()));
         ProcessBuilder builder = new ProcessBuilder(command).redirectErrorStream(true);
         builder.environment().remove("XDG_CACHE_HOME");
         Process process = builder.start();
@@ -308,7 +322,8 @@ class NothingLostTest {
             assertThatThrownBy(() -> store.copyTo(file(), DEMO)).hasMessageContaining("the studio itself");
             assertThat(store.studio()).isEqualTo(DEMO);
         }
-        try (Connection sql = DriverManager.getConnection("jdbc:sqlite:" + copy); Statement statement = sql.createStatement(); ResultSet rows = statement.executeQuery("SELECT count(*) FROM project")) {
+        try (Connection sql = DriverManager.getConnection("jdbc:sqlite:" + copy); Statement statement = sql.createStatement();
+                ResultSet rows = statement.executeQuery("SELECT count(*) FROM project")) {
             assertThat(rows.getInt(1)).isEqualTo(8);
         }
         assertThat(reopened()).isEqualTo(DEMO);
@@ -318,7 +333,8 @@ class NothingLostTest {
     void noNativeLibraryIsLeftInTheTempFolder() throws Exception {
         demo().close();
         try (Stream<Path> temp = Files.list(Path.of(System.getProperty("java.io.tmpdir")))) {
-            assertThat(temp.map(p -> p.getFileName().toString()).filter(n -> n.startsWith("sqlite-") && n.contains(String.valueOf(ProcessHandle.current().pid())))).isEmpty();
+            assertThat(temp.map(p -> p.getFileName().toString())
+                    .filter(n -> n.startsWith("sqlite-") && n.contains(String.valueOf(ProcessHandle.current().pid())))).isEmpty();
         }
         assertThat(System.getProperty("org.sqlite.lib.path")).isNotNull();
     }
@@ -328,9 +344,11 @@ class NothingLostTest {
         try (Connection sql = DriverManager.getConnection("jdbc:sqlite:"); Statement statement = sql.createStatement()) {
             statement.execute("CREATE TABLE t(a)");
             statement.execute("PRAGMA max_page_count = 2");
-            assertThatThrownBy(() -> statement.execute("INSERT INTO t VALUES(zeroblob(100000))")).isInstanceOfSatisfying(SQLException.class, e -> assertThat(Fault.of(e)).isEqualTo(Fault.FULL));
+            assertThatThrownBy(() -> statement.execute("INSERT INTO t VALUES(zeroblob(100000))")).isInstanceOfSatisfying(SQLException.class,
+                    e -> assertThat(Fault.of(e)).isEqualTo(Fault.FULL));
             statement.execute("PRAGMA query_only = ON");
-            assertThatThrownBy(() -> statement.execute("INSERT INTO t VALUES(1)")).isInstanceOfSatisfying(SQLException.class, e -> assertThat(Fault.of(e)).isEqualTo(Fault.NO_PERMISSION));
+            assertThatThrownBy(() -> statement.execute("INSERT INTO t VALUES(1)")).isInstanceOfSatisfying(SQLException.class,
+                    e -> assertThat(Fault.of(e)).isEqualTo(Fault.NO_PERMISSION));
         }
         assertThat(Arrays.stream(Fault.values()).map(Fault::reason)).doesNotHaveDuplicates().allMatch(r -> !r.isBlank());
     }

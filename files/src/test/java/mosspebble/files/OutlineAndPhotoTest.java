@@ -36,30 +36,35 @@ class OutlineAndPhotoTest {
     @Test
     @Tag("outside") // area of an ellipse, pi a b
     void svgOutlinesAreTakenAtTheirSizeInMm() throws FileTrouble {
-        String ellipse = "<svg xmlns='http://www.w3.org/2000/svg' width='%s' viewBox='0 0 200 200'><g transform='translate(10 20)'><ellipse cx='80' cy='70' rx='60' ry='40'/></g><circle cx='1' cy='1' r='5'/></svg>";
+        String ellipse = "<svg xmlns='http://www.w3.org/2000/svg' width='%s' viewBox='0 0 200 200'><g transform='translate(10 "
+                + "20)'><ellipse cx='80' cy='70' rx='60' ry='40'/></g><circle cx='1' cy='1' r='5'/></svg>";
 
         assertThat(area(outline(String.format(ellipse, "200mm"), "a.svg"))).isCloseTo(Math.PI * 60 * 40, Percentage.withPercentage(0.3));
         assertThat(area(outline(String.format(ellipse, "10cm"), "a.svg"))).isCloseTo(Math.PI * 30 * 20, Percentage.withPercentage(0.3));
-        assertThat(area(outline(String.format(ellipse, "4in"), "a.svg"))).isCloseTo(Math.PI * 60 * 40 * Math.pow(101.6 / 200, 2), Percentage.withPercentage(0.3));
+        assertThat(area(outline(String.format(ellipse, "4in"), "a.svg"))).isCloseTo(Math.PI * 60 * 40 * Math.pow(101.6 / 200, 2),
+                Percentage.withPercentage(0.3));
     }
 
     @Test
     void csvOutlinesAreReadWithCommasSemicolonsAndHeads() throws FileTrouble {
         assertThat(area(outline("x,y\n0,0\n80,0\n80,50\n0,50\n0,0\n", "p.csv"))).isCloseTo(4000, Percentage.withPercentage(1));
         assertThat(area(outline("0;0\n80,5;0\n80,5;50\n0;50\n", "p.csv"))).isCloseTo(80.5 * 50, Percentage.withPercentage(1));
-        assertThat(area(outline("# found by the mill\n0\t0\n40\t0\n40\t40\n0\t40\n", "p.txt"))).isCloseTo(1600, Percentage.withPercentage(1));
+        assertThat(area(outline("# found by the mill\n0\t0\n40\t0\n40\t40\n0\t40\n", "p.txt"))).isCloseTo(1600,
+                Percentage.withPercentage(1));
     }
 
     @Test
     void outlinesThatCannotBeAreAnsweredWithPlaceAndRemedy() {
-        assertThatThrownBy(() -> outline("0,0\n80,zero\n80,50\n", "p.csv")).hasMessageContaining("line 2").hasMessageContaining("\"zero\" is not a length");
+        assertThatThrownBy(() -> outline("0,0\n80,zero\n80,50\n", "p.csv")).hasMessageContaining("line 2")
+                .hasMessageContaining("\"zero\" is not a length");
         assertThatThrownBy(() -> outline("0,0\n80,50\n80,0\n0,50\n", "p.csv")).hasMessageContaining("crosses itself");
         assertThatThrownBy(() -> outline("0,0\n8000,0\n8000,5000\n", "p.csv")).hasMessageContaining("8 to 600 mm");
         assertThatThrownBy(() -> outline("0,0\n", "p.csv")).hasMessageContaining("1 points");
         assertThatThrownBy(() -> outline("0\n1\n", "p.csv")).hasMessageContaining("1 cell");
         assertThatThrownBy(() -> outline("<svg xmlns='http://www.w3.org/2000/svg'/>", "p.svg")).hasMessageContaining("no closed shape");
         assertThatThrownBy(() -> outline("<!DOCTYPE svg [<!ENTITY a 'b'>]><svg/>", "p.svg")).isInstanceOf(FileTrouble.class);
-        assertThatThrownBy(() -> outline("<svg xmlns='http://www.w3.org/2000/svg'><script>x</script></svg>", "p.svg")).hasMessageContaining("refused");
+        assertThatThrownBy(() -> outline("<svg xmlns='http://www.w3.org/2000/svg'><script>x</script></svg>", "p.svg"))
+                .hasMessageContaining("refused");
         assertThatThrownBy(() -> outline("x", "p.doc")).hasMessageContaining(".svg or .csv");
     }
 
@@ -145,7 +150,8 @@ class OutlineAndPhotoTest {
     @Test
     void damagedAndForeignPhotosAreRefusedClearly() throws Exception {
         byte[] jpeg = written(picture(400, 300), "jpg");
-        assertThatThrownBy(() -> PhotoFile.read("a shopping list".getBytes(StandardCharsets.UTF_8), "p.jpg")).hasMessageContaining("neither PNG nor JPEG");
+        assertThatThrownBy(() -> PhotoFile.read("a shopping list".getBytes(StandardCharsets.UTF_8), "p.jpg"))
+                .hasMessageContaining("neither PNG nor JPEG");
         assertThatThrownBy(() -> PhotoFile.read(written(picture(400, 300), "gif"), "p.gif")).hasMessageContaining("neither PNG nor JPEG");
         assertThatThrownBy(() -> PhotoFile.read(written(picture(40, 30), "png"), "p.png")).hasMessageContaining("40 x 30 pixels");
         assertThatThrownBy(() -> PhotoFile.read(new byte[0], "p.png")).isInstanceOf(FileTrouble.class);
@@ -174,7 +180,8 @@ class OutlineAndPhotoTest {
 
     @Test
     void mutatedOutlinesGiveOnlyClearErrors() throws Exception {
-        String svg = "<svg xmlns='http://www.w3.org/2000/svg' width='200mm' viewBox='0 0 200 200'><path transform='rotate(10)' d='M50 5 L85 45 C80 90 60 92 50 80 L15 45 Z'/></svg>";
+        String svg = "<svg xmlns='http://www.w3.org/2000/svg' width='200mm' viewBox='0 0 200 200'><path transform='rotate(10)' d='M50 5 "
+                + "L85 45 C80 90 60 92 50 80 L15 45 Z'/></svg>";
         String csv = "x,y\n0,0\n80.5,0\n80,50\n0,50\n";
         SplittableRandom random = new SplittableRandom(4);
         int read = 0;

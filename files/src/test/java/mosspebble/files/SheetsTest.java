@@ -68,7 +68,8 @@ class SheetsTest {
             assertThat(lines.widest).as("outline 74 mm wide").isCloseTo(74, within(0.1));
             assertThat(lines.highest).as("and 96 mm high").isCloseTo(96, within(0.1));
             assertThat(document.getDocumentCatalog().getViewerPreferences().getPrintScaling()).isEqualTo("None");
-            assertThat(new PDFTextStripper().getText(document)).contains("Owl keeping a lamp").contains("This bar is 100 mm").contains("Wash and dry the stone").contains("Seal");
+            assertThat(new PDFTextStripper().getText(document)).contains("Owl keeping a lamp").contains("This bar is 100 mm")
+                    .contains("Wash and dry the stone").contains("Seal");
         }
     }
 
@@ -89,7 +90,8 @@ class SheetsTest {
         try (PDDocument document = Loader.loadPDF(file.toFile())) {
             Lines lines = new Lines(document.getPage(0));
             assertThat(lines.horizontals).as("the card's ruler").anySatisfy(mm -> assertThat(mm).isCloseTo(50.0, within(0.02)));
-            assertThat(lines.squares.stream().filter(mm -> Math.abs(mm - 18) < 0.02).count()).as("four marks on each of two cards").isEqualTo(8);
+            assertThat(lines.squares.stream().filter(mm -> Math.abs(mm - 18) < 0.02).count()).as("four marks on each of two cards")
+                    .isEqualTo(8);
             assertThat(document.getDocumentCatalog().getViewerPreferences().getPrintScaling()).isEqualTo("None");
         }
     }
@@ -98,7 +100,8 @@ class SheetsTest {
     @EnumSource(Paper.class)
     void noWordPassesTheEdgeOfThePaperOrTheSwatch(Paper paper) throws Exception {
         Project owl = LanternWalk.studio(BuiltIn.repertoire()).project("owl").orElseThrow().withName("W".repeat(78) + " W", "");
-        PaintPlan plan = Plans.plan(owl, Survey.of(owl.stone()), new Palette(LanternWalk.shelf()), BuiltIn.repertoire(), mosspebble.core.drying.Climate.room());
+        PaintPlan plan = Plans.plan(owl, Survey.of(owl.stone()), new Palette(LanternWalk.shelf()), BuiltIn.repertoire(),
+                mosspebble.core.drying.Climate.room());
         Path file = folder.resolve("wide.pdf");
         Sheets.write(plan, paper, LengthUnit.MM, file, (fraction, what) -> true);
         List<Double> rights = new ArrayList<>();
@@ -220,12 +223,14 @@ class SheetsTest {
         Path file = folder.resolve("both.pdf");
         Sheets.write(both, Paper.A4, LengthUnit.MM, file, (f, what) -> true);
         try (PDDocument document = Loader.loadPDF(file.toFile())) {
-            assertThat(new PDFTextStripper().getText(document)).containsSubsequence("Front. Guide at true size", "Front. Guide unrolled", "Back. Guide at true size", "Back. Guide unrolled", "Pencil the design on the back", "the band round the edge");
+            assertThat(new PDFTextStripper().getText(document)).containsSubsequence("Front. Guide at true size", "Front. Guide unrolled",
+                    "Back. Guide at true size", "Back. Guide unrolled", "Pencil the design on the back", "the band round the edge");
         }
         PlanJson.write(both, folder.resolve("both.json"));
         JsonNode root = new ObjectMapper().readTree(folder.resolve("both.json").toFile());
         assertThat(root.path("stone").path("up").asText()).isEqualTo("front");
-        assertThat(root.path("stone").path("edge").path("lengthMm").asDouble()).isCloseTo(new WKTReader().read(root.path("stone").path("outline").asText()).getLength(), org.assertj.core.api.Assertions.within(1.0));
+        assertThat(root.path("stone").path("edge").path("lengthMm").asDouble()).isCloseTo(
+                new WKTReader().read(root.path("stone").path("outline").asText()).getLength(), org.assertj.core.api.Assertions.within(1.0));
         List<String> sides = new ArrayList<>();
         root.path("steps").forEach(step -> sides.add(step.path("side").asText()));
         assertThat(sides).contains("front", "back", "edge");
@@ -243,8 +248,10 @@ class SheetsTest {
         Path blocked = folder.resolve("blocked");
         Files.writeString(blocked, "x");
 
-        assertThatThrownBy(() -> PlanJson.write(plan("owl"), blocked.resolve("p.json"))).isInstanceOf(FileTrouble.class).hasMessageContaining("could not be written");
-        assertThatThrownBy(() -> Sheets.write(plan("owl"), Paper.A4, LengthUnit.MM, blocked.resolve("s.pdf"), (f, what) -> true)).isInstanceOf(FileTrouble.class);
+        assertThatThrownBy(() -> PlanJson.write(plan("owl"), blocked.resolve("p.json"))).isInstanceOf(FileTrouble.class)
+                .hasMessageContaining("could not be written");
+        assertThatThrownBy(() -> Sheets.write(plan("owl"), Paper.A4, LengthUnit.MM, blocked.resolve("s.pdf"), (f, what) -> true))
+                .isInstanceOf(FileTrouble.class);
         Path full = Path.of("/dev/full");
         if (Files.exists(full)) { // a disk that is always full: writing through it fails at the first flush
             assertThatThrownBy(() -> SafeWrite.write(folder.resolve("f"), out -> {
@@ -283,8 +290,10 @@ class SheetsTest {
                 wet.add(step);
             }
         });
-        assertThat(wet).as("the sky is worked wet into wet").isNotEmpty().allMatch(s -> s.path("softMm").asDouble() > 0 && s.path("wet").path("withStep").asInt() <= s.path("number").asInt());
-        assertThat(wet.get(wet.size() - 1).path("wet").path("workMin").asDouble()).isGreaterThan(wet.get(wet.size() - 1).path("handMin").asDouble());
+        assertThat(wet).as("the sky is worked wet into wet").isNotEmpty()
+                .allMatch(s -> s.path("softMm").asDouble() > 0 && s.path("wet").path("withStep").asInt() <= s.path("number").asInt());
+        assertThat(wet.get(wet.size() - 1).path("wet").path("workMin").asDouble())
+                .isGreaterThan(wet.get(wet.size() - 1).path("handMin").asDouble());
         assertThat(root.path("project").path("sides").path("up").path("blends").path("night").path("kind").asText()).isEqualTo("GRADIENT");
         List<String> keys = new ArrayList<>();
         root.path("steps").forEach(step -> keys.add(step.path("key").asText()));

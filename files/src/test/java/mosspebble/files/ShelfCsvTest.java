@@ -56,14 +56,17 @@ class ShelfCsvTest {
     void anyReaderOfCsvReadsIt() throws Exception {
         Path file = folder.resolve("shelf.csv");
         ShelfCsv.write(LanternWalk.shelf(), file);
-        List<CSVRecord> rows = CSVFormat.RFC4180.builder().setHeader().setSkipHeaderRecord(true).get().parse(Files.newBufferedReader(file)).getRecords();
+        List<CSVRecord> rows = CSVFormat.RFC4180.builder().setHeader().setSkipHeaderRecord(true).get().parse(Files.newBufferedReader(file))
+                .getRecords();
         assertThat(rows).hasSameSizeAs(LanternWalk.shelf().paints());
         assertThat(rows.get(0).get("colour")).isEqualTo(LanternWalk.shelf().paints().get(0).swatch().hex());
     }
 
     @Test
     void columnsInAnyOrderUnitsAndDefaults() throws Exception {
-        ShelfCsv.Read read = read("colour;name;kind;left (ml);tip;opacity;binder\n#8a7f6c;Fog;brush paint;0,5 l;;semi-opaque;\n#101010;Ink line;INK;1 fl oz;0,02 in;;alcohol\n");
+        ShelfCsv.Read read = read(
+                "colour;name;kind;left (ml);tip;opacity;binder\n#8a7f6c;Fog;brush paint;0,5 l;;semi-opaque;\n#101010;Ink line;INK;1 fl "
+                        + "oz;0,02 in;;alcohol\n");
         assertThat(read.troubles()).isEmpty();
         Paint fog = read.paints().get(0);
         assertThat(fog.left().value()).isEqualTo(500);
@@ -77,8 +80,11 @@ class ShelfCsvTest {
 
     @Test
     void everyBadRowIsToldWithWhatWhereAndHow() throws Exception {
-        ShelfCsv.Read read = read("name,kind,colour,left,tip,solids\nGood,brush paint,#8a7f6c,10 ml,,0.4\n,brush paint,#8a7f6c,,,\nBlue,watercolour,#0000ff,,,\nRed,pen,red,,,\nPink,paint pen,#ff8899,-3,,\n"
-                + "Grey,paint pen,#888888,5 kg,,\nTan,paint pen,#ccaa88,5,90 mm,\ngood,brush paint,#8a7f6c,1,,\nOdd,brush paint,#8a7f6c,a lot,,\n");
+        ShelfCsv.Read read = read(
+                "name,kind,colour,left,tip,solids\nGood,brush paint,#8a7f6c,10 ml,,0.4\n,brush "
+                        + "paint,#8a7f6c,,,\nBlue,watercolour,#0000ff,,,\nRed,pen,red,,,\nPink,paint pen,#ff8899,-3,,\n"
+                        + "Grey,paint pen,#888888,5 kg,,\nTan,paint pen,#ccaa88,5,90 mm,\ngood,brush paint,#8a7f6c,1,,\nOdd,brush "
+                        + "paint,#8a7f6c,a lot,,\n");
         assertThat(read.paints()).extracting(Paint::name).containsExactly("Good");
         assertThat(read.troubles()).extracting(ShelfCsv.Trouble::row).containsExactly(3L, 4L, 5L, 6L, 7L, 8L, 9L, 10L);
         assertThat(read.troubles().get(0).sentence()).contains("name is missing");
@@ -93,7 +99,8 @@ class ShelfCsvTest {
 
     @Test
     void filesThatAreNoShelfAreAnsweredInASentence() {
-        assertThatThrownBy(() -> read("name,colour\nA,#000000\n")).isInstanceOf(FileTrouble.class).hasMessageContaining("no column \"kind\"").hasMessageContaining("name, kind, colour");
+        assertThatThrownBy(() -> read("name,colour\nA,#000000\n")).isInstanceOf(FileTrouble.class)
+                .hasMessageContaining("no column \"kind\"").hasMessageContaining("name, kind, colour");
         assertThatThrownBy(() -> read("")).hasMessageContaining("empty");
         assertThatThrownBy(() -> read("name,name,kind,colour\n")).hasMessageContaining("stands twice");
         assertThatThrownBy(() -> read("name,kind,colour\n\"never closed,brush paint,#000000\n")).hasMessageContaining("quotation mark");

@@ -55,7 +55,8 @@ class StudioStoreTest {
     void everyEditIsThereAfterReopening() throws FileTrouble {
         Studio changed;
         try (StudioStore store = StudioStore.open(file(), () -> LanternWalk.studio(REPERTOIRE))) {
-            changed = store.studio().edit("owl", p -> p.withName("Renamed", "for the bridge")).without("harbour").withView(LengthUnit.INCH, true);
+            changed = store.studio().edit("owl", p -> p.withName("Renamed", "for the bridge")).without("harbour").withView(LengthUnit.INCH,
+                    true);
             store.commit(changed, "Rename");
         }
 
@@ -73,14 +74,16 @@ class StudioStoreTest {
             store.commit(without.plus(LanternWalk.studio(REPERTOIRE).project("owl").orElseThrow()), "Put back");
         }
         try (StudioStore store = StudioStore.open(file(), LanternWalk::newcomer)) {
-            assertThat(store.studio().projects()).extracting(p -> p.id()).containsExactly("harbour", "lettering", "snail", "moon", "fox", "heron", "window", "toadstool", "owl");
+            assertThat(store.studio().projects()).extracting(p -> p.id()).containsExactly("harbour", "lettering", "snail", "moon", "fox",
+                    "heron", "window", "toadstool", "owl");
         }
     }
 
     @Test
     void aSecondInstanceIsKeptOutAndSaidSo() throws FileTrouble {
         try (StudioStore store = StudioStore.open(file(), LanternWalk::newcomer)) {
-            assertThatThrownBy(() -> StudioStore.open(file(), LanternWalk::newcomer)).isInstanceOf(FileTrouble.class).hasMessageContaining("already open").hasMessageContaining("close it first");
+            assertThatThrownBy(() -> StudioStore.open(file(), LanternWalk::newcomer)).isInstanceOf(FileTrouble.class)
+                    .hasMessageContaining("already open").hasMessageContaining("close it first");
             assertThat(store.studio()).isEqualTo(LanternWalk.newcomer());
         }
         StudioStore.open(file(), LanternWalk::newcomer).close();
@@ -88,7 +91,8 @@ class StudioStoreTest {
 
     @Test
     void aStudioOfFormat1IsBroughtUpToDateWithAllThatWasInIt() throws Exception {
-        try (InputStream in = getClass().getResourceAsStream("studio-format-1.pebble")) { // the Lantern Walk as the program before format 2 kept it
+        // the Lantern Walk as the program before format 2 kept it
+        try (InputStream in = getClass().getResourceAsStream("studio-format-1.pebble")) {
             Files.write(file(), in.readAllBytes());
         }
         try (StudioStore store = StudioStore.open(file(), LanternWalk::newcomer)) {
@@ -99,7 +103,8 @@ class StudioStoreTest {
             List<Item> moon = store.studio().project("moon").orElseThrow().sketch().orElseThrow().items();
             assertThat(moon.get(0).manner()).isEqualTo(ItemMode.ON_STONE);
             assertThat(moon.get(1).subject()).isEqualTo(Subject.Dots.usual().sized(3.6, 1.4, 2).counted(0, true, true));
-            assertThat(store.studio().project("lettering").orElseThrow().sketch().orElseThrow().items().get(0).subject()).isEqualTo(new Subject.Word(List.of("LANTERN", "WALK"), BuiltIn.SLAB));
+            assertThat(store.studio().project("lettering").orElseThrow().sketch().orElseThrow().items().get(0).subject())
+                    .isEqualTo(new Subject.Word(List.of("LANTERN", "WALK"), BuiltIn.SLAB));
             Studio changed = store.studio().plus(new OwnFile(OwnFile.Kind.MOTIF, "own-kite", "Kite", "<svg/>"));
             store.commit(changed, "Bring Kite");
         }
@@ -110,7 +115,8 @@ class StudioStoreTest {
 
     @Test
     void aStudioOfFormat2KeepsItsPaintsHabitsAndLight() throws Exception {
-        try (InputStream in = getClass().getResourceAsStream("studio-format-2.pebble")) { // the Lantern Walk as the program before format 3 kept it
+        // the Lantern Walk as the program before format 3 kept it
+        try (InputStream in = getClass().getResourceAsStream("studio-format-2.pebble")) {
             Files.write(file(), in.readAllBytes());
         }
         try (StudioStore store = StudioStore.open(file(), LanternWalk::newcomer)) {
@@ -135,7 +141,8 @@ class StudioStoreTest {
 
     @Test
     void aStudioOfFormat3KeepsBothFacesAndAnOrderOfOnesOwn() throws Exception {
-        try (InputStream in = getClass().getResourceAsStream("studio-format-3.pebble")) { // the Lantern Walk as the program before format 4 kept it, with an order and a stone turned over
+        // the Lantern Walk as the program before format 4 kept it, with an order and a stone turned over
+        try (InputStream in = getClass().getResourceAsStream("studio-format-3.pebble")) {
             Files.write(file(), in.readAllBytes());
         }
         try (StudioStore store = StudioStore.open(file(), LanternWalk::newcomer)) {
@@ -145,12 +152,15 @@ class StudioStoreTest {
             assertThat(window.sketch()).isPresent();
             assertThat(window.paintedBelow()).isTrue();
             assertThat(window.edge().isPainted()).isFalse();
-            assertThat(window.turnedOver().turnedOver()).as("turning it twice changes nothing from now on").isEqualTo(window.turnedOver().turnedOver().turnedOver().turnedOver());
+            assertThat(window.turnedOver().turnedOver()).as("turning it twice changes nothing from now on")
+                    .isEqualTo(window.turnedOver().turnedOver().turnedOver().turnedOver());
             Project snail = studio.project("snail").orElseThrow();
-            assertThat(snail.order()).startsWith("FILL part:body sand", "FILL part:left eye white").contains("SHADE shade_side:body sand", "OUTLINE outlines pen-black");
+            assertThat(snail.order()).startsWith("FILL part:body sand", "FILL part:left eye white").contains("SHADE shade_side:body sand",
+                    "OUTLINE outlines pen-black");
             assertThat(snail.blends().get(Project.GROUND).kind()).isEqualTo(BlendKind.BANDS);
             Workshop workshop = new Workshop(new Palette(studio.shelf()), BuiltIn.repertoire(), studio.climate(), List.of());
-            List<String> keys = Plans.plan(snail, Survey.of(snail.stone()), workshop, new Remembered()).steps().stream().map(Step::key).toList();
+            List<String> keys = Plans.plan(snail, Survey.of(snail.stone()), workshop, new Remembered()).steps().stream().map(Step::key)
+                    .toList();
             assertThat(keys).as("every step of the order is known to the plan of today").containsSubsequence(snail.order());
         }
     }
@@ -170,10 +180,13 @@ class StudioStoreTest {
         Studio studio = LanternWalk.studio(BuiltIn.repertoire());
         for (BlendKind kind : BlendKind.values()) {
             List<Mix> more = List.of(Mix.of("white"), Mix.of("plum"), Mix.of("rose")).subList(0, kind.mostColours());
-            studio = studio.edit("owl", p -> p.withBlend("slot-" + kind, Blend.of(kind).withColours(more).withShape(33, 0.25, 0.4).withMethod(Blend.Method.GLAZES)));
+            studio = studio.edit("owl", p -> p.withBlend("slot-" + kind,
+                    Blend.of(kind).withColours(more).withShape(33, 0.25, 0.4).withMethod(Blend.Method.GLAZES)));
         }
-        Habits habits = Habits.usual().with(Habits.LineStyle.METALLIC).with(Habits.Medium.PENS).with(Habits.Hand.LEFT).with(Habits.Seal.RESIN).with(new Light(45, 0.1, 0.2, 0.3, 0.4));
-        studio = studio.edit("owl", p -> p.withOrder(List.of("FILL the belly sand", "FILL the wings umber")).withHabits(habits).turnedOver());
+        Habits habits = Habits.usual().with(Habits.LineStyle.METALLIC).with(Habits.Medium.PENS).with(Habits.Hand.LEFT)
+                .with(Habits.Seal.RESIN).with(new Light(45, 0.1, 0.2, 0.3, 0.4));
+        studio = studio.edit("owl",
+                p -> p.withOrder(List.of("FILL the belly sand", "FILL the wings umber")).withHabits(habits).turnedOver());
         studio = studio.withTests(List.of(new SmearTest("ink-black", "varnish", SmearTest.Outcome.SMEARS, "on slate")));
         Studio all = studio;
         try (StudioStore store = StudioStore.open(file(), LanternWalk::newcomer)) {
@@ -193,7 +206,8 @@ class StudioStoreTest {
         }
         byte[] before = Files.readAllBytes(file());
 
-        assertThatThrownBy(() -> StudioStore.open(file(), LanternWalk::newcomer)).hasMessageContaining("newer Moss Pebble").hasMessageContaining("99").hasMessageContaining("untouched");
+        assertThatThrownBy(() -> StudioStore.open(file(), LanternWalk::newcomer)).hasMessageContaining("newer Moss Pebble")
+                .hasMessageContaining("99").hasMessageContaining("untouched");
         assertThat(Files.readAllBytes(file())).isEqualTo(before);
     }
 
@@ -227,7 +241,9 @@ class StudioStoreTest {
         SplittableRandom random = new SplittableRandom(7);
         int last = -1;
         for (int round = 0; round < 2; round++) {
-            Process child = new ProcessBuilder(java, "-Xshare:auto", "-cp", System.getProperty("surefire.test.class.path", System.getProperty("java.class.path")), Editor.class.getName(), file().toString())
+            Process child = new ProcessBuilder(java, "-Xshare:auto", "-cp",
+                    System.getProperty("surefire.test.class.path", System.getProperty("java.class.path")), Editor.class.getName(),
+                    file().toString())
                     .redirectError(ProcessBuilder.Redirect.INHERIT).start();
             int wanted = 5 + random.nextInt(40);
             int seen = 0;
@@ -250,7 +266,8 @@ class StudioStoreTest {
     /** A child that edits without end and says so after each commit; run by the test above. */
     static final class Editor {
         public static void main(String[] args) throws FileTrouble {
-            StudioStore store = StudioStore.open(Path.of(args[0]), () -> LanternWalk.studio(BuiltIn.repertoire()).edit("owl", p -> p.withName("edit 0", "")));
+            StudioStore store = StudioStore.open(Path.of(args[0]),
+                    () -> LanternWalk.studio(BuiltIn.repertoire()).edit("owl", p -> p.withName("edit 0", "")));
             int number = Integer.parseInt(store.studio().project("owl").orElseThrow().name().substring(5));
             while (true) {
                 number++;

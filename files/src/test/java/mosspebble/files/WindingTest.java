@@ -63,7 +63,8 @@ class WindingTest {
     void ringsThatOverlapFillWhatEitherFills() {
         assertThat(area(box(box(new Path2D.Double(), 0, 0, 10, true), 5, 5, 10, true))).isCloseTo(175, within(1e-9));
         assertThat(area(box(box(new Path2D.Double(Path2D.WIND_EVEN_ODD), 0, 0, 10, true), 5, 5, 10, true))).isCloseTo(150, within(1e-9));
-        assertThat(area(box(box(new Path2D.Double(), 0, 0, 10, true), 10, 0, 10, true))).as("side by side, a common edge").isCloseTo(200, within(1e-9));
+        assertThat(area(box(box(new Path2D.Double(), 0, 0, 10, true), 10, 0, 10, true))).as("side by side, a common edge").isCloseTo(200,
+                within(1e-9));
     }
 
     @Test
@@ -105,7 +106,9 @@ class WindingTest {
 
     @ParameterizedTest
     @ValueSource(longs = {1, 2, 3, 4, 5, 6})
-    @Tag("outside") // winding number of a place as the sum of the angles under which the pieces are seen, over a full turn (Hormann and Agathos, Computational Geometry 20, 131, 2001)
+    // winding number of a place as the sum of the angles under which the pieces are seen, over a full turn (Hormann and Agathos,
+    // Computational Geometry 20, 131, 2001)
+    @Tag("outside")
     void everyPlaceIsInsideOrOutsideAsTheAnglesSay(long seed) {
         SplittableRandom random = new SplittableRandom(seed);
         List<Coordinate[]> rings = new ArrayList<>();
@@ -164,7 +167,8 @@ class WindingTest {
         for (double scale : new double[] {1e-3, 1, 1e4}) {
             AffineTransform move = AffineTransform.getTranslateInstance(50 * scale, -20 * scale);
             move.scale(scale, scale);
-            assertThat(Outlines.area(move.createTransformedShape(star), 1e-4).getArea()).isCloseTo(unit * scale * scale, within(1e-9 * scale * scale));
+            assertThat(Outlines.area(move.createTransformedShape(star), 1e-4).getArea()).isCloseTo(unit * scale * scale,
+                    within(1e-9 * scale * scale));
         }
     }
 

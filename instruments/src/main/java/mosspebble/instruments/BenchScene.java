@@ -32,7 +32,8 @@ import mosspebble.core.units.Srgb;
  * @param hiddenMarks how many of the card's marks lie under something
  * @param card whether the card lies there
  */
-public record BenchScene(List<Lying> stones, Srgb sheet, int width, int height, double cameraX, double cameraY, double cameraZ, double aimX, double aimY, double roll, double blurPx, double noise,
+public record BenchScene(List<Lying> stones, Srgb sheet, int width, int height, double cameraX, double cameraY, double cameraZ, double aimX,
+        double aimY, double roll, double blurPx, double noise,
         double uneven, double lightFrom, double lightHeight, double shadow, int hiddenMarks, boolean card, long seed) {
 
     /** Focal length of the simulated camera against the picture's longer side. */
@@ -81,8 +82,10 @@ public record BenchScene(List<Lying> stones, Srgb sheet, int width, int height, 
         double cameraZ = random.nextDouble(400, 450);
         double lean = random.nextDouble(0, 60);
         double way = random.nextDouble(2 * Math.PI);
-        return new BenchScene(lying, random.nextBoolean() ? BLUE : GREEN, width, height, 120 + lean * Math.cos(way), 100 + lean * Math.sin(way), cameraZ, 120 + random.nextDouble(-4, 4), 100 + random.nextDouble(-4, 4),
-                random.nextDouble(-4, 4), random.nextDouble(0.5, 1.1), random.nextDouble(1, 4), random.nextDouble(0, 0.35), random.nextDouble(0, 360), random.nextDouble(40, 70),
+        return new BenchScene(lying, random.nextBoolean() ? BLUE : GREEN, width, height, 120 + lean * Math.cos(way),
+                100 + lean * Math.sin(way), cameraZ, 120 + random.nextDouble(-4, 4), 100 + random.nextDouble(-4, 4),
+                random.nextDouble(-4, 4), random.nextDouble(0.5, 1.1), random.nextDouble(1, 4), random.nextDouble(0, 0.35),
+                random.nextDouble(0, 360), random.nextDouble(40, 70),
                 random.nextDouble(0.2, 0.55), 0, true, seed);
     }
 
@@ -102,29 +105,36 @@ public record BenchScene(List<Lying> stones, Srgb sheet, int width, int height, 
         int warm = random.nextInt(-4, 22);
         Srgb colour = new Srgb(Math.min(255, tone + warm / 2), tone, Math.max(0, tone - warm));
         boolean flat = random.nextInt(4) == 0;
-        return Stone.cobble().withShape(new Shape.Grown(forms[random.nextInt(forms.length)], random.nextDouble(0.4, 1), random.nextDouble(0, 0.5)))
-                .withSize(new Millimetres(length), new Millimetres(width), new Millimetres(height)).withDome(flat ? 1 : Stone.ROUNDED_FACE, random.nextDouble(1.1, 3)).withWayUp(random.nextDouble(0, 360))
+        return Stone.cobble()
+                .withShape(new Shape.Grown(forms[random.nextInt(forms.length)], random.nextDouble(0.4, 1), random.nextDouble(0, 0.5)))
+                .withSize(new Millimetres(length), new Millimetres(width), new Millimetres(height))
+                .withDome(flat ? 1 : Stone.ROUNDED_FACE, random.nextDouble(1.1, 3)).withWayUp(random.nextDouble(0, 360))
                 .withSeed(random.nextLong(1_000_000)).withSkin(Skin.of(rock, Texture.SMOOTH, colour));
     }
 
     public BenchScene withStones(List<Lying> newStones) {
-        return new BenchScene(newStones, sheet, width, height, cameraX, cameraY, cameraZ, aimX, aimY, roll, blurPx, noise, uneven, lightFrom, lightHeight, shadow, hiddenMarks, card, seed);
+        return new BenchScene(newStones, sheet, width, height, cameraX, cameraY, cameraZ, aimX, aimY, roll, blurPx, noise, uneven,
+                lightFrom, lightHeight, shadow, hiddenMarks, card, seed);
     }
 
     public BenchScene withSheet(Srgb newSheet, double newShadow) {
-        return new BenchScene(stones, newSheet, width, height, cameraX, cameraY, cameraZ, aimX, aimY, roll, blurPx, noise, uneven, lightFrom, lightHeight, newShadow, hiddenMarks, card, seed);
+        return new BenchScene(stones, newSheet, width, height, cameraX, cameraY, cameraZ, aimX, aimY, roll, blurPx, noise, uneven,
+                lightFrom, lightHeight, newShadow, hiddenMarks, card, seed);
     }
 
     public BenchScene withCard(boolean newCard, int newHiddenMarks) {
-        return new BenchScene(stones, sheet, width, height, cameraX, cameraY, cameraZ, aimX, aimY, roll, blurPx, noise, uneven, lightFrom, lightHeight, shadow, newHiddenMarks, newCard, seed);
+        return new BenchScene(stones, sheet, width, height, cameraX, cameraY, cameraZ, aimX, aimY, roll, blurPx, noise, uneven, lightFrom,
+                lightHeight, shadow, newHiddenMarks, newCard, seed);
     }
 
     public BenchScene withBlur(double newBlurPx) {
-        return new BenchScene(stones, sheet, width, height, cameraX, cameraY, cameraZ, aimX, aimY, roll, newBlurPx, noise, uneven, lightFrom, lightHeight, shadow, hiddenMarks, card, seed);
+        return new BenchScene(stones, sheet, width, height, cameraX, cameraY, cameraZ, aimX, aimY, roll, newBlurPx, noise, uneven,
+                lightFrom, lightHeight, shadow, hiddenMarks, card, seed);
     }
 
     /** Seen from elsewhere, still looking at the same place. */
     public BenchScene from(double newCameraX, double newCameraY, double newCameraZ) {
-        return new BenchScene(stones, sheet, width, height, newCameraX, newCameraY, newCameraZ, aimX, aimY, roll, blurPx, noise, uneven, lightFrom, lightHeight, shadow, hiddenMarks, card, seed);
+        return new BenchScene(stones, sheet, width, height, newCameraX, newCameraY, newCameraZ, aimX, aimY, roll, blurPx, noise, uneven,
+                lightFrom, lightHeight, shadow, hiddenMarks, card, seed);
     }
 }

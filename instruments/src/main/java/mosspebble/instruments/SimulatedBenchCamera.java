@@ -18,7 +18,8 @@ import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.Polygon;
 
 /**
- * A stand-in camera over a made-up bench: stones as solid domes in true perspective, the printed card, cast and contact shadows, uneven light, a soft lens, a noisy sensor. The same scene gives the same
+ * A stand-in camera over a made-up bench: stones as solid domes in true perspective, the printed card, cast and contact shadows, uneven
+ * light, a soft lens, a noisy sensor. The same scene gives the same
  * photo.
  */
 public final class SimulatedBenchCamera implements BenchCamera {
@@ -138,7 +139,8 @@ public final class SimulatedBenchCamera implements BenchCamera {
                     double g = 0;
                     double b = 0;
                     double[] at = ground(x + 0.5 - cx, y + 0.5 - cy);
-                    boolean card = scene.card() && at[0] > -1 && at[1] > -1 && at[0] < ScaleCard.WIDTH_MM + 1 && at[1] < ScaleCard.HEIGHT_MM + 1;
+                    boolean card = scene.card() && at[0] > -1 && at[1] > -1 && at[0] < ScaleCard.WIDTH_MM + 1
+                            && at[1] < ScaleCard.HEIGHT_MM + 1;
                     if (card) {
                         for (int k = 0; k < 9; k++) {
                             double[] fine = ground(x + (k % 3 + 0.5) / 3 - cx, y + (k / 3 + 0.5) / 3 - cy);
@@ -235,14 +237,16 @@ public final class SimulatedBenchCamera implements BenchCamera {
                 double high = 1;
                 for (int halving = 0; halving < 14; halving++) {
                     double middle = (low + high) / 2;
-                    if (dome.levelAt(dome.outline().poleX() + middle * radius * Math.cos(angle), dome.outline().poleY() + middle * radius * Math.sin(angle)) > level) {
+                    if (dome.levelAt(dome.outline().poleX() + middle * radius * Math.cos(angle),
+                            dome.outline().poleY() + middle * radius * Math.sin(angle)) > level) {
                         low = middle;
                     } else {
                         high = middle;
                     }
                 }
                 double r = Math.max(0.01, low) * radius;
-                ring[i] = new Coordinate(x + dome.outline().poleX() + r * Math.cos(angle), y + dome.outline().poleY() + r * Math.sin(angle));
+                ring[i] = new Coordinate(x + dome.outline().poleX() + r * Math.cos(angle),
+                        y + dome.outline().poleY() + r * Math.sin(angle));
             }
             ring[90] = ring[0].copy();
             return new GeometryFactory().createPolygon(ring);
@@ -291,7 +295,8 @@ public final class SimulatedBenchCamera implements BenchCamera {
                 v[i] = height / 2.0 + focal * (dx * down[0] + dy * down[1] + dz * down[2]) / far[i];
                 double lit = Math.max(0, normal[0] * sun[0] + normal[1] * sun[1] + side * normal[2] * sun[2]) / sun[2];
                 double sky = 0.5 + 0.5 * side * normal[2];
-                tone[i] = (scene.shadow() * Math.min(1.3, lit) + (1 - scene.shadow()) * (0.45 + 0.55 * sky)) * (1 + 0.24 * (grain.nextDouble() - 0.5)) * light(lying.x() + x, lying.y() + y);
+                tone[i] = (scene.shadow() * Math.min(1.3, lit) + (1 - scene.shadow()) * (0.45 + 0.55 * sky))
+                        * (1 + 0.24 * (grain.nextDouble() - 0.5)) * light(lying.x() + x, lying.y() + y);
             }
             double[] colour = linear(lying.stone().colour());
             mesh.eachTriangle((i, j, k) -> triangle(i, j, k, u, v, far, tone, colour));
@@ -341,7 +346,8 @@ public final class SimulatedBenchCamera implements BenchCamera {
                 int pixel = 0;
                 for (int k = 0; k < 3; k++) {
                     long draw = random.nextLong(); // the sum of three even draws is near enough a bell curve
-                    double noise = ((draw & 0xFFFF) + (draw >>> 16 & 0xFFFF) + (draw >>> 32 & 0xFFFF) - 98302.5) / 65536 * 2 * scene.noise();
+                    double noise = ((draw & 0xFFFF) + (draw >>> 16 & 0xFFFF) + (draw >>> 32 & 0xFFFF) - 98302.5) / 65536 * 2
+                            * scene.noise();
                     double value = code[(int) Math.max(0, Math.min(4096, band[k][i] * 4096))] / 10.0 + noise;
                     pixel = pixel << 8 | (int) Math.max(0, Math.min(255, Math.round(value)));
                 }

@@ -6,7 +6,8 @@ import mosspebble.core.drying.Climate;
 import mosspebble.core.units.Celsius;
 
 /**
- * A stand-in probe: a room that warms in the afternoon and is dampest before dawn, with a little noise from its seed. The same seed and time give the same reading.
+ * A stand-in probe: a room that warms in the afternoon and is dampest before dawn, with a little noise from its seed. The same seed and
+ * time give the same reading.
  */
 public final class SimulatedClimateProbe implements ClimateProbe {
 

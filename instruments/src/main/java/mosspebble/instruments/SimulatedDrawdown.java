@@ -9,7 +9,8 @@ import mosspebble.core.colour.Spectrum;
 import mosspebble.core.units.Srgb;
 
 /**
- * A stand-in for a stripe of paint drawn across the printed card: what a reader would find on it. The paint in the pot is a little other than its label says, always in the same
+ * A stand-in for a stripe of paint drawn across the printed card: what a reader would find on it. The paint in the pot is a little other
+ * than its label says, always in the same
  * way for the same paint, so that calibrating it finds something out.
  */
 public final class SimulatedDrawdown {

@@ -3,7 +3,10 @@ package mosspebble.instruments;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.units.Srgb;
 
-/** A stand-in: stripes of paints that are a little other than their labels say, read with a little noise. The dry patch has the label's own colour, so there is nothing to find out on it. */
+/**
+ * A stand-in: stripes of paints that are a little other than their labels say, read with a little noise. The dry patch has the label's own
+ * colour, so there is nothing to find out on it.
+ */
 public final class SimulatedStripeReader implements StripeReader {
 
     private long seed;

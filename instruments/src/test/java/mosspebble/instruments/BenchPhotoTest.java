@@ -67,15 +67,18 @@ class BenchPhotoTest {
         for (int i = 0; i < reading.stones().size(); i++) {
             PhotoStone found = reading.stones().get(i);
             Coordinate at = found.sheet().getCentroid().getCoordinate();
-            BenchScene.Lying lying = scene.stones().stream().min(Comparator.comparingDouble(l -> Math.hypot(l.x() - at.x, l.y() - at.y))).orElseThrow();
+            BenchScene.Lying lying = scene.stones().stream().min(Comparator.comparingDouble(l -> Math.hypot(l.x() - at.x, l.y() - at.y)))
+                    .orElseThrow();
             Stone truth = lying.stone();
             // the painter measures the height with callipers, to half a millimetre
             double height = Math.round(2 * truth.height().value()) / 2.0;
             Geometry outline = found.outline(height * truth.faceShare(), height * (1 - truth.faceShare()), truth.fullness());
             Geometry wanted = StoneOutline.of(truth).polygon(FACTORY);
             double turn = Math.toRadians(truth.wayUp());
-            results.add(new Result(seed, i, Math.abs(extent(outline, turn) - truth.length().value()), Math.abs(extent(outline, turn + Math.PI / 2) - truth.width().value()),
-                    Math.abs(outline.getArea() / wanted.getArea() - 1), Lab.of(found.colour()).differenceTo(Lab.of(truth.colour())), reading.doubtful(i)));
+            results.add(new Result(seed, i, Math.abs(extent(outline, turn) - truth.length().value()),
+                    Math.abs(extent(outline, turn + Math.PI / 2) - truth.width().value()),
+                    Math.abs(outline.getArea() / wanted.getArea() - 1), Lab.of(found.colour()).differenceTo(Lab.of(truth.colour())),
+                    reading.doubtful(i)));
         }
         return results;
     }
@@ -115,7 +118,8 @@ class BenchPhotoTest {
     }
 
     private static Stone cobble(double length) {
-        return Stone.cobble().withShape(new Shape.Grown(Form.OVAL, 1, 0)).withSize(new Millimetres(length), new Millimetres(0.8 * length), new Millimetres(0.35 * length));
+        return Stone.cobble().withShape(new Shape.Grown(Form.OVAL, 1, 0)).withSize(new Millimetres(length), new Millimetres(0.8 * length),
+                new Millimetres(0.35 * length));
     }
 
     private static BenchScene one(Stone stone, double x, double y) {
@@ -130,7 +134,8 @@ class BenchPhotoTest {
 
         PhotoReading noCard = read(plain.withCard(false, 0));
         assertThat(noCard.stones()).isEmpty();
-        assertThat(noCard.findings()).singleElement().satisfies(f -> assertThat(f.sentence()).contains("scale card is not in the picture").contains("mark two points"));
+        assertThat(noCard.findings()).singleElement()
+                .satisfies(f -> assertThat(f.sentence()).contains("scale card is not in the picture").contains("mark two points"));
 
         PhotoReading hidden = read(plain.withCard(true, 2));
         assertThat(hidden.findings()).anySatisfy(f -> assertThat(f.sentence()).contains("Only 2 of the card's 4 marks"));
@@ -148,7 +153,8 @@ class BenchPhotoTest {
     @Test
     void aShadowTakenForStoneIsSaid() {
         BenchScene scene = one(cobble(80), 200, 110);
-        BenchScene low = new BenchScene(scene.stones(), BenchScene.WHITE, 1600, 1200, scene.cameraX(), scene.cameraY(), scene.cameraZ(), scene.aimX(), scene.aimY(), 0, 0.7, 2, 0, 270, 22, 0.8, 0, true, 3);
+        BenchScene low = new BenchScene(scene.stones(), BenchScene.WHITE, 1600, 1200, scene.cameraX(), scene.cameraY(), scene.cameraZ(),
+                scene.aimX(), scene.aimY(), 0, 0.7, 2, 0, 270, 22, 0.8, 0, true, 3);
         PhotoReading reading = read(low);
 
         assertThat(reading.findings()).anySatisfy(f -> {
@@ -159,23 +165,27 @@ class BenchPhotoTest {
 
     @Test
     void touchingStonesAreSaidAndALineCutsThemApart() {
-        BenchScene scene = BenchScene.varied(5, 1600, 1200).withStones(List.of(new BenchScene.Lying(cobble(70), 160, 130), new BenchScene.Lying(cobble(70), 229.5, 130)));
+        BenchScene scene = BenchScene.varied(5, 1600, 1200)
+                .withStones(List.of(new BenchScene.Lying(cobble(70), 160, 130), new BenchScene.Lying(cobble(70), 229.5, 130)));
         Photo photo = SimulatedBenchCamera.photograph(scene);
         PhotoReader reader = new PhotoReader();
         PhotoReading joined = reader.read(photo, PhotoHints.none(), () -> false);
 
         assertThat(joined.stones().size()).isEqualTo(1);
-        assertThat(joined.findings()).anySatisfy(f -> assertThat(f.sentence()).contains("Two stones seem to touch").contains("draw a line"));
+        assertThat(joined.findings())
+                .anySatisfy(f -> assertThat(f.sentence()).contains("Two stones seem to touch").contains("draw a line"));
         SheetMap map = joined.map().orElseThrow();
         // the girdle stands above the sheet, so the place where they touch is seen a little outward of it
         double lift = 1 + 0.45 * 0.35 * 70 / map.camera()[2];
         double x = map.camera()[0] + (194.75 - map.camera()[0]) * lift;
         Coordinate above = map.toImage(x, 95);
         Coordinate below = map.toImage(x, 165);
-        PhotoReading cut = reader.read(photo, new PhotoHints(Optional.empty(), List.of(new PhotoHints.Line(above.x, above.y, below.x, below.y))), () -> false);
+        PhotoReading cut = reader.read(photo,
+                new PhotoHints(Optional.empty(), List.of(new PhotoHints.Line(above.x, above.y, below.x, below.y))), () -> false);
         assertThat(cut.stones().size()).isEqualTo(2);
         assertThat(kinds(cut)).doesNotContain(PhotoFinding.Kind.TOUCHES_ANOTHER);
-        assertThat(cut.stones().stream().map(s -> s.stone(new Millimetres(24.5), cobble(70)).length().value()).toList()).allSatisfy(mm -> assertThat(mm).isCloseTo(70, within(2.0)));
+        assertThat(cut.stones().stream().map(s -> s.stone(new Millimetres(24.5), cobble(70)).length().value()).toList())
+                .allSatisfy(mm -> assertThat(mm).isCloseTo(70, within(2.0)));
     }
 
     @Test
@@ -189,7 +199,8 @@ class BenchPhotoTest {
             }
         }
         PhotoReading even = new PhotoReader().read(flat, PhotoHints.none(), () -> false);
-        PhotoReading uneven = new PhotoReader().read(new Photo(flat.width(), flat.height(), bent, flat.focalPx()), PhotoHints.none(), () -> false);
+        PhotoReading uneven = new PhotoReader().read(new Photo(flat.width(), flat.height(), bent, flat.focalPx()), PhotoHints.none(),
+                () -> false);
 
         assertThat(kinds(even)).doesNotContain(PhotoFinding.Kind.CARD_UNEVEN);
         assertThat(uneven.findings()).anySatisfy(f -> {
@@ -201,7 +212,8 @@ class BenchPhotoTest {
     @Test
     void anOutlineThatFoldsBackOnItselfIsBridgedAndSaid() {
         BenchScene scene = BenchScene.varied(5, 1600, 1200)
-                .withStones(List.of(new BenchScene.Lying(cobble(64), 150, 110), new BenchScene.Lying(cobble(64), 213.5, 110), new BenchScene.Lying(cobble(64), 213.5, 157)));
+                .withStones(List.of(new BenchScene.Lying(cobble(64), 150, 110), new BenchScene.Lying(cobble(64), 213.5, 110),
+                        new BenchScene.Lying(cobble(64), 213.5, 157)));
         PhotoReading reading = read(scene);
 
         assertThat(reading.stones().size()).as("they are taken for one").isLessThan(3);
@@ -217,7 +229,8 @@ class BenchPhotoTest {
         Photo photo = SimulatedBenchCamera.photograph(scene);
         // from straight above, so many pixels stand for a millimetre
         double pixelsPerMm = BenchScene.FOCAL * 1600 / 430;
-        PhotoHints hints = new PhotoHints(Optional.of(new PhotoHints.Distance(new PhotoHints.Line(400, 300, 400 + 100 * pixelsPerMm, 300), 100)), List.of());
+        PhotoHints hints = new PhotoHints(
+                Optional.of(new PhotoHints.Distance(new PhotoHints.Line(400, 300, 400 + 100 * pixelsPerMm, 300), 100)), List.of());
         PhotoReading reading = new PhotoReader().read(photo, hints, () -> false);
 
         assertThat(kinds(reading)).contains(PhotoFinding.Kind.SCALE_BY_HAND);
@@ -236,7 +249,8 @@ class BenchPhotoTest {
             generator.generate(mark.number(), 4);
             for (int row = 0; row < ScaleCard.CELLS; row++) {
                 for (int column = 0; column < ScaleCard.CELLS; column++) {
-                    assertThat(engine.getGray().get(10 * column + 5, 10 * row + 5) < 128).as("mark %d, cell %d %d", mark.number(), column, row).isEqualTo(mark.black(column, row));
+                    assertThat(engine.getGray().get(10 * column + 5, 10 * row + 5) < 128)
+                            .as("mark %d, cell %d %d", mark.number(), column, row).isEqualTo(mark.black(column, row));
                 }
             }
         }

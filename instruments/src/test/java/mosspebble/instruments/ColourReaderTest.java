@@ -40,7 +40,8 @@ class ColourReaderTest {
             double before = Double.POSITIVE_INFINITY;
             for (int coats = 1; coats <= 4; coats++) {
                 SimulatedDrawdown stripe = new SimulatedDrawdown(paint("a", hiding), coats);
-                double step = Lab.of(stripe.colour(StripeReader.Patch.OVER_WHITE)).l() - Lab.of(stripe.colour(StripeReader.Patch.OVER_BLACK)).l();
+                double step = Lab.of(stripe.colour(StripeReader.Patch.OVER_WHITE)).l()
+                        - Lab.of(stripe.colour(StripeReader.Patch.OVER_BLACK)).l();
                 assertThat(step).as("hides %s, coat %s", hiding, coats).isNotNegative().isLessThan(before);
                 assertThat(coats > 1 || step > 2).as("one coat shows the card").isTrue();
                 before = step;

@@ -81,7 +81,8 @@ final class Child {
     /** Writes sheets and plans over and over. */
     private static void export(Path folder) throws Exception {
         Project stone = Project.begin("stone", "Stone", Stone.cobble()); // a plan of few steps: it is the writing that is to be hit
-        PaintPlan plan = Plans.plan(stone, Survey.of(stone.stone()), new Palette(LanternWalk.shelf()), BuiltIn.repertoire(), Climate.room());
+        PaintPlan plan = Plans.plan(stone, Survey.of(stone.stone()), new Palette(LanternWalk.shelf()), BuiltIn.repertoire(),
+                Climate.room());
         Files.createDirectories(folder);
         say("begin");
         for (int i = 1;; i++) {

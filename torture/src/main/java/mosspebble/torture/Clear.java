@@ -9,7 +9,8 @@ import mosspebble.files.FileTrouble;
 final class Clear {
 
     private static final int LONGEST = 700;
-    private static final Pattern INSIDE = Pattern.compile("Exception|\\bjava[.x]|mosspebble\\.|\\borg\\.|\\bcom\\.fasterxml|\\bnull\\b|SQLITE_|@[0-9a-f]{6,}|Error:");
+    private static final Pattern INSIDE = Pattern
+            .compile("Exception|\\bjava[.x]|mosspebble\\.|\\borg\\.|\\bcom\\.fasterxml|\\bnull\\b|SQLITE_|@[0-9a-f]{6,}|Error:");
 
     private Clear() {}
 

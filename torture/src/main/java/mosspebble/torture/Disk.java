@@ -12,7 +12,10 @@ import mosspebble.core.project.Studio;
 import mosspebble.files.FileTrouble;
 import mosspebble.files.StudioStore;
 
-/** A full, a read-only and a slow disk, and power that fails: on a small file system in memory where one may be mounted, else with a limited size of files. */
+/**
+ * A full, a read-only and a slow disk, and power that fails: on a small file system in memory where one may be mounted, else with a limited
+ * size of files.
+ */
 final class Disk {
 
     /** Room for the studio, its log, its copy and a little more. */
@@ -39,7 +42,9 @@ final class Disk {
                 firstStartOnFull(mount, Math.max(1, each / 4), until);
                 readOnly(mount, Math.max(1, each / 4), until);
             } else {
-                System.out.println("No small file system can be mounted here: files are limited in size instead, and a read-only disk is not covered.");
+                System.out.println(
+                        "No small file system can be mounted here: files are limited in size instead, and a read-only disk is not "
+                                + "covered.");
                 limited(each, until);
             }
         } finally {
@@ -163,9 +168,11 @@ final class Disk {
             Path file = Files.createDirectories(folder.resolve("limited")).resolve("studio.pebble");
             Processes.clear(file.getParent());
             StudioStore.open(file, Child.fresh()).close();
-            String command = "ulimit -f " + (100 + random.nextInt(200)) + "; exec " + String.join(" ", Processes.command("edit", file.toString(), String.valueOf(seed + i), "60").stream().map(w -> "'" + w + "'").toList());
+            String command = "ulimit -f " + (100 + random.nextInt(200)) + "; exec " + String.join(" ",
+                    Processes.command("edit", file.toString(), String.valueOf(seed + i), "60").stream().map(w -> "'" + w + "'").toList());
             int acknowledged = 0;
-            try (Processes.Running child = new Processes.Running(new ProcessBuilder("bash", "-c", command).redirectError(ProcessBuilder.Redirect.DISCARD).start())) {
+            try (Processes.Running child = new Processes.Running(
+                    new ProcessBuilder("bash", "-c", command).redirectError(ProcessBuilder.Redirect.DISCARD).start())) {
                 for (String line = child.line(); line != null; line = child.line()) {
                     acknowledged = line.startsWith("ack ") ? Integer.parseInt(line.substring(4)) : acknowledged;
                 }

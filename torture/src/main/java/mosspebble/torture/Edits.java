@@ -42,7 +42,8 @@ public final class Edits {
 
     private static final int MOST_STONES = 24;
     private static final Repertoire REPERTOIRE = BuiltIn.repertoire();
-    private static final String[] WORDS = {"LANTERN", "WALK", "mind the step", "Quillbeck", "io", "W", "ÄÖß", "a b c d e f g", "…", "☂ 7", "1", "TO THE BRIDGE", "\uD83C\uDF19"};
+    private static final String[] WORDS = {"LANTERN", "WALK", "mind the step", "Quillbeck", "io", "W", "ÄÖß", "a b c d e f g", "…", "☂ 7",
+        "1", "TO THE BRIDGE", "\uD83C\uDF19"};
 
     private final SplittableRandom random;
     private int number;
@@ -74,7 +75,8 @@ public final class Edits {
         List<Project> stones = studio.projects();
         int kind = random.nextInt(30);
         if (stones.isEmpty() || kind == 0 && stones.size() < MOST_STONES) {
-            return new Edit("Add a stone", studio.plus(Project.begin("t-" + number + "-" + random.nextInt(1_000_000), "Stone " + number, Stone.cobble())));
+            return new Edit("Add a stone",
+                    studio.plus(Project.begin("t-" + number + "-" + random.nextInt(1_000_000), "Stone " + number, Stone.cobble())));
         }
         if (kind == 1 && stones.size() > 4) {
             return new Edit("Take off", studio.without(any(stones).id()));
@@ -92,7 +94,8 @@ public final class Edits {
             return new Edit("Room", studio.withClimate(new Climate(new Celsius(number(1, 60)), number(0.05, 0.99), number(0, 5))));
         }
         if (kind == 6) {
-            return new Edit("Own motif", studio.plus(new OwnFile(OwnFile.Kind.MOTIF, "own-" + random.nextInt(8), "Own " + number, "<svg>" + "x".repeat(random.nextInt(3000)) + "</svg>")));
+            return new Edit("Own motif", studio.plus(new OwnFile(OwnFile.Kind.MOTIF, "own-" + random.nextInt(8), "Own " + number,
+                    "<svg>" + "x".repeat(random.nextInt(3000)) + "</svg>")));
         }
         if (kind == 7) {
             List<SmearTest> tests = new ArrayList<>(studio.tests().subList(0, Math.min(20, studio.tests().size())));
@@ -115,7 +118,8 @@ public final class Edits {
         }
         if (kind < 24) {
             Map<String, Mix> colours = new LinkedHashMap<>(p.colours());
-            p.sketch().ifPresent(s -> s.items().forEach(i -> REPERTOIRE.motif(i.subject() instanceof Subject.Figure f ? f.motif() : "").ifPresent(m -> m.slots().forEach(slot -> colours.put(i.named(slot.id()), mix(studio))))));
+            p.sketch().ifPresent(s -> s.items().forEach(i -> REPERTOIRE.motif(i.subject() instanceof Subject.Figure f ? f.motif() : "")
+                    .ifPresent(m -> m.slots().forEach(slot -> colours.put(i.named(slot.id()), mix(studio))))));
             for (String slot : List.of("letters", "dots", "stroke", "others", "lines")) {
                 colours.put(slot, mix(studio));
             }
@@ -131,22 +135,27 @@ public final class Edits {
                 more.add(mix(studio));
             }
             String slot = p.colours().isEmpty() || random.nextBoolean() ? Project.GROUND : any(List.copyOf(p.colours().keySet()));
-            return p.withBlend(slot, Blend.of(blend).withColours(more).withShape(number(0, 360), number(0, 1), number(0.05, 0.95)).withMethod(any(Blend.Method.values())));
+            return p.withBlend(slot, Blend.of(blend).withColours(more).withShape(number(0, 360), number(0, 1), number(0.05, 0.95))
+                    .withMethod(any(Blend.Method.values())));
         }
         if (kind == 26) {
             return p.turnedOver();
         }
-        return p.withHabits(Habits.usual().with(any(Habits.Ground.values())).with(any(Habits.Lines.values())).with(any(Habits.Primer.values())).with(any(Habits.LineStyle.values())).with(any(Habits.Medium.values()))
-                .with(any(Habits.Hand.values())).with(any(Habits.Seal.values())).with(new Light(number(0, 359), number(0, 1), number(0, 1), number(0, 1), number(0, 1))).withOutdoors(random.nextBoolean()));
+        return p.withHabits(Habits.usual().with(any(Habits.Ground.values())).with(any(Habits.Lines.values()))
+                .with(any(Habits.Primer.values())).with(any(Habits.LineStyle.values())).with(any(Habits.Medium.values()))
+                .with(any(Habits.Hand.values())).with(any(Habits.Seal.values()))
+                .with(new Light(number(0, 359), number(0, 1), number(0, 1), number(0, 1), number(0, 1)))
+                .withOutdoors(random.nextBoolean()));
     }
 
     private Stone stone(Stone stone) {
         switch (random.nextInt(4)) {
-            case 0:
+            case 0 :
                 return stone.withSize(new Millimetres(number(8, 300)), new Millimetres(number(8, 300)), new Millimetres(number(2, 120)));
-            case 1:
-                return stone.withShape(new Shape.Grown(any(Form.values()), number(0, 1), number(0, 1))).withDome(number(0.05, 1), number(1, 8));
-            case 2: {
+            case 1 :
+                return stone.withShape(new Shape.Grown(any(Form.values()), number(0, 1), number(0, 1))).withDome(number(0.05, 1),
+                        number(1, 8));
+            case 2 : {
                 List<Shape.Spoke> spokes = new ArrayList<>();
                 int count = 4 + random.nextInt(40);
                 for (int i = 0; i < count; i++) {
@@ -154,12 +163,13 @@ public final class Edits {
                 }
                 return stone.withOutline(new Shape.Measured(any(Shape.Source.values()), spokes));
             }
-            default: {
+            default : {
                 List<Patch> patches = new ArrayList<>(stone.patches());
                 Patch.Kind kind = any(Patch.Kind.values());
                 double x = number(-60, 60);
                 double y = number(-60, 60);
-                patches.add(kind == Patch.Kind.CRACK ? Patch.crack(x, y, number(-60, 60), number(-60, 60), number(0.3, 3), number(0.05, 9)) : Patch.at(kind, x, y, number(0.3, 50), number(0.05, 20)));
+                patches.add(kind == Patch.Kind.CRACK ? Patch.crack(x, y, number(-60, 60), number(-60, 60), number(0.3, 3), number(0.05, 9))
+                        : Patch.at(kind, x, y, number(0.3, 50), number(0.05, 20)));
                 return stone.withPatches(patches.subList(Math.max(0, patches.size() - 8), patches.size()));
             }
         }
@@ -177,18 +187,21 @@ public final class Edits {
             case 2 -> sketch.items().size() > 3 ? sketch.without(id) : Optional.of(sketch.plus(item()));
             case 3 -> Optional.of(sketch.moved(id, random.nextInt(-2, 3)));
             case 4 -> Optional.of(sketch.with(id, i -> i.lying(any(ItemMode.values())).fringed(number(0, 12))));
-            case 5 -> Optional.of(sketch.with(id, i -> i.mirrored(random.nextBoolean()).matched(random.nextBoolean()).room(number(0, 20), number(0, 90), number(0, 40))));
+            case 5 -> Optional.of(sketch.with(id,
+                    i -> i.mirrored(random.nextBoolean()).matched(random.nextBoolean()).room(number(0, 20), number(0, 90), number(0, 40))));
             default -> Optional.of(sketch.with(id, i -> i.at(placement(i.subject()))));
         };
     }
 
     private Item item() {
         Subject subject = subject();
-        return new Item("", subject, any(ItemMode.values()), placement(subject), number(0, 10), 0, number(0, 10), random.nextInt(3) == 0 ? number(0, 12) : 0, random.nextBoolean(), random.nextInt(6) == 0, Set.of(), Optional.empty());
+        return new Item("", subject, any(ItemMode.values()), placement(subject), number(0, 10), 0, number(0, 10),
+                random.nextInt(3) == 0 ? number(0, 12) : 0, random.nextBoolean(), random.nextInt(6) == 0, Set.of(), Optional.empty());
     }
 
     private Placement placement(Subject subject) {
-        double usual = subject instanceof Subject.Stroke ? 1 : subject instanceof Subject.Dots ? 30 : subject instanceof Subject.Word ? 12 : 0.5;
+        double usual = subject instanceof Subject.Stroke ? 1 : subject instanceof Subject.Dots ? 30 : subject instanceof Subject.Word ? 12
+                : 0.5;
         double scale = usual * (random.nextInt(6) == 0 ? Math.pow(10, number(-2, 2)) : number(0.5, 2));
         double reach = random.nextInt(10) == 0 ? 300 : 40;
         return new Placement(number(-reach, reach), number(-reach, reach), number(-180, 180), Math.min(1000, scale));
@@ -196,27 +209,32 @@ public final class Edits {
 
     private Subject subject() {
         switch (random.nextInt(6)) {
-            case 0:
+            case 0 :
                 return new Subject.Figure(any(BuiltIn.titles()).id());
-            case 1: {
-                LetterSetting setting = LetterSetting.plain().along(any(LetterSetting.Path.values()), number(-340, 340)).styled(any(LetterSetting.Style.values())).spaced(number(0, 1), number(-0.3, 1), number(0.8, 3))
+            case 1 : {
+                LetterSetting setting = LetterSetting.plain().along(any(LetterSetting.Path.values()), number(-340, 340))
+                        .styled(any(LetterSetting.Style.values())).spaced(number(0, 1), number(-0.3, 1), number(0.8, 3))
                         .boxed(random.nextBoolean()).swelled(number(0, 0.12)).toEye(random.nextBoolean()).pen(number(0.3, 5));
-                return new Subject.Word(random.nextBoolean() ? List.of(any(WORDS)) : List.of(any(WORDS), any(WORDS)), any(BuiltIn.faces()).id(), setting);
+                return new Subject.Word(random.nextBoolean() ? List.of(any(WORDS)) : List.of(any(WORDS), any(WORDS)),
+                        any(BuiltIn.faces()).id(), setting);
             }
-            case 2:
-                return Subject.Dots.usual().sized(random.nextInt(3) == 0 ? 0.3 : number(0.3, 20), number(0, 6), number(0, 20)).counted(random.nextInt(3) == 0 ? random.nextInt(3, 400) : 0, random.nextBoolean(), random.nextBoolean())
-                        .inSeries(any(Subject.Series.values()), number(0.1, 1)).framed(random.nextInt(2) * number(0, 8), random.nextInt(2) * number(0, 6));
-            case 3: {
+            case 2 :
+                return Subject.Dots.usual().sized(random.nextInt(3) == 0 ? 0.3 : number(0.3, 20), number(0, 6), number(0, 20))
+                        .counted(random.nextInt(3) == 0 ? random.nextInt(3, 400) : 0, random.nextBoolean(), random.nextBoolean())
+                        .inSeries(any(Subject.Series.values()), number(0.1, 1))
+                        .framed(random.nextInt(2) * number(0, 8), random.nextInt(2) * number(0, 6));
+            case 3 : {
                 Family family = any(Families.list());
                 Map<String, Double> values = new LinkedHashMap<>();
                 for (Family.Dial dial : family.dials()) {
                     if (random.nextInt(3) > 0) {
-                        values.put(dial.id(), random.nextInt(5) == 0 ? dial.high() : random.nextInt(5) == 0 ? dial.low() : number(dial.low(), dial.high()));
+                        values.put(dial.id(), random.nextInt(5) == 0 ? dial.high() : random.nextInt(5) == 0 ? dial.low()
+                                : number(dial.low(), dial.high()));
                     }
                 }
                 return new Subject.Pattern(family.id(), values);
             }
-            case 4: {
+            case 4 : {
                 int count = 3 + random.nextInt(random.nextInt(10) == 0 ? 190 : 14);
                 List<Double> points = new ArrayList<>();
                 for (int i = 0; i < count; i++) {
@@ -227,13 +245,14 @@ public final class Edits {
                 }
                 return new Subject.Stroke(points, random.nextBoolean(), any(Subject.Becomes.values()), number(0.2, 15));
             }
-            default:
+            default :
                 return new Subject.Guide(any(GuideKind.values()), random.nextInt(1, 60), number(0.5, 100), random.nextBoolean());
         }
     }
 
     private Mix mix(Studio studio) {
-        return random.nextBoolean() ? Mix.of(paint(studio).id()) : new Mix(List.of(new Mix.Part(paint(studio).id(), random.nextInt(1, 5)), new Mix.Part(paint(studio).id(), random.nextInt(1, 5))));
+        return random.nextBoolean() ? Mix.of(paint(studio).id()) : new Mix(
+                List.of(new Mix.Part(paint(studio).id(), random.nextInt(1, 5)), new Mix.Part(paint(studio).id(), random.nextInt(1, 5))));
     }
 
     private Paint paint(Studio studio) {

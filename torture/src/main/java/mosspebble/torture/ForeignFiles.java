@@ -14,7 +14,10 @@ import java.util.SplittableRandom;
 import mosspebble.files.FileTrouble;
 import mosspebble.files.StudioStore;
 
-/** Studio files from elsewhere: each is opened, or refused in clear words and left as it was; nothing in it runs, nothing is written outside its folder, no lock stays. */
+/**
+ * Studio files from elsewhere: each is opened, or refused in clear words and left as it was; nothing in it runs, nothing is written outside
+ * its folder, no lock stays.
+ */
 final class ForeignFiles {
 
     private static final Map<String, String> HOSTILE = new LinkedHashMap<>();
@@ -32,7 +35,9 @@ final class ForeignFiles {
         HOSTILE.put("no settings", "DELETE FROM setting");
         HOSTILE.put("an empty document", "UPDATE project SET document = '' WHERE position = 0");
         HOSTILE.put("null for a document", "UPDATE project SET document = 'null' WHERE position = 0");
-        HOSTILE.put("an id that climbs", "UPDATE project SET document = replace(document, '\"id\":\"owl\"', '\"id\":\"../../../owl\"'), id = '../../../owl' WHERE id = 'owl'");
+        HOSTILE.put("an id that climbs",
+                "UPDATE project SET document = replace(document, '\"id\":\"owl\"', '\"id\":\"../../../owl\"'), id = '../../../owl' WHERE "
+                        + "id = 'owl'");
         HOSTILE.put("two stones of one id", "INSERT INTO found SELECT 'x', 0, json_set(document, '$.name', 'Twin') FROM found LIMIT 1");
         HOSTILE.put("a blob", "UPDATE setting SET document = x'00ff00ff' WHERE key = 'view'");
         HOSTILE.put("a very deep document", "UPDATE setting SET document = replace(hex(zeroblob(4000)), '00', '[') WHERE key = 'shelf'");
@@ -70,7 +75,8 @@ final class ForeignFiles {
         Path file = at.resolve("studio.pebble");
         Path work = at.resolve("work.pebble");
         Files.copy(good, work);
-        try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + work); Statement statement = connection.createStatement()) {
+        try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + work);
+                Statement statement = connection.createStatement()) {
             if (inLog) {
                 statement.execute("PRAGMA journal_mode = WAL");
                 statement.execute("PRAGMA wal_autocheckpoint = 0");

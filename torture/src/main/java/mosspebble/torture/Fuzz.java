@@ -27,7 +27,10 @@ import mosspebble.files.PhotoFile;
 import mosspebble.files.ShelfCsv;
 import mosspebble.files.StudioStore;
 
-/** Mutated files for every reader: only clear errors, none over two seconds, none over 256 MB. What broke a reader once is in the corpus ({@code cases/}). */
+/**
+ * Mutated files for every reader: only clear errors, none over two seconds, none over 256 MB. What broke a reader once is in the corpus
+ * ({@code cases/}).
+ */
 final class Fuzz {
 
     /** One costly reading for so many cheap ones. */
@@ -92,9 +95,13 @@ final class Fuzz {
         row.took(ms);
         row.unclear += wrong.isEmpty() ? 0 : 1;
         if (!wrong.isEmpty() || ms > Tally.SLOW_MS) {
-            Path kept = Files.createDirectories(Path.of(System.getProperty("torture.cases", System.getProperty("java.io.tmpdir")), "moss-pebble-cases")).resolve(target.name().replace(' ', '-') + "-" + Integer.toHexString(java.util.Arrays.hashCode(bytes)));
+            Path kept = Files
+                    .createDirectories(
+                            Path.of(System.getProperty("torture.cases", System.getProperty("java.io.tmpdir")), "moss-pebble-cases"))
+                    .resolve(target.name().replace(' ', '-') + "-" + Integer.toHexString(java.util.Arrays.hashCode(bytes)));
             Files.write(kept, bytes);
-            tally.fault(target.name() + ", " + name + ": " + (wrong.isEmpty() ? ms + " ms" : String.join("; ", wrong)) + ", kept as " + kept);
+            tally.fault(
+                    target.name() + ", " + name + ": " + (wrong.isEmpty() ? ms + " ms" : String.join("; ", wrong)) + ", kept as " + kept);
         }
         Runtime memory = Runtime.getRuntime();
         row.mostBytes = Math.max(row.mostBytes, memory.totalMemory() - memory.freeMemory());
@@ -111,13 +118,17 @@ final class Fuzz {
         targets.add(new Target("motif", motifs, bytes -> MotifReader.read(new ByteArrayInputStream(bytes), "kite.svg"), true));
         List<byte[]> outlines = new ArrayList<>(cases("outline"));
         outlines.addAll(motifs.subList(motifs.size() - 6, motifs.size()));
-        outlines.add("<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"92mm\" viewBox=\"0 0 92 70\"><path d=\"M46 0C80 0 92 20 92 35S70 70 46 70 0 50 0 35 20 0 46 0Z\"/></svg>".getBytes(StandardCharsets.UTF_8));
+        outlines.add(
+                ("<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"92mm\" viewBox=\"0 0 92 70\"><path d=\"M46 0C80 0 92 20 92 35S70 70 46 "
+                        + "70 0 50 0 35 20 0 46 0Z\"/></svg>").getBytes(StandardCharsets.UTF_8));
         targets.add(new Target("outline svg", outlines, bytes -> OutlineReader.read(new ByteArrayInputStream(bytes), "stone.svg"), true));
         StringBuilder ring = new StringBuilder("x,y\n");
         for (int i = 0; i < 60; i++) {
             ring.append(46 * Math.cos(i * Math.PI / 30)).append(',').append(35 * Math.sin(i * Math.PI / 30)).append('\n');
         }
-        targets.add(new Target("outline csv", List.of(ring.toString().getBytes(StandardCharsets.UTF_8), "0;0\n40,5;0\n40,5;30\n0;30\n".getBytes(StandardCharsets.UTF_8)), bytes -> OutlineReader.read(new ByteArrayInputStream(bytes), "stone.csv"), true));
+        targets.add(new Target("outline csv",
+                List.of(ring.toString().getBytes(StandardCharsets.UTF_8), "0;0\n40,5;0\n40,5;30\n0;30\n".getBytes(StandardCharsets.UTF_8)),
+                bytes -> OutlineReader.read(new ByteArrayInputStream(bytes), "stone.csv"), true));
         Path shelf = folder.resolve("shelf.csv");
         ShelfCsv.write(LanternWalk.shelf(), shelf);
         List<byte[]> shelves = new ArrayList<>(cases("shelf"));
@@ -130,7 +141,8 @@ final class Fuzz {
                 }
             }
         }, true));
-        targets.add(new Target("photo", List.of(photo("png"), photo("jpg")), bytes -> PhotoFile.read(Files.write(folder.resolve("photo.png"), bytes)), false));
+        targets.add(new Target("photo", List.of(photo("png"), photo("jpg")),
+                bytes -> PhotoFile.read(Files.write(folder.resolve("photo.png"), bytes)), false));
         List<byte[]> fonts = new ArrayList<>();
         for (String name : List.of("PatrickHand_400Regular", "AlfaSlabOne_400Regular", "Fredoka_700Bold")) {
             try (InputStream in = BuiltIn.class.getResourceAsStream("fonts/" + name + ".ttf")) {
@@ -184,7 +196,8 @@ final class Fuzz {
 
     private List<byte[]> documents() throws Exception {
         List<byte[]> documents = new ArrayList<>(cases("document"));
-        try (Connection connection = sql(studio()); Statement statement = connection.createStatement(); ResultSet rows = statement.executeQuery("SELECT document FROM project")) {
+        try (Connection connection = sql(studio()); Statement statement = connection.createStatement();
+                ResultSet rows = statement.executeQuery("SELECT document FROM project")) {
             while (rows.next()) {
                 documents.add(rows.getString(1).getBytes(StandardCharsets.UTF_8));
             }
@@ -194,7 +207,10 @@ final class Fuzz {
 
     private void document(byte[] bytes) throws Exception {
         Path file = fresh("document.pebble");
-        try (Connection connection = sql(file); Statement clear = connection.createStatement(); PreparedStatement put = connection.prepareStatement("INSERT INTO project SELECT CASE WHEN json_valid(d) THEN coalesce(json_extract(d, '$.id'), 'x') ELSE 'x' END, 0, d FROM (SELECT ? AS d)")) {
+        try (Connection connection = sql(file); Statement clear = connection.createStatement();
+                PreparedStatement put = connection.prepareStatement(
+                        "INSERT INTO project SELECT CASE WHEN json_valid(d) THEN coalesce(json_extract(d, '$.id'), 'x') ELSE 'x' END, 0, "
+                                + "d FROM (SELECT ? AS d)")) {
             clear.execute("DELETE FROM project");
             put.setString(1, new String(bytes, StandardCharsets.UTF_8));
             put.executeUpdate();

@@ -64,7 +64,8 @@ final class LongRun {
             for (int i = 0; i < 600; i++) {
                 Thread.sleep(50);
                 try {
-                    OpenWindow found = on(() -> Window.getWindows().isEmpty() || Window.getWindows().get(0).getScene() == null ? null : of(Window.getWindows().get(0)));
+                    OpenWindow found = on(() -> Window.getWindows().isEmpty() || Window.getWindows().get(0).getScene() == null ? null
+                            : of(Window.getWindows().get(0)));
                     if (found != null) {
                         return found;
                     }
@@ -89,7 +90,8 @@ final class LongRun {
             if (!done.isDone()) {
                 Thread.getAllStackTraces().forEach((thread, frames) -> {
                     if (thread.getName().startsWith("JavaFX Application")) {
-                        System.out.println("  the window is busy at " + java.util.Arrays.stream(frames).filter(f -> f.getClassName().startsWith("mosspebble")).limit(6).toList());
+                        System.out.println("  the window is busy at "
+                                + java.util.Arrays.stream(frames).filter(f -> f.getClassName().startsWith("mosspebble")).limit(6).toList());
                     }
                 });
             }
@@ -227,7 +229,8 @@ final class LongRun {
             }
         }
         row.mostBytes = heapWithUndo;
-        System.out.println("heap after " + 5 * SETTLE + " edits " + (heapAtStart >> 20) + " MB, at the end " + (heapWithUndo >> 20) + " MB with " + all + " studios kept for undo");
+        System.out.println("heap after " + 5 * SETTLE + " edits " + (heapAtStart >> 20) + " MB, at the end " + (heapWithUndo >> 20)
+                + " MB with " + all + " studios kept for undo");
         String[] troubles = log.split("TROUBLE");
         for (int i = 1; i < troubles.length; i++) {
             row.unclear++;

@@ -6,12 +6,19 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.SplittableRandom;
 
-/** Changes files at random: bits, bytes, pieces cut, doubled, moved or spliced from another file, numbers and words put in that readers dislike. */
+/**
+ * Changes files at random: bits, bytes, pieces cut, doubled, moved or spliced from another file, numbers and words put in that readers
+ * dislike.
+ */
 final class Mutator {
 
-    private static final List<String> NASTY = List.of("0", "-1", "1e308", "-1e308", "1e-308", "NaN", "Infinity", "99999999999999999999", "0.0000001", "1e5", "2147483648", "-0", "\"", "'", ";", ",", "\t", "\n", "\r\n", "<", ">", "&amp;", "&nbsp;",
-            "&#0;", "<!--", "-->", "<![CDATA[", "]]>", "</svg>", "<g>", "<g transform=\"scale(1e9)\">", "<g transform=\"matrix(0 0 0 0 0 0)\">", "<path data-part=\"x\" d=\"M0 0L9 9\"/>", "A1 1 0 1 1 9 9", "C1 1 2 2 3 3", "Z", "M", "mm", "null", "true",
-            "{}", "[]", "[[[[[[[[", "{\"a\":", "\uFEFF", "\u0000", "\uD83C\uDF19", "é", "../../", "%s%n", "=1+1", "#ffffff", "#zzzzzz", "viewBox=\"0 0 0.001 0.001\"", "viewBox=\"0 0 1 1e5\"", "data-clip=\"yes\"", "<!DOCTYPE a [<!ENTITY b \"c\">]>&b;");
+    private static final List<String> NASTY = List.of("0", "-1", "1e308", "-1e308", "1e-308", "NaN", "Infinity", "99999999999999999999",
+            "0.0000001", "1e5", "2147483648", "-0", "\"", "'", ";", ",", "\t", "\n", "\r\n", "<", ">", "&amp;", "&nbsp;",
+            "&#0;", "<!--", "-->", "<![CDATA[", "]]>", "</svg>", "<g>", "<g transform=\"scale(1e9)\">",
+            "<g transform=\"matrix(0 0 0 0 0 0)\">", "<path data-part=\"x\" d=\"M0 0L9 9\"/>", "A1 1 0 1 1 9 9", "C1 1 2 2 3 3", "Z", "M",
+            "mm", "null", "true",
+            "{}", "[]", "[[[[[[[[", "{\"a\":", "\uFEFF", "\u0000", "\uD83C\uDF19", "é", "../../", "%s%n", "=1+1", "#ffffff", "#zzzzzz",
+            "viewBox=\"0 0 0.001 0.001\"", "viewBox=\"0 0 1 1e5\"", "data-clip=\"yes\"", "<!DOCTYPE a [<!ENTITY b \"c\">]>&b;");
 
     private final SplittableRandom random;
 
@@ -53,7 +60,8 @@ final class Mutator {
                 byte[] other = corpus.get(random.nextInt(corpus.size()));
                 int from = random.nextInt(Math.max(1, other.length));
                 byte[] piece = Arrays.copyOfRange(other, from, Math.min(other.length, from + 1 + random.nextInt(200)));
-                return joined(joined(Arrays.copyOf(bytes, at), piece), Arrays.copyOfRange(bytes, Math.min(bytes.length, at + length), bytes.length));
+                return joined(joined(Arrays.copyOf(bytes, at), piece),
+                        Arrays.copyOfRange(bytes, Math.min(bytes.length, at + length), bytes.length));
             }
             case 5 -> {
                 return joined(joined(Arrays.copyOf(bytes, at), nasty()), Arrays.copyOfRange(bytes, at, bytes.length));
@@ -78,7 +86,8 @@ final class Mutator {
         while (to < bytes.length && (bytes[to] >= '0' && bytes[to] <= '9' || bytes[to] == '.')) {
             to++;
         }
-        byte[] other = random.nextBoolean() ? nasty() : String.valueOf(Math.pow(10, random.nextInt(-3, 8)) * random.nextDouble()).getBytes(StandardCharsets.US_ASCII);
+        byte[] other = random.nextBoolean() ? nasty()
+                : String.valueOf(Math.pow(10, random.nextInt(-3, 8)) * random.nextDouble()).getBytes(StandardCharsets.US_ASCII);
         return joined(joined(Arrays.copyOf(bytes, from), other), Arrays.copyOfRange(bytes, to, bytes.length));
     }
 

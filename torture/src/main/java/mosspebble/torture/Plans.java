@@ -42,7 +42,9 @@ final class Plans {
         long from = System.nanoTime();
         List<Throwable> troubled = new ArrayList<>();
         try {
-            PaintPlan plan = mosspebble.core.rules.Plans.plan(project, Survey.of(project.stone()), new Workshop(new Palette(studio.shelf()), repertoire, studio.climate(), studio.tests()), new Remembered(), troubled::add);
+            PaintPlan plan = mosspebble.core.rules.Plans.plan(project, Survey.of(project.stone()),
+                    new Workshop(new Palette(studio.shelf()), repertoire, studio.climate(), studio.tests()), new Remembered(),
+                    troubled::add);
             row.acknowledged += plan.steps().size();
         } catch (RuntimeException | StackOverflowError | OutOfMemoryError e) {
             row.lost++;
@@ -50,13 +52,15 @@ final class Plans {
         }
         for (Throwable each : troubled) {
             row.unclear++;
-            tally.fault("a thing was left out, seed " + name + ": " + each + " at " + (each.getStackTrace().length > 0 ? where(each) : "?") + " of " + project.sketch().map(Object::toString).orElse(""));
+            tally.fault("a thing was left out, seed " + name + ": " + each + " at " + (each.getStackTrace().length > 0 ? where(each) : "?")
+                    + " of " + project.sketch().map(Object::toString).orElse(""));
         }
         long ms = (System.nanoTime() - from) / 1_000_000;
         row.slowestMs = Math.max(row.slowestMs, ms);
         if (ms > SLOW_MS) {
             row.slow++;
-            tally.fault(ms + " ms, seed " + name + ": " + project.stone().length() + " x " + project.stone().width() + " " + project.sketch().map(Object::toString).orElse(""));
+            tally.fault(ms + " ms, seed " + name + ": " + project.stone().length() + " x " + project.stone().width() + " "
+                    + project.sketch().map(Object::toString).orElse(""));
         }
     }
 

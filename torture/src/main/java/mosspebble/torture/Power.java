@@ -19,13 +19,15 @@ import mosspebble.files.FileTrouble;
 import mosspebble.files.StudioStore;
 
 /**
- * Power that fails: every write of a process that edits is recorded by the system (strace), and the files are set up again as they stood after each write, also with the last one torn; each such state must open and
+ * Power that fails: every write of a process that edits is recorded by the system (strace), and the files are set up again as they stood
+ * after each write, also with the last one torn; each such state must open and
  * hold what was acknowledged until then. Writes that the disk puts in another order are not covered.
  */
 final class Power {
 
     private static final Pattern OPEN = Pattern.compile("openat\\(AT_FDCWD, \"([^\"]*)\", ([A-Z_|]+).*\\) = (\\d+)");
-    private static final Pattern WRITE = Pattern.compile("(pwrite64|write)\\((\\d+), \"((?:\\\\x[0-9a-f]{2})*)\", (\\d+)(?:, (\\d+))?\\)\\s*= (\\d+)");
+    private static final Pattern WRITE = Pattern
+            .compile("(pwrite64|write)\\((\\d+), \"((?:\\\\x[0-9a-f]{2})*)\", (\\d+)(?:, (\\d+))?\\)\\s*= (\\d+)");
     private static final Pattern CUT = Pattern.compile("ftruncate\\((\\d+), (\\d+)\\)\\s*= 0");
     private static final Pattern CLOSE = Pattern.compile("close\\((\\d+)\\)\\s*= 0");
     private static final Pattern GONE = Pattern.compile("unlink\\(\"([^\"]*)\"\\)\\s*= 0");
@@ -61,7 +63,9 @@ final class Power {
         Path live = folder.resolve("live");
         Path trace = Files.createDirectories(folder.resolve("trace"));
         Path file = Files.createDirectories(live).resolve("studio.pebble");
-        boolean traced = strace(List.of("-ff", "-qq", "-xx", "-s", "9000000", "-e", "trace=openat,write,pwrite64,ftruncate,unlink,rename,close", "-e", "signal=none", "-o", trace.resolve("t").toString()), file, edits, seed);
+        boolean traced = strace(List.of("-ff", "-qq", "-xx", "-s", "9000000", "-e",
+                "trace=openat,write,pwrite64,ftruncate,unlink,rename,close", "-e", "signal=none", "-o", trace.resolve("t").toString()),
+                file, edits, seed);
         if (!traced) {
             System.out.println("strace is not here or may not be used: the loss of power is not covered.");
             return;
@@ -109,7 +113,8 @@ final class Power {
                     byte[] bytes = bytes(m.group(3));
                     if (handle == 1) {
                         String said = new String(bytes, StandardCharsets.UTF_8);
-                        acknowledged = said.startsWith("begin") ? 0 : said.startsWith("ack ") ? Integer.parseInt(said.strip().substring(4)) : acknowledged;
+                        acknowledged = said.startsWith("begin") ? 0 : said.startsWith("ack ") ? Integer.parseInt(said.strip().substring(4))
+                                : acknowledged;
                         continue;
                     }
                     String name = open.get(handle);
@@ -135,7 +140,8 @@ final class Power {
     private static int other(String line, Map<String, byte[]> files, Map<Integer, String> open, int acknowledged) {
         Matcher m = CUT.matcher(line);
         if (m.find() && open.containsKey(Integer.parseInt(m.group(1)))) {
-            files.computeIfPresent(open.get(Integer.parseInt(m.group(1))), (n, b) -> java.util.Arrays.copyOf(b, Integer.parseInt(m.group(2))));
+            files.computeIfPresent(open.get(Integer.parseInt(m.group(1))),
+                    (n, b) -> java.util.Arrays.copyOf(b, Integer.parseInt(m.group(2))));
         }
         Matcher gone = GONE.matcher(line);
         if (gone.find()) {
@@ -204,7 +210,8 @@ final class Power {
         Tally.Row row = tally.row("slow disk (0.2 s a flush)");
         for (int i = 0; i < runs; i++) {
             Path file = Files.createDirectories(folder.resolve("slow-" + i)).resolve("studio.pebble");
-            if (!strace(List.of("-f", "-qq", "-e", "trace=fsync,fdatasync", "-e", "inject=fsync,fdatasync:delay_exit=200000", "-e", "signal=none", "-o", "/dev/null"), file, 12, seed + i)) {
+            if (!strace(List.of("-f", "-qq", "-e", "trace=fsync,fdatasync", "-e", "inject=fsync,fdatasync:delay_exit=200000", "-e",
+                    "signal=none", "-o", "/dev/null"), file, 12, seed + i)) {
                 System.out.println("strace cannot slow the disk down here: not covered.");
                 return;
             }

@@ -63,7 +63,8 @@ final class Processes {
         }
         Path folder = Files.createTempDirectory("torture-cds");
         Path made = folder.resolve("child.jsa");
-        List<String> command = new ArrayList<>(List.of(JAVA, "-Xlog:disable", "-XX:+UseSerialGC", "-XX:ArchiveClassesAtExit=" + made, "-cp", classPath(), Child.class.getName(), "edit", folder.resolve("s.pebble").toString(), "1", "3"));
+        List<String> command = new ArrayList<>(List.of(JAVA, "-Xlog:disable", "-XX:+UseSerialGC", "-XX:ArchiveClassesAtExit=" + made, "-cp",
+                classPath(), Child.class.getName(), "edit", folder.resolve("s.pebble").toString(), "1", "3"));
         new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.DISCARD).start().waitFor();
         archive = Files.exists(made) ? made : folder;
     }
@@ -73,7 +74,8 @@ final class Processes {
     }
 
     static List<String> command(String... args) {
-        List<String> command = new ArrayList<>(List.of(JAVA, "-Xlog:disable", "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1", "-Xmx400m", "-Djava.awt.headless=true"));
+        List<String> command = new ArrayList<>(
+                List.of(JAVA, "-Xlog:disable", "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1", "-Xmx400m", "-Djava.awt.headless=true"));
         if (archive != null && archive.toString().endsWith(".jsa")) {
             command.add("-XX:SharedArchiveFile=" + archive);
         }

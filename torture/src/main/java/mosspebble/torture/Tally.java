@@ -74,9 +74,12 @@ final class Tally {
     }
 
     String table() {
-        StringBuilder text = new StringBuilder(String.format(Locale.ROOT, "%n%-34s %8s %8s %6s %8s %5s %8s %6s %10s %8s%n", title, "runs", "acknow.", "lost", "unopened", "half", "unclear", "slow", "slowest ms", "most MB"));
-        rows.forEach((name, r) -> text.append(String.format(Locale.ROOT, "%-34s %8d %8d %6d %8d %5d %8d %6d %10d %8s%n", name, r.runs, r.acknowledged, r.lost, r.unopened, r.half, r.unclear, r.slow, r.slowestMs,
-                r.mostBytes == 0 ? "-" : String.valueOf(r.mostBytes >> 20))));
+        StringBuilder text = new StringBuilder(String.format(Locale.ROOT, "%n%-34s %8s %8s %6s %8s %5s %8s %6s %10s %8s%n", title, "runs",
+                "acknow.", "lost", "unopened", "half", "unclear", "slow", "slowest ms", "most MB"));
+        rows.forEach((name,
+                r) -> text.append(String.format(Locale.ROOT, "%-34s %8d %8d %6d %8d %5d %8d %6d %10d %8s%n", name, r.runs, r.acknowledged,
+                        r.lost, r.unopened, r.half, r.unclear, r.slow, r.slowestMs,
+                        r.mostBytes == 0 ? "-" : String.valueOf(r.mostBytes >> 20))));
         return text.toString();
     }
 }

@@ -21,7 +21,8 @@ public final class Torture implements Callable<Integer> {
     @Option(names = "--minutes", paramLabel = "N", defaultValue = "10", description = "time for each kind (default: ${DEFAULT-VALUE})")
     private double minutes;
 
-    @Option(names = "--seed", paramLabel = "S", defaultValue = "1", description = "the same seed does the same again, as far as the machine lets it")
+    @Option(names = "--seed", paramLabel = "S", defaultValue = "1", description = "the same seed does the same again, as far as the "
+            + "machine lets it")
     private long seed;
 
     @Option(names = "--runs", paramLabel = "N", defaultValue = "1000000", description = "most runs of each sort within a kind")

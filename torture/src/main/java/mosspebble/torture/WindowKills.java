@@ -35,7 +35,8 @@ final class WindowKills {
             command.remove("-XX:TieredStopAtLevel=1");
             command.set(command.size() - 1, EditingWindow.class.getName());
             command.addAll(List.of(file.toString(), String.valueOf(seed)));
-            try (Processes.Running child = new Processes.Running(new ProcessBuilder(command).redirectError(ProcessBuilder.Redirect.DISCARD).start())) {
+            try (Processes.Running child = new Processes.Running(
+                    new ProcessBuilder(command).redirectError(ProcessBuilder.Redirect.DISCARD).start())) {
                 int wanted = 1 + random.nextInt(60);
                 for (String line = child.line(); line != null && acknowledged < wanted; line = child.line()) {
                     acknowledged = line.startsWith("ack ") ? Integer.parseInt(line.substring(4)) : acknowledged;

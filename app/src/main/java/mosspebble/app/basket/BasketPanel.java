@@ -44,7 +44,8 @@ public final class BasketPanel extends Panel {
             rocks.option("find-" + kind.name().toLowerCase(Locale.ROOT), kind.label(), kind, "Only " + kind.label());
         }
         Choice<BasketShelf.Order> order = new Choice<>("Order", shelf.order::set);
-        order.option("order-size", "size", BasketShelf.Order.SIZE, "The longest first").option("order-name", "name", BasketShelf.Order.NAME, "By name")
+        order.option("order-size", "size", BasketShelf.Order.SIZE, "The longest first")
+                .option("order-name", "name", BasketShelf.Order.NAME, "By name")
                 .option("order-rock", "rock", BasketShelf.Order.ROCK, "By rock");
         VBox suits = new VBox(4, quiet("Best for"));
         for (BuiltIn.Title subject : subjects) {
@@ -101,18 +102,25 @@ public final class BasketPanel extends Panel {
             }
         });
         take.getStyleClass().add("main");
-        Button away = button("throw-out", "Take it out", "Takes the stone out of the basket", () -> workbench.editStudio("Take " + found.name() + " out", s -> {
-            List<FoundStone> kept = new ArrayList<>(s.basket());
-            kept.removeIf(f -> f.id().equals(found.id()));
-            return s.withBasket(kept);
-        }));
+        Button away = button("throw-out", "Take it out", "Takes the stone out of the basket",
+                () -> workbench.editStudio("Take " + found.name() + " out", s -> {
+                    List<FoundStone> kept = new ArrayList<>(s.basket());
+                    kept.removeIf(f -> f.id().equals(found.id()));
+                    return s.withBasket(kept);
+                }));
         HBox buttons = new HBox(6, take, away);
-        Entry name = new Entry("found-name", "Name", "What you call this stone", found::name, text -> tryChange("Name", f -> new FoundStone(f.id(), text.strip(), f.stone(), f.origin())));
-        Entry where = new Entry("found-where", "Found", "Where the stone was found", () -> found.origin().where(), text -> tryChange("Where it was found", f -> f.withOrigin(f.origin().with(text.strip(), f.origin().taking(), f.origin().note()))));
-        Entry note = new Entry("found-note", "Note", "What else is worth knowing", () -> found.origin().note(), text -> tryChange("Note", f -> f.withOrigin(f.origin().with(f.origin().where(), f.origin().taking(), text.strip()))));
-        Choice<Origin.Taking> taking = new Choice<>("Taking it was", t -> change("Taking", f -> f.withOrigin(f.origin().with(f.origin().where(), t, f.origin().note()))));
+        Entry name = new Entry("found-name", "Name", "What you call this stone", found::name,
+                text -> tryChange("Name", f -> new FoundStone(f.id(), text.strip(), f.stone(), f.origin())));
+        Entry where = new Entry("found-where", "Found", "Where the stone was found", () -> found.origin().where(),
+                text -> tryChange("Where it was found",
+                        f -> f.withOrigin(f.origin().with(text.strip(), f.origin().taking(), f.origin().note()))));
+        Entry note = new Entry("found-note", "Note", "What else is worth knowing", () -> found.origin().note(),
+                text -> tryChange("Note", f -> f.withOrigin(f.origin().with(f.origin().where(), f.origin().taking(), text.strip()))));
+        Choice<Origin.Taking> taking = new Choice<>("Taking it was",
+                t -> change("Taking", f -> f.withOrigin(f.origin().with(f.origin().where(), t, f.origin().note()))));
         for (Origin.Taking t : Origin.Taking.values()) {
-            taking.option("found-taking-" + t.name().toLowerCase(Locale.ROOT), t.label(), t, "Ask the land owner; protected beaches and parks forbid it, local rules come first");
+            taking.option("found-taking-" + t.name().toLowerCase(Locale.ROOT), t.label(), t,
+                    "Ask the land owner; protected beaches and parks forbid it, local rules come first");
         }
         taking.show(found.origin().taking());
         inHand.getChildren().addAll(title, buttons, name, where, taking, note);

@@ -38,10 +38,12 @@ public final class BasketScreen extends Screen {
 
     @Override
     public List<Action> actions() {
-        return List.of(Action.of("Look into the basket", this::go).key("B").also("found stones"), Action.of("Lay this stone back into the basket", this::layBack));
+        return List.of(Action.of("Look into the basket", this::go).key("B").also("found stones"),
+                Action.of("Lay this stone back into the basket", this::layBack));
     }
 
     private void layBack() {
-        with.workbench().shown().ifPresent(project -> with.workbench().editStudio("Lay " + project.name() + " back", s -> s.laidBack(project.id())));
+        with.workbench().shown()
+                .ifPresent(project -> with.workbench().editStudio("Lay " + project.name() + " back", s -> s.laidBack(project.id())));
     }
 }

@@ -45,12 +45,14 @@ public final class BasketShelf {
 
     List<FoundStone> shown() {
         List<FoundStone> found = new ArrayList<>(workbench.studio().basket());
-        found.removeIf(f -> proportions.get() != null && !FoundStone.proportions(f.stone()).equals(proportions.get()) || rock.get() != null && f.stone().rock() != rock.get());
+        found.removeIf(f -> proportions.get() != null && !FoundStone.proportions(f.stone()).equals(proportions.get())
+                || rock.get() != null && f.stone().rock() != rock.get());
         found.sort(switch (order.get()) {
             case SIZE -> Comparator.comparingDouble((FoundStone f) -> -f.stone().length().value());
             case NAME -> Comparator.comparing(FoundStone::name);
             case ROCK -> Comparator.comparing((FoundStone f) -> f.stone().rock().label()).thenComparing(FoundStone::name);
-            case SUBJECT -> Comparator.comparingDouble((FoundStone f) -> -Optional.ofNullable(suits.get().get(f.id())).map(Suitability::score).orElse(0.0));
+            case SUBJECT -> Comparator
+                    .comparingDouble((FoundStone f) -> -Optional.ofNullable(suits.get().get(f.id())).map(Suitability::score).orElse(0.0));
         });
         return found;
     }
@@ -62,7 +64,8 @@ public final class BasketShelf {
         String motif = subject.get();
         desk.ask(line, d -> {
             Map<String, Suitability> found = new HashMap<>();
-            d.repertoire(studio).motif(motif).ifPresent(m -> basket.forEach(f -> found.put(f.id(), Suitability.of(m, d.survey(f.stone()), studio.shelf()))));
+            d.repertoire(studio).motif(motif)
+                    .ifPresent(m -> basket.forEach(f -> found.put(f.id(), Suitability.of(m, d.survey(f.stone()), studio.shelf()))));
             return found;
         }, suits::set);
     }

@@ -83,7 +83,8 @@ public final class BasketView extends StackPane {
     private void fill() {
         List<FoundStone> shown = shelf.shown();
         Panel.present(empty, shown.isEmpty());
-        double largest = workbench.studio().basket().stream().mapToDouble(f -> Math.max(f.stone().length().value(), f.stone().width().value())).max().orElse(100);
+        double largest = workbench.studio().basket().stream()
+                .mapToDouble(f -> Math.max(f.stone().length().value(), f.stone().width().value())).max().orElse(100);
         double scale = WIDE / largest;
         List<Button> wanted = shown.stream().map(f -> card(f, scale)).toList();
         if (!stones.getChildren().equals(wanted)) {
@@ -109,7 +110,8 @@ public final class BasketView extends StackPane {
         Label name = new Label(found.name());
         name.getStyleClass().add("tray-name");
         Stone stone = found.stone();
-        Label size = Panel.quiet(LengthText.number(stone.length(), unit) + " × " + LengthText.number(stone.width(), unit) + " × " + LengthText.format(stone.height(), unit) + ", " + stone.rock().label());
+        Label size = Panel.quiet(LengthText.number(stone.length(), unit) + " × " + LengthText.number(stone.width(), unit) + " × "
+                + LengthText.format(stone.height(), unit) + ", " + stone.rock().label());
         size.setWrapText(false);
         Label where = Panel.quiet(found.origin().where().isBlank() ? "place not noted" : found.origin().where());
         where.setWrapText(false);
@@ -137,16 +139,18 @@ public final class BasketView extends StackPane {
         button.setGraphic(content);
         button.pseudoClassStateChanged(CURRENT, Objects.equals(shelf.chosen.get(), found.id()));
         button.setAccessibleText(found.name() + ", " + size.getText());
-        button.setTooltip(new Tooltip(found.name() + ", " + size.getText() + (found.origin().note().isBlank() ? "" : ": " + found.origin().note())));
+        button.setTooltip(
+                new Tooltip(found.name() + ", " + size.getText() + (found.origin().note().isBlank() ? "" : ": " + found.origin().note())));
         return button;
     }
 
     private void paint(FoundStone found) {
         Studio studio = workbench.studio();
-        desk.ask(lines.computeIfAbsent(found.id(), id -> new PlanWorker.Line()), d -> d.picture(d.plan(Project.begin(found), studio), 1.6, StoneState.DRY), picture -> {
-            drawn.put(found.id(), new Drawn(found.stone(), StoneImage.still(picture, 0, 320), width(picture), height(picture)));
-            fill();
-        });
+        desk.ask(lines.computeIfAbsent(found.id(), id -> new PlanWorker.Line()),
+                d -> d.picture(d.plan(Project.begin(found), studio), 1.6, StoneState.DRY), picture -> {
+                    drawn.put(found.id(), new Drawn(found.stone(), StoneImage.still(picture, 0, 320), width(picture), height(picture)));
+                    fill();
+                });
     }
 
     private static double width(StonePicture picture) {

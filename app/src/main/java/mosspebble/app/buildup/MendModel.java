@@ -78,17 +78,20 @@ public final class MendModel {
         Correction.Mishap what = mishap.get();
         Optional<Mix> which = Optional.ofNullable(slipped.get());
         Studio studio = workbench.studio();
-        desk.ask(mending, d -> Correction.of(plan, done, at[0], at[1], what, which, d.palette(studio.shelf()), studio.climate()), answer -> {
-            if (place.get() != null) {
-                correction.set(answer);
-            }
-        });
+        desk.ask(mending, d -> Correction.of(plan, done, at[0], at[1], what, which, d.palette(studio.shelf()), studio.climate()),
+                answer -> {
+                    if (place.get() != null) {
+                        correction.set(answer);
+                    }
+                });
     }
 
     /** The commonest mishap: a slip of the darkest pen, at the middle until something is pointed at. */
     public void slipOfThePen() {
         mishap.set(Correction.Mishap.SLIP);
-        workbench.studio().shelf().that(PaintKind.Use.DRAWS).stream().min((a, b) -> Double.compare(Lab.of(a.swatch()).l(), Lab.of(b.swatch()).l())).ifPresent(pen -> slipped.set(Mix.of(pen.id())));
+        workbench.studio().shelf().that(PaintKind.Use.DRAWS).stream()
+                .min((a, b) -> Double.compare(Lab.of(a.swatch()).l(), Lab.of(b.swatch()).l()))
+                .ifPresent(pen -> slipped.set(Mix.of(pen.id())));
         if (place.get() == null) {
             atMiddle();
         }

@@ -47,7 +47,10 @@ final class MendPage extends PageView {
         }
         steps.setId("mend-steps");
         colours.setId("mend-colours");
-        getChildren().addAll(Panel.quiet("Click the place on the stone, or press Enter on the cloth and use the arrow keys. It counts as painted as far as the slider stands."), mishap, which, colours, place, steps);
+        getChildren().addAll(Panel.quiet(
+                "Click the place on the stone, or press Enter on the cloth and use the arrow keys. It counts as painted as far as the "
+                        + "slider stands."),
+                mishap, which, colours, place, steps);
         fill(Optional.empty());
         mend.correctionProperty().addListener((o, a, b) -> fill(Optional.ofNullable(b)));
         mend.placeProperty().addListener((o, a, b) -> refresh());
@@ -63,7 +66,8 @@ final class MendPage extends PageView {
         }
         mishap.show(mend.mishapProperty().get());
         boolean asks = mend.mishapProperty().get().hasColour();
-        which.setText(mend.mishapProperty().get() == Correction.Mishap.WRONG_COLOUR ? "Which colour should be there?" : "Which colour lies where it should not?");
+        which.setText(mend.mishapProperty().get() == Correction.Mishap.WRONG_COLOUR ? "Which colour should be there?"
+                : "Which colour lies where it should not?");
         Panel.present(which, asks);
         Panel.present(colours, asks);
         colours();
@@ -103,13 +107,15 @@ final class MendPage extends PageView {
         Shelf shelf = panel.workbench.studio().shelf();
         Map<Mix, Srgb> looks = new LinkedHashMap<>();
         if (plan != null) {
-            plan.steps().stream().filter(o -> o.kind() != Step.Kind.SEAL && o.coat().isPresent()).forEach(o -> looks.putIfAbsent(o.mix().orElseThrow(), o.coat().get().swatch()));
+            plan.steps().stream().filter(o -> o.kind() != Step.Kind.SEAL && o.coat().isPresent())
+                    .forEach(o -> looks.putIfAbsent(o.mix().orElseThrow(), o.coat().get().swatch()));
         }
         shelf.that(PaintKind.Use.DRAWS).forEach(p -> looks.putIfAbsent(Mix.of(p.id()), p.swatch()));
         colours.getChildren().clear();
         looks.forEach((mix, look) -> {
             String words = shelf.words(mix);
-            Button dab = Panel.button("slipped-" + (mix.isSingle() ? mix.parts().get(0).paint() : colours.getChildren().size()), "", words, () -> mend.slippedProperty().set(mix));
+            Button dab = Panel.button("slipped-" + (mix.isSingle() ? mix.parts().get(0).paint() : colours.getChildren().size()), "", words,
+                    () -> mend.slippedProperty().set(mix));
             dab.getStyleClass().setAll("button", "dab");
             if (mix.equals(mend.slippedProperty().get())) {
                 dab.getStyleClass().add("chosen");

@@ -17,7 +17,10 @@ import mosspebble.app.cloth.ClothTool;
 import mosspebble.app.cloth.SliceLine;
 import mosspebble.core.plan.PaintPlan;
 
-/** The hand on a painted stone: a click takes a colour in hand, the line of the slice is dragged, the pointer tells what lies below it, and a mistake is pointed at. */
+/**
+ * The hand on a painted stone: a click takes a colour in hand, the line of the slice is dragged, the pointer tells what lies below it, and
+ * a mistake is pointed at.
+ */
 public final class PaintTool implements ClothTool {
 
     private enum Grip { NONE, A, B, BOTH }
@@ -86,7 +89,8 @@ public final class PaintTool implements ClothTool {
             return Grip.B;
         }
         double length = a.distance(b);
-        double across = length < 1 ? 99 : Math.abs((b.getX() - a.getX()) * (y - a.getY()) - (b.getY() - a.getY()) * (x - a.getX())) / length;
+        double across = length < 1 ? 99
+                : Math.abs((b.getX() - a.getX()) * (y - a.getY()) - (b.getY() - a.getY()) * (x - a.getX())) / length;
         double along = length < 1 ? 0 : ((b.getX() - a.getX()) * (x - a.getX()) + (b.getY() - a.getY()) * (y - a.getY())) / length;
         return across < 8 && along > 0 && along < length && !mend.pointingProperty().get() ? Grip.BOTH : Grip.NONE;
     }
@@ -131,7 +135,7 @@ public final class PaintTool implements ClothTool {
         double dx = (e.getX() - grabbed.getX()) / frame.scale();
         double dy = (e.getY() - grabbed.getY()) / frame.scale();
         switch (grip) {
-            case NONE -> { }
+            case NONE -> {}
             case A -> slice.set(grabbedSlice[0] + dx, grabbedSlice[1] + dy, grabbedSlice[2], grabbedSlice[3]);
             case B -> slice.set(grabbedSlice[0], grabbedSlice[1], grabbedSlice[2] + dx, grabbedSlice[3] + dy);
             case BOTH -> slice.set(grabbedSlice[0] + dx, grabbedSlice[1] + dy, grabbedSlice[2] + dx, grabbedSlice[3] + dy);

@@ -65,7 +65,8 @@ final class StepsPage extends PageView {
         panel.workbench.stepProperty().addListener((o, before, now) -> select());
         earlier = Panel.button("step-earlier", "▲ earlier", "One step earlier (Alt Up); what that breaks is said at once", () -> move(-1));
         later = Panel.button("step-later", "▼ later", "One step later (Alt Down)", () -> move(1));
-        own = Panel.button("order-back", "Planner’s order", "Gives your own order up", () -> panel.edit("Planner’s order", p -> p.withOrder(List.of())));
+        own = Panel.button("order-back", "Planner’s order", "Gives your own order up",
+                () -> panel.edit("Planner’s order", p -> p.withOrder(List.of())));
         for (Button b : new Button[] {earlier, later, own}) {
             b.getStyleClass().add("tight");
         }
@@ -88,19 +89,23 @@ final class StepsPage extends PageView {
         PaintPlan plan = panel.show.plan();
         int at = panel.show.steps() - 1;
         if (plan != null && at >= 0 && plan.steps().get(at).kind().movable() && plan.steps().get(at).side() != plan.up().side()) {
-            panel.workbench.tell(plan.steps().get(at).side() == Side.EDGE ? "The edge comes when both faces are done." : "Turn the stone over to order the steps of its other face.");
+            panel.workbench.tell(plan.steps().get(at).side() == Side.EDGE ? "The edge comes when both faces are done."
+                    : "Turn the stone over to order the steps of its other face.");
             return;
         }
         if (plan == null || at < 0 || !plan.steps().get(at).kind().movable()) {
             panel.workbench.tell("Washing, pencil, signature and seal keep their place.");
             return;
         }
-        List<String> keys = new ArrayList<>(plan.steps().stream().filter(o -> o.side() == plan.up().side() && o.kind().movable() && o.kind() != Step.Kind.PRIME && o.kind() != Step.Kind.MORE).map(Step::key).toList());
+        List<String> keys = new ArrayList<>(plan.steps().stream().filter(
+                o -> o.side() == plan.up().side() && o.kind().movable() && o.kind() != Step.Kind.PRIME && o.kind() != Step.Kind.MORE)
+                .map(Step::key).toList());
         String key = plan.steps().get(at).key();
         int from = keys.indexOf(key);
         int to = from + by;
         if (from < 0 || to < 0 || to >= keys.size()) {
-            panel.workbench.tell(from < 0 ? "Primer and extra coats go with what they belong to." : "It is the " + (by < 0 ? "first" : "last") + " already.");
+            panel.workbench.tell(from < 0 ? "Primer and extra coats go with what they belong to."
+                    : "It is the " + (by < 0 ? "first" : "last") + " already.");
             return;
         }
         keys.remove(from);
@@ -127,8 +132,12 @@ final class StepsPage extends PageView {
         }
         pending = "";
         Panel.present(own, panel.project().filter(p -> !p.order().isEmpty()).isPresent());
-        film.setText(plan == null ? "" : plan.weakest().map(w -> "The film is thickest under " + StepWords.what(plan.steps().get(w.top())) + ": " + Numbers.text(w.um(), 0) + " µm in " + w.coats() + " coats"
-                + (w.onRim() ? ", on the rim." : ".")).orElse(""));
+        film.setText(plan == null ? ""
+                : plan.weakest()
+                        .map(w -> "The film is thickest under " + StepWords.what(plan.steps().get(w.top())) + ": " + Numbers.text(w.um(), 0)
+                                + " µm in " + w.coats() + " coats"
+                                + (w.onRim() ? ", on the rim." : "."))
+                        .orElse(""));
         select();
     }
 
@@ -149,7 +158,8 @@ final class StepsPage extends PageView {
         later.setDisable(earlier.isDisable());
         if (none) {
             title.setText("The bare stone");
-            sentence.setText(plan == null || plan.steps().isEmpty() ? "No plan yet: choose a subject in Sketch." : "Step through the painting with the slider, the list, or , and .");
+            sentence.setText(plan == null || plan.steps().isEmpty() ? "No plan yet: choose a subject in Sketch."
+                    : "Step through the painting with the slider, the list, or , and .");
             facts.setText("");
             reason.setText("");
             return;
@@ -157,12 +167,15 @@ final class StepsPage extends PageView {
         Step step = plan.steps().get(count - 1);
         title.setText(StepWords.title(step));
         sentence.setText(StepWords.sentence(step));
-        facts.setText(StepWords.tool(step) + " · hand " + Durations.words(step.work().hand()) + (step.work().between().isZero() ? "" : " · " + Durations.words(step.work().between()) + " between coats")
+        facts.setText(StepWords.tool(step) + " · hand " + Durations.words(step.work().hand())
+                + (step.work().between().isZero() ? "" : " · " + Durations.words(step.work().between()) + " between coats")
                 + (step.work().dries().isZero() ? "" : " · then dries " + Durations.words(step.work().dries()))
-                + step.wet().map(w -> " · wet into wet, " + Durations.words(w.work()) + " of " + Durations.words(w.open()) + " open").orElse(""));
+                + step.wet().map(w -> " · wet into wet, " + Durations.words(w.work()) + " of " + Durations.words(w.open()) + " open")
+                        .orElse(""));
         reason.setText(StepWords.reason(step));
         List<Step.After> after = step.after().stream().filter(a -> plan.steps().get(a.step()).kind().movable()).toList();
-        after.subList(Math.max(0, after.size() - MOST_WAITS), after.size()).forEach(a -> waits.getChildren().add(Panel.quiet("waits for " + (a.step() + 1) + " " + StepWords.title(plan.steps().get(a.step())) + ": " + StepWords.reason(a))));
+        after.subList(Math.max(0, after.size() - MOST_WAITS), after.size()).forEach(a -> waits.getChildren().add(Panel
+                .quiet("waits for " + (a.step() + 1) + " " + StepWords.title(plan.steps().get(a.step())) + ": " + StepWords.reason(a))));
         if (after.size() > MOST_WAITS) {
             waits.getChildren().add(Panel.quiet("and for " + (after.size() - MOST_WAITS) + " more before them"));
         }
@@ -185,7 +198,8 @@ final class StepsPage extends PageView {
             words.setMinWidth(0);
             Region gap = new Region();
             HBox.setHgrow(gap, Priority.ALWAYS);
-            String side = step.side() == Side.FRONT || step.kind() == Step.Kind.PENCIL || step instanceof Step.Seal ? "" : step.side().name().toLowerCase(Locale.ROOT) + " ";
+            String side = step.side() == Side.FRONT || step.kind() == Step.Kind.PENCIL || step instanceof Step.Seal ? ""
+                    : step.side().name().toLowerCase(Locale.ROOT) + " ";
             Label coats = new Label(side + (step.wet().isPresent() ? "wet" : step.coats() > 1 ? "× " + step.coats() : ""));
             coats.getStyleClass().add("value");
             HBox row = new HBox(7, number, dab, words, gap, coats);
@@ -194,7 +208,8 @@ final class StepsPage extends PageView {
             setPrefWidth(0); // as wide as the list: long titles are shortened, not scrolled
             setGraphic(row);
             setText(null);
-            setAccessibleText("Step " + (getIndex() + 1) + ": " + StepWords.title(step) + (step.coats() > 1 ? ", " + step.coats() + " coats" : ""));
+            setAccessibleText(
+                    "Step " + (getIndex() + 1) + ": " + StepWords.title(step) + (step.coats() > 1 ? ", " + step.coats() + " coats" : ""));
         }
     }
 }

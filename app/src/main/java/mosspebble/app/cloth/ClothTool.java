@@ -35,7 +35,7 @@ public interface ClothTool {
     /** Answers whether the key was used. */
     boolean key(KeyEvent e);
 
-    default void wheel(ScrollEvent e) { }
+    default void wheel(ScrollEvent e) {}
 
     /** Takes away the point that is under the hand; answers whether there was one. */
     default boolean pointAway() {

@@ -39,7 +39,8 @@ import mosspebble.core.units.Millimetres;
 import mosspebble.core.units.Numbers;
 
 /**
- * The stone on the cloth at a stated multiple of its true size: hem ticks, measures, guides, the design under the hand, and the line of the slice. Gestures and keys are told to the
+ * The stone on the cloth at a stated multiple of its true size: hem ticks, measures, guides, the design under the hand, and the line of the
+ * slice. Gestures and keys are told to the
  * workbench; what is drawn comes from the plan.
  */
 public final class ClothView extends Region {
@@ -83,7 +84,8 @@ public final class ClothView extends Region {
         still.setCacheHint(CacheHint.SPEED);
         getChildren().addAll(still, overlay);
         overlay.setMouseTransparent(true);
-        for (ObservableValue<?> cause : new ObservableValue<?>[] {show.planProperty(), workbench.stageProperty(), workbench.shownProperty(), slice, workbench.itemProperty(), focusVisibleProperty(), focusedProperty(), workbench.studioProperty()}) {
+        for (ObservableValue<?> cause : new ObservableValue<?>[] {show.planProperty(), workbench.stageProperty(), workbench.shownProperty(),
+            slice, workbench.itemProperty(), focusVisibleProperty(), focusedProperty(), workbench.studioProperty()}) {
             cause.addListener((o, a, b) -> redrawOverlay());
         }
         for (ClothTool tool : new LinkedHashSet<>(tools.values())) {
@@ -247,7 +249,8 @@ public final class ClothView extends Region {
         bareUnderHand = tool().dragging();
         double light = workbench.shown().map(p -> p.habits().light().from()).orElse(320.0);
         int held = tool().showsPainting() ? workbench.heldProperty().get() : -1;
-        stoneImage.draw(picture, bareUnderHand ? 0 : steps, bareUnderHand ? 0 : workbench.coatProperty().get(), light, held < 0 ? -1 : Math.min(held, picture.steps()));
+        stoneImage.draw(picture, bareUnderHand ? 0 : steps, bareUnderHand ? 0 : workbench.coatProperty().get(), light,
+                held < 0 ? -1 : Math.min(held, picture.steps()));
         placeStone();
     }
 
@@ -267,7 +270,8 @@ public final class ClothView extends Region {
 
     /** Draws the linen again if anything it shows has changed. */
     private void drawLinen() {
-        Object shows = List.of(linen.getWidth(), linen.getHeight(), evening(), workbench.studio().unit(), scale, workbench.shown().isPresent());
+        Object shows = List.of(linen.getWidth(), linen.getHeight(), evening(), workbench.studio().unit(), scale,
+                workbench.shown().isPresent());
         if (shows.equals(linenShows)) {
             return;
         }
@@ -312,7 +316,8 @@ public final class ClothView extends Region {
             double length = figure ? 8 : 4;
             pen.setStroke(stitch());
             pen.setLineWidth(figure ? 1.5 : 1);
-            String words = unit == LengthUnit.INCH ? String.valueOf(Math.abs(k / perFigure)) : Numbers.text(Math.abs(k * small) / (unit == LengthUnit.CM ? 10 : 1), 1);
+            String words = unit == LengthUnit.INCH ? String.valueOf(Math.abs(k / perFigure))
+                    : Numbers.text(Math.abs(k * small) / (unit == LengthUnit.CM ? 10 : 1), 1);
             pen.setFill(evening() ? Color.web("#9a9f93") : Color.web("#75694e"));
             if (x > HEM + 14 && x < w - 14) {
                 pen.strokeLine(x, HEM - 3, x, HEM - 3 - length);
@@ -347,7 +352,9 @@ public final class ClothView extends Region {
         pen.clearRect(0, 0, overlay.getWidth(), overlay.getHeight());
         PaintPlan plan = show.plan();
         Optional<Project> project = workbench.shown();
-        setAccessibleText(project.map(p -> "Stone " + p.name() + ", " + LengthText.format(p.stone().length(), workbench.studio().unit()) + " long").orElse("Empty cloth"));
+        setAccessibleText(
+                project.map(p -> "Stone " + p.name() + ", " + LengthText.format(p.stone().length(), workbench.studio().unit()) + " long")
+                        .orElse("Empty cloth"));
         if (project.isEmpty()) {
             return;
         }
@@ -395,13 +402,15 @@ public final class ClothView extends Region {
         double px = 2 * outline.halfWidth();
         double py = 2 * outline.halfHeight();
         boolean square = project.stone().wayUp() % 90 == 0;
-        pen.fillText(square ? LengthText.format(upright ? project.stone().width() : project.stone().length(), unit) : LengthText.format(new Millimetres(px), unit), middleX(), y + 17);
+        pen.fillText(square ? LengthText.format(upright ? project.stone().width() : project.stone().length(), unit)
+                : LengthText.format(new Millimetres(px), unit), middleX(), y + 17);
         double x = middleX() - rx - 16;
         dimension(pen, x, middleY() - ry, x, middleY() + ry);
         pen.save();
         pen.translate(x - 6, middleY());
         pen.rotate(-90);
-        pen.fillText(square ? LengthText.format(upright ? project.stone().length() : project.stone().width(), unit) : LengthText.format(new Millimetres(py), unit), 0, 0);
+        pen.fillText(square ? LengthText.format(upright ? project.stone().length() : project.stone().width(), unit)
+                : LengthText.format(new Millimetres(py), unit), 0, 0);
         pen.restore();
         pen.setTextAlign(TextAlignment.LEFT);
     }

@@ -16,7 +16,10 @@ import mosspebble.core.picture.EdgePicture;
 import mosspebble.core.picture.StonePicture;
 import mosspebble.core.project.Project;
 
-/** What the cloth does not show of a stone, small in its corner: the other face and the unrolled edge, as far as they are painted. A click turns the stone over. */
+/**
+ * What the cloth does not show of a stone, small in its corner: the other face and the unrolled edge, as far as they are painted. A click
+ * turns the stone over.
+ */
 public final class OtherSideView extends VBox {
 
     private static final double WIDE = 92;
@@ -87,7 +90,8 @@ public final class OtherSideView extends VBox {
 
     private static Image image(EdgePicture picture, int steps) {
         WritableImage image = new WritableImage(picture.columns(), picture.rows());
-        image.getPixelWriter().setPixels(0, 0, picture.columns(), picture.rows(), PixelFormat.getIntArgbInstance(), picture.pixels(steps), 0, picture.columns());
+        image.getPixelWriter().setPixels(0, 0, picture.columns(), picture.rows(), PixelFormat.getIntArgbInstance(), picture.pixels(steps),
+                0, picture.columns());
         return image;
     }
 

@@ -28,7 +28,10 @@ import mosspebble.core.units.LengthText;
 import mosspebble.core.units.Millimetres;
 import mosspebble.core.units.Numbers;
 
-/** The cut through stone and paint along the line A to B: coats in their colours, thickness in µm much enlarged, the stone's own curve flattened below. */
+/**
+ * The cut through stone and paint along the line A to B: coats in their colours, thickness in µm much enlarged, the stone's own curve
+ * flattened below.
+ */
 public final class SliceView extends Region {
 
     private static final int PROFILE = 160;
@@ -166,7 +169,8 @@ public final class SliceView extends Region {
         pen.setTextAlign(TextAlignment.LEFT);
         String words = words(here);
         if (pointed != null) { // the place under the pointer on the stone, as a core
-            Slice.Sample core = slice.cut(show.steps(), workbench.coatProperty().get(), pointed[0], pointed[1], pointed[0] + 0.01, pointed[1], 2).get(0);
+            Slice.Sample core = slice
+                    .cut(show.steps(), workbench.coatProperty().get(), pointed[0], pointed[1], pointed[0] + 0.01, pointed[1], 2).get(0);
             words = words(core);
             core(pen, core, w - 10 - CORE, top, ground);
         }
@@ -249,7 +253,8 @@ public final class SliceView extends Region {
         pen.setTextAlign(TextAlignment.LEFT);
         pen.fillText("A", left - 14, girdle + 4);
         pen.fillText("B", left + scale * length + 7, girdle + 4);
-        String words = "Cut from A to B: " + LengthText.format(new Millimetres(highest), workbench.studio().unit()) + " above the girdle, " + LengthText.format(new Millimetres(deepest), workbench.studio().unit()) + " below";
+        String words = "Cut from A to B: " + LengthText.format(new Millimetres(highest), workbench.studio().unit()) + " above the girdle, "
+                + LengthText.format(new Millimetres(deepest), workbench.studio().unit()) + " below";
         pen.setTextAlign(TextAlignment.CENTER);
         pen.fillText(words, w / 2, h - 8);
         setAccessibleText(words);

@@ -54,7 +54,9 @@ public final class StepBar extends HBox {
         stepWords.setMinWidth(206);
         stepWords.setMaxWidth(206);
         Choice<StoneState> look = new Choice<>("", workbench.lookProperty()::set);
-        look.option("look-dry", "dry", StoneState.DRY, "As it looks dry (L)").option("look-wet", "wet", StoneState.WET, "As it looks wet (L)").option("look-sealed", "sealed", StoneState.SEALED, "As it looks sealed (L)");
+        look.option("look-dry", "dry", StoneState.DRY, "As it looks dry (L)")
+                .option("look-wet", "wet", StoneState.WET, "As it looks wet (L)")
+                .option("look-sealed", "sealed", StoneState.SEALED, "As it looks sealed (L)");
         look.show(workbench.lookProperty().get());
         workbench.lookProperty().addListener((o, a, b) -> look.show(b));
         look.setMinWidth(178);
@@ -66,7 +68,8 @@ public final class StepBar extends HBox {
         play.setOnAction(e -> play(play.isSelected()));
         hold.setId("hold");
         hold.getStyleClass().add("pebble");
-        hold.setTooltip(new Tooltip("Hold this moment: the left half of the stone stays as it is now, the right half follows the slider (H)"));
+        hold.setTooltip(
+                new Tooltip("Hold this moment: the left half of the stone stays as it is now, the right half follows the slider (H)"));
         hold.setOnAction(e -> hold());
         for (ToggleButton b : new ToggleButton[] {play, hold}) {
             b.setMinWidth(Region.USE_PREF_SIZE);
@@ -154,7 +157,9 @@ public final class StepBar extends HBox {
         stepSlider.setDisable(count == 0);
         showingSteps = false;
         int at = show.steps();
-        stepWords.setText(count == 0 ? "no steps yet" : at == 0 ? "bare stone" : at + " of " + count + "  " + (workbench.coatProperty().get() > 0 ? "coat " + workbench.coatProperty().get() + ": " : "") + StepWords.title(plan.steps().get(at - 1)));
+        stepWords.setText(count == 0 ? "no steps yet" : at == 0 ? "bare stone"
+                : at + " of " + count + "  " + (workbench.coatProperty().get() > 0 ? "coat " + workbench.coatProperty().get() + ": " : "")
+                        + StepWords.title(plan.steps().get(at - 1)));
         int held = workbench.heldProperty().get();
         hold.setSelected(held >= 0);
         hold.setText(held < 0 ? "hold" : "held: " + Math.min(held, count));

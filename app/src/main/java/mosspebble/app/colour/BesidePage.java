@@ -37,7 +37,12 @@ final class BesidePage extends PageView {
         getChildren().clear();
         long some = all.stream().filter(Neighbours.Apart::vanishesForSome).count();
         long vanish = all.stream().filter(Neighbours.Apart::vanishes).count();
-        Label sum = new Label(all.isEmpty() ? "Nothing lies beside anything yet." : vanish == 0 && some == 0 ? "Every colour stands out from its neighbours, or has a line between." : vanish == 0 ? "Every colour stands out for usual eyes; " + some + (some == 1 ? " pair is" : " pairs are") + " alike for those who lack a kind of cone." : vanish == 1 ? "One colour would vanish beside its neighbour." : vanish + " colours would vanish beside their neighbours.");
+        Label sum = new Label(all.isEmpty() ? "Nothing lies beside anything yet."
+                : vanish == 0 && some == 0 ? "Every colour stands out from its neighbours, or has a line between."
+                : vanish == 0 ? "Every colour stands out for usual eyes; " + some + (some == 1 ? " pair is" : " pairs are")
+                        + " alike for those who lack a kind of cone."
+                : vanish == 1 ? "One colour would vanish beside its neighbour."
+                : vanish + " colours would vanish beside their neighbours.");
         sum.setId("beside-sum");
         sum.setWrapText(true);
         sum.getStyleClass().add(vanish == 0 ? "answer" : "problem");
@@ -49,17 +54,21 @@ final class BesidePage extends PageView {
         Label names = new Label(Words.upper(colours.title(apart.edge().one())) + " and " + colours.title(apart.edge().other()));
         names.setWrapText(true);
         String sealed = Math.abs(apart.sealed() - apart.dry()) > 1 ? ", sealed " + Numbers.text(apart.sealed(), 0) : "";
-        Label numbers = Panel.quiet("differ by " + Numbers.text(apart.dry(), 0) + sealed + (apart.eyes() == ColourVision.USUAL ? "" : ", " + apart.eyes().label() + " " + Numbers.text(apart.least(), 0)) + "; contrast "
+        Label numbers = Panel.quiet("differ by " + Numbers.text(apart.dry(), 0) + sealed
+                + (apart.eyes() == ColourVision.USUAL ? "" : ", " + apart.eyes().label() + " " + Numbers.text(apart.least(), 0))
+                + "; contrast "
                 + Numbers.text(apart.contrast(), 1) + " : 1" + (apart.edge().outlined() ? "; a line between" : ""));
         VBox words = new VBox(0, names, numbers);
         if (apart.vanishes() || apart.vanishesForSome()) {
-            Label lost = new Label(apart.vanishes() ? "vanishes: make one lighter or darker, or outline it" : "alike for some eyes: a lighter or darker one, or an outline, helps");
+            Label lost = new Label(apart.vanishes() ? "vanishes: make one lighter or darker, or outline it"
+                    : "alike for some eyes: a lighter or darker one, or an outline, helps");
             lost.getStyleClass().add(apart.vanishes() ? "problem" : "moss");
             lost.setWrapText(true);
             words.getChildren().add(lost);
         }
         HBox.setHgrow(words, Priority.ALWAYS);
-        HBox row = new HBox(8, new VBox(2, pair(apart.first(), apart.second(), 20), pair(apart.eyes().seen(apart.first()), apart.eyes().seen(apart.second()), 10)), words);
+        HBox row = new HBox(8, new VBox(2, pair(apart.first(), apart.second(), 20),
+                pair(apart.eyes().seen(apart.first()), apart.eyes().seen(apart.second()), 10)), words);
         row.setAlignment(Pos.TOP_LEFT);
         return row;
     }

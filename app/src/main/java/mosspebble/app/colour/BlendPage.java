@@ -68,14 +68,18 @@ final class BlendPage extends PageView {
             button.setOnAction(e -> take(each));
             kinds.getChildren().add(button);
         }
-        angle = new Measure("blend-angle", "Direction", "In which direction the colours follow each other", 0, 345, 15, () -> blend().angle(), BlendPage::clock, v -> draft(b -> b.withShape(v, b.amount(), b.join())),
+        angle = new Measure("blend-angle", "Direction", "In which direction the colours follow each other", 0, 345, 15,
+                () -> blend().angle(), BlendPage::clock, v -> draft(b -> b.withShape(v, b.amount(), b.join())),
                 v -> set(b -> b.withShape(v, b.amount(), b.join())));
-        amount = new Measure("blend-amount", "Amount", "How much", 0, 1, 0.05, () -> blend().amount(), v -> blend().kind().amount() + " " + Math.round(100 * v) + " %", v -> draft(b -> b.withShape(b.angle(), v, b.join())),
+        amount = new Measure("blend-amount", "Amount", "How much", 0, 1, 0.05, () -> blend().amount(),
+                v -> blend().kind().amount() + " " + Math.round(100 * v) + " %", v -> draft(b -> b.withShape(b.angle(), v, b.join())),
                 v -> set(b -> b.withShape(b.angle(), v, b.join())));
-        join = new Measure("blend-join", "First colour ends at", "Share of the area along the direction", 0.05, 0.95, 0.05, () -> blend().join(), v -> Math.round(100 * v) + " %", v -> draft(b -> b.withShape(b.angle(), b.amount(), v)),
+        join = new Measure("blend-join", "First colour ends at", "Share of the area along the direction", 0.05, 0.95, 0.05,
+                () -> blend().join(), v -> Math.round(100 * v) + " %", v -> draft(b -> b.withShape(b.angle(), b.amount(), v)),
                 v -> set(b -> b.withShape(b.angle(), b.amount(), v)));
         method = new Choice<>("Joins", m -> set(b -> b.withMethod(m)));
-        method.option("join-wet", "both wet", Blend.Method.WET, "Worked into each other while both are wet").option("join-glazes", "glazes on dry", Blend.Method.GLAZES, "Three thin glazes, each dry");
+        method.option("join-wet", "both wet", Blend.Method.WET, "Worked into each other while both are wet").option("join-glazes",
+                "glazes on dry", Blend.Method.GLAZES, "Three thin glazes, each dry");
         mud.setId("mud");
         mud.setWrapText(true);
         mud.getStyleClass().add("problem");
@@ -83,7 +87,8 @@ final class BlendPage extends PageView {
     }
 
     private static String clock(double degrees) {
-        return degrees == 0 ? "up" : degrees == 90 ? "right" : degrees == 180 ? "down" : degrees == 270 ? "left" : Numbers.text(degrees, 0) + "°";
+        return degrees == 0 ? "up" : degrees == 90 ? "right" : degrees == 180 ? "down" : degrees == 270 ? "left"
+                : Numbers.text(degrees, 0) + "°";
     }
 
     private Blend blend() {
@@ -99,7 +104,8 @@ final class BlendPage extends PageView {
     }
 
     private void draft(Change change) {
-        colours.inHand().ifPresent(slot -> panel.workbench.draft(p -> p.withBlend(slot.id(), change.of(p.blends().getOrDefault(slot.id(), Blend.flat())))));
+        colours.inHand().ifPresent(
+                slot -> panel.workbench.draft(p -> p.withBlend(slot.id(), change.of(p.blends().getOrDefault(slot.id(), Blend.flat())))));
     }
 
     /** Takes a kind; the further colours it needs are proposed, a lighter and a darker neighbour first. */
@@ -120,7 +126,8 @@ final class BlendPage extends PageView {
         Blend usual = Blend.of(kind);
         adding = -1;
         this.kind.setSelected(false);
-        colours.set(slot, new Blend(kind, kept, before.kind() == BlendKind.FLAT ? usual.angle() : before.angle(), usual.amount(), usual.join(), before.method()));
+        colours.set(slot, new Blend(kind, kept, before.kind() == BlendKind.FLAT ? usual.angle() : before.angle(), usual.amount(),
+                usual.join(), before.method()));
     }
 
     private List<Mix> proposed(Slot slot, BlendKind kind) {
@@ -128,8 +135,10 @@ final class BlendPage extends PageView {
         Lab own = palette.colour(colours.mix(slot).orElseThrow()).map(Palette.Colour::lab).orElse(new Lab(50, 0, 0));
         boolean metal = kind == BlendKind.CRYSTAL;
         boolean dark = kind == BlendKind.HALO;
-        List<Paint> paints = palette.shelf().paints().stream().filter(p -> metal ? p.kind().does(PaintKind.Use.METAL) && !p.hasNib() : kind == BlendKind.GLAZE ? p.kind().does(PaintKind.Use.GLAZES) : p.kind().does(PaintKind.Use.FILLS)).toList();
-        return paints.stream().filter(p -> Lab.of(p.swatch()).differenceTo(own) > 12).sorted((a, b) -> Double.compare(rank(a, own, dark), rank(b, own, dark))).map(p -> Mix.of(p.id())).toList();
+        List<Paint> paints = palette.shelf().paints().stream().filter(p -> metal ? p.kind().does(PaintKind.Use.METAL) && !p.hasNib()
+                : kind == BlendKind.GLAZE ? p.kind().does(PaintKind.Use.GLAZES) : p.kind().does(PaintKind.Use.FILLS)).toList();
+        return paints.stream().filter(p -> Lab.of(p.swatch()).differenceTo(own) > 12)
+                .sorted((a, b) -> Double.compare(rank(a, own, dark), rank(b, own, dark))).map(p -> Mix.of(p.id())).toList();
     }
 
     private static double rank(Paint paint, Lab own, boolean dark) {
@@ -168,7 +177,8 @@ final class BlendPage extends PageView {
         join.refresh();
         Optional<Mud> bad = muddy(slot, blend);
         Panel.present(mud, bad.isPresent());
-        bad.ifPresent(m -> mud.setText("Wet into wet these go to mud (" + m.words() + "). Put a pale or neighbouring colour between, or take glazes."));
+        bad.ifPresent(m -> mud
+                .setText("Wet into wet these go to mud (" + m.words() + "). Put a pale or neighbouring colour between, or take glazes."));
     }
 
     private Optional<Mud> muddy(Slot slot, Blend blend) {
@@ -207,7 +217,8 @@ final class BlendPage extends PageView {
             change.getStyleClass().add("tight");
             less.getStyleClass().add("round");
             less.setDisable(blend.more().size() <= blend.kind().leastColours());
-            HBox row = new HBox(6, new Swatch(colours.palette().colour(mix).map(c -> c.optics().full().toSrgb()).orElse(slot.wish()), 18), name, change, less);
+            HBox row = new HBox(6, new Swatch(colours.palette().colour(mix).map(c -> c.optics().full().toSrgb()).orElse(slot.wish()), 18),
+                    name, change, less);
             row.setAlignment(Pos.CENTER_LEFT);
             more.getChildren().add(row);
             if (adding == i) {
@@ -232,7 +243,9 @@ final class BlendPage extends PageView {
         FlowPane row = new FlowPane(4, 4);
         List<Mix> choices = new ArrayList<>();
         colours.slots().forEach(s -> colours.mix(s).filter(m -> !choices.contains(m) && !s.equals(slot)).ifPresent(choices::add));
-        panel.workbench.studio().shelf().paints().stream().filter(p -> !p.kind().does(PaintKind.Use.PRIMES) && !p.kind().clear() && !p.hasNib()).map(p -> Mix.of(p.id())).filter(m -> !choices.contains(m)).forEach(choices::add);
+        panel.workbench.studio().shelf().paints().stream()
+                .filter(p -> !p.kind().does(PaintKind.Use.PRIMES) && !p.kind().clear() && !p.hasNib()).map(p -> Mix.of(p.id()))
+                .filter(m -> !choices.contains(m)).forEach(choices::add);
         for (Mix mix : choices) {
             colours.palette().colour(mix).ifPresent(colour -> {
                 String words = panel.workbench.studio().shelf().words(mix);

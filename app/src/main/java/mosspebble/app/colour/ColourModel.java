@@ -118,7 +118,8 @@ public final class ColourModel {
         Coordinate at = new Coordinate(x, y);
         for (int i = parts.size() - 1; i >= 0; i--) {
             PlacedPart part = parts.get(i);
-            if (part.part().role() != Role.GUIDE && part.painted().getEnvelopeInternal().contains(at) && SimplePointInAreaLocator.locate(at, part.painted()) != Location.EXTERIOR) {
+            if (part.part().role() != Role.GUIDE && part.painted().getEnvelopeInternal().contains(at)
+                    && SimplePointInAreaLocator.locate(at, part.painted()) != Location.EXTERIOR) {
                 slot.set(part.part().slot());
                 return;
             }
@@ -135,7 +136,8 @@ public final class ColourModel {
     }
 
     public Optional<Mix> mix(Slot of) {
-        return of.id().equals(Project.GROUND) ? workbench.shown().flatMap(Project::ground) : workbench.shown().map(p -> p.colours().get(of.id()));
+        return of.id().equals(Project.GROUND) ? workbench.shown().flatMap(Project::ground)
+                : workbench.shown().map(p -> p.colours().get(of.id()));
     }
 
     public Blend blend(Slot of) {
@@ -190,7 +192,8 @@ public final class ColourModel {
         }
         if (!there && by > 0) {
             Shelf shelf = workbench.studio().shelf();
-            boolean mixes = shelf.find(paint).filter(p -> p.kind().mixable()).isPresent() && mix.get().parts().stream().allMatch(p -> shelf.find(p.paint()).filter(q -> q.kind().mixable()).isPresent());
+            boolean mixes = shelf.find(paint).filter(p -> p.kind().mixable()).isPresent()
+                    && mix.get().parts().stream().allMatch(p -> shelf.find(p.paint()).filter(q -> q.kind().mixable()).isPresent());
             if (!mixes) {
                 workbench.tell("Pens, metallics and glitter do not mix. Take it alone.");
                 return;
@@ -209,7 +212,8 @@ public final class ColourModel {
     /** Whether what was found is for this slot, as it is wished for now, from the shelf as it is. */
     public boolean isFound(Slot of) {
         Found now = found.get();
-        return now != null && now.slot().equals(of.id()) && now.wanted().equals(wished(of)) && now.shelf().equals(workbench.studio().shelf());
+        return now != null && now.slot().equals(of.id()) && now.wanted().equals(wished(of))
+                && now.shelf().equals(workbench.studio().shelf());
     }
 
     /** Looks for the best recipes for what is wished, unless that was done already. */
@@ -244,7 +248,8 @@ public final class ColourModel {
     private static List<RecipeSearch.Recipe> different(List<RecipeSearch.Recipe> recipes) {
         List<RecipeSearch.Recipe> kept = new ArrayList<>();
         for (RecipeSearch.Recipe each : recipes) {
-            boolean known = kept.stream().anyMatch(k -> k.mix().parts().stream().map(Mix.Part::paint).sorted().toList().equals(each.mix().parts().stream().map(Mix.Part::paint).sorted().toList()));
+            boolean known = kept.stream().anyMatch(k -> k.mix().parts().stream().map(Mix.Part::paint).sorted().toList()
+                    .equals(each.mix().parts().stream().map(Mix.Part::paint).sorted().toList()));
             if (!known && kept.size() < PROPOSALS) {
                 kept.add(each);
             }
@@ -281,7 +286,8 @@ public final class ColourModel {
             schemes.set(List.of());
             return;
         }
-        Object of = List.of(plan.design().get().slots(), plan.project().id(), shelf, plan.project().ground(), plan.project().habits().ground());
+        Object of = List.of(plan.design().get().slots(), plan.project().id(), shelf, plan.project().ground(),
+                plan.project().habits().ground());
         if (!of.equals(schemesOf)) {
             schemesOf = of;
             desk.ask(scheming, d -> Schemes.of(plan, d.palette(shelf)), schemes::set);
@@ -333,19 +339,23 @@ public final class ColourModel {
     }
 
     public String title(String slotId) {
-        return slotId.equals(Neighbours.BEHIND) ? workbench.shown().flatMap(Project::ground).isPresent() && slots().contains(GROUND) ? "the ground" : "the bare stone"
-                : slots().stream().filter(s -> s.id().equals(slotId)).map(s -> s.title().toLowerCase(Locale.ROOT)).findFirst().orElse(slotId);
+        return slotId.equals(Neighbours.BEHIND)
+                ? workbench.shown().flatMap(Project::ground).isPresent() && slots().contains(GROUND) ? "the ground" : "the bare stone"
+                : slots().stream().filter(s -> s.id().equals(slotId)).map(s -> s.title().toLowerCase(Locale.ROOT)).findFirst()
+                        .orElse(slotId);
     }
 
     /** A recipe's nearness in words and number. */
     public static String nearness(RecipeSearch.Recipe recipe, Srgb wanted) {
         String off = ColourWords.off(recipe.dry(), Lab.of(wanted));
-        return ColourWords.near(recipe.difference()) + " (" + Numbers.text(recipe.difference(), 1) + ")" + (off.isEmpty() || recipe.difference() < 1 ? "" : ", " + off);
+        return ColourWords.near(recipe.difference()) + " (" + Numbers.text(recipe.difference(), 1) + ")"
+                + (off.isEmpty() || recipe.difference() < 1 ? "" : ", " + off);
     }
 
     /** A paint in words. */
     public static String about(Paint paint) {
-        return paint.name() + ", " + paint.kind().label() + (paint.hasNib() ? " " + Numbers.text(paint.tip().value(), 1) + " mm" : "") + ", hides " + Math.round(100 * paint.hiding()) + " % in one coat, "
+        return paint.name() + ", " + paint.kind().label() + (paint.hasNib() ? " " + Numbers.text(paint.tip().value(), 1) + " mm" : "")
+                + ", hides " + Math.round(100 * paint.hiding()) + " % in one coat, "
                 + Numbers.text(paint.left().value(), 0) + " ml left";
     }
 }

@@ -23,7 +23,10 @@ import mosspebble.core.blend.BlendKind;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.sketch.Slot;
 
-/** The colours of the design: the slots as dabs, and below them what is decided for the slot in hand, how the colours stand beside each other, and whole palettes. */
+/**
+ * The colours of the design: the slots as dabs, and below them what is decided for the slot in hand, how the colours stand beside each
+ * other, and whole palettes.
+ */
 public final class ColourPanel extends Panel {
 
     /** What lies below the dabs. */
@@ -105,7 +108,8 @@ public final class ColourPanel extends Panel {
     private void dabs() {
         List<Slot> all = colours.slots();
         Optional<Slot> inHand = colours.inHand();
-        Object now = List.of(all, all.stream().map(s -> String.valueOf(colours.mix(s))).toList(), all.stream().map(colours::blend).toList(), workbench.studio().shelf(), inHand);
+        Object now = List.of(all, all.stream().map(s -> String.valueOf(colours.mix(s))).toList(), all.stream().map(colours::blend).toList(),
+                workbench.studio().shelf(), inHand);
         if (now.equals(shown)) {
             return;
         }
@@ -123,7 +127,8 @@ public final class ColourPanel extends Panel {
             Label name = new Label(slot.title());
             name.setId("slot-title");
             name.getStyleClass().add("step-title");
-            Label words = quiet(colours.mix(slot).map(workbench.studio().shelf()::words).orElse(slot.equals(ColourModel.GROUND) ? "bare stone" : "no colour yet")
+            Label words = quiet(colours.mix(slot).map(workbench.studio().shelf()::words)
+                    .orElse(slot.equals(ColourModel.GROUND) ? "bare stone" : "no colour yet")
                     + (colours.blend(slot).kind() == BlendKind.FLAT ? "" : ", " + colours.blend(slot).kind().label()));
             words.setId("slot-words");
             head.getChildren().addAll(name, words);
@@ -133,7 +138,8 @@ public final class ColourPanel extends Panel {
     private Node dab(Slot slot, boolean chosen) {
         Optional<Mix> recipe = colours.mix(slot);
         String words = recipe.map(workbench.studio().shelf()::words).orElse("no colour yet");
-        Button dab = button("slot-" + (slot.equals(ColourModel.GROUND) ? "ground" : slot.id()), "", slot.title() + ": " + words, () -> colours.slotProperty().set(slot.id()));
+        Button dab = button("slot-" + (slot.equals(ColourModel.GROUND) ? "ground" : slot.id()), "", slot.title() + ": " + words,
+                () -> colours.slotProperty().set(slot.id()));
         dab.getStyleClass().setAll("button", "slot-dab");
         if (chosen) {
             dab.getStyleClass().add("chosen");

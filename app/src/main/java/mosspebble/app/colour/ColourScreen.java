@@ -28,7 +28,8 @@ public final class ColourScreen extends Screen {
 
     @Override
     protected Optional<Panel> makeColumn() {
-        return Optional.of(new ColourPanel(with.workbench(), with.results(), model, () -> with.navigator().go(Stage.COLOUR, Navigator.SHELF)));
+        return Optional
+                .of(new ColourPanel(with.workbench(), with.results(), model, () -> with.navigator().go(Stage.COLOUR, Navigator.SHELF)));
     }
 
     @Override
@@ -40,9 +41,12 @@ public final class ColourScreen extends Screen {
     public List<Action> actions() {
         List<Action> all = new ArrayList<>();
         for (ColourPanel.Page page : ColourPanel.Page.values()) {
-            all.add(Action.of("Colour: " + page.label().toLowerCase(Locale.ROOT), here(() -> ((ColourPanel) column().orElseThrow()).pageProperty().set(page))));
+            all.add(Action.of("Colour: " + page.label().toLowerCase(Locale.ROOT),
+                    here(() -> ((ColourPanel) column().orElseThrow()).pageProperty().set(page))));
         }
-        all.add(Action.of("Colour: best mixes for the slot in hand", here(() -> model.inHand().ifPresent(slot -> model.search(slot, false)))).also("recipe"));
+        all.add(Action
+                .of("Colour: best mixes for the slot in hand", here(() -> model.inHand().ifPresent(slot -> model.search(slot, false))))
+                .also("recipe"));
         return all;
     }
 }

@@ -18,7 +18,7 @@ final class ColourTool implements ClothTool {
     }
 
     @Override
-    public void draw(GraphicsContext pen, ClothFrame frame, PaintPlan plan, boolean handled) { }
+    public void draw(GraphicsContext pen, ClothFrame frame, PaintPlan plan, boolean handled) {}
 
     @Override
     public Cursor cursor(ClothFrame frame, double x, double y) {
@@ -41,7 +41,7 @@ final class ColourTool implements ClothTool {
     }
 
     @Override
-    public void release() { }
+    public void release() {}
 
     @Override
     public boolean key(KeyEvent e) {

@@ -55,7 +55,9 @@ final class EdgePage extends PageView {
         });
         bands.setId("edge-bands");
         Button add = Panel.button("edge-add", "Add a band", "A band of colour all the way round, on the girdle", this::add);
-        getChildren().addAll(Panel.quiet("What runs all round, for both faces at once. The edge is unrolled: as long as the girdle, from one face to the other."), size, Panel.heading("Ground of the edge"), ground, Panel.heading("Bands"), bands, add);
+        getChildren().addAll(Panel.quiet(
+                "What runs all round, for both faces at once. The edge is unrolled: as long as the girdle, from one face to the other."),
+                size, Panel.heading("Ground of the edge"), ground, Panel.heading("Bands"), bands, add);
     }
 
     private Edge edge() {
@@ -85,7 +87,9 @@ final class EdgePage extends PageView {
             p.edge().ground().ifPresent(mixes::add);
             p.edge().bands().forEach(b -> mixes.add(b.mix()));
         });
-        panel.workbench.studio().shelf().paints().stream().filter(p -> p.kind().does(PaintKind.Use.FILLS) || p.kind().does(PaintKind.Use.DRAWS) || p.kind().does(PaintKind.Use.METAL)).forEach(p -> mixes.add(Mix.of(p.id())));
+        panel.workbench.studio().shelf().paints().stream()
+                .filter(p -> p.kind().does(PaintKind.Use.FILLS) || p.kind().does(PaintKind.Use.DRAWS) || p.kind().does(PaintKind.Use.METAL))
+                .forEach(p -> mixes.add(Mix.of(p.id())));
         List<Optional<Mix>> all = new ArrayList<>(List.of(Optional.empty()));
         mixes.forEach(m -> all.add(Optional.of(m)));
         return all;
@@ -115,9 +119,13 @@ final class EdgePage extends PageView {
     public void refresh() {
         PaintPlan plan = panel.show.plan();
         Optional<EdgeStrip> strip = plan == null ? Optional.empty() : plan.edge();
-        size.setText(strip.map(s -> LengthText.format(new Millimetres(s.lengthMm()), panel.workbench.studio().unit()) + " round, " + LengthText.format(new Millimetres(s.lowestMm()), panel.workbench.studio().unit()) + " high at its lowest.").orElse(""));
+        size.setText(strip
+                .map(s -> LengthText.format(new Millimetres(s.lengthMm()), panel.workbench.studio().unit()) + " round, "
+                        + LengthText.format(new Millimetres(s.lowestMm()), panel.workbench.studio().unit()) + " high at its lowest.")
+                .orElse(""));
         Panel.present(size, strip.isPresent());
-        Object now = List.of(edge(), panel.workbench.studio().shelf(), panel.workbench.studio().unit(), panel.project().map(Project::id).orElse(""));
+        Object now = List.of(edge(), panel.workbench.studio().shelf(), panel.workbench.studio().unit(),
+                panel.project().map(Project::id).orElse(""));
         if (now.equals(shown)) {
             return;
         }
@@ -143,15 +151,19 @@ final class EdgePage extends PageView {
         dress(colour);
         colour.getItems().setAll(choices().stream().filter(Optional::isPresent).toList());
         colour.setValue(Optional.of(edge().bands().get(number).mix()));
-        colour.setOnAction(e -> colour.getValue().ifPresent(mix -> change(number, "Colour of band " + (number + 1), b -> new Edge.Band(b.offMm(), b.wideMm(), mix))));
-        Entry wide = length("band-wide-" + number, "Width", "How wide the band is", edge().bands().get(number).wideMm(), v -> change(number, "Width of band " + (number + 1), b -> new Edge.Band(b.offMm(), v, b.mix())));
-        Entry off = length("band-off-" + number, "Off the girdle", "From the girdle to its middle; more than 0 toward the front, less toward the back", edge().bands().get(number).offMm(),
+        colour.setOnAction(e -> colour.getValue()
+                .ifPresent(mix -> change(number, "Colour of band " + (number + 1), b -> new Edge.Band(b.offMm(), b.wideMm(), mix))));
+        Entry wide = length("band-wide-" + number, "Width", "How wide the band is", edge().bands().get(number).wideMm(),
+                v -> change(number, "Width of band " + (number + 1), b -> new Edge.Band(b.offMm(), v, b.mix())));
+        Entry off = length("band-off-" + number, "Off the girdle",
+                "From the girdle to its middle; more than 0 toward the front, less toward the back", edge().bands().get(number).offMm(),
                 v -> change(number, "Place of band " + (number + 1), b -> new Edge.Band(v, b.wideMm(), b.mix())));
-        Button away = Panel.button("band-away-" + number, "✕", "Take this band away", () -> panel.edit("Take band " + (number + 1) + " away", p -> {
-            List<Edge.Band> fewer = new ArrayList<>(p.edge().bands());
-            fewer.remove(number);
-            return p.withEdge(p.edge().withBands(fewer));
-        }));
+        Button away = Panel.button("band-away-" + number, "✕", "Take this band away",
+                () -> panel.edit("Take band " + (number + 1) + " away", p -> {
+                    List<Edge.Band> fewer = new ArrayList<>(p.edge().bands());
+                    fewer.remove(number);
+                    return p.withEdge(p.edge().withBands(fewer));
+                }));
         HBox.setHgrow(colour, javafx.scene.layout.Priority.ALWAYS);
         HBox first = new HBox(6, colour, away);
         first.setAlignment(Pos.CENTER_LEFT);
@@ -177,15 +189,17 @@ final class EdgePage extends PageView {
 
     /** A length that may be below zero. */
     private Entry length(String id, String name, String tooltip, double now, Take take) {
-        return new Entry(id, name, tooltip, () -> (now < 0 ? "-" : "") + LengthText.number(new Millimetres(Math.abs(now)), panel.workbench.studio().unit()), text -> {
-            String plain = text.strip();
-            boolean below = plain.startsWith("-") || plain.startsWith("−");
-            try {
-                double mm = plain.matches("[-−]?\\s*0+([.,]0*)?\\s*") ? 0 : LengthText.parse(below ? plain.substring(1) : plain, panel.workbench.studio().unit()).value();
-                return take.take(below ? -mm : mm);
-            } catch (UnitTextException e) {
-                return Optional.of(e.getMessage());
-            }
-        });
+        return new Entry(id, name, tooltip,
+                () -> (now < 0 ? "-" : "") + LengthText.number(new Millimetres(Math.abs(now)), panel.workbench.studio().unit()), text -> {
+                    String plain = text.strip();
+                    boolean below = plain.startsWith("-") || plain.startsWith("−");
+                    try {
+                        double mm = plain.matches("[-−]?\\s*0+([.,]0*)?\\s*") ? 0
+                                : LengthText.parse(below ? plain.substring(1) : plain, panel.workbench.studio().unit()).value();
+                        return take.take(below ? -mm : mm);
+                    } catch (UnitTextException e) {
+                        return Optional.of(e.getMessage());
+                    }
+                });
     }
 }

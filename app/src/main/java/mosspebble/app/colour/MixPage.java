@@ -32,7 +32,9 @@ import mosspebble.core.supplies.Amounts;
 import mosspebble.core.units.Numbers;
 import mosspebble.core.units.Srgb;
 
-/** The recipe of the slot in hand: parts, amounts, what to aim for wet, the best recipes for a wished colour, small moves, tints and shades. */
+/**
+ * The recipe of the slot in hand: parts, amounts, what to aim for wet, the best recipes for a wished colour, small moves, tints and shades.
+ */
 final class MixPage extends PageView {
 
     private final Panel panel;
@@ -58,21 +60,25 @@ final class MixPage extends PageView {
         wet.setAlignment(Pos.CENTER_LEFT);
         for (Nudge.Toward toward : Nudge.Toward.values()) {
             String word = toward.name().toLowerCase(Locale.ROOT);
-            Button nudge = Panel.button("nudge-" + word, word, "One small change of the parts that makes it " + word, () -> colours.inHand().ifPresent(s -> colours.nudge(s, toward)));
+            Button nudge = Panel.button("nudge-" + word, word, "One small change of the parts that makes it " + word,
+                    () -> colours.inHand().ifPresent(s -> colours.nudge(s, toward)));
             nudge.getStyleClass().add("tight");
             nudges.getChildren().add(nudge);
         }
-        wish = new Entry("wish", "Wished colour", "The dry colour you want, as # and six digits; empty brings the slot's own wish back", () -> colours.inHand().map(s -> colours.wished(s).hex()).orElse(""), text -> {
-            try {
-                colours.wishProperty().set(text.isBlank() ? null : Srgb.ofHex(text.strip()));
-                colours.inHand().ifPresent(s -> colours.search(s, false));
-                return Optional.empty();
-            } catch (IllegalArgumentException e) {
-                return Optional.of("Write # and six digits such as #8a7f6c.");
-            }
-        });
+        wish = new Entry("wish", "Wished colour", "The dry colour you want, as # and six digits; empty brings the slot's own wish back",
+                () -> colours.inHand().map(s -> colours.wished(s).hex()).orElse(""), text -> {
+                    try {
+                        colours.wishProperty().set(text.isBlank() ? null : Srgb.ofHex(text.strip()));
+                        colours.inHand().ifPresent(s -> colours.search(s, false));
+                        return Optional.empty();
+                    } catch (IllegalArgumentException e) {
+                        return Optional.of("Write # and six digits such as #8a7f6c.");
+                    }
+                });
         wish.setPrefWidth(112);
-        Button nearest = Panel.button("nearest", "Best mixes", "Every mix of up to three paints and " + RecipeSearch.MOST_PARTS + " parts is tried; the best is taken", () -> colours.inHand().ifPresent(s -> colours.search(s, true)));
+        Button nearest = Panel.button("nearest", "Best mixes",
+                "Every mix of up to three paints and " + RecipeSearch.MOST_PARTS + " parts is tried; the best is taken",
+                () -> colours.inHand().ifPresent(s -> colours.search(s, true)));
         HBox want = new HBox(8, wishSwatch, wish, nearest);
         want.setAlignment(Pos.BOTTOM_LEFT);
         buy = Panel.button("closer", "How to get closer", "Which paint to buy", colours::buy);
@@ -81,7 +87,8 @@ final class MixPage extends PageView {
         bare = Panel.button("ground-none", "Leave bare", "No ground colour: the stone shows", colours::leaveBare);
         HBox last = new HBox(6, plank, bare);
         proposals.setId("proposals");
-        getChildren().addAll(recipe, amounts, wet, nudges, want, proposals, buy, purchase, Panel.heading("Tints and shades"), ladders, Panel.heading("From the shelf"),
+        getChildren().addAll(recipe, amounts, wet, nudges, want, proposals, buy, purchase, Panel.heading("Tints and shades"), ladders,
+                Panel.heading("From the shelf"),
                 Panel.quiet("Click takes a paint alone, Shift-click adds a part."), shelf, last);
         colours.foundProperty().addListener((o, a, b) -> refresh());
         colours.wishProperty().addListener((o, a, b) -> refresh());
@@ -95,7 +102,8 @@ final class MixPage extends PageView {
         }
         Optional<Mix> mix = colours.mix(slot);
         double[] use = colours.use(slot);
-        Object now = Arrays.asList(slot, mix, panel.workbench.studio().shelf(), colours.foundProperty().get(), colours.wishProperty().get(), Math.round(use[0]));
+        Object now = Arrays.asList(slot, mix, panel.workbench.studio().shelf(), colours.foundProperty().get(), colours.wishProperty().get(),
+                Math.round(use[0]));
         if (now.equals(shown)) {
             return;
         }
@@ -107,12 +115,14 @@ final class MixPage extends PageView {
         amounts(mix, colour, use);
         wet.getChildren().clear();
         colour.filter(c -> Math.abs(c.dryingShift()) >= 0.5).ifPresent(c -> {
-            Label words = Panel.quiet("Aim for this while it is wet: it dries " + (c.dryingShift() > 0 ? "darker" : "lighter") + " by " + Numbers.text(Math.abs(c.dryingShift()), 1) + " L*.");
+            Label words = Panel.quiet("Aim for this while it is wet: it dries " + (c.dryingShift() > 0 ? "darker" : "lighter") + " by "
+                    + Numbers.text(Math.abs(c.dryingShift()), 1) + " L*.");
             HBox.setHgrow(words, Priority.ALWAYS);
             wet.getChildren().addAll(new Swatch(c.wetLab().toXyz().toSrgb(), 24), words);
         });
         Panel.present(wet, !wet.getChildren().isEmpty());
-        boolean mixes = mix.isPresent() && mix.get().parts().stream().allMatch(p -> palette.shelf().find(p.paint()).filter(q -> q.kind().mixable()).isPresent());
+        boolean mixes = mix.isPresent()
+                && mix.get().parts().stream().allMatch(p -> palette.shelf().find(p.paint()).filter(q -> q.kind().mixable()).isPresent());
         Panel.present(nudges, mixes);
         wishSwatch.set(colours.wished(slot));
         wish.refresh();
@@ -128,9 +138,11 @@ final class MixPage extends PageView {
         if (known) {
             Amounts made = Amounts.of(mix.get(), use[0], colour.get().wetUm(), 1);
             String coats = use[1] > 1 ? " for up to " + (int) use[1] + " coats" : "";
-            String drops = mix.get().isSingle() ? "" : ": " + String.join(", ", made.shares().stream().map(s -> s.drops() + (s.drops() == 1 ? " drop " : " drops ")
-                    + colours.palette().shelf().find(s.paint()).map(Paint::name).orElse(s.paint())).toList());
-            amounts.setText("This stone takes " + Numbers.millilitres(made.needed().value()) + coats + drops + (mix.get().isSingle() ? "." : " = " + Numbers.text(made.made().value(), 2) + " ml."));
+            String drops = mix.get().isSingle() ? ""
+                    : ": " + String.join(", ", made.shares().stream().map(s -> s.drops() + (s.drops() == 1 ? " drop " : " drops ")
+                            + colours.palette().shelf().find(s.paint()).map(Paint::name).orElse(s.paint())).toList());
+            amounts.setText("This stone takes " + Numbers.millilitres(made.needed().value()) + coats + drops
+                    + (mix.get().isSingle() ? "." : " = " + Numbers.text(made.made().value(), 2) + " ml."));
         }
     }
 
@@ -159,15 +171,19 @@ final class MixPage extends PageView {
         if (!current) {
             colours.propose(slot);
         }
-        Panel.present(buy, current && found.purchase().isEmpty() && !found.recipes().isEmpty() && found.recipes().get(0).difference() > 1.5);
+        Panel.present(buy,
+                current && found.purchase().isEmpty() && !found.recipes().isEmpty() && found.recipes().get(0).difference() > 1.5);
         Panel.present(purchase, current && found.purchase().isPresent());
         if (!current) {
             return;
         }
-        found.purchase().ifPresent(p -> purchase.setText("Buy " + p.paint().name() + ": with it " + p.words() + " comes to " + Numbers.text(p.recipe().difference(), 1) + " ("
-                + ColourWords.near(p.recipe().difference()) + ")."));
+        found.purchase()
+                .ifPresent(p -> purchase.setText("Buy " + p.paint().name() + ": with it " + p.words() + " comes to "
+                        + Numbers.text(p.recipe().difference(), 1) + " ("
+                        + ColourWords.near(p.recipe().difference()) + ")."));
         if (!found.recipes().isEmpty() && found.recipes().get(0).difference() > 12) {
-            proposals.getChildren().add(Panel.quiet("No mix of this shelf reaches that colour; the best is " + ColourWords.near(found.recipes().get(0).difference()) + "."));
+            proposals.getChildren().add(Panel.quiet("No mix of this shelf reaches that colour; the best is "
+                    + ColourWords.near(found.recipes().get(0).difference()) + "."));
         }
         int number = 0;
         for (RecipeSearch.Recipe each : found.recipes()) {
@@ -201,7 +217,8 @@ final class MixPage extends PageView {
             return;
         }
         for (boolean white : new boolean[] {true, false}) {
-            Optional<Paint> end = Ladder.end(palette, white).filter(p -> mix.get().parts().size() < 3 || mix.get().parts().stream().anyMatch(q -> q.paint().equals(p.id())))
+            Optional<Paint> end = Ladder.end(palette, white)
+                    .filter(p -> mix.get().parts().size() < 3 || mix.get().parts().stream().anyMatch(q -> q.paint().equals(p.id())))
                     .filter(p -> !(mix.get().isSingle() && mix.get().parts().get(0).paint().equals(p.id())));
             if (end.isEmpty()) {
                 continue;
@@ -209,7 +226,9 @@ final class MixPage extends PageView {
             HBox row = new HBox(0);
             int number = 0;
             for (Ladder.Rung rung : Ladder.between(mix.get(), Mix.of(end.get().id()), 8, palette)) {
-                Button step = Panel.button((white ? "tint-" : "shade-") + number++, "", rung.second() == 0 ? "as it is" : rung.first() == 0 ? end.get().name() : rung.first() + " : " + rung.second() + " " + end.get().name(),
+                Button step = Panel.button((white ? "tint-" : "shade-") + number++, "",
+                        rung.second() == 0 ? "as it is" : rung.first() == 0 ? end.get().name()
+                                : rung.first() + " : " + rung.second() + " " + end.get().name(),
                         () -> take(slot, rung.colour().mix()));
                 step.getStyleClass().setAll("button", "rung");
                 step.setStyle("-fx-background-color: " + rung.colour().optics().full().toSrgb().hex() + ";");

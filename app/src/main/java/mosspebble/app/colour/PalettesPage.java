@@ -27,7 +27,8 @@ final class PalettesPage extends PageView {
         this.panel = panel;
         this.colours = colours;
         cards.setId("palettes");
-        getChildren().addAll(Panel.quiet("From your shelf, with neighbours kept apart for all kinds of eyes. Taking one is a single undo."), cards);
+        getChildren().addAll(Panel.quiet("From your shelf, with neighbours kept apart for all kinds of eyes. Taking one is a single undo."),
+                cards);
         colours.schemesProperty().addListener((o, a, b) -> fill(b));
     }
 
@@ -42,7 +43,8 @@ final class PalettesPage extends PageView {
     private void fill(List<Schemes.Scheme> schemes) {
         cards.getChildren().clear();
         if (schemes.isEmpty()) {
-            cards.getChildren().add(Panel.quiet(panel.workbench.studio().shelf().paints().isEmpty() ? "The shelf is empty." : "Trying out colours …"));
+            cards.getChildren()
+                    .add(Panel.quiet(panel.workbench.studio().shelf().paints().isEmpty() ? "The shelf is empty." : "Trying out colours …"));
         }
         for (Schemes.Scheme scheme : schemes) {
             cards.getChildren().add(card(scheme));
@@ -60,12 +62,14 @@ final class PalettesPage extends PageView {
             HBox.setHgrow(dab, Priority.ALWAYS);
             row.getChildren().add(dab);
         }
-        Label words = Panel.quiet(scheme.mood().sentence() + (Double.isFinite(scheme.least()) ? " Least difference " + Numbers.text(scheme.least(), 0) + "." : ""));
+        Label words = Panel.quiet(scheme.mood().sentence()
+                + (Double.isFinite(scheme.least()) ? " Least difference " + Numbers.text(scheme.least(), 0) + "." : ""));
         Panel.lines(words, 250, 36, 17);
         VBox content = new VBox(4, title, row, words);
         content.setMaxWidth(250);
         content.setPrefWidth(250);
-        Button take = Panel.button("palette-" + scheme.mood().name().toLowerCase(Locale.ROOT), "", "Takes these colours for all slots", () -> colours.take(scheme));
+        Button take = Panel.button("palette-" + scheme.mood().name().toLowerCase(Locale.ROOT), "", "Takes these colours for all slots",
+                () -> colours.take(scheme));
         take.getStyleClass().setAll("button", "slot");
         take.setMaxWidth(Double.MAX_VALUE);
         take.setAlignment(Pos.CENTER_LEFT);

@@ -34,7 +34,10 @@ import mosspebble.core.project.Studio;
 import mosspebble.core.timetable.Durations;
 import mosspebble.core.units.Numbers;
 
-/** Two ways to work on the same stone side by side: as it is planned, and with one habit changed; picture, coats, film, hand time, waiting, paint. */
+/**
+ * Two ways to work on the same stone side by side: as it is planned, and with one habit changed; picture, coats, film, hand time, waiting,
+ * paint.
+ */
 public final class CompareView extends BorderPane {
 
     private static final double PIXELS_PER_MM = 3;
@@ -114,10 +117,12 @@ public final class CompareView extends BorderPane {
         answers.getChildren().add(against);
         for (HabitsPage.Answer<T> each : asked.answers()) {
             if (!each.value().equals(current)) {
-                answers.getChildren().add(choice("against-" + each.id(), each.words(), each.tooltip(), each == answer, () -> answer(asked, each)));
+                answers.getChildren()
+                        .add(choice("against-" + each.id(), each.words(), each.tooltip(), each == answer, () -> answer(asked, each)));
             }
         }
-        String own = asked.answers().stream().filter(a -> a.value().equals(current)).map(HabitsPage.Answer::words).findFirst().orElse("as it is");
+        String own = asked.answers().stream().filter(a -> a.value().equals(current)).map(HabitsPage.Answer::words).findFirst()
+                .orElse("as it is");
         work(asked.title() + ": " + own);
     }
 
@@ -135,7 +140,8 @@ public final class CompareView extends BorderPane {
         Project project = workbench.shown().orElseThrow();
         Studio studio = workbench.studio();
         Habits right = other;
-        desk.ask(line, d -> List.of(side(d, project, studio), side(d, project.withHabits(right), studio)), sides -> show(sides.get(0), sides.get(1), ownTitle));
+        desk.ask(line, d -> List.of(side(d, project, studio), side(d, project.withHabits(right), studio)),
+                sides -> show(sides.get(0), sides.get(1), ownTitle));
     }
 
     private static Side side(PlanWorker desk, Project project, Studio studio) {
@@ -150,7 +156,8 @@ public final class CompareView extends BorderPane {
         PlanFigures b = right.figures;
         row(0, "steps that lay paint", String.valueOf(a.steps()), String.valueOf(b.steps()), b.steps() - a.steps());
         row(1, "coats", String.valueOf(a.coats()), String.valueOf(b.coats()), b.coats() - a.coats());
-        row(2, "thickest film", Numbers.text(a.thickestUm(), 0) + " µm", Numbers.text(b.thickestUm(), 0) + " µm", b.thickestUm() - a.thickestUm());
+        row(2, "thickest film", Numbers.text(a.thickestUm(), 0) + " µm", Numbers.text(b.thickestUm(), 0) + " µm",
+                b.thickestUm() - a.thickestUm());
         row(3, "hand time", Durations.words(a.hand()), Durations.words(b.hand()), b.hand().compareTo(a.hand()));
         row(4, "waiting", Durations.words(a.waiting()), Durations.words(b.waiting()), b.waiting().compareTo(a.waiting()));
         row(5, "paint", Numbers.text(a.paintMl(), 1) + " ml", Numbers.text(b.paintMl(), 1) + " ml", b.paintMl() - a.paintMl());

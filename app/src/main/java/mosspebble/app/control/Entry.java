@@ -14,7 +14,8 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.VBox;
 
 /**
- * A labelled field for something typed. What is typed is accepted by Enter or on leaving; if it is refused, the reason stands below and the text stays. Escape brings the
+ * A labelled field for something typed. What is typed is accepted by Enter or on leaving; if it is refused, the reason stands below and the
+ * text stays. Escape brings the
  * old text back.
  */
 public final class Entry extends VBox {

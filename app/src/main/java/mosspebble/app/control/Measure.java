@@ -20,7 +20,8 @@ public final class Measure extends VBox {
     private final DoubleFunction<String> words;
     private boolean showing;
 
-    public Measure(String id, String name, String tooltip, double low, double high, double step, DoubleSupplier current, DoubleFunction<String> words, DoubleConsumer draft, DoubleConsumer commit) {
+    public Measure(String id, String name, String tooltip, double low, double high, double step, DoubleSupplier current,
+            DoubleFunction<String> words, DoubleConsumer draft, DoubleConsumer commit) {
         this.current = current;
         this.words = words;
         getStyleClass().add("measure");

@@ -59,8 +59,10 @@ public final class FinishPanel extends Panel {
         this.desk = desk;
         sealing.setWrapText(true);
         sealing.setId("sealing");
-        Choice<Boolean> place = new Choice<>("It will live", o -> edit(o ? "Outdoors" : "Indoors", p -> p.withHabits(p.habits().withOutdoors(o))));
-        place.option("live-outdoors", "outdoors", true, "Garden, doorstep, left to be found").option("live-indoors", "indoors", false, "Shelf, window sill, gift");
+        Choice<Boolean> place = new Choice<>("It will live",
+                o -> edit(o ? "Outdoors" : "Indoors", p -> p.withHabits(p.habits().withOutdoors(o))));
+        place.option("live-outdoors", "outdoors", true, "Garden, doorstep, left to be found").option("live-indoors", "indoors", false,
+                "Shelf, window sill, gift");
         Choice<Paper> papers = new Choice<>("Sheets", p -> paper = p);
         for (Paper p : Paper.values()) {
             papers.option("paper-" + p.name().toLowerCase(Locale.ROOT), p.label(), p, p.label());
@@ -87,7 +89,8 @@ public final class FinishPanel extends Panel {
         });
         HBox target = new HBox(6, where, browse);
         target.setAlignment(Pos.BOTTOM_LEFT);
-        Button sheets = button("export-sheets", "Guide and step cards (PDF)", "The guide at true size and a card for every step", this::sheets);
+        Button sheets = button("export-sheets", "Guide and step cards (PDF)", "The guide at true size and a card for every step",
+                this::sheets);
         sheets.getStyleClass().add("main");
         Button json = button("export-plan", "Plan (JSON)", "The whole plan in an open format", this::json);
         cancel = button("export-cancel", "Cancel", "Stop writing (Escape)", this::cancel);
@@ -96,12 +99,14 @@ public final class FinishPanel extends Panel {
         HBox.setHgrow(progress, Priority.ALWAYS);
         working = new HBox(8, progress, cancel);
         present(working, false);
-        getChildren().addAll(sealing, place, papers, target, sheets, json, working, done, heading("Paint it takes"), supplies, heading("Take care"), cautions);
+        getChildren().addAll(sealing, place, papers, target, sheets, json, working, done, heading("Paint it takes"), supplies,
+                heading("Take care"), cautions);
         onRefresh(() -> {
             boolean outdoors = project().map(p -> p.habits().outdoors()).orElse(true);
             place.show(outdoors);
             SealAdvice advice = SealAdvice.of(stone(), outdoors);
-            sealing.setText(advice.coats() + " coats of varnish, " + Durations.words(advice.between()) + " apart, cured after " + Durations.words(advice.cure()) + ". " + CareWords.reason(advice));
+            sealing.setText(advice.coats() + " coats of varnish, " + Durations.words(advice.between()) + " apart, cured after "
+                    + Durations.words(advice.cure()) + ". " + CareWords.reason(advice));
             cautions.getChildren().setAll(CareWords.cautions(advice).stream().map(Panel::quiet).toList());
             supplies.getChildren().clear();
             PaintPlan plan = show.plan();
@@ -153,7 +158,10 @@ public final class FinishPanel extends Panel {
         });
     }
 
-    /** Works out the plan of the stone on the cloth as it is kept now, whatever the screen shows, and writes what is made from it under that stone's name. */
+    /**
+     * Works out the plan of the stone on the cloth as it is kept now, whatever the screen shows, and writes what is made from it under that
+     * stone's name.
+     */
     private void start(String ending, Job job) {
         cancel();
         Studio studio = workbench.studio();
@@ -176,7 +184,8 @@ public final class FinishPanel extends Panel {
             }
         }, error -> {
             planning = false;
-            end(project.name() + " cannot be worked out as it is now, so nothing was written. Undo the last change, or take the last thing off.");
+            end(project.name()
+                    + " cannot be worked out as it is now, so nothing was written. Undo the last change, or take the last thing off.");
         });
     }
 
@@ -198,7 +207,8 @@ public final class FinishPanel extends Panel {
             if (!(task.getException() instanceof FileTrouble)) {
                 Journal.trouble("writing sheets", task.getException());
             }
-            end(task.getException() instanceof FileTrouble trouble ? trouble.getMessage() : "The sheets could not be made: the program stumbled over them. Nothing was written.");
+            end(task.getException() instanceof FileTrouble trouble ? trouble.getMessage()
+                    : "The sheets could not be made: the program stumbled over them. Nothing was written.");
         });
         Thread thread = new Thread(task, "export");
         thread.setDaemon(true);

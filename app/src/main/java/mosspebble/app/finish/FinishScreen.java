@@ -31,7 +31,8 @@ public final class FinishScreen extends Screen {
 
     @Override
     public List<Action> actions() {
-        return List.of(Action.of("Write guide and step cards (PDF)", here(() -> panel().sheets())).also("print", "paper", "export"), Action.of("Write the plan (JSON)", here(() -> panel().json())).also("export"));
+        return List.of(Action.of("Write guide and step cards (PDF)", here(() -> panel().sheets())).also("print", "paper", "export"),
+                Action.of("Write the plan (JSON)", here(() -> panel().json())).also("export"));
     }
 
     private FinishPanel panel() {

@@ -28,28 +28,37 @@ public final class Catalogue {
     public static List<Offer> offers(Studio studio) {
         List<Offer> offers = new ArrayList<>();
         for (OwnFile own : studio.own()) {
-            offers.add(new Offer("subject-" + own.id(), own.title(), "Your own", own.kind() == OwnFile.Kind.MOTIF ? new Subject.Figure(own.id()) : new Subject.Word(List.of("Quillbeck"), own.id())));
+            offers.add(new Offer("subject-" + own.id(), own.title(), "Your own",
+                    own.kind() == OwnFile.Kind.MOTIF ? new Subject.Figure(own.id()) : new Subject.Word(List.of("Quillbeck"), own.id())));
         }
         for (BuiltIn.Kind kind : BuiltIn.Kind.values()) {
             BuiltIn.titles().stream().filter(t -> t.kind() == kind)
-                    .forEach(t -> offers.add(new Offer("subject-" + t.id(), t.title(), kind == BuiltIn.Kind.CHARACTER ? "Characters" : "Scenery and objects", new Subject.Figure(t.id()))));
+                    .forEach(t -> offers.add(new Offer("subject-" + t.id(), t.title(),
+                            kind == BuiltIn.Kind.CHARACTER ? "Characters" : "Scenery and objects", new Subject.Figure(t.id()))));
         }
         for (Typeface face : BuiltIn.faces()) {
-            offers.add(new Offer("subject-word-" + face.id(), "Words, " + face.title().toLowerCase(Locale.ROOT), "Words", new Subject.Word(List.of("LANTERN"), face.id())));
+            offers.add(new Offer("subject-word-" + face.id(), "Words, " + face.title().toLowerCase(Locale.ROOT), "Words",
+                    new Subject.Word(List.of("LANTERN"), face.id())));
         }
         LetterSetting plain = LetterSetting.plain();
-        offers.add(new Offer("subject-word-arc", "Words on an arc", "Words", new Subject.Word(List.of("QUILLBECK"), "slab", plain.along(LetterSetting.Path.ARC, 110))));
-        offers.add(new Offer("subject-word-wave", "Words on a wave", "Words", new Subject.Word(List.of("by the water"), "script", plain.along(LetterSetting.Path.WAVE, 45))));
-        offers.add(new Offer("subject-word-rim", "Words round the rim", "Words", new Subject.Word(List.of("MIND THE STEP"), "slab", plain.along(LetterSetting.Path.RIM, 1))));
+        offers.add(new Offer("subject-word-arc", "Words on an arc", "Words",
+                new Subject.Word(List.of("QUILLBECK"), "slab", plain.along(LetterSetting.Path.ARC, 110))));
+        offers.add(new Offer("subject-word-wave", "Words on a wave", "Words",
+                new Subject.Word(List.of("by the water"), "script", plain.along(LetterSetting.Path.WAVE, 45))));
+        offers.add(new Offer("subject-word-rim", "Words round the rim", "Words",
+                new Subject.Word(List.of("MIND THE STEP"), "slab", plain.along(LetterSetting.Path.RIM, 1))));
         for (Family family : Families.list()) {
             offers.add(new Offer("subject-" + family.id(), family.title(), "Patterns", new Subject.Pattern(family.id(), Map.of())));
         }
         Subject.Dots dots = Subject.Dots.usual();
         offers.add(new Offer("subject-dots", "Equal dots", "Borders of dots", dots));
-        offers.add(new Offer("subject-dots-alternating", "Large and small in turn", "Borders of dots", dots.inSeries(Subject.Series.ALTERNATING, 0.5)));
+        offers.add(new Offer("subject-dots-alternating", "Large and small in turn", "Borders of dots",
+                dots.inSeries(Subject.Series.ALTERNATING, 0.5)));
         offers.add(new Offer("subject-dots-shrinking", "Shrinking dots", "Borders of dots", dots.inSeries(Subject.Series.SHRINKING, 0.3)));
-        offers.add(new Offer("subject-dots-walking", "Walking dots", "Borders of dots", dots.sized(5, 3, 4).inSeries(Subject.Series.WALKING, 0.36)));
-        offers.add(new Offer("subject-dots-dragged", "Dragged dots", "Borders of dots", dots.sized(3, 0.8, 2).inSeries(Subject.Series.DRAGGED, 0.5)));
+        offers.add(new Offer("subject-dots-walking", "Walking dots", "Borders of dots",
+                dots.sized(5, 3, 4).inSeries(Subject.Series.WALKING, 0.36)));
+        offers.add(new Offer("subject-dots-dragged", "Dragged dots", "Borders of dots",
+                dots.sized(3, 0.8, 2).inSeries(Subject.Series.DRAGGED, 0.5)));
         offers.add(new Offer("subject-dots-lines", "Dots between two lines", "Borders of dots", dots.framed(5, 0)));
         offers.add(new Offer("subject-dots-step", "Two rings in step", "Borders of dots", dots.framed(0, 1.6)));
         for (GuideKind kind : GuideKind.values()) {
@@ -87,6 +96,7 @@ public final class Catalogue {
 
     /** What was asked for in so many words. */
     public static Optional<Offer> spoken(String text) {
-        return Spoken.understood(text, BuiltIn.SLAB, Families.list()).map(u -> new Offer("subject-spoken", u.title(), "As asked for", u.subject()));
+        return Spoken.understood(text, BuiltIn.SLAB, Families.list())
+                .map(u -> new Offer("subject-spoken", u.title(), "As asked for", u.subject()));
     }
 }

@@ -81,7 +81,8 @@ public final class LibraryView extends BorderPane {
             }
         });
         HBox.setHgrow(search, Priority.ALWAYS);
-        Button own = Panel.button("library-own", "Bring your own …", "A motif as SVG, or a font; also by dropping the file here", this::bring);
+        Button own = Panel.button("library-own", "Bring your own …", "A motif as SVG, or a font; also by dropping the file here",
+                this::bring);
         purpose.setId("library-purpose");
         purpose.getStyleClass().add("quiet");
         HBox row = new HBox(10, search, own);
@@ -110,7 +111,8 @@ public final class LibraryView extends BorderPane {
 
     /** Shown anew: the search is empty and has the focus. */
     public void open() {
-        purpose.setText(sketch.choosingProperty().get() == SketchModel.Choosing.ADD ? "What you choose comes in front of what is on the stone." : "What you choose takes the place of the thing in hand.");
+        purpose.setText(sketch.choosingProperty().get() == SketchModel.Choosing.ADD
+                ? "What you choose comes in front of what is on the stone." : "What you choose takes the place of the thing in hand.");
         search.clear();
         pause.stop();
         fill();

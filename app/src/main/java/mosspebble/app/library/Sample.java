@@ -35,7 +35,8 @@ public final class Sample extends StackPane {
     static final double HIGH = 84;
     private static final double ROOM = 60;
 
-    private static final Stone PEBBLE = Stone.cobble().withShape(new Shape.Grown(Form.OVAL, 0.9, 0.1)).withSize(new Millimetres(72), new Millimetres(60), new Millimetres(22)).withDome(1, 4);
+    private static final Stone PEBBLE = Stone.cobble().withShape(new Shape.Grown(Form.OVAL, 0.9, 0.1))
+            .withSize(new Millimetres(72), new Millimetres(60), new Millimetres(22)).withDome(1, 4);
 
     private final Canvas canvas = new Canvas(WIDE, HIGH);
 
@@ -49,8 +50,10 @@ public final class Sample extends StackPane {
         Support bed = Support.of(d.survey(PEBBLE));
         boolean wears = subject instanceof Subject.Dots || subject instanceof Subject.Guide guide && guide.kind().wholeStone()
                 || Designs.motif(subject, d.repertoire(studio)).filter(m -> m.prefersWearing()).isPresent();
-        Item item = Item.of(subject, wears ? ItemMode.WEARING : ItemMode.ON_STONE, new Placement(0, 0, 0, subject instanceof Subject.Guide guide ? guide.mm() : 10), 1);
-        Optional<Placement> fit = wears || subject instanceof Subject.Guide ? Optional.of(item.placement()) : Designs.fit(item, d.repertoire(studio), bed);
+        Item item = Item.of(subject, wears ? ItemMode.WEARING : ItemMode.ON_STONE,
+                new Placement(0, 0, 0, subject instanceof Subject.Guide guide ? guide.mm() : 10), 1);
+        Optional<Placement> fit = wears || subject instanceof Subject.Guide ? Optional.of(item.placement())
+                : Designs.fit(item, d.repertoire(studio), bed);
         return fit.flatMap(p -> Designs.place(new Sketch(List.of(item.at(p))), d.repertoire(studio), bed));
     }
 
@@ -65,7 +68,8 @@ public final class Sample extends StackPane {
         double scale = ROOM * 1.6 / 72;
         pen.setTransform(new Affine(scale, 0, WIDE / 2, 0, scale, HIGH / 2));
         for (PlacedPart part : design.parts()) {
-            Srgb wish = design.slots().stream().filter(s -> s.id().equals(part.part().slot())).findFirst().map(Slot::wish).orElse(Srgb.ofHex("#4e4f52"));
+            Srgb wish = design.slots().stream().filter(s -> s.id().equals(part.part().slot())).findFirst().map(Slot::wish)
+                    .orElse(Srgb.ofHex("#4e4f52"));
             if (part.part().role() == Role.GUIDE) {
                 pen.setStroke(Color.web("#4e4f52"));
                 pen.setLineWidth(0.5);

@@ -7,7 +7,10 @@ import javafx.beans.property.ReadOnlyStringWrapper;
 import mosspebble.files.FileTrouble;
 import mosspebble.files.Journal;
 
-/** Reads and writes files away from the interface thread: says what it is at, can be stopped, and answers where it was asked. One thing at a time; a newer one stops the one before. */
+/**
+ * Reads and writes files away from the interface thread: says what it is at, can be stopped, and answers where it was asked. One thing at a
+ * time; a newer one stops the one before.
+ */
 public final class FileWork {
 
     /** What is done with a file. */

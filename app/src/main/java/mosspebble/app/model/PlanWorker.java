@@ -32,7 +32,8 @@ import mosspebble.files.Journal;
 import mosspebble.files.OwnFiles;
 
 /**
- * Works out plans and pictures away from the interface thread, one thread, the latest request of each line of work wins; what it is asked again (the same stone, the same shelf,
+ * Works out plans and pictures away from the interface thread, one thread, the latest request of each line of work wins; what it is asked
+ * again (the same stone, the same shelf,
  * the same picture size) it remembers. Answers are posted to the given executor; a superseded answer is never posted.
  */
 public class PlanWorker implements AutoCloseable {
@@ -196,13 +197,16 @@ public class PlanWorker implements AutoCloseable {
     /** The plan of a project; only on the worker. */
     public PaintPlan plan(Project project, Studio studio) {
         Workshop workshop = new Workshop(palette(studio.shelf()), repertoire(studio), studio.climate(), studio.tests());
-        return Plans.plan(project, survey(project.stone()), workshop, remembered.computeIfAbsent(project.id(), id -> new Remembered()), error -> Journal.trouble("planning a thing of a sketch", error));
+        return Plans.plan(project, survey(project.stone()), workshop, remembered.computeIfAbsent(project.id(), id -> new Remembered()),
+                error -> Journal.trouble("planning a thing of a sketch", error));
     }
 
     /** The picture of a plan at so many pixels per mm; only on the worker. */
     public StonePicture picture(PaintPlan plan, double pixelsPerMm, StoneState look) {
-        Grid grid = Grid.around(plan.survey().dome().outline().halfWidth() + 6, plan.survey().dome().outline().halfHeight() + 6, 1 / pixelsPerMm);
-        StoneTerrain terrain = terrains.computeIfAbsent(new TerrainKey(plan.survey().stone(), grid), key -> StoneTerrain.of(plan.survey(), grid));
+        Grid grid = Grid.around(plan.survey().dome().outline().halfWidth() + 6, plan.survey().dome().outline().halfHeight() + 6,
+                1 / pixelsPerMm);
+        StoneTerrain terrain = terrains.computeIfAbsent(new TerrainKey(plan.survey().stone(), grid),
+                key -> StoneTerrain.of(plan.survey(), grid));
         return StonePicture.of(plan, terrain, look);
     }
 

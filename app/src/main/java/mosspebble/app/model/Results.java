@@ -27,7 +27,8 @@ import mosspebble.core.sketch.ItemMode;
 import mosspebble.core.stone.Viewpoint;
 
 /**
- * What has been worked out for the screen: the plan and picture of the stone on the cloth, and small pictures for the tray. Follows the workbench; the old answer stays until
+ * What has been worked out for the screen: the plan and picture of the stone on the cloth, and small pictures for the tray. Follows the
+ * workbench; the old answer stays until
  * the new one is there.
  */
 public final class Results {
@@ -75,7 +76,8 @@ public final class Results {
         this.desk = desk;
         workbench.shownProperty().addListener((o, before, now) -> askPlan());
         workbench.studioProperty().addListener((o, before, now) -> {
-            if (!Objects.equals(before.shelf(), now.shelf()) || !before.climate().equals(now.climate()) || !before.own().equals(now.own())) {
+            if (!Objects.equals(before.shelf(), now.shelf()) || !before.climate().equals(now.climate())
+                    || !before.own().equals(now.own())) {
                 askPlan();
             }
             if (!Objects.equals(asked, workbench.shownProperty().get())) {
@@ -154,13 +156,14 @@ public final class Results {
         PaintPlan now = plan.get();
         if (now == null || now.below().isEmpty() && now.edge().isEmpty()) {
             other.set(null);
-            desk.ask(otherLine, d -> null, nothing -> { });
+            desk.ask(otherLine, d -> null, nothing -> {});
             return;
         }
         StoneState look = workbench.lookProperty().get();
         desk.ask(otherLine, d -> {
             PaintPlan turned = now.turnedOver();
-            return new Other(turned, now.below().isPresent() ? d.picture(turned, 2 * THUMB_PIXELS_PER_MM, look) : null, now.edge().isPresent() ? new EdgePicture(now, EDGE_COLUMNS, look) : null);
+            return new Other(turned, now.below().isPresent() ? d.picture(turned, 2 * THUMB_PIXELS_PER_MM, look) : null,
+                    now.edge().isPresent() ? new EdgePicture(now, EDGE_COLUMNS, look) : null);
         }, other::set, error -> other.set(null));
     }
 
@@ -176,13 +179,16 @@ public final class Results {
         desk.ask(seenLine, d -> {
             int[] top = new int[from.terrain().grid().cells()];
             from.draw(steps, project.habits().light().from(), top);
-            return new Seen(from, viewpoint, SeenPicture.of(now.survey().stone(), now.survey().dome(), top, from.terrain().grid(), viewpoint));
+            return new Seen(from, viewpoint,
+                    SeenPicture.of(now.survey().stone(), now.survey().dome(), top, from.terrain().grid(), viewpoint));
         }, seen::set);
     }
 
     /** While a thing is under the hand its frames come first: no plan, unless one must see what it lets be seen. */
     private boolean onlyMoved(Project project) {
-        boolean sameStone = workbench.isDrafting() && asked != null && asked.id().equals(project.id()) && asked.stone().equals(project.stone()) && asked.colours().equals(project.colours()) && asked.habits().equals(project.habits());
+        boolean sameStone = workbench.isDrafting() && asked != null && asked.id().equals(project.id())
+                && asked.stone().equals(project.stone()) && asked.colours().equals(project.colours())
+                && asked.habits().equals(project.habits());
         return sameStone && workbench.itemInHand().filter(i -> i.manner() == ItemMode.LEFT_FREE).isEmpty();
     }
 
@@ -203,7 +209,8 @@ public final class Results {
         }
         if (another) {
             Thumb small = thumbs.get(project.id());
-            picture.set(small != null && small.project().equals(project) ? small.picture() : null); // its own small picture until the large one is there
+            // its own small picture until the large one is there
+            picture.set(small != null && small.project().equals(project) ? small.picture() : null);
         }
         Studio studio = workbench.studio();
         busy.set(true);

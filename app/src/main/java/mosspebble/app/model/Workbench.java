@@ -27,8 +27,10 @@ import mosspebble.core.sketch.Item;
 import mosspebble.files.FileTrouble;
 
 /**
- * The one place where the studio changes. An edit is a function from the old studio to the new one; it is refused, or committed to the store and shown. Undo keeps the studios before; undoing is committed like
- * any edit. An edit that the disk does not take is shown all the same and kept in hand, told as not kept, and tried again until it is. A draft shows a change that is still under the hand and commits nothing.
+ * The one place where the studio changes. An edit is a function from the old studio to the new one; it is refused, or committed to the
+ * store and shown. Undo keeps the studios before; undoing is committed like
+ * any edit. An edit that the disk does not take is shown all the same and kept in hand, told as not kept, and tried again until it is. A
+ * draft shows a change that is still under the hand and commits nothing.
  */
 public final class Workbench {
 
@@ -221,8 +223,11 @@ public final class Workbench {
 
     private void sayUnkept() {
         int count = unkeptTitles.size();
-        unkept.set((count == 1 ? "\"" + unkeptTitles.get(0) + "\" is not kept yet" : count + " changes are not kept yet, the last is \"" + unkeptTitles.get(count - 1) + "\"") + ": " + why.reason()
-                + (count == 1 ? ". It stays in hand and is tried again every few seconds. " : ". They stay in hand and are tried again every few seconds. ") + why.remedy());
+        unkept.set((count == 1 ? "\"" + unkeptTitles.get(0) + "\" is not kept yet"
+                : count + " changes are not kept yet, the last is \"" + unkeptTitles.get(count - 1) + "\"") + ": " + why.reason()
+                + (count == 1 ? ". It stays in hand and is tried again every few seconds. "
+                        : ". They stay in hand and are tried again every few seconds. ")
+                + why.remedy());
     }
 
     /** Changes the stone on the cloth. */

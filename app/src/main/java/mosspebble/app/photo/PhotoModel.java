@@ -108,7 +108,7 @@ public final class PhotoModel {
         switch (what) {
             case CUT -> cut(line);
             case DISTANCE -> distance(line, distanceMm.get());
-            case NONE -> { }
+            case NONE -> {}
         }
     }
 

@@ -47,7 +47,8 @@ public final class PhotoPanel extends Panel {
         this.files = with.files();
         this.photos = photos;
         this.navigator = with.navigator();
-        Button take = button("photo-take", photos.camera().button("Take a photo"), "Takes a photo with the " + photos.camera().label(), photos::take);
+        Button take = button("photo-take", photos.camera().button("Take a photo"), "Takes a photo with the " + photos.camera().label(),
+                photos::take);
         take.getStyleClass().add("main");
         Button open = button("photo-open", "Open …", "A photo from a PNG or JPEG file", this::open);
         Button back = button("photo-back", "Back to the cloth", "Back to the stone (Escape)", () -> navigator.back());
@@ -61,20 +62,23 @@ public final class PhotoPanel extends Panel {
         trouble.getStyleClass().add("problem");
         trouble.setWrapText(true);
         trouble.textProperty().bind(photos.troubleProperty());
-        Button cut = button("photo-cut", "Cut apart", "Then draw a line between two stones that touch", () -> photos.markingProperty().set(Marking.CUT));
-        Button distance = button("photo-distance", "Mark", "Then draw a line of that length on the photo; it serves in place of the card", () -> photos.markingProperty().set(Marking.DISTANCE));
-        Entry known = new Entry("photo-mm", "Known distance", "How far apart the two points are", () -> LengthText.number(new Millimetres(photos.distanceMmProperty().get()), workbench.studio().unit()), text -> {
-            try {
-                double mm = LengthText.parse(text, workbench.studio().unit()).value();
-                if (!(mm >= 5 && mm <= 2000)) {
-                    return Optional.of("The known distance must be 5 to 2000 mm, was " + Numbers.shortText(mm) + " mm.");
-                }
-                photos.distanceMmProperty().set(mm);
-                return Optional.empty();
-            } catch (UnitTextException e) {
-                return Optional.of(e.getMessage());
-            }
-        });
+        Button cut = button("photo-cut", "Cut apart", "Then draw a line between two stones that touch",
+                () -> photos.markingProperty().set(Marking.CUT));
+        Button distance = button("photo-distance", "Mark", "Then draw a line of that length on the photo; it serves in place of the card",
+                () -> photos.markingProperty().set(Marking.DISTANCE));
+        Entry known = new Entry("photo-mm", "Known distance", "How far apart the two points are",
+                () -> LengthText.number(new Millimetres(photos.distanceMmProperty().get()), workbench.studio().unit()), text -> {
+                    try {
+                        double mm = LengthText.parse(text, workbench.studio().unit()).value();
+                        if (!(mm >= 5 && mm <= 2000)) {
+                            return Optional.of("The known distance must be 5 to 2000 mm, was " + Numbers.shortText(mm) + " mm.");
+                        }
+                        photos.distanceMmProperty().set(mm);
+                        return Optional.empty();
+                    } catch (UnitTextException e) {
+                        return Optional.of(e.getMessage());
+                    }
+                });
         HBox.setHgrow(known, Priority.ALWAYS);
         distance.setMinWidth(Region.USE_PREF_SIZE);
         HBox help = new HBox(6, known, distance);
@@ -125,14 +129,17 @@ public final class PhotoPanel extends Panel {
 
     private VBox row(int number) {
         Stone stone = PhotoModel.stone(shown, number);
-        Label size = new Label((number + 1) + "   " + LengthText.number(stone.length(), workbench.studio().unit()) + " × " + LengthText.format(stone.width(), workbench.studio().unit()));
+        Label size = new Label((number + 1) + "   " + LengthText.number(stone.length(), workbench.studio().unit()) + " × "
+                + LengthText.format(stone.width(), workbench.studio().unit()));
         size.setId("photo-size-" + number);
-        Label off = quiet("± " + LengthText.format(new Millimetres(Math.max(0.1, PhotoModel.lengthOff(shown, number))), workbench.studio().unit()));
+        Label off = quiet(
+                "± " + LengthText.format(new Millimetres(Math.max(0.1, PhotoModel.lengthOff(shown, number))), workbench.studio().unit()));
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
         HBox head = new HBox(8, new Swatch(stone.colour(), 16), size, gap, off);
         head.setAlignment(Pos.CENTER_LEFT);
-        Entry height = new Entry("photo-height-" + number, shown.heights().get(number).isPresent() ? "Height" : "Height, guessed", "Height of this stone with callipers; it corrects the outline for perspective",
+        Entry height = new Entry("photo-height-" + number, shown.heights().get(number).isPresent() ? "Height" : "Height, guessed",
+                "Height of this stone with callipers; it corrects the outline for perspective",
                 () -> LengthText.number(shown.height(number), workbench.studio().unit()), text -> {
                     try {
                         return photos.height(number, LengthText.parse(text, workbench.studio().unit()));
@@ -156,7 +163,8 @@ public final class PhotoPanel extends Panel {
     private void open() {
         FileChooser chooser = new FileChooser();
         chooser.setTitle("Photo of stones");
-        chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("Photo (PNG, JPEG)", "*.png", "*.jpg", "*.jpeg", "*.PNG", "*.JPG", "*.JPEG"));
+        chooser.getExtensionFilters()
+                .add(new FileChooser.ExtensionFilter("Photo (PNG, JPEG)", "*.png", "*.jpg", "*.jpeg", "*.PNG", "*.JPG", "*.JPEG"));
         File chosen = chooser.showOpenDialog(getScene().getWindow());
         if (chosen != null) {
             photos.open(chosen.toPath());

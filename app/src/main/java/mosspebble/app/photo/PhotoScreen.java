@@ -38,6 +38,7 @@ public final class PhotoScreen extends Screen {
 
     @Override
     public List<Action> actions() {
-        return List.of(Action.of("Photograph stones", this::go).key("P").also("camera", "picture"), Action.of("Take a photo", here(model::take)));
+        return List.of(Action.of("Photograph stones", this::go).key("P").also("camera", "picture"),
+                Action.of("Take a photo", here(model::take)));
     }
 }

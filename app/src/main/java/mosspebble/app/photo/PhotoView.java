@@ -46,7 +46,8 @@ public final class PhotoView extends Region {
         setFocusTraversable(true);
         Label title = new Label("No photo on the table");
         title.getStyleClass().add("empty-title");
-        Label hint = Panel.quiet("Lay the stones on a plain blue or green sheet, the printed scale card beside them, and photograph from straight above.");
+        Label hint = Panel.quiet(
+                "Lay the stones on a plain blue or green sheet, the printed scale card beside them, and photograph from straight above.");
         hint.setMaxWidth(420);
         empty = new VBox(12, title, hint);
         empty.setAlignment(Pos.CENTER);
@@ -71,7 +72,8 @@ public final class PhotoView extends Region {
         });
         addEventHandler(MouseEvent.MOUSE_RELEASED, e -> {
             if (drawing != null) {
-                PhotoHints.Line line = new PhotoHints.Line(toPhoto(drawing[0], left), toPhoto(drawing[1], top), toPhoto(drawing[2], left), toPhoto(drawing[3], top));
+                PhotoHints.Line line = new PhotoHints.Line(toPhoto(drawing[0], left), toPhoto(drawing[1], top), toPhoto(drawing[2], left),
+                        toPhoto(drawing[3], top));
                 drawing = null;
                 photos.drawn(line);
                 draw();
@@ -118,7 +120,8 @@ public final class PhotoView extends Region {
         for (PhotoHints.Line cut : sight.hints().cuts()) {
             pen.strokeLine(left + scale * cut.x(), top + scale * cut.y(), left + scale * cut.toX(), top + scale * cut.toY());
         }
-        sight.hints().distance().ifPresent(d -> pen.strokeLine(left + scale * d.line().x(), top + scale * d.line().y(), left + scale * d.line().toX(), top + scale * d.line().toY()));
+        sight.hints().distance().ifPresent(d -> pen.strokeLine(left + scale * d.line().x(), top + scale * d.line().y(),
+                left + scale * d.line().toX(), top + scale * d.line().toY()));
         if (drawing != null) {
             pen.strokeLine(drawing[0], drawing[1], drawing[2], drawing[3]);
         }

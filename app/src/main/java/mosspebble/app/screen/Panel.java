@@ -117,7 +117,10 @@ public abstract class Panel extends VBox {
         return button;
     }
 
-    /** A wrapped label that is the graphic of a button: buttons ask for its height before it has a width, so it is told how many lines it needs. */
+    /**
+     * A wrapped label that is the graphic of a button: buttons ask for its height before it has a width, so it is told how many lines it
+     * needs.
+     */
     public static void lines(Label label, double width, int lettersInALine, double lineHigh) {
         int lines = Math.max(1, (int) Math.ceil((double) label.getText().length() / lettersInALine));
         label.setPrefWidth(width);

@@ -7,7 +7,10 @@ import mosspebble.app.cloth.ClothTool;
 import mosspebble.app.model.Action;
 import mosspebble.core.finding.Finding.Stage;
 
-/** A stage of the work, or another view that takes the middle of the window: what stands in the middle, what in the column, what can be done. Its parts are made when they are first wanted. */
+/**
+ * A stage of the work, or another view that takes the middle of the window: what stands in the middle, what in the column, what can be
+ * done. Its parts are made when they are first wanted.
+ */
 public abstract class Screen {
 
     protected final Surroundings with;
@@ -59,7 +62,7 @@ public abstract class Screen {
     }
 
     /** Called when it was gone to. */
-    public void opened() { }
+    public void opened() {}
 
     public final Optional<Panel> column() {
         if (column == null) {

@@ -60,7 +60,8 @@ public final class ShelfModel {
     }
 
     public boolean change(String what, UnaryOperator<Paint> change) {
-        return inHand().map(p -> workbench.editStudio(what + " of " + p.name(), s -> s.withShelf(s.shelf().with(change.apply(p))))).orElse(false);
+        return inHand().map(p -> workbench.editStudio(what + " of " + p.name(), s -> s.withShelf(s.shelf().with(change.apply(p)))))
+                .orElse(false);
     }
 
     /** A new paint beside the one in hand, of its kind. */
@@ -68,7 +69,8 @@ public final class ShelfModel {
         PaintKind kind = inHand().map(Paint::kind).orElse(PaintKind.BRUSH);
         String name = "new " + kind.label();
         String id = shelf().freeId(name);
-        if (workbench.editStudio("Add a paint", s -> s.withShelf(s.shelf().with(Paint.usual(id, free(name), kind, Srgb.ofHex("#9a8f7a"), new Millilitres(20)))))) {
+        if (workbench.editStudio("Add a paint",
+                s -> s.withShelf(s.shelf().with(Paint.usual(id, free(name), kind, Srgb.ofHex("#9a8f7a"), new Millilitres(20)))))) {
             paint.set(id);
         }
     }
@@ -123,7 +125,8 @@ public final class ShelfModel {
         inHand().ifPresent(p -> {
             Srgb read = mean(read(p, StripeReader.Patch.DRY));
             if (!reader.readsSwatch()) {
-                workbench.tell("The " + reader.label() + " shows " + read.hex() + ", made from what the shelf says of " + p.name() + ": nothing was measured and nothing was changed.");
+                workbench.tell("The " + reader.label() + " shows " + read.hex() + ", made from what the shelf says of " + p.name()
+                        + ": nothing was measured and nothing was changed.");
             } else if (change("Colour", q -> q.withSwatch(read))) {
                 workbench.tell("The " + reader.label() + " read " + read.hex() + ", the mean of " + READINGS + ".");
             }
@@ -131,7 +134,8 @@ public final class ShelfModel {
     }
 
     private static Srgb mean(List<Srgb> readings) {
-        return new Srgb((int) Math.round(readings.stream().mapToInt(Srgb::red).average().orElseThrow()), (int) Math.round(readings.stream().mapToInt(Srgb::green).average().orElseThrow()),
+        return new Srgb((int) Math.round(readings.stream().mapToInt(Srgb::red).average().orElseThrow()),
+                (int) Math.round(readings.stream().mapToInt(Srgb::green).average().orElseThrow()),
                 (int) Math.round(readings.stream().mapToInt(Srgb::blue).average().orElseThrow()));
     }
 
@@ -144,7 +148,8 @@ public final class ShelfModel {
     public void readStripe() {
         inHand().ifPresent(p -> {
             try {
-                found(Drawdown.read(p, 1, Drawdown.Card.PRINTED, read(p, StripeReader.Patch.OVER_BLACK), read(p, StripeReader.Patch.OVER_WHITE)), "both patches were read");
+                found(Drawdown.read(p, 1, Drawdown.Card.PRINTED, read(p, StripeReader.Patch.OVER_BLACK),
+                        read(p, StripeReader.Patch.OVER_WHITE)), "both patches were read");
             } catch (IllegalArgumentException e) {
                 workbench.tell(e.getMessage());
             }
@@ -154,7 +159,8 @@ public final class ShelfModel {
     private void found(Drawdown drawdown, String how) {
         double hiding = Math.min(0.999, Math.max(0.02, drawdown.hiding()));
         if (change("Hiding", q -> q.withHiding(hiding, Math.min(0.5, drawdown.spread())))) {
-            workbench.tell("One coat hides " + Numbers.text(100 * hiding, 1) + " % ± " + Numbers.text(100 * drawdown.spread(), 1) + ": " + how + ".");
+            workbench.tell("One coat hides " + Numbers.text(100 * hiding, 1) + " % ± " + Numbers.text(100 * drawdown.spread(), 1) + ": "
+                    + how + ".");
         }
     }
 
@@ -162,9 +168,11 @@ public final class ShelfModel {
     public void readWetAndDry() {
         inHand().ifPresent(p -> {
             try {
-                double shift = Math.round(10 * Drawdown.dryingShift(read(p, StripeReader.Patch.WET), read(p, StripeReader.Patch.DRY))) / 10.0;
+                double shift = Math.round(10 * Drawdown.dryingShift(read(p, StripeReader.Patch.WET), read(p, StripeReader.Patch.DRY)))
+                        / 10.0;
                 if (change("Drying shift", q -> q.withDryingShift(shift))) {
-                    workbench.tell(p.name() + " dries " + (shift > 0 ? "darker" : "lighter") + " by " + Numbers.text(Math.abs(shift), 1) + " L*.");
+                    workbench.tell(
+                            p.name() + " dries " + (shift > 0 ? "darker" : "lighter") + " by " + Numbers.text(Math.abs(shift), 1) + " L*.");
                 }
             } catch (IllegalArgumentException e) {
                 workbench.tell(e.getMessage());
@@ -176,7 +184,8 @@ public final class ShelfModel {
 
     /** What one's own test of the paint in hand under another product said; empty if not tested. */
     public Optional<SmearTest> test(String above) {
-        return inHand().flatMap(p -> workbench.studio().tests().stream().filter(t -> t.below().equals(p.id()) && t.above().equals(above)).reduce((a, b) -> b));
+        return inHand().flatMap(p -> workbench.studio().tests().stream().filter(t -> t.below().equals(p.id()) && t.above().equals(above))
+                .reduce((a, b) -> b));
     }
 
     /** Enters a test; an empty outcome forgets it. */
@@ -210,7 +219,8 @@ public final class ShelfModel {
             for (Paint each : read.paints()) {
                 Optional<Paint> same = shelf.paints().stream().filter(p -> p.name().equalsIgnoreCase(each.name())).findFirst();
                 String id = same.map(Paint::id).orElse(shelf.freeId(each.name()));
-                shelf = shelf.with(new Paint(id, each.name(), each.kind(), each.binder(), each.swatch(), each.hiding(), each.hidingSpread(), each.finish(), each.tip(), each.wetCoat(), each.solids(), each.dryingShift(), each.pot()));
+                shelf = shelf.with(new Paint(id, each.name(), each.kind(), each.binder(), each.swatch(), each.hiding(), each.hidingSpread(),
+                        each.finish(), each.tip(), each.wetCoat(), each.solids(), each.dryingShift(), each.pot()));
             }
             return s.withShelf(shelf);
         })) {

@@ -72,8 +72,10 @@ public final class ShelfPanel extends Panel {
         });
         kind.setAccessibleText("Kind");
         kind.setMaxWidth(Double.MAX_VALUE);
-        kind.setOnAction(e -> paint().filter(p -> kind.getValue() != null && p.kind() != kind.getValue()).ifPresent(p -> desk.change("Kind", q -> as(q, kind.getValue()))));
-        Entry colour = new Entry("paint-colour", "Colour", "Of the thick dry film: # and six digits", () -> paint().map(p -> p.swatch().hex()).orElse(""),
+        kind.setOnAction(e -> paint().filter(p -> kind.getValue() != null && p.kind() != kind.getValue())
+                .ifPresent(p -> desk.change("Kind", q -> as(q, kind.getValue()))));
+        Entry colour = new Entry("paint-colour", "Colour", "Of the thick dry film: # and six digits",
+                () -> paint().map(p -> p.swatch().hex()).orElse(""),
                 text -> take("Colour", p -> p.withSwatch(Srgb.ofHex(text.strip()))));
         ColorPicker picker = new ColorPicker();
         picker.setId("paint-picker");
@@ -81,31 +83,39 @@ public final class ShelfPanel extends Panel {
         picker.setTooltip(new Tooltip("Pick the colour"));
         picker.setAccessibleText("Pick the colour");
         picker.setOnAction(e -> desk.change("Colour", p -> p.withSwatch(srgb(picker.getValue()))));
-        Button read = button("paint-read", desk.reader().button("Read"), "The " + desk.reader().label() + ", held on the dry patch", desk::readSwatch);
+        Button read = button("paint-read", desk.reader().button("Read"), "The " + desk.reader().label() + ", held on the dry patch",
+                desk::readSwatch);
         picker.setMinWidth(44);
         picker.setMaxWidth(44);
         read.setMinWidth(Region.USE_PREF_SIZE);
         colour.setMinWidth(90);
         HBox colours = new HBox(6, colour, picker, read);
         colours.setAlignment(Pos.BOTTOM_LEFT);
-        Choice<Opacity> opacity = new Choice<>("Hides, by its label", o -> desk.change("Opacity", p -> p.withHiding(o.hiding(), Opacity.SPREAD)));
+        Choice<Opacity> opacity = new Choice<>("Hides, by its label",
+                o -> desk.change("Opacity", p -> p.withHiding(o.hiding(), Opacity.SPREAD)));
         for (Opacity each : Opacity.values()) {
-            opacity.option("opacity-" + each.name().toLowerCase(Locale.ROOT), each.label(), each, "One coat hides " + Math.round(100 * each.hiding()) + " %, give or take " + Math.round(100 * Opacity.SPREAD));
+            opacity.option("opacity-" + each.name().toLowerCase(Locale.ROOT), each.label(), each,
+                    "One coat hides " + Math.round(100 * each.hiding()) + " %, give or take " + Math.round(100 * Opacity.SPREAD));
         }
         Label hides = quiet("");
         hides.setId("paint-hides");
         FlowPane counts = new FlowPane(4, 4);
         for (int n = 1; n <= COUNTED; n++) {
             int coats = n;
-            Button count = button("counted-" + n, String.valueOf(n), "The black of the card was gone after " + n + (n == 1 ? " coat" : " coats"), () -> desk.counted(coats));
+            Button count = button("counted-" + n, String.valueOf(n),
+                    "The black of the card was gone after " + n + (n == 1 ? " coat" : " coats"), () -> desk.counted(coats));
             count.getStyleClass().add("round");
             counts.getChildren().add(count);
         }
-        counts.getChildren().add(button("paint-stripe", desk.reader().button("Read both patches"), "One coat over black and over white, read five times each", desk::readStripe));
-        VBox drawdown = new VBox(5, heading("Drawdown"), quiet("Paint a stripe over the printed black-and-white card. The black was gone after so many coats:"), counts, hides);
+        counts.getChildren().add(button("paint-stripe", desk.reader().button("Read both patches"),
+                "One coat over black and over white, read five times each", desk::readStripe));
+        VBox drawdown = new VBox(5, heading("Drawdown"),
+                quiet("Paint a stripe over the printed black-and-white card. The black was gone after so many coats:"), counts, hides);
         Label dries = quiet("");
         dries.setId("paint-dries");
-        HBox wet = new HBox(8, button("paint-wet-dry", desk.reader().button("Read wet and dry"), "The same patch wet, then dry", desk::readWetAndDry), dries);
+        HBox wet = new HBox(8,
+                button("paint-wet-dry", desk.reader().button("Read wet and dry"), "The same patch wet, then dry", desk::readWetAndDry),
+                dries);
         wet.setAlignment(Pos.CENTER_LEFT);
         Choice<Finish> finish = new Choice<>("Finish", f -> desk.change("Finish", p -> p.withFilm(p.binder(), f, p.tip(), p.wetCoat())));
         for (Finish each : Finish.values()) {
@@ -115,8 +125,11 @@ public final class ShelfPanel extends Panel {
         for (Binder each : Binder.values()) {
             binder.option("binder-" + each.name().toLowerCase(Locale.ROOT), each.label(), each, "What holds the colour together");
         }
-        Entry tip = lengthEntry("paint-tip", "Nib", "Width of its line; 0 for what is brushed", () -> paint().map(Paint::tip).orElse(new Millimetres(0)), v -> take("Nib", p -> p.withFilm(p.binder(), p.finish(), v, p.wetCoat())));
-        Entry coat = new Entry("paint-coat", "Wet coat, µm", "How thick a usual coat is while wet", () -> paint().map(p -> Numbers.text(p.wetCoat().value(), 0)).orElse(""),
+        Entry tip = lengthEntry("paint-tip", "Nib", "Width of its line; 0 for what is brushed",
+                () -> paint().map(Paint::tip).orElse(new Millimetres(0)),
+                v -> take("Nib", p -> p.withFilm(p.binder(), p.finish(), v, p.wetCoat())));
+        Entry coat = new Entry("paint-coat", "Wet coat, µm", "How thick a usual coat is while wet",
+                () -> paint().map(p -> Numbers.text(p.wetCoat().value(), 0)).orElse(""),
                 text -> number(text, "60", v -> take("Wet coat", p -> p.withFilm(p.binder(), p.finish(), p.tip(), new Micrometres(v)))));
         Entry left = pot("paint-left", "Left, ml", p -> p.left().value(), (p, v) -> new Pot(new Millilitres(v), p.full(), p.price()));
         Entry full = pot("paint-full", "Pot, ml", p -> p.full().value(), (p, v) -> new Pot(p.left(), new Millilitres(v), p.price()));
@@ -124,8 +137,10 @@ public final class ShelfPanel extends Panel {
         tests.setId("smear-tests");
         Button away = button("paint-away", "Take off the shelf", "Stones that use it are told by a finding", desk::takeAway);
         Button back = button("shelf-back", "Back to the cloth", "Back to the stone (Escape)", close);
-        getChildren().addAll(head, name, kind, colours, opacity, drawdown, heading("Wet and dry"), wet, finish, binder, PageView.row(tip, coat), PageView.row(left, full, price), heading("Under a sealer"),
-                quiet("What your own test pieces showed goes before every rule."), tests, heading("What goes over what"), rules(), new HBox(6, away, back));
+        getChildren().addAll(head, name, kind, colours, opacity, drawdown, heading("Wet and dry"), wet, finish, binder,
+                PageView.row(tip, coat), PageView.row(left, full, price), heading("Under a sealer"),
+                quiet("What your own test pieces showed goes before every rule."), tests, heading("What goes over what"), rules(),
+                new HBox(6, away, back));
         desk.paintProperty().addListener((o, a, b) -> refresh());
         onRefresh(() -> {
             Optional<Paint> now = paint();
@@ -142,11 +157,14 @@ public final class ShelfPanel extends Panel {
                 price.refresh();
                 kind.setValue(p.kind());
                 picker.setValue(Swatch.colour(p.swatch()));
-                opacity.show(p.hidingSpread() == Opacity.SPREAD && Math.abs(Opacity.of(p.hiding()).hiding() - p.hiding()) < 1e-9 ? Opacity.of(p.hiding()) : null);
+                opacity.show(p.hidingSpread() == Opacity.SPREAD && Math.abs(Opacity.of(p.hiding()).hiding() - p.hiding()) < 1e-9
+                        ? Opacity.of(p.hiding()) : null);
                 finish.show(p.finish());
                 binder.show(p.binder());
-                hides.setText("One coat hides " + Numbers.text(100 * p.hiding(), 1) + " % ± " + Numbers.text(100 * p.hidingSpread(), 1) + (p.hiding() >= 0.98 ? ": the black is gone at once." : "."));
-                dries.setText(Math.abs(p.dryingShift()) < 0.05 ? "dries as it looks wet" : "dries " + (p.dryingShift() > 0 ? "darker" : "lighter") + " by " + Numbers.text(Math.abs(p.dryingShift()), 1) + " L*");
+                hides.setText("One coat hides " + Numbers.text(100 * p.hiding(), 1) + " % ± " + Numbers.text(100 * p.hidingSpread(), 1)
+                        + (p.hiding() >= 0.98 ? ": the black is gone at once." : "."));
+                dries.setText(Math.abs(p.dryingShift()) < 0.05 ? "dries as it looks wet" : "dries "
+                        + (p.dryingShift() > 0 ? "darker" : "lighter") + " by " + Numbers.text(Math.abs(p.dryingShift()), 1) + " L*");
                 present(drawdown, !p.kind().clear());
                 present(opacity, !p.kind().clear());
                 present(wet, !p.kind().clear());
@@ -184,7 +202,8 @@ public final class ShelfPanel extends Panel {
     }
 
     private static Srgb srgb(Color colour) {
-        return new Srgb((int) Math.round(255 * colour.getRed()), (int) Math.round(255 * colour.getGreen()), (int) Math.round(255 * colour.getBlue()));
+        return new Srgb((int) Math.round(255 * colour.getRed()), (int) Math.round(255 * colour.getGreen()),
+                (int) Math.round(255 * colour.getBlue()));
     }
 
     private Optional<String> take(String what, UnaryOperator<Paint> change) {
@@ -209,7 +228,8 @@ public final class ShelfPanel extends Panel {
     }
 
     private Entry pot(String id, String name, OfPot get, NewPot set) {
-        return new Entry(id, name, "0 if you do not know", () -> paint().map(p -> Numbers.text(get.of(p.pot()), 2)).orElse(""), text -> number(text, "20", v -> take(name, p -> p.withPot(set.of(p.pot(), v)))));
+        return new Entry(id, name, "0 if you do not know", () -> paint().map(p -> Numbers.text(get.of(p.pot()), 2)).orElse(""),
+                text -> number(text, "20", v -> take(name, p -> p.withPot(set.of(p.pot(), v)))));
     }
 
     private void head(Optional<Paint> now) {
@@ -245,8 +265,10 @@ public final class ShelfPanel extends Panel {
         Optional<String> against = Compatibility.of(below, sealer, true, List.of()).map(CareWords::sentence);
         Choice<SmearTest.Outcome> outcome = new Choice<>(sealer.name(), o -> desk.test(sealer.id(), Optional.ofNullable(o)));
         outcome.option("test-none-" + sealer.id(), "not tested", null, against.orElse("The rules know nothing against it."));
-        for (SmearTest.Outcome each : new SmearTest.Outcome[] {SmearTest.Outcome.FINE, SmearTest.Outcome.SMEARS, SmearTest.Outcome.LIFTS, SmearTest.Outcome.CLOUDS}) {
-            outcome.option("test-" + each.name().toLowerCase(Locale.ROOT) + "-" + sealer.id(), each.label(), each, "Your test piece: it " + each.label());
+        for (SmearTest.Outcome each : new SmearTest.Outcome[] {SmearTest.Outcome.FINE, SmearTest.Outcome.SMEARS, SmearTest.Outcome.LIFTS,
+            SmearTest.Outcome.CLOUDS}) {
+            outcome.option("test-" + each.name().toLowerCase(Locale.ROOT) + "-" + sealer.id(), each.label(), each,
+                    "Your test piece: it " + each.label());
         }
         outcome.show(own.map(SmearTest::outcome).orElse(null));
         VBox box = new VBox(2, outcome);

@@ -110,13 +110,15 @@ public final class ShelfView extends BorderPane {
         Map<PaintKind, FlowPane> rows = new EnumMap<>(PaintKind.class);
         String wanted = search.getText().strip().toLowerCase(Locale.ROOT);
         for (Paint paint : desk.shelf().paints()) {
-            if (wanted.isEmpty() || wanted.contains("/") || paint.name().toLowerCase(Locale.ROOT).contains(wanted) || paint.kind().label().contains(wanted)) {
+            if (wanted.isEmpty() || wanted.contains("/") || paint.name().toLowerCase(Locale.ROOT).contains(wanted)
+                    || paint.kind().label().contains(wanted)) {
                 rows.computeIfAbsent(paint.kind(), kind -> new FlowPane(8, 6)).getChildren().add(card(paint));
             }
         }
         rows.forEach((kind, row) -> planks.getChildren().addAll(Panel.heading(upper(kind.label())), row));
         if (rows.isEmpty()) {
-            Label none = Panel.quiet(desk.shelf().paints().isEmpty() ? "The shelf is empty. Add a paint, or bring a table of those you own." : "No paint is called that.");
+            Label none = Panel.quiet(desk.shelf().paints().isEmpty() ? "The shelf is empty. Add a paint, or bring a table of those you own."
+                    : "No paint is called that.");
             none.setId("shelf-none");
             planks.getChildren().add(none);
         }
@@ -131,8 +133,9 @@ public final class ShelfView extends BorderPane {
         VBox box = new VBox(5);
         box.getStyleClass().add("brought");
         box.setId("brought");
-        Label title = new Label(read.paints().size() + (read.paints().size() == 1 ? " paint is in order" : " paints are in order") + (read.troubles().isEmpty() ? "." : ", " + read.troubles().size()
-                + (read.troubles().size() == 1 ? " row is not." : " rows are not.")));
+        Label title = new Label(read.paints().size() + (read.paints().size() == 1 ? " paint is in order" : " paints are in order")
+                + (read.troubles().isEmpty() ? "." : ", " + read.troubles().size()
+                        + (read.troubles().size() == 1 ? " row is not." : " rows are not.")));
         title.getStyleClass().add("step-title");
         box.getChildren().add(title);
         if (!read.note().isEmpty()) {
@@ -158,7 +161,8 @@ public final class ShelfView extends BorderPane {
         Label name = new Label(paint.name());
         name.getStyleClass().add("small");
         name.setMaxWidth(WIDE);
-        Label left = new Label(paint.kind().clear() ? Numbers.text(paint.left().value(), 0) + " ml" : Math.round(100 * paint.hiding()) + " %, " + Numbers.text(paint.left().value(), 0) + " ml");
+        Label left = new Label(paint.kind().clear() ? Numbers.text(paint.left().value(), 0) + " ml"
+                : Math.round(100 * paint.hiding()) + " %, " + Numbers.text(paint.left().value(), 0) + " ml");
         left.getStyleClass().addAll("quiet");
         VBox content = new VBox(1, stripes.computeIfAbsent(paint, ShelfView::stripe), name, left);
         Button card = new Button();

@@ -30,7 +30,8 @@ final class FindingsBox extends VBox {
         shown = findings;
         getChildren().clear();
         if (findings.isEmpty()) {
-            Label fine = Panel.quiet(show.plan() != null ? "Nothing stands in the way." : show.troubleProperty().get().isEmpty() ? "" : "What stands in the way is not known before it can be worked out.");
+            Label fine = Panel.quiet(show.plan() != null ? "Nothing stands in the way." : show.troubleProperty().get().isEmpty() ? ""
+                    : "What stands in the way is not known before it can be worked out.");
             fine.setId("no-findings");
             getChildren().add(fine);
         }
@@ -52,7 +53,8 @@ final class FindingsBox extends VBox {
             FlowPane remedies = new FlowPane(4, 4);
             for (int k = 0; k < finding.remedies().size(); k++) {
                 Finding.Remedy remedy = finding.remedies().get(k);
-                remedies.getChildren().add(Panel.button("remedy-" + own + (k == 0 ? "" : "-" + k), FindingWords.label(remedy), "Does it; undo with Ctrl Z", () -> workbench.edit(FindingWords.label(remedy), remedy.change())));
+                remedies.getChildren().add(Panel.button("remedy-" + own + (k == 0 ? "" : "-" + k), FindingWords.label(remedy),
+                        "Does it; undo with Ctrl Z", () -> workbench.edit(FindingWords.label(remedy), remedy.change())));
             }
             if (!finding.remedies().isEmpty()) {
                 remedies.setPrefWrapLength(200);

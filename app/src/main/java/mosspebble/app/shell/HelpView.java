@@ -47,7 +47,9 @@ final class HelpView extends VBox {
         pane.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         pane.getStyleClass().add("stage-scroll");
         VBox.setVgrow(pane, Priority.ALWAYS);
-        getChildren().addAll(head, pane, Panel.quiet("Everything else is found by name: press / and type a few letters. On the cloth the arrow keys move what is in hand, with Shift farther; + and - size it."));
+        getChildren().addAll(head, pane, Panel.quiet(
+                "Everything else is found by name: press / and type a few letters. On the cloth the arrow keys move what is in hand, with "
+                        + "Shift farther; + and - size it."));
         addEventFilter(KeyEvent.KEY_PRESSED, e -> {
             if (e.getCode() == KeyCode.ESCAPE || e.getCode() == KeyCode.F1 || "?".equals(e.getText())) {
                 close();

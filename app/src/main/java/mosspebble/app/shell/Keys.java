@@ -16,7 +16,8 @@ import javafx.stage.Window;
 /** Keys as they are written in the table of actions, and as they are pressed. */
 final class Keys {
 
-    private static final Map<String, KeyCode> NAMED = Map.of("/", KeyCode.SLASH, ".", KeyCode.PERIOD, ",", KeyCode.COMMA, "Delete", KeyCode.DELETE, "Escape", KeyCode.ESCAPE, "?", KeyCode.SLASH);
+    private static final Map<String, KeyCode> NAMED = Map.of("/", KeyCode.SLASH, ".", KeyCode.PERIOD, ",", KeyCode.COMMA, "Delete",
+            KeyCode.DELETE, "Escape", KeyCode.ESCAPE, "?", KeyCode.SLASH);
 
     private Keys() {}
 
@@ -26,7 +27,8 @@ final class Keys {
             return false;
         }
         if (written.equals("?")) {
-            return pressed.getCode() == KeyCode.F1 || pressed.getCode() == KeyCode.QUOTE && "?".equals(pressed.getText()) || pressed.getCode() == KeyCode.SLASH && pressed.isShiftDown() || "?".equals(pressed.getText());
+            return pressed.getCode() == KeyCode.F1 || pressed.getCode() == KeyCode.QUOTE && "?".equals(pressed.getText())
+                    || pressed.getCode() == KeyCode.SLASH && pressed.isShiftDown() || "?".equals(pressed.getText());
         }
         String[] parts = written.split(" ");
         String last = parts[parts.length - 1];
@@ -46,7 +48,10 @@ final class Keys {
         return KeyCode.valueOf(name);
     }
 
-    /** Whether a key without Ctrl is for what has the focus: a field, a list, a choice that lies open. Escape leaves what is aside all the same, unless something lies open over it. */
+    /**
+     * Whether a key without Ctrl is for what has the focus: a field, a list, a choice that lies open. Escape leaves what is aside all the
+     * same, unless something lies open over it.
+     */
     static boolean belongToTheFocus(KeyEvent e) {
         boolean popup = Window.getWindows().stream().anyMatch(w -> w instanceof PopupWindow && !(w instanceof Tooltip) && w.isShowing());
         if (popup) {

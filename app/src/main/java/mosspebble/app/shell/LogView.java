@@ -24,7 +24,9 @@ final class LogView extends VBox {
         setMaxSize(900, 560);
         Label title = new Label("What the program wrote down");
         title.getStyleClass().add("empty-title");
-        Label words = Panel.quiet("Kept beside the studio: what happened, where in the program, which version. No names, no words, no pictures of yours. A report puts it into one file, with how many of what the studio holds, for whoever helps.");
+        Label words = Panel.quiet(
+                "Kept beside the studio: what happened, where in the program, which version. No names, no words, no pictures of yours. A "
+                        + "report puts it into one file, with how many of what the studio holds, for whoever helps.");
         text.setId("log-text");
         text.setEditable(false);
         text.setAccessibleText("The log");
@@ -32,7 +34,8 @@ final class LogView extends VBox {
         VBox.setVgrow(text, Priority.ALWAYS);
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        HBox buttons = new HBox(10, Panel.button("log-report", "Save a report …", "All of this in one file", saveReport), gap, Panel.button("log-close", "Close", "Back to the stone (Escape)", this::close));
+        HBox buttons = new HBox(10, Panel.button("log-report", "Save a report …", "All of this in one file", saveReport), gap,
+                Panel.button("log-close", "Close", "Back to the stone (Escape)", this::close));
         buttons.setAlignment(Pos.CENTER_LEFT);
         getChildren().addAll(title, words, text, buttons);
         addEventFilter(javafx.scene.input.KeyEvent.KEY_PRESSED, e -> {

@@ -43,7 +43,8 @@ final class Notices extends VBox {
         bar.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(bar, Priority.ALWAYS);
         bar.setAccessibleText("Being read or written");
-        VBox workBand = band("file-band", at, row(bar, Panel.button("file-stop", "Stop", "Stop; nothing is taken over (Escape)", files::stop)));
+        VBox workBand = band("file-band", at,
+                row(bar, Panel.button("file-stop", "Stop", "Stop; nothing is taken over (Escape)", files::stop)));
         Panel.present(workBand, false);
         files.atProperty().addListener((o, a, b) -> Panel.present(workBand, !b.isEmpty()));
 

@@ -93,7 +93,8 @@ final class PathRail extends Pane {
         PaintPlan plan = show.plan();
         for (int i = 0; i < STONES.size(); i++) {
             Stage stage = STONES.get(i).stage();
-            long count = plan == null ? 0 : plan.findings().stream().filter(f -> f.stage() == stage && f.weight() != Finding.Weight.TIP).count();
+            long count = plan == null ? 0
+                    : plan.findings().stream().filter(f -> f.stage() == stage && f.weight() != Finding.Weight.TIP).count();
             boolean settled = plan != null && count == 0 && (stage == Stage.STONE || !plan.steps().isEmpty());
             buttons.get(i).pseudoClassStateChanged(CURRENT, workbench.stageProperty().get() == stage);
             buttons.get(i).pseudoClassStateChanged(SETTLED, settled);
@@ -103,14 +104,16 @@ final class PathRail extends Pane {
             if (settled) {
                 dabs.get(i).setFill(mainColour(plan));
             }
-            buttons.get(i).setAccessibleText("Stage " + STONES.get(i).name() + (count > 0 ? ", " + count + " to mind" : settled ? ", settled" : ", open"));
+            buttons.get(i).setAccessibleText(
+                    "Stage " + STONES.get(i).name() + (count > 0 ? ", " + count + " to mind" : settled ? ", settled" : ", open"));
         }
     }
 
     /** The colour of the largest painted area, or of the stone. */
     private static Color mainColour(PaintPlan plan) {
         return plan.steps().stream().filter(o -> o.kind() == Step.Kind.FILL || o.kind() == Step.Kind.GROUND)
-                .max((a, b) -> Double.compare(a.work().areaMm2(), b.work().areaMm2())).flatMap(o -> o.coat()).map(c -> Swatch.colour(c.swatch()))
+                .max((a, b) -> Double.compare(a.work().areaMm2(), b.work().areaMm2())).flatMap(o -> o.coat())
+                .map(c -> Swatch.colour(c.swatch()))
                 .orElse(Swatch.colour(plan.survey().stone().colour()));
     }
 

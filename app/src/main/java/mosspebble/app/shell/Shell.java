@@ -115,7 +115,8 @@ public final class Shell extends StackPane {
         void close();
     }
 
-    public Shell(Workbench workbench, Results show, PlanWorker worker, House house, ClimateProbe probe, BenchCamera camera, KitchenScale scale, StripeReader reader) {
+    public Shell(Workbench workbench, Results show, PlanWorker worker, House house, ClimateProbe probe, BenchCamera camera,
+            KitchenScale scale, StripeReader reader) {
         this.workbench = workbench;
         this.show = show;
         this.house = house;
@@ -132,8 +133,10 @@ public final class Shell extends StackPane {
         this.stone = stoneScreen.model();
         this.sketch = sketchScreen.model();
         // a screen more is a folder of its own and one entry here
-        this.screens = List.of(stoneScreen, sketchScreen, new ColourScreen(with), new BuildUpScreen(with, mend, painting, compare::compare), new SittingScreen(with, painting, probe), new FinishScreen(with, painting),
-                new PhotoScreen(with, camera), new BasketScreen(with), new LibraryScreen(with, sketch), new ShelfScreen(with, reader), compare);
+        this.screens = List.of(stoneScreen, sketchScreen, new ColourScreen(with), new BuildUpScreen(with, mend, painting, compare::compare),
+                new SittingScreen(with, painting, probe), new FinishScreen(with, painting),
+                new PhotoScreen(with, camera), new BasketScreen(with), new LibraryScreen(with, sketch), new ShelfScreen(with, reader),
+                compare);
         Map<Stage, ClothTool> tools = new EnumMap<>(Stage.class);
         screens.forEach(screen -> screen.tool().ifPresent(tool -> tools.put(screen.stage(), tool)));
         cloth = new ClothView(workbench, show, line, tools);
@@ -219,7 +222,8 @@ public final class Shell extends StackPane {
             name.setTooltip(project.map(p -> new Tooltip(p.name())).orElse(null));
             purpose.setText(project.map(Project::purpose).orElse(""));
             PaintPlan plan = show.plan();
-            ready.setText(plan == null || plan.steps().isEmpty() ? "" : "ready after " + Durations.words(plan.readyAfter()) + ", " + Durations.words(plan.handTime()) + " by hand");
+            ready.setText(plan == null || plan.steps().isEmpty() ? ""
+                    : "ready after " + Durations.words(plan.readyAfter()) + ", " + Durations.words(plan.handTime()) + " by hand");
         };
         workbench.shownProperty().addListener((o, a, b) -> {
             if (!workbench.isDrafting()) {
@@ -257,7 +261,8 @@ public final class Shell extends StackPane {
         Label hint = Panel.quiet("Wash one, dry it, lay it down and measure it: length, width, height.");
         Button start = Panel.button("first-stone", "Put a stone on the cloth", "Begin (N)", this::newStone);
         start.getStyleClass().add("main");
-        Button photo = Panel.button("first-photo", "Photograph stones", "Stones from a photo (P)", () -> navigator.go(Stage.STONE, Navigator.PHOTO));
+        Button photo = Panel.button("first-photo", "Photograph stones", "Stones from a photo (P)",
+                () -> navigator.go(Stage.STONE, Navigator.PHOTO));
         VBox box = new VBox(12, words, hint, start, photo);
         box.setAlignment(Pos.CENTER);
         box.setPickOnBounds(false);
@@ -273,21 +278,25 @@ public final class Shell extends StackPane {
         words.setMaxWidth(520);
         words.setTextAlignment(TextAlignment.CENTER);
         words.textProperty().bind(show.troubleProperty());
-        Label hint = Panel.quiet("Nothing is lost: what you decided is kept. There is no picture, no plan and no sheet of it until this is mended.");
+        Label hint = Panel
+                .quiet("Nothing is lost: what you decided is kept. There is no picture, no plan and no sheet of it until this is mended.");
         hint.setMaxWidth(520);
         hint.setTextAlignment(TextAlignment.CENTER);
         Button undo = Panel.button("plan-undo", "Undo", "Take the last change back (Ctrl Z)", workbench::undo);
         undo.getStyleClass().add("main");
         undo.managedProperty().bind(undo.visibleProperty());
         undo.visibleProperty().bind(workbench.undoTitleProperty().isNotEmpty());
-        undo.textProperty().bind(Bindings.createStringBinding(() -> "Undo: " + workbench.undoTitleProperty().get().toLowerCase(Locale.ROOT), workbench.undoTitleProperty()));
-        Button off = Panel.button("plan-off", "Take the front thing off", "Take away what lies in front of all others", () -> workbench.shown().flatMap(Project::sketch).ifPresent(sketch ->
-                workbench.edit("Take the front thing off", p -> p.withSketch(sketch.without(sketch.items().get(sketch.items().size() - 1).id())))));
+        undo.textProperty().bind(Bindings.createStringBinding(() -> "Undo: " + workbench.undoTitleProperty().get().toLowerCase(Locale.ROOT),
+                workbench.undoTitleProperty()));
+        Button off = Panel.button("plan-off", "Take the front thing off", "Take away what lies in front of all others",
+                () -> workbench.shown().flatMap(Project::sketch).ifPresent(sketch -> workbench.edit("Take the front thing off",
+                        p -> p.withSketch(sketch.without(sketch.items().get(sketch.items().size() - 1).id())))));
         off.managedProperty().bind(off.visibleProperty());
         Runnable any = () -> off.setVisible(workbench.shown().flatMap(Project::sketch).isPresent());
         workbench.shownProperty().addListener((o, a, b) -> any.run());
         any.run();
-        HBox buttons = new HBox(10, undo, off, Panel.button("plan-log", "Show the log", "What the program wrote down about it", this::showLog));
+        HBox buttons = new HBox(10, undo, off,
+                Panel.button("plan-log", "Show the log", "What the program wrote down about it", this::showLog));
         buttons.setAlignment(Pos.CENTER);
         VBox box = new VBox(14, words, hint, buttons);
         box.getStyleClass().add("plan-trouble");
@@ -346,7 +355,8 @@ public final class Shell extends StackPane {
         actions.add(Action.of("All keys and what they do", this::openHelp).key("?").also("help", "shortcuts"));
         for (Screen screen : screens) {
             if (!screen.isAside()) {
-                actions.add(Action.of("Go to " + screen.title(), screen::go).key(String.valueOf(screen.stage().ordinal() + 1)).also("stage"));
+                actions.add(
+                        Action.of("Go to " + screen.title(), screen::go).key(String.valueOf(screen.stage().ordinal() + 1)).also("stage"));
             }
         }
         actions.add(Action.of("New stone", this::newStone).key("N").also("begin", "add a stone"));
@@ -356,7 +366,8 @@ public final class Shell extends StackPane {
         actions.add(Action.of("Next step", () -> stepBar.by(1)).key("."));
         actions.add(Action.of("Step before", () -> stepBar.by(-1)).key(","));
         actions.add(Action.of("Look: dry, wet, sealed", stepBar::nextLook).key("L").also("wet", "varnish"));
-        actions.add(Action.of("Evening or day light on the screen", () -> workbench.look(s -> s.withView(s.unit(), !s.evening()))).key("E").also("dark", "bright", "night"));
+        actions.add(Action.of("Evening or day light on the screen", () -> workbench.look(s -> s.withView(s.unit(), !s.evening()))).key("E")
+                .also("dark", "bright", "night"));
         actions.add(Action.of("Save a copy of the studio", this::saveCopy).also("backup"));
         actions.add(Action.of("Show the log", this::showLog).also("trouble", "error"));
         actions.add(Action.of("Save a report for whoever helps", this::saveReport).also("bug"));
@@ -392,14 +403,16 @@ public final class Shell extends StackPane {
 
     /** What was asked for in so many words, and everything of the library that has them in its title. */
     private List<Action> spoken(String text) {
-        return text.strip().length() < 3 ? List.of() : Catalogue.found(workbench.studio(), text).stream().limit(12).map(offer -> Action.of("Put on the stone: " + offer.title(), () -> {
-            navigator.go(Stage.SKETCH);
-            sketch.take(offer.subject(), true);
-        })).toList();
+        return text.strip().length() < 3 ? List.of() : Catalogue.found(workbench.studio(), text).stream().limit(12)
+                .map(offer -> Action.of("Put on the stone: " + offer.title(), () -> {
+                    navigator.go(Stage.SKETCH);
+                    sketch.take(offer.subject(), true);
+                })).toList();
     }
 
     private void remove() {
-        workbench.shown().ifPresent(project -> workbench.editStudio("Take " + project.name() + " off the cloth", s -> s.without(project.id())));
+        workbench.shown()
+                .ifPresent(project -> workbench.editStudio("Take " + project.name() + " off the cloth", s -> s.without(project.id())));
     }
 
     private void newStone() {
@@ -410,7 +423,8 @@ public final class Shell extends StackPane {
 
     /** Does what has this name in the command field, or puts on the stone what is asked for in so many words. */
     public void perform(String name) {
-        actions().stream().filter(d -> d.name().equalsIgnoreCase(name)).findFirst().or(() -> spoken(name).stream().findFirst()).ifPresentOrElse(d -> d.run().run(), () -> workbench.tell("There is nothing called \"" + name + "\"."));
+        actions().stream().filter(d -> d.name().equalsIgnoreCase(name)).findFirst().or(() -> spoken(name).stream().findFirst())
+                .ifPresentOrElse(d -> d.run().run(), () -> workbench.tell("There is nothing called \"" + name + "\"."));
     }
 
     private void openCommand() {
@@ -437,7 +451,8 @@ public final class Shell extends StackPane {
             e.consume();
             return;
         }
-        boolean covered = command != null && command.isVisible() || logView != null && logView.isVisible() || help != null && help.isVisible();
+        boolean covered = command != null && command.isVisible() || logView != null && logView.isVisible()
+                || help != null && help.isVisible();
         if (e.isControlDown() ? typing(e) : covered || e.isAltDown() || Keys.belongToTheFocus(e)) {
             return;
         }
@@ -490,7 +505,9 @@ public final class Shell extends StackPane {
     /** The screen that has the middle: a view aside, else that of the stage. */
     private Screen current() {
         String aside = navigator.asideProperty().get();
-        return screens.stream().filter(s -> aside.isEmpty() ? !s.isAside() && s.stage() == workbench.stageProperty().get() : s.id().equals(aside)).findFirst().orElseThrow();
+        return screens.stream()
+                .filter(s -> aside.isEmpty() ? !s.isAside() && s.stage() == workbench.stageProperty().get() : s.id().equals(aside))
+                .findFirst().orElseThrow();
     }
 
     private Screen stageScreen() {
@@ -538,7 +555,8 @@ public final class Shell extends StackPane {
     /** The slice stands below a painted stone, and below the dome; what mends a mistake needs its room. */
     private void slice() {
         Stage stage = workbench.stageProperty().get();
-        boolean cuts = stage.compareTo(Stage.BUILD_UP) >= 0 && !mend.pointingProperty().get() || stage == Stage.STONE && stone.pageProperty().get() == StoneModel.Page.DOME;
+        boolean cuts = stage.compareTo(Stage.BUILD_UP) >= 0 && !mend.pointingProperty().get()
+                || stage == Stage.STONE && stone.pageProperty().get() == StoneModel.Page.DOME;
         Panel.present(sliceView, navigator.onCloth() && cuts);
     }
 

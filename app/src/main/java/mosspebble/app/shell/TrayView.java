@@ -63,7 +63,8 @@ final class TrayView extends StackPane {
         scroll.setFitToHeight(true);
         scroll.setVbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        stones.setOnScroll(e -> scroll.setHvalue(scroll.getHvalue() - (e.getDeltaY() + e.getDeltaX()) / Math.max(1, 2 * (stones.getWidth() - scroll.getViewportBounds().getWidth()))));
+        stones.setOnScroll(e -> scroll.setHvalue(scroll.getHvalue()
+                - (e.getDeltaY() + e.getDeltaX()) / Math.max(1, 2 * (stones.getWidth() - scroll.getViewportBounds().getWidth()))));
         scroll.getStyleClass().add("tray-scroll");
         getChildren().add(scroll);
         show.thumbs().addListener((MapChangeListener<String, Results.Thumb>) change -> fill());
@@ -153,7 +154,8 @@ final class TrayView extends StackPane {
             image.setFitHeight(grid.rows() * grid.cellMm() * scale);
             image.setSmooth(true);
             picture.getChildren().add(image);
-            state = plan.steps().isEmpty() ? "no subject yet" : (plan.below().isPresent() ? "both faces, " : "") + "ready after " + Durations.words(plan.readyAfter());
+            state = plan.steps().isEmpty() ? "no subject yet"
+                    : (plan.below().isPresent() ? "both faces, " : "") + "ready after " + Durations.words(plan.readyAfter());
         }
         Label name = new Label(project.name());
         name.getStyleClass().add("tray-name");

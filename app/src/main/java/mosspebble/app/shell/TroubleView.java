@@ -70,7 +70,8 @@ public final class TroubleView extends HBox {
         getStylesheets().add(TroubleView.class.getResource("/mosspebble/app/mosspebble.css").toExternalForm());
         setAlignment(Pos.CENTER);
         setSpacing(56);
-        restore = Panel.button("restore", "Put this copy back", "It takes the place of the studio that stays closed, which is kept under another name", () -> ways.restore(chosen));
+        restore = Panel.button("restore", "Put this copy back",
+                "It takes the place of the studio that stays closed, which is kept under another name", () -> ways.restore(chosen));
         restore.getStyleClass().add("main");
         boolean mends = !copies.isEmpty() && !trouble.passes();
         getChildren().add(what(trouble, beside, mends));
@@ -95,7 +96,8 @@ public final class TroubleView extends HBox {
         Button start = Panel.button("new-studio", "Start a new studio", "Made beside it as " + beside.getFileName(), ways::fresh);
         Button again = Panel.button("open-again", "Try again", "Open the same studio once more", ways::again);
         (trouble.passes() ? again : start).getStyleClass().add(mends ? "plain" : "main");
-        Label where = Panel.quiet("A new studio would be made beside it as " + beside.getFileName() + " and opened from then on; the one that stays closed is left as it is.");
+        Label where = Panel.quiet("A new studio would be made beside it as " + beside.getFileName()
+                + " and opened from then on; the one that stays closed is left as it is.");
         where.setMaxWidth(WORDS);
         HBox buttons = new HBox(10, start, again, Panel.button("close", "Close", "Leave everything as it is", ways::close));
         Button report = Panel.button("report", "Save a report …", "The log and the versions, in one file", ways::report);
@@ -176,12 +178,14 @@ public final class TroubleView extends HBox {
         if (studio.evening()) {
             getStyleClass().add("evening");
         }
-        double longest = studio.projects().stream().mapToDouble(p -> Math.max(p.stone().length().value(), p.stone().width().value())).max().orElse(100);
+        double longest = studio.projects().stream().mapToDouble(p -> Math.max(p.stone().length().value(), p.stone().width().value())).max()
+                .orElse(100);
         for (Project project : studio.projects().subList(0, Math.min(12, studio.projects().size()))) {
             stones.getChildren().add(stone(project, 64 / longest));
         }
         int more = studio.projects().size() - stones.getChildren().size();
-        lookWords.setText((more > 0 ? "and " + more + " more. " : "") + studio.projects().size() + (studio.projects().size() == 1 ? " stone" : " stones") + " in hand, " + studio.basket().size() + " in the basket, "
+        lookWords.setText((more > 0 ? "and " + more + " more. " : "") + studio.projects().size()
+                + (studio.projects().size() == 1 ? " stone" : " stones") + " in hand, " + studio.basket().size() + " in the basket, "
                 + studio.shelf().paints().size() + " paints and pens.");
     }
 

@@ -38,15 +38,22 @@ public final class SittingPanel extends Panel {
         NumberLine wait = new NumberLine("total-wait", "waiting");
         NumberLine ready = new NumberLine("total-ready", "ready after");
         HBox totals = new HBox(14, hand, wait, ready);
-        Entry temperature = new Entry("temperature", "Room °C", "Temperature at the bench, 1 to 60 °C", () -> Numbers.text(climate().temperature().value(), 1),
+        Entry temperature = new Entry("temperature", "Room °C", "Temperature at the bench, 1 to 60 °C",
+                () -> Numbers.text(climate().temperature().value(), 1),
                 text -> climate("Temperature", text, v -> new Climate(new Celsius(v), climate().humidity(), climate().airSpeed())));
-        Entry humidity = new Entry("humidity", "Humidity %", "Relative humidity, 5 to 99 %", () -> Numbers.text(100 * climate().humidity(), 0),
-                text -> climate("Humidity", text.replace("%", ""), v -> new Climate(climate().temperature(), v / 100, climate().airSpeed())));
+        Entry humidity = new Entry("humidity", "Humidity %", "Relative humidity, 5 to 99 %",
+                () -> Numbers.text(100 * climate().humidity(), 0),
+                text -> climate("Humidity", text.replace("%", ""),
+                        v -> new Climate(climate().temperature(), v / 100, climate().airSpeed())));
         VBox air = Entry.row(temperature, humidity);
-        Choice<Boolean> dryer = new Choice<>("Between coats", d -> edit(d ? "Use the dryer" : "Dry in the air", p -> p.withHabits(p.habits().withDryer(d))));
-        dryer.option("dry-air", "air", false, "Let each coat dry in the room").option("dry-dryer", "hair dryer", true, "Warm moving air; never on solvent products");
+        Choice<Boolean> dryer = new Choice<>("Between coats",
+                d -> edit(d ? "Use the dryer" : "Dry in the air", p -> p.withHabits(p.habits().withDryer(d))));
+        dryer.option("dry-air", "air", false, "Let each coat dry in the room").option("dry-dryer", "hair dryer", true,
+                "Warm moving air; never on solvent products");
         rows.setId("sitting-rows");
-        getChildren().addAll(totals, air, button("read-probe", probe.button("Read the room"), "Takes temperature and humidity now", () -> workbench.editStudio("Read the probe", s -> s.withClimate(probe.read(LocalTime.now())))),
+        getChildren().addAll(totals, air,
+                button("read-probe", probe.button("Read the room"), "Takes temperature and humidity now",
+                        () -> workbench.editStudio("Read the probe", s -> s.withClimate(probe.read(LocalTime.now())))),
                 dryer, heading("One after the other"), rows);
         onRefresh(() -> {
             temperature.refresh();

@@ -24,7 +24,8 @@ final class FigurePage extends PageView {
         Button fit = Panel.button("fit", "Fit to the face", "As large as the face allows, near its middle (F)", sketch::fit);
         fit.getStyleClass().add("main");
         fit.setMaxWidth(Double.MAX_VALUE);
-        getChildren().addAll(title, words, fit, exchange, Panel.quiet("Drag it, or on the cloth: arrows move 0.5 mm (Shift 5 mm), [ ] turn, + − size."));
+        getChildren().addAll(title, words, fit, exchange,
+                Panel.quiet("Drag it, or on the cloth: arrows move 0.5 mm (Shift 5 mm), [ ] turn, + − size."));
     }
 
     @Override
@@ -33,6 +34,7 @@ final class FigurePage extends PageView {
         title.setText(sketch.title(item));
         PlacedItem placed = sketch.placedInHand().orElse(null);
         long pairs = placed == null ? 0 : placed.motif().parts().stream().filter(p -> p.mirror().isPresent()).count() / 2;
-        words.setText(placed == null ? "" : placed.parts().size() + " parts in " + placed.motif().slots().size() + " colours" + (pairs > 0 ? ", " + pairs + (pairs == 1 ? " pair" : " pairs") : "") + ".");
+        words.setText(placed == null ? "" : placed.parts().size() + " parts in " + placed.motif().slots().size() + " colours"
+                + (pairs > 0 ? ", " + pairs + (pairs == 1 ? " pair" : " pairs") : "") + ".");
     }
 }

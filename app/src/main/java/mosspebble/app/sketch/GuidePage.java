@@ -29,8 +29,10 @@ final class GuidePage extends PageView {
         this.sketch = sketch;
         setSpacing(8);
         title.setId("guide-title");
-        toEye = new Choice<>("Straight", eye -> sketch.change("Straight to the eye", s -> s instanceof Subject.Guide g ? g.with(g.count(), g.mm(), eye) : s));
-        toEye.option("guide-ruled", "ruled", false, "As ruled on flat paper").option("guide-eye", "to the eye", true, "Lifted over the dome until it looks straight from the viewpoint (Stone, Seen)");
+        toEye = new Choice<>("Straight",
+                eye -> sketch.change("Straight to the eye", s -> s instanceof Subject.Guide g ? g.with(g.count(), g.mm(), eye) : s));
+        toEye.option("guide-ruled", "ruled", false, "As ruled on flat paper").option("guide-eye", "to the eye", true,
+                "Lifted over the dome until it looks straight from the viewpoint (Stone, Seen)");
     }
 
     private Optional<Subject.Guide> guide() {
@@ -49,8 +51,10 @@ final class GuidePage extends PageView {
     private void build(GuideKind kind) {
         shown = kind;
         title.setText(kind.title());
-        count = new Entry("guide-count", kind.counted(), "1 to 60", () -> guide().map(g -> String.valueOf(g.count())).orElse("–"), text -> Panel.number(text, "6", v -> take(g -> g.with((int) Math.round(v), g.mm(), g.toEye()))));
-        apart = panel.lengthEntry("guide-mm", kind.measured(), "Any unit", () -> new Millimetres(guide().map(Subject.Guide::mm).orElse(1.0)), v -> take(g -> g.with(g.count(), v.value(), g.toEye())));
+        count = new Entry("guide-count", kind.counted(), "1 to 60", () -> guide().map(g -> String.valueOf(g.count())).orElse("–"),
+                text -> Panel.number(text, "6", v -> take(g -> g.with((int) Math.round(v), g.mm(), g.toEye()))));
+        apart = panel.lengthEntry("guide-mm", kind.measured(), "Any unit",
+                () -> new Millimetres(guide().map(Subject.Guide::mm).orElse(1.0)), v -> take(g -> g.with(g.count(), v.value(), g.toEye())));
         getChildren().setAll(title, count, apart, toEye, words);
     }
 
@@ -66,7 +70,8 @@ final class GuidePage extends PageView {
             Panel.present(toEye, g.kind() != GuideKind.BOUNDARY);
             toEye.show(g.toEye());
             boolean pale = Lab.of(panel.stone().colour()).l() > 48;
-            words.setText("Drawn with " + (pale ? "a graphite pencil" : "a white chalk pencil, since the stone is dark") + "; on the sheets as pencil lines. Things snap to it while they are moved; hold Alt to keep them free.");
+            words.setText("Drawn with " + (pale ? "a graphite pencil" : "a white chalk pencil, since the stone is dark")
+                    + "; on the sheets as pencil lines. Things snap to it while they are moved; hold Alt to keep them free.");
         });
     }
 }

@@ -56,41 +56,59 @@ final class LiesPage extends PageView {
         this.panel = panel;
         this.sketch = sketch;
         setSpacing(10);
-        manner = new Choice<>("It lies", m -> panel.workbench.editItem(m == ItemMode.WEARING ? "Wear the stone" : m == ItemMode.ON_STONE ? "Lie on the stone" : "Leave it free", i -> i.lying(m)));
-        manner.option("sits-on", "on the stone", ItemMode.ON_STONE, "Keeps its proportions").option("wears", "wears the stone", ItemMode.WEARING, "Its silhouette becomes the stone's outline")
-                .option("left-free", "left free", ItemMode.LEFT_FREE, "Its silhouette stays unpainted: what lies behind is cut out round it");
+        manner = new Choice<>("It lies",
+                m -> panel.workbench.editItem(
+                        m == ItemMode.WEARING ? "Wear the stone" : m == ItemMode.ON_STONE ? "Lie on the stone" : "Leave it free",
+                        i -> i.lying(m)));
+        manner.option("sits-on", "on the stone", ItemMode.ON_STONE, "Keeps its proportions")
+                .option("wears", "wears the stone", ItemMode.WEARING, "Its silhouette becomes the stone's outline")
+                .option("left-free", "left free", ItemMode.LEFT_FREE,
+                        "Its silhouette stays unpainted: what lies behind is cut out round it");
         matched = new Choice<>("Pairs", m -> panel.workbench.editItem("Pairs", i -> i.matched(m)));
-        matched.option("pairs-free", "as they come", false, "Eyes and ears as the stone's shape makes them").option("pairs-equal", "made equal", true, "The larger of each pair becomes the mirror image of the smaller");
+        matched.option("pairs-free", "as they come", false, "Eyes and ears as the stone's shape makes them").option("pairs-equal",
+                "made equal", true, "The larger of each pair becomes the mirror image of the smaller");
         Button fit = Panel.button("lies-fit", "Fit to the face", "As large as the face allows, near its middle (F)", sketch::fit);
         fit.getStyleClass().add("main");
-        Button beside = Panel.button("fit-beside", "beside the others", "As large as the room that the other things leave (Shift F)", sketch::fitBeside);
+        Button beside = Panel.button("fit-beside", "beside the others", "As large as the room that the other things leave (Shift F)",
+                sketch::fitBeside);
         HBox.setHgrow(fit, Priority.ALWAYS);
         fit.setMaxWidth(Double.MAX_VALUE);
         high = new Entry("design-height", "High", "Height of the design, any unit", () -> number(1), text -> size(text, 1));
         wide = new Entry("design-width", "Wide", "Width of the design, any unit", () -> number(0), text -> size(text, 0));
-        turn = new Entry("design-turn", "Turned °", "Degrees clockwise", () -> item().map(s -> Numbers.text(s.placement().turn(), 1)).orElse("–"),
+        turn = new Entry("design-turn", "Turned °", "Degrees clockwise",
+                () -> item().map(s -> Numbers.text(s.placement().turn(), 1)).orElse("–"),
                 text -> Panel.number(text, "12", v -> place("Turn the design", p -> new Placement(p.x(), p.y(), v, p.scale()))));
-        margin = panel.lengthEntry("design-margin", "Margin", "Kept clear inside the face when fitting", () -> mm(Item::marginMm), v -> change("Margin", i -> i.margin(v.value())));
-        mostTurn = new Entry("most-turn", "May turn °", "To either side when it is fitted, 0 to 180", () -> item().map(i -> Numbers.shortText(i.mostTurn())).orElse("–"), text -> Panel.number(text, "15", v -> change("Allowed turn", i -> i.room(i.marginMm(), v, i.runOffMm()))));
-        runOff = panel.lengthEntry("run-off", "May run off", "How far it may leave the face, as a decision", () -> mm(Item::runOffMm), v -> change("Allowed run-off", i -> i.room(i.marginMm(), i.mostTurn(), v.value())));
-        FlowPane align = new FlowPane(4, 4, Panel.button("align-upright", "middle ↕", "Onto the upright middle line", () -> sketch.align(true, false, false)),
+        margin = panel.lengthEntry("design-margin", "Margin", "Kept clear inside the face when fitting", () -> mm(Item::marginMm),
+                v -> change("Margin", i -> i.margin(v.value())));
+        mostTurn = new Entry("most-turn", "May turn °", "To either side when it is fitted, 0 to 180",
+                () -> item().map(i -> Numbers.shortText(i.mostTurn())).orElse("–"),
+                text -> Panel.number(text, "15", v -> change("Allowed turn", i -> i.room(i.marginMm(), v, i.runOffMm()))));
+        runOff = panel.lengthEntry("run-off", "May run off", "How far it may leave the face, as a decision", () -> mm(Item::runOffMm),
+                v -> change("Allowed run-off", i -> i.room(i.marginMm(), i.mostTurn(), v.value())));
+        FlowPane align = new FlowPane(4, 4,
+                Panel.button("align-upright", "middle ↕", "Onto the upright middle line", () -> sketch.align(true, false, false)),
                 Panel.button("align-level", "middle ↔", "Onto the level middle line", () -> sketch.align(false, true, false)),
                 Panel.button("align-axis", "long axis", "Turned along the stone's long axis", () -> sketch.align(true, true, true)),
                 Panel.button("on-mark", "on a bump or dent", "Its eye or centre onto the next mark of the stone", sketch::onMark),
                 Panel.button("cover-mark", "hide a bad spot", "Moved so that it covers a hole, flat or crack", sketch::coverMark));
         placing = new VBox(10, new HBox(4, fit, beside), row(wide, high), row(turn, margin), row(mostTurn, runOff), align);
-        fringe = panel.lengthEntry("fringe", "Fringe", "Fine strokes along the edge, as of hair or feathers; 0 for a clean edge", () -> mm(Item::fringeMm), v -> change("Fringe", i -> i.fringed(v.value())));
+        fringe = panel.lengthEntry("fringe", "Fringe", "Fine strokes along the edge, as of hair or feathers; 0 for a clean edge",
+                () -> mm(Item::fringeMm), v -> change("Fringe", i -> i.fringed(v.value())));
         exposes.setId("exposes");
         free = new VBox(8, fringe, Panel.quiet("It lets be seen:"), exposes);
-        howMany = new Entry("several-count", "How many", "2 to " + SketchModel.MOST_SEVERAL + "; odd numbers look livelier", () -> String.valueOf(several), text -> Panel.number(text, "5", v -> {
-            if (v < 2 || v > SketchModel.MOST_SEVERAL) {
-                return Optional.of("2 to " + SketchModel.MOST_SEVERAL + ".");
-            }
-            several = (int) Math.round(v);
-            return Optional.empty();
-        }));
+        howMany = new Entry("several-count", "How many", "2 to " + SketchModel.MOST_SEVERAL + "; odd numbers look livelier",
+                () -> String.valueOf(several), text -> Panel.number(text, "5", v -> {
+                    if (v < 2 || v > SketchModel.MOST_SEVERAL) {
+                        return Optional.of("2 to " + SketchModel.MOST_SEVERAL + ".");
+                    }
+                    several = (int) Math.round(v);
+                    return Optional.empty();
+                }));
         group = Panel.button("group", "Group with the next", "Things of one group move together (G)", sketch::group);
-        HBox makes = new HBox(4, howMany, Panel.button("scattered", "scattered", "A group, the main one in the middle, far ones smaller", () -> sketch.several(several, false)), Panel.button("in-ring", "in a ring", "A ring that follows the face", () -> sketch.several(several, true)));
+        HBox makes = new HBox(4, howMany,
+                Panel.button("scattered", "scattered", "A group, the main one in the middle, far ones smaller",
+                        () -> sketch.several(several, false)),
+                Panel.button("in-ring", "in a ring", "A ring that follows the face", () -> sketch.several(several, true)));
         makes.setAlignment(Pos.BOTTOM_LEFT);
         howMany.setPrefWidth(84);
         getChildren().addAll(manner, matched, placing, free, Panel.quiet("Several of it"), makes, group);
@@ -110,12 +128,14 @@ final class LiesPage extends PageView {
 
     private Optional<String> change(String title, UnaryOperator<Item> change) {
         Optional<Item> item = item();
-        return item.isEmpty() ? Optional.empty() : panel.tryEdit(title, p -> p.withSketch(p.sketch().map(s -> s.with(item.get().id(), change))));
+        return item.isEmpty() ? Optional.empty()
+                : panel.tryEdit(title, p -> p.withSketch(p.sketch().map(s -> s.with(item.get().id(), change))));
     }
 
     private Optional<String> place(String title, UnaryOperator<Placement> change) {
         Optional<Item> item = item();
-        return item.isEmpty() ? Optional.empty() : panel.tryEdit(title, p -> p.withSketch(p.sketch().map(s -> SketchModel.placed(s, item.get().id(), change))));
+        return item.isEmpty() ? Optional.empty()
+                : panel.tryEdit(title, p -> p.withSketch(p.sketch().map(s -> SketchModel.placed(s, item.get().id(), change))));
     }
 
     private double[] size() {
@@ -124,7 +144,8 @@ final class LiesPage extends PageView {
             return new double[] {0, 0};
         }
         Envelope own = placed.get().motif().sitting().getEnvelopeInternal();
-        double scale = placed.get().item().subject() instanceof Subject.Word w && w.setting().path() == LetterSetting.Path.RIM ? 1 : item().get().placement().scale();
+        double scale = placed.get().item().subject() instanceof Subject.Word w && w.setting().path() == LetterSetting.Path.RIM ? 1
+                : item().get().placement().scale();
         return new double[] {own.getWidth() * scale, own.getHeight() * scale};
     }
 
@@ -179,7 +200,8 @@ final class LiesPage extends PageView {
         for (Map.Entry<String, Double> share : Exposed.of(plan.design().get(), item.id()).entrySet()) {
             HBox line = new HBox(8);
             line.setAlignment(Pos.CENTER_LEFT);
-            String name = plan.design().get().slots().stream().filter(s -> s.id().equals(share.getKey())).map(s -> s.title()).findFirst().orElse(plan.project().ground().isPresent() ? "the ground" : "the bare stone");
+            String name = plan.design().get().slots().stream().filter(s -> s.id().equals(share.getKey())).map(s -> s.title()).findFirst()
+                    .orElse(plan.project().ground().isPresent() ? "the ground" : "the bare stone");
             Optional<Palette.Colour> colour = Optional.ofNullable(plan.project().colours().get(share.getKey())).flatMap(palette::colour);
             line.getChildren().add(new Swatch(colour.map(c -> c.optics().full().toSrgb()).orElse(plan.project().stone().colour()), 16));
             line.getChildren().add(new Label(Numbers.text(100 * share.getValue(), 0) + " % " + name));

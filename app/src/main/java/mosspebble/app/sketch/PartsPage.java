@@ -52,8 +52,10 @@ final class PartsPage extends PageView {
         }
         shows = now;
         Set<String> hard = new LinkedHashSet<>();
-        plan.hardToPaint().stream().filter(id -> id.startsWith(item.named(""))).forEach(id -> hard.add(id.substring(item.named("").length())));
-        none.setText(hard.isEmpty() ? "Every part can be painted with the tools on the shelf." : hard.size() + (hard.size() == 1 ? " part is" : " parts are") + " too narrow for its tool; see the findings.");
+        plan.hardToPaint().stream().filter(id -> id.startsWith(item.named("")))
+                .forEach(id -> hard.add(id.substring(item.named("").length())));
+        none.setText(hard.isEmpty() ? "Every part can be painted with the tools on the shelf."
+                : hard.size() + (hard.size() == 1 ? " part is" : " parts are") + " too narrow for its tool; see the findings.");
         list.getChildren().clear();
         for (MotifPart part : placed.motif().parts()) {
             CheckBox box = new CheckBox(part.title());

@@ -36,7 +36,8 @@ final class PatternPage extends PageView {
         Button fit = Panel.button("fit", "Fit to the face", "As large as the face allows (F)", sketch::fit);
         fit.getStyleClass().add("main");
         fit.setMaxWidth(Double.MAX_VALUE);
-        getChildren().addAll(title, fit, dials, Panel.button("thing-exchange", "Exchange it …", "Another from the library in its place (X)", panel::exchange));
+        getChildren().addAll(title, fit, dials,
+                Panel.button("thing-exchange", "Exchange it …", "Another from the library in its place (X)", panel::exchange));
     }
 
     private Optional<Subject.Pattern> pattern() {
@@ -54,8 +55,11 @@ final class PatternPage extends PageView {
                 choice(family, dial);
                 continue;
             }
-            Entry entry = new Entry("dial-" + dial.id(), dial.title(), Numbers.shortText(dial.low()) + " to " + Numbers.shortText(dial.high()) + "; arrow keys and wheel step", () -> Numbers.shortText(value(dial)),
-                    text -> Panel.number(text, Numbers.shortText(dial.usual()), v -> take(family, dial, v))).stepping(steps -> take(family, dial, Math.max(dial.low(), Math.min(dial.high(), value(dial) + steps * dial.step()))));
+            Entry entry = new Entry("dial-" + dial.id(), dial.title(),
+                    Numbers.shortText(dial.low()) + " to " + Numbers.shortText(dial.high()) + "; arrow keys and wheel step",
+                    () -> Numbers.shortText(value(dial)),
+                    text -> Panel.number(text, Numbers.shortText(dial.usual()), v -> take(family, dial, v)))
+                    .stepping(steps -> take(family, dial, Math.max(dial.low(), Math.min(dial.high(), value(dial) + steps * dial.step()))));
             entries.add(entry);
             dials.getChildren().add(entry);
         }

@@ -45,7 +45,10 @@ import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 
-/** Everything one does with the things on the stone. What needs searching is worked out on the plan desk; each is one edit that can be undone. */
+/**
+ * Everything one does with the things on the stone. What needs searching is worked out on the plan desk; each is one edit that can be
+ * undone.
+ */
 public final class SketchModel {
 
     /** What the library's next choice is for. */
@@ -103,7 +106,8 @@ public final class SketchModel {
     }
 
     private Optional<PlacedDesign> design() {
-        return Optional.ofNullable(show.plan()).filter(p -> project().map(Project::id).filter(id -> id.equals(p.project().id())).isPresent()).flatMap(PaintPlan::design);
+        return Optional.ofNullable(show.plan())
+                .filter(p -> project().map(Project::id).filter(id -> id.equals(p.project().id())).isPresent()).flatMap(PaintPlan::design);
     }
 
     private static Support bed(PlanWorker d, Project project) {
@@ -115,10 +119,12 @@ public final class SketchModel {
         Studio studio = workbench.studio();
         return item.subject().match(
                 figure -> BuiltIn.titles().stream().filter(t -> t.id().equals(figure.motif())).map(BuiltIn.Title::title).findFirst()
-                        .or(() -> studio.own().stream().filter(o -> o.id().equals(figure.motif())).map(o -> o.title()).findFirst()).orElse(figure.motif()),
+                        .or(() -> studio.own().stream().filter(o -> o.id().equals(figure.motif())).map(o -> o.title()).findFirst())
+                        .orElse(figure.motif()),
                 Subject.Word::text,
                 dots -> "Dots",
-                pattern -> Families.list().stream().filter(f -> f.id().equals(pattern.family())).map(f -> f.title()).findFirst().orElse(pattern.family()),
+                pattern -> Families.list().stream().filter(f -> f.id().equals(pattern.family())).map(f -> f.title()).findFirst()
+                        .orElse(pattern.family()),
                 stroke -> switch (stroke.becomes()) {
                     case AREA -> "Drawn area";
                     case LINE -> "Drawn line";
@@ -151,24 +157,31 @@ public final class SketchModel {
     private Runnable taken(PlanWorker d, Project project, Studio studio, String inHand, Subject subject, boolean added) {
         Motif motif = Designs.motif(subject, d.repertoire(studio)).orElse(null);
         if (motif == null) {
-            return () -> workbench.tell(subject instanceof Subject.Word ? "None of these letters is in the face. Write it with other letters or take another face." : "That is not in the repertoire. Choose another.");
+            return () -> workbench.tell(subject instanceof Subject.Word
+                    ? "None of these letters is in the face. Write it with other letters or take another face."
+                    : "That is not in the repertoire. Choose another.");
         }
         Optional<Item> now = added ? Optional.empty() : project.sketch().map(s -> s.inHand(inHand));
         double margin = now.map(Item::marginMm).orElse(1.0);
         boolean first = project.sketch().isEmpty();
         boolean along = subject instanceof Subject.Dots;
-        ItemMode manner = motif.prefersWearing() && (first || !added || subject instanceof Subject.Pattern || subject instanceof Subject.Guide) || along ? ItemMode.WEARING : ItemMode.ON_STONE;
-        Item begun = Item.of(subject, manner, now.map(Item::placement).orElse(new Placement(0, 0, 0, 10)), margin).called(now.map(Item::id).orElse(""));
+        ItemMode manner = motif.prefersWearing()
+                && (first || !added || subject instanceof Subject.Pattern || subject instanceof Subject.Guide) || along ? ItemMode.WEARING
+                        : ItemMode.ON_STONE;
+        Item begun = Item.of(subject, manner, now.map(Item::placement).orElse(new Placement(0, 0, 0, 10)), margin)
+                .called(now.map(Item::id).orElse(""));
         boolean straightened = begun.placement().turn() != 0 && !(subject instanceof Subject.Word);
         Item tried = straightened ? begun.at(new Placement(0, 0, 0, 1)) : begun;
-        Optional<Placement> fitted = subject instanceof Subject.Guide guide && !guide.kind().wholeStone() ? Optional.of(new Placement(0, 0, 0, guide.mm()))
+        Optional<Placement> fitted = subject instanceof Subject.Guide guide && !guide.kind().wholeStone()
+                ? Optional.of(new Placement(0, 0, 0, guide.mm()))
                 : Designs.fit(tried.lying(ItemMode.ON_STONE), d.repertoire(studio), bed(d, project));
         if (fitted.isEmpty()) {
             return () -> workbench.tell("The face leaves no room with a margin of " + Numbers.shortText(margin) + " mm.");
         }
         boolean smaller = added && !first && manner == ItemMode.ON_STONE && !(subject instanceof Subject.Guide) && !onRim(subject);
         Item item = begun.at(smaller ? fitted.get().sizedBy(0.5) : fitted.get());
-        Sketch sketch = first ? new Sketch(List.of(item)) : added ? project.sketch().get().plus(item) : project.sketch().get().with(item.id(), i -> item.inGroup(i.group()));
+        Sketch sketch = first ? new Sketch(List.of(item)) : added ? project.sketch().get().plus(item)
+                : project.sketch().get().with(item.id(), i -> item.inGroup(i.group()));
         Item taken = added && !first ? sketch.items().get(sketch.items().size() - 1) : item;
         Map<String, Mix> colours = Proposals.nearest(motif, taken, d.palette(studio.shelf()));
         return () -> {
@@ -196,18 +209,26 @@ public final class SketchModel {
         boolean done = workbench.editItem(title, i -> i.showing(change.apply(i.subject())));
         project().ifPresent(project -> {
             Studio studio = workbench.studio();
-            workbench.itemInHand().ifPresent(now -> desk.ask(colouring, d -> Designs.motif(now.subject(), d.repertoire(studio)).map(m -> Proposals.nearest(m, now, d.palette(studio.shelf()))).orElse(Map.of()), found -> {
-                boolean missing = found.keySet().stream().anyMatch(slot -> project().filter(p -> !p.colours().containsKey(slot)).isPresent());
-                if (missing) {
-                    workbench.amend(p -> {
-                        Project changed = p;
-                        for (Map.Entry<String, Mix> slot : found.entrySet()) {
-                            changed = changed.colours().containsKey(slot.getKey()) ? changed : changed.withColour(slot.getKey(), slot.getValue());
-                        }
-                        return changed;
-                    });
-                }
-            }));
+            workbench.itemInHand()
+                    .ifPresent(
+                            now -> desk
+                                    .ask(colouring,
+                                            d -> Designs.motif(now.subject(), d.repertoire(studio))
+                                                    .map(m -> Proposals.nearest(m, now, d.palette(studio.shelf()))).orElse(Map.of()),
+                                            found -> {
+                                                boolean missing = found.keySet().stream().anyMatch(
+                                                        slot -> project().filter(p -> !p.colours().containsKey(slot)).isPresent());
+                                                if (missing) {
+                                                    workbench.amend(p -> {
+                                                        Project changed = p;
+                                                        for (Map.Entry<String, Mix> slot : found.entrySet()) {
+                                                            changed = changed.colours().containsKey(slot.getKey()) ? changed
+                                                                    : changed.withColour(slot.getKey(), slot.getValue());
+                                                        }
+                                                        return changed;
+                                                    });
+                                                }
+                                            }));
         });
         return done;
     }
@@ -238,7 +259,8 @@ public final class SketchModel {
                     boolean same = ((Subject.Word) item.subject()).setting().path() == word.setting().path();
                     double size = same ? Math.min(fit.get().scale(), item.placement().scale()) : fit.get().scale();
                     boolean whole = item.placement().scale() > 0.9 * fit.get().scale() || !same;
-                    if (workbench.edit(title, p -> p.withSketch(p.sketch().map(s -> s.with(item.id(), i -> i.showing(word).at(whole ? fit.get() : new Placement(i.placement().x(), i.placement().y(), i.placement().turn(), size))))))) {
+                    if (workbench.edit(title, p -> p.withSketch(p.sketch().map(s -> s.with(item.id(), i -> i.showing(word)
+                            .at(whole ? fit.get() : new Placement(i.placement().x(), i.placement().y(), i.placement().turn(), size))))))) {
                         change(title, s -> s);
                     }
                 });
@@ -251,14 +273,18 @@ public final class SketchModel {
         inHand().filter(i -> i.subject() instanceof Subject.Word).ifPresent(item -> project().ifPresent(project -> {
             Studio studio = workbench.studio();
             Subject.Word word = (Subject.Word) item.subject();
-            desk.ask(fitting, d -> d.repertoire(studio).typeface(word.typeface()).flatMap(face -> Lettering.arranged(word, face, bed(d, project), item.marginMm())), found -> {
-                if (found.isPresent()) {
-                    workbench.editItem("Best line break", i -> i.showing(new Subject.Word(found.get().lines(), word.typeface(), word.setting())).lying(ItemMode.ON_STONE).at(found.get().placement()));
-                    workbench.tell("Letters " + Numbers.text(found.get().capMm(), 1) + " mm high in " + (found.get().lines().size() == 1 ? "one line." : found.get().lines().size() + " lines."));
-                } else {
-                    workbench.tell("These words fit in no way with a margin of " + Numbers.shortText(item.marginMm()) + " mm.");
-                }
-            });
+            desk.ask(fitting, d -> d.repertoire(studio).typeface(word.typeface())
+                    .flatMap(face -> Lettering.arranged(word, face, bed(d, project), item.marginMm())), found -> {
+                        if (found.isPresent()) {
+                            workbench.editItem("Best line break",
+                                    i -> i.showing(new Subject.Word(found.get().lines(), word.typeface(), word.setting()))
+                                            .lying(ItemMode.ON_STONE).at(found.get().placement()));
+                            workbench.tell("Letters " + Numbers.text(found.get().capMm(), 1) + " mm high in "
+                                    + (found.get().lines().size() == 1 ? "one line." : found.get().lines().size() + " lines."));
+                        } else {
+                            workbench.tell("These words fit in no way with a margin of " + Numbers.shortText(item.marginMm()) + " mm.");
+                        }
+                    });
         }));
     }
 
@@ -271,21 +297,28 @@ public final class SketchModel {
 
     /** Fits the thing in hand into the room that the others leave. */
     public void fitBeside() {
-        Set<String> own = inHand().flatMap(i -> sketch().map(s -> s.together(i.id()).stream().map(Item::id).collect(Collectors.toSet()))).orElse(Set.of());
-        List<Geometry> others = design().map(d -> d.items().stream().filter(i -> !own.contains(i.item().id()) && i.item().manner() == ItemMode.ON_STONE).map(i -> Shapes.grown(i.silhouette(), Math.max(0.6, i.item().marginMm()))).toList()).orElse(List.of());
+        Set<String> own = inHand().flatMap(i -> sketch().map(s -> s.together(i.id()).stream().map(Item::id).collect(Collectors.toSet())))
+                .orElse(Set.of());
+        List<Geometry> others = design()
+                .map(d -> d.items().stream().filter(i -> !own.contains(i.item().id()) && i.item().manner() == ItemMode.ON_STONE)
+                        .map(i -> Shapes.grown(i.silhouette(), Math.max(0.6, i.item().marginMm()))).toList())
+                .orElse(List.of());
         fit("Fit beside the others", Shapes.union(others));
     }
 
     private void fit(String title, Geometry taken) {
         project().ifPresent(project -> inHand().ifPresent(item -> {
             Studio studio = workbench.studio();
-            desk.ask(fitting, d -> Designs.fit(item.manner() == ItemMode.WEARING ? item.lying(ItemMode.ON_STONE) : item, d.repertoire(studio), bed(d, project), taken), found -> {
-                if (found.isPresent()) {
-                    workbench.editItem(title, i -> i.lying(i.manner() == ItemMode.WEARING ? ItemMode.ON_STONE : i.manner()).at(found.get()));
-                } else {
-                    workbench.tell(taken.isEmpty() ? "The face leaves no room with this margin. Take a smaller margin." : "The others leave no room. Move or shrink them first.");
-                }
-            });
+            desk.ask(fitting, d -> Designs.fit(item.manner() == ItemMode.WEARING ? item.lying(ItemMode.ON_STONE) : item,
+                    d.repertoire(studio), bed(d, project), taken), found -> {
+                        if (found.isPresent()) {
+                            workbench.editItem(title,
+                                    i -> i.lying(i.manner() == ItemMode.WEARING ? ItemMode.ON_STONE : i.manner()).at(found.get()));
+                        } else {
+                            workbench.tell(taken.isEmpty() ? "The face leaves no room with this margin. Take a smaller margin."
+                                    : "The others leave no room. Move or shrink them first.");
+                        }
+                    });
         }));
     }
 
@@ -306,7 +339,8 @@ public final class SketchModel {
             double dx = (p.x() - before.x()) * factor;
             double dy = (p.y() - before.y()) * factor;
             Placement moved = item.id().equals(sketch.inHand(id).id()) ? after
-                    : new Placement(after.x() + dx * Math.cos(turn) - dy * Math.sin(turn), after.y() + dx * Math.sin(turn) + dy * Math.cos(turn), p.turn() + Math.toDegrees(turn), p.scale() * factor);
+                    : new Placement(after.x() + dx * Math.cos(turn) - dy * Math.sin(turn),
+                            after.y() + dx * Math.sin(turn) + dy * Math.cos(turn), p.turn() + Math.toDegrees(turn), p.scale() * factor);
             changed = changed.with(item.id(), i -> i.at(moved));
         }
         return changed;
@@ -337,9 +371,12 @@ public final class SketchModel {
                 return;
             }
             Placement now = placed.item().placement();
-            Patch mark = marks.stream().min((a, b) -> Double.compare(Math.hypot(a.x() - now.x(), a.y() - now.y()), Math.hypot(b.x() - now.x(), b.y() - now.y()))).orElseThrow();
+            Patch mark = marks.stream().min(
+                    (a, b) -> Double.compare(Math.hypot(a.x() - now.x(), a.y() - now.y()), Math.hypot(b.x() - now.x(), b.y() - now.y())))
+                    .orElseThrow();
             Optional<PlacedPart> anchor = Arrange.anchor(placed, mark);
-            Placement there = anchor.map(part -> Arrange.onMark(placed, part, mark)).orElse(new Placement(mark.x(), mark.y(), now.turn(), now.scale()));
+            Placement there = anchor.map(part -> Arrange.onMark(placed, part, mark))
+                    .orElse(new Placement(mark.x(), mark.y(), now.turn(), now.scale()));
             place("Set on the " + mark.kind().label(), p -> there);
             workbench.tell("The " + anchor.map(a -> a.part().title()).orElse("middle") + " is on the " + mark.kind().label() + ".");
         });
@@ -350,19 +387,24 @@ public final class SketchModel {
         PaintPlan plan = show.plan();
         placedInHand().filter(i -> plan != null).ifPresent(placed -> {
             GeometryFactory factory = new GeometryFactory();
-            Optional<Patch> spot = plan.survey().dome().patches().stream().filter(p -> p.kind() == Patch.Kind.HOLE || p.kind() == Patch.Kind.FLAT).findFirst()
-                    .or(() -> plan.survey().dome().patches().stream().filter(p -> p.kind() == Patch.Kind.CRACK || p.kind() == Patch.Kind.DENT).findFirst());
+            Optional<Patch> spot = plan.survey().dome().patches().stream()
+                    .filter(p -> p.kind() == Patch.Kind.HOLE || p.kind() == Patch.Kind.FLAT).findFirst()
+                    .or(() -> plan.survey().dome().patches().stream()
+                            .filter(p -> p.kind() == Patch.Kind.CRACK || p.kind() == Patch.Kind.DENT).findFirst());
             if (spot.isEmpty()) {
                 workbench.tell("No bad spot is marked. Mark a hole, flat or crack at Stone, Marks.");
                 return;
             }
             Patch mark = spot.get();
-            Geometry area = factory.createLineString(new Coordinate[] {new Coordinate(mark.x(), mark.y()), new Coordinate(mark.toX(), mark.toY())}).buffer(mark.radiusMm());
+            Geometry area = factory
+                    .createLineString(new Coordinate[] {new Coordinate(mark.x(), mark.y()), new Coordinate(mark.toX(), mark.toY())})
+                    .buffer(mark.radiusMm());
             desk.ask(fitting, d -> Arrange.covering(placed, area, Support.of(plan.survey())), found -> {
                 if (found.isPresent()) {
                     place("Hide the " + mark.kind().label(), p -> found.get());
                 } else {
-                    workbench.tell("It is too small to hide the " + mark.kind().label() + " (" + Numbers.text(2 * mark.radiusMm(), 0) + " mm across).");
+                    workbench.tell("It is too small to hide the " + mark.kind().label() + " (" + Numbers.text(2 * mark.radiusMm(), 0)
+                            + " mm across).");
                 }
             });
         });
@@ -373,7 +415,8 @@ public final class SketchModel {
     /** The same thing again, a little aside, with its colours. */
     public void twin() {
         inHand().ifPresent(item -> {
-            if (workbench.edit("Twin", p -> copied(p, item, item.lying(item.manner() == ItemMode.WEARING ? ItemMode.ON_STONE : item.manner()).at(item.placement().movedBy(8, 4))))) {
+            if (workbench.edit("Twin", p -> copied(p, item, item
+                    .lying(item.manner() == ItemMode.WEARING ? ItemMode.ON_STONE : item.manner()).at(item.placement().movedBy(8, 4))))) {
                 takeFront();
             }
         });
@@ -406,20 +449,26 @@ public final class SketchModel {
         project().ifPresent(project -> inHand().ifPresent(item -> {
             Studio studio = workbench.studio();
             Item alone = item.lying(ItemMode.ON_STONE).inGroup(Optional.empty());
-            desk.ask(fitting, d -> Designs.shape(item, d.repertoire(studio)).map(motif -> ring ? Arrange.ring(motif, bed(d, project), item.marginMm(), count) : Arrange.scattered(motif, bed(d, project), item.marginMm(), count, ++scatter)).orElse(List.of()), found -> {
-                if (found.isEmpty()) {
-                    workbench.tell("There is no room for " + count + " of them.");
-                    return;
-                }
-                String group = "g" + item.id() + count;
-                workbench.edit(count + (ring ? " in a ring" : " scattered"), p -> {
-                    Project changed = p.withSketch(p.sketch().map(s -> s.with(item.id(), i -> alone.at(found.get(0)).inGroup(Optional.of(group)))));
-                    for (int k = 1; k < found.size(); k++) {
-                        changed = copied(changed, item, alone.at(found.get(k)).inGroup(Optional.of(group)));
-                    }
-                    return changed;
-                });
-            });
+            desk.ask(fitting,
+                    d -> Designs.shape(item, d.repertoire(studio))
+                            .map(motif -> ring ? Arrange.ring(motif, bed(d, project), item.marginMm(), count)
+                                    : Arrange.scattered(motif, bed(d, project), item.marginMm(), count, ++scatter))
+                            .orElse(List.of()),
+                    found -> {
+                        if (found.isEmpty()) {
+                            workbench.tell("There is no room for " + count + " of them.");
+                            return;
+                        }
+                        String group = "g" + item.id() + count;
+                        workbench.edit(count + (ring ? " in a ring" : " scattered"), p -> {
+                            Project changed = p.withSketch(
+                                    p.sketch().map(s -> s.with(item.id(), i -> alone.at(found.get(0)).inGroup(Optional.of(group)))));
+                            for (int k = 1; k < found.size(); k++) {
+                                changed = copied(changed, item, alone.at(found.get(k)).inGroup(Optional.of(group)));
+                            }
+                            return changed;
+                        });
+                    });
         }));
     }
 
@@ -427,7 +476,8 @@ public final class SketchModel {
     public void group() {
         inHand().ifPresent(item -> sketch().ifPresent(s -> {
             if (item.group().isPresent()) {
-                workbench.edit("Ungroup", p -> p.withSketch(p.sketch().map(q -> each(q, q.together(item.id()), i -> i.inGroup(Optional.empty())))));
+                workbench.edit("Ungroup",
+                        p -> p.withSketch(p.sketch().map(q -> each(q, q.together(item.id()), i -> i.inGroup(Optional.empty())))));
                 return;
             }
             int at = s.items().indexOf(s.inHand(item.id()));
@@ -437,7 +487,8 @@ public final class SketchModel {
             }
             Item other = s.items().get(at > 0 ? at - 1 : 1);
             String group = other.group().orElse("g" + s.freshId());
-            workbench.edit("Group with " + title(other), p -> p.withSketch(p.sketch().map(q -> each(q, List.of(item, other), i -> i.inGroup(Optional.of(group))))));
+            workbench.edit("Group with " + title(other),
+                    p -> p.withSketch(p.sketch().map(q -> each(q, List.of(item, other), i -> i.inGroup(Optional.of(group))))));
         }));
     }
 
@@ -451,11 +502,13 @@ public final class SketchModel {
 
     /** Nearer the front (positive) or farther back. */
     public void order(int by) {
-        inHand().ifPresent(item -> workbench.edit(by > 0 ? "Nearer the front" : "Farther back", p -> p.withSketch(p.sketch().map(s -> s.moved(item.id(), by)))));
+        inHand().ifPresent(item -> workbench.edit(by > 0 ? "Nearer the front" : "Farther back",
+                p -> p.withSketch(p.sketch().map(s -> s.moved(item.id(), by)))));
     }
 
     public void takeAway() {
-        inHand().ifPresent(item -> workbench.edit("Take " + title(item) + " off", p -> p.withSketch(p.sketch().flatMap(s -> s.without(item.id())))));
+        inHand().ifPresent(
+                item -> workbench.edit("Take " + title(item) + " off", p -> p.withSketch(p.sketch().flatMap(s -> s.without(item.id())))));
     }
 
     /** Leaves a part out, or takes it in again. */
@@ -478,7 +531,8 @@ public final class SketchModel {
         double pen = becomes.get() == Subject.Becomes.DOTS ? 2 : 0.7;
         Strokes.drawn(places, becomes.get(), pen).ifPresentOrElse(stroke -> {
             Item item = Item.of(stroke.stroke(), ItemMode.ON_STONE, stroke.placement(), 1);
-            boolean done = workbench.edit("Draw", p -> p.withSketch(Optional.of(p.sketch().map(s -> s.plus(item)).orElse(new Sketch(List.of(item))))));
+            boolean done = workbench.edit("Draw",
+                    p -> p.withSketch(Optional.of(p.sketch().map(s -> s.plus(item)).orElse(new Sketch(List.of(item))))));
             if (done) {
                 takeFront();
                 change("Draw", s -> s);
@@ -490,7 +544,8 @@ public final class SketchModel {
     public List<Geometry> snaps() {
         String own = inHand().map(Item::id).orElse("");
         List<Geometry> lines = new ArrayList<>();
-        design().ifPresent(d -> d.items().stream().filter(i -> !i.item().id().equals(own)).forEach(i -> i.parts().stream().filter(p -> p.part().role() == Role.GUIDE).forEach(p -> lines.add(p.drawn()))));
+        design().ifPresent(d -> d.items().stream().filter(i -> !i.item().id().equals(own))
+                .forEach(i -> i.parts().stream().filter(p -> p.part().role() == Role.GUIDE).forEach(p -> lines.add(p.drawn()))));
         return lines;
     }
 }

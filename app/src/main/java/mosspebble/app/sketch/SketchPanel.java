@@ -80,14 +80,18 @@ public final class SketchPanel extends Panel {
         HBox.setHgrow(add, Priority.ALWAYS);
         add.setMaxWidth(Double.MAX_VALUE);
         Choice<Subject.Becomes> becomes = new Choice<>("The next stroke becomes", sketch.becomesProperty()::set);
-        becomes.option("draws-line", "a line", Subject.Becomes.LINE, "A pen line").option("draws-area", "an area", Subject.Becomes.AREA, "Filled, its end joined to its start")
-                .option("draws-dots", "dots", Subject.Becomes.DOTS, "Equal dots along the stroke").option("draws-guide", "a guide", Subject.Becomes.GUIDE, "A pencil line that is never painted");
+        becomes.option("draws-line", "a line", Subject.Becomes.LINE, "A pen line")
+                .option("draws-area", "an area", Subject.Becomes.AREA, "Filled, its end joined to its start")
+                .option("draws-dots", "dots", Subject.Becomes.DOTS, "Equal dots along the stroke")
+                .option("draws-guide", "a guide", Subject.Becomes.GUIDE, "A pencil line that is never painted");
         sketch.becomesProperty().addListener((o, a, b) -> becomes.show(b));
         becomes.show(sketch.becomesProperty().get());
         FlowPane things = new FlowPane(4, 4);
         things.setId("things");
-        HBox manage = new HBox(4, small("thing-twin", "twin", "The same again beside it (D)", sketch::twin), small("thing-mirror", "mirror", "Left and right exchanged (M)", sketch::mirror),
-                small("thing-forward", "▲", "Nearer the front (K)", () -> sketch.order(1)), small("thing-back", "▼", "Farther back (J)", () -> sketch.order(-1)),
+        HBox manage = new HBox(4, small("thing-twin", "twin", "The same again beside it (D)", sketch::twin),
+                small("thing-mirror", "mirror", "Left and right exchanged (M)", sketch::mirror),
+                small("thing-forward", "▲", "Nearer the front (K)", () -> sketch.order(1)),
+                small("thing-back", "▼", "Farther back (J)", () -> sketch.order(-1)),
                 small("thing-away", "take away", "Takes the thing in hand off the stone (Delete)", sketch::takeAway));
         Choice<Page> pages = new Choice<>("", page::set);
         for (Page p : Page.values()) {
@@ -158,7 +162,8 @@ public final class SketchPanel extends Panel {
         for (int k = items.size() - 1; k >= 0; k--) {
             Item item = items.get(k);
             String title = sketch.title(item);
-            ToggleButton chip = new ToggleButton((items.size() > 1 ? items.size() - k + "  " : "") + (title.length() > 24 ? title.substring(0, 23) + "…" : title) + (item.group().isPresent() ? " ∞" : ""));
+            ToggleButton chip = new ToggleButton((items.size() > 1 ? items.size() - k + "  " : "")
+                    + (title.length() > 24 ? title.substring(0, 23) + "…" : title) + (item.group().isPresent() ? " ∞" : ""));
             chip.setId("thing-" + k);
             chip.getStyleClass().add("pebble");
             chip.setTooltip(new Tooltip(title + (item.group().isPresent() ? ", in a group" : "") + "; 1 is in front"));
@@ -170,7 +175,8 @@ public final class SketchPanel extends Panel {
             things.getChildren().add(chip);
         }
         if (items.isEmpty()) {
-            things.getChildren().add(quiet("Nothing on the stone yet. Add a character, a scene, words or a pattern: it is fitted to the face."));
+            things.getChildren()
+                    .add(quiet("Nothing on the stone yet. Add a character, a scene, words or a pattern: it is fitted to the face."));
         }
     }
 }

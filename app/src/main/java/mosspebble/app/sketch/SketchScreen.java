@@ -68,8 +68,10 @@ public final class SketchScreen extends Screen {
         List<Action> all = new ArrayList<>();
         all.add(Action.of("Fit the design to the face", model::fit).key("F").also("centre", "largest"));
         all.add(Action.of("Sketch: fit beside the others", model::fitBeside).key("Shift F"));
-        all.add(Action.of("Sketch: add something from the library", () -> panel().add()).key("A").where(this::isHere).also("subject", "motif", "new"));
-        all.add(Action.of("Sketch: exchange the thing in hand", () -> panel().exchange()).key("X").where(this::isHere).also("replace", "another"));
+        all.add(Action.of("Sketch: add something from the library", () -> panel().add()).key("A").where(this::isHere).also("subject",
+                "motif", "new"));
+        all.add(Action.of("Sketch: exchange the thing in hand", () -> panel().exchange()).key("X").where(this::isHere).also("replace",
+                "another"));
         all.add(Action.of("Sketch: take up the pencil", here(this::pencil)).key("Q").where(this::isHere).also("draw", "freehand"));
         all.add(Action.of("Sketch: twin of the thing in hand", here(model::twin)).key("D").where(this::isHere).also("copy", "duplicate"));
         all.add(Action.of("Sketch: mirror", here(model::mirror)).key("M").where(this::isHere).also("flip"));

@@ -178,7 +178,8 @@ public final class SketchTool implements ClothTool {
     private static double[] box(PaintPlan plan, Item item) {
         Placement p = item.placement();
         Optional<PlacedItem> placed = plan.design().flatMap(d -> d.item(item.id()));
-        boolean asItLies = item.subject() instanceof Subject.Guide || item.subject() instanceof Subject.Word w && w.setting().path() == LetterSetting.Path.RIM;
+        boolean asItLies = item.subject() instanceof Subject.Guide
+                || item.subject() instanceof Subject.Word w && w.setting().path() == LetterSetting.Path.RIM;
         if (asItLies && placed.isPresent()) { // its drawing is made for the stone: the frame is that of what is drawn
             Envelope drawn = new Envelope();
             placed.get().parts().forEach(part -> drawn.expandToInclude(part.drawn().getEnvelopeInternal()));
@@ -186,9 +187,11 @@ public final class SketchTool implements ClothTool {
             if (drawn.isNull()) {
                 return new double[] {p.x(), p.y(), 0, 0, 0};
             }
-            return new double[] {drawn.centre().x + p.x() - was.x(), drawn.centre().y + p.y() - was.y(), drawn.getWidth() / 2, drawn.getHeight() / 2, 0};
+            return new double[] {drawn.centre().x + p.x() - was.x(), drawn.centre().y + p.y() - was.y(), drawn.getWidth() / 2,
+                drawn.getHeight() / 2, 0};
         }
-        Envelope size = plan.design().flatMap(d -> d.item(item.id())).map(i -> i.motif().sitting().getEnvelopeInternal()).orElse(new Envelope(-1, 1, -1, 1));
+        Envelope size = plan.design().flatMap(d -> d.item(item.id())).map(i -> i.motif().sitting().getEnvelopeInternal())
+                .orElse(new Envelope(-1, 1, -1, 1));
         return new double[] {p.x(), p.y(), size.getWidth() * p.scale() / 2, size.getHeight() * p.scale() / 2, p.turn()};
     }
 
@@ -202,7 +205,8 @@ public final class SketchTool implements ClothTool {
 
     private void handles(GraphicsContext pen, ClothFrame frame, PaintPlan plan) {
         double[] box = box(plan, movable().orElseThrow());
-        Point2D[] corners = {corner(frame, box, -1, -1, 0), corner(frame, box, 1, -1, 0), corner(frame, box, 1, 1, 0), corner(frame, box, -1, 1, 0)};
+        Point2D[] corners = {corner(frame, box, -1, -1, 0), corner(frame, box, 1, -1, 0), corner(frame, box, 1, 1, 0),
+            corner(frame, box, -1, 1, 0)};
         pen.setStroke(Color.web("#fffdf5"));
         pen.setLineWidth(1);
         for (int i = 0; i < 4; i++) {
@@ -338,7 +342,8 @@ public final class SketchTool implements ClothTool {
         if (dragging()) {
             Placement to = dragged(frame, e);
             Placement placed = grip == Grip.MOVE && !e.isAltDown() ? snappedTo(to) : to;
-            workbench.itemInHand().ifPresent(in -> workbench.draft(p -> p.withSketch(p.sketch().map(s -> SketchModel.placed(s, in.id(), before -> placed)))));
+            workbench.itemInHand().ifPresent(
+                    in -> workbench.draft(p -> p.withSketch(p.sketch().map(s -> SketchModel.placed(s, in.id(), before -> placed)))));
         }
         return false;
     }
@@ -350,14 +355,16 @@ public final class SketchTool implements ClothTool {
 
     private Placement dragged(ClothFrame frame, MouseEvent e) {
         Point2D middle = frame.toPixels(grabbedPlacement.x(), grabbedPlacement.y());
-        boolean onRim = workbench.itemInHand().filter(i -> i.subject() instanceof Subject.Word w && w.setting().path() == LetterSetting.Path.RIM).isPresent();
+        boolean onRim = workbench.itemInHand()
+                .filter(i -> i.subject() instanceof Subject.Word w && w.setting().path() == LetterSetting.Path.RIM).isPresent();
         if (onRim && grip == Grip.MOVE) { // words on the rim are moved round it
             double from = Math.atan2(frame.toX(grabbed.getX()), -frame.toY(grabbed.getY()));
             double to = Math.atan2(frame.toX(e.getX()), -frame.toY(e.getY()));
             return grabbedPlacement.turnedBy(Math.toDegrees(to - from));
         }
         return switch (grip) {
-            case SIZE -> grabbedPlacement.sizedBy(Math.max(0.05, middle.distance(e.getX(), e.getY()) / Math.max(5, middle.distance(grabbed))));
+            case SIZE ->
+                    grabbedPlacement.sizedBy(Math.max(0.05, middle.distance(e.getX(), e.getY()) / Math.max(5, middle.distance(grabbed))));
             case TURN -> {
                 double from = Math.toDegrees(Math.atan2(grabbed.getY() - middle.getY(), grabbed.getX() - middle.getX()));
                 double to = Math.toDegrees(Math.atan2(e.getY() - middle.getY(), e.getX() - middle.getX()));
@@ -381,7 +388,8 @@ public final class SketchTool implements ClothTool {
         }
         Optional<Project> drafted = workbench.shown();
         if (workbench.isDrafting() && drafted.isPresent()) {
-            String title = was == Grip.SIZE ? "Size the design" : was == Grip.TURN ? "Turn the design" : was == Grip.POINT ? "Move a point" : "Move the design";
+            String title = was == Grip.SIZE ? "Size the design" : was == Grip.TURN ? "Turn the design" : was == Grip.POINT ? "Move a point"
+                    : "Move the design";
             workbench.edit(title, p -> p.withSketch(drafted.get().sketch()));
         }
     }

@@ -21,11 +21,17 @@ final class StrokePage extends PageView {
         this.panel = panel;
         setSpacing(8);
         words.setId("stroke-words");
-        becomes = new Choice<>("It is", what -> sketch.change("What the stroke is", s -> s instanceof Subject.Stroke k ? k.becoming(what) : s));
-        becomes.option("stroke-line", "a line", Subject.Becomes.LINE, "A pen line").option("stroke-area", "an area", Subject.Becomes.AREA, "Filled").option("stroke-dots", "dots", Subject.Becomes.DOTS, "Equal dots along it")
+        becomes = new Choice<>("It is",
+                what -> sketch.change("What the stroke is", s -> s instanceof Subject.Stroke k ? k.becoming(what) : s));
+        becomes.option("stroke-line", "a line", Subject.Becomes.LINE, "A pen line")
+                .option("stroke-area", "an area", Subject.Becomes.AREA, "Filled")
+                .option("stroke-dots", "dots", Subject.Becomes.DOTS, "Equal dots along it")
                 .option("stroke-guide", "a guide", Subject.Becomes.GUIDE, "A pencil line that is never painted");
-        pen = panel.lengthEntry("stroke-pen", "Broad", "Width of the line or of a dot", () -> new Millimetres(stroke().map(Subject.Stroke::penMm).orElse(0.7)),
-                value -> panel.tryEdit("Width of the stroke", p -> p.withSketch(p.sketch().map(s -> s.with(panel.workbench.itemInHand().orElseThrow().id(), i -> i.showing(((Subject.Stroke) i.subject()).pen(value.value())))))));
+        pen = panel.lengthEntry("stroke-pen", "Broad", "Width of the line or of a dot",
+                () -> new Millimetres(stroke().map(Subject.Stroke::penMm).orElse(0.7)),
+                value -> panel.tryEdit("Width of the stroke",
+                        p -> p.withSketch(p.sketch().map(s -> s.with(panel.workbench.itemInHand().orElseThrow().id(),
+                                i -> i.showing(((Subject.Stroke) i.subject()).pen(value.value())))))));
         getChildren().addAll(becomes, pen, words);
     }
 
@@ -37,7 +43,8 @@ final class StrokePage extends PageView {
     public void refresh() {
         stroke().ifPresent(s -> {
             becomes.show(s.becomes());
-            words.setText(s.points().size() / 2 + " points. Drag one on the stone to move it; Alt click adds one, Ctrl click takes one away.");
+            words.setText(
+                    s.points().size() / 2 + " points. Drag one on the stone to move it; Alt click adds one, Ctrl click takes one away.");
             Panel.present(pen, s.becomes() == Subject.Becomes.LINE || s.becomes() == Subject.Becomes.DOTS);
         });
         pen.refresh();

@@ -181,7 +181,8 @@ final class StrokeTool {
     Item movedPoint(Item item, ClothFrame frame, MouseEvent e) {
         Subject.Stroke stroke = (Subject.Stroke) item.subject();
         try {
-            Coordinate own = toStone(item, stroke).getInverse().transform(new Coordinate(frame.toX(e.getX()), frame.toY(e.getY())), new Coordinate());
+            Coordinate own = toStone(item, stroke).getInverse().transform(new Coordinate(frame.toX(e.getX()), frame.toY(e.getY())),
+                    new Coordinate());
             return kept(item, s -> Strokes.moved(s, point, own.x, own.y));
         } catch (NoninvertibleTransformationException impossible) {
             return item; // a placement is never flat

@@ -73,34 +73,49 @@ final class WordPage extends PageView {
             }
         });
         Button set = Panel.button("set-words", "Set", "Sets the letters and fits them (Ctrl Enter)", this::setWords);
-        Button best = Panel.button("best-break", "Best lines", "Breaks the lines so that the letters become largest on this stone", sketch::bestBreak);
+        Button best = Panel.button("best-break", "Best lines", "Breaks the lines so that the letters become largest on this stone",
+                sketch::bestBreak);
         Button fit = Panel.button("fit", "Fit to the face", "As large as the face allows (F)", sketch::fit);
         fit.getStyleClass().add("main");
         size.setId("letters-size");
         path = new Choice<>("Along", p -> setting("Path of the words", s -> s.along(p, usualBend(p, s))));
-        path.option("path-straight", "straight", Path.STRAIGHT, "Level lines").option("path-arc", "arc", Path.ARC, "On a circle").option("path-wave", "wave", Path.WAVE, "Up and down once")
+        path.option("path-straight", "straight", Path.STRAIGHT, "Level lines").option("path-arc", "arc", Path.ARC, "On a circle")
+                .option("path-wave", "wave", Path.WAVE, "Up and down once")
                 .option("path-rim", "rim", Path.RIM, "Round the edge of the stone");
-        bend = number("word-bend", "Bend", "Arc: degrees it spans, negative hangs. Wave: height in per cent of a letter. Rim: mm inside the edge", "110", () -> s().bend(), v -> setting("Bend", s -> s.along(s.path(), v)));
+        bend = number("word-bend", "Bend",
+                "Arc: degrees it spans, negative hangs. Wave: height in per cent of a letter. Rim: mm inside the edge", "110",
+                () -> s().bend(), v -> setting("Bend", s -> s.along(s.path(), v)));
         style = new Choice<>("Letters", v -> setting("Style of the letters", s -> s.styled(v)));
-        style.option("style-solid", "solid", LetterSetting.Style.SOLID, "Filled").option("style-outline", "outline", LetterSetting.Style.OUTLINE, "Only the edge, with a pen")
-                .option("style-inline", "inline", LetterSetting.Style.INLINE, "A lighter line inside").option("style-shadow", "shadow", LetterSetting.Style.SHADOW, "With a shade beside each letter");
-        space = number("word-space", "Space, em", "Between letters; below 0 they share strokes or tuck over one another", "0.05", () -> s().space(), v -> setting("Space between letters", s -> s.spaced(s.optical(), v, s.lineStep())));
-        optical = number("word-optical", "Optical, 0 to 1", "0: as the face has it; 1: nearest distances made equal", "0.5", () -> s().optical(), v -> setting("Optical spacing", s -> s.spaced(v, s.space(), s.lineStep())));
-        step = number("word-step", "Line step", "From line to line, in letter heights", "1.4", () -> s().lineStep(), v -> setting("Step of the lines", s -> s.spaced(s.optical(), s.space(), v)));
-        swell = number("word-swell", "Thicken, em", "Down-strokes made thicker: 0 to 0.12", "0.04", () -> s().swell(), v -> setting("Thicken the down-strokes", s -> s.swelled(v)));
-        pen = number("word-pen", "Pen, mm", "For outlines and single-stroke letters", "0.8", () -> s().penMm(), v -> setting("Pen of the letters", s -> s.pen(v)));
+        style.option("style-solid", "solid", LetterSetting.Style.SOLID, "Filled")
+                .option("style-outline", "outline", LetterSetting.Style.OUTLINE, "Only the edge, with a pen")
+                .option("style-inline", "inline", LetterSetting.Style.INLINE, "A lighter line inside")
+                .option("style-shadow", "shadow", LetterSetting.Style.SHADOW, "With a shade beside each letter");
+        space = number("word-space", "Space, em", "Between letters; below 0 they share strokes or tuck over one another", "0.05",
+                () -> s().space(), v -> setting("Space between letters", s -> s.spaced(s.optical(), v, s.lineStep())));
+        optical = number("word-optical", "Optical, 0 to 1", "0: as the face has it; 1: nearest distances made equal", "0.5",
+                () -> s().optical(), v -> setting("Optical spacing", s -> s.spaced(v, s.space(), s.lineStep())));
+        step = number("word-step", "Line step", "From line to line, in letter heights", "1.4", () -> s().lineStep(),
+                v -> setting("Step of the lines", s -> s.spaced(s.optical(), s.space(), v)));
+        swell = number("word-swell", "Thicken, em", "Down-strokes made thicker: 0 to 0.12", "0.04", () -> s().swell(),
+                v -> setting("Thicken the down-strokes", s -> s.swelled(v)));
+        pen = number("word-pen", "Pen, mm", "For outlines and single-stroke letters", "0.8", () -> s().penMm(),
+                v -> setting("Pen of the letters", s -> s.pen(v)));
         boxes = new Choice<>("Boxes", v -> setting("Letter boxes", s -> s.boxed(v)));
-        boxes.option("boxes-off", "no", false, "Letters as wide as they are").option("boxes-on", "equal boxes", true, "Even count: half to each side of the middle line; odd count: the middle letter on it");
+        boxes.option("boxes-off", "no", false, "Letters as wide as they are").option("boxes-on", "equal boxes", true,
+                "Even count: half to each side of the middle line; odd count: the middle letter on it");
         toEye = new Choice<>("Straight", v -> setting("Straight to the eye", s -> s.toEye(v)));
-        toEye.option("eye-off", "ruled", false, "As ruled on flat paper").option("eye-on", "to the eye", true, "Lifted over the dome until it looks straight from the viewpoint (Stone, Seen)");
+        toEye.option("eye-off", "ruled", false, "As ruled on flat paper").option("eye-on", "to the eye", true,
+                "Lifted over the dome until it looks straight from the viewpoint (Stone, Seen)");
         kernLetter = number("kern-letter", "Letter no", "Which letter is moved, counted from 1", "3", () -> letter, v -> {
             letter = (int) Math.max(1, Math.min(Subject.Word.MOST_LETTERS, Math.round(v)));
             refresh();
         });
-        kern = number("kern", "moved by, em", "To the right, and all after it; 0 takes it back", "0.05", () -> s().kerns().getOrDefault(letter - 1, 0.0), v -> setting("Move a letter", s -> s.kerned(letter - 1, v)));
+        kern = number("kern", "moved by, em", "To the right, and all after it; 0 takes it back", "0.05",
+                () -> s().kerns().getOrDefault(letter - 1, 0.0), v -> setting("Move a letter", s -> s.kerned(letter - 1, v)));
         HBox buttons = new HBox(4, set, best, fit);
         buttons.setAlignment(Pos.CENTER_LEFT);
-        getChildren().addAll(words, buttons, size, facePlace, path, bend, style, row(space, optical), row(step, swell), row(pen, new Region()), new HBox(12, boxes, toEye), row(kernLetter, kern));
+        getChildren().addAll(words, buttons, size, facePlace, path, bend, style, row(space, optical), row(step, swell),
+                row(pen, new Region()), new HBox(12, boxes, toEye), row(kernLetter, kern));
         HBox.setHgrow(fit, Priority.ALWAYS);
         fit.setMaxWidth(Double.MAX_VALUE);
     }
@@ -144,7 +159,8 @@ final class WordPage extends PageView {
     }
 
     private Subject.Word word() {
-        return panel.workbench.itemInHand().map(i -> i.subject() instanceof Subject.Word w ? w : null).orElse(new Subject.Word(List.of("LANTERN"), BuiltIn.SLAB));
+        return panel.workbench.itemInHand().map(i -> i.subject() instanceof Subject.Word w ? w : null)
+                .orElse(new Subject.Word(List.of("LANTERN"), BuiltIn.SLAB));
     }
 
     private LetterSetting s() {

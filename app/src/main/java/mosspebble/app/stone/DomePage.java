@@ -45,23 +45,32 @@ final class DomePage extends PageView {
 
     DomePage(StonePanel panel, KitchenScale scale) {
         this.panel = panel;
-        back = new Choice<>("Back", flat -> panel.edit("Back", p -> p.withStone(p.stone().withDome(flat ? 1 : Stone.ROUNDED_FACE, p.stone().fullness()))));
-        back.option("back-flat", "flat", true, "It lies flat: all of its height is above the table").option("back-round", "rounded", false, "The back is rounded and takes part of the height");
-        share = new Measure("face-share", "Height above the girdle", "How much of the height lies above the widest line", 0.3, 0.95, 0.05, () -> panel.stone().faceShare(),
+        back = new Choice<>("Back",
+                flat -> panel.edit("Back", p -> p.withStone(p.stone().withDome(flat ? 1 : Stone.ROUNDED_FACE, p.stone().fullness()))));
+        back.option("back-flat", "flat", true, "It lies flat: all of its height is above the table").option("back-round", "rounded", false,
+                "The back is rounded and takes part of the height");
+        share = new Measure("face-share", "Height above the girdle", "How much of the height lies above the widest line", 0.3, 0.95, 0.05,
+                () -> panel.stone().faceShare(),
                 v -> Math.round(100 * v) + " %", v -> panel.workbench.draft(p -> p.withStone(p.stone().withDome(v, p.stone().fullness()))),
                 v -> panel.edit("Face and back", p -> p.withStone(p.stone().withDome(v, p.stone().fullness()))));
-        fullness = new Measure("fullness", "Top", "From a dome to a flat face with round shoulders", 1, Stone.FULLEST, 0.1, () -> panel.stone().fullness(),
-                v -> v < 1.6 ? "domed" : v < 3 ? "flattish" : "flat face", v -> panel.workbench.draft(p -> p.withStone(full(p.stone(), v))), v -> panel.edit("Top", p -> p.withStone(full(p.stone(), v))));
-        face = new Measure("face-tilt", "Face ends at", "Tilt of the surface at which the face ends and the shoulder begins", 10, 60, 1, () -> panel.stone().limits().faceTilt(), v -> Math.round(v) + "° tilt",
+        fullness = new Measure("fullness", "Top", "From a dome to a flat face with round shoulders", 1, Stone.FULLEST, 0.1,
+                () -> panel.stone().fullness(),
+                v -> v < 1.6 ? "domed" : v < 3 ? "flattish" : "flat face", v -> panel.workbench.draft(p -> p.withStone(full(p.stone(), v))),
+                v -> panel.edit("Top", p -> p.withStone(full(p.stone(), v))));
+        face = new Measure("face-tilt", "Face ends at", "Tilt of the surface at which the face ends and the shoulder begins", 10, 60, 1,
+                () -> panel.stone().limits().faceTilt(), v -> Math.round(v) + "° tilt",
                 v -> panel.workbench.draft(p -> p.withStone(p.stone().withLimits(new ZoneLimits(v, Math.max(65, v + 5))))),
                 v -> panel.edit("Face limit", p -> p.withStone(p.stone().withLimits(new ZoneLimits(v, Math.max(65, v + 5))))));
         inside = panel.lengthEntry("gauge-inside", "In from the edge", "Along the width, through the middle", () -> gaugeInside, v -> {
             gaugeInside = v;
             return Optional.empty();
         });
-        gauge = new Entry("gauge-height", "Height there", "Height of the stone there, from the table to the top, lying on its back; every reading is added", () -> "", this::gauge);
-        weight = new Entry("weigh", "Weight, g", "What the scale shows; density and weight settle how full the dome is", () -> typedWeight, text -> Panel.number(text, "371", this::weigh));
-        Button read = Panel.button("read-scale", scale.button("Read the scale"), "Takes the weight from the " + scale.label(), () -> weigh(scale.read().value()).ifPresent(this::ask));
+        gauge = new Entry("gauge-height", "Height there",
+                "Height of the stone there, from the table to the top, lying on its back; every reading is added", () -> "", this::gauge);
+        weight = new Entry("weigh", "Weight, g", "What the scale shows; density and weight settle how full the dome is", () -> typedWeight,
+                text -> Panel.number(text, "371", this::weigh));
+        Button read = Panel.button("read-scale", scale.button("Read the scale"), "Takes the weight from the " + scale.label(),
+                () -> weigh(scale.read().value()).ifPresent(this::ask));
         VBox gauges = Entry.row(inside, gauge);
         HBox.setHgrow(inside, Priority.ALWAYS);
         HBox.setHgrow(gauge, Priority.ALWAYS);
@@ -96,8 +105,9 @@ final class DomePage extends PageView {
             if (refused.isEmpty()) {
                 readings.clear();
                 readings.addAll(all);
-                ask(fit.question().orElse(all.size() + (all.size() == 1 ? " reading" : " readings") + ", fullness " + Numbers.text(fit.fullness(), 1)
-                        + (all.size() > 1 ? ", off by " + Numbers.text(fit.offMm(), 1) + " mm" : "") + "."));
+                ask(fit.question()
+                        .orElse(all.size() + (all.size() == 1 ? " reading" : " readings") + ", fullness " + Numbers.text(fit.fullness(), 1)
+                                + (all.size() > 1 ? ", off by " + Numbers.text(fit.offMm(), 1) + " mm" : "") + "."));
             }
             return refused;
         } catch (UnitTextException | IllegalArgumentException e) {
@@ -150,7 +160,8 @@ final class DomePage extends PageView {
         PaintPlan plan = panel.show.plan();
         if (plan != null) {
             StoneFacts facts = plan.survey().facts();
-            places.setText("Face " + cm2(facts.faceMm2()) + ", shoulder " + cm2(facts.shoulderMm2()) + "; edge all round " + cm2(facts.edgeMm2()) + "; back " + cm2(facts.backMm2()) + ". Volume "
+            places.setText("Face " + cm2(facts.faceMm2()) + ", shoulder " + cm2(facts.shoulderMm2()) + "; edge all round "
+                    + cm2(facts.edgeMm2()) + "; back " + cm2(facts.backMm2()) + ". Volume "
                     + Numbers.text(facts.volumeMm3() / 1000, 1) + " cm³.");
         }
     }

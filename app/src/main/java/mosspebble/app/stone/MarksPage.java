@@ -34,11 +34,14 @@ final class MarksPage extends PageView {
         this.bench = bench;
         kinds = new Choice<>("Mark a", k -> bench.placingProperty().set(k));
         for (Patch.Kind kind : Patch.Kind.values()) {
-            kinds.option("mark-" + kind.label(), kind.label(), kind, kind == Patch.Kind.CRACK ? "Then drag along the crack on the stone" : "Then click where the " + kind.label() + " is");
+            kinds.option("mark-" + kind.label(), kind.label(), kind,
+                    kind == Patch.Kind.CRACK ? "Then drag along the crack on the stone" : "Then click where the " + kind.label() + " is");
         }
-        radius = panel.lengthEntry("mark-radius", "Reach", "From its middle to where it ends; half the width of a crack", () -> new Millimetres(mark().map(Patch::radiusMm).orElse(0.0)),
+        radius = panel.lengthEntry("mark-radius", "Reach", "From its middle to where it ends; half the width of a crack",
+                () -> new Millimetres(mark().map(Patch::radiusMm).orElse(0.0)),
                 v -> change("Size of the mark", p -> p.sized(v.value(), p.depthMm())));
-        depth = panel.lengthEntry("mark-depth", "Depth", "How deep it goes, or how high a bump stands", () -> new Millimetres(mark().map(Patch::depthMm).orElse(0.0)),
+        depth = panel.lengthEntry("mark-depth", "Depth", "How deep it goes, or how high a bump stands",
+                () -> new Millimetres(mark().map(Patch::depthMm).orElse(0.0)),
                 v -> change("Depth of the mark", p -> p.sized(p.radiusMm(), v.value())));
         remove = Panel.button("mark-remove", "Take away", "Takes the mark away (Delete)", this::remove);
         sizes = Entry.row(radius, depth);
@@ -87,17 +90,20 @@ final class MarksPage extends PageView {
         for (int i = 0; i < patches.size(); i++) {
             Patch patch = patches.get(i);
             int number = i;
-            ToggleButton row = new ToggleButton(patch.kind().label() + ", " + panel.words(new Millimetres(patch.depthMm())) + (patch.kind() == Patch.Kind.BUMP ? " high" : " deep") + (patch.onBack() ? ", on the back" : ""));
+            ToggleButton row = new ToggleButton(patch.kind().label() + ", " + panel.words(new Millimetres(patch.depthMm()))
+                    + (patch.kind() == Patch.Kind.BUMP ? " high" : " deep") + (patch.onBack() ? ", on the back" : ""));
             row.setId("mark-row-" + i);
             row.getStyleClass().add("pebble");
             row.setMaxWidth(Double.MAX_VALUE);
-            row.setTooltip(new Tooltip("Take this " + patch.kind().label().toLowerCase(Locale.ROOT) + " in hand; arrow keys on the cloth move it"));
+            row.setTooltip(new Tooltip(
+                    "Take this " + patch.kind().label().toLowerCase(Locale.ROOT) + " in hand; arrow keys on the cloth move it"));
             row.setSelected(bench.markProperty().get() == i);
             row.setOnAction(e -> bench.markProperty().set(row.isSelected() ? number : -1));
             list.getChildren().add(row);
         }
         if (patches.isEmpty()) {
-            list.getChildren().add(Panel.quiet("Nothing marked. A dent can become an eye, a bump a nose; faces and letters keep off cracks; deep holes are filled."));
+            list.getChildren().add(Panel.quiet(
+                    "Nothing marked. A dent can become an eye, a bump a nose; faces and letters keep off cracks; deep holes are filled."));
         }
         boolean chosen = mark().isPresent();
         Panel.present(sizes, chosen);

@@ -33,7 +33,10 @@ import mosspebble.core.units.Numbers;
 import mosspebble.core.units.UnitTextException;
 import mosspebble.files.OutlineReader;
 
-/** The outline: a form grown from the measures, callipers at any angles, a file, or points dragged; turning and turning over; where the stone came from. */
+/**
+ * The outline: a form grown from the measures, callipers at any angles, a file, or points dragged; turning and turning over; where the
+ * stone came from.
+ */
 final class OutlinePage extends PageView {
 
     private enum Way { FORM, CALLIPERS, POINTS }
@@ -53,21 +56,26 @@ final class OutlinePage extends PageView {
     OutlinePage(StonePanel panel, StoneModel bench) {
         this.panel = panel;
         way = new Choice<>("Outline from", this::choose);
-        way.option("way-form", "form", Way.FORM, "Length, width and a form").option("way-callipers", "callipers", Way.CALLIPERS, "Distances from a middle point to the edge at any angles")
+        way.option("way-form", "form", Way.FORM, "Length, width and a form")
+                .option("way-callipers", "callipers", Way.CALLIPERS, "Distances from a middle point to the edge at any angles")
                 .option("way-points", "points", Way.POINTS, "Drag the points of the outline on the cloth");
         form = new Choice<>("", f -> shape("Form", s -> new Shape.Grown(f, grown(s).roundness(), grown(s).irregularity())));
         for (Form f : Form.values()) {
             form.option("form-" + f.name().toLowerCase(Locale.ROOT), f.label(), f, "A " + f.label() + " stone");
         }
-        measures.add(measure("roundness", "Corners", "From cornered to smooth", s -> grown(s).roundness(), v -> v < 0.25 ? "cornered" : v < 0.6 ? "soft" : v < 0.9 ? "rounded" : "smooth",
+        measures.add(measure("roundness", "Corners", "From cornered to smooth", s -> grown(s).roundness(),
+                v -> v < 0.25 ? "cornered" : v < 0.6 ? "soft" : v < 0.9 ? "rounded" : "smooth",
                 (s, v) -> new Shape.Grown(grown(s).form(), v, grown(s).irregularity())));
-        measures.add(measure("irregularity", "Irregular", "How far the outline departs from the form", s -> grown(s).irregularity(), v -> Math.round(v * 100) + " %",
+        measures.add(measure("irregularity", "Irregular", "How far the outline departs from the form", s -> grown(s).irregularity(),
+                v -> Math.round(v * 100) + " %",
                 (s, v) -> new Shape.Grown(grown(s).form(), grown(s).roundness(), v)));
         formBox = new VBox(8, form);
         formBox.getChildren().addAll(measures);
         Button file = Panel.button("outline-file", "From a file …", "An outline from SVG or a CSV of points in mm", this::file);
-        Button turn = Panel.button("turn-stone", "Turn ↻ 90°", "Turn the stone a quarter clockwise (R); the wheel and [ ] turn it finely", panel::turn);
-        Button over = Panel.button("turn-over", "Turn over", "The back is painted now; what is planned for this face is kept below (V)", () -> panel.edit("Turn the stone over", Project::turnedOver));
+        Button turn = Panel.button("turn-stone", "Turn ↻ 90°", "Turn the stone a quarter clockwise (R); the wheel and [ ] turn it finely",
+                panel::turn);
+        Button over = Panel.button("turn-over", "Turn over", "The back is painted now; what is planned for this face is kept below (V)",
+                () -> panel.edit("Turn the stone over", Project::turnedOver));
         ToggleButton points = new ToggleButton("Show points");
         points.setId("show-points");
         points.getStyleClass().add("pebble");
@@ -75,14 +83,20 @@ final class OutlinePage extends PageView {
         points.selectedProperty().bindBidirectional(bench.pointsProperty());
         HBox turns = new HBox(4, turn, over);
         HBox more = new HBox(4, points, file);
-        name = new Entry("stone-name", "Name", "What you call this stone", () -> panel.project().map(Project::name).orElse(""), text -> panel.tryEdit("Name", p -> p.withName(text.strip(), p.purpose())));
-        purpose = new Entry("stone-purpose", "What for", "Where it will lie or who will get it", () -> panel.project().map(Project::purpose).orElse(""),
+        name = new Entry("stone-name", "Name", "What you call this stone", () -> panel.project().map(Project::name).orElse(""),
+                text -> panel.tryEdit("Name", p -> p.withName(text.strip(), p.purpose())));
+        purpose = new Entry("stone-purpose", "What for", "Where it will lie or who will get it",
+                () -> panel.project().map(Project::purpose).orElse(""),
                 text -> panel.tryEdit("What for", p -> p.withName(p.name(), text.strip())));
-        where = new Entry("stone-where", "Found", "Where the stone was found", () -> panel.project().map(p -> p.origin().where()).orElse(""),
-                text -> panel.tryEdit("Where it was found", p -> p.withOrigin(p.origin().with(text.strip(), p.origin().taking(), p.origin().note()))));
-        taking = new Choice<>("Taking it was", t -> panel.edit("Taking", p -> p.withOrigin(p.origin().with(p.origin().where(), t, p.origin().note()))));
+        where = new Entry("stone-where", "Found", "Where the stone was found",
+                () -> panel.project().map(p -> p.origin().where()).orElse(""),
+                text -> panel.tryEdit("Where it was found",
+                        p -> p.withOrigin(p.origin().with(text.strip(), p.origin().taking(), p.origin().note()))));
+        taking = new Choice<>("Taking it was",
+                t -> panel.edit("Taking", p -> p.withOrigin(p.origin().with(p.origin().where(), t, p.origin().note()))));
         for (Origin.Taking t : Origin.Taking.values()) {
-            taking.option("taking-" + t.name().toLowerCase(Locale.ROOT), t.label(), t, "Ask the land owner; protected beaches and parks forbid it, local rules come first");
+            taking.option("taking-" + t.name().toLowerCase(Locale.ROOT), t.label(), t,
+                    "Ask the land owner; protected beaches and parks forbid it, local rules come first");
         }
         HBox names = new HBox(8, name, purpose);
         HBox.setHgrow(name, Priority.ALWAYS);
@@ -99,8 +113,10 @@ final class OutlinePage extends PageView {
         Shape with(Stone stone, double value);
     }
 
-    private Measure measure(String id, String title, String tooltip, Function<Stone, Double> get, DoubleFunction<String> words, WithShare with) {
-        return new Measure(id, title, tooltip, 0, 1, 0.05, () -> get.apply(panel.stone()), words, v -> panel.workbench.draft(p -> p.withStone(p.stone().withShape(with.with(p.stone(), v)))),
+    private Measure measure(String id, String title, String tooltip, Function<Stone, Double> get, DoubleFunction<String> words,
+            WithShare with) {
+        return new Measure(id, title, tooltip, 0, 1, 0.05, () -> get.apply(panel.stone()), words,
+                v -> panel.workbench.draft(p -> p.withStone(p.stone().withShape(with.with(p.stone(), v)))),
                 v -> shape(title, s -> with.with(s, v)));
     }
 
@@ -119,8 +135,10 @@ final class OutlinePage extends PageView {
         }
         switch (wanted) {
             case FORM -> shape("Outline from a form", s -> new Shape.Grown(Form.OVAL, 0.85, 0.3));
-            case CALLIPERS -> panel.edit("Outline from callipers", p -> p.withStone(p.stone().withOutline(new Shape.Measured(Shape.Source.CALLIPERS, StoneOutline.spokes(p.stone(), 8).spokes().stream()
-                    .map(s -> new Shape.Spoke(s.degrees(), Math.round(2 * s.mm()) / 2.0)).toList()))));
+            case CALLIPERS -> panel.edit("Outline from callipers",
+                    p -> p.withStone(p.stone()
+                            .withOutline(new Shape.Measured(Shape.Source.CALLIPERS, StoneOutline.spokes(p.stone(), 8).spokes().stream()
+                                    .map(s -> new Shape.Spoke(s.degrees(), Math.round(2 * s.mm()) / 2.0)).toList()))));
             case POINTS -> panel.edit("Outline from points", p -> p.withStone(p.stone().withOutline(StoneOutline.spokes(p.stone(), 120))));
         }
     }
@@ -143,7 +161,8 @@ final class OutlinePage extends PageView {
             }
             panel.edit("Outline from a file", p -> p.withStone(p.stone().withOutline(traced.shape())));
             if (traced.bridged()) {
-                panel.workbench.tell("The outline folds back on itself; its hollows are bridged over. Drag the points where that is wrong.");
+                panel.workbench
+                        .tell("The outline folds back on itself; its hollows are bridged over. Drag the points where that is wrong.");
             }
         });
     }
@@ -178,7 +197,8 @@ final class OutlinePage extends PageView {
             Shape.Spoke spoke = spokes.get(i);
             Entry angle = new Entry("calliper-angle-" + i, "at °", "Direction of the measure", () -> Numbers.shortText(spoke.degrees()),
                     text -> Panel.number(text, "45", v -> replace(row, Optional.of(new Shape.Spoke((v % 360 + 360) % 360, spoke.mm())))));
-            Entry radius = new Entry("calliper-" + i, "to the edge", "Distance from the middle point to the edge", () -> LengthText.number(new Millimetres(spoke.mm()), panel.workbench.studio().unit()),
+            Entry radius = new Entry("calliper-" + i, "to the edge", "Distance from the middle point to the edge",
+                    () -> LengthText.number(new Millimetres(spoke.mm()), panel.workbench.studio().unit()),
                     text -> {
                         try {
                             double mm = LengthText.parse(text, panel.workbench.studio().unit()).value();
@@ -187,7 +207,8 @@ final class OutlinePage extends PageView {
                             return Optional.of(e.getMessage());
                         }
                     });
-            Button drop = Panel.button("calliper-drop-" + i, "–", "Take this measure away", () -> replace(row, Optional.empty()).ifPresent(panel.workbench::tell));
+            Button drop = Panel.button("calliper-drop-" + i, "–", "Take this measure away",
+                    () -> replace(row, Optional.empty()).ifPresent(panel.workbench::tell));
             drop.getStyleClass().add("round");
             drop.setAccessibleText("Take the measure at " + Numbers.shortText(spoke.degrees()) + "° away");
             HBox line = new HBox(6, angle, radius, drop);

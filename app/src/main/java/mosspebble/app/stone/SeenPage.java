@@ -34,15 +34,22 @@ final class SeenPage extends PageView {
         this.panel = panel;
         this.bench = bench;
         from = new Choice<>("It will be seen", v -> panel.edit("How it is seen", p -> p.withViewpoint(v)));
-        from.option("seen-above", "from above", Viewpoint.above(), "Straight down").option("seen-table", "on a table", Viewpoint.table(), "By someone who sits at it")
-                .option("seen-shelf", "on a shelf", Viewpoint.shelf(), "Standing, at eye level").option("seen-leaning", "leaning by a path", Viewpoint.leaning(), "By someone who walks past");
-        lean = new Measure("lean", "Leans", "Angle of the stone against the table (Page Up, Page Down)", 0, 90, 1, () -> view().lean(), v -> Numbers.text(v, 0) + "°",
+        from.option("seen-above", "from above", Viewpoint.above(), "Straight down")
+                .option("seen-table", "on a table", Viewpoint.table(), "By someone who sits at it")
+                .option("seen-shelf", "on a shelf", Viewpoint.shelf(), "Standing, at eye level")
+                .option("seen-leaning", "leaning by a path", Viewpoint.leaning(), "By someone who walks past");
+        lean = new Measure("lean", "Leans", "Angle of the stone against the table (Page Up, Page Down)", 0, 90, 1, () -> view().lean(),
+                v -> Numbers.text(v, 0) + "°",
                 v -> panel.workbench.draft(p -> p.withViewpoint(new Viewpoint(v, view().eyeHeight(), view().eyeDistance()))),
-                v -> panel.edit("Tilt the stone", p -> p.withViewpoint(new Viewpoint(v, p.viewpoint().eyeHeight(), p.viewpoint().eyeDistance()))));
-        height = panel.lengthEntry("eye-height", "Eye above it", "Height of the eye over the stone's middle", () -> new Millimetres(view().eyeHeight()),
-                v -> panel.tryEdit("Eye height", p -> p.withViewpoint(new Viewpoint(p.viewpoint().lean(), v.value(), p.viewpoint().eyeDistance()))));
+                v -> panel.edit("Tilt the stone",
+                        p -> p.withViewpoint(new Viewpoint(v, p.viewpoint().eyeHeight(), p.viewpoint().eyeDistance()))));
+        height = panel.lengthEntry("eye-height", "Eye above it", "Height of the eye over the stone's middle",
+                () -> new Millimetres(view().eyeHeight()),
+                v -> panel.tryEdit("Eye height",
+                        p -> p.withViewpoint(new Viewpoint(p.viewpoint().lean(), v.value(), p.viewpoint().eyeDistance()))));
         distance = panel.lengthEntry("eye-distance", "Eye away", "Level distance of the eye", () -> new Millimetres(view().eyeDistance()),
-                v -> panel.tryEdit("Eye distance", p -> p.withViewpoint(new Viewpoint(p.viewpoint().lean(), p.viewpoint().eyeHeight(), v.value()))));
+                v -> panel.tryEdit("Eye distance",
+                        p -> p.withViewpoint(new Viewpoint(p.viewpoint().lean(), p.viewpoint().eyeHeight(), v.value()))));
         HBox eye = new HBox(8, height, distance);
         HBox.setHgrow(height, Priority.ALWAYS);
         HBox.setHgrow(distance, Priority.ALWAYS);
@@ -50,12 +57,15 @@ final class SeenPage extends PageView {
             bench.guideProperty().set(g);
             refresh();
         });
-        guide.option("guide-line", "a level line", Guide.LINE, "Straight and level from there").option("guide-ring", "a ring", Guide.RING, "Round from there").option("guide-none", "nothing", Guide.NONE, "No guide");
+        guide.option("guide-line", "a level line", Guide.LINE, "Straight and level from there")
+                .option("guide-ring", "a ring", Guide.RING, "Round from there").option("guide-none", "nothing", Guide.NONE, "No guide");
         words.setId("seen-words");
         words.setWrapText(true);
         bench.guideAtProperty().addListener((o, a, b) -> refresh());
         setSpacing(10);
-        getChildren().addAll(from, guide, words, lean, eye, Panel.quiet("Bright: as it must be drawn. Yellow, dashed: as ruled or drawn with compasses. Arrow keys on the cloth move it. Drag the stone up or down to tilt it. The dome guide is among the sheets in Finish."));
+        getChildren().addAll(from, guide, words, lean, eye, Panel.quiet(
+                "Bright: as it must be drawn. Yellow, dashed: as ruled or drawn with compasses. Arrow keys on the cloth move it. Drag the "
+                        + "stone up or down to tilt it. The dome guide is among the sheets in Finish."));
     }
 
     private Viewpoint view() {
@@ -90,11 +100,13 @@ final class SeenPage extends PageView {
             if (Math.max(Math.abs(left), Math.abs(right)) < 0.3) {
                 return Optional.of("A ruled line looks straight from there.");
             }
-            return Optional.of("Against a ruled line, " + lifted("the left end", left) + " and " + lifted("the right end", right) + ", so that it looks straight.");
+            return Optional.of("Against a ruled line, " + lifted("the left end", left) + " and " + lifted("the right end", right)
+                    + ", so that it looks straight.");
         }
         double wide = extent(corrected, true);
         double high = extent(corrected, false);
-        return Optional.of("To look round it is drawn " + mm(wide) + " wide and " + mm(high) + " high" + (Math.abs(corrected.most()) < 0.3 ? ", as compasses draw it." : ", up to " + mm(Math.abs(corrected.most())) + " off a compass ring."));
+        return Optional.of("To look round it is drawn " + mm(wide) + " wide and " + mm(high) + " high" + (Math.abs(corrected.most()) < 0.3
+                ? ", as compasses draw it." : ", up to " + mm(Math.abs(corrected.most())) + " off a compass ring."));
     }
 
     private static double extent(Eye.Corrected corrected, boolean across) {

@@ -37,7 +37,8 @@ import mosspebble.core.units.Srgb;
 /** The surface: rock, how it feels, how it drinks, its colour dry, wet and sealed side by side. */
 final class SkinPage extends PageView {
 
-    private static final List<String> TONES = List.of("#e4ddcd", "#cfc9bb", "#b8ad97", "#b89a6e", "#a9835f", "#918f8a", "#8a6f63", "#7d8288", "#5f605d", "#5a6a62", "#454a4f", "#2f3134");
+    private static final List<String> TONES = List.of("#e4ddcd", "#cfc9bb", "#b8ad97", "#b89a6e", "#a9835f", "#918f8a", "#8a6f63",
+            "#7d8288", "#5f605d", "#5a6a62", "#454a4f", "#2f3134");
     private static final double PICTURE_PX = 78;
 
     private final StonePanel panel;
@@ -56,22 +57,30 @@ final class SkinPage extends PageView {
         this.panel = panel;
         rock = new Choice<>("Rock", kind -> skin("Rock kind", s -> s.withRock(kind)));
         for (RockKind kind : RockKind.values()) {
-            rock.option("rock-" + kind.name().toLowerCase(Locale.ROOT), kind.label(), kind, kind.label() + ", " + Numbers.shortText(kind.lightest()) + " to " + Numbers.shortText(kind.heaviest()) + " g/cm³");
+            rock.option("rock-" + kind.name().toLowerCase(Locale.ROOT), kind.label(), kind,
+                    kind.label() + ", " + Numbers.shortText(kind.lightest()) + " to " + Numbers.shortText(kind.heaviest()) + " g/cm³");
         }
         texture = new Choice<>("Feels", t -> skin("Skin", s -> s.withTexture(t)));
         for (Texture t : Texture.values()) {
             texture.option("skin-" + t.label(), t.label(), t, "The stone feels " + t.label());
         }
         sealed = new Choice<>("Before", b -> skin("Sealed before", s -> s.withState(b, s.loose())));
-        sealed.option("skin-bare", "bare", false, "Nothing on it yet").option("skin-sealed", "sealed already", true, "It has been varnished or sealed before");
+        sealed.option("skin-bare", "bare", false, "Nothing on it yet").option("skin-sealed", "sealed already", true,
+                "It has been varnished or sealed before");
         loose = new Choice<>("Grains", b -> skin("Loose grains", s -> s.withState(s.sealed(), b)));
-        loose.option("grains-firm", "firm", false, "Nothing rubs off").option("grains-loose", "rub off", true, "Grains come off under the thumb");
-        porosity = new Measure("porosity", "Porosity", "Open pores: a drop of water beads on a glassy stone and soaks into a porous one", 0, 0.5, 0.01, () -> panel.stone().porosity(),
-                v -> Numbers.text(100 * v, 0) + " %, " + DropTest.word(v), v -> panel.workbench.draft(p -> p.withStone(p.stone().withSkin(p.stone().skin().withPorosity(v)))),
+        loose.option("grains-firm", "firm", false, "Nothing rubs off").option("grains-loose", "rub off", true,
+                "Grains come off under the thumb");
+        porosity = new Measure("porosity", "Porosity", "Open pores: a drop of water beads on a glassy stone and soaks into a porous one", 0,
+                0.5, 0.01, () -> panel.stone().porosity(),
+                v -> Numbers.text(100 * v, 0) + " %, " + DropTest.word(v),
+                v -> panel.workbench.draft(p -> p.withStone(p.stone().withSkin(p.stone().skin().withPorosity(v)))),
                 v -> skin("Porosity", s -> s.withPorosity(v)));
-        drop = new Entry("drop-seconds", "Drop gone after, s", "Lay a drop of water on the dry stone; seconds until it is gone; 600 if it beads", () -> "", this::drop);
-        colour = new Entry("stone-colour", "Dry colour", "A colour code such as #8d8b86, or choose a tone", () -> panel.stone().colour().hex(),
-                text -> panel.tryEdit("Stone colour", p -> p.withStone(p.stone().withSkin(p.stone().skin().withColour(Srgb.ofHex(text.strip()))))));
+        drop = new Entry("drop-seconds", "Drop gone after, s",
+                "Lay a drop of water on the dry stone; seconds until it is gone; 600 if it beads", () -> "", this::drop);
+        colour = new Entry("stone-colour", "Dry colour", "A colour code such as #8d8b86, or choose a tone",
+                () -> panel.stone().colour().hex(),
+                text -> panel.tryEdit("Stone colour",
+                        p -> p.withStone(p.stone().withSkin(p.stone().skin().withColour(Srgb.ofHex(text.strip()))))));
         FlowPane tones = new FlowPane(4, 4);
         for (String tone : TONES) {
             Button dab = new Button();
@@ -116,12 +125,15 @@ final class SkinPage extends PageView {
         if (plan != null && plan.survey() != shown) {
             shown = plan.survey();
             double reach = Math.max(shown.dome().outline().halfWidth(), shown.dome().outline().halfHeight());
-            Grid grid = Grid.around(shown.dome().outline().halfWidth() + 1, shown.dome().outline().halfHeight() + 1, 2 * reach / PICTURE_PX);
+            Grid grid = Grid.around(shown.dome().outline().halfWidth() + 1, shown.dome().outline().halfHeight() + 1,
+                    2 * reach / PICTURE_PX);
             StoneTerrain terrain = StoneTerrain.of(shown, grid);
             looks.getChildren().clear();
             for (StoneState look : StoneState.values()) {
-                ImageView image = new ImageView(StoneImage.still(StonePicture.of(plan, terrain, look), 0, plan.project().habits().light().from()));
-                Label words = Panel.quiet(look.name().toLowerCase(Locale.ROOT) + ", L* " + Numbers.text(Lab.of(PaintPlan.bare(shown.stone(), look)).l(), 0));
+                ImageView image = new ImageView(
+                        StoneImage.still(StonePicture.of(plan, terrain, look), 0, plan.project().habits().light().from()));
+                Label words = Panel.quiet(
+                        look.name().toLowerCase(Locale.ROOT) + ", L* " + Numbers.text(Lab.of(PaintPlan.bare(shown.stone(), look)).l(), 0));
                 VBox box = new VBox(3, image, words);
                 box.setAlignment(Pos.BOTTOM_CENTER);
                 HBox.setHgrow(box, Priority.ALWAYS);

@@ -32,7 +32,10 @@ import mosspebble.core.units.Millimetres;
 import mosspebble.core.units.Numbers;
 import mosspebble.instruments.KitchenScale;
 
-/** The bare stone: its measures and what follows from them, then one matter at a time: outline, dome, skin, marks, how it is seen, what it suits, getting it ready. */
+/**
+ * The bare stone: its measures and what follows from them, then one matter at a time: outline, dome, skin, marks, how it is seen, what it
+ * suits, getting it ready.
+ */
 public final class StonePanel extends Panel {
 
     final FileWork files;
@@ -60,7 +63,9 @@ public final class StonePanel extends Panel {
         for (LengthUnit u : LengthUnit.values()) {
             unit.option("unit-" + u.symbol(), u.symbol(), u, "Show lengths in " + u.symbol() + "; any unit can be typed");
         }
-        HBox ways = new HBox(4, fixed(button("to-photo", "Photo", "Take or open a photo of stones (P)", () -> with.navigator().go(Stage.STONE, Navigator.PHOTO))),
+        HBox ways = new HBox(4,
+                fixed(button("to-photo", "Photo", "Take or open a photo of stones (P)",
+                        () -> with.navigator().go(Stage.STONE, Navigator.PHOTO))),
                 fixed(button("to-basket", "Basket", "Stones that wait (B)", () -> with.navigator().go(Stage.STONE, Navigator.BASKET))));
         HBox units = new HBox(4, unit, ways);
         HBox.setHgrow(unit, Priority.ALWAYS);
@@ -128,7 +133,8 @@ public final class StonePanel extends Panel {
 
     /** What undo will call it: "Length 96 to 120 mm". */
     private String changed(String name, Millimetres before, Millimetres after) {
-        return name + " " + LengthText.number(before, workbench.studio().unit()) + " to " + LengthText.format(after, workbench.studio().unit());
+        return name + " " + LengthText.number(before, workbench.studio().unit()) + " to "
+                + LengthText.format(after, workbench.studio().unit());
     }
 
     String words(Millimetres length) {
@@ -166,7 +172,8 @@ public final class StonePanel extends Panel {
                 return;
             }
             StoneFacts facts = plan.survey().facts();
-            weight.show(facts.weight().value() < 1000 ? Numbers.text(facts.weight().value(), 0) : Numbers.text(facts.weight().value() / 1000, 2), facts.weight().value() < 1000 ? "g" : "kg");
+            weight.show(facts.weight().value() < 1000 ? Numbers.text(facts.weight().value(), 0)
+                    : Numbers.text(facts.weight().value() / 1000, 2), facts.weight().value() < 1000 ? "g" : "kg");
             area.show(Numbers.text(facts.paintableMm2() / 100, 0), "cm²");
             face.show(Numbers.text(facts.faceMm2() / 100, 0), "cm²");
             double dry = Lab.of(plan.survey().stone().colour()).l();

@@ -46,13 +46,18 @@ public final class StoneScreen extends Screen {
     @Override
     public List<Action> actions() {
         List<Action> all = new ArrayList<>();
-        all.add(Action.of("Turn the stone a quarter", () -> ((StonePanel) column().orElseThrow()).turn()).key("R").also("rotate", "way up"));
-        all.add(Action.of("Turn the stone over", () -> with.workbench().edit("Turn the stone over", Project::turnedOver)).key("V").also("other side", "back", "flip"));
+        all.add(Action.of("Turn the stone a quarter", () -> ((StonePanel) column().orElseThrow()).turn()).key("R").also("rotate",
+                "way up"));
+        all.add(Action.of("Turn the stone over", () -> with.workbench().edit("Turn the stone over", Project::turnedOver)).key("V")
+                .also("other side", "back", "flip"));
         for (StoneModel.Page page : StoneModel.Page.values()) {
             all.add(Action.of("Stone: " + page.label().toLowerCase(Locale.ROOT), here(() -> model.pageProperty().set(page))));
         }
         for (Form form : Form.values()) {
-            all.add(Action.of("Stone form: " + form.label(), () -> with.workbench().edit("Form", p -> p.withStone(p.stone().withShape(new Shape.Grown(form, 0.85, 0.2))))).also("shape"));
+            all.add(Action
+                    .of("Stone form: " + form.label(),
+                            () -> with.workbench().edit("Form", p -> p.withStone(p.stone().withShape(new Shape.Grown(form, 0.85, 0.2)))))
+                    .also("shape"));
         }
         return all;
     }

@@ -39,7 +39,10 @@ import mosspebble.core.units.LengthText;
 import mosspebble.core.units.Millimetres;
 import org.locationtech.jts.geom.Coordinate;
 
-/** What can be drawn and done on the cloth in the Stone stage: points of the outline, the tape, marks, a line or ring that shall look true, turning. */
+/**
+ * What can be drawn and done on the cloth in the Stone stage: points of the outline, the tape, marks, a line or ring that shall look true,
+ * turning.
+ */
 public final class StoneTool implements ClothTool {
 
     private static final int POINTS = 24;
@@ -101,7 +104,8 @@ public final class StoneTool implements ClothTool {
 
     @Override
     public List<ObservableValue<?>> causes() {
-        return List.of(bench.guideProperty(), bench.guideAtProperty(), bench.placingProperty(), bench.markProperty(), bench.pointsProperty(), bench.pageProperty());
+        return List.of(bench.guideProperty(), bench.guideAtProperty(), bench.placingProperty(), bench.markProperty(),
+                bench.pointsProperty(), bench.pageProperty());
     }
 
     @Override
@@ -127,7 +131,7 @@ public final class StoneTool implements ClothTool {
             case DOME -> tape(pen, frame);
             case MARKS -> marks(pen, frame, stone);
             case SEEN -> guide(pen, frame);
-            case SKIN, SUITS, READY -> { }
+            case SKIN, SUITS, READY -> {}
         }
     }
 
@@ -137,7 +141,10 @@ public final class StoneTool implements ClothTool {
         }
     }
 
-    /** Points of the outline where they lie on the cloth, with their spokes: x, y, degrees, mm. Asked at every move of the pointer, so the last answer is remembered. */
+    /**
+     * Points of the outline where they lie on the cloth, with their spokes: x, y, degrees, mm. Asked at every move of the pointer, so the
+     * last answer is remembered.
+     */
     private List<double[]> placedPoints(Stone stone) {
         if (!stone.equals(pointsOf)) {
             pointsOf = stone;
@@ -212,7 +219,8 @@ public final class StoneTool implements ClothTool {
         end(pen, a, "A");
         end(pen, b, "B");
         double straight = Math.hypot(line[2] - line[0], line[3] - line[1]);
-        label(pen, a.midpoint(b).getX(), a.midpoint(b).getY() - 14, "along the stone " + length(path.lengthMm()) + ", seen from above " + length(straight));
+        label(pen, a.midpoint(b).getX(), a.midpoint(b).getY() - 14,
+                "along the stone " + length(path.lengthMm()) + ", seen from above " + length(straight));
     }
 
     private String length(double mm) {
@@ -264,11 +272,14 @@ public final class StoneTool implements ClothTool {
             }
             pen.setLineDashes();
             if (chosen) {
-                label(pen, a.getX(), a.getY() - Math.max(r, 8) - 10, patch.kind().label() + ", " + length(patch.depthMm()) + (patch.kind() == Patch.Kind.BUMP ? " high" : " deep"));
+                label(pen, a.getX(), a.getY() - Math.max(r, 8) - 10,
+                        patch.kind().label() + ", " + length(patch.depthMm()) + (patch.kind() == Patch.Kind.BUMP ? " high" : " deep"));
             }
         }
         if (bench.placingProperty().get() != null) {
-            label(pen, frame.middleX(), frame.middleY() + frame.scale() * outline.halfHeight() - 16, bench.placingProperty().get() == Patch.Kind.CRACK ? "drag along the crack" : "click where the " + bench.placingProperty().get().label() + " is");
+            label(pen, frame.middleX(), frame.middleY() + frame.scale() * outline.halfHeight() - 16,
+                    bench.placingProperty().get() == Patch.Kind.CRACK ? "drag along the crack"
+                            : "click where the " + bench.placingProperty().get().label() + " is");
         }
     }
 
@@ -285,7 +296,8 @@ public final class StoneTool implements ClothTool {
         List<Coordinate> ruled = new ArrayList<>();
         for (int i = 0; i < corrected.points().size(); i++) {
             Coordinate c = corrected.points().get(i);
-            ruled.add(kind == Guide.LINE ? new Coordinate(c.x, at[1]) : new Coordinate(at[0] + ring(plan) * Math.cos(2 * Math.PI * i / 72), at[1] + ring(plan) * Math.sin(2 * Math.PI * i / 72)));
+            ruled.add(kind == Guide.LINE ? new Coordinate(c.x, at[1]) : new Coordinate(at[0] + ring(plan) * Math.cos(2 * Math.PI * i / 72),
+                    at[1] + ring(plan) * Math.sin(2 * Math.PI * i / 72)));
         }
         double[] seen = new double[3];
         for (int pass = 0; pass < 2; pass++) {
@@ -317,7 +329,8 @@ public final class StoneTool implements ClothTool {
     /** The line or ring of the guide as it must be drawn. */
     static Eye.Corrected corrected(PaintPlan plan, Eye eye, double[] at, Guide kind) {
         double reach = 0.86 * plan.survey().zones().face().getEnvelopeInternal().getWidth() / 2;
-        return kind == Guide.LINE ? eye.straight(plan.survey().dome(), at[0], at[1], reach) : eye.round(plan.survey().dome(), at[0], at[1], ring(plan));
+        return kind == Guide.LINE ? eye.straight(plan.survey().dome(), at[0], at[1], reach)
+                : eye.round(plan.survey().dome(), at[0], at[1], ring(plan));
     }
 
     /** Radius of the ring guide, mm. */
@@ -426,7 +439,8 @@ public final class StoneTool implements ClothTool {
             return;
         }
         Patch.Kind kind = bench.placingProperty().get();
-        if (bench.pageProperty().get() == Page.MARKS && kind != null && plan().isPresent() && plan().get().survey().dome().levelAt(grabbed[0], grabbed[1]) > 0) {
+        if (bench.pageProperty().get() == Page.MARKS && kind != null && plan().isPresent()
+                && plan().get().survey().dome().levelAt(grabbed[0], grabbed[1]) > 0) {
             place(kind);
             grip = Grip.MARK;
             return;
@@ -444,7 +458,8 @@ public final class StoneTool implements ClothTool {
         Coordinate own = StoneOutline.of(grabbedStone).own(grabbed[0], grabbed[1]);
         double size = Math.min(grabbedStone.length().value(), grabbedStone.width().value());
         Patch patch = kind == Patch.Kind.CRACK ? Patch.crack(own.x, own.y, own.x + 0.1, own.y, Math.max(0.4, size / 120), 1)
-                : Patch.at(kind, own.x, own.y, Math.max(1, size * (kind == Patch.Kind.HOLE ? 0.05 : kind == Patch.Kind.FLAT ? 0.15 : 0.1)), Math.max(0.3, size / 50));
+                : Patch.at(kind, own.x, own.y, Math.max(1, size * (kind == Patch.Kind.HOLE ? 0.05 : kind == Patch.Kind.FLAT ? 0.15 : 0.1)),
+                        Math.max(0.3, size / 50));
         grabbedStone = grabbedStone.plus(patch);
         index = grabbedStone.patches().size() - 1;
         Stone placed = grabbedStone;
@@ -461,14 +476,15 @@ public final class StoneTool implements ClothTool {
         double dx = x - grabbed[0];
         double dy = y - grabbed[1];
         switch (grip) {
-            case NONE -> { }
+            case NONE -> {}
             case TAPE_A -> tape.set(grabbedTape[0] + dx, grabbedTape[1] + dy, grabbedTape[2], grabbedTape[3]);
             case TAPE_B -> tape.set(grabbedTape[0], grabbedTape[1], grabbedTape[2] + dx, grabbedTape[3] + dy);
             case TAPE_BOTH -> tape.set(grabbedTape[0] + dx, grabbedTape[1] + dy, grabbedTape[2] + dx, grabbedTape[3] + dy);
             case GUIDE -> bench.guideAtProperty().set(new double[] {x, y});
             case POINT -> workbench.draft(p -> p.withStone(dragged(grabbedStone, index, x, y)));
             case MARK -> workbench.draft(p -> p.withStone(movedMark(x, y)));
-            case TILT -> workbench.draft(p -> p.withViewpoint(leaning(grabbedView, Math.round((grabbedPixel - e.getY()) * DEGREES_A_PIXEL))));
+            case TILT ->
+                    workbench.draft(p -> p.withViewpoint(leaning(grabbedView, Math.round((grabbedPixel - e.getY()) * DEGREES_A_PIXEL))));
             case TURN -> {
                 double from = Math.toDegrees(Math.atan2(grabbed[1], grabbed[0]));
                 double to = Math.toDegrees(Math.atan2(y, x));
@@ -485,7 +501,8 @@ public final class StoneTool implements ClothTool {
         List<Patch> patches = new ArrayList<>(grabbedStone.patches());
         Patch patch = patches.get(index);
         boolean drawing = bench.placingProperty().get() == Patch.Kind.CRACK;
-        patches.set(index, drawing ? new Patch(patch.kind(), patch.x(), patch.y(), to.x, to.y, patch.radiusMm(), patch.depthMm(), false) : patch.movedBy(to.x - from.x, to.y - from.y));
+        patches.set(index, drawing ? new Patch(patch.kind(), patch.x(), patch.y(), to.x, to.y, patch.radiusMm(), patch.depthMm(), false)
+                : patch.movedBy(to.x - from.x, to.y - from.y));
         return grabbedStone.withPatches(patches);
     }
 
@@ -525,7 +542,7 @@ public final class StoneTool implements ClothTool {
                     workbench.edit("Tilt the stone", p -> p.withViewpoint(view));
                 }
             }
-            case NONE, TAPE_A, TAPE_B, TAPE_BOTH, GUIDE -> { }
+            case NONE, TAPE_A, TAPE_B, TAPE_BOTH, GUIDE -> {}
         }
         grip = Grip.NONE;
     }

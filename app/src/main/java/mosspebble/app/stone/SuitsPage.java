@@ -72,7 +72,8 @@ final class SuitsPage extends PageView {
             Optional<Motif> motif = subject.flatMap(s -> Designs.motif(s, d.repertoire(studio)));
             List<Ranked> ranked = new ArrayList<>();
             for (BuiltIn.Title title : BuiltIn.titles()) {
-                d.repertoire(studio).motif(title.id()).ifPresent(candidate -> ranked.add(new Ranked(candidate.title(), Suitability.of(candidate, plan.survey(), studio.shelf()))));
+                d.repertoire(studio).motif(title.id()).ifPresent(
+                        candidate -> ranked.add(new Ranked(candidate.title(), Suitability.of(candidate, plan.survey(), studio.shelf()))));
             }
             ranked.sort((a, b) -> Double.compare(b.suits().score(), a.suits().score()));
             return new Answer(WayUp.ranked(plan.survey(), motif, 0), ranked);

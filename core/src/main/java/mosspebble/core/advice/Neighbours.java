@@ -95,7 +95,8 @@ public final class Neighbours {
                 String other = front < 0 ? BEHIND : parts.get(front).part().slot();
                 if (!other.equals(part.part().slot())) {
                     boolean line0 = part.part().outlined() || front >= 0 && parts.get(front).part().outlined();
-                    String key = part.part().slot().compareTo(other) < 0 && front >= 0 ? part.part().slot() + "\n" + other : front < 0 ? part.part().slot() + "\n" : other + "\n" + part.part().slot();
+                    String key = part.part().slot().compareTo(other) < 0 && front >= 0 ? part.part().slot() + "\n" + other
+                            : front < 0 ? part.part().slot() + "\n" : other + "\n" + part.part().slot();
                     double[] sum = found.computeIfAbsent(key, id -> new double[2]);
                     sum[0] += ring.getLength() / looks;
                     sum[1] += line0 ? 0 : ring.getLength() / looks;
@@ -118,7 +119,8 @@ public final class Neighbours {
         }
         Map<String, Srgb> colours = new HashMap<>();
         palette.colours(plan.project().colours()).forEach((slot, colour) -> colours.put(slot, colour.optics().full().toSrgb()));
-        Optional<Palette.Colour> ground = plan.project().ground().flatMap(palette::colour).filter(g -> plan.project().habits().ground() != Habits.Ground.BARE);
+        Optional<Palette.Colour> ground = plan.project().ground().flatMap(palette::colour)
+                .filter(g -> plan.project().habits().ground() != Habits.Ground.BARE);
         Srgb dry = ground.map(g -> g.optics().full().toSrgb()).orElse(plan.survey().stone().colour());
         Srgb sealed = ground.isPresent() ? dry : PaintPlan.bare(plan.survey().stone(), StoneState.SEALED).toSrgb();
         List<Apart> found = new ArrayList<>();
@@ -144,6 +146,7 @@ public final class Neighbours {
                 eyes = each;
             }
         }
-        return new Apart(edge, one, dry, Lab.of(one).differenceTo(Lab.of(dry)), Lab.of(one).differenceTo(Lab.of(sealed)), least, eyes, ColourVision.contrast(one, dry));
+        return new Apart(edge, one, dry, Lab.of(one).differenceTo(Lab.of(dry)), Lab.of(one).differenceTo(Lab.of(sealed)), least, eyes,
+                ColourVision.contrast(one, dry));
     }
 }

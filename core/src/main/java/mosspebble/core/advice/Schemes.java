@@ -21,8 +21,10 @@ import mosspebble.core.sketch.Slot;
 import mosspebble.core.units.Srgb;
 
 /**
- * Palettes from the shelf for all slots of a design at once: near to what each slot wishes, turned by a mood, with neighbours kept apart for all kinds of eyes. Slots are changed one
- * after the other to the candidate that costs least until nothing changes; the cost is the difference to the mood's wish and what neighbours lack in difference.
+ * Palettes from the shelf for all slots of a design at once: near to what each slot wishes, turned by a mood, with neighbours kept apart
+ * for all kinds of eyes. Slots are changed one
+ * after the other to the candidate that costs least until nothing changes; the cost is the difference to the mood's wish and what
+ * neighbours lack in difference.
  */
 public final class Schemes {
 
@@ -105,10 +107,13 @@ public final class Schemes {
         if (design.isEmpty() || areas.isEmpty()) {
             return List.of();
         }
-        List<Candidate> pens = palette.shelf().that(PaintKind.Use.DRAWS).stream().map(p -> Candidate.of(palette.colour(Mix.of(p.id())).orElseThrow())).toList();
+        List<Candidate> pens = palette.shelf().that(PaintKind.Use.DRAWS).stream()
+                .map(p -> Candidate.of(palette.colour(Mix.of(p.id())).orElseThrow())).toList();
         List<Neighbours.Edge> edges = Neighbours.edges(design.get());
-        Optional<Palette.Colour> ground = plan.project().ground().flatMap(palette::colour).filter(g -> plan.project().habits().ground() != Habits.Ground.BARE);
-        Srgb behind = ground.map(g -> g.optics().full().toSrgb()).orElse(PaintPlan.bare(plan.survey().stone(), plan.project().habits().outdoors() ? StoneState.SEALED : StoneState.DRY).toSrgb());
+        Optional<Palette.Colour> ground = plan.project().ground().flatMap(palette::colour)
+                .filter(g -> plan.project().habits().ground() != Habits.Ground.BARE);
+        Srgb behind = ground.map(g -> g.optics().full().toSrgb()).orElse(
+                PaintPlan.bare(plan.survey().stone(), plan.project().habits().outdoors() ? StoneState.SEALED : StoneState.DRY).toSrgb());
         Candidate back = new Candidate(Mix.of("-"), behind, seen(behind));
         Set<String> lines = new HashSet<>();
         for (Slot slot : design.get().slots()) {
@@ -152,13 +157,15 @@ public final class Schemes {
         return found;
     }
 
-    private static Scheme solved(Mood mood, PlacedDesign design, List<Neighbours.Edge> edges, List<Candidate> areas, List<Candidate> pens, Set<String> lines, Candidate back) {
+    private static Scheme solved(Mood mood, PlacedDesign design, List<Neighbours.Edge> edges, List<Candidate> areas, List<Candidate> pens,
+            Set<String> lines, Candidate back) {
         Map<String, Candidate> chosen = new LinkedHashMap<>();
         Map<String, Lab> wishes = new LinkedHashMap<>();
         for (Slot slot : design.slots()) {
             wishes.put(slot.id(), mood.turned(Lab.of(slot.wish())));
             Lab wish = wishes.get(slot.id());
-            chosen.put(slot.id(), (lines.contains(slot.id()) ? pens : areas).stream().min((p, q) -> Double.compare(p.seen[0].differenceTo(wish), q.seen[0].differenceTo(wish))).orElseThrow());
+            chosen.put(slot.id(), (lines.contains(slot.id()) ? pens : areas).stream()
+                    .min((p, q) -> Double.compare(p.seen[0].differenceTo(wish), q.seen[0].differenceTo(wish))).orElseThrow());
         }
         boolean changed = true;
         for (int sweep = 0; sweep < SWEEPS && changed; sweep++) {
@@ -197,7 +204,8 @@ public final class Schemes {
         return new Scheme(mood, colours, looks, apart);
     }
 
-    private static double cost(String slot, Candidate candidate, Lab wish, Map<String, Candidate> chosen, List<Neighbours.Edge> edges, Candidate back) {
+    private static double cost(String slot, Candidate candidate, Lab wish, Map<String, Candidate> chosen, List<Neighbours.Edge> edges,
+            Candidate back) {
         double cost = candidate.seen[0].differenceTo(wish);
         for (Neighbours.Edge edge : edges) {
             boolean first = edge.one().equals(slot);

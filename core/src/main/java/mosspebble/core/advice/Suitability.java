@@ -47,17 +47,20 @@ public record Suitability(double score, List<String> reasons) {
         double fill = motif.sitting().convexHull().getArea() * scale * scale / survey.zones().face().getArea();
         reasons.add("fills " + Numbers.text(100 * fill, 0) + " % of the face");
 
-        double finest = shelf.that(PaintKind.Use.DRAWS).stream().map(Paint::tip).mapToDouble(t -> t.value()).filter(t -> t > 0).min().orElse(0.5);
+        double finest = shelf.that(PaintKind.Use.DRAWS).stream().map(Paint::tip).mapToDouble(t -> t.value()).filter(t -> t > 0).min()
+                .orElse(0.5);
         double needed = 2 * finest + survey.stone().texture().pitMm();
         double detail = smallest(motif) * scale;
         double reached = Math.min(1, detail / needed);
-        reasons.add("smallest part " + Numbers.text(detail, 1) + " mm" + (reached < 1 ? ", the finest pen needs " + Numbers.text(needed, 1) : ""));
+        reasons.add("smallest part " + Numbers.text(detail, 1) + " mm"
+                + (reached < 1 ? ", the finest pen needs " + Numbers.text(needed, 1) : ""));
 
         double even = symmetry(survey.zones().outline());
         boolean pairs = motif.parts().stream().anyMatch(p -> p.mirror().isPresent());
         double symmetric = pairs ? even : 1;
         if (pairs) {
-            reasons.add(even > 0.93 ? "the outline is as even as the subject" : "the outline is lopsided by " + Numbers.text(100 * (1 - even), 0) + " %");
+            reasons.add(even > 0.93 ? "the outline is as even as the subject"
+                    : "the outline is lopsided by " + Numbers.text(100 * (1 - even), 0) + " %");
         }
 
         int marks = inTheWay(motif, survey, fit.get());
@@ -84,7 +87,8 @@ public record Suitability(double score, List<String> reasons) {
     /** Common area of the outline and its mirror image over their united area. */
     private static double symmetry(Geometry outline) {
         Point middle = outline.getCentroid();
-        Geometry mirrored = AffineTransformation.reflectionInstance(middle.getX(), middle.getY() - 1, middle.getX(), middle.getY() + 1).transform(outline);
+        Geometry mirrored = AffineTransformation.reflectionInstance(middle.getX(), middle.getY() - 1, middle.getX(), middle.getY() + 1)
+                .transform(outline);
         double common = Shapes.common(outline, mirrored).getArea();
         return common / (2 * outline.getArea() - common);
     }
@@ -96,10 +100,12 @@ public record Suitability(double score, List<String> reasons) {
         int marks = 0;
         for (Patch patch : survey.dome().patches()) {
             boolean bad = patch.kind() == Patch.Kind.HOLE || patch.kind() == Patch.Kind.CRACK;
-            Geometry line = new GeometryFactory().createLineString(new Coordinate[] {new Coordinate(patch.x(), patch.y()), new Coordinate(patch.toX(), patch.toY())});
+            Geometry line = new GeometryFactory()
+                    .createLineString(new Coordinate[] {new Coordinate(patch.x(), patch.y()), new Coordinate(patch.toX(), patch.toY())});
             Envelope reach = line.getEnvelopeInternal();
             reach.expandBy(patch.radiusMm());
-            if (bad && reach.intersects(new Envelope(fit.placement().x() - halfWidth, fit.placement().x() + halfWidth, fit.placement().y() - halfHeight, fit.placement().y() + halfHeight))) {
+            if (bad && reach.intersects(new Envelope(fit.placement().x() - halfWidth, fit.placement().x() + halfWidth,
+                    fit.placement().y() - halfHeight, fit.placement().y() + halfHeight))) {
                 marks++;
             }
         }

@@ -1,6 +1,5 @@
 package mosspebble.core.area;
 
-
 /** A set of cells of a grid within a bounding box, one bit each. Immutable. */
 public final class Cells {
 

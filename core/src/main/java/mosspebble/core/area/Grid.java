@@ -12,7 +12,8 @@ public record Grid(double left, double top, double cellMm, int columns, int rows
 
     public Grid {
         if (!(cellMm > 0) || columns < 1 || rows < 1 || (long) columns * rows > MOST_CELLS) {
-            throw new IllegalArgumentException("a grid needs cells above 0 mm and at most " + MOST_CELLS + " of them, had " + columns + " x " + rows + " of " + cellMm + " mm");
+            throw new IllegalArgumentException("a grid needs cells above 0 mm and at most " + MOST_CELLS + " of them, had " + columns
+                    + " x " + rows + " of " + cellMm + " mm");
         }
     }
 

@@ -8,7 +8,8 @@ import org.locationtech.jts.geom.LinearRing;
 import org.locationtech.jts.geom.Polygon;
 
 /**
- * How much of each cell of a grid an area covers, 0 to 1, exact for polygons: the signed areas between each edge and the right border are accumulated per row. Holds only the
+ * How much of each cell of a grid an area covers, 0 to 1, exact for polygons: the signed areas between each edge and the right border are
+ * accumulated per row. Holds only the
  * cells of the area's bounding box. Polygons of the area must not overlap one another.
  */
 public final class Mask {
@@ -121,7 +122,8 @@ public final class Mask {
     }
 
     /**
-     * Diameter, in cells, of the largest disc that fits into the cells at least half covered: chamfer distance transform with weights 3 and 4 (G. Borgefors, Computer Vision, Graphics and
+     * Diameter, in cells, of the largest disc that fits into the cells at least half covered: chamfer distance transform with weights 3 and
+     * 4 (G. Borgefors, Computer Vision, Graphics and
      * Image Processing 34, 344, 1986), within a cell and 8 %.
      */
     public double widest() {
@@ -137,7 +139,8 @@ public final class Mask {
                     continue;
                 }
                 int side = pass == 0 ? -1 : 1;
-                int near = Math.min(Math.min(far[i + side], far[i + side * width]) + 3, Math.min(far[i + side * width - 1], far[i + side * width + 1]) + 4);
+                int near = Math.min(Math.min(far[i + side], far[i + side * width]) + 3,
+                        Math.min(far[i + side * width - 1], far[i + side * width + 1]) + 4);
                 far[i] = pass == 0 ? near : Math.min(far[i], near);
                 most = pass == 0 ? most : Math.max(most, far[i]);
             }

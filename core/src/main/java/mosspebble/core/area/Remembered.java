@@ -8,7 +8,8 @@ import java.util.function.Supplier;
 import org.locationtech.jts.geom.Geometry;
 
 /**
- * What was worked out for the plan before, so that the next plan works out only what changed. A result is found again by the name of the work and what it was made from: areas by
+ * What was worked out for the plan before, so that the next plan works out only what changed. A result is found again by the name of the
+ * work and what it was made from: areas by
  * identity, everything else by equality. What half a dozen plans in a row did not ask for is forgotten. Belongs to one thread at a time.
  */
 public final class Remembered {
@@ -122,12 +123,14 @@ public final class Remembered {
 
     /** An area less another, remembered. */
     public Geometry minus(Geometry area, Geometry cut) {
-        return area.isEmpty() || cut.isEmpty() || !area.getEnvelopeInternal().intersects(cut.getEnvelopeInternal()) ? area : recall(() -> Shapes.minus(area, cut), "minus", area, cut);
+        return area.isEmpty() || cut.isEmpty() || !area.getEnvelopeInternal().intersects(cut.getEnvelopeInternal()) ? area
+                : recall(() -> Shapes.minus(area, cut), "minus", area, cut);
     }
 
     /** What two areas have in common, remembered. */
     public Geometry common(Geometry area, Geometry other) {
-        return area.isEmpty() || other.isEmpty() || !area.getEnvelopeInternal().intersects(other.getEnvelopeInternal()) ? Shapes.nothing() : recall(() -> Shapes.common(area, other), "common", area, other);
+        return area.isEmpty() || other.isEmpty() || !area.getEnvelopeInternal().intersects(other.getEnvelopeInternal()) ? Shapes.nothing()
+                : recall(() -> Shapes.common(area, other), "common", area, other);
     }
 
     /** Areas together, remembered. */

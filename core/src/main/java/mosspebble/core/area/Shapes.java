@@ -89,7 +89,8 @@ public final class Shapes {
     }
 
     public static Geometry swept(Coordinate a, Coordinate b, double dx, double dy) {
-        return FACTORY.createPolygon(new Coordinate[] {a.copy(), b.copy(), new Coordinate(b.x + dx, b.y + dy), new Coordinate(a.x + dx, a.y + dy), a.copy()});
+        return FACTORY.createPolygon(
+                new Coordinate[] {a.copy(), b.copy(), new Coordinate(b.x + dx, b.y + dy), new Coordinate(a.x + dx, a.y + dy), a.copy()});
     }
 
     /** The polygon of the largest area; empty if there is none. */
@@ -110,7 +111,8 @@ public final class Shapes {
 
     /** Part of a line, or of an area, that lies outside an area. */
     public static Geometry outside(Geometry line, Geometry area) {
-        return area.isEmpty() || line.isEmpty() || !line.getEnvelopeInternal().intersects(area.getEnvelopeInternal()) ? line : OverlayNGRobust.overlay(line, area, OverlayNG.DIFFERENCE);
+        return area.isEmpty() || line.isEmpty() || !line.getEnvelopeInternal().intersects(area.getEnvelopeInternal()) ? line
+                : OverlayNGRobust.overlay(line, area, OverlayNG.DIFFERENCE);
     }
 
     /** Part of a line that lies inside an area. */

@@ -31,7 +31,8 @@ public record Blend(BlendKind kind, List<Mix> more, double angle, double amount,
         Objects.requireNonNull(method);
         more = List.copyOf(more);
         if (more.size() > kind.mostColours()) {
-            throw new IllegalArgumentException(kind.label() + " takes " + kind.mostColours() + " colours besides its own, had " + more.size());
+            throw new IllegalArgumentException(
+                    kind.label() + " takes " + kind.mostColours() + " colours besides its own, had " + more.size());
         }
         if (!Double.isFinite(angle)) {
             throw new IllegalArgumentException("the direction must be a number of degrees");

@@ -44,10 +44,11 @@ public final class BlendWork {
     private final long seed;
     private final List<Piece> pieces = new ArrayList<>();
 
-    private BlendWork(Blend blend, Geometry area, Geometry seen, List<Palette.Colour> colours, Optional<Palette.Colour> white, Geometry subject, long seed) {
+    private BlendWork(Blend blend, Geometry area, Geometry seen, List<Palette.Colour> colours, Optional<Palette.Colour> white,
+            Geometry subject, long seed) {
         this.white = white;
         this.blend = blend;
-                this.area = area;
+        this.area = area;
         this.seen = seen;
         this.colours = colours;
         this.subject = subject;
@@ -63,7 +64,8 @@ public final class BlendWork {
      * @param seed of the scattered marks
      * @return at least one piece; what has not the colours it needs is flat
      */
-    public static List<Piece> pieces(Blend blend, Geometry area, Geometry seen, List<Palette.Colour> colours, Optional<Palette.Colour> white, Geometry subject, long seed) {
+    public static List<Piece> pieces(Blend blend, Geometry area, Geometry seen, List<Palette.Colour> colours,
+            Optional<Palette.Colour> white, Geometry subject, long seed) {
         BlendWork work = new BlendWork(blend, area, body(seen.isEmpty() ? area : seen), colours, white, subject, seed);
         BlendKind kind = colours.size() - 1 < blend.kind().leastColours() ? BlendKind.FLAT : blend.kind();
         switch (kind) {
@@ -162,17 +164,24 @@ public final class BlendWork {
             for (int k = 0; k < steps; k++) {
                 double share = (k + 0.5) / steps;
                 Palette.Colour mixed = mixed(from, to, share);
-                add(wet ? Share.of(Kind.MIXED_STEP) : new Share(Kind.MIXED_STEP, pass + 1, passes), strips.between(low + (k - OVER) * each, low + (k + 1 + OVER) * each), mixed, wet ? 1 : GLAZE_THIN, false, soft, wet);
+                add(wet ? Share.of(Kind.MIXED_STEP) : new Share(Kind.MIXED_STEP, pass + 1, passes),
+                        strips.between(low + (k - OVER) * each, low + (k + 1 + OVER) * each), mixed, wet ? 1 : GLAZE_THIN, false, soft,
+                        wet);
             }
         }
     }
 
-    /** The two stirred together in whole parts, if they hold not too many paints; else the second carries the share without a recipe of its own. */
+    /**
+     * The two stirred together in whole parts, if they hold not too many paints; else the second carries the share without a recipe of its
+     * own.
+     */
     private static Palette.Colour mixed(Palette.Colour from, Palette.Colour to, double share) {
         int second = (int) Math.max(1, Math.min(5, Math.round(share * 6)));
         Palette.Colour together = from.into(to, second / 6.0);
-        long paints = java.util.stream.Stream.concat(from.mix().parts().stream(), to.mix().parts().stream()).map(p -> p.paint()).distinct().count();
-        boolean countable = paints <= mosspebble.core.colour.Mix.MOST_PAINTS && 6 * from.mix().totalParts() * to.mix().totalParts() <= mosspebble.core.colour.Mix.MOST_PARTS;
+        long paints = java.util.stream.Stream.concat(from.mix().parts().stream(), to.mix().parts().stream()).map(p -> p.paint()).distinct()
+                .count();
+        boolean countable = paints <= mosspebble.core.colour.Mix.MOST_PAINTS
+                && 6 * from.mix().totalParts() * to.mix().totalParts() <= mosspebble.core.colour.Mix.MOST_PARTS;
         return countable ? together.as(from.mix().with(6 - second, to.mix(), second)) : together.as(share < 0.5 ? from.mix() : to.mix());
     }
 
@@ -223,7 +232,8 @@ public final class BlendWork {
             reach = Math.max(reach, c.distance(middle));
         }
         for (int arm = 0; arm < n; arm++) {
-            add(Share.of(Kind.ARM, arm + 1), Shapes.common(area, arm(middle, reach * 1.01, turns, 2 * Math.PI * arm / n, 2 * Math.PI / n)), colours.get(arm), 1, true, 0, false);
+            add(Share.of(Kind.ARM, arm + 1), Shapes.common(area, arm(middle, reach * 1.01, turns, 2 * Math.PI * arm / n, 2 * Math.PI / n)),
+                    colours.get(arm), 1, true, 0, false);
         }
     }
 
@@ -250,11 +260,13 @@ public final class BlendWork {
 
     private void loaded() {
         int n = colours.size();
-        white.filter(w -> w.lab().l() > colours.get(0).lab().l() + 10).ifPresent(w -> add(Share.of(Kind.WHITE_IN_LOAD), area, mixed(colours.get(0), w, 0.34), 1, false, 0, false));
+        white.filter(w -> w.lab().l() > colours.get(0).lab().l() + 10)
+                .ifPresent(w -> add(Share.of(Kind.WHITE_IN_LOAD), area, mixed(colours.get(0), w, 0.34), 1, false, 0, false));
         double inward = 0.28 * size() / n * (0.5 + blend.amount());
         for (int i = 0; i < n; i++) {
             Geometry place = Shapes.grown(area, -i * inward);
-            add(i == 0 ? Share.of(Kind.TIP_COLOUR) : Share.of(Kind.INNER_COLOUR, i), i == 0 ? area : place, colours.get(i), 1, i == 0, i == 0 ? 0 : inward * 0.9, i > 0);
+            add(i == 0 ? Share.of(Kind.TIP_COLOUR) : Share.of(Kind.INNER_COLOUR, i), i == 0 ? area : place, colours.get(i), 1, i == 0,
+                    i == 0 ? 0 : inward * 0.9, i > 0);
         }
     }
 

@@ -96,15 +96,18 @@ final class Dabs {
         Coordinate[][] knots = new Coordinate[rows][columns];
         for (int r = 0; r < rows; r++) {
             for (int c = 0; c < columns; c++) {
-                knots[r][c] = new Coordinate(box.getMinX() + (c - 0.5 + 0.6 * (random.nextDouble() - 0.5)) * pitch, box.getMinY() + (r - 0.5 + 0.6 * (random.nextDouble() - 0.5)) * pitch);
+                knots[r][c] = new Coordinate(box.getMinX() + (c - 0.5 + 0.6 * (random.nextDouble() - 0.5)) * pitch,
+                        box.getMinY() + (r - 0.5 + 0.6 * (random.nextDouble() - 0.5)) * pitch);
             }
         }
         for (int r = 0; r + 1 < rows; r++) {
             for (int c = 0; c + 1 < columns; c++) {
                 boolean falling = random.nextBoolean();
                 Coordinate[][] halves = falling
-                        ? new Coordinate[][] {{knots[r][c], knots[r][c + 1], knots[r + 1][c + 1]}, {knots[r][c], knots[r + 1][c + 1], knots[r + 1][c]}}
-                        : new Coordinate[][] {{knots[r][c], knots[r][c + 1], knots[r + 1][c]}, {knots[r][c + 1], knots[r + 1][c + 1], knots[r + 1][c]}};
+                        ? new Coordinate[][] {{knots[r][c], knots[r][c + 1], knots[r + 1][c + 1]},
+                            {knots[r][c], knots[r + 1][c + 1], knots[r + 1][c]}}
+                        : new Coordinate[][] {{knots[r][c], knots[r][c + 1], knots[r + 1][c]},
+                            {knots[r][c + 1], knots[r + 1][c + 1], knots[r + 1][c]}};
                 for (Coordinate[] half : halves) {
                     int kind = random.nextInt(kinds);
                     boolean set = random.nextDouble() < share;
@@ -143,7 +146,8 @@ final class Dabs {
                 double length = lane * (4 + 10 * random.nextDouble());
                 double wide = lane * (0.25 + 0.4 * random.nextDouble()) / 2;
                 boolean set = random.nextDouble() < share;
-                Coordinate[] ring = {at(middle, ax, ay, along, across - wide * 0.7), at(middle, ax, ay, along + 0.2 * length, across - wide), at(middle, ax, ay, along + length, across),
+                Coordinate[] ring = {at(middle, ax, ay, along, across - wide * 0.7),
+                    at(middle, ax, ay, along + 0.2 * length, across - wide), at(middle, ax, ay, along + length, across),
                     at(middle, ax, ay, along + 0.3 * length, across + wide), at(middle, ax, ay, along, across + wide * 0.7), null};
                 ring[5] = ring[0].copy();
                 boolean whole = true;

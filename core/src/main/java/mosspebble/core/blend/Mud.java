@@ -6,7 +6,8 @@ import mosspebble.core.colour.Lab;
 import mosspebble.core.colour.Palette;
 
 /**
- * Whether two colours that run together go to mud: in some proportion they make a colour of far less chroma than either has, and of little altogether.
+ * Whether two colours that run together go to mud: in some proportion they make a colour of far less chroma than either has, and of little
+ * altogether.
  *
  * @param made the dullest mixture
  * @param lost share of the chroma of both that is gone there, 0 to 1

@@ -10,7 +10,8 @@ public record Share(Kind kind, int number, int of) {
 
     /** The kinds. */
     public enum Kind {
-        WHOLE, FIRST_PART, SECOND_PART, THIN_WASH, DARK_BEHIND, BAND, MIXED_STEP, STREAKS, FOAM, DABS, FACETS, ARM, WHITE_IN_LOAD, TIP_COLOUR, INNER_COLOUR, GLAZE, DROPPED_WASH
+        WHOLE, FIRST_PART, SECOND_PART, THIN_WASH, DARK_BEHIND, BAND, MIXED_STEP, STREAKS, FOAM, DABS, FACETS, ARM, WHITE_IN_LOAD,
+        TIP_COLOUR, INNER_COLOUR, GLAZE, DROPPED_WASH
     }
 
     /** All of it, in one colour. */

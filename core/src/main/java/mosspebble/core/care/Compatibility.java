@@ -9,7 +9,10 @@ import mosspebble.core.colour.Finish;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.PaintKind;
 
-/** What goes over what: a table of rules (common practice, no source), the first that fits counts; the painter's own tests go before it. The product's own sheet goes before both. */
+/**
+ * What goes over what: a table of rules (common practice, no source), the first that fits counts; the painter's own tests go before it. The
+ * product's own sheet goes before both.
+ */
 public final class Compatibility {
 
     /** How bad it is. */
@@ -18,7 +21,8 @@ public final class Compatibility {
     /** The rules, in the order in which they count. */
     public enum Rule {
         DYE_UNDER_A_SEALER(p -> p.binder() == Binder.DYE_INK, Compatibility::sealer, false, Severity.NEVER),
-        ALCOHOL_INK_UNDER_RESIN_OR_LACQUER(p -> p.binder() == Binder.ALCOHOL, p -> resin(p) || p.binder() == Binder.SOLVENT_LACQUER, false, Severity.NEVER),
+        ALCOHOL_INK_UNDER_RESIN_OR_LACQUER(p -> p.binder() == Binder.ALCOHOL, p -> resin(p) || p.binder() == Binder.SOLVENT_LACQUER, false,
+                Severity.NEVER),
         ALCOHOL_INK_UNDER_A_BRUSHED_VARNISH(p -> p.binder() == Binder.ALCOHOL, Compatibility::sealer, false, Severity.CARE),
         WATER_BASED_PAINT_ON_ALCOHOL_INK(p -> p.binder() == Binder.ALCOHOL, Compatibility::waterborne, false, Severity.NOTE),
         WATER_BASED_OVER_OIL(p -> p.binder() == Binder.OIL, p -> p.binder() == Binder.ACRYLIC, false, Severity.NEVER),
@@ -29,7 +33,8 @@ public final class Compatibility {
         RESIN_OVER_PAINT(Compatibility::waterborne, Compatibility::resin, false, Severity.NOTE),
         RESIN_ON_RESIN(Compatibility::resin, p -> !p.kind().clear(), false, Severity.CARE),
         LACQUER_OVER_FRESH_ACRYLIC(Compatibility::waterborne, p -> p.binder() == Binder.SOLVENT_LACQUER, false, Severity.CARE),
-        MATT_OVER_GLITTER_OR_METAL(p -> p.kind().does(PaintKind.Use.SPARKLES), p -> sealer(p) && p.finish() == Finish.MATT, false, Severity.NOTE),
+        MATT_OVER_GLITTER_OR_METAL(p -> p.kind().does(PaintKind.Use.SPARKLES), p -> sealer(p) && p.finish() == Finish.MATT, false,
+                Severity.NOTE),
         INK_ON_A_GLOSSY_FILM(p -> p.finish() == Finish.GLOSS && !sealer(p), p -> p.kind().does(PaintKind.Use.INK), false, Severity.NOTE);
 
         private final Predicate<Paint> below;
@@ -92,6 +97,7 @@ public final class Compatibility {
                 }
             }
         }
-        return Arrays.stream(Rule.values()).filter(r -> r.fits(below, above, directly)).findFirst().map(r -> new Verdict(r.severity(), Optional.of(r), Optional.empty()));
+        return Arrays.stream(Rule.values()).filter(r -> r.fits(below, above, directly)).findFirst()
+                .map(r -> new Verdict(r.severity(), Optional.of(r), Optional.empty()));
     }
 }

@@ -56,20 +56,26 @@ public final class Preparation {
             tasks.add(new Task(Act.BRUSH, Facts.of("loose", stone.skin().loose()), Duration.ofMinutes(4), Duration.ZERO));
         }
         Duration dry = dryAfterWashing(stone, climate);
-        tasks.add(new Task(Act.WASH, Facts.of("pores", stone.porosity()).and("celsius", climate.temperature().value()).and("humidity", climate.humidity()).and("dry", dry), Duration.ofMinutes(5), dry));
+        tasks.add(new Task(Act.WASH, Facts.of("pores", stone.porosity()).and("celsius", climate.temperature().value())
+                .and("humidity", climate.humidity()).and("dry", dry), Duration.ofMinutes(5), dry));
         if (stone.skin().sealed()) {
             tasks.add(new Task(Act.DULL, Facts.none(), Duration.ofMinutes(6), Duration.ofMinutes(15)));
         }
-        List<Patch> deep = Stream.concat(survey.dome().patches().stream(), other.stream().flatMap(s -> s.dome().patches().stream())).filter(p -> (p.kind() == Patch.Kind.HOLE || p.kind() == Patch.Kind.CRACK) && p.depthMm() >= FILLED_MM).toList();
+        List<Patch> deep = Stream.concat(survey.dome().patches().stream(), other.stream().flatMap(s -> s.dome().patches().stream()))
+                .filter(p -> (p.kind() == Patch.Kind.HOLE || p.kind() == Patch.Kind.CRACK) && p.depthMm() >= FILLED_MM).toList();
         if (!deep.isEmpty()) {
-            Facts facts = Facts.of("marks", deep.size()).and("kind", deep.get(0).kind()).and("ml", deep.stream().mapToDouble(Preparation::volumeMm3).sum() / 1000)
+            Facts facts = Facts.of("marks", deep.size()).and("kind", deep.get(0).kind())
+                    .and("ml", deep.stream().mapToDouble(Preparation::volumeMm3).sum() / 1000)
                     .and("deepestMm", deep.stream().mapToDouble(Patch::depthMm).max().orElse(0));
             tasks.add(new Task(Act.FILL, facts, Duration.ofMinutes(4L * deep.size()), Duration.ofHours(3)));
         }
         return tasks;
     }
 
-    /** Volume of a mark, mm3: a bowl of radius R and depth d holds {@code pi R^2 d / 3}, a crack its section {@code 16/15 R d} along its length. */
+    /**
+     * Volume of a mark, mm3: a bowl of radius R and depth d holds {@code pi R^2 d / 3}, a crack its section {@code 16/15 R d} along its
+     * length.
+     */
     private static double volumeMm3(Patch patch) {
         if (patch.kind() == Patch.Kind.CRACK) {
             return 16.0 / 15 * patch.radiusMm() * patch.depthMm() * Math.hypot(patch.toX() - patch.x(), patch.toY() - patch.y());
@@ -78,7 +84,8 @@ public final class Preparation {
     }
 
     /**
-     * Time until a washed stone is dry: the water in the wetted skin over the evaporation of the room (Carrier), slowed as it comes out of pores, and a quarter of an hour for the film on top.
+     * Time until a washed stone is dry: the water in the wetted skin over the evaporation of the room (Carrier), slowed as it comes out of
+     * pores, and a quarter of an hour for the film on top.
      */
     public static Duration dryAfterWashing(Stone stone, Climate climate) {
         double grams = stone.skin().sealed() ? 0 : 1000 * WETTED_MM * stone.porosity(); // per m2

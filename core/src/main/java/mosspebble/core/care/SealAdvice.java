@@ -33,11 +33,13 @@ public record SealAdvice(int coats, Duration between, Duration cure, Why why) {
 
     /** For a certain sealer. */
     public static SealAdvice of(Stone stone, boolean outdoors, Paint sealer) {
-        return sealer.binder() == Binder.RESIN ? new SealAdvice(1, Duration.ZERO, Duration.ofHours(72), new Why(stone.porosity() >= POROUS, outdoors, true, sealer.finish())) : brushed(stone, outdoors, sealer.finish());
+        return sealer.binder() == Binder.RESIN ? new SealAdvice(1, Duration.ZERO, Duration.ofHours(72),
+                new Why(stone.porosity() >= POROUS, outdoors, true, sealer.finish())) : brushed(stone, outdoors, sealer.finish());
     }
 
     private static SealAdvice brushed(Stone stone, boolean outdoors, Finish finish) {
         boolean porous = stone.porosity() >= POROUS;
-        return new SealAdvice(porous ? 3 : 2, Duration.ofHours(2), Duration.ofHours(outdoors ? 48 : 24), new Why(porous, outdoors, false, finish));
+        return new SealAdvice(porous ? 3 : 2, Duration.ofHours(2), Duration.ofHours(outdoors ? 48 : 24),
+                new Why(porous, outdoors, false, finish));
     }
 }

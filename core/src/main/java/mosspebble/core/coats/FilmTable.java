@@ -9,7 +9,8 @@ import mosspebble.core.colour.Lab;
 import mosspebble.core.colour.Spectrum;
 
 /**
- * The different films that occur on a stone, each worked out once and known by its number; 0 is the bare stone. One table belongs to one computation and is not shared
+ * The different films that occur on a stone, each worked out once and known by its number; 0 is the bare stone. One table belongs to one
+ * computation and is not shared
  * between threads.
  */
 public final class FilmTable {

@@ -8,7 +8,10 @@ public final class SoakIn {
 
     private SoakIn() {}
 
-    /** Share of the first coat that goes into the pores and pits and hides nothing: twice the open porosity, a tenth more on rough stone and half of that on grainy, at most 0.6; a stone sealed before drinks nothing. */
+    /**
+     * Share of the first coat that goes into the pores and pits and hides nothing: twice the open porosity, a tenth more on rough stone and
+     * half of that on grainy, at most 0.6; a stone sealed before drinks nothing.
+     */
     public static double share(Stone stone) {
         if (stone.skin().sealed()) {
             return 0;

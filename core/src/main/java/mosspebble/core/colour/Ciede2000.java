@@ -1,7 +1,8 @@
 package mosspebble.core.colour;
 
 /**
- * The CIEDE2000 colour difference (ISO/CIE 11664-6), written after G. Sharma, W. Wu, E. N. Dalal, Color Research and Application 30, 21 (2005), equations 2 to 22, with
+ * The CIEDE2000 colour difference (ISO/CIE 11664-6), written after G. Sharma, W. Wu, E. N. Dalal, Color Research and Application 30, 21
+ * (2005), equations 2 to 22, with
  * kL = kC = kH = 1.
  */
 final class Ciede2000 {

@@ -8,14 +8,16 @@ public final class ColourWords {
 
     private static final double NOTICED = 1.5;
 
-    private static final Object[][] HUES = {{18.0, "pink red"}, {42.0, "red"}, {62.0, "orange"}, {84.0, "golden yellow"}, {105.0, "yellow"}, {128.0, "yellow green"}, {165.0, "green"}, {205.0, "sea green"},
+    private static final Object[][] HUES = {{18.0, "pink red"}, {42.0, "red"}, {62.0, "orange"}, {84.0, "golden yellow"}, {105.0, "yellow"},
+        {128.0, "yellow green"}, {165.0, "green"}, {205.0, "sea green"},
         {250.0, "sky blue"}, {290.0, "blue"}, {318.0, "violet"}, {345.0, "purple"}, {360.0, "pink red"}};
 
     private ColourWords() {}
 
     /** How near a difference (CIEDE2000) is. */
     public static String near(double difference) {
-        return difference < 1 ? "the same to the eye" : difference < 3 ? "very near" : difference < 6 ? "near" : difference < 12 ? "clearly different" : "far off";
+        return difference < 1 ? "the same to the eye" : difference < 3 ? "very near" : difference < 6 ? "near"
+                : difference < 12 ? "clearly different" : "far off";
     }
 
     /** In which way a colour differs from the one wanted: "a little lighter and warmer"; empty where nobody would notice. */
@@ -36,7 +38,8 @@ public final class ColourWords {
         } else if (across >= 2 * NOTICED) {
             words.add(amount(across / 2) + (got.a() > wanted.a() ? "redder" : "greener"));
         }
-        return words.isEmpty() ? "" : words.size() == 1 ? words.get(0) : String.join(", ", words.subList(0, words.size() - 1)) + " and " + words.get(words.size() - 1);
+        return words.isEmpty() ? "" : words.size() == 1 ? words.get(0)
+                : String.join(", ", words.subList(0, words.size() - 1)) + " and " + words.get(words.size() - 1);
     }
 
     private static String amount(double difference) {

@@ -4,7 +4,8 @@ import java.util.List;
 import mosspebble.core.units.Srgb;
 
 /**
- * How a paint hides, found from a stripe of it across the black and the white of the printed card: from the number of coats until the black is gone, or from both patches as read.
+ * How a paint hides, found from a stripe of it across the black and the white of the printed card: from the number of coats until the black
+ * is gone, or from both patches as read.
  * One scatter coefficient is solved for, as in {@link PaintOptics}; "gone" is a contrast ratio of 0.98 (ISO 6504-3).
  *
  * @param hiding contrast ratio of one coat
@@ -28,7 +29,8 @@ public record Drawdown(double hiding, double spread) {
 
         public Card {
             if (!(black >= 0 && black < white && white <= 1)) {
-                throw new IllegalArgumentException("the card's black must be darker than its white, both 0 to 1, were " + black + " and " + white);
+                throw new IllegalArgumentException(
+                        "the card's black must be darker than its white, both 0 to 1, were " + black + " and " + white);
             }
         }
     }
@@ -48,11 +50,13 @@ public record Drawdown(double hiding, double spread) {
     }
 
     /**
-     * From both patches as read, several times if wanted; the spread is that of the mean of the readings, twice over, and the last digit of an eight-bit code.
+     * From both patches as read, several times if wanted; the spread is that of the mean of the readings, twice over, and the last digit of
+     * an eight-bit code.
      *
      * @param coats of paint on the stripe, 1 to {@link #MOST_COATS}
      * @param overBlack readings of the stripe over the card's black, one or more
-     * @throws IllegalArgumentException if the stripe is darker over white than over black, or hides so well already that nothing can be learned
+     * @throws IllegalArgumentException if the stripe is darker over white than over black, or hides so well already that nothing can be
+     * learned
      */
     public static Drawdown read(Paint paint, int coats, Card card, List<Srgb> overBlack, List<Srgb> overWhite) {
         checkCoats(coats);
@@ -104,7 +108,8 @@ public record Drawdown(double hiding, double spread) {
 
     private static void checkCoats(int coats) {
         if (coats < 1 || coats > MOST_COATS) {
-            throw new IllegalArgumentException("The stripe takes 1 to " + MOST_COATS + " coats, had " + coats + ". A paint that needs more is a glaze: say so by its opacity.");
+            throw new IllegalArgumentException("The stripe takes 1 to " + MOST_COATS + " coats, had " + coats
+                    + ". A paint that needs more is a glaze: say so by its opacity.");
         }
     }
 
@@ -114,9 +119,11 @@ public record Drawdown(double hiding, double spread) {
      * @return the mean difference, held within what a paint may have (-15 to 15)
      */
     public static double dryingShift(List<Srgb> wet, List<Srgb> dry) {
-        double shift = wet.stream().mapToDouble(w -> Lab.of(w).l()).average().orElseThrow() - dry.stream().mapToDouble(d -> Lab.of(d).l()).average().orElseThrow();
+        double shift = wet.stream().mapToDouble(w -> Lab.of(w).l()).average().orElseThrow()
+                - dry.stream().mapToDouble(d -> Lab.of(d).l()).average().orElseThrow();
         if (!(Math.abs(shift) <= 15)) {
-            throw new IllegalArgumentException("Wet and dry differ by " + Math.round(Math.abs(shift)) + " in L*; paints differ by 15 at most. Read the same patch twice, wet and dry.");
+            throw new IllegalArgumentException("Wet and dry differ by " + Math.round(Math.abs(shift))
+                    + " in L*; paints differ by 15 at most. Read the same patch twice, wet and dry.");
         }
         return shift;
     }

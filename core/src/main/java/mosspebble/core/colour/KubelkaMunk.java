@@ -1,7 +1,8 @@
 package mosspebble.core.colour;
 
 /**
- * Two-flux theory of a paint film (P. Kubelka, F. Munk, Z. tech. Phys. 12, 593, 1931; P. Kubelka, J. Opt. Soc. Am. 38, 448, 1948). K absorption, S scatter, X thickness, with K X
+ * Two-flux theory of a paint film (P. Kubelka, F. Munk, Z. tech. Phys. 12, 593, 1931; P. Kubelka, J. Opt. Soc. Am. 38, 448, 1948). K
+ * absorption, S scatter, X thickness, with K X
  * and S X free of units; reflectances 0 to 1, in optical contact, no surface correction.
  */
 public final class KubelkaMunk {
@@ -19,7 +20,8 @@ public final class KubelkaMunk {
     }
 
     /**
-     * Reflectance of a film over a background: {@code R = (1 - Rg (a - b coth(b S X))) / (a - Rg + b coth(b S X))}, a = 1 + K/S, b = sqrt(a^2 - 1); the
+     * Reflectance of a film over a background: {@code R = (1 - Rg (a - b coth(b S X))) / (a - Rg + b coth(b S X))}, a = 1 + K/S, b =
+     * sqrt(a^2 - 1); the
      * limits K = 0, S = 0 and X = 0 are taken exactly.
      *
      * @param kx absorption times thickness, 0 or more

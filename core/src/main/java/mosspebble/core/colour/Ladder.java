@@ -4,7 +4,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
-/** Steps from one mix to another in even steps of what the eye sees: tints toward a white, shades toward a dark, the mixed steps of a gradient. */
+/**
+ * Steps from one mix to another in even steps of what the eye sees: tints toward a white, shades toward a dark, the mixed steps of a
+ * gradient.
+ */
 public final class Ladder {
 
     /** Parts in which a step may be counted out. */
@@ -33,8 +36,10 @@ public final class Ladder {
         if (steps < 2 || steps > 24) {
             throw new IllegalArgumentException("a ladder has 2 to 24 rungs, was " + steps);
         }
-        Palette.Colour first = palette.colour(from).orElseThrow(() -> new IllegalArgumentException(palette.shelf().words(from) + " cannot be mixed from the shelf"));
-        Palette.Colour last = palette.colour(to).orElseThrow(() -> new IllegalArgumentException(palette.shelf().words(to) + " cannot be mixed from the shelf"));
+        Palette.Colour first = palette.colour(from)
+                .orElseThrow(() -> new IllegalArgumentException(palette.shelf().words(from) + " cannot be mixed from the shelf"));
+        Palette.Colour last = palette.colour(to)
+                .orElseThrow(() -> new IllegalArgumentException(palette.shelf().words(to) + " cannot be mixed from the shelf"));
         double[] walked = walked(first, last);
         List<Rung> rungs = new ArrayList<>();
         rungs.add(new Rung(1, 0, first));

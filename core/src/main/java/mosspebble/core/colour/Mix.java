@@ -51,7 +51,8 @@ public record Mix(List<Part> parts) {
      *
      * @param own parts of this mix, 1 or more
      * @param others parts of the other, 1 or more
-     * @throws IllegalArgumentException if together they hold more than {@link #MOST_PAINTS} paints or ask for more than {@link #MOST_PARTS} parts
+     * @throws IllegalArgumentException if together they hold more than {@link #MOST_PAINTS} paints or ask for more than {@link #MOST_PARTS}
+     * parts
      */
     public Mix with(int own, Mix other, int others) {
         Map<String, Integer> counts = new LinkedHashMap<>();

@@ -6,7 +6,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
-/** Moves a mix lighter, darker, warmer, cooler, brighter or duller by parts: of all single changes the one that goes farthest that way for what it goes astray. */
+/**
+ * Moves a mix lighter, darker, warmer, cooler, brighter or duller by parts: of all single changes the one that goes farthest that way for
+ * what it goes astray.
+ */
 public final class Nudge {
 
     /** A way to move a colour. */
@@ -47,7 +50,8 @@ public final class Nudge {
         Move best = null;
         double bestScore = Double.NEGATIVE_INFINITY;
         for (Move each : changes(mix, from, toward, palette)) {
-            double astray = Math.sqrt(Math.max(0, each.difference * each.difference - Math.min(each.along * each.along, each.difference * each.difference)));
+            double astray = Math.sqrt(
+                    Math.max(0, each.difference * each.difference - Math.min(each.along * each.along, each.difference * each.difference)));
             double score = Math.min(each.along, WANTED) - 0.6 * astray - 0.3 * Math.max(0, each.along - WANTED);
             if (each.along >= LEAST && score > bestScore) {
                 bestScore = score;
@@ -62,7 +66,8 @@ public final class Nudge {
         int finest = Math.max(1, Math.min(4, 12 / mix.totalParts()));
         for (Paint paint : palette.shelf().paints()) {
             boolean there = mix.parts().stream().anyMatch(p -> p.paint().equals(paint.id()));
-            boolean mixes = paint.kind().mixable() && mix.parts().stream().allMatch(p -> palette.shelf().find(p.paint()).filter(q -> q.kind().mixable()).isPresent());
+            boolean mixes = paint.kind().mixable()
+                    && mix.parts().stream().allMatch(p -> palette.shelf().find(p.paint()).filter(q -> q.kind().mixable()).isPresent());
             if (!mixes || !there && mix.parts().size() == 3) {
                 continue;
             }
@@ -78,7 +83,8 @@ public final class Nudge {
                     if (!counts.isEmpty() && total <= MOST_PARTS && (by > 0 || there)) {
                         Mix changed = new Mix(counts.entrySet().stream().map(e -> new Mix.Part(e.getKey(), e.getValue())).toList());
                         Lab to = palette.colour(changed).orElseThrow().lab();
-                        String words = (by > 0 ? "one part more " : "one part less ") + paint.name() + (scale > 1 ? ", the rest times " + scale : "");
+                        String words = (by > 0 ? "one part more " : "one part less ") + paint.name()
+                                + (scale > 1 ? ", the rest times " + scale : "");
                         moves.add(new Move(changed, words, toward.along(from, to), from.differenceTo(to)));
                     }
                 }

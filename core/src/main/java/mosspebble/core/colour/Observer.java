@@ -1,7 +1,8 @@
 package mosspebble.core.colour;
 
 /**
- * CIE 1931 2-degree standard observer under illuminant D65 on the 36 bands of {@link Spectrum}, as plain sums normalised so that the perfect white has Y = 1.
+ * CIE 1931 2-degree standard observer under illuminant D65 on the 36 bands of {@link Spectrum}, as plain sums normalised so that the
+ * perfect white has Y = 1.
  * Tables: CIE 15 / ISO/CIE 11664-1 and 11664-2, every 10 nm from 380 to 730 nm.
  */
 final class Observer {

@@ -12,14 +12,17 @@ import mosspebble.core.units.Srgb;
  *
  * @param id stable name within the shelf
  * @param swatch colour of the thick dry film
- * @param hiding contrast ratio of one normal coat over black and over white (0.80), 0.02 to 0.999; 0.98 counts as hiding (ISO 6504-3, ASTM D2805)
- * @param hidingSpread how far the hiding may be off, plus and minus, 0 to 0.5; {@link Opacity#SPREAD} for the word on a label, smaller once a drawdown was read
+ * @param hiding contrast ratio of one normal coat over black and over white (0.80), 0.02 to 0.999; 0.98 counts as hiding (ISO 6504-3, ASTM
+ * D2805)
+ * @param hidingSpread how far the hiding may be off, plus and minus, 0 to 0.5; {@link Opacity#SPREAD} for the word on a label, smaller once
+ * a drawdown was read
  * @param tip width of a pen's nib, 0 for what is brushed; up to 15 mm
  * @param wetCoat wet thickness of one normal coat, 3 to 500 µm
  * @param solids solids by volume, 0.05 to 1: dry = wet x solids
  * @param dryingShift lightness L* of the wet film minus that of the dry one, -15 to 15; acrylics dry darker, so mostly above 0
  */
-public record Paint(String id, String name, PaintKind kind, Binder binder, Srgb swatch, double hiding, double hidingSpread, Finish finish, Millimetres tip, Micrometres wetCoat,
+public record Paint(String id, String name, PaintKind kind, Binder binder, Srgb swatch, double hiding, double hidingSpread, Finish finish,
+        Millimetres tip, Micrometres wetCoat,
         double solids, double dryingShift, Pot pot) {
 
     /** Longest id or name. */
@@ -32,7 +35,8 @@ public record Paint(String id, String name, PaintKind kind, Binder binder, Srgb 
         Objects.requireNonNull(finish);
         Objects.requireNonNull(pot);
         if (id.isBlank() || id.length() > LONGEST || name.isBlank() || name.length() > LONGEST) {
-            throw new IllegalArgumentException("a paint needs an id and a name of 1 to " + LONGEST + " letters, had \"" + id + "\" and \"" + name + "\"");
+            throw new IllegalArgumentException(
+                    "a paint needs an id and a name of 1 to " + LONGEST + " letters, had \"" + id + "\" and \"" + name + "\"");
         }
         check(name, "hiding as contrast ratio", hiding, 0.02, 0.999);
         check(name, "uncertainty of the hiding", hidingSpread, 0, 0.5);
@@ -55,13 +59,15 @@ public record Paint(String id, String name, PaintKind kind, Binder binder, Srgb 
             case GEL -> Binder.UV_GEL;
             default -> Binder.ACRYLIC;
         };
-        return new Paint(id, name, kind, binder, swatch, kind.hiding, Opacity.SPREAD, kind.finish, new Millimetres(kind.pen() ? 0.7 : 0), new Micrometres(kind.wetUm), kind.solids, kind.shift,
+        return new Paint(id, name, kind, binder, swatch, kind.hiding, Opacity.SPREAD, kind.finish, new Millimetres(kind.pen() ? 0.7 : 0),
+                new Micrometres(kind.wetUm), kind.solids, kind.shift,
                 new Pot(left, new Millilitres(0), 0));
     }
 
     /** A name as an id: small letters, digits and hyphens. */
     public static String idOf(String name) {
-        String plain = java.text.Normalizer.normalize(name, java.text.Normalizer.Form.NFD).toLowerCase(Locale.ROOT).replaceAll("\\p{M}", "").replaceAll("[^\\p{L}\\p{N}]+", "-").replaceAll("^-|-$", "");
+        String plain = java.text.Normalizer.normalize(name, java.text.Normalizer.Form.NFD).toLowerCase(Locale.ROOT).replaceAll("\\p{M}", "")
+                .replaceAll("[^\\p{L}\\p{N}]+", "-").replaceAll("^-|-$", "");
         return plain.isEmpty() ? "paint" : plain.substring(0, Math.min(plain.length(), LONGEST - 4));
     }
 

@@ -3,9 +3,11 @@ package mosspebble.core.colour;
 import java.util.List;
 
 /**
- * Absorption and scatter of a dry film per band and micrometre: a paint's, or a mix's by volume (two-constant theory, D. R. Duncan, Proc. Phys. Soc. 52, 390, 1940). Owns its numbers.
+ * Absorption and scatter of a dry film per band and micrometre: a paint's, or a mix's by volume (two-constant theory, D. R. Duncan, Proc.
+ * Phys. Soc. 52, 390, 1940). Owns its numbers.
  *
- * <p>A paint's K/S comes from its swatch as an infinitely thick film; one scatter coefficient for all bands is solved so that a normal coat has the stated
+ * <p>A paint's K/S comes from its swatch as an infinitely thick film; one scatter coefficient for all bands is solved so that a normal coat
+ * has the stated
  * contrast ratio over black (0) and white (0.80, ASTM D2805).
  */
 public final class PaintOptics {
@@ -73,7 +75,8 @@ public final class PaintOptics {
 
     /** Luminous reflectance of a film over one ground divided by that over another. */
     static double contrastRatio(double[] q, double sx, double black, double white) {
-        return Spectrum.of(i -> KubelkaMunk.over(q[i] * sx, sx, black)).luminance() / Spectrum.of(i -> KubelkaMunk.over(q[i] * sx, sx, white)).luminance();
+        return Spectrum.of(i -> KubelkaMunk.over(q[i] * sx, sx, black)).luminance()
+                / Spectrum.of(i -> KubelkaMunk.over(q[i] * sx, sx, white)).luminance();
     }
 
     /** Luminous reflectance over black divided by that over the white card, for a dry film of so many micrometres. */

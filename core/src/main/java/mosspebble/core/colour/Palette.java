@@ -83,7 +83,8 @@ public final class Palette {
          */
         public Colour into(Colour other, double share) {
             double[] volumes = {(1 - share) * solids, share * other.solids};
-            return new Colour(mix, PaintOptics.mix(List.of(optics, other.optics), volumes), (1 - share) * wetUm + share * other.wetUm, (1 - share) * solids + share * other.solids,
+            return new Colour(mix, PaintOptics.mix(List.of(optics, other.optics), volumes), (1 - share) * wetUm + share * other.wetUm,
+                    (1 - share) * solids + share * other.solids,
                     (1 - share) * dryingShift + share * other.dryingShift);
         }
 

@@ -8,8 +8,10 @@ import java.util.PriorityQueue;
 import java.util.stream.IntStream;
 
 /**
- * Finds the mixes in small whole parts whose thick dry film comes nearest to a wanted colour: every mix of one to three mixable paints up to a number of parts is tried, so
- * the answer is the exact best. All ratios of one choice of paints are worked out side by side, band by band; a ratio whose lightness alone puts it out of reach is not compared
+ * Finds the mixes in small whole parts whose thick dry film comes nearest to a wanted colour: every mix of one to three mixable paints up
+ * to a number of parts is tried, so
+ * the answer is the exact best. All ratios of one choice of paints are worked out side by side, band by band; a ratio whose lightness alone
+ * puts it out of reach is not compared
  * further: with unit weights CIEDE2000 is never below {@code |dL| / S_L}, and {@code S_L} never above 1.75.
  */
 public final class RecipeSearch {
@@ -27,7 +29,8 @@ public final class RecipeSearch {
 
     private static final double PER_PART = 1e-9;
 
-    private static final Comparator<Found> ORDER = Comparator.comparingDouble(Found::rank).thenComparingInt(Found::a).thenComparingInt(Found::b).thenComparingInt(Found::c).thenComparingInt(Found::ratio);
+    private static final Comparator<Found> ORDER = Comparator.comparingDouble(Found::rank).thenComparingInt(Found::a)
+            .thenComparingInt(Found::b).thenComparingInt(Found::c).thenComparingInt(Found::ratio);
 
     private record Found(int a, int b, int c, int ratio, Lab dry, double difference, double rank) {}
 

@@ -3,9 +3,12 @@ package mosspebble.core.colour;
 import mosspebble.core.units.Srgb;
 
 /**
- * Reflectance from an sRGB code by the least hyperbolic tangent slope squared method (S. A. Burns, "Generating reflectance curves from sRGB triplets", 2015; Color
- * Research and Application 45, 33, 2020): minimise {@code sum (z[i+1] - z[i])^2} subject to {@code T (tanh z + 1) / 2 = linear rgb}, by Newton's method on the
- * Lagrange conditions. Every value lies between 0 and 1. Black and codes for which the iteration does not settle are approached by lifting the darkest channels slightly.
+ * Reflectance from an sRGB code by the least hyperbolic tangent slope squared method (S. A. Burns, "Generating reflectance curves from sRGB
+ * triplets", 2015; Color
+ * Research and Application 45, 33, 2020): minimise {@code sum (z[i+1] - z[i])^2} subject to {@code T (tanh z + 1) / 2 = linear rgb}, by
+ * Newton's method on the
+ * Lagrange conditions. Every value lies between 0 and 1. Black and codes for which the iteration does not settle are approached by lifting
+ * the darkest channels slightly.
  */
 final class SmoothReflectance {
 

@@ -3,9 +3,12 @@ package mosspebble.core.colour;
 import mosspebble.core.stone.Stone;
 
 /**
- * Why bare stone goes darker when wet or sealed: light scattered inside is thrown back by the liquid's surface and gets further chances to be absorbed.
- * With absorption a = 1 - R of the dry stone, {@code wet R = (1 - a)(1 - p) / (1 - p (1 - a))}, p = 1 - 1/n^2 (A. Angstrom, Geografiska Annaler 7, 323, 1925; J. Lekner, M. C. Dorf, Applied Optics 27, 1278,
- * 1988; formulas from memory, the small correction of the particles' own index left out). How much of the surface takes part grows with porosity: half of it on glassy stone,
+ * Why bare stone goes darker when wet or sealed: light scattered inside is thrown back by the liquid's surface and gets further chances to
+ * be absorbed.
+ * With absorption a = 1 - R of the dry stone, {@code wet R = (1 - a)(1 - p) / (1 - p (1 - a))}, p = 1 - 1/n^2 (A. Angstrom, Geografiska
+ * Annaler 7, 323, 1925; J. Lekner, M. C. Dorf, Applied Optics 27, 1278,
+ * 1988; formulas from memory, the small correction of the particles' own index left out). How much of the surface takes part grows with
+ * porosity: half of it on glassy stone,
  * all from 12 % pores up (common practice, no source).
  */
 public final class WetStone {

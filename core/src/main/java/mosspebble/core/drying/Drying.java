@@ -51,11 +51,13 @@ public record Drying(Duration open, Duration touchDry, Duration recoat) {
     }
 
     /**
-     * Wait before sealing: 24 h for 100 µm at 20 °C and 50 % (usual advice for acrylics is 24 to 72 h; from memory), in proportion to the thickest film and to the air's dryness, 4 h to 72 h.
+     * Wait before sealing: 24 h for 100 µm at 20 °C and 50 % (usual advice for acrylics is 24 to 72 h; from memory), in proportion to the
+     * thickest film and to the air's dryness, 4 h to 72 h.
      */
     public static Duration beforeSealing(double thickestUm, Climate climate) {
         double normal = Evaporation.rate(Climate.room(), Climate.room().temperature());
-        double rate = Math.max(normal / 20, Evaporation.rate(new Climate(climate.temperature(), climate.humidity(), Climate.room().airSpeed()), climate.temperature()));
+        double rate = Math.max(normal / 20,
+                Evaporation.rate(new Climate(climate.temperature(), climate.humidity(), Climate.room().airSpeed()), climate.temperature()));
         double hours = 24 * thickestUm / 100 * normal / rate;
         return Duration.ofMinutes(Math.round(60 * Math.min(72, Math.max(4, hours))));
     }

@@ -3,7 +3,8 @@ package mosspebble.core.drying;
 import mosspebble.core.units.Celsius;
 
 /**
- * Evaporation from a free water surface, {@code (pw - pa)(0.089 + 0.0782 V) / Y} in kg/(s m2), pressures in kPa, V the air speed in m/s, Y the latent heat in
+ * Evaporation from a free water surface, {@code (pw - pa)(0.089 + 0.0782 V) / Y} in kg/(s m2), pressures in kPa, V the air speed in m/s, Y
+ * the latent heat in
  * kJ/kg (W. H. Carrier, 1918, in the SI form of the ASHRAE handbook; from memory).
  */
 public final class Evaporation {

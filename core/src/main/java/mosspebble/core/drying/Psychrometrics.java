@@ -8,7 +8,8 @@ public final class Psychrometrics {
     private Psychrometrics() {}
 
     /**
-     * Saturation vapour pressure over water, hPa: {@code 6.1094 exp(17.625 t / (243.04 + t))} (O. A. Alduchov, R. E. Eskridge, J. Appl. Meteor. 35, 601, 1996); within 0.4 % from 0 to 50 °C.
+     * Saturation vapour pressure over water, hPa: {@code 6.1094 exp(17.625 t / (243.04 + t))} (O. A. Alduchov, R. E. Eskridge, J. Appl.
+     * Meteor. 35, 601, 1996); within 0.4 % from 0 to 50 °C.
      */
     public static double saturationPressure(Celsius t) {
         return 6.1094 * Math.exp(17.625 * t.value() / (243.04 + t.value()));

@@ -5,8 +5,10 @@ import java.util.Optional;
 import mosspebble.core.units.Numbers;
 
 /**
- * A cast or washed stone drying on the scale: weighings fitted by {@code m(t) = steady + water exp(-t / tau)}, least squares, linear in steady and water for every tau, tau by golden section over its
- * logarithm. The stone is ready when less than {@link #LEFT} of its steady mass is still to go (common practice: weigh until the mass no longer changes).
+ * A cast or washed stone drying on the scale: weighings fitted by {@code m(t) = steady + water exp(-t / tau)}, least squares, linear in
+ * steady and water for every tau, tau by golden section over its
+ * logarithm. The stone is ready when less than {@link #LEFT} of its steady mass is still to go (common practice: weigh until the mass no
+ * longer changes).
  *
  * @param steadyGrams mass when dry
  * @param waterGrams still in it at time 0
@@ -15,7 +17,8 @@ import mosspebble.core.units.Numbers;
  * @param offGrams root mean square difference to the weighings
  * @param doubt what is odd
  */
-public record SteadyMass(double steadyGrams, double waterGrams, double tauHours, double readyHours, double offGrams, Optional<Doubt> doubt) {
+public record SteadyMass(double steadyGrams, double waterGrams, double tauHours, double readyHours, double offGrams,
+        Optional<Doubt> doubt) {
 
     /** Share of the steady mass that may still be to go. */
     public static final double LEFT = 0.002;
@@ -34,7 +37,8 @@ public record SteadyMass(double steadyGrams, double waterGrams, double tauHours,
     public record Weighing(double hours, double grams) {
         public Weighing {
             if (!(hours >= 0 && hours <= 5000) || !(grams > 0 && grams <= 100_000)) {
-                throw new IllegalArgumentException("A weighing needs 0 to 5000 hours and up to 100 kg, was " + Numbers.shortText(hours) + " h and " + Numbers.shortText(grams) + " g.");
+                throw new IllegalArgumentException("A weighing needs 0 to 5000 hours and up to 100 kg, was " + Numbers.shortText(hours)
+                        + " h and " + Numbers.shortText(grams) + " g.");
             }
         }
     }
@@ -76,7 +80,8 @@ public record SteadyMass(double steadyGrams, double waterGrams, double tauHours,
                     Optional.of(new Doubt(Odd.NO_END_IN_SIGHT, Math.max(6, span))));
         }
         double ready = Math.max(0, tau * Math.log(best[1] / (LEFT * best[0])));
-        return new SteadyMass(best[0], best[1], tau, ready, off, off > 0.004 * best[0] ? Optional.of(new Doubt(Odd.SCATTERS, off)) : Optional.empty());
+        return new SteadyMass(best[0], best[1], tau, ready, off,
+                off > 0.004 * best[0] ? Optional.of(new Doubt(Odd.SCATTERS, off)) : Optional.empty());
     }
 
     /** Steady mass, water and sum of squares for a given tau. */

@@ -36,7 +36,8 @@ public record Finding(Code code, Weight weight, Facts facts, List<Remedy> remedi
 
     /** What a remedy does. */
     public enum Cure {
-        TAKE_AWAY, FIT_TO_RIM, FIT_TO_FACE, LET_RUN_OFF, EQUAL_PAIRS, FIT_BESIDE_CRACK, ENLARGE, FINER_PEN, THICKEN, LEAVE_OUT, SPACE_LETTERS, NEAREST_MIX, LAY_FLAT, ALLOW_PRIMER, NO_PRIMER, GLAZES, ORDER_BACK, SEAL, WIDEN_BAND, BAND_TO_MIDDLE
+        TAKE_AWAY, FIT_TO_RIM, FIT_TO_FACE, LET_RUN_OFF, EQUAL_PAIRS, FIT_BESIDE_CRACK, ENLARGE, FINER_PEN, THICKEN, LEAVE_OUT,
+        SPACE_LETTERS, NEAREST_MIX, LAY_FLAT, ALLOW_PRIMER, NO_PRIMER, GLAZES, ORDER_BACK, SEAL, WIDEN_BAND, BAND_TO_MIDDLE
     }
 
     /**
@@ -61,7 +62,8 @@ public record Finding(Code code, Weight weight, Facts facts, List<Remedy> remedi
 
     /** The same, found with the stone turned over: its remedies turn it, mend, and turn it back. */
     public Finding fromBelow() {
-        List<Remedy> turned = remedies.stream().map(r -> new Remedy(r.cure(), r.facts(), p -> r.change().apply(p.turnedOver()).turnedOver())).toList();
+        List<Remedy> turned = remedies.stream()
+                .map(r -> new Remedy(r.cure(), r.facts(), p -> r.change().apply(p.turnedOver()).turnedOver())).toList();
         return new Finding(code, weight, facts, turned, true);
     }
 

@@ -6,8 +6,10 @@ import java.util.List;
 import org.locationtech.jts.geom.Coordinate;
 
 /**
- * An edge placed between pixels. Across a rough outline the colour is read from well inside to well outside; the edge is where stone covers half of a pixel. On a coloured sheet the mixture is
- * judged by hue, which a shadow does not change: with q the way of the hue from sheet to stone and brightness F and S of stone and sheet, stone covers {@code q S / (q S + (1 - q) F)} of the pixel.
+ * An edge placed between pixels. Across a rough outline the colour is read from well inside to well outside; the edge is where stone covers
+ * half of a pixel. On a coloured sheet the mixture is
+ * judged by hue, which a shadow does not change: with q the way of the hue from sheet to stone and brightness F and S of stone and sheet,
+ * stone covers {@code q S / (q S + (1 - q) F)} of the pixel.
  */
 final class Edge {
 
@@ -127,7 +129,8 @@ final class Edge {
             if (square < 0.0025) {
                 return null;
             }
-            // the sheet beside the stone may lie in its shadow, and the stone turns away from the light: take both brightnesses close to the edge
+            // the sheet beside the stone may lie in its shadow, and the stone turns away from the light: take both brightnesses close to
+            // the edge
             double sheet = sum(mean(profile, SAMPLES / 2 + 5, SAMPLES / 2 + 8));
             double stone = sum(mean(profile, SAMPLES / 2 - 7, SAMPLES / 2 - 4));
             for (int k = 0; k < SAMPLES; k++) {
@@ -194,7 +197,9 @@ final class Edge {
         return best;
     }
 
-    /** Pixels over which the brightness changes from a quarter to three quarters between inside and outside: wide at a shadow's soft border. */
+    /**
+     * Pixels over which the brightness changes from a quarter to three quarters between inside and outside: wide at a shadow's soft border.
+     */
     private static double width(double[][] profile) {
         double in = sum(mean(profile, 0, 7));
         double out = sum(mean(profile, SAMPLES - 7, SAMPLES));

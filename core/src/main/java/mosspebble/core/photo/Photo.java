@@ -21,8 +21,10 @@ public final class Photo {
         if (width < 16 || height < 16 || (long) width * height > MOST_PIXELS || rgb.length != width * height) {
             throw new IllegalArgumentException("a photo must have 16 x 16 to " + MOST_PIXELS + " pixels, had " + width + " x " + height);
         }
-        if (focalPx.isPresent() && !(focalPx.getAsDouble() > 0.2 * Math.max(width, height) && focalPx.getAsDouble() < 20.0 * Math.max(width, height))) {
-            throw new IllegalArgumentException("a focal length must be 0.2 to 20 times the picture's longer side, was " + focalPx.getAsDouble() + " pixels");
+        if (focalPx.isPresent()
+                && !(focalPx.getAsDouble() > 0.2 * Math.max(width, height) && focalPx.getAsDouble() < 20.0 * Math.max(width, height))) {
+            throw new IllegalArgumentException(
+                    "a focal length must be 0.2 to 20 times the picture's longer side, was " + focalPx.getAsDouble() + " pixels");
         }
         this.width = width;
         this.height = height;
@@ -47,7 +49,9 @@ public final class Photo {
         return rgb[y * width + x] & 0xFFFFFF;
     }
 
-    /** A smaller copy, its longer side at most so many pixels, by averaging whole squares of pixels; the same photo if it is small enough. */
+    /**
+     * A smaller copy, its longer side at most so many pixels, by averaging whole squares of pixels; the same photo if it is small enough.
+     */
     public Photo reduced(int mostSide) {
         int factor = (int) Math.ceil((double) Math.max(width, height) / mostSide);
         if (factor <= 1) {

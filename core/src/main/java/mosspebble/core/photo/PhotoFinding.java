@@ -9,7 +9,8 @@ public record PhotoFinding(Kind kind, int stone, String sentence) {
 
     /** What it is. */
     public enum Kind {
-        NO_CARD(true), CARD_PARTLY_HIDDEN(false), BLURRED(false), LEANED(false), TOUCHES_EDGE(false), TOUCHES_ANOTHER(false), SHADOW(false), NO_STONES(true), PALE_SHEET(false), SCALE_BY_HAND(false),
+        NO_CARD(true), CARD_PARTLY_HIDDEN(false), BLURRED(false), LEANED(false), TOUCHES_EDGE(false), TOUCHES_ANOTHER(false), SHADOW(false),
+        NO_STONES(true), PALE_SHEET(false), SCALE_BY_HAND(false),
         CARD_UNEVEN(false), FOLDED(false), SMALL(false), ASIDE(false);
 
         private final boolean stops;

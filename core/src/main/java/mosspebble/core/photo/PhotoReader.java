@@ -27,8 +27,10 @@ import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.Polygon;
 
 /**
- * Reads stones from a photo of a plain sheet with the scale card beside them. The card's square marks give the plane (BoofCV finds them); the sheet's hue and light are modelled; what is of another
- * hue, or darker than any shadow, is stone; its edge is then placed between pixels where the colour stands half way between sheet and stone. A coloured sheet is best: a shadow keeps its hue. Not
+ * Reads stones from a photo of a plain sheet with the scale card beside them. The card's square marks give the plane (BoofCV finds them);
+ * the sheet's hue and light are modelled; what is of another
+ * hue, or darker than any shadow, is stone; its edge is then placed between pixels where the colour stands half way between sheet and
+ * stone. A coloured sheet is best: a shadow keeps its hue. Not
  * shared between threads: the detector keeps its buffers.
  */
 public final class PhotoReader {
@@ -82,7 +84,9 @@ public final class PhotoReader {
         Reading reading = new Reading(frame, map.get(), hints, factor, findings);
         List<PhotoStone> stones = reading.stones(stopAsked);
         if (stones.isEmpty() && findings.stream().noneMatch(f -> f.kind() == Kind.TOUCHES_EDGE)) {
-            findings.add(new PhotoFinding(Kind.NO_STONES, -1, "No stone stands out from the sheet. Lay pale stones on a blue or green sheet, keep the light off the camera's side, and photograph again."));
+            findings.add(new PhotoFinding(Kind.NO_STONES, -1,
+                    "No stone stands out from the sheet. Lay pale stones on a blue or green sheet, keep the light off the camera's side, "
+                            + "and photograph again."));
         }
         return new PhotoReading(map, stones, findings);
     }
@@ -93,7 +97,9 @@ public final class PhotoReader {
         if (hints.distance().isPresent()) {
             PhotoHints.Line line = hints.distance().get().line();
             double pixels = Math.hypot(line.toX() - line.x(), line.toY() - line.y()) / factor;
-            findings.add(new PhotoFinding(Kind.SCALE_BY_HAND, -1, "The scale is from two marked points: perspective is not taken out. Lengths may be off by 3 %; measure one with callipers."));
+            findings.add(new PhotoFinding(Kind.SCALE_BY_HAND, -1,
+                    "The scale is from two marked points: perspective is not taken out. Lengths may be off by 3 %; measure one with "
+                            + "callipers."));
             return Optional.of(SheetMap.ofScale(pixels / hints.distance().get().mm(), photo.width(), photo.height(), photo.focalPx()));
         }
         detector.detect(frame.grey());
@@ -115,19 +121,25 @@ public final class PhotoReader {
             }
         }
         if (seen == 0) {
-            findings.add(new PhotoFinding(Kind.NO_CARD, -1, "The scale card is not in the picture, or too blurred to read. Lay the printed card flat beside the stones, or mark two points a known distance apart."));
+            findings.add(new PhotoFinding(Kind.NO_CARD, -1,
+                    "The scale card is not in the picture, or too blurred to read. Lay the printed card flat beside the stones, or mark "
+                            + "two points a known distance apart."));
             return Optional.empty();
         }
         SheetMap map = SheetMap.of(sheet, image, photo.width(), photo.height(), photo.focalPx());
         if (seen < ScaleCard.MARKS.size()) {
-            findings.add(new PhotoFinding(Kind.CARD_PARTLY_HIDDEN, -1, "Only " + seen + " of the card's " + ScaleCard.MARKS.size() + " marks can be read" + (seen == 1 ? "; far from it lengths may be off by 2 %" : "")
-                    + ". Uncover the card and photograph again, or check one length with callipers."));
+            findings.add(new PhotoFinding(Kind.CARD_PARTLY_HIDDEN, -1,
+                    "Only " + seen + " of the card's " + ScaleCard.MARKS.size() + " marks can be read"
+                            + (seen == 1 ? "; far from it lengths may be off by 2 %" : "")
+                            + ". Uncover the card and photograph again, or check one length with callipers."));
         }
         if (map.offMm() > 0.35) {
-            findings.add(new PhotoFinding(Kind.CARD_UNEVEN, -1, "The card's corners are off by " + Numbers.text(map.offMm(), 1) + " mm: it is bent, or printed at another size. Press it flat and check its 50 mm ruler."));
+            findings.add(new PhotoFinding(Kind.CARD_UNEVEN, -1, "The card's corners are off by " + Numbers.text(map.offMm(), 1)
+                    + " mm: it is bent, or printed at another size. Press it flat and check its 50 mm ruler."));
         }
         if (map.lean() > MOST_LEAN) {
-            findings.add(new PhotoFinding(Kind.LEANED, -1, "The camera leaned by " + Numbers.text(map.lean(), 0) + "°. From straight above, outlines are truest; photograph again or check one length with callipers."));
+            findings.add(new PhotoFinding(Kind.LEANED, -1, "The camera leaned by " + Numbers.text(map.lean(), 0)
+                    + "°. From straight above, outlines are truest; photograph again or check one length with callipers."));
         }
         return Optional.of(map);
     }
@@ -163,7 +175,8 @@ public final class PhotoReader {
 
         private boolean[] cardPixels() {
             boolean[] pixels = new boolean[frame.red.length];
-            Coordinate[] corners = {map.toImage(-4, -4), map.toImage(ScaleCard.WIDTH_MM + 4, -4), map.toImage(ScaleCard.WIDTH_MM + 4, ScaleCard.HEIGHT_MM + 4), map.toImage(-4, ScaleCard.HEIGHT_MM + 4)};
+            Coordinate[] corners = {map.toImage(-4, -4), map.toImage(ScaleCard.WIDTH_MM + 4, -4),
+                map.toImage(ScaleCard.WIDTH_MM + 4, ScaleCard.HEIGHT_MM + 4), map.toImage(-4, ScaleCard.HEIGHT_MM + 4)};
             int left = (int) Math.max(0, Arrays.stream(corners).mapToDouble(c -> c.x).min().orElse(0));
             int right = (int) Math.min(frame.width - 1, Arrays.stream(corners).mapToDouble(c -> c.x).max().orElse(0));
             int top = (int) Math.max(0, Arrays.stream(corners).mapToDouble(c -> c.y).min().orElse(0));
@@ -171,7 +184,8 @@ public final class PhotoReader {
             for (int y = top; y <= bottom; y++) {
                 for (int x = left; x <= right; x++) {
                     Coordinate at = map.toSheet(x + 0.5, y + 0.5);
-                    pixels[y * frame.width + x] = at.x > -3.5 && at.y > -3.5 && at.x < ScaleCard.WIDTH_MM + 3.5 && at.y < ScaleCard.HEIGHT_MM + 3.5;
+                    pixels[y * frame.width + x] = at.x > -3.5 && at.y > -3.5 && at.x < ScaleCard.WIDTH_MM + 3.5
+                            && at.y < ScaleCard.HEIGHT_MM + 3.5;
                 }
             }
             return pixels;
@@ -200,7 +214,8 @@ public final class PhotoReader {
             }
             double edge = edgeMm();
             if (edge > BLURRED_MM) {
-                findings.add(new PhotoFinding(Kind.BLURRED, -1, "The picture is blurred: an edge is " + Numbers.text(edge, 1) + " mm wide. Rest the camera on something, let it focus, and photograph again."));
+                findings.add(new PhotoFinding(Kind.BLURRED, -1, "The picture is blurred: an edge is " + Numbers.text(edge, 1)
+                        + " mm wide. Rest the camera on something, let it focus, and photograph again."));
             }
         }
 
@@ -236,7 +251,9 @@ public final class PhotoReader {
 
         List<PhotoStone> stones(BooleanSupplier stopAsked) {
             if (!coloured) {
-                findings.add(new PhotoFinding(Kind.PALE_SHEET, -1, "The sheet is grey or white: on it a shadow can be taken for stone and pale stones vanish. A blue or green sheet tells them apart; else check every edge on the shadow side."));
+                findings.add(new PhotoFinding(Kind.PALE_SHEET, -1,
+                        "The sheet is grey or white: on it a shadow can be taken for stone and pale stones vanish. A blue or green sheet "
+                                + "tells them apart; else check every edge on the shadow side."));
             }
             GrayU8 mask = mask();
             List<PhotoStone> stones = new ArrayList<>();
@@ -272,7 +289,10 @@ public final class PhotoReader {
 
         private GrayU8 mask() {
             GrayU8 mask = new GrayU8(frame.width, frame.height);
-            double hue = coloured ? Math.max(0.14, 0.42 * Math.hypot(light.hueRed - Math.log(white[0] / white[1]), light.hueBlue - Math.log(white[2] / white[1]))) : 0.30;
+            double hue = coloured
+                    ? Math.max(0.14,
+                            0.42 * Math.hypot(light.hueRed - Math.log(white[0] / white[1]), light.hueBlue - Math.log(white[2] / white[1])))
+                    : 0.30;
             for (int y = 0; y < frame.height; y++) {
                 for (int x = 0; x < frame.width; x++) {
                     int i = y * frame.width + x;
@@ -283,7 +303,8 @@ public final class PhotoReader {
                     double offBlue = SheetLight.hueBlue(frame, i) - light.hueBlue;
                     double off = Math.sqrt(offRed * offRed + offBlue * offBlue);
                     double brightness = SheetLight.brightness(frame, i) - light.expected(x, y);
-                    boolean stone = coloured ? off > hue || brightness > 0.6 || brightness < -2.2 : brightness < BELOW_SHADOW || off > hue || brightness > 0.5;
+                    boolean stone = coloured ? off > hue || brightness > 0.6 || brightness < -2.2
+                            : brightness < BELOW_SHADOW || off > hue || brightness > 0.5;
                     mask.data[i] = (byte) (stone ? 1 : 0);
                 }
             }
@@ -321,7 +342,9 @@ public final class PhotoReader {
             }
             boolean edge = rough.stream().anyMatch(c -> c.x < 4 || c.y < 4 || c.x > frame.width - 4 || c.y > frame.height - 4);
             if (edge) {
-                findings.add(new PhotoFinding(Kind.TOUCHES_EDGE, -1, "A stone touches the edge of the picture, so its outline is not whole. Step back, or move it in, and photograph again."));
+                findings.add(new PhotoFinding(Kind.TOUCHES_EDGE, -1,
+                        "A stone touches the edge of the picture, so its outline is not whole. Step back, or move it in, and photograph "
+                                + "again."));
                 return Optional.empty();
             }
             Edge refined = new Edge(frame, rough, coloured);
@@ -332,22 +355,30 @@ public final class PhotoReader {
             }
             double perMm = map.pixelsPerMm(sheet.getCentroid().getX(), sheet.getCentroid().getY());
             if (waist(sheet)) {
-                findings.add(new PhotoFinding(Kind.TOUCHES_ANOTHER, number, "Two stones seem to touch. Move them apart and photograph again, or draw a line between them to cut them apart."));
+                findings.add(new PhotoFinding(Kind.TOUCHES_ANOTHER, number,
+                        "Two stones seem to touch. Move them apart and photograph again, or draw a line between them to cut them apart."));
             }
             if (refined.softShare() > 0.14) {
-                findings.add(new PhotoFinding(Kind.SHADOW, number, "About " + Numbers.text(100 * refined.softShare(), 0) + " % of the edge is soft, as a shadow's is. Light the sheet from two sides, or take a coloured sheet; check the edge with callipers."));
+                findings.add(new PhotoFinding(Kind.SHADOW, number, "About " + Numbers.text(100 * refined.softShare(), 0)
+                        + " % of the edge is soft, as a shadow's is. Light the sheet from two sides, or take a coloured sheet; check the "
+                        + "edge with callipers."));
             }
             if (sheet.getArea() * perMm * perMm < SMALL_PX) {
-                findings.add(new PhotoFinding(Kind.SMALL, number, "This stone is small in the picture: its area may be off by more than 1 %. Go closer, or check its length with callipers."));
+                findings.add(new PhotoFinding(Kind.SMALL, number,
+                        "This stone is small in the picture: its area may be off by more than 1 %. Go closer, or check its length with "
+                                + "callipers."));
             }
             double[] camera = map.camera();
             if (Math.hypot(sheet.getCentroid().getX() - camera[0], sheet.getCentroid().getY() - camera[1]) > ASIDE * camera[2]) {
-                findings.add(new PhotoFinding(Kind.ASIDE, number, "This stone is seen from aside, so its side hides where its edge is. Move it beneath the camera, or check its length with callipers."));
+                findings.add(new PhotoFinding(Kind.ASIDE, number,
+                        "This stone is seen from aside, so its side hides where its edge is. Move it beneath the camera, or check its "
+                                + "length with callipers."));
             }
             List<Coordinate> outward = pixels.stream().map(c -> new Coordinate(c.x * factor, c.y * factor)).toList();
             PhotoStone stone = new PhotoStone(outward, sheet, refined.noisePx() / perMm, colour(pixels), map);
             if (stone.folded()) {
-                findings.add(new PhotoFinding(Kind.FOLDED, number, "The outline folds back on itself; its hollows are bridged over. Drag the points where that is wrong."));
+                findings.add(new PhotoFinding(Kind.FOLDED, number,
+                        "The outline folds back on itself; its hollows are bridged over. Drag the points where that is wrong."));
             }
             return Optional.of(stone);
         }
@@ -406,7 +437,10 @@ public final class PhotoReader {
         }
     }
 
-    /** What a photo would need for its focal length in pixels, from the 35 mm equivalent that cameras write: {@code f / 36 mm} of the longer side (36 x 24 mm frame). */
+    /**
+     * What a photo would need for its focal length in pixels, from the 35 mm equivalent that cameras write: {@code f / 36 mm} of the longer
+     * side (36 x 24 mm frame).
+     */
     public static OptionalDouble focalPx(double equivalentMm, int width, int height) {
         return equivalentMm > 0 ? OptionalDouble.of(equivalentMm / 36 * Math.max(width, height)) : OptionalDouble.empty();
     }

@@ -15,7 +15,8 @@ import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.Polygon;
 
 /**
- * A stone found in a photo. Its silhouette is known on the sheet; how large the stone is depends on its height, as the camera sees the girdle above the sheet and the shoulder bulging over it.
+ * A stone found in a photo. Its silhouette is known on the sheet; how large the stone is depends on its height, as the camera sees the
+ * girdle above the sheet and the shoulder bulging over it.
  *
  * @param pixels silhouette in the photo, pixels
  * @param sheet silhouette projected onto the sheet, mm
@@ -40,9 +41,12 @@ public record PhotoStone(List<Coordinate> pixels, Polygon sheet, double edgeMm, 
     }
 
     /**
-     * The outline of the girdle on the sheet's frame. Every silhouette point lies on a line of sight that grazes the stone. It is moved along the sight to the girdle's height; then the bulge is
-     * taken off: where the dome rises to z at d inside the girdle, it is seen {@code max(z tan t - d)} beyond it, t the angle of the sight from straight down across the edge (own derivation; for an
-     * ellipsoid of half height c and half extent a that is {@code sqrt(a^2 + c^2 tan^2 t) - a}). A sight that leans outward grazes the face, one that leans inward the back. The dome needed for this is that of
+     * The outline of the girdle on the sheet's frame. Every silhouette point lies on a line of sight that grazes the stone. It is moved
+     * along the sight to the girdle's height; then the bulge is
+     * taken off: where the dome rises to z at d inside the girdle, it is seen {@code max(z tan t - d)} beyond it, t the angle of the sight
+     * from straight down across the edge (own derivation; for an
+     * ellipsoid of half height c and half extent a that is {@code sqrt(a^2 + c^2 tan^2 t) - a}). A sight that leans outward grazes the
+     * face, one that leans inward the back. The dome needed for this is that of
      * the outline found in a first pass, in which every cut through it is taken as that of an ellipse.
      *
      * @param faceMm height of the face over the girdle, mm
@@ -122,7 +126,8 @@ public record PhotoStone(List<Coordinate> pixels, Polygon sheet, double edgeMm, 
     }
 
     private static StoneOutline.Traced trace(Coordinate[] ring) {
-        return StoneOutline.trace(Shape.Source.PHOTO, Arrays.stream(ring).mapToDouble(c -> c.x).toArray(), Arrays.stream(ring).mapToDouble(c -> c.y).toArray(), SPOKES);
+        return StoneOutline.trace(Shape.Source.PHOTO, Arrays.stream(ring).mapToDouble(c -> c.x).toArray(),
+                Arrays.stream(ring).mapToDouble(c -> c.y).toArray(), SPOKES);
     }
 
     private static double orientation(Coordinate[] ring) {
@@ -145,7 +150,8 @@ public record PhotoStone(List<Coordinate> pixels, Polygon sheet, double edgeMm, 
         double angle = angle(outline);
         Coordinate[] ring = outline.getExteriorRing().getCoordinates();
         Coordinate[] turned = new Coordinate[ring.length - 1];
-        Arrays.setAll(turned, i -> new Coordinate(ring[i].x * Math.cos(angle) + ring[i].y * Math.sin(angle), -ring[i].x * Math.sin(angle) + ring[i].y * Math.cos(angle)));
+        Arrays.setAll(turned, i -> new Coordinate(ring[i].x * Math.cos(angle) + ring[i].y * Math.sin(angle),
+                -ring[i].x * Math.sin(angle) + ring[i].y * Math.cos(angle)));
         Shape.Measured shape = trace(turned).shape();
         Stone traced = like.withOutline(shape).withPatches(List.of()).withWayUp(0).withSkin(like.skin().withColour(colour));
         return traced.withSize(traced.length(), traced.width(), height);

@@ -3,7 +3,8 @@ package mosspebble.core.photo;
 import java.util.List;
 
 /**
- * The printed card that lies beside the stones: four square marks of known size, number and place, a white field and a ruler. The marks carry a number of 12 bits in 4 by 4 cells within a black
+ * The printed card that lies beside the stones: four square marks of known size, number and place, a white field and a ruler. The marks
+ * carry a number of 12 bits in 4 by 4 cells within a black
  * border half as wide as the cells' square, in the layout of BoofCV's binary squares.
  */
 public final class ScaleCard {
@@ -55,7 +56,8 @@ public final class ScaleCard {
         }
         boolean ruler = y >= 44 && y <= 44.5 && x >= 25 && x <= 75;
         double tick = (x - 25) / 5;
-        boolean ticks = x >= 24.8 && x <= 75.2 && Math.abs(tick - Math.round(tick)) * 5 < 0.2 && y >= 44 - (Math.round(tick) % 2 == 0 ? 4 : 2.5) && y <= 44.5;
+        boolean ticks = x >= 24.8 && x <= 75.2 && Math.abs(tick - Math.round(tick)) * 5 < 0.2
+                && y >= 44 - (Math.round(tick) % 2 == 0 ? 4 : 2.5) && y <= 44.5;
         return ruler || ticks;
     }
 }

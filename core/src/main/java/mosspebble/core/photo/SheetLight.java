@@ -3,7 +3,8 @@ package mosspebble.core.photo;
 import java.util.Arrays;
 
 /**
- * What the bare sheet looks like everywhere in the photo: its hue, the same all over, and a second-degree surface of the logarithm of its brightness, fitted to the pixels that have that hue, again and
+ * What the bare sheet looks like everywhere in the photo: its hue, the same all over, and a second-degree surface of the logarithm of its
+ * brightness, fitted to the pixels that have that hue, again and
  * again without those that are off, so that stones and shadows do not count.
  */
 final class SheetLight {

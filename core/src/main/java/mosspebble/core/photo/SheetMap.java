@@ -15,7 +15,8 @@ import org.ejml.data.DMatrixRMaj;
 import org.locationtech.jts.geom.Coordinate;
 
 /**
- * Between the photo and the sheet: the homography of the sheet's plane (direct linear transform on normalised points, R. Hartley and A. Zisserman, Multiple View Geometry, 2nd ed., section 4.1; by
+ * Between the photo and the sheet: the homography of the sheet's plane (direct linear transform on normalised points, R. Hartley and A.
+ * Zisserman, Multiple View Geometry, 2nd ed., section 4.1; by
  * BoofCV) and where the camera stood (the same book, section 8.1: H = K [r1 r2 t], pixels square, principal point in the middle).
  */
 public final class SheetMap {
@@ -90,7 +91,10 @@ public final class SheetMap {
         return new SheetMap(h, mx, my, pose[3], leanOf(pose), focal, Math.sqrt(squares / sheet.size()));
     }
 
-    /** The plane's homography from the camera's pose, refined on the reprojected corners with the known focal length (BoofCV). Its frame has z into the table. */
+    /**
+     * The plane's homography from the camera's pose, refined on the reprojected corners with the known focal length (BoofCV). Its frame has
+     * z into the table.
+     */
     private static double[] refined(List<AssociatedPair> pairs, double[][] pose, double f) {
         List<Point2D3D> points = new ArrayList<>();
         for (AssociatedPair pair : pairs) {
@@ -126,7 +130,9 @@ public final class SheetMap {
     static SheetMap ofScale(double pixelsPerMm, int width, int height, OptionalDouble focalPx) {
         double f = focalPx.orElse(USUAL_FOCAL * Math.max(width, height));
         double[] h = {pixelsPerMm, 0, -width / 2.0, 0, pixelsPerMm, -height / 2.0, 0, 0, 1};
-        return new SheetMap(h, width / 2.0, height / 2.0, new double[] {width / 2.0 / pixelsPerMm, height / 2.0 / pixelsPerMm, f / pixelsPerMm}, 0, focalPx.isPresent() ? Focal.CAMERA : Focal.GUESSED, 0);
+        return new SheetMap(h, width / 2.0, height / 2.0,
+                new double[] {width / 2.0 / pixelsPerMm, height / 2.0 / pixelsPerMm, f / pixelsPerMm}, 0,
+                focalPx.isPresent() ? Focal.CAMERA : Focal.GUESSED, 0);
     }
 
     /** From r1 and r2 being at right angles and equally long; empty if the view is too straight. */
@@ -139,7 +145,10 @@ public final class SheetMap {
         return Double.isFinite(square) && square > 0 ? OptionalDouble.of(Math.sqrt(square)) : OptionalDouble.empty();
     }
 
-    /** Columns r1, r2, r3 of the rotation, the camera's place, and the sheet's origin as the camera has it. The sheet's frame has x right, y down and z up, so r3 = -r1 x r2. */
+    /**
+     * Columns r1, r2, r3 of the rotation, the camera's place, and the sheet's origin as the camera has it. The sheet's frame has x right, y
+     * down and z up, so r3 = -r1 x r2.
+     */
     private static double[][] pose(double[] h, double f) {
         double[] r1 = {h[0] / f, h[3] / f, h[6]};
         double[] r2 = {h[1] / f, h[4] / f, h[7]};
@@ -171,7 +180,8 @@ public final class SheetMap {
     }
 
     private static double[] inverse(double[] m) {
-        double[] i = {m[4] * m[8] - m[5] * m[7], m[2] * m[7] - m[1] * m[8], m[1] * m[5] - m[2] * m[4], m[5] * m[6] - m[3] * m[8], m[0] * m[8] - m[2] * m[6], m[2] * m[3] - m[0] * m[5],
+        double[] i = {m[4] * m[8] - m[5] * m[7], m[2] * m[7] - m[1] * m[8], m[1] * m[5] - m[2] * m[4], m[5] * m[6] - m[3] * m[8],
+            m[0] * m[8] - m[2] * m[6], m[2] * m[3] - m[0] * m[5],
             m[3] * m[7] - m[4] * m[6], m[1] * m[6] - m[0] * m[7], m[0] * m[4] - m[1] * m[3]};
         return i;
     }

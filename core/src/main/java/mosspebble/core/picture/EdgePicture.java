@@ -32,7 +32,8 @@ public final class EdgePicture {
         this.strip = plan.edge().orElseThrow();
         this.look = look;
         double cell = strip.lengthMm() / columns;
-        this.grid = new Grid(0, -strip.mostFrontMm(), cell, columns, Math.max(1, (int) Math.ceil((strip.mostFrontMm() + strip.mostBackMm()) / cell)));
+        this.grid = new Grid(0, -strip.mostFrontMm(), cell, columns,
+                Math.max(1, (int) Math.ceil((strip.mostFrontMm() + strip.mostBackMm()) / cell)));
     }
 
     public int columns() {
@@ -60,7 +61,8 @@ public final class EdgePicture {
             int ray = (int) Math.min(strip.along().length - 1, x / strip.lengthMm() * strip.along().length);
             if (-y <= strip.front()[ray] && y <= strip.back()[ray]) {
                 int film = films.at(i);
-                double lift = table.film(film).isBare() ? GRAIN * (grain.smooth(x * 0.9, y * 0.9) - 0.5) + GRAIN * (grain.smooth(x * 4, y * 4) - 0.5) : 0;
+                double lift = table.film(film).isBare()
+                        ? GRAIN * (grain.smooth(x * 0.9, y * 0.9) - 0.5) + GRAIN * (grain.smooth(x * 4, y * 4) - 0.5) : 0;
                 pixels[i] = 0xFF000000 | lifted(colours[film], lift);
             }
         }

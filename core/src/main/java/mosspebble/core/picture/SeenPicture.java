@@ -9,7 +9,8 @@ import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.Viewpoint;
 
 /**
- * A stone as it is seen from a viewpoint: a mesh of face and back, projected to the eye, the nearest surface first, coloured from the picture seen from above. The back is bare stone.
+ * A stone as it is seen from a viewpoint: a mesh of face and back, projected to the eye, the nearest surface first, coloured from the
+ * picture seen from above. The back is bare stone.
  */
 public final class SeenPicture {
 
@@ -75,7 +76,8 @@ public final class SeenPicture {
             u[i] = (float) ((scale * (px * f[1][0] + py * f[1][1] + pz * f[1][2]) - grid.left()) / grid.cellMm() * FINE);
             v[i] = (float) ((scale * (px * f[2][0] + py * f[2][1] + pz * f[2][2]) - grid.top()) / grid.cellMm() * FINE);
             depth[i] = (float) toward;
-            double inward = i >= RINGS * RAYS ? 1 - 0.6 * grid.cellMm() / Math.max(1, Math.hypot(px - poleX, py - poleY)) : 1; // a hair inside, where the picture is opaque
+            // a hair inside, where the picture is opaque
+            double inward = i >= RINGS * RAYS ? 1 - 0.6 * grid.cellMm() / Math.max(1, Math.hypot(px - poleX, py - poleY)) : 1;
             x[i] = (float) (((px - poleX) * inward + poleX - grid.left()) / grid.cellMm() - 0.5);
             y[i] = (float) (((py - poleY) * inward + poleY - grid.top()) / grid.cellMm() - 0.5);
         }
@@ -99,7 +101,8 @@ public final class SeenPicture {
         return result;
     }
 
-    private static void triangle(int a, int b, int c, float[] u, float[] v, float[] depth, float[] x, float[] y, int[] top, int flat, Grid grid, int[] fine, float[] near, int wide) {
+    private static void triangle(int a, int b, int c, float[] u, float[] v, float[] depth, float[] x, float[] y, int[] top, int flat,
+            Grid grid, int[] fine, float[] near, int wide) {
         float area = (u[b] - u[a]) * (v[c] - v[a]) - (u[c] - u[a]) * (v[b] - v[a]);
         if (area == 0) {
             return;
@@ -157,6 +160,7 @@ public final class SeenPicture {
             return 0;
         }
         float full = 255 / alpha;
-        return 0xFF000000 | (int) Math.min(255, red * full + 0.5f) << 16 | (int) Math.min(255, green * full + 0.5f) << 8 | (int) Math.min(255, blue * full + 0.5f);
+        return 0xFF000000 | (int) Math.min(255, red * full + 0.5f) << 16 | (int) Math.min(255, green * full + 0.5f) << 8
+                | (int) Math.min(255, blue * full + 0.5f);
     }
 }

@@ -21,8 +21,10 @@ import mosspebble.core.sketch.PlacedPart;
 import mosspebble.core.sketch.Role;
 
 /**
- * The picture of a plan after any of its steps. Every distinct film is coloured once from its spectrum; each step keeps only the rectangle it changed, so stepping is
- * copying. Shading is a second pass: dome and relief of the film under one light. Immutable once made; {@link #draw} may be called from any thread.
+ * The picture of a plan after any of its steps. Every distinct film is coloured once from its spectrum; each step keeps only the rectangle
+ * it changed, so stepping is
+ * copying. Shading is a second pass: dome and relief of the film under one light. Immutable once made; {@link #draw} may be called from any
+ * thread.
  */
 public final class StonePicture {
 
@@ -33,7 +35,10 @@ public final class StonePicture {
     private static final float[] LINEAR = linear();
     private static final byte[] ENCODED = encoded();
 
-    /** What a step changed: the values of its rectangle afterwards, and for steps of several coats what shows after each of the coats before the last. */
+    /**
+     * What a step changed: the values of its rectangle afterwards, and for steps of several coats what shows after each of the coats before
+     * the last.
+     */
     private record Change(int column, int row, int columns, int rows, int[] values, List<int[]> within) {}
 
     private final StoneTerrain terrain;
@@ -54,7 +59,8 @@ public final class StonePicture {
         int[] bare = new int[terrain.grid.cells()];
         Arrays.fill(bare, ground);
         StonePicture picture = new StonePicture(terrain, look, bare);
-        boolean matt = plan.steps().stream().filter(s -> s instanceof Step.Seal && s.side() == plan.up().side()).anyMatch(s -> s.coat().filter(c -> c.sheen() == Sheen.MATT).isPresent());
+        boolean matt = plan.steps().stream().filter(s -> s instanceof Step.Seal && s.side() == plan.up().side())
+                .anyMatch(s -> s.coat().filter(c -> c.sheen() == Sheen.MATT).isPresent());
         picture.sealedGloss = matt ? 0.08f : 0.30f;
         picture.lay(plan, table);
         return picture;
@@ -148,7 +154,8 @@ public final class StonePicture {
                     int i = r * columns + c;
                     if (share[i] > 0) {
                         double wobble = hand.smooth((place.column() + c) * mm * 1.7, (place.row() + r) * mm * 1.7) - 0.5;
-                        share[i] = (float) Math.max(0, Math.min(1, share[i] + 2.4 * wobble * share[i] * (1 - share[i]) - 0.12 * share[i] * Math.max(0, wobble)));
+                        share[i] = (float) Math.max(0,
+                                Math.min(1, share[i] + 2.4 * wobble * share[i] * (1 - share[i]) - 0.12 * share[i] * Math.max(0, wobble)));
                     }
                 }
             }
@@ -374,7 +381,8 @@ public final class StonePicture {
             Change change = changes.get(step);
             int[] values = step == steps - 1 && coats > 0 && coats <= change.within.size() ? change.within.get(coats - 1) : change.values;
             for (int r = 0; r < change.rows; r++) {
-                System.arraycopy(values, r * change.columns, colour, (change.row + r) * terrain.grid.columns() + change.column, change.columns);
+                System.arraycopy(values, r * change.columns, colour, (change.row + r) * terrain.grid.columns() + change.column,
+                        change.columns);
             }
         }
         return colour;

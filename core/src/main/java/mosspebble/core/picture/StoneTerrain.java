@@ -7,7 +7,9 @@ import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.stone.Texture;
 
-/** The bare stone on a grid of pixels: where it is, how it leans, its grain by rock kind. Depends on the stone and the grid only; immutable. */
+/**
+ * The bare stone on a grid of pixels: where it is, how it leans, its grain by rock kind. Depends on the stone and the grid only; immutable.
+ */
 public final class StoneTerrain {
 
     final Survey survey;
@@ -90,7 +92,8 @@ public final class StoneTerrain {
                 double pit = noise.smooth(0.9 * u + 40, 0.9 * v);
                 yield 0.22 * cloud + 0.05 * fine - (pit > 0.86 ? 0.9 * (pit - 0.86) : 0);
             }
-            case SANDSTONE -> 0.20 * (noise.octaves(u / 40 + 0.3 * cloud, v / 5, 3) - 0.5) + 0.16 * (noise.crystal(2.4 * u, 2.4 * v) - 0.5) + 0.10 * cloud;
+            case SANDSTONE -> 0.20 * (noise.octaves(u / 40 + 0.3 * cloud, v / 5, 3) - 0.5) + 0.16 * (noise.crystal(2.4 * u, 2.4 * v) - 0.5)
+                    + 0.10 * cloud;
             case BASALT -> {
                 double pore = noise.smooth(1.5 * u + 11, 1.5 * v + 40);
                 yield 0.20 * cloud + 0.15 * (noise.crystal(2.6 * u, 2.6 * v) - 0.5) + 0.05 * fine - (pore > 0.87 ? 3.2 * (pore - 0.87) : 0);

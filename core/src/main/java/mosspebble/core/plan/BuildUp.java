@@ -31,7 +31,8 @@ import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 
 /**
- * Lays region after region on the stone: counts the coats over every ground each crosses, chooses the tool, and writes down the steps with their times and what they wait for.
+ * Lays region after region on the stone: counts the coats over every ground each crosses, chooses the tool, and writes down the steps with
+ * their times and what they wait for.
  */
 public final class BuildUp {
 
@@ -158,7 +159,8 @@ public final class BuildUp {
         if (Tools.widerThan(part, 1.6)) {
             List<What> on = ground instanceof Step.Lay lay ? lay.doing().what() : List.of();
             Facts facts = ground.coat().map(c -> Facts.of("below", c.name())).orElse(Facts.none()).and("coats", laidCoats);
-            Region extra = new Region(Step.Kind.MORE, first.what().on(on), part, first.colour(), new Region.Spread(first.thin(), true, Soft.CRISP, -1), first.depth(), new Region.Line(first.line().nibMm(), 0),
+            Region extra = new Region(Step.Kind.MORE, first.what().on(on), part, first.colour(),
+                    new Region.Spread(first.thin(), true, Soft.CRISP, -1), first.depth(), new Region.Line(first.line().nibMm(), 0),
                     Why.of(Why.Reason.SHOWS_THROUGH, facts));
             layCoats(key + " again", List.of(extra), part, coats, coats);
         }
@@ -171,7 +173,8 @@ public final class BuildUp {
     }
 
     private Coat coat(Region region, int step) {
-        return new Coat(palette.shelf().words(region.colour().mix()), region.colour().optics().full().toSrgb(), region.colour().optics(), region.colour().dryUm() * region.thin(), region.colour().dryingShift(),
+        return new Coat(palette.shelf().words(region.colour().mix()), region.colour().optics().full().toSrgb(), region.colour().optics(),
+                region.colour().dryUm() * region.thin(), region.colour().dryingShift(),
                 sheen(region.colour().mix()), step);
     }
 
@@ -190,7 +193,8 @@ public final class BuildUp {
         Map<Integer, Integer> grounds = films.cellsUnder(mask);
         grounds.forEach((film, count) -> laid.add(new Laid(films.table().film(film).coat().map(Coat::step).orElse(-1), step)));
         boolean onBare = grounds.getOrDefault(0, 0) > 0;
-        Tools tool = remembered.recall(() -> Tools.of(first, mask.widest() * grid.cellMm(), palette.shelf()), "tool", place, first.colour().mix(), first.line().nibMm(), palette.shelf());
+        Tools tool = remembered.recall(() -> Tools.of(first, mask.widest() * grid.cellMm(), palette.shelf()), "tool", place,
+                first.colour().mix(), first.line().nibMm(), palette.shelf());
         double area = area(place, mask);
         double length = together.stream().mapToDouble(r -> r.line().lengthMm()).sum();
         boolean widened = tool.isLarge() && first.kind() == Step.Kind.FILL;
@@ -202,16 +206,19 @@ public final class BuildUp {
         Drying later = Drying.of(first.colour().wetUm() * first.thin(), first.colour().solids(), false, habits.dryer(), climate);
         Duration between = coats > 1 ? firstCoat.recoat().plus(later.recoat().multipliedBy(coats - 2L)) : Duration.ZERO;
         Optional<Step.Wet> wet = wet(first, hand, later);
-        Step.Doing doing = new Step.Doing(together.stream().map(Region::what).toList(), first.hides(), first.why(), wanted, habits.tolerance(), widened, turn(place, first));
+        Step.Doing doing = new Step.Doing(together.stream().map(Region::what).toList(), first.hides(), first.why(), wanted,
+                habits.tolerance(), widened, turn(place, first));
         Step.Work work = new Step.Work(area, hand, between, coats > 1 ? later.recoat() : firstCoat.recoat());
-        Step.Layer layer = new Step.Layer(surface.side(), place, soft(together), new Step.Load(first.colour().mix(), coat, first.thin()), coats);
+        Step.Layer layer = new Step.Layer(surface.side(), place, soft(together), new Step.Load(first.colour().mix(), coat, first.thin()),
+                coats);
         course.add(new Step.Lay(key, first.kind(), doing, layer, tool.tool(), work, wet, after(place, wet)), cells(place));
         films.lay(mask, coat, coats);
     }
 
     private Soft soft(List<Region> together) {
         Soft first = together.get(0).soft();
-        return first.within().isEmpty() ? first : new Soft(first.mm(), Optional.of(remembered.union(together.stream().flatMap(r -> r.soft().within().stream()).distinct().toList())));
+        return first.within().isEmpty() ? first : new Soft(first.mm(),
+                Optional.of(remembered.union(together.stream().flatMap(r -> r.soft().within().stream()).distinct().toList())));
     }
 
     /** For a step laid wet: with what, how long that stays open, and how long the hand has been at it. */
@@ -231,7 +238,8 @@ public final class BuildUp {
     /** How to keep the hand off wet paint. */
     private Step.Turn turn(Geometry place, Region region) {
         boolean right = habits.hand() == Habits.Hand.RIGHT;
-        if (course.size() > 0 && course.get(course.size() - 1).side() == surface.side() && !course.get(course.size() - 1).place().isEmpty()) {
+        if (course.size() > 0 && course.get(course.size() - 1).side() == surface.side()
+                && !course.get(course.size() - 1).place().isEmpty()) {
             Coordinate here = place.getEnvelopeInternal().centre();
             Coordinate last = course.get(course.size() - 1).place().getEnvelopeInternal().centre();
             double far = here.distance(last);
@@ -280,9 +288,11 @@ public final class BuildUp {
         int step = course.size();
         Coat coat = new Coat(sealer.name(), sealer.swatch(), PaintOptics.clear(), sealer.dryCoat().value(), 0, Sheen.of(sealer), step);
         Mask mask = mask(whole);
-        films.cellsUnder(mask).keySet().forEach(film -> laid.add(new Laid(films.table().film(film).coat().map(Coat::step).orElse(-1), step)));
+        films.cellsUnder(mask).keySet()
+                .forEach(film -> laid.add(new Laid(films.table().film(film).coat().map(Coat::step).orElse(-1), step)));
         double area = area(whole, mask);
-        Step.Work work = new Step.Work(area, Duration.ofSeconds(Math.round(60 * (2 + advice.coats() * area / 1500))), advice.between().multipliedBy(advice.coats() - 1L), rests.orElse(advice.cure()));
+        Step.Work work = new Step.Work(area, Duration.ofSeconds(Math.round(60 * (2 + advice.coats() * area / 1500))),
+                advice.between().multipliedBy(advice.coats() - 1L), rests.orElse(advice.cure()));
         Step.Layer layer = new Step.Layer(surface.side(), whole, Soft.CRISP, new Step.Load(Mix.of(sealer.id()), coat, 1), advice.coats());
         course.add(new Step.Seal(advice, layer, rests.isPresent(), work, after), cells(whole));
         films.lay(mask, coat, advice.coats());

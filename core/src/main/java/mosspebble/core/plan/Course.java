@@ -50,6 +50,7 @@ final class Course {
 
     /** After all that was painted on other surfaces. */
     List<Step.After> others(Side side, Step.Waits waits) {
-        return IntStream.range(0, steps.size()).filter(i -> steps.get(i).layer().isPresent() && steps.get(i).side() != side).mapToObj(i -> new Step.After(i, waits)).toList();
+        return IntStream.range(0, steps.size()).filter(i -> steps.get(i).layer().isPresent() && steps.get(i).side() != side)
+                .mapToObj(i -> new Step.After(i, waits)).toList();
     }
 }

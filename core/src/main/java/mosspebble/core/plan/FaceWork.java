@@ -50,7 +50,8 @@ final class FaceWork {
         this.course = course;
         this.side = project.sides().backUp() ? Side.BACK : Side.FRONT;
         this.built = new BuildUp(Surface.face(side, survey, remembered), course, habits, palette, workshop.climate(), remembered);
-        this.design = project.sketch().flatMap(sketch -> Designs.place(sketch, workshop.repertoire(), new Support(survey, project.viewpoint()), remembered));
+        this.design = project.sketch()
+                .flatMap(sketch -> Designs.place(sketch, workshop.repertoire(), new Support(survey, project.viewpoint()), remembered));
     }
 
     Optional<PlacedDesign> design() {
@@ -90,7 +91,8 @@ final class FaceWork {
         List<Region> regions = cut.list();
         Paintability paintability = new Paintability(placed, cut.seen(), colours, palette, survey.stone().texture().pitMm(), remembered);
         List<Step.After> handled = course.others(side, Step.Waits.HANDLED);
-        pencil(placed, false, Lab.of(survey.stone().colour()).l() <= SHOWS_GRAPHITE, handled.isEmpty() ? course.last(Step.Waits.DRY_GROUND) : handled);
+        pencil(placed, false, Lab.of(survey.stone().colour()).l() <= SHOWS_GRAPHITE,
+                handled.isEmpty() ? course.last(Step.Waits.DRY_GROUND) : handled);
         List<Cells> cells = regions.stream().map(r -> built.cells(r.place())).toList();
         double[] areas = regions.stream().mapToDouble(r -> built.area(r.place(), built.mask(r.place()))).toArray();
         Optional<PrimerChoice> primer = primer(regions, areas, cells);
@@ -105,15 +107,20 @@ final class FaceWork {
             }
             built.lay(group.key(), together);
         }
-        List<Noticed.Broken> broken = order.broken().stream().map(b -> new Noticed.Broken(regions.get(b.first().regions().get(0)).what(), regions.get(b.then().regions().get(0)).what(), b.arrow().because(),
-                regions.get(b.arrow().before()).what())).toList();
-        return new Noticed(left, new Noticed.Fit(paintability.narrow(), paintability.tight()), cut.faintest(), cut.muddy(), built.showing(), broken, List.of(), Optional.empty());
+        List<Noticed.Broken> broken = order.broken().stream()
+                .map(b -> new Noticed.Broken(regions.get(b.first().regions().get(0)).what(), regions.get(b.then().regions().get(0)).what(),
+                        b.arrow().because(),
+                        regions.get(b.arrow().before()).what()))
+                .toList();
+        return new Noticed(left, new Noticed.Fit(paintability.narrow(), paintability.tight()), cut.faintest(), cut.muddy(), built.showing(),
+                broken, List.of(), Optional.empty());
     }
 
     private void pencil(PlacedDesign placed, boolean again, boolean chalk, List<Step.After> after) {
         double length = placed.parts().stream().mapToDouble(p -> p.drawn().getLength()).sum();
         long minutes = Math.max(3, Math.round(2 + length / 260));
-        course.plain(new Step.Pencil(side, again, chalk, Lab.of(survey.stone().colour()).l(), new Step.Work(0, Duration.ofMinutes(minutes), Duration.ZERO, Duration.ZERO), after));
+        course.plain(new Step.Pencil(side, again, chalk, Lab.of(survey.stone().colour()).l(),
+                new Step.Work(0, Duration.ofMinutes(minutes), Duration.ZERO, Duration.ZERO), after));
     }
 
     // --- primer
@@ -126,13 +133,20 @@ final class FaceWork {
                 big.add(i);
             }
         }
-        List<Palette.Colour> primers = palette.shelf().that(PaintKind.Use.PRIMES).stream().map(p -> palette.colour(Mix.of(p.id())).orElseThrow()).toList();
+        List<Palette.Colour> primers = palette.shelf().that(PaintKind.Use.PRIMES).stream()
+                .map(p -> palette.colour(Mix.of(p.id())).orElseThrow()).toList();
         List<Region> bases = big.stream().map(regions::get).toList();
         double[] sizes = big.stream().mapToDouble(i -> areas[i]).toArray();
         double soak = SoakIn.share(survey.stone());
-        return remembered.recall(() -> PrimerChoice.of(bases, sizes, List.of(new FilmTable(PaintPlan.bare(survey.stone(), StoneState.DRY), soak), new FilmTable(PaintPlan.bare(survey.stone(), StoneState.SEALED), soak)), primers, habits),
-                "primer", bases.stream().map(Region::colour).toList(), bases.stream().map(Region::what).toList(), bases.stream().map(Region::thin).toList(), bases.stream().map(Region::place).toList(), palette.shelf(), survey.stone(),
-                habits.primer(), habits.tolerance())
+        return remembered
+                .recall(() -> PrimerChoice.of(bases, sizes,
+                        List.of(new FilmTable(PaintPlan.bare(survey.stone(), StoneState.DRY), soak),
+                                new FilmTable(PaintPlan.bare(survey.stone(), StoneState.SEALED), soak)),
+                        primers, habits),
+                        "primer", bases.stream().map(Region::colour).toList(), bases.stream().map(Region::what).toList(),
+                        bases.stream().map(Region::thin).toList(), bases.stream().map(Region::place).toList(), palette.shelf(),
+                        survey.stone(),
+                        habits.primer(), habits.tolerance())
                 .map(p -> new PrimerChoice(p.primer(), p.coats(), p.regions().stream().map(big::get).toList(), p.why()));
     }
 
@@ -140,7 +154,8 @@ final class FaceWork {
     private static boolean onAnother(int index, List<Region> regions, List<Cells> cells) {
         for (int i = 0; i < regions.size(); i++) {
             Region other = regions.get(i);
-            if (other.depth() < regions.get(index).depth() && (other.kind() == Step.Kind.FILL || other.kind() == Step.Kind.GROUND) && other.hides()
+            if (other.depth() < regions.get(index).depth() && (other.kind() == Step.Kind.FILL || other.kind() == Step.Kind.GROUND)
+                    && other.hides()
                     && cells.get(index).common(cells.get(i)) > 0.7 * cells.get(index).count()) {
                 return true;
             }
@@ -153,8 +168,10 @@ final class FaceWork {
         List<Region> bases = regions.stream().filter(r -> r.kind() == Step.Kind.FILL || r.kind() == Step.Kind.GROUND).toList();
         double all = bases.stream().mapToDouble(r -> built.cells(r.place()).count()).sum();
         boolean whole = habits.primer() == Habits.Primer.WHOLE || needed > 0.6 * all;
-        Geometry place = whole ? remembered.union(bases.stream().map(Region::place).toList()) : remembered.union(choice.regions().stream().map(i -> regions.get(i).place()).toList());
-        Region region = new Region(Step.Kind.PRIME, What.of(whole ? What.Of.WHOLE_PICTURE : What.Of.BRIGHT_AREAS), place, choice.primer(), Region.Spread.EVEN, -2 * Region.LEVELS, Region.Line.NONE, choice.why());
+        Geometry place = whole ? remembered.union(bases.stream().map(Region::place).toList())
+                : remembered.union(choice.regions().stream().map(i -> regions.get(i).place()).toList());
+        Region region = new Region(Step.Kind.PRIME, What.of(whole ? What.Of.WHOLE_PICTURE : What.Of.BRIGHT_AREAS), place, choice.primer(),
+                Region.Spread.EVEN, -2 * Region.LEVELS, Region.Line.NONE, choice.why());
         built.layCoats("PRIME", List.of(region), place, choice.coats(), choice.coats());
     }
 }

@@ -22,7 +22,9 @@ import org.locationtech.jts.linearref.LengthIndexedLine;
 import org.locationtech.jts.operation.overlayng.OverlayNG;
 import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 
-/** The lines of a design: outlines with their pen by contrast and their style, lines of the motif, highlights. What lies behind stops short. */
+/**
+ * The lines of a design: outlines with their pen by contrast and their style, lines of the motif, highlights. What lies behind stops short.
+ */
 final class LineWork {
 
     /** Lines of what is behind stop this far before what is in front, mm. */
@@ -46,7 +48,8 @@ final class LineWork {
      * @param behind colour of what is behind everything
      * @param areas the filled parts within the stone, in the design's order
      */
-    LineWork(PlacedDesign design, Map<String, Palette.Colour> colours, Palette palette, Habits habits, Remembered remembered, Geometry stone, Lab behind, Overlap overlap, List<Geometry> areas) {
+    LineWork(PlacedDesign design, Map<String, Palette.Colour> colours, Palette palette, Habits habits, Remembered remembered,
+            Geometry stone, Lab behind, Overlap overlap, List<Geometry> areas) {
         this.design = design;
         this.colours = colours;
         this.palette = palette;
@@ -79,7 +82,8 @@ final class LineWork {
             Palette.Colour colour = colours.get(part.part().slot());
             if (part.part().role() == Role.FILL) {
                 if (part.part().outlined() && colour != null && seen.get(part.part().id()).getArea() > Regions.LEAST_AREA) {
-                    outline(part, colour, overlap.over(i, areas.get(i).getEnvelopeInternal(), Regions.CAST_REACH), outlines, inner, pens, lengths);
+                    outline(part, colour, overlap.over(i, areas.get(i).getEnvelopeInternal(), Regions.CAST_REACH), outlines, inner, pens,
+                            lengths);
                 }
             } else if (colour != null && part.part().role() != Role.GUIDE) {
                 line(part, colour, i, regions);
@@ -91,10 +95,13 @@ final class LineWork {
             Geometry place = remembered.common(remembered.union(entry.getValue()), remembered.grown(stone, nib / 2));
             double length = lengths.get(entry.getKey());
             if (habits.lines() == Habits.Lines.FIRST) {
-                regions.add(new Region(Step.Kind.LINE_FIRST, What.of(What.Of.OUTLINES), place, pen.colour(), Region.Spread.thin(1, Soft.CRISP), 0, new Region.Line(nib, length), Why.of(Why.Reason.LINE_FIRST)));
+                regions.add(new Region(Step.Kind.LINE_FIRST, What.of(What.Of.OUTLINES), place, pen.colour(),
+                        Region.Spread.thin(1, Soft.CRISP), 0, new Region.Line(nib, length), Why.of(Why.Reason.LINE_FIRST)));
             }
-            Facts facts = pen.why().facts().and("restores", habits.lines() == Habits.Lines.FIRST).and("shaded", habits.lineStyle() == Habits.LineStyle.SHADED);
-            regions.add(new Region(Step.Kind.OUTLINE, What.of(What.Of.OUTLINES), place, pen.colour(), Region.Spread.EVEN, parts.size() * Region.LEVELS, new Region.Line(nib, length),
+            Facts facts = pen.why().facts().and("restores", habits.lines() == Habits.Lines.FIRST).and("shaded",
+                    habits.lineStyle() == Habits.LineStyle.SHADED);
+            regions.add(new Region(Step.Kind.OUTLINE, What.of(What.Of.OUTLINES), place, pen.colour(), Region.Spread.EVEN,
+                    parts.size() * Region.LEVELS, new Region.Line(nib, length),
                     Why.of(Why.Reason.STANDS_OUT, facts)));
             if (inner.containsKey(entry.getKey())) {
                 second(inner.get(entry.getKey()), pen, length, parts.size() * Region.LEVELS + 1, regions);
@@ -106,11 +113,14 @@ final class LineWork {
         boolean highlight = part.part().role() == Role.HIGHLIGHT;
         Geometry whole = remembered.common(part.painted(), stone);
         List<Geometry> over = highlight ? List.of() : overlap.over(depth, whole.getEnvelopeInternal(), 1);
-        Geometry place = over.isEmpty() ? whole : remembered.recall(() -> Shapes.minus(whole, over.stream().map(each -> remembered.grown(each, STOP_SHORT)).toList()), "line", whole, over);
+        Geometry place = over.isEmpty() ? whole : remembered.recall(
+                () -> Shapes.minus(whole, over.stream().map(each -> remembered.grown(each, STOP_SHORT)).toList()), "line", whole, over);
         if (place.getArea() > Regions.LEAST_AREA) {
             double nib = part.part().isArea() ? 0 : part.part().penMm();
-            regions.add(new Region(highlight ? Step.Kind.HIGHLIGHT : Step.Kind.DETAIL, What.part(part.part().title()), place, colour, Region.Spread.EVEN, depth * Region.LEVELS,
-                    new Region.Line(nib, nib > 0 ? part.drawn().getLength() : 0), Why.of(highlight ? Why.Reason.LIGHT_LAST : Why.Reason.DRAWN_ON_AREA)));
+            regions.add(new Region(highlight ? Step.Kind.HIGHLIGHT : Step.Kind.DETAIL, What.part(part.part().title()), place, colour,
+                    Region.Spread.EVEN, depth * Region.LEVELS,
+                    new Region.Line(nib, nib > 0 ? part.drawn().getLength() : 0),
+                    Why.of(highlight ? Why.Reason.LIGHT_LAST : Why.Reason.DRAWN_ON_AREA)));
         }
     }
 
@@ -120,13 +130,15 @@ final class LineWork {
         other.ifPresent(p -> {
             Geometry place = remembered.common(remembered.union(lines), stone);
             if (place.getArea() > Regions.LEAST_AREA) {
-                regions.add(new Region(Step.Kind.OUTLINE, What.of(What.Of.INNER_LINES), place, p.colour(), Region.Spread.EVEN, depth, new Region.Line(p.nibMm(), length),
+                regions.add(new Region(Step.Kind.OUTLINE, What.of(What.Of.INNER_LINES), place, p.colour(), Region.Spread.EVEN, depth,
+                        new Region.Line(p.nibMm(), length),
                         Why.of(habits.lineStyle() == Habits.LineStyle.METALLIC ? Why.Reason.METAL_LINE : Why.Reason.SECOND_LINE)));
             }
         });
     }
 
-    private void outline(PlacedPart part, Palette.Colour colour, List<Geometry> above, Map<String, List<Geometry>> outlines, Map<String, List<Geometry>> inner, Map<String, OutlinePen> pens, Map<String, Double> lengths) {
+    private void outline(PlacedPart part, Palette.Colour colour, List<Geometry> above, Map<String, List<Geometry>> outlines,
+            Map<String, List<Geometry>> inner, Map<String, OutlinePen> pens, Map<String, Double> lengths) {
         Optional<OutlinePen> pen = OutlinePen.choose(palette, habits, colour.lab(), around(part));
         if (pen.isEmpty()) {
             return;
@@ -143,7 +155,8 @@ final class LineWork {
         pens.putIfAbsent(id, pen.get());
         Geometry drawn = remembered.stroke(line, nib);
         if (habits.lineStyle() == Habits.LineStyle.SHADED) {
-            drawn = remembered.recall(() -> thickened(part.drawn(), line, nib, above), "thickened", part.drawn(), line, nib, above, habits.light().from());
+            drawn = remembered.recall(() -> thickened(part.drawn(), line, nib, above), "thickened", part.drawn(), line, nib, above,
+                    habits.light().from());
         }
         outlines.computeIfAbsent(id, key -> new ArrayList<>()).add(drawn);
         lengths.merge(id, line.getLength(), Double::sum);
@@ -172,8 +185,10 @@ final class LineWork {
     /** The line with its shade side drawn thicker, and inner corners filled. */
     private Geometry thickened(Geometry area, Geometry line, double nib, List<Geometry> above) {
         double more = 1.2 * nib; // half a nib of it lies under the line itself
-        Geometry moved = AffineTransformation.translationInstance(-habits.light().towardX() * more, -habits.light().towardY() * more).transform(area);
-        Geometry crescent = Shapes.minus(Shapes.minus(moved, area), above.stream().map(over -> remembered.grown(over, STOP_SHORT)).toList());
+        Geometry moved = AffineTransformation.translationInstance(-habits.light().towardX() * more, -habits.light().towardY() * more)
+                .transform(area);
+        Geometry crescent = Shapes.minus(Shapes.minus(moved, area),
+                above.stream().map(over -> remembered.grown(over, STOP_SHORT)).toList());
         Geometry whole = Shapes.union(Shapes.stroke(line, nib), crescent);
         return Shapes.grown(Shapes.grown(whole, nib * 0.5), -nib * 0.5);
     }
@@ -190,7 +205,8 @@ final class LineWork {
             return found;
         }, "around", part.drawn());
         List<PlacedPart> parts = design.parts();
-        List<Integer> topmost = places.stream().map(at -> overlap.frontAt(at, k -> parts.get(k) != part && colours.containsKey(parts.get(k).part().slot()))).toList();
+        List<Integer> topmost = places.stream()
+                .map(at -> overlap.frontAt(at, k -> parts.get(k) != part && colours.containsKey(parts.get(k).part().slot()))).toList();
         return topmost.stream().map(k -> k < 0 ? behind : colours.get(parts.get(k).part().slot()).lab()).toList();
     }
 }

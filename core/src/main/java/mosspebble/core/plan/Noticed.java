@@ -19,10 +19,12 @@ import mosspebble.core.sketch.Item;
  * @param laid which step's paint lies directly on which
  * @param sealer what seals it, if it is sealed
  */
-public record Noticed(List<Item> leftOut, Fit fit, Optional<FaintestLine> lines, List<Muddy> muddy, List<What> showing, List<Broken> broken, List<BuildUp.Laid> laid, Optional<Paint> sealer) {
+public record Noticed(List<Item> leftOut, Fit fit, Optional<FaintestLine> lines, List<Muddy> muddy, List<What> showing, List<Broken> broken,
+        List<BuildUp.Laid> laid, Optional<Paint> sealer) {
 
     /** Nothing was painted, so nothing was noticed. */
-    static final Noticed NOTHING = new Noticed(List.of(), new Fit(List.of(), List.of()), Optional.empty(), List.of(), List.of(), List.of(), List.of(), Optional.empty());
+    static final Noticed NOTHING = new Noticed(List.of(), new Fit(List.of(), List.of()), Optional.empty(), List.of(), List.of(), List.of(),
+            List.of(), Optional.empty());
 
     /**
      * @param narrow the worst first

@@ -33,7 +33,8 @@ record OutlinePen(Paint paint, Palette.Colour colour, double nibMm, double contr
 
     static Optional<OutlinePen> choose(Palette palette, Habits habits, Lab inside, List<Lab> outside) {
         boolean liner = habits.medium() == Habits.Medium.BRUSHES;
-        List<Paint> pens = palette.shelf().that(liner ? PaintKind.Use.FILLS : PaintKind.Use.DRAWS).stream().filter(p -> liner || p.tip().value() > 0 && p.tip().value() <= WIDEST).toList();
+        List<Paint> pens = palette.shelf().that(liner ? PaintKind.Use.FILLS : PaintKind.Use.DRAWS).stream()
+                .filter(p -> liner || p.tip().value() > 0 && p.tip().value() <= WIDEST).toList();
         boolean dark = habits.lineColour() == Habits.LineColour.DARK;
         OutlinePen best = null;
         double bestScore = Double.NEGATIVE_INFINITY;
@@ -46,7 +47,8 @@ record OutlinePen(Paint paint, Palette.Colour colour, double nibMm, double contr
             if (score > bestScore) {
                 bestScore = score;
                 Facts facts = Facts.of("darkest", dark).and("liner", liner).and("inside", in).and("outside", out);
-                best = new OutlinePen(pen, colour, liner ? LINER_MM : pen.tip().value(), Math.min(in, out), Why.of(Why.Reason.STANDS_OUT, facts));
+                best = new OutlinePen(pen, colour, liner ? LINER_MM : pen.tip().value(), Math.min(in, out),
+                        Why.of(Why.Reason.STANDS_OUT, facts));
             }
         }
         return Optional.ofNullable(best);
@@ -55,6 +57,7 @@ record OutlinePen(Paint paint, Palette.Colour colour, double nibMm, double contr
     /** What draws a metallic line: a pen if there is one, else the liner. */
     static Optional<OutlinePen> metallic(Palette palette) {
         return palette.shelf().that(PaintKind.Use.METAL).stream().max((a, b) -> Boolean.compare(a.hasNib(), b.hasNib()))
-                .map(p -> new OutlinePen(p, palette.colour(Mix.of(p.id())).orElseThrow(), p.hasNib() ? Math.min(WIDEST, p.tip().value()) : LINER_MM, 0, Why.NONE));
+                .map(p -> new OutlinePen(p, palette.colour(Mix.of(p.id())).orElseThrow(),
+                        p.hasNib() ? Math.min(WIDEST, p.tip().value()) : LINER_MM, 0, Why.NONE));
     }
 }

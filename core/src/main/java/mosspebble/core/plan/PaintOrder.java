@@ -13,8 +13,10 @@ import mosspebble.core.project.Habits;
 import org.locationtech.jts.geom.Envelope;
 
 /**
- * The order of painting: a directed graph of what must come before what, walked by Kahn's method. Among what is free goes first the earlier kind of work, what is wet together, what
- * lies not beside wet paint of another colour (so that crisp stripes alternate), the colour in hand, and then what lies where the hand comes from. All that is free and takes the same
+ * The order of painting: a directed graph of what must come before what, walked by Kahn's method. Among what is free goes first the earlier
+ * kind of work, what is wet together, what
+ * lies not beside wet paint of another colour (so that crisp stripes alternate), the colour in hand, and then what lies where the hand
+ * comes from. All that is free and takes the same
  * load goes into one step.
  */
 public final class PaintOrder {
@@ -26,7 +28,9 @@ public final class PaintOrder {
     record Group(String key, List<Integer> regions) {}
 
     /** Why one comes before another. */
-    public enum Because { STANDS_ON_GROUND, LIES_ON, OVER_FIRST, SHADES_FILLED, DRAWN_ON, HIDES_SEAMS, LIGHT_LAST, COMES_AFTER }
+    public enum Because {
+        STANDS_ON_GROUND, LIES_ON, OVER_FIRST, SHADES_FILLED, DRAWN_ON, HIDES_SEAMS, LIGHT_LAST, COMES_AFTER
+    }
 
     /** An arrow that the painter's own order goes against. */
     record Broken(Group first, Group then, Arrow arrow) {}
@@ -143,7 +147,8 @@ public final class PaintOrder {
 
     /** Whether both belong to the same blend and only one is worked in wet: that one comes after all that is blocked in. */
     private static boolean blockedInFirst(Region a, Region b) {
-        return a.kind() == b.kind() && a.wetGroup() < 0 && b.wetGroup() >= 0 && a.hides() && Math.floorDiv(a.depth(), Region.LEVELS) == Math.floorDiv(b.depth(), Region.LEVELS);
+        return a.kind() == b.kind() && a.wetGroup() < 0 && b.wetGroup() >= 0 && a.hides()
+                && Math.floorDiv(a.depth(), Region.LEVELS) == Math.floorDiv(b.depth(), Region.LEVELS);
     }
 
     private static boolean comesFirst(Region a, Region b) {
@@ -212,7 +217,8 @@ public final class PaintOrder {
             boolean other = !regions.get(found.get(found.size() - back).regions().get(0)).colour().mix().equals(region.colour().mix());
             besideWet += other && wet.get(wet.size() - back).get(i) ? WET_STEPS + 1.0 - back : 0;
         }
-        return new double[] {region.kind().ordinal(), goesOn ? 0 : 1, besideWet, inHand ? 0 : 1, region.wetGroup() >= 0 ? region.depth() : 0, reach[i], i};
+        return new double[] {region.kind().ordinal(), goesOn ? 0 : 1, besideWet, inHand ? 0 : 1,
+            region.wetGroup() >= 0 ? region.depth() : 0, reach[i], i};
     }
 
     private static boolean less(double[] a, double[] b) {

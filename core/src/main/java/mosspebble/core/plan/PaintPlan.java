@@ -23,14 +23,16 @@ import mosspebble.core.supplies.PaintUse;
 import mosspebble.core.timetable.Sitting;
 
 /**
- * The answer of the planner for one stone: one job over both faces and the edge. What is asked of it without further words is asked of the face that is up.
+ * The answer of the planner for one stone: one job over both faces and the edge. What is asked of it without further words is asked of the
+ * face that is up.
  *
  * @param faces the one that is up, then the other one if it is painted
  * @param edge the edge unrolled, if it is painted
  * @param supplies for all of it
  * @param findings what a practised painter says to it; empty as long as nobody looked it over
  */
-public record PaintPlan(List<FacePlan> faces, Optional<EdgeStrip> edge, Schedule schedule, List<PaintUse> supplies, List<Finding> findings) {
+public record PaintPlan(List<FacePlan> faces, Optional<EdgeStrip> edge, Schedule schedule, List<PaintUse> supplies,
+        List<Finding> findings) {
 
     /** The steps and when each is done. */
     public record Schedule(List<Step> steps, Sitting sitting) {
@@ -158,7 +160,8 @@ public record PaintPlan(List<FacePlan> faces, Optional<EdgeStrip> edge, Schedule
     public FilmMap filmsAfter(int done, Grid grid, StoneState look) {
         FilmMap films = bareFilms(grid, look);
         for (Step step : steps().subList(0, done)) {
-            step.layer().filter(l -> l.side() == up().side()).ifPresent(l -> films.lay(Mask.of(l.place(), grid), l.load().coat(), l.coats()));
+            step.layer().filter(l -> l.side() == up().side())
+                    .ifPresent(l -> films.lay(Mask.of(l.place(), grid), l.load().coat(), l.coats()));
         }
         return films;
     }

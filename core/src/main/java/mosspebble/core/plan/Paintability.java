@@ -19,7 +19,8 @@ import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.index.strtree.STRtree;
 
 /**
- * Whether every part and gap of a design can be painted with the tools on the shelf: a pen fills nothing narrower than about twice its nib, a brush nothing narrower than a fine round one; two strokes
+ * Whether every part and gap of a design can be painted with the tools on the shelf: a pen fills nothing narrower than about twice its nib,
+ * a brush nothing narrower than a fine round one; two strokes
  * closer than a nib run together; a rough stone adds its pits to both.
  */
 public final class Paintability {
@@ -60,7 +61,8 @@ public final class Paintability {
     private final double pitMm;
     private final Remembered remembered;
 
-    Paintability(PlacedDesign design, Map<String, Geometry> seen, Map<String, Palette.Colour> colours, Palette palette, double pitMm, Remembered remembered) {
+    Paintability(PlacedDesign design, Map<String, Geometry> seen, Map<String, Palette.Colour> colours, Palette palette, double pitMm,
+            Remembered remembered) {
         this.remembered = remembered;
         this.design = design;
         this.seen = seen;
@@ -78,7 +80,8 @@ public final class Paintability {
                 if (part.part().role() != Role.FILL || area == null || area.isEmpty()) {
                     continue;
                 }
-                boolean dots = item.item().subject() instanceof Subject.Dots || item.item().subject() instanceof Subject.Stroke s && s.becomes() == Subject.Becomes.DOTS;
+                boolean dots = item.item().subject() instanceof Subject.Dots
+                        || item.item().subject() instanceof Subject.Stroke s && s.becomes() == Subject.Becomes.DOTS;
                 if (dots) {
                     continue; // each is set with an end made for it
                 }
@@ -95,13 +98,15 @@ public final class Paintability {
     }
 
     private Optional<Paint> pen(PlacedPart part) {
-        return Optional.ofNullable(colours.get(part.part().slot())).map(Palette.Colour::mix).filter(Mix::isSingle).flatMap(mix -> palette.shelf().find(mix.parts().get(0).paint()))
+        return Optional.ofNullable(colours.get(part.part().slot())).map(Palette.Colour::mix).filter(Mix::isSingle)
+                .flatMap(mix -> palette.shelf().find(mix.parts().get(0).paint()))
                 .filter(Paint::hasNib);
     }
 
     private Optional<Paint> finer(PlacedPart part, double wide) {
         Palette.Colour wanted = colours.get(part.part().slot());
-        return wanted == null ? Optional.empty() : palette.shelf().that(PaintKind.Use.DRAWS).stream().filter(p -> p.tip().value() > 0 && 2 * p.tip().value() + pitMm <= wide)
+        return wanted == null ? Optional.empty() : palette.shelf().that(PaintKind.Use.DRAWS).stream()
+                .filter(p -> p.tip().value() > 0 && 2 * p.tip().value() + pitMm <= wide)
                 .filter(p -> palette.colour(Mix.of(p.id())).orElseThrow().lab().differenceTo(wanted.lab()) < NEARLY)
                 .min(Comparator.comparingDouble(p -> palette.colour(Mix.of(p.id())).orElseThrow().lab().differenceTo(wanted.lab())));
     }

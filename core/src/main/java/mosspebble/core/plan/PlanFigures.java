@@ -13,7 +13,8 @@ import mosspebble.core.supplies.PaintUse;
  * @param paintMl of everything but sealer
  * @param cost of what is used, in the painter's own money, as far as prices are known
  */
-public record PlanFigures(int steps, int coats, double thickestUm, Duration hand, Duration waiting, Duration ready, double paintMl, double cost) {
+public record PlanFigures(int steps, int coats, double thickestUm, Duration hand, Duration waiting, Duration ready, double paintMl,
+        double cost) {
 
     public static PlanFigures of(PaintPlan plan, Shelf shelf) {
         int steps = 0;
@@ -31,6 +32,7 @@ public record PlanFigures(int steps, int coats, double thickestUm, Duration hand
             ml += sealer ? 0 : use.needed().value();
             cost += shelf.find(use.paint()).map(p -> p.pot().costOf(use.needed().value())).orElse(0.0);
         }
-        return new PlanFigures(steps, coats, plan.weakest().map(PaintPlan.Weakest::um).orElse(0.0), plan.handTime(), plan.waiting(), plan.readyAfter(), ml, cost);
+        return new PlanFigures(steps, coats, plan.weakest().map(PaintPlan.Weakest::um).orElse(0.0), plan.handTime(), plan.waiting(),
+                plan.readyAfter(), ml, cost);
     }
 }

@@ -30,7 +30,8 @@ import mosspebble.core.timetable.Sitting;
 import mosspebble.core.units.Millilitres;
 
 /**
- * Computes the plan of one stone: both faces and the edge as one job, each face begun when the other can be handled, one washing, one signature, one sealing; times and supplies. Pure: the same input gives
+ * Computes the plan of one stone: both faces and the edge as one job, each face begun when the other can be handled, one washing, one
+ * signature, one sealing; times and supplies. Pure: the same input gives
  * the same plan.
  */
 public final class Planner {
@@ -83,9 +84,13 @@ public final class Planner {
         FaceWork up = new FaceWork(project, survey, workshop, course, remembered);
         Optional<FaceWork> below = project.paintedBelow() ? Optional.of(below()) : Optional.empty();
         boolean backUp = project.sides().backUp();
-        Survey front = backUp ? below.map(FaceWork::survey).orElseGet(() -> remembered.recall(() -> Survey.of(project.turnedOver().stone()), "survey", project.turnedOver().stone())) : survey;
+        Survey front = backUp
+                ? below.map(FaceWork::survey).orElseGet(
+                        () -> remembered.recall(() -> Survey.of(project.turnedOver().stone()), "survey", project.turnedOver().stone()))
+                : survey;
         boolean designed = up.design().isPresent() || below.filter(b -> b.design().isPresent()).isPresent();
-        Optional<EdgeStrip> strip = project.edge().isPainted() ? Optional.of(remembered.recall(() -> EdgeStrip.of(front), "edge", front.dome(), front.stone())) : Optional.empty();
+        Optional<EdgeStrip> strip = project.edge().isPainted()
+                ? Optional.of(remembered.recall(() -> EdgeStrip.of(front), "edge", front.dome(), front.stone())) : Optional.empty();
         if (!designed && strip.isEmpty()) {
             return plan(List.of(up.plan(Noticed.NOTHING.leaving(left.up()))), Optional.empty());
         }
@@ -107,17 +112,20 @@ public final class Planner {
 
     private FaceWork below() {
         Project turned = project.turnedOver();
-        return new FaceWork(turned, remembered.recall(() -> Survey.of(turned.stone()), "survey", turned.stone()), workshop, course, remembered);
+        return new FaceWork(turned, remembered.recall(() -> Survey.of(turned.stone()), "survey", turned.stone()), workshop, course,
+                remembered);
     }
 
     private PaintPlan plan(List<FacePlan> faces, Optional<EdgeStrip> strip) {
-        List<Sitting.Task> tasks = course.steps().stream().map(s -> new Sitting.Task(s.work().hand(), s.work().between(), s.work().dries(), s.after().stream().map(Step.After::step).toList())).toList();
+        List<Sitting.Task> tasks = course.steps().stream().map(s -> new Sitting.Task(s.work().hand(), s.work().between(), s.work().dries(),
+                s.after().stream().map(Step.After::step).toList())).toList();
         return new PaintPlan(faces, strip, new PaintPlan.Schedule(course.steps(), Sitting.oneAfterTheOther(tasks)), supplies(), List.of());
     }
 
     private void prepare(Survey front, Optional<Survey> back) {
         for (Preparation.Task task : Preparation.of(front, back, workshop.climate())) {
-            course.plain(new Step.Prepare(task, new Step.Work(front.facts().upperMm2(), task.hand(), Duration.ZERO, task.waits()), course.last(Step.Waits.STEP_BEFORE)));
+            course.plain(new Step.Prepare(task, new Step.Work(front.facts().upperMm2(), task.hand(), Duration.ZERO, task.waits()),
+                    course.last(Step.Waits.STEP_BEFORE)));
         }
     }
 
@@ -125,22 +133,29 @@ public final class Planner {
     private void paintEdge(Survey front, EdgeStrip strip) {
         BuildUp built = new BuildUp(Surface.edge(front, strip), course, project.habits(), palette, workshop.climate(), remembered);
         List<Region> regions = new ArrayList<>();
-        project.edge().ground().flatMap(palette::colour).ifPresent(c -> regions.add(new Region(Step.Kind.GROUND, What.of(What.Of.EDGE), strip.polygon(), c, Region.Spread.EVEN, 0, Region.Line.NONE, Why.of(Why.Reason.RUNS_ROUND))));
+        project.edge().ground().flatMap(palette::colour).ifPresent(c -> regions.add(new Region(Step.Kind.GROUND, What.of(What.Of.EDGE),
+                strip.polygon(), c, Region.Spread.EVEN, 0, Region.Line.NONE, Why.of(Why.Reason.RUNS_ROUND))));
         for (Edge.Band band : project.edge().bands()) {
             Optional<Palette.Colour> colour = palette.colour(band.mix());
             if (colour.isPresent()) {
-                regions.add(new Region(Step.Kind.DETAIL, What.of(What.Of.EDGE_BAND), strip.between(band.offMm() - band.wideMm() / 2, band.offMm() + band.wideMm() / 2), colour.get(), Region.Spread.EVEN, regions.size(),
-                        band.wideMm() <= LINE_MM ? new Region.Line(band.wideMm(), strip.lengthMm()) : Region.Line.NONE, Why.of(Why.Reason.RUNS_ROUND)));
+                regions.add(new Region(Step.Kind.DETAIL, What.of(What.Of.EDGE_BAND),
+                        strip.between(band.offMm() - band.wideMm() / 2, band.offMm() + band.wideMm() / 2), colour.get(), Region.Spread.EVEN,
+                        regions.size(),
+                        band.wideMm() <= LINE_MM ? new Region.Line(band.wideMm(), strip.lengthMm()) : Region.Line.NONE,
+                        Why.of(Why.Reason.RUNS_ROUND)));
             }
         }
         for (int i = 0; i < regions.size(); i++) {
-            built.lay(regions.get(i).kind() + " " + regions.get(i).what().id() + " " + regions.get(i).colour().mix().parts().get(0).paint() + (i == 0 ? "" : " " + (i + 1)), List.of(regions.get(i)));
+            built.lay(regions.get(i).kind() + " " + regions.get(i).what().id() + " " + regions.get(i).colour().mix().parts().get(0).paint()
+                    + (i == 0 ? "" : " " + (i + 1)), List.of(regions.get(i)));
         }
     }
 
     private void sign(List<FaceWork> faces) {
         double thickest = faces.stream().mapToDouble(f -> f.built().films().thickestUm()).max().orElse(0);
-        course.plain(new Step.Sign(new Step.Work(0, Duration.ofMinutes(2), Duration.ZERO, Drying.beforeSealing(thickest, workshop.climate())), course.all(Step.Waits.ALL_PAINTED)));
+        course.plain(
+                new Step.Sign(new Step.Work(0, Duration.ofMinutes(2), Duration.ZERO, Drying.beforeSealing(thickest, workshop.climate())),
+                        course.all(Step.Waits.ALL_PAINTED)));
     }
 
     /** The back first, so that the front is never laid on fresh varnish. */
@@ -151,7 +166,8 @@ public final class Planner {
         for (int i = 0; i < order.size(); i++) {
             boolean turned = i + 1 < order.size();
             SealAdvice advice = SealAdvice.of(order.get(i).survey().stone(), project.habits().outdoors(), sealer);
-            Optional<Duration> rests = !turned ? Optional.empty() : Optional.of(advice.why().poured() ? Duration.ofHours(24) : advice.between().multipliedBy(RESTS));
+            Optional<Duration> rests = !turned ? Optional.empty()
+                    : Optional.of(advice.why().poured() ? Duration.ofHours(24) : advice.between().multipliedBy(RESTS));
             List<Step.After> after = new ArrayList<>(List.of(new Step.After(sign, Step.Waits.DRY_THROUGH)));
             if (i > 0) {
                 after.add(new Step.After(course.size() - 1, Step.Waits.LIES_ON_SEALED));
@@ -181,7 +197,8 @@ public final class Planner {
                 Mix mix = layer.load().mix();
                 for (Mix.Part part : mix.parts()) {
                     palette.shelf().find(part.paint()).ifPresent(p -> needed.merge(p.id(), (double) part.parts() / mix.totalParts()
-                            * PaintUse.spread(step.work().areaMm2(), layer.load().thin() * p.wetCoat().value(), layer.coats()).value(), Double::sum));
+                            * PaintUse.spread(step.work().areaMm2(), layer.load().thin() * p.wetCoat().value(), layer.coats()).value(),
+                            Double::sum));
                 }
             }
         }

@@ -11,7 +11,8 @@ import mosspebble.core.project.Habits;
 import mosspebble.core.units.Facts;
 
 /**
- * Whether and where a primer saves coats: for each primer and each number of its coats the area-weighted coats of all regions are counted, each region
+ * Whether and where a primer saves coats: for each primer and each number of its coats the area-weighted coats of all regions are counted,
+ * each region
  * taking the cheaper of bare and primed; fewest coats win, and among equals less primer.
  *
  * @param regions indices of the regions that get primer below
@@ -29,7 +30,8 @@ record PrimerChoice(Palette.Colour primer, int coats, List<Integer> regions, Why
      * @param bare looks of the bare stone that count, dry and sealed
      * @param areas of the regions, mm2
      */
-    static Optional<PrimerChoice> of(List<Region> regions, double[] areas, List<FilmTable> bare, List<Palette.Colour> primers, Habits habits) {
+    static Optional<PrimerChoice> of(List<Region> regions, double[] areas, List<FilmTable> bare, List<Palette.Colour> primers,
+            Habits habits) {
         if (habits.primer() == Habits.Primer.NEVER || primers.isEmpty() || regions.isEmpty()) {
             return Optional.empty();
         }
@@ -56,7 +58,9 @@ record PrimerChoice(Palette.Colour primer, int coats, List<Integer> regions, Why
                         primed.add(i);
                         if (areas[i] * (alone[i] - over) > gain) {
                             gain = areas[i] * (alone[i] - over);
-                            example = new Why(Why.Reason.PRIMER_SAVES_COATS, Facts.of("over", over).and("primer", coats).and("alone", alone[i]).and("most", MOST_COATS), List.of(regions.get(i).what()));
+                            example = new Why(Why.Reason.PRIMER_SAVES_COATS,
+                                    Facts.of("over", over).and("primer", coats).and("alone", alone[i]).and("most", MOST_COATS),
+                                    List.of(regions.get(i).what()));
                         }
                     }
                 }

@@ -65,7 +65,8 @@ record Region(Step.Kind kind, What what, Geometry place, Palette.Colour colour, 
 
     /** Whether both can be one step: the same kind of work with the same load on the brush. */
     boolean sameStep(Region other) {
-        return kind == other.kind && colour.mix().equals(other.colour.mix()) && line.nibMm == other.line.nibMm && thin() == other.thin() && hides() == other.hides() && soft().mm() == other.soft().mm()
+        return kind == other.kind && colour.mix().equals(other.colour.mix()) && line.nibMm == other.line.nibMm && thin() == other.thin()
+                && hides() == other.hides() && soft().mm() == other.soft().mm()
                 && soft().isShade() == other.soft().isShade() && wetGroup() == other.wetGroup() && what.doneAs(other.what);
     }
 }

@@ -35,7 +35,8 @@ import org.locationtech.jts.geom.prep.PreparedGeometryFactory;
 import org.locationtech.jts.geom.util.AffineTransformation;
 
 /**
- * Cuts a placed design into the areas that each colour takes: paint only where it will be seen, a little under its neighbour; lines behind stop short; shade away from the
+ * Cuts a placed design into the areas that each colour takes: paint only where it will be seen, a little under its neighbour; lines behind
+ * stop short; shade away from the
  * light and below what overlaps.
  */
 final class Regions {
@@ -76,7 +77,8 @@ final class Regions {
     private int wetGroups;
     private final LineWork lines;
 
-    private Regions(PlacedDesign design, Survey survey, Map<String, Palette.Colour> colours, Map<String, Blend> blends, Lab behind, Palette palette, Habits habits, Remembered remembered) {
+    private Regions(PlacedDesign design, Survey survey, Map<String, Palette.Colour> colours, Map<String, Blend> blends, Lab behind,
+            Palette palette, Habits habits, Remembered remembered) {
         this.design = design;
         this.survey = survey;
         this.colours = colours;
@@ -89,7 +91,8 @@ final class Regions {
         PreparedGeometry whole = PreparedGeometryFactory.prepare(stone);
         for (PlacedPart part : design.parts()) {
             areas.add(part.part().role() != Role.FILL ? Shapes.nothing()
-                    : remembered.recall(() -> whole.covers(part.drawn()) ? part.drawn() : Shapes.common(part.drawn(), stone), "on stone", part.drawn(), stone));
+                    : remembered.recall(() -> whole.covers(part.drawn()) ? part.drawn() : Shapes.common(part.drawn(), stone), "on stone",
+                            part.drawn(), stone));
         }
         this.overlap = remembered.recall(() -> new Overlap(areas), "overlap", List.copyOf(areas));
         this.lines = new LineWork(design, colours, palette, habits, remembered, stone, behind, overlap, areas);
@@ -100,7 +103,8 @@ final class Regions {
      * @param ground colour of the ground, if any
      * @param bare colour of the bare stone, for contrast
      */
-    static Regions of(PlacedDesign design, Survey survey, Map<String, Palette.Colour> colours, Map<String, Blend> blends, Optional<Palette.Colour> ground, Lab bare, Palette palette, Habits habits,
+    static Regions of(PlacedDesign design, Survey survey, Map<String, Palette.Colour> colours, Map<String, Blend> blends,
+            Optional<Palette.Colour> ground, Lab bare, Palette palette, Habits habits,
             Remembered remembered) {
         boolean grounded = ground.isPresent() && habits.ground() != Habits.Ground.BARE;
         Regions cut = new Regions(design, survey, colours, blends, grounded ? ground.get().lab() : bare, palette, habits, remembered);
@@ -134,11 +138,14 @@ final class Regions {
     // --- grounds and fills
 
     private void ground(Palette.Colour colour) {
-        Geometry place = habits.ground() == Habits.Ground.UNDER ? stone : remembered.minus(stone, remembered.grown(remembered.minus(design.silhouette(), design.free()), -GROUND_UNDERLAP));
+        Geometry place = habits.ground() == Habits.Ground.UNDER ? stone
+                : remembered.minus(stone, remembered.grown(remembered.minus(design.silhouette(), design.free()), -GROUND_UNDERLAP));
         place = remembered.minus(place, design.free());
         if (place.getArea() > 20 && Tools.widerThan(place, 1.5)) {
-            Why why = habits.ground() == Habits.Ground.UNDER ? Why.of(Why.Reason.GROUND_UNDER_ALL) : Why.of(Why.Reason.GROUND_AROUND, Facts.of("mm", GROUND_UNDERLAP));
-            blended(Step.Kind.GROUND, What.of(What.Of.GROUND), place, colour, place, blends.getOrDefault(Project.GROUND, Blend.flat()), -1, why, regions);
+            Why why = habits.ground() == Habits.Ground.UNDER ? Why.of(Why.Reason.GROUND_UNDER_ALL)
+                    : Why.of(Why.Reason.GROUND_AROUND, Facts.of("mm", GROUND_UNDERLAP));
+            blended(Step.Kind.GROUND, What.of(What.Of.GROUND), place, colour, place, blends.getOrDefault(Project.GROUND, Blend.flat()), -1,
+                    why, regions);
             halo(place, colour);
         }
     }
@@ -153,7 +160,8 @@ final class Regions {
         Geometry near = remembered.common(remembered.grown(design.silhouette(), reach), place);
         darker(colour.lab(), amount).ifPresent(dark -> {
             if (near.getArea() > 4) {
-                regions.add(new Region(Step.Kind.GROUND, What.of(What.Of.HALO), near, dark, Region.Spread.thin(0.5, Soft.of(reach * 0.8, place)), -2, Region.Line.NONE, Why.of(Why.Reason.LIFTS_OFF)));
+                regions.add(new Region(Step.Kind.GROUND, What.of(What.Of.HALO), near, dark,
+                        Region.Spread.thin(0.5, Soft.of(reach * 0.8, place)), -2, Region.Line.NONE, Why.of(Why.Reason.LIFTS_OFF)));
             }
         });
     }
@@ -174,7 +182,8 @@ final class Regions {
                 List<Region> own = new ArrayList<>();
                 Blend blend = blends.getOrDefault(part.part().slot(), Blend.flat());
                 Palette.Colour filled = blend.kind() == BlendKind.GRADED_CELLS ? graded(part, blend, colour) : colour;
-                blended(Step.Kind.FILL, What.part(part.part().title()), remembered.without(inside, holes(i)), penFor(filled), visible, blend, i, Why.NONE, own);
+                blended(Step.Kind.FILL, What.part(part.part().title()), remembered.without(inside, holes(i)), penFor(filled), visible,
+                        blend, i, Why.NONE, own);
                 shade(part, visible, filled, i).ifPresent(own::add);
                 highlight(part, visible, filled, i).ifPresent(own::add);
                 topFirst.add(own);
@@ -186,7 +195,8 @@ final class Regions {
     }
 
     /** The pieces of an area's blend as regions. */
-    private void blended(Step.Kind kind, What what, Geometry place, Palette.Colour colour, Geometry visible, Blend blend, int depth, Why why, List<Region> into) {
+    private void blended(Step.Kind kind, What what, Geometry place, Palette.Colour colour, Geometry visible, Blend blend, int depth,
+            Why why, List<Region> into) {
         int level = depth * Region.LEVELS;
         if (blend.kind() == BlendKind.FLAT || blend.kind() == BlendKind.GRADED_CELLS) {
             into.add(new Region(kind, what, place, colour, Region.Spread.EVEN, level, Region.Line.NONE, why));
@@ -195,7 +205,8 @@ final class Regions {
         List<Palette.Colour> all = new ArrayList<>(List.of(colour));
         blend.more().forEach(mix -> palette.colour(mix).ifPresent(all::add));
         long seed = ("the " + (what.part().isEmpty() ? "ground" : what.part())).hashCode() * 31L + depth;
-        List<Piece> pieces = remembered.recall(() -> BlendWork.pieces(blend, place, visible, all, white(), design.silhouette(), seed), "blend", blend, seed, place, visible, all, white(), design.silhouette());
+        List<Piece> pieces = remembered.recall(() -> BlendWork.pieces(blend, place, visible, all, white(), design.silhouette(), seed),
+                "blend", blend, seed, place, visible, all, white(), design.silhouette());
         if (blend.kind().joins() && blend.method() == Blend.Method.WET) {
             for (int k = 0; k + 1 < all.size(); k++) {
                 Mud.between(all.get(k), all.get(k + 1)).ifPresent(mud -> muddy.add(new Noticed.Muddy(what, mud)));
@@ -208,8 +219,10 @@ final class Regions {
                 wet = wetGroups++;
             }
             int group = piece.wet() ? wet : -1;
-            into.add(new Region(kind, what.share(piece.share()), piece.place(), piece.colour(), new Region.Spread(piece.thin(), piece.hides(), Soft.of(piece.softMm(), place), group),
-                    level + Math.min(k, Region.LEVELS - 4), Region.Line.NONE, k == 0 ? why : Why.of(Why.Reason.BLEND, Facts.of("blend", blend.kind()))));
+            into.add(new Region(kind, what.share(piece.share()), piece.place(), piece.colour(),
+                    new Region.Spread(piece.thin(), piece.hides(), Soft.of(piece.softMm(), place), group),
+                    level + Math.min(k, Region.LEVELS - 4), Region.Line.NONE,
+                    k == 0 ? why : Why.of(Why.Reason.BLEND, Facts.of("blend", blend.kind()))));
         }
     }
 
@@ -240,7 +253,8 @@ final class Regions {
         }
         int step = high > low ? (int) Math.round(6 * (own - low) / (high - low)) : 0;
         boolean countable = colour.mix().parts().size() + other.get().mix().parts().size() <= Mix.MOST_PAINTS;
-        return step == 0 || !countable ? colour : step == 6 ? other.get() : palette.colour(colour.mix().with(6 - step, other.get().mix(), step)).orElse(colour);
+        return step == 0 || !countable ? colour : step == 6 ? other.get()
+                : palette.colour(colour.mix().with(6 - step, other.get().mix(), step)).orElse(colour);
     }
 
     /** The pen of nearly the same colour, for painters who fill with pens. */
@@ -248,7 +262,8 @@ final class Regions {
         if (habits.medium() != Habits.Medium.PENS) {
             return colour;
         }
-        return palette.shelf().that(PaintKind.Use.DRAWS).stream().map(p -> palette.colour(Mix.of(p.id())).orElseThrow()).filter(pen -> pen.lab().differenceTo(colour.lab()) < SAME_AS_PEN)
+        return palette.shelf().that(PaintKind.Use.DRAWS).stream().map(p -> palette.colour(Mix.of(p.id())).orElseThrow())
+                .filter(pen -> pen.lab().differenceTo(colour.lab()) < SAME_AS_PEN)
                 .min((a, b) -> Double.compare(a.lab().differenceTo(colour.lab()), b.lab().differenceTo(colour.lab()))).orElse(colour);
     }
 
@@ -280,13 +295,16 @@ final class Regions {
         if (light.shade() == 0 && light.contact() == 0 || part.part().roundness() == 0 || visible.getArea() < SMALLEST_SHADE) {
             return Optional.empty();
         }
-        List<Geometry> round = overlap.over(depth, areas.get(depth).getEnvelopeInternal(), CAST_REACH, i -> design.parts().get(i).part().roundness() > 0); // what is flat, such as a spot, throws no shade
-        Geometry place = remembered.recall(() -> shaded(part, visible, round), "shade", part.drawn(), visible, round, light, part.part().roundness());
+        List<Geometry> round = overlap.over(depth, areas.get(depth).getEnvelopeInternal(), CAST_REACH,
+                i -> design.parts().get(i).part().roundness() > 0); // what is flat, such as a spot, throws no shade
+        Geometry place = remembered.recall(() -> shaded(part, visible, round), "shade", part.drawn(), visible, round, light,
+                part.part().roundness());
         if (place.getArea() < 4) {
             return Optional.empty();
         }
         return darker(colour.lab(), Math.max(light.shade(), light.contact()))
-                .map(shade -> new Region(Step.Kind.SHADE, What.of(What.Of.SHADE_SIDE, part.part().title()), place, shade, Region.Spread.thin(0.4, Soft.shade(visible)), depth * Region.LEVELS + Region.LEVELS - 2,
+                .map(shade -> new Region(Step.Kind.SHADE, What.of(What.Of.SHADE_SIDE, part.part().title()), place, shade,
+                        Region.Spread.thin(0.4, Soft.shade(visible)), depth * Region.LEVELS + Region.LEVELS - 2,
                         Region.Line.NONE, Why.of(Why.Reason.TURNS_AWAY, Facts.of("light", light.clock()))));
     }
 
@@ -294,7 +312,8 @@ final class Regions {
         Light light = habits.light();
         double own = light.shade() * part.part().roundness() * 0.22 * Math.sqrt(part.drawn().getArea()) * turnedAway(part.drawn());
         double contact = light.contact() * 2.2;
-        Geometry dark = own == 0 ? Shapes.nothing() : Shapes.minus(visible, AffineTransformation.translationInstance(light.towardX() * own, light.towardY() * own).transform(part.drawn()));
+        Geometry dark = own == 0 ? Shapes.nothing() : Shapes.minus(visible,
+                AffineTransformation.translationInstance(light.towardX() * own, light.towardY() * own).transform(part.drawn()));
         AffineTransformation away = AffineTransformation.translationInstance(-light.towardX() * contact, -light.towardY() * contact);
         List<Geometry> all = new ArrayList<>(List.of(dark));
         for (Geometry over : contact == 0 ? List.<Geometry>of() : above) {
@@ -316,7 +335,8 @@ final class Regions {
         Geometry place = remembered.recall(() -> {
             Geometry inner = Shapes.grown(visible, -0.07 * size);
             double away = 0.10 * size * (0.5 + amount) / turnedAway(part.drawn());
-            return Shapes.minus(inner, AffineTransformation.translationInstance(-habits.light().towardX() * away, -habits.light().towardY() * away).transform(inner));
+            return Shapes.minus(inner, AffineTransformation
+                    .translationInstance(-habits.light().towardX() * away, -habits.light().towardY() * away).transform(inner));
         }, "highlight", part.drawn(), visible, habits.light());
         if (place.getArea() < 3) {
             return Optional.empty();
@@ -324,8 +344,10 @@ final class Regions {
         Lab lab = colour.lab();
         Lab lighter = new Lab(lab.l() + (97 - lab.l()) * 0.45 * amount, lab.a() * 0.9, lab.b() * 0.9);
         return near(lighter).filter(light -> light.lab().l() > lab.l() + 2)
-                .map(light -> new Region(Step.Kind.SHADE, What.of(What.Of.LIGHT_SIDE, part.part().title()), place, light, Region.Spread.thin(0.45, Soft.of(0.08 * size, visible)),
-                        depth * Region.LEVELS + Region.LEVELS - 1, Region.Line.NONE, Why.of(Why.Reason.FACES_LIGHT, Facts.of("light", habits.light().clock()))));
+                .map(light -> new Region(Step.Kind.SHADE, What.of(What.Of.LIGHT_SIDE, part.part().title()), place, light,
+                        Region.Spread.thin(0.45, Soft.of(0.08 * size, visible)),
+                        depth * Region.LEVELS + Region.LEVELS - 1, Region.Line.NONE,
+                        Why.of(Why.Reason.FACES_LIGHT, Facts.of("light", habits.light().clock()))));
     }
 
     private Optional<Palette.Colour> darker(Lab lab, double amount) {
@@ -334,6 +356,7 @@ final class Regions {
     }
 
     private Optional<Palette.Colour> near(Lab wanted) {
-        return remembered.recall(() -> RecipeSearch.nearest(wanted, palette, 5, 2).flatMap(recipe -> palette.colour(recipe.mix())), "near", wanted, palette.shelf());
+        return remembered.recall(() -> RecipeSearch.nearest(wanted, palette, 5, 2).flatMap(recipe -> palette.colour(recipe.mix())), "near",
+                wanted, palette.shelf());
     }
 }

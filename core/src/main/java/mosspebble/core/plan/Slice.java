@@ -10,7 +10,10 @@ import org.locationtech.jts.algorithm.locate.IndexedPointInAreaLocator;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Location;
 
-/** Cuts through stone and paint along a line. Made once for a plan; a cut costs one point-in-area look-up per sample and step. Not shared between threads. */
+/**
+ * Cuts through stone and paint along a line. Made once for a plan; a cut costs one point-in-area look-up per sample and step. Not shared
+ * between threads.
+ */
 public final class Slice {
 
     /**
@@ -36,7 +39,8 @@ public final class Slice {
         this.plan = plan;
         this.table = new FilmTable(PaintPlan.bare(plan.survey().stone(), StoneState.DRY), SoakIn.share(plan.survey().stone()));
         for (Step step : plan.steps()) {
-            places.add(!step.place().isEmpty() && step.side() == plan.up().side() ? Optional.of(new IndexedPointInAreaLocator(step.place())) : Optional.empty());
+            places.add(!step.place().isEmpty() && step.side() == plan.up().side() ? Optional.of(new IndexedPointInAreaLocator(step.place()))
+                    : Optional.empty());
         }
     }
 
@@ -65,7 +69,8 @@ public final class Slice {
             for (int step = 0; onStone && step < steps; step++) {
                 if (places.get(step).isPresent() && places.get(step).get().locate(new Coordinate(x, y)) != Location.EXTERIOR) {
                     Step laid = plan.steps().get(step);
-                    film = table.over(film, laid.coat().orElseThrow(), step == steps - 1 && coats > 0 ? Math.min(coats, laid.coats()) : laid.coats());
+                    film = table.over(film, laid.coat().orElseThrow(),
+                            step == steps - 1 && coats > 0 ? Math.min(coats, laid.coats()) : laid.coats());
                 }
             }
             samples.add(new Sample(t * length, plan.survey().dome().heightAt(x, y), onStone, table.stack(film)));

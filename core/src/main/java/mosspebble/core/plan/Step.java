@@ -121,7 +121,8 @@ public sealed interface Step extends Facts.Named {
     }
 
     /** Lays paint: primer, ground, areas, shades, lines, dots. */
-    record Lay(String key, Kind kind, Doing doing, Layer paint, Tool tool, Work work, Optional<Wet> wet, List<After> after) implements Step {
+    record Lay(String key, Kind kind, Doing doing, Layer paint, Tool tool, Work work, Optional<Wet> wet, List<After> after)
+            implements Step {
         public Lay {
             after = List.copyOf(after);
         }
@@ -223,7 +224,9 @@ public sealed interface Step extends Facts.Named {
     record After(int step, Waits waits) {}
 
     /** Why a step waits for another. */
-    enum Waits { STEP_BEFORE, DRY_GROUND, BEFORE_PAINT, LIES_BELOW, WOULD_BLEED, HANDLED, ALL_PAINTED, DRY_THROUGH, LIES_ON_SEALED }
+    enum Waits {
+        STEP_BEFORE, DRY_GROUND, BEFORE_PAINT, LIES_BELOW, WOULD_BLEED, HANDLED, ALL_PAINTED, DRY_THROUGH, LIES_ON_SEALED
+    }
 
     /**
      * Laid while earlier paint is wet.

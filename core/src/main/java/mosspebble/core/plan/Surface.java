@@ -23,13 +23,15 @@ record Surface(Side side, Stone stone, Grid grid, Geometry whole, float[] stretc
         double halfHeight = survey.dome().outline().halfHeight();
         Grid grid = Grid.around(halfWidth, halfHeight, Math.max(0.5, Math.max(halfWidth, halfHeight) / 200));
         Dome dome = survey.dome();
-        return new Surface(side, survey.stone(), grid, survey.zones().outline(), remembered.recall(() -> secants(dome, grid), "secants", dome, grid));
+        return new Surface(side, survey.stone(), grid, survey.zones().outline(),
+                remembered.recall(() -> secants(dome, grid), "secants", dome, grid));
     }
 
     /** The edge, unrolled. */
     static Surface edge(Survey survey, EdgeStrip strip) {
         double cell = Math.max(0.5, strip.lengthMm() / 600);
-        Grid grid = new Grid(0, -strip.mostFrontMm() - cell, cell, (int) Math.ceil(strip.lengthMm() / cell) + 1, (int) Math.ceil((strip.mostFrontMm() + strip.mostBackMm()) / cell) + 3);
+        Grid grid = new Grid(0, -strip.mostFrontMm() - cell, cell, (int) Math.ceil(strip.lengthMm() / cell) + 1,
+                (int) Math.ceil((strip.mostFrontMm() + strip.mostBackMm()) / cell) + 3);
         float[] flat = new float[grid.cells()];
         java.util.Arrays.fill(flat, 1);
         return new Surface(Side.EDGE, survey.stone(), grid, strip.polygon(), flat);

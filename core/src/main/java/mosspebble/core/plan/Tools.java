@@ -67,6 +67,7 @@ record Tools(Tool tool, double mm2PerMinute) {
 
     /** Whether a disc of so many mm fits somewhere in the area. */
     static boolean widerThan(Geometry area, double mm) {
-        return area.getEnvelopeInternal().getWidth() >= mm && area.getEnvelopeInternal().getHeight() >= mm && !Shapes.grown(area, -mm / 2).isEmpty();
+        return area.getEnvelopeInternal().getWidth() >= mm && area.getEnvelopeInternal().getHeight() >= mm
+                && !Shapes.grown(area, -mm / 2).isEmpty();
     }
 }

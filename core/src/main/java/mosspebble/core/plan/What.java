@@ -15,7 +15,9 @@ import mosspebble.core.units.Facts;
 public record What(Of of, String part, Share share, List<What> on) implements Facts.Named {
 
     /** The things there are. */
-    public enum Of { PART, GROUND, HALO, SHADE_SIDE, LIGHT_SIDE, OUTLINES, INNER_LINES, WHOLE_PICTURE, BRIGHT_AREAS, EDGE, EDGE_BAND }
+    public enum Of {
+        PART, GROUND, HALO, SHADE_SIDE, LIGHT_SIDE, OUTLINES, INNER_LINES, WHOLE_PICTURE, BRIGHT_AREAS, EDGE, EDGE_BAND
+    }
 
     public What {
         on = List.copyOf(on);
@@ -49,6 +51,7 @@ public record What(Of of, String part, Share share, List<What> on) implements Fa
     /** A name that stays the same from plan to plan: what it is, its part, its share. */
     String id() {
         String what = of.name().toLowerCase(Locale.ROOT) + (part.isEmpty() ? "" : ":" + part);
-        return share.kind() == Share.Kind.WHOLE ? what : what + ":" + share.kind().name().toLowerCase(Locale.ROOT) + (share.number() == 0 || share.of() > 0 ? "" : "-" + share.number());
+        return share.kind() == Share.Kind.WHOLE ? what : what + ":" + share.kind().name().toLowerCase(Locale.ROOT)
+                + (share.number() == 0 || share.of() > 0 ? "" : "-" + share.number());
     }
 }

@@ -1,4 +1,5 @@
 /**
- * Puts the stages together: stone, sketch, shelf, habits and climate become an ordered plan of operations with findings. Needs all stages before it.
+ * Puts the stages together: stone, sketch, shelf, habits and climate become an ordered plan of operations with findings. Needs all stages
+ * before it.
  */
 package mosspebble.core.plan;

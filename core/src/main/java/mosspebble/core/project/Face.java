@@ -20,7 +20,8 @@ import mosspebble.core.sketch.Sketch;
  * @param order keys of steps in the painter's own order; empty for the planner's
  * @param own the habits of this face alone; empty where it is painted as the stone is
  */
-public record Face(Optional<Sketch> sketch, Map<String, Mix> colours, Optional<Mix> ground, Map<String, Blend> blends, List<String> order, Optional<Habits> own) {
+public record Face(Optional<Sketch> sketch, Map<String, Mix> colours, Optional<Mix> ground, Map<String, Blend> blends, List<String> order,
+        Optional<Habits> own) {
 
     /** Most steps in the painter's own order. */
     private static final int MOST_ORDERED = 2000;

@@ -9,7 +9,8 @@ import java.util.Objects;
  * @param dryer whether a hair dryer is used between coats
  * @param outdoors whether the stone will live outdoors
  */
-public record Habits(Ground ground, Lines lines, LineColour lineColour, LineStyle lineStyle, Primer primer, Medium medium, Hand hand, Seal seal, double tolerance, Light light, boolean dryer, boolean outdoors) {
+public record Habits(Ground ground, Lines lines, LineColour lineColour, LineStyle lineStyle, Primer primer, Medium medium, Hand hand,
+        Seal seal, double tolerance, Light light, boolean dryer, boolean outdoors) {
 
     /** Where the ground colour goes. */
     public enum Ground { AROUND, UNDER, BARE }
@@ -67,7 +68,8 @@ public record Habits(Ground ground, Lines lines, LineColour lineColour, LineStyl
     }
 
     public static Habits usual() {
-        return new Habits(Ground.AROUND, Lines.LAST, LineColour.CONTRAST, LineStyle.EVEN, Primer.WHERE_NEEDED, Medium.BY_AREA, Hand.RIGHT, Seal.GLOSS, 2, Light.USUAL, false, true);
+        return new Habits(Ground.AROUND, Lines.LAST, LineColour.CONTRAST, LineStyle.EVEN, Primer.WHERE_NEEDED, Medium.BY_AREA, Hand.RIGHT,
+                Seal.GLOSS, 2, Light.USUAL, false, true);
     }
 
     public Habits with(Ground newGround) {

@@ -25,7 +25,8 @@ import mosspebble.core.stone.Viewpoint;
  * @param sides its two faces and its edge
  * @param habits how it is painted, where a face has no habits of its own
  */
-public record Project(String id, String name, String purpose, Stone stone, History history, Viewpoint viewpoint, Sides sides, Habits habits) {
+public record Project(String id, String name, String purpose, Stone stone, History history, Viewpoint viewpoint, Sides sides,
+        Habits habits) {
 
     /** The key of the ground among the blends. */
     public static final String GROUND = "*ground";
@@ -184,7 +185,8 @@ public record Project(String id, String name, String purpose, Stone stone, Histo
 
     /** Changes the habits of the face that is up where it has its own, else those of the whole stone. */
     public Project withHabits(Habits newHabits) {
-        return sides.up().own().isPresent() ? with(sides.up(face -> face.withOwn(Optional.of(newHabits)))) : new Project(id, name, purpose, stone, history, viewpoint, sides, newHabits);
+        return sides.up().own().isPresent() ? with(sides.up(face -> face.withOwn(Optional.of(newHabits))))
+                : new Project(id, name, purpose, stone, history, viewpoint, sides, newHabits);
     }
 
     /** Gives the face that is up habits of its own, like those it had, or takes them away. */
@@ -201,7 +203,10 @@ public record Project(String id, String name, String purpose, Stone stone, Histo
         return with(sides.alone());
     }
 
-    /** The stone turned over like a page: the other face is up with what was decided for it, and this one is kept below. Turned twice it is as it was, unless its measures were changed in between. */
+    /**
+     * The stone turned over like a page: the other face is up with what was decided for it, and this one is kept below. Turned twice it is
+     * as it was, unless its measures were changed in between.
+     */
     public Project turnedOver() {
         Stone over = sides.lay().filter(lay -> lay.turnedOver().equals(stone)).orElseGet(stone::turnedOver);
         return new Project(id, name, purpose, over, history, viewpoint, sides.turnedOver(stone), habits);

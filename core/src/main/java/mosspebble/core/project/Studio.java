@@ -21,7 +21,8 @@ import mosspebble.core.units.LengthUnit;
  * @param tests what was found out about products over one another
  * @param own motifs and faces of the painter's own
  */
-public record Studio(List<Project> projects, List<FoundStone> basket, List<OwnFile> own, Shelf shelf, List<SmearTest> tests, Climate climate, LengthUnit unit, boolean evening) {
+public record Studio(List<Project> projects, List<FoundStone> basket, List<OwnFile> own, Shelf shelf, List<SmearTest> tests,
+        Climate climate, LengthUnit unit, boolean evening) {
 
     /** Most stones in the basket. */
     public static final int MOST_FOUND = 500;
@@ -37,7 +38,8 @@ public record Studio(List<Project> projects, List<FoundStone> basket, List<OwnFi
         Objects.requireNonNull(shelf);
         Objects.requireNonNull(climate);
         Objects.requireNonNull(unit);
-        if (Stream.concat(projects.stream().map(Project::id), basket.stream().map(FoundStone::id)).distinct().count() < projects.size() + basket.size()) {
+        if (Stream.concat(projects.stream().map(Project::id), basket.stream().map(FoundStone::id)).distinct().count()
+                < projects.size() + basket.size()) {
             throw new IllegalArgumentException("two stones in the studio have the same id");
         }
         if (own.size() > OwnFile.MOST || own.stream().map(OwnFile::id).distinct().count() < own.size()) {

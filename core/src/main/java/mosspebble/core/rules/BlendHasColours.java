@@ -30,9 +30,12 @@ final class BlendHasColours implements Rule {
         on.project().blends().forEach((slot, blend) -> {
             long there = blend.more().stream().filter(mix -> on.palette().colour(mix).isPresent()).count();
             boolean ground = slot.equals(Project.GROUND);
-            boolean used = ground ? on.project().ground().isPresent() && on.habits().ground() != Habits.Ground.BARE : slots.stream().anyMatch(s -> s.id().equals(slot));
+            boolean used = ground ? on.project().ground().isPresent() && on.habits().ground() != Habits.Ground.BARE
+                    : slots.stream().anyMatch(s -> s.id().equals(slot));
             if (used && there < blend.kind().leastColours()) {
-                Facts facts = Facts.of("blend", blend.kind()).and("ground", ground).and("slot", slots.stream().filter(s -> s.id().equals(slot)).map(Slot::title).findFirst().orElse(slot)).and("colours", blend.kind().leastColours() + 1);
+                Facts facts = Facts.of("blend", blend.kind()).and("ground", ground)
+                        .and("slot", slots.stream().filter(s -> s.id().equals(slot)).map(Slot::title).findFirst().orElse(slot))
+                        .and("colours", blend.kind().leastColours() + 1);
                 found.add(Finding.of(Code.BLEND_LACKS_COLOURS, facts, Remedy.of(Cure.LAY_FLAT, p -> p.withBlend(slot, Blend.flat()))));
             }
         });

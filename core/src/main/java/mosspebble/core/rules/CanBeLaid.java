@@ -32,7 +32,8 @@ final class CanBeLaid implements Rule {
                 on.workshop().repertoire().typeface(word.typeface()).ifPresent(face -> {
                     List<String> missing = Lettering.missing(word, face);
                     if (!missing.isEmpty()) {
-                        found.add(Finding.of(Code.MISSING_LETTERS, Facts.of("face", face.title()).and("letters", String.join(" ", missing))));
+                        found.add(
+                                Finding.of(Code.MISSING_LETTERS, Facts.of("face", face.title()).and("letters", String.join(" ", missing))));
                     }
                 });
             }
@@ -49,7 +50,10 @@ final class CanBeLaid implements Rule {
         }
         if (item.subject() instanceof Subject.Word word && word.setting().path() == LetterSetting.Path.RIM) {
             Optional<Placement> fit = Designs.fit(item, on.workshop().repertoire(), on.bed());
-            return fit.map(at -> Finding.of(Code.WORDS_TOO_LONG, Facts.of("lettersMm", at.scale()), Remedy.of(Cure.FIT_TO_RIM, p -> Bench.with(p, item, i -> i.at(at))))).orElse(Finding.of(Code.WORDS_TOO_LONG, Facts.none()));
+            return fit
+                    .map(at -> Finding.of(Code.WORDS_TOO_LONG, Facts.of("lettersMm", at.scale()),
+                            Remedy.of(Cure.FIT_TO_RIM, p -> Bench.with(p, item, i -> i.at(at)))))
+                    .orElse(Finding.of(Code.WORDS_TOO_LONG, Facts.none()));
         }
         return Finding.of(Code.NOT_IN_REPERTOIRE, Facts.none());
     }

@@ -16,6 +16,7 @@ final class DarkensSealed implements Rule {
     public List<Finding> look(Bench on) {
         double dry = Lab.of(on.survey().stone().colour()).l();
         double sealed = on.sealedLightness();
-        return dry - sealed < WORTH_SAYING ? List.of() : List.of(Finding.of(Code.DARKENS_SEALED, Facts.of("dryL", dry).and("sealedL", sealed)));
+        return dry - sealed < WORTH_SAYING ? List.of()
+                : List.of(Finding.of(Code.DARKENS_SEALED, Facts.of("dryL", dry).and("sealedL", sealed)));
     }
 }

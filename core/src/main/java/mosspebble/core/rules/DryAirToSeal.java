@@ -17,6 +17,7 @@ final class DryAirToSeal implements Rule {
         if (on.plan().steps().isEmpty() || on.plan().noticed().sealer().isEmpty() || Drying.safeToSeal(climate)) {
             return List.of();
         }
-        return List.of(Finding.of(Code.DEW, Facts.of("celsius", climate.temperature().value()).and("aboveDew", climate.temperature().value() - Psychrometrics.dewPoint(climate).value())));
+        return List.of(Finding.of(Code.DEW, Facts.of("celsius", climate.temperature().value()).and("aboveDew",
+                climate.temperature().value() - Psychrometrics.dewPoint(climate).value())));
     }
 }

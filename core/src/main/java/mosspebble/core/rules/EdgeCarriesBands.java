@@ -42,12 +42,14 @@ final class EdgeCarriesBands implements Rule {
     }
 
     private static Optional<Finding> fits(Edge.Band band, int number, Bench on) {
-        double finest = band.mix().isSingle() ? on.palette().shelf().find(band.mix().parts().get(0).paint()).filter(Paint::hasNib).map(p -> p.tip().value()).orElse(LINER_MM) : LINER_MM;
+        double finest = band.mix().isSingle() ? on.palette().shelf().find(band.mix().parts().get(0).paint()).filter(Paint::hasNib)
+                .map(p -> p.tip().value()).orElse(LINER_MM) : LINER_MM;
         EdgeStrip strip = on.plan().edge().orElseThrow();
         double room = narrowest(strip, band);
         Facts facts = Facts.of("wideMm", band.wideMm()).and("number", number + 1).and("finestMm", finest);
         if (band.wideMm() < finest) {
-            return Optional.of(Finding.of(Code.BAND_TOO_THIN, facts, new Remedy(Cure.WIDEN_BAND, Facts.of("mm", finest), p -> p.withEdge(with(p.edge(), number, new Edge.Band(band.offMm(), finest, band.mix()))))));
+            return Optional.of(Finding.of(Code.BAND_TOO_THIN, facts, new Remedy(Cure.WIDEN_BAND, Facts.of("mm", finest),
+                    p -> p.withEdge(with(p.edge(), number, new Edge.Band(band.offMm(), finest, band.mix()))))));
         }
         if (room >= band.wideMm() - SLIGHT_MM && room >= finest) {
             return Optional.empty();
@@ -56,7 +58,8 @@ final class EdgeCarriesBands implements Rule {
         double middle = middle(strip);
         boolean helps = narrowest(strip, new Edge.Band(middle, band.wideMm(), band.mix())) > room + SLIGHT_MM;
         return Optional.of(!helps ? Finding.of(Code.BAND_LEAVES_EDGE, there)
-                : Finding.of(Code.BAND_LEAVES_EDGE, there, Remedy.of(Cure.BAND_TO_MIDDLE, p -> p.withEdge(with(p.edge(), number, new Edge.Band(middle, band.wideMm(), band.mix()))))));
+                : Finding.of(Code.BAND_LEAVES_EDGE, there, Remedy.of(Cure.BAND_TO_MIDDLE,
+                        p -> p.withEdge(with(p.edge(), number, new Edge.Band(middle, band.wideMm(), band.mix()))))));
     }
 
     /** The middle of what all places of the edge have in common, mm toward the front. */

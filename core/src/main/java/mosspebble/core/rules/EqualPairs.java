@@ -25,12 +25,15 @@ final class EqualPairs implements Rule {
     public List<Finding> look(Bench on) {
         List<Finding> found = new ArrayList<>();
         for (PlacedItem placed : on.placed()) {
-            List<Pairs.Pair> pairs = Pairs.of(placed).stream().filter(p -> p.apartMm() > UNEQUAL_MM && Math.abs(p.larger() - 1) > 0.02).toList();
+            List<Pairs.Pair> pairs = Pairs.of(placed).stream().filter(p -> p.apartMm() > UNEQUAL_MM && Math.abs(p.larger() - 1) > 0.02)
+                    .toList();
             pairs.stream().max((a, b) -> Double.compare(a.apartMm(), b.apartMm())).ifPresent(worst -> {
                 boolean first = worst.larger() < 1;
-                Facts facts = Facts.of("larger", (first ? worst.one() : worst.other()).part().title()).and("smaller", (first ? worst.other() : worst.one()).part().title())
+                Facts facts = Facts.of("larger", (first ? worst.one() : worst.other()).part().title())
+                        .and("smaller", (first ? worst.other() : worst.one()).part().title())
                         .and("percent", 100 * (Math.max(worst.larger(), 1 / worst.larger()) - 1)).and("others", pairs.size() - 1);
-                found.add(Finding.of(Code.UNEQUAL_PAIR, facts, Remedy.of(Cure.EQUAL_PAIRS, p -> Bench.with(p, placed.item(), i -> i.matched(true)))));
+                found.add(Finding.of(Code.UNEQUAL_PAIR, facts,
+                        Remedy.of(Cure.EQUAL_PAIRS, p -> Bench.with(p, placed.item(), i -> i.matched(true)))));
             });
         }
         return found;

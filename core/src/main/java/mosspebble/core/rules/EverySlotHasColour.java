@@ -34,10 +34,12 @@ final class EverySlotHasColour implements Rule {
             if (!colours.containsKey(slot.id())) {
                 Facts facts = Facts.of("slot", slot.title());
                 Mix mix = on.project().colours().get(slot.id());
-                found.add(Finding.of(Code.NO_COLOUR, mix == null ? facts : facts.and("mix", on.palette().shelf().words(mix)), Remedy.of(Cure.NEAREST_MIX, p -> nearest(p, slot, on.palette()))));
+                found.add(Finding.of(Code.NO_COLOUR, mix == null ? facts : facts.and("mix", on.palette().shelf().words(mix)),
+                        Remedy.of(Cure.NEAREST_MIX, p -> nearest(p, slot, on.palette()))));
             }
         }
-        on.project().ground().filter(g -> on.palette().colour(g).isEmpty()).ifPresent(g -> found.add(Finding.of(Code.GROUND_NOT_ON_SHELF, Facts.of("mix", on.palette().shelf().words(g)))));
+        on.project().ground().filter(g -> on.palette().colour(g).isEmpty())
+                .ifPresent(g -> found.add(Finding.of(Code.GROUND_NOT_ON_SHELF, Facts.of("mix", on.palette().shelf().words(g)))));
         return found;
     }
 

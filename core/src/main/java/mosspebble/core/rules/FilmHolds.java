@@ -31,7 +31,8 @@ final class FilmHolds implements Rule {
         double limit = PEEL_UM * (glassy ? 0.7 : 1) * (w.onRim() ? 0.8 : 1);
         Facts facts = Facts.of("coats", w.coats()).and("step", on.plan().steps().get(w.top()));
         if (w.um() > limit) {
-            found.add(Finding.of(Code.FILM_THICK, facts.and("um", w.um()).and("limitUm", limit).and("glassy", glassy).and("rim", w.onRim())));
+            found.add(
+                    Finding.of(Code.FILM_THICK, facts.and("um", w.um()).and("limitUm", limit).and("glassy", glassy).and("rim", w.onRim())));
         }
         if (w.onRim() && w.coats() > RIM_COATS) {
             found.add(Finding.of(Code.RIM_CHIPS, facts));

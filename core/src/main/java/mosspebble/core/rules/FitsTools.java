@@ -41,17 +41,22 @@ final class FitsTools implements Rule {
     private static Finding narrow(List<Paintability.Narrow> found, Bench on) {
         Paintability.Narrow worst = found.get(0);
         double factor = 1.02 * found.stream().mapToDouble(Paintability.Narrow::growth).max().orElse(1);
-        Facts facts = Facts.of("part", worst.part().part().title()).and("wideMm", worst.wideMm()).and("neededMm", worst.neededMm()).and("rough", on.survey().stone().texture().pitMm() > ROUGH_MM).and("others", found.size() - 1);
+        Facts facts = Facts.of("part", worst.part().part().title()).and("wideMm", worst.wideMm()).and("neededMm", worst.neededMm())
+                .and("rough", on.survey().stone().texture().pitMm() > ROUGH_MM).and("others", found.size() - 1);
         Item item = worst.item().item();
         List<Remedy> remedies = new ArrayList<>();
         Envelope own = worst.item().silhouette().getEnvelopeInternal();
         Envelope face = on.survey().zones().face().getEnvelopeInternal();
-        if (item.manner() != ItemMode.WEARING && factor <= MOST_GROWTH && own.getWidth() * factor < 0.95 * face.getWidth() && own.getHeight() * factor < 0.95 * face.getHeight()) {
-            remedies.add(new Remedy(Cure.ENLARGE, Facts.of("factor", factor), p -> Bench.with(p, item, i -> i.at(i.placement().sizedBy(factor)))));
+        if (item.manner() != ItemMode.WEARING && factor <= MOST_GROWTH && own.getWidth() * factor < 0.95 * face.getWidth()
+                && own.getHeight() * factor < 0.95 * face.getHeight()) {
+            remedies.add(new Remedy(Cure.ENLARGE, Facts.of("factor", factor),
+                    p -> Bench.with(p, item, i -> i.at(i.placement().sizedBy(factor)))));
         }
-        worst.finer().ifPresent(pen -> remedies.add(new Remedy(Cure.FINER_PEN, Facts.of("pen", pen.name()), p -> p.withColour(worst.part().part().slot(), Mix.of(pen.id())))));
+        worst.finer().ifPresent(pen -> remedies.add(
+                new Remedy(Cure.FINER_PEN, Facts.of("pen", pen.name()), p -> p.withColour(worst.part().part().slot(), Mix.of(pen.id())))));
         if (item.subject() instanceof Subject.Word word && word.setting().swell() < 0.1) {
-            remedies.add(Remedy.of(Cure.THICKEN, p -> Bench.with(p, item, i -> i.showing(word.with(word.setting().swelled(Math.min(0.12, word.setting().swell() + 0.04)))))));
+            remedies.add(Remedy.of(Cure.THICKEN, p -> Bench.with(p, item,
+                    i -> i.showing(word.with(word.setting().swelled(Math.min(0.12, word.setting().swell() + 0.04)))))));
         }
         if (worst.item().parts().size() > found.size()) {
             Set<String> out = new LinkedHashSet<>(item.leftOut());

@@ -18,12 +18,15 @@ final class LeftOut implements Rule {
 
     @Override
     public List<Finding> look(Bench on) {
-        return on.plan().noticed().leftOut().stream().map(item -> Finding.of(Code.LEFT_OUT, named(item), Remedy.of(Cure.TAKE_AWAY, p -> p.withSketch(p.sketch().flatMap(s -> s.without(item.id())))))).toList();
+        return on.plan().noticed().leftOut().stream().map(item -> Finding.of(Code.LEFT_OUT, named(item),
+                Remedy.of(Cure.TAKE_AWAY, p -> p.withSketch(p.sketch().flatMap(s -> s.without(item.id())))))).toList();
     }
 
     /** What kind of thing it is, and its name where it has one. */
     static Facts named(Item item) {
-        return item.subject().match(figure -> Facts.of("thing", "figure").and("name", figure.motif()), word -> Facts.of("thing", "word").and("name", word.text()), dots -> Facts.of("thing", "dots"),
-                pattern -> Facts.of("thing", "pattern").and("name", pattern.family()), stroke -> Facts.of("thing", "stroke"), guide -> Facts.of("thing", "guide").and("name", guide.kind().title()));
+        return item.subject().match(figure -> Facts.of("thing", "figure").and("name", figure.motif()),
+                word -> Facts.of("thing", "word").and("name", word.text()), dots -> Facts.of("thing", "dots"),
+                pattern -> Facts.of("thing", "pattern").and("name", pattern.family()), stroke -> Facts.of("thing", "stroke"),
+                guide -> Facts.of("thing", "guide").and("name", guide.kind().title()));
     }
 }

@@ -15,6 +15,8 @@ final class NoMud implements Rule {
 
     @Override
     public List<Finding> look(Bench on) {
-        return on.plan().noticed().muddy().stream().map(m -> Finding.of(Code.MUD, Facts.of("what", m.what()).and("colour", m.mud().words()).and("lost", m.mud().lost()))).toList();
+        return on.plan().noticed().muddy().stream()
+                .map(m -> Finding.of(Code.MUD, Facts.of("what", m.what()).and("colour", m.mud().words()).and("lost", m.mud().lost())))
+                .toList();
     }
 }

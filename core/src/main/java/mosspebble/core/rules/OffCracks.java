@@ -28,15 +28,19 @@ final class OffCracks implements Rule {
     public List<Finding> look(Bench on) {
         List<Finding> found = new ArrayList<>();
         for (PlacedItem placed : on.placed()) {
-            on.survey().dome().patches().stream().filter(p -> p.kind() == Patch.Kind.CRACK && placed.item().subject() instanceof Subject.Word).flatMap(p -> over(placed, p).stream()).findFirst()
+            on.survey().dome().patches().stream()
+                    .filter(p -> p.kind() == Patch.Kind.CRACK && placed.item().subject() instanceof Subject.Word)
+                    .flatMap(p -> over(placed, p).stream()).findFirst()
                     .ifPresent(part -> found.add(Finding.of(Code.OVER_CRACK, Facts.of("part", part.part().title()),
-                            Remedy.of(Cure.FIT_BESIDE_CRACK, p -> Designs.fit(placed.item(), on.workshop().repertoire(), on.bed()).map(f -> Bench.with(p, placed.item(), i -> i.at(f))).orElse(p)))));
+                            Remedy.of(Cure.FIT_BESIDE_CRACK, p -> Designs.fit(placed.item(), on.workshop().repertoire(), on.bed())
+                                    .map(f -> Bench.with(p, placed.item(), i -> i.at(f))).orElse(p)))));
         }
         return found;
     }
 
     private static Optional<PlacedPart> over(PlacedItem placed, Patch crack) {
-        Geometry line = placed.silhouette().getFactory().createLineString(new Coordinate[] {new Coordinate(crack.x(), crack.y()), new Coordinate(crack.toX(), crack.toY())});
+        Geometry line = placed.silhouette().getFactory()
+                .createLineString(new Coordinate[] {new Coordinate(crack.x(), crack.y()), new Coordinate(crack.toX(), crack.toY())});
         return placed.parts().stream().filter(p -> p.painted().distance(line) < crack.radiusMm()).findFirst();
     }
 }

@@ -18,6 +18,8 @@ final class OutlineStandsOut implements Rule {
 
     @Override
     public List<Finding> look(Bench on) {
-        return on.plan().noticed().lines().filter(l -> l.contrast() < LOST).map(l -> List.of(Finding.of(Code.FAINT_OUTLINE, Facts.of("part", l.part()).and("contrast", l.contrast())))).orElse(List.of());
+        return on.plan().noticed().lines().filter(l -> l.contrast() < LOST)
+                .map(l -> List.of(Finding.of(Code.FAINT_OUTLINE, Facts.of("part", l.part()).and("contrast", l.contrast()))))
+                .orElse(List.of());
     }
 }

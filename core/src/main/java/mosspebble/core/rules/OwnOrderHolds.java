@@ -21,6 +21,7 @@ final class OwnOrderHolds implements Rule {
     @Override
     public List<Finding> look(Bench on) {
         return on.plan().noticed().broken().stream().limit(MOST).map(b -> Finding.of(Code.ORDER_BROKEN,
-                Facts.of("first", b.first()).and("then", b.then()).and("because", b.because()).and("under", b.under()), Remedy.of(Cure.ORDER_BACK, p -> p.withOrder(List.of())))).toList();
+                Facts.of("first", b.first()).and("then", b.then()).and("because", b.because()).and("under", b.under()),
+                Remedy.of(Cure.ORDER_BACK, p -> p.withOrder(List.of())))).toList();
     }
 }

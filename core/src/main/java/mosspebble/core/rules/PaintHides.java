@@ -22,7 +22,10 @@ final class PaintHides implements Rule {
         boolean never = on.habits().primer() == Habits.Primer.NEVER;
         return on.plan().noticed().showing().stream().map(what -> {
             Facts facts = Facts.of("what", what).and("most", Planner.MOST_COATS).and("never", never);
-            return never ? Finding.of(Code.NEVER_HIDES, facts, Remedy.of(Cure.ALLOW_PRIMER, p -> p.withHabits(p.habits().with(Habits.Primer.WHERE_NEEDED)))) : Finding.of(Code.NEVER_HIDES, facts);
+            return never
+                    ? Finding.of(Code.NEVER_HIDES, facts,
+                            Remedy.of(Cure.ALLOW_PRIMER, p -> p.withHabits(p.habits().with(Habits.Primer.WHERE_NEEDED))))
+                    : Finding.of(Code.NEVER_HIDES, facts);
         }).toList();
     }
 }

@@ -29,7 +29,9 @@ final class PaleNeedsPrimer implements Rule {
         if (sealed >= MID_TONE) {
             return List.of();
         }
-        Optional<Palette.Colour> palest = on.palette().shelf().that(PaintKind.Use.FILLS).stream().max((a, b) -> Double.compare(Lab.of(a.swatch()).l(), Lab.of(b.swatch()).l())).flatMap(p -> on.palette().colour(Mix.of(p.id())));
+        Optional<Palette.Colour> palest = on.palette().shelf().that(PaintKind.Use.FILLS).stream()
+                .max((a, b) -> Double.compare(Lab.of(a.swatch()).l(), Lab.of(b.swatch()).l()))
+                .flatMap(p -> on.palette().colour(Mix.of(p.id())));
         if (palest.isEmpty()) {
             return List.of();
         }
@@ -38,6 +40,7 @@ final class PaleNeedsPrimer implements Rule {
         Coat coat = new Coat(paint, pale.optics().full().toSrgb(), pale.optics(), pale.dryUm(), pale.dryingShift(), Sheen.SATIN, -1);
         FilmTable bare = new FilmTable(PaintPlan.bare(on.survey().stone(), StoneState.SEALED), SoakIn.share(on.survey().stone()));
         int coats = bare.coatsToHide(0, coat, on.habits().tolerance(), Planner.MOST_COATS);
-        return coats <= 2 ? List.of() : List.of(Finding.of(Code.PALE_NEEDS_PRIMER, Facts.of("paint", paint).and("coats", coats).and("most", Planner.MOST_COATS)));
+        return coats <= 2 ? List.of()
+                : List.of(Finding.of(Code.PALE_NEEDS_PRIMER, Facts.of("paint", paint).and("coats", coats).and("most", Planner.MOST_COATS)));
     }
 }

@@ -25,10 +25,13 @@ public final class Plans {
 
     /** All rules, in the order in which a painter would speak of what matters equally. */
     private static final List<Rule> RULES = List.of(new LeftOut(),
-            new TakingAllowed(), new CracksMarked(), new OldSealer(), new LooseGrains(), new StillDamp(), new PaleNeedsPrimer(), new DarkensSealed(),
+            new TakingAllowed(), new CracksMarked(), new OldSealer(), new LooseGrains(), new StillDamp(), new PaleNeedsPrimer(),
+            new DarkensSealed(),
             new HasSubject(), new CanBeLaid(), new StaysOnFace(), new EqualPairs(), new OffCracks(), new EdgeCarriesBands(),
-            new ShelfHasPaint(), new EverySlotHasColour(), new HasWhite(), new BlendHasColours(), new FitsTools(), new StrokesApart(), new OutlineStandsOut(), new SubjectStandsOut(), new NoMud(),
-            new OwnOrderHolds(), new PaintHides(), new PaintLasts(), new FilmHolds(), new PrimerGrips(), new ProductsAgree(), new WetInTime(),
+            new ShelfHasPaint(), new EverySlotHasColour(), new HasWhite(), new BlendHasColours(), new FitsTools(), new StrokesApart(),
+            new OutlineStandsOut(), new SubjectStandsOut(), new NoMud(),
+            new OwnOrderHolds(), new PaintHides(), new PaintLasts(), new FilmHolds(), new PrimerGrips(), new ProductsAgree(),
+            new WetInTime(),
             new DryAirToSeal(), new SealedOutdoors(), new WantedSealer());
 
     private Plans() {}
@@ -49,11 +52,12 @@ public final class Plans {
      * @param remembered kept from plan to plan of one stone
      */
     public static PaintPlan plan(Project project, Survey survey, Workshop workshop, Remembered remembered) {
-        return plan(project, survey, workshop, remembered, trouble -> { });
+        return plan(project, survey, workshop, remembered, trouble -> {});
     }
 
     /**
-     * The same, for whoever keeps a log: a thing of the sketch that the planner stumbles over is left out and named in a finding, and the rest is planned.
+     * The same, for whoever keeps a log: a thing of the sketch that the planner stumbles over is left out and named in a finding, and the
+     * rest is planned.
      *
      * @param troubled told of what the planner stumbled over
      */
@@ -74,14 +78,16 @@ public final class Plans {
         List<Finding> found = new ArrayList<>();
         for (Rule rule : RULES) {
             found.addAll(rule.look(up));
-            below.filter(bench -> rule.atEachFace()).ifPresent(bench -> rule.look(bench).forEach(finding -> found.add(finding.fromBelow())));
+            below.filter(bench -> rule.atEachFace())
+                    .ifPresent(bench -> rule.look(bench).forEach(finding -> found.add(finding.fromBelow())));
         }
         found.sort(Comparator.comparing(Finding::weight));
         return plan.with(found);
     }
 
     /**
-     * Leaves out what cannot even be laid on the stone alone; if that is not it, lays the things one by one, the deepest first, and keeps those that can be planned with the ones before. Each face by
+     * Leaves out what cannot even be laid on the stone alone; if that is not it, lays the things one by one, the deepest first, and keeps
+     * those that can be planned with the ones before. Each face by
      * itself.
      */
     private static PaintPlan withoutTheTroubled(Project project, Survey survey, Workshop workshop, Throwable trouble) {

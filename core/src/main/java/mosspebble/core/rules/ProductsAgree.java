@@ -41,7 +41,8 @@ final class ProductsAgree implements Rule {
     }
 
     private static List<Paint> paints(int step, Bench on) {
-        return on.plan().steps().get(step).mix().map(Mix::parts).orElse(List.of()).stream().flatMap(p -> on.palette().shelf().find(p.paint()).stream()).toList();
+        return on.plan().steps().get(step).mix().map(Mix::parts).orElse(List.of()).stream()
+                .flatMap(p -> on.palette().shelf().find(p.paint()).stream()).toList();
     }
 
     private static Finding told(Paint below, Paint above, Compatibility.Verdict verdict) {

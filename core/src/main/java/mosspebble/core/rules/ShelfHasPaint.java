@@ -10,6 +10,7 @@ final class ShelfHasPaint implements Rule {
 
     @Override
     public List<Finding> look(Bench on) {
-        return on.plan().design().isPresent() && on.palette().shelf().paints().isEmpty() ? List.of(Finding.of(Code.EMPTY_SHELF, Facts.none())) : List.of();
+        return on.plan().design().isPresent() && on.palette().shelf().paints().isEmpty()
+                ? List.of(Finding.of(Code.EMPTY_SHELF, Facts.none())) : List.of();
     }
 }

@@ -50,28 +50,33 @@ final class StaysOnFace implements Rule {
             return Optional.empty();
         }
         boolean pattern = item.subject() instanceof Subject.Pattern; // its lines may be meant to run out, as cracks do
-        Map<String, Double> leaving = leaving(pattern ? placed.parts().stream().filter(p -> p.part().isArea()).toList() : placed.parts(), zone(placed, on));
-        Optional<Map.Entry<String, Double>> worst = leaving.entrySet().stream().max(Map.Entry.comparingByValue()).filter(e -> e.getValue() > SLIGHT_MM);
+        Map<String, Double> leaving = leaving(pattern ? placed.parts().stream().filter(p -> p.part().isArea()).toList() : placed.parts(),
+                zone(placed, on));
+        Optional<Map.Entry<String, Double>> worst = leaving.entrySet().stream().max(Map.Entry.comparingByValue())
+                .filter(e -> e.getValue() > SLIGHT_MM);
         if (worst.isEmpty()) {
             return Optional.empty();
         }
         double far = worst.get().getValue();
         if (far <= item.runOffMm()) {
-            return Optional.of(Finding.of(Code.RUNS_OFF, Facts.of("part", worst.get().getKey()).and("mm", far).and("mostMm", item.runOffMm())));
+            return Optional
+                    .of(Finding.of(Code.RUNS_OFF, Facts.of("part", worst.get().getKey()).and("mm", far).and("mostMm", item.runOffMm())));
         }
         boolean offStone = !on.survey().zones().outline().covers(placed.silhouette());
         boolean word = item.subject() instanceof Subject.Word; // only words say their size; for others it is worked out when it is wanted
         Item lying = item.lying(ItemMode.ON_STONE);
         Repertoire repertoire = on.workshop().repertoire();
         Support bed = on.bed();
-        Optional<Placement> fit = word ? on.remembered().recall(() -> Designs.fit(lying, repertoire, bed), "fit", lying, repertoire, on.survey().dome(), on.project().viewpoint()) : Optional.empty();
+        Optional<Placement> fit = word ? on.remembered().recall(() -> Designs.fit(lying, repertoire, bed), "fit", lying, repertoire,
+                on.survey().dome(), on.project().viewpoint()) : Optional.empty();
         Facts facts = Facts.of("part", worst.get().getKey()).and("mm", far).and("others", leaving.size() - 1).and("offStone", offStone);
         if (word && !onRim(item) && fit.isPresent()) {
             facts = facts.and("lettersMm", fit.get().scale());
         }
         List<Remedy> remedies = new ArrayList<>();
         if (!word || fit.isPresent()) {
-            remedies.add(Remedy.of(Cure.FIT_TO_FACE, p -> fit.or(() -> Designs.fit(lying, repertoire, bed)).map(f -> Bench.with(p, item, i -> i.lying(i.wearing() ? ItemMode.ON_STONE : i.manner()).at(f))).orElse(p)));
+            remedies.add(Remedy.of(Cure.FIT_TO_FACE, p -> fit.or(() -> Designs.fit(lying, repertoire, bed))
+                    .map(f -> Bench.with(p, item, i -> i.lying(i.wearing() ? ItemMode.ON_STONE : i.manner()).at(f))).orElse(p)));
         }
         if (!offStone && far < MEANT_MM) {
             remedies.add(Remedy.of(Cure.LET_RUN_OFF, p -> Bench.with(p, item, i -> i.room(i.marginMm(), i.mostTurn(), Math.ceil(far)))));
@@ -80,7 +85,8 @@ final class StaysOnFace implements Rule {
     }
 
     private static Geometry zone(PlacedItem placed, Bench on) {
-        return placed.wears() || placed.item().subject() instanceof Subject.Dots ? on.survey().zones().outline() : onRim(placed.item()) ? on.survey().zones().paintable() : on.survey().zones().face();
+        return placed.wears() || placed.item().subject() instanceof Subject.Dots ? on.survey().zones().outline()
+                : onRim(placed.item()) ? on.survey().zones().paintable() : on.survey().zones().face();
     }
 
     private static boolean onRim(Item item) {

@@ -25,6 +25,7 @@ final class StillDamp implements Rule {
             return List.of();
         }
         Duration left = Duration.ofMinutes(Math.round(60 * (mass.readyHours() - now)));
-        return List.of(Finding.of(Code.STILL_DAMP, Facts.of("grams", mass.waterGrams() * Math.exp(-now / mass.tauHours())).and("left", left)));
+        return List
+                .of(Finding.of(Code.STILL_DAMP, Facts.of("grams", mass.waterGrams() * Math.exp(-now / mass.tauHours())).and("left", left)));
     }
 }

@@ -37,10 +37,12 @@ final class StrokesApart implements Rule {
         List<Remedy> remedies = new ArrayList<>();
         if (letters && item.subject() instanceof Subject.Word word && word.setting().space() <= 0.9) {
             double em = Math.max(0.02, (found.neededMm() - found.gapMm()) / item.placement().scale() * 0.75);
-            remedies.add(Remedy.of(Cure.SPACE_LETTERS, p -> Bench.with(p, item, i -> i.showing(word.with(word.setting().spaced(word.setting().optical(), word.setting().space() + em, word.setting().lineStep()))))));
+            remedies.add(Remedy.of(Cure.SPACE_LETTERS, p -> Bench.with(p, item, i -> i.showing(
+                    word.with(word.setting().spaced(word.setting().optical(), word.setting().space() + em, word.setting().lineStep()))))));
         } else if (item.manner() != ItemMode.WEARING && found.gapMm() > 0.05 && found.neededMm() / found.gapMm() < 2.5) {
             double factor = 1.02 * found.neededMm() / found.gapMm();
-            remedies.add(new Remedy(Cure.ENLARGE, Facts.of("factor", factor), p -> Bench.with(p, item, i -> i.at(i.placement().sizedBy(factor)))));
+            remedies.add(new Remedy(Cure.ENLARGE, Facts.of("factor", factor),
+                    p -> Bench.with(p, item, i -> i.at(i.placement().sizedBy(factor)))));
         }
         if (!letters) {
             Set<String> out = new LinkedHashSet<>(item.leftOut());

@@ -32,15 +32,18 @@ final class SubjectStandsOut implements Rule {
         if (!on.plan().design().isPresent() || on.project().sketch().filter(s -> s.items().stream().anyMatch(Item::wearing)).isPresent()) {
             return List.of();
         }
-        Lab behind = on.project().ground().flatMap(on.palette()::colour).filter(g -> on.habits().ground() != Habits.Ground.BARE).map(Palette.Colour::lab)
+        Lab behind = on.project().ground().flatMap(on.palette()::colour).filter(g -> on.habits().ground() != Habits.Ground.BARE)
+                .map(Palette.Colour::lab)
                 .orElse(Lab.of(PaintPlan.bare(on.survey().stone(), on.habits().outdoors() ? StoneState.SEALED : StoneState.DRY)));
         PlacedDesign design = on.plan().design().orElseThrow();
         Map<String, Palette.Colour> colours = on.colours();
         for (PlacedPart part : design.parts()) {
             Palette.Colour colour = colours.get(part.part().slot());
             if (part.part().role() == Role.FILL && colour != null && !part.part().outlined() && colour.lab().differenceTo(behind) < ALIKE
-                    && Shapes.grown(design.silhouette(), -0.5).getArea() > 0 && !Shapes.grown(design.silhouette(), -0.5).covers(part.drawn())) {
-                return List.of(Finding.of(Code.VANISHES, Facts.of("part", part.part().title()).and("contrast", colour.lab().differenceTo(behind))));
+                    && Shapes.grown(design.silhouette(), -0.5).getArea() > 0
+                    && !Shapes.grown(design.silhouette(), -0.5).covers(part.drawn())) {
+                return List.of(Finding.of(Code.VANISHES,
+                        Facts.of("part", part.part().title()).and("contrast", colour.lab().differenceTo(behind))));
             }
         }
         return List.of();

@@ -17,8 +17,12 @@ final class WetInTime implements Rule {
 
     @Override
     public List<Finding> look(Bench on) {
-        Optional<Step> worst = on.plan().steps().stream().filter(s -> s.wet().isPresent() && !s.wet().get().inTime()).reduce((a, b) -> b.wet().get().work().compareTo(a.wet().get().work()) > 0 ? b : a);
-        return worst.map(s -> List.of(Finding.of(Code.WET_TOO_LONG, Facts.of("step", s).and("work", s.wet().get().work()).and("open", s.wet().get().open()), Remedy.of(Cure.GLAZES, WetInTime::glazed)))).orElse(List.of());
+        Optional<Step> worst = on.plan().steps().stream().filter(s -> s.wet().isPresent() && !s.wet().get().inTime())
+                .reduce((a, b) -> b.wet().get().work().compareTo(a.wet().get().work()) > 0 ? b : a);
+        return worst.map(s -> List
+                .of(Finding.of(Code.WET_TOO_LONG, Facts.of("step", s).and("work", s.wet().get().work()).and("open", s.wet().get().open()),
+                        Remedy.of(Cure.GLAZES, WetInTime::glazed))))
+                .orElse(List.of());
     }
 
     private static Project glazed(Project project) {

@@ -24,7 +24,8 @@ public final class Arrange {
     private Arrange() {}
 
     /**
-     * A group scattered over the face, the main one in the middle and largest, those higher up smaller as if farther away; none touches another.
+     * A group scattered over the face, the main one in the middle and largest, those higher up smaller as if farther away; none touches
+     * another.
      *
      * @param count 2 to 15
      * @param seed another number gives another arrangement
@@ -39,7 +40,8 @@ public final class Arrange {
         Envelope box = zone.getEnvelopeInternal();
         Geometry hull = motif.sitting().convexHull();
         Coordinate middle = LargestFit.middle(motif.sitting());
-        for (double size = whole.get().placement().scale() / Math.sqrt(count) * 0.95; size > whole.get().placement().scale() / 14; size *= 0.9) {
+        for (double size = whole.get().placement().scale() / Math.sqrt(count) * 0.95; size > whole.get().placement().scale() / 14;
+                size *= 0.9) {
             SplittableRandom random = new SplittableRandom(seed * 6364136223846793005L + count);
             List<Placement> found = new ArrayList<>();
             List<Geometry> taken = new ArrayList<>();
@@ -123,9 +125,12 @@ public final class Arrange {
         return placed.item().placement().movedBy(mark.x() - now.x, mark.y() - now.y);
     }
 
-    /** The part of a thing that wants to sit on a mark: the nearest of its small round ones (eye, nose, centre), else the thing as a whole. */
+    /**
+     * The part of a thing that wants to sit on a mark: the nearest of its small round ones (eye, nose, centre), else the thing as a whole.
+     */
     public static Optional<PlacedPart> anchor(PlacedItem placed, Patch mark) {
-        return placed.parts().stream().filter(p -> p.part().role() == Role.FILL && p.part().title().matches(".*\\b(eye|nose|centre|disc|pupil)\\b.*"))
+        return placed.parts().stream()
+                .filter(p -> p.part().role() == Role.FILL && p.part().title().matches(".*\\b(eye|nose|centre|disc|pupil)\\b.*"))
                 .min((a, b) -> Double.compare(distance(a, mark), distance(b, mark)));
     }
 
@@ -162,7 +167,10 @@ public final class Arrange {
         return Optional.empty();
     }
 
-    /** Angle by which the stone's long axis leans from upright, degrees, -90 to 90: that of the smallest moment of inertia of its outline's corners. */
+    /**
+     * Angle by which the stone's long axis leans from upright, degrees, -90 to 90: that of the smallest moment of inertia of its outline's
+     * corners.
+     */
     public static double longAxis(Support bed) {
         Geometry outline = bed.zones().outline();
         Coordinate middle = outline.getCentroid().getCoordinate();

@@ -42,7 +42,9 @@ public final class Designs {
 
     /** The motif a subject stands for; empty if the repertoire lacks the motif, face or family, or the face all of its letters. */
     public static Optional<Motif> motif(Subject subject, Repertoire repertoire) {
-        return subject instanceof Subject.Word || subject instanceof Subject.Pattern ? repertoire.made(subject, () -> motif(subject, repertoire, Family.Site.plain())) : motif(subject, repertoire, Family.Site.plain());
+        return subject instanceof Subject.Word || subject instanceof Subject.Pattern
+                ? repertoire.made(subject, () -> motif(subject, repertoire, Family.Site.plain()))
+                : motif(subject, repertoire, Family.Site.plain());
     }
 
     /** The motif of a thing as far as its outer shape goes: mirrored if the thing is. */
@@ -57,11 +59,13 @@ public final class Designs {
                 dots -> Optional.of(dotMotif(dots)),
                 pattern -> repertoire.family(pattern.family()).map(family -> family.motif(pattern.values(), site)),
                 stroke -> Optional.of(Strokes.motif(stroke)),
-                guide -> Optional.of(guideMotif(guide, FACTORY.createLineString(new Coordinate[] {new Coordinate(-1, 0), new Coordinate(1, 0)}))));
+                guide -> Optional
+                        .of(guideMotif(guide, FACTORY.createLineString(new Coordinate[] {new Coordinate(-1, 0), new Coordinate(1, 0)}))));
     }
 
     private static Optional<Typeface> face(Subject.Word word, Repertoire repertoire) {
-        return repertoire.typeface(word.typeface()).filter(face -> Lettering.missing(word, face).size() < String.join("", word.lines()).codePoints().distinct().count());
+        return repertoire.typeface(word.typeface())
+                .filter(face -> Lettering.missing(word, face).size() < String.join("", word.lines()).codePoints().distinct().count());
     }
 
     /** What a ring of dots is before it knows its stone: its colours, and a disc of radius 1 that must fit. */
@@ -71,10 +75,12 @@ public final class Designs {
         List<MotifPart> parts = new ArrayList<>();
         if (dots.bandMm() > 0) {
             slots.add(LINES);
-            parts.add(new MotifPart("lines", "lines beside the dots", Role.LINE, LINES.id(), disc.getBoundary(), BORDER_PEN, 0, false, Presence.ALWAYS, Optional.empty()));
+            parts.add(new MotifPart("lines", "lines beside the dots", Role.LINE, LINES.id(), disc.getBoundary(), BORDER_PEN, 0, false,
+                    Presence.ALWAYS, Optional.empty()));
         }
         parts.add(dotPart(disc, DOTS, "dots"));
-        if (dots.twoColours() || dots.series() == Subject.Series.ALTERNATING || dots.series() == Subject.Series.WALKING || dots.innerMm() > 0) {
+        if (dots.twoColours() || dots.series() == Subject.Series.ALTERNATING || dots.series() == Subject.Series.WALKING
+                || dots.innerMm() > 0) {
             slots.add(OTHERS);
             parts.add(dotPart(disc, OTHERS, "other dots"));
         }
@@ -87,8 +93,10 @@ public final class Designs {
 
     private static Motif guideMotif(Subject.Guide guide, Geometry lines) {
         Geometry disc = DotRing.disc(FACTORY, new Coordinate(0, 0), 1);
-        MotifPart part = new MotifPart("guide", guide.kind().title().toLowerCase(Locale.ROOT), Role.GUIDE, "pencil", lines, 0, 0, false, Presence.ALWAYS, Optional.empty());
-        return new Motif("guide", guide.kind().title(), List.of(new Slot("pencil", "Pencil", Srgb.ofHex("#4e4f52"))), List.of(part), disc, disc, guide.kind().wholeStone(), guide.kind().wholeStone());
+        MotifPart part = new MotifPart("guide", guide.kind().title().toLowerCase(Locale.ROOT), Role.GUIDE, "pencil", lines, 0, 0, false,
+                Presence.ALWAYS, Optional.empty());
+        return new Motif("guide", guide.kind().title(), List.of(new Slot("pencil", "Pencil", Srgb.ofHex("#4e4f52"))), List.of(part), disc,
+                disc, guide.kind().wholeStone(), guide.kind().wholeStone());
     }
 
     // --- borders
@@ -108,7 +116,8 @@ public final class Designs {
     // --- fitting
 
     /**
-     * A large placement of a motif inside the face: the largest there is, drawn toward the middle of the face as far as that costs little size.
+     * A large placement of a motif inside the face: the largest there is, drawn toward the middle of the face as far as that costs little
+     * size.
      *
      * @param marginMm kept clear along the edge of the face
      * @param mostTurn allowed turn to either side, degrees
@@ -129,28 +138,36 @@ public final class Designs {
      */
     public static Optional<Placement> fit(Item item, Repertoire repertoire, Support bed, Geometry taken) {
         if (item.subject() instanceof Subject.Word word && word.setting().path() == LetterSetting.Path.RIM) {
-            return face(word, repertoire).flatMap(face -> Lettering.largestOnRim(word, face, item, bed)).map(cap -> new Placement(0, 0, item.placement().turn(), cap));
+            return face(word, repertoire).flatMap(face -> Lettering.largestOnRim(word, face, item, bed))
+                    .map(cap -> new Placement(0, 0, item.placement().turn(), cap));
         }
         Optional<Motif> motif = shape(item, repertoire);
         Geometry zone = room(item, bed);
         Geometry free = Shapes.minus(zone, taken);
         double share = taken.isEmpty() ? WORTH_CENTRING : 1;
-        return motif.flatMap(m -> LargestFit.centred(m.sitting(), free, item.mostTurn() > 0 ? 0 : item.placement().turn(), item.mostTurn(), share)).map(LargestFit.Fit::placement);
+        return motif.flatMap(
+                m -> LargestFit.centred(m.sitting(), free, item.mostTurn() > 0 ? 0 : item.placement().turn(), item.mostTurn(), share))
+                .map(LargestFit.Fit::placement);
     }
 
     /** Where a thing may be: the face with its margin, or beyond it by the run-off, without the cracks. */
     static Geometry room(Item item, Support bed) {
         Geometry zone = Shapes.grown(bed.zones().face(), item.runOffMm() - item.marginMm());
         List<Geometry> cracks = bed.dome().patches().stream().filter(p -> p.kind() == Patch.Kind.CRACK)
-                .map(p -> (Geometry) FACTORY.createLineString(new Coordinate[] {new Coordinate(p.x(), p.y()), new Coordinate(p.toX(), p.toY())}).buffer(p.radiusMm())).toList();
+                .map(p -> (Geometry) FACTORY
+                        .createLineString(new Coordinate[] {new Coordinate(p.x(), p.y()), new Coordinate(p.toX(), p.toY())})
+                        .buffer(p.radiusMm()))
+                .toList();
         Geometry without = Shapes.minus(zone, Shapes.union(cracks));
-        return without.getArea() > 0.35 * zone.getArea() && Shapes.largest(without).map(p -> p.getArea() > 0.35 * zone.getArea()).orElse(false) ? without : zone;
+        return without.getArea() > 0.35 * zone.getArea()
+                && Shapes.largest(without).map(p -> p.getArea() > 0.35 * zone.getArea()).orElse(false) ? without : zone;
     }
 
     private static Motif mirrored(Motif motif) {
         Coordinate middle = LargestFit.middle(motif.sitting());
         AffineTransformation flip = new AffineTransformation().translate(-middle.x, 0).scale(-1, 1).translate(middle.x, 0);
-        return new Motif(motif.id(), motif.title(), motif.slots(), motif.parts(), flip.transform(motif.silhouette()), flip.transform(motif.sitting()), motif.wears(), motif.prefersWearing());
+        return new Motif(motif.id(), motif.title(), motif.slots(), motif.parts(), flip.transform(motif.silhouette()),
+                flip.transform(motif.sitting()), motif.wears(), motif.prefersWearing());
     }
 
     // --- placing
@@ -162,13 +179,18 @@ public final class Designs {
 
     /** The same, with what was worked out before: things that did not change keep their areas. */
     public static Optional<PlacedDesign> place(Sketch sketch, Repertoire repertoire, Support bed, Remembered remembered) {
-        return remembered.recall(() -> placeAnew(sketch, repertoire, bed, remembered), "design", sketch, repertoire, bed.dome(), bed.viewpoint());
+        return remembered.recall(() -> placeAnew(sketch, repertoire, bed, remembered), "design", sketch, repertoire, bed.dome(),
+                bed.viewpoint());
     }
 
     private static Optional<PlacedDesign> placeAnew(Sketch sketch, Repertoire repertoire, Support bed, Remembered remembered) {
         List<PlacedItem> placed = new ArrayList<>();
         for (Item item : sketch.items()) {
-            remembered.recall(() -> place(item, repertoire, bed, remembered).map(p -> near(p, bed)), "item", item, repertoire, bed.dome(), bed.viewpoint()).map(p -> item.leftOut().isEmpty() ? p : leftOut(p)).map(p -> item.matched() ? Pairs.matched(p) : p).filter(p -> !p.parts().isEmpty()).ifPresent(placed::add);
+            remembered
+                    .recall(() -> place(item, repertoire, bed, remembered).map(p -> near(p, bed)), "item", item, repertoire, bed.dome(),
+                            bed.viewpoint())
+                    .map(p -> item.leftOut().isEmpty() ? p : leftOut(p)).map(p -> item.matched() ? Pairs.matched(p) : p)
+                    .filter(p -> !p.parts().isEmpty()).ifPresent(placed::add);
         }
         if (placed.isEmpty()) {
             return Optional.empty();
@@ -180,8 +202,11 @@ public final class Designs {
         List<Geometry> areas = new ArrayList<>();
         for (PlacedItem item : items) {
             boolean alone = items.size() == 1;
-            item.motif().slots().stream().filter(slot -> item.parts().stream().anyMatch(p -> p.part().role() != Role.GUIDE && p.part().slot().equals(item.item().named(slot.id()))))
-                    .forEach(slot -> slots.add(new Slot(item.item().named(slot.id()), alone ? slot.title() : slot.title() + ", " + item.motif().title(), slot.wish())));
+            item.motif().slots().stream()
+                    .filter(slot -> item.parts().stream()
+                            .anyMatch(p -> p.part().role() != Role.GUIDE && p.part().slot().equals(item.item().named(slot.id()))))
+                    .forEach(slot -> slots.add(new Slot(item.item().named(slot.id()),
+                            alone ? slot.title() : slot.title() + ", " + item.motif().title(), slot.wish())));
             parts.addAll(item.parts());
             areas.add(item.silhouette());
         }
@@ -192,7 +217,8 @@ public final class Designs {
     private static PlacedItem near(PlacedItem placed, Support bed) {
         Envelope stone = bed.zones().outline().getEnvelopeInternal();
         double most = HUGE * Math.max(stone.getWidth(), stone.getHeight());
-        if (placed.parts().stream().allMatch(p -> Math.max(p.drawn().getEnvelopeInternal().getWidth(), p.drawn().getEnvelopeInternal().getHeight()) <= most)) {
+        if (placed.parts().stream()
+                .allMatch(p -> Math.max(p.drawn().getEnvelopeInternal().getWidth(), p.drawn().getEnvelopeInternal().getHeight()) <= most)) {
             return placed;
         }
         Envelope around = new Envelope(stone);
@@ -202,7 +228,8 @@ public final class Designs {
         for (PlacedPart part : placed.parts()) {
             Geometry drawn = part.part().isArea() ? Shapes.common(part.drawn(), frame) : Shapes.inside(part.drawn(), frame);
             if (!drawn.isEmpty()) {
-                parts.add(new PlacedPart(part.part(), drawn, part.part().isArea() ? drawn : part.part().role() == Role.GUIDE ? Shapes.nothing() : Shapes.stroke(drawn, part.part().penMm())));
+                parts.add(new PlacedPart(part.part(), drawn, part.part().isArea() ? drawn
+                        : part.part().role() == Role.GUIDE ? Shapes.nothing() : Shapes.stroke(drawn, part.part().penMm())));
             }
         }
         return new PlacedItem(placed.item(), placed.motif(), placed.wears(), parts, Shapes.common(placed.silhouette(), frame));
@@ -220,10 +247,11 @@ public final class Designs {
             return face(word, repertoire).flatMap(face -> Lettering.onRim(word, face, item, bed)).map(motif -> inPlace(item, motif, false));
         }
         Family.Site site = site(item, bed, repertoire);
-        return (site.cracks().isEmpty() ? remembered.recall(() -> motif(item.subject(), repertoire), "motif", item.subject(), repertoire) : motif(item.subject(), repertoire, site)).map(motif -> {
-            PlacedItem placed = place(motif, item, bed.zones());
-            return item.subject() instanceof Subject.Word word && word.setting().toEye() ? straightened(placed, bed) : placed;
-        });
+        return (site.cracks().isEmpty() ? remembered.recall(() -> motif(item.subject(), repertoire), "motif", item.subject(), repertoire)
+                : motif(item.subject(), repertoire, site)).map(motif -> {
+                    PlacedItem placed = place(motif, item, bed.zones());
+                    return item.subject() instanceof Subject.Word word && word.setting().toEye() ? straightened(placed, bed) : placed;
+                });
     }
 
     /** The cracks of the stone as a pattern on it would see them: in its own units. */
@@ -234,8 +262,12 @@ public final class Designs {
         }
         Placement p = item.placement();
         Coordinate middle = motif(item.subject(), repertoire).map(m -> LargestFit.middle(m.sitting())).orElse(new Coordinate(0, 0));
-        AffineTransformation back = new AffineTransformation().translate(-p.x(), -p.y()).rotate(-Math.toRadians(p.turn())).scale(1 / p.scale(), 1 / p.scale()).translate(middle.x, middle.y);
-        return new Family.Site(cracks.stream().map(c -> (LineString) back.transform(FACTORY.createLineString(new Coordinate[] {new Coordinate(c.x(), c.y()), new Coordinate(c.toX(), c.toY())}))).toList());
+        AffineTransformation back = new AffineTransformation().translate(-p.x(), -p.y()).rotate(-Math.toRadians(p.turn()))
+                .scale(1 / p.scale(), 1 / p.scale()).translate(middle.x, middle.y);
+        return new Family.Site(cracks.stream()
+                .map(c -> (LineString) back.transform(
+                        FACTORY.createLineString(new Coordinate[] {new Coordinate(c.x(), c.y()), new Coordinate(c.toX(), c.toY())})))
+                .toList());
     }
 
     private static Optional<PlacedItem> border(Item item, Subject.Dots dots, Support bed) {
@@ -244,7 +276,8 @@ public final class Designs {
             List<PlacedPart> parts = new ArrayList<>();
             List<Geometry> areas = new ArrayList<>();
             for (MotifPart part : motif.parts()) {
-                Geometry drawn = part.role() == Role.LINE ? FACTORY.buildGeometry(border.lines()) : border.areas(part.slot().equals(DOTS.id()) ? 0 : 1);
+                Geometry drawn = part.role() == Role.LINE ? FACTORY.buildGeometry(border.lines())
+                        : border.areas(part.slot().equals(DOTS.id()) ? 0 : 1);
                 if (!drawn.isEmpty()) {
                     parts.add(placed(item, part, drawn));
                     if (part.isArea()) {
@@ -259,7 +292,8 @@ public final class Designs {
     /** A motif whose parts are in mm on the stone already. */
     private static PlacedItem inPlace(Item item, Motif motif, boolean wears) {
         List<PlacedPart> parts = motif.parts().stream().map(part -> placed(item, part, part.shape())).toList();
-        return new PlacedItem(item, motif, wears, parts, Shapes.union(parts.stream().filter(p -> p.part().role() == Role.FILL).map(PlacedPart::drawn).toList()));
+        return new PlacedItem(item, motif, wears, parts,
+                Shapes.union(parts.stream().filter(p -> p.part().role() == Role.FILL).map(PlacedPart::drawn).toList()));
     }
 
     private static PlacedPart placed(Item item, MotifPart part, Geometry drawn) {
@@ -272,8 +306,10 @@ public final class Designs {
     }
 
     private static PlacedItem leftOut(PlacedItem placed) {
-        List<PlacedPart> parts = placed.parts().stream().filter(p -> placed.item().leftOut().stream().noneMatch(id -> placed.item().named(id).equals(p.part().id()))).toList();
-        return new PlacedItem(placed.item(), placed.motif(), placed.wears(), parts, Shapes.union(parts.stream().filter(p -> p.part().isArea()).map(PlacedPart::drawn).toList()));
+        List<PlacedPart> parts = placed.parts().stream()
+                .filter(p -> placed.item().leftOut().stream().noneMatch(id -> placed.item().named(id).equals(p.part().id()))).toList();
+        return new PlacedItem(placed.item(), placed.motif(), placed.wears(), parts,
+                Shapes.union(parts.stream().filter(p -> p.part().isArea()).map(PlacedPart::drawn).toList()));
     }
 
     private static PlacedItem straightened(PlacedItem placed, Support bed) {
@@ -291,7 +327,8 @@ public final class Designs {
             Geometry valid = drawn.isValid() ? drawn : Shapes.grown(drawn, 1e-6);
             return new PlacedPart(p.part(), valid, valid);
         }).toList();
-        return new PlacedItem(placed.item(), placed.motif(), placed.wears(), parts, Shapes.union(parts.stream().filter(p -> p.part().isArea()).map(PlacedPart::drawn).toList()));
+        return new PlacedItem(placed.item(), placed.motif(), placed.wears(), parts,
+                Shapes.union(parts.stream().filter(p -> p.part().isArea()).map(PlacedPart::drawn).toList()));
     }
 
     private static PlacedItem place(Motif motif, Item item, Zones zones) {
@@ -344,6 +381,7 @@ public final class Designs {
         }
         Envelope hostBox = flip.transform(host.shape()).getEnvelopeInternal();
         double offset = at.x - host.shape().getEnvelopeInternal().centre().x;
-        return AffineTransformation.translationInstance(hostBox.centre().x + offset - flipped.getEnvelopeInternal().centre().x, 0).transform(flipped);
+        return AffineTransformation.translationInstance(hostBox.centre().x + offset - flipped.getEnvelopeInternal().centre().x, 0)
+                .transform(flipped);
     }
 }

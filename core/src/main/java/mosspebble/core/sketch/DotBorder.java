@@ -14,7 +14,8 @@ import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.LinearRing;
 
 /**
- * A border of dots on a closed curve: equal, alternating, shrinking, walking or dragged, a second ring locked in step, lines to either side. Gaps are even by chord, edge to edge.
+ * A border of dots on a closed curve: equal, alternating, shrinking, walking or dragged, a second ring locked in step, lines to either
+ * side. Gaps are even by chord, edge to edge.
  *
  * @param dots in order round the curve; those of the second kind after those of the first
  * @param gapMm from edge to edge of neighbours on the curve; below 0 they overlap
@@ -70,7 +71,8 @@ public record DotBorder(List<Dot> dots, double gapMm, List<Geometry> lines) {
         double small = Math.max(SMALLEST, wanted.diameterMm() * wanted.ratio());
         double step = alternating ? (wanted.diameterMm() + small) / 2 : wanted.diameterMm();
         boolean evenCount = alternating || wanted.twoColours();
-        DotRing ring = wanted.count() > 0 ? DotRing.count(curve, evenCount ? wanted.count() + wanted.count() % 2 : wanted.count(), step, wanted.dotOnTop())
+        DotRing ring = wanted.count() > 0
+                ? DotRing.count(curve, evenCount ? wanted.count() + wanted.count() % 2 : wanted.count(), step, wanted.dotOnTop())
                 : DotRing.most(curve, step, wanted.gapMm(), wanted.dotOnTop());
         if (evenCount && ring.centres().size() % 2 == 1) {
             ring = DotRing.count(curve, Math.max(4, ring.centres().size() - 1), step, wanted.dotOnTop());
@@ -79,7 +81,8 @@ public record DotBorder(List<Dot> dots, double gapMm, List<Geometry> lines) {
         for (int i = 0; i < ring.centres().size(); i++) {
             double diameter = alternating && i % 2 == 1 ? small : wanted.diameterMm();
             Coordinate at = ring.centres().get(i);
-            Geometry shape = wanted.series() == Subject.Series.DRAGGED ? dragged(at, diameter, middle) : DotRing.disc(FACTORY, at, diameter / 2);
+            Geometry shape = wanted.series() == Subject.Series.DRAGGED ? dragged(at, diameter, middle)
+                    : DotRing.disc(FACTORY, at, diameter / 2);
             dots.add(new Dot(at, diameter, evenCount && i % 2 == 1 ? 1 : 0, shape));
         }
         return ring.gapMm();
@@ -130,7 +133,8 @@ public record DotBorder(List<Dot> dots, double gapMm, List<Geometry> lines) {
     }
 
     /**
-     * Small dots up and over a large one, outward: the first at the crown, the next ones down both sides, each smaller and touching its neighbour and the large one. Centres follow from the law of cosines:
+     * Small dots up and over a large one, outward: the first at the crown, the next ones down both sides, each smaller and touching its
+     * neighbour and the large one. Centres follow from the law of cosines:
      * {@code cos t = (a^2 + b^2 - c^2) / (2 a b)}, a and b the distances of two neighbours from the large dot's centre, c their own.
      */
     private static void walk(Dot large, Coordinate middle, double ratio, List<Dot> more) {
@@ -184,7 +188,8 @@ public record DotBorder(List<Dot> dots, double gapMm, List<Geometry> lines) {
         List<Coordinate> ring = new ArrayList<>();
         for (int i = 0; i <= 24; i++) { // the round head
             double angle = Math.PI / 2 + Math.PI * i / 24;
-            ring.add(new Coordinate(at.x + r * (Math.cos(angle) * ux - Math.sin(angle) * uy), at.y + r * (Math.cos(angle) * uy + Math.sin(angle) * ux)));
+            ring.add(new Coordinate(at.x + r * (Math.cos(angle) * ux - Math.sin(angle) * uy),
+                    at.y + r * (Math.cos(angle) * uy + Math.sin(angle) * ux)));
         }
         for (int side = -1; side <= 1; side += 2) {
             for (int i = 1; i <= 10; i++) {
@@ -203,7 +208,8 @@ public record DotBorder(List<Dot> dots, double gapMm, List<Geometry> lines) {
             return List.of();
         }
         Geometry area = FACTORY.createPolygon(curve);
-        return List.of(Shapes.grown(area, wanted.bandMm() / 2).getBoundary(), Shapes.grown(area, -wanted.bandMm() / 2).getBoundary()).stream().filter(g -> !g.isEmpty()).toList();
+        return List.of(Shapes.grown(area, wanted.bandMm() / 2).getBoundary(), Shapes.grown(area, -wanted.bandMm() / 2).getBoundary())
+                .stream().filter(g -> !g.isEmpty()).toList();
     }
 
     /** The dots of one kind as areas, mm. */
@@ -212,7 +218,8 @@ public record DotBorder(List<Dot> dots, double gapMm, List<Geometry> lines) {
     }
 
     /**
-     * Paint that the dots take: each a spherical cap a quarter as high as it is wide (common practice, no source), {@code pi h (3 r^2 + h^2) / 6}; ml.
+     * Paint that the dots take: each a spherical cap a quarter as high as it is wide (common practice, no source), {@code pi h (3 r^2 +
+     * h^2) / 6}; ml.
      */
     public double millilitres() {
         double mm3 = 0;
@@ -228,7 +235,8 @@ public record DotBorder(List<Dot> dots, double gapMm, List<Geometry> lines) {
     public List<String> tools() {
         Map<Double, Integer> widths = new TreeMap<>(Comparator.reverseOrder());
         dots.forEach(d -> widths.merge(Math.round(d.diameterMm() * 10) / 10.0, 1, Integer::sum));
-        return widths.entrySet().stream().map(e -> e.getValue() + " of " + Numbers.text(e.getKey(), 1) + " mm: " + tool(e.getKey())).toList();
+        return widths.entrySet().stream().map(e -> e.getValue() + " of " + Numbers.text(e.getKey(), 1) + " mm: " + tool(e.getKey()))
+                .toList();
     }
 
     /** The end that sets a dot of this width; a loaded end prints about a quarter wider than itself (common practice, no source). */
@@ -236,7 +244,10 @@ public record DotBorder(List<Dot> dots, double gapMm, List<Geometry> lines) {
         return (dotMm < 2 ? "stylus" : dotMm < 7 ? "brush end" : "flat-ended rod") + " of about " + Numbers.text(0.8 * dotMm, 1) + " mm";
     }
 
-    /** The widest and the smallest gap, edge to edge, between neighbours of the first kind that were set along the curve; empty for fewer than two. */
+    /**
+     * The widest and the smallest gap, edge to edge, between neighbours of the first kind that were set along the curve; empty for fewer
+     * than two.
+     */
     public Optional<double[]> gaps() {
         List<Dot> ring = dots.stream().filter(d -> d.kind() == 0).toList();
         if (ring.size() < 2) {

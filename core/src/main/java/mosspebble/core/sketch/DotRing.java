@@ -10,7 +10,8 @@ import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.LinearRing;
 
 /**
- * Equal dots on a closed curve: a whole number of them, the distance of neighbours made even by chord, as callipers step it off, beginning at the curve's top. On a circle of radius R the chord of n dots is
+ * Equal dots on a closed curve: a whole number of them, the distance of neighbours made even by chord, as callipers step it off, beginning
+ * at the curve's top. On a circle of radius R the chord of n dots is
  * {@code 2 R sin(pi / n)}.
  *
  * @param centres in order round the curve, mm
@@ -66,7 +67,8 @@ public record DotRing(List<Coordinate> centres, double diameterMm, double gapMm)
     private static DotRing of(ChordWalk walk, int n, double diameterMm, boolean dotOnTop) {
         double chord = walk.chord(n, 0);
         double start = 0;
-        for (int pass = 0; !dotOnTop && pass < PASSES; pass++) { // back along the curve until the first chord lies evenly across the top; that start has a chord of its own
+        // back along the curve until the first chord lies evenly across the top; that start has a chord of its own
+        for (int pass = 0; !dotOnTop && pass < PASSES; pass++) {
             double low = -chord;
             double high = 0;
             for (int i = 0; i < 50; i++) {
@@ -114,7 +116,10 @@ public record DotRing(List<Coordinate> centres, double diameterMm, double gapMm)
         return factory.createPolygon(ring);
     }
 
-    /** Radius of n equal dots that touch one another and a circle of radius R around which they stand outside: {@code R sin(pi/n) / (1 - sin(pi/n))}. */
+    /**
+     * Radius of n equal dots that touch one another and a circle of radius R around which they stand outside: {@code R sin(pi/n) / (1 -
+     * sin(pi/n))}.
+     */
     public static double touchingOutside(double radiusMm, int n) {
         double s = Math.sin(Math.PI / n);
         return radiusMm * s / (1 - s);

@@ -18,7 +18,8 @@ public final class Exposed {
         PlacedItem over = design.item(item).orElseThrow(() -> new IllegalArgumentException("there is no such thing on the stone: " + item));
         Geometry free = over.silhouette();
         double whole = Math.max(1e-9, free.getArea());
-        List<PlacedPart> parts = design.items().subList(0, design.items().indexOf(over)).stream().flatMap(i -> i.parts().stream()).filter(p -> p.part().role() == Role.FILL).toList();
+        List<PlacedPart> parts = design.items().subList(0, design.items().indexOf(over)).stream().flatMap(i -> i.parts().stream())
+                .filter(p -> p.part().role() == Role.FILL).toList();
         Map<String, Double> shares = new LinkedHashMap<>();
         Geometry left = free;
         for (int i = parts.size() - 1; i >= 0 && !left.isEmpty(); i--) {
@@ -32,7 +33,8 @@ public final class Exposed {
             shares.put("", left.getArea() / whole);
         }
         Map<String, Double> sorted = new LinkedHashMap<>();
-        shares.entrySet().stream().sorted((a, b) -> Double.compare(b.getValue(), a.getValue())).forEach(e -> sorted.put(e.getKey(), e.getValue()));
+        shares.entrySet().stream().sorted((a, b) -> Double.compare(b.getValue(), a.getValue()))
+                .forEach(e -> sorted.put(e.getKey(), e.getValue()));
         return sorted;
     }
 }

@@ -10,7 +10,8 @@ import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.util.GeometryTransformer;
 
 /**
- * What was laid out flat, moved over the dome until it looks from the viewpoint as it would on a flat plate at the height of its middle: each point of the plate is seen through, and the line of sight
+ * What was laid out flat, moved over the dome until it looks from the viewpoint as it would on a flat plate at the height of its middle:
+ * each point of the plate is seen through, and the line of sight
  * followed to the dome. Straight lines on the plate look straight. Worked out on a grid over the layout and interpolated between its knots.
  */
 final class EyeWarp {
@@ -80,6 +81,7 @@ final class EyeWarp {
         Coordinate b = moved[i + 1];
         Coordinate c = moved[i + KNOTS + 1];
         Coordinate d = moved[i + KNOTS + 2];
-        return new Coordinate((1 - fv) * ((1 - fu) * a.x + fu * b.x) + fv * ((1 - fu) * c.x + fu * d.x), (1 - fv) * ((1 - fu) * a.y + fu * b.y) + fv * ((1 - fu) * c.y + fu * d.y));
+        return new Coordinate((1 - fv) * ((1 - fu) * a.x + fu * b.x) + fv * ((1 - fu) * c.x + fu * d.x),
+                (1 - fv) * ((1 - fu) * a.y + fu * b.y) + fv * ((1 - fu) * c.y + fu * d.y));
     }
 }

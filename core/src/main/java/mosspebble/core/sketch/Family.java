@@ -65,9 +65,11 @@ public interface Family {
     /** Refuses values that are not the family's. */
     default void check(Map<String, Double> values) {
         for (Map.Entry<String, Double> entry : values.entrySet()) {
-            Dial dial = dials().stream().filter(d -> d.id().equals(entry.getKey())).findFirst().orElseThrow(() -> new IllegalArgumentException(title() + " has nothing called " + entry.getKey() + "."));
+            Dial dial = dials().stream().filter(d -> d.id().equals(entry.getKey())).findFirst()
+                    .orElseThrow(() -> new IllegalArgumentException(title() + " has nothing called " + entry.getKey() + "."));
             if (!(entry.getValue() >= dial.low() && entry.getValue() <= dial.high())) {
-                throw new IllegalArgumentException(dial.title() + ": " + Numbers.shortText(dial.low()) + " to " + Numbers.shortText(dial.high()) + ", was " + Numbers.shortText(entry.getValue()) + ".");
+                throw new IllegalArgumentException(dial.title() + ": " + Numbers.shortText(dial.low()) + " to "
+                        + Numbers.shortText(dial.high()) + ", was " + Numbers.shortText(entry.getValue()) + ".");
             }
         }
     }

@@ -159,7 +159,8 @@ public final class Guides {
     }
 
     /**
-     * Where a thing's middle goes that is moved near a guide: the nearest crossing or end of guide lines within reach, else the nearest place on a line; empty if none is near.
+     * Where a thing's middle goes that is moved near a guide: the nearest crossing or end of guide lines within reach, else the nearest
+     * place on a line; empty if none is near.
      *
      * @param guides lines, mm
      */
@@ -178,7 +179,8 @@ public final class Guides {
         for (int i = 0; i < near.size(); i++) {
             for (int k = i + 1; k < near.size(); k++) {
                 for (Coordinate crossing : near.get(i).intersection(near.get(k)).getCoordinates()) {
-                    if (crossing.distance(here.getCoordinate()) <= reachMm && (best == null || crossing.distance(here.getCoordinate()) < best.distance(here.getCoordinate()))) {
+                    if (crossing.distance(here.getCoordinate()) <= reachMm
+                            && (best == null || crossing.distance(here.getCoordinate()) < best.distance(here.getCoordinate()))) {
                         best = crossing;
                     }
                 }
@@ -187,6 +189,7 @@ public final class Guides {
         if (best != null) {
             return Optional.of(best);
         }
-        return near.stream().map(line -> DistanceOp.nearestPoints(line, here)[0]).min((a, b) -> Double.compare(a.distance(here.getCoordinate()), b.distance(here.getCoordinate())));
+        return near.stream().map(line -> DistanceOp.nearestPoints(line, here)[0])
+                .min((a, b) -> Double.compare(a.distance(here.getCoordinate()), b.distance(here.getCoordinate())));
     }
 }

@@ -20,7 +20,8 @@ import mosspebble.core.units.Numbers;
  * @param leftOut ids, as in the motif, of parts that are left out
  * @param group things of one group are moved together
  */
-public record Item(String id, Subject subject, ItemMode manner, Placement placement, double marginMm, double mostTurn, double runOffMm, double fringeMm, boolean mirrored, boolean matched,
+public record Item(String id, Subject subject, ItemMode manner, Placement placement, double marginMm, double mostTurn, double runOffMm,
+        double fringeMm, boolean mirrored, boolean matched,
         Set<String> leftOut, Optional<String> group) {
 
     public Item {
@@ -41,7 +42,8 @@ public record Item(String id, Subject subject, ItemMode manner, Placement placem
 
     private static void range(String what, double value, double most, String unit) {
         if (!(value >= 0 && value <= most)) {
-            throw new IllegalArgumentException(what + " 0 to " + Numbers.shortText(most) + " " + unit + ", was " + Numbers.shortText(value) + ".");
+            throw new IllegalArgumentException(
+                    what + " 0 to " + Numbers.shortText(most) + " " + unit + ", was " + Numbers.shortText(value) + ".");
         }
     }
 
@@ -98,7 +100,8 @@ public record Item(String id, Subject subject, ItemMode manner, Placement placem
 
     /** Another subject in the same place; parts left out of the old one come back. */
     public Item showing(Subject newSubject) {
-        return new Item(id, newSubject, manner, placement, marginMm, mostTurn, runOffMm, fringeMm, mirrored, matched, newSubject.getClass() == subject.getClass() ? leftOut : Set.of(), group);
+        return new Item(id, newSubject, manner, placement, marginMm, mostTurn, runOffMm, fringeMm, mirrored, matched,
+                newSubject.getClass() == subject.getClass() ? leftOut : Set.of(), group);
     }
 
     /** The same thing under another id. */

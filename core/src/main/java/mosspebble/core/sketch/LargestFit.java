@@ -13,7 +13,8 @@ import org.locationtech.jts.simplify.DouglasPeuckerSimplifier;
 
 /**
  * The largest copy of a design inside a zone. Problem: the design's convex hull about its own middle, the zone, an allowed turn. For a
- * middle and a turn the largest size follows exactly from rays: along each direction of a hull corner the zone's first boundary, along each direction of a zone
+ * middle and a turn the largest size follows exactly from rays: along each direction of a hull corner the zone's first boundary, along each
+ * direction of a zone
  * corner the hull's own. Middle and turn are found by compass search with turned directions and halving steps from several starts; the
  * answer says how many places were tried. Exact to well under 1 % for the closed-form cases in the tests.
  */
@@ -84,7 +85,8 @@ public final class LargestFit {
         Coordinate middle = middle(design);
         Geometry whole = design.convexHull();
         Geometry fine = DouglasPeuckerSimplifier.simplify(whole, FINE * whole.getEnvelopeInternal().getDiameter());
-        Coordinate[] corners = (fine.getDimension() == 2 ? fine : whole).getCoordinates(); // may be shared with the design: copied, never moved
+        // may be shared with the design: copied, never moved
+        Coordinate[] corners = (fine.getDimension() == 2 ? fine : whole).getCoordinates();
         Coordinate[] hull = new Coordinate[corners.length];
         for (int i = 0; i < hull.length; i++) {
             hull[i] = new Coordinate(corners[i].x - middle.x, corners[i].y - middle.y);

@@ -57,7 +57,9 @@ final class LeftFree {
                 double length = mm * (0.45 + 0.55 * random.nextDouble());
                 double lean = (random.nextDouble() - 0.5) * 0.9 * length;
                 Coordinate tip = new Coordinate(at.x + side * length * -ty + lean * tx, at.y + side * length * tx + lean * ty);
-                all.add(FACTORY.createPolygon(new Coordinate[] {new Coordinate(at.x - tx * FRINGE_WIDE / 2, at.y - ty * FRINGE_WIDE / 2), tip, new Coordinate(at.x + tx * FRINGE_WIDE / 2, at.y + ty * FRINGE_WIDE / 2), new Coordinate(at.x - tx * FRINGE_WIDE / 2, at.y - ty * FRINGE_WIDE / 2)}));
+                all.add(FACTORY.createPolygon(new Coordinate[] {new Coordinate(at.x - tx * FRINGE_WIDE / 2, at.y - ty * FRINGE_WIDE / 2),
+                    tip, new Coordinate(at.x + tx * FRINGE_WIDE / 2, at.y + ty * FRINGE_WIDE / 2),
+                    new Coordinate(at.x - tx * FRINGE_WIDE / 2, at.y - ty * FRINGE_WIDE / 2)}));
             }
         }
         return Shapes.union(all.stream().map(g -> g.isValid() ? g : Shapes.grown(g, 1e-6)).toList());
@@ -97,7 +99,8 @@ final class LeftFree {
             }
             int cover = -1;
             for (int k = i - 1; k >= 0 && cover < 0; k--) {
-                boolean paints = items.get(k).item().manner() != ItemMode.LEFT_FREE && items.get(k).parts().stream().anyMatch(p -> p.part().role() == Role.FILL);
+                boolean paints = items.get(k).item().manner() != ItemMode.LEFT_FREE
+                        && items.get(k).parts().stream().anyMatch(p -> p.part().role() == Role.FILL);
                 cover = paints && items.get(k).silhouette().intersects(kept) ? k : -1;
             }
             changed.set(i, lines(over, kept, outstanding));
@@ -112,14 +115,17 @@ final class LeftFree {
 
     /** Lines that stand out from the areas, as legs and reeds do: they are kept free with them. */
     private static List<PlacedPart> outstanding(PlacedItem over) {
-        return over.parts().stream().filter(p -> p.part().role() == Role.LINE && Shapes.outside(p.drawn(), over.silhouette()).getLength() > 0.5 * p.drawn().getLength()).toList();
+        return over.parts().stream().filter(
+                p -> p.part().role() == Role.LINE && Shapes.outside(p.drawn(), over.silhouette()).getLength() > 0.5 * p.drawn().getLength())
+                .toList();
     }
 
     /** What is left of the thing itself: its inner lines and lights, and the pencil line round it. */
     private static PlacedItem lines(PlacedItem over, Geometry kept, List<PlacedPart> outstanding) {
         List<PlacedPart> parts = new ArrayList<>();
         MotifPart any = over.parts().get(0).part();
-        parts.add(new PlacedPart(new MotifPart(over.item().named("free-edge"), "edge of what stays free", Role.GUIDE, any.slot(), kept.getBoundary(), 0, 0, false, Presence.ALWAYS, Optional.empty()), kept.getBoundary(), Shapes.nothing()));
+        parts.add(new PlacedPart(new MotifPart(over.item().named("free-edge"), "edge of what stays free", Role.GUIDE, any.slot(),
+                kept.getBoundary(), 0, 0, false, Presence.ALWAYS, Optional.empty()), kept.getBoundary(), Shapes.nothing()));
         over.parts().stream().filter(p -> p.part().role() != Role.FILL && !outstanding.contains(p)).forEach(parts::add);
         return new PlacedItem(over.item(), over.motif(), over.wears(), parts, kept);
     }
@@ -129,7 +135,8 @@ final class LeftFree {
         for (PlacedPart part : cover.parts()) {
             Geometry drawn = part.part().isArea() ? Shapes.minus(part.drawn(), kept) : Shapes.outside(part.drawn(), kept);
             if (!drawn.isEmpty()) {
-                parts.add(new PlacedPart(part.part(), drawn, part.part().isArea() ? drawn : part.part().role() == Role.GUIDE ? Shapes.nothing() : Shapes.minus(part.painted(), kept)));
+                parts.add(new PlacedPart(part.part(), drawn, part.part().isArea() ? drawn
+                        : part.part().role() == Role.GUIDE ? Shapes.nothing() : Shapes.minus(part.painted(), kept)));
             }
         }
         return new PlacedItem(cover.item(), cover.motif(), cover.wears(), parts, Shapes.minus(cover.silhouette(), kept));

@@ -10,18 +10,21 @@ import mosspebble.core.units.Numbers;
  * How letters are set.
  *
  * @param path what the lines follow
- * @param bend of an arc: the angle it spans, degrees, -340 to 340, positive when its middle is highest; of a wave: its height as a share of the letters', -340 to 340 per cent; of the rim: how far inside the edge, mm, 0 to 100
+ * @param bend of an arc: the angle it spans, degrees, -340 to 340, positive when its middle is highest; of a wave: its height as a share of
+ * the letters', -340 to 340 per cent; of the rim: how far inside the edge, mm, 0 to 100
  * @param style how the letters are filled
  * @param optical 0 spaces letters by the face's own widths, 1 makes the nearest distances of neighbours equal
  * @param space added between letters, em, -0.3 (they share strokes or tuck over one another) to 1
  * @param lineStep from baseline to baseline, cap heights, 0.8 to 3
- * @param boxes whether each letter stands in a box of equal width, the middle line between boxes (even count) or through the middle letter (odd count)
+ * @param boxes whether each letter stands in a box of equal width, the middle line between boxes (even count) or through the middle letter
+ * (odd count)
  * @param swell how much the down-strokes are thickened, em, 0 to 0.12
  * @param toEye whether lines are lifted over the dome until they look straight from the viewpoint
  * @param penMm width of the pen for outlines and single-stroke letters, mm, 0.3 to 5
  * @param kerns moved by hand: by the number of the letter in the whole text (the first is 0), em
  */
-public record LetterSetting(Path path, double bend, Style style, double optical, double space, double lineStep, boolean boxes, double swell, boolean toEye, double penMm, Map<Integer, Double> kerns) {
+public record LetterSetting(Path path, double bend, Style style, double optical, double space, double lineStep, boolean boxes, double swell,
+        boolean toEye, double penMm, Map<Integer, Double> kerns) {
 
     /** What the lines follow. */
     public enum Path { STRAIGHT, ARC, WAVE, RIM }
@@ -52,7 +55,8 @@ public record LetterSetting(Path path, double bend, Style style, double optical,
 
     private static void range(String what, double value, double low, double high) {
         if (!(value >= low && value <= high)) {
-            throw new IllegalArgumentException(what + " " + Numbers.shortText(low) + " to " + Numbers.shortText(high) + ", was " + Numbers.shortText(value) + ".");
+            throw new IllegalArgumentException(
+                    what + " " + Numbers.shortText(low) + " to " + Numbers.shortText(high) + ", was " + Numbers.shortText(value) + ".");
         }
     }
 

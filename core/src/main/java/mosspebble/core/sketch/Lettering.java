@@ -14,7 +14,8 @@ import org.locationtech.jts.geom.LinearRing;
 import org.locationtech.jts.geom.util.AffineTransformation;
 
 /**
- * Words set as a motif of letters: lines over one another, 1 unit = the cap height, the first baseline at 0. A letter keeps its form; arcs, waves and rims move and turn it as a whole. Spacing is
+ * Words set as a motif of letters: lines over one another, 1 unit = the cap height, the first baseline at 0. A letter keeps its form; arcs,
+ * waves and rims move and turn it as a whole. Spacing is
  * partly the face's own advance, partly optical: the nearest distance of neighbouring letters made equal.
  */
 public final class Lettering {
@@ -38,7 +39,8 @@ public final class Lettering {
 
     /** The letters of a word that the face does not have. */
     public static List<String> missing(Subject.Word word, Typeface face) {
-        return String.join("", word.lines()).codePoints().filter(c -> face.glyph(c).isEmpty()).distinct().mapToObj(Character::toString).toList();
+        return String.join("", word.lines()).codePoints().filter(c -> face.glyph(c).isEmpty()).distinct().mapToObj(Character::toString)
+                .toList();
     }
 
     /** Sets the word on its own; letters that the face lacks are left out. A word on the rim is set straight: the stone bends it. */
@@ -54,13 +56,15 @@ public final class Lettering {
             if (radius != 0) {
                 double own = radius > 0 ? Math.max(0.2, radius - down) : radius - down;
                 double angle = middle / own;
-                return new AffineTransformation().translate(-middle, 0).rotate(angle).translate(own * Math.sin(angle), radius - own * Math.cos(angle));
+                return new AffineTransformation().translate(-middle, 0).rotate(angle).translate(own * Math.sin(angle),
+                        radius - own * Math.cos(angle));
             }
             if (setting.path() == LetterSetting.Path.WAVE && widest > 0) {
                 double high = setting.bend() / 100;
                 double turn = 2 * Math.PI * middle / widest;
                 double slope = -high * 2 * Math.PI / widest * Math.cos(turn);
-                return new AffineTransformation().translate(-middle, 0).rotate(Math.atan(slope)).translate(middle, down - high * Math.sin(turn));
+                return new AffineTransformation().translate(-middle, 0).rotate(Math.atan(slope)).translate(middle,
+                        down - high * Math.sin(turn));
             }
             return AffineTransformation.translationInstance(0, down);
         });
@@ -85,7 +89,8 @@ public final class Lettering {
                 String title = letter.title();
                 all.add(shape);
                 if (shape.getDimension() < 2) {
-                    swollen(shape, setting.swell() / face.capHeight()).ifPresent(thick -> parts.add(part(id + "-down", title + ", down-strokes", Role.FILL, LETTERS, thick, 0)));
+                    swollen(shape, setting.swell() / face.capHeight())
+                            .ifPresent(thick -> parts.add(part(id + "-down", title + ", down-strokes", Role.FILL, LETTERS, thick, 0)));
                     parts.add(part(id, title, Role.LINE, LETTERS, shape, setting.penMm()));
                     continue;
                 }
@@ -120,7 +125,8 @@ public final class Lettering {
         if (whole.stream().anyMatch(p -> p.slot().equals(INLINE.id()))) {
             slots.add(INLINE);
         }
-        Geometry hull = all.get(0).getFactory().createGeometryCollection(whole.stream().map(MotifPart::shape).toArray(Geometry[]::new)).convexHull();
+        Geometry hull = all.get(0).getFactory().createGeometryCollection(whole.stream().map(MotifPart::shape).toArray(Geometry[]::new))
+                .convexHull();
         return new Motif("word", word.text(), slots, whole, hull, hull, false, false);
     }
 
@@ -133,7 +139,9 @@ public final class Lettering {
         return new MaximumInscribedCircle(letter, 0.01).getRadiusLine().getLength();
     }
 
-    /** The strokes of a single-stroke letter that go down rather than across, thickened to the right: area of each segment swept sideways. */
+    /**
+     * The strokes of a single-stroke letter that go down rather than across, thickened to the right: area of each segment swept sideways.
+     */
     private static Optional<Geometry> swollen(Geometry lines, double by) {
         List<Geometry> down = new ArrayList<>();
         for (int i = 0; by > 0 && i < lines.getNumGeometries(); i++) {
@@ -151,7 +159,8 @@ public final class Lettering {
     // --- on the rim
 
     /**
-     * The word along the edge of what is painted, its middle where the placement's turn points (0 is the top, clockwise), cap height the placement's size. In the lower half letters stand with their heads
+     * The word along the edge of what is painted, its middle where the placement's turn points (0 is the top, clockwise), cap height the
+     * placement's size. In the lower half letters stand with their heads
      * inward, so that they are upright for the reader.
      *
      * @return parts in mm; empty if it is longer than the rim
@@ -163,7 +172,8 @@ public final class Lettering {
         List<ChordWalk> walks = new ArrayList<>();
         for (int row = 0; row < rows.size(); row++) {
             int inward = below ? rows.size() - 1 - row : row;
-            Optional<LinearRing> curve = rim(bed, Math.abs(word.setting().bend()) + cap * (inward * word.setting().lineStep() + (below ? 0 : 1)));
+            Optional<LinearRing> curve = rim(bed,
+                    Math.abs(word.setting().bend()) + cap * (inward * word.setting().lineStep() + (below ? 0 : 1)));
             if (curve.isEmpty()) {
                 return Optional.empty();
             }
@@ -256,7 +266,8 @@ public final class Lettering {
         List<Double> places = new ArrayList<>();
         double box = 0;
         for (int code : codes) {
-            box = Math.max(box, face.glyph(code).orElseThrow().shape().getEnvelopeInternal().getWidth() * BOX + Math.max(0, setting.space()));
+            box = Math.max(box,
+                    face.glyph(code).orElseThrow().shape().getEnvelopeInternal().getWidth() * BOX + Math.max(0, setting.space()));
         }
         double pen = 0;
         int before = -1;
@@ -292,7 +303,8 @@ public final class Lettering {
     }
 
     /** Moves the line so that its middle is at 0: the middle of its boxes, or of what is drawn. */
-    private static Row centred(String line, int[] codes, int first, List<Geometry> shapes, List<Double> places, Typeface face, double boxed) {
+    private static Row centred(String line, int[] codes, int first, List<Geometry> shapes, List<Double> places, Typeface face,
+            double boxed) {
         Envelope drawn = new Envelope();
         for (int i = 0; i < shapes.size(); i++) {
             if (!shapes.get(i).isEmpty()) {
@@ -315,7 +327,9 @@ public final class Lettering {
                 count++;
                 String text = Character.toString(codes[i]);
                 String title = count == seen && seen > 1 ? "last " + text : count == 1 ? "first " + text : text + " in " + line;
-                letters.add(new Letter(text, title, new AffineTransformation().translate(places.get(at) - middle, 0).scale(em, em).transform(shapes.get(at)), first + i));
+                letters.add(new Letter(text, title,
+                        new AffineTransformation().translate(places.get(at) - middle, 0).scale(em, em).transform(shapes.get(at)),
+                        first + i));
             }
             at++;
         }
@@ -339,8 +353,10 @@ public final class Lettering {
         Geometry zone = Shapes.grown(bed.zones().face(), -marginMm);
         Envelope room = zone.getEnvelopeInternal();
         List<Subject.Word> tries = breaks.stream().map(lines -> new Subject.Word(lines, word.typeface(), word.setting()))
-                .sorted(Comparator.comparingDouble((Subject.Word w) -> -estimate(rows(w, face), room, w.setting().lineStep()))).limit(3).toList();
-        return tries.stream().flatMap(w -> LargestFit.centred(set(w, face).sitting(), zone, 0, 0, 1).map(f -> new Arranged(w.lines(), f.placement())).stream())
+                .sorted(Comparator.comparingDouble((Subject.Word w) -> -estimate(rows(w, face), room, w.setting().lineStep()))).limit(3)
+                .toList();
+        return tries.stream().flatMap(
+                w -> LargestFit.centred(set(w, face).sitting(), zone, 0, 0, 1).map(f -> new Arranged(w.lines(), f.placement())).stream())
                 .max(Comparator.comparingDouble(Arranged::capMm));
     }
 

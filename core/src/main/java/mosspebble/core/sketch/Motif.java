@@ -13,7 +13,8 @@ import org.locationtech.jts.geom.Geometry;
  * @param wears whether it can wear the stone
  * @param prefersWearing whether it does so unless told otherwise
  */
-public record Motif(String id, String title, List<Slot> slots, List<MotifPart> parts, Geometry silhouette, Geometry sitting, boolean wears, boolean prefersWearing) {
+public record Motif(String id, String title, List<Slot> slots, List<MotifPart> parts, Geometry silhouette, Geometry sitting, boolean wears,
+        boolean prefersWearing) {
 
     public Motif {
         slots = List.copyOf(slots);
@@ -28,7 +29,8 @@ public record Motif(String id, String title, List<Slot> slots, List<MotifPart> p
                 throw new IllegalArgumentException("motif " + id + " has two parts called " + part.id());
             }
             if (!known.contains(part.slot())) {
-                throw new IllegalArgumentException("part " + part.id() + " uses the colour slot " + part.slot() + ", which motif " + id + " does not name");
+                throw new IllegalArgumentException(
+                        "part " + part.id() + " uses the colour slot " + part.slot() + ", which motif " + id + " does not name");
             }
         }
     }

@@ -13,7 +13,8 @@ import org.locationtech.jts.geom.Location;
 import org.locationtech.jts.index.strtree.STRtree;
 
 /**
- * What of each filled part is seen when those in front are drawn whole. Neighbours come from an R-tree, so that the work grows with the overlaps there are and not with the square of the parts.
+ * What of each filled part is seen when those in front are drawn whole. Neighbours come from an R-tree, so that the work grows with the
+ * overlaps there are and not with the square of the parts.
  */
 public final class Overlap {
 
@@ -24,7 +25,8 @@ public final class Overlap {
     public Overlap(List<Geometry> areas) {
         this.areas = List.copyOf(areas);
         for (int i = 0; i < areas.size(); i++) {
-            for (int piece = 0; piece < areas.get(i).getNumGeometries(); piece++) { // each dot of a ring by itself: most of them are far away
+            // each dot of a ring by itself: most of them are far away
+            for (int piece = 0; piece < areas.get(i).getNumGeometries(); piece++) {
                 Geometry one = areas.get(i).getGeometryN(piece);
                 if (!one.isEmpty()) {
                     tree.insert(one.getEnvelopeInternal(), new Piece(i, one));
@@ -74,7 +76,8 @@ public final class Overlap {
         int front = -1;
         for (Object hit : tree.query(new Envelope(at))) {
             Piece piece = (Piece) hit;
-            if (piece.area() > front && counts.test(piece.area()) && SimplePointInAreaLocator.locate(at, piece.shape()) == Location.INTERIOR) {
+            if (piece.area() > front && counts.test(piece.area())
+                    && SimplePointInAreaLocator.locate(at, piece.shape()) == Location.INTERIOR) {
                 front = piece.area();
             }
         }

@@ -28,7 +28,8 @@ public final class Pairs {
             partner(part, placed).filter(other -> part.part().id().compareTo(other.part().id()) < 0).ifPresent(other -> {
                 Geometry mirrored = mirrored(part.drawn(), other.drawn(), placed);
                 double apart = DiscreteHausdorffDistance.distance(mirrored, other.drawn());
-                double larger = part.part().isArea() ? other.drawn().getArea() / part.drawn().getArea() : other.drawn().getLength() / Math.max(1e-9, part.drawn().getLength());
+                double larger = part.part().isArea() ? other.drawn().getArea() / part.drawn().getArea()
+                        : other.drawn().getLength() / Math.max(1e-9, part.drawn().getLength());
                 pairs.add(new Pair(part, other, apart, larger));
             });
         }
@@ -36,7 +37,8 @@ public final class Pairs {
     }
 
     private static Optional<PlacedPart> partner(PlacedPart part, PlacedItem placed) {
-        return part.part().mirror().flatMap(id -> placed.parts().stream().filter(p -> p.part().id().equals(placed.item().named(id))).findFirst());
+        return part.part().mirror()
+                .flatMap(id -> placed.parts().stream().filter(p -> p.part().id().equals(placed.item().named(id))).findFirst());
     }
 
     /** The first shape mirrored about the thing's own axis, its middle on that of the second. */

@@ -14,7 +14,8 @@ public interface Repertoire {
     Optional<Family> family(String id);
 
     /**
-     * What a subject is made of, as last worked out or worked out now. A repertoire may remember it; the same subject always gives the same.
+     * What a subject is made of, as last worked out or worked out now. A repertoire may remember it; the same subject always gives the
+     * same.
      *
      * @param making works it out
      */

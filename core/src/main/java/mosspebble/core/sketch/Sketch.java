@@ -6,7 +6,8 @@ import java.util.Optional;
 import java.util.function.UnaryOperator;
 
 /**
- * The sketch as decided: the things on the stone, the deepest first. What is in front is drawn whole; lines of what is behind stop just short of it, and hidden parts are neither drawn nor painted.
+ * The sketch as decided: the things on the stone, the deepest first. What is in front is drawn whole; lines of what is behind stop just
+ * short of it, and hidden parts are neither drawn nor painted.
  *
  * @param items 1 to {@link #MOST}
  */

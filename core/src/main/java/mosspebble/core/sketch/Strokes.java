@@ -13,7 +13,8 @@ import org.locationtech.jts.linearref.LengthIndexedLine;
 import org.locationtech.jts.simplify.DouglasPeuckerSimplifier;
 
 /**
- * Pencil strokes drawn by hand. What the hand drew is thinned to the points that matter (Douglas and Peucker, Cartographica 10, 112, 1973) and joined again by a centripetal Catmull-Rom spline (Yuksel
+ * Pencil strokes drawn by hand. What the hand drew is thinned to the points that matter (Douglas and Peucker, Cartographica 10, 112, 1973)
+ * and joined again by a centripetal Catmull-Rom spline (Yuksel
  * et al., Computer-Aided Design 43, 747, 2011), which passes through every point and never loops between two.
  */
 public final class Strokes {
@@ -48,14 +49,16 @@ public final class Strokes {
         if (raw.getLength() < 2) {
             return Optional.empty();
         }
-        boolean closed = becomes == Subject.Becomes.AREA || drawn.get(0).distance(drawn.get(drawn.size() - 1)) < MEETS * raw.getLength() && raw.getLength() > 12;
+        boolean closed = becomes == Subject.Becomes.AREA
+                || drawn.get(0).distance(drawn.get(drawn.size() - 1)) < MEETS * raw.getLength() && raw.getLength() > 12;
         double tolerance = TREMOR_MM;
         Coordinate[] kept = DouglasPeuckerSimplifier.simplify(raw, tolerance).getCoordinates();
         while (kept.length > Subject.Stroke.MOST_POINTS) {
             tolerance *= 1.5;
             kept = DouglasPeuckerSimplifier.simplify(raw, tolerance).getCoordinates();
         }
-        int count = closed && kept.length > 3 && kept[0].distance(kept[kept.length - 1]) < MEETS * raw.getLength() ? kept.length - 1 : kept.length;
+        int count = closed && kept.length > 3 && kept[0].distance(kept[kept.length - 1]) < MEETS * raw.getLength() ? kept.length - 1
+                : kept.length;
         if (closed && count < 3) {
             return Optional.empty();
         }
@@ -124,14 +127,16 @@ public final class Strokes {
             case LINE, GUIDE -> line;
             case DOTS -> dots(line, stroke);
         };
-        Role role = stroke.becomes() == Subject.Becomes.GUIDE ? Role.GUIDE : stroke.becomes() == Subject.Becomes.LINE ? Role.LINE : Role.FILL;
+        Role role = stroke.becomes() == Subject.Becomes.GUIDE ? Role.GUIDE : stroke.becomes() == Subject.Becomes.LINE ? Role.LINE
+                : Role.FILL;
         boolean area = stroke.becomes() == Subject.Becomes.AREA;
         MotifPart part = new MotifPart("stroke", switch (stroke.becomes()) {
             case AREA -> "area drawn by hand";
             case LINE -> "line drawn by hand";
             case DOTS -> "dots drawn by hand";
             case GUIDE -> "guide drawn by hand";
-        }, role, SLOT.id(), shape, area || stroke.becomes() == Subject.Becomes.DOTS ? 0 : stroke.penMm(), area ? 0.3 : 0, area, Presence.ALWAYS, Optional.empty());
+        }, role, SLOT.id(), shape, area || stroke.becomes() == Subject.Becomes.DOTS ? 0 : stroke.penMm(), area ? 0.3 : 0, area,
+                Presence.ALWAYS, Optional.empty());
         Geometry sitting = shape.getDimension() == 2 ? shape : line.buffer(stroke.penMm() / 2);
         return new Motif("stroke", "Pencil stroke", List.of(SLOT), List.of(part), sitting, sitting, false, false);
     }
@@ -168,7 +173,8 @@ public final class Strokes {
                 curve.add(between(p0, p1, p2, p3, (double) k / BETWEEN));
             }
         }
-        curve.add(closed ? curve.get(0).copy() : points.get(n - 1).copy()); // the very same place: a ring that ends a rounding error beside its start is none
+        // the very same place: a ring that ends a rounding error beside its start is none
+        curve.add(closed ? curve.get(0).copy() : points.get(n - 1).copy());
         return curve.toArray(new Coordinate[0]);
     }
 

@@ -66,7 +66,8 @@ public sealed interface Subject {
     }
 
     /**
-     * A border of dots: on a circle, whose radius is the placement's scale in mm, or along the edge of what is painted when it wears the stone.
+     * A border of dots: on a circle, whose radius is the placement's scale in mm, or along the edge of what is painted when it wears the
+     * stone.
      *
      * @param diameterMm of a dot, of the largest one in a series; 0.3 to 60
      * @param gapMm wanted least gap, 0 to 60
@@ -78,7 +79,8 @@ public sealed interface Subject {
      * @param bandMm distance of two lines between which the dots run, 0 (no lines) to 60
      * @param innerMm width of the dots of a second ring locked in step with the first, 0 (none) to 60
      */
-    record Dots(double diameterMm, double gapMm, double insetMm, boolean dotOnTop, boolean twoColours, Series series, int count, double ratio, double bandMm, double innerMm) implements Subject {
+    record Dots(double diameterMm, double gapMm, double insetMm, boolean dotOnTop, boolean twoColours, Series series, int count,
+            double ratio, double bandMm, double innerMm) implements Subject {
         public Dots {
             Objects.requireNonNull(series);
             range("A dot is", diameterMm, 0.3, 60, " mm");
@@ -94,7 +96,8 @@ public sealed interface Subject {
 
         private static void range(String what, double value, double low, double high, String unit) {
             if (!(value >= low && value <= high)) {
-                throw new IllegalArgumentException(what + " " + Numbers.shortText(low) + " to " + Numbers.shortText(high) + unit + ", was " + Numbers.shortText(value) + ".");
+                throw new IllegalArgumentException(what + " " + Numbers.shortText(low) + " to " + Numbers.shortText(high) + unit + ", was "
+                        + Numbers.shortText(value) + ".");
             }
         }
 
@@ -158,7 +161,8 @@ public sealed interface Subject {
             closed |= becomes == Becomes.AREA;
             int least = becomes == Becomes.AREA ? 3 : 2;
             if (points.size() % 2 != 0 || points.size() < 2 * least || points.size() > 2 * MOST_POINTS) {
-                throw new IllegalArgumentException("A stroke has " + least + " to " + MOST_POINTS + " points, had " + points.size() / 2 + ".");
+                throw new IllegalArgumentException(
+                        "A stroke has " + least + " to " + MOST_POINTS + " points, had " + points.size() / 2 + ".");
             }
             for (double value : points) {
                 if (!(Math.abs(value) <= 1000)) {
@@ -202,7 +206,8 @@ public sealed interface Subject {
         }
     }
 
-    default <T> T match(Function<Figure, T> figure, Function<Word, T> word, Function<Dots, T> dots, Function<Pattern, T> pattern, Function<Stroke, T> stroke, Function<Guide, T> guide) {
+    default <T> T match(Function<Figure, T> figure, Function<Word, T> word, Function<Dots, T> dots, Function<Pattern, T> pattern,
+            Function<Stroke, T> stroke, Function<Guide, T> guide) {
         if (this instanceof Figure f) {
             return figure.apply(f);
         }

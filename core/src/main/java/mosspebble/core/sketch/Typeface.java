@@ -4,7 +4,9 @@ import java.util.Map;
 import java.util.Optional;
 import org.locationtech.jts.geom.Geometry;
 
-/** The letters of a face as outlines, measured in em (1 = the type size), y down, baseline at 0. The same letter is always the same outline. */
+/**
+ * The letters of a face as outlines, measured in em (1 = the type size), y down, baseline at 0. The same letter is always the same outline.
+ */
 public interface Typeface {
 
     /** @param shape empty for a space */

@@ -15,7 +15,8 @@ import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.util.AffineTransformation;
 
 /**
- * One way up for a stone, judged for a subject: how large the subject becomes, whether the heavy end is below, whether it stands upright or lies across.
+ * One way up for a stone, judged for a subject: how large the subject becomes, whether the heavy end is below, whether it stands upright or
+ * lies across.
  *
  * @param degrees way up of the stone
  * @param score 0 to 1, the best first
@@ -66,7 +67,8 @@ public record WayUp(double degrees, double score, double largestMm, List<String>
         if (motif.isPresent()) {
             Envelope own = motif.get().sitting().getEnvelopeInternal();
             longer = Math.max(own.getWidth(), own.getHeight()) * size;
-            reasons.add(Numbers.text(longer, 0) + " mm long" + (sizeScore > 0.999 ? ", as large as it gets" : ", " + Numbers.text(100 * (1 - sizeScore), 0) + " % smaller than the best"));
+            reasons.add(Numbers.text(longer, 0) + " mm long" + (sizeScore > 0.999 ? ", as large as it gets"
+                    : ", " + Numbers.text(100 * (1 - sizeScore), 0) + " % smaller than the best"));
         }
         double weighted = Math.max(0, Math.min(1, 0.5 + below / 0.08));
         if (Math.abs(below) > 0.008) {
@@ -79,10 +81,12 @@ public record WayUp(double degrees, double score, double largestMm, List<String>
             boolean wide = own.getWidth() > 1.15 * own.getHeight();
             posture = tall == upright > 1.05 && wide == upright < 0.95 ? 1 : !tall && !wide ? 0.7 : 0.2;
             if (tall || wide) {
-                reasons.add((upright > 1.05 ? "stands upright" : upright < 0.95 ? "lies across" : "as high as wide") + (posture == 1 ? ", as the subject does" : ""));
+                reasons.add((upright > 1.05 ? "stands upright" : upright < 0.95 ? "lies across" : "as high as wide")
+                        + (posture == 1 ? ", as the subject does" : ""));
             }
         } else {
-            reasons.add(upright > 1.05 ? "stands upright: for a sitting figure" : upright < 0.95 ? "lies across: for words and scenes" : "as high as wide");
+            reasons.add(upright > 1.05 ? "stands upright: for a sitting figure" : upright < 0.95 ? "lies across: for words and scenes"
+                    : "as high as wide");
         }
         boolean slanted = turn % 90 != 0 && Math.abs(turn % 45) < 1e-9 && stone.length().value() > 1.15 * stone.width().value();
         double score = SHARES[0] * sizeScore + SHARES[1] * weighted + SHARES[2] * posture - (slanted ? 0.12 : 0);

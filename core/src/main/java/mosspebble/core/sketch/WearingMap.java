@@ -9,9 +9,12 @@ import org.locationtech.jts.geom.Point;
 import org.locationtech.jts.geom.util.GeometryTransformer;
 
 /**
- * The smooth map with which a motif wears the stone. About the middles of silhouette and target a point at share f of the silhouette's radius S in
- * its direction goes to distance {@code f S ((1 - s) k + s R / S)}, R the target's radius there, k the mean of R/S, s = smoothstep(0.2, 1, f): the
- * silhouette falls on the target's outline while the inner parts keep their proportions. Both shapes must be star-shaped about their middles.
+ * The smooth map with which a motif wears the stone. About the middles of silhouette and target a point at share f of the silhouette's
+ * radius S in
+ * its direction goes to distance {@code f S ((1 - s) k + s R / S)}, R the target's radius there, k the mean of R/S, s = smoothstep(0.2, 1,
+ * f): the
+ * silhouette falls on the target's outline while the inner parts keep their proportions. Both shapes must be star-shaped about their
+ * middles.
  */
 final class WearingMap {
 

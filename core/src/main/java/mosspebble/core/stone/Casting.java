@@ -5,7 +5,8 @@ import mosspebble.core.units.Millilitres;
 import mosspebble.core.units.Numbers;
 
 /**
- * A mix for a mould by weight. A gram of powder of density d with W grams of water makes {@code 1/d + W} ml of slurry (no air, no expansion); on setting the powder binds a part of the water,
+ * A mix for a mould by weight. A gram of powder of density d with W grams of water makes {@code 1/d + W} ml of slurry (no air, no
+ * expansion); on setting the powder binds a part of the water,
  * 0.1862 g per gram of hemihydrate (stoichiometry), the rest must dry out.
  *
  * @param slurry what is mixed, with the spare
@@ -76,13 +77,15 @@ public record Casting(Powder kind, Grams powder, Grams water, Millilitres slurry
         double slurry = mould.value() * (1 + spare);
         double powder = slurry / (1 / kind.density + waterRatio);
         double poured = mould.value() / (1 / kind.density + waterRatio);
-        return new Casting(kind, new Grams(powder), new Grams(powder * waterRatio), new Millilitres(slurry), new Millilitres(slurry - mould.value()),
+        return new Casting(kind, new Grams(powder), new Grams(powder * waterRatio), new Millilitres(slurry),
+                new Millilitres(slurry - mould.value()),
                 new Grams(poured * (1 + waterRatio)), new Grams(poured * (1 + kind.bound)));
     }
 
     private static void check(String what, double value, double low, double high, String unit) {
         if (!(value >= low && value <= high)) {
-            throw new IllegalArgumentException(what + " must be " + Numbers.shortText(low) + " to " + Numbers.shortText(high) + unit + ", was " + Numbers.shortText(value) + unit + ".");
+            throw new IllegalArgumentException(what + " must be " + Numbers.shortText(low) + " to " + Numbers.shortText(high) + unit
+                    + ", was " + Numbers.shortText(value) + unit + ".");
         }
     }
 

@@ -8,9 +8,12 @@ import org.locationtech.jts.geom.Coordinate;
  * The face of a stone as a height field by inflation: u solves {@code laplacian(u) = -1} inside the outline with u = 0 on it; with
  * level w = u / max u the height over the girdle is {@code z = H sqrt(1 - (1 - w)^m)}, H the face height in mm, m the fullness.
  *
- * <p>For an ellipse u is a quadratic and m = 1 gives the half-ellipsoid exactly; in general the volume over an ellipse with semi-axes a, b is
- * {@code pi a b H (1/m) B(1/m, 3/2)} (own derivation, w uniform over the area of an ellipse). The equation is discretised on a square grid with the unequal-arm
- * five-point stencil (G. H. Shortley, R. Weller, J. Appl. Phys. 9, 334, 1938), exact for quadratics, and solved by successive over-relaxation on red and black points. Marks of the stone (dents, bumps, cracks) are
+ * <p>For an ellipse u is a quadratic and m = 1 gives the half-ellipsoid exactly; in general the volume over an ellipse with semi-axes a, b
+ * is
+ * {@code pi a b H (1/m) B(1/m, 3/2)} (own derivation, w uniform over the area of an ellipse). The equation is discretised on a square grid
+ * with the unequal-arm
+ * five-point stencil (G. H. Shortley, R. Weller, J. Appl. Phys. 9, 334, 1938), exact for quadratics, and solved by successive
+ * over-relaxation on red and black points. Marks of the stone (dents, bumps, cracks) are
  * added to the smooth height.
  */
 public final class Dome {
@@ -79,7 +82,8 @@ public final class Dome {
      */
     public static Dome inflate(StoneOutline outline, double heightMm, double fullness, double cellMm) {
         if (!(heightMm > 0) || !(fullness >= 1) || !(cellMm > 0)) {
-            throw new IllegalArgumentException("a dome needs height > 0 mm, fullness >= 1 and cell > 0 mm, had " + heightMm + ", " + fullness + ", " + cellMm);
+            throw new IllegalArgumentException(
+                    "a dome needs height > 0 mm, fullness >= 1 and cell > 0 mm, had " + heightMm + ", " + fullness + ", " + cellMm);
         }
         Dome dome = new Dome(outline, cellMm, heightMm, fullness, List.of());
         dome.solve();
@@ -136,7 +140,8 @@ public final class Dome {
             double change = 0;
             for (int k = 0; k < count; k++) {
                 int i = inside[k];
-                double target = centre[k] + cw[k] * level[i - 1] + ce[k] * level[i + 1] + cn[k] * level[i - columns] + cs[k] * level[i + columns];
+                double target = centre[k] + cw[k] * level[i - 1] + ce[k] * level[i + 1] + cn[k] * level[i - columns]
+                        + cs[k] * level[i + columns];
                 double step = relax * (target - level[i]);
                 level[i] += step;
                 change = Math.max(change, Math.abs(step));
@@ -152,7 +157,9 @@ public final class Dome {
         extend(west, east, north, south);
     }
 
-    /** A start for the solution: the dome of a grid three times as coarse, or for a small one the paraboloid that is exact for an ellipse. */
+    /**
+     * A start for the solution: the dome of a grid three times as coarse, or for a small one the paraboloid that is exact for an ellipse.
+     */
     private void guess(int[] inside, int count) {
         if (Math.min(columns, rows) > COARSE) {
             Dome coarse = inflate(outline, heightMm, fullness, 3 * cellMm);
@@ -211,7 +218,8 @@ public final class Dome {
     }
 
     /**
-     * Arm lengths of the stencil in cells, per grid point inside (0 outside): the distance to the next point in one direction, or to the outline if
+     * Arm lengths of the stencil in cells, per grid point inside (0 outside): the distance to the next point in one direction, or to the
+     * outline if
      * that comes first.
      */
     private double[] arms(boolean alongX, boolean forward) {

@@ -1,7 +1,8 @@
 package mosspebble.core.stone;
 
 /**
- * A dome as flat triangles between rings and rays about the pole. Rings stand at r = R sin(phi), which makes the steep rim of an inflated surface smooth in phi, so that
+ * A dome as flat triangles between rings and rays about the pole. Rings stand at r = R sin(phi), which makes the steep rim of an inflated
+ * surface smooth in phi, so that
  * what is summed over the triangles converges quadratically with the number of rings.
  *
  * @param x mm, of corner {@code ring * rays + ray}; ring 0 is the pole, the last ring the outline

@@ -3,8 +3,10 @@ package mosspebble.core.stone;
 import mosspebble.core.units.Numbers;
 
 /**
- * Porosity from a drop of water laid on the dry stone: the seconds until it is gone. Between the points of a small table the logarithm of the porosity is
- * interpolated over the logarithm of the time (common practice, no source; that the time grows with the inverse square of what is drunk is Washburn's law for capillaries,
+ * Porosity from a drop of water laid on the dry stone: the seconds until it is gone. Between the points of a small table the logarithm of
+ * the porosity is
+ * interpolated over the logarithm of the time (common practice, no source; that the time grows with the inverse square of what is drunk is
+ * Washburn's law for capillaries,
  * E. W. Washburn, Phys. Rev. 17, 273, 1921, from memory).
  */
 public final class DropTest {
@@ -23,7 +25,8 @@ public final class DropTest {
      */
     public static double porosity(double seconds) {
         if (!(seconds >= 0 && seconds <= 7200)) {
-            throw new IllegalArgumentException("A drop test takes 0 to 7200 s, was " + Numbers.shortText(seconds) + " s. A drop that stays 600 s beads.");
+            throw new IllegalArgumentException(
+                    "A drop test takes 0 to 7200 s, was " + Numbers.shortText(seconds) + " s. A drop that stays 600 s beads.");
         }
         double t = Math.log(Math.max(SECONDS[0], Math.min(BEADS_SECONDS, seconds)));
         int i = 1;

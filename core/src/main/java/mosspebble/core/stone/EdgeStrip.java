@@ -7,8 +7,10 @@ import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.Polygon;
 
 /**
- * The edge of a stone unrolled along its girdle: x runs along the girdle, clockwise from the right; y is 0 on the girdle, below 0 toward the front and above 0 toward the back, along the stone, so that the
- * front is up in a picture. It reaches to where the paintable zone of each face begins. The strip is straight where the stone is bent, so areas come out a little too large where the rim is broad.
+ * The edge of a stone unrolled along its girdle: x runs along the girdle, clockwise from the right; y is 0 on the girdle, below 0 toward
+ * the front and above 0 toward the back, along the stone, so that the
+ * front is up in a picture. It reaches to where the paintable zone of each face begins. The strip is straight where the stone is bent, so
+ * areas come out a little too large where the rim is broad.
  *
  * @param along mm from the start, at each ray and once more at the end
  * @param front mm from the girdle to the front's zone, at each ray
@@ -45,7 +47,10 @@ public record EdgeStrip(double[] along, double[] front, double[] back) {
         return new Coordinate(dome.outline().poleX() + radius * Math.cos(angle), dome.outline().poleY() + radius * Math.sin(angle));
     }
 
-    /** Length along the stone from the girdle to the first place that is no steeper than the limit; steps at r = R sin(phi), fine where it is steep. */
+    /**
+     * Length along the stone from the girdle to the first place that is no steeper than the limit; steps at r = R sin(phi), fine where it
+     * is steep.
+     */
     private static double up(Dome dome, double angle, double limit) {
         double[] normal = new double[3];
         double length = 0;

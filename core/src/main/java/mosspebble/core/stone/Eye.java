@@ -6,7 +6,8 @@ import java.util.Optional;
 import org.locationtech.jts.geom.Coordinate;
 
 /**
- * An eye over the stone, in the stone's frame, mm, looking at its middle. What it sees is measured in the plane through the middle across the line of sight, u to the right and v
+ * An eye over the stone, in the stone's frame, mm, looking at its middle. What it sees is measured in the plane through the middle across
+ * the line of sight, u to the right and v
  * down, in mm at the middle's distance.
  */
 public record Eye(double x, double y, double z) {
@@ -20,7 +21,8 @@ public record Eye(double x, double y, double z) {
         double[] toEye = {x / size, y / size, z / size};
         double flat = Math.hypot(toEye[1], toEye[2]); // right stays level: the eye is in front of the middle
         double[] right = {flat, -toEye[0] * toEye[1] / Math.max(flat, 1e-12), -toEye[0] * toEye[2] / Math.max(flat, 1e-12)};
-        double[] down = {right[2] * toEye[1] - right[1] * toEye[2], right[0] * toEye[2] - right[2] * toEye[0], right[1] * toEye[0] - right[0] * toEye[1]};
+        double[] down = {right[2] * toEye[1] - right[1] * toEye[2], right[0] * toEye[2] - right[2] * toEye[0],
+            right[1] * toEye[0] - right[0] * toEye[1]};
         return new double[][] {toEye, right, down};
     }
 
@@ -72,7 +74,8 @@ public record Eye(double x, double y, double z) {
      * A level line that looks straight, and a ring that looks round.
      *
      * @param points on the stone, mm
-     * @param liftedMm for every point, how far it lies toward the upper edge (positive) from the ruled line, or outside (positive) the ring drawn with compasses
+     * @param liftedMm for every point, how far it lies toward the upper edge (positive) from the ruled line, or outside (positive) the ring
+     * drawn with compasses
      */
     public record Corrected(List<Coordinate> points, List<Double> liftedMm) {
 
@@ -88,7 +91,8 @@ public record Eye(double x, double y, double z) {
     }
 
     /**
-     * The line over the dome that looks straight and level from here: the cut of the surface with the plane through the eye and a level line through the place.
+     * The line over the dome that looks straight and level from here: the cut of the surface with the plane through the eye and a level
+     * line through the place.
      *
      * @param reachMm how far it goes to either side of the place
      */

@@ -1,6 +1,9 @@
 package mosspebble.core.stone;
 
-/** Forms in which stones are found, as seen from above with the length across. Each is a closed curve in a box of -1 to 1 before it is stretched to length and width. */
+/**
+ * Forms in which stones are found, as seen from above with the length across. Each is a closed curve in a box of -1 to 1 before it is
+ * stretched to length and width.
+ */
 public enum Form {
     ROUND("round") {
         @Override
@@ -50,7 +53,8 @@ public enum Form {
         void trace(double angle, double roundness, double[] at) {
             double fromTop = Math.IEEEremainder(angle + Math.PI / 2, 2 * Math.PI);
             double fromTip = Math.IEEEremainder(angle - Math.PI / 2, 2 * Math.PI);
-            double radius = 1 + (0.20 - 0.08 * roundness) * Math.exp(-fromTip * fromTip / 0.5) - (0.46 - 0.26 * roundness) * Math.exp(-fromTop * fromTop / 0.16)
+            double radius = 1 + (0.20 - 0.08 * roundness) * Math.exp(-fromTip * fromTip / 0.5)
+                    - (0.46 - 0.26 * roundness) * Math.exp(-fromTop * fromTop / 0.16)
                     + 0.06 * Math.cos(2 * fromTop - Math.PI);
             at[0] = radius * Math.cos(angle);
             at[1] = radius * Math.sin(angle);
@@ -60,7 +64,8 @@ public enum Form {
     TRIANGLE("triangle") {
         @Override
         void trace(double angle, double roundness, double[] at) {
-            double radius = 1 + (0.19 - 0.10 * roundness) * Math.cos(3 * (angle + Math.PI / 2)) + 0.028 * (1 - roundness) * Math.cos(6 * (angle + Math.PI / 2));
+            double radius = 1 + (0.19 - 0.10 * roundness) * Math.cos(3 * (angle + Math.PI / 2))
+                    + 0.028 * (1 - roundness) * Math.cos(6 * (angle + Math.PI / 2));
             at[0] = radius * Math.cos(angle);
             at[1] = radius * Math.sin(angle);
         }

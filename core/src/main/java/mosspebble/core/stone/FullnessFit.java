@@ -29,13 +29,15 @@ public record FullnessFit(double fullness, double offMm, Optional<String> questi
     public record Gauge(Millimetres inside, Millimetres height) {
         public Gauge {
             if (!(inside.value() > 0 && inside.value() <= 300) || !(height.value() > 0 && height.value() <= Stone.HIGHEST_MM)) {
-                throw new IllegalArgumentException("A gauge reading needs 0 to 300 mm in from the edge and 0 to 400 mm of height, was " + inside + " and " + height + ".");
+                throw new IllegalArgumentException("A gauge reading needs 0 to 300 mm in from the edge and 0 to 400 mm of height, was "
+                        + inside + " and " + height + ".");
             }
         }
     }
 
     /**
-     * Fits the fullness to one or more heights: with one, {@code m = ln(1 - (z/H)^2) / ln(1 - w)}; with several, least squares by golden section.
+     * Fits the fullness to one or more heights: with one, {@code m = ln(1 - (z/H)^2) / ln(1 - w)}; with several, least squares by golden
+     * section.
      *
      * @param dome of the same outline
      */
@@ -64,11 +66,13 @@ public record FullnessFit(double fullness, double offMm, Optional<String> questi
         Optional<String> question = Optional.empty();
         for (Gauge gauge : gauges) {
             if (gauge.height().value() > stone.height().value() + 0.05) {
-                question = Optional.of("The reading of " + Numbers.shortText(gauge.height().value()) + " mm is above the stone's height of " + Numbers.shortText(stone.height().value()) + " mm. Measure one of them again.");
+                question = Optional.of("The reading of " + Numbers.shortText(gauge.height().value()) + " mm is above the stone's height of "
+                        + Numbers.shortText(stone.height().value()) + " mm. Measure one of them again.");
             }
         }
         if (question.isEmpty() && off > ODD_MM) {
-            question = Optional.of("No dome over this outline comes nearer to the readings than " + Numbers.text(off, 1) + " mm. Read again, or mark a dent or a bump.");
+            question = Optional.of("No dome over this outline comes nearer to the readings than " + Numbers.text(off, 1)
+                    + " mm. Read again, or mark a dent or a bump.");
         }
         return new FullnessFit(best, off, question);
     }
@@ -95,7 +99,8 @@ public record FullnessFit(double fullness, double offMm, Optional<String> questi
     }
 
     /**
-     * Settles the fullness of both domes from the weight: volume = mass / density, by bisection, as the volume grows with the fullness. A weight that no fullness gives is questioned with the range
+     * Settles the fullness of both domes from the weight: volume = mass / density, by bisection, as the volume grows with the fullness. A
+     * weight that no fullness gives is questioned with the range
      * that could be true and rocks that it would fit.
      */
     public static FullnessFit ofWeight(Stone stone, Dome dome, Grams weight) {
@@ -113,17 +118,21 @@ public record FullnessFit(double fullness, double offMm, Optional<String> questi
             }
         }
         double fullness = (low + high) / 2;
-        if (weight.value() >= least / 1000 * stone.rock().lightest() * 0.98 && weight.value() <= most / 1000 * stone.rock().heaviest() * 1.02) {
+        if (weight.value() >= least / 1000 * stone.rock().lightest() * 0.98
+                && weight.value() <= most / 1000 * stone.rock().heaviest() * 1.02) {
             return new FullnessFit(fullness, 0, Optional.empty());
         }
         List<String> others = new ArrayList<>();
         for (RockKind kind : RockKind.values()) {
-            if (kind != stone.rock() && weight.value() >= least / 1000 * kind.lightest() && weight.value() <= most / 1000 * kind.heaviest()) {
+            if (kind != stone.rock() && weight.value() >= least / 1000 * kind.lightest()
+                    && weight.value() <= most / 1000 * kind.heaviest()) {
                 others.add(kind.label());
             }
         }
-        String sentence = Numbers.shortText(weight.value()) + " g cannot be true: this outline and height hold " + Numbers.text(least / 1000, 0) + " to " + Numbers.text(most / 1000, 0) + " cm³, which as "
-                + stone.rock().label() + " weigh " + Numbers.text(least / 1000 * stone.rock().lightest(), 0) + " to " + Numbers.text(most / 1000 * stone.rock().heaviest(), 0) + " g. Weigh or measure again"
+        String sentence = Numbers.shortText(weight.value()) + " g cannot be true: this outline and height hold "
+                + Numbers.text(least / 1000, 0) + " to " + Numbers.text(most / 1000, 0) + " cm³, which as "
+                + stone.rock().label() + " weigh " + Numbers.text(least / 1000 * stone.rock().lightest(), 0) + " to "
+                + Numbers.text(most / 1000 * stone.rock().heaviest(), 0) + " g. Weigh or measure again"
                 + (others.isEmpty() ? "." : ", or it is " + String.join(" or ", others) + ".");
         return new FullnessFit(fullness, 0, Optional.of(sentence));
     }

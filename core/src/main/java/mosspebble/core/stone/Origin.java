@@ -35,7 +35,8 @@ public record Origin(String where, Taking taking, String note, Optional<String> 
             throw new IllegalArgumentException("A place takes at most 120 letters and a note 400.");
         }
         if (picture.isPresent() && picture.get().length() > LARGEST_PICTURE) {
-            throw new IllegalArgumentException("The picture of a stone is too large to keep: " + picture.get().length() + " letters, " + LARGEST_PICTURE + " at most.");
+            throw new IllegalArgumentException("The picture of a stone is too large to keep: " + picture.get().length() + " letters, "
+                    + LARGEST_PICTURE + " at most.");
         }
     }
 

@@ -4,7 +4,8 @@ import java.util.Objects;
 import mosspebble.core.units.Numbers;
 
 /**
- * A mark on the relief of one side: where the surface departs from the smooth dome. Places are in the stone's own frame (its length across, not turned the way up), mm from the
+ * A mark on the relief of one side: where the surface departs from the smooth dome. Places are in the stone's own frame (its length across,
+ * not turned the way up), mm from the
  * middle of the outline's box.
  *
  * @param x middle, or one end of a crack
@@ -37,14 +38,17 @@ public record Patch(Kind kind, double x, double y, double toX, double toY, doubl
         Objects.requireNonNull(kind);
         for (double place : new double[] {x, y, toX, toY}) {
             if (!(Math.abs(place) <= 400)) {
-                throw new IllegalArgumentException("A mark must be within 400 mm of the stone's middle, was at " + Numbers.shortText(place) + " mm.");
+                throw new IllegalArgumentException(
+                        "A mark must be within 400 mm of the stone's middle, was at " + Numbers.shortText(place) + " mm.");
             }
         }
         if (!(radiusMm >= 0.3 && radiusMm <= 150)) {
-            throw new IllegalArgumentException("A " + kind.label() + " must reach 0.3 to 150 mm, was " + Numbers.shortText(radiusMm) + " mm.");
+            throw new IllegalArgumentException(
+                    "A " + kind.label() + " must reach 0.3 to 150 mm, was " + Numbers.shortText(radiusMm) + " mm.");
         }
         if (!(depthMm >= 0.05 && depthMm <= 60)) {
-            throw new IllegalArgumentException("A " + kind.label() + " must be 0.05 to 60 mm deep or high, was " + Numbers.shortText(depthMm) + " mm.");
+            throw new IllegalArgumentException(
+                    "A " + kind.label() + " must be 0.05 to 60 mm deep or high, was " + Numbers.shortText(depthMm) + " mm.");
         }
     }
 

@@ -1,7 +1,8 @@
 package mosspebble.core.stone;
 
 /**
- * Rock kinds with bulk density in g/cm3 and open porosity as a volume fraction. Densities: usual handbook ranges (from memory; plaster from 1.75 cast at 0.30 water to 1.0 at 0.80);
+ * Rock kinds with bulk density in g/cm3 and open porosity as a volume fraction. Densities: usual handbook ranges (from memory; plaster from
+ * 1.75 cast at 0.30 water to 1.0 at 0.80);
  * porosities: common practice, no source.
  */
 public enum RockKind {

@@ -23,7 +23,8 @@ public sealed interface Shape {
     }
 
     /**
-     * Distances from a middle point in measured directions, joined to a smooth closed curve: taken with callipers, from a photo, from a file, or dragged by hand.
+     * Distances from a middle point in measured directions, joined to a smooth closed curve: taken with callipers, from a photo, from a
+     * file, or dragged by hand.
      *
      * @param spokes 4 to 400, by growing angle
      */
@@ -36,11 +37,13 @@ public sealed interface Shape {
             Objects.requireNonNull(source);
             spokes = List.copyOf(spokes);
             if (spokes.size() < FEWEST || spokes.size() > MOST) {
-                throw new IllegalArgumentException("An outline needs " + FEWEST + " to " + MOST + " measured directions, had " + spokes.size() + ".");
+                throw new IllegalArgumentException(
+                        "An outline needs " + FEWEST + " to " + MOST + " measured directions, had " + spokes.size() + ".");
             }
             for (int i = 1; i < spokes.size(); i++) {
                 if (spokes.get(i).degrees() - spokes.get(i - 1).degrees() < 0.05) {
-                    throw new IllegalArgumentException("Directions of an outline must grow by at least 0.05°, but " + Numbers.shortText(spokes.get(i).degrees()) + "° follows "
+                    throw new IllegalArgumentException("Directions of an outline must grow by at least 0.05°, but "
+                            + Numbers.shortText(spokes.get(i).degrees()) + "° follows "
                             + Numbers.shortText(spokes.get(i - 1).degrees()) + "°.");
                 }
             }

@@ -19,7 +19,8 @@ public record Skin(RockKind rock, Texture texture, double porosity, Srgb colour,
         Objects.requireNonNull(texture);
         Objects.requireNonNull(colour);
         if (!(porosity >= 0 && porosity <= 0.5)) {
-            throw new IllegalArgumentException("The porosity of a stone must be 0 to 0.5 by volume, was " + Numbers.shortText(porosity) + ".");
+            throw new IllegalArgumentException(
+                    "The porosity of a stone must be 0 to 0.5 by volume, was " + Numbers.shortText(porosity) + ".");
         }
     }
 

@@ -21,7 +21,8 @@ import mosspebble.core.units.Srgb;
  * @param seed fixes what nature does: the grain and the irregular outline
  * @param patches marks on the relief of both sides
  */
-public record Stone(Shape shape, Millimetres length, Millimetres width, Millimetres height, double faceShare, double fullness, double backFullness, double wayUp, long seed,
+public record Stone(Shape shape, Millimetres length, Millimetres width, Millimetres height, double faceShare, double fullness,
+        double backFullness, double wayUp, long seed,
         List<Patch> patches, ZoneLimits limits, Skin skin) {
 
     public static final double SMALLEST_MM = 8;
@@ -64,7 +65,8 @@ public record Stone(Shape shape, Millimetres length, Millimetres width, Millimet
 
     /** A middling cobble to begin with. */
     public static Stone cobble() {
-        return new Stone(new Shape.Grown(Form.OVAL, 0.85, 0.3), new Millimetres(96), new Millimetres(74), new Millimetres(31), ROUNDED_FACE, 2, 2, 0, 7, List.of(), ZoneLimits.usual(),
+        return new Stone(new Shape.Grown(Form.OVAL, 0.85, 0.3), new Millimetres(96), new Millimetres(74), new Millimetres(31), ROUNDED_FACE,
+                2, 2, 0, 7, List.of(), ZoneLimits.usual(),
                 Skin.of(RockKind.GRANITE, Texture.SMOOTH, Srgb.ofHex("#8d8b86")));
     }
 
@@ -107,7 +109,8 @@ public record Stone(Shape shape, Millimetres length, Millimetres width, Millimet
     /** With an outline in mm: its length and width follow from it. */
     public Stone withOutline(Shape.Measured outline) {
         double[] box = StoneOutline.extent(outline);
-        return new Stone(outline, new Millimetres(box[0]), new Millimetres(box[1]), height, faceShare, fullness, backFullness, wayUp, seed, patches, limits, skin);
+        return new Stone(outline, new Millimetres(box[0]), new Millimetres(box[1]), height, faceShare, fullness, backFullness, wayUp, seed,
+                patches, limits, skin);
     }
 
     public Stone withSize(Millimetres newLength, Millimetres newWidth, Millimetres newHeight) {
@@ -125,7 +128,8 @@ public record Stone(Shape shape, Millimetres length, Millimetres width, Millimet
     /** @param degrees clockwise; whole turns are taken off */
     public Stone withWayUp(double degrees) {
         double turned = (degrees % 360 + 360) % 360;
-        return new Stone(shape, length, width, height, faceShare, fullness, backFullness, turned < 360 ? turned : 0, seed, patches, limits, skin);
+        return new Stone(shape, length, width, height, faceShare, fullness, backFullness, turned < 360 ? turned : 0, seed, patches, limits,
+                skin);
     }
 
     public Stone withSeed(long newSeed) {
@@ -154,7 +158,8 @@ public record Stone(Shape shape, Millimetres length, Millimetres width, Millimet
     public Stone turnedOver() {
         Shape.Measured mirrored = StoneOutline.mirrored(this);
         double share = Math.max(LEAST_FACE, 1 - faceShare);
-        return new Stone(mirrored, length, width, height, faceShare <= LEAST_FACE ? 1 : share, flatBack() ? FULLEST : backFullness, fullness, (360 - wayUp) % 360, seed,
+        return new Stone(mirrored, length, width, height, faceShare <= LEAST_FACE ? 1 : share, flatBack() ? FULLEST : backFullness,
+                fullness, (360 - wayUp) % 360, seed,
                 patches.stream().map(Patch::turnedOver).toList(), limits, skin);
     }
 }

@@ -14,7 +14,8 @@ import org.locationtech.jts.geom.GeometryFactory;
  * @param volumeMm3 volume with the back, mm3
  * @param weight volume times the rock's bulk density
  */
-public record StoneFacts(double faceMm2, double shoulderMm2, double rimMm2, double backMm2, double backRimMm2, double volumeMm3, Grams weight) {
+public record StoneFacts(double faceMm2, double shoulderMm2, double rimMm2, double backMm2, double backRimMm2, double volumeMm3,
+        Grams weight) {
 
     private static final int RAYS = 240;
     private static final int RINGS = 60;
@@ -41,9 +42,11 @@ public record StoneFacts(double faceMm2, double shoulderMm2, double rimMm2, doub
 
     public static StoneFacts of(Stone stone, Dome dome) {
         double[] front = side(dome, stone.limits());
-        double[] back = stone.flatBack() ? new double[] {dome.outline().polygon(new GeometryFactory()).getArea(), 0, 0, 0} : side(dome.back(stone), stone.limits());
+        double[] back = stone.flatBack() ? new double[] {dome.outline().polygon(new GeometryFactory()).getArea(), 0, 0, 0}
+                : side(dome.back(stone), stone.limits());
         double volume = front[3] + back[3];
-        return new StoneFacts(front[0], front[1], front[2], back[0] + back[1], back[2], volume, new Grams(volume / 1000 * stone.rock().density()));
+        return new StoneFacts(front[0], front[1], front[2], back[0] + back[1], back[2], volume,
+                new Grams(volume / 1000 * stone.rock().density()));
     }
 
     /** Volume of the stone with another fullness of both domes, mm3: for weighing. */

@@ -10,7 +10,8 @@ import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.Polygon;
 
 /**
- * The closed curve of a stone seen from above, the way up it is painted: a polygon in mm whose bounding box is centred on the origin, and a pole from which every point of it is seen
+ * The closed curve of a stone seen from above, the way up it is painted: a polygon in mm whose bounding box is centred on the origin, and a
+ * pole from which every point of it is seen
  * (star-shaped). Owns its points; equal when they are.
  */
 public final class StoneOutline {
@@ -93,7 +94,8 @@ public final class StoneOutline {
     }
 
     /**
-     * Spokes joined by a periodic cubic over the angle with monotone slopes between neighbours (F. N. Fritsch, R. E. Carlson, SIAM J. Numer. Anal. 17, 238, 1980, in the harmonic-mean form
+     * Spokes joined by a periodic cubic over the angle with monotone slopes between neighbours (F. N. Fritsch, R. E. Carlson, SIAM J.
+     * Numer. Anal. 17, 238, 1980, in the harmonic-mean form
      * of Fritsch and Butland, 1984; from memory), so that the curve never bulges beyond two neighbouring measures.
      */
     private static double[][] measured(Shape.Measured shape) {
@@ -145,7 +147,8 @@ public final class StoneOutline {
     }
 
     /**
-     * Spokes of any simple closed curve, from a point that sees all of it; where there is none, from the centroid with the folds bridged over.
+     * Spokes of any simple closed curve, from a point that sees all of it; where there is none, from the centroid with the folds bridged
+     * over.
      *
      * @param ring points in mm, 3 or more, first not repeated
      * @param count number of spokes wanted
@@ -208,14 +211,18 @@ public final class StoneOutline {
         return Math.abs(turns) == x.length;
     }
 
-    /** Middle of the kernel: the part from which all of the ring is seen, a square cut by the inner side of every edge. O(n k), k the corners left. */
+    /**
+     * Middle of the kernel: the part from which all of the ring is seen, a square cut by the inner side of every edge. O(n k), k the
+     * corners left.
+     */
     private static Optional<double[]> kernel(double[] x, double[] y) {
         double area = 0;
         for (int i = 0, j = x.length - 1; i < x.length; j = i++) {
             area += x[j] * y[i] - x[i] * y[j];
         }
         double reach = 2 * (Arrays.stream(x).map(Math::abs).max().orElse(1) + Arrays.stream(y).map(Math::abs).max().orElse(1));
-        List<double[]> kept = List.of(new double[] {-reach, -reach}, new double[] {reach, -reach}, new double[] {reach, reach}, new double[] {-reach, reach});
+        List<double[]> kept = List.of(new double[] {-reach, -reach}, new double[] {reach, -reach}, new double[] {reach, reach},
+                new double[] {-reach, reach});
         for (int i = 0, j = x.length - 1; i < x.length && !kept.isEmpty(); j = i++) {
             double nx = -(y[i] - y[j]) * Math.signum(area);
             double ny = (x[i] - x[j]) * Math.signum(area);

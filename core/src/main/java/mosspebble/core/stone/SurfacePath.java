@@ -3,8 +3,10 @@ package mosspebble.core.stone;
 import java.util.Arrays;
 
 /**
- * The shortest way over the dome between two places, as a tape lies. Found by shortening a string of points: each is moved across the string to where the two pieces beside it are
- * shortest, coarse strings first; after every pass the points are spread evenly along the surface. On a half sphere within 0.3 % of the great circle (see the tests).
+ * The shortest way over the dome between two places, as a tape lies. Found by shortening a string of points: each is moved across the
+ * string to where the two pieces beside it are
+ * shortest, coarse strings first; after every pass the points are spread evenly along the surface. On a half sphere within 0.3 % of the
+ * great circle (see the tests).
  */
 public final class SurfacePath {
 

@@ -14,8 +14,10 @@ import org.locationtech.jts.operation.overlayng.OverlayNG;
 import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 
 /**
- * A paper guide laid on the dome: the azimuthal-equidistant map about a centre. From the centre geodesics are followed in every direction; a place that lies s mm along the one that
- * sets out at an angle is drawn s mm from the middle at that angle (on a sphere this is J. P. Snyder's map, USGS Professional Paper 1395, 1987, p. 191; from memory). Paper cannot shrink across: where
+ * A paper guide laid on the dome: the azimuthal-equidistant map about a centre. From the centre geodesics are followed in every direction;
+ * a place that lies s mm along the one that
+ * sets out at an angle is drawn s mm from the middle at that angle (on a sphere this is J. P. Snyder's map, USGS Professional Paper 1395,
+ * 1987, p. 191; from memory). Paper cannot shrink across: where
  * neighbouring geodesics lie closer than on flat paper by more than a limit, it needs a relief cut.
  */
 public final class Unrolling {
@@ -60,7 +62,8 @@ public final class Unrolling {
         double[] way = tangent(new double[] {Math.cos(angle), Math.sin(angle), 0}, normal);
         // set out at the angle as seen in the tangent plane, whose axes lean with the surface
         double[] alongX = tangent(new double[] {1, 0, 0}, normal);
-        double[] alongY = {normal[1] * alongX[2] - normal[2] * alongX[1], normal[2] * alongX[0] - normal[0] * alongX[2], normal[0] * alongX[1] - normal[1] * alongX[0]};
+        double[] alongY = {normal[1] * alongX[2] - normal[2] * alongX[1], normal[2] * alongX[0] - normal[0] * alongX[2],
+            normal[0] * alongX[1] - normal[1] * alongX[0]};
         for (int i = 0; i < 3; i++) {
             way[i] = Math.cos(angle) * alongX[i] + Math.sin(angle) * alongY[i];
         }
@@ -127,7 +130,8 @@ public final class Unrolling {
         double at = s / STEP_MM;
         int i = (int) Math.min(last - 1, Math.floor(at));
         double f = at - i;
-        return new double[] {x[k][i] + f * (x[k][i + 1] - x[k][i]), y[k][i] + f * (y[k][i + 1] - y[k][i]), z[k][i] + f * (z[k][i + 1] - z[k][i])};
+        return new double[] {x[k][i] + f * (x[k][i + 1] - x[k][i]), y[k][i] + f * (y[k][i + 1] - y[k][i]),
+            z[k][i] + f * (z[k][i + 1] - z[k][i])};
     }
 
     /**
@@ -191,14 +195,16 @@ public final class Unrolling {
     }
 
     /**
-     * How much closer neighbouring geodesics lie at a distance than on flat paper, 0 where they do not; on a sphere of radius R it is {@code 1 - sin(s/R) / (s/R)}.
+     * How much closer neighbouring geodesics lie at a distance than on flat paper, 0 where they do not; on a sphere of radius R it is
+     * {@code 1 - sin(s/R) / (s/R)}.
      *
      * @param direction number of the direction, 0 to 119
      */
     double crowding(int direction, double s) {
         double[] a = along(Math.floorMod(direction - 1, DIRECTIONS), s);
         double[] b = along(Math.floorMod(direction + 1, DIRECTIONS), s);
-        double gap = distance(a, b); // neighbours that have come equally far lie across the way (Gauss's lemma), so their distance is the gap along the surface
+        // neighbours that have come equally far lie across the way (Gauss's lemma), so their distance is the gap along the surface
+        double gap = distance(a, b);
         return Math.max(0, 1 - gap / (s * 4 * Math.PI / DIRECTIONS));
     }
 
@@ -220,15 +226,18 @@ public final class Unrolling {
             double out = triangle.getExteriorRing().getCoordinateN(1).distance(new Coordinate(0, 0)) + 1;
             double sin = Math.sin(angle);
             double cos = Math.cos(angle);
-            return triangle.getFactory().createPolygon(new Coordinate[] {new Coordinate(fromMm * cos, fromMm * sin), new Coordinate(out * cos - SLIT_MM * sin, out * sin + SLIT_MM * cos),
-                new Coordinate(out * cos + SLIT_MM * sin, out * sin - SLIT_MM * cos), new Coordinate(fromMm * cos, fromMm * sin)});
+            return triangle.getFactory()
+                    .createPolygon(new Coordinate[] {new Coordinate(fromMm * cos, fromMm * sin),
+                        new Coordinate(out * cos - SLIT_MM * sin, out * sin + SLIT_MM * cos),
+                        new Coordinate(out * cos + SLIT_MM * sin, out * sin - SLIT_MM * cos), new Coordinate(fromMm * cos, fromMm * sin)});
         }
 
         /** Half the angle that it takes at a distance from the middle. */
         double halfAngle(double s) {
             Coordinate corner = triangle.getExteriorRing().getCoordinateN(2);
             double out = Math.hypot(corner.x, corner.y);
-            double half = Math.abs(Math.atan2(Math.sin(Math.atan2(corner.y, corner.x) - Math.toRadians(degrees)), Math.cos(Math.atan2(corner.y, corner.x) - Math.toRadians(degrees))));
+            double half = Math.abs(Math.atan2(Math.sin(Math.atan2(corner.y, corner.x) - Math.toRadians(degrees)),
+                    Math.cos(Math.atan2(corner.y, corner.x) - Math.toRadians(degrees))));
             if (s <= fromMm) {
                 return 0;
             }
@@ -240,7 +249,8 @@ public final class Unrolling {
     }
 
     /**
-     * Relief cuts, evenly round the middle, each only from where the paper would crowd by more than the limit. Each takes out as much of the rim as the paper has more of it than the stone, halfway to its
+     * Relief cuts, evenly round the middle, each only from where the paper would crowd by more than the limit. Each takes out as much of
+     * the rim as the paper has more of it than the stone, halfway to its
      * neighbours.
      *
      * @param paper the guide's outline on the paper
@@ -275,7 +285,8 @@ public final class Unrolling {
                 Coordinate apex = new Coordinate(from * Math.cos(angle), from * Math.sin(angle));
                 double wide = beside * (out - from) / (edge - from); // straight edges that are so far apart where the guide ends
                 cuts.add(new Cut(360.0 * k / DIRECTIONS, from, width, factory.createPolygon(new Coordinate[] {apex,
-                    new Coordinate(out * Math.cos(angle - wide), out * Math.sin(angle - wide)), new Coordinate(out * Math.cos(angle + wide), out * Math.sin(angle + wide)), apex})));
+                    new Coordinate(out * Math.cos(angle - wide), out * Math.sin(angle - wide)),
+                    new Coordinate(out * Math.cos(angle + wide), out * Math.sin(angle + wide)), apex})));
             }
         }
         return cuts;
@@ -302,7 +313,8 @@ public final class Unrolling {
     }
 
     /**
-     * What is drawn on the guide, squeezed between the cuts, so that nothing of it is cut away and it lies where it belongs when they are closed.
+     * What is drawn on the guide, squeezed between the cuts, so that nothing of it is cut away and it lies where it belongs when they are
+     * closed.
      *
      * @param drawn on the paper
      */
@@ -354,7 +366,8 @@ public final class Unrolling {
             double b = dx * ring[i].y - dy * ring[i].x;
             if (a >= 0 != b >= 0) {
                 double t = a / (a - b);
-                farthest = Math.max(farthest, dx * (ring[i - 1].x + t * (ring[i].x - ring[i - 1].x)) + dy * (ring[i - 1].y + t * (ring[i].y - ring[i - 1].y)));
+                farthest = Math.max(farthest,
+                        dx * (ring[i - 1].x + t * (ring[i].x - ring[i - 1].x)) + dy * (ring[i - 1].y + t * (ring[i].y - ring[i - 1].y)));
             }
         }
         return farthest;

@@ -18,13 +18,15 @@ public record Viewpoint(double lean, double eyeHeight, double eyeDistance) {
         Eye eye = new Eye(0, eyeDistance * Math.cos(Math.toRadians(lean)) - eyeHeight * Math.sin(Math.toRadians(lean)),
                 eyeDistance * Math.sin(Math.toRadians(lean)) + eyeHeight * Math.cos(Math.toRadians(lean)));
         if (!(eye.z() > 0.15 * Math.hypot(eye.y(), eye.z())) || Math.hypot(eye.y(), eye.z()) < 150) {
-            throw new IllegalArgumentException("From there the face cannot be seen. Lean the stone more, raise the eye, or step back to 150 mm or more.");
+            throw new IllegalArgumentException(
+                    "From there the face cannot be seen. Lean the stone more, raise the eye, or step back to 150 mm or more.");
         }
     }
 
     private static void check(String what, double value, double low, double high, String unit) {
         if (!(value >= low && value <= high)) {
-            throw new IllegalArgumentException(what + " " + Numbers.shortText(low) + " to " + Numbers.shortText(high) + unit + ", was " + Numbers.shortText(value) + ".");
+            throw new IllegalArgumentException(what + " " + Numbers.shortText(low) + " to " + Numbers.shortText(high) + unit + ", was "
+                    + Numbers.shortText(value) + ".");
         }
     }
 

@@ -15,7 +15,8 @@ public record ZoneLimits(double faceTilt, double rimTilt) {
             throw new IllegalArgumentException("The face may end at a tilt of 5 to 80°, was " + Numbers.shortText(faceTilt) + "°.");
         }
         if (!(rimTilt > faceTilt && rimTilt <= 89)) {
-            throw new IllegalArgumentException("The rim must begin steeper than the face ends (" + Numbers.shortText(faceTilt) + "°), up to 89°, was " + Numbers.shortText(rimTilt) + "°.");
+            throw new IllegalArgumentException("The rim must begin steeper than the face ends (" + Numbers.shortText(faceTilt)
+                    + "°), up to 89°, was " + Numbers.shortText(rimTilt) + "°.");
         }
     }
 

@@ -5,7 +5,8 @@ import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.Polygon;
 
 /**
- * The parts of the upper stone by tilt of the smooth dome: the <em>face</em> up to the face limit, the <em>shoulder</em> up to the rim limit, the <em>rim</em> beyond.
+ * The parts of the upper stone by tilt of the smooth dome: the <em>face</em> up to the face limit, the <em>shoulder</em> up to the rim
+ * limit, the <em>rim</em> beyond.
  *
  * @param face outline of the face, mm
  * @param paintable outline of face and shoulder together, mm
@@ -19,7 +20,8 @@ public record Zones(Polygon face, Polygon paintable, Polygon outline) {
     public static Zones of(Dome dome, ZoneLimits limits) {
         GeometryFactory factory = new GeometryFactory();
         Dome smooth = dome.smooth();
-        return new Zones(upTo(smooth, limits.faceTilt(), factory), upTo(smooth, limits.rimTilt(), factory), dome.outline().polygon(factory));
+        return new Zones(upTo(smooth, limits.faceTilt(), factory), upTo(smooth, limits.rimTilt(), factory),
+                dome.outline().polygon(factory));
     }
 
     /** Along each ray from the pole, the first place where the tilt passes the limit. */

@@ -6,7 +6,8 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 
 /**
- * The named values that a sentence is made of: text that someone else wrote (names of parts, paints, places), numbers, times, yes or no. No sentence itself.
+ * The named values that a sentence is made of: text that someone else wrote (names of parts, paints, places), numbers, times, yes or no. No
+ * sentence itself.
  *
  * @param values by name, in the order they were given
  */
@@ -20,8 +21,10 @@ public record Facts(Map<String, Object> values) {
     public Facts {
         values = Collections.unmodifiableMap(new LinkedHashMap<>(values));
         values.forEach((name, value) -> {
-            if (!(value instanceof String || value instanceof Number || value instanceof Boolean || value instanceof Duration || value instanceof Enum || value instanceof Named)) {
-                throw new IllegalArgumentException("the fact " + name + " must be text, a number, a time, a choice, a named thing, or yes or no");
+            if (!(value instanceof String || value instanceof Number || value instanceof Boolean || value instanceof Duration
+                    || value instanceof Enum || value instanceof Named)) {
+                throw new IllegalArgumentException(
+                        "the fact " + name + " must be text, a number, a time, a choice, a named thing, or yes or no");
             }
         });
     }
@@ -79,7 +82,8 @@ public record Facts(Map<String, Object> values) {
     private <T> T get(String name, Class<T> type) {
         Object value = values.get(name);
         if (!type.isInstance(value)) {
-            throw new IllegalArgumentException("there is no fact " + name + " of the kind " + type.getSimpleName() + " among " + values.keySet());
+            throw new IllegalArgumentException(
+                    "there is no fact " + name + " of the kind " + type.getSimpleName() + " among " + values.keySet());
         }
         return type.cast(value);
     }

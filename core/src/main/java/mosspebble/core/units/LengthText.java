@@ -151,7 +151,8 @@ public final class LengthText {
         try {
             return Numbers.parse(text.substring(start, at));
         } catch (NumberFormatException e) {
-            throw new UnitTextException("\"" + text.substring(start, at) + "\" is not a number. Write something like " + example(unit) + ".", start);
+            throw new UnitTextException(
+                    "\"" + text.substring(start, at) + "\" is not a number. Write something like " + example(unit) + ".", start);
         }
     }
 

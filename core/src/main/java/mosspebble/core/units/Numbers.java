@@ -26,7 +26,8 @@ public final class Numbers {
     }
 
     /**
-     * A number as people write it: with a point or a comma before the decimals, and thousands set apart by the other one ({@code 9,2}, {@code 9.2}, {@code 1,234.5}, {@code 1.234,5}). A single comma or point is
+     * A number as people write it: with a point or a comma before the decimals, and thousands set apart by the other one ({@code 9,2},
+     * {@code 9.2}, {@code 1,234.5}, {@code 1.234,5}). A single comma or point is
      * always the decimal one.
      *
      * @throws NumberFormatException if it is none

@@ -7,7 +7,8 @@ public final class Words {
 
     /** With a capital. */
     public static String upper(String text) {
-        return text.isEmpty() ? text : text.substring(0, text.offsetByCodePoints(0, 1)).toUpperCase(java.util.Locale.ROOT) + text.substring(text.offsetByCodePoints(0, 1));
+        return text.isEmpty() ? text : text.substring(0, text.offsetByCodePoints(0, 1)).toUpperCase(java.util.Locale.ROOT)
+                + text.substring(text.offsetByCodePoints(0, 1));
     }
 
     /** With a capital and a full stop. */

@@ -27,7 +27,8 @@ public final class CareWords {
             case BRUSH -> "Brush off loose grains";
             case WASH -> "Wash and dry the stone";
             case DULL -> "Dull the old sealer";
-            case FILL -> "Fill " + (task.facts().count("marks") == 1 ? "the " + task.facts().choice("kind", Patch.Kind.class).label() : task.facts().count("marks") + " holes and cracks");
+            case FILL -> "Fill " + (task.facts().count("marks") == 1 ? "the " + task.facts().choice("kind", Patch.Kind.class).label()
+                    : task.facts().count("marks") + " holes and cracks");
         };
     }
 
@@ -38,7 +39,8 @@ public final class CareWords {
             case BRUSH -> "Brush dry in all directions until nothing comes off.";
             case WASH -> "Wash with soap and water, rinse, let it dry through.";
             case DULL -> "Rub with fine paper until the shine is gone, wipe clean.";
-            case FILL -> "Press in filler or thick gesso, about " + Numbers.text(task.facts().number("ml"), 1) + " ml, in layers of at most 2 mm; level it.";
+            case FILL -> "Press in filler or thick gesso, about " + Numbers.text(task.facts().number("ml"), 1)
+                    + " ml, in layers of at most 2 mm; level it.";
         };
     }
 
@@ -47,8 +49,10 @@ public final class CareWords {
         Facts facts = task.facts();
         return switch (task.act()) {
             case DRY_CAST -> "A fresh cast holds mixing water for days; paint over it peels. Plaster dust: mask on when sanding.";
-            case BRUSH -> facts.is("loose") ? "Grains rub off this stone and would take the paint along." : "Rough stone holds dust in its pits.";
-            case WASH -> "Dirt, salt and damp under paint make it peel. With " + Numbers.text(100 * facts.number("pores"), 0) + " % pores, at " + new Celsius(facts.number("celsius")) + " and "
+            case BRUSH ->
+                    facts.is("loose") ? "Grains rub off this stone and would take the paint along." : "Rough stone holds dust in its pits.";
+            case WASH -> "Dirt, salt and damp under paint make it peel. With " + Numbers.text(100 * facts.number("pores"), 0)
+                    + " % pores, at " + new Celsius(facts.number("celsius")) + " and "
                     + Numbers.text(100 * facts.number("humidity"), 0) + " % humidity, it dries in about " + hours(facts.time("dry")) + ".";
             case DULL -> "Paint does not grip a sealed, smooth skin.";
             case FILL -> "Paint bridges a " + Numbers.text(facts.number("deepestMm"), 1) + " mm hollow and cracks there.";
@@ -73,8 +77,10 @@ public final class CareWords {
     /** What is odd about weighings. */
     public static String sentence(SteadyMass.Doubt doubt) {
         return switch (doubt.odd()) {
-            case GROWS_HEAVIER -> "The stone grows heavier: it takes up water from the air, or the scale drifts. Move it to a dry place and weigh again.";
-            case NO_END_IN_SIGHT -> "It still loses water as fast as at first, so no end can be told yet. Weigh again after " + Numbers.text(doubt.value(), 0) + " h.";
+            case GROWS_HEAVIER ->
+                    "The stone grows heavier: it takes up water from the air, or the scale drifts. Move it to a dry place and weigh again.";
+            case NO_END_IN_SIGHT -> "It still loses water as fast as at first, so no end can be told yet. Weigh again after "
+                    + Numbers.text(doubt.value(), 0) + " h.";
             case SCATTERS -> "The weighings scatter by " + Numbers.text(doubt.value(), 1) + " g round the curve; check the scale.";
         };
     }
@@ -105,7 +111,8 @@ public final class CareWords {
     public static String sentence(Compatibility.Rule rule) {
         return switch (rule) {
             case DYE_UNDER_A_SEALER -> "Dye ink runs under every sealer. Take a paint or pigment pen.";
-            case ALCOHOL_INK_UNDER_RESIN_OR_LACQUER -> "Solvent dissolves alcohol ink: it bleeds. Seal it with a brushed water-based varnish only after a test.";
+            case ALCOHOL_INK_UNDER_RESIN_OR_LACQUER ->
+                    "Solvent dissolves alcohol ink: it bleeds. Seal it with a brushed water-based varnish only after a test.";
             case ALCOHOL_INK_UNDER_A_BRUSHED_VARNISH -> "Alcohol ink may smear under the brush. Try it on a scrap, or use a paint pen.";
             case WATER_BASED_PAINT_ON_ALCOHOL_INK -> "Alcohol ink strikes through pale paint laid over it.";
             case WATER_BASED_OVER_OIL -> "Water-based paint does not hold on oil: it peels. Lay oil over acrylic, never acrylic over oil.";
@@ -133,7 +140,8 @@ public final class CareWords {
 
     /** What to do. */
     static String sentence(SealAdvice advice, String sealer) {
-        return advice.coats() == 1 ? "One pour of " + sealer + ", spread to the rim; prick the bubbles." : advice.coats() + " coats of " + sealer + ", thin, each fully dry before the next.";
+        return advice.coats() == 1 ? "One pour of " + sealer + ", spread to the rim; prick the bubbles."
+                : advice.coats() + " coats of " + sealer + ", thin, each fully dry before the next.";
     }
 
     /** Why so, and so often. */
@@ -141,7 +149,8 @@ public final class CareWords {
         if (advice.why().poured()) {
             return "One pour levels itself and shows the colours deepest. It must lie level and free of dust for a day.";
         }
-        String coats = advice.why().porous() ? "The stone is porous and drinks the first coat of varnish." : "Two thin coats close the surface of a tight stone.";
+        String coats = advice.why().porous() ? "The stone is porous and drinks the first coat of varnish."
+                : "Two thin coats close the surface of a tight stone.";
         String outdoors = advice.why().outdoors() ? " Outdoors an unsealed picture would not last." : "";
         return coats + outdoors + switch (advice.why().finish()) {
             case MATT -> " Matt shows where pen and brush paint differ in sheen.";
@@ -158,9 +167,13 @@ public final class CareWords {
     public static List<String> cautions(SealAdvice advice) {
         List<String> cautions = new ArrayList<>();
         if (advice.why().poured()) {
-            cautions.add("Resin: gloves, eye protection and fresh air; mix exactly as its sheet says, and never more than that at once: a large cup heats up.");
+            cautions.add(
+                    "Resin: gloves, eye protection and fresh air; mix exactly as its sheet says, and never more than that at once: a "
+                            + "large cup heats up.");
         }
-        cautions.add("Varnish with the window open; sprays and solvent products only outdoors, away from flames, with a suitable mask. The product's own sheet comes first.");
+        cautions.add(
+                "Varnish with the window open; sprays and solvent products only outdoors, away from flames, with a suitable mask. The "
+                        + "product's own sheet comes first.");
         cautions.add("A painted stone is not for food, aquaria or heating: a wet stone in a fire can burst.");
         cautions.add("Small stones are a choking hazard. Children paint with an adult.");
         return cautions;

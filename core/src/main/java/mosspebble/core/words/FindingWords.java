@@ -42,13 +42,20 @@ public final class FindingWords {
     private static String stone(Finding finding) {
         Facts f = finding.facts();
         return switch (finding.code()) {
-            case TAKING_FORBIDDEN -> "Taking this stone was not allowed" + (f.text("where").isBlank() ? "" : " (" + f.text("where") + ")") + ". Bring it back; protected beaches and parks forbid it, local rules come first.";
-            case CRACKS_MARKED -> f.count("cracks") == 1 ? "One crack is marked: keep faces and letters off it." : f.count("cracks") + " cracks are marked: keep faces and letters off them.";
+            case TAKING_FORBIDDEN -> "Taking this stone was not allowed" + (f.text("where").isBlank() ? "" : " (" + f.text("where") + ")")
+                    + ". Bring it back; protected beaches and parks forbid it, local rules come first.";
+            case CRACKS_MARKED -> f.count("cracks") == 1 ? "One crack is marked: keep faces and letters off it."
+                    : f.count("cracks") + " cracks are marked: keep faces and letters off them.";
             case SEALED_BEFORE -> "The stone has been sealed before. Dull it with fine paper first, or the paint peels off whole.";
-            case LOOSE_GRAINS -> "Grains rub off this stone, and paint comes off with them. Brush it, wash it, and bind it with a thin coat of sealer first.";
-            case STILL_DAMP -> "The stone still holds about " + Numbers.text(f.number("grams"), 1) + " g of water; paint on a damp stone peels. It is steady in about " + Durations.words(f.time("left")) + ".";
-            case PALE_NEEDS_PRIMER -> "Primer is needed for pale colours here: " + f.text("paint") + " takes " + StepWords.atMost(f.count("coats"), f.count("most")) + " coats on this stone as it looks sealed.";
-            case DARKENS_SEALED -> "Sealed, this bare stone goes from L* " + Numbers.text(f.number("dryL"), 0) + " to " + Numbers.text(f.number("sealedL"), 0) + ". Colours are judged against the darker one.";
+            case LOOSE_GRAINS ->
+                    "Grains rub off this stone, and paint comes off with them. Brush it, wash it, and bind it with a thin coat of sealer "
+                            + "first.";
+            case STILL_DAMP -> "The stone still holds about " + Numbers.text(f.number("grams"), 1)
+                    + " g of water; paint on a damp stone peels. It is steady in about " + Durations.words(f.time("left")) + ".";
+            case PALE_NEEDS_PRIMER -> "Primer is needed for pale colours here: " + f.text("paint") + " takes "
+                    + StepWords.atMost(f.count("coats"), f.count("most")) + " coats on this stone as it looks sealed.";
+            case DARKENS_SEALED -> "Sealed, this bare stone goes from L* " + Numbers.text(f.number("dryL"), 0) + " to "
+                    + Numbers.text(f.number("sealedL"), 0) + ". Colours are judged against the darker one.";
             default -> throw new IllegalArgumentException("no words for " + finding.code());
         };
     }
@@ -56,25 +63,40 @@ public final class FindingWords {
     private static String sketch(Finding finding) {
         Facts f = finding.facts();
         return switch (finding.code()) {
-            case LEFT_OUT -> thing(f) + " cannot be worked out as it lies here, and this plan leaves it out. Move it a little, change its size, or take it away.";
+            case LEFT_OUT -> thing(f)
+                    + " cannot be worked out as it lies here, and this plan leaves it out. Move it a little, change its size, or take it "
+                    + "away.";
             case NO_SUBJECT -> "No subject yet. Choose one and it is fitted to the face.";
-            case EMPTY_FACE -> "Nothing is on this face yet; only what else is painted of the stone is planned. Choose a subject, or leave it bare.";
-            case BAND_TOO_THIN -> "Band " + f.count("number") + " round the edge is " + Numbers.text(f.number("wideMm"), 1) + " mm wide; what paints it makes " + Numbers.text(f.number("finestMm"), 1) + " mm at the finest.";
-            case BAND_LEAVES_EDGE -> f.number("lowestMm") < f.number("finestMm") ? "The edge is only " + Numbers.text(f.number("lowestMm"), 1) + " mm high at its lowest, thinner than any brush: no band goes all round it."
-                    : "Band " + f.count("number") + " leaves the edge: of its " + Numbers.text(f.number("wideMm"), 1) + " mm only " + Numbers.text(f.number("roomMm"), 1) + " mm lie on it where it is lowest.";
+            case EMPTY_FACE ->
+                    "Nothing is on this face yet; only what else is painted of the stone is planned. Choose a subject, or leave it bare.";
+            case BAND_TOO_THIN -> "Band " + f.count("number") + " round the edge is " + Numbers.text(f.number("wideMm"), 1)
+                    + " mm wide; what paints it makes " + Numbers.text(f.number("finestMm"), 1) + " mm at the finest.";
+            case BAND_LEAVES_EDGE -> f.number("lowestMm") < f.number("finestMm")
+                    ? "The edge is only " + Numbers.text(f.number("lowestMm"), 1)
+                            + " mm high at its lowest, thinner than any brush: no band goes all round it."
+                    : "Band " + f.count("number") + " leaves the edge: of its " + Numbers.text(f.number("wideMm"), 1) + " mm only "
+                            + Numbers.text(f.number("roomMm"), 1) + " mm lie on it where it is lowest.";
             case MISSING_LETTERS -> "The face " + f.text("face") + " has no " + f.text("letters") + ". Write it with other letters.";
-            case NO_ROOM -> "There is no room for the " + (f.is("dots") ? "border of dots" : "guide") + " where it runs. Make it smaller or bring it nearer the edge.";
-            case WORDS_TOO_LONG -> "The words are longer than the rim" + (f.has("lettersMm") ? "; letters of " + Numbers.text(f.number("lettersMm"), 1) + " mm go round it." : ". Take fewer words.");
+            case NO_ROOM -> "There is no room for the " + (f.is("dots") ? "border of dots" : "guide")
+                    + " where it runs. Make it smaller or bring it nearer the edge.";
+            case WORDS_TOO_LONG -> "The words are longer than the rim" + (f.has("lettersMm")
+                    ? "; letters of " + Numbers.text(f.number("lettersMm"), 1) + " mm go round it." : ". Take fewer words.");
             case NOT_IN_REPERTOIRE -> "The chosen subject is not in the repertoire. Choose another.";
-            case RUNS_OFF -> "The " + f.text("part") + (plural(f.text("part")) ? " run off the face by " : " runs off the face by ") + Numbers.text(f.number("mm"), 1) + " mm, as decided (at most "
+            case RUNS_OFF -> "The " + f.text("part") + (plural(f.text("part")) ? " run off the face by " : " runs off the face by ")
+                    + Numbers.text(f.number("mm"), 1) + " mm, as decided (at most "
                     + Numbers.text(f.number("mostMm"), 1) + " mm).";
-            case LEAVES -> "The " + f.text("part") + (plural(f.text("part")) ? " leave the " : " leaves the ") + (f.is("offStone") ? "stone or its face" : "face") + " by " + Numbers.text(f.number("mm"), 1) + " mm"
+            case LEAVES -> "The " + f.text("part") + (plural(f.text("part")) ? " leave the " : " leaves the ")
+                    + (f.is("offStone") ? "stone or its face" : "face") + " by " + Numbers.text(f.number("mm"), 1) + " mm"
                     + more(f, "") + (f.has("lettersMm") ? "; " + Numbers.text(f.number("lettersMm"), 0) + " mm letters fit" : "") + ".";
-            case UNEQUAL_PAIR -> "The " + f.text("larger") + " is " + Numbers.text(f.number("percent"), 0) + " % larger than the " + f.text("smaller") + more(f, " pairs differ") + ": the stone's shape pulls them apart.";
+            case UNEQUAL_PAIR -> "The " + f.text("larger") + " is " + Numbers.text(f.number("percent"), 0) + " % larger than the "
+                    + f.text("smaller") + more(f, " pairs differ") + ": the stone's shape pulls them apart.";
             case OVER_CRACK -> "The " + f.text("part") + " lies over the crack.";
-            case TOO_NARROW -> "The " + f.text("part") + (plural(f.text("part")) ? " are " : " is ") + Numbers.text(f.number("wideMm"), 1) + " mm wide, too narrow: " + (f.has("pen") ? "the " + f.text("pen") : "a fine brush")
-                    + " needs " + Numbers.text(f.number("neededMm"), 1) + " mm" + (f.is("rough") ? " on stone as rough as this" : "") + more(f, " are") + ".";
-            case TOO_TIGHT -> (f.has("other") ? "Between the " + f.text("one") + " and the " + f.text("other") : "Between the lines of the " + f.text("one")) + " there is " + Numbers.text(f.number("gapMm"), 1) + " mm; below "
+            case TOO_NARROW -> "The " + f.text("part") + (plural(f.text("part")) ? " are " : " is ") + Numbers.text(f.number("wideMm"), 1)
+                    + " mm wide, too narrow: " + (f.has("pen") ? "the " + f.text("pen") : "a fine brush")
+                    + " needs " + Numbers.text(f.number("neededMm"), 1) + " mm" + (f.is("rough") ? " on stone as rough as this" : "")
+                    + more(f, " are") + ".";
+            case TOO_TIGHT -> (f.has("other") ? "Between the " + f.text("one") + " and the " + f.text("other")
+                    : "Between the lines of the " + f.text("one")) + " there is " + Numbers.text(f.number("gapMm"), 1) + " mm; below "
                     + Numbers.text(f.number("neededMm"), 1) + " mm they run together.";
             default -> throw new IllegalArgumentException("no words for " + finding.code());
         };
@@ -84,14 +106,21 @@ public final class FindingWords {
         Facts f = finding.facts();
         return switch (finding.code()) {
             case EMPTY_SHELF -> "The shelf is empty. Without paints nothing can be planned.";
-            case NO_COLOUR -> f.text("slot") + (f.has("mix") ? " uses " + f.text("mix") : " has no colour yet") + "; its parts are left out of the plan.";
+            case NO_COLOUR -> f.text("slot") + (f.has("mix") ? " uses " + f.text("mix") : " has no colour yet")
+                    + "; its parts are left out of the plan.";
             case EDGE_NOT_ON_SHELF -> "The edge uses " + f.text("mix") + ". Choose another.";
             case GROUND_NOT_ON_SHELF -> "The ground uses " + f.text("mix") + ". Choose another.";
-            case NO_WHITE -> "The shelf lacks a white brush paint: nothing can be lightened, and pale colours are out of reach. Buy a white first.";
-            case BLEND_LACKS_COLOURS -> (f.is("ground") ? "The ground" : f.text("slot")) + " is to be " + f.choice("blend", BlendKind.class).label() + " but has not the " + f.count("colours") + " colours for it; it is planned flat.";
-            case FAINT_OUTLINE -> "No pen on the shelf stands out round the " + f.text("part") + ": the best differs by only " + Numbers.text(f.number("contrast"), 0) + " (CIEDE2000) from one of its sides.";
-            case VANISHES -> "The " + f.text("part") + " differs by only " + Numbers.text(f.number("contrast"), 0) + " (CIEDE2000) from what is behind it and would vanish.";
-            case MUD -> "Where the colours of " + name(f, "what") + " run together they go to mud (" + f.text("colour") + ", " + Math.round(100 * f.number("lost"))
+            case NO_WHITE ->
+                    "The shelf lacks a white brush paint: nothing can be lightened, and pale colours are out of reach. Buy a white first.";
+            case BLEND_LACKS_COLOURS ->
+                    (f.is("ground") ? "The ground" : f.text("slot")) + " is to be " + f.choice("blend", BlendKind.class).label()
+                            + " but has not the " + f.count("colours") + " colours for it; it is planned flat.";
+            case FAINT_OUTLINE -> "No pen on the shelf stands out round the " + f.text("part") + ": the best differs by only "
+                    + Numbers.text(f.number("contrast"), 0) + " (CIEDE2000) from one of its sides.";
+            case VANISHES -> "The " + f.text("part") + " differs by only " + Numbers.text(f.number("contrast"), 0)
+                    + " (CIEDE2000) from what is behind it and would vanish.";
+            case MUD -> "Where the colours of " + name(f, "what") + " run together they go to mud (" + f.text("colour") + ", "
+                    + Math.round(100 * f.number("lost"))
                     + " % of the colour lost). Put a pale or a neighbouring colour between them, or let one dry and glaze.";
             default -> throw new IllegalArgumentException("no words for " + finding.code());
         };
@@ -100,21 +129,35 @@ public final class FindingWords {
     private static String work(Finding finding) {
         Facts f = finding.facts();
         return switch (finding.code()) {
-            case ORDER_BROKEN -> "In your order " + name(f, "first") + " comes after " + name(f, "then") + ", which " + because(f) + ": it would cover what lies on it.";
-            case NEVER_HIDES -> "Even " + f.count("most") + " coats on " + name(f, "what") + " let what is below show through." + (f.is("never") ? "" : " Choose a paint that hides better.");
-            case RUNS_OUT -> Words.upper(f.text("paint")) + " will run out: " + Numbers.millilitres(f.number("needed")) + " needed, " + Numbers.text(f.number("left"), 1) + " ml left.";
-            case FILM_THICK -> "The film is thickest under " + StepWords.what(f.thing("step", Step.class)) + ": " + Numbers.text(f.number("um"), 0) + " µm in " + f.count("coats") + " coats; over "
-                    + Numbers.text(f.number("limitUm"), 0) + " µm it may peel" + (f.is("glassy") ? f.is("rim") ? " from a rim of stone as glassy as this" : " from a stone as glassy as this" : f.is("rim") ? " where it bends over the rim" : "") + ".";
-            case RIM_CHIPS -> f.count("coats") + " coats meet on the rim by " + StepWords.what(f.thing("step", Step.class)) + "; edges chip first. Thin them out toward the rim.";
-            case PRIMER_ON_GLASS -> "Primer on a stone as glassy as this can peel off whole: dull it with fine paper and dust it off first.";
+            case ORDER_BROKEN -> "In your order " + name(f, "first") + " comes after " + name(f, "then") + ", which " + because(f)
+                    + ": it would cover what lies on it.";
+            case NEVER_HIDES -> "Even " + f.count("most") + " coats on " + name(f, "what") + " let what is below show through."
+                    + (f.is("never") ? "" : " Choose a paint that hides better.");
+            case RUNS_OUT -> Words.upper(f.text("paint")) + " will run out: " + Numbers.millilitres(f.number("needed")) + " needed, "
+                    + Numbers.text(f.number("left"), 1) + " ml left.";
+            case FILM_THICK -> "The film is thickest under " + StepWords.what(f.thing("step", Step.class)) + ": "
+                    + Numbers.text(f.number("um"), 0) + " µm in " + f.count("coats") + " coats; over "
+                    + Numbers.text(f.number("limitUm"), 0) + " µm it may peel"
+                    + (f.is("glassy") ? f.is("rim") ? " from a rim of stone as glassy as this" : " from a stone as glassy as this"
+                            : f.is("rim") ? " where it bends over the rim" : "")
+                    + ".";
+            case RIM_CHIPS -> f.count("coats") + " coats meet on the rim by " + StepWords.what(f.thing("step", Step.class))
+                    + "; edges chip first. Thin them out toward the rim.";
+            case PRIMER_ON_GLASS ->
+                    "Primer on a stone as glassy as this can peel off whole: dull it with fine paper and dust it off first.";
             case INCOMPATIBLE -> Words.upper(f.text("above")) + " over " + f.text("below") + ": "
-                    + (f.has("rule") ? CareWords.sentence(f.choice("rule", Compatibility.Rule.class)) : CareWords.ownTest(f.choice("outcome", SmearTest.Outcome.class), f.text("note")));
-            case WET_TOO_LONG -> "\"" + StepWords.title(f.thing("step", Step.class)) + "\" takes the hand " + Durations.words(f.time("work")) + ", but the paint stays open only " + Durations.words(f.time("open"))
+                    + (f.has("rule") ? CareWords.sentence(f.choice("rule", Compatibility.Rule.class))
+                            : CareWords.ownTest(f.choice("outcome", SmearTest.Outcome.class), f.text("note")));
+            case WET_TOO_LONG -> "\"" + StepWords.title(f.thing("step", Step.class)) + "\" takes the hand "
+                    + Durations.words(f.time("work")) + ", but the paint stays open only " + Durations.words(f.time("open"))
                     + ". Mix a little slow medium in, work a piece at a time, or build the join from glazes.";
-            case DEW -> "The room is at " + new Celsius(f.number("celsius")) + ", only " + Numbers.text(f.number("aboveDew"), 1) + " K above the dew point. Do not seal below 3 K: damp is locked in.";
-            case UNSEALED_OUTDOORS -> f.is("varnish") ? "Outdoors an unsealed picture does not last: seal it with " + f.count("coats") + " coats."
+            case DEW -> "The room is at " + new Celsius(f.number("celsius")) + ", only " + Numbers.text(f.number("aboveDew"), 1)
+                    + " K above the dew point. Do not seal below 3 K: damp is locked in.";
+            case UNSEALED_OUTDOORS -> f.is("varnish")
+                    ? "Outdoors an unsealed picture does not last: seal it with " + f.count("coats") + " coats."
                     : "There is no varnish on the shelf, and outdoors the stone must be sealed with " + f.count("coats") + " coats.";
-            case OTHER_SEALER -> "The shelf has no " + f.choice("wanted", Habits.Seal.class).name().toLowerCase(Locale.ROOT) + " sealer; " + f.text("sealer") + " is planned instead.";
+            case OTHER_SEALER -> "The shelf has no " + f.choice("wanted", Habits.Seal.class).name().toLowerCase(Locale.ROOT) + " sealer; "
+                    + f.text("sealer") + " is planned instead.";
             default -> throw new IllegalArgumentException("no words for " + finding.code());
         };
     }

@@ -33,7 +33,8 @@ public final class StepWords {
         }
         if (step instanceof Step.Lay lay) {
             boolean outline = lay.kind() == Step.Kind.OUTLINE || lay.kind() == Step.Kind.LINE_FIRST;
-            return outline ? (lay.doing().what().get(0).of() == What.Of.INNER_LINES ? "Second line with the " : "Outline with the ") + lay.paint().load().coat().name() : verb(lay) + " " + shortened(lay.doing().what());
+            return outline ? (lay.doing().what().get(0).of() == What.Of.INNER_LINES ? "Second line with the " : "Outline with the ")
+                    + lay.paint().load().coat().name() : verb(lay) + " " + shortened(lay.doing().what());
         }
         if (step instanceof Step.Seal seal) {
             return seal.turned() ? "Seal the back" : seal.after().size() > 1 ? "Turn it and seal the front" : "Seal";
@@ -126,18 +127,21 @@ public final class StepWords {
             return CareWords.sentence(prepare.task());
         }
         if (step instanceof Step.Pencil pencil) {
-            return (pencil.after().stream().anyMatch(a -> a.waits() == Step.Waits.HANDLED) ? "Turn the stone over, onto something soft. " : "") + "Transfer the guide and draw lightly.";
+            return (pencil.after().stream().anyMatch(a -> a.waits() == Step.Waits.HANDLED) ? "Turn the stone over, onto something soft. "
+                    : "") + "Transfer the guide and draw lightly.";
         }
         if (step instanceof Step.Sign) {
             return "Small, on the back or low on the front, with a pen that does not smear under varnish.";
         }
         if (step instanceof Step.Seal seal) {
-            return CareWords.sentence(seal.advice(), seal.varnish().load().coat().name()) + (seal.turned() ? " Then lay it on clean baking paper, sealed side down, once it no longer gives under a fingernail." : "");
+            return CareWords.sentence(seal.advice(), seal.varnish().load().coat().name()) + (seal.turned()
+                    ? " Then lay it on clean baking paper, sealed side down, once it no longer gives under a fingernail." : "");
         }
         Step.Lay lay = (Step.Lay) step;
         String first = Words.upper(how(lay));
         String coats = lay.coats() > 1 && !first.contains("coats") ? first + " " + Words.coats(lay.coats()) + "." : first;
-        String edge = lay.doing().widened() ? " First widen its edge by " + Numbers.text(Step.EDGE_MM, 0) + " mm with the small brush, so that the large one never comes near it." : "";
+        String edge = lay.doing().widened() ? " First widen its edge by " + Numbers.text(Step.EDGE_MM, 0)
+                + " mm with the small brush, so that the large one never comes near it." : "";
         return coats + edge + switch (lay.doing().turn()) {
             case AS_IT_LIES -> "";
             case HALF_ROUND -> " Turn the stone half round: the hand would rest on what was painted before.";
@@ -150,12 +154,14 @@ public final class StepWords {
         String coat = lay.paint().load().coat().name();
         int coats = lay.coats();
         return switch (lay.kind()) {
-            case SHADE -> "Lay a thin line of " + coat + " along the " + (lightens(lay) ? "lit" : "dark") + " edge and draw it out with a damp, clean brush.";
+            case SHADE -> "Lay a thin line of " + coat + " along the " + (lightens(lay) ? "lit" : "dark")
+                    + " edge and draw it out with a damp, clean brush.";
             case OUTLINE, LINE_FIRST, DETAIL -> "Draw with " + coat + ", lightly, turning the stone so that the hand pulls toward you.";
             case HIGHLIGHT -> "Touch on " + coat + "; reload for every dot of equal size.";
             default -> {
                 String own = how(lay.doing().what().get(0), lay.wet().isPresent());
-                yield !own.isEmpty() ? Words.upper(coat) + ". " + own + (coats > 1 ? " " + Words.coats(coats) + ", each dry before the next." : "")
+                yield !own.isEmpty()
+                        ? Words.upper(coat) + ". " + own + (coats > 1 ? " " + Words.coats(coats) + ", each dry before the next." : "")
                         : Words.coats(coats) + " of " + coat + (coats > 1 ? ", thin, each dry before the next." : ", thin and even.");
             }
         };
@@ -174,17 +180,23 @@ public final class StepWords {
             case THIN_WASH -> "One wet coat, smoothed by a finger at once to a thin wash; the stone shows through.";
             case DARK_BEHIND -> "While the ground is wet, darker close to the subject; draw it out toward the rim until it is gone.";
             case BAND -> "Block it in, so that the stone is covered.";
-            case MIXED_STEP -> wet ? "All steps are mixed before you begin. While both sides are wet: more paint at the join, worked until no edge is seen."
+            case MIXED_STEP -> wet
+                    ? "All steps are mixed before you begin. While both sides are wet: more paint at the join, worked until no edge is "
+                            + "seen."
                     : "A thin glaze on dry paint, pass " + share.number() + " of " + share.of() + ".";
             case STREAKS -> "Wipe the brush until it is nearly dry, then drag it lightly, always the same way.";
             case FOAM -> "Dab with a damp sponge, thickest where the water breaks; lift straight.";
             case DABS -> "A nearly dry sponge, turned for every dab so that no pattern repeats.";
             case FACETS -> "Small facets side by side, the tool turned each time; let each colour dry.";
             case ARM -> "From the middle outward, turning the stone; let it dry before the arm beside it.";
-            case WHITE_IN_LOAD -> "The first coat, with white in the load: press at the tip, release toward the foot. It may show what is below.";
-            case TIP_COLOUR -> "Load the flat brush with all colours side by side; press at the tip, release toward the foot. Reload every two or three strokes.";
+            case WHITE_IN_LOAD ->
+                    "The first coat, with white in the load: press at the tip, release toward the foot. It may show what is below.";
+            case TIP_COLOUR ->
+                    "Load the flat brush with all colours side by side; press at the tip, release toward the foot. Reload every two or "
+                            + "three strokes.";
             case INNER_COLOUR -> "In the same strokes, from the other corner of the brush.";
-            case GLAZE -> "Thin with water until it is glass-clear; one even pass over dry paint, " + share.number() + " of " + share.of() + ".";
+            case GLAZE ->
+                    "Thin with water until it is glass-clear; one even pass over dry paint, " + share.number() + " of " + share.of() + ".";
             case DROPPED_WASH -> "Mostly water; drop it into the middle and dab the edge with a corner of cloth.";
         };
     }
@@ -198,7 +210,8 @@ public final class StepWords {
         }
         if (step instanceof Step.Pencil pencil) {
             return pencil.again() ? "The first lines lie below the paint. Clear crumbs away before painting."
-                    : pencil.chalk() ? "The stone is dark (L* " + Numbers.text(pencil.stoneL(), 0) + "): chalk shows, graphite would not." : "Graphite shows on this pale stone and does not bleed into it as a pen would.";
+                    : pencil.chalk() ? "The stone is dark (L* " + Numbers.text(pencil.stoneL(), 0) + "): chalk shows, graphite would not."
+                    : "Graphite shows on this pale stone and does not bleed into it as a pen would.";
         }
         if (step instanceof Step.Sign) {
             return "Try each pen once under each sealer and write it down.";
@@ -218,7 +231,8 @@ public final class StepWords {
         }
         String hidden = Numbers.text(doing.tolerance(), 1) + " (CIEDE2000).";
         return doing.wanted() > coats ? "Even " + Words.coats(coats) + " let the ground show; see the findings."
-                : coats == 1 ? "One coat hides what is below to within " + hidden : "What is below shows through " + Words.coats(coats - 1) + "; after " + coats + " it differs by less than " + hidden;
+                : coats == 1 ? "One coat hides what is below to within " + hidden
+                : "What is below shows through " + Words.coats(coats - 1) + "; after " + coats + " it differs by less than " + hidden;
     }
 
     private static String reason(Why why) {
@@ -226,25 +240,31 @@ public final class StepWords {
         return switch (why.reason()) {
             case NONE -> "";
             case PRIMED_BY_HABIT -> "Everything is primed, as is your habit.";
-            case PRIMER_SAVES_COATS -> Words.upper(name(why.about().get(0))) + " needs " + Words.coats(facts.count("over")) + " over " + facts.count("primer") + " of primer, "
+            case PRIMER_SAVES_COATS -> Words.upper(name(why.about().get(0))) + " needs " + Words.coats(facts.count("over")) + " over "
+                    + facts.count("primer") + " of primer, "
                     + atMost(facts.count("alone"), facts.count("most")) + " on the bare stone.";
             case GROUND_UNDER_ALL -> "Under everything, as is your habit.";
-            case GROUND_AROUND -> "Only around the subject and " + Numbers.text(facts.number("mm"), 1) + " mm under its edge: less film, less paint, less peeling.";
+            case GROUND_AROUND -> "Only around the subject and " + Numbers.text(facts.number("mm"), 1)
+                    + " mm under its edge: less film, less paint, less peeling.";
             case LIFTS_OFF -> "A darker shade of the ground close around the subject lifts it off the stone.";
             case BLEND -> BlendWords.sentence(facts.choice("blend", BlendKind.class));
-            case TURNS_AWAY -> "The light comes from " + facts.text("light") + "; what turns away from it and what lies below an overlap goes darker.";
+            case TURNS_AWAY ->
+                    "The light comes from " + facts.text("light") + "; what turns away from it and what lies below an overlap goes darker.";
             case FACES_LIGHT -> "The light comes from " + facts.text("light") + "; the side that faces it goes lighter.";
             case LINE_FIRST -> "Line first, as is your habit: fill up to it.";
             case STANDS_OUT -> (facts.is("restores") ? "Restores the line at the end. " : "")
-                    + (facts.is("darkest") ? facts.is("liner") ? "The darkest paint, as is your habit" : "The darkest pen, as is your habit" : "Stands out best on both sides")
-                    + ": differs by " + Numbers.text(facts.number("inside"), 0) + " from the area and by " + Numbers.text(facts.number("outside"), 0) + " from what is behind (CIEDE2000)."
+                    + (facts.is("darkest") ? facts.is("liner") ? "The darkest paint, as is your habit" : "The darkest pen, as is your habit"
+                            : "Stands out best on both sides")
+                    + ": differs by " + Numbers.text(facts.number("inside"), 0) + " from the area and by "
+                    + Numbers.text(facts.number("outside"), 0) + " from what is behind (CIEDE2000)."
                     + (facts.is("shaded") ? " Thicker on the side away from the light." : "");
             case SECOND_LINE -> "A second line just inside the first, as is your habit.";
             case METAL_LINE -> "Metal just inside the first line, as is your habit.";
             case LIGHT_LAST -> "Last, where the light strikes.";
             case RUNS_ROUND -> "It runs all round, so it comes when both faces can be handled.";
             case DRAWN_ON_AREA -> "After the areas it lies on; it stops just short of what is in front.";
-            case SHOWS_THROUGH -> (facts.has("below") ? facts.text("below") : "what is below") + " still shows through " + Words.coats(facts.count("coats")) + " there.";
+            case SHOWS_THROUGH -> (facts.has("below") ? facts.text("below") : "what is below") + " still shows through "
+                    + Words.coats(facts.count("coats")) + " there.";
         };
     }
 

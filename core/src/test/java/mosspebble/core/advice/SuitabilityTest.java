@@ -44,11 +44,13 @@ class SuitabilityTest {
     private static Motif board(double wide, double high, MotifPart... more) {
         List<MotifPart> parts = new ArrayList<>(List.of(part("board", box(0, 0, wide, high), Optional.empty())));
         parts.addAll(List.of(more));
-        return new Motif("board", "Board", List.of(new Slot("wall", "Wall", Srgb.ofHex("#b9d6a3"))), parts, box(0, 0, wide, high), box(0, 0, wide, high), false, false);
+        return new Motif("board", "Board", List.of(new Slot("wall", "Wall", Srgb.ofHex("#b9d6a3"))), parts, box(0, 0, wide, high),
+                box(0, 0, wide, high), false, false);
     }
 
     private static Stone stone(Form form, double length, double width, double height) {
-        return Stone.cobble().withShape(new Shape.Grown(form, 1, 0)).withSize(new Millimetres(length), new Millimetres(width), new Millimetres(height)).withDome(1, 1);
+        return Stone.cobble().withShape(new Shape.Grown(form, 1, 0))
+                .withSize(new Millimetres(length), new Millimetres(width), new Millimetres(height)).withDome(1, 1);
     }
 
     private static Suitability suits(Motif motif, Stone stone) {
@@ -98,7 +100,8 @@ class SuitabilityTest {
 
     @Test
     void pairsOnALopsidedStoneAreSaidToBeSo() {
-        Motif pair = board(10, 10, part("left", box(1, 2, 4, 8), Optional.of("right")), part("right", box(6, 2, 9, 8), Optional.of("left")));
+        Motif pair = board(10, 10, part("left", box(1, 2, 4, 8), Optional.of("right")),
+                part("right", box(6, 2, 9, 8), Optional.of("left")));
 
         assertThat(suits(pair, stone(Form.OVAL, 90, 60, 25)).reasons()).contains("the outline is as even as the subject");
         assertThat(suits(pair, stone(Form.PEAR, 110, 60, 25)).reasons()).anyMatch(r -> r.startsWith("the outline is lopsided by"));

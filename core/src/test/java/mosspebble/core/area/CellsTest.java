@@ -19,7 +19,8 @@ class CellsTest {
     private static final Grid GRID = Grid.around(60, 40, 0.5);
 
     private static Geometry blob(SplittableRandom random) {
-        return FACTORY.createPoint(new Coordinate(random.nextDouble(-55, 55), random.nextDouble(-35, 35))).buffer(random.nextDouble(0.6, 24));
+        return FACTORY.createPoint(new Coordinate(random.nextDouble(-55, 55), random.nextDouble(-35, 35)))
+                .buffer(random.nextDouble(0.6, 24));
     }
 
     /** The same cells, one bit for every cell of the grid. */

@@ -26,11 +26,14 @@ class RememberedTest {
             remembered.next();
             assertThat(remembered.<Integer>recall(done::incrementAndGet, "work", area, 2.0, List.of("a", area))).isEqualTo(1);
         }
-        assertThat(remembered.<Integer>recall(done::incrementAndGet, "work", twin, 2.0, List.of("a", area))).as("areas are the same only if they are one").isEqualTo(2);
+        assertThat(remembered.<Integer>recall(done::incrementAndGet, "work", twin, 2.0, List.of("a", area)))
+                .as("areas are the same only if they are one").isEqualTo(2);
         assertThat(remembered.<Integer>recall(done::incrementAndGet, "work", area, 2.5, List.of("a", area))).isEqualTo(3);
-        assertThat(remembered.<Integer>recall(done::incrementAndGet, "work", area, 2.0, List.of("a", twin))).as("also within lists").isEqualTo(4);
+        assertThat(remembered.<Integer>recall(done::incrementAndGet, "work", area, 2.0, List.of("a", twin))).as("also within lists")
+                .isEqualTo(4);
         assertThat(remembered.<Integer>recall(done::incrementAndGet, "other work", area, 2.0, List.of("a", area))).isEqualTo(5);
-        assertThat(remembered.<Integer>recall(done::incrementAndGet, "work", area, 2.0, List.of(new String("a"), area))).as("everything else by equality").isEqualTo(1);
+        assertThat(remembered.<Integer>recall(done::incrementAndGet, "work", area, 2.0, List.of(new String("a"), area)))
+                .as("everything else by equality").isEqualTo(1);
     }
 
     @Test

@@ -51,7 +51,8 @@ class BlendTest {
         Geometry covered = Shapes.nothing();
         for (int i = 0; i < pieces.size(); i++) {
             Piece piece = pieces.get(i);
-            assertThat(Shapes.minus(piece.place(), Shapes.grown(OVAL, 1e-3)).getArea()).as("%s stays inside", piece.share()).isLessThan(0.01);
+            assertThat(Shapes.minus(piece.place(), Shapes.grown(OVAL, 1e-3)).getArea()).as("%s stays inside", piece.share())
+                    .isLessThan(0.01);
             assertThat(piece.place().isValid()).as(piece.share().toString()).isTrue();
             assertThat(piece.thin()).isBetween(0.05, 1.0);
             assertThat(again.get(i).place().equalsExact(piece.place())).as("the same marks each time").isTrue();
@@ -69,11 +70,14 @@ class BlendTest {
             assertThat(pieces).hasSize(1);
             assertThat(pieces.get(0).hides()).isTrue();
         }
-        assertThatThrownBy(() -> Blend.of(kind).withColours(List.of(Mix.of("a"), Mix.of("b"), Mix.of("c"), Mix.of("d")))).hasMessageContaining("besides its own");
+        assertThatThrownBy(() -> Blend.of(kind).withColours(List.of(Mix.of("a"), Mix.of("b"), Mix.of("c"), Mix.of("d"))))
+                .hasMessageContaining("besides its own");
     }
 
     @Test
-    @Tag("outside") // the upper two thirds one colour, the lower third another (common practice, no source): the strip's area by the circle's own segment formula
+    // the upper two thirds one colour, the lower third another (common practice, no source): the strip's area by the circle's own segment
+    // formula
+    @Tag("outside")
     void aSplitGivesTwoThirdsToTheFirst() {
         Blend straight = Blend.of(BlendKind.SPLIT).withColours(List.of(Mix.of("white"))).withShape(180, 0, Blend.THIRDS);
         List<Piece> pieces = pieces(straight, "blue", "white");
@@ -84,7 +88,8 @@ class BlendTest {
         assertThat(pieces.get(1).place().getArea()).isCloseTo(segment, org.assertj.core.api.Assertions.within(0.01 * segment));
         assertThat(pieces.get(0).place().getCentroid().getY()).as("the first above").isLessThan(pieces.get(1).place().getCentroid().getY());
         Blend arched = straight.withShape(180, 1, Blend.THIRDS);
-        assertThat(pieces(arched, "blue", "white").get(1).place().getEnvelopeInternal().getMinY()).as("an arch rises in its middle").isLessThan(pieces.get(1).place().getEnvelopeInternal().getMinY() - 3);
+        assertThat(pieces(arched, "blue", "white").get(1).place().getEnvelopeInternal().getMinY()).as("an arch rises in its middle")
+                .isLessThan(pieces.get(1).place().getEnvelopeInternal().getMinY() - 3);
     }
 
     @Test
@@ -136,11 +141,14 @@ class BlendTest {
         List<Piece> pieces = pieces(full(BlendKind.LOADED), "blue", "purple");
         assertThat(pieces.get(0).share().kind()).isEqualTo(Share.Kind.WHITE_IN_LOAD);
         assertThat(pieces.get(0).colour().mix().parts()).anyMatch(p -> p.paint().equals("white"));
-        assertThat(pieces.subList(1, pieces.size())).isNotEmpty().allMatch(p -> p.colour().mix().parts().stream().noneMatch(q -> q.paint().equals("white")));
-        assertThat(BlendWork.pieces(full(BlendKind.LOADED), OVAL, OVAL, colours("blue", "purple"), Optional.empty(), SUBJECT, 7).get(0).share().kind()).isNotEqualTo(Share.Kind.WHITE_IN_LOAD);
+        assertThat(pieces.subList(1, pieces.size())).isNotEmpty()
+                .allMatch(p -> p.colour().mix().parts().stream().noneMatch(q -> q.paint().equals("white")));
+        assertThat(BlendWork.pieces(full(BlendKind.LOADED), OVAL, OVAL, colours("blue", "purple"), Optional.empty(), SUBJECT, 7).get(0)
+                .share().kind()).isNotEqualTo(Share.Kind.WHITE_IN_LOAD);
     }
 
     private static double marks(BlendKind kind, double amount) {
-        return pieces(full(kind).withColours(List.of(Mix.of("white"))).withShape(180, amount, 0.5), "blue", "white").stream().skip(1).mapToDouble(p -> p.place().getArea()).sum();
+        return pieces(full(kind).withColours(List.of(Mix.of("white"))).withShape(180, amount, 0.5), "blue", "white").stream().skip(1)
+                .mapToDouble(p -> p.place().getArea()).sum();
     }
 }

@@ -27,11 +27,13 @@ class PreparationTest {
     void everyStoneIsWashedAndOnlyWhatNeedsItGetsMore() {
         Stone stone = Stone.cobble();
         assertThat(titles(stone)).containsExactly("Wash and dry the stone");
-        assertThat(titles(stone.withSkin(stone.skin().withState(true, false)))).containsExactly("Wash and dry the stone", "Dull the old sealer");
+        assertThat(titles(stone.withSkin(stone.skin().withState(true, false)))).containsExactly("Wash and dry the stone",
+                "Dull the old sealer");
         assertThat(titles(stone.withSkin(stone.skin().withState(false, true)))).startsWith("Brush off loose grains");
         assertThat(titles(stone.withSkin(stone.skin().withRock(RockKind.CAST_PLASTER)))).startsWith("Let the cast stone dry");
         assertThat(titles(stone.plus(Patch.at(Patch.Kind.HOLE, 5, 5, 3, 4)))).endsWith("Fill the hole");
-        assertThat(titles(stone.plus(Patch.at(Patch.Kind.DENT, 5, 5, 3, 4)))).as("a dent is used, not filled").containsExactly("Wash and dry the stone");
+        assertThat(titles(stone.plus(Patch.at(Patch.Kind.DENT, 5, 5, 3, 4)))).as("a dent is used, not filled")
+                .containsExactly("Wash and dry the stone");
     }
 
     @Test
@@ -40,8 +42,10 @@ class PreparationTest {
         Stone porous = tight.withSkin(tight.skin().withRock(RockKind.SANDSTONE));
         Climate damp = new Climate(new Celsius(15), 0.85, 0.1);
 
-        assertThat(Preparation.dryAfterWashing(porous, Climate.room())).isGreaterThan(Preparation.dryAfterWashing(tight, Climate.room()).multipliedBy(5));
-        assertThat(Preparation.dryAfterWashing(porous, damp)).isGreaterThan(Preparation.dryAfterWashing(porous, Climate.room()).multipliedBy(3));
+        assertThat(Preparation.dryAfterWashing(porous, Climate.room()))
+                .isGreaterThan(Preparation.dryAfterWashing(tight, Climate.room()).multipliedBy(5));
+        assertThat(Preparation.dryAfterWashing(porous, damp))
+                .isGreaterThan(Preparation.dryAfterWashing(porous, Climate.room()).multipliedBy(3));
         assertThat(Preparation.dryAfterWashing(tight, Climate.room()).toMinutes()).isBetween(15L, 120L); // common practice, no source
     }
 
@@ -63,8 +67,10 @@ class PreparationTest {
     @Test
     void aStoneThatIsDryOrGrowsHeavierOrHasNoEndInSightIsSaidSo() {
         assertThat(SteadyMass.fit(List.of(w(0, 100), w(10, 100.02), w(20, 100))).readyHours()).isZero();
-        assertThat(SteadyMass.fit(List.of(w(0, 100), w(10, 101), w(20, 102))).doubt()).contains(new SteadyMass.Doubt(SteadyMass.Odd.GROWS_HEAVIER, 0));
-        assertThat(SteadyMass.fit(List.of(w(0, 200), w(10, 190), w(20, 180))).doubt()).contains(new SteadyMass.Doubt(SteadyMass.Odd.NO_END_IN_SIGHT, 20));
+        assertThat(SteadyMass.fit(List.of(w(0, 100), w(10, 101), w(20, 102))).doubt())
+                .contains(new SteadyMass.Doubt(SteadyMass.Odd.GROWS_HEAVIER, 0));
+        assertThat(SteadyMass.fit(List.of(w(0, 200), w(10, 190), w(20, 180))).doubt())
+                .contains(new SteadyMass.Doubt(SteadyMass.Odd.NO_END_IN_SIGHT, 20));
         assertThatThrownBy(() -> SteadyMass.fit(List.of(w(0, 100), w(1, 99)))).hasMessageContaining("at least three times");
         assertThatThrownBy(() -> SteadyMass.fit(List.of(w(0, 100), w(5, 99), w(5, 98)))).hasMessageContaining("Weighing 3 must be later");
     }

@@ -82,7 +82,8 @@ class ColourTest {
     void filmOverBackgroundIsKubelkasClosedForm() {
         for (Map<String, String> row : Reference.rows("km_film_over_background.csv")) {
             double x = number(row, "X");
-            assertThat(KubelkaMunk.over(number(row, "K") * x, number(row, "S") * x, number(row, "Rg"))).as("%s", row).isCloseTo(number(row, "R"), within(1e-9));
+            assertThat(KubelkaMunk.over(number(row, "K") * x, number(row, "S") * x, number(row, "Rg"))).as("%s", row)
+                    .isCloseTo(number(row, "R"), within(1e-9));
         }
     }
 

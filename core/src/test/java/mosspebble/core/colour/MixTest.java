@@ -68,8 +68,10 @@ class MixTest {
                 Lab wanted = Lab.of(Srgb.ofRgb(random.nextInt(1 << 24)));
                 RecipeSearch.Recipe found = RecipeSearch.nearest(wanted, palette, 5, 3).orElseThrow();
 
-                assertThat(found.difference()).as("shelf %s, wish %s", round, wanted).isCloseTo(bruteForce(wanted, palette, 5), within(1e-6));
-                assertThat(palette.colour(found.mix()).orElseThrow().lab().differenceTo(wanted)).isCloseTo(found.difference(), within(1e-9));
+                assertThat(found.difference()).as("shelf %s, wish %s", round, wanted).isCloseTo(bruteForce(wanted, palette, 5),
+                        within(1e-6));
+                assertThat(palette.colour(found.mix()).orElseThrow().lab().differenceTo(wanted)).isCloseTo(found.difference(),
+                        within(1e-9));
             }
         }
     }
@@ -106,7 +108,8 @@ class MixTest {
             assertThat(alone.differenceTo(palette.colour(Mix.of("p" + a)).orElseThrow().lab())).isLessThan(1e-9);
         }
         Mix two = new Mix(List.of(new Mix.Part("p1", 2), new Mix.Part("p2", 1)));
-        assertThat(two.with(1, Mix.of("p3"), 1).parts()).containsExactly(new Mix.Part("p1", 2), new Mix.Part("p2", 1), new Mix.Part("p3", 3));
+        assertThat(two.with(1, Mix.of("p3"), 1).parts()).containsExactly(new Mix.Part("p1", 2), new Mix.Part("p2", 1),
+                new Mix.Part("p3", 3));
         assertThat(two.with(1, two, 1)).as("a mix into itself stays").isEqualTo(two);
     }
 
@@ -114,7 +117,8 @@ class MixTest {
     @Tag("outside") // two-constant mixing at one wavelength, Duncan 1940, computed with mpmath; see the file's head
     void mixesAddAbsorptionAndScatterByVolume() {
         for (Map<String, String> row : Reference.rows("km_two_constant_mix.csv")) {
-            assertThat(KubelkaMunk.infinite(number(row, "K") / number(row, "S"))).as("%s", row).isCloseTo(number(row, "R_inf"), within(1e-9));
+            assertThat(KubelkaMunk.infinite(number(row, "K") / number(row, "S"))).as("%s", row).isCloseTo(number(row, "R_inf"),
+                    within(1e-9));
         }
     }
 
@@ -132,7 +136,9 @@ class MixTest {
     }
 
     @Test
-    @Tag("outside") // spectral.js 3.0.0 (npm, MIT) with plain parts. It builds spectra from seven base curves, we by Burns' smoothest curve: the same code has another spectrum, so mixes differ by some CIEDE2000, most in deep colours
+    // spectral.js 3.0.0 (npm, MIT) with plain parts. It builds spectra from seven base curves, we by Burns' smoothest curve: the same code
+    // has another spectrum, so mixes differ by some CIEDE2000, most in deep colours
+    @Tag("outside")
     void mixesComeOutLikeThoseOfAnIndependentLibrary() {
         double sum = 0;
         int count = 0;
@@ -154,7 +160,8 @@ class MixTest {
     }
 
     @Test
-    @Tag("outside") // 2 white + 1 red is a strong warm pink, blue + yellow a green, complementary colours go to mud (common practice, no source)
+    // 2 white + 1 red is a strong warm pink, blue + yellow a green, complementary colours go to mud (common practice, no source)
+    @Tag("outside")
     void mixesAreThoseOfTheTrade() {
         Lab pink = PALETTE.colour(new Mix(List.of(new Mix.Part("white", 2), new Mix.Part("red", 1)))).orElseThrow().lab();
         assertThat(ColourWords.name(pink)).containsAnyOf("red", "pink");
@@ -223,7 +230,8 @@ class MixTest {
         Mix mix = new Mix(List.of(new Mix.Part("white", 2), new Mix.Part("red", 1)));
         Amounts amounts = Amounts.of(mix, 5_000, 60, 2);
         assertThat(amounts.needed().value()).as("5000 mm2 x 60 µm x 2 coats and a fifth lost").isCloseTo(0.72, within(1e-9));
-        assertThat(amounts.made().value()).isGreaterThanOrEqualTo(amounts.needed().value()).isLessThan(amounts.needed().value() + 3 * Amounts.DROP_ML + 1e-9);
+        assertThat(amounts.made().value()).isGreaterThanOrEqualTo(amounts.needed().value())
+                .isLessThan(amounts.needed().value() + 3 * Amounts.DROP_ML + 1e-9);
         assertThat(amounts.shares()).extracting(Amounts.Share::drops).containsExactly(2 * amounts.dropsPerPart(), amounts.dropsPerPart());
         assertThat(Amounts.of(mix, 1, 60, 1).made().value()).as("less cannot be stirred").isGreaterThanOrEqualTo(0.15);
     }
@@ -231,7 +239,9 @@ class MixTest {
     // --- calibration
 
     @Test
-    @Tag("outside") // thickness for contrast ratio 0.98 solved with mpmath, half and quarter of it: the drawdown must find one coat's ratio from the count; see the file's head
+    // thickness for contrast ratio 0.98 solved with mpmath, half and quarter of it: the drawdown must find one coat's ratio from the count;
+    // see the file's head
+    @Tag("outside")
     void countingCoatsGivesTheHidingOfOneCoat() {
         int checked = 0;
         for (Map<String, String> row : Reference.rows("km_contrast_ratio_hiding.csv")) {
@@ -241,8 +251,10 @@ class MixTest {
             Paint grey = Paints.brush("g", Spectrum.flat(number(row, "R_inf")).toSrgb().hex(), 0.9);
             Drawdown two = Drawdown.counted(grey, 2);
             Drawdown four = Drawdown.counted(grey, 4);
-            assertThat(number(row, "CR_half")).as("two coats: %s", row).isBetween(two.hiding() - two.spread() - 0.004, two.hiding() + two.spread() + 0.004);
-            assertThat(number(row, "CR_quarter")).as("four coats: %s", row).isBetween(four.hiding() - four.spread() - 0.004, four.hiding() + four.spread() + 0.004);
+            assertThat(number(row, "CR_half")).as("two coats: %s", row).isBetween(two.hiding() - two.spread() - 0.004,
+                    two.hiding() + two.spread() + 0.004);
+            assertThat(number(row, "CR_quarter")).as("four coats: %s", row).isBetween(four.hiding() - four.spread() - 0.004,
+                    four.hiding() + four.spread() + 0.004);
             assertThat(four.spread()).as("more coats counted, a narrower answer").isLessThan(two.spread() + 0.2);
             checked++;
         }
@@ -269,7 +281,8 @@ class MixTest {
     }
 
     private static Srgb noisy(Srgb colour, SplittableRandom random) {
-        return new Srgb(clamp(colour.red() + random.nextInt(-2, 3)), clamp(colour.green() + random.nextInt(-2, 3)), clamp(colour.blue() + random.nextInt(-2, 3)));
+        return new Srgb(clamp(colour.red() + random.nextInt(-2, 3)), clamp(colour.green() + random.nextInt(-2, 3)),
+                clamp(colour.blue() + random.nextInt(-2, 3)));
     }
 
     private static int clamp(int code) {
@@ -281,8 +294,10 @@ class MixTest {
         Paint paint = Paints.brush("x", "#c9a02c", 0.6);
         Srgb dark = Srgb.ofHex("#303030");
         Srgb pale = Srgb.ofHex("#d0d0d0");
-        assertThatThrownBy(() -> Drawdown.read(paint, 1, Drawdown.Card.PRINTED, List.of(pale), List.of(dark))).hasMessageContaining("Swap the two readings");
-        assertThatThrownBy(() -> Drawdown.read(paint, 1, Drawdown.Card.PRINTED, List.of(), List.of(dark))).hasMessageContaining("at least once");
+        assertThatThrownBy(() -> Drawdown.read(paint, 1, Drawdown.Card.PRINTED, List.of(pale), List.of(dark)))
+                .hasMessageContaining("Swap the two readings");
+        assertThatThrownBy(() -> Drawdown.read(paint, 1, Drawdown.Card.PRINTED, List.of(), List.of(dark)))
+                .hasMessageContaining("at least once");
         assertThatThrownBy(() -> Drawdown.counted(paint, 0)).hasMessageContaining("1 to 12");
         assertThatThrownBy(() -> Drawdown.dryingShift(List.of(pale), List.of(dark))).hasMessageContaining("same patch twice");
         assertThat(Drawdown.dryingShift(List.of(Srgb.ofHex("#808080")), List.of(Srgb.ofHex("#7a7a7a")))).isBetween(2.0, 3.0);
@@ -298,17 +313,20 @@ class MixTest {
             for (ColourVision eyes : List.of(ColourVision.PROTAN, ColourVision.DEUTAN, ColourVision.TRITAN)) {
                 Srgb seen = eyes.seen(colour);
                 Srgb wanted = Srgb.ofHex(row.get(eyes.name().toLowerCase()));
-                assertThat(Math.abs(seen.red() - wanted.red()) + Math.abs(seen.green() - wanted.green()) + Math.abs(seen.blue() - wanted.blue())).as("%s %s", eyes, row).isLessThanOrEqualTo(2);
+                assertThat(Math.abs(seen.red() - wanted.red()) + Math.abs(seen.green() - wanted.green())
+                        + Math.abs(seen.blue() - wanted.blue())).as("%s %s", eyes, row).isLessThanOrEqualTo(2);
             }
         }
-        assertThat(ColourVision.leastDifference(Srgb.ofHex("#b04030"), Srgb.ofHex("#6b6a2c"))).as("red and olive are near for some eyes").isLessThan(ColourVision.USUAL.difference(Srgb.ofHex("#b04030"), Srgb.ofHex("#6b6a2c")) / 2);
+        assertThat(ColourVision.leastDifference(Srgb.ofHex("#b04030"), Srgb.ofHex("#6b6a2c"))).as("red and olive are near for some eyes")
+                .isLessThan(ColourVision.USUAL.difference(Srgb.ofHex("#b04030"), Srgb.ofHex("#6b6a2c")) / 2);
     }
 
     @Test
     @Tag("outside") // W3C Recommendation WCAG 2.1, cross-checked against four libraries; see the file's head
     void contrastIsThatOfWcag() {
         for (Map<String, String> row : Reference.rows("wcag_contrast.csv")) {
-            assertThat(ColourVision.contrast(Srgb.ofHex(row.get("colour1")), Srgb.ofHex(row.get("colour2")))).as("%s", row).isCloseTo(number(row, "contrast"), within(1e-3)); // its weights are rounded to four digits;
+            assertThat(ColourVision.contrast(Srgb.ofHex(row.get("colour1")), Srgb.ofHex(row.get("colour2")))).as("%s", row)
+                    .isCloseTo(number(row, "contrast"), within(1e-3)); // its weights are rounded to four digits;
         }
     }
 
@@ -328,7 +346,8 @@ class MixTest {
         for (PaintKind kind : PaintKind.values()) {
             assertThat(Arrays.stream(PaintKind.Use.values()).filter(kind::does)).as("%s can do something", kind).isNotEmpty();
             if (kind.does(PaintKind.Use.MEDIUM)) {
-                assertThat(Arrays.stream(PaintKind.Use.values()).filter(kind::does)).as("%s is no colour", kind).doesNotContain(PaintKind.Use.FILLS, PaintKind.Use.DRAWS, PaintKind.Use.MIXES, PaintKind.Use.PRIMES, PaintKind.Use.GLAZES);
+                assertThat(Arrays.stream(PaintKind.Use.values()).filter(kind::does)).as("%s is no colour", kind).doesNotContain(
+                        PaintKind.Use.FILLS, PaintKind.Use.DRAWS, PaintKind.Use.MIXES, PaintKind.Use.PRIMES, PaintKind.Use.GLAZES);
             }
             Paint paint = Paint.usual("some", "some", kind, Srgb.ofHex("#808080"), new Millilitres(9));
             Shelf shelf = new Shelf(List.of(paint));
@@ -337,7 +356,8 @@ class MixTest {
             }
         }
         for (PaintKind.Use use : PaintKind.Use.values()) {
-            assertThat(Arrays.stream(PaintKind.values()).filter(kind -> kind.does(use))).as("some kind is taken where one %s", use).isNotEmpty();
+            assertThat(Arrays.stream(PaintKind.values()).filter(kind -> kind.does(use))).as("some kind is taken where one %s", use)
+                    .isNotEmpty();
         }
     }
 }

@@ -19,12 +19,14 @@ class DryingTest {
     @Tag("outside") // IAPWS-IF97 by the iapws library; Magnus AE96 is known to differ by at most 0.25 % over 0 to 50 °C
     void saturationPressureIsThatOfTheSteamTables() {
         for (Map<String, String> row : Reference.rows("saturation_vapour_pressure.csv")) {
-            assertThat(Psychrometrics.saturationPressure(new Celsius(number(row, "t_C")))).isCloseTo(number(row, "if97"), Percentage.withPercentage(0.26));
+            assertThat(Psychrometrics.saturationPressure(new Celsius(number(row, "t_C")))).isCloseTo(number(row, "if97"),
+                    Percentage.withPercentage(0.26));
         }
     }
 
     @Test
-    @Tag("outside") // Carrier 1918 as in the ASHRAE handbook, vapour pressures by Wagner and Pruss; small deficits magnify the 0.25 % of Magnus
+    // Carrier 1918 as in the ASHRAE handbook, vapour pressures by Wagner and Pruss; small deficits magnify the 0.25 % of Magnus
+    @Tag("outside")
     void evaporationIsCarriers() {
         for (Map<String, String> row : Reference.rows("evaporation_carrier.csv")) {
             Climate air = new Climate(new Celsius(number(row, "air_C")), number(row, "RH_percent") / 100, number(row, "V_m_s"));

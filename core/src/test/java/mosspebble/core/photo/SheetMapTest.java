@@ -95,7 +95,8 @@ class SheetMapTest {
         }
         List<Coordinate> closed = new ArrayList<>(ring);
         closed.add(ring.get(0));
-        PhotoStone ball = new PhotoStone(ring, new GeometryFactory().createPolygon(closed.toArray(new Coordinate[0])), 0.05, Srgb.ofHex("#808080"), map);
+        PhotoStone ball = new PhotoStone(ring, new GeometryFactory().createPolygon(closed.toArray(new Coordinate[0])), 0.05,
+                Srgb.ofHex("#808080"), map);
         Envelope box = ball.outline(30, 30, 1).getEnvelopeInternal();
         assertThat(box.getWidth()).isCloseTo(60, within(0.15));
         Stone stone = ball.stone(new Millimetres(60), Stone.cobble().withDome(0.5, 1));

@@ -21,7 +21,8 @@ class SeenPictureTest {
 
     /** Face and back together a ball. */
     private static Stone ball() {
-        return Stone.cobble().withShape(new Shape.Grown(Form.ROUND, 1, 0)).withSize(new Millimetres(2 * R), new Millimetres(2 * R), new Millimetres(2 * R)).withDome(0.5, 1).withBackFullness(1);
+        return Stone.cobble().withShape(new Shape.Grown(Form.ROUND, 1, 0))
+                .withSize(new Millimetres(2 * R), new Millimetres(2 * R), new Millimetres(2 * R)).withDome(0.5, 1).withBackFullness(1);
     }
 
     private static int[] seen(Grid grid, Viewpoint viewpoint) {
@@ -39,14 +40,17 @@ class SeenPictureTest {
     }
 
     @Test
-    @Tag("outside") // a ball looks like the disc of its tangent cone from everywhere: radius R D / sqrt(D^2 - R^2) in the plane of its middle
+    // a ball looks like the disc of its tangent cone from everywhere: radius R D / sqrt(D^2 - R^2) in the plane of its middle
+    @Tag("outside")
     void aBallIsTheSameDiscFromEverywhere() {
         Grid grid = Grid.around(R + 8, R + 8, 0.4);
-        for (Viewpoint viewpoint : new Viewpoint[] {Viewpoint.above(), Viewpoint.table(), Viewpoint.leaning(), new Viewpoint(60, 300, 500)}) {
+        for (Viewpoint viewpoint : new Viewpoint[] {Viewpoint.above(), Viewpoint.table(), Viewpoint.leaning(),
+            new Viewpoint(60, 300, 500)}) {
             double far = Math.hypot(viewpoint.eyeHeight(), viewpoint.eyeDistance());
             double radius = R * far / Math.sqrt(far * far - R * R);
 
-            assertThat(Math.sqrt(share(seen(grid, viewpoint), grid) / Math.PI)).as("radius of the disc from %s", viewpoint).isCloseTo(radius, within(0.25));
+            assertThat(Math.sqrt(share(seen(grid, viewpoint), grid) / Math.PI)).as("radius of the disc from %s", viewpoint)
+                    .isCloseTo(radius, within(0.25));
         }
     }
 

@@ -62,12 +62,17 @@ class LightAndLinesTest {
         return new MotifPart(id, id, Role.FILL, id, shape, 0, round, round > 0, Presence.ALWAYS, Optional.empty());
     }
 
-    private static final Repertoire BALLS = Repertoire.of(List.of(new Motif("balls", "Balls", List.of(new Slot("ball", "Ball", Srgb.ofHex("#b3261e")), new Slot("spot", "Spot", Srgb.ofHex("#f6f4ee")), new Slot("near", "Near", Srgb.ofHex("#1f4e9c"))),
-            List.of(part("ball", disc(0, 0, 18), 0.8), part("spot", disc(-6, -4, 4), 0), part("near", disc(14, 10, 7), 0.6)), disc(0, 0, 22), disc(0, 0, 22), false, false)), List.of(), List.of());
+    private static final Repertoire BALLS = Repertoire.of(List.of(new Motif("balls", "Balls",
+            List.of(new Slot("ball", "Ball", Srgb.ofHex("#b3261e")), new Slot("spot", "Spot", Srgb.ofHex("#f6f4ee")),
+                    new Slot("near", "Near", Srgb.ofHex("#1f4e9c"))),
+            List.of(part("ball", disc(0, 0, 18), 0.8), part("spot", disc(-6, -4, 4), 0), part("near", disc(14, 10, 7), 0.6)),
+            disc(0, 0, 22), disc(0, 0, 22), false, false)), List.of(), List.of());
 
     private static Project project(Habits habits) {
-        return Project.begin("p", "Balls", Stone.cobble()).withSketch(Optional.of(Sketch.of(new Subject.Figure("balls"), ItemMode.ON_STONE, new Placement(0, 0, 0, 1), 0)))
-                .withColours(Map.of("ball", Mix.of("red"), "spot", Mix.of("white"), "near", Mix.of("blue"))).withGround(Optional.of(Mix.of("palegreen"))).withHabits(habits);
+        return Project.begin("p", "Balls", Stone.cobble())
+                .withSketch(Optional.of(Sketch.of(new Subject.Figure("balls"), ItemMode.ON_STONE, new Placement(0, 0, 0, 1), 0)))
+                .withColours(Map.of("ball", Mix.of("red"), "spot", Mix.of("white"), "near", Mix.of("blue")))
+                .withGround(Optional.of(Mix.of("palegreen"))).withHabits(habits);
     }
 
     private static PaintPlan plan(Habits habits, Paint... more) {
@@ -79,7 +84,8 @@ class LightAndLinesTest {
     }
 
     private static Step of(PaintPlan plan, String title) {
-        return plan.steps().stream().filter(o -> StepWords.title(o).contains(title)).findFirst().orElseThrow(() -> new AssertionError(title + " in " + plan.steps().stream().map(StepWords::title).toList()));
+        return plan.steps().stream().filter(o -> StepWords.title(o).contains(title)).findFirst()
+                .orElseThrow(() -> new AssertionError(title + " in " + plan.steps().stream().map(StepWords::title).toList()));
     }
 
     private static Geometry ball(PaintPlan plan) {
@@ -114,7 +120,8 @@ class LightAndLinesTest {
 
     @Test
     void onlyWhatBulgesThrowsAContactShadow() {
-        PaintPlan plan = plan(Habits.usual().with(new Light(140, 0, 0.8, 0, 0))); // from below right, so that the near ball throws its shade onto the other
+        // from below right, so that the near ball throws its shade onto the other
+        PaintPlan plan = plan(Habits.usual().with(new Light(140, 0, 0.8, 0, 0)));
         Geometry shade = of(plan, "shade side of the ball").place();
         Geometry near = plan.design().orElseThrow().parts().get(2).drawn();
         Geometry spot = plan.design().orElseThrow().parts().get(1).drawn();
@@ -139,7 +146,8 @@ class LightAndLinesTest {
         assertThat(halo.kind()).isEqualTo(Kind.GROUND);
         assertThat(halo.soft().mm()).isPositive();
         assertThat(halo.place().difference(silhouette.buffer(8.5)).getArea()).isLessThan(0.5);
-        assertThat(plan.steps().indexOf(halo)).isGreaterThan(plan.steps().indexOf(of(plan, "Paint the ground"))).isLessThan(plan.steps().indexOf(of(plan, "ball")));
+        assertThat(plan.steps().indexOf(halo)).isGreaterThan(plan.steps().indexOf(of(plan, "Paint the ground")))
+                .isLessThan(plan.steps().indexOf(of(plan, "ball")));
     }
 
     @Test
@@ -165,16 +173,19 @@ class LightAndLinesTest {
         Paint gold = Paint.usual("gold", "gold metallic", PaintKind.METALLIC, Srgb.ofHex("#b8913f"), new Millilitres(9));
         PaintPlan twice = plan(Habits.usual().with(Habits.LineStyle.DOUBLE));
         Step inner = of(twice, "Second line");
-        assertThat(inner.place().difference(ball(twice).union(twice.design().orElseThrow().parts().get(2).drawn())).getArea()).isLessThan(0.3);
+        assertThat(inner.place().difference(ball(twice).union(twice.design().orElseThrow().parts().get(2).drawn())).getArea())
+                .isLessThan(0.3);
         PaintPlan metal = plan(Habits.usual().with(Habits.LineStyle.METALLIC), gold);
         assertThat(of(metal, "Second line").mix()).contains(Mix.of("gold"));
-        assertThat(plan(Habits.usual().with(Habits.LineStyle.METALLIC)).steps()).as("no metal on the shelf, no metal line").noneMatch(o -> StepWords.title(o).startsWith("Second line"));
+        assertThat(plan(Habits.usual().with(Habits.LineStyle.METALLIC)).steps()).as("no metal on the shelf, no metal line")
+                .noneMatch(o -> StepWords.title(o).startsWith("Second line"));
     }
 
     @Test
     void brushPaintersDrawWithTheLinerAndPenPaintersFillWithPens() {
         PaintPlan brushes = plan(Habits.usual().with(Habits.Medium.BRUSHES));
-        assertThat(brushes.steps().stream().filter(o -> o.kind() == Kind.OUTLINE).toList()).isNotEmpty().allMatch(o -> StepWords.tool(o).contains("liner"));
+        assertThat(brushes.steps().stream().filter(o -> o.kind() == Kind.OUTLINE).toList()).isNotEmpty()
+                .allMatch(o -> StepWords.tool(o).contains("liner"));
         Paint whitePen = Paint.usual("whitemarker", "white marker", PaintKind.PEN, Srgb.ofHex("#f6f4ee"), new Millilitres(9));
         PaintPlan pens = plan(Habits.usual().with(Habits.Medium.PENS), whitePen);
         assertThat(StepWords.tool(of(pens, "Fill the spot"))).contains("pen");
@@ -191,10 +202,15 @@ class LightAndLinesTest {
 
     @Test
     void dampAndLooseStoneIsSaid() {
-        List<SteadyMass.Weighing> drying = List.of(new SteadyMass.Weighing(0, 500), new SteadyMass.Weighing(4, 470), new SteadyMass.Weighing(8, 452), new SteadyMass.Weighing(12, 441.2));
+        List<SteadyMass.Weighing> drying = List.of(new SteadyMass.Weighing(0, 500), new SteadyMass.Weighing(4, 470),
+                new SteadyMass.Weighing(8, 452), new SteadyMass.Weighing(12, 441.2));
         Project damp = project(Habits.usual()).withWeighings(drying);
-        assertThat(Plans.plan(damp, SURVEY, new Palette(Paints.shelf()), BALLS, Climate.room()).findings()).anyMatch(f -> FindingWords.sentence(f).contains("g of water") && FindingWords.sentence(f).contains("peels"));
+        assertThat(Plans.plan(damp, SURVEY, new Palette(Paints.shelf()), BALLS, Climate.room()).findings())
+                .anyMatch(f -> FindingWords.sentence(f).contains("g of water") && FindingWords.sentence(f).contains("peels"));
         Stone loose = Stone.cobble().withSkin(new Skin(RockKind.SANDSTONE, Texture.ROUGH, 0.15, Srgb.ofHex("#b89a6e"), false, true));
-        assertThat(Plans.plan(project(Habits.usual()).withStone(loose), Survey.of(loose), new Palette(Paints.shelf()), BALLS, Climate.room()).findings()).anyMatch(f -> f.code() == Code.LOOSE_GRAINS);
+        assertThat(
+                Plans.plan(project(Habits.usual()).withStone(loose), Survey.of(loose), new Palette(Paints.shelf()), BALLS, Climate.room())
+                        .findings())
+                .anyMatch(f -> f.code() == Code.LOOSE_GRAINS);
     }
 }

@@ -65,31 +65,40 @@ import org.locationtech.jts.geom.GeometryFactory;
 class PlannerTest {
 
     private static final GeometryFactory FACTORY = new GeometryFactory();
-    private static final Stone DARK = Stone.cobble().withSkin(new Skin(RockKind.BASALT, Texture.SMOOTH, 0.03, Srgb.ofHex("#3c3d40"), false, false));
+    private static final Stone DARK = Stone.cobble()
+            .withSkin(new Skin(RockKind.BASALT, Texture.SMOOTH, 0.03, Srgb.ofHex("#3c3d40"), false, false));
 
     private static Geometry box(double x0, double y0, double x1, double y1) {
         return FACTORY.toGeometry(new Envelope(x0, x1, y0, y1));
     }
 
     private static MotifPart part(String id, String slot, Geometry shape, Role role, boolean outlined) {
-        return new MotifPart(id, id, role, slot, shape, shape.getDimension() == 1 ? 0.7 : 0, role == Role.FILL ? 0.4 : 0, outlined, Presence.ALWAYS, Optional.empty());
+        return new MotifPart(id, id, role, slot, shape, shape.getDimension() == 1 ? 0.7 : 0, role == Role.FILL ? 0.4 : 0, outlined,
+                Presence.ALWAYS, Optional.empty());
     }
 
     /** A gate: wall, door before it, knob on the door, a line across, a glint. */
     private static Repertoire gate() {
-        List<Slot> slots = List.of(new Slot("wall", "Wall", Srgb.ofHex("#b9d6a3")), new Slot("door", "Door", Srgb.ofHex("#6b1518")), new Slot("knob", "Knob", Srgb.ofHex("#f2c21b")),
+        List<Slot> slots = List.of(new Slot("wall", "Wall", Srgb.ofHex("#b9d6a3")), new Slot("door", "Door", Srgb.ofHex("#6b1518")),
+                new Slot("knob", "Knob", Srgb.ofHex("#f2c21b")),
                 new Slot("line", "Line", Srgb.ofHex("#19191b")), new Slot("glint", "Glint", Srgb.ofHex("#ffffff")));
-        List<MotifPart> parts = List.of(part("wall", "wall", box(0, 0, 60, 60), Role.FILL, true), part("door", "door", box(20, 15, 40, 60), Role.FILL, true),
+        List<MotifPart> parts = List.of(part("wall", "wall", box(0, 0, 60, 60), Role.FILL, true),
+                part("door", "door", box(20, 15, 40, 60), Role.FILL, true),
                 part("knob", "knob", box(33, 35, 38, 40), Role.FILL, false),
-                part("rail", "line", FACTORY.createLineString(new Coordinate[] {new Coordinate(2, 50), new Coordinate(58, 50)}), Role.LINE, false),
+                part("rail", "line", FACTORY.createLineString(new Coordinate[] {new Coordinate(2, 50), new Coordinate(58, 50)}), Role.LINE,
+                        false),
                 part("glint", "glint", box(34, 36, 35.2, 37.2), Role.HIGHLIGHT, false));
-        return Repertoire.of(List.of(new Motif("gate", "Gate", slots, parts, box(0, 0, 60, 60), box(0, 0, 60, 60), false, false)), List.of());
+        return Repertoire.of(List.of(new Motif("gate", "Gate", slots, parts, box(0, 0, 60, 60), box(0, 0, 60, 60), false, false)),
+                List.of());
     }
 
     private static Project project(Stone stone) {
         Placement fitted = Designs.fit(gate().motif("gate").orElseThrow(), Survey.of(stone).zones(), 2, 0).orElseThrow().placement();
-        Map<String, Mix> colours = Map.of("wall", Mix.of("palegreen"), "door", Mix.of("darkred"), "knob", Mix.of("yellow"), "line", Mix.of("blackpen"), "glint", Mix.of("whitepen"));
-        return Project.begin("p", "Gate", stone).withSketch(Optional.of(Sketch.of(new Subject.Figure("gate"), ItemMode.ON_STONE, fitted, 2))).withColours(colours).withGround(Optional.of(Mix.of("blue")));
+        Map<String, Mix> colours = Map.of("wall", Mix.of("palegreen"), "door", Mix.of("darkred"), "knob", Mix.of("yellow"), "line",
+                Mix.of("blackpen"), "glint", Mix.of("whitepen"));
+        return Project.begin("p", "Gate", stone)
+                .withSketch(Optional.of(Sketch.of(new Subject.Figure("gate"), ItemMode.ON_STONE, fitted, 2))).withColours(colours)
+                .withGround(Optional.of(Mix.of("blue")));
     }
 
     @Test
@@ -110,12 +119,16 @@ class PlannerTest {
         assertThat(ahead.intersection(items.get(0).silhouette()).getArea()).as("they overlap").isGreaterThan(20);
         assertThat(plan.design().orElseThrow().silhouette().symDifference(union).getArea()).isLessThan(0.01 * union.getArea());
         Geometry inner = ahead.buffer(-1.2);
-        double own = items.get(1).parts().stream().mapToDouble(p -> (p.part().isArea() ? p.drawn().getBoundary() : p.drawn()).intersection(inner).getLength()).sum();
+        double own = items.get(1).parts().stream()
+                .mapToDouble(p -> (p.part().isArea() ? p.drawn().getBoundary() : p.drawn()).intersection(inner).getLength()).sum();
         double drawn = plan.design().orElseThrow().pencilLines().stream().mapToDouble(l -> l.intersection(inner).getLength()).sum();
-        assertThat(drawn).as("pencil within the front thing is its own, hidden parts are not drawn").isLessThanOrEqualTo(own + 1e-6).isGreaterThan(0);
-        double behind = items.get(0).parts().stream().mapToDouble(p -> (p.part().isArea() ? p.drawn().getBoundary() : p.drawn()).intersection(inner).getLength()).sum();
+        assertThat(drawn).as("pencil within the front thing is its own, hidden parts are not drawn").isLessThanOrEqualTo(own + 1e-6)
+                .isGreaterThan(0);
+        double behind = items.get(0).parts().stream()
+                .mapToDouble(p -> (p.part().isArea() ? p.drawn().getBoundary() : p.drawn()).intersection(inner).getLength()).sum();
         assertThat(behind).as("there was something to hide").isGreaterThan(5);
-        Geometry painted = plan.steps().stream().filter(o -> o.kind() == Step.Kind.FILL).map(Step::place).reduce(ahead.getFactory().createPolygon(), Geometry::union);
+        Geometry painted = plan.steps().stream().filter(o -> o.kind() == Step.Kind.FILL).map(Step::place)
+                .reduce(ahead.getFactory().createPolygon(), Geometry::union);
         assertThat(union.difference(painted.buffer(0.05)).getArea()).as("all that is seen is painted").isLessThan(0.02 * union.getArea());
     }
 
@@ -123,16 +136,19 @@ class PlannerTest {
     void whatIsLeftFreeIsNotEvenGroundedAndGuidesAreNeverPainted() {
         Project project = project(DARK);
         PaintPlan plain = plan(project);
-        Sketch free = project.sketch().orElseThrow().with("", i -> i.lying(ItemMode.LEFT_FREE)).plus(Item.of(GuideKind.RINGS.usual(), ItemMode.ON_STONE, new Placement(0, 0, 0, 6), 0));
+        Sketch free = project.sketch().orElseThrow().with("", i -> i.lying(ItemMode.LEFT_FREE))
+                .plus(Item.of(GuideKind.RINGS.usual(), ItemMode.ON_STONE, new Placement(0, 0, 0, 6), 0));
         PaintPlan kept = plan(project.withSketch(Optional.of(free)));
         Geometry silhouette = kept.design().orElseThrow().items().get(0).silhouette();
 
         for (Step operation : kept.steps()) {
             if (operation.kind() == Kind.GROUND || operation.kind() == Kind.FILL || operation.kind() == Kind.PRIME) {
-                assertThat(operation.place().intersection(silhouette).getArea()).as(StepWords.title(operation)).isLessThan(0.01 * silhouette.getArea());
+                assertThat(operation.place().intersection(silhouette).getArea()).as(StepWords.title(operation))
+                        .isLessThan(0.01 * silhouette.getArea());
             }
         }
-        assertThat(first(kept, Kind.GROUND, "ground").work().areaMm2()).as("the ground stops at the silhouette, it does not go under it").isLessThan(first(plain, Kind.GROUND, "ground").work().areaMm2());
+        assertThat(first(kept, Kind.GROUND, "ground").work().areaMm2()).as("the ground stops at the silhouette, it does not go under it")
+                .isLessThan(first(plain, Kind.GROUND, "ground").work().areaMm2());
         assertThat(kept.steps()).noneMatch(o -> StepWords.title(o).contains("rings"));
         assertThat(kept.findings()).noneMatch(f -> FindingWords.sentence(f).contains("Pencil"));
     }
@@ -145,8 +161,10 @@ class PlannerTest {
 
         assertThat(leaves.remedies()).extracting(FindingWords::label).containsExactly("Fit to the face", "Let it run off");
         Project decided = leaves.remedies().get(1).change().apply(off);
-        assertThat(plan(decided).findings()).noneMatch(f -> f.code() == Code.LEAVES).anyMatch(f -> f.weight() == Finding.Weight.TIP && FindingWords.sentence(f).contains("as decided"));
-        assertThat(plan(leaves.remedies().get(0).change().apply(off)).findings()).noneMatch(f -> FindingWords.sentence(f).contains("the face by"));
+        assertThat(plan(decided).findings()).noneMatch(f -> f.code() == Code.LEAVES)
+                .anyMatch(f -> f.weight() == Finding.Weight.TIP && FindingWords.sentence(f).contains("as decided"));
+        assertThat(plan(leaves.remedies().get(0).change().apply(off)).findings())
+                .noneMatch(f -> FindingWords.sentence(f).contains("the face by"));
     }
 
     private static PaintPlan plan(Project project) {
@@ -159,7 +177,8 @@ class PlannerTest {
 
     private static Step first(PaintPlan plan, Kind kind, String word) {
         return plan.steps().stream().filter(o -> o.kind() == kind && StepWords.title(o).contains(word)).findFirst()
-                .orElseThrow(() -> new AssertionError("no " + kind + " " + word + " in " + plan.steps().stream().map(StepWords::title).toList()));
+                .orElseThrow(() -> new AssertionError(
+                        "no " + kind + " " + word + " in " + plan.steps().stream().map(StepWords::title).toList()));
     }
 
     private static int index(PaintPlan plan, Step operation) {
@@ -180,7 +199,8 @@ class PlannerTest {
             for (Step.After after : plan.steps().get(i).after()) {
                 assertThat(after.step()).isLessThan(i);
                 assertThat(StepWords.reason(after)).isNotBlank();
-                assertThat(plan.sitting().steps().get(i).start()).as("nothing starts on wet paint").isGreaterThanOrEqualTo(plan.sitting().steps().get(after.step()).dry());
+                assertThat(plan.sitting().steps().get(i).start()).as("nothing starts on wet paint")
+                        .isGreaterThanOrEqualTo(plan.sitting().steps().get(after.step()).dry());
             }
         }
     }
@@ -191,14 +211,18 @@ class PlannerTest {
     }
 
     private static List<String> story(PaintPlan plan) {
-        return plan.steps().stream().map(o -> StepWords.title(o) + o.coats() + o.work().hand() + o.work().dries() + o.after() + o.place().toText()).toList();
+        return plan.steps().stream()
+                .map(o -> StepWords.title(o) + o.coats() + o.work().hand() + o.work().dries() + o.after() + o.place().toText()).toList();
     }
 
     @Test
     @Tag("outside") // the trade: chalk on dark stone, graphite on pale (common practice, no source)
     void pencilKindFollowsTheStone() {
         assertThat(StepWords.tool(plan(project(DARK)).steps().get(1))).contains("chalk");
-        assertThat(StepWords.tool(plan(project(DARK.withSkin(new Skin(RockKind.LIMESTONE, Texture.SMOOTH, 0.1, Srgb.ofHex("#d8d0c0"), false, false)))).steps().get(1))).contains("graphite");
+        assertThat(StepWords
+                .tool(plan(project(DARK.withSkin(new Skin(RockKind.LIMESTONE, Texture.SMOOTH, 0.1, Srgb.ofHex("#d8d0c0"), false, false))))
+                        .steps().get(1)))
+                .contains("graphite");
     }
 
     @Test
@@ -246,7 +270,8 @@ class PlannerTest {
             double x = random.nextDouble(-40, 40);
             double y = random.nextDouble(-40, 40);
             if (inner.contains(FACTORY.createPoint(new Coordinate(x, y)))) {
-                assertThat(films.table().film(films.at(x, y)).lab().differenceTo(full)).isLessThanOrEqualTo(project.habits().tolerance() + 1e-9);
+                assertThat(films.table().film(films.at(x, y)).lab().differenceTo(full))
+                        .isLessThanOrEqualTo(project.habits().tolerance() + 1e-9);
                 checked++;
             }
         }
@@ -290,7 +315,8 @@ class PlannerTest {
         int row = (int) ((at.y - grid.top()) / grid.cellMm());
 
         assertThat(Lab.of(Srgb.ofRgb(picture.colourAt(0, column, row))).differenceTo(Lab.of(DARK.colour()))).isLessThan(1);
-        assertThat(Lab.of(Srgb.ofRgb(picture.colourAt(picture.steps(), column, row))).differenceTo(Lab.of(Srgb.ofHex("#6b1518")))).isLessThan(2.5);
+        assertThat(Lab.of(Srgb.ofRgb(picture.colourAt(picture.steps(), column, row))).differenceTo(Lab.of(Srgb.ofHex("#6b1518"))))
+                .isLessThan(2.5);
         int[] lit = new int[grid.cells()];
         picture.draw(picture.steps(), 320, lit);
         assertThat(lit[0]).as("outside the stone is clear").isZero();
@@ -303,11 +329,13 @@ class PlannerTest {
         PaintPlan lost = plan(project.withColour("door", Mix.of("gone")));
         assertThat(lost.findings()).anySatisfy(f -> {
             assertThat(FindingWords.sentence(f)).contains("Door").contains("gone (not on the shelf)");
-            assertThat(plan(f.remedy().orElseThrow().change().apply(project.withColour("door", Mix.of("gone")))).findings()).noneMatch(g -> FindingWords.sentence(g).contains("gone"));
+            assertThat(plan(f.remedy().orElseThrow().change().apply(project.withColour("door", Mix.of("gone")))).findings())
+                    .noneMatch(g -> FindingWords.sentence(g).contains("gone"));
         });
         assertThat(lost.steps()).anyMatch(o -> StepWords.title(o).contains("wall"));
         assertThat(plan(project, new Shelf(List.of()), Climate.room()).findings()).anyMatch(f -> f.code() == Code.EMPTY_SHELF);
-        assertThat(plan(project.withSketch(Optional.empty())).findings()).anyMatch(f -> f.weight() == Finding.Weight.STOP && FindingWords.sentence(f).contains("No subject"));
+        assertThat(plan(project.withSketch(Optional.empty())).findings())
+                .anyMatch(f -> f.weight() == Finding.Weight.STOP && FindingWords.sentence(f).contains("No subject"));
         assertThat(plan(project, Paints.shelf(), new Climate(new Celsius(14), 0.92, 0.1)).findings()).anyMatch(f -> f.code() == Code.DEW);
     }
 
@@ -324,7 +352,8 @@ class PlannerTest {
 
     @Test
     void suppliesAreAreaTimesThicknessAndRunOutIsSaid() {
-        assertThat(PaintUse.spread(10_000, 100, 1).value()).as("1 mL over 100 cm2 is 100 µm, with a fifth lost").isCloseTo(1.2, within(1e-9));
+        assertThat(PaintUse.spread(10_000, 100, 1).value()).as("1 mL over 100 cm2 is 100 µm, with a fifth lost").isCloseTo(1.2,
+                within(1e-9));
         PaintPlan plan = plan(project(DARK));
         Step door = first(plan, Kind.FILL, "door");
         double needed = plan.supplies().stream().filter(u -> u.paint().equals("darkred")).findFirst().orElseThrow().needed().value();
@@ -333,7 +362,9 @@ class PlannerTest {
     }
 
     @Test
-    @Tag("outside") // varnish: 3 coats on porous stone, 2 else; a simple three-colour stone about 20 min of hand time plus drying (common practice, no source)
+    // varnish: 3 coats on porous stone, 2 else; a simple three-colour stone about 20 min of hand time plus drying (common practice, no
+    // source)
+    @Tag("outside")
     void sealingAndHandTimeAreThoseOfTheTrade() {
         Project porous = project(DARK.withSkin(new Skin(RockKind.SANDSTONE, Texture.SMOOTH, 0.18, Srgb.ofHex("#b89a6e"), false, false)));
         assertThat(first(plan(porous), Kind.SEAL, "").coats()).isEqualTo(3);

@@ -77,12 +77,14 @@ class TwoFacesTest {
     }
 
     private static Project front() {
-        return Project.begin("p", "Gate stone", STONE).withSketch(sketch("tower")).withColours(Map.of("wall", Mix.of("umber"), "roof", Mix.of("red")));
+        return Project.begin("p", "Gate stone", STONE).withSketch(sketch("tower"))
+                .withColours(Map.of("wall", Mix.of("umber"), "roof", Mix.of("red")));
     }
 
     /** Tower on the front, lamp on the back, the front up. */
     private static Project both() {
-        return front().turnedOver().withSketch(sketch("lamp")).withColours(Map.of("glass", Mix.of("yellow"), "hood", Mix.of("black"))).turnedOver();
+        return front().turnedOver().withSketch(sketch("lamp")).withColours(Map.of("glass", Mix.of("yellow"), "hood", Mix.of("black")))
+                .turnedOver();
     }
 
     private static PaintPlan plan(Project project) {
@@ -90,13 +92,15 @@ class TwoFacesTest {
     }
 
     private static List<String> story(PaintPlan plan) {
-        return plan.steps().stream().map(s -> s.side() + " " + s.key() + " " + StepWords.title(s) + " " + StepWords.sentence(s) + s.coats() + s.work() + s.after() + s.place().toText()).toList();
+        return plan.steps().stream().map(s -> s.side() + " " + s.key() + " " + StepWords.title(s) + " " + StepWords.sentence(s) + s.coats()
+                + s.work() + s.after() + s.place().toText()).toList();
     }
 
     // --- one job
 
     @Test
-    @Tag("outside") // one washing, the second face when the first can be handled, the stone laid on the sealed side last (common practice, no source)
+    // one washing, the second face when the first can be handled, the stone laid on the sealed side last (common practice, no source)
+    @Tag("outside")
     void bothFacesAreOneJobWithOneWashingOneSignatureAndOneSealing() {
         PaintPlan plan = plan(both());
         assertThat(plan.steps()).filteredOn(s -> s.kind() == Kind.PREPARE).hasSize(1);
@@ -105,10 +109,12 @@ class TwoFacesTest {
         assertThat(plan.steps()).filteredOn(s -> s instanceof Step.Seal).extracting(Step::side).containsExactly(Side.BACK, Side.FRONT);
         assertThat(StepWords.title(plan.steps().get(plan.steps().size() - 1))).isEqualTo("Turn it and seal the front");
         List<Side> sides = plan.steps().stream().filter(s -> s instanceof Step.Lay).map(Step::side).toList();
-        assertThat(sides.subList(sides.indexOf(Side.BACK), sides.size())).as("the front is done before the back is begun").doesNotContain(Side.FRONT);
+        assertThat(sides.subList(sides.indexOf(Side.BACK), sides.size())).as("the front is done before the back is begun")
+                .doesNotContain(Side.FRONT);
         assertThat(plan.steps()).filteredOn(s -> StepWords.title(s).contains("glass")).allMatch(s -> s.side() == Side.BACK).isNotEmpty();
         assertThat(plan.supplies()).extracting(u -> u.paint()).contains("umber", "yellow");
-        assertThat(plan.readyAfter()).as("one after the other, but sealed together").isLessThan(plan(front()).readyAfter().multipliedBy(2)).isGreaterThan(plan(front()).readyAfter());
+        assertThat(plan.readyAfter()).as("one after the other, but sealed together").isLessThan(plan(front()).readyAfter().multipliedBy(2))
+                .isGreaterThan(plan(front()).readyAfter());
     }
 
     @Test
@@ -134,7 +140,8 @@ class TwoFacesTest {
     }
 
     private static int index(PaintPlan plan, java.util.function.Predicate<Step> which) {
-        return java.util.stream.IntStream.range(0, plan.steps().size()).filter(i -> which.test(plan.steps().get(i))).findFirst().orElseThrow();
+        return java.util.stream.IntStream.range(0, plan.steps().size()).filter(i -> which.test(plan.steps().get(i))).findFirst()
+                .orElseThrow();
     }
 
     @Test
@@ -148,15 +155,18 @@ class TwoFacesTest {
         assertThat(turned.sitting()).isEqualTo(up.sitting());
         assertThat(turned.supplies()).isEqualTo(up.supplies());
         assertThat(turned.design().orElseThrow().items()).isEqualTo(up.turnedOver().design().orElseThrow().items());
-        assertThat(turned.findings().stream().filter(Finding::below).map(f -> f.code()).toList()).isEqualTo(up.findings().stream().filter(f -> !f.below() && CODES_OF_A_FACE.contains(f.code())).map(f -> f.code()).toList());
+        assertThat(turned.findings().stream().filter(Finding::below).map(f -> f.code()).toList()).isEqualTo(
+                up.findings().stream().filter(f -> !f.below() && CODES_OF_A_FACE.contains(f.code())).map(f -> f.code()).toList());
     }
 
-    private static final List<Code> CODES_OF_A_FACE = List.of(Code.VANISHES, Code.FAINT_OUTLINE, Code.LEAVES, Code.TOO_NARROW, Code.TOO_TIGHT, Code.FILM_THICK, Code.RIM_CHIPS, Code.MUD, Code.NO_COLOUR, Code.INCOMPATIBLE);
+    private static final List<Code> CODES_OF_A_FACE = List.of(Code.VANISHES, Code.FAINT_OUTLINE, Code.LEAVES, Code.TOO_NARROW,
+            Code.TOO_TIGHT, Code.FILM_THICK, Code.RIM_CHIPS, Code.MUD, Code.NO_COLOUR, Code.INCOMPATIBLE);
 
     @Test
     void measuresChangedOnTheBackGoForBothFaces() {
         Project back = both().turnedOver();
-        Project longer = back.withStone(back.stone().withSize(back.stone().length(), back.stone().width(), new mosspebble.core.units.Millimetres(50)));
+        Project longer = back
+                .withStone(back.stone().withSize(back.stone().length(), back.stone().width(), new mosspebble.core.units.Millimetres(50)));
         assertThat(longer.turnedOver().stone().height().value()).isEqualTo(50);
         assertThat(plan(longer).below().orElseThrow().survey().stone().height().value()).isEqualTo(50);
     }
@@ -210,7 +220,8 @@ class TwoFacesTest {
             Survey survey = Survey.of(stone);
             EdgeStrip strip = EdgeStrip.of(survey);
             assertThat(strip.lengthMm()).isCloseTo(StoneOutline.of(stone).polygon(FACTORY).getLength(), within(0.5));
-            assertThat(strip.polygon().getArea() / survey.facts().edgeMm2()).as("the rims as the mesh measures them; the strip is straight where they narrow inward").isBetween(0.97, 1.12);
+            assertThat(strip.polygon().getArea() / survey.facts().edgeMm2())
+                    .as("the rims as the mesh measures them; the strip is straight where they narrow inward").isBetween(0.97, 1.12);
             assertThat(strip.lowestMm()).isPositive().isLessThanOrEqualTo(strip.mostFrontMm() + strip.mostBackMm());
         }
         Survey flat = Survey.of(STONE.withDome(1, 2));
@@ -236,26 +247,31 @@ class TwoFacesTest {
 
     @Test
     void anEdgeAloneCanBePainted() {
-        Project project = Project.begin("p", "Rim", STONE).withEdge(new Edge(Optional.empty(), List.of(new Edge.Band(0, 4, Mix.of("red")))));
+        Project project = Project.begin("p", "Rim", STONE)
+                .withEdge(new Edge(Optional.empty(), List.of(new Edge.Band(0, 4, Mix.of("red")))));
         PaintPlan plan = plan(project);
-        assertThat(plan.steps()).anyMatch(s -> s.side() == Side.EDGE).anyMatch(s -> s.kind() == Kind.PREPARE).anyMatch(s -> s instanceof Step.Seal);
+        assertThat(plan.steps()).anyMatch(s -> s.side() == Side.EDGE).anyMatch(s -> s.kind() == Kind.PREPARE)
+                .anyMatch(s -> s instanceof Step.Seal);
         assertThat(plan.findings()).extracting(Finding::code).contains(Code.EMPTY_FACE);
     }
 
     @Test
     void aBandThatNoBrushPaintsOrThatLeavesTheEdgeIsToldAndMended() {
-        Project project = front().withEdge(new Edge(Optional.empty(), List.of(new Edge.Band(0, 0.4, Mix.of("white")), new Edge.Band(30, 3, Mix.of("white")), new Edge.Band(0, 2, Mix.of("gone")))));
+        Project project = front().withEdge(new Edge(Optional.empty(), List.of(new Edge.Band(0, 0.4, Mix.of("white")),
+                new Edge.Band(30, 3, Mix.of("white")), new Edge.Band(0, 2, Mix.of("gone")))));
         List<Finding> found = plan(project).findings();
         assertThat(found).extracting(Finding::code).contains(Code.BAND_TOO_THIN, Code.BAND_LEAVES_EDGE, Code.EDGE_NOT_ON_SHELF);
         Project mended = project;
         for (Finding finding : found) {
-            mended = finding.code() == Code.BAND_TOO_THIN || finding.code() == Code.BAND_LEAVES_EDGE ? finding.remedy().orElseThrow().change().apply(mended) : mended;
+            mended = finding.code() == Code.BAND_TOO_THIN || finding.code() == Code.BAND_LEAVES_EDGE
+                    ? finding.remedy().orElseThrow().change().apply(mended) : mended;
         }
         assertThat(mended.edge().bands().get(0).wideMm()).isEqualTo(0.6);
         assertThat(plan(mended).findings()).extracting(Finding::code).doesNotContain(Code.BAND_TOO_THIN, Code.BAND_LEAVES_EDGE);
         Stone thin = STONE.withSize(STONE.length(), STONE.width(), new mosspebble.core.units.Millimetres(2)).withDome(1, 8);
         Project flat = front().withStone(thin).withEdge(new Edge(Optional.empty(), List.of(new Edge.Band(0, 3, Mix.of("white")))));
-        assertThat(plan(flat).findings()).anySatisfy(f -> assertThat(FindingWords.sentence(f)).startsWith("The edge is only 0.2 mm high at its lowest, thinner than any brush"));
+        assertThat(plan(flat).findings()).anySatisfy(
+                f -> assertThat(FindingWords.sentence(f)).startsWith("The edge is only 0.2 mm high at its lowest, thinner than any brush"));
         assertThatThrownBy(() -> new Edge.Band(0, 0, Mix.of("white"))).hasMessageContaining("0.3 to 60 mm wide");
         assertThatThrownBy(() -> new Edge.Band(900, 3, Mix.of("white"))).hasMessageContaining("200 mm from the girdle");
     }
@@ -276,14 +292,18 @@ class TwoFacesTest {
                 case 1 -> project.withColour(random.nextBoolean() ? "wall" : "glass", Mix.of(paint));
                 case 2 -> project.withSketch(project.sketch().map(s -> s.with("", item -> item.at(item.placement().movedBy(dx, 0)))));
                 case 3 -> project.withEdge(new Edge(Optional.of(Mix.of(paint)), List.of(new Edge.Band(dx, 2, Mix.of("white")))));
-                case 4 -> project.withGround(Optional.of(Mix.of(paint))).withBlend(Project.GROUND, Blend.of(BlendKind.GRADIENT).withColours(List.of(Mix.of("white"))));
+                case 4 -> project.withGround(Optional.of(Mix.of(paint))).withBlend(Project.GROUND,
+                        Blend.of(BlendKind.GRADIENT).withColours(List.of(Mix.of("white"))));
                 case 5 -> project.withOwnHabits(random.nextBoolean());
-                default -> project.withHabits(project.habits().with(Habits.Primer.values()[random.nextInt(3)]).with(Habits.Ground.values()[random.nextInt(3)]).with(Habits.LineStyle.values()[random.nextInt(3)]));
+                default -> project.withHabits(project.habits().with(Habits.Primer.values()[random.nextInt(3)])
+                        .with(Habits.Ground.values()[random.nextInt(3)]).with(Habits.LineStyle.values()[random.nextInt(3)]));
             };
-            PaintPlan fast = Plans.plan(project, remembered.recall(surveyed(project.stone()), "stone", project.stone()), WORKSHOP, remembered);
+            PaintPlan fast = Plans.plan(project, remembered.recall(surveyed(project.stone()), "stone", project.stone()), WORKSHOP,
+                    remembered);
             PaintPlan slow = plan(project);
             assertThat(story(fast)).as("edit %s", i).isEqualTo(story(slow));
-            assertThat(fast.findings().stream().map(FindingWords::sentence).toList()).isEqualTo(slow.findings().stream().map(FindingWords::sentence).toList());
+            assertThat(fast.findings().stream().map(FindingWords::sentence).toList())
+                    .isEqualTo(slow.findings().stream().map(FindingWords::sentence).toList());
             assertThat(fast.sitting()).isEqualTo(slow.sitting());
         }
     }

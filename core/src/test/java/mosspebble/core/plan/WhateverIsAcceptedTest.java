@@ -62,7 +62,9 @@ class WhateverIsAcceptedTest {
                 throw new IllegalStateException("made to fail");
             }
             var disc = new GeometryFactory().createPoint(new Coordinate(0, 0)).buffer(1, 16);
-            return Optional.of(new Motif("disc", "Disc", List.of(new Slot("body", "Body", Srgb.ofHex("#aa3322"))), List.of(new MotifPart("body", "body", Role.FILL, "body", disc, 0, 0.5, true, Presence.ALWAYS, Optional.empty())), disc, disc, true, false));
+            return Optional.of(new Motif("disc", "Disc", List.of(new Slot("body", "Body", Srgb.ofHex("#aa3322"))),
+                    List.of(new MotifPart("body", "body", Role.FILL, "body", disc, 0, 0.5, true, Presence.ALWAYS, Optional.empty())), disc,
+                    disc, true, false));
         }
 
         @Override
@@ -87,8 +89,10 @@ class WhateverIsAcceptedTest {
 
     private static PaintPlan plan(List<Throwable> troubled, Item... items) {
         Mix colour = Mix.of(Paints.shelf().paints().get(0).id());
-        Project project = Project.begin("s", "Stone", STONE).withSketch(Optional.of(new Sketch(List.of(items)))).withColours(Map.of("body", colour, "stroke", colour, "dots", colour, "others", colour, "lines", colour));
-        return Plans.plan(project, SURVEY, new Workshop(new Palette(Paints.shelf()), REPERTOIRE, Climate.room(), List.of()), new Remembered(), troubled::add);
+        Project project = Project.begin("s", "Stone", STONE).withSketch(Optional.of(new Sketch(List.of(items))))
+                .withColours(Map.of("body", colour, "stroke", colour, "dots", colour, "others", colour, "lines", colour));
+        return Plans.plan(project, SURVEY, new Workshop(new Palette(Paints.shelf()), REPERTOIRE, Climate.room(), List.of()),
+                new Remembered(), troubled::add);
     }
 
     private static PaintPlan untroubled(Item... items) {
@@ -110,7 +114,8 @@ class WhateverIsAcceptedTest {
     @EnumSource(Subject.Becomes.class)
     void aStrokeOfAnyKindCanBeLeftFree(Subject.Becomes becomes) {
         Item disc = item("", new Subject.Figure("disc"), ItemMode.ON_STONE, new Placement(0, 0, 0, 25), 0);
-        Item stroke = item("s", new Subject.Stroke(List.of(-8.0, 0.0, 8.0, 0.0, 8.0, 6.0), false, becomes, 1.5), ItemMode.LEFT_FREE, new Placement(0, 0, 0, 1), 2);
+        Item stroke = item("s", new Subject.Stroke(List.of(-8.0, 0.0, 8.0, 0.0, 8.0, 6.0), false, becomes, 1.5), ItemMode.LEFT_FREE,
+                new Placement(0, 0, 0, 1), 2);
         assertThat(untroubled(disc, stroke).steps()).isNotEmpty();
     }
 
@@ -131,8 +136,12 @@ class WhateverIsAcceptedTest {
                 points.add((10 + 20 * random.nextDouble()) * Math.cos(angle) + random.nextDouble() / 3);
                 points.add((10 + 20 * random.nextDouble()) * Math.sin(angle) - random.nextDouble() / 7);
             }
-            Sketch sketch = new Sketch(List.of(item("", new Subject.Stroke(points, true, Subject.Becomes.AREA, 1), ItemMode.ON_STONE, new Placement(random.nextDouble(), 0, 0, 1), 0)));
-            assertThat(Designs.place(sketch, REPERTOIRE, new mosspebble.core.sketch.Support(SURVEY, mosspebble.core.stone.Viewpoint.above())).orElseThrow().silhouette().getArea()).isPositive();
+            Sketch sketch = new Sketch(List.of(item("", new Subject.Stroke(points, true, Subject.Becomes.AREA, 1), ItemMode.ON_STONE,
+                    new Placement(random.nextDouble(), 0, 0, 1), 0)));
+            assertThat(
+                    Designs.place(sketch, REPERTOIRE, new mosspebble.core.sketch.Support(SURVEY, mosspebble.core.stone.Viewpoint.above()))
+                            .orElseThrow().silhouette().getArea())
+                    .isPositive();
         }
     }
 
@@ -179,12 +188,14 @@ class WhateverIsAcceptedTest {
 
         assertThat(troubled).singleElement().isInstanceOf(IllegalStateException.class);
         assertThat(plan.project().sketch().orElseThrow().items()).as("the answer is for the stone as it is").hasSize(2);
-        assertThat(plan.steps()).extracting(Step::key, Step::coats).isEqualTo(untroubled(disc).steps().stream().map(o -> org.assertj.core.groups.Tuple.tuple(o.key(), o.coats())).toList());
+        assertThat(plan.steps()).extracting(Step::key, Step::coats)
+                .isEqualTo(untroubled(disc).steps().stream().map(o -> org.assertj.core.groups.Tuple.tuple(o.key(), o.coats())).toList());
         Finding finding = plan.findings().get(0);
         assertThat(finding.weight()).isEqualTo(Finding.Weight.STOP);
         assertThat(FindingWords.sentence(finding)).contains("troubled").contains("leaves it out");
         Project mended = finding.remedy().orElseThrow().change().apply(plan.project());
         assertThat(mended.sketch().orElseThrow().items()).extracting(Item::id).containsExactly("");
-        assertThat(plan(new ArrayList<>(), mended.sketch().orElseThrow().items().get(0)).findings()).noneMatch(f -> f.code() == Code.LEFT_OUT);
+        assertThat(plan(new ArrayList<>(), mended.sketch().orElseThrow().items().get(0)).findings())
+                .noneMatch(f -> f.code() == Code.LEFT_OUT);
     }
 }

@@ -30,22 +30,28 @@ import org.locationtech.jts.geom.util.AffineTransformation;
 class CompositionTest {
 
     private static final GeometryFactory FACTORY = new GeometryFactory();
-    private static final Stone LARGE = Stone.cobble().withSize(new Millimetres(130), new Millimetres(110), new Millimetres(34)).withDome(0.6, 3);
+    private static final Stone LARGE = Stone.cobble().withSize(new Millimetres(130), new Millimetres(110), new Millimetres(34))
+            .withDome(0.6, 3);
 
     private static Geometry box(double x0, double y0, double x1, double y1) {
         return FACTORY.toGeometry(new Envelope(x0, x1, y0, y1));
     }
 
     private static MotifPart part(String id, Geometry shape, Role role, String mirror) {
-        return new MotifPart(id, id.replace('-', ' '), role, "a", shape, shape.getDimension() == 1 ? 0.7 : 0, 0, false, Presence.ALWAYS, Optional.ofNullable(mirror));
+        return new MotifPart(id, id.replace('-', ' '), role, "a", shape, shape.getDimension() == 1 ? 0.7 : 0, 0, false, Presence.ALWAYS,
+                Optional.ofNullable(mirror));
     }
 
     /** A face of a box, two eyes with glints, a whisker that stands out. */
     private static Motif face() {
-        List<MotifPart> parts = List.of(part("head", box(0, 0, 20, 16), Role.FILL, null), part("eye-left", box(3, 4, 7, 8), Role.FILL, "eye-right"), part("eye-right", box(13, 4, 17, 8), Role.FILL, "eye-left"),
-                part("glint", box(3.4, 4.4, 4.4, 5.4), Role.HIGHLIGHT, null), part("whisker", FACTORY.createLineString(new Coordinate[] {new Coordinate(18, 12), new Coordinate(30, 12)}), Role.LINE, null),
+        List<MotifPart> parts = List.of(part("head", box(0, 0, 20, 16), Role.FILL, null),
+                part("eye-left", box(3, 4, 7, 8), Role.FILL, "eye-right"), part("eye-right", box(13, 4, 17, 8), Role.FILL, "eye-left"),
+                part("glint", box(3.4, 4.4, 4.4, 5.4), Role.HIGHLIGHT, null),
+                part("whisker", FACTORY.createLineString(new Coordinate[] {new Coordinate(18, 12), new Coordinate(30, 12)}), Role.LINE,
+                        null),
                 part("mouth", FACTORY.createLineString(new Coordinate[] {new Coordinate(6, 13), new Coordinate(14, 13)}), Role.LINE, null));
-        return new Motif("face", "Face", List.of(new Slot("a", "A", Srgb.ofHex("#884422"))), parts, box(0, 0, 20, 16), box(0, 0, 20, 16), true, false);
+        return new Motif("face", "Face", List.of(new Slot("a", "A", Srgb.ofHex("#884422"))), parts, box(0, 0, 20, 16), box(0, 0, 20, 16),
+                true, false);
     }
 
     private static final Repertoire REPERTOIRE = Repertoire.of(List.of(face()), List.of(), Families.list());
@@ -69,7 +75,8 @@ class CompositionTest {
         SplittableRandom random = new SplittableRandom(77);
         List<Geometry> areas = new ArrayList<>();
         for (int i = 0; i < 70; i++) {
-            areas.add(FACTORY.createPoint(new Coordinate(random.nextDouble() * 100, random.nextDouble() * 80)).buffer(2 + 7 * random.nextDouble(), 6));
+            areas.add(FACTORY.createPoint(new Coordinate(random.nextDouble() * 100, random.nextDouble() * 80))
+                    .buffer(2 + 7 * random.nextDouble(), 6));
         }
         Overlap overlap = new Overlap(areas);
         Geometry front = FACTORY.createPolygon();
@@ -92,10 +99,14 @@ class CompositionTest {
         assertThat(design.items().get(1).silhouette().intersection(free).getArea()).as("the cover leaves it free").isLessThan(1e-6);
         assertThat(design.items().get(0).silhouette().covers(free)).as("the bands go on below it").isTrue();
         assertThat(design.free().isEmpty()).as("the ground need leave nothing free").isTrue();
-        assertThat(design.items().get(2).parts()).extracting(p -> p.part().title()).as("inner lines are drawn, areas and outstanding lines kept free").contains("mouth", "glint").doesNotContain("head", "whisker");
-        assertThat(free.intersects(FACTORY.createPoint(new Coordinate(-15 + 28 * 1.5, (12 - 8) * 1.5)))).as("the whisker belongs to the silhouette").isTrue();
+        assertThat(design.items().get(2).parts()).extracting(p -> p.part().title())
+                .as("inner lines are drawn, areas and outstanding lines kept free").contains("mouth", "glint")
+                .doesNotContain("head", "whisker");
+        assertThat(free.intersects(FACTORY.createPoint(new Coordinate(-15 + 28 * 1.5, (12 - 8) * 1.5))))
+                .as("the whisker belongs to the silhouette").isTrue();
         Map<String, Double> exposed = Exposed.of(design, design.items().get(2).item().id());
-        assertThat(exposed.values().stream().mapToDouble(Double::doubleValue).sum()).as("shares of what is seen").isCloseTo(1, within(0.01));
+        assertThat(exposed.values().stream().mapToDouble(Double::doubleValue).sum()).as("shares of what is seen").isCloseTo(1,
+                within(0.01));
         assertThat(exposed.keySet()).allMatch(slot -> slot.startsWith("band"));
         PlacedDesign alone = place(faceAt(0, 0, 1.5).lying(ItemMode.LEFT_FREE));
         assertThat(alone.free().getArea()).as("with nothing behind it the ground leaves it free").isCloseTo(free.getArea(), within(1e-6));
@@ -118,15 +129,19 @@ class CompositionTest {
         Geometry whisker = mirrored.parts().stream().filter(p -> p.part().title().equals("whisker")).findFirst().orElseThrow().drawn();
         assertThat(whisker.getCentroid().getX()).as("on the other side").isNegative();
         Geometry head = mirrored.parts().get(0).drawn();
-        assertThat(head.symDifference(AffineTransformation.scaleInstance(-1, 1).transform(plain.parts().get(0).drawn())).getArea()).isLessThan(1e-9);
-        double eye = mirrored.parts().stream().filter(p -> p.part().id().equals("eye-left")).findFirst().orElseThrow().drawn().getCentroid().getX();
-        double glint = mirrored.parts().stream().filter(p -> p.part().title().equals("glint")).findFirst().orElseThrow().drawn().getCentroid().getX();
+        assertThat(head.symDifference(AffineTransformation.scaleInstance(-1, 1).transform(plain.parts().get(0).drawn())).getArea())
+                .isLessThan(1e-9);
+        double eye = mirrored.parts().stream().filter(p -> p.part().id().equals("eye-left")).findFirst().orElseThrow().drawn().getCentroid()
+                .getX();
+        double glint = mirrored.parts().stream().filter(p -> p.part().title().equals("glint")).findFirst().orElseThrow().drawn()
+                .getCentroid().getX();
         assertThat(glint).as("the glint is on the side the light comes from").isLessThan(eye);
     }
 
     @Test
     void pairsPulledApartByTheStoneAreMeasuredAndMadeEqual() {
-        Support kidney = Support.of(Survey.of(Stone.cobble().withShape(new Shape.Grown(Form.PEAR, 0.8, 0.6)).withSize(new Millimetres(120), new Millimetres(80), new Millimetres(30))));
+        Support kidney = Support.of(Survey.of(Stone.cobble().withShape(new Shape.Grown(Form.PEAR, 0.8, 0.6)).withSize(new Millimetres(120),
+                new Millimetres(80), new Millimetres(30))));
         Item wearing = faceAt(0, 0, 1).lying(ItemMode.WEARING);
         PlacedItem apart = Designs.place(new Sketch(List.of(wearing)), REPERTOIRE, kidney).orElseThrow().items().get(0);
         List<Pairs.Pair> before = Pairs.of(apart);
@@ -159,9 +174,11 @@ class CompositionTest {
     void runOffIsADecisionAndNothingLeavesWithoutIt() {
         SplittableRandom random = new SplittableRandom(3);
         for (int i = 0; i < 12; i++) {
-            Support bed = Support.of(Survey.of(Stone.cobble().withSeed(i).withShape(new Shape.Grown(Form.values()[i % Form.values().length], random.nextDouble(), random.nextDouble()))));
+            Support bed = Support.of(Survey.of(Stone.cobble().withSeed(i)
+                    .withShape(new Shape.Grown(Form.values()[i % Form.values().length], random.nextDouble(), random.nextDouble()))));
             Item item = faceAt(0, 0, 1).room(2, 30 * random.nextDouble(), 0);
-            Geometry inside = Designs.place(new Sketch(List.of(item.at(Designs.fit(item, REPERTOIRE, bed).orElseThrow()))), REPERTOIRE, bed).orElseThrow().silhouette();
+            Geometry inside = Designs.place(new Sketch(List.of(item.at(Designs.fit(item, REPERTOIRE, bed).orElseThrow()))), REPERTOIRE, bed)
+                    .orElseThrow().silhouette();
             assertThat(bed.zones().face().buffer(1e-6).covers(inside)).as("stone %d", i).isTrue();
             Item off = faceAt(0, 0, 1).room(0, 0, 6);
             Placement larger = Designs.fit(off, REPERTOIRE, bed).orElseThrow();
@@ -185,7 +202,8 @@ class CompositionTest {
                     }
                 }
             }
-            assertThat(scattered.get(0).scale()).as("the main one is the largest").isGreaterThan(scattered.stream().skip(1).mapToDouble(Placement::scale).max().orElse(0));
+            assertThat(scattered.get(0).scale()).as("the main one is the largest")
+                    .isGreaterThan(scattered.stream().skip(1).mapToDouble(Placement::scale).max().orElse(0));
         }
         Sketch one = new Sketch(List.of(faceAt(0, 0, 1).inGroup(Optional.of("g"))));
         Sketch two = one.plus(one.items().get(0).at(new Placement(10, 0, 0, 1)));
@@ -200,12 +218,14 @@ class CompositionTest {
         PlacedPart eye = Arrange.anchor(placed, bump).orElseThrow();
         assertThat(eye.part().title()).isEqualTo("eye right");
         Placement on = Arrange.onMark(placed, eye, bump);
-        Geometry there = place(faceAt(0, 0, 1.4).at(on)).parts().stream().filter(p -> p.part().id().equals("eye-right")).findFirst().orElseThrow().drawn();
+        Geometry there = place(faceAt(0, 0, 1.4).at(on)).parts().stream().filter(p -> p.part().id().equals("eye-right")).findFirst()
+                .orElseThrow().drawn();
         assertThat(there.getEnvelopeInternal().centre().distance(new Coordinate(12, -9))).isLessThan(1e-9);
         Geometry spot = FACTORY.createPoint(new Coordinate(20, 14)).buffer(4);
         Placement hides = Arrange.covering(placed, spot, BED).orElseThrow();
         assertThat(place(faceAt(0, 0, 1).at(hides)).silhouette().covers(spot)).isTrue();
-        assertThat(Arrange.covering(placed, FACTORY.createPoint(new Coordinate(0, 0)).buffer(40), BED)).as("too large to be hidden").isEmpty();
+        assertThat(Arrange.covering(placed, FACTORY.createPoint(new Coordinate(0, 0)).buffer(40), BED)).as("too large to be hidden")
+                .isEmpty();
         Stone slanted = Stone.cobble().withSize(new Millimetres(120), new Millimetres(60), new Millimetres(30)).withWayUp(30);
         assertThat(Arrange.longAxis(Support.of(Survey.of(slanted)))).as("level stone turned by 30 degrees").isCloseTo(-60, within(1.5));
     }
@@ -218,10 +238,14 @@ class CompositionTest {
 
     @Test
     void whatIsAskedForInAFewWordsIsUnderstood() {
-        assertThat(Spoken.understood("ring of 24 dots", "slab", Families.list()).orElseThrow().subject()).isInstanceOfSatisfying(Subject.Dots.class, d -> assertThat(d.count()).isEqualTo(24));
-        assertThat(Spoken.understood(" Walking  dots", "slab", Families.list()).orElseThrow().subject()).isInstanceOfSatisfying(Subject.Dots.class, d -> assertThat(d.series()).isEqualTo(Subject.Series.WALKING));
-        assertThat(Spoken.understood("word Quillbeck", "slab", Families.list()).orElseThrow().subject()).isEqualTo(new Subject.Word(List.of("Quillbeck"), "slab"));
-        assertThat(Spoken.understood("9 petals", "slab", Families.list()).orElseThrow().subject()).isEqualTo(new Subject.Pattern("petals", Map.of("count", 9.0)));
+        assertThat(Spoken.understood("ring of 24 dots", "slab", Families.list()).orElseThrow().subject())
+                .isInstanceOfSatisfying(Subject.Dots.class, d -> assertThat(d.count()).isEqualTo(24));
+        assertThat(Spoken.understood(" Walking  dots", "slab", Families.list()).orElseThrow().subject())
+                .isInstanceOfSatisfying(Subject.Dots.class, d -> assertThat(d.series()).isEqualTo(Subject.Series.WALKING));
+        assertThat(Spoken.understood("word Quillbeck", "slab", Families.list()).orElseThrow().subject())
+                .isEqualTo(new Subject.Word(List.of("Quillbeck"), "slab"));
+        assertThat(Spoken.understood("9 petals", "slab", Families.list()).orElseThrow().subject())
+                .isEqualTo(new Subject.Pattern("petals", Map.of("count", 9.0)));
         assertThat(Spoken.understood("ring of 9000 dots", "slab", Families.list())).isEmpty();
         assertThat(Spoken.understood("", "slab", Families.list())).isEmpty();
         assertThat(Spoken.understood("word " + "x".repeat(300), "slab", Families.list())).isEmpty();

@@ -62,12 +62,14 @@ class DotBorderTest {
         assertThat(gaps[0]).isGreaterThanOrEqualTo(0.8 - 1e-6);
         assertThat(dots.get(0).diameterMm()).as("the largest on top").isEqualTo(5);
         for (int i = 1; i < dots.size(); i++) {
-            assertThat(dots.get(i).diameterMm()).as("left as right, dot %d", i).isCloseTo(dots.get(dots.size() - i).diameterMm(), within(1e-3));
+            assertThat(dots.get(i).diameterMm()).as("left as right, dot %d", i).isCloseTo(dots.get(dots.size() - i).diameterMm(),
+                    within(1e-3));
             if (i <= dots.size() / 2) {
                 assertThat(dots.get(i).diameterMm()).isLessThan(dots.get(i - 1).diameterMm());
             }
         }
-        DotBorder counted = DotBorder.of(circle(30), Dots.usual().sized(5, 0.8, 0).counted(20, true, false).inSeries(Series.SHRINKING, 0.3));
+        DotBorder counted = DotBorder.of(circle(30),
+                Dots.usual().sized(5, 0.8, 0).counted(20, true, false).inSeries(Series.SHRINKING, 0.3));
         assertThat(counted.dots()).hasSize(20);
         assertThat(counted.gaps().orElseThrow()[1] - counted.gaps().orElseThrow()[0]).isLessThan(1e-3);
     }
@@ -83,7 +85,8 @@ class DotBorderTest {
         List<Dot> walk = kind(border, 1).subList(0, walkers);
         for (Dot dot : walk) {
             assertThat(dot.centre().distance(first.centre())).isCloseTo((dot.diameterMm() + first.diameterMm()) / 2, within(1e-9));
-            assertThat(dot.centre().distance(new Coordinate(0, 0))).as("outward").isGreaterThan(first.centre().distance(new Coordinate(0, 0)) - 1e-9);
+            assertThat(dot.centre().distance(new Coordinate(0, 0))).as("outward")
+                    .isGreaterThan(first.centre().distance(new Coordinate(0, 0)) - 1e-9);
         }
         for (int i = 1; i + 2 < walkers; i += 2) {
             Dot a = walk.get(i);
@@ -97,7 +100,8 @@ class DotBorderTest {
     void draggedDotsPointInwardAndASecondRingTurnsInStep() {
         DotBorder dragged = DotBorder.of(circle(30), Dots.usual().sized(3, 1, 0).inSeries(Series.DRAGGED, 0.5));
         for (Dot dot : dragged.dots()) {
-            assertThat(dot.shape().getCentroid().distance(FACTORY.createPoint(new Coordinate(0, 0)))).isLessThan(dot.centre().distance(new Coordinate(0, 0)));
+            assertThat(dot.shape().getCentroid().distance(FACTORY.createPoint(new Coordinate(0, 0))))
+                    .isLessThan(dot.centre().distance(new Coordinate(0, 0)));
             assertThat(dot.shape().isValid()).isTrue();
         }
         DotBorder twice = DotBorder.of(circle(30), Dots.usual().sized(3, 1, 0).framed(0, 1.6));
@@ -119,7 +123,8 @@ class DotBorderTest {
         for (Map<String, String> row : Reference.rows("spherical_cap.csv")) {
             double r = number(row, "base_radius");
             double h = number(row, "h");
-            assertThat(Math.PI * h * (3 * r * r + h * h) / 6).as("%s", row).isCloseTo(number(row, "volume"), within(1e-9 * number(row, "volume")));
+            assertThat(Math.PI * h * (3 * r * r + h * h) / 6).as("%s", row).isCloseTo(number(row, "volume"),
+                    within(1e-9 * number(row, "volume")));
         }
         DotBorder ring = DotBorder.of(circle(30), Dots.usual().sized(4, 1, 0).counted(10, true, false));
         double one = Math.PI * 1 * (3 * 2 * 2 + 1) / 6;

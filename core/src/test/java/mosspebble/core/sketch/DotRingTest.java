@@ -59,11 +59,14 @@ class DotRingTest {
     @Test
     void neighboursOnAnyOutlineAreEquallyFarApartAndTheRingCloses() {
         for (Form form : new Form[] {Form.OVAL, Form.EGG, Form.KIDNEY, Form.SLAB}) {
-            LinearRing curve = (LinearRing) Shapes.grown(Survey.of(Stone.cobble().withShape(new Shape.Grown(form, 0.5, 0.3))).zones().face(), -2).getGeometryN(0).getBoundary();
+            LinearRing curve = (LinearRing) Shapes
+                    .grown(Survey.of(Stone.cobble().withShape(new Shape.Grown(form, 0.5, 0.3))).zones().face(), -2).getGeometryN(0)
+                    .getBoundary();
             for (int n : new int[] {12, 37, 60}) {
                 DotRing ring = DotRing.count(curve, n, 2, n % 2 == 0);
                 for (int i = 0; i < n; i++) {
-                    assertThat(ring.centres().get(i).distance(ring.centres().get((i + 1) % n))).as("%s, %d dots, after dot %d", form, n, i).isCloseTo(ring.gapMm() + 2, within(0.02));
+                    assertThat(ring.centres().get(i).distance(ring.centres().get((i + 1) % n))).as("%s, %d dots, after dot %d", form, n, i)
+                            .isCloseTo(ring.gapMm() + 2, within(0.02));
                 }
             }
         }
@@ -74,7 +77,8 @@ class DotRingTest {
         for (boolean dot : new boolean[] {true, false}) {
             DotRing ring = DotRing.count(circle(20), 24, 3, dot);
             for (Coordinate c : ring.centres()) {
-                assertThat(ring.centres()).as("mirror image of %s", c).anySatisfy(o -> assertThat(o.distance(new Coordinate(6 - c.x, c.y))).isLessThan(0.02));
+                assertThat(ring.centres()).as("mirror image of %s", c)
+                        .anySatisfy(o -> assertThat(o.distance(new Coordinate(6 - c.x, c.y))).isLessThan(0.02));
             }
             boolean onTop = ring.centres().stream().anyMatch(c -> Math.abs(c.x - 3) < 0.01 && c.y < -2);
             assertThat(onTop).isEqualTo(dot);

@@ -67,7 +67,8 @@ class FitTest {
     @Tag("outside") // JTS MaximumInscribedCircle
     void theLargestDiscOnAnIrregularFaceIsThatOfJts() {
         for (long seed : new long[] {1, 2, 3, 4}) {
-            Stone stone = Stone.cobble().withSize(new Millimetres(110), new Millimetres(80), new Millimetres(30)).withShape(new Shape.Grown(Form.OVAL, 0.6, 1)).withDome(1, 2.5).withSeed(seed);
+            Stone stone = Stone.cobble().withSize(new Millimetres(110), new Millimetres(80), new Millimetres(30))
+                    .withShape(new Shape.Grown(Form.OVAL, 0.6, 1)).withDome(1, 2.5).withSeed(seed);
             Geometry face = Survey.of(stone).zones().face();
             double radius = new MaximumInscribedCircle(face, 0.05).getRadiusLine().getLength();
 
@@ -79,7 +80,8 @@ class FitTest {
 
     @Test
     void drawnTowardTheMiddleItLosesNoMoreThanAllowed() {
-        Geometry triangle = FACTORY.createPolygon(new Coordinate[] {new Coordinate(0, 0), new Coordinate(4, 0), new Coordinate(2, 3), new Coordinate(0, 0)});
+        Geometry triangle = FACTORY
+                .createPolygon(new Coordinate[] {new Coordinate(0, 0), new Coordinate(4, 0), new Coordinate(2, 3), new Coordinate(0, 0)});
         Geometry zone = ellipse(100, 80, 360);
         Placement largest = LargestFit.inside(triangle, zone, 0, 0).orElseThrow().placement();
         Placement central = LargestFit.centred(triangle, zone, 0, 0, 0.94).orElseThrow().placement();
@@ -130,7 +132,8 @@ class FitTest {
         PlacedDesign design = Designs.place(two, repertoire, bed).orElseThrow();
 
         assertThat(design.items()).hasSize(2);
-        assertThat(design.parts()).extracting(p -> p.part().id()).doesNotHaveDuplicates().hasSize(2 * Designs.place(one, repertoire, bed).orElseThrow().parts().size());
+        assertThat(design.parts()).extracting(p -> p.part().id()).doesNotHaveDuplicates()
+                .hasSize(2 * Designs.place(one, repertoire, bed).orElseThrow().parts().size());
         assertThat(design.slots()).extracting(Slot::id).doesNotHaveDuplicates();
         String front = two.items().get(1).id();
         assertThat(two.moved(front, -1).items()).extracting(Item::id).containsExactly(front, "");
@@ -138,7 +141,9 @@ class FitTest {
         assertThat(two.without("").orElseThrow().items()).hasSize(1);
         assertThat(one.without("")).isEmpty();
         assertThat(two.plus(one.items().get(0)).items()).extracting(Item::id).doesNotHaveDuplicates();
-        assertThat(Designs.place(Sketch.of(new Subject.Figure("unknown"), ItemMode.ON_STONE, new Placement(0, 0, 0, 1), 0), repertoire, bed)).isEmpty();
+        assertThat(
+                Designs.place(Sketch.of(new Subject.Figure("unknown"), ItemMode.ON_STONE, new Placement(0, 0, 0, 1), 0), repertoire, bed))
+                .isEmpty();
     }
 
     @Test
@@ -149,7 +154,8 @@ class FitTest {
         Zones zones = bed.zones();
 
         Designs.fit(motif, zones, 1, 10);
-        Designs.place(Sketch.of(new Subject.Figure("blob"), ItemMode.WEARING, new Placement(3, 4, 20, 0.5), 0), Repertoire.of(List.of(motif), List.of()), bed);
+        Designs.place(Sketch.of(new Subject.Figure("blob"), ItemMode.WEARING, new Placement(3, 4, 20, 0.5), 0),
+                Repertoire.of(List.of(motif), List.of()), bed);
 
         assertThat(motif.sitting().equalsExact(before)).isTrue();
     }
@@ -157,7 +163,8 @@ class FitTest {
     @Test
     void lettersKeepTheirOrderDoNotTouchAndStandOverOneAnother() {
         Geometry bar = FACTORY.toGeometry(new Envelope(0.05, 0.55, -0.7, 0));
-        Typeface face = new Typeface.Drawn("t", "Test", 0.7, Map.of((int) 'H', new Typeface.Glyph(bar, 0.6), (int) 'I', new Typeface.Glyph(bar, 0.6), (int) ' ', new Typeface.Glyph(FACTORY.createPolygon(), 0.3)));
+        Typeface face = new Typeface.Drawn("t", "Test", 0.7, Map.of((int) 'H', new Typeface.Glyph(bar, 0.6), (int) 'I',
+                new Typeface.Glyph(bar, 0.6), (int) ' ', new Typeface.Glyph(FACTORY.createPolygon(), 0.3)));
 
         Motif word = Lettering.set(new Subject.Word(List.of("HI HI", "HI"), "t"), face);
 
@@ -168,7 +175,8 @@ class FitTest {
             assertThat(here.getMinX()).isGreaterThan(before.getMaxX());
         }
         assertThat(word.parts().get(0).shape().getEnvelopeInternal().getHeight()).as("cap height is the unit").isCloseTo(1, within(1e-9));
-        assertThat(word.parts().get(5).shape().getEnvelopeInternal().getMinY()).isGreaterThan(word.parts().get(0).shape().getEnvelopeInternal().getMaxY());
+        assertThat(word.parts().get(5).shape().getEnvelopeInternal().getMinY())
+                .isGreaterThan(word.parts().get(0).shape().getEnvelopeInternal().getMaxY());
         assertThat(Lettering.missing(new Subject.Word(List.of("HIX"), "t"), face)).containsExactly("X");
     }
 }

@@ -22,11 +22,13 @@ import org.locationtech.jts.operation.distance.DistanceOp;
 /** Pencil guides and snapping. */
 class GuidesTest {
 
-    private static final Support BED = Support.of(Survey.of(Stone.cobble().withSize(new Millimetres(120), new Millimetres(100), new Millimetres(30))));
+    private static final Support BED = Support
+            .of(Survey.of(Stone.cobble().withSize(new Millimetres(120), new Millimetres(100), new Millimetres(30))));
 
     private static Geometry lines(GuideKind kind, int count, double mm) {
         Subject.Guide guide = new Subject.Guide(kind, count, mm, false);
-        return Guides.lines(guide, Item.of(guide, kind.wholeStone() ? ItemMode.WEARING : ItemMode.ON_STONE, new Placement(3, -2, 0, 12), 0), BED);
+        return Guides.lines(guide, Item.of(guide, kind.wholeStone() ? ItemMode.WEARING : ItemMode.ON_STONE, new Placement(3, -2, 0, 12), 0),
+                BED);
     }
 
     private static List<LineString> each(Geometry lines) {
@@ -61,7 +63,8 @@ class GuidesTest {
         for (int n : new int[] {4, 5}) {
             Geometry boxes = lines(GuideKind.BOXES, n, 8);
             assertThat(boxes.getEnvelopeInternal().centre().x).isCloseTo(3, within(1e-6));
-            boolean lineInTheMiddle = each(boxes).stream().anyMatch(l -> Math.abs(l.getCoordinateN(0).x - 3) < 1e-6 && Math.abs(l.getCoordinateN(1).x - 3) < 1e-6);
+            boolean lineInTheMiddle = each(boxes).stream()
+                    .anyMatch(l -> Math.abs(l.getCoordinateN(0).x - 3) < 1e-6 && Math.abs(l.getCoordinateN(1).x - 3) < 1e-6);
             assertThat(lineInTheMiddle).as("%d boxes", n).isEqualTo(n % 2 == 0);
         }
     }
@@ -71,13 +74,16 @@ class GuidesTest {
         for (GuideKind kind : GuideKind.values()) {
             for (int count : new int[] {1, 7, 60}) {
                 Geometry lines = lines(kind, count, kind.usual().mm());
-                assertThat(lines.isEmpty() || BED.zones().paintable().buffer(1e-6).covers(lines)).as("%s with %d", kind.title(), count).isTrue();
+                assertThat(lines.isEmpty() || BED.zones().paintable().buffer(1e-6).covers(lines)).as("%s with %d", kind.title(), count)
+                        .isTrue();
             }
             assertThat(lines(kind, kind.usual().count(), kind.usual().mm()).isEmpty()).as(kind.title()).isFalse();
         }
         List<LineString> marks = each(lines(GuideKind.ROWS, 2, 6));
-        double above = marks.stream().filter(m -> m.getCentroid().getY() < -2).mapToDouble(m -> m.getCentroid().getX()).filter(x -> x > 3).min().orElseThrow();
-        double below = marks.stream().filter(m -> m.getCentroid().getY() > -2).mapToDouble(m -> m.getCentroid().getX()).filter(x -> x > 3).min().orElseThrow();
+        double above = marks.stream().filter(m -> m.getCentroid().getY() < -2).mapToDouble(m -> m.getCentroid().getX()).filter(x -> x > 3)
+                .min().orElseThrow();
+        double below = marks.stream().filter(m -> m.getCentroid().getY() > -2).mapToDouble(m -> m.getCentroid().getX()).filter(x -> x > 3)
+                .min().orElseThrow();
         assertThat(Math.abs(above - below)).as("half a step apart").isCloseTo(3, within(1e-6));
     }
 
@@ -95,9 +101,11 @@ class GuidesTest {
     void thingsSnapToCrossingsFirstThenToTheNearestPlaceOfALine() {
         Geometry centre = lines(GuideKind.CENTRE, 1, 50);
         Coordinate middle = BED.zones().paintable().getEnvelopeInternal().centre();
-        assertThat(Guides.snapped(List.of(centre), middle.x + 1, middle.y - 0.8, 1.6).orElseThrow().distance(middle)).as("the crossing").isLessThan(1e-9);
+        assertThat(Guides.snapped(List.of(centre), middle.x + 1, middle.y - 0.8, 1.6).orElseThrow().distance(middle)).as("the crossing")
+                .isLessThan(1e-9);
         Coordinate near = Guides.snapped(List.of(centre), middle.x + 20, middle.y + 1.2, 1.6).orElseThrow();
-        Coordinate wanted = DistanceOp.nearestPoints(centre, new GeometryFactory().createPoint(new Coordinate(middle.x + 20, middle.y + 1.2)))[0];
+        Coordinate wanted = DistanceOp.nearestPoints(centre,
+                new GeometryFactory().createPoint(new Coordinate(middle.x + 20, middle.y + 1.2)))[0];
         assertThat(near.distance(wanted)).isLessThan(1e-9);
         assertThat(Guides.snapped(List.of(centre), middle.x + 20, middle.y + 7, 1.6)).as("too far").isEmpty();
         assertThat(Guides.snapped(List.of(), 0, 0, 1.6)).isEmpty();
@@ -120,6 +128,7 @@ class GuidesTest {
     @Test
     void guidesThatCannotBeDrawnAreRefused() {
         assertThatThrownBy(() -> new Subject.Guide(GuideKind.SPOKES, 0, 5, false)).hasMessageContaining("1 to 60");
-        assertThatThrownBy(() -> new Subject.Guide(GuideKind.RINGS, 3, Double.POSITIVE_INFINITY, false)).hasMessageContaining("0.5 to 100 mm");
+        assertThatThrownBy(() -> new Subject.Guide(GuideKind.RINGS, 3, Double.POSITIVE_INFINITY, false))
+                .hasMessageContaining("0.5 to 100 mm");
     }
 }

@@ -33,7 +33,10 @@ class LetteringTest {
     /** A face of plain bars, so that every measure is known: I is 0.2 em wide, M 0.8, L an angle of bars 0.1 thick. */
     private static final Typeface BARS = new Typeface.Drawn("bars", "Bars", CAP, glyphs());
 
-    private static final Typeface PEN = new Typeface.Drawn("pen", "Pen", CAP, Map.of((int) 'V', new Typeface.Glyph(FACTORY.createLineString(new Coordinate[] {new Coordinate(0, -CAP), new Coordinate(0.2, 0), new Coordinate(0.4, -CAP)}), 0.5)));
+    private static final Typeface PEN = new Typeface.Drawn("pen", "Pen", CAP,
+            Map.of((int) 'V', new Typeface.Glyph(
+                    FACTORY.createLineString(new Coordinate[] {new Coordinate(0, -CAP), new Coordinate(0.2, 0), new Coordinate(0.4, -CAP)}),
+                    0.5)));
 
     private static Map<Integer, Typeface.Glyph> glyphs() {
         Map<Integer, Typeface.Glyph> glyphs = new TreeMap<>();
@@ -65,13 +68,16 @@ class LetteringTest {
     }
 
     @Test
-    @Tag("outside") // letter boxes, common practice, no source: half the boxes to each side of the middle line; with an odd count the middle letter sits on it
+    // letter boxes, common practice, no source: half the boxes to each side of the middle line; with an odd count the middle letter sits on
+    // it
+    @Tag("outside")
     void boxesFollowTheRuleOfTheMiddleLine() {
         for (String text : List.of("IMLI", "IMLIM")) {
             List<Lettering.Letter> letters = Lettering.rows(word(LetterSetting.plain().boxed(true), text), BARS).get(0).letters();
             double step = letters.get(1).middle() - letters.get(0).middle();
             for (int i = 1; i < letters.size(); i++) {
-                assertThat(letters.get(i).middle() - letters.get(i - 1).middle()).as("boxes of %s are equal", text).isCloseTo(step, within(1e-9));
+                assertThat(letters.get(i).middle() - letters.get(i - 1).middle()).as("boxes of %s are equal", text).isCloseTo(step,
+                        within(1e-9));
             }
             int n = letters.size();
             double middle = n % 2 == 1 ? letters.get(n / 2).middle() : (letters.get(n / 2 - 1).middle() + letters.get(n / 2).middle()) / 2;
@@ -91,8 +97,10 @@ class LetteringTest {
         Motif moved = Lettering.set(word(LetterSetting.plain().kerned(2, 0.1), "IMIM"), BARS);
         double before = boxes(plain).get(2).getMinX() - boxes(plain).get(1).getMaxX();
         double after = boxes(moved).get(2).getMinX() - boxes(moved).get(1).getMaxX();
-        assertThat(after - before).as("half of a kern is taken back by optical spacing at its usual place").isCloseTo(0.1 / CAP * 0.5, within(0.1 / CAP));
-        assertThat(boxes(moved).get(3).getMinX() - boxes(moved).get(2).getMaxX()).as("those after it go along").isCloseTo(boxes(plain).get(3).getMinX() - boxes(plain).get(2).getMaxX(), within(1e-9));
+        assertThat(after - before).as("half of a kern is taken back by optical spacing at its usual place").isCloseTo(0.1 / CAP * 0.5,
+                within(0.1 / CAP));
+        assertThat(boxes(moved).get(3).getMinX() - boxes(moved).get(2).getMaxX()).as("those after it go along")
+                .isCloseTo(boxes(plain).get(3).getMinX() - boxes(plain).get(2).getMaxX(), within(1e-9));
         assertThat(LetterSetting.plain().kerned(2, 0.1).kerned(2, 0)).isEqualTo(LetterSetting.plain());
     }
 
@@ -114,8 +122,10 @@ class LetteringTest {
             for (int i = 0; i < arc.parts().size(); i++) {
                 Coordinate[] c = arc.parts().get(i).shape().getCoordinates();
                 Coordinate foot = mid(c, radius, bend);
-                assertThat(foot.distance(new Coordinate(0, radius))).as("foot of letter %d at bend %s", i, bend).isCloseTo(Math.abs(radius), within(1e-6));
-                assertThat(arc.parts().get(i).shape().getArea()).as("keeps its form").isCloseTo(flat.parts().get(i).shape().getArea(), within(1e-9));
+                assertThat(foot.distance(new Coordinate(0, radius))).as("foot of letter %d at bend %s", i, bend).isCloseTo(Math.abs(radius),
+                        within(1e-6));
+                assertThat(arc.parts().get(i).shape().getArea()).as("keeps its form").isCloseTo(flat.parts().get(i).shape().getArea(),
+                        within(1e-9));
             }
         }
     }
@@ -159,8 +169,10 @@ class LetteringTest {
             assertThat(leftToRight).as("read from left to right at %s", turn).isTrue();
         }
         Subject.Word too = word(LetterSetting.plain().along(Path.RIM, 2), "MMMMMMMMMMMMMMMMMMMMMMMMMMMMMMMMMMMMMMMM");
-        assertThat(Lettering.onRim(too, BARS, Item.of(too, ItemMode.ON_STONE, new Placement(0, 0, 0, 14), 0), bed)).as("longer than the rim").isEmpty();
-        double largest = Lettering.largestOnRim(too, BARS, Item.of(too, ItemMode.ON_STONE, new Placement(0, 0, 0, 14), 0), bed).orElseThrow();
+        assertThat(Lettering.onRim(too, BARS, Item.of(too, ItemMode.ON_STONE, new Placement(0, 0, 0, 14), 0), bed))
+                .as("longer than the rim").isEmpty();
+        double largest = Lettering.largestOnRim(too, BARS, Item.of(too, ItemMode.ON_STONE, new Placement(0, 0, 0, 14), 0), bed)
+                .orElseThrow();
         assertThat(Lettering.onRim(too, BARS, Item.of(too, ItemMode.ON_STONE, new Placement(0, 0, 0, largest), 0), bed)).isPresent();
         assertThat(Lettering.onRim(too, BARS, Item.of(too, ItemMode.ON_STONE, new Placement(0, 0, 0, largest * 1.03), 0), bed)).isEmpty();
     }
@@ -171,8 +183,11 @@ class LetteringTest {
         Geometry thick = Lettering.set(word(LetterSetting.plain().swelled(0.05), "L"), BARS).parts().get(0).shape();
         double by = 0.05 / CAP;
         assertThat(width(thick, -0.5)).as("stem").isCloseTo(width(thin, -0.5) + by, within(1e-9));
-        assertThat(thick.getEnvelopeInternal().getHeight()).as("height stays").isCloseTo(thin.getEnvelopeInternal().getHeight(), within(1e-9));
-        Geometry foot = thick.intersection(FACTORY.createLineString(new Coordinate[] {new Coordinate(thick.getEnvelopeInternal().getMaxX() - 0.05, -2), new Coordinate(thick.getEnvelopeInternal().getMaxX() - 0.05, 1)}));
+        assertThat(thick.getEnvelopeInternal().getHeight()).as("height stays").isCloseTo(thin.getEnvelopeInternal().getHeight(),
+                within(1e-9));
+        Geometry foot = thick
+                .intersection(FACTORY.createLineString(new Coordinate[] {new Coordinate(thick.getEnvelopeInternal().getMaxX() - 0.05, -2),
+                    new Coordinate(thick.getEnvelopeInternal().getMaxX() - 0.05, 1)}));
         assertThat(foot.getLength()).as("foot").isCloseTo(0.1 / CAP, within(1e-9));
         Motif script = Lettering.set(new Subject.Word(List.of("V"), "pen", LetterSetting.plain().swelled(0.05)), PEN);
         assertThat(script.parts()).as("one line, and the down-stroke thickened, not the up-stroke").hasSize(2);
@@ -194,7 +209,8 @@ class LetteringTest {
         assertThat(inline.parts()).hasSize(2);
         assertThat(inline.parts().get(0).shape().covers(inline.parts().get(1).shape())).as("the light lies within").isTrue();
         Motif shadow = Lettering.set(word(LetterSetting.plain().styled(Style.SHADOW), "IM"), BARS);
-        assertThat(shadow.parts()).extracting(MotifPart::slot).as("shades lie below all letters").containsExactly("shadow", "shadow", "letters", "letters");
+        assertThat(shadow.parts()).extracting(MotifPart::slot).as("shades lie below all letters").containsExactly("shadow", "shadow",
+                "letters", "letters");
         assertThat(shadow.slots()).hasSize(2);
     }
 
@@ -217,7 +233,9 @@ class LetteringTest {
             all.add(lines);
         }
         for (List<String> lines : all) {
-            Optional<LargestFit.Fit> fit = LargestFit.inside(Lettering.set(word(LetterSetting.plain(), lines.toArray(new String[0])), BARS).sitting(), Shapes.grown(bed.zones().face(), -2), 0, 0);
+            Optional<LargestFit.Fit> fit = LargestFit.inside(
+                    Lettering.set(word(LetterSetting.plain(), lines.toArray(new String[0])), BARS).sitting(),
+                    Shapes.grown(bed.zones().face(), -2), 0, 0);
             assertThat(best.capMm()).as("against %s", lines).isGreaterThan(0.99 * fit.orElseThrow().placement().scale());
         }
     }
@@ -225,7 +243,8 @@ class LetteringTest {
     @Test
     @Tag("outside") // perspective: the feet of a line that looks straight lie on one line of the picture plane
     void aLineMadeStraightToTheEyeIsStraightInThePicture() {
-        Support bed = bed(Stone.cobble().withSize(new Millimetres(160), new Millimetres(110), new Millimetres(80)).withDome(0.7, 1.6), Viewpoint.table());
+        Support bed = bed(Stone.cobble().withSize(new Millimetres(160), new Millimetres(110), new Millimetres(80)).withDome(0.7, 1.6),
+                Viewpoint.table());
         Subject.Word plain = word(LetterSetting.plain(), "MIMIMIM");
         Sketch ruled = Sketch.of(plain, ItemMode.ON_STONE, new Placement(0, 8, 0, 12), 0);
         Sketch lifted = Sketch.of(plain.with(LetterSetting.plain().toEye(true)), ItemMode.ON_STONE, new Placement(0, 8, 0, 12), 0);
@@ -256,10 +275,12 @@ class LetteringTest {
 
     @Test
     void wordsThatNoStoneCarriesAreRefusedInASentence() {
-        assertThatThrownBy(() -> new Subject.Word(List.of("a".repeat(500)), "bars")).hasMessageContaining("500 letters").hasMessageContaining("80");
+        assertThatThrownBy(() -> new Subject.Word(List.of("a".repeat(500)), "bars")).hasMessageContaining("500 letters")
+                .hasMessageContaining("80");
         assertThatThrownBy(() -> new Subject.Word(List.of(" "), "bars")).hasMessageContaining("one to four lines");
         assertThatThrownBy(() -> LetterSetting.plain().swelled(0.5)).hasMessageContaining("0 to 0.12");
         assertThatThrownBy(() -> LetterSetting.plain().along(Path.ARC, Double.NaN)).hasMessageContaining("-340 to 340");
-        assertThat(Lettering.missing(word(LetterSetting.plain(), "I🙂Mא"), BARS)).as("one entry for each letter, also beyond the basic plane").containsExactly("🙂", "א");
+        assertThat(Lettering.missing(word(LetterSetting.plain(), "I🙂Mא"), BARS))
+                .as("one entry for each letter, also beyond the basic plane").containsExactly("🙂", "א");
     }
 }

@@ -45,7 +45,8 @@ class StrokesTest {
         Strokes.Placed placed = Strokes.drawn(trembling(20, 0.4), Becomes.LINE, 0.7).orElseThrow();
         assertThat(placed.stroke().points().size() / 2).as("few points are kept").isLessThan(60);
         Geometry meant = FACTORY.createLineString(trembling(20, 0).toArray(new Coordinate[0]));
-        assertThat(DiscreteHausdorffDistance.distance(onStone(placed), meant, 0.1)).as("mm from the circle that was meant").isLessThan(0.75);
+        assertThat(DiscreteHausdorffDistance.distance(onStone(placed), meant, 0.1)).as("mm from the circle that was meant")
+                .isLessThan(0.75);
     }
 
     @Test
@@ -59,19 +60,23 @@ class StrokesTest {
             assertThat(curve[0].equals2D(curve[curve.length - 1])).isEqualTo(closed);
         }
         Coordinate[] line = Strokes.spline(List.of(new Coordinate(0, 0), new Coordinate(4, 2)), false);
-        assertThat(FACTORY.createLineString(line).getLength()).as("two points make a straight line").isCloseTo(Math.hypot(4, 2), within(1e-9));
+        assertThat(FACTORY.createLineString(line).getLength()).as("two points make a straight line").isCloseTo(Math.hypot(4, 2),
+                within(1e-9));
     }
 
     @Test
     void whatItBecomesDecidesWhatIsPainted() {
         Strokes.Placed area = Strokes.drawn(trembling(20, 0.2), Becomes.AREA, 0.7).orElseThrow();
         assertThat(Strokes.motif(area.stroke()).parts().get(0).role()).isEqualTo(Role.FILL);
-        assertThat(onStone(area).getArea()).as("three quarters of the circle and the triangle that closes it, its corners rounded by the spline").isCloseTo(0.75 * Math.PI * 400 + 200, within(60.0));
+        assertThat(onStone(area).getArea())
+                .as("three quarters of the circle and the triangle that closes it, its corners rounded by the spline")
+                .isCloseTo(0.75 * Math.PI * 400 + 200, within(60.0));
         Strokes.Placed dots = Strokes.drawn(trembling(20, 0.2), Becomes.DOTS, 2).orElseThrow();
         Geometry set = onStone(dots);
         assertThat(set.getNumGeometries()).as("apart from one another").isBetween(20, 34);
         assertThat(Strokes.motif(dots.stroke().becoming(Becomes.GUIDE)).parts().get(0).role()).isEqualTo(Role.GUIDE);
-        Geometry eight = Strokes.motif(new Subject.Stroke(List.of(0.0, 0.0, 10.0, 10.0, 10.0, 0.0, 0.0, 10.0), true, Becomes.AREA, 0.7)).parts().get(0).shape();
+        Geometry eight = Strokes.motif(new Subject.Stroke(List.of(0.0, 0.0, 10.0, 10.0, 10.0, 0.0, 0.0, 10.0), true, Becomes.AREA, 0.7))
+                .parts().get(0).shape();
         assertThat(eight.isValid()).as("an area that crosses itself is still an area").isTrue();
         assertThat(eight.getArea()).isGreaterThan(10);
     }
@@ -92,7 +97,9 @@ class StrokesTest {
     void whatIsNoStrokeIsRefused() {
         assertThat(Strokes.drawn(List.of(new Coordinate(0, 0), new Coordinate(0.5, 0.5)), Becomes.LINE, 0.7)).as("too short").isEmpty();
         assertThatThrownBy(() -> new Subject.Stroke(List.of(0.0, 0.0), false, Becomes.LINE, 0.7)).hasMessageContaining("2 to 200 points");
-        assertThatThrownBy(() -> new Subject.Stroke(List.of(0.0, Double.NaN, 1.0, 1.0), false, Becomes.LINE, 0.7)).hasMessageContaining("1000 mm");
-        assertThatThrownBy(() -> new Subject.Stroke(Collections.nCopies(1000, 1.0), false, Becomes.LINE, 0.7)).hasMessageContaining("had 500");
+        assertThatThrownBy(() -> new Subject.Stroke(List.of(0.0, Double.NaN, 1.0, 1.0), false, Becomes.LINE, 0.7))
+                .hasMessageContaining("1000 mm");
+        assertThatThrownBy(() -> new Subject.Stroke(Collections.nCopies(1000, 1.0), false, Becomes.LINE, 0.7))
+                .hasMessageContaining("had 500");
     }
 }

@@ -12,7 +12,8 @@ import org.locationtech.jts.geom.GeometryFactory;
 class DomeMeshTest {
 
     private static Stone of(Form form, double length, double width, double height) {
-        return Stone.cobble().withShape(new Shape.Grown(form, 1, 0)).withSize(new Millimetres(length), new Millimetres(width), new Millimetres(height)).withDome(1, 1);
+        return Stone.cobble().withShape(new Shape.Grown(form, 1, 0))
+                .withSize(new Millimetres(length), new Millimetres(width), new Millimetres(height)).withDome(1, 1);
     }
 
     /** Level area and area of the surface of all triangles. */

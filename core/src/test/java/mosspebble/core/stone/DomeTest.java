@@ -17,7 +17,8 @@ import org.locationtech.jts.geom.GeometryFactory;
 class DomeTest {
 
     private static Stone ellipse(double length, double width, double height, double flatTop) {
-        return Stone.cobble().withSize(new Millimetres(length), new Millimetres(width), new Millimetres(height)).withShape(new Shape.Grown(Form.OVAL, 1, 0)).withDome(1, 1 + 5 * flatTop);
+        return Stone.cobble().withSize(new Millimetres(length), new Millimetres(width), new Millimetres(height))
+                .withShape(new Shape.Grown(Form.OVAL, 1, 0)).withDome(1, 1 + 5 * flatTop);
     }
 
     @Test

@@ -30,12 +30,14 @@ class FoundStoneTest {
     @Test
     void takenUpAndLaidBackAStoneKeepsItsNameAndOriginButNotItsPicture() {
         FoundStone found = new FoundStone("f", "Round one", Stone.cobble(), ORIGIN);
-        Project project = Project.begin(found).withSketch(Optional.of(Sketch.of(new Subject.Figure("x"), ItemMode.ON_STONE, new Placement(0, 0, 0, 1), 0)));
+        Project project = Project.begin(found)
+                .withSketch(Optional.of(Sketch.of(new Subject.Figure("x"), ItemMode.ON_STONE, new Placement(0, 0, 0, 1), 0)));
         assertThat(project.origin()).isEqualTo(ORIGIN);
         assertThat(project.found()).isEqualTo(found);
         Stone larger = Stone.cobble().withSize(new Millimetres(120), new Millimetres(90), new Millimetres(40));
         assertThat(found.withStone(larger).stone()).isEqualTo(larger);
-        assertThat(found.withOrigin(ORIGIN.with("beach", Origin.Taking.FORBIDDEN, "ask")).origin().taking()).isEqualTo(Origin.Taking.FORBIDDEN);
+        assertThat(found.withOrigin(ORIGIN.with("beach", Origin.Taking.FORBIDDEN, "ask")).origin().taking())
+                .isEqualTo(Origin.Taking.FORBIDDEN);
     }
 
     @Test

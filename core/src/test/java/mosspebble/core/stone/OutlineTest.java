@@ -47,7 +47,9 @@ class OutlineTest {
                 assertThat(own.getEnvelopeInternal().getHeight()).isCloseTo(74, within(1e-9));
                 Point pole = FACTORY.createPoint(new Coordinate(outline.poleX(), outline.poleY()));
                 for (int i = 0; i < outline.size(); i += 7) {
-                    Geometry sight = FACTORY.createLineString(new Coordinate[] {pole.getCoordinate(), new Coordinate(pole.getX() + 0.999 * (outline.x(i) - pole.getX()), pole.getY() + 0.999 * (outline.y(i) - pole.getY()))});
+                    Geometry sight = FACTORY.createLineString(
+                            new Coordinate[] {pole.getCoordinate(), new Coordinate(pole.getX() + 0.999 * (outline.x(i) - pole.getX()),
+                                    pole.getY() + 0.999 * (outline.y(i) - pole.getY()))});
                     assertThat(polygon.covers(sight)).as("%s is seen from the pole at point %d", form, i).isTrue();
                 }
                 Survey survey = Survey.of(stone);
@@ -89,7 +91,8 @@ class OutlineTest {
             values[2 * i] = 6 * i;
             values[2 * i + 1] = 40;
         }
-        StoneFacts facts = Survey.of(Stone.cobble().withOutline(measured(values)).withDome(1, 1).withSize(new Millimetres(80), new Millimetres(80), new Millimetres(40))).facts();
+        StoneFacts facts = Survey.of(Stone.cobble().withOutline(measured(values)).withDome(1, 1).withSize(new Millimetres(80),
+                new Millimetres(80), new Millimetres(40))).facts();
 
         assertThat(facts.upperMm2()).isCloseTo(2 * Math.PI * 1600, Percentage.withPercentage(0.5));
     }
@@ -128,13 +131,15 @@ class OutlineTest {
 
     @Test
     void turnedOverTwiceIsTheSameStone() {
-        Stone stone = Stone.cobble().withShape(new Shape.Grown(Form.PEAR, 0.7, 0.5)).withWayUp(40).plus(Patch.at(Patch.Kind.DENT, 12, -5, 6, 2));
+        Stone stone = Stone.cobble().withShape(new Shape.Grown(Form.PEAR, 0.7, 0.5)).withWayUp(40)
+                .plus(Patch.at(Patch.Kind.DENT, 12, -5, 6, 2));
         Stone over = stone.turnedOver();
         StoneFacts first = Survey.of(stone).facts();
         StoneFacts second = Survey.of(over).facts();
 
         assertThat(Survey.of(over).dome().patches()).as("the dent now lies below").isEmpty();
-        assertThat(second.backMm2()).isCloseTo(Survey.of(stone.withPatches(List.of())).facts().paintableMm2(), Percentage.withPercentage(0.5));
+        assertThat(second.backMm2()).isCloseTo(Survey.of(stone.withPatches(List.of())).facts().paintableMm2(),
+                Percentage.withPercentage(0.5));
         assertThat(second.volumeMm3()).isCloseTo(first.volumeMm3(), Percentage.withPercentage(0.7));
         Geometry mirrored = Survey.of(over).zones().outline();
         Geometry plain = Survey.of(stone).zones().outline();

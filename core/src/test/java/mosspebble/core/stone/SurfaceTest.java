@@ -24,7 +24,8 @@ class SurfaceTest {
     private static final double R = 60;
 
     private static Stone ball() {
-        return Stone.cobble().withShape(new Shape.Grown(Form.ROUND, 1, 0)).withSize(new Millimetres(2 * R), new Millimetres(2 * R), new Millimetres(R)).withDome(1, 1);
+        return Stone.cobble().withShape(new Shape.Grown(Form.ROUND, 1, 0))
+                .withSize(new Millimetres(2 * R), new Millimetres(2 * R), new Millimetres(R)).withDome(1, 1);
     }
 
     private static double greatCircle(double ax, double ay, double bx, double by) {
@@ -40,7 +41,8 @@ class SurfaceTest {
         double[][] ends = {{0, 0, 30, 20}, {-40, 10, 45, 5}, {-50, -20, 20, 50}, {-55, 0, 55, 10}, {10, 45, 40, -30}, {-30, 48, 30, 48}};
         for (double[] e : ends) {
             double exact = greatCircle(e[0], e[1], e[2], e[3]);
-            assertThat(SurfacePath.between(dome, e[0], e[1], e[2], e[3]).lengthMm()).as("from %s, %s to %s, %s", e[0], e[1], e[2], e[3]).isCloseTo(exact, Percentage.withPercentage(1));
+            assertThat(SurfacePath.between(dome, e[0], e[1], e[2], e[3]).lengthMm()).as("from %s, %s to %s, %s", e[0], e[1], e[2], e[3])
+                    .isCloseTo(exact, Percentage.withPercentage(1));
         }
     }
 
@@ -54,7 +56,8 @@ class SurfaceTest {
             if (a < 15 || c > a) {
                 continue;
             }
-            Stone stone = Stone.cobble().withShape(new Shape.Grown(Form.OVAL, 1, 0)).withSize(new Millimetres(2 * a), new Millimetres(2.4 * a), new Millimetres(c)).withDome(1, 1);
+            Stone stone = Stone.cobble().withShape(new Shape.Grown(Form.OVAL, 1, 0))
+                    .withSize(new Millimetres(2 * a), new Millimetres(2.4 * a), new Millimetres(c)).withDome(1, 1);
             double length = SurfacePath.between(Dome.of(stone), 0, 0, number(row, "r"), 0).lengthMm();
             assertThat(length).as("%s", row).isCloseTo(number(row, "arc_from_top"), Percentage.withPercentage(1));
             checked++;
@@ -84,7 +87,8 @@ class SurfaceTest {
         Unrolling unrolling = Unrolling.about(Dome.of(ball()), cx, cy);
         for (double[] p : new double[][] {{0, 0}, {-20, 10}, {35, 20}, {40, -30}, {-10, -40}}) {
             Coordinate paper = unrolling.paper(p[0], p[1]);
-            assertThat(Math.hypot(paper.x, paper.y)).as("%s, %s", p[0], p[1]).isCloseTo(greatCircle(cx, cy, p[0], p[1]), Percentage.withPercentage(1));
+            assertThat(Math.hypot(paper.x, paper.y)).as("%s, %s", p[0], p[1]).isCloseTo(greatCircle(cx, cy, p[0], p[1]),
+                    Percentage.withPercentage(1));
         }
     }
 
@@ -114,7 +118,8 @@ class SurfaceTest {
         Geometry guide = new org.locationtech.jts.geom.GeometryFactory().createPoint(new Coordinate(0, 0)).buffer(s, 64);
         double out = unrolling.cuts(guide, 12, 0.03).stream().mapToDouble(Unrolling.Cut::widthMm).sum();
         assertThat(out).isCloseTo(2 * Math.PI * (s - R * Math.sin(s / R)), Percentage.withPercentage(4));
-        for (Stone stone : List.of(Stone.cobble().withSize(new Millimetres(132), new Millimetres(70), new Millimetres(25)), Stone.cobble().withSize(new Millimetres(150), new Millimetres(80), new Millimetres(30)).withDome(0.6, 3))) {
+        for (Stone stone : List.of(Stone.cobble().withSize(new Millimetres(132), new Millimetres(70), new Millimetres(25)),
+                Stone.cobble().withSize(new Millimetres(150), new Millimetres(80), new Millimetres(30)).withDome(0.6, 3))) {
             Survey survey = Survey.of(stone);
             Unrolling about = Unrolling.about(survey.dome(), 0, 0);
             Geometry paper = about.paper(survey.zones().paintable());
@@ -122,10 +127,12 @@ class SurfaceTest {
             double onStone = 0;
             Coordinate[] rim = org.locationtech.jts.densify.Densifier.densify(survey.zones().paintable(), 1).getCoordinates();
             for (int i = 1; i < rim.length; i++) {
-                onStone += Math.sqrt(Math.pow(rim[i].distance(rim[i - 1]), 2) + Math.pow(survey.dome().heightAt(rim[i].x, rim[i].y) - survey.dome().heightAt(rim[i - 1].x, rim[i - 1].y), 2));
+                onStone += Math.sqrt(Math.pow(rim[i].distance(rim[i - 1]), 2)
+                        + Math.pow(survey.dome().heightAt(rim[i].x, rim[i].y) - survey.dome().heightAt(rim[i - 1].x, rim[i - 1].y), 2));
             }
             double excess = paper.getGeometryN(0).getLength() - onStone;
-            assertThat(cuts.stream().mapToDouble(Unrolling.Cut::widthMm).sum()).as("the rim on paper is %.0f mm too long", excess).isBetween(0.6 * excess, 1.5 * excess + 3);
+            assertThat(cuts.stream().mapToDouble(Unrolling.Cut::widthMm).sum()).as("the rim on paper is %.0f mm too long", excess)
+                    .isBetween(0.6 * excess, 1.5 * excess + 3);
             Geometry lines = paper.buffer(-1).getBoundary();
             Geometry squeezed = Unrolling.squeezed(lines, cuts);
             for (Unrolling.Cut cut : cuts) {
@@ -170,7 +177,8 @@ class SurfaceTest {
             assertThat(off).as("at %s", c).isCloseTo(0, within(0.12));
         }
         assertThat(line.liftedMm().get(0)).as("from in front the ends sink and must be lifted").isGreaterThan(3);
-        assertThat(Viewpoint.above().eye().straight(dome, 0, 0, 40).most()).as("through the middle, from above, a ruled line looks straight").isCloseTo(0, within(0.01));
+        assertThat(Viewpoint.above().eye().straight(dome, 0, 0, 40).most())
+                .as("through the middle, from above, a ruled line looks straight").isCloseTo(0, within(0.01));
     }
 
     @Test
@@ -223,15 +231,18 @@ class SurfaceTest {
         FullnessFit heavy = FullnessFit.ofWeight(survey.stone(), survey.dome(), new Grams(900));
         FullnessFit light = FullnessFit.ofWeight(survey.stone(), survey.dome(), new Grams(150));
 
-        assertThat(heavy.question()).hasValueSatisfying(q -> assertThat(q).contains("900 g cannot be true").contains("as granite").contains("Weigh or measure again"));
+        assertThat(heavy.question()).hasValueSatisfying(
+                q -> assertThat(q).contains("900 g cannot be true").contains("as granite").contains("Weigh or measure again"));
         assertThat(light.question()).hasValueSatisfying(q -> assertThat(q).contains("cast plaster"));
-        FullnessFit high = FullnessFit.ofHeights(survey.stone(), survey.dome(), List.of(new FullnessFit.Gauge(new Millimetres(10), new Millimetres(40))));
+        FullnessFit high = FullnessFit.ofHeights(survey.stone(), survey.dome(),
+                List.of(new FullnessFit.Gauge(new Millimetres(10), new Millimetres(40))));
         assertThat(high.question()).hasValueSatisfying(q -> assertThat(q).contains("above the stone's height of 31 mm"));
     }
 
     @Test
     void marksChangeHeightNormalAndAreaOnlyWhereTheyAre() {
-        Stone stone = Stone.cobble().withShape(new Shape.Grown(Form.OVAL, 1, 0)).withWayUp(90).plus(Patch.at(Patch.Kind.DENT, 20, 0, 8, 3)).plus(Patch.at(Patch.Kind.BUMP, -20, 0, 6, 2))
+        Stone stone = Stone.cobble().withShape(new Shape.Grown(Form.OVAL, 1, 0)).withWayUp(90).plus(Patch.at(Patch.Kind.DENT, 20, 0, 8, 3))
+                .plus(Patch.at(Patch.Kind.BUMP, -20, 0, 6, 2))
                 .plus(Patch.crack(-10, -20, 10, -20, 1, 1.5));
         Dome plain = Dome.of(stone.withPatches(List.of()));
         Dome marked = Dome.of(stone);
@@ -243,7 +254,8 @@ class SurfaceTest {
         assertThat(marked.heightAt(-20, 10)).isEqualTo(plain.heightAt(-20, 10));
         assertThat(marked.tiltAt(0, 24)).isNotCloseTo(plain.tiltAt(0, 24), within(5.0));
         assertThat(StoneFacts.of(stone, marked).upperMm2()).isGreaterThan(StoneFacts.of(stone.withPatches(List.of()), plain).upperMm2());
-        assertThat(Zones.of(marked, stone.limits()).face().equalsExact(Zones.of(plain, stone.limits()).face())).as("the zones follow the smooth dome").isTrue();
+        assertThat(Zones.of(marked, stone.limits()).face().equalsExact(Zones.of(plain, stone.limits()).face()))
+                .as("the zones follow the smooth dome").isTrue();
     }
 
     @Test
@@ -288,7 +300,9 @@ class SurfaceTest {
     }
 
     @Test
-    @Tag("outside") // handbook (from memory): plaster cast at 0.70 water is 1.5737 wet and 1.0981 dry, at 0.50 1.7041 and 1.3476; 70 g water to 100 g casting plaster
+    // handbook (from memory): plaster cast at 0.70 water is 1.5737 wet and 1.0981 dry, at 0.50 1.7041 and 1.3476; 70 g water to 100 g
+    // casting plaster
+    @Tag("outside")
     void plasterAndWaterAreThoseOfTheHandbook() {
         Casting usual = Casting.of(Casting.Powder.CASTING_PLASTER, new Millilitres(100), 0.70, 0);
         assertThat(usual.water().value() / usual.powder().value()).isCloseTo(0.70, within(1e-9));
@@ -299,6 +313,7 @@ class SurfaceTest {
         assertThat(hard.dryDensity()).isCloseTo(1.3476, within(1e-4));
         assertThat(hard.leftover().value()).isCloseTo(25, within(1e-9));
         assertThat(hard.thinHalfMm(5000)).isCloseTo(5, within(1e-9));
-        assertThat(Optional.of(hard.powder().value() * (1 / 2.63 + 0.5))).hasValueSatisfying(v -> assertThat(v).isCloseTo(275, within(1e-6)));
+        assertThat(Optional.of(hard.powder().value() * (1 / 2.63 + 0.5)))
+                .hasValueSatisfying(v -> assertThat(v).isCloseTo(275, within(1e-6)));
     }
 }

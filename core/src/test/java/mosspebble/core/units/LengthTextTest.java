@@ -20,7 +20,8 @@ class LengthTextTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"abc", "", "   ", "3 ft", "4 mm 5", "..", "3 +", "(3", "2 mm * 2 mm", "3 / 2 mm", "1/0", "9999999999999999999999999999999999999999999999999999999999999999"})
+    @ValueSource(strings = {"abc", "", "   ", "3 ft", "4 mm 5", "..", "3 +", "(3", "2 mm * 2 mm", "3 / 2 mm", "1/0",
+        "9999999999999999999999999999999999999999999999999999999999999999"})
     void refusesTheRestWithAnExample(String text) {
         assertThatThrownBy(() -> LengthText.parse(text, LengthUnit.MM)).isInstanceOf(UnitTextException.class)
                 .message().containsPattern("92 mm|plain number|Close it");

@@ -19,13 +19,15 @@ import org.junit.jupiter.params.provider.ValueSource;
 class NumbersTest {
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"9.2 | 9.2", "9,2 | 9.2", "-3 | -3", "+4,5 | 4.5", ".5 | 0.5", ",5 | 0.5", "7. | 7", "1,234.5 | 1234.5", "1.234,5 | 1234.5", "12.345.678,9 | 12345678.9", "1e3 | 1000", "2,5e-3 | 0.0025"})
+    @CsvSource(delimiter = '|', value = {"9.2 | 9.2", "9,2 | 9.2", "-3 | -3", "+4,5 | 4.5", ".5 | 0.5", ",5 | 0.5", "7. | 7",
+        "1,234.5 | 1234.5", "1.234,5 | 1234.5", "12.345.678,9 | 12345678.9", "1e3 | 1000", "2,5e-3 | 0.0025"})
     void readsADecimalCommaAsWellAsAPoint(String text, double value) {
         assertThat(Numbers.parse(text)).isCloseTo(value, within(1e-12));
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"", " ", "nine", "1,2,3", "1.2.3", "1,23.5", "1.2345,6", "--1", "1 2", "NaN", "Infinity", "0x10", "1d", "1e9999", ",", "."})
+    @ValueSource(strings = {"", " ", "nine", "1,2,3", "1.2.3", "1,23.5", "1.2345,6", "--1", "1 2", "NaN", "Infinity", "0x10", "1d",
+        "1e9999", ",", "."})
     void refusesWhatIsNoNumber(String text) {
         assertThatThrownBy(() -> Numbers.parse(text)).isInstanceOf(NumberFormatException.class);
     }

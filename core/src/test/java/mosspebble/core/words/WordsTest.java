@@ -42,20 +42,30 @@ class WordsTest {
     private static final Step STEP = lay(Step.Kind.FILL, WING, Why.Reason.NONE, 2);
 
     /** Every fact that any sentence asks for. */
-    private static final Facts FACTS = Facts.of("where", "the ford").and("cracks", 2).and("grams", 3.2).and("left", 4.5).and("needed", 6.1).and("paint", "white").and("coats", 3).and("most", 7).and("dryL", 60.0).and("sealedL", 48.0)
-            .and("thing", "word").and("name", "lantern").and("face", "heavy slab").and("letters", "q").and("dots", true).and("part", "left wing").and("mm", 2.4).and("mostMm", 3.0).and("offStone", false).and("others", 2)
-            .and("larger", "left ear").and("smaller", "right ear").and("percent", 7.0).and("wideMm", 0.6).and("neededMm", 1.4).and("rough", true).and("one", "a").and("gapMm", 0.2).and("slot", "Wings")
-            .and("mix", "2 blue : 1 white").and("blend", BlendKind.BANDS).and("ground", false).and("colours", 2).and("contrast", 5.0).and("what", WING).and("colour", "grey brown").and("lost", 0.6)
-            .and("first", WING).and("then", WING).and("because", PaintOrder.Because.LIES_ON).and("under", WING).and("never", false).and("step", STEP).and("um", 300.0).and("limitUm", 260.0).and("glassy", true).and("rim", false)
-            .and("above", "varnish").and("below", "alcohol pen").and("rule", Compatibility.Rule.DYE_UNDER_A_SEALER).and("work", Duration.ofMinutes(30)).and("open", Duration.ofMinutes(12)).and("celsius", 14.0).and("aboveDew", 1.2)
-            .and("varnish", true).and("wanted", Habits.Seal.MATT).and("sealer", "gloss varnish").and("factor", 1.4).and("pen", "black pen").and("parts", 2).and("number", 1).and("finestMm", 0.6).and("lowestMm", 4.0).and("roomMm", 1.0);
+    private static final Facts FACTS = Facts.of("where", "the ford").and("cracks", 2).and("grams", 3.2).and("left", 4.5).and("needed", 6.1)
+            .and("paint", "white").and("coats", 3).and("most", 7).and("dryL", 60.0).and("sealedL", 48.0)
+            .and("thing", "word").and("name", "lantern").and("face", "heavy slab").and("letters", "q").and("dots", true)
+            .and("part", "left wing").and("mm", 2.4).and("mostMm", 3.0).and("offStone", false).and("others", 2)
+            .and("larger", "left ear").and("smaller", "right ear").and("percent", 7.0).and("wideMm", 0.6).and("neededMm", 1.4)
+            .and("rough", true).and("one", "a").and("gapMm", 0.2).and("slot", "Wings")
+            .and("mix", "2 blue : 1 white").and("blend", BlendKind.BANDS).and("ground", false).and("colours", 2).and("contrast", 5.0)
+            .and("what", WING).and("colour", "grey brown").and("lost", 0.6)
+            .and("first", WING).and("then", WING).and("because", PaintOrder.Because.LIES_ON).and("under", WING).and("never", false)
+            .and("step", STEP).and("um", 300.0).and("limitUm", 260.0).and("glassy", true).and("rim", false)
+            .and("above", "varnish").and("below", "alcohol pen").and("rule", Compatibility.Rule.DYE_UNDER_A_SEALER)
+            .and("work", Duration.ofMinutes(30)).and("open", Duration.ofMinutes(12)).and("celsius", 14.0).and("aboveDew", 1.2)
+            .and("varnish", true).and("wanted", Habits.Seal.MATT).and("sealer", "gloss varnish").and("factor", 1.4).and("pen", "black pen")
+            .and("parts", 2).and("number", 1).and("finestMm", 0.6).and("lowestMm", 4.0).and("roomMm", 1.0);
 
     private static Step.Lay lay(Step.Kind kind, What what, Why.Reason reason, int coats) {
         Coat coat = new Coat("blue", Srgb.ofHex("#2244aa"), PaintOptics.clear(), 20, 0, Sheen.SATIN, 0);
-        Facts facts = Facts.of("over", 2).and("primer", 1).and("alone", 9).and("most", 7).and("mm", 1.0).and("blend", BlendKind.GLAZE).and("light", "10 o'clock").and("restores", true).and("darkest", false).and("liner", false)
+        Facts facts = Facts.of("over", 2).and("primer", 1).and("alone", 9).and("most", 7).and("mm", 1.0).and("blend", BlendKind.GLAZE)
+                .and("light", "10 o'clock").and("restores", true).and("darkest", false).and("liner", false)
                 .and("inside", 20.0).and("outside", 30.0).and("shaded", true).and("below", "white").and("coats", 2);
         Step.Doing doing = new Step.Doing(List.of(what), true, new Why(reason, facts, List.of(WING)), coats, 2, true, Step.Turn.HALF_ROUND);
-        return new Step.Lay("key", kind, doing, new Step.Layer(Side.FRONT, Shapes.nothing(), Soft.CRISP, new Step.Load(Mix.of("blue"), coat, 1), coats), new Tool(Tool.Kind.DOT_END, 3), new Step.Work(100, Duration.ofMinutes(3), Duration.ZERO, Duration.ofMinutes(9)),
+        return new Step.Lay("key", kind, doing,
+                new Step.Layer(Side.FRONT, Shapes.nothing(), Soft.CRISP, new Step.Load(Mix.of("blue"), coat, 1), coats),
+                new Tool(Tool.Kind.DOT_END, 3), new Step.Work(100, Duration.ofMinutes(3), Duration.ZERO, Duration.ofMinutes(9)),
                 Optional.empty(), List.of());
     }
 
@@ -73,13 +83,15 @@ class WordsTest {
     void everyFindingHasItsSentence(Code code) {
         Facts facts = code == Code.STILL_DAMP ? with("left", Duration.ofHours(3)) : FACTS;
         readable(FindingWords.sentence(Finding.of(code, facts)));
-        Facts other = facts.and("cracks", 1).and("where", "").and("dots", false).and("offStone", true).and("others", 0).and("rough", false).and("ground", true).and("never", true).and("glassy", false).and("rim", true).and("varnish", false);
+        Facts other = facts.and("cracks", 1).and("where", "").and("dots", false).and("offStone", true).and("others", 0).and("rough", false)
+                .and("ground", true).and("never", true).and("glassy", false).and("rim", true).and("varnish", false);
         readable(FindingWords.sentence(Finding.of(code, other)));
     }
 
     @Test
     void aFactThatIsMissingIsAnErrorOfTheProgramAndNotASentence() {
-        assertThatThrownBy(() -> FindingWords.sentence(Finding.of(Code.RUNS_OUT, Facts.of("paint", "white")))).isInstanceOf(IllegalArgumentException.class).hasMessageContaining("needed");
+        assertThatThrownBy(() -> FindingWords.sentence(Finding.of(Code.RUNS_OUT, Facts.of("paint", "white"))))
+                .isInstanceOf(IllegalArgumentException.class).hasMessageContaining("needed");
         assertThatThrownBy(() -> Facts.of("place", Shapes.nothing())).hasMessageContaining("place");
         assertThatThrownBy(() -> FACTS.text("cracks")).hasMessageContaining("cracks");
     }
@@ -87,8 +99,10 @@ class WordsTest {
     @Test
     void theFactsShowInTheSentence() {
         assertThat(FindingWords.sentence(Finding.of(Code.LEAVES, FACTS))).isEqualTo("The left wing leaves the face by 2.4 mm, and 2 more.");
-        assertThat(FindingWords.sentence(Finding.of(Code.LEAVES, with("part", "ears").and("lettersMm", 8.0)))).isEqualTo("The ears leave the face by 2.4 mm, and 2 more; 8 mm letters fit.");
-        assertThat(FindingWords.sentence(Finding.of(Code.ORDER_BROKEN, FACTS))).isEqualTo("In your order the left wing comes after the left wing, which lies on the left wing: it would cover what lies on it.");
+        assertThat(FindingWords.sentence(Finding.of(Code.LEAVES, with("part", "ears").and("lettersMm", 8.0))))
+                .isEqualTo("The ears leave the face by 2.4 mm, and 2 more; 8 mm letters fit.");
+        assertThat(FindingWords.sentence(Finding.of(Code.ORDER_BROKEN, FACTS))).isEqualTo(
+                "In your order the left wing comes after the left wing, which lies on the left wing: it would cover what lies on it.");
     }
 
     @ParameterizedTest
@@ -103,7 +117,9 @@ class WordsTest {
             for (What.Of of : What.Of.values()) {
                 for (Share.Kind share : Share.Kind.values()) {
                     for (Why.Reason reason : Why.Reason.values()) {
-                        Step step = lay(kind, new What(of, "wing", new Share(share, 1, 3), share == Share.Kind.FOAM ? List.of(WING) : List.of()), reason, 2);
+                        Step step = lay(kind,
+                                new What(of, "wing", new Share(share, 1, 3), share == Share.Kind.FOAM ? List.of(WING) : List.of()), reason,
+                                2);
                         assertThat(StepWords.title(step)).isNotBlank().doesNotContain("null").doesNotEndWith(" ");
                         readable(StepWords.sentence(step));
                         assertThat(StepWords.reason(step)).isNotBlank().endsWith(".");
@@ -120,15 +136,18 @@ class WordsTest {
     @Test
     void severalThingsAreNamedUpToThree() {
         Step.Lay one = (Step.Lay) STEP;
-        List<What> many = List.of(WING, new What(What.Of.PART, "right wing", Share.WHOLE, List.of()), WING, new What(What.Of.PART, "tail", Share.WHOLE, List.of()), new What(What.Of.PART, "beak", Share.WHOLE, List.of()));
+        List<What> many = List.of(WING, new What(What.Of.PART, "right wing", Share.WHOLE, List.of()), WING,
+                new What(What.Of.PART, "tail", Share.WHOLE, List.of()), new What(What.Of.PART, "beak", Share.WHOLE, List.of()));
         Step.Doing doing = one.doing();
-        Step step = new Step.Lay("k", Step.Kind.FILL, new Step.Doing(many, true, doing.why(), 1, 2, false, Step.Turn.AS_IT_LIES), one.paint(), one.tool(), one.work(), Optional.empty(), List.of());
+        Step step = new Step.Lay("k", Step.Kind.FILL, new Step.Doing(many, true, doing.why(), 1, 2, false, Step.Turn.AS_IT_LIES),
+                one.paint(), one.tool(), one.work(), Optional.empty(), List.of());
         assertThat(StepWords.title(step)).isEqualTo("Fill the left wing, the right wing and 2 more");
     }
 
     @Test
     void careHasItsWords() {
-        Facts facts = Facts.of("loose", true).and("pores", 0.1).and("celsius", 20.0).and("humidity", 0.5).and("dry", Duration.ofHours(5)).and("marks", 1).and("kind", Patch.Kind.CRACK).and("ml", 0.4).and("deepestMm", 1.2);
+        Facts facts = Facts.of("loose", true).and("pores", 0.1).and("celsius", 20.0).and("humidity", 0.5).and("dry", Duration.ofHours(5))
+                .and("marks", 1).and("kind", Patch.Kind.CRACK).and("ml", 0.4).and("deepestMm", 1.2);
         for (Preparation.Act act : Preparation.Act.values()) {
             Preparation.Task task = new Preparation.Task(act, facts, Duration.ZERO, Duration.ZERO);
             readable(CareWords.sentence(task));
@@ -138,6 +157,7 @@ class WordsTest {
         }
         Arrays.stream(SteadyMass.Odd.values()).forEach(odd -> readable(CareWords.sentence(new SteadyMass.Doubt(odd, 8))));
         Arrays.stream(BlendKind.values()).forEach(kind -> readable(BlendWords.sentence(kind)));
-        readable(CareWords.sentence(new Compatibility.Verdict(Compatibility.Severity.NEVER, Optional.empty(), Optional.of(new SmearTest("a", "b", SmearTest.Outcome.SMEARS, "on a scrap")))));
+        readable(CareWords.sentence(new Compatibility.Verdict(Compatibility.Severity.NEVER, Optional.empty(),
+                Optional.of(new SmearTest("a", "b", SmearTest.Outcome.SMEARS, "on a scrap")))));
     }
 }

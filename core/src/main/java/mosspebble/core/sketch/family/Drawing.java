@@ -53,7 +53,8 @@ final class Drawing {
 
     /** Adds a part, cut at the edge if there is one. */
     private void add(String name, Role role, String slot, Geometry shape, double penMm, double roundness, boolean outlined) {
-        Geometry cut = clip == null ? shape : role == Role.LINE || shape.getDimension() < 2 ? shape.intersection(clip) : Shapes.common(shape, clip);
+        Geometry cut = clip == null ? shape : role == Role.LINE || shape.getDimension() < 2 ? shape.intersection(clip)
+                : Shapes.common(shape, clip);
         boolean lost = cut.isEmpty() || shape.getDimension() == 2 && cut.getArea() < 1e-9;
         if (!lost) {
             String part = name.replace(' ', '-');
@@ -86,7 +87,8 @@ final class Drawing {
 
     Motif motif() {
         List<Geometry> areas = parts.stream().filter(p -> p.isArea() && p.role() == Role.FILL).map(MotifPart::shape).toList();
-        Geometry all = areas.isEmpty() ? FACTORY.buildGeometry(parts.stream().map(MotifPart::shape).toList()).buffer(0.05) : Shapes.union(areas);
+        Geometry all = areas.isEmpty() ? FACTORY.buildGeometry(parts.stream().map(MotifPart::shape).toList()).buffer(0.05)
+                : Shapes.union(areas);
         Geometry outer = silhouette == null ? all : silhouette;
         List<Slot> used = slots.values().stream().filter(s -> parts.stream().anyMatch(p -> p.slot().equals(s.id()))).toList();
         return new Motif(id, title, used, parts, outer, outer, wears, prefersWearing);
@@ -156,7 +158,8 @@ final class Drawing {
         for (int i = 1; i <= 16; i++) {
             double t = i / 16.0;
             double u = 1 - t;
-            points.add(at(u * u * u * a.x + 3 * u * u * t * b.x + 3 * u * t * t * c.x + t * t * t * d.x, u * u * u * a.y + 3 * u * u * t * b.y + 3 * u * t * t * c.y + t * t * t * d.y));
+            points.add(at(u * u * u * a.x + 3 * u * u * t * b.x + 3 * u * t * t * c.x + t * t * t * d.x,
+                    u * u * u * a.y + 3 * u * u * t * b.y + 3 * u * t * t * c.y + t * t * t * d.y));
         }
         return points;
     }

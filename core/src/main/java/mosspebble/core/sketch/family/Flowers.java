@@ -24,10 +24,16 @@ final class Flowers {
 
     static List<Family> list() {
         return List.of(
-                new Made("rays", "Rays round a disc", Flowers::rays).number("count", "Rays", 5, 40, 16).dial("length", "Length", 0.3, 2.5, 0.9).dial("width", "Width", 0.3, 1, 0.8).number("ticks", "Inner ticks", 0, 5, 2),
-                new Made("petals", "Petals round a centre", Flowers::petals).number("count", "Petals", 3, 24, 8).dial("length", "Length", 0.6, 3, 1.7).dial("width", "Width", 0.3, 2, 0.9)
-                        .dial("tilt", "Seen from the side °", 0, 70, 0).number("rows", "Rows", 1, 3, 1).number("veins", "Lines on a petal", 0, 5, 3),
-                new Made("overlap", "Overlapping petals", Flowers::overlapping).number("count", "Petals", 4, 12, 6).dial("length", "Length", 0.8, 3, 1.6).dial("width", "Width", 0.8, 2.4, 1.5).number("dots", "Dots in the centre", 0, 12, 6));
+                new Made("rays", "Rays round a disc", Flowers::rays).number("count", "Rays", 5, 40, 16)
+                        .dial("length", "Length", 0.3, 2.5, 0.9).dial("width", "Width", 0.3, 1, 0.8)
+                        .number("ticks", "Inner ticks", 0, 5, 2),
+                new Made("petals", "Petals round a centre", Flowers::petals).number("count", "Petals", 3, 24, 8)
+                        .dial("length", "Length", 0.6, 3, 1.7).dial("width", "Width", 0.3, 2, 0.9)
+                        .dial("tilt", "Seen from the side °", 0, 70, 0).number("rows", "Rows", 1, 3, 1)
+                        .number("veins", "Lines on a petal", 0, 5, 3),
+                new Made("overlap", "Overlapping petals", Flowers::overlapping).number("count", "Petals", 4, 12, 6)
+                        .dial("length", "Length", 0.8, 3, 1.6).dial("width", "Width", 0.8, 2.4, 1.5)
+                        .number("dots", "Dots in the centre", 0, 12, 6));
     }
 
     private static void rays(Drawing d, Made.Dials dials) {
@@ -54,9 +60,12 @@ final class Flowers {
         d.fill("disc", "disc", disc(0, 0, 1), 0.8, true);
     }
 
-    /** A petal's place: its angle and how near it is to the viewer; petals at the back are shorter and narrower when the flower is tilted. */
+    /**
+     * A petal's place: its angle and how near it is to the viewer; petals at the back are shorter and narrower when the flower is tilted.
+     */
     private static void petals(Drawing d, Made.Dials dials) {
-        d.slot("petals", "Petals", "#c9707c").slot("inner", "Inner petals", "#e3a3a9").slot("veins", "Lines on the petals", "#8b3b4c").slot("centre", "Centre", "#f3c934").slot("seeds", "Seeds", "#8a5a36");
+        d.slot("petals", "Petals", "#c9707c").slot("inner", "Inner petals", "#e3a3a9").slot("veins", "Lines on the petals", "#8b3b4c")
+                .slot("centre", "Centre", "#f3c934").slot("seeds", "Seeds", "#8a5a36");
         int rows = dials.count("rows");
         double squash = Math.cos(Math.toRadians(dials.get("tilt")));
         AffineTransformation tilt = AffineTransformation.scaleInstance(1, squash);
@@ -72,13 +81,15 @@ final class Flowers {
             for (double angle : angles) {
                 number++;
                 Geometry petal = petal(angle, reach, dials.get("width") * (row == 0 ? 1 : 0.8));
-                d.fill("petal " + (row == 0 ? "" : "of row " + (row + 1) + " no ") + number, row % 2 == 0 ? "petals" : "inner", tilt.transform(petal), 0.5, true);
+                d.fill("petal " + (row == 0 ? "" : "of row " + (row + 1) + " no ") + number, row % 2 == 0 ? "petals" : "inner",
+                        tilt.transform(petal), 0.5, true);
                 if (row == rows - 1) {
                     List<Geometry> veins = new ArrayList<>();
                     int count = dials.count("veins");
                     for (int k = 0; k < count; k++) {
                         double off = (k - (count - 1) / 2.0) * 9;
-                        veins.add(path(List.of(polar(angle + off * 0.8, 0.62), polar(angle + off * 0.55, 0.5 + (reach + 0.4) * (k == count / 2 ? 0.62 : 0.48)))));
+                        veins.add(path(List.of(polar(angle + off * 0.8, 0.62),
+                                polar(angle + off * 0.55, 0.5 + (reach + 0.4) * (k == count / 2 ? 0.62 : 0.48)))));
                     }
                     if (!veins.isEmpty()) {
                         d.line("lines on petal " + number, "veins", tilt.transform(lines(veins)), 0.3);
@@ -101,7 +112,8 @@ final class Flowers {
     }
 
     private static void overlapping(Drawing d, Made.Dials dials) {
-        d.slot("petals", "Petals", "#8f86c9").slot("others", "Petals between", "#b5aee0").slot("veins", "Lines on the petals", "#4d4480").slot("centre", "Centre", "#e39a26").slot("dots", "Dots", "#fbf0d8");
+        d.slot("petals", "Petals", "#8f86c9").slot("others", "Petals between", "#b5aee0").slot("veins", "Lines on the petals", "#4d4480")
+                .slot("centre", "Centre", "#e39a26").slot("dots", "Dots", "#fbf0d8");
         int n = dials.count("count");
         for (int i = 0; i < n; i++) {
             double angle = 360.0 * i / n - 90;
@@ -112,11 +124,17 @@ final class Flowers {
             double half = dials.get("width") / 2;
             double c = Math.cos(Math.toRadians(angle));
             double s = Math.sin(Math.toRadians(angle));
-            ring.addAll(Drawing.curve(foot, at(c * 0.9 - s * half * 1.2, s * 0.9 + c * half * 1.2), at(c * (reach + 0.4) - s * half * 1.1, s * (reach + 0.4) + c * half * 1.1), tip));
-            List<Coordinate> back = Drawing.curve(tip, at(c * (reach + 0.4) + s * half * 1.1, s * (reach + 0.4) - c * half * 1.1), at(c * 0.9 + s * half * 1.2, s * 0.9 - c * half * 1.2), foot);
+            ring.addAll(Drawing.curve(foot, at(c * 0.9 - s * half * 1.2, s * 0.9 + c * half * 1.2),
+                    at(c * (reach + 0.4) - s * half * 1.1, s * (reach + 0.4) + c * half * 1.1), tip));
+            List<Coordinate> back = Drawing.curve(tip, at(c * (reach + 0.4) + s * half * 1.1, s * (reach + 0.4) - c * half * 1.1),
+                    at(c * 0.9 + s * half * 1.2, s * 0.9 - c * half * 1.2), foot);
             ring.addAll(back.subList(0, back.size() - 1));
             d.fill("petal " + (i + 1), i % 2 == 0 ? "petals" : "others", area(ring), 0.6, true);
-            d.line("line on petal " + (i + 1), "veins", lines(List.of(path(List.of(polar(angle, 0.6), polar(angle, 0.4 + reach * 0.62))), path(List.of(polar(angle - 12, 0.62), polar(angle - 8, 0.4 + reach * 0.45))), path(List.of(polar(angle + 12, 0.62), polar(angle + 8, 0.4 + reach * 0.45))))), 0.4);
+            d.line("line on petal " + (i + 1), "veins",
+                    lines(List.of(path(List.of(polar(angle, 0.6), polar(angle, 0.4 + reach * 0.62))),
+                            path(List.of(polar(angle - 12, 0.62), polar(angle - 8, 0.4 + reach * 0.45))),
+                            path(List.of(polar(angle + 12, 0.62), polar(angle + 8, 0.4 + reach * 0.45))))),
+                    0.4);
         }
         d.fill("centre", "centre", disc(0, 0, 0.48), 0.7, true);
         List<Geometry> dots = new ArrayList<>();

@@ -22,11 +22,17 @@ final class Greens {
 
     static List<Family> list() {
         return List.of(
-                new Made("leaf", "Leaf with half hatching", Greens::leaf).dial("width", "Width", 0.5, 1.6, 0.95).dial("bend", "Bend", -1, 1, 0.25).number("hatch", "Hatch lines", 0, 14, 8).choice("double", "Halves", 1, "one colour", "two colours"),
-                new Made("frond", "Spine with ribs", Greens::frond).number("ribs", "Ribs to a side", 4, 22, 12).dial("bend", "Bend", -1, 1, 0.35).dial("reach", "Reach of the ribs", 0.3, 1.2, 0.7),
-                new Made("stem", "Tapered stem with leaves", Greens::stem).number("leaves", "Leaves", 0, 14, 7).dial("bend", "Bend", -1, 1, 0.4).dial("foot", "Thick at the foot", 0.04, 0.3, 0.1),
-                new Made("grass", "Grass, dark to light", Greens::grass).number("blades", "Blades", 5, 48, 21).dial("spread", "Spread", 0.6, 4, 2).dial("lean", "Lean", -1, 1, 0.15).seeded(),
-                new Made("vine", "Vine with curls", Greens::vine).number("waves", "Waves", 1, 6, 3).number("curls", "Curls", 0, 8, 4).number("leaves", "Leaves", 0, 12, 6));
+                new Made("leaf", "Leaf with half hatching", Greens::leaf).dial("width", "Width", 0.5, 1.6, 0.95)
+                        .dial("bend", "Bend", -1, 1, 0.25).number("hatch", "Hatch lines", 0, 14, 8)
+                        .choice("double", "Halves", 1, "one colour", "two colours"),
+                new Made("frond", "Spine with ribs", Greens::frond).number("ribs", "Ribs to a side", 4, 22, 12)
+                        .dial("bend", "Bend", -1, 1, 0.35).dial("reach", "Reach of the ribs", 0.3, 1.2, 0.7),
+                new Made("stem", "Tapered stem with leaves", Greens::stem).number("leaves", "Leaves", 0, 14, 7)
+                        .dial("bend", "Bend", -1, 1, 0.4).dial("foot", "Thick at the foot", 0.04, 0.3, 0.1),
+                new Made("grass", "Grass, dark to light", Greens::grass).number("blades", "Blades", 5, 48, 21)
+                        .dial("spread", "Spread", 0.6, 4, 2).dial("lean", "Lean", -1, 1, 0.15).seeded(),
+                new Made("vine", "Vine with curls", Greens::vine).number("waves", "Waves", 1, 6, 3).number("curls", "Curls", 0, 8, 4)
+                        .number("leaves", "Leaves", 0, 12, 6));
     }
 
     private static Coordinate along(List<Coordinate> line, double share) {
@@ -86,7 +92,8 @@ final class Greens {
     }
 
     private static void frond(Drawing d, Made.Dials dials) {
-        d.slot("low", "Lower ribs", "#3f5a2c").slot("middle", "Middle ribs", "#5d7a3a").slot("high", "Upper ribs", "#9aac4c").slot("spine", "Spine", "#c9a878");
+        d.slot("low", "Lower ribs", "#3f5a2c").slot("middle", "Middle ribs", "#5d7a3a").slot("high", "Upper ribs", "#9aac4c").slot("spine",
+                "Spine", "#c9a878");
         List<Coordinate> spine = bent(3, dials.get("bend"));
         int n = dials.count("ribs");
         for (int i = 0; i < n; i++) {
@@ -103,7 +110,8 @@ final class Greens {
         }
         Coordinate top = along(spine, 1);
         double dir = direction(spine, 1);
-        d.fill("top rib", "high", blade(along(spine, 0.95), at(top.x + Math.cos(dir) * 0.2, top.y + Math.sin(dir) * 0.2), 0.12, 0.5), 0.2, false);
+        d.fill("top rib", "high", blade(along(spine, 0.95), at(top.x + Math.cos(dir) * 0.2, top.y + Math.sin(dir) * 0.2), 0.12, 0.5), 0.2,
+                false);
         List<Coordinate> long_ = new ArrayList<>(List.of(at(0, 0.3)));
         long_.addAll(spine);
         d.fill("spine", "spine", tapered(long_, 0.09, 0.025), 0.2, false);
@@ -119,13 +127,15 @@ final class Greens {
             double side = i % 2 == 0 ? 1 : -1;
             double out = direction(spine, t) + side * Math.toRadians(48);
             double reach = 0.75 - 0.3 * t;
-            d.fill("leaf " + (i + 1), i % 2 == 0 ? "leaves" : "others", blade(foot, at(foot.x + Math.cos(out) * reach, foot.y + Math.sin(out) * reach), 0.3, 0.45), 0.3, true);
+            d.fill("leaf " + (i + 1), i % 2 == 0 ? "leaves" : "others",
+                    blade(foot, at(foot.x + Math.cos(out) * reach, foot.y + Math.sin(out) * reach), 0.3, 0.45), 0.3, true);
         }
         d.fill("stem", "stem", tapered(spine, dials.get("foot"), 0.03), 0.3, false);
     }
 
     private static void grass(Drawing d, Made.Dials dials) {
-        d.slot("dark", "Dark blades, behind", "#2f4a2a").slot("middle", "Middle blades", "#5d7a3a").slot("light", "Light blades, in front", "#a9b85a");
+        d.slot("dark", "Dark blades, behind", "#2f4a2a").slot("middle", "Middle blades", "#5d7a3a").slot("light", "Light blades, in front",
+                "#a9b85a");
         SplittableRandom random = new SplittableRandom(dials.count("seed") * 7919L);
         int n = dials.count("blades");
         double spread = dials.get("spread");
@@ -156,7 +166,8 @@ final class Greens {
             double t = (i + 0.5) / n;
             Coordinate foot = along(line, t);
             double out = direction(line, t) + (i % 2 == 0 ? -1 : 1) * Math.toRadians(62);
-            d.fill("leaf " + (i + 1), "leaves", blade(foot, at(foot.x + Math.cos(out) * 0.42, foot.y + Math.sin(out) * 0.42), 0.24, 0.45), 0.3, true);
+            d.fill("leaf " + (i + 1), "leaves", blade(foot, at(foot.x + Math.cos(out) * 0.42, foot.y + Math.sin(out) * 0.42), 0.24, 0.45),
+                    0.3, true);
         }
         d.fill("vine", "vine", tapered(line, 0.07, 0.035), 0.2, false);
         List<Geometry> curls = new ArrayList<>();
@@ -170,7 +181,8 @@ final class Greens {
             for (int k = 0; k <= 40; k++) {
                 double turn = k / 40.0 * 3.4 * Math.PI;
                 double r = 0.26 * (1 - k / 46.0);
-                curl.add(at(foot.x + 0.26 - r * Math.cos(turn), foot.y + side * (0.12 + r * Math.sin(turn)) - side * 0.12 * (1 - Math.min(1, k / 6.0))));
+                curl.add(at(foot.x + 0.26 - r * Math.cos(turn),
+                        foot.y + side * (0.12 + r * Math.sin(turn)) - side * 0.12 * (1 - Math.min(1, k / 6.0))));
             }
             curls.add(path(curl));
             Coordinate end = curl.get(40);

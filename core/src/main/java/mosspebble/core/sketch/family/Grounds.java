@@ -31,12 +31,20 @@ final class Grounds {
     static List<Family> list() {
         return List.of(
                 new Made("cover", "Plain cover", Grounds::cover),
-                new Made("bands", "Bands of colour", Grounds::bands).number("bands", "Bands", 2, 8, 5).dial("arch", "Arch", -0.6, 0.6, 0.12).dial("wave", "Wave", 0, 0.15, 0).dial("grow", "Lower ones wider", 0.6, 1.6, 1.1),
-                new Made("split", "Two zones, arched join", Grounds::split).dial("share", "Upper share", 0.15, 0.85, 0.66).dial("arch", "Arch", -0.8, 0.8, 0.25),
-                new Made("opening", "Jagged opening with stripes", Grounds::opening).number("stripes", "Stripes", 2, 8, 6).dial("lean", "Lean of the stripes °", -60, 60, -18).number("jags", "Jags", 8, 40, 20).number("cracks", "Cracks", 0, 8, 4).seeded(),
-                new Made("waves", "Waves with foam", Grounds::waves).number("rows", "Rows", 2, 6, 4).dial("height", "Height", 0.03, 0.25, 0.11).number("crests", "Crests", 2, 9, 4).choice("foam", "Foam", 1, "none", "on the crests"),
-                new Made("wood", "Wood grain", Grounds::wood).number("planks", "Planks", 1, 5, 3).number("grain", "Grain lines", 3, 24, 13).number("knots", "Knots", 0, 4, 2).seeded(),
-                new Made("clouds", "Clouds", Grounds::clouds).number("clouds", "Clouds", 1, 5, 1).number("puffs", "Puffs", 3, 9, 5).seeded());
+                new Made("bands", "Bands of colour", Grounds::bands).number("bands", "Bands", 2, 8, 5).dial("arch", "Arch", -0.6, 0.6, 0.12)
+                        .dial("wave", "Wave", 0, 0.15, 0).dial("grow", "Lower ones wider", 0.6, 1.6, 1.1),
+                new Made("split", "Two zones, arched join", Grounds::split).dial("share", "Upper share", 0.15, 0.85, 0.66).dial("arch",
+                        "Arch", -0.8, 0.8, 0.25),
+                new Made("opening", "Jagged opening with stripes", Grounds::opening).number("stripes", "Stripes", 2, 8, 6)
+                        .dial("lean", "Lean of the stripes °", -60, 60, -18).number("jags", "Jags", 8, 40, 20)
+                        .number("cracks", "Cracks", 0, 8, 4).seeded(),
+                new Made("waves", "Waves with foam", Grounds::waves).number("rows", "Rows", 2, 6, 4)
+                        .dial("height", "Height", 0.03, 0.25, 0.11).number("crests", "Crests", 2, 9, 4)
+                        .choice("foam", "Foam", 1, "none", "on the crests"),
+                new Made("wood", "Wood grain", Grounds::wood).number("planks", "Planks", 1, 5, 3).number("grain", "Grain lines", 3, 24, 13)
+                        .number("knots", "Knots", 0, 4, 2).seeded(),
+                new Made("clouds", "Clouds", Grounds::clouds).number("clouds", "Clouds", 1, 5, 1).number("puffs", "Puffs", 3, 9, 5)
+                        .seeded());
     }
 
     private static void cover(Drawing d, Made.Dials dials) {
@@ -70,7 +78,8 @@ final class Grounds {
             d.slot("band" + i, "Band " + (i + 1) + " from the top", EVENING[i]);
             double next = y + 2 * Math.pow(dials.get("grow"), i) / total;
             Geometry from = i == 0 ? whole() : below(y, dials.get("arch"), dials.get("wave"), 0.9 * i);
-            Geometry band = i == n - 1 ? from : Shapes.minus(from, below(next + UNDER, dials.get("arch"), dials.get("wave"), 0.9 * (i + 1)));
+            Geometry band = i == n - 1 ? from
+                    : Shapes.minus(from, below(next + UNDER, dials.get("arch"), dials.get("wave"), 0.9 * (i + 1)));
             d.fill("band " + (i + 1), "band" + i, band, 0, false);
             y = next;
         }
@@ -151,7 +160,8 @@ final class Grounds {
         for (int i = 1; i < 5; i++) {
             double t = i / 5.0;
             double off = (random.nextDouble() - 0.5) * 0.22 * length;
-            way.add(at(from.x + t * (to.x - from.x) - off * (to.y - from.y) / Math.max(1e-9, length), from.y + t * (to.y - from.y) + off * (to.x - from.x) / Math.max(1e-9, length)));
+            way.add(at(from.x + t * (to.x - from.x) - off * (to.y - from.y) / Math.max(1e-9, length),
+                    from.y + t * (to.y - from.y) + off * (to.x - from.x) / Math.max(1e-9, length)));
         }
         way.add(to);
         return way;
@@ -192,7 +202,8 @@ final class Grounds {
     }
 
     private static void wood(Drawing d, Made.Dials dials) {
-        d.slot("a", "Planks", "#8a5a36").slot("b", "Planks between", "#9c6f48").slot("grain", "Grain, watered", "#5b3a24").within(whole(), true);
+        d.slot("a", "Planks", "#8a5a36").slot("b", "Planks between", "#9c6f48").slot("grain", "Grain, watered", "#5b3a24").within(whole(),
+                true);
         SplittableRandom random = new SplittableRandom(dials.count("seed") * 32452843L);
         int planks = dials.count("planks");
         List<double[]> knots = new ArrayList<>();
@@ -250,10 +261,12 @@ final class Grounds {
             all.add(area(cx - size + low, cy - low, cx + size - low, cy - low, cx + size - low, cy + low, cx - size + low, cy + low));
             all.add(disc(cx - size + low, cy, low));
             all.add(disc(cx + size - low, cy, low));
-            Geometry floor = area(cx - size * 2, cy + low, cx + size * 2, cy + low, cx + size * 2, cy + size * 2, cx - size * 2, cy + size * 2);
+            Geometry floor = area(cx - size * 2, cy + low, cx + size * 2, cy + low, cx + size * 2, cy + size * 2, cx - size * 2,
+                    cy + size * 2);
             Geometry cloud = Shapes.minus(Shapes.union(all), floor);
             d.fill(n == 1 ? "cloud" : "cloud " + (k + 1), "cloud", cloud, 0.7, true);
-            d.fill(n == 1 ? "underside" : "underside of cloud " + (k + 1), "shade", Shapes.minus(cloud, AffineTransformation.translationInstance(-size * 0.05, -size * 0.13).transform(cloud)), 0, false);
+            d.fill(n == 1 ? "underside" : "underside of cloud " + (k + 1), "shade",
+                    Shapes.minus(cloud, AffineTransformation.translationInstance(-size * 0.05, -size * 0.13).transform(cloud)), 0, false);
         }
     }
 }

@@ -25,11 +25,17 @@ final class Marks {
 
     static List<Family> list() {
         return List.of(
-                new Made("scatter", "Stars and scattered strokes", Marks::scatter).number("count", "How many", 3, 90, 28).choice("kind", "Kind", 3, "stars", "strokes", "dots", "mixed").dial("size", "Size", 0.02, 0.2, 0.07).number("points", "Points of a star", 4, 8, 5).seeded(),
-                new Made("spots", "Spots and patches", Marks::spots).number("count", "How many", 1, 30, 9).dial("size", "Size", 0.05, 0.4, 0.17).dial("uneven", "Uneven", 0, 0.6, 0.25).seeded(),
-                new Made("face", "Face", Marks::face).dial("eyes", "Size of the eyes", 0.1, 0.5, 0.27).dial("apart", "Eyes apart", 0.3, 1.4, 0.8).choice("nose", "Nose", 1, "none", "round", "pointed").choice("mouth", "Mouth", 1, "none", "smile", "open", "split")
+                new Made("scatter", "Stars and scattered strokes", Marks::scatter).number("count", "How many", 3, 90, 28)
+                        .choice("kind", "Kind", 3, "stars", "strokes", "dots", "mixed").dial("size", "Size", 0.02, 0.2, 0.07)
+                        .number("points", "Points of a star", 4, 8, 5).seeded(),
+                new Made("spots", "Spots and patches", Marks::spots).number("count", "How many", 1, 30, 9)
+                        .dial("size", "Size", 0.05, 0.4, 0.17).dial("uneven", "Uneven", 0, 0.6, 0.25).seeded(),
+                new Made("face", "Face", Marks::face).dial("eyes", "Size of the eyes", 0.1, 0.5, 0.27)
+                        .dial("apart", "Eyes apart", 0.3, 1.4, 0.8).choice("nose", "Nose", 1, "none", "round", "pointed")
+                        .choice("mouth", "Mouth", 1, "none", "smile", "open", "split")
                         .choice("cheeks", "Cheeks", 1, "none", "rosy").choice("lids", "Eyes", 0, "open", "asleep"),
-                new Made("tufts", "Whole stone: tufts and a face zone", Marks::tufts).number("rows", "Rows of tufts", 3, 12, 7).dial("face", "Face zone", 0.2, 0.6, 0.42).dial("arch", "Arch of the join", 0, 0.6, 0.3).seeded());
+                new Made("tufts", "Whole stone: tufts and a face zone", Marks::tufts).number("rows", "Rows of tufts", 3, 12, 7)
+                        .dial("face", "Face zone", 0.2, 0.6, 0.42).dial("arch", "Arch of the join", 0, 0.6, 0.3).seeded());
     }
 
     /** Places kept apart: each new one is the farthest of some tries from those there are (Mitchell's best candidate). */
@@ -74,7 +80,8 @@ final class Marks {
                 big.add(star(c.x, c.y, own, dials.count("points"), 0.45, turn));
             } else if (what == 1) {
                 double a = Math.toRadians(turn);
-                strokes.add(path(c.x - own * 0.6 * Math.cos(a), c.y - own * 0.6 * Math.sin(a), c.x + own * 0.6 * Math.cos(a), c.y + own * 0.6 * Math.sin(a)));
+                strokes.add(path(c.x - own * 0.6 * Math.cos(a), c.y - own * 0.6 * Math.sin(a), c.x + own * 0.6 * Math.cos(a),
+                        c.y + own * 0.6 * Math.sin(a)));
             } else {
                 small.add(disc(c.x, c.y, own * 0.3));
             }
@@ -111,7 +118,8 @@ final class Marks {
     }
 
     private static void face(Drawing d, Made.Dials dials) {
-        d.slot("white", "White of the eyes", "#f6f3ea").slot("dark", "Pupils, nose and mouth", "#1e1d20").slot("cheek", "Cheeks", "#c9707c").slot("tongue", "Inside of the mouth", "#a8352a").slot("light", "Glints", "#ffffff");
+        d.slot("white", "White of the eyes", "#f6f3ea").slot("dark", "Pupils, nose and mouth", "#1e1d20").slot("cheek", "Cheeks", "#c9707c")
+                .slot("tongue", "Inside of the mouth", "#a8352a").slot("light", "Glints", "#ffffff");
         double r = dials.get("eyes");
         double half = Math.max(dials.get("apart") / 2, r * 1.05);
         List<Geometry> glints = new ArrayList<>();
@@ -134,17 +142,20 @@ final class Marks {
         switch (dials.count("nose")) {
             case 1 -> d.fill("nose", "dark", oval(0, under, 0.13, 0.1, 0), 0.6, false);
             case 2 -> d.fill("nose", "dark", area(-0.14, under - 0.08, 0.14, under - 0.08, 0, under + 0.12), 0.4, false);
-            default -> { }
+            default -> {}
         }
         double mouth = under + 0.24;
         switch (dials.count("mouth")) {
             case 1 -> d.line("mouth", "dark", smile(0, mouth, 0.34, 0.16), 0.7);
             case 2 -> {
-                d.fill("mouth", "dark", Shapes.minus(oval(0, mouth - 0.02, 0.3, 0.26, 0), area(-1, mouth - 0.6, 1, mouth - 0.6, 1, mouth - 0.02, -1, mouth - 0.02)), 0.2, false);
-                d.fill("tongue", "tongue", Shapes.common(oval(0, mouth + 0.2, 0.19, 0.13, 0), oval(0, mouth - 0.02, 0.27, 0.23, 0)), 0.2, false);
+                d.fill("mouth", "dark", Shapes.minus(oval(0, mouth - 0.02, 0.3, 0.26, 0),
+                        area(-1, mouth - 0.6, 1, mouth - 0.6, 1, mouth - 0.02, -1, mouth - 0.02)), 0.2, false);
+                d.fill("tongue", "tongue", Shapes.common(oval(0, mouth + 0.2, 0.19, 0.13, 0), oval(0, mouth - 0.02, 0.27, 0.23, 0)), 0.2,
+                        false);
             }
-            case 3 -> d.line("mouth", "dark", lines(List.of(path(0, under + 0.1, 0, mouth), smile(-0.13, mouth, 0.13, 0.09), smile(0.13, mouth, 0.13, 0.09))), 0.7);
-            default -> { }
+            case 3 -> d.line("mouth", "dark",
+                    lines(List.of(path(0, under + 0.1, 0, mouth), smile(-0.13, mouth, 0.13, 0.09), smile(0.13, mouth, 0.13, 0.09))), 0.7);
+            default -> {}
         }
         if (dials.count("cheeks") == 1) {
             d.fill("left cheek", "cheek", oval(-half - r * 0.35, under + 0.1, 0.17, 0.12, 0), 0, false);
@@ -164,9 +175,14 @@ final class Marks {
         return path(points);
     }
 
-    /** The stone is the creature: tufts, fur or quills over the upper part in rows from dark to light, a face zone with an arched join below. */
+    /**
+     * The stone is the creature: tufts, fur or quills over the upper part in rows from dark to light, a face zone with an arched join
+     * below.
+     */
     private static void tufts(Drawing d, Made.Dials dials) {
-        d.slot("back", "Back", "#2f4a2a").slot("tufts", "Tufts", "#5d7a3a").slot("tips", "Tufts in front", "#b9c58c").slot("face", "Face zone", "#ecdcb9").slot("dark", "Eyes and mouth", "#1e1d20").slot("cheek", "Cheeks", "#c9707c").slot("light", "Glints", "#ffffff");
+        d.slot("back", "Back", "#2f4a2a").slot("tufts", "Tufts", "#5d7a3a").slot("tips", "Tufts in front", "#b9c58c")
+                .slot("face", "Face zone", "#ecdcb9").slot("dark", "Eyes and mouth", "#1e1d20").slot("cheek", "Cheeks", "#c9707c")
+                .slot("light", "Glints", "#ffffff");
         d.within(whole(), true);
         SplittableRandom random = new SplittableRandom(dials.count("seed") * 2750159L);
         d.fill("back", "back", whole(), 0.7, false);
@@ -189,7 +205,8 @@ final class Marks {
                 double y = -1 + share * (join - dials.get("arch") * (1 - x * x) + 1) * 0.97;
                 double lean = t * 0.9 + (random.nextDouble() - 0.5) * 0.25;
                 double length = 0.2 + 0.05 * random.nextDouble();
-                tufts.add(blade(at(x - length * 0.5 * Math.sin(lean), y + length * 0.5 * Math.cos(lean) - 0.04), at(x + length * 0.6 * Math.sin(lean), y - length * 0.6 * Math.cos(lean)), 0.05, 0.4));
+                tufts.add(blade(at(x - length * 0.5 * Math.sin(lean), y + length * 0.5 * Math.cos(lean) - 0.04),
+                        at(x + length * 0.6 * Math.sin(lean), y - length * 0.6 * Math.cos(lean)), 0.05, 0.4));
             }
             d.fill("tufts of row " + (row + 1), row % 2 == 0 ? "tufts" : "tips", Shapes.union(tufts), 0, false);
         }
@@ -202,6 +219,7 @@ final class Marks {
             d.fill(which + " cheek", "cheek", oval(side * 0.5, y + 0.2, 0.11, 0.075, 0), 0, false);
         }
         d.line("mouth", "dark", smile(0, y + 0.2, 0.2, 0.1), 0.8);
-        d.light("glints", "light", Drawing.FACTORY.buildGeometry(List.of(disc(-0.305, y - 0.02, 0.032), disc(0.235, y - 0.02, 0.032))).union());
+        d.light("glints", "light",
+                Drawing.FACTORY.buildGeometry(List.of(disc(-0.305, y - 0.02, 0.032), disc(0.235, y - 0.02, 0.032))).union());
     }
 }

@@ -26,15 +26,21 @@ final class Ornaments {
 
     static List<Family> list() {
         return List.of(
-                new Made("plate", "Plate with spokes and dashed rim", Ornaments::plate).number("corners", "Corners", 3, 12, 6).number("dashes", "Dashes", 0, 60, 36).dial("plate", "Size of the plate", 0.2, 0.8, 0.45).number("rings", "Rings", 0, 4, 2),
-                new Made("rows", "Staggered rows of ticks", Ornaments::rows).number("rows", "Rows", 3, 24, 9).dial("length", "Length of a tick", 0.2, 0.9, 0.5).choice("curved", "Marks", 0, "ticks", "scales"),
-                new Made("glass", "Stained-glass cells", Ornaments::glass).number("cells", "Cells", 4, 40, 14).dial("lead", "Lead, share of the width", 0.01, 0.08, 0.03).seeded(),
+                new Made("plate", "Plate with spokes and dashed rim", Ornaments::plate).number("corners", "Corners", 3, 12, 6)
+                        .number("dashes", "Dashes", 0, 60, 36).dial("plate", "Size of the plate", 0.2, 0.8, 0.45)
+                        .number("rings", "Rings", 0, 4, 2),
+                new Made("rows", "Staggered rows of ticks", Ornaments::rows).number("rows", "Rows", 3, 24, 9)
+                        .dial("length", "Length of a tick", 0.2, 0.9, 0.5).choice("curved", "Marks", 0, "ticks", "scales"),
+                new Made("glass", "Stained-glass cells", Ornaments::glass).number("cells", "Cells", 4, 40, 14)
+                        .dial("lead", "Lead, share of the width", 0.01, 0.08, 0.03).seeded(),
                 new Made("spiral", "Spiral bands", Ornaments::spiral).number("arms", "Arms", 1, 4, 2).dial("turns", "Turns", 0.5, 4, 1.5),
-                new Made("frame", "Bands along the edge", Ornaments::frame).number("bands", "Bands", 1, 3, 2).dial("width", "Width of a band", 0.03, 0.25, 0.08).choice("lines", "Lines between", 1, "none", "drawn"));
+                new Made("frame", "Bands along the edge", Ornaments::frame).number("bands", "Bands", 1, 3, 2)
+                        .dial("width", "Width of a band", 0.03, 0.25, 0.08).choice("lines", "Lines between", 1, "none", "drawn"));
     }
 
     private static void plate(Drawing d, Made.Dials dials) {
-        d.slot("ground", "Outside the plate", "#5c3768").slot("plate", "Plate", "#c9a878").slot("lines", "Spokes, rings and dashes", "#efe3c6").within(whole(), true);
+        d.slot("ground", "Outside the plate", "#5c3768").slot("plate", "Plate", "#c9a878")
+                .slot("lines", "Spokes, rings and dashes", "#efe3c6").within(whole(), true);
         int n = dials.count("corners");
         double r = dials.get("plate");
         d.fill("outside", "ground", whole(), 0, false);
@@ -104,7 +110,8 @@ final class Ornaments {
 
     /** Cells about scattered seeds, evened out (two rounds of Lloyd's method), with the leads between them left dark. */
     private static void glass(Drawing d, Made.Dials dials) {
-        d.slot("lead", "Leads", "#1e1d20").slot("a", "Glass, lightest", "#f3c934").slot("b", "Glass", "#e39a26").slot("c", "Glass, deeper", "#c9707c").slot("d", "Glass, deepest", "#5c3768").within(whole(), true);
+        d.slot("lead", "Leads", "#1e1d20").slot("a", "Glass, lightest", "#f3c934").slot("b", "Glass", "#e39a26")
+                .slot("c", "Glass, deeper", "#c9707c").slot("d", "Glass, deepest", "#5c3768").within(whole(), true);
         d.fill("leads", "lead", whole(), 0, false);
         SplittableRandom random = new SplittableRandom(dials.count("seed") * 104729L);
         List<Coordinate> seeds = new ArrayList<>();

@@ -1,4 +1,5 @@
 /**
- * The pattern families that ship: each turns a few dials into a motif of meaningful parts. Needs motifs and shapes; hands on a list of families for the repertoire.
+ * The pattern families that ship: each turns a few dials into a motif of meaningful parts. Needs motifs and shapes; hands on a list of
+ * families for the repertoire.
  */
 package mosspebble.core.sketch.family;

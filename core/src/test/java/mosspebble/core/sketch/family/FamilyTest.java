@@ -63,12 +63,15 @@ class FamilyTest {
                 Motif motif = family.motif(values, Family.Site.plain());
                 for (MotifPart part : motif.parts()) {
                     assertThat(part.shape().isValid()).as("%s with %s: %s", family.title(), values, part.title()).isTrue();
-                    assertThat(part.shape().getEnvelopeInternal().getDiameter()).as("%s with %s: %s", family.title(), values, part.title()).isBetween(0.0, 60.0);
+                    assertThat(part.shape().getEnvelopeInternal().getDiameter()).as("%s with %s: %s", family.title(), values, part.title())
+                            .isBetween(0.0, 60.0);
                     if (motif.wears()) {
-                        assertThat(motif.silhouette().buffer(1e-6).covers(part.shape())).as("%s with %s: %s lies inside", family.title(), values, part.title()).isTrue();
+                        assertThat(motif.silhouette().buffer(1e-6).covers(part.shape()))
+                                .as("%s with %s: %s lies inside", family.title(), values, part.title()).isTrue();
                     }
                 }
-                assertThat(family.motif(values, Family.Site.plain()).parts().get(0).shape().equalsExact(motif.parts().get(0).shape())).as("the same values give the same").isTrue();
+                assertThat(family.motif(values, Family.Site.plain()).parts().get(0).shape().equalsExact(motif.parts().get(0).shape()))
+                        .as("the same values give the same").isTrue();
             }
             assertThatThrownBy(() -> family.check(Map.of("no-such-dial", 1.0))).hasMessageContaining("no-such-dial");
         }
@@ -84,7 +87,8 @@ class FamilyTest {
                 PlacedDesign design = Designs.place(new Sketch(List.of(fitted)), REPERTOIRE, bed).orElseThrow();
                 boolean wears = design.items().get(0).wears();
                 Geometry room = wears ? bed.zones().paintable() : bed.zones().face();
-                assertThat(design.silhouette().difference(room.buffer(0.05)).getArea()).as("%s, %s", family.title(), manner).isLessThan(0.01);
+                assertThat(design.silhouette().difference(room.buffer(0.05)).getArea()).as("%s, %s", family.title(), manner)
+                        .isLessThan(0.01);
             }
         }
     }
@@ -120,11 +124,14 @@ class FamilyTest {
         assertThat(bands.parts()).hasSize(4);
         Geometry all = bands.parts().stream().map(MotifPart::shape).reduce(Geometry::union).orElseThrow();
         assertThat(bands.silhouette().difference(all).getArea()).as("no gap between bands").isLessThan(1e-6);
-        assertThat(bands.parts().get(0).shape().intersection(bands.parts().get(2).shape()).getArea()).as("each goes a little under the next only").isLessThan(1e-6);
+        assertThat(bands.parts().get(0).shape().intersection(bands.parts().get(2).shape()).getArea())
+                .as("each goes a little under the next only").isLessThan(1e-6);
         Motif flat = motif("petals", Map.of("count", 8.0, "tilt", 0.0));
         Motif tilted = motif("petals", Map.of("count", 8.0, "tilt", 60.0));
-        assertThat(tilted.sitting().getEnvelopeInternal().getHeight()).as("half as high at 60 degrees: cos 60 = 0.5").isCloseTo(flat.sitting().getEnvelopeInternal().getHeight() / 2, within(0.05));
-        assertThat(part(tilted, "centre").shape().getEnvelopeInternal().getHeight()).isLessThan(part(flat, "centre").shape().getEnvelopeInternal().getHeight());
+        assertThat(tilted.sitting().getEnvelopeInternal().getHeight()).as("half as high at 60 degrees: cos 60 = 0.5")
+                .isCloseTo(flat.sitting().getEnvelopeInternal().getHeight() / 2, within(0.05));
+        assertThat(part(tilted, "centre").shape().getEnvelopeInternal().getHeight())
+                .isLessThan(part(flat, "centre").shape().getEnvelopeInternal().getHeight());
     }
 
     @Test
