@@ -17,9 +17,11 @@ import mosspebble.app.model.Workbench;
 import mosspebble.app.photo.PhotoModel;
 import mosspebble.core.finding.Finding;
 import mosspebble.core.photo.Photo;
+import mosspebble.core.project.Habits;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
 import mosspebble.core.sketch.Repertoire;
+import mosspebble.core.units.Millimetres;
 import mosspebble.files.BuiltIn;
 import mosspebble.files.FileTrouble;
 import mosspebble.files.LanternWalk;
@@ -54,6 +56,27 @@ class WorkbenchTest {
 
     private final Disk disk = new Disk();
     private final Workbench workbench = new Workbench(DEMO, disk);
+
+    @Test
+    void undoTellsTheOneValueThatAChangeChanged() {
+        workbench.choose("owl");
+        workbench.edit("Top", p -> p.withStone(p.stone().withDome(p.stone().faceShare(), 3.25)));
+        assertThat(workbench.undoTitleProperty().get()).matches("Top, [0-9.]+ to 3\\.25");
+        workbench.edit("Primer", p -> p.withHabits(p.habits().with(Habits.Primer.NEVER)));
+        assertThat(workbench.undoTitleProperty().get()).isEqualTo("Primer, where needed to never");
+        workbench.edit("Light from", p -> p.withHabits(p.habits().with(p.habits().light().comingFrom(45))));
+        assertThat(workbench.undoTitleProperty().get()).isEqualTo("Light from, 320 to 45");
+        workbench.edit("Length 90 to 96 mm",
+                p -> p.withStone(p.stone().withSize(new Millimetres(91.5), p.stone().width(), p.stone().height())));
+        assertThat(workbench.undoTitleProperty().get()).as("it says so itself").isEqualTo("Length 90 to 96 mm");
+        workbench.edit("Move the design",
+                p -> p.withSketch(p.sketch().map(s -> s.with(s.items().get(0).id(), item -> item.at(item.placement().movedBy(2, 1))))));
+        assertThat(workbench.undoTitleProperty().get()).as("two values at once are no value").isEqualTo("Move the design");
+        workbench.undo();
+        workbench.undo();
+        workbench.undo();
+        assertThat(workbench.noticeProperty().get()).isEqualTo("Undone: Light from, 320 to 45");
+    }
 
     @Test
     void whatTheDiskDoesNotTakeStaysInHandAndIsToldUntilItDoes() {

@@ -258,7 +258,7 @@ public final class Workbench {
                 return true;
             }
             keep(after, title);
-            remember(undo, new Edit(title, before, current, stage.get()));
+            remember(undo, new Edit(titled(title, before, after), before, current, stage.get()));
             redo.clear();
             studio.set(after);
             tell("");
@@ -269,6 +269,13 @@ public final class Workbench {
             show();
             return false;
         }
+    }
+
+    /** What undo calls a change: with the value it changed, if it was one and the title does not tell it yet. */
+    private String titled(String title, Studio before, Studio after) {
+        Optional<String> value = before.project(current)
+                .flatMap(one -> after.project(current).flatMap(other -> Values.changed(one, other)));
+        return title.chars().anyMatch(Character::isDigit) ? title : value.map(v -> title + ", " + v).orElse(title);
     }
 
     /** Changes how the studio is looked at, such as the light on the screen: kept like any change, but no matter for undo. */

@@ -7,6 +7,7 @@ import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
+import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
@@ -41,6 +42,8 @@ public final class SketchPanel extends Panel {
             return label;
         }
     }
+
+    private static final double EMPTY_WIDE = 262;
 
     private final SketchModel sketch;
     private final Runnable openLibrary;
@@ -175,8 +178,9 @@ public final class SketchPanel extends Panel {
             things.getChildren().add(chip);
         }
         if (items.isEmpty()) {
-            things.getChildren()
-                    .add(quiet("Nothing on the stone yet. Add a character, a scene, words or a pattern: it is fitted to the face."));
+            Label empty = quiet("Nothing on the stone yet. Add a character, a scene, words or a pattern: it is fitted to the face.");
+            empty.setMaxWidth(EMPTY_WIDE); // a flow asks its children how wide they would like to be
+            things.getChildren().add(empty);
         }
     }
 }
