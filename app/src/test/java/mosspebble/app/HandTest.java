@@ -216,6 +216,17 @@ class HandTest {
     }
 
     @Test
+    void theEmptySketchPageKeepsToItsColumn() throws Exception {
+        robot.interact(() -> {
+            workbench.add(mosspebble.core.project.Project.begin("empty", "Milestone", mosspebble.core.stone.Stone.cobble()));
+            shell.perform("Go to Sketch");
+        });
+        until(() -> seen("#thing-add"));
+        javafx.geometry.Bounds pencil = robot.lookup("#pencil").query().localToScene(robot.lookup("#pencil").query().getBoundsInLocal());
+        assertThat(pencil.getMaxX()).isLessThan(1280);
+    }
+
+    @Test
     void aStoneMadeLaterCanBeTakenUpByName() throws Exception {
         robot.interact(() -> {
             workbench.add(mosspebble.core.project.Project.begin("later", "Milestone", mosspebble.core.stone.Stone.cobble()));

@@ -179,7 +179,7 @@ public final class SketchPanel extends Panel {
         }
         if (items.isEmpty()) {
             Label empty = quiet("Nothing on the stone yet. Add a character, a scene, words or a pattern: it is fitted to the face.");
-            empty.setMaxWidth(EMPTY_WIDE); // a flow asks its children how wide they would like to be
+            empty.setPrefWidth(EMPTY_WIDE); // a flow asks its children how wide they would like to be
             things.getChildren().add(empty);
         }
     }
