@@ -13,7 +13,9 @@ final class Values {
 
     private Values() {}
 
-    /** The one value in which two records differ, before and after; empty if they differ in none, or in several that did not change alike. */
+    /**
+     * The one value in which two records differ, before and after; empty if they differ in none, or in several that did not change alike.
+     */
     static Optional<String> changed(Record before, Record after) {
         Set<String> found = new LinkedHashSet<>();
         return differ(before, after, found) && found.size() == 1 ? found.stream().findFirst() : Optional.empty();

@@ -1,5 +1,6 @@
 package mosspebble.core.area;
 
+import java.lang.reflect.Modifier;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
@@ -98,18 +99,95 @@ public final class Remembered {
         results.values().removeIf(result -> result.asked < plan - KEPT);
     }
 
+    /** Work from 1 thing. */
+    public interface Work1<A, T> {
+        T from(A a, Remembered memory);
+    }
+
+    /** Work from 2 things. */
+    public interface Work2<A, B, T> {
+        T from(A a, B b, Remembered memory);
+    }
+
+    /** Work from 3 things. */
+    public interface Work3<A, B, C, T> {
+        T from(A a, B b, C c, Remembered memory);
+    }
+
+    /** Work from 4 things. */
+    public interface Work4<A, B, C, D, T> {
+        T from(A a, B b, C c, D d, Remembered memory);
+    }
+
+    /** Work from 5 things. */
+    public interface Work5<A, B, C, D, E, T> {
+        T from(A a, B b, C c, D d, E e, Remembered memory);
+    }
+
+    /** Work from 6 things. */
+    public interface Work6<A, B, C, D, E, F, T> {
+        T from(A a, B b, C c, D d, E e, F f, Remembered memory);
+    }
+
+    /** Work from 7 things. */
+    public interface Work7<A, B, C, D, E, F, G, T> {
+        T from(A a, B b, C c, D d, E e, F f, G g, Remembered memory);
+    }
+
     /**
-     * The result of some work, from memory if it was made from the same things.
+     * The result of some work, from memory if it was made from the same things; so for the others. The work must reach for nothing but what
+     * it is handed: one that captures anything is refused, so that no
+     * ingredient can be forgotten.
      *
+     * @param name of the work
      * @param work how to make it; its result must not be changed afterwards
-     * @param from the name of the work and all that goes into it
+     * @throws IllegalArgumentException if the work captures something
      */
+    public <A, T> T recall(String name, A a, Work1<A, T> work) {
+        return result(work, () -> work.from(a, this), name, a);
+    }
+
+    public <A, B, T> T recall(String name, A a, B b, Work2<A, B, T> work) {
+        return result(work, () -> work.from(a, b, this), name, a, b);
+    }
+
+    public <A, B, C, T> T recall(String name, A a, B b, C c, Work3<A, B, C, T> work) {
+        return result(work, () -> work.from(a, b, c, this), name, a, b, c);
+    }
+
+    public <A, B, C, D, T> T recall(String name, A a, B b, C c, D d, Work4<A, B, C, D, T> work) {
+        return result(work, () -> work.from(a, b, c, d, this), name, a, b, c, d);
+    }
+
+    public <A, B, C, D, E, T> T recall(String name, A a, B b, C c, D d, E e, Work5<A, B, C, D, E, T> work) {
+        return result(work, () -> work.from(a, b, c, d, e, this), name, a, b, c, d, e);
+    }
+
+    public <A, B, C, D, E, F, T> T recall(String name, A a, B b, C c, D d, E e, F f, Work6<A, B, C, D, E, F, T> work) {
+        return result(work, () -> work.from(a, b, c, d, e, f, this), name, a, b, c, d, e, f);
+    }
+
+    public <A, B, C, D, E, F, G, T> T recall(String name, A a, B b, C c, D d, E e, F f, G g, Work7<A, B, C, D, E, F, G, T> work) {
+        return result(work, () -> work.from(a, b, c, d, e, f, g, this), name, a, b, c, d, e, f, g);
+    }
+
+    /** Whether the work of a class carries something along that it is not found by. */
+    private static final ClassValue<Boolean> CAPTURES = new ClassValue<>() {
+        @Override
+        protected Boolean computeValue(Class<?> type) {
+            return Arrays.stream(type.getDeclaredFields()).anyMatch(field -> !Modifier.isStatic(field.getModifiers()));
+        }
+    };
+
     @SuppressWarnings("unchecked")
-    public <T> T recall(Supplier<T> work, Object... from) {
+    private <T> T result(Object work, Supplier<T> run, Object... from) {
+        if (CAPTURES.get(work.getClass())) {
+            throw new IllegalArgumentException("the work " + from[0] + " reaches for something that it is not found by");
+        }
         Key key = Key.of(from);
         Result known = results.get(key);
         if (known == null) {
-            known = new Result(work.get());
+            known = new Result(run.get());
             results.put(key, known);
         }
         known.asked = plan;
@@ -118,33 +196,33 @@ public final class Remembered {
 
     /** An area grown, remembered. */
     public Geometry grown(Geometry area, double mm) {
-        return area.isEmpty() ? area : recall(() -> Shapes.grown(area, mm), "grown", area, mm);
+        return area.isEmpty() ? area : recall("grown", area, mm, (a, by, memory) -> Shapes.grown(a, by));
     }
 
     /** An area less another, remembered. */
     public Geometry minus(Geometry area, Geometry cut) {
         return area.isEmpty() || cut.isEmpty() || !area.getEnvelopeInternal().intersects(cut.getEnvelopeInternal()) ? area
-                : recall(() -> Shapes.minus(area, cut), "minus", area, cut);
+                : recall("minus", area, cut, (a, c, memory) -> Shapes.minus(a, c));
     }
 
     /** What two areas have in common, remembered. */
     public Geometry common(Geometry area, Geometry other) {
         return area.isEmpty() || other.isEmpty() || !area.getEnvelopeInternal().intersects(other.getEnvelopeInternal()) ? Shapes.nothing()
-                : recall(() -> Shapes.common(area, other), "common", area, other);
+                : recall("common", area, other, (a, o, memory) -> Shapes.common(a, o));
     }
 
     /** Areas together, remembered. */
     public Geometry union(List<Geometry> areas) {
-        return areas.size() == 1 ? areas.get(0) : recall(() -> Shapes.union(areas), "union", areas);
+        return areas.size() == 1 ? areas.get(0) : recall("union", areas, (all, memory) -> Shapes.union(all));
     }
 
     /** A line as broad as a nib, remembered. */
     public Geometry stroke(Geometry line, double nibMm) {
-        return recall(() -> Shapes.stroke(line, nibMm), "stroke", line, nibMm);
+        return recall("stroke", line, nibMm, (l, nib, memory) -> Shapes.stroke(l, nib));
     }
 
     /** An area less several others, remembered. */
     public Geometry without(Geometry area, List<Geometry> others) {
-        return others.isEmpty() ? area : recall(() -> Shapes.minus(area, others), "without", area, others);
+        return others.isEmpty() ? area : recall("without", area, others, (a, all, memory) -> Shapes.minus(a, all));
     }
 }

@@ -102,11 +102,19 @@ public final class BuildUp {
     // --- steps with paint
 
     Mask mask(Geometry place) {
-        return remembered.recall(() -> Mask.of(place, grid), "mask", place, grid);
+        return mask(place, grid, remembered);
     }
 
     Cells cells(Geometry place) {
-        return remembered.recall(() -> Cells.of(mask(place)), "cells", place, grid);
+        return cells(place, grid, remembered);
+    }
+
+    private static Mask mask(Geometry place, Grid grid, Remembered memory) {
+        return memory.recall("mask", place, grid, (p, g, m) -> Mask.of(p, g));
+    }
+
+    private static Cells cells(Geometry place, Grid grid, Remembered memory) {
+        return memory.recall("cells", place, grid, (p, g, m) -> Cells.of(mask(p, g, m)));
     }
 
     void lay(String key, List<Region> together) {
@@ -193,9 +201,9 @@ public final class BuildUp {
         Map<Integer, Integer> grounds = films.cellsUnder(mask);
         grounds.forEach((film, count) -> laid.add(new Laid(films.table().film(film).coat().map(Coat::step).orElse(-1), step)));
         boolean onBare = grounds.getOrDefault(0, 0) > 0;
-        Tools tool = remembered.recall(() -> Tools.of(first, mask.widest() * grid.cellMm(), palette.shelf()), "tool", place,
-                first.colour().mix(), first.line().nibMm(), palette.shelf());
-        double area = area(place, mask);
+        Tools tool = remembered.recall("tool", first.place(), place, first.colour().mix(), first.isLine(), grid, palette.shelf(),
+                (one, all, mix, line, g, shelf, m) -> Tools.of(one, mix, line, mask(all, g, m).widest() * g.cellMm(), shelf));
+        double area = area(place);
         double length = together.stream().mapToDouble(r -> r.line().lengthMm()).sum();
         boolean widened = tool.isLarge() && first.kind() == Step.Kind.FILL;
         double edge = widened ? place.getLength() / Tools.LINE_MM_PER_MINUTE / 2 : 0;
@@ -255,7 +263,7 @@ public final class BuildUp {
     /** Earlier steps within bleeding distance must be dry; the reason tells whether they lie below or beside. */
     private List<Step.After> after(Geometry place, Optional<Step.Wet> wet) {
         Cells own = cells(place);
-        Cells near = remembered.recall(() -> own.spread(bleedCells(), grid), "near", place, grid);
+        Cells near = remembered.recall("near", place, grid, bleedCells(), (p, g, by, m) -> cells(p, g, m).spread(by, g));
         List<Step.After> after = new ArrayList<>();
         for (int i = 0; i < course.size(); i++) {
             Cells other = course.touched(i);
@@ -290,7 +298,7 @@ public final class BuildUp {
         Mask mask = mask(whole);
         films.cellsUnder(mask).keySet()
                 .forEach(film -> laid.add(new Laid(films.table().film(film).coat().map(Coat::step).orElse(-1), step)));
-        double area = area(whole, mask);
+        double area = area(whole);
         Step.Work work = new Step.Work(area, Duration.ofSeconds(Math.round(60 * (2 + advice.coats() * area / 1500))),
                 advice.between().multipliedBy(advice.coats() - 1L), rests.orElse(advice.cure()));
         Step.Layer layer = new Step.Layer(surface.side(), whole, Soft.CRISP, new Step.Load(Mix.of(sealer.id()), coat, 1), advice.coats());
@@ -330,15 +338,15 @@ public final class BuildUp {
     // --- measures on the grid
 
     /** Area along the stone under a mask, mm2. */
-    double area(Geometry place, Mask mask) {
-        return remembered.recall(() -> area(mask), "area", place, surface.stretch(), grid);
+    double area(Geometry place) {
+        return remembered.recall("area", place, grid, surface.stretch(), (p, g, stretch, m) -> area(mask(p, g, m), g, stretch));
     }
 
-    private double area(Mask mask) {
+    private static double area(Mask mask, Grid grid, float[] stretch) {
         double sum = 0;
         for (int r = 0; r < mask.rows(); r++) {
             for (int c = 0; c < mask.columns(); c++) {
-                sum += mask.at(c, r) * surface.stretch()[(mask.row() + r) * grid.columns() + mask.column() + c];
+                sum += mask.at(c, r) * stretch[(mask.row() + r) * grid.columns() + mask.column() + c];
             }
         }
         return sum * grid.cellMm() * grid.cellMm();

@@ -2,6 +2,7 @@ package mosspebble.core.plan;
 
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -94,7 +95,7 @@ final class FaceWork {
         pencil(placed, false, Lab.of(survey.stone().colour()).l() <= SHOWS_GRAPHITE,
                 handled.isEmpty() ? course.last(Step.Waits.DRY_GROUND) : handled);
         List<Cells> cells = regions.stream().map(r -> built.cells(r.place())).toList();
-        double[] areas = regions.stream().mapToDouble(r -> built.area(r.place(), built.mask(r.place()))).toArray();
+        double[] areas = regions.stream().mapToDouble(r -> built.area(r.place())).toArray();
         Optional<PrimerChoice> primer = primer(regions, areas, cells);
         primer.ifPresent(p -> prime(p, regions, cells));
         PaintOrder order = PaintOrder.of(regions, cells, built.bleedCells(), built.grid(), habits.hand(), project.order());
@@ -137,16 +138,14 @@ final class FaceWork {
                 .map(p -> palette.colour(Mix.of(p.id())).orElseThrow()).toList();
         List<Region> bases = big.stream().map(regions::get).toList();
         double[] sizes = big.stream().mapToDouble(i -> areas[i]).toArray();
-        double soak = SoakIn.share(survey.stone());
         return remembered
-                .recall(() -> PrimerChoice.of(bases, sizes,
-                        List.of(new FilmTable(PaintPlan.bare(survey.stone(), StoneState.DRY), soak),
-                                new FilmTable(PaintPlan.bare(survey.stone(), StoneState.SEALED), soak)),
-                        primers, habits),
-                        "primer", bases.stream().map(Region::colour).toList(), bases.stream().map(Region::what).toList(),
-                        bases.stream().map(Region::thin).toList(), bases.stream().map(Region::place).toList(), palette.shelf(),
-                        survey.stone(),
-                        habits.primer(), habits.tolerance())
+                .recall("primer", bases, Arrays.stream(sizes).boxed().toList(), survey.stone(), primers, habits,
+                        (all, squares, stone, offered, how, m) -> {
+                            double soak = SoakIn.share(stone);
+                            List<FilmTable> bare = List.of(new FilmTable(PaintPlan.bare(stone, StoneState.DRY), soak),
+                                    new FilmTable(PaintPlan.bare(stone, StoneState.SEALED), soak));
+                            return PrimerChoice.of(all, squares.stream().mapToDouble(Double::doubleValue).toArray(), bare, offered, how);
+                        })
                 .map(p -> new PrimerChoice(p.primer(), p.coats(), p.regions().stream().map(big::get).toList(), p.why()));
     }
 

@@ -10,6 +10,7 @@ import mosspebble.core.area.Shapes;
 import mosspebble.core.colour.Lab;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.project.Habits;
+import mosspebble.core.project.Light;
 import mosspebble.core.sketch.Overlap;
 import mosspebble.core.sketch.PlacedDesign;
 import mosspebble.core.sketch.PlacedPart;
@@ -113,8 +114,8 @@ final class LineWork {
         boolean highlight = part.part().role() == Role.HIGHLIGHT;
         Geometry whole = remembered.common(part.painted(), stone);
         List<Geometry> over = highlight ? List.of() : overlap.over(depth, whole.getEnvelopeInternal(), 1);
-        Geometry place = over.isEmpty() ? whole : remembered.recall(
-                () -> Shapes.minus(whole, over.stream().map(each -> remembered.grown(each, STOP_SHORT)).toList()), "line", whole, over);
+        Geometry place = over.isEmpty() ? whole : remembered.recall("line", whole, over,
+                (all, front, m) -> Shapes.minus(all, front.stream().map(each -> m.grown(each, STOP_SHORT)).toList()));
         if (place.getArea() > Regions.LEAST_AREA) {
             double nib = part.part().isArea() ? 0 : part.part().penMm();
             regions.add(new Region(highlight ? Step.Kind.HIGHLIGHT : Step.Kind.DETAIL, What.part(part.part().title()), place, colour,
@@ -147,7 +148,7 @@ final class LineWork {
             faintest = new Noticed.FaintestLine(part.part().title(), pen.get().contrast());
         }
         double nib = pen.get().nibMm();
-        Geometry line = remembered.recall(() -> stoppedShort(part.drawn().getBoundary(), above), "outline", part.drawn(), above);
+        Geometry line = remembered.recall("outline", part.drawn(), above, (drawn, front, m) -> stoppedShort(drawn.getBoundary(), front, m));
         if (line.isEmpty()) {
             return;
         }
@@ -155,26 +156,25 @@ final class LineWork {
         pens.putIfAbsent(id, pen.get());
         Geometry drawn = remembered.stroke(line, nib);
         if (habits.lineStyle() == Habits.LineStyle.SHADED) {
-            drawn = remembered.recall(() -> thickened(part.drawn(), line, nib, above), "thickened", part.drawn(), line, nib, above,
-                    habits.light().from());
+            drawn = remembered.recall("thickened", part.drawn(), line, nib, above, habits.light(), LineWork::thickened);
         }
         outlines.computeIfAbsent(id, key -> new ArrayList<>()).add(drawn);
         lengths.merge(id, line.getLength(), Double::sum);
         if (habits.lineStyle() == Habits.LineStyle.DOUBLE || habits.lineStyle() == Habits.LineStyle.METALLIC) {
-            Geometry second = remembered.recall(() -> {
-                Geometry inset = Shapes.grown(part.drawn(), -(1.5 * nib + 0.35));
-                return inset.getArea() < 12 ? Shapes.nothing() : Shapes.stroke(stoppedShort(inset.getBoundary(), above), nib * 0.8);
-            }, "second", part.drawn(), above, nib);
+            Geometry second = remembered.recall("second", part.drawn(), above, nib, (area, front, wide, m) -> {
+                Geometry inset = Shapes.grown(area, -(1.5 * wide + 0.35));
+                return inset.getArea() < 12 ? Shapes.nothing() : Shapes.stroke(stoppedShort(inset.getBoundary(), front, m), wide * 0.8);
+            });
             if (!second.isEmpty()) {
                 inner.computeIfAbsent(id, key -> new ArrayList<>()).add(second);
             }
         }
     }
 
-    private Geometry stoppedShort(Geometry line, List<Geometry> above) {
+    private static Geometry stoppedShort(Geometry line, List<Geometry> above, Remembered memory) {
         Geometry left = line;
         for (Geometry over : above) {
-            Geometry wide = remembered.grown(over, STOP_SHORT);
+            Geometry wide = memory.grown(over, STOP_SHORT);
             if (!left.isEmpty() && left.getEnvelopeInternal().intersects(wide.getEnvelopeInternal())) {
                 left = OverlayNGRobust.overlay(left, wide, OverlayNG.DIFFERENCE);
             }
@@ -183,27 +183,27 @@ final class LineWork {
     }
 
     /** The line with its shade side drawn thicker, and inner corners filled. */
-    private Geometry thickened(Geometry area, Geometry line, double nib, List<Geometry> above) {
+    private static Geometry thickened(Geometry area, Geometry line, double nib, List<Geometry> above, Light light, Remembered memory) {
         double more = 1.2 * nib; // half a nib of it lies under the line itself
-        Geometry moved = AffineTransformation.translationInstance(-habits.light().towardX() * more, -habits.light().towardY() * more)
+        Geometry moved = AffineTransformation.translationInstance(-light.towardX() * more, -light.towardY() * more)
                 .transform(area);
         Geometry crescent = Shapes.minus(Shapes.minus(moved, area),
-                above.stream().map(over -> remembered.grown(over, STOP_SHORT)).toList());
+                above.stream().map(over -> memory.grown(over, STOP_SHORT)).toList());
         Geometry whole = Shapes.union(Shapes.stroke(line, nib), crescent);
         return Shapes.grown(Shapes.grown(whole, nib * 0.5), -nib * 0.5);
     }
 
     /** The colours on the outer side of a part's edge, looked up a little outside it all the way round. */
     private List<Lab> around(PlacedPart part) {
-        List<Coordinate> places = remembered.recall(() -> {
-            Geometry ring = Shapes.grown(part.drawn(), 0.8).getBoundary();
+        List<Coordinate> places = remembered.recall("around", part.drawn(), (drawn, m) -> {
+            Geometry ring = Shapes.grown(drawn, 0.8).getBoundary();
             LengthIndexedLine line = new LengthIndexedLine(ring);
             List<Coordinate> found = new ArrayList<>();
             for (int i = 0; i < AROUND; i++) {
                 found.add(line.extractPoint(ring.getLength() * i / AROUND));
             }
             return found;
-        }, "around", part.drawn());
+        });
         List<PlacedPart> parts = design.parts();
         List<Integer> topmost = places.stream()
                 .map(at -> overlap.frontAt(at, k -> parts.get(k) != part && colours.containsKey(parts.get(k).part().slot()))).toList();

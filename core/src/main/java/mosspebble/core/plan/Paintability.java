@@ -87,8 +87,8 @@ public final class Paintability {
                 }
                 Optional<Paint> pen = pen(part);
                 double needed = pen.map(p -> 2 * p.tip().value()).orElse(FINE_BRUSH) + pitMm;
-                if (!remembered.recall(() -> Tools.widerThan(area, needed), "wider", area, needed)) {
-                    double wide = remembered.recall(() -> widest(area, needed), "widest", area, needed);
+                if (!remembered.recall("wider", area, needed, (a, mm, m) -> Tools.widerThan(a, mm))) {
+                    double wide = remembered.recall("widest", area, needed, (a, mm, m) -> widest(a, mm));
                     found.add(new Narrow(item, part, wide, needed, pen, finer(part, wide)));
                 }
             }

@@ -86,11 +86,11 @@ public final class Planner {
         boolean backUp = project.sides().backUp();
         Survey front = backUp
                 ? below.map(FaceWork::survey).orElseGet(
-                        () -> remembered.recall(() -> Survey.of(project.turnedOver().stone()), "survey", project.turnedOver().stone()))
+                        () -> remembered.recall("survey", project.turnedOver().stone(), (stone, m) -> Survey.of(stone)))
                 : survey;
         boolean designed = up.design().isPresent() || below.filter(b -> b.design().isPresent()).isPresent();
         Optional<EdgeStrip> strip = project.edge().isPainted()
-                ? Optional.of(remembered.recall(() -> EdgeStrip.of(front), "edge", front.dome(), front.stone())) : Optional.empty();
+                ? Optional.of(remembered.recall("edge", front, (f, m) -> EdgeStrip.of(f))) : Optional.empty();
         if (!designed && strip.isEmpty()) {
             return plan(List.of(up.plan(Noticed.NOTHING.leaving(left.up()))), Optional.empty());
         }
@@ -112,7 +112,7 @@ public final class Planner {
 
     private FaceWork below() {
         Project turned = project.turnedOver();
-        return new FaceWork(turned, remembered.recall(() -> Survey.of(turned.stone()), "survey", turned.stone()), workshop, course,
+        return new FaceWork(turned, remembered.recall("survey", turned.stone(), (stone, m) -> Survey.of(stone)), workshop, course,
                 remembered);
     }
 

@@ -26,6 +26,7 @@ import mosspebble.core.sketch.Overlap;
 import mosspebble.core.sketch.PlacedDesign;
 import mosspebble.core.sketch.PlacedPart;
 import mosspebble.core.sketch.Role;
+import mosspebble.core.stone.Dome;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.units.Facts;
 import org.locationtech.jts.geom.Coordinate;
@@ -88,13 +89,12 @@ final class Regions {
         this.remembered = remembered;
         this.behind = behind;
         this.stone = remembered.grown(survey.zones().outline(), -0.4);
-        PreparedGeometry whole = PreparedGeometryFactory.prepare(stone);
         for (PlacedPart part : design.parts()) {
             areas.add(part.part().role() != Role.FILL ? Shapes.nothing()
-                    : remembered.recall(() -> whole.covers(part.drawn()) ? part.drawn() : Shapes.common(part.drawn(), stone), "on stone",
-                            part.drawn(), stone));
+                    : remembered.recall("on stone", part.drawn(), stone,
+                            (drawn, all, m) -> prepared(all, m).covers(drawn) ? drawn : Shapes.common(drawn, all)));
         }
-        this.overlap = remembered.recall(() -> new Overlap(areas), "overlap", List.copyOf(areas));
+        this.overlap = remembered.recall("overlap", List.copyOf(areas), (all, m) -> new Overlap(all));
         this.lines = new LineWork(design, colours, palette, habits, remembered, stone, behind, overlap, areas);
     }
 
@@ -205,8 +205,8 @@ final class Regions {
         List<Palette.Colour> all = new ArrayList<>(List.of(colour));
         blend.more().forEach(mix -> palette.colour(mix).ifPresent(all::add));
         long seed = ("the " + (what.part().isEmpty() ? "ground" : what.part())).hashCode() * 31L + depth;
-        List<Piece> pieces = remembered.recall(() -> BlendWork.pieces(blend, place, visible, all, white(), design.silhouette(), seed),
-                "blend", blend, seed, place, visible, all, white(), design.silhouette());
+        List<Piece> pieces = remembered.recall("blend", blend, place, visible, all, white(), design.silhouette(), seed,
+                (laid, area, shown, mixes, pale, subject, from, m) -> BlendWork.pieces(laid, area, shown, mixes, pale, subject, from));
         if (blend.kind().joins() && blend.method() == Blend.Method.WET) {
             for (int k = 0; k + 1 < all.size(); k++) {
                 Mud.between(all.get(k), all.get(k + 1)).ifPresent(mud -> muddy.add(new Noticed.Muddy(what, mud)));
@@ -281,11 +281,11 @@ final class Regions {
     // --- light
 
     /** How much of the light's side the dome itself turns away here, 0.6 toward the light to 1.4 away from it. */
-    private double turnedAway(Geometry place) {
+    private static double turnedAway(Geometry place, Light light, Dome dome) {
         Coordinate at = place.getCentroid().getCoordinate();
         double[] normal = new double[3];
-        survey.dome().normalAt(at.x, at.y, normal);
-        double toward = normal[0] * habits.light().towardX() + normal[1] * habits.light().towardY();
+        dome.normalAt(at.x, at.y, normal);
+        double toward = normal[0] * light.towardX() + normal[1] * light.towardY();
         return Math.min(1.4, Math.max(0.6, 1 - 0.8 * toward));
     }
 
@@ -297,8 +297,8 @@ final class Regions {
         }
         List<Geometry> round = overlap.over(depth, areas.get(depth).getEnvelopeInternal(), CAST_REACH,
                 i -> design.parts().get(i).part().roundness() > 0); // what is flat, such as a spot, throws no shade
-        Geometry place = remembered.recall(() -> shaded(part, visible, round), "shade", part.drawn(), visible, round, light,
-                part.part().roundness());
+        Geometry place = remembered.recall("shade", part.drawn(), part.part().roundness(), visible, round, light, survey.dome(),
+                (drawn, roundness, shown, above, from, dome, m) -> shaded(drawn, roundness, shown, above, from, dome));
         if (place.getArea() < 4) {
             return Optional.empty();
         }
@@ -308,12 +308,11 @@ final class Regions {
                         Region.Line.NONE, Why.of(Why.Reason.TURNS_AWAY, Facts.of("light", light.clock()))));
     }
 
-    private Geometry shaded(PlacedPart part, Geometry visible, List<Geometry> above) {
-        Light light = habits.light();
-        double own = light.shade() * part.part().roundness() * 0.22 * Math.sqrt(part.drawn().getArea()) * turnedAway(part.drawn());
+    private static Geometry shaded(Geometry drawn, double roundness, Geometry visible, List<Geometry> above, Light light, Dome dome) {
+        double own = light.shade() * roundness * 0.22 * Math.sqrt(drawn.getArea()) * turnedAway(drawn, light, dome);
         double contact = light.contact() * 2.2;
         Geometry dark = own == 0 ? Shapes.nothing() : Shapes.minus(visible,
-                AffineTransformation.translationInstance(light.towardX() * own, light.towardY() * own).transform(part.drawn()));
+                AffineTransformation.translationInstance(light.towardX() * own, light.towardY() * own).transform(drawn));
         AffineTransformation away = AffineTransformation.translationInstance(-light.towardX() * contact, -light.towardY() * contact);
         List<Geometry> all = new ArrayList<>(List.of(dark));
         for (Geometry over : contact == 0 ? List.<Geometry>of() : above) {
@@ -332,12 +331,8 @@ final class Regions {
             return Optional.empty();
         }
         double size = Math.sqrt(part.drawn().getArea());
-        Geometry place = remembered.recall(() -> {
-            Geometry inner = Shapes.grown(visible, -0.07 * size);
-            double away = 0.10 * size * (0.5 + amount) / turnedAway(part.drawn());
-            return Shapes.minus(inner, AffineTransformation
-                    .translationInstance(-habits.light().towardX() * away, -habits.light().towardY() * away).transform(inner));
-        }, "highlight", part.drawn(), visible, habits.light());
+        Geometry place = remembered.recall("highlight", part.drawn(), visible, habits.light(), survey.dome(),
+                (drawn, shown, light, dome, m) -> lit(drawn, shown, light, dome));
         if (place.getArea() < 3) {
             return Optional.empty();
         }
@@ -350,13 +345,25 @@ final class Regions {
                         Why.of(Why.Reason.FACES_LIGHT, Facts.of("light", habits.light().clock()))));
     }
 
+    private static Geometry lit(Geometry drawn, Geometry visible, Light light, Dome dome) {
+        double size = Math.sqrt(drawn.getArea());
+        Geometry inner = Shapes.grown(visible, -0.07 * size);
+        double away = 0.10 * size * (0.5 + light.highlight()) / turnedAway(drawn, light, dome);
+        return Shapes.minus(inner,
+                AffineTransformation.translationInstance(-light.towardX() * away, -light.towardY() * away).transform(inner));
+    }
+
+    private static PreparedGeometry prepared(Geometry area, Remembered memory) {
+        return memory.recall("prepared", area, (a, m) -> PreparedGeometryFactory.prepare(a));
+    }
+
     private Optional<Palette.Colour> darker(Lab lab, double amount) {
         Lab wanted = new Lab(lab.l() * (1 - 0.42 * amount), lab.a() * 0.95, lab.b() * 0.9 - 3 * amount);
         return near(wanted).filter(shade -> shade.lab().l() < lab.l() - 3);
     }
 
     private Optional<Palette.Colour> near(Lab wanted) {
-        return remembered.recall(() -> RecipeSearch.nearest(wanted, palette, 5, 2).flatMap(recipe -> palette.colour(recipe.mix())), "near",
-                wanted, palette.shelf());
+        return remembered.recall("near", wanted, palette,
+                (lab, paints, m) -> RecipeSearch.nearest(lab, paints, 5, 2).flatMap(recipe -> paints.colour(recipe.mix())));
     }
 }

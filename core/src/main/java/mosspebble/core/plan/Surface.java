@@ -24,7 +24,7 @@ record Surface(Side side, Stone stone, Grid grid, Geometry whole, float[] stretc
         Grid grid = Grid.around(halfWidth, halfHeight, Math.max(0.5, Math.max(halfWidth, halfHeight) / 200));
         Dome dome = survey.dome();
         return new Surface(side, survey.stone(), grid, survey.zones().outline(),
-                remembered.recall(() -> secants(dome, grid), "secants", dome, grid));
+                remembered.recall("secants", dome, grid, (d, g, m) -> secants(d, g)));
     }
 
     /** The edge, unrolled. */

@@ -2,6 +2,7 @@ package mosspebble.core.plan;
 
 import java.util.Optional;
 import mosspebble.core.area.Shapes;
+import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.Shelf;
 import org.locationtech.jts.geom.Geometry;
@@ -40,16 +41,16 @@ record Tools(Tool tool, double mm2PerMinute) {
     }
 
     /** @param widestMm diameter of the largest disc in the area, mm */
-    static Tools of(Region region, double widestMm, Shelf shelf) {
-        Optional<Paint> pen = region.colour().mix().isSingle()
-                ? shelf.find(region.colour().mix().parts().get(0).paint()).filter(Paint::hasNib) : Optional.empty();
+    static Tools of(Geometry place, Mix mix, boolean line, double widestMm, Shelf shelf) {
+        Optional<Paint> pen = mix.isSingle()
+                ? shelf.find(mix.parts().get(0).paint()).filter(Paint::hasNib) : Optional.empty();
         if (pen.isPresent()) {
             return new Tools(new Tool(Tool.Kind.PEN, pen.get().tip().value()), 90 * Math.max(1, pen.get().tip().value()));
         }
-        if (region.isLine()) {
+        if (line) {
             return new Tools(Tool.brush(Tool.Kind.LINER), 90);
         }
-        double dot = dotMm(region.place());
+        double dot = dotMm(place);
         if (dot > 0) {
             return new Tools(new Tool(Tool.Kind.DOT_END, dot), DOTS_PER_MINUTE * Math.PI * dot * dot / 4);
         }

@@ -11,17 +11,17 @@ import mosspebble.core.finding.Finding.Cure;
 import mosspebble.core.finding.Finding.Remedy;
 import mosspebble.core.finding.Finding.Weight;
 import mosspebble.core.finding.Finding;
-import mosspebble.core.sketch.Support;
 import mosspebble.core.sketch.Designs;
 import mosspebble.core.sketch.Item;
-import mosspebble.core.sketch.LetterSetting;
 import mosspebble.core.sketch.ItemMode;
+import mosspebble.core.sketch.LetterSetting;
 import mosspebble.core.sketch.PlacedItem;
 import mosspebble.core.sketch.PlacedPart;
 import mosspebble.core.sketch.Placement;
 import mosspebble.core.sketch.Repertoire;
 import mosspebble.core.sketch.Role;
 import mosspebble.core.sketch.Subject;
+import mosspebble.core.sketch.Support;
 import mosspebble.core.units.Facts;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
@@ -67,8 +67,9 @@ final class StaysOnFace implements Rule {
         Item lying = item.lying(ItemMode.ON_STONE);
         Repertoire repertoire = on.workshop().repertoire();
         Support bed = on.bed();
-        Optional<Placement> fit = word ? on.remembered().recall(() -> Designs.fit(lying, repertoire, bed), "fit", lying, repertoire,
-                on.survey().dome(), on.project().viewpoint()) : Optional.empty();
+        Optional<Placement> fit = word
+                ? on.remembered().recall("fit", lying, repertoire, bed, (thing, all, support, m) -> Designs.fit(thing, all, support))
+                : Optional.empty();
         Facts facts = Facts.of("part", worst.get().getKey()).and("mm", far).and("others", leaving.size() - 1).and("offStone", offStone);
         if (word && !onRim(item) && fit.isPresent()) {
             facts = facts.and("lettersMm", fit.get().scale());

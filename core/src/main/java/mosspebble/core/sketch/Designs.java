@@ -179,16 +179,14 @@ public final class Designs {
 
     /** The same, with what was worked out before: things that did not change keep their areas. */
     public static Optional<PlacedDesign> place(Sketch sketch, Repertoire repertoire, Support bed, Remembered remembered) {
-        return remembered.recall(() -> placeAnew(sketch, repertoire, bed, remembered), "design", sketch, repertoire, bed.dome(),
-                bed.viewpoint());
+        return remembered.recall("design", sketch, repertoire, bed, Designs::placeAnew);
     }
 
     private static Optional<PlacedDesign> placeAnew(Sketch sketch, Repertoire repertoire, Support bed, Remembered remembered) {
         List<PlacedItem> placed = new ArrayList<>();
         for (Item item : sketch.items()) {
             remembered
-                    .recall(() -> place(item, repertoire, bed, remembered).map(p -> near(p, bed)), "item", item, repertoire, bed.dome(),
-                            bed.viewpoint())
+                    .recall("item", item, repertoire, bed, (each, all, on, m) -> place(each, all, on, m).map(p -> near(p, on)))
                     .map(p -> item.leftOut().isEmpty() ? p : leftOut(p)).map(p -> item.matched() ? Pairs.matched(p) : p)
                     .filter(p -> !p.parts().isEmpty()).ifPresent(placed::add);
         }
@@ -247,7 +245,7 @@ public final class Designs {
             return face(word, repertoire).flatMap(face -> Lettering.onRim(word, face, item, bed)).map(motif -> inPlace(item, motif, false));
         }
         Family.Site site = site(item, bed, repertoire);
-        return (site.cracks().isEmpty() ? remembered.recall(() -> motif(item.subject(), repertoire), "motif", item.subject(), repertoire)
+        return (site.cracks().isEmpty() ? remembered.recall("motif", item.subject(), repertoire, (subject, all, m) -> motif(subject, all))
                 : motif(item.subject(), repertoire, site)).map(motif -> {
                     PlacedItem placed = place(motif, item, bed.zones());
                     return item.subject() instanceof Subject.Word word && word.setting().toEye() ? straightened(placed, bed) : placed;

@@ -298,7 +298,7 @@ class TwoFacesTest {
                 default -> project.withHabits(project.habits().with(Habits.Primer.values()[random.nextInt(3)])
                         .with(Habits.Ground.values()[random.nextInt(3)]).with(Habits.LineStyle.values()[random.nextInt(3)]));
             };
-            PaintPlan fast = Plans.plan(project, remembered.recall(surveyed(project.stone()), "stone", project.stone()), WORKSHOP,
+            PaintPlan fast = Plans.plan(project, remembered.recall("survey", project.stone(), (stone, m) -> Survey.of(stone)), WORKSHOP,
                     remembered);
             PaintPlan slow = plan(project);
             assertThat(story(fast)).as("edit %s", i).isEqualTo(story(slow));
@@ -308,7 +308,4 @@ class TwoFacesTest {
         }
     }
 
-    private static java.util.function.Supplier<Survey> surveyed(Stone stone) {
-        return () -> Survey.of(stone);
-    }
 }
