@@ -1,6 +1,7 @@
 package mosspebble.core.colour;
 
 import java.util.List;
+import mosspebble.core.units.Bisection;
 import mosspebble.core.units.Srgb;
 
 /**
@@ -78,18 +79,9 @@ public record Drawdown(double hiding, double spread) {
 
     private static double oneCoat(double[] q, int coats, Card card, double ratio) {
         double lowest = PaintOptics.contrastRatio(q, 1e-6, card.black, card.white);
-        double low = 1e-6;
-        double high = 1e3;
         double wanted = Math.min(0.9995, Math.max(lowest, ratio));
-        for (int halving = 0; halving < 80; halving++) {
-            double sx = Math.sqrt(low * high);
-            if (PaintOptics.contrastRatio(q, sx, card.black, card.white) < wanted) {
-                low = sx;
-            } else {
-                high = sx;
-            }
-        }
-        return Math.min(MOST_HIDING, Math.max(0.02, PaintOptics.contrastRatio(q, Math.sqrt(low * high) / coats)));
+        Bisection found = Bisection.logarithmic(1e-6, 1e3, 80, sx -> PaintOptics.contrastRatio(q, sx, card.black, card.white) < wanted);
+        return Math.min(MOST_HIDING, Math.max(0.02, PaintOptics.contrastRatio(q, Math.sqrt(found.low() * found.high()) / coats)));
     }
 
     private static double[] meanAndSpread(List<Srgb> readings) {

@@ -1,6 +1,7 @@
 package mosspebble.core.colour;
 
 import java.util.List;
+import mosspebble.core.units.Bisection;
 
 /**
  * Absorption and scatter of a dry film per band and micrometre: a paint's, or a mix's by volume (two-constant theory, D. R. Duncan, Proc.
@@ -51,17 +52,8 @@ public final class PaintOptics {
 
     /** S X at which a film of this K/S has a contrast ratio; by halving, since the ratio grows with S X. */
     static double scatterFor(double[] q, double ratio) {
-        double low = 1e-6;
-        double high = 1e3;
-        for (int halving = 0; halving < 80; halving++) {
-            double sx = Math.sqrt(low * high);
-            if (contrastRatio(q, sx) < ratio) {
-                low = sx;
-            } else {
-                high = sx;
-            }
-        }
-        return Math.sqrt(low * high);
+        Bisection found = Bisection.logarithmic(1e-6, 1e3, 80, sx -> contrastRatio(q, sx) < ratio);
+        return Math.sqrt(found.low() * found.high());
     }
 
     /** A film that neither absorbs nor scatters: varnish. */

@@ -15,6 +15,7 @@ import mosspebble.core.sketch.PlacedItem;
 import mosspebble.core.sketch.PlacedPart;
 import mosspebble.core.sketch.Role;
 import mosspebble.core.sketch.Subject;
+import mosspebble.core.units.Bisection;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.index.strtree.STRtree;
 
@@ -113,17 +114,7 @@ public final class Paintability {
 
     /** Diameter of the largest disc, to a hundredth of what is needed. */
     private static double widest(Geometry area, double needed) {
-        double low = 0;
-        double high = needed;
-        for (int halving = 0; halving < 7; halving++) {
-            double middle = (low + high) / 2;
-            if (Tools.widerThan(area, middle)) {
-                low = middle;
-            } else {
-                high = middle;
-            }
-        }
-        return low;
+        return Bisection.of(0, needed, 7, mm -> Tools.widerThan(area, mm)).low();
     }
 
     /** Strokes that run together, the tightest first: lines of one part that do not touch, and letters of one word. */

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import mosspebble.core.area.Shapes;
+import mosspebble.core.units.Bisection;
 import mosspebble.core.units.Numbers;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
@@ -103,21 +104,14 @@ public record DotBorder(List<Dot> dots, double gapMm, List<Geometry> lines) {
             }
             count = Math.max(3, at > walk.length + 1e-9 ? count - 1 : count);
         }
-        double low = -0.6 * wanted.diameterMm();
-        double high = wanted.gapMm() + 4 * walk.length / count;
-        for (int halving = 0; halving < 46; halving++) {
-            double gap = (low + high) / 2;
-            double at = 0;
-            for (int k = 0; k < count && at < 1.5 * walk.length; k++) {
-                at = step(walk, size, at, gap);
+        int many = count;
+        double gap = Bisection.of(-0.6 * wanted.diameterMm(), wanted.gapMm() + 4 * walk.length / count, 46, tried -> {
+            double end = 0;
+            for (int k = 0; k < many && end < 1.5 * walk.length; k++) {
+                end = step(walk, size, end, tried);
             }
-            if (at < walk.length) {
-                low = gap;
-            } else {
-                high = gap;
-            }
-        }
-        double gap = (low + high) / 2;
+            return end < walk.length;
+        }).middle();
         double at = 0;
         for (int k = 0; k < count; k++) {
             Coordinate centre = walk.at(at);

@@ -4,6 +4,7 @@ import java.util.Optional;
 import java.util.SplittableRandom;
 import mosspebble.core.area.Rays;
 import mosspebble.core.area.Shapes;
+import mosspebble.core.units.Bisection;
 import org.locationtech.jts.algorithm.PointLocation;
 import org.locationtech.jts.algorithm.construct.MaximumInscribedCircle;
 import org.locationtech.jts.geom.Coordinate;
@@ -136,16 +137,8 @@ public final class LargestFit {
     }
 
     private double[] towardMiddle(double[] best, double share) {
-        double low = 0;
-        double high = 1;
-        for (int halving = 0; share < 1 && halving < 12; halving++) {
-            double way = halving == 0 ? 1 : (low + high) / 2;
-            if (size(best[0] + way * (zoneX - best[0]), best[1] + way * (zoneY - best[1]), best[2]) >= share * best[3]) {
-                low = way;
-            } else {
-                high = way;
-            }
-        }
+        double low = share >= 1 ? 0 : Bisection.largest(0, 1, 11,
+                way -> size(best[0] + way * (zoneX - best[0]), best[1] + way * (zoneY - best[1]), best[2]) >= share * best[3]).low();
         double x = best[0] + low * (zoneX - best[0]);
         double y = best[1] + low * (zoneY - best[1]);
         return new double[] {x, y, best[2], size(x, y, best[2])};

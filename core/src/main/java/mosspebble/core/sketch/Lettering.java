@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import mosspebble.core.area.Shapes;
+import mosspebble.core.units.Bisection;
 import mosspebble.core.units.Srgb;
 import org.locationtech.jts.algorithm.construct.MaximumInscribedCircle;
 import org.locationtech.jts.geom.Coordinate;
@@ -219,17 +220,8 @@ public final class Lettering {
     /** The largest cap height with which the word goes on the rim, and leaves most of the way to the middle free; mm. */
     static Optional<Double> largestOnRim(Subject.Word word, Typeface face, Item item, Support bed) {
         Envelope box = bed.zones().paintable().getEnvelopeInternal();
-        double low = 0;
-        double high = Math.min(box.getWidth(), box.getHeight()) / 8;
-        for (int halving = 0; halving < 24; halving++) {
-            double cap = halving == 0 ? high : (low + high) / 2;
-            Item tried = item.at(new Placement(0, 0, item.placement().turn(), Math.max(0.1, cap)));
-            if (onRim(word, face, tried, bed).isPresent()) {
-                low = cap;
-            } else {
-                high = cap;
-            }
-        }
+        double low = Bisection.largest(0, Math.min(box.getWidth(), box.getHeight()) / 8, 23,
+                cap -> onRim(word, face, item.at(new Placement(0, 0, item.placement().turn(), Math.max(0.1, cap))), bed).isPresent()).low();
         return low > 0.5 ? Optional.of(low) : Optional.empty();
     }
 

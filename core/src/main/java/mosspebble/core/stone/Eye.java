@@ -3,6 +3,7 @@ package mosspebble.core.stone;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import mosspebble.core.units.Bisection;
 import org.locationtech.jts.geom.Coordinate;
 
 /**
@@ -53,17 +54,8 @@ public record Eye(double x, double y, double z) {
         for (int i = 1; i <= 200; i++) {
             double t = from + (to - from) * i / 200;
             if (z + t * dz <= dome.heightAt(x + t * dx, y + t * dy) && dome.levelAt(x + t * dx, y + t * dy) > 0) {
-                double low = last;
-                double high = t;
-                for (int halving = 0; halving < 30; halving++) {
-                    double middle = (low + high) / 2;
-                    if (z + middle * dz <= dome.heightAt(x + middle * dx, y + middle * dy)) {
-                        high = middle;
-                    } else {
-                        low = middle;
-                    }
-                }
-                return Optional.of(new Coordinate(x + high * dx, y + high * dy));
+                double met = Bisection.of(last, t, 30, on -> z + on * dz > dome.heightAt(x + on * dx, y + on * dy)).high();
+                return Optional.of(new Coordinate(x + met * dx, y + met * dy));
             }
             last = t;
         }

@@ -1,5 +1,6 @@
 package mosspebble.core.stone;
 
+import mosspebble.core.units.Bisection;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.Polygon;
@@ -47,16 +48,11 @@ public record Zones(Polygon face, Polygon paintable, Polygon outline) {
                 }
                 low = share;
             }
-            for (int halving = 0; halving < 12 && low < high; halving++) {
-                double middle = (low + high) / 2;
-                dome.normalAt(poleX + middle * radius * cos, poleY + middle * radius * sin, normal);
-                if (normal[2] < limit) {
-                    high = middle;
-                } else {
-                    low = middle;
-                }
-            }
-            ring[ray] = new Coordinate(poleX + low * radius * cos, poleY + low * radius * sin);
+            double end = Bisection.of(low, Math.max(low, high), 12, share -> {
+                dome.normalAt(poleX + share * radius * cos, poleY + share * radius * sin, normal);
+                return normal[2] >= limit;
+            }).low();
+            ring[ray] = new Coordinate(poleX + end * radius * cos, poleY + end * radius * sin);
         }
         ring[RAYS] = ring[0].copy();
         return factory.createPolygon(ring);
