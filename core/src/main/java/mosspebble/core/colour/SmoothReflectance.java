@@ -1,5 +1,7 @@
 package mosspebble.core.colour;
 
+import java.util.Optional;
+import mosspebble.core.units.LinearSystem;
 import mosspebble.core.units.Srgb;
 
 /**
@@ -83,51 +85,18 @@ final class SmoothReflectance {
             if (residual < 1e-9) {
                 return z;
             }
-            if (!eliminate(a)) {
+            Optional<double[]> found = LinearSystem.solve(a);
+            if (found.isEmpty()) {
                 return null;
             }
             for (int i = 0; i < N; i++) {
-                z[i] += a[i][N + 3];
+                z[i] += found.get()[i];
             }
             for (int c = 0; c < 3; c++) {
-                lambda[c] += a[N + c][N + 3];
+                lambda[c] += found.get()[N + c];
             }
         }
         return null;
-    }
-
-    /** Gauss-Jordan with column pivots on the bordered system; the last column becomes the answer. */
-    private static boolean eliminate(double[][] a) {
-        int n = a.length;
-        for (int column = 0; column < n; column++) {
-            int pivot = column;
-            for (int row = column + 1; row < n; row++) {
-                if (Math.abs(a[row][column]) > Math.abs(a[pivot][column])) {
-                    pivot = row;
-                }
-            }
-            double[] swap = a[pivot];
-            a[pivot] = a[column];
-            a[column] = swap;
-            if (!(Math.abs(swap[column]) > 1e-14)) {
-                return false;
-            }
-            for (int row = 0; row < n; row++) {
-                double factor = row == column ? 0 : a[row][column] / swap[column];
-                if (factor != 0) {
-                    for (int k = column; k <= n; k++) {
-                        a[row][k] -= factor * swap[k];
-                    }
-                }
-            }
-        }
-        for (int row = 0; row < n; row++) {
-            a[row][n] /= a[row][row];
-            if (!Double.isFinite(a[row][n])) {
-                return false;
-            }
-        }
-        return true;
     }
 
     private static double[][] bandsToRgb() {

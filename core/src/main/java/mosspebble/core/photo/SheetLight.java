@@ -1,6 +1,7 @@
 package mosspebble.core.photo;
 
 import java.util.Arrays;
+import mosspebble.core.units.LinearSystem;
 
 /**
  * What the bare sheet looks like everywhere in the photo: its hue, the same all over, and a second-degree surface of the logarithm of its
@@ -101,37 +102,7 @@ final class SheetLight {
                 }
             }
         }
-        return used < 60 ? null : solved(normal);
-    }
-
-    /** Gauss with the largest pivot. */
-    private static double[] solved(double[][] m) {
-        int n = m.length;
-        for (int c = 0; c < n; c++) {
-            int pivot = c;
-            for (int r = c + 1; r < n; r++) {
-                pivot = Math.abs(m[r][c]) > Math.abs(m[pivot][c]) ? r : pivot;
-            }
-            double[] swap = m[c];
-            m[c] = m[pivot];
-            m[pivot] = swap;
-            if (Math.abs(m[c][c]) < 1e-9) {
-                return null;
-            }
-            for (int r = 0; r < n; r++) {
-                if (r != c) {
-                    double factor = m[r][c] / m[c][c];
-                    for (int k = c; k <= n; k++) {
-                        m[r][k] -= factor * m[c][k];
-                    }
-                }
-            }
-        }
-        double[] x = new double[n];
-        for (int i = 0; i < n; i++) {
-            x[i] = m[i][n] / m[i][i];
-        }
-        return x;
+        return used < 60 ? null : LinearSystem.solve(normal).orElse(null);
     }
 
     private static double dot(double[] a, double[] b) {
