@@ -26,6 +26,7 @@ import mosspebble.core.colour.Palette;
 import mosspebble.core.drying.Climate;
 import mosspebble.core.drying.Drying;
 import mosspebble.core.project.Habits;
+import mosspebble.core.project.Side;
 import mosspebble.core.units.Facts;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
@@ -268,6 +269,9 @@ public final class BuildUp {
         for (int i = 0; i < course.size(); i++) {
             Cells other = course.touched(i);
             if (course.get(i).side() != surface.side() && !(course.get(i) instanceof Step.Prepare)) {
+                if (surface.side() == Side.EDGE && course.get(i) instanceof Step.Lay) {
+                    after.add(new Step.After(i, Step.Waits.HANDLED)); // the stone is held by its faces
+                }
                 continue; // on another surface
             }
             if (wet.isPresent() && i >= wet.get().first()) {

@@ -138,7 +138,7 @@ public final class Planner {
         for (Edge.Band band : project.edge().bands()) {
             Optional<Palette.Colour> colour = palette.colour(band.mix());
             if (colour.isPresent()) {
-                regions.add(new Region(Step.Kind.DETAIL, What.of(What.Of.EDGE_BAND),
+                regions.add(new Region(band.wideMm() <= LINE_MM ? Step.Kind.DETAIL : Step.Kind.FILL, What.of(What.Of.EDGE_BAND),
                         strip.between(band.offMm() - band.wideMm() / 2, band.offMm() + band.wideMm() / 2), colour.get(), Region.Spread.EVEN,
                         regions.size(),
                         band.wideMm() <= LINE_MM ? new Region.Line(band.wideMm(), strip.lengthMm()) : Region.Line.NONE,

@@ -16,6 +16,9 @@ import mosspebble.core.units.Numbers;
 /** The words about preparing a stone, about what goes over what, and about sealing. */
 public final class CareWords {
 
+    /** Less is "a touch": nobody measures it, ml (common practice, no source). */
+    private static final double LEAST_ML = 0.1;
+
     private CareWords() {}
 
     // --- preparing
@@ -39,8 +42,7 @@ public final class CareWords {
             case BRUSH -> "Brush dry in all directions until nothing comes off.";
             case WASH -> "Wash with soap and water, rinse, let it dry through.";
             case DULL -> "Rub with fine paper until the shine is gone, wipe clean.";
-            case FILL -> "Press in filler or thick gesso, about " + Numbers.text(task.facts().number("ml"), 1)
-                    + " ml, in layers of at most 2 mm; level it.";
+            case FILL -> "Press in filler or thick gesso, " + about(task.facts().number("ml")) + ", in layers of at most 2 mm; level it.";
         };
     }
 
@@ -57,6 +59,10 @@ public final class CareWords {
             case DULL -> "Paint does not grip a sealed, smooth skin.";
             case FILL -> "Paint bridges a " + Numbers.text(facts.number("deepestMm"), 1) + " mm hollow and cracks there.";
         };
+    }
+
+    private static String about(double ml) {
+        return ml < LEAST_ML ? "a touch of it" : "about " + Numbers.text(ml, 1) + " ml";
     }
 
     static String tool(Preparation.Task task) {

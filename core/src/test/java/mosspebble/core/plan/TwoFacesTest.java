@@ -28,9 +28,9 @@ import mosspebble.core.sketch.ItemMode;
 import mosspebble.core.sketch.Motif;
 import mosspebble.core.sketch.MotifPart;
 import mosspebble.core.sketch.Placement;
+import mosspebble.core.sketch.Presence;
 import mosspebble.core.sketch.Repertoire;
 import mosspebble.core.sketch.Role;
-import mosspebble.core.sketch.Presence;
 import mosspebble.core.sketch.Sketch;
 import mosspebble.core.sketch.Slot;
 import mosspebble.core.sketch.Subject;
@@ -240,6 +240,10 @@ class TwoFacesTest {
         assertThat(band.place().getEnvelopeInternal().getWidth()).isCloseTo(strip.lengthMm(), within(0.01));
         assertThat(band.place().getEnvelopeInternal().getHeight()).isCloseTo(3, within(0.01));
         assertThat(band.after()).extracting(Step.After::waits).contains(Step.Waits.LIES_BELOW);
+        assertThat(edge.get(0).after()).as("the stone is held by its faces").extracting(Step.After::waits).contains(Step.Waits.HANDLED);
+        assertThat(plan.sitting().steps().get(plan.steps().indexOf(edge.get(0))).start())
+                .isGreaterThanOrEqualTo(plan.sitting().steps().get(plan.steps().indexOf(edge.get(0)) - 1).dry());
+        assertThat(StepWords.title(band)).isEqualTo("Fill the band round the edge");
         assertThat(edge.get(0).coats()).as("blue over grey stone").isBetween(1, Planner.MOST_COATS);
         assertThat(plan.steps().indexOf(edge.get(0))).isGreaterThan(index(plan, s -> s.side() == Side.BACK && s instanceof Step.Lay));
         assertThat(story(plan(project.turnedOver()))).isEqualTo(story(plan));
