@@ -291,12 +291,12 @@ public final class BuildUp {
     /**
      * Seals the surface.
      *
+     * @param advice how
      * @param rests how long it dries until it may be laid on the sealed side; empty if nothing is laid on it
      * @param after what it waits for
      */
-    void seal(Paint sealer, Optional<Duration> rests, List<Step.After> after) {
+    void seal(Paint sealer, SealAdvice advice, Optional<Duration> rests, List<Step.After> after) {
         Geometry whole = remembered.grown(surface.whole(), -0.2);
-        SealAdvice advice = SealAdvice.of(surface.stone(), habits.outdoors(), sealer);
         int step = course.size();
         Coat coat = new Coat(sealer.name(), sealer.swatch(), PaintOptics.clear(), sealer.dryCoat().value(), 0, Sheen.of(sealer), step);
         Mask mask = mask(whole);

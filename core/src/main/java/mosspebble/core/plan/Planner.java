@@ -94,7 +94,7 @@ public final class Planner {
         if (!designed && strip.isEmpty()) {
             return plan(List.of(up.plan(Noticed.NOTHING.leaving(left.up()))), Optional.empty());
         }
-        prepare(front, up.survey() == front ? below.map(FaceWork::survey) : Optional.of(survey));
+        prepare(front, backUp ? up.design().map(d -> survey) : below.map(FaceWork::survey));
         Noticed first = backUp && below.isPresent() ? below.get().paint(left.below()) : up.paint(left.up());
         Optional<Noticed> second = below.map(b -> backUp ? up.paint(left.up()) : b.paint(left.below()));
         strip.ifPresent(s -> paintEdge(front, s));
@@ -131,7 +131,7 @@ public final class Planner {
 
     /** The edge comes when both faces are done: it hides where their grounds end. */
     private void paintEdge(Survey front, EdgeStrip strip) {
-        BuildUp built = new BuildUp(Surface.edge(front, strip), course, project.habits(), palette, workshop.climate(), remembered);
+        BuildUp built = new BuildUp(Surface.edge(front, strip), course, project.wholeHabits(), palette, workshop.climate(), remembered);
         List<Region> regions = new ArrayList<>();
         project.edge().ground().flatMap(palette::colour).ifPresent(c -> regions.add(new Region(Step.Kind.GROUND, What.of(What.Of.EDGE),
                 strip.polygon(), c, Region.Spread.EVEN, 0, Region.Line.NONE, Why.of(Why.Reason.RUNS_ROUND))));
@@ -165,24 +165,24 @@ public final class Planner {
         int sign = course.size() - 1;
         for (int i = 0; i < order.size(); i++) {
             boolean turned = i + 1 < order.size();
-            SealAdvice advice = SealAdvice.of(order.get(i).survey().stone(), project.habits().outdoors(), sealer);
+            SealAdvice advice = SealAdvice.of(order.get(i).survey().stone(), project.wholeHabits().outdoors(), sealer);
             Optional<Duration> rests = !turned ? Optional.empty()
                     : Optional.of(advice.why().poured() ? Duration.ofHours(24) : advice.between().multipliedBy(RESTS));
             List<Step.After> after = new ArrayList<>(List.of(new Step.After(sign, Step.Waits.DRY_THROUGH)));
             if (i > 0) {
                 after.add(new Step.After(course.size() - 1, Step.Waits.LIES_ON_SEALED));
             }
-            order.get(i).built().seal(sealer, rests, after);
+            order.get(i).built().seal(sealer, advice, rests, after);
         }
     }
 
     /** The sealer that the painter's habit asks for, else any; empty where nothing is to be sealed. */
     private Optional<Paint> sealer() {
-        if (project.habits().seal() == Habits.Seal.NONE) {
+        if (project.wholeHabits().seal() == Habits.Seal.NONE) {
             return Optional.empty();
         }
         List<Paint> all = palette.shelf().that(PaintKind.Use.SEALS);
-        return all.stream().filter(p -> switch (project.habits().seal()) {
+        return all.stream().filter(p -> switch (project.wholeHabits().seal()) {
             case RESIN -> p.binder() == Binder.RESIN;
             case MATT -> p.binder() != Binder.RESIN && p.finish() == Finish.MATT;
             default -> p.binder() != Binder.RESIN && p.finish() == Finish.GLOSS;

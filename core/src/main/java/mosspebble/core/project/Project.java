@@ -113,7 +113,15 @@ public record Project(String id, String name, String purpose, Stone stone, Histo
     /** How the face that is up is painted. */
     @Override
     public Habits habits() {
-        return sides == null ? habits : sides.up().own().orElse(habits);
+        return sides == null ? habits
+                : sides.up().own().map(own -> own.with(habits.seal()).withOutdoors(habits.outdoors())).orElse(habits);
+    }
+
+    /**
+     * How the stone as a whole is treated, whichever face is up: what it is sealed with, whether it goes outdoors, how its edge is painted.
+     */
+    public Habits wholeHabits() {
+        return habits;
     }
 
     /** What is decided for the face that lies below; empty if nobody has looked at it yet. */
@@ -183,10 +191,15 @@ public record Project(String id, String name, String purpose, Stone stone, Histo
         return with(sides.up(face -> face.withOrder(newOrder)));
     }
 
-    /** Changes the habits of the face that is up where it has its own, else those of the whole stone. */
+    /**
+     * Changes the habits of the face that is up where it has its own, else those of the whole stone. What it is sealed with and whether it
+     * goes outdoors is always the whole stone's.
+     */
     public Project withHabits(Habits newHabits) {
-        return sides.up().own().isPresent() ? with(sides.up(face -> face.withOwn(Optional.of(newHabits))))
-                : new Project(id, name, purpose, stone, history, viewpoint, sides, newHabits);
+        boolean own = sides.up().own().isPresent();
+        return new Project(id, name, purpose, stone, history, viewpoint,
+                own ? sides.up(face -> face.withOwn(Optional.of(newHabits))) : sides,
+                own ? habits.with(newHabits.seal()).withOutdoors(newHabits.outdoors()) : newHabits);
     }
 
     /** Gives the face that is up habits of its own, like those it had, or takes them away. */

@@ -15,7 +15,7 @@ final class SealedOutdoors implements Rule {
 
     @Override
     public List<Finding> look(Bench on) {
-        if (on.plan().steps().isEmpty() || on.plan().noticed().sealer().isPresent() || !on.habits().outdoors()) {
+        if (on.plan().steps().isEmpty() || on.plan().noticed().sealer().isPresent() || !on.project().wholeHabits().outdoors()) {
             return List.of();
         }
         Facts facts = Facts.of("coats", SealAdvice.of(on.survey().stone(), true).coats());

@@ -14,8 +14,10 @@ final class WantedSealer implements Rule {
 
     @Override
     public List<Finding> look(Bench on) {
-        return on.plan().steps().isEmpty() ? List.of() : on.plan().noticed().sealer().filter(s -> !wanted(s, on.habits().seal()))
-                .map(s -> List.of(Finding.of(Code.OTHER_SEALER, Facts.of("wanted", on.habits().seal()).and("sealer", s.name()))))
+        return on.plan().steps().isEmpty() ? List.of() : on.plan().noticed().sealer()
+                .filter(s -> !wanted(s, on.project().wholeHabits().seal()))
+                .map(s -> List
+                        .of(Finding.of(Code.OTHER_SEALER, Facts.of("wanted", on.project().wholeHabits().seal()).and("sealer", s.name()))))
                 .orElse(List.of());
     }
 

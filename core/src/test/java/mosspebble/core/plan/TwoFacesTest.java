@@ -179,6 +179,10 @@ class TwoFacesTest {
         PaintPlan plan = plan(project);
         assertThat(plan.steps()).filteredOn(s -> s.kind() == Kind.LINE_FIRST).isNotEmpty().allMatch(s -> s.side() == Side.BACK);
         assertThat(project.turnedOver().withOwnHabits(false).habits()).isEqualTo(project.habits());
+        Project unsealed = project.turnedOver().withHabits(project.turnedOver().habits().with(Habits.Seal.NONE));
+        assertThat(plan(unsealed).steps()).as("a stone is sealed whole or not at all")
+                .noneMatch(step -> step instanceof Step.Seal);
+        assertThat(story(plan(unsealed.turnedOver()))).isEqualTo(story(plan(unsealed)));
     }
 
     @Test
@@ -200,6 +204,19 @@ class TwoFacesTest {
         Project mended = missing.remedy().orElseThrow().change().apply(project);
         assertThat(mended.sketch()).as("the same face is up").isEqualTo(project.sketch());
         assertThat(plan(mended).findings()).noneMatch(f -> f.code() == Code.NO_COLOUR);
+    }
+
+    @Test
+    void marksAreFilledOnTheFacesThatArePaintedAndOnNoOther() {
+        mosspebble.core.stone.Patch hole = mosspebble.core.stone.Patch.crack(-20, 0, -10, 4, 1.5, 2);
+        Project front = front().withStone(STONE.plus(hole));
+        assertThat(plan(front).steps()).anyMatch(s -> s.key().equals("PREPARE FILL"));
+        Project back = front().turnedOver();
+        back = back.withStone(back.stone().plus(hole));
+        assertThat(plan(back).steps()).as("nobody paints the back").noneMatch(s -> s.key().equals("PREPARE FILL"));
+        assertThat(plan(back.turnedOver()).steps()).noneMatch(s -> s.key().equals("PREPARE FILL"));
+        assertThat(plan(back.withSketch(sketch("lamp"))).steps()).anyMatch(s -> s.key().equals("PREPARE FILL"));
+        assertThat(plan(back.withSketch(sketch("lamp")).turnedOver()).steps()).anyMatch(s -> s.key().equals("PREPARE FILL"));
     }
 
     @Test
