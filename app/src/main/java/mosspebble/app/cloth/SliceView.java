@@ -14,7 +14,6 @@ import javafx.scene.text.TextAlignment;
 import mosspebble.app.control.Swatch;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
-import mosspebble.app.library.Sample;
 import mosspebble.core.coats.Coat;
 import mosspebble.core.coats.Film;
 import mosspebble.core.colour.Lab;
