@@ -27,7 +27,8 @@ class ArchitectureTest {
 
     @Test
     void theWindowIsBuiltFromTheControlsUp() {
-        looksBackOnly("mosspebble.app", "control", "model", "cloth", "screen", "stone", "sketch", "library", "colour", "shelf", "buildup",
+        looksBackOnly("mosspebble.app", "control", "model", "cloth", "screen", "stone", "sketch", "repertoire", "colour", "shelf",
+                "buildup",
                 "compare", "sitting", "finish", "photo", "basket", "shell");
     }
 

@@ -1,14 +1,16 @@
 package mosspebble.core.picture;
 
 import java.util.Arrays;
+import java.util.Optional;
+import java.util.TreeMap;
 import mosspebble.core.area.Grid;
 import mosspebble.core.area.Mask;
 import mosspebble.core.coats.FilmMap;
 import mosspebble.core.coats.FilmTable;
 import mosspebble.core.coats.SoakIn;
-import mosspebble.core.plan.StoneState;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Step;
+import mosspebble.core.plan.StoneState;
 import mosspebble.core.project.Side;
 import mosspebble.core.stone.EdgeStrip;
 
@@ -18,22 +20,33 @@ public final class EdgePicture {
     /** Tones by which the stone's grain varies. */
     private static final double GRAIN = 9;
 
-    private final PaintPlan plan;
     private final EdgeStrip strip;
     private final Grid grid;
-    private final StoneState look;
+    /** The pixels after so many steps, for every number of steps after which they change. */
+    private final TreeMap<Integer, int[]> moments = new TreeMap<>();
 
     /**
+     * Works all moments out, so that showing one costs nothing.
+     *
      * @param columns pixels along the girdle, 2 to 4000
      * @throws java.util.NoSuchElementException if the plan has no painted edge
      */
     public EdgePicture(PaintPlan plan, int columns, StoneState look) {
-        this.plan = plan;
         this.strip = plan.edge().orElseThrow();
-        this.look = look;
         double cell = strip.lengthMm() / columns;
         this.grid = new Grid(0, -strip.mostFrontMm(), cell, columns,
                 Math.max(1, (int) Math.ceil((strip.mostFrontMm() + strip.mostBackMm()) / cell)));
+        FilmTable table = new FilmTable(PaintPlan.bare(plan.survey().stone(), look), SoakIn.share(plan.survey().stone()));
+        FilmMap films = new FilmMap(grid, table);
+        Noise grain = new Noise(plan.survey().stone().seed());
+        moments.put(0, drawn(films, table, grain));
+        for (int i = 0; i < plan.steps().size(); i++) {
+            Optional<Step.Layer> layer = plan.steps().get(i).layer().filter(l -> l.side() == Side.EDGE);
+            if (layer.isPresent()) {
+                films.lay(Mask.of(layer.get().place(), grid), layer.get().load().coat(), layer.get().coats());
+                moments.put(i + 1, drawn(films, table, grain));
+            }
+        }
     }
 
     public int columns() {
@@ -46,14 +59,12 @@ public final class EdgePicture {
 
     /** The pixels, 0xAARRGGBB row by row, the front up; clear where the strip ends. */
     public int[] pixels(int steps) {
-        FilmTable table = new FilmTable(PaintPlan.bare(plan.survey().stone(), look), SoakIn.share(plan.survey().stone()));
-        FilmMap films = new FilmMap(grid, table);
-        for (Step step : plan.steps().subList(0, steps)) {
-            step.layer().filter(l -> l.side() == Side.EDGE).ifPresent(l -> films.lay(Mask.of(l.place(), grid), l.load().coat(), l.coats()));
-        }
+        return moments.floorEntry(steps).getValue().clone();
+    }
+
+    private int[] drawn(FilmMap films, FilmTable table, Noise grain) {
         int[] colours = new int[table.size()];
         Arrays.setAll(colours, i -> table.film(i).look().toSrgb().rgb());
-        Noise grain = new Noise(plan.survey().stone().seed());
         int[] pixels = new int[grid.cells()];
         for (int i = 0; i < pixels.length; i++) {
             double x = grid.x(i % grid.columns());

@@ -169,6 +169,10 @@ class RulesTest {
         int[] bare = picture.pixels(0);
         int[] done = picture.pixels(plan.steps().size());
         assertThat(picture.columns()).isEqualTo(300);
+        int first = java.util.stream.IntStream.range(0, plan.steps().size())
+                .filter(i -> plan.steps().get(i).side() == mosspebble.core.project.Side.EDGE).findFirst().orElseThrow();
+        assertThat(picture.pixels(first)).as("until the edge is begun it is bare").isEqualTo(bare);
+        assertThat(picture.pixels(first + 1)).as("and then stays as it was painted").isEqualTo(done).isNotEqualTo(bare);
         double mm = plan.edge().orElseThrow().lengthMm() / 300;
         int girdle = (int) (plan.edge().orElseThrow().mostFrontMm() / mm);
         int middle = girdle * 300 + 150;

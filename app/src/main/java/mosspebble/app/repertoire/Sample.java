@@ -1,4 +1,4 @@
-package mosspebble.app.library;
+package mosspebble.app.repertoire;
 
 import java.util.List;
 import java.util.Optional;
@@ -11,7 +11,6 @@ import mosspebble.app.cloth.Geometries;
 import mosspebble.app.control.Swatch;
 import mosspebble.app.model.PlanWorker;
 import mosspebble.core.project.Studio;
-import mosspebble.core.sketch.Support;
 import mosspebble.core.sketch.Designs;
 import mosspebble.core.sketch.Item;
 import mosspebble.core.sketch.ItemMode;
@@ -22,6 +21,7 @@ import mosspebble.core.sketch.Role;
 import mosspebble.core.sketch.Sketch;
 import mosspebble.core.sketch.Slot;
 import mosspebble.core.sketch.Subject;
+import mosspebble.core.sketch.Support;
 import mosspebble.core.stone.Form;
 import mosspebble.core.stone.Shape;
 import mosspebble.core.stone.Stone;

@@ -1,4 +1,4 @@
-package mosspebble.app.library;
+package mosspebble.app.repertoire;
 
 import java.io.File;
 import java.nio.file.Path;
@@ -28,11 +28,11 @@ import javafx.scene.text.TextAlignment;
 import javafx.stage.FileChooser;
 import javafx.util.Duration;
 import mosspebble.app.model.FileWork;
-import mosspebble.app.library.Catalogue.Offer;
 import mosspebble.app.model.PlanWorker;
-import mosspebble.app.sketch.SketchModel;
 import mosspebble.app.model.Workbench;
+import mosspebble.app.repertoire.Catalogue.Offer;
 import mosspebble.app.screen.Panel;
+import mosspebble.app.sketch.SketchModel;
 import mosspebble.core.project.Studio;
 import mosspebble.core.sketch.OwnFile;
 import mosspebble.files.FileTrouble;

@@ -1,4 +1,4 @@
-package mosspebble.app.library;
+package mosspebble.app.repertoire;
 
 import java.util.List;
 import java.util.Optional;
