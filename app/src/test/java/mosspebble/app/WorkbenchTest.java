@@ -62,15 +62,16 @@ class WorkbenchTest {
         workbench.choose("owl");
         workbench.edit("Top", p -> p.withStone(p.stone().withDome(p.stone().faceShare(), 3.25)));
         assertThat(workbench.undoTitleProperty().get()).matches("Top, [0-9.]+ to 3\\.25");
-        workbench.edit("Primer", p -> p.withHabits(p.habits().with(Habits.Primer.NEVER)));
+        workbench.edit("Primer", p -> p.withHabits(p.habits().withPrimer(Habits.Primer.NEVER)));
         assertThat(workbench.undoTitleProperty().get()).isEqualTo("Primer, where needed to never");
-        workbench.edit("Light from", p -> p.withHabits(p.habits().with(p.habits().light().comingFrom(45))));
+        workbench.edit("Light from", p -> p.withHabits(p.habits().withLight(p.habits().light().comingFrom(45))));
         assertThat(workbench.undoTitleProperty().get()).isEqualTo("Light from, 320 to 45");
         workbench.edit("Length 90 to 96 mm",
                 p -> p.withStone(p.stone().withSize(new Millimetres(91.5), p.stone().width(), p.stone().height())));
         assertThat(workbench.undoTitleProperty().get()).as("it says so itself").isEqualTo("Length 90 to 96 mm");
         workbench.edit("Move the design",
-                p -> p.withSketch(p.sketch().map(s -> s.with(s.items().get(0).id(), item -> item.at(item.placement().movedBy(2, 1))))));
+                p -> p.withSketch(
+                        p.sketch().map(s -> s.with(s.items().get(0).id(), item -> item.withPlacement(item.placement().movedBy(2, 1))))));
         assertThat(workbench.undoTitleProperty().get()).as("two values at once are no value").isEqualTo("Move the design");
         workbench.undo();
         workbench.undo();

@@ -230,14 +230,16 @@ public final class Bench {
         row("replan after another habit: " + name,
                 times(20, 30,
                         () -> Plans.plan(
-                                project.withHabits(project.habits().with(count[0]++ % 2 == 0 ? Habits.Lines.FIRST : Habits.Lines.LAST)),
+                                project.withHabits(
+                                        project.habits().withLines(count[0]++ % 2 == 0 ? Habits.Lines.FIRST : Habits.Lines.LAST)),
                                 survey, workshop, remembered)),
                 1000, "ms", wanted);
         row("replan after a move: " + name, times(20, 30, () -> {
             double far = 0.003 * ++count[0];
             Plans.plan(
                     project.withSketch(project.sketch()
-                            .map(s -> s.with(s.items().get(s.items().size() - 1).id(), i -> i.at(i.placement().movedBy(far, 0))))),
+                            .map(s -> s.with(s.items().get(s.items().size() - 1).id(),
+                                    i -> i.withPlacement(i.placement().movedBy(far, 0))))),
                     survey, workshop, remembered);
         }), 1000, "ms", wanted);
     }
@@ -304,7 +306,7 @@ public final class Bench {
         List<Item> items = new ArrayList<>();
         for (int i = 0; i < 20; i++) {
             items.add(Item.of(new Subject.Pattern("petals", Map.of("count", 10.0, "veins", 3.0)), ItemMode.ON_STONE,
-                    new Placement(-48 + 24 * (i % 5), -30 + 20 * (i / 5), 0, 5), 0).called("i" + i));
+                    new Placement(-48 + 24 * (i % 5), -30 + 20 * (i / 5), 0, 5), 0).withId("i" + i));
         }
         return items;
     }

@@ -33,7 +33,7 @@ public final class Paints {
     }
 
     private static Paint pen(String id, String hex, double tip, double hiding) {
-        return Paint.usual(id, id, PaintKind.PEN, Srgb.ofHex(hex), new Millilitres(6)).withHiding(hiding, 0.05).withFilm(Binder.ACRYLIC,
+        return Paint.usual(id, id, PaintKind.PEN, Srgb.ofHex(hex), new Millilitres(6)).withHiding(hiding, 0.05).made(Binder.ACRYLIC,
                 Finish.MATT, new Millimetres(tip), new Micrometres(18));
     }
 }

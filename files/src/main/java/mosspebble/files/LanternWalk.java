@@ -82,23 +82,23 @@ public final class LanternWalk {
                 pen("pen-white", "white pen", "#f5f3ec", 0.7, 0.90),
                 pen("pen-umber", "brown pen", "#4b3527", 0.7, 0.97), pen("pen-grey", "grey pen", "#84868a", 0.7, 0.95),
                 pen("pen-cream", "cream broad pen", "#efe3c6", 2.5, 0.88),
-                made("pen-gold", "gold metallic pen", PaintKind.METALLIC, "#b8913f", 0.86, 7, 12, 3.5).withFilm(Binder.ACRYLIC,
+                made("pen-gold", "gold metallic pen", PaintKind.METALLIC, "#b8913f", 0.86, 7, 12, 3.5).made(Binder.ACRYLIC,
                         Finish.SATIN, new Millimetres(0.7), new Micrometres(20)),
                 made("copper", "copper metallic", PaintKind.METALLIC, "#a9623a", 0.84, 24, 30, 4),
                 made("silver", "silver metallic", PaintKind.METALLIC, "#a7abb0", 0.86, 26, 30, 4),
                 made("glaze-blue", "blue glaze", PaintKind.GLAZE, "#23406e", 0.28, 30, 50, 5),
                 made("glitter", "star glitter", PaintKind.GLITTER, "#c9bfa6", 0.22, 18, 25, 4.5),
                 made("shift", "dusk colour-shift", PaintKind.COLOUR_SHIFT, "#6f5f9a", 0.30, 15, 20, 6),
-                made("ink-black", "black alcohol ink pen", PaintKind.INK, "#1d1b22", 0.80, 3, 4, 2.5).withFilm(Binder.ALCOHOL, Finish.MATT,
+                made("ink-black", "black alcohol ink pen", PaintKind.INK, "#1d1b22", 0.80, 3, 4, 2.5).made(Binder.ALCOHOL, Finish.MATT,
                         new Millimetres(0.4), new Micrometres(6)),
                 made("gesso", "white gesso", PaintKind.PRIMER, "#f3f1ea", 0.90, 120, 250, 9),
                 made("gesso-black", "black gesso", PaintKind.PRIMER, "#232325", 0.985, 60, 100, 6),
                 made("crackle", "crackle medium", PaintKind.CRACKLE, "#efe9d9", 0.05, 40, 60, 5),
                 made("gel", "gel coat", PaintKind.GEL, "#f2f0ea", 0.05, 12, 15, 7),
                 made("varnish", "gloss varnish", PaintKind.VARNISH, "#f4eeda", 0.05, 110, 250, 11),
-                made("varnish-matt", "matt varnish", PaintKind.VARNISH, "#f1efe8", 0.05, 80, 250, 11).withFilm(Binder.ACRYLIC, Finish.MATT,
+                made("varnish-matt", "matt varnish", PaintKind.VARNISH, "#f1efe8", 0.05, 80, 250, 11).made(Binder.ACRYLIC, Finish.MATT,
                         new Millimetres(0), new Micrometres(60)),
-                made("resin", "two-part resin", PaintKind.VARNISH, "#f6f4ee", 0.05, 150, 200, 18).withFilm(Binder.RESIN, Finish.GLOSS,
+                made("resin", "two-part resin", PaintKind.VARNISH, "#f6f4ee", 0.05, 150, 200, 18).made(Binder.RESIN, Finish.GLOSS,
                         new Millimetres(0), new Micrometres(500))));
     }
 
@@ -107,7 +107,7 @@ public final class LanternWalk {
     }
 
     private static Paint pen(String id, String name, String hex, double tip, double hiding) {
-        return made(id, name, PaintKind.PEN, hex, hiding, 7, 9, 3).withFilm(Binder.ACRYLIC, Finish.MATT, new Millimetres(tip),
+        return made(id, name, PaintKind.PEN, hex, hiding, 7, 9, 3).made(Binder.ACRYLIC, Finish.MATT, new Millimetres(tip),
                 new Micrometres(tip > 2 ? 24 : 18));
     }
 
@@ -166,7 +166,7 @@ public final class LanternWalk {
         colours.put("light", Mix.of("pen-white"));
         return project("owl", "Owl keeping a lamp", "first stone of the walk, by the gate", stone, repertoire,
                 new Subject.Figure("owl-lamp"), false, 0, colours,
-                Optional.empty(), Habits.usual().with(Habits.Ground.BARE));
+                Optional.empty(), Habits.usual().withGround(Habits.Ground.BARE));
     }
 
     private static Project harbour(Repertoire repertoire) {
@@ -199,9 +199,9 @@ public final class LanternWalk {
         colours.put("i2/letters", mix("marigold", 3, "brick", 1));
         Project alone = project("lettering", "Lantern Walk", "the sign at the start", stone, repertoire,
                 new Subject.Word(List.of("LANTERN", "WALK"), BuiltIn.SLAB), false, 2, colours, Optional.of(Mix.of("white")),
-                Habits.usual().with(Habits.Ground.UNDER)).withViewpoint(new Viewpoint(0, 1300, 1300));
-        Subject.Word over = new Subject.Word(List.of("mind the step"), "script", LetterSetting.plain().swelled(0.05).toEye(true));
-        return alone.withSketch(alone.sketch().map(s -> s.with("", i -> i.at(i.placement().movedBy(0, -3)))
+                Habits.usual().withGround(Habits.Ground.UNDER)).withViewpoint(new Viewpoint(0, 1300, 1300));
+        Subject.Word over = new Subject.Word(List.of("mind the step"), "script", LetterSetting.plain().withSwell(0.05).withToEye(true));
+        return alone.withSketch(alone.sketch().map(s -> s.with("", i -> i.withPlacement(i.placement().movedBy(0, -3)))
                 .plus(Item.of(over, ItemMode.ON_STONE, new Placement(12, 22, -5, 13.5), 1))));
     }
 
@@ -221,7 +221,7 @@ public final class LanternWalk {
     }
 
     private static Habits bare() {
-        return Habits.usual().with(Habits.Ground.BARE);
+        return Habits.usual().withGround(Habits.Ground.BARE);
     }
 
     private static Project moon(Repertoire repertoire) {
@@ -240,8 +240,10 @@ public final class LanternWalk {
         colours.put("i2/others", Mix.of("marigold"));
         Project alone = project("moon", "Moon ring", "on the gate post", stone, repertoire, new Subject.Figure("moon-asleep"), false, 0,
                 colours, Optional.of(Mix.of("night")), Habits.usual());
-        Sketch sketch = alone.sketch().orElseThrow().with("", i -> i.at(i.placement().sizedBy(0.7)));
-        Item ring = Item.of(Subject.Dots.usual().sized(3.6, 1.4, 2).counted(0, true, true), ItemMode.WEARING, new Placement(0, 0, 0, 36),
+        Sketch sketch = alone.sketch().orElseThrow().with("", i -> i.withPlacement(i.placement().sizedBy(0.7)));
+        Item ring = Item.of(
+                Subject.Dots.usual().withRing(new Subject.Dots.Ring(3.6, 1.4, 2)).withCounted(new Subject.Dots.Count(0, true, true)),
+                ItemMode.WEARING, new Placement(0, 0, 0, 36),
                 0);
         return alone.withSketch(Optional.of(sketch.plus(ring))).withBlend(Project.GROUND, Blend.of(BlendKind.STIPPLE)
                 .withColours(List.of(mix("river", 2, "night", 1), mix("plum", 2, "rose", 1))).withShape(180, 0.7, 0.5));
@@ -258,7 +260,7 @@ public final class LanternWalk {
         colours.put("marks", Mix.of("pen-umber"));
         colours.put("light", Mix.of("pen-white"));
         return project("fox", "Sleeping fox", "under the hazel", stone, repertoire, new Subject.Figure("fox-asleep"), true, 0, colours,
-                Optional.empty(), bare().with(Habits.LineStyle.SHADED))
+                Optional.empty(), bare().withLineStyle(Habits.LineStyle.SHADED))
                 .withBlend("coat", Blend.of(BlendKind.GRADIENT).withColours(List.of(mix("rust", 2, "brick", 1))).withShape(160, 1, 0.55));
     }
 
@@ -281,7 +283,7 @@ public final class LanternWalk {
         Placement placement = Designs
                 .fit(Designs.motif(new Subject.Figure("heron"), repertoire).orElseThrow(), Survey.of(stone).zones(), 1, 0).orElseThrow()
                 .placement();
-        Item heron = Item.of(new Subject.Figure("heron"), ItemMode.LEFT_FREE, placement.sizedBy(1.02), 1).fringed(0.7);
+        Item heron = Item.of(new Subject.Figure("heron"), ItemMode.LEFT_FREE, placement.sizedBy(1.02), 1).withFringeMm(0.7);
         return alone.withSketch(alone.sketch().map(s -> s.plus(heron)));
     }
 
@@ -335,11 +337,11 @@ public final class LanternWalk {
         colours.put("i2/light", Mix.of("pen-white"));
         Project alone = project("toadstool", "Toadstool before a fern", "where the path bends", stone, repertoire,
                 new Subject.Figure("fern"), false, 0, colours, Optional.empty(), bare());
-        Sketch fern = alone.sketch().orElseThrow().with("", i -> i.at(i.placement().sizedBy(0.74).turnedBy(14).movedBy(9, 0)));
+        Sketch fern = alone.sketch().orElseThrow().with("", i -> i.withPlacement(i.placement().sizedBy(0.74).turnedBy(14).movedBy(9, 0)));
         Motif house = Designs.motif(new Subject.Figure("toadstool"), repertoire).orElseThrow();
         Placement placement = Designs.fit(house, Survey.of(stone).zones(), 0, 0).orElseThrow().placement();
         return alone.withBlend("i2/cap", Blend.of(BlendKind.LOADED).withColours(List.of(mix("brick", 2, "marigold", 1))))
-                .withHabits(bare().with(new Light(320, 0.6, 0.6, 0.5, 0))).withSketch(Optional.of(
+                .withHabits(bare().withLight(new Light(320, 0.6, 0.6, 0.5, 0))).withSketch(Optional.of(
                         fern.plus(Item.of(new Subject.Figure("toadstool"), ItemMode.ON_STONE, placement.sizedBy(0.76).movedBy(-5, 2), 0))));
     }
 

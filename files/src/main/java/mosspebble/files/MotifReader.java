@@ -88,8 +88,7 @@ public final class MotifReader {
         for (MotifPart part : parts) {
             Geometry shape = clipped && part.role() == Role.FILL ? Shapes.common(part.shape(), silhouette) : part.shape();
             if (!shape.isEmpty()) {
-                kept.add(new MotifPart(part.id(), part.title(), part.role(), part.slot(), shape, part.penMm(), part.roundness(),
-                        part.outlined(), part.sits(), part.mirror()));
+                kept.add(part.withShape(shape));
             }
         }
         for (MotifPart part : kept) {
@@ -203,8 +202,9 @@ public final class MotifReader {
         }
         try {
             parts.add(new MotifPart(part, Said.first(attribute("data-title", part.replace('-', ' ')), 60), role, attribute("data-slot", ""),
-                    shape, line ? pen : 0,
-                    number("data-round", attribute("data-round", "0"), 0, 1), choice("data-outline", "no", "no", "yes").equals("yes"), sits,
+                    shape,
+                    new MotifPart.Make(line ? pen : 0, number("data-round", attribute("data-round", "0"), 0, 1),
+                            choice("data-outline", "no", "no", "yes").equals("yes"), sits),
                     Optional.ofNullable(xml.getAttributeValue(null, "data-mirror"))));
         } catch (IllegalArgumentException e) {
             throw trouble(part, sentence(e), "Correct its attributes.");

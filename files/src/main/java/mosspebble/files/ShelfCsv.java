@@ -171,8 +171,7 @@ public final class ShelfCsv {
     }
 
     private static Paint named(Paint p, String id) {
-        return new Paint(id, p.name(), p.kind(), p.binder(), p.swatch(), p.hiding(), p.hidingSpread(), p.finish(), p.tip(), p.wetCoat(),
-                p.solids(), p.dryingShift(), p.pot());
+        return p.withId(id);
     }
 
     private static String text(byte[] bytes, String place, List<String> notes) throws FileTrouble {
@@ -234,12 +233,13 @@ public final class ShelfCsv {
         Paint paint = Paint.usual(Paint.idOf(name), name, kind, colour, new Millilitres(row.number("left", "ml", 0, 10_000, 0)));
         double hiding = row.has("hiding") ? row.number("hiding", "", 0.02, 0.999, paint.hiding())
                 : row.has("opacity") ? row.one("opacity", Opacity.values(), Opacity::label, null).hiding() : paint.hiding();
-        return new Paint(paint.id(), name, kind, row.one("binder", Binder.values(), Binder::label, paint.binder()), colour, hiding,
-                row.number("hiding spread", "", 0, 0.5, paint.hidingSpread()),
-                row.one("finish", Finish.values(), Finish::label, paint.finish()),
+        return new Paint(paint.id(), name, kind, colour,
+                new Paint.Hiding(hiding, row.number("hiding spread", "", 0, 0.5, paint.hidingSpread())),
+                new Paint.Film(row.one("binder", Binder.values(), Binder::label, paint.binder()),
+                        row.one("finish", Finish.values(), Finish::label, paint.finish()),
+                        new Micrometres(row.number("wet coat", "um", 3, 500, paint.wetCoat().value())),
+                        row.number("solids", "", 0.05, 1, paint.solids()), row.number("drying shift", "", -15, 15, paint.dryingShift())),
                 new Millimetres(row.number("tip", "mm", 0, 15, paint.tip().value())),
-                new Micrometres(row.number("wet coat", "um", 3, 500, paint.wetCoat().value())),
-                row.number("solids", "", 0.05, 1, paint.solids()), row.number("drying shift", "", -15, 15, paint.dryingShift()),
                 new Pot(paint.left(), new Millilitres(row.number("full", "ml", 0, 10_000, 0)), row.number("price", "", 0, 100_000, 0)));
     }
 

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.annotation.JsonAutoDetect;
 import com.fasterxml.jackson.annotation.JsonIgnoreProperties;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import com.fasterxml.jackson.core.JsonGenerator;
 import com.fasterxml.jackson.core.JsonParser;
 import com.fasterxml.jackson.core.JsonProcessingException;
@@ -31,6 +32,7 @@ import mosspebble.core.project.Light;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Sides;
 import mosspebble.core.sketch.Item;
+import mosspebble.core.sketch.LetterSetting;
 import mosspebble.core.sketch.OwnFile;
 import mosspebble.core.sketch.Placement;
 import mosspebble.core.sketch.Subject;
@@ -71,6 +73,57 @@ final class StudioJson {
     @JsonIgnoreProperties()
     private interface FieldsOnly {}
 
+    /** Records within records are written flat: how the code groups a value is no matter of the file's. */
+    private abstract static class FlatHabits implements FieldsOnly {
+        @JsonUnwrapped
+        private Habits.Outline outline;
+        @JsonUnwrapped
+        private Habits.Handling handling;
+        @JsonUnwrapped
+        private Habits.Keeping keeping;
+    }
+
+    private abstract static class FlatPaint implements FieldsOnly {
+        @JsonUnwrapped
+        private Paint.Hiding cover;
+        @JsonUnwrapped
+        private Paint.Film film;
+    }
+
+    private abstract static class FlatStone implements FieldsOnly {
+        @JsonUnwrapped
+        private Stone.Size size;
+        @JsonUnwrapped
+        private Stone.Swell swell;
+    }
+
+    private abstract static class FlatItem implements FieldsOnly {
+        @JsonUnwrapped
+        private Item.Lie lie;
+        @JsonUnwrapped
+        private Item.Room room;
+    }
+
+    private abstract static class FlatLetters implements FieldsOnly {
+        @JsonUnwrapped
+        private LetterSetting.Baseline baseline;
+        @JsonUnwrapped
+        private LetterSetting.Spacing spacing;
+        @JsonUnwrapped
+        private LetterSetting.Strokes strokes;
+    }
+
+    private abstract static class FlatDots implements FieldsOnly {
+        @JsonUnwrapped
+        private Subject.Dots.Ring ring;
+        @JsonUnwrapped
+        private Subject.Dots.Count counted;
+        @JsonUnwrapped
+        private Subject.Dots.Shrink shrink;
+        @JsonUnwrapped
+        private Subject.Dots.Frame frame;
+    }
+
     @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
     @JsonSubTypes({@JsonSubTypes.Type(value = Shape.Grown.class, name = "grown"),
         @JsonSubTypes.Type(value = Shape.Measured.class, name = "measured")})
@@ -97,11 +150,14 @@ final class StudioJson {
         });
         JsonMapper.Builder builder = JsonMapper.builder().addModule(units).addModule(new Jdk8Module())
                 .addMixIn(Subject.class, SubjectKind.class).addMixIn(Shape.class, ShapeKind.class);
-        for (Class<?> plain : new Class<?>[] {Stone.class, Mix.class, Habits.class, Light.class, Paint.class, Pot.class, Blend.class,
-            Placement.class, Viewpoint.class, FoundStone.class, Item.class, Subject.Word.class, Subject.Guide.class,
+        for (Class<?> plain : new Class<?>[] {Mix.class, Light.class, Pot.class, Blend.class,
+            Placement.class, Viewpoint.class, FoundStone.class, Subject.Word.class, Subject.Guide.class,
             Project.class, Sides.class, Face.class, Edge.class}) {
             builder.addMixIn(plain, FieldsOnly.class);
         }
+        builder.addMixIn(Habits.class, FlatHabits.class).addMixIn(Paint.class, FlatPaint.class).addMixIn(Stone.class, FlatStone.class)
+                .addMixIn(Item.class, FlatItem.class).addMixIn(LetterSetting.class, FlatLetters.class)
+                .addMixIn(Subject.Dots.class, FlatDots.class);
         ObjectMapper mapper = builder.build();
         mapper.getFactory().setStreamReadConstraints(
                 StreamReadConstraints.builder().maxNestingDepth(40).maxStringLength(OwnFile.LONGEST + 1000).maxNumberLength(40).build());

@@ -67,10 +67,12 @@ class LibraryTest {
             assertThat(motif.title()).as("the title in the list is that of the file").isEqualTo(title.title());
             Item item = Item.of(new Subject.Figure(title.id()), ItemMode.ON_STONE, new Placement(0, 0, 0, 1), 1);
             Placement placement = Designs.fit(item, REPERTOIRE, bed).orElseThrow();
-            PlacedItem fitted = Designs.place(new Sketch(List.of(item.at(placement))), REPERTOIRE, bed).orElseThrow().items().get(0);
+            PlacedItem fitted = Designs.place(new Sketch(List.of(item.withPlacement(placement))), REPERTOIRE, bed).orElseThrow().items()
+                    .get(0);
             assertThat(bed.zones().face().buffer(0.05).covers(fitted.silhouette())).as("%s stays on the face", title.title()).isTrue();
             for (boolean mirrored : new boolean[] {false, true}) {
-                PlacedItem placed = Designs.place(new Sketch(List.of(item.mirrored(mirrored).at(placement))), REPERTOIRE, bed).orElseThrow()
+                PlacedItem placed = Designs
+                        .place(new Sketch(List.of(item.withMirrored(mirrored).withPlacement(placement))), REPERTOIRE, bed).orElseThrow()
                         .items().get(0);
                 assertThat(Pairs.of(placed)).as("pairs of %s", title.title())
                         .allSatisfy(pair -> assertThat(pair.apartMm()).as(pair.one().part().title()).isLessThan(0.05));

@@ -102,7 +102,8 @@ class StudioStoreTest {
             assertThat(harbour.manner()).isEqualTo(ItemMode.WEARING);
             List<Item> moon = store.studio().project("moon").orElseThrow().sketch().orElseThrow().items();
             assertThat(moon.get(0).manner()).isEqualTo(ItemMode.ON_STONE);
-            assertThat(moon.get(1).subject()).isEqualTo(Subject.Dots.usual().sized(3.6, 1.4, 2).counted(0, true, true));
+            assertThat(moon.get(1).subject()).isEqualTo(
+                    Subject.Dots.usual().withRing(new Subject.Dots.Ring(3.6, 1.4, 2)).withCounted(new Subject.Dots.Count(0, true, true)));
             assertThat(store.studio().project("lettering").orElseThrow().sketch().orElseThrow().items().get(0).subject())
                     .isEqualTo(new Subject.Word(List.of("LANTERN", "WALK"), BuiltIn.SLAB));
             Studio changed = store.studio().plus(new OwnFile(OwnFile.Kind.MOTIF, "own-kite", "Kite", "<svg/>"));
@@ -183,8 +184,8 @@ class StudioStoreTest {
             studio = studio.edit("owl", p -> p.withBlend("slot-" + kind,
                     Blend.of(kind).withColours(more).withShape(33, 0.25, 0.4).withMethod(Blend.Method.GLAZES)));
         }
-        Habits habits = Habits.usual().with(Habits.LineStyle.METALLIC).with(Habits.Medium.PENS).with(Habits.Hand.LEFT)
-                .with(Habits.Seal.RESIN).with(new Light(45, 0.1, 0.2, 0.3, 0.4));
+        Habits habits = Habits.usual().withLineStyle(Habits.LineStyle.METALLIC).withMedium(Habits.Medium.PENS).withHand(Habits.Hand.LEFT)
+                .withSeal(Habits.Seal.RESIN).withLight(new Light(45, 0.1, 0.2, 0.3, 0.4));
         studio = studio.edit("owl",
                 p -> p.withOrder(List.of("FILL the belly sand", "FILL the wings umber")).withHabits(habits).turnedOver());
         studio = studio.withTests(List.of(new SmearTest("ink-black", "varnish", SmearTest.Outcome.SMEARS, "on slate")));

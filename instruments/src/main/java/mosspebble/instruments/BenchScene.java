@@ -1,5 +1,6 @@
 package mosspebble.instruments;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.SplittableRandom;
@@ -19,22 +20,45 @@ import mosspebble.core.units.Srgb;
  * @param stones on the sheet, with their places
  * @param sheet colour of the sheet
  * @param width of the photo, pixels
- * @param cameraX place of the camera over the sheet, mm from the card's upper left corner
- * @param cameraZ height of the camera, mm
- * @param aimX where it looks, mm
- * @param roll turn of the picture, degrees
- * @param blurPx softness of the lens, standard deviation in pixels
- * @param noise standard deviation of the sensor's noise, codes of 255
- * @param uneven how much darker one side of the light is, 0 to 0.5
- * @param lightFrom direction of the light, degrees clockwise from straight up
- * @param lightHeight its elevation, degrees
- * @param shadow share of the light that a shadow takes, 0 to 0.8
- * @param hiddenMarks how many of the card's marks lie under something
- * @param card whether the card lies there
  */
-public record BenchScene(List<Lying> stones, Srgb sheet, int width, int height, double cameraX, double cameraY, double cameraZ, double aimX,
-        double aimY, double roll, double blurPx, double noise,
-        double uneven, double lightFrom, double lightHeight, double shadow, int hiddenMarks, boolean card, long seed) {
+@RecordBuilder
+public record BenchScene(List<Lying> stones, Srgb sheet, int width, int height, Camera camera, Lamp lamp, CardOnSheet card, long seed)
+        implements
+        BenchSceneBuilder.With {
+
+    /**
+     * The camera; places in mm from the card's upper left corner.
+     *
+     * @param x place over the sheet
+     * @param z height
+     * @param aimX where it looks
+     * @param roll turn of the picture, degrees
+     * @param blurPx softness of the lens, standard deviation in pixels
+     * @param noise standard deviation of the sensor's noise, codes of 255
+     */
+    @RecordBuilder
+    public record Camera(double x, double y, double z, double aimX, double aimY, double roll, double blurPx, double noise)
+            implements
+            BenchSceneCameraBuilder.With {}
+
+    /**
+     * The light.
+     *
+     * @param uneven how much darker one side of it is, 0 to 0.5
+     * @param from its direction, degrees clockwise from straight up
+     * @param height its elevation, degrees
+     * @param shadow share of the light that a shadow takes, 0 to 0.8
+     */
+    @RecordBuilder
+    public record Lamp(double uneven, double from, double height, double shadow) implements BenchSceneLampBuilder.With {}
+
+    /**
+     * The scale card.
+     *
+     * @param there whether it lies there
+     * @param hiddenMarks how many of its marks lie under something
+     */
+    public record CardOnSheet(boolean there, int hiddenMarks) {}
 
     /** Focal length of the simulated camera against the picture's longer side. */
     public static final double FOCAL = 0.8;
@@ -82,11 +106,11 @@ public record BenchScene(List<Lying> stones, Srgb sheet, int width, int height, 
         double cameraZ = random.nextDouble(400, 450);
         double lean = random.nextDouble(0, 60);
         double way = random.nextDouble(2 * Math.PI);
-        return new BenchScene(lying, random.nextBoolean() ? BLUE : GREEN, width, height, 120 + lean * Math.cos(way),
-                100 + lean * Math.sin(way), cameraZ, 120 + random.nextDouble(-4, 4), 100 + random.nextDouble(-4, 4),
-                random.nextDouble(-4, 4), random.nextDouble(0.5, 1.1), random.nextDouble(1, 4), random.nextDouble(0, 0.35),
-                random.nextDouble(0, 360), random.nextDouble(40, 70),
-                random.nextDouble(0.2, 0.55), 0, true, seed);
+        return new BenchScene(lying, random.nextBoolean() ? BLUE : GREEN, width, height,
+                new Camera(120 + lean * Math.cos(way), 100 + lean * Math.sin(way), cameraZ, 120 + random.nextDouble(-4, 4),
+                        100 + random.nextDouble(-4, 4), random.nextDouble(-4, 4), random.nextDouble(0.5, 1.1), random.nextDouble(1, 4)),
+                new Lamp(random.nextDouble(0, 0.35), random.nextDouble(0, 360), random.nextDouble(40, 70), random.nextDouble(0.2, 0.55)),
+                new CardOnSheet(true, 0), seed);
     }
 
     private static Stone stone(SplittableRandom random) {
@@ -112,29 +136,20 @@ public record BenchScene(List<Lying> stones, Srgb sheet, int width, int height, 
                 .withSeed(random.nextLong(1_000_000)).withSkin(Skin.of(rock, Texture.SMOOTH, colour));
     }
 
-    public BenchScene withStones(List<Lying> newStones) {
-        return new BenchScene(newStones, sheet, width, height, cameraX, cameraY, cameraZ, aimX, aimY, roll, blurPx, noise, uneven,
-                lightFrom, lightHeight, shadow, hiddenMarks, card, seed);
-    }
-
     public BenchScene withSheet(Srgb newSheet, double newShadow) {
-        return new BenchScene(stones, newSheet, width, height, cameraX, cameraY, cameraZ, aimX, aimY, roll, blurPx, noise, uneven,
-                lightFrom, lightHeight, newShadow, hiddenMarks, card, seed);
+        return withSheet(newSheet).withLamp(lamp.withShadow(newShadow));
     }
 
-    public BenchScene withCard(boolean newCard, int newHiddenMarks) {
-        return new BenchScene(stones, sheet, width, height, cameraX, cameraY, cameraZ, aimX, aimY, roll, blurPx, noise, uneven, lightFrom,
-                lightHeight, shadow, newHiddenMarks, newCard, seed);
+    public BenchScene withCard(boolean there, int hiddenMarks) {
+        return withCard(new CardOnSheet(there, hiddenMarks));
     }
 
-    public BenchScene withBlur(double newBlurPx) {
-        return new BenchScene(stones, sheet, width, height, cameraX, cameraY, cameraZ, aimX, aimY, roll, newBlurPx, noise, uneven,
-                lightFrom, lightHeight, shadow, hiddenMarks, card, seed);
+    public BenchScene withBlur(double blurPx) {
+        return withCamera(camera.withBlurPx(blurPx));
     }
 
     /** Seen from elsewhere, still looking at the same place. */
-    public BenchScene from(double newCameraX, double newCameraY, double newCameraZ) {
-        return new BenchScene(stones, sheet, width, height, newCameraX, newCameraY, newCameraZ, aimX, aimY, roll, blurPx, noise, uneven,
-                lightFrom, lightHeight, shadow, hiddenMarks, card, seed);
+    public BenchScene from(double x, double y, double z) {
+        return withCamera(camera.withX(x).withY(y).withZ(z));
     }
 }

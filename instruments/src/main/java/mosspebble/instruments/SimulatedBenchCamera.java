@@ -80,14 +80,14 @@ public final class SimulatedBenchCamera implements BenchCamera {
             this.focal = BenchScene.FOCAL * Math.max(width, height);
             this.band = new float[3][width * height];
             this.depth = new float[width * height];
-            double elevation = Math.toRadians(scene.lightHeight());
-            double from = Math.toRadians(scene.lightFrom());
+            double elevation = Math.toRadians(scene.lamp().height());
+            double from = Math.toRadians(scene.lamp().from());
             this.sun = new double[] {Math.sin(from) * Math.cos(elevation), -Math.cos(from) * Math.cos(elevation), Math.sin(elevation)};
             aim();
         }
 
         private void aim() {
-            double[] to = {scene.aimX() - scene.cameraX(), scene.aimY() - scene.cameraY(), -scene.cameraZ()};
+            double[] to = {scene.camera().aimX() - scene.camera().x(), scene.camera().aimY() - scene.camera().y(), -scene.camera().z()};
             double size = Math.sqrt(to[0] * to[0] + to[1] * to[1] + to[2] * to[2]);
             for (int i = 0; i < 3; i++) {
                 ahead[i] = to[i] / size;
@@ -104,8 +104,8 @@ public final class SimulatedBenchCamera implements BenchCamera {
             double along = d[0] * rx + d[1] * ry + d[2] * rz;
             double[] square = {d[0] - along * rx, d[1] - along * ry, d[2] - along * rz};
             double ds = Math.sqrt(square[0] * square[0] + square[1] * square[1] + square[2] * square[2]);
-            double c = Math.cos(Math.toRadians(scene.roll()));
-            double s = Math.sin(Math.toRadians(scene.roll()));
+            double c = Math.cos(Math.toRadians(scene.camera().roll()));
+            double s = Math.sin(Math.toRadians(scene.camera().roll()));
             double[] plainRight = {rx, ry, rz};
             for (int i = 0; i < 3; i++) {
                 right[i] = c * plainRight[i] + s * square[i] / ds;
@@ -121,7 +121,7 @@ public final class SimulatedBenchCamera implements BenchCamera {
                 stone(lying, random.nextLong());
             }
             for (float[] values : band) {
-                blur(values, width, height, scene.blurPx());
+                blur(values, width, height, scene.camera().blurPx());
             }
             return new Photo(width, height, developed(random), OptionalDouble.of(focal));
         }
@@ -139,7 +139,7 @@ public final class SimulatedBenchCamera implements BenchCamera {
                     double g = 0;
                     double b = 0;
                     double[] at = ground(x + 0.5 - cx, y + 0.5 - cy);
-                    boolean card = scene.card() && at[0] > -1 && at[1] > -1 && at[0] < ScaleCard.WIDTH_MM + 1
+                    boolean card = scene.card().there() && at[0] > -1 && at[1] > -1 && at[0] < ScaleCard.WIDTH_MM + 1
                             && at[1] < ScaleCard.HEIGHT_MM + 1;
                     if (card) {
                         for (int k = 0; k < 9; k++) {
@@ -173,7 +173,7 @@ public final class SimulatedBenchCamera implements BenchCamera {
             if (x < 0 || y < 0 || x >= ScaleCard.WIDTH_MM || y >= ScaleCard.HEIGHT_MM) {
                 return sheet;
             }
-            int hidden = scene.hiddenMarks();
+            int hidden = scene.card().hiddenMarks();
             for (int i = 0; i < hidden; i++) {
                 ScaleCard.Mark mark = ScaleCard.MARKS.get(ScaleCard.MARKS.size() - 1 - i);
                 if (x > mark.x() - 2 && y > mark.y() + 4 && x < mark.x() + ScaleCard.MARK_MM + 2 && y < mark.y() + ScaleCard.MARK_MM + 2) {
@@ -189,15 +189,15 @@ public final class SimulatedBenchCamera implements BenchCamera {
             double dx = focal * ahead[0] + px * right[0] + py * down[0];
             double dy = focal * ahead[1] + px * right[1] + py * down[1];
             double dz = focal * ahead[2] + px * right[2] + py * down[2];
-            double t = -scene.cameraZ() / Math.min(dz, -1e-6);
-            return new double[] {scene.cameraX() + t * dx, scene.cameraY() + t * dy};
+            double t = -scene.camera().z() / Math.min(dz, -1e-6);
+            return new double[] {scene.camera().x() + t * dx, scene.camera().y() + t * dy};
         }
 
         private double light(double x, double y) {
             double u = (x - 120) / 250;
             double v = (y - 100) / 250;
             double along = u * sun[0] + v * sun[1];
-            return 0.92 * (1 + scene.uneven() * along - 0.25 * scene.uneven() * (u * u + v * v));
+            return 0.92 * (1 + scene.lamp().uneven() * along - 0.25 * scene.lamp().uneven() * (u * u + v * v));
         }
 
         // --- shadows
@@ -221,7 +221,7 @@ public final class SimulatedBenchCamera implements BenchCamera {
             blur(cast, columns, rows, 2.5 / SHADOW_CELL);
             blur(contact, columns, rows, 4 / SHADOW_CELL);
             for (int i = 0; i < cast.length; i++) {
-                cast[i] = (float) (scene.shadow() * cast[i] + 0.35 * contact[i] * (1 - scene.shadow() * cast[i]));
+                cast[i] = (float) (scene.lamp().shadow() * cast[i] + 0.35 * contact[i] * (1 - scene.lamp().shadow() * cast[i]));
             }
             return cast;
         }
@@ -287,15 +287,15 @@ public final class SimulatedBenchCamera implements BenchCamera {
                 double x = mesh.x()[i];
                 double y = mesh.y()[i];
                 dome.normalAt(0.998 * x, 0.998 * y, normal);
-                double dx = lying.x() + x - scene.cameraX();
-                double dy = lying.y() + y - scene.cameraY();
-                double dz = back + side * mesh.z()[i] - scene.cameraZ();
+                double dx = lying.x() + x - scene.camera().x();
+                double dy = lying.y() + y - scene.camera().y();
+                double dz = back + side * mesh.z()[i] - scene.camera().z();
                 far[i] = dx * ahead[0] + dy * ahead[1] + dz * ahead[2];
                 u[i] = width / 2.0 + focal * (dx * right[0] + dy * right[1] + dz * right[2]) / far[i];
                 v[i] = height / 2.0 + focal * (dx * down[0] + dy * down[1] + dz * down[2]) / far[i];
                 double lit = Math.max(0, normal[0] * sun[0] + normal[1] * sun[1] + side * normal[2] * sun[2]) / sun[2];
                 double sky = 0.5 + 0.5 * side * normal[2];
-                tone[i] = (scene.shadow() * Math.min(1.3, lit) + (1 - scene.shadow()) * (0.45 + 0.55 * sky))
+                tone[i] = (scene.lamp().shadow() * Math.min(1.3, lit) + (1 - scene.lamp().shadow()) * (0.45 + 0.55 * sky))
                         * (1 + 0.24 * (grain.nextDouble() - 0.5)) * light(lying.x() + x, lying.y() + y);
             }
             double[] colour = linear(lying.stone().colour());
@@ -347,7 +347,7 @@ public final class SimulatedBenchCamera implements BenchCamera {
                 for (int k = 0; k < 3; k++) {
                     long draw = random.nextLong(); // the sum of three even draws is near enough a bell curve
                     double noise = ((draw & 0xFFFF) + (draw >>> 16 & 0xFFFF) + (draw >>> 32 & 0xFFFF) - 98302.5) / 65536 * 2
-                            * scene.noise();
+                            * scene.camera().noise();
                     double value = code[(int) Math.max(0, Math.min(4096, band[k][i] * 4096))] / 10.0 + noise;
                     pixel = pixel << 8 | (int) Math.max(0, Math.min(255, Math.round(value)));
                 }

@@ -153,8 +153,10 @@ class BenchPhotoTest {
     @Test
     void aShadowTakenForStoneIsSaid() {
         BenchScene scene = one(cobble(80), 200, 110);
-        BenchScene low = new BenchScene(scene.stones(), BenchScene.WHITE, 1600, 1200, scene.cameraX(), scene.cameraY(), scene.cameraZ(),
-                scene.aimX(), scene.aimY(), 0, 0.7, 2, 0, 270, 22, 0.8, 0, true, 3);
+        BenchScene low = new BenchScene(scene.stones(), BenchScene.WHITE, 1600, 1200,
+                new BenchScene.Camera(scene.camera().x(), scene.camera().y(), scene.camera().z(), scene.camera().aimX(),
+                        scene.camera().aimY(), 0, 0.7, 2),
+                new BenchScene.Lamp(0, 270, 22, 0.8), new BenchScene.CardOnSheet(true, 0), 3);
         PhotoReading reading = read(low);
 
         assertThat(reading.findings()).anySatisfy(f -> {
@@ -261,9 +263,9 @@ class BenchPhotoTest {
         for (long seed = 40; seed < 44; seed++) {
             BenchScene scene = BenchScene.varied(seed, 1600, 1200);
             double[] camera = read(scene).map().orElseThrow().camera();
-            assertThat(camera[2]).isCloseTo(scene.cameraZ(), within(4.0));
-            assertThat(camera[0]).isCloseTo(scene.cameraX(), within(8.0));
-            assertThat(camera[1]).isCloseTo(scene.cameraY(), within(8.0));
+            assertThat(camera[2]).isCloseTo(scene.camera().z(), within(4.0));
+            assertThat(camera[0]).isCloseTo(scene.camera().x(), within(8.0));
+            assertThat(camera[1]).isCloseTo(scene.camera().y(), within(8.0));
         }
     }
 

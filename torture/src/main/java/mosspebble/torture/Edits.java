@@ -141,10 +141,11 @@ public final class Edits {
         if (kind == 26) {
             return p.turnedOver();
         }
-        return p.withHabits(Habits.usual().with(any(Habits.Ground.values())).with(any(Habits.Lines.values()))
-                .with(any(Habits.Primer.values())).with(any(Habits.LineStyle.values())).with(any(Habits.Medium.values()))
-                .with(any(Habits.Hand.values())).with(any(Habits.Seal.values()))
-                .with(new Light(number(0, 359), number(0, 1), number(0, 1), number(0, 1), number(0, 1)))
+        return p.withHabits(Habits.usual().withGround(any(Habits.Ground.values())).withLines(any(Habits.Lines.values()))
+                .withPrimer(any(Habits.Primer.values())).withLineStyle(any(Habits.LineStyle.values()))
+                .withMedium(any(Habits.Medium.values()))
+                .withHand(any(Habits.Hand.values())).withSeal(any(Habits.Seal.values()))
+                .withLight(new Light(number(0, 359), number(0, 1), number(0, 1), number(0, 1), number(0, 1)))
                 .withOutdoors(random.nextBoolean()));
     }
 
@@ -186,17 +187,20 @@ public final class Edits {
             case 0, 1 -> Optional.of(sketch.items().size() < 9 ? sketch.plus(item()) : sketch.with(id, i -> i.showing(subject())));
             case 2 -> sketch.items().size() > 3 ? sketch.without(id) : Optional.of(sketch.plus(item()));
             case 3 -> Optional.of(sketch.moved(id, random.nextInt(-2, 3)));
-            case 4 -> Optional.of(sketch.with(id, i -> i.lying(any(ItemMode.values())).fringed(number(0, 12))));
+            case 4 -> Optional.of(sketch.with(id, i -> i.withManner(any(ItemMode.values())).withFringeMm(number(0, 12))));
             case 5 -> Optional.of(sketch.with(id,
-                    i -> i.mirrored(random.nextBoolean()).matched(random.nextBoolean()).room(number(0, 20), number(0, 90), number(0, 40))));
-            default -> Optional.of(sketch.with(id, i -> i.at(placement(i.subject()))));
+                    i -> i.withMirrored(random.nextBoolean()).withMatched(random.nextBoolean())
+                            .withRoom(new Item.Room(number(0, 20), number(0, 90), number(0, 40)))));
+            default -> Optional.of(sketch.with(id, i -> i.withPlacement(placement(i.subject()))));
         };
     }
 
     private Item item() {
         Subject subject = subject();
-        return new Item("", subject, any(ItemMode.values()), placement(subject), number(0, 10), 0, number(0, 10),
-                random.nextInt(3) == 0 ? number(0, 12) : 0, random.nextBoolean(), random.nextInt(6) == 0, Set.of(), Optional.empty());
+        return new Item("", subject, placement(subject),
+                new Item.Lie(any(ItemMode.values()), random.nextBoolean(), random.nextInt(6) == 0,
+                        random.nextInt(3) == 0 ? number(0, 12) : 0),
+                new Item.Room(number(0, 10), 0, number(0, 10)), Set.of(), Optional.empty());
     }
 
     private Placement placement(Subject subject) {
@@ -213,16 +217,19 @@ public final class Edits {
                 return new Subject.Figure(any(BuiltIn.titles()).id());
             case 1 : {
                 LetterSetting setting = LetterSetting.plain().along(any(LetterSetting.Path.values()), number(-340, 340))
-                        .styled(any(LetterSetting.Style.values())).spaced(number(0, 1), number(-0.3, 1), number(0.8, 3))
-                        .boxed(random.nextBoolean()).swelled(number(0, 0.12)).toEye(random.nextBoolean()).pen(number(0.3, 5));
+                        .withStyle(any(LetterSetting.Style.values())).spaced(number(0, 1), number(-0.3, 1), number(0.8, 3))
+                        .withBoxes(random.nextBoolean()).withSwell(number(0, 0.12)).withToEye(random.nextBoolean())
+                        .withPenMm(number(0.3, 5));
                 return new Subject.Word(random.nextBoolean() ? List.of(any(WORDS)) : List.of(any(WORDS), any(WORDS)),
                         any(BuiltIn.faces()).id(), setting);
             }
             case 2 :
-                return Subject.Dots.usual().sized(random.nextInt(3) == 0 ? 0.3 : number(0.3, 20), number(0, 6), number(0, 20))
-                        .counted(random.nextInt(3) == 0 ? random.nextInt(3, 400) : 0, random.nextBoolean(), random.nextBoolean())
-                        .inSeries(any(Subject.Series.values()), number(0.1, 1))
-                        .framed(random.nextInt(2) * number(0, 8), random.nextInt(2) * number(0, 6));
+                return Subject.Dots.usual()
+                        .withRing(new Subject.Dots.Ring(random.nextInt(3) == 0 ? 0.3 : number(0.3, 20), number(0, 6), number(0, 20)))
+                        .withCounted(new Subject.Dots.Count(random.nextInt(3) == 0 ? random.nextInt(3, 400) : 0, random.nextBoolean(),
+                                random.nextBoolean()))
+                        .withShrink(new Subject.Dots.Shrink(any(Subject.Series.values()), number(0.1, 1)))
+                        .withFrame(new Subject.Dots.Frame(random.nextInt(2) * number(0, 8), random.nextInt(2) * number(0, 6)));
             case 3 : {
                 Family family = any(Families.list());
                 Map<String, Double> values = new LinkedHashMap<>();

@@ -23,42 +23,42 @@ public final class HabitsPage extends PageView {
     public record Answer<T>(String id, String words, T value, String tooltip) {}
 
     public static final List<Question<?>> QUESTIONS = List.of(
-            new Question<>("ground", "Ground colour", Habits::ground, v -> h -> h.with(v),
+            new Question<>("ground", "Ground colour", Habits::ground, v -> h -> h.withGround(v),
                     List.of(new Answer<>("ground-around", "around", Habits.Ground.AROUND, "Only around the subject, 1 mm under its edge"),
                             new Answer<>("ground-under", "under all", Habits.Ground.UNDER, "Under everything"),
                             new Answer<>("ground-bare", "bare stone", Habits.Ground.BARE, "No ground colour"))),
-            new Question<>("primer", "Primer", Habits::primer, v -> h -> h.with(v),
+            new Question<>("primer", "Primer", Habits::primer, v -> h -> h.withPrimer(v),
                     List.of(new Answer<>("primer-needed", "where it saves coats", Habits.Primer.WHERE_NEEDED,
                             "Only under areas that would need more coats without it"),
                             new Answer<>("primer-whole", "whole", Habits.Primer.WHOLE, "Everywhere: even and bright"),
                             new Answer<>("primer-never", "never", Habits.Primer.NEVER, "The first coat soaks in and grips"))),
-            new Question<>("lines", "Outline", Habits::lines, v -> h -> h.with(v),
+            new Question<>("lines", "Outline", Habits::lines, v -> h -> h.withLines(v),
                     List.of(new Answer<>("lines-last", "last", Habits.Lines.LAST, "Fill first, line last"),
                             new Answer<>("lines-first", "first and restored", Habits.Lines.FIRST,
                                     "Line first, fill up to it, restore it"))),
-            new Question<>("line-colour", "Line colour", Habits::lineColour, v -> h -> h.with(v),
+            new Question<>("line-colour", "Line colour", Habits::lineColour, v -> h -> h.withLineColour(v),
                     List.of(new Answer<>("line-contrast", "by contrast", Habits.LineColour.CONTRAST,
                             "Black beside light, white beside dark"),
                             new Answer<>("line-dark", "always dark", Habits.LineColour.DARK, "The darkest pen"))),
-            new Question<>("line-style", "Line style", Habits::lineStyle, v -> h -> h.with(v),
+            new Question<>("line-style", "Line style", Habits::lineStyle, v -> h -> h.withLineStyle(v),
                     List.of(new Answer<>("style-even", "even", Habits.LineStyle.EVEN, "The nib’s width all the way"),
                             new Answer<>("style-shaded", "thick in shade", Habits.LineStyle.SHADED,
                                     "Thicker on the side away from the light and in corners"),
                             new Answer<>("style-double", "double", Habits.LineStyle.DOUBLE, "A second line just inside"),
                             new Answer<>("style-metallic", "metal inside", Habits.LineStyle.METALLIC, "A metallic line just inside"))),
-            new Question<>("medium", "Painted with", Habits::medium, v -> h -> h.with(v),
+            new Question<>("medium", "Painted with", Habits::medium, v -> h -> h.withMedium(v),
                     List.of(new Answer<>("medium-area", "by area", Habits.Medium.BY_AREA, "Pens for lines, brushes for areas"),
                             new Answer<>("medium-pens", "pens", Habits.Medium.PENS, "Pens also for areas, where one has the colour"),
                             new Answer<>("medium-brushes", "brushes", Habits.Medium.BRUSHES, "A liner brush also for lines"))),
             new Question<>("dryer", "Drying", Habits::dryer, v -> h -> h.withDryer(v),
                     List.of(new Answer<>("habit-air", "in the air", false, "No dryer"),
                             new Answer<>("habit-dryer", "dryer", true, "A hair dryer between coats"))),
-            new Question<>("seal", "Seal", Habits::seal, v -> h -> h.with(v),
+            new Question<>("seal", "Seal", Habits::seal, v -> h -> h.withSeal(v),
                     List.of(new Answer<>("seal-gloss", "gloss", Habits.Seal.GLOSS, "Hides the difference of pen and brush"),
                             new Answer<>("seal-matt", "matt", Habits.Seal.MATT, "Quiet; shows where pen and brush differ"),
                             new Answer<>("seal-resin", "resin", Habits.Seal.RESIN, "One deep pour"),
                             new Answer<>("seal-none", "none", Habits.Seal.NONE, "Indoors only"))),
-            new Question<>("hand", "Hand", Habits::hand, v -> h -> h.with(v),
+            new Question<>("hand", "Hand", Habits::hand, v -> h -> h.withHand(v),
                     List.of(new Answer<>("hand-right", "right", Habits.Hand.RIGHT, "The order comes from the left"),
                             new Answer<>("hand-left", "left", Habits.Hand.LEFT, "The order comes from the right"))),
             new Question<>("cover", "Cover", Habits::tolerance, v -> h -> h.withTolerance(v),
@@ -115,9 +115,9 @@ public final class HabitsPage extends PageView {
             Set set, boolean live) {
         Measure measure = new Measure(id, name, tooltip, low, high, step, () -> get.of(habits().light()), words, v -> {
             if (live) {
-                panel.workbench.draft(p -> p.withHabits(p.habits().with(set.of(p.habits().light(), v))));
+                panel.workbench.draft(p -> p.withHabits(p.habits().withLight(set.of(p.habits().light(), v))));
             }
-        }, v -> panel.edit(name, p -> p.withHabits(p.habits().with(set.of(p.habits().light(), v)))));
+        }, v -> panel.edit(name, p -> p.withHabits(p.habits().withLight(set.of(p.habits().light(), v)))));
         refreshers.add(measure::refresh);
         getChildren().add(measure);
     }

@@ -53,14 +53,16 @@ public final class Catalogue {
         Subject.Dots dots = Subject.Dots.usual();
         offers.add(new Offer("subject-dots", "Equal dots", "Borders of dots", dots));
         offers.add(new Offer("subject-dots-alternating", "Large and small in turn", "Borders of dots",
-                dots.inSeries(Subject.Series.ALTERNATING, 0.5)));
-        offers.add(new Offer("subject-dots-shrinking", "Shrinking dots", "Borders of dots", dots.inSeries(Subject.Series.SHRINKING, 0.3)));
+                dots.withShrink(new Subject.Dots.Shrink(Subject.Series.ALTERNATING, 0.5))));
+        offers.add(new Offer("subject-dots-shrinking", "Shrinking dots", "Borders of dots",
+                dots.withShrink(new Subject.Dots.Shrink(Subject.Series.SHRINKING, 0.3))));
         offers.add(new Offer("subject-dots-walking", "Walking dots", "Borders of dots",
-                dots.sized(5, 3, 4).inSeries(Subject.Series.WALKING, 0.36)));
+                dots.withRing(new Subject.Dots.Ring(5, 3, 4)).withShrink(new Subject.Dots.Shrink(Subject.Series.WALKING, 0.36))));
         offers.add(new Offer("subject-dots-dragged", "Dragged dots", "Borders of dots",
-                dots.sized(3, 0.8, 2).inSeries(Subject.Series.DRAGGED, 0.5)));
-        offers.add(new Offer("subject-dots-lines", "Dots between two lines", "Borders of dots", dots.framed(5, 0)));
-        offers.add(new Offer("subject-dots-step", "Two rings in step", "Borders of dots", dots.framed(0, 1.6)));
+                dots.withRing(new Subject.Dots.Ring(3, 0.8, 2)).withShrink(new Subject.Dots.Shrink(Subject.Series.DRAGGED, 0.5))));
+        offers.add(
+                new Offer("subject-dots-lines", "Dots between two lines", "Borders of dots", dots.withFrame(new Subject.Dots.Frame(5, 0))));
+        offers.add(new Offer("subject-dots-step", "Two rings in step", "Borders of dots", dots.withFrame(new Subject.Dots.Frame(0, 1.6))));
         for (GuideKind kind : GuideKind.values()) {
             offers.add(new Offer("subject-guide-" + kind.name().toLowerCase(Locale.ROOT), kind.title(), "Pencil guides", kind.usual()));
         }

@@ -54,7 +54,7 @@ public final class Sample extends StackPane {
                 new Placement(0, 0, 0, subject instanceof Subject.Guide guide ? guide.mm() : 10), 1);
         Optional<Placement> fit = wears || subject instanceof Subject.Guide ? Optional.of(item.placement())
                 : Designs.fit(item, d.repertoire(studio), bed);
-        return fit.flatMap(p -> Designs.place(new Sketch(List.of(item.at(p))), d.repertoire(studio), bed));
+        return fit.flatMap(p -> Designs.place(new Sketch(List.of(item.withPlacement(p))), d.repertoire(studio), bed));
     }
 
     private void draw(PlacedDesign design) {

@@ -219,8 +219,7 @@ public final class ShelfModel {
             for (Paint each : read.paints()) {
                 Optional<Paint> same = shelf.paints().stream().filter(p -> p.name().equalsIgnoreCase(each.name())).findFirst();
                 String id = same.map(Paint::id).orElse(shelf.freeId(each.name()));
-                shelf = shelf.with(new Paint(id, each.name(), each.kind(), each.binder(), each.swatch(), each.hiding(), each.hidingSpread(),
-                        each.finish(), each.tip(), each.wetCoat(), each.solids(), each.dryingShift(), each.pot()));
+                shelf = shelf.with(each.withId(id));
             }
             return s.withShelf(shelf);
         })) {

@@ -117,20 +117,20 @@ public final class ShelfPanel extends Panel {
                 button("paint-wet-dry", desk.reader().button("Read wet and dry"), "The same patch wet, then dry", desk::readWetAndDry),
                 dries);
         wet.setAlignment(Pos.CENTER_LEFT);
-        Choice<Finish> finish = new Choice<>("Finish", f -> desk.change("Finish", p -> p.withFilm(p.binder(), f, p.tip(), p.wetCoat())));
+        Choice<Finish> finish = new Choice<>("Finish", f -> desk.change("Finish", p -> p.withFinish(f)));
         for (Finish each : Finish.values()) {
             finish.option("finish-" + each.label(), each.label(), each, "Dries " + each.label());
         }
-        Choice<Binder> binder = new Choice<>("Binder", b -> desk.change("Binder", p -> p.withFilm(b, p.finish(), p.tip(), p.wetCoat())));
+        Choice<Binder> binder = new Choice<>("Binder", b -> desk.change("Binder", p -> p.withFilm(p.film().withBinder(b))));
         for (Binder each : Binder.values()) {
             binder.option("binder-" + each.name().toLowerCase(Locale.ROOT), each.label(), each, "What holds the colour together");
         }
         Entry tip = lengthEntry("paint-tip", "Nib", "Width of its line; 0 for what is brushed",
                 () -> paint().map(Paint::tip).orElse(new Millimetres(0)),
-                v -> take("Nib", p -> p.withFilm(p.binder(), p.finish(), v, p.wetCoat())));
+                v -> take("Nib", p -> p.withTip(v)));
         Entry coat = new Entry("paint-coat", "Wet coat, µm", "How thick a usual coat is while wet",
                 () -> paint().map(p -> Numbers.text(p.wetCoat().value(), 0)).orElse(""),
-                text -> number(text, "60", v -> take("Wet coat", p -> p.withFilm(p.binder(), p.finish(), p.tip(), new Micrometres(v)))));
+                text -> number(text, "60", v -> take("Wet coat", p -> p.withFilm(p.film().withWetCoat(new Micrometres(v))))));
         Entry left = pot("paint-left", "Left, ml", p -> p.left().value(), (p, v) -> new Pot(new Millilitres(v), p.full(), p.price()));
         Entry full = pot("paint-full", "Pot, ml", p -> p.full().value(), (p, v) -> new Pot(p.left(), new Millilitres(v), p.price()));
         Entry price = pot("paint-price", "Price", Pot::price, (p, v) -> new Pot(p.left(), p.full(), v));

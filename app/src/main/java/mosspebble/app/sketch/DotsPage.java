@@ -49,34 +49,38 @@ final class DotsPage extends PageView {
         words.setId("dot-words");
         words.setWrapText(true);
         tools.setId("dot-tools");
-        series = new Choice<>("Dots", s -> change("Kind of dots", d -> d.inSeries(s, d.ratio())));
+        series = new Choice<>("Dots", s -> change("Kind of dots", d -> d.withShrink(new Dots.Shrink(s, d.ratio()))));
         series.option("series-equal", "equal", Series.EQUAL, "All alike; reload for every dot")
                 .option("series-alternating", "in turn", Series.ALTERNATING, "Large and small in turn")
                 .option("series-shrinking", "shrinking", Series.SHRINKING, "Largest on top, smaller down both sides; do not reload")
                 .option("series-walking", "walking", Series.WALKING, "Small ones up and over each large one")
                 .option("series-dragged", "dragged", Series.DRAGGED, "Two loads, pulled inward to a point");
-        dot = length("dot-mm", "Wide", "Width of a dot", Dots::diameterMm, (d, v) -> d.sized(v, d.gapMm(), d.insetMm()));
+        dot = length("dot-mm", "Wide", "Width of a dot", Dots::diameterMm, (d, v) -> d.withRing(new Dots.Ring(v, d.gapMm(), d.insetMm())));
         gap = length("gap-mm", "Least gap", "From edge to edge of neighbours; it comes out a little larger, so that all are alike",
-                Dots::gapMm, (d, v) -> d.sized(d.diameterMm(), v, d.insetMm()));
+                Dots::gapMm, (d, v) -> d.withRing(new Dots.Ring(d.diameterMm(), v, d.insetMm())));
         inset = length("inset-mm", "From the edge", "How far inside the edge of what is painted the border runs", Dots::insetMm,
-                (d, v) -> d.sized(d.diameterMm(), d.gapMm(), v));
+                (d, v) -> d.withRing(new Dots.Ring(d.diameterMm(), d.gapMm(), v)));
         count = new Entry("dot-count", "How many", "Just so many, 3 to 400; 0 for as many as go",
                 () -> dots().count() == 0 ? "as many as go" : String.valueOf(dots().count()),
-                text -> text.isBlank() || text.startsWith("as") ? take(d -> d.counted(0, d.dotOnTop(), d.twoColours()))
-                        : Panel.number(text, "24", v -> take(d -> d.counted((int) Math.round(v), d.dotOnTop(), d.twoColours()))));
+                text -> text.isBlank() || text.startsWith("as") ? take(d -> d.withCounted(new Dots.Count(0, d.dotOnTop(), d.twoColours())))
+                        : Panel.number(text, "24",
+                                v -> take(d -> d.withCounted(new Dots.Count((int) Math.round(v), d.dotOnTop(), d.twoColours())))));
         ratio = new Entry("dot-ratio", "Small to large", "Width of the small ones, or of the last, as a share of the large",
-                () -> Numbers.shortText(dots().ratio()), text -> Panel.number(text, "0.5", v -> take(d -> d.inSeries(d.series(), v))));
+                () -> Numbers.shortText(dots().ratio()),
+                text -> Panel.number(text, "0.5", v -> take(d -> d.withShrink(new Dots.Shrink(d.series(), v)))));
         band = length("band-mm", "Lines apart", "Two lines beside the dots, so far apart; 0 for none", Dots::bandMm,
-                (d, v) -> d.framed(v, d.innerMm()));
+                (d, v) -> d.withFrame(new Dots.Frame(v, d.innerMm())));
         inner = length("inner-mm", "Second ring", "Width of the dots of a second ring, locked in step inside the first; 0 for none",
-                Dots::innerMm, (d, v) -> d.framed(d.bandMm(), v));
+                Dots::innerMm, (d, v) -> d.withFrame(new Dots.Frame(d.bandMm(), v)));
         runs = new Choice<>("Runs",
-                along -> panel.workbench.editItem("Border of dots", i -> i.lying(along ? ItemMode.WEARING : ItemMode.ON_STONE)));
+                along -> panel.workbench.editItem("Border of dots", i -> i.withManner(along ? ItemMode.WEARING : ItemMode.ON_STONE)));
         runs.option("ring-circle", "on a circle", false, "Its middle and size are moved on the cloth").option("ring-edge", "along the edge",
                 true, "Follows the stone's own outline");
-        onTop = new Choice<>("At the top", top -> change("Dot or gap on top", d -> d.counted(d.count(), top, d.twoColours())));
+        onTop = new Choice<>("At the top",
+                top -> change("Dot or gap on top", d -> d.withCounted(new Dots.Count(d.count(), top, d.twoColours()))));
         onTop.option("top-dot", "a dot", true, "A dot on the middle line").option("top-gap", "a gap", false, "The gap on the middle line");
-        colours = new Choice<>("Colours", two -> change("Colours of the dots", d -> d.counted(d.count(), d.dotOnTop(), two)));
+        colours = new Choice<>("Colours",
+                two -> change("Colours of the dots", d -> d.withCounted(new Dots.Count(d.count(), d.dotOnTop(), two))));
         colours.option("dots-one", "one", false, "All dots alike").option("dots-two", "two in turn", true,
                 "Every other dot has a second colour; the number is even");
         getChildren().addAll(words, series, row(dot, gap), row(count, ratio), row(inset, inner), band, runs, new HBox(12, onTop, colours),

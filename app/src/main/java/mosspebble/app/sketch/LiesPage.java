@@ -59,12 +59,12 @@ final class LiesPage extends PageView {
         manner = new Choice<>("It lies",
                 m -> panel.workbench.editItem(
                         m == ItemMode.WEARING ? "Wear the stone" : m == ItemMode.ON_STONE ? "Lie on the stone" : "Leave it free",
-                        i -> i.lying(m)));
+                        i -> i.withManner(m)));
         manner.option("sits-on", "on the stone", ItemMode.ON_STONE, "Keeps its proportions")
                 .option("wears", "wears the stone", ItemMode.WEARING, "Its silhouette becomes the stone's outline")
                 .option("left-free", "left free", ItemMode.LEFT_FREE,
                         "Its silhouette stays unpainted: what lies behind is cut out round it");
-        matched = new Choice<>("Pairs", m -> panel.workbench.editItem("Pairs", i -> i.matched(m)));
+        matched = new Choice<>("Pairs", m -> panel.workbench.editItem("Pairs", i -> i.withMatched(m)));
         matched.option("pairs-free", "as they come", false, "Eyes and ears as the stone's shape makes them").option("pairs-equal",
                 "made equal", true, "The larger of each pair becomes the mirror image of the smaller");
         Button fit = Panel.button("lies-fit", "Fit to the face", "As large as the face allows, near its middle (F)", sketch::fit);
@@ -79,12 +79,13 @@ final class LiesPage extends PageView {
                 () -> item().map(s -> Numbers.text(s.placement().turn(), 1)).orElse("–"),
                 text -> Panel.number(text, "12", v -> place("Turn the design", p -> new Placement(p.x(), p.y(), v, p.scale()))));
         margin = panel.lengthEntry("design-margin", "Margin", "Kept clear inside the face when fitting", () -> mm(Item::marginMm),
-                v -> change("Margin", i -> i.margin(v.value())));
+                v -> change("Margin", i -> i.withMarginMm(v.value())));
         mostTurn = new Entry("most-turn", "May turn °", "To either side when it is fitted, 0 to 180",
                 () -> item().map(i -> Numbers.shortText(i.mostTurn())).orElse("–"),
-                text -> Panel.number(text, "15", v -> change("Allowed turn", i -> i.room(i.marginMm(), v, i.runOffMm()))));
+                text -> Panel.number(text, "15",
+                        v -> change("Allowed turn", i -> i.withRoom(new Item.Room(i.marginMm(), v, i.runOffMm())))));
         runOff = panel.lengthEntry("run-off", "May run off", "How far it may leave the face, as a decision", () -> mm(Item::runOffMm),
-                v -> change("Allowed run-off", i -> i.room(i.marginMm(), i.mostTurn(), v.value())));
+                v -> change("Allowed run-off", i -> i.withRoom(new Item.Room(i.marginMm(), i.mostTurn(), v.value()))));
         FlowPane align = new FlowPane(4, 4,
                 Panel.button("align-upright", "middle ↕", "Onto the upright middle line", () -> sketch.align(true, false, false)),
                 Panel.button("align-level", "middle ↔", "Onto the level middle line", () -> sketch.align(false, true, false)),
@@ -93,7 +94,7 @@ final class LiesPage extends PageView {
                 Panel.button("cover-mark", "hide a bad spot", "Moved so that it covers a hole, flat or crack", sketch::coverMark));
         placing = new VBox(10, new HBox(4, fit, beside), row(wide, high), row(turn, margin), row(mostTurn, runOff), align);
         fringe = panel.lengthEntry("fringe", "Fringe", "Fine strokes along the edge, as of hair or feathers; 0 for a clean edge",
-                () -> mm(Item::fringeMm), v -> change("Fringe", i -> i.fringed(v.value())));
+                () -> mm(Item::fringeMm), v -> change("Fringe", i -> i.withFringeMm(v.value())));
         exposes.setId("exposes");
         free = new VBox(8, fringe, Panel.quiet("It lets be seen:"), exposes);
         howMany = new Entry("several-count", "How many", "2 to " + SketchModel.MOST_SEVERAL + "; odd numbers look livelier",

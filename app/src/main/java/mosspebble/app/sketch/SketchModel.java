@@ -169,19 +169,19 @@ public final class SketchModel {
                 && (first || !added || subject instanceof Subject.Pattern || subject instanceof Subject.Guide) || along ? ItemMode.WEARING
                         : ItemMode.ON_STONE;
         Item begun = Item.of(subject, manner, now.map(Item::placement).orElse(new Placement(0, 0, 0, 10)), margin)
-                .called(now.map(Item::id).orElse(""));
+                .withId(now.map(Item::id).orElse(""));
         boolean straightened = begun.placement().turn() != 0 && !(subject instanceof Subject.Word);
-        Item tried = straightened ? begun.at(new Placement(0, 0, 0, 1)) : begun;
+        Item tried = straightened ? begun.withPlacement(new Placement(0, 0, 0, 1)) : begun;
         Optional<Placement> fitted = subject instanceof Subject.Guide guide && !guide.kind().wholeStone()
                 ? Optional.of(new Placement(0, 0, 0, guide.mm()))
-                : Designs.fit(tried.lying(ItemMode.ON_STONE), d.repertoire(studio), bed(d, project));
+                : Designs.fit(tried.withManner(ItemMode.ON_STONE), d.repertoire(studio), bed(d, project));
         if (fitted.isEmpty()) {
             return () -> workbench.tell("The face leaves no room with a margin of " + Numbers.shortText(margin) + " mm.");
         }
         boolean smaller = added && !first && manner == ItemMode.ON_STONE && !(subject instanceof Subject.Guide) && !onRim(subject);
-        Item item = begun.at(smaller ? fitted.get().sizedBy(0.5) : fitted.get());
+        Item item = begun.withPlacement(smaller ? fitted.get().sizedBy(0.5) : fitted.get());
         Sketch sketch = first ? new Sketch(List.of(item)) : added ? project.sketch().get().plus(item)
-                : project.sketch().get().with(item.id(), i -> item.inGroup(i.group()));
+                : project.sketch().get().with(item.id(), i -> item.withGroup(i.group()));
         Item taken = added && !first ? sketch.items().get(sketch.items().size() - 1) : item;
         Map<String, Mix> colours = Proposals.nearest(motif, taken, d.palette(studio.shelf()));
         return () -> {
@@ -260,7 +260,8 @@ public final class SketchModel {
                     double size = same ? Math.min(fit.get().scale(), item.placement().scale()) : fit.get().scale();
                     boolean whole = item.placement().scale() > 0.9 * fit.get().scale() || !same;
                     if (workbench.edit(title, p -> p.withSketch(p.sketch().map(s -> s.with(item.id(), i -> i.showing(word)
-                            .at(whole ? fit.get() : new Placement(i.placement().x(), i.placement().y(), i.placement().turn(), size))))))) {
+                            .withPlacement(whole ? fit.get()
+                                    : new Placement(i.placement().x(), i.placement().y(), i.placement().turn(), size))))))) {
                         change(title, s -> s);
                     }
                 });
@@ -278,7 +279,7 @@ public final class SketchModel {
                         if (found.isPresent()) {
                             workbench.editItem("Best line break",
                                     i -> i.showing(new Subject.Word(found.get().lines(), word.typeface(), word.setting()))
-                                            .lying(ItemMode.ON_STONE).at(found.get().placement()));
+                                            .withManner(ItemMode.ON_STONE).withPlacement(found.get().placement()));
                             workbench.tell("Letters " + Numbers.text(found.get().capMm(), 1) + " mm high in "
                                     + (found.get().lines().size() == 1 ? "one line." : found.get().lines().size() + " lines."));
                         } else {
@@ -309,11 +310,12 @@ public final class SketchModel {
     private void fit(String title, Geometry taken) {
         project().ifPresent(project -> inHand().ifPresent(item -> {
             Studio studio = workbench.studio();
-            desk.ask(fitting, d -> Designs.fit(item.manner() == ItemMode.WEARING ? item.lying(ItemMode.ON_STONE) : item,
+            desk.ask(fitting, d -> Designs.fit(item.manner() == ItemMode.WEARING ? item.withManner(ItemMode.ON_STONE) : item,
                     d.repertoire(studio), bed(d, project), taken), found -> {
                         if (found.isPresent()) {
                             workbench.editItem(title,
-                                    i -> i.lying(i.manner() == ItemMode.WEARING ? ItemMode.ON_STONE : i.manner()).at(found.get()));
+                                    i -> i.withManner(i.manner() == ItemMode.WEARING ? ItemMode.ON_STONE : i.manner())
+                                            .withPlacement(found.get()));
                         } else {
                             workbench.tell(taken.isEmpty() ? "The face leaves no room with this margin. Take a smaller margin."
                                     : "The others leave no room. Move or shrink them first.");
@@ -341,13 +343,13 @@ public final class SketchModel {
             Placement moved = item.id().equals(sketch.inHand(id).id()) ? after
                     : new Placement(after.x() + dx * Math.cos(turn) - dy * Math.sin(turn),
                             after.y() + dx * Math.sin(turn) + dy * Math.cos(turn), p.turn() + Math.toDegrees(turn), p.scale() * factor);
-            changed = changed.with(item.id(), i -> i.at(moved));
+            changed = changed.with(item.id(), i -> i.withPlacement(moved));
         }
         return changed;
     }
 
     public void mirror() {
-        workbench.editItem("Mirror", i -> i.mirrored(!i.mirrored()));
+        workbench.editItem("Mirror", i -> i.withMirrored(!i.mirrored()));
     }
 
     /** To the upright middle line, the level middle line, or along the stone's long axis. */
@@ -416,7 +418,8 @@ public final class SketchModel {
     public void twin() {
         inHand().ifPresent(item -> {
             if (workbench.edit("Twin", p -> copied(p, item, item
-                    .lying(item.manner() == ItemMode.WEARING ? ItemMode.ON_STONE : item.manner()).at(item.placement().movedBy(8, 4))))) {
+                    .withManner(item.manner() == ItemMode.WEARING ? ItemMode.ON_STONE : item.manner())
+                    .withPlacement(item.placement().movedBy(8, 4))))) {
                 takeFront();
             }
         });
@@ -448,7 +451,7 @@ public final class SketchModel {
     public void several(int count, boolean ring) {
         project().ifPresent(project -> inHand().ifPresent(item -> {
             Studio studio = workbench.studio();
-            Item alone = item.lying(ItemMode.ON_STONE).inGroup(Optional.empty());
+            Item alone = item.withManner(ItemMode.ON_STONE).withGroup(Optional.empty());
             desk.ask(fitting,
                     d -> Designs.shape(item, d.repertoire(studio))
                             .map(motif -> ring ? Arrange.ring(motif, bed(d, project), item.marginMm(), count)
@@ -462,9 +465,10 @@ public final class SketchModel {
                         String group = "g" + item.id() + count;
                         workbench.edit(count + (ring ? " in a ring" : " scattered"), p -> {
                             Project changed = p.withSketch(
-                                    p.sketch().map(s -> s.with(item.id(), i -> alone.at(found.get(0)).inGroup(Optional.of(group)))));
+                                    p.sketch().map(
+                                            s -> s.with(item.id(), i -> alone.withPlacement(found.get(0)).withGroup(Optional.of(group)))));
                             for (int k = 1; k < found.size(); k++) {
-                                changed = copied(changed, item, alone.at(found.get(k)).inGroup(Optional.of(group)));
+                                changed = copied(changed, item, alone.withPlacement(found.get(k)).withGroup(Optional.of(group)));
                             }
                             return changed;
                         });
@@ -477,7 +481,7 @@ public final class SketchModel {
         inHand().ifPresent(item -> sketch().ifPresent(s -> {
             if (item.group().isPresent()) {
                 workbench.edit("Ungroup",
-                        p -> p.withSketch(p.sketch().map(q -> each(q, q.together(item.id()), i -> i.inGroup(Optional.empty())))));
+                        p -> p.withSketch(p.sketch().map(q -> each(q, q.together(item.id()), i -> i.withGroup(Optional.empty())))));
                 return;
             }
             int at = s.items().indexOf(s.inHand(item.id()));
@@ -488,7 +492,7 @@ public final class SketchModel {
             Item other = s.items().get(at > 0 ? at - 1 : 1);
             String group = other.group().orElse("g" + s.freshId());
             workbench.edit("Group with " + title(other),
-                    p -> p.withSketch(p.sketch().map(q -> each(q, List.of(item, other), i -> i.inGroup(Optional.of(group))))));
+                    p -> p.withSketch(p.sketch().map(q -> each(q, List.of(item, other), i -> i.withGroup(Optional.of(group))))));
         }));
     }
 
@@ -520,7 +524,7 @@ public final class SketchModel {
             } else {
                 parts.remove(part);
             }
-            return i.without(parts);
+            return i.withLeftOut(parts);
         });
     }
 

@@ -174,7 +174,8 @@ final class StrokeTool {
         double dx = (to.x - from.x) * p.scale() * (item.mirrored() ? -1 : 1);
         double dy = (to.y - from.y) * p.scale();
         double turn = Math.toRadians(p.turn());
-        return item.showing(after).at(p.movedBy(dx * Math.cos(turn) - dy * Math.sin(turn), dx * Math.sin(turn) + dy * Math.cos(turn)));
+        return item.showing(after)
+                .withPlacement(p.movedBy(dx * Math.cos(turn) - dy * Math.sin(turn), dx * Math.sin(turn) + dy * Math.cos(turn)));
     }
 
     /** The thing with the point in hand moved to the pointer. */

@@ -85,7 +85,7 @@ final class WordPage extends PageView {
         bend = number("word-bend", "Bend",
                 "Arc: degrees it spans, negative hangs. Wave: height in per cent of a letter. Rim: mm inside the edge", "110",
                 () -> s().bend(), v -> setting("Bend", s -> s.along(s.path(), v)));
-        style = new Choice<>("Letters", v -> setting("Style of the letters", s -> s.styled(v)));
+        style = new Choice<>("Letters", v -> setting("Style of the letters", s -> s.withStyle(v)));
         style.option("style-solid", "solid", LetterSetting.Style.SOLID, "Filled")
                 .option("style-outline", "outline", LetterSetting.Style.OUTLINE, "Only the edge, with a pen")
                 .option("style-inline", "inline", LetterSetting.Style.INLINE, "A lighter line inside")
@@ -97,13 +97,13 @@ final class WordPage extends PageView {
         step = number("word-step", "Line step", "From line to line, in letter heights", "1.4", () -> s().lineStep(),
                 v -> setting("Step of the lines", s -> s.spaced(s.optical(), s.space(), v)));
         swell = number("word-swell", "Thicken, em", "Down-strokes made thicker: 0 to 0.12", "0.04", () -> s().swell(),
-                v -> setting("Thicken the down-strokes", s -> s.swelled(v)));
+                v -> setting("Thicken the down-strokes", s -> s.withSwell(v)));
         pen = number("word-pen", "Pen, mm", "For outlines and single-stroke letters", "0.8", () -> s().penMm(),
-                v -> setting("Pen of the letters", s -> s.pen(v)));
-        boxes = new Choice<>("Boxes", v -> setting("Letter boxes", s -> s.boxed(v)));
+                v -> setting("Pen of the letters", s -> s.withPenMm(v)));
+        boxes = new Choice<>("Boxes", v -> setting("Letter boxes", s -> s.withBoxes(v)));
         boxes.option("boxes-off", "no", false, "Letters as wide as they are").option("boxes-on", "equal boxes", true,
                 "Even count: half to each side of the middle line; odd count: the middle letter on it");
-        toEye = new Choice<>("Straight", v -> setting("Straight to the eye", s -> s.toEye(v)));
+        toEye = new Choice<>("Straight", v -> setting("Straight to the eye", s -> s.withToEye(v)));
         toEye.option("eye-off", "ruled", false, "As ruled on flat paper").option("eye-on", "to the eye", true,
                 "Lifted over the dome until it looks straight from the viewpoint (Stone, Seen)");
         kernLetter = number("kern-letter", "Letter no", "Which letter is moved, counted from 1", "3", () -> letter, v -> {

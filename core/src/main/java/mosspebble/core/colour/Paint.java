@@ -1,5 +1,6 @@
 package mosspebble.core.colour;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Locale;
 import java.util.Objects;
 import mosspebble.core.units.Micrometres;
@@ -12,38 +13,59 @@ import mosspebble.core.units.Srgb;
  *
  * @param id stable name within the shelf
  * @param swatch colour of the thick dry film
- * @param hiding contrast ratio of one normal coat over black and over white (0.80), 0.02 to 0.999; 0.98 counts as hiding (ISO 6504-3, ASTM
- * D2805)
- * @param hidingSpread how far the hiding may be off, plus and minus, 0 to 0.5; {@link Opacity#SPREAD} for the word on a label, smaller once
- * a drawdown was read
  * @param tip width of a pen's nib, 0 for what is brushed; up to 15 mm
- * @param wetCoat wet thickness of one normal coat, 3 to 500 µm
- * @param solids solids by volume, 0.05 to 1: dry = wet x solids
- * @param dryingShift lightness L* of the wet film minus that of the dry one, -15 to 15; acrylics dry darker, so mostly above 0
  */
-public record Paint(String id, String name, PaintKind kind, Binder binder, Srgb swatch, double hiding, double hidingSpread, Finish finish,
-        Millimetres tip, Micrometres wetCoat,
-        double solids, double dryingShift, Pot pot) {
+@RecordBuilder
+public record Paint(String id, String name, PaintKind kind, Srgb swatch, Hiding cover, Film film, Millimetres tip, Pot pot)
+        implements
+        PaintBuilder.With {
+
+    /**
+     * How well it covers.
+     *
+     * @param hiding contrast ratio of one normal coat over black and over white (0.80), 0.02 to 0.999; 0.98 counts as hiding (ISO 6504-3,
+     * ASTM D2805)
+     * @param hidingSpread how far the hiding may be off, plus and minus, 0 to 0.5; {@link Opacity#SPREAD} for the word on a label, smaller
+     * once a drawdown was read
+     */
+    public record Hiding(double hiding, double hidingSpread) {}
+
+    /**
+     * What a coat of it is, wet and dry.
+     *
+     * @param wetCoat wet thickness of one normal coat, 3 to 500 µm
+     * @param solids solids by volume, 0.05 to 1: dry = wet x solids
+     * @param dryingShift lightness L* of the wet film minus that of the dry one, -15 to 15; acrylics dry darker, so mostly above 0
+     */
+    @RecordBuilder
+    public record Film(Binder binder, Finish finish, Micrometres wetCoat, double solids, double dryingShift)
+            implements
+            PaintFilmBuilder.With {
+        public Film {
+            Objects.requireNonNull(binder);
+            Objects.requireNonNull(finish);
+        }
+    }
 
     /** Longest id or name. */
     public static final int LONGEST = 60;
 
     public Paint {
         Objects.requireNonNull(kind);
-        Objects.requireNonNull(binder);
         Objects.requireNonNull(swatch);
-        Objects.requireNonNull(finish);
+        Objects.requireNonNull(cover);
+        Objects.requireNonNull(film);
         Objects.requireNonNull(pot);
         if (id.isBlank() || id.length() > LONGEST || name.isBlank() || name.length() > LONGEST) {
             throw new IllegalArgumentException(
                     "a paint needs an id and a name of 1 to " + LONGEST + " letters, had \"" + id + "\" and \"" + name + "\"");
         }
-        check(name, "hiding as contrast ratio", hiding, 0.02, 0.999);
-        check(name, "uncertainty of the hiding", hidingSpread, 0, 0.5);
+        check(name, "hiding as contrast ratio", cover.hiding(), 0.02, 0.999);
+        check(name, "uncertainty of the hiding", cover.hidingSpread(), 0, 0.5);
         check(name, "tip in mm", tip.value(), 0, 15);
-        check(name, "wet coat in µm", wetCoat.value(), 3, 500);
-        check(name, "solids by volume", solids, 0.05, 1);
-        check(name, "drying shift in L*", dryingShift, -15, 15);
+        check(name, "wet coat in µm", film.wetCoat().value(), 3, 500);
+        check(name, "solids by volume", film.solids(), 0.05, 1);
+        check(name, "drying shift in L*", film.dryingShift(), -15, 15);
     }
 
     private static void check(String name, String what, double value, double low, double high) {
@@ -59,9 +81,9 @@ public record Paint(String id, String name, PaintKind kind, Binder binder, Srgb 
             case GEL -> Binder.UV_GEL;
             default -> Binder.ACRYLIC;
         };
-        return new Paint(id, name, kind, binder, swatch, kind.hiding, Opacity.SPREAD, kind.finish, new Millimetres(kind.pen() ? 0.7 : 0),
-                new Micrometres(kind.wetUm), kind.solids, kind.shift,
-                new Pot(left, new Millilitres(0), 0));
+        return new Paint(id, name, kind, swatch, new Paint.Hiding(kind.hiding, Opacity.SPREAD),
+                new Paint.Film(binder, kind.finish, new Micrometres(kind.wetUm), kind.solids, kind.shift),
+                new Millimetres(kind.pen() ? 0.7 : 0), new Pot(left, new Millilitres(0), 0));
     }
 
     /** A name as an id: small letters, digits and hyphens. */
@@ -82,30 +104,51 @@ public record Paint(String id, String name, PaintKind kind, Binder binder, Srgb 
 
     /** Dry thickness of one normal coat. */
     public Micrometres dryCoat() {
-        return new Micrometres(wetCoat.value() * solids);
+        return new Micrometres(wetCoat().value() * solids());
     }
 
-    public Paint withName(String newName) {
-        return new Paint(id, newName, kind, binder, swatch, hiding, hidingSpread, finish, tip, wetCoat, solids, dryingShift, pot);
+    public double hiding() {
+        return cover.hiding();
     }
 
-    public Paint withSwatch(Srgb newSwatch) {
-        return new Paint(id, name, kind, binder, newSwatch, hiding, hidingSpread, finish, tip, wetCoat, solids, dryingShift, pot);
+    public double hidingSpread() {
+        return cover.hidingSpread();
+    }
+
+    public Binder binder() {
+        return film.binder();
+    }
+
+    public Finish finish() {
+        return film.finish();
+    }
+
+    public Micrometres wetCoat() {
+        return film.wetCoat();
+    }
+
+    public double solids() {
+        return film.solids();
+    }
+
+    public double dryingShift() {
+        return film.dryingShift();
     }
 
     public Paint withHiding(double ratio, double spread) {
-        return new Paint(id, name, kind, binder, swatch, ratio, spread, finish, tip, wetCoat, solids, dryingShift, pot);
+        return withCover(new Hiding(ratio, spread));
     }
 
-    public Paint withFilm(Binder newBinder, Finish newFinish, Millimetres newTip, Micrometres newCoat) {
-        return new Paint(id, name, kind, newBinder, swatch, hiding, hidingSpread, newFinish, newTip, newCoat, solids, dryingShift, pot);
+    /** As another film from another nib: what it does not say of the film stays. */
+    public Paint made(Binder binder, Finish finish, Millimetres newTip, Micrometres wetCoat) {
+        return withTip(newTip).withFilm(film.withBinder(binder).withFinish(finish).withWetCoat(wetCoat));
+    }
+
+    public Paint withFinish(Finish finish) {
+        return withFilm(film.withFinish(finish));
     }
 
     public Paint withDryingShift(double shift) {
-        return new Paint(id, name, kind, binder, swatch, hiding, hidingSpread, finish, tip, wetCoat, solids, shift, pot);
-    }
-
-    public Paint withPot(Pot newPot) {
-        return new Paint(id, name, kind, binder, swatch, hiding, hidingSpread, finish, tip, wetCoat, solids, dryingShift, newPot);
+        return withFilm(film.withDryingShift(shift));
     }
 }

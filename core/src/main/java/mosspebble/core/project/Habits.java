@@ -1,16 +1,17 @@
 package mosspebble.core.project;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Objects;
 
 /**
  * How this painter works: the schools of practice and the light.
  *
  * @param tolerance largest difference (CIEDE2000) to the full colour that counts as covered, 0.5 to 6: fussy 1, usual 2, easy 3
- * @param dryer whether a hair dryer is used between coats
- * @param outdoors whether the stone will live outdoors
  */
-public record Habits(Ground ground, Lines lines, LineColour lineColour, LineStyle lineStyle, Primer primer, Medium medium, Hand hand,
-        Seal seal, double tolerance, Light light, boolean dryer, boolean outdoors) {
+@RecordBuilder
+public record Habits(Ground ground, Primer primer, Outline outline, Handling handling, double tolerance, Light light, Keeping keeping)
+        implements
+        HabitsBuilder.With {
 
     /** Where the ground colour goes. */
     public enum Ground { AROUND, UNDER, BARE }
@@ -52,71 +53,126 @@ public record Habits(Ground ground, Lines lines, LineColour lineColour, LineStyl
     /** What it is sealed with. */
     public enum Seal { GLOSS, MATT, RESIN, NONE }
 
+    /**
+     * The lines round what is painted.
+     *
+     * @param lines when they are drawn
+     * @param lineColour how their colour is chosen
+     * @param lineStyle how they are built
+     */
+    @RecordBuilder
+    public record Outline(Lines lines, LineColour lineColour, LineStyle lineStyle) implements HabitsOutlineBuilder.With {
+        public Outline {
+            Objects.requireNonNull(lines);
+            Objects.requireNonNull(lineColour);
+            Objects.requireNonNull(lineStyle);
+        }
+    }
+
+    /**
+     * What the hand works with.
+     *
+     * @param hand that holds the brush
+     * @param dryer whether a hair dryer is used between coats
+     */
+    @RecordBuilder
+    public record Handling(Medium medium, Hand hand, boolean dryer) implements HabitsHandlingBuilder.With {
+        public Handling {
+            Objects.requireNonNull(medium);
+            Objects.requireNonNull(hand);
+        }
+    }
+
+    /**
+     * How the painted stone is kept.
+     *
+     * @param outdoors whether the stone will live outdoors
+     */
+    @RecordBuilder
+    public record Keeping(Seal seal, boolean outdoors) implements HabitsKeepingBuilder.With {
+        public Keeping {
+            Objects.requireNonNull(seal);
+        }
+    }
+
     public Habits {
         Objects.requireNonNull(ground);
-        Objects.requireNonNull(lines);
-        Objects.requireNonNull(lineColour);
-        Objects.requireNonNull(lineStyle);
         Objects.requireNonNull(primer);
-        Objects.requireNonNull(medium);
-        Objects.requireNonNull(hand);
-        Objects.requireNonNull(seal);
+        Objects.requireNonNull(outline);
+        Objects.requireNonNull(handling);
         Objects.requireNonNull(light);
+        Objects.requireNonNull(keeping);
         if (!(tolerance >= 0.5 && tolerance <= 6)) {
             throw new IllegalArgumentException("the tolerance must be 0.5 to 6, was " + tolerance);
         }
     }
 
     public static Habits usual() {
-        return new Habits(Ground.AROUND, Lines.LAST, LineColour.CONTRAST, LineStyle.EVEN, Primer.WHERE_NEEDED, Medium.BY_AREA, Hand.RIGHT,
-                Seal.GLOSS, 2, Light.USUAL, false, true);
+        return new Habits(Ground.AROUND, Primer.WHERE_NEEDED, new Outline(Lines.LAST, LineColour.CONTRAST, LineStyle.EVEN),
+                new Handling(Medium.BY_AREA, Hand.RIGHT, false), 2, Light.USUAL, new Keeping(Seal.GLOSS, true));
     }
 
-    public Habits with(Ground newGround) {
-        return new Habits(newGround, lines, lineColour, lineStyle, primer, medium, hand, seal, tolerance, light, dryer, outdoors);
+    public Lines lines() {
+        return outline.lines();
     }
 
-    public Habits with(Lines newLines) {
-        return new Habits(ground, newLines, lineColour, lineStyle, primer, medium, hand, seal, tolerance, light, dryer, outdoors);
+    public Habits withLines(Lines newLines) {
+        return withOutline(outline.withLines(newLines));
     }
 
-    public Habits with(LineColour newLineColour) {
-        return new Habits(ground, lines, newLineColour, lineStyle, primer, medium, hand, seal, tolerance, light, dryer, outdoors);
+    public LineColour lineColour() {
+        return outline.lineColour();
     }
 
-    public Habits with(LineStyle newLineStyle) {
-        return new Habits(ground, lines, lineColour, newLineStyle, primer, medium, hand, seal, tolerance, light, dryer, outdoors);
+    public Habits withLineColour(LineColour newLineColour) {
+        return withOutline(outline.withLineColour(newLineColour));
     }
 
-    public Habits with(Primer newPrimer) {
-        return new Habits(ground, lines, lineColour, lineStyle, newPrimer, medium, hand, seal, tolerance, light, dryer, outdoors);
+    public LineStyle lineStyle() {
+        return outline.lineStyle();
     }
 
-    public Habits with(Medium newMedium) {
-        return new Habits(ground, lines, lineColour, lineStyle, primer, newMedium, hand, seal, tolerance, light, dryer, outdoors);
+    public Habits withLineStyle(LineStyle newLineStyle) {
+        return withOutline(outline.withLineStyle(newLineStyle));
     }
 
-    public Habits with(Hand newHand) {
-        return new Habits(ground, lines, lineColour, lineStyle, primer, medium, newHand, seal, tolerance, light, dryer, outdoors);
+    public Medium medium() {
+        return handling.medium();
     }
 
-    public Habits with(Seal newSeal) {
-        return new Habits(ground, lines, lineColour, lineStyle, primer, medium, hand, newSeal, tolerance, light, dryer, outdoors);
+    public Habits withMedium(Medium newMedium) {
+        return withHandling(handling.withMedium(newMedium));
     }
 
-    public Habits with(Light newLight) {
-        return new Habits(ground, lines, lineColour, lineStyle, primer, medium, hand, seal, tolerance, newLight, dryer, outdoors);
+    public Hand hand() {
+        return handling.hand();
     }
 
-    public Habits withTolerance(double newTolerance) {
-        return new Habits(ground, lines, lineColour, lineStyle, primer, medium, hand, seal, newTolerance, light, dryer, outdoors);
+    public Habits withHand(Hand newHand) {
+        return withHandling(handling.withHand(newHand));
+    }
+
+    public boolean dryer() {
+        return handling.dryer();
     }
 
     public Habits withDryer(boolean newDryer) {
-        return new Habits(ground, lines, lineColour, lineStyle, primer, medium, hand, seal, tolerance, light, newDryer, outdoors);
+        return withHandling(handling.withDryer(newDryer));
+    }
+
+    public Seal seal() {
+        return keeping.seal();
+    }
+
+    public Habits withSeal(Seal newSeal) {
+        return withKeeping(keeping.withSeal(newSeal));
+    }
+
+    public boolean outdoors() {
+        return keeping.outdoors();
     }
 
     public Habits withOutdoors(boolean newOutdoors) {
-        return new Habits(ground, lines, lineColour, lineStyle, primer, medium, hand, seal, tolerance, light, dryer, newOutdoors);
+        return withKeeping(keeping.withOutdoors(newOutdoors));
     }
 }

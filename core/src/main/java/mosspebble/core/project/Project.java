@@ -114,7 +114,7 @@ public record Project(String id, String name, String purpose, Stone stone, Histo
     @Override
     public Habits habits() {
         return sides == null ? habits
-                : sides.up().own().map(own -> own.with(habits.seal()).withOutdoors(habits.outdoors())).orElse(habits);
+                : sides.up().own().map(own -> own.withKeeping(habits.keeping())).orElse(habits);
     }
 
     /**
@@ -199,7 +199,7 @@ public record Project(String id, String name, String purpose, Stone stone, Histo
         boolean own = sides.up().own().isPresent();
         return new Project(id, name, purpose, stone, history, viewpoint,
                 own ? sides.up(face -> face.withOwn(Optional.of(newHabits))) : sides,
-                own ? habits.with(newHabits.seal()).withOutdoors(newHabits.outdoors()) : newHabits);
+                own ? habits.withKeeping(newHabits.keeping()) : newHabits);
     }
 
     /** Gives the face that is up habits of its own, like those it had, or takes them away. */

@@ -52,7 +52,7 @@ final class CanBeLaid implements Rule {
             Optional<Placement> fit = Designs.fit(item, on.workshop().repertoire(), on.bed());
             return fit
                     .map(at -> Finding.of(Code.WORDS_TOO_LONG, Facts.of("lettersMm", at.scale()),
-                            Remedy.of(Cure.FIT_TO_RIM, p -> Bench.with(p, item, i -> i.at(at)))))
+                            Remedy.of(Cure.FIT_TO_RIM, p -> Bench.with(p, item, i -> i.withPlacement(at)))))
                     .orElse(Finding.of(Code.WORDS_TOO_LONG, Facts.none()));
         }
         return Finding.of(Code.NOT_IN_REPERTOIRE, Facts.none());

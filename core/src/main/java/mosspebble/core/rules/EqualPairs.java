@@ -33,7 +33,7 @@ final class EqualPairs implements Rule {
                         .and("smaller", (first ? worst.other() : worst.one()).part().title())
                         .and("percent", 100 * (Math.max(worst.larger(), 1 / worst.larger()) - 1)).and("others", pairs.size() - 1);
                 found.add(Finding.of(Code.UNEQUAL_PAIR, facts,
-                        Remedy.of(Cure.EQUAL_PAIRS, p -> Bench.with(p, placed.item(), i -> i.matched(true)))));
+                        Remedy.of(Cure.EQUAL_PAIRS, p -> Bench.with(p, placed.item(), i -> i.withMatched(true)))));
             });
         }
         return found;

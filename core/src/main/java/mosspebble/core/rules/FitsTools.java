@@ -50,19 +50,19 @@ final class FitsTools implements Rule {
         if (item.manner() != ItemMode.WEARING && factor <= MOST_GROWTH && own.getWidth() * factor < 0.95 * face.getWidth()
                 && own.getHeight() * factor < 0.95 * face.getHeight()) {
             remedies.add(new Remedy(Cure.ENLARGE, Facts.of("factor", factor),
-                    p -> Bench.with(p, item, i -> i.at(i.placement().sizedBy(factor)))));
+                    p -> Bench.with(p, item, i -> i.withPlacement(i.placement().sizedBy(factor)))));
         }
         worst.finer().ifPresent(pen -> remedies.add(
                 new Remedy(Cure.FINER_PEN, Facts.of("pen", pen.name()), p -> p.withColour(worst.part().part().slot(), Mix.of(pen.id())))));
         if (item.subject() instanceof Subject.Word word && word.setting().swell() < 0.1) {
             remedies.add(Remedy.of(Cure.THICKEN, p -> Bench.with(p, item,
-                    i -> i.showing(word.with(word.setting().swelled(Math.min(0.12, word.setting().swell() + 0.04)))))));
+                    i -> i.showing(word.with(word.setting().withSwell(Math.min(0.12, word.setting().swell() + 0.04)))))));
         }
         if (worst.item().parts().size() > found.size()) {
             Set<String> out = new LinkedHashSet<>(item.leftOut());
             int prefix = item.named("").length();
             found.forEach(n -> out.add(n.part().part().id().substring(prefix)));
-            remedies.add(new Remedy(Cure.LEAVE_OUT, Facts.of("parts", found.size()), p -> Bench.with(p, item, i -> i.without(out))));
+            remedies.add(new Remedy(Cure.LEAVE_OUT, Facts.of("parts", found.size()), p -> Bench.with(p, item, i -> i.withLeftOut(out))));
         }
         return Finding.of(Code.TOO_NARROW, worst.pen().map(pen -> facts.and("pen", pen.name())).orElse(facts), remedies);
     }

@@ -33,7 +33,7 @@ final class OffCracks implements Rule {
                     .flatMap(p -> over(placed, p).stream()).findFirst()
                     .ifPresent(part -> found.add(Finding.of(Code.OVER_CRACK, Facts.of("part", part.part().title()),
                             Remedy.of(Cure.FIT_BESIDE_CRACK, p -> Designs.fit(placed.item(), on.workshop().repertoire(), on.bed())
-                                    .map(f -> Bench.with(p, placed.item(), i -> i.at(f))).orElse(p)))));
+                                    .map(f -> Bench.with(p, placed.item(), i -> i.withPlacement(f))).orElse(p)))));
         }
         return found;
     }

@@ -24,7 +24,7 @@ final class PaintHides implements Rule {
             Facts facts = Facts.of("what", what).and("most", Planner.MOST_COATS).and("never", never);
             return never
                     ? Finding.of(Code.NEVER_HIDES, facts,
-                            Remedy.of(Cure.ALLOW_PRIMER, p -> p.withHabits(p.habits().with(Habits.Primer.WHERE_NEEDED))))
+                            Remedy.of(Cure.ALLOW_PRIMER, p -> p.withHabits(p.habits().withPrimer(Habits.Primer.WHERE_NEEDED))))
                     : Finding.of(Code.NEVER_HIDES, facts);
         }).toList();
     }

@@ -16,6 +16,6 @@ final class PrimerGrips implements Rule {
     public List<Finding> look(Bench on) {
         boolean primed = on.plan().steps().stream().anyMatch(s -> s.kind() == Step.Kind.PRIME);
         return primed && on.glassy() ? List.of(Finding.of(Code.PRIMER_ON_GLASS, Facts.none(),
-                Remedy.of(Cure.NO_PRIMER, p -> p.withHabits(p.habits().with(Habits.Primer.NEVER))))) : List.of();
+                Remedy.of(Cure.NO_PRIMER, p -> p.withHabits(p.habits().withPrimer(Habits.Primer.NEVER))))) : List.of();
     }
 }

@@ -21,6 +21,6 @@ final class SealedOutdoors implements Rule {
         Facts facts = Facts.of("coats", SealAdvice.of(on.survey().stone(), true).coats());
         boolean none = on.palette().shelf().that(PaintKind.Use.SEALS).isEmpty();
         return List.of(none ? Finding.of(Code.UNSEALED_OUTDOORS, facts.and("varnish", false)) : Finding.of(Code.UNSEALED_OUTDOORS,
-                facts.and("varnish", true), Remedy.of(Cure.SEAL, p -> p.withHabits(p.habits().with(Habits.Seal.GLOSS)))));
+                facts.and("varnish", true), Remedy.of(Cure.SEAL, p -> p.withHabits(p.habits().withSeal(Habits.Seal.GLOSS)))));
     }
 }

@@ -64,7 +64,7 @@ final class StaysOnFace implements Rule {
         }
         boolean offStone = !on.survey().zones().outline().covers(placed.silhouette());
         boolean word = item.subject() instanceof Subject.Word; // only words say their size; for others it is worked out when it is wanted
-        Item lying = item.lying(ItemMode.ON_STONE);
+        Item lying = item.withManner(ItemMode.ON_STONE);
         Repertoire repertoire = on.workshop().repertoire();
         Support bed = on.bed();
         Optional<Placement> fit = word
@@ -77,10 +77,12 @@ final class StaysOnFace implements Rule {
         List<Remedy> remedies = new ArrayList<>();
         if (!word || fit.isPresent()) {
             remedies.add(Remedy.of(Cure.FIT_TO_FACE, p -> fit.or(() -> Designs.fit(lying, repertoire, bed))
-                    .map(f -> Bench.with(p, item, i -> i.lying(i.wearing() ? ItemMode.ON_STONE : i.manner()).at(f))).orElse(p)));
+                    .map(f -> Bench.with(p, item, i -> i.withManner(i.wearing() ? ItemMode.ON_STONE : i.manner()).withPlacement(f)))
+                    .orElse(p)));
         }
         if (!offStone && far < MEANT_MM) {
-            remedies.add(Remedy.of(Cure.LET_RUN_OFF, p -> Bench.with(p, item, i -> i.room(i.marginMm(), i.mostTurn(), Math.ceil(far)))));
+            remedies.add(Remedy.of(Cure.LET_RUN_OFF,
+                    p -> Bench.with(p, item, i -> i.withRoom(new Item.Room(i.marginMm(), i.mostTurn(), Math.ceil(far))))));
         }
         return Optional.of(Finding.of(Code.LEAVES, facts, remedies).weighing(offStone ? Weight.STOP : Weight.MIND));
     }

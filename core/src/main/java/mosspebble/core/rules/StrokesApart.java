@@ -42,12 +42,12 @@ final class StrokesApart implements Rule {
         } else if (item.manner() != ItemMode.WEARING && found.gapMm() > 0.05 && found.neededMm() / found.gapMm() < 2.5) {
             double factor = 1.02 * found.neededMm() / found.gapMm();
             remedies.add(new Remedy(Cure.ENLARGE, Facts.of("factor", factor),
-                    p -> Bench.with(p, item, i -> i.at(i.placement().sizedBy(factor)))));
+                    p -> Bench.with(p, item, i -> i.withPlacement(i.placement().sizedBy(factor)))));
         }
         if (!letters) {
             Set<String> out = new LinkedHashSet<>(item.leftOut());
             out.add(found.one().part().id().substring(item.named("").length()));
-            remedies.add(new Remedy(Cure.LEAVE_OUT, Facts.of("parts", 2), p -> Bench.with(p, item, i -> i.without(out))));
+            remedies.add(new Remedy(Cure.LEAVE_OUT, Facts.of("parts", 2), p -> Bench.with(p, item, i -> i.withLeftOut(out))));
         }
         return Finding.of(Code.TOO_TIGHT, letters ? facts.and("other", found.other().part().title()) : facts, remedies);
     }

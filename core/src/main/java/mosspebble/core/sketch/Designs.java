@@ -75,8 +75,8 @@ public final class Designs {
         List<MotifPart> parts = new ArrayList<>();
         if (dots.bandMm() > 0) {
             slots.add(LINES);
-            parts.add(new MotifPart("lines", "lines beside the dots", Role.LINE, LINES.id(), disc.getBoundary(), BORDER_PEN, 0, false,
-                    Presence.ALWAYS, Optional.empty()));
+            parts.add(new MotifPart("lines", "lines beside the dots", Role.LINE, LINES.id(), disc.getBoundary(),
+                    new MotifPart.Make(BORDER_PEN, 0, false, Presence.ALWAYS), Optional.empty()));
         }
         parts.add(dotPart(disc, DOTS, "dots"));
         if (dots.twoColours() || dots.series() == Subject.Series.ALTERNATING || dots.series() == Subject.Series.WALKING
@@ -88,13 +88,13 @@ public final class Designs {
     }
 
     private static MotifPart dotPart(Geometry shape, Slot slot, String title) {
-        return new MotifPart(slot.id(), title, Role.FILL, slot.id(), shape, 0, 0, false, Presence.ALWAYS, Optional.empty());
+        return new MotifPart(slot.id(), title, Role.FILL, slot.id(), shape, MotifPart.Make.FLAT, Optional.empty());
     }
 
     private static Motif guideMotif(Subject.Guide guide, Geometry lines) {
         Geometry disc = DotRing.disc(FACTORY, new Coordinate(0, 0), 1);
-        MotifPart part = new MotifPart("guide", guide.kind().title().toLowerCase(Locale.ROOT), Role.GUIDE, "pencil", lines, 0, 0, false,
-                Presence.ALWAYS, Optional.empty());
+        MotifPart part = new MotifPart("guide", guide.kind().title().toLowerCase(Locale.ROOT), Role.GUIDE, "pencil", lines,
+                MotifPart.Make.FLAT, Optional.empty());
         return new Motif("guide", guide.kind().title(), List.of(new Slot("pencil", "Pencil", Srgb.ofHex("#4e4f52"))), List.of(part), disc,
                 disc, guide.kind().wholeStone(), guide.kind().wholeStone());
     }
@@ -295,7 +295,7 @@ public final class Designs {
     }
 
     private static PlacedPart placed(Item item, MotifPart part, Geometry drawn) {
-        MotifPart named = item.id().isEmpty() ? part : part.named(item.named(part.id()), item.named(part.slot()));
+        MotifPart named = item.id().isEmpty() ? part : part.withId(item.named(part.id())).withSlot(item.named(part.slot()));
         if (drawn.getDimension() == 2) {
             Geometry valid = drawn.isValid() ? drawn : Shapes.grown(drawn, 1e-6);
             return new PlacedPart(named, valid, valid);

@@ -1,5 +1,6 @@
 package mosspebble.core.sketch;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
@@ -11,32 +12,55 @@ import mosspebble.core.units.Numbers;
  * One thing placed on the stone.
  *
  * @param id unique in the sketch; it stands before the ids of its parts and colour slots, the first thing's is empty
- * @param marginMm kept clear inside the face when fitting, 0 to 50
- * @param mostTurn allowed turn to either side when fitting, degrees, 0 to 180
- * @param runOffMm how far it may run off the face, as a decision, 0 to 100
- * @param fringeMm length of the fringe along a silhouette left free, 0 (a clean edge) to 12
- * @param mirrored whether left and right are exchanged
- * @param matched whether mirror partners are made equal where the stone's shape pulls them apart
  * @param leftOut ids, as in the motif, of parts that are left out
  * @param group things of one group are moved together
  */
-public record Item(String id, Subject subject, ItemMode manner, Placement placement, double marginMm, double mostTurn, double runOffMm,
-        double fringeMm, boolean mirrored, boolean matched,
-        Set<String> leftOut, Optional<String> group) {
+@RecordBuilder
+public record Item(String id, Subject subject, Placement placement, Lie lie, Room room, Set<String> leftOut, Optional<String> group)
+        implements
+        ItemBuilder.With {
+
+    /**
+     * How it lies.
+     *
+     * @param mirrored whether left and right are exchanged
+     * @param matched whether mirror partners are made equal where the stone's shape pulls them apart
+     * @param fringeMm length of the fringe along a silhouette left free, 0 (a clean edge) to 12
+     */
+    @RecordBuilder
+    public record Lie(ItemMode manner, boolean mirrored, boolean matched, double fringeMm) implements ItemLieBuilder.With {
+        public Lie {
+            Objects.requireNonNull(manner);
+            range("The fringe must be", fringeMm, 12, "mm");
+        }
+    }
+
+    /**
+     * Room for fitting it.
+     *
+     * @param marginMm kept clear inside the face, 0 to 50
+     * @param mostTurn allowed turn to either side, degrees, 0 to 180
+     * @param runOffMm how far it may run off the face, as a decision, 0 to 100
+     */
+    @RecordBuilder
+    public record Room(double marginMm, double mostTurn, double runOffMm) implements ItemRoomBuilder.With {
+        public Room {
+            range("The margin must be", marginMm, 50, "mm");
+            range("The allowed turn must be", mostTurn, 180, "degrees");
+            range("The allowed run-off must be", runOffMm, 100, "mm");
+        }
+    }
 
     public Item {
         Objects.requireNonNull(id);
         Objects.requireNonNull(subject);
-        Objects.requireNonNull(manner);
         Objects.requireNonNull(placement);
+        Objects.requireNonNull(lie);
+        Objects.requireNonNull(room);
         Objects.requireNonNull(group);
         if (!id.matches("[a-z0-9]{0,12}")) {
             throw new IllegalArgumentException("the id of a thing on the stone must be small letters and digits, was " + id);
         }
-        range("The margin must be", marginMm, 50, "mm");
-        range("The allowed turn must be", mostTurn, 180, "degrees");
-        range("The allowed run-off must be", runOffMm, 100, "mm");
-        range("The fringe must be", fringeMm, 12, "mm");
         leftOut = Collections.unmodifiableSet(new TreeSet<>(leftOut));
     }
 
@@ -49,11 +73,8 @@ public record Item(String id, Subject subject, ItemMode manner, Placement placem
 
     /** A thing as it is taken up first. */
     public static Item of(Subject subject, ItemMode manner, Placement placement, double marginMm) {
-        return new Item("", subject, manner, placement, marginMm, 0, 0, 0, false, false, Set.of(), Optional.empty());
-    }
-
-    public boolean wearing() {
-        return manner == ItemMode.WEARING;
+        return new Item("", subject, placement, new Item.Lie(manner, false, false, 0), new Item.Room(marginMm, 0, 0), Set.of(),
+                Optional.empty());
     }
 
     /** A part or colour slot of this thing as it is called in the whole sketch. */
@@ -61,51 +82,61 @@ public record Item(String id, Subject subject, ItemMode manner, Placement placem
         return id.isEmpty() ? own : id + "/" + own;
     }
 
-    public Item at(Placement newPlacement) {
-        return new Item(id, subject, manner, newPlacement, marginMm, mostTurn, runOffMm, fringeMm, mirrored, matched, leftOut, group);
+    public ItemMode manner() {
+        return lie.manner();
     }
 
-    public Item lying(ItemMode newManner) {
-        return new Item(id, subject, newManner, placement, marginMm, mostTurn, runOffMm, fringeMm, mirrored, matched, leftOut, group);
+    public boolean mirrored() {
+        return lie.mirrored();
     }
 
-    public Item margin(double newMarginMm) {
-        return room(newMarginMm, mostTurn, runOffMm);
+    public boolean matched() {
+        return lie.matched();
     }
 
-    /** With other room for fitting. */
-    public Item room(double newMarginMm, double newMostTurn, double newRunOffMm) {
-        return new Item(id, subject, manner, placement, newMarginMm, newMostTurn, newRunOffMm, fringeMm, mirrored, matched, leftOut, group);
+    public double fringeMm() {
+        return lie.fringeMm();
     }
 
-    public Item fringed(double newFringeMm) {
-        return new Item(id, subject, manner, placement, marginMm, mostTurn, runOffMm, newFringeMm, mirrored, matched, leftOut, group);
+    public double marginMm() {
+        return room.marginMm();
     }
 
-    public Item mirrored(boolean newMirrored) {
-        return new Item(id, subject, manner, placement, marginMm, mostTurn, runOffMm, fringeMm, newMirrored, matched, leftOut, group);
+    public double mostTurn() {
+        return room.mostTurn();
     }
 
-    public Item matched(boolean newMatched) {
-        return new Item(id, subject, manner, placement, marginMm, mostTurn, runOffMm, fringeMm, mirrored, newMatched, leftOut, group);
+    public double runOffMm() {
+        return room.runOffMm();
     }
 
-    public Item without(Set<String> newLeftOut) {
-        return new Item(id, subject, manner, placement, marginMm, mostTurn, runOffMm, fringeMm, mirrored, matched, newLeftOut, group);
+    public Item withManner(ItemMode newManner) {
+        return withLie(lie.withManner(newManner));
     }
 
-    public Item inGroup(Optional<String> newGroup) {
-        return new Item(id, subject, manner, placement, marginMm, mostTurn, runOffMm, fringeMm, mirrored, matched, leftOut, newGroup);
+    public Item withMirrored(boolean newMirrored) {
+        return withLie(lie.withMirrored(newMirrored));
+    }
+
+    public Item withMatched(boolean newMatched) {
+        return withLie(lie.withMatched(newMatched));
+    }
+
+    public Item withFringeMm(double newFringeMm) {
+        return withLie(lie.withFringeMm(newFringeMm));
+    }
+
+    public Item withMarginMm(double newMarginMm) {
+        return withRoom(room.withMarginMm(newMarginMm));
+    }
+
+    public boolean wearing() {
+        return manner() == ItemMode.WEARING;
     }
 
     /** Another subject in the same place; parts left out of the old one come back. */
     public Item showing(Subject newSubject) {
-        return new Item(id, newSubject, manner, placement, marginMm, mostTurn, runOffMm, fringeMm, mirrored, matched,
-                newSubject.getClass() == subject.getClass() ? leftOut : Set.of(), group);
-    }
-
-    /** The same thing under another id. */
-    public Item called(String newId) {
-        return new Item(newId, subject, manner, placement, marginMm, mostTurn, runOffMm, fringeMm, mirrored, matched, leftOut, group);
+        Item shown = withSubject(newSubject);
+        return newSubject.getClass() == subject.getClass() ? shown : shown.withLeftOut(Set.of());
     }
 }

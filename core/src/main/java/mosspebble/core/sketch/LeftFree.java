@@ -125,7 +125,7 @@ final class LeftFree {
         List<PlacedPart> parts = new ArrayList<>();
         MotifPart any = over.parts().get(0).part();
         parts.add(new PlacedPart(new MotifPart(over.item().named("free-edge"), "edge of what stays free", Role.GUIDE, any.slot(),
-                kept.getBoundary(), 0, 0, false, Presence.ALWAYS, Optional.empty()), kept.getBoundary(), Shapes.nothing()));
+                kept.getBoundary(), MotifPart.Make.FLAT, Optional.empty()), kept.getBoundary(), Shapes.nothing()));
         over.parts().stream().filter(p -> p.part().role() != Role.FILL && !outstanding.contains(p)).forEach(parts::add);
         return new PlacedItem(over.item(), over.motif(), over.wears(), parts, kept);
     }

@@ -132,7 +132,7 @@ public final class Lettering {
     }
 
     private static MotifPart part(String id, String title, Role role, Slot slot, Geometry shape, double penMm) {
-        return new MotifPart(id, title, role, slot.id(), shape, penMm, 0, false, Presence.ALWAYS, Optional.empty());
+        return new MotifPart(id, title, role, slot.id(), shape, new MotifPart.Make(penMm, 0, false, Presence.ALWAYS), Optional.empty());
     }
 
     /** Half the width of the widest stroke: the largest disc in the letter. */
@@ -221,7 +221,9 @@ public final class Lettering {
     static Optional<Double> largestOnRim(Subject.Word word, Typeface face, Item item, Support bed) {
         Envelope box = bed.zones().paintable().getEnvelopeInternal();
         double low = Bisection.largest(0, Math.min(box.getWidth(), box.getHeight()) / 8, 23,
-                cap -> onRim(word, face, item.at(new Placement(0, 0, item.placement().turn(), Math.max(0.1, cap))), bed).isPresent()).low();
+                cap -> onRim(word, face, item.withPlacement(new Placement(0, 0, item.placement().turn(), Math.max(0.1, cap))), bed)
+                        .isPresent())
+                .low();
         return low > 0.5 ? Optional.of(low) : Optional.empty();
     }
 

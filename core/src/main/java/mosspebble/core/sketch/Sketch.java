@@ -54,7 +54,7 @@ public record Sketch(List<Item> items) {
     /** With another thing in front; its id is made new. */
     public Sketch plus(Item item) {
         List<Item> more = new ArrayList<>(items);
-        more.add(item.called(freshId()));
+        more.add(item.withId(freshId()));
         return new Sketch(more);
     }
 

@@ -54,7 +54,8 @@ public final class Spoken {
                 : Subject.Series.valueOf(dots.group(2).toUpperCase(Locale.ROOT));
         Subject.Dots usual = Subject.Dots.usual();
         String kind = series == Subject.Series.EQUAL ? "" : dots.group(2) + " ";
-        return Optional.of(new Understood(usual.counted(count, true, false).inSeries(series, usual.ratio()),
+        return Optional.of(new Understood(
+                usual.withCounted(new Subject.Dots.Count(count, true, false)).withShrink(new Subject.Dots.Shrink(series, usual.ratio())),
                 count == 0 ? "Border of " + kind + "dots" : "Ring of " + count + " " + kind + "dots"));
     }
 

@@ -135,8 +135,8 @@ public final class Strokes {
             case LINE -> "line drawn by hand";
             case DOTS -> "dots drawn by hand";
             case GUIDE -> "guide drawn by hand";
-        }, role, SLOT.id(), shape, area || stroke.becomes() == Subject.Becomes.DOTS ? 0 : stroke.penMm(), area ? 0.3 : 0, area,
-                Presence.ALWAYS, Optional.empty());
+        }, role, SLOT.id(), shape, new MotifPart.Make(area || stroke.becomes() == Subject.Becomes.DOTS ? 0 : stroke.penMm(), area ? 0.3 : 0,
+                area, Presence.ALWAYS), Optional.empty());
         Geometry sitting = shape.getDimension() == 2 ? shape : line.buffer(stroke.penMm() / 2);
         return new Motif("stroke", "Pencil stroke", List.of(SLOT), List.of(part), sitting, sitting, false, false);
     }

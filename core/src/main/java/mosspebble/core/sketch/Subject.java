@@ -1,5 +1,6 @@
 package mosspebble.core.sketch;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
@@ -68,30 +69,70 @@ public sealed interface Subject {
     /**
      * A border of dots: on a circle, whose radius is the placement's scale in mm, or along the edge of what is painted when it wears the
      * stone.
-     *
-     * @param diameterMm of a dot, of the largest one in a series; 0.3 to 60
-     * @param gapMm wanted least gap, 0 to 60
-     * @param insetMm how far inside the edge it runs when it wears the stone, 0 to 100
-     * @param dotOnTop whether a dot sits at the top, else a gap
-     * @param twoColours whether every other dot has a second colour; the number is then even
-     * @param count just so many, 3 to 400; 0 for as many as go
-     * @param ratio width of the small ones (alternating, walking) or of the last one (shrinking) as a share of the large, 0.1 to 1
-     * @param bandMm distance of two lines between which the dots run, 0 (no lines) to 60
-     * @param innerMm width of the dots of a second ring locked in step with the first, 0 (none) to 60
      */
-    record Dots(double diameterMm, double gapMm, double insetMm, boolean dotOnTop, boolean twoColours, Series series, int count,
-            double ratio, double bandMm, double innerMm) implements Subject {
-        public Dots {
-            Objects.requireNonNull(series);
-            range("A dot is", diameterMm, 0.3, 60, " mm");
-            range("A gap is", gapMm, 0, 60, " mm");
-            range("The ring runs", insetMm, 0, 100, " mm");
-            range("A small dot is", ratio, 0.1, 1, " of a large one");
-            range("The lines are", bandMm, 0, 60, " mm apart");
-            range("A dot of the second ring is", innerMm, 0, 60, " mm");
-            if (count != 0) {
-                range("A ring has", count, 3, DotRing.MOST, " dots");
+    @RecordBuilder
+    record Dots(Ring ring, Count counted, Shrink shrink, Frame frame) implements Subject, SubjectDotsBuilder.With {
+
+        /**
+         * The ring itself.
+         *
+         * @param diameterMm of a dot, of the largest one in a series; 0.3 to 60
+         * @param gapMm wanted least gap, 0 to 60
+         * @param insetMm how far inside the edge it runs when it wears the stone, 0 to 100
+         */
+        public record Ring(double diameterMm, double gapMm, double insetMm) {
+            public Ring {
+                range("A dot is", diameterMm, 0.3, 60, " mm");
+                range("A gap is", gapMm, 0, 60, " mm");
+                range("The ring runs", insetMm, 0, 100, " mm");
             }
+        }
+
+        /**
+         * How they are counted.
+         *
+         * @param count just so many, 3 to 400; 0 for as many as go
+         * @param dotOnTop whether a dot sits at the top, else a gap
+         * @param twoColours whether every other dot has a second colour; the number is then even
+         */
+        public record Count(int count, boolean dotOnTop, boolean twoColours) {
+            public Count {
+                if (count != 0) {
+                    range("A ring has", count, 3, DotRing.MOST, " dots");
+                }
+            }
+        }
+
+        /**
+         * How they change size along the ring.
+         *
+         * @param ratio width of the small ones (alternating, walking) or of the last one (shrinking) as a share of the large, 0.1 to 1
+         */
+        public record Shrink(Series series, double ratio) {
+            public Shrink {
+                Objects.requireNonNull(series);
+                range("A small dot is", ratio, 0.1, 1, " of a large one");
+            }
+        }
+
+        /**
+         * What goes with the ring.
+         *
+         * @param bandMm distance of two lines between which the dots run, 0 (no lines) to 60
+         * @param innerMm width of the dots of a second ring locked in step with the first, 0 (none) to 60
+         */
+        public record Frame(double bandMm, double innerMm) {
+            public Frame {
+                range("The lines are", bandMm, 0, 60, " mm apart");
+                range("A dot of the second ring is", innerMm, 0, 60, " mm");
+            }
+        }
+
+        public Dots {
+            Objects.requireNonNull(ring);
+            Objects.requireNonNull(counted);
+            Objects.requireNonNull(shrink);
+            Objects.requireNonNull(frame);
         }
 
         private static void range(String what, double value, double low, double high, String unit) {
@@ -103,23 +144,47 @@ public sealed interface Subject {
 
         /** Dots to begin with. */
         public static Dots usual() {
-            return new Dots(3, 1, 3, true, false, Series.EQUAL, 0, 0.5, 0, 0);
+            return new Dots(new Ring(3, 1, 3), new Count(0, true, false), new Shrink(Series.EQUAL, 0.5), new Frame(0, 0));
         }
 
-        public Dots sized(double newDiameterMm, double newGapMm, double newInsetMm) {
-            return new Dots(newDiameterMm, newGapMm, newInsetMm, dotOnTop, twoColours, series, count, ratio, bandMm, innerMm);
+        public double diameterMm() {
+            return ring.diameterMm();
         }
 
-        public Dots counted(int newCount, boolean newDotOnTop, boolean newTwoColours) {
-            return new Dots(diameterMm, gapMm, insetMm, newDotOnTop, newTwoColours, series, newCount, ratio, bandMm, innerMm);
+        public double gapMm() {
+            return ring.gapMm();
         }
 
-        public Dots inSeries(Series newSeries, double newRatio) {
-            return new Dots(diameterMm, gapMm, insetMm, dotOnTop, twoColours, newSeries, count, newRatio, bandMm, innerMm);
+        public double insetMm() {
+            return ring.insetMm();
         }
 
-        public Dots framed(double newBandMm, double newInnerMm) {
-            return new Dots(diameterMm, gapMm, insetMm, dotOnTop, twoColours, series, count, ratio, newBandMm, newInnerMm);
+        public int count() {
+            return counted.count();
+        }
+
+        public boolean dotOnTop() {
+            return counted.dotOnTop();
+        }
+
+        public boolean twoColours() {
+            return counted.twoColours();
+        }
+
+        public Series series() {
+            return shrink.series();
+        }
+
+        public double ratio() {
+            return shrink.ratio();
+        }
+
+        public double bandMm() {
+            return frame.bandMm();
+        }
+
+        public double innerMm() {
+            return frame.innerMm();
         }
     }
 

@@ -38,7 +38,7 @@ class SuitabilityTest {
     }
 
     private static MotifPart part(String id, Geometry shape, Optional<String> mirror) {
-        return new MotifPart(id, id, Role.FILL, "wall", shape, 0, 0.4, false, Presence.ALWAYS, mirror);
+        return new MotifPart(id, id, Role.FILL, "wall", shape, new MotifPart.Make(0, 0.4, false, Presence.ALWAYS), mirror);
     }
 
     private static Motif board(double wide, double high, MotifPart... more) {

@@ -98,7 +98,7 @@ class BuildUpTest {
     }
 
     private static MotifPart part(String id, String slot, Geometry shape, double round) {
-        return new MotifPart(id, id, Role.FILL, slot, shape, 0, round, false, Presence.ALWAYS, Optional.empty());
+        return new MotifPart(id, id, Role.FILL, slot, shape, new MotifPart.Make(0, round, false, Presence.ALWAYS), Optional.empty());
     }
 
     private static Geometry box(double x0, double y0, double x1, double y1) {
@@ -114,7 +114,7 @@ class BuildUpTest {
         return Project.begin("p", "Flag", GREY)
                 .withSketch(Optional.of(Sketch.of(new Subject.Figure("flag"), ItemMode.ON_STONE, new Placement(0, 0, 0, 1), 0)))
                 .withColours(colours).withGround(Optional.of(Mix.of("umber")))
-                .withHabits(Habits.usual().with(Habits.Primer.NEVER));
+                .withHabits(Habits.usual().withPrimer(Habits.Primer.NEVER));
     }
 
     private static Workshop workshop(Shelf shelf, SmearTest... tests) {
@@ -151,17 +151,19 @@ class BuildUpTest {
             project = switch (random.nextInt(6)) {
                 case 0 -> project.withColour("s" + random.nextInt(6), Mix.of(STRIPES[random.nextInt(6)]));
                 case 1 -> project
-                        .withHabits(project.habits().with(Habits.LineStyle.values()[random.nextInt(4)]).with(new Light(random.nextInt(360),
-                                random.nextDouble(), random.nextDouble(), random.nextDouble(), random.nextDouble())));
+                        .withHabits(project.habits().withLineStyle(Habits.LineStyle.values()[random.nextInt(4)])
+                                .withLight(new Light(random.nextInt(360),
+                                        random.nextDouble(), random.nextDouble(), random.nextDouble(), random.nextDouble())));
                 case 2 -> {
                     double dx = random.nextDouble(-1, 1);
-                    yield project.withSketch(project.sketch().map(s -> s.with("", item -> item.at(item.placement().movedBy(dx, 0)))));
+                    yield project
+                            .withSketch(project.sketch().map(s -> s.with("", item -> item.withPlacement(item.placement().movedBy(dx, 0)))));
                 }
                 case 3 -> project.withBlend(random.nextBoolean() ? Project.GROUND : "s" + random.nextInt(6),
                         Blend.of(kinds.get(random.nextInt(kinds.size()))).withColours(List.of()));
                 case 4 -> project.withBlend("disc", Blend.of(BlendKind.GRADIENT).withColours(List.of(Mix.of("white"))));
-                default -> project.withHabits(project.habits().with(Habits.Ground.values()[random.nextInt(3)])
-                        .with(Habits.Primer.values()[random.nextInt(3)]).with(Habits.Medium.values()[random.nextInt(3)]));
+                default -> project.withHabits(project.habits().withGround(Habits.Ground.values()[random.nextInt(3)])
+                        .withPrimer(Habits.Primer.values()[random.nextInt(3)]).withMedium(Habits.Medium.values()[random.nextInt(3)]));
             };
             PaintPlan fast = Plans.plan(project, SURVEY, workshop, remembered);
             PaintPlan slow = Plans.plan(project, SURVEY, workshop, new Remembered());
@@ -232,7 +234,7 @@ class BuildUpTest {
     @Test
     void theHandComesFromItsOwnSide() {
         List<String> right = fills(project());
-        List<String> left = fills(project().withHabits(project().habits().with(Habits.Hand.LEFT)));
+        List<String> left = fills(project().withHabits(project().habits().withHand(Habits.Hand.LEFT)));
         assertThat(right.get(0)).contains("stripe0");
         assertThat(left.get(0)).contains("stripe5");
     }
@@ -294,7 +296,7 @@ class BuildUpTest {
         assertThat(there).isCloseTo(weakest.um(), within(1e-6));
         assertThat(weakest.coats())
                 .isEqualTo((int) cut.get(1).layers().stream().filter(f -> !f.coat().orElseThrow().optics().isClear()).count());
-        Paint thick = Paints.brush("thick", "#e8e0c8", 0.4).withFilm(Binder.ACRYLIC, Finish.SATIN, new Millimetres(0),
+        Paint thick = Paints.brush("thick", "#e8e0c8", 0.4).made(Binder.ACRYLIC, Finish.SATIN, new Millimetres(0),
                 new Micrometres(220));
         PaintPlan heavy = Plans.plan(project().withColour("disc", Mix.of("thick")), SURVEY, workshop(plus(thick)), new Remembered());
         assertThat(heavy.findings()).anyMatch(f -> f.code() == Code.FILM_THICK && FindingWords.sentence(f).contains("disc")
@@ -327,7 +329,7 @@ class BuildUpTest {
     void aGradientIsSmoothInThePicture() {
         Project blended = project()
                 .withBlend("s2", Blend.of(BlendKind.GRADIENT).withColours(List.of(Mix.of("white"))).withShape(180, 1, 0.5))
-                .withHabits(project().habits().with(Light.NONE));
+                .withHabits(project().habits().withLight(Light.NONE));
         PaintPlan plan = plan(blended);
         Grid grid = Grid.around(60, 50, 0.4);
         StonePicture picture = StonePicture.of(plan, StoneTerrain.of(SURVEY, grid), StoneState.DRY);
@@ -363,7 +365,7 @@ class BuildUpTest {
 
     @Test
     void rulesAreAppliedAndThePaintersOwnTestWins() {
-        Paint ink = Paint.usual("ink", "alcohol pen", PaintKind.INK, Srgb.ofHex("#202020"), new Millilitres(3)).withFilm(Binder.ALCOHOL,
+        Paint ink = Paint.usual("ink", "alcohol pen", PaintKind.INK, Srgb.ofHex("#202020"), new Millilitres(3)).made(Binder.ALCOHOL,
                 Finish.MATT, new Millimetres(0.5), new Micrometres(6));
         Project project = project().withColour("disc", Mix.of("ink"));
         PaintPlan ruled = Plans.plan(project, SURVEY, workshop(plus(ink)), new Remembered());
@@ -461,18 +463,19 @@ class BuildUpTest {
     void schoolsOfTheTradeChangeThePlanAsTheySay() {
         Project project = project();
         PlanFigures usual = PlanFigures.of(plan(project), Paints.shelf());
-        PlanFigures whole = PlanFigures.of(plan(project.withHabits(project.habits().with(Habits.Primer.WHOLE))), Paints.shelf());
+        PlanFigures whole = PlanFigures.of(plan(project.withHabits(project.habits().withPrimer(Habits.Primer.WHOLE))), Paints.shelf());
         PlanFigures dryer = PlanFigures.of(plan(project.withHabits(project.habits().withDryer(true))), Paints.shelf());
         assertThat(whole.steps()).as("the primer is one step more").isGreaterThan(usual.steps());
-        assertThat(plan(project.withHabits(project.habits().with(Habits.Primer.WHOLE))).steps()).anyMatch(o -> o.kind() == Kind.PRIME);
+        assertThat(plan(project.withHabits(project.habits().withPrimer(Habits.Primer.WHOLE))).steps())
+                .anyMatch(o -> o.kind() == Kind.PRIME);
         assertThat(dryer.ready()).isLessThan(usual.ready());
         assertThat(dryer.hand()).isEqualTo(usual.hand());
-        assertThat(plan(project.withHabits(project.habits().with(Habits.Seal.NONE))).steps()).noneMatch(o -> o.kind() == Kind.SEAL);
-        assertThat(plan(project.withHabits(project.habits().with(Habits.Seal.NONE))).findings())
+        assertThat(plan(project.withHabits(project.habits().withSeal(Habits.Seal.NONE))).steps()).noneMatch(o -> o.kind() == Kind.SEAL);
+        assertThat(plan(project.withHabits(project.habits().withSeal(Habits.Seal.NONE))).findings())
                 .anyMatch(f -> FindingWords.sentence(f).contains("Outdoors an unsealed picture does not last"));
-        assertThat(plan(project.withHabits(project.habits().with(Habits.Seal.MATT))).findings())
+        assertThat(plan(project.withHabits(project.habits().withSeal(Habits.Seal.MATT))).findings())
                 .anyMatch(f -> FindingWords.sentence(f).contains("no matt sealer"));
-        Project lit = project.withHabits(project.habits().with(new Light(320, 0.5, 0.5, 0.8, 0.8)));
+        Project lit = project.withHabits(project.habits().withLight(new Light(320, 0.5, 0.5, 0.8, 0.8)));
         assertThat(plan(lit).steps()).anyMatch(o -> StepWords.title(o).contains("light side"))
                 .anyMatch(o -> StepWords.title(o).contains("halo"));
     }

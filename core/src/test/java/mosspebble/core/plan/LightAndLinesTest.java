@@ -59,7 +59,7 @@ class LightAndLinesTest {
     }
 
     private static MotifPart part(String id, Geometry shape, double round) {
-        return new MotifPart(id, id, Role.FILL, id, shape, 0, round, round > 0, Presence.ALWAYS, Optional.empty());
+        return new MotifPart(id, id, Role.FILL, id, shape, new MotifPart.Make(0, round, round > 0, Presence.ALWAYS), Optional.empty());
     }
 
     private static final Repertoire BALLS = Repertoire.of(List.of(new Motif("balls", "Balls",
@@ -96,7 +96,7 @@ class LightAndLinesTest {
     void shadeLiesAwayFromTheLightWhereverItComesFrom() {
         for (double from : new double[] {0, 90, 180, 270, 320}) {
             Light light = new Light(from, 0.7, 0, 0, 0);
-            PaintPlan plan = plan(Habits.usual().with(light));
+            PaintPlan plan = plan(Habits.usual().withLight(light));
             Coordinate shade = of(plan, "shade side of the ball").place().getCentroid().getCoordinate();
             Coordinate middle = ball(plan).getCentroid().getCoordinate();
             double toward = (shade.x - middle.x) * Math.sin(Math.toRadians(from)) - (shade.y - middle.y) * Math.cos(Math.toRadians(from));
@@ -108,7 +108,7 @@ class LightAndLinesTest {
 
     @Test
     void highlightLiesTowardTheLightAndIsLighter() {
-        PaintPlan plan = plan(Habits.usual().with(new Light(320, 0, 0, 0.8, 0)));
+        PaintPlan plan = plan(Habits.usual().withLight(new Light(320, 0, 0, 0.8, 0)));
         Step light = of(plan, "light side of the ball");
         Coordinate at = light.place().getCentroid().getCoordinate();
         Coordinate middle = ball(plan).getCentroid().getCoordinate();
@@ -121,7 +121,7 @@ class LightAndLinesTest {
     @Test
     void onlyWhatBulgesThrowsAContactShadow() {
         // from below right, so that the near ball throws its shade onto the other
-        PaintPlan plan = plan(Habits.usual().with(new Light(140, 0, 0.8, 0, 0)));
+        PaintPlan plan = plan(Habits.usual().withLight(new Light(140, 0, 0.8, 0, 0)));
         Geometry shade = of(plan, "shade side of the ball").place();
         Geometry near = plan.design().orElseThrow().parts().get(2).drawn();
         Geometry spot = plan.design().orElseThrow().parts().get(1).drawn();
@@ -131,7 +131,7 @@ class LightAndLinesTest {
 
     @Test
     void withoutLightNothingIsDerived() {
-        assertThat(plan(Habits.usual().with(Light.NONE)).steps()).noneMatch(o -> o.kind() == Kind.SHADE);
+        assertThat(plan(Habits.usual().withLight(Light.NONE)).steps()).noneMatch(o -> o.kind() == Kind.SHADE);
         assertThatThrownBy(() -> new Light(0, 2, 0, 0, 0)).hasMessageContaining("shade");
         assertThatThrownBy(() -> new Light(Double.NaN, 0, 0, 0, 0)).hasMessageContaining("degrees");
         assertThat(new Light(-40, 0, 0, 0, 0).from()).isEqualTo(320);
@@ -140,7 +140,7 @@ class LightAndLinesTest {
 
     @Test
     void theHaloLiesOnTheGroundCloseRoundTheSubject() {
-        PaintPlan plan = plan(Habits.usual().with(new Light(320, 0, 0, 0, 1)));
+        PaintPlan plan = plan(Habits.usual().withLight(new Light(320, 0, 0, 0, 1)));
         Step halo = of(plan, "halo");
         Geometry silhouette = plan.design().orElseThrow().silhouette();
         assertThat(halo.kind()).isEqualTo(Kind.GROUND);
@@ -153,9 +153,9 @@ class LightAndLinesTest {
     @Test
     @Tag("outside") // thickening the outline on the shade side deepens it (common practice, no source)
     void aShadedLineIsThickerAwayFromTheLight() {
-        Habits even = Habits.usual().with(Light.USUAL.comingFrom(0));
+        Habits even = Habits.usual().withLight(Light.USUAL.comingFrom(0));
         PaintPlan plain = plan(even);
-        PaintPlan shaded = plan(even.with(Habits.LineStyle.SHADED));
+        PaintPlan shaded = plan(even.withLineStyle(Habits.LineStyle.SHADED));
         Geometry ball = ball(plain);
         Coordinate middle = ball.getCentroid().getCoordinate();
         Geometry low = disc(middle.x - 10, middle.y + 15, 3.5); // below left: away from a light from above, clear of the near ball
@@ -171,23 +171,23 @@ class LightAndLinesTest {
     @Test
     void aSecondLineRunsJustInsideAndMetalComesFromAMetallic() {
         Paint gold = Paint.usual("gold", "gold metallic", PaintKind.METALLIC, Srgb.ofHex("#b8913f"), new Millilitres(9));
-        PaintPlan twice = plan(Habits.usual().with(Habits.LineStyle.DOUBLE));
+        PaintPlan twice = plan(Habits.usual().withLineStyle(Habits.LineStyle.DOUBLE));
         Step inner = of(twice, "Second line");
         assertThat(inner.place().difference(ball(twice).union(twice.design().orElseThrow().parts().get(2).drawn())).getArea())
                 .isLessThan(0.3);
-        PaintPlan metal = plan(Habits.usual().with(Habits.LineStyle.METALLIC), gold);
+        PaintPlan metal = plan(Habits.usual().withLineStyle(Habits.LineStyle.METALLIC), gold);
         assertThat(of(metal, "Second line").mix()).contains(Mix.of("gold"));
-        assertThat(plan(Habits.usual().with(Habits.LineStyle.METALLIC)).steps()).as("no metal on the shelf, no metal line")
+        assertThat(plan(Habits.usual().withLineStyle(Habits.LineStyle.METALLIC)).steps()).as("no metal on the shelf, no metal line")
                 .noneMatch(o -> StepWords.title(o).startsWith("Second line"));
     }
 
     @Test
     void brushPaintersDrawWithTheLinerAndPenPaintersFillWithPens() {
-        PaintPlan brushes = plan(Habits.usual().with(Habits.Medium.BRUSHES));
+        PaintPlan brushes = plan(Habits.usual().withMedium(Habits.Medium.BRUSHES));
         assertThat(brushes.steps().stream().filter(o -> o.kind() == Kind.OUTLINE).toList()).isNotEmpty()
                 .allMatch(o -> StepWords.tool(o).contains("liner"));
         Paint whitePen = Paint.usual("whitemarker", "white marker", PaintKind.PEN, Srgb.ofHex("#f6f4ee"), new Millilitres(9));
-        PaintPlan pens = plan(Habits.usual().with(Habits.Medium.PENS), whitePen);
+        PaintPlan pens = plan(Habits.usual().withMedium(Habits.Medium.PENS), whitePen);
         assertThat(StepWords.tool(of(pens, "Fill the spot"))).contains("pen");
         assertThat(StepWords.tool(of(plan(Habits.usual(), whitePen), "Fill the spot"))).doesNotContain("pen");
     }

@@ -73,8 +73,9 @@ class PlannerTest {
     }
 
     private static MotifPart part(String id, String slot, Geometry shape, Role role, boolean outlined) {
-        return new MotifPart(id, id, role, slot, shape, shape.getDimension() == 1 ? 0.7 : 0, role == Role.FILL ? 0.4 : 0, outlined,
-                Presence.ALWAYS, Optional.empty());
+        return new MotifPart(id, id, role, slot, shape,
+                new MotifPart.Make(shape.getDimension() == 1 ? 0.7 : 0, role == Role.FILL ? 0.4 : 0, outlined, Presence.ALWAYS),
+                Optional.empty());
     }
 
     /** A gate: wall, door before it, knob on the door, a line across, a glint. */
@@ -107,11 +108,12 @@ class PlannerTest {
         Project single = project(DARK);
         Sketch one = single.sketch().orElseThrow();
         Placement at = one.items().get(0).placement();
-        Sketch two = one.with("", i -> i.at(at.sizedBy(0.55).movedBy(-9, 0))).plus(one.items().get(0).at(at.sizedBy(0.55).movedBy(9, 3)));
+        Sketch two = one.with("", i -> i.withPlacement(at.sizedBy(0.55).movedBy(-9, 0)))
+                .plus(one.items().get(0).withPlacement(at.sizedBy(0.55).movedBy(9, 3)));
         Map<String, Mix> colours = new TreeMap<>(single.colours());
         String front = two.items().get(1).id();
         single.colours().forEach((slot, mix) -> colours.put(front + "/" + slot, mix));
-        PaintPlan plan = plan(single.withSketch(Optional.of(two)).withColours(colours).withHabits(single.habits().with(Light.NONE)));
+        PaintPlan plan = plan(single.withSketch(Optional.of(two)).withColours(colours).withHabits(single.habits().withLight(Light.NONE)));
         List<PlacedItem> items = plan.design().orElseThrow().items();
         Geometry ahead = items.get(1).silhouette();
         Geometry union = ahead.union(items.get(0).silhouette());
@@ -136,7 +138,7 @@ class PlannerTest {
     void whatIsLeftFreeIsNotEvenGroundedAndGuidesAreNeverPainted() {
         Project project = project(DARK);
         PaintPlan plain = plan(project);
-        Sketch free = project.sketch().orElseThrow().with("", i -> i.lying(ItemMode.LEFT_FREE))
+        Sketch free = project.sketch().orElseThrow().with("", i -> i.withManner(ItemMode.LEFT_FREE))
                 .plus(Item.of(GuideKind.RINGS.usual(), ItemMode.ON_STONE, new Placement(0, 0, 0, 6), 0));
         PaintPlan kept = plan(project.withSketch(Optional.of(free)));
         Geometry silhouette = kept.design().orElseThrow().items().get(0).silhouette();
@@ -156,7 +158,7 @@ class PlannerTest {
     @Test
     void runningOffIsAFindingUntilItIsADecision() {
         Project project = project(DARK);
-        Project off = project.withSketch(project.sketch().map(s -> s.with("", i -> i.at(i.placement().movedBy(8, 0)))));
+        Project off = project.withSketch(project.sketch().map(s -> s.with("", i -> i.withPlacement(i.placement().movedBy(8, 0)))));
         Finding leaves = plan(off).findings().stream().filter(f -> f.code() == Code.LEAVES).findFirst().orElseThrow();
 
         assertThat(leaves.remedies()).extracting(FindingWords::label).containsExactly("Fit to the face", "Let it run off");
@@ -233,7 +235,7 @@ class PlannerTest {
         Shelf shelf = new Shelf(paints);
         Project project = project(DARK).withColour("wall", Mix.of("weak"));
         PaintPlan needed = plan(project, shelf, Climate.room());
-        PaintPlan never = plan(project.withHabits(project.habits().with(Habits.Primer.NEVER)), shelf, Climate.room());
+        PaintPlan never = plan(project.withHabits(project.habits().withPrimer(Habits.Primer.NEVER)), shelf, Climate.room());
 
         Step prime = first(needed, Kind.PRIME, "");
         int primed = first(needed, Kind.FILL, "wall").coats();
@@ -306,7 +308,7 @@ class PlannerTest {
 
     @Test
     void thePictureShowsBareStoneFirstAndTheDoorAtTheEnd() {
-        PaintPlan plan = plan(project(DARK).withHabits(Habits.usual().with(Light.NONE)));
+        PaintPlan plan = plan(project(DARK).withHabits(Habits.usual().withLight(Light.NONE)));
         Grid grid = Grid.around(60, 50, 0.5);
         StonePicture picture = StonePicture.of(plan, StoneTerrain.of(plan.survey(), grid), StoneState.DRY);
         Geometry door = plan.design().orElseThrow().parts().get(1).drawn();
@@ -342,7 +344,7 @@ class PlannerTest {
     @Test
     void aTinyDesignIsTooSmallForThePensAndEnlargingMendsIt() {
         Project project = project(DARK);
-        Project tiny = project.withSketch(project.sketch().map(s -> s.with("", i -> i.at(new Placement(0, 0, 0, 0.06)))));
+        Project tiny = project.withSketch(project.sketch().map(s -> s.with("", i -> i.withPlacement(new Placement(0, 0, 0, 0.06)))));
 
         Finding small = plan(tiny).findings().stream().filter(f -> f.code() == Code.TOO_NARROW).findFirst().orElseThrow();
 
@@ -378,7 +380,7 @@ class PlannerTest {
     @Test
     void lineFirstIsRestoredAtTheEnd() {
         Project project = project(DARK);
-        PaintPlan plan = plan(project.withHabits(project.habits().with(Habits.Lines.FIRST)));
+        PaintPlan plan = plan(project.withHabits(project.habits().withLines(Habits.Lines.FIRST)));
 
         assertThat(index(plan, first(plan, Kind.LINE_FIRST, "Outline"))).isLessThan(index(plan, first(plan, Kind.FILL, "wall")));
         assertThat(index(plan, first(plan, Kind.OUTLINE, "Outline"))).isGreaterThan(index(plan, first(plan, Kind.FILL, "knob")));

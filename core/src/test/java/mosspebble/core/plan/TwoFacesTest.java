@@ -65,7 +65,7 @@ class TwoFacesTest {
     }
 
     private static MotifPart part(String id, Geometry shape) {
-        return new MotifPart(id, id, Role.FILL, id, shape, 0, 0.4, true, Presence.ALWAYS, Optional.empty());
+        return new MotifPart(id, id, Role.FILL, id, shape, new MotifPart.Make(0, 0.4, true, Presence.ALWAYS), Optional.empty());
     }
 
     private static Geometry box(double x0, double y0, double x1, double y1) {
@@ -174,12 +174,12 @@ class TwoFacesTest {
     @Test
     void aFaceMayHaveHabitsOfItsOwn() {
         Project project = both().turnedOver().withOwnHabits(true);
-        project = project.withHabits(project.habits().with(Habits.Lines.FIRST)).turnedOver();
+        project = project.withHabits(project.habits().withLines(Habits.Lines.FIRST)).turnedOver();
         assertThat(project.habits().lines()).isEqualTo(Habits.Lines.LAST);
         PaintPlan plan = plan(project);
         assertThat(plan.steps()).filteredOn(s -> s.kind() == Kind.LINE_FIRST).isNotEmpty().allMatch(s -> s.side() == Side.BACK);
         assertThat(project.turnedOver().withOwnHabits(false).habits()).isEqualTo(project.habits());
-        Project unsealed = project.turnedOver().withHabits(project.turnedOver().habits().with(Habits.Seal.NONE));
+        Project unsealed = project.turnedOver().withHabits(project.turnedOver().habits().withSeal(Habits.Seal.NONE));
         assertThat(plan(unsealed).steps()).as("a stone is sealed whole or not at all")
                 .noneMatch(step -> step instanceof Step.Seal);
         assertThat(story(plan(unsealed.turnedOver()))).isEqualTo(story(plan(unsealed)));
@@ -311,13 +311,14 @@ class TwoFacesTest {
             project = switch (random.nextInt(7)) {
                 case 0 -> project.turnedOver();
                 case 1 -> project.withColour(random.nextBoolean() ? "wall" : "glass", Mix.of(paint));
-                case 2 -> project.withSketch(project.sketch().map(s -> s.with("", item -> item.at(item.placement().movedBy(dx, 0)))));
+                case 2 -> project
+                        .withSketch(project.sketch().map(s -> s.with("", item -> item.withPlacement(item.placement().movedBy(dx, 0)))));
                 case 3 -> project.withEdge(new Edge(Optional.of(Mix.of(paint)), List.of(new Edge.Band(dx, 2, Mix.of("white")))));
                 case 4 -> project.withGround(Optional.of(Mix.of(paint))).withBlend(Project.GROUND,
                         Blend.of(BlendKind.GRADIENT).withColours(List.of(Mix.of("white"))));
                 case 5 -> project.withOwnHabits(random.nextBoolean());
-                default -> project.withHabits(project.habits().with(Habits.Primer.values()[random.nextInt(3)])
-                        .with(Habits.Ground.values()[random.nextInt(3)]).with(Habits.LineStyle.values()[random.nextInt(3)]));
+                default -> project.withHabits(project.habits().withPrimer(Habits.Primer.values()[random.nextInt(3)])
+                        .withGround(Habits.Ground.values()[random.nextInt(3)]).withLineStyle(Habits.LineStyle.values()[random.nextInt(3)]));
             };
             PaintPlan fast = Plans.plan(project, remembered.recall("survey", project.stone(), (stone, m) -> Survey.of(stone)), WORKSHOP,
                     remembered);

@@ -63,7 +63,9 @@ class WhateverIsAcceptedTest {
             }
             var disc = new GeometryFactory().createPoint(new Coordinate(0, 0)).buffer(1, 16);
             return Optional.of(new Motif("disc", "Disc", List.of(new Slot("body", "Body", Srgb.ofHex("#aa3322"))),
-                    List.of(new MotifPart("body", "body", Role.FILL, "body", disc, 0, 0.5, true, Presence.ALWAYS, Optional.empty())), disc,
+                    List.of(new MotifPart("body", "body", Role.FILL, "body", disc, new MotifPart.Make(0, 0.5, true, Presence.ALWAYS),
+                            Optional.empty())),
+                    disc,
                     disc, true, false));
         }
 
@@ -84,7 +86,7 @@ class WhateverIsAcceptedTest {
     };
 
     private static Item item(String id, Subject subject, ItemMode manner, Placement at, double fringeMm) {
-        return new Item(id, subject, manner, at, 2, 0, 0, fringeMm, false, false, Set.of(), Optional.empty());
+        return new Item(id, subject, at, new Item.Lie(manner, false, false, fringeMm), new Item.Room(2, 0, 0), Set.of(), Optional.empty());
     }
 
     private static PaintPlan plan(List<Throwable> troubled, Item... items) {
@@ -148,7 +150,8 @@ class WhateverIsAcceptedTest {
     @ParameterizedTest
     @EnumSource(Subject.Series.class)
     void theSmallestDotsRoundAStoneAreNeverSmallerThanAToolSets(Subject.Series series) {
-        Subject.Dots dots = Subject.Dots.usual().sized(0.3, 3, 4).inSeries(series, 0.1);
+        Subject.Dots dots = Subject.Dots.usual().withRing(new Subject.Dots.Ring(0.3, 3, 4))
+                .withShrink(new Subject.Dots.Shrink(series, 0.1));
         for (ItemMode manner : ItemMode.values()) {
             PlacedDesign design = untroubled(item("", dots, manner, new Placement(0, 0, 0, 20), 0)).design().orElseThrow();
             for (PlacedPart part : design.parts()) {

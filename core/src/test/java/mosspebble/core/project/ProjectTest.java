@@ -58,11 +58,11 @@ class ProjectTest {
 
     @Test
     void habitsOfAFaceGoBeforeThoseOfTheStone() {
-        Project own = PLAIN.withOwnHabits(true).withHabits(Habits.usual().with(Habits.Hand.LEFT));
+        Project own = PLAIN.withOwnHabits(true).withHabits(Habits.usual().withHand(Habits.Hand.LEFT));
         assertThat(own.habits().hand()).isEqualTo(Habits.Hand.LEFT);
         assertThat(own.turnedOver().habits().hand()).isEqualTo(Habits.Hand.RIGHT);
         assertThat(own.withOwnHabits(false).habits()).isEqualTo(Habits.usual());
-        Project common = PLAIN.turnedOver().withHabits(Habits.usual().with(Habits.Seal.MATT));
+        Project common = PLAIN.turnedOver().withHabits(Habits.usual().withSeal(Habits.Seal.MATT));
         assertThat(common.turnedOver().habits().seal()).isEqualTo(Habits.Seal.MATT);
     }
 

@@ -66,7 +66,7 @@ class RulesTest {
     }
 
     private static MotifPart part(String id, double from, double to, double high) {
-        return new MotifPart(id, id, Role.FILL, id, FACTORY.toGeometry(new Envelope(from, to, 0, high)), 0, 0, false, Presence.ALWAYS,
+        return new MotifPart(id, id, Role.FILL, id, FACTORY.toGeometry(new Envelope(from, to, 0, high)), MotifPart.Make.FLAT,
                 Optional.empty());
     }
 
@@ -112,8 +112,8 @@ class RulesTest {
                 .withHabits(Habits.usual().withOutdoors(false)));
         troubles.put(Code.MUD,
                 fine.withBlend("left", Blend.of(BlendKind.GRADIENT).withColours(List.of(Mix.of("palegreen"), Mix.of("purple")))));
-        troubles.put(Code.UNSEALED_OUTDOORS, fine.withHabits(Habits.usual().with(Habits.Seal.NONE)));
-        troubles.put(Code.OTHER_SEALER, fine.withHabits(Habits.usual().with(Habits.Seal.RESIN)));
+        troubles.put(Code.UNSEALED_OUTDOORS, fine.withHabits(Habits.usual().withSeal(Habits.Seal.NONE)));
+        troubles.put(Code.OTHER_SEALER, fine.withHabits(Habits.usual().withSeal(Habits.Seal.RESIN)));
         troubles.put(Code.EDGE_NOT_ON_SHELF, fine.withEdge(new Edge(Optional.of(Mix.of("gone")), List.of())));
         troubles.put(Code.BAND_TOO_THIN, fine.withEdge(new Edge(Optional.empty(), List.of(new Edge.Band(0, 0.4, Mix.of("white"))))));
         troubles.put(Code.BAND_LEAVES_EDGE, fine.withEdge(new Edge(Optional.empty(), List.of(new Edge.Band(40, 2, Mix.of("white"))))));

@@ -38,8 +38,8 @@ class CompositionTest {
     }
 
     private static MotifPart part(String id, Geometry shape, Role role, String mirror) {
-        return new MotifPart(id, id.replace('-', ' '), role, "a", shape, shape.getDimension() == 1 ? 0.7 : 0, 0, false, Presence.ALWAYS,
-                Optional.ofNullable(mirror));
+        return new MotifPart(id, id.replace('-', ' '), role, "a", shape,
+                new MotifPart.Make(shape.getDimension() == 1 ? 0.7 : 0, 0, false, Presence.ALWAYS), Optional.ofNullable(mirror));
     }
 
     /** A face of a box, two eyes with glints, a whisker that stands out. */
@@ -94,7 +94,7 @@ class CompositionTest {
     void whatIsLeftFreeIsCutFromTheNextThingBehindAndNothingElse() {
         Item far = Item.of(new Subject.Pattern("bands", Map.of("bands", 4.0)), ItemMode.WEARING, new Placement(0, 0, 0, 30), 0);
         Item cover = Item.of(new Subject.Pattern("cover", Map.of()), ItemMode.WEARING, new Placement(0, 0, 0, 30), 0);
-        PlacedDesign design = place(far, cover, faceAt(0, 0, 1.5).lying(ItemMode.LEFT_FREE));
+        PlacedDesign design = place(far, cover, faceAt(0, 0, 1.5).withManner(ItemMode.LEFT_FREE));
         Geometry free = design.items().get(2).silhouette();
         assertThat(design.items().get(1).silhouette().intersection(free).getArea()).as("the cover leaves it free").isLessThan(1e-6);
         assertThat(design.items().get(0).silhouette().covers(free)).as("the bands go on below it").isTrue();
@@ -108,14 +108,14 @@ class CompositionTest {
         assertThat(exposed.values().stream().mapToDouble(Double::doubleValue).sum()).as("shares of what is seen").isCloseTo(1,
                 within(0.01));
         assertThat(exposed.keySet()).allMatch(slot -> slot.startsWith("band"));
-        PlacedDesign alone = place(faceAt(0, 0, 1.5).lying(ItemMode.LEFT_FREE));
+        PlacedDesign alone = place(faceAt(0, 0, 1.5).withManner(ItemMode.LEFT_FREE));
         assertThat(alone.free().getArea()).as("with nothing behind it the ground leaves it free").isCloseTo(free.getArea(), within(1e-6));
     }
 
     @Test
     void aFringeOnlyAddsFineStrokesAlongTheEdge() {
-        Geometry plain = place(faceAt(0, 0, 2).lying(ItemMode.LEFT_FREE)).free();
-        Geometry fringed = place(faceAt(0, 0, 2).lying(ItemMode.LEFT_FREE).fringed(2)).free();
+        Geometry plain = place(faceAt(0, 0, 2).withManner(ItemMode.LEFT_FREE)).free();
+        Geometry fringed = place(faceAt(0, 0, 2).withManner(ItemMode.LEFT_FREE).withFringeMm(2)).free();
         assertThat(fringed.buffer(0.08).covers(plain)).as("nothing is taken away").isTrue();
         assertThat(plain.buffer(2.4).covers(fringed)).as("no longer than the fringe").isTrue();
         assertThat(fringed.getArea()).isBetween(plain.getArea() * 1.02, plain.getArea() * 1.4);
@@ -125,7 +125,7 @@ class CompositionTest {
     @Test
     void mirroringExchangesLeftAndRightButTheLightStays() {
         PlacedDesign plain = place(faceAt(0, 0, 1));
-        PlacedDesign mirrored = place(faceAt(0, 0, 1).mirrored(true));
+        PlacedDesign mirrored = place(faceAt(0, 0, 1).withMirrored(true));
         Geometry whisker = mirrored.parts().stream().filter(p -> p.part().title().equals("whisker")).findFirst().orElseThrow().drawn();
         assertThat(whisker.getCentroid().getX()).as("on the other side").isNegative();
         Geometry head = mirrored.parts().get(0).drawn();
@@ -142,12 +142,12 @@ class CompositionTest {
     void pairsPulledApartByTheStoneAreMeasuredAndMadeEqual() {
         Support kidney = Support.of(Survey.of(Stone.cobble().withShape(new Shape.Grown(Form.PEAR, 0.8, 0.6)).withSize(new Millimetres(120),
                 new Millimetres(80), new Millimetres(30))));
-        Item wearing = faceAt(0, 0, 1).lying(ItemMode.WEARING);
+        Item wearing = faceAt(0, 0, 1).withManner(ItemMode.WEARING);
         PlacedItem apart = Designs.place(new Sketch(List.of(wearing)), REPERTOIRE, kidney).orElseThrow().items().get(0);
         List<Pairs.Pair> before = Pairs.of(apart);
         assertThat(before).hasSize(1);
         assertThat(before.get(0).apartMm()).isGreaterThan(0.2);
-        PlacedItem equal = Designs.place(new Sketch(List.of(wearing.matched(true))), REPERTOIRE, kidney).orElseThrow().items().get(0);
+        PlacedItem equal = Designs.place(new Sketch(List.of(wearing.withMatched(true))), REPERTOIRE, kidney).orElseThrow().items().get(0);
         assertThat(Pairs.of(equal).get(0).apartMm()).as("congruent within 0.05 mm").isLessThan(0.05);
         assertThat(Pairs.of(equal).get(0).larger()).isCloseTo(1, within(1e-6));
         double smaller = Math.min(before.get(0).one().drawn().getArea(), before.get(0).other().drawn().getArea());
@@ -159,14 +159,15 @@ class CompositionTest {
         PlacedDesign one = place(faceAt(-20, 0, 2));
         Geometry taken = Shapes.grown(one.silhouette(), 1);
         Placement beside = Designs.fit(faceAt(0, 0, 1), REPERTOIRE, BED, taken).orElseThrow();
-        Geometry there = place(faceAt(0, 0, 1).at(beside)).silhouette();
+        Geometry there = place(faceAt(0, 0, 1).withPlacement(beside)).silhouette();
         assertThat(there.distance(one.silhouette())).isGreaterThan(0.9);
         assertThat(BED.zones().face().buffer(1e-6).covers(there)).isTrue();
         assertThat(beside.scale()).as("and it is not tiny").isGreaterThan(1);
         Support cracked = Support.of(Survey.of(LARGE.plus(Patch.crack(-70, 20, 70, 24, 1.5, 1))));
         Placement off = Designs.fit(faceAt(0, 0, 1), REPERTOIRE, cracked).orElseThrow();
         Geometry crack = FACTORY.createLineString(new Coordinate[] {new Coordinate(-70, 20), new Coordinate(70, 24)});
-        Geometry head = Designs.place(new Sketch(List.of(faceAt(0, 0, 1).at(off))), REPERTOIRE, cracked).orElseThrow().silhouette();
+        Geometry head = Designs.place(new Sketch(List.of(faceAt(0, 0, 1).withPlacement(off))), REPERTOIRE, cracked).orElseThrow()
+                .silhouette();
         assertThat(head.distance(crack)).as("kept off the crack").isGreaterThan(1.2);
     }
 
@@ -176,11 +177,12 @@ class CompositionTest {
         for (int i = 0; i < 12; i++) {
             Support bed = Support.of(Survey.of(Stone.cobble().withSeed(i)
                     .withShape(new Shape.Grown(Form.values()[i % Form.values().length], random.nextDouble(), random.nextDouble()))));
-            Item item = faceAt(0, 0, 1).room(2, 30 * random.nextDouble(), 0);
-            Geometry inside = Designs.place(new Sketch(List.of(item.at(Designs.fit(item, REPERTOIRE, bed).orElseThrow()))), REPERTOIRE, bed)
+            Item item = faceAt(0, 0, 1).withRoom(new Item.Room(2, 30 * random.nextDouble(), 0));
+            Geometry inside = Designs
+                    .place(new Sketch(List.of(item.withPlacement(Designs.fit(item, REPERTOIRE, bed).orElseThrow()))), REPERTOIRE, bed)
                     .orElseThrow().silhouette();
             assertThat(bed.zones().face().buffer(1e-6).covers(inside)).as("stone %d", i).isTrue();
-            Item off = faceAt(0, 0, 1).room(0, 0, 6);
+            Item off = faceAt(0, 0, 1).withRoom(new Item.Room(0, 0, 6));
             Placement larger = Designs.fit(off, REPERTOIRE, bed).orElseThrow();
             assertThat(larger.scale()).isGreaterThan(Designs.fit(item, REPERTOIRE, bed).orElseThrow().scale());
         }
@@ -194,7 +196,7 @@ class CompositionTest {
             assertThat(scattered).as("%d scattered", count).hasSize(count);
             assertThat(ring).as("%d in a ring", count).hasSize(count);
             for (List<Placement> group : List.of(scattered, ring)) {
-                List<Geometry> shapes = group.stream().map(p -> place(faceAt(0, 0, 1).at(p)).silhouette()).toList();
+                List<Geometry> shapes = group.stream().map(p -> place(faceAt(0, 0, 1).withPlacement(p)).silhouette()).toList();
                 for (int i = 0; i < count; i++) {
                     assertThat(BED.zones().face().buffer(1e-6).covers(shapes.get(i))).isTrue();
                     for (int k = i + 1; k < count; k++) {
@@ -205,8 +207,8 @@ class CompositionTest {
             assertThat(scattered.get(0).scale()).as("the main one is the largest")
                     .isGreaterThan(scattered.stream().skip(1).mapToDouble(Placement::scale).max().orElse(0));
         }
-        Sketch one = new Sketch(List.of(faceAt(0, 0, 1).inGroup(Optional.of("g"))));
-        Sketch two = one.plus(one.items().get(0).at(new Placement(10, 0, 0, 1)));
+        Sketch one = new Sketch(List.of(faceAt(0, 0, 1).withGroup(Optional.of("g"))));
+        Sketch two = one.plus(one.items().get(0).withPlacement(new Placement(10, 0, 0, 1)));
         assertThat(two.together("")).hasSize(2);
         assertThat(two.plus(faceAt(1, 1, 1)).together("").size()).isEqualTo(2);
     }
@@ -218,12 +220,13 @@ class CompositionTest {
         PlacedPart eye = Arrange.anchor(placed, bump).orElseThrow();
         assertThat(eye.part().title()).isEqualTo("eye right");
         Placement on = Arrange.onMark(placed, eye, bump);
-        Geometry there = place(faceAt(0, 0, 1.4).at(on)).parts().stream().filter(p -> p.part().id().equals("eye-right")).findFirst()
+        Geometry there = place(faceAt(0, 0, 1.4).withPlacement(on)).parts().stream().filter(p -> p.part().id().equals("eye-right"))
+                .findFirst()
                 .orElseThrow().drawn();
         assertThat(there.getEnvelopeInternal().centre().distance(new Coordinate(12, -9))).isLessThan(1e-9);
         Geometry spot = FACTORY.createPoint(new Coordinate(20, 14)).buffer(4);
         Placement hides = Arrange.covering(placed, spot, BED).orElseThrow();
-        assertThat(place(faceAt(0, 0, 1).at(hides)).silhouette().covers(spot)).isTrue();
+        assertThat(place(faceAt(0, 0, 1).withPlacement(hides)).silhouette().covers(spot)).isTrue();
         assertThat(Arrange.covering(placed, FACTORY.createPoint(new Coordinate(0, 0)).buffer(40), BED)).as("too large to be hidden")
                 .isEmpty();
         Stone slanted = Stone.cobble().withSize(new Millimetres(120), new Millimetres(60), new Millimetres(30)).withWayUp(30);
@@ -232,7 +235,7 @@ class CompositionTest {
 
     @Test
     void partsThatAreLeftOutAreNeitherDrawnNorPainted() {
-        PlacedDesign without = place(faceAt(0, 0, 1).without(Set.of("eye-left", "whisker")));
+        PlacedDesign without = place(faceAt(0, 0, 1).withLeftOut(Set.of("eye-left", "whisker")));
         assertThat(without.parts()).extracting(p -> p.part().id()).doesNotContain("eye-left", "whisker").contains("eye-right");
     }
 

@@ -34,7 +34,8 @@ class DotBorderTest {
     @Tag("outside") // chord of n points on a circle, 2 R sin(pi / n)
     void justSoManyEqualDotsStandAChordApart() {
         for (int n : new int[] {3, 12, 24, 97, 400}) {
-            DotBorder border = DotBorder.of(circle(60), Dots.usual().sized(0.4, 0, 0).counted(n, true, false));
+            DotBorder border = DotBorder.of(circle(60),
+                    Dots.usual().withRing(new Subject.Dots.Ring(0.4, 0, 0)).withCounted(new Subject.Dots.Count(n, true, false)));
             assertThat(border.dots()).hasSize(n);
             assertThat(border.gapMm() + 0.4).as("%d dots", n).isCloseTo(2 * 60 * Math.sin(Math.PI / n), within(2e-3));
         }
@@ -42,7 +43,8 @@ class DotBorderTest {
 
     @Test
     void largeAndSmallInTurnHaveEvenGapsFromEdgeToEdge() {
-        DotBorder border = DotBorder.of(circle(30), Dots.usual().sized(4, 1, 0).inSeries(Series.ALTERNATING, 0.5));
+        DotBorder border = DotBorder.of(circle(30),
+                Dots.usual().withRing(new Subject.Dots.Ring(4, 1, 0)).withShrink(new Subject.Dots.Shrink(Series.ALTERNATING, 0.5)));
         assertThat(border.dots().size() % 2).as("an even number").isZero();
         for (int i = 0; i < border.dots().size(); i++) {
             Dot a = border.dots().get(i);
@@ -55,7 +57,8 @@ class DotBorderTest {
 
     @Test
     void shrinkingDotsGrowSmallerDownBothSidesAlikeAndTheRingCloses() {
-        DotBorder border = DotBorder.of(circle(30), Dots.usual().sized(5, 0.8, 0).inSeries(Series.SHRINKING, 0.3));
+        DotBorder border = DotBorder.of(circle(30),
+                Dots.usual().withRing(new Subject.Dots.Ring(5, 0.8, 0)).withShrink(new Subject.Dots.Shrink(Series.SHRINKING, 0.3)));
         List<Dot> dots = border.dots();
         double[] gaps = border.gaps().orElseThrow();
         assertThat(gaps[1] - gaps[0]).as("gaps are even, the last one too").isLessThan(1e-3);
@@ -69,7 +72,8 @@ class DotBorderTest {
             }
         }
         DotBorder counted = DotBorder.of(circle(30),
-                Dots.usual().sized(5, 0.8, 0).counted(20, true, false).inSeries(Series.SHRINKING, 0.3));
+                Dots.usual().withRing(new Subject.Dots.Ring(5, 0.8, 0)).withCounted(new Subject.Dots.Count(20, true, false))
+                        .withShrink(new Subject.Dots.Shrink(Series.SHRINKING, 0.3)));
         assertThat(counted.dots()).hasSize(20);
         assertThat(counted.gaps().orElseThrow()[1] - counted.gaps().orElseThrow()[0]).isLessThan(1e-3);
     }
@@ -77,7 +81,8 @@ class DotBorderTest {
     @Test
     @Tag("outside") // tangent circles: centres are as far apart as their radii together
     void walkingDotsTouchTheLargeOneAndEachOther() {
-        DotBorder border = DotBorder.of(circle(30), Dots.usual().sized(6, 4, 0).inSeries(Series.WALKING, 0.4));
+        DotBorder border = DotBorder.of(circle(30),
+                Dots.usual().withRing(new Subject.Dots.Ring(6, 4, 0)).withShrink(new Subject.Dots.Shrink(Series.WALKING, 0.4)));
         List<Dot> large = kind(border, 0);
         int walkers = kind(border, 1).size() / large.size();
         assertThat(walkers).isGreaterThanOrEqualTo(5);
@@ -98,13 +103,15 @@ class DotBorderTest {
 
     @Test
     void draggedDotsPointInwardAndASecondRingTurnsInStep() {
-        DotBorder dragged = DotBorder.of(circle(30), Dots.usual().sized(3, 1, 0).inSeries(Series.DRAGGED, 0.5));
+        DotBorder dragged = DotBorder.of(circle(30),
+                Dots.usual().withRing(new Subject.Dots.Ring(3, 1, 0)).withShrink(new Subject.Dots.Shrink(Series.DRAGGED, 0.5)));
         for (Dot dot : dragged.dots()) {
             assertThat(dot.shape().getCentroid().distance(FACTORY.createPoint(new Coordinate(0, 0))))
                     .isLessThan(dot.centre().distance(new Coordinate(0, 0)));
             assertThat(dot.shape().isValid()).isTrue();
         }
-        DotBorder twice = DotBorder.of(circle(30), Dots.usual().sized(3, 1, 0).framed(0, 1.6));
+        DotBorder twice = DotBorder.of(circle(30),
+                Dots.usual().withRing(new Subject.Dots.Ring(3, 1, 0)).withFrame(new Subject.Dots.Frame(0, 1.6)));
         List<Dot> outer = kind(twice, 0);
         List<Dot> inner = kind(twice, 1);
         assertThat(inner).hasSameSizeAs(outer);
@@ -114,7 +121,7 @@ class DotBorderTest {
             assertThat(before).as("in the middle of its gap").isCloseTo(after, within(1e-6));
             assertThat(inner.get(i).centre().distance(new Coordinate(0, 0))).isLessThan(30);
         }
-        assertThat(DotBorder.of(circle(30), Dots.usual().framed(5, 0)).lines()).hasSize(2);
+        assertThat(DotBorder.of(circle(30), Dots.usual().withFrame(new Subject.Dots.Frame(5, 0))).lines()).hasSize(2);
     }
 
     @Test
@@ -126,7 +133,8 @@ class DotBorderTest {
             assertThat(Math.PI * h * (3 * r * r + h * h) / 6).as("%s", row).isCloseTo(number(row, "volume"),
                     within(1e-9 * number(row, "volume")));
         }
-        DotBorder ring = DotBorder.of(circle(30), Dots.usual().sized(4, 1, 0).counted(10, true, false));
+        DotBorder ring = DotBorder.of(circle(30),
+                Dots.usual().withRing(new Subject.Dots.Ring(4, 1, 0)).withCounted(new Subject.Dots.Count(10, true, false)));
         double one = Math.PI * 1 * (3 * 2 * 2 + 1) / 6;
         assertThat(ring.millilitres()).isCloseTo(10 * one / 1000, within(1e-12));
         assertThat(ring.tools()).containsExactly("10 of 4 mm: brush end of about 3.2 mm");
@@ -134,8 +142,8 @@ class DotBorderTest {
 
     @Test
     void numbersThatNoBorderHasAreRefused() {
-        assertThatThrownBy(() -> Dots.usual().counted(2, true, false)).hasMessageContaining("3 to 400");
-        assertThatThrownBy(() -> Dots.usual().inSeries(Series.SHRINKING, 0)).hasMessageContaining("0.1 to 1");
-        assertThatThrownBy(() -> Dots.usual().sized(Double.NaN, 1, 1)).hasMessageContaining("0.3 to 60 mm");
+        assertThatThrownBy(() -> Dots.usual().withCounted(new Subject.Dots.Count(2, true, false))).hasMessageContaining("3 to 400");
+        assertThatThrownBy(() -> Dots.usual().withShrink(new Subject.Dots.Shrink(Series.SHRINKING, 0))).hasMessageContaining("0.1 to 1");
+        assertThatThrownBy(() -> Dots.usual().withRing(new Subject.Dots.Ring(Double.NaN, 1, 1))).hasMessageContaining("0.3 to 60 mm");
     }
 }

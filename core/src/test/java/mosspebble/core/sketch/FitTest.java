@@ -100,8 +100,9 @@ class FitTest {
         Geometry eye = AffineTransformation.translationInstance(-10, -5).transform(ellipse(12, 12, 40));
         Slot slot = new Slot("a", "A", Srgb.ofHex("#804020"));
         return new Motif("blob", "Blob", List.of(slot), List.of(
-                new MotifPart("body", "body", Role.FILL, "a", body, 0, 0.5, true, Presence.ALWAYS, Optional.empty()),
-                new MotifPart("eye", "eye", Role.FILL, "a", eye, 0, 0, true, Presence.ALWAYS, Optional.empty())), body, body, true, true);
+                new MotifPart("body", "body", Role.FILL, "a", body, new MotifPart.Make(0, 0.5, true, Presence.ALWAYS), Optional.empty()),
+                new MotifPart("eye", "eye", Role.FILL, "a", eye, new MotifPart.Make(0, 0, true, Presence.ALWAYS), Optional.empty())), body,
+                body, true, true);
     }
 
     @Test
@@ -128,7 +129,7 @@ class FitTest {
         Support bed = Support.of(Survey.of(Stone.cobble()));
         Zones zones = bed.zones();
         Sketch one = Sketch.of(new Subject.Figure("blob"), ItemMode.ON_STONE, new Placement(-10, 0, 0, 0.2), 0);
-        Sketch two = one.plus(one.items().get(0).at(new Placement(10, 0, 0, 0.2)));
+        Sketch two = one.plus(one.items().get(0).withPlacement(new Placement(10, 0, 0, 0.2)));
         PlacedDesign design = Designs.place(two, repertoire, bed).orElseThrow();
 
         assertThat(design.items()).hasSize(2);

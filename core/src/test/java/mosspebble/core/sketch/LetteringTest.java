@@ -73,7 +73,7 @@ class LetteringTest {
     @Tag("outside")
     void boxesFollowTheRuleOfTheMiddleLine() {
         for (String text : List.of("IMLI", "IMLIM")) {
-            List<Lettering.Letter> letters = Lettering.rows(word(LetterSetting.plain().boxed(true), text), BARS).get(0).letters();
+            List<Lettering.Letter> letters = Lettering.rows(word(LetterSetting.plain().withBoxes(true), text), BARS).get(0).letters();
             double step = letters.get(1).middle() - letters.get(0).middle();
             for (int i = 1; i < letters.size(); i++) {
                 assertThat(letters.get(i).middle() - letters.get(i - 1).middle()).as("boxes of %s are equal", text).isCloseTo(step,
@@ -180,7 +180,7 @@ class LetteringTest {
     @Test
     void downStrokesAreThickenedAndCrossStrokesAreNot() {
         Geometry thin = Lettering.set(word(LetterSetting.plain(), "L"), BARS).parts().get(0).shape();
-        Geometry thick = Lettering.set(word(LetterSetting.plain().swelled(0.05), "L"), BARS).parts().get(0).shape();
+        Geometry thick = Lettering.set(word(LetterSetting.plain().withSwell(0.05), "L"), BARS).parts().get(0).shape();
         double by = 0.05 / CAP;
         assertThat(width(thick, -0.5)).as("stem").isCloseTo(width(thin, -0.5) + by, within(1e-9));
         assertThat(thick.getEnvelopeInternal().getHeight()).as("height stays").isCloseTo(thin.getEnvelopeInternal().getHeight(),
@@ -189,7 +189,7 @@ class LetteringTest {
                 .intersection(FACTORY.createLineString(new Coordinate[] {new Coordinate(thick.getEnvelopeInternal().getMaxX() - 0.05, -2),
                     new Coordinate(thick.getEnvelopeInternal().getMaxX() - 0.05, 1)}));
         assertThat(foot.getLength()).as("foot").isCloseTo(0.1 / CAP, within(1e-9));
-        Motif script = Lettering.set(new Subject.Word(List.of("V"), "pen", LetterSetting.plain().swelled(0.05)), PEN);
+        Motif script = Lettering.set(new Subject.Word(List.of("V"), "pen", LetterSetting.plain().withSwell(0.05)), PEN);
         assertThat(script.parts()).as("one line, and the down-stroke thickened, not the up-stroke").hasSize(2);
         Geometry down = script.parts().stream().filter(MotifPart::isArea).findFirst().orElseThrow().shape();
         assertThat(down.getCentroid().getX()).isLessThan(script.parts().get(1).shape().getEnvelopeInternal().centre().x);
@@ -201,14 +201,14 @@ class LetteringTest {
 
     @Test
     void stylesMakeTheirParts() {
-        assertThat(Lettering.set(word(LetterSetting.plain().styled(Style.OUTLINE).pen(0.5), "M"), BARS).parts()).allSatisfy(p -> {
+        assertThat(Lettering.set(word(LetterSetting.plain().withStyle(Style.OUTLINE).withPenMm(0.5), "M"), BARS).parts()).allSatisfy(p -> {
             assertThat(p.role()).isEqualTo(Role.LINE);
             assertThat(p.penMm()).isEqualTo(0.5);
         });
-        Motif inline = Lettering.set(word(LetterSetting.plain().styled(Style.INLINE), "M"), BARS);
+        Motif inline = Lettering.set(word(LetterSetting.plain().withStyle(Style.INLINE), "M"), BARS);
         assertThat(inline.parts()).hasSize(2);
         assertThat(inline.parts().get(0).shape().covers(inline.parts().get(1).shape())).as("the light lies within").isTrue();
-        Motif shadow = Lettering.set(word(LetterSetting.plain().styled(Style.SHADOW), "IM"), BARS);
+        Motif shadow = Lettering.set(word(LetterSetting.plain().withStyle(Style.SHADOW), "IM"), BARS);
         assertThat(shadow.parts()).extracting(MotifPart::slot).as("shades lie below all letters").containsExactly("shadow", "shadow",
                 "letters", "letters");
         assertThat(shadow.slots()).hasSize(2);
@@ -247,7 +247,7 @@ class LetteringTest {
                 Viewpoint.table());
         Subject.Word plain = word(LetterSetting.plain(), "MIMIMIM");
         Sketch ruled = Sketch.of(plain, ItemMode.ON_STONE, new Placement(0, 8, 0, 12), 0);
-        Sketch lifted = Sketch.of(plain.with(LetterSetting.plain().toEye(true)), ItemMode.ON_STONE, new Placement(0, 8, 0, 12), 0);
+        Sketch lifted = Sketch.of(plain.with(LetterSetting.plain().withToEye(true)), ItemMode.ON_STONE, new Placement(0, 8, 0, 12), 0);
         Repertoire repertoire = Repertoire.of(List.of(), List.of(BARS));
         double bent = unevenness(Designs.place(ruled, repertoire, bed).orElseThrow(), bed);
         double straight = unevenness(Designs.place(lifted, repertoire, bed).orElseThrow(), bed);
@@ -278,7 +278,7 @@ class LetteringTest {
         assertThatThrownBy(() -> new Subject.Word(List.of("a".repeat(500)), "bars")).hasMessageContaining("500 letters")
                 .hasMessageContaining("80");
         assertThatThrownBy(() -> new Subject.Word(List.of(" "), "bars")).hasMessageContaining("one to four lines");
-        assertThatThrownBy(() -> LetterSetting.plain().swelled(0.5)).hasMessageContaining("0 to 0.12");
+        assertThatThrownBy(() -> LetterSetting.plain().withSwell(0.5)).hasMessageContaining("0 to 0.12");
         assertThatThrownBy(() -> LetterSetting.plain().along(Path.ARC, Double.NaN)).hasMessageContaining("-340 to 340");
         assertThat(Lettering.missing(word(LetterSetting.plain(), "I🙂Mא"), BARS))
                 .as("one entry for each letter, also beyond the basic plane").containsExactly("🙂", "א");

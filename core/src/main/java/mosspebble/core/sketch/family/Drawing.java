@@ -62,7 +62,8 @@ final class Drawing {
             for (int k = 2; contains(unique); k++) {
                 unique = part + "-" + k;
             }
-            parts.add(new MotifPart(unique, name, role, slot, cut, penMm, roundness, outlined, Presence.ALWAYS, Optional.empty()));
+            parts.add(new MotifPart(unique, name, role, slot, cut, new MotifPart.Make(penMm, roundness, outlined, Presence.ALWAYS),
+                    Optional.empty()));
         }
     }
 

@@ -83,7 +83,7 @@ class FamilyTest {
         for (Family family : Families.list()) {
             for (ItemMode manner : new ItemMode[] {ItemMode.ON_STONE, ItemMode.WEARING}) {
                 Item item = Item.of(new Subject.Pattern(family.id(), Map.of()), manner, new Placement(0, 0, 0, 10), 1);
-                Item fitted = item.at(Designs.fit(item.lying(ItemMode.ON_STONE), REPERTOIRE, bed).orElseThrow());
+                Item fitted = item.withPlacement(Designs.fit(item.withManner(ItemMode.ON_STONE), REPERTOIRE, bed).orElseThrow());
                 PlacedDesign design = Designs.place(new Sketch(List.of(fitted)), REPERTOIRE, bed).orElseThrow();
                 boolean wears = design.items().get(0).wears();
                 Geometry room = wears ? bed.zones().paintable() : bed.zones().face();
