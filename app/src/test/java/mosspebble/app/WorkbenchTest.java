@@ -64,7 +64,7 @@ class WorkbenchTest {
         assertThat(workbench.undoTitleProperty().get()).matches("Top, [0-9.]+ to 3\\.25");
         workbench.edit("Primer", p -> p.withHabits(p.habits().withPrimer(Habits.Primer.NEVER)));
         assertThat(workbench.undoTitleProperty().get()).isEqualTo("Primer, where needed to never");
-        workbench.edit("Light from", p -> p.withHabits(p.habits().withLight(p.habits().light().comingFrom(45))));
+        workbench.edit("Light from", p -> p.withHabits(p.habits().withLight(p.habits().light().withFrom(45))));
         assertThat(workbench.undoTitleProperty().get()).isEqualTo("Light from, 320 to 45");
         workbench.edit("Length 90 to 96 mm",
                 p -> p.withStone(p.stone().withSize(new Millimetres(91.5), p.stone().width(), p.stone().height())));

@@ -2,6 +2,7 @@ package mosspebble.files;
 
 import com.fasterxml.jackson.annotation.JsonAutoDetect;
 import com.fasterxml.jackson.annotation.JsonIgnoreProperties;
+import com.fasterxml.jackson.annotation.JsonProperty;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import com.fasterxml.jackson.annotation.JsonUnwrapped;
@@ -83,6 +84,11 @@ final class StudioJson {
         private Habits.Keeping keeping;
     }
 
+    private abstract static class NamedProject implements FieldsOnly {
+        @JsonProperty("habits")
+        private Habits wholeHabits;
+    }
+
     private abstract static class FlatPaint implements FieldsOnly {
         @JsonUnwrapped
         private Paint.Hiding cover;
@@ -152,10 +158,11 @@ final class StudioJson {
                 .addMixIn(Subject.class, SubjectKind.class).addMixIn(Shape.class, ShapeKind.class);
         for (Class<?> plain : new Class<?>[] {Mix.class, Light.class, Pot.class, Blend.class,
             Placement.class, Viewpoint.class, FoundStone.class, Subject.Word.class, Subject.Guide.class,
-            Project.class, Sides.class, Face.class, Edge.class}) {
+            Sides.class, Face.class, Edge.class}) {
             builder.addMixIn(plain, FieldsOnly.class);
         }
-        builder.addMixIn(Habits.class, FlatHabits.class).addMixIn(Paint.class, FlatPaint.class).addMixIn(Stone.class, FlatStone.class)
+        builder.addMixIn(Project.class, NamedProject.class).addMixIn(Habits.class, FlatHabits.class).addMixIn(Paint.class, FlatPaint.class)
+                .addMixIn(Stone.class, FlatStone.class)
                 .addMixIn(Item.class, FlatItem.class).addMixIn(LetterSetting.class, FlatLetters.class)
                 .addMixIn(Subject.Dots.class, FlatDots.class);
         ObjectMapper mapper = builder.build();

@@ -25,6 +25,7 @@ import mosspebble.core.stone.Shape;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.StoneOutline;
 import mosspebble.core.units.Millimetres;
+import mosspebble.core.words.PhotoWords;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.locationtech.jts.geom.Coordinate;
@@ -135,10 +136,11 @@ class BenchPhotoTest {
         PhotoReading noCard = read(plain.withCard(false, 0));
         assertThat(noCard.stones()).isEmpty();
         assertThat(noCard.findings()).singleElement()
-                .satisfies(f -> assertThat(f.sentence()).contains("scale card is not in the picture").contains("mark two points"));
+                .satisfies(
+                        f -> assertThat(PhotoWords.sentence(f)).contains("scale card is not in the picture").contains("mark two points"));
 
         PhotoReading hidden = read(plain.withCard(true, 2));
-        assertThat(hidden.findings()).anySatisfy(f -> assertThat(f.sentence()).contains("Only 2 of the card's 4 marks"));
+        assertThat(hidden.findings()).anySatisfy(f -> assertThat(PhotoWords.sentence(f)).contains("Only 2 of the card's 4 marks"));
         assertThat(hidden.stones().size()).isEqualTo(1);
 
         assertThat(kinds(read(plain.withBlur(3)))).contains(PhotoFinding.Kind.BLURRED);
@@ -161,7 +163,7 @@ class BenchPhotoTest {
 
         assertThat(reading.findings()).anySatisfy(f -> {
             assertThat(f.kind()).isEqualTo(PhotoFinding.Kind.SHADOW);
-            assertThat(f.sentence()).contains("soft, as a shadow's is").contains("coloured sheet");
+            assertThat(PhotoWords.sentence(f)).contains("soft, as a shadow's is").contains("coloured sheet");
         });
     }
 
@@ -175,7 +177,7 @@ class BenchPhotoTest {
 
         assertThat(joined.stones().size()).isEqualTo(1);
         assertThat(joined.findings())
-                .anySatisfy(f -> assertThat(f.sentence()).contains("Two stones seem to touch").contains("draw a line"));
+                .anySatisfy(f -> assertThat(PhotoWords.sentence(f)).contains("Two stones seem to touch").contains("draw a line"));
         SheetMap map = joined.map().orElseThrow();
         // the girdle stands above the sheet, so the place where they touch is seen a little outward of it
         double lift = 1 + 0.45 * 0.35 * 70 / map.camera()[2];
@@ -207,7 +209,7 @@ class BenchPhotoTest {
         assertThat(kinds(even)).doesNotContain(PhotoFinding.Kind.CARD_UNEVEN);
         assertThat(uneven.findings()).anySatisfy(f -> {
             assertThat(f.kind()).isEqualTo(PhotoFinding.Kind.CARD_UNEVEN);
-            assertThat(f.sentence()).contains("bent").contains("50 mm ruler");
+            assertThat(PhotoWords.sentence(f)).contains("bent").contains("50 mm ruler");
         });
     }
 
@@ -221,7 +223,7 @@ class BenchPhotoTest {
         assertThat(reading.stones().size()).as("they are taken for one").isLessThan(3);
         assertThat(reading.findings()).anySatisfy(f -> {
             assertThat(f.kind()).isEqualTo(PhotoFinding.Kind.FOLDED);
-            assertThat(f.sentence()).contains("bridged over").contains("Drag the points");
+            assertThat(PhotoWords.sentence(f)).contains("bridged over").contains("Drag the points");
         });
     }
 

@@ -20,16 +20,17 @@ import mosspebble.app.cloth.StoneImage;
 import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Workbench;
 import mosspebble.app.screen.Panel;
+import mosspebble.core.advice.Suitability;
 import mosspebble.core.picture.StonePicture;
 import mosspebble.core.plan.StoneState;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
-import mosspebble.core.advice.Suitability;
 import mosspebble.core.stone.FoundStone;
 import mosspebble.core.stone.Origin;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.units.LengthText;
 import mosspebble.core.units.LengthUnit;
+import mosspebble.core.words.AdviceWords;
 
 /** The basket: every stone that waits, drawn from its measures at one common scale. */
 public final class BasketView extends StackPane {
@@ -123,7 +124,7 @@ public final class BasketView extends StackPane {
         }
         Suitability suits = shelf.suits.get().get(found.id());
         if (shelf.order.get() == BasketShelf.Order.SUBJECT && suits != null) {
-            Label words = new Label(suits.word() + ": " + suits.reasons().get(0));
+            Label words = new Label(AdviceWords.word(suits) + ": " + AdviceWords.reasons(suits).get(0));
             words.getStyleClass().add("moss");
             content.getChildren().add(words);
         }

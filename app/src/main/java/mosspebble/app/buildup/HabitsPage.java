@@ -84,7 +84,7 @@ public final class HabitsPage extends PageView {
         QUESTIONS.forEach(this::ask);
         getChildren().add(Panel.heading("Light"));
         light("light", "Light from", "Where the light on the stone comes from", 0, 345, 15, Light::from, HabitsPage::clock,
-                (l, v) -> l.comingFrom(v), true);
+                (l, v) -> l.withFrom(v), true);
         light("shade", "Shade", "On the side away from the light", 0, 1, 0.1, Light::shade, HabitsPage::percent,
                 (l, v) -> l.with(v, l.contact(), l.highlight(), l.halo()), false);
         light("contact", "Contact shadow", "Below what overlaps", 0, 1, 0.1, Light::contact, HabitsPage::percent,

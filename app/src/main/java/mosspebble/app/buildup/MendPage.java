@@ -23,6 +23,7 @@ import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Step;
 import mosspebble.core.timetable.Durations;
 import mosspebble.core.units.Srgb;
+import mosspebble.core.words.AdviceWords;
 
 /** Point at a mistake on the stone, say what it is, and the steps that mend it stand here. */
 final class MendPage extends PageView {
@@ -43,7 +44,7 @@ final class MendPage extends PageView {
         place.getStyleClass().add("answer");
         mishap = new Choice<>("What happened", mend.mishapProperty()::set);
         for (Correction.Mishap each : Correction.Mishap.values()) {
-            mishap.option("mishap-" + each.name().toLowerCase(Locale.ROOT), each.label(), each, each.sentence());
+            mishap.option("mishap-" + each.name().toLowerCase(Locale.ROOT), AdviceWords.label(each), each, AdviceWords.sentence(each));
         }
         steps.setId("mend-steps");
         colours.setId("mend-colours");
@@ -76,7 +77,7 @@ final class MendPage extends PageView {
 
     private void fill(Optional<Correction> correction) {
         steps.getChildren().clear();
-        place.setText(correction.map(c -> "At " + c.place()).orElse("Nothing pointed at yet"));
+        place.setText(correction.map(c -> "At " + AdviceWords.place(c)).orElse("Nothing pointed at yet"));
         correction.ifPresent(c -> {
             for (int i = 0; i < c.steps().size(); i++) {
                 steps.getChildren().add(row(i + 1, c.steps().get(i)));
@@ -87,7 +88,7 @@ final class MendPage extends PageView {
     private Node row(int number, Correction.Repair step) {
         Label n = new Label(String.valueOf(number));
         n.getStyleClass().add("step-number");
-        Label words = new Label(step.sentence());
+        Label words = new Label(AdviceWords.sentence(step));
         words.setWrapText(true);
         VBox text = new VBox(1, words);
         if (!step.waits().isZero()) {

@@ -35,6 +35,7 @@ import mosspebble.core.sketch.Slot;
 import mosspebble.core.units.Numbers;
 import mosspebble.core.units.Srgb;
 import mosspebble.core.units.Words;
+import mosspebble.core.words.AdviceWords;
 import org.locationtech.jts.algorithm.locate.SimplePointInAreaLocator;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Location;
@@ -295,7 +296,7 @@ public final class ColourModel {
     }
 
     public void take(Schemes.Scheme scheme) {
-        workbench.edit("Palette: " + scheme.mood().title(), p -> {
+        workbench.edit("Palette: " + AdviceWords.title(scheme.mood()), p -> {
             Project changed = p;
             for (var each : scheme.colours().entrySet()) {
                 changed = changed.withColour(each.getKey(), each.getValue());

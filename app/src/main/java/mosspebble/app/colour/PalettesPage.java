@@ -15,6 +15,7 @@ import mosspebble.app.screen.Panel;
 import mosspebble.core.advice.Schemes;
 import mosspebble.core.units.Numbers;
 import mosspebble.core.units.Srgb;
+import mosspebble.core.words.AdviceWords;
 
 /** Palettes from the shelf for all slots at once. */
 final class PalettesPage extends PageView {
@@ -52,7 +53,7 @@ final class PalettesPage extends PageView {
     }
 
     private Node card(Schemes.Scheme scheme) {
-        Label title = new Label(scheme.mood().title());
+        Label title = new Label(AdviceWords.title(scheme.mood()));
         title.getStyleClass().add("heading");
         HBox row = new HBox(0);
         for (Srgb look : scheme.looks().values()) {
@@ -62,7 +63,7 @@ final class PalettesPage extends PageView {
             HBox.setHgrow(dab, Priority.ALWAYS);
             row.getChildren().add(dab);
         }
-        Label words = Panel.quiet(scheme.mood().sentence()
+        Label words = Panel.quiet(AdviceWords.sentence(scheme.mood())
                 + (Double.isFinite(scheme.least()) ? " Least difference " + Numbers.text(scheme.least(), 0) + "." : ""));
         Panel.lines(words, 250, 36, 17);
         VBox content = new VBox(4, title, row, words);
@@ -74,7 +75,7 @@ final class PalettesPage extends PageView {
         take.setMaxWidth(Double.MAX_VALUE);
         take.setAlignment(Pos.CENTER_LEFT);
         take.setGraphic(content);
-        take.setAccessibleText(scheme.mood().title() + ". " + words.getText());
+        take.setAccessibleText(AdviceWords.title(scheme.mood()) + ". " + words.getText());
         return take;
     }
 }

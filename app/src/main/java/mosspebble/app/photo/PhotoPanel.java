@@ -26,6 +26,7 @@ import mosspebble.core.units.LengthText;
 import mosspebble.core.units.Millimetres;
 import mosspebble.core.units.Numbers;
 import mosspebble.core.units.UnitTextException;
+import mosspebble.core.words.PhotoWords;
 import mosspebble.files.Paper;
 import mosspebble.files.ScaleCardSheet;
 
@@ -115,7 +116,7 @@ public final class PhotoPanel extends Panel {
         for (PhotoFinding finding : shown.reading().findings()) {
             Label weight = new Label(finding.kind().stops() ? "stop" : "mind");
             weight.getStyleClass().addAll("weight", finding.kind().stops() ? "stop" : "mind");
-            Label words = new Label((finding.stone() >= 0 ? "Stone " + (finding.stone() + 1) + ": " : "") + finding.sentence());
+            Label words = new Label((finding.stone() >= 0 ? "Stone " + (finding.stone() + 1) + ": " : "") + PhotoWords.sentence(finding));
             words.getStyleClass().add("small");
             words.setWrapText(true);
             HBox.setHgrow(words, Priority.ALWAYS);

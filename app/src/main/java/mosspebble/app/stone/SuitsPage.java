@@ -14,17 +14,18 @@ import javafx.scene.shape.Polygon;
 import mosspebble.app.model.PlanWorker;
 import mosspebble.app.screen.PageView;
 import mosspebble.app.screen.Panel;
+import mosspebble.core.advice.Suitability;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.project.Studio;
-import mosspebble.core.advice.Suitability;
 import mosspebble.core.sketch.Designs;
 import mosspebble.core.sketch.Item;
 import mosspebble.core.sketch.Motif;
 import mosspebble.core.sketch.Subject;
 import mosspebble.core.sketch.WayUp;
-import mosspebble.core.stone.Survey;
 import mosspebble.core.stone.StoneOutline;
+import mosspebble.core.stone.Survey;
 import mosspebble.core.units.Numbers;
+import mosspebble.core.words.AdviceWords;
 import mosspebble.files.BuiltIn;
 
 /** Which way up, and which subjects suit the stone, with reasons in words and numbers. */
@@ -85,7 +86,7 @@ final class SuitsPage extends PageView {
         for (int i = 0; i < Math.min(WAYS, answer.ways().size()); i++) {
             WayUp way = answer.ways().get(i);
             boolean now = Math.abs(Math.IEEEremainder(way.degrees() - panel.stone().wayUp(), 360)) < 0.5;
-            Label words = new Label((now ? "as it lies: " : "") + String.join(", ", way.reasons()));
+            Label words = new Label((now ? "as it lies: " : "") + String.join(", ", AdviceWords.reasons(way)));
             words.setWrapText(true);
             words.getStyleClass().add("small");
             // a fixed width, as a button asks for its content's height before it knows its own width
@@ -111,8 +112,8 @@ final class SuitsPage extends PageView {
         }
         subjects.getChildren().clear();
         for (Ranked ranked : answer.subjects()) {
-            Label title = new Label(ranked.title() + ": " + ranked.suits().word());
-            Label why = Panel.quiet(String.join(", ", ranked.suits().reasons()));
+            Label title = new Label(ranked.title() + ": " + AdviceWords.word(ranked.suits()));
+            Label why = Panel.quiet(String.join(", ", AdviceWords.reasons(ranked.suits())));
             subjects.getChildren().add(new VBox(1, title, why));
         }
     }

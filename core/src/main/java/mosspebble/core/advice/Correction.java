@@ -18,43 +18,27 @@ import mosspebble.core.drying.Drying;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Step;
 import mosspebble.core.plan.StoneState;
-import mosspebble.core.units.Words;
-import mosspebble.core.words.StepWords;
+import mosspebble.core.units.Facts;
 
 /**
  * How a mistake at one place is put right: let dry, bring back what was there coat by coat, restore the line. Which colours lie there comes
  * from the plan as far as it is painted; how
  * many coats hide the mistake comes from the films.
  *
- * @param place what lies there, in the painter's words
+ * @param place what lies there; empty on bare stone
  */
-public record Correction(String place, List<Repair> steps) {
+public record Correction(Optional<Place> place, List<Repair> steps) {
 
     /** What went wrong. */
     public enum Mishap {
-        SLIP("slip", "Another colour slipped onto it"),
-        BLED("bled edge", "An edge ran into its neighbour"),
-        WRONG_COLOUR("wrong colour", "It should have another colour"),
-        CRACKED("cracked", "The paint cracked"),
-        BALD_GLITTER("bald glitter", "Bald places in the glitter"),
-        SMUDGE("smudge", "A grey smudge from erasing");
-
-        private final String label;
-
-        private final String sentence;
-
-        Mishap(String label, String sentence) {
-            this.label = label;
-            this.sentence = sentence;
-        }
-
-        public String sentence() {
-            return sentence;
-        }
-
-        public String label() {
-            return label;
-        }
+        /** Another colour slipped onto it. */
+        SLIP,
+        /** An edge ran into its neighbour. */
+        BLED, WRONG_COLOUR, CRACKED,
+        /** Bald places in the glitter. */
+        BALD_GLITTER,
+        /** Grey from erasing. */
+        SMUDGE;
 
         /** Whether it makes sense to say which colour slipped. */
         public boolean hasColour() {
@@ -62,13 +46,30 @@ public record Correction(String place, List<Repair> steps) {
         }
     }
 
+    /** What is done to put it right. Colours are named by {@code colour}, coats counted by {@code coats}. */
+    public enum Act {
+        DULL_SEAL, SEAL_AGAIN, WIPE_OFF_STONE, LET_DRY, LET_BOTH_DRY, LIFT, BLOCK, COVER,
+        /** Restores the line crossed, with the tool of the step {@code line}. */
+        RESTORE_LINE, CHOOSE, LET_WRONG_DRY, PRIME_FIRST, REPAINT, STRIP_CRACKLE, WAIT_HARD, SAND, SAY_GLITTER, DAB_GLITTER, BRUSH_CRUMBS,
+        WIPE_STONE, CLEAN_UP
+    }
+
     /**
      * One step of the repair.
      *
+     * @param facts what the sentence about it needs
      * @param mix what is laid; empty if nothing
      * @param waits until the next step
      */
-    public record Repair(String sentence, Optional<Mix> mix, int coats, Duration waits) {}
+    public record Repair(Act act, Facts facts, Optional<Mix> mix, int coats, Duration waits) {}
+
+    /**
+     * What lies at the place.
+     *
+     * @param on the step whose coat lies on top
+     * @param colour of it, in the shelf's words
+     */
+    public record Place(Step on, String colour) {}
 
     /** Most coats worth laying; beyond, take the paint off. */
     private static final int MOST_COATS = 5;
@@ -111,10 +112,10 @@ public record Correction(String place, List<Repair> steps) {
         }
 
         Correction correct(Mishap mishap, Optional<Mix> slipped) {
-            String place = stack.isEmpty() ? "bare stone" : StepWords.what(plan.steps().get(top().step())) + ", " + top().name();
+            Optional<Place> place = stack.isEmpty() ? Optional.empty()
+                    : Optional.of(new Place(plan.steps().get(top().step()), top().name()));
             if (sealed) {
-                say("The stone is sealed here: wipe it, dull the place with very fine paper so that paint grips, and dust it off.",
-                        Duration.ZERO);
+                say(Act.DULL_SEAL, Duration.ZERO);
             }
             switch (mishap) {
                 case SLIP, BLED -> covered(mishap == Mishap.BLED, slipped);
@@ -124,7 +125,7 @@ public record Correction(String place, List<Repair> steps) {
                 case SMUDGE -> smudge();
             }
             if (sealed) {
-                say("Seal the place again once it is dry through.", Drying.beforeSealing(60, climate));
+                say(Act.SEAL_AGAIN, Drying.beforeSealing(60, climate));
             }
             return new Correction(place, steps);
         }
@@ -133,8 +134,8 @@ public record Correction(String place, List<Repair> steps) {
             return stack.get(stack.size() - 1).coat().orElseThrow();
         }
 
-        private void say(String sentence, Duration wait) {
-            steps.add(new Repair(sentence, Optional.empty(), 0, wait));
+        private void say(Act act, Duration wait) {
+            steps.add(new Repair(act, Facts.none(), Optional.empty(), 0, wait));
         }
 
         private Duration dry(Optional<Mix> mix) {
@@ -145,13 +146,10 @@ public record Correction(String place, List<Repair> steps) {
 
         private void covered(boolean bled, Optional<Mix> slipped) {
             if (stack.isEmpty()) {
-                say("On bare stone: wipe it off at once with a damp cloth; once dry, rub with a damp melamine sponge or fine paper until "
-                        + "the stone shows.",
-                        Duration.ZERO);
+                say(Act.WIPE_OFF_STONE, Duration.ZERO);
                 return;
             }
-            say(bled ? "Do not touch it while it is wet: wet on wet makes it worse. Let both sides dry."
-                    : "Let it dry; wet on wet makes it worse.", dry(slipped));
+            say(bled ? Act.LET_BOTH_DRY : Act.LET_DRY, dry(slipped));
             restore(slipped);
             lines();
         }
@@ -169,8 +167,7 @@ public record Correction(String place, List<Repair> steps) {
             int coats = table.coatsToHide(ground, right, plan.project().habits().tolerance(), MOST_COATS);
             Optional<Mix> mix = step.mix();
             if (coats > MOST_COATS) {
-                say("Even " + MOST_COATS + " coats of " + right.name()
-                        + " would not hide it. Lift what slipped first: roll a barely damp swab over it, do not rub.", dry(mix));
+                steps.add(new Repair(Act.LIFT, Facts.of("coats", MOST_COATS).and("colour", right.name()), Optional.empty(), 0, dry(mix)));
                 Optional<Palette.Colour> white = palette.shelf().paints().stream()
                         .filter(p -> p.kind().does(PaintKind.Use.PRIMES) || p.kind().does(PaintKind.Use.FILLS))
                         .map(p -> palette.colour(Mix.of(p.id())).orElseThrow())
@@ -180,50 +177,44 @@ public record Correction(String place, List<Repair> steps) {
                     Coat blocking = new Coat("block", white.get().optics().full().toSrgb(), white.get().optics(), white.get().dryUm(), 0,
                             Sheen.MATT, right.step());
                     int blocked = table.over(ground, blocking, 2);
-                    steps.add(new Repair("Two thin coats of " + palette.shelf().words(white.get().mix()) + " on the spot only.",
+                    steps.add(new Repair(Act.BLOCK, Facts.of("colour", palette.shelf().words(white.get().mix())),
                             Optional.of(white.get().mix()), 2, dry(Optional.of(white.get().mix())).multipliedBy(2)));
                     coats = Math.min(MOST_COATS, table.coatsToHide(blocked, right, plan.project().habits().tolerance(), MOST_COATS));
                 } else {
                     coats = MOST_COATS;
                 }
             }
-            steps.add(new Repair(Words.upper(Words.coats(coats)) + " of " + right.name() + " with a small brush, feathered out at the edge"
-                    + (coats > 1 ? "; each dry before the next." : "."), mix, coats, dry(mix).multipliedBy(coats)));
+            steps.add(
+                    new Repair(Act.COVER, Facts.of("coats", coats).and("colour", right.name()), mix, coats, dry(mix).multipliedBy(coats)));
         }
 
         /** Lines that the plan draws over the place and that the repair covers. */
         private void lines() {
             plan.steps().stream().filter(o -> o.kind() == Step.Kind.OUTLINE || o.kind() == Step.Kind.DETAIL).findFirst()
-                    .ifPresent(o -> steps.add(new Repair("Restore the line where the repair crossed it (" + StepWords.tool(o) + ", "
-                            + o.coat().map(Coat::name).orElse("as before") + ").", o.mix(), 1, dry(o.mix()))));
+                    .ifPresent(o -> steps.add(new Repair(Act.RESTORE_LINE, Facts.of("line", o), o.mix(), 1, dry(o.mix()))));
         }
 
         private void recoloured(Optional<Mix> wanted) {
             if (stack.isEmpty() || wanted.isEmpty() || palette.colour(wanted.get()).isEmpty()) {
-                say("Choose the colour that should be there.", Duration.ZERO);
+                say(Act.CHOOSE, Duration.ZERO);
                 return;
             }
-            say("Let the wrong colour dry.", dry(plan.steps().get(top().step()).mix()));
+            say(Act.LET_WRONG_DRY, dry(plan.steps().get(top().step()).mix()));
             Palette.Colour right = palette.colour(wanted.get()).get();
             Coat coat = new Coat(palette.shelf().words(wanted.get()), right.optics().full().toSrgb(), right.optics(), right.dryUm(),
                     right.dryingShift(), Sheen.SATIN, top().step());
             int coats = table.coatsToHide(film, coat, plan.project().habits().tolerance(), MOST_COATS + 2);
             steps.add(
-                    new Repair(
-                            coats > MOST_COATS + 2
-                                    ? "Prime the area with two coats first; " + coat.name() + " alone never hides what is there."
-                                    : Words.upper(Words.coats(coats)) + " of " + coat.name()
-                                            + " over the whole area, each dry before the next.",
+                    new Repair(coats > MOST_COATS + 2 ? Act.PRIME_FIRST : Act.REPAINT,
+                            Facts.of("coats", coats).and("colour", coat.name()),
                             wanted, Math.min(coats, MOST_COATS + 2), dry(wanted).multipliedBy(Math.min(coats, MOST_COATS + 2))));
             lines();
         }
 
         private void cracked() {
             boolean medium = stack.stream().anyMatch(f -> f.coat().orElseThrow().sheen() == Sheen.CRACKLE);
-            say(medium ? "Crackle medium lies beneath and will crack every coat: the paint must come off down to it, and the medium too."
-                    : "It cracked because the coat was thick or its ground was wet. Wait until it is hard right through.",
-                    Duration.ofHours(12));
-            say("Sand the cracked place level with fine paper, wet, and wipe the dust away. Wear a dust mask.", Duration.ofMinutes(20));
+            say(medium ? Act.STRIP_CRACKLE : Act.WAIT_HARD, Duration.ofHours(12));
+            say(Act.SAND, Duration.ofMinutes(20));
             if (!stack.isEmpty()) {
                 restore(Optional.empty());
                 lines();
@@ -233,19 +224,17 @@ public record Correction(String place, List<Repair> steps) {
         private void glitter() {
             Optional<Mix> glitter = plan.steps().stream().filter(o -> o.coat().filter(c -> c.sheen() == Sheen.GLITTER).isPresent())
                     .findFirst().flatMap(Step::mix);
-            say("The binder of glitter paint is clear; bald places show what is below. A coat of a matching colour beneath would have "
-                    + "hidden them.",
-                    dry(glitter));
-            steps.add(new Repair("One or two further coats of the glitter paint, dabbed rather than brushed, each dry.", glitter, 2,
+            say(Act.SAY_GLITTER, dry(glitter));
+            steps.add(new Repair(Act.DAB_GLITTER, Facts.none(), glitter, 2,
                     dry(glitter).multipliedBy(2)));
         }
 
         private void smudge() {
-            say("Brush the crumbs away; do not wash. A soft kneaded eraser lifts graphite, a hard one takes paint with it.", Duration.ZERO);
+            say(Act.BRUSH_CRUMBS, Duration.ZERO);
             if (stack.isEmpty()) {
-                say("On bare stone: wipe with a barely damp cloth and let it dry.", Duration.ofMinutes(15));
+                say(Act.WIPE_STONE, Duration.ofMinutes(15));
             } else {
-                steps.add(new Repair("One clean-up coat of " + top().name() + " round the sketch.", plan.steps().get(top().step()).mix(), 1,
+                steps.add(new Repair(Act.CLEAN_UP, Facts.of("colour", top().name()), plan.steps().get(top().step()).mix(), 1,
                         dry(plan.steps().get(top().step()).mix())));
             }
         }

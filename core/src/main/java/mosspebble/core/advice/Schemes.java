@@ -30,27 +30,16 @@ public final class Schemes {
 
     /** A mood turns what a slot wishes. */
     public enum Mood {
-        WISHED("As the motif wishes", "Each part as near to its own colour as the shelf allows."),
-        LANTERN("Lantern light", "Everything leans to the warm side, as if lit by a flame."),
-        DUSK("Dusk", "Darker and bluer, as the last light leaves things."),
-        QUIET("Pale and quiet", "Milky colours of little strength."),
-        BOLD("Bold", "Strong colours, light ones lighter and dark ones darker.");
-
-        private final String title;
-        private final String sentence;
-
-        Mood(String title, String sentence) {
-            this.title = title;
-            this.sentence = sentence;
-        }
-
-        public String title() {
-            return title;
-        }
-
-        public String sentence() {
-            return sentence;
-        }
+        /** Each slot as the motif wishes. */
+        WISHED,
+        /** Warm, as lit by a flame. */
+        LANTERN,
+        /** Darker and bluer. */
+        DUSK,
+        /** Pale, of little strength. */
+        QUIET,
+        /** Strong, with more contrast. */
+        BOLD;
 
         Lab turned(Lab wish) {
             return switch (this) {

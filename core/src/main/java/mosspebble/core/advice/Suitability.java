@@ -14,7 +14,7 @@ import mosspebble.core.sketch.MotifPart;
 import mosspebble.core.sketch.Role;
 import mosspebble.core.stone.Patch;
 import mosspebble.core.stone.Survey;
-import mosspebble.core.units.Numbers;
+import mosspebble.core.units.Facts;
 import org.locationtech.jts.algorithm.construct.MaximumInscribedCircle;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
@@ -28,7 +28,30 @@ import org.locationtech.jts.geom.util.AffineTransformation;
  *
  * @param score 0 to 1
  */
-public record Suitability(double score, List<String> reasons) {
+public record Suitability(double score, List<Reason> reasons) {
+
+    /** What speaks for it or against it. */
+    public enum Sort {
+        NO_ROOM,
+        /** Share of the face that it fills: {@code share}. */
+        FILLS,
+        /** Its smallest part: {@code smallestMm}; what the finest pen needs: {@code neededMm}. */
+        DETAIL,
+        /** How much the outline is lopsided, as a share: {@code lopsided}; whether that counts as {@code even}. */
+        EVENNESS,
+        /** Holes and cracks in the way: {@code marks}. */
+        MARKS
+    }
+
+    /** In a word. */
+    public enum Verdict { MADE_FOR_IT, GOOD, WILL_DO, POOR }
+
+    /**
+     * One reason.
+     *
+     * @param facts what the words about it need
+     */
+    public record Reason(Sort sort, Facts facts) {}
 
     /** Shares of the score (common practice, no source): fill of the face, detail against pens, symmetry, marks. */
     private static final double[] SHARES = {0.45, 0.30, 0.10, 0.15};
@@ -40,31 +63,29 @@ public record Suitability(double score, List<String> reasons) {
     public static Suitability of(Motif motif, Survey survey, Shelf shelf) {
         Optional<LargestFit.Fit> fit = Designs.fit(motif, survey.zones(), 0, 0);
         if (fit.isEmpty()) {
-            return new Suitability(0, List.of("the face leaves no room"));
+            return new Suitability(0, List.of(new Reason(Sort.NO_ROOM, Facts.none())));
         }
         double scale = fit.get().placement().scale();
-        List<String> reasons = new ArrayList<>();
+        List<Reason> reasons = new ArrayList<>();
         double fill = motif.sitting().convexHull().getArea() * scale * scale / survey.zones().face().getArea();
-        reasons.add("fills " + Numbers.text(100 * fill, 0) + " % of the face");
+        reasons.add(new Reason(Sort.FILLS, Facts.of("share", fill)));
 
         double finest = shelf.that(PaintKind.Use.DRAWS).stream().map(Paint::tip).mapToDouble(t -> t.value()).filter(t -> t > 0).min()
                 .orElse(0.5);
         double needed = 2 * finest + survey.stone().texture().pitMm();
         double detail = smallest(motif) * scale;
         double reached = Math.min(1, detail / needed);
-        reasons.add("smallest part " + Numbers.text(detail, 1) + " mm"
-                + (reached < 1 ? ", the finest pen needs " + Numbers.text(needed, 1) : ""));
+        reasons.add(new Reason(Sort.DETAIL, Facts.of("smallestMm", detail).and("neededMm", needed)));
 
         double even = symmetry(survey.zones().outline());
         boolean pairs = motif.parts().stream().anyMatch(p -> p.mirror().isPresent());
         double symmetric = pairs ? even : 1;
         if (pairs) {
-            reasons.add(even > 0.93 ? "the outline is as even as the subject"
-                    : "the outline is lopsided by " + Numbers.text(100 * (1 - even), 0) + " %");
+            reasons.add(new Reason(Sort.EVENNESS, Facts.of("even", even > 0.93).and("lopsided", 1 - even)));
         }
 
         int marks = inTheWay(motif, survey, fit.get());
-        reasons.add(marks == 0 ? "no hole or crack in the way" : marks + (marks == 1 ? " mark" : " marks") + " in the way");
+        reasons.add(new Reason(Sort.MARKS, Facts.of("marks", marks)));
         double score = SHARES[0] * Math.min(1, fill / 0.75) + SHARES[1] * reached + SHARES[2] * symmetric + SHARES[3] / (1 + marks);
         return new Suitability(Math.max(0, Math.min(1, score)), reasons);
     }
@@ -112,9 +133,8 @@ public record Suitability(double score, List<String> reasons) {
         return marks;
     }
 
-    /** Word for a score. */
-    public String word() {
-        return score >= 0.85 ? "made for it" : score >= 0.7 ? "good" : score >= 0.5 ? "will do" : "poor";
+    /** The score in a word. */
+    public Verdict verdict() {
+        return score >= 0.85 ? Verdict.MADE_FOR_IT : score >= 0.7 ? Verdict.GOOD : score >= 0.5 ? Verdict.WILL_DO : Verdict.POOR;
     }
-
 }

@@ -1,5 +1,6 @@
 package mosspebble.core.blend;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.Objects;
 import mosspebble.core.colour.Mix;
@@ -13,7 +14,8 @@ import mosspebble.core.colour.Mix;
  * @param join where the first colour ends, share of the area along the direction, 0.05 to 0.95
  * @param method how joins are made
  */
-public record Blend(BlendKind kind, List<Mix> more, double angle, double amount, double join, Method method) {
+@RecordBuilder
+public record Blend(BlendKind kind, List<Mix> more, double angle, double amount, double join, Method method) implements BlendBuilder.With {
 
     /** How colours are brought into each other. */
     public enum Method {
@@ -70,7 +72,4 @@ public record Blend(BlendKind kind, List<Mix> more, double angle, double amount,
         return new Blend(kind, more, newAngle, newAmount, newJoin, method);
     }
 
-    public Blend withMethod(Method newMethod) {
-        return new Blend(kind, more, angle, amount, join, newMethod);
-    }
 }

@@ -1,11 +1,14 @@
 package mosspebble.core.photo;
 
+import mosspebble.core.units.Facts;
+
 /**
- * Something odd about a photo, what it means and the way out.
+ * Something odd about a photo; {@code words} says what it means and the way out.
  *
  * @param stone number of the stone it is about, from 0; -1 for the whole photo
+ * @param facts what the sentence about it needs
  */
-public record PhotoFinding(Kind kind, int stone, String sentence) {
+public record PhotoFinding(Kind kind, int stone, Facts facts) {
 
     /** What it is. */
     public enum Kind {

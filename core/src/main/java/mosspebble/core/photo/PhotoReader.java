@@ -19,7 +19,7 @@ import java.util.OptionalDouble;
 import java.util.function.BooleanSupplier;
 import mosspebble.core.colour.Xyz;
 import mosspebble.core.photo.PhotoFinding.Kind;
-import mosspebble.core.units.Numbers;
+import mosspebble.core.units.Facts;
 import mosspebble.core.units.Srgb;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
@@ -84,9 +84,7 @@ public final class PhotoReader {
         Reading reading = new Reading(frame, map.get(), hints, factor, findings);
         List<PhotoStone> stones = reading.stones(stopAsked);
         if (stones.isEmpty() && findings.stream().noneMatch(f -> f.kind() == Kind.TOUCHES_EDGE)) {
-            findings.add(new PhotoFinding(Kind.NO_STONES, -1,
-                    "No stone stands out from the sheet. Lay pale stones on a blue or green sheet, keep the light off the camera's side, "
-                            + "and photograph again."));
+            findings.add(new PhotoFinding(Kind.NO_STONES, -1, Facts.none()));
         }
         return new PhotoReading(map, stones, findings);
     }
@@ -97,9 +95,7 @@ public final class PhotoReader {
         if (hints.distance().isPresent()) {
             PhotoHints.Line line = hints.distance().get().line();
             double pixels = Math.hypot(line.toX() - line.x(), line.toY() - line.y()) / factor;
-            findings.add(new PhotoFinding(Kind.SCALE_BY_HAND, -1,
-                    "The scale is from two marked points: perspective is not taken out. Lengths may be off by 3 %; measure one with "
-                            + "callipers."));
+            findings.add(new PhotoFinding(Kind.SCALE_BY_HAND, -1, Facts.none()));
             return Optional.of(SheetMap.ofScale(pixels / hints.distance().get().mm(), photo.width(), photo.height(), photo.focalPx()));
         }
         detector.detect(frame.grey());
@@ -121,25 +117,18 @@ public final class PhotoReader {
             }
         }
         if (seen == 0) {
-            findings.add(new PhotoFinding(Kind.NO_CARD, -1,
-                    "The scale card is not in the picture, or too blurred to read. Lay the printed card flat beside the stones, or mark "
-                            + "two points a known distance apart."));
+            findings.add(new PhotoFinding(Kind.NO_CARD, -1, Facts.none()));
             return Optional.empty();
         }
         SheetMap map = SheetMap.of(sheet, image, photo.width(), photo.height(), photo.focalPx());
         if (seen < ScaleCard.MARKS.size()) {
-            findings.add(new PhotoFinding(Kind.CARD_PARTLY_HIDDEN, -1,
-                    "Only " + seen + " of the card's " + ScaleCard.MARKS.size() + " marks can be read"
-                            + (seen == 1 ? "; far from it lengths may be off by 2 %" : "")
-                            + ". Uncover the card and photograph again, or check one length with callipers."));
+            findings.add(new PhotoFinding(Kind.CARD_PARTLY_HIDDEN, -1, Facts.of("seen", seen).and("marks", ScaleCard.MARKS.size())));
         }
         if (map.offMm() > 0.35) {
-            findings.add(new PhotoFinding(Kind.CARD_UNEVEN, -1, "The card's corners are off by " + Numbers.text(map.offMm(), 1)
-                    + " mm: it is bent, or printed at another size. Press it flat and check its 50 mm ruler."));
+            findings.add(new PhotoFinding(Kind.CARD_UNEVEN, -1, Facts.of("offMm", map.offMm())));
         }
         if (map.lean() > MOST_LEAN) {
-            findings.add(new PhotoFinding(Kind.LEANED, -1, "The camera leaned by " + Numbers.text(map.lean(), 0)
-                    + "°. From straight above, outlines are truest; photograph again or check one length with callipers."));
+            findings.add(new PhotoFinding(Kind.LEANED, -1, Facts.of("degrees", map.lean())));
         }
         return Optional.of(map);
     }
@@ -214,8 +203,7 @@ public final class PhotoReader {
             }
             double edge = edgeMm();
             if (edge > BLURRED_MM) {
-                findings.add(new PhotoFinding(Kind.BLURRED, -1, "The picture is blurred: an edge is " + Numbers.text(edge, 1)
-                        + " mm wide. Rest the camera on something, let it focus, and photograph again."));
+                findings.add(new PhotoFinding(Kind.BLURRED, -1, Facts.of("edgeMm", edge)));
             }
         }
 
@@ -251,9 +239,7 @@ public final class PhotoReader {
 
         List<PhotoStone> stones(BooleanSupplier stopAsked) {
             if (!coloured) {
-                findings.add(new PhotoFinding(Kind.PALE_SHEET, -1,
-                        "The sheet is grey or white: on it a shadow can be taken for stone and pale stones vanish. A blue or green sheet "
-                                + "tells them apart; else check every edge on the shadow side."));
+                findings.add(new PhotoFinding(Kind.PALE_SHEET, -1, Facts.none()));
             }
             GrayU8 mask = mask();
             List<PhotoStone> stones = new ArrayList<>();
@@ -342,9 +328,7 @@ public final class PhotoReader {
             }
             boolean edge = rough.stream().anyMatch(c -> c.x < 4 || c.y < 4 || c.x > frame.width - 4 || c.y > frame.height - 4);
             if (edge) {
-                findings.add(new PhotoFinding(Kind.TOUCHES_EDGE, -1,
-                        "A stone touches the edge of the picture, so its outline is not whole. Step back, or move it in, and photograph "
-                                + "again."));
+                findings.add(new PhotoFinding(Kind.TOUCHES_EDGE, -1, Facts.none()));
                 return Optional.empty();
             }
             Edge refined = new Edge(frame, rough, coloured);
@@ -355,30 +339,22 @@ public final class PhotoReader {
             }
             double perMm = map.pixelsPerMm(sheet.getCentroid().getX(), sheet.getCentroid().getY());
             if (waist(sheet)) {
-                findings.add(new PhotoFinding(Kind.TOUCHES_ANOTHER, number,
-                        "Two stones seem to touch. Move them apart and photograph again, or draw a line between them to cut them apart."));
+                findings.add(new PhotoFinding(Kind.TOUCHES_ANOTHER, number, Facts.none()));
             }
             if (refined.softShare() > 0.14) {
-                findings.add(new PhotoFinding(Kind.SHADOW, number, "About " + Numbers.text(100 * refined.softShare(), 0)
-                        + " % of the edge is soft, as a shadow's is. Light the sheet from two sides, or take a coloured sheet; check the "
-                        + "edge with callipers."));
+                findings.add(new PhotoFinding(Kind.SHADOW, number, Facts.of("soft", refined.softShare())));
             }
             if (sheet.getArea() * perMm * perMm < SMALL_PX) {
-                findings.add(new PhotoFinding(Kind.SMALL, number,
-                        "This stone is small in the picture: its area may be off by more than 1 %. Go closer, or check its length with "
-                                + "callipers."));
+                findings.add(new PhotoFinding(Kind.SMALL, number, Facts.none()));
             }
             double[] camera = map.camera();
             if (Math.hypot(sheet.getCentroid().getX() - camera[0], sheet.getCentroid().getY() - camera[1]) > ASIDE * camera[2]) {
-                findings.add(new PhotoFinding(Kind.ASIDE, number,
-                        "This stone is seen from aside, so its side hides where its edge is. Move it beneath the camera, or check its "
-                                + "length with callipers."));
+                findings.add(new PhotoFinding(Kind.ASIDE, number, Facts.none()));
             }
             List<Coordinate> outward = pixels.stream().map(c -> new Coordinate(c.x * factor, c.y * factor)).toList();
             PhotoStone stone = new PhotoStone(outward, sheet, refined.noisePx() / perMm, colour(pixels), map);
             if (stone.folded()) {
-                findings.add(new PhotoFinding(Kind.FOLDED, number,
-                        "The outline folds back on itself; its hollows are bridged over. Drag the points where that is wrong."));
+                findings.add(new PhotoFinding(Kind.FOLDED, number, Facts.none()));
             }
             return Optional.of(stone);
         }

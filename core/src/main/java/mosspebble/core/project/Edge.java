@@ -1,5 +1,6 @@
 package mosspebble.core.project;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -12,7 +13,8 @@ import mosspebble.core.units.Numbers;
  * @param ground colour of the whole edge, if one is wanted
  * @param bands that run all round, the first laid first
  */
-public record Edge(Optional<Mix> ground, List<Band> bands) {
+@RecordBuilder
+public record Edge(Optional<Mix> ground, List<Band> bands) implements EdgeBuilder.With {
 
     /** Most bands round an edge. */
     public static final int MOST = 12;
@@ -50,11 +52,4 @@ public record Edge(Optional<Mix> ground, List<Band> bands) {
         return ground.isPresent() || !bands.isEmpty();
     }
 
-    public Edge withGround(Optional<Mix> newGround) {
-        return new Edge(newGround, bands);
-    }
-
-    public Edge withBands(List<Band> newBands) {
-        return new Edge(ground, newBands);
-    }
 }

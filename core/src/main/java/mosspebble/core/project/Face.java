@@ -1,5 +1,6 @@
 package mosspebble.core.project;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
@@ -20,8 +21,9 @@ import mosspebble.core.sketch.Sketch;
  * @param order keys of steps in the painter's own order; empty for the planner's
  * @param own the habits of this face alone; empty where it is painted as the stone is
  */
+@RecordBuilder
 public record Face(Optional<Sketch> sketch, Map<String, Mix> colours, Optional<Mix> ground, Map<String, Blend> blends, List<String> order,
-        Optional<Habits> own) {
+        Optional<Habits> own) implements FaceBuilder.With {
 
     /** Most steps in the painter's own order. */
     private static final int MOST_ORDERED = 2000;
@@ -46,18 +48,6 @@ public record Face(Optional<Sketch> sketch, Map<String, Mix> colours, Optional<M
         return sketch.isPresent();
     }
 
-    Face withSketch(Optional<Sketch> newSketch) {
-        return new Face(newSketch, colours, ground, blends, order, own);
-    }
-
-    Face withColours(Map<String, Mix> newColours) {
-        return new Face(sketch, newColours, ground, blends, order, own);
-    }
-
-    Face withGround(Optional<Mix> newGround) {
-        return new Face(sketch, colours, newGround, blends, order, own);
-    }
-
     Face withBlend(String slot, Blend blend) {
         Map<String, Blend> changed = new TreeMap<>(blends);
         if (blend.kind() == BlendKind.FLAT) {
@@ -68,11 +58,4 @@ public record Face(Optional<Sketch> sketch, Map<String, Mix> colours, Optional<M
         return new Face(sketch, colours, ground, changed, order, own);
     }
 
-    Face withOrder(List<String> newOrder) {
-        return new Face(sketch, colours, ground, blends, newOrder, own);
-    }
-
-    Face withOwn(Optional<Habits> habits) {
-        return new Face(sketch, colours, ground, blends, order, habits);
-    }
 }

@@ -1,5 +1,7 @@
 package mosspebble.core.project;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+
 /**
  * The one light of a stone. Its direction gives the place of shade, contact shadow, highlight and halo; the painter tunes only how much.
  *
@@ -9,7 +11,8 @@ package mosspebble.core.project;
  * @param highlight on the side toward the light, 0 to 1
  * @param halo darker ground close round the subject, 0 to 1
  */
-public record Light(double from, double shade, double contact, double highlight, double halo) {
+@RecordBuilder
+public record Light(double from, double shade, double contact, double highlight, double halo) implements LightBuilder.With {
 
     /** From the upper left, half strength, no highlight and no halo of its own. */
     public static final Light USUAL = new Light(320, 0.5, 0.5, 0, 0);
@@ -32,10 +35,6 @@ public record Light(double from, double shade, double contact, double highlight,
         if (!(value >= 0 && value <= 1)) {
             throw new IllegalArgumentException("the " + what + " must be 0 to 1, was " + value);
         }
-    }
-
-    public Light comingFrom(double newFrom) {
-        return new Light(newFrom, shade, contact, highlight, halo);
     }
 
     public Light with(double newShade, double newContact, double newHighlight, double newHalo) {

@@ -1,5 +1,6 @@
 package mosspebble.core.project;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -23,10 +24,12 @@ import mosspebble.core.stone.Viewpoint;
  * @param history where it came from and how it dried
  * @param viewpoint how it will be seen
  * @param sides its two faces and its edge
- * @param habits how it is painted, where a face has no habits of its own
+ * @param wholeHabits how it is painted where a face has no habits of its own; what it is sealed with, whether it goes outdoors and how its
+ * edge is painted, whichever face is up
  */
+@RecordBuilder
 public record Project(String id, String name, String purpose, Stone stone, History history, Viewpoint viewpoint, Sides sides,
-        Habits habits) {
+        Habits wholeHabits) implements ProjectBuilder.With {
 
     /** The key of the ground among the blends. */
     public static final String GROUND = "*ground";
@@ -43,7 +46,8 @@ public record Project(String id, String name, String purpose, Stone stone, Histo
      * @param origin where it came from
      * @param weighings of a stone that dries on the scale, the earliest first
      */
-    public record History(Origin origin, List<SteadyMass.Weighing> weighings) {
+    @RecordBuilder
+    public record History(Origin origin, List<SteadyMass.Weighing> weighings) implements ProjectHistoryBuilder.With {
         public History {
             Objects.requireNonNull(origin);
             weighings = List.copyOf(weighings);
@@ -59,7 +63,7 @@ public record Project(String id, String name, String purpose, Stone stone, Histo
         Objects.requireNonNull(history);
         Objects.requireNonNull(viewpoint);
         Objects.requireNonNull(sides);
-        Objects.requireNonNull(habits);
+        Objects.requireNonNull(wholeHabits);
         if (name.isBlank() || name.length() > LONGEST || purpose.length() > LONGEST) {
             throw new IllegalArgumentException("A stone needs a name of 1 to " + LONGEST + " letters and a purpose of at most as many.");
         }
@@ -111,17 +115,8 @@ public record Project(String id, String name, String purpose, Stone stone, Histo
     }
 
     /** How the face that is up is painted. */
-    @Override
     public Habits habits() {
-        return sides == null ? habits
-                : sides.up().own().map(own -> own.withKeeping(habits.keeping())).orElse(habits);
-    }
-
-    /**
-     * How the stone as a whole is treated, whichever face is up: what it is sealed with, whether it goes outdoors, how its edge is painted.
-     */
-    public Habits wholeHabits() {
-        return habits;
+        return sides.up().own().map(own -> own.withKeeping(wholeHabits.keeping())).orElse(wholeHabits);
     }
 
     /** What is decided for the face that lies below; empty if nobody has looked at it yet. */
@@ -141,35 +136,23 @@ public record Project(String id, String name, String purpose, Stone stone, Histo
     // --- changes
 
     public Project withName(String newName, String newPurpose) {
-        return new Project(id, newName, newPurpose, stone, history, viewpoint, sides, habits);
-    }
-
-    public Project withStone(Stone newStone) {
-        return new Project(id, name, purpose, newStone, history, viewpoint, sides, habits);
+        return withName(newName).withPurpose(newPurpose);
     }
 
     public Project withOrigin(Origin newOrigin) {
-        return new Project(id, name, purpose, stone, new History(newOrigin, history.weighings()), viewpoint, sides, habits);
+        return withHistory(history.withOrigin(newOrigin));
     }
 
     public Project withWeighings(List<SteadyMass.Weighing> newWeighings) {
-        return new Project(id, name, purpose, stone, new History(history.origin(), newWeighings), viewpoint, sides, habits);
-    }
-
-    public Project withViewpoint(Viewpoint newViewpoint) {
-        return new Project(id, name, purpose, stone, history, newViewpoint, sides, habits);
-    }
-
-    private Project with(Sides newSides) {
-        return new Project(id, name, purpose, stone, history, viewpoint, newSides, habits);
+        return withHistory(history.withWeighings(newWeighings));
     }
 
     public Project withSketch(Optional<Sketch> newSketch) {
-        return with(sides.up(face -> face.withSketch(newSketch)));
+        return withSides(sides.up(face -> face.withSketch(newSketch)));
     }
 
     public Project withColours(Map<String, Mix> newColours) {
-        return with(sides.up(face -> face.withColours(newColours)));
+        return withSides(sides.up(face -> face.withColours(newColours)));
     }
 
     public Project withColour(String slot, Mix mix) {
@@ -179,16 +162,16 @@ public record Project(String id, String name, String purpose, Stone stone, Histo
     }
 
     public Project withGround(Optional<Mix> newGround) {
-        return with(sides.up(face -> face.withGround(newGround)));
+        return withSides(sides.up(face -> face.withGround(newGround)));
     }
 
     /** With a slot, or {@link #GROUND}, laid in a certain way; a flat one without further settings is forgotten. */
     public Project withBlend(String slot, Blend blend) {
-        return with(sides.up(face -> face.withBlend(slot, blend)));
+        return withSides(sides.up(face -> face.withBlend(slot, blend)));
     }
 
     public Project withOrder(List<String> newOrder) {
-        return with(sides.up(face -> face.withOrder(newOrder)));
+        return withSides(sides.up(face -> face.withOrder(newOrder)));
     }
 
     /**
@@ -196,24 +179,23 @@ public record Project(String id, String name, String purpose, Stone stone, Histo
      * goes outdoors is always the whole stone's.
      */
     public Project withHabits(Habits newHabits) {
-        boolean own = sides.up().own().isPresent();
-        return new Project(id, name, purpose, stone, history, viewpoint,
-                own ? sides.up(face -> face.withOwn(Optional.of(newHabits))) : sides,
-                own ? habits.withKeeping(newHabits.keeping()) : newHabits);
+        return sides.up().own().isEmpty() ? withWholeHabits(newHabits)
+                : withSides(sides.up(face -> face.withOwn(Optional.of(newHabits))))
+                        .withWholeHabits(wholeHabits.withKeeping(newHabits.keeping()));
     }
 
     /** Gives the face that is up habits of its own, like those it had, or takes them away. */
     public Project withOwnHabits(boolean own) {
-        return with(sides.up(face -> face.withOwn(own ? Optional.of(habits()) : Optional.empty())));
+        return withSides(sides.up(face -> face.withOwn(own ? Optional.of(habits()) : Optional.empty())));
     }
 
     public Project withEdge(Edge newEdge) {
-        return with(sides.withEdge(newEdge));
+        return withSides(sides.withEdge(newEdge));
     }
 
     /** Less what is decided for the face that lies below. */
     public Project withoutBelow() {
-        return with(sides.alone());
+        return withSides(sides.alone());
     }
 
     /**
@@ -222,6 +204,6 @@ public record Project(String id, String name, String purpose, Stone stone, Histo
      */
     public Project turnedOver() {
         Stone over = sides.lay().filter(lay -> lay.turnedOver().equals(stone)).orElseGet(stone::turnedOver);
-        return new Project(id, name, purpose, over, history, viewpoint, sides.turnedOver(stone), habits);
+        return withStone(over).withSides(sides.turnedOver(stone));
     }
 }

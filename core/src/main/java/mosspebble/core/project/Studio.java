@@ -1,5 +1,6 @@
 package mosspebble.core.project;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
@@ -21,8 +22,9 @@ import mosspebble.core.units.LengthUnit;
  * @param tests what was found out about products over one another
  * @param own motifs and faces of the painter's own
  */
+@RecordBuilder
 public record Studio(List<Project> projects, List<FoundStone> basket, List<OwnFile> own, Shelf shelf, List<SmearTest> tests,
-        Climate climate, LengthUnit unit, boolean evening) {
+        Climate climate, LengthUnit unit, boolean evening) implements StudioBuilder.With {
 
     /** Most stones in the basket. */
     public static final int MOST_FOUND = 500;
@@ -69,14 +71,6 @@ public record Studio(List<Project> projects, List<FoundStone> basket, List<OwnFi
         return withProjects(projects.stream().filter(p -> !p.id().equals(id)).toList());
     }
 
-    private Studio withProjects(List<Project> changed) {
-        return new Studio(changed, basket, own, shelf, tests, climate, unit, evening);
-    }
-
-    public Studio withBasket(List<FoundStone> newBasket) {
-        return new Studio(projects, newBasket, own, shelf, tests, climate, unit, evening);
-    }
-
     public Optional<FoundStone> found(String id) {
         return basket.stream().filter(f -> f.id().equals(id)).findFirst();
     }
@@ -105,18 +99,6 @@ public record Studio(List<Project> projects, List<FoundStone> basket, List<OwnFi
     /** Without a file of one's own; things that use it are told by a finding. */
     public Studio withoutOwn(String id) {
         return new Studio(projects, basket, own.stream().filter(o -> !o.id().equals(id)).toList(), shelf, tests, climate, unit, evening);
-    }
-
-    public Studio withShelf(Shelf newShelf) {
-        return new Studio(projects, basket, own, newShelf, tests, climate, unit, evening);
-    }
-
-    public Studio withTests(List<SmearTest> newTests) {
-        return new Studio(projects, basket, own, shelf, newTests, climate, unit, evening);
-    }
-
-    public Studio withClimate(Climate newClimate) {
-        return new Studio(projects, basket, own, shelf, tests, newClimate, unit, evening);
     }
 
     public Studio withView(LengthUnit newUnit, boolean newEvening) {

@@ -8,7 +8,7 @@ import mosspebble.core.area.Shapes;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.StoneOutline;
 import mosspebble.core.stone.Survey;
-import mosspebble.core.units.Numbers;
+import mosspebble.core.units.Facts;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
@@ -22,7 +22,27 @@ import org.locationtech.jts.geom.util.AffineTransformation;
  * @param score 0 to 1, the best first
  * @param largestMm longer side of the subject there, mm; 0 without a subject
  */
-public record WayUp(double degrees, double score, double largestMm, List<String> reasons) {
+public record WayUp(double degrees, double score, double largestMm, List<Reason> reasons) {
+
+    /** What speaks for it or against it. */
+    public enum Sort {
+        /** How long the subject becomes, mm: {@code longMm}; how much smaller than the best, as a share: {@code smaller}. */
+        SIZE,
+        /** The wide end is {@code below}, or on top. */
+        WIDE_END,
+        /** How it stands: {@code posture}, with the subject if {@code withSubject}; whether that {@code suits}. */
+        POSTURE, SLANT
+    }
+
+    /** How a stone stands. */
+    public enum Posture { UPRIGHT, ACROSS, SQUARE }
+
+    /**
+     * One reason.
+     *
+     * @param facts what the words about it need
+     */
+    public record Reason(Sort sort, Facts facts) {}
 
     /** Shares of the score (common practice, no source): size of the subject, heavy end below, fitting posture. */
     private static final double[] SHARES = {0.55, 0.25, 0.20};
@@ -61,19 +81,19 @@ public record WayUp(double degrees, double score, double largestMm, List<String>
         Coordinate heavy = outline.getCentroid().getCoordinate();
         double below = (heavy.y - box.centre().y) / box.getHeight();
         double upright = box.getHeight() / box.getWidth();
-        List<String> reasons = new ArrayList<>();
+        List<Reason> reasons = new ArrayList<>();
         double sizeScore = motif.isPresent() ? size / largest : 1;
         double longer = 0;
         if (motif.isPresent()) {
             Envelope own = motif.get().sitting().getEnvelopeInternal();
             longer = Math.max(own.getWidth(), own.getHeight()) * size;
-            reasons.add(Numbers.text(longer, 0) + " mm long" + (sizeScore > 0.999 ? ", as large as it gets"
-                    : ", " + Numbers.text(100 * (1 - sizeScore), 0) + " % smaller than the best"));
+            reasons.add(new Reason(Sort.SIZE, Facts.of("longMm", longer).and("smaller", 1 - sizeScore)));
         }
         double weighted = Math.max(0, Math.min(1, 0.5 + below / 0.08));
         if (Math.abs(below) > 0.008) {
-            reasons.add(below > 0 ? "the wide end is below" : "the wide end is on top");
+            reasons.add(new Reason(Sort.WIDE_END, Facts.of("below", below > 0)));
         }
+        Facts stands = Facts.of("posture", upright > 1.05 ? Posture.UPRIGHT : upright < 0.95 ? Posture.ACROSS : Posture.SQUARE);
         double posture = 0.5;
         if (motif.isPresent()) {
             Envelope own = motif.get().sitting().getEnvelopeInternal();
@@ -81,17 +101,15 @@ public record WayUp(double degrees, double score, double largestMm, List<String>
             boolean wide = own.getWidth() > 1.15 * own.getHeight();
             posture = tall == upright > 1.05 && wide == upright < 0.95 ? 1 : !tall && !wide ? 0.7 : 0.2;
             if (tall || wide) {
-                reasons.add((upright > 1.05 ? "stands upright" : upright < 0.95 ? "lies across" : "as high as wide")
-                        + (posture == 1 ? ", as the subject does" : ""));
+                reasons.add(new Reason(Sort.POSTURE, stands.and("withSubject", true).and("suits", posture == 1)));
             }
         } else {
-            reasons.add(upright > 1.05 ? "stands upright: for a sitting figure" : upright < 0.95 ? "lies across: for words and scenes"
-                    : "as high as wide");
+            reasons.add(new Reason(Sort.POSTURE, stands.and("withSubject", false).and("suits", false)));
         }
         boolean slanted = turn % 90 != 0 && Math.abs(turn % 45) < 1e-9 && stone.length().value() > 1.15 * stone.width().value();
         double score = SHARES[0] * sizeScore + SHARES[1] * weighted + SHARES[2] * posture - (slanted ? 0.12 : 0);
         if (slanted) {
-            reasons.add("on a slant");
+            reasons.add(new Reason(Sort.SLANT, Facts.none()));
         }
         double degrees = (stone.wayUp() + turn) % 360;
         return new WayUp(degrees, Math.max(0, Math.min(1, score)), longer, reasons);

@@ -1,9 +1,11 @@
 package mosspebble.core.stone;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Objects;
 
 /** A stone that waits in the basket. */
-public record FoundStone(String id, String name, Stone stone, Origin origin) {
+@RecordBuilder
+public record FoundStone(String id, String name, Stone stone, Origin origin) implements FoundStoneBuilder.With {
 
     public FoundStone {
         checkId(id);
@@ -12,14 +14,6 @@ public record FoundStone(String id, String name, Stone stone, Origin origin) {
         if (name.isBlank() || name.length() > 80) {
             throw new IllegalArgumentException("A stone needs a name of 1 to 80 letters.");
         }
-    }
-
-    public FoundStone withStone(Stone newStone) {
-        return new FoundStone(id, name, newStone, origin);
-    }
-
-    public FoundStone withOrigin(Origin newOrigin) {
-        return new FoundStone(id, name, stone, newOrigin);
     }
 
     /** Word for a stone's proportions: round to 1.12 times as long as wide, oval to 1.5, else long (common practice, no source). */

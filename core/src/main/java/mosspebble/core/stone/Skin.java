@@ -1,5 +1,6 @@
 package mosspebble.core.stone;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Objects;
 import mosspebble.core.units.Numbers;
 import mosspebble.core.units.Srgb;
@@ -12,7 +13,9 @@ import mosspebble.core.units.Srgb;
  * @param sealed whether it has been sealed or varnished before
  * @param loose whether grains rub off
  */
-public record Skin(RockKind rock, Texture texture, double porosity, Srgb colour, boolean sealed, boolean loose) {
+@RecordBuilder
+public record Skin(RockKind rock, Texture texture, double porosity, Srgb colour, boolean sealed, boolean loose)
+        implements SkinBuilder.With {
 
     public Skin {
         Objects.requireNonNull(rock);
@@ -31,18 +34,6 @@ public record Skin(RockKind rock, Texture texture, double porosity, Srgb colour,
 
     public Skin withRock(RockKind newRock) {
         return new Skin(newRock, texture, newRock.porosity(), colour, sealed, loose);
-    }
-
-    public Skin withTexture(Texture newTexture) {
-        return new Skin(rock, newTexture, porosity, colour, sealed, loose);
-    }
-
-    public Skin withPorosity(double newPorosity) {
-        return new Skin(rock, texture, newPorosity, colour, sealed, loose);
-    }
-
-    public Skin withColour(Srgb newColour) {
-        return new Skin(rock, texture, porosity, newColour, sealed, loose);
     }
 
     public Skin withState(boolean newSealed, boolean newLoose) {

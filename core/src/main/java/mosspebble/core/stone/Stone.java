@@ -169,9 +169,10 @@ public record Stone(Shape shape, Size size, Swell swell, double wayUp, long seed
     }
 
     /** @param degrees clockwise; whole turns are taken off */
-    public Stone turnedTo(double degrees) {
+    @Override
+    public Stone withWayUp(double degrees) {
         double turned = (degrees % 360 + 360) % 360;
-        return withWayUp(turned < 360 ? turned : 0);
+        return new Stone(shape, size, swell, turned < 360 ? turned : 0, seed, patches, limits, skin);
     }
 
     public Stone plus(Patch patch) {

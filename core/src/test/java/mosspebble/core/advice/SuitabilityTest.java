@@ -11,8 +11,8 @@ import mosspebble.core.Paints;
 import mosspebble.core.advice.Suitability;
 import mosspebble.core.sketch.Motif;
 import mosspebble.core.sketch.MotifPart;
-import mosspebble.core.sketch.Role;
 import mosspebble.core.sketch.Presence;
+import mosspebble.core.sketch.Role;
 import mosspebble.core.sketch.Slot;
 import mosspebble.core.sketch.WayUp;
 import mosspebble.core.stone.Form;
@@ -22,6 +22,7 @@ import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.units.Millimetres;
 import mosspebble.core.units.Srgb;
+import mosspebble.core.words.AdviceWords;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.locationtech.jts.geom.Envelope;
@@ -60,7 +61,7 @@ class SuitabilityTest {
     @Test
     @Tag("outside") // the largest square in a circle has 2/pi of its area
     void aSquareFillsTwoOverPiOfARoundFace() {
-        String fill = suits(board(10, 10), stone(Form.ROUND, 90, 90, 25)).reasons().get(0);
+        String fill = AdviceWords.reasons(suits(board(10, 10), stone(Form.ROUND, 90, 90, 25))).get(0);
         double percent = Double.parseDouble(fill.replaceAll("[^0-9.]", ""));
 
         assertThat(percent).as(fill).isCloseTo(200 / Math.PI, within(1.5));
@@ -81,9 +82,9 @@ class SuitabilityTest {
         Suitability large = suits(fine, stone(Form.ROUND, 200, 200, 40));
         Suitability small = suits(fine, stone(Form.ROUND, 30, 30, 10));
 
-        assertThat(small.reasons()).anyMatch(r -> r.contains("the finest pen needs"));
+        assertThat(AdviceWords.reasons(small)).anyMatch(r -> r.contains("the finest pen needs"));
         assertThat(small.score()).isLessThan(large.score());
-        assertThat(suits(board(10, 10), stone(Form.ROUND, 90, 90, 25)).reasons()).noneMatch(r -> r.contains("needs"));
+        assertThat(AdviceWords.reasons(suits(board(10, 10), stone(Form.ROUND, 90, 90, 25)))).noneMatch(r -> r.contains("needs"));
     }
 
     @Test
@@ -93,9 +94,9 @@ class SuitabilityTest {
         Stone besideIt = round.plus(Patch.at(Patch.Kind.HOLE, 42, 0, 1, 1));
         double clear = suits(board(10, 10), round).score();
 
-        assertThat(suits(board(10, 10), inTheMiddle).reasons()).contains("1 mark in the way");
+        assertThat(AdviceWords.reasons(suits(board(10, 10), inTheMiddle))).contains("1 mark in the way");
         assertThat(suits(board(10, 10), inTheMiddle).score()).isLessThan(clear);
-        assertThat(suits(board(10, 10), besideIt).reasons()).contains("no hole or crack in the way");
+        assertThat(AdviceWords.reasons(suits(board(10, 10), besideIt))).contains("no hole or crack in the way");
     }
 
     @Test
@@ -103,8 +104,9 @@ class SuitabilityTest {
         Motif pair = board(10, 10, part("left", box(1, 2, 4, 8), Optional.of("right")),
                 part("right", box(6, 2, 9, 8), Optional.of("left")));
 
-        assertThat(suits(pair, stone(Form.OVAL, 90, 60, 25)).reasons()).contains("the outline is as even as the subject");
-        assertThat(suits(pair, stone(Form.PEAR, 110, 60, 25)).reasons()).anyMatch(r -> r.startsWith("the outline is lopsided by"));
+        assertThat(AdviceWords.reasons(suits(pair, stone(Form.OVAL, 90, 60, 25)))).contains("the outline is as even as the subject");
+        assertThat(AdviceWords.reasons(suits(pair, stone(Form.PEAR, 110, 60, 25))))
+                .anyMatch(r -> r.startsWith("the outline is lopsided by"));
     }
 
     @Test
@@ -114,7 +116,8 @@ class SuitabilityTest {
         WayUp wide = WayUp.ranked(lying, Optional.of(board(20, 10)), 1).get(0);
 
         assertThat(tall.degrees()).isIn(90.0, 270.0);
-        assertThat(tall.reasons()).contains("stands upright, as the subject does").anyMatch(r -> r.endsWith("as large as it gets"));
+        assertThat(AdviceWords.reasons(tall)).contains("stands upright, as the subject does")
+                .anyMatch(r -> r.endsWith("as large as it gets"));
         assertThat(wide.degrees()).isIn(0.0, 180.0);
         assertThat(tall.largestMm()).as("the same face, turned with its subject").isCloseTo(wide.largestMm(), within(0.5));
     }
@@ -127,7 +130,7 @@ class SuitabilityTest {
         List<WayUp> turned = WayUp.ranked(Survey.of(stone.withWayUp(90)), motif, 1);
 
         assertThat(now).hasSize(8).isSortedAccordingTo(Comparator.comparingDouble((WayUp w) -> -Math.round(w.score() * 1e6)));
-        assertThat(now.get(0).reasons()).contains("the wide end is below");
+        assertThat(AdviceWords.reasons(now.get(0))).contains("the wide end is below");
         assertThat(turned.get(0).degrees()).isEqualTo(now.get(0).degrees());
         assertThat(turned.get(0).score()).isCloseTo(now.get(0).score(), within(0.03));
     }

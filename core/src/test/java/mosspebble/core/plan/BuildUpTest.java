@@ -40,8 +40,8 @@ import mosspebble.core.finding.Code;
 import mosspebble.core.finding.Finding;
 import mosspebble.core.picture.StonePicture;
 import mosspebble.core.picture.StoneTerrain;
-import mosspebble.core.plan.Step.Kind;
 import mosspebble.core.plan.Step;
+import mosspebble.core.plan.Step.Kind;
 import mosspebble.core.project.Habits;
 import mosspebble.core.project.Light;
 import mosspebble.core.project.Project;
@@ -51,9 +51,9 @@ import mosspebble.core.sketch.ItemMode;
 import mosspebble.core.sketch.Motif;
 import mosspebble.core.sketch.MotifPart;
 import mosspebble.core.sketch.Placement;
+import mosspebble.core.sketch.Presence;
 import mosspebble.core.sketch.Repertoire;
 import mosspebble.core.sketch.Role;
-import mosspebble.core.sketch.Presence;
 import mosspebble.core.sketch.Sketch;
 import mosspebble.core.sketch.Slot;
 import mosspebble.core.sketch.Subject;
@@ -66,6 +66,7 @@ import mosspebble.core.units.Micrometres;
 import mosspebble.core.units.Millilitres;
 import mosspebble.core.units.Millimetres;
 import mosspebble.core.units.Srgb;
+import mosspebble.core.words.AdviceWords;
 import mosspebble.core.words.CareWords;
 import mosspebble.core.words.FindingWords;
 import mosspebble.core.words.StepWords;
@@ -414,7 +415,7 @@ class BuildUpTest {
         for (Schemes.Scheme scheme : schemes) {
             assertThat(scheme.colours().keySet())
                     .containsExactlyInAnyOrderElementsOf(plan.design().orElseThrow().slots().stream().map(Slot::id).toList());
-            assertThat(scheme.least()).as(scheme.mood().title()).isGreaterThan(Neighbours.ALIKE);
+            assertThat(scheme.least()).as(AdviceWords.title(scheme.mood())).isGreaterThan(Neighbours.ALIKE);
             for (Neighbours.Edge edge : Neighbours.edges(plan.design().orElseThrow())) {
                 if (!edge.other().isEmpty()) {
                     assertThat(ColourVision.leastDifference(scheme.looks().get(edge.one()), scheme.looks().get(edge.other())))
@@ -439,14 +440,15 @@ class BuildUpTest {
                 Correction.Mishap.SLIP, Optional.of(Mix.of("black")), palette, Climate.room());
         Correction white = Correction.of(plan, done, plan.design().orElseThrow().parts().get(3).drawn().getCentroid().getX(), y,
                 Correction.Mishap.SLIP, Optional.of(Mix.of("black")), palette, Climate.room());
-        assertThat(purple.place()).contains("stripe4");
+        assertThat(AdviceWords.place(purple)).contains("stripe4");
         assertThat(laid(purple, "purple")).isBetween(1, 2);
         assertThat(laid(white, "white")).isGreaterThan(laid(purple, "purple"));
-        assertThat(purple.steps().get(0).sentence()).contains("sealed");
-        assertThat(purple.steps().get(1).sentence()).contains("dry");
+        assertThat(purple.steps().get(0).act()).isEqualTo(Correction.Act.DULL_SEAL);
+        assertThat(purple.steps().get(1).act()).isEqualTo(Correction.Act.LET_DRY);
         for (Correction.Mishap mishap : Correction.Mishap.values()) {
             Correction anywhere = Correction.of(plan, done, 0, 0, mishap, Optional.of(Mix.of("red")), palette, Climate.room());
-            assertThat(anywhere.steps()).as("%s", mishap).isNotEmpty().allMatch(s -> !s.sentence().isBlank() && !s.waits().isNegative());
+            assertThat(anywhere.steps()).as("%s", mishap).isNotEmpty()
+                    .allMatch(s -> !AdviceWords.sentence(s).isBlank() && !s.waits().isNegative());
             assertThat(Correction.of(plan, 0, 0, 0, mishap, Optional.empty(), palette, Climate.room()).steps())
                     .as("%s on bare stone", mishap).isNotEmpty();
         }

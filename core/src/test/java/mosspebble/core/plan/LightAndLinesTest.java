@@ -27,9 +27,9 @@ import mosspebble.core.sketch.ItemMode;
 import mosspebble.core.sketch.Motif;
 import mosspebble.core.sketch.MotifPart;
 import mosspebble.core.sketch.Placement;
+import mosspebble.core.sketch.Presence;
 import mosspebble.core.sketch.Repertoire;
 import mosspebble.core.sketch.Role;
-import mosspebble.core.sketch.Presence;
 import mosspebble.core.sketch.Sketch;
 import mosspebble.core.sketch.Slot;
 import mosspebble.core.sketch.Subject;
@@ -153,7 +153,7 @@ class LightAndLinesTest {
     @Test
     @Tag("outside") // thickening the outline on the shade side deepens it (common practice, no source)
     void aShadedLineIsThickerAwayFromTheLight() {
-        Habits even = Habits.usual().withLight(Light.USUAL.comingFrom(0));
+        Habits even = Habits.usual().withLight(Light.USUAL.withFrom(0));
         PaintPlan plain = plan(even);
         PaintPlan shaded = plan(even.withLineStyle(Habits.LineStyle.SHADED));
         Geometry ball = ball(plain);
