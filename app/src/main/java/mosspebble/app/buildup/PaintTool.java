@@ -8,13 +8,13 @@ import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
-import javafx.scene.paint.Color;
 import javafx.scene.shape.StrokeLineCap;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 import mosspebble.app.cloth.ClothFrame;
 import mosspebble.app.cloth.ClothTool;
 import mosspebble.app.cloth.SliceLine;
+import mosspebble.app.control.Token;
 import mosspebble.core.plan.PaintPlan;
 
 /**
@@ -45,10 +45,10 @@ public final class PaintTool implements ClothTool {
         Point2D b = frame.toPixels(line[2], line[3]);
         pen.setLineDashes(2, 5);
         pen.setLineCap(StrokeLineCap.ROUND);
-        pen.setStroke(Color.web("#1c1f1a", 0.55));
+        pen.setStroke(Token.UNDER_CHALK.colour(false, 0.55));
         pen.setLineWidth(3);
         pen.strokeLine(a.getX(), a.getY(), b.getX(), b.getY());
-        pen.setStroke(Color.web("#fffdf5"));
+        pen.setStroke(Token.CHALK.colour());
         pen.setLineWidth(1.4);
         pen.strokeLine(a.getX(), a.getY(), b.getX(), b.getY());
         pen.setLineDashes();
@@ -56,22 +56,22 @@ public final class PaintTool implements ClothTool {
         end(pen, b, "B");
         if (mend.pointingProperty().get() && mend.placeProperty().get() != null) {
             Point2D at = frame.toPixels(mend.placeProperty().get()[0], mend.placeProperty().get()[1]);
-            pen.setStroke(Color.web("#1c1f1a", 0.6));
+            pen.setStroke(Token.UNDER_CHALK.colour(false, 0.6));
             pen.setLineWidth(5);
             pen.strokeOval(at.getX() - 13, at.getY() - 13, 26, 26);
-            pen.setStroke(Color.web("#E4573D"));
+            pen.setStroke(Token.MEND.colour());
             pen.setLineWidth(2.6);
             pen.strokeOval(at.getX() - 13, at.getY() - 13, 26, 26);
         }
     }
 
     private static void end(GraphicsContext pen, Point2D at, String name) {
-        pen.setFill(Color.web("#fffdf5"));
+        pen.setFill(Token.CHALK.colour());
         pen.fillOval(at.getX() - 8, at.getY() - 8, 16, 16);
-        pen.setStroke(Color.web("#2E4326"));
+        pen.setStroke(Token.RIM.colour());
         pen.setLineWidth(1.2);
         pen.strokeOval(at.getX() - 8, at.getY() - 8, 16, 16);
-        pen.setFill(Color.web("#22271F"));
+        pen.setFill(Token.ON_PALE.colour());
         pen.setFont(Font.font("Atkinson Hyperlegible", 11));
         pen.setTextAlign(TextAlignment.CENTER);
         pen.fillText(name, at.getX(), at.getY() + 4);

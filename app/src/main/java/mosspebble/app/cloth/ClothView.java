@@ -23,6 +23,7 @@ import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 import javafx.scene.transform.Affine;
 import javafx.stage.Screen;
+import mosspebble.app.control.Token;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.area.Grid;
@@ -261,11 +262,11 @@ public final class ClothView extends Region {
     }
 
     private Color ink() {
-        return evening() ? Color.web("#E9E6DA") : Color.web("#22271F");
+        return Token.INK.colour(evening());
     }
 
     private Color stitch() {
-        return evening() ? Color.web("#5A6056") : Color.web("#BFB59E");
+        return Token.HEM.colour(evening());
     }
 
     /** Draws the linen again if anything it shows has changed. */
@@ -279,9 +280,9 @@ public final class ClothView extends Region {
         GraphicsContext pen = linen.getGraphicsContext2D();
         double w = linen.getWidth();
         double h = linen.getHeight();
-        pen.setFill(evening() ? Color.web("#2A2F28") : Color.web("#E7E1D3"));
+        pen.setFill(Token.LINEN.colour(evening()));
         pen.fillRect(0, 0, w, h);
-        Color thread = evening() ? Color.web("#ffffff", 0.018) : Color.web("#6b5f43", 0.045);
+        Color thread = Token.THREAD.colour(evening());
         pen.setStroke(thread);
         pen.setLineWidth(1);
         for (double y = 0.5; y < h; y += 3) {
@@ -318,7 +319,7 @@ public final class ClothView extends Region {
             pen.setLineWidth(figure ? 1.5 : 1);
             String words = unit == LengthUnit.INCH ? String.valueOf(Math.abs(k / perFigure))
                     : Numbers.text(Math.abs(k * small) / (unit == LengthUnit.CM ? 10 : 1), 1);
-            pen.setFill(evening() ? Color.web("#9a9f93") : Color.web("#75694e"));
+            pen.setFill(Token.HEM_INK.colour(evening()));
             if (x > HEM + 14 && x < w - 14) {
                 pen.strokeLine(x, HEM - 3, x, HEM - 3 - length);
                 if (figure) {
@@ -337,7 +338,7 @@ public final class ClothView extends Region {
             }
         }
         pen.setTextAlign(TextAlignment.RIGHT);
-        pen.setFill(evening() ? Color.web("#9a9f93") : Color.web("#6d6249"));
+        pen.setFill(Token.HEM_INK.colour(evening()));
         pen.setFont(Font.font("Atkinson Hyperlegible", 12));
         double trueScale = Screen.getPrimary().getDpi() / Millimetres.PER_INCH;
         pen.fillText("shown at " + Numbers.text(scale / trueScale, 1) + " × true size, hem in " + unit.symbol(), w - 14, h - 12);
@@ -369,7 +370,7 @@ public final class ClothView extends Region {
         }
         tool().draw(pen, frame(), own, hover || isFocused());
         if (isFocusVisible()) {
-            pen.setStroke(evening() ? Color.web("#8FB073") : Color.web("#4E6A39"));
+            pen.setStroke(Token.MOSS.colour(evening()));
             pen.setLineWidth(2);
             pen.strokeRect(1, 1, getWidth() - 2, getHeight() - 2);
         }
@@ -378,10 +379,10 @@ public final class ClothView extends Region {
     private void zones(GraphicsContext pen, PaintPlan plan) {
         pen.setLineWidth(2.6 / scale);
         pen.setLineDashes(7 / scale, 5 / scale);
-        pen.setStroke(Color.web("#1c1f1a", 0.45));
+        pen.setStroke(Token.UNDER_CHALK.colour(false, 0.45));
         Geometries.stroke(pen, plan.survey().zones().face());
         pen.setLineWidth(1.3 / scale);
-        pen.setStroke(Color.web("#fffdf5", 0.95));
+        pen.setStroke(Token.CHALK.colour(false, 0.95));
         Geometries.stroke(pen, plan.survey().zones().face());
         pen.setLineDashes();
     }

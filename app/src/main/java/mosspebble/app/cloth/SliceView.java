@@ -12,15 +12,16 @@ import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 import mosspebble.app.control.Swatch;
+import mosspebble.app.control.Token;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.coats.Coat;
 import mosspebble.core.coats.Film;
 import mosspebble.core.colour.Lab;
-import mosspebble.core.plan.StoneState;
 import mosspebble.core.finding.Finding.Stage;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Slice;
+import mosspebble.core.plan.StoneState;
 import mosspebble.core.stone.Dome;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.units.LengthText;
@@ -104,8 +105,8 @@ public final class SliceView extends Region {
             return;
         }
         boolean evening = workbench.studio().evening();
-        Color ink = evening ? Color.web("#E9E6DA") : Color.web("#22271F");
-        Color quiet = evening ? Color.web("#a9ad9f") : Color.web("#5A6057");
+        Color ink = Token.INK.colour(evening);
+        Color quiet = Token.QUIET.colour(evening);
         double[] at = line.get();
         List<Slice.Sample> samples = slice.cut(show.steps(), workbench.coatProperty().get(), at[0], at[1], at[2], at[3], SAMPLES);
         double top = 20;
@@ -116,14 +117,14 @@ public final class SliceView extends Region {
         double thickest = samples.stream().mapToDouble(Slice.Sample::totalUm).max().orElse(0);
         double full = thickest <= 60 ? 60 : thickest <= 120 ? 120 : Math.ceil(thickest / 100) * 100;
         double perUm = (ground - top) / full;
-        pen.setFill(evening ? Color.web("#2A2F28") : Color.web("#EAE4D6"));
+        pen.setFill(Token.SLICE.colour(evening));
         pen.fillRoundRect(left - 4, top - 8, w - left - 2, ground - top + 38, 16, 16);
         pen.setFont(Font.font("Atkinson Hyperlegible", 11));
         pen.setTextAlign(TextAlignment.RIGHT);
         pen.setLineWidth(1);
         for (int tick = 0; tick <= 2; tick++) {
             double y = ground - tick * (ground - top) / 2;
-            pen.setStroke(evening ? Color.web("#454B40") : Color.web("#D3CAB5"));
+            pen.setStroke(Token.SLICE_LINE.colour(evening));
             pen.strokeLine(left, y + 0.5, w - 10, y + 0.5);
             pen.setFill(quiet);
             pen.fillText(Numbers.text(full * tick / 2, 0), left - 5, y + 4);
@@ -145,10 +146,10 @@ public final class SliceView extends Region {
             for (Film film : sample.layers()) {
                 Coat coat = film.coat().orElseThrow();
                 double high = film.layerUm() * perUm;
-                pen.setFill(coat.optics().isClear() ? Color.web(evening ? "#56676d" : "#D6E2E1") : Swatch.colour(coat.swatch()));
+                pen.setFill(coat.optics().isClear() ? Token.CLEAR.colour(evening) : Swatch.colour(coat.swatch()));
                 pen.fillRect(x, y - high, cell + 0.7, high);
                 if (wet(coat)) {
-                    pen.setFill(Color.web("#ffffff", i % 3 == 0 ? 0.42 : 0.14));
+                    pen.setFill(Token.SHINE.colour(false, i % 3 == 0 ? 0.42 : 0.14));
                     pen.fillRect(x, y - high, cell + 0.7, high);
                 }
                 y -= high;
@@ -191,15 +192,15 @@ public final class SliceView extends Region {
         for (Film film : core.layers()) {
             Coat coat = film.coat().orElseThrow();
             double high = film.layerUm() * perUm;
-            pen.setFill(coat.optics().isClear() ? Color.web("#D6E2E1") : Swatch.colour(coat.swatch()));
+            pen.setFill(coat.optics().isClear() ? Token.CLEAR.colour() : Swatch.colour(coat.swatch()));
             pen.fillRect(left, y - high, CORE, high);
-            pen.setFill(Color.web(coat.optics().isClear() || Lab.of(coat.swatch()).l() > 55 ? "#22271F" : "#ffffff"));
+            pen.setFill((coat.optics().isClear() || Lab.of(coat.swatch()).l() > 55 ? Token.ON_PALE : Token.ON_DARK).colour());
             pen.setTextAlign(TextAlignment.CENTER);
             pen.setFont(Font.font("Atkinson Hyperlegible", 9.5));
             if (high > 10) {
                 pen.fillText(Numbers.text(film.layerUm(), 0) + (wet(coat) ? " wet" : ""), left + CORE / 2, y - high / 2 + 3.5);
             }
-            pen.setStroke(Color.web("#00000040"));
+            pen.setStroke(Token.SHADOW.colour(false, 0.25));
             pen.strokeLine(left, y - high, left + CORE, y - high);
             y -= high;
         }
@@ -241,13 +242,13 @@ public final class SliceView extends Region {
         }
         pen.setFill(Swatch.colour(stone.colour()));
         pen.fillPolygon(x, y, x.length);
-        pen.setStroke(evening ? Color.web("#E9E6DA", 0.7) : Color.web("#22271F", 0.7));
+        pen.setStroke(Token.INK.colour(evening, 0.7));
         pen.setLineWidth(1);
         pen.strokePolygon(x, y, x.length);
         pen.setLineDashes(2, 3);
         pen.strokeLine(left - 6, girdle + 0.5, left + scale * length + 6, girdle + 0.5);
         pen.setLineDashes();
-        pen.setFill(evening ? Color.web("#E9E6DA") : Color.web("#22271F"));
+        pen.setFill(Token.INK.colour(evening));
         pen.setFont(Font.font("Atkinson Hyperlegible", 12));
         pen.setTextAlign(TextAlignment.LEFT);
         pen.fillText("A", left - 14, girdle + 4);

@@ -259,7 +259,8 @@ final class MixPage extends PageView {
             dab.setId("paint-" + paint.id());
             dab.getStyleClass().addAll("dab", "paint");
             boolean dark = Lab.of(paint.swatch()).l() < 55;
-            dab.setStyle("-fx-background-color: " + paint.swatch().hex() + "; -fx-text-fill: " + (dark ? "#ffffff" : "#22271F") + ";");
+            dab.setStyle(
+                    "-fx-background-color: " + paint.swatch().hex() + "; -fx-text-fill: " + (dark ? "-mp-on-dark" : "-mp-on-pale") + ";");
             String about = ColourModel.about(paint);
             dab.setTooltip(new Tooltip(about));
             dab.setAccessibleText(about);

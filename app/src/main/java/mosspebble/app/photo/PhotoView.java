@@ -13,9 +13,9 @@ import javafx.scene.image.WritableImage;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
+import mosspebble.app.control.Token;
 import mosspebble.app.photo.PhotoModel.Marking;
 import mosspebble.app.screen.Panel;
 import mosspebble.core.photo.Photo;
@@ -115,7 +115,7 @@ public final class PhotoView extends Region {
         for (int i = 0; i < sight.reading().stones().size(); i++) {
             stone(pen, sight, i);
         }
-        pen.setStroke(Color.web("#F2C14E"));
+        pen.setStroke(Token.PHOTO_LINE.colour());
         pen.setLineWidth(2.5);
         for (PhotoHints.Line cut : sight.hints().cuts()) {
             pen.strokeLine(left + scale * cut.x(), top + scale * cut.y(), left + scale * cut.toX(), top + scale * cut.toY());
@@ -134,7 +134,7 @@ public final class PhotoView extends Region {
         double cx = 0;
         double cy = 0;
         for (int pass = 0; pass < 2; pass++) {
-            pen.setStroke(pass == 0 ? Color.web("#1c1f1a", 0.7) : doubt ? Color.web("#F2C14E") : Color.web("#fffdf5"));
+            pen.setStroke(pass == 0 ? Token.UNDER_CHALK.colour(false, 0.7) : doubt ? Token.PHOTO_LINE.colour() : Token.CHALK.colour());
             pen.setLineWidth(pass == 0 ? 4 : 2);
             pen.beginPath();
             for (int i = 0; i < ring.size(); i++) {
@@ -151,9 +151,9 @@ public final class PhotoView extends Region {
             pen.closePath();
             pen.stroke();
         }
-        pen.setFill(Color.web("#fffdf5"));
+        pen.setFill(Token.CHALK.colour());
         pen.fillOval(cx - 13, cy - 13, 26, 26);
-        pen.setFill(Color.web("#22271F"));
+        pen.setFill(Token.ON_PALE.colour());
         pen.setFont(Font.font("Atkinson Hyperlegible", 15));
         pen.setTextAlign(TextAlignment.CENTER);
         pen.fillText((number + 1) + (doubt ? " ?" : ""), cx, cy + 5);

@@ -5,10 +5,10 @@ import java.util.Optional;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.layout.StackPane;
-import javafx.scene.paint.Color;
 import javafx.scene.transform.Affine;
 import mosspebble.app.cloth.Geometries;
 import mosspebble.app.control.Swatch;
+import mosspebble.app.control.Token;
 import mosspebble.app.model.PlanWorker;
 import mosspebble.core.project.Studio;
 import mosspebble.core.sketch.Designs;
@@ -61,9 +61,9 @@ public final class Sample extends StackPane {
         GraphicsContext pen = canvas.getGraphicsContext2D();
         boolean guide = design.parts().stream().allMatch(p -> p.part().role() == Role.GUIDE);
         boolean light = light(design);
-        pen.setFill(Color.web("#000000", 0.14));
+        pen.setFill(Token.SHADOW.colour(false, 0.14));
         pen.fillOval(WIDE / 2 - ROOM * 0.8 + 2, HIGH / 2 - ROOM * 0.66 + 4, ROOM * 1.6, ROOM * 1.33);
-        pen.setFill(Color.web(guide ? "#ddd8cb" : light ? "#5d6064" : "#cbc5b8"));
+        pen.setFill((guide ? Token.SAMPLE_GUIDE : light ? Token.SAMPLE_DARK : Token.SAMPLE_PALE).colour());
         pen.fillOval(WIDE / 2 - ROOM * 0.8, HIGH / 2 - ROOM * 0.66, ROOM * 1.6, ROOM * 1.33);
         double scale = ROOM * 1.6 / 72;
         pen.setTransform(new Affine(scale, 0, WIDE / 2, 0, scale, HIGH / 2));
@@ -71,7 +71,7 @@ public final class Sample extends StackPane {
             Srgb wish = design.slots().stream().filter(s -> s.id().equals(part.part().slot())).findFirst().map(Slot::wish)
                     .orElse(Srgb.ofHex("#4e4f52"));
             if (part.part().role() == Role.GUIDE) {
-                pen.setStroke(Color.web("#4e4f52"));
+                pen.setStroke(Token.GRAPHITE.colour());
                 pen.setLineWidth(0.5);
                 Geometries.stroke(pen, part.drawn());
                 continue;
@@ -79,7 +79,7 @@ public final class Sample extends StackPane {
             pen.setFill(Swatch.colour(wish));
             Geometries.fill(pen, part.painted());
             if (part.part().outlined()) {
-                pen.setStroke(Color.web("#26241f", 0.7));
+                pen.setStroke(Token.UNDER_CHALK.colour(false, 0.7));
                 pen.setLineWidth(0.45);
                 Geometries.stroke(pen, part.drawn());
             }

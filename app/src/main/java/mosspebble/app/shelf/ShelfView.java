@@ -23,10 +23,10 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import javafx.scene.paint.Color;
 import javafx.stage.FileChooser;
-import mosspebble.app.control.Swatch;
 import mosspebble.app.colour.ColourModel;
+import mosspebble.app.control.Swatch;
+import mosspebble.app.control.Token;
 import mosspebble.app.model.Workbench;
 import mosspebble.app.screen.Panel;
 import mosspebble.core.colour.Drawdown;
@@ -179,15 +179,15 @@ public final class ShelfView extends BorderPane {
     static Canvas stripe(Paint paint) {
         Canvas canvas = new Canvas(WIDE, HIGH);
         GraphicsContext pen = canvas.getGraphicsContext2D();
-        pen.setFill(Color.web("#f7f5ef"));
+        pen.setFill(Token.CARD_WHITE.colour());
         pen.fillRoundRect(0, 0, WIDE, HIGH, 12, 12);
-        pen.setFill(Color.web("#1c1c1e"));
+        pen.setFill(Token.CARD_BLACK.colour());
         pen.fillRoundRect(0, 0, 12, HIGH, 12, 12);
         pen.fillRect(6, 0, WIDE / 2 - 6, HIGH);
         if (paint.kind().clear()) {
-            pen.setFill(Color.web("#ffffff", 0.16));
+            pen.setFill(Token.SHINE.colour(false, 0.16));
             pen.fillRect(10, 12, WIDE - 20, HIGH - 24);
-            pen.setStroke(Color.web("#9fb0b5"));
+            pen.setStroke(Token.CARD_CLEAR.colour());
             pen.strokeRect(10.5, 12.5, WIDE - 21, HIGH - 25);
             return canvas;
         }

@@ -21,7 +21,7 @@ public final class SketchScreen extends Screen {
     public SketchScreen(Surroundings with) {
         super(with, "sketch", "Sketch", Stage.SKETCH);
         this.model = new SketchModel(with.workbench(), with.worker(), with.results());
-        this.tool = new SketchTool(with.workbench(), with.results(), model);
+        this.tool = new SketchTool(with.workbench(), with.results(), model, with.worker());
     }
 
     public SketchModel model() {

@@ -9,12 +9,13 @@ import javafx.scene.Cursor;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
-import javafx.scene.paint.Color;
 import javafx.scene.paint.Paint;
 import mosspebble.app.cloth.ClothFrame;
 import mosspebble.app.cloth.ClothTool;
 import mosspebble.app.cloth.Geometries;
 import mosspebble.app.control.Swatch;
+import mosspebble.app.control.Token;
+import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.colour.Lab;
@@ -48,14 +49,15 @@ public final class SketchTool implements ClothTool {
     private final Results show;
     private final SketchModel sketch;
     private final StrokeTool stroke;
+    private final PlanWorker worker;
     private List<Geometry> snaps = List.of();
     private Coordinate snapped;
     private Grip grip = Grip.NONE;
     private Point2D grabbed = Point2D.ZERO;
     private Placement grabbedPlacement;
-    private Palette cachedPalette;
 
-    public SketchTool(Workbench workbench, Results show, SketchModel sketch) {
+    public SketchTool(Workbench workbench, Results show, SketchModel sketch, PlanWorker worker) {
+        this.worker = worker;
         this.workbench = workbench;
         this.show = show;
         this.sketch = sketch;
@@ -98,7 +100,7 @@ public final class SketchTool implements ClothTool {
         }
         if (snapped != null && dragging()) {
             Point2D at = frame.toPixels(snapped.x, snapped.y);
-            pen.setStroke(Color.web("#fffdf5"));
+            pen.setStroke(Token.CHALK.colour());
             pen.setLineWidth(1.5);
             pen.strokeOval(at.getX() - 6, at.getY() - 6, 12, 12);
         }
@@ -114,7 +116,7 @@ public final class SketchTool implements ClothTool {
         boolean pale = Lab.of(plan.project().stone().colour()).l() > 48;
         pen.setLineWidth(0.9 / frame.scale());
         for (Geometry line : lines) {
-            pen.setStroke(Color.web(pale ? "#3c3d40" : "#fffdf5", pale ? 0.75 : 0.85));
+            pen.setStroke(pale ? Token.GRAPHITE.colour(false, 0.75) : Token.CHALK.colour(false, 0.85));
             Geometries.stroke(pen, line);
         }
         ClothFrame.inPixels(pen);
@@ -146,32 +148,25 @@ public final class SketchTool implements ClothTool {
     }
 
     private void parts(GraphicsContext pen, List<PlacedPart> parts, Project project, double opacity) {
-        Palette palette = ghostPalette();
+        Palette palette = worker.palette(workbench.studio().shelf());
         pen.setGlobalAlpha(opacity);
         for (PlacedPart part : parts) {
             Optional<Palette.Colour> colour = Optional.ofNullable(project.colours().get(part.part().slot())).flatMap(palette::colour);
-            Paint paint = colour.map(c -> (Paint) Swatch.colour(c.optics().full().toSrgb())).orElse(Color.web("#cccccc"));
+            Paint paint = colour.map(c -> (Paint) Swatch.colour(c.optics().full().toSrgb())).orElse(Token.UNKNOWN.colour());
             pen.setFill(paint);
             Geometries.fill(pen, part.painted());
             if (part.part().role() == Role.GUIDE) {
-                pen.setStroke(Color.web("#fffdf5", 0.9));
+                pen.setStroke(Token.CHALK.colour(false, 0.9));
                 pen.setLineWidth(0.3);
                 Geometries.stroke(pen, part.drawn());
             }
             if (part.part().outlined()) {
-                pen.setStroke(Color.web("#26241f", 0.75));
+                pen.setStroke(Token.UNDER_CHALK.colour(false, 0.75));
                 pen.setLineWidth(0.4);
                 Geometries.stroke(pen, part.drawn());
             }
         }
         pen.setGlobalAlpha(1);
-    }
-
-    private Palette ghostPalette() {
-        if (cachedPalette == null || !cachedPalette.shelf().equals(workbench.studio().shelf())) {
-            cachedPalette = new Palette(workbench.studio().shelf());
-        }
-        return cachedPalette;
     }
 
     /** Middle, half size and turn of the frame round a thing, mm and degrees. */
@@ -207,7 +202,7 @@ public final class SketchTool implements ClothTool {
         double[] box = box(plan, movable().orElseThrow());
         Point2D[] corners = {corner(frame, box, -1, -1, 0), corner(frame, box, 1, -1, 0), corner(frame, box, 1, 1, 0),
             corner(frame, box, -1, 1, 0)};
-        pen.setStroke(Color.web("#fffdf5"));
+        pen.setStroke(Token.CHALK.colour());
         pen.setLineWidth(1);
         for (int i = 0; i < 4; i++) {
             Point2D a = corners[i];
@@ -226,12 +221,12 @@ public final class SketchTool implements ClothTool {
     }
 
     private static void knob(GraphicsContext pen, Point2D at) {
-        pen.setFill(Color.web("#fffdf5"));
+        pen.setFill(Token.CHALK.colour());
         pen.fillOval(at.getX() - HANDLE / 2, at.getY() - HANDLE / 2, HANDLE, HANDLE);
-        pen.setStroke(Color.web("#2E4326"));
+        pen.setStroke(Token.RIM.colour());
         pen.setLineWidth(1.5);
         pen.strokeOval(at.getX() - HANDLE / 2, at.getY() - HANDLE / 2, HANDLE, HANDLE);
-        pen.setStroke(Color.web("#fffdf5"));
+        pen.setStroke(Token.CHALK.colour());
         pen.setLineWidth(1);
     }
 

@@ -7,8 +7,8 @@ import java.util.function.UnaryOperator;
 import javafx.geometry.Point2D;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.MouseEvent;
-import javafx.scene.paint.Color;
 import mosspebble.app.cloth.ClothFrame;
+import mosspebble.app.control.Token;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.sketch.Item;
 import mosspebble.core.sketch.Placement;
@@ -56,7 +56,7 @@ final class StrokeTool {
         if (drawn.size() < 2) {
             return;
         }
-        pen.setStroke(Color.web("#26241f", 0.5));
+        pen.setStroke(Token.UNDER_CHALK.colour(false, 0.5));
         pen.setLineWidth(3.4);
         for (int pass = 0; pass < 2; pass++) {
             pen.beginPath();
@@ -69,7 +69,7 @@ final class StrokeTool {
                 }
             }
             pen.stroke();
-            pen.setStroke(Color.web("#fffdf5"));
+            pen.setStroke(Token.CHALK.colour());
             pen.setLineWidth(1.6);
         }
     }
@@ -125,9 +125,9 @@ final class StrokeTool {
         for (int i = 0; i < places.size(); i++) {
             Point2D at = frame.toPixels(places.get(i).x, places.get(i).y);
             double r = i == point ? 5 : 3.5;
-            pen.setFill(Color.web(i == point ? "#B97F1E" : "#fffdf5"));
+            pen.setFill((i == point ? Token.TAKEN : Token.CHALK).colour());
             pen.fillOval(at.getX() - r, at.getY() - r, 2 * r, 2 * r);
-            pen.setStroke(Color.web("#2E4326"));
+            pen.setStroke(Token.RIM.colour());
             pen.setLineWidth(1);
             pen.strokeOval(at.getX() - r, at.getY() - r, 2 * r, 2 * r);
         }

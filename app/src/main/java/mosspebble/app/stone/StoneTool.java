@@ -22,10 +22,11 @@ import javafx.util.Duration;
 import mosspebble.app.cloth.ClothFrame;
 import mosspebble.app.cloth.ClothTool;
 import mosspebble.app.cloth.SliceLine;
+import mosspebble.app.control.Token;
 import mosspebble.app.model.Results;
+import mosspebble.app.model.Workbench;
 import mosspebble.app.stone.StoneModel.Guide;
 import mosspebble.app.stone.StoneModel.Page;
-import mosspebble.app.model.Workbench;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.project.Project;
 import mosspebble.core.stone.Eye;
@@ -49,9 +50,9 @@ public final class StoneTool implements ClothTool {
     private static final double NEAR = 13;
     private static final double TURN_KNOB = 30;
     private static final double DEGREES_A_PIXEL = 0.4;
-    private static final Color CREAM = Color.web("#fffdf5");
-    private static final Color DARK = Color.web("#1c1f1a", 0.55);
-    private static final Color MOSS = Color.web("#2E4326");
+    private static final Color CREAM = Token.CHALK.colour();
+    private static final Color DARK = Token.UNDER_CHALK.colour(false, 0.55);
+    private static final Color MOSS = Token.RIM.colour();
 
     private enum Grip { NONE, POINT, TAPE_A, TAPE_B, TAPE_BOTH, MARK, GUIDE, TILT, TURN }
 
@@ -184,7 +185,7 @@ public final class StoneTool implements ClothTool {
 
     private void turnKnob(GraphicsContext pen, ClothFrame frame, Stone stone) {
         Point2D at = knobAt(frame, stone);
-        pen.setStroke(workbench.studio().evening() ? Color.web("#B4CE9B") : MOSS);
+        pen.setStroke(Token.DEEP_MOSS.colour(workbench.studio().evening()));
         pen.setLineWidth(1.6);
         pen.strokeArc(at.getX() - 9, at.getY() - 9, 18, 18, 60, -250, ArcType.OPEN);
         pen.strokeLine(at.getX() + 4.5, at.getY() - 7.8, at.getX() + 10, at.getY() - 8.5);
@@ -229,7 +230,7 @@ public final class StoneTool implements ClothTool {
 
     private static void end(GraphicsContext pen, Point2D at, String name) {
         dot(pen, at, 17);
-        pen.setFill(Color.web("#22271F"));
+        pen.setFill(Token.ON_PALE.colour());
         pen.setFont(Font.font("Atkinson Hyperlegible", 11));
         pen.setTextAlign(TextAlignment.CENTER);
         pen.fillText(name, at.getX(), at.getY() + 4);
@@ -240,7 +241,7 @@ public final class StoneTool implements ClothTool {
         pen.setFont(Font.font("Atkinson Hyperlegible", 13));
         pen.setTextAlign(TextAlignment.CENTER);
         double wide = 6.6 * words.length() + 16;
-        pen.setFill(Color.web("#22271F", 0.82));
+        pen.setFill(Token.ON_PALE.colour(false, 0.82));
         pen.fillRoundRect(x - wide / 2, y - 15, wide, 21, 12, 12);
         pen.setFill(CREAM);
         pen.fillText(words, x, y);
@@ -302,7 +303,7 @@ public final class StoneTool implements ClothTool {
         double[] seen = new double[3];
         for (int pass = 0; pass < 2; pass++) {
             List<Coordinate> points = pass == 0 ? ruled : corrected.points();
-            pen.setStroke(pass == 0 ? Color.web("#D9B15A") : CREAM);
+            pen.setStroke(pass == 0 ? Token.RULED.colour() : CREAM);
             pen.setLineWidth(pass == 0 ? 1.4 : 2.2);
             pen.setLineDashes(pass == 0 ? new double[] {4, 5} : new double[0]);
             pen.beginPath();
