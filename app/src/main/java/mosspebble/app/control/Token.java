@@ -12,8 +12,8 @@ import java.util.regex.Pattern;
 import javafx.scene.paint.Color;
 
 /**
- * A colour by role, as the style sheet has it, for what is drawn by hand on a canvas and cannot be styled. The style sheet is the only place
- * where such a colour is written down.
+ * A colour by role, as the style sheet has it, for what is drawn by hand on a canvas and cannot be styled. The style sheet is the only
+ * place where such a colour is written down.
  */
 public enum Token {
     INK, QUIET, MOSS, DEEP_MOSS, LINEN, STITCH,
