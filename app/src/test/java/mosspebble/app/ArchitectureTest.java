@@ -5,12 +5,14 @@ import static com.tngtech.archunit.core.domain.JavaModifier.STATIC;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.fields;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static org.assertj.core.api.Assertions.assertThat;
 
 import com.tngtech.archunit.base.DescribedPredicate;
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
 import java.util.Arrays;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 
 /** The arrows on the napkin: app to files and instruments to core, and in core each stage looks back only. */
@@ -23,6 +25,14 @@ class ArchitectureTest {
     void stagesLookBack() {
         looksBackOnly("mosspebble.core", "units", "area", "stone", "sketch", "colour", "blend", "photo", "coats", "drying", "timetable",
                 "supplies", "care", "project", "finding", "plan", "rules", "advice", "words", "picture");
+    }
+
+    @Test
+    void noValueHasMoreThanEightComponents() {
+        List<String> large = OURS.stream().filter(c -> c.reflect().isRecord() && c.reflect().getRecordComponents().length > 8)
+                .map(c -> c.getName()).toList();
+        assertThat(large).isEmpty();
+        assertThat(OURS.stream().filter(c -> c.reflect().isRecord()).count()).as("records seen").isGreaterThan(100);
     }
 
     @Test

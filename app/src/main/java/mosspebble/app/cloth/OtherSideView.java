@@ -78,14 +78,25 @@ public final class OtherSideView extends VBox {
             turn.setAccessibleText("The other face. Turn the stone over");
         }
         if (edge) {
-            strip.setImage(image(other.edge(), steps(other.plan().steps().size())));
-            strip.setFitWidth(STRIP);
-            strip.setFitHeight(Math.max(10, STRIP * other.edge().rows() / other.edge().columns()));
+            fill(strip, other.edge(), steps(other.plan().steps().size()));
         }
     }
 
     private int steps(int all) {
         return Math.min(workbench.stepProperty().get(), all);
+    }
+
+    /** The unrolled edge after so many steps. */
+    public static ImageView strip(EdgePicture picture, int steps) {
+        ImageView strip = new ImageView();
+        fill(strip, picture, steps);
+        return strip;
+    }
+
+    private static void fill(ImageView strip, EdgePicture picture, int steps) {
+        strip.setImage(image(picture, steps));
+        strip.setFitWidth(STRIP);
+        strip.setFitHeight(Math.max(10, STRIP * picture.rows() / picture.columns()));
     }
 
     private static Image image(EdgePicture picture, int steps) {

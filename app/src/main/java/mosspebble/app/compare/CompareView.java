@@ -2,6 +2,7 @@ package mosspebble.app.compare;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.function.UnaryOperator;
 import javafx.geometry.HPos;
 import javafx.geometry.Pos;
@@ -20,15 +21,17 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import mosspebble.app.buildup.HabitsPage;
+import mosspebble.app.cloth.OtherSideView;
 import mosspebble.app.cloth.StoneImage;
 import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Workbench;
 import mosspebble.app.screen.Panel;
+import mosspebble.core.picture.EdgePicture;
 import mosspebble.core.picture.StonePicture;
-import mosspebble.core.project.Habits;
-import mosspebble.core.plan.StoneState;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.PlanFigures;
+import mosspebble.core.plan.StoneState;
+import mosspebble.core.project.Habits;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
 import mosspebble.core.timetable.Durations;
@@ -43,7 +46,11 @@ public final class CompareView extends BorderPane {
     private static final double PIXELS_PER_MM = 3;
 
     /** One side worked out. */
-    private record Side(Habits habits, PaintPlan plan, PlanFigures figures, StonePicture picture) {}
+    /** Cells along the edge. */
+    private static final int EDGE_COLUMNS = 184;
+
+    private record Side(Habits habits, PaintPlan plan, PlanFigures figures, StonePicture picture, Optional<StonePicture> back,
+            Optional<EdgePicture> edge) {}
 
     private final Workbench workbench;
     private final PlanWorker desk;
@@ -146,7 +153,10 @@ public final class CompareView extends BorderPane {
 
     private static Side side(PlanWorker desk, Project project, Studio studio) {
         PaintPlan plan = desk.plan(project, studio);
-        return new Side(project.habits(), plan, PlanFigures.of(plan, studio.shelf()), desk.picture(plan, PIXELS_PER_MM, StoneState.SEALED));
+        PaintPlan turned = plan.turnedOver();
+        return new Side(project.habits(), plan, PlanFigures.of(plan, studio.shelf()), desk.picture(plan, PIXELS_PER_MM, StoneState.SEALED),
+                plan.below().map(b -> desk.picture(turned, PIXELS_PER_MM, StoneState.SEALED)),
+                plan.edge().map(e -> new EdgePicture(plan, EDGE_COLUMNS, StoneState.SEALED)));
     }
 
     private void show(Side left, Side right, String ownTitle) {
@@ -181,18 +191,30 @@ public final class CompareView extends BorderPane {
     }
 
     private Node picture(Side side, String title) {
-        ImageView image = new ImageView(StoneImage.still(side.picture, side.picture.steps(), side.habits.light().from()));
-        image.setPreserveRatio(true);
-        image.setFitWidth(390);
-        image.setFitHeight(290);
+        ImageView image = still(side.picture, side, 390, 290);
         Label words = new Label(title);
         words.getStyleClass().add("step-title");
         StackPane frame = new StackPane(image);
         frame.setMinSize(390, 292);
-        VBox box = new VBox(6, words, frame);
+        HBox others = new HBox(8);
+        others.setAlignment(Pos.CENTER);
+        side.back.ifPresent(back -> others.getChildren().addAll(still(back, side, 62, 46), Panel.quiet("the other face")));
+        side.edge.ifPresent(edge -> others.getChildren().addAll(OtherSideView.strip(edge, side.plan.steps().size()),
+                Panel.quiet("edge, unrolled")));
+        others.setVisible(!others.getChildren().isEmpty());
+        others.setManaged(others.isVisible());
+        VBox box = new VBox(6, words, frame, others);
         box.setAlignment(Pos.CENTER);
         HBox.setHgrow(box, Priority.NEVER);
         return box;
+    }
+
+    private static ImageView still(StonePicture picture, Side side, double wide, double high) {
+        ImageView image = new ImageView(StoneImage.still(picture, picture.steps(), side.habits.light().from()));
+        image.setPreserveRatio(true);
+        image.setFitWidth(wide);
+        image.setFitHeight(high);
+        return image;
     }
 
     private void take() {

@@ -2,6 +2,7 @@ package mosspebble.core.drying;
 
 import java.util.List;
 import java.util.Optional;
+import mosspebble.core.units.GoldenSection;
 import mosspebble.core.units.Numbers;
 
 /**
@@ -54,19 +55,8 @@ public record SteadyMass(double steadyGrams, double waterGrams, double tauHours,
             }
         }
         double span = weighings.get(weighings.size() - 1).hours() - weighings.get(0).hours();
-        double low = Math.log(span / 20);
-        double high = Math.log(span * 5);
-        double golden = (Math.sqrt(5) - 1) / 2;
-        for (int i = 0; i < 80; i++) {
-            double a = high - golden * (high - low);
-            double b = low + golden * (high - low);
-            if (linear(weighings, Math.exp(a))[2] < linear(weighings, Math.exp(b))[2]) {
-                high = b;
-            } else {
-                low = a;
-            }
-        }
-        double tau = Math.exp((low + high) / 2);
+        double tau = Math
+                .exp(GoldenSection.minimum(Math.log(span / 20), Math.log(span * 5), 80, t -> linear(weighings, Math.exp(t))[2]).at());
         double[] best = linear(weighings, tau);
         double off = Math.sqrt(best[2] / weighings.size());
         double fallen = weighings.get(0).grams() - weighings.get(weighings.size() - 1).grams();

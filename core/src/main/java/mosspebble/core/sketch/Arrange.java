@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.SplittableRandom;
 import mosspebble.core.area.Shapes;
 import mosspebble.core.stone.Patch;
+import mosspebble.core.units.Bisection;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
@@ -79,20 +80,9 @@ public final class Arrange {
         Geometry hull = motif.sitting().convexHull();
         Coordinate middle = LargestFit.middle(motif.sitting());
         Envelope own = hull.getEnvelopeInternal();
-        double low = 0;
-        List<Placement> best = List.of();
-        double high = Math.min(zone.getEnvelopeInternal().getWidth(), zone.getEnvelopeInternal().getHeight()) / own.getHeight() / 2;
-        for (int halving = 0; halving < 14; halving++) {
-            double size = (low + high) / 2;
-            List<Placement> tried = ring(zone, hull, middle, own.getDiameter() * size / 2, size, count);
-            if (tried.size() == count) {
-                best = tried;
-                low = size;
-            } else {
-                high = size;
-            }
-        }
-        return best;
+        double most = Math.min(zone.getEnvelopeInternal().getWidth(), zone.getEnvelopeInternal().getHeight()) / own.getHeight() / 2;
+        double size = Bisection.of(0, most, 14, s -> ring(zone, hull, middle, own.getDiameter() * s / 2, s, count).size() == count).low();
+        return size > 0 ? ring(zone, hull, middle, own.getDiameter() * size / 2, size, count) : List.of();
     }
 
     private static List<Placement> ring(Geometry zone, Geometry hull, Coordinate middle, double half, double size, int count) {

@@ -3,6 +3,7 @@ package mosspebble.core.sketch;
 import java.util.ArrayList;
 import java.util.List;
 import mosspebble.core.area.Shapes;
+import mosspebble.core.units.Bisection;
 import mosspebble.core.units.Numbers;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
@@ -69,17 +70,8 @@ public record DotRing(List<Coordinate> centres, double diameterMm, double gapMm)
         double start = 0;
         // back along the curve until the first chord lies evenly across the top; that start has a chord of its own
         for (int pass = 0; !dotOnTop && pass < PASSES; pass++) {
-            double low = -chord;
-            double high = 0;
-            for (int i = 0; i < 50; i++) {
-                double middle = (low + high) / 2;
-                if (walk.next(middle, chord) + middle < 0) {
-                    low = middle;
-                } else {
-                    high = middle;
-                }
-            }
-            start = (low + high) / 2;
+            double step = chord;
+            start = Bisection.of(-chord, 0, 50, s -> walk.next(s, step) + s < 0).middle();
             chord = walk.chord(n, start);
         }
         List<Coordinate> centres = new ArrayList<>();

@@ -3,6 +3,8 @@ package mosspebble.core.stone;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import mosspebble.core.units.Bisection;
+import mosspebble.core.units.GoldenSection;
 import mosspebble.core.units.Grams;
 import mosspebble.core.units.Millimetres;
 import mosspebble.core.units.Numbers;
@@ -49,20 +51,9 @@ public record FullnessFit(double fullness, double offMm, Optional<String> questi
         for (Gauge gauge : gauges) {
             points.add(new double[] {level(dome, gauge.inside().value()), gauge.height().value() - stone.backDepthMm()});
         }
-        double low = 1;
-        double high = Stone.FULLEST;
-        double golden = (Math.sqrt(5) - 1) / 2;
-        for (int i = 0; i < 60; i++) {
-            double a = high - golden * (high - low);
-            double b = low + golden * (high - low);
-            if (squares(points, a, stone.faceHeightMm()) < squares(points, b, stone.faceHeightMm())) {
-                high = b;
-            } else {
-                low = a;
-            }
-        }
-        double best = (low + high) / 2;
-        double off = Math.sqrt(squares(points, best, stone.faceHeightMm()) / points.size());
+        GoldenSection fit = GoldenSection.minimum(1, Stone.FULLEST, 60, m -> squares(points, m, stone.faceHeightMm()));
+        double best = fit.at();
+        double off = Math.sqrt(fit.value() / points.size());
         Optional<String> question = Optional.empty();
         for (Gauge gauge : gauges) {
             if (gauge.height().value() > stone.height().value() + 0.05) {
@@ -107,17 +98,7 @@ public record FullnessFit(double fullness, double offMm, Optional<String> questi
         double wanted = weight.value() / stone.rock().density() * 1000;
         double least = StoneFacts.volumeMm3(stone, dome, 1);
         double most = StoneFacts.volumeMm3(stone, dome, Stone.FULLEST);
-        double low = 1;
-        double high = Stone.FULLEST;
-        for (int i = 0; i < 30; i++) {
-            double middle = (low + high) / 2;
-            if (StoneFacts.volumeMm3(stone, dome, middle) < wanted) {
-                low = middle;
-            } else {
-                high = middle;
-            }
-        }
-        double fullness = (low + high) / 2;
+        double fullness = Bisection.of(1, Stone.FULLEST, 30, m -> StoneFacts.volumeMm3(stone, dome, m) < wanted).middle();
         if (weight.value() >= least / 1000 * stone.rock().lightest() * 0.98
                 && weight.value() <= most / 1000 * stone.rock().heaviest() * 1.02) {
             return new FullnessFit(fullness, 0, Optional.empty());
