@@ -23,7 +23,7 @@ import org.locationtech.jts.io.WKTWriter;
 public final class PlanJson {
 
     /** Version of the format. */
-    public static final int FORMAT = 2;
+    public static final int FORMAT = 3;
 
     private PlanJson() {}
 
@@ -50,20 +50,31 @@ public final class PlanJson {
                     .put("title", StepWords.title(o)).put("sentence", StepWords.sentence(o))
                     .put("reason", StepWords.reason(o)).put("tool", StepWords.tool(o)).put("coats", o.coats())
                     .put("areaMm2", round(o.work().areaMm2()));
+            if (o instanceof Step.Lay lay) {
+                step.put("coat", lay.doing().count().number()).put("ofCoats", lay.doing().count().of());
+                ArrayNode on = step.putArray("on");
+                lay.doing().what().forEach(w -> on.add(StepWords.name(w)));
+            }
             o.mix().ifPresent(mix -> step.set("mix", mapper.valueToTree(mix)));
+            if (o.layers().size() > 1) {
+                ArrayNode loads = step.putArray("loads");
+                o.layers().forEach(l -> loads.addObject().put("colour", l.load().coat().swatch().hex()).put("place", wkt(l.place()))
+                        .set("mix", mapper.valueToTree(l.load().mix())));
+            }
             o.coat().ifPresent(coat -> step.put("colour", coat.swatch().hex()).put("dryUmPerCoat", round(coat.dryUm())));
             step.put("handMin", round(o.work().hand().toSeconds() / 60.0))
                     .put("betweenCoatsMin", round(o.work().between().toSeconds() / 60.0))
+                    .put("touchDryMin", round(o.work().touch().toSeconds() / 60.0))
                     .put("driesMin", round(o.work().dries().toSeconds() / 60.0))
                     .put("startMin", round(time.start().toSeconds() / 60.0)).put("endMin", round(time.end().toSeconds() / 60.0));
             if (o.soft().mm() > 0) {
                 step.put("softMm", round(o.soft().mm()));
             }
-            o.wet().ifPresent(w -> step.putObject("wet").put("withStep", w.first() + 1).put("openMin", round(w.open().toSeconds() / 60.0))
+            o.wet().ifPresent(w -> step.putObject("wet").put("openMin", round(w.open().toSeconds() / 60.0))
                     .put("workMin", round(w.work().toSeconds() / 60.0)));
             ArrayNode after = step.putArray("after");
-            o.after().forEach(
-                    a -> after.addObject().put("step", a.step() + 1).put("waits", name(a.waits())).put("reason", StepWords.reason(a)));
+            o.after().forEach(a -> after.addObject().put("step", a.step() + 1).put("waits", name(a.waits()))
+                    .put("lagMin", round(a.lag(plan.steps().get(a.step())).toSeconds() / 60.0)).put("reason", StepWords.reason(a)));
             if (!o.place().isEmpty()) {
                 step.put("place", wkt(o.place()));
             }

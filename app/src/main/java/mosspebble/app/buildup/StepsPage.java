@@ -98,13 +98,13 @@ final class StepsPage extends PageView {
             return;
         }
         List<String> keys = new ArrayList<>(plan.steps().stream().filter(
-                o -> o.side() == plan.up().side() && o.kind().movable() && o.kind() != Step.Kind.PRIME && o.kind() != Step.Kind.MORE)
+                o -> o.side() == plan.up().side() && o.kind().movable() && o.kind() != Step.Kind.PRIME)
                 .map(Step::key).toList());
         String key = plan.steps().get(at).key();
         int from = keys.indexOf(key);
         int to = from + by;
         if (from < 0 || to < 0 || to >= keys.size()) {
-            panel.workbench.tell(from < 0 ? "Primer and extra coats go with what they belong to."
+            panel.workbench.tell(from < 0 ? "Primer goes with what it lies under."
                     : "It is the " + (by < 0 ? "first" : "last") + " already.");
             return;
         }
@@ -181,6 +181,10 @@ final class StepsPage extends PageView {
         }
     }
 
+    private static String many(Step step) {
+        return step.coats() > 1 ? "× " + step.coats() : "";
+    }
+
     private static final class StepCell extends ListCell<Step> {
         @Override
         protected void updateItem(Step step, boolean empty) {
@@ -200,7 +204,7 @@ final class StepsPage extends PageView {
             HBox.setHgrow(gap, Priority.ALWAYS);
             String side = step.side() == Side.FRONT || step.kind() == Step.Kind.PENCIL || step instanceof Step.Seal ? ""
                     : step.side().name().toLowerCase(Locale.ROOT) + " ";
-            Label coats = new Label(side + (step.wet().isPresent() ? "wet" : step.coats() > 1 ? "× " + step.coats() : ""));
+            Label coats = new Label(side + (step.wet().isPresent() ? "wet" : many(step)));
             coats.getStyleClass().add("value");
             HBox row = new HBox(7, number, dab, words, gap, coats);
             row.setAlignment(Pos.CENTER_LEFT);
@@ -209,7 +213,7 @@ final class StepsPage extends PageView {
             setGraphic(row);
             setText(null);
             setAccessibleText(
-                    "Step " + (getIndex() + 1) + ": " + StepWords.title(step) + (step.coats() > 1 ? ", " + step.coats() + " coats" : ""));
+                    "Step " + (getIndex() + 1) + ": " + StepWords.title(step));
         }
     }
 }

@@ -318,8 +318,8 @@ public final class ColourModel {
         int coats = 0;
         for (Step step : plan.steps()) {
             if (step instanceof Step.Lay lay && step.mix().equals(mix)) {
-                area += lay.work().areaMm2() * lay.coats() * lay.paint().load().thin();
-                coats = Math.max(coats, lay.coats());
+                area += lay.work().areaMm2() * lay.paint().load().thin();
+                coats = Math.max(coats, lay.doing().count().of());
             }
         }
         return new double[] {area, coats};

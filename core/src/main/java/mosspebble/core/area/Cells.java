@@ -94,6 +94,50 @@ public final class Cells {
         return low | high;
     }
 
+    /** The cells that both have. */
+    public Cells and(Cells other) {
+        int left = Math.max(column, other.column);
+        int right = Math.min(column + columns, other.column + other.columns);
+        int top = Math.max(row, other.row);
+        int bottom = Math.min(row + rows, other.row + other.rows);
+        if (left >= right || top >= bottom) {
+            return new Cells(left, top, 0, 0, new long[0]);
+        }
+        int wide = (right - left + 63) >> 6;
+        long[] both = new long[wide * (bottom - top)];
+        long last = (right - left & 63) == 0 ? -1L : (1L << (right - left & 63)) - 1;
+        for (int y = top; y < bottom; y++) {
+            for (int w = 0; w < wide; w++) {
+                long bits = word(left + 64 * w, y) & other.word(left + 64 * w, y);
+                both[(y - top) * wide + w] = w == wide - 1 ? bits & last : bits;
+            }
+        }
+        return new Cells(left, top, right - left, bottom - top, both);
+    }
+
+    /** Whether a cell is left when so many steps are taken off all round: no strip of twice as many cells is. */
+    public boolean widerThan(int steps) {
+        long[] now = bits;
+        for (int step = 0; step < steps; step++) {
+            long[] next = new long[now.length];
+            boolean any = false;
+            for (int y = 1; y < rows - 1; y++) {
+                for (int w = 0; w < words; w++) {
+                    int i = y * words + w;
+                    long left = now[i] << 1 | (w > 0 ? now[i - 1] >>> 63 : 0);
+                    long right = now[i] >>> 1 | (w + 1 < words ? now[i + 1] << 63 : 0);
+                    next[i] = now[i] & left & right & now[i - words] & now[i + words];
+                    any |= next[i] != 0;
+                }
+            }
+            if (!any) {
+                return false;
+            }
+            now = next;
+        }
+        return count > 0;
+    }
+
     /** All cells within so many steps to the side, up and down, kept inside the grid. */
     public Cells spread(int steps, Grid grid) {
         int left = Math.max(0, column - steps);

@@ -1,7 +1,7 @@
 package mosspebble.core.picture;
 
 import java.util.Arrays;
-import java.util.Optional;
+import java.util.List;
 import java.util.TreeMap;
 import mosspebble.core.area.Grid;
 import mosspebble.core.area.Mask;
@@ -41,9 +41,9 @@ public final class EdgePicture {
         Noise grain = new Noise(plan.survey().stone().seed());
         moments.put(0, drawn(films, table, grain));
         for (int i = 0; i < plan.steps().size(); i++) {
-            Optional<Step.Layer> layer = plan.steps().get(i).layer().filter(l -> l.side() == Side.EDGE);
-            if (layer.isPresent()) {
-                films.lay(Mask.of(layer.get().place(), grid), layer.get().load().coat(), layer.get().coats());
+            List<Step.Layer> layers = plan.steps().get(i).layers().stream().filter(l -> l.side() == Side.EDGE).toList();
+            if (!layers.isEmpty()) {
+                layers.forEach(l -> films.lay(Mask.of(l.place(), grid), l.load().coat(), l.coats()));
                 moments.put(i + 1, drawn(films, table, grain));
             }
         }

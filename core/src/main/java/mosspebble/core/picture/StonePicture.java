@@ -73,14 +73,12 @@ public final class StonePicture {
         for (Step step : plan.steps()) {
             if (step.side() != plan.up().side()) {
                 changes.add(nothing());
-            } else if (step.layer().isPresent()) {
-                Mask mask = Mask.of(step.place(), grid);
-                if (step.soft().isShade()) {
-                    changes.add(fade(mask, Mask.of(step.soft().within().orElseThrow(), grid), step, table, film, colour));
-                } else {
-                    Mask place = step.soft().within().map(w -> Mask.of(w, grid)).orElse(mask); // what is soft spreads beyond its own place
-                    changes.add(cover(place, shares(place, mask, step), step, table, film, colour));
-                }
+            } else if (step.layers().size() == 1) {
+                changes.add(laid(step.layers().get(0), step.kind(), table, film, colour));
+            } else if (!step.layers().isEmpty()) {
+                int[] before = colour.clone();
+                step.layers().forEach(layer -> laid(layer, step.kind(), table, film, colour));
+                changes.add(between(before, colour));
             } else if (step instanceof Step.Pencil pencil) {
                 changes.add(pencil(plan, pencil, colour));
             } else {
@@ -89,11 +87,38 @@ public final class StonePicture {
         }
     }
 
+    private Change laid(Step.Layer layer, Step.Kind kind, FilmTable table, int[] film, int[] colour) {
+        Mask mask = Mask.of(layer.place(), terrain.grid);
+        if (layer.soft().isShade()) {
+            return fade(mask, Mask.of(layer.soft().within().orElseThrow(), terrain.grid), layer, table, film, colour);
+        }
+        Mask place = layer.soft().within().map(w -> Mask.of(w, terrain.grid)).orElse(mask); // what is soft spreads beyond its own place
+        return cover(place, shares(place, mask, layer, kind), layer, table, film, colour);
+    }
+
+    /** What differs between two states, as one change. */
+    private Change between(int[] before, int[] after) {
+        Grid grid = terrain.grid;
+        int left = grid.columns();
+        int top = grid.rows();
+        int right = 0;
+        int bottom = 0;
+        for (int i = 0; i < after.length; i++) {
+            if (before[i] != after[i]) {
+                left = Math.min(left, i % grid.columns());
+                right = Math.max(right, i % grid.columns() + 1);
+                top = Math.min(top, i / grid.columns());
+                bottom = Math.max(bottom, i / grid.columns() + 1);
+            }
+        }
+        return right <= left ? nothing() : kept(left, top, right - left, bottom - top, after);
+    }
+
     private static Change nothing() {
         return new Change(0, 0, 0, 0, new int[0], List.of());
     }
 
-    private Change cover(Mask mask, float[] share, Step step, FilmTable table, int[] film, int[] colour) {
+    private Change cover(Mask mask, float[] share, Step.Layer step, FilmTable table, int[] film, int[] colour) {
         List<int[]> within = new ArrayList<>();
         int[] filmBefore = step.coats() > 1 ? cut(mask, film) : null;
         int[] colourBefore = step.coats() > 1 ? cut(mask, colour) : null;
@@ -124,7 +149,7 @@ public final class StonePicture {
     }
 
     /** How much of each cell the hand covers: crisp, run out softly within its area, or a pen's slightly uneven line. */
-    private float[] shares(Mask place, Mask mask, Step step) {
+    private float[] shares(Mask place, Mask mask, Step.Layer step, Step.Kind kind) {
         int columns = place.columns();
         float[] share = new float[columns * place.rows()];
         for (int r = 0; r < place.rows(); r++) {
@@ -147,7 +172,7 @@ public final class StonePicture {
                 float t = all[i] <= 1e-3f ? 0 : Math.min(1, own[i] / all[i]);
                 share[i] = inside[i] * t * t * (3 - 2 * t);
             }
-        } else if (step.kind() == Step.Kind.OUTLINE || step.kind() == Step.Kind.DETAIL || step.kind() == Step.Kind.LINE_FIRST) {
+        } else if (kind == Step.Kind.OUTLINE || kind == Step.Kind.DETAIL || kind == Step.Kind.LINE_FIRST) {
             Noise hand = new Noise(17);
             for (int r = 0; r < place.rows(); r++) {
                 for (int c = 0; c < columns; c++) {
@@ -164,13 +189,14 @@ public final class StonePicture {
     }
 
     /** One rectangle with so many coats of a step on it; the films are carried forward. */
-    private int[] laid(Mask mask, float[] share, Step step, int coats, FilmTable table, int[] film, int[] colour) {
-        Coat coat = step.coat().orElseThrow();
+    private int[] laid(Mask mask, float[] share, Step.Layer step, int coats, FilmTable table, int[] film, int[] colour) {
+        Coat coat = step.load().coat();
         int[] next = new int[table.size()];
         int[] shown = new int[table.size()];
         int[] under = new int[table.size()];
         boolean clear = coat.optics().isClear();
         boolean patchy = coats < step.coats() && !clear;
+        Mask again = step.again().isEmpty() || clear ? null : Mask.of(step.again(), terrain.grid);
         Noise brush = new Noise(31 + step.coats());
         double mm = terrain.grid.cellMm();
         for (int r = 0; r < mask.rows(); r++) {
@@ -187,7 +213,8 @@ public final class StonePicture {
                 }
                 double x = (mask.column() + c) * mm;
                 double y = (mask.row() + r) * mm;
-                if (patchy) { // brush marks of a thin coat: thinner between the hairs
+                boolean streaky = patchy || again != null && inside(again, mask.column() + c, mask.row() + r);
+                if (streaky) { // brush marks of a thin coat: thinner between the hairs
                     part *= (float) Math.min(1, 0.55 + 0.75 * brush.smooth(x * 0.9, y * 3.1));
                 }
                 if (clear) { // a clear coat changes what is seen, edges and all, rather than covering it
@@ -205,6 +232,12 @@ public final class StonePicture {
             }
         }
         return colour;
+    }
+
+    private static boolean inside(Mask mask, int column, int row) {
+        int c = column - mask.column();
+        int r = row - mask.row();
+        return c >= 0 && r >= 0 && c < mask.columns() && r < mask.rows() && mask.at(c, r) > 0.5f;
     }
 
     /** The flakes of metal and glitter, and the play of a colour-shift glaze. */
@@ -228,8 +261,8 @@ public final class StonePicture {
     }
 
     /** A glaze that is strongest at the edge of what it shades and fades to nothing inside. */
-    private Change fade(Mask mask, Mask within, Step step, FilmTable table, int[] film, int[] colour) {
-        Coat coat = step.coat().orElseThrow();
+    private Change fade(Mask mask, Mask within, Step.Layer step, FilmTable table, int[] film, int[] colour) {
+        Coat coat = step.load().coat();
         Grid grid = terrain.grid;
         int w = within.columns();
         int h = within.rows();
@@ -270,7 +303,7 @@ public final class StonePicture {
         if (parts.isEmpty()) {
             return nothing();
         }
-        int tone = pencil.chalk() ? 0xE9E7E0 : 0x55565A;
+        int tone = pencil.drawing().chalk() ? 0xE9E7E0 : 0x55565A;
         Noise noise = new Noise(99);
         float[] drawn = new float[colour.length];
         for (PlacedPart part : parts.get()) {

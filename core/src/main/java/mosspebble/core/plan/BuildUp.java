@@ -2,16 +2,19 @@ package mosspebble.core.plan;
 
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Consumer;
 import java.util.TreeMap;
 import mosspebble.core.area.Cells;
 import mosspebble.core.area.Grid;
 import mosspebble.core.area.Mask;
 import mosspebble.core.area.Remembered;
+import mosspebble.core.area.Shapes;
 import mosspebble.core.care.SealAdvice;
 import mosspebble.core.coats.Coat;
 import mosspebble.core.coats.Film;
@@ -39,11 +42,17 @@ public final class BuildUp {
 
     private static final int MOST_COATS = PrimerChoice.MOST_COATS;
 
-    /** A ground counts for the whole region from this share of its cells on; a smaller one gets its own extra coats. */
-    private static final double MAIN_GROUND = 0.12;
+    /** Mixing a puddle, minutes (common practice, no source: 1 to 3). */
+    private static final double MIX_MIN = 2.5;
 
-    /** A ground below this share is lost in the seam. */
-    private static final double LEAST_GROUND = 0.015;
+    /** Taking up a paint as it is, the first time, minutes (common practice, no source). */
+    private static final double TAKE_UP_MIN = 1;
+
+    /** Rinsing and loading again, minutes (common practice, no source: 20 to 40 s). */
+    private static final double RELOAD_MIN = 0.5;
+
+    /** Going on with the next load of a wet pass, minutes: it is mixed before (common practice, no source). */
+    private static final double NEXT_LOAD_MIN = 0.3;
 
     /** A hand rests about so far from the point it paints, mm (common practice, no source). */
     private static final double REST_MM = 45;
@@ -59,7 +68,7 @@ public final class BuildUp {
     private final FilmMap films;
     private final Set<Laid> laid = new LinkedHashSet<>();
     private final List<What> showing = new ArrayList<>();
-    private int lastWetGroup = -1;
+    private final Set<Mix> mixed = new HashSet<>();
 
     /** One step's paint directly on another's; below is -1 on bare stone. */
     public record Laid(int below, int above) {}
@@ -118,70 +127,57 @@ public final class BuildUp {
         return memory.recall("cells", place, grid, (p, g, m) -> Cells.of(mask(p, g, m)));
     }
 
-    void lay(String key, List<Region> together) {
-        Region first = together.get(0);
-        Geometry place = remembered.union(together.stream().map(Region::place).toList());
-        if (!first.hides()) {
-            layCoats(key, together, place, 1, 1);
-            return;
+    /**
+     * Paints all regions.
+     *
+     * @param cells what each touches
+     * @param fixed coats that are settled already, by region
+     * @param pencil draws again on what the first grounds cover, after the steps given; empty if nothing needs it
+     * @param own keys of passes in the painter's own order; empty for none
+     * @return what that order goes against
+     */
+    List<Passes.Broken> paint(List<Region> regions, List<Cells> cells, Map<Integer, Integer> fixed,
+            Optional<Consumer<List<Step.After>>> pencil, List<String> own) {
+        PaintOrder order = PaintOrder.of(regions, cells, bleedCells(), grid);
+        List<CoatCount.Coats> coats = CoatCount.of(regions, order.oneByOne(), fixed, this, remembered);
+        Passes passes = Passes.of(regions, coats, order, this, habits.hand(), pencil.isPresent(), own);
+        List<Passes.Broken> broken = passes.broken();
+        if (!broken.isEmpty()) { // the grounds are others then
+            PaintOrder turned = order.following(passes.oneByOne());
+            coats = CoatCount.of(regions, turned.oneByOne(), fixed, this, remembered);
+            passes = Passes.of(regions, coats, turned, this, habits.hand(), pencil.isPresent(), own);
         }
-        Coat coat = coat(first, course.size());
-        double tolerance = first.isLine() ? 2 * habits.tolerance() : habits.tolerance();
-        Map<Integer, Integer> grounds = films.cellsUnder(mask(place));
-        int cells = Math.max(1, grounds.values().stream().mapToInt(Integer::intValue).sum());
-        int main = 1;
-        Map<Integer, Integer> more = new TreeMap<>();
-        for (Map.Entry<Integer, Integer> ground : grounds.entrySet()) {
-            double share = (double) ground.getValue() / cells;
-            if (share < LEAST_GROUND) {
-                continue;
-            }
-            int coats = coatsOver(ground.getKey(), coat, tolerance);
-            if (share >= MAIN_GROUND || first.isLine()) {
-                main = Math.max(main, coats);
+        List<Integer> numbers = new ArrayList<>();
+        for (Passes.Pass pass : passes.list()) {
+            numbers.add(course.size());
+            if (pass.isPencil()) {
+                pencil.orElseThrow().accept(pass.after().stream().map(l -> new Step.After(numbers.get(l.pass()), l.waits())).toList());
             } else {
-                more.put(ground.getKey(), coats);
+                lay(pass, regions, coats, numbers);
             }
         }
-        int laidCoats = Math.min(main, MOST_COATS);
-        if (main > MOST_COATS) {
-            showing.add(first.what());
-        }
-        Map<Integer, Integer> stepsBelow = new TreeMap<>();
-        for (Map.Entry<Integer, Integer> ground : more.entrySet()) {
-            if (ground.getValue() > laidCoats) {
-                int step = films.table().film(ground.getKey()).coat().map(Coat::step).orElse(-1);
-                stepsBelow.merge(step, Math.min(ground.getValue(), MOST_COATS), Math::max);
-            }
-        }
-        layCoats(key, together, place, laidCoats, main);
-        stepsBelow.forEach((step, coats) -> again(key, first, place, step, coats - laidCoats, laidCoats));
+        return broken;
     }
 
-    /** More coats where a region lies on something that still shows. */
-    private void again(String key, Region first, Geometry place, int below, int coats, int laidCoats) {
-        if (below < 0) {
-            return;
-        }
-        Step ground = course.get(below);
-        Geometry part = remembered.common(place, ground.place());
-        if (Tools.widerThan(part, 1.6)) {
-            List<What> on = ground instanceof Step.Lay lay ? lay.doing().what() : List.of();
-            Facts facts = ground.coat().map(c -> Facts.of("below", c.name())).orElse(Facts.none()).and("coats", laidCoats);
-            Region extra = new Region(Step.Kind.MORE, first.what().on(on), part, first.colour(),
-                    new Region.Spread(first.thin(), true, Soft.CRISP, -1), first.depth(), new Region.Line(first.line().nibMm(), 0),
-                    Why.of(Why.Reason.SHOWS_THROUGH, facts));
-            layCoats(key + " again", List.of(extra), part, coats, coats);
-        }
+    Remembered remembered() {
+        return remembered;
     }
 
-    /** Coats over a ground, dry; over bare stone also as it will look sealed. */
-    private int coatsOver(int ground, Coat coat, double tolerance) {
-        int coats = films.table().coatsToHide(ground, coat, tolerance, MOST_COATS);
-        return ground == 0 ? Math.max(coats, sealedBare.coatsToHide(0, coat, tolerance, MOST_COATS)) : coats;
+    /** The stone without paint, to count coats on. */
+    FilmMap bareFilms() {
+        return new FilmMap(grid, new FilmTable(PaintPlan.bare(surface.stone(), StoneState.DRY), SoakIn.share(surface.stone())));
     }
 
-    private Coat coat(Region region, int step) {
+    FilmTable sealedBare() {
+        return sealedBare;
+    }
+
+    /** What still counts as hidden, CIEDE2000. */
+    double tolerance(Region region) {
+        return region.isLine() ? 2 * habits.tolerance() : habits.tolerance();
+    }
+
+    Coat coat(Region region, int step) {
         return new Coat(palette.shelf().words(region.colour().mix()), region.colour().optics().full().toSrgb(), region.colour().optics(),
                 region.colour().dryUm() * region.thin(), region.colour().dryingShift(),
                 sheen(region.colour().mix()), step);
@@ -191,57 +187,143 @@ public final class BuildUp {
         return mix.isSingle() ? palette.shelf().find(mix.parts().get(0).paint()).map(Sheen::of).orElse(Sheen.SATIN) : Sheen.SATIN;
     }
 
-    void layCoats(String key, List<Region> together, Geometry place, int coats, int wanted) {
-        if (place.isEmpty()) {
-            return; // nothing of it is left to paint
+    /**
+     * What a pass asks of the hand.
+     *
+     * @param painting from the first stroke to the last
+     * @param tool of the largest of its places
+     * @param widened whether a small brush widens an edge first
+     */
+    record Effort(Duration hand, Duration painting, Tool tool, boolean widened, double areaMm2) {}
+
+    /** @param takenUp whether its load is mixed or taken up for it, else only loaded again */
+    Effort effort(List<Passes.Member> members, List<Region> regions, boolean takenUp) {
+        double minutes = 0;
+        double area = 0;
+        double largest = -1;
+        Tool tool = null;
+        boolean widened = false;
+        Set<Mix> loads = new LinkedHashSet<>();
+        for (Passes.Member member : members) {
+            Region region = regions.get(member.region());
+            Geometry place = member.place();
+            Tools own = remembered.recall("tool", region.place(), region.colour().mix(), region.isLine(), grid, palette.shelf(),
+                    (all, mix, line, g, shelf, m) -> Tools.of(all, mix, line, mask(all, g, m).widest() * g.cellMm(), shelf));
+            double mm2 = area(place);
+            boolean wide = own.isLarge() && region.kind() == Step.Kind.FILL;
+            double length = region.line().lengthMm() * (place == region.place() ? 1 : place.getArea() / region.place().getArea());
+            minutes += (wide ? place.getLength() / Tools.LINE_MM_PER_MINUTE / 2 : 0)
+                    + (region.isLine() && length > 0 ? length / Tools.LINE_MM_PER_MINUTE : mm2 / own.mm2PerMinute());
+            area += mm2;
+            widened |= wide;
+            loads.add(region.colour().mix());
+            if (mm2 > largest) {
+                largest = mm2;
+                tool = own.tool();
+            }
         }
-        Region first = together.get(0);
-        Mask mask = mask(place);
+        minutes += (loads.size() - 1) * NEXT_LOAD_MIN;
+        double setUp = takenUp ? loads.stream().mapToDouble(m -> m.isSingle() ? TAKE_UP_MIN : MIX_MIN).sum() : RELOAD_MIN;
+        return new Effort(minutes(setUp + minutes), minutes(minutes), tool, widened, area);
+    }
+
+    private static Duration minutes(double minutes) {
+        return Duration.ofSeconds(Math.max(30, Math.round(60 * minutes)));
+    }
+
+    /** How a pass dries: as the slowest of its loads. */
+    Drying drying(List<Passes.Member> members, List<Region> regions, boolean onBare) {
+        return members.stream().map(m -> regions.get(m.region()))
+                .map(r -> Drying.of(r.colour().wetUm() * r.thin(), r.colour().solids(), onBare, habits.dryer(), climate))
+                .max((a, b) -> a.recoat().compareTo(b.recoat())).orElseThrow();
+    }
+
+    /**
+     * Lays a pass.
+     *
+     * @param coats of each region
+     * @param numbers of the steps that the passes before it became
+     */
+    void lay(Passes.Pass pass, List<Region> regions, List<CoatCount.Coats> coats, List<Integer> numbers) {
         int step = course.size();
-        Coat coat = coat(first, step);
-        Map<Integer, Integer> grounds = films.cellsUnder(mask);
-        grounds.forEach((film, count) -> laid.add(new Laid(films.table().film(film).coat().map(Coat::step).orElse(-1), step)));
-        boolean onBare = grounds.getOrDefault(0, 0) > 0;
-        Tools tool = remembered.recall("tool", first.place(), place, first.colour().mix(), first.isLine(), grid, palette.shelf(),
-                (one, all, mix, line, g, shelf, m) -> Tools.of(one, mix, line, mask(all, g, m).widest() * g.cellMm(), shelf));
-        double area = area(place);
-        double length = together.stream().mapToDouble(r -> r.line().lengthMm()).sum();
-        boolean widened = tool.isLarge() && first.kind() == Step.Kind.FILL;
-        double edge = widened ? place.getLength() / Tools.LINE_MM_PER_MINUTE / 2 : 0;
-        double minutesPerCoat = edge + (first.isLine() && length > 0 ? length / Tools.LINE_MM_PER_MINUTE : area / tool.mm2PerMinute());
-        double setup = first.wetGroup() >= 0 ? 0.3 : first.colour().mix().isSingle() ? 1 : 2.5; // what goes in wet is mixed before
-        Duration hand = Duration.ofSeconds(Math.max(30, Math.round(60 * (setup + coats * minutesPerCoat))));
-        Drying firstCoat = Drying.of(first.colour().wetUm() * first.thin(), first.colour().solids(), onBare, habits.dryer(), climate);
-        Drying later = Drying.of(first.colour().wetUm() * first.thin(), first.colour().solids(), false, habits.dryer(), climate);
-        Duration between = coats > 1 ? firstCoat.recoat().plus(later.recoat().multipliedBy(coats - 2L)) : Duration.ZERO;
-        Optional<Step.Wet> wet = wet(first, hand, later);
-        Step.Doing doing = new Step.Doing(together.stream().map(Region::what).toList(), first.hides(), first.why(), wanted,
-                habits.tolerance(), widened, turn(place, first));
-        Step.Work work = new Step.Work(area, hand, between, coats > 1 ? later.recoat() : firstCoat.recoat());
-        Step.Layer layer = new Step.Layer(surface.side(), place, soft(together), new Step.Load(first.colour().mix(), coat, first.thin()),
-                coats);
-        course.add(new Step.Lay(key, first.kind(), doing, layer, tool.tool(), work, wet, after(place, wet)), cells(place));
-        films.lay(mask, coat, coats);
+        Region first = regions.get(pass.members().get(0).region());
+        boolean onBare = false;
+        List<Step.Layer> layers = new ArrayList<>();
+        List<Cells> touched = new ArrayList<>();
+        List<List<Passes.Member>> loads = pass.wet() ? pass.members().stream().map(List::of).toList() : List.of(pass.members());
+        for (List<Passes.Member> load : loads) {
+            Region region = regions.get(load.get(0).region());
+            Geometry place = remembered.union(load.stream().map(Passes.Member::place).toList());
+            Coat coat = coat(region, step);
+            Mask mask = mask(place);
+            Map<Integer, Integer> grounds = films.cellsUnder(mask);
+            grounds.forEach((film, count) -> {
+                int below = films.table().film(film).coat().map(Coat::step).orElse(-1);
+                if (below != step) {
+                    laid.add(new Laid(below, step));
+                }
+            });
+            onBare |= grounds.getOrDefault(0, 0) > 0;
+            layers.add(new Step.Layer(surface.side(), place, soft(load.stream().map(m -> regions.get(m.region())).toList()),
+                    new Step.Load(region.colour().mix(), coat, region.thin()), 1, again(load, coats, place)));
+            touched.add(cells(place));
+            films.lay(mask, coat, 1);
+        }
+        boolean takenUp = pass.members().stream().map(m -> regions.get(m.region()).colour().mix()).filter(mixed::add).count() > 0;
+        Effort effort = effort(pass.members(), regions, takenUp);
+        Drying drying = drying(pass.members(), regions, onBare);
+        Geometry all = layers.size() == 1 ? layers.get(0).place()
+                : remembered.union(layers.stream().map(Step.Layer::place).toList());
+        List<What> what = pass.members().stream().map(m -> what(m, regions, coats)).toList();
+        int of = pass.members().stream().mapToInt(m -> coats.get(m.region()).number()).max().orElse(1);
+        int wanted = pass.members().stream().mapToInt(m -> coats.get(m.region()).wanted()).max().orElse(1);
+        Passes.Member lead = pass.members().get(0);
+        Step.Doing doing = new Step.Doing(what, first.hides(), why(lead, regions, coats),
+                new Step.Count(pass.wet() ? 1 : lead.coat(), pass.wet() ? 1 : of, wanted), habits.tolerance(), effort.widened(),
+                turn(all, first));
+        Step.Work work = new Step.Work(effort.areaMm2(), effort.hand(), Duration.ZERO, drying.touchDry(), drying.recoat());
+        Optional<Step.Wet> wet = pass.wet() ? Optional.of(new Step.Wet(open(pass, regions), effort.painting())) : Optional.empty();
+        course.add(new Step.Lay(pass.key(), first.kind(), doing, layers, effort.tool(), work, wet, after(pass, numbers)),
+                pass.wet() ? cells(all) : touched.get(0));
+        pass.members().stream().filter(m -> m.coat() == 1 && coats.get(m.region()).wanted() > Planner.MOST_COATS)
+                .forEach(m -> showing.add(regions.get(m.region()).what()));
+    }
+
+    /** Where another coat follows. */
+    private Geometry again(List<Passes.Member> load, List<CoatCount.Coats> coats, Geometry all) {
+        List<Geometry> again = load.stream().filter(m -> m.coat() < coats.get(m.region()).number())
+                .map(m -> coats.get(m.region()).places().get(m.coat())).toList();
+        return again.isEmpty() ? Shapes.nothing() : again.size() == load.size() && again.stream().allMatch(g -> load.stream()
+                .anyMatch(m -> m.place() == g)) ? all : remembered.union(again);
+    }
+
+    /** The shortest time that any of the loads stays open. */
+    private Duration open(Passes.Pass pass, List<Region> regions) {
+        return pass.members().stream().map(m -> regions.get(m.region()))
+                .map(r -> Drying.of(r.colour().wetUm() * r.thin(), r.colour().solids(), false, habits.dryer(), climate).open())
+                .min(Duration::compareTo).orElseThrow();
+    }
+
+    private static What what(Passes.Member member, List<Region> regions, List<CoatCount.Coats> coats) {
+        What whole = regions.get(member.region()).what();
+        int over = coats.get(member.region()).over();
+        return over < 0 || member.place() == regions.get(member.region()).place() ? whole : whole.on(List.of(regions.get(over).what()));
+    }
+
+    private Why why(Passes.Member member, List<Region> regions, List<CoatCount.Coats> coats) {
+        Region region = regions.get(member.region());
+        int over = coats.get(member.region()).over();
+        if (over < 0 || member.place() == region.place()) {
+            return region.why();
+        }
+        return Why.of(Why.Reason.SHOWS_THROUGH, Facts.of("below", palette.shelf().words(regions.get(over).colour().mix())).and("coats",
+                member.coat() - 1));
     }
 
     private Soft soft(List<Region> together) {
         Soft first = together.get(0).soft();
         return first.within().isEmpty() ? first : new Soft(first.mm(),
                 Optional.of(remembered.union(together.stream().flatMap(r -> r.soft().within().stream()).distinct().toList())));
-    }
-
-    /** For a step laid wet: with what, how long that stays open, and how long the hand has been at it. */
-    private Optional<Step.Wet> wet(Region region, Duration hand, Drying drying) {
-        if (region.wetGroup() < 0) {
-            lastWetGroup = -1;
-            return Optional.empty();
-        }
-        Step before = course.get(course.size() - 1);
-        boolean goesOn = before.wet().isPresent() && region.wetGroup() == lastWetGroup;
-        Duration open = goesOn ? before.wet().get().open() : drying.open();
-        Duration work = goesOn ? before.wet().get().work().plus(hand) : hand;
-        lastWetGroup = region.wetGroup();
-        return Optional.of(new Step.Wet(goesOn ? before.wet().get().first() : course.size(), open, work));
     }
 
     /** How to keep the hand off wet paint. */
@@ -261,30 +343,21 @@ public final class BuildUp {
         return !spreads ? Step.Turn.AS_IT_LIES : right ? Step.Turn.LEFT_TO_RIGHT : Step.Turn.RIGHT_TO_LEFT;
     }
 
-    /** Earlier steps within bleeding distance must be dry; the reason tells whether they lie below or beside. */
-    private List<Step.After> after(Geometry place, Optional<Step.Wet> wet) {
-        Cells own = cells(place);
-        Cells near = remembered.recall("near", place, grid, bleedCells(), (p, g, by, m) -> cells(p, g, m).spread(by, g));
+    /** The passes it waits for, and what was done to the stone before. */
+    private List<Step.After> after(Passes.Pass pass, List<Integer> numbers) {
         List<Step.After> after = new ArrayList<>();
+        boolean pencilled = course.steps().stream().anyMatch(s -> s instanceof Step.Pencil p && p.side() == surface.side());
         for (int i = 0; i < course.size(); i++) {
-            Cells other = course.touched(i);
-            if (course.get(i).side() != surface.side() && !(course.get(i) instanceof Step.Prepare)) {
-                if (surface.side() == Side.EDGE && course.get(i) instanceof Step.Lay) {
-                    after.add(new Step.After(i, Step.Waits.HANDLED)); // the stone is held by its faces
-                }
-                continue; // on another surface
-            }
-            if (wet.isPresent() && i >= wet.get().first()) {
-                continue; // meant to run into each other
-            }
-            if (other == null) {
+            Step other = course.get(i);
+            if (other instanceof Step.Prepare
+                    || other instanceof Step.Pencil pencil && pencil.side() == surface.side() && !pencil.drawing().onPaint()) {
                 after.add(new Step.After(i, Step.Waits.BEFORE_PAINT));
-            } else if (other.intersects(own)) {
-                after.add(new Step.After(i, Step.Waits.LIES_BELOW));
-            } else if (other.intersects(near)) {
-                after.add(new Step.After(i, Step.Waits.WOULD_BLEED));
+            } else if (other.side() != surface.side() && other instanceof Step.Lay && !pencilled) {
+                after.add(new Step.After(i, Step.Waits.HANDLED)); // the stone is held by its other faces, or lies on them
             }
         }
+        pass.after().forEach(link -> after.add(new Step.After(numbers.get(link.pass()), link.waits())));
+        after.sort((a, b) -> Integer.compare(a.step(), b.step()));
         return after;
     }
 
@@ -304,8 +377,9 @@ public final class BuildUp {
                 .forEach(film -> laid.add(new Laid(films.table().film(film).coat().map(Coat::step).orElse(-1), step)));
         double area = area(whole);
         Step.Work work = new Step.Work(area, Duration.ofSeconds(Math.round(60 * (2 + advice.coats() * area / 1500))),
-                advice.between().multipliedBy(advice.coats() - 1L), rests.orElse(advice.cure()));
-        Step.Layer layer = new Step.Layer(surface.side(), whole, Soft.CRISP, new Step.Load(Mix.of(sealer.id()), coat, 1), advice.coats());
+                advice.between().multipliedBy(advice.coats() - 1L), advice.between(), rests.orElse(advice.cure()));
+        Step.Layer layer = new Step.Layer(surface.side(), whole, Soft.CRISP, new Step.Load(Mix.of(sealer.id()), coat, 1), advice.coats(),
+                Shapes.nothing());
         course.add(new Step.Seal(advice, layer, rests.isPresent(), work, after), cells(whole));
         films.lay(mask, coat, advice.coats());
     }

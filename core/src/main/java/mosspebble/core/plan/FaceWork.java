@@ -3,6 +3,7 @@ package mosspebble.core.plan;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -91,37 +92,45 @@ final class FaceWork {
         Regions cut = Regions.of(placed, survey, colours, project.blends(), ground, bareLab, palette, habits, remembered);
         List<Region> regions = cut.list();
         Paintability paintability = new Paintability(placed, cut.seen(), colours, palette, survey.stone().texture().pitMm(), remembered);
-        List<Step.After> handled = course.others(side, Step.Waits.HANDLED);
-        pencil(placed, false, Lab.of(survey.stone().colour()).l() <= SHOWS_GRAPHITE,
-                handled.isEmpty() ? course.last(Step.Waits.DRY_GROUND) : handled);
         List<Cells> cells = regions.stream().map(r -> built.cells(r.place())).toList();
         double[] areas = regions.stream().mapToDouble(r -> built.area(r.place())).toArray();
         Optional<PrimerChoice> primer = primer(regions, areas, cells);
-        primer.ifPresent(p -> prime(p, regions, cells));
-        PaintOrder order = PaintOrder.of(regions, cells, built.bleedCells(), built.grid(), habits.hand(), project.order());
-        boolean pencilled = primer.isEmpty() && !(habits.ground() == Habits.Ground.UNDER && project.ground().isPresent());
-        for (PaintOrder.Group group : order.groups()) {
-            List<Region> together = group.regions().stream().map(regions::get).toList();
-            if (!pencilled && together.get(0).kind() != Step.Kind.GROUND) {
-                pencil(placed, true, false, course.last(Step.Waits.DRY_GROUND));
-                pencilled = true;
-            }
-            built.lay(group.key(), together);
+        boolean groundUnder = habits.ground() == Habits.Ground.UNDER && ground.isPresent();
+        boolean primedWhole = primer.filter(p -> primesAll(p, cut.list(), cells)).isPresent();
+        Map<Integer, Integer> fixed = new HashMap<>();
+        List<Region> all = new ArrayList<>(cut.list());
+        List<Cells> touched = new ArrayList<>(cells);
+        primer.ifPresent(p -> {
+            fixed.put(all.size(), p.coats());
+            all.add(prime(p, cut.list(), primedWhole));
+            touched.add(built.cells(all.get(all.size() - 1).place()));
+        });
+        boolean hidden = groundUnder || primedWhole; // whatever were pencilled now would lie under paint
+        if (!hidden) {
+            List<Step.After> handled = course.others(side, Step.Waits.HANDLED);
+            pencil(placed, false, false, Lab.of(survey.stone().colour()).l(),
+                    handled.isEmpty() ? course.last(Step.Waits.DRY_GROUND) : handled);
         }
-        List<Noticed.Broken> broken = order.broken().stream()
-                .map(b -> new Noticed.Broken(regions.get(b.first().regions().get(0)).what(), regions.get(b.then().regions().get(0)).what(),
-                        b.arrow().because(),
-                        regions.get(b.arrow().before()).what()))
+        Optional<Palette.Colour> below = groundUnder ? ground : primer.map(PrimerChoice::primer);
+        List<Passes.Broken> against = built.paint(all, touched, fixed,
+                below.map(c -> after -> pencil(placed, !hidden, true, c.lab().l(), after)), project.order());
+        List<Noticed.Broken> broken = against.stream()
+                .map(b -> new Noticed.Broken(all.get(b.first()).what(), all.get(b.then()).what(), b.arrow().because(),
+                        all.get(b.arrow().before()).what()))
                 .toList();
         return new Noticed(left, new Noticed.Fit(paintability.narrow(), paintability.tight()), cut.faintest(), cut.muddy(), built.showing(),
                 broken, List.of(), Optional.empty());
     }
 
-    private void pencil(PlacedDesign placed, boolean again, boolean chalk, List<Step.After> after) {
+    /**
+     * @param again whether it was pencilled before and lies under paint by now
+     * @param below lightness of what it is drawn on, CIE L*
+     */
+    private void pencil(PlacedDesign placed, boolean again, boolean onPaint, double below, List<Step.After> after) {
         double length = placed.parts().stream().mapToDouble(p -> p.drawn().getLength()).sum();
         long minutes = Math.max(3, Math.round(2 + length / 260));
-        course.plain(new Step.Pencil(side, again, chalk, Lab.of(survey.stone().colour()).l(),
-                new Step.Work(0, Duration.ofMinutes(minutes), Duration.ZERO, Duration.ZERO), after));
+        course.plain(new Step.Pencil(side, new Step.Drawing(again, onPaint, below <= SHOWS_GRAPHITE, below),
+                new Step.Work(0, Duration.ofMinutes(minutes), Duration.ZERO, Duration.ZERO, Duration.ZERO), after));
     }
 
     // --- primer
@@ -162,15 +171,22 @@ final class FaceWork {
         return false;
     }
 
-    private void prime(PrimerChoice choice, List<Region> regions, List<Cells> cells) {
+    /** Whether the primer goes under everything. */
+    private boolean primesAll(PrimerChoice choice, List<Region> regions, List<Cells> cells) {
         double needed = choice.regions().stream().mapToDouble(i -> cells.get(i).count()).sum();
-        List<Region> bases = regions.stream().filter(r -> r.kind() == Step.Kind.FILL || r.kind() == Step.Kind.GROUND).toList();
-        double all = bases.stream().mapToDouble(r -> built.cells(r.place()).count()).sum();
-        boolean whole = habits.primer() == Habits.Primer.WHOLE || needed > 0.6 * all;
-        Geometry place = whole ? remembered.union(bases.stream().map(Region::place).toList())
-                : remembered.union(choice.regions().stream().map(i -> regions.get(i).place()).toList());
-        Region region = new Region(Step.Kind.PRIME, What.of(whole ? What.Of.WHOLE_PICTURE : What.Of.BRIGHT_AREAS), place, choice.primer(),
+        double all = bases(regions).stream().mapToDouble(r -> built.cells(r.place()).count()).sum();
+        return habits.primer() == Habits.Primer.WHOLE || needed > 0.6 * all;
+    }
+
+    private static List<Region> bases(List<Region> regions) {
+        return regions.stream().filter(r -> r.kind() == Step.Kind.FILL || r.kind() == Step.Kind.GROUND).toList();
+    }
+
+    private Region prime(PrimerChoice choice, List<Region> regions, boolean whole) {
+        Geometry place = remembered
+                .union((whole ? bases(regions) : choice.regions().stream().map(regions::get).toList()).stream().map(Region::place)
+                        .toList());
+        return new Region(Step.Kind.PRIME, What.of(whole ? What.Of.WHOLE_PICTURE : What.Of.BRIGHT_AREAS), place, choice.primer(),
                 Region.Spread.EVEN, -2 * Region.LEVELS, Region.Line.NONE, choice.why());
-        built.layCoats("PRIME", List.of(region), place, choice.coats(), choice.coats());
     }
 }

@@ -1,141 +1,173 @@
 package mosspebble.core.plan;
 
 import java.util.ArrayList;
-import java.util.BitSet;
-import java.util.Collections;
-import java.util.HashMap;
+import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
+import java.util.PriorityQueue;
 import mosspebble.core.area.Cells;
 import mosspebble.core.area.Grid;
-import mosspebble.core.project.Habits;
-import org.locationtech.jts.geom.Envelope;
 
 /**
- * The order of painting: a directed graph of what must come before what, walked by Kahn's method. Among what is free goes first the earlier
- * kind of work, what is wet together, what
- * lies not beside wet paint of another colour (so that crisp stripes alternate), the colour in hand, and then what lies where the hand
- * comes from. All that is free and takes the same
- * load goes into one step.
+ * What must be painted before what, and what only not beside its wet neighbour. Where one area is set on another, all its coats come after
+ * all of the other's; where two areas share but a seam, the front one comes second once the other is touch-dry, and where a line covers the
+ * seam either may come first. What has the same colour never waits beside itself.
  */
 public final class PaintOrder {
 
-    /** One region before another, as indices of the regions given, and why. */
-    record Arrow(int before, int after, Because because) {}
+    /** An overlap no wider than this is a seam, mm (common practice, no source: about twice what paint runs under its neighbour). */
+    private static final double SEAM_MM = 2;
 
-    /** Regions painted in one step. */
-    record Group(String key, List<Integer> regions) {}
+    /** A line covers a seam from this share of its cells on. */
+    private static final double COVERED = 0.6;
+
+    /**
+     * One region before another, as indices of the regions given.
+     *
+     * @param seam whether they share but a seam, so that touch-dry is enough
+     */
+    record Arrow(int before, int then, Because because, boolean seam) {}
+
+    /** Two regions that may come in either order, the second once the first is touch-dry. */
+    record Beside(int one, int other) {}
 
     /** Why one comes before another. */
     public enum Because {
         STANDS_ON_GROUND, LIES_ON, OVER_FIRST, SHADES_FILLED, DRAWN_ON, HIDES_SEAMS, LIGHT_LAST, COMES_AFTER
     }
 
-    /** An arrow that the painter's own order goes against. */
-    record Broken(Group first, Group then, Arrow arrow) {}
-
-    /** How many steps back paint counts as wet for the order. */
-    private static final int WET_STEPS = 2;
-
     private final List<Region> regions;
     private final List<Cells> cells;
-    private final List<Cells> wide;
-    private final Habits.Hand hand;
+    private final int seamSteps;
     private final List<Arrow> arrows = new ArrayList<>();
-    private final List<List<Integer>> before = new ArrayList<>();
-    private final List<BitSet> beside = new ArrayList<>();
-    private final double[] reach;
-    private List<Group> groups = new ArrayList<>();
-    private List<Broken> broken = List.of();
+    private final List<Beside> beside = new ArrayList<>();
 
-    private PaintOrder(List<Region> regions, List<Cells> cells, int bleedCells, Grid grid, Habits.Hand hand) {
+    private PaintOrder(List<Region> regions, List<Cells> cells, int seamSteps) {
         this.regions = regions;
         this.cells = cells;
-        this.hand = hand;
-        this.wide = cells.stream().map(c -> c.spread(bleedCells, grid)).toList();
-        this.reach = regions.stream().mapToDouble(this::alongTheHand).toArray();
+        this.seamSteps = seamSteps;
     }
 
     /**
      * @param cells what each region touches, in the same order
      * @param bleedCells cells over which wet paint bleeds
-     * @param own keys of steps in the painter's own order; empty for none
      */
-    static PaintOrder of(List<Region> regions, List<Cells> cells, int bleedCells, Grid grid, Habits.Hand hand, List<String> own) {
-        PaintOrder order = new PaintOrder(regions, cells, bleedCells, grid, hand);
-        order.draw();
-        order.walk();
-        if (!own.isEmpty()) {
-            order.follow(own);
-        }
+    static PaintOrder of(List<Region> regions, List<Cells> cells, int bleedCells, Grid grid) {
+        PaintOrder order = new PaintOrder(regions, cells, Math.max(1, (int) Math.round(SEAM_MM / 2 / grid.cellMm())));
+        order.draw(cells.stream().map(c -> c.spread(bleedCells, grid)).toList());
         return order;
-    }
-
-    /** Steps in order. */
-    List<Group> groups() {
-        return groups;
     }
 
     List<Arrow> arrows() {
         return arrows;
     }
 
-    /** Arrows that the painter's own order breaks. */
-    List<Broken> broken() {
-        return broken;
+    List<Beside> beside() {
+        return beside;
     }
 
-    /** Where a region lies on the way of the hand: from the upper left for the right hand, from the upper right for the left. */
-    private double alongTheHand(Region region) {
-        Envelope box = region.place().getEnvelopeInternal();
-        double x = (box.getMinX() + box.getMaxX()) / 2;
-        double y = (box.getMinY() + box.getMaxY()) / 2;
-        return 0.7 * y + (hand == Habits.Hand.RIGHT ? x : -x);
-    }
-
-    private void draw() {
+    /** The regions one by one as the arrows run: the earlier kind of work first, then the deeper. */
+    List<Integer> oneByOne() {
         int n = regions.size();
-        for (int j = 0; j < n; j++) {
-            before.add(new ArrayList<>());
-            beside.add(new BitSet(n));
+        int[] needs = new int[n];
+        List<List<Integer>> then = new ArrayList<>();
+        for (int i = 0; i < n; i++) {
+            then.add(new ArrayList<>());
         }
-        for (int j = 0; j < n; j++) {
+        for (Arrow arrow : arrows) {
+            needs[arrow.then]++;
+            then.get(arrow.before).add(arrow.then);
+        }
+        PriorityQueue<Integer> free = new PriorityQueue<>(Comparator.comparing((Integer i) -> regions.get(i).kind())
+                .thenComparing(i -> regions.get(i).depth()).thenComparing(i -> i));
+        for (int i = 0; i < n; i++) {
+            if (needs[i] == 0) {
+                free.add(i);
+            }
+        }
+        List<Integer> order = new ArrayList<>();
+        while (!free.isEmpty()) {
+            int i = free.poll();
+            order.add(i);
+            for (int j : then.get(i)) {
+                if (--needs[j] == 0) {
+                    free.add(j);
+                }
+            }
+        }
+        return order;
+    }
+
+    /** The same with arrows turned where a painter's own order goes against them. */
+    PaintOrder following(List<Integer> order) {
+        PaintOrder turned = new PaintOrder(regions, cells, seamSteps);
+        for (Arrow arrow : arrows) {
+            boolean against = order.indexOf(arrow.before) > order.indexOf(arrow.then);
+            turned.arrows.add(against ? new Arrow(arrow.then, arrow.before, arrow.because, arrow.seam) : arrow);
+        }
+        turned.beside.addAll(beside);
+        return turned;
+    }
+
+    private void draw(List<Cells> wide) {
+        List<Cells> lines = new ArrayList<>();
+        for (int i = 0; i < regions.size(); i++) {
+            if (regions.get(i).kind() == Step.Kind.OUTLINE) {
+                lines.add(cells.get(i));
+            }
+        }
+        for (int j = 0; j < regions.size(); j++) {
             for (int i = 0; i < j; i++) {
                 if (cells.get(i).intersects(cells.get(j))) {
-                    if (comesFirst(regions.get(i), regions.get(j))) {
-                        arrow(i, j);
-                    } else if (comesFirst(regions.get(j), regions.get(i))) {
-                        arrow(j, i);
-                    }
-                    mark(i, j);
-                } else {
-                    if (blockedInFirst(regions.get(i), regions.get(j))) {
-                        arrow(i, j);
-                    } else if (blockedInFirst(regions.get(j), regions.get(i))) {
-                        arrow(j, i);
-                    }
-                    if (wide.get(i).intersects(cells.get(j))) {
-                        mark(i, j);
-                    }
+                    overlapping(i, j, lines);
+                } else if (blockedInFirst(regions.get(i), regions.get(j))) {
+                    arrows.add(new Arrow(i, j, because(regions.get(i), regions.get(j)), true));
+                } else if (blockedInFirst(regions.get(j), regions.get(i))) {
+                    arrows.add(new Arrow(j, i, because(regions.get(j), regions.get(i)), true));
+                } else if (!sameColour(i, j) && wide.get(i).intersects(cells.get(j))) {
+                    beside.add(new Beside(i, j));
                 }
             }
         }
     }
 
-    private void mark(int i, int j) {
-        beside.get(i).set(j);
-        beside.get(j).set(i);
+    private void overlapping(int i, int j, List<Cells> lines) {
+        boolean areas = isArea(regions.get(i)) && isArea(regions.get(j));
+        Cells both = areas ? cells.get(i).and(cells.get(j)) : null;
+        boolean seam = areas && !both.widerThan(seamSteps);
+        if (seam && sameColour(i, j)) {
+            return; // the same paint beside itself
+        }
+        boolean first = comesFirst(regions.get(i), regions.get(j));
+        if (seam && covered(both, lines) || !first && !comesFirst(regions.get(j), regions.get(i))) {
+            if (!sameColour(i, j)) {
+                beside.add(new Beside(i, j));
+            }
+            return;
+        }
+        int before = first ? i : j;
+        int then = first ? j : i;
+        arrows.add(new Arrow(before, then, because(regions.get(before), regions.get(then)), seam));
     }
 
-    private void arrow(int first, int then) {
-        arrows.add(new Arrow(first, then, because(regions.get(first), regions.get(then))));
-        before.get(then).add(first);
+    private boolean sameColour(int i, int j) {
+        return regions.get(i).colour().mix().equals(regions.get(j).colour().mix());
+    }
+
+    private static boolean isArea(Region region) {
+        return region.hides() && !region.isLine() && (region.kind() == Step.Kind.FILL || region.kind() == Step.Kind.GROUND);
+    }
+
+    private static boolean covered(Cells seam, List<Cells> lines) {
+        int under = 0;
+        for (Cells line : lines) {
+            under += seam.common(line);
+        }
+        return under >= COVERED * seam.count();
     }
 
     private static Because because(Region first, Region then) {
         return switch (then.kind()) {
-            case FILL, MORE -> first.kind() == Step.Kind.GROUND ? Because.STANDS_ON_GROUND : Because.LIES_ON;
+            case FILL -> first.kind() == Step.Kind.GROUND ? Because.STANDS_ON_GROUND : Because.LIES_ON;
             case GROUND -> Because.OVER_FIRST;
             case SHADE -> Because.SHADES_FILLED;
             case DETAIL, LINE_FIRST -> Because.DRAWN_ON;
@@ -147,116 +179,10 @@ public final class PaintOrder {
 
     /** Whether both belong to the same blend and only one is worked in wet: that one comes after all that is blocked in. */
     private static boolean blockedInFirst(Region a, Region b) {
-        return a.kind() == b.kind() && a.wetGroup() < 0 && b.wetGroup() >= 0 && a.hides()
-                && Math.floorDiv(a.depth(), Region.LEVELS) == Math.floorDiv(b.depth(), Region.LEVELS);
+        return a.kind() == b.kind() && a.wetGroup() < 0 && b.wetGroup() >= 0 && a.hides() && a.part() == b.part();
     }
 
     private static boolean comesFirst(Region a, Region b) {
         return a.kind() != b.kind() ? a.kind().compareTo(b.kind()) < 0 : a.depth() < b.depth();
-    }
-
-    private void walk() {
-        int n = regions.size();
-        boolean[] done = new boolean[n];
-        List<Group> found = new ArrayList<>();
-        List<BitSet> wet = new ArrayList<>();
-        Map<String, Integer> keys = new HashMap<>();
-        int placed = 0;
-        while (placed < n) {
-            int best = -1;
-            double[] bestRank = null;
-            for (int i = 0; i < n; i++) {
-                if (!done[i] && free(i, done)) {
-                    double[] rank = rank(i, found, wet);
-                    if (bestRank == null || less(rank, bestRank)) {
-                        best = i;
-                        bestRank = rank;
-                    }
-                }
-            }
-            List<Integer> together = new ArrayList<>();
-            for (int i = 0; i < n; i++) {
-                if (!done[i] && free(i, done) && regions.get(best).sameStep(regions.get(i))) {
-                    together.add(i);
-                }
-            }
-            together.forEach(i -> done[i] = true);
-            placed += together.size();
-            together.sort((a, b) -> Double.compare(reach[a], reach[b]));
-            BitSet touched = new BitSet(n);
-            together.forEach(i -> touched.or(beside.get(i)));
-            wet.add(touched);
-            found.add(new Group(key(together, keys), List.copyOf(together)));
-        }
-        groups = found;
-    }
-
-    private String key(List<Integer> together, Map<String, Integer> keys) {
-        Region first = regions.get(Collections.min(together));
-        String key = first.kind() + " " + first.what().id() + " " + first.colour().mix().parts().get(0).paint();
-        int number = keys.merge(key, 1, Integer::sum);
-        return number == 1 ? key : key + " " + number;
-    }
-
-    private boolean free(int i, boolean[] done) {
-        for (int b : before.get(i)) {
-            if (!done[b]) {
-                return false;
-            }
-        }
-        return true;
-    }
-
-    private double[] rank(int i, List<Group> found, List<BitSet> wet) {
-        Region region = regions.get(i);
-        Region last = found.isEmpty() ? null : regions.get(found.get(found.size() - 1).regions().get(0));
-        boolean goesOn = last != null && region.wetGroup() >= 0 && region.wetGroup() == last.wetGroup();
-        boolean inHand = last != null && region.colour().mix().equals(last.colour().mix());
-        double besideWet = 0;
-        for (int back = 1; back <= Math.min(WET_STEPS, wet.size()); back++) {
-            boolean other = !regions.get(found.get(found.size() - back).regions().get(0)).colour().mix().equals(region.colour().mix());
-            besideWet += other && wet.get(wet.size() - back).get(i) ? WET_STEPS + 1.0 - back : 0;
-        }
-        return new double[] {region.kind().ordinal(), goesOn ? 0 : 1, besideWet, inHand ? 0 : 1,
-            region.wetGroup() >= 0 ? region.depth() : 0, reach[i], i};
-    }
-
-    private static boolean less(double[] a, double[] b) {
-        for (int i = 0; i < a.length; i++) {
-            if (a[i] != b[i]) {
-                return a[i] < b[i];
-            }
-        }
-        return false;
-    }
-
-    /** The painter's own order: steps it names in its order, each other one right after the one it followed. */
-    private void follow(List<String> own) {
-        Map<String, Group> byKey = new HashMap<>();
-        groups.forEach(g -> byKey.put(g.key(), g));
-        List<Group> result = new ArrayList<>(own.stream().distinct().map(byKey::get).filter(g -> g != null).toList());
-        for (int i = 0; i < groups.size(); i++) {
-            if (!result.contains(groups.get(i))) {
-                result.add(i == 0 ? 0 : result.indexOf(groups.get(i - 1)) + 1, groups.get(i));
-            }
-        }
-        groups = result;
-        int[] place = new int[regions.size()];
-        for (int g = 0; g < result.size(); g++) {
-            for (int region : result.get(g).regions()) {
-                place[region] = g;
-            }
-        }
-        List<Broken> found = new ArrayList<>();
-        for (Arrow arrow : arrows) {
-            if (place[arrow.before] > place[arrow.after]) {
-                Broken one = new Broken(result.get(place[arrow.before]), result.get(place[arrow.after]), arrow);
-                Optional<Broken> same = found.stream().filter(b -> b.first.equals(one.first) && b.then.equals(one.then)).findFirst();
-                if (same.isEmpty()) {
-                    found.add(one);
-                }
-            }
-        }
-        broken = found;
     }
 }

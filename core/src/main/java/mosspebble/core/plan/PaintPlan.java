@@ -160,8 +160,8 @@ public record PaintPlan(List<FacePlan> faces, Optional<EdgeStrip> edge, Schedule
     public FilmMap filmsAfter(int done, Grid grid, StoneState look) {
         FilmMap films = bareFilms(grid, look);
         for (Step step : steps().subList(0, done)) {
-            step.layer().filter(l -> l.side() == up().side())
-                    .ifPresent(l -> films.lay(Mask.of(l.place(), grid), l.load().coat(), l.coats()));
+            step.layers().stream().filter(l -> l.side() == up().side())
+                    .forEach(l -> films.lay(Mask.of(l.place(), grid), l.load().coat(), l.coats()));
         }
         return films;
     }

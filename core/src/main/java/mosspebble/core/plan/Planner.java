@@ -118,14 +118,15 @@ public final class Planner {
 
     private PaintPlan plan(List<FacePlan> faces, Optional<EdgeStrip> strip) {
         List<Sitting.Task> tasks = course.steps().stream().map(s -> new Sitting.Task(s.work().hand(), s.work().between(), s.work().dries(),
-                s.after().stream().map(Step.After::step).toList())).toList();
+                s.after().stream().map(a -> new Sitting.Wait(a.step(), a.lag(course.get(a.step())))).toList())).toList();
         return new PaintPlan(faces, strip, new PaintPlan.Schedule(course.steps(), Sitting.oneAfterTheOther(tasks)), supplies(), List.of());
     }
 
     private void prepare(Survey front, Optional<Survey> back) {
         for (Preparation.Task task : Preparation.of(front, back, workshop.climate())) {
-            course.plain(new Step.Prepare(task, new Step.Work(front.facts().upperMm2(), task.hand(), Duration.ZERO, task.waits()),
-                    course.last(Step.Waits.STEP_BEFORE)));
+            course.plain(
+                    new Step.Prepare(task, new Step.Work(front.facts().upperMm2(), task.hand(), Duration.ZERO, Duration.ZERO, task.waits()),
+                            course.last(Step.Waits.STEP_BEFORE)));
         }
     }
 
@@ -145,16 +146,15 @@ public final class Planner {
                         Why.of(Why.Reason.RUNS_ROUND)));
             }
         }
-        for (int i = 0; i < regions.size(); i++) {
-            built.lay(regions.get(i).kind() + " " + regions.get(i).what().id() + " " + regions.get(i).colour().mix().parts().get(0).paint()
-                    + (i == 0 ? "" : " " + (i + 1)), List.of(regions.get(i)));
-        }
+        built.paint(regions, regions.stream().map(r -> built.cells(r.place())).toList(), Map.of(), Optional.empty(), List.of());
     }
 
     private void sign(List<FaceWork> faces) {
         double thickest = faces.stream().mapToDouble(f -> f.built().films().thickestUm()).max().orElse(0);
         course.plain(
-                new Step.Sign(new Step.Work(0, Duration.ofMinutes(2), Duration.ZERO, Drying.beforeSealing(thickest, workshop.climate())),
+                new Step.Sign(
+                        new Step.Work(0, Duration.ofMinutes(2), Duration.ZERO, Duration.ZERO,
+                                Drying.beforeSealing(thickest, workshop.climate())),
                         course.all(Step.Waits.ALL_PAINTED)));
     }
 
@@ -192,13 +192,13 @@ public final class Planner {
     private List<PaintUse> supplies() {
         Map<String, Double> needed = new TreeMap<>();
         for (Step step : course.steps()) {
-            if (step.layer().isPresent()) {
-                Step.Layer layer = step.layer().get();
+            double flat = step.layers().stream().mapToDouble(l -> l.place().getArea()).sum();
+            for (Step.Layer layer : step.layers()) {
+                double area = flat > 0 ? step.work().areaMm2() * layer.place().getArea() / flat : 0;
                 Mix mix = layer.load().mix();
                 for (Mix.Part part : mix.parts()) {
                     palette.shelf().find(part.paint()).ifPresent(p -> needed.merge(p.id(), (double) part.parts() / mix.totalParts()
-                            * PaintUse.spread(step.work().areaMm2(), layer.load().thin() * p.wetCoat().value(), layer.coats()).value(),
-                            Double::sum));
+                            * PaintUse.spread(area, layer.load().thin() * p.wetCoat().value(), layer.coats()).value(), Double::sum));
                 }
             }
         }

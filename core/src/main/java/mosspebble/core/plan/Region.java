@@ -43,6 +43,11 @@ record Region(Step.Kind kind, What what, Geometry place, Palette.Colour colour, 
         static final Line NONE = new Line(0, 0);
     }
 
+    /** Number of the part it belongs to, from the deepest. */
+    int part() {
+        return Math.floorDiv(depth, LEVELS);
+    }
+
     boolean isLine() {
         return line.nibMm > 0;
     }

@@ -32,15 +32,17 @@ public final class Slice {
     }
 
     private final PaintPlan plan;
-    private final List<Optional<IndexedPointInAreaLocator>> places = new ArrayList<>();
+    private final List<List<Laid>> laid = new ArrayList<>();
     private final FilmTable table;
+
+    private record Laid(IndexedPointInAreaLocator place, Step.Layer layer) {}
 
     public Slice(PaintPlan plan) {
         this.plan = plan;
         this.table = new FilmTable(PaintPlan.bare(plan.survey().stone(), StoneState.DRY), SoakIn.share(plan.survey().stone()));
         for (Step step : plan.steps()) {
-            places.add(!step.place().isEmpty() && step.side() == plan.up().side() ? Optional.of(new IndexedPointInAreaLocator(step.place()))
-                    : Optional.empty());
+            laid.add(step.layers().stream().filter(l -> !l.place().isEmpty() && l.side() == plan.up().side())
+                    .map(l -> new Laid(new IndexedPointInAreaLocator(l.place()), l)).toList());
         }
     }
 
@@ -67,10 +69,11 @@ public final class Slice {
             boolean onStone = plan.survey().dome().levelAt(x, y) > 0;
             int film = 0;
             for (int step = 0; onStone && step < steps; step++) {
-                if (places.get(step).isPresent() && places.get(step).get().locate(new Coordinate(x, y)) != Location.EXTERIOR) {
-                    Step laid = plan.steps().get(step);
-                    film = table.over(film, laid.coat().orElseThrow(),
-                            step == steps - 1 && coats > 0 ? Math.min(coats, laid.coats()) : laid.coats());
+                for (Laid each : laid.get(step)) {
+                    if (each.place.locate(new Coordinate(x, y)) != Location.EXTERIOR) {
+                        int all = each.layer.coats();
+                        film = table.over(film, each.layer.load().coat(), step == steps - 1 && coats > 0 ? Math.min(coats, all) : all);
+                    }
                 }
             }
             samples.add(new Sample(t * length, plan.survey().dome().heightAt(x, y), onStone, table.stack(film)));

@@ -36,19 +36,24 @@ public sealed interface Step extends Facts.Named {
         return layer().map(Layer::side).orElse(Side.FRONT);
     }
 
-    /** The film it lays; empty for steps that lay none. */
-    default Optional<Layer> layer() {
-        return Optional.empty();
+    /** The films it lays, one for each load, in the order in which they are laid; none for steps that lay no paint. */
+    default List<Layer> layers() {
+        return List.of();
     }
 
-    /** For what is laid into wet paint: with which step, and until when. */
+    /** The first film it lays, mostly the only one. */
+    default Optional<Layer> layer() {
+        return layers().stream().findFirst();
+    }
+
+    /** For what is worked wet: how long it stays open and how long the hand takes. */
     default Optional<Wet> wet() {
         return Optional.empty();
     }
 
     /** Where on the stone, mm; empty for steps that lay no paint. */
     default Geometry place() {
-        return layer().map(Layer::place).orElse(Shapes.nothing());
+        return layers().size() == 1 ? layers().get(0).place() : Shapes.union(layers().stream().map(Layer::place).toList());
     }
 
     default Optional<Mix> mix() {
@@ -64,14 +69,14 @@ public sealed interface Step extends Facts.Named {
         return layer().map(Layer::soft).orElse(Soft.CRISP);
     }
 
-    /** How many coats; 0 for steps that lay no paint. */
+    /** How many coats: one for a pass, 0 for steps that lay no paint. */
     default int coats() {
         return layer().map(Layer::coats).orElse(0);
     }
 
     /** What kind of step it is, in the order of the work. */
     enum Kind {
-        PREPARE, PENCIL, PRIME, GROUND, PENCIL_AGAIN, LINE_FIRST, FILL, MORE, SHADE, DETAIL, OUTLINE, HIGHLIGHT, SIGN, SEAL;
+        PREPARE, PENCIL, PRIME, GROUND, PENCIL_AGAIN, LINE_FIRST, FILL, SHADE, DETAIL, OUTLINE, HIGHLIGHT, SIGN, SEAL;
 
         /** Whether the painter may move it in the order. */
         public boolean movable() {
@@ -100,11 +105,8 @@ public sealed interface Step extends Facts.Named {
      * Draws on the stone what will be painted.
      *
      * @param side which face
-     * @param again whether the first lines lie under paint by now
-     * @param chalk whether the pencil is white chalk, for a dark stone
-     * @param stoneL lightness of the stone, CIE L*
      */
-    record Pencil(Side side, boolean again, boolean chalk, double stoneL, Work work, List<After> after) implements Step {
+    record Pencil(Side side, Drawing drawing, Work work, List<After> after) implements Step {
         public Pencil {
             after = List.copyOf(after);
         }
@@ -116,20 +118,31 @@ public sealed interface Step extends Facts.Named {
 
         @Override
         public Kind kind() {
-            return again ? Kind.PENCIL_AGAIN : Kind.PENCIL;
+            return drawing.onPaint() ? Kind.PENCIL_AGAIN : Kind.PENCIL;
         }
     }
 
-    /** Lays paint: primer, ground, areas, shades, lines, dots. */
-    record Lay(String key, Kind kind, Doing doing, Layer paint, Tool tool, Work work, Optional<Wet> wet, List<After> after)
+    /**
+     * How it is drawn.
+     *
+     * @param again whether the first lines lie under paint by now
+     * @param onPaint whether it is drawn on dry paint
+     * @param chalk whether the pencil is white chalk, for what is dark
+     * @param belowL lightness of what it is drawn on, CIE L*
+     */
+    record Drawing(boolean again, boolean onPaint, boolean chalk, double belowL) {}
+
+    /** A pass: one coat of one load, on all places that take it; or of several loads worked wet into each other. */
+    record Lay(String key, Kind kind, Doing doing, List<Layer> layers, Tool tool, Work work, Optional<Wet> wet, List<After> after)
             implements Step {
         public Lay {
+            layers = List.copyOf(layers);
             after = List.copyOf(after);
         }
 
-        @Override
-        public Optional<Layer> layer() {
-            return Optional.of(paint);
+        /** The paint of the first load. */
+        public Layer paint() {
+            return layers.get(0);
         }
     }
 
@@ -171,8 +184,8 @@ public sealed interface Step extends Facts.Named {
         }
 
         @Override
-        public Optional<Layer> layer() {
-            return Optional.of(varnish);
+        public List<Layer> layers() {
+            return List.of(varnish);
         }
     }
 
@@ -180,15 +193,24 @@ public sealed interface Step extends Facts.Named {
      * What the hand does.
      *
      * @param hides whether nothing of what is below may show
-     * @param wanted coats that would hide it all; more than are laid if none ever do
+     * @param count which coat it is
      * @param tolerance what still counts as hidden, CIEDE2000
      * @param widened whether a small brush widens the edge first
      */
-    record Doing(List<What> what, boolean hides, Why why, int wanted, double tolerance, boolean widened, Turn turn) {
+    record Doing(List<What> what, boolean hides, Why why, Count count, double tolerance, boolean widened, Turn turn) {
         public Doing {
             what = List.copyOf(what);
         }
     }
+
+    /**
+     * Which coat of how many.
+     *
+     * @param number from 1
+     * @param of on the place that takes the most
+     * @param wanted coats that would hide it all; more than are laid if none ever do
+     */
+    record Count(int number, int of, int wanted) {}
 
     /** How the stone is turned so that the hand keeps off wet paint. */
     enum Turn { AS_IT_LIES, HALF_ROUND, LEFT_TO_RIGHT, RIGHT_TO_LEFT }
@@ -199,8 +221,9 @@ public sealed interface Step extends Facts.Named {
      * @param side on which surface
      * @param place mm
      * @param soft how its edge runs out
+     * @param again where another coat of it follows, so that this one may be streaky
      */
-    record Layer(Side side, Geometry place, Soft soft, Load load, int coats) {}
+    record Layer(Side side, Geometry place, Soft soft, Load load, int coats, Geometry again) {}
 
     /**
      * What is on the brush.
@@ -216,26 +239,32 @@ public sealed interface Step extends Facts.Named {
      * @param areaMm2 surface along the stone
      * @param hand time of the hand
      * @param between waiting between its own coats
+     * @param touch until another colour may lie beside it
      * @param dries until what waits for it may start
      */
-    record Work(double areaMm2, Duration hand, Duration between, Duration dries) {}
+    record Work(double areaMm2, Duration hand, Duration between, Duration touch, Duration dries) {}
 
     /** An earlier step, by number from 0, that must be done and dry first. */
-    record After(int step, Waits waits) {}
+    record After(int step, Waits waits) {
+
+        /** How long it waits from the end of that step on. */
+        public Duration lag(Step before) {
+            return waits == Waits.WOULD_BLEED ? before.work().touch() : before.work().dries();
+        }
+    }
 
     /** Why a step waits for another. */
     enum Waits {
-        STEP_BEFORE, DRY_GROUND, BEFORE_PAINT, LIES_BELOW, WOULD_BLEED, HANDLED, ALL_PAINTED, DRY_THROUGH, LIES_ON_SEALED
+        STEP_BEFORE, DRY_GROUND, BEFORE_PAINT, LIES_BELOW, OWN_COAT, WOULD_BLEED, HANDLED, ALL_PAINTED, DRY_THROUGH, LIES_ON_SEALED
     }
 
     /**
-     * Laid while earlier paint is wet.
+     * Several loads worked into each other while they are wet.
      *
-     * @param first number of the first step of the group
-     * @param open how long that paint stays workable
-     * @param work time of the hand from its start to the end of this step
+     * @param open how long the paint stays workable
+     * @param work time of the hand from the first stroke to the last
      */
-    record Wet(int first, Duration open, Duration work) {
+    record Wet(Duration open, Duration work) {
         public boolean inTime() {
             return work.compareTo(open) <= 0;
         }

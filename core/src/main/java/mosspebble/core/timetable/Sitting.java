@@ -17,9 +17,9 @@ public record Sitting(List<Step> steps) {
      * @param hand work of the hand, with waits between its own coats counted in {@code between}
      * @param between waiting between the coats of this step
      * @param dries time from its end until what waits for it may start
-     * @param after numbers of the steps it waits for, all smaller than its own
+     * @param after the steps it waits for, all before its own
      */
-    public record Task(Duration hand, Duration between, Duration dries, List<Integer> after) {
+    public record Task(Duration hand, Duration between, Duration dries, List<Wait> after) {
         public Task {
             after = List.copyOf(after);
             if (hand.isNegative() || between.isNegative() || dries.isNegative()) {
@@ -27,6 +27,9 @@ public record Sitting(List<Step> steps) {
             }
         }
     }
+
+    /** A wait for an earlier step, by number, from its end on. */
+    public record Wait(int step, Duration lag) {}
 
     /**
      * A task in time, from the start of the sitting.
@@ -46,11 +49,12 @@ public record Sitting(List<Step> steps) {
         for (int i = 0; i < tasks.size(); i++) {
             Task task = tasks.get(i);
             Duration start = free;
-            for (int before : task.after()) {
-                if (before < 0 || before >= i) {
-                    throw new IllegalArgumentException("step " + i + " waits for step " + before + ", which does not come before it");
+            for (Wait before : task.after()) {
+                if (before.step() < 0 || before.step() >= i) {
+                    throw new IllegalArgumentException(
+                            "step " + i + " waits for step " + before.step() + ", which does not come before it");
                 }
-                Duration dry = steps.get(before).dry();
+                Duration dry = steps.get(before.step()).end().plus(before.lag());
                 start = dry.compareTo(start) > 0 ? dry : start;
             }
             Duration end = start.plus(task.hand()).plus(task.between());

@@ -1,10 +1,14 @@
 package mosspebble.core.words;
 
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Collectors;
 import mosspebble.core.blend.BlendKind;
 import mosspebble.core.blend.Share;
 import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.Planner;
 import mosspebble.core.plan.Step;
 import mosspebble.core.plan.Tool;
 import mosspebble.core.plan.What;
@@ -29,12 +33,12 @@ public final class StepWords {
         }
         if (step instanceof Step.Pencil pencil) {
             String back = pencil.side() == Side.BACK ? " on the back" : "";
-            return (pencil.again() ? "Pencil the inner lines again" : "Pencil the design") + back;
+            return (pencil.drawing().again() ? "Pencil the inner lines again" : "Pencil the design") + back;
         }
         if (step instanceof Step.Lay lay) {
             boolean outline = lay.kind() == Step.Kind.OUTLINE || lay.kind() == Step.Kind.LINE_FIRST;
             return outline ? (lay.doing().what().get(0).of() == What.Of.INNER_LINES ? "Second line with the " : "Outline with the ")
-                    + lay.paint().load().coat().name() : verb(lay) + " " + shortened(lay.doing().what());
+                    + lay.paint().load().coat().name() : coat(lay) + shortened(lay.doing().what());
         }
         if (step instanceof Step.Seal seal) {
             return seal.turned() ? "Seal the back" : seal.after().size() > 1 ? "Turn it and seal the front" : "Seal";
@@ -42,14 +46,19 @@ public final class StepWords {
         return "Sign it";
     }
 
+    /** "Second coat: " where there are several, else what the hand does. */
+    private static String coat(Step.Lay lay) {
+        Step.Count count = lay.doing().count();
+        return count.of() > 1 ? Words.upper(Words.ordinal(count.number())) + " coat: " : verb(lay) + " ";
+    }
+
     private static String verb(Step.Lay lay) {
         if (lay.wet().isPresent()) {
-            return "Work in";
+            return "Work wet:";
         }
         return switch (lay.kind()) {
             case PRIME -> "Prime";
             case GROUND -> lay.doing().hides() ? "Paint" : "Lay";
-            case MORE -> "Coat again:";
             case SHADE -> lightens(lay) ? "Lighten" : "Glaze";
             case LINE_FIRST, DETAIL, OUTLINE -> "Draw";
             case HIGHLIGHT -> "Set";
@@ -70,8 +79,34 @@ public final class StepWords {
     }
 
     private static String shortened(List<What> all) {
-        List<String> names = all.stream().map(StepWords::name).distinct().flatMap(n -> List.of(n.split(", ")).stream()).toList();
-        return names.size() <= 3 ? String.join(", ", names) : names.get(0) + ", " + names.get(1) + " and " + (names.size() - 2) + " more";
+        List<String> names = names(all);
+        return names.size() <= 3 ? Words.list(names) : names.get(0) + ", " + names.get(1) + " and " + (names.size() - 2) + " more";
+    }
+
+    /** What a pass is laid on, each once: what comes in pairs or in a row under one name. */
+    static List<String> names(List<What> all) {
+        Map<String, List<What>> rows = new LinkedHashMap<>();
+        for (What what : all) {
+            boolean plain = what.of() == What.Of.PART && what.share().kind() == Share.Kind.WHOLE && what.on().isEmpty();
+            rows.computeIfAbsent(plain ? "row " + stem(what.part()) : name(what), k -> new ArrayList<>()).add(what);
+        }
+        List<String> names = new ArrayList<>();
+        rows.values().forEach(row -> {
+            List<String> parts = row.stream().map(What::part).distinct().toList();
+            names.add(parts.size() == 1 ? name(row.get(0)) : many(stem(parts.get(0)), parts));
+        });
+        return names.stream().distinct().toList();
+    }
+
+    /** A name without its side and its number in a row. */
+    private static String stem(String part) {
+        return part.replaceFirst("^(left|right) ", "").replaceFirst(" \\d+$", "");
+    }
+
+    private static String many(String stem, List<String> parts) {
+        boolean pair = parts.size() == 2 && parts.stream().anyMatch(p -> p.startsWith("left "))
+                && parts.stream().anyMatch(p -> p.startsWith("right "));
+        return (pair ? "both " : "the " + Words.number(parts.size()) + " ") + Words.plural(stem);
     }
 
     /** What something is called, with its article. */
@@ -139,10 +174,9 @@ public final class StepWords {
         }
         Step.Lay lay = (Step.Lay) step;
         String first = Words.upper(how(lay));
-        String coats = lay.coats() > 1 && !first.contains("coats") ? first + " " + Words.coats(lay.coats()) + "." : first;
         String edge = lay.doing().widened() ? " First widen its edge by " + Numbers.text(Step.EDGE_MM, 0)
                 + " mm with the small brush, so that the large one never comes near it." : "";
-        return coats + edge + switch (lay.doing().turn()) {
+        return first + edge + switch (lay.doing().turn()) {
             case AS_IT_LIES -> "";
             case HALF_ROUND -> " Turn the stone half round: the hand would rest on what was painted before.";
             case LEFT_TO_RIGHT -> " From the upper left to the right, so that the hand never rests on wet paint.";
@@ -152,23 +186,30 @@ public final class StepWords {
 
     private static String how(Step.Lay lay) {
         String coat = lay.paint().load().coat().name();
-        int coats = lay.coats();
+        Step.Count count = lay.doing().count();
+        if (lay.wet().isPresent()) {
+            return "Mix all loads first. One after the other, wet into wet: "
+                    + Words.list(lay.layers().stream().map(l -> l.load().coat().name()).distinct().toList())
+                    + "; more paint at each join, worked until no edge is seen.";
+        }
         return switch (lay.kind()) {
             case SHADE -> "Lay a thin line of " + coat + " along the " + (lightens(lay) ? "lit" : "dark")
                     + " edge and draw it out with a damp, clean brush.";
             case OUTLINE, LINE_FIRST, DETAIL -> "Draw with " + coat + ", lightly, turning the stone so that the hand pulls toward you.";
             case HIGHLIGHT -> "Touch on " + coat + "; reload for every dot of equal size.";
             default -> {
-                String own = how(lay.doing().what().get(0), lay.wet().isPresent());
-                yield !own.isEmpty()
-                        ? Words.upper(coat) + ". " + own + (coats > 1 ? " " + Words.coats(coats) + ", each dry before the next." : "")
-                        : Words.coats(coats) + " of " + coat + (coats > 1 ? ", thin, each dry before the next." : ", thin and even.");
+                String own = how(lay.doing().what().get(0));
+                String on = lay.doing().what().size() > 1 ? " on " + Words.list(names(lay.doing().what())) : "";
+                yield !own.isEmpty() ? Words.upper(coat) + ". " + own
+                        : count.of() == 1 ? coat + on + ", thin and even."
+                        : count.number() == 1 ? "thin " + coat + on + "; it may be streaky, the next coat closes it."
+                        : "thin " + coat + on + ", once the coat before no longer feels cool.";
             }
         };
     }
 
     /** What the hand does, where that is not the usual. */
-    private static String how(What what, boolean wet) {
+    private static String how(What what) {
         if (what.of() == What.Of.HALO) {
             return "A thin darker line close to the subject, drawn out with a damp brush.";
         }
@@ -180,10 +221,7 @@ public final class StepWords {
             case THIN_WASH -> "One wet coat, smoothed by a finger at once to a thin wash; the stone shows through.";
             case DARK_BEHIND -> "While the ground is wet, darker close to the subject; draw it out toward the rim until it is gone.";
             case BAND -> "Block it in, so that the stone is covered.";
-            case MIXED_STEP -> wet
-                    ? "All steps are mixed before you begin. While both sides are wet: more paint at the join, worked until no edge is "
-                            + "seen."
-                    : "A thin glaze on dry paint, pass " + share.number() + " of " + share.of() + ".";
+            case MIXED_STEP -> "A thin glaze on dry paint, pass " + share.number() + " of " + share.of() + ".";
             case STREAKS -> "Wipe the brush until it is nearly dry, then drag it lightly, always the same way.";
             case FOAM -> "Dab with a damp sponge, thickest where the water breaks; lift straight.";
             case DABS -> "A nearly dry sponge, turned for every dab so that no pattern repeats.";
@@ -209,9 +247,14 @@ public final class StepWords {
             return CareWords.reason(prepare.task());
         }
         if (step instanceof Step.Pencil pencil) {
-            return pencil.again() ? "The first lines lie below the paint. Clear crumbs away before painting."
-                    : pencil.chalk() ? "The stone is dark (L* " + Numbers.text(pencil.stoneL(), 0) + "): chalk shows, graphite would not."
-                    : "Graphite shows on this pale stone and does not bleed into it as a pen would.";
+            Step.Drawing drawing = pencil.drawing();
+            String below = drawing.onPaint() ? "paint" : "stone";
+            return (drawing.again() ? "The first lines lie below the paint. Clear crumbs away before painting. " : drawing.onPaint()
+                    ? "Whatever were drawn before would lie below it. " : "")
+                    + (drawing.chalk() ? "The " + below + " is dark (L* " + Numbers.text(drawing.belowL(), 0)
+                            + "): chalk shows, graphite would not."
+                            : "Graphite shows on this pale " + below + (drawing.onPaint() ? "; draw lightly."
+                                    : " and does not bleed into it as a pen would."));
         }
         if (step instanceof Step.Sign) {
             return "Try each pen once under each sealer and write it down.";
@@ -221,16 +264,18 @@ public final class StepWords {
         }
         Step.Lay lay = (Step.Lay) step;
         Step.Doing doing = lay.doing();
-        int coats = lay.coats();
+        int coats = doing.count().of();
         if (doing.why().reason() != Why.Reason.NONE) {
-            boolean counts = doing.hides() && coats > 1 && lay.kind() != Step.Kind.MORE && lay.kind() != Step.Kind.PRIME;
+            boolean counts = doing.hides() && coats > 1 && doing.why().reason() != Why.Reason.SHOWS_THROUGH
+                    && lay.kind() != Step.Kind.PRIME;
             return reason(doing.why()) + (counts ? " " + Words.coats(coats) + " until nothing shows through." : "");
         }
         if (!doing.hides()) {
             return "One thin coat; what is below is meant to show.";
         }
         String hidden = Numbers.text(doing.tolerance(), 1) + " (CIEDE2000).";
-        return doing.wanted() > coats ? "Even " + Words.coats(coats) + " let the ground show; see the findings."
+        return doing.count().wanted() > Math.max(coats, Planner.MOST_COATS) ? "Even " + Words.coats(coats)
+                + " let the ground show; see the findings."
                 : coats == 1 ? "One coat hides what is below to within " + hidden
                 : "What is below shows through " + Words.coats(coats - 1) + "; after " + coats + " it differs by less than " + hidden;
     }
@@ -280,7 +325,8 @@ public final class StepWords {
             return CareWords.tool(prepare.task());
         }
         if (step instanceof Step.Pencil pencil) {
-            return pencil.again() ? "graphite pencil, lightly" : pencil.chalk() ? "white chalk pencil" : "graphite pencil";
+            return pencil.drawing().chalk() ? "white chalk pencil" : pencil.drawing().onPaint() ? "graphite pencil, lightly"
+                    : "graphite pencil";
         }
         if (step instanceof Step.Lay lay) {
             return tool(lay.tool());
@@ -307,7 +353,8 @@ public final class StepWords {
             case DRY_GROUND -> "the ground below must be dry";
             case BEFORE_PAINT -> "comes before paint";
             case LIES_BELOW -> "lies below";
-            case WOULD_BLEED -> "lies within " + Numbers.text(Step.BLEED_MM, 0) + " mm and would bleed";
+            case OWN_COAT -> "the coat before";
+            case WOULD_BLEED -> "lies within " + Numbers.text(Step.BLEED_MM, 0) + " mm and would bleed while it is wet";
             case HANDLED -> "must be dry enough to be handled and lain on";
             case LIES_ON_SEALED -> "the stone lies on this side now, so it must have hardened";
             case ALL_PAINTED -> "everything is painted first";

@@ -1,0 +1,140 @@
+package mosspebble.core.plan;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.stream.IntStream;
+import mosspebble.core.area.Remembered;
+import mosspebble.core.coats.Coat;
+import mosspebble.core.coats.FilmMap;
+import mosspebble.core.coats.FilmTable;
+import org.locationtech.jts.geom.Geometry;
+
+/**
+ * How many coats each region needs over every ground it crosses, when all is laid as the arrows run. A region set on several grounds takes
+ * its last coats only where it still shows what is below.
+ */
+final class CoatCount {
+
+    /** A ground counts for the whole region from this share of its cells on; a smaller one gets its own extra coats. */
+    private static final double MAIN_GROUND = 0.12;
+
+    /** A ground below this share is lost in the seam. */
+    private static final double LEAST_GROUND = 0.015;
+
+    /** Extra coats only where the place is wider than this, mm. */
+    private static final double LEAST_WIDE_MM = 1.6;
+
+    /**
+     * The coats of one region.
+     *
+     * @param places where each coat is laid, mm; the later ones may be smaller
+     * @param wanted coats that would hide it all; more than are laid if none ever do
+     * @param over what the later coats of a part are laid over: the region below; -1 where they cover all
+     * @param onBare whether some of it lies on the bare stone
+     */
+    record Coats(List<Geometry> places, int wanted, int over, boolean onBare) {
+        int number() {
+            return places.size();
+        }
+    }
+
+    private final BuildUp built;
+    private final Remembered remembered;
+    private final FilmMap films;
+    private final FilmTable sealedBare;
+    private final List<Region> regions;
+
+    private CoatCount(BuildUp built, Remembered remembered, List<Region> regions) {
+        this.built = built;
+        this.remembered = remembered;
+        this.films = built.bareFilms();
+        this.sealedBare = built.sealedBare();
+        this.regions = regions;
+    }
+
+    /**
+     * @param order the regions one by one
+     * @param fixed coats that are settled already, such as those of primer, by region
+     * @return by region
+     */
+    static List<Coats> of(List<Region> regions, List<Integer> order, Map<Integer, Integer> fixed, BuildUp built, Remembered remembered) {
+        CoatCount count = new CoatCount(built, remembered, regions);
+        Coats[] found = new Coats[regions.size()];
+        for (int i : order) {
+            found[i] = fixed.containsKey(i) ? new Coats(times(regions.get(i).place(), fixed.get(i)), fixed.get(i), -1, true)
+                    : count.count(i);
+            Coat coat = built.coat(regions.get(i), i);
+            for (int from = 0; from < found[i].number();) {
+                Geometry place = found[i].places().get(from);
+                int same = from;
+                while (same < found[i].number() && found[i].places().get(same) == place) {
+                    same++;
+                }
+                count.films.lay(built.mask(place), coat, same - from);
+                from = same;
+            }
+        }
+        return List.of(found);
+    }
+
+    private static List<Geometry> times(Geometry place, int coats) {
+        return IntStream.range(0, coats).mapToObj(k -> place).toList();
+    }
+
+    private Coats count(int index) {
+        Region region = regions.get(index);
+        Coat coat = built.coat(region, index);
+        double tolerance = built.tolerance(region);
+        Map<Integer, Integer> grounds = films.cellsUnder(built.mask(region.place()));
+        boolean onBare = grounds.getOrDefault(0, 0) > 0;
+        if (!region.hides()) {
+            return new Coats(List.of(region.place()), 1, -1, onBare);
+        }
+        int cells = Math.max(1, grounds.values().stream().mapToInt(Integer::intValue).sum());
+        int main = 1;
+        Map<Integer, Integer> more = new TreeMap<>();
+        for (Map.Entry<Integer, Integer> ground : grounds.entrySet()) {
+            double share = (double) ground.getValue() / cells;
+            if (share < LEAST_GROUND) {
+                continue;
+            }
+            int coats = coatsOver(ground.getKey(), coat, tolerance);
+            if (share >= MAIN_GROUND || region.isLine()) {
+                main = Math.max(main, coats);
+            } else {
+                int below = films.table().film(ground.getKey()).coat().map(Coat::step).orElse(-1);
+                more.merge(below, coats, Math::max);
+            }
+        }
+        int laid = Math.min(main, Planner.MOST_COATS);
+        List<Geometry> places = new ArrayList<>(times(region.place(), laid));
+        int over = extra(region, more, laid, places);
+        return new Coats(places, main, over, onBare);
+    }
+
+    /** Further coats over what still shows in a part of the region; answers the region below that takes the most of them. */
+    private int extra(Region region, Map<Integer, Integer> more, int laid, List<Geometry> places) {
+        int over = -1;
+        for (int k = laid + 1; k <= Planner.MOST_COATS; k++) {
+            int coat = k;
+            List<Integer> below = more.entrySet().stream().filter(e -> e.getKey() >= 0 && e.getValue() >= coat).map(Map.Entry::getKey)
+                    .toList();
+            List<Geometry> parts = below.stream().map(b -> remembered.common(region.place(), regions.get(b).place()))
+                    .filter(g -> Tools.widerThan(g, LEAST_WIDE_MM)).toList();
+            if (parts.isEmpty()) {
+                break;
+            }
+            places.add(remembered.union(parts));
+            over = below.get(0);
+        }
+        return over;
+    }
+
+    /** Coats over a ground, dry; over bare stone also as it will look sealed. */
+    private int coatsOver(int ground, Coat coat, double tolerance) {
+        int coats = films.table().coatsToHide(ground, coat, tolerance, Planner.MOST_COATS);
+        return ground == 0 ? Math.max(coats, sealedBare.coatsToHide(0, coat, tolerance, Planner.MOST_COATS)) : coats;
+    }
+}
