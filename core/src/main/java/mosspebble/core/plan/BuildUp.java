@@ -194,10 +194,9 @@ public final class BuildUp {
      * @param tool of the largest of its places
      * @param widened whether a small brush widens an edge first
      */
-    record Effort(Duration hand, Duration painting, Tool tool, boolean widened, double areaMm2) {}
+    record Effort(Duration painting, Tool tool, boolean widened, double areaMm2) {}
 
-    /** @param takenUp whether its load is mixed or taken up for it, else only loaded again */
-    Effort effort(List<Passes.Member> members, List<Region> regions, boolean takenUp) {
+    Effort effort(List<Passes.Member> members, List<Region> regions) {
         double minutes = 0;
         double area = 0;
         double largest = -1;
@@ -223,12 +222,16 @@ public final class BuildUp {
             }
         }
         minutes += (loads.size() - 1) * NEXT_LOAD_MIN;
-        double setUp = takenUp ? loads.stream().mapToDouble(m -> m.isSingle() ? TAKE_UP_MIN : MIX_MIN).sum() : RELOAD_MIN;
-        return new Effort(minutes(setUp + minutes), minutes(minutes), tool, widened, area);
+        return new Effort(minutes(minutes), tool, widened, area);
     }
 
     private static Duration minutes(double minutes) {
-        return Duration.ofSeconds(Math.max(30, Math.round(60 * minutes)));
+        return Duration.ofSeconds(Math.max(1, Math.round(60 * minutes)));
+    }
+
+    /** Minutes to have a load ready: mixed or taken up the first time, else loaded again. */
+    static double setUp(Mix mix, boolean first) {
+        return !first ? RELOAD_MIN : mix.isSingle() ? TAKE_UP_MIN : MIX_MIN;
     }
 
     /** How a pass dries: as the slowest of its loads. */
@@ -269,8 +272,9 @@ public final class BuildUp {
             touched.add(cells(place));
             films.lay(mask, coat, 1);
         }
-        boolean takenUp = pass.members().stream().map(m -> regions.get(m.region()).colour().mix()).filter(mixed::add).count() > 0;
-        Effort effort = effort(pass.members(), regions, takenUp);
+        double setUp = pass.members().stream().map(m -> regions.get(m.region()).colour().mix()).distinct()
+                .mapToDouble(m -> setUp(m, mixed.add(m))).sum();
+        Effort effort = effort(pass.members(), regions);
         Drying drying = drying(pass.members(), regions, onBare);
         Geometry all = layers.size() == 1 ? layers.get(0).place()
                 : remembered.union(layers.stream().map(Step.Layer::place).toList());
@@ -281,7 +285,7 @@ public final class BuildUp {
         Step.Doing doing = new Step.Doing(what, first.hides(), why(lead, regions, coats),
                 new Step.Count(pass.wet() ? 1 : lead.coat(), pass.wet() ? 1 : of, wanted), habits.tolerance(), effort.widened(),
                 turn(all, first));
-        Step.Work work = new Step.Work(effort.areaMm2(), effort.hand(), Duration.ZERO, drying.touchDry(), drying.recoat());
+        Step.Work work = new Step.Work(effort.areaMm2(), effort.painting().plus(minutes(setUp)), Duration.ZERO, drying.touchDry(), drying.recoat());
         Optional<Step.Wet> wet = pass.wet() ? Optional.of(new Step.Wet(open(pass, regions), effort.painting())) : Optional.empty();
         course.add(new Step.Lay(pass.key(), first.kind(), doing, layers, effort.tool(), work, wet, after(pass, numbers)),
                 pass.wet() ? cells(all) : touched.get(0));
@@ -307,13 +311,18 @@ public final class BuildUp {
     private static What what(Passes.Member member, List<Region> regions, List<CoatCount.Coats> coats) {
         What whole = regions.get(member.region()).what();
         int over = coats.get(member.region()).over();
-        return over < 0 || member.place() == regions.get(member.region()).place() ? whole : whole.on(List.of(regions.get(over).what()));
+        return over < 0 || isMain(member, regions, coats) ? whole : whole.on(List.of(regions.get(over).what()));
+    }
+
+    /** Whether the coat goes on all of its region. */
+    private static boolean isMain(Passes.Member member, List<Region> regions, List<CoatCount.Coats> coats) {
+        return coats.get(member.region()).places().get(member.coat() - 1) == regions.get(member.region()).place();
     }
 
     private Why why(Passes.Member member, List<Region> regions, List<CoatCount.Coats> coats) {
         Region region = regions.get(member.region());
         int over = coats.get(member.region()).over();
-        if (over < 0 || member.place() == region.place()) {
+        if (over < 0 || isMain(member, regions, coats)) {
             return region.why();
         }
         return Why.of(Why.Reason.SHOWS_THROUGH, Facts.of("below", palette.shelf().words(regions.get(over).colour().mix())).and("coats",

@@ -9,8 +9,8 @@ import mosspebble.core.area.Grid;
 
 /**
  * What must be painted before what, and what only not beside its wet neighbour. Where one area is set on another, all its coats come after
- * all of the other's; where two areas share but a seam, the front one comes second once the other is touch-dry, and where a line covers the
- * seam either may come first. What has the same colour never waits beside itself.
+ * all of the other's; where two areas share but a seam, either may come first and the other follows once it is touch-dry. What has the same
+ * colour never waits beside itself.
  */
 public final class PaintOrder {
 
@@ -30,6 +30,9 @@ public final class PaintOrder {
     /** Two regions that may come in either order, the second once the first is touch-dry. */
     record Beside(int one, int other) {}
 
+    /** Where no line covers the seam, the front one's edge is what is seen: the back one, laid later, stops at it. */
+    record Edge(int back, int front) {}
+
     /** Why one comes before another. */
     public enum Because {
         STANDS_ON_GROUND, LIES_ON, OVER_FIRST, SHADES_FILLED, DRAWN_ON, HIDES_SEAMS, LIGHT_LAST, COMES_AFTER
@@ -40,6 +43,7 @@ public final class PaintOrder {
     private final int seamSteps;
     private final List<Arrow> arrows = new ArrayList<>();
     private final List<Beside> beside = new ArrayList<>();
+    private final List<Edge> edges = new ArrayList<>();
 
     private PaintOrder(List<Region> regions, List<Cells> cells, int seamSteps) {
         this.regions = regions;
@@ -65,6 +69,10 @@ public final class PaintOrder {
         return beside;
     }
 
+    List<Edge> edges() {
+        return edges;
+    }
+
     /** The regions one by one as the arrows run: the earlier kind of work first, then the deeper. */
     List<Integer> oneByOne() {
         int n = regions.size();
@@ -77,7 +85,7 @@ public final class PaintOrder {
             needs[arrow.then]++;
             then.get(arrow.before).add(arrow.then);
         }
-        PriorityQueue<Integer> free = new PriorityQueue<>(Comparator.comparing((Integer i) -> regions.get(i).kind())
+        PriorityQueue<Integer> free = new PriorityQueue<>(Comparator.comparing((Integer i) -> rank(regions.get(i)))
                 .thenComparing(i -> regions.get(i).depth()).thenComparing(i -> i));
         for (int i = 0; i < n; i++) {
             if (needs[i] == 0) {
@@ -105,6 +113,7 @@ public final class PaintOrder {
             turned.arrows.add(against ? new Arrow(arrow.then, arrow.before, arrow.because, arrow.seam) : arrow);
         }
         turned.beside.addAll(beside);
+        turned.edges.addAll(edges);
         return turned;
     }
 
@@ -138,7 +147,11 @@ public final class PaintOrder {
             return; // the same paint beside itself
         }
         boolean first = comesFirst(regions.get(i), regions.get(j));
-        if (seam && covered(both, lines) || !first && !comesFirst(regions.get(j), regions.get(i))) {
+        boolean free = seam && regions.get(i).part() != regions.get(j).part();
+        if (free && regions.get(i).hides() && regions.get(j).hides() && !covered(both, lines)) {
+            edges.add(first ? new Edge(i, j) : new Edge(j, i));
+        }
+        if (free || !first && !comesFirst(regions.get(j), regions.get(i))) {
             if (!sameColour(i, j)) {
                 beside.add(new Beside(i, j));
             }
@@ -154,7 +167,7 @@ public final class PaintOrder {
     }
 
     private static boolean isArea(Region region) {
-        return region.hides() && !region.isLine() && (region.kind() == Step.Kind.FILL || region.kind() == Step.Kind.GROUND);
+        return !region.isLine() && (region.kind() == Step.Kind.FILL || region.kind() == Step.Kind.GROUND || region.kind() == Step.Kind.SHADE);
     }
 
     private static boolean covered(Cells seam, List<Cells> lines) {
@@ -183,6 +196,18 @@ public final class PaintOrder {
     }
 
     private static boolean comesFirst(Region a, Region b) {
-        return a.kind() != b.kind() ? a.kind().compareTo(b.kind()) < 0 : a.depth() < b.depth();
+        return rank(a) != rank(b) ? rank(a) < rank(b) : a.depth() < b.depth();
+    }
+
+    /** Grounds, first lines, then part by part with its shades and lines, then outlines and light. */
+    private static int rank(Region region) {
+        return switch (region.kind()) {
+            case PRIME -> 0;
+            case GROUND -> 1;
+            case LINE_FIRST -> 2;
+            case OUTLINE -> 4;
+            case HIGHLIGHT -> 5;
+            default -> 3;
+        };
     }
 }

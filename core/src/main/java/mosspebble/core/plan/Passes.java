@@ -2,6 +2,7 @@ package mosspebble.core.plan;
 
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.BitSet;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -25,7 +26,16 @@ import org.locationtech.jts.geom.Geometry;
 final class Passes {
 
     /** Orders tried for the first answer; more of them help little (docs/benchmarks.md). */
-    private static final int TRIES = 60;
+    private static final int TRIES = Integer.getInteger("tries", 60);
+
+    private static final int FEW_TRIES = 4;
+
+    /** A further pass counts like so many minutes: rinsing, taking up, looking where to go on (common practice, no source). */
+    private static final double PASS_COST = Double.parseDouble(System.getProperty("pc", "3"));
+
+    /** Bounds what is tried to draw passes together: looks, and looks times the square of the jobs. */
+    private static final int MOST_LOOKS = 600;
+    private static final int WORK = Integer.getInteger("work", 2_000_000);
 
     /** What the pencil takes for the order, until the drawing is measured. */
     private static final Duration PENCIL = Duration.ofMinutes(4);
@@ -76,14 +86,25 @@ final class Passes {
     private final List<List<Member>> jobs = new ArrayList<>();
     private final List<int[]> jobsOf = new ArrayList<>();
     private final List<BitSet> after = new ArrayList<>();
-    /** Passes of jobs; the last may be the pencil. */
-    private final List<List<Integer>> passes = new ArrayList<>();
-    private final List<String> keys = new ArrayList<>();
+    /** What holds jobs apart. */
+    private final List<Held> held = new ArrayList<>();
+    private final List<Own> own = new ArrayList<>();
+    /** Regions that lie on a ground or primer. */
+    private final BitSet onUnder = new BitSet();
+    /** The pass of each job, numbered as they are found. */
     private int[] passOf = new int[0];
+    private int passes;
     private int pencil = -1;
+    private final List<String> keys = new ArrayList<>();
     private List<Integer> sequence = List.of();
     private List<Broken> broken = List.of();
     private Duration bound = Duration.ZERO;
+
+    /** One job held back by another. */
+    private record Held(int first, int then, Tie tie) {}
+
+    /** What a job is for the hand. */
+    private record Own(double minutes, Drying drying, Mix mix, Tool tool, double near) {}
 
     private Passes(List<Region> regions, List<CoatCount.Coats> coats, PaintOrder order, BuildUp built) {
         this.regions = regions;
@@ -101,13 +122,11 @@ final class Passes {
             boolean pencilledAgain, List<String> own) {
         Passes passes = new Passes(regions, coats, order, built);
         passes.split();
+        passes.tie();
+        passes.measure(hand);
         passes.gather();
-        if (pencilledAgain) {
-            passes.pencil = passes.passes.size();
-            passes.passes.add(List.of());
-            passes.keys.add("PENCIL_AGAIN");
-        }
-        passes.arrange(hand);
+        passes.improve(pencilledAgain);
+        passes.arrange(pencilledAgain);
         if (!own.isEmpty()) {
             passes.follow(own);
         }
@@ -157,18 +176,50 @@ final class Passes {
             }
             jobsOf.add(own);
         }
+    }
+
+    /** Works out what holds jobs apart. */
+    private void tie() {
         jobs.forEach(j -> after.add(new BitSet()));
-        for (int[] own : jobsOf) {
-            for (int k = 1; k < own.length; k++) {
-                after.get(own[k]).set(own[k - 1]);
+        for (int[] one : jobsOf) {
+            for (int k = 1; k < one.length; k++) {
+                held.add(new Held(one[k - 1], one[k], Tie.OWN));
             }
         }
         for (PaintOrder.Arrow arrow : order.arrows()) {
             int first = lastJob(arrow.before());
-            int then = jobsOf.get(arrow.then())[0];
-            if (lastJob(arrow.before()) != lastJob(arrow.then())) {
-                after.get(then).set(first);
+            if (first == lastJob(arrow.then())) {
+                beside(arrow.before(), arrow.then());
+            } else {
+                held.add(new Held(first, jobsOf.get(arrow.then())[0], arrow.seam() ? Tie.SEAM : Tie.STACK));
             }
+        }
+        order.beside().forEach(b -> beside(b.one(), b.other()));
+        for (PaintOrder.Arrow arrow : order.arrows()) {
+            Step.Kind below = regions.get(arrow.before()).kind();
+            if (below == Step.Kind.PRIME || below == Step.Kind.GROUND) {
+                onUnder.set(arrow.then());
+            }
+        }
+        held.stream().filter(h -> h.tie != Tie.BESIDE).forEach(h -> after.get(h.then).set(h.first));
+    }
+
+    /** No coat of one lies wet beside a coat of the other. */
+    private void beside(int one, int other) {
+        for (int a : jobsOf.get(one)) {
+            for (int b : jobsOf.get(other)) {
+                held.add(new Held(a, b, Tie.BESIDE));
+            }
+        }
+    }
+
+    private void measure(Habits.Hand hand) {
+        for (List<Member> job : jobs) {
+            BuildUp.Effort effort = built.effort(job, regions);
+            own.add(new Own(effort.painting().toSeconds() / 60.0,
+                    built.drying(job, regions, job.stream().anyMatch(m -> m.coat() == 1 && coats.get(m.region()).onBare())),
+                    regions.get(job.get(0).region()).colour().mix(), effort.tool(),
+                    job.stream().mapToDouble(m -> alongTheHand(regions.get(m.region()), hand)).min().orElse(0)));
         }
     }
 
@@ -183,10 +234,11 @@ final class Passes {
 
     // --- one load, one pass
 
+    /** To begin with, everything of one load that does not wait for itself. */
     private void gather() {
         passOf = new int[jobs.size()];
         List<BitSet> before = new ArrayList<>(); // passes that each pass waits for, by whatever way
-        Map<String, Integer> names = new HashMap<>();
+        List<Integer> first = new ArrayList<>();
         for (int job : sorted()) {
             BitSet needs = new BitSet();
             for (int b = after.get(job).nextSetBit(0); b >= 0; b = after.get(job).nextSetBit(b + 1)) {
@@ -194,26 +246,87 @@ final class Passes {
                 needs.or(before.get(passOf[b]));
             }
             int into = -1;
-            for (int p = passes.size() - 1; p >= 0 && into < 0; p--) {
-                if (sameLoad(jobs.get(passes.get(p).get(0)), jobs.get(job)) && !needs.get(p)) {
+            for (int p = first.size() - 1; p >= 0 && into < 0; p--) {
+                if (sameLoad(first.get(p), job) && !needs.get(p)) {
                     into = p;
                 }
             }
             if (into < 0) {
-                into = passes.size();
-                passes.add(new ArrayList<>());
+                into = first.size();
+                first.add(job);
                 before.add(new BitSet());
-                keys.add(key(jobs.get(job), names));
             }
-            passes.get(into).add(job);
             passOf[job] = into;
             before.get(into).or(needs);
             for (BitSet other : before) {
                 if (other.get(into)) {
-                    other.or(needs);
+                    other.or(before.get(into));
                 }
             }
         }
+        passes = first.size();
+    }
+
+    /** Takes single jobs out of passes that wait too long for them, and draws passes together, as long as that is better on the whole. */
+    private void improve(boolean pencilledAgain) {
+        int looks = Math.min(MOST_LOOKS, WORK / Math.max(1, jobs.size() * jobs.size()));
+        double cost = cost(passOf, pencilledAgain);
+        boolean better = true;
+        while (better && looks > 0) {
+            better = false;
+            for (int job = 0; job < jobs.size() && looks > 0; job++) {
+                int home = passOf[job];
+                                int here = job;
+                List<Integer> places = new ArrayList<>();
+                if (IntStream.range(0, jobs.size()).anyMatch(j -> j != here && passOf[j] == home)) {
+                    places.add(passes);
+                }
+                IntStream.range(0, jobs.size()).filter(j -> passOf[j] != home && sameLoad(j, here)).map(j -> passOf[j]).distinct()
+                        .forEach(places::add);
+                for (int place : places) {
+                    int[] tried = passOf.clone();
+                    tried[job] = place;
+                    looks--;
+                    double now = cost(tried, pencilledAgain);
+                    if (now < cost - 1e-6) {
+                        cost = now;
+                        passOf = tried;
+                        passes = Math.max(passes, place + 1);
+                        better = true;
+                        break;
+                    }
+                }
+            }
+        }
+        int[] number = new int[passes];
+        Arrays.fill(number, -1);
+        int count = 0;
+        for (int job : sorted()) {
+            if (number[passOf[job]] < 0) {
+                number[passOf[job]] = count++;
+            }
+        }
+        for (int job = 0; job < jobs.size(); job++) {
+            passOf[job] = number[passOf[job]];
+        }
+        passes = count;
+    }
+
+    /** Minutes until all is dry, with what every further pass costs; infinite if passes would wait for each other in a circle. */
+    private double cost(int[] assigned, boolean pencilledAgain) {
+        int[] compact = compact(assigned);
+        return HandOrder.ifPossible(problem(compact, pencilledAgain), FEW_TRIES)
+                .map(o -> o.end().toSeconds() / 60.0 + PASS_COST * Arrays.stream(compact).distinct().count())
+                .orElse(Double.POSITIVE_INFINITY);
+    }
+
+    private static int[] compact(int[] assigned) {
+        Map<Integer, Integer> number = new HashMap<>();
+        int[] compact = new int[assigned.length];
+        for (int i = 0; i < assigned.length; i++) {
+            compact[i] = number.computeIfAbsent(assigned[i], k -> number.size());
+        }
+        return compact;
     }
 
     /** The jobs as they wait for each other. */
@@ -244,9 +357,11 @@ final class Passes {
         return sorted;
     }
 
-    private boolean sameLoad(List<Member> some, List<Member> others) {
+    private boolean sameLoad(int job, int other) {
+        List<Member> some = jobs.get(job);
+        List<Member> others = jobs.get(other);
         return some.size() == 1 && others.size() == 1 && some.get(0).coat() == others.get(0).coat()
-                && regions.get(some.get(0).region()).sameStep(regions.get(others.get(0).region()));
+                && regions.get(some.get(0).region()).sameLoad(regions.get(others.get(0).region()));
     }
 
     private String key(List<Member> job, Map<String, Integer> names) {
@@ -259,98 +374,100 @@ final class Passes {
 
     // --- the order
 
-    private HandOrder.Problem problem(Habits.Hand hand) {
-        List<HandOrder.Job> work = new ArrayList<>();
+    /** @param assigned the pass of each job, numbered without gaps */
+    private HandOrder.Problem problem(int[] assigned, boolean pencilledAgain) {
+        int n = Arrays.stream(assigned).max().orElse(-1) + 1;
+        double[] minutes = new double[n];
+        double[] near = new double[n];
+        Arrays.fill(near, Double.POSITIVE_INFINITY);
+        Drying[] drying = new Drying[n];
+        Mix[] mix = new Mix[n];
+        Tool[] tool = new Tool[n];
+        for (int job = 0; job < jobs.size(); job++) {
+            int p = assigned[job];
+            Own one = own.get(job);
+            minutes[p] += one.minutes;
+            near[p] = Math.min(near[p], one.near);
+            drying[p] = drying[p] == null || one.drying.recoat().compareTo(drying[p].recoat()) > 0 ? one.drying : drying[p];
+            mix[p] = one.mix;
+            tool[p] = one.tool;
+        }
         Map<Mix, Integer> loads = new HashMap<>();
         Map<Tool, Integer> tools = new HashMap<>();
-        List<Drying> drying = new ArrayList<>();
-        for (int p = 0; p < passes.size(); p++) {
-            if (p == pencil) {
-                work.add(new HandOrder.Job(PENCIL, Duration.ZERO, -1, -1, -1e9));
-                drying.add(new Drying(Duration.ZERO, Duration.ZERO, Duration.ZERO));
-                continue;
-            }
-            List<Member> members = members(p);
-            Mix mix = regions.get(members.get(0).region()).colour().mix();
-            Integer before = loads.putIfAbsent(mix, loads.size());
-            BuildUp.Effort effort = built.effort(members, regions, before == null);
-            drying.add(built.drying(members, regions, members.stream().anyMatch(m -> m.coat() == 1 && coats.get(m.region()).onBare())));
-            double near = members.stream().mapToDouble(m -> alongTheHand(regions.get(m.region()), hand)).min().orElse(0);
-            work.add(new HandOrder.Job(effort.hand(), drying.get(p).recoat(), loads.get(mix),
-                    tools.computeIfAbsent(effort.tool(), t -> tools.size()), near));
+        List<HandOrder.Job> work = new ArrayList<>();
+        for (int p = 0; p < n; p++) {
+            boolean first = !loads.containsKey(mix[p]);
+            work.add(new HandOrder.Job(Duration.ofSeconds(Math.round(60 * (minutes[p] + BuildUp.setUp(mix[p], first)))),
+                    drying[p].recoat(), loads.computeIfAbsent(mix[p], m -> loads.size()),
+                    tools.computeIfAbsent(tool[p], t -> tools.size()), near[p]));
         }
         List<HandOrder.Arc> arcs = new ArrayList<>();
         List<HandOrder.Pair> pairs = new ArrayList<>();
-        ties().forEach((pair, tie) -> {
-            Drying first = drying.get(pair.one);
-            Drying then = drying.get(pair.other);
+        ties(assigned).forEach((pair, tie) -> {
+            Drying before = drying[pair.one];
             if (tie == Tie.BESIDE) {
-                pairs.add(new HandOrder.Pair(pair.one, pair.other, first.touchDry(), then.touchDry()));
+                pairs.add(new HandOrder.Pair(pair.one, pair.other, before.touchDry(), drying[pair.other].touchDry()));
             } else {
-                arcs.add(new HandOrder.Arc(pair.one, pair.other, tie.touchIsEnough() ? first.touchDry() : first.recoat()));
+                arcs.add(new HandOrder.Arc(pair.one, pair.other, tie.touchIsEnough() ? before.touchDry() : before.recoat()));
             }
         });
+        if (pencilledAgain) {
+            work.add(new HandOrder.Job(PENCIL, Duration.ZERO, -1, -1, Double.NEGATIVE_INFINITY));
+            for (int p = 0; p < n; p++) {
+                if (isUnder(assigned, p)) {
+                    arcs.add(new HandOrder.Arc(p, n, drying[p].recoat()));
+                } else if (isPencilledOn(assigned, p)) {
+                    arcs.add(new HandOrder.Arc(n, p, Duration.ZERO));
+                }
+            }
+        }
         return new HandOrder.Problem(work, arcs, pairs);
     }
 
     private record Two(int one, int other) {}
 
     /** What holds passes apart, by pairs, the first first unless either may come first; the strictest counts. */
-    private Map<Two, Tie> ties() {
+    private Map<Two, Tie> ties(int[] assigned) {
         Map<Two, Tie> found = new LinkedHashMap<>();
-        for (int[] own : jobsOf) {
-            for (int k = 1; k < own.length; k++) {
-                tie(found, passOf[own[k - 1]], passOf[own[k]], Tie.OWN);
-            }
-        }
-        for (PaintOrder.Arrow arrow : order.arrows()) {
-            if (lastJob(arrow.before()) != lastJob(arrow.then())) {
-                tie(found, passOf[lastJob(arrow.before())], passOf[jobsOf.get(arrow.then())[0]], arrow.seam() ? Tie.SEAM : Tie.STACK);
-            }
-        }
-        if (pencil >= 0) {
-            for (int p = 0; p < pencil; p++) {
-                boolean under = isUnder(p);
-                tie(found, under ? p : pencil, under ? pencil : p, under ? Tie.GROUND : Tie.PENCIL);
-            }
-        }
-        for (PaintOrder.Beside pair : order.beside()) {
-            beside(found, pair.one(), pair.other());
-        }
-        for (PaintOrder.Arrow arrow : order.arrows()) {
-            if (lastJob(arrow.before()) == lastJob(arrow.then())) {
-                beside(found, arrow.before(), arrow.then());
+        for (Held each : held) {
+            int one = assigned[each.first];
+            int other = assigned[each.then];
+            if (one != other) {
+                found.merge(new Two(one, other), each.tie, (a, b) -> a.compareTo(b) >= 0 ? a : b);
+            } else if (each.tie != Tie.BESIDE) {
+                found.put(new Two(one, one), each.tie); // it would wait for itself
             }
         }
         return found;
     }
 
-    /** No coat of one lies wet beside a coat of the other. */
-    private void beside(Map<Two, Tie> found, int one, int other) {
-        for (int a : jobsOf.get(one)) {
-            for (int b : jobsOf.get(other)) {
-                if (!found.containsKey(new Two(passOf[b], passOf[a]))) {
-                    tie(found, passOf[a], passOf[b], Tie.BESIDE);
-                }
-            }
-        }
-    }
-
-    private static void tie(Map<Two, Tie> found, int one, int other, Tie tie) {
-        if (one != other) {
-            found.merge(new Two(one, other), tie, (a, b) -> a.compareTo(b) >= 0 ? a : b);
-        }
-    }
-
-    private boolean isUnder(int pass) {
-        Step.Kind kind = regions.get(members(pass).get(0).region()).kind();
+    private boolean isUnder(int[] assigned, int pass) {
+        int job = IntStream.range(0, jobs.size()).filter(j -> assigned[j] == pass).findFirst().orElseThrow();
+        Step.Kind kind = regions.get(jobs.get(job).get(0).region()).kind();
         return kind == Step.Kind.PRIME || kind == Step.Kind.GROUND;
     }
 
-    private void arrange(Habits.Hand hand) {
-        HandOrder found = built.remembered().recall("order", problem(hand), TRIES, (problem, tries, m) -> HandOrder.of(problem, tries));
+    /** Whether something of it is drawn on what the first grounds cover. */
+    private boolean isPencilledOn(int[] assigned, int pass) {
+        return IntStream.range(0, jobs.size()).filter(j -> assigned[j] == pass)
+                .anyMatch(j -> jobs.get(j).stream().anyMatch(m -> onUnder.get(m.region())));
+    }
+
+    private void arrange(boolean pencilledAgain) {
+        HandOrder found = HandOrder.of(problem(passOf, pencilledAgain), TRIES);
         sequence = found.order();
         bound = found.bound();
+        Map<String, Integer> names = new HashMap<>();
+        for (int p = 0; p < passes; p++) {
+            keys.add(key(members(p), names));
+        }
+        if (pencilledAgain) {
+            pencil = passes;
+            keys.add("PENCIL_AGAIN");
+        }
+        if (Boolean.getBoolean("dbg")) {
+            System.err.println("end " + found.end().toMinutes() + " bound " + bound.toMinutes() + " passes " + passes);
+        }
     }
 
     /** Where a region lies on the way of the hand: from the upper left for the right hand, from the upper right for the left. */
@@ -372,7 +489,7 @@ final class Passes {
             }
         }
         sequence = result;
-        int[] place = new int[passes.size()];
+        int[] place = new int[sequence.size()];
         for (int i = 0; i < result.size(); i++) {
             place[result.get(i)] = i;
         }
@@ -389,32 +506,55 @@ final class Passes {
     }
 
     private List<Member> members(int pass) {
-        return passes.get(pass).stream().flatMap(j -> jobs.get(j).stream()).toList();
+        return IntStream.range(0, jobs.size()).filter(j -> passOf[j] == pass).boxed().flatMap(j -> jobs.get(j).stream())
+                .sorted((a, b) -> Double.compare(own.get(jobsOf.get(a.region())[0]).near, own.get(jobsOf.get(b.region())[0]).near)).toList();
     }
 
     // --- answers
 
     /** The passes in order. */
     List<Pass> list() {
-        int[] place = new int[passes.size()];
+        int[] place = new int[sequence.size()];
         for (int i = 0; i < sequence.size(); i++) {
             place[sequence.get(i)] = i;
         }
         List<List<Link>> waits = new ArrayList<>();
-        passes.forEach(p -> waits.add(new ArrayList<>()));
-        ties().forEach((pair, tie) -> {
+        sequence.forEach(p -> waits.add(new ArrayList<>()));
+        ties(passOf).forEach((pair, tie) -> {
             int first = Math.min(place[pair.one], place[pair.other]);
             int then = Math.max(place[pair.one], place[pair.other]);
             waits.get(then).add(new Link(first, tie.waits));
         });
+        for (int p = 0; pencil >= 0 && p < pencil; p++) {
+            boolean under = isUnder(passOf, p);
+            if (under || isPencilledOn(passOf, p)) {
+                waits.get(Math.max(place[p], place[pencil]))
+                        .add(new Link(Math.min(place[p], place[pencil]), (under ? Tie.GROUND : Tie.PENCIL).waits));
+            }
+        }
         List<Pass> list = new ArrayList<>();
         for (int i = 0; i < sequence.size(); i++) {
             int p = sequence.get(i);
-            List<Member> members = members(p);
-            list.add(new Pass(keys.get(p), members, members.size() > 1 && passes.get(p).size() == 1,
+            List<Member> members = p == pencil ? List.of() : members(p);
+            boolean wet = IntStream.range(0, jobs.size()).anyMatch(j -> passOf[j] == p && jobs.get(j).size() > 1);
+            list.add(new Pass(keys.get(p), (wet ? jobs.get(wetJob(p)) : members).stream().map(m -> trimmed(m, place)).toList(), wet,
                     waits.get(i).stream().sorted((a, b) -> Integer.compare(a.pass, b.pass)).toList()));
         }
         return list;
+    }
+
+    /** Stops at the edges of what lies in front and is painted already. */
+    private Member trimmed(Member member, int[] place) {
+        int own = place[passOf[jobsOf.get(member.region())[member.coat() - 1]]];
+        List<Geometry> front = order.edges().stream()
+                .filter(e -> e.back() == member.region() && place[passOf[jobsOf.get(e.front())[0]]] < own)
+                .map(e -> regions.get(e.front()).place()).toList();
+        return front.isEmpty() ? member
+                : new Member(member.region(), member.coat(), built.remembered().without(member.place(), front));
+    }
+
+    private int wetJob(int pass) {
+        return IntStream.range(0, jobs.size()).filter(j -> passOf[j] == pass).findFirst().orElseThrow();
     }
 
     /** What the painter's own order goes against: the regions of both. */
@@ -424,7 +564,7 @@ final class Passes {
 
     /** The regions one by one as the passes run. */
     List<Integer> oneByOne() {
-        return sequence.stream().flatMap(p -> members(p).stream()).map(Member::region).distinct().toList();
+        return sequence.stream().filter(p -> p != pencil).flatMap(p -> members(p).stream()).map(Member::region).distinct().toList();
     }
 
     /** No order ends sooner. */

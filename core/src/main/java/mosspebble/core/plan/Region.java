@@ -68,10 +68,18 @@ record Region(Step.Kind kind, What what, Geometry place, Palette.Colour colour, 
         return spread.wetGroup;
     }
 
-    /** Whether both can be one step: the same kind of work with the same load on the brush. */
-    boolean sameStep(Region other) {
-        return kind == other.kind && colour.mix().equals(other.colour.mix()) && line.nibMm == other.line.nibMm && thin() == other.thin()
-                && hides() == other.hides() && soft().mm() == other.soft().mm()
-                && soft().isShade() == other.soft().isShade() && wetGroup() == other.wetGroup() && what.doneAs(other.what);
+    /** Whether both can be one pass: the same load on the same sort of tool, spread in the same way. */
+    boolean sameLoad(Region other) {
+        return sort() == other.sort() && colour.mix().equals(other.colour.mix()) && thin() == other.thin() && hides() == other.hides()
+                && soft().mm() == other.soft().mm() && soft().isShade() == other.soft().isShade() && wetGroup() < 0
+                && other.wetGroup() < 0 && what.doneAs(other.what);
+    }
+
+    /** Grounds, first lines and shades are things of their own; areas go together, and so do lines. */
+    private int sort() {
+        return switch (kind) {
+            case PRIME, GROUND, LINE_FIRST, SHADE -> kind.ordinal();
+            default -> isLine() ? -1 : -2;
+        };
     }
 }

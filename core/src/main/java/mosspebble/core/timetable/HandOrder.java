@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.SplittableRandom;
 
 /**
@@ -58,7 +59,13 @@ public record HandOrder(List<Integer> order, Duration end, Duration bound) {
      * @throws IllegalArgumentException if the arcs run in a circle
      */
     public static HandOrder of(Problem problem, int tries) {
-        return new Search(problem).best(tries);
+        return ifPossible(problem, tries).orElseThrow(() -> new IllegalArgumentException("what must come first runs in a circle"));
+    }
+
+    /** The same; empty if the arcs run in a circle. */
+    public static Optional<HandOrder> ifPossible(Problem problem, int tries) {
+        Search search = new Search(problem);
+        return search.possible ? Optional.of(search.best(tries)) : Optional.empty();
     }
 
     /** When all would be done and dry in a given order that respects the arcs. */
@@ -78,6 +85,7 @@ public record HandOrder(List<Integer> order, Duration end, Duration bound) {
         private final int[][] behind;
         private final int[] needs;
         private final long[] tail;
+        private boolean possible;
 
         Search(Problem problem) {
             this.n = problem.jobs().size();
@@ -133,10 +141,8 @@ public record HandOrder(List<Integer> order, Duration end, Duration bound) {
                     }
                 }
             }
-            if (found < n) {
-                throw new IllegalArgumentException("what must come first runs in a circle");
-            }
-            for (int at = n - 1; at >= 0; at--) {
+            possible = found == n;
+            for (int at = found - 1; at >= 0; at--) {
                 int i = sorted[at];
                 longest[i] = hand[i] + dries[i];
                 for (int j : behind[i]) {
