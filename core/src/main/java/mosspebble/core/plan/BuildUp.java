@@ -285,7 +285,8 @@ public final class BuildUp {
         Step.Doing doing = new Step.Doing(what, first.hides(), why(lead, regions, coats),
                 new Step.Count(pass.wet() ? 1 : lead.coat(), pass.wet() ? 1 : of, wanted), habits.tolerance(), effort.widened(),
                 turn(all, first));
-        Step.Work work = new Step.Work(effort.areaMm2(), effort.painting().plus(minutes(setUp)), Duration.ZERO, drying.touchDry(), drying.recoat());
+        Step.Work work = new Step.Work(effort.areaMm2(), effort.painting().plus(minutes(setUp)), Duration.ZERO, drying.touchDry(),
+                drying.recoat());
         Optional<Step.Wet> wet = pass.wet() ? Optional.of(new Step.Wet(open(pass, regions), effort.painting())) : Optional.empty();
         course.add(new Step.Lay(pass.key(), first.kind(), doing, layers, effort.tool(), work, wet, after(pass, numbers)),
                 pass.wet() ? cells(all) : touched.get(0));

@@ -78,12 +78,14 @@ final class LineWork {
         Map<String, List<Geometry>> inner = new LinkedHashMap<>();
         Map<String, OutlinePen> pens = new LinkedHashMap<>();
         Map<String, Double> lengths = new LinkedHashMap<>();
+        Map<String, OutlinePen> chosen = chosen(seen);
         for (int i = parts.size() - 1; i >= 0; i--) {
             PlacedPart part = parts.get(i);
             Palette.Colour colour = colours.get(part.part().slot());
             if (part.part().role() == Role.FILL) {
-                if (part.part().outlined() && colour != null && seen.get(part.part().id()).getArea() > Regions.LEAST_AREA) {
-                    outline(part, colour, overlap.over(i, areas.get(i).getEnvelopeInternal(), Regions.CAST_REACH), outlines, inner, pens,
+                if (chosen.containsKey(part.part().id())) {
+                    outline(part, chosen.get(part.part().id()), overlap.over(i, areas.get(i).getEnvelopeInternal(), Regions.CAST_REACH),
+                            outlines, inner, pens,
                             lengths);
                 }
             } else if (colour != null && part.part().role() != Role.GUIDE) {
@@ -108,6 +110,33 @@ final class LineWork {
                 second(inner.get(entry.getKey()), pen, length, parts.size() * Region.LEVELS + 1, regions);
             }
         }
+    }
+
+    /** The pen of each part that gets a line, by part id: one for a thing of the sketch. */
+    private Map<String, OutlinePen> chosen(Map<String, Geometry> seen) {
+        Map<String, List<PlacedPart>> things = new LinkedHashMap<>();
+        Map<String, Integer> thingOf = new LinkedHashMap<>();
+        for (int i = 0; i < design.items().size(); i++) {
+            int thing = i;
+            design.items().get(i).parts().forEach(p -> thingOf.put(p.part().id(), thing));
+        }
+        for (PlacedPart part : design.parts()) {
+            if (part.part().role() == Role.FILL && part.part().outlined() && colours.containsKey(part.part().slot())
+                    && seen.get(part.part().id()).getArea() > Regions.LEAST_AREA) {
+                things.computeIfAbsent(String.valueOf(thingOf.get(part.part().id())), k -> new ArrayList<>()).add(part);
+            }
+        }
+        Map<String, OutlinePen> chosen = new LinkedHashMap<>();
+        things.values().forEach(thing -> {
+            List<OutlinePen.Edge> edges = thing.stream()
+                    .map(p -> new OutlinePen.Edge(colours.get(p.part().slot()).lab(), around(p), p.drawn().getLength())).toList();
+            List<Optional<OutlinePen>> pens = OutlinePen.choose(palette, habits, edges);
+            for (int i = 0; i < thing.size(); i++) {
+                String id = thing.get(i).part().id();
+                pens.get(i).ifPresent(pen -> chosen.put(id, pen));
+            }
+        });
+        return chosen;
     }
 
     private void line(PlacedPart part, Palette.Colour colour, int depth, List<Region> regions) {
@@ -138,22 +167,18 @@ final class LineWork {
         });
     }
 
-    private void outline(PlacedPart part, Palette.Colour colour, List<Geometry> above, Map<String, List<Geometry>> outlines,
+    private void outline(PlacedPart part, OutlinePen pen, List<Geometry> above, Map<String, List<Geometry>> outlines,
             Map<String, List<Geometry>> inner, Map<String, OutlinePen> pens, Map<String, Double> lengths) {
-        Optional<OutlinePen> pen = OutlinePen.choose(palette, habits, colour.lab(), around(part));
-        if (pen.isEmpty()) {
-            return;
+        if (faintest == null || pen.contrast() < faintest.contrast()) {
+            faintest = new Noticed.FaintestLine(part.part().title(), pen.contrast());
         }
-        if (faintest == null || pen.get().contrast() < faintest.contrast()) {
-            faintest = new Noticed.FaintestLine(part.part().title(), pen.get().contrast());
-        }
-        double nib = pen.get().nibMm();
+        double nib = pen.nibMm();
         Geometry line = remembered.recall("outline", part.drawn(), above, (drawn, front, m) -> stoppedShort(drawn.getBoundary(), front, m));
         if (line.isEmpty()) {
             return;
         }
-        String id = pen.get().paint().id();
-        pens.putIfAbsent(id, pen.get());
+        String id = pen.paint().id();
+        pens.putIfAbsent(id, pen);
         Geometry drawn = remembered.stroke(line, nib);
         if (habits.lineStyle() == Habits.LineStyle.SHADED) {
             drawn = remembered.recall("thickened", part.drawn(), line, nib, above, habits.light(), LineWork::thickened);

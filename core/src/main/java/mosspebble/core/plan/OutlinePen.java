@@ -1,5 +1,6 @@
 package mosspebble.core.plan;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import mosspebble.core.colour.Lab;
@@ -11,7 +12,7 @@ import mosspebble.core.project.Habits;
 import mosspebble.core.units.Facts;
 
 /**
- * What draws an outline: by contrast with what lies on both of its sides, neutral colours before others.
+ * What draws an outline: by contrast with what lies on both of its sides, one neutral colour for a subject.
  *
  * @param paint the pen, or the paint on the liner brush
  * @param nibMm width of the line
@@ -25,33 +26,66 @@ record OutlinePen(Paint paint, Palette.Colour colour, double nibMm, double contr
     /** Line of a liner brush, mm (common practice, no source). */
     private static final double LINER_MM = 0.6;
 
-    /** A coloured pen must be better by this much to win over a neutral one. */
-    private static final double NEUTRAL_BONUS = 12;
+    /** Black, grey and white: what contrast chooses from, chroma (common practice, no source). */
+    private static final double NEUTRAL = 12;
 
     /** Below this difference a line is lost beside its neighbour (common practice, no source). */
     static final double LOST = 10;
 
-    static Optional<OutlinePen> choose(Palette palette, Habits habits, Lab inside, List<Lab> outside) {
+    /** A line that differs by so much stands out; more does not help it (common practice, no source). */
+    private static final double PLAIN = 30;
+
+    /** One colour of line for a subject; another for a part only where that one is lost and the other better by so much. */
+    private static final double WORTH_ANOTHER = 8;
+
+    /** An edge that asks for a line: the area inside it, and what is met all round outside. */
+    record Edge(Lab inside, List<Lab> outside, double lengthMm) {}
+
+    /**
+     * The pens for the edges of one subject: one for all, by contrast or the darkest as is the painter's habit; another where it is lost.
+     *
+     * @return for each edge; empty where the shelf has no pen
+     */
+    static List<Optional<OutlinePen>> choose(Palette palette, Habits habits, List<Edge> edges) {
         boolean liner = habits.medium() == Habits.Medium.BRUSHES;
-        List<Paint> pens = palette.shelf().that(liner ? PaintKind.Use.FILLS : PaintKind.Use.DRAWS).stream()
+        List<Paint> all = palette.shelf().that(liner ? PaintKind.Use.FILLS : PaintKind.Use.DRAWS).stream()
                 .filter(p -> liner || p.tip().value() > 0 && p.tip().value() <= WIDEST).toList();
-        boolean dark = habits.lineColour() == Habits.LineColour.DARK;
-        OutlinePen best = null;
-        double bestScore = Double.NEGATIVE_INFINITY;
-        for (Paint pen : pens) {
-            Palette.Colour colour = palette.colour(Mix.of(pen.id())).orElseThrow();
-            Lab line = colour.lab();
-            double in = line.differenceTo(inside);
-            double out = outside.stream().mapToDouble(line::differenceTo).average().orElse(in);
-            double score = dark ? -line.l() : Math.min(in, out) + (line.chroma() < 12 ? NEUTRAL_BONUS : 0);
-            if (score > bestScore) {
-                bestScore = score;
-                Facts facts = Facts.of("darkest", dark).and("liner", liner).and("inside", in).and("outside", out);
-                best = new OutlinePen(pen, colour, liner ? LINER_MM : pen.tip().value(), Math.min(in, out),
-                        Why.of(Why.Reason.STANDS_OUT, facts));
-            }
+        List<Paint> neutral = all.stream().filter(p -> palette.colour(Mix.of(p.id())).orElseThrow().lab().chroma() < NEUTRAL).toList();
+        List<Paint> pens = neutral.isEmpty() ? all : neutral;
+        if (pens.isEmpty()) {
+            return edges.stream().map(e -> Optional.<OutlinePen>empty()).toList();
         }
-        return Optional.ofNullable(best);
+        boolean dark = habits.lineColour() == Habits.LineColour.DARK;
+        Paint darkest = pens.stream().min(Comparator.comparingDouble(p -> palette.colour(Mix.of(p.id())).orElseThrow().lab().l()))
+                .orElseThrow();
+        Paint one = dark ? darkest : pens.stream().max(Comparator.comparingDouble(p -> edges.stream()
+                .mapToDouble(e -> e.lengthMm * Math.min(PLAIN, contrast(palette, p, e))).sum())).orElseThrow();
+        return edges.stream().map(edge -> {
+            double own = contrast(palette, one, edge);
+            Paint best = pens.stream().max(Comparator.comparingDouble(p -> contrast(palette, p, edge))).orElseThrow();
+            boolean another = !dark && own < LOST && contrast(palette, best, edge) > own + WORTH_ANOTHER;
+            return Optional.of(pen(palette, another ? best : one, edge, dark, liner));
+        }).toList();
+    }
+
+    private static double contrast(Palette palette, Paint pen, Edge edge) {
+        return Math.min(inside(palette, pen, edge), outside(palette, pen, edge));
+    }
+
+    private static double inside(Palette palette, Paint pen, Edge edge) {
+        return palette.colour(Mix.of(pen.id())).orElseThrow().lab().differenceTo(edge.inside);
+    }
+
+    private static double outside(Palette palette, Paint pen, Edge edge) {
+        Lab line = palette.colour(Mix.of(pen.id())).orElseThrow().lab();
+        return edge.outside.stream().mapToDouble(line::differenceTo).average().orElse(line.differenceTo(edge.inside));
+    }
+
+    private static OutlinePen pen(Palette palette, Paint pen, Edge edge, boolean dark, boolean liner) {
+        Facts facts = Facts.of("darkest", dark).and("liner", liner).and("inside", inside(palette, pen, edge)).and("outside",
+                outside(palette, pen, edge));
+        return new OutlinePen(pen, palette.colour(Mix.of(pen.id())).orElseThrow(), liner ? LINER_MM : pen.tip().value(),
+                contrast(palette, pen, edge), Why.of(Why.Reason.STANDS_OUT, facts));
     }
 
     /** What draws a metallic line: a pen if there is one, else the liner. */

@@ -167,7 +167,8 @@ public final class PaintOrder {
     }
 
     private static boolean isArea(Region region) {
-        return !region.isLine() && (region.kind() == Step.Kind.FILL || region.kind() == Step.Kind.GROUND || region.kind() == Step.Kind.SHADE);
+        return !region.isLine()
+                && (region.kind() == Step.Kind.FILL || region.kind() == Step.Kind.GROUND || region.kind() == Step.Kind.SHADE);
     }
 
     private static boolean covered(Cells seam, List<Cells> lines) {

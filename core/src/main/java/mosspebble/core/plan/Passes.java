@@ -276,7 +276,7 @@ final class Passes {
             better = false;
             for (int job = 0; job < jobs.size() && looks > 0; job++) {
                 int home = passOf[job];
-                                int here = job;
+                int here = job;
                 List<Integer> places = new ArrayList<>();
                 if (IntStream.range(0, jobs.size()).anyMatch(j -> j != here && passOf[j] == home)) {
                     places.add(passes);
@@ -507,7 +507,8 @@ final class Passes {
 
     private List<Member> members(int pass) {
         return IntStream.range(0, jobs.size()).filter(j -> passOf[j] == pass).boxed().flatMap(j -> jobs.get(j).stream())
-                .sorted((a, b) -> Double.compare(own.get(jobsOf.get(a.region())[0]).near, own.get(jobsOf.get(b.region())[0]).near)).toList();
+                .sorted((a, b) -> Double.compare(own.get(jobsOf.get(a.region())[0]).near, own.get(jobsOf.get(b.region())[0]).near))
+                .toList();
     }
 
     // --- answers
