@@ -290,10 +290,17 @@ class SheetsTest {
                 wet.add(step);
             }
         });
-        assertThat(wet).as("the sky is worked wet into wet").isNotEmpty()
-                .allMatch(s -> s.path("softMm").asDouble() > 0 && s.path("wet").path("withStep").asInt() <= s.path("number").asInt());
-        assertThat(wet.get(wet.size() - 1).path("wet").path("workMin").asDouble())
-                .isGreaterThan(wet.get(wet.size() - 1).path("handMin").asDouble());
+        assertThat(wet).as("the sky is worked wet into wet, in one pass of several loads").isNotEmpty()
+                .allMatch(s -> s.path("loads").size() > 2 && s.path("loads").path(0).path("mix").path("parts").size() > 0);
+        assertThat(wet.get(0).path("wet").path("workMin").asDouble()).as("mixed before the clock starts").isPositive()
+                .isLessThan(wet.get(0).path("handMin").asDouble());
+        for (JsonNode step : root.path("steps")) {
+            if (step.has("coat")) {
+                assertThat(step.path("coats").asInt()).as("a pass is one coat").isEqualTo(1);
+                assertThat(step.path("coat").asInt()).isBetween(1, step.path("ofCoats").asInt());
+                assertThat(step.path("on").size()).isPositive();
+            }
+        }
         assertThat(root.path("project").path("sides").path("up").path("blends").path("night").path("kind").asText()).isEqualTo("GRADIENT");
         List<String> keys = new ArrayList<>();
         root.path("steps").forEach(step -> keys.add(step.path("key").asText()));

@@ -9,7 +9,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
-import java.util.TreeMap;
 import mosspebble.core.area.Cells;
 import mosspebble.core.area.Grid;
 import mosspebble.core.area.Mask;
@@ -29,7 +28,6 @@ import mosspebble.core.colour.Palette;
 import mosspebble.core.drying.Climate;
 import mosspebble.core.drying.Drying;
 import mosspebble.core.project.Habits;
-import mosspebble.core.project.Side;
 import mosspebble.core.units.Facts;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
@@ -177,9 +175,10 @@ public final class BuildUp {
         return region.isLine() ? 2 * habits.tolerance() : habits.tolerance();
     }
 
-    Coat coat(Region region, int step) {
+    /** @param thick how many coats thick it is */
+    Coat coat(Region region, int step, int thick) {
         return new Coat(palette.shelf().words(region.colour().mix()), region.colour().optics().full().toSrgb(), region.colour().optics(),
-                region.colour().dryUm() * region.thin(), region.colour().dryingShift(),
+                region.colour().dryUm() * region.thin() * thick, region.colour().dryingShift(),
                 sheen(region.colour().mix()), step);
     }
 
@@ -234,10 +233,16 @@ public final class BuildUp {
         return !first ? RELOAD_MIN : mix.isSingle() ? TAKE_UP_MIN : MIX_MIN;
     }
 
+    /** Mean thickness in coats: a dot is a cap, whose mean height is half of its height in the middle (a flat spherical cap). */
+    private static double mean(CoatCount.Coats coats) {
+        return coats.thick() > 1 ? Math.max(1, coats.thick() / 2.0) : 1;
+    }
+
     /** How a pass dries: as the slowest of its loads. */
-    Drying drying(List<Passes.Member> members, List<Region> regions, boolean onBare) {
-        return members.stream().map(m -> regions.get(m.region()))
-                .map(r -> Drying.of(r.colour().wetUm() * r.thin(), r.colour().solids(), onBare, habits.dryer(), climate))
+    Drying drying(List<Passes.Member> members, List<Region> regions, List<CoatCount.Coats> coats, boolean onBare) {
+        return members.stream()
+                .map(m -> Drying.of(regions.get(m.region()).colour().wetUm() * regions.get(m.region()).thin() * mean(coats.get(m.region())),
+                        regions.get(m.region()).colour().solids(), onBare, habits.dryer(), climate))
                 .max((a, b) -> a.recoat().compareTo(b.recoat())).orElseThrow();
     }
 
@@ -257,7 +262,8 @@ public final class BuildUp {
         for (List<Passes.Member> load : loads) {
             Region region = regions.get(load.get(0).region());
             Geometry place = remembered.union(load.stream().map(Passes.Member::place).toList());
-            Coat coat = coat(region, step);
+            int thick = coats.get(load.get(0).region()).thick();
+            Coat coat = coat(region, step, thick);
             Mask mask = mask(place);
             Map<Integer, Integer> grounds = films.cellsUnder(mask);
             grounds.forEach((film, count) -> {
@@ -268,14 +274,14 @@ public final class BuildUp {
             });
             onBare |= grounds.getOrDefault(0, 0) > 0;
             layers.add(new Step.Layer(surface.side(), place, soft(load.stream().map(m -> regions.get(m.region())).toList()),
-                    new Step.Load(region.colour().mix(), coat, region.thin()), 1, again(load, coats, place)));
+                    new Step.Load(region.colour().mix(), coat, region.thin() * thick), 1, again(load, coats, place)));
             touched.add(cells(place));
             films.lay(mask, coat, 1);
         }
         double setUp = pass.members().stream().map(m -> regions.get(m.region()).colour().mix()).distinct()
                 .mapToDouble(m -> setUp(m, mixed.add(m))).sum();
         Effort effort = effort(pass.members(), regions);
-        Drying drying = drying(pass.members(), regions, onBare);
+        Drying drying = drying(pass.members(), regions, coats, onBare);
         Geometry all = layers.size() == 1 ? layers.get(0).place()
                 : remembered.union(layers.stream().map(Step.Layer::place).toList());
         List<What> what = pass.members().stream().map(m -> what(m, regions, coats)).toList();

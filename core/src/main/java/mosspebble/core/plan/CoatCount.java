@@ -33,8 +33,9 @@ final class CoatCount {
      * @param wanted coats that would hide it all; more than are laid if none ever do
      * @param over what the later coats of a part are laid over: the region below; -1 where they cover all
      * @param onBare whether some of it lies on the bare stone
+     * @param thick how many coats thick each is: 1, or more for dots, which are set with one touch
      */
-    record Coats(List<Geometry> places, int wanted, int over, boolean onBare) {
+    record Coats(List<Geometry> places, int wanted, int over, boolean onBare, int thick) {
         int number() {
             return places.size();
         }
@@ -63,9 +64,9 @@ final class CoatCount {
         CoatCount count = new CoatCount(built, remembered, regions);
         Coats[] found = new Coats[regions.size()];
         for (int i : order) {
-            found[i] = fixed.containsKey(i) ? new Coats(times(regions.get(i).place(), fixed.get(i)), fixed.get(i), -1, true)
+            found[i] = fixed.containsKey(i) ? new Coats(times(regions.get(i).place(), fixed.get(i)), fixed.get(i), -1, true, 1)
                     : count.count(i);
-            Coat coat = built.coat(regions.get(i), i);
+            Coat coat = built.coat(regions.get(i), i, found[i].thick());
             for (int from = 0; from < found[i].number();) {
                 Geometry place = found[i].places().get(from);
                 int same = from;
@@ -85,12 +86,12 @@ final class CoatCount {
 
     private Coats count(int index) {
         Region region = regions.get(index);
-        Coat coat = built.coat(region, index);
+        Coat coat = built.coat(region, index, 1);
         double tolerance = built.tolerance(region);
         Map<Integer, Integer> grounds = films.cellsUnder(built.mask(region.place()));
         boolean onBare = grounds.getOrDefault(0, 0) > 0;
         if (!region.hides()) {
-            return new Coats(List.of(region.place()), 1, -1, onBare);
+            return new Coats(List.of(region.place()), 1, -1, onBare, 1);
         }
         int cells = Math.max(1, grounds.values().stream().mapToInt(Integer::intValue).sum());
         int main = 1;
@@ -109,9 +110,12 @@ final class CoatCount {
             }
         }
         int laid = Math.min(main, Planner.MOST_COATS);
+        if (laid > 1 && !region.isLine() && remembered.recall("dots", region.place(), (place, m) -> Tools.dotMm(place) > 0)) {
+            return new Coats(List.of(region.place()), main, -1, onBare, laid);
+        }
         List<Geometry> places = new ArrayList<>(times(region.place(), laid));
         int over = extra(region, more, laid, places);
-        return new Coats(places, main, over, onBare);
+        return new Coats(places, main, over, onBare, 1);
     }
 
     /** Further coats over what still shows in a part of the region; answers the region below that takes the most of them. */

@@ -147,7 +147,14 @@ public final class PaintOrder {
             return; // the same paint beside itself
         }
         boolean first = comesFirst(regions.get(i), regions.get(j));
-        boolean free = seam && regions.get(i).part() != regions.get(j).part();
+        if (stopsShort(regions.get(first ? i : j), regions.get(first ? j : i))) {
+            if (!sameColour(i, j)) {
+                beside.add(new Beside(i, j));
+            }
+            return;
+        }
+        boolean ground = regions.get(i).kind() == Step.Kind.GROUND || regions.get(j).kind() == Step.Kind.GROUND;
+        boolean free = seam && !ground && regions.get(i).part() != regions.get(j).part(); // nobody paints a ground round what is done
         if (free && regions.get(i).hides() && regions.get(j).hides() && !covered(both, lines)) {
             edges.add(first ? new Edge(i, j) : new Edge(j, i));
         }
@@ -160,6 +167,11 @@ public final class PaintOrder {
         int before = first ? i : j;
         int then = first ? j : i;
         arrows.add(new Arrow(before, then, because(regions.get(before), regions.get(then)), seam));
+    }
+
+    /** A line of what is behind ends at what lies in front: they only touch. */
+    private static boolean stopsShort(Region line, Region front) {
+        return line.kind() == Step.Kind.DETAIL && line.isLine() && front.kind() == Step.Kind.FILL && front.part() > line.part();
     }
 
     private boolean sameColour(int i, int j) {

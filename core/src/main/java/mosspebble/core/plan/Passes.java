@@ -26,16 +26,16 @@ import org.locationtech.jts.geom.Geometry;
 final class Passes {
 
     /** Orders tried for the first answer; more of them help little (docs/benchmarks.md). */
-    private static final int TRIES = Integer.getInteger("tries", 60);
+    private static final int TRIES = 60;
 
     private static final int FEW_TRIES = 4;
 
     /** A further pass counts like so many minutes: rinsing, taking up, looking where to go on (common practice, no source). */
-    private static final double PASS_COST = Double.parseDouble(System.getProperty("pc", "3"));
+    private static final double PASS_COST = 6;
 
     /** Bounds what is tried to draw passes together: looks, and looks times the square of the jobs. */
     private static final int MOST_LOOKS = 600;
-    private static final int WORK = Integer.getInteger("work", 2_000_000);
+    private static final int WORK = 2_000_000;
 
     /** What the pencil takes for the order, until the drawing is measured. */
     private static final Duration PENCIL = Duration.ofMinutes(4);
@@ -217,7 +217,7 @@ final class Passes {
         for (List<Member> job : jobs) {
             BuildUp.Effort effort = built.effort(job, regions);
             own.add(new Own(effort.painting().toSeconds() / 60.0,
-                    built.drying(job, regions, job.stream().anyMatch(m -> m.coat() == 1 && coats.get(m.region()).onBare())),
+                    built.drying(job, regions, coats, job.stream().anyMatch(m -> m.coat() == 1 && coats.get(m.region()).onBare())),
                     regions.get(job.get(0).region()).colour().mix(), effort.tool(),
                     job.stream().mapToDouble(m -> alongTheHand(regions.get(m.region()), hand)).min().orElse(0)));
         }
@@ -272,29 +272,20 @@ final class Passes {
         int looks = Math.min(MOST_LOOKS, WORK / Math.max(1, jobs.size() * jobs.size()));
         double cost = cost(passOf, pencilledAgain);
         boolean better = true;
-        while (better && looks > 0) {
+        for (int from = 0; better && looks > 0;) {
+            List<int[]> moves = moves();
             better = false;
-            for (int job = 0; job < jobs.size() && looks > 0; job++) {
-                int home = passOf[job];
-                int here = job;
-                List<Integer> places = new ArrayList<>();
-                if (IntStream.range(0, jobs.size()).anyMatch(j -> j != here && passOf[j] == home)) {
-                    places.add(passes);
-                }
-                IntStream.range(0, jobs.size()).filter(j -> passOf[j] != home && sameLoad(j, here)).map(j -> passOf[j]).distinct()
-                        .forEach(places::add);
-                for (int place : places) {
-                    int[] tried = passOf.clone();
-                    tried[job] = place;
-                    looks--;
-                    double now = cost(tried, pencilledAgain);
-                    if (now < cost - 1e-6) {
-                        cost = now;
-                        passOf = tried;
-                        passes = Math.max(passes, place + 1);
-                        better = true;
-                        break;
-                    }
+            for (int k = 0; k < moves.size() && looks > 0; k++) {
+                int[] tried = compact(moves.get((from + k) % moves.size()));
+                looks--;
+                double now = cost(tried, pencilledAgain);
+                if (now < cost - 1e-6) {
+                    cost = now;
+                    passOf = tried;
+                    passes = Arrays.stream(passOf).max().orElse(-1) + 1;
+                    better = true;
+                    from = (from + k) % moves.size(); // goes on where it was
+                    break;
                 }
             }
         }
@@ -310,6 +301,40 @@ final class Passes {
             passOf[job] = number[passOf[job]];
         }
         passes = count;
+    }
+
+    /** Each job alone, each job in another pass of its load, each two passes of one load together. */
+    private List<int[]> moves() {
+        List<int[]> moves = new ArrayList<>();
+        int[] size = new int[passes];
+        Arrays.stream(passOf).forEach(p -> size[p]++);
+        for (int job = 0; job < jobs.size(); job++) {
+            if (size[passOf[job]] > 1) {
+                moves.add(moved(job, passes));
+            }
+            BitSet seen = new BitSet();
+            for (int other = 0; other < jobs.size(); other++) {
+                int place = passOf[other];
+                if (place != passOf[job] && !seen.get(place) && sameLoad(job, other)) {
+                    seen.set(place);
+                    moves.add(moved(job, place));
+                    if (job < other && size[place] + size[passOf[job]] > 2) {
+                        int[] together = passOf.clone();
+                        for (int j = 0; j < together.length; j++) {
+                            together[j] = together[j] == passOf[job] ? place : together[j];
+                        }
+                        moves.add(together);
+                    }
+                }
+            }
+        }
+        return moves;
+    }
+
+    private int[] moved(int job, int place) {
+        int[] moved = passOf.clone();
+        moved[job] = place;
+        return moved;
     }
 
     /** Minutes until all is dry, with what every further pass costs; infinite if passes would wait for each other in a circle. */
@@ -361,13 +386,18 @@ final class Passes {
         List<Member> some = jobs.get(job);
         List<Member> others = jobs.get(other);
         return some.size() == 1 && others.size() == 1 && some.get(0).coat() == others.get(0).coat()
+                && coats.get(some.get(0).region()).thick() == coats.get(others.get(0).region()).thick()
                 && regions.get(some.get(0).region()).sameLoad(regions.get(others.get(0).region()));
     }
 
+    private String name(Member member) {
+        Region region = regions.get(member.region());
+        return region.kind() + " " + region.what().id() + " " + region.colour().mix().parts().get(0).paint()
+                + (member.coat() > 1 ? " coat " + member.coat() : "");
+    }
+
     private String key(List<Member> job, Map<String, Integer> names) {
-        Region first = regions.get(job.get(0).region());
-        String key = first.kind() + " " + first.what().id() + " " + first.colour().mix().parts().get(0).paint()
-                + (job.get(0).coat() > 1 ? " coat " + job.get(0).coat() : "");
+        String key = name(job.get(0));
         int number = names.merge(key, 1, Integer::sum);
         return number == 1 ? key : key + " " + number;
     }
@@ -465,9 +495,6 @@ final class Passes {
             pencil = passes;
             keys.add("PENCIL_AGAIN");
         }
-        if (Boolean.getBoolean("dbg")) {
-            System.err.println("end " + found.end().toMinutes() + " bound " + bound.toMinutes() + " passes " + passes);
-        }
     }
 
     /** Where a region lies on the way of the hand: from the upper left for the right hand, from the upper right for the left. */
@@ -482,6 +509,11 @@ final class Passes {
     private void follow(List<String> own) {
         Map<String, Integer> byKey = new HashMap<>();
         sequence.forEach(p -> byKey.put(keys.get(p), p));
+        for (int p : sequence) { // whoever led a pass of its own before is known by its own name
+            if (p != pencil) {
+                members(p).forEach(m -> byKey.putIfAbsent(name(m), p));
+            }
+        }
         List<Integer> result = new ArrayList<>(own.stream().distinct().map(byKey::get).filter(p -> p != null).toList());
         for (int i = 0; i < sequence.size(); i++) {
             if (!result.contains(sequence.get(i))) {

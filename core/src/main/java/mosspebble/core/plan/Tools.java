@@ -18,21 +18,22 @@ record Tools(Tool tool, double mm2PerMinute) {
     /** Equal dots set with a fresh load each (common practice, no source). */
     private static final double DOTS_PER_MINUTE = 14;
 
-    /** Diameter of the dots if the area is nothing but three or more equal discs, mm; else 0. */
-    private static double dotMm(Geometry area) {
+    /** Nobody sets a larger dot with one touch, mm (common practice, no source). */
+    private static final double LARGEST_DOT_MM = 8;
+
+    /** Diameter of the dots if the area is nothing but equal discs, each set with one touch, mm; else 0. */
+    static double dotMm(Geometry area) {
         int count = area.getNumGeometries();
-        if (count < 3) {
-            return 0;
-        }
-        double usual = area.getArea() / count;
+        double usual = area.getArea() / Math.max(1, count);
         for (int i = 0; i < count; i++) {
             Geometry one = area.getGeometryN(i);
             double round = 4 * Math.PI * one.getArea() / (one.getLength() * one.getLength());
-            if (round < 0.97 || Math.abs(one.getArea() / usual - 1) > 0.05) {
+            if (!(round >= 0.97) || Math.abs(one.getArea() / usual - 1) > 0.05) {
                 return 0;
             }
         }
-        return Math.sqrt(4 * usual / Math.PI);
+        double diameter = Math.sqrt(4 * usual / Math.PI);
+        return count > 0 && diameter <= LARGEST_DOT_MM ? diameter : 0;
     }
 
     /** Whether it is too broad to follow an edge. */

@@ -146,7 +146,7 @@ class LightAndLinesTest {
         assertThat(halo.kind()).isEqualTo(Kind.GROUND);
         assertThat(halo.soft().mm()).isPositive();
         assertThat(halo.place().difference(silhouette.buffer(8.5)).getArea()).isLessThan(0.5);
-        assertThat(plan.steps().indexOf(halo)).isGreaterThan(plan.steps().indexOf(of(plan, "Paint the ground")))
+        assertThat(plan.steps().indexOf(halo)).isGreaterThan(plan.steps().indexOf(of(plan, "coat: the ground")))
                 .isLessThan(plan.steps().indexOf(of(plan, "ball")));
     }
 

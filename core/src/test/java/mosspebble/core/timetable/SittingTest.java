@@ -4,13 +4,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.time.Duration;
+import java.util.Arrays;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
 class SittingTest {
 
+    private static final Duration DRY = Duration.ofMinutes(30);
+
     private static Sitting.Task task(int hand, int dries, Integer... after) {
-        return new Sitting.Task(Duration.ofMinutes(hand), Duration.ZERO, Duration.ofMinutes(dries), List.of(after));
+        return new Sitting.Task(Duration.ofMinutes(hand), Duration.ZERO, Duration.ofMinutes(dries),
+                Arrays.stream(after).map(a -> new Sitting.Wait(a, DRY)).toList());
     }
 
     @Test

@@ -7,6 +7,7 @@ import java.time.Duration;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import mosspebble.core.area.Shapes;
 import mosspebble.core.blend.BlendKind;
 import mosspebble.core.blend.Share;
@@ -62,10 +63,13 @@ class WordsTest {
         Facts facts = Facts.of("over", 2).and("primer", 1).and("alone", 9).and("most", 7).and("mm", 1.0).and("blend", BlendKind.GLAZE)
                 .and("light", "10 o'clock").and("restores", true).and("darkest", false).and("liner", false)
                 .and("inside", 20.0).and("outside", 30.0).and("shaded", true).and("below", "white").and("coats", 2);
-        Step.Doing doing = new Step.Doing(List.of(what), true, new Why(reason, facts, List.of(WING)), coats, 2, true, Step.Turn.HALF_ROUND);
+        Step.Doing doing = new Step.Doing(List.of(what), true, new Why(reason, facts, List.of(WING)), new Step.Count(1, coats, 2), 2, true,
+                Step.Turn.HALF_ROUND);
         return new Step.Lay("key", kind, doing,
-                new Step.Layer(Side.FRONT, Shapes.nothing(), Soft.CRISP, new Step.Load(Mix.of("blue"), coat, 1), coats),
-                new Tool(Tool.Kind.DOT_END, 3), new Step.Work(100, Duration.ofMinutes(3), Duration.ZERO, Duration.ofMinutes(9)),
+                List.of(new Step.Layer(Side.FRONT, Shapes.nothing(), Soft.CRISP, new Step.Load(Mix.of("blue"), coat, 1), 1,
+                        Shapes.nothing())),
+                new Tool(Tool.Kind.DOT_END, 3),
+                new Step.Work(100, Duration.ofMinutes(3), Duration.ZERO, Duration.ofMinutes(7), Duration.ofMinutes(9)),
                 Optional.empty(), List.of());
     }
 
@@ -139,9 +143,14 @@ class WordsTest {
         List<What> many = List.of(WING, new What(What.Of.PART, "right wing", Share.WHOLE, List.of()), WING,
                 new What(What.Of.PART, "tail", Share.WHOLE, List.of()), new What(What.Of.PART, "beak", Share.WHOLE, List.of()));
         Step.Doing doing = one.doing();
-        Step step = new Step.Lay("k", Step.Kind.FILL, new Step.Doing(many, true, doing.why(), 1, 2, false, Step.Turn.AS_IT_LIES),
-                one.paint(), one.tool(), one.work(), Optional.empty(), List.of());
-        assertThat(StepWords.title(step)).isEqualTo("Fill the left wing, the right wing and 2 more");
+        Step step = new Step.Lay("k", Step.Kind.FILL,
+                new Step.Doing(many, true, doing.why(), new Step.Count(1, 1, 1), 2, false, Step.Turn.AS_IT_LIES),
+                one.layers(), one.tool(), one.work(), Optional.empty(), List.of());
+        assertThat(StepWords.title(step)).isEqualTo("Fill both wings, the tail and the beak");
+        List<What> row = IntStream.rangeClosed(1, 12).mapToObj(i -> new What(What.Of.PART, "ray " + i, Share.WHOLE, List.of())).toList();
+        Step second = new Step.Lay("k", Step.Kind.FILL, new Step.Doing(row, true, doing.why(), new Step.Count(2, 2, 2), 2, false,
+                Step.Turn.AS_IT_LIES), one.layers(), one.tool(), one.work(), Optional.empty(), List.of());
+        assertThat(StepWords.title(second)).isEqualTo("Second coat: the twelve rays");
     }
 
     @Test
