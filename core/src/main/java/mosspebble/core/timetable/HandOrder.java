@@ -48,6 +48,11 @@ public record HandOrder(List<Integer> order, Duration end, Duration bound) {
     /** Waits that one accepts to take the longer chain first, seconds. */
     private static final long[] PATIENCE = {0, 60, 180, 600};
 
+    /** From so many tries on, single jobs are moved as well, in so many sweeps at most, where there are not too many jobs. */
+    private static final int THOROUGH = 20;
+    private static final int SWEEPS = 4;
+    private static final int MOST_MOVED = 60;
+
     public HandOrder {
         order = List.copyOf(order);
     }
@@ -70,7 +75,7 @@ public record HandOrder(List<Integer> order, Duration end, Duration bound) {
 
     /** When all would be done and dry in a given order that respects the arcs. */
     public static Duration end(Problem problem, List<Integer> order) {
-        return Duration.ofSeconds(new Search(problem).end(order));
+        return Duration.ofSeconds(new Search(problem).end(order.stream().mapToInt(Integer::intValue).toArray()));
     }
 
     private static final class Search {
@@ -178,7 +183,56 @@ public record HandOrder(List<Integer> order, Duration end, Duration bound) {
                     bestCost = cost;
                 }
             }
+            if (tries >= THOROUGH && n <= MOST_MOVED) {
+                best = moved(best, bestCost);
+                bestCost = cost(best);
+            }
             return new HandOrder(Arrays.stream(best).boxed().toList(), Duration.ofSeconds(bestCost[0]), Duration.ofSeconds(bound));
+        }
+
+        /** Takes single jobs to other places in the order as long as that is better. */
+        private int[] moved(int[] order, long[] cost) {
+            int[] best = order;
+            long[] bestCost = cost;
+            for (int sweep = 0; sweep < SWEEPS; sweep++) {
+                boolean better = false;
+                for (int from = 0; from < n; from++) {
+                    for (int to = 0; to < n; to++) {
+                        int[] tried = from == to ? null : moved(best, from, to);
+                        if (tried == null) {
+                            continue;
+                        }
+                        long[] now = cost(tried);
+                        if (Arrays.compare(now, bestCost) < 0) {
+                            best = tried;
+                            bestCost = now;
+                            better = true;
+                        }
+                    }
+                }
+                if (!better) {
+                    break;
+                }
+            }
+            return best;
+        }
+
+        /** One job at another place; null where an arc forbids it. */
+        private int[] moved(int[] order, int from, int to) {
+            int job = order[from];
+            for (int k = Math.min(from, to); k <= Math.max(from, to); k++) {
+                if (k != from && (from < to ? must[job][order[k]] : must[order[k]][job])) {
+                    return null;
+                }
+            }
+            int[] moved = order.clone();
+            if (from < to) {
+                System.arraycopy(order, from + 1, moved, from, to - from);
+            } else {
+                System.arraycopy(order, to, moved, to + 1, from - to);
+            }
+            moved[to] = job;
+            return moved;
         }
 
         private int[] dispatched(double[] taste, long patience) {
@@ -233,10 +287,10 @@ public record HandOrder(List<Integer> order, Duration end, Duration bound) {
                 loads += load[order[k]] != load[order[k - 1]] ? 1 : 0;
                 tools += tool[order[k]] != tool[order[k - 1]] ? 1 : 0;
             }
-            return new long[] {end(Arrays.stream(order).boxed().toList()), loads, tools};
+            return new long[] {end(order), loads, tools};
         }
 
-        long end(List<Integer> order) {
+        long end(int[] order) {
             long[] free = new long[n];
             boolean[] done = new boolean[n];
             long now = 0;

@@ -1,0 +1,214 @@
+package mosspebble.core.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.SplittableRandom;
+import mosspebble.core.Paints;
+import mosspebble.core.area.Remembered;
+import mosspebble.core.area.Shapes;
+import mosspebble.core.colour.Mix;
+import mosspebble.core.colour.Palette;
+import mosspebble.core.drying.Climate;
+import mosspebble.core.project.Habits;
+import mosspebble.core.project.Project;
+import mosspebble.core.project.Workshop;
+import mosspebble.core.rules.Plans;
+import mosspebble.core.sketch.ItemMode;
+import mosspebble.core.sketch.Motif;
+import mosspebble.core.sketch.MotifPart;
+import mosspebble.core.sketch.Placement;
+import mosspebble.core.sketch.Presence;
+import mosspebble.core.sketch.Repertoire;
+import mosspebble.core.sketch.Role;
+import mosspebble.core.sketch.Sketch;
+import mosspebble.core.sketch.Slot;
+import mosspebble.core.sketch.Subject;
+import mosspebble.core.stone.Stone;
+import mosspebble.core.stone.Survey;
+import mosspebble.core.units.Millimetres;
+import mosspebble.core.units.Srgb;
+import mosspebble.core.words.StepWords;
+import org.junit.jupiter.api.Tag;
+import org.junit.jupiter.api.Test;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Envelope;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.GeometryFactory;
+
+/** One load, one pass; nothing beside wet paint; every place gets its coats. Tiles on a grey stone. */
+class PassesTest {
+
+    private static final GeometryFactory FACTORY = new GeometryFactory();
+    private static final Stone STONE = Stone.cobble().withSize(new Millimetres(150), new Millimetres(110), new Millimetres(30));
+    private static final Survey SURVEY = Survey.of(STONE);
+    private static final List<String> COLOURS = List.of("red", "white", "blue", "yellow", "black", "palegreen");
+
+    private static Geometry box(double x, double y, double wide, double high) {
+        return FACTORY.toGeometry(new Envelope(x, x + wide, y, y + high));
+    }
+
+    private static Geometry disc(double x, double y, double r) {
+        return FACTORY.createPoint(new Coordinate(x, y)).buffer(r, 24);
+    }
+
+    private static MotifPart part(String title, String slot, Geometry shape, boolean outlined) {
+        return new MotifPart(title.replace(' ', '-'), title, Role.FILL, slot, shape, new MotifPart.Make(0, 0, outlined, Presence.ALWAYS),
+                Optional.empty());
+    }
+
+    private static PaintPlan plan(List<MotifPart> parts, Map<String, Mix> colours, Habits habits) {
+        Geometry whole = Shapes.union(parts.stream().map(MotifPart::shape).toList());
+        List<Slot> slots = parts.stream().map(MotifPart::slot).distinct().map(s -> new Slot(s, s, Srgb.ofHex("#888888"))).toList();
+        Repertoire repertoire = Repertoire.of(List.of(new Motif("tiles", "Tiles", slots, parts, whole, whole, true, false)), List.of());
+        Project project = Project.begin("p", "Tiles", STONE)
+                .withSketch(Optional.of(Sketch.of(new Subject.Figure("tiles"), ItemMode.ON_STONE, new Placement(0, 0, 0, 1), 0)))
+                .withColours(colours).withHabits(habits);
+        return Plans.plan(project, SURVEY, new Workshop(new Palette(Paints.shelf()), repertoire, Climate.room(), List.of()),
+                new Remembered());
+    }
+
+    private static final Habits BARE = Habits.usual().withGround(Habits.Ground.BARE).withPrimer(Habits.Primer.NEVER);
+
+    private static List<Step.Lay> fills(PaintPlan plan) {
+        return plan.steps().stream().filter(s -> s.kind() == Step.Kind.FILL).map(s -> (Step.Lay) s).toList();
+    }
+
+    // --- one load, one pass
+
+    @Test
+    @Tag("outside") // one load, everything it goes on; a second coat is a pass of its own (common practice, no source)
+    void allRaysOfOneColourAreOnePassACoat() {
+        List<MotifPart> rays = new ArrayList<>();
+        for (int i = 0; i < 12; i++) {
+            double a = Math.toRadians(30 * i);
+            rays.add(part("ray " + (i + 1), "rays", disc(30 * Math.cos(a), 30 * Math.sin(a), 5).getEnvelope(), true));
+        }
+        PaintPlan plan = plan(rays, Map.of("rays", Mix.of("yellow")), BARE);
+
+        List<Step.Lay> fills = fills(plan);
+        assertThat(fills).extracting(s -> s.doing().count().number()).isSorted().startsWith(1, 2).doesNotHaveDuplicates();
+        assertThat(fills).allSatisfy(s -> assertThat(s.doing().what()).hasSize(12));
+        assertThat(StepWords.title(fills.get(1))).isEqualTo("Second coat: the twelve rays");
+        assertThat(StepWords.sentence(fills.get(0))).contains("the next coat closes it");
+        assertThat(fills.get(1).after()).extracting(Step.After::waits).contains(Step.Waits.OWN_COAT);
+    }
+
+    @Test
+    void oneColourBesideItselfNeverWaits() {
+        List<MotifPart> tiles = new ArrayList<>();
+        for (int i = 0; i < 5; i++) {
+            tiles.add(part("tile " + (i + 1), "tiles", box(-40 + 16 * i, -10, 16, 20), true));
+        }
+        PaintPlan plan = plan(tiles, Map.of("tiles", Mix.of("black")), BARE);
+        assertThat(fills(plan)).hasSize(1);
+    }
+
+    @Test
+    @Tag("outside") // the palest stripe needs most coats and begins; its neighbours wait for it, the others do not (common practice)
+    void crispStripesAlternateAndThePalestBegins() {
+        List<MotifPart> stripes = new ArrayList<>();
+        Map<String, Mix> colours = new HashMap<>();
+        List<String> of = List.of("red", "blue", "black", "yellow", "purple", "umber");
+        for (int i = 0; i < 6; i++) {
+            stripes.add(part("stripe " + (i + 1), "s" + i, box(-48 + 16 * i, -20, 16, 40), false));
+            colours.put("s" + i, Mix.of(of.get(i)));
+        }
+        List<Integer> first = fills(plan(stripes, colours, BARE)).stream().filter(s -> s.doing().count().number() == 1)
+                .map(s -> Integer.parseInt(s.doing().what().get(0).part().replaceAll("\\D", ""))).toList();
+        assertThat(first).hasSize(6);
+        assertThat(first.get(0)).as("yellow: %s", first).isEqualTo(4);
+        assertThat(Math.abs(first.get(1) - first.get(0))).as("%s", first).isGreaterThan(1);
+        assertThat(Math.abs(first.get(2) - first.get(1))).as("%s", first).isGreaterThan(1);
+    }
+
+    @Test
+    @Tag("outside") // dots: one touch each, thick ones dry 20 to 60 minutes (common practice, no source)
+    void aDotIsOneTouchOfThickPaint() {
+        List<MotifPart> parts = List.of(part("cap", "cap", disc(0, 0, 25), true), part("dots", "dots",
+                Shapes.union(List.of(disc(-8, 0, 2), disc(0, 0, 2), disc(8, 0, 2))), false));
+        PaintPlan plan = plan(parts, Map.of("cap", Mix.of("black"), "dots", Mix.of("white")), BARE);
+        List<Step.Lay> dots = fills(plan).stream().filter(s -> s.doing().what().get(0).part().equals("dots")).toList();
+        assertThat(dots).hasSize(1);
+        assertThat(dots.get(0).paint().load().thin()).as("as thick as the coats it stands for").isGreaterThan(1);
+        assertThat(dots.get(0).work().dries()).isBetween(Duration.ofMinutes(20), Duration.ofMinutes(60));
+        assertThat(StepWords.tool(dots.get(0))).contains("reloaded");
+    }
+
+    // --- whatever the picture
+
+    @Test
+    void noPassLiesBesideWetPaintAndEveryPlaceGetsItsCoats() {
+        SplittableRandom random = new SplittableRandom(11);
+        for (int round = 0; round < 25; round++) {
+            List<MotifPart> parts = new ArrayList<>();
+            Map<String, Mix> colours = new HashMap<>();
+            int n = 3 + random.nextInt(8);
+            for (int i = 0; i < n; i++) {
+                Geometry shape = random.nextBoolean()
+                        ? disc(random.nextDouble(-40, 40), random.nextDouble(-25, 25), random.nextDouble(2, 16))
+                        : box(random.nextDouble(-45, 20), random.nextDouble(-30, 10), random.nextDouble(4, 30), random.nextDouble(4, 25));
+                parts.add(part("part " + (i + 1), "s" + i % 5, shape, random.nextBoolean()));
+                colours.put("s" + i % 5, Mix.of(COLOURS.get(random.nextInt(COLOURS.size()))));
+            }
+            PaintPlan plan = plan(parts, colours, BARE.withLight(mosspebble.core.project.Light.NONE));
+            List<Step> steps = plan.steps();
+            for (int i = 0; i < steps.size(); i++) {
+                if (!(steps.get(i) instanceof Step.Lay)) {
+                    continue;
+                }
+                assertThat(steps.get(i).coats()).as("a pass is one coat").isEqualTo(1);
+                for (int j = 0; j < i; j++) {
+                    if (steps.get(j) instanceof Step.Lay && !steps.get(j).mix().equals(steps.get(i).mix())
+                            && steps.get(j).place().distance(steps.get(i).place()) < 0.3) {
+                        assertThat(plan.sitting().steps().get(i).start()).as("%s beside wet %s, round %s", StepWords.title(steps.get(i)),
+                                StepWords.title(steps.get(j)), round)
+                                .isGreaterThanOrEqualTo(plan.sitting().steps().get(j).end().plus(steps.get(j).work().touch()));
+                    }
+                }
+            }
+            covered(plan, parts, round);
+        }
+    }
+
+    /** What is seen of a part has its colour at the end. */
+    private static void covered(PaintPlan plan, List<MotifPart> parts, int round) {
+        mosspebble.core.area.Grid grid = mosspebble.core.area.Grid.around(75, 55, 0.5);
+        mosspebble.core.coats.FilmMap films = plan.filmsAfter(plan.steps().size() - 2, grid, StoneState.DRY);
+        Geometry lines = Shapes.union(plan.steps().stream().filter(s -> s.kind() == Step.Kind.OUTLINE).map(Step::place).toList());
+        List<Geometry> drawn = plan.design().orElseThrow().parts().stream().map(p -> p.drawn()).toList();
+        for (int i = 0; i < parts.size(); i++) {
+            Geometry seen = drawn.get(i);
+            for (int k = i + 1; k < parts.size(); k++) {
+                seen = Shapes.minus(seen, drawn.get(k));
+            }
+            Geometry inner = Shapes.minus(Shapes.grown(seen, -2), Shapes.grown(lines, 0.6));
+            if (inner.getArea() > 4) {
+                Coordinate at = inner.getInteriorPoint().getCoordinate();
+                Mix wanted = plan.project().colours().get(parts.get(i).slot());
+                assertThat(films.table().film(films.at(at.x, at.y)).coat().map(c -> c.name()).orElse("bare"))
+                        .as("part %s of round %s: %s", i + 1, round, StepWords.titles(plan))
+                        .isEqualTo(Paints.shelf().words(wanted));
+            }
+        }
+    }
+
+    @Test
+    void theFilmIsTheSumOfThePasses() {
+        List<MotifPart> parts = List.of(part("wall", "wall", box(-30, -20, 60, 40), true), part("door", "door", box(-5, -5, 6, 5), true));
+        PaintPlan plan = plan(parts, Map.of("wall", Mix.of("yellow"), "door", Mix.of("blue")), BARE);
+        Geometry wall = plan.design().orElseThrow().parts().get(0).drawn();
+        Coordinate at = new Coordinate(wall.getCentroid().getX() + 20, wall.getCentroid().getY() + 10);
+        double sum = plan.steps().stream().filter(s -> s instanceof Step.Lay).flatMap(s -> s.layers().stream())
+                .filter(l -> l.place().contains(FACTORY.createPoint(at))).mapToDouble(l -> l.load().coat().dryUm()).sum();
+        List<Slice.Sample> cut = new Slice(plan).cut(plan.steps().size() - 1, at.x - 0.01, at.y, at.x + 0.01, at.y, 3);
+        double soaked = 0.35 * sum; // the first coat soaks into the stone in part
+        assertThat(cut.get(1).totalUm()).isCloseTo(sum, within(soaked));
+    }
+}
