@@ -6,6 +6,7 @@ import java.util.Optional;
 import mosspebble.core.area.Shapes;
 import mosspebble.core.blend.Share.Kind;
 import mosspebble.core.colour.Ladder;
+import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Palette;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
@@ -180,9 +181,10 @@ public final class BlendWork {
         Palette.Colour together = from.into(to, second / 6.0);
         long paints = java.util.stream.Stream.concat(from.mix().parts().stream(), to.mix().parts().stream()).map(p -> p.paint()).distinct()
                 .count();
-        boolean countable = paints <= mosspebble.core.colour.Mix.MOST_PAINTS
-                && 6 * from.mix().totalParts() * to.mix().totalParts() <= mosspebble.core.colour.Mix.MOST_PARTS;
-        return countable ? together.as(from.mix().with(6 - second, to.mix(), second)) : together.as(share < 0.5 ? from.mix() : to.mix());
+        boolean countable = paints <= Mix.MOST_PAINTS
+                && 6 * from.mix().totalParts() * to.mix().totalParts() <= Mix.MOST_PARTS;
+        return countable ? together.as(from.mix().with(6 - second, to.mix(), second).inAtMost(Mix.MEASURED_PARTS))
+                : together.as(share < 0.5 ? from.mix() : to.mix());
     }
 
     private void dryBrush() {

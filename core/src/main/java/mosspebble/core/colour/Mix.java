@@ -1,9 +1,10 @@
 package mosspebble.core.colour;
 
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Objects;
 import java.util.Map;
+import java.util.Objects;
 
 /** A recipe by parts: one to three paints in small whole parts as a painter mixes them; more only where two mixes run into each other. */
 public record Mix(List<Part> parts) {
@@ -13,6 +14,12 @@ public record Mix(List<Part> parts) {
 
     /** Most parts of one paint. */
     public static final int MOST_PARTS = 600;
+
+    /** Most parts that a hand measures out (common practice, no source). */
+    public static final int MEASURED_PARTS = 12;
+
+    /** Shares so near are one. */
+    private static final double NEAR_SHARE = 0.02;
 
     /** So many parts of one paint. */
     public record Part(String paint, int parts) {
@@ -60,6 +67,61 @@ public record Mix(List<Part> parts) {
         other.parts.forEach(p -> counts.merge(p.paint, p.parts * others * totalParts(), Integer::sum));
         int common = counts.values().stream().reduce(0, Mix::gcd);
         return new Mix(counts.entrySet().stream().map(e -> new Part(e.getKey(), e.getValue() / common)).toList());
+    }
+
+    /**
+     * The mix that a hand can measure and that comes nearest: in the fewest whole parts whose shares are within 2 % of these, or the
+     * nearest in as many as allowed. A paint of which not even half a part is left falls away.
+     *
+     * @param most parts in all, 1 or more
+     */
+    public Mix inAtMost(int most) {
+        int common = parts.stream().map(Part::parts).reduce(0, Mix::gcd);
+        if (totalParts() / common <= most) {
+            return new Mix(parts.stream().map(p -> new Part(p.paint, p.parts / common)).toList());
+        }
+        int[] best = null;
+        double least = Double.POSITIVE_INFINITY;
+        for (int total = 1; total <= most && least > NEAR_SHARE; total++) {
+            int[] rounded = rounded(total);
+            double worst = 0;
+            for (int i = 0; i < rounded.length; i++) {
+                worst = Math.max(worst, Math.abs((double) rounded[i] / total - (double) parts.get(i).parts / totalParts()));
+            }
+            if (worst < least - 1e-12) {
+                least = worst;
+                best = rounded;
+            }
+        }
+        List<Part> kept = new ArrayList<>();
+        for (int i = 0; i < best.length; i++) {
+            if (best[i] > 0) {
+                kept.add(new Part(parts.get(i).paint, best[i]));
+            }
+        }
+        return new Mix(kept);
+    }
+
+    /** Parts of each paint by the largest remainders. */
+    private int[] rounded(int total) {
+        int[] whole = new int[parts.size()];
+        double[] left = new double[parts.size()];
+        int given = 0;
+        for (int i = 0; i < whole.length; i++) {
+            double exact = (double) total * parts.get(i).parts / totalParts();
+            whole[i] = (int) Math.floor(exact + 1e-9);
+            left[i] = exact - whole[i];
+            given += whole[i];
+        }
+        for (; given < total; given++) {
+            int next = 0;
+            for (int i = 1; i < left.length; i++) {
+                next = left[i] > left[next] + 1e-12 ? i : next;
+            }
+            whole[next]++;
+            left[next] = -1;
+        }
+        return whole;
     }
 
     private static int gcd(int a, int b) {

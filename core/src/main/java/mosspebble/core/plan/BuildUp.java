@@ -14,6 +14,7 @@ import mosspebble.core.area.Grid;
 import mosspebble.core.area.Mask;
 import mosspebble.core.area.Remembered;
 import mosspebble.core.area.Shapes;
+import mosspebble.core.blend.Share;
 import mosspebble.core.care.SealAdvice;
 import mosspebble.core.coats.Coat;
 import mosspebble.core.coats.Film;
@@ -278,7 +279,9 @@ public final class BuildUp {
             touched.add(cells(place));
             films.lay(mask, coat, 1);
         }
-        double setUp = pass.members().stream().map(m -> regions.get(m.region()).colour().mix()).distinct()
+        double setUp = pass.members().stream().map(m -> regions.get(m.region()))
+                .filter(r -> !pass.wet() || r.what().share().kind() != Share.Kind.MIXED_STEP) // that is mixed on the stone
+                .map(r -> r.colour().mix()).distinct()
                 .mapToDouble(m -> setUp(m, mixed.add(m))).sum();
         Effort effort = effort(pass.members(), regions);
         Drying drying = drying(pass.members(), regions, coats, onBare);

@@ -19,9 +19,9 @@ import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 
 /**
- * The passes on one surface: one coat of one load on all places that may take it at once. First every coat of every region is a job; jobs of
- * one load are then drawn together as long as none of them waits, by whatever way, for another; what is worked wet together is one pass of
- * several loads. The passes are put in the order that is done soonest.
+ * The passes on one surface: one coat of one load on all places that may take it at once. First every coat of every region is a job; jobs
+ * of one load are then drawn together as long as none of them waits, by whatever way, for another, and apart again where that is done much
+ * sooner; what is worked wet together is one pass of several loads. The passes are put in the order that is done soonest.
  */
 final class Passes {
 

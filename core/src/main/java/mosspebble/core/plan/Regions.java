@@ -18,7 +18,6 @@ import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.PaintKind;
 import mosspebble.core.colour.Palette;
-import mosspebble.core.colour.RecipeSearch;
 import mosspebble.core.project.Habits;
 import mosspebble.core.project.Light;
 import mosspebble.core.project.Project;
@@ -158,7 +157,7 @@ final class Regions {
         }
         double reach = 2 + 6 * amount;
         Geometry near = remembered.common(remembered.grown(design.silhouette(), reach), place);
-        darker(colour.lab(), amount).ifPresent(dark -> {
+        darker(colour, amount).ifPresent(dark -> {
             if (near.getArea() > 4) {
                 regions.add(new Region(Step.Kind.GROUND, What.of(What.Of.HALO), near, dark,
                         Region.Spread.thin(0.5, Soft.of(reach * 0.8, place)), -2, Region.Line.NONE, Why.of(Why.Reason.LIFTS_OFF)));
@@ -254,7 +253,7 @@ final class Regions {
         int step = high > low ? (int) Math.round(6 * (own - low) / (high - low)) : 0;
         boolean countable = colour.mix().parts().size() + other.get().mix().parts().size() <= Mix.MOST_PAINTS;
         return step == 0 || !countable ? colour : step == 6 ? other.get()
-                : palette.colour(colour.mix().with(6 - step, other.get().mix(), step)).orElse(colour);
+                : palette.colour(colour.mix().with(6 - step, other.get().mix(), step).inAtMost(Mix.MEASURED_PARTS)).orElse(colour);
     }
 
     /** The pen of nearly the same colour, for painters who fill with pens. */
@@ -302,7 +301,7 @@ final class Regions {
         if (place.getArea() < 4) {
             return Optional.empty();
         }
-        return darker(colour.lab(), Math.max(light.shade(), light.contact()))
+        return darker(colour, Math.max(light.shade(), light.contact()))
                 .map(shade -> new Region(Step.Kind.SHADE, What.of(What.Of.SHADE_SIDE, part.part().title()), place, shade,
                         Region.Spread.thin(0.4, Soft.shade(visible)), depth * Region.LEVELS + Region.LEVELS - 2,
                         Region.Line.NONE, Why.of(Why.Reason.TURNS_AWAY, Facts.of("light", light.clock()))));
@@ -336,9 +335,7 @@ final class Regions {
         if (place.getArea() < 3) {
             return Optional.empty();
         }
-        Lab lab = colour.lab();
-        Lab lighter = new Lab(lab.l() + (97 - lab.l()) * 0.45 * amount, lab.a() * 0.9, lab.b() * 0.9);
-        return near(lighter).filter(light -> light.lab().l() > lab.l() + 2)
+        return lighter(colour, amount)
                 .map(light -> new Region(Step.Kind.SHADE, What.of(What.Of.LIGHT_SIDE, part.part().title()), place, light,
                         Region.Spread.thin(0.45, Soft.of(0.08 * size, visible)),
                         depth * Region.LEVELS + Region.LEVELS - 1, Region.Line.NONE,
@@ -357,13 +354,17 @@ final class Regions {
         return memory.recall("prepared", area, (a, m) -> PreparedGeometryFactory.prepare(a));
     }
 
-    private Optional<Palette.Colour> darker(Lab lab, double amount) {
+    private Optional<Palette.Colour> darker(Palette.Colour base, double amount) {
+        Lab lab = base.lab();
         Lab wanted = new Lab(lab.l() * (1 - 0.42 * amount), lab.a() * 0.95, lab.b() * 0.9 - 3 * amount);
-        return near(wanted).filter(shade -> shade.lab().l() < lab.l() - 3);
+        return remembered.recall("shade colour", base.mix(), wanted, palette,
+                (mix, lab2, paints, m) -> paints.colour(mix).flatMap(c -> Shades.darker(paints, c, lab2)));
     }
 
-    private Optional<Palette.Colour> near(Lab wanted) {
-        return remembered.recall("near", wanted, palette,
-                (lab, paints, m) -> RecipeSearch.nearest(lab, paints, 5, 2).flatMap(recipe -> paints.colour(recipe.mix())));
+    private Optional<Palette.Colour> lighter(Palette.Colour base, double amount) {
+        Lab lab = base.lab();
+        Lab wanted = new Lab(lab.l() + (97 - lab.l()) * 0.45 * amount, lab.a() * 0.9, lab.b() * 0.9);
+        return remembered.recall("light colour", base.mix(), wanted, palette,
+                (mix, lab2, paints, m) -> paints.colour(mix).flatMap(c -> Shades.lighter(paints, c, lab2)));
     }
 }

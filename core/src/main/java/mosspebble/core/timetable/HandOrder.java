@@ -8,8 +8,8 @@ import java.util.Optional;
 import java.util.SplittableRandom;
 
 /**
- * In which order one hand does what: a single machine with least lags between jobs. The jobs are dispatched one after the other, what has the
- * longest chain behind it first among what can start; many such orders with other tastes are tried, and the best is kept (a multi-start
+ * In which order one hand does what: a single machine with least lags between jobs. The jobs are dispatched one after the other, what has
+ * the longest chain behind it first among what can start; many such orders with other tastes are tried, and the best is kept (a multi-start
  * priority-rule method; R. Kolisch and S. Hartmann, "Heuristic algorithms for the resource-constrained project scheduling problem", 1999).
  * Deterministic: the same problem gives the same answer.
  *

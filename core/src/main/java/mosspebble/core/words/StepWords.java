@@ -38,12 +38,18 @@ public final class StepWords {
         if (step instanceof Step.Lay lay) {
             boolean outline = lay.kind() == Step.Kind.OUTLINE || lay.kind() == Step.Kind.LINE_FIRST;
             return outline ? (lay.doing().what().get(0).of() == What.Of.INNER_LINES ? "Second line with the " : "Outline with the ")
-                    + lay.paint().load().coat().name() : coat(lay) + shortened(lay.doing().what());
+                    + lay.paint().load().coat().name()
+                    : coat(lay) + (lay.wet().isPresent() ? Words.list(wholes(lay)) : shortened(lay.doing().what()));
         }
         if (step instanceof Step.Seal seal) {
             return seal.turned() ? "Seal the back" : seal.after().size() > 1 ? "Turn it and seal the front" : "Seal";
         }
         return "Sign it";
+    }
+
+    /** What is worked wet, without its bands and joins. */
+    private static List<String> wholes(Step.Lay lay) {
+        return lay.doing().what().stream().map(w -> name(new What(w.of(), w.part(), Share.WHOLE, List.of()))).distinct().toList();
     }
 
     /** "Second coat: " where there are several, else what the hand does. */
@@ -54,7 +60,7 @@ public final class StepWords {
 
     private static String verb(Step.Lay lay) {
         if (lay.wet().isPresent()) {
-            return "Work wet:";
+            return "Work wet into wet:";
         }
         return switch (lay.kind()) {
             case PRIME -> "Prime";
@@ -188,9 +194,8 @@ public final class StepWords {
         String coat = lay.paint().load().coat().name();
         Step.Count count = lay.doing().count();
         if (lay.wet().isPresent()) {
-            return "Mix all loads first. One after the other, wet into wet: "
-                    + Words.list(lay.layers().stream().map(l -> l.load().coat().name()).distinct().toList())
-                    + "; more paint at each join, worked until no edge is seen.";
+            return "All loads ready first, as they dry while you work. One after the other, wet into wet: " + Words.list(loads(lay))
+                    + "; a little more paint at each join, worked until no edge is seen.";
         }
         return switch (lay.kind()) {
             case SHADE -> "Lay a thin line of " + coat + " along the " + (lightens(lay) ? "lit" : "dark")
@@ -206,6 +211,17 @@ public final class StepWords {
                         : "thin " + coat + on + ", once the coat before no longer feels cool.";
             }
         };
+    }
+
+    /** The loads of a wet pass, less what comes about on the stone where two of them meet. */
+    private static List<String> loads(Step.Lay lay) {
+        List<String> loads = new ArrayList<>();
+        for (int i = 0; i < lay.layers().size(); i++) {
+            if (lay.doing().what().get(i).share().kind() != Share.Kind.MIXED_STEP) {
+                loads.add(lay.layers().get(i).load().coat().name());
+            }
+        }
+        return loads.stream().distinct().toList();
     }
 
     /** What the hand does, where that is not the usual. */
