@@ -26,6 +26,7 @@ import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.PaintOptics;
 import mosspebble.core.colour.Palette;
+import mosspebble.core.colour.Spectrum;
 import mosspebble.core.drying.Climate;
 import mosspebble.core.drying.Drying;
 import mosspebble.core.project.Habits;
@@ -81,9 +82,8 @@ public final class BuildUp {
         this.habits = habits;
         this.remembered = remembered;
         this.grid = surface.grid();
-        double soak = SoakIn.share(surface.stone());
-        this.sealedBare = new FilmTable(PaintPlan.bare(surface.stone(), StoneState.SEALED), soak);
-        this.films = new FilmMap(grid, new FilmTable(PaintPlan.bare(surface.stone(), StoneState.DRY), soak));
+        this.sealedBare = new FilmTable(bare(StoneState.SEALED), SoakIn.share(surface.stone()));
+        this.films = bareFilms();
     }
 
     Grid grid() {
@@ -164,7 +164,11 @@ public final class BuildUp {
 
     /** The stone without paint, to count coats on. */
     FilmMap bareFilms() {
-        return new FilmMap(grid, new FilmTable(PaintPlan.bare(surface.stone(), StoneState.DRY), SoakIn.share(surface.stone())));
+        return new FilmMap(grid, new FilmTable(bare(StoneState.DRY), SoakIn.share(surface.stone())));
+    }
+
+    private Spectrum bare(StoneState state) {
+        return remembered.recall("bare", surface.stone(), state, (stone, look, m) -> PaintPlan.bare(stone, look));
     }
 
     FilmTable sealedBare() {

@@ -88,7 +88,8 @@ final class FaceWork {
     private Noticed paint(PlacedDesign placed, List<Item> left) {
         Map<String, Palette.Colour> colours = palette.colours(project.colours());
         Optional<Palette.Colour> ground = project.ground().flatMap(palette::colour);
-        Lab bareLab = Lab.of(PaintPlan.bare(survey.stone(), habits.outdoors() ? StoneState.SEALED : StoneState.DRY));
+        Lab bareLab = remembered.recall("bare lab", survey.stone(), habits.outdoors() ? StoneState.SEALED : StoneState.DRY,
+                (stone, state, m) -> Lab.of(PaintPlan.bare(stone, state)));
         Regions cut = Regions.of(placed, survey, colours, project.blends(), ground, bareLab, palette, habits, remembered);
         List<Region> regions = cut.list();
         Paintability paintability = new Paintability(placed, cut.seen(), colours, palette, survey.stone().texture().pitMm(), remembered);

@@ -26,7 +26,7 @@ import org.locationtech.jts.geom.Geometry;
 final class Passes {
 
     /** Orders tried for the first answer; more of them help little (docs/benchmarks.md). */
-    private static final int TRIES = 60;
+    private static final int TRIES = 30;
 
     private static final int FEW_TRIES = 4;
 
@@ -34,7 +34,7 @@ final class Passes {
     private static final double PASS_COST = 6;
 
     /** Bounds what is tried to draw passes together: looks, and looks times the square of the jobs. */
-    private static final int MOST_LOOKS = 600;
+    private static final int MOST_LOOKS = 80;
     private static final int WORK = 2_000_000;
 
     /** What the pencil takes for the order, until the drawing is measured. */

@@ -50,7 +50,7 @@ public record HandOrder(List<Integer> order, Duration end, Duration bound) {
 
     /** From so many tries on, single jobs are moved as well, in so many sweeps at most, where there are not too many jobs. */
     private static final int THOROUGH = 20;
-    private static final int SWEEPS = 4;
+    private static final int SWEEPS = 2;
     private static final int MOST_MOVED = 60;
 
     public HandOrder {

@@ -87,6 +87,32 @@ class CellsTest {
     }
 
     @Test
+    void whatBothHaveIsWhatPlainSetsHave() {
+        SplittableRandom random = new SplittableRandom(5);
+        for (int i = 0; i < 60; i++) {
+            Mask one = Mask.of(blob(random), GRID);
+            Mask other = Mask.of(blob(random), GRID);
+            BitSet both = plain(one);
+            both.and(plain(other));
+            Cells common = Cells.of(one).and(Cells.of(other));
+            assertThat(common.count()).isEqualTo(both.cardinality()).isEqualTo(Cells.of(one).common(Cells.of(other)));
+            assertThat(common.common(Cells.of(one))).isEqualTo(common.count());
+        }
+    }
+
+    @Test
+    void aStripIsNoWiderThanItIs() {
+        for (double wide : new double[] {0.7, 1.2, 3, 6, 40}) {
+            Geometry strip = FACTORY.toGeometry(new org.locationtech.jts.geom.Envelope(-45, 45, 0.1, 0.1 + wide));
+            Cells cells = Cells.of(Mask.of(strip, GRID));
+            assertThat(cells.widerThan(2)).as("a strip of %s mm against 2 mm", wide).isEqualTo(wide > 2);
+            assertThat(cells.widerThan(0)).isTrue();
+        }
+        assertThat(Cells.of(Mask.of(FACTORY.createPoint(new Coordinate(0, 0)).buffer(10), GRID)).widerThan(19)).isTrue();
+        assertThat(Cells.of(Mask.of(FACTORY.createPoint(new Coordinate(0, 0)).buffer(10), GRID)).widerThan(25)).isFalse();
+    }
+
+    @Test
     void nothingMeetsNothing() {
         Cells none = Cells.of(Mask.of(FACTORY.createPolygon(), GRID));
         Cells some = Cells.of(Mask.of(FACTORY.createPoint(new Coordinate(0, 0)).buffer(5), GRID));

@@ -360,4 +360,28 @@ class MixTest {
                     .isNotEmpty();
         }
     }
+
+    @Test
+    @Tag("outside") // few mixes, small whole parts: nobody measures 45 : 21 : 4 : 2 (common practice, no source)
+    void aMixThatAHandMeasuresHasTwelvePartsAtMostAndIsNearlyTheSame() {
+        Mix fine = new Mix(List.of(new Mix.Part("night", 45), new Mix.Part("plum", 21), new Mix.Part("rose", 4), new Mix.Part("white", 2)));
+        Mix measured = fine.inAtMost(12);
+        assertThat(measured.totalParts()).isLessThanOrEqualTo(12);
+        assertThat(measured.parts().get(0).paint()).isEqualTo("night");
+        java.util.SplittableRandom random = new java.util.SplittableRandom(3);
+        for (int i = 0; i < 300; i++) {
+            Mix any = new Mix(List.of(new Mix.Part("a", 1 + random.nextInt(90)), new Mix.Part("b", 1 + random.nextInt(90)),
+                    new Mix.Part("c", 1 + random.nextInt(90))));
+            Mix near = any.inAtMost(12);
+            assertThat(near.totalParts()).isBetween(1, 12);
+            for (Mix.Part part : any.parts()) {
+                double now = near.parts().stream().filter(p -> p.paint().equals(part.paint())).mapToInt(Mix.Part::parts).sum();
+                assertThat(now / near.totalParts()).as("%s of %s", part, any)
+                        .isCloseTo((double) part.parts() / any.totalParts(), org.assertj.core.api.Assertions.within(0.065));
+            }
+            assertThat(near.inAtMost(12)).as("what can be measured stays").isEqualTo(near);
+        }
+        assertThat(new Mix(List.of(new Mix.Part("a", 30), new Mix.Part("b", 15))).inAtMost(12))
+                .isEqualTo(new Mix(List.of(new Mix.Part("a", 2), new Mix.Part("b", 1))));
+    }
 }
