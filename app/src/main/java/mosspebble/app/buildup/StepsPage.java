@@ -182,7 +182,7 @@ final class StepsPage extends PageView {
     }
 
     private static String many(Step step) {
-        return step.coats() > 1 ? "× " + step.coats() : "";
+        return step.coats() > 1 ? "× " + step.coats() : StepWords.coatOf(step);
     }
 
     private static final class StepCell extends ListCell<Step> {
@@ -198,7 +198,7 @@ final class StepsPage extends PageView {
             number.getStyleClass().add("step-number");
             Node dab = step.coat().isPresent() ? new Swatch(step.coat().get().swatch(), 14) : new Swatch(Srgb.ofHex("#cfc6b2"), 14);
             dab.setOpacity(step.coat().isPresent() ? 1 : 0.35);
-            Label words = new Label(StepWords.title(step));
+            Label words = new Label(StepWords.brief(step));
             words.setMinWidth(0);
             Region gap = new Region();
             HBox.setHgrow(gap, Priority.ALWAYS);

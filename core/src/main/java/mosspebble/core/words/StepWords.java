@@ -47,6 +47,20 @@ public final class StepWords {
         return "Sign it";
     }
 
+    /** Short, without the number of the coat, for where that stands beside it. */
+    public static String brief(Step step) {
+        boolean counted = step instanceof Step.Lay lay && lay.doing().count().of() > 1;
+        String title = title(step);
+        return counted && title.contains(" coat: ") ? Words.upper(title.substring(title.indexOf(": ") + 2).replaceFirst("^the ", ""))
+                : title;
+    }
+
+    /** Which coat of how many, such as "2 of 3"; empty where there is one. */
+    public static String coatOf(Step step) {
+        return step instanceof Step.Lay lay && lay.doing().count().of() > 1
+                ? lay.doing().count().number() + " of " + lay.doing().count().of() : "";
+    }
+
     /** What is worked wet, without its bands and joins. */
     private static List<String> wholes(Step.Lay lay) {
         return lay.doing().what().stream().map(w -> name(new What(w.of(), w.part(), Share.WHOLE, List.of()))).distinct().toList();

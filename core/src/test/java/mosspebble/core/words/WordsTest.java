@@ -151,6 +151,9 @@ class WordsTest {
         Step second = new Step.Lay("k", Step.Kind.FILL, new Step.Doing(row, true, doing.why(), new Step.Count(2, 2, 2), 2, false,
                 Step.Turn.AS_IT_LIES), one.layers(), one.tool(), one.work(), Optional.empty(), List.of());
         assertThat(StepWords.title(second)).isEqualTo("Second coat: the twelve rays");
+        assertThat(StepWords.brief(second) + ", " + StepWords.coatOf(second)).isEqualTo("Twelve rays, 2 of 2");
+        assertThat(StepWords.brief(step)).isEqualTo(StepWords.title(step));
+        assertThat(StepWords.coatOf(step)).isEmpty();
     }
 
     @Test
