@@ -89,6 +89,8 @@ public final class PlanJson {
         ArrayNode supplies = root.putArray("supplies");
         plan.supplies().forEach(use -> supplies.addObject().put("paint", use.paint()).put("neededMl", round(use.needed().value()))
                 .put("leftMl", round(use.left().value())));
+        root.put("paintingMin", round(plan.painting().toSeconds() / 60.0))
+                .put("paintingAtLeastMin", round(plan.schedule().bound().toSeconds() / 60.0));
         root.put("handMin", round(plan.handTime().toSeconds() / 60.0)).put("readyAfterMin", round(plan.readyAfter().toSeconds() / 60.0))
                 .put("thickestFilmUm", round(plan.thickestUm()));
         SafeWrite.write(file, out -> mapper.writer(new DefaultPrettyPrinter()).writeValue(out, root));

@@ -133,12 +133,19 @@ final class StepsPage extends PageView {
         pending = "";
         Panel.present(own, panel.project().filter(p -> !p.order().isEmpty()).isPresent());
         film.setText(plan == null ? ""
-                : plan.weakest()
+                : pace(plan) + plan.weakest()
                         .map(w -> "The film is thickest under " + StepWords.what(plan.steps().get(w.top())) + ": " + Numbers.text(w.um(), 0)
                                 + " µm in " + w.coats() + " coats"
                                 + (w.onRim() ? ", on the rim." : "."))
                         .orElse(""));
         select();
+    }
+
+    /** How long the painting takes, and how much of it no order could save. */
+    private static String pace(PaintPlan plan) {
+        return plan.painting().isZero() ? ""
+                : "Painted and dry after " + Durations.words(plan.painting()) + "; no order of these passes takes less than "
+                        + Durations.words(plan.schedule().bound()) + ". ";
     }
 
     private void select() {

@@ -146,6 +146,7 @@ public final class BuildUp {
             coats = CoatCount.of(regions, turned.oneByOne(), fixed, this, remembered);
             passes = Passes.of(regions, coats, turned, this, habits.hand(), pencil.isPresent(), own);
         }
+        course.atLeast(passes.bound());
         List<Integer> numbers = new ArrayList<>();
         for (Passes.Pass pass : passes.list()) {
             numbers.add(course.size());

@@ -1,5 +1,6 @@
 package mosspebble.core.plan;
 
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
@@ -11,6 +12,18 @@ final class Course {
 
     private final List<Step> steps = new ArrayList<>();
     private final List<Cells> touched = new ArrayList<>();
+
+    private Duration bound = Duration.ZERO;
+
+    /** One more surface whose passes cannot be done and dry sooner. */
+    void atLeast(Duration more) {
+        bound = bound.plus(more);
+    }
+
+    /** No order of the passes ends sooner, one surface after the other. */
+    Duration bound() {
+        return bound;
+    }
 
     List<Step> steps() {
         return steps;

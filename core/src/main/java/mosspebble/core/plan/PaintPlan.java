@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import mosspebble.core.area.Grid;
 import mosspebble.core.area.Mask;
 import mosspebble.core.coats.FilmMap;
@@ -34,8 +35,12 @@ import mosspebble.core.timetable.Sitting;
 public record PaintPlan(List<FacePlan> faces, Optional<EdgeStrip> edge, Schedule schedule, List<PaintUse> supplies,
         List<Finding> findings) {
 
-    /** The steps and when each is done. */
-    public record Schedule(List<Step> steps, Sitting sitting) {
+    /**
+     * The steps and when each is done.
+     *
+     * @param bound no order of these passes is painted and dry sooner
+     */
+    public record Schedule(List<Step> steps, Sitting sitting, Duration bound) {
         public Schedule {
             steps = List.copyOf(steps);
         }
@@ -136,6 +141,14 @@ public record PaintPlan(List<FacePlan> faces, Optional<EdgeStrip> edge, Schedule
     /** From the first step to the last thing dry. */
     public Duration readyAfter() {
         return sitting().ready();
+    }
+
+    /** From the first stroke of paint until all of it can be recoated. */
+    public Duration painting() {
+        List<Integer> laid = IntStream.range(0, steps().size()).filter(i -> steps().get(i) instanceof Step.Lay).boxed().toList();
+        return laid.isEmpty() ? Duration.ZERO
+                : laid.stream().map(i -> sitting().steps().get(i).dry()).max(Duration::compareTo).orElseThrow()
+                        .minus(sitting().steps().get(laid.get(0)).start());
     }
 
     public Duration waiting() {

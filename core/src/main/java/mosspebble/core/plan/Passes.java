@@ -340,7 +340,7 @@ final class Passes {
     /** Minutes until all is dry, with what every further pass costs; infinite if passes would wait for each other in a circle. */
     private double cost(int[] assigned, boolean pencilledAgain) {
         int[] compact = compact(assigned);
-        return HandOrder.ifPossible(problem(compact, pencilledAgain), FEW_TRIES)
+        return HandOrder.ifPossible(problem(compact, pencilledAgain, true), FEW_TRIES)
                 .map(o -> o.end().toSeconds() / 60.0 + PASS_COST * Arrays.stream(compact).distinct().count())
                 .orElse(Double.POSITIVE_INFINITY);
     }
@@ -404,8 +404,11 @@ final class Passes {
 
     // --- the order
 
-    /** @param assigned the pass of each job, numbered without gaps */
-    private HandOrder.Problem problem(int[] assigned, boolean pencilledAgain) {
+    /**
+     * @param assigned the pass of each job, numbered without gaps
+     * @param mixing whether the first pass of a load mixes it; which one that is, the order decides, so a bound leaves it out
+     */
+    private HandOrder.Problem problem(int[] assigned, boolean pencilledAgain, boolean mixing) {
         int n = Arrays.stream(assigned).max().orElse(-1) + 1;
         double[] minutes = new double[n];
         double[] near = new double[n];
@@ -426,7 +429,7 @@ final class Passes {
         Map<Tool, Integer> tools = new HashMap<>();
         List<HandOrder.Job> work = new ArrayList<>();
         for (int p = 0; p < n; p++) {
-            boolean first = !loads.containsKey(mix[p]);
+            boolean first = mixing && !loads.containsKey(mix[p]);
             work.add(new HandOrder.Job(Duration.ofSeconds(Math.round(60 * (minutes[p] + BuildUp.setUp(mix[p], first)))),
                     drying[p].recoat(), loads.computeIfAbsent(mix[p], m -> loads.size()),
                     tools.computeIfAbsent(tool[p], t -> tools.size()), near[p]));
@@ -484,9 +487,9 @@ final class Passes {
     }
 
     private void arrange(boolean pencilledAgain) {
-        HandOrder found = HandOrder.of(problem(passOf, pencilledAgain), TRIES);
+        HandOrder found = HandOrder.of(problem(passOf, pencilledAgain, true), TRIES);
         sequence = found.order();
-        bound = found.bound();
+        bound = HandOrder.bound(problem(passOf, pencilledAgain, false));
         Map<String, Integer> names = new HashMap<>();
         for (int p = 0; p < passes; p++) {
             keys.add(key(members(p), names));

@@ -119,7 +119,8 @@ public final class Planner {
     private PaintPlan plan(List<FacePlan> faces, Optional<EdgeStrip> strip) {
         List<Sitting.Task> tasks = course.steps().stream().map(s -> new Sitting.Task(s.work().hand(), s.work().between(), s.work().dries(),
                 s.after().stream().map(a -> new Sitting.Wait(a.step(), a.lag(course.get(a.step())))).toList())).toList();
-        return new PaintPlan(faces, strip, new PaintPlan.Schedule(course.steps(), Sitting.oneAfterTheOther(tasks)), supplies(), List.of());
+        return new PaintPlan(faces, strip, new PaintPlan.Schedule(course.steps(), Sitting.oneAfterTheOther(tasks), course.bound()),
+                supplies(), List.of());
     }
 
     private void prepare(Survey front, Optional<Survey> back) {

@@ -93,7 +93,13 @@ final class Regions {
                     : remembered.recall("on stone", part.drawn(), stone,
                             (drawn, all, m) -> prepared(all, m).covers(drawn) ? drawn : Shapes.common(drawn, all)));
         }
-        this.overlap = remembered.recall("overlap", List.copyOf(areas), (all, m) -> new Overlap(all));
+        List<Geometry> covering = new ArrayList<>(areas);
+        for (int i = 0; i < covering.size(); i++) {
+            if (isClear(design.parts().get(i))) {
+                covering.set(i, Shapes.nothing()); // what is clear hides nothing
+            }
+        }
+        this.overlap = remembered.recall("overlap", covering, (all, m) -> new Overlap(all));
         this.lines = new LineWork(design, colours, palette, habits, remembered, stone, behind, overlap, areas);
     }
 
@@ -132,6 +138,15 @@ final class Regions {
     /** The outline that stands out least; empty without outlines. */
     Optional<Noticed.FaintestLine> faintest() {
         return lines.faintest();
+    }
+
+    /** Whether what lies below is meant to be seen through a part: glaze, glitter, colour shift, crackle, gel, varnish. */
+    private boolean isClear(PlacedPart part) {
+        Palette.Colour colour = colours.get(part.part().slot());
+        return colour != null && colour.mix().isSingle() && palette.shelf().find(colour.mix().parts().get(0).paint()).map(Paint::kind)
+                .filter(k -> k.does(PaintKind.Use.GLAZES) || k.does(PaintKind.Use.MEDIUM)
+                        || k.does(PaintKind.Use.SPARKLES) && !k.does(PaintKind.Use.METAL))
+                .isPresent();
     }
 
     // --- grounds and fills
@@ -181,8 +196,13 @@ final class Regions {
                 List<Region> own = new ArrayList<>();
                 Blend blend = blends.getOrDefault(part.part().slot(), Blend.flat());
                 Palette.Colour filled = blend.kind() == BlendKind.GRADED_CELLS ? graded(part, blend, colour) : colour;
-                blended(Step.Kind.FILL, What.part(part.part().title()), remembered.without(inside, holes(i)), penFor(filled), visible,
-                        blend, i, Why.NONE, own);
+                Geometry place = remembered.without(inside, holes(i));
+                if (isClear(part)) {
+                    own.add(new Region(Step.Kind.FILL, What.part(part.part().title()), place, colour,
+                            Region.Spread.thin(1, Soft.CRISP), i * Region.LEVELS, Region.Line.NONE, Why.NONE));
+                } else {
+                    blended(Step.Kind.FILL, What.part(part.part().title()), place, penFor(filled), visible, blend, i, Why.NONE, own);
+                }
                 shade(part, visible, filled, i).ifPresent(own::add);
                 highlight(part, visible, filled, i).ifPresent(own::add);
                 topFirst.add(own);

@@ -265,8 +265,17 @@ public sealed interface Step extends Facts.Named {
      * @param work time of the hand from the first stroke to the last
      */
     record Wet(Duration open, Duration work) {
+        /** More pieces than this nobody keeps a wet edge between (common practice, no source). */
+        public static final int MOST_PIECES = 4;
+
+        /** In how many pieces it is worked, each within the open time. */
+        public int pieces() {
+            return (int) Math.max(1, Math.ceil((double) work.toSeconds() / Math.max(1, open.toSeconds())));
+        }
+
+        /** Whether it can be done: at once, or piece by piece. */
         public boolean inTime() {
-            return work.compareTo(open) <= 0;
+            return pieces() <= MOST_PIECES;
         }
     }
 }

@@ -13,11 +13,11 @@ import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Planner;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Workshop;
-import mosspebble.core.sketch.Support;
 import mosspebble.core.sketch.Designs;
 import mosspebble.core.sketch.Item;
 import mosspebble.core.sketch.Repertoire;
 import mosspebble.core.sketch.Sketch;
+import mosspebble.core.sketch.Support;
 import mosspebble.core.stone.Survey;
 
 /** Plans a stone and has every rule look it over. */
@@ -32,7 +32,7 @@ public final class Plans {
             new OutlineStandsOut(), new SubjectStandsOut(), new NoMud(),
             new OwnOrderHolds(), new PaintHides(), new PaintLasts(), new FilmHolds(), new PrimerGrips(), new ProductsAgree(),
             new WetInTime(),
-            new DryAirToSeal(), new SealedOutdoors(), new WantedSealer());
+            new FilmForms(), new DryAirToSeal(), new SealedOutdoors(), new WantedSealer());
 
     private Plans() {}
 

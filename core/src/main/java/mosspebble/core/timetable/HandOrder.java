@@ -73,6 +73,12 @@ public record HandOrder(List<Integer> order, Duration end, Duration bound) {
         return search.possible ? Optional.of(search.best(tries)) : Optional.empty();
     }
 
+    /** No order can end sooner; zero if the arcs run in a circle. */
+    public static Duration bound(Problem problem) {
+        Search search = new Search(problem);
+        return search.possible ? Duration.ofSeconds(search.bound()) : Duration.ZERO;
+    }
+
     /** When all would be done and dry in a given order that respects the arcs. */
     public static Duration end(Problem problem, List<Integer> order) {
         return Duration.ofSeconds(new Search(problem).end(order.stream().mapToInt(Integer::intValue).toArray()));

@@ -151,6 +151,10 @@ public final class FindingWords {
             case WET_TOO_LONG -> "\"" + StepWords.title(f.thing("step", Step.class)) + "\" takes the hand "
                     + Durations.words(f.time("work")) + ", but the paint stays open only " + Durations.words(f.time("open"))
                     + ". Mix a little slow medium in, work a piece at a time, or build the join from glazes.";
+            case TOO_COLD -> "The room is at " + new Celsius(f.number("celsius")) + ". Below about " + new Celsius(f.number("least"))
+                    + " water-borne paint forms no film and comes off later; the label decides. Warm the room, the stone and the paint.";
+            case NEVER_DRIES -> "At " + Numbers.text(100 * f.number("humidity"), 0)
+                    + " % humidity a thin coat takes more than a working day to dry. Warm or air the room, or wait for drier air.";
             case DEW -> "The room is at " + new Celsius(f.number("celsius")) + ", only " + Numbers.text(f.number("aboveDew"), 1)
                     + " K above the dew point. Do not seal below 3 K: damp is locked in.";
             case UNSEALED_OUTDOORS -> f.is("varnish")

@@ -15,6 +15,7 @@ import mosspebble.core.plan.What;
 import mosspebble.core.plan.Why;
 import mosspebble.core.project.Side;
 import mosspebble.core.sketch.DotBorder;
+import mosspebble.core.timetable.Durations;
 import mosspebble.core.units.Facts;
 import mosspebble.core.units.Numbers;
 import mosspebble.core.units.Words;
@@ -209,7 +210,7 @@ public final class StepWords {
         Step.Count count = lay.doing().count();
         if (lay.wet().isPresent()) {
             return "All loads ready first, as they dry while you work. One after the other, wet into wet: " + Words.list(loads(lay))
-                    + "; a little more paint at each join, worked until no edge is seen.";
+                    + "; a little more paint at each join, worked until no edge is seen." + pieces(lay.wet().get());
         }
         return switch (lay.kind()) {
             case SHADE -> "Lay a thin line of " + coat + " along the " + (lightens(lay) ? "lit" : "dark")
@@ -225,6 +226,14 @@ public final class StepWords {
                         : "thin " + coat + on + ", once the coat before no longer feels cool.";
             }
         };
+    }
+
+    /** How it is cut up where the paint does not stay open long enough for all of it. */
+    private static String pieces(Step.Wet wet) {
+        return wet.pieces() == 1 ? "" : " The paint stays open " + Durations.words(wet.open()) + ", the hand takes "
+                + Durations.words(wet.work()) + ": "
+                + (wet.inTime() ? "work it in " + Words.number(wet.pieces()) + " pieces, each across all bands, and go on at the wet edge."
+                        : "take slow medium, or build the join from glazes.");
     }
 
     /** The loads of a wet pass, less what comes about on the stone where two of them meet. */

@@ -334,6 +334,11 @@ class BuildUpTest {
         assertThat(wet.get(0).layers().size()).isBetween(3, 8);
         assertThat(wet.get(0).wet().orElseThrow().work()).as("the loads are mixed before the clock starts")
                 .isLessThan(wet.get(0).work().hand());
+        Step.Wet one = wet.get(0).wet().get();
+        assertThat(one.pieces()).as("each piece within the open time")
+                .isEqualTo((int) Math.ceil((double) one.work().toSeconds() / one.open().toSeconds()));
+        assertThat(StepWords.sentence(wet.get(0)).contains("pieces, each across all bands")).isEqualTo(one.pieces() > 1 && one.inTime());
+        assertThat(plan.findings().stream().anyMatch(f -> f.code() == Code.WET_TOO_LONG)).isEqualTo(!one.inTime());
         assertThat(plan.steps()).anyMatch(o -> StepWords.title(o).contains("sponge dabs") && o.work().areaMm2() > 5);
         assertThat(plan.supplies()).anyMatch(u -> u.paint().equals("white") && u.needed().value() > 0);
         assertThat(plan(project().withBlend("s1", Blend.of(BlendKind.SPLIT))).findings())

@@ -14,7 +14,10 @@ import mosspebble.core.Paints;
 import mosspebble.core.area.Remembered;
 import mosspebble.core.area.Shapes;
 import mosspebble.core.colour.Mix;
+import mosspebble.core.colour.Paint;
+import mosspebble.core.colour.PaintKind;
 import mosspebble.core.colour.Palette;
+import mosspebble.core.colour.Shelf;
 import mosspebble.core.drying.Climate;
 import mosspebble.core.project.Habits;
 import mosspebble.core.project.Project;
@@ -32,6 +35,7 @@ import mosspebble.core.sketch.Slot;
 import mosspebble.core.sketch.Subject;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.Survey;
+import mosspebble.core.units.Millilitres;
 import mosspebble.core.units.Millimetres;
 import mosspebble.core.units.Srgb;
 import mosspebble.core.words.StepWords;
@@ -64,13 +68,17 @@ class PassesTest {
     }
 
     private static PaintPlan plan(List<MotifPart> parts, Map<String, Mix> colours, Habits habits) {
+        return plan(parts, colours, habits, Paints.shelf());
+    }
+
+    private static PaintPlan plan(List<MotifPart> parts, Map<String, Mix> colours, Habits habits, Shelf shelf) {
         Geometry whole = Shapes.union(parts.stream().map(MotifPart::shape).toList());
         List<Slot> slots = parts.stream().map(MotifPart::slot).distinct().map(s -> new Slot(s, s, Srgb.ofHex("#888888"))).toList();
         Repertoire repertoire = Repertoire.of(List.of(new Motif("tiles", "Tiles", slots, parts, whole, whole, true, false)), List.of());
         Project project = Project.begin("p", "Tiles", STONE)
                 .withSketch(Optional.of(Sketch.of(new Subject.Figure("tiles"), ItemMode.ON_STONE, new Placement(0, 0, 0, 1), 0)))
                 .withColours(colours).withHabits(habits);
-        return Plans.plan(project, SURVEY, new Workshop(new Palette(Paints.shelf()), repertoire, Climate.room(), List.of()),
+        return Plans.plan(project, SURVEY, new Workshop(new Palette(shelf), repertoire, Climate.room(), List.of()),
                 new Remembered());
     }
 
@@ -141,6 +149,28 @@ class PassesTest {
         assertThat(StepWords.tool(dots.get(0))).contains("reloaded");
     }
 
+    @Test
+    @Tag("outside") // clear stuff goes over things and hides nothing (common practice, no source)
+    void whatIsClearHidesNothing() {
+        Paint crackle = Paint.usual("crackle", "crackle medium", PaintKind.CRACKLE, Srgb.ofHex("#f1efe6"), new Millilitres(40));
+        Paint glitter = Paint.usual("glitter", "silver glitter", PaintKind.GLITTER, Srgb.ofHex("#c8c8cc"), new Millilitres(40));
+        for (Paint clear : List.of(crackle, glitter)) {
+            List<MotifPart> parts = List.of(part("wood", "wood", box(-30, -20, 60, 40), false),
+                    part("knot", "knot", disc(-12, 0, 3), false), part("shine", "shine", box(-25, -15, 50, 30), false));
+            PaintPlan plan = plan(parts, Map.of("wood", Mix.of("umber"), "knot", Mix.of("black"), "shine", Mix.of(clear.id())), BARE,
+                    Paints.shelf().with(clear));
+            Step wood = fills(plan).stream().filter(s -> s.doing().what().get(0).part().equals("wood")).findFirst().orElseThrow();
+            Step shine = fills(plan).stream().filter(s -> s.doing().what().get(0).part().equals("shine")).findFirst().orElseThrow();
+            Geometry drawn = plan.design().orElseThrow().parts().get(2).drawn();
+            assertThat(Shapes.common(wood.place(), drawn).getArea()).as("wood under %s", clear.name())
+                    .isCloseTo(drawn.getArea(), within(0.02 * drawn.getArea()));
+            assertThat(fills(plan)).anyMatch(s -> s.doing().what().stream().anyMatch(w -> w.part().equals("knot")));
+            assertThat(plan.steps().indexOf(shine)).isGreaterThan(plan.steps().indexOf(wood));
+            assertThat(shine.after()).extracting(Step.After::waits).contains(Step.Waits.LIES_BELOW);
+            assertThat(((Step.Lay) shine).doing().hides()).isFalse();
+        }
+    }
+
     // --- whatever the picture
 
     @Test
@@ -159,6 +189,7 @@ class PassesTest {
             }
             PaintPlan plan = plan(parts, colours, BARE.withLight(mosspebble.core.project.Light.NONE));
             List<Step> steps = plan.steps();
+            assertThat(plan.painting()).as("never below its bound").isGreaterThanOrEqualTo(plan.schedule().bound().minusMinutes(1));
             for (int i = 0; i < steps.size(); i++) {
                 if (!(steps.get(i) instanceof Step.Lay)) {
                     continue;

@@ -31,7 +31,6 @@ import mosspebble.core.sketch.ItemMode;
 import mosspebble.core.sketch.Motif;
 import mosspebble.core.sketch.MotifPart;
 import mosspebble.core.sketch.Placement;
-import mosspebble.core.sketch.Presence;
 import mosspebble.core.sketch.Repertoire;
 import mosspebble.core.sketch.Role;
 import mosspebble.core.sketch.Sketch;
@@ -154,6 +153,12 @@ class RulesTest {
         Project fine = flag(STONE, 0, 1);
         assertThat(codes(fine, new Shelf(List.of()), ROOM)).contains(Code.EMPTY_SHELF);
         assertThat(codes(fine, Paints.shelf().without("white"), ROOM)).contains(Code.NO_WHITE);
+        assertThat(codes(fine, Paints.shelf(), new Climate(new Celsius(9), 0.5, 0.1))).as("acrylics form no film below about 10 °C")
+                .contains(Code.TOO_COLD);
+        assertThat(codes(fine, Paints.shelf(), new Climate(new Celsius(11), 0.5, 0.1))).doesNotContain(Code.TOO_COLD, Code.NEVER_DRIES);
+        assertThat(codes(fine, Paints.shelf(), new Climate(new Celsius(11), 0.99, 0)))
+                .as("hardly anything dries in nearly saturated, still air")
+                .contains(Code.NEVER_DRIES);
         assertThat(codes(fine, Paints.shelf(), new Climate(new Celsius(12), 0.93, 0.1))).contains(Code.DEW);
         assertThat(codes(fine, Paints.shelf().without("varnish"), ROOM)).contains(Code.UNSEALED_OUTDOORS);
         List<Finding> found = plan(fine.withOrigin(new Origin("", Origin.Taking.FORBIDDEN, "", Optional.empty())), Paints.shelf(),

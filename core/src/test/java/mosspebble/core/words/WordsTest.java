@@ -54,7 +54,8 @@ class WordsTest {
             .and("first", WING).and("then", WING).and("because", PaintOrder.Because.LIES_ON).and("under", WING).and("never", false)
             .and("step", STEP).and("um", 300.0).and("limitUm", 260.0).and("glassy", true).and("rim", false)
             .and("above", "varnish").and("below", "alcohol pen").and("rule", Compatibility.Rule.DYE_UNDER_A_SEALER)
-            .and("work", Duration.ofMinutes(30)).and("open", Duration.ofMinutes(12)).and("celsius", 14.0).and("aboveDew", 1.2)
+            .and("work", Duration.ofMinutes(30)).and("open", Duration.ofMinutes(12)).and("celsius", 14.0).and("least", 10.0)
+            .and("humidity", 0.98).and("aboveDew", 1.2)
             .and("varnish", true).and("wanted", Habits.Seal.MATT).and("sealer", "gloss varnish").and("factor", 1.4).and("pen", "black pen")
             .and("parts", 2).and("number", 1).and("finestMm", 0.6).and("lowestMm", 4.0).and("roomMm", 1.0);
 
