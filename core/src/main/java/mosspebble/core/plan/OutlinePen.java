@@ -35,6 +35,9 @@ record OutlinePen(Paint paint, Palette.Colour colour, double nibMm, double contr
     /** A line that differs by so much stands out; more does not help it (common practice, no source). */
     private static final double PLAIN = 30;
 
+    /** Black unless it would vanish, white then: it must show on so much of a subject's edges (common practice, no source). */
+    private static final double MOSTLY = 0.6;
+
     /** One colour of line for a subject; another for a part only where that one is lost and the other better by so much. */
     private static final double WORTH_ANOTHER = 8;
 
@@ -58,14 +61,23 @@ record OutlinePen(Paint paint, Palette.Colour colour, double nibMm, double contr
         boolean dark = habits.lineColour() == Habits.LineColour.DARK;
         Paint darkest = pens.stream().min(Comparator.comparingDouble(p -> palette.colour(Mix.of(p.id())).orElseThrow().lab().l()))
                 .orElseThrow();
-        Paint one = dark ? darkest : pens.stream().max(Comparator.comparingDouble(p -> edges.stream()
-                .mapToDouble(e -> e.lengthMm * Math.min(PLAIN, contrast(palette, p, e))).sum())).orElseThrow();
+        Paint palest = pens.stream().max(Comparator.comparingDouble(p -> palette.colour(Mix.of(p.id())).orElseThrow().lab().l()))
+                .orElseThrow();
+        Paint one = dark || shows(palette, darkest, edges) >= MOSTLY ? darkest : shows(palette, palest, edges) >= MOSTLY ? palest
+                : pens.stream().max(Comparator.comparingDouble(p -> edges.stream()
+                        .mapToDouble(e -> e.lengthMm * Math.min(PLAIN, contrast(palette, p, e))).sum())).orElseThrow();
         return edges.stream().map(edge -> {
             double own = contrast(palette, one, edge);
             Paint best = pens.stream().max(Comparator.comparingDouble(p -> contrast(palette, p, edge))).orElseThrow();
             boolean another = !dark && own < LOST && contrast(palette, best, edge) > own + WORTH_ANOTHER;
             return Optional.of(pen(palette, another ? best : one, edge, dark, liner));
         }).toList();
+    }
+
+    /** The share of all edges, by length, on which a pen is not lost. */
+    private static double shows(Palette palette, Paint pen, List<Edge> edges) {
+        double all = edges.stream().mapToDouble(Edge::lengthMm).sum();
+        return all <= 0 ? 0 : edges.stream().filter(e -> contrast(palette, pen, e) >= LOST).mapToDouble(Edge::lengthMm).sum() / all;
     }
 
     private static double contrast(Palette palette, Paint pen, Edge edge) {
