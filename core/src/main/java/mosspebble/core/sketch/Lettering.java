@@ -320,7 +320,7 @@ public final class Lettering {
             if (!shapes.get(at).isEmpty()) {
                 count++;
                 String text = Character.toString(codes[i]);
-                String title = count == seen && seen > 1 ? "last " + text : count == 1 ? "first " + text : text + " in " + line;
+                String title = PartName.ofLetter(text, line, count == 1, count == seen);
                 letters.add(new Letter(text, title,
                         new AffineTransformation().translate(places.get(at) - middle, 0).scale(em, em).transform(shapes.get(at)),
                         first + i));

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import mosspebble.core.blend.BlendKind;
 import mosspebble.core.blend.Share;
@@ -15,6 +16,7 @@ import mosspebble.core.plan.What;
 import mosspebble.core.plan.Why;
 import mosspebble.core.project.Side;
 import mosspebble.core.sketch.DotBorder;
+import mosspebble.core.sketch.PartName;
 import mosspebble.core.timetable.Durations;
 import mosspebble.core.units.Facts;
 import mosspebble.core.units.Numbers;
@@ -106,6 +108,36 @@ public final class StepWords {
 
     /** What a pass is laid on, each once: what comes in pairs or in a row under one name. */
     static List<String> names(List<What> all) {
+        List<What> letters = all.stream().filter(StepWords::isLetter).toList();
+        if (letters.size() < FEW_LETTERS) {
+            return rows(all);
+        }
+        List<String> names = new ArrayList<>(List.of(words(letters)));
+        names.addAll(rows(all.stream().filter(w -> !isLetter(w)).toList()));
+        return names;
+    }
+
+    /** Fewer letters are named one by one. */
+    private static final int FEW_LETTERS = 4;
+
+    private static boolean isLetter(What what) {
+        return what.of() == What.Of.PART && what.share().kind() == Share.Kind.WHOLE && what.on().isEmpty()
+                && PartName.of(what.part()).letterOf().isPresent();
+    }
+
+    /** "the word LANTERN", "the words LANTERN and WALK", or so many letters of them. */
+    private static String words(List<What> letters) {
+        List<String> words = letters.stream().flatMap(l -> PartName.of(l.part()).letterOf().stream()).filter(w -> !w.isEmpty()).distinct()
+                .toList();
+        int all = words.stream().mapToInt(w -> w.replace(" ", "").length()).sum();
+        if (words.isEmpty()) {
+            return "the " + Words.number(letters.size()) + " letters";
+        }
+        return all != letters.size() ? "the " + Words.number(letters.size()) + " letters of " + Words.list(words)
+                : (words.size() == 1 && !words.get(0).contains(" ") ? "the word " : "the words ") + Words.list(words);
+    }
+
+    private static List<String> rows(List<What> all) {
         Map<String, List<What>> rows = new LinkedHashMap<>();
         for (What what : all) {
             boolean plain = what.of() == What.Of.PART && what.share().kind() == Share.Kind.WHOLE && what.on().isEmpty();
@@ -119,14 +151,13 @@ public final class StepWords {
         return names.stream().distinct().toList();
     }
 
-    /** A name without its side and its number in a row. */
     private static String stem(String part) {
-        return part.replaceFirst("^(left|right) ", "").replaceFirst(" \\d+$", "");
+        return PartName.of(part).stem();
     }
 
     private static String many(String stem, List<String> parts) {
-        boolean pair = parts.size() == 2 && parts.stream().anyMatch(p -> p.startsWith("left "))
-                && parts.stream().anyMatch(p -> p.startsWith("right "));
+        boolean pair = parts.size() == 2
+                && parts.stream().map(p -> PartName.of(p).side()).flatMap(Optional::stream).distinct().count() == 2;
         return (pair ? "both " : "the " + Words.number(parts.size()) + " ") + Words.plural(stem);
     }
 

@@ -8,6 +8,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import mosspebble.core.area.Shapes;
 import mosspebble.core.blend.BlendKind;
 import mosspebble.core.blend.Share;
@@ -152,6 +153,12 @@ class WordsTest {
         Step second = new Step.Lay("k", Step.Kind.FILL, new Step.Doing(row, true, doing.why(), new Step.Count(2, 2, 2), 2, false,
                 Step.Turn.AS_IT_LIES), one.layers(), one.tool(), one.work(), Optional.empty(), List.of());
         assertThat(StepWords.title(second)).isEqualTo("Second coat: the twelve rays");
+        List<What> word = Stream.of("first L", "a in Lamp", "m in Lamp", "last p")
+                .map(t -> new What(What.Of.PART, t, Share.WHOLE, List.of())).toList();
+        assertThat(StepWords.names(word)).containsExactly("the word Lamp");
+        assertThat(StepWords.names(word.subList(1, 3))).as("two letters by their names").hasSize(2);
+        assertThat(StepWords.names(Stream.concat(word.stream(), Stream.of(WING)).toList())).containsExactly("the word Lamp",
+                "the left wing");
         assertThat(StepWords.brief(second) + ", " + StepWords.coatOf(second)).isEqualTo("Twelve rays, 2 of 2");
         assertThat(StepWords.brief(step)).isEqualTo(StepWords.title(step));
         assertThat(StepWords.coatOf(step)).isEmpty();
