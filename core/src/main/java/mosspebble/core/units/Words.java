@@ -49,6 +49,9 @@ public final class Words {
                 return one.substring(0, one.length() - irregular.getKey().length()) + irregular.getValue();
             }
         }
+        if (one.matches(".*[^sui]s")) {
+            return one; // it is more than one already: feathers, whiskers
+        }
         return one.matches(".*(s|x|z|ch|sh)") ? one + "es" : one.matches(".*[^aeiou]y") ? one.substring(0, one.length() - 1) + "ies"
                 : one + "s";
     }

@@ -140,13 +140,17 @@ public final class StepWords {
     private static List<String> rows(List<What> all) {
         Map<String, List<What>> rows = new LinkedHashMap<>();
         for (What what : all) {
-            boolean plain = what.of() == What.Of.PART && what.share().kind() == Share.Kind.WHOLE && what.on().isEmpty();
-            rows.computeIfAbsent(plain ? "row " + stem(what.part()) : name(what), k -> new ArrayList<>()).add(what);
+            boolean plain = !what.part().isEmpty() && what.share().kind() == Share.Kind.WHOLE && what.on().isEmpty();
+            rows.computeIfAbsent(plain ? what.of() + " " + stem(what.part()) : name(what), k -> new ArrayList<>()).add(what);
         }
         List<String> names = new ArrayList<>();
         rows.values().forEach(row -> {
             List<String> parts = row.stream().map(What::part).distinct().toList();
-            names.add(parts.size() == 1 ? name(row.get(0)) : many(stem(parts.get(0)), parts));
+            names.add(parts.size() == 1 ? name(row.get(0)) : switch (row.get(0).of()) {
+                case SHADE_SIDE -> "the shade side of ";
+                case LIGHT_SIDE -> "the light side of ";
+                default -> "";
+            } + many(stem(parts.get(0)), parts));
         });
         return names.stream().distinct().toList();
     }
@@ -253,8 +257,8 @@ public final class StepWords {
                 String on = lay.doing().what().size() > 1 ? " on " + Words.list(names(lay.doing().what())) : "";
                 yield !own.isEmpty() ? Words.upper(coat) + ". " + own
                         : count.of() == 1 ? coat + on + ", thin and even."
-                        : count.number() == 1 ? "thin " + coat + on + "; it may be streaky, the next coat closes it."
-                        : "thin " + coat + on + ", once the coat before no longer feels cool.";
+                        : count.number() == 1 ? "a thin coat of " + coat + on + "; it may be streaky, the next one closes it."
+                        : "a thin coat of " + coat + on + ", once the one before no longer feels cool.";
             }
         };
     }

@@ -11,8 +11,11 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.SplittableRandom;
 import mosspebble.core.Paints;
+import mosspebble.core.area.Grid;
 import mosspebble.core.area.Remembered;
 import mosspebble.core.area.Shapes;
+import mosspebble.core.coats.FilmMap;
+import mosspebble.core.colour.Lab;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.PaintKind;
@@ -33,8 +36,11 @@ import mosspebble.core.sketch.Role;
 import mosspebble.core.sketch.Sketch;
 import mosspebble.core.sketch.Slot;
 import mosspebble.core.sketch.Subject;
+import mosspebble.core.stone.RockKind;
+import mosspebble.core.stone.Skin;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.Survey;
+import mosspebble.core.stone.Texture;
 import mosspebble.core.units.Millilitres;
 import mosspebble.core.units.Millimetres;
 import mosspebble.core.units.Srgb;
@@ -104,8 +110,26 @@ class PassesTest {
         assertThat(fills).extracting(s -> s.doing().count().number()).isSorted().startsWith(1, 2).doesNotHaveDuplicates();
         assertThat(fills).allSatisfy(s -> assertThat(s.doing().what()).hasSize(12));
         assertThat(StepWords.title(fills.get(1))).isEqualTo("Second coat: the twelve rays");
-        assertThat(StepWords.sentence(fills.get(0))).contains("the next coat closes it");
+        assertThat(StepWords.sentence(fills.get(0))).contains("the next one closes it");
         assertThat(fills.get(1).after()).extracting(Step.After::waits).contains(Step.Waits.OWN_COAT);
+    }
+
+    @Test
+    void alsoOnceSealedNothingShowsThrough() {
+        Stone porous = Stone.cobble().withSkin(Skin.of(RockKind.SANDSTONE, Texture.SMOOTH, Srgb.ofHex("#8a7458")));
+        Survey survey = Survey.of(porous);
+        Project project = Project.begin("p", "Tile", porous)
+                .withSketch(Optional.of(Sketch.of(new Subject.Figure("tile"), ItemMode.ON_STONE, new Placement(0, 0, 0, 1), 0)))
+                .withColours(Map.of("tile", Mix.of("yellow"))).withHabits(BARE.withTolerance(1));
+        Geometry tile = box(-15, -10, 30, 20);
+        Repertoire repertoire = Repertoire.of(List.of(new Motif("tile", "Tile", List.of(new Slot("tile", "tile", Srgb.ofHex("#888888"))),
+                List.of(part("tile", "tile", tile, false)), tile, tile, true, false)), List.of());
+        PaintPlan plan = Plans.plan(project, survey, new Workshop(new Palette(Paints.shelf()), repertoire, Climate.room(), List.of()),
+                new Remembered());
+        FilmMap films = plan.filmsAfter(plan.steps().size() - 2, Grid.around(50, 40, 0.5), StoneState.SEALED);
+        Lab full = Lab.of(fills(plan).get(0).paint().load().coat().optics().full());
+        Coordinate at = plan.design().orElseThrow().parts().get(0).drawn().getCentroid().getCoordinate();
+        assertThat(films.table().film(films.at(at.x, at.y)).lab().differenceTo(full)).isLessThanOrEqualTo(1 + 1e-9);
     }
 
     @Test
@@ -128,7 +152,10 @@ class PassesTest {
             stripes.add(part("stripe " + (i + 1), "s" + i, box(-48 + 16 * i, -20, 16, 40), false));
             colours.put("s" + i, Mix.of(of.get(i)));
         }
-        List<Integer> first = fills(plan(stripes, colours, BARE)).stream().filter(s -> s.doing().count().number() == 1)
+        PaintPlan plan = plan(stripes, colours, BARE);
+        assertThat(fills(plan).stream().flatMap(s -> s.after().stream()).map(Step.After::waits)).as("side by side, touch-dry is enough")
+                .contains(Step.Waits.WOULD_BLEED).doesNotContain(Step.Waits.LIES_BELOW);
+        List<Integer> first = fills(plan).stream().filter(s -> s.doing().count().number() == 1)
                 .map(s -> Integer.parseInt(s.doing().what().get(0).part().replaceAll("\\D", ""))).toList();
         assertThat(first).hasSize(6);
         assertThat(first.get(0)).as("yellow: %s", first).isEqualTo(4);
@@ -210,8 +237,8 @@ class PassesTest {
 
     /** What is seen of a part has its colour at the end. */
     private static void covered(PaintPlan plan, List<MotifPart> parts, int round) {
-        mosspebble.core.area.Grid grid = mosspebble.core.area.Grid.around(75, 55, 0.5);
-        mosspebble.core.coats.FilmMap films = plan.filmsAfter(plan.steps().size() - 2, grid, StoneState.DRY);
+        Grid grid = Grid.around(75, 55, 0.5);
+        FilmMap films = plan.filmsAfter(plan.steps().size() - 2, grid, StoneState.DRY);
         Geometry lines = Shapes.union(plan.steps().stream().filter(s -> s.kind() == Step.Kind.OUTLINE).map(Step::place).toList());
         List<Geometry> drawn = plan.design().orElseThrow().parts().stream().map(p -> p.drawn()).toList();
         for (int i = 0; i < parts.size(); i++) {

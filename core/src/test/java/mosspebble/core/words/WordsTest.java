@@ -33,6 +33,7 @@ import mosspebble.core.project.Side;
 import mosspebble.core.stone.Patch;
 import mosspebble.core.units.Facts;
 import mosspebble.core.units.Srgb;
+import mosspebble.core.units.Words;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -153,6 +154,12 @@ class WordsTest {
         Step second = new Step.Lay("k", Step.Kind.FILL, new Step.Doing(row, true, doing.why(), new Step.Count(2, 2, 2), 2, false,
                 Step.Turn.AS_IT_LIES), one.layers(), one.tool(), one.work(), Optional.empty(), List.of());
         assertThat(StepWords.title(second)).isEqualTo("Second coat: the twelve rays");
+        assertThat(StepWords.names(Stream.of("left eye", "right eye").map(t -> new What(What.Of.SHADE_SIDE, t, Share.WHOLE, List.of()))
+                .toList())).containsExactly("the shade side of both eyes");
+        assertThat(List.of(Words.plural("wing feathers"), Words.plural("glass"), Words.plural("belly"), Words.plural("ray"),
+                Words.plural("oak leaf"), Words.plural("brush"))).containsExactly("wing feathers", "glasses", "bellies", "rays",
+                        "oak leaves",
+                        "brushes");
         List<What> word = Stream.of("first L", "a in Lamp", "m in Lamp", "last p")
                 .map(t -> new What(What.Of.PART, t, Share.WHOLE, List.of())).toList();
         assertThat(StepWords.names(word)).containsExactly("the word Lamp");
