@@ -1,0 +1,185 @@
+package mosspebble.files;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
+import mosspebble.core.area.Remembered;
+import mosspebble.core.area.Shapes;
+import mosspebble.core.colour.Lab;
+import mosspebble.core.colour.Mix;
+import mosspebble.core.colour.Palette;
+import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.Step;
+import mosspebble.core.project.Project;
+import mosspebble.core.project.Studio;
+import mosspebble.core.project.Workshop;
+import mosspebble.core.rules.Plans;
+import mosspebble.core.stone.Survey;
+import mosspebble.core.words.StepWords;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/**
+ * The plans of a studio written in November 2026, held against how a practised hand goes through a stone (common practice, no source,
+ * unless another is named).
+ */
+@Tag("outside")
+class PracticedHandTest {
+
+    private static final Map<String, PaintPlan> PLANS = new HashMap<>();
+
+    @BeforeAll
+    static void plan(@TempDir Path folder) throws Exception {
+        Path file = folder.resolve("studio.pebble");
+        Files.copy(Objects.requireNonNull(PracticedHandTest.class.getResourceAsStream("/lantern-walk-2026-11.pebble")), file);
+        Studio studio;
+        try (StudioStore store = StudioStore.open(file, () -> {
+            throw new AssertionError("the studio is there");
+        })) {
+            studio = store.studio();
+        }
+        Workshop workshop = new Workshop(new Palette(studio.shelf()), OwnFiles.with(BuiltIn.repertoire(), studio.own()), studio.climate(),
+                studio.tests());
+        for (Project project : studio.projects()) {
+            PLANS.put(project.id(), Plans.plan(project, Survey.of(project.stone()), workshop, new Remembered()));
+        }
+    }
+
+    private static List<Step.Lay> laid(PaintPlan plan) {
+        return plan.steps().stream().filter(s -> s instanceof Step.Lay).map(s -> (Step.Lay) s).toList();
+    }
+
+    private static List<String> titles(String stone) {
+        return StepWords.titles(PLANS.get(stone));
+    }
+
+    // --- how many, how long
+
+    @Test
+    void passesAndWaitsAreNoMoreThanWereReached() throws Exception {
+        int allPasses = 0;
+        long allIdle = 0;
+        String table = new String(Objects.requireNonNull(PracticedHandTest.class.getResourceAsStream("/passes.csv")).readAllBytes(),
+                StandardCharsets.UTF_8);
+        List<String> rows = table.lines().filter(l -> !l.startsWith("#")).skip(1).toList();
+        assertThat(rows).hasSize(PLANS.size());
+        for (String row : rows) {
+            String[] cells = row.split(",");
+            PaintPlan plan = PLANS.get(cells[0]);
+            int passes = plan.steps().stream().mapToInt(s -> Math.max(1, s.coats())).sum();
+            long idle = idle(plan).toMinutes();
+            assertThat(passes).as("passes of %s", cells[0]).isLessThanOrEqualTo(Integer.parseInt(cells[1]));
+            assertThat(idle).as("minutes of waiting, %s", cells[0]).isLessThanOrEqualTo(Long.parseLong(cells[2]));
+            allPasses += passes;
+            allIdle += idle;
+        }
+        assertThat(allPasses).as("wanted of nine stones").isLessThanOrEqualTo(230);
+        assertThat(allIdle).as("wanted of nine stones").isLessThanOrEqualTo(1600);
+    }
+
+    /** Idle time between the first paint and signing. */
+    private static Duration idle(PaintPlan plan) {
+        int first = plan.steps().indexOf(laid(plan).get(0));
+        Duration hand = Duration.ZERO;
+        for (int i = first; i < plan.steps().size(); i++) {
+            if (plan.steps().get(i) instanceof Step.Sign) {
+                return plan.sitting().steps().get(i).start().minus(plan.sitting().steps().get(first).start()).minus(hand);
+            }
+            hand = hand.plus(plan.steps().get(i).work().hand());
+        }
+        throw new AssertionError("it is never signed");
+    }
+
+    @Test
+    void aMixIsSeldomTakenApart() {
+        int apart = 0;
+        for (PaintPlan plan : PLANS.values()) {
+            Set<Mix> seen = new HashSet<>();
+            for (Step.Lay step : laid(plan)) {
+                boolean first = step.kind() == Step.Kind.FILL && step.doing().count().number() == 1;
+                apart += first && !seen.add(step.paint().load().mix()) ? 1 : 0;
+            }
+        }
+        assertThat(apart).as("39 before passes").isLessThanOrEqualTo(10);
+    }
+
+    // --- stone by stone
+
+    @Test
+    void wordsOnADarkSlabGoAsByHand() {
+        List<String> painted = titles("lettering").subList(1, titles("lettering").size() - 1);
+        assertThat(painted).as("three thin coats of white, then the pencil, each word a pass a coat, the script over it").containsExactly(
+                "First coat: the ground", "Second coat: the ground", "Third coat: the ground", "Pencil the design",
+                "First coat: the words LANTERN and WALK", "Second coat: the words LANTERN and WALK", "Fill the words mind the step",
+                "Sign it");
+    }
+
+    @Test
+    void crispStripesAlternateAndThePalestBegins() {
+        List<String> first = laid(PLANS.get("window")).stream()
+                .filter(s -> s.doing().count().number() == 1 && s.doing().what().get(0).part().startsWith("stripe"))
+                .map(s -> s.doing().what().get(0).part()).toList();
+        assertThat(first.subList(0, 3)).containsExactlyInAnyOrder("stripe 5", "stripe 1", "stripe 3");
+        assertThat(first.get(0)).as("it needs the extra coat").isEqualTo("stripe 5");
+        assertThat(titles("window").stream().filter(t -> t.startsWith("Pencil"))).hasSize(1);
+    }
+
+    @Test
+    void aSubjectHasOneColourOfLine() {
+        for (Map.Entry<String, PaintPlan> each : PLANS.entrySet()) {
+            Set<Mix> pens = new HashSet<>();
+            laid(each.getValue()).stream().filter(s -> s.kind() == Step.Kind.OUTLINE).forEach(s -> pens.add(s.paint().load().mix()));
+            assertThat(pens.size()).as("pens on %s", each.getKey()).isLessThanOrEqualTo(2);
+        }
+        assertThat(laid(PLANS.get("moon")).stream().filter(s -> s.kind() == Step.Kind.OUTLINE)).as("three pens before")
+                .hasSizeLessThanOrEqualTo(2);
+    }
+
+    @Test
+    void noShadeBringsANewHueAndNoMixMoreThanTwelveParts() {
+        Map<Step, Lab> below = new HashMap<>();
+        for (PaintPlan plan : PLANS.values()) {
+            for (Step.Lay step : laid(plan)) {
+                for (Step.Layer layer : step.layers()) {
+                    assertThat(layer.load().mix().totalParts()).as(StepWords.title(step)).isLessThanOrEqualTo(12);
+                }
+                if (step.kind() == Step.Kind.SHADE) {
+                    plan.steps().subList(0, plan.steps().indexOf(step)).stream().filter(s -> s.kind() == Step.Kind.FILL)
+                            .filter(s -> Shapes.common(s.place(), step.place()).getArea() > 0.6 * step.place().getArea())
+                            .reduce((a, b) -> b).ifPresent(s -> below.put(step, Lab.of(s.coat().orElseThrow().swatch())));
+                }
+            }
+        }
+        assertThat(below.size()).as("shades seen").isGreaterThan(8);
+        below.forEach((step, base) -> {
+            Lab shade = Lab.of(step.coat().orElseThrow().swatch());
+            if (base.chroma() > 12 && shade.chroma() > 8) {
+                double turn = Math.toDegrees(Math.atan2(shade.b(), shade.a()) - Math.atan2(base.b(), base.a()));
+                assertThat(Math.abs(Math.IEEEremainder(turn, 360))).as(StepWords.sentence(step)).isLessThan(40);
+            }
+        });
+    }
+
+    @Test
+    void whatIsWorkedWetIsOnePassWithOneClock() {
+        List<Step.Lay> wet = new ArrayList<>();
+        PLANS.values().forEach(p -> laid(p).stream().filter(s -> s.wet().isPresent()).forEach(wet::add));
+        assertThat(wet).hasSizeGreaterThan(3).allSatisfy(s -> {
+            assertThat(s.layers()).as(StepWords.title(s)).hasSizeGreaterThan(1);
+            assertThat(s.wet().orElseThrow().work()).isLessThanOrEqualTo(s.work().hand());
+            assertThat(StepWords.sentence(s)).contains("wet into wet");
+        });
+    }
+}
