@@ -25,7 +25,7 @@ import org.locationtech.jts.geom.Geometry;
  */
 final class Passes {
 
-    /** Orders tried for the first answer; more of them help little (docs/benchmarks.md). */
+    /** Orders tried. */
     private static final int TRIES = 30;
 
     private static final int FEW_TRIES = 4;

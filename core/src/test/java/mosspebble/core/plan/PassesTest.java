@@ -22,6 +22,7 @@ import mosspebble.core.colour.PaintKind;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.colour.Shelf;
 import mosspebble.core.drying.Climate;
+import mosspebble.core.drying.Drying;
 import mosspebble.core.project.Habits;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Workshop;
@@ -115,21 +116,27 @@ class PassesTest {
     }
 
     @Test
+    @Tag("outside") // sealed, a porous stone stays as dark as it is wet: a pale colour needs more coats then (common practice, no source)
     void alsoOnceSealedNothingShowsThrough() {
-        Stone porous = Stone.cobble().withSkin(Skin.of(RockKind.SANDSTONE, Texture.SMOOTH, Srgb.ofHex("#8a7458")));
+        Stone porous = Stone.cobble().withSkin(Skin.of(RockKind.SANDSTONE, Texture.SMOOTH, Srgb.ofHex("#d9cdb4")));
         Survey survey = Survey.of(porous);
-        Project project = Project.begin("p", "Tile", porous)
-                .withSketch(Optional.of(Sketch.of(new Subject.Figure("tile"), ItemMode.ON_STONE, new Placement(0, 0, 0, 1), 0)))
-                .withColours(Map.of("tile", Mix.of("yellow"))).withHabits(BARE.withTolerance(1));
         Geometry tile = box(-15, -10, 30, 20);
         Repertoire repertoire = Repertoire.of(List.of(new Motif("tile", "Tile", List.of(new Slot("tile", "tile", Srgb.ofHex("#888888"))),
                 List.of(part("tile", "tile", tile, false)), tile, tile, true, false)), List.of());
-        PaintPlan plan = Plans.plan(project, survey, new Workshop(new Palette(Paints.shelf()), repertoire, Climate.room(), List.of()),
-                new Remembered());
-        FilmMap films = plan.filmsAfter(plan.steps().size() - 2, Grid.around(50, 40, 0.5), StoneState.SEALED);
-        Lab full = Lab.of(fills(plan).get(0).paint().load().coat().optics().full());
-        Coordinate at = plan.design().orElseThrow().parts().get(0).drawn().getCentroid().getCoordinate();
-        assertThat(films.table().film(films.at(at.x, at.y)).lab().differenceTo(full)).isLessThanOrEqualTo(1 + 1e-9);
+        for (String colour : List.of("white", "yellow", "palegreen")) {
+            for (double tolerance : new double[] {1, 2, 3, 4}) {
+                Project project = Project.begin("p", "Tile", porous)
+                        .withSketch(Optional.of(Sketch.of(new Subject.Figure("tile"), ItemMode.ON_STONE, new Placement(0, 0, 0, 1), 0)))
+                        .withColours(Map.of("tile", Mix.of(colour))).withHabits(BARE.withTolerance(tolerance));
+                PaintPlan plan = Plans.plan(project, survey,
+                        new Workshop(new Palette(Paints.shelf()), repertoire, Climate.room(), List.of()), new Remembered());
+                FilmMap films = plan.filmsAfter(plan.steps().size() - 2, Grid.around(50, 40, 0.5), StoneState.SEALED);
+                Coordinate at = plan.design().orElseThrow().parts().get(0).drawn().getCentroid().getCoordinate();
+                Lab full = Lab.of(fills(plan).get(0).paint().load().coat().optics().full());
+                assertThat(films.table().film(films.at(at.x, at.y)).lab().differenceTo(full)).as("%s, tolerance %s", colour, tolerance)
+                        .isLessThanOrEqualTo(tolerance + 1e-9);
+            }
+        }
     }
 
     @Test
@@ -173,6 +180,10 @@ class PassesTest {
         assertThat(dots).hasSize(1);
         assertThat(dots.get(0).paint().load().thin()).as("as thick as the coats it stands for").isGreaterThan(1);
         assertThat(dots.get(0).work().dries()).isBetween(Duration.ofMinutes(20), Duration.ofMinutes(60));
+        Palette.Colour white = new Palette(Paints.shelf()).colour(Mix.of("white")).orElseThrow();
+        double mean = Math.max(1, dots.get(0).paint().load().thin() / 2); // the mean height of a flat cap is half of its height
+        assertThat(dots.get(0).work().dries())
+                .isEqualTo(Drying.of(white.wetUm() * mean, white.solids(), false, false, Climate.room()).recoat());
         assertThat(StepWords.tool(dots.get(0))).contains("reloaded");
     }
 
