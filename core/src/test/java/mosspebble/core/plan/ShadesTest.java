@@ -9,6 +9,7 @@ import mosspebble.core.colour.Lab;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.colour.Shelf;
+import mosspebble.core.project.Habits;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
@@ -67,5 +68,29 @@ class ShadesTest {
         Palette one = new Palette(new Shelf(List.of(Paints.brush("black", "#1a1a1c", 0.99))));
         Palette.Colour black = one.colour(Mix.of("black")).orElseThrow();
         assertThat(Shades.darker(one, black, darkened(black.lab()))).isEqualTo(Optional.empty());
+    }
+
+    @Test
+    void anotherHueIsNotTakenHoweverNearItLies() {
+        Palette.Colour tan = colour("tan");
+        Palette.Colour shade = Shades.darker(PALETTE, tan, colour("moss").lab()).orElseThrow();
+        assertThat(shade.mix()).isNotEqualTo(Mix.of("moss"));
+        assertThat(Math.abs(Math.IEEEremainder(hue(shade.lab()) - hue(tan.lab()), 360))).isLessThanOrEqualTo(32);
+        assertThat(Shades.darker(PALETTE, colour("rose"), colour("blue").lab()).map(Palette.Colour::mix))
+                .isNotEqualTo(Optional.of(Mix.of("blue")));
+    }
+
+    @Test
+    @Tag("outside") // black unless it would vanish, white then (common practice, no source)
+    void aSubjectIsDrawnInBlackUnlessThatVanishes() {
+        assertThat(pen(32)).as("black still shows on this").isEqualTo("blackpen");
+        assertThat(pen(88)).isEqualTo("blackpen");
+        assertThat(pen(10)).as("black on black vanishes").isEqualTo("whitepen");
+    }
+
+    private static String pen(double lightness) {
+        Lab area = new Lab(lightness, 0, 0);
+        return OutlinePen.choose(PALETTE, Habits.usual(), List.of(new OutlinePen.Edge(area, List.of(area), 40)))
+                .get(0).orElseThrow().paint().id();
     }
 }
