@@ -1,5 +1,6 @@
 package mosspebble.app;
 
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.Callable;
@@ -17,6 +18,11 @@ import javafx.stage.Stage;
 import mosspebble.app.model.Results;
 import mosspebble.core.finding.Finding;
 import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.project.Studio;
+import mosspebble.files.BuiltIn;
+import mosspebble.files.FileTrouble;
+import mosspebble.files.LanternWalk;
+import mosspebble.files.StudioStore;
 import org.testfx.api.FxRobot;
 import org.testfx.api.FxToolkit;
 import org.testfx.util.WaitForAsyncUtils;
@@ -28,17 +34,42 @@ final class Driver implements AutoCloseable {
         System.setProperty("java.awt.headless", "true");
     }
 
+    /** The stones most tests need: every one more is a plan and a picture that they wait for. */
+    private static final List<String> MOSTLY = List.of("owl", "lettering", "snail");
+
     final FxRobot robot = new FxRobot();
     private final Stage stage;
     private final MossPebbleApp app;
 
-    Driver(Path studio, boolean demo) throws TimeoutException {
+    Driver(Path studio, boolean demo) throws TimeoutException, FileTrouble {
+        this(studio, demo, MOSTLY);
+    }
+
+    /** On a studio with these stones of the demo, which is made only where there is none yet; without any: all nine. */
+    Driver(Path studio, String... stones) throws TimeoutException, FileTrouble {
+        this(studio, true, List.of(stones));
+    }
+
+    private Driver(Path studio, boolean demo, List<String> stones) throws TimeoutException, FileTrouble {
+        if (demo && Files.notExists(studio)) {
+            StudioStore.open(studio, () -> Demo.of(stones)).close();
+        }
         stage = FxToolkit.registerPrimaryStage();
         app = new MossPebbleApp(new MossPebbleApp.Wish(studio, demo, null, false, Finding.Stage.STONE, null, List.of()));
         FxToolkit.setupApplication(() -> app);
         WaitForAsyncUtils.waitForFxEvents(1);
         // an application restarted in one process finds keys pressed as the last one left them
         robot.release(new KeyCode[0]);
+    }
+
+    /** The demo, made once for all tests of one process. */
+    private static final class Demo {
+
+        private static final Studio ALL = LanternWalk.studio(BuiltIn.repertoire());
+
+        static Studio of(List<String> stones) {
+            return stones.isEmpty() ? ALL : ALL.withProjects(ALL.projects().stream().filter(p -> stones.contains(p.id())).toList());
+        }
     }
 
     Scene scene() {

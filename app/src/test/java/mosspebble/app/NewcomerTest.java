@@ -157,7 +157,7 @@ class NewcomerTest {
 
     @Test
     void everythingIsReachedByNameAndThePageTurnsToEvening() throws Exception {
-        try (Driver app = new Driver(folder.resolve("s.pebble"), true)) {
+        try (Driver app = new Driver(folder.resolve("s.pebble"), "owl", "harbour", "lettering")) {
             app.settled();
             app.robot.clickOn("#cloth");
             app.keys(KeyCode.SLASH);

@@ -82,7 +82,7 @@ class ScreensTest {
 
     @Test
     void everyActionCanBeCalledByNameAndEveryKeyIsInTheHelpAndTheGuide() throws Exception {
-        try (Driver app = new Driver(folder.resolve("s.pebble"), true)) {
+        try (Driver app = new Driver(folder.resolve("s.pebble"))) {
             app.settled();
             List<Action> actions = new ArrayList<>();
             app.robot.interact(() -> actions.addAll(shell(app).actions()));

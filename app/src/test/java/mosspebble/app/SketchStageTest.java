@@ -237,7 +237,7 @@ class SketchStageTest {
 
     @Test
     void thingsAreMirroredMultipliedGroupedLeftFreeAndLeftOut() throws Exception {
-        try (Driver app = new Driver(folder.resolve("s.pebble"), true)) {
+        try (Driver app = new Driver(folder.resolve("s.pebble"), "snail", "heron")) {
             app.click("#tray-snail");
             app.settled();
             app.keys(KeyCode.DIGIT2);

@@ -114,7 +114,7 @@ class TroubleTest {
                     () -> Files.exists(file()) && app.present("#notice") && app.text("#notice").contains("written anew"));
         }
         try (StudioStore store = StudioStore.open(file(), LanternWalk::newcomer)) {
-            assertThat(store.studio().projects()).hasSize(9);
+            assertThat(store.studio().projects()).hasSize(3);
         }
     }
 

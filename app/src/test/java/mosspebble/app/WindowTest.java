@@ -61,7 +61,7 @@ class WindowTest {
 
     @Test
     void everyControlHasANameAndNoTextIsCutInItsButton() throws Exception {
-        try (Driver app = new Driver(folder.resolve("s.pebble"), true)) {
+        try (Driver app = new Driver(folder.resolve("s.pebble"))) {
             app.settled();
             for (int stage = 0; stage < Finding.Stage.values().length; stage++) {
                 app.robot.clickOn("#cloth");
