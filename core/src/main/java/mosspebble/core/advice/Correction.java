@@ -140,7 +140,7 @@ public record Correction(Optional<Place> place, List<Repair> steps) {
 
         private Duration dry(Optional<Mix> mix) {
             return mix.flatMap(palette::colour)
-                    .map(c -> Drying.of(c.wetUm(), c.solids(), false, plan.project().habits().dryer(), climate).recoat())
+                    .map(c -> Drying.of(c.wetUm(), c.solids(), Drying.Below.PAINT, plan.project().habits().dryer(), climate).recoat())
                     .orElse(Duration.ofMinutes(10));
         }
 

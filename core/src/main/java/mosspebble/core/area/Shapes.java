@@ -20,6 +20,9 @@ import org.locationtech.jts.geom.util.PolygonExtracter;
 /** Areas combined, always valid and always polygons: what painting needs of JTS. */
 public final class Shapes {
 
+    /** From so many on, what is cut away is put together first. */
+    private static final int MANY = 6;
+
     private static final GeometryFactory FACTORY = new GeometryFactory();
     private static final int ROUND = 4;
 
@@ -48,8 +51,15 @@ public final class Shapes {
 
     /** An area less several others. */
     public static Geometry minus(Geometry area, List<Geometry> cuts) {
+        if (area.isEmpty()) {
+            return area;
+        }
+        List<Geometry> near = cuts.stream().filter(c -> c.getEnvelopeInternal().intersects(area.getEnvelopeInternal())).toList();
+        if (near.size() >= MANY) {
+            return minus(area, union(near)); // one large overlay instead of many
+        }
         Geometry left = area;
-        for (Geometry cut : cuts) {
+        for (Geometry cut : near) {
             if (left.isEmpty()) {
                 return left;
             }

@@ -21,28 +21,47 @@ public record Drying(Duration open, Duration touchDry, Duration recoat) {
     /** Recoat after so many times the touch-dry time (common practice, no source). */
     private static final double RECOAT = 1.3;
 
-    /** First coat on bare stone dries slowest (common practice, no source). */
+    /** First coat on bare, tight stone dries slowest (common practice, no source). */
     private static final double ON_BARE_STONE = 1.4;
 
-    /** A hair dryer warms the film and moves the air (common practice, no source). */
-    private static final Celsius DRYER_FILM = new Celsius(38);
+    /** A hair dryer's air at the stone, °C, and how far it warms the film from the stone's warmth on (common practice, no source). */
+    private static final double DRYER_CELSIUS = 60;
+    private static final double DRYER_WARMS = 0.45;
 
+    /** Speed of a hair dryer's air, m/s (common practice, no source). */
     private static final double DRYER_AIR = 2.5;
 
     /** Longest time given: in saturated air nothing dries. */
     public static final Duration NEVER = Duration.ofDays(3);
 
     /**
+     * What a coat is laid on.
+     *
+     * @param slows how much longer than on dry paint it takes
+     */
+    public record Below(double slows) {
+
+        /** Dry paint takes no water. */
+        public static final Below PAINT = new Below(1);
+
+        /** @param soaksIn share of the coat, and so of its water, that the stone drinks, 0 to 1 */
+        public static Below stone(double soaksIn) {
+            return new Below(ON_BARE_STONE * (1 - soaksIn));
+        }
+    }
+
+    /**
      * @param wetUm wet thickness, µm
      * @param solids by volume, 0 to 1
-     * @param onBareStone whether it is the first coat there
-     * @param dryer whether a hair dryer is used
+     * @param dryer whether a hair dryer is used; the stone is as warm as the room
      */
-    public static Drying of(double wetUm, double solids, boolean onBareStone, boolean dryer, Climate climate) {
+    public static Drying of(double wetUm, double solids, Below below, boolean dryer, Climate climate) {
         double waterGrams = wetUm * (1 - solids); // 1 µm of water on 1 m2 weighs 1 g
         Climate air = dryer ? new Climate(climate.temperature(), climate.humidity(), Math.max(DRYER_AIR, climate.airSpeed())) : climate;
-        double rate = Evaporation.rate(air, dryer ? DRYER_FILM : climate.temperature());
-        double seconds = rate > 0 ? waterGrams / rate * (onBareStone ? ON_BARE_STONE : 1) : Double.POSITIVE_INFINITY;
+        double stone = climate.temperature().value();
+        double film = dryer ? stone + DRYER_WARMS * Math.max(0, DRYER_CELSIUS - stone) : stone;
+        double rate = Evaporation.rate(air, new Celsius(film));
+        double seconds = rate > 0 ? waterGrams / rate * below.slows() : Double.POSITIVE_INFINITY;
         return new Drying(bounded(OPEN_SHARE * seconds), bounded(SKIN * seconds), bounded(SKIN * RECOAT * seconds));
     }
 

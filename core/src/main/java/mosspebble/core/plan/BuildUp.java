@@ -65,6 +65,7 @@ public final class BuildUp {
     private final Remembered remembered;
     private final Grid grid;
     private final FilmTable sealedBare;
+    private final Drying.Below bareStone;
     private final FilmMap films;
     private final Set<Laid> laid = new LinkedHashSet<>();
     private final List<What> showing = new ArrayList<>();
@@ -83,6 +84,7 @@ public final class BuildUp {
         this.remembered = remembered;
         this.grid = surface.grid();
         this.sealedBare = new FilmTable(bare(StoneState.SEALED), SoakIn.share(surface.stone()));
+        this.bareStone = Drying.Below.stone(SoakIn.share(surface.stone()));
         this.films = bareFilms();
     }
 
@@ -211,13 +213,15 @@ public final class BuildUp {
         for (Passes.Member member : members) {
             Region region = regions.get(member.region());
             Geometry place = member.place();
-            Tools own = remembered.recall("tool", region.place(), region.colour().mix(), region.isLine(), grid, palette.shelf(),
-                    (all, mix, line, g, shelf, m) -> Tools.of(all, mix, line, mask(all, g, m).widest() * g.cellMm(), shelf));
+            Tools own = remembered.recall("tool", region.place(), region.colour().mix(), region.isLine(), region.what().share().kind(),
+                    grid,
+                    palette.shelf(),
+                    (all, mix, line, share, g, shelf, m) -> Tools.of(all, mix, line, share, mask(all, g, m).widest() * g.cellMm(), shelf));
             double mm2 = area(place);
             boolean wide = own.isLarge() && region.kind() == Step.Kind.FILL;
             double length = region.line().lengthMm() * (place == region.place() ? 1 : place.getArea() / region.place().getArea());
-            minutes += (wide ? place.getLength() / Tools.LINE_MM_PER_MINUTE / 2 : 0)
-                    + (region.isLine() && length > 0 ? length / Tools.LINE_MM_PER_MINUTE : mm2 / own.mm2PerMinute());
+            minutes += region.isLine() && length > 0 ? length / Tools.LINE_MM_PER_MINUTE
+                    : mm2 / own.mm2PerMinute() + (own.tool().followsEdges() ? place.getLength() / Tools.edgeMmPerMinute(member.coat()) : 0);
             area += mm2;
             widened |= wide;
             loads.add(region.colour().mix());
@@ -248,7 +252,8 @@ public final class BuildUp {
     Drying drying(List<Passes.Member> members, List<Region> regions, List<CoatCount.Coats> coats, boolean onBare) {
         return members.stream()
                 .map(m -> Drying.of(regions.get(m.region()).colour().wetUm() * regions.get(m.region()).thin() * mean(coats.get(m.region())),
-                        regions.get(m.region()).colour().solids(), onBare, habits.dryer(), climate))
+                        regions.get(m.region()).colour().solids(), onBare ? bareStone : Drying.Below.PAINT, habits.dryer(),
+                        climate))
                 .max((a, b) -> a.recoat().compareTo(b.recoat())).orElseThrow();
     }
 
@@ -264,7 +269,7 @@ public final class BuildUp {
         boolean onBare = false;
         List<Step.Layer> layers = new ArrayList<>();
         List<Cells> touched = new ArrayList<>();
-        List<List<Passes.Member>> loads = pass.wet() ? pass.members().stream().map(List::of).toList() : List.of(pass.members());
+        List<List<Passes.Member>> loads = pass.wet() ? loads(pass.members(), regions) : List.of(pass.members());
         for (List<Passes.Member> load : loads) {
             Region region = regions.get(load.get(0).region());
             Geometry place = remembered.union(load.stream().map(Passes.Member::place).toList());
@@ -301,11 +306,29 @@ public final class BuildUp {
                 turn(all, first));
         Step.Work work = new Step.Work(effort.areaMm2(), effort.painting().plus(minutes(setUp)), Duration.ZERO, drying.touchDry(),
                 drying.recoat());
-        Optional<Step.Wet> wet = pass.wet() ? Optional.of(new Step.Wet(open(pass, regions), effort.painting())) : Optional.empty();
+        long apart = pass.members().size() / loads.size(); // places worked one after the other
+        Optional<Step.Wet> wet = pass.wet()
+                ? Optional.of(new Step.Wet(open(pass, regions), effort.painting().dividedBy(apart)))
+                : Optional.empty();
         course.add(new Step.Lay(pass.key(), first.kind(), doing, layers, effort.tool(), work, wet, after(pass, numbers)),
                 pass.wet() ? cells(all) : touched.get(0));
         pass.members().stream().filter(m -> m.coat() == 1 && coats.get(m.region()).wanted() > Planner.MOST_COATS)
                 .forEach(m -> showing.add(regions.get(m.region()).what()));
+    }
+
+    /** Members laid with one load, in their order. */
+    private static List<List<Passes.Member>> loads(List<Passes.Member> members, List<Region> regions) {
+        List<List<Passes.Member>> loads = new ArrayList<>();
+        for (Passes.Member member : members) {
+            Region region = regions.get(member.region());
+            Region before = loads.isEmpty() ? null : regions.get(loads.get(loads.size() - 1).get(0).region());
+            if (before == null || before == region || !before.sameShare(region) || before.what().part().equals(region.what().part())
+                    && before.what().row().thing() == region.what().row().thing()) {
+                loads.add(new ArrayList<>());
+            }
+            loads.get(loads.size() - 1).add(member);
+        }
+        return loads;
     }
 
     /** Where another coat follows. */
@@ -319,7 +342,7 @@ public final class BuildUp {
     /** The shortest time that any of the loads stays open. */
     private Duration open(Passes.Pass pass, List<Region> regions) {
         return pass.members().stream().map(m -> regions.get(m.region()))
-                .map(r -> Drying.of(r.colour().wetUm() * r.thin(), r.colour().solids(), false, habits.dryer(), climate).open())
+                .map(r -> Drying.of(r.colour().wetUm() * r.thin(), r.colour().solids(), Drying.Below.PAINT, habits.dryer(), climate).open())
                 .min(Duration::compareTo).orElseThrow();
     }
 
@@ -346,7 +369,8 @@ public final class BuildUp {
 
     private Soft soft(List<Region> together) {
         Soft first = together.get(0).soft();
-        return first.within().isEmpty() ? first : new Soft(first.mm(),
+        double mm = together.stream().mapToDouble(r -> r.soft().mm()).average().orElse(0);
+        return first.within().isEmpty() ? first : new Soft(mm,
                 Optional.of(remembered.union(together.stream().flatMap(r -> r.soft().within().stream()).distinct().toList())));
     }
 
@@ -400,7 +424,8 @@ public final class BuildUp {
         films.cellsUnder(mask).keySet()
                 .forEach(film -> laid.add(new Laid(films.table().film(film).coat().map(Coat::step).orElse(-1), step)));
         double area = area(whole);
-        Step.Work work = new Step.Work(area, Duration.ofSeconds(Math.round(60 * (2 + advice.coats() * area / 1500))),
+        Step.Work work = new Step.Work(area,
+                Duration.ofSeconds(Math.round(60 * (Tools.SEAL_LAY_OUT_MIN + advice.coats() * area / Tools.SEAL_MM2_PER_MINUTE))),
                 advice.between().multipliedBy(advice.coats() - 1L), advice.between(), rests.orElse(advice.cure()));
         Step.Layer layer = new Step.Layer(surface.side(), whole, Soft.CRISP, new Step.Load(Mix.of(sealer.id()), coat, 1), advice.coats(),
                 Shapes.nothing());

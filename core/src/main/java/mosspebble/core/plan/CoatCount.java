@@ -9,6 +9,7 @@ import mosspebble.core.area.Remembered;
 import mosspebble.core.coats.Coat;
 import mosspebble.core.coats.FilmMap;
 import mosspebble.core.coats.FilmTable;
+import mosspebble.core.colour.Lab;
 import org.locationtech.jts.geom.Geometry;
 
 /**
@@ -23,8 +24,17 @@ final class CoatCount {
     /** A ground below this share is lost in the seam. */
     private static final double LEAST_GROUND = 0.015;
 
-    /** Extra coats only where the place is wider than this, mm. */
+    /** Extra coats only where the place is wider than this, mm; what is narrower is a seam. */
     private static final double LEAST_WIDE_MM = 1.6;
+
+    /** Without its seams an area must still be so large a share of itself, else it is counted whole. */
+    private static final double CORE = 0.35;
+
+    /** A dark line on something lighter is done when no more than this share of the difference is left (common practice, no source). */
+    private static final double DARK_LINE = 0.25;
+
+    /** A line is dark on what is so much lighter, L*. */
+    private static final double LIGHTER = 25;
 
     /**
      * The coats of one region.
@@ -88,11 +98,11 @@ final class CoatCount {
         Region region = regions.get(index);
         Coat coat = built.coat(region, index, 1);
         double tolerance = built.tolerance(region);
-        Map<Integer, Integer> grounds = films.cellsUnder(built.mask(region.place()));
-        boolean onBare = grounds.getOrDefault(0, 0) > 0;
+        boolean onBare = films.cellsUnder(built.mask(region.place())).getOrDefault(0, 0) > 0;
         if (!region.hides()) {
             return new Coats(List.of(region.place()), 1, -1, onBare, 1);
         }
+        Map<Integer, Integer> grounds = films.cellsUnder(built.mask(withoutSeams(region)));
         int cells = Math.max(1, grounds.values().stream().mapToInt(Integer::intValue).sum());
         int main = 1;
         Map<Integer, Integer> more = new TreeMap<>();
@@ -101,7 +111,7 @@ final class CoatCount {
             if (share < LEAST_GROUND) {
                 continue;
             }
-            int coats = coatsOver(ground.getKey(), coat, tolerance);
+            int coats = coatsOver(ground.getKey(), coat, region.isLine() ? lineTolerance(ground.getKey(), region, tolerance) : tolerance);
             if (share >= MAIN_GROUND || region.isLine()) {
                 main = Math.max(main, coats);
             } else {
@@ -110,12 +120,33 @@ final class CoatCount {
             }
         }
         int laid = Math.min(main, Planner.MOST_COATS);
-        if (laid > 1 && !region.isLine() && remembered.recall("dots", region.place(), (place, m) -> Tools.dotMm(place) > 0)) {
+        if (laid > 1 && !region.isLine() && isTouched(region)) {
             return new Coats(List.of(region.place()), main, -1, onBare, laid);
         }
         List<Geometry> places = new ArrayList<>(times(region.place(), laid));
         int over = extra(region, more, laid, places);
         return new Coats(places, main, over, onBare, 1);
+    }
+
+    /** Whether it is set with one touch a piece: equal dots, and the small lights of a picture. */
+    private boolean isTouched(Region region) {
+        return remembered.recall("touched", region.place(), region.kind() == Step.Kind.HIGHLIGHT,
+                (place, light, m) -> Tools.dotMm(place) > 0 || light && Tools.eachIsSmall(place));
+    }
+
+    /** Where its coats are counted: what it shares with a neighbour as a seam does not ask for more of them. */
+    private Geometry withoutSeams(Region region) {
+        if (region.isLine()) {
+            return region.place();
+        }
+        Geometry core = remembered.grown(region.place(), -LEAST_WIDE_MM / 2);
+        return core.getArea() >= CORE * region.place().getArea() ? core : region.place();
+    }
+
+    private double lineTolerance(int ground, Region line, double tolerance) {
+        Lab below = films.table().film(ground).lab();
+        Lab drawn = Lab.of(line.colour().optics().full());
+        return below.l() - drawn.l() < LIGHTER ? tolerance : Math.max(tolerance, DARK_LINE * below.differenceTo(drawn));
     }
 
     /** Further coats over what still shows in a part of the region; answers the region below that takes the most of them. */

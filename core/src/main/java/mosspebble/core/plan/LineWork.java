@@ -35,6 +35,7 @@ final class LineWork {
     private static final int AROUND = 24;
 
     private final PlacedDesign design;
+    private final Rows rows;
     private final Map<String, Palette.Colour> colours;
     private final Palette palette;
     private final Habits habits;
@@ -49,9 +50,10 @@ final class LineWork {
      * @param behind colour of what is behind everything
      * @param areas the filled parts within the stone, in the design's order
      */
-    LineWork(PlacedDesign design, Map<String, Palette.Colour> colours, Palette palette, Habits habits, Remembered remembered,
+    LineWork(PlacedDesign design, Rows rows, Map<String, Palette.Colour> colours, Palette palette, Habits habits, Remembered remembered,
             Geometry stone, Lab behind, Overlap overlap, List<Geometry> areas) {
         this.design = design;
+        this.rows = rows;
         this.colours = colours;
         this.palette = palette;
         this.habits = habits;
@@ -147,7 +149,7 @@ final class LineWork {
                 (all, front, m) -> Shapes.minus(all, front.stream().map(each -> m.grown(each, STOP_SHORT)).toList()));
         if (place.getArea() > Regions.LEAST_AREA) {
             double nib = part.part().isArea() ? 0 : part.part().penMm();
-            regions.add(new Region(highlight ? Step.Kind.HIGHLIGHT : Step.Kind.DETAIL, What.part(part.part().title()), place, colour,
+            regions.add(new Region(highlight ? Step.Kind.HIGHLIGHT : Step.Kind.DETAIL, rows.what(What.Of.PART, part), place, colour,
                     Region.Spread.EVEN, depth * Region.LEVELS,
                     new Region.Line(nib, nib > 0 ? part.drawn().getLength() : 0),
                     Why.of(highlight ? Why.Reason.LIGHT_LAST : Why.Reason.DRAWN_ON_AREA)));

@@ -45,9 +45,10 @@ record OutlinePen(Paint paint, Palette.Colour colour, double nibMm, double contr
     record Edge(Lab inside, List<Lab> outside, double lengthMm) {}
 
     /**
-     * The pens for the edges of one subject: one for all, by contrast or the darkest as is the painter's habit; another where it is lost.
+     * The pens for the edges of one subject: one for all, by contrast or the darkest as is the painter's habit. Where it is lost, an edge
+     * that stands apart by itself gets none, any other the pen that shows.
      *
-     * @return for each edge; empty where the shelf has no pen
+     * @return for each edge; empty where it needs none or the shelf has none
      */
     static List<Optional<OutlinePen>> choose(Palette palette, Habits habits, List<Edge> edges) {
         boolean liner = habits.medium() == Habits.Medium.BRUSHES;
@@ -68,10 +69,18 @@ record OutlinePen(Paint paint, Palette.Colour colour, double nibMm, double contr
                         .mapToDouble(e -> e.lengthMm * Math.min(PLAIN, contrast(palette, p, e))).sum())).orElseThrow();
         return edges.stream().map(edge -> {
             double own = contrast(palette, one, edge);
+            if (!dark && own < LOST && standsApart(edge)) {
+                return Optional.<OutlinePen>empty();
+            }
             Paint best = pens.stream().max(Comparator.comparingDouble(p -> contrast(palette, p, edge))).orElseThrow();
             boolean another = !dark && own < LOST && contrast(palette, best, edge) > own + WORTH_ANOTHER;
             return Optional.of(pen(palette, another ? best : one, edge, dark, liner));
         }).toList();
+    }
+
+    /** Whether what is inside is told apart from all that is met outside. */
+    private static boolean standsApart(Edge edge) {
+        return !edge.outside.isEmpty() && edge.outside.stream().allMatch(o -> o.differenceTo(edge.inside) >= PLAIN);
     }
 
     /** The share of all edges, by length, on which a pen is not lost. */

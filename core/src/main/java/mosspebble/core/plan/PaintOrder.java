@@ -6,6 +6,11 @@ import java.util.List;
 import java.util.PriorityQueue;
 import mosspebble.core.area.Cells;
 import mosspebble.core.area.Grid;
+import org.locationtech.jts.algorithm.Area;
+import org.locationtech.jts.algorithm.PointLocation;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.LinearRing;
+import org.locationtech.jts.geom.Polygon;
 
 /**
  * What must be painted before what, and what only not beside its wet neighbour. Where one area is set on another, all its coats come after
@@ -16,6 +21,19 @@ public final class PaintOrder {
 
     /** An overlap no wider than this is a seam, mm (common practice, no source: about twice what paint runs under its neighbour). */
     private static final double SEAM_MM = 2;
+
+    /** An area of no more than this mean width, mm, that meets so many others of other colours is a net (common practice, no source). */
+    private static final double NET_MM = 4;
+    private static final int LEAST_MET = 3;
+
+    /** Rank of what is drawn when all areas are done. */
+    private static final int LINES = 4;
+
+    /** What stands in a gap of another is small up to this size, mm2 (common practice, no source). */
+    private static final double SMALL_MM2 = 200;
+
+    /** What lies on another with so much of itself is set on it, however small it is. */
+    private static final double INSIDE = 0.6;
 
     /** A line covers a seam from this share of its cells on. */
     private static final double COVERED = 0.6;
@@ -30,6 +48,9 @@ public final class PaintOrder {
     /** Two regions that may come in either order, the second once the first is touch-dry. */
     record Beside(int one, int other) {}
 
+    /** One not before another though they need not touch: small and light things come last, so that the hand stays off them. */
+    record Later(int before, int then) {}
+
     /** Where no line covers the seam, the front one's edge is what is seen: the back one, laid later, stops at it. */
     record Edge(int back, int front) {}
 
@@ -41,9 +62,12 @@ public final class PaintOrder {
     private final List<Region> regions;
     private final List<Cells> cells;
     private final int seamSteps;
+    private final List<Integer> networks = new ArrayList<>();
+    private final List<Arrow> overNet = new ArrayList<>();
     private final List<Arrow> arrows = new ArrayList<>();
     private final List<Beside> beside = new ArrayList<>();
     private final List<Edge> edges = new ArrayList<>();
+    private final List<Later> later = new ArrayList<>();
 
     private PaintOrder(List<Region> regions, List<Cells> cells, int seamSteps) {
         this.regions = regions;
@@ -71,6 +95,10 @@ public final class PaintOrder {
 
     List<Edge> edges() {
         return edges;
+    }
+
+    List<Later> later() {
+        return later;
     }
 
     /** The regions one by one as the arrows run: the earlier kind of work first, then the deeper. */
@@ -105,6 +133,10 @@ public final class PaintOrder {
         return order;
     }
 
+    private boolean runsInACircle() {
+        return oneByOne().size() < regions.size();
+    }
+
     /** The same with arrows turned where a painter's own order goes against them. */
     PaintOrder following(List<Integer> order) {
         PaintOrder turned = new PaintOrder(regions, cells, seamSteps);
@@ -124,6 +156,7 @@ public final class PaintOrder {
                 lines.add(cells.get(i));
             }
         }
+        networks.addAll(networks());
         for (int j = 0; j < regions.size(); j++) {
             for (int i = 0; i < j; i++) {
                 if (cells.get(i).intersects(cells.get(j))) {
@@ -135,16 +168,68 @@ public final class PaintOrder {
                 } else if (!sameColour(i, j) && wide.get(i).intersects(cells.get(j))) {
                     beside.add(new Beside(i, j));
                 }
+                lightLast(i, j);
             }
         }
+        linesOnNothing();
+        if (runsInACircle()) { // a net that something else must lie on
+            arrows.removeAll(overNet);
+            overNet.forEach(a -> beside.add(new Beside(a.before, a.then)));
+        }
+    }
+
+    /** Lines on the bare stone, such as those of a shape left free, come when the areas round them are done. */
+    private void linesOnNothing() {
+        for (int line = 0; line < regions.size(); line++) {
+            int own = line;
+            if (regions.get(line).kind() == Step.Kind.DETAIL && regions.get(line).isLine()
+                    && arrows.stream().noneMatch(a -> a.then == own)
+                    && arrows.stream().noneMatch(a -> a.before == own && rank(regions.get(a.then)) < LINES)) {
+                for (int i = 0; i < regions.size(); i++) {
+                    if (regions.get(i).kind() == Step.Kind.FILL) {
+                        later.add(new Later(i, line));
+                    }
+                }
+            }
+        }
+    }
+
+    private void lightLast(int i, int j) {
+        boolean first = rank(regions.get(i)) < rank(regions.get(j));
+        Region early = regions.get(first ? i : j);
+        Region late = regions.get(first ? j : i);
+        if (rank(late) >= LINES && rank(early) < LINES && early.kind() != Step.Kind.LINE_FIRST) {
+            later.add(first ? new Later(i, j) : new Later(j, i));
+        }
+    }
+
+    /** Narrow areas that run between many others, such as leads and broken edges: they cover the seams, so they come after them. */
+    private List<Integer> networks() {
+        List<Integer> found = new ArrayList<>();
+        for (int i = 0; i < regions.size(); i++) {
+            Region net = regions.get(i);
+            if (net.kind() == Step.Kind.FILL && isArea(net) && net.hides()
+                    && 2 * net.place().getArea() < NET_MM * net.place().getLength()) {
+                int met = 0;
+                for (int j = 0; j < regions.size() && met < LEAST_MET; j++) {
+                    Region other = regions.get(j);
+                    met += j != i && other.kind() == Step.Kind.FILL && isArea(other) && !sameColour(i, j)
+                            && cells.get(i).intersects(cells.get(j)) ? 1 : 0;
+                }
+                if (met >= LEAST_MET) {
+                    found.add(i);
+                }
+            }
+        }
+        return found;
     }
 
     private void overlapping(int i, int j, List<Cells> lines) {
         boolean areas = isArea(regions.get(i)) && isArea(regions.get(j));
         Cells both = areas ? cells.get(i).and(cells.get(j)) : null;
-        boolean seam = areas && !both.widerThan(seamSteps);
-        if (seam && sameColour(i, j)) {
-            return; // the same paint beside itself
+        boolean seam = areas && !both.widerThan(seamSteps) && both.count() < INSIDE * Math.min(cells.get(i).count(), cells.get(j).count());
+        if (sameColour(i, j) && (seam || regions.get(i).sameLoad(regions.get(j)))) {
+            return; // the same paint beside itself, or on itself
         }
         boolean first = comesFirst(regions.get(i), regions.get(j));
         if (stopsShort(regions.get(first ? i : j), regions.get(first ? j : i))) {
@@ -153,8 +238,20 @@ public final class PaintOrder {
             }
             return;
         }
+        if (seam && networks.contains(i) != networks.contains(j) && regions.get(i).kind() == Step.Kind.FILL
+                && regions.get(j).kind() == Step.Kind.FILL) {
+            int net = networks.contains(i) ? i : j;
+            Arrow arrow = new Arrow(net == i ? j : i, net, Because.HIDES_SEAMS, true);
+            overNet.add(arrow);
+            arrows.add(arrow);
+            if (!covered(both, lines) && comesFirst(regions.get(net), regions.get(net == i ? j : i))) {
+                edges.add(new Edge(net, net == i ? j : i));
+            }
+            return;
+        }
         boolean ground = regions.get(i).kind() == Step.Kind.GROUND || regions.get(j).kind() == Step.Kind.GROUND;
-        boolean free = seam && !ground && regions.get(i).part() != regions.get(j).part(); // nobody paints a ground round what is done
+        boolean free = seam && !ground && regions.get(i).part() != regions.get(j).part() // nobody paints a ground round what is done
+                && !isSetInto(regions.get(first ? j : i), regions.get(first ? i : j));
         if (free && regions.get(i).hides() && regions.get(j).hides() && !covered(both, lines)) {
             edges.add(first ? new Edge(i, j) : new Edge(j, i));
         }
@@ -171,7 +268,28 @@ public final class PaintOrder {
 
     /** A line of what is behind ends at what lies in front: they only touch. */
     private static boolean stopsShort(Region line, Region front) {
-        return line.kind() == Step.Kind.DETAIL && line.isLine() && front.kind() == Step.Kind.FILL && front.part() > line.part();
+        return line.kind() == Step.Kind.DETAIL && line.isLine() && front.kind() == Step.Kind.FILL && !front.isClear()
+                && front.part() > line.part();
+    }
+
+    /** Whether a small area stands in a gap of another, like a pupil in an eye: it comes when that is finished. */
+    private static boolean isSetInto(Region small, Region around) {
+        if (small.place().getArea() > SMALL_MM2) {
+            return false;
+        }
+        Coordinate middle = small.place().getEnvelopeInternal().centre();
+        for (int i = 0; i < around.place().getNumGeometries(); i++) {
+            Polygon one = (Polygon) around.place().getGeometryN(i);
+            for (int k = 0; k < one.getNumInteriorRing(); k++) {
+                LinearRing gap = one.getInteriorRingN(k);
+                if (gap.getEnvelopeInternal().contains(middle)
+                        && PointLocation.isInRing(middle, gap.getCoordinates())
+                        && Area.ofRing(gap.getCoordinates()) < 2 * small.place().getArea()) {
+                    return true;
+                }
+            }
+        }
+        return false;
     }
 
     private boolean sameColour(int i, int j) {
@@ -218,8 +336,8 @@ public final class PaintOrder {
             case PRIME -> 0;
             case GROUND -> 1;
             case LINE_FIRST -> 2;
-            case OUTLINE -> 4;
-            case HIGHLIGHT -> 5;
+            case OUTLINE -> LINES;
+            case HIGHLIGHT -> LINES + 1;
             default -> 3;
         };
     }

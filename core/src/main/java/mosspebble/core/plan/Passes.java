@@ -14,6 +14,7 @@ import java.util.stream.IntStream;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.drying.Drying;
 import mosspebble.core.project.Habits;
+import mosspebble.core.sketch.PartName;
 import mosspebble.core.timetable.HandOrder;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
@@ -32,6 +33,10 @@ final class Passes {
 
     /** A further pass counts like so many minutes: rinsing, taking up, looking where to go on (common practice, no source). */
     private static final double PASS_COST = 6;
+
+    /** And so many where parts of one row are taken apart; letters of a word never are (common practice, no source). */
+    private static final double ROW_COST = 6;
+    private static final double WORD_COST = 10_000;
 
     /** Bounds what is tried to draw passes together: looks, and looks times the square of the jobs. */
     private static final int MOST_LOOKS = 80;
@@ -61,6 +66,8 @@ final class Passes {
 
     /** Why two passes do not come right after each other; the later ones are stricter. */
     private enum Tie {
+        /** Only not before it. */
+        LAST(Step.Waits.ALL_PAINTED),
         /** Either may come first, the other when it is touch-dry. */
         BESIDE(Step.Waits.WOULD_BLEED), SEAM(Step.Waits.WOULD_BLEED), PENCIL(Step.Waits.BEFORE_PAINT), STACK(Step.Waits.LIES_BELOW),
         OWN(Step.Waits.OWN_COAT), GROUND(Step.Waits.DRY_GROUND);
@@ -69,6 +76,12 @@ final class Passes {
 
         Tie(Step.Waits waits) {
             this.waits = waits;
+        }
+
+        /** What holds two passes apart that are held by both. */
+        Tie both(Tie other) {
+            Tie strict = compareTo(other) >= 0 ? this : other;
+            return strict == BESIDE && (this == LAST || other == LAST) ? SEAM : strict; // not beside it while wet, and not before it
         }
 
         boolean touchIsEnough() {
@@ -89,6 +102,9 @@ final class Passes {
     /** What holds jobs apart. */
     private final List<Held> held = new ArrayList<>();
     private final List<Own> own = new ArrayList<>();
+    private final List<String> rowOf = new ArrayList<>();
+    private static final String WORD = "word ";
+
     /** Regions that lie on a ground or primer. */
     private final BitSet onUnder = new BitSet();
     /** The pass of each job, numbered as they are found. */
@@ -195,6 +211,7 @@ final class Passes {
             }
         }
         order.beside().forEach(b -> beside(b.one(), b.other()));
+        order.later().forEach(l -> held.add(new Held(lastJob(l.before()), jobsOf.get(l.then())[0], Tie.LAST)));
         for (PaintOrder.Arrow arrow : order.arrows()) {
             Step.Kind below = regions.get(arrow.before()).kind();
             if (below == Step.Kind.PRIME || below == Step.Kind.GROUND) {
@@ -216,6 +233,7 @@ final class Passes {
     private void measure(Habits.Hand hand) {
         for (List<Member> job : jobs) {
             BuildUp.Effort effort = built.effort(job, regions);
+            rowOf.add(row(job));
             own.add(new Own(effort.painting().toSeconds() / 60.0,
                     built.drying(job, regions, coats, job.stream().anyMatch(m -> m.coat() == 1 && coats.get(m.region()).onBare())),
                     regions.get(job.get(0).region()).colour().mix(), effort.tool(),
@@ -341,8 +359,36 @@ final class Passes {
     private double cost(int[] assigned, boolean pencilledAgain) {
         int[] compact = compact(assigned);
         return HandOrder.ifPossible(problem(compact, pencilledAgain, true), FEW_TRIES)
-                .map(o -> o.end().toSeconds() / 60.0 + PASS_COST * Arrays.stream(compact).distinct().count())
+                .map(o -> o.end().toSeconds() / 60.0 + PASS_COST * Arrays.stream(compact).distinct().count() + apart(compact))
                 .orElse(Double.POSITIVE_INFINITY);
+    }
+
+    /** What it costs that rows are taken apart. */
+    private double apart(int[] assigned) {
+        double cost = 0;
+        Map<String, BitSet> passesOf = new HashMap<>();
+        for (int job = 0; job < jobs.size(); job++) {
+            if (!rowOf.get(job).isEmpty()) {
+                passesOf.computeIfAbsent(rowOf.get(job), r -> new BitSet()).set(assigned[job]);
+            }
+        }
+        for (Map.Entry<String, BitSet> row : passesOf.entrySet()) {
+            cost += (row.getValue().cardinality() - 1) * (row.getKey().startsWith(WORD) ? WORD_COST : ROW_COST);
+        }
+        return cost;
+    }
+
+    /** What a job is one of: parts of one row, letters of one word, in one coat of one load; empty for what is alone. */
+    private String row(List<Member> job) {
+        if (job.size() > 1) {
+            return "";
+        }
+        Region region = regions.get(job.get(0).region());
+        What what = region.what();
+        String same = " " + region.kind() + " " + region.colour().mix() + " " + what.share() + " " + job.get(0).coat();
+        PartName name = PartName.of(what.part());
+        return name.letterOf().isPresent() ? WORD + what.row().thing() + same
+                : what.row().size() > 1 ? what.row().title() + name.stem() + same : "";
     }
 
     private static int[] compact(int[] assigned) {
@@ -385,7 +431,11 @@ final class Passes {
     private boolean sameLoad(int job, int other) {
         List<Member> some = jobs.get(job);
         List<Member> others = jobs.get(other);
-        return some.size() == 1 && others.size() == 1 && some.get(0).coat() == others.get(0).coat()
+        if (some.size() > 1 || others.size() > 1) {
+            return some.size() == others.size() && IntStream.range(0, some.size())
+                    .allMatch(k -> regions.get(some.get(k).region()).sameShare(regions.get(others.get(k).region())));
+        }
+        return some.get(0).coat() == others.get(0).coat()
                 && coats.get(some.get(0).region()).thick() == coats.get(others.get(0).region()).thick()
                 && regions.get(some.get(0).region()).sameLoad(regions.get(others.get(0).region()));
     }
@@ -441,7 +491,8 @@ final class Passes {
             if (tie == Tie.BESIDE) {
                 pairs.add(new HandOrder.Pair(pair.one, pair.other, before.touchDry(), drying[pair.other].touchDry()));
             } else {
-                arcs.add(new HandOrder.Arc(pair.one, pair.other, tie.touchIsEnough() ? before.touchDry() : before.recoat()));
+                arcs.add(new HandOrder.Arc(pair.one, pair.other,
+                        tie == Tie.LAST ? Duration.ZERO : tie.touchIsEnough() ? before.touchDry() : before.recoat()));
             }
         });
         if (pencilledAgain) {
@@ -466,7 +517,7 @@ final class Passes {
             int one = assigned[each.first];
             int other = assigned[each.then];
             if (one != other) {
-                found.merge(new Two(one, other), each.tie, (a, b) -> a.compareTo(b) >= 0 ? a : b);
+                found.merge(new Two(one, other), each.tie, Tie::both);
             } else if (each.tie != Tie.BESIDE) {
                 found.put(new Two(one, one), each.tie); // it would wait for itself
             }
@@ -557,6 +608,9 @@ final class Passes {
         List<List<Link>> waits = new ArrayList<>();
         sequence.forEach(p -> waits.add(new ArrayList<>()));
         ties(passOf).forEach((pair, tie) -> {
+            if (tie == Tie.LAST) {
+                return;
+            }
             int first = Math.min(place[pair.one], place[pair.other]);
             int then = Math.max(place[pair.one], place[pair.other]);
             waits.get(then).add(new Link(first, tie.waits));
@@ -573,7 +627,7 @@ final class Passes {
             int p = sequence.get(i);
             List<Member> members = p == pencil ? List.of() : members(p);
             boolean wet = IntStream.range(0, jobs.size()).anyMatch(j -> passOf[j] == p && jobs.get(j).size() > 1);
-            list.add(new Pass(keys.get(p), (wet ? jobs.get(wetJob(p)) : members).stream().map(m -> trimmed(m, place)).toList(), wet,
+            list.add(new Pass(keys.get(p), (wet ? inTurn(p) : members).stream().map(m -> trimmed(m, place)).toList(), wet,
                     waits.get(i).stream().sorted((a, b) -> Integer.compare(a.pass, b.pass)).toList()));
         }
         return list;
@@ -589,8 +643,13 @@ final class Passes {
                 : new Member(member.region(), member.coat(), built.remembered().without(member.place(), front));
     }
 
-    private int wetJob(int pass) {
-        return IntStream.range(0, jobs.size()).filter(j -> passOf[j] == pass).findFirst().orElseThrow();
+    /** The members of what is worked wet, load by load. */
+    private List<Member> inTurn(int pass) {
+        List<List<Member>> wet = IntStream.range(0, jobs.size()).filter(j -> passOf[j] == pass).mapToObj(jobs::get)
+                .sorted((a, b) -> Double.compare(own.get(jobsOf.get(a.get(0).region())[0]).near,
+                        own.get(jobsOf.get(b.get(0).region())[0]).near))
+                .toList();
+        return IntStream.range(0, wet.get(0).size()).boxed().flatMap(k -> wet.stream().map(job -> job.get(k))).toList();
     }
 
     /** What the painter's own order goes against: the regions of both. */

@@ -1,5 +1,6 @@
 package mosspebble.core.plan;
 
+import mosspebble.core.blend.Share;
 import mosspebble.core.colour.Palette;
 import org.locationtech.jts.geom.Geometry;
 
@@ -60,6 +61,11 @@ record Region(Step.Kind kind, What what, Geometry place, Palette.Colour colour, 
         return spread.hides;
     }
 
+    /** Whether it is a clear medium, through which all of what is below is meant to be seen. */
+    boolean isClear() {
+        return kind == Step.Kind.FILL && !hides() && what.share().kind() == Share.Kind.WHOLE;
+    }
+
     Soft soft() {
         return spread.soft;
     }
@@ -71,8 +77,14 @@ record Region(Step.Kind kind, What what, Geometry place, Palette.Colour colour, 
     /** Whether both can be one pass: the same load on the same sort of tool, spread in the same way. */
     boolean sameLoad(Region other) {
         return sort() == other.sort() && colour.mix().equals(other.colour.mix()) && thin() == other.thin() && hides() == other.hides()
-                && soft().mm() == other.soft().mm() && soft().isShade() == other.soft().isShade() && wetGroup() < 0
+                && soft().mm() > 0 == other.soft().mm() > 0 && soft().isShade() == other.soft().isShade() && wetGroup() < 0
                 && other.wetGroup() < 0 && what.doneAs(other.what);
+    }
+
+    /** Whether both are the same share of blends of the same colours: worked wet in the same way. */
+    boolean sameShare(Region other) {
+        return kind == other.kind && colour.mix().equals(other.colour.mix()) && thin() == other.thin() && hides() == other.hides()
+                && what.doneAs(other.what);
     }
 
     /** Grounds, first lines and shades are things of their own; areas go together, and so do lines. */

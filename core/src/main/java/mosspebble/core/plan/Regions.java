@@ -22,6 +22,7 @@ import mosspebble.core.project.Habits;
 import mosspebble.core.project.Light;
 import mosspebble.core.project.Project;
 import mosspebble.core.sketch.Overlap;
+import mosspebble.core.sketch.PartName;
 import mosspebble.core.sketch.PlacedDesign;
 import mosspebble.core.sketch.PlacedPart;
 import mosspebble.core.sketch.Role;
@@ -57,6 +58,9 @@ final class Regions {
     private static final double SAME_AS_PEN = 6;
 
     private static final double SMALLEST_SHADE = 50;
+
+    /** From so many on, parts of one sort are shaded together or not at all. */
+    private static final int LEAST_ROW = 3;
     static final double LEAST_AREA = 0.05;
 
     private final PlacedDesign design;
@@ -74,6 +78,7 @@ final class Regions {
     /** The filled parts within the stone; empty for others. */
     private final List<Geometry> areas = new ArrayList<>();
     private final Overlap overlap;
+    private final Rows rows;
     private int wetGroups;
     private final LineWork lines;
 
@@ -88,6 +93,7 @@ final class Regions {
         this.remembered = remembered;
         this.behind = behind;
         this.stone = remembered.grown(survey.zones().outline(), -0.4);
+        this.rows = new Rows(design);
         for (PlacedPart part : design.parts()) {
             areas.add(part.part().role() != Role.FILL ? Shapes.nothing()
                     : remembered.recall("on stone", part.drawn(), stone,
@@ -100,7 +106,7 @@ final class Regions {
             }
         }
         this.overlap = remembered.recall("overlap", covering, (all, m) -> new Overlap(all));
-        this.lines = new LineWork(design, colours, palette, habits, remembered, stone, behind, overlap, areas);
+        this.lines = new LineWork(design, rows, colours, palette, habits, remembered, stone, behind, overlap, areas);
     }
 
     /**
@@ -198,19 +204,35 @@ final class Regions {
                 Palette.Colour filled = blend.kind() == BlendKind.GRADED_CELLS ? graded(part, blend, colour) : colour;
                 Geometry place = remembered.without(inside, holes(i));
                 if (isClear(part)) {
-                    own.add(new Region(Step.Kind.FILL, What.part(part.part().title()), place, colour,
+                    own.add(new Region(Step.Kind.FILL, rows.what(What.Of.PART, part), place, colour,
                             Region.Spread.thin(1, Soft.CRISP), i * Region.LEVELS, Region.Line.NONE, Why.NONE));
                 } else {
-                    blended(Step.Kind.FILL, What.part(part.part().title()), place, penFor(filled), visible, blend, i, Why.NONE, own);
+                    blended(Step.Kind.FILL, rows.what(What.Of.PART, part), place, penFor(filled), visible, blend, i, Why.NONE, own);
                 }
-                shade(part, visible, filled, i).ifPresent(own::add);
-                highlight(part, visible, filled, i).ifPresent(own::add);
+                if (!isClear(part)) {
+                    shade(part, visible, filled, i).ifPresent(own::add);
+                    highlight(part, visible, filled, i).ifPresent(own::add);
+                }
                 topFirst.add(own);
             }
         }
         for (int i = topFirst.size() - 1; i >= 0; i--) {
             regions.addAll(topFirst.get(i));
         }
+        regions.removeAll(straysOf(What.Of.SHADE_SIDE));
+        regions.removeAll(straysOf(What.Of.LIGHT_SIDE));
+    }
+
+    /** Shades of rows of which most have none: nobody shades one leaf of seven. */
+    private List<Region> straysOf(What.Of side) {
+        Map<String, List<Region>> rows = new LinkedHashMap<>();
+        for (Region region : regions) {
+            What what = region.what();
+            if (what.of() == side && what.row().size() >= LEAST_ROW) {
+                rows.computeIfAbsent(what.row().title() + PartName.of(what.part()).stem(), k -> new ArrayList<>()).add(region);
+            }
+        }
+        return rows.values().stream().filter(r -> r.size() < 0.5 * r.get(0).what().row().size()).flatMap(List::stream).toList();
     }
 
     /** The pieces of an area's blend as regions. */
@@ -322,7 +344,7 @@ final class Regions {
             return Optional.empty();
         }
         return darker(colour, Math.max(light.shade(), light.contact()))
-                .map(shade -> new Region(Step.Kind.SHADE, What.of(What.Of.SHADE_SIDE, part.part().title()), place, shade,
+                .map(shade -> new Region(Step.Kind.SHADE, rows.what(What.Of.SHADE_SIDE, part), place, shade,
                         Region.Spread.thin(0.4, Soft.shade(visible)), depth * Region.LEVELS + Region.LEVELS - 2,
                         Region.Line.NONE, Why.of(Why.Reason.TURNS_AWAY, Facts.of("light", light.clock()))));
     }
@@ -356,7 +378,7 @@ final class Regions {
             return Optional.empty();
         }
         return lighter(colour, amount)
-                .map(light -> new Region(Step.Kind.SHADE, What.of(What.Of.LIGHT_SIDE, part.part().title()), place, light,
+                .map(light -> new Region(Step.Kind.SHADE, rows.what(What.Of.LIGHT_SIDE, part), place, light,
                         Region.Spread.thin(0.45, Soft.of(0.08 * size, visible)),
                         depth * Region.LEVELS + Region.LEVELS - 1, Region.Line.NONE,
                         Why.of(Why.Reason.FACES_LIGHT, Facts.of("light", habits.light().clock()))));

@@ -63,9 +63,10 @@ final class Shades {
 
     private static List<Palette.Colour> candidates(Palette palette, Palette.Colour base) {
         List<Palette.Colour> found = new ArrayList<>();
+        boolean pen = base.mix().parts().stream().anyMatch(p -> palette.shelf().find(p.paint()).filter(Paint::hasNib).isPresent());
         for (Paint paint : palette.shelf().that(PaintKind.Use.FILLS)) {
             palette.colour(Mix.of(paint.id())).ifPresent(found::add);
-            for (int parts : TO_ONE) {
+            for (int parts : pen ? new int[0] : TO_ONE) { // what is in a pen is not mixed in a dish
                 touched(base.mix(), parts, paint.id()).flatMap(palette::colour).ifPresent(found::add);
             }
         }

@@ -8,7 +8,12 @@ package mosspebble.core.plan;
 public record Tool(Kind kind, double mm) {
 
     /** The kinds. */
-    public enum Kind { LARGE_FLAT, MEDIUM_ROUND, SMALL_ROUND, FINE_ROUND, LINER, PEN, DOT_END }
+    public enum Kind { LARGE_FLAT, MEDIUM_ROUND, SMALL_ROUND, FINE_ROUND, LINER, PEN, DOT_END, SPONGE, DRY_BRUSH }
+
+    /** Whether the hand goes along the edge of what it fills. */
+    boolean followsEdges() {
+        return kind != Kind.DOT_END && kind != Kind.SPONGE && kind != Kind.DRY_BRUSH;
+    }
 
     static Tool brush(Kind kind) {
         return new Tool(kind, 0);

@@ -1,7 +1,9 @@
 package mosspebble.core.plan;
 
 import java.util.Optional;
+import java.util.stream.IntStream;
 import mosspebble.core.area.Shapes;
+import mosspebble.core.blend.Share;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.Shelf;
@@ -13,7 +15,26 @@ record Tools(Tool tool, double mm2PerMinute) {
     /** Speed of a pen or liner along a line, mm a minute. */
     static final double LINE_MM_PER_MINUTE = 70;
 
-    private static final double LARGE = 900;
+    /** Speed along an edge that is painted up to, mm a minute; a further coat finds its edge there. */
+    private static final double EDGE_MM_PER_MINUTE = 150;
+    private static final double NEXT_EDGE_MM_PER_MINUTE = 300;
+
+    /** Varnish under a flat brush, mm2 a minute; and to lay out for it, minutes. */
+    static final double SEAL_MM2_PER_MINUTE = 3000;
+    static final double SEAL_LAY_OUT_MIN = 2;
+
+    /** Inside an edge, mm2 a minute: a flat brush 12 mm wide 30 to 60 cm2, a round one no. 6 15 to 25, smaller ones by their width. */
+    private static final double LARGE = 4500;
+    private static final double MEDIUM = 2000;
+    private static final double SMALL = 900;
+    private static final double FINE = 400;
+
+    /** A damp sponge: about 50 dabs of 25 mm2 a minute. */
+    private static final double SPONGE = 1250;
+
+    /** A pen, mm2 a minute for every mm of its tip: 0.7 mm fills 3 to 5 cm2; no tip counts as thinner than this, mm. */
+    private static final double PEN_SPEED = 570;
+    private static final double THINNEST_MM = 0.3;
 
     /** Equal dots set with a fresh load each (common practice, no source). */
     private static final double DOTS_PER_MINUTE = 14;
@@ -36,20 +57,41 @@ record Tools(Tool tool, double mm2PerMinute) {
         return count > 0 && diameter <= LARGEST_DOT_MM ? diameter : 0;
     }
 
+    /** Whether no piece of it is larger than the largest dot. */
+    static boolean eachIsSmall(Geometry area) {
+        return IntStream.range(0, area.getNumGeometries())
+                .allMatch(i -> area.getGeometryN(i).getArea() <= Math.PI * LARGEST_DOT_MM * LARGEST_DOT_MM / 4);
+    }
+
+    /** @param coat from 1 */
+    static double edgeMmPerMinute(int coat) {
+        return coat == 1 ? EDGE_MM_PER_MINUTE : NEXT_EDGE_MM_PER_MINUTE;
+    }
+
     /** Whether it is too broad to follow an edge. */
     boolean isLarge() {
         return mm2PerMinute >= LARGE;
     }
 
-    /** @param widestMm diameter of the largest disc in the area, mm */
-    static Tools of(Geometry place, Mix mix, boolean line, double widestMm, Shelf shelf) {
+    /**
+     * @param share how it is laid
+     * @param widestMm diameter of the largest disc in the area, mm
+     */
+    static Tools of(Geometry place, Mix mix, boolean line, Share.Kind share, double widestMm, Shelf shelf) {
         Optional<Paint> pen = mix.isSingle()
                 ? shelf.find(mix.parts().get(0).paint()).filter(Paint::hasNib) : Optional.empty();
         if (pen.isPresent()) {
-            return new Tools(new Tool(Tool.Kind.PEN, pen.get().tip().value()), 90 * Math.max(1, pen.get().tip().value()));
+            double tip = pen.get().tip().value();
+            return new Tools(new Tool(Tool.Kind.PEN, tip), PEN_SPEED * Math.max(THINNEST_MM, tip));
         }
         if (line) {
-            return new Tools(Tool.brush(Tool.Kind.LINER), 90);
+            return new Tools(Tool.brush(Tool.Kind.LINER), FINE);
+        }
+        if (share == Share.Kind.FOAM || share == Share.Kind.DABS) {
+            return new Tools(Tool.brush(Tool.Kind.SPONGE), SPONGE);
+        }
+        if (share == Share.Kind.STREAKS) {
+            return new Tools(Tool.brush(Tool.Kind.DRY_BRUSH), MEDIUM);
         }
         double dot = dotMm(place);
         if (dot > 0) {
@@ -59,12 +101,12 @@ record Tools(Tool tool, double mm2PerMinute) {
             return new Tools(Tool.brush(Tool.Kind.LARGE_FLAT), LARGE);
         }
         if (widestMm >= 5) {
-            return new Tools(Tool.brush(Tool.Kind.MEDIUM_ROUND), 420);
+            return new Tools(Tool.brush(Tool.Kind.MEDIUM_ROUND), MEDIUM);
         }
         if (widestMm >= 2) {
-            return new Tools(Tool.brush(Tool.Kind.SMALL_ROUND), 200);
+            return new Tools(Tool.brush(Tool.Kind.SMALL_ROUND), SMALL);
         }
-        return new Tools(Tool.brush(Tool.Kind.FINE_ROUND), 110);
+        return new Tools(Tool.brush(Tool.Kind.FINE_ROUND), FINE);
     }
 
     /** Whether a disc of so many mm fits somewhere in the area. */

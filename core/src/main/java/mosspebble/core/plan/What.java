@@ -12,7 +12,19 @@ import mosspebble.core.units.Facts;
  * @param share which share of its blend
  * @param on what it lies on, for further coats on a place that shows through; else empty
  */
-public record What(Of of, String part, Share share, List<What> on) implements Facts.Named {
+public record What(Of of, String part, Share share, List<What> on, Row row) implements Facts.Named {
+
+    /**
+     * The row a part belongs to: the parts of one sort on this face.
+     *
+     * @param title of all of them together where their motif has one, such as "dark blades"; else empty
+     * @param thing which thing on the stone the part belongs to, from 0
+     * @param size how many there are
+     */
+    public record Row(String title, int thing, int size) {
+        /** Something that is alone of its sort. */
+        public static final Row ALONE = new Row("", 0, 1);
+    }
 
     /** The things there are. */
     public enum Of {
@@ -23,24 +35,26 @@ public record What(Of of, String part, Share share, List<What> on) implements Fa
         on = List.copyOf(on);
     }
 
+    /** Something alone of its sort. */
+    public What(Of of, String part, Share share, List<What> on) {
+        this(of, part, share, on, Row.ALONE);
+    }
+
     static What of(Of of) {
         return new What(of, "", Share.WHOLE, List.of());
     }
 
-    static What of(Of of, String part) {
-        return new What(of, part, Share.WHOLE, List.of());
-    }
-
-    static What part(String part) {
-        return of(Of.PART, part);
-    }
-
     What share(Share which) {
-        return new What(of, part, which, on);
+        return new What(of, part, which, on, row);
     }
 
     What on(List<What> below) {
-        return new What(of, part, share, below);
+        return new What(of, part, share, below, row);
+    }
+
+    /** All of it, whatever the share. */
+    public What whole() {
+        return new What(of, part, Share.WHOLE, List.of(), row);
     }
 
     /** Whether the hand does the same for both. */

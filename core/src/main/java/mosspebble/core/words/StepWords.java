@@ -5,6 +5,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import mosspebble.core.blend.BlendKind;
 import mosspebble.core.blend.Share;
@@ -40,14 +42,21 @@ public final class StepWords {
         }
         if (step instanceof Step.Lay lay) {
             boolean outline = lay.kind() == Step.Kind.OUTLINE || lay.kind() == Step.Kind.LINE_FIRST;
-            return outline ? (lay.doing().what().get(0).of() == What.Of.INNER_LINES ? "Second line with the " : "Outline with the ")
-                    + lay.paint().load().coat().name()
+            return outline ? outline(lay)
                     : coat(lay) + (lay.wet().isPresent() ? Words.list(wholes(lay)) : shortened(lay.doing().what()));
         }
         if (step instanceof Step.Seal seal) {
             return seal.turned() ? "Seal the back" : seal.after().size() > 1 ? "Turn it and seal the front" : "Seal";
         }
         return "Sign it";
+    }
+
+    private static String outline(Step.Lay lay) {
+        String pen = lay.paint().load().coat().name();
+        boolean inner = lay.doing().what().stream().anyMatch(w -> w.of() == What.Of.INNER_LINES);
+        boolean outer = lay.doing().what().stream().anyMatch(w -> w.of() == What.Of.OUTLINES);
+        return !inner ? "Outline with the " + pen : outer ? "Outline with the " + pen + ", and a second line inside"
+                : "Second line with the " + pen;
     }
 
     /** Short, without the number of the coat, for where that stands beside it. */
@@ -66,7 +75,7 @@ public final class StepWords {
 
     /** What is worked wet, without its bands and joins. */
     private static List<String> wholes(Step.Lay lay) {
-        return lay.doing().what().stream().map(w -> name(new What(w.of(), w.part(), Share.WHOLE, List.of()))).distinct().toList();
+        return rows(lay.doing().what().stream().map(What::whole).distinct().toList());
     }
 
     /** "Second coat: " where there are several, else what the hand does. */
@@ -77,7 +86,7 @@ public final class StepWords {
 
     private static String verb(Step.Lay lay) {
         if (lay.wet().isPresent()) {
-            return "Work wet into wet:";
+            return isLoaded(lay) ? "With the loaded brush:" : "Work wet into wet:";
         }
         return switch (lay.kind()) {
             case PRIME -> "Prime";
@@ -87,6 +96,10 @@ public final class StepWords {
             case HIGHLIGHT -> "Set";
             default -> lay.doing().hides() ? "Fill" : "Lay";
         };
+    }
+
+    private static boolean isLoaded(Step.Lay lay) {
+        return lay.doing().what().stream().anyMatch(w -> w.share().kind() == Share.Kind.INNER_COLOUR);
     }
 
     private static boolean lightens(Step.Lay lay) {
@@ -140,29 +153,69 @@ public final class StepWords {
     private static List<String> rows(List<What> all) {
         Map<String, List<What>> rows = new LinkedHashMap<>();
         for (What what : all) {
-            boolean plain = !what.part().isEmpty() && what.share().kind() == Share.Kind.WHOLE && what.on().isEmpty();
-            rows.computeIfAbsent(plain ? what.of() + " " + stem(what.part()) : name(what), k -> new ArrayList<>()).add(what);
+            String row = what.row().title().isEmpty() ? stem(what.part()) : what.row().title();
+            boolean grouped = !what.part().isEmpty() && what.on().isEmpty();
+            rows.computeIfAbsent(grouped ? what.of() + " " + row + " " + what.share() : name(what), k -> new ArrayList<>()).add(what);
         }
-        List<String> names = new ArrayList<>();
-        rows.values().forEach(row -> {
-            List<String> parts = row.stream().map(What::part).distinct().toList();
-            names.add(parts.size() == 1 ? name(row.get(0)) : switch (row.get(0).of()) {
-                case SHADE_SIDE -> "the shade side of ";
-                case LIGHT_SIDE -> "the light side of ";
-                default -> "";
-            } + many(stem(parts.get(0)), parts));
-        });
-        return names.stream().distinct().toList();
+        return rows.values().stream().map(StepWords::row).distinct().toList();
     }
+
+    /** What is done to the parts of one row, which may belong to several things. */
+    private static String row(List<What> row) {
+        What first = row.get(0);
+        int count = (int) row.stream().map(w -> w.row().thing() + " " + w.part()).distinct().count();
+        if (first.part().isEmpty() || !first.on().isEmpty() || count == 1 && first.row().size() == 1) {
+            return name(first);
+        }
+        String of = switch (first.of()) {
+            case SHADE_SIDE -> "the shade side of ";
+            case LIGHT_SIDE -> "the light side of ";
+            default -> "";
+        };
+        return share(first.share(), of + (count == 1 ? one(first) : many(row, count)));
+    }
+
+    /** One part of a row. */
+    private static String one(What what) {
+        String stem = stem(what.part());
+        String all = Words.number(what.row().size());
+        return what.row().title().isEmpty()
+                ? stem.equals(what.part()) ? "one of the " + all + " " + Words.plural(stem) : "the " + what.part()
+                : "one of the " + what.row().title();
+    }
+
+    /** Parts of parts: "tufts of row", "light half of the leaf". */
+    private static final Pattern PART_OF = Pattern.compile("(.+?) (of|on) (the )?(.+)");
 
     private static String stem(String part) {
         return PartName.of(part).stem();
     }
 
-    private static String many(String stem, List<String> parts) {
-        boolean pair = parts.size() == 2
-                && parts.stream().map(p -> PartName.of(p).side()).flatMap(Optional::stream).distinct().count() == 2;
-        return (pair ? "both " : "the " + Words.number(parts.size()) + " ") + Words.plural(stem);
+    private static String many(List<What> row, int count) {
+        What.Row whole = row.get(0).row();
+        String stem = stem(row.get(0).part());
+        boolean all = count == whole.size();
+        boolean pair = count == 2 && whole.size() <= 2
+                && row.stream().map(w -> PartName.of(w.part()).side()).flatMap(Optional::stream).distinct().count() == 2;
+        if (pair) {
+            return "both " + Words.plural(stem);
+        }
+        String number = Words.number(count);
+        Matcher of = PART_OF.matcher(stem);
+        if (of.matches()) {
+            boolean numbered = !stem.equals(row.get(0).part());
+            if (!whole.title().isEmpty()) {
+                return (all ? "all " : "some of the ") + whole.title();
+            }
+            if (!numbered && of.group(3) == null) {
+                return "the " + stem + ", " + number + " times";
+            }
+            String head = of.group(2).equals("on") ? Words.plural(of.group(1)) : of.group(1);
+            return "the " + head + " " + of.group(2) + " " + (all && count > 2 ? "all " : "") + number + " " + Words.plural(of.group(4));
+        }
+        String title = whole.title().isEmpty() ? Words.plural(stem) : whole.title();
+        return all ? (count > 2 ? "all " : "the ") + number + " " + title
+                : whole.size() == 1 ? "the " + number + " " + title : number + " of the " + title;
     }
 
     /** What something is called, with its article. */
@@ -180,25 +233,30 @@ public final class StepWords {
             case EDGE -> "the edge";
             case EDGE_BAND -> "the band round the edge";
         };
-        String share = switch (what.share().kind()) {
+        String share = share(what.share(), whole);
+        return what.on().isEmpty() ? share : share + " where it lies on " + shortened(what.on());
+    }
+
+    /** A share of something by what the whole is called. */
+    private static String share(Share share, String whole) {
+        return switch (share.kind()) {
             case WHOLE, THIN_WASH -> whole;
             case FIRST_PART -> "the first part of " + whole;
             case SECOND_PART -> "the second part of " + whole;
             case DARK_BEHIND -> "the dark behind the subject";
-            case BAND -> ordinal(what.share()) + " band of " + whole;
+            case BAND -> ordinal(share) + " band of " + whole;
             case MIXED_STEP -> "a mixed step of " + whole;
             case STREAKS -> "streaks over " + whole;
             case FOAM -> "foam on " + whole;
             case DABS -> "sponge dabs on " + whole;
             case FACETS -> "facets on " + whole;
-            case ARM -> ordinal(what.share()) + " arm of " + whole;
+            case ARM -> ordinal(share) + " arm of " + whole;
             case WHITE_IN_LOAD -> whole + ", first with white in the load";
             case TIP_COLOUR -> "the tip colour of " + whole;
-            case INNER_COLOUR -> "the " + (what.share().number() == 1 ? "next" : "foot") + " colour of " + whole;
+            case INNER_COLOUR -> "the " + (share.number() == 1 ? "next" : "foot") + " colour of " + whole;
             case GLAZE -> "the glaze on " + whole;
             case DROPPED_WASH -> "the wash in " + whole;
         };
-        return what.on().isEmpty() ? share : share + " where it lies on " + shortened(what.on());
     }
 
     private static String ordinal(Share share) {
@@ -243,6 +301,11 @@ public final class StepWords {
     private static String how(Step.Lay lay) {
         String coat = lay.paint().load().coat().name();
         Step.Count count = lay.doing().count();
+        if (lay.wet().isPresent() && isLoaded(lay)) {
+            return Words.list(loads(lay))
+                    + " side by side on the flat brush: press at the tip, release toward the foot. Two or three strokes, "
+                    + "rinse, wipe, load again; one petal or leaf is finished before the next." + pieces(lay.wet().get());
+        }
         if (lay.wet().isPresent()) {
             return "All loads ready first, as they dry while you work. One after the other, wet into wet: " + Words.list(loads(lay))
                     + "; a little more paint at each join, worked until no edge is seen." + pieces(lay.wet().get());
@@ -274,8 +337,9 @@ public final class StepWords {
     /** The loads of a wet pass, less what comes about on the stone where two of them meet. */
     private static List<String> loads(Step.Lay lay) {
         List<String> loads = new ArrayList<>();
+        int each = lay.doing().what().size() / lay.layers().size();
         for (int i = 0; i < lay.layers().size(); i++) {
-            if (lay.doing().what().get(i).share().kind() != Share.Kind.MIXED_STEP) {
+            if (lay.doing().what().get(i * each).share().kind() != Share.Kind.MIXED_STEP) {
                 loads.add(lay.layers().get(i).load().coat().name());
             }
         }
@@ -414,6 +478,8 @@ public final class StepWords {
             case MEDIUM_ROUND -> "medium round brush";
             case SMALL_ROUND -> "small round brush";
             case FINE_ROUND -> "fine round brush";
+            case SPONGE -> "damp sponge";
+            case DRY_BRUSH -> "stiff brush, nearly dry";
             case LINER -> "liner brush";
             case PEN -> "pen " + Numbers.text(tool.mm(), 1) + " mm";
             case DOT_END -> DotBorder.tool(tool.mm()) + ", reloaded for every dot";

@@ -56,17 +56,19 @@ class DryingTest {
     }
 
     private static double minutes(double wetUm, double solids) {
-        return Drying.of(wetUm, solids, false, false, Climate.room()).touchDry().toSeconds() / 60.0;
+        return Drying.of(wetUm, solids, Drying.Below.PAINT, false, Climate.room()).touchDry().toSeconds() / 60.0;
     }
 
     @Test
     void dampColdStillAirDriesSlowerAndADryerFaster() {
-        Duration room = Drying.of(60, 0.4, false, false, Climate.room()).recoat();
+        Duration room = Drying.of(60, 0.4, Drying.Below.PAINT, false, Climate.room()).recoat();
 
-        assertThat(Drying.of(60, 0.4, false, false, new Climate(new Celsius(12), 0.8, 0.05)).recoat()).isGreaterThan(room.multipliedBy(2));
-        assertThat(Drying.of(60, 0.4, false, true, Climate.room()).recoat()).isLessThan(room.dividedBy(3));
-        assertThat(Drying.of(60, 0.4, true, false, Climate.room()).recoat()).isGreaterThan(room);
-        assertThat(Drying.of(60, 0.4, false, false, new Climate(new Celsius(5), 0.99, 0)).recoat()).isLessThanOrEqualTo(Drying.NEVER);
+        assertThat(Drying.of(60, 0.4, Drying.Below.PAINT, false, new Climate(new Celsius(12), 0.8, 0.05)).recoat())
+                .isGreaterThan(room.multipliedBy(2));
+        assertThat(Drying.of(60, 0.4, Drying.Below.PAINT, true, Climate.room()).recoat()).isLessThan(room.dividedBy(3));
+        assertThat(Drying.of(60, 0.4, Drying.Below.stone(0), false, Climate.room()).recoat()).isGreaterThan(room);
+        assertThat(Drying.of(60, 0.4, Drying.Below.PAINT, false, new Climate(new Celsius(5), 0.99, 0)).recoat())
+                .isLessThanOrEqualTo(Drying.NEVER);
     }
 
     @Test

@@ -110,7 +110,7 @@ class PassesTest {
         List<Step.Lay> fills = fills(plan);
         assertThat(fills).extracting(s -> s.doing().count().number()).isSorted().startsWith(1, 2).doesNotHaveDuplicates();
         assertThat(fills).allSatisfy(s -> assertThat(s.doing().what()).hasSize(12));
-        assertThat(StepWords.title(fills.get(1))).isEqualTo("Second coat: the twelve rays");
+        assertThat(StepWords.title(fills.get(1))).isEqualTo("Second coat: all twelve rays");
         assertThat(StepWords.sentence(fills.get(0))).contains("the next one closes it");
         assertThat(fills.get(1).after()).extracting(Step.After::waits).contains(Step.Waits.OWN_COAT);
     }
@@ -183,7 +183,7 @@ class PassesTest {
         Palette.Colour white = new Palette(Paints.shelf()).colour(Mix.of("white")).orElseThrow();
         double mean = Math.max(1, dots.get(0).paint().load().thin() / 2); // the mean height of a flat cap is half of its height
         assertThat(dots.get(0).work().dries())
-                .isEqualTo(Drying.of(white.wetUm() * mean, white.solids(), false, false, Climate.room()).recoat());
+                .isEqualTo(Drying.of(white.wetUm() * mean, white.solids(), Drying.Below.PAINT, false, Climate.room()).recoat());
         assertThat(StepWords.tool(dots.get(0))).contains("reloaded");
     }
 
