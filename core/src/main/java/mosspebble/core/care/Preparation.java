@@ -25,6 +25,11 @@ public final class Preparation {
     /** Holes and cracks deeper than this are filled, mm (common practice, no source). */
     public static final double FILLED_MM = 0.8;
 
+    /** A fresh cast, days. */
+    private static final double CAST_DAYS = 3;
+    private static final double LEAST_CAST_DAYS = 1;
+    private static final double MOST_CAST_DAYS = 14;
+
     private static final Duration MOST = Duration.ofDays(5);
 
     /** What there is to do. */
@@ -49,17 +54,23 @@ public final class Preparation {
     public static List<Task> of(Survey survey, Optional<Survey> other, Climate climate) {
         Stone stone = survey.stone();
         List<Task> tasks = new ArrayList<>();
-        if (stone.rock().isCast()) {
-            tasks.add(new Task(Act.DRY_CAST, Facts.none(), Duration.ofMinutes(5), Duration.ofDays(3)));
+        boolean cast = stone.rock().isCast();
+        Facts room = Facts.of("celsius", climate.temperature().value()).and("humidity", climate.humidity());
+        if (cast) {
+            Duration dry = castDries(climate);
+            tasks.add(new Task(Act.DRY_CAST, room.and("dry", dry), Duration.ofMinutes(1), dry));
         }
-        if (stone.skin().loose() || stone.texture() == Texture.ROUGH) {
-            tasks.add(new Task(Act.BRUSH, Facts.of("loose", stone.skin().loose()), Duration.ofMinutes(4), Duration.ZERO));
+        if (cast || stone.skin().loose() || stone.texture() == Texture.ROUGH) {
+            tasks.add(new Task(Act.BRUSH, Facts.of("loose", stone.skin().loose()).and("cast", cast), Duration.ofMinutes(cast ? 2 : 4),
+                    Duration.ZERO));
         }
-        Duration dry = dryAfterWashing(stone, climate);
-        tasks.add(new Task(Act.WASH, Facts.of("pores", stone.porosity()).and("celsius", climate.temperature().value())
-                .and("humidity", climate.humidity()).and("dry", dry), Duration.ofMinutes(5), dry));
-        if (stone.skin().sealed()) {
-            tasks.add(new Task(Act.DULL, Facts.none(), Duration.ofMinutes(6), Duration.ofMinutes(15)));
+        if (!cast) { // water would undo the drying
+            Duration dry = dryAfterWashing(stone, climate);
+            tasks.add(new Task(Act.WASH, room.and("pores", stone.porosity()).and("dry", dry), Duration.ofMinutes(5), dry));
+        }
+        if (stone.skin().sealed() || stone.rock().isGlassy()) {
+            tasks.add(new Task(Act.DULL, Facts.of("sealed", stone.skin().sealed()), Duration.ofMinutes(6),
+                    stone.skin().sealed() ? Duration.ofMinutes(15) : Duration.ZERO));
         }
         List<Patch> deep = Stream.concat(survey.dome().patches().stream(), other.stream().flatMap(s -> s.dome().patches().stream()))
                 .filter(p -> (p.kind() == Patch.Kind.HOLE || p.kind() == Patch.Kind.CRACK) && p.depthMm() >= FILLED_MM).toList();
@@ -81,6 +92,14 @@ public final class Preparation {
             return 16.0 / 15 * patch.radiusMm() * patch.depthMm() * Math.hypot(patch.toX() - patch.x(), patch.toY() - patch.y());
         }
         return Math.PI * patch.radiusMm() * patch.radiusMm() * patch.depthMm() * (patch.kind() == Patch.Kind.HOLE ? 0.7 : 1 / 3.0);
+    }
+
+    /** A fresh cast dries three days in a quiet room at 20 °C and 50 %, in proportion elsewhere, 1 to 14 days (common practice, no source). */
+    public static Duration castDries(Climate climate) {
+        double usual = Evaporation.rate(Climate.room(), Climate.room().temperature());
+        double rate = Evaporation.rate(climate, climate.temperature());
+        double days = rate > 0 ? CAST_DAYS * usual / rate : MOST_CAST_DAYS;
+        return Duration.ofHours(Math.round(24 * Math.max(LEAST_CAST_DAYS, Math.min(MOST_CAST_DAYS, days))));
     }
 
     /**

@@ -22,6 +22,7 @@ import mosspebble.core.project.Workshop;
 import mosspebble.core.sketch.Designs;
 import mosspebble.core.sketch.Item;
 import mosspebble.core.sketch.PlacedDesign;
+import mosspebble.core.sketch.Role;
 import mosspebble.core.sketch.Support;
 import mosspebble.core.stone.Survey;
 import org.locationtech.jts.geom.Geometry;
@@ -31,6 +32,10 @@ final class FaceWork {
 
     /** L* above which graphite shows on the stone; below, chalk is taken (common practice, no source). */
     private static final double SHOWS_GRAPHITE = 48;
+
+    /** The pencil, mm a minute, and to lay out the guide, minutes (common practice, no source). */
+    private static final double PENCIL_MM_PER_MINUTE = 300;
+    private static final double PENCIL_LAY_OUT_MIN = 2;
 
     private final Project project;
     private final Survey survey;
@@ -128,8 +133,9 @@ final class FaceWork {
      * @param below lightness of what it is drawn on, CIE L*
      */
     private void pencil(PlacedDesign placed, boolean again, boolean onPaint, double below, List<Step.After> after) {
-        double length = placed.parts().stream().mapToDouble(p -> p.drawn().getLength()).sum();
-        long minutes = Math.max(3, Math.round(2 + length / 260));
+        double length = placed.parts().stream().filter(p -> p.part().role() == Role.FILL || p.part().role() == Role.GUIDE)
+                .mapToDouble(p -> p.drawn().getLength()).sum(); // fine lines and lights are drawn with the pen at once
+        long minutes = Math.max(3, Math.round(PENCIL_LAY_OUT_MIN + length / PENCIL_MM_PER_MINUTE));
         course.plain(new Step.Pencil(side, new Step.Drawing(again, onPaint, below <= SHOWS_GRAPHITE, below),
                 new Step.Work(0, Duration.ofMinutes(minutes), Duration.ZERO, Duration.ZERO, Duration.ZERO), after));
     }

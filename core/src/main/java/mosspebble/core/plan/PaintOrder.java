@@ -9,6 +9,8 @@ import mosspebble.core.area.Grid;
 import org.locationtech.jts.algorithm.Area;
 import org.locationtech.jts.algorithm.PointLocation;
 import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Envelope;
+import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.LinearRing;
 import org.locationtech.jts.geom.Polygon;
 
@@ -31,6 +33,9 @@ public final class PaintOrder {
 
     /** What stands in a gap of another is small up to this size, mm2 (common practice, no source). */
     private static final double SMALL_MM2 = 200;
+
+    /** A plain seam is not longer than so many times the way across it (common practice, no source). */
+    private static final double PLAIN = 1.8;
 
     /** What lies on another with so much of itself is set on it, however small it is. */
     private static final double INSIDE = 0.6;
@@ -62,6 +67,7 @@ public final class PaintOrder {
     private final List<Region> regions;
     private final List<Cells> cells;
     private final int seamSteps;
+    private final double cellMm;
     private final List<Integer> networks = new ArrayList<>();
     private final List<Arrow> overNet = new ArrayList<>();
     private final List<Arrow> arrows = new ArrayList<>();
@@ -69,10 +75,11 @@ public final class PaintOrder {
     private final List<Edge> edges = new ArrayList<>();
     private final List<Later> later = new ArrayList<>();
 
-    private PaintOrder(List<Region> regions, List<Cells> cells, int seamSteps) {
+    private PaintOrder(List<Region> regions, List<Cells> cells, int seamSteps, double cellMm) {
         this.regions = regions;
         this.cells = cells;
         this.seamSteps = seamSteps;
+        this.cellMm = cellMm;
     }
 
     /**
@@ -80,7 +87,7 @@ public final class PaintOrder {
      * @param bleedCells cells over which wet paint bleeds
      */
     static PaintOrder of(List<Region> regions, List<Cells> cells, int bleedCells, Grid grid) {
-        PaintOrder order = new PaintOrder(regions, cells, Math.max(1, (int) Math.round(SEAM_MM / 2 / grid.cellMm())));
+        PaintOrder order = new PaintOrder(regions, cells, Math.max(1, (int) Math.round(SEAM_MM / 2 / grid.cellMm())), grid.cellMm());
         order.draw(cells.stream().map(c -> c.spread(bleedCells, grid)).toList());
         return order;
     }
@@ -139,7 +146,7 @@ public final class PaintOrder {
 
     /** The same with arrows turned where a painter's own order goes against them. */
     PaintOrder following(List<Integer> order) {
-        PaintOrder turned = new PaintOrder(regions, cells, seamSteps);
+        PaintOrder turned = new PaintOrder(regions, cells, seamSteps, cellMm);
         for (Arrow arrow : arrows) {
             boolean against = order.indexOf(arrow.before) > order.indexOf(arrow.then);
             turned.arrows.add(against ? new Arrow(arrow.then, arrow.before, arrow.because, arrow.seam) : arrow);
@@ -251,7 +258,8 @@ public final class PaintOrder {
         }
         boolean ground = regions.get(i).kind() == Step.Kind.GROUND || regions.get(j).kind() == Step.Kind.GROUND;
         boolean free = seam && !ground && regions.get(i).part() != regions.get(j).part() // nobody paints a ground round what is done
-                && !isSetInto(regions.get(first ? j : i), regions.get(first ? i : j));
+                && !isSetInto(regions.get(first ? j : i), regions.get(first ? i : j))
+                && (covered(both, lines) || isPlain(both, regions.get(i).place(), regions.get(j).place()));
         if (free && regions.get(i).hides() && regions.get(j).hides() && !covered(both, lines)) {
             edges.add(first ? new Edge(i, j) : new Edge(j, i));
         }
@@ -290,6 +298,13 @@ public final class PaintOrder {
             }
         }
         return false;
+    }
+
+    /** Whether a seam runs plainly, so that a hand follows it as well from either side: not round and round nor in and out. */
+    private boolean isPlain(Cells seam, Geometry one, Geometry other) {
+        Envelope both = one.getEnvelopeInternal().intersection(other.getEnvelopeInternal());
+        double mm = seam.count() * cellMm * cellMm / Regions.UNDERLAP;
+        return mm <= PLAIN * Math.hypot(both.getWidth(), both.getHeight());
     }
 
     private boolean sameColour(int i, int j) {

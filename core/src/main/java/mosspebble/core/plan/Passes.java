@@ -35,7 +35,7 @@ final class Passes {
     private static final double PASS_COST = 6;
 
     /** And so many where parts of one row are taken apart; letters of a word never are (common practice, no source). */
-    private static final double ROW_COST = 6;
+    private static final double ROW_COST = 12;
     private static final double WORD_COST = 10_000;
 
     /** Bounds what is tried to draw passes together: looks, and looks times the square of the jobs. */

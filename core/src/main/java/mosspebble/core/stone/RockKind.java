@@ -54,6 +54,11 @@ public enum RockKind {
         return this == CAST_PLASTER || this == CAST_CEMENT;
     }
 
+    /** Whether its skin is so smooth and tight that paint slides on it (common practice, no source). */
+    public boolean isGlassy() {
+        return this == FLINT;
+    }
+
     /** Typical open porosity, 0 to 1 by volume. */
     public double porosity() {
         return porosity;

@@ -12,6 +12,7 @@ import mosspebble.core.stone.Patch;
 import mosspebble.core.units.Celsius;
 import mosspebble.core.units.Facts;
 import mosspebble.core.units.Numbers;
+import mosspebble.core.units.Words;
 
 /** The words about preparing a stone, about what goes over what, and about sealing. */
 public final class CareWords {
@@ -27,9 +28,9 @@ public final class CareWords {
     public static String title(Preparation.Task task) {
         return switch (task.act()) {
             case DRY_CAST -> "Let the cast stone dry";
-            case BRUSH -> "Brush off loose grains";
+            case BRUSH -> task.facts().is("cast") ? "Brush off the dust" : "Brush off loose grains";
             case WASH -> "Wash and dry the stone";
-            case DULL -> "Dull the old sealer";
+            case DULL -> task.facts().is("sealed") ? "Dull the old sealer" : "Dull the glassy skin";
             case FILL -> "Fill " + (task.facts().count("marks") == 1 ? "the " + task.facts().choice("kind", Patch.Kind.class).label()
                     : task.facts().count("marks") + " holes and cracks");
         };
@@ -39,9 +40,10 @@ public final class CareWords {
     public static String sentence(Preparation.Task task) {
         return switch (task.act()) {
             case DRY_CAST -> "Stand it on edge in moving air; weigh it every day until the mass is steady.";
-            case BRUSH -> "Brush dry in all directions until nothing comes off.";
+            case BRUSH -> task.facts().is("cast") ? "Brush and wipe dry; a cast is not washed: it would drink the water."
+                    : "Brush dry in all directions until nothing comes off.";
             case WASH -> "Wash with soap and water, rinse, let it dry through.";
-            case DULL -> "Rub with fine paper until the shine is gone, wipe clean.";
+            case DULL -> "Rub with fine paper, wet, until the shine is gone, wipe clean.";
             case FILL -> "Press in filler or thick gesso, " + about(task.facts().number("ml")) + ", in layers of at most 2 mm; level it.";
         };
     }
@@ -50,13 +52,16 @@ public final class CareWords {
     public static String reason(Preparation.Task task) {
         Facts facts = task.facts();
         return switch (task.act()) {
-            case DRY_CAST -> "A fresh cast holds mixing water for days; paint over it peels. Plaster dust: mask on when sanding.";
+            case DRY_CAST -> "A fresh cast holds mixing water for days; paint over it peels. At " + new Celsius(facts.number("celsius")) + " and "
+                    + Numbers.text(100 * facts.number("humidity"), 0) + " % humidity that takes about "
+                    + Words.number((int) Math.max(1, Math.round(facts.time("dry").toHours() / 24.0)))
+                    + " days, less if it was poured long ago: the scale tells. Plaster dust: mask on when sanding.";
             case BRUSH ->
-                    facts.is("loose") ? "Grains rub off this stone and would take the paint along." : "Rough stone holds dust in its pits.";
+                    facts.is("cast") ? "Mould dust under paint makes it peel." : facts.is("loose") ? "Grains rub off this stone and would take the paint along." : "Rough stone holds dust in its pits.";
             case WASH -> "Dirt, salt and damp under paint make it peel. With " + Numbers.text(100 * facts.number("pores"), 0)
                     + " % pores, at " + new Celsius(facts.number("celsius")) + " and "
                     + Numbers.text(100 * facts.number("humidity"), 0) + " % humidity, it dries in about " + hours(facts.time("dry")) + ".";
-            case DULL -> "Paint does not grip a sealed, smooth skin.";
+            case DULL -> "Paint does not grip a " + (facts.is("sealed") ? "sealed, smooth" : "glassy") + " skin.";
             case FILL -> "Paint bridges a " + Numbers.text(facts.number("deepestMm"), 1) + " mm hollow and cracks there.";
         };
     }

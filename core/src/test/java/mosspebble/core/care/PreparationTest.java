@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import mosspebble.core.drying.Climate;
@@ -30,7 +31,10 @@ class PreparationTest {
         assertThat(titles(stone.withSkin(stone.skin().withState(true, false)))).containsExactly("Wash and dry the stone",
                 "Dull the old sealer");
         assertThat(titles(stone.withSkin(stone.skin().withState(false, true)))).startsWith("Brush off loose grains");
-        assertThat(titles(stone.withSkin(stone.skin().withRock(RockKind.CAST_PLASTER)))).startsWith("Let the cast stone dry");
+        assertThat(titles(stone.withSkin(stone.skin().withRock(RockKind.CAST_PLASTER)))).as("brushed, not washed")
+                .containsExactly("Let the cast stone dry", "Brush off the dust");
+        assertThat(titles(stone.withSkin(stone.skin().withRock(RockKind.FLINT)))).containsExactly("Wash and dry the stone",
+                "Dull the glassy skin");
         assertThat(titles(stone.plus(Patch.at(Patch.Kind.HOLE, 5, 5, 3, 4)))).endsWith("Fill the hole");
         assertThat(titles(stone.plus(Patch.at(Patch.Kind.DENT, 5, 5, 3, 4)))).as("a dent is used, not filled")
                 .containsExactly("Wash and dry the stone");
@@ -47,6 +51,19 @@ class PreparationTest {
         assertThat(Preparation.dryAfterWashing(porous, damp))
                 .isGreaterThan(Preparation.dryAfterWashing(porous, Climate.room()).multipliedBy(3));
         assertThat(Preparation.dryAfterWashing(tight, Climate.room()).toMinutes()).isBetween(15L, 120L); // common practice, no source
+    }
+
+    @Test // some days before paint, longer in the cold and damp (common practice, no source)
+    void aCastDriesByTheRoom() {
+        assertThat(Preparation.castDries(Climate.room())).isEqualTo(Duration.ofDays(3));
+        assertThat(Preparation.castDries(new Climate(new Celsius(14), 0.7, 0.1))).isBetween(Duration.ofDays(5), Duration.ofDays(14));
+        assertThat(Preparation.castDries(new Climate(new Celsius(30), 0.3, 0.5))).isEqualTo(Duration.ofDays(1));
+        assertThat(Preparation.castDries(new Climate(new Celsius(5), 0.99, 0))).as("never capped in silence: the finding says it never dries")
+                .isEqualTo(Duration.ofDays(14));
+        Stone cast = Stone.cobble().withSkin(Stone.cobble().skin().withRock(RockKind.CAST_CEMENT));
+        Preparation.Task dry = Preparation.of(Survey.of(cast), new Climate(new Celsius(14), 0.7, 0.1)).get(0);
+        assertThat(dry.waits()).isEqualTo(Preparation.castDries(new Climate(new Celsius(14), 0.7, 0.1)));
+        assertThat(CareWords.reason(dry)).contains("14 °C and 70 % humidity").contains("days");
     }
 
     @Test

@@ -174,7 +174,7 @@ class WordsTest {
     @Test
     void careHasItsWords() {
         Facts facts = Facts.of("loose", true).and("pores", 0.1).and("celsius", 20.0).and("humidity", 0.5).and("dry", Duration.ofHours(5))
-                .and("marks", 1).and("kind", Patch.Kind.CRACK).and("ml", 0.4).and("deepestMm", 1.2);
+                .and("marks", 1).and("kind", Patch.Kind.CRACK).and("ml", 0.4).and("deepestMm", 1.2).and("cast", false).and("sealed", true);
         for (Preparation.Act act : Preparation.Act.values()) {
             Preparation.Task task = new Preparation.Task(act, facts, Duration.ZERO, Duration.ZERO);
             readable(CareWords.sentence(task));
