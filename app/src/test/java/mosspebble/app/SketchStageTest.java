@@ -8,16 +8,25 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Collectors;
 import javafx.geometry.Bounds;
+import javafx.scene.control.Menu;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.TextArea;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
+import mosspebble.core.colour.Mix;
 import mosspebble.core.finding.Code;
 import mosspebble.core.finding.Finding;
+import mosspebble.core.plan.Step;
+import mosspebble.core.project.Habits;
 import mosspebble.core.sketch.Item;
 import mosspebble.core.sketch.ItemMode;
+import mosspebble.core.sketch.LineWish;
 import mosspebble.core.sketch.PlacedDesign;
 import mosspebble.core.sketch.PlacedItem;
+import mosspebble.core.sketch.Role;
 import mosspebble.core.sketch.Strokes;
 import mosspebble.core.sketch.Subject;
 import mosspebble.core.words.FindingWords;
@@ -277,6 +286,71 @@ class SketchStageTest {
             app.click("#sketch-lies");
             app.until("what it exposes", () -> app.present("#exposes") && app.robot.lookup("#exposes .label").queryAll().size() >= 1);
         }
+    }
+
+    @Test
+    void linesAreChosenForTheStoneAThingAndAPart() throws Exception {
+        try (Driver app = new Driver(folder.resolve("s.pebble"), "owl")) {
+            app.settled();
+            app.keys(KeyCode.DIGIT2);
+            app.command("sketch: parts");
+            app.until("the parts", () -> app.present("#lines"));
+            choose(app, "lines", "white");
+            app.until("white lines", () -> item(app, 0).lines().whole().colour() == LineWish.Colour.WHITE);
+            app.settled();
+            assertThat(outlines(app)).containsOnly(Mix.of("pen-white"));
+            assertThat(app.text("#lines")).isEqualTo("white");
+            app.click("#line-style-shaded");
+            app.type("#line-width", "1,5 mm");
+            app.until("a broad line", () -> item(app, 0).lines().whole().widthMm() == 1.5);
+            assertThat(item(app, 0).lines().whole().style()).isEqualTo(LineWish.Style.SHADED);
+            app.type("#line-width", "9 mm");
+            app.until("why not", () -> app.text("#line-width-problem").contains("0.2 to 3 mm"));
+            String part = app.plan().design().orElseThrow().parts().stream().filter(p -> p.part().role() == Role.FILL).findFirst()
+                    .orElseThrow().part().id();
+            choose(app, "line-" + part, "rust");
+            app.until("a rust line round it", () -> item(app, 0).lines().of(part).paint().equals("rust"));
+            app.settled();
+            assertThat(outlines(app)).containsExactlyInAnyOrder(Mix.of("pen-white"), Mix.of("rust"));
+            assertThat(item(app, 0).lines().of(part).widthMm()).as("its width is still that of the thing").isEqualTo(1.5);
+            app.keys(KeyCode.ESCAPE);
+            app.robot.interact(() -> app.find("#cloth").requestFocus());
+            app.keys(KeyCode.CONTROL, KeyCode.Z);
+            app.until("taken back", () -> item(app, 0).lines().parts().isEmpty());
+            app.command("build-up: habits");
+            app.click("#line-none");
+            app.until("no lines by habit", () -> app.plan().project().habits().lineColour() == Habits.LineColour.NONE);
+            app.settled();
+            assertThat(outlines(app)).as("the thing still asks for its own").containsOnly(Mix.of("pen-white"));
+        }
+    }
+
+    /** Chooses from a menu as a person would, by the item's id. */
+    private static void choose(Driver app, String menu, String what) {
+        app.click("#" + menu);
+        app.robot.interact(() -> {
+            MenuButton button = app.find("#" + menu);
+            item(button.getItems(), menu + "-" + what).fire();
+            button.hide();
+        });
+        app.settled();
+    }
+
+    private static MenuItem item(List<MenuItem> items, String id) {
+        for (MenuItem each : items) {
+            if (id.equals(each.getId())) {
+                return each;
+            }
+            if (each instanceof Menu more && more.getItems().stream().anyMatch(i -> id.equals(i.getId()))) {
+                return item(more.getItems(), id);
+            }
+        }
+        throw new AssertionError("no " + id);
+    }
+
+    private static Set<Mix> outlines(Driver app) {
+        return app.plan().steps().stream().filter(s -> s.kind() == Step.Kind.OUTLINE).map(s -> s.mix().orElseThrow())
+                .collect(Collectors.toSet());
     }
 
     @Test

@@ -23,7 +23,7 @@ import java.util.regex.Pattern;
 final class Migration {
 
     /** How many there are: the format that this program writes. */
-    static final int STEPS = 4;
+    static final int STEPS = 5;
 
     private static final String TABLE = "(id TEXT PRIMARY KEY, position INTEGER NOT NULL, document TEXT NOT NULL)";
 
@@ -48,6 +48,7 @@ final class Migration {
                 run(connection, "INSERT INTO setting(key, document) VALUES('tests', '{\"tests\":[]}')");
             }
             case 3 -> each(connection, "project", "id", file, Migration::toSides);
+            case 4 -> each(connection, "project", "id", file, Migration::toLines);
             default -> throw new IllegalArgumentException("there is no step from format " + from);
         }
     }
@@ -234,5 +235,17 @@ final class Migration {
                     : title.startsWith("the light side of the ") ? "light_side:" + title.substring(22)
                     : title.startsWith("the ") ? "part:" + title.substring(4) : title;
         };
+    }
+
+    // --- 4 to 5: the line round a thing and its parts is chosen
+
+    private static void toLines(ObjectNode project) {
+        walk(project, node -> {
+            if (node.has("manner") && node.has("leftOut")) {
+                ObjectNode lines = node.putObject("lines");
+                lines.putObject("whole").put("colour", "OPEN").put("paint", "").put("style", "OPEN").put("widthMm", 0.0);
+                lines.putObject("parts");
+            }
+        });
     }
 }

@@ -35,6 +35,7 @@ import mosspebble.core.sketch.ItemMode;
 import mosspebble.core.sketch.OwnFile;
 import mosspebble.core.sketch.Repertoire;
 import mosspebble.core.sketch.Subject;
+import mosspebble.core.sketch.LineWish;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.units.LengthUnit;
 import mosspebble.core.words.StepWords;
@@ -165,6 +166,29 @@ class StudioStoreTest {
                     .filter(o -> o.kind().movable() && o.kind() != Step.Kind.PRIME).toList();
             assertThat(StepWords.what(passes.get(0))).as("the order is followed by passes that take its steps along").contains("body");
             assertThat(StepWords.what(passes.get(1))).contains("eye");
+        }
+    }
+
+    @Test
+    void aStudioOfFormat4LeavesAllLinesOpenAndKeepsWhatIsChosen() throws Exception {
+        // the Lantern Walk as the program before format 5 kept it
+        try (InputStream in = getClass().getResourceAsStream("studio-format-4.pebble")) {
+            Files.write(file(), in.readAllBytes());
+        }
+        LineWish white = LineWish.OPEN.coloured(LineWish.Colour.WHITE).withWidthMm(0.8).withStyle(LineWish.Style.SHADED);
+        try (StudioStore store = StudioStore.open(file(), LanternWalk::newcomer)) {
+            assertThat(store.studio().projects()).hasSize(9)
+                    .allSatisfy(p -> assertThat(p.sketch().orElseThrow().items()).extracting(Item::lines).containsOnly(Item.Lines.OPEN));
+            assertThat(store.studio().projects()).as("the demo has not changed since").containsExactlyElementsOf(
+                    LanternWalk.studio(BuiltIn.repertoire()).projects());
+            Studio chosen = store.studio().edit("toadstool", p -> p.withSketch(p.sketch().map(s -> s.with("i2",
+                    i -> i.withLines(i.lines().withWhole(white).with("cap", LineWish.OPEN.in("copper")))))));
+            store.commit(chosen, "Line");
+        }
+        try (StudioStore again = StudioStore.open(file(), LanternWalk::newcomer)) {
+            Item.Lines lines = again.studio().project("toadstool").orElseThrow().sketch().orElseThrow().items().get(1).lines();
+            assertThat(lines.whole()).isEqualTo(white);
+            assertThat(lines.of("cap")).isEqualTo(new LineWish(LineWish.Colour.PAINT, "copper", LineWish.Style.SHADED, 0.8));
         }
     }
 

@@ -21,6 +21,7 @@ import mosspebble.core.sketch.Family;
 import mosspebble.core.sketch.GuideKind;
 import mosspebble.core.sketch.Item;
 import mosspebble.core.sketch.LetterSetting;
+import mosspebble.core.sketch.LineWish;
 import mosspebble.core.sketch.ItemMode;
 import mosspebble.core.sketch.OwnFile;
 import mosspebble.core.sketch.Placement;
@@ -200,7 +201,8 @@ public final class Edits {
         return new Item("", subject, placement(subject),
                 new Item.Lie(any(ItemMode.values()), random.nextBoolean(), random.nextInt(6) == 0,
                         random.nextInt(3) == 0 ? number(0, 12) : 0),
-                new Item.Room(number(0, 10), 0, number(0, 10)), Set.of(), Optional.empty());
+                new Item.Room(number(0, 10), 0, number(0, 10)), Set.of(), Optional.empty(),
+                new Item.Lines(LineWish.OPEN.coloured(any(List.of(LineWish.Colour.BLACK, LineWish.Colour.NONE, LineWish.Colour.OPEN))), Map.of()));
     }
 
     private Placement placement(Subject subject) {

@@ -40,6 +40,7 @@ final class Kills {
             migration(folder.resolve("migration"), 1);
             migration(folder.resolve("migration"), 2);
             migration(folder.resolve("migration"), 3);
+            migration(folder.resolve("migration"), 4);
             export(folder.resolve("export"));
             twoStarts(folder.resolve("two-" + i));
         }

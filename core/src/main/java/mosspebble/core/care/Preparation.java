@@ -69,8 +69,7 @@ public final class Preparation {
             tasks.add(new Task(Act.WASH, room.and("pores", stone.porosity()).and("dry", dry), Duration.ofMinutes(5), dry));
         }
         if (stone.skin().sealed() || stone.rock().isGlassy()) {
-            tasks.add(new Task(Act.DULL, Facts.of("sealed", stone.skin().sealed()), Duration.ofMinutes(6),
-                    stone.skin().sealed() ? Duration.ofMinutes(15) : Duration.ZERO));
+            tasks.add(dull(stone.skin().sealed()));
         }
         List<Patch> deep = Stream.concat(survey.dome().patches().stream(), other.stream().flatMap(s -> s.dome().patches().stream()))
                 .filter(p -> (p.kind() == Patch.Kind.HOLE || p.kind() == Patch.Kind.CRACK) && p.depthMm() >= FILLED_MM).toList();
@@ -92,6 +91,11 @@ public final class Preparation {
             return 16.0 / 15 * patch.radiusMm() * patch.depthMm() * Math.hypot(patch.toX() - patch.x(), patch.toY() - patch.y());
         }
         return Math.PI * patch.radiusMm() * patch.radiusMm() * patch.depthMm() * (patch.kind() == Patch.Kind.HOLE ? 0.7 : 1 / 3.0);
+    }
+
+    /** Dulling the skin so that paint grips. */
+    public static Task dull(boolean sealed) {
+        return new Task(Act.DULL, Facts.of("sealed", sealed), Duration.ofMinutes(6), sealed ? Duration.ofMinutes(15) : Duration.ZERO);
     }
 
     /** A fresh cast dries three days in a quiet room at 20 °C and 50 %, in proportion elsewhere, 1 to 14 days (common practice, no source). */

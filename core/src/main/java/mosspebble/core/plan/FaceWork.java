@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import mosspebble.core.area.Cells;
 import mosspebble.core.area.Remembered;
+import mosspebble.core.care.Preparation;
 import mosspebble.core.coats.FilmTable;
 import mosspebble.core.coats.SoakIn;
 import mosspebble.core.colour.Lab;
@@ -111,6 +112,11 @@ final class FaceWork {
             all.add(prime(p, cut.list(), primedWhole));
             touched.add(built.cells(all.get(all.size() - 1).place()));
         });
+        if (primer.isPresent() && survey.stone().isGlassy() && course.steps().stream().noneMatch(FaceWork::dulls)) {
+            Preparation.Task dull = Preparation.dull(false);
+            course.plain(new Step.Prepare(dull, new Step.Work(0, dull.hand(), Duration.ZERO, Duration.ZERO, dull.waits()),
+                    course.last(Step.Waits.STEP_BEFORE)));
+        }
         boolean hidden = groundUnder || primedWhole; // whatever were pencilled now would lie under paint
         if (!hidden) {
             List<Step.After> handled = course.others(side, Step.Waits.HANDLED);
@@ -126,6 +132,10 @@ final class FaceWork {
                 .toList();
         return new Noticed(left, new Noticed.Fit(paintability.narrow(), paintability.tight()), cut.faintest(), cut.muddy(), built.showing(),
                 broken, List.of(), Optional.empty());
+    }
+
+    private static boolean dulls(Step step) {
+        return step instanceof Step.Prepare prepare && prepare.task().act() == Preparation.Act.DULL;
     }
 
     /**

@@ -11,12 +11,15 @@ import mosspebble.core.colour.Lab;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.project.Habits;
 import mosspebble.core.project.Light;
+import mosspebble.core.sketch.LineWish;
 import mosspebble.core.sketch.Overlap;
 import mosspebble.core.sketch.PlacedDesign;
+import mosspebble.core.sketch.PlacedItem;
 import mosspebble.core.sketch.PlacedPart;
 import mosspebble.core.sketch.Role;
 import mosspebble.core.units.Facts;
 import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.util.AffineTransformation;
 import org.locationtech.jts.linearref.LengthIndexedLine;
@@ -44,6 +47,8 @@ final class LineWork {
     private final Lab behind;
     private final Overlap overlap;
     private final List<Geometry> areas;
+    /** How the line of each part is built, by part id. */
+    private final Map<String, LineWish.Style> styles = new LinkedHashMap<>();
     private Noticed.FaintestLine faintest;
 
     /**
@@ -76,10 +81,7 @@ final class LineWork {
      */
     void draw(Map<String, Geometry> seen, List<Region> regions) {
         List<PlacedPart> parts = design.parts();
-        Map<String, List<Geometry>> outlines = new LinkedHashMap<>();
-        Map<String, List<Geometry>> inner = new LinkedHashMap<>();
-        Map<String, OutlinePen> pens = new LinkedHashMap<>();
-        Map<String, Double> lengths = new LinkedHashMap<>();
+        Map<String, Drawn> drawn = new LinkedHashMap<>();
         Map<String, OutlinePen> chosen = chosen(seen);
         for (int i = parts.size() - 1; i >= 0; i--) {
             PlacedPart part = parts.get(i);
@@ -87,58 +89,102 @@ final class LineWork {
             if (part.part().role() == Role.FILL) {
                 if (chosen.containsKey(part.part().id())) {
                     outline(part, chosen.get(part.part().id()), overlap.over(i, areas.get(i).getEnvelopeInternal(), Regions.CAST_REACH),
-                            outlines, inner, pens,
-                            lengths);
+                            drawn);
                 }
             } else if (colour != null && part.part().role() != Role.GUIDE) {
                 line(part, colour, i, regions);
             }
         }
-        for (Map.Entry<String, List<Geometry>> entry : outlines.entrySet()) {
-            OutlinePen pen = pens.get(entry.getKey());
-            double nib = pen.nibMm();
-            Geometry place = remembered.common(remembered.union(entry.getValue()), remembered.grown(stone, nib / 2));
-            double length = lengths.get(entry.getKey());
+        for (Drawn each : drawn.values()) {
+            double nib = each.pen.nibMm();
+            Geometry place = remembered.common(remembered.union(each.outer), remembered.grown(stone, nib / 2));
             if (habits.lines() == Habits.Lines.FIRST) {
-                regions.add(new Region(Step.Kind.LINE_FIRST, What.of(What.Of.OUTLINES), place, pen.colour(),
-                        Region.Spread.thin(1, Soft.CRISP), 0, new Region.Line(nib, length), Why.of(Why.Reason.LINE_FIRST)));
+                regions.add(new Region(Step.Kind.LINE_FIRST, What.of(What.Of.OUTLINES), place, each.pen.colour(),
+                        Region.Spread.thin(1, Soft.CRISP), 0, new Region.Line(nib, each.lengthMm), Why.of(Why.Reason.LINE_FIRST)));
             }
-            Facts facts = pen.why().facts().and("restores", habits.lines() == Habits.Lines.FIRST).and("shaded",
-                    habits.lineStyle() == Habits.LineStyle.SHADED);
-            regions.add(new Region(Step.Kind.OUTLINE, What.of(What.Of.OUTLINES), place, pen.colour(), Region.Spread.EVEN,
-                    parts.size() * Region.LEVELS, new Region.Line(nib, length),
-                    Why.of(Why.Reason.STANDS_OUT, facts)));
-            if (inner.containsKey(entry.getKey())) {
-                second(inner.get(entry.getKey()), pen, length, parts.size() * Region.LEVELS + 1, regions);
+            boolean wished = each.pen.why().reason() == Why.Reason.AS_WISHED;
+            Facts facts = each.pen.why().facts().and("restores", habits.lines() == Habits.Lines.FIRST).and("shaded",
+                    each.style == LineWish.Style.SHADED);
+            regions.add(new Region(Step.Kind.OUTLINE, What.of(What.Of.OUTLINES), place, each.pen.colour(), Region.Spread.EVEN,
+                    parts.size() * Region.LEVELS, new Region.Line(nib, each.lengthMm),
+                    Why.of(wished ? Why.Reason.AS_WISHED : Why.Reason.STANDS_OUT, facts)));
+            if (!each.inner.isEmpty()) {
+                second(each, parts.size() * Region.LEVELS + 1, regions);
             }
         }
+    }
+
+    /** Outlines of one pen, style and width. */
+    private static final class Drawn {
+        private final OutlinePen pen;
+        private final LineWish.Style style;
+        private final List<Geometry> outer = new ArrayList<>();
+        private final List<Geometry> inner = new ArrayList<>();
+        private double lengthMm;
+
+        Drawn(OutlinePen pen, LineWish.Style style) {
+            this.pen = pen;
+            this.style = style;
+        }
+    }
+
+    /** What is wanted of the line round each part, by part id. */
+    private Map<String, LineWish> wishes() {
+        Map<String, LineWish> wishes = new LinkedHashMap<>();
+        for (PlacedItem item : design.items()) {
+            int prefix = item.item().named("").length();
+            for (PlacedPart part : item.parts()) {
+                wishes.put(part.part().id(), item.item().lines().of(part.part().id().substring(prefix)));
+            }
+        }
+        return wishes;
+    }
+
+    /** Whether a part gets a line by itself, or one was asked for. */
+    private static boolean isLined(PlacedPart part, LineWish own) {
+        return part.part().outlined() || own.colour() != LineWish.Colour.OPEN && own.colour() != LineWish.Colour.NONE;
     }
 
     /** The pen of each part that gets a line, by part id: one for a thing of the sketch. */
     private Map<String, OutlinePen> chosen(Map<String, Geometry> seen) {
         Map<String, List<PlacedPart>> things = new LinkedHashMap<>();
-        Map<String, Integer> thingOf = new LinkedHashMap<>();
-        for (int i = 0; i < design.items().size(); i++) {
-            int thing = i;
-            design.items().get(i).parts().forEach(p -> thingOf.put(p.part().id(), thing));
+        Map<String, PlacedItem> thingOf = new LinkedHashMap<>();
+        Map<String, LineWish> own = new LinkedHashMap<>();
+        LineWish habit = OutlinePen.habit(habits);
+        for (PlacedItem item : design.items()) {
+            item.parts().forEach(p -> thingOf.put(p.part().id(), item));
+            int prefix = item.item().named("").length();
+            item.parts().forEach(
+                    p -> own.put(p.part().id(), item.item().lines().parts().getOrDefault(p.part().id().substring(prefix), LineWish.OPEN)));
         }
+        Map<String, LineWish> wished = wishes();
         for (PlacedPart part : design.parts()) {
-            if (part.part().role() == Role.FILL && part.part().outlined() && colours.containsKey(part.part().slot())
+            if (part.part().role() == Role.FILL && isLined(part, own.getOrDefault(part.part().id(), LineWish.OPEN)) && colours.containsKey(part.part().slot())
                     && seen.get(part.part().id()).getArea() > Regions.LEAST_AREA) {
-                things.computeIfAbsent(String.valueOf(thingOf.get(part.part().id())), k -> new ArrayList<>()).add(part);
+                things.computeIfAbsent(thingOf.get(part.part().id()).item().id(), k -> new ArrayList<>()).add(part);
             }
         }
         Map<String, OutlinePen> chosen = new LinkedHashMap<>();
         things.values().forEach(thing -> {
             List<OutlinePen.Edge> edges = thing.stream()
-                    .map(p -> new OutlinePen.Edge(colours.get(p.part().slot()).lab(), around(p), p.drawn().getLength())).toList();
+                    .map(p -> new OutlinePen.Edge(colours.get(p.part().slot()).lab(), around(p), p.drawn().getLength(),
+                            across(thingOf.get(p.part().id())), wished.get(p.part().id()).or(habit)))
+                    .toList();
             List<Optional<OutlinePen>> pens = OutlinePen.choose(palette, habits, edges);
+            for (int i = 0; i < thing.size(); i++) {
+                styles.put(thing.get(i).part().id(), edges.get(i).wish().style());
+            }
             for (int i = 0; i < thing.size(); i++) {
                 String id = thing.get(i).part().id();
                 pens.get(i).ifPresent(pen -> chosen.put(id, pen));
             }
         });
         return chosen;
+    }
+
+    private static double across(PlacedItem thing) {
+        Envelope box = thing.silhouette().getEnvelopeInternal();
+        return Math.hypot(box.getWidth(), box.getHeight());
     }
 
     private void line(PlacedPart part, Palette.Colour colour, int depth, List<Region> regions) {
@@ -157,20 +203,19 @@ final class LineWork {
     }
 
     /** The second line, just inside the first. */
-    private void second(List<Geometry> lines, OutlinePen pen, double length, int depth, List<Region> regions) {
-        Optional<OutlinePen> other = habits.lineStyle() == Habits.LineStyle.METALLIC ? OutlinePen.metallic(palette) : Optional.of(pen);
+    private void second(Drawn first, int depth, List<Region> regions) {
+        boolean metal = first.style == LineWish.Style.METALLIC;
+        Optional<OutlinePen> other = metal ? OutlinePen.metallic(palette) : Optional.of(first.pen);
         other.ifPresent(p -> {
-            Geometry place = remembered.common(remembered.union(lines), stone);
+            Geometry place = remembered.common(remembered.union(first.inner), stone);
             if (place.getArea() > Regions.LEAST_AREA) {
                 regions.add(new Region(Step.Kind.OUTLINE, What.of(What.Of.INNER_LINES), place, p.colour(), Region.Spread.EVEN, depth,
-                        new Region.Line(p.nibMm(), length),
-                        Why.of(habits.lineStyle() == Habits.LineStyle.METALLIC ? Why.Reason.METAL_LINE : Why.Reason.SECOND_LINE)));
+                        new Region.Line(p.nibMm(), first.lengthMm), Why.of(metal ? Why.Reason.METAL_LINE : Why.Reason.SECOND_LINE)));
             }
         });
     }
 
-    private void outline(PlacedPart part, OutlinePen pen, List<Geometry> above, Map<String, List<Geometry>> outlines,
-            Map<String, List<Geometry>> inner, Map<String, OutlinePen> pens, Map<String, Double> lengths) {
+    private void outline(PlacedPart part, OutlinePen pen, List<Geometry> above, Map<String, Drawn> all) {
         if (faintest == null || pen.contrast() < faintest.contrast()) {
             faintest = new Noticed.FaintestLine(part.part().title(), pen.contrast());
         }
@@ -179,21 +224,19 @@ final class LineWork {
         if (line.isEmpty()) {
             return;
         }
-        String id = pen.paint().id();
-        pens.putIfAbsent(id, pen);
-        Geometry drawn = remembered.stroke(line, nib);
-        if (habits.lineStyle() == Habits.LineStyle.SHADED) {
-            drawn = remembered.recall("thickened", part.drawn(), line, nib, above, habits.light(), LineWork::thickened);
-        }
-        outlines.computeIfAbsent(id, key -> new ArrayList<>()).add(drawn);
-        lengths.merge(id, line.getLength(), Double::sum);
-        if (habits.lineStyle() == Habits.LineStyle.DOUBLE || habits.lineStyle() == Habits.LineStyle.METALLIC) {
+        LineWish.Style style = styles.get(part.part().id());
+        Drawn into = all.computeIfAbsent(pen.paint().id() + " " + style + " " + nib, k -> new Drawn(pen, style));
+        into.outer.add(style == LineWish.Style.SHADED
+                ? remembered.recall("thickened", part.drawn(), line, nib, above, habits.light(), LineWork::thickened)
+                : remembered.stroke(line, nib));
+        into.lengthMm += line.getLength() * pen.strokes();
+        if (style == LineWish.Style.DOUBLE || style == LineWish.Style.METALLIC) {
             Geometry second = remembered.recall("second", part.drawn(), above, nib, (area, front, wide, m) -> {
                 Geometry inset = Shapes.grown(area, -(1.5 * wide + 0.35));
                 return inset.getArea() < 12 ? Shapes.nothing() : Shapes.stroke(stoppedShort(inset.getBoundary(), front, m), wide * 0.8);
             });
             if (!second.isEmpty()) {
-                inner.computeIfAbsent(id, key -> new ArrayList<>()).add(second);
+                into.inner.add(second);
             }
         }
     }

@@ -1,14 +1,17 @@
 package mosspebble.core.plan;
 
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import mosspebble.core.colour.Lab;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.PaintKind;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.project.Habits;
+import mosspebble.core.sketch.LineWish;
 import mosspebble.core.units.Facts;
 
 /**
@@ -18,7 +21,7 @@ import mosspebble.core.units.Facts;
  * @param nibMm width of the line
  * @param contrast smaller of the differences to the area and, on average, to what surrounds it, CIEDE2000
  */
-record OutlinePen(Paint paint, Palette.Colour colour, double nibMm, double contrast, Why why) {
+public record OutlinePen(Paint paint, Palette.Colour colour, double nibMm, double contrast, Why why) {
 
     /** Widest nib for outlines, mm. */
     private static final double WIDEST = 1.2;
@@ -41,8 +44,77 @@ record OutlinePen(Paint paint, Palette.Colour colour, double nibMm, double contr
     /** One colour of line for a subject; another for a part only where that one is lost and the other better by so much. */
     private static final double WORTH_ANOTHER = 8;
 
-    /** An edge that asks for a line: the area inside it, and what is met all round outside. */
-    record Edge(Lab inside, List<Lab> outside, double lengthMm) {}
+    /** Pens of one colour differ by no more than this, CIEDE2000. */
+    private static final double SAME = 5;
+
+    /** A line is so many times as wide as its thing is large, within bounds, mm (common practice, no source). */
+    private static final double WEIGHT = 0.008;
+    private static final double THINNEST = 0.25;
+    private static final double THICKEST = 1;
+
+    /** Lightness that a black, a grey and a white pen have about, and how far off one still counts, L*. */
+    private static final double BLACK_L = 12;
+    private static final double GREY_L = 57;
+    private static final double WHITE_L = 95;
+    private static final double OFF_L = 18;
+
+    /**
+     * An edge that asks for a line.
+     *
+     * @param inside the area inside it
+     * @param outside what is met all round outside
+     * @param thingMm how large the thing is that it belongs to, across
+     * @param wish with nothing left open but its width
+     */
+    record Edge(Lab inside, List<Lab> outside, double lengthMm, double thingMm, LineWish wish) {}
+
+    /** What is wanted where nothing else is said. */
+    public static LineWish habit(Habits habits) {
+        LineWish.Colour colour = switch (habits.lineColour()) {
+            case CONTRAST, DARK -> LineWish.Colour.CONTRAST;
+            case NONE -> LineWish.Colour.NONE;
+            case BLACK -> LineWish.Colour.BLACK;
+            case WHITE -> LineWish.Colour.WHITE;
+            case GREY -> LineWish.Colour.GREY;
+        };
+        LineWish.Style style = switch (habits.lineStyle()) {
+            case EVEN -> LineWish.Style.EVEN;
+            case SHADED -> LineWish.Style.SHADED;
+            case DOUBLE -> LineWish.Style.DOUBLE;
+            case METALLIC -> LineWish.Style.METALLIC;
+        };
+        return new LineWish(colour, "", style, 0);
+    }
+
+    /**
+     * What draws a line as wished; empty for {@link LineWish.Colour#CONTRAST}, for none, and where the shelf has nothing for it.
+     */
+    public static Optional<Paint> drawing(Palette palette, Habits habits, LineWish wish) {
+        return switch (wish.colour()) {
+            case OPEN, NONE, CONTRAST -> Optional.empty();
+            case PAINT -> palette.shelf().find(wish.paint()).filter(p -> palette.colour(Mix.of(p.id())).isPresent());
+            case BLACK -> about(palette, habits, BLACK_L);
+            case GREY -> about(palette, habits, GREY_L);
+            case WHITE -> about(palette, habits, WHITE_L);
+        };
+    }
+
+    private static Optional<Paint> about(Palette palette, Habits habits, double lightness) {
+        return offered(palette, habits).stream().filter(p -> lab(palette, p).chroma() < NEUTRAL)
+                .filter(p -> Math.abs(lab(palette, p).l() - lightness) <= OFF_L)
+                .min(Comparator.comparingDouble(p -> Math.abs(lab(palette, p).l() - lightness)));
+    }
+
+    /** What lines are drawn with: pens, or the liner by habit. */
+    private static List<Paint> offered(Palette palette, Habits habits) {
+        boolean liner = habits.medium() == Habits.Medium.BRUSHES;
+        return palette.shelf().that(liner ? PaintKind.Use.FILLS : PaintKind.Use.DRAWS).stream()
+                .filter(p -> liner || p.tip().value() > 0 && p.tip().value() <= WIDEST).toList();
+    }
+
+    private static Lab lab(Palette palette, Paint paint) {
+        return palette.colour(Mix.of(paint.id())).orElseThrow().lab();
+    }
 
     /**
      * The pens for the edges of one subject: one for all, by contrast or the darkest as is the painter's habit. Where it is lost, an edge
@@ -51,9 +123,24 @@ record OutlinePen(Paint paint, Palette.Colour colour, double nibMm, double contr
      * @return for each edge; empty where it needs none or the shelf has none
      */
     static List<Optional<OutlinePen>> choose(Palette palette, Habits habits, List<Edge> edges) {
+        List<Optional<Paint>> chosen = edges.stream().map(e -> drawing(palette, habits, e.wish)).toList();
+        List<Edge> open = IntStream.range(0, edges.size())
+                .filter(i -> edges.get(i).wish.colour() != LineWish.Colour.NONE && chosen.get(i).isEmpty()).mapToObj(edges::get).toList();
+        List<Optional<OutlinePen>> byContrast = byContrast(palette, habits, open);
+        List<Optional<OutlinePen>> pens = new ArrayList<>();
+        for (int i = 0; i < edges.size(); i++) {
+            Edge edge = edges.get(i);
+            pens.add(edge.wish.colour() == LineWish.Colour.NONE ? Optional.empty()
+                    : chosen.get(i).isPresent()
+                            ? Optional.of(pen(palette, chosen.get(i).get(), edge, false, !chosen.get(i).get().hasNib()).asWished())
+                            : byContrast.get(open.indexOf(edge)));
+        }
+        return pens;
+    }
+
+    private static List<Optional<OutlinePen>> byContrast(Palette palette, Habits habits, List<Edge> edges) {
         boolean liner = habits.medium() == Habits.Medium.BRUSHES;
-        List<Paint> all = palette.shelf().that(liner ? PaintKind.Use.FILLS : PaintKind.Use.DRAWS).stream()
-                .filter(p -> liner || p.tip().value() > 0 && p.tip().value() <= WIDEST).toList();
+        List<Paint> all = offered(palette, habits);
         List<Paint> neutral = all.stream().filter(p -> palette.colour(Mix.of(p.id())).orElseThrow().lab().chroma() < NEUTRAL).toList();
         List<Paint> pens = neutral.isEmpty() ? all : neutral;
         if (pens.isEmpty()) {
@@ -74,8 +161,25 @@ record OutlinePen(Paint paint, Palette.Colour colour, double nibMm, double contr
             }
             Paint best = pens.stream().max(Comparator.comparingDouble(p -> contrast(palette, p, edge))).orElseThrow();
             boolean another = !dark && own < LOST && contrast(palette, best, edge) > own + WORTH_ANOTHER;
-            return Optional.of(pen(palette, another ? best : one, edge, dark, liner));
+            return Optional.of(pen(palette, weighted(palette, all, another ? best : one, edge), edge, dark, liner));
         }).toList();
+    }
+
+    /** Of the pens of one colour the one whose tip suits the size of the thing, or the width that is wished. */
+    private static Paint weighted(Palette palette, List<Paint> all, Paint pen, Edge edge) {
+        double wanted = edge.wish.widthMm() > 0 ? edge.wish.widthMm()
+                : Math.max(THINNEST, Math.min(THICKEST, WEIGHT * edge.thingMm));
+        return all.stream().filter(p -> lab(palette, p).differenceTo(lab(palette, pen)) <= SAME)
+                .min(Comparator.comparingDouble(p -> Math.abs(p.tip().value() - wanted))).orElse(pen);
+    }
+
+    /** How often the nib goes along a line to make it so wide. */
+    int strokes() {
+        return paint.hasNib() && paint.tip().value() > 0 ? Math.max(1, (int) Math.ceil(nibMm / paint.tip().value() - 1e-6)) : 1;
+    }
+
+    private OutlinePen asWished() {
+        return new OutlinePen(paint, colour, nibMm, Double.POSITIVE_INFINITY, Why.of(Why.Reason.AS_WISHED));
     }
 
     /** Whether what is inside is told apart from all that is met outside. */
@@ -105,7 +209,8 @@ record OutlinePen(Paint paint, Palette.Colour colour, double nibMm, double contr
     private static OutlinePen pen(Palette palette, Paint pen, Edge edge, boolean dark, boolean liner) {
         Facts facts = Facts.of("darkest", dark).and("liner", liner).and("inside", inside(palette, pen, edge)).and("outside",
                 outside(palette, pen, edge));
-        return new OutlinePen(pen, palette.colour(Mix.of(pen.id())).orElseThrow(), liner ? LINER_MM : pen.tip().value(),
+        double own = liner ? LINER_MM : pen.tip().value();
+        return new OutlinePen(pen, palette.colour(Mix.of(pen.id())).orElseThrow(), edge.wish.widthMm() > 0 ? edge.wish.widthMm() : own,
                 contrast(palette, pen, edge), Why.of(Why.Reason.STANDS_OUT, facts));
     }
 

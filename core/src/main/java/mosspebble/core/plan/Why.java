@@ -14,7 +14,7 @@ public record Why(Reason reason, Facts facts, List<What> about) {
     /** The reasons. */
     public enum Reason {
         NONE, PRIMED_BY_HABIT, PRIMER_SAVES_COATS, GROUND_UNDER_ALL, GROUND_AROUND, LIFTS_OFF, BLEND, TURNS_AWAY, FACES_LIGHT, LINE_FIRST,
-        STANDS_OUT, SECOND_LINE, METAL_LINE, LIGHT_LAST, DRAWN_ON_AREA, SHOWS_THROUGH, RUNS_ROUND
+        STANDS_OUT, AS_WISHED, SECOND_LINE, METAL_LINE, LIGHT_LAST, DRAWN_ON_AREA, SHOWS_THROUGH, RUNS_ROUND
     }
 
     /** It goes without saying. */

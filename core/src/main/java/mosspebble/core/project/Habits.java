@@ -20,7 +20,7 @@ public record Habits(Ground ground, Primer primer, Outline outline, Handling han
     public enum Lines { LAST, FIRST }
 
     /** How the outline's colour is chosen. */
-    public enum LineColour { CONTRAST, DARK }
+    public enum LineColour { CONTRAST, DARK, NONE, BLACK, WHITE, GREY }
 
     /** How outlines are built. */
     public enum LineStyle {

@@ -24,9 +24,6 @@ import mosspebble.core.stone.Survey;
  */
 record Bench(PaintPlan plan, Workshop workshop, Remembered remembered) {
 
-    /** Open porosity below which stone is glassy (common practice, no source). */
-    private static final double GLASSY = 0.02;
-
     Project project() {
         return plan.project();
     }
@@ -69,7 +66,7 @@ record Bench(PaintPlan plan, Workshop workshop, Remembered remembered) {
 
     /** Whether the stone is so tight that paint hardly grips. */
     boolean glassy() {
-        return survey().stone().porosity() < GLASSY;
+        return survey().stone().isGlassy();
     }
 
     static Project with(Project project, Item item, UnaryOperator<Item> change) {

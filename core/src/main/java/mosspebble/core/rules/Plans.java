@@ -29,8 +29,8 @@ public final class Plans {
             new DarkensSealed(),
             new HasSubject(), new CanBeLaid(), new StaysOnFace(), new EqualPairs(), new OffCracks(), new EdgeCarriesBands(),
             new ShelfHasPaint(), new EverySlotHasColour(), new HasWhite(), new BlendHasColours(), new FitsTools(), new StrokesApart(),
-            new OutlineStandsOut(), new SubjectStandsOut(), new NoMud(),
-            new OwnOrderHolds(), new PaintHides(), new PaintLasts(), new FilmHolds(), new PrimerGrips(), new ProductsAgree(),
+            new OutlineStandsOut(), new LinesHavePens(), new SubjectStandsOut(), new NoMud(),
+            new OwnOrderHolds(), new PaintHides(), new PaintLasts(), new FilmHolds(), new ProductsAgree(),
             new WetInTime(),
             new FilmForms(), new DryAirToSeal(), new SealedOutdoors(), new WantedSealer());
 

@@ -1,9 +1,11 @@
 package mosspebble.core.sketch;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.Collections;
 import mosspebble.core.units.Numbers;
@@ -16,7 +18,7 @@ import mosspebble.core.units.Numbers;
  * @param group things of one group are moved together
  */
 @RecordBuilder
-public record Item(String id, Subject subject, Placement placement, Lie lie, Room room, Set<String> leftOut, Optional<String> group)
+public record Item(String id, Subject subject, Placement placement, Lie lie, Room room, Set<String> leftOut, Optional<String> group, Lines lines)
         implements
         ItemBuilder.With {
 
@@ -51,7 +53,41 @@ public record Item(String id, Subject subject, Placement placement, Lie lie, Roo
         }
     }
 
+    /**
+     * The lines round it.
+     *
+     * @param parts wishes for single parts, by their ids in the motif
+     */
+    @RecordBuilder
+    public record Lines(LineWish whole, Map<String, LineWish> parts) implements ItemLinesBuilder.With {
+
+        /** No wishes. */
+        public static final Lines OPEN = new Lines(LineWish.OPEN, Map.of());
+
+        public Lines {
+            Objects.requireNonNull(whole);
+            parts = Collections.unmodifiableMap(new TreeMap<>(parts));
+        }
+
+        /** What is wanted for a part, by its id in the motif. */
+        public LineWish of(String part) {
+            return parts.getOrDefault(part, LineWish.OPEN).or(whole);
+        }
+
+        /** The same with another wish for one part; one that wants nothing is forgotten. */
+        public Lines with(String part, LineWish wish) {
+            Map<String, LineWish> changed = new TreeMap<>(parts);
+            if (wish.equals(LineWish.OPEN)) {
+                changed.remove(part);
+            } else {
+                changed.put(part, wish);
+            }
+            return new Lines(whole, changed);
+        }
+    }
+
     public Item {
+        Objects.requireNonNull(lines);
         Objects.requireNonNull(id);
         Objects.requireNonNull(subject);
         Objects.requireNonNull(placement);
@@ -74,7 +110,7 @@ public record Item(String id, Subject subject, Placement placement, Lie lie, Roo
     /** A thing as it is taken up first. */
     public static Item of(Subject subject, ItemMode manner, Placement placement, double marginMm) {
         return new Item("", subject, placement, new Item.Lie(manner, false, false, 0), new Item.Room(marginMm, 0, 0), Set.of(),
-                Optional.empty());
+                Optional.empty(), Lines.OPEN);
     }
 
     /** A part or colour slot of this thing as it is called in the whole sketch. */

@@ -53,6 +53,9 @@ public record Stone(Shape shape, Size size, Swell swell, double wayUp, long seed
         }
     }
 
+    /** Open porosity below which stone is glassy (common practice, no source). */
+    private static final double GLASSY = 0.02;
+
     public static final double SMALLEST_MM = 8;
     public static final double LARGEST_MM = 600;
     public static final double LOWEST_MM = 2;
@@ -124,6 +127,11 @@ public record Stone(Shape shape, Size size, Swell swell, double wayUp, long seed
 
     public Texture texture() {
         return skin.texture();
+    }
+
+    /** Whether its pores are so few that primer does not grip on its skin unless that is dulled. */
+    public boolean isGlassy() {
+        return porosity() < GLASSY;
     }
 
     /** Open pores by volume. */

@@ -117,6 +117,8 @@ public final class FindingWords {
                             + " but has not the " + f.count("colours") + " colours for it; it is planned flat.";
             case FAINT_OUTLINE -> "No pen on the shelf stands out round the " + f.text("part") + ": the best differs by only "
                     + Numbers.text(f.number("contrast"), 0) + " (CIEDE2000) from one of its sides.";
+            case LINE_NOT_ON_SHELF -> (f.has("thing") ? "The " + f.text("thing") + (plural(f.text("thing")) ? " are" : " is") : "The stone is") + " to have a line in "
+                    + f.text("line") + ", which no pen on the shelf draws; it is drawn by contrast.";
             case VANISHES -> "The " + f.text("part") + " differs by only " + Numbers.text(f.number("contrast"), 0)
                     + " (CIEDE2000) from what is behind it and would vanish.";
             case MUD -> "Where the colours of " + name(f, "what") + " run together they go to mud (" + f.text("colour") + ", "
@@ -143,8 +145,6 @@ public final class FindingWords {
                     + ".";
             case RIM_CHIPS -> f.count("coats") + " coats meet on the rim by " + StepWords.what(f.thing("step", Step.class))
                     + "; edges chip first. Thin them out toward the rim.";
-            case PRIMER_ON_GLASS ->
-                    "Primer on a stone as glassy as this can peel off whole: dull it with fine paper and dust it off first.";
             case INCOMPATIBLE -> Words.upper(f.text("above")) + " over " + f.text("below") + ": "
                     + (f.has("rule") ? CareWords.sentence(f.choice("rule", Compatibility.Rule.class))
                             : CareWords.ownTest(f.choice("outcome", SmearTest.Outcome.class), f.text("note")));
@@ -220,7 +220,7 @@ public final class FindingWords {
             case NEAREST_MIX -> "Take the nearest mix";
             case LAY_FLAT -> "Lay it flat";
             case ALLOW_PRIMER -> "Allow primer";
-            case NO_PRIMER -> "Paint the bare stone";
+            case LINE_BY_CONTRAST -> "By contrast";
             case GLAZES -> "Build joins from glazes";
             case ORDER_BACK -> "Put the order back";
             case SEAL -> "Seal it";

@@ -441,6 +441,7 @@ public final class StepWords {
                     + ": differs by " + Numbers.text(facts.number("inside"), 0) + " from the area and by "
                     + Numbers.text(facts.number("outside"), 0) + " from what is behind (CIEDE2000)."
                     + (facts.is("shaded") ? " Thicker on the side away from the light." : "");
+            case AS_WISHED -> "The line you chose." + (facts.is("shaded") ? " Thicker on the side away from the light." : "");
             case SECOND_LINE -> "A second line just inside the first, as is your habit.";
             case METAL_LINE -> "Metal just inside the first line, as is your habit.";
             case LIGHT_LAST -> "Last, where the light strikes.";
