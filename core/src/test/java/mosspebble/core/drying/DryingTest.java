@@ -8,7 +8,13 @@ import static org.assertj.core.api.Assertions.within;
 import java.time.Duration;
 import java.util.Map;
 import mosspebble.core.Reference;
+import mosspebble.core.coats.SoakIn;
+import mosspebble.core.stone.RockKind;
+import mosspebble.core.stone.Skin;
+import mosspebble.core.stone.Stone;
+import mosspebble.core.stone.Texture;
 import mosspebble.core.units.Celsius;
+import mosspebble.core.units.Srgb;
 import org.assertj.core.data.Percentage;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
@@ -69,6 +75,36 @@ class DryingTest {
         assertThat(Drying.of(60, 0.4, Drying.Below.stone(0), false, Climate.room()).recoat()).isGreaterThan(room);
         assertThat(Drying.of(60, 0.4, Drying.Below.PAINT, false, new Climate(new Celsius(5), 0.99, 0)).recoat())
                 .isLessThanOrEqualTo(Drying.NEVER);
+    }
+
+    @Test
+    @Tag("outside") // sooner on porous stone, later on glassy; the first coat on tight stone dries slowest (common practice, no source)
+    void theStoneDrinksItsShareOfTheWater() {
+        Climate room = Climate.room();
+        Duration paint = Drying.of(60, 0.4, Drying.Below.PAINT, false, room).touchDry();
+        Duration glassy = Drying.of(60, 0.4, Drying.Below.stone(0), false, room).touchDry();
+        Duration plaster = Drying.of(60, 0.4, Drying.Below.stone(0.6), false, room).touchDry();
+        assertThat(glassy).isGreaterThan(paint);
+        assertThat(plaster).isLessThan(paint).isLessThan(glassy.dividedBy(2));
+        assertThat(Drying.of(60, 0.4, Drying.Below.stone(1), false, room).touchDry()).as("nothing is left to dry")
+                .isLessThanOrEqualTo(Duration.ofSeconds(1));
+        for (RockKind rock : RockKind.values()) {
+            Stone stone = Stone.cobble().withSkin(Skin.of(rock, Texture.SMOOTH, Srgb.ofHex("#888888")));
+            double minutes = Drying.of(60, 0.4, Drying.Below.stone(SoakIn.share(stone)), false, room).touchDry().toSeconds() / 60.0;
+            assertThat(minutes).as("a brushed coat on %s", rock).isBetween(5.0, 21.0);
+        }
+    }
+
+    @Test // a dryer's film warms from the room's and the stone's warmth on, so in the cold it helps less
+    void aDryerInTheColdIsSlowerThanInAWarmRoom() {
+        Duration warm = Drying.of(60, 0.4, Drying.Below.PAINT, true, new Climate(new Celsius(22), 0.5, 0.1)).touchDry();
+        Duration cold = Drying.of(60, 0.4, Drying.Below.PAINT, true, new Climate(new Celsius(8), 0.5, 0.1)).touchDry();
+        assertThat(cold).isGreaterThan(warm);
+        assertThat(cold).isLessThan(Drying.of(60, 0.4, Drying.Below.PAINT, false, new Climate(new Celsius(8), 0.5, 0.1)).touchDry());
+        assertThat(warm).as("seconds to a minute or two (common practice, no source)").isBetween(Duration.ofSeconds(20),
+                Duration.ofMinutes(5));
+        assertThat(Drying.of(60, 0.4, Drying.Below.PAINT, true, new Climate(new Celsius(60), 0.1, 0.1)).touchDry())
+                .as("in air as warm as its own it only moves the air").isPositive();
     }
 
     @Test

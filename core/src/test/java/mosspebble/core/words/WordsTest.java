@@ -171,6 +171,66 @@ class WordsTest {
         assertThat(StepWords.coatOf(step)).isEmpty();
     }
 
+    private static What row(String part, String title, int thing, int size) {
+        return new What(What.Of.PART, part, Share.WHOLE, List.of(), new What.Row(title, thing, size));
+    }
+
+    private static String named(What... all) {
+        return String.join(" + ", StepWords.names(List.of(all)));
+    }
+
+    @Test
+    void rowsOverSeveralThingsAreNamedAsOne() {
+        What[] caps = IntStream.range(0, 5).mapToObj(i -> row("cap", "", i, 5)).toArray(What[]::new);
+        assertThat(named(caps)).isEqualTo("all five caps");
+        assertThat(named(caps[0], caps[3])).isEqualTo("two of the caps");
+        assertThat(named(caps[2])).isEqualTo("one of the five caps");
+        assertThat(named(row("cap", "", 0, 1))).isEqualTo("the cap");
+        assertThat(named(row("cap", "", 0, 2), row("cap", "", 1, 2))).isEqualTo("the two caps");
+        assertThat(named(row("left eye", "", 0, 2), row("right eye", "", 0, 2))).isEqualTo("both eyes");
+        assertThat(named(row("left eye", "", 0, 4), row("right eye", "", 0, 4), row("left eye", "", 1, 4), row("right eye", "", 1, 4)))
+                .isEqualTo("all four eyes");
+    }
+
+    @Test
+    void whatTakesSeveralColoursIsNamedByThem() {
+        assertThat(named(row("blade 1", "dark blades", 0, 3), row("blade 4", "dark blades", 0, 3), row("blade 7", "dark blades", 0, 3)))
+                .isEqualTo("all three dark blades");
+        assertThat(named(row("blade 1", "dark blades", 0, 3))).isEqualTo("one of the dark blades");
+        assertThat(named(row("large spot", "spots", 0, 3), row("left spot", "spots", 0, 3), row("low spot", "spots", 0, 3)))
+                .isEqualTo("all three spots");
+        assertThat(named(row("stripe 3", "", 0, 6))).as("its number tells where it is").isEqualTo("the stripe 3");
+        assertThat(named(row("cell 15", "cells", 0, 18))).as("this one tells nothing").isEqualTo("one of the cells");
+    }
+
+    @Test
+    void partsOfPartsAreSaidInEnglish() {
+        assertThat(named(row("tufts of row 1", "", 0, 2), row("tufts of row 3", "", 0, 2))).isEqualTo("the tufts of two rows");
+        assertThat(named(row("foam of wave 1", "", 0, 3), row("foam of wave 2", "", 0, 3), row("foam of wave 3", "", 0, 3)))
+                .isEqualTo("the foam of all three waves");
+        assertThat(named(row("line on petal 1", "", 0, 6), row("line on petal 2", "", 0, 6))).isEqualTo("the lines on two petals");
+        What[] halves = IntStream.range(0, 7).mapToObj(i -> row("light half of the leaf", "", i, 7)).toArray(What[]::new);
+        assertThat(named(halves)).isEqualTo("the light half of all seven leaves");
+        What[] hatching = IntStream.range(0, 7).mapToObj(i -> row("hatching on one side", "", i, 7)).toArray(What[]::new);
+        assertThat(named(hatching)).isEqualTo("the hatching on one side, seven times");
+        assertThat(named(row("tufts of row 2", "tufts in front", 0, 2), row("tufts of row 4", "tufts in front", 0, 2)))
+                .isEqualTo("all tufts in front");
+        assertThat(named(row("tufts of row 2", "tufts in front", 0, 4), row("tufts of row 4", "tufts in front", 0, 4)))
+                .isEqualTo("some of the tufts in front");
+    }
+
+    @Test
+    void sharesOfRowsKeepTheirShare() {
+        What[] petals = IntStream.rangeClosed(1, 3)
+                .mapToObj(i -> new What(What.Of.PART, "petal " + i, Share.of(Share.Kind.WHITE_IN_LOAD), List.of(),
+                        new What.Row("petals", 0, 3)))
+                .toArray(What[]::new);
+        assertThat(named(petals)).isEqualTo("all three petals, first with white in the load");
+        What shade = new What(What.Of.SHADE_SIDE, "cap", Share.WHOLE, List.of(), new What.Row("", 0, 2));
+        What other = new What(What.Of.SHADE_SIDE, "cap", Share.WHOLE, List.of(), new What.Row("", 1, 2));
+        assertThat(named(shade, other)).isEqualTo("the shade side of the two caps");
+    }
+
     @Test
     void careHasItsWords() {
         Facts facts = Facts.of("loose", true).and("pores", 0.1).and("celsius", 20.0).and("humidity", 0.5).and("dry", Duration.ofHours(5))
