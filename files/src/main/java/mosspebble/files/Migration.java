@@ -237,7 +237,7 @@ final class Migration {
         };
     }
 
-    // --- 4 to 5: the line round a thing and its parts is chosen
+    // --- 4 to 5: the line round a thing and its parts is chosen, and what glitter is laid on
 
     private static void toLines(ObjectNode project) {
         walk(project, node -> {
@@ -245,6 +245,9 @@ final class Migration {
                 ObjectNode lines = node.putObject("lines");
                 lines.putObject("whole").put("colour", "OPEN").put("paint", "").put("style", "OPEN").put("widthMm", 0.0);
                 lines.putObject("parts");
+            }
+            if (node.has("dryer") && node.has("medium")) {
+                node.put("sparkleBase", true);
             }
         });
     }

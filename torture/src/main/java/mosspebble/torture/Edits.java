@@ -202,7 +202,8 @@ public final class Edits {
                 new Item.Lie(any(ItemMode.values()), random.nextBoolean(), random.nextInt(6) == 0,
                         random.nextInt(3) == 0 ? number(0, 12) : 0),
                 new Item.Room(number(0, 10), 0, number(0, 10)), Set.of(), Optional.empty(),
-                new Item.Lines(LineWish.OPEN.coloured(any(List.of(LineWish.Colour.BLACK, LineWish.Colour.NONE, LineWish.Colour.OPEN))), Map.of()));
+                new Item.Lines(LineWish.OPEN.coloured(any(List.of(LineWish.Colour.BLACK, LineWish.Colour.NONE, LineWish.Colour.OPEN))),
+                        Map.of()));
     }
 
     private Placement placement(Subject subject) {

@@ -97,7 +97,8 @@ final class PartsPage extends PageView {
             shows = List.of();
             return;
         }
-        List<Object> now = List.of(placed.motif().parts(), item.leftOut(), plan.hardToPaint(), item.lines(), panel.workbench.studio().shelf());
+        List<Object> now = List.of(placed.motif().parts(), item.leftOut(), plan.hardToPaint(), item.lines(),
+                panel.workbench.studio().shelf());
         if (now.equals(shows)) {
             return;
         }

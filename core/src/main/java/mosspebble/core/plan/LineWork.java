@@ -159,7 +159,8 @@ final class LineWork {
         }
         Map<String, LineWish> wished = wishes();
         for (PlacedPart part : design.parts()) {
-            if (part.part().role() == Role.FILL && isLined(part, own.getOrDefault(part.part().id(), LineWish.OPEN)) && colours.containsKey(part.part().slot())
+            if (part.part().role() == Role.FILL && isLined(part, own.getOrDefault(part.part().id(), LineWish.OPEN))
+                    && colours.containsKey(part.part().slot())
                     && seen.get(part.part().id()).getArea() > Regions.LEAST_AREA) {
                 things.computeIfAbsent(thingOf.get(part.part().id()).item().id(), k -> new ArrayList<>()).add(part);
             }

@@ -133,7 +133,7 @@ public record OutlinePen(Paint paint, Palette.Colour colour, double nibMm, doubl
             pens.add(edge.wish.colour() == LineWish.Colour.NONE ? Optional.empty()
                     : chosen.get(i).isPresent()
                             ? Optional.of(pen(palette, chosen.get(i).get(), edge, false, !chosen.get(i).get().hasNib()).asWished())
-                            : byContrast.get(open.indexOf(edge)));
+                    : byContrast.get(open.indexOf(edge)));
         }
         return pens;
     }

@@ -12,12 +12,14 @@ import mosspebble.core.blend.BlendKind;
 import mosspebble.core.blend.BlendWork;
 import mosspebble.core.blend.Mud;
 import mosspebble.core.blend.Piece;
+import mosspebble.core.blend.Share;
 import mosspebble.core.colour.Lab;
 import mosspebble.core.colour.Ladder;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.PaintKind;
 import mosspebble.core.colour.Palette;
+import mosspebble.core.colour.RecipeSearch;
 import mosspebble.core.project.Habits;
 import mosspebble.core.project.Light;
 import mosspebble.core.project.Project;
@@ -58,6 +60,9 @@ final class Regions {
     private static final double SAME_AS_PEN = 6;
 
     private static final double SMALLEST_SHADE = 50;
+
+    /** A base is mixed of so many parts at most: near enough, since flakes lie over it (common practice, no source). */
+    private static final int BASE_PARTS = 4;
 
     /** From so many on, parts of one sort are shaded together or not at all. */
     private static final int LEAST_ROW = 3;
@@ -204,8 +209,9 @@ final class Regions {
                 Palette.Colour filled = blend.kind() == BlendKind.GRADED_CELLS ? graded(part, blend, colour) : colour;
                 Geometry place = remembered.without(inside, holes(i));
                 if (isClear(part)) {
+                    sparkleBase(part, place, colour, i).ifPresent(own::add);
                     own.add(new Region(Step.Kind.FILL, rows.what(What.Of.PART, part), place, colour,
-                            Region.Spread.thin(1, Soft.CRISP), i * Region.LEVELS, Region.Line.NONE, Why.NONE));
+                            Region.Spread.thin(1, Soft.CRISP), i * Region.LEVELS + 1, Region.Line.NONE, Why.NONE));
                 } else {
                     blended(Step.Kind.FILL, rows.what(What.Of.PART, part), place, penFor(filled), visible, blend, i, Why.NONE, own);
                 }
@@ -233,6 +239,23 @@ final class Regions {
             }
         }
         return rows.values().stream().filter(r -> r.size() < 0.5 * r.get(0).what().row().size()).flatMap(List::stream).toList();
+    }
+
+    /** What glitter and colour shift are laid on: the nearest easy mix to their own colour. */
+    private Optional<Region> sparkleBase(PlacedPart part, Geometry place, Palette.Colour colour, int depth) {
+        if (!habits.sparkleBase() || !palette.shelf().find(colour.mix().parts().get(0).paint())
+                .filter(p -> p.kind().does(PaintKind.Use.SPARKLES)).isPresent()) {
+            return Optional.empty();
+        }
+        int deepest = depth; // the bases of a word lie below all of its letters
+        while (deepest > 0 && design.parts().get(deepest - 1).part().slot().equals(part.part().slot())) {
+            deepest--;
+        }
+        int level = deepest * Region.LEVELS;
+        return remembered.recall("sparkle base", Lab.of(colour.optics().full()), palette,
+                (own, paints, m) -> RecipeSearch.nearest(own, paints, BASE_PARTS, 2).flatMap(r -> paints.colour(r.mix())))
+                .map(base -> new Region(Step.Kind.FILL, rows.what(What.Of.PART, part).share(Share.of(Share.Kind.BASE)), place, base,
+                        Region.Spread.EVEN, level, Region.Line.NONE, Why.of(Why.Reason.BASE_OF_SPARKLE)));
     }
 
     /** The pieces of an area's blend as regions. */

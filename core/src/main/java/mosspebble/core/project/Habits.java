@@ -74,9 +74,10 @@ public record Habits(Ground ground, Primer primer, Outline outline, Handling han
      *
      * @param hand that holds the brush
      * @param dryer whether a hair dryer is used between coats
+     * @param sparkleBase whether glitter and colour shift get a base of their own colour
      */
     @RecordBuilder
-    public record Handling(Medium medium, Hand hand, boolean dryer) implements HabitsHandlingBuilder.With {
+    public record Handling(Medium medium, Hand hand, boolean dryer, boolean sparkleBase) implements HabitsHandlingBuilder.With {
         public Handling {
             Objects.requireNonNull(medium);
             Objects.requireNonNull(hand);
@@ -109,7 +110,7 @@ public record Habits(Ground ground, Primer primer, Outline outline, Handling han
 
     public static Habits usual() {
         return new Habits(Ground.AROUND, Primer.WHERE_NEEDED, new Outline(Lines.LAST, LineColour.CONTRAST, LineStyle.EVEN),
-                new Handling(Medium.BY_AREA, Hand.RIGHT, false), 2, Light.USUAL, new Keeping(Seal.GLOSS, true));
+                new Handling(Medium.BY_AREA, Hand.RIGHT, false, true), 2, Light.USUAL, new Keeping(Seal.GLOSS, true));
     }
 
     public Lines lines() {
@@ -158,6 +159,14 @@ public record Habits(Ground ground, Primer primer, Outline outline, Handling han
 
     public Habits withDryer(boolean newDryer) {
         return withHandling(handling.withDryer(newDryer));
+    }
+
+    public boolean sparkleBase() {
+        return handling.sparkleBase();
+    }
+
+    public Habits withSparkleBase(boolean newSparkleBase) {
+        return withHandling(handling.withSparkleBase(newSparkleBase));
     }
 
     public Seal seal() {

@@ -18,7 +18,8 @@ import mosspebble.core.units.Numbers;
  * @param group things of one group are moved together
  */
 @RecordBuilder
-public record Item(String id, Subject subject, Placement placement, Lie lie, Room room, Set<String> leftOut, Optional<String> group, Lines lines)
+public record Item(String id, Subject subject, Placement placement, Lie lie, Room room, Set<String> leftOut, Optional<String> group,
+        Lines lines)
         implements
         ItemBuilder.With {
 

@@ -52,12 +52,15 @@ public final class CareWords {
     public static String reason(Preparation.Task task) {
         Facts facts = task.facts();
         return switch (task.act()) {
-            case DRY_CAST -> "A fresh cast holds mixing water for days; paint over it peels. At " + new Celsius(facts.number("celsius")) + " and "
-                    + Numbers.text(100 * facts.number("humidity"), 0) + " % humidity that takes about "
-                    + Words.number((int) Math.max(1, Math.round(facts.time("dry").toHours() / 24.0)))
-                    + " days, less if it was poured long ago: the scale tells. Plaster dust: mask on when sanding.";
+            case DRY_CAST ->
+                    "A fresh cast holds mixing water for days; paint over it peels. At " + new Celsius(facts.number("celsius")) + " and "
+                            + Numbers.text(100 * facts.number("humidity"), 0) + " % humidity that takes about "
+                            + Words.number((int) Math.max(1, Math.round(facts.time("dry").toHours() / 24.0)))
+                            + " days, less if it was poured long ago: the scale tells. Plaster dust: mask on when sanding.";
             case BRUSH ->
-                    facts.is("cast") ? "Mould dust under paint makes it peel." : facts.is("loose") ? "Grains rub off this stone and would take the paint along." : "Rough stone holds dust in its pits.";
+                    facts.is("cast") ? "Mould dust under paint makes it peel."
+                            : facts.is("loose") ? "Grains rub off this stone and would take the paint along."
+                            : "Rough stone holds dust in its pits.";
             case WASH -> "Dirt, salt and damp under paint make it peel. With " + Numbers.text(100 * facts.number("pores"), 0)
                     + " % pores, at " + new Celsius(facts.number("celsius")) + " and "
                     + Numbers.text(100 * facts.number("humidity"), 0) + " % humidity, it dries in about " + hours(facts.time("dry")) + ".";

@@ -117,8 +117,10 @@ public final class FindingWords {
                             + " but has not the " + f.count("colours") + " colours for it; it is planned flat.";
             case FAINT_OUTLINE -> "No pen on the shelf stands out round the " + f.text("part") + ": the best differs by only "
                     + Numbers.text(f.number("contrast"), 0) + " (CIEDE2000) from one of its sides.";
-            case LINE_NOT_ON_SHELF -> (f.has("thing") ? "The " + f.text("thing") + (plural(f.text("thing")) ? " are" : " is") : "The stone is") + " to have a line in "
-                    + f.text("line") + ", which no pen on the shelf draws; it is drawn by contrast.";
+            case LINE_NOT_ON_SHELF ->
+                    (f.has("thing") ? "The " + f.text("thing") + (plural(f.text("thing")) ? " are" : " is") : "The stone is")
+                            + " to have a line in "
+                            + f.text("line") + ", which no pen on the shelf draws; it is drawn by contrast.";
             case VANISHES -> "The " + f.text("part") + " differs by only " + Numbers.text(f.number("contrast"), 0)
                     + " (CIEDE2000) from what is behind it and would vanish.";
             case MUD -> "Where the colours of " + name(f, "what") + " run together they go to mud (" + f.text("colour") + ", "

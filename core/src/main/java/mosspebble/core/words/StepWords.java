@@ -121,6 +121,9 @@ public final class StepWords {
 
     /** What a pass is laid on, each once: what comes in pairs or in a row under one name. */
     static List<String> names(List<What> all) {
+        if (all.stream().allMatch(w -> w.share().kind() == Share.Kind.BASE)) {
+            return List.of("the base under " + Words.list(names(all.stream().map(What::whole).toList())));
+        }
         List<What> letters = all.stream().filter(StepWords::isLetter).toList();
         if (letters.size() < FEW_LETTERS) {
             return rows(all);
@@ -256,6 +259,7 @@ public final class StepWords {
             case INNER_COLOUR -> "the " + (share.number() == 1 ? "next" : "foot") + " colour of " + whole;
             case GLAZE -> "the glaze on " + whole;
             case DROPPED_WASH -> "the wash in " + whole;
+            case BASE -> "the base under " + whole;
         };
     }
 
@@ -373,6 +377,7 @@ public final class StepWords {
             case INNER_COLOUR -> "In the same strokes, from the other corner of the brush.";
             case GLAZE ->
                     "Thin with water until it is glass-clear; one even pass over dry paint, " + share.number() + " of " + share.of() + ".";
+            case BASE -> "";
             case DROPPED_WASH -> "Mostly water; drop it into the middle and dab the edge with a corner of cloth.";
         };
     }
@@ -447,6 +452,7 @@ public final class StepWords {
             case LIGHT_LAST -> "Last, where the light strikes.";
             case RUNS_ROUND -> "It runs all round, so it comes when both faces can be handled.";
             case DRAWN_ON_AREA -> "After the areas it lies on; it stops just short of what is in front.";
+            case BASE_OF_SPARKLE -> "Its flakes cover thinly: a base of their own colour closes the gaps between them.";
             case SHOWS_THROUGH -> (facts.has("below") ? facts.text("below") : "what is below") + " still shows through "
                     + Words.coats(facts.count("coats")) + " there.";
         };

@@ -58,7 +58,8 @@ class PreparationTest {
         assertThat(Preparation.castDries(Climate.room())).isEqualTo(Duration.ofDays(3));
         assertThat(Preparation.castDries(new Climate(new Celsius(14), 0.7, 0.1))).isBetween(Duration.ofDays(5), Duration.ofDays(14));
         assertThat(Preparation.castDries(new Climate(new Celsius(30), 0.3, 0.5))).isEqualTo(Duration.ofDays(1));
-        assertThat(Preparation.castDries(new Climate(new Celsius(5), 0.99, 0))).as("never capped in silence: the finding says it never dries")
+        assertThat(Preparation.castDries(new Climate(new Celsius(5), 0.99, 0)))
+                .as("never capped in silence: the finding says it never dries")
                 .isEqualTo(Duration.ofDays(14));
         Stone cast = Stone.cobble().withSkin(Stone.cobble().skin().withRock(RockKind.CAST_CEMENT));
         Preparation.Task dry = Preparation.of(Survey.of(cast), new Climate(new Celsius(14), 0.7, 0.1)).get(0);

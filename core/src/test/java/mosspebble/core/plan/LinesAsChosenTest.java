@@ -189,7 +189,8 @@ class LinesAsChosenTest {
     void nonsenseIsRefused() {
         assertThatThrownBy(() -> new LineWish(LineWish.Colour.OPEN, "", LineWish.Style.OPEN, 4)).hasMessageContaining("0.2 to 3 mm");
         assertThatThrownBy(() -> new LineWish(LineWish.Colour.PAINT, "", LineWish.Style.OPEN, 0)).hasMessageContaining("names the paint");
-        assertThatThrownBy(() -> new LineWish(LineWish.Colour.BLACK, "blue", LineWish.Style.OPEN, 0)).hasMessageContaining("names the paint");
+        assertThatThrownBy(() -> new LineWish(LineWish.Colour.BLACK, "blue", LineWish.Style.OPEN, 0))
+                .hasMessageContaining("names the paint");
     }
 
     // --- style and weight

@@ -14,6 +14,7 @@ import mosspebble.core.Paints;
 import mosspebble.core.area.Grid;
 import mosspebble.core.area.Remembered;
 import mosspebble.core.area.Shapes;
+import mosspebble.core.blend.Share;
 import mosspebble.core.coats.FilmMap;
 import mosspebble.core.colour.Lab;
 import mosspebble.core.colour.Mix;
@@ -195,7 +196,8 @@ class PassesTest {
         for (Paint clear : List.of(crackle, glitter)) {
             List<MotifPart> parts = List.of(part("wood", "wood", box(-30, -20, 60, 40), false),
                     part("knot", "knot", disc(-12, 0, 3), false), part("shine", "shine", box(-25, -15, 50, 30), false));
-            PaintPlan plan = plan(parts, Map.of("wood", Mix.of("umber"), "knot", Mix.of("black"), "shine", Mix.of(clear.id())), BARE,
+            PaintPlan plan = plan(parts, Map.of("wood", Mix.of("umber"), "knot", Mix.of("black"), "shine", Mix.of(clear.id())),
+                    BARE.withSparkleBase(false),
                     Paints.shelf().with(clear));
             Step wood = fills(plan).stream().filter(s -> s.doing().what().get(0).part().equals("wood")).findFirst().orElseThrow();
             Step shine = fills(plan).stream().filter(s -> s.doing().what().get(0).part().equals("shine")).findFirst().orElseThrow();
@@ -207,6 +209,30 @@ class PassesTest {
             assertThat(shine.after()).extracting(Step.After::waits).contains(Step.Waits.LIES_BELOW);
             assertThat(((Step.Lay) shine).doing().hides()).isFalse();
         }
+    }
+
+    @Test
+    @Tag("outside") // glitter over its own colour (common practice, no source)
+    void glitterLiesOnABaseOfItsOwnColourUnlessThatIsRefused() {
+        Paint glitter = Paint.usual("glitter", "blue glitter", PaintKind.GLITTER, Srgb.ofHex("#2f5fae"), new Millilitres(40));
+        List<MotifPart> parts = List.of(part("wood", "wood", box(-30, -20, 60, 40), false),
+                part("shine", "shine", box(-25, -15, 50, 30), false));
+        Map<String, Mix> colours = Map.of("wood", Mix.of("umber"), "shine", Mix.of("glitter"));
+        PaintPlan plan = plan(parts, colours, BARE, Paints.shelf().with(glitter));
+        List<Step.Lay> base = fills(plan).stream().filter(s -> s.doing().what().get(0).share().kind() == Share.Kind.BASE).toList();
+        Step.Lay shine = fills(plan).stream().filter(s -> s.paint().load().mix().equals(Mix.of("glitter"))).findFirst().orElseThrow();
+        assertThat(base).isNotEmpty().allSatisfy(s -> {
+            assertThat(s.paint().load().mix().parts()).as("a blue of the shelf").anyMatch(p -> p.paint().equals("blue"));
+            assertThat(s.paint().load().mix().totalParts()).isLessThanOrEqualTo(4);
+            assertThat(plan.steps().indexOf(s)).isLessThan(plan.steps().indexOf(shine));
+            assertThat(StepWords.title(s)).endsWith("he base under the shine");
+            assertThat(StepWords.reason(s)).contains("gaps between them");
+        });
+        assertThat(shine.after()).anyMatch(a -> a.waits() == Step.Waits.LIES_BELOW
+                && a.step() == plan.steps().indexOf(base.get(base.size() - 1)));
+        assertThat(shine.place().getArea()).isCloseTo(base.get(0).place().getArea(), within(1.0));
+        assertThat(fills(plan(parts, colours, BARE.withSparkleBase(false), Paints.shelf().with(glitter))))
+                .noneMatch(s -> s.doing().what().get(0).share().kind() == Share.Kind.BASE);
     }
 
     // --- whatever the picture

@@ -108,7 +108,8 @@ class PlannerRulesTest {
         }
         Geometry whole = Shapes.union(parts.stream().filter(p -> p.role() == Role.FILL).map(MotifPart::shape).toList());
         Repertoire repertoire = Repertoire.of(
-                List.of(new Motif("picture", "Picture", parts.stream().map(p -> new Slot(p.slot(), p.slot(), Srgb.ofHex("#888888"))).toList(),
+                List.of(new Motif("picture", "Picture",
+                        parts.stream().map(p -> new Slot(p.slot(), p.slot(), Srgb.ofHex("#888888"))).toList(),
                         parts, whole, whole, true, false)),
                 List.of());
         Habits how = Habits.usual().withGround(habits.contains("GROUND") ? Habits.Ground.AROUND : Habits.Ground.BARE)
@@ -178,7 +179,8 @@ class PlannerRulesTest {
         }
         switch (words[0]) {
             case "first" -> assertThat(passes(plan, words[1]).get(0)).as(as)
-                    .isEqualTo(IntStream.range(0, plan.steps().size()).filter(i -> plan.steps().get(i) instanceof Step.Lay).min().orElseThrow());
+                    .isEqualTo(IntStream.range(0, plan.steps().size()).filter(i -> plan.steps().get(i) instanceof Step.Lay).min()
+                            .orElseThrow());
             case "coats" -> assertThat(passes(plan, words[1])).as(as).hasSize(Integer.parseInt(words[2]));
             case "tool" -> assertThat(first(plan, words[1]).tool().kind()).as(as).isEqualTo(Tool.Kind.valueOf(words[2]));
             case "lines" -> assertThat(plan.steps().stream().filter(s -> s.kind() == Step.Kind.OUTLINE).map(s -> s.mix().orElseThrow())

@@ -90,7 +90,9 @@ class ShadesTest {
 
     private static String pen(double lightness) {
         Lab area = new Lab(lightness, 0, 0);
-        return OutlinePen.choose(PALETTE, Habits.usual(), List.of(new OutlinePen.Edge(area, List.of(area), 40, 60, OutlinePen.habit(Habits.usual()))))
+        return OutlinePen
+                .choose(PALETTE, Habits.usual(),
+                        List.of(new OutlinePen.Edge(area, List.of(area), 40, 60, OutlinePen.habit(Habits.usual()))))
                 .get(0).orElseThrow().paint().id();
     }
 }

@@ -30,9 +30,19 @@ class SittingTest {
 
     @Test
     void timesAreSaidAsAtTheBench() {
-        assertThat(Durations.words(Duration.ofSeconds(40))).isEqualTo("40 s");
+        assertThat(Durations.words(Duration.ofSeconds(40))).as("no seconds").isEqualTo("1 min");
+        assertThat(Durations.words(Duration.ZERO)).isEqualTo("1 min");
         assertThat(Durations.words(Duration.ofSeconds(12 * 60 + 20))).isEqualTo("12 min");
         assertThat(Durations.words(Duration.ofMinutes(140))).isEqualTo("2 h 20 min");
-        assertThat(Durations.words(Duration.ofHours(76))).isEqualTo("3 d 4 h");
+        assertThat(Durations.words(Duration.ofHours(76))).isEqualTo("3 d 6 h");
+        for (long minutes = 10; minutes < 20 * 24 * 60; minutes += 7) {
+            String words = Durations.words(Duration.ofMinutes(minutes));
+            double said = 0;
+            String[] parts = words.split(" ");
+            for (int i = 0; i < parts.length; i += 2) {
+                said += Integer.parseInt(parts[i]) * (parts[i + 1].equals("d") ? 24 * 60 : parts[i + 1].equals("h") ? 60 : 1);
+            }
+            assertThat(said / minutes).as("%s for %d min: within about a tenth", words, minutes).isBetween(0.83, 1.17);
+        }
     }
 }
