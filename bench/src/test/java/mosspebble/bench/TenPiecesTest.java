@@ -323,7 +323,8 @@ class TenPiecesTest {
     @Test
     void crackleLiesOverThePlanksAndKeepsOffTheWords() {
         int crackle = at("shutter", "Lay the area drawn by hand");
-        assertThat(crackle).isGreaterThan(at("shutter", "plank 1")).isGreaterThan(at("shutter", "plank 2"));
+        assertThat(crackle).isGreaterThan(at("shutter", "plank 1")).isGreaterThan(at("shutter", "plank 2"))
+                .as("lines below a clear medium are drawn before it").isGreaterThan(at("shutter", "the grain"));
         Geometry words = Shapes.union(laid("shutter").stream().filter(s -> StepWords.title(s).contains("FERRY")).map(Step::place).toList());
         assertThat(words.distance(PLANS.get("shutter").steps().get(crackle).place())).isGreaterThan(1);
         assertThat(titles("shutter")).as("a clear medium has no shade").noneMatch(t -> t.contains("shade side of the area drawn by hand"));

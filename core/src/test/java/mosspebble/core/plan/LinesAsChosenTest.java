@@ -51,7 +51,7 @@ import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 
-/** Two red discs, the left one outlined by its motif, the right one not: lines as they are chosen for the stone, the thing and its parts. */
+/** Two red discs, the left one outlined by its motif, the right one not: lines as chosen for the stone, the thing and its parts. */
 class LinesAsChosenTest {
 
     private static final GeometryFactory FACTORY = new GeometryFactory();
