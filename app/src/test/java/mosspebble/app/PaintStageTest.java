@@ -5,12 +5,17 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.IntStream;
+import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.input.KeyCode;
+import javafx.scene.shape.Circle;
 import mosspebble.core.care.SmearTest;
 import mosspebble.core.colour.Lab;
 import mosspebble.core.colour.Mix;
@@ -284,6 +289,38 @@ class PaintStageTest {
             assertThat(app.text("#step-words")).isNotEqualTo(stopped);
             app.keys(KeyCode.H);
             assertThat(app.text("#hold")).isEqualTo("hold");
+        }
+    }
+
+    @Test
+    void theStringOfDaubsShowsEveryPassAndWaitAndTakesOneInHand() throws Exception {
+        try (Driver app = new Driver(folder.resolve("s.pebble"), "owl", "snail")) {
+            app.settled();
+            assertThat(app.present("#daubs")).as("on the stone's own stage there is none").isFalse();
+            app.click("#stage-build-up");
+            app.until("the string", () -> app.present("#daubs") && !app.robot.lookup(".daub").queryAll().isEmpty());
+            List<Step> steps = app.plan().steps();
+            List<Node> daubs = new ArrayList<>(app.robot.lookup(".daub").queryAll());
+            assertThat(daubs).hasSameSizeAs(steps);
+            long waits = IntStream.range(1, steps.size())
+                    .filter(i -> app.plan().sitting().steps().get(i).waited().toMinutes() >= 8).count();
+            assertThat(app.robot.lookup(".thread").queryAll()).as("a length of thread for a wait").hasSize((int) waits);
+            Bounds string = app.find("#daubs").localToScreen(app.find("#daubs").getBoundsInLocal());
+            assertThat(daubs).as("all of it is seen").allSatisfy(
+                    d -> assertThat(string.contains(d.localToScreen(d.getBoundsInLocal()))).as(d.getId()).isTrue());
+            int second = IntStream.range(0, steps.size())
+                    .filter(i -> steps.get(i) instanceof Step.Lay lay && lay.doing().count().number() == 2).findFirst().orElseThrow() + 1;
+            app.click("#daub-" + second);
+            app.until("that moment", () -> app.text("#step-words").startsWith(second + " of "));
+            assertThat(app.find("#daub-" + second).getStyleClass()).contains("in-hand");
+            assertThat(app.find("#daub-" + steps.size()).getOpacity()).as("what is still to come is pale").isLessThan(0.5);
+            assertThat(app.<Node>find("#daub-" + second).lookupAll("*").stream().filter(n -> n instanceof Circle))
+                    .as("a ring for the second coat").hasSize(2);
+            assertThat(((Button) app.find("#daub-" + second)).getTooltip().getText()).contains("Second coat");
+            app.keys(KeyCode.PERIOD);
+            app.until("the next", () -> app.find("#daub-" + (second + 1)).getStyleClass().contains("in-hand"));
+            app.click("#tray-snail");
+            app.until("the snail's own string", () -> app.robot.lookup(".daub").queryAll().size() == (app.plan() == null ? -1 : app.plan().steps().size()));
         }
     }
 

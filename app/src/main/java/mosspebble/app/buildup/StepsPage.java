@@ -26,7 +26,7 @@ import mosspebble.core.units.Numbers;
 import mosspebble.core.units.Srgb;
 import mosspebble.core.words.StepWords;
 
-/** The steps in order; the one in hand with what to do, how long, what it waits for and why. The order can be changed by hand. */
+/** The card of the pass in hand: what to do, how long, what it waits for and why; below it all steps in order, which can be changed. */
 final class StepsPage extends PageView {
 
     private static final int MOST_WAITS = 4;
@@ -70,9 +70,10 @@ final class StepsPage extends PageView {
         for (Button b : new Button[] {earlier, later, own}) {
             b.getStyleClass().add("tight");
         }
-        title.getStyleClass().add("step-title");
+        title.getStyleClass().add("card-title");
         title.setWrapText(true);
         sentence.setId("step-sentence");
+        sentence.getStyleClass().add("step-sentence");
         sentence.setWrapText(true);
         facts.getStyleClass().add("moss");
         facts.setWrapText(true);
@@ -81,7 +82,7 @@ final class StepsPage extends PageView {
         film.setId("film-words");
         VBox detail = new VBox(4, title, sentence, facts, reason, waits);
         detail.getStyleClass().add("inset");
-        getChildren().addAll(steps, new HBox(4, earlier, later, own), detail, film);
+        getChildren().addAll(detail, new HBox(4, earlier, later, own), steps, film);
     }
 
     /** Moves the step in hand in the painter's own order. */

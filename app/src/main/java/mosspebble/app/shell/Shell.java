@@ -35,6 +35,7 @@ import mosspebble.app.buildup.PaintTool;
 import mosspebble.app.cloth.ClothTool;
 import mosspebble.app.cloth.ClothView;
 import mosspebble.app.cloth.OtherSideView;
+import mosspebble.app.cloth.DaubString;
 import mosspebble.app.cloth.SliceLine;
 import mosspebble.app.cloth.SliceView;
 import mosspebble.app.cloth.StepBar;
@@ -94,6 +95,7 @@ public final class Shell extends StackPane {
     private final Label stageName = new Label();
     private final SliceView sliceView;
     private final StepBar stepBar;
+    private final DaubString daubs;
     private final VBox empty;
     private CommandField command;
     private HelpView help;
@@ -142,6 +144,7 @@ public final class Shell extends StackPane {
         cloth = new ClothView(workbench, show, line, tools);
         sliceView = new SliceView(workbench, show, line);
         stepBar = new StepBar(workbench, show);
+        daubs = new DaubString(workbench, show);
         empty = empty();
         notices = new Notices(workbench, files, this::saveCopy, this::showLog, house::close);
         StackPane.setAlignment(notices, Pos.TOP_CENTER);
@@ -151,7 +154,7 @@ public final class Shell extends StackPane {
         onCloth = new StackPane(cloth, other);
         middle = new StackPane(onCloth, empty, failed(), notices);
         BorderPane centre = new BorderPane(middle);
-        centre.setBottom(stepBar);
+        centre.setBottom(new VBox(daubs, stepBar));
         BorderPane frame = new BorderPane(centre);
         frame.setTop(top());
         frame.setLeft(new PathRail(workbench, show));
@@ -535,6 +538,7 @@ public final class Shell extends StackPane {
         }
         slice();
         Panel.present(stepBar, painted() && onCloth);
+        Panel.present(daubs, onCloth && painted() && workbench.stageProperty().get() == Stage.BUILD_UP);
         if (!painted()) {
             stepBar.stop();
             workbench.heldProperty().set(-1);
@@ -570,6 +574,7 @@ public final class Shell extends StackPane {
         }
         current().column().or(() -> stageScreen().column()).ifPresent(Panel::refresh);
         stepBar.refresh();
+        daubs.refresh();
     }
 
     /** The cloth, for bench and tests. */

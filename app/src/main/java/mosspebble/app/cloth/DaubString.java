@@ -1,0 +1,135 @@
+package mosspebble.app.cloth;
+
+import java.time.Duration;
+import java.util.List;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.shape.Circle;
+import mosspebble.app.control.Swatch;
+import mosspebble.app.model.Results;
+import mosspebble.app.model.Workbench;
+import mosspebble.core.colour.Lab;
+import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.Step;
+import mosspebble.core.timetable.Durations;
+import mosspebble.core.units.Srgb;
+import mosspebble.core.words.StepWords;
+
+/**
+ * The whole painting as a string of daubs below the stone: one for each pass in its own colour, a ring for every coat after the first, a
+ * length of thread for a wait. A click takes that moment in hand.
+ */
+public final class DaubString extends HBox {
+
+    private static final double LARGEST = 26;
+    private static final double SMALLEST = 13;
+    private static final double THREAD = 12;
+    private static final double GAP = 2;
+
+    /** A wait shorter than this is no gap: the hand is busy with something small meanwhile. */
+    private static final Duration SHOWN = Duration.ofMinutes(8);
+
+    private final Workbench workbench;
+    private final Results show;
+    private List<Step> shows = List.of();
+    private double wide;
+
+    public DaubString(Workbench workbench, Results show) {
+        this.workbench = workbench;
+        this.show = show;
+        setId("daubs");
+        getStyleClass().add("daubs");
+        setAlignment(Pos.CENTER_LEFT);
+        setSpacing(GAP);
+        setMinWidth(0);
+        workbench.stepProperty().addListener((o, a, b) -> mark());
+        widthProperty().addListener((o, a, b) -> refresh());
+    }
+
+    /** Shows the plan of what is shown. */
+    public void refresh() {
+        PaintPlan plan = show.plan();
+        List<Step> now = plan == null ? List.of() : plan.steps();
+        if (now != shows || getWidth() != wide) {
+            shows = now;
+            wide = getWidth();
+            getChildren().clear();
+            if (!now.isEmpty()) {
+                string(plan);
+            }
+        }
+        mark();
+    }
+
+    private void string(PaintPlan plan) {
+        List<Step> steps = plan.steps();
+        long waits = 0;
+        for (int i = 1; i < steps.size(); i++) {
+            waits += waited(plan, i).compareTo(SHOWN) >= 0 ? 1 : 0;
+        }
+        double room = Math.max(200, getWidth() - getPadding().getLeft() - getPadding().getRight());
+        double size = Math.max(SMALLEST, Math.min(LARGEST, Math.floor((room - waits * (THREAD + GAP)) / steps.size() - GAP)));
+        for (int i = 0; i < steps.size(); i++) {
+            Duration waited = waited(plan, i);
+            if (i > 0 && waited.compareTo(SHOWN) >= 0) {
+                Region thread = new Region();
+                thread.getStyleClass().add("thread");
+                thread.setMinWidth(THREAD);
+                thread.setPrefWidth(THREAD);
+                getChildren().add(thread);
+            }
+            getChildren().add(daub(steps.get(i), i, size, waited));
+        }
+    }
+
+    private static Duration waited(PaintPlan plan, int step) {
+        return plan.sitting().steps().get(step).waited();
+    }
+
+    private Button daub(Step step, int index, double size, Duration waited) {
+        StackPane drawn = new StackPane();
+        Circle whole = new Circle(size / 2 - 2);
+        whole.getStyleClass().add(step instanceof Step.Lay ? "daub-paint" : "daub-plain");
+        drawn.getChildren().add(whole);
+        if (step instanceof Step.Lay lay) {
+            Srgb colour = lay.paint().load().coat().swatch();
+            whole.setFill(Swatch.colour(colour));
+            for (int ring = 1; ring < lay.doing().count().number(); ring++) {
+                Circle inner = new Circle(Math.max(1.5, size / 2 - 2 - 3 * ring));
+                inner.getStyleClass().add(Lab.of(colour).l() > 60 ? "daub-ring-dark" : "daub-ring-pale");
+                drawn.getChildren().add(inner);
+            }
+        }
+        Button daub = new Button("", drawn);
+        daub.setId("daub-" + (index + 1));
+        daub.getStyleClass().add("daub");
+        daub.setMinSize(size, size + 8);
+        daub.setPrefSize(size, size + 8);
+        daub.setMaxSize(size, size + 8);
+        daub.setFocusTraversable(false);
+        String words = (index + 1) + "  " + StepWords.title(step) + (waited.compareTo(SHOWN) >= 0 && index > 0
+                ? ", after a wait of " + Durations.words(waited)
+                : "");
+        daub.setTooltip(new Tooltip(words));
+        daub.setAccessibleText(words);
+        daub.setOnAction(e -> workbench.stepProperty().set(index + 1));
+        return daub;
+    }
+
+    /** The moment in hand is ringed; what comes after it is pale. */
+    private void mark() {
+        int count = show.steps();
+        getChildren().stream().filter(n -> n instanceof Button).forEach(n -> {
+            int number = Integer.parseInt(n.getId().substring("daub-".length()));
+            n.getStyleClass().remove("in-hand");
+            if (number == count) {
+                n.getStyleClass().add("in-hand");
+            }
+            n.setOpacity(number > count ? 0.4 : 1);
+        });
+    }
+}
