@@ -68,7 +68,7 @@ class NewcomerTest {
             app.click("#stage-build-up");
             app.settled();
             int steps = app.plan().steps().size();
-            app.robot.clickOn("#steps");
+            app.click("#steps");
             app.keys(KeyCode.HOME);
             assertThat(app.text("#step-words")).startsWith("1 of " + steps);
             app.keys(KeyCode.PERIOD);

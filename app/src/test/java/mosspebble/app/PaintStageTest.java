@@ -199,7 +199,7 @@ class PaintStageTest {
             app.keys(KeyCode.ESCAPE);
             app.click("#build-habits");
             app.click("#style-double");
-            app.until("a second line", () -> app.plan().steps().stream().anyMatch(o -> StepWords.title(o).startsWith("Second line")));
+            app.until("a second line", () -> app.plan().steps().stream().anyMatch(o -> StepWords.title(o).contains("a second line")));
             app.click("#hand-left");
             app.until("the left hand", () -> app.plan().project().habits().hand() == Habits.Hand.LEFT);
         }
@@ -320,7 +320,8 @@ class PaintStageTest {
             app.keys(KeyCode.PERIOD);
             app.until("the next", () -> app.find("#daub-" + (second + 1)).getStyleClass().contains("in-hand"));
             app.click("#tray-snail");
-            app.until("the snail's own string", () -> app.robot.lookup(".daub").queryAll().size() == (app.plan() == null ? -1 : app.plan().steps().size()));
+            app.until("the snail's own string",
+                    () -> app.robot.lookup(".daub").queryAll().size() == (app.plan() == null ? -1 : app.plan().steps().size()));
         }
     }
 

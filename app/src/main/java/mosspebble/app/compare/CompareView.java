@@ -169,7 +169,7 @@ public final class CompareView extends BorderPane {
         row(2, "thickest film", Numbers.text(a.thickestUm(), 0) + " µm", Numbers.text(b.thickestUm(), 0) + " µm",
                 b.thickestUm() - a.thickestUm());
         row(3, "hand time", Durations.words(a.hand()), Durations.words(b.hand()), b.hand().compareTo(a.hand()));
-        row(4, "waiting", Durations.words(a.waiting()), Durations.words(b.waiting()), b.waiting().compareTo(a.waiting()));
+        row(4, "waiting while painting", Durations.words(a.waiting()), Durations.words(b.waiting()), b.waiting().compareTo(a.waiting()));
         row(5, "paint", Numbers.text(a.paintMl(), 1) + " ml", Numbers.text(b.paintMl(), 1) + " ml", b.paintMl() - a.paintMl());
         if (a.cost() > 0 || b.cost() > 0) {
             row(6, "cost", Numbers.text(a.cost(), 2), Numbers.text(b.cost(), 2), b.cost() - a.cost());

@@ -10,6 +10,7 @@ import mosspebble.core.supplies.PaintUse;
  * @param steps steps that lay paint
  * @param coats of all of them together
  * @param thickestUm of paint, sealer left out
+ * @param waiting while painting, from the first stroke until all of it can be recoated
  * @param paintMl of everything but sealer
  * @param cost of what is used, in the painter's own money, as far as prices are known
  */
@@ -32,7 +33,14 @@ public record PlanFigures(int steps, int coats, double thickestUm, Duration hand
             ml += sealer ? 0 : use.needed().value();
             cost += shelf.find(use.paint()).map(p -> p.pot().costOf(use.needed().value())).orElse(0.0);
         }
-        return new PlanFigures(steps, coats, plan.weakest().map(PaintPlan.Weakest::um).orElse(0.0), plan.handTime(), plan.waiting(),
+        return new PlanFigures(steps, coats, plan.weakest().map(PaintPlan.Weakest::um).orElse(0.0), plan.handTime(), waiting(plan),
                 plan.readyAfter(), ml, cost);
+    }
+
+    private static Duration waiting(PaintPlan plan) {
+        Duration hand = plan.steps().stream().filter(s -> s instanceof Step.Lay).map(s -> s.work().hand()).reduce(Duration.ZERO,
+                Duration::plus);
+        Duration left = plan.painting().minus(hand);
+        return left.isNegative() ? Duration.ZERO : left;
     }
 }
