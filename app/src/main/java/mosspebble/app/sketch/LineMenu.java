@@ -1,5 +1,6 @@
 package mosspebble.app.sketch;
 
+import java.util.Locale;
 import java.util.function.Consumer;
 import javafx.scene.control.Menu;
 import javafx.scene.control.MenuButton;
@@ -9,10 +10,8 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.layout.Region;
 import mosspebble.app.control.Swatch;
 import mosspebble.app.model.Workbench;
-import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.PaintKind;
-import mosspebble.core.colour.Palette;
 import mosspebble.core.sketch.LineWish;
 
 /** A button that tells which line is wanted and lets another be chosen: none, by contrast, black, white, grey, a pen, a paint. */
@@ -40,17 +39,22 @@ final class LineMenu extends MenuButton {
     /** @param chosen takes the wish that is chosen */
     void show(LineWish wish, Consumer<LineWish> chosen) {
         setText(words(wish));
+        setGraphic(null);
+        workbench.studio().shelf().find(wish.paint()).ifPresent(p -> setGraphic(new Swatch(p.swatch(), SWATCH)));
         getStyleClass().remove("flat");
         if (wish.colour() == LineWish.Colour.OPEN) {
             getStyleClass().add("flat");
         }
-        setGraphic(null);
-        workbench.studio().shelf().find(wish.paint()).ifPresent(p -> setGraphic(swatch(p)));
+        getItems().setAll(new MenuItem(words(wish))); // the others are made when the menu is opened
+        setOnShowing(e -> offer(wish, chosen));
+    }
+
+    private void offer(LineWish wish, Consumer<LineWish> chosen) {
         getItems().clear();
         for (LineWish.Colour colour : LineWish.Colour.values()) {
             if (colour != LineWish.Colour.PAINT) {
                 MenuItem item = new MenuItem(words(LineWish.OPEN.coloured(colour)));
-                item.setId(getId() + "-" + colour.name().toLowerCase(java.util.Locale.ROOT));
+                item.setId(getId() + "-" + colour.name().toLowerCase(Locale.ROOT));
                 item.setOnAction(e -> chosen.accept(wish.coloured(colour)));
                 getItems().add(item);
             }
@@ -60,18 +64,13 @@ final class LineMenu extends MenuButton {
         for (Paint paint : workbench.studio().shelf().paints()) {
             boolean pen = paint.hasNib();
             if (pen || paint.kind().does(PaintKind.Use.FILLS) || paint.kind().does(PaintKind.Use.METAL)) {
-                MenuItem item = new MenuItem(paint.name(), swatch(paint));
+                MenuItem item = new MenuItem(paint.name(), new Swatch(paint.swatch(), SWATCH));
                 item.setId(getId() + "-" + paint.id());
                 item.setOnAction(e -> chosen.accept(wish.in(paint.id())));
                 (pen ? pens : paints).getItems().add(item);
             }
         }
         getItems().addAll(new SeparatorMenuItem(), pens, paints);
-    }
-
-    private Swatch swatch(Paint paint) {
-        Palette palette = new Palette(workbench.studio().shelf());
-        return new Swatch(palette.colour(Mix.of(paint.id())).map(c -> c.optics().full().toSrgb()).orElse(paint.swatch()), SWATCH);
     }
 
     private String words(LineWish wish) {

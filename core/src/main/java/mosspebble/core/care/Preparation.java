@@ -98,7 +98,9 @@ public final class Preparation {
         return new Task(Act.DULL, Facts.of("sealed", sealed), Duration.ofMinutes(6), sealed ? Duration.ofMinutes(15) : Duration.ZERO);
     }
 
-    /** A fresh cast dries three days in a quiet room at 20 °C and 50 %, in proportion elsewhere, 1 to 14 days (common practice, no source). */
+    /**
+     * A fresh cast dries three days in a quiet room at 20 °C and 50 %, in proportion elsewhere, 1 to 14 days (common practice, no source).
+     */
     public static Duration castDries(Climate climate) {
         double usual = Evaporation.rate(Climate.room(), Climate.room().temperature());
         double rate = Evaporation.rate(climate, climate.temperature());

@@ -32,14 +32,14 @@ final class LinesHavePens implements Rule {
         }
         LineWish habit = OutlinePen.habit(on.habits());
         if (lacks(on, habit)) {
-            found.add(Finding.of(Code.LINE_NOT_ON_SHELF, Facts.of("line", words(on, habit)), Remedy.of(Cure.LINE_BY_CONTRAST,
+            found.add(Finding.of(Code.LINE_NOT_ON_SHELF, facts(on, habit), Remedy.of(Cure.LINE_BY_CONTRAST,
                     p -> p.withHabits(p.habits().withLineColour(Habits.LineColour.CONTRAST)))));
         }
         for (PlacedItem placed : on.placed()) {
             Item item = placed.item();
             if (lacks(on, item.lines().whole())) {
                 found.add(Finding.of(Code.LINE_NOT_ON_SHELF,
-                        Facts.of("line", words(on, item.lines().whole())).and("thing", placed.motif().title().toLowerCase(Locale.ROOT)),
+                        facts(on, item.lines().whole()).and("thing", placed.motif().title().toLowerCase(Locale.ROOT)),
                         Remedy.of(Cure.LINE_BY_CONTRAST, p -> Bench.with(p, item,
                                 i -> i.withLines(i.lines().withWhole(i.lines().whole().coloured(LineWish.Colour.CONTRAST)))))));
             }
@@ -48,7 +48,7 @@ final class LinesHavePens implements Rule {
                         .findFirst();
                 if (title.isPresent() && lacks(on, part.getValue())) {
                     found.add(Finding.of(Code.LINE_NOT_ON_SHELF,
-                            Facts.of("line", words(on, part.getValue())).and("thing", title.get()),
+                            facts(on, part.getValue()).and("thing", title.get()),
                             Remedy.of(Cure.LINE_BY_CONTRAST, p -> Bench.with(p, item, i -> i.withLines(
                                     i.lines().with(part.getKey(), part.getValue().coloured(LineWish.Colour.CONTRAST)))))));
                 }
@@ -64,9 +64,9 @@ final class LinesHavePens implements Rule {
         };
     }
 
-    private static String words(Bench on, LineWish wish) {
-        return wish.colour() == LineWish.Colour.PAINT
-                ? on.palette().shelf().find(wish.paint()).map(p -> p.name()).orElse("a paint that is gone")
-                : wish.colour().name().toLowerCase(Locale.ROOT);
+    /** Which colour, and the name of the paint where one was chosen that is still known. */
+    private static Facts facts(Bench on, LineWish wish) {
+        Facts facts = Facts.of("line", wish.colour());
+        return on.palette().shelf().find(wish.paint()).map(p -> facts.and("paint", p.name())).orElse(facts);
     }
 }

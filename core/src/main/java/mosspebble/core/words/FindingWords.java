@@ -10,6 +10,7 @@ import mosspebble.core.plan.PaintOrder;
 import mosspebble.core.plan.Step;
 import mosspebble.core.plan.What;
 import mosspebble.core.project.Habits;
+import mosspebble.core.sketch.LineWish;
 import mosspebble.core.timetable.Durations;
 import mosspebble.core.units.Celsius;
 import mosspebble.core.units.Facts;
@@ -120,7 +121,7 @@ public final class FindingWords {
             case LINE_NOT_ON_SHELF ->
                     (f.has("thing") ? "The " + f.text("thing") + (plural(f.text("thing")) ? " are" : " is") : "The stone is")
                             + " to have a line in "
-                            + f.text("line") + ", which no pen on the shelf draws; it is drawn by contrast.";
+                            + line(f) + ", which no pen on the shelf draws; it is drawn by contrast.";
             case VANISHES -> "The " + f.text("part") + " differs by only " + Numbers.text(f.number("contrast"), 0)
                     + " (CIEDE2000) from what is behind it and would vanish.";
             case MUD -> "Where the colours of " + name(f, "what") + " run together they go to mud (" + f.text("colour") + ", "
@@ -128,6 +129,12 @@ public final class FindingWords {
                     + " % of the colour lost). Put a pale or a neighbouring colour between them, or let one dry and glaze.";
             default -> throw new IllegalArgumentException("no words for " + finding.code());
         };
+    }
+
+    private static String line(Facts f) {
+        LineWish.Colour colour = f.choice("line", LineWish.Colour.class);
+        return colour != LineWish.Colour.PAINT ? colour.name().toLowerCase(Locale.ROOT)
+                : f.has("paint") ? f.text("paint") : "a paint that is gone";
     }
 
     private static String work(Finding finding) {

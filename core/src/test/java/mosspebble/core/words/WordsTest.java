@@ -30,6 +30,7 @@ import mosspebble.core.plan.What;
 import mosspebble.core.plan.Why;
 import mosspebble.core.project.Habits;
 import mosspebble.core.project.Side;
+import mosspebble.core.sketch.LineWish;
 import mosspebble.core.stone.Patch;
 import mosspebble.core.units.Facts;
 import mosspebble.core.units.Srgb;
@@ -59,7 +60,8 @@ class WordsTest {
             .and("work", Duration.ofMinutes(30)).and("open", Duration.ofMinutes(12)).and("celsius", 14.0).and("least", 10.0)
             .and("humidity", 0.98).and("aboveDew", 1.2)
             .and("varnish", true).and("wanted", Habits.Seal.MATT).and("sealer", "gloss varnish").and("factor", 1.4).and("pen", "black pen")
-            .and("parts", 2).and("number", 1).and("line", "grey").and("finestMm", 0.6).and("lowestMm", 4.0).and("roomMm", 1.0);
+            .and("parts", 2).and("number", 1)
+            .and("line", LineWish.Colour.GREY).and("finestMm", 0.6).and("lowestMm", 4.0).and("roomMm", 1.0);
 
     private static Step.Lay lay(Step.Kind kind, What what, Why.Reason reason, int coats) {
         Coat coat = new Coat("blue", Srgb.ofHex("#2244aa"), PaintOptics.clear(), 20, 0, Sheen.SATIN, 0);
