@@ -184,7 +184,8 @@ class PlannerRulesTest {
             case "coats" -> assertThat(passes(plan, words[1])).as(as).hasSize(Integer.parseInt(words[2]));
             case "tool" -> assertThat(first(plan, words[1]).tool().kind()).as(as).isEqualTo(Tool.Kind.valueOf(words[2]));
             case "lines" -> assertThat(plan.steps().stream().filter(s -> s.kind() == Step.Kind.OUTLINE).map(s -> s.mix().orElseThrow())
-                    .distinct()).as(as).containsExactly(Mix.of(words[1]));
+                    .distinct()).as(as)
+                    .containsExactlyInAnyOrderElementsOf(Arrays.stream(words).skip(1).map(Mix::of).toList());
             case "unlined" -> {
                 Geometry edge = plan.design().orElseThrow().parts().stream().filter(p -> p.part().title().equals(words[1])).findFirst()
                         .orElseThrow().drawn().getBoundary();
