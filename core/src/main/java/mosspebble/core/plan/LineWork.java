@@ -128,20 +128,14 @@ final class LineWork {
         }
     }
 
-    /** What is wanted of the line round each part, by part id. */
-    private Map<String, LineWish> wishes() {
-        Map<String, LineWish> wishes = new LinkedHashMap<>();
-        for (PlacedItem item : design.items()) {
-            int prefix = item.item().named("").length();
-            for (PlacedPart part : item.parts()) {
-                wishes.put(part.part().id(), item.item().lines().of(part.part().id().substring(prefix)));
-            }
-        }
-        return wishes;
+    /** The id of a part as its motif has it. */
+    private static String inMotif(PlacedItem thing, PlacedPart part) {
+        return part.part().id().substring(thing.item().named("").length());
     }
 
-    /** Whether a part gets a line by itself, or one was asked for. */
-    private static boolean isLined(PlacedPart part, LineWish own) {
+    /** Whether a part gets a line by itself, or one was asked for by name. */
+    private static boolean isLined(PlacedItem thing, PlacedPart part) {
+        LineWish own = thing.item().lines().parts().getOrDefault(inMotif(thing, part), LineWish.OPEN);
         return part.part().outlined() || own.colour() != LineWish.Colour.OPEN && own.colour() != LineWish.Colour.NONE;
     }
 
@@ -149,34 +143,26 @@ final class LineWork {
     private Map<String, OutlinePen> chosen(Map<String, Geometry> seen) {
         Map<String, List<PlacedPart>> things = new LinkedHashMap<>();
         Map<String, PlacedItem> thingOf = new LinkedHashMap<>();
-        Map<String, LineWish> own = new LinkedHashMap<>();
         LineWish habit = OutlinePen.habit(habits);
-        for (PlacedItem item : design.items()) {
-            item.parts().forEach(p -> thingOf.put(p.part().id(), item));
-            int prefix = item.item().named("").length();
-            item.parts().forEach(
-                    p -> own.put(p.part().id(), item.item().lines().parts().getOrDefault(p.part().id().substring(prefix), LineWish.OPEN)));
-        }
-        Map<String, LineWish> wished = wishes();
+        design.items().forEach(item -> item.parts().forEach(p -> thingOf.put(p.part().id(), item)));
         for (PlacedPart part : design.parts()) {
-            if (part.part().role() == Role.FILL && isLined(part, own.getOrDefault(part.part().id(), LineWish.OPEN))
+            if (part.part().role() == Role.FILL && isLined(thingOf.get(part.part().id()), part)
                     && colours.containsKey(part.part().slot())
                     && seen.get(part.part().id()).getArea() > Regions.LEAST_AREA) {
                 things.computeIfAbsent(thingOf.get(part.part().id()).item().id(), k -> new ArrayList<>()).add(part);
             }
         }
         Map<String, OutlinePen> chosen = new LinkedHashMap<>();
-        things.values().forEach(thing -> {
-            List<OutlinePen.Edge> edges = thing.stream()
-                    .map(p -> new OutlinePen.Edge(colours.get(p.part().slot()).lab(), around(p), p.drawn().getLength(),
-                            across(thingOf.get(p.part().id())), wished.get(p.part().id()).or(habit)))
+        things.values().forEach(parts -> {
+            PlacedItem thing = thingOf.get(parts.get(0).part().id());
+            List<OutlinePen.Edge> edges = parts.stream()
+                    .map(p -> new OutlinePen.Edge(colours.get(p.part().slot()).lab(), around(p), p.drawn().getLength(), across(thing),
+                            thing.item().lines().of(inMotif(thing, p)).or(habit)))
                     .toList();
             List<Optional<OutlinePen>> pens = OutlinePen.choose(palette, habits, edges);
-            for (int i = 0; i < thing.size(); i++) {
-                styles.put(thing.get(i).part().id(), edges.get(i).wish().style());
-            }
-            for (int i = 0; i < thing.size(); i++) {
-                String id = thing.get(i).part().id();
+            for (int i = 0; i < parts.size(); i++) {
+                String id = parts.get(i).part().id();
+                styles.put(id, edges.get(i).wish().style());
                 pens.get(i).ifPresent(pen -> chosen.put(id, pen));
             }
         });
