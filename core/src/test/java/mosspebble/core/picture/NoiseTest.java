@@ -1,0 +1,170 @@
+package mosspebble.core.picture;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.HashSet;
+import java.util.Set;
+import java.util.SplittableRandom;
+import org.junit.jupiter.api.Tag;
+import org.junit.jupiter.api.Test;
+
+class NoiseTest {
+
+    private static final int SIDE = 300;
+
+    /** Pearson's chi-squared of tones sorted into bins against even chances. */
+    private static double chiSquared(int[] counts, int total) {
+        double expected = (double) total / counts.length;
+        double sum = 0;
+        for (int count : counts) {
+            sum += (count - expected) * (count - expected) / expected;
+        }
+        return sum;
+    }
+
+    @Test
+    // even chances: mean 1/2, variance 1/12; chi-squared with 19 degrees of freedom lies below 43.8 in 999 of 1,000 draws (statistical tables)
+    @Tag("outside")
+    void theHashIsEvenlySpreadAndNeighboursDoNotKnowEachOther() {
+        for (long seed : new long[] {0, 1, 77, -5}) {
+            Noise noise = new Noise(seed);
+            int[] bins = new int[20];
+            double sum = 0;
+            double squares = 0;
+            double right = 0;
+            double below = 0;
+            for (int y = 0; y < SIDE; y++) {
+                for (int x = -SIDE / 2; x < SIDE / 2; x++) {
+                    double value = noise.hash(x, y);
+                    assertThat(value).isGreaterThanOrEqualTo(0).isLessThan(1);
+                    bins[(int) (value * 20)]++;
+                    sum += value;
+                    squares += (value - 0.5) * (value - 0.5);
+                    right += (value - 0.5) * (noise.hash(x + 1, y) - 0.5);
+                    below += (value - 0.5) * (noise.hash(x, y + 1) - 0.5);
+                }
+            }
+            int count = SIDE * SIDE;
+            assertThat(chiSquared(bins, count)).as("seed %d", seed).isLessThan(43.8);
+            assertThat(sum / count).isCloseTo(0.5, within(4 * Math.sqrt(1 / 12.0 / count)));
+            assertThat(squares / count).isCloseTo(1 / 12.0, within(0.001));
+            assertThat(right / squares).as("correlation with the right neighbour").isCloseTo(0, within(0.015));
+            assertThat(below / squares).as("correlation with the lower neighbour").isCloseTo(0, within(0.015));
+        }
+    }
+
+    @Test
+    void anotherSeedIsAnotherStoneAndTheSameSeedTheSame() {
+        Noise one = new Noise(4);
+        Noise again = new Noise(4);
+        Noise other = new Noise(5);
+        double both = 0;
+        for (int i = 0; i < 2000; i++) {
+            double x = 0.37 * i;
+            assertThat(one.octaves(x, -x, 3)).isEqualTo(again.octaves(x, -x, 3));
+            both += (one.hash(i, 3) - 0.5) * (other.hash(i, 3) - 0.5);
+        }
+        assertThat(both / 2000 * 12).as("correlation of two seeds").isCloseTo(0, within(0.08));
+    }
+
+    @Test
+    void smoothNoiseGoesThroughItsLatticeAndNeverJumps() {
+        Noise noise = new Noise(9);
+        for (int x = -6; x < 6; x++) {
+            for (int y = -6; y < 6; y++) {
+                assertThat(noise.smooth(x, y)).isCloseTo(noise.hash(x, y), within(1e-12));
+                assertThat(noise.smooth(x - 1e-9, y - 1e-9)).as("just before the lattice").isCloseTo(noise.hash(x, y), within(1e-6));
+            }
+        }
+        // the steepest way from 0 to 1 along 3t^2 - 2t^3 has slope 1.5
+        SplittableRandom random = new SplittableRandom(1);
+        for (int i = 0; i < 5000; i++) {
+            double x = random.nextDouble(-40, 40);
+            double y = random.nextDouble(-40, 40);
+            assertThat(Math.abs(noise.smooth(x + 0.01, y) - noise.smooth(x, y))).isLessThanOrEqualTo(0.0151);
+            assertThat(noise.octaves(x, y, 4)).isBetween(0.0, 1.0);
+        }
+    }
+
+    @Test
+    void moreOctavesAddDetailButKeepTheLargeShapes() {
+        Noise noise = new Noise(2);
+        double rough = 0;
+        double fine = 0;
+        double product = 0;
+        double one = 0;
+        double many = 0;
+        for (int i = 0; i < 4000; i++) {
+            double x = i * 0.731;
+            double y = i * 0.213;
+            double few = noise.octaves(x, y, 1) - 0.5;
+            double more = noise.octaves(x, y, 5) - 0.5;
+            rough += Math.abs(noise.octaves(x + 0.03, y, 1) - noise.octaves(x, y, 1));
+            fine += Math.abs(noise.octaves(x + 0.03, y, 5) - noise.octaves(x, y, 5));
+            product += few * more;
+            one += few * few;
+            many += more * more;
+        }
+        assertThat(fine).as("five octaves are livelier close up").isGreaterThan(1.1 * rough);
+        assertThat(product / Math.sqrt(one * many)).as("but follow the first").isGreaterThan(0.75);
+    }
+
+    @Test
+    // one jittered point a unit square: cells tile the plane, so on average each covers one unit of area, whatever their shapes
+    @Tag("outside")
+    void crystalsAreFlatToneAndOneToAUnitOfArea() {
+        Noise noise = new Noise(12);
+        Set<Double> tones = new HashSet<>();
+        int edges = 0;
+        int steps = 0;
+        double step = 0.05;
+        for (double y = 0; y < 30; y += step) {
+            double last = noise.crystal(0, y);
+            for (double x = 0; x < 30; x += step) {
+                double tone = noise.crystal(x, y);
+                tones.add(tone);
+                edges += tone != last ? 1 : 0;
+                last = tone;
+                steps++;
+            }
+        }
+        // 900 units of area, and the cells cut by the border
+        assertThat(tones.size()).isBetween(880, 1030);
+        assertThat((double) edges / steps).as("most neighbours belong to the same crystal").isBetween(0.03, 0.09);
+    }
+
+    @Test
+    void aBoxBlurIsTheMeanOfItsSquareAndNothingIsLostInside() {
+        int columns = 23;
+        int rows = 17;
+        SplittableRandom random = new SplittableRandom(3);
+        for (int reach = 0; reach <= 9; reach++) {
+            float[] values = new float[columns * rows];
+            for (int i = 0; i < values.length; i++) {
+                values[i] = (float) random.nextDouble();
+            }
+            float[] blurred = Blur.box(values, columns, rows, reach);
+            for (int r = 0; r < rows; r++) {
+                for (int c = 0; c < columns; c++) {
+                    double sum = 0;
+                    for (int y = Math.max(0, r - reach); y <= Math.min(rows - 1, r + reach); y++) {
+                        for (int x = Math.max(0, c - reach); x <= Math.min(columns - 1, c + reach); x++) {
+                            sum += values[y * columns + x];
+                        }
+                    }
+                    int side = 2 * reach + 1;
+                    assertThat((double) blurred[r * columns + c]).as("reach %d at %d, %d", reach, c, r).isCloseTo(sum / (side * side),
+                            within(1e-4));
+                }
+            }
+        }
+        float[] dot = new float[columns * rows];
+        dot[8 * columns + 11] = 1;
+        double total = 0;
+        for (float value : Blur.box(dot, columns, rows, 4)) {
+            total += value;
+        }
+        assertThat(total).as("a dot well inside keeps its ink").isCloseTo(1, within(1e-4));
+    }
+}

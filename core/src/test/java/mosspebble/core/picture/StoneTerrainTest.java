@@ -1,0 +1,168 @@
+package mosspebble.core.picture;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.Arrays;
+import java.util.EnumMap;
+import java.util.Map;
+import mosspebble.core.area.Grid;
+import mosspebble.core.stone.Form;
+import mosspebble.core.stone.RockKind;
+import mosspebble.core.stone.Shape;
+import mosspebble.core.stone.Skin;
+import mosspebble.core.stone.Stone;
+import mosspebble.core.stone.Survey;
+import mosspebble.core.stone.Texture;
+import mosspebble.core.units.Millimetres;
+import mosspebble.core.units.Srgb;
+import org.junit.jupiter.api.Tag;
+import org.junit.jupiter.api.Test;
+
+class StoneTerrainTest {
+
+    private static final Grid GRID = Grid.around(60, 50, 0.5);
+
+    private static Stone round(RockKind rock, Texture texture) {
+        return Stone.cobble().withShape(new Shape.Grown(Form.ROUND, 1, 0)).withSize(new Millimetres(80), new Millimetres(80),
+                new Millimetres(30)).withSkin(new Skin(rock, texture, rock.porosity(), Srgb.ofHex("#8a8a86"), false, false));
+    }
+
+    private static StoneTerrain terrain(Stone stone) {
+        return StoneTerrain.of(Survey.of(stone), GRID);
+    }
+
+    @Test
+    // the area of a circle
+    @Tag("outside")
+    void theStoneCoversItsOwnAreaWithSoftEdges() {
+        StoneTerrain terrain = terrain(round(RockKind.GRANITE, Texture.SMOOTH));
+        double covered = 0;
+        int part = 0;
+        for (float share : terrain.inside) {
+            covered += share * GRID.cellMm() * GRID.cellMm();
+            part += share > 0 && share < 1 ? 1 : 0;
+        }
+        assertThat(covered).isCloseTo(Math.PI * 40 * 40, within(0.005 * Math.PI * 1600));
+        assertThat(part).as("edge pixels are partly stone").isGreaterThan(300);
+    }
+
+    @Test
+    void everyPixelOfTheStoneLeansByOneAndFacesTheEye() {
+        for (Texture texture : Texture.values()) {
+            StoneTerrain terrain = terrain(round(RockKind.SLATE, texture));
+            double leftward = 0;
+            double rightward = 0;
+            for (int i = 0; i < terrain.inside.length; i++) {
+                if (terrain.inside[i] == 0) {
+                    continue;
+                }
+                double size = Math.sqrt(terrain.nx[i] * terrain.nx[i] + terrain.ny[i] * terrain.ny[i] + terrain.nz[i] * terrain.nz[i]);
+                assertThat(size).isCloseTo(1, within(1e-5));
+                assertThat(terrain.nz[i]).isGreaterThanOrEqualTo(0);
+                double x = GRID.x(i % GRID.columns());
+                leftward += x < -20 ? terrain.nx[i] : 0;
+                rightward += x > 20 ? terrain.nx[i] : 0;
+            }
+            assertThat(leftward).as("the left side looks left").isLessThan(-100);
+            assertThat(rightward).as("the right side looks right").isGreaterThan(100);
+        }
+    }
+
+    private static double unevenness(StoneTerrain terrain) {
+        double sum = 0;
+        int count = 0;
+        for (int r = 40; r < GRID.rows() - 40; r++) {
+            for (int c = 60; c < GRID.columns() - 60; c++) {
+                int i = r * GRID.columns() + c;
+                sum += Math.abs(terrain.nx[i] - terrain.nx[i + 1]);
+                count++;
+            }
+        }
+        return sum / count;
+    }
+
+    @Test
+    void aRoughSkinIsLivelierThanASmoothOne() {
+        double smooth = unevenness(terrain(round(RockKind.BASALT, Texture.SMOOTH)));
+        double grainy = unevenness(terrain(round(RockKind.BASALT, Texture.GRAINY)));
+        double rough = unevenness(terrain(round(RockKind.BASALT, Texture.ROUGH)));
+        assertThat(grainy).isGreaterThan(1.2 * smooth);
+        assertThat(rough).isGreaterThan(1.2 * grainy);
+    }
+
+    private static double[] spread(StoneTerrain terrain) {
+        double sum = 0;
+        double squares = 0;
+        int count = 0;
+        for (int i = 0; i < terrain.inside.length; i++) {
+            if (terrain.inside[i] >= 1) {
+                sum += terrain.grain[i];
+                squares += terrain.grain[i] * terrain.grain[i];
+                count++;
+            }
+        }
+        double mean = sum / count;
+        return new double[] {mean, Math.sqrt(squares / count - mean * mean)};
+    }
+
+    @Test
+    // what is known of such rocks by eye: granite is the most speckled, cast plaster the plainest (common practice, no source)
+    void theGrainKeepsTheMeasuredColourAsItsMeanAndIsTheRocksOwn() {
+        Map<RockKind, double[]> found = new EnumMap<>(RockKind.class);
+        for (RockKind rock : RockKind.values()) {
+            found.put(rock, spread(terrain(round(rock, Texture.SMOOTH))));
+        }
+        found.forEach((rock, spread) -> {
+            assertThat(spread[0]).as("mean tone of %s", rock).isCloseTo(0, within(0.06));
+            assertThat(spread[1]).as("spread of %s", rock).isBetween(0.005, 0.25);
+            if (rock != RockKind.GRANITE) {
+                assertThat(spread[1]).as("%s beside granite", rock).isLessThan(found.get(RockKind.GRANITE)[1]);
+            }
+            if (rock != RockKind.CAST_PLASTER) {
+                assertThat(spread[1]).as("%s beside plaster", rock).isGreaterThan(found.get(RockKind.CAST_PLASTER)[1]);
+            }
+        });
+    }
+
+    @Test
+    void theGrainTurnsWithTheStone() {
+        Stone upright = round(RockKind.SLATE, Texture.SMOOTH);
+        StoneTerrain before = terrain(upright);
+        StoneTerrain after = terrain(upright.withWayUp(90));
+        int columns = GRID.columns();
+        int middleX = columns / 2;
+        int middleY = GRID.rows() / 2;
+        double apart = 0;
+        double still = 0;
+        int count = 0;
+        for (int dy = -40; dy < 40; dy++) {
+            for (int dx = -40; dx < 40; dx++) {
+                // a quarter turn of the stone takes what lay at dx, dy to -dy - 1, dx on a grid with cells at halves
+                float was = before.grain[(middleY + dy) * columns + middleX + dx];
+                float is = after.grain[(middleY + dx) * columns + middleX - dy - 1];
+                apart += Math.abs(was - is);
+                still += Math.abs(was - after.grain[(middleY + dy) * columns + middleX + dx]);
+                count++;
+            }
+        }
+        assertThat(apart / count).as("the same grain, turned").isLessThan(0.002);
+        assertThat(still / count).as("not the grain that stayed").isGreaterThan(0.02);
+    }
+
+    @Test
+    void theShadowIsSoftDarkestBelowTheStoneAndKeepsItsInk() {
+        StoneTerrain terrain = terrain(round(RockKind.FLINT, Texture.SMOOTH));
+        int[] tight = terrain.shadow(2);
+        int[] wide = terrain.shadow(10);
+        int middle = GRID.rows() / 2 * GRID.columns() + GRID.columns() / 2;
+        assertThat(tight[middle] & 0xFFFFFF).as("black").isZero();
+        assertThat(tight[middle] >>> 24).isBetween(118, 120);
+        int rim = GRID.rows() / 2 * GRID.columns() + GRID.columns() / 2 + (int) (40 / GRID.cellMm());
+        assertThat(wide[rim] >>> 24).as("about half at the rim").isBetween(35, 75);
+        int off = rim + (int) (6 / GRID.cellMm());
+        assertThat(wide[off] >>> 24).as("a wide shadow reaches further").isGreaterThan((tight[off] >>> 24) + 10);
+        double ink = Arrays.stream(tight).mapToDouble(p -> p >>> 24).sum();
+        assertThat(Arrays.stream(wide).mapToDouble(p -> p >>> 24).sum()).isCloseTo(ink, within(0.02 * ink));
+    }
+}
