@@ -124,7 +124,7 @@ public final class Mask {
     /**
      * Diameter, in cells, of the largest disc that fits into the cells at least half covered: chamfer distance transform with weights 3 and
      * 4 (G. Borgefors, Computer Vision, Graphics and
-     * Image Processing 34, 344, 1986), within a cell and 8 %.
+     * Image Processing 34, 344, 1986), within two cells and 8 %.
      */
     public double widest() {
         int width = columns + 2;

@@ -147,4 +147,69 @@ class FamilyTest {
         assertThat(without.parts()).noneMatch(p -> p.part().title().equals("cracks"));
         assertThat(cracks.getGeometryN(0)).isInstanceOf(LineString.class);
     }
+
+    private static boolean same(Motif one, Motif other) {
+        if (one.parts().size() != other.parts().size() || !one.slots().equals(other.slots())) {
+            return false;
+        }
+        for (int i = 0; i < one.parts().size(); i++) {
+            if (!one.parts().get(i).title().equals(other.parts().get(i).title())
+                    || !one.parts().get(i).shape().equalsExact(other.parts().get(i).shape(), 1e-9)) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    @Test
+    void everyDialOfEveryFamilyDoesSomethingToBothSidesOfItsUsualPlace() {
+        for (Family family : Families.list()) {
+            for (Family.Dial dial : family.dials()) {
+                Motif usual = motif(family.id(), Map.of());
+                Motif low = motif(family.id(), Map.of(dial.id(), dial.low()));
+                Motif high = motif(family.id(), Map.of(dial.id(), dial.high()));
+                assertThat(same(low, high)).as("%s: %s from end to end", family.title(), dial.title()).isFalse();
+                assertThat(same(usual, motif(family.id(), Map.of(dial.id(), dial.usual())))).as("%s: %s at its usual place",
+                        family.title(), dial.title()).isTrue();
+                if (dial.low() < dial.usual() && dial.usual() < dial.high()) {
+                    assertThat(same(usual, low)).as("%s: %s lower", family.title(), dial.title()).isFalse();
+                    assertThat(same(usual, high)).as("%s: %s higher", family.title(), dial.title()).isFalse();
+                }
+                assertThat(dial.step()).isGreaterThan(0);
+                assertThat(dial.names()).as("a choice has a name for each number").satisfiesAnyOf(n -> assertThat(n).isEmpty(),
+                        n -> assertThat(n).hasSize((int) dial.high() + 1).doesNotHaveDuplicates());
+            }
+        }
+    }
+
+    @Test
+    void valuesBeyondADialAreHeldAtItsEndAndNonsenseAtItsUsualPlace() {
+        for (Family family : Families.list()) {
+            if (family.dials().isEmpty()) {
+                continue; // one drawing only
+            }
+            Family.Dial dial = family.dials().get(0);
+            assertThat(same(motif(family.id(), Map.of(dial.id(), dial.high() + 100)), motif(family.id(), Map.of(dial.id(), dial.high()))))
+                    .as(family.title()).isTrue();
+            assertThat(same(motif(family.id(), Map.of(dial.id(), Double.NaN)), motif(family.id(), Map.of()))).as(family.title()).isTrue();
+            assertThatThrownBy(() -> family.check(Map.of(dial.id(), dial.high() + 1))).hasMessageContaining(dial.title());
+            assertThatThrownBy(() -> family.check(Map.of(dial.id(), Double.NaN))).hasMessageContaining(dial.title());
+        }
+    }
+
+    @Test
+    void whatIsCountedComesInThatNumber() {
+        for (int n = 2; n <= 8; n++) {
+            assertThat(motif("bands", Map.of("bands", (double) n)).parts()).hasSize(n);
+        }
+        for (int rows = 1; rows <= 3; rows++) {
+            long petals = motif("petals", Map.of("count", 7.0, "rows", (double) rows)).parts().stream()
+                    .filter(p -> p.isArea() && p.title().startsWith("petal")).count();
+            assertThat(petals).as("%d rows of seven", rows).isEqualTo(7L * rows);
+        }
+        for (int cells : new int[] {6, 12, 30}) {
+            assertThat(motif("glass", Map.of("cells", (double) cells)).parts().stream().filter(p -> p.title().startsWith("cell")).count())
+                    .isEqualTo(cells);
+        }
+    }
 }
