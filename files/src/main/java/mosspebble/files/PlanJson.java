@@ -52,6 +52,8 @@ public final class PlanJson {
                     .put("areaMm2", round(o.work().areaMm2()));
             if (o instanceof Step.Lay lay) {
                 step.put("coat", lay.doing().count().number()).put("ofCoats", lay.doing().count().of());
+                step.put("coatsLeast", lay.doing().count().hiding().least()).put("coatsMost", lay.doing().count().hiding().most())
+                        .put("figures", StepWords.figures(o));
                 ArrayNode on = step.putArray("on");
                 lay.doing().what().forEach(w -> on.add(StepWords.name(w)));
             }
@@ -84,7 +86,7 @@ public final class PlanJson {
             ObjectNode found = findings.addObject().put("code", name(finding.code())).put("weight", name(finding.weight()))
                     .put("stage", name(finding.stage())).put("below", finding.below());
             facts(finding.facts(), found.putObject("facts"));
-            found.put("sentence", FindingWords.sentence(finding));
+            found.put("sentence", FindingWords.sentence(finding)).put("figures", FindingWords.figures(finding));
         }
         ArrayNode supplies = root.putArray("supplies");
         plan.supplies().forEach(use -> supplies.addObject().put("paint", use.paint()).put("neededMl", round(use.needed().value()))

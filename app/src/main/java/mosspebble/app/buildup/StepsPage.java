@@ -9,6 +9,8 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
@@ -39,6 +41,8 @@ final class StepsPage extends PageView {
     private final Label facts = new Label();
     private final Label film = Panel.quiet("");
     private final VBox waits = new VBox(2);
+    private final Label figures = Panel.quiet("");
+    private final ToggleButton why = new ToggleButton("Why");
     private final Button earlier;
     private final Button later;
     private final Button own;
@@ -80,7 +84,20 @@ final class StepsPage extends PageView {
         reason.setId("step-reason");
         waits.setId("step-waits");
         film.setId("film-words");
-        VBox detail = new VBox(4, title, sentence, facts, reason, waits);
+        figures.setId("step-figures");
+        why.setId("step-why");
+        why.getStyleClass().add("tight");
+        why.setTooltip(new Tooltip("The reason, the figures behind it, and what it waits for"));
+        for (Node each : new Node[] {reason, figures, waits}) {
+            each.visibleProperty().bind(why.selectedProperty());
+            each.managedProperty().bind(why.selectedProperty());
+        }
+        HBox.setHgrow(facts, Priority.ALWAYS);
+        facts.setMinWidth(0);
+        HBox pace = new HBox(6, facts, why);
+        pace.setAlignment(Pos.TOP_LEFT);
+        why.setMinWidth(Region.USE_PREF_SIZE);
+        VBox detail = new VBox(4, title, sentence, pace, reason, figures, waits);
         detail.getStyleClass().add("inset");
         getChildren().addAll(detail, new HBox(4, earlier, later, own), steps, film);
     }
@@ -170,6 +187,8 @@ final class StepsPage extends PageView {
                     : "Step through the painting with the slider, the list, or , and .");
             facts.setText("");
             reason.setText("");
+            figures.setText("");
+            why.setDisable(true);
             return;
         }
         Step step = plan.steps().get(count - 1);
@@ -180,7 +199,9 @@ final class StepsPage extends PageView {
                 + (step.work().dries().isZero() ? "" : " · then dries " + Durations.words(step.work().dries()))
                 + step.wet().map(w -> " · wet into wet, " + Durations.words(w.work()) + " of " + Durations.words(w.open()) + " open")
                         .orElse(""));
+        why.setDisable(false);
         reason.setText(StepWords.reason(step));
+        figures.setText(StepWords.figures(step));
         List<Step.After> after = step.after().stream().filter(a -> plan.steps().get(a.step()).kind().movable()).toList();
         after.subList(Math.max(0, after.size() - MOST_WAITS), after.size()).forEach(a -> waits.getChildren().add(Panel
                 .quiet("waits for " + (a.step() + 1) + " " + StepWords.title(plan.steps().get(a.step())) + ": " + StepWords.reason(a))));

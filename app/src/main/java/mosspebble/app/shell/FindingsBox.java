@@ -2,6 +2,7 @@ package mosspebble.app.shell;
 
 import java.util.List;
 import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -48,6 +49,10 @@ final class FindingsBox extends VBox {
             sentence.setWrapText(true);
             sentence.setMinHeight(Region.USE_PREF_SIZE);
             VBox words = new VBox(4, sentence);
+            String figures = FindingWords.figures(finding);
+            if (!figures.isEmpty()) {
+                sentence.setTooltip(new Tooltip(figures));
+            }
             HBox.setHgrow(words, Priority.ALWAYS);
             int own = number++;
             FlowPane remedies = new FlowPane(4, 4);
@@ -61,7 +66,7 @@ final class FindingsBox extends VBox {
                 words.getChildren().add(remedies);
             }
             HBox row = new HBox(8, weight, words);
-            row.setAccessibleText(weight.getText() + ": " + FindingWords.sentence(finding));
+            row.setAccessibleText(weight.getText() + ": " + FindingWords.sentence(finding) + " " + figures);
             getChildren().add(row);
         }
     }

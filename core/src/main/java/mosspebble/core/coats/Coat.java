@@ -13,4 +13,10 @@ import mosspebble.core.units.Srgb;
  * @param sheen how its surface plays with light
  * @param step number of the operation that lays it, from 0
  */
-public record Coat(String name, Srgb swatch, PaintOptics optics, double dryUm, double dryingShift, Sheen sheen, int step) {}
+public record Coat(String name, Srgb swatch, PaintOptics optics, double dryUm, double dryingShift, Sheen sheen, int step) {
+
+    /** The same paint laid so many times as thick. */
+    public Coat times(double thickness) {
+        return thickness == 1 ? this : new Coat(name, swatch, optics, dryUm * thickness, dryingShift, sheen, step);
+    }
+}

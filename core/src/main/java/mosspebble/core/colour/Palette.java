@@ -6,13 +6,23 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import mosspebble.core.units.Bisection;
 
 /** The shelf with every paint's optics worked out once; immutable. */
 public final class Palette {
 
+    /** Contrast ratios between which a paint may hide after all. */
+    private static final double LEAST_HIDING = 0.02;
+    private static final double MOST_HIDING = 0.999;
+    /** A coat is worth no less and no more than so many, whatever the label. */
+    private static final double LEAST_WORTH = 0.2;
+    private static final double MOST_WORTH = 5;
+    private static final int WORTH_HALVINGS = 24;
+
     private final Shelf shelf;
     private final Map<String, PaintOptics> optics = new LinkedHashMap<>();
     private final Map<Mix, Optional<Colour>> known = new ConcurrentHashMap<>();
+    private final Map<Mix, Worth> worths = new ConcurrentHashMap<>();
 
     public Palette(Shelf shelf) {
         this.shelf = shelf;
@@ -44,6 +54,34 @@ public final class Palette {
         return colours;
     }
 
+    /**
+     * What a coat of a mix may be worth, by how sure the hiding of its paints is.
+     *
+     * @throws IllegalArgumentException if a paint of it is not on the shelf
+     */
+    public Worth worth(Mix mix) {
+        return worths.computeIfAbsent(mix, this::worthOf);
+    }
+
+    private Worth worthOf(Mix mix) {
+        Colour colour = colour(mix).orElseThrow(() -> new IllegalArgumentException(shelf.words(mix)));
+        double spread = 0;
+        for (Mix.Part part : mix.parts()) {
+            spread += shelf.find(part.paint()).orElseThrow().hidingSpread() * part.parts() / mix.totalParts();
+        }
+        if (spread == 0) {
+            return Worth.SURE;
+        }
+        double usual = colour.optics().contrastRatio(colour.dryUm());
+        return new Worth(thickness(colour, Math.max(LEAST_HIDING, usual - spread), LEAST_WORTH, 1),
+                thickness(colour, Math.min(MOST_HIDING, usual + spread), 1, MOST_WORTH));
+    }
+
+    /** How many times a coat's thickness has the contrast ratio, between two bounds. */
+    private static double thickness(Colour colour, double hiding, double low, double high) {
+        return Bisection.logarithmic(low, high, WORTH_HALVINGS, k -> colour.optics().contrastRatio(k * colour.dryUm()) < hiding).high();
+    }
+
     private Optional<Colour> mixed(Mix mix) {
         List<PaintOptics> parts = new ArrayList<>();
         double[] volumes = new double[mix.parts().size()];
@@ -65,6 +103,17 @@ public final class Palette {
             shift += share * paint.get().dryingShift();
         }
         return Optional.of(new Colour(mix, PaintOptics.mix(parts, volumes), wet, solids, shift));
+    }
+
+    /**
+     * What one coat of a mix may be worth, as so many times the thickness of a normal coat of what its label says.
+     *
+     * @param low where it hides less than its label says by its spread, up to 1
+     * @param high where it hides more, 1 or more
+     */
+    public record Worth(double low, double high) {
+        /** Nothing is left open. */
+        public static final Worth SURE = new Worth(1, 1);
     }
 
     /**

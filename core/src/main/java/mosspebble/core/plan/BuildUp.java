@@ -161,6 +161,11 @@ public final class BuildUp {
         return broken;
     }
 
+    /** What a coat of a mix may be worth. */
+    Palette.Worth worth(Mix mix) {
+        return palette.worth(mix);
+    }
+
     Remembered remembered() {
         return remembered;
     }
@@ -302,7 +307,8 @@ public final class BuildUp {
         int wanted = pass.members().stream().mapToInt(m -> coats.get(m.region()).wanted()).max().orElse(1);
         Passes.Member lead = pass.members().get(0);
         Step.Doing doing = new Step.Doing(what, first.hides(), why(lead, regions, coats),
-                new Step.Count(pass.wet() ? 1 : lead.coat(), pass.wet() ? 1 : of, wanted), habits.tolerance(), effort.widened(),
+                new Step.Count(pass.wet() ? 1 : lead.coat(), pass.wet() ? 1 : of, wanted, hiding(pass, of, coats)), habits.tolerance(),
+                effort.widened(),
                 turn(all, first));
         Step.Work work = new Step.Work(effort.areaMm2(), effort.painting().plus(minutes(setUp)), Duration.ZERO, drying.touchDry(),
                 drying.recoat());
@@ -314,6 +320,18 @@ public final class BuildUp {
                 pass.wet() ? cells(all) : touched.get(0));
         pass.members().stream().filter(m -> m.coat() == 1 && coats.get(m.region()).wanted() > Planner.MOST_COATS)
                 .forEach(m -> showing.add(regions.get(m.region()).what()));
+    }
+
+    /** How sure the number of coats is, of the places that take most of them. */
+    private static Step.Hiding hiding(Passes.Pass pass, int of, List<CoatCount.Coats> coats) {
+        if (pass.wet()) {
+            return Step.Hiding.sure(1);
+        }
+        List<Step.Hiding> all = pass.members().stream().map(m -> coats.get(m.region())).filter(c -> c.number() == of)
+                .map(CoatCount.Coats::hiding).toList();
+        return new Step.Hiding(all.stream().mapToInt(Step.Hiding::least).max().orElse(of),
+                all.stream().mapToInt(Step.Hiding::most).max().orElse(of),
+                all.stream().mapToDouble(Step.Hiding::left).max().orElse(0));
     }
 
     /** Members laid with one load, in their order. */

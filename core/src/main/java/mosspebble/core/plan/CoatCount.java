@@ -10,6 +10,7 @@ import mosspebble.core.coats.Coat;
 import mosspebble.core.coats.FilmMap;
 import mosspebble.core.coats.FilmTable;
 import mosspebble.core.colour.Lab;
+import mosspebble.core.colour.Palette;
 import org.locationtech.jts.geom.Geometry;
 
 /**
@@ -44,8 +45,9 @@ final class CoatCount {
      * @param over what the later coats of a part are laid over: the region below; -1 where they cover all
      * @param onBare whether some of it lies on the bare stone
      * @param thick how many coats thick each is: 1, or more for dots, which are set with one touch
+     * @param hiding how sure the number is
      */
-    record Coats(List<Geometry> places, int wanted, int over, boolean onBare, int thick) {
+    record Coats(List<Geometry> places, int wanted, int over, boolean onBare, int thick, Step.Hiding hiding) {
         int number() {
             return places.size();
         }
@@ -74,7 +76,8 @@ final class CoatCount {
         CoatCount count = new CoatCount(built, remembered, regions);
         Coats[] found = new Coats[regions.size()];
         for (int i : order) {
-            found[i] = fixed.containsKey(i) ? new Coats(times(regions.get(i).place(), fixed.get(i)), fixed.get(i), -1, true, 1)
+            found[i] = fixed.containsKey(i) ? new Coats(times(regions.get(i).place(), fixed.get(i)), fixed.get(i), -1, true, 1,
+                    Step.Hiding.sure(fixed.get(i)))
                     : count.count(i);
             Coat coat = built.coat(regions.get(i), i, found[i].thick());
             for (int from = 0; from < found[i].number();) {
@@ -100,20 +103,23 @@ final class CoatCount {
         double tolerance = built.tolerance(region);
         boolean onBare = films.cellsUnder(built.mask(region.place())).getOrDefault(0, 0) > 0;
         if (!region.hides()) {
-            return new Coats(List.of(region.place()), 1, -1, onBare, 1);
+            return new Coats(List.of(region.place()), 1, -1, onBare, 1, Step.Hiding.sure(1));
         }
         Map<Integer, Integer> grounds = films.cellsUnder(built.mask(withoutSeams(region)));
         int cells = Math.max(1, grounds.values().stream().mapToInt(Integer::intValue).sum());
         int main = 1;
+        List<Over> under = new ArrayList<>();
         Map<Integer, Integer> more = new TreeMap<>();
         for (Map.Entry<Integer, Integer> ground : grounds.entrySet()) {
             double share = (double) ground.getValue() / cells;
             if (share < LEAST_GROUND) {
                 continue;
             }
-            int coats = coatsOver(ground.getKey(), coat, region.isLine() ? lineTolerance(ground.getKey(), region, tolerance) : tolerance);
+            double allowed = region.isLine() ? lineTolerance(ground.getKey(), region, tolerance) : tolerance;
+            int coats = coatsOver(ground.getKey(), coat, allowed);
             if (share >= MAIN_GROUND || region.isLine()) {
                 main = Math.max(main, coats);
+                under.add(new Over(ground.getKey(), allowed));
             } else {
                 int below = films.table().film(ground.getKey()).coat().map(Coat::step).orElse(-1);
                 more.merge(below, coats, Math::max);
@@ -121,11 +127,31 @@ final class CoatCount {
         }
         int laid = Math.min(main, Planner.MOST_COATS);
         if (laid > 1 && !region.isLine() && isTouched(region)) {
-            return new Coats(List.of(region.place()), main, -1, onBare, laid);
+            return new Coats(List.of(region.place()), main, -1, onBare, laid, Step.Hiding.sure(1));
         }
         List<Geometry> places = new ArrayList<>(times(region.place(), laid));
         int over = extra(region, more, laid, places);
-        return new Coats(places, main, over, onBare, 1);
+        return new Coats(places, main, over, onBare, 1, hiding(region, coat, under, laid));
+    }
+
+    /** A film that a region lies on, and what still counts as hidden there. */
+    private record Over(int ground, double tolerance) {}
+
+    /** How sure the number of coats is, over all grounds that count. */
+    private Step.Hiding hiding(Region region, Coat coat, List<Over> under, int laid) {
+        Palette.Worth worth = built.worth(region.colour().mix());
+        Coat weaker = coat.times(worth.low());
+        Coat stronger = coat.times(worth.high());
+        Lab full = Lab.of(coat.optics().full());
+        int least = 1;
+        int most = 1;
+        double left = 0;
+        for (Over each : under) {
+            least = Math.max(least, coatsOver(each.ground(), stronger, each.tolerance()));
+            most = Math.max(most, coatsOver(each.ground(), weaker, each.tolerance()));
+            left = Math.max(left, films.table().film(films.table().over(each.ground(), coat, laid)).lab().differenceTo(full));
+        }
+        return new Step.Hiding(Math.min(least, laid), Math.max(laid, Math.min(most, Planner.MOST_COATS)), left);
     }
 
     /** Whether it is set with one touch a piece: equal dots, and the small lights of a picture. */

@@ -78,6 +78,11 @@ public sealed interface Step extends Facts.Named {
     enum Kind {
         PREPARE, PENCIL, PRIME, GROUND, PENCIL_AGAIN, LINE_FIRST, FILL, SHADE, DETAIL, OUTLINE, HIGHLIGHT, SIGN, SEAL;
 
+        /** Whether it is laid over an area, not drawn or dotted. */
+        public boolean spreads() {
+            return this == PRIME || this == GROUND || this == FILL;
+        }
+
         /** Whether the painter may move it in the order. */
         public boolean movable() {
             return this != PREPARE && this != PENCIL && this != PENCIL_AGAIN && this != SIGN && this != SEAL;
@@ -209,8 +214,29 @@ public sealed interface Step extends Facts.Named {
      * @param number from 1
      * @param of on the place that takes the most
      * @param wanted coats that would hide it all; more than are laid if none ever do
+     * @param hiding how sure that is
      */
-    record Count(int number, int of, int wanted) {}
+    record Count(int number, int of, int wanted, Hiding hiding) {
+
+        /** Whether it is the last that is planned and one more may be needed. */
+        public boolean perhapsMore() {
+            return number == of && hiding.most() > of && wanted <= Planner.MOST_COATS;
+        }
+    }
+
+    /**
+     * How sure a number of coats is: what paints hide is known with a spread.
+     *
+     * @param least coats that may do, 1 or more
+     * @param most coats that it may take
+     * @param left difference to the colour itself that is left after the coats planned, CIEDE2000
+     */
+    record Hiding(int least, int most, double left) {
+        /** So many coats, as a matter of habit. */
+        static Hiding sure(int coats) {
+            return new Hiding(coats, coats, 0);
+        }
+    }
 
     /** How the stone is turned so that the hand keeps off wet paint. */
     enum Turn { AS_IT_LIES, HALF_ROUND, LEFT_TO_RIGHT, RIGHT_TO_LEFT }

@@ -31,6 +31,16 @@ public final class FindingWords {
         return finding.below() ? "On the other side: " + own(finding) : own(finding);
     }
 
+    /** The figures behind the sentence; empty where there are none. */
+    public static String figures(Finding finding) {
+        Facts f = finding.facts();
+        return switch (finding.code()) {
+            case DARKENS_SEALED -> "L* " + Numbers.text(f.number("dryL"), 0) + " dry, " + Numbers.text(f.number("sealedL"), 0) + " sealed.";
+            case FAINT_OUTLINE, VANISHES -> "Difference " + Numbers.text(f.number("contrast"), 0) + " (CIEDE2000).";
+            default -> "";
+        };
+    }
+
     private static String own(Finding finding) {
         return switch (finding.stage()) {
             case STONE -> stone(finding);
@@ -55,8 +65,8 @@ public final class FindingWords {
                     + " g of water; paint on a damp stone peels. It is steady in about " + Durations.words(f.time("left")) + ".";
             case PALE_NEEDS_PRIMER -> "Primer is needed for pale colours here: " + f.text("paint") + " takes "
                     + StepWords.atMost(f.count("coats"), f.count("most")) + " coats on this stone as it looks sealed.";
-            case DARKENS_SEALED -> "Sealed, this bare stone goes from L* " + Numbers.text(f.number("dryL"), 0) + " to "
-                    + Numbers.text(f.number("sealedL"), 0) + ". Colours are judged against the darker one.";
+            case DARKENS_SEALED -> "Sealed, this bare stone gets " + Seen.darker(f.number("dryL") - f.number("sealedL"))
+                    + ". Colours are judged against the darker one.";
             default -> throw new IllegalArgumentException("no words for " + finding.code());
         };
     }
@@ -116,14 +126,13 @@ public final class FindingWords {
             case BLEND_LACKS_COLOURS ->
                     (f.is("ground") ? "The ground" : f.text("slot")) + " is to be " + f.choice("blend", BlendKind.class).label()
                             + " but has not the " + f.count("colours") + " colours for it; it is planned flat.";
-            case FAINT_OUTLINE -> "No pen on the shelf stands out round the " + f.text("part") + ": the best differs by only "
-                    + Numbers.text(f.number("contrast"), 0) + " (CIEDE2000) from one of its sides.";
+            case FAINT_OUTLINE -> "No pen on the shelf stands out round the " + f.text("part") + ": the best "
+                    + Seen.apart(f.number("contrast")) + " one of its sides.";
             case LINE_NOT_ON_SHELF ->
                     (f.has("thing") ? "The " + f.text("thing") + (plural(f.text("thing")) ? " are" : " is") : "The stone is")
                             + " to have a line in "
                             + line(f) + ", which no pen on the shelf draws; it is drawn by contrast.";
-            case VANISHES -> "The " + f.text("part") + " differs by only " + Numbers.text(f.number("contrast"), 0)
-                    + " (CIEDE2000) from what is behind it and would vanish.";
+            case VANISHES -> "The " + f.text("part") + " " + Seen.apart(f.number("contrast")) + " what is behind it and would vanish.";
             case MUD -> "Where the colours of " + name(f, "what") + " run together they go to mud (" + f.text("colour") + ", "
                     + Math.round(100 * f.number("lost"))
                     + " % of the colour lost). Put a pale or a neighbouring colour between them, or let one dry and glaze.";

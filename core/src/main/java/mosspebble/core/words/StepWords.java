@@ -294,7 +294,10 @@ public final class StepWords {
         String first = Words.upper(how(lay));
         String edge = lay.doing().widened() ? " First widen its edge by " + Numbers.text(Step.EDGE_MM, 0)
                 + " mm with the small brush, so that the large one never comes near it." : "";
-        return first + edge + switch (lay.doing().turn()) {
+        String more = lay.doing().count().perhapsMore() && lay.doing().hides() && lay.kind().spreads()
+                ? " Look at it dry: where what is below still shows, one more."
+                : "";
+        return first + edge + more + switch (lay.doing().turn()) {
             case AS_IT_LIES -> "";
             case HALF_ROUND -> " Turn the stone half round: the hand would rest on what was painted before.";
             case LEFT_TO_RIGHT -> " From the upper left to the right, so that the hand never rests on wet paint.";
@@ -393,9 +396,8 @@ public final class StepWords {
             Step.Drawing drawing = pencil.drawing();
             String below = drawing.onPaint() ? "paint" : "stone";
             return (drawing.again() ? "The first lines lie below the paint. Clear crumbs away before painting. " : drawing.onPaint()
-                    ? "Whatever were drawn before would lie below it. " : "")
-                    + (drawing.chalk() ? "The " + below + " is dark (L* " + Numbers.text(drawing.belowL(), 0)
-                            + "): chalk shows, graphite would not."
+                    ? "Whatever was drawn before would lie below it. " : "")
+                    + (drawing.chalk() ? "The " + below + " is dark: chalk shows, graphite would not."
                             : "Graphite shows on this pale " + below + (drawing.onPaint() ? "; draw lightly."
                                     : " and does not bleed into it as a pen would."));
         }
@@ -416,11 +418,45 @@ public final class StepWords {
         if (!doing.hides()) {
             return "One thin coat; what is below is meant to show.";
         }
-        String hidden = Numbers.text(doing.tolerance(), 1) + " (CIEDE2000).";
-        return doing.count().wanted() > Math.max(coats, Planner.MOST_COATS) ? "Even " + Words.coats(coats)
-                + " let the ground show; see the findings."
-                : coats == 1 ? "One coat hides what is below to within " + hidden
-                : "What is below shows through " + Words.coats(coats - 1) + "; after " + coats + " it differs by less than " + hidden;
+        if (doing.count().wanted() > Math.max(coats, Planner.MOST_COATS)) {
+            return "Even " + Words.coats(coats) + " let the ground show; see the findings.";
+        }
+        String perhaps = perhaps(doing.count());
+        String gone = Seen.left(doing.count().hiding().left());
+        return coats == 1 ? "One coat" + perhaps + "; what is below then " + gone + "."
+                : "What is below shows through " + Words.number(coats - 1) + (coats == 2 ? " coat" : " coats") + "; after "
+                        + Words.number(coats) + perhaps + " it " + gone + ".";
+    }
+
+    /** Another number of coats that it may come to, such as ", perhaps three,"; empty where it is sure. */
+    private static String perhaps(Step.Count count) {
+        Step.Hiding hiding = count.hiding();
+        boolean more = hiding.most() > count.of();
+        boolean fewer = hiding.least() < count.of();
+        return !more && !fewer ? "" : ", perhaps " + (fewer ? Words.number(hiding.least()) : "") + (fewer && more ? " or " : "")
+                + (more ? Words.number(hiding.most()) : "") + (count.of() == 1 ? "" : ",");
+    }
+
+    /** The figures behind the reason; empty where there are none. */
+    public static String figures(Step step) {
+        if (step instanceof Step.Pencil pencil) {
+            return "L* " + Numbers.text(pencil.drawing().belowL(), 0) + " below it.";
+        }
+        if (!(step instanceof Step.Lay lay)) {
+            return "";
+        }
+        Facts facts = lay.doing().why().facts();
+        if (lay.doing().why().reason() == Why.Reason.STANDS_OUT) {
+            return "Differs by " + Numbers.text(facts.number("inside"), 0) + " from the area and by "
+                    + Numbers.text(facts.number("outside"), 0) + " from what is behind (CIEDE2000).";
+        }
+        Step.Count count = lay.doing().count();
+        return !lay.doing().hides() || lay.wet().isPresent() || count.hiding().left() == 0 ? ""
+                : "After " + Words.coats(count.of()) + " " + Numbers.text(count.hiding().left(), 1) + " is left, "
+                        + Numbers.text(lay.doing().tolerance(), 1) + " counts as hidden (CIEDE2000); by the spread of the paint's hiding "
+                        + (count.hiding().least() == count.hiding().most() ? Words.coats(count.of())
+                                : count.hiding().least() + " to " + Words.coats(count.hiding().most()))
+                        + ". " + Numbers.text(lay.paint().load().coat().dryUm(), 0) + " µm dry a coat.";
     }
 
     private static String reason(Why why) {
@@ -443,8 +479,7 @@ public final class StepWords {
             case STANDS_OUT -> (facts.is("restores") ? "Restores the line at the end. " : "")
                     + (facts.is("darkest") ? facts.is("liner") ? "The darkest paint, as is your habit" : "The darkest pen, as is your habit"
                             : "Stands out best on both sides")
-                    + ": differs by " + Numbers.text(facts.number("inside"), 0) + " from the area and by "
-                    + Numbers.text(facts.number("outside"), 0) + " from what is behind (CIEDE2000)."
+                    + "."
                     + (facts.is("shaded") ? " Thicker on the side away from the light." : "");
             case AS_WISHED -> "The line you chose." + (facts.is("shaded") ? " Thicker on the side away from the light." : "");
             case SECOND_LINE -> "A second line just inside the first, as is your habit.";

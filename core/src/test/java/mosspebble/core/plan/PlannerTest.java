@@ -391,7 +391,7 @@ class PlannerTest {
         PaintPlan plan = plan(project(DARK));
         for (Step operation : plan.steps()) {
             if (operation.kind() == Kind.OUTLINE) {
-                assertThat(StepWords.reason(operation)).containsPattern("differs by \\d+ from the area and by \\d+ from what is behind");
+                assertThat(StepWords.figures(operation)).containsPattern("Differs by \\d+ from the area and by \\d+ from what is behind");
             }
         }
         assertThat(plan.findings()).noneMatch(f -> f.code() == Code.FAINT_OUTLINE);

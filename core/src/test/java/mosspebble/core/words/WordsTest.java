@@ -68,7 +68,8 @@ class WordsTest {
         Facts facts = Facts.of("over", 2).and("primer", 1).and("alone", 9).and("most", 7).and("mm", 1.0).and("blend", BlendKind.GLAZE)
                 .and("light", "10 o'clock").and("restores", true).and("darkest", false).and("liner", false)
                 .and("inside", 20.0).and("outside", 30.0).and("shaded", true).and("below", "white").and("coats", 2);
-        Step.Doing doing = new Step.Doing(List.of(what), true, new Why(reason, facts, List.of(WING)), new Step.Count(1, coats, 2), 2, true,
+        Step.Doing doing = new Step.Doing(List.of(what), true, new Why(reason, facts, List.of(WING)),
+                new Step.Count(1, coats, 2, new Step.Hiding(coats, coats + 1, 1.4)), 2, true,
                 Step.Turn.HALF_ROUND);
         return new Step.Lay("key", kind, doing,
                 List.of(new Step.Layer(Side.FRONT, Shapes.nothing(), Soft.CRISP, new Step.Load(Mix.of("blue"), coat, 1), 1,
@@ -149,12 +150,15 @@ class WordsTest {
                 new What(What.Of.PART, "tail", Share.WHOLE, List.of()), new What(What.Of.PART, "beak", Share.WHOLE, List.of()));
         Step.Doing doing = one.doing();
         Step step = new Step.Lay("k", Step.Kind.FILL,
-                new Step.Doing(many, true, doing.why(), new Step.Count(1, 1, 1), 2, false, Step.Turn.AS_IT_LIES),
+                new Step.Doing(many, true, doing.why(), new Step.Count(1, 1, 1, new Step.Hiding(1, 1, 0.6)), 2, false,
+                        Step.Turn.AS_IT_LIES),
                 one.layers(), one.tool(), one.work(), Optional.empty(), List.of());
         assertThat(StepWords.title(step)).isEqualTo("Fill both wings, the tail and the beak");
         List<What> row = IntStream.rangeClosed(1, 12).mapToObj(i -> new What(What.Of.PART, "ray " + i, Share.WHOLE, List.of())).toList();
-        Step second = new Step.Lay("k", Step.Kind.FILL, new Step.Doing(row, true, doing.why(), new Step.Count(2, 2, 2), 2, false,
-                Step.Turn.AS_IT_LIES), one.layers(), one.tool(), one.work(), Optional.empty(), List.of());
+        Step second = new Step.Lay("k", Step.Kind.FILL,
+                new Step.Doing(row, true, doing.why(), new Step.Count(2, 2, 2, new Step.Hiding(1, 3, 1.8)), 2, false,
+                        Step.Turn.AS_IT_LIES),
+                one.layers(), one.tool(), one.work(), Optional.empty(), List.of());
         assertThat(StepWords.title(second)).isEqualTo("Second coat: the twelve rays");
         assertThat(StepWords.names(Stream.of("left eye", "right eye").map(t -> new What(What.Of.SHADE_SIDE, t, Share.WHOLE, List.of()))
                 .toList())).containsExactly("the shade side of both eyes");
