@@ -88,6 +88,14 @@ public final class PlanJson {
             facts(finding.facts(), found.putObject("facts"));
             found.put("sentence", FindingWords.sentence(finding)).put("figures", FindingWords.figures(finding));
         }
+        ArrayNode puddles = root.putArray("puddles");
+        plan.puddles().forEach(p -> {
+            ObjectNode puddle = puddles.addObject().put("dropsPerPart", p.amounts().dropsPerPart()).put("ml", p.amounts().made().value());
+            puddle.set("mix", mapper.valueToTree(p.mix()));
+            p.from().ifPresent(from -> puddle.set("from", mapper.valueToTree(from)));
+            ArrayNode serves = puddle.putArray("steps");
+            p.steps().forEach(step -> serves.add(step + 1));
+        });
         ArrayNode supplies = root.putArray("supplies");
         plan.supplies().forEach(use -> supplies.addObject().put("paint", use.paint()).put("neededMl", round(use.needed().value()))
                 .put("leftMl", round(use.left().value())));

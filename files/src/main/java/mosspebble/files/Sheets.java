@@ -350,7 +350,8 @@ public final class Sheets {
             write(out, display, 13, x, y, line, 0x22271F);
             y -= 5.5f;
         }
-        for (String line : wrapped(StepWords.sentence(step), text, 10, room)) {
+        String puddles = StepWords.puddles(plan, number);
+        for (String line : wrapped(StepWords.sentence(step) + (puddles.isEmpty() ? "" : " " + puddles), text, 10, room)) {
             write(out, text, 10, x, y, line, 0x22271F);
             y -= 4.4f;
         }

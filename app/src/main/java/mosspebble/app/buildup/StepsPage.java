@@ -193,7 +193,8 @@ final class StepsPage extends PageView {
         }
         Step step = plan.steps().get(count - 1);
         title.setText(StepWords.title(step));
-        sentence.setText(StepWords.sentence(step));
+        String puddles = StepWords.puddles(plan, count - 1);
+        sentence.setText(StepWords.sentence(step) + (puddles.isEmpty() ? "" : " " + puddles));
         facts.setText(StepWords.tool(step) + " · hand " + Durations.words(step.work().hand())
                 + (step.work().between().isZero() ? "" : " · " + Durations.words(step.work().between()) + " between coats")
                 + (step.work().dries().isZero() ? "" : " · then dries " + Durations.words(step.work().dries()))

@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 
 /** A recipe by parts: one to three paints in small whole parts as a painter mixes them; more only where two mixes run into each other. */
 public record Mix(List<Part> parts) {
@@ -67,6 +68,23 @@ public record Mix(List<Part> parts) {
         other.parts.forEach(p -> counts.merge(p.paint, p.parts * others * totalParts(), Integer::sum));
         int common = counts.values().stream().reduce(0, Mix::gcd);
         return new Mix(counts.entrySet().stream().map(e -> new Part(e.getKey(), e.getValue() / common)).toList());
+    }
+
+    /** The one paint by which this is more than another mix of two paints or more, all else in that one's shares; empty if it is not. */
+    public Optional<Part> touchOver(Mix base) {
+        if (base.isSingle() || parts.size() != base.parts.size() + 1) {
+            return Optional.empty();
+        }
+        Map<String, Integer> counts = new LinkedHashMap<>();
+        base.parts.forEach(p -> counts.put(p.paint, p.parts));
+        List<Part> more = parts.stream().filter(p -> !counts.containsKey(p.paint)).toList();
+        if (more.size() != 1) {
+            return Optional.empty();
+        }
+        int rest = totalParts() - more.get(0).parts;
+        boolean alike = parts.stream().filter(p -> counts.containsKey(p.paint))
+                .allMatch(p -> p.parts * base.totalParts() == counts.get(p.paint) * rest);
+        return alike ? Optional.of(more.get(0)) : Optional.empty();
     }
 
     /**

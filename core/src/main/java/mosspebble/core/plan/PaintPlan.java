@@ -21,6 +21,7 @@ import mosspebble.core.stone.EdgeStrip;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.supplies.PaintUse;
+import mosspebble.core.supplies.Puddle;
 import mosspebble.core.timetable.Sitting;
 
 /**
@@ -29,11 +30,12 @@ import mosspebble.core.timetable.Sitting;
  *
  * @param faces the one that is up, then the other one if it is painted
  * @param edge the edge unrolled, if it is painted
- * @param supplies for all of it
+ * @param supplies for all of it, what is left of puddles included
+ * @param puddles in which it is mixed
  * @param findings what a practised painter says to it; empty as long as nobody looked it over
  */
 public record PaintPlan(List<FacePlan> faces, Optional<EdgeStrip> edge, Schedule schedule, List<PaintUse> supplies,
-        List<Finding> findings) {
+        List<Puddle> puddles, List<Finding> findings) {
 
     /**
      * The steps and when each is done.
@@ -74,17 +76,17 @@ public record PaintPlan(List<FacePlan> faces, Optional<EdgeStrip> edge, Schedule
     public PaintPlan of(Project whole) {
         List<FacePlan> both = new ArrayList<>(List.of(up().of(whole)));
         below().ifPresent(f -> both.add(f.of(whole.turnedOver())));
-        return new PaintPlan(both, edge, schedule, supplies, findings);
+        return new PaintPlan(both, edge, schedule, supplies, puddles, findings);
     }
 
     /** The same, looked over. */
     public PaintPlan with(List<Finding> found) {
-        return new PaintPlan(faces, edge, schedule, supplies, found);
+        return new PaintPlan(faces, edge, schedule, supplies, puddles, found);
     }
 
     /** The same job with the other face up; the findings are left out. Itself where only one face is painted. */
     public PaintPlan turnedOver() {
-        return below().map(f -> new PaintPlan(List.of(f, up()), edge, schedule, supplies, List.of())).orElse(this);
+        return below().map(f -> new PaintPlan(List.of(f, up()), edge, schedule, supplies, puddles, List.of())).orElse(this);
     }
 
     /** The face that is up. */

@@ -15,6 +15,7 @@ import mosspebble.core.colour.Finish;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.PaintKind;
+import mosspebble.core.blend.Share;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.drying.Drying;
 import mosspebble.core.project.Edge;
@@ -26,6 +27,7 @@ import mosspebble.core.sketch.Item;
 import mosspebble.core.stone.EdgeStrip;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.supplies.PaintUse;
+import mosspebble.core.supplies.Puddle;
 import mosspebble.core.timetable.Sitting;
 import mosspebble.core.units.Millilitres;
 
@@ -119,8 +121,10 @@ public final class Planner {
     private PaintPlan plan(List<FacePlan> faces, Optional<EdgeStrip> strip) {
         List<Sitting.Task> tasks = course.steps().stream().map(s -> new Sitting.Task(s.work().hand(), s.work().between(), s.work().dries(),
                 s.after().stream().map(a -> new Sitting.Wait(a.step(), a.lag(course.get(a.step())))).toList())).toList();
-        return new PaintPlan(faces, strip, new PaintPlan.Schedule(course.steps(), Sitting.oneAfterTheOther(tasks), course.bound()),
-                supplies(), List.of());
+        Sitting sitting = Sitting.oneAfterTheOther(tasks);
+        List<Puddle> puddles = Puddle.of(loads(sitting));
+        return new PaintPlan(faces, strip, new PaintPlan.Schedule(course.steps(), sitting, course.bound()), supplies(puddles), puddles,
+                List.of());
     }
 
     private void prepare(Survey front, Optional<Survey> back) {
@@ -190,16 +194,48 @@ public final class Planner {
         }).findFirst().or(() -> all.stream().filter(p -> p.binder() != Binder.RESIN).findFirst()).or(() -> all.stream().findFirst());
     }
 
-    private List<PaintUse> supplies() {
-        Map<String, Double> needed = new TreeMap<>();
-        for (Step step : course.steps()) {
-            double flat = step.layers().stream().mapToDouble(l -> l.place().getArea()).sum();
+    /** What each step takes of what is mixed in a dish or poured from a pot; pens carry their own. */
+    private List<Puddle.Load> loads(Sitting sitting) {
+        List<Puddle.Load> loads = new ArrayList<>();
+        for (int i = 0; i < course.size(); i++) {
+            Step step = course.get(i);
             for (Step.Layer layer : step.layers()) {
-                double area = flat > 0 ? step.work().areaMm2() * layer.place().getArea() / flat : 0;
-                Mix mix = layer.load().mix();
-                for (Mix.Part part : mix.parts()) {
-                    palette.shelf().find(part.paint()).ifPresent(p -> needed.merge(p.id(), (double) part.parts() / mix.totalParts()
-                            * PaintUse.spread(area, layer.load().thin() * p.wetCoat().value(), layer.coats()).value(), Double::sum));
+                if (!isFromPen(layer) && !isMixedOnTheStone(step, layer)) {
+                    loads.add(new Puddle.Load(i, layer.load().mix(), laid(step, layer), sitting.steps().get(i).start()));
+                }
+            }
+        }
+        return loads;
+    }
+
+    private boolean isFromPen(Step.Layer layer) {
+        return layer.load().mix().parts().stream()
+                .anyMatch(part -> palette.shelf().find(part.paint()).filter(p -> p.kind().pen()).isPresent());
+    }
+
+    private static boolean isMixedOnTheStone(Step step, Step.Layer layer) {
+        return step instanceof Step.Lay lay && lay.wet().isPresent() && lay.share(layer).kind() == Share.Kind.MIXED_STEP;
+    }
+
+    /** Millilitres of a layer, with the loss in brush and palette. */
+    private double laid(Step step, Step.Layer layer) {
+        double flat = step.layers().stream().mapToDouble(l -> l.place().getArea()).sum();
+        double area = flat > 0 ? step.work().areaMm2() * layer.place().getArea() / flat : 0;
+        double wetUm = palette.colour(layer.load().mix()).map(Palette.Colour::wetUm).orElse(0.0);
+        return PaintUse.spread(area, layer.load().thin() * wetUm, layer.coats()).value();
+    }
+
+    /** All paints in all puddles, what is mixed on the stone, and what pens lay. */
+    private List<PaintUse> supplies(List<Puddle> puddles) {
+        Map<String, Double> needed = new TreeMap<>();
+        for (Puddle puddle : puddles) {
+            puddle.amounts().shares().forEach(s -> needed.merge(s.paint(), s.volume().value(), Double::sum));
+        }
+        for (Step step : course.steps()) {
+            for (Step.Layer layer : step.layers()) {
+                if (isFromPen(layer) || isMixedOnTheStone(step, layer)) {
+                    Mix mix = layer.load().mix();
+                    mix.parts().forEach(p -> needed.merge(p.paint(), laid(step, layer) * p.parts() / mix.totalParts(), Double::sum));
                 }
             }
         }

@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
 import mosspebble.core.area.Shapes;
+import mosspebble.core.blend.Share;
 import mosspebble.core.care.Preparation;
 import mosspebble.core.care.SealAdvice;
 import mosspebble.core.coats.Coat;
@@ -143,6 +144,11 @@ public sealed interface Step extends Facts.Named {
         public Lay {
             layers = List.copyOf(layers);
             after = List.copyOf(after);
+        }
+
+        /** Which share of its blend a layer is. */
+        public Share share(Layer layer) {
+            return doing.what().get(layers.indexOf(layer) * (doing.what().size() / layers.size())).share();
         }
 
         /** The paint of the first load. */

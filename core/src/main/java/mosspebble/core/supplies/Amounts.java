@@ -17,8 +17,8 @@ public record Amounts(Millilitres needed, int dropsPerPart, Millilitres made, Li
     /** One drop from a nozzle (common practice, no source). */
     public static final double DROP_ML = 0.05;
 
-    /** Less cannot be stirred (common practice, no source). */
-    private static final double LEAST_ML = 0.15;
+    /** Less cannot be stirred: about four drops (common practice, no source). */
+    public static final double LEAST_ML = 0.2;
 
     /** Drops and millilitres of one paint. */
     public record Share(String paint, int drops, Millilitres volume) {}
@@ -33,7 +33,12 @@ public record Amounts(Millilitres needed, int dropsPerPart, Millilitres made, Li
      * @param coats 0 or more
      */
     public static Amounts of(Mix mix, double areaMm2, double wetUm, int coats) {
-        double needed = Math.max(mix.isSingle() ? 0 : LEAST_ML, PaintUse.spread(areaMm2, wetUm, coats).value());
+        return of(mix, PaintUse.spread(areaMm2, wetUm, coats).value());
+    }
+
+    /** @param ml what is to be laid, loss included, 0 or more */
+    public static Amounts of(Mix mix, double ml) {
+        double needed = Math.max(mix.isSingle() ? 0 : LEAST_ML, ml);
         int perPart = (int) Math.max(1, Math.ceil(needed / DROP_ML / mix.totalParts() - 1e-9));
         List<Share> shares = new ArrayList<>();
         for (Mix.Part part : mix.parts()) {

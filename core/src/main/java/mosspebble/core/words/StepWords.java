@@ -20,12 +20,16 @@ import mosspebble.core.project.Side;
 import mosspebble.core.sketch.DotBorder;
 import mosspebble.core.sketch.PartName;
 import mosspebble.core.timetable.Durations;
+import mosspebble.core.supplies.Puddle;
 import mosspebble.core.units.Facts;
 import mosspebble.core.units.Numbers;
 import mosspebble.core.units.Words;
 
 /** The words of a step: short title, what to do, why, with what, and what it waits for. */
 public final class StepWords {
+
+    /** A name that is one of a count, such as "band 3". */
+    private static final Pattern NUMBERED = Pattern.compile("\\p{L}+ \\d+");
 
     private StepWords() {}
 
@@ -224,7 +228,7 @@ public final class StepWords {
     /** What something is called, with its article. */
     public static String name(What what) {
         String whole = switch (what.of()) {
-            case PART -> "the " + what.part();
+            case PART -> NUMBERED.matcher(what.part()).matches() ? what.part() : "the " + what.part();
             case GROUND -> "the ground";
             case HALO -> "the halo round the subject";
             case SHADE_SIDE -> "the shade side of the " + what.part();
@@ -344,10 +348,9 @@ public final class StepWords {
     /** The loads of a wet pass, less what comes about on the stone where two of them meet. */
     private static List<String> loads(Step.Lay lay) {
         List<String> loads = new ArrayList<>();
-        int each = lay.doing().what().size() / lay.layers().size();
-        for (int i = 0; i < lay.layers().size(); i++) {
-            if (lay.doing().what().get(i * each).share().kind() != Share.Kind.MIXED_STEP) {
-                loads.add(lay.layers().get(i).load().coat().name());
+        for (Step.Layer layer : lay.layers()) {
+            if (lay.share(layer).kind() != Share.Kind.MIXED_STEP) {
+                loads.add(layer.load().coat().name());
             }
         }
         return loads.stream().distinct().toList();
@@ -383,6 +386,36 @@ public final class StepWords {
             case BASE -> "";
             case DROPPED_WASH -> "Mostly water; drop it into the middle and dab the edge with a corner of cloth.";
         };
+    }
+
+    /** How its mixes are counted out, or from which step's puddle they come; empty where nothing is mixed. */
+    public static String puddles(PaintPlan plan, int step) {
+        List<String> words = new ArrayList<>();
+        for (Puddle puddle : plan.puddles()) {
+            if (!puddle.mix().isSingle() && puddle.steps().contains(step)) {
+                String name = plan.steps().get(step).layers().stream().filter(l -> l.load().mix().equals(puddle.mix())).findFirst()
+                        .map(l -> l.load().coat().name()).orElseThrow();
+                int first = puddle.steps().get(0);
+                words.add(first != step ? Words.upper(name) + " from the puddle of step " + (first + 1) + ", kept damp."
+                        : counted(plan, puddle, name) + kept(puddle.steps().size() - 1));
+            }
+        }
+        return String.join(" ", words);
+    }
+
+    private static String counted(PaintPlan plan, Puddle puddle, String name) {
+        int drops = puddle.amounts().shares().get(0).drops();
+        if (puddle.from().isEmpty()) {
+            int each = puddle.amounts().dropsPerPart();
+            return "Mix " + name + " by " + (each == 1 ? "the drop" : Words.number(each) + " drops a part");
+        }
+        String base = plan.steps().stream().flatMap(s -> s.layers().stream()).filter(l -> l.load().mix().equals(puddle.from().get()))
+                .findFirst().map(l -> l.load().coat().name()).orElseThrow();
+        return "Bring some of the " + base + " to " + name + ", " + (drops == 1 ? "one drop" : Words.number(drops) + " drops") + " more";
+    }
+
+    private static String kept(int more) {
+        return more == 0 ? "." : "; keep it damp, it serves " + (more == 1 ? "one more pass." : Words.number(more) + " more passes.");
     }
 
     // --- why

@@ -1,0 +1,164 @@
+package mosspebble.core.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import mosspebble.core.Paints;
+import mosspebble.core.area.Remembered;
+import mosspebble.core.colour.Mix;
+import mosspebble.core.colour.Paint;
+import mosspebble.core.colour.Palette;
+import mosspebble.core.colour.Pot;
+import mosspebble.core.colour.Shelf;
+import mosspebble.core.drying.Climate;
+import mosspebble.core.finding.Code;
+import mosspebble.core.project.Habits;
+import mosspebble.core.project.Project;
+import mosspebble.core.project.Workshop;
+import mosspebble.core.rules.Plans;
+import mosspebble.core.sketch.ItemMode;
+import mosspebble.core.sketch.Motif;
+import mosspebble.core.sketch.MotifPart;
+import mosspebble.core.sketch.Placement;
+import mosspebble.core.sketch.Presence;
+import mosspebble.core.sketch.Repertoire;
+import mosspebble.core.sketch.Role;
+import mosspebble.core.sketch.Sketch;
+import mosspebble.core.sketch.Slot;
+import mosspebble.core.sketch.Subject;
+import mosspebble.core.stone.Stone;
+import mosspebble.core.stone.Survey;
+import mosspebble.core.supplies.Amounts;
+import mosspebble.core.supplies.PaintUse;
+import mosspebble.core.supplies.Puddle;
+import mosspebble.core.units.Millilitres;
+import mosspebble.core.units.Srgb;
+import mosspebble.core.words.StepWords;
+import org.junit.jupiter.api.Test;
+import org.locationtech.jts.geom.Envelope;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.GeometryFactory;
+
+/** What a plan takes from the pots: puddles that can be mixed, not thousandths of a millilitre. */
+class SuppliesTest {
+
+    private static final GeometryFactory FACTORY = new GeometryFactory();
+    private static final Mix SMALL = new Mix(List.of(new Mix.Part("red", 3), new Mix.Part("white", 1)));
+
+    private static Geometry box(double x0, double y0, double x1, double y1) {
+        return FACTORY.toGeometry(new Envelope(x0, x1, y0, y1));
+    }
+
+    private static MotifPart part(String id, Geometry shape) {
+        return new MotifPart(id, id, Role.FILL, id, shape, new MotifPart.Make(0, 0.4, true, Presence.ALWAYS), Optional.empty());
+    }
+
+    private static final Repertoire REPERTOIRE = Repertoire.of(List.of(new Motif("tile", "Tile",
+            List.of(new Slot("field", "Field", Srgb.ofHex("#1f4e9c")), new Slot("spot", "Spot", Srgb.ofHex("#c0504a"))),
+            List.of(part("field", box(0, 0, 40, 30)), part("spot", box(18, 13, 22, 17))), box(0, 0, 40, 30), box(0, 0, 40, 30), false,
+            false)), List.of(), List.of());
+
+    private static PaintPlan plan(Mix field, Mix spot, Shelf shelf) {
+        Stone stone = Stone.cobble();
+        Project project = Project.begin("p", "Tile", stone)
+                .withSketch(Optional.of(Sketch.of(new Subject.Figure("tile"), ItemMode.ON_STONE, new Placement(0, 0, 0, 1), 0)))
+                .withColours(Map.of("field", field, "spot", spot)).withHabits(Habits.usual().withPrimer(Habits.Primer.NEVER));
+        return Plans.plan(project, Survey.of(stone), new Workshop(new Palette(shelf), REPERTOIRE, Climate.room(), List.of()),
+                new Remembered());
+    }
+
+    private static double needed(PaintPlan plan, String paint) {
+        return plan.supplies().stream().filter(u -> u.paint().equals(paint)).findFirst().map(u -> u.needed().value()).orElse(0.0);
+    }
+
+    @Test
+    void theSmallestSpotOfAMixTakesAWholePuddle() {
+        PaintPlan plan = plan(Mix.of("blue"), SMALL, Paints.shelf());
+        Puddle puddle = plan.puddles().stream().filter(p -> p.mix().equals(SMALL)).findFirst().orElseThrow();
+        assertThat(puddle.amounts().made().value()).isCloseTo(Amounts.LEAST_ML, within(1e-9));
+        assertThat(needed(plan, "red")).as("three of four drops").isCloseTo(0.15, within(1e-9));
+        double laid = 4 * 4 * 1.1 * 60 / 1e6;
+        assertThat(needed(plan, "red")).as("many times what lies on 16 square millimetres").isGreaterThan(20 * laid);
+    }
+
+    @Test
+    void aSinglePaintComesFromThePotByTheDrop() {
+        PaintPlan plan = plan(Mix.of("blue"), Mix.of("red"), Paints.shelf());
+        assertThat(needed(plan, "red")).isCloseTo(Amounts.DROP_ML, within(1e-9));
+        double drops = needed(plan, "blue") / Amounts.DROP_ML;
+        assertThat(drops).isCloseTo(Math.rint(drops), within(1e-6));
+        double least = 0;
+        for (Step step : plan.steps()) {
+            if (step.mix().filter(Mix.of("blue")::equals).isPresent()) {
+                least += PaintUse.spread(step.work().areaMm2(), 60, 1).value();
+            }
+        }
+        double inMixes = plan.puddles().stream().filter(p -> !p.mix().isSingle()).flatMap(p -> p.amounts().shares().stream())
+                .filter(share -> share.paint().equals("blue")).mapToDouble(share -> share.volume().value()).sum();
+        long own = plan.puddles().stream().filter(p -> p.mix().equals(Mix.of("blue"))).count();
+        assertThat(needed(plan, "blue") - inMixes).as("what lies on the stone, with its loss, and at most a drop a puddle more")
+                .isBetween(least, least + Amounts.DROP_ML * own);
+    }
+
+    @Test
+    void pensAreUsedUpByWhatTheyLayAndNothingElse() {
+        PaintPlan plan = plan(Mix.of("blue"), Mix.of("red"), Paints.shelf());
+        Step outline = plan.steps().stream().filter(s -> s.kind() == Step.Kind.OUTLINE).findFirst().orElseThrow();
+        String pen = outline.mix().orElseThrow().parts().get(0).paint();
+        double um = Paints.shelf().find(pen).orElseThrow().wetCoat().value();
+        double all = plan.steps().stream().filter(s -> s.mix().equals(outline.mix()))
+                .mapToDouble(s -> PaintUse.spread(s.work().areaMm2(), um * s.layer().orElseThrow().load().thin(), 1).value()).sum();
+        assertThat(needed(plan, pen)).isCloseTo(all, within(1e-6));
+        assertThat(plan.puddles()).noneMatch(p -> p.mix().equals(outline.mix().orElseThrow()));
+    }
+
+    @Test
+    void whatRunsOutIsSaidInTimeBecausePuddlesCount() {
+        Paint red = Paints.shelf().find("red").orElseThrow();
+        Shelf short0 = Paints.shelf().with(red.withPot(new Pot(new Millilitres(0.1), new Millilitres(0), 0)));
+        assertThat(plan(Mix.of("blue"), SMALL, short0).findings()).as("a tenth of a millilitre would cover the spot but gives no puddle")
+                .anyMatch(f -> f.code() == Code.RUNS_OUT);
+        assertThat(plan(Mix.of("blue"), SMALL, Paints.shelf()).findings()).noneMatch(f -> f.code() == Code.RUNS_OUT);
+    }
+
+    @Test
+    void thePuddlesAddUpToTheSuppliesAndEachServesStepsThatLayItsMix() {
+        PaintPlan plan = plan(new Mix(List.of(new Mix.Part("blue", 2), new Mix.Part("white", 1))), SMALL, Paints.shelf());
+        Map<String, Double> sum = new TreeMap<>();
+        for (Puddle puddle : plan.puddles()) {
+            puddle.amounts().shares().forEach(s -> sum.merge(s.paint(), s.volume().value(), Double::sum));
+            for (int step : puddle.steps()) {
+                assertThat(plan.steps().get(step).layers()).anyMatch(l -> l.load().mix().equals(puddle.mix()));
+            }
+        }
+        Map<String, Double> supplies = new HashMap<>();
+        plan.supplies().forEach(u -> supplies.put(u.paint(), u.needed().value()));
+        sum.forEach((paint, ml) -> assertThat(supplies.get(paint)).as(paint).isCloseTo(ml, within(1e-9)));
+    }
+
+    @Test
+    void theCardSaysHowAMixIsCountedOutOnceAndWhereItStandsLater() {
+        Mix mixed = new Mix(List.of(new Mix.Part("yellow", 2), new Mix.Part("white", 1)));
+        PaintPlan plan = plan(mixed, Mix.of("red"), Paints.shelf());
+        List<String> words = new ArrayList<>();
+        for (int i = 0; i < plan.steps().size(); i++) {
+            if (plan.steps().get(i).mix().filter(mixed::equals).isPresent()) {
+                words.add(StepWords.puddles(plan, i));
+            } else if (plan.steps().get(i).mix().filter(m -> m.touchOver(mixed).isPresent()).isPresent()) {
+                assertThat(StepWords.puddles(plan, i)).as("a shade is the base and a touch")
+                        .startsWith("Bring some of the 2 yellow : 1 white");
+            } else {
+                assertThat(StepWords.puddles(plan, i)).as("nothing is mixed for %s", plan.steps().get(i).kind()).isEmpty();
+            }
+        }
+        assertThat(words.size()).as("yellow takes several coats").isGreaterThan(1);
+        assertThat(words.get(0)).startsWith("Mix 2 yellow : 1 white by ").contains("keep it damp");
+        assertThat(words.get(1)).startsWith("2 yellow : 1 white from the puddle of step ").endsWith("kept damp.");
+    }
+}
