@@ -81,6 +81,12 @@ class SketchStageTest {
             app.until("a second thing", () -> items(app).size() == 2);
             words(app, "mind the step");
             app.until("the second words", () -> items(app).get(1).motif().title().equals("mind the step"));
+            app.settled();
+            assertThat(items(app).get(1).silhouette().intersects(items(app).get(0).silhouette()))
+                    .as("written beside the first, in its room")
+                    .isFalse();
+            app.command("Fit to the face");
+            app.until("it lies over the first", () -> Math.abs(item(app, 1).placement().y()) < 5);
             double before = item(app, 1).placement().y();
             app.robot.drag("#cloth").moveBy(0, 26).drop();
             app.until("it was dragged", () -> item(app, 1).placement().y() > before + 3);
@@ -122,6 +128,13 @@ class SketchStageTest {
             app.until("one thing", () -> items(app).size() == 1);
             app.keys(KeyCode.CONTROL, KeyCode.Z);
             app.until("back again", () -> items(app).size() == 2);
+            app.put("Quill  beck"); // nothing is called that: it is written
+            app.until("the words", () -> items(app).size() == 3);
+            assertThat(item(app, 2).subject()).isInstanceOfSatisfying(Subject.Word.class,
+                    w -> assertThat(w.lines()).containsExactly("Quill beck"));
+            noStop(app);
+            app.keys(KeyCode.CONTROL, KeyCode.Z);
+            app.until("two again", () -> items(app).size() == 2);
         }
     }
 

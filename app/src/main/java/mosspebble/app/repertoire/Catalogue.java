@@ -22,6 +22,8 @@ public final class Catalogue {
     /** One thing to choose. */
     public record Offer(String id, String title, String shelf, Subject subject) {}
 
+    private static final String WRITTEN = "subject-written";
+
     private Catalogue() {}
 
     /** All offers in their order. */
@@ -94,6 +96,24 @@ public final class Catalogue {
             }
         }
         return found;
+    }
+
+    /** What is found, and last the text itself, to be written on the stone. */
+    public static List<Offer> foundOrWritten(Studio studio, String text) {
+        List<Offer> found = found(studio, text);
+        String written = text.strip();
+        boolean word = !written.isEmpty() && written.codePointCount(0, written.length()) <= Subject.Word.MOST_LETTERS
+                && found.stream().noneMatch(o -> o.subject() instanceof Subject.Word);
+        if (word) {
+            found.add(new Offer(WRITTEN, "Write: " + written, "As written",
+                    new Subject.Word(List.of(written.replaceAll("\\s+", " ")), BuiltIn.SLAB)));
+        }
+        return found;
+    }
+
+    /** Whether it is nothing but what was typed. */
+    static boolean isWritten(Offer offer) {
+        return offer.id().equals(WRITTEN);
     }
 
     /** What was asked for in so many words. */

@@ -124,7 +124,7 @@ public final class LibraryView extends BorderPane {
             return;
         }
         Studio studio = workbench.studio();
-        List<Offer> found = Catalogue.found(studio, search.getText());
+        List<Offer> found = Catalogue.foundOrWritten(studio, search.getText());
         shelves.getChildren().clear();
         Map<String, FlowPane> rows = new LinkedHashMap<>();
         for (Offer offer : found) {
@@ -132,7 +132,7 @@ public final class LibraryView extends BorderPane {
                 FlowPane row = new FlowPane(6, 6);
                 shelves.getChildren().addAll(Panel.heading(shelf), row);
                 return row;
-            }).getChildren().add(cards.computeIfAbsent(offer, o -> card(o, studio)));
+            }).getChildren().add(Catalogue.isWritten(offer) ? card(offer, studio) : cards.computeIfAbsent(offer, o -> card(o, studio)));
         }
         if (found.isEmpty()) {
             Label none = Panel.quiet("Nothing is called that. Try another word, bring your own SVG, or draw it with the pencil.");
@@ -199,7 +199,7 @@ public final class LibraryView extends BorderPane {
                 workbench.tell(e.getMessage());
             }
         } else {
-            Catalogue.found(workbench.studio(), text).stream().findFirst().ifPresent(this::take);
+            Catalogue.foundOrWritten(workbench.studio(), text).stream().findFirst().ifPresent(this::take);
         }
     }
 

@@ -21,6 +21,7 @@ import mosspebble.core.project.Project;
 import mosspebble.core.advice.Proposals;
 import mosspebble.core.project.Studio;
 import mosspebble.core.sketch.Arrange;
+import mosspebble.core.sketch.Repertoire;
 import mosspebble.core.sketch.Support;
 import mosspebble.core.sketch.Designs;
 import mosspebble.core.sketch.Item;
@@ -33,7 +34,6 @@ import mosspebble.core.sketch.PlacedItem;
 import mosspebble.core.sketch.PlacedPart;
 import mosspebble.core.sketch.Placement;
 import mosspebble.core.sketch.Role;
-import mosspebble.core.area.Shapes;
 import mosspebble.core.sketch.Sketch;
 import mosspebble.core.sketch.Strokes;
 import mosspebble.core.sketch.Subject;
@@ -56,6 +56,9 @@ public final class SketchModel {
 
     /** Most in a group made at once. */
     public static final int MOST_SEVERAL = 15;
+
+    /** Letters smaller than this are not written beside the others but over them, where they can be moved, mm (common practice, no source). */
+    private static final double LEAST_CAP_MM = 4;
 
     private final Workbench workbench;
     private final PlanWorker desk;
@@ -178,8 +181,14 @@ public final class SketchModel {
         if (fitted.isEmpty()) {
             return () -> workbench.tell("The face leaves no room with a margin of " + Numbers.shortText(margin) + " mm.");
         }
+        boolean written = added && !first && subject instanceof Subject.Word && !onRim(subject);
+        Optional<Placement> free = written
+                ? Designs.place(project.sketch().get(), d.repertoire(studio), bed(d, project))
+                        .flatMap(design -> Designs.beside(design, tried.withId("new"), Set.of(), d.repertoire(studio), bed(d, project)))
+                        .filter(at -> at.scale() >= LEAST_CAP_MM)
+                : Optional.empty();
         boolean smaller = added && !first && manner == ItemMode.ON_STONE && !(subject instanceof Subject.Guide) && !onRim(subject);
-        Item item = begun.withPlacement(smaller ? fitted.get().sizedBy(0.5) : fitted.get());
+        Item item = begun.withPlacement(free.orElse(smaller ? fitted.get().sizedBy(0.5) : fitted.get()));
         Sketch sketch = first ? new Sketch(List.of(item)) : added ? project.sketch().get().plus(item)
                 : project.sketch().get().with(item.id(), i -> item.withGroup(i.group()));
         Item taken = added && !first ? sketch.items().get(sketch.items().size() - 1) : item;
@@ -248,17 +257,19 @@ public final class SketchModel {
                 Item changed = item.showing(word);
                 desk.ask(fitting, d -> {
                     if (Designs.motif(word, d.repertoire(studio)).isEmpty()) {
-                        return Optional.<Placement>empty();
+                        return new Refit(Optional.empty(), false);
                     }
-                    return Designs.fit(changed, d.repertoire(studio), bed(d, project));
-                }, fit -> {
+                    Optional<Placement> beside = besideAsBefore(d, project, studio, item, changed);
+                    return new Refit(beside.or(() -> Designs.fit(changed, d.repertoire(studio), bed(d, project))), beside.isPresent());
+                }, refit -> {
+                    Optional<Placement> fit = refit.placement();
                     if (fit.isEmpty()) {
                         workbench.tell("With these letters nothing fits. Write it with other letters, or take another face or path.");
                         return;
                     }
                     boolean same = ((Subject.Word) item.subject()).setting().path() == word.setting().path();
                     double size = same ? Math.min(fit.get().scale(), item.placement().scale()) : fit.get().scale();
-                    boolean whole = item.placement().scale() > 0.9 * fit.get().scale() || !same;
+                    boolean whole = refit.beside() || item.placement().scale() > 0.9 * fit.get().scale() || !same;
                     if (workbench.edit(title, p -> p.withSketch(p.sketch().map(s -> s.with(item.id(), i -> i.showing(word)
                             .withPlacement(whole ? fit.get()
                                     : new Placement(i.placement().x(), i.placement().y(), i.placement().turn(), size))))))) {
@@ -267,6 +278,27 @@ public final class SketchModel {
                 });
             });
         });
+    }
+
+    /**
+     * Words fitted again.
+     *
+     * @param beside whether into the room that the others leave
+     */
+    private record Refit(Optional<Placement> placement, boolean beside) {}
+
+    /** New words in the room that the others leave, where the old ones lay in it too. */
+    private static Optional<Placement> besideAsBefore(PlanWorker d, Project project, Studio studio, Item before, Item after) {
+        if (before.manner() != ItemMode.ON_STONE || onRim(after.subject()) || project.sketch().orElseThrow().items().size() < 2) {
+            return Optional.empty();
+        }
+        return Designs.place(project.sketch().orElseThrow(), d.repertoire(studio), bed(d, project))
+                .filter(design -> design.items().stream().filter(i -> i.item().id().equals(before.id())).findFirst()
+                        .filter(own -> design.items().stream().noneMatch(
+                                i -> i != own && i.item().manner() == ItemMode.ON_STONE && i.silhouette().intersects(own.silhouette())))
+                        .isPresent())
+                .flatMap(design -> Designs.beside(design, after, Set.of(), d.repertoire(studio), bed(d, project)))
+                .filter(at -> at.scale() >= LEAST_CAP_MM);
     }
 
     /** Breaks the words into the lines with which the letters become largest. */
@@ -293,32 +325,33 @@ public final class SketchModel {
 
     /** Fits the thing in hand to the face. */
     public void fit() {
-        fit("Fit to the face", Shapes.nothing());
+        fit("Fit to the face", "The face leaves no room with this margin. Take a smaller margin.", Designs::fit);
     }
 
     /** Fits the thing in hand into the room that the others leave. */
     public void fitBeside() {
         Set<String> own = inHand().flatMap(i -> sketch().map(s -> s.together(i.id()).stream().map(Item::id).collect(Collectors.toSet())))
                 .orElse(Set.of());
-        List<Geometry> others = design()
-                .map(d -> d.items().stream().filter(i -> !own.contains(i.item().id()) && i.item().manner() == ItemMode.ON_STONE)
-                        .map(i -> Shapes.grown(i.silhouette(), Math.max(0.6, i.item().marginMm()))).toList())
-                .orElse(List.of());
-        fit("Fit beside the others", Shapes.union(others));
+        Optional<PlacedDesign> design = design();
+        fit("Fit beside the others", "The others leave no room. Move or shrink them first.",
+                (item, all, bed) -> design.map(d -> Designs.beside(d, item, own, all, bed)).orElse(Designs.fit(item, all, bed)));
     }
 
-    private void fit(String title, Geometry taken) {
+    private interface Fitting {
+        Optional<Placement> fit(Item item, Repertoire repertoire, Support bed);
+    }
+
+    private void fit(String title, String none, Fitting way) {
         project().ifPresent(project -> inHand().ifPresent(item -> {
             Studio studio = workbench.studio();
-            desk.ask(fitting, d -> Designs.fit(item.manner() == ItemMode.WEARING ? item.withManner(ItemMode.ON_STONE) : item,
-                    d.repertoire(studio), bed(d, project), taken), found -> {
+            desk.ask(fitting, d -> way.fit(item.manner() == ItemMode.WEARING ? item.withManner(ItemMode.ON_STONE) : item,
+                    d.repertoire(studio), bed(d, project)), found -> {
                         if (found.isPresent()) {
                             workbench.editItem(title,
                                     i -> i.withManner(i.manner() == ItemMode.WEARING ? ItemMode.ON_STONE : i.manner())
                                             .withPlacement(found.get()));
                         } else {
-                            workbench.tell(taken.isEmpty() ? "The face leaves no room with this margin. Take a smaller margin."
-                                    : "The others leave no room. Move or shrink them first.");
+                            workbench.tell(none);
                         }
                     });
         }));

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import mosspebble.core.area.Remembered;
 import mosspebble.core.area.Shapes;
 import mosspebble.core.stone.Patch;
@@ -27,6 +28,13 @@ public final class Designs {
 
     /** A design may be this much smaller than the largest to sit nearer the middle (common practice, no source). */
     private static final double WORTH_CENTRING = 0.94;
+
+    /** Free pieces smaller than this share of the largest are not looked at, nor more than so many. */
+    private static final double WORTH_A_LOOK = 0.1;
+    private static final int MOST_PATCHES = 6;
+
+    /** Things keep at least so far apart, mm (common practice, no source). */
+    private static final double LEAST_GAP_MM = 0.6;
 
     /** So many times the stone's longer side is more than anybody places; beyond, only what lies near the stone is kept. */
     private static final double HUGE = 3;
@@ -145,9 +153,33 @@ public final class Designs {
         Geometry zone = room(item, bed);
         Geometry free = Shapes.minus(zone, taken);
         double share = taken.isEmpty() ? WORTH_CENTRING : 1;
-        return motif.flatMap(
-                m -> LargestFit.centred(m.sitting(), free, item.mostTurn() > 0 ? 0 : item.placement().turn(), item.mostTurn(), share))
-                .map(LargestFit.Fit::placement);
+        double turn = item.mostTurn() > 0 ? 0 : item.placement().turn();
+        return motif.flatMap(m -> patches(free).stream()
+                .flatMap(patch -> LargestFit.centred(m.sitting(), patch, turn, item.mostTurn(), share).stream())
+                .map(LargestFit.Fit::placement).max((a, b) -> Double.compare(a.scale(), b.scale())));
+    }
+
+    /** The pieces of what is free that are worth a look, the largest first. */
+    private static List<Geometry> patches(Geometry free) {
+        List<Geometry> all = new ArrayList<>();
+        for (int i = 0; i < free.getNumGeometries(); i++) {
+            all.add(free.getGeometryN(i));
+        }
+        all.sort((a, b) -> Double.compare(b.getArea(), a.getArea()));
+        return all.stream().filter(p -> p.getArea() > WORTH_A_LOOK * all.get(0).getArea()).limit(MOST_PATCHES).toList();
+    }
+
+    /**
+     * The largest placement of a thing beside those of a design that lie on the stone; what the stone wears as a whole is no neighbour.
+     *
+     * @param group ids of the things that go with it and are not in its way
+     * @return empty if the others leave no room
+     */
+    public static Optional<Placement> beside(PlacedDesign design, Item item, Set<String> group, Repertoire repertoire, Support bed) {
+        List<Geometry> others = design.items().stream()
+                .filter(i -> !i.item().id().equals(item.id()) && !group.contains(i.item().id()) && i.item().manner() == ItemMode.ON_STONE)
+                .map(i -> Shapes.grown(i.silhouette(), Math.max(LEAST_GAP_MM, i.item().marginMm()))).toList();
+        return fit(item, repertoire, bed, Shapes.union(others));
     }
 
     /** Where a thing may be: the face with its margin, or beyond it by the run-off, without the cracks. */

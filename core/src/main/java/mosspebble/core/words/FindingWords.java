@@ -102,6 +102,8 @@ public final class FindingWords {
             case UNEQUAL_PAIR -> "The " + f.text("larger") + " is " + Numbers.text(f.number("percent"), 0) + " % larger than the "
                     + f.text("smaller") + more(f, " pairs differ") + ": the stone's shape pulls them apart.";
             case OVER_CRACK -> "The " + f.text("part") + " lies over the crack.";
+            case COVERS_FACE -> "The words " + f.text("words") + " lie over the " + f.text("part") + more(f, "") + " of the "
+                    + f.text("thing") + ".";
             case TOO_NARROW -> "The " + f.text("part") + (plural(f.text("part")) ? " are " : " is ") + Numbers.text(f.number("wideMm"), 1)
                     + " mm wide, too narrow: " + (f.has("pen") ? "the " + f.text("pen") : "a fine brush")
                     + " needs " + Numbers.text(f.number("neededMm"), 1) + " mm" + (f.is("rough") ? " on stone as rough as this" : "")
@@ -230,6 +232,7 @@ public final class FindingWords {
             case LET_RUN_OFF -> "Let it run off";
             case EQUAL_PAIRS -> "Make the pairs equal";
             case FIT_BESIDE_CRACK -> "Fit beside the crack";
+            case FIT_BESIDE_OTHERS -> "Fit beside the others";
             case ENLARGE -> "Enlarge " + Numbers.text(f.number("factor"), 1) + " times";
             case FINER_PEN -> "Use the " + f.text("pen");
             case THICKEN -> "Thicken the strokes";

@@ -20,10 +20,13 @@ import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.project.Habits;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Workshop;
+import mosspebble.core.sketch.Designs;
+import mosspebble.core.sketch.Item;
 import mosspebble.core.sketch.ItemMode;
 import mosspebble.core.sketch.LetterSetting;
 import mosspebble.core.sketch.Motif;
 import mosspebble.core.sketch.MotifPart;
+import mosspebble.core.sketch.PlacedDesign;
 import mosspebble.core.sketch.Placement;
 import mosspebble.core.sketch.Presence;
 import mosspebble.core.sketch.Repertoire;
@@ -31,6 +34,7 @@ import mosspebble.core.sketch.Role;
 import mosspebble.core.sketch.Sketch;
 import mosspebble.core.sketch.Slot;
 import mosspebble.core.sketch.Subject;
+import mosspebble.core.sketch.Support;
 import mosspebble.core.sketch.Typeface;
 import mosspebble.core.stone.Form;
 import mosspebble.core.stone.Patch;
@@ -76,7 +80,17 @@ class SketchAndSkinRulesTest {
             List.of(part("left", box(-30, -8, -4, 8), "right"), part("right", box(4, -8, 30, 8), "left")), box(-34, -12, 34, 12),
             box(-34, -12, 34, 12), true, false);
 
-    private static final Repertoire REPERTOIRE = Repertoire.of(List.of(EYES), List.of(BARS), List.of());
+    private static MotifPart named(String title, Geometry shape) {
+        return new MotifPart(title.replace(' ', '-'), title, Role.FILL, "one", shape, new MotifPart.Make(0, 0.4, false, Presence.ALWAYS),
+                Optional.empty());
+    }
+
+    private static final Motif OWLET = new Motif("owlet", "Owlet", List.of(new Slot("one", "One", Srgb.ofHex("#b3261e"))),
+            List.of(named("body", box(-20, -20, 20, 20)), named("left eye", box(-12, -10, -4, -2)), named("right eye", box(4, -10, 12, -2)),
+                    named("tail", box(-4, 14, 4, 20))),
+            box(-20, -20, 20, 20), box(-20, -20, 20, 20), false, false);
+
+    private static final Repertoire REPERTOIRE = Repertoire.of(List.of(EYES, OWLET), List.of(BARS), List.of());
 
     private static Project of(Stone stone, Subject subject, ItemMode mode, Placement placement) {
         Project project = Project.begin("p", "Try", stone).withSketch(Optional.of(Sketch.of(subject, mode, placement, 0)))
@@ -204,5 +218,54 @@ class SketchAndSkinRulesTest {
         assertThat(plan.findings().stream().anyMatch(f -> f.code() == Code.FILM_THICK)).isEqualTo(
                 weakest.um() > 260 * 0.7 * (weakest.onRim() ? 0.8 : 1));
         assertThat(weakest.um()).isCloseTo(plan.weakest().orElseThrow().um(), within(0.0));
+    }
+
+    private static Project written(double x, double y, double cap) {
+        Project project = of(slab(), new Subject.Figure("owlet"), ItemMode.ON_STONE, new Placement(-30, 0, 0, 1));
+        Sketch sketch = project.sketch().orElseThrow()
+                .plus(Item.of(word("ILI", LetterSetting.plain()), ItemMode.ON_STONE, new Placement(x, y, 0, cap), 0));
+        Map<String, Mix> colours = new HashMap<>(project.colours());
+        plan(project.withSketch(Optional.of(sketch)), Paints.shelf()).design().orElseThrow().slots()
+                .forEach(slot -> colours.putIfAbsent(slot.id(), Mix.of("blue")));
+        return project.withSketch(Optional.of(sketch)).withColours(colours);
+    }
+
+    @Test
+    void wordsOverAFaceAreSaidAndFittedBesideItAndOverATailTheyAreNot() {
+        Project over = written(-30, -6, 8);
+        Finding covers = found(over, Code.COVERS_FACE).orElseThrow();
+        assertThat(mosspebble.core.words.FindingWords.sentence(covers)).startsWith("The words ILI lie over the ").contains("eye", "owlet");
+        Project mended = covers.remedies().get(0).change().apply(over);
+        assertThat(found(mended, Code.COVERS_FACE)).isEmpty();
+        assertThat(found(mended, Code.LEAVES)).isEmpty();
+        assertThat(found(written(-30, 14, 6), Code.COVERS_FACE)).as("over the tail").isEmpty();
+        assertThat(found(written(30, 0, 10), Code.COVERS_FACE)).as("beside it").isEmpty();
+    }
+
+    @Test
+    void wordsBehindAFaceCoverNothing() {
+        Project over = written(-30, -6, 8);
+        List<Item> items = over.sketch().orElseThrow().items();
+        Project behind = over.withSketch(Optional.of(new Sketch(List.of(items.get(1), items.get(0)))));
+        assertThat(found(behind, Code.COVERS_FACE)).isEmpty();
+    }
+
+    @Test
+    void besideTheOthersIsTheLargestFreePatchAndTouchesNone() {
+        Project project = written(30, 0, 5);
+        Support bed = Support.of(Survey.of(project.stone()));
+        PlacedDesign design = Designs.place(project.sketch().orElseThrow(), REPERTOIRE, bed).orElseThrow();
+        Item words = project.sketch().orElseThrow().items().get(1);
+        Placement at = Designs.beside(design, words, java.util.Set.of(), REPERTOIRE, bed).orElseThrow();
+        assertThat(at.scale()).as("larger than it was").isGreaterThan(5);
+        assertThat(at.x()).as("right of the owlet").isGreaterThan(0);
+        PlacedDesign after = Designs.place(project.sketch().orElseThrow().with(words.id(), i -> i.withPlacement(at)), REPERTOIRE, bed)
+                .orElseThrow();
+        assertThat(after.items().get(1).silhouette().distance(after.items().get(0).silhouette())).isGreaterThanOrEqualTo(0.5);
+        assertThat(bed.zones().face().buffer(0.05).covers(after.items().get(1).silhouette())).isTrue();
+        // free only in two narrow strips: the word goes where its letters are larger, not where the area is
+        Geometry shut = box(-80, -16, 80, 60);
+        Placement above = Designs.fit(words, REPERTOIRE, bed, shut).orElseThrow();
+        assertThat(above.y()).isLessThan(-16);
     }
 }
