@@ -70,6 +70,7 @@ public final class BuildUp {
     private final Set<Laid> laid = new LinkedHashSet<>();
     private final List<What> showing = new ArrayList<>();
     private final Set<Mix> mixed = new HashSet<>();
+    private List<Pencilling.Edge> edges = List.of();
 
     /** One step's paint directly on another's; below is -1 on bare stone. */
     public record Laid(int below, int above) {}
@@ -139,6 +140,7 @@ public final class BuildUp {
      */
     List<Passes.Broken> paint(List<Region> regions, List<Cells> cells, Map<Integer, Integer> fixed,
             Optional<Consumer<List<Step.After>>> pencil, List<String> own) {
+        edges = Pencilling.of(regions, remembered);
         PaintOrder order = PaintOrder.of(regions, cells, bleedCells(), grid);
         List<CoatCount.Coats> coats = CoatCount.of(regions, order.oneByOne(), fixed, this, remembered);
         Passes passes = Passes.of(regions, coats, order, this, habits.hand(), pencil.isPresent(), own);
@@ -227,6 +229,9 @@ public final class BuildUp {
             double length = region.line().lengthMm() * (place == region.place() ? 1 : place.getArea() / region.place().getArea());
             minutes += region.isLine() && length > 0 ? length / Tools.LINE_MM_PER_MINUTE
                     : mm2 / own.mm2PerMinute() + (own.tool().followsEdges() ? place.getLength() / Tools.edgeMmPerMinute(member.coat()) : 0);
+            if (member.coat() == 1 && edges.get(member.region()).isDrawnOnPaint()) {
+                minutes += edges.get(member.region()).coveredMm() / Pencilling.MM_PER_MINUTE;
+            }
             area += mm2;
             widened |= wide;
             loads.add(region.colour().mix());
@@ -309,7 +314,7 @@ public final class BuildUp {
         Step.Doing doing = new Step.Doing(what, first.hides(), why(lead, regions, coats),
                 new Step.Count(pass.wet() ? 1 : lead.coat(), pass.wet() ? 1 : of, wanted, hiding(pass, of, coats)), habits.tolerance(),
                 effort.widened(),
-                turn(all, first));
+                turn(all, first), pencil(pass));
         Step.Work work = new Step.Work(effort.areaMm2(), effort.painting().plus(minutes(setUp)), Duration.ZERO, drying.touchDry(),
                 drying.recoat());
         long apart = pass.members().size() / loads.size(); // places worked one after the other
@@ -320,6 +325,12 @@ public final class BuildUp {
                 pass.wet() ? cells(all) : touched.get(0));
         pass.members().stream().filter(m -> m.coat() == 1 && coats.get(m.region()).wanted() > Planner.MOST_COATS)
                 .forEach(m -> showing.add(regions.get(m.region()).what()));
+    }
+
+    /** What is drawn just before the pass, on the paint below; on the darkest of it, where there are several. */
+    private Optional<Step.Drawing> pencil(Passes.Pass pass) {
+        return pass.members().stream().filter(m -> m.coat() == 1).flatMap(m -> edges.get(m.region()).drawing().stream())
+                .min((a, b) -> Double.compare(a.belowL(), b.belowL()));
     }
 
     /** How sure the number of coats is, of the places that take most of them. */

@@ -31,11 +31,7 @@ import org.locationtech.jts.geom.Geometry;
 /** The work on one face: regions of its design, primer where it saves coats, an order, coats over every ground that each region crosses. */
 final class FaceWork {
 
-    /** L* above which graphite shows on the stone; below, chalk is taken (common practice, no source). */
-    private static final double SHOWS_GRAPHITE = 48;
-
-    /** The pencil, mm a minute, and to lay out the guide, minutes (common practice, no source). */
-    private static final double PENCIL_MM_PER_MINUTE = 300;
+    /** To lay out the guide, minutes (common practice, no source). */
     private static final double PENCIL_LAY_OUT_MIN = 2;
 
     private final Project project;
@@ -118,14 +114,18 @@ final class FaceWork {
                     course.last(Step.Waits.STEP_BEFORE)));
         }
         boolean hidden = groundUnder || primedWhole; // whatever were pencilled now would lie under paint
+        List<Pencilling.Edge> edges = Pencilling.of(all, remembered);
+        double open = Pencilling.openMm(edges) + guides(placed);
+        double again = hidden || primer.isEmpty() ? open : Pencilling.openMm(edges, all.get(all.size() - 1).place(), remembered);
         if (!hidden) {
             List<Step.After> handled = course.others(side, Step.Waits.HANDLED);
-            pencil(placed, false, false, Lab.of(survey.stone().colour()).l(),
+            pencil(open, false, false, Lab.of(survey.stone().colour()).l(),
                     handled.isEmpty() ? course.last(Step.Waits.DRY_GROUND) : handled);
         }
         Optional<Palette.Colour> below = groundUnder ? ground : primer.map(PrimerChoice::primer);
         List<Passes.Broken> against = built.paint(all, touched, fixed,
-                below.map(c -> after -> pencil(placed, !hidden, true, c.lab().l(), after)), project.order());
+                below.filter(c -> again >= Pencilling.LEAST_MM).map(c -> after -> pencil(again, !hidden, true, c.lab().l(), after)),
+                project.order());
         List<Noticed.Broken> broken = against.stream()
                 .map(b -> new Noticed.Broken(all.get(b.first()).what(), all.get(b.then()).what(), b.arrow().because(),
                         all.get(b.arrow().before()).what()))
@@ -138,15 +138,18 @@ final class FaceWork {
         return step instanceof Step.Prepare prepare && prepare.task().act() == Preparation.Act.DULL;
     }
 
+    private static double guides(PlacedDesign placed) {
+        return placed.parts().stream().filter(p -> p.part().role() == Role.GUIDE).mapToDouble(p -> p.drawn().getLength()).sum();
+    }
+
     /**
+     * @param mm of line
      * @param again whether it was pencilled before and lies under paint by now
      * @param below lightness of what it is drawn on, CIE L*
      */
-    private void pencil(PlacedDesign placed, boolean again, boolean onPaint, double below, List<Step.After> after) {
-        double length = placed.parts().stream().filter(p -> p.part().role() == Role.FILL || p.part().role() == Role.GUIDE)
-                .mapToDouble(p -> p.drawn().getLength()).sum(); // fine lines and lights are drawn with the pen at once
-        long minutes = Math.max(3, Math.round(PENCIL_LAY_OUT_MIN + length / PENCIL_MM_PER_MINUTE));
-        course.plain(new Step.Pencil(side, new Step.Drawing(again, onPaint, below <= SHOWS_GRAPHITE, below),
+    private void pencil(double mm, boolean again, boolean onPaint, double below, List<Step.After> after) {
+        long minutes = Math.max(again ? 1 : 3, Math.round((again ? 0 : PENCIL_LAY_OUT_MIN) + mm / Pencilling.MM_PER_MINUTE));
+        course.plain(new Step.Pencil(side, new Step.Drawing(again, onPaint, below <= Pencilling.SHOWS_GRAPHITE, below),
                 new Step.Work(0, Duration.ofMinutes(minutes), Duration.ZERO, Duration.ZERO, Duration.ZERO), after));
     }
 

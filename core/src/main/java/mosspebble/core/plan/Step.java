@@ -207,8 +207,10 @@ public sealed interface Step extends Facts.Named {
      * @param count which coat it is
      * @param tolerance what still counts as hidden, CIEDE2000
      * @param widened whether a small brush widens the edge first
+     * @param pencil what is drawn on the dry paint below just before; empty where that was drawn already
      */
-    record Doing(List<What> what, boolean hides, Why why, Count count, double tolerance, boolean widened, Turn turn) {
+    record Doing(List<What> what, boolean hides, Why why, Count count, double tolerance, boolean widened, Turn turn,
+            Optional<Drawing> pencil) {
         public Doing {
             what = List.copyOf(what);
         }

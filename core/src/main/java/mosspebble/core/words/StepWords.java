@@ -42,7 +42,7 @@ public final class StepWords {
         }
         if (step instanceof Step.Pencil pencil) {
             String back = pencil.side() == Side.BACK ? " on the back" : "";
-            return (pencil.drawing().again() ? "Pencil the inner lines again" : "Pencil the design") + back;
+            return (pencil.drawing().again() ? "Pencil again what the primer covers" : "Pencil the design") + back;
         }
         if (step instanceof Step.Lay lay) {
             boolean outline = lay.kind() == Step.Kind.OUTLINE || lay.kind() == Step.Kind.LINE_FIRST;
@@ -295,7 +295,10 @@ public final class StepWords {
                     ? " Then lay it on clean baking paper, sealed side down, once it no longer gives under a fingernail." : "");
         }
         Step.Lay lay = (Step.Lay) step;
-        String first = Words.upper(how(lay));
+        String it = lay.doing().what().size() > 1 ? "them" : "it";
+        String pencil = lay.doing().pencil().map(p -> p.chalk() ? "Draw " + it + " in chalk on the dry paint first. "
+                : "Pencil " + it + " lightly on the dry paint first. ").orElse("");
+        String first = pencil + Words.upper(how(lay));
         String edge = lay.doing().widened() ? " First widen its edge by " + Numbers.text(Step.EDGE_MM, 0)
                 + " mm with the small brush, so that the large one never comes near it." : "";
         String more = lay.doing().count().perhapsMore() && lay.doing().hides() && lay.kind().spreads()

@@ -46,7 +46,8 @@ class WordsTest {
     private static final Step STEP = lay(Step.Kind.FILL, WING, Why.Reason.NONE, 2);
 
     /** Every fact that any sentence asks for. */
-    private static final Facts FACTS = Facts.of("where", "the ford").and("cracks", 2).and("grams", 3.2).and("left", 4.5).and("needed", 6.1)
+    private static final Facts FACTS = Facts.of("where", "the ford").and("words", "mind the step").and("cracks", 2).and("grams", 3.2)
+            .and("left", 4.5).and("needed", 6.1)
             .and("paint", "white").and("coats", 3).and("most", 7).and("dryL", 60.0).and("sealedL", 48.0)
             .and("thing", "word").and("name", "lantern").and("face", "heavy slab").and("letters", "q").and("dots", true)
             .and("part", "left wing").and("mm", 2.4).and("mostMm", 3.0).and("offStone", false).and("others", 2)
@@ -70,7 +71,7 @@ class WordsTest {
                 .and("inside", 20.0).and("outside", 30.0).and("shaded", true).and("below", "white").and("coats", 2);
         Step.Doing doing = new Step.Doing(List.of(what), true, new Why(reason, facts, List.of(WING)),
                 new Step.Count(1, coats, 2, new Step.Hiding(coats, coats + 1, 1.4)), 2, true,
-                Step.Turn.HALF_ROUND);
+                Step.Turn.HALF_ROUND, Optional.empty());
         return new Step.Lay("key", kind, doing,
                 List.of(new Step.Layer(Side.FRONT, Shapes.nothing(), Soft.CRISP, new Step.Load(Mix.of("blue"), coat, 1), 1,
                         Shapes.nothing())),
@@ -151,13 +152,13 @@ class WordsTest {
         Step.Doing doing = one.doing();
         Step step = new Step.Lay("k", Step.Kind.FILL,
                 new Step.Doing(many, true, doing.why(), new Step.Count(1, 1, 1, new Step.Hiding(1, 1, 0.6)), 2, false,
-                        Step.Turn.AS_IT_LIES),
+                        Step.Turn.AS_IT_LIES, Optional.empty()),
                 one.layers(), one.tool(), one.work(), Optional.empty(), List.of());
         assertThat(StepWords.title(step)).isEqualTo("Fill both wings, the tail and the beak");
         List<What> row = IntStream.rangeClosed(1, 12).mapToObj(i -> new What(What.Of.PART, "ray " + i, Share.WHOLE, List.of())).toList();
         Step second = new Step.Lay("k", Step.Kind.FILL,
                 new Step.Doing(row, true, doing.why(), new Step.Count(2, 2, 2, new Step.Hiding(1, 3, 1.8)), 2, false,
-                        Step.Turn.AS_IT_LIES),
+                        Step.Turn.AS_IT_LIES, Optional.empty()),
                 one.layers(), one.tool(), one.work(), Optional.empty(), List.of());
         assertThat(StepWords.title(second)).isEqualTo("Second coat: the twelve rays");
         assertThat(StepWords.names(Stream.of("left eye", "right eye").map(t -> new What(What.Of.SHADE_SIDE, t, Share.WHOLE, List.of()))
