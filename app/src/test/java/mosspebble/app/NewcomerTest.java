@@ -68,11 +68,13 @@ class NewcomerTest {
             app.click("#stage-build-up");
             app.settled();
             int steps = app.plan().steps().size();
+            app.click("#build-list");
             app.click("#steps");
             app.keys(KeyCode.HOME);
             assertThat(app.text("#step-words")).startsWith("1 of " + steps);
             app.keys(KeyCode.PERIOD);
             assertThat(app.text("#step-words")).startsWith("2 of " + steps);
+            app.click("#build-steps");
             assertThat(app.text("#step-sentence")).isNotBlank();
             app.click("#look-sealed");
 

@@ -214,6 +214,7 @@ class PaintStageTest {
             int outline = first(app, Step.Kind.OUTLINE);
             int fills = (int) app.plan().steps().stream().filter(o -> o.kind() == Step.Kind.FILL).count();
             String key = app.plan().steps().get(outline).key();
+            app.click("#build-list");
             app.click("#steps");
             for (int i = 0; i < fills + 6; i++) {
                 select(app, index(app, key));
@@ -322,7 +323,47 @@ class PaintStageTest {
             app.click("#tray-snail");
             app.until("the snail's own string",
                     () -> app.robot.lookup(".daub").queryAll().size() == (app.plan() == null ? -1 : app.plan().steps().size()));
+            theCardLeadsOnAndKeepsTheOrder(app);
+            aDaubIsDragged(app);
         }
+    }
+
+    private static void theCardLeadsOnAndKeepsTheOrder(Driver app) {
+        int lay = first(app, Step.Kind.FILL);
+        app.click("#daub-" + (lay + 1));
+        assertThat(app.text("#step-sentence")).isNotBlank();
+        assertThat(app.present("#puddle")).as("the mix as a puddle").isTrue();
+        assertThat(app.present("#step-behind")).as("the reason is folded").isFalse();
+        app.click("#step-why");
+        assertThat(app.text("#step-reason")).isNotBlank();
+        assertThat(app.text("#step-figures")).contains("CIEDE2000");
+        List<String> keys = app.plan().steps().stream().map(Step::key).toList();
+        app.click("#step-done");
+        app.until("the order is kept", () -> !app.plan().project().order().isEmpty());
+        assertThat(app.plan().steps()).extracting(Step::key).as("nothing moved").isEqualTo(keys);
+        assertThat(app.text("#step-words")).startsWith(lay + 2 + " of");
+        app.click("#next-2");
+        assertThat(app.text("#step-words")).startsWith(lay + 4 + " of");
+        app.keys(KeyCode.CONTROL, KeyCode.Z);
+        app.until("the planner's order", () -> app.plan().project().order().isEmpty());
+        app.click("#slice-edge");
+        app.until("the slice lies open", () -> app.present("#slice"));
+        app.click("#slice-edge");
+        app.until("and is shut", () -> !app.present("#slice"));
+        app.click("#step-wrong");
+        app.until("what mends it", () -> app.present("#mend-steps"));
+        app.click("#build-steps");
+    }
+
+    private static void aDaubIsDragged(Driver app) {
+        int from = first(app, Step.Kind.FILL);
+        String key = app.plan().steps().get(from).key();
+        Bounds there = app.find("#daub-" + (from + 4)).localToScreen(app.find("#daub-" + (from + 4)).getBoundsInLocal());
+        app.robot.drag("#daub-" + (from + 1)).dropTo(there.getCenterX(), there.getCenterY());
+        app.until("an order of one's own", () -> !app.plan().project().order().isEmpty());
+        assertThat(index(app, key)).isGreaterThan(from);
+        app.keys(KeyCode.CONTROL, KeyCode.Z);
+        app.until("back", () -> app.plan().project().order().isEmpty() && index(app, key) == from);
     }
 
     @Test

@@ -137,6 +137,7 @@ class ScreensTest {
             app.keys(KeyCode.ESCAPE);
             app.robot.interact(() -> app.find("#cloth").requestFocus());
             app.keys(KeyCode.DIGIT4);
+            app.click("#build-list");
             app.until("the steps", () -> app.present("#steps"));
             app.robot.interact(() -> app.<ListView<?>>find("#steps").requestFocus());
             app.keys(KeyCode.N);

@@ -15,7 +15,8 @@ public final class BuildUpPanel extends Panel {
 
     /** What is shown. */
     public enum Page {
-        STEPS("Steps", "What is painted when, and why"),
+        STEPS("In hand", "The pass in hand: what to do, with what, how long, and why"),
+        LIST("All passes", "What is painted when; the order can be changed"),
         HABITS("Habits", "How you work; the plan follows"),
         MEND("Put it right", "Point at a mistake and learn how to mend it");
 
@@ -37,6 +38,7 @@ public final class BuildUpPanel extends Panel {
     /** @param compare lays two habits side by side */
     public BuildUpPanel(Workbench workbench, Results show, MendModel mend, Runnable compare) {
         super(workbench, show);
+        CardPage card = new CardPage(this);
         StepsPage steps = new StepsPage(this);
         HabitsPage habits = new HabitsPage(this, compare);
         MendPage mending = new MendPage(this, mend);
@@ -50,7 +52,8 @@ public final class BuildUpPanel extends Panel {
         onRefresh(() -> {
             pages.show(page.get());
             PageView matter = switch (page.get()) {
-                case STEPS -> steps;
+                case STEPS -> card;
+                case LIST -> steps;
                 case HABITS -> habits;
                 case MEND -> mending;
             };

@@ -14,6 +14,9 @@ import mosspebble.core.finding.Finding.Stage;
 /** The painting step by step, habits, and what mends a mistake. */
 public final class BuildUpScreen extends Screen {
 
+    /** The card wants room for a sentence that is read with paint on the fingers. */
+    private static final double COLUMN = 400;
+
     private final MendModel model;
     private final ClothTool tool;
     private final Runnable compare;
@@ -29,6 +32,11 @@ public final class BuildUpScreen extends Screen {
     @Override
     protected Optional<Panel> makeColumn() {
         return Optional.of(new BuildUpPanel(with.workbench(), with.results(), model, compare));
+    }
+
+    @Override
+    public double columnWidth() {
+        return COLUMN;
     }
 
     @Override

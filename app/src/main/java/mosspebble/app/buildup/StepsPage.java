@@ -1,22 +1,19 @@
 package mosspebble.app.buildup;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
-import javafx.scene.control.ToggleButton;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
-import javafx.scene.layout.VBox;
 import mosspebble.app.control.Swatch;
 import mosspebble.app.screen.PageView;
 import mosspebble.app.screen.Panel;
@@ -28,21 +25,12 @@ import mosspebble.core.units.Numbers;
 import mosspebble.core.units.Srgb;
 import mosspebble.core.words.StepWords;
 
-/** The card of the pass in hand: what to do, how long, what it waits for and why; below it all steps in order, which can be changed. */
+/** All passes in their order, which can be changed. */
 final class StepsPage extends PageView {
-
-    private static final int MOST_WAITS = 4;
 
     private final Panel panel;
     private final ListView<Step> steps = new ListView<>();
-    private final Label title = new Label();
-    private final Label sentence = new Label();
-    private final Label reason = Panel.quiet("");
-    private final Label facts = new Label();
     private final Label film = Panel.quiet("");
-    private final VBox waits = new VBox(2);
-    private final Label figures = Panel.quiet("");
-    private final ToggleButton why = new ToggleButton("Why");
     private final Button earlier;
     private final Button later;
     private final Button own;
@@ -52,7 +40,7 @@ final class StepsPage extends PageView {
         this.panel = panel;
         steps.setId("steps");
         steps.setAccessibleText("Steps in order; Alt Up and Alt Down move one");
-        steps.setPrefHeight(150);
+        steps.setPrefHeight(340);
         steps.setMinHeight(140);
         steps.setCellFactory(list -> new StepCell());
         steps.getSelectionModel().selectedIndexProperty().addListener((o, before, now) -> {
@@ -74,32 +62,8 @@ final class StepsPage extends PageView {
         for (Button b : new Button[] {earlier, later, own}) {
             b.getStyleClass().add("tight");
         }
-        title.getStyleClass().add("card-title");
-        title.setWrapText(true);
-        sentence.setId("step-sentence");
-        sentence.getStyleClass().add("step-sentence");
-        sentence.setWrapText(true);
-        facts.getStyleClass().add("moss");
-        facts.setWrapText(true);
-        reason.setId("step-reason");
-        waits.setId("step-waits");
         film.setId("film-words");
-        figures.setId("step-figures");
-        why.setId("step-why");
-        why.getStyleClass().add("tight");
-        why.setTooltip(new Tooltip("The reason, the figures behind it, and what it waits for"));
-        for (Node each : new Node[] {reason, figures, waits}) {
-            each.visibleProperty().bind(why.selectedProperty());
-            each.managedProperty().bind(why.selectedProperty());
-        }
-        HBox.setHgrow(facts, Priority.ALWAYS);
-        facts.setMinWidth(0);
-        HBox pace = new HBox(6, facts, why);
-        pace.setAlignment(Pos.TOP_LEFT);
-        why.setMinWidth(Region.USE_PREF_SIZE);
-        VBox detail = new VBox(4, title, sentence, pace, reason, figures, waits);
-        detail.getStyleClass().add("inset");
-        getChildren().addAll(detail, new HBox(4, earlier, later, own), steps, film);
+        getChildren().addAll(new HBox(4, earlier, later, own), steps, film);
     }
 
     /** Moves the step in hand in the painter's own order. */
@@ -115,20 +79,19 @@ final class StepsPage extends PageView {
             panel.workbench.tell("Washing, pencil, signature and seal keep their place.");
             return;
         }
-        List<String> keys = new ArrayList<>(plan.steps().stream().filter(
-                o -> o.side() == plan.up().side() && o.kind().movable() && o.kind() != Step.Kind.PRIME)
-                .map(Step::key).toList());
-        String key = plan.steps().get(at).key();
-        int from = keys.indexOf(key);
-        int to = from + by;
-        if (from < 0 || to < 0 || to >= keys.size()) {
-            panel.workbench.tell(from < 0 ? "Primer goes with what it lies under."
+        int to = at + by;
+        Optional<List<String>> moved = to < 0 || to >= plan.steps().size() ? Optional.empty() : plan.moved(at, to);
+        while (moved.isEmpty() && to + by >= 0 && to + by < plan.steps().size()) {
+            to += by; // over what keeps its place
+            moved = plan.moved(at, to);
+        }
+        if (moved.isEmpty()) {
+            panel.workbench.tell(plan.steps().get(at).kind() == Step.Kind.PRIME ? "Primer goes with what it lies under."
                     : "It is the " + (by < 0 ? "first" : "last") + " already.");
             return;
         }
-        keys.remove(from);
-        keys.add(to, key);
-        pending = key;
+        List<String> keys = moved.get();
+        pending = plan.steps().get(at).key();
         panel.edit((by < 0 ? "Earlier: " : "Later: ") + StepWords.title(plan.steps().get(at)), p -> p.withOrder(keys));
     }
 
@@ -177,38 +140,9 @@ final class StepsPage extends PageView {
             steps.getSelectionModel().clearSelection();
         }
         showing = false;
-        waits.getChildren().clear();
         boolean none = plan == null || count == 0 || count > plan.steps().size();
         earlier.setDisable(none || !plan.steps().get(count - 1).kind().movable());
         later.setDisable(earlier.isDisable());
-        if (none) {
-            title.setText("The bare stone");
-            sentence.setText(plan == null || plan.steps().isEmpty() ? "No plan yet: choose a subject in Sketch."
-                    : "Step through the painting with the slider, the list, or , and .");
-            facts.setText("");
-            reason.setText("");
-            figures.setText("");
-            why.setDisable(true);
-            return;
-        }
-        Step step = plan.steps().get(count - 1);
-        title.setText(StepWords.title(step));
-        String puddles = StepWords.puddles(plan, count - 1);
-        sentence.setText(StepWords.sentence(step) + (puddles.isEmpty() ? "" : " " + puddles));
-        facts.setText(StepWords.tool(step) + " · hand " + Durations.words(step.work().hand())
-                + (step.work().between().isZero() ? "" : " · " + Durations.words(step.work().between()) + " between coats")
-                + (step.work().dries().isZero() ? "" : " · then dries " + Durations.words(step.work().dries()))
-                + step.wet().map(w -> " · wet into wet, " + Durations.words(w.work()) + " of " + Durations.words(w.open()) + " open")
-                        .orElse(""));
-        why.setDisable(false);
-        reason.setText(StepWords.reason(step));
-        figures.setText(StepWords.figures(step));
-        List<Step.After> after = step.after().stream().filter(a -> plan.steps().get(a.step()).kind().movable()).toList();
-        after.subList(Math.max(0, after.size() - MOST_WAITS), after.size()).forEach(a -> waits.getChildren().add(Panel
-                .quiet("waits for " + (a.step() + 1) + " " + StepWords.title(plan.steps().get(a.step())) + ": " + StepWords.reason(a))));
-        if (after.size() > MOST_WAITS) {
-            waits.getChildren().add(Panel.quiet("and for " + (after.size() - MOST_WAITS) + " more before them"));
-        }
     }
 
     private static String many(Step step) {

@@ -359,6 +359,10 @@ public final class ClothView extends Region {
         if (project.isEmpty()) {
             return;
         }
+        double[] cut = slice.get();
+        double middle = frame().toPixels((cut[0] + cut[2]) / 2, 0).getX();
+        double half = scale * Math.hypot(cut[2] - cut[0], cut[3] - cut[1]) / 2;
+        slice.seen(middle - half, middle + half);
         PaintPlan own = plan != null && plan.project().id().equals(project.get().id()) ? plan : null;
         if (own != null && tool().showsFace()) {
             frame().inMm(pen);

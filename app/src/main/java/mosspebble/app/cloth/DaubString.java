@@ -2,7 +2,9 @@ package mosspebble.app.cloth;
 
 import java.time.Duration;
 import java.util.List;
+import java.util.Optional;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
@@ -21,7 +23,7 @@ import mosspebble.core.words.StepWords;
 
 /**
  * The whole painting as a string of daubs below the stone: one for each pass in its own colour, a ring for every coat after the first, a
- * length of thread for a wait. A click takes that moment in hand.
+ * length of thread for a wait. A click takes that moment in hand; a daub that is dragged moves its pass.
  */
 public final class DaubString extends HBox {
 
@@ -37,6 +39,7 @@ public final class DaubString extends HBox {
     private final Results show;
     private List<Step> shows = List.of();
     private double wide;
+    private int dragged = -1;
 
     public DaubString(Workbench workbench, Results show) {
         this.workbench = workbench;
@@ -117,7 +120,45 @@ public final class DaubString extends HBox {
         daub.setTooltip(new Tooltip(words));
         daub.setAccessibleText(words);
         daub.setOnAction(e -> workbench.stepProperty().set(index + 1));
+        daub.setOnMouseDragged(e -> {
+            dragged = Math.abs(e.getX() - size / 2) > size ? index : dragged;
+            daub.setTranslateX(dragged == index ? e.getX() - size / 2 + daub.getTranslateX() : 0);
+        });
+        daub.setOnMouseReleased(e -> {
+            if (dragged == index) {
+                dragged = -1;
+                daub.setTranslateX(0);
+                drop(index, e.getSceneX());
+                e.consume();
+            }
+        });
         return daub;
+    }
+
+    /** Moves a pass to the place of the daub nearest to where it was let go. */
+    private void drop(int step, double sceneX) {
+        PaintPlan plan = show.plan();
+        int to = step;
+        double nearest = Double.POSITIVE_INFINITY;
+        for (Node each : getChildren()) {
+            if (each instanceof Button) {
+                int number = Integer.parseInt(each.getId().substring("daub-".length())) - 1;
+                double away = Math.abs(each.localToScene(each.getBoundsInLocal()).getCenterX() - sceneX);
+                if (away < nearest) {
+                    nearest = away;
+                    to = number;
+                }
+            }
+        }
+        if (plan == null || step >= plan.steps().size() || to >= plan.steps().size()) {
+            return;
+        }
+        Optional<List<String>> moved = plan.moved(step, to);
+        if (moved.isEmpty()) {
+            workbench.tell(to == step ? "" : "That keeps its place.");
+            return;
+        }
+        workbench.edit("Move: " + StepWords.title(plan.steps().get(step)), p -> p.withOrder(moved.get()));
     }
 
     /** The moment in hand is ringed; what comes after it is pale. */

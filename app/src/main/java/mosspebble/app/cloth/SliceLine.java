@@ -7,6 +7,8 @@ public final class SliceLine extends ObservableValueBase<double[]> {
 
     private double[] line = {-30, 0, 30, 0};
     private double[] pointed;
+    private double fromPx;
+    private double toPx;
 
     @Override
     public double[] getValue() {
@@ -20,6 +22,24 @@ public final class SliceLine extends ObservableValueBase<double[]> {
     public void set(double ax, double ay, double bx, double by) {
         line = new double[] {ax, ay, bx, by};
         fireValueChangedEvent();
+    }
+
+    /** Where the line begins and ends on the cloth, px from its left; one that runs upright is laid down about its middle. */
+    public void seen(double from, double to) {
+        if (Math.abs(from - fromPx) > 0.5 || Math.abs(to - toPx) > 0.5) {
+            fromPx = from;
+            toPx = to;
+            fireValueChangedEvent();
+        }
+    }
+
+    /** Left end on the cloth, px; at or beyond the right one while nothing is seen. */
+    public double fromPx() {
+        return fromPx;
+    }
+
+    public double toPx() {
+        return toPx;
     }
 
     /** The place under the pointer, x and y in mm; null while it is elsewhere. */

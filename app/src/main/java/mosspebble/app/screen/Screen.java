@@ -13,6 +13,8 @@ import mosspebble.core.finding.Finding.Stage;
  */
 public abstract class Screen {
 
+    private static final double COLUMN = 304;
+
     protected final Surroundings with;
     private final String id;
     private final String title;
@@ -51,6 +53,11 @@ public abstract class Screen {
     /** What the hand does on the cloth; empty where the cloth is not in the middle. */
     public Optional<ClothTool> tool() {
         return Optional.empty();
+    }
+
+    /** How wide its column is, px. */
+    public double columnWidth() {
+        return COLUMN;
     }
 
     /** Makes the column; empty for a view that leaves the stage's in place. */

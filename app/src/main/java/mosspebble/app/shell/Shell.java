@@ -37,6 +37,7 @@ import mosspebble.app.cloth.ClothView;
 import mosspebble.app.cloth.OtherSideView;
 import mosspebble.app.cloth.DaubString;
 import mosspebble.app.cloth.SliceLine;
+import mosspebble.app.cloth.SliceEdge;
 import mosspebble.app.cloth.SliceView;
 import mosspebble.app.cloth.StepBar;
 import mosspebble.app.colour.ColourScreen;
@@ -74,8 +75,6 @@ import mosspebble.instruments.StripeReader;
 /** The whole window: path, cloth, stage, tray, name, command field. */
 public final class Shell extends StackPane {
 
-    private static final double COLUMN = 304;
-
     private final Workbench workbench;
     private final Results show;
     private final Navigator navigator;
@@ -94,6 +93,9 @@ public final class Shell extends StackPane {
     private final ScrollPane findingsPane = new ScrollPane();
     private final Label stageName = new Label();
     private final SliceView sliceView;
+    private final SliceEdge sliceEdge;
+    private final VBox column = new VBox();
+    private boolean sliceOpen;
     private final StepBar stepBar;
     private final DaubString daubs;
     private final VBox empty;
@@ -143,6 +145,7 @@ public final class Shell extends StackPane {
         screens.forEach(screen -> screen.tool().ifPresent(tool -> tools.put(screen.stage(), tool)));
         cloth = new ClothView(workbench, show, line, tools);
         sliceView = new SliceView(workbench, show, line);
+        sliceEdge = new SliceEdge(workbench, show, line, this::openSlice);
         stepBar = new StepBar(workbench, show);
         daubs = new DaubString(workbench, show);
         empty = empty();
@@ -151,10 +154,11 @@ public final class Shell extends StackPane {
         OtherSideView other = new OtherSideView(workbench, show);
         StackPane.setAlignment(other, Pos.TOP_RIGHT);
         StackPane.setMargin(other, new Insets(40, 10, 0, 0));
+        StackPane.setAlignment(sliceView, Pos.BOTTOM_CENTER);
         onCloth = new StackPane(cloth, other);
         middle = new StackPane(onCloth, empty, failed(), notices);
         BorderPane centre = new BorderPane(middle);
-        centre.setBottom(new VBox(daubs, stepBar));
+        centre.setBottom(new VBox(sliceEdge, daubs, stepBar));
         BorderPane frame = new BorderPane(centre);
         frame.setTop(top());
         frame.setLeft(new PathRail(workbench, show));
@@ -192,12 +196,15 @@ public final class Shell extends StackPane {
         findingsPane.setMinHeight(112);
         findingsPane.setPrefHeight(112);
         findingsPane.setMaxHeight(112);
-        VBox right = new VBox(stageName, stagePane, sliceView, findingsPane);
-        right.getStyleClass().add("stage");
-        right.setMinWidth(COLUMN);
-        right.setPrefWidth(COLUMN);
-        right.setMaxWidth(COLUMN);
-        return right;
+        column.getChildren().setAll(stageName, stagePane, sliceView, findingsPane);
+        column.getStyleClass().add("stage");
+        return column;
+    }
+
+    private void columnWidth(double wide) {
+        column.setMinWidth(wide);
+        column.setPrefWidth(wide);
+        column.setMaxWidth(wide);
     }
 
     private void toCloth() {
@@ -538,6 +545,7 @@ public final class Shell extends StackPane {
         }
         slice();
         Panel.present(stepBar, painted() && onCloth);
+        columnWidth(now.column().isPresent() ? now.columnWidth() : stageScreen().columnWidth());
         Panel.present(daubs, onCloth && painted() && workbench.stageProperty().get() == Stage.BUILD_UP);
         if (!painted()) {
             stepBar.stop();
@@ -561,7 +569,22 @@ public final class Shell extends StackPane {
         Stage stage = workbench.stageProperty().get();
         boolean cuts = stage.compareTo(Stage.BUILD_UP) >= 0 && !mend.pointingProperty().get()
                 || stage == Stage.STONE && stone.pageProperty().get() == StoneModel.Page.DOME;
-        Panel.present(sliceView, navigator.onCloth() && cuts);
+        boolean edge = stage == Stage.BUILD_UP;
+        Panel.present(sliceEdge, navigator.onCloth() && edge && painted());
+        if (edge && !onCloth.getChildren().contains(sliceView)) {
+            column.getChildren().remove(sliceView);
+            onCloth.getChildren().add(sliceView);
+        } else if (!edge && !column.getChildren().contains(sliceView)) {
+            onCloth.getChildren().remove(sliceView);
+            column.getChildren().add(2, sliceView);
+        }
+        Panel.present(sliceView, navigator.onCloth() && cuts && (!edge || sliceOpen));
+    }
+
+    /** The slice with its figures over the foot of the cloth, or away again. */
+    private void openSlice() {
+        sliceOpen = !sliceOpen;
+        slice();
     }
 
     private void refresh() {

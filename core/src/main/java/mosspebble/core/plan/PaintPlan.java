@@ -119,6 +119,37 @@ public record PaintPlan(List<FacePlan> faces, Optional<EdgeStrip> edge, Schedule
         return schedule.steps();
     }
 
+    /** Keys of the passes of the face that is up that may be moved, in their order; primer goes with what it lies under. */
+    public List<String> order() {
+        return steps().stream().filter(this::moves).map(Step::key).toList();
+    }
+
+    private boolean moves(Step step) {
+        return step.side() == up().side() && step.kind().movable() && step.kind() != Step.Kind.PRIME;
+    }
+
+    /**
+     * The order with one pass moved to the place of another.
+     *
+     * @param step number of the pass, from 0
+     * @param to number of the step whose place it takes, from 0; the nearest that moves counts
+     * @return empty if the pass keeps its place, or has it already
+     */
+    public Optional<List<String>> moved(int step, int to) {
+        if (step == to || !moves(steps().get(step))) {
+            return Optional.empty();
+        }
+        List<String> keys = new ArrayList<>(order());
+        int from = keys.indexOf(steps().get(step).key());
+        int place = (int) steps().subList(0, to).stream().filter(this::moves).count();
+        int end = Math.min(keys.size() - 1, to > step && !moves(steps().get(to)) ? place - 1 : place);
+        if (end == from) {
+            return Optional.empty();
+        }
+        keys.add(end, keys.remove(from));
+        return Optional.of(List.copyOf(keys));
+    }
+
     public Sitting sitting() {
         return schedule.sitting();
     }

@@ -1,0 +1,126 @@
+package mosspebble.app.cloth;
+
+import java.util.List;
+import javafx.scene.AccessibleRole;
+import javafx.scene.Cursor;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.Region;
+import javafx.scene.paint.Color;
+import javafx.scene.text.Font;
+import javafx.scene.text.TextAlignment;
+import mosspebble.app.control.Swatch;
+import mosspebble.app.control.Token;
+import mosspebble.app.model.Results;
+import mosspebble.app.model.Workbench;
+import mosspebble.core.coats.Coat;
+import mosspebble.core.coats.Film;
+import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.Slice;
+import mosspebble.core.units.Numbers;
+
+/** The cut from A to B as a thin edge of paint under the stone, always at one scale; a click opens the slice with its figures. */
+public final class SliceEdge extends Region {
+
+    private static final double HIGH = 34;
+    private static final double GROUND = 26;
+    private static final int SAMPLES = 240;
+    private static final double MARGIN = 54;
+
+    /** The same for every stone and step, so that thick looks thick. */
+    private static final double UM_PER_PIXEL = 7;
+
+    private final Workbench workbench;
+    private final Results show;
+    private final SliceLine line;
+    private final Canvas canvas = new Canvas();
+    private Slice slice;
+
+    /** @param open opens the slice, or shuts it again */
+    public SliceEdge(Workbench workbench, Results show, SliceLine line, Runnable open) {
+        this.workbench = workbench;
+        this.show = show;
+        this.line = line;
+        setId("slice-edge");
+        getStyleClass().add("slice-edge");
+        setAccessibleRole(AccessibleRole.BUTTON);
+        setFocusTraversable(true);
+        setCursor(Cursor.HAND);
+        Tooltip.install(this, new Tooltip("The paint from A to B, cut through; opens the slice with its figures"));
+        getChildren().add(canvas);
+        setMinHeight(HIGH);
+        setPrefHeight(HIGH);
+        setMaxHeight(HIGH);
+        show.planProperty().addListener((o, a, now) -> cut(now));
+        cut(show.plan());
+        workbench.stepProperty().addListener((o, a, b) -> draw());
+        workbench.coatProperty().addListener((o, a, b) -> draw());
+        workbench.studioProperty().addListener((o, a, b) -> draw());
+        line.addListener((o, a, b) -> draw());
+        setOnMouseClicked(e -> open.run());
+        setOnKeyPressed(e -> {
+            if (e.getCode() == KeyCode.ENTER || e.getCode() == KeyCode.SPACE) {
+                open.run();
+                e.consume();
+            }
+        });
+    }
+
+    private void cut(PaintPlan plan) {
+        slice = plan == null ? null : new Slice(plan);
+        draw();
+    }
+
+    @Override
+    protected void layoutChildren() {
+        canvas.setWidth(getWidth());
+        canvas.setHeight(HIGH);
+        draw();
+    }
+
+    private void draw() {
+        GraphicsContext pen = canvas.getGraphicsContext2D();
+        double w = canvas.getWidth();
+        pen.clearRect(0, 0, w, HIGH);
+        PaintPlan plan = show.plan();
+        if (slice == null || plan == null || w < 100) {
+            return;
+        }
+        boolean evening = workbench.studio().evening();
+        double[] at = line.get();
+        boolean seen = line.toPx() > line.fromPx() + 40;
+        double left = seen ? Math.max(MARGIN, line.fromPx()) : MARGIN;
+        double wide = Math.min(w - MARGIN, seen ? line.toPx() : w) - left;
+        List<Slice.Sample> samples = slice.cut(show.steps(), workbench.coatProperty().get(), at[0], at[1], at[2], at[3], SAMPLES);
+        Color stone = Swatch.colour(plan.survey().stone().colour());
+        double cell = wide / SAMPLES;
+        for (int i = 0; i < SAMPLES; i++) {
+            Slice.Sample sample = samples.get(i);
+            double x = left + i * cell;
+            if (sample.onStone()) {
+                pen.setFill(stone);
+                pen.fillRect(x, GROUND, cell + 0.6, HIGH - GROUND);
+                double y = GROUND;
+                for (Film film : sample.layers()) {
+                    Coat coat = film.coat().orElseThrow();
+                    double high = film.layerUm() / UM_PER_PIXEL;
+                    pen.setFill(coat.optics().isClear() ? Token.CLEAR.colour(evening) : Swatch.colour(coat.swatch()));
+                    pen.fillRect(x, y - high, cell + 0.6, high);
+                    y -= high;
+                }
+            }
+        }
+        double thickest = samples.stream().mapToDouble(Slice.Sample::totalUm).max().orElse(0);
+        pen.setFill(Token.QUIET.colour(evening));
+        pen.setFont(Font.font("Atkinson Hyperlegible", 12));
+        pen.setTextAlign(TextAlignment.RIGHT);
+        pen.fillText("A", left - 8, GROUND + 4);
+        pen.setTextAlign(TextAlignment.LEFT);
+        pen.fillText("B", left + wide + 8, GROUND + 4);
+        pen.setTextAlign(TextAlignment.RIGHT);
+        pen.fillText(thickest <= 0 ? "bare" : Numbers.text(thickest, 0) + " µm", w - 20, GROUND + 4);
+        setAccessibleText("The paint from A to B, at most " + Numbers.text(thickest, 0) + " µm thick; opens the slice");
+    }
+}
