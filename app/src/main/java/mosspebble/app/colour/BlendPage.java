@@ -168,9 +168,9 @@ final class BlendPage extends PageView {
         }
         Panel.present(angle, blend.kind().directed());
         Panel.present(amount, !blend.kind().amount().isEmpty());
-        boolean joined = blend.kind() == BlendKind.SPLIT || blend.kind() == BlendKind.BANDS || blend.kind() == BlendKind.GRADIENT;
+        boolean joined = blend.kind() == BlendKind.SPLIT || blend.kind().isGraded();
         Panel.present(join, joined);
-        Panel.present(method, blend.kind() == BlendKind.BANDS || blend.kind() == BlendKind.GRADIENT);
+        Panel.present(method, blend.kind().isGraded());
         method.show(blend.method());
         angle.refresh();
         amount.refresh();

@@ -8,6 +8,10 @@ public enum BlendKind {
     HALO("dark behind the subject", 1, 1, false),
     BANDS("wet bands run together", 1, 3, true),
     GRADIENT("smooth gradient", 1, 3, true),
+    FROM_MIDDLE("gradient from the middle", 1, 3, false),
+    ALONG_OUTLINE("gradient along the outline", 1, 3, false),
+    RUN("colours run together", 1, 3, false),
+    STROKES("scattered strokes", 1, 3, true),
     DRY_BRUSH("dry-brushed streaks", 1, 2, true),
     FOAM("damp-sponge foam", 1, 1, true),
     STIPPLE("sponge stipple", 1, 3, false),
@@ -56,7 +60,12 @@ public enum BlendKind {
 
     /** Whether colours run into each other. */
     public boolean joins() {
-        return this == BANDS || this == GRADIENT || this == LOADED;
+        return isGraded() || this == LOADED || this == RUN;
+    }
+
+    /** Whether bands follow each other with joins between them, worked wet or in glazes. */
+    public boolean isGraded() {
+        return this == BANDS || this == GRADIENT || this == FROM_MIDDLE || this == ALONG_OUTLINE;
     }
 
     /** What its amount does, from 0 to 1; empty where it does nothing. */
@@ -66,8 +75,9 @@ public enum BlendKind {
             case SPLIT -> "arch of the join";
             case WASHED -> "how thin";
             case HALO -> "reach of the dark";
-            case BANDS, GRADIENT -> "width of the joins";
-            case DRY_BRUSH, FOAM, STIPPLE, CRYSTAL -> "how much is covered";
+            case BANDS, GRADIENT, FROM_MIDDLE, ALONG_OUTLINE -> "width of the joins";
+            case RUN -> "how far they run";
+            case DRY_BRUSH, FOAM, STIPPLE, CRYSTAL, STROKES -> "how much is covered";
             case SPIRAL -> "turns";
             case LOADED -> "how far the first colour reaches";
             case GLAZE -> "how strong";

@@ -26,6 +26,10 @@ public final class BlendWork {
 
     private static final double SPONGE_MM = 2.2;
     private static final double LANE_MM = 1.1;
+    /** Width of a short stroke, and how small the patches of colours that run together may be. */
+    private static final double STROKE_MM = 1.6;
+    private static final double LEAST_RUN_MM = 4;
+    private static final double RUNS_ACROSS = 5;
     private static final double GLAZE_THIN = 0.35;
 
     /** A mixed step reaches over its neighbours by this share of its width. */
@@ -74,7 +78,12 @@ public final class BlendWork {
             case SPLIT -> work.split();
             case WASHED -> work.washed();
             case HALO -> work.halo();
-            case BANDS, GRADIENT -> work.bands(kind == BlendKind.GRADIENT);
+            case BANDS -> work.bands(new Strips(area, work.seen, blend.angle()), false);
+            case GRADIENT -> work.bands(new Strips(area, work.seen, blend.angle()), true);
+            case FROM_MIDDLE -> work.bands(Rings.fromTheMiddle(area, work.seen), true);
+            case ALONG_OUTLINE -> work.bands(Rings.alongTheOutline(area, work.seen), true);
+            case RUN -> work.run();
+            case STROKES -> work.strokes();
             case DRY_BRUSH -> work.dryBrush();
             case FOAM -> work.foam();
             case STIPPLE -> work.stipple();
@@ -125,8 +134,7 @@ public final class BlendWork {
         add(Share.of(Kind.DARK_BEHIND), near, colours.get(1), 0.6, false, reach * 0.7, true);
     }
 
-    private void bands(boolean smooth) {
-        Strips strips = new Strips(area, seen, blend.angle());
+    private void bands(Field field, boolean smooth) {
         int n = colours.size();
         double[] cuts = cuts(n);
         double widest = 1;
@@ -135,10 +143,10 @@ public final class BlendWork {
         }
         double half = Math.min(0.5 * widest, (smooth ? 0.12 + 0.38 * blend.amount() : 0.04 + 0.16 * blend.amount()) * (smooth ? 1 : 0.7));
         for (int i = 0; i < n; i++) {
-            add(Share.of(Kind.BAND, i + 1), strips.between(cuts[i], cuts[i + 1]), colours.get(i), 1, true, 0, false);
+            add(Share.of(Kind.BAND, i + 1), field.between(cuts[i], cuts[i + 1]), colours.get(i), 1, true, 0, false);
         }
         for (int i = 0; i + 1 < n; i++) {
-            join(strips, colours.get(i), colours.get(i + 1), cuts[i + 1] - half, cuts[i + 1] + half, smooth ? MOST_STEPS : 1);
+            join(field, colours.get(i), colours.get(i + 1), cuts[i + 1] - half, cuts[i + 1] + half, smooth ? MOST_STEPS : 1);
         }
     }
 
@@ -154,19 +162,19 @@ public final class BlendWork {
     }
 
     /** Mixed steps from one colour to the next, one after the other along the join. */
-    private void join(Strips strips, Palette.Colour from, Palette.Colour to, double low, double high, int most) {
+    private void join(Field field, Palette.Colour from, Palette.Colour to, double low, double high, int most) {
         int steps = Math.min(most, Ladder.rungsFor(from, to, STEP, most + 2) - 2);
         boolean wet = blend.method() == Blend.Method.WET;
         int passes = wet ? 1 : GLAZES;
         steps = Math.max(1, steps);
         double each = (high - low) / steps;
-        double soft = each * strips.length() * 1.5;
+        double soft = each * field.length() * 1.5;
         for (int pass = 0; pass < passes; pass++) {
             for (int k = 0; k < steps; k++) {
                 double share = (k + 0.5) / steps;
                 Palette.Colour mixed = mixed(from, to, share);
                 add(wet ? Share.of(Kind.MIXED_STEP) : new Share(Kind.MIXED_STEP, pass + 1, passes),
-                        strips.between(low + (k - OVER) * each, low + (k + 1 + OVER) * each), mixed, wet ? 1 : GLAZE_THIN, false, soft,
+                        field.between(low + (k - OVER) * each, low + (k + 1 + OVER) * each), mixed, wet ? 1 : GLAZE_THIN, false, soft,
                         wet);
             }
         }
@@ -185,6 +193,24 @@ public final class BlendWork {
                 && 6 * from.mix().totalParts() * to.mix().totalParts() <= Mix.MOST_PARTS;
         return countable ? together.as(from.mix().with(6 - second, to.mix(), second).inAtMost(Mix.MEASURED_PARTS))
                 : together.as(share < 0.5 ? from.mix() : to.mix());
+    }
+
+    /** Patches of all colours side by side, wet at once, whose edges run into each other. */
+    private void run() {
+        List<Geometry> patches = new Dabs(area, seed).patches(Math.max(LEAST_RUN_MM, size() / RUNS_ACROSS), colours.size());
+        double soft = LEAST_RUN_MM * (0.3 + 1.2 * blend.amount());
+        for (int i = 0; i < colours.size(); i++) { // the first floods all between the others, whose corners the water rounds
+            Geometry round = Shapes.grown(Shapes.grown(patches.get(i), -LEAST_RUN_MM / 3), LEAST_RUN_MM / 3 + soft / 3);
+            add(Share.of(Kind.RUN, i + 1), i == 0 ? area : Shapes.common(round, area), colours.get(i), 1, i == 0, i == 0 ? 0 : soft, true);
+        }
+    }
+
+    private void strokes() {
+        base();
+        List<Geometry> strokes = new Dabs(area, seed).strokes(blend.angle(), STROKE_MM, colours.size() - 1, 0.2 + 0.75 * blend.amount());
+        for (int i = 1; i < colours.size(); i++) {
+            add(Share.of(Kind.STROKES), strokes.get(i - 1), colours.get(i), 0.8, false, 0.2, false);
+        }
     }
 
     private void dryBrush() {

@@ -12,6 +12,7 @@ import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.Location;
 import org.locationtech.jts.geom.Polygon;
+import org.locationtech.jts.triangulate.VoronoiDiagramBuilder;
 
 /** Marks of a tool scattered over an area, none over another: sponge dabs, facets, dry streaks. The same seed gives the same marks. */
 final class Dabs {
@@ -161,6 +162,85 @@ final class Dabs {
             }
         }
         return together(streaks);
+    }
+
+    /**
+     * Short strokes of a brush that is set down and lifted again, in lanes along a direction, each a little askew.
+     *
+     * @param wideMm of a stroke
+     * @param kinds how many colours take turns at random
+     * @param share of the places that get a stroke
+     * @return the strokes of each colour
+     */
+    List<Geometry> strokes(double angle, double wideMm, int kinds, double share) {
+        List<List<Polygon>> strokes = new ArrayList<>();
+        for (int k = 0; k < kinds; k++) {
+            strokes.add(new ArrayList<>());
+        }
+        double ax = Math.sin(Math.toRadians(angle));
+        double ay = -Math.cos(Math.toRadians(angle));
+        double lane = pitch(2 * wideMm) * 0.75;
+        Envelope box = area.getEnvelopeInternal();
+        double reach = Math.hypot(box.getWidth(), box.getHeight()) / 2;
+        for (double across = -reach; across < reach; across += lane) {
+            double along = -reach - random.nextDouble() * 4 * lane;
+            while (along < reach) {
+                double length = lane * (2.4 + 1.6 * random.nextDouble());
+                double wide = lane * (0.5 + 0.2 * random.nextDouble()) / 2;
+                double askew = lane * 0.24 * (random.nextDouble() - 0.5);
+                int kind = random.nextInt(kinds);
+                boolean set = random.nextDouble() < share;
+                Polygon stroke = FACTORY.createPolygon(new Coordinate[] {at(box.centre(), ax, ay, along, across - askew),
+                    at(box.centre(), ax, ay, along + 0.15 * length, across - askew - wide),
+                    at(box.centre(), ax, ay, along + 0.7 * length, across + askew - wide),
+                    at(box.centre(), ax, ay, along + length, across + askew),
+                    at(box.centre(), ax, ay, along + 0.7 * length, across + askew + wide),
+                    at(box.centre(), ax, ay, along + 0.15 * length, across - askew + wide),
+                    at(box.centre(), ax, ay, along, across - askew)});
+                if (set && java.util.Arrays.stream(stroke.getCoordinates()).allMatch(this::holds)) {
+                    strokes.get(kind).add(stroke);
+                }
+                along += length * 1.12;
+            }
+        }
+        return strokes.stream().map(Dabs::together).toList();
+    }
+
+    /**
+     * The whole area in uneven patches, each nearest to one of its shaken middles.
+     *
+     * @param pitchMm from middle to middle
+     * @param kinds how many colours; each has its share, none twice in a row
+     * @return the patches of each colour; together they are the area
+     */
+    List<Geometry> patches(double pitchMm, int kinds) {
+        Envelope box = area.getEnvelopeInternal();
+        List<Coordinate> middles = new ArrayList<>();
+        for (double y = box.getMinY() - pitchMm / 2; y < box.getMaxY() + pitchMm; y += pitchMm) {
+            for (double x = box.getMinX() - pitchMm / 2; x < box.getMaxX() + pitchMm; x += pitchMm) {
+                middles.add(
+                        new Coordinate(x + pitchMm * 0.7 * (random.nextDouble() - 0.5), y + pitchMm * 0.7 * (random.nextDouble() - 0.5)));
+            }
+        }
+        VoronoiDiagramBuilder builder = new VoronoiDiagramBuilder();
+        builder.setSites(middles);
+        Envelope clip = new Envelope(box);
+        clip.expandBy(2 * pitchMm);
+        builder.setClipEnvelope(clip);
+        Geometry cells = builder.getDiagram(FACTORY);
+        List<List<Geometry>> patches = new ArrayList<>();
+        for (int k = 0; k < kinds; k++) {
+            patches.add(new ArrayList<>());
+        }
+        int kind = random.nextInt(kinds);
+        for (int i = 0; i < cells.getNumGeometries(); i++) {
+            Geometry cell = Shapes.common(cells.getGeometryN(i), area);
+            if (!cell.isEmpty()) {
+                patches.get(kind).add(cell);
+                kind = (kind + 1 + (kinds > 2 ? random.nextInt(kinds - 1) : 0)) % kinds;
+            }
+        }
+        return patches.stream().map(Shapes::union).toList();
     }
 
     private static Coordinate at(Coordinate middle, double ax, double ay, double along, double across) {

@@ -6,7 +6,7 @@ import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 
 /** Strips across a direction: cuts an area by how far along its places lie. */
-final class Strips {
+final class Strips implements Field {
 
     private static final GeometryFactory FACTORY = new GeometryFactory();
 
@@ -54,12 +54,13 @@ final class Strips {
     }
 
     /** Length of the seen area along the direction, mm. */
-    double length() {
+    @Override
+    public double length() {
         return high - low;
     }
 
-    /** The area between two shares of its length; beyond 0 and 1 it is open. */
-    Geometry between(double from, double to) {
+    @Override
+    public Geometry between(double from, double to) {
         return between(from, to, 0);
     }
 

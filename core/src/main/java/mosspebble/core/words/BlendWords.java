@@ -16,6 +16,10 @@ public final class BlendWords {
             case HALO -> "A darker colour close behind the subject, lighter toward the rim.";
             case BANDS -> "Bands of colour overlapped while wet, so that their edges run into each other.";
             case GRADIENT -> "One colour into the next in mixed steps, joins worked while both are wet.";
+            case FROM_MIDDLE -> "The first colour in the middle, the others round it, joins worked while both are wet.";
+            case ALONG_OUTLINE -> "The first colour along the outline, the others farther in, joins worked while both are wet.";
+            case RUN -> "Pens or thin paint side by side, all wet at once, run into each other by moving air.";
+            case STROKES -> "Short strokes of other colours over the first, each set down and lifted.";
             case DRY_BRUSH -> "A nearly dry brush drags streaks of another colour over the first.";
             case FOAM -> "Foam dabbed on with a damp sponge, thickest at one side.";
             case STIPPLE -> "Dabs of a sponge, turned each time.";

@@ -90,7 +90,7 @@ public final class StepWords {
 
     private static String verb(Step.Lay lay) {
         if (lay.wet().isPresent()) {
-            return isLoaded(lay) ? "With the loaded brush:" : "Work wet into wet:";
+            return isLoaded(lay) ? "With the loaded brush:" : isRun(lay) ? "Let run together:" : "Work wet into wet:";
         }
         return switch (lay.kind()) {
             case PRIME -> "Prime";
@@ -104,6 +104,10 @@ public final class StepWords {
 
     private static boolean isLoaded(Step.Lay lay) {
         return lay.doing().what().stream().anyMatch(w -> w.share().kind() == Share.Kind.INNER_COLOUR);
+    }
+
+    private static boolean isRun(Step.Lay lay) {
+        return lay.doing().what().stream().anyMatch(w -> w.share().kind() == Share.Kind.RUN);
     }
 
     private static boolean lightens(Step.Lay lay) {
@@ -258,6 +262,8 @@ public final class StepWords {
             case DABS -> "sponge dabs on " + whole;
             case FACETS -> "facets on " + whole;
             case ARM -> ordinal(share) + " arm of " + whole;
+            case RUN -> ordinal(share) + " colour of " + whole;
+            case STROKES -> "strokes over " + whole;
             case WHITE_IN_LOAD -> whole + ", first with white in the load";
             case TIP_COLOUR -> "the tip colour of " + whole;
             case INNER_COLOUR -> "the " + (share.number() == 1 ? "next" : "foot") + " colour of " + whole;
@@ -299,7 +305,7 @@ public final class StepWords {
         String pencil = lay.doing().pencil().map(p -> p.chalk() ? "Draw " + it + " in chalk on the dry paint first. "
                 : "Pencil " + it + " lightly on the dry paint first. ").orElse("");
         String first = pencil + Words.upper(how(lay));
-        String edge = lay.doing().widened() ? " First widen its edge by " + Numbers.text(Step.EDGE_MM, 0)
+        String edge = lay.doing().widened() && !isLoaded(lay) && !isRun(lay) ? " First widen its edge by " + Numbers.text(Step.EDGE_MM, 0)
                 + " mm with the small brush, so that the large one never comes near it." : "";
         String more = lay.doing().count().perhapsMore() && lay.doing().hides() && lay.kind().spreads()
                 ? " Look at it dry: where what is below still shows, one more."
@@ -319,6 +325,11 @@ public final class StepWords {
             return Words.list(loads(lay))
                     + " side by side on the flat brush: press at the tip, release toward the foot. Two or three strokes, "
                     + "rinse, wipe, load again; one petal or leaf is finished before the next." + pieces(lay.wet().get());
+        }
+        if (lay.wet().isPresent() && isRun(lay)) {
+            return Words.list(loads(lay)) + " side by side, wet and generous, quickly one after the other. While all are wet push them "
+                    + "into each other with moving air, the dryer cool or a straw, and tilt the stone; then lay it level and leave it."
+                    + pieces(lay.wet().get());
         }
         if (lay.wet().isPresent()) {
             return "All loads ready first, as they dry while you work. One after the other, wet into wet: " + Words.list(loads(lay))
@@ -344,7 +355,8 @@ public final class StepWords {
     private static String pieces(Step.Wet wet) {
         return wet.pieces() == 1 ? "" : " The paint stays open " + Durations.words(wet.open()) + ", the hand takes "
                 + Durations.words(wet.work()) + ": "
-                + (wet.inTime() ? "work it in " + Words.number(wet.pieces()) + " pieces, each across all bands, and go on at the wet edge."
+                + (wet.inTime()
+                        ? "work it in " + Words.number(wet.pieces()) + " pieces, each with all its colours, and go on at the wet edge."
                         : "take slow medium, or build the join from glazes.");
     }
 
@@ -377,6 +389,8 @@ public final class StepWords {
             case FOAM -> "Dab with a damp sponge, thickest where the water breaks; lift straight.";
             case DABS -> "A nearly dry sponge, turned for every dab so that no pattern repeats.";
             case FACETS -> "Small facets side by side, the tool turned each time; let each colour dry.";
+            case RUN -> "Side by side with the others, while all are wet.";
+            case STROKES -> "Set the tip down, pull a short way, lift; each a little askew, none over another.";
             case ARM -> "From the middle outward, turning the stone; let it dry before the arm beside it.";
             case WHITE_IN_LOAD ->
                     "The first coat, with white in the load: press at the tip, release toward the foot. It may show what is below.";

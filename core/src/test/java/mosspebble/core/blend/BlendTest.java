@@ -1,6 +1,7 @@
 package mosspebble.core.blend;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.ArrayList;
@@ -150,5 +151,86 @@ class BlendTest {
     private static double marks(BlendKind kind, double amount) {
         return pieces(full(kind).withColours(List.of(Mix.of("white"))).withShape(180, amount, 0.5), "blue", "white").stream().skip(1)
                 .mapToDouble(p -> p.place().getArea()).sum();
+    }
+
+    private static List<Piece> laid(Blend blend, Geometry area) {
+        List<Palette.Colour> colours = new java.util.ArrayList<>();
+        colours.add(PALETTE.colour(Mix.of("blue")).orElseThrow());
+        blend.more().forEach(mix -> colours.add(PALETTE.colour(mix).orElseThrow()));
+        return BlendWork.pieces(blend, area, Shapes.nothing(), colours, Optional.empty(), Shapes.nothing(), 7);
+    }
+
+    private static Geometry circle(double r) {
+        return new GeometryFactory().createPoint(new Coordinate(3, -2)).buffer(r, 64);
+    }
+
+    private static List<Piece> bands(List<Piece> pieces) {
+        return pieces.stream().filter(p -> p.share().kind() == Share.Kind.BAND).toList();
+    }
+
+    @Test
+    // a circle cut at half its radius has a quarter of its area inside
+    @Tag("outside")
+    void aGradientFromTheMiddleIsCutInCircles() {
+        Blend blend = Blend.of(BlendKind.FROM_MIDDLE).withColours(List.of(Mix.of("white"))).withShape(0, 0.5, 0.5);
+        List<Piece> bands = bands(laid(blend, circle(20)));
+        assertThat(bands).hasSize(2);
+        assertThat(bands.get(0).place().getArea()).as("the first colour, in the middle").isCloseTo(Math.PI * 100, within(4.0));
+        assertThat(bands.get(1).place().getArea()).isCloseTo(Math.PI * 300, within(6.0));
+        assertThat(bands.get(0).place().getCentroid().getX()).isCloseTo(3, within(0.1));
+        List<Piece> joins = laid(blend, circle(20)).stream().filter(Piece::wet).toList();
+        assertThat(joins).isNotEmpty();
+        for (Piece join : joins) {
+            assertThat(join.place().contains(new GeometryFactory().createPoint(new Coordinate(3, -2)))).as("a ring about the middle")
+                    .isFalse();
+            assertThat(join.place().distance(bands.get(0).place().getBoundary())).as("at the seam or beside it").isLessThan(6);
+        }
+    }
+
+    @Test
+    // Steiner: a rectangle a by b less a rim of d is a - 2 d by b - 2 d
+    @Tag("outside")
+    void aGradientAlongTheOutlineKeepsItsDistanceFromIt() {
+        Geometry board = new GeometryFactory().toGeometry(new org.locationtech.jts.geom.Envelope(0, 40, 0, 24));
+        Blend blend = Blend.of(BlendKind.ALONG_OUTLINE).withColours(List.of(Mix.of("white"))).withShape(0, 0.5, 0.5);
+        List<Piece> bands = bands(laid(blend, board));
+        // half as deep as the largest disc that fits: 12 mm, so 6 mm
+        assertThat(bands.get(1).place().getArea()).as("the other colour, farther in").isCloseTo(28 * 12, within(4.0));
+        assertThat(bands.get(0).place().getArea()).as("the first, along the outline").isCloseTo(40 * 24 - 28 * 12, within(4.0));
+        assertThat(bands.get(1).place().distance(board.getBoundary())).isCloseTo(6, within(0.2));
+    }
+
+    @Test
+    void coloursThatRunTogetherLieSideBySideAllWet() {
+        Blend blend = Blend.of(BlendKind.RUN).withColours(List.of(Mix.of("white"), Mix.of("red"))).withShape(0, 0.4, 0.5);
+        List<Piece> pieces = laid(blend, circle(22));
+        assertThat(pieces).hasSize(3).allMatch(Piece::wet).allMatch(p -> p.share().kind() == Share.Kind.RUN);
+        Geometry all = Shapes.union(pieces.stream().map(Piece::place).toList());
+        assertThat(all.getArea()).as("nothing is left bare").isCloseTo(circle(22).getArea(), within(1.0));
+        double whole = circle(22).getArea();
+        assertThat(pieces.get(0).place().getArea()).as("the first floods all between the others").isCloseTo(whole, within(1e-6));
+        for (Piece piece : pieces.subList(1, 3)) {
+            assertThat(piece.place().getArea() / whole).as("%s has its share", piece.colour().mix()).isBetween(0.12, 0.75);
+            assertThat(piece.place().getNumGeometries()).as("in several places").isGreaterThan(1);
+            assertThat(piece.softMm()).isGreaterThan(0.5);
+        }
+        double little = laid(blend.withShape(0, 0, 0.5), circle(22)).get(1).softMm();
+        assertThat(laid(blend.withShape(0, 1, 0.5), circle(22)).get(1).softMm()).as("they run farther").isGreaterThan(2 * little);
+    }
+
+    @Test
+    void scatteredStrokesLieBesideEachOtherAndMoreOfThemCoverMore() {
+        Blend few = Blend.of(BlendKind.STROKES).withColours(List.of(Mix.of("white"), Mix.of("red"))).withShape(90, 0.1, 0.5);
+        List<Piece> pieces = laid(few, circle(24));
+        assertThat(pieces.get(0).share().kind()).isEqualTo(Share.Kind.WHOLE);
+        Geometry white = pieces.get(1).place();
+        Geometry red = pieces.get(2).place();
+        assertThat(white.intersection(red).getArea()).as("none over another").isLessThan(0.5);
+        assertThat(white.getNumGeometries()).isGreaterThan(10);
+        for (int i = 0; i < white.getNumGeometries(); i++) {
+            org.locationtech.jts.geom.Envelope box = white.getGeometryN(i).getEnvelopeInternal();
+            assertThat(box.getWidth()).as("laid across, as the direction says").isGreaterThan(1.3 * box.getHeight());
+        }
+        assertThat(laid(few.withShape(90, 0.9, 0.5), circle(24)).get(1).place().getArea()).isGreaterThan(2 * white.getArea());
     }
 }

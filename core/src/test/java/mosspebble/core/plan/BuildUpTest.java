@@ -337,7 +337,8 @@ class BuildUpTest {
         Step.Wet one = wet.get(0).wet().get();
         assertThat(one.pieces()).as("each piece within the open time")
                 .isEqualTo((int) Math.ceil((double) one.work().toSeconds() / one.open().toSeconds()));
-        assertThat(StepWords.sentence(wet.get(0)).contains("pieces, each across all bands")).isEqualTo(one.pieces() > 1 && one.inTime());
+        assertThat(StepWords.sentence(wet.get(0)).contains("pieces, each with all its colours"))
+                .isEqualTo(one.pieces() > 1 && one.inTime());
         assertThat(plan.findings().stream().anyMatch(f -> f.code() == Code.WET_TOO_LONG)).isEqualTo(!one.inTime());
         assertThat(plan.steps()).anyMatch(o -> StepWords.title(o).contains("sponge dabs") && o.work().areaMm2() > 5);
         assertThat(plan.supplies()).anyMatch(u -> u.paint().equals("white") && u.needed().value() > 0);

@@ -1,0 +1,105 @@
+package mosspebble.core.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import mosspebble.core.Paints;
+import mosspebble.core.area.Remembered;
+import mosspebble.core.blend.Blend;
+import mosspebble.core.blend.BlendKind;
+import mosspebble.core.blend.Share;
+import mosspebble.core.colour.Mix;
+import mosspebble.core.colour.Palette;
+import mosspebble.core.drying.Climate;
+import mosspebble.core.project.Habits;
+import mosspebble.core.project.Light;
+import mosspebble.core.project.Project;
+import mosspebble.core.project.Workshop;
+import mosspebble.core.rules.Plans;
+import mosspebble.core.sketch.ItemMode;
+import mosspebble.core.sketch.Motif;
+import mosspebble.core.sketch.MotifPart;
+import mosspebble.core.sketch.Placement;
+import mosspebble.core.sketch.Presence;
+import mosspebble.core.sketch.Repertoire;
+import mosspebble.core.sketch.Role;
+import mosspebble.core.sketch.Sketch;
+import mosspebble.core.sketch.Slot;
+import mosspebble.core.sketch.Subject;
+import mosspebble.core.stone.Stone;
+import mosspebble.core.stone.Survey;
+import mosspebble.core.units.Srgb;
+import mosspebble.core.words.StepWords;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.locationtech.jts.geom.Envelope;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.GeometryFactory;
+
+/** How blends become passes: what is worked wet is one pass of several loads with one clock. */
+class BlendsInPlansTest {
+
+    private static final Geometry BOARD = new GeometryFactory().toGeometry(new Envelope(0, 36, 0, 24));
+
+    private static final Repertoire REPERTOIRE = Repertoire.of(List.of(new Motif("board", "Board",
+            List.of(new Slot("board", "Board", Srgb.ofHex("#1f4e9c"))), List.of(new MotifPart("board", "board", Role.FILL, "board", BOARD,
+                    new MotifPart.Make(0, 0.4, false, Presence.ALWAYS), Optional.empty())),
+            BOARD, BOARD, false, false)), List.of(), List.of());
+
+    private static PaintPlan plan(Blend blend) {
+        Stone stone = Stone.cobble();
+        Project project = Project.begin("p", "Board", stone)
+                .withSketch(Optional.of(Sketch.of(new Subject.Figure("board"), ItemMode.ON_STONE, new Placement(0, 0, 0, 1), 0)))
+                .withColours(Map.of("board", Mix.of("blue"))).withBlend("board", blend)
+                .withHabits(Habits.usual().withPrimer(Habits.Primer.NEVER).withLineColour(Habits.LineColour.NONE).withLight(Light.NONE));
+        return Plans.plan(project, Survey.of(stone), new Workshop(new Palette(Paints.shelf()), REPERTOIRE, Climate.room(), List.of()),
+                new Remembered());
+    }
+
+    private static List<Step.Lay> lays(PaintPlan plan) {
+        return plan.steps().stream().filter(s -> s instanceof Step.Lay).map(s -> (Step.Lay) s).toList();
+    }
+
+    @Test
+    void coloursThatRunTogetherAreOneWetPassAndPushedByMovingAir() {
+        PaintPlan plan = plan(Blend.of(BlendKind.RUN).withColours(List.of(Mix.of("red"), Mix.of("purple"))).withShape(0, 0.5, 0.5));
+        List<Step.Lay> wet = lays(plan).stream().filter(l -> l.wet().isPresent()).toList();
+        assertThat(wet).singleElement().satisfies(pass -> {
+            assertThat(pass.layers()).hasSize(3).allMatch(l -> pass.share(l).kind() == Share.Kind.RUN);
+            assertThat(StepWords.title(pass)).isEqualTo("Let run together: the board");
+            assertThat(StepWords.sentence(pass)).startsWith("Blue, red and purple side by side")
+                    .contains("moving air", "lay it level").doesNotContain("widen its edge");
+        });
+        assertThat(plan.puddles()).as("each from its own pot").hasSizeGreaterThanOrEqualTo(3);
+    }
+
+    @ParameterizedTest
+    @EnumSource(value = BlendKind.class, names = {"GRADIENT", "FROM_MIDDLE", "ALONG_OUTLINE", "BANDS"})
+    void graduatedAreasAreOneWetPassWhoseJoinsTakeNoPuddle(BlendKind kind) {
+        PaintPlan plan = plan(Blend.of(kind).withColours(List.of(Mix.of("purple"))).withShape(0, 0.5, 0.5));
+        List<Step.Lay> wet = lays(plan).stream().filter(l -> l.wet().isPresent()).toList();
+        assertThat(wet).hasSize(1);
+        assertThat(StepWords.title(wet.get(0))).startsWith("Work wet into wet");
+        assertThat(wet.get(0).layers().stream().map(l -> wet.get(0).share(l).kind())).contains(Share.Kind.BAND, Share.Kind.MIXED_STEP);
+        assertThat(plan.puddles()).as("what comes about on the stone is mixed in no dish").allMatch(p -> p.mix().isSingle());
+        PaintPlan glazes = plan(Blend.of(kind).withColours(List.of(Mix.of("purple"))).withMethod(Blend.Method.GLAZES));
+        assertThat(lays(glazes)).as("glazes are laid on dry paint").noneMatch(l -> l.wet().isPresent());
+        assertThat(lays(glazes).size()).isGreaterThan(lays(plan).size());
+    }
+
+    @Test
+    void strokesComeOnTheDryAreaAndShowIt() {
+        PaintPlan plan = plan(Blend.of(BlendKind.STROKES).withColours(List.of(Mix.of("red"), Mix.of("white"))).withShape(90, 0.5, 0.5));
+        List<Step.Lay> strokes = lays(plan).stream().filter(l -> l.share(l.paint()).kind() == Share.Kind.STROKES).toList();
+        assertThat(strokes).hasSize(2);
+        for (Step.Lay pass : strokes) {
+            assertThat(pass.doing().hides()).isFalse();
+            assertThat(StepWords.title(pass)).isEqualTo("Lay strokes over the board");
+            assertThat(StepWords.sentence(pass)).contains("Set the tip down");
+            assertThat(pass.after()).anyMatch(a -> a.waits() == Step.Waits.LIES_BELOW);
+        }
+    }
+}
