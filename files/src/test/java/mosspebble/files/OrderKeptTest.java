@@ -92,6 +92,24 @@ class OrderKeptTest {
     }
 
     @Test
+    void ontoThePencilAPassLandsJustBeforeIt() {
+        PaintPlan plan = plan(stone("owl"));
+        int pencil = -1;
+        int before = 0;
+        for (int i = 0; i < plan.steps().size(); i++) {
+            pencil = plan.steps().get(i).kind() == Step.Kind.PENCIL_AGAIN ? i : pencil;
+        }
+        for (int i = 0; i < pencil; i++) {
+            before += plan.order().contains(plan.steps().get(i).key()) ? 1 : 0;
+        }
+        assertThat(before).isGreaterThan(1);
+        int first = plan.steps().stream().map(Step::key).toList().indexOf(plan.order().get(0));
+        assertThat(plan.moved(first, pencil).orElseThrow().indexOf(plan.order().get(0))).isEqualTo(before - 1);
+        int later = plan.steps().stream().map(Step::key).toList().indexOf(plan.order().get(before + 2));
+        assertThat(plan.moved(later, pencil).orElseThrow().indexOf(plan.order().get(before + 2))).isEqualTo(before);
+    }
+
+    @Test
     void primerSignatureAndWashingKeepTheirPlace() {
         PaintPlan plan = plan(stone("owl"));
         for (int i = 0; i < plan.steps().size(); i++) {
