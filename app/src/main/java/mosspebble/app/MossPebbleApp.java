@@ -15,6 +15,9 @@ import java.util.function.Supplier;
 import javafx.animation.AnimationTimer;
 import javafx.application.Application;
 import javafx.application.Platform;
+import mosspebble.core.plan.PaintPlan;
+import javafx.beans.value.ObservableValue;
+import javafx.beans.value.ChangeListener;
 import javafx.scene.Scene;
 import javafx.scene.text.Font;
 import javafx.stage.FileChooser;
@@ -180,7 +183,7 @@ public final class MossPebbleApp extends Application {
                 Platform.runLater(desk::begin);
             }
             keepWatch(asked);
-            wish.deeds().forEach(shell::perform);
+            perform((Results) shell.getProperties().get(Results.class));
             if (wish.shot() != null) {
                 new Screenshot(window.getScene(), wish.shot(), wish.once()).whenSettled();
             }
@@ -193,6 +196,21 @@ public final class MossPebbleApp extends Application {
                 new Screenshot(window.getScene(), wish.shot(), true).whenShown();
             }
         }
+    }
+
+    /** Does what was asked for on the command line, once there is a plan to do it with. */
+    private void perform(Results results) {
+        if (results.plan() != null || workbench.shown().isEmpty() || wish.deeds().isEmpty()) {
+            wish.deeds().forEach(shell::perform);
+            return;
+        }
+        results.planProperty().addListener(new ChangeListener<PaintPlan>() {
+            @Override
+            public void changed(ObservableValue<? extends PaintPlan> plan, PaintPlan before, PaintPlan now) {
+                results.planProperty().removeListener(this);
+                wish.deeds().forEach(shell::perform);
+            }
+        });
     }
 
     private void trouble(Stage window, Path asked, FileTrouble trouble) {

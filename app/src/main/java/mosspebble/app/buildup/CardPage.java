@@ -38,7 +38,7 @@ final class CardPage extends PageView {
     private final VBox waits = new VBox(2);
     private final Button done;
     private final Button wrong;
-    private final VBox next = new VBox(2);
+    private final VBox next = new VBox(0);
 
     CardPage(BuildUpPanel panel) {
         this.panel = panel;
@@ -79,7 +79,7 @@ final class CardPage extends PageView {
         wrong.setMinWidth(Region.USE_PREF_SIZE);
         HBox hands = new HBox(8, done, wrong);
         next.setId("step-next");
-        VBox card = new VBox(10, title, sentence, puddle, pace, behind, hands, next);
+        VBox card = new VBox(8, title, sentence, puddle, pace, behind, hands, next);
         card.getStyleClass().add("inset");
         getChildren().add(card);
         panel.workbench.stepProperty().addListener((o, a, b) -> refresh());
@@ -186,7 +186,7 @@ final class CardPage extends PageView {
         row.getStyleClass().add("next-pass");
         row.setMaxWidth(Double.MAX_VALUE);
         row.setMinWidth(0);
-        row.setPrefHeight(40);
+        row.setPrefHeight(36);
         row.setAccessibleText("Next, step " + (index + 1) + ": " + StepWords.title(step));
         row.setOnAction(e -> panel.workbench.stepProperty().set(index + 1));
         return row;

@@ -368,10 +368,10 @@ public final class BuildUp {
                 .anyMatch(m -> m.place() == g)) ? all : remembered.union(again);
     }
 
-    /** The shortest time that any of the loads stays open. */
+    /** The shortest time that any of the loads stays open; nobody holds a dryer to what is still worked. */
     private Duration open(Passes.Pass pass, List<Region> regions) {
         return pass.members().stream().map(m -> regions.get(m.region()))
-                .map(r -> Drying.of(r.colour().wetUm() * r.thin(), r.colour().solids(), Drying.Below.PAINT, habits.dryer(), climate).open())
+                .map(r -> Drying.of(r.colour().wetUm() * r.thin(), r.colour().solids(), Drying.Below.PAINT, false, climate).open())
                 .min(Duration::compareTo).orElseThrow();
     }
 

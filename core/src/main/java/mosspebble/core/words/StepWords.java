@@ -33,6 +33,11 @@ public final class StepWords {
 
     private StepWords() {}
 
+    /** A part by its name, with its article where it takes one: "the belly", but "band 3". */
+    static String the(String part) {
+        return NUMBERED.matcher(part).matches() ? part : "the " + part;
+    }
+
     // --- title
 
     /** Short, such as "Fill the belly". */
@@ -191,7 +196,7 @@ public final class StepWords {
         String stem = stem(what.part());
         String all = Words.number(what.row().size());
         return what.row().title().isEmpty()
-                ? stem.equals(what.part()) ? "one of the " + all + " " + Words.plural(stem) : "the " + what.part()
+                ? stem.equals(what.part()) ? "one of the " + all + " " + Words.plural(stem) : the(what.part())
                 : "one of the " + what.row().title();
     }
 
@@ -232,7 +237,7 @@ public final class StepWords {
     /** What something is called, with its article. */
     public static String name(What what) {
         String whole = switch (what.of()) {
-            case PART -> NUMBERED.matcher(what.part()).matches() ? what.part() : "the " + what.part();
+            case PART -> the(what.part());
             case GROUND -> "the ground";
             case HALO -> "the halo round the subject";
             case SHADE_SIDE -> "the shade side of the " + what.part();
@@ -410,10 +415,12 @@ public final class StepWords {
         List<String> words = new ArrayList<>();
         for (Puddle puddle : plan.puddles()) {
             if (!puddle.mix().isSingle() && puddle.steps().contains(step)) {
-                String name = plan.steps().get(step).layers().stream().filter(l -> l.load().mix().equals(puddle.mix())).findFirst()
-                        .map(l -> l.load().coat().name()).orElseThrow();
+                List<Step.Layer> layers = plan.steps().get(step).layers();
+                String name = layers.size() == 1 ? "it" // the only one needs no name
+                        : layers.stream().filter(l -> l.load().mix().equals(puddle.mix())).findFirst().map(l -> l.load().coat().name())
+                                .orElseThrow();
                 int first = puddle.steps().get(0);
-                words.add(first != step ? Words.upper(name) + " from the puddle of step " + (first + 1) + ", kept damp."
+                words.add(first != step ? "Take " + name + " from the puddle of step " + (first + 1) + ", kept damp."
                         : counted(plan, puddle, name) + kept(puddle.steps().size() - 1));
             }
         }
@@ -424,7 +431,7 @@ public final class StepWords {
         int drops = puddle.amounts().shares().get(0).drops();
         if (puddle.from().isEmpty()) {
             int each = puddle.amounts().dropsPerPart();
-            return "Mix " + name + " by " + (each == 1 ? "the drop" : Words.number(each) + " drops a part");
+            return "Mix " + name + ", " + (each == 1 ? "a drop" : Words.number(each) + " drops") + " a part";
         }
         String base = plan.steps().stream().flatMap(s -> s.layers().stream()).filter(l -> l.load().mix().equals(puddle.from().get()))
                 .findFirst().map(l -> l.load().coat().name()).orElseThrow();

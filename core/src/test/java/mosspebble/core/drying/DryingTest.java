@@ -18,6 +18,8 @@ import mosspebble.core.units.Srgb;
 import org.assertj.core.data.Percentage;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.junit.jupiter.params.ParameterizedTest;
 
 class DryingTest {
 
@@ -93,6 +95,15 @@ class DryingTest {
             double minutes = Drying.of(60, 0.4, Drying.Below.stone(SoakIn.share(stone)), false, room).touchDry().toSeconds() / 60.0;
             assertThat(minutes).as("a brushed coat on %s", rock).isBetween(5.0, 21.0);
         }
+    }
+
+    @ParameterizedTest // a hair dryer takes seconds to a minute or two for a thin coat (common practice, no source)
+    @ValueSource(doubles = {40, 60, 90})
+    void aDryerTakesUpToAMinuteOrTwo(double wetUm) {
+        Drying dried = Drying.of(wetUm, 0.4, Drying.Below.PAINT, true, Climate.room());
+        assertThat(dried.touchDry().toSeconds()).isBetween(20L, 120L);
+        assertThat(Drying.of(wetUm, 0.4, Drying.Below.PAINT, false, Climate.room()).touchDry()).as("in air")
+                .isGreaterThan(dried.touchDry().multipliedBy(8));
     }
 
     @Test // a dryer's film warms from the room's and the stone's warmth on, so in the cold it helps less

@@ -102,4 +102,51 @@ class BlendsInPlansTest {
             assertThat(pass.after()).anyMatch(a -> a.waits() == Step.Waits.LIES_BELOW);
         }
     }
+
+    @Test
+    void nobodyHoldsADryerToWhatIsStillWorked() {
+        Blend blend = Blend.of(BlendKind.GRADIENT).withColours(List.of(Mix.of("purple"))).withShape(0, 0.5, 0.5);
+        Step.Lay air = lays(plan(blend)).stream().filter(l -> l.wet().isPresent()).findFirst().orElseThrow();
+        Project dried = plan(blend).project();
+        dried = dried.withHabits(dried.habits().withDryer(true));
+        PaintPlan plan = Plans.plan(dried, Survey.of(dried.stone()),
+                new Workshop(new Palette(Paints.shelf()), REPERTOIRE, Climate.room(), List.of()), new Remembered());
+        Step.Lay dryer = lays(plan).stream().filter(l -> l.wet().isPresent()).findFirst().orElseThrow();
+        assertThat(dryer.wet().orElseThrow().open()).isEqualTo(air.wet().orElseThrow().open());
+        assertThat(dryer.work().dries()).as("it dries sooner all the same").isLessThan(air.work().dries());
+    }
+
+    private static Step.Lay loaded(int petals) {
+        List<MotifPart> parts = new java.util.ArrayList<>();
+        for (int i = 1; i <= petals; i++) {
+            parts.add(new MotifPart("petal-" + i, "petal " + i, Role.FILL, "petals",
+                    new GeometryFactory().toGeometry(new Envelope(14 * i - 30, 14 * i - 20, 0, 16)),
+                    new MotifPart.Make(0, 0.4, false, Presence.ALWAYS), Optional.empty()));
+        }
+        Motif motif = new Motif("petals", "Petals", List.of(new Slot("petals", "Petals", Srgb.ofHex("#1f4e9c"))), parts, BOARD, BOARD,
+                false,
+                false);
+        Stone stone = Stone.cobble();
+        Project project = Project.begin("p", "Petals", stone)
+                .withSketch(Optional.of(Sketch.of(new Subject.Figure("petals"), ItemMode.ON_STONE, new Placement(0, 0, 0, 1), 0)))
+                .withColours(Map.of("petals", Mix.of("blue")))
+                .withBlend("petals", Blend.of(BlendKind.LOADED).withColours(List.of(Mix.of("purple"))))
+                .withHabits(Habits.usual().withPrimer(Habits.Primer.NEVER).withLineColour(Habits.LineColour.NONE).withLight(Light.NONE));
+        PaintPlan plan = Plans.plan(project, Survey.of(stone),
+                new Workshop(new Palette(Paints.shelf()), Repertoire.of(List.of(motif), List.of(), List.of()), Climate.room(), List.of()),
+                new Remembered());
+        List<Step.Lay> wet = lays(plan).stream().filter(l -> l.wet().isPresent()).toList();
+        assertThat(wet).as("all petals are one pass").hasSize(1);
+        return wet.get(0);
+    }
+
+    @Test
+    void theClockOfALoadedBrushRunsForOnePetalNotForAll() {
+        Step.Lay one = loaded(1);
+        Step.Lay three = loaded(3);
+        assertThat(three.work().hand().toSeconds()).as("three take the hand longer")
+                .isGreaterThan((long) (1.5 * one.work().hand().toSeconds()));
+        double each = (double) three.wet().orElseThrow().work().toSeconds() / one.wet().orElseThrow().work().toSeconds();
+        assertThat(each).as("but each has its own clock").isBetween(0.75, 1.25);
+    }
 }

@@ -158,7 +158,7 @@ class SuppliesTest {
             }
         }
         assertThat(words.size()).as("yellow takes several coats").isGreaterThan(1);
-        assertThat(words.get(0)).startsWith("Mix 2 yellow : 1 white by ").contains("keep it damp");
-        assertThat(words.get(1)).startsWith("2 yellow : 1 white from the puddle of step ").endsWith("kept damp.");
+        assertThat(words.get(0)).startsWith("Mix it, ").contains("keep it damp");
+        assertThat(words.get(1)).startsWith("Take it from the puddle of step ").endsWith("kept damp.");
     }
 }

@@ -55,6 +55,8 @@ class ToolsTest {
     void dabsAreSpongedStreaksAreDraggedLinesTakeTheLiner() {
         assertThat(of(BLOB, "blue", false, Share.Kind.DABS, 20).tool().kind()).isEqualTo(Tool.Kind.SPONGE);
         assertThat(of(BLOB, "blue", false, Share.Kind.FOAM, 1).tool().kind()).isEqualTo(Tool.Kind.SPONGE);
+        assertThat(of(BLOB, "blue", false, Share.Kind.FOAM, 1).mm2PerMinute() / 100).as("some 50 dabs of a quarter cm2 a minute")
+                .isBetween(8.0, 20.0);
         assertThat(of(BLOB, "blue", false, Share.Kind.STREAKS, 1).tool().kind()).isEqualTo(Tool.Kind.DRY_BRUSH);
         assertThat(of(BLOB, "blue", true, Share.Kind.WHOLE, 1).tool().kind()).isEqualTo(Tool.Kind.LINER);
         assertThat(of(BLOB, "whitepen", false, Share.Kind.DABS, 1).tool().kind()).as("a pen is no sponge").isEqualTo(Tool.Kind.PEN);
