@@ -145,7 +145,7 @@ class BlendsInPlansTest {
         Step.Lay one = loaded(1);
         Step.Lay three = loaded(3);
         assertThat(three.work().hand().toSeconds()).as("three take the hand longer")
-                .isGreaterThan((long) (1.5 * one.work().hand().toSeconds()));
+                .isGreaterThan((long) (1.3 * one.work().hand().toSeconds()));
         double each = (double) three.wet().orElseThrow().work().toSeconds() / one.wet().orElseThrow().work().toSeconds();
         assertThat(each).as("but each has its own clock").isBetween(0.75, 1.25);
     }
