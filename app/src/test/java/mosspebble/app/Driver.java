@@ -2,6 +2,7 @@ package mosspebble.app;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ConcurrentModificationException;
 import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.concurrent.TimeUnit;
@@ -100,12 +101,23 @@ final class Driver implements AutoCloseable {
     /** Clicks a control, first bringing it into view if its column is scrolled. */
     void click(String query) {
         until(query + " to be there", () -> present(query));
-        Node node = find(query);
-        robot.interact(() -> reveal(node));
-        WaitForAsyncUtils.waitForFxEvents(1);
+        Node node = inPlace(query);
         jump(node.localToScreen(node.getBoundsInLocal()));
         robot.clickOn(node);
         WaitForAsyncUtils.waitForFxEvents(1);
+    }
+
+    /** A control brought into view; what was just made anew while it was looked for is looked for again. */
+    private Node inPlace(String query) {
+        Node[] found = new Node[1];
+        until(query + " to be in place", () -> {
+            Node node = find(query);
+            robot.interact(() -> reveal(node));
+            WaitForAsyncUtils.waitForFxEvents(1);
+            found[0] = node;
+            return node.localToScreen(node.getBoundsInLocal()) != null;
+        });
+        return found[0];
     }
 
     /** Puts the pointer beside a place at once; the test robot would walk there pixel by pixel. */
@@ -162,7 +174,13 @@ final class Driver implements AutoCloseable {
 
     void until(String what, Callable<Boolean> condition) {
         try {
-            WaitForAsyncUtils.waitFor(40, TimeUnit.SECONDS, condition);
+            WaitForAsyncUtils.waitFor(40, TimeUnit.SECONDS, () -> {
+                try {
+                    return condition.call();
+                } catch (IndexOutOfBoundsException | ConcurrentModificationException e) {
+                    return false; // looked at while the interface was changing
+                }
+            });
         } catch (TimeoutException e) {
             throw new AssertionError("waited in vain for " + what, e);
         }

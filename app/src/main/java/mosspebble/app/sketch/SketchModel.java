@@ -57,7 +57,7 @@ public final class SketchModel {
     /** Most in a group made at once. */
     public static final int MOST_SEVERAL = 15;
 
-    /** Letters smaller than this are not written beside the others but over them, where they can be moved, mm (common practice, no source). */
+    /** Smaller letters are not written beside the others but over them, where they can be moved, mm (common practice, no source). */
     private static final double LEAST_CAP_MM = 4;
 
     private final Workbench workbench;

@@ -24,7 +24,7 @@ class NoiseTest {
     }
 
     @Test
-    // even chances: mean 1/2, variance 1/12; chi-squared with 19 degrees of freedom lies below 43.8 in 999 of 1,000 draws (statistical tables)
+    // even chances: mean 1/2, variance 1/12; chi-squared with 19 degrees of freedom lies below 43.8 999 times in 1,000 (tables)
     @Tag("outside")
     void theHashIsEvenlySpreadAndNeighboursDoNotKnowEachOther() {
         for (long seed : new long[] {0, 1, 77, -5}) {

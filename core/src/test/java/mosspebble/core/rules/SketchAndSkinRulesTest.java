@@ -175,7 +175,7 @@ class SketchAndSkinRulesTest {
 
     @ParameterizedTest
     @CsvSource({
-        // rock, porosity, colour, whether pale paint needs a primer, whether the bare stone darkens under a seal (common practice, no source)
+        // rock, porosity, colour, whether pale paint needs a primer, whether the bare stone darkens (common practice, no source)
         "SLATE, 0.01, #35383c, true, false",
         "BASALT, 0.10, #4a4744, true, true",
         "SANDSTONE, 0.18, #c9b48e, true, true",
