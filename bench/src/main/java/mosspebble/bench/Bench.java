@@ -7,6 +7,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -113,10 +114,9 @@ public final class Bench {
         row("empty JavaFX window, start to third pulse", empty, 1000, "ms", "1");
         row("Moss Pebble with the demo, start to first usable window", demo, 1000, "ms",
                 String.format(Locale.ROOT, "%.2f x the empty window (wanted: 1.6)", ratio));
-        try (var files = Files.list(scratch)) {
-            files.map(Path::toFile).forEach(File::delete);
+        try (var files = Files.walk(scratch)) { // the studio, its copies and log, the deepest first
+            files.sorted(Comparator.reverseOrder()).map(Path::toFile).forEach(File::delete);
         }
-        Files.delete(scratch);
     }
 
     private static List<String> java(Path dist, Path archive) {

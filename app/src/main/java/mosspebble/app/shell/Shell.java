@@ -545,7 +545,7 @@ public final class Shell extends StackPane {
         }
         slice();
         Panel.present(stepBar, painted() && onCloth);
-        columnWidth(now.column().isPresent() ? now.columnWidth() : stageScreen().columnWidth());
+        columnWidth(now.columnWidth());
         Panel.present(daubs, onCloth && painted() && workbench.stageProperty().get() == Stage.BUILD_UP);
         if (!painted()) {
             stepBar.stop();
