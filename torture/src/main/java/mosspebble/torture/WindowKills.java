@@ -56,13 +56,27 @@ final class WindowKills {
             try (StudioStore store = StudioStore.open(file, Child.fresh())) {
                 if (!store.studio().equals(kept) && !store.studio().equals(edits.next(kept).after())) {
                     row.lost++;
-                    tally.fault("window killed, seed " + seed + " after " + acknowledged);
+                    tally.fault("window killed, seed " + seed + " after " + acknowledged + ", the file holds edit "
+                            + held(start, seed, store.studio(), acknowledged));
                 }
             } catch (FileTrouble e) {
                 row.unopened++;
                 tally.fault("window killed: " + e.getMessage());
             }
         }
+    }
+
+    /** How many of the edits a studio holds; -1 if it is none of the states there were. */
+    private static int held(Studio start, long seed, Studio found, int acknowledged) {
+        Edits edits = new Edits(seed);
+        Studio state = start;
+        for (int k = 0; k < acknowledged + 10; k++) {
+            if (state.equals(found)) {
+                return k;
+            }
+            state = edits.next(state).after();
+        }
+        return -1;
     }
 
     /** The process that is killed: the real application, edited on its own interface thread. */
@@ -73,7 +87,8 @@ final class WindowKills {
             for (int i = 1;; i++) {
                 Edits.Edit edit = edits.next(window.workbench.studio());
                 LongRun.on(() -> window.workbench.editStudio(edit.title(), s -> edit.after()));
-                Child.say("ack " + i);
+                String unkept = window.workbench.unkeptProperty().get();
+                Child.say(unkept.isEmpty() ? "ack " + i : "unkept " + i + ": " + unkept); // what it says is not kept may be gone
             }
         }
     }

@@ -140,7 +140,7 @@ final class CardPage extends PageView {
             waits.getChildren().add(Panel.quiet("and for " + (after.size() - MOST_WAITS) + " more before them"));
         }
         boolean last = count == plan.steps().size();
-        done.setText(last ? "From the beginning" : "Done, next");
+        done.setText(last ? "Begin again" : "Done, next");
         for (int i = count; i < Math.min(plan.steps().size(), count + NEXT); i++) {
             next.getChildren().add(next(plan, i));
         }
