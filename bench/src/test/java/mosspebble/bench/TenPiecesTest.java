@@ -314,7 +314,7 @@ class TenPiecesTest {
             assertThat(StepWords.title(s)).isEqualTo("Lay foam on wave 3");
         });
         assertThat(byTool.get(Tool.Kind.DRY_BRUSH)).get().satisfies(s -> {
-            assertThat(StepWords.title(s)).isEqualTo("Lay streaks over the wave 2");
+            assertThat(StepWords.title(s)).isEqualTo("Lay streaks over wave 2");
             assertThat(StepWords.tool(s)).contains("nearly dry");
         });
         assertThat(at("foam", "foam drops")).as("light last").isGreaterThan(last("foam", "Glaze"));
