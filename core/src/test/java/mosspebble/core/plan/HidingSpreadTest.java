@@ -137,12 +137,4 @@ class HidingSpreadTest {
         assertThat(two.worth(mix)).as("two measured paints").isEqualTo(Palette.Worth.SURE);
         assertThatThrownBy(() -> two.worth(Mix.of("gone"))).isInstanceOf(IllegalArgumentException.class);
     }
-
-    @Test
-    void aPassOfSeveralPlacesIsAsUnsureAsTheOneThatTakesMost() {
-        PaintPlan plan = plan(rated("#f2c21b", 0.66, 0.1), "#35383c");
-        for (Step.Lay lay : coats(plan)) {
-            assertThat(lay.doing().count().hiding()).isEqualTo(coats(plan).get(0).doing().count().hiding());
-        }
-    }
 }
