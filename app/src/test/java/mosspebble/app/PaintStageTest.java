@@ -16,6 +16,8 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.input.KeyCode;
 import javafx.scene.shape.Circle;
+import mosspebble.core.blend.Blend;
+import mosspebble.core.blend.BlendKind;
 import mosspebble.core.care.SmearTest;
 import mosspebble.core.colour.Lab;
 import mosspebble.core.colour.Mix;
@@ -181,6 +183,41 @@ class PaintStageTest {
             app.click("#blend-flat");
             app.until("flat again", () -> app.plan().project().blends().isEmpty());
         }
+    }
+
+    @Test
+    void layersAreLaidOverAWayOfLayingColourTunedAndTakenAway() throws Exception {
+        try (Driver app = new Driver(folder.resolve("s.pebble"), true)) {
+            app.settled();
+            app.click("#stage-colour");
+            app.click("#slot-wings");
+            app.click("#colour-blend");
+            app.click("#blend-over");
+            app.until("streaks over an even colour", () -> layers(app, "wings").equals(List.of(BlendKind.DRY_BRUSH)));
+            app.click("#blend-over");
+            app.until("and strokes over them", () -> layers(app, "wings").equals(List.of(BlendKind.DRY_BRUSH, BlendKind.STROKES)));
+            app.click("#blend-kind");
+            assertThat(app.present("#blend-gradient")).as("a gradient hides what lies below").isFalse();
+            app.click("#blend-foam");
+            app.until("foam in the place of the strokes", () -> layers(app, "wings").equals(List.of(BlendKind.DRY_BRUSH, BlendKind.FOAM)));
+            app.click("#blend-layer-0");
+            app.click("#blend-kind");
+            app.click("#blend-gradient");
+            app.until("the first way is changed and its layers stay", () -> app.plan().project().blends().get("wings")
+                    .kind() == BlendKind.GRADIENT && layers(app, "wings").equals(List.of(BlendKind.DRY_BRUSH, BlendKind.FOAM)));
+            app.settled();
+            assertThat(app.plan().steps().stream().map(StepWords::title)).anyMatch(t -> t.startsWith("Lay streaks over"))
+                    .anyMatch(t -> t.startsWith("Lay foam on"));
+            app.click("#blend-layer-away-1");
+            app.until("without the streaks", () -> layers(app, "wings").equals(List.of(BlendKind.FOAM)));
+            app.robot.interact(() -> app.find("#cloth").requestFocus());
+            app.keys(KeyCode.CONTROL, KeyCode.Z);
+            app.until("and back", () -> layers(app, "wings").equals(List.of(BlendKind.DRY_BRUSH, BlendKind.FOAM)));
+        }
+    }
+
+    private static List<BlendKind> layers(Driver app, String slot) {
+        return app.plan().project().blends().getOrDefault(slot, Blend.flat()).over().stream().map(Blend::kind).toList();
     }
 
     @Test

@@ -7,6 +7,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import javafx.geometry.Bounds;
@@ -34,6 +35,7 @@ import mosspebble.core.words.StepWords;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 
@@ -335,6 +337,34 @@ class SketchStageTest {
             app.until("no lines by habit", () -> app.plan().project().habits().lineColour() == Habits.LineColour.NONE);
             app.settled();
             assertThat(outlines(app)).as("the thing still asks for its own").containsOnly(Mix.of("pen-white"));
+        }
+    }
+
+    @Test
+    void aPatternIsKeptWithinAPartOfAThingBehindIt() throws Exception {
+        try (Driver app = new Driver(folder.resolve("s.pebble"), "owl")) {
+            app.settled();
+            app.keys(KeyCode.DIGIT2);
+            app.click("#sketch-lies");
+            assertThat(app.present("#kept-within")).as("nothing lies behind the owl").isFalse();
+            app.put("staggered");
+            app.until("the ticks", () -> items(app).size() == 2);
+            app.settled();
+            app.click("#sketch-lies");
+            assertThat(app.text("#kept-within")).isEqualTo("Kept within: the stone");
+            double whole = items(app).get(1).silhouette().getArea();
+            choose(app, "kept-within", "belly");
+            app.until("kept", () -> item(app, 1).within().equals(Optional.of("belly")));
+            app.settled();
+            assertThat(app.text("#kept-within")).isEqualTo("Kept within: the belly");
+            Geometry belly = app.plan().design().orElseThrow().parts().stream().filter(p -> p.part().id().equals("belly")).findFirst()
+                    .orElseThrow().drawn();
+            Geometry kept = items(app).get(1).silhouette();
+            assertThat(kept.getArea()).isLessThan(whole / 2).isGreaterThan(50);
+            assertThat(kept.difference(belly).getArea()).isLessThan(1e-3);
+            app.robot.interact(() -> app.find("#cloth").requestFocus());
+            app.keys(KeyCode.CONTROL, KeyCode.Z);
+            app.until("free again", () -> item(app, 1).within().isEmpty());
         }
     }
 

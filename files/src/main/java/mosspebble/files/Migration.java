@@ -23,7 +23,7 @@ import java.util.regex.Pattern;
 final class Migration {
 
     /** How many there are: the format that this program writes. */
-    static final int STEPS = 5;
+    static final int STEPS = 6;
 
     private static final String TABLE = "(id TEXT PRIMARY KEY, position INTEGER NOT NULL, document TEXT NOT NULL)";
 
@@ -49,6 +49,7 @@ final class Migration {
             }
             case 3 -> each(connection, "project", "id", file, Migration::toSides);
             case 4 -> each(connection, "project", "id", file, Migration::toLines);
+            case 5 -> each(connection, "project", "id", file, Migration::toLayers);
             default -> throw new IllegalArgumentException("there is no step from format " + from);
         }
     }
@@ -248,6 +249,19 @@ final class Migration {
             }
             if (node.has("dryer") && node.has("medium")) {
                 node.put("sparkleBase", true);
+            }
+        });
+    }
+
+    // --- 5 to 6: further layers upon a blend, and things kept within a part of another
+
+    private static void toLayers(ObjectNode project) {
+        walk(project, node -> {
+            if (node.has("manner") && node.has("leftOut")) {
+                node.putNull("within");
+            }
+            if (node.has("more") && node.has("join")) {
+                node.putArray("over");
             }
         });
     }

@@ -14,6 +14,7 @@ import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.SplittableRandom;
 import mosspebble.core.area.Remembered;
 import mosspebble.core.blend.Blend;
@@ -189,6 +190,33 @@ class StudioStoreTest {
             Item.Lines lines = again.studio().project("toadstool").orElseThrow().sketch().orElseThrow().items().get(1).lines();
             assertThat(lines.whole()).isEqualTo(white);
             assertThat(lines.of("cap")).isEqualTo(new LineWish(LineWish.Colour.PAINT, "copper", LineWish.Style.SHADED, 0.8));
+        }
+    }
+
+    @Test
+    void aStudioOfFormat5HasNoLayersAndNothingKeptWithinAndKeepsBothWhenChosen() throws Exception {
+        // the Lantern Walk as the program before format 6 kept it, with white lines round the second thing of the toadstool
+        try (InputStream in = getClass().getResourceAsStream("studio-format-5.pebble")) {
+            Files.write(file(), in.readAllBytes());
+        }
+        Blend foam = Blend.of(BlendKind.FOAM).withColours(List.of(Mix.of("cream")));
+        try (StudioStore store = StudioStore.open(file(), LanternWalk::newcomer)) {
+            Studio read = store.studio();
+            assertThat(read.projects()).hasSize(9).allSatisfy(p -> {
+                assertThat(p.blends().values()).allMatch(b -> b.over().isEmpty());
+                assertThat(p.sketch().orElseThrow().items()).allMatch(i -> i.within().isEmpty());
+            });
+            assertThat(read.project("owl")).as("the demo has not changed since")
+                    .isEqualTo(LanternWalk.studio(BuiltIn.repertoire()).project("owl"));
+            assertThat(read.project("toadstool").orElseThrow().sketch().orElseThrow().items().get(1).lines().whole().colour())
+                    .isEqualTo(LineWish.Colour.WHITE);
+            store.commit(read.edit("toadstool", p -> p.withBlend(Project.GROUND, Blend.flat().plusOver(foam))
+                    .withSketch(p.sketch().map(s -> s.with("i2", i -> i.withWithin(Optional.of("cap")))))), "Layers");
+        }
+        try (StudioStore again = StudioStore.open(file(), LanternWalk::newcomer)) {
+            Project kept = again.studio().project("toadstool").orElseThrow();
+            assertThat(kept.blends().get(Project.GROUND).over()).containsExactly(foam);
+            assertThat(kept.sketch().orElseThrow().item("i2").orElseThrow().within()).contains("cap");
         }
     }
 

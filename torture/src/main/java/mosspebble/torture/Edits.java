@@ -1,12 +1,14 @@
 package mosspebble.torture;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.SplittableRandom;
+import java.util.stream.Stream;
 import mosspebble.core.blend.Blend;
 import mosspebble.core.blend.BlendKind;
 import mosspebble.core.care.SmearTest;
@@ -137,7 +139,7 @@ public final class Edits {
             }
             String slot = p.colours().isEmpty() || random.nextBoolean() ? Project.GROUND : any(List.copyOf(p.colours().keySet()));
             return p.withBlend(slot, Blend.of(blend).withColours(more).withShape(number(0, 360), number(0, 1), number(0.05, 0.95))
-                    .withMethod(any(Blend.Method.values())));
+                    .withMethod(any(Blend.Method.values())).withOver(layers()));
         }
         if (kind == 26) {
             return p.turnedOver();
@@ -196,11 +198,18 @@ public final class Edits {
         };
     }
 
+    private List<Blend> layers() {
+        List<BlendKind> upon = Arrays.stream(BlendKind.values()).filter(BlendKind::laysOver).toList();
+        return Stream.generate(() -> any(upon)).limit(random.nextInt(Blend.MOST_OVER + 1))
+                .map(kind -> Blend.of(kind).withColours(random.nextInt(4) == 0 ? List.of() : List.of(Mix.of("cream")))).toList();
+    }
+
     private Item item() {
         Subject subject = subject();
         return new Item("", subject, placement(subject),
                 new Item.Lie(any(ItemMode.values()), random.nextBoolean(), random.nextInt(6) == 0,
-                        random.nextInt(3) == 0 ? number(0, 12) : 0),
+                        random.nextInt(3) == 0 ? number(0, 12) : 0,
+                        random.nextInt(6) == 0 ? Optional.of(any(List.of("cap", "coat", "i2/body", "i3/no such part"))) : Optional.empty()),
                 new Item.Room(number(0, 10), 0, number(0, 10)), Set.of(), Optional.empty(),
                 new Item.Lines(LineWish.OPEN.coloured(any(List.of(LineWish.Colour.BLACK, LineWish.Colour.NONE, LineWish.Colour.OPEN))),
                         Map.of()));

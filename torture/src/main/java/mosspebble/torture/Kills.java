@@ -41,6 +41,7 @@ final class Kills {
             migration(folder.resolve("migration"), 2);
             migration(folder.resolve("migration"), 3);
             migration(folder.resolve("migration"), 4);
+            migration(folder.resolve("migration"), 5);
             export(folder.resolve("export"));
             twoStarts(folder.resolve("two-" + i));
         }

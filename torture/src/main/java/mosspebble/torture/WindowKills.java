@@ -31,18 +31,19 @@ final class WindowKills {
             }
             long seed = random.nextInt(1 << 28);
             int acknowledged = 0;
+            String last = "";
             List<String> command = new ArrayList<>(Processes.command());
             command.remove("-XX:TieredStopAtLevel=1");
             command.set(command.size() - 1, EditingWindow.class.getName());
             command.addAll(List.of(file.toString(), String.valueOf(seed)));
-            try (Processes.Running child = new Processes.Running(
-                    new ProcessBuilder(command).redirectError(ProcessBuilder.Redirect.DISCARD).start())) {
+            try (Processes.Running child = new Processes.Running(command)) {
                 int wanted = 1 + random.nextInt(60);
                 for (String line = child.line(); line != null && acknowledged < wanted; line = child.line()) {
                     acknowledged = line.startsWith("ack ") ? Integer.parseInt(line.substring(4)) : acknowledged;
                 }
                 Thread.sleep(random.nextInt(20));
                 for (String line : child.kill()) {
+                    last = line;
                     acknowledged = line.startsWith("ack ") ? Integer.parseInt(line.substring(4)) : acknowledged;
                 }
             }
@@ -57,7 +58,7 @@ final class WindowKills {
                 if (!store.studio().equals(kept) && !store.studio().equals(edits.next(kept).after())) {
                     row.lost++;
                     tally.fault("window killed, seed " + seed + " after " + acknowledged + ", the file holds edit "
-                            + held(start, seed, store.studio(), acknowledged));
+                            + held(start, seed, store.studio(), acknowledged) + ", said last: " + last);
                 }
             } catch (FileTrouble e) {
                 row.unopened++;

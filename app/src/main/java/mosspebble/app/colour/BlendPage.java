@@ -40,6 +40,10 @@ final class BlendPage extends PageView {
     private final ColourModel colours;
     private final FlowPane kinds = new FlowPane(4, 4);
     private final ToggleButton kind = new ToggleButton();
+    private final VBox layers = new VBox(4);
+    private int layer;
+    private Object layersOf;
+    private String handled = "";
     private final Label sentence = Panel.quiet("");
     private final VBox more = new VBox(4);
     private final Measure angle;
@@ -83,7 +87,8 @@ final class BlendPage extends PageView {
         mud.setId("mud");
         mud.setWrapText(true);
         mud.getStyleClass().add("problem");
-        getChildren().addAll(kind, kinds, sentence, more, angle, amount, join, method, mud);
+        layers.setId("blend-layers");
+        getChildren().addAll(layers, kind, kinds, sentence, more, angle, amount, join, method, mud);
     }
 
     private static String clock(double degrees) {
@@ -91,8 +96,14 @@ final class BlendPage extends PageView {
                 : Numbers.text(degrees, 0) + "°";
     }
 
+    /** What lies in hand: the way itself or a layer upon it. */
     private Blend blend() {
-        return colours.inHand().map(colours::blend).orElse(Blend.flat());
+        return colours.inHand().map(this::layer).orElse(Blend.flat());
+    }
+
+    private Blend layer(Slot slot) {
+        Blend whole = colours.blend(slot);
+        return whole.layer(Math.min(layer, whole.over().size()));
     }
 
     private interface Change {
@@ -100,12 +111,15 @@ final class BlendPage extends PageView {
     }
 
     private void set(Change change) {
-        colours.inHand().ifPresent(slot -> colours.set(slot, change.of(colours.blend(slot))));
+        colours.inHand().ifPresent(slot -> colours.set(slot, colours.blend(slot).withLayer(layer, change.of(layer(slot)))));
     }
 
     private void draft(Change change) {
         colours.inHand().ifPresent(
-                slot -> panel.workbench.draft(p -> p.withBlend(slot.id(), change.of(p.blends().getOrDefault(slot.id(), Blend.flat())))));
+                slot -> panel.workbench.draft(p -> {
+                    Blend whole = p.blends().getOrDefault(slot.id(), Blend.flat());
+                    return p.withBlend(slot.id(), whole.withLayer(layer, change.of(whole.layer(layer))));
+                }));
     }
 
     /** Takes a kind; the further colours it needs are proposed, a lighter and a darker neighbour first. */
@@ -116,7 +130,7 @@ final class BlendPage extends PageView {
             refresh();
             return;
         }
-        Blend before = colours.blend(slot);
+        Blend before = layer(slot);
         List<Mix> kept = new ArrayList<>(before.more().subList(0, Math.min(before.more().size(), kind.mostColours())));
         for (Mix proposal : proposed(slot, kind)) {
             if (kept.size() < Math.max(kind.leastColours(), Math.min(kind.mostColours(), kept.size())) && !kept.contains(proposal)) {
@@ -126,8 +140,63 @@ final class BlendPage extends PageView {
         Blend usual = Blend.of(kind);
         adding = -1;
         this.kind.setSelected(false);
-        colours.set(slot, new Blend(kind, kept, before.kind() == BlendKind.FLAT ? usual.angle() : before.angle(), usual.amount(),
-                usual.join(), before.method()));
+        colours.set(slot, colours.blend(slot).withLayer(layer,
+                new Blend(kind, kept, before.kind() == BlendKind.FLAT ? usual.angle() : before.angle(), usual.amount(), usual.join(),
+                        before.method(), List.of())));
+    }
+
+    /** One more layer on top, of a kind that is not there yet, with a colour proposed for it. */
+    private void layOver() {
+        Slot slot = colours.inHand().orElseThrow();
+        if (colours.mix(slot).isEmpty()) {
+            panel.workbench.tell("Give " + slot.title().toLowerCase(Locale.ROOT) + " a colour first.");
+            return;
+        }
+        Blend whole = colours.blend(slot);
+        BlendKind first = Arrays.stream(new BlendKind[] {BlendKind.DRY_BRUSH, BlendKind.STROKES, BlendKind.STIPPLE, BlendKind.FOAM})
+                .filter(k -> k != whole.kind() && whole.over().stream().noneMatch(o -> o.kind() == k)).findFirst()
+                .orElse(BlendKind.STIPPLE);
+        colours.set(slot, whole.plusOver(Blend.of(first).withColours(proposed(slot, first).stream().limit(1).toList())));
+        layer = whole.over().size() + 1;
+        refresh();
+    }
+
+    /** The way the colour is laid and what lies upon it, the lowest first; only shown where there is something upon it, but for the button. */
+    private void layers(Slot slot, Blend whole) {
+        layers.getChildren().clear();
+        for (int i = 0; i <= whole.over().size() && !whole.over().isEmpty(); i++) {
+            int number = i;
+            ToggleButton chip = new ToggleButton((i + 1) + "  " + whole.layer(i).kind().label());
+            chip.setId("blend-layer-" + i);
+            chip.getStyleClass().addAll("pebble");
+            chip.setTooltip(new Tooltip(i == 0 ? "What is laid first" : "Laid upon the dry paint below it"));
+            chip.setMaxWidth(Double.MAX_VALUE);
+            chip.setAlignment(Pos.CENTER_LEFT);
+            chip.setSelected(i == layer);
+            chip.setOnAction(e -> {
+                layer = number;
+                adding = -1;
+                kind.setSelected(false);
+                refresh();
+            });
+            HBox row = new HBox(4, chip);
+            HBox.setHgrow(chip, Priority.ALWAYS);
+            if (i > 0) {
+                Button away = Panel.button("blend-layer-away-" + i, "−", "Without this layer", () -> {
+                    layer = Math.min(layer, number - 1);
+                    colours.set(slot, colours.blend(slot).withoutOver(number));
+                });
+                away.getStyleClass().add("round");
+                row.getChildren().add(away);
+            }
+            row.setAlignment(Pos.CENTER_LEFT);
+            layers.getChildren().add(row);
+        }
+        if (whole.over().size() < Blend.MOST_OVER) {
+            layers.getChildren()
+                    .add(Panel.button("blend-over", "Lay more over it", "Streaks, dabs, foam, strokes or a glaze upon it once it is dry",
+                            this::layOver));
+        }
     }
 
     private List<Mix> proposed(Slot slot, BlendKind kind) {
@@ -152,13 +221,21 @@ final class BlendPage extends PageView {
         if (slot == null) {
             return;
         }
-        Blend blend = colours.blend(slot);
+        Blend whole = colours.blend(slot);
+        layer = slot.id().equals(handled) ? Math.min(layer, whole.over().size()) : 0;
+        handled = slot.id();
+        Blend blend = whole.layer(layer);
+        Object layered = Arrays.asList(slot, whole, layer);
+        if (!layered.equals(layersOf)) {
+            layersOf = layered;
+            layers(slot, whole);
+        }
         for (Node node : kinds.getChildren()) {
             BlendKind kind = (BlendKind) node.getUserData();
             ((ToggleButton) node).setSelected(kind == blend.kind());
-            Panel.present(node, !kind.groundOnly() || slot.equals(ColourModel.GROUND));
+            Panel.present(node, (!kind.groundOnly() || slot.equals(ColourModel.GROUND)) && (layer == 0 || kind.laysOver()));
         }
-        kind.setText("Laid: " + blend.kind().label() + (kind.isSelected() ? "  ▴" : "  ▾"));
+        kind.setText((layer == 0 ? "Laid: " : "Over it: ") + blend.kind().label() + (kind.isSelected() ? "  ▴" : "  ▾"));
         Panel.present(kinds, kind.isSelected());
         sentence.setText(BlendWords.sentence(blend.kind()));
         Object now = Arrays.asList(slot, blend, colours.mix(slot), panel.workbench.studio().shelf(), adding);

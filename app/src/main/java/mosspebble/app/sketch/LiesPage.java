@@ -1,11 +1,15 @@
 package mosspebble.app.sketch;
 
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -22,9 +26,11 @@ import mosspebble.core.sketch.Item;
 import mosspebble.core.sketch.LetterSetting;
 import mosspebble.core.sketch.ItemMode;
 import mosspebble.core.sketch.Motif;
+import mosspebble.core.sketch.PlacedDesign;
 import mosspebble.core.sketch.PlacedItem;
 import mosspebble.core.sketch.Placement;
 import mosspebble.core.sketch.Subject;
+import mosspebble.core.sketch.Within;
 import mosspebble.core.units.LengthText;
 import mosspebble.core.units.Millimetres;
 import mosspebble.core.units.Numbers;
@@ -48,9 +54,13 @@ final class LiesPage extends PageView {
     private final Entry howMany;
     private final VBox placing;
     private final VBox free;
+    private final MenuButton within = new MenuButton();
+    private final Label nothingIn = Panel.quiet("Nothing of it lies there, so it is not cut.");
     private final VBox exposes = new VBox(3);
     private final Button group;
     private int several = 5;
+
+    private static final int MOST_OFFERED = 12;
 
     LiesPage(SketchPanel panel, SketchModel sketch) {
         this.panel = panel;
@@ -95,6 +105,12 @@ final class LiesPage extends PageView {
         placing = new VBox(10, new HBox(4, fit, beside), row(wide, high), row(turn, margin), row(mostTurn, runOff), align);
         fringe = panel.lengthEntry("fringe", "Fringe", "Fine strokes along the edge, as of hair or feathers; 0 for a clean edge",
                 () -> mm(Item::fringeMm), v -> change("Fringe", i -> i.withFringeMm(v.value())));
+        within.setId("kept-within");
+        within.getStyleClass().add("pebble");
+        within.setMaxWidth(Double.MAX_VALUE);
+        within.setTooltip(
+                new Tooltip("Cuts it to a part of a thing behind it, such as a pattern to a coat, and keeps it off what lies on that"));
+        nothingIn.setWrapText(true);
         exposes.setId("exposes");
         free = new VBox(8, fringe, Panel.quiet("It lets be seen:"), exposes);
         howMany = new Entry("several-count", "How many", "2 to " + SketchModel.MOST_SEVERAL + "; odd numbers look livelier",
@@ -112,7 +128,7 @@ final class LiesPage extends PageView {
                 Panel.button("in-ring", "in a ring", "A ring that follows the face", () -> sketch.several(several, true)));
         makes.setAlignment(Pos.BOTTOM_LEFT);
         howMany.setPrefWidth(84);
-        getChildren().addAll(manner, matched, placing, free, Panel.quiet("Several of it"), makes, group);
+        getChildren().addAll(manner, within, nothingIn, matched, placing, free, Panel.quiet("Several of it"), makes, group);
     }
 
     private Optional<Item> item() {
@@ -186,9 +202,49 @@ final class LiesPage extends PageView {
         for (Entry entry : new Entry[] {wide, high, turn, margin, mostTurn, runOff, fringe, howMany}) {
             entry.refresh();
         }
+        within(item, guide);
         if (item.manner() == ItemMode.LEFT_FREE) {
             exposes(item);
         }
+    }
+
+    /** What it can be kept within is asked when the menu is opened. */
+    private void within(Item item, boolean guide) {
+        Optional<PlacedDesign> design = sketch.design();
+        List<PlacedItem> behind = design.map(d -> d.items().stream().takeWhile(i -> !i.item().id().equals(item.id())).toList())
+                .orElse(List.of());
+        Panel.present(within, !guide && (!behind.isEmpty() || item.within().isPresent()));
+        within.setText(item.within().isEmpty() ? "Kept within: the stone" : "Kept within: " + named(item.within().get(), behind));
+        Panel.present(nothingIn, item.within().isPresent()
+                && design.filter(d -> Within.offered(d, item.id()).stream().noneMatch(p -> p.part().id().equals(item.within().get())))
+                        .isPresent());
+        within.getItems().setAll(new MenuItem("the stone"));
+        within.setOnShowing(e -> {
+            within.getItems().clear();
+            choice("kept-within-stone", "the stone", item, Optional.empty());
+            design.ifPresent(d -> Within.offered(d, item.id()).stream().limit(MOST_OFFERED)
+                    .forEach(p -> choice("kept-within-" + p.part().id().replace('/', '-'), named(p.part().id(), behind), item,
+                            Optional.of(p.part().id()))));
+            if (within.getItems().size() == 1) {
+                MenuItem none = new MenuItem("It lies on no part of a thing behind it");
+                none.setDisable(true);
+                within.getItems().add(none);
+            }
+        });
+    }
+
+    private void choice(String id, String words, Item item, Optional<String> part) {
+        MenuItem choice = new MenuItem(words);
+        choice.setId(id);
+        choice.setOnAction(e -> panel.workbench.editItem(part.isEmpty() ? "Keep within the stone" : "Keep within " + words,
+                i -> i.withWithin(part)));
+        within.getItems().add(choice);
+    }
+
+    private String named(String part, List<PlacedItem> behind) {
+        return behind.stream().flatMap(thing -> thing.parts().stream().filter(p -> p.part().id().equals(part))
+                .map(p -> "the " + p.part().title() + (behind.size() > 1 ? ", " + sketch.title(thing.item()) : ""))).findFirst()
+                .orElse("a part that is gone");
     }
 
     private void exposes(Item item) {

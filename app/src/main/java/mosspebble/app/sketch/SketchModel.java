@@ -108,7 +108,8 @@ public final class SketchModel {
         return inHand().flatMap(i -> design().flatMap(d -> d.item(i.id())));
     }
 
-    private Optional<PlacedDesign> design() {
+    /** The whole sketch as the plan has it; empty until there is one. */
+    Optional<PlacedDesign> design() {
         return Optional.ofNullable(show.plan())
                 .filter(p -> project().map(Project::id).filter(id -> id.equals(p.project().id())).isPresent()).flatMap(PaintPlan::design);
     }

@@ -58,6 +58,14 @@ public enum BlendKind {
         return this == HALO;
     }
 
+    /** Whether it can be laid upon another once that is dry, and leaves it seen. */
+    public boolean laysOver() {
+        return switch (this) {
+            case HALO, STROKES, DRY_BRUSH, FOAM, STIPPLE, CRYSTAL, GLAZE, DROPPED_WASH -> true;
+            default -> false;
+        };
+    }
+
     /** Whether colours run into each other. */
     public boolean joins() {
         return isGraded() || this == LOADED || this == RUN;

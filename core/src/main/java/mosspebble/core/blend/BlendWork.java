@@ -47,6 +47,7 @@ public final class BlendWork {
     private final Optional<Palette.Colour> white;
     private final Geometry subject;
     private final long seed;
+    private boolean upon;
     private final List<Piece> pieces = new ArrayList<>();
 
     private BlendWork(Blend blend, Geometry area, Geometry seen, List<Palette.Colour> colours, Optional<Palette.Colour> white,
@@ -72,28 +73,47 @@ public final class BlendWork {
     public static List<Piece> pieces(Blend blend, Geometry area, Geometry seen, List<Palette.Colour> colours,
             Optional<Palette.Colour> white, Geometry subject, long seed) {
         BlendWork work = new BlendWork(blend, area, body(seen.isEmpty() ? area : seen), colours, white, subject, seed);
-        BlendKind kind = colours.size() - 1 < blend.kind().leastColours() ? BlendKind.FLAT : blend.kind();
-        switch (kind) {
-            case FLAT, GRADED_CELLS -> work.base();
-            case SPLIT -> work.split();
-            case WASHED -> work.washed();
-            case HALO -> work.halo();
-            case BANDS -> work.bands(new Strips(area, work.seen, blend.angle()), false);
-            case GRADIENT -> work.bands(new Strips(area, work.seen, blend.angle()), true);
-            case FROM_MIDDLE -> work.bands(Rings.fromTheMiddle(area, work.seen), true);
-            case ALONG_OUTLINE -> work.bands(Rings.alongTheOutline(area, work.seen), true);
-            case RUN -> work.run();
-            case STROKES -> work.strokes();
-            case DRY_BRUSH -> work.dryBrush();
-            case FOAM -> work.foam();
-            case STIPPLE -> work.stipple();
-            case CRYSTAL -> work.crystal();
-            case SPIRAL -> work.spiral();
-            case LOADED -> work.loaded();
-            case GLAZE -> work.glaze();
-            case DROPPED_WASH -> work.droppedWash();
+        work.lay(colours.size() - 1 < blend.kind().leastColours() ? BlendKind.FLAT : blend.kind());
+        return work.pieces;
+    }
+
+    /**
+     * A further layer upon a dry one, without a coat below.
+     *
+     * @param layer of a kind that {@linkplain BlendKind#laysOver() lies over} another
+     * @param colours of the area itself first, then those of the layer that can be mixed from the shelf
+     * @return nothing if it has not the colours it needs; the other parameters as for {@link #pieces}
+     */
+    public static List<Piece> upon(Blend layer, Geometry area, Geometry seen, List<Palette.Colour> colours, Geometry subject, long seed) {
+        BlendWork work = new BlendWork(layer, area, body(seen.isEmpty() ? area : seen), colours, Optional.empty(), subject, seed);
+        work.upon = true;
+        if (colours.size() - 1 >= layer.kind().leastColours()) {
+            work.lay(layer.kind());
         }
         return work.pieces;
+    }
+
+    private void lay(BlendKind kind) {
+        switch (kind) {
+            case FLAT, GRADED_CELLS -> base();
+            case SPLIT -> split();
+            case WASHED -> washed();
+            case HALO -> halo();
+            case BANDS -> bands(new Strips(area, seen, blend.angle()), false);
+            case GRADIENT -> bands(new Strips(area, seen, blend.angle()), true);
+            case FROM_MIDDLE -> bands(Rings.fromTheMiddle(area, seen), true);
+            case ALONG_OUTLINE -> bands(Rings.alongTheOutline(area, seen), true);
+            case RUN -> run();
+            case STROKES -> strokes();
+            case DRY_BRUSH -> dryBrush();
+            case FOAM -> foam();
+            case STIPPLE -> stipple();
+            case CRYSTAL -> crystal();
+            case SPIRAL -> spiral();
+            case LOADED -> loaded();
+            case GLAZE -> glaze();
+            case DROPPED_WASH -> droppedWash();
+        }
     }
 
     /** The area without its slivers, by which a direction is measured. */
@@ -104,12 +124,14 @@ public final class BlendWork {
 
     private void add(Share share, Geometry place, Palette.Colour colour, double thin, boolean hides, double softMm, boolean wet) {
         if (place.getArea() > 0.2) {
-            pieces.add(new Piece(share, place, colour, thin, hides, softMm, wet));
+            pieces.add(new Piece(share, place, colour, thin, hides, softMm, wet && !upon));
         }
     }
 
     private void base() {
-        add(Share.WHOLE, area, colours.get(0), 1, true, 0, false);
+        if (!upon) {
+            add(Share.WHOLE, area, colours.get(0), 1, true, 0, false);
+        }
     }
 
     private double size() {

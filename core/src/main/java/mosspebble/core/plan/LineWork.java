@@ -1,6 +1,7 @@
 package mosspebble.core.plan;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -38,6 +39,7 @@ final class LineWork {
     private static final int AROUND = 24;
 
     private final PlacedDesign design;
+    private final int[] frontOfThing;
     private final Rows rows;
     private final Map<String, Palette.Colour> colours;
     private final Palette palette;
@@ -58,6 +60,7 @@ final class LineWork {
     LineWork(PlacedDesign design, Rows rows, Map<String, Palette.Colour> colours, Palette palette, Habits habits, Remembered remembered,
             Geometry stone, Lab behind, Overlap overlap, List<Geometry> areas) {
         this.design = design;
+        this.frontOfThing = frontOfThing(design);
         this.rows = rows;
         this.colours = colours;
         this.palette = palette;
@@ -174,12 +177,37 @@ final class LineWork {
         return Math.hypot(box.getWidth(), box.getHeight());
     }
 
+    /** For each part, the place in the order of the front part of its thing: lights lie on all of their own thing. */
+    private static int[] frontOfThing(PlacedDesign design) {
+        int[] front = new int[design.parts().size()];
+        int from = 0;
+        for (PlacedItem thing : design.items()) {
+            Arrays.fill(front, from, from + thing.parts().size(), from + thing.parts().size() - 1);
+            from += thing.parts().size();
+        }
+        return front;
+    }
+
+    /** Lights that a thing in front covers by half or more are not set; the others are cut. */
+    private static Geometry leftOfLights(Geometry lights, List<Geometry> front) {
+        List<Geometry> left = new ArrayList<>();
+        for (int i = 0; i < lights.getNumGeometries(); i++) {
+            Geometry light = Shapes.minus(lights.getGeometryN(i), front);
+            if (light.getArea() > 0.5 * lights.getGeometryN(i).getArea()) {
+                left.add(light);
+            }
+        }
+        return left.isEmpty() ? Shapes.nothing() : Shapes.union(left);
+    }
+
     private void line(PlacedPart part, Palette.Colour colour, int depth, List<Region> regions) {
         boolean highlight = part.part().role() == Role.HIGHLIGHT;
         Geometry whole = remembered.common(part.painted(), stone);
-        List<Geometry> over = highlight ? List.of() : overlap.over(depth, whole.getEnvelopeInternal(), 1);
-        Geometry place = over.isEmpty() ? whole : remembered.recall("line", whole, over,
-                (all, front, m) -> Shapes.minus(all, front.stream().map(each -> m.grown(each, STOP_SHORT)).toList()));
+        List<Geometry> over = overlap.over(highlight ? frontOfThing[depth] : depth, whole.getEnvelopeInternal(), highlight ? 0 : 1);
+        Geometry place = over.isEmpty() ? whole
+                : highlight ? remembered.recall("light", whole, over, (all, front, m) -> leftOfLights(all, front))
+                : remembered.recall("line", whole, over,
+                        (all, front, m) -> Shapes.minus(all, front.stream().map(each -> m.grown(each, STOP_SHORT)).toList()));
         if (place.getArea() > Regions.LEAST_AREA) {
             double nib = part.part().isArea() ? 0 : part.part().penMm();
             regions.add(new Region(highlight ? Step.Kind.HIGHLIGHT : Step.Kind.DETAIL, rows.what(What.Of.PART, part), place, colour,

@@ -26,6 +26,7 @@ import mosspebble.core.project.Project;
 import mosspebble.core.sketch.Overlap;
 import mosspebble.core.sketch.PartName;
 import mosspebble.core.sketch.PlacedDesign;
+import mosspebble.core.sketch.PlacedItem;
 import mosspebble.core.sketch.PlacedPart;
 import mosspebble.core.sketch.Role;
 import mosspebble.core.stone.Dome;
@@ -61,12 +62,21 @@ final class Regions {
 
     private static final double SMALLEST_SHADE = 50;
 
+    /** A wash of the darkest paint through which the colours below are still told apart (common practice, no source). */
+    private static final double INSIDE_THIN = 0.12;
+
+    /** Marks of one layer are scattered otherwise than those of the next. */
+    private static final long LAYER_SEED = 7919;
+
     /** A base is mixed of so many parts at most: near enough, since flakes lie over it (common practice, no source). */
     private static final int BASE_PARTS = 4;
 
     /** From so many on, parts of one sort are shaded together or not at all. */
     private static final int LEAST_ROW = 3;
     static final double LEAST_AREA = 0.05;
+
+    /** What is seen of an area in a strip as narrow as this is left to the seam, mm. */
+    private static final double HAIR_MM = 0.04;
 
     private final PlacedDesign design;
     private final Survey survey;
@@ -200,7 +210,8 @@ final class Regions {
                 continue;
             }
             Geometry inside = areas.get(i);
-            Geometry visible = remembered.without(inside, overlap.over(i, inside.getEnvelopeInternal(), 0));
+            Geometry left = remembered.without(inside, overlap.over(i, inside.getEnvelopeInternal(), 0));
+            Geometry visible = left.getArea() > HAIR_MM / 2 * left.getLength() ? left : Shapes.nothing(); // covered but for a hair
             seen.put(part.part().id(), visible);
             Palette.Colour colour = colours.get(part.part().slot());
             if (colour != null && visible.getArea() > LEAST_AREA) {
@@ -224,6 +235,9 @@ final class Regions {
         }
         for (int i = topFirst.size() - 1; i >= 0; i--) {
             regions.addAll(topFirst.get(i));
+        }
+        for (PlacedItem thing : design.items()) {
+            thing.parts().forEach(part -> shadeInside(part, thing).ifPresent(regions::add));
         }
         regions.removeAll(straysOf(What.Of.SHADE_SIDE));
         regions.removeAll(straysOf(What.Of.LIGHT_SIDE));
@@ -262,14 +276,14 @@ final class Regions {
     private void blended(Step.Kind kind, What what, Geometry place, Palette.Colour colour, Geometry visible, Blend blend, int depth,
             Why why, List<Region> into) {
         int level = depth * Region.LEVELS;
+        long seed = ("the " + (what.part().isEmpty() ? "ground" : what.part())).hashCode() * 31L + depth;
         if (blend.kind() == BlendKind.FLAT || blend.kind() == BlendKind.GRADED_CELLS) {
             into.add(new Region(kind, what, place, colour, Region.Spread.EVEN, level, Region.Line.NONE, why));
+            layered(kind, what, place, colour, visible, blend, level, 1, seed, into);
             return;
         }
-        List<Palette.Colour> all = new ArrayList<>(List.of(colour));
-        blend.more().forEach(mix -> palette.colour(mix).ifPresent(all::add));
-        long seed = ("the " + (what.part().isEmpty() ? "ground" : what.part())).hashCode() * 31L + depth;
-        List<Piece> pieces = remembered.recall("blend", blend, place, visible, all, white(), design.silhouette(), seed,
+        List<Palette.Colour> all = mixes(colour, blend);
+        List<Piece> pieces = remembered.recall("blend", blend.withOver(List.of()), place, visible, all, white(), design.silhouette(), seed,
                 (laid, area, shown, mixes, pale, subject, from, m) -> BlendWork.pieces(laid, area, shown, mixes, pale, subject, from));
         if (blend.kind().joins() && blend.method() == Blend.Method.WET) {
             for (int k = 0; k + 1 < all.size(); k++) {
@@ -287,6 +301,31 @@ final class Regions {
                     new Region.Spread(piece.thin(), piece.hides(), Soft.of(piece.softMm(), place), group),
                     level + Math.min(k, Region.LEVELS - 4), Region.Line.NONE,
                     k == 0 ? why : Why.of(Why.Reason.BLEND, Facts.of("blend", blend.kind()))));
+        }
+        layered(kind, what, place, colour, visible, blend, level, pieces.size(), seed, into);
+    }
+
+    private List<Palette.Colour> mixes(Palette.Colour own, Blend blend) {
+        List<Palette.Colour> all = new ArrayList<>(List.of(own));
+        blend.more().forEach(mix -> palette.colour(mix).ifPresent(all::add));
+        return all;
+    }
+
+    /** What is laid upon a blend once that is dry. */
+    private void layered(Step.Kind kind, What what, Geometry place, Palette.Colour colour, Geometry visible, Blend blend, int level,
+            int below, long seed, List<Region> into) {
+        int k = below;
+        for (int number = 1; number <= blend.over().size(); number++) {
+            Blend layer = blend.layer(number);
+            List<Piece> pieces = remembered.recall("layer", layer, place, visible, mixes(colour, layer), design.silhouette(),
+                    seed + LAYER_SEED * number,
+                    (laid, area, shown, mixes, subject, from, m) -> BlendWork.upon(laid, area, shown, mixes, subject, from));
+            for (Piece piece : pieces) {
+                into.add(new Region(kind, what.share(piece.share()), piece.place(), piece.colour(),
+                        new Region.Spread(piece.thin(), piece.hides(), Soft.of(piece.softMm(), place), -1),
+                        level + Math.min(k++, Region.LEVELS - 4), Region.Line.NONE,
+                        Why.of(Why.Reason.BLEND, Facts.of("blend", layer.kind()))));
+            }
         }
     }
 
@@ -370,6 +409,26 @@ final class Regions {
                 .map(shade -> new Region(Step.Kind.SHADE, rows.what(What.Of.SHADE_SIDE, part), place, shade,
                         Region.Spread.thin(0.4, Soft.shade(visible)), depth * Region.LEVELS + Region.LEVELS - 2,
                         Region.Line.NONE, Why.of(Why.Reason.TURNS_AWAY, Facts.of("light", light.clock()))));
+    }
+
+    /** The strip inside the edge of something sunk on the side of the light, over all that lies in it of the same thing: one thin wash. */
+    private Optional<Region> shadeInside(PlacedPart part, PlacedItem thing) {
+        Light light = habits.light();
+        if (light.shade() == 0 || part.part().roundness() >= 0 || part.part().role() != Role.FILL) {
+            return Optional.empty();
+        }
+        int front = design.parts().indexOf(thing.parts().get(thing.parts().size() - 1));
+        double deep = light.shade() * -part.part().roundness() * 0.22 * Math.sqrt(part.drawn().getArea());
+        Geometry open = remembered.without(part.drawn(), overlap.over(front, part.drawn().getEnvelopeInternal(), 0));
+        Geometry place = Shapes.minus(open,
+                AffineTransformation.translationInstance(-light.towardX() * deep, -light.towardY() * deep).transform(part.drawn()));
+        if (place.getArea() < 4) {
+            return Optional.empty();
+        }
+        return Ladder.end(palette, false).flatMap(p -> palette.colour(Mix.of(p.id())))
+                .map(dark -> new Region(Step.Kind.SHADE, rows.what(What.Of.SHADE_INSIDE, part), place, dark,
+                        Region.Spread.thin(INSIDE_THIN, Soft.of(0.7 * deep, place)), front * Region.LEVELS + Region.LEVELS - 2,
+                        Region.Line.NONE, Why.of(Why.Reason.SUNK, Facts.of("light", light.clock()))));
     }
 
     private static Geometry shaded(Geometry drawn, double roundness, Geometry visible, List<Geometry> above, Light light, Dome dome) {

@@ -50,7 +50,7 @@ public record Face(Optional<Sketch> sketch, Map<String, Mix> colours, Optional<M
 
     Face withBlend(String slot, Blend blend) {
         Map<String, Blend> changed = new TreeMap<>(blends);
-        if (blend.kind() == BlendKind.FLAT) {
+        if (blend.kind() == BlendKind.FLAT && blend.over().isEmpty()) {
             changed.remove(slot);
         } else {
             changed.put(slot, blend);

@@ -28,15 +28,21 @@ final class BlendHasColours implements Rule {
         List<Finding> found = new ArrayList<>();
         List<Slot> slots = on.plan().design().orElseThrow().slots();
         on.project().blends().forEach((slot, blend) -> {
-            long there = blend.more().stream().filter(mix -> on.palette().colour(mix).isPresent()).count();
             boolean ground = slot.equals(Project.GROUND);
             boolean used = ground ? on.project().ground().isPresent() && on.habits().ground() != Habits.Ground.BARE
                     : slots.stream().anyMatch(s -> s.id().equals(slot));
-            if (used && there < blend.kind().leastColours()) {
-                Facts facts = Facts.of("blend", blend.kind()).and("ground", ground)
+            for (int number = 0; used && number <= blend.over().size(); number++) {
+                Blend layer = blend.layer(number);
+                if (layer.more().stream().filter(mix -> on.palette().colour(mix).isPresent()).count() >= layer.kind().leastColours()) {
+                    continue;
+                }
+                boolean upon = number > 0;
+                Blend mended = upon ? blend.withoutOver(number) : Blend.flat().withOver(blend.over());
+                Facts facts = Facts.of("blend", layer.kind()).and("ground", ground).and("upon", upon)
                         .and("slot", slots.stream().filter(s -> s.id().equals(slot)).map(Slot::title).findFirst().orElse(slot))
-                        .and("colours", blend.kind().leastColours() + 1);
-                found.add(Finding.of(Code.BLEND_LACKS_COLOURS, facts, Remedy.of(Cure.LAY_FLAT, p -> p.withBlend(slot, Blend.flat()))));
+                        .and("colours", layer.kind().leastColours() + (upon ? 0 : 1));
+                found.add(Finding.of(Code.BLEND_LACKS_COLOURS, facts,
+                        Remedy.of(upon ? Cure.LEAVE_LAYER_OUT : Cure.LAY_FLAT, p -> p.withBlend(slot, mended))));
             }
         });
         return found;

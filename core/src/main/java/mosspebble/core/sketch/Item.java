@@ -23,17 +23,25 @@ public record Item(String id, Subject subject, Placement placement, Lie lie, Roo
         implements
         ItemBuilder.With {
 
+    private static final int LONGEST_PART = 120;
+
     /**
      * How it lies.
      *
      * @param mirrored whether left and right are exchanged
      * @param matched whether mirror partners are made equal where the stone's shape pulls them apart
      * @param fringeMm length of the fringe along a silhouette left free, 0 (a clean edge) to 12
+     * @param within id, as in the whole sketch, of the part of a thing behind that it is kept within; empty for free
      */
     @RecordBuilder
-    public record Lie(ItemMode manner, boolean mirrored, boolean matched, double fringeMm) implements ItemLieBuilder.With {
+    public record Lie(ItemMode manner, boolean mirrored, boolean matched, double fringeMm, Optional<String> within)
+            implements
+            ItemLieBuilder.With {
         public Lie {
             Objects.requireNonNull(manner);
+            if (within.filter(part -> part.isEmpty() || part.length() > LONGEST_PART).isPresent()) {
+                throw new IllegalArgumentException("the part to be kept within must be named in 1 to " + LONGEST_PART + " characters");
+            }
             range("The fringe must be", fringeMm, 12, "mm");
         }
     }
@@ -110,7 +118,8 @@ public record Item(String id, Subject subject, Placement placement, Lie lie, Roo
 
     /** A thing as it is taken up first. */
     public static Item of(Subject subject, ItemMode manner, Placement placement, double marginMm) {
-        return new Item("", subject, placement, new Item.Lie(manner, false, false, 0), new Item.Room(marginMm, 0, 0), Set.of(),
+        return new Item("", subject, placement, new Item.Lie(manner, false, false, 0, Optional.empty()), new Item.Room(marginMm, 0, 0),
+                Set.of(),
                 Optional.empty(), Lines.OPEN);
     }
 
@@ -133,6 +142,10 @@ public record Item(String id, Subject subject, Placement placement, Lie lie, Roo
 
     public double fringeMm() {
         return lie.fringeMm();
+    }
+
+    public Optional<String> within() {
+        return lie.within();
     }
 
     public double marginMm() {
@@ -165,6 +178,15 @@ public record Item(String id, Subject subject, Placement placement, Lie lie, Roo
 
     public Item withMarginMm(double newMarginMm) {
         return withRoom(room.withMarginMm(newMarginMm));
+    }
+
+    public Item withWithin(Optional<String> part) {
+        return withLie(lie.withWithin(part));
+    }
+
+    /** Whether a part of the whole sketch is one of this thing's. */
+    public boolean owns(String part) {
+        return id.isEmpty() ? part.indexOf('/') < 0 : part.startsWith(id + "/");
     }
 
     public boolean wearing() {

@@ -23,7 +23,8 @@ public record MotifPart(String id, String title, Role role, String slot, Geometr
      * How it is made on the stone.
      *
      * @param penMm line width of a line, mm on the stone whatever the size, 0 to 15; 0 for areas
-     * @param roundness how far the part bulges toward the painter, 0 flat to 1 ball: drives its shade
+     * @param roundness how far the part bulges toward the painter, 0 flat to 1 ball: drives its shade; negative for one that is sunk, to
+     *            -1, where the shade lies inside it
      * @param outlined whether a line goes round it at the end
      */
     public record Make(double penMm, double roundness, boolean outlined, Presence sits) {
@@ -43,8 +44,8 @@ public record MotifPart(String id, String title, Role role, String slot, Geometr
         if (shape.isEmpty()) {
             throw new IllegalArgumentException("part " + id + " has no shape");
         }
-        if (!(make.roundness() >= 0 && make.roundness() <= 1)) {
-            throw new IllegalArgumentException("roundness of part " + id + " must be 0 to 1, was " + make.roundness());
+        if (!(make.roundness() >= -1 && make.roundness() <= 1)) {
+            throw new IllegalArgumentException("roundness of part " + id + " must be -1 to 1, was " + make.roundness());
         }
         if (!(make.penMm() >= 0 && make.penMm() <= 15)) {
             throw new IllegalArgumentException("pen width of part " + id + " must be 0 to 15 mm, was " + make.penMm());

@@ -58,9 +58,11 @@ public record Sketch(List<Item> items) {
         return new Sketch(more);
     }
 
-    /** Without one thing; empty if it was the only one. */
+    /** Without one thing; empty if it was the only one. What was kept within it is free then. */
     public Optional<Sketch> without(String id) {
-        List<Item> fewer = items.stream().filter(i -> !i.id().equals(id)).toList();
+        List<Item> fewer = items.stream().filter(i -> !i.id().equals(id))
+                .map(i -> i.within().filter(inHand(id)::owns).isPresent() && item(id).isPresent() ? i.withWithin(Optional.empty()) : i)
+                .toList();
         return fewer.isEmpty() ? Optional.empty() : Optional.of(new Sketch(fewer));
     }
 

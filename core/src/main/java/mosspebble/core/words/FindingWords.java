@@ -128,8 +128,11 @@ public final class FindingWords {
             case NO_WHITE ->
                     "The shelf lacks a white brush paint: nothing can be lightened, and pale colours are out of reach. Buy a white first.";
             case BLEND_LACKS_COLOURS ->
-                    (f.is("ground") ? "The ground" : f.text("slot")) + " is to be " + f.choice("blend", BlendKind.class).label()
-                            + " but has not the " + f.count("colours") + " colours for it; it is planned flat.";
+                    f.is("upon")
+                            ? "Over " + (f.is("ground") ? "the ground" : f.text("slot").toLowerCase(Locale.ROOT)) + " there are to be "
+                                    + f.choice("blend", BlendKind.class).label() + ", but the colour for it is not there; it is left out."
+                            : (f.is("ground") ? "The ground" : f.text("slot")) + " is to be " + f.choice("blend", BlendKind.class).label()
+                                    + " but has not the " + f.count("colours") + " colours for it; it is planned flat.";
             case FAINT_OUTLINE -> "No pen on the shelf stands out round the " + f.text("part") + ": the best "
                     + Seen.apart(f.number("contrast")) + " one of its sides.";
             case LINE_NOT_ON_SHELF ->
@@ -243,6 +246,7 @@ public final class FindingWords {
             case SPACE_LETTERS -> "More space between letters";
             case NEAREST_MIX -> "Take the nearest mix";
             case LAY_FLAT -> "Lay it flat";
+            case LEAVE_LAYER_OUT -> "Leave it out";
             case ALLOW_PRIMER -> "Allow primer";
             case LINE_BY_CONTRAST -> "By contrast";
             case GLAZES -> "Build joins from glazes";

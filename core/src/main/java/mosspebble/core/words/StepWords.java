@@ -185,6 +185,7 @@ public final class StepWords {
         }
         String of = switch (first.of()) {
             case SHADE_SIDE -> "the shade side of ";
+            case SHADE_INSIDE -> "the shade inside ";
             case LIGHT_SIDE -> "the light side of ";
             default -> "";
         };
@@ -241,6 +242,7 @@ public final class StepWords {
             case GROUND -> "the ground";
             case HALO -> "the halo round the subject";
             case SHADE_SIDE -> "the shade side of the " + what.part();
+            case SHADE_INSIDE -> "the shade inside the " + what.part();
             case LIGHT_SIDE -> "the light side of the " + what.part();
             case OUTLINES -> "the outlines";
             case INNER_LINES -> "the inner lines";
@@ -531,6 +533,7 @@ public final class StepWords {
             case BLEND -> BlendWords.sentence(facts.choice("blend", BlendKind.class));
             case TURNS_AWAY ->
                     "The light comes from " + facts.text("light") + "; what turns away from it and what lies below an overlap goes darker.";
+            case SUNK -> "The light comes from " + facts.text("light") + "; the edge on that side throws its shade into what lies deeper.";
             case FACES_LIGHT -> "The light comes from " + facts.text("light") + "; the side that faces it goes lighter.";
             case LINE_FIRST -> "Line first, as is your habit: fill up to it.";
             case STANDS_OUT -> (facts.is("restores") ? "Restores the line at the end. " : "")

@@ -1,6 +1,7 @@
 package mosspebble.core.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
 import java.util.Map;
@@ -13,6 +14,8 @@ import mosspebble.core.blend.Share;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.drying.Climate;
+import mosspebble.core.finding.Code;
+import mosspebble.core.finding.Finding;
 import mosspebble.core.project.Habits;
 import mosspebble.core.project.Light;
 import mosspebble.core.project.Project;
@@ -31,6 +34,7 @@ import mosspebble.core.sketch.Subject;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.units.Srgb;
+import mosspebble.core.words.FindingWords;
 import mosspebble.core.words.StepWords;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -148,5 +152,48 @@ class BlendsInPlansTest {
                 .isGreaterThan((long) (1.3 * one.work().hand().toSeconds()));
         double each = (double) three.wet().orElseThrow().work().toSeconds() / one.wet().orElseThrow().work().toSeconds();
         assertThat(each).as("but each has its own clock").isBetween(0.75, 1.25);
+    }
+
+    @Test
+    void furtherLayersLieInOrderOnWhatIsDryAndAddNoCoatBelow() {
+        Blend ground = Blend.of(BlendKind.GRADIENT).withColours(List.of(Mix.of("purple"))).withShape(0, 0.5, 0.5);
+        Blend streaks = Blend.of(BlendKind.DRY_BRUSH).withColours(List.of(Mix.of("palegreen"))).withShape(90, 0.5, 0.5);
+        Blend foam = Blend.of(BlendKind.FOAM).withColours(List.of(Mix.of("white"))).withShape(0, 0.5, 0.5);
+        List<Step.Lay> alone = lays(plan(ground));
+        List<Step.Lay> all = lays(plan(ground.plusOver(streaks).plusOver(foam)));
+        assertThat(all.stream().map(StepWords::title).toList()).as("after the wet ground, in the order they were laid over it")
+                .containsSubsequence("Work wet into wet: the board", "Lay streaks over the board", "Lay foam on the board")
+                .hasSize(alone.size() + 2);
+        Step.Lay last = all.stream().filter(l -> l.share(l.paint()).kind() == Share.Kind.FOAM).findFirst().orElseThrow();
+        assertThat(last.wet()).isEmpty();
+        assertThat(last.after()).anyMatch(a -> a.waits() == Step.Waits.LIES_BELOW);
+        assertThat(lays(plan(Blend.flat().plusOver(streaks)))).as("also over one even colour").anyMatch(
+                l -> l.share(l.paint()).kind() == Share.Kind.STREAKS).anyMatch(l -> l.share(l.paint()).kind() == Share.Kind.WHOLE);
+    }
+
+    @Test
+    void onlyWhatLeavesTheGroundSeenLiesOverItAndNotMoreThanThree() {
+        Blend streaks = Blend.of(BlendKind.DRY_BRUSH);
+        assertThatThrownBy(() -> Blend.flat().plusOver(Blend.of(BlendKind.SPLIT))).hasMessageContaining("cannot lie upon");
+        assertThatThrownBy(() -> Blend.flat().plusOver(streaks.plusOver(streaks))).hasMessageContaining("cannot lie upon");
+        assertThatThrownBy(() -> Blend.flat().plusOver(streaks).plusOver(streaks).plusOver(streaks).plusOver(streaks))
+                .hasMessageContaining("at most 3");
+        Blend two = Blend.flat().plusOver(streaks).plusOver(Blend.of(BlendKind.FOAM));
+        assertThat(two.withLayer(0, Blend.of(BlendKind.WASHED)).over()).isEqualTo(two.over());
+        assertThat(two.withLayer(1, Blend.of(BlendKind.GLAZE)).over()).extracting(Blend::kind)
+                .containsExactly(BlendKind.GLAZE, BlendKind.FOAM);
+        assertThat(two.withoutOver(1).over()).extracting(Blend::kind).containsExactly(BlendKind.FOAM);
+    }
+
+    @Test
+    void aLayerWithoutItsColourIsLeftOutAndSaidSo() {
+        Blend ground = Blend.of(BlendKind.GRADIENT).withColours(List.of(Mix.of("purple")));
+        PaintPlan plan = plan(ground.plusOver(Blend.of(BlendKind.FOAM)));
+        assertThat(lays(plan).stream().map(StepWords::title)).doesNotContain("Lay foam on the board");
+        Finding said = plan.findings().stream().filter(f -> f.code() == Code.BLEND_LACKS_COLOURS).findFirst().orElseThrow();
+        assertThat(FindingWords.sentence(said)).isEqualTo(
+                "Over board there are to be damp-sponge foam, but the colour for it is not there; it is left out.");
+        Project mended = said.remedy().orElseThrow().change().apply(plan.project());
+        assertThat(mended.blends().get("board")).isEqualTo(ground);
     }
 }

@@ -23,6 +23,7 @@ import mosspebble.core.project.Light;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Workshop;
 import mosspebble.core.rules.Plans;
+import mosspebble.core.sketch.Item;
 import mosspebble.core.sketch.ItemMode;
 import mosspebble.core.sketch.Motif;
 import mosspebble.core.sketch.MotifPart;
@@ -45,8 +46,10 @@ import mosspebble.core.words.StepWords;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
+import org.locationtech.jts.geom.Polygon;
 
 /** A ball with a flat spot and a smaller ball before it: everything the light gives, and how lines are built. */
 class LightAndLinesTest {
@@ -215,5 +218,66 @@ class LightAndLinesTest {
                 Plans.plan(project(Habits.usual()).withStone(loose), Survey.of(loose), new Palette(Paints.shelf()), BALLS, Climate.room())
                         .findings())
                 .anyMatch(f -> f.code() == Code.LOOSE_GRAINS);
+    }
+
+    @Test
+    void whatIsSunkIsShadedInsideOnTheSideOfTheLightByOneWashOverAllThatLiesInIt() {
+        Repertoire hollow = Repertoire.of(List.of(new Motif("hollow", "Hollow",
+                List.of(new Slot("rim", "Rim", Srgb.ofHex("#1a1a1c")), new Slot("left", "Left", Srgb.ofHex("#b3261e")),
+                        new Slot("right", "Right", Srgb.ofHex("#f2c21b")), new Slot("near", "Near", Srgb.ofHex("#f6f4ee"))),
+                List.of(part("rim", disc(0, 0, 20), -0.8), part("left", half(-1), 0), part("right", half(1), 0)), disc(0, 0, 20),
+                disc(0, 0, 20), false, false)), List.of(), List.of());
+        Light fromTheLeft = new Light(270, 1, 0, 0, 0);
+        Project project = Project.begin("p", "Hollow", Stone.cobble())
+                .withSketch(Optional.of(Sketch.of(new Subject.Figure("hollow"), ItemMode.ON_STONE, new Placement(0, 0, 0, 1), 0)))
+                .withColours(Map.of("rim", Mix.of("black"), "left", Mix.of("red"), "right", Mix.of("yellow")))
+                .withHabits(Habits.usual().withLight(fromTheLeft));
+        Workshop workshop = new Workshop(new Palette(Paints.shelf()), hollow, Climate.room(), List.of());
+        PaintPlan plan = Plans.plan(project, SURVEY, workshop, new Remembered());
+        List<Step.Lay> washes = plan.steps().stream().filter(s -> s.kind() == Kind.SHADE).map(s -> (Step.Lay) s).toList();
+        assertThat(washes).singleElement().satisfies(wash -> {
+            assertThat(StepWords.title(wash)).isEqualTo("Glaze the shade inside the rim");
+            assertThat(StepWords.reason(wash)).contains("9 o'clock").contains("throws its shade");
+            assertThat(wash.doing().hides()).isFalse();
+            Geometry place = wash.paint().place();
+            assertThat(place.getCentroid().getX()).as("inside the edge that the light comes over").isLessThan(-8);
+            // a disc of radius r less the same disc moved by d: 2 r^2 asin(d / 2r) + d sqrt(r^2 - d^2 / 4); law of the lens, from memory
+            double d = 0.8 * 0.22 * Math.sqrt(Math.PI * 400);
+            assertThat(place.getArea()).isCloseTo(2 * 400 * Math.asin(d / 40) + d * Math.sqrt(400 - d * d / 4), within(12.0));
+        });
+        Project unlit = project.withHabits(Habits.usual().withLight(Light.NONE));
+        assertThat(Plans.plan(unlit, SURVEY, workshop, new Remembered()).steps()).noneMatch(s -> s.kind() == Kind.SHADE);
+    }
+
+    @Test
+    void lightsThatAThingInFrontCoversAreNotSet() {
+        Motif eyes = new Motif("eyes", "Eyes",
+                List.of(new Slot("eye", "Eye", Srgb.ofHex("#1a1a1c")), new Slot("glint", "G", Srgb.ofHex("#f6f4ee"))),
+                List.of(part("eye", FACTORY.createMultiPolygon(new Polygon[] {(Polygon) disc(-8, 0, 5), (Polygon) disc(8, 0, 5)}), 0),
+                        new MotifPart("glint", "glint", Role.HIGHLIGHT, "glint",
+                                FACTORY.createMultiPolygon(new Polygon[] {(Polygon) disc(-8, 0, 1), (Polygon) disc(8, 0, 1)}),
+                                MotifPart.Make.FLAT, Optional.empty())),
+                disc(0, 0, 14), disc(0, 0, 14), false, false);
+        Motif patch = new Motif("patch", "Patch", List.of(new Slot("patch", "Patch", Srgb.ofHex("#b3261e"))),
+                List.of(part("patch", disc(8, 0, 6), 0)),
+                disc(8, 0, 6), disc(8, 0, 6), false, false);
+        Repertoire both = Repertoire.of(List.of(eyes, patch), List.of(), List.of());
+        Sketch open = Sketch.of(new Subject.Figure("eyes"), ItemMode.ON_STONE, new Placement(0, 0, 0, 1), 0);
+        Sketch shut = open.plus(Item.of(new Subject.Figure("patch"), ItemMode.ON_STONE, new Placement(8, 0, 0, 1), 0));
+        assertThat(glints(open, both)).isCloseTo(2 * Math.PI, within(0.1));
+        assertThat(glints(shut, both)).as("the patch covers one eye and its glint").isCloseTo(Math.PI, within(0.1));
+    }
+
+    private static double glints(Sketch sketch, Repertoire repertoire) {
+        Project project = Project.begin("p", "Eyes", Stone.cobble()).withSketch(Optional.of(sketch))
+                .withColours(Map.of("eye", Mix.of("black"), "glint", Mix.of("whitepen"), "i2/patch", Mix.of("red")));
+        return Plans
+                .plan(project, SURVEY, new Workshop(new Palette(Paints.shelf()), repertoire, Climate.room(), List.of()), new Remembered())
+                .steps().stream().filter(s -> s.kind() == Kind.HIGHLIGHT).flatMap(s -> ((Step.Lay) s).layers().stream())
+                .mapToDouble(l -> l.place().getArea()).sum();
+    }
+
+    private static Geometry half(int side) {
+        return disc(0, 0, 19).intersection(FACTORY.toGeometry(new Envelope(0, side * 30.0, -30, 30)));
     }
 }

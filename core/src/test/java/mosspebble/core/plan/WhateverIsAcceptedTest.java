@@ -86,7 +86,8 @@ class WhateverIsAcceptedTest {
     };
 
     private static Item item(String id, Subject subject, ItemMode manner, Placement at, double fringeMm) {
-        return new Item(id, subject, at, new Item.Lie(manner, false, false, fringeMm), new Item.Room(2, 0, 0), Set.of(), Optional.empty(),
+        return new Item(id, subject, at, new Item.Lie(manner, false, false, fringeMm, Optional.empty()), new Item.Room(2, 0, 0), Set.of(),
+                Optional.empty(),
                 Item.Lines.OPEN);
     }
 

@@ -103,7 +103,7 @@ final class Grounds {
         }
         Geometry opening = area(ring);
         d.slot("edge", "Edge of the opening", "#1e1d20").slot("cracks", "Cracks", "#1e1d20");
-        d.fill("broken edge", "edge", Shapes.grown(opening, 0.05), 0, false);
+        d.fill("broken edge", "edge", Shapes.grown(opening, 0.05), -0.7, false);
         int stripes = dials.count("stripes");
         double lean = Math.toRadians(dials.get("lean"));
         double half = 1.25;

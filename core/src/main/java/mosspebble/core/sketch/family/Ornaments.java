@@ -81,8 +81,8 @@ final class Ornaments {
     }
 
     private static void rows(Drawing d, Made.Dials dials) {
-        d.slot("ground", "Ground", "#2f6a94").slot("ticks", "Ticks", "#ecdcb9").within(whole(), false);
-        d.fill("ground", "ground", whole(), 0.3, false);
+        d.slot("ground", "Field", "#2f6a94").slot("ticks", "Ticks", "#ecdcb9").within(whole(), false);
+        d.fill("field", "ground", whole(), 0.3, false);
         int n = dials.count("rows");
         double step = 2.0 / n;
         List<Geometry> ticks = new ArrayList<>();
