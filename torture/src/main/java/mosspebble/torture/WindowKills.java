@@ -43,7 +43,7 @@ final class WindowKills {
                 }
                 Thread.sleep(random.nextInt(20));
                 for (String line : child.kill()) {
-                    last = line;
+                    last = last + " / " + line;
                     acknowledged = line.startsWith("ack ") ? Integer.parseInt(line.substring(4)) : acknowledged;
                 }
             }
@@ -87,6 +87,7 @@ final class WindowKills {
             Edits edits = new Edits(Long.parseLong(args[1]));
             for (int i = 1;; i++) {
                 Edits.Edit edit = edits.next(window.workbench.studio());
+                Child.say("now " + i + " " + edit.title());
                 LongRun.on(() -> window.workbench.editStudio(edit.title(), s -> edit.after()));
                 String unkept = window.workbench.unkeptProperty().get();
                 Child.say(unkept.isEmpty() ? "ack " + i : "unkept " + i + ": " + unkept); // what it says is not kept may be gone

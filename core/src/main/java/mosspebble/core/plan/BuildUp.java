@@ -68,7 +68,7 @@ public final class BuildUp {
     private final Drying.Below bareStone;
     private final FilmMap films;
     private final Set<Laid> laid = new LinkedHashSet<>();
-    private final List<What> showing = new ArrayList<>();
+    private final List<Region> showing = new ArrayList<>();
     private final Set<Mix> mixed = new HashSet<>();
     private List<Pencilling.Edge> edges = List.of();
 
@@ -107,7 +107,7 @@ public final class BuildUp {
     }
 
     /** What no number of coats hides. */
-    List<What> showing() {
+    List<Region> showing() {
         return showing;
     }
 
@@ -324,7 +324,7 @@ public final class BuildUp {
         course.add(new Step.Lay(pass.key(), first.kind(), doing, layers, effort.tool(), work, wet, after(pass, numbers)),
                 pass.wet() ? cells(all) : touched.get(0));
         pass.members().stream().filter(m -> m.coat() == 1 && coats.get(m.region()).wanted() > Planner.MOST_COATS)
-                .forEach(m -> showing.add(regions.get(m.region()).what()));
+                .forEach(m -> showing.add(regions.get(m.region())));
     }
 
     /** What is drawn just before the pass, on the paint below; on the darkest of it, where there are several. */

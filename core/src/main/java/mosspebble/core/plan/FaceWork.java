@@ -25,6 +25,7 @@ import mosspebble.core.sketch.Item;
 import mosspebble.core.sketch.PlacedDesign;
 import mosspebble.core.sketch.Role;
 import mosspebble.core.sketch.Support;
+import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.Survey;
 import org.locationtech.jts.geom.Geometry;
 
@@ -130,8 +131,29 @@ final class FaceWork {
                 .map(b -> new Noticed.Broken(all.get(b.first()).what(), all.get(b.then()).what(), b.arrow().because(),
                         all.get(b.arrow().before()).what()))
                 .toList();
-        return new Noticed(left, new Noticed.Fit(paintability.narrow(), paintability.tight()), cut.faintest(), cut.muddy(), built.showing(),
+        return new Noticed(left, new Noticed.Fit(paintability.narrow(), paintability.tight()), cut.faintest(), cut.muddy(), showing(all, touched),
                 broken, List.of(), Optional.empty());
+    }
+
+    private List<Noticed.Showing> showing(List<Region> regions, List<Cells> cells) {
+        List<Noticed.Showing> found = new ArrayList<>();
+        for (Region region : built.showing()) {
+            boolean mends = !onAnother(regions.indexOf(region), regions, cells)
+                    && PrimerChoice.mends(region, bare(survey.stone()), primers(), habits.tolerance());
+            found.add(new Noticed.Showing(region.what(), region.colour().mix(), mends));
+        }
+        return found;
+    }
+
+    private List<Palette.Colour> primers() {
+        return palette.shelf().that(PaintKind.Use.PRIMES).stream().map(p -> palette.colour(Mix.of(p.id())).orElseThrow()).toList();
+    }
+
+    /** The looks of the bare stone that count. */
+    private static List<FilmTable> bare(Stone stone) {
+        double soak = SoakIn.share(stone);
+        return List.of(new FilmTable(PaintPlan.bare(stone, StoneState.DRY), soak),
+                new FilmTable(PaintPlan.bare(stone, StoneState.SEALED), soak));
     }
 
     private static boolean dulls(Step step) {
@@ -163,18 +185,12 @@ final class FaceWork {
                 big.add(i);
             }
         }
-        List<Palette.Colour> primers = palette.shelf().that(PaintKind.Use.PRIMES).stream()
-                .map(p -> palette.colour(Mix.of(p.id())).orElseThrow()).toList();
         List<Region> bases = big.stream().map(regions::get).toList();
         double[] sizes = big.stream().mapToDouble(i -> areas[i]).toArray();
         return remembered
-                .recall("primer", bases, Arrays.stream(sizes).boxed().toList(), survey.stone(), primers, habits,
-                        (all, squares, stone, offered, how, m) -> {
-                            double soak = SoakIn.share(stone);
-                            List<FilmTable> bare = List.of(new FilmTable(PaintPlan.bare(stone, StoneState.DRY), soak),
-                                    new FilmTable(PaintPlan.bare(stone, StoneState.SEALED), soak));
-                            return PrimerChoice.of(all, squares.stream().mapToDouble(Double::doubleValue).toArray(), bare, offered, how);
-                        })
+                .recall("primer", bases, Arrays.stream(sizes).boxed().toList(), survey.stone(), primers(), habits,
+                        (all, squares, stone, offered, how, m) -> PrimerChoice.of(all,
+                                squares.stream().mapToDouble(Double::doubleValue).toArray(), bare(stone), offered, how))
                 .map(p -> new PrimerChoice(p.primer(), p.coats(), p.regions().stream().map(big::get).toList(), p.why()));
     }
 

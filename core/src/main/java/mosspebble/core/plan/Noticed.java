@@ -4,6 +4,7 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import mosspebble.core.blend.Mud;
+import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.sketch.Item;
 
@@ -19,7 +20,8 @@ import mosspebble.core.sketch.Item;
  * @param laid which step's paint lies directly on which
  * @param sealer what seals it, if it is sealed
  */
-public record Noticed(List<Item> leftOut, Fit fit, Optional<FaintestLine> lines, List<Muddy> muddy, List<What> showing, List<Broken> broken,
+public record Noticed(List<Item> leftOut, Fit fit, Optional<FaintestLine> lines, List<Muddy> muddy, List<Showing> showing,
+        List<Broken> broken,
         List<BuildUp.Laid> laid, Optional<Paint> sealer) {
 
     /** Nothing was painted, so nothing was noticed. */
@@ -42,6 +44,14 @@ public record Noticed(List<Item> leftOut, Fit fit, Optional<FaintestLine> lines,
 
     /** Colours that make mud where they run together. */
     public record Muddy(What what, Mud mud) {}
+
+    /**
+     * Something that no number of coats hides where it is to lie.
+     *
+     * @param mix its load
+     * @param primed whether white primer below it would mend that
+     */
+    public record Showing(What what, Mix mix, boolean primed) {}
 
     /** One thing that the painter's order puts after what must come later. */
     public record Broken(What first, What then, PaintOrder.Because because, What under) {}

@@ -73,6 +73,18 @@ record PrimerChoice(Palette.Colour primer, int coats, List<Integer> regions, Why
         return Optional.ofNullable(choice);
     }
 
+    /** Whether an area hides over one of the primers where it does not hide on the bare stone. */
+    static boolean mends(Region region, List<FilmTable> bare, List<Palette.Colour> primers, double tolerance) {
+        for (Palette.Colour primer : primers) {
+            for (int coats = 1; coats <= MOST_PRIMER; coats++) {
+                if (needed(region, bare, primer, coats, tolerance) <= MOST_COATS) {
+                    return true;
+                }
+            }
+        }
+        return false;
+    }
+
     private static int needed(Region region, List<FilmTable> bare, Palette.Colour primer, int primerCoats, double tolerance) {
         int most = 0;
         for (FilmTable table : bare) {

@@ -248,6 +248,7 @@ public final class FindingWords {
             case LAY_FLAT -> "Lay it flat";
             case LEAVE_LAYER_OUT -> "Leave it out";
             case ALLOW_PRIMER -> "Allow primer";
+            case HIDING_MIX -> "Take the nearest that hides";
             case LINE_BY_CONTRAST -> "By contrast";
             case GLAZES -> "Build joins from glazes";
             case ORDER_BACK -> "Put the order back";

@@ -45,6 +45,7 @@ import mosspebble.core.stone.Survey;
 import mosspebble.core.stone.Texture;
 import mosspebble.core.units.Millimetres;
 import mosspebble.core.units.Srgb;
+import mosspebble.core.words.FindingWords;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -202,6 +203,27 @@ class SketchAndSkinRulesTest {
         assertThat(allowed.habits().primer()).isEqualTo(Habits.Primer.WHERE_NEEDED);
         assertThat(plan(allowed, thin).steps().stream().anyMatch(s -> s.kind() == mosspebble.core.plan.Step.Kind.PRIME))
                 .as("with leave the planner primes").isTrue();
+    }
+
+    @Test
+    void whereNotEvenPrimerHelpsThePaintThatHidesIsOfferedAndMends() {
+        Shelf thin = new Shelf(List.of(Paints.brush("lemonish", "#f6e04a", 0.05), Paints.brush("ochre", "#c9a02c", 0.93),
+                Paints.brush("chalky", "#f6f4ee", 0.9), Paints.shelf().find("gesso").orElseThrow(),
+                Paints.shelf().find("varnish").orElseThrow()));
+        Project project = of(skinned(RockKind.SLATE, 0.01, "#2b2d30"), new Subject.Figure("eyes"), ItemMode.ON_STONE,
+                new Placement(0, 0, 0, 1));
+        Map<String, Mix> thinly = new HashMap<>();
+        project.colours().keySet().forEach(slot -> thinly.put(slot, Mix.of("lemonish")));
+        for (Habits.Primer primer : List.of(Habits.Primer.NEVER, Habits.Primer.WHERE_NEEDED)) {
+            Project glassy = project.withColours(thinly).withHabits(project.habits().withPrimer(primer));
+            Finding shows = plan(glassy, thin).findings().stream().filter(f -> f.code() == Code.NEVER_HIDES).findFirst().orElseThrow();
+            assertThat(shows.remedies()).as("primer would not mend it").extracting(Finding.Remedy::cure)
+                    .containsExactly(Finding.Cure.HIDING_MIX);
+            assertThat(FindingWords.sentence(shows)).endsWith("Choose a paint that hides better.");
+            Project mended = shows.remedies().get(0).change().apply(glassy);
+            assertThat(mended.colours().values()).allMatch(mix -> mix.parts().stream().noneMatch(p -> p.paint().equals("lemonish")));
+            assertThat(plan(mended, thin).findings()).extracting(Finding::code).doesNotContain(Code.NEVER_HIDES);
+        }
     }
 
     @Test
