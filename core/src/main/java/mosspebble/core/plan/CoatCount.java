@@ -1,8 +1,12 @@
 package mosspebble.core.plan;
 
 import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.IntStream;
 import mosspebble.core.area.Remembered;
@@ -11,6 +15,7 @@ import mosspebble.core.coats.FilmMap;
 import mosspebble.core.coats.FilmTable;
 import mosspebble.core.colour.Lab;
 import mosspebble.core.colour.Palette;
+import mosspebble.core.sketch.PartName;
 import org.locationtech.jts.geom.Geometry;
 
 /**
@@ -34,6 +39,9 @@ final class CoatCount {
     /** A dark line on something lighter is done when no more than this share of the difference is left (common practice, no source). */
     private static final double DARK_LINE = 0.25;
 
+    /** So many times the area that needs a further coat may get it too, so that a row looks even (common practice, no source). */
+    private static final double WORTH_EVENING = 4;
+
     /** A line is dark on what is so much lighter, L*. */
     private static final double LIGHTER = 25;
 
@@ -50,6 +58,11 @@ final class CoatCount {
     record Coats(List<Geometry> places, int wanted, int over, boolean onBare, int thick, Step.Hiding hiding) {
         int number() {
             return places.size();
+        }
+
+        /** Coats over all of the region. */
+        private int laid(Region region) {
+            return (int) places.stream().filter(p -> p == region.place()).count();
         }
     }
 
@@ -73,12 +86,67 @@ final class CoatCount {
      * @return by region
      */
     static List<Coats> of(List<Region> regions, List<Integer> order, Map<Integer, Integer> fixed, BuildUp built, Remembered remembered) {
+        List<Coats> each = of(regions, order, fixed, AsRow.NONE, built, remembered);
+        AsRow even = likeTheirRow(regions, each);
+        return even.isNone() ? each : of(regions, order, fixed, even, built, remembered);
+    }
+
+    /**
+     * What regions do as the rest of their row does.
+     *
+     * @param least coats over all of a region at least
+     * @param touched regions set with one thick touch
+     */
+    private record AsRow(Map<Integer, Integer> least, Set<Integer> touched) {
+        static final AsRow NONE = new AsRow(Map.of(), Set.of());
+
+        boolean isNone() {
+            return least.isEmpty() && touched.isEmpty();
+        }
+    }
+
+    /**
+     * Parts of one row are done alike, unless that asks for much more paint: nobody gives two spots of six a coat of their own, or strokes
+     * two and touches on four.
+     */
+    private static AsRow likeTheirRow(List<Region> regions, List<Coats> coats) {
+        Map<List<Object>, List<Integer>> rows = new LinkedHashMap<>();
+        for (int i = 0; i < regions.size(); i++) {
+            Region region = regions.get(i);
+            if (region.kind() == Step.Kind.FILL && region.hides() && region.wetGroup() < 0 && !region.isLine()
+                    && region.what().row().size() > 1) {
+                String title = region.what().row().title();
+                rows.computeIfAbsent(List.of(title.isEmpty() ? PartName.of(region.what().part()).stem() : title, region.what().share(),
+                        region.colour().mix()), k -> new ArrayList<>()).add(i);
+            }
+        }
+        Map<Integer, Integer> raised = new HashMap<>();
+        Set<Integer> touched = new HashSet<>();
+        for (List<Integer> each : rows.values()) {
+            double dot = each.stream().filter(i -> coats.get(i).thick() > 1).mapToDouble(i -> regions.get(i).place().getArea()).max()
+                    .orElse(0);
+            each.stream().filter(i -> coats.get(i).thick() == 1 && regions.get(i).place().getArea() <= dot).forEach(touched::add);
+            List<Integer> row = each.stream().filter(i -> coats.get(i).thick() == 1 && !touched.contains(i)).toList();
+            int most = row.stream().mapToInt(i -> coats.get(i).laid(regions.get(i))).max().orElse(0);
+            List<Integer> fewer = row.stream().filter(i -> coats.get(i).laid(regions.get(i)) == most - 1).toList();
+            double more = fewer.stream().mapToDouble(i -> regions.get(i).place().getArea()).sum();
+            double need = row.stream().filter(i -> coats.get(i).laid(regions.get(i)) == most)
+                    .mapToDouble(i -> regions.get(i).place().getArea()).sum();
+            if (more > 0 && more <= WORTH_EVENING * need) {
+                fewer.forEach(i -> raised.put(i, most));
+            }
+        }
+        return new AsRow(raised, touched);
+    }
+
+    private static List<Coats> of(List<Region> regions, List<Integer> order, Map<Integer, Integer> fixed, AsRow even, BuildUp built,
+            Remembered remembered) {
         CoatCount count = new CoatCount(built, remembered, regions);
         Coats[] found = new Coats[regions.size()];
         for (int i : order) {
             found[i] = fixed.containsKey(i) ? new Coats(times(regions.get(i).place(), fixed.get(i)), fixed.get(i), -1, true, 1,
                     Step.Hiding.sure(fixed.get(i)))
-                    : count.count(i);
+                    : count.count(i, even.least.getOrDefault(i, 1), even.touched.contains(i));
             Coat coat = built.coat(regions.get(i), i, found[i].thick());
             for (int from = 0; from < found[i].number();) {
                 Geometry place = found[i].places().get(from);
@@ -97,7 +165,7 @@ final class CoatCount {
         return IntStream.range(0, coats).mapToObj(k -> place).toList();
     }
 
-    private Coats count(int index) {
+    private Coats count(int index, int least, boolean touched) {
         Region region = regions.get(index);
         Coat coat = built.coat(region, index, 1);
         double tolerance = built.tolerance(region);
@@ -125,13 +193,13 @@ final class CoatCount {
                 more.merge(below, coats, Math::max);
             }
         }
-        int laid = Math.min(main, Planner.MOST_COATS);
-        if (laid > 1 && !region.isLine() && isTouched(region)) {
+        int laid = Math.max(least, Math.min(main, Planner.MOST_COATS));
+        if (laid > 1 && !region.isLine() && (touched || isTouched(region))) {
             return new Coats(List.of(region.place()), main, -1, onBare, laid, Step.Hiding.sure(1));
         }
         List<Geometry> places = new ArrayList<>(times(region.place(), laid));
         int over = extra(region, more, laid, places);
-        return new Coats(places, main, over, onBare, 1, hiding(region, coat, under, laid));
+        return new Coats(places, Math.max(main, laid), over, onBare, 1, hiding(region, coat, under, laid));
     }
 
     /** A film that a region lies on, and what still counts as hidden there. */

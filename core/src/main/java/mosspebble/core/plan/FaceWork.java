@@ -131,7 +131,8 @@ final class FaceWork {
                 .map(b -> new Noticed.Broken(all.get(b.first()).what(), all.get(b.then()).what(), b.arrow().because(),
                         all.get(b.arrow().before()).what()))
                 .toList();
-        return new Noticed(left, new Noticed.Fit(paintability.narrow(), paintability.tight()), cut.faintest(), cut.muddy(), showing(all, touched),
+        return new Noticed(left, new Noticed.Fit(paintability.narrow(), paintability.tight()), cut.faintest(), cut.muddy(),
+                showing(all, touched),
                 broken, List.of(), Optional.empty());
     }
 

@@ -76,7 +76,7 @@ final class Regions {
     static final double LEAST_AREA = 0.05;
 
     /** What is seen of an area in a strip as narrow as this is left to the seam, mm. */
-    private static final double HAIR_MM = 0.04;
+    private static final double HAIR_MM = 0.3;
 
     private final PlacedDesign design;
     private final Survey survey;
@@ -108,7 +108,6 @@ final class Regions {
         this.remembered = remembered;
         this.behind = behind;
         this.stone = remembered.grown(survey.zones().outline(), -0.4);
-        this.rows = new Rows(design);
         for (PlacedPart part : design.parts()) {
             areas.add(part.part().role() != Role.FILL ? Shapes.nothing()
                     : remembered.recall("on stone", part.drawn(), stone,
@@ -121,6 +120,13 @@ final class Regions {
             }
         }
         this.overlap = remembered.recall("overlap", covering, (all, m) -> new Overlap(all));
+        for (int i = 0; i < areas.size(); i++) {
+            if (design.parts().get(i).part().role() == Role.FILL) {
+                seen.put(design.parts().get(i).part().id(), visible(i));
+            }
+        }
+        this.rows = new Rows(design, part -> part.part().role() != Role.FILL
+                || colours.containsKey(part.part().slot()) && seen.get(part.part().id()).getArea() > LEAST_AREA);
         this.lines = new LineWork(design, rows, colours, palette, habits, remembered, stone, behind, overlap, areas);
     }
 
@@ -201,6 +207,14 @@ final class Regions {
         });
     }
 
+    /** What is seen of an area; nothing where it is covered but for what the seams of its neighbours take. */
+    private Geometry visible(int index) {
+        Geometry inside = areas.get(index);
+        Geometry left = remembered.without(inside, overlap.over(index, inside.getEnvelopeInternal(), 0));
+        boolean hair = left.getArea() < 0.5 * inside.getArea() && left.getArea() < HAIR_MM / 2 * left.getLength();
+        return hair ? Shapes.nothing() : left;
+    }
+
     private void fills() {
         List<PlacedPart> parts = design.parts();
         List<List<Region>> topFirst = new ArrayList<>();
@@ -210,9 +224,7 @@ final class Regions {
                 continue;
             }
             Geometry inside = areas.get(i);
-            Geometry left = remembered.without(inside, overlap.over(i, inside.getEnvelopeInternal(), 0));
-            Geometry visible = left.getArea() > HAIR_MM / 2 * left.getLength() ? left : Shapes.nothing(); // covered but for a hair
-            seen.put(part.part().id(), visible);
+            Geometry visible = seen.get(part.part().id());
             Palette.Colour colour = colours.get(part.part().slot());
             if (colour != null && visible.getArea() > LEAST_AREA) {
                 List<Region> own = new ArrayList<>();

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.TreeSet;
+import java.util.function.Predicate;
 import mosspebble.core.blend.Share;
 import mosspebble.core.sketch.PartName;
 import mosspebble.core.sketch.PlacedDesign;
@@ -18,7 +19,8 @@ final class Rows {
 
     private final Map<String, What.Row> rows = new HashMap<>();
 
-    Rows(PlacedDesign design) {
+    /** @param painted what counts as one of a row; of what is hidden nobody speaks */
+    Rows(PlacedDesign design, Predicate<PlacedPart> painted) {
         Map<String, Integer> sizes = new HashMap<>();
         Map<String, String> keys = new HashMap<>();
         Map<String, String> titles = new HashMap<>();
@@ -29,7 +31,7 @@ final class Rows {
                 String key = part.part().role() + " " + (title.isEmpty() ? stem(part) : title);
                 keys.put(part.part().id(), key);
                 titles.put(part.part().id(), title);
-                sizes.merge(key, 1, Integer::sum);
+                sizes.merge(key, painted.test(part) ? 1 : 0, Integer::sum);
             }
         }
         for (int i = 0; i < items.size(); i++) {

@@ -42,8 +42,10 @@ final class PaintHides implements Rule {
                     .concat(primes
                             ? Stream.of(Remedy.of(Cure.ALLOW_PRIMER, p -> p.withHabits(p.habits().withPrimer(Habits.Primer.WHERE_NEEDED))))
                             : Stream.of(),
-                            hiding(what.mix(), on.palette()).stream().map(mix -> Remedy.of(Cure.HIDING_MIX, p -> instead(p, what.mix(), mix))))
-                    .findFirst().map(remedy -> Finding.of(Code.NEVER_HIDES, facts, remedy)).orElseGet(() -> Finding.of(Code.NEVER_HIDES, facts));
+                            hiding(what.mix(), on.palette()).stream()
+                                    .map(mix -> Remedy.of(Cure.HIDING_MIX, p -> instead(p, what.mix(), mix))))
+                    .findFirst().map(remedy -> Finding.of(Code.NEVER_HIDES, facts, remedy))
+                    .orElseGet(() -> Finding.of(Code.NEVER_HIDES, facts));
         }).toList();
     }
 

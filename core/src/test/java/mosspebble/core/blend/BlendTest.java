@@ -233,4 +233,18 @@ class BlendTest {
         }
         assertThat(laid(few.withShape(90, 0.9, 0.5), circle(24)).get(1).place().getArea()).isGreaterThan(2 * white.getArea());
     }
+
+    @ParameterizedTest
+    @EnumSource(BlendKind.class)
+    void whatLiesOverAnotherLeavesItSeenAndIsLaidDry(BlendKind kind) {
+        if (!kind.laysOver()) {
+            assertThatThrownBy(() -> Blend.flat().plusOver(full(kind))).isInstanceOf(IllegalArgumentException.class);
+            return;
+        }
+        String[] used = java.util.Arrays.copyOf(new String[] {"blue", "white", "purple", "yellow"}, 1 + kind.mostColours());
+        List<Piece> layer = BlendWork.upon(full(kind), OVAL, OVAL, colours(used), SUBJECT, 7);
+        assertThat(layer).isNotEmpty().noneMatch(Piece::hides).noneMatch(Piece::wet).noneMatch(p -> p.share().kind() == Share.Kind.WHOLE);
+        assertThat(layer).as("the same marks as by itself").hasSameSizeAs(pieces(full(kind), used).stream().skip(1).toList());
+        assertThat(BlendWork.upon(full(kind), OVAL, OVAL, colours("blue"), SUBJECT, 7)).as("without its colours nothing").isEmpty();
+    }
 }

@@ -239,6 +239,7 @@ class LightAndLinesTest {
             assertThat(StepWords.title(wash)).isEqualTo("Glaze the shade inside the rim");
             assertThat(StepWords.reason(wash)).contains("9 o'clock").contains("throws its shade");
             assertThat(wash.doing().hides()).isFalse();
+            assertThat(wash.paint().load().coat().dryUm()).as("a wash: through it red and yellow are still told apart").isLessThan(6);
             Geometry place = wash.paint().place();
             assertThat(place.getCentroid().getX()).as("inside the edge that the light comes over").isLessThan(-8);
             // a disc of radius r less the same disc moved by d: 2 r^2 asin(d / 2r) + d sqrt(r^2 - d^2 / 4); law of the lens, from memory
@@ -252,11 +253,13 @@ class LightAndLinesTest {
     @Test
     void lightsThatAThingInFrontCoversAreNotSet() {
         Motif eyes = new Motif("eyes", "Eyes",
-                List.of(new Slot("eye", "Eye", Srgb.ofHex("#1a1a1c")), new Slot("glint", "G", Srgb.ofHex("#f6f4ee"))),
+                List.of(new Slot("eye", "Eye", Srgb.ofHex("#1a1a1c")), new Slot("glint", "G", Srgb.ofHex("#f6f4ee")),
+                        new Slot("lid", "Lid", Srgb.ofHex("#4a3426"))),
                 List.of(part("eye", FACTORY.createMultiPolygon(new Polygon[] {(Polygon) disc(-8, 0, 5), (Polygon) disc(8, 0, 5)}), 0),
                         new MotifPart("glint", "glint", Role.HIGHLIGHT, "glint",
                                 FACTORY.createMultiPolygon(new Polygon[] {(Polygon) disc(-8, 0, 1), (Polygon) disc(8, 0, 1)}),
-                                MotifPart.Make.FLAT, Optional.empty())),
+                                MotifPart.Make.FLAT, Optional.empty()),
+                        part("lid", disc(-8, -3, 4), 0)),
                 disc(0, 0, 14), disc(0, 0, 14), false, false);
         Motif patch = new Motif("patch", "Patch", List.of(new Slot("patch", "Patch", Srgb.ofHex("#b3261e"))),
                 List.of(part("patch", disc(8, 0, 6), 0)),
@@ -264,13 +267,14 @@ class LightAndLinesTest {
         Repertoire both = Repertoire.of(List.of(eyes, patch), List.of(), List.of());
         Sketch open = Sketch.of(new Subject.Figure("eyes"), ItemMode.ON_STONE, new Placement(0, 0, 0, 1), 0);
         Sketch shut = open.plus(Item.of(new Subject.Figure("patch"), ItemMode.ON_STONE, new Placement(8, 0, 0, 1), 0));
-        assertThat(glints(open, both)).isCloseTo(2 * Math.PI, within(0.1));
+        assertThat(glints(open, both)).as("lights lie on all of their own thing").isCloseTo(2 * Math.PI, within(0.1));
         assertThat(glints(shut, both)).as("the patch covers one eye and its glint").isCloseTo(Math.PI, within(0.1));
     }
 
     private static double glints(Sketch sketch, Repertoire repertoire) {
         Project project = Project.begin("p", "Eyes", Stone.cobble()).withSketch(Optional.of(sketch))
-                .withColours(Map.of("eye", Mix.of("black"), "glint", Mix.of("whitepen"), "i2/patch", Mix.of("red")));
+                .withColours(
+                        Map.of("eye", Mix.of("black"), "glint", Mix.of("whitepen"), "lid", Mix.of("umber"), "i2/patch", Mix.of("red")));
         return Plans
                 .plan(project, SURVEY, new Workshop(new Palette(Paints.shelf()), repertoire, Climate.room(), List.of()), new Remembered())
                 .steps().stream().filter(s -> s.kind() == Kind.HIGHLIGHT).flatMap(s -> ((Step.Lay) s).layers().stream())

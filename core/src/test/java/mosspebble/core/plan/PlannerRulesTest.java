@@ -82,7 +82,8 @@ class PlannerRulesTest {
     void holds(Rule rule) {
         PaintPlan plan = plan(rule);
         for (String expected : rule.expected().split("; ?")) {
-            check(plan, expected.trim().split(" "), rule + ": " + expected + " in " + StepWords.titles(plan));
+            check(plan, Arrays.stream(expected.trim().split(" ")).map(w -> w.replace('+', ' ')).toArray(String[]::new),
+                    rule + ": " + expected + " in " + StepWords.titles(plan));
         }
     }
 
@@ -93,7 +94,7 @@ class PlannerRulesTest {
         Map<String, Mix> colours = new LinkedHashMap<>();
         for (String each : rule.parts().split("; ?")) {
             String text = each.trim();
-            String name = text.substring(0, text.indexOf('=')).replaceAll("[!~*]", "");
+            String name = text.substring(0, text.indexOf('=')).replaceAll("[!~*]", "").replace('+', ' ');
             String paint = text.substring(text.indexOf('=') + 1, text.indexOf(' '));
             Geometry shape = shape(text.substring(text.indexOf(' ') + 1));
             Role role = text.startsWith("~") ? Role.LINE : text.startsWith("*") ? Role.HIGHLIGHT : Role.FILL;

@@ -123,6 +123,8 @@ class WithinTest {
     void thePartsBehindItAreOfferedByHowMuchOfItTheyHold() {
         PlacedDesign design = placed(thing("pattern", 0, 0));
         assertThat(Within.offered(design, "i2")).extracting(p -> p.part().id()).containsExactly("coat");
+        assertThat(Within.offered(placed(thing("pattern", 0, 4.5)), "i2")).as("the bar lies across the button, a twelfth of the pattern")
+                .extracting(p -> p.part().id()).containsExactly("coat", "button");
         assertThat(Within.offered(placed(thing("pattern", 0, 90)), "i2")).isEmpty();
         assertThat(Within.offered(placed(thing("pattern", 0, 90).withWithin(Optional.of("button"))), "i2"))
                 .as("what was chosen stays in the list").extracting(p -> p.part().id()).containsExactly("button");
