@@ -171,7 +171,8 @@ final class Disk {
             String command = "ulimit -f " + (100 + random.nextInt(200)) + "; exec " + String.join(" ",
                     Processes.command("edit", file.toString(), String.valueOf(seed + i), "60").stream().map(w -> "'" + w + "'").toList());
             int acknowledged = 0;
-            try (Processes.Running child = new Processes.Running(List.of("bash", "-c", command))) {
+            try (Processes.Running child = new Processes.Running(
+                    new ProcessBuilder("bash", "-c", command).redirectError(ProcessBuilder.Redirect.DISCARD).start())) {
                 for (String line = child.line(); line != null; line = child.line()) {
                     acknowledged = line.startsWith("ack ") ? Integer.parseInt(line.substring(4)) : acknowledged;
                 }

@@ -1,8 +1,8 @@
 package mosspebble.torture;
 
-import java.io.ByteArrayOutputStream;
+import java.io.BufferedReader;
 import java.io.IOException;
-import java.io.InputStream;
+import java.io.InputStreamReader;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -14,65 +14,45 @@ import java.util.stream.Stream;
 /** Starts processes of our own and takes their words. */
 final class Processes {
 
-    /** How long to wait before what is said is looked at again, ns. */
-    private static final int LOOK_NS = 300_000;
-
     private static final String JAVA = Path.of(System.getProperty("java.home"), "bin", "java").toString();
     private static Path archive;
 
     private Processes() {}
 
-    /**
-     * A process and what it says. It says it into a file: of a pipe, what was said last can be lost, since the run-time drains it at the
-     * process's end while we still wait to read it, and then the end looks as if it had come before the words.
-     */
+    /** A process and what it says. */
     static final class Running implements AutoCloseable {
         final Process process;
-        private final Path said;
-        private final InputStream out;
-        private final ByteArrayOutputStream begun = new ByteArrayOutputStream();
+        private final BufferedReader out;
 
-        Running(List<String> command) throws IOException {
-            said = Files.createTempFile("torture-said", ".txt");
-            process = new ProcessBuilder(command).redirectError(ProcessBuilder.Redirect.DISCARD).redirectOutput(said.toFile()).start();
-            out = Files.newInputStream(said);
+        Running(Process process) {
+            this.process = process;
+            out = new BufferedReader(new InputStreamReader(process.getInputStream(), StandardCharsets.UTF_8));
         }
 
-        /** The next whole line, waited for; null at the end. */
-        String line() throws IOException, InterruptedException {
-            boolean ended = false;
-            while (true) {
-                for (int c = out.read(); c >= 0; c = out.read()) {
-                    if (c == '\n') {
-                        String line = begun.toString(StandardCharsets.UTF_8);
-                        begun.reset();
-                        return line;
-                    }
-                    begun.write(c);
-                }
-                if (ended) {
-                    return null;
-                }
-                ended = !process.isAlive(); // whatever it has said by now is looked at once more
-                Thread.sleep(0, LOOK_NS);
-            }
+        /** The next line; null at the end. */
+        String line() throws IOException {
+            return out.readLine();
         }
 
         /** Kills it as kill -9 does, and gives what it had still said, whole lines only. */
         List<String> kill() throws IOException, InterruptedException {
-            process.destroyForcibly().waitFor();
+            process.toHandle().destroyForcibly(); // the handle's: the process's own would close what it had said
             List<String> rest = new ArrayList<>();
-            for (String line = line(); line != null; line = line()) {
-                rest.add(line);
+            StringBuilder text = new StringBuilder();
+            for (int c = out.read(); c >= 0; c = out.read()) {
+                text.append((char) c);
             }
+            String all = text.toString();
+            if (all.lastIndexOf('\n') >= 0) {
+                rest.addAll(all.substring(0, all.lastIndexOf('\n')).lines().toList());
+            }
+            process.waitFor();
             return rest;
         }
 
         @Override
-        public void close() throws IOException {
+        public void close() {
             process.destroyForcibly();
-            out.close();
-            Files.deleteIfExists(said);
         }
     }
 
@@ -105,7 +85,7 @@ final class Processes {
     }
 
     static Running child(String... args) throws IOException {
-        return new Running(command(args));
+        return new Running(new ProcessBuilder(command(args)).redirectError(ProcessBuilder.Redirect.DISCARD).start());
     }
 
     static void clear(Path folder) throws IOException {
