@@ -100,7 +100,7 @@ final class LineWork {
         }
         for (Drawn each : drawn.values()) {
             double nib = each.pen.nibMm();
-            Geometry place = remembered.common(remembered.union(each.outer), remembered.grown(stone, nib / 2));
+            Geometry place = remembered.common(each.place(remembered), remembered.grown(stone, nib / 2));
             if (habits.lines() == Habits.Lines.FIRST) {
                 regions.add(new Region(Step.Kind.LINE_FIRST, What.of(What.Of.OUTLINES), place, each.pen.colour(),
                         Region.Spread.thin(1, Soft.CRISP), 0, new Region.Line(nib, each.lengthMm), Why.of(Why.Reason.LINE_FIRST)));
@@ -121,6 +121,7 @@ final class LineWork {
     private static final class Drawn {
         private final OutlinePen pen;
         private final LineWish.Style style;
+        private final List<Geometry> lines = new ArrayList<>();
         private final List<Geometry> outer = new ArrayList<>();
         private final List<Geometry> inner = new ArrayList<>();
         private double lengthMm;
@@ -128,6 +129,12 @@ final class LineWork {
         Drawn(OutlinePen pen, LineWish.Style style) {
             this.pen = pen;
             this.style = style;
+        }
+
+        /** What all its strokes cover: lines of one width are made broad together, which is quicker than one by one. */
+        Geometry place(Remembered remembered) {
+            return lines.isEmpty() ? remembered.union(outer)
+                    : remembered.recall("strokes", lines, pen.nibMm(), (all, nib, m) -> Shapes.stroke(all.get(0).getFactory().buildGeometry(all), nib));
         }
     }
 
@@ -241,9 +248,11 @@ final class LineWork {
         }
         LineWish.Style style = styles.get(part.part().id());
         Drawn into = all.computeIfAbsent(pen.paint().id() + " " + style + " " + nib, k -> new Drawn(pen, style));
-        into.outer.add(style == LineWish.Style.SHADED
-                ? remembered.recall("thickened", part.drawn(), line, nib, above, habits.light(), LineWork::thickened)
-                : remembered.stroke(line, nib));
+        if (style == LineWish.Style.SHADED) {
+            into.outer.add(remembered.recall("thickened", part.drawn(), line, nib, above, habits.light(), LineWork::thickened));
+        } else {
+            into.lines.add(line);
+        }
         into.lengthMm += line.getLength() * pen.strokes();
         if (style == LineWish.Style.DOUBLE || style == LineWish.Style.METALLIC) {
             Geometry second = remembered.recall("second", part.drawn(), above, nib, (area, front, wide, m) -> {

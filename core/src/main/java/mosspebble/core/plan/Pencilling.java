@@ -10,8 +10,8 @@ import mosspebble.core.colour.Lab;
 import org.locationtech.jts.algorithm.locate.IndexedPointInAreaLocator;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.LineSegment;
 import org.locationtech.jts.geom.Location;
-import org.locationtech.jts.linearref.LengthIndexedLine;
 
 /**
  * Which lines the pencil draws when: only what will still be seen when paint comes to it. The edge of an area is drawn before any paint,
@@ -107,10 +107,17 @@ final class Pencilling {
     }
 
     private static List<Coordinate> along(Geometry line) {
-        LengthIndexedLine measured = new LengthIndexedLine(line);
         List<Coordinate> places = new ArrayList<>();
-        for (double at = EVERY_MM / 2; at < line.getLength(); at += EVERY_MM) {
-            places.add(measured.extractPoint(at));
+        double next = EVERY_MM / 2;
+        for (int k = 0; k < line.getNumGeometries(); k++) {
+            Coordinate[] c = line.getGeometryN(k).getCoordinates();
+            for (int i = 1; i < c.length; i++) {
+                double length = c[i - 1].distance(c[i]);
+                for (; next <= length; next += EVERY_MM) {
+                    places.add(new LineSegment(c[i - 1], c[i]).pointAlong(next / length));
+                }
+                next -= length;
+            }
         }
         return places;
     }

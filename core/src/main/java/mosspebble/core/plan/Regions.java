@@ -407,7 +407,7 @@ final class Regions {
     /** The side away from the light, as far as the part bulges, and the strip below what overlaps it. */
     private Optional<Region> shade(PlacedPart part, Geometry visible, Palette.Colour colour, int depth) {
         Light light = habits.light();
-        if (light.shade() == 0 && light.contact() == 0 || part.part().roundness() == 0 || visible.getArea() < SMALLEST_SHADE) {
+        if (light.shade() == 0 && light.contact() == 0 || part.part().roundness() <= 0 || visible.getArea() < SMALLEST_SHADE) {
             return Optional.empty();
         }
         List<Geometry> round = overlap.over(depth, areas.get(depth).getEnvelopeInternal(), CAST_REACH,

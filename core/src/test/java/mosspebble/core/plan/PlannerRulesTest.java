@@ -203,6 +203,7 @@ class PlannerRulesTest {
         switch (words[1]) {
             case "before" -> assertThat(last(plan, words[0])).as(as).isLessThan(passes(plan, other).get(0));
             case "with" -> assertThat(step).as(as).isSameAs(first(plan, other));
+            case "apart" -> assertThat(step).as(as).isNotSameAs(first(plan, other));
             case "waits" -> assertThat(step.after()).as(as)
                     .anyMatch(a -> a.waits() == Step.Waits.valueOf(words[2]) && a.step() == last(plan, other));
             case "free" -> assertThat(step.after()).as(as).noneMatch(a -> passes(plan, other).contains(a.step()));
