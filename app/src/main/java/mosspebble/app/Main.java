@@ -4,6 +4,9 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
 import java.util.concurrent.Callable;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import javafx.geometry.Dimension2D;
 import mosspebble.core.area.Remembered;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.finding.Finding;
@@ -57,6 +60,25 @@ public final class Main implements Callable<Integer> {
         }
     }
 
+    /** Reads a width and a height, such as 1280x800. */
+    static final class SizeConverter implements CommandLine.ITypeConverter<Dimension2D> {
+
+        private static final Pattern SIZE = Pattern.compile("(\\d{3,4})\\s*[x×]\\s*(\\d{3,4})");
+
+        @Override
+        public Dimension2D convert(String text) {
+            Matcher size = SIZE.matcher(text.trim());
+            if (!size.matches()) {
+                throw new CommandLine.TypeConversionException("a size is width x height in pixels, such as 1280x800, was " + text);
+            }
+            Dimension2D found = new Dimension2D(Double.parseDouble(size.group(1)), Double.parseDouble(size.group(2)));
+            if (found.getWidth() < 1100 || found.getHeight() < 720 || found.getWidth() > 7680 || found.getHeight() > 4320) {
+                throw new CommandLine.TypeConversionException("the window is 1100x720 to 7680x4320, was " + text);
+            }
+            return found;
+        }
+    }
+
     /** Which studio. */
     static final class Place {
         @Option(names = "--studio", paramLabel = "FILE", description = "studio file (default: your own)")
@@ -92,8 +114,12 @@ public final class Main implements Callable<Integer> {
                 + "repeated")
         private List<String> deeds = List.of();
 
+        @Option(names = "--size", paramLabel = "WxH", defaultValue = "1280x800", converter = SizeConverter.class,
+                description = "width and height of the window, 1100x720 to 7680x4320 (default: ${DEFAULT-VALUE})")
+        private Dimension2D size;
+
         MossPebbleApp.Wish wish(Path studio, boolean demo) {
-            return new MossPebbleApp.Wish(studio, demo, shot, once, stage, stone, deeds);
+            return new MossPebbleApp.Wish(studio, demo, shot, once, stage, stone, deeds, size);
         }
     }
 

@@ -18,9 +18,12 @@ import javafx.application.Platform;
 import mosspebble.core.plan.PaintPlan;
 import javafx.beans.value.ObservableValue;
 import javafx.beans.value.ChangeListener;
+import javafx.geometry.Dimension2D;
+import javafx.geometry.Rectangle2D;
 import javafx.scene.Scene;
 import javafx.scene.text.Font;
 import javafx.stage.FileChooser;
+import javafx.stage.Screen;
 import javafx.stage.Stage;
 import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Results;
@@ -50,7 +53,8 @@ import mosspebble.instruments.SimulatedStripeReader;
 public final class MossPebbleApp extends Application {
 
     /** What the command line asked for. */
-    public record Wish(Path studio, boolean demo, Path shot, boolean once, Finding.Stage stage, String stone, List<String> deeds) {}
+    public record Wish(Path studio, boolean demo, Path shot, boolean once, Finding.Stage stage, String stone, List<String> deeds,
+            Dimension2D size) {}
 
     private static final long FIRST_SCENE = 309;
     private static final long WATCH_SECONDS = 4;
@@ -120,8 +124,9 @@ public final class MossPebbleApp extends Application {
         window.setMinWidth(1100);
         window.setMinHeight(720);
         open(window, wish.studio(), opening);
-        window.setWidth(1280);
-        window.setHeight(800);
+        Rectangle2D screen = Screen.getPrimary().getVisualBounds();
+        window.setWidth(Math.max(window.getMinWidth(), Math.min(wish.size().getWidth(), screen.getWidth())));
+        window.setHeight(Math.max(window.getMinHeight(), Math.min(wish.size().getHeight(), screen.getHeight())));
         window.show();
         if (desk != null) {
             Platform.runLater(desk::begin);

@@ -8,6 +8,7 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import javafx.geometry.Bounds;
+import javafx.geometry.Dimension2D;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.Labeled;
@@ -56,7 +57,8 @@ final class Driver implements AutoCloseable {
             StudioStore.open(studio, () -> Demo.of(stones)).close();
         }
         stage = FxToolkit.registerPrimaryStage();
-        app = new MossPebbleApp(new MossPebbleApp.Wish(studio, demo, null, false, Finding.Stage.STONE, null, List.of()));
+        app = new MossPebbleApp(new MossPebbleApp.Wish(studio, demo, null, false, Finding.Stage.STONE, null, List.of(),
+                new Dimension2D(1280, 800)));
         FxToolkit.setupApplication(() -> app);
         WaitForAsyncUtils.waitForFxEvents(1);
         // an application restarted in one process finds keys pressed as the last one left them

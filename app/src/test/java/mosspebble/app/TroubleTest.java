@@ -14,6 +14,7 @@ import java.util.stream.Stream;
 import javafx.scene.Scene;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
+import javafx.geometry.Dimension2D;
 import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
@@ -244,6 +245,16 @@ class TroubleTest {
         }
         assertThat(run("check", "--studio", "a\u0000b")).contains("cannot be the name of a file").doesNotContain("InvalidPathException");
         assertThat(run("--version")).matches("(?s)Moss Pebble [0-9.]+\\s*");
+    }
+
+    @Test
+    void theSizeOfTheWindowIsReadAndBounded() {
+        Main.SizeConverter size = new Main.SizeConverter();
+        assertThat(size.convert("1100x720")).isEqualTo(new Dimension2D(1100, 720));
+        assertThat(size.convert(" 2560 × 1440 ")).isEqualTo(new Dimension2D(2560, 1440));
+        assertThat(run("demo", "--size", "big")).contains("width x height in pixels, such as 1280x800, was big");
+        assertThat(run("demo", "--size", "1099x720")).contains("the window is 1100x720 to 7680x4320, was 1099x720");
+        assertThat(run("demo", "--size", "9999x9999")).contains("was 9999x9999");
     }
 
     private static String run(String... args) {

@@ -134,7 +134,8 @@ final class LineWork {
         /** What all its strokes cover: lines of one width are made broad together, which is quicker than one by one. */
         Geometry place(Remembered remembered) {
             return lines.isEmpty() ? remembered.union(outer)
-                    : remembered.recall("strokes", lines, pen.nibMm(), (all, nib, m) -> Shapes.stroke(all.get(0).getFactory().buildGeometry(all), nib));
+                    : remembered.recall("strokes", lines, pen.nibMm(),
+                            (all, nib, m) -> Shapes.stroke(all.get(0).getFactory().buildGeometry(all), nib));
         }
     }
 
