@@ -161,7 +161,7 @@ final class BlendPage extends PageView {
         refresh();
     }
 
-    /** The way the colour is laid and what lies upon it, the lowest first; only shown where there is something upon it, but for the button. */
+    /** The way the colour is laid and what lies upon it, the lowest first, where there is something upon it; and the button for more. */
     private void layers(Slot slot, Blend whole) {
         layers.getChildren().clear();
         for (int i = 0; i <= whole.over().size() && !whole.over().isEmpty(); i++) {
