@@ -99,7 +99,11 @@ public final class LanternWalk {
                 made("varnish-matt", "matt varnish", PaintKind.VARNISH, "#f1efe8", 0.05, 80, 250, 11).made(Binder.ACRYLIC, Finish.MATT,
                         new Millimetres(0), new Micrometres(60)),
                 made("resin", "two-part resin", PaintKind.VARNISH, "#f6f4ee", 0.05, 150, 200, 18).made(Binder.RESIN, Finish.GLOSS,
-                        new Millimetres(0), new Micrometres(500))));
+                        new Millimetres(0), new Micrometres(500)),
+                made("spray", "satin spray varnish", PaintKind.VARNISH, "#f4f1e6", 0.05, 300, 400, 12).made(Binder.SOLVENT_LACQUER,
+                        Finish.SATIN, new Millimetres(0), new Micrometres(20)),
+                made("wax", "clear wax", PaintKind.VARNISH, "#efe6cf", 0.05, 60, 100, 9).made(Binder.WAX, Finish.SATIN,
+                        new Millimetres(0), new Micrometres(30))));
     }
 
     private static Paint brush(String id, String name, String hex, double hiding, double left) {

@@ -253,12 +253,15 @@ final class Migration {
         });
     }
 
-    // --- 5 to 6: further layers upon a blend, and things kept within a part of another
+    // --- 5 to 6: further layers upon a blend, things kept within a part of another, a sealer by its name
 
     private static void toLayers(ObjectNode project) {
         walk(project, node -> {
             if (node.has("manner") && node.has("leftOut")) {
                 node.putNull("within");
+            }
+            if (node.has("dryer") && node.has("medium")) {
+                node.put("sealer", "");
             }
             if (node.has("more") && node.has("join")) {
                 node.putArray("over");

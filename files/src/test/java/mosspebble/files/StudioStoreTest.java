@@ -205,18 +205,22 @@ class StudioStoreTest {
             assertThat(read.projects()).hasSize(9).allSatisfy(p -> {
                 assertThat(p.blends().values()).allMatch(b -> b.over().isEmpty());
                 assertThat(p.sketch().orElseThrow().items()).allMatch(i -> i.within().isEmpty());
+                assertThat(p.wholeHabits().sealer()).isEmpty();
             });
             assertThat(read.project("owl")).as("the demo has not changed since")
                     .isEqualTo(LanternWalk.studio(BuiltIn.repertoire()).project("owl"));
             assertThat(read.project("toadstool").orElseThrow().sketch().orElseThrow().items().get(1).lines().whole().colour())
                     .isEqualTo(LineWish.Colour.WHITE);
             store.commit(read.edit("toadstool", p -> p.withBlend(Project.GROUND, Blend.flat().plusOver(foam))
-                    .withSketch(p.sketch().map(s -> s.with("i2", i -> i.withWithin(Optional.of("cap")))))), "Layers");
+                    .withSketch(p.sketch().map(s -> s.with("i2", i -> i.withWithin(Optional.of("cap")))))
+                    .withHabits(p.habits().withSealer(read.shelf().find("resin").orElseThrow()))), "Layers");
         }
         try (StudioStore again = StudioStore.open(file(), LanternWalk::newcomer)) {
             Project kept = again.studio().project("toadstool").orElseThrow();
             assertThat(kept.blends().get(Project.GROUND).over()).containsExactly(foam);
             assertThat(kept.sketch().orElseThrow().item("i2").orElseThrow().within()).contains("cap");
+            assertThat(kept.wholeHabits().sealer()).isEqualTo("resin");
+            assertThat(kept.wholeHabits().seal()).isEqualTo(Habits.Seal.RESIN);
         }
     }
 

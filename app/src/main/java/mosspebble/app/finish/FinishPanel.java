@@ -1,8 +1,10 @@
 package mosspebble.app.finish;
 
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Stream;
 import javafx.concurrent.Task;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -21,14 +23,18 @@ import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
 import mosspebble.app.screen.Panel;
 import mosspebble.core.care.SealAdvice;
+import mosspebble.core.care.SealChoice;
+import mosspebble.core.colour.Finish;
 import mosspebble.core.colour.Paint;
+import mosspebble.core.colour.PaintKind;
 import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.Step;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
 import mosspebble.core.supplies.PaintUse;
-import mosspebble.core.timetable.Durations;
 import mosspebble.core.units.LengthUnit;
 import mosspebble.core.units.Numbers;
+import mosspebble.core.units.Words;
 import mosspebble.core.words.CareWords;
 import mosspebble.files.FileTrouble;
 import mosspebble.files.InFile;
@@ -43,6 +49,7 @@ public final class FinishPanel extends Panel {
     private final VBox supplies = new VBox(4);
     private final VBox cautions = new VBox(6);
     private final Label sealing = new Label();
+    private final HBox seals = new HBox(14);
     private final Label done = quiet("");
     private final ProgressBar progress = new ProgressBar();
     private final Button cancel;
@@ -53,6 +60,11 @@ public final class FinishPanel extends Panel {
     private final PlanWorker desk;
     private final PlanWorker.Line exporting = new PlanWorker.Line();
     private boolean planning;
+    private Object shownSeals;
+
+    /** So many ways to seal are held side by side. */
+    private static final int BESIDE = 2;
+    private static final double CARD_WIDE = 120;
 
     public FinishPanel(Workbench workbench, Results show, PlanWorker desk) {
         super(workbench, show);
@@ -99,14 +111,16 @@ public final class FinishPanel extends Panel {
         HBox.setHgrow(progress, Priority.ALWAYS);
         working = new HBox(8, progress, cancel);
         present(working, false);
-        getChildren().addAll(sealing, place, papers, target, sheets, json, working, done, heading("Paint it takes"), supplies,
+        seals.setId("seals");
+        getChildren().addAll(place, seals, sealing, papers, target, sheets, json, working, done, heading("Paint it takes"), supplies,
                 heading("Take care"), cautions);
         onRefresh(() -> {
             boolean outdoors = project().map(p -> p.habits().outdoors()).orElse(true);
             place.show(outdoors);
-            SealAdvice advice = SealAdvice.of(stone(), outdoors);
-            sealing.setText(advice.coats() + " coats of varnish, " + Durations.words(advice.between()) + " apart, cured after "
-                    + Durations.words(advice.cure()) + ". " + CareWords.reason(advice));
+            Optional<Step.Seal> planned = planned();
+            SealAdvice advice = planned.map(Step.Seal::advice).orElseGet(() -> SealAdvice.of(stone(), outdoors));
+            sealing.setText(CareWords.reason(advice));
+            choices(planned, outdoors);
             cautions.getChildren().setAll(CareWords.cautions(advice).stream().map(Panel::quiet).toList());
             supplies.getChildren().clear();
             PaintPlan plan = show.plan();
@@ -116,6 +130,41 @@ public final class FinishPanel extends Panel {
                 plan.supplies().forEach(use -> supplies.getChildren().add(line(use)));
             }
         });
+    }
+
+    private Optional<Step.Seal> planned() {
+        return Optional.ofNullable(show.plan()).stream().flatMap(p -> p.steps().stream()).filter(s -> s instanceof Step.Seal)
+                .map(s -> (Step.Seal) s).reduce((a, b) -> b);
+    }
+
+    /** The planned sealer and the best of the others, side by side. */
+    private void choices(Optional<Step.Seal> planned, boolean outdoors) {
+        List<Paint> shelf = workbench.studio().shelf().that(PaintKind.Use.SEALS);
+        double area = planned.map(s -> s.work().areaMm2()).orElse(0.0);
+        String taken = planned.flatMap(Step::mix).map(m -> m.parts().get(0).paint()).orElse("");
+        Finish wanted = shelf.stream().filter(p -> p.id().equals(taken)).map(Paint::finish).findFirst().orElse(Finish.SATIN);
+        List<SealChoice> all = SealChoice.of(shelf, stone(), area, outdoors, wanted);
+        List<SealChoice> two = Stream.concat(all.stream().filter(c -> c.sealer().id().equals(taken)),
+                all.stream().filter(c -> !c.sealer().id().equals(taken))).limit(BESIDE).toList();
+        Object now = List.of(two, taken, area > 0);
+        if (now.equals(shownSeals)) {
+            return;
+        }
+        shownSeals = now;
+        seals.getChildren().clear();
+        for (SealChoice choice : area > 0 ? two : List.<SealChoice>of()) {
+            VBox card = new VBox(4, heading(Words.upper(choice.sealer().name())));
+            CareWords.choice(choice).forEach(words -> card.getChildren().add(quiet(words)));
+            boolean in = choice.sealer().id().equals(taken);
+            Button take = button("seal-take-" + choice.sealer().id(), in ? "planned" : "Take this", "Seal with " + choice.sealer().name(),
+                    () -> edit("Seal with " + choice.sealer().name(), p -> p.withHabits(p.habits().withSealer(choice.sealer()))));
+            take.setDisable(in);
+            card.getChildren().add(take);
+            card.setId("seal-" + choice.sealer().id());
+            HBox.setHgrow(card, Priority.ALWAYS);
+            card.setPrefWidth(CARD_WIDE);
+            seals.getChildren().add(card);
+        }
     }
 
     private HBox line(PaintUse use) {

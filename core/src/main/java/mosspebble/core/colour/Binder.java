@@ -9,7 +9,9 @@ public enum Binder {
     OIL("oil"),
     SOLVENT_LACQUER("solvent lacquer"),
     UV_GEL("UV gel"),
-    RESIN("two-part resin");
+    RESIN("two-part resin"),
+    POLYURETHANE("polyurethane"),
+    WAX("wax");
 
     private final String label;
 

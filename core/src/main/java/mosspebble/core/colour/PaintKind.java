@@ -11,7 +11,7 @@ public enum PaintKind {
     PRIMER("gesso", 80, 0.45, 1, 0.90, Finish.MATT, Use.PRIMES),
     GLAZE("glaze paint", 50, 0.25, 0, 0.25, Finish.GLOSS, Use.MIXES, Use.GLAZES),
     METALLIC("metallic paint", 60, 0.35, 0, 0.85, Finish.SATIN, Use.SPARKLES, Use.METAL),
-    GLITTER("glitter paint", 90, 0.30, 0, 0.35, Finish.GLOSS, Use.SPARKLES),
+    GLITTER("glitter paint", 90, 0.30, 0, 0.35, Finish.GLOSS, Use.SPARKLES, Use.FLAKES),
     COLOUR_SHIFT("colour-shift glaze", 50, 0.30, 0, 0.30, Finish.GLOSS, Use.SPARKLES, Use.GLAZES),
     CRACKLE("crackle medium", 120, 0.35, 0, 0.05, Finish.SATIN, Use.MEDIUM, Use.CRACKS),
     GEL("gel coat", 150, 0.95, 0, 0.05, Finish.GLOSS, Use.MEDIUM),
@@ -37,6 +37,8 @@ public enum PaintKind {
         METAL,
         /** It has a sparkle that a matt sealer takes away. */
         SPARKLES,
+        /** It holds flakes that are seen one by one and leave bald patches. */
+        FLAKES,
         /** It is laid for something else than its colour. */
         MEDIUM,
         /** It cracks, and what is painted on it with it. */

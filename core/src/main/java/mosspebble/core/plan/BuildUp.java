@@ -20,11 +20,13 @@ import mosspebble.core.coats.Coat;
 import mosspebble.core.coats.Film;
 import mosspebble.core.coats.FilmMap;
 import mosspebble.core.coats.FilmTable;
+import mosspebble.core.coats.FlakeCover;
 import mosspebble.core.coats.Sheen;
 import mosspebble.core.coats.SoakIn;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.PaintOptics;
+import mosspebble.core.colour.PaintKind;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.colour.Spectrum;
 import mosspebble.core.drying.Climate;
@@ -107,6 +109,14 @@ public final class BuildUp {
     }
 
     /** What no number of coats hides. */
+    /** How the flakes of a clear load cover; empty where it holds none that are seen singly. */
+    Optional<FlakeCover> flakes(Region region) {
+        return region.isClear() && region.colour().mix().isSingle()
+                ? palette.shelf().find(region.colour().mix().parts().get(0).paint())
+                        .filter(p -> p.kind().does(PaintKind.Use.FLAKES)).map(p -> new FlakeCover(FlakeCover.GLITTER_MM, p.hiding()))
+                : Optional.empty();
+    }
+
     List<Region> showing() {
         return showing;
     }

@@ -42,6 +42,9 @@ final class CoatCount {
     /** So many times the area that needs a further coat may get it too, so that a row looks even (common practice, no source). */
     private static final double WORTH_EVENING = 4;
 
+    /** Glitter takes one coat or two, by eye (common practice, no source). */
+    private static final int MOST_GLITTER = 2;
+
     /** A line is dark on what is so much lighter, L*. */
     private static final double LIGHTER = 25;
 
@@ -171,7 +174,8 @@ final class CoatCount {
         double tolerance = built.tolerance(region);
         boolean onBare = films.cellsUnder(built.mask(region.place())).getOrDefault(0, 0) > 0;
         if (!region.hides()) {
-            return new Coats(List.of(region.place()), 1, -1, onBare, 1, Step.Hiding.sure(1));
+            int flakes = built.flakes(region).map(cover -> cover.coats(region.place().getArea(), MOST_GLITTER)).orElse(1);
+            return new Coats(times(region.place(), flakes), flakes, -1, onBare, 1, Step.Hiding.sure(flakes));
         }
         Map<Integer, Integer> grounds = films.cellsUnder(built.mask(withoutSeams(region)));
         int cells = Math.max(1, grounds.values().stream().mapToInt(Integer::intValue).sum());

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import mosspebble.core.area.Remembered;
+import mosspebble.core.blend.Share;
 import mosspebble.core.colour.Lab;
 import org.locationtech.jts.algorithm.locate.IndexedPointInAreaLocator;
 import org.locationtech.jts.geom.Coordinate;
@@ -69,7 +70,7 @@ final class Pencilling {
         List<Edge> edges = new ArrayList<>();
         for (int i = 0; i < regions.size(); i++) {
             Region region = regions.get(i);
-            if (!isArea(region) || whole.get(region.part()) != i) {
+            if (!isArea(region) || whole.get(region.part()) != i || isOnItsBase(region, regions)) {
                 edges.add(Edge.NONE);
                 continue;
             }
@@ -79,6 +80,12 @@ final class Pencilling {
                     deeper.stream().map(r -> Lab.of(r.colour().optics().full()).l()).toList(), Pencilling::edge));
         }
         return edges;
+    }
+
+    /** Whether it is laid exactly on a base of its own, whose edge is seen. */
+    private static boolean isOnItsBase(Region region, List<Region> regions) {
+        return region.isClear()
+                && regions.stream().anyMatch(r -> r.what().share().kind() == Share.Kind.BASE && r.place() == region.place());
     }
 
     private static boolean isArea(Region region) {

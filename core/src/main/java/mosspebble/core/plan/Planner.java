@@ -9,7 +9,9 @@ import java.util.Optional;
 import java.util.TreeMap;
 import mosspebble.core.area.Remembered;
 import mosspebble.core.care.Preparation;
+import mosspebble.core.care.Resin;
 import mosspebble.core.care.SealAdvice;
+import mosspebble.core.care.SealKind;
 import mosspebble.core.colour.Binder;
 import mosspebble.core.colour.Finish;
 import mosspebble.core.colour.Mix;
@@ -104,7 +106,7 @@ public final class Planner {
         below.ifPresent(faces::add);
         faces.removeIf(f -> f.design().isEmpty());
         Optional<Paint> sealer = sealer();
-        sign(faces);
+        sign(faces, sealer);
         sealer.ifPresent(s -> seal(s, faces.isEmpty() ? List.of(up) : faces));
         Noticed ofUp = backUp && below.isPresent() ? second.orElseThrow() : first;
         List<FacePlan> plans = new ArrayList<>(List.of(up.plan(ofUp.with(up.built().laid(), sealer))));
@@ -154,12 +156,17 @@ public final class Planner {
         built.paint(regions, regions.stream().map(r -> built.cells(r.place())).toList(), Map.of(), Optional.empty(), List.of());
     }
 
-    private void sign(List<FaceWork> faces) {
+    private static Duration max(Duration one, Duration other) {
+        return one.compareTo(other) >= 0 ? one : other;
+    }
+
+    private void sign(List<FaceWork> faces, Optional<Paint> sealer) {
         double thickest = faces.stream().mapToDouble(f -> f.built().films().thickestUm()).max().orElse(0);
         course.plain(
                 new Step.Sign(
                         new Step.Work(0, Duration.ofMinutes(2), Duration.ZERO, Duration.ZERO,
-                                Drying.beforeSealing(thickest, workshop.climate())),
+                                max(Drying.beforeSealing(thickest, workshop.climate()),
+                                        sealer.map(s -> SealKind.of(s).before()).orElse(Duration.ZERO))),
                         course.all(Step.Waits.ALL_PAINTED)));
     }
 
@@ -187,6 +194,10 @@ public final class Planner {
             return Optional.empty();
         }
         List<Paint> all = palette.shelf().that(PaintKind.Use.SEALS);
+        Optional<Paint> chosen = all.stream().filter(p -> p.id().equals(project.wholeHabits().sealer())).findFirst();
+        if (chosen.isPresent()) {
+            return chosen;
+        }
         return all.stream().filter(p -> switch (project.wholeHabits().seal()) {
             case RESIN -> p.binder() == Binder.RESIN;
             case MATT -> p.binder() != Binder.RESIN && p.finish() == Finish.MATT;
@@ -221,6 +232,9 @@ public final class Planner {
     private double laid(Step step, Step.Layer layer) {
         double flat = step.layers().stream().mapToDouble(l -> l.place().getArea()).sum();
         double area = flat > 0 ? step.work().areaMm2() * layer.place().getArea() / flat : 0;
+        if (step instanceof Step.Seal seal && seal.advice().why().poured()) {
+            return Resin.USUAL.amount(area, Resin.LEVEL_MM).millilitres();
+        }
         double wetUm = palette.colour(layer.load().mix()).map(Palette.Colour::wetUm).orElse(0.0);
         return PaintUse.spread(area, layer.load().thin() * wetUm, layer.coats()).value();
     }

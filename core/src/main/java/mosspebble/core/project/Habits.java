@@ -2,6 +2,9 @@ package mosspebble.core.project;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Objects;
+import mosspebble.core.colour.Binder;
+import mosspebble.core.colour.Finish;
+import mosspebble.core.colour.Paint;
 
 /**
  * How this painter works: the schools of practice and the light.
@@ -87,12 +90,14 @@ public record Habits(Ground ground, Primer primer, Outline outline, Handling han
     /**
      * How the painted stone is kept.
      *
+     * @param sealer id of the sealer chosen from the shelf; empty to take one by its finish
      * @param outdoors whether the stone will live outdoors
      */
     @RecordBuilder
-    public record Keeping(Seal seal, boolean outdoors) implements HabitsKeepingBuilder.With {
+    public record Keeping(Seal seal, String sealer, boolean outdoors) implements HabitsKeepingBuilder.With {
         public Keeping {
             Objects.requireNonNull(seal);
+            Objects.requireNonNull(sealer);
         }
     }
 
@@ -110,7 +115,7 @@ public record Habits(Ground ground, Primer primer, Outline outline, Handling han
 
     public static Habits usual() {
         return new Habits(Ground.AROUND, Primer.WHERE_NEEDED, new Outline(Lines.LAST, LineColour.CONTRAST, LineStyle.EVEN),
-                new Handling(Medium.BY_AREA, Hand.RIGHT, false, true), 2, Light.USUAL, new Keeping(Seal.GLOSS, true));
+                new Handling(Medium.BY_AREA, Hand.RIGHT, false, true), 2, Light.USUAL, new Keeping(Seal.GLOSS, "", true));
     }
 
     public Lines lines() {
@@ -173,8 +178,20 @@ public record Habits(Ground ground, Primer primer, Outline outline, Handling han
         return keeping.seal();
     }
 
+    /** Sealed with whatever has this finish. */
     public Habits withSeal(Seal newSeal) {
-        return withKeeping(keeping.withSeal(newSeal));
+        return withKeeping(keeping.withSeal(newSeal).withSealer(""));
+    }
+
+    /** Id of the sealer chosen from the shelf; empty to take one by its finish. */
+    public String sealer() {
+        return keeping.sealer();
+    }
+
+    /** Sealed with one certain sealer. */
+    public Habits withSealer(Paint chosen) {
+        Seal by = chosen.binder() == Binder.RESIN ? Seal.RESIN : chosen.finish() == Finish.MATT ? Seal.MATT : Seal.GLOSS;
+        return withKeeping(keeping.withSeal(by).withSealer(chosen.id()));
     }
 
     public boolean outdoors() {

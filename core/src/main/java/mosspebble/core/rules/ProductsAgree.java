@@ -32,12 +32,19 @@ final class ProductsAgree implements Rule {
             for (Paint below : paints(pair.below(), on)) {
                 for (Paint above : paints(pair.above(), on)) {
                     if (!below.equals(above) && said.add(below.id() + " " + above.id())) {
-                        Compatibility.of(below, above, true, on.workshop().tests()).ifPresent(v -> found.add(told(below, above, v)));
+                        Compatibility.of(below, above, true, on.workshop().tests())
+                                .filter(v -> v.rule().filter(ProductsAgree::isKept).isEmpty())
+                                .ifPresent(v -> found.add(told(below, above, v)));
                     }
                 }
             }
         }
         return found;
+    }
+
+    /** Whether the plan keeps it anyway: it waits before resin and lacquer as long as they ask for. */
+    private static boolean isKept(Compatibility.Rule rule) {
+        return rule == Compatibility.Rule.RESIN_OVER_PAINT || rule == Compatibility.Rule.LACQUER_OVER_FRESH_ACRYLIC;
     }
 
     private static List<Paint> paints(int step, Bench on) {

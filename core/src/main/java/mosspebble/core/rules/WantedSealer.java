@@ -15,6 +15,7 @@ final class WantedSealer implements Rule {
     @Override
     public List<Finding> look(Bench on) {
         return on.plan().steps().isEmpty() ? List.of() : on.plan().noticed().sealer()
+                .filter(s -> !s.id().equals(on.project().wholeHabits().sealer()))
                 .filter(s -> !wanted(s, on.project().wholeHabits().seal()))
                 .map(s -> List
                         .of(Finding.of(Code.OTHER_SEALER, Facts.of("wanted", on.project().wholeHabits().seal()).and("sealer", s.name()))))

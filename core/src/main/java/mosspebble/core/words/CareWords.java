@@ -5,10 +5,14 @@ import java.util.ArrayList;
 import java.util.List;
 import mosspebble.core.care.Compatibility;
 import mosspebble.core.care.Preparation;
+import mosspebble.core.care.Resin;
 import mosspebble.core.care.SealAdvice;
+import mosspebble.core.care.SealChoice;
+import mosspebble.core.care.SealKind;
 import mosspebble.core.care.SmearTest;
 import mosspebble.core.drying.SteadyMass;
 import mosspebble.core.stone.Patch;
+import mosspebble.core.timetable.Durations;
 import mosspebble.core.units.Celsius;
 import mosspebble.core.units.Facts;
 import mosspebble.core.units.Numbers;
@@ -154,14 +158,45 @@ public final class CareWords {
 
     /** What to do. */
     static String sentence(SealAdvice advice, String sealer) {
-        return advice.coats() == 1 ? "One pour of " + sealer + ", spread to the rim; prick the bubbles."
-                : advice.coats() + " coats of " + sealer + ", thin, each fully dry before the next.";
+        String coats = advice.coats() + " coats of " + sealer;
+        return switch (advice.kind()) {
+            case RESIN -> "One pour of " + sealer + ", spread to the rim; prick the bubbles.";
+            case SPRAY_VARNISH -> coats + ", thin mist, " + again(advice.kind()) + ".";
+            case WAX -> coats + ", rubbed on thin with a cloth; buff each once it is dull.";
+            case GLOSS_GLAZE, POLYURETHANE, BRUSH_VARNISH -> coats + ", " + again(advice.kind()) + ".";
+            case TOP_COAT -> coats + ", thin, each fully dry before the next.";
+        };
+    }
+
+    /** When the next coat may follow, and until when. */
+    private static String again(SealKind kind) {
+        return "the next after " + Durations.words(kind.between()) + kind.latest()
+                .map(latest -> " and within " + Durations.words(latest) + ", else dull the one before with fine paper").orElse("");
+    }
+
+    /** What is stirred for a pour over an area, mm2, and how long it can be worked. */
+    static String pour(double areaMm2) {
+        Resin.Amount amount = Resin.USUAL.amount(areaMm2, Resin.LEVEL_MM);
+        Celsius usual = new Celsius(23);
+        return "Stir " + Numbers.text(amount.gramsA(), 0) + " g of resin and " + Numbers.text(amount.gramsB(), 0)
+                + " g of hardener (2 : 1 by volume; the label decides); it can be worked about "
+                + Math.round(Resin.workingMinutes(amount.grams(), usual) / 5) * 5 + " min at " + usual + ", half as long 10 K warmer.";
+    }
+
+    /** What a pour does on a domed face. */
+    static String slope() {
+        return "It stands " + Numbers.text(Resin.standsMm(), 1)
+                + " mm high on a flat face with a sharp rim; where the face is steeper than "
+                + Numbers.text(Resin.steepest(0.3, 20), 0) + "° it runs down to under 0.3 mm: wipe drips from the rim every few minutes.";
     }
 
     /** Why so, and so often. */
     public static String reason(SealAdvice advice) {
         if (advice.why().poured()) {
-            return "One pour levels itself and shows the colours deepest. It must lie level and free of dust for a day.";
+            return "One pour levels itself and shows the colours deepest. It must lie level and free of dust for a day. " + slope();
+        }
+        if (advice.kind() == SealKind.WAX) {
+            return "Wax gives a soft shine and is renewed easily; it is for indoors only.";
         }
         String coats = advice.why().porous() ? "The stone is porous and drinks the first coat of varnish."
                 : "Two thin coats close the surface of a tight stone.";
@@ -173,8 +208,48 @@ public final class CareWords {
         };
     }
 
+    /** A way to seal in short lines: how often, when it may go out, what it takes, how it keeps, what speaks against it. */
+    public static List<String> choice(SealChoice choice) {
+        SealKind kind = choice.advice().kind();
+        List<String> lines = new ArrayList<>();
+        lines.add(kind == SealKind.RESIN ? "one pour" : choice.advice().coats() + " coats, " + Durations.words(choice.advice().between())
+                + " apart");
+        lines.add("ready after " + Durations.words(choice.days()));
+        lines.add("takes " + Numbers.millilitres(choice.millilitres())
+                + (choice.cost() > 0 ? ", costs " + Numbers.text(choice.cost(), 2) : ""));
+        lines.add(switch (choice.sealer().finish()) {
+            case MATT -> "matt: pen shows beside brush";
+            case GLOSS -> "gloss: hides pen beside brush";
+            default -> "a soft shine";
+        });
+        lines.add(switch (kind.yellowing()) {
+            case NONE -> "stays clear";
+            case SLIGHT -> "yellows a little with the years";
+            case MARKED -> "yellows in the sun";
+        });
+        lines.add(switch (kind.mending()) {
+            case EASY -> "easy to mend";
+            case SANDED -> "mended after sanding";
+            case HARDLY -> "hard to mend";
+        });
+        switch (kind.fumes()) {
+            case SOLVENT -> lines.add("solvent: outdoors, with a mask");
+            case STRONG -> lines.add("gloves and fresh air");
+            default -> {}
+        }
+        if (!choice.lasts()) {
+            lines.add("does not last outdoors");
+        }
+        return lines;
+    }
+
     static String tool(SealAdvice advice) {
-        return advice.why().poured() ? "mixing stick, level rest" : "wide soft brush";
+        return switch (advice.kind()) {
+            case RESIN -> "mixing stick, level rest";
+            case SPRAY_VARNISH -> "spray can";
+            case WAX -> "soft cloth";
+            default -> "wide soft brush";
+        };
     }
 
     /** What can hurt, and how not to get hurt. */

@@ -183,6 +183,12 @@ public final class FindingWords {
                     + " % humidity a thin coat takes more than a working day to dry. Warm or air the room, or wait for drier air.";
             case DEW -> "The room is at " + new Celsius(f.number("celsius")) + ", only " + Numbers.text(f.number("aboveDew"), 1)
                     + " K above the dew point. Do not seal below 3 K: damp is locked in.";
+            case SEAL_AIR -> Words.upper(f.text("sealer")) + " wants " + Numbers.text(f.number("low"), 0) + " to "
+                    + new Celsius(f.number("high")) + " and at most " + Numbers.text(100 * f.number("damp"), 0)
+                    + " % humidity; the room has "
+                    + new Celsius(f.number("celsius")) + " and " + Numbers.text(100 * f.number("humidity"), 0)
+                    + " %. Wait for better air, or warm the room, the stone and the sealer.";
+            case SEAL_INDOORS_ONLY -> Words.upper(f.text("sealer")) + " does not last outdoors: take a varnish there.";
             case UNSEALED_OUTDOORS -> f.is("varnish")
                     ? "Outdoors an unsealed picture does not last: seal it with " + f.count("coats") + " coats."
                     : "There is no varnish on the shelf, and outdoors the stone must be sealed with " + f.count("coats") + " coats.";

@@ -304,8 +304,9 @@ public final class StepWords {
             return "Small, on the back or low on the front, with a pen that does not smear under varnish.";
         }
         if (step instanceof Step.Seal seal) {
-            return CareWords.sentence(seal.advice(), seal.varnish().load().coat().name()) + (seal.turned()
-                    ? " Then lay it on clean baking paper, sealed side down, once it no longer gives under a fingernail." : "");
+            return CareWords.sentence(seal.advice(), seal.varnish().load().coat().name())
+                    + (seal.advice().why().poured() ? " " + CareWords.pour(seal.work().areaMm2()) : "") + (seal.turned()
+                            ? " Then lay it on clean baking paper, sealed side down, once it no longer gives under a fingernail." : "");
         }
         Step.Lay lay = (Step.Lay) step;
         String it = lay.doing().what().size() > 1 ? "them" : "it";
@@ -352,7 +353,9 @@ public final class StepWords {
                 String on = lay.doing().what().size() > 1 ? " on " + Words.list(names(lay.doing().what())) : "";
                 yield !own.isEmpty() ? Words.upper(coat) + ". " + own
                         : count.of() == 1 ? coat + on + ", thin and even."
-                        : count.number() == 1 ? "a thin coat of " + coat + on + "; it may be streaky, the next one closes it."
+                        : count.number() == 1 ? "a thin coat of " + coat + on
+                                + (lay.doing().hides() ? "; it may be streaky, the next one closes it."
+                                        : "; it may leave bald patches, the next one closes them.")
                         : "a thin coat of " + coat + on + ", once the one before no longer feels cool.";
             }
         };
@@ -475,7 +478,9 @@ public final class StepWords {
             return reason(doing.why()) + (counts ? " " + Words.coats(coats) + " until nothing shows through." : "");
         }
         if (!doing.hides()) {
-            return "One thin coat; what is below is meant to show.";
+            return lay.doing().count().of() > 1 ? "The flakes lie as they fall: in " + Words.number(lay.doing().count().of())
+                    + " thin coats no bald patch is left that one would see; what is below is meant to show."
+                    : "One thin coat; what is below is meant to show.";
         }
         if (doing.count().wanted() > Math.max(coats, Planner.MOST_COATS)) {
             return "Even " + Words.coats(coats) + " let the ground show; see the findings.";

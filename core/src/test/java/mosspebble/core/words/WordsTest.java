@@ -60,7 +60,7 @@ class WordsTest {
             .and("step", STEP).and("um", 300.0).and("limitUm", 260.0).and("glassy", true).and("rim", false)
             .and("above", "varnish").and("below", "alcohol pen").and("rule", Compatibility.Rule.DYE_UNDER_A_SEALER)
             .and("work", Duration.ofMinutes(30)).and("open", Duration.ofMinutes(12)).and("celsius", 14.0).and("least", 10.0)
-            .and("humidity", 0.98).and("aboveDew", 1.2)
+            .and("humidity", 0.98).and("aboveDew", 1.2).and("low", 15.0).and("high", 30.0).and("damp", 0.65)
             .and("varnish", true).and("wanted", Habits.Seal.MATT).and("sealer", "gloss varnish").and("factor", 1.4).and("pen", "black pen")
             .and("parts", 2).and("number", 1)
             .and("line", LineWish.Colour.GREY).and("finestMm", 0.6).and("lowestMm", 4.0).and("roomMm", 1.0);
