@@ -20,7 +20,8 @@ public enum BlendKind {
     LOADED("loaded brush", 1, 2, false),
     GRADED_CELLS("graded cells", 1, 1, true),
     GLAZE("glazed", 1, 1, false),
-    DROPPED_WASH("wash dropped in", 1, 1, false);
+    DROPPED_WASH("wash dropped in", 1, 1, false),
+    CRACKLED("crackled", 1, 1, false);
 
     private final String label;
     private final int least;
@@ -90,6 +91,7 @@ public enum BlendKind {
             case LOADED -> "how far the first colour reaches";
             case GLAZE -> "how strong";
             case DROPPED_WASH -> "size of the wash";
+            case CRACKLED -> "size of the flakes";
         };
     }
 }

@@ -32,6 +32,11 @@ public final class BlendWork {
     private static final double RUNS_ACROSS = 5;
     private static final double GLAZE_THIN = 0.35;
 
+    /** A thin coat of medium gives small flakes, a thick one large ones; cracks are so wide a share of them. */
+    private static final double LEAST_FLAKE_MM = 3;
+    private static final double MOST_FLAKE_MM = 12;
+    private static final double CRACK = 0.1;
+
     /** A mixed step reaches over its neighbours by this share of its width. */
     private static final double OVER = 0.5;
 
@@ -113,6 +118,7 @@ public final class BlendWork {
             case LOADED -> loaded();
             case GLAZE -> glaze();
             case DROPPED_WASH -> droppedWash();
+            case CRACKLED -> crackled();
         }
     }
 
@@ -325,6 +331,16 @@ public final class BlendWork {
         int passes = 1 + (int) Math.round(2 * blend.amount());
         for (int i = 0; i < passes; i++) {
             add(new Share(Kind.GLAZE, i + 1, passes), area, colours.get(1), GLAZE_THIN, false, 0, false);
+        }
+    }
+
+    /** Base, medium, and a coat that tears into flakes; without the medium, which comes as the third colour, only the base. */
+    private void crackled() {
+        base();
+        if (colours.size() > 2) {
+            double flake = LEAST_FLAKE_MM + (MOST_FLAKE_MM - LEAST_FLAKE_MM) * blend.amount();
+            add(Share.of(Kind.CRACKLE), area, colours.get(2), 1, false, 0, false);
+            add(Share.of(Kind.CRACKED), new Dabs(area, seed).flakes(flake, flake * CRACK), colours.get(1), 1, false, 0, false);
         }
     }
 

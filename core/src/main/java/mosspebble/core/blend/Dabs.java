@@ -214,20 +214,7 @@ final class Dabs {
      * @return the patches of each colour; together they are the area
      */
     List<Geometry> patches(double pitchMm, int kinds) {
-        Envelope box = area.getEnvelopeInternal();
-        List<Coordinate> middles = new ArrayList<>();
-        for (double y = box.getMinY() - pitchMm / 2; y < box.getMaxY() + pitchMm; y += pitchMm) {
-            for (double x = box.getMinX() - pitchMm / 2; x < box.getMaxX() + pitchMm; x += pitchMm) {
-                middles.add(
-                        new Coordinate(x + pitchMm * 0.7 * (random.nextDouble() - 0.5), y + pitchMm * 0.7 * (random.nextDouble() - 0.5)));
-            }
-        }
-        VoronoiDiagramBuilder builder = new VoronoiDiagramBuilder();
-        builder.setSites(middles);
-        Envelope clip = new Envelope(box);
-        clip.expandBy(2 * pitchMm);
-        builder.setClipEnvelope(clip);
-        Geometry cells = builder.getDiagram(FACTORY);
+        Geometry cells = cells(pitchMm);
         List<List<Geometry>> patches = new ArrayList<>();
         for (int k = 0; k < kinds; k++) {
             patches.add(new ArrayList<>());
@@ -241,6 +228,38 @@ final class Dabs {
             }
         }
         return patches.stream().map(Shapes::union).toList();
+    }
+
+    /** The flakes of a coat that tore: cells with cracks of a width between them. */
+    Geometry flakes(double wantedMm, double crackMm) {
+        double pitchMm = pitch(wantedMm);
+        Geometry cells = cells(pitchMm);
+        List<Geometry> flakes = new ArrayList<>();
+        for (int i = 0; i < cells.getNumGeometries(); i++) {
+            Geometry flake = Shapes.common(Shapes.grown(cells.getGeometryN(i), -crackMm / 2), area);
+            if (flake.getArea() > crackMm * crackMm) {
+                flakes.add(flake);
+            }
+        }
+        return Shapes.union(flakes);
+    }
+
+    /** Cells round middles on a shaken grid, over the area and beyond. */
+    private Geometry cells(double pitchMm) {
+        Envelope box = area.getEnvelopeInternal();
+        List<Coordinate> middles = new ArrayList<>();
+        for (double y = box.getMinY() - pitchMm / 2; y < box.getMaxY() + pitchMm; y += pitchMm) {
+            for (double x = box.getMinX() - pitchMm / 2; x < box.getMaxX() + pitchMm; x += pitchMm) {
+                middles.add(
+                        new Coordinate(x + pitchMm * 0.7 * (random.nextDouble() - 0.5), y + pitchMm * 0.7 * (random.nextDouble() - 0.5)));
+            }
+        }
+        VoronoiDiagramBuilder builder = new VoronoiDiagramBuilder();
+        builder.setSites(middles);
+        Envelope clip = new Envelope(box);
+        clip.expandBy(2 * pitchMm);
+        builder.setClipEnvelope(clip);
+        return builder.getDiagram(FACTORY);
     }
 
     private static Coordinate at(Coordinate middle, double ax, double ay, double along, double across) {

@@ -11,7 +11,7 @@ public record Share(Kind kind, int number, int of) {
     /** The kinds. */
     public enum Kind {
         WHOLE, FIRST_PART, SECOND_PART, THIN_WASH, DARK_BEHIND, BAND, MIXED_STEP, STREAKS, FOAM, DABS, FACETS, ARM, WHITE_IN_LOAD,
-        RUN, STROKES, TIP_COLOUR, INNER_COLOUR, GLAZE, DROPPED_WASH, BASE
+        RUN, STROKES, TIP_COLOUR, INNER_COLOUR, GLAZE, DROPPED_WASH, BASE, CRACKLE, CRACKED
     }
 
     /** All of it, in one colour. */

@@ -44,6 +44,9 @@ public final class Planner {
     public static final int MOST_COATS = PrimerChoice.MOST_COATS;
 
     /** Varnish rests so many times as long as between two coats before the stone is laid on it (common practice, no source). */
+    /** Cracks go on opening for about a day before they may be sealed (common practice, no source). */
+    private static final Duration CRACKS_OPEN = Duration.ofHours(24);
+
     private static final int RESTS = 2;
 
     /** A band no wider than this is drawn as a line, mm (common practice, no source). */
@@ -156,6 +159,11 @@ public final class Planner {
         built.paint(regions, regions.stream().map(r -> built.cells(r.place())).toList(), Map.of(), Optional.empty(), List.of());
     }
 
+    private boolean cracks() {
+        return course.steps().stream().flatMap(s -> s.mix().stream()).flatMap(m -> m.parts().stream())
+                .anyMatch(part -> palette.shelf().find(part.paint()).filter(p -> p.kind().does(PaintKind.Use.CRACKS)).isPresent());
+    }
+
     private static Duration max(Duration one, Duration other) {
         return one.compareTo(other) >= 0 ? one : other;
     }
@@ -166,7 +174,8 @@ public final class Planner {
                 new Step.Sign(
                         new Step.Work(0, Duration.ofMinutes(2), Duration.ZERO, Duration.ZERO,
                                 max(Drying.beforeSealing(thickest, workshop.climate()),
-                                        sealer.map(s -> SealKind.of(s).before()).orElse(Duration.ZERO))),
+                                        max(sealer.map(s -> SealKind.of(s).before()).orElse(Duration.ZERO),
+                                                cracks() ? CRACKS_OPEN : Duration.ZERO))),
                         course.all(Step.Waits.ALL_PAINTED)));
     }
 

@@ -320,6 +320,10 @@ final class Regions {
     private List<Palette.Colour> mixes(Palette.Colour own, Blend blend) {
         List<Palette.Colour> all = new ArrayList<>(List.of(own));
         blend.more().forEach(mix -> palette.colour(mix).ifPresent(all::add));
+        if (blend.kind() == BlendKind.CRACKLED) {
+            palette.shelf().that(PaintKind.Use.CRACKS).stream().findFirst().flatMap(p -> palette.colour(Mix.of(p.id())))
+                    .ifPresent(all::add);
+        }
         return all;
     }
 

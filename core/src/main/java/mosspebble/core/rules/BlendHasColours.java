@@ -3,6 +3,8 @@ package mosspebble.core.rules;
 import java.util.ArrayList;
 import java.util.List;
 import mosspebble.core.blend.Blend;
+import mosspebble.core.blend.BlendKind;
+import mosspebble.core.colour.PaintKind;
 import mosspebble.core.finding.Code;
 import mosspebble.core.finding.Finding.Cure;
 import mosspebble.core.finding.Finding.Remedy;
@@ -31,6 +33,12 @@ final class BlendHasColours implements Rule {
             boolean ground = slot.equals(Project.GROUND);
             boolean used = ground ? on.project().ground().isPresent() && on.habits().ground() != Habits.Ground.BARE
                     : slots.stream().anyMatch(s -> s.id().equals(slot));
+            if (used && blend.kind() == BlendKind.CRACKLED && on.palette().shelf().that(PaintKind.Use.CRACKS).isEmpty()) {
+                found.add(Finding.of(Code.NO_CRACKLE,
+                        Facts.of("ground", ground).and("slot",
+                                slots.stream().filter(s -> s.id().equals(slot)).map(Slot::title).findFirst().orElse(slot)),
+                        Remedy.of(Cure.LAY_FLAT, p -> p.withBlend(slot, Blend.flat().withOver(blend.over())))));
+            }
             for (int number = 0; used && number <= blend.over().size(); number++) {
                 Blend layer = blend.layer(number);
                 if (layer.more().stream().filter(mix -> on.palette().colour(mix).isPresent()).count() >= layer.kind().leastColours()) {

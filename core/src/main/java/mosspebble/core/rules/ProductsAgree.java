@@ -10,7 +10,9 @@ import mosspebble.core.colour.Paint;
 import mosspebble.core.finding.Code;
 import mosspebble.core.finding.Finding.Weight;
 import mosspebble.core.finding.Finding;
+import mosspebble.core.blend.Share;
 import mosspebble.core.plan.BuildUp;
+import mosspebble.core.plan.Step;
 import mosspebble.core.units.Facts;
 
 /** Products that do not go over one another, as the plan lays them. */
@@ -26,7 +28,7 @@ final class ProductsAgree implements Rule {
         List<Finding> found = new ArrayList<>();
         Set<String> said = new LinkedHashSet<>();
         for (BuildUp.Laid pair : on.plan().noticed().laid()) {
-            if (pair.below() < 0) {
+            if (pair.below() < 0 || isMeantToCrack(on.plan().steps().get(pair.above()))) {
                 continue;
             }
             for (Paint below : paints(pair.below(), on)) {
@@ -42,9 +44,14 @@ final class ProductsAgree implements Rule {
         return found;
     }
 
-    /** Whether the plan keeps it anyway: it waits before resin and lacquer as long as they ask for. */
+    private static boolean isMeantToCrack(Step above) {
+        return above instanceof Step.Lay lay && lay.doing().what().stream().allMatch(w -> w.share().kind() == Share.Kind.CRACKED);
+    }
+
+    /** Whether the plan keeps it anyway: it waits before resin and lacquer, and for cracks to open, as long as they ask for. */
     private static boolean isKept(Compatibility.Rule rule) {
-        return rule == Compatibility.Rule.RESIN_OVER_PAINT || rule == Compatibility.Rule.LACQUER_OVER_FRESH_ACRYLIC;
+        return rule == Compatibility.Rule.RESIN_OVER_PAINT || rule == Compatibility.Rule.SEALER_OVER_CRACKLE
+                || rule == Compatibility.Rule.LACQUER_OVER_FRESH_ACRYLIC;
     }
 
     private static List<Paint> paints(int step, Bench on) {

@@ -28,6 +28,7 @@ public final class BlendWords {
             case LOADED -> "Two or three colours on one brush, pressed at the tip and released toward the foot.";
             case GRADED_CELLS -> "Each part of this colour a step further from the first colour to the second.";
             case GLAZE -> "Watered colour over the dry first colour.";
+            case CRACKLED -> "Crackle medium between two colours: the upper one tears and shows the lower in its cracks.";
             case DROPPED_WASH -> "A wash of mostly water dropped into the middle and dabbed.";
         };
     }

@@ -133,6 +133,8 @@ public final class FindingWords {
                                     + f.choice("blend", BlendKind.class).label() + ", but the colour for it is not there; it is left out."
                             : (f.is("ground") ? "The ground" : f.text("slot")) + " is to be " + f.choice("blend", BlendKind.class).label()
                                     + " but has not the " + f.count("colours") + " colours for it; it is planned flat.";
+            case NO_CRACKLE -> (f.is("ground") ? "The ground" : f.text("slot"))
+                    + " is to crack, but there is no crackle medium on the shelf; it is planned flat.";
             case FAINT_OUTLINE -> "No pen on the shelf stands out round the " + f.text("part") + ": the best "
                     + Seen.apart(f.number("contrast")) + " one of its sides.";
             case LINE_NOT_ON_SHELF ->

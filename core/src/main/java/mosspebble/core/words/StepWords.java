@@ -137,6 +137,11 @@ public final class StepWords {
         if (all.stream().allMatch(w -> w.share().kind() == Share.Kind.BASE)) {
             return List.of("the base under " + Words.list(names(all.stream().map(What::whole).toList())));
         }
+        Share first = all.isEmpty() ? Share.WHOLE : all.get(0).share();
+        if ((first.kind() == Share.Kind.CRACKLE || first.kind() == Share.Kind.CRACKED)
+                && all.stream().allMatch(w -> w.share().equals(first))) {
+            return List.of(share(first, Words.list(names(all.stream().map(What::whole).toList()))));
+        }
         List<What> letters = all.stream().filter(StepWords::isLetter).toList();
         if (letters.size() < FEW_LETTERS) {
             return rows(all);
@@ -276,6 +281,8 @@ public final class StepWords {
             case INNER_COLOUR -> "the " + (share.number() == 1 ? "next" : "foot") + " colour of " + whole;
             case GLAZE -> "the glaze on " + whole;
             case DROPPED_WASH -> "the wash in " + whole;
+            case CRACKLE -> "crackle medium on " + whole;
+            case CRACKED -> "the coat that cracks on " + whole;
             case BASE -> "the base under " + whole;
         };
     }
@@ -411,6 +418,8 @@ public final class StepWords {
             case GLAZE ->
                     "Thin with water until it is glass-clear; one even pass over dry paint, " + share.number() + " of " + share.of() + ".";
             case BASE -> "";
+            case CRACKLE -> "One even coat over the dry colour; thicker for larger flakes. Let it dry until it no longer feels tacky.";
+            case CRACKED -> "One full coat, each stroke once and not gone over: it tears within the hour and shows the colour below.";
             case DROPPED_WASH -> "Mostly water; drop it into the middle and dab the edge with a corner of cloth.";
         };
     }

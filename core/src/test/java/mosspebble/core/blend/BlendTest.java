@@ -247,4 +247,24 @@ class BlendTest {
         assertThat(layer).as("the same marks as by itself").hasSameSizeAs(pieces(full(kind), used).stream().skip(1).toList());
         assertThat(BlendWork.upon(full(kind), OVAL, OVAL, colours("blue"), SUBJECT, 7)).as("without its colours nothing").isEmpty();
     }
+
+    @Test
+    @Tag("outside") // cells of a plane mosaic with k middles a mm2 have 4 / sqrt(k) of edge each: squares do, and so do Voronoi cells of points
+                          // thrown at random (J. Meijering 1953, from memory); half of each edge's crack is taken from either side
+    void cracksShowAsMuchOfTheBaseAsTheirMosaicHasEdges() {
+        for (double size : new double[] {0, 0.5, 1}) {
+            List<Piece> pieces = BlendWork.pieces(
+                    Blend.of(BlendKind.CRACKLED).withColours(List.of(Mix.of("white"))).withShape(0, size, 0.5),
+                    OVAL, OVAL, colours("blue", "white", "purple"), Optional.empty(), SUBJECT, 3);
+            assertThat(pieces).extracting(p -> p.share().kind()).containsExactly(Share.Kind.WHOLE, Share.Kind.CRACKLE, Share.Kind.CRACKED);
+            assertThat(pieces.get(1).place().getArea()).isCloseTo(OVAL.getArea(), within(1e-6));
+            double open = 1 - pieces.get(2).place().getArea() / OVAL.getArea();
+            assertThat(open).as("cracks a tenth as wide as a flake").isCloseTo(2 * 0.1, within(0.05));
+        }
+        double small = BlendWork.pieces(Blend.of(BlendKind.CRACKLED).withShape(0, 0, 0.5).withColours(List.of(Mix.of("white"))), OVAL, OVAL,
+                colours("blue", "white", "purple"), Optional.empty(), SUBJECT, 3).get(2).place().getNumGeometries();
+        double large = BlendWork.pieces(Blend.of(BlendKind.CRACKLED).withShape(0, 1, 0.5).withColours(List.of(Mix.of("white"))), OVAL, OVAL,
+                colours("blue", "white", "purple"), Optional.empty(), SUBJECT, 3).get(2).place().getNumGeometries();
+        assertThat(small).isGreaterThan(5 * large);
+    }
 }

@@ -8,6 +8,8 @@ import java.util.Map;
 import java.util.Optional;
 import mosspebble.core.Paints;
 import mosspebble.core.area.Remembered;
+import mosspebble.core.blend.Blend;
+import mosspebble.core.blend.BlendKind;
 import mosspebble.core.care.Resin;
 import mosspebble.core.colour.Binder;
 import mosspebble.core.colour.Finish;
@@ -47,7 +49,7 @@ import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 
-/** Seals and glitter in whole plans. */
+/** Seals, glitter and crackle in whole plans. */
 class SealedPlansTest {
 
     private static final Paint RESIN = sealer("resin", Binder.RESIN, Finish.GLOSS, 500);
@@ -68,13 +70,19 @@ class SealedPlansTest {
                 .withHabits(Habits.usual().withPrimer(Habits.Primer.NEVER).withLineColour(Habits.LineColour.NONE).withLight(Light.NONE));
     }
 
+    private static final Paint CRACKLE = Paint.usual("crackle", "crackle medium", PaintKind.CRACKLE, Srgb.ofHex("#efe9d9"),
+            new Millilitres(60));
+
     private static PaintPlan plan(Project project, Climate air) {
+        return plan(project, air, Paints.shelf().with(RESIN).with(WAX).with(SPRAY).with(GLITTER).with(CRACKLE));
+    }
+
+    private static PaintPlan plan(Project project, Climate air, Shelf shelf) {
         Geometry square = new GeometryFactory().toGeometry(new Envelope(0, 1, 0, 1));
         Repertoire repertoire = Repertoire.of(List.of(new Motif("board", "Board",
                 List.of(new Slot("board", "Board", Srgb.ofHex("#1f4e9c"))),
                 List.of(new MotifPart("board", "board", Role.FILL, "board", square, MotifPart.Make.FLAT, Optional.empty())), square, square,
                 false, false)), List.of(), List.of());
-        Shelf shelf = Paints.shelf().with(RESIN).with(WAX).with(SPRAY).with(GLITTER);
         return Plans.plan(project, Survey.of(project.stone()), new Workshop(new Palette(shelf), repertoire, air, List.of()),
                 new Remembered());
     }
@@ -152,6 +160,37 @@ class SealedPlansTest {
         List<Step.Lay> large = glitter(25);
         assertThat(StepWords.sentence(large.get(0))).contains("bald patches").doesNotContain("streaky").doesNotContain("Pencil");
         assertThat(StepWords.reason(large.get(0))).contains("two thin coats").contains("what is below is meant to show");
+    }
+
+    @Test
+    // base, dry; medium, touch-dry; the upper coat once and not gone over; a day until the cracks are sealed (common practice, no source)
+    void crackleGoesBetweenTwoColoursAndRestsADayBeforeTheSeal() {
+        Project cracked = board(25, "umber").withBlend("board", Blend.of(BlendKind.CRACKLED).withColours(List.of(Mix.of("white"))));
+        PaintPlan plan = plan(cracked, new Climate(new Celsius(24), 0.4, 0.1));
+        List<String> titles = StepWords.titles(plan);
+        assertThat(titles).containsSubsequence("Lay crackle medium on the board", "Lay the coat that cracks on the board", "Sign it",
+                "Seal");
+        int medium = titles.indexOf("Lay crackle medium on the board");
+        assertThat(titles.subList(0, medium)).anyMatch(t -> t.contains("board"));
+        assertThat(StepWords.sentence(plan.steps().get(medium))).contains("dry colour").contains("tacky");
+        Step.Lay upper = (Step.Lay) plan.steps().get(titles.indexOf("Lay the coat that cracks on the board"));
+        assertThat(StepWords.sentence(upper)).startsWith("White. ").contains("not gone over").contains("within the hour");
+        assertThat(upper.after()).anyMatch(a -> a.step() == medium && a.waits() == Step.Waits.LIES_BELOW);
+        assertThat(plan.steps().get(titles.indexOf("Sign it")).work().dries()).isGreaterThanOrEqualTo(Duration.ofHours(24));
+        assertThat(codes(plan)).as("it is meant to crack, and the plan waits").doesNotContain(Code.INCOMPATIBLE);
+        PaintPlan plain = plan(board(25, "umber"), new Climate(new Celsius(24), 0.4, 0.1));
+        assertThat(plain.steps().get(StepWords.titles(plain).indexOf("Sign it")).work().dries()).isLessThan(Duration.ofHours(24));
+    }
+
+    @Test
+    void withoutMediumOnTheShelfNothingCracksAndThatIsSaid() {
+        Project cracked = board(25, "umber").withBlend("board", Blend.of(BlendKind.CRACKLED).withColours(List.of(Mix.of("white"))));
+        PaintPlan plan = plan(cracked, Climate.room(), Paints.shelf());
+        assertThat(StepWords.titles(plan)).noneMatch(t -> t.contains("crack"));
+        Finding said = plan.findings().stream().filter(f -> f.code() == Code.NO_CRACKLE).findFirst().orElseThrow();
+        assertThat(FindingWords.sentence(said)).isEqualTo(
+                "Board is to crack, but there is no crackle medium on the shelf; it is planned flat.");
+        assertThat(said.remedy().orElseThrow().change().apply(cracked).blends()).isEmpty();
     }
 
     private static int glitterCoats(double wide) {
