@@ -288,6 +288,7 @@ class TenPiecesTest {
         assertThat(petals.wet().orElseThrow().work()).isLessThan(petals.work().hand().dividedBy(3));
         assertThat(titles("poppies")).as("in the first coat only").filteredOn(t -> t.contains("white in the load"))
                 .containsExactly("Lay all nine petals, first with white in the load");
+        assertThat(StepWords.reason(PLANS.get("poppies").steps().get(at("poppies", "white in the load")))).contains("bright");
         assertThat(laid("poppies").stream().filter(s -> s.kind() == Step.Kind.OUTLINE).map(s -> s.paint().load().mix()).distinct())
                 .as("a black centre stands apart by itself: no white line").allMatch(m -> m.parts().get(0).paint().startsWith("pen-black"));
     }

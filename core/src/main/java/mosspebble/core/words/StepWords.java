@@ -486,6 +486,9 @@ public final class StepWords {
                     && lay.kind() != Step.Kind.PRIME;
             return reason(doing.why()) + (counts ? " " + Words.coats(coats) + " until nothing shows through." : "");
         }
+        if (lay.share(lay.paint()).kind() == Share.Kind.WHITE_IN_LOAD) {
+            return "White in the first load keeps the colours of the next bright.";
+        }
         if (!doing.hides()) {
             return lay.doing().count().of() > 1 ? "The flakes lie as they fall: in " + Words.number(lay.doing().count().of())
                     + " thin coats no bald patch is left that one would see; what is below is meant to show."
