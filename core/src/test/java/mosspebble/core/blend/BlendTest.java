@@ -249,8 +249,8 @@ class BlendTest {
     }
 
     @Test
-    @Tag("outside") // cells of a plane mosaic with k middles a mm2 have 4 / sqrt(k) of edge each: squares do, and so do Voronoi cells of points
-                          // thrown at random (J. Meijering 1953, from memory); half of each edge's crack is taken from either side
+    @Tag("outside") // with k middles a mm2 a plane mosaic has 4 / sqrt(k) of edge a cell: squares do, Voronoi cells of random points
+    // do (J. Meijering 1953, from memory); half of each edge's crack is taken from either side
     void cracksShowAsMuchOfTheBaseAsTheirMosaicHasEdges() {
         for (double size : new double[] {0, 0.5, 1}) {
             List<Piece> pieces = BlendWork.pieces(
