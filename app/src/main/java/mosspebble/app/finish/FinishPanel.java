@@ -140,7 +140,8 @@ public final class FinishPanel extends Panel {
     /** The planned sealer and the best of the others, side by side. */
     private void choices(Optional<Step.Seal> planned, boolean outdoors) {
         List<Paint> shelf = workbench.studio().shelf().that(PaintKind.Use.SEALS);
-        double area = planned.map(s -> s.work().areaMm2()).orElse(0.0);
+        double area = planned.isEmpty() ? 0
+                : show.plan().steps().stream().filter(s -> s instanceof Step.Seal).mapToDouble(s -> s.work().areaMm2()).sum(); // both faces
         String taken = planned.flatMap(Step::mix).map(m -> m.parts().get(0).paint()).orElse("");
         Finish wanted = shelf.stream().filter(p -> p.id().equals(taken)).map(Paint::finish).findFirst().orElse(Finish.SATIN);
         List<SealChoice> all = SealChoice.of(shelf, stone(), area, outdoors, wanted);

@@ -43,11 +43,8 @@ public final class Planner {
     /** Most coats of one paint that anyone lays. */
     public static final int MOST_COATS = PrimerChoice.MOST_COATS;
 
-    /** Varnish rests so many times as long as between two coats before the stone is laid on it (common practice, no source). */
     /** Cracks go on opening for about a day before they may be sealed (common practice, no source). */
     private static final Duration CRACKS_OPEN = Duration.ofHours(24);
-
-    private static final int RESTS = 2;
 
     /** A band no wider than this is drawn as a line, mm (common practice, no source). */
     private static final double LINE_MM = 1.2;
@@ -188,7 +185,7 @@ public final class Planner {
             boolean turned = i + 1 < order.size();
             SealAdvice advice = SealAdvice.of(order.get(i).survey().stone(), project.wholeHabits().outdoors(), sealer);
             Optional<Duration> rests = !turned ? Optional.empty()
-                    : Optional.of(advice.why().poured() ? Duration.ofHours(24) : advice.between().multipliedBy(RESTS));
+                    : Optional.of(advice.kind().handled());
             List<Step.After> after = new ArrayList<>(List.of(new Step.After(sign, Step.Waits.DRY_THROUGH)));
             if (i > 0) {
                 after.add(new Step.After(course.size() - 1, Step.Waits.LIES_ON_SEALED));

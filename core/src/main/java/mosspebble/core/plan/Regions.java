@@ -436,8 +436,8 @@ final class Regions {
         int front = design.parts().indexOf(thing.parts().get(thing.parts().size() - 1));
         double deep = light.shade() * -part.part().roundness() * 0.22 * Math.sqrt(part.drawn().getArea());
         Geometry open = remembered.without(part.drawn(), overlap.over(front, part.drawn().getEnvelopeInternal(), 0));
-        Geometry place = Shapes.minus(open,
-                AffineTransformation.translationInstance(-light.towardX() * deep, -light.towardY() * deep).transform(part.drawn()));
+        Geometry place = remembered.recall("shade inside", open, part.drawn(), light, deep, (seen, drawn, from, by, m) -> Shapes.minus(seen,
+                AffineTransformation.translationInstance(-from.towardX() * by, -from.towardY() * by).transform(drawn)));
         if (place.getArea() < 4) {
             return Optional.empty();
         }

@@ -56,14 +56,19 @@ final class PaintHides implements Rule {
                 .filter(mix -> !mix.equals(thin));
     }
 
+    private static Blend instead(Blend blend, Mix old, Mix better) {
+        return blend.withColours(blend.more().stream().map(mix -> mix.equals(old) ? better : mix).toList());
+    }
+
     /** One mix in the place of another wherever that is used on this face. */
     private static Project instead(Project project, Mix old, Mix better) {
         Map<String, Mix> colours = new TreeMap<>(project.colours());
         colours.replaceAll((slot, mix) -> mix.equals(old) ? better : mix);
         Project changed = project.withColours(colours).withGround(project.ground().map(g -> g.equals(old) ? better : g));
         for (Map.Entry<String, Blend> each : project.blends().entrySet()) {
-            changed = changed.withBlend(each.getKey(), each.getValue().withColours(each.getValue().more().stream()
-                    .map(mix -> mix.equals(old) ? better : mix).toList()));
+            changed = changed.withBlend(each.getKey(),
+                    instead(each.getValue(), old, better)
+                            .withOver(each.getValue().over().stream().map(o -> instead(o, old, better)).toList()));
         }
         return changed;
     }

@@ -28,14 +28,14 @@ final class ProductsAgree implements Rule {
         List<Finding> found = new ArrayList<>();
         Set<String> said = new LinkedHashSet<>();
         for (BuildUp.Laid pair : on.plan().noticed().laid()) {
-            if (pair.below() < 0 || isMeantToCrack(on.plan().steps().get(pair.above()))) {
+            if (pair.below() < 0) {
                 continue;
             }
             for (Paint below : paints(pair.below(), on)) {
                 for (Paint above : paints(pair.above(), on)) {
                     if (!below.equals(above) && said.add(below.id() + " " + above.id())) {
                         Compatibility.of(below, above, true, on.workshop().tests())
-                                .filter(v -> v.rule().filter(ProductsAgree::isKept).isEmpty())
+                                .filter(v -> v.rule().filter(r -> isKept(r, on.plan().steps().get(pair.above()))).isEmpty())
                                 .ifPresent(v -> found.add(told(below, above, v)));
                     }
                 }
@@ -44,14 +44,17 @@ final class ProductsAgree implements Rule {
         return found;
     }
 
-    private static boolean isMeantToCrack(Step above) {
-        return above instanceof Step.Lay lay && lay.doing().what().stream().allMatch(w -> w.share().kind() == Share.Kind.CRACKED);
-    }
-
-    /** Whether the plan keeps it anyway: it waits before resin and lacquer, and for cracks to open, as long as they ask for. */
-    private static boolean isKept(Compatibility.Rule rule) {
-        return rule == Compatibility.Rule.RESIN_OVER_PAINT || rule == Compatibility.Rule.SEALER_OVER_CRACKLE
-                || rule == Compatibility.Rule.LACQUER_OVER_FRESH_ACRYLIC;
+    /**
+     * Whether the plan keeps it anyway: it waits before it seals as long as resin, lacquer and cracks ask for, and a coat that is to crack
+     * may. What is laid within the picture waits for none of that.
+     */
+    private static boolean isKept(Compatibility.Rule rule, Step above) {
+        return switch (rule) {
+            case RESIN_OVER_PAINT, LACQUER_OVER_FRESH_ACRYLIC, SEALER_OVER_CRACKLE -> above instanceof Step.Seal;
+            case ANYTHING_OVER_CRACKLE ->
+                    above instanceof Step.Lay lay && lay.doing().what().stream().allMatch(w -> w.share().kind() == Share.Kind.CRACKED);
+            default -> false;
+        };
     }
 
     private static List<Paint> paints(int step, Bench on) {

@@ -220,7 +220,7 @@ public final class Designs {
             remembered
                     .recall("item", item, repertoire, bed, (each, all, on, m) -> place(each, all, on, m).map(p -> near(p, on)))
                     .map(p -> item.leftOut().isEmpty() ? p : leftOut(p)).map(p -> item.matched() ? Pairs.matched(p) : p)
-                    .map(p -> item.within().flatMap(part -> Within.room(part, placed))
+                    .map(p -> item.within().flatMap(part -> Within.room(part, placed, remembered))
                             .map(room -> remembered.recall("within", p, room, (thing, on, m) -> Within.kept(thing, on))).orElse(p))
                     .filter(p -> !p.parts().isEmpty()).ifPresent(placed::add);
         }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import mosspebble.core.area.Remembered;
 import mosspebble.core.area.Shapes;
 import org.locationtech.jts.geom.Geometry;
 
@@ -28,13 +29,13 @@ public final class Within {
      * @param behind the things behind, the deepest first
      * @return mm: the part without what lies on it of its own thing or of another thing behind; empty if there is no such area
      */
-    static Optional<Geometry> room(String part, List<PlacedItem> behind) {
+    static Optional<Geometry> room(String part, List<PlacedItem> behind, Remembered remembered) {
         List<PlacedPart> all = behind.stream().flatMap(i -> i.parts().stream()).toList();
         for (int i = 0; i < all.size(); i++) {
             if (all.get(i).part().id().equals(part) && all.get(i).part().isArea()) {
                 List<Geometry> upon = all.subList(i + 1, all.size()).stream()
                         .filter(p -> p.part().isArea() && p.part().role() != Role.GUIDE).map(PlacedPart::drawn).toList();
-                Geometry room = Shapes.minus(all.get(i).drawn(), upon);
+                Geometry room = remembered.without(all.get(i).drawn(), upon);
                 return room.isEmpty() ? Optional.empty() : Optional.of(room);
             }
         }
@@ -84,11 +85,12 @@ public final class Within {
         List<PlacedItem> behind = design.items().subList(0, design.items().indexOf(thing));
         Geometry own = thing.parts().stream().anyMatch(p -> p.part().isArea()) ? thing.silhouette()
                 : Shapes.union(thing.parts().stream().map(PlacedPart::painted).toList());
+        Remembered remembered = new Remembered();
         record Offer(PlacedPart part, double held) {}
         return behind.stream().flatMap(i -> i.parts().stream()).filter(p -> p.part().role() == Role.FILL && p.part().isArea())
                 .filter(p -> p.drawn().getEnvelopeInternal().intersects(own.getEnvelopeInternal())
                         || thing.item().within().equals(Optional.of(p.part().id())))
-                .map(p -> new Offer(p, room(p.part().id(), behind).map(room -> Shapes.common(room, own).getArea()).orElse(0.0)))
+                .map(p -> new Offer(p, room(p.part().id(), behind, remembered).map(room -> Shapes.common(room, own).getArea()).orElse(0.0)))
                 .filter(o -> o.held() > WORTH_OFFERING * own.getArea() || thing.item().within().equals(Optional.of(o.part().part().id())))
                 .sorted(Comparator.comparingDouble(Offer::held).reversed()).map(Offer::part).toList();
     }

@@ -49,6 +49,8 @@ class SealKindTest {
     void theNextCoatMayComeBeforeTheLastMustBeDulled(SealKind kind) {
         kind.latest().ifPresent(latest -> assertThat(latest).isGreaterThan(kind.between()));
         assertThat(kind.handled()).isLessThanOrEqualTo(kind.cured(false));
+        assertThat(kind.handled()).as("a stone is laid on it no sooner than the next coat may come")
+                .isGreaterThanOrEqualTo(kind.between());
         assertThat(kind.cured(true)).as("outdoors asks for more").isGreaterThanOrEqualTo(kind.cured(false));
         assertThat(kind.window().low()).as("nothing is sealed near freezing").isGreaterThanOrEqualTo(10).isLessThan(kind.window().high());
         assertThat(kind.window().damp()).isBetween(0.6, 0.8);

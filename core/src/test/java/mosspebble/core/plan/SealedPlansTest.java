@@ -118,6 +118,18 @@ class SealedPlansTest {
     }
 
     @Test
+    // solvent wrinkles acrylic that is not dry through (common practice, no source): before a seal the plan waits, within the picture not
+    void lacquerWithinThePictureIsStillWarnedAgainst() {
+        Project board = board(25, "blue");
+        Paint lacquer = Paints.brush("lacquer", "#b3261e", 0.93).withFilm(Paints.brush("lacquer", "#b3261e", 0.93).film()
+                .withBinder(Binder.SOLVENT_LACQUER));
+        Project painted = board.withBlend("board",
+                Blend.flat().plusOver(Blend.of(BlendKind.STROKES).withColours(List.of(Mix.of("lacquer")))));
+        assertThat(codes(plan(painted, Climate.room(), Paints.shelf().with(lacquer)))).contains(Code.INCOMPATIBLE);
+        assertThat(codes(sealed(SPRAY, Climate.room()))).doesNotContain(Code.INCOMPATIBLE);
+    }
+
+    @Test
     void sprayGoesOnInMistCoatsWithinTheHour() {
         assertThat(StepWords.sentence(seal(sealed(SPRAY, Climate.room())))).isEqualTo(
                 "3 coats of some spray, thin mist, the next after 15 min and within 1 h, else dull the one before with fine paper.");
