@@ -1,12 +1,16 @@
 package mosspebble.core.area;
 
 import java.lang.reflect.Modifier;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Supplier;
 import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.prep.PreparedGeometry;
+import org.locationtech.jts.geom.prep.PreparedGeometryFactory;
 
 /**
  * What was worked out for the plan before, so that the next plan works out only what changed. A result is found again by the name of the
@@ -194,35 +198,99 @@ public final class Remembered {
         return (T) known.value;
     }
 
+    /** Work on areas that comes out alike wherever they lie. */
+    public interface Anywhere<A> {
+        Geometry from(Geometry area, List<Geometry> others, A how, Remembered memory);
+    }
+
+    /**
+     * The result of work on areas that comes out alike wherever they lie: if all were moved alike, it is done where they come from, and
+     * its result is moved. It is so done whether it is remembered or not, so that a plan does not depend on the plan before.
+     *
+     * @param name of the work
+     * @param how what else it is made from
+     */
+    public <A> Geometry anywhere(String name, Geometry area, List<Geometry> others, A how, Anywhere<A> work) {
+        List<Geometry> all = new ArrayList<>(others);
+        all.add(area);
+        Optional<Moved> moved = Moved.alike(all);
+        Geometry home = moved.isPresent() ? Moved.home(area) : area;
+        List<Geometry> rest = moved.isPresent() ? others.stream().map(Moved::home).toList() : others;
+        Geometry result = result(work, () -> work.from(home, rest, how, this), name, home, rest, how);
+        return moved.map(by -> moved(result, by.dx(), by.dy())).orElse(result);
+    }
+
+    /** An area moved straight, mm; what was worked out for it before it moved is found again. */
+    public Geometry moved(Geometry area, double dx, double dy) {
+        return recall("moved", area, dx, dy, (home, x, y, memory) -> Moved.by(home, x, y));
+    }
+
+    /** The area that this one was before it was moved: for measures that do not change with the place. */
+    public Geometry home(Geometry area) {
+        return Moved.home(area);
+    }
+
     /** An area grown, remembered. */
     public Geometry grown(Geometry area, double mm) {
-        return area.isEmpty() ? area : recall("grown", area, mm, (a, by, memory) -> Shapes.grown(a, by));
+        return area.isEmpty() ? area : anywhere("grown", area, List.of(), mm, (a, none, by, memory) -> Shapes.grown(a, by));
     }
 
     /** An area less another, remembered. */
     public Geometry minus(Geometry area, Geometry cut) {
         return area.isEmpty() || cut.isEmpty() || !area.getEnvelopeInternal().intersects(cut.getEnvelopeInternal()) ? area
-                : recall("minus", area, cut, (a, c, memory) -> Shapes.minus(a, c));
+                : anywhere("minus", area, List.of(cut), "", (a, c, none, memory) -> Shapes.minus(a, c.get(0)));
     }
 
     /** What two areas have in common, remembered. */
     public Geometry common(Geometry area, Geometry other) {
         return area.isEmpty() || other.isEmpty() || !area.getEnvelopeInternal().intersects(other.getEnvelopeInternal()) ? Shapes.nothing()
-                : recall("common", area, other, (a, o, memory) -> Shapes.common(a, o));
+                : anywhere("common", area, List.of(other), "", (a, o, none, memory) -> Shapes.common(a, o.get(0)));
+    }
+
+    /** What of an area lies within another: the area itself, if all of it does. */
+    public Geometry within(Geometry area, Geometry room) {
+        return area.isEmpty() || covers(room, area) ? area : common(area, room);
+    }
+
+    /** Whether an area covers all of another, or of a line. */
+    public boolean covers(Geometry room, Geometry other) {
+        return recall("covers", room, other, (all, o, memory) -> memory.prepared(all).covers(o));
+    }
+
+    private PreparedGeometry prepared(Geometry area) {
+        return recall("prepared", area, (a, memory) -> PreparedGeometryFactory.prepare(a));
     }
 
     /** Areas together, remembered. */
     public Geometry union(List<Geometry> areas) {
-        return areas.size() == 1 ? areas.get(0) : recall("union", areas, (all, memory) -> Shapes.union(all));
+        return areas.isEmpty() ? Shapes.nothing() : areas.size() == 1 ? areas.get(0)
+                : anywhere("union", areas.get(0), areas.subList(1, areas.size()), "", (first, others, none, memory) -> {
+                    List<Geometry> all = new ArrayList<>(List.of(first));
+                    all.addAll(others);
+                    return Shapes.union(all);
+                });
     }
 
     /** A line as broad as a nib, remembered. */
     public Geometry stroke(Geometry line, double nibMm) {
-        return recall("stroke", line, nibMm, (l, nib, memory) -> Shapes.stroke(l, nib));
+        return anywhere("stroke", line, List.of(), nibMm, (l, none, nib, memory) -> Shapes.stroke(l, nib));
     }
 
-    /** An area less several others, remembered. */
+    /** An area less several others, remembered: first those that were moved as it was. */
     public Geometry without(Geometry area, List<Geometry> others) {
-        return others.isEmpty() ? area : recall("without", area, others, (a, all, memory) -> Shapes.minus(a, all));
+        Optional<Moved> moved = Moved.of(area);
+        List<Geometry> alike = new ArrayList<>();
+        List<Geometry> rest = new ArrayList<>();
+        for (Geometry other : others) {
+            if (other.getEnvelopeInternal().intersects(area.getEnvelopeInternal())) {
+                boolean too = moved.flatMap(m -> Moved.of(other).filter(m::isLike)).isPresent();
+                (too ? alike : rest).add(other);
+            }
+        }
+        return cut(cut(area, alike), rest);
+    }
+
+    private Geometry cut(Geometry area, List<Geometry> others) {
+        return area.isEmpty() || others.isEmpty() ? area : anywhere("without", area, others, "", (a, all, none, memory) -> Shapes.minus(a, all));
     }
 }

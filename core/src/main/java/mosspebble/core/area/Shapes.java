@@ -1,6 +1,7 @@
 package mosspebble.core.area;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.locationtech.jts.geom.Coordinate;
@@ -36,7 +37,38 @@ public final class Shapes {
         if (areas.isEmpty()) {
             return nothing();
         }
-        return areas.size() == 1 ? areas.get(0) : polygons(OverlayNGRobust.union(areas));
+        if (areas.size() == 1) {
+            return areas.get(0);
+        }
+        List<List<Geometry>> near = near(areas);
+        if (near.size() == 1) {
+            return polygons(OverlayNGRobust.union(areas));
+        }
+        List<Polygon> all = new ArrayList<>();
+        for (List<Geometry> group : near) { // what is apart needs no joining
+            Geometry joined = group.size() == 1 ? group.get(0) : OverlayNGRobust.union(group);
+            for (Object polygon : PolygonExtracter.getPolygons(joined)) {
+                all.add((Polygon) polygon);
+            }
+        }
+        return all.isEmpty() ? nothing() : FACTORY.createMultiPolygon(all.toArray(new Polygon[0]));
+    }
+
+    /** Areas in groups whose boxes touch one another, by a sweep from the left. */
+    private static List<List<Geometry>> near(List<Geometry> areas) {
+        List<Geometry> fromLeft = new ArrayList<>(areas.stream().filter(a -> !a.isEmpty()).toList());
+        fromLeft.sort(Comparator.comparingDouble(a -> a.getEnvelopeInternal().getMinX()));
+        List<List<Geometry>> groups = new ArrayList<>();
+        for (Geometry area : fromLeft) {
+            List<Geometry> own = new ArrayList<>(List.of(area));
+            for (int i = groups.size() - 1; i >= 0; i--) {
+                if (groups.get(i).stream().anyMatch(g -> g.getEnvelopeInternal().intersects(area.getEnvelopeInternal()))) {
+                    own.addAll(groups.remove(i));
+                }
+            }
+            groups.add(own);
+        }
+        return groups;
     }
 
     /** Two areas together. */

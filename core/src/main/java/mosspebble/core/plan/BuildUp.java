@@ -34,6 +34,7 @@ import mosspebble.core.drying.Drying;
 import mosspebble.core.project.Habits;
 import mosspebble.core.units.Facts;
 import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 
 /**
@@ -416,10 +417,13 @@ public final class BuildUp {
     /** How to keep the hand off wet paint. */
     private Step.Turn turn(Geometry place, Region region) {
         boolean right = habits.hand() == Habits.Hand.RIGHT;
-        if (course.size() > 0 && course.get(course.size() - 1).side() == surface.side()
-                && !course.get(course.size() - 1).place().isEmpty()) {
+        Envelope before = new Envelope();
+        if (course.size() > 0 && course.get(course.size() - 1).side() == surface.side()) {
+            course.get(course.size() - 1).layers().forEach(l -> before.expandToInclude(l.place().getEnvelopeInternal()));
+        }
+        if (!before.isNull()) {
             Coordinate here = place.getEnvelopeInternal().centre();
-            Coordinate last = course.get(course.size() - 1).place().getEnvelopeInternal().centre();
+            Coordinate last = before.centre();
             double far = here.distance(last);
             double toward = far == 0 ? 0 : ((last.x - here.x) * (right ? 0.8 : -0.8) + (last.y - here.y) * 0.6) / far;
             if (far > 10 && far < REST_MM && toward > 0.75) {

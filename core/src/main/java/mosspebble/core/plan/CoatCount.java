@@ -228,7 +228,7 @@ final class CoatCount {
 
     /** Whether it is set with one touch a piece: equal dots, and the small lights of a picture. */
     private boolean isTouched(Region region) {
-        return remembered.recall("touched", region.place(), region.kind() == Step.Kind.HIGHLIGHT,
+        return remembered.recall("touched", remembered.home(region.place()), region.kind() == Step.Kind.HIGHLIGHT,
                 (place, light, m) -> Tools.dotMm(place) > 0 || light && Tools.eachIsSmall(place));
     }
 
@@ -255,7 +255,7 @@ final class CoatCount {
             List<Integer> below = more.entrySet().stream().filter(e -> e.getKey() >= 0 && e.getValue() >= coat).map(Map.Entry::getKey)
                     .toList();
             List<Geometry> parts = below.stream().map(b -> remembered.common(region.place(), regions.get(b).place()))
-                    .filter(g -> Tools.widerThan(g, LEAST_WIDE_MM)).toList();
+                    .filter(g -> remembered.recall("wider", remembered.home(g), LEAST_WIDE_MM, (a, mm, m) -> Tools.widerThan(a, mm))).toList();
             if (parts.isEmpty()) {
                 break;
             }

@@ -100,7 +100,7 @@ final class LineWork {
         }
         for (Drawn each : drawn.values()) {
             double nib = each.pen.nibMm();
-            Geometry place = remembered.common(each.place(remembered), remembered.grown(stone, nib / 2));
+            Geometry place = remembered.within(each.place(remembered), remembered.grown(stone, nib / 2));
             if (habits.lines() == Habits.Lines.FIRST) {
                 regions.add(new Region(Step.Kind.LINE_FIRST, What.of(What.Of.OUTLINES), place, each.pen.colour(),
                         Region.Spread.thin(1, Soft.CRISP), 0, new Region.Line(nib, each.lengthMm), Why.of(Why.Reason.LINE_FIRST)));
@@ -134,8 +134,8 @@ final class LineWork {
         /** What all its strokes cover: lines of one width are made broad together, which is quicker than one by one. */
         Geometry place(Remembered remembered) {
             return lines.isEmpty() ? remembered.union(outer)
-                    : remembered.recall("strokes", lines, pen.nibMm(),
-                            (all, nib, m) -> Shapes.stroke(all.get(0).getFactory().buildGeometry(all), nib));
+                    : remembered.anywhere("strokes", lines.get(0), lines, pen.nibMm(),
+                            (first, all, nib, m) -> Shapes.stroke(first.getFactory().buildGeometry(all), nib));
         }
     }
 
@@ -210,12 +210,12 @@ final class LineWork {
 
     private void line(PlacedPart part, Palette.Colour colour, int depth, List<Region> regions) {
         boolean highlight = part.part().role() == Role.HIGHLIGHT;
-        Geometry whole = remembered.common(part.painted(), stone);
+        Geometry whole = remembered.within(part.painted(), stone);
         List<Geometry> over = overlap.over(highlight ? frontOfThing[depth] : depth, whole.getEnvelopeInternal(), highlight ? 0 : 1);
         Geometry place = over.isEmpty() ? whole
-                : highlight ? remembered.recall("light", whole, over, (all, front, m) -> leftOfLights(all, front))
-                : remembered.recall("line", whole, over,
-                        (all, front, m) -> Shapes.minus(all, front.stream().map(each -> m.grown(each, STOP_SHORT)).toList()));
+                : highlight ? remembered.anywhere("light", whole, over, "", (all, front, none, m) -> leftOfLights(all, front))
+                : remembered.anywhere("line", whole, over, "",
+                        (all, front, none, m) -> Shapes.minus(all, front.stream().map(each -> m.grown(each, STOP_SHORT)).toList()));
         if (place.getArea() > Regions.LEAST_AREA) {
             double nib = part.part().isArea() ? 0 : part.part().penMm();
             regions.add(new Region(highlight ? Step.Kind.HIGHLIGHT : Step.Kind.DETAIL, rows.what(What.Of.PART, part), place, colour,
@@ -230,7 +230,7 @@ final class LineWork {
         boolean metal = first.style == LineWish.Style.METALLIC;
         Optional<OutlinePen> other = metal ? OutlinePen.metallic(palette) : Optional.of(first.pen);
         other.ifPresent(p -> {
-            Geometry place = remembered.common(remembered.union(first.inner), stone);
+            Geometry place = remembered.within(remembered.union(first.inner), stone);
             if (place.getArea() > Regions.LEAST_AREA) {
                 regions.add(new Region(Step.Kind.OUTLINE, What.of(What.Of.INNER_LINES), place, p.colour(), Region.Spread.EVEN, depth,
                         new Region.Line(p.nibMm(), first.lengthMm), Why.of(metal ? Why.Reason.METAL_LINE : Why.Reason.SECOND_LINE)));
@@ -243,20 +243,24 @@ final class LineWork {
             faintest = new Noticed.FaintestLine(part.part().title(), pen.contrast());
         }
         double nib = pen.nibMm();
-        Geometry line = remembered.recall("outline", part.drawn(), above, (drawn, front, m) -> stoppedShort(drawn.getBoundary(), front, m));
+        Geometry line = remembered.anywhere("outline", part.drawn(), above, "",
+                (drawn, front, none, m) -> stoppedShort(drawn.getBoundary(), front, m));
         if (line.isEmpty()) {
             return;
         }
         LineWish.Style style = styles.get(part.part().id());
         Drawn into = all.computeIfAbsent(pen.paint().id() + " " + style + " " + nib, k -> new Drawn(pen, style));
         if (style == LineWish.Style.SHADED) {
-            into.outer.add(remembered.recall("thickened", part.drawn(), line, nib, above, habits.light(), LineWork::thickened));
+            List<Geometry> others = new ArrayList<>(List.of(line));
+            others.addAll(above);
+            into.outer.add(remembered.anywhere("thickened", part.drawn(), others, new Thick(nib, habits.light()),
+                    (drawn, near, how, m) -> thickened(drawn, near.get(0), near.subList(1, near.size()), how, m)));
         } else {
             into.lines.add(line);
         }
         into.lengthMm += line.getLength() * pen.strokes();
         if (style == LineWish.Style.DOUBLE || style == LineWish.Style.METALLIC) {
-            Geometry second = remembered.recall("second", part.drawn(), above, nib, (area, front, wide, m) -> {
+            Geometry second = remembered.anywhere("second", part.drawn(), above, nib, (area, front, wide, m) -> {
                 Geometry inset = Shapes.grown(area, -(1.5 * wide + 0.35));
                 return inset.getArea() < 12 ? Shapes.nothing() : Shapes.stroke(stoppedShort(inset.getBoundary(), front, m), wide * 0.8);
             });
@@ -277,8 +281,12 @@ final class LineWork {
         return left;
     }
 
+    private record Thick(double nibMm, Light light) {}
+
     /** The line with its shade side drawn thicker, and inner corners filled. */
-    private static Geometry thickened(Geometry area, Geometry line, double nib, List<Geometry> above, Light light, Remembered memory) {
+    private static Geometry thickened(Geometry area, Geometry line, List<Geometry> above, Thick how, Remembered memory) {
+        double nib = how.nibMm();
+        Light light = how.light();
         double more = 1.2 * nib; // half a nib of it lies under the line itself
         Geometry moved = AffineTransformation.translationInstance(-light.towardX() * more, -light.towardY() * more)
                 .transform(area);

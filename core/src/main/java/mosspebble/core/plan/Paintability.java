@@ -88,8 +88,8 @@ public final class Paintability {
                 }
                 Optional<Paint> pen = pen(part);
                 double needed = pen.map(p -> 2 * p.tip().value()).orElse(FINE_BRUSH) + pitMm;
-                if (!remembered.recall("wider", area, needed, (a, mm, m) -> Tools.widerThan(a, mm))) {
-                    double wide = remembered.recall("widest", area, needed, (a, mm, m) -> widest(a, mm));
+                if (!remembered.recall("wider", remembered.home(area), needed, (a, mm, m) -> Tools.widerThan(a, mm))) {
+                    double wide = remembered.recall("widest", remembered.home(area), needed, (a, mm, m) -> widest(a, mm));
                     found.add(new Narrow(item, part, wide, needed, pen, finer(part, wide)));
                 }
             }

@@ -13,6 +13,7 @@ import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.LineSegment;
 import org.locationtech.jts.geom.Location;
+import org.locationtech.jts.operation.distance.IndexedFacetDistance;
 
 /**
  * Which lines the pencil draws when: only what will still be seen when paint comes to it. The edge of an area is drawn before any paint,
@@ -93,15 +94,14 @@ final class Pencilling {
     }
 
     private static Edge edge(Geometry place, List<Geometry> deeper, List<Double> lightness, Remembered memory) {
-        List<IndexedPointInAreaLocator> cores = deeper.stream().map(d -> memory.grown(d, -SEAM_MM)).map(IndexedPointInAreaLocator::new)
-                .toList();
+        List<Core> cores = deeper.stream().map(d -> memory.recall("core", d, SEAM_MM, (area, seam, m) -> new Core(area, seam))).toList();
         List<Coordinate> open = new ArrayList<>();
         double covered = 0;
         double sum = 0;
         for (Coordinate at : along(place.getBoundary())) {
             int on = -1;
             for (int i = 0; i < cores.size(); i++) {
-                on = cores.get(i).locate(at) != Location.EXTERIOR ? i : on;
+                on = cores.get(i).has(at) ? i : on;
             }
             if (on < 0) {
                 open.add(at);
@@ -111,6 +111,26 @@ final class Pencilling {
             }
         }
         return new Edge(List.copyOf(open), covered, covered == 0 ? 0 : sum / covered);
+    }
+
+    /** An area without the seam along its edge; looked up by place, which is quicker than cutting it. */
+    private static final class Core {
+        private final IndexedPointInAreaLocator area;
+        private final IndexedFacetDistance edge;
+        private final Geometry whole;
+        private final double seamMm;
+
+        Core(Geometry area, double seamMm) {
+            this.area = new IndexedPointInAreaLocator(area);
+            this.edge = new IndexedFacetDistance(area.getBoundary());
+            this.whole = area;
+            this.seamMm = seamMm;
+        }
+
+        boolean has(Coordinate at) {
+            return whole.getEnvelopeInternal().contains(at) && area.locate(at) != Location.EXTERIOR
+                    && !edge.isWithinDistance(whole.getFactory().createPoint(at), seamMm);
+        }
     }
 
     private static List<Coordinate> along(Geometry line) {
@@ -136,7 +156,7 @@ final class Pencilling {
 
     /** How much of that paint covers which is laid first, mm; along the edge of that paint nothing is lost. */
     static double openMm(List<Edge> edges, Geometry first, Remembered remembered) {
-        IndexedPointInAreaLocator core = new IndexedPointInAreaLocator(remembered.grown(first, -SEAM_MM / 2));
-        return edges.stream().flatMap(e -> e.open().stream()).filter(at -> core.locate(at) != Location.EXTERIOR).count() * EVERY_MM;
+        Core core = remembered.recall("core", first, SEAM_MM / 2, (area, seam, m) -> new Core(area, seam));
+        return edges.stream().flatMap(e -> e.open().stream()).filter(core::has).count() * EVERY_MM;
     }
 }

@@ -34,8 +34,6 @@ import mosspebble.core.stone.Survey;
 import mosspebble.core.units.Facts;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
-import org.locationtech.jts.geom.prep.PreparedGeometry;
-import org.locationtech.jts.geom.prep.PreparedGeometryFactory;
 import org.locationtech.jts.geom.util.AffineTransformation;
 
 /**
@@ -78,6 +76,8 @@ final class Regions {
     /** What is seen of an area in a strip as narrow as this is left to the seam, mm. */
     private static final double HAIR_MM = 0.3;
 
+    private static final Geometry NO_SUBJECT = Shapes.nothing();
+
     private final PlacedDesign design;
     private final Survey survey;
     private final Map<String, Palette.Colour> colours;
@@ -110,8 +110,7 @@ final class Regions {
         this.stone = remembered.grown(survey.zones().outline(), -0.4);
         for (PlacedPart part : design.parts()) {
             areas.add(part.part().role() != Role.FILL ? Shapes.nothing()
-                    : remembered.recall("on stone", part.drawn(), stone,
-                            (drawn, all, m) -> prepared(all, m).covers(drawn) ? drawn : Shapes.common(drawn, all)));
+                    : remembered.within(part.drawn(), stone));
         }
         List<Geometry> covering = new ArrayList<>(areas);
         for (int i = 0; i < covering.size(); i++) {
@@ -180,7 +179,7 @@ final class Regions {
 
     private void ground(Palette.Colour colour) {
         Geometry place = habits.ground() == Habits.Ground.UNDER ? stone
-                : remembered.minus(stone, remembered.grown(remembered.minus(design.silhouette(), design.free()), -GROUND_UNDERLAP));
+                : remembered.minus(stone, remembered.grown(remembered.minus(subject(), design.free()), -GROUND_UNDERLAP));
         place = remembered.minus(place, design.free());
         if (place.getArea() > 20 && Tools.widerThan(place, 1.5)) {
             Why why = habits.ground() == Habits.Ground.UNDER ? Why.of(Why.Reason.GROUND_UNDER_ALL)
@@ -194,11 +193,11 @@ final class Regions {
     /** The ground a little darker close round the subject. */
     private void halo(Geometry place, Palette.Colour colour) {
         double amount = habits.light().halo();
-        if (amount == 0 || design.silhouette().isEmpty()) {
+        if (amount == 0 || subject().isEmpty()) {
             return;
         }
         double reach = 2 + 6 * amount;
-        Geometry near = remembered.common(remembered.grown(design.silhouette(), reach), place);
+        Geometry near = remembered.common(remembered.grown(subject(), reach), place);
         darker(colour, amount).ifPresent(dark -> {
             if (near.getArea() > 4) {
                 regions.add(new Region(Step.Kind.GROUND, What.of(What.Of.HALO), near, dark,
@@ -295,7 +294,7 @@ final class Regions {
             return;
         }
         List<Palette.Colour> all = mixes(colour, blend);
-        List<Piece> pieces = remembered.recall("blend", blend.withOver(List.of()), place, visible, all, white(), design.silhouette(), seed,
+        List<Piece> pieces = remembered.recall("blend", blend.withOver(List.of()), place, visible, all, white(), before(blend), seed,
                 (laid, area, shown, mixes, pale, subject, from, m) -> BlendWork.pieces(laid, area, shown, mixes, pale, subject, from));
         if (blend.kind().joins() && blend.method() == Blend.Method.WET) {
             for (int k = 0; k + 1 < all.size(); k++) {
@@ -333,7 +332,7 @@ final class Regions {
         int k = below;
         for (int number = 1; number <= blend.over().size(); number++) {
             Blend layer = blend.layer(number);
-            List<Piece> pieces = remembered.recall("layer", layer, place, visible, mixes(colour, layer), design.silhouette(),
+            List<Piece> pieces = remembered.recall("layer", layer, place, visible, mixes(colour, layer), before(layer),
                     seed + LAYER_SEED * number,
                     (laid, area, shown, mixes, subject, from, m) -> BlendWork.upon(laid, area, shown, mixes, subject, from));
             for (Piece piece : pieces) {
@@ -343,6 +342,15 @@ final class Regions {
                         Why.of(Why.Reason.BLEND, Facts.of("blend", layer.kind()))));
             }
         }
+    }
+
+    /** What stands before an area, if its blend asks for it. */
+    private Geometry before(Blend blend) {
+        return blend.kind().groundOnly() ? subject() : NO_SUBJECT;
+    }
+
+    private Geometry subject() {
+        return design.silhouette(remembered);
     }
 
     /** The palest brush paint, if it is pale enough to be called a white. */
@@ -399,13 +407,13 @@ final class Regions {
 
     // --- light
 
-    /** How much of the light's side the dome itself turns away here, 0.6 toward the light to 1.4 away from it. */
+    /** How much of the light's side the dome itself turns away here, 0.6 toward the light to 1.4 away from it, in steps that nobody sees. */
     private static double turnedAway(Geometry place, Light light, Dome dome) {
         Coordinate at = place.getCentroid().getCoordinate();
         double[] normal = new double[3];
         dome.normalAt(at.x, at.y, normal);
         double toward = normal[0] * light.towardX() + normal[1] * light.towardY();
-        return Math.min(1.4, Math.max(0.6, 1 - 0.8 * toward));
+        return Math.round(20 * Math.min(1.4, Math.max(0.6, 1 - 0.8 * toward))) / 20.0;
     }
 
     /** The side away from the light, as far as the part bulges, and the strip below what overlaps it. */
@@ -416,8 +424,11 @@ final class Regions {
         }
         List<Geometry> round = overlap.over(depth, areas.get(depth).getEnvelopeInternal(), CAST_REACH,
                 i -> design.parts().get(i).part().roundness() > 0); // what is flat, such as a spot, throws no shade
-        Geometry place = remembered.recall("shade", part.drawn(), part.part().roundness(), visible, round, light, survey.dome(),
-                (drawn, roundness, shown, above, from, dome, m) -> shaded(drawn, roundness, shown, above, from, dome));
+        double own = light.shade() * part.part().roundness() * turnedAway(part.drawn(), light, survey.dome());
+        List<Geometry> others = new ArrayList<>(List.of(visible));
+        others.addAll(round);
+        Geometry place = remembered.anywhere("shade", part.drawn(), others, new Side(light, own),
+                (drawn, all, side, m) -> shaded(drawn, all.get(0), all.subList(1, all.size()), side));
         if (place.getArea() < 4) {
             return Optional.empty();
         }
@@ -447,8 +458,12 @@ final class Regions {
                         Region.Line.NONE, Why.of(Why.Reason.SUNK, Facts.of("light", light.clock()))));
     }
 
-    private static Geometry shaded(Geometry drawn, double roundness, Geometry visible, List<Geometry> above, Light light, Dome dome) {
-        double own = light.shade() * roundness * 0.22 * Math.sqrt(drawn.getArea()) * turnedAway(drawn, light, dome);
+    /** Light and how far into a part its dark or bright side reaches, as a share. */
+    private record Side(Light light, double share) {}
+
+    private static Geometry shaded(Geometry drawn, Geometry visible, List<Geometry> above, Side how) {
+        Light light = how.light();
+        double own = how.share() * 0.22 * Math.sqrt(drawn.getArea());
         double contact = light.contact() * 2.2;
         Geometry dark = own == 0 ? Shapes.nothing() : Shapes.minus(visible,
                 AffineTransformation.translationInstance(light.towardX() * own, light.towardY() * own).transform(drawn));
@@ -470,8 +485,9 @@ final class Regions {
             return Optional.empty();
         }
         double size = Math.sqrt(part.drawn().getArea());
-        Geometry place = remembered.recall("highlight", part.drawn(), visible, habits.light(), survey.dome(),
-                (drawn, shown, light, dome, m) -> lit(drawn, shown, light, dome));
+        double away = (0.5 + amount) / turnedAway(part.drawn(), habits.light(), survey.dome());
+        Geometry place = remembered.anywhere("highlight", part.drawn(), List.of(visible), new Side(habits.light(), away),
+                (drawn, shown, how, m) -> lit(drawn, shown.get(0), how));
         if (place.getArea() < 3) {
             return Optional.empty();
         }
@@ -482,16 +498,13 @@ final class Regions {
                         Why.of(Why.Reason.FACES_LIGHT, Facts.of("light", habits.light().clock()))));
     }
 
-    private static Geometry lit(Geometry drawn, Geometry visible, Light light, Dome dome) {
+    private static Geometry lit(Geometry drawn, Geometry visible, Side how) {
+        Light light = how.light();
         double size = Math.sqrt(drawn.getArea());
         Geometry inner = Shapes.grown(visible, -0.07 * size);
-        double away = 0.10 * size * (0.5 + light.highlight()) / turnedAway(drawn, light, dome);
+        double away = 0.10 * size * how.share();
         return Shapes.minus(inner,
                 AffineTransformation.translationInstance(-light.towardX() * away, -light.towardY() * away).transform(inner));
-    }
-
-    private static PreparedGeometry prepared(Geometry area, Remembered memory) {
-        return memory.recall("prepared", area, (a, m) -> PreparedGeometryFactory.prepare(a));
     }
 
     private Optional<Palette.Colour> darker(Palette.Colour base, double amount) {

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import mosspebble.core.area.Remembered;
 import mosspebble.core.area.Shapes;
 import mosspebble.core.finding.Code;
 import mosspebble.core.finding.Finding.Cure;
@@ -51,7 +52,7 @@ final class StaysOnFace implements Rule {
         }
         boolean pattern = item.subject() instanceof Subject.Pattern; // its lines may be meant to run out, as cracks do
         Map<String, Double> leaving = leaving(pattern ? placed.parts().stream().filter(p -> p.part().isArea()).toList() : placed.parts(),
-                zone(placed, on));
+                zone(placed, on), on.remembered());
         Optional<Map.Entry<String, Double>> worst = leaving.entrySet().stream().max(Map.Entry.comparingByValue())
                 .filter(e -> e.getValue() > SLIGHT_MM);
         if (worst.isEmpty()) {
@@ -97,10 +98,10 @@ final class StaysOnFace implements Rule {
     }
 
     /** Parts that leave a zone, by name, with how far, mm. */
-    private static Map<String, Double> leaving(List<PlacedPart> parts, Geometry zone) {
+    private static Map<String, Double> leaving(List<PlacedPart> parts, Geometry zone, Remembered remembered) {
         Map<String, Double> found = new TreeMap<>();
         for (PlacedPart part : parts) {
-            if (part.part().role() == Role.GUIDE) {
+            if (part.part().role() == Role.GUIDE || remembered.covers(zone, part.drawn())) {
                 continue;
             }
             Geometry out = Shapes.outside(part.drawn(), zone);

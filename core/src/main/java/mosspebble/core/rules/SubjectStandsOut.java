@@ -2,7 +2,6 @@ package mosspebble.core.rules;
 
 import java.util.List;
 import java.util.Map;
-import mosspebble.core.area.Shapes;
 import mosspebble.core.colour.Lab;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.finding.Code;
@@ -15,6 +14,7 @@ import mosspebble.core.sketch.PlacedDesign;
 import mosspebble.core.sketch.PlacedPart;
 import mosspebble.core.sketch.Role;
 import mosspebble.core.units.Facts;
+import org.locationtech.jts.geom.Geometry;
 
 /** A subject without outline whose colour is that of what is behind it. */
 final class SubjectStandsOut implements Rule {
@@ -40,12 +40,15 @@ final class SubjectStandsOut implements Rule {
         for (PlacedPart part : design.parts()) {
             Palette.Colour colour = colours.get(part.part().slot());
             if (part.part().role() == Role.FILL && colour != null && !part.part().outlined() && colour.lab().differenceTo(behind) < ALIKE
-                    && Shapes.grown(design.silhouette(), -0.5).getArea() > 0
-                    && !Shapes.grown(design.silhouette(), -0.5).covers(part.drawn())) {
+                    && inner(on, design).getArea() > 0 && !inner(on, design).covers(part.drawn())) {
                 return List.of(Finding.of(Code.VANISHES,
                         Facts.of("part", part.part().title()).and("contrast", colour.lab().differenceTo(behind))));
             }
         }
         return List.of();
+    }
+
+    private static Geometry inner(Bench on, PlacedDesign design) {
+        return on.remembered().grown(design.silhouette(on.remembered()), -0.5);
     }
 }

@@ -21,6 +21,8 @@ import org.locationtech.jts.geom.util.AffineTransformation;
 /** Puts a sketch on a stone. */
 public final class Designs {
 
+    private static final Placement ANYWHERE = new Placement(0, 0, 0, 1);
+
     private static final GeometryFactory FACTORY = new GeometryFactory();
 
     /** Parts touch the rim of what they wear; kept this far inside the zone, mm. */
@@ -219,7 +221,7 @@ public final class Designs {
         for (Item item : sketch.items()) {
             remembered
                     .recall("item", item, repertoire, bed, (each, all, on, m) -> place(each, all, on, m).map(p -> near(p, on)))
-                    .map(p -> item.leftOut().isEmpty() ? p : leftOut(p)).map(p -> item.matched() ? Pairs.matched(p) : p)
+                    .map(p -> item.leftOut().isEmpty() ? p : leftOut(p, remembered)).map(p -> item.matched() ? Pairs.matched(p) : p)
                     .map(p -> item.within().flatMap(part -> Within.room(part, placed, remembered))
                             .map(room -> remembered.recall("within", p, room, (thing, on, m) -> Within.kept(thing, on))).orElse(p))
                     .filter(p -> !p.parts().isEmpty()).ifPresent(placed::add);
@@ -228,10 +230,9 @@ public final class Designs {
             return Optional.empty();
         }
         List<Geometry> free = new ArrayList<>();
-        List<PlacedItem> items = LeftFree.cut(placed, free);
+        List<PlacedItem> items = LeftFree.cut(placed, free, remembered);
         List<Slot> slots = new ArrayList<>();
         List<PlacedPart> parts = new ArrayList<>();
-        List<Geometry> areas = new ArrayList<>();
         for (PlacedItem item : items) {
             boolean alone = items.size() == 1;
             item.motif().slots().stream()
@@ -240,9 +241,8 @@ public final class Designs {
                     .forEach(slot -> slots.add(new Slot(item.item().named(slot.id()),
                             alone ? slot.title() : slot.title() + ", " + item.motif().title(), slot.wish())));
             parts.addAll(item.parts());
-            areas.add(item.silhouette());
         }
-        return Optional.of(new PlacedDesign(items, slots, parts, Shapes.union(areas), Shapes.union(free)));
+        return Optional.of(new PlacedDesign(items, slots, parts, remembered.union(free)));
     }
 
     /** What of a thing many times the stone's size lies on the stone or near it; the rest is nobody's work and would take for ever. */
@@ -279,11 +279,27 @@ public final class Designs {
             return face(word, repertoire).flatMap(face -> Lettering.onRim(word, face, item, bed)).map(motif -> inPlace(item, motif, false));
         }
         Family.Site site = site(item, bed, repertoire);
-        return (site.cracks().isEmpty() ? remembered.recall("motif", item.subject(), repertoire, (subject, all, m) -> motif(subject, all))
-                : motif(item.subject(), repertoire, site)).map(motif -> {
-                    PlacedItem placed = place(motif, item, bed.zones());
-                    return item.subject() instanceof Subject.Word word && word.setting().toEye() ? straightened(placed, bed) : placed;
-                });
+        if (!site.cracks().isEmpty()) {
+            return motif(item.subject(), repertoire, site).map(motif -> place(motif, item, bed.zones(), remembered));
+        }
+        Optional<Motif> motif = remembered.recall("motif", item.subject(), repertoire, (subject, all, m) -> motif(subject, all));
+        if (item.subject() instanceof Subject.Word word && word.setting().toEye()) {
+            return motif.map(m -> straightened(place(m, item, bed.zones(), remembered), bed));
+        }
+        boolean worn = motif.filter(m -> item.wearing() && m.wears()).isPresent();
+        Placement at = worn ? ANYWHERE : item.placement(); // what is worn lies where the stone does
+        Item home = item.withPlacement(new Placement(0, 0, at.turn(), at.scale()));
+        return motif.map(m -> remembered.recall("at home", m, home, bed.zones(), Designs::place))
+                .map(placed -> moved(placed, item, at, remembered));
+    }
+
+    /** A thing at the middle moved to its place: what was worked out for it and its parts is found again there. */
+    private static PlacedItem moved(PlacedItem home, Item item, Placement to, Remembered remembered) {
+        List<PlacedPart> parts = home.parts().stream().map(p -> {
+            Geometry drawn = remembered.moved(p.drawn(), to.x(), to.y());
+            return new PlacedPart(p.part(), drawn, p.painted() == p.drawn() ? drawn : remembered.moved(p.painted(), to.x(), to.y()));
+        }).toList();
+        return new PlacedItem(item, home.motif(), home.wears(), parts, remembered.moved(home.silhouette(), to.x(), to.y()));
     }
 
     /** The cracks of the stone as a pattern on it would see them: in its own units. */
@@ -337,11 +353,11 @@ public final class Designs {
         return new PlacedPart(named, drawn, part.role() == Role.GUIDE ? Shapes.nothing() : Shapes.stroke(drawn, part.penMm()));
     }
 
-    private static PlacedItem leftOut(PlacedItem placed) {
+    private static PlacedItem leftOut(PlacedItem placed, Remembered remembered) {
         List<PlacedPart> parts = placed.parts().stream()
                 .filter(p -> placed.item().leftOut().stream().noneMatch(id -> placed.item().named(id).equals(p.part().id()))).toList();
         return new PlacedItem(placed.item(), placed.motif(), placed.wears(), parts,
-                Shapes.union(parts.stream().filter(p -> p.part().isArea()).map(PlacedPart::drawn).toList()));
+                remembered.union(parts.stream().filter(p -> p.part().isArea()).map(PlacedPart::drawn).toList()));
     }
 
     private static PlacedItem straightened(PlacedItem placed, Support bed) {
@@ -363,7 +379,7 @@ public final class Designs {
                 Shapes.union(parts.stream().filter(p -> p.part().isArea()).map(PlacedPart::drawn).toList()));
     }
 
-    private static PlacedItem place(Motif motif, Item item, Zones zones) {
+    private static PlacedItem place(Motif motif, Item item, Zones zones, Remembered remembered) {
         boolean wearing = item.wearing() && motif.wears();
         WearingMap map = wearing ? new WearingMap(motif.silhouette(), Shapes.grown(zones.paintable(), -WEARING_INSET)) : null;
         Coordinate middle = LargestFit.middle(motif.sitting());
@@ -392,7 +408,7 @@ public final class Designs {
                 areas.add(placed.drawn());
             }
         }
-        return new PlacedItem(item, motif, wearing, parts, Shapes.union(areas));
+        return new PlacedItem(item, motif, wearing, parts, remembered.union(areas));
     }
 
     /** A mirrored highlight moved to the other side of what it lies on: light comes from where it came before, in both eyes. */

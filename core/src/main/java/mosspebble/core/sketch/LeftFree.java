@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.SplittableRandom;
+import mosspebble.core.area.Remembered;
 import mosspebble.core.area.Shapes;
 import org.locationtech.jts.algorithm.Orientation;
 import org.locationtech.jts.geom.Coordinate;
@@ -83,7 +84,7 @@ final class LeftFree {
      * @param items the deepest first
      * @param free receives silhouettes with nothing behind them: what the ground must leave free
      */
-    static List<PlacedItem> cut(List<PlacedItem> items, List<Geometry> free) {
+    static List<PlacedItem> cut(List<PlacedItem> items, List<Geometry> free, Remembered remembered) {
         List<PlacedItem> changed = new ArrayList<>(items);
         for (int i = 0; i < items.size(); i++) {
             PlacedItem over = items.get(i);
@@ -91,9 +92,8 @@ final class LeftFree {
                 continue;
             }
             List<PlacedPart> outstanding = outstanding(over);
-            List<Geometry> all = new ArrayList<>(List.of(fringed(over.silhouette(), over.item().fringeMm())));
-            outstanding.forEach(p -> all.add(p.painted()));
-            Geometry kept = Shapes.polygons(TopologyPreservingSimplifier.simplify(Shapes.union(all), FINE));
+            Geometry kept = remembered.anywhere("left free", over.silhouette(), outstanding.stream().map(PlacedPart::painted).toList(),
+                    over.item().fringeMm(), LeftFree::kept);
             if (kept.isEmpty()) {
                 continue; // a guide, or lines within nothing: there is no silhouette to leave free
             }
@@ -107,10 +107,16 @@ final class LeftFree {
             if (cover < 0) {
                 free.add(kept);
             } else {
-                changed.set(cover, without(changed.get(cover), kept));
+                changed.set(cover, without(changed.get(cover), kept, remembered));
             }
         }
         return changed;
+    }
+
+    private static Geometry kept(Geometry silhouette, List<Geometry> outstanding, double fringeMm, Remembered memory) {
+        List<Geometry> all = new ArrayList<>(List.of(fringed(silhouette, fringeMm)));
+        all.addAll(outstanding);
+        return Shapes.polygons(TopologyPreservingSimplifier.simplify(Shapes.union(all), FINE));
     }
 
     /** Lines that stand out from the areas, as legs and reeds do: they are kept free with them. */
@@ -130,15 +136,15 @@ final class LeftFree {
         return new PlacedItem(over.item(), over.motif(), over.wears(), parts, kept);
     }
 
-    private static PlacedItem without(PlacedItem cover, Geometry kept) {
+    private static PlacedItem without(PlacedItem cover, Geometry kept, Remembered remembered) {
         List<PlacedPart> parts = new ArrayList<>();
         for (PlacedPart part : cover.parts()) {
-            Geometry drawn = part.part().isArea() ? Shapes.minus(part.drawn(), kept) : Shapes.outside(part.drawn(), kept);
+            Geometry drawn = part.part().isArea() ? remembered.minus(part.drawn(), kept) : Shapes.outside(part.drawn(), kept);
             if (!drawn.isEmpty()) {
                 parts.add(new PlacedPart(part.part(), drawn, part.part().isArea() ? drawn
-                        : part.part().role() == Role.GUIDE ? Shapes.nothing() : Shapes.minus(part.painted(), kept)));
+                        : part.part().role() == Role.GUIDE ? Shapes.nothing() : remembered.minus(part.painted(), kept)));
             }
         }
-        return new PlacedItem(cover.item(), cover.motif(), cover.wears(), parts, Shapes.minus(cover.silhouette(), kept));
+        return new PlacedItem(cover.item(), cover.motif(), cover.wears(), parts, remembered.minus(cover.silhouette(), kept));
     }
 }

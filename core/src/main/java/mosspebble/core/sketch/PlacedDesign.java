@@ -3,21 +3,35 @@ package mosspebble.core.sketch;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import mosspebble.core.area.Remembered;
 import mosspebble.core.area.Shapes;
 import org.locationtech.jts.geom.Geometry;
 
 /**
  * The whole design on the stone, first the deepest part.
  *
- * @param silhouette all areas together, mm
  * @param free what the ground must leave free, mm
  */
-public record PlacedDesign(List<PlacedItem> items, List<Slot> slots, List<PlacedPart> parts, Geometry silhouette, Geometry free) {
+public record PlacedDesign(List<PlacedItem> items, List<Slot> slots, List<PlacedPart> parts, Geometry free) {
 
     public PlacedDesign {
         items = List.copyOf(items);
         slots = List.copyOf(slots);
         parts = List.copyOf(parts);
+    }
+
+    /** All areas together, mm. */
+    public Geometry silhouette() {
+        return Shapes.union(silhouettes());
+    }
+
+    /** The same, joined once. */
+    public Geometry silhouette(Remembered remembered) {
+        return remembered.union(silhouettes());
+    }
+
+    private List<Geometry> silhouettes() {
+        return items.stream().map(PlacedItem::silhouette).toList();
     }
 
     public Optional<PlacedItem> item(String id) {

@@ -2,14 +2,16 @@ package mosspebble.core.area;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import java.util.SplittableRandom;
 import java.util.concurrent.atomic.AtomicInteger;
-import mosspebble.core.area.Remembered;
 import org.junit.jupiter.api.Test;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
+import org.locationtech.jts.geom.util.AffineTransformation;
 
 class RememberedTest {
 
@@ -91,5 +93,72 @@ class RememberedTest {
         assertThat(remembered.without(one, List.of())).isSameAs(one);
         assertThat(remembered.without(one, List.of(other, disc(-5, 6))).equalsTopo(one.difference(other).difference(disc(-5, 6)))).isTrue();
         assertThat(remembered.common(one, disc(100, 3)).isEmpty()).isTrue();
+    }
+
+    private static int asked;
+
+    private static Geometry counting(Geometry area, List<Geometry> others) {
+        asked++;
+        return Shapes.minus(area, others);
+    }
+
+    private static Geometry cut(Remembered remembered, Geometry area, Geometry... others) {
+        return remembered.anywhere("cut", area, List.of(others), "", (a, all, none, m) -> counting(a, all));
+    }
+
+    @Test
+    void whatWasMovedAlikeIsWorkedOutOnceWhereverItLies() {
+        asked = 0;
+        Remembered remembered = new Remembered();
+        Geometry one = disc(0, 6);
+        Geometry other = disc(5, 6).union(disc(30, 2));
+        SplittableRandom random = new SplittableRandom(5);
+        for (int i = 0; i < 40; i++) {
+            double dx = random.nextDouble(-80, 80);
+            double dy = random.nextDouble(-80, 80);
+            Geometry left = cut(remembered, remembered.moved(one, dx, dy), remembered.moved(other, dx, dy));
+            AffineTransformation there = AffineTransformation.translationInstance(dx, dy);
+            assertThat(left.symDifference(there.transform(one.difference(other))).getArea()).isLessThan(1e-9);
+            assertThat(asked).as("once for all places").isEqualTo(1);
+            assertThat(remembered.grown(left, 1).symDifference(Shapes.grown(left, 1)).getArea()).as("and so on from there, but for how the library rounds corners").isLessThan(0.1);
+        }
+        Geometry here = remembered.moved(one, 3, 4);
+        assertThat(remembered.moved(here, -3, -4).equalsExact(one, 1e-12)).as("moved back it is at home").isTrue();
+        assertThat(remembered.home(remembered.moved(here, 1, 1))).isSameAs(one);
+        assertThat(cut(remembered, here, remembered.moved(other, 3, 5)).symDifference(
+                here.difference(AffineTransformation.translationInstance(3, 5).transform(other))).getArea()).as("not alike: done anew")
+                .isLessThan(1e-9);
+        assertThat(asked).isEqualTo(2);
+    }
+
+    @Test
+    void aCopyOfWhatWasMovedDoesNotKnowIt() {
+        asked = 0;
+        Remembered remembered = new Remembered();
+        Geometry here = remembered.moved(disc(0, 6), 20, 0);
+        Geometry copy = AffineTransformation.translationInstance(2, 0).transform(here);
+        assertThat(remembered.home(copy)).isSameAs(copy);
+        assertThat(cut(remembered, copy).equalsTopo(copy)).isTrue();
+        Geometry dots = remembered.moved(Shapes.union(List.of(disc(0, 2), disc(10, 2))), 7, 7);
+        for (int i = 0; i < 2; i++) {
+            assertThat(remembered.home(dots.getGeometryN(i)).getEnvelopeInternal().centre().y).as("each piece knows it").isCloseTo(0,
+                    within(1e-9));
+        }
+        assertThat(remembered.moved(Shapes.nothing(), 1, 1).isEmpty()).isTrue();
+    }
+
+    @Test
+    void onlyWhatWasMovedAlongIsCutWhereItComesFrom() {
+        Remembered remembered = new Remembered();
+        Geometry home = disc(0, 6);
+        Geometry area = remembered.moved(home, 2, 1);
+        Geometry along = remembered.moved(disc(5, 3), 2, 1);
+        Geometry fixed = disc(-3, 4);
+        assertThat(remembered.without(area, List.of(along, fixed, disc(90, 1))).symDifference(area.difference(along).difference(fixed)).getArea())
+                .isLessThan(1e-9);
+        assertThat(remembered.within(area, disc(0, 40))).as("all of it").isSameAs(area);
+        assertThat(remembered.within(area, fixed).symDifference(area.intersection(fixed)).getArea()).isLessThan(1e-9);
+        assertThat(remembered.covers(disc(0, 40), area)).isTrue();
+        assertThat(remembered.covers(fixed, area)).isFalse();
     }
 }

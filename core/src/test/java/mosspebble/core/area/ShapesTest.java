@@ -189,4 +189,22 @@ class ShapesTest {
         assertThat(Rays.crossing(hook.getCoordinates(), -20, 0.1, 1, 0, true)).isCloseTo(14, within(1e-9));
         assertThat(Rays.crossing(hook.getCoordinates(), -20, 0.1, -1, 0, false)).as("behind counts not").isZero();
     }
+
+    @Test
+    void scatteredAreasAreJoinedAsTheLibraryJoinsThem() {
+        SplittableRandom random = new SplittableRandom(41);
+        for (int round = 0; round < 40; round++) {
+            List<Geometry> all = new ArrayList<>();
+            for (int i = 0; i < random.nextInt(2, 30); i++) {
+                all.add(AffineTransformation.translationInstance(random.nextDouble(-90, 90), random.nextDouble(-90, 90)).transform(blot(random)));
+            }
+            all.add(Shapes.nothing());
+            Geometry joined = Shapes.union(all);
+            Geometry known = FACTORY.buildGeometry(all).union();
+            assertThat(joined.symDifference(known).getArea()).isLessThan(1e-6);
+            assertThat(joined.getNumGeometries()).isEqualTo(known.getNumGeometries());
+            assertThat(joined.isValid()).isTrue();
+        }
+        assertThat(Shapes.union(List.of(Shapes.nothing(), Shapes.nothing())).isEmpty()).isTrue();
+    }
 }
