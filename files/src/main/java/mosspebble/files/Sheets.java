@@ -51,7 +51,9 @@ public final class Sheets {
     private static final float MARGIN = 12;
     private static final float HEAD = 24;
     private static final float FOOT = 24;
+    /** Least height of a card; one of many words takes more. */
     private static final float CARD = 41;
+    private static final float CARD_HEAD = 7.5f;
     private static final float SWATCH = 9;
     private static final float PICTURE = 46;
 
@@ -307,21 +309,27 @@ public final class Sheets {
             pictures.put(face.up().side(), StonePicture.of(face, StoneTerrain.of(face.survey(), grid), StoneState.DRY));
         }
         Optional<EdgePicture> edge = plan.edge().map(strip -> new EdgePicture(plan, 600, StoneState.DRY));
-        int perPage = (int) ((paper.heightMm() - 2 * MARGIN - HEAD) / CARD);
-        List<Step> steps = plan.steps();
-        for (int first = 0; first < steps.size(); first += perPage) {
+        float room = (float) paper.heightMm() - 2 * MARGIN - HEAD;
+        List<Card> all = new ArrayList<>();
+        for (int i = 0; i < plan.steps().size(); i++) {
+            all.add(card(i));
+        }
+        for (int first = 0; first < all.size();) {
             try (PDPageContentStream out = new PDPageContentStream(document, page())) {
                 heading(out, "Steps",
                         "hand time " + Durations.words(plan.handTime()) + ", ready after " + Durations.words(plan.readyAfter()));
-                for (int i = first; i < Math.min(steps.size(), first + perPage); i++) {
-                    if (!progress.at((double) i / steps.size(), "Card " + (i + 1) + " of " + steps.size())) {
+                float down = 0;
+                for (boolean any = false; first < all.size() && (!any || down + all.get(first).height() <= room); any = true) {
+                    if (!progress.at((double) first / all.size(), "Card " + (first + 1) + " of " + all.size())) {
                         return false;
                     }
-                    Side side = steps.get(i).side();
-                    BufferedImage image = side == Side.EDGE ? Pictures.of(edge.orElseThrow(), i + 1)
-                            : Pictures.of(pictures.getOrDefault(side, pictures.values().iterator().next()), i + 1,
+                    Side side = plan.steps().get(first).side();
+                    BufferedImage image = side == Side.EDGE ? Pictures.of(edge.orElseThrow(), first + 1)
+                            : Pictures.of(pictures.getOrDefault(side, pictures.values().iterator().next()), first + 1,
                                     plan.project().habits().light().from());
-                    card(out, i, (float) paper.heightMm() - MARGIN - HEAD - (i - first) * CARD, image);
+                    draw(out, all.get(first), (float) paper.heightMm() - MARGIN - HEAD - down, image);
+                    down += all.get(first).height();
+                    first++;
                 }
             }
         }
@@ -329,31 +337,28 @@ public final class Sheets {
         return true;
     }
 
-    private void card(PDPageContentStream out, int number, float top, BufferedImage image) throws IOException {
+    /** Some words in a line of their own. */
+    private record Line(String words, PDFont font, float size, float down, int rgb) {}
+
+    /** The words of a step and the room that they take, mm. */
+    private record Card(List<Line> lines, Optional<Srgb> swatch) {
+
+        float height() {
+            return Math.max(CARD, CARD_HEAD + (float) lines.stream().mapToDouble(Line::down).sum() - 1);
+        }
+    }
+
+    private Card card(int number) throws IOException {
         Step step = plan.steps().get(number);
-        colour(out, 0xCFC6B2, true);
-        out.setLineWidth(0.2f * PT);
-        out.moveTo(MARGIN * PT, top * PT);
-        out.lineTo((float) (paper.widthMm() - MARGIN) * PT, top * PT);
-        out.stroke();
-        float height = CARD - 5;
-        float scale = Math.min(PICTURE / image.getWidth(), height / image.getHeight());
-        float w = image.getWidth() * scale;
-        float h = image.getHeight() * scale;
-        PDImageXObject stone = LosslessFactory.createFromImage(document, image);
-        out.drawImage(stone, (MARGIN + (PICTURE - w) / 2) * PT, (top - 2.5f - (height - h) / 2 - h) * PT, w * PT, h * PT);
-        float x = MARGIN + PICTURE + 6;
-        float room = (float) paper.widthMm() - MARGIN - x;
+        float room = (float) paper.widthMm() - 2 * MARGIN - PICTURE - 6;
         Optional<Srgb> swatch = step.coat().map(c -> c.swatch());
-        float y = top - 7.5f;
+        List<Line> lines = new ArrayList<>();
         for (String line : wrapped(number + 1 + "  " + StepWords.title(step), display, 13, room - (swatch.isPresent() ? SWATCH + 3 : 0))) {
-            write(out, display, 13, x, y, line, 0x22271F);
-            y -= 5.5f;
+            lines.add(new Line(line, display, 13, 5.5f, 0x22271F));
         }
         String puddles = StepWords.puddles(plan, number);
         for (String line : wrapped(StepWords.sentence(step) + (puddles.isEmpty() ? "" : " " + puddles), text, 10, room)) {
-            write(out, text, 10, x, y, line, 0x22271F);
-            y -= 4.4f;
+            lines.add(new Line(line, text, 10, 4.4f, 0x22271F));
         }
         List<String> facts = new ArrayList<>();
         facts.add(StepWords.tool(step));
@@ -365,17 +370,33 @@ public final class Sheets {
             facts.add("then dries " + Durations.words(step.work().dries()));
         }
         for (String line : wrapped(String.join(" · ", facts), bold, 9.5f, room)) {
-            write(out, bold, 9.5f, x, y, line, 0x4E6A39);
-            y -= 4.4f;
+            lines.add(new Line(line, bold, 9.5f, 4.4f, 0x4E6A39));
         }
         for (String line : wrapped(StepWords.reason(step), text, 9, room)) {
-            if (y > top - CARD + 2) {
-                write(out, text, 9, x, y, line, 0x5A6057);
-                y -= 4f;
-            }
+            lines.add(new Line(line, text, 9, 4f, 0x5A6057));
         }
-        if (swatch.isPresent()) {
-            colour(out, swatch.get().rgb(), false);
+        return new Card(lines, swatch);
+    }
+
+    private void draw(PDPageContentStream out, Card card, float top, BufferedImage image) throws IOException {
+        colour(out, 0xCFC6B2, true);
+        out.setLineWidth(0.2f * PT);
+        out.moveTo(MARGIN * PT, top * PT);
+        out.lineTo((float) (paper.widthMm() - MARGIN) * PT, top * PT);
+        out.stroke();
+        float height = CARD - 5;
+        float scale = Math.min(PICTURE / image.getWidth(), height / image.getHeight());
+        float w = image.getWidth() * scale;
+        float h = image.getHeight() * scale;
+        PDImageXObject stone = LosslessFactory.createFromImage(document, image);
+        out.drawImage(stone, (MARGIN + (PICTURE - w) / 2) * PT, (top - 2.5f - (height - h) / 2 - h) * PT, w * PT, h * PT);
+        float y = top - CARD_HEAD;
+        for (Line line : card.lines()) {
+            write(out, line.font(), line.size(), MARGIN + PICTURE + 6, y, line.words(), line.rgb());
+            y -= line.down();
+        }
+        if (card.swatch().isPresent()) {
+            colour(out, card.swatch().get().rgb(), false);
             colour(out, 0x9A958A, true); // a rim, or white would vanish on white paper
             out.setLineWidth(0.2f * PT);
             out.addRect(((float) paper.widthMm() - MARGIN - SWATCH) * PT, (top - 8.5f) * PT, SWATCH * PT, 5 * PT);

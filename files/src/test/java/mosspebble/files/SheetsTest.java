@@ -12,8 +12,11 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.TreeSet;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.words.StepWords;
+import mosspebble.core.plan.Step;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
 import mosspebble.core.rules.Plans;
@@ -120,6 +123,39 @@ class SheetsTest {
         }
         assertThat(rights).isNotEmpty().allMatch(mm -> mm <= paper.widthMm() - 9.5, "stays on the paper");
         assertThat(titles).isNotEmpty().allMatch(mm -> mm <= paper.widthMm() - 10 - 9, "stays off the swatch");
+    }
+
+    @ParameterizedTest
+    @EnumSource(Paper.class)
+    void aStepOfManyWordsHasRoomForAllOfThem(Paper paper) throws Exception {
+        PaintPlan plan = plan("harbour");
+        Path file = folder.resolve("long.pdf");
+        Sheets.write(plan, paper, LengthUnit.MM, file, (fraction, what) -> true);
+        try (PDDocument document = Loader.loadPDF(file.toFile())) {
+            for (int number = 1; number <= document.getNumberOfPages(); number++) {
+                TreeSet<Double> baselines = new TreeSet<>();
+                PDFTextStripper page = new PDFTextStripper() {
+                    @Override
+                    protected void processTextPosition(TextPosition letter) {
+                        if (letter.getXDirAdj() / 72 * 25.4 > 60) {
+                            baselines.add(Math.round(letter.getYDirAdj() / 72 * 254) / 10.0);
+                        }
+                    }
+                };
+                page.setStartPage(number);
+                page.setEndPage(number);
+                page.getText(document);
+                for (Double line : baselines) {
+                    assertThat(baselines.higher(line) == null || baselines.higher(line) - line >= 3.5).as("page %s at %s mm", number, line)
+                            .isTrue();
+                }
+                assertThat(baselines.isEmpty() || baselines.last() < paper.heightMm() - 8).isTrue();
+            }
+            String all = new PDFTextStripper().getText(document).replaceAll("\\s+", " ");
+            for (Step step : plan.steps()) {
+                assertThat(all).contains(StepWords.sentence(step)).contains(StepWords.reason(step));
+            }
+        }
     }
 
     /** Horizontal strokes and the largest closed outline of a page, mm. */

@@ -3,6 +3,7 @@ package mosspebble.app.buildup;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -29,6 +30,9 @@ final class CardPage extends PageView {
 
     private final BuildUpPanel panel;
     private final Label title = new Label();
+    private static final PseudoClass LONG = PseudoClass.getPseudoClass("long");
+    private static final int LONG_FROM = 160;
+
     private final Label sentence = new Label();
     private final PuddleView puddle = new PuddleView();
     private final Label facts = new Label();
@@ -128,6 +132,7 @@ final class CardPage extends PageView {
         Step step = plan.steps().get(count - 1);
         title.setText(StepWords.title(step));
         sentence.setText(StepWords.sentence(step));
+        sentence.pseudoClassStateChanged(LONG, sentence.getText().length() > LONG_FROM);
         puddle.show(step, panel.workbench.studio().shelf(), StepWords.puddles(plan, count - 1));
         facts.setText(facts(step));
         reason.setText(StepWords.reason(step));
@@ -156,7 +161,7 @@ final class CardPage extends PageView {
         if (!step.work().dries().isZero()) {
             facts.add("then dries " + Durations.words(step.work().dries()));
         }
-        step.wet().ifPresent(w -> facts.add("wet into wet, " + Durations.words(w.work()) + " of " + Durations.words(w.open()) + " open"));
+        step.wet().ifPresent(w -> facts.add("wet into wet for " + Durations.words(w.work()) + ", open " + Durations.words(w.open())));
         return String.join(" · ", facts);
     }
 

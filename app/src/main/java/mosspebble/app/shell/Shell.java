@@ -75,6 +75,11 @@ import mosspebble.instruments.StripeReader;
 /** The whole window: path, cloth, stage, tray, name, command field. */
 public final class Shell extends StackPane {
 
+    /** Room for findings in a window of full height, and the least, px: a low window leaves the room to the stage. */
+    private static final double FINDINGS = 112;
+    private static final double FINDINGS_LEAST = 64;
+    private static final double FULL_HEIGHT = 800;
+
     private final Workbench workbench;
     private final Results show;
     private final Navigator navigator;
@@ -193,9 +198,10 @@ public final class Shell extends StackPane {
         findingsPane.setFitToWidth(true);
         findingsPane.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         findingsPane.getStyleClass().add("findings-scroll");
-        findingsPane.setMinHeight(112);
-        findingsPane.setPrefHeight(112);
-        findingsPane.setMaxHeight(112);
+        findingsPane.minHeightProperty().bind(Bindings.createDoubleBinding(
+                () -> Math.max(FINDINGS_LEAST, Math.min(FINDINGS, FINDINGS - 0.6 * (FULL_HEIGHT - getHeight()))), heightProperty()));
+        findingsPane.prefHeightProperty().bind(findingsPane.minHeightProperty());
+        findingsPane.maxHeightProperty().bind(findingsPane.minHeightProperty());
         column.getChildren().setAll(stageName, stagePane, sliceView, findingsPane);
         column.getStyleClass().add("stage");
         return column;

@@ -291,6 +291,7 @@ public final class Remembered {
     }
 
     private Geometry cut(Geometry area, List<Geometry> others) {
-        return area.isEmpty() || others.isEmpty() ? area : anywhere("without", area, others, "", (a, all, none, memory) -> Shapes.minus(a, all));
+        return area.isEmpty() || others.isEmpty() ? area
+                : anywhere("without", area, others, "", (a, all, none, memory) -> Shapes.minus(a, all));
     }
 }

@@ -255,7 +255,8 @@ final class CoatCount {
             List<Integer> below = more.entrySet().stream().filter(e -> e.getKey() >= 0 && e.getValue() >= coat).map(Map.Entry::getKey)
                     .toList();
             List<Geometry> parts = below.stream().map(b -> remembered.common(region.place(), regions.get(b).place()))
-                    .filter(g -> remembered.recall("wider", remembered.home(g), LEAST_WIDE_MM, (a, mm, m) -> Tools.widerThan(a, mm))).toList();
+                    .filter(g -> remembered.recall("wider", remembered.home(g), LEAST_WIDE_MM, (a, mm, m) -> Tools.widerThan(a, mm)))
+                    .toList();
             if (parts.isEmpty()) {
                 break;
             }

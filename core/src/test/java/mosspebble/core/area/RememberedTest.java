@@ -120,7 +120,8 @@ class RememberedTest {
             AffineTransformation there = AffineTransformation.translationInstance(dx, dy);
             assertThat(left.symDifference(there.transform(one.difference(other))).getArea()).isLessThan(1e-9);
             assertThat(asked).as("once for all places").isEqualTo(1);
-            assertThat(remembered.grown(left, 1).symDifference(Shapes.grown(left, 1)).getArea()).as("and so on from there, but for how the library rounds corners").isLessThan(0.1);
+            assertThat(remembered.grown(left, 1).symDifference(Shapes.grown(left, 1)).getArea())
+                    .as("and so on from there, but for how the library rounds corners").isLessThan(0.1);
         }
         Geometry here = remembered.moved(one, 3, 4);
         assertThat(remembered.moved(here, -3, -4).equalsExact(one, 1e-12)).as("moved back it is at home").isTrue();
@@ -154,7 +155,8 @@ class RememberedTest {
         Geometry area = remembered.moved(home, 2, 1);
         Geometry along = remembered.moved(disc(5, 3), 2, 1);
         Geometry fixed = disc(-3, 4);
-        assertThat(remembered.without(area, List.of(along, fixed, disc(90, 1))).symDifference(area.difference(along).difference(fixed)).getArea())
+        assertThat(remembered.without(area, List.of(along, fixed, disc(90, 1))).symDifference(area.difference(along).difference(fixed))
+                .getArea())
                 .isLessThan(1e-9);
         assertThat(remembered.within(area, disc(0, 40))).as("all of it").isSameAs(area);
         assertThat(remembered.within(area, fixed).symDifference(area.intersection(fixed)).getArea()).isLessThan(1e-9);

@@ -196,7 +196,8 @@ class ShapesTest {
         for (int round = 0; round < 40; round++) {
             List<Geometry> all = new ArrayList<>();
             for (int i = 0; i < random.nextInt(2, 30); i++) {
-                all.add(AffineTransformation.translationInstance(random.nextDouble(-90, 90), random.nextDouble(-90, 90)).transform(blot(random)));
+                all.add(AffineTransformation.translationInstance(random.nextDouble(-90, 90), random.nextDouble(-90, 90))
+                        .transform(blot(random)));
             }
             all.add(Shapes.nothing());
             Geometry joined = Shapes.union(all);
