@@ -204,6 +204,9 @@ final class BlendPage extends PageView {
         Lab own = palette.colour(colours.mix(slot).orElseThrow()).map(Palette.Colour::lab).orElse(new Lab(50, 0, 0));
         boolean metal = kind == BlendKind.CRYSTAL;
         boolean dark = kind == BlendKind.HALO;
+        if (kind.material().isPresent()) {
+            return palette.shelf().that(kind.material().get()).stream().map(p -> Mix.of(p.id())).toList();
+        }
         List<Paint> paints = palette.shelf().paints().stream().filter(p -> metal ? p.kind().does(PaintKind.Use.METAL) && !p.hasNib()
                 : kind == BlendKind.GLAZE ? p.kind().does(PaintKind.Use.GLAZES) : p.kind().does(PaintKind.Use.FILLS)).toList();
         return paints.stream().filter(p -> Lab.of(p.swatch()).differenceTo(own) > 12)
@@ -319,9 +322,14 @@ final class BlendPage extends PageView {
     private Node paints(Slot slot, Blend blend, int index) {
         FlowPane row = new FlowPane(4, 4);
         List<Mix> choices = new ArrayList<>();
-        colours.slots().forEach(s -> colours.mix(s).filter(m -> !choices.contains(m) && !s.equals(slot)).ifPresent(choices::add));
+        Optional<PaintKind.Use> material = blend.kind().material();
+        if (material.isEmpty()) {
+            colours.slots().forEach(s -> colours.mix(s).filter(m -> !choices.contains(m) && !s.equals(slot)).ifPresent(choices::add));
+        }
         panel.workbench.studio().shelf().paints().stream()
-                .filter(p -> !p.kind().does(PaintKind.Use.PRIMES) && !p.kind().clear() && !p.hasNib()).map(p -> Mix.of(p.id()))
+                .filter(p -> material.map(p.kind()::does)
+                        .orElse(!p.kind().does(PaintKind.Use.PRIMES) && !p.kind().clear() && !p.hasNib() && p.kind().laidAsPaint()))
+                .map(p -> Mix.of(p.id()))
                 .filter(m -> !choices.contains(m)).forEach(choices::add);
         for (Mix mix : choices) {
             colours.palette().colour(mix).ifPresent(colour -> {

@@ -1,5 +1,9 @@
 package mosspebble.core.blend;
 
+import java.util.Arrays;
+import java.util.Optional;
+import mosspebble.core.colour.PaintKind;
+
 /** The ways to lay a ground or fill an area. */
 public enum BlendKind {
     FLAT("flat", 0, 0, false),
@@ -21,7 +25,11 @@ public enum BlendKind {
     GRADED_CELLS("graded cells", 1, 1, true),
     GLAZE("glazed", 1, 1, false),
     DROPPED_WASH("wash dropped in", 1, 1, false),
-    CRACKLED("crackled", 1, 1, false);
+    CRACKLED("crackled", 1, 1, false),
+    POWDERED("powder on gel", 1, 1, false),
+    LEAFED("metal leaf", 1, 1, false),
+    GEMS("gem in its seat", 1, 1, false),
+    RAISED("raised with paste", 0, 0, false);
 
     private final String label;
     private final int least;
@@ -62,9 +70,36 @@ public enum BlendKind {
     /** Whether it can be laid upon another once that is dry, and leaves it seen. */
     public boolean laysOver() {
         return switch (this) {
-            case HALO, STROKES, DRY_BRUSH, FOAM, STIPPLE, CRYSTAL, GLAZE, DROPPED_WASH -> true;
+            case HALO, STROKES, DRY_BRUSH, FOAM, STIPPLE, CRYSTAL, GLAZE, DROPPED_WASH, POWDERED, LEAFED, GEMS -> true;
             default -> false;
         };
+    }
+
+    /** The medium between its colours, which comes from the shelf by itself. */
+    public Optional<PaintKind.Use> medium() {
+        return switch (this) {
+            case CRACKLED -> Optional.of(PaintKind.Use.CRACKS);
+            case POWDERED -> Optional.of(PaintKind.Use.GELS);
+            case LEAFED -> Optional.of(PaintKind.Use.HOLDS_LEAF);
+            case GEMS -> Optional.of(PaintKind.Use.GLUES);
+            case RAISED -> Optional.of(PaintKind.Use.RAISES);
+            default -> Optional.empty();
+        };
+    }
+
+    /** What its second colour must be able to do, where not every paint serves. */
+    public Optional<PaintKind.Use> material() {
+        return switch (this) {
+            case POWDERED -> Optional.of(PaintKind.Use.RUBBED_ON);
+            case LEAFED -> Optional.of(PaintKind.Use.LAID_AS_LEAF);
+            case GEMS -> Optional.of(PaintKind.Use.GLUED_ON);
+            default -> Optional.empty();
+        };
+    }
+
+    /** The way to lay what can be laid in no other. */
+    public static Optional<BlendKind> of(PaintKind.Use material) {
+        return Arrays.stream(values()).filter(k -> k.material().filter(u -> u == material).isPresent()).findFirst();
     }
 
     /** Whether colours run into each other. */
@@ -80,7 +115,7 @@ public enum BlendKind {
     /** What its amount does, from 0 to 1; empty where it does nothing. */
     public String amount() {
         return switch (this) {
-            case FLAT, GRADED_CELLS -> "";
+            case FLAT, GRADED_CELLS, POWDERED, LEAFED, GEMS, RAISED -> "";
             case SPLIT -> "arch of the join";
             case WASHED -> "how thin";
             case HALO -> "reach of the dark";

@@ -37,6 +37,9 @@ public final class BlendWork {
     private static final double MOST_FLAKE_MM = 12;
     private static final double CRACK = 0.1;
 
+    /** Gel that holds powder is laid thinner than gel that seals. */
+    private static final double GEL_THIN = 0.5;
+
     /** A mixed step reaches over its neighbours by this share of its width. */
     private static final double OVER = 0.5;
 
@@ -119,6 +122,10 @@ public final class BlendWork {
             case GLAZE -> glaze();
             case DROPPED_WASH -> droppedWash();
             case CRACKLED -> crackled();
+            case POWDERED -> powdered();
+            case LEAFED -> leafed();
+            case GEMS -> base(); // the gems are set by their size, which only the shelf knows
+            case RAISED -> raised();
         }
     }
 
@@ -342,6 +349,32 @@ public final class BlendWork {
             add(Share.of(Kind.CRACKLE), area, colours.get(2), 1, false, 0, false);
             add(Share.of(Kind.CRACKED), new Dabs(area, seed).flakes(flake, flake * CRACK), colours.get(1), 1, false, 0, false);
         }
+    }
+
+    /** A thin coat of gel, and powder rubbed on while it is fresh from the lamp: one work. Without gel only the base. */
+    private void powdered() {
+        base();
+        if (colours.size() > 2) {
+            pieces.add(new Piece(Share.of(Kind.GEL), area, colours.get(2), GEL_THIN, false, 0, true));
+            pieces.add(new Piece(Share.of(Kind.POWDER), area, colours.get(1), 1, false, 0, true));
+        }
+    }
+
+    /** Size, and leaf when that is tacky. Without size only the base. */
+    private void leafed() {
+        base();
+        if (colours.size() > 2) {
+            add(Share.of(Kind.SIZE), area, colours.get(2), 1, false, 0, false);
+            add(Share.of(Kind.LEAF), area, colours.get(1), 1, false, 0, false);
+        }
+    }
+
+    /** Paste first, which the colour then covers. */
+    private void raised() {
+        if (colours.size() > 1) {
+            add(Share.of(Kind.PASTE), area, colours.get(1), 1, false, 0, false);
+        }
+        base();
     }
 
     private void droppedWash() {

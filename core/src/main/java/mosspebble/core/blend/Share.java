@@ -11,7 +11,7 @@ public record Share(Kind kind, int number, int of) {
     /** The kinds. */
     public enum Kind {
         WHOLE, FIRST_PART, SECOND_PART, THIN_WASH, DARK_BEHIND, BAND, MIXED_STEP, STREAKS, FOAM, DABS, FACETS, ARM, WHITE_IN_LOAD,
-        RUN, STROKES, TIP_COLOUR, INNER_COLOUR, GLAZE, DROPPED_WASH, BASE, CRACKLE, CRACKED
+        RUN, STROKES, TIP_COLOUR, INNER_COLOUR, GLAZE, DROPPED_WASH, BASE, CRACKLE, CRACKED, GEL, POWDER, SIZE, LEAF, GLUE, GEM, PASTE, ISOLATED
     }
 
     /** All of it, in one colour. */
@@ -23,6 +23,11 @@ public record Share(Kind kind, int number, int of) {
 
     public static Share of(Kind kind, int number) {
         return new Share(kind, number, 0);
+    }
+
+    /** Whether it is set on what is dry, in one work with what holds it: gel and powder, glue and gem. */
+    public boolean isSet() {
+        return kind == Kind.GEL || kind == Kind.POWDER || kind == Kind.GLUE || kind == Kind.GEM;
     }
 
     /** Whether both are laid in the same way. */

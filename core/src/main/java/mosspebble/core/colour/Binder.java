@@ -11,7 +11,9 @@ public enum Binder {
     UV_GEL("UV gel"),
     RESIN("two-part resin"),
     POLYURETHANE("polyurethane"),
-    WAX("wax");
+    WAX("wax"),
+    GUM("gum"),
+    NONE("none");
 
     private final String label;
 

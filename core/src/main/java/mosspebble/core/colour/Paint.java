@@ -13,7 +13,7 @@ import mosspebble.core.units.Srgb;
  *
  * @param id stable name within the shelf
  * @param swatch colour of the thick dry film
- * @param tip width of a pen's nib, 0 for what is brushed; up to 15 mm
+ * @param tip width of a pen's nib, diameter of a gem, 0 for what is brushed; up to 15 mm
  */
 @RecordBuilder
 public record Paint(String id, String name, PaintKind kind, Srgb swatch, Hiding cover, Film film, Millimetres tip, Pot pot)
@@ -47,6 +47,9 @@ public record Paint(String id, String name, PaintKind kind, Srgb swatch, Hiding 
         }
     }
 
+    /** A usual gem, mm. */
+    private static final double GEM_MM = 4;
+
     /** Longest id or name. */
     public static final int LONGEST = 60;
 
@@ -79,11 +82,14 @@ public record Paint(String id, String name, PaintKind kind, Srgb swatch, Hiding 
         Binder binder = switch (kind) {
             case INK -> Binder.PIGMENT_INK;
             case GEL -> Binder.UV_GEL;
+            case WASH -> Binder.GUM;
+            case ISOLATING -> Binder.SOLVENT_LACQUER;
+            case POWDER, FLAKES, LEAF, GEM -> Binder.NONE;
             default -> Binder.ACRYLIC;
         };
         return new Paint(id, name, kind, swatch, new Paint.Hiding(kind.hiding, Opacity.SPREAD),
                 new Paint.Film(binder, kind.finish, new Micrometres(kind.wetUm), kind.solids, kind.shift),
-                new Millimetres(kind.pen() ? 0.7 : 0), new Pot(left, new Millilitres(0), 0));
+                new Millimetres(kind.pen() ? 0.7 : kind.does(PaintKind.Use.GLUED_ON) ? GEM_MM : 0), new Pot(left, new Millilitres(0), 0));
     }
 
     /** A name as an id: small letters, digits and hyphens. */
@@ -95,7 +101,7 @@ public record Paint(String id, String name, PaintKind kind, Srgb swatch, Hiding 
 
     /** Whether it comes with a nib of its own and draws lines. */
     public boolean hasNib() {
-        return tip.value() > 0;
+        return tip.value() > 0 && !kind.does(PaintKind.Use.GLUED_ON);
     }
 
     public Millilitres left() {

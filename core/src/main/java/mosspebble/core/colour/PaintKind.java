@@ -14,7 +14,18 @@ public enum PaintKind {
     GLITTER("glitter paint", 90, 0.30, 0, 0.35, Finish.GLOSS, Use.SPARKLES, Use.FLAKES),
     COLOUR_SHIFT("colour-shift glaze", 50, 0.30, 0, 0.30, Finish.GLOSS, Use.SPARKLES, Use.GLAZES),
     CRACKLE("crackle medium", 120, 0.35, 0, 0.05, Finish.SATIN, Use.MEDIUM, Use.CRACKS),
-    GEL("gel coat", 150, 0.95, 0, 0.05, Finish.GLOSS, Use.MEDIUM),
+    GEL("gel coat", 150, 0.95, 0, 0.05, Finish.GLOSS, Use.MEDIUM, Use.GELS),
+    POWDER("metallic powder", 5, 1, 0, 0.95, Finish.GLOSS, Use.SPARKLES, Use.RUBBED_ON),
+    FLAKES("colour-shift flakes", 10, 1, 0, 0.35, Finish.GLOSS, Use.SPARKLES, Use.RUBBED_ON),
+    MICA("mica powder in medium", 60, 0.35, 0, 0.5, Finish.SATIN, Use.SPARKLES, Use.FLAKES),
+    SIZE("leaf size", 40, 0.45, 0, 0.05, Finish.SATIN, Use.MEDIUM, Use.HOLDS_LEAF),
+    LEAF("metal leaf", 3, 1, 0, 0.98, Finish.GLOSS, Use.SPARKLES, Use.LAID_AS_LEAF),
+    GLOW("glow paint", 100, 0.45, 0, 0.25, Finish.SATIN, Use.GLAZES, Use.GLOWS),
+    WASH("wash or bottle ink", 30, 0.08, 0, 0.15, Finish.MATT, Use.GLAZES, Use.DISSOLVES),
+    PASTE("texture paste", 500, 0.7, 0, 0.9, Finish.MATT, Use.RAISES),
+    GLUE("gem glue", 200, 0.6, 0, 0.05, Finish.GLOSS, Use.MEDIUM, Use.GLUES),
+    GEM("gem or small shell", 3, 1, 0, 0.9, Finish.GLOSS, Use.GLUED_ON),
+    ISOLATING("isolating coat", 20, 0.3, 0, 0.05, Finish.SATIN, Use.MEDIUM, Use.ISOLATES),
     VARNISH("sealer", 60, 0.33, 0, 0.05, Finish.GLOSS, Use.MEDIUM, Use.SEALS);
 
     /** What can be done with a kind of paint. */
@@ -44,7 +55,27 @@ public enum PaintKind {
         /** It cracks, and what is painted on it with it. */
         CRACKS,
         /** It closes the picture. */
-        SEALS
+        SEALS,
+        /** It hardens under a lamp and holds powder while it is fresh from it. */
+        GELS,
+        /** It is rubbed on dry and sticks only to gel. */
+        RUBBED_ON,
+        /** It turns tacky and holds leaf. */
+        HOLDS_LEAF,
+        /** It comes in sheets that stick only to size. */
+        LAID_AS_LEAF,
+        /** It shines in the dark, best over white. */
+        GLOWS,
+        /** What is dry of it runs again under water. */
+        DISSOLVES,
+        /** It stands up from the stone and is painted when dry. */
+        RAISES,
+        /** It holds gems. */
+        GLUES,
+        /** It is a thing that is glued on; its tip is its diameter. */
+        GLUED_ON,
+        /** It keeps apart what quarrels. */
+        ISOLATES
     }
 
     private final String label;
@@ -72,6 +103,16 @@ public enum PaintKind {
 
     public boolean does(Use use) {
         return uses.contains(use);
+    }
+
+    /** Whether it is laid as paint is, not rubbed on, laid in sheets or glued on. */
+    public boolean laidAsPaint() {
+        return !does(Use.RUBBED_ON) && !does(Use.LAID_AS_LEAF) && !does(Use.GLUED_ON);
+    }
+
+    /** Whether what lies below is meant to be seen through it: glaze, glitter, colour shift, crackle, gel, varnish. */
+    public boolean letsThrough() {
+        return does(Use.GLAZES) || does(Use.MEDIUM) || does(Use.SPARKLES) && !does(Use.METAL) && laidAsPaint();
     }
 
     /** Whether it goes into mixes. */

@@ -31,6 +31,7 @@ import mosspebble.core.colour.Palette;
 import mosspebble.core.colour.Spectrum;
 import mosspebble.core.drying.Climate;
 import mosspebble.core.drying.Drying;
+import mosspebble.core.drying.Setting;
 import mosspebble.core.project.Habits;
 import mosspebble.core.units.Facts;
 import org.locationtech.jts.geom.Coordinate;
@@ -74,6 +75,7 @@ public final class BuildUp {
     private final List<Region> showing = new ArrayList<>();
     private final Set<Mix> mixed = new HashSet<>();
     private List<Pencilling.Edge> edges = List.of();
+    private Map<Region, Duration> rests = Map.of();
 
     /** One step's paint directly on another's; below is -1 on bare stone. */
     public record Laid(int below, int above) {}
@@ -112,10 +114,19 @@ public final class BuildUp {
     /** What no number of coats hides. */
     /** How the flakes of a clear load cover; empty where it holds none that are seen singly. */
     Optional<FlakeCover> flakes(Region region) {
-        return region.isClear() && region.colour().mix().isSingle()
-                ? palette.shelf().find(region.colour().mix().parts().get(0).paint())
-                        .filter(p -> p.kind().does(PaintKind.Use.FLAKES)).map(p -> new FlakeCover(FlakeCover.GLITTER_MM, p.hiding()))
+        return region.isClear() ? single(region.colour().mix())
+                .filter(p -> p.kind().does(PaintKind.Use.FLAKES)).map(p -> new FlakeCover(FlakeCover.GLITTER_MM, p.hiding()))
                 : Optional.empty();
+    }
+
+    /** Whether it glows, and so is laid in two coats at least: what glows is in the thickness (common practice, no source). */
+    boolean glows(Region region) {
+        return region.isClear() && single(region.colour().mix()).filter(p -> p.kind().does(PaintKind.Use.GLOWS)).isPresent();
+    }
+
+    /** What rests for so long at least before anything is laid on it; regions by identity. */
+    void rest(Map<Region, Duration> longer) {
+        rests = longer;
     }
 
     List<Region> showing() {
@@ -209,7 +220,7 @@ public final class BuildUp {
     }
 
     private Sheen sheen(Mix mix) {
-        return mix.isSingle() ? palette.shelf().find(mix.parts().get(0).paint()).map(Sheen::of).orElse(Sheen.SATIN) : Sheen.SATIN;
+        return single(mix).map(Sheen::of).orElse(Sheen.SATIN);
     }
 
     /**
@@ -252,6 +263,9 @@ public final class BuildUp {
             }
         }
         minutes += (loads.size() - 1) * NEXT_LOAD_MIN;
+        if (members.stream().anyMatch(m -> regions.get(m.region()).what().share().kind() == Share.Kind.GEL)) {
+            minutes += Setting.LAMP.toSeconds() / 60.0;
+        }
         return new Effort(minutes(minutes), tool, widened, area);
     }
 
@@ -269,13 +283,26 @@ public final class BuildUp {
         return coats.thick() > 1 ? Math.max(1, coats.thick() / 2.0) : 1;
     }
 
+    /** How a coat dries, or sets in its own time. */
+    private Drying drying(Region region, double coats, Drying.Below below, boolean dryer) {
+        Palette.Colour colour = region.colour();
+        return single(colour.mix()).flatMap(Setting::of)
+                .orElseGet(() -> Drying.of(colour.wetUm() * region.thin() * coats, colour.solids(), below, dryer, climate));
+    }
+
+    private Optional<Paint> single(Mix mix) {
+        return mix.isSingle() ? palette.shelf().find(mix.parts().get(0).paint()) : Optional.empty();
+    }
+
     /** How a pass dries: as the slowest of its loads. */
     Drying drying(List<Passes.Member> members, List<Region> regions, List<CoatCount.Coats> coats, boolean onBare) {
-        return members.stream()
-                .map(m -> Drying.of(regions.get(m.region()).colour().wetUm() * regions.get(m.region()).thin() * mean(coats.get(m.region())),
-                        regions.get(m.region()).colour().solids(), onBare ? bareStone : Drying.Below.PAINT, habits.dryer(),
-                        climate))
+        Drying slowest = members.stream()
+                .map(m -> drying(regions.get(m.region()), mean(coats.get(m.region())), onBare ? bareStone : Drying.Below.PAINT,
+                        habits.dryer()))
                 .max((a, b) -> a.recoat().compareTo(b.recoat())).orElseThrow();
+        Duration rest = members.stream().map(m -> rests.getOrDefault(regions.get(m.region()), Duration.ZERO)).max(Duration::compareTo)
+                .orElse(Duration.ZERO);
+        return rest.compareTo(slowest.recoat()) > 0 ? new Drying(slowest.open(), slowest.touchDry(), rest) : slowest;
     }
 
     /**
@@ -382,7 +409,7 @@ public final class BuildUp {
     /** The shortest time that any of the loads stays open; nobody holds a dryer to what is still worked. */
     private Duration open(Passes.Pass pass, List<Region> regions) {
         return pass.members().stream().map(m -> regions.get(m.region()))
-                .map(r -> Drying.of(r.colour().wetUm() * r.thin(), r.colour().solids(), Drying.Below.PAINT, false, climate).open())
+                .map(r -> drying(r, 1, Drying.Below.PAINT, false).open())
                 .min(Duration::compareTo).orElseThrow();
     }
 
@@ -472,7 +499,9 @@ public final class BuildUp {
                 advice.between().multipliedBy(advice.coats() - 1L), advice.between(), rests.orElse(advice.cure()));
         Step.Layer layer = new Step.Layer(surface.side(), whole, Soft.CRISP, new Step.Load(Mix.of(sealer.id()), coat, 1), advice.coats(),
                 Shapes.nothing());
-        course.add(new Step.Seal(advice, layer, rests.isPresent(), work, after), cells(whole));
+        boolean gems = course.steps().stream().anyMatch(s -> s.side() == surface.side() && s instanceof Step.Lay lay
+                && lay.doing().what().stream().anyMatch(w -> w.share().kind() == Share.Kind.GEM));
+        course.add(new Step.Seal(advice, layer, new Step.Lying(rests.isPresent(), gems), work, after), cells(whole));
         films.lay(mask, coat, advice.coats());
     }
 
@@ -483,7 +512,7 @@ public final class BuildUp {
         double[] um = new double[films.table().size()];
         for (int i = 0; i < um.length; i++) {
             Film film = films.table().film(i);
-            um[i] = film.isBare() ? 0 : um[film.below()] + (film.coat().orElseThrow().optics().isClear() ? 0 : film.layerUm());
+            um[i] = film.isBare() ? 0 : um[film.below()] + (peels(film) ? film.layerUm() : 0);
         }
         for (int i = 0; i < grid.cells(); i++) {
             double here = um[films.at(i)];
@@ -497,9 +526,15 @@ public final class BuildUp {
         }
         int column = at % grid.columns();
         int row = at / grid.columns();
-        List<Film> stack = films.table().stack(films.at(at)).stream().filter(f -> !f.coat().orElseThrow().optics().isClear()).toList();
+        List<Film> stack = films.table().stack(films.at(at)).stream().filter(BuildUp::peels).toList();
         int top = stack.get(stack.size() - 1).coat().orElseThrow().step();
         return Optional.of(new PaintPlan.Weakest(grid.x(column), grid.y(row), most, stack.size(), top, surface.stretch()[at] > RIM_SECANT));
+    }
+
+    /** Whether a coat counts to the film that may peel: sealer and media do not, and paste is a body of its own. */
+    private static boolean peels(Film film) {
+        Coat coat = film.coat().orElseThrow();
+        return !coat.optics().isClear() && coat.sheen() != Sheen.RAISED;
     }
 
     /** Steeper than about 50 degrees counts as rim. */

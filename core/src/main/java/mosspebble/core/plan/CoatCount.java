@@ -43,6 +43,7 @@ final class CoatCount {
     private static final double WORTH_EVENING = 4;
 
     /** Glitter takes one coat or two, by eye (common practice, no source). */
+    private static final int GLOW_COATS = 2;
     private static final int MOST_GLITTER = 2;
 
     /** A line is dark on what is so much lighter, L*. */
@@ -174,7 +175,8 @@ final class CoatCount {
         double tolerance = built.tolerance(region);
         boolean onBare = films.cellsUnder(built.mask(region.place())).getOrDefault(0, 0) > 0;
         if (!region.hides()) {
-            int flakes = built.flakes(region).map(cover -> cover.coats(region.place().getArea(), MOST_GLITTER)).orElse(1);
+            int flakes = built.flakes(region).map(cover -> cover.coats(region.place().getArea(), MOST_GLITTER))
+                    .orElse(built.glows(region) ? GLOW_COATS : 1);
             return new Coats(times(region.place(), flakes), flakes, -1, onBare, 1, Step.Hiding.sure(flakes));
         }
         Map<Integer, Integer> grounds = films.cellsUnder(built.mask(withoutSeams(region)));

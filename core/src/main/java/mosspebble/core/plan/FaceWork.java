@@ -9,11 +9,13 @@ import java.util.Map;
 import java.util.Optional;
 import mosspebble.core.area.Cells;
 import mosspebble.core.area.Remembered;
+import mosspebble.core.care.Compatibility;
 import mosspebble.core.care.Preparation;
 import mosspebble.core.coats.FilmTable;
 import mosspebble.core.coats.SoakIn;
 import mosspebble.core.colour.Lab;
 import mosspebble.core.colour.Mix;
+import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.PaintKind;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.project.Habits;
@@ -44,9 +46,16 @@ final class FaceWork {
     private final Course course;
     private final BuildUp built;
     private final Optional<PlacedDesign> design;
+    private final Compatibility.Known known;
+    private final Optional<Paint> sealer;
 
-    /** @param project as it lies with this face up */
-    FaceWork(Project project, Survey survey, Workshop workshop, Course course, Remembered remembered) {
+    /**
+     * @param project as it lies with this face up
+     * @param sealer what it will be sealed with, if at all
+     */
+    FaceWork(Project project, Survey survey, Workshop workshop, Optional<Paint> sealer, Course course, Remembered remembered) {
+        this.known = workshop.known();
+        this.sealer = sealer;
         this.project = project;
         this.survey = survey;
         this.palette = workshop.palette();
@@ -95,6 +104,9 @@ final class FaceWork {
                 (stone, state, m) -> Lab.of(PaintPlan.bare(stone, state)));
         Regions cut = Regions.of(placed, survey, colours, project.blends(), ground, bareLab, palette, habits, remembered);
         List<Region> regions = cut.list();
+        Apart.Kept apart = Apart.of(regions, palette, known, sealer, remembered);
+        regions.addAll(apart.coats());
+        built.rest(apart.rests());
         Paintability paintability = new Paintability(placed, cut.seen(), colours, palette, survey.stone().texture().pitMm(), remembered);
         List<Cells> cells = regions.stream().map(r -> built.cells(r.place())).toList();
         double[] areas = regions.stream().mapToDouble(r -> built.area(r.place())).toArray();

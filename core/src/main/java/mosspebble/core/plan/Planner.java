@@ -8,7 +8,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import mosspebble.core.area.Remembered;
+import mosspebble.core.care.Compatibility;
 import mosspebble.core.care.Preparation;
+import mosspebble.core.care.Quarrel;
 import mosspebble.core.care.Resin;
 import mosspebble.core.care.SealAdvice;
 import mosspebble.core.care.SealKind;
@@ -42,9 +44,6 @@ public final class Planner {
 
     /** Most coats of one paint that anyone lays. */
     public static final int MOST_COATS = PrimerChoice.MOST_COATS;
-
-    /** Cracks go on opening for about a day before they may be sealed (common practice, no source). */
-    private static final Duration CRACKS_OPEN = Duration.ofHours(24);
 
     /** A band no wider than this is drawn as a line, mm (common practice, no source). */
     private static final double LINE_MM = 1.2;
@@ -85,7 +84,7 @@ public final class Planner {
     }
 
     private PaintPlan plan(Survey survey, Left left) {
-        FaceWork up = new FaceWork(project, survey, workshop, course, remembered);
+        FaceWork up = new FaceWork(project, survey, workshop, sealer(), course, remembered);
         Optional<FaceWork> below = project.paintedBelow() ? Optional.of(below()) : Optional.empty();
         boolean backUp = project.sides().backUp();
         Survey front = backUp
@@ -116,7 +115,7 @@ public final class Planner {
 
     private FaceWork below() {
         Project turned = project.turnedOver();
-        return new FaceWork(turned, remembered.recall("survey", turned.stone(), (stone, m) -> Survey.of(stone)), workshop, course,
+        return new FaceWork(turned, remembered.recall("survey", turned.stone(), (stone, m) -> Survey.of(stone)), workshop, sealer(), course,
                 remembered);
     }
 
@@ -156,9 +155,12 @@ public final class Planner {
         built.paint(regions, regions.stream().map(r -> built.cells(r.place())).toList(), Map.of(), Optional.empty(), List.of());
     }
 
-    private boolean cracks() {
-        return course.steps().stream().flatMap(s -> s.mix().stream()).flatMap(m -> m.parts().stream())
-                .anyMatch(part -> palette.shelf().find(part.paint()).filter(p -> p.kind().does(PaintKind.Use.CRACKS)).isPresent());
+    /** How long what is painted must have dried before a sealer may come over it, by what goes over what. */
+    private Duration waits(Paint sealer) {
+        return course.steps().stream().flatMap(s -> s.layers().stream()).flatMap(l -> l.load().mix().parts().stream()).distinct()
+                .flatMap(part -> palette.shelf().find(part.paint()).stream())
+                .flatMap(paint -> workshop.known().of(paint, sealer, true).filter(v -> v.way() == Quarrel.Way.WAIT).stream())
+                .map(Compatibility.Verdict::rest).reduce(Duration.ZERO, Planner::max);
     }
 
     private static Duration max(Duration one, Duration other) {
@@ -171,8 +173,7 @@ public final class Planner {
                 new Step.Sign(
                         new Step.Work(0, Duration.ofMinutes(2), Duration.ZERO, Duration.ZERO,
                                 max(Drying.beforeSealing(thickest, workshop.climate()),
-                                        max(sealer.map(s -> SealKind.of(s).before()).orElse(Duration.ZERO),
-                                                cracks() ? CRACKS_OPEN : Duration.ZERO))),
+                                        sealer.map(s -> max(SealKind.of(s).before(), waits(s))).orElse(Duration.ZERO))),
                         course.all(Step.Waits.ALL_PAINTED)));
     }
 

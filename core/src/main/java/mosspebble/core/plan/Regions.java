@@ -169,10 +169,12 @@ final class Regions {
     /** Whether what lies below is meant to be seen through a part: glaze, glitter, colour shift, crackle, gel, varnish. */
     private boolean isClear(PlacedPart part) {
         Palette.Colour colour = colours.get(part.part().slot());
-        return colour != null && colour.mix().isSingle() && palette.shelf().find(colour.mix().parts().get(0).paint()).map(Paint::kind)
-                .filter(k -> k.does(PaintKind.Use.GLAZES) || k.does(PaintKind.Use.MEDIUM)
-                        || k.does(PaintKind.Use.SPARKLES) && !k.does(PaintKind.Use.METAL))
-                .isPresent();
+        return colour != null && kind(colour).filter(PaintKind::letsThrough).isPresent();
+    }
+
+    /** The kind of what is laid, if it is one paint as it comes. */
+    private Optional<PaintKind> kind(Palette.Colour colour) {
+        return colour.mix().isSingle() ? palette.shelf().find(colour.mix().parts().get(0).paint()).map(Paint::kind) : Optional.empty();
     }
 
     // --- grounds and fills
@@ -231,9 +233,7 @@ final class Regions {
                 Palette.Colour filled = blend.kind() == BlendKind.GRADED_CELLS ? graded(part, blend, colour) : colour;
                 Geometry place = remembered.without(inside, holes(i));
                 if (isClear(part)) {
-                    sparkleBase(part, place, colour, i).ifPresent(own::add);
-                    own.add(new Region(Step.Kind.FILL, rows.what(What.Of.PART, part), place, colour,
-                            Region.Spread.thin(1, Soft.CRISP), i * Region.LEVELS + 1, Region.Line.NONE, Why.NONE));
+                    clear(part, place, colour, visible, blend, i, own);
                 } else {
                     blended(Step.Kind.FILL, rows.what(What.Of.PART, part), place, penFor(filled), visible, blend, i, Why.NONE, own);
                 }
@@ -254,6 +254,19 @@ final class Regions {
         regions.removeAll(straysOf(What.Of.LIGHT_SIDE));
     }
 
+    /** What is seen through: with a base where it asks for one; gel holds powder and has nothing else below it. */
+    private void clear(PlacedPart part, Geometry place, Palette.Colour colour, Geometry visible, Blend blend, int depth,
+            List<Region> own) {
+        What what = rows.what(What.Of.PART, part);
+        if (blend.kind() == BlendKind.POWDERED && kind(colour).filter(k -> k.does(PaintKind.Use.GELS)).isPresent()) {
+            layer(Step.Kind.FILL, what, place, colour, visible, blend.withOver(List.of()), depth * Region.LEVELS, 1, 0, own);
+            return;
+        }
+        sparkleBase(part, place, colour, depth).ifPresent(own::add);
+        own.add(new Region(Step.Kind.FILL, what, place, colour, Region.Spread.thin(1, Soft.CRISP), depth * Region.LEVELS + 1,
+                Region.Line.NONE, kind(colour).filter(k -> k.does(PaintKind.Use.GLOWS)).map(k -> Why.of(Why.Reason.GLOWS)).orElse(Why.NONE)));
+    }
+
     /** Shades of rows of which most have none: nobody shades one leaf of seven. */
     private List<Region> straysOf(What.Of side) {
         Map<String, List<Region>> rows = new LinkedHashMap<>();
@@ -266,10 +279,11 @@ final class Regions {
         return rows.values().stream().filter(r -> r.size() < 0.5 * r.get(0).what().row().size()).flatMap(List::stream).toList();
     }
 
-    /** What glitter and colour shift are laid on: the nearest easy mix to their own colour. */
+    /** What glitter, colour shift and glow are laid on: the nearest easy mix to their own colour, and white below what glows. */
     private Optional<Region> sparkleBase(PlacedPart part, Geometry place, Palette.Colour colour, int depth) {
-        if (!habits.sparkleBase() || !palette.shelf().find(colour.mix().parts().get(0).paint())
-                .filter(p -> p.kind().does(PaintKind.Use.SPARKLES)).isPresent()) {
+        boolean glows = kind(colour).filter(k -> k.does(PaintKind.Use.GLOWS)).isPresent();
+        boolean sparkles = habits.sparkleBase() && kind(colour).filter(k -> k.does(PaintKind.Use.SPARKLES)).isPresent();
+        if (!glows && !sparkles) {
             return Optional.empty();
         }
         int deepest = depth; // the bases of a word lie below all of its letters
@@ -277,10 +291,11 @@ final class Regions {
             deepest--;
         }
         int level = deepest * Region.LEVELS;
-        return remembered.recall("sparkle base", Lab.of(colour.optics().full()), palette,
-                (own, paints, m) -> RecipeSearch.nearest(own, paints, BASE_PARTS, 2).flatMap(r -> paints.colour(r.mix())))
-                .map(base -> new Region(Step.Kind.FILL, rows.what(What.Of.PART, part).share(Share.of(Share.Kind.BASE)), place, base,
-                        Region.Spread.EVEN, level, Region.Line.NONE, Why.of(Why.Reason.BASE_OF_SPARKLE)));
+        Optional<Palette.Colour> base = glows ? white() : remembered.recall("sparkle base", Lab.of(colour.optics().full()), palette,
+                (own, paints, m) -> RecipeSearch.nearest(own, paints, BASE_PARTS, 2).flatMap(r -> paints.colour(r.mix())));
+        return base.map(b -> new Region(Step.Kind.FILL, rows.what(What.Of.PART, part).share(Share.of(Share.Kind.BASE)), place, b,
+                Region.Spread.EVEN, level, Region.Line.NONE,
+                Why.of(glows ? Why.Reason.WHITE_BELOW_GLOW : Why.Reason.BASE_OF_SPARKLE)));
     }
 
     /** The pieces of an area's blend as regions. */
@@ -301,6 +316,14 @@ final class Regions {
                 Mud.between(all.get(k), all.get(k + 1)).ifPresent(mud -> muddy.add(new Noticed.Muddy(what, mud)));
             }
         }
+        regions(kind, what, place, pieces, level, 0, blend.kind(), why, into);
+        int below = pieces.size() + gems(kind, what, place, blend, all, level, pieces.size(), into);
+        layered(kind, what, place, colour, visible, blend, level, below, seed, into);
+    }
+
+    /** Pieces as regions, one upon the other from a level on; what is worked wet one after the other is one group. */
+    private void regions(Step.Kind kind, What what, Geometry place, List<Piece> pieces, int level, int below, BlendKind blend, Why why,
+            List<Region> into) {
         int wet = -1;
         for (int k = 0; k < pieces.size(); k++) {
             Piece piece = pieces.get(k);
@@ -310,19 +333,45 @@ final class Regions {
             int group = piece.wet() ? wet : -1;
             into.add(new Region(kind, what.share(piece.share()), piece.place(), piece.colour(),
                     new Region.Spread(piece.thin(), piece.hides(), Soft.of(piece.softMm(), place), group),
-                    level + Math.min(k, Region.LEVELS - 4), Region.Line.NONE,
-                    k == 0 ? why : Why.of(Why.Reason.BLEND, Facts.of("blend", blend.kind()))));
+                    level + Math.min(below + k, Region.LEVELS - 4), Region.Line.NONE,
+                    (below + k == 0) == (blend != BlendKind.RAISED) ? why : Why.of(Why.Reason.BLEND, Facts.of("blend", blend))));
         }
-        layered(kind, what, place, colour, visible, blend, level, pieces.size(), seed, into);
+    }
+
+    /** The gems of an area, each in the middle of a piece of it, set in glue: one work. */
+    private int gems(Step.Kind kind, What what, Geometry place, Blend blend, List<Palette.Colour> colours, int level, int below,
+            List<Region> into) {
+        if (blend.kind() != BlendKind.GEMS || colours.size() < 3) {
+            return 0;
+        }
+        double mm = palette.shelf().find(colours.get(1).mix().parts().get(0).paint()).map(p -> p.tip().value()).orElse(0.0);
+        Geometry set = remembered.anywhere("gems", place, List.of(), mm, (area, none, wide, m) -> Gems.set(area, wide));
+        if (set.isEmpty()) {
+            return 0;
+        }
+        Geometry glue = remembered.grown(set, -Gems.GLUE_INSIDE_MM);
+        regions(kind, what, place, List.of(new Piece(Share.of(Share.Kind.GLUE), glue, colours.get(2), 1, false, 0, true),
+                new Piece(Share.of(Share.Kind.GEM), set, colours.get(1), 1, false, 0, true)), level, below, BlendKind.GEMS, Why.NONE, into);
+        return 2;
+    }
+
+    /** The powder, leaf or gem of a blend: the one chosen, else the first of the shelf. */
+    static Optional<Paint> material(Blend blend, Palette palette) {
+        PaintKind.Use use = blend.kind().material().orElseThrow();
+        List<Paint> all = palette.shelf().that(use);
+        return blend.more().stream().filter(Mix::isSingle).flatMap(m -> all.stream().filter(p -> p.id().equals(m.parts().get(0).paint())))
+                .findFirst().or(() -> all.stream().findFirst());
     }
 
     private List<Palette.Colour> mixes(Palette.Colour own, Blend blend) {
         List<Palette.Colour> all = new ArrayList<>(List.of(own));
-        blend.more().forEach(mix -> palette.colour(mix).ifPresent(all::add));
-        if (blend.kind() == BlendKind.CRACKLED) {
-            palette.shelf().that(PaintKind.Use.CRACKS).stream().findFirst().flatMap(p -> palette.colour(Mix.of(p.id())))
-                    .ifPresent(all::add);
+        if (blend.kind().material().isPresent()) {
+            material(blend, palette).flatMap(p -> palette.colour(Mix.of(p.id()))).ifPresent(all::add);
+        } else {
+            blend.more().forEach(mix -> palette.colour(mix).ifPresent(all::add));
         }
+        blend.kind().medium().flatMap(use -> palette.shelf().that(use).stream().findFirst()).flatMap(p -> palette.colour(Mix.of(p.id())))
+                .ifPresent(all::add);
         return all;
     }
 
@@ -331,17 +380,19 @@ final class Regions {
             int below, long seed, List<Region> into) {
         int k = below;
         for (int number = 1; number <= blend.over().size(); number++) {
-            Blend layer = blend.layer(number);
-            List<Piece> pieces = remembered.recall("layer", layer, place, visible, mixes(colour, layer), before(layer),
-                    seed + LAYER_SEED * number,
-                    (laid, area, shown, mixes, subject, from, m) -> BlendWork.upon(laid, area, shown, mixes, subject, from));
-            for (Piece piece : pieces) {
-                into.add(new Region(kind, what.share(piece.share()), piece.place(), piece.colour(),
-                        new Region.Spread(piece.thin(), piece.hides(), Soft.of(piece.softMm(), place), -1),
-                        level + Math.min(k++, Region.LEVELS - 4), Region.Line.NONE,
-                        Why.of(Why.Reason.BLEND, Facts.of("blend", layer.kind()))));
-            }
+            k += layer(kind, what, place, colour, visible, blend.layer(number), level, k, seed + LAYER_SEED * number, into);
         }
+    }
+
+    /** One layer upon what is dry; answers how many pieces it has. */
+    private int layer(Step.Kind kind, What what, Geometry place, Palette.Colour colour, Geometry visible, Blend layer, int level, int below,
+            long seed, List<Region> into) {
+        List<Palette.Colour> all = mixes(colour, layer);
+        List<Piece> pieces = remembered.recall("layer", layer, place, visible, all, before(layer), seed,
+                (laid, area, shown, mixes, subject, from, m) -> BlendWork.upon(laid, area, shown, mixes, subject, from));
+        Why why = Why.of(Why.Reason.BLEND, Facts.of("blend", layer.kind()));
+        regions(kind, what, place, pieces, level, below, layer.kind(), why, into);
+        return pieces.size() + gems(kind, what, place, layer, all, level, below + pieces.size(), into);
     }
 
     /** What stands before an area, if its blend asks for it. */
@@ -407,7 +458,7 @@ final class Regions {
 
     // --- light
 
-    /** How much of the light's side the dome itself turns away here, 0.6 toward the light to 1.4 away from it, in steps that nobody sees. */
+    /** How much of the light's side the dome turns away here, 0.6 toward the light to 1.4 away from it, in steps that nobody sees. */
     private static double turnedAway(Geometry place, Light light, Dome dome) {
         Coordinate at = place.getCentroid().getCoordinate();
         double[] normal = new double[3];

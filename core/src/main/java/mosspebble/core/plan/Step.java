@@ -177,11 +177,16 @@ public sealed interface Step extends Facts.Named {
     /**
      * Seals one side, or the whole where only one is painted.
      *
-     * @param turned whether the stone is then laid on the sealed side to seal the other
+     * @param lying what is to be minded of the face and the stone
      */
-    record Seal(SealAdvice advice, Layer varnish, boolean turned, Work work, List<After> after) implements Step {
+    record Seal(SealAdvice advice, Layer varnish, Lying lying, Work work, List<After> after) implements Step {
         public Seal {
             after = List.copyOf(after);
+        }
+
+        /** Whether the stone is then laid on the sealed side to seal the other. */
+        public boolean turned() {
+            return lying.turned;
         }
 
         @Override
@@ -199,6 +204,14 @@ public sealed interface Step extends Facts.Named {
             return List.of(varnish);
         }
     }
+
+    /**
+     * How a face lies when it is sealed.
+     *
+     * @param turned whether the stone is then laid on the sealed side to seal the other
+     * @param gems whether gems stand on it
+     */
+    record Lying(boolean turned, boolean gems) {}
 
     /**
      * What the hand does.

@@ -8,11 +8,11 @@ package mosspebble.core.plan;
 public record Tool(Kind kind, double mm) {
 
     /** The kinds. */
-    public enum Kind { LARGE_FLAT, MEDIUM_ROUND, SMALL_ROUND, FINE_ROUND, LINER, PEN, DOT_END, SPONGE, DRY_BRUSH }
+    public enum Kind { LARGE_FLAT, MEDIUM_ROUND, SMALL_ROUND, FINE_ROUND, LINER, PEN, DOT_END, SPONGE, DRY_BRUSH, APPLICATOR, LEAF_BRUSH, TWEEZERS, KNIFE, SPRAY }
 
     /** Whether the hand goes along the edge of what it fills. */
     boolean followsEdges() {
-        return kind != Kind.DOT_END && kind != Kind.SPONGE && kind != Kind.DRY_BRUSH;
+        return kind.ordinal() < Kind.DOT_END.ordinal();
     }
 
     static Tool brush(Kind kind) {

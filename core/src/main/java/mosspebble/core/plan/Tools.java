@@ -4,10 +4,12 @@ import java.util.Optional;
 import java.util.stream.IntStream;
 import mosspebble.core.area.Shapes;
 import mosspebble.core.blend.Share;
+import mosspebble.core.colour.Binder;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.Shelf;
 import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.Polygon;
 
 /** Which brush or pen an area or line asks for, and how fast it goes (common practice, no source). */
 record Tools(Tool tool, double mm2PerMinute) {
@@ -31,6 +33,12 @@ record Tools(Tool tool, double mm2PerMinute) {
 
     /** A damp sponge: about 50 dabs of 25 mm2 a minute. */
     private static final double SPONGE = 1250;
+
+    /** Powder rubbed on or leaf laid and pressed; a gem of 12 mm2 in its glue in half a minute; paste; a spray (common practice, no source). */
+    private static final double RUBBING = 600;
+    private static final double GEM_SPEED = 25;
+    private static final double KNIFE_SPEED = 1500;
+    private static final double SPRAY_SPEED = 20000;
 
     /** A pen, mm2 a minute for every mm of its tip: 0.7 mm fills 3 to 5 cm2; no tip counts as thinner than this, mm. */
     private static final double PEN_SPEED = 570;
@@ -70,7 +78,7 @@ record Tools(Tool tool, double mm2PerMinute) {
 
     /** Whether it is too broad to follow an edge. */
     boolean isLarge() {
-        return mm2PerMinute >= LARGE;
+        return mm2PerMinute >= LARGE && tool.followsEdges();
     }
 
     /**
@@ -93,6 +101,10 @@ record Tools(Tool tool, double mm2PerMinute) {
         if (share == Share.Kind.STREAKS) {
             return new Tools(Tool.brush(Tool.Kind.DRY_BRUSH), MEDIUM);
         }
+        Optional<Tools> own = byShare(share, mix, shelf);
+        if (own.isPresent()) {
+            return own.get();
+        }
         double dot = dotMm(place);
         if (dot > 0) {
             return new Tools(new Tool(Tool.Kind.DOT_END, dot), DOTS_PER_MINUTE * Math.PI * dot * dot / 4);
@@ -109,9 +121,33 @@ record Tools(Tool tool, double mm2PerMinute) {
         return new Tools(Tool.brush(Tool.Kind.FINE_ROUND), FINE);
     }
 
+    /** What is not laid with a brush for its area. */
+    private static Optional<Tools> byShare(Share.Kind share, Mix mix, Shelf shelf) {
+        return switch (share) {
+            case POWDER -> Optional.of(new Tools(Tool.brush(Tool.Kind.APPLICATOR), RUBBING));
+            case LEAF -> Optional.of(new Tools(Tool.brush(Tool.Kind.LEAF_BRUSH), RUBBING));
+            case GLUE, GEM -> Optional.of(new Tools(Tool.brush(Tool.Kind.TWEEZERS), GEM_SPEED));
+            case PASTE -> Optional.of(new Tools(Tool.brush(Tool.Kind.KNIFE), KNIFE_SPEED));
+            case ISOLATED -> shelf.find(mix.parts().get(0).paint()).filter(p -> p.binder() == Binder.SOLVENT_LACQUER)
+                    .map(p -> new Tools(Tool.brush(Tool.Kind.SPRAY), SPRAY_SPEED));
+            default -> Optional.empty();
+        };
+    }
+
     /** Whether a disc of so many mm fits somewhere in the area. */
     static boolean widerThan(Geometry area, double mm) {
         return area.getEnvelopeInternal().getWidth() >= mm && area.getEnvelopeInternal().getHeight() >= mm
-                && !Shapes.grown(area, -mm / 2).isEmpty();
+                && (isBroad(area, mm / 2) || !Shapes.grown(area, -mm / 2).isEmpty());
+    }
+
+    /**
+     * Whether a piece must hold a disc of a radius, by its area A and the length L of its edges alone: no inner parallel edge at a distance
+     * t is longer than L + 2 pi t h with h holes (B. Sz.-Nagy 1959, from memory), so an area in which no disc of radius r fits is at most L
+     * r + pi h r2. Quicker than to shrink it, and never wrong; where it says no, nothing is known.
+     */
+    static boolean isBroad(Geometry area, double radiusMm) {
+        return IntStream.range(0, area.getNumGeometries()).mapToObj(area::getGeometryN).filter(Polygon.class::isInstance)
+                .map(Polygon.class::cast).anyMatch(p -> p.getArea() > p.getLength() * radiusMm
+                        + Math.PI * p.getNumInteriorRing() * radiusMm * radiusMm);
     }
 }

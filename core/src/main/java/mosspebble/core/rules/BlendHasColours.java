@@ -2,6 +2,8 @@ package mosspebble.core.rules;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
 import mosspebble.core.blend.Blend;
 import mosspebble.core.blend.BlendKind;
 import mosspebble.core.colour.PaintKind;
@@ -33,15 +35,10 @@ final class BlendHasColours implements Rule {
             boolean ground = slot.equals(Project.GROUND);
             boolean used = ground ? on.project().ground().isPresent() && on.habits().ground() != Habits.Ground.BARE
                     : slots.stream().anyMatch(s -> s.id().equals(slot));
-            if (used && blend.kind() == BlendKind.CRACKLED && on.palette().shelf().that(PaintKind.Use.CRACKS).isEmpty()) {
-                found.add(Finding.of(Code.NO_CRACKLE,
-                        Facts.of("ground", ground).and("slot",
-                                slots.stream().filter(s -> s.id().equals(slot)).map(Slot::title).findFirst().orElse(slot)),
-                        Remedy.of(Cure.LAY_FLAT, p -> p.withBlend(slot, Blend.flat().withOver(blend.over())))));
-            }
             for (int number = 0; used && number <= blend.over().size(); number++) {
                 Blend layer = blend.layer(number);
-                if (layer.more().stream().filter(mix -> on.palette().colour(mix).isPresent()).count() >= layer.kind().leastColours()) {
+                Optional<PaintKind.Use> lacking = lacking(layer.kind(), on);
+                if (lacking.isEmpty() && (layer.kind().material().isPresent() || layer.more().stream().filter(mix -> on.palette().colour(mix).isPresent()).count() >= layer.kind().leastColours())) {
                     continue;
                 }
                 boolean upon = number > 0;
@@ -49,10 +46,17 @@ final class BlendHasColours implements Rule {
                 Facts facts = Facts.of("blend", layer.kind()).and("ground", ground).and("upon", upon)
                         .and("slot", slots.stream().filter(s -> s.id().equals(slot)).map(Slot::title).findFirst().orElse(slot))
                         .and("colours", layer.kind().leastColours() + (upon ? 0 : 1));
-                found.add(Finding.of(Code.BLEND_LACKS_COLOURS, facts,
+                found.add(Finding.of(lacking.isPresent() ? Code.LACKS_MEDIUM : Code.BLEND_LACKS_COLOURS,
+                        lacking.map(use -> facts.and("medium", use)).orElse(facts),
                         Remedy.of(upon ? Cure.LEAVE_LAYER_OUT : Cure.LAY_FLAT, p -> p.withBlend(slot, mended))));
             }
         });
         return found;
+    }
+
+    /** What the shelf lacks for a way to lay colour: the medium between, or what is laid on it. */
+    private static Optional<PaintKind.Use> lacking(BlendKind kind, Bench on) {
+        return Stream.concat(kind.medium().stream(), kind.material().stream())
+                .filter(use -> on.palette().shelf().that(use).isEmpty()).findFirst();
     }
 }

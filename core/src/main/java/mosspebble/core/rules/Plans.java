@@ -29,7 +29,7 @@ public final class Plans {
             new DarkensSealed(),
             new HasSubject(), new CanBeLaid(), new StaysOnFace(), new EqualPairs(), new OffCracks(), new FacesStayFree(),
             new EdgeCarriesBands(),
-            new ShelfHasPaint(), new EverySlotHasColour(), new HasWhite(), new BlendHasColours(), new FitsTools(), new StrokesApart(),
+            new ShelfHasPaint(), new EverySlotHasColour(), new HasWhite(), new BlendHasColours(), new LaidInItsWay(), new FitsTools(), new StrokesApart(),
             new OutlineStandsOut(), new LinesHavePens(), new SubjectStandsOut(), new NoMud(),
             new OwnOrderHolds(), new PaintHides(), new PaintLasts(), new FilmHolds(), new ProductsAgree(),
             new WetInTime(),

@@ -269,7 +269,10 @@ public final class Designs {
 
     private static Optional<PlacedItem> place(Item item, Repertoire repertoire, Support bed, Remembered remembered) {
         if (item.subject() instanceof Subject.Dots dots) {
-            return border(item, dots, bed);
+            return item.wearing() // they run along the rim, wherever the ring was drawn
+                    ? remembered.recall("border", item.withPlacement(ANYWHERE), bed, (home, on, m) -> border(home, dotsOf(home), on))
+                            .map(placed -> new PlacedItem(item, placed.motif(), placed.wears(), placed.parts(), placed.silhouette()))
+                    : border(item, dots, bed);
         }
         if (item.subject() instanceof Subject.Guide guide) {
             Geometry lines = Guides.lines(guide, item, bed);
@@ -316,6 +319,10 @@ public final class Designs {
                 .map(c -> (LineString) back.transform(
                         FACTORY.createLineString(new Coordinate[] {new Coordinate(c.x(), c.y()), new Coordinate(c.toX(), c.toY())})))
                 .toList());
+    }
+
+    private static Subject.Dots dotsOf(Item item) {
+        return (Subject.Dots) item.subject();
     }
 
     private static Optional<PlacedItem> border(Item item, Subject.Dots dots, Support bed) {

@@ -1,6 +1,7 @@
 package mosspebble.core.words;
 
 import mosspebble.core.blend.BlendKind;
+import mosspebble.core.colour.PaintKind;
 
 /** The words about ways to lay a colour. */
 public final class BlendWords {
@@ -29,7 +30,26 @@ public final class BlendWords {
             case GRADED_CELLS -> "Each part of this colour a step further from the first colour to the second.";
             case GLAZE -> "Watered colour over the dry first colour.";
             case CRACKLED -> "Crackle medium between two colours: the upper one tears and shows the lower in its cracks.";
+            case POWDERED -> "A thin coat of gel on the dry colour, cured under a lamp; metallic powder or flakes rubbed on at once.";
+            case LEAFED -> "Size on the dry colour; when it is tacky, metal leaf laid on it and pressed.";
+            case GEMS -> "A gem or small shell in the middle of its seat, set in glue.";
+            case RAISED -> "Texture paste stands up from the stone; the colour covers it when it is dry.";
             case DROPPED_WASH -> "A wash of mostly water dropped into the middle and dabbed.";
+        };
+    }
+
+    /** What the shelf should have for a way to lay colour. */
+    static String medium(PaintKind.Use use) {
+        return switch (use) {
+            case CRACKS -> "crackle medium";
+            case GELS -> "gel coat";
+            case RUBBED_ON -> "powder or flakes";
+            case HOLDS_LEAF -> "leaf size";
+            case LAID_AS_LEAF -> "metal leaf";
+            case GLUES -> "gem glue";
+            case GLUED_ON -> "gem";
+            case RAISES -> "texture paste";
+            default -> "medium for it";
         };
     }
 }

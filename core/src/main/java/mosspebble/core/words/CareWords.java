@@ -109,13 +109,21 @@ public final class CareWords {
     public static String title(Compatibility.Rule rule) {
         return switch (rule) {
             case DYE_UNDER_A_SEALER -> "dye under a sealer";
-            case ALCOHOL_INK_UNDER_RESIN_OR_LACQUER -> "alcohol ink under resin or lacquer";
+            case ALCOHOL_INK_UNDER_RESIN -> "alcohol ink under resin";
+            case ALCOHOL_INK_UNDER_LACQUER -> "alcohol ink under lacquer";
             case ALCOHOL_INK_UNDER_A_BRUSHED_VARNISH -> "alcohol ink under a brushed varnish";
             case WATER_BASED_PAINT_ON_ALCOHOL_INK -> "water-based paint on alcohol ink";
+            case WATER_OVER_A_WASH -> "water-based over a wash";
+            case WATER_VARNISH_OVER_A_WASH -> "water-based varnish over a wash";
+            case ANYTHING_ON_WAX -> "anything on wax";
             case WATER_BASED_OVER_OIL -> "water-based over oil";
             case ANYTHING_OVER_CRACKLE -> "anything over crackle";
+            case RESIN_OVER_CRACKLE -> "resin over crackle";
             case SEALER_OVER_CRACKLE -> "sealer over crackle";
             case PAINT_ON_GEL -> "paint on gel";
+            case PAINT_ON_POWDER -> "paint on rubbed powder";
+            case SEALER_OVER_POWDER -> "sealer over rubbed powder";
+            case PAINT_ON_LEAF -> "paint on leaf";
             case SEALER_OVER_GEL -> "sealer over gel";
             case RESIN_OVER_PAINT -> "resin over paint";
             case RESIN_ON_RESIN -> "resin on resin";
@@ -129,14 +137,22 @@ public final class CareWords {
     public static String sentence(Compatibility.Rule rule) {
         return switch (rule) {
             case DYE_UNDER_A_SEALER -> "Dye ink runs under every sealer. Take a paint or pigment pen.";
-            case ALCOHOL_INK_UNDER_RESIN_OR_LACQUER ->
+            case ALCOHOL_INK_UNDER_RESIN -> "Resin dissolves alcohol ink: it bleeds. An isolating coat between them keeps it.";
+            case ALCOHOL_INK_UNDER_LACQUER ->
                     "Solvent dissolves alcohol ink: it bleeds. Seal it with a brushed water-based varnish only after a test.";
             case ALCOHOL_INK_UNDER_A_BRUSHED_VARNISH -> "Alcohol ink may smear under the brush. Try it on a scrap, or use a paint pen.";
             case WATER_BASED_PAINT_ON_ALCOHOL_INK -> "Alcohol ink strikes through pale paint laid over it.";
+            case WATER_OVER_A_WASH, WATER_VARNISH_OVER_A_WASH ->
+                    "A dry wash runs again under water. A thin isolating spray keeps it; a brush would smear it.";
+            case ANYTHING_ON_WAX -> "Nothing holds on wax. Take it off with a solvent the wax's label names, or let wax be the last.";
             case WATER_BASED_OVER_OIL -> "Water-based paint does not hold on oil: it peels. Lay oil over acrylic, never acrylic over oil.";
-            case ANYTHING_OVER_CRACKLE -> "Crackle medium anywhere beneath cracks what is painted on it.";
+            case ANYTHING_OVER_CRACKLE -> "Crackle medium anywhere beneath cracks what is painted on it. Isolate it, or keep off it.";
+            case RESIN_OVER_CRACKLE -> "Resin runs into open cracks and bubbles: let them stop opening for three days, better isolate them.";
             case SEALER_OVER_CRACKLE -> "Let the cracks stop opening for a day before sealing.";
-            case PAINT_ON_GEL -> "Paint beads and peels on cured gel. Gel comes after the paint.";
+            case PAINT_ON_GEL -> "Paint beads and peels on cured gel. Gel comes after the paint, or an isolating coat over it.";
+            case PAINT_ON_POWDER -> "Nothing water-based holds on rubbed powder without an isolating coat.";
+            case SEALER_OVER_POWDER -> "Varnish dulls the mirror of rubbed powder; a thin coat of gel cured over it, or resin, keeps it.";
+            case PAINT_ON_LEAF -> "Thin paint slips on bare leaf; an isolating coat takes it, and keeps the leaf from tarnishing.";
             case SEALER_OVER_GEL -> "Varnish holds only on a gel coat that was cured and wiped.";
             case RESIN_OVER_PAINT -> "Resin clouds over damp paint: wait three days after the last coat.";
             case RESIN_ON_RESIN -> "Paint slips off cured resin unless it is dulled with fine paper.";
@@ -147,7 +163,12 @@ public final class CareWords {
     }
 
     public static String sentence(Compatibility.Verdict verdict) {
-        return verdict.rule().map(CareWords::sentence).or(() -> verdict.test().map(t -> ownTest(t.outcome(), t.note()))).orElse("");
+        return verdict.rule().map(CareWords::sentence).or(() -> verdict.test().map(t -> ownTest(t.outcome(), t.note())))
+                .or(() -> verdict.own().map(q -> ownRule(q.reason()))).orElse("");
+    }
+
+    static String ownRule(String reason) {
+        return "A rule of your own" + (reason.isBlank() ? "." : ": " + reason + (reason.endsWith(".") ? "" : "."));
     }
 
     static String ownTest(SmearTest.Outcome outcome, String note) {
@@ -166,6 +187,11 @@ public final class CareWords {
             case GLOSS_GLAZE, POLYURETHANE, BRUSH_VARNISH -> coats + ", " + again(advice.kind()) + ".";
             case TOP_COAT -> coats + ", thin, each fully dry before the next.";
         };
+    }
+
+    /** What the gems ask for. */
+    static String overGems(SealAdvice advice) {
+        return advice.why().poured() ? "Pour it over the gems too: it holds them." : "Go round the gems, not over them: it dulls them.";
     }
 
     /** When the next coat may follow, and until when. */

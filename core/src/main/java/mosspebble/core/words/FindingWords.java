@@ -3,6 +3,7 @@ package mosspebble.core.words;
 import java.util.Locale;
 import java.util.regex.Pattern;
 import mosspebble.core.blend.BlendKind;
+import mosspebble.core.colour.PaintKind;
 import mosspebble.core.care.Compatibility;
 import mosspebble.core.care.SmearTest;
 import mosspebble.core.finding.Finding;
@@ -133,8 +134,16 @@ public final class FindingWords {
                                     + f.choice("blend", BlendKind.class).label() + ", but the colour for it is not there; it is left out."
                             : (f.is("ground") ? "The ground" : f.text("slot")) + " is to be " + f.choice("blend", BlendKind.class).label()
                                     + " but has not the " + f.count("colours") + " colours for it; it is planned flat.";
-            case NO_CRACKLE -> (f.is("ground") ? "The ground" : f.text("slot"))
-                    + " is to crack, but there is no crackle medium on the shelf; it is planned flat.";
+            case LACKS_MEDIUM -> (f.is("ground") ? "The ground" : f.text("slot")) + " is to be "
+                    + f.choice("blend", BlendKind.class).label() + ", but the shelf has no "
+                    + BlendWords.medium(f.choice("medium", PaintKind.Use.class))
+                    + (f.is("upon") ? "; it is left out." : "; it is planned flat.");
+            case NEEDS_ITS_WAY -> Words.upper(f.text("paint")) + " does not hold on " + f.text("slot").toLowerCase(Locale.ROOT)
+                    + " by itself: it is laid as " + f.choice("way", BlendKind.class).label() + ".";
+            case GEM_TOO_LARGE -> Words.upper(f.text("gem")) + " of " + Numbers.text(f.number("mm"), 1) + " mm is larger than its seat: "
+                    + f.text("slot").toLowerCase(Locale.ROOT) + " holds " + (f.number("holdsMm") < 1 ? "none"
+                            : "at most " + Numbers.text(f.number("holdsMm"), 1) + " mm")
+                    + ". Take a smaller gem or a larger seat; it is left out.";
             case FAINT_OUTLINE -> "No pen on the shelf stands out round the " + f.text("part") + ": the best "
                     + Seen.apart(f.number("contrast")) + " one of its sides.";
             case LINE_NOT_ON_SHELF ->
@@ -175,7 +184,9 @@ public final class FindingWords {
                     + "; edges chip first. Thin them out toward the rim.";
             case INCOMPATIBLE -> Words.upper(f.text("above")) + " over " + f.text("below") + ": "
                     + (f.has("rule") ? CareWords.sentence(f.choice("rule", Compatibility.Rule.class))
-                            : CareWords.ownTest(f.choice("outcome", SmearTest.Outcome.class), f.text("note")));
+                            : f.has("reason") ? CareWords.ownRule(f.text("reason"))
+                            : CareWords.ownTest(f.choice("outcome", SmearTest.Outcome.class), f.text("note")))
+                    + (f.is("lacks") ? " The shelf has no isolating coat." : "");
             case WET_TOO_LONG -> "\"" + StepWords.title(f.thing("step", Step.class)) + "\" takes the hand "
                     + Durations.words(f.time("work")) + ", but the paint stays open only " + Durations.words(f.time("open"))
                     + ". Mix a little slow medium in, work a piece at a time, or build the join from glazes.";
@@ -254,6 +265,7 @@ public final class FindingWords {
             case SPACE_LETTERS -> "More space between letters";
             case NEAREST_MIX -> "Take the nearest mix";
             case LAY_FLAT -> "Lay it flat";
+            case LAY_IN_ITS_WAY -> "Lay it as " + f.choice("way", BlendKind.class).label();
             case LEAVE_LAYER_OUT -> "Leave it out";
             case ALLOW_PRIMER -> "Allow primer";
             case HIDING_MIX -> "Take the nearest that hides";

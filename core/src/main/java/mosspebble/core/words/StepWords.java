@@ -1,15 +1,18 @@
 package mosspebble.core.words;
 
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import mosspebble.core.blend.BlendKind;
 import mosspebble.core.blend.Share;
+import mosspebble.core.drying.Setting;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Planner;
 import mosspebble.core.plan.Step;
@@ -95,7 +98,9 @@ public final class StepWords {
 
     private static String verb(Step.Lay lay) {
         if (lay.wet().isPresent()) {
-            return isLoaded(lay) ? "With the loaded brush:" : isRun(lay) ? "Let run together:" : "Work wet into wet:";
+            return isLoaded(lay) ? "With the loaded brush:" : isRun(lay) ? "Let run together:" : has(lay, Share.Kind.GEL)
+                    ? "Gel, lamp and powder:" : has(lay, Share.Kind.GEM) ? gems(lay) == 1 ? "Glue the gem on:" : "Glue the gems on:"
+                    : "Work wet into wet:";
         }
         return switch (lay.kind()) {
             case PRIME -> "Prime";
@@ -103,16 +108,24 @@ public final class StepWords {
             case SHADE -> lightens(lay) ? "Lighten" : "Glaze";
             case LINE_FIRST, DETAIL, OUTLINE -> "Draw";
             case HIGHLIGHT -> "Set";
-            default -> lay.doing().hides() ? "Fill" : "Lay";
+            default -> has(lay, Share.Kind.ISOLATED) ? "Isolate" : has(lay, Share.Kind.PASTE) ? "Raise with paste:" : lay.doing().hides() ? "Fill" : "Lay";
         };
     }
 
     private static boolean isLoaded(Step.Lay lay) {
-        return lay.doing().what().stream().anyMatch(w -> w.share().kind() == Share.Kind.INNER_COLOUR);
+        return has(lay, Share.Kind.INNER_COLOUR);
+    }
+
+    private static int gems(Step.Lay lay) {
+        return lay.layers().get(1).place().getNumGeometries();
     }
 
     private static boolean isRun(Step.Lay lay) {
-        return lay.doing().what().stream().anyMatch(w -> w.share().kind() == Share.Kind.RUN);
+        return has(lay, Share.Kind.RUN);
+    }
+
+    private static boolean has(Step.Lay lay, Share.Kind share) {
+        return lay.doing().what().stream().anyMatch(w -> w.share().kind() == share);
     }
 
     private static boolean lightens(Step.Lay lay) {
@@ -138,8 +151,7 @@ public final class StepWords {
             return List.of("the base under " + Words.list(names(all.stream().map(What::whole).toList())));
         }
         Share first = all.isEmpty() ? Share.WHOLE : all.get(0).share();
-        if ((first.kind() == Share.Kind.CRACKLE || first.kind() == Share.Kind.CRACKED)
-                && all.stream().allMatch(w -> w.share().equals(first))) {
+        if (MEDIA.contains(first.kind()) && all.stream().allMatch(w -> w.share().equals(first))) {
             return List.of(share(first, Words.list(names(all.stream().map(What::whole).toList()))));
         }
         List<What> letters = all.stream().filter(StepWords::isLetter).toList();
@@ -150,6 +162,9 @@ public final class StepWords {
         names.addAll(rows(all.stream().filter(w -> !isLetter(w)).toList()));
         return names;
     }
+
+    /** What a medium or material is laid on is named after it. */
+    private static final Set<Share.Kind> MEDIA = EnumSet.of(Share.Kind.CRACKLE, Share.Kind.CRACKED, Share.Kind.SIZE, Share.Kind.LEAF);
 
     /** Fewer letters are named one by one. */
     private static final int FEW_LETTERS = 4;
@@ -284,6 +299,14 @@ public final class StepWords {
             case CRACKLE -> "crackle medium on " + whole;
             case CRACKED -> "the coat that cracks on " + whole;
             case BASE -> "the base under " + whole;
+            case GEL -> "gel on " + whole;
+            case POWDER -> "powder on " + whole;
+            case SIZE -> "size on " + whole;
+            case LEAF -> "leaf on " + whole;
+            case GLUE -> "glue on " + whole;
+            case GEM -> "gems on " + whole;
+            case PASTE -> whole;
+            case ISOLATED -> whole;
         };
     }
 
@@ -312,7 +335,7 @@ public final class StepWords {
         }
         if (step instanceof Step.Seal seal) {
             return CareWords.sentence(seal.advice(), seal.varnish().load().coat().name())
-                    + (seal.advice().why().poured() ? " " + CareWords.pour(seal.work().areaMm2()) : "") + (seal.turned()
+                    + (seal.advice().why().poured() ? " " + CareWords.pour(seal.work().areaMm2()) : "") + (seal.lying().gems() ? " " + CareWords.overGems(seal.advice()) : "") + (seal.turned()
                             ? " Then lay it on clean baking paper, sealed side down, once it no longer gives under a fingernail." : "");
         }
         Step.Lay lay = (Step.Lay) step;
@@ -346,6 +369,15 @@ public final class StepWords {
                     + "into each other with moving air, the dryer cool or a straw, and tilt the stone; then lay it level and leave it."
                     + pieces(lay.wet().get());
         }
+        if (lay.wet().isPresent() && has(lay, Share.Kind.GEL)) {
+            return gel(lay);
+        }
+        if (lay.wet().isPresent() && has(lay, Share.Kind.GEM)) {
+            boolean one = gems(lay) == 1;
+            return Words.upper(coat) + ": a drop in the middle of " + (one ? "the" : "each") + " seat. Set a "
+                    + lay.layers().get(1).load().coat().name() + " in it with tweezers, press until it no longer slides, take off what comes "
+                    + "out round it; leave the stone level until the glue is hard. Small gems come off in small mouths: not for children.";
+        }
         if (lay.wet().isPresent()) {
             return "All loads ready first, as they dry while you work. One after the other, wet into wet: " + Words.list(loads(lay))
                     + "; a little more paint at each join, worked until no edge is seen." + pieces(lay.wet().get());
@@ -362,10 +394,18 @@ public final class StepWords {
                         : count.of() == 1 ? coat + on + ", thin and even."
                         : count.number() == 1 ? "a thin coat of " + coat + on
                                 + (lay.doing().hides() ? "; it may be streaky, the next one closes it."
-                                        : "; it may leave bald patches, the next one closes them.")
+                                        : lay.doing().why().reason() == Why.Reason.GLOWS ? "; the next one adds to it."
+                                : "; it may leave bald patches, the next one closes them.")
                         : "a thin coat of " + coat + on + ", once the one before no longer feels cool.";
             }
         };
+    }
+
+    /** Gel, lamp and powder are one work: the powder sticks only while the gel is fresh from the lamp. */
+    private static String gel(Step.Lay lay) {
+        return "A thin, even coat of " + lay.paint().load().coat().name() + " on what is quite dry; " + Setting.LAMP.toSeconds()
+                + " s under the lamp, 60 to 120 by its label; do not look into it. At once rub " + lay.layers().get(1).load().coat().name()
+                + " on with a soft tip until it shines, brush off the rest over paper and pour it back; do not breathe it in.";
     }
 
     /** How it is cut up where the paint does not stay open long enough for all of it. */
@@ -417,7 +457,13 @@ public final class StepWords {
             case INNER_COLOUR -> "In the same strokes, from the other corner of the brush.";
             case GLAZE ->
                     "Thin with water until it is glass-clear; one even pass over dry paint, " + share.number() + " of " + share.of() + ".";
-            case BASE -> "";
+            case BASE, GEL, POWDER, GLUE, GEM -> "";
+            case SIZE -> "A thin coat, no puddles; let it turn clear and tacky: a knuckle laid on it clicks when lifted.";
+            case LEAF ->
+                    "Lay it on the tacky size in pieces that overlap, press with a soft dry brush, brush off what does not stick; the gaps "
+                            + "take small pieces.";
+            case PASTE -> "With a knife or stiff brush, at most 2 mm at once; smooth or shape it while it is soft, let it dry through.";
+            case ISOLATED -> "A thin, even coat, not gone over; it may fall on what lies beside it.";
             case CRACKLE -> "One even coat over the dry colour; thicker for larger flakes. Let it dry until it no longer feels tacky.";
             case CRACKED -> "One full coat, each stroke once and not gone over: it tears within the hour and shows the colour below.";
             case DROPPED_WASH -> "Mostly water; drop it into the middle and dab the edge with a corner of cloth.";
@@ -565,6 +611,9 @@ public final class StepWords {
             case RUNS_ROUND -> "It runs all round, so it comes when both faces can be handled.";
             case DRAWN_ON_AREA -> "After the areas it lies on; it stops just short of what is in front.";
             case BASE_OF_SPARKLE -> "Its flakes cover thinly: a base of their own colour closes the gaps between them.";
+            case WHITE_BELOW_GLOW -> "What glows sends its light also downward: white below sends it back.";
+            case GLOWS -> "What shines is in the thickness: two thin coats at least. Light charges it.";
+            case KEEPS_APART -> Words.upper(facts.text("above")) + " over " + facts.text("below") + " would not last; this keeps them apart.";
             case SHOWS_THROUGH -> (facts.has("below") ? facts.text("below") : "what is below") + " still shows through "
                     + Words.coats(facts.count("coats")) + " there.";
         };
@@ -601,6 +650,11 @@ public final class StepWords {
             case DRY_BRUSH -> "stiff brush, nearly dry";
             case LINER -> "liner brush";
             case PEN -> "pen " + Numbers.text(tool.mm(), 1) + " mm";
+            case APPLICATOR -> "soft tip, paper below";
+            case LEAF_BRUSH -> "soft dry brush";
+            case TWEEZERS -> "tweezers, glue with a fine nozzle";
+            case KNIFE -> "palette knife";
+            case SPRAY -> "spray can, outdoors, mask on";
             case DOT_END -> DotBorder.tool(tool.mm()) + ", reloaded for every dot";
         };
     }

@@ -3,6 +3,7 @@ package mosspebble.core.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.SplittableRandom;
 import java.util.stream.IntStream;
 import mosspebble.core.Paints;
 import mosspebble.core.area.Shapes;
@@ -88,5 +89,26 @@ class ToolsTest {
         double palm = Math.PI * 42 * 40;
         double minutes = Tools.SEAL_LAY_OUT_MIN + 2 * palm / Tools.SEAL_MM2_PER_MINUTE;
         assertThat(minutes).isBetween(4.0, 12.0);
+    }
+
+    @Test // held against the library's own shrinking, on blots with holes of every breadth
+    void whatIsCalledBroadHoldsTheDisc() {
+        SplittableRandom random = new SplittableRandom(8);
+        int broad = 0;
+        for (int i = 0; i < 300; i++) {
+            Geometry blot = disc(0, random.nextDouble(1, 12)).union(disc(random.nextDouble(0, 20), random.nextDouble(1, 9)))
+                    .difference(disc(random.nextDouble(-5, 20), random.nextDouble(0.5, 5)));
+            double radius = random.nextDouble(0.3, 6);
+            boolean fits = !blot.buffer(-radius, 24).isEmpty();
+            if (Tools.isBroad(blot, radius)) {
+                broad++;
+                assertThat(fits).as("radius %s", radius).isTrue();
+            }
+            assertThat(Tools.widerThan(blot, 2 * radius)).isEqualTo(!Shapes.grown(blot, -radius).isEmpty());
+        }
+        assertThat(broad).as("and it is mostly found at once").isGreaterThan(60);
+        assertThat(Tools.isBroad(disc(0, 5), 2.4)).isTrue();
+        assertThat(Tools.isBroad(disc(0, 5), 5.1)).isFalse();
+        assertThat(Tools.isBroad(disc(0, 10).difference(disc(0, 9)), 0.6)).as("a ring is as narrow as its band").isFalse();
     }
 }
