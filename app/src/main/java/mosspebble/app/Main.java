@@ -226,7 +226,7 @@ public final class Main implements Callable<Integer> {
         try (StudioStore store = StudioStore.open(file, demo ? () -> LanternWalk.studio(shipped) : LanternWalk::newcomer)) {
             Studio studio = store.studio();
             Workshop workshop = new Workshop(new Palette(studio.shelf()), OwnFiles.with(shipped, studio.own()), studio.climate(),
-                    studio.tests());
+                    studio.known());
             if (studio.projects().isEmpty()) {
                 System.out.println("The studio has no stones yet: " + file);
             }

@@ -4,6 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import mosspebble.core.care.Compatibility;
 import mosspebble.core.blend.Blend;
 import mosspebble.core.blend.BlendKind;
 import mosspebble.core.colour.Binder;
@@ -57,12 +58,12 @@ public final class LanternWalk {
         return new Studio(
                 List.of(owl(repertoire), harbour(repertoire), lettering(repertoire), snail(repertoire), moon(repertoire), fox(repertoire),
                         heron(repertoire), window(repertoire), toadstool(repertoire)),
-                basket(), List.of(), shelf(), List.of(), new Climate(new Celsius(19), 0.55, 0.1), LengthUnit.MM, false);
+                basket(), List.of(), shelf(), Compatibility.Known.NOTHING, new Climate(new Celsius(19), 0.55, 0.1), LengthUnit.MM, false);
     }
 
     /** An empty studio with the shelf that ships. */
     public static Studio newcomer() {
-        return new Studio(List.of(), List.of(), List.of(), shelf(), List.of(), Climate.room(), LengthUnit.MM, false);
+        return new Studio(List.of(), List.of(), List.of(), shelf(), Compatibility.Known.NOTHING, Climate.room(), LengthUnit.MM, false);
     }
 
     /** Invented paints and pens; names are plain colours, prices are in no money in particular. */
@@ -95,6 +96,17 @@ public final class LanternWalk {
                 made("gesso-black", "black gesso", PaintKind.PRIMER, "#232325", 0.985, 60, 100, 6),
                 made("crackle", "crackle medium", PaintKind.CRACKLE, "#efe9d9", 0.05, 40, 60, 5),
                 made("gel", "gel coat", PaintKind.GEL, "#f2f0ea", 0.05, 12, 15, 7),
+                made("powder", "gold mirror powder", PaintKind.POWDER, "#c8a04c", 0.95, 3, 5, 6),
+                made("flakes", "dusk flakes", PaintKind.FLAKES, "#7d86b4", 0.35, 2, 3, 6),
+                made("mica", "pearl mica in medium", PaintKind.MICA, "#ded3bb", 0.45, 15, 20, 4),
+                made("size", "leaf size", PaintKind.SIZE, "#f2ead2", 0.05, 22, 30, 5),
+                made("leaf", "gold-coloured leaf", PaintKind.LEAF, "#d0a648", 0.98, 2, 3, 7),
+                made("glow", "night glow", PaintKind.GLOW, "#d6e6b2", 0.25, 20, 30, 8),
+                made("ink-wash", "blue ink wash", PaintKind.WASH, "#35548c", 0.15, 25, 30, 4),
+                made("paste", "texture paste", PaintKind.PASTE, "#eae6dc", 0.90, 120, 200, 8),
+                made("glue", "gem glue", PaintKind.GLUE, "#f4f3ee", 0.05, 25, 30, 4),
+                made("gem", "red glass gem", PaintKind.GEM, "#a51c2c", 0.90, 1, 1, 2),
+                made("isolating", "isolating spray", PaintKind.ISOLATING, "#f5f2e8", 0.05, 200, 300, 9),
                 made("varnish", "gloss varnish", PaintKind.VARNISH, "#f4eeda", 0.05, 110, 250, 11),
                 made("varnish-matt", "matt varnish", PaintKind.VARNISH, "#f1efe8", 0.05, 80, 250, 11).made(Binder.ACRYLIC, Finish.MATT,
                         new Millimetres(0), new Micrometres(60)),

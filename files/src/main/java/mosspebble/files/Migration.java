@@ -23,7 +23,7 @@ import java.util.regex.Pattern;
 final class Migration {
 
     /** How many there are: the format that this program writes. */
-    static final int STEPS = 6;
+    static final int STEPS = 7;
 
     private static final String TABLE = "(id TEXT PRIMARY KEY, position INTEGER NOT NULL, document TEXT NOT NULL)";
 
@@ -50,6 +50,15 @@ final class Migration {
             case 3 -> each(connection, "project", "id", file, Migration::toSides);
             case 4 -> each(connection, "project", "id", file, Migration::toLines);
             case 5 -> each(connection, "project", "id", file, Migration::toLayers);
+            case 6 -> {
+                each(connection, "project", "id", file, Migration::toSkins);
+                each(connection, "found", "id", file, Migration::toSkins);
+                each(connection, "setting", "key", file, tests -> {
+                    if (tests.has("tests")) {
+                        tests.putArray("quarrels");
+                    }
+                });
+            }
             default -> throw new IllegalArgumentException("there is no step from format " + from);
         }
     }
@@ -254,6 +263,15 @@ final class Migration {
     }
 
     // --- 5 to 6: further layers upon a blend, things kept within a part of another, a sealer by its name
+
+    /** What lies on a stone already is named, not only whether it is sealed. */
+    private static void toSkins(ObjectNode stone) {
+        walk(stone, node -> {
+            if (node.has("rock") && node.has("sealed")) {
+                node.put("before", node.remove("sealed").asBoolean() ? "SEALER" : "NOTHING");
+            }
+        });
+    }
 
     private static void toLayers(ObjectNode project) {
         walk(project, node -> {

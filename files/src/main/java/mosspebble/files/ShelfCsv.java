@@ -7,9 +7,6 @@ import java.io.Reader;
 import java.io.StringReader;
 import java.io.UncheckedIOException;
 import java.io.Writer;
-import java.nio.ByteBuffer;
-import java.nio.charset.CharacterCodingException;
-import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -19,7 +16,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
-import java.util.regex.Pattern;
 import mosspebble.core.colour.Binder;
 import mosspebble.core.colour.Finish;
 import mosspebble.core.colour.Opacity;
@@ -30,7 +26,6 @@ import mosspebble.core.colour.Shelf;
 import mosspebble.core.units.Micrometres;
 import mosspebble.core.units.Millilitres;
 import mosspebble.core.units.Millimetres;
-import mosspebble.core.units.Numbers;
 import mosspebble.core.units.Srgb;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
@@ -51,9 +46,6 @@ public final class ShelfCsv {
 
     /** Rows in which trouble is told one by one. */
     private static final int MOST_TROUBLES = 60;
-
-    /** What makes a spreadsheet run a cell; an apostrophe before it makes it plain text there, and is taken off again here. */
-    private static final Pattern RUN = Pattern.compile("[=+@\\t\\r-]");
 
     private static final List<String> COLUMNS = List.of("name", "kind", "colour", "opacity", "hiding", "hiding spread", "finish", "binder",
             "tip", "wet coat", "solids", "drying shift", "left", "full", "price");
@@ -92,21 +84,14 @@ public final class ShelfCsv {
             var printer = CSVFormat.RFC4180.print(writer);
             printer.printRecord(COLUMNS);
             for (Paint p : shelf.paints()) {
-                printer.printRecord(harmless(p.name()), p.kind().label(), p.swatch().hex(), Opacity.of(p.hiding()).label(), p.hiding(),
+                printer.printRecord(CsvCells.harmless(p.name()), p.kind().label(), p.swatch().hex(), Opacity.of(p.hiding()).label(),
+                        p.hiding(),
                         p.hidingSpread(), p.finish().label(), p.binder().label(), p.tip().value() + " mm",
                         p.wetCoat().value() + " µm", p.solids(), p.dryingShift(), p.pot().left().value() + " ml",
                         p.pot().full().value() + " ml", p.pot().price());
             }
             printer.flush();
         });
-    }
-
-    private static String harmless(String cell) {
-        return RUN.matcher(cell).lookingAt() ? "'" + cell : cell;
-    }
-
-    private static String asWritten(String cell) {
-        return cell.startsWith("'") && RUN.matcher(cell.substring(1)).lookingAt() ? cell.substring(1) : cell;
     }
 
     public static Read read(Path file) throws FileTrouble {
@@ -120,11 +105,10 @@ public final class ShelfCsv {
 
     static Read read(byte[] bytes, String place) throws FileTrouble {
         List<String> notes = new ArrayList<>();
-        String text = text(bytes, place, notes);
+        String text = CsvCells.text(bytes, place, notes);
         String firstLine = text.lines().filter(l -> !l.isBlank()).findFirst()
                 .orElseThrow(() -> new FileTrouble(place, "The file is empty.", "Write a head row and one row for each paint."));
-        char separator = firstLine.indexOf('\t') >= 0 ? '\t' : firstLine.indexOf(';') >= 0 ? ';' : ',';
-        CSVFormat format = CSVFormat.DEFAULT.builder().setDelimiter(separator).setIgnoreEmptyLines(true).setTrim(true).get();
+        CSVFormat format = CsvCells.format(firstLine);
         List<Paint> paints = new ArrayList<>();
         List<Trouble> troubles = new ArrayList<>();
         Map<String, Long> names = new HashMap<>();
@@ -142,7 +126,7 @@ public final class ShelfCsv {
                             "A shelf holds " + MOST_ROWS + " paints; split the file or keep those you own.");
                 }
                 try {
-                    Paint paint = paint(new Row(row, columns));
+                    Paint paint = paint(new CsvCells.Row(row, columns));
                     Long before = names.putIfAbsent(paint.name().toLowerCase(Locale.ROOT), row.getRecordNumber());
                     if (before != null) {
                         throw new IllegalArgumentException(
@@ -174,27 +158,6 @@ public final class ShelfCsv {
         return p.withId(id);
     }
 
-    private static String text(byte[] bytes, String place, List<String> notes) throws FileTrouble {
-        boolean wide = bytes.length > 1
-                && ((bytes[0] & 255) == 0xFF && (bytes[1] & 255) == 0xFE || (bytes[0] & 255) == 0xFE && (bytes[1] & 255) == 0xFF);
-        String text;
-        if (wide) {
-            text = new String(bytes, StandardCharsets.UTF_16);
-            notes.add("Read as UTF-16.");
-        } else {
-            try {
-                text = StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(bytes)).toString();
-            } catch (CharacterCodingException e) {
-                text = new String(bytes, Charset.forName("windows-1252"));
-                notes.add("The file is not UTF-8; it was read as Windows-1252. Look at the accents.");
-            }
-        }
-        if (text.indexOf('\0') >= 0) {
-            throw new FileTrouble(place, "This is not a text file.", "Save the table as CSV.");
-        }
-        return text.startsWith("\uFEFF") ? text.substring(1) : text;
-    }
-
     private static Map<String, Integer> head(CSVRecord row, String place) throws FileTrouble {
         Map<String, Integer> columns = new HashMap<>();
         for (int i = 0; i < row.size(); i++) {
@@ -213,14 +176,14 @@ public final class ShelfCsv {
         return columns;
     }
 
-    private static Paint paint(Row row) {
-        String name = asWritten(row.text("name"));
+    private static Paint paint(CsvCells.Row row) {
+        String name = CsvCells.asWritten(row.text("name"));
         if (name.isBlank()) {
             throw new IllegalArgumentException("The name is missing.");
         }
         if (name.length() > Paint.LONGEST) {
             throw new IllegalArgumentException(
-                    "\"" + shortened(name) + "\" has more than " + Paint.LONGEST + " letters. Give the paint a shorter name.");
+                    "\"" + CsvCells.shortened(name) + "\" has more than " + Paint.LONGEST + " letters. Give the paint a shorter name.");
         }
         PaintKind kind = row.one("kind", PaintKind.values(), PaintKind::label, null);
         Srgb colour;
@@ -228,7 +191,7 @@ public final class ShelfCsv {
             colour = Srgb.ofHex(row.text("colour"));
         } catch (IllegalArgumentException e) {
             throw new IllegalArgumentException(
-                    "\"" + shortened(row.text("colour")) + "\" is no colour. Write # and six digits such as #8a7f6c.", e);
+                    "\"" + CsvCells.shortened(row.text("colour")) + "\" is no colour. Write # and six digits such as #8a7f6c.", e);
         }
         Paint paint = Paint.usual(Paint.idOf(name), name, kind, colour, new Millilitres(row.number("left", "ml", 0, 10_000, 0)));
         double hiding = row.has("hiding") ? row.number("hiding", "", 0.02, 0.999, paint.hiding())
@@ -241,80 +204,5 @@ public final class ShelfCsv {
                         row.number("solids", "", 0.05, 1, paint.solids()), row.number("drying shift", "", -15, 15, paint.dryingShift())),
                 new Millimetres(row.number("tip", "mm", 0, 15, paint.tip().value())),
                 new Pot(paint.left(), new Millilitres(row.number("full", "ml", 0, 10_000, 0)), row.number("price", "", 0, 100_000, 0)));
-    }
-
-    private static String shortened(String text) {
-        return Said.shortly(text, 40);
-    }
-
-    private record Row(CSVRecord cells, Map<String, Integer> columns) {
-
-        String text(String column) {
-            Integer i = columns.get(column);
-            return i == null || i >= cells.size() ? "" : cells.get(i);
-        }
-
-        boolean has(String column) {
-            return !text(column).isBlank();
-        }
-
-        <E extends Enum<E>> E one(String column, E[] values, java.util.function.Function<E, String> label, E usual) {
-            String text = text(column).toLowerCase(Locale.ROOT).replace('_', ' ').trim();
-            if (text.isEmpty() && usual != null) {
-                return usual;
-            }
-            for (E value : values) {
-                if (label.apply(value).equalsIgnoreCase(text) || value.name().replace('_', ' ').equalsIgnoreCase(text)) {
-                    return value;
-                }
-            }
-            List<String> known = java.util.Arrays.stream(values).map(label).toList();
-            throw new IllegalArgumentException(
-                    (text.isEmpty() ? "The " + column + " is missing." : "\"" + shortened(text) + "\" is no " + column + ".")
-                            + " Write one of: " + String.join(", ", known) + ".");
-        }
-
-        /** A number with its unit or without one. */
-        double number(String column, String unit, double low, double high, double usual) {
-            String text = text(column).trim();
-            if (text.isEmpty()) {
-                return usual;
-            }
-            String plain = text.toLowerCase(Locale.ROOT).replace('µ', 'u').replace('μ', 'u');
-            var split = Pattern.compile("([-+]?[0-9][0-9.,]*|[-+]?[.,][0-9]+)\\s*([a-z%]*( oz)?)").matcher(plain);
-            double factor = 1;
-            boolean known = split.matches();
-            if (known) {
-                factor = switch (split.group(2)) {
-                    case "" -> 1;
-                    case "ml", "um", "mm" -> split.group(2).equals(unit) ? 1 : Double.NaN;
-                    case "cl" -> unit.equals("ml") ? 10 : Double.NaN;
-                    case "l" -> unit.equals("ml") ? 1000 : Double.NaN;
-                    case "fl oz", "oz" -> unit.equals("ml") ? 29.5735295625 : Double.NaN;
-                    case "in" -> unit.equals("mm") ? 25.4 : Double.NaN;
-                    case "cm" -> unit.equals("mm") ? 10 : Double.NaN;
-                    case "%" -> unit.isEmpty() ? 0.01 : Double.NaN;
-                    default -> Double.NaN;
-                };
-            }
-            String wanted = Numbers.text(low, 3) + " to " + Numbers.text(high, 3)
-                    + (unit.isEmpty() ? "" : unit.equals("um") ? " µm" : " " + unit);
-            if (!known) {
-                throw new IllegalArgumentException("\"" + shortened(text) + "\" is no number for " + column + ". Write " + wanted + ".");
-            }
-            if (Double.isNaN(factor)) {
-                throw new IllegalArgumentException("\"" + split.group(2) + "\" is no unit for " + column + ". Write " + wanted + ".");
-            }
-            double value;
-            try {
-                value = factor * Numbers.parse(split.group(1));
-            } catch (NumberFormatException e) {
-                throw new IllegalArgumentException("\"" + shortened(text) + "\" is no number for " + column + ". Write " + wanted + ".", e);
-            }
-            if (!(value >= low && value <= high)) {
-                throw new IllegalArgumentException("The " + column + " is " + shortened(text) + "; it must be " + wanted + ".");
-            }
-            return value;
-        }
     }
 }

@@ -13,6 +13,7 @@ import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -20,7 +21,10 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
+import mosspebble.core.care.Compatibility;
+import mosspebble.core.care.Quarrel;
 import mosspebble.core.care.SmearTest;
+import mosspebble.core.care.Who;
 import mosspebble.core.colour.Shelf;
 import mosspebble.core.drying.Climate;
 import mosspebble.core.project.Project;
@@ -60,7 +64,22 @@ final class StudioFile {
             "edit", "CREATE TABLE edit(number INTEGER PRIMARY KEY AUTOINCREMENT, at TEXT NOT NULL, title TEXT NOT NULL)", "sqlite_sequence",
             "CREATE TABLE sqlite_sequence(name,seq)");
 
-    private record Tests(List<SmearTest> tests) {}
+    /** Tests, and rules of one's own with what they name as text. */
+    private record Tests(List<SmearTest> tests, List<Rule> quarrels) {
+
+        private record Rule(String below, String above, boolean anywhere, Compatibility.Severity severity, Quarrel.Way way, long minutes,
+                String reason) {}
+
+        static Tests of(Compatibility.Known known) {
+            return new Tests(known.tests(), known.quarrels().stream().map(q -> new Rule(q.below().toString(), q.above().toString(),
+                    q.anywhere(), q.severity(), q.way(), q.rest().toMinutes(), q.reason())).toList());
+        }
+
+        Compatibility.Known known() {
+            return new Compatibility.Known(tests, quarrels.stream().map(r -> new Quarrel(Who.parse(r.below), Who.parse(r.above), r.anywhere,
+                    r.severity, r.way, Duration.ofMinutes(r.minutes), r.reason)).toList());
+        }
+    }
 
     private record View(LengthUnit unit, boolean evening) {}
 
@@ -410,7 +429,7 @@ final class StudioFile {
         Climate climate = setting(connection, file, "climate", Climate.class);
         Tests tests = setting(connection, file, "tests", Tests.class);
         try {
-            return new Studio(projects, basket, own, shelf, tests.tests(), climate, view.unit(), view.evening());
+            return new Studio(projects, basket, own, shelf, tests.known(), climate, view.unit(), view.evening());
         } catch (IllegalArgumentException | NullPointerException e) {
             throw new FileTrouble(file.toString(),
                     "The studio contradicts itself" + (e instanceof IllegalArgumentException ? ": " + e.getMessage() : "") + ".",
@@ -518,7 +537,7 @@ final class StudioFile {
         putRows(connection, "found", before == null ? List.of() : before.basket(), after.basket(), FoundStone::id);
         putRows(connection, "own", before == null ? List.of() : before.own(), after.own(), OwnFile::id);
         putIfChanged(connection, "shelf", before == null ? null : before.shelf(), after.shelf());
-        putIfChanged(connection, "tests", before == null ? null : new Tests(before.tests()), new Tests(after.tests()));
+        putIfChanged(connection, "tests", before == null ? null : Tests.of(before.known()), Tests.of(after.known()));
         putIfChanged(connection, "climate", before == null ? null : before.climate(), after.climate());
         putIfChanged(connection, "view", before == null ? null : new View(before.unit(), before.evening()),
                 new View(after.unit(), after.evening()));

@@ -34,7 +34,7 @@ class OrderKeptTest {
 
     private static PaintPlan plan(Project project) {
         return Plans.plan(project, Survey.of(project.stone()),
-                new Workshop(new Palette(STUDIO.shelf()), REPERTOIRE, STUDIO.climate(), STUDIO.tests()), new Remembered());
+                new Workshop(new Palette(STUDIO.shelf()), REPERTOIRE, STUDIO.climate(), STUDIO.known()), new Remembered());
     }
 
     @ParameterizedTest

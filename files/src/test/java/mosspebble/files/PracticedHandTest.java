@@ -51,7 +51,7 @@ class PracticedHandTest {
             studio = store.studio();
         }
         Workshop workshop = new Workshop(new Palette(studio.shelf()), OwnFiles.with(BuiltIn.repertoire(), studio.own()), studio.climate(),
-                studio.tests());
+                studio.known());
         for (Project project : studio.projects()) {
             PLANS.put(project.id(), Plans.plan(project, Survey.of(project.stone()), workshop, new Remembered()));
         }

@@ -12,10 +12,15 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
+import java.time.Duration;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.SplittableRandom;
+import mosspebble.core.stone.Skin;
+import mosspebble.core.care.Who;
+import mosspebble.core.care.Quarrel;
+import mosspebble.core.care.Compatibility;
 import mosspebble.core.area.Remembered;
 import mosspebble.core.blend.Blend;
 import mosspebble.core.blend.BlendKind;
@@ -221,6 +226,30 @@ class StudioStoreTest {
             assertThat(kept.sketch().orElseThrow().item("i2").orElseThrow().within()).contains("cap");
             assertThat(kept.wholeHabits().sealer()).isEqualTo("resin");
             assertThat(kept.wholeHabits().seal()).isEqualTo(Habits.Seal.RESIN);
+        }
+    }
+
+    @Test
+    void aStudioOfFormat6HasBareStonesNoRulesOfItsOwnAndKeepsBothWhenChosen() throws Exception {
+        // the Lantern Walk as the program before format 7 kept it, with a smear test
+        try (InputStream in = getClass().getResourceAsStream("studio-format-6.pebble")) {
+            Files.write(file(), in.readAllBytes());
+        }
+        SmearTest test = new SmearTest("pen-black", "varnish", SmearTest.Outcome.SMEARS, "on slate");
+        Quarrel own = new Quarrel(Who.parse("binder=oil & not paint=gold"), Who.parse("use=seals"), true, Compatibility.Severity.CARE,
+                Quarrel.Way.WAIT, Duration.ofHours(72), "still soft");
+        try (StudioStore store = StudioStore.open(file(), LanternWalk::newcomer)) {
+            Studio read = store.studio();
+            assertThat(read.projects()).hasSize(9).allSatisfy(p -> assertThat(p.stone().skin().before()).isEqualTo(Skin.Before.NOTHING));
+            assertThat(read.basket()).isEqualTo(LanternWalk.studio(BuiltIn.repertoire()).basket());
+            assertThat(read.tests()).containsExactly(test);
+            assertThat(read.known().quarrels()).isEmpty();
+            store.commit(read.withQuarrels(List.of(own)).edit("owl", p -> p.withStone(p.stone()
+                    .withSkin(p.stone().skin().withState(Skin.Before.PAINT_SANDED, false)))), "Rules");
+        }
+        try (StudioStore again = StudioStore.open(file(), LanternWalk::newcomer)) {
+            assertThat(again.studio().known()).isEqualTo(new Compatibility.Known(List.of(test), List.of(own)));
+            assertThat(again.studio().project("owl").orElseThrow().stone().skin().before()).isEqualTo(Skin.Before.PAINT_SANDED);
         }
     }
 

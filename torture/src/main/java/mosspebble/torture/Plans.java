@@ -43,7 +43,7 @@ final class Plans {
         List<Throwable> troubled = new ArrayList<>();
         try {
             PaintPlan plan = mosspebble.core.rules.Plans.plan(project, Survey.of(project.stone()),
-                    new Workshop(new Palette(studio.shelf()), repertoire, studio.climate(), studio.tests()), new Remembered(),
+                    new Workshop(new Palette(studio.shelf()), repertoire, studio.climate(), studio.known()), new Remembered(),
                     troubled::add);
             row.acknowledged += plan.steps().size();
         } catch (RuntimeException | StackOverflowError | OutOfMemoryError e) {

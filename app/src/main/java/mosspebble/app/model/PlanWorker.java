@@ -196,7 +196,7 @@ public class PlanWorker implements AutoCloseable {
 
     /** The plan of a project; only on the worker. */
     public PaintPlan plan(Project project, Studio studio) {
-        Workshop workshop = new Workshop(palette(studio.shelf()), repertoire(studio), studio.climate(), studio.tests());
+        Workshop workshop = new Workshop(palette(studio.shelf()), repertoire(studio), studio.climate(), studio.known());
         return Plans.plan(project, survey(project.stone()), workshop, remembered.computeIfAbsent(project.id(), id -> new Remembered()),
                 error -> Journal.trouble("planning a thing of a sketch", error));
     }

@@ -11,6 +11,7 @@ import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
 import mosspebble.app.model.FileWork;
 import mosspebble.app.model.Workbench;
+import mosspebble.core.care.Quarrel;
 import mosspebble.core.care.SmearTest;
 import mosspebble.core.colour.Drawdown;
 import mosspebble.core.colour.Paint;
@@ -19,6 +20,7 @@ import mosspebble.core.colour.Shelf;
 import mosspebble.core.units.Millilitres;
 import mosspebble.core.units.Numbers;
 import mosspebble.core.units.Srgb;
+import mosspebble.files.QuarrelCsv;
 import mosspebble.files.ShelfCsv;
 import mosspebble.instruments.StripeReader;
 
@@ -235,6 +237,39 @@ public final class ShelfModel {
         Shelf now = shelf();
         files.run("Writing " + file.getFileName(), () -> {
             ShelfCsv.write(now, file);
+            return file.toAbsolutePath();
+        }, written -> workbench.tell("Written: " + written));
+    }
+
+    // --- what goes over what
+
+    /** The painter's own rules, in their order. */
+    public List<Quarrel> quarrels() {
+        return workbench.studio().known().quarrels();
+    }
+
+    public void withoutQuarrel(int index) {
+        List<Quarrel> fewer = new ArrayList<>(quarrels());
+        fewer.remove(index);
+        workbench.editStudio("Take a rule out", s -> s.withQuarrels(fewer));
+    }
+
+    /** Reads a table of rules; its own rows take the place of those there were, in one edit. */
+    public void bringRules(Path file) {
+        files.run("Reading " + file.getFileName(), () -> QuarrelCsv.read(file), (QuarrelCsv.Read read) -> {
+            String left = read.troubles().isEmpty() ? "" : " " + read.troubles().size() + " not read: " + read.troubles().get(0);
+            if (read.own().isEmpty()) {
+                workbench.tell(file.getFileName() + " holds no rules of your own." + left);
+            } else if (workbench.editStudio("Bring " + read.own().size() + " rules", s -> s.withQuarrels(read.own()))) {
+                workbench.tell("Rules of your own: " + read.own().size() + "." + left);
+            }
+        });
+    }
+
+    public void writeRules(Path file) {
+        List<Quarrel> own = quarrels();
+        files.run("Writing " + file.getFileName(), () -> {
+            QuarrelCsv.write(own, file);
             return file.toAbsolutePath();
         }, written -> workbench.tell("Written: " + written));
     }

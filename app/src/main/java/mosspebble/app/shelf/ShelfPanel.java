@@ -49,6 +49,7 @@ public final class ShelfPanel extends Panel {
     private final ShelfModel desk;
     private final HBox head = new HBox(10);
     private final VBox tests = new VBox(5);
+    private final RulesBox rules;
     private Object shown;
 
     public ShelfPanel(Workbench workbench, Results show, ShelfModel desk, Runnable close) {
@@ -135,11 +136,12 @@ public final class ShelfPanel extends Panel {
         Entry full = pot("paint-full", "Pot, ml", p -> p.full().value(), (p, v) -> new Pot(p.left(), new Millilitres(v), p.price()));
         Entry price = pot("paint-price", "Price", Pot::price, (p, v) -> new Pot(p.left(), p.full(), v));
         tests.setId("smear-tests");
+        this.rules = new RulesBox(desk);
         Button away = button("paint-away", "Take off the shelf", "Stones that use it are told by a finding", desk::takeAway);
         Button back = button("shelf-back", "Back to the cloth", "Back to the stone (Escape)", close);
         getChildren().addAll(head, name, kind, colours, opacity, drawdown, heading("Wet and dry"), wet, finish, binder,
                 PageView.row(tip, coat), PageView.row(left, full, price), heading("Under a sealer"),
-                quiet("What your own test pieces showed goes before every rule."), tests, heading("What goes over what"), rules(),
+                quiet("What your own test pieces showed goes before every rule."), tests, heading("What goes over what"), rules,
                 new HBox(6, away, back));
         desk.paintProperty().addListener((o, a, b) -> refresh());
         onRefresh(() -> {
@@ -170,26 +172,8 @@ public final class ShelfPanel extends Panel {
                 present(wet, !p.kind().clear());
             });
             head(now);
+            rules.refresh();
         });
-    }
-
-    /** The whole table of rules. */
-    private static VBox rules() {
-        VBox rules = new VBox(6);
-        rules.setId("rules");
-        for (Compatibility.Rule rule : Compatibility.Rule.values()) {
-            Label weight = new Label(switch (rule.severity()) {
-                case NEVER -> "never";
-                case CARE -> "care";
-                case NOTE -> "note";
-            });
-            weight.getStyleClass().addAll("weight", rule.severity() == Compatibility.Severity.NEVER ? "problem" : "quiet");
-            Label words = quiet(Words.upper(CareWords.title(rule)) + ": " + CareWords.sentence(rule));
-            HBox row = new HBox(6, weight, words);
-            HBox.setHgrow(words, Priority.ALWAYS);
-            rules.getChildren().add(row);
-        }
-        return rules;
     }
 
     private Optional<Paint> paint() {

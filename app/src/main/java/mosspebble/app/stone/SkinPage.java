@@ -44,7 +44,7 @@ final class SkinPage extends PageView {
     private final StonePanel panel;
     private final Choice<RockKind> rock;
     private final Choice<Texture> texture;
-    private final Choice<Boolean> sealed;
+    private final Choice<Skin.Before> sealed;
     private final Choice<Boolean> loose;
     private final Measure porosity;
     private final Entry drop;
@@ -64,10 +64,14 @@ final class SkinPage extends PageView {
         for (Texture t : Texture.values()) {
             texture.option("skin-" + t.label(), t.label(), t, "The stone feels " + t.label());
         }
-        sealed = new Choice<>("Before", b -> skin("Sealed before", s -> s.withState(b, s.loose())));
-        sealed.option("skin-bare", "bare", false, "Nothing on it yet").option("skin-sealed", "sealed already", true,
-                "It has been varnished or sealed before");
-        loose = new Choice<>("Grains", b -> skin("Loose grains", s -> s.withState(s.sealed(), b)));
+        sealed = new Choice<>("Before", b -> skin("What was on it before", s -> s.withState(b, s.loose())));
+        sealed.option("skin-bare", "bare", Skin.Before.NOTHING, "Nothing on it yet")
+                .option("skin-sealed", "sealed", Skin.Before.SEALER, "It has been varnished or sealed before: that is dulled")
+                .option("skin-painted", "painted, kept", Skin.Before.PAINT_KEPT,
+                        "Old paint stays as the ground: measure its colour as the stone's")
+                .option("skin-sanded", "painted, sanded", Skin.Before.PAINT_SANDED, "Old paint is sanded smooth")
+                .option("skin-stripped", "painted, stripped", Skin.Before.PAINT_STRIPPED, "Old paint is taken off down to the stone");
+        loose = new Choice<>("Grains", b -> skin("Loose grains", s -> s.withState(s.before(), b)));
         loose.option("grains-firm", "firm", false, "Nothing rubs off").option("grains-loose", "rub off", true,
                 "Grains come off under the thumb");
         porosity = new Measure("porosity", "Porosity", "Open pores: a drop of water beads on a glassy stone and soaks into a porous one", 0,
@@ -94,7 +98,7 @@ final class SkinPage extends PageView {
         HBox row = new HBox(8, colour, drop);
         HBox.setHgrow(colour, Priority.ALWAYS);
         HBox.setHgrow(drop, Priority.ALWAYS);
-        HBox states = new HBox(10, sealed, loose);
+        VBox states = new VBox(10, sealed, loose);
         looks.setAlignment(Pos.CENTER_LEFT);
         darker.setId("darker");
         setSpacing(10);
@@ -117,7 +121,7 @@ final class SkinPage extends PageView {
         Stone stone = panel.stone();
         rock.show(stone.rock());
         texture.show(stone.texture());
-        sealed.show(stone.skin().sealed());
+        sealed.show(stone.skin().before());
         loose.show(stone.skin().loose());
         porosity.refresh();
         colour.refresh();

@@ -91,7 +91,7 @@ public enum BlendKind {
     public Optional<PaintKind.Use> material() {
         return switch (this) {
             case POWDERED -> Optional.of(PaintKind.Use.RUBBED_ON);
-            case LEAFED -> Optional.of(PaintKind.Use.LAID_AS_LEAF);
+            case LEAFED -> Optional.of(PaintKind.Use.IS_LEAF);
             case GEMS -> Optional.of(PaintKind.Use.GLUED_ON);
             default -> Optional.empty();
         };

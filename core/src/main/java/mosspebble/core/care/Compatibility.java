@@ -13,38 +13,38 @@ import mosspebble.core.colour.Paint;
  */
 public final class Compatibility {
 
-    private static final String SEALER = "use seals";
-    private static final String WATERBORNE = "binder acrylic and not use medium";
-    private static final String RESIN = "binder two-part resin";
-    private static final String NO_MEDIUM = "not use medium";
+    private static final String SEALER = "use=seals";
+    private static final String WATERBORNE = "binder=acrylic & not use=medium";
+    private static final String RESIN = "binder=two-part resin";
+    private static final String NO_MEDIUM = "not use=medium";
 
     /** How bad it is. */
     public enum Severity { NEVER, CARE, NOTE }
 
     /** The rules, in the order in which they count. */
     public enum Rule {
-        DYE_UNDER_A_SEALER("binder dye ink", SEALER, false, Severity.NEVER, Way.NONE, 0),
-        ALCOHOL_INK_UNDER_RESIN("binder alcohol", RESIN, false, Severity.NEVER, Way.ISOLATE, 0),
-        ALCOHOL_INK_UNDER_LACQUER("binder alcohol", "binder solvent lacquer", false, Severity.NEVER, Way.NONE, 0),
-        ALCOHOL_INK_UNDER_A_BRUSHED_VARNISH("binder alcohol", SEALER, false, Severity.CARE, Way.NONE, 0),
-        WATER_BASED_PAINT_ON_ALCOHOL_INK("binder alcohol", WATERBORNE, false, Severity.NOTE, Way.NONE, 0),
-        WATER_OVER_A_WASH("use dissolves", "binder acrylic", false, Severity.CARE, Way.SPRAY_BETWEEN, 0),
-        WATER_VARNISH_OVER_A_WASH("use dissolves", "binder polyurethane", false, Severity.CARE, Way.SPRAY_BETWEEN, 0),
-        WATER_BASED_OVER_OIL("binder oil", "binder acrylic", false, Severity.NEVER, Way.NONE, 0),
-        ANYTHING_ON_WAX("binder wax", "not binder wax", false, Severity.NEVER, Way.NONE, 0),
-        ANYTHING_OVER_CRACKLE("use cracks", NO_MEDIUM, true, Severity.CARE, Way.ISOLATE, 0),
-        RESIN_OVER_CRACKLE("use cracks", RESIN, true, Severity.NOTE, Way.WAIT, 72),
-        SEALER_OVER_CRACKLE("use cracks", SEALER, true, Severity.NOTE, Way.WAIT, 24),
-        PAINT_ON_GEL("binder uv gel", "not use medium and not binder uv gel and not use rubbed on", false, Severity.NEVER, Way.ISOLATE, 0),
-        PAINT_ON_POWDER("use rubbed on", NO_MEDIUM, false, Severity.NEVER, Way.ISOLATE, 0),
-        SEALER_OVER_GEL("binder uv gel", SEALER, false, Severity.CARE, Way.NONE, 0),
-        SEALER_OVER_POWDER("use rubbed on", SEALER, false, Severity.NOTE, Way.NONE, 0),
-        PAINT_ON_LEAF("use laid as leaf", "binder acrylic and not use medium", false, Severity.NOTE, Way.ISOLATE, 0),
+        DYE_UNDER_A_SEALER("binder=dye ink", SEALER, false, Severity.NEVER, Way.NONE, 0),
+        ALCOHOL_INK_UNDER_RESIN("binder=alcohol", RESIN, false, Severity.NEVER, Way.ISOLATE, 0),
+        ALCOHOL_INK_UNDER_LACQUER("binder=alcohol", "binder=solvent lacquer", false, Severity.NEVER, Way.NONE, 0),
+        ALCOHOL_INK_UNDER_A_BRUSHED_VARNISH("binder=alcohol", SEALER, false, Severity.CARE, Way.NONE, 0),
+        WATER_BASED_PAINT_ON_ALCOHOL_INK("binder=alcohol", WATERBORNE, false, Severity.NOTE, Way.NONE, 0),
+        WATER_OVER_A_WASH("use=dissolves", "binder=acrylic", false, Severity.CARE, Way.SPRAY_BETWEEN, 0),
+        WATER_VARNISH_OVER_A_WASH("use=dissolves", "binder=polyurethane", false, Severity.CARE, Way.SPRAY_BETWEEN, 0),
+        WATER_BASED_OVER_OIL("binder=oil", "binder=acrylic", false, Severity.NEVER, Way.NONE, 0),
+        ANYTHING_ON_WAX("binder=wax", "not binder=wax", false, Severity.NEVER, Way.NONE, 0),
+        ANYTHING_OVER_CRACKLE("use=cracks", NO_MEDIUM, true, Severity.CARE, Way.ISOLATE, 0),
+        RESIN_OVER_CRACKLE("use=cracks", RESIN, true, Severity.NOTE, Way.WAIT, 72),
+        SEALER_OVER_CRACKLE("use=cracks", SEALER, true, Severity.NOTE, Way.WAIT, 24),
+        PAINT_ON_GEL("binder=uv gel", "not use=medium & not binder=uv gel & not use=rubbed on", false, Severity.NEVER, Way.ISOLATE, 0),
+        PAINT_ON_POWDER("use=rubbed on", NO_MEDIUM, false, Severity.NEVER, Way.ISOLATE, 0),
+        SEALER_OVER_GEL("binder=uv gel", SEALER, false, Severity.CARE, Way.NONE, 0),
+        SEALER_OVER_POWDER("use=rubbed on", SEALER, false, Severity.NOTE, Way.NONE, 0),
+        PAINT_ON_LEAF("use=is leaf", "binder=acrylic & not use=medium", false, Severity.NOTE, Way.ISOLATE, 0),
         RESIN_OVER_PAINT(WATERBORNE, RESIN, false, Severity.NOTE, Way.WAIT, 72),
         RESIN_ON_RESIN(RESIN, NO_MEDIUM, false, Severity.CARE, Way.NONE, 0),
-        LACQUER_OVER_FRESH_ACRYLIC(WATERBORNE, "binder solvent lacquer and not use isolates", false, Severity.CARE, Way.WAIT, 24),
-        MATT_OVER_GLITTER_OR_METAL("use sparkles", "use seals and finish matt", false, Severity.NOTE, Way.NONE, 0),
-        INK_ON_A_GLOSSY_FILM("finish gloss and not use seals", "use ink", false, Severity.NOTE, Way.NONE, 0);
+        LACQUER_OVER_FRESH_ACRYLIC(WATERBORNE, "binder=solvent lacquer & not use=isolates", false, Severity.CARE, Way.WAIT, 24),
+        MATT_OVER_GLITTER_OR_METAL("use=sparkles", "use=seals & finish=matt", false, Severity.NOTE, Way.NONE, 0),
+        INK_ON_A_GLOSSY_FILM("finish=gloss & not use=seals", "use=ink", false, Severity.NOTE, Way.NONE, 0);
 
         private final Who below;
         private final Who above;
@@ -92,7 +92,8 @@ public final class Compatibility {
      * @param test the painter's own test that does, or none
      * @param own the painter's own rule that does, or none
      */
-    public record Verdict(Severity severity, Way way, Duration rest, Optional<Rule> rule, Optional<SmearTest> test, Optional<Quarrel> own) {}
+    public record Verdict(Severity severity, Way way, Duration rest, Optional<Rule> rule, Optional<SmearTest> test,
+            Optional<Quarrel> own) {}
 
     /**
      * What a painter knows besides the table.

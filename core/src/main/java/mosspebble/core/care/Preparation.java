@@ -8,6 +8,7 @@ import java.util.stream.Stream;
 import mosspebble.core.drying.Climate;
 import mosspebble.core.drying.Evaporation;
 import mosspebble.core.stone.Patch;
+import mosspebble.core.stone.Skin;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.stone.Texture;
@@ -33,7 +34,7 @@ public final class Preparation {
     private static final Duration MOST = Duration.ofDays(5);
 
     /** What there is to do. */
-    public enum Act { DRY_CAST, BRUSH, WASH, DULL, FILL }
+    public enum Act { DRY_CAST, STRIP, BRUSH, WASH, SAND, DULL, FILL }
 
     /**
      * One thing to do.
@@ -60,6 +61,10 @@ public final class Preparation {
             Duration dry = castDries(climate);
             tasks.add(new Task(Act.DRY_CAST, room.and("dry", dry), Duration.ofMinutes(1), dry));
         }
+        Skin.Before before = stone.skin().before();
+        if (before == Skin.Before.PAINT_STRIPPED) { // the stripper takes its time, and is washed off with the rest
+            tasks.add(new Task(Act.STRIP, Facts.none(), Duration.ofMinutes(15), Duration.ofMinutes(30)));
+        }
         if (cast || stone.skin().loose() || stone.texture() == Texture.ROUGH) {
             tasks.add(new Task(Act.BRUSH, Facts.of("loose", stone.skin().loose()).and("cast", cast), Duration.ofMinutes(cast ? 2 : 4),
                     Duration.ZERO));
@@ -68,8 +73,10 @@ public final class Preparation {
             Duration dry = dryAfterWashing(stone, climate);
             tasks.add(new Task(Act.WASH, room.and("pores", stone.porosity()).and("dry", dry), Duration.ofMinutes(5), dry));
         }
-        if (stone.skin().sealed() || stone.rock().isGlassy()) {
-            tasks.add(dull(stone.skin().sealed()));
+        if (before == Skin.Before.PAINT_SANDED) {
+            tasks.add(new Task(Act.SAND, Facts.none(), Duration.ofMinutes(12), Duration.ofMinutes(15)));
+        } else if (stone.skin().sealed() || stone.rock().isGlassy()) {
+            tasks.add(dull(before));
         }
         List<Patch> deep = Stream.concat(survey.dome().patches().stream(), other.stream().flatMap(s -> s.dome().patches().stream()))
                 .filter(p -> (p.kind() == Patch.Kind.HOLE || p.kind() == Patch.Kind.CRACK) && p.depthMm() >= FILLED_MM).toList();
@@ -94,8 +101,9 @@ public final class Preparation {
     }
 
     /** Dulling the skin so that paint grips. */
-    public static Task dull(boolean sealed) {
-        return new Task(Act.DULL, Facts.of("sealed", sealed), Duration.ofMinutes(6), sealed ? Duration.ofMinutes(15) : Duration.ZERO);
+    public static Task dull(Skin.Before before) {
+        return new Task(Act.DULL, Facts.of("before", before), Duration.ofMinutes(6),
+                before == Skin.Before.SEALER || before == Skin.Before.PAINT_KEPT ? Duration.ofMinutes(15) : Duration.ZERO);
     }
 
     /**

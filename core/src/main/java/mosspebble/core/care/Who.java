@@ -11,8 +11,8 @@ import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.PaintKind;
 
 /**
- * Which products a rule is about: all that fit every one of its terms. As text the terms are joined by "and", each a field and what it must
- * be, or must not: {@code binder acrylic and not use medium}.
+ * Which products a rule is about: all that fit every one of its terms. As text the terms are joined by "&", each a field and what it must
+ * be, or must not: {@code binder=acrylic & not use=medium}.
  *
  * @param terms 1 to {@link #MOST}
  */
@@ -43,7 +43,7 @@ public record Who(List<Term> terms) {
 
         @Override
         public String toString() {
-            return (not ? "not " : "") + field.name().toLowerCase(Locale.ROOT) + " " + value;
+            return (not ? "not " : "") + field.name().toLowerCase(Locale.ROOT) + "=" + value;
         }
     }
 
@@ -60,17 +60,17 @@ public record Who(List<Term> terms) {
      * @throws IllegalArgumentException saying what is not understood and what may stand there
      */
     public static Who parse(String text) {
-        return new Who(Arrays.stream(text.strip().toLowerCase(Locale.ROOT).split("\\s+and\\s+")).limit(MOST + 1L).map(Who::term).toList());
+        return new Who(Arrays.stream(text.strip().toLowerCase(Locale.ROOT).split("\\s*&\\s*")).limit(MOST + 1L).map(Who::term).toList());
     }
 
     private static Term term(String text) {
         boolean not = text.startsWith("not ");
         String rest = (not ? text.substring(4) : text).strip();
-        int space = rest.indexOf(' ');
-        String name = space < 0 ? rest : rest.substring(0, space);
+        int equals = rest.indexOf('=');
+        String name = (equals < 0 ? rest : rest.substring(0, equals)).strip();
         Field field = Arrays.stream(Field.values()).filter(f -> f.name().toLowerCase(Locale.ROOT).equals(name)).findFirst()
                 .orElseThrow(() -> new IllegalArgumentException("\"" + name + "\" is none of " + names(Field.values())));
-        String value = space < 0 ? "" : rest.substring(space + 1).strip();
+        String value = equals < 0 ? "" : rest.substring(equals + 1).strip();
         List<String> known = known(field);
         if (value.isEmpty() || value.length() > Paint.LONGEST || !known.isEmpty() && !known.contains(value)) {
             throw new IllegalArgumentException("\"" + value + "\" is no " + name
@@ -109,6 +109,6 @@ public record Who(List<Term> terms) {
     /** As text, which {@link #parse} reads. */
     @Override
     public String toString() {
-        return terms.stream().map(Term::toString).collect(Collectors.joining(" and "));
+        return terms.stream().map(Term::toString).collect(Collectors.joining(" & "));
     }
 }

@@ -19,7 +19,7 @@ public enum PaintKind {
     FLAKES("colour-shift flakes", 10, 1, 0, 0.35, Finish.GLOSS, Use.SPARKLES, Use.RUBBED_ON),
     MICA("mica powder in medium", 60, 0.35, 0, 0.5, Finish.SATIN, Use.SPARKLES, Use.FLAKES),
     SIZE("leaf size", 40, 0.45, 0, 0.05, Finish.SATIN, Use.MEDIUM, Use.HOLDS_LEAF),
-    LEAF("metal leaf", 3, 1, 0, 0.98, Finish.GLOSS, Use.SPARKLES, Use.LAID_AS_LEAF),
+    LEAF("metal leaf", 3, 1, 0, 0.98, Finish.GLOSS, Use.SPARKLES, Use.IS_LEAF),
     GLOW("glow paint", 100, 0.45, 0, 0.25, Finish.SATIN, Use.GLAZES, Use.GLOWS),
     WASH("wash or bottle ink", 30, 0.08, 0, 0.15, Finish.MATT, Use.GLAZES, Use.DISSOLVES),
     PASTE("texture paste", 500, 0.7, 0, 0.9, Finish.MATT, Use.RAISES),
@@ -63,7 +63,7 @@ public enum PaintKind {
         /** It turns tacky and holds leaf. */
         HOLDS_LEAF,
         /** It comes in sheets that stick only to size. */
-        LAID_AS_LEAF,
+        IS_LEAF,
         /** It shines in the dark, best over white. */
         GLOWS,
         /** What is dry of it runs again under water. */
@@ -107,7 +107,7 @@ public enum PaintKind {
 
     /** Whether it is laid as paint is, not rubbed on, laid in sheets or glued on. */
     public boolean laidAsPaint() {
-        return !does(Use.RUBBED_ON) && !does(Use.LAID_AS_LEAF) && !does(Use.GLUED_ON);
+        return !does(Use.RUBBED_ON) && !does(Use.IS_LEAF) && !does(Use.GLUED_ON);
     }
 
     /** Whether what lies below is meant to be seen through it: glaze, glitter, colour shift, crackle, gel, varnish. */

@@ -21,7 +21,7 @@ public final class Setting {
         if (paint.kind().does(Use.GELS)) {
             return Optional.of(new Drying(LONG_OPEN, Duration.ofMinutes(1), Duration.ofMinutes(1)));
         }
-        if (paint.kind().does(Use.RUBBED_ON) || paint.kind().does(Use.LAID_AS_LEAF)) {
+        if (paint.kind().does(Use.RUBBED_ON) || paint.kind().does(Use.IS_LEAF)) {
             return Optional.of(new Drying(LONG_OPEN, Duration.ofMinutes(1), Duration.ofMinutes(1)));
         }
         if (paint.kind().does(Use.HOLDS_LEAF)) { // ready when it is clear and tacky

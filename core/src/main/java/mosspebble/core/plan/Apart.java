@@ -60,10 +60,18 @@ final class Apart {
                             .ifPresent(q -> apart.keep(lower, q, lower.part(), isolated));
                 }
             }
-            sealer.flatMap(s -> apart.quarrel(lower, s)).filter(q -> q.verdict().way() != Quarrel.Way.WAIT)
-                    .ifPresent(q -> apart.keep(lower, q, front, isolated));
+        }
+        for (Region lower : regions) {
+            if (!isolated.containsKey(key(lower, lower.part()))) {
+                sealer.flatMap(s -> apart.quarrel(lower, s)).filter(q -> q.verdict().way() != Quarrel.Way.WAIT)
+                        .ifPresent(q -> apart.keep(lower, q, front, isolated));
+            }
         }
         return new Kept(apart.coats, apart.rests);
+    }
+
+    private static String key(Region lower, int part) {
+        return lower.part() + " " + part + " " + lower.what().of();
     }
 
     /** A coat that is to crack lies on its medium, and leaf on its size. */
@@ -100,7 +108,7 @@ final class Apart {
             return;
         }
         Optional<Palette.Colour> between = isolating(pair.verdict().way()).flatMap(p -> palette.colour(Mix.of(p.id())));
-        if (between.isEmpty() || isolated.putIfAbsent(lower.part() + " " + part + " " + lower.what().of(), true) != null) {
+        if (between.isEmpty() || isolated.putIfAbsent(key(lower, part), true) != null) {
             return;
         }
         Geometry place = whole(lower);

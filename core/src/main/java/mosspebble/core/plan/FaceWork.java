@@ -27,6 +27,7 @@ import mosspebble.core.sketch.Item;
 import mosspebble.core.sketch.PlacedDesign;
 import mosspebble.core.sketch.Role;
 import mosspebble.core.sketch.Support;
+import mosspebble.core.stone.Skin;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.Survey;
 import org.locationtech.jts.geom.Geometry;
@@ -122,7 +123,7 @@ final class FaceWork {
             touched.add(built.cells(all.get(all.size() - 1).place()));
         });
         if (primer.isPresent() && survey.stone().isGlassy() && course.steps().stream().noneMatch(FaceWork::dulls)) {
-            Preparation.Task dull = Preparation.dull(false);
+            Preparation.Task dull = Preparation.dull(Skin.Before.NOTHING);
             course.plain(new Step.Prepare(dull, new Step.Work(0, dull.hand(), Duration.ZERO, Duration.ZERO, dull.waits()),
                     course.last(Step.Waits.STEP_BEFORE)));
         }

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.PriorityQueue;
 import mosspebble.core.area.Cells;
 import mosspebble.core.area.Grid;
+import mosspebble.core.blend.Share;
 import org.locationtech.jts.algorithm.Area;
 import org.locationtech.jts.algorithm.PointLocation;
 import org.locationtech.jts.geom.Coordinate;
@@ -201,6 +202,10 @@ public final class PaintOrder {
         }
     }
 
+    private static boolean isolates(Region region) {
+        return region.what().share().kind() == Share.Kind.ISOLATED;
+    }
+
     private void lightLast(int i, int j) {
         boolean first = rank(regions.get(i)) < rank(regions.get(j));
         Region early = regions.get(first ? i : j);
@@ -239,6 +244,10 @@ public final class PaintOrder {
             return; // the same paint beside itself, or on itself
         }
         boolean first = comesFirst(regions.get(i), regions.get(j));
+        if (isolates(regions.get(i)) || isolates(regions.get(j))) { // nothing comes over what it keeps apart before it is there
+            arrows.add(new Arrow(first ? i : j, first ? j : i, Because.LIES_ON, false));
+            return;
+        }
         if (stopsShort(regions.get(first ? i : j), regions.get(first ? j : i))) {
             if (!sameColour(i, j)) {
                 beside.add(new Beside(i, j));

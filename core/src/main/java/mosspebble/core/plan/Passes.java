@@ -162,7 +162,8 @@ final class Passes {
         for (PaintOrder.Arrow arrow : order.arrows()) {
             Region base = regions.get(arrow.before());
             Region join = regions.get(arrow.then());
-            if (join.wetGroup() >= 0 && !join.what().share().isSet() && base.wetGroup() < 0 && base.hides() && base.kind() == join.kind() && base.part() == join.part()
+            if (join.wetGroup() >= 0 && !join.what().share().isSet() && base.wetGroup() < 0 && base.hides() && base.kind() == join.kind()
+                    && base.part() == join.part()
                     && groupOf[arrow.before()] < 0) {
                 groupOf[arrow.before()] = join.wetGroup();
                 wet.get(join.wetGroup()).add(arrow.before());

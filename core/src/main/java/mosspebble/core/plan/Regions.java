@@ -264,7 +264,8 @@ final class Regions {
         }
         sparkleBase(part, place, colour, depth).ifPresent(own::add);
         own.add(new Region(Step.Kind.FILL, what, place, colour, Region.Spread.thin(1, Soft.CRISP), depth * Region.LEVELS + 1,
-                Region.Line.NONE, kind(colour).filter(k -> k.does(PaintKind.Use.GLOWS)).map(k -> Why.of(Why.Reason.GLOWS)).orElse(Why.NONE)));
+                Region.Line.NONE,
+                kind(colour).filter(k -> k.does(PaintKind.Use.GLOWS)).map(k -> Why.of(Why.Reason.GLOWS)).orElse(Why.NONE)));
     }
 
     /** Shades of rows of which most have none: nobody shades one leaf of seven. */

@@ -8,7 +8,10 @@ package mosspebble.core.plan;
 public record Tool(Kind kind, double mm) {
 
     /** The kinds. */
-    public enum Kind { LARGE_FLAT, MEDIUM_ROUND, SMALL_ROUND, FINE_ROUND, LINER, PEN, DOT_END, SPONGE, DRY_BRUSH, APPLICATOR, LEAF_BRUSH, TWEEZERS, KNIFE, SPRAY }
+    public enum Kind {
+        LARGE_FLAT, MEDIUM_ROUND, SMALL_ROUND, FINE_ROUND, LINER, PEN, DOT_END, SPONGE, DRY_BRUSH, APPLICATOR, LEAF_BRUSH, TWEEZERS, KNIFE,
+        SPRAY
+    }
 
     /** Whether the hand goes along the edge of what it fills. */
     boolean followsEdges() {

@@ -34,7 +34,7 @@ record Tools(Tool tool, double mm2PerMinute) {
     /** A damp sponge: about 50 dabs of 25 mm2 a minute. */
     private static final double SPONGE = 1250;
 
-    /** Powder rubbed on or leaf laid and pressed; a gem of 12 mm2 in its glue in half a minute; paste; a spray (common practice, no source). */
+    /** Powder rubbed on, leaf pressed; a gem of 12 mm2 set in half a minute; paste; a spray (common practice, no source). */
     private static final double RUBBING = 600;
     private static final double GEM_SPEED = 25;
     private static final double KNIFE_SPEED = 1500;

@@ -7,6 +7,8 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
+import mosspebble.core.care.Compatibility;
+import mosspebble.core.care.Quarrel;
 import mosspebble.core.care.SmearTest;
 import mosspebble.core.colour.Shelf;
 import mosspebble.core.drying.Climate;
@@ -19,11 +21,11 @@ import mosspebble.core.units.LengthUnit;
  *
  * @param projects stones in hand
  * @param basket stones that wait
- * @param tests what was found out about products over one another
+ * @param known what was found out about products over one another, and rules of the painter's own
  * @param own motifs and faces of the painter's own
  */
 @RecordBuilder
-public record Studio(List<Project> projects, List<FoundStone> basket, List<OwnFile> own, Shelf shelf, List<SmearTest> tests,
+public record Studio(List<Project> projects, List<FoundStone> basket, List<OwnFile> own, Shelf shelf, Compatibility.Known known,
         Climate climate, LengthUnit unit, boolean evening) implements StudioBuilder.With {
 
     /** Most stones in the basket. */
@@ -33,8 +35,7 @@ public record Studio(List<Project> projects, List<FoundStone> basket, List<OwnFi
         projects = List.copyOf(projects);
         basket = List.copyOf(basket);
         own = List.copyOf(own);
-        tests = List.copyOf(tests);
-        if (tests.size() > SmearTest.MOST) {
+        if (known.tests().size() > SmearTest.MOST) {
             throw new IllegalArgumentException("A studio keeps " + SmearTest.MOST + " smear tests; take old ones out first.");
         }
         Objects.requireNonNull(shelf);
@@ -50,6 +51,19 @@ public record Studio(List<Project> projects, List<FoundStone> basket, List<OwnFi
         if (basket.size() > MOST_FOUND) {
             throw new IllegalArgumentException("The basket holds " + MOST_FOUND + " stones; take some out first.");
         }
+    }
+
+    /** The painter's own tests of one product over another. */
+    public List<SmearTest> tests() {
+        return known.tests();
+    }
+
+    public Studio withTests(List<SmearTest> tests) {
+        return withKnown(new Compatibility.Known(tests, known.quarrels()));
+    }
+
+    public Studio withQuarrels(List<Quarrel> quarrels) {
+        return withKnown(new Compatibility.Known(known.tests(), quarrels));
     }
 
     public Optional<Project> project(String id) {
@@ -93,15 +107,15 @@ public record Studio(List<Project> projects, List<FoundStone> basket, List<OwnFi
     public Studio plus(OwnFile file) {
         List<OwnFile> more = new ArrayList<>(own.stream().filter(o -> !o.id().equals(file.id())).toList());
         more.add(file);
-        return new Studio(projects, basket, more, shelf, tests, climate, unit, evening);
+        return new Studio(projects, basket, more, shelf, known, climate, unit, evening);
     }
 
     /** Without a file of one's own; things that use it are told by a finding. */
     public Studio withoutOwn(String id) {
-        return new Studio(projects, basket, own.stream().filter(o -> !o.id().equals(id)).toList(), shelf, tests, climate, unit, evening);
+        return new Studio(projects, basket, own.stream().filter(o -> !o.id().equals(id)).toList(), shelf, known, climate, unit, evening);
     }
 
     public Studio withView(LengthUnit newUnit, boolean newEvening) {
-        return new Studio(projects, basket, own, shelf, tests, climate, newUnit, newEvening);
+        return new Studio(projects, basket, own, shelf, known, climate, newUnit, newEvening);
     }
 }

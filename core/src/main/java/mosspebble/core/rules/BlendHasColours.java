@@ -38,7 +38,9 @@ final class BlendHasColours implements Rule {
             for (int number = 0; used && number <= blend.over().size(); number++) {
                 Blend layer = blend.layer(number);
                 Optional<PaintKind.Use> lacking = lacking(layer.kind(), on);
-                if (lacking.isEmpty() && (layer.kind().material().isPresent() || layer.more().stream().filter(mix -> on.palette().colour(mix).isPresent()).count() >= layer.kind().leastColours())) {
+                if (lacking.isEmpty() && (layer.kind().material().isPresent()
+                        || layer.more().stream().filter(mix -> on.palette().colour(mix).isPresent()).count()
+                                >= layer.kind().leastColours())) {
                     continue;
                 }
                 boolean upon = number > 0;

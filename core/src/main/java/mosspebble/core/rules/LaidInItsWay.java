@@ -45,7 +45,7 @@ final class LaidInItsWay implements Rule {
     }
 
     private static Finding unheld(Paint paint, Slot slot, Blend blend, Bench on) {
-        Use use = List.of(Use.RUBBED_ON, Use.LAID_AS_LEAF, Use.GLUED_ON).stream().filter(paint.kind()::does).findFirst().orElseThrow();
+        Use use = List.of(Use.RUBBED_ON, Use.IS_LEAF, Use.GLUED_ON).stream().filter(paint.kind()::does).findFirst().orElseThrow();
         BlendKind way = BlendKind.of(use).orElseThrow();
         Facts facts = Facts.of("paint", paint.name()).and("slot", slot.title()).and("way", way);
         List<Remedy> remedies = Ladder.end(on.palette(), false).map(dark -> List.of(new Remedy(Cure.LAY_IN_ITS_WAY, Facts.of("way", way),

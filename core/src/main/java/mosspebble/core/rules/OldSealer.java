@@ -3,13 +3,15 @@ package mosspebble.core.rules;
 import java.util.List;
 import mosspebble.core.finding.Code;
 import mosspebble.core.finding.Finding;
+import mosspebble.core.stone.Skin;
 import mosspebble.core.units.Facts;
 
-/** An old sealer, on which no paint grips. */
+/** An old sealer or old paint, on which no paint grips. */
 final class OldSealer implements Rule {
 
     @Override
     public List<Finding> look(Bench on) {
-        return on.survey().stone().skin().sealed() ? List.of(Finding.of(Code.SEALED_BEFORE, Facts.none())) : List.of();
+        Skin.Before before = on.survey().stone().skin().before();
+        return before == Skin.Before.NOTHING ? List.of() : List.of(Finding.of(Code.SEALED_BEFORE, Facts.of("before", before)));
     }
 }

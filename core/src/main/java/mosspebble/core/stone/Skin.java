@@ -10,14 +10,29 @@ import mosspebble.core.units.Srgb;
  *
  * @param porosity open pores by volume, 0 to 0.5
  * @param colour of the dry, bare stone
- * @param sealed whether it has been sealed or varnished before
+ * @param before what is on it already
  * @param loose whether grains rub off
  */
 @RecordBuilder
-public record Skin(RockKind rock, Texture texture, double porosity, Srgb colour, boolean sealed, boolean loose)
+public record Skin(RockKind rock, Texture texture, double porosity, Srgb colour, Before before, boolean loose)
         implements SkinBuilder.With {
 
+    /** What a stone brings along, and what is done about it. */
+    public enum Before {
+        /** It is bare. */
+        NOTHING,
+        /** It was sealed or varnished: the sealer is dulled. */
+        SEALER,
+        /** Old paint stays as the ground, dulled so that the new grips. */
+        PAINT_KEPT,
+        /** Old paint is sanded smooth, so that its edges do not show. */
+        PAINT_SANDED,
+        /** Old paint is taken off down to the stone. */
+        PAINT_STRIPPED
+    }
+
     public Skin {
+        Objects.requireNonNull(before);
         Objects.requireNonNull(rock);
         Objects.requireNonNull(texture);
         Objects.requireNonNull(colour);
@@ -29,14 +44,19 @@ public record Skin(RockKind rock, Texture texture, double porosity, Srgb colour,
 
     /** A bare skin as usual for its rock. */
     public static Skin of(RockKind rock, Texture texture, Srgb colour) {
-        return new Skin(rock, texture, rock.porosity(), colour, false, false);
+        return new Skin(rock, texture, rock.porosity(), colour, Before.NOTHING, false);
     }
 
     public Skin withRock(RockKind newRock) {
-        return new Skin(newRock, texture, newRock.porosity(), colour, sealed, loose);
+        return new Skin(newRock, texture, newRock.porosity(), colour, before, loose);
     }
 
-    public Skin withState(boolean newSealed, boolean newLoose) {
-        return new Skin(rock, texture, porosity, colour, newSealed, newLoose);
+    public Skin withState(Before newBefore, boolean newLoose) {
+        return new Skin(rock, texture, porosity, colour, newBefore, newLoose);
+    }
+
+    /** Whether a film closes its pores, of a sealer or of old paint that stays. */
+    public boolean sealed() {
+        return before != Before.NOTHING && before != Before.PAINT_STRIPPED;
     }
 }

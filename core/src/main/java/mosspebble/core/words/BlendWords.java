@@ -45,7 +45,7 @@ public final class BlendWords {
             case GELS -> "gel coat";
             case RUBBED_ON -> "powder or flakes";
             case HOLDS_LEAF -> "leaf size";
-            case LAID_AS_LEAF -> "metal leaf";
+            case IS_LEAF -> "metal leaf";
             case GLUES -> "gem glue";
             case GLUED_ON -> "gem";
             case RAISES -> "texture paste";

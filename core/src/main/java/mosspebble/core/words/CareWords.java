@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import mosspebble.core.care.Compatibility;
 import mosspebble.core.care.Preparation;
+import mosspebble.core.care.Quarrel;
 import mosspebble.core.care.Resin;
 import mosspebble.core.care.SealAdvice;
 import mosspebble.core.care.SealChoice;
@@ -12,6 +13,7 @@ import mosspebble.core.care.SealKind;
 import mosspebble.core.care.SmearTest;
 import mosspebble.core.drying.SteadyMass;
 import mosspebble.core.stone.Patch;
+import mosspebble.core.stone.Skin;
 import mosspebble.core.timetable.Durations;
 import mosspebble.core.units.Celsius;
 import mosspebble.core.units.Facts;
@@ -34,7 +36,13 @@ public final class CareWords {
             case DRY_CAST -> "Let the cast stone dry";
             case BRUSH -> task.facts().is("cast") ? "Brush off the dust" : "Brush off loose grains";
             case WASH -> "Wash and dry the stone";
-            case DULL -> task.facts().is("sealed") ? "Dull the old sealer" : "Dull the glassy skin";
+            case STRIP -> "Take the old paint off";
+            case SAND -> "Sand the old paint smooth";
+            case DULL -> switch (before(task.facts())) {
+                case SEALER -> "Dull the old sealer";
+                case PAINT_KEPT -> "Dull the old paint";
+                default -> "Dull the glassy skin";
+            };
             case FILL -> "Fill " + (task.facts().count("marks") == 1 ? "the " + task.facts().choice("kind", Patch.Kind.class).label()
                     : task.facts().count("marks") + " holes and cracks");
         };
@@ -47,6 +55,11 @@ public final class CareWords {
             case BRUSH -> task.facts().is("cast") ? "Brush and wipe dry; a cast is not washed: it would drink the water."
                     : "Brush dry in all directions until nothing comes off.";
             case WASH -> "Wash with soap and water, rinse, let it dry through.";
+            case STRIP ->
+                    "Brush on the stripper its label names for acrylics, let it work, lift the paint off, rinse until nothing smears. "
+                            + "Gloves, fresh air.";
+            case SAND -> "Wet, with medium and then fine paper, until no edge of it is felt; wipe clean. Mask on; never dry-sand paint of "
+                    + "unknown age.";
             case DULL -> "Rub with fine paper, wet, until the shine is gone, wipe clean.";
             case FILL -> "Press in filler or thick gesso, " + about(task.facts().number("ml")) + ", in layers of at most 2 mm; level it.";
         };
@@ -68,9 +81,19 @@ public final class CareWords {
             case WASH -> "Dirt, salt and damp under paint make it peel. With " + Numbers.text(100 * facts.number("pores"), 0)
                     + " % pores, at " + new Celsius(facts.number("celsius")) + " and "
                     + Numbers.text(100 * facts.number("humidity"), 0) + " % humidity, it dries in about " + hours(facts.time("dry")) + ".";
-            case DULL -> "Paint does not grip a " + (facts.is("sealed") ? "sealed, smooth" : "glassy") + " skin.";
+            case STRIP -> "Down to the stone, the first coat grips again and nothing old shows through.";
+            case SAND -> "The edges of old paint show through every new coat. It closes the pores: the stone drinks nothing.";
+            case DULL -> switch (before(facts)) {
+                case SEALER -> "Paint does not grip a sealed, smooth skin.";
+                case PAINT_KEPT -> "Old paint stays as the ground; the new grips only where it is dull. Loose spots come off first.";
+                default -> "Paint does not grip a glassy skin.";
+            };
             case FILL -> "Paint bridges a " + Numbers.text(facts.number("deepestMm"), 1) + " mm hollow and cracks there.";
         };
+    }
+
+    private static Skin.Before before(Facts facts) {
+        return facts.choice("before", Skin.Before.class);
     }
 
     private static String about(double ml) {
@@ -82,7 +105,8 @@ public final class CareWords {
             case DRY_CAST -> "rack, scale";
             case BRUSH -> "stiff brush";
             case WASH -> "soap, brush, cloth";
-            case DULL -> "fine sandpaper, cloth";
+            case STRIP -> "stripper, scraper, brush, gloves";
+            case SAND, DULL -> "fine sandpaper, cloth";
             case FILL -> "palette knife";
         };
     }
@@ -147,7 +171,8 @@ public final class CareWords {
             case ANYTHING_ON_WAX -> "Nothing holds on wax. Take it off with a solvent the wax's label names, or let wax be the last.";
             case WATER_BASED_OVER_OIL -> "Water-based paint does not hold on oil: it peels. Lay oil over acrylic, never acrylic over oil.";
             case ANYTHING_OVER_CRACKLE -> "Crackle medium anywhere beneath cracks what is painted on it. Isolate it, or keep off it.";
-            case RESIN_OVER_CRACKLE -> "Resin runs into open cracks and bubbles: let them stop opening for three days, better isolate them.";
+            case RESIN_OVER_CRACKLE ->
+                    "Resin runs into open cracks and bubbles: let them stop opening for three days, better isolate them.";
             case SEALER_OVER_CRACKLE -> "Let the cracks stop opening for a day before sealing.";
             case PAINT_ON_GEL -> "Paint beads and peels on cured gel. Gel comes after the paint, or an isolating coat over it.";
             case PAINT_ON_POWDER -> "Nothing water-based holds on rubbed powder without an isolating coat.";
@@ -165,6 +190,18 @@ public final class CareWords {
     public static String sentence(Compatibility.Verdict verdict) {
         return verdict.rule().map(CareWords::sentence).or(() -> verdict.test().map(t -> ownTest(t.outcome(), t.note())))
                 .or(() -> verdict.own().map(q -> ownRule(q.reason()))).orElse("");
+    }
+
+    /** A rule of one's own in one line. */
+    public static String ownRow(Quarrel rule) {
+        String way = switch (rule.way()) {
+            case NONE -> "";
+            case WAIT -> "; wait " + Durations.words(rule.rest());
+            case ISOLATE -> "; an isolating coat between";
+            case SPRAY_BETWEEN -> "; an isolating spray between";
+        };
+        return "Yours: " + rule.above() + " over " + rule.below() + way
+                + (rule.reason().isBlank() ? "." : ". " + Words.sentence(rule.reason()));
     }
 
     static String ownRule(String reason) {

@@ -12,6 +12,7 @@ import mosspebble.core.plan.Step;
 import mosspebble.core.plan.What;
 import mosspebble.core.project.Habits;
 import mosspebble.core.sketch.LineWish;
+import mosspebble.core.stone.Skin;
 import mosspebble.core.timetable.Durations;
 import mosspebble.core.units.Celsius;
 import mosspebble.core.units.Facts;
@@ -58,7 +59,14 @@ public final class FindingWords {
                     + ". Bring it back; protected beaches and parks forbid it, local rules come first.";
             case CRACKS_MARKED -> f.count("cracks") == 1 ? "One crack is marked: keep faces and letters off it."
                     : f.count("cracks") + " cracks are marked: keep faces and letters off them.";
-            case SEALED_BEFORE -> "The stone has been sealed before. Dull it with fine paper first, or the paint peels off whole.";
+            case SEALED_BEFORE -> switch (f.choice("before", Skin.Before.class)) {
+                case SEALER, NOTHING -> "The stone has been sealed before. Dull it with fine paper first, or the paint peels off whole.";
+                case PAINT_STRIPPED ->
+                        "The stone has been painted before: strip it where the air is fresh, with gloves, as the stripper's label "
+                                + "says.";
+                default ->
+                        "The stone has been painted before: press tape on the old paint and pull it off; what comes along must go first.";
+            };
             case LOOSE_GRAINS ->
                     "Grains rub off this stone, and paint comes off with them. Brush it, wash it, and bind it with a thin coat of sealer "
                             + "first.";

@@ -108,7 +108,8 @@ public final class StepWords {
             case SHADE -> lightens(lay) ? "Lighten" : "Glaze";
             case LINE_FIRST, DETAIL, OUTLINE -> "Draw";
             case HIGHLIGHT -> "Set";
-            default -> has(lay, Share.Kind.ISOLATED) ? "Isolate" : has(lay, Share.Kind.PASTE) ? "Raise with paste:" : lay.doing().hides() ? "Fill" : "Lay";
+            default -> has(lay, Share.Kind.ISOLATED) ? "Isolate" : has(lay, Share.Kind.PASTE) ? "Raise with paste:"
+                    : lay.doing().hides() ? "Fill" : "Lay";
         };
     }
 
@@ -335,7 +336,8 @@ public final class StepWords {
         }
         if (step instanceof Step.Seal seal) {
             return CareWords.sentence(seal.advice(), seal.varnish().load().coat().name())
-                    + (seal.advice().why().poured() ? " " + CareWords.pour(seal.work().areaMm2()) : "") + (seal.lying().gems() ? " " + CareWords.overGems(seal.advice()) : "") + (seal.turned()
+                    + (seal.advice().why().poured() ? " " + CareWords.pour(seal.work().areaMm2()) : "")
+                    + (seal.lying().gems() ? " " + CareWords.overGems(seal.advice()) : "") + (seal.turned()
                             ? " Then lay it on clean baking paper, sealed side down, once it no longer gives under a fingernail." : "");
         }
         Step.Lay lay = (Step.Lay) step;
@@ -375,7 +377,8 @@ public final class StepWords {
         if (lay.wet().isPresent() && has(lay, Share.Kind.GEM)) {
             boolean one = gems(lay) == 1;
             return Words.upper(coat) + ": a drop in the middle of " + (one ? "the" : "each") + " seat. Set a "
-                    + lay.layers().get(1).load().coat().name() + " in it with tweezers, press until it no longer slides, take off what comes "
+                    + lay.layers().get(1).load().coat().name()
+                    + " in it with tweezers, press until it no longer slides, take off what comes "
                     + "out round it; leave the stone level until the glue is hard. Small gems come off in small mouths: not for children.";
         }
         if (lay.wet().isPresent()) {
@@ -395,7 +398,7 @@ public final class StepWords {
                         : count.number() == 1 ? "a thin coat of " + coat + on
                                 + (lay.doing().hides() ? "; it may be streaky, the next one closes it."
                                         : lay.doing().why().reason() == Why.Reason.GLOWS ? "; the next one adds to it."
-                                : "; it may leave bald patches, the next one closes them.")
+                                        : "; it may leave bald patches, the next one closes them.")
                         : "a thin coat of " + coat + on + ", once the one before no longer feels cool.";
             }
         };
@@ -613,7 +616,8 @@ public final class StepWords {
             case BASE_OF_SPARKLE -> "Its flakes cover thinly: a base of their own colour closes the gaps between them.";
             case WHITE_BELOW_GLOW -> "What glows sends its light also downward: white below sends it back.";
             case GLOWS -> "What shines is in the thickness: two thin coats at least. Light charges it.";
-            case KEEPS_APART -> Words.upper(facts.text("above")) + " over " + facts.text("below") + " would not last; this keeps them apart.";
+            case KEEPS_APART ->
+                    Words.upper(facts.text("above")) + " over " + facts.text("below") + " would not last; this keeps them apart.";
             case SHOWS_THROUGH -> (facts.has("below") ? facts.text("below") : "what is below") + " still shows through "
                     + Words.coats(facts.count("coats")) + " there.";
         };

@@ -241,6 +241,12 @@ class BlendTest {
             assertThatThrownBy(() -> Blend.flat().plusOver(full(kind))).isInstanceOf(IllegalArgumentException.class);
             return;
         }
+        if (kind.material().isPresent()) { // own colour, material and medium; gems are set by their size, elsewhere
+            List<Piece> set = BlendWork.upon(full(kind), OVAL, OVAL, colours("blue", "white", "purple"), SUBJECT, 7);
+            assertThat(set).noneMatch(Piece::hides).noneMatch(p -> p.share().kind() == Share.Kind.WHOLE)
+                    .hasSize(kind == BlendKind.GEMS ? 0 : 2).allMatch(p -> p.wet() == p.share().isSet());
+            return;
+        }
         String[] used = java.util.Arrays.copyOf(new String[] {"blue", "white", "purple", "yellow"}, 1 + kind.mostColours());
         List<Piece> layer = BlendWork.upon(full(kind), OVAL, OVAL, colours(used), SUBJECT, 7);
         assertThat(layer).isNotEmpty().noneMatch(Piece::hides).noneMatch(Piece::wet).noneMatch(p -> p.share().kind() == Share.Kind.WHOLE);

@@ -36,8 +36,8 @@ class CompatibilityTest {
         // below kind, binder, finish, above kind, binder, finish, whether they touch, what is said
         "INK, DYE_INK, MATT, VARNISH, ACRYLIC, GLOSS, true, DYE_UNDER_A_SEALER",
         "INK, PIGMENT_INK, MATT, VARNISH, ACRYLIC, GLOSS, true,",
-        "INK, ALCOHOL, MATT, VARNISH, RESIN, GLOSS, true, ALCOHOL_INK_UNDER_RESIN_OR_LACQUER",
-        "INK, ALCOHOL, MATT, VARNISH, SOLVENT_LACQUER, GLOSS, true, ALCOHOL_INK_UNDER_RESIN_OR_LACQUER",
+        "INK, ALCOHOL, MATT, VARNISH, RESIN, GLOSS, true, ALCOHOL_INK_UNDER_RESIN",
+        "INK, ALCOHOL, MATT, VARNISH, SOLVENT_LACQUER, GLOSS, true, ALCOHOL_INK_UNDER_LACQUER",
         "INK, ALCOHOL, MATT, VARNISH, ACRYLIC, SATIN, true, ALCOHOL_INK_UNDER_A_BRUSHED_VARNISH",
         "INK, ALCOHOL, MATT, BRUSH, ACRYLIC, SATIN, true, WATER_BASED_PAINT_ON_ALCOHOL_INK",
         "BRUSH, OIL, GLOSS, BRUSH, ACRYLIC, SATIN, true, WATER_BASED_OVER_OIL",
@@ -55,6 +55,18 @@ class CompatibilityTest {
         "METALLIC, ACRYLIC, SATIN, VARNISH, ACRYLIC, MATT, true, MATT_OVER_GLITTER_OR_METAL",
         "METALLIC, ACRYLIC, SATIN, VARNISH, ACRYLIC, GLOSS, true,",
         "GLITTER, ACRYLIC, GLOSS, INK, PIGMENT_INK, MATT, true, INK_ON_A_GLOSSY_FILM",
+        "WASH, GUM, MATT, BRUSH, ACRYLIC, SATIN, true, WATER_OVER_A_WASH",
+        "WASH, GUM, MATT, VARNISH, ACRYLIC, GLOSS, true, WATER_OVER_A_WASH",
+        "WASH, GUM, MATT, VARNISH, POLYURETHANE, GLOSS, true, WATER_VARNISH_OVER_A_WASH",
+        "WASH, GUM, MATT, ISOLATING, SOLVENT_LACQUER, SATIN, true,",
+        "VARNISH, WAX, SATIN, BRUSH, ACRYLIC, SATIN, true, ANYTHING_ON_WAX",
+        "CRACKLE, ACRYLIC, SATIN, VARNISH, RESIN, GLOSS, false, RESIN_OVER_CRACKLE",
+        "GEL, UV_GEL, GLOSS, POWDER, NONE, GLOSS, true,",
+        "POWDER, NONE, GLOSS, PEN, ACRYLIC, MATT, true, PAINT_ON_POWDER",
+        "POWDER, NONE, GLOSS, ISOLATING, SOLVENT_LACQUER, SATIN, true,",
+        "POWDER, NONE, GLOSS, VARNISH, ACRYLIC, GLOSS, true, SEALER_OVER_POWDER",
+        "LEAF, NONE, GLOSS, BRUSH, ACRYLIC, SATIN, true, PAINT_ON_LEAF",
+        "ISOLATING, SOLVENT_LACQUER, SATIN, BRUSH, ACRYLIC, SATIN, true,",
         "BRUSH, ACRYLIC, MATT, INK, PIGMENT_INK, MATT, true,",
         "BRUSH, ACRYLIC, SATIN, BRUSH, ACRYLIC, SATIN, true,",
         "BRUSH, ACRYLIC, SATIN, VARNISH, ACRYLIC, SATIN, true,"})
@@ -69,7 +81,8 @@ class CompatibilityTest {
     @Test
     void whatRuinsAStoneIsNeverAMereNote() {
         assertThat(List.of(Rule.DYE_UNDER_A_SEALER, Rule.PAINT_ON_GEL, Rule.WATER_BASED_OVER_OIL,
-                Rule.ALCOHOL_INK_UNDER_RESIN_OR_LACQUER)).extracting(Rule::severity).containsOnly(Severity.NEVER);
+                Rule.ALCOHOL_INK_UNDER_RESIN, Rule.ALCOHOL_INK_UNDER_LACQUER, Rule.PAINT_ON_POWDER, Rule.ANYTHING_ON_WAX))
+                .extracting(Rule::severity).containsOnly(Severity.NEVER);
     }
 
     @Test
@@ -98,7 +111,8 @@ class CompatibilityTest {
     }
 
     private static Stone of(double porosity) {
-        return Stone.cobble().withSkin(new Skin(RockKind.SANDSTONE, Texture.SMOOTH, porosity, Srgb.ofHex("#b0a088"), false, false));
+        return Stone.cobble()
+                .withSkin(new Skin(RockKind.SANDSTONE, Texture.SMOOTH, porosity, Srgb.ofHex("#b0a088"), Skin.Before.NOTHING, false));
     }
 
     @Test

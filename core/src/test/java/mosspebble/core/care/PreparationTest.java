@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.List;
 import mosspebble.core.drying.Climate;
 import mosspebble.core.drying.SteadyMass;
+import mosspebble.core.stone.Skin;
 import mosspebble.core.stone.Patch;
 import mosspebble.core.stone.RockKind;
 import mosspebble.core.stone.Stone;
@@ -28,9 +29,9 @@ class PreparationTest {
     void everyStoneIsWashedAndOnlyWhatNeedsItGetsMore() {
         Stone stone = Stone.cobble();
         assertThat(titles(stone)).containsExactly("Wash and dry the stone");
-        assertThat(titles(stone.withSkin(stone.skin().withState(true, false)))).containsExactly("Wash and dry the stone",
+        assertThat(titles(stone.withSkin(stone.skin().withState(Skin.Before.SEALER, false)))).containsExactly("Wash and dry the stone",
                 "Dull the old sealer");
-        assertThat(titles(stone.withSkin(stone.skin().withState(false, true)))).startsWith("Brush off loose grains");
+        assertThat(titles(stone.withSkin(stone.skin().withState(Skin.Before.NOTHING, true)))).startsWith("Brush off loose grains");
         assertThat(titles(stone.withSkin(stone.skin().withRock(RockKind.CAST_PLASTER)))).as("brushed, not washed")
                 .containsExactly("Let the cast stone dry", "Brush off the dust");
         assertThat(titles(stone.withSkin(stone.skin().withRock(RockKind.FLINT)))).containsExactly("Wash and dry the stone",
@@ -95,5 +96,24 @@ class PreparationTest {
 
     private static SteadyMass.Weighing w(double hours, double grams) {
         return new SteadyMass.Weighing(hours, grams);
+    }
+
+    @Test
+    // old paint: kept and dulled, sanded smooth, or stripped down to the stone (common practice, no source)
+    void whatWasPaintedBeforeIsDulledSandedOrStripped() {
+        Stone stone = Stone.cobble().withSkin(Stone.cobble().skin().withPorosity(0.15));
+        assertThat(titles(before(stone, Skin.Before.PAINT_KEPT))).containsExactly("Wash and dry the stone", "Dull the old paint");
+        assertThat(titles(before(stone, Skin.Before.PAINT_SANDED))).containsExactly("Wash and dry the stone", "Sand the old paint smooth");
+        assertThat(titles(before(stone, Skin.Before.PAINT_STRIPPED))).containsExactly("Take the old paint off", "Wash and dry the stone");
+        assertThat(before(stone, Skin.Before.PAINT_KEPT).skin().sealed()).as("paint closes the pores").isTrue();
+        assertThat(before(stone, Skin.Before.PAINT_STRIPPED).skin().sealed()).isFalse();
+        Preparation.Task sand = Preparation.of(Survey.of(before(stone, Skin.Before.PAINT_SANDED)), Climate.room()).get(1);
+        assertThat(CareWords.sentence(sand)).contains("Wet").contains("Mask on");
+        assertThat(Preparation.dryAfterWashing(before(stone, Skin.Before.PAINT_KEPT), Climate.room()))
+                .isLessThan(Preparation.dryAfterWashing(before(stone, Skin.Before.PAINT_STRIPPED), Climate.room()));
+    }
+
+    private static Stone before(Stone stone, Skin.Before before) {
+        return stone.withSkin(stone.skin().withState(before, false));
     }
 }

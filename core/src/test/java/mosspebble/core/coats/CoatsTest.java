@@ -87,7 +87,8 @@ class CoatsTest {
 
     @Test
     void porousStoneDrinksTheFirstCoatOnly() {
-        Stone stone = Stone.cobble().withSkin(new Skin(RockKind.SANDSTONE, Texture.ROUGH, 0.18, Srgb.ofHex("#b89a6e"), false, false));
+        Stone stone = Stone.cobble()
+                .withSkin(new Skin(RockKind.SANDSTONE, Texture.ROUGH, 0.18, Srgb.ofHex("#b89a6e"), Skin.Before.NOTHING, false));
         double soak = SoakIn.share(stone);
         FilmTable table = new FilmTable(PALE, soak);
         Coat red = coat("red");

@@ -185,7 +185,7 @@ class ColourTest {
     @Test
     void porousStoneDarkensMoreThanGlassy() {
         Stone tight = Stone.cobble();
-        Stone porous = tight.withSkin(new Skin(tight.rock(), tight.texture(), 0.2, tight.colour(), false, false));
+        Stone porous = tight.withSkin(new Skin(tight.rock(), tight.texture(), 0.2, tight.colour(), Skin.Before.NOTHING, false));
 
         assertThat(Lab.of(WetStone.sealed(porous)).l()).isLessThan(Lab.of(WetStone.sealed(tight)).l() - 2);
         assertThat(Lab.of(WetStone.sealed(tight)).l()).isLessThan(Lab.of(tight.colour()).l() - 2);

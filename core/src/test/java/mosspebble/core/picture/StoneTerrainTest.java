@@ -25,7 +25,7 @@ class StoneTerrainTest {
 
     private static Stone round(RockKind rock, Texture texture) {
         return Stone.cobble().withShape(new Shape.Grown(Form.ROUND, 1, 0)).withSize(new Millimetres(80), new Millimetres(80),
-                new Millimetres(30)).withSkin(new Skin(rock, texture, rock.porosity(), Srgb.ofHex("#8a8a86"), false, false));
+                new Millimetres(30)).withSkin(new Skin(rock, texture, rock.porosity(), Srgb.ofHex("#8a8a86"), Skin.Before.NOTHING, false));
     }
 
     private static StoneTerrain terrain(Stone stone) {

@@ -82,7 +82,7 @@ class BuildUpTest {
 
     private static final GeometryFactory FACTORY = new GeometryFactory();
     private static final Stone GREY = Stone.cobble()
-            .withSkin(new Skin(RockKind.BASALT, Texture.SMOOTH, 0.04, Srgb.ofHex("#77787b"), false, false));
+            .withSkin(new Skin(RockKind.BASALT, Texture.SMOOTH, 0.04, Srgb.ofHex("#77787b"), Skin.Before.NOTHING, false));
     private static final Survey SURVEY = Survey.of(GREY);
     private static final String[] STRIPES = {"red", "yellow", "blue", "white", "purple", "black"};
 

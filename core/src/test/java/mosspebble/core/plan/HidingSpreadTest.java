@@ -54,7 +54,7 @@ class HidingSpreadTest {
 
     private static PaintPlan plan(Paint paint, String stone) {
         Shelf shelf = new Shelf(List.of(paint, Paints.shelf().find("varnish").orElseThrow()));
-        Stone on = Stone.cobble().withSkin(new Skin(RockKind.SLATE, Texture.SMOOTH, 0.0, Srgb.ofHex(stone), false, false));
+        Stone on = Stone.cobble().withSkin(new Skin(RockKind.SLATE, Texture.SMOOTH, 0.0, Srgb.ofHex(stone), Skin.Before.NOTHING, false));
         Project project = Project.begin("p", "Board", on)
                 .withSketch(Optional.of(Sketch.of(new Subject.Figure("board"), ItemMode.ON_STONE, new Placement(0, 0, 0, 1), 0)))
                 .withColours(Map.of("board", Mix.of(paint.id())))

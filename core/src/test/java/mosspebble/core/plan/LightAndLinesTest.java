@@ -213,7 +213,8 @@ class LightAndLinesTest {
         Project damp = project(Habits.usual()).withWeighings(drying);
         assertThat(Plans.plan(damp, SURVEY, new Palette(Paints.shelf()), BALLS, Climate.room()).findings())
                 .anyMatch(f -> FindingWords.sentence(f).contains("g of water") && FindingWords.sentence(f).contains("peels"));
-        Stone loose = Stone.cobble().withSkin(new Skin(RockKind.SANDSTONE, Texture.ROUGH, 0.15, Srgb.ofHex("#b89a6e"), false, true));
+        Stone loose = Stone.cobble()
+                .withSkin(new Skin(RockKind.SANDSTONE, Texture.ROUGH, 0.15, Srgb.ofHex("#b89a6e"), Skin.Before.NOTHING, true));
         assertThat(
                 Plans.plan(project(Habits.usual()).withStone(loose), Survey.of(loose), new Palette(Paints.shelf()), BALLS, Climate.room())
                         .findings())

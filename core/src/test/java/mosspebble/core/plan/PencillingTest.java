@@ -64,7 +64,8 @@ class PencillingTest {
             colours.put(tile.id(), Mix.of(tile.mix()));
         }
         Motif motif = new Motif("tile", "Tile", slots, parts, FIELD, FIELD, false, false);
-        Stone on = Stone.cobble().withSkin(new Skin(RockKind.LIMESTONE, Texture.SMOOTH, 0.03, Srgb.ofHex(stone), false, false));
+        Stone on = Stone.cobble()
+                .withSkin(new Skin(RockKind.LIMESTONE, Texture.SMOOTH, 0.03, Srgb.ofHex(stone), Skin.Before.NOTHING, false));
         Project project = Project.begin("p", "Tile", on)
                 .withSketch(Optional.of(Sketch.of(new Subject.Figure("tile"), ItemMode.ON_STONE, new Placement(0, 0, 0, 1), 0)))
                 .withColours(colours)

@@ -66,7 +66,7 @@ class PlannerTest {
 
     private static final GeometryFactory FACTORY = new GeometryFactory();
     private static final Stone DARK = Stone.cobble()
-            .withSkin(new Skin(RockKind.BASALT, Texture.SMOOTH, 0.03, Srgb.ofHex("#3c3d40"), false, false));
+            .withSkin(new Skin(RockKind.BASALT, Texture.SMOOTH, 0.03, Srgb.ofHex("#3c3d40"), Skin.Before.NOTHING, false));
 
     private static Geometry box(double x0, double y0, double x1, double y1) {
         return FACTORY.toGeometry(new Envelope(x0, x1, y0, y1));
@@ -221,7 +221,8 @@ class PlannerTest {
     void pencilKindFollowsTheStone() {
         assertThat(StepWords.tool(plan(project(DARK)).steps().get(1))).contains("chalk");
         assertThat(StepWords
-                .tool(plan(project(DARK.withSkin(new Skin(RockKind.LIMESTONE, Texture.SMOOTH, 0.1, Srgb.ofHex("#d8d0c0"), false, false))))
+                .tool(plan(project(DARK
+                        .withSkin(new Skin(RockKind.LIMESTONE, Texture.SMOOTH, 0.1, Srgb.ofHex("#d8d0c0"), Skin.Before.NOTHING, false))))
                         .steps().get(1)))
                 .contains("graphite");
     }
@@ -368,7 +369,8 @@ class PlannerTest {
     // source)
     @Tag("outside")
     void sealingAndHandTimeAreThoseOfTheTrade() {
-        Project porous = project(DARK.withSkin(new Skin(RockKind.SANDSTONE, Texture.SMOOTH, 0.18, Srgb.ofHex("#b89a6e"), false, false)));
+        Project porous = project(
+                DARK.withSkin(new Skin(RockKind.SANDSTONE, Texture.SMOOTH, 0.18, Srgb.ofHex("#b89a6e"), Skin.Before.NOTHING, false)));
         assertThat(first(plan(porous), Kind.SEAL, "").coats()).isEqualTo(3);
         PaintPlan plan = plan(project(DARK));
         assertThat(first(plan, Kind.SEAL, "").coats()).isEqualTo(2);

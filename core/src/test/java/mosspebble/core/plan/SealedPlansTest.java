@@ -118,14 +118,16 @@ class SealedPlansTest {
     }
 
     @Test
-    // solvent wrinkles acrylic that is not dry through (common practice, no source): before a seal the plan waits, within the picture not
-    void lacquerWithinThePictureIsStillWarnedAgainst() {
+    // solvent wrinkles acrylic that is not dry through (common practice, no source): a day, before a seal and within the picture
+    void lacquerWithinThePictureWaitsForThePaintBelow() {
         Project board = board(25, "blue");
         Paint lacquer = Paints.brush("lacquer", "#b3261e", 0.93).withFilm(Paints.brush("lacquer", "#b3261e", 0.93).film()
                 .withBinder(Binder.SOLVENT_LACQUER));
         Project painted = board.withBlend("board",
                 Blend.flat().plusOver(Blend.of(BlendKind.STROKES).withColours(List.of(Mix.of("lacquer")))));
-        assertThat(codes(plan(painted, Climate.room(), Paints.shelf().with(lacquer)))).contains(Code.INCOMPATIBLE);
+        PaintPlan plan = plan(painted, Climate.room(), Paints.shelf().with(lacquer));
+        assertThat(codes(plan)).doesNotContain(Code.INCOMPATIBLE);
+        assertThat(plan.steps().get(StepWords.titles(plan).indexOf("Fill the board")).work().dries()).isEqualTo(Duration.ofHours(24));
         assertThat(codes(sealed(SPRAY, Climate.room()))).doesNotContain(Code.INCOMPATIBLE);
     }
 
@@ -199,9 +201,9 @@ class SealedPlansTest {
         Project cracked = board(25, "umber").withBlend("board", Blend.of(BlendKind.CRACKLED).withColours(List.of(Mix.of("white"))));
         PaintPlan plan = plan(cracked, Climate.room(), Paints.shelf());
         assertThat(StepWords.titles(plan)).noneMatch(t -> t.contains("crack"));
-        Finding said = plan.findings().stream().filter(f -> f.code() == Code.NO_CRACKLE).findFirst().orElseThrow();
+        Finding said = plan.findings().stream().filter(f -> f.code() == Code.LACKS_MEDIUM).findFirst().orElseThrow();
         assertThat(FindingWords.sentence(said)).isEqualTo(
-                "Board is to crack, but there is no crackle medium on the shelf; it is planned flat.");
+                "Board is to be crackled, but the shelf has no crackle medium; it is planned flat.");
         assertThat(said.remedy().orElseThrow().change().apply(cracked).blends()).isEmpty();
     }
 

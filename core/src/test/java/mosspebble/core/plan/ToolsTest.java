@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.SplittableRandom;
 import java.util.stream.IntStream;
+import mosspebble.core.Boards;
 import mosspebble.core.Paints;
 import mosspebble.core.area.Shapes;
 import mosspebble.core.blend.Share;
@@ -80,8 +81,17 @@ class ToolsTest {
         assertThat(Tools.edgeMmPerMinute(2)).isEqualTo(2 * Tools.edgeMmPerMinute(1)).isEqualTo(Tools.edgeMmPerMinute(3));
         for (Tool.Kind kind : Tool.Kind.values()) {
             assertThat(new Tool(kind, 1).followsEdges()).as("%s", kind)
-                    .isEqualTo(kind != Tool.Kind.DOT_END && kind != Tool.Kind.SPONGE && kind != Tool.Kind.DRY_BRUSH);
+                    .isEqualTo(kind.ordinal() <= Tool.Kind.PEN.ordinal());
         }
+    }
+
+    @ParameterizedTest
+    @CsvSource({"POWDER, APPLICATOR", "LEAF, LEAF_BRUSH", "GLUE, TWEEZERS", "GEM, TWEEZERS", "PASTE, KNIFE", "ISOLATED, SPRAY",
+        "GEL, LARGE_FLAT", "SIZE, LARGE_FLAT"})
+    void whatIsNotPaintHasToolsOfItsOwn(Share.Kind share, Tool.Kind tool) {
+        Tools tools = Tools.of(BLOB, Mix.of("isolating spray"), false, share, 20, Boards.withIsolating(Paints.shelf()));
+        assertThat(tools.tool().kind()).isEqualTo(tool);
+        assertThat(tools.isLarge()).as("only a brush needs its edge widened first").isEqualTo(tool == Tool.Kind.LARGE_FLAT);
     }
 
     @Test // two coats of varnish on a palm-sized stone: about 12 minutes with signing

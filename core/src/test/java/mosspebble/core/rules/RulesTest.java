@@ -95,8 +95,8 @@ class RulesTest {
         Map<Code, Project> troubles = new LinkedHashMap<>();
         troubles.put(Code.TAKING_FORBIDDEN, fine.withOrigin(new Origin("the ford", Origin.Taking.FORBIDDEN, "", Optional.empty())));
         troubles.put(Code.CRACKS_MARKED, flag(STONE.plus(Patch.crack(-30, -20, -20, -10, 1, 0.3)), 0, 1));
-        troubles.put(Code.SEALED_BEFORE, flag(skin(skin.withState(true, false)), 0, 1));
-        troubles.put(Code.LOOSE_GRAINS, flag(skin(skin.withState(false, true)), 0, 1));
+        troubles.put(Code.SEALED_BEFORE, flag(skin(skin.withState(Skin.Before.SEALER, false)), 0, 1));
+        troubles.put(Code.LOOSE_GRAINS, flag(skin(skin.withState(Skin.Before.NOTHING, true)), 0, 1));
         troubles.put(Code.STILL_DAMP, fine.withWeighings(List.of(new SteadyMass.Weighing(0, 160), new SteadyMass.Weighing(8, 150),
                 new SteadyMass.Weighing(16, 143), new SteadyMass.Weighing(24, 138))));
         troubles.put(Code.NO_SUBJECT, Project.begin("p", "Bare", STONE));
@@ -107,8 +107,9 @@ class RulesTest {
         troubles.put(Code.NO_COLOUR, fine.withColours(Map.of("left", Mix.of("red"))));
         troubles.put(Code.GROUND_NOT_ON_SHELF, fine.withGround(Optional.of(Mix.of("gone"))));
         troubles.put(Code.BLEND_LACKS_COLOURS, fine.withBlend("left", Blend.of(BlendKind.SPLIT)));
-        troubles.put(Code.VANISHES, flag(skin(new Skin(RockKind.SANDSTONE, Texture.SMOOTH, 0.1, Srgb.ofHex("#1f4e9c"), false, false)), 0, 1)
-                .withHabits(Habits.usual().withOutdoors(false)));
+        troubles.put(Code.VANISHES,
+                flag(skin(new Skin(RockKind.SANDSTONE, Texture.SMOOTH, 0.1, Srgb.ofHex("#1f4e9c"), Skin.Before.NOTHING, false)), 0, 1)
+                        .withHabits(Habits.usual().withOutdoors(false)));
         troubles.put(Code.MUD,
                 fine.withBlend("left", Blend.of(BlendKind.GRADIENT).withColours(List.of(Mix.of("palegreen"), Mix.of("purple")))));
         troubles.put(Code.UNSEALED_OUTDOORS, fine.withHabits(Habits.usual().withSeal(Habits.Seal.NONE)));

@@ -170,7 +170,7 @@ class SketchAndSkinRulesTest {
     }
 
     private static Stone skinned(RockKind rock, double porosity, String colour) {
-        return slab().withSkin(new Skin(rock, Texture.SMOOTH, porosity, Srgb.ofHex(colour), false, false));
+        return slab().withSkin(new Skin(rock, Texture.SMOOTH, porosity, Srgb.ofHex(colour), Skin.Before.NOTHING, false));
     }
 
     @ParameterizedTest

@@ -14,10 +14,12 @@ import mosspebble.core.blend.BlendKind;
 import mosspebble.core.blend.Share;
 import mosspebble.core.care.Compatibility;
 import mosspebble.core.care.Preparation;
+import mosspebble.core.care.Quarrel;
 import mosspebble.core.care.SmearTest;
 import mosspebble.core.coats.Coat;
 import mosspebble.core.coats.Sheen;
 import mosspebble.core.colour.Mix;
+import mosspebble.core.colour.PaintKind;
 import mosspebble.core.colour.PaintOptics;
 import mosspebble.core.drying.SteadyMass;
 import mosspebble.core.finding.Code;
@@ -31,6 +33,7 @@ import mosspebble.core.plan.Why;
 import mosspebble.core.project.Habits;
 import mosspebble.core.project.Side;
 import mosspebble.core.sketch.LineWish;
+import mosspebble.core.stone.Skin;
 import mosspebble.core.stone.Patch;
 import mosspebble.core.units.Facts;
 import mosspebble.core.units.Srgb;
@@ -54,7 +57,9 @@ class WordsTest {
             .and("larger", "left ear").and("smaller", "right ear").and("percent", 7.0).and("wideMm", 0.6).and("neededMm", 1.4)
             .and("rough", true).and("one", "a").and("gapMm", 0.2).and("slot", "Wings")
             .and("mix", "2 blue : 1 white").and("blend", BlendKind.BANDS).and("ground", false).and("upon", false).and("colours", 2)
-            .and("contrast", 5.0)
+            .and("contrast", 5.0).and("medium", PaintKind.Use.GELS).and("way", BlendKind.POWDERED).and("gem", "red stone")
+            .and("holdsMm", 2.5)
+            .and("lacks", true).and("before", Skin.Before.PAINT_KEPT)
             .and("what", WING).and("colour", "grey brown").and("lost", 0.6)
             .and("first", WING).and("then", WING).and("because", PaintOrder.Because.LIES_ON).and("under", WING).and("never", false)
             .and("step", STEP).and("um", 300.0).and("limitUm", 260.0).and("glassy", true).and("rim", false)
@@ -69,7 +74,8 @@ class WordsTest {
         Coat coat = new Coat("blue", Srgb.ofHex("#2244aa"), PaintOptics.clear(), 20, 0, Sheen.SATIN, 0);
         Facts facts = Facts.of("over", 2).and("primer", 1).and("alone", 9).and("most", 7).and("mm", 1.0).and("blend", BlendKind.GLAZE)
                 .and("light", "10 o'clock").and("restores", true).and("darkest", false).and("liner", false)
-                .and("inside", 20.0).and("outside", 30.0).and("shaded", true).and("below", "white").and("coats", 2);
+                .and("inside", 20.0).and("outside", 30.0).and("shaded", true).and("below", "white").and("above", "black pen")
+                .and("coats", 2);
         Step.Doing doing = new Step.Doing(List.of(what), true, new Why(reason, facts, List.of(WING)),
                 new Step.Count(1, coats, 2, new Step.Hiding(coats, coats + 1, 1.4)), 2, true,
                 Step.Turn.HALF_ROUND, Optional.empty());
@@ -242,7 +248,8 @@ class WordsTest {
     @Test
     void careHasItsWords() {
         Facts facts = Facts.of("loose", true).and("pores", 0.1).and("celsius", 20.0).and("humidity", 0.5).and("dry", Duration.ofHours(5))
-                .and("marks", 1).and("kind", Patch.Kind.CRACK).and("ml", 0.4).and("deepestMm", 1.2).and("cast", false).and("sealed", true);
+                .and("marks", 1).and("kind", Patch.Kind.CRACK).and("ml", 0.4).and("deepestMm", 1.2).and("cast", false)
+                .and("before", Skin.Before.SEALER);
         for (Preparation.Act act : Preparation.Act.values()) {
             Preparation.Task task = new Preparation.Task(act, facts, Duration.ZERO, Duration.ZERO);
             readable(CareWords.sentence(task));
@@ -252,7 +259,10 @@ class WordsTest {
         }
         Arrays.stream(SteadyMass.Odd.values()).forEach(odd -> readable(CareWords.sentence(new SteadyMass.Doubt(odd, 8))));
         Arrays.stream(BlendKind.values()).forEach(kind -> readable(BlendWords.sentence(kind)));
-        readable(CareWords.sentence(new Compatibility.Verdict(Compatibility.Severity.NEVER, Optional.empty(),
-                Optional.of(new SmearTest("a", "b", SmearTest.Outcome.SMEARS, "on a scrap")))));
+        readable(CareWords.sentence(new Compatibility.Verdict(Compatibility.Severity.NEVER, Quarrel.Way.NONE, Duration.ZERO,
+                Optional.empty(), Optional.of(new SmearTest("a", "b", SmearTest.Outcome.SMEARS, "on a scrap")), Optional.empty())));
+        Quarrel own = Compatibility.Rule.PAINT_ON_GEL.as("it came off in the rain");
+        assertThat(CareWords.sentence(new Compatibility.Verdict(Compatibility.Severity.CARE, Quarrel.Way.ISOLATE, Duration.ZERO,
+                Optional.empty(), Optional.empty(), Optional.of(own)))).isEqualTo("A rule of your own: it came off in the rain.");
     }
 }
