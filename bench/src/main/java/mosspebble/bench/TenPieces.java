@@ -173,13 +173,12 @@ public final class TenPieces {
         return piece.project(BARE);
     }
 
-    /** Lettering beside a shutter of two planks under crackle. */
+    /** Lettering beside a shutter of two planks, whose upper colour cracks and shows the wood below. */
     private static Project shutter() {
         Piece piece = new Piece("shutter", "Ferry house", stone(140, 80, 22, Form.SLAB, RockKind.SLATE, "#6d747a"));
-        piece.put(new Subject.Pattern("wood", Map.of("planks", 2.0, "grain", 6.0)), -42, 0, 0, 34).with("a", Mix.of("umber"))
-                .with("b", mix("umber", 2, "rust", 1)).with("grain", Mix.of("pen-umber"));
-        piece.put(new Subject.Stroke(List.of(-1.0, -1.4, 1.0, -1.4, 1.0, 1.4, -1.0, 1.4), true, Subject.Becomes.AREA, 1), -42, 0, 0, 26)
-                .with("stroke", Mix.of("crackle"));
+        Blend cracked = Blend.of(BlendKind.CRACKLED).withColours(List.of(mix("river", 2, "white", 1)));
+        piece.put(new Subject.Pattern("wood", Map.of("planks", 2.0, "grain", 0.0)), -42, 0, 0, 34).with("a", Mix.of("umber"))
+                .blend("a", cracked).with("b", Mix.of("umber")).blend("b", cracked).with("grain", Mix.of("pen-umber"));
         piece.put(new Subject.Word(List.of("FERRY", "HOUSE"), BuiltIn.SLAB), 22, 0, 0, 66).with("letters", Mix.of("cream"));
         return piece.project(BARE);
     }

@@ -31,7 +31,7 @@ public final class Setting {
             return Optional.of(new Drying(Duration.ofMinutes(10), Duration.ofHours(1), Duration.ofHours(24)));
         }
         if (paint.kind().does(Use.ISOLATES) && paint.binder() == Binder.SOLVENT_LACQUER) {
-            return Optional.of(new Drying(Duration.ofMinutes(2), Duration.ofMinutes(20), Duration.ofHours(1)));
+            return Optional.of(new Drying(Duration.ofMinutes(2), Duration.ofMinutes(15), Duration.ofMinutes(30)));
         }
         return Optional.empty();
     }

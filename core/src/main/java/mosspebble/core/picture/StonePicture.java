@@ -31,7 +31,6 @@ public final class StonePicture {
     /** Film over which the grain no longer shows through, 1/e in µm of dry paint (common practice, no source). */
     private static final double SMOOTHING_UM = 16;
 
-    private static final Noise FLAKES = new Noise(5);
     private static final float[] LINEAR = linear();
     private static final byte[] ENCODED = encoded();
 
@@ -61,7 +60,9 @@ public final class StonePicture {
         StonePicture picture = new StonePicture(terrain, look, bare);
         boolean matt = plan.steps().stream().filter(s -> s instanceof Step.Seal && s.side() == plan.up().side())
                 .anyMatch(s -> s.coat().filter(c -> c.sheen() == Sheen.MATT).isPresent());
-        picture.sealedGloss = matt ? 0.08f : 0.30f;
+        boolean poured = plan.steps().stream().anyMatch(s -> s instanceof Step.Seal seal && seal.side() == plan.up().side()
+                && seal.advice().why().poured());
+        picture.sealedGloss = matt ? 0.08f : poured ? 0.42f : 0.30f;
         picture.lay(plan, table);
         return picture;
     }
@@ -197,6 +198,8 @@ public final class StonePicture {
         boolean clear = coat.optics().isClear();
         boolean patchy = coats < step.coats() && !clear;
         Mask again = step.again().isEmpty() || clear ? null : Mask.of(step.again(), terrain.grid);
+        boolean[] raised = new boolean[table.size()];
+        Materials material = new Materials(coat.sheen(), step.place());
         Noise brush = new Noise(31 + step.coats());
         double mm = terrain.grid.cellMm();
         for (int r = 0; r < mask.rows(); r++) {
@@ -210,6 +213,7 @@ public final class StonePicture {
                 if (next[before] == 0) {
                     next[before] = table.over(before, coat, coats);
                     shown[before] = packed(table.film(next[before]), coat, table);
+                    raised[before] = onPaste(table.film(next[before]), table);
                 }
                 double x = (mask.column() + c) * mm;
                 double y = (mask.row() + r) * mm;
@@ -224,7 +228,8 @@ public final class StonePicture {
                     }
                     colour[i] = shifted(colour[i], under[before], shown[before], part);
                 } else {
-                    colour[i] = blend(colour[i], flaked(shown[before], coat.sheen(), x, y), part);
+                    int looks = material.at(shown[before], terrain.grid.left() + x, terrain.grid.top() + y);
+                    colour[i] = blend(colour[i], raised[before] ? looks & 0xFFFFFF | Materials.body(x, y) << 24 : looks, part);
                 }
                 if (share[i] >= 0.5f) {
                     film[i] = next[before];
@@ -240,24 +245,14 @@ public final class StonePicture {
         return c >= 0 && r >= 0 && c < mask.columns() && r < mask.rows() && mask.at(c, r) > 0.5f;
     }
 
-    /** The flakes of metal and glitter, and the play of a colour-shift glaze. */
-    private static int flaked(int colour, Sheen sheen, double x, double y) {
-        if (sheen != Sheen.METAL && sheen != Sheen.GLITTER && sheen != Sheen.SHIFT) {
-            return colour;
+    /** Whether paste lies somewhere below the top. */
+    private static boolean onPaste(Film film, FilmTable table) {
+        for (Film layer = film; !layer.isBare(); layer = table.film(layer.below())) {
+            if (layer.coat().orElseThrow().sheen() == Sheen.RAISED) {
+                return true;
+            }
         }
-        double flake = FLAKES.hash(Math.round(x * 7), Math.round(y * 7));
-        double broad = FLAKES.smooth(x * 0.35 + 40, y * 0.35);
-        double light = switch (sheen) {
-            case METAL -> 0.86 + 0.22 * flake + 0.22 * (broad - 0.5);
-            case GLITTER -> flake > 0.93 ? 1.55 : 0.92 + 0.12 * broad;
-            default -> 0.95 + 0.1 * flake;
-        };
-        int result = colour & 0xFF000000;
-        for (int shift = 0; shift < 24; shift += 8) {
-            double turned = sheen == Sheen.SHIFT ? light * (1 + (shift == 8 ? 0.5 : -0.2) * (broad - 0.5)) : light;
-            result |= (int) Math.min(255, (colour >>> shift & 255) * turned) << shift;
-        }
-        return result;
+        return false;
     }
 
     /** A glaze that is strongest at the edge of what it shades and fades to nothing inside. */
