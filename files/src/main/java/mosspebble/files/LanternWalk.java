@@ -1,10 +1,12 @@
 package mosspebble.files;
 
 import java.util.LinkedHashMap;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import mosspebble.core.care.Compatibility;
+import mosspebble.core.care.SmearTest;
 import mosspebble.core.blend.Blend;
 import mosspebble.core.blend.BlendKind;
 import mosspebble.core.colour.Binder;
@@ -58,7 +60,15 @@ public final class LanternWalk {
         return new Studio(
                 List.of(owl(repertoire), harbour(repertoire), lettering(repertoire), snail(repertoire), moon(repertoire), fox(repertoire),
                         heron(repertoire), window(repertoire), toadstool(repertoire)),
-                basket(), List.of(), shelf(), Compatibility.Known.NOTHING, new Climate(new Celsius(19), 0.55, 0.1), LengthUnit.MM, false);
+                basket(), List.of(), shelf(), tested(), new Climate(new Celsius(19), 0.55, 0.1), LengthUnit.MM, false);
+    }
+
+    /** What was tried on scraps of slate: most pens, but not the gold one. */
+    private static Compatibility.Known tested() {
+        List<SmearTest> tests = new ArrayList<>(List.of("pen-black", "pen-black-fine", "pen-white", "pen-umber", "pen-grey", "pen-cream").stream()
+                .map(pen -> new SmearTest(pen, "varnish", SmearTest.Outcome.FINE, "on slate")).toList());
+        tests.add(new SmearTest("ink-black", "varnish", SmearTest.Outcome.SMEARS, "on slate"));
+        return new Compatibility.Known(tests, List.of());
     }
 
     /** An empty studio with the shelf that ships. */

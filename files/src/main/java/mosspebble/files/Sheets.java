@@ -414,7 +414,7 @@ public final class Sheets {
     }
 
     /** Letters the font lacks become a question mark instead of an error. */
-    private static String printable(String words, PDFont font) {
+    static String printable(String words, PDFont font) {
         StringBuilder kept = new StringBuilder();
         words.codePoints().forEach(code -> {
             try {

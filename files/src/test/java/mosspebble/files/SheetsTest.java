@@ -13,6 +13,9 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.TreeSet;
+import mosspebble.core.plan.Untested;
+import mosspebble.core.colour.PaintKind;
+import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.words.StepWords;
@@ -155,6 +158,26 @@ class SheetsTest {
             for (Step step : plan.steps()) {
                 assertThat(all).contains(StepWords.sentence(step)).contains(StepWords.reason(step));
             }
+        }
+    }
+
+    @ParameterizedTest
+    @EnumSource(Paper.class)
+    void theTestSheetHasAFieldForEachPairAndAsManyPagesAsItTakes(Paper paper) throws Exception {
+        List<Paint> pens = STUDIO.shelf().that(PaintKind.Use.HAS_NIB);
+        Paint sealer = STUDIO.shelf().find("varnish").orElseThrow();
+        List<Untested.Pair> pairs = new ArrayList<>();
+        for (int i = 0; i < 15; i++) {
+            pairs.add(new Untested.Pair(pens.get(i % pens.size()), sealer));
+        }
+        Path file = folder.resolve("tests.pdf");
+        SmearSheet.write(pairs, paper, file);
+        try (PDDocument document = Loader.loadPDF(file.toFile())) {
+            assertThat(document.getNumberOfPages()).isEqualTo(2);
+            String text = new PDFTextStripper().getText(document);
+            assertThat(text).contains("Five-minute smear test").contains("After five minutes").contains("under gloss varnish");
+            assertThat(text.split("smears", -1)).as("one box for it in each row").hasSize(16);
+            assertThat(pens).allSatisfy(p -> assertThat(text).contains(p.name()));
         }
     }
 

@@ -1,6 +1,7 @@
 package mosspebble.app.finish;
 
 import java.nio.file.Path;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -24,11 +25,15 @@ import mosspebble.app.model.Workbench;
 import mosspebble.app.screen.Panel;
 import mosspebble.core.care.SealAdvice;
 import mosspebble.core.care.SealChoice;
+import mosspebble.core.care.SealHours;
+import mosspebble.core.care.SealKind;
+import mosspebble.core.care.SealTrouble;
 import mosspebble.core.colour.Finish;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.PaintKind;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Step;
+import mosspebble.core.plan.Untested;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
 import mosspebble.core.supplies.PaintUse;
@@ -42,14 +47,22 @@ import mosspebble.files.Journal;
 import mosspebble.files.Paper;
 import mosspebble.files.PlanJson;
 import mosspebble.files.Sheets;
+import mosspebble.files.SmearSheet;
 
 /** Sealing, what is needed, and the sheets. */
 public final class FinishPanel extends Panel {
 
     private final VBox supplies = new VBox(4);
     private final VBox cautions = new VBox(6);
+    private final VBox years = new VBox(6);
     private final Label sealing = new Label();
     private final HBox seals = new HBox(14);
+    private final Entry forecast;
+    private final Label when = quiet("");
+    private List<SealHours.Hour> hours = List.of();
+    private String typed = "";
+    private final Label untriedWords = quiet("");
+    private final VBox untried;
     private final Label done = quiet("");
     private final ProgressBar progress = new ProgressBar();
     private final Button cancel;
@@ -112,8 +125,23 @@ public final class FinishPanel extends Panel {
         working = new HBox(8, progress, cancel);
         present(working, false);
         seals.setId("seals");
-        getChildren().addAll(place, seals, sealing, papers, target, sheets, json, working, done, heading("Paint it takes"), supplies,
-                heading("Take care"), cautions);
+        untried = new VBox(6, untriedWords, button("export-tests", "Test sheet (PDF)", "A field for each to try it under the sealer",
+                this::testSheet));
+        untried.setId("untried");
+        forecast = new Entry("forecast", "Forecast: hour, °C, % damp, rain", "Such as 9 14 80, 12 19 60, 15 21 50: when all coats can be laid",
+                () -> typed, text -> {
+                    try {
+                        hours = text.isBlank() ? List.of() : SealHours.parse(text);
+                        typed = text.strip();
+                        refresh();
+                        return Optional.empty();
+                    } catch (IllegalArgumentException e) {
+                        return Optional.of(Words.sentence(e.getMessage()));
+                    }
+                });
+        when.setId("seal-hours");
+        getChildren().addAll(place, seals, sealing, forecast, when, untried, papers, target, sheets, json, working, done, heading("Paint it takes"), supplies,
+                heading("With the years"), years, heading("Take care"), cautions);
         onRefresh(() -> {
             boolean outdoors = project().map(p -> p.habits().outdoors()).orElse(true);
             place.show(outdoors);
@@ -121,6 +149,17 @@ public final class FinishPanel extends Panel {
             SealAdvice advice = planned.map(Step.Seal::advice).orElseGet(() -> SealAdvice.of(stone(), outdoors));
             sealing.setText(CareWords.reason(advice));
             choices(planned, outdoors);
+            present(when, !hours.isEmpty());
+            SealKind kind = advice.kind();
+            boolean open = kind == SealKind.SPRAY_VARNISH || kind == SealKind.GLOSS_GLAZE;
+            when.setText(hours.isEmpty() ? "" : CareWords.hours(hours, advice, open));
+            List<Untested.Pair> pairs = untested();
+            present(untried, !pairs.isEmpty());
+            untriedWords.setText(CareWords.untried(pairs));
+            LocalDate ready = LocalDate.now().plusDays(show.plan() == null ? 0 : show.plan().readyAfter().toDays());
+            years.getChildren().setAll(quiet(CareWords.renew(advice.kind(), outdoors, ready)));
+            SealTrouble.of(advice.kind()).forEach(
+                    t -> years.getChildren().add(quiet(CareWords.title(t) + ". " + CareWords.mend(t, advice.kind()))));
             cautions.getChildren().setAll(CareWords.cautions(advice).stream().map(Panel::quiet).toList());
             supplies.getChildren().clear();
             PaintPlan plan = show.plan();
@@ -198,6 +237,25 @@ public final class FinishPanel extends Panel {
         LengthUnit unit = workbench.studio().unit();
         Paper chosen = paper;
         start("-sheets.pdf", (plan, file, progress) -> Sheets.write(plan, chosen, unit, file, progress));
+    }
+
+    private List<Untested.Pair> untested() {
+        return show.plan() == null ? List.of()
+                : Untested.of(show.plan(), workbench.studio().shelf(), workbench.studio().known());
+    }
+
+    /** Writes a sheet to try out what was never tried under the sealer. */
+    public void testSheet() {
+        Paper chosen = paper;
+        Studio studio = workbench.studio();
+        start("-tests.pdf", (plan, file, progress) -> {
+            List<Untested.Pair> pairs = Untested.of(plan, studio.shelf(), studio.known());
+            if (pairs.isEmpty()) {
+                throw new FileTrouble(plan.project().name(), "All its pens and inks were tried under its sealer.", "There is nothing to test.");
+            }
+            SmearSheet.write(pairs, chosen, file);
+            return true;
+        });
     }
 
     /** Writes the plan. */

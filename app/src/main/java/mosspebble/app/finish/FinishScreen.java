@@ -32,6 +32,7 @@ public final class FinishScreen extends Screen {
     @Override
     public List<Action> actions() {
         return List.of(Action.of("Write guide and step cards (PDF)", here(() -> panel().sheets())).also("print", "paper", "export"),
+                Action.of("Write a test sheet for pens under the sealer (PDF)", here(() -> panel().testSheet())).also("smear", "test"),
                 Action.of("Write the plan (JSON)", here(() -> panel().json())).also("export"));
     }
 

@@ -136,6 +136,19 @@ public enum SealKind {
         return window;
     }
 
+    /**
+     * After so many months a seal wants to be looked at and renewed where it is thin: outdoors sun and frost work on it, indoors only the
+     * hand (common practice, no source).
+     */
+    public int renewMonths(boolean outdoors) {
+        return switch (this) {
+            case TOP_COAT, SPRAY_VARNISH -> outdoors ? 12 : 60;
+            case BRUSH_VARNISH, POLYURETHANE, GLOSS_GLAZE -> outdoors ? 24 : 60;
+            case RESIN -> outdoors ? 18 : 120;
+            case WAX -> outdoors ? 1 : 6;
+        };
+    }
+
     /** Millilitres for an area in so many coats, a tenth more for the brush; for what is poured see {@link Resin}. */
     public double millilitres(double areaMm2, int number) {
         return coats.spread == 0 ? 0 : 1.1 * number * areaMm2 / 1000 / coats.spread;

@@ -501,8 +501,21 @@ public final class BuildUp {
                 Shapes.nothing());
         boolean gems = course.steps().stream().anyMatch(s -> s.side() == surface.side() && s instanceof Step.Lay lay
                 && lay.doing().what().stream().anyMatch(w -> w.share().kind() == Share.Kind.GEM));
-        course.add(new Step.Seal(advice, layer, new Step.Lying(rests.isPresent(), gems), work, after), cells(whole));
+        course.add(new Step.Seal(advice, layer, new Step.Lying(rests.isPresent(), gems, drawn()), work, after), cells(whole));
         films.lay(mask, coat, advice.coats());
+    }
+
+    /** With what the face was drawn on. */
+    private Step.Lines drawn() {
+        boolean chalk = false;
+        boolean graphite = false;
+        for (Step step : course.steps()) {
+            if (step instanceof Step.Pencil pencil && pencil.side() == surface.side()) {
+                chalk |= pencil.drawing().chalk();
+                graphite |= !pencil.drawing().chalk();
+            }
+        }
+        return chalk && graphite ? Step.Lines.BOTH : chalk ? Step.Lines.CHALK : graphite ? Step.Lines.GRAPHITE : Step.Lines.NONE;
     }
 
     /** The place where the film of paint is thickest, sealer left out; empty on bare stone. */

@@ -210,8 +210,12 @@ public sealed interface Step extends Facts.Named {
      *
      * @param turned whether the stone is then laid on the sealed side to seal the other
      * @param gems whether gems stand on it
+     * @param lines what was drawn on it before
      */
-    record Lying(boolean turned, boolean gems) {}
+    record Lying(boolean turned, boolean gems, Lines lines) {}
+
+    /** What is left of the drawing where no paint covers it. */
+    enum Lines { NONE, GRAPHITE, CHALK, BOTH }
 
     /**
      * What the hand does.

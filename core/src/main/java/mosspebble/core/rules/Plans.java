@@ -34,7 +34,7 @@ public final class Plans {
             new OutlineStandsOut(), new LinesHavePens(), new SubjectStandsOut(), new NoMud(),
             new OwnOrderHolds(), new PaintHides(), new PaintLasts(), new FilmHolds(), new ProductsAgree(),
             new WetInTime(),
-            new FilmForms(), new DryAirToSeal(), new SealSuits(), new SealedOutdoors(), new WantedSealer());
+            new FilmForms(), new DryAirToSeal(), new SealSuits(), new SealedOutdoors(), new WantedSealer(), new TestedUnderSealer());
 
     private Plans() {}
 

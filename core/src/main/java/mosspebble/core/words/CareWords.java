@@ -1,16 +1,26 @@
 package mosspebble.core.words;
 
 import java.time.Duration;
+import java.time.LocalDate;
+import java.time.format.TextStyle;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Collectors;
+import java.util.Optional;
+import java.util.Map;
+import java.util.Locale;
 import mosspebble.core.care.Compatibility;
 import mosspebble.core.care.Preparation;
 import mosspebble.core.care.Quarrel;
 import mosspebble.core.care.Resin;
 import mosspebble.core.care.SealAdvice;
 import mosspebble.core.care.SealChoice;
+import mosspebble.core.care.SealHours;
 import mosspebble.core.care.SealKind;
+import mosspebble.core.care.SealTrouble;
 import mosspebble.core.care.SmearTest;
+import mosspebble.core.plan.Step;
+import mosspebble.core.plan.Untested;
 import mosspebble.core.drying.SteadyMass;
 import mosspebble.core.stone.Patch;
 import mosspebble.core.stone.Skin;
@@ -192,6 +202,27 @@ public final class CareWords {
                 .or(() -> verdict.own().map(q -> ownRule(q.reason()))).orElse("");
     }
 
+    /** Over the sheet for trying out. */
+    public static final String TEST_TITLE = "Five-minute smear test";
+
+    /** How to try one product under another. */
+    public static List<String> testSteps() {
+        return List.of("1. Draw or lay each product across its whole field, on this sheet or better on a scrap of the stone. Let it dry.",
+                "2. After five minutes brush or spray the sealer over the right half, one stroke as you would on the stone.",
+                "3. Wipe a wet finger over the right half when the sealer is dry. Compare the halves and tick what you see.",
+                "4. Enter it on the shelf, under the product: your own test goes before every rule.");
+    }
+
+    /** Which were never tried; empty for none. */
+    public static String untried(List<Untested.Pair> pairs) {
+        return pairs.isEmpty() ? "" : "Not tried yet under " + pairs.get(0).above().name() + ": "
+                + Words.list(pairs.stream().map(p -> p.below().name()).toList()) + ".";
+    }
+
+    public static String under(String sealer) {
+        return "under " + sealer;
+    }
+
     /** A rule of one's own in one line. */
     public static String ownRow(Quarrel rule) {
         String way = switch (rule.way()) {
@@ -218,11 +249,25 @@ public final class CareWords {
     static String sentence(SealAdvice advice, String sealer) {
         String coats = advice.coats() + " coats of " + sealer;
         return switch (advice.kind()) {
-            case RESIN -> "One pour of " + sealer + ", spread to the rim; prick the bubbles.";
+            case RESIN -> "One pour of " + sealer + " on the stone lying level, a dam of tape where it must not run over; spread it to the rim, "
+                    + "prick the bubbles for the first quarter of an hour, cover it against dust.";
             case SPRAY_VARNISH -> coats + ", thin mist, " + again(advice.kind()) + ".";
             case WAX -> coats + ", rubbed on thin with a cloth; buff each once it is dull.";
             case GLOSS_GLAZE, POLYURETHANE, BRUSH_VARNISH -> coats + ", " + again(advice.kind()) + ".";
             case TOP_COAT -> coats + ", thin, each fully dry before the next.";
+        };
+    }
+
+    /** Before a seal what is left of the drawing goes, or it stays for good (common practice, no source). */
+    static String lines(Step.Seal seal) {
+        boolean sprayed = seal.advice().kind() == SealKind.SPRAY_VARNISH || seal.advice().kind() == SealKind.GLOSS_GLAZE;
+        return switch (seal.lying().lines()) {
+            case NONE -> "";
+            case GRAPHITE -> "Lift what is left of the pencil with a kneaded eraser: " + (sprayed ? "a spray fixes it for good. "
+                    : "under the seal it smears grey. ");
+            case CHALK -> "Wipe off what is left of the chalk with a damp cloth: it vanishes while the seal is wet and ghosts when it is dry. ";
+            case BOTH -> "Lift what is left of the pencil with a kneaded eraser and of the chalk with a damp cloth: under a seal they "
+                    + (sprayed ? "stay for good. " : "smear and ghost. ");
         };
     }
 
@@ -304,6 +349,75 @@ public final class CareWords {
             lines.add("does not last outdoors");
         }
         return lines;
+    }
+
+    /** When a seal may be laid by a forecast, or what keeps it from that. */
+    public static String hours(List<SealHours.Hour> forecast, SealAdvice advice, boolean inTheOpen) {
+        List<SealHours.Window> windows = SealHours.of(forecast, advice, inTheOpen);
+        String coats = advice.coats() == 1 ? "the pour" : Words.coats(advice.coats());
+        if (!windows.isEmpty()) {
+            return Words.upper(coats) + (windows.size() == 1 ? ": " : ", in one of these: ") + Words.list(windows.stream().map(w -> (w.day() == 0
+                    ? "" : w.day() == 1 ? "the next day " : "on day " + (w.day() + 1) + " ") + (w.fromHour() == w.latestHour()
+                            ? "begin at " + clock(w.fromHour())
+                            : "begin between " + clock(w.fromHour()) + " and " + clock(w.latestHour()))).toList()) + ".";
+        }
+        Optional<SealHours.Against> first = forecast.stream().flatMap(h -> SealHours.against(h, advice.kind(), inTheOpen).stream())
+                .collect(Collectors.groupingBy(a -> a, Collectors.counting())).entrySet().stream().max(Map.Entry.comparingByValue())
+                .map(Map.Entry::getKey);
+        return "No stretch of " + Durations.words(SealHours.takes(advice)) + " suits" + first.map(a -> switch (a) {
+            case TOO_COLD -> ": it is too cold";
+            case TOO_WARM -> ": it is too warm";
+            case TOO_DAMP -> ": it is too damp";
+            case NEAR_DEW -> ": the air is too near its dew point";
+            case RAIN -> ": it rains";
+        }).orElse("") + ". Wait, or seal where the air is warmer and drier.";
+    }
+
+    private static String clock(int hour) {
+        return hour + ":00";
+    }
+
+    /** When a seal is looked at again. */
+    public static String renew(SealKind kind, boolean outdoors, LocalDate ready) {
+        int months = kind.renewMonths(outdoors);
+        LocalDate then = ready.plusMonths(months);
+        String when = months < 24 ? Words.number(months) + (months == 1 ? " month" : " months") : Words.number(months / 12) + " years";
+        return "Look at it again after " + when + ", in " + then.getMonth().getDisplayName(TextStyle.FULL, Locale.ENGLISH) + " "
+                + then.getYear() + (kind == SealKind.WAX ? ": rub on a little wax and buff." : ": wash it, dull what is thin or milky, one "
+                        + "more coat.");
+    }
+
+    /** What has gone wrong, in two or three words. */
+    public static String title(SealTrouble trouble) {
+        return switch (trouble) {
+            case CLOUDS -> "It clouds";
+            case WRINKLES -> "It wrinkles";
+            case PEELS -> "It peels";
+            case YELLOWS -> "It yellows";
+            case STAYS_STICKY -> "It stays sticky";
+            case SCRATCHED -> "It is scratched";
+        };
+    }
+
+    /** Why that happens, and what mends it. */
+    public static String mend(SealTrouble trouble, SealKind kind) {
+        return switch (trouble) {
+            case CLOUDS -> kind == SealKind.WAX ? "Too much wax: warm it with the hand and buff."
+                    : kind == SealKind.RESIN ? "Damp was locked in. It does not clear: dull it and pour a thin new coat in dry air."
+                    : "Damp was locked in, or the air was damp. Keep it warm and dry for two days; if it stays, dull it and lay one thin coat "
+                            + "in dry air.";
+            case WRINKLES -> "The coat below was not dry through, or the next came too late and bit into it. Let it harden a week, sand the "
+                    + "wrinkles level, thin coats then.";
+            case PEELS -> "It does not grip: dirt, gloss or wax below. Scrape off what is loose, dull the edge, seal the place anew.";
+            case YELLOWS -> "Sun, and oil or resin in it. What is yellow stays: dull it and tone it down with a matt coat, or sand it off "
+                    + "and take a clear water-based one.";
+            case STAYS_STICKY -> kind == SealKind.RESIN
+                    ? "The parts were not in their measure or not stirred long enough. Scrape off what is soft, wipe, pour anew."
+                    : "Too thick or too cold. Put it warm and dry for a week; a coat of wax takes the tack from what stays.";
+            case SCRATCHED -> kind.mending() == SealKind.Mending.EASY ? "Clean it and lay one more coat over the place."
+                    : kind.mending() == SealKind.Mending.SANDED ? "Dull round the scratch with fine paper, wipe, one thin coat over all."
+                    : "Sand it with finer and finer paper and polish, or pour a thin new coat.";
+        };
     }
 
     static String tool(SealAdvice advice) {

@@ -213,6 +213,7 @@ public final class FindingWords {
             case UNSEALED_OUTDOORS -> f.is("varnish")
                     ? "Outdoors an unsealed picture does not last: seal it with " + f.count("coats") + " coats."
                     : "There is no varnish on the shelf, and outdoors the stone must be sealed with " + f.count("coats") + " coats.";
+            case UNTESTED -> "Not tried yet under " + f.text("above") + ": " + f.text("below") + ". A test sheet for it lies in Finish.";
             case OTHER_SEALER -> "The shelf has no " + f.choice("wanted", Habits.Seal.class).name().toLowerCase(Locale.ROOT) + " sealer; "
                     + f.text("sealer") + " is planned instead.";
             default -> throw new IllegalArgumentException("no words for " + finding.code());

@@ -335,7 +335,7 @@ public final class StepWords {
             return "Small, on the back or low on the front, with a pen that does not smear under varnish.";
         }
         if (step instanceof Step.Seal seal) {
-            return CareWords.sentence(seal.advice(), seal.varnish().load().coat().name())
+            return CareWords.lines(seal) + CareWords.sentence(seal.advice(), seal.varnish().load().coat().name())
                     + (seal.advice().why().poured() ? " " + CareWords.pour(seal.work().areaMm2()) : "")
                     + (seal.lying().gems() ? " " + CareWords.overGems(seal.advice()) : "") + (seal.turned()
                             ? " Then lay it on clean baking paper, sealed side down, once it no longer gives under a fingernail." : "");

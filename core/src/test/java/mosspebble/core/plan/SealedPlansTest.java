@@ -6,11 +6,14 @@ import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import mosspebble.core.Boards;
 import mosspebble.core.Paints;
 import mosspebble.core.area.Remembered;
 import mosspebble.core.blend.Blend;
 import mosspebble.core.blend.BlendKind;
+import mosspebble.core.care.Compatibility;
 import mosspebble.core.care.Resin;
+import mosspebble.core.care.SmearTest;
 import mosspebble.core.colour.Binder;
 import mosspebble.core.colour.Finish;
 import mosspebble.core.colour.Mix;
@@ -74,7 +77,7 @@ class SealedPlansTest {
             new Millilitres(60));
 
     private static PaintPlan plan(Project project, Climate air) {
-        return plan(project, air, Paints.shelf().with(RESIN).with(WAX).with(SPRAY).with(GLITTER).with(CRACKLE));
+        return plan(project, air, shelf());
     }
 
     private static PaintPlan plan(Project project, Climate air, Shelf shelf) {
@@ -107,7 +110,7 @@ class SealedPlansTest {
         Step sign = plan.steps().get(plan.steps().size() - 2);
         assertThat(sign.work().dries()).isGreaterThanOrEqualTo(Duration.ofHours(72));
         Resin.Amount amount = Resin.USUAL.amount(seal(plan).work().areaMm2(), Resin.LEVEL_MM);
-        assertThat(StepWords.sentence(seal(plan))).startsWith("One pour of some resin")
+        assertThat(StepWords.sentence(seal(plan))).contains(" One pour of some resin").contains("lying level").contains("dam").contains("bubbles").contains("dust")
                 .contains("Stir " + Math.round(amount.gramsA()) + " g of resin and " + Math.round(amount.gramsB()) + " g of hardener");
         assertThat(StepWords.reason(seal(plan))).contains("mm high on a flat face").contains("runs down");
         assertThat(plan.supplies().stream().filter(u -> u.paint().equals("resin")).findFirst().orElseThrow().needed().value())
@@ -134,7 +137,7 @@ class SealedPlansTest {
     @Test
     void sprayGoesOnInMistCoatsWithinTheHour() {
         assertThat(StepWords.sentence(seal(sealed(SPRAY, Climate.room())))).isEqualTo(
-                "3 coats of some spray, thin mist, the next after 15 min and within 1 h, else dull the one before with fine paper.");
+                "Lift what is left of the pencil with a kneaded eraser: a spray fixes it for good. 3 coats of some spray, thin mist, the next after 15 min and within 1 h, else dull the one before with fine paper.");
         assertThat(seal(sealed(SPRAY, Climate.room())).advice().coats()).isEqualTo(3);
     }
 
@@ -205,6 +208,38 @@ class SealedPlansTest {
         assertThat(FindingWords.sentence(said)).isEqualTo(
                 "Board is to be crackled, but the shelf has no crackle medium; it is planned flat.");
         assertThat(said.remedy().orElseThrow().change().apply(cracked).blends()).isEmpty();
+    }
+
+    @Test
+    // graphite smears or is fixed, chalk ghosts (common practice, no source): what is left of the drawing goes before the seal
+    void whatIsLeftOfTheDrawingGoesBeforeTheSeal() {
+        assertThat(seal(sealed(WAX, Climate.room())).lying().lines()).isEqualTo(Step.Lines.GRAPHITE);
+        Project dark = board(25, "white");
+        Project chalked = dark.withStone(dark.stone().withSkin(dark.stone().skin().withColour(Srgb.ofHex("#2b2c2e"))));
+        Step.Seal seal = seal(plan(chalked, Climate.room()));
+        assertThat(seal.lying().lines()).isEqualTo(Step.Lines.CHALK);
+        assertThat(StepWords.sentence(seal)).startsWith("Wipe off what is left of the chalk with a damp cloth").contains("ghosts");
+    }
+
+    @Test
+    // test each pen under each sealer once and write it down (common practice, no source)
+    void pensAndInksNeverTriedUnderTheSealerAreNamedOnce() {
+        Project lined = Boards.project(25, Map.of("board", Mix.of("blue"), "line", Mix.of("blackpen")));
+        PaintPlan plan = Boards.plan(lined, shelf());
+        List<Untested.Pair> pairs = Untested.of(plan, shelf(), Compatibility.Known.NOTHING);
+        assertThat(pairs).hasSize(1);
+        Finding said = plan.findings().stream().filter(f -> f.code() == Code.UNTESTED).findFirst().orElseThrow();
+        assertThat(FindingWords.sentence(said)).isEqualTo("Not tried yet under gloss varnish: " + pairs.get(0).below().name()
+                + ". A test sheet for it lies in Finish.");
+        SmearTest fine = new SmearTest(pairs.get(0).below().id(), "varnish", SmearTest.Outcome.FINE, "");
+        assertThat(Untested.of(plan, shelf(), new Compatibility.Known(List.of(fine), List.of()))).as("one's own test settles it").isEmpty();
+        PaintPlan bare = Boards.plan(lined.withHabits(lined.habits().withSeal(Habits.Seal.NONE)), shelf());
+        assertThat(Untested.of(bare, shelf(), Compatibility.Known.NOTHING)).as("nothing over it").isEmpty();
+        assertThat(codes(plan(board(25, "blue"), Climate.room()))).as("brushed paint is no pen").doesNotContain(Code.UNTESTED);
+    }
+
+    private static Shelf shelf() {
+        return Paints.shelf().with(RESIN).with(WAX).with(SPRAY).with(GLITTER).with(CRACKLE);
     }
 
     private static int glitterCoats(double wide) {
