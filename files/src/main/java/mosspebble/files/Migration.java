@@ -264,9 +264,12 @@ final class Migration {
 
     // --- 5 to 6: further layers upon a blend, things kept within a part of another, a sealer by its name
 
-    /** What lies on a stone already is named, not only whether it is sealed. */
+    /** What lies on a stone already is named, not only whether it is sealed; whoever has gel has a lamp. */
     private static void toSkins(ObjectNode stone) {
         walk(stone, node -> {
+            if (node.has("dryer") && node.has("medium")) {
+                node.put("lamp", true);
+            }
             if (node.has("rock") && node.has("sealed")) {
                 node.put("before", node.remove("sealed").asBoolean() ? "SEALER" : "NOTHING");
             }

@@ -23,6 +23,7 @@ import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
 import mosspebble.app.screen.Panel;
+import mosspebble.core.care.Plaque;
 import mosspebble.core.care.SealAdvice;
 import mosspebble.core.care.SealChoice;
 import mosspebble.core.care.SealHours;
@@ -37,6 +38,7 @@ import mosspebble.core.plan.Untested;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
 import mosspebble.core.supplies.PaintUse;
+import mosspebble.core.stone.StoneFacts;
 import mosspebble.core.units.LengthUnit;
 import mosspebble.core.units.Numbers;
 import mosspebble.core.units.Words;
@@ -55,6 +57,7 @@ public final class FinishPanel extends Panel {
     private final VBox supplies = new VBox(4);
     private final VBox cautions = new VBox(6);
     private final VBox years = new VBox(6);
+    private final Label plaque = quiet("");
     private final Label sealing = new Label();
     private final HBox seals = new HBox(14);
     private final Entry forecast;
@@ -141,7 +144,7 @@ public final class FinishPanel extends Panel {
                 });
         when.setId("seal-hours");
         getChildren().addAll(place, seals, sealing, forecast, when, untried, papers, target, sheets, json, working, done, heading("Paint it takes"), supplies,
-                heading("With the years"), years, heading("Take care"), cautions);
+                heading("On a plaque"), plaque, heading("With the years"), years, heading("Take care"), cautions);
         onRefresh(() -> {
             boolean outdoors = project().map(p -> p.habits().outdoors()).orElse(true);
             place.show(outdoors);
@@ -156,6 +159,9 @@ public final class FinishPanel extends Panel {
             List<Untested.Pair> pairs = untested();
             present(untried, !pairs.isEmpty());
             untriedWords.setText(CareWords.untried(pairs));
+            StoneFacts facts = show.plan() == null ? null : show.plan().survey().facts();
+            plaque.setText(facts == null ? "" : CareWords.plaque(Plaque.of(facts.weight().value(), facts.backMm2(),
+                    stone().flatBack() ? 0 : stone().backDepthMm())));
             LocalDate ready = LocalDate.now().plusDays(show.plan() == null ? 0 : show.plan().readyAfter().toDays());
             years.getChildren().setAll(quiet(CareWords.renew(advice.kind(), outdoors, ready)));
             SealTrouble.of(advice.kind()).forEach(

@@ -66,6 +66,7 @@ final class SkinPage extends PageView {
         }
         sealed = new Choice<>("Before", b -> skin("What was on it before", s -> s.withState(b, s.loose())));
         sealed.option("skin-bare", "bare", Skin.Before.NOTHING, "Nothing on it yet")
+                .option("skin-to-cast", "to be cast", Skin.Before.TO_BE_CAST, "Of plaster or cement: the plan begins with the mould")
                 .option("skin-sealed", "sealed", Skin.Before.SEALER, "It has been varnished or sealed before: that is dulled")
                 .option("skin-painted", "painted, kept", Skin.Before.PAINT_KEPT,
                         "Old paint stays as the ground: measure its colour as the stone's")

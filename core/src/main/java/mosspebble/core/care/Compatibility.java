@@ -41,7 +41,7 @@ public final class Compatibility {
         SEALER_OVER_POWDER("use=rubbed on", SEALER, false, Severity.NOTE, Way.NONE, 0),
         PAINT_ON_LEAF("use=is leaf", "binder=acrylic & not use=medium", false, Severity.NOTE, Way.ISOLATE, 0),
         RESIN_OVER_PAINT(WATERBORNE, RESIN, false, Severity.NOTE, Way.WAIT, 72),
-        RESIN_ON_RESIN(RESIN, NO_MEDIUM, false, Severity.CARE, Way.NONE, 0),
+        ANYTHING_ON_RESIN(RESIN, "not use=seals", false, Severity.CARE, Way.NONE, 0),
         LACQUER_OVER_FRESH_ACRYLIC(WATERBORNE, "binder=solvent lacquer & not use=isolates", false, Severity.CARE, Way.WAIT, 24),
         MATT_OVER_GLITTER_OR_METAL("use=sparkles", "use=seals & finish=matt", false, Severity.NOTE, Way.NONE, 0),
         INK_ON_A_GLOSSY_FILM("finish=gloss & not use=seals", "use=ink", false, Severity.NOTE, Way.NONE, 0);

@@ -8,6 +8,7 @@ import java.util.stream.Stream;
 import mosspebble.core.drying.Climate;
 import mosspebble.core.drying.Evaporation;
 import mosspebble.core.stone.Patch;
+import mosspebble.core.stone.RockKind;
 import mosspebble.core.stone.Skin;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.Survey;
@@ -31,10 +32,14 @@ public final class Preparation {
     private static final double LEAST_CAST_DAYS = 1;
     private static final double MOST_CAST_DAYS = 14;
 
+    /** Until it comes out of the mould (common practice, no source). */
+    private static final Duration PLASTER_SETS = Duration.ofHours(1);
+    private static final Duration CEMENT_SETS = Duration.ofHours(24);
+
     private static final Duration MOST = Duration.ofDays(5);
 
     /** What there is to do. */
-    public enum Act { DRY_CAST, STRIP, BRUSH, WASH, SAND, DULL, FILL }
+    public enum Act { CAST, DRY_CAST, STRIP, BRUSH, WASH, SAND, DULL, FILL }
 
     /**
      * One thing to do.
@@ -57,6 +62,12 @@ public final class Preparation {
         List<Task> tasks = new ArrayList<>();
         boolean cast = stone.rock().isCast();
         Facts room = Facts.of("celsius", climate.temperature().value()).and("humidity", climate.humidity());
+        if (cast && stone.skin().before() == Skin.Before.TO_BE_CAST) {
+            Casting mix = Casting.of(stone.rock(), survey.facts().volumeMm3());
+            boolean plaster = stone.rock() == RockKind.CAST_PLASTER;
+            tasks.add(new Task(Act.CAST, Facts.of("plaster", plaster).and("powder", mix.powder()).and("sand", mix.sand()).and("water", mix.water()),
+                    Duration.ofMinutes(15), plaster ? PLASTER_SETS : CEMENT_SETS));
+        }
         if (cast) {
             Duration dry = castDries(climate);
             tasks.add(new Task(Act.DRY_CAST, room.and("dry", dry), Duration.ofMinutes(1), dry));

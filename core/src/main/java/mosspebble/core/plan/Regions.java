@@ -371,6 +371,9 @@ final class Regions {
         } else {
             blend.more().forEach(mix -> palette.colour(mix).ifPresent(all::add));
         }
+        if (blend.kind() == BlendKind.POWDERED && !habits.lamp()) {
+            return List.of(own);
+        }
         blend.kind().medium().flatMap(use -> palette.shelf().that(use).stream().findFirst()).flatMap(p -> palette.colour(Mix.of(p.id())))
                 .ifPresent(all::add);
         return all;

@@ -78,9 +78,11 @@ public record Habits(Ground ground, Primer primer, Outline outline, Handling han
      * @param hand that holds the brush
      * @param dryer whether a hair dryer is used between coats
      * @param sparkleBase whether glitter and colour shift get a base of their own colour
+     * @param lamp whether there is a lamp that hardens gel
      */
     @RecordBuilder
-    public record Handling(Medium medium, Hand hand, boolean dryer, boolean sparkleBase) implements HabitsHandlingBuilder.With {
+    public record Handling(Medium medium, Hand hand, boolean dryer, boolean sparkleBase, boolean lamp)
+            implements HabitsHandlingBuilder.With {
         public Handling {
             Objects.requireNonNull(medium);
             Objects.requireNonNull(hand);
@@ -115,7 +117,7 @@ public record Habits(Ground ground, Primer primer, Outline outline, Handling han
 
     public static Habits usual() {
         return new Habits(Ground.AROUND, Primer.WHERE_NEEDED, new Outline(Lines.LAST, LineColour.CONTRAST, LineStyle.EVEN),
-                new Handling(Medium.BY_AREA, Hand.RIGHT, false, true), 2, Light.USUAL, new Keeping(Seal.GLOSS, "", true));
+                new Handling(Medium.BY_AREA, Hand.RIGHT, false, true, true), 2, Light.USUAL, new Keeping(Seal.GLOSS, "", true));
     }
 
     public Lines lines() {
@@ -168,6 +170,14 @@ public record Habits(Ground ground, Primer primer, Outline outline, Handling han
 
     public boolean sparkleBase() {
         return handling.sparkleBase();
+    }
+
+    public boolean lamp() {
+        return handling.lamp();
+    }
+
+    public Habits withLamp(boolean newLamp) {
+        return withHandling(handling.withLamp(newLamp));
     }
 
     public Habits withSparkleBase(boolean newSparkleBase) {

@@ -38,7 +38,8 @@ final class BlendHasColours implements Rule {
             for (int number = 0; used && number <= blend.over().size(); number++) {
                 Blend layer = blend.layer(number);
                 Optional<PaintKind.Use> lacking = lacking(layer.kind(), on);
-                if (lacking.isEmpty() && (layer.kind().material().isPresent()
+                boolean dark = layer.kind() == BlendKind.POWDERED && !on.habits().lamp();
+                if (lacking.isEmpty() && !dark && (layer.kind().material().isPresent()
                         || layer.more().stream().filter(mix -> on.palette().colour(mix).isPresent()).count()
                                 >= layer.kind().leastColours())) {
                     continue;
@@ -48,7 +49,7 @@ final class BlendHasColours implements Rule {
                 Facts facts = Facts.of("blend", layer.kind()).and("ground", ground).and("upon", upon)
                         .and("slot", slots.stream().filter(s -> s.id().equals(slot)).map(Slot::title).findFirst().orElse(slot))
                         .and("colours", layer.kind().leastColours() + (upon ? 0 : 1));
-                found.add(Finding.of(lacking.isPresent() ? Code.LACKS_MEDIUM : Code.BLEND_LACKS_COLOURS,
+                found.add(Finding.of(dark ? Code.NO_LAMP : lacking.isPresent() ? Code.LACKS_MEDIUM : Code.BLEND_LACKS_COLOURS,
                         lacking.map(use -> facts.and("medium", use)).orElse(facts),
                         Remedy.of(upon ? Cure.LEAVE_LAYER_OUT : Cure.LAY_FLAT, p -> p.withBlend(slot, mended))));
             }

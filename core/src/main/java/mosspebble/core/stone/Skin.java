@@ -21,6 +21,8 @@ public record Skin(RockKind rock, Texture texture, double porosity, Srgb colour,
     public enum Before {
         /** It is bare. */
         NOTHING,
+        /** It is still to be cast, of plaster or cement. */
+        TO_BE_CAST,
         /** It was sealed or varnished: the sealer is dulled. */
         SEALER,
         /** Old paint stays as the ground, dulled so that the new grips. */
@@ -57,6 +59,6 @@ public record Skin(RockKind rock, Texture texture, double porosity, Srgb colour,
 
     /** Whether a film closes its pores, of a sealer or of old paint that stays. */
     public boolean sealed() {
-        return before != Before.NOTHING && before != Before.PAINT_STRIPPED;
+        return before == Before.SEALER || before == Before.PAINT_KEPT || before == Before.PAINT_SANDED;
     }
 }

@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.Map;
 import java.util.Locale;
 import mosspebble.core.care.Compatibility;
+import mosspebble.core.care.Plaque;
 import mosspebble.core.care.Preparation;
 import mosspebble.core.care.Quarrel;
 import mosspebble.core.care.Resin;
@@ -43,6 +44,7 @@ public final class CareWords {
     /** What is to be done, in a few words. */
     public static String title(Preparation.Task task) {
         return switch (task.act()) {
+            case CAST -> "Cast the stone";
             case DRY_CAST -> "Let the cast stone dry";
             case BRUSH -> task.facts().is("cast") ? "Brush off the dust" : "Brush off loose grains";
             case WASH -> "Wash and dry the stone";
@@ -61,6 +63,12 @@ public final class CareWords {
     /** What to do. */
     public static String sentence(Preparation.Task task) {
         return switch (task.act()) {
+            case CAST -> (task.facts().is("plaster")
+                    ? "Strew " + grams(task.facts(), "powder") + " of plaster into " + grams(task.facts(), "water")
+                            + " of water, wait a minute, stir slowly, pour"
+                    : "Mix " + grams(task.facts(), "powder") + " of cement with " + grams(task.facts(), "sand") + " of sand, then with "
+                            + grams(task.facts(), "water") + " of water, press it in")
+                    + "; tap the mould until no bubbles rise. What is over makes a thin half: to practise on, or glued to a plaque.";
             case DRY_CAST -> "Stand it on edge in moving air; weigh it every day until the mass is steady.";
             case BRUSH -> task.facts().is("cast") ? "Brush and wipe dry; a cast is not washed: it would drink the water."
                     : "Brush dry in all directions until nothing comes off.";
@@ -79,6 +87,7 @@ public final class CareWords {
     public static String reason(Preparation.Task task) {
         Facts facts = task.facts();
         return switch (task.act()) {
+            case CAST -> "By weight, as the bag says; it sets by itself. Dust mask and gloves; never round a hand: it heats and burns.";
             case DRY_CAST ->
                     "A fresh cast holds mixing water for days; paint over it peels. At " + new Celsius(facts.number("celsius")) + " and "
                             + Numbers.text(100 * facts.number("humidity"), 0) + " % humidity that takes about "
@@ -102,6 +111,20 @@ public final class CareWords {
         };
     }
 
+    private static String grams(Facts facts, String what) {
+        return Math.round(facts.number(what) / 5) * 5 + " g";
+    }
+
+    /** What a stone glued to a board asks for. */
+    public static String plaque(Plaque plaque) {
+        return "The stone weighs " + Numbers.text(plaque.newtons() / 9.81 * 1000, 0) + " g. Two-part epoxy or building adhesive on at least "
+                + Numbers.text(plaque.neededMm2() / 100, 1) + " cm² of clean, dulled back; "
+                + (plaque.holds() ? Numbers.text(plaque.contactMm2() / 100, 0) + " cm² can touch the board." : "only "
+                        + Numbers.text(plaque.contactMm2() / 100, 1) + " cm² can touch the board: sand the back flat, or bed it in filler.")
+                + " Let it harden lying for a day. A hanger for " + Numbers.text(Math.max(0.5, plaque.hangerKg()), 1)
+                + " kg; not over a bed or where children play.";
+    }
+
     private static Skin.Before before(Facts facts) {
         return facts.choice("before", Skin.Before.class);
     }
@@ -112,6 +135,7 @@ public final class CareWords {
 
     static String tool(Preparation.Task task) {
         return switch (task.act()) {
+            case CAST -> "mould, bowl, scale, mask";
             case DRY_CAST -> "rack, scale";
             case BRUSH -> "stiff brush";
             case WASH -> "soap, brush, cloth";
@@ -160,7 +184,7 @@ public final class CareWords {
             case PAINT_ON_LEAF -> "paint on leaf";
             case SEALER_OVER_GEL -> "sealer over gel";
             case RESIN_OVER_PAINT -> "resin over paint";
-            case RESIN_ON_RESIN -> "resin on resin";
+            case ANYTHING_ON_RESIN -> "anything on resin";
             case LACQUER_OVER_FRESH_ACRYLIC -> "lacquer over fresh acrylic";
             case MATT_OVER_GLITTER_OR_METAL -> "matt over glitter or metal";
             case INK_ON_A_GLOSSY_FILM -> "ink on a glossy film";
@@ -190,7 +214,7 @@ public final class CareWords {
             case PAINT_ON_LEAF -> "Thin paint slips on bare leaf; an isolating coat takes it, and keeps the leaf from tarnishing.";
             case SEALER_OVER_GEL -> "Varnish holds only on a gel coat that was cured and wiped.";
             case RESIN_OVER_PAINT -> "Resin clouds over damp paint: wait three days after the last coat.";
-            case RESIN_ON_RESIN -> "Paint slips off cured resin unless it is dulled with fine paper.";
+            case ANYTHING_ON_RESIN -> "Nothing grips on cured resin, crackle medium and paint neither, unless it is dulled with fine paper.";
             case LACQUER_OVER_FRESH_ACRYLIC -> "Solvent lacquer wrinkles acrylic that is not dry through; spray thin mist coats.";
             case MATT_OVER_GLITTER_OR_METAL -> "A matt sealer takes the sparkle from metal and glitter.";
             case INK_ON_A_GLOSSY_FILM -> "Ink beads on a glossy film; dull it or use a paint pen.";

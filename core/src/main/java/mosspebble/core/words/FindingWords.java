@@ -60,7 +60,7 @@ public final class FindingWords {
             case CRACKS_MARKED -> f.count("cracks") == 1 ? "One crack is marked: keep faces and letters off it."
                     : f.count("cracks") + " cracks are marked: keep faces and letters off them.";
             case SEALED_BEFORE -> switch (f.choice("before", Skin.Before.class)) {
-                case SEALER, NOTHING -> "The stone has been sealed before. Dull it with fine paper first, or the paint peels off whole.";
+                case SEALER, NOTHING, TO_BE_CAST -> "The stone has been sealed before. Dull it with fine paper first, or the paint peels off whole.";
                 case PAINT_STRIPPED ->
                         "The stone has been painted before: strip it where the air is fresh, with gloves, as the stripper's label "
                                 + "says.";
@@ -146,6 +146,8 @@ public final class FindingWords {
                     + f.choice("blend", BlendKind.class).label() + ", but the shelf has no "
                     + BlendWords.medium(f.choice("medium", PaintKind.Use.class))
                     + (f.is("upon") ? "; it is left out." : "; it is planned flat.");
+            case NO_LAMP -> (f.is("ground") ? "The ground" : f.text("slot")) + " is to be " + f.choice("blend", BlendKind.class).label()
+                    + ", but gel hardens only under a lamp, and there is none: take metallic paint or leaf, or say in Habits that there is one.";
             case NEEDS_ITS_WAY -> Words.upper(f.text("paint")) + " does not hold on " + f.text("slot").toLowerCase(Locale.ROOT)
                     + " by itself: it is laid as " + f.choice("way", BlendKind.class).label() + ".";
             case GEM_TOO_LARGE -> Words.upper(f.text("gem")) + " of " + Numbers.text(f.number("mm"), 1) + " mm is larger than its seat: "

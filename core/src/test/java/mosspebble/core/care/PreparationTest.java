@@ -116,4 +116,35 @@ class PreparationTest {
     private static Stone before(Stone stone, Skin.Before before) {
         return stone.withSkin(stone.skin().withState(before, false));
     }
+
+    @Test
+    @org.junit.jupiter.api.Tag("outside") // wet and dry densities of plaster casts at a water ratio of 0.70: handbook values computed from 2.63 g/cm3
+    void aCastIsStirredByWeightFromItsVolumeAndThenDries() {
+        Casting plaster = Casting.of(RockKind.CAST_PLASTER, 100_000);
+        double cm3 = 100 * (1 + Casting.OVER);
+        assertThat((plaster.powder() + plaster.water()) / cm3).as("wet, g/cm3").isCloseTo(1.5737, within(0.001));
+        assertThat(plaster.powder() * 1.1862 / cm3).as("dry, with the water it binds").isCloseTo(1.0981, within(0.001));
+        assertThat(plaster.water() / plaster.powder()).isBetween(0.6, 0.8);
+        Casting cement = Casting.of(RockKind.CAST_CEMENT, 100_000);
+        assertThat((cement.powder() + cement.sand() + cement.water()) / cm3).isCloseTo(2.1, within(0.001));
+        Stone stone = Stone.cobble().withSkin(Stone.cobble().skin().withRock(RockKind.CAST_PLASTER));
+        assertThat(titles(before(stone, Skin.Before.TO_BE_CAST))).containsExactly("Cast the stone", "Let the cast stone dry",
+                "Brush off the dust");
+        Preparation.Task cast = Preparation.of(Survey.of(before(stone, Skin.Before.TO_BE_CAST)), Climate.room()).get(0);
+        assertThat(CareWords.sentence(cast)).contains("of plaster into").contains("thin half");
+        assertThat(CareWords.reason(cast)).contains("never round a hand");
+        assertThat(titles(before(Stone.cobble(), Skin.Before.TO_BE_CAST))).as("a pebble is not cast").containsExactly("Wash and dry the stone");
+    }
+
+    @Test
+    void aPlaqueHoldsWhatItsGlueCanTouch() {
+        Plaque flat = Plaque.of(300, 3000, 0);
+        assertThat(flat.newtons()).isCloseTo(0.3 * 9.81, within(1e-9));
+        assertThat(flat.holds()).isTrue();
+        assertThat(flat.hangerKg()).as("four times the weight").isCloseTo(1.2, within(1e-9));
+        Plaque round = Plaque.of(300, 3000, 15);
+        assertThat(round.contactMm2()).as("the cap within a bead's thickness: as its share of the depth").isCloseTo(300, within(1e-9));
+        assertThat(Plaque.of(5000, 3000, 15).holds()).isFalse();
+        assertThat(CareWords.plaque(Plaque.of(5000, 3000, 15))).contains("sand the back flat").contains("hanger for 20 kg");
+    }
 }

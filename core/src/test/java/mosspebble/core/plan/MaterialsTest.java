@@ -92,6 +92,17 @@ class MaterialsTest {
     }
 
     @Test
+    void withoutALampThereIsNoPowderOnGelAndTheWayOutIsSaid() {
+        Project project = Boards.project(25, colours("board=black")).withBlend("board", blend("POWDERED"));
+        Project dark = project.withHabits(project.habits().withLamp(false));
+        PaintPlan plan = Boards.plan(dark, SHELF);
+        assertThat(painted(plan)).containsExactly("Fill the board");
+        assertThat(FindingWords.sentence(finding(plan, Code.NO_LAMP))).isEqualTo("Board is to be powder on gel, but gel hardens only under a "
+                + "lamp, and there is none: take metallic paint or leaf, or say in Habits that there is one.");
+        assertThat(finding(plan, Code.NO_LAMP).remedy().orElseThrow().change().apply(dark).blends()).doesNotContainKey("board");
+    }
+
+    @Test
     void withoutColourBelowPowderOnGelIsSeenThrough() {
         PaintPlan plan = Boards.plan(Boards.project(25, colours("board=gel")).withBlend("board", blend("POWDERED with flakes")), SHELF);
         assertThat(painted(plan)).containsExactly("Gel, lamp and powder: the board");

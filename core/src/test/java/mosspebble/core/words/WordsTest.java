@@ -249,7 +249,8 @@ class WordsTest {
     void careHasItsWords() {
         Facts facts = Facts.of("loose", true).and("pores", 0.1).and("celsius", 20.0).and("humidity", 0.5).and("dry", Duration.ofHours(5))
                 .and("marks", 1).and("kind", Patch.Kind.CRACK).and("ml", 0.4).and("deepestMm", 1.2).and("cast", false)
-                .and("before", Skin.Before.SEALER);
+                .and("before", Skin.Before.SEALER).and("plaster", true).and("powder", 120.0)
+                .and("sand", 0.0).and("water", 84.0);
         for (Preparation.Act act : Preparation.Act.values()) {
             Preparation.Task task = new Preparation.Task(act, facts, Duration.ZERO, Duration.ZERO);
             readable(CareWords.sentence(task));
