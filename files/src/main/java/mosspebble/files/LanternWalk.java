@@ -65,8 +65,9 @@ public final class LanternWalk {
 
     /** What was tried on scraps of slate: most pens, but not the gold one. */
     private static Compatibility.Known tested() {
-        List<SmearTest> tests = new ArrayList<>(List.of("pen-black", "pen-black-fine", "pen-white", "pen-umber", "pen-grey", "pen-cream").stream()
-                .map(pen -> new SmearTest(pen, "varnish", SmearTest.Outcome.FINE, "on slate")).toList());
+        List<SmearTest> tests = new ArrayList<>(
+                List.of("pen-black", "pen-black-fine", "pen-white", "pen-umber", "pen-grey", "pen-cream").stream()
+                        .map(pen -> new SmearTest(pen, "varnish", SmearTest.Outcome.FINE, "on slate")).toList());
         tests.add(new SmearTest("ink-black", "varnish", SmearTest.Outcome.SMEARS, "on slate"));
         return new Compatibility.Known(tests, List.of());
     }

@@ -54,7 +54,8 @@ public final class SmearSheet {
             }
             SafeWrite.write(file, document::save);
         } catch (IOException e) {
-            throw new FileTrouble(file.toString(), "The sheet could not be made: " + SafeWrite.reason(e) + ".", "Choose another folder.", e);
+            throw new FileTrouble(file.toString(), "The sheet could not be made: " + SafeWrite.reason(e) + ".", "Choose another folder.",
+                    e);
         }
     }
 

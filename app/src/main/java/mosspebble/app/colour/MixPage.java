@@ -26,6 +26,7 @@ import mosspebble.core.colour.Nudge;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.PaintKind;
 import mosspebble.core.colour.Palette;
+import mosspebble.core.colour.Spectrum;
 import mosspebble.core.colour.RecipeSearch;
 import mosspebble.core.sketch.Slot;
 import mosspebble.core.supplies.Amounts;
@@ -41,7 +42,12 @@ final class MixPage extends PageView {
     private final ColourModel colours;
     private final VBox recipe = new VBox(5);
     private final Label amounts = Panel.quiet("");
+    /** Reflectances of a black and a white ground, as on a drawdown card. */
+    private static final double DARK = 0.02;
+    private static final double LIGHT = 0.80;
+
     private final HBox wet = new HBox(8);
+    private final HBox seen = new HBox(8);
     private final FlowPane nudges = new FlowPane(4, 4);
     private final Entry wish;
     private final Swatch wishSwatch = new Swatch(Srgb.ofHex("#ffffff"), 24);
@@ -58,6 +64,7 @@ final class MixPage extends PageView {
         this.colours = colours;
         amounts.setId("amounts");
         wet.setAlignment(Pos.CENTER_LEFT);
+        seen.setAlignment(Pos.CENTER_LEFT);
         for (Nudge.Toward toward : Nudge.Toward.values()) {
             String word = toward.name().toLowerCase(Locale.ROOT);
             Button nudge = Panel.button("nudge-" + word, word, "One small change of the parts that makes it " + word,
@@ -87,7 +94,7 @@ final class MixPage extends PageView {
         bare = Panel.button("ground-none", "Leave bare", "No ground colour: the stone shows", colours::leaveBare);
         HBox last = new HBox(6, plank, bare);
         proposals.setId("proposals");
-        getChildren().addAll(recipe, amounts, wet, nudges, want, proposals, buy, purchase, Panel.heading("Tints and shades"), ladders,
+        getChildren().addAll(recipe, amounts, wet, seen, nudges, want, proposals, buy, purchase, Panel.heading("Tints and shades"), ladders,
                 Panel.heading("From the shelf"),
                 Panel.quiet("Click takes a paint alone, Shift-click adds a part."), shelf, last);
         colours.foundProperty().addListener((o, a, b) -> refresh());
@@ -121,6 +128,13 @@ final class MixPage extends PageView {
             wet.getChildren().addAll(new Swatch(c.wetLab().toXyz().toSrgb(), 24), words);
         });
         Panel.present(wet, !wet.getChildren().isEmpty());
+        seen.getChildren().clear();
+        colour.filter(c -> letsThrough(c, palette)).ifPresent(c -> {
+            Label words = Panel.quiet("Two coats of it over dark and over light: what lies below decides.");
+            HBox.setHgrow(words, Priority.ALWAYS);
+            seen.getChildren().addAll(over(c, DARK), over(c, LIGHT), words);
+        });
+        Panel.present(seen, !seen.getChildren().isEmpty());
         boolean mixes = mix.isPresent()
                 && mix.get().parts().stream().allMatch(p -> palette.shelf().find(p.paint()).filter(q -> q.kind().mixable()).isPresent());
         Panel.present(nudges, mixes);
@@ -130,6 +144,18 @@ final class MixPage extends PageView {
         ladders(slot, mix, mixes, palette);
         shelf(slot, palette);
         Panel.present(bare, slot.equals(ColourModel.GROUND));
+    }
+
+    private static boolean letsThrough(Palette.Colour colour, Palette palette) {
+        return colour.mix().isSingle() && palette.shelf().find(colour.mix().parts().get(0).paint())
+                .filter(p -> p.kind().letsThrough() && !p.kind().clear()).isPresent();
+    }
+
+    /** Two coats over a ground of a reflectance. */
+    private static Swatch over(Palette.Colour colour, double ground) {
+        Swatch swatch = new Swatch(colour.optics().over(Spectrum.flat(ground), 2 * colour.dryUm()).toSrgb(), 24);
+        swatch.setId(ground == DARK ? "over-dark" : "over-light");
+        return swatch;
     }
 
     private void amounts(Optional<Mix> mix, Optional<Palette.Colour> colour, double[] use) {

@@ -131,7 +131,8 @@ public final class FinishPanel extends Panel {
         untried = new VBox(6, untriedWords, button("export-tests", "Test sheet (PDF)", "A field for each to try it under the sealer",
                 this::testSheet));
         untried.setId("untried");
-        forecast = new Entry("forecast", "Forecast: hour, °C, % damp, rain", "Such as 9 14 80, 12 19 60, 15 21 50: when all coats can be laid",
+        forecast = new Entry("forecast", "Forecast: hour, °C, % damp, rain",
+                "Such as 9 14 80, 12 19 60, 15 21 50: when all coats can be laid",
                 () -> typed, text -> {
                     try {
                         hours = text.isBlank() ? List.of() : SealHours.parse(text);
@@ -143,7 +144,8 @@ public final class FinishPanel extends Panel {
                     }
                 });
         when.setId("seal-hours");
-        getChildren().addAll(place, seals, sealing, forecast, when, untried, papers, target, sheets, json, working, done, heading("Paint it takes"), supplies,
+        getChildren().addAll(place, seals, sealing, forecast, when, untried, papers, target, sheets, json, working, done,
+                heading("Paint it takes"), supplies,
                 heading("On a plaque"), plaque, heading("With the years"), years, heading("Take care"), cautions);
         onRefresh(() -> {
             boolean outdoors = project().map(p -> p.habits().outdoors()).orElse(true);
@@ -189,7 +191,7 @@ public final class FinishPanel extends Panel {
                 : show.plan().steps().stream().filter(s -> s instanceof Step.Seal).mapToDouble(s -> s.work().areaMm2()).sum(); // both faces
         String taken = planned.flatMap(Step::mix).map(m -> m.parts().get(0).paint()).orElse("");
         Finish wanted = shelf.stream().filter(p -> p.id().equals(taken)).map(Paint::finish).findFirst().orElse(Finish.SATIN);
-        List<SealChoice> all = SealChoice.of(shelf, stone(), area, outdoors, wanted);
+        List<SealChoice> all = SealChoice.of(shelf, stone(), area, outdoors, wanted, painted(), workbench.studio().known());
         List<SealChoice> two = Stream.concat(all.stream().filter(c -> c.sealer().id().equals(taken)),
                 all.stream().filter(c -> !c.sealer().id().equals(taken))).limit(BESIDE).toList();
         Object now = List.of(two, taken, area > 0);
@@ -211,6 +213,13 @@ public final class FinishPanel extends Panel {
             card.setPrefWidth(CARD_WIDE);
             seals.getChildren().add(card);
         }
+    }
+
+    /** What the plan lays below its seal. */
+    private List<Paint> painted() {
+        return show.plan() == null ? List.of() : show.plan().steps().stream().filter(s -> s instanceof Step.Lay)
+                .flatMap(s -> s.layers().stream()).flatMap(l -> l.load().mix().parts().stream()).distinct()
+                .flatMap(p -> workbench.studio().shelf().find(p.paint()).stream()).toList();
     }
 
     private HBox line(PaintUse use) {
@@ -257,7 +266,8 @@ public final class FinishPanel extends Panel {
         start("-tests.pdf", (plan, file, progress) -> {
             List<Untested.Pair> pairs = Untested.of(plan, studio.shelf(), studio.known());
             if (pairs.isEmpty()) {
-                throw new FileTrouble(plan.project().name(), "All its pens and inks were tried under its sealer.", "There is nothing to test.");
+                throw new FileTrouble(plan.project().name(), "All its pens and inks were tried under its sealer.",
+                        "There is nothing to test.");
             }
             SmearSheet.write(pairs, chosen, file);
             return true;

@@ -1,6 +1,7 @@
 package mosspebble.app.model;
 
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.TreeSet;
@@ -15,7 +16,6 @@ import javafx.beans.property.SimpleDoubleProperty;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableMap;
 import javafx.collections.ObservableSet;
-import mosspebble.core.colour.Shelf;
 import mosspebble.core.picture.EdgePicture;
 import mosspebble.core.picture.SeenPicture;
 import mosspebble.core.picture.StonePicture;
@@ -57,7 +57,7 @@ public final class Results {
     private final PlanWorker.Line pictureLine = new PlanWorker.Line();
     private final Map<String, PlanWorker.Line> thumbLines = new LinkedHashMap<>();
     private final Map<String, Project> thumbAsked = new LinkedHashMap<>();
-    private Shelf thumbShelf;
+    private Object thumbsFrom;
     private Project asked;
     private final ReadOnlyObjectWrapper<PaintPlan> plan = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<StonePicture> picture = new ReadOnlyObjectWrapper<>();
@@ -76,8 +76,8 @@ public final class Results {
         this.desk = desk;
         workbench.shownProperty().addListener((o, before, now) -> askPlan());
         workbench.studioProperty().addListener((o, before, now) -> {
-            if (!Objects.equals(before.shelf(), now.shelf()) || !before.climate().equals(now.climate())
-                    || !before.own().equals(now.own())) {
+            if (!Objects.equals(before.shelf(), now.shelf()) || !before.known().equals(now.known())
+                    || !before.climate().equals(now.climate()) || !before.own().equals(now.own())) {
                 askPlan();
             }
             if (!Objects.equals(asked, workbench.shownProperty().get())) {
@@ -246,8 +246,9 @@ public final class Results {
         Studio studio = workbench.studio();
         troubled.removeIf(id -> studio.project(id).isEmpty());
         thumbs.keySet().removeIf(id -> studio.project(id).isEmpty());
-        boolean all = !Objects.equals(thumbShelf, studio.shelf());
-        thumbShelf = studio.shelf();
+        Object now = List.of(studio.shelf(), studio.known());
+        boolean all = !now.equals(thumbsFrom);
+        thumbsFrom = now;
         for (Project project : studio.projects()) {
             if (all || !project.equals(thumbAsked.get(project.id()))) {
                 thumbAsked.put(project.id(), project);

@@ -573,7 +573,7 @@ public final class Shell extends StackPane {
     /** The slice stands below a painted stone, and below the dome; what mends a mistake needs its room. */
     private void slice() {
         Stage stage = workbench.stageProperty().get();
-        boolean cuts = stage.compareTo(Stage.BUILD_UP) >= 0 && !mend.pointingProperty().get()
+        boolean cuts = (stage == Stage.BUILD_UP || stage == Stage.SITTING) && !mend.pointingProperty().get()
                 || stage == Stage.STONE && stone.pageProperty().get() == StoneModel.Page.DOME;
         boolean edge = stage == Stage.BUILD_UP;
         Panel.present(sliceEdge, navigator.onCloth() && edge && painted());

@@ -65,7 +65,8 @@ public final class Preparation {
         if (cast && stone.skin().before() == Skin.Before.TO_BE_CAST) {
             Casting mix = Casting.of(stone.rock(), survey.facts().volumeMm3());
             boolean plaster = stone.rock() == RockKind.CAST_PLASTER;
-            tasks.add(new Task(Act.CAST, Facts.of("plaster", plaster).and("powder", mix.powder()).and("sand", mix.sand()).and("water", mix.water()),
+            tasks.add(new Task(Act.CAST,
+                    Facts.of("plaster", plaster).and("powder", mix.powder()).and("sand", mix.sand()).and("water", mix.water()),
                     Duration.ofMinutes(15), plaster ? PLASTER_SETS : CEMENT_SETS));
         }
         if (cast) {

@@ -14,31 +14,42 @@ import mosspebble.core.stone.Stone;
  * @param cost in the painter's own money; 0 where the price is not known
  * @param days from the last paint until it may live where it is to live, with the waits between coats
  * @param lasts whether it lasts in that place
+ * @param ruins what it would ruin of what lies below it, by the painter's tests and rules and by the table
  */
-public record SealChoice(Paint sealer, SealAdvice advice, double millilitres, double cost, Duration days, boolean lasts) {
+public record SealChoice(Paint sealer, SealAdvice advice, double millilitres, double cost, Duration days, boolean lasts,
+        List<Paint> ruins) {
+
+    public SealChoice {
+        ruins = List.copyOf(ruins);
+    }
 
     /**
-     * The sealers of a shelf, the best first: what lasts in its place, outdoors what does not yellow in the sun, then what has the wanted
+     * The sealers of a shelf, the best first: what ruins nothing below it, what lasts in its place, outdoors what does not yellow in the sun, then what has the wanted
      * finish, then what is mended more easily, then what is ready sooner.
      *
      * @param areaMm2 what is sealed, mm2
      * @param wanted finish; SATIN where it does not matter
+     * @param below what is painted with
      */
-    public static List<SealChoice> of(List<Paint> sealers, Stone stone, double areaMm2, boolean outdoors, Finish wanted) {
-        return sealers.stream().map(s -> of(s, stone, areaMm2, outdoors))
-                .sorted(Comparator.comparing((SealChoice c) -> !c.lasts)
+    public static List<SealChoice> of(List<Paint> sealers, Stone stone, double areaMm2, boolean outdoors, Finish wanted, List<Paint> below,
+            Compatibility.Known known) {
+        return sealers.stream().map(s -> of(s, stone, areaMm2, outdoors, below, known))
+                .sorted(Comparator.comparing((SealChoice c) -> c.ruins.size()).thenComparing(c -> !c.lasts)
                         .thenComparing(c -> outdoors && c.advice.kind().yellowing() == SealKind.Yellowing.MARKED)
                         .thenComparing(c -> wanted != Finish.SATIN && c.sealer.finish() != wanted)
                         .thenComparing(c -> c.advice.kind().mending()).thenComparing(SealChoice::days).thenComparing(c -> c.sealer.id()))
                 .toList();
     }
 
-    private static SealChoice of(Paint sealer, Stone stone, double areaMm2, boolean outdoors) {
+    private static SealChoice of(Paint sealer, Stone stone, double areaMm2, boolean outdoors, List<Paint> below,
+            Compatibility.Known known) {
         SealAdvice advice = SealAdvice.of(stone, outdoors, sealer);
         SealKind kind = advice.kind();
         double ml = kind == SealKind.RESIN ? Resin.USUAL.amount(areaMm2, Resin.LEVEL_MM).millilitres()
                 : kind.millilitres(areaMm2, advice.coats());
         Duration days = kind.before().plus(advice.between().multipliedBy(advice.coats() - 1L)).plus(advice.cure());
-        return new SealChoice(sealer, advice, ml, sealer.pot().costOf(ml), days, !outdoors || kind.lastsOutdoors());
+        return new SealChoice(sealer, advice, ml, sealer.pot().costOf(ml), days, !outdoors || kind.lastsOutdoors(),
+                below.stream().filter(p -> known.of(p, sealer, true).filter(v -> v.severity() == Compatibility.Severity.NEVER).isPresent())
+                        .toList());
     }
 }

@@ -121,7 +121,8 @@ public final class SealHours {
     /** How long all coats take, from the first stroke until the last is dry to the touch: half of the wait between two coats. */
     public static Duration takes(SealAdvice advice) {
         Duration between = advice.between();
-        return between.multipliedBy(advice.coats() - 1L).plus(between.isZero() ? advice.kind().handled().dividedBy(6) : between.dividedBy(2));
+        return between.multipliedBy(advice.coats() - 1L)
+                .plus(between.isZero() ? advice.kind().handled().dividedBy(6) : between.dividedBy(2));
     }
 
     /** The stretches of hours in which all coats of a seal can be laid, the first first. */

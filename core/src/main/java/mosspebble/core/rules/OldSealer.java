@@ -12,6 +12,7 @@ final class OldSealer implements Rule {
     @Override
     public List<Finding> look(Bench on) {
         Skin.Before before = on.survey().stone().skin().before();
-        return before == Skin.Before.NOTHING || before == Skin.Before.TO_BE_CAST ? List.of() : List.of(Finding.of(Code.SEALED_BEFORE, Facts.of("before", before)));
+        return before == Skin.Before.NOTHING || before == Skin.Before.TO_BE_CAST ? List.of()
+                : List.of(Finding.of(Code.SEALED_BEFORE, Facts.of("before", before)));
     }
 }

@@ -20,6 +20,7 @@ import mosspebble.core.care.SealHours;
 import mosspebble.core.care.SealKind;
 import mosspebble.core.care.SealTrouble;
 import mosspebble.core.care.SmearTest;
+import mosspebble.core.colour.Paint;
 import mosspebble.core.plan.Step;
 import mosspebble.core.plan.Untested;
 import mosspebble.core.drying.SteadyMass;
@@ -117,7 +118,8 @@ public final class CareWords {
 
     /** What a stone glued to a board asks for. */
     public static String plaque(Plaque plaque) {
-        return "The stone weighs " + Numbers.text(plaque.newtons() / 9.81 * 1000, 0) + " g. Two-part epoxy or building adhesive on at least "
+        return "The stone weighs " + Numbers.text(plaque.newtons() / 9.81 * 1000, 0)
+                + " g. Two-part epoxy or building adhesive on at least "
                 + Numbers.text(plaque.neededMm2() / 100, 1) + " cm² of clean, dulled back; "
                 + (plaque.holds() ? Numbers.text(plaque.contactMm2() / 100, 0) + " cm² can touch the board." : "only "
                         + Numbers.text(plaque.contactMm2() / 100, 1) + " cm² can touch the board: sand the back flat, or bed it in filler.")
@@ -214,7 +216,8 @@ public final class CareWords {
             case PAINT_ON_LEAF -> "Thin paint slips on bare leaf; an isolating coat takes it, and keeps the leaf from tarnishing.";
             case SEALER_OVER_GEL -> "Varnish holds only on a gel coat that was cured and wiped.";
             case RESIN_OVER_PAINT -> "Resin clouds over damp paint: wait three days after the last coat.";
-            case ANYTHING_ON_RESIN -> "Nothing grips on cured resin, crackle medium and paint neither, unless it is dulled with fine paper.";
+            case ANYTHING_ON_RESIN ->
+                    "Nothing grips on cured resin, crackle medium and paint neither, unless it is dulled with fine paper.";
             case LACQUER_OVER_FRESH_ACRYLIC -> "Solvent lacquer wrinkles acrylic that is not dry through; spray thin mist coats.";
             case MATT_OVER_GLITTER_OR_METAL -> "A matt sealer takes the sparkle from metal and glitter.";
             case INK_ON_A_GLOSSY_FILM -> "Ink beads on a glossy film; dull it or use a paint pen.";
@@ -273,8 +276,9 @@ public final class CareWords {
     static String sentence(SealAdvice advice, String sealer) {
         String coats = advice.coats() + " coats of " + sealer;
         return switch (advice.kind()) {
-            case RESIN -> "One pour of " + sealer + " on the stone lying level, a dam of tape where it must not run over; spread it to the rim, "
-                    + "prick the bubbles for the first quarter of an hour, cover it against dust.";
+            case RESIN ->
+                    "One pour of " + sealer + " on the stone lying level, a dam of tape where it must not run over; spread it to the rim, "
+                            + "prick the bubbles for the first quarter of an hour, cover it against dust.";
             case SPRAY_VARNISH -> coats + ", thin mist, " + again(advice.kind()) + ".";
             case WAX -> coats + ", rubbed on thin with a cloth; buff each once it is dull.";
             case GLOSS_GLAZE, POLYURETHANE, BRUSH_VARNISH -> coats + ", " + again(advice.kind()) + ".";
@@ -289,7 +293,8 @@ public final class CareWords {
             case NONE -> "";
             case GRAPHITE -> "Lift what is left of the pencil with a kneaded eraser: " + (sprayed ? "a spray fixes it for good. "
                     : "under the seal it smears grey. ");
-            case CHALK -> "Wipe off what is left of the chalk with a damp cloth: it vanishes while the seal is wet and ghosts when it is dry. ";
+            case CHALK ->
+                    "Wipe off what is left of the chalk with a damp cloth: it vanishes while the seal is wet and ghosts when it is dry. ";
             case BOTH -> "Lift what is left of the pencil with a kneaded eraser and of the chalk with a damp cloth: under a seal they "
                     + (sprayed ? "stay for good. " : "smear and ghost. ");
         };
@@ -372,6 +377,9 @@ public final class CareWords {
         if (!choice.lasts()) {
             lines.add("does not last outdoors");
         }
+        if (!choice.ruins().isEmpty()) {
+            lines.add("ruins " + Words.list(choice.ruins().stream().map(Paint::name).toList()));
+        }
         return lines;
     }
 
@@ -380,10 +388,13 @@ public final class CareWords {
         List<SealHours.Window> windows = SealHours.of(forecast, advice, inTheOpen);
         String coats = advice.coats() == 1 ? "the pour" : Words.coats(advice.coats());
         if (!windows.isEmpty()) {
-            return Words.upper(coats) + (windows.size() == 1 ? ": " : ", in one of these: ") + Words.list(windows.stream().map(w -> (w.day() == 0
-                    ? "" : w.day() == 1 ? "the next day " : "on day " + (w.day() + 1) + " ") + (w.fromHour() == w.latestHour()
-                            ? "begin at " + clock(w.fromHour())
-                            : "begin between " + clock(w.fromHour()) + " and " + clock(w.latestHour()))).toList()) + ".";
+            return Words.upper(coats) + (windows.size() == 1 ? ": " : ", in one of these: ")
+                    + Words.list(windows.stream().map(w -> (w.day() == 0
+                            ? "" : w.day() == 1 ? "the next day " : "on day " + (w.day() + 1) + " ") + (w.fromHour() == w.latestHour()
+                                    ? "begin at " + clock(w.fromHour())
+                                    : "begin between " + clock(w.fromHour()) + " and " + clock(w.latestHour())))
+                            .toList())
+                    + ".";
         }
         Optional<SealHours.Against> first = forecast.stream().flatMap(h -> SealHours.against(h, advice.kind(), inTheOpen).stream())
                 .collect(Collectors.groupingBy(a -> a, Collectors.counting())).entrySet().stream().max(Map.Entry.comparingByValue())
@@ -430,8 +441,9 @@ public final class CareWords {
                     : kind == SealKind.RESIN ? "Damp was locked in. It does not clear: dull it and pour a thin new coat in dry air."
                     : "Damp was locked in, or the air was damp. Keep it warm and dry for two days; if it stays, dull it and lay one thin coat "
                             + "in dry air.";
-            case WRINKLES -> "The coat below was not dry through, or the next came too late and bit into it. Let it harden a week, sand the "
-                    + "wrinkles level, thin coats then.";
+            case WRINKLES ->
+                    "The coat below was not dry through, or the next came too late and bit into it. Let it harden a week, sand the "
+                            + "wrinkles level, thin coats then.";
             case PEELS -> "It does not grip: dirt, gloss or wax below. Scrape off what is loose, dull the edge, seal the place anew.";
             case YELLOWS -> "Sun, and oil or resin in it. What is yellow stays: dull it and tone it down with a matt coat, or sand it off "
                     + "and take a clear water-based one.";

@@ -60,7 +60,8 @@ public final class FindingWords {
             case CRACKS_MARKED -> f.count("cracks") == 1 ? "One crack is marked: keep faces and letters off it."
                     : f.count("cracks") + " cracks are marked: keep faces and letters off them.";
             case SEALED_BEFORE -> switch (f.choice("before", Skin.Before.class)) {
-                case SEALER, NOTHING, TO_BE_CAST -> "The stone has been sealed before. Dull it with fine paper first, or the paint peels off whole.";
+                case SEALER, NOTHING, TO_BE_CAST ->
+                        "The stone has been sealed before. Dull it with fine paper first, or the paint peels off whole.";
                 case PAINT_STRIPPED ->
                         "The stone has been painted before: strip it where the air is fresh, with gloves, as the stripper's label "
                                 + "says.";

@@ -133,7 +133,8 @@ class PreparationTest {
         Preparation.Task cast = Preparation.of(Survey.of(before(stone, Skin.Before.TO_BE_CAST)), Climate.room()).get(0);
         assertThat(CareWords.sentence(cast)).contains("of plaster into").contains("thin half");
         assertThat(CareWords.reason(cast)).contains("never round a hand");
-        assertThat(titles(before(Stone.cobble(), Skin.Before.TO_BE_CAST))).as("a pebble is not cast").containsExactly("Wash and dry the stone");
+        assertThat(titles(before(Stone.cobble(), Skin.Before.TO_BE_CAST))).as("a pebble is not cast")
+                .containsExactly("Wash and dry the stone");
     }
 
     @Test

@@ -15,6 +15,7 @@ import mosspebble.core.units.Micrometres;
 import mosspebble.core.units.Millilitres;
 import mosspebble.core.units.Millimetres;
 import mosspebble.core.units.Srgb;
+import mosspebble.core.words.CareWords;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -72,19 +73,42 @@ class SealKindTest {
         Paint pour = sealer("pour", Binder.RESIN, Finish.GLOSS, 500);
         List<Paint> shelf = List.of(wax, pour, matt, gloss);
         Stone stone = Stone.cobble();
-        assertThat(SealChoice.of(shelf, stone, 5000, true, Finish.GLOSS)).extracting(c -> c.sealer().id())
+        assertThat(choices(shelf, stone, true, Finish.GLOSS)).extracting(c -> c.sealer().id())
                 .as("what lasts and stays clear in the sun, then the finish").containsExactly("gloss", "matt", "pour", "wax");
-        assertThat(SealChoice.of(shelf, stone, 5000, true, Finish.MATT).get(0).sealer()).isEqualTo(matt);
-        SealChoice first = SealChoice.of(shelf, stone, 5000, true, Finish.GLOSS).get(0);
+        assertThat(choices(shelf, stone, true, Finish.MATT).get(0).sealer()).isEqualTo(matt);
+        SealChoice first = choices(shelf, stone, true, Finish.GLOSS).get(0);
         assertThat(first.advice().coats()).isEqualTo(2);
         assertThat(first.millilitres()).as("10 m2 a litre, two coats, a tenth in the brush").isCloseTo(2 * 0.5 * 1.1, within(1e-9));
         assertThat(first.cost()).isCloseTo(0.11, within(1e-9));
         assertThat(first.days()).isEqualTo(Duration.ofHours(2 + 48));
-        SealChoice poured = SealChoice.of(shelf, stone, 5000, true, Finish.GLOSS).get(2);
-        assertThat(SealChoice.of(shelf, stone, 5000, false, Finish.GLOSS).get(1).sealer()).as("indoors").isEqualTo(pour);
+        SealChoice poured = choices(shelf, stone, true, Finish.GLOSS).get(2);
+        assertThat(choices(shelf, stone, false, Finish.GLOSS).get(1).sealer()).as("indoors").isEqualTo(pour);
         assertThat(poured.millilitres()).isCloseTo(5 * Resin.LEVEL_MM * 1.15, within(1e-9));
         assertThat(poured.days()).isEqualTo(Duration.ofHours(72 + 72));
-        assertThat(SealChoice.of(shelf, stone, 5000, true, Finish.GLOSS).get(3).lasts()).isFalse();
-        assertThat(SealChoice.of(shelf, stone, 5000, false, Finish.SATIN)).allMatch(SealChoice::lasts);
+        assertThat(choices(shelf, stone, true, Finish.GLOSS).get(3).lasts()).isFalse();
+        assertThat(choices(shelf, stone, false, Finish.SATIN)).allMatch(SealChoice::lasts);
+    }
+
+    private static List<SealChoice> choices(List<Paint> shelf, Stone stone, boolean outdoors, Finish wanted) {
+        return SealChoice.of(shelf, stone, 5000, outdoors, wanted, List.of(), Compatibility.Known.NOTHING);
+    }
+
+    @Test // the painter's own tests count more than the table (common practice, no source)
+    void whatRuinsAPenComesLastUnlessOnesOwnTestSaysOtherwise() {
+        Paint gloss = sealer("gloss", Binder.ACRYLIC, Finish.GLOSS, 60);
+        Paint spray = sealer("spray", Binder.SOLVENT_LACQUER, Finish.GLOSS, 20);
+        Paint ink = Paint.usual("ink", "alcohol ink", PaintKind.INK, Srgb.ofHex("#112244"), new Millilitres(3)).made(Binder.ALCOHOL,
+                Finish.MATT, new Millimetres(0.4), new Micrometres(6));
+        Stone stone = Stone.cobble();
+        List<SealChoice> byTable = SealChoice.of(List.of(spray, gloss), stone, 5000, true, Finish.GLOSS, List.of(ink),
+                Compatibility.Known.NOTHING);
+        assertThat(byTable).extracting(SealChoice::sealer).containsExactly(gloss, spray);
+        assertThat(byTable.get(1).ruins()).containsExactly(ink);
+        assertThat(CareWords.choice(byTable.get(1))).contains("ruins alcohol ink");
+        Compatibility.Known own = new Compatibility.Known(List.of(new SmearTest("ink", "spray", SmearTest.Outcome.FINE, ""),
+                new SmearTest("ink", "gloss", SmearTest.Outcome.SMEARS, "")), List.of());
+        List<SealChoice> byTest = SealChoice.of(List.of(spray, gloss), stone, 5000, true, Finish.GLOSS, List.of(ink), own);
+        assertThat(byTest).extracting(SealChoice::sealer).containsExactly(spray, gloss);
+        assertThat(byTest.get(0).ruins()).isEmpty();
     }
 }

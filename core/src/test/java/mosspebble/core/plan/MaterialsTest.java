@@ -97,8 +97,9 @@ class MaterialsTest {
         Project dark = project.withHabits(project.habits().withLamp(false));
         PaintPlan plan = Boards.plan(dark, SHELF);
         assertThat(painted(plan)).containsExactly("Fill the board");
-        assertThat(FindingWords.sentence(finding(plan, Code.NO_LAMP))).isEqualTo("Board is to be powder on gel, but gel hardens only under a "
-                + "lamp, and there is none: take metallic paint or leaf, or say in Habits that there is one.");
+        assertThat(FindingWords.sentence(finding(plan, Code.NO_LAMP)))
+                .isEqualTo("Board is to be powder on gel, but gel hardens only under a "
+                        + "lamp, and there is none: take metallic paint or leaf, or say in Habits that there is one.");
         assertThat(finding(plan, Code.NO_LAMP).remedy().orElseThrow().change().apply(dark).blends()).doesNotContainKey("board");
     }
 

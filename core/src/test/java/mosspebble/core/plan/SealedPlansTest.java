@@ -110,7 +110,8 @@ class SealedPlansTest {
         Step sign = plan.steps().get(plan.steps().size() - 2);
         assertThat(sign.work().dries()).isGreaterThanOrEqualTo(Duration.ofHours(72));
         Resin.Amount amount = Resin.USUAL.amount(seal(plan).work().areaMm2(), Resin.LEVEL_MM);
-        assertThat(StepWords.sentence(seal(plan))).contains(" One pour of some resin").contains("lying level").contains("dam").contains("bubbles").contains("dust")
+        assertThat(StepWords.sentence(seal(plan))).contains(" One pour of some resin").contains("lying level").contains("dam")
+                .contains("bubbles").contains("dust")
                 .contains("Stir " + Math.round(amount.gramsA()) + " g of resin and " + Math.round(amount.gramsB()) + " g of hardener");
         assertThat(StepWords.reason(seal(plan))).contains("mm high on a flat face").contains("runs down");
         assertThat(plan.supplies().stream().filter(u -> u.paint().equals("resin")).findFirst().orElseThrow().needed().value())
