@@ -54,6 +54,11 @@ public final class TenPieces {
                 shutter());
     }
 
+    /** Four with a material: a crackled shutter, powder on gel, glitter letters, gems under resin. */
+    public static List<Project> materials() {
+        return List.of(shutter(), powder(), wordOverWord(), gems());
+    }
+
     // --- the pieces
 
     /** A ring border of two bands with 40 dots, five shaded toadstools, the farther the smaller, seven half-hatched leaves. */
@@ -181,6 +186,26 @@ public final class TenPieces {
                 .blend("a", cracked).with("b", Mix.of("umber")).blend("b", cracked).with("grain", Mix.of("pen-umber"));
         piece.put(new Subject.Word(List.of("FERRY", "HOUSE"), BuiltIn.SLAB), 22, 0, 0, 66).with("letters", Mix.of("cream"));
         return piece.project(BARE);
+    }
+
+    /** An old key in mirror powder on black. */
+    private static Project powder() {
+        Piece piece = new Piece("powder", "Key of the ferry house", stone(96, 70, 22, Form.OVAL, RockKind.SLATE, "#3f4449"));
+        piece.put(new Subject.Figure("old-key"), 0, 0, 0, 30).with("iron", Mix.of("soot"))
+                .blend("iron", Blend.of(BlendKind.POWDERED).withColours(List.of(Mix.of("powder")))).with("ribbon", Mix.of("brick"))
+                .with("dark", Mix.of("pen-black")).with("light", Mix.of("pen-white"));
+        return piece.project(BARE);
+    }
+
+    /** A ring of gems, each in a pale seat, on a night-blue disc under resin. */
+    private static Project gems() {
+        Piece piece = new Piece("gems", "Lights on the water", disc(90, "#ece8df"));
+        piece.wear(new Subject.Pattern("bands", Map.of("bands", 2.0, "arch", 0.1))).with("band0", Mix.of("night"))
+                .with("band1", mix("river", 2, "night", 1));
+        piece.wear(Subject.Dots.usual().withRing(new Subject.Dots.Ring(6, 6, 4)).withCounted(new Subject.Dots.Count(12, true, false)))
+                .with("dots", Mix.of("cream")).blend("dots", Blend.of(BlendKind.GEMS));
+        Habits poured = BARE.withOutdoors(false).withSeal(Habits.Seal.RESIN);
+        return piece.project(poured);
     }
 
     // --- to make them

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import mosspebble.core.finding.Code;
 import mosspebble.core.area.Remembered;
 import mosspebble.core.area.Shapes;
 import mosspebble.core.colour.Mix;
@@ -334,5 +335,30 @@ class TenPiecesTest {
         Geometry words = Shapes.union(laid("shutter").stream().filter(s -> StepWords.title(s).contains("FERRY")).map(Step::place).toList());
         assertThat(words.distance(PLANS.get("shutter").steps().get(crackle).place())).isGreaterThan(1);
         assertThat(titles("shutter")).as("one pass for both planks").filteredOn(t -> t.contains("crackle medium")).hasSize(1);
+    }
+
+    // --- with a material
+
+    @Test
+    void fourPiecesWithAMaterialReadAsAPainterWouldDoThem() {
+        Map<String, PaintPlan> plans = new java.util.LinkedHashMap<>();
+        TenPieces.materials().forEach(
+                p -> plans.put(p.id(), Plans.plan(p, Survey.of(p.stone()), TenPieces.workshop(), new Remembered())));
+        assertThat(plans.keySet()).containsExactly("shutter", "powder", "glitter", "gems");
+        List<String> key = StepWords.titles(plans.get("powder"));
+        assertThat(key.stream().filter(t -> t.startsWith("Gel, lamp and powder"))).as("not one lamp for each part: %s", key)
+                .hasSizeLessThanOrEqualTo(2);
+        assertThat(key).as("black once for all of it").contains("Fill the bow, the collar and 2 more");
+        int powder = key.indexOf(key.stream().filter(t -> t.startsWith("Gel")).findFirst().orElseThrow());
+        assertThat(key.subList(0, powder)).as("on black that is dry").anyMatch(t -> t.startsWith("Fill "));
+        assertThat(key.subList(powder + 1, key.size()).stream().filter(t -> t.startsWith("Isolate"))).as("then kept apart from pens")
+                .hasSizeLessThanOrEqualTo(2).isNotEmpty();
+        Step gems = plans.get("gems").steps().stream().filter(s -> StepWords.title(s).equals("Glue the gems on: the dots")).findFirst()
+                .orElseThrow();
+        assertThat(((Step.Lay) gems).layers().get(1).place().getNumGeometries()).isEqualTo(12);
+        List<Step> all = plans.get("gems").steps();
+        assertThat(StepWords.sentence(all.get(all.size() - 1))).contains("two-part resin").contains("over the gems too");
+        plans.values().forEach(p -> assertThat(p.findings()).noneMatch(f -> f.code() == Code.INCOMPATIBLE
+                && f.weight() != mosspebble.core.finding.Finding.Weight.TIP));
     }
 }

@@ -22,8 +22,8 @@ import org.locationtech.jts.geom.Geometry;
 /** Keeps apart what quarrels: an isolating coat between, where the shelf has one, or the wait that it takes. */
 final class Apart {
 
-    /** What meets on less does not count, mm2. */
-    private static final double LEAST_MM2 = 4;
+    /** What meets on less is not seen, mm2. */
+    private static final double LEAST_MM2 = 0.3;
 
     private final List<Region> regions;
     private final Palette palette;
@@ -49,13 +49,15 @@ final class Apart {
     static Kept of(List<Region> regions, Palette palette, Compatibility.Known known, Optional<Paint> sealer, Remembered remembered) {
         Apart apart = new Apart(regions, palette, known, remembered);
         Map<String, Boolean> isolated = new HashMap<>();
+        Alike alike = new Alike(regions);
         int front = regions.stream().mapToInt(Region::part).max().orElse(0);
         for (Region lower : regions) {
             if (lower.what().share().kind() == Share.Kind.GEL || lower.what().share().kind() == Share.Kind.GLUE) {
                 continue; // what it holds lies on all of it
             }
             for (Region upper : regions) {
-                if (upper.depth() > lower.depth() && !upper.what().share().isSet() && !isMeant(lower, upper)) {
+                boolean before = alike.share(lower, upper) && Alike.stage(upper) <= Alike.stage(lower);
+                if (upper.depth() > lower.depth() && !before && !upper.what().share().isSet() && !isMeant(lower, upper)) {
                     apart.quarrel(lower, upper).filter(q -> apart.meet(lower, upper))
                             .ifPresent(q -> apart.keep(lower, q, lower.part(), isolated));
                 }

@@ -58,6 +58,9 @@ public final class BuildUp {
     /** Going on with the next load of a wet pass, minutes: it is mixed before (common practice, no source). */
     private static final double NEXT_LOAD_MIN = 0.3;
 
+    /** Two paints that meet on less do not count as one upon the other, mm2. */
+    private static final double LEAST_MET_MM2 = 1;
+
     /** A hand rests about so far from the point it paints, mm (common practice, no source). */
     private static final double REST_MM = 45;
 
@@ -325,9 +328,10 @@ public final class BuildUp {
             Coat coat = coat(region, step, thick);
             Mask mask = mask(place);
             Map<Integer, Integer> grounds = films.cellsUnder(mask);
+            double least = Math.min(LEAST_MET_MM2, place.getArea() / 2) / (grid.cellMm() * grid.cellMm());
             grounds.forEach((film, count) -> {
                 int below = films.table().film(film).coat().map(Coat::step).orElse(-1);
-                if (below != step) {
+                if (below != step && count >= least) {
                     laid.add(new Laid(below, step));
                 }
             });

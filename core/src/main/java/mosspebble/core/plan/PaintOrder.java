@@ -67,10 +67,12 @@ public final class PaintOrder {
 
     private final List<Region> regions;
     private final List<Cells> cells;
+    private final Alike alike;
     private final int seamSteps;
     private final double cellMm;
     private final List<Integer> networks = new ArrayList<>();
     private final List<Arrow> overNet = new ArrayList<>();
+    private final List<Arrow> wished = new ArrayList<>();
     private final List<Arrow> arrows = new ArrayList<>();
     private final List<Beside> beside = new ArrayList<>();
     private final List<Edge> edges = new ArrayList<>();
@@ -79,6 +81,7 @@ public final class PaintOrder {
     private PaintOrder(List<Region> regions, List<Cells> cells, int seamSteps, double cellMm) {
         this.regions = regions;
         this.cells = cells;
+        this.alike = new Alike(regions);
         this.seamSteps = seamSteps;
         this.cellMm = cellMm;
     }
@@ -184,6 +187,16 @@ public final class PaintOrder {
             arrows.removeAll(overNet);
             overNet.forEach(a -> beside.add(new Beside(a.before, a.then)));
         }
+        if (runsInACircle()) { // materials that lie on each other by turns
+            arrows.removeAll(wished);
+            wished.forEach(a -> beside.add(new Beside(a.before, a.then)));
+        }
+    }
+
+    /** An order that is wished at a seam, and given up where it cannot be had. */
+    private void wished(Arrow arrow) {
+        wished.add(arrow);
+        arrows.add(arrow);
     }
 
     /** Lines on the bare stone, such as those of a shape left free, come when the areas round them are done. */
@@ -202,8 +215,12 @@ public final class PaintOrder {
         }
     }
 
-    private static boolean isolates(Region region) {
-        return region.what().share().kind() == Share.Kind.ISOLATED;
+    /** Whether a material comes exactly where it lies in the stack, seams too: what keeps others apart, and what no paint holds on. */
+    private static boolean keepsItsPlace(Region region) {
+        return switch (region.what().share().kind()) {
+            case ISOLATED, GEL, POWDER, SIZE, LEAF, GLUE, GEM, CRACKLE, CRACKED -> true;
+            default -> false;
+        };
     }
 
     private void lightLast(int i, int j) {
@@ -244,8 +261,21 @@ public final class PaintOrder {
             return; // the same paint beside itself, or on itself
         }
         boolean first = comesFirst(regions.get(i), regions.get(j));
-        if (isolates(regions.get(i)) || isolates(regions.get(j))) { // nothing comes over what it keeps apart before it is there
-            arrows.add(new Arrow(first ? i : j, first ? j : i, Because.LIES_ON, false));
+        if (alike.together(regions.get(i), regions.get(j))) {
+            return;
+        }
+        if (alike.comesFirst(regions.get(i), regions.get(j)) || alike.comesFirst(regions.get(j), regions.get(i))) {
+            boolean earlier = alike.comesFirst(regions.get(i), regions.get(j));
+            wished(new Arrow(earlier ? i : j, earlier ? j : i, Because.LIES_ON, false));
+            return;
+        }
+        if (keepsItsPlace(regions.get(i)) || keepsItsPlace(regions.get(j))) { // nor does paint beside powder run over it
+            Arrow arrow = new Arrow(first ? i : j, first ? j : i, Because.LIES_ON, false);
+            if (seam) {
+                wished(arrow);
+            } else {
+                arrows.add(arrow);
+            }
             return;
         }
         if (stopsShort(regions.get(first ? i : j), regions.get(first ? j : i))) {

@@ -439,8 +439,8 @@ public final class CareWords {
         return switch (trouble) {
             case CLOUDS -> kind == SealKind.WAX ? "Too much wax: warm it with the hand and buff."
                     : kind == SealKind.RESIN ? "Damp was locked in. It does not clear: dull it and pour a thin new coat in dry air."
-                    : "Damp was locked in, or the air was damp. Keep it warm and dry for two days; if it stays, dull it and lay one thin coat "
-                            + "in dry air.";
+                    : "Damp was locked in, or the air was damp. Keep it warm and dry for two days; if it stays, dull it and lay one thin "
+                            + "coat in dry air.";
             case WRINKLES ->
                     "The coat below was not dry through, or the next came too late and bit into it. Let it harden a week, sand the "
                             + "wrinkles level, thin coats then.";

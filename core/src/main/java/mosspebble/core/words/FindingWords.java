@@ -148,7 +148,8 @@ public final class FindingWords {
                     + BlendWords.medium(f.choice("medium", PaintKind.Use.class))
                     + (f.is("upon") ? "; it is left out." : "; it is planned flat.");
             case NO_LAMP -> (f.is("ground") ? "The ground" : f.text("slot")) + " is to be " + f.choice("blend", BlendKind.class).label()
-                    + ", but gel hardens only under a lamp, and there is none: take metallic paint or leaf, or say in Habits that there is one.";
+                    + ", but gel hardens only under a lamp, and there is none: take metallic paint or leaf, or say in Habits that there "
+                    + "is one.";
             case NEEDS_ITS_WAY -> Words.upper(f.text("paint")) + " does not hold on " + f.text("slot").toLowerCase(Locale.ROOT)
                     + " by itself: it is laid as " + f.choice("way", BlendKind.class).label() + ".";
             case GEM_TOO_LARGE -> Words.upper(f.text("gem")) + " of " + Numbers.text(f.number("mm"), 1) + " mm is larger than its seat: "

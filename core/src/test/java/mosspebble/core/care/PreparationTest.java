@@ -16,6 +16,7 @@ import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.units.Celsius;
 import mosspebble.core.words.CareWords;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** What a bare stone needs, and the drying curve on the scale. */
@@ -118,7 +119,7 @@ class PreparationTest {
     }
 
     @Test
-    @org.junit.jupiter.api.Tag("outside") // wet and dry densities of plaster casts at a water ratio of 0.70: handbook values computed from 2.63 g/cm3
+    @Tag("outside") // wet and dry densities of plaster casts with 0.70 of water: handbook values computed from 2.63 g/cm3 (from memory)
     void aCastIsStirredByWeightFromItsVolumeAndThenDries() {
         Casting plaster = Casting.of(RockKind.CAST_PLASTER, 100_000);
         double cm3 = 100 * (1 + Casting.OVER);

@@ -138,7 +138,8 @@ class SealedPlansTest {
     @Test
     void sprayGoesOnInMistCoatsWithinTheHour() {
         assertThat(StepWords.sentence(seal(sealed(SPRAY, Climate.room())))).isEqualTo(
-                "Lift what is left of the pencil with a kneaded eraser: a spray fixes it for good. 3 coats of some spray, thin mist, the next after 15 min and within 1 h, else dull the one before with fine paper.");
+                "Lift what is left of the pencil with a kneaded eraser: a spray fixes it for good. 3 coats of some spray, thin mist, the "
+                        + "next after 15 min and within 1 h, else dull the one before with fine paper.");
         assertThat(seal(sealed(SPRAY, Climate.room())).advice().coats()).isEqualTo(3);
     }
 
