@@ -8,7 +8,7 @@ import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.plan.Step;
-import mosspebble.core.words.CareWords;
+import mosspebble.core.words.SealWords;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -42,7 +42,7 @@ class SealsTest {
             app.settled();
             app.until("it stands first", () -> app.text("#seal-take-resin").equals("planned"));
             assertThat(app.find("#seal-take-resin").isDisabled()).isTrue();
-            assertThat(app.text("#sealing")).isEqualTo(CareWords.reason(seal(app).advice())).contains("dust");
+            assertThat(app.text("#sealing")).isEqualTo(SealWords.reason(seal(app).advice())).contains("dust");
             app.robot.interact(() -> app.find("#cloth").requestFocus());
             app.keys(KeyCode.CONTROL, KeyCode.Z);
             app.until("varnish again", () -> seal(app).varnish().load().mix().equals(Mix.of("varnish")));

@@ -14,6 +14,7 @@ import mosspebble.core.plan.What;
 import mosspebble.core.timetable.Sitting;
 import mosspebble.core.units.Facts;
 import mosspebble.core.words.FindingWords;
+import mosspebble.core.words.PartWords;
 import mosspebble.core.words.StepWords;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.PrecisionModel;
@@ -55,7 +56,7 @@ public final class PlanJson {
                 step.put("coatsLeast", lay.doing().count().hiding().least()).put("coatsMost", lay.doing().count().hiding().most())
                         .put("figures", StepWords.figures(o));
                 ArrayNode on = step.putArray("on");
-                lay.doing().what().forEach(w -> on.add(StepWords.name(w)));
+                lay.doing().what().forEach(w -> on.add(PartWords.name(w)));
             }
             o.mix().ifPresent(mix -> step.set("mix", mapper.valueToTree(mix)));
             if (o.layers().size() > 1) {
@@ -123,7 +124,7 @@ public final class PlanJson {
             } else if (value instanceof Enum<?> choice) {
                 into.put(name, name(choice));
             } else if (value instanceof What what) {
-                into.put(name, StepWords.name(what));
+                into.put(name, PartWords.name(what));
             } else if (value instanceof Step step) {
                 into.put(name, step.key());
             } else {

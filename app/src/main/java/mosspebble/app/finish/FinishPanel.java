@@ -43,6 +43,7 @@ import mosspebble.core.units.LengthUnit;
 import mosspebble.core.units.Numbers;
 import mosspebble.core.units.Words;
 import mosspebble.core.words.CareWords;
+import mosspebble.core.words.SealWords;
 import mosspebble.files.FileTrouble;
 import mosspebble.files.InFile;
 import mosspebble.files.Journal;
@@ -152,12 +153,12 @@ public final class FinishPanel extends Panel {
             place.show(outdoors);
             Optional<Step.Seal> planned = planned();
             SealAdvice advice = planned.map(Step.Seal::advice).orElseGet(() -> SealAdvice.of(stone(), outdoors));
-            sealing.setText(CareWords.reason(advice));
+            sealing.setText(SealWords.reason(advice));
             choices(planned, outdoors);
             present(when, !hours.isEmpty());
             SealKind kind = advice.kind();
             boolean open = kind == SealKind.SPRAY_VARNISH || kind == SealKind.GLOSS_GLAZE;
-            when.setText(hours.isEmpty() ? "" : CareWords.hours(hours, advice, open));
+            when.setText(hours.isEmpty() ? "" : SealWords.hours(hours, advice, open));
             List<Untested.Pair> pairs = untested();
             present(untried, !pairs.isEmpty());
             untriedWords.setText(CareWords.untried(pairs));
@@ -165,10 +166,10 @@ public final class FinishPanel extends Panel {
             plaque.setText(facts == null ? "" : CareWords.plaque(Plaque.of(facts.weight().value(), facts.backMm2(),
                     stone().flatBack() ? 0 : stone().backDepthMm())));
             LocalDate ready = LocalDate.now().plusDays(show.plan() == null ? 0 : show.plan().readyAfter().toDays());
-            years.getChildren().setAll(quiet(CareWords.renew(advice.kind(), outdoors, ready)));
+            years.getChildren().setAll(quiet(SealWords.renew(advice.kind(), outdoors, ready)));
             SealTrouble.of(advice.kind()).forEach(
-                    t -> years.getChildren().add(quiet(CareWords.title(t) + ". " + CareWords.mend(t, advice.kind()))));
-            cautions.getChildren().setAll(CareWords.cautions(advice).stream().map(Panel::quiet).toList());
+                    t -> years.getChildren().add(quiet(SealWords.title(t) + ". " + SealWords.mend(t, advice.kind()))));
+            cautions.getChildren().setAll(SealWords.cautions(advice).stream().map(Panel::quiet).toList());
             supplies.getChildren().clear();
             PaintPlan plan = show.plan();
             if (plan == null || plan.supplies().isEmpty()) {
@@ -202,7 +203,7 @@ public final class FinishPanel extends Panel {
         seals.getChildren().clear();
         for (SealChoice choice : area > 0 ? two : List.<SealChoice>of()) {
             VBox card = new VBox(4, heading(Words.upper(choice.sealer().name())));
-            CareWords.choice(choice).forEach(words -> card.getChildren().add(quiet(words)));
+            SealWords.choice(choice).forEach(words -> card.getChildren().add(quiet(words)));
             boolean in = choice.sealer().id().equals(taken);
             Button take = button("seal-take-" + choice.sealer().id(), in ? "planned" : "Take this", "Seal with " + choice.sealer().name(),
                     () -> edit("Seal with " + choice.sealer().name(), p -> p.withHabits(p.habits().withSealer(choice.sealer()))));

@@ -27,7 +27,7 @@ public enum BlendKind {
     DROPPED_WASH("wash dropped in", 1, 1, false),
     CRACKLED("crackled", 1, 1, false),
     POWDERED("powder on gel", 1, 1, false),
-    LEAFED("metal leaf", 1, 1, false),
+    LEAFED("metal leaf or foil", 1, 1, false),
     GEMS("gem in its seat", 1, 1, false),
     RAISED("raised with paste", 0, 0, false);
 

@@ -24,8 +24,8 @@ public record SealChoice(Paint sealer, SealAdvice advice, double millilitres, do
     }
 
     /**
-     * The sealers of a shelf, the best first: what ruins nothing below it, what lasts in its place, outdoors what does not yellow in the sun,
-     * then what has the wanted finish, then what is mended more easily, then what is ready sooner.
+     * The sealers of a shelf, the best first: what ruins nothing below it, what lasts in its place, outdoors what does not yellow in the
+     * sun, then what has the wanted finish, then what is mended more easily, then what is ready sooner.
      *
      * @param areaMm2 what is sealed, mm2
      * @param wanted finish; SATIN where it does not matter

@@ -19,7 +19,7 @@ public enum PaintKind {
     FLAKES("colour-shift flakes", 10, 1, 0, 0.35, Finish.GLOSS, Use.SPARKLES, Use.RUBBED_ON),
     MICA("mica powder in medium", 60, 0.35, 0, 0.5, Finish.SATIN, Use.SPARKLES, Use.FLAKES),
     SIZE("leaf size", 40, 0.45, 0, 0.05, Finish.SATIN, Use.MEDIUM, Use.HOLDS_LEAF),
-    LEAF("metal leaf", 3, 1, 0, 0.98, Finish.GLOSS, Use.SPARKLES, Use.IS_LEAF),
+    LEAF("metal leaf or foil", 3, 1, 0, 0.98, Finish.GLOSS, Use.SPARKLES, Use.IS_LEAF),
     GLOW("glow paint", 100, 0.45, 0, 0.25, Finish.SATIN, Use.GLAZES, Use.GLOWS),
     WASH("wash or bottle ink", 30, 0.08, 0, 0.15, Finish.MATT, Use.GLAZES, Use.DISSOLVES),
     PASTE("texture paste", 500, 0.7, 0, 0.9, Finish.MATT, Use.RAISES),

@@ -265,7 +265,12 @@ final class Regions {
         sparkleBase(part, place, colour, depth).ifPresent(own::add);
         own.add(new Region(Step.Kind.FILL, what, place, colour, Region.Spread.thin(1, Soft.CRISP), depth * Region.LEVELS + 1,
                 Region.Line.NONE,
-                kind(colour).filter(k -> k.does(PaintKind.Use.GLOWS)).map(k -> Why.of(Why.Reason.GLOWS)).orElse(Why.NONE)));
+                kind(colour).map(Regions::clearly).map(Why::of).orElse(Why.NONE)));
+    }
+
+    /** Why something that lets through what is below is laid as it is. */
+    private static Why.Reason clearly(PaintKind kind) {
+        return kind.does(PaintKind.Use.GLOWS) ? Why.Reason.GLOWS : kind.does(PaintKind.Use.FLAKES) ? Why.Reason.FLAKES : Why.Reason.NONE;
     }
 
     /** Shades of rows of which most have none: nobody shades one leaf of seven. */

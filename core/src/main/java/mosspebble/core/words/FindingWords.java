@@ -103,19 +103,19 @@ public final class FindingWords {
             case WORDS_TOO_LONG -> "The words are longer than the rim" + (f.has("lettersMm")
                     ? "; letters of " + Numbers.text(f.number("lettersMm"), 1) + " mm go round it." : ". Take fewer words.");
             case NOT_IN_REPERTOIRE -> "The chosen subject is not in the repertoire. Choose another.";
-            case RUNS_OFF -> Words.upper(StepWords.the(f.text("part")))
+            case RUNS_OFF -> Words.upper(PartWords.the(f.text("part")))
                     + (plural(f.text("part")) ? " run off the face by " : " runs off the face by ")
                     + Numbers.text(f.number("mm"), 1) + " mm, as decided (at most "
                     + Numbers.text(f.number("mostMm"), 1) + " mm).";
-            case LEAVES -> Words.upper(StepWords.the(f.text("part"))) + (plural(f.text("part")) ? " leave the " : " leaves the ")
+            case LEAVES -> Words.upper(PartWords.the(f.text("part"))) + (plural(f.text("part")) ? " leave the " : " leaves the ")
                     + (f.is("offStone") ? "stone or its face" : "face") + " by " + Numbers.text(f.number("mm"), 1) + " mm"
                     + more(f, "") + (f.has("lettersMm") ? "; " + Numbers.text(f.number("lettersMm"), 0) + " mm letters fit" : "") + ".";
             case UNEQUAL_PAIR -> "The " + f.text("larger") + " is " + Numbers.text(f.number("percent"), 0) + " % larger than the "
                     + f.text("smaller") + more(f, " pairs differ") + ": the stone's shape pulls them apart.";
-            case OVER_CRACK -> Words.upper(StepWords.the(f.text("part"))) + " lies over the crack.";
+            case OVER_CRACK -> Words.upper(PartWords.the(f.text("part"))) + " lies over the crack.";
             case COVERS_FACE -> "The words " + f.text("words") + " lie over the " + f.text("part") + more(f, "") + " of the "
                     + f.text("thing") + ".";
-            case TOO_NARROW -> Words.upper(StepWords.the(f.text("part"))) + (plural(f.text("part")) ? " are " : " is ")
+            case TOO_NARROW -> Words.upper(PartWords.the(f.text("part"))) + (plural(f.text("part")) ? " are " : " is ")
                     + Numbers.text(f.number("wideMm"), 1)
                     + " mm wide, too narrow: " + (f.has("pen") ? "the " + f.text("pen") : "a fine brush")
                     + " needs " + Numbers.text(f.number("neededMm"), 1) + " mm" + (f.is("rough") ? " on stone as rough as this" : "")
@@ -162,7 +162,7 @@ public final class FindingWords {
                     (f.has("thing") ? "The " + f.text("thing") + (plural(f.text("thing")) ? " are" : " is") : "The stone is")
                             + " to have a line in "
                             + line(f) + ", which no pen on the shelf draws; it is drawn by contrast.";
-            case VANISHES -> Words.upper(StepWords.the(f.text("part"))) + " " + Seen.apart(f.number("contrast"))
+            case VANISHES -> Words.upper(PartWords.the(f.text("part"))) + " " + Seen.apart(f.number("contrast"))
                     + " what is behind it and would vanish.";
             case MUD -> "Where the colours of " + name(f, "what") + " run together they go to mud (" + f.text("colour") + ", "
                     + Math.round(100 * f.number("lost"))
@@ -249,7 +249,7 @@ public final class FindingWords {
     }
 
     private static String name(Facts f, String fact) {
-        return StepWords.name(f.thing(fact, What.class));
+        return PartWords.name(f.thing(fact, What.class));
     }
 
     private static boolean plural(String title) {

@@ -1,14 +1,8 @@
 package mosspebble.core.words;
 
 import java.util.ArrayList;
-import java.util.EnumSet;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import mosspebble.core.blend.BlendKind;
 import mosspebble.core.blend.Share;
@@ -21,7 +15,6 @@ import mosspebble.core.plan.What;
 import mosspebble.core.plan.Why;
 import mosspebble.core.project.Side;
 import mosspebble.core.sketch.DotBorder;
-import mosspebble.core.sketch.PartName;
 import mosspebble.core.timetable.Durations;
 import mosspebble.core.supplies.Puddle;
 import mosspebble.core.units.Facts;
@@ -31,15 +24,7 @@ import mosspebble.core.units.Words;
 /** The words of a step: short title, what to do, why, with what, and what it waits for. */
 public final class StepWords {
 
-    /** A name that is one of a count, such as "band 3". */
-    private static final Pattern NUMBERED = Pattern.compile("\\p{L}+ \\d+");
-
     private StepWords() {}
-
-    /** A part by its name, with its article where it takes one: "the belly", but "band 3". */
-    static String the(String part) {
-        return NUMBERED.matcher(part).matches() ? part : "the " + part;
-    }
 
     // --- title
 
@@ -55,7 +40,7 @@ public final class StepWords {
         if (step instanceof Step.Lay lay) {
             boolean outline = lay.kind() == Step.Kind.OUTLINE || lay.kind() == Step.Kind.LINE_FIRST;
             return outline ? outline(lay)
-                    : coat(lay) + (lay.wet().isPresent() ? Words.list(wholes(lay)) : shortened(lay.doing().what()));
+                    : coat(lay) + (lay.wet().isPresent() ? Words.list(wholes(lay)) : PartWords.shortened(lay.doing().what()));
         }
         if (step instanceof Step.Seal seal) {
             return seal.turned() ? "Seal the back" : seal.after().size() > 1 ? "Turn it and seal the front" : "Seal";
@@ -87,7 +72,7 @@ public final class StepWords {
 
     /** What is worked wet, without its bands and joins. */
     private static List<String> wholes(Step.Lay lay) {
-        return rows(lay.doing().what().stream().map(What::whole).distinct().toList());
+        return PartWords.rows(lay.doing().what().stream().map(What::whole).distinct().toList());
     }
 
     /** "Second coat: " where there are several, else what the hand does. */
@@ -136,188 +121,9 @@ public final class StepWords {
     /** What a step is done to, in the painter's words. */
     public static String what(Step step) {
         if (step instanceof Step.Lay lay) {
-            return shortened(lay.doing().what());
+            return PartWords.shortened(lay.doing().what());
         }
         return step instanceof Step.Seal ? "the whole stone" : title(step);
-    }
-
-    private static String shortened(List<What> all) {
-        List<String> names = names(all);
-        return names.size() <= 3 ? Words.list(names) : names.get(0) + ", " + names.get(1) + " and " + (names.size() - 2) + " more";
-    }
-
-    /** What a pass is laid on, each once: what comes in pairs or in a row under one name. */
-    static List<String> names(List<What> all) {
-        if (all.stream().allMatch(w -> w.share().kind() == Share.Kind.BASE)) {
-            return List.of("the base under " + Words.list(names(all.stream().map(What::whole).toList())));
-        }
-        Share first = all.isEmpty() ? Share.WHOLE : all.get(0).share();
-        if (MEDIA.contains(first.kind()) && all.stream().allMatch(w -> w.share().equals(first))) {
-            return List.of(share(first, Words.list(names(all.stream().map(What::whole).toList()))));
-        }
-        List<What> letters = all.stream().filter(StepWords::isLetter).toList();
-        if (letters.size() < FEW_LETTERS) {
-            return rows(all);
-        }
-        List<String> names = new ArrayList<>(List.of(words(letters)));
-        names.addAll(rows(all.stream().filter(w -> !isLetter(w)).toList()));
-        return names;
-    }
-
-    /** What a medium or material is laid on is named after it. */
-    private static final Set<Share.Kind> MEDIA = EnumSet.of(Share.Kind.CRACKLE, Share.Kind.CRACKED, Share.Kind.SIZE, Share.Kind.LEAF);
-
-    /** Fewer letters are named one by one. */
-    private static final int FEW_LETTERS = 4;
-
-    private static boolean isLetter(What what) {
-        return what.of() == What.Of.PART && what.share().kind() == Share.Kind.WHOLE && what.on().isEmpty()
-                && PartName.of(what.part()).letterOf().isPresent();
-    }
-
-    /** "the word LANTERN", "the words LANTERN and WALK", or so many letters of them. */
-    private static String words(List<What> letters) {
-        List<String> words = letters.stream().flatMap(l -> PartName.of(l.part()).letterOf().stream()).filter(w -> !w.isEmpty()).distinct()
-                .toList();
-        int all = words.stream().mapToInt(w -> w.replace(" ", "").length()).sum();
-        if (words.isEmpty()) {
-            return "the " + Words.number(letters.size()) + " letters";
-        }
-        return all != letters.size() ? "the " + Words.number(letters.size()) + " letters of " + Words.list(words)
-                : (words.size() == 1 && !words.get(0).contains(" ") ? "the word " : "the words ") + Words.list(words);
-    }
-
-    private static List<String> rows(List<What> all) {
-        Map<String, List<What>> rows = new LinkedHashMap<>();
-        for (What what : all) {
-            String row = what.row().title().isEmpty() ? stem(what.part()) : what.row().title();
-            boolean grouped = !what.part().isEmpty() && what.on().isEmpty();
-            rows.computeIfAbsent(grouped ? what.of() + " " + row + " " + what.share() : name(what), k -> new ArrayList<>()).add(what);
-        }
-        return rows.values().stream().map(StepWords::row).distinct().toList();
-    }
-
-    /** What is done to the parts of one row, which may belong to several things. */
-    private static String row(List<What> row) {
-        What first = row.get(0);
-        int count = (int) row.stream().map(w -> w.row().thing() + " " + w.part()).distinct().count();
-        if (first.part().isEmpty() || !first.on().isEmpty() || count == 1 && first.row().size() == 1) {
-            return name(first);
-        }
-        String of = switch (first.of()) {
-            case SHADE_SIDE -> "the shade side of ";
-            case SHADE_INSIDE -> "the shade inside ";
-            case LIGHT_SIDE -> "the light side of ";
-            default -> "";
-        };
-        return share(first.share(), of + (count == 1 ? one(first) : many(row, count)));
-    }
-
-    /** One part of a row. */
-    private static String one(What what) {
-        String stem = stem(what.part());
-        String all = Words.number(what.row().size());
-        return what.row().title().isEmpty()
-                ? stem.equals(what.part()) ? "one of the " + all + " " + Words.plural(stem) : the(what.part())
-                : "one of the " + what.row().title();
-    }
-
-    /** Parts of parts: "tufts of row", "light half of the leaf". */
-    private static final Pattern PART_OF = Pattern.compile("(.+?) (of|on) (the )?(.+)");
-
-    private static String stem(String part) {
-        return PartName.of(part).stem();
-    }
-
-    private static String many(List<What> row, int count) {
-        What.Row whole = row.get(0).row();
-        String stem = stem(row.get(0).part());
-        boolean all = count == whole.size();
-        boolean pair = count == 2 && whole.size() <= 2
-                && row.stream().map(w -> PartName.of(w.part()).side()).flatMap(Optional::stream).distinct().count() == 2;
-        if (pair) {
-            return "both " + Words.plural(stem);
-        }
-        String number = Words.number(count);
-        Matcher of = PART_OF.matcher(stem);
-        if (of.matches()) {
-            boolean numbered = !stem.equals(row.get(0).part());
-            if (!whole.title().isEmpty()) {
-                return (all ? "all " : "some of the ") + whole.title();
-            }
-            if (!numbered && of.group(3) == null) {
-                return "the " + stem + ", " + number + " times";
-            }
-            String head = of.group(2).equals("on") ? Words.plural(of.group(1)) : of.group(1);
-            return "the " + head + " " + of.group(2) + " " + (all && count > 2 ? "all " : "") + number + " " + Words.plural(of.group(4));
-        }
-        String title = whole.title().isEmpty() ? Words.plural(stem) : whole.title();
-        return all ? (count > 2 ? "all " : "the ") + number + " " + title
-                : whole.size() == 1 ? "the " + number + " " + title : number + " of the " + title;
-    }
-
-    /** What something is called, with its article. */
-    public static String name(What what) {
-        String whole = switch (what.of()) {
-            case PART -> the(what.part());
-            case GROUND -> "the ground";
-            case HALO -> "the halo round the subject";
-            case SHADE_SIDE -> "the shade side of the " + what.part();
-            case SHADE_INSIDE -> "the shade inside the " + what.part();
-            case LIGHT_SIDE -> "the light side of the " + what.part();
-            case OUTLINES -> "the outlines";
-            case INNER_LINES -> "the inner lines";
-            case WHOLE_PICTURE -> "the whole picture";
-            case BRIGHT_AREAS -> "the bright areas";
-            case EDGE -> "the edge";
-            case EDGE_BAND -> "the band round the edge";
-        };
-        String share = share(what.share(), whole);
-        return what.on().isEmpty() ? share : share + " where it lies on " + shortened(what.on());
-    }
-
-    /** A share of something by what the whole is called. */
-    private static String share(Share share, String whole) {
-        return switch (share.kind()) {
-            case WHOLE, THIN_WASH -> whole;
-            case FIRST_PART -> "the first part of " + whole;
-            case SECOND_PART -> "the second part of " + whole;
-            case DARK_BEHIND -> "the dark behind the subject";
-            case BAND -> ordinal(share) + " band of " + whole;
-            case MIXED_STEP -> "a mixed step of " + whole;
-            case STREAKS -> "streaks over " + whole;
-            case FOAM -> "foam on " + whole;
-            case DABS -> "sponge dabs on " + whole;
-            case FACETS -> "facets on " + whole;
-            case ARM -> ordinal(share) + " arm of " + whole;
-            case RUN -> ordinal(share) + " colour of " + whole;
-            case STROKES -> "strokes over " + whole;
-            case WHITE_IN_LOAD -> whole + ", first with white in the load";
-            case TIP_COLOUR -> "the tip colour of " + whole;
-            case INNER_COLOUR -> "the " + (share.number() == 1 ? "next" : "foot") + " colour of " + whole;
-            case GLAZE -> "the glaze on " + whole;
-            case DROPPED_WASH -> "the wash in " + whole;
-            case CRACKLE -> "crackle medium on " + whole;
-            case CRACKED -> "the coat that cracks on " + whole;
-            case BASE -> "the base under " + whole;
-            case GEL -> "gel on " + whole;
-            case POWDER -> "powder on " + whole;
-            case SIZE -> "size on " + whole;
-            case LEAF -> "leaf on " + whole;
-            case GLUE -> "glue on " + whole;
-            case GEM -> "gems on " + whole;
-            case PASTE -> whole;
-            case ISOLATED -> whole;
-        };
-    }
-
-    private static String ordinal(Share share) {
-        return switch (share.number()) {
-            case 1 -> "the first";
-            case 2 -> "the second";
-            case 3 -> "the third";
-            default -> "the fourth";
-        };
     }
 
     // --- what to do
@@ -335,9 +141,9 @@ public final class StepWords {
             return "Small, on the back or low on the front, with a pen that does not smear under varnish.";
         }
         if (step instanceof Step.Seal seal) {
-            return CareWords.lines(seal) + CareWords.sentence(seal.advice(), seal.varnish().load().coat().name())
-                    + (seal.advice().why().poured() ? " " + CareWords.pour(seal.work().areaMm2()) : "")
-                    + (seal.lying().gems() ? " " + CareWords.overGems(seal.advice()) : "") + (seal.turned()
+            return SealWords.lines(seal) + SealWords.sentence(seal.advice(), seal.varnish().load().coat().name())
+                    + (seal.advice().why().poured() ? " " + SealWords.pour(seal.work().areaMm2()) : "")
+                    + (seal.lying().gems() ? " " + SealWords.overGems(seal.advice()) : "") + (seal.turned()
                             ? " Then lay it on clean baking paper, sealed side down, once it no longer gives under a fingernail." : "");
         }
         Step.Lay lay = (Step.Lay) step;
@@ -392,7 +198,7 @@ public final class StepWords {
             case HIGHLIGHT -> "Touch on " + coat + "; reload for every dot of equal size.";
             default -> {
                 String own = how(lay.doing().what().get(0));
-                String on = lay.doing().what().size() > 1 ? " on " + Words.list(names(lay.doing().what())) : "";
+                String on = lay.doing().what().size() > 1 ? " on " + Words.list(PartWords.names(lay.doing().what())) : "";
                 yield !own.isEmpty() ? Words.upper(coat) + ". " + own
                         : count.of() == 1 ? coat + on + ", thin and even."
                         : count.number() == 1 ? "a thin coat of " + coat + on
@@ -525,7 +331,7 @@ public final class StepWords {
             return "Try each pen once under each sealer and write it down.";
         }
         if (step instanceof Step.Seal seal) {
-            return CareWords.reason(seal.advice());
+            return SealWords.reason(seal.advice());
         }
         Step.Lay lay = (Step.Lay) step;
         Step.Doing doing = lay.doing();
@@ -533,15 +339,17 @@ public final class StepWords {
         if (doing.why().reason() != Why.Reason.NONE) {
             boolean counts = doing.hides() && coats > 1 && doing.why().reason() != Why.Reason.SHOWS_THROUGH
                     && lay.kind() != Step.Kind.PRIME;
+            if (doing.why().reason() == Why.Reason.FLAKES) {
+                return reason(doing.why()) + "in " + Words.number(coats) + " thin " + (coats == 1 ? "coat" : "coats")
+                        + " no bald patch is left that one would see; what is below is meant to show.";
+            }
             return reason(doing.why()) + (counts ? " " + Words.coats(coats) + " until nothing shows through." : "");
         }
         if (lay.share(lay.paint()).kind() == Share.Kind.WHITE_IN_LOAD) {
             return "White in the first load keeps the colours of the next bright.";
         }
         if (!doing.hides()) {
-            return lay.doing().count().of() > 1 ? "The flakes lie as they fall: in " + Words.number(lay.doing().count().of())
-                    + " thin coats no bald patch is left that one would see; what is below is meant to show."
-                    : "One thin coat; what is below is meant to show.";
+            return "One thin coat; what is below is meant to show.";
         }
         if (doing.count().wanted() > Math.max(coats, Planner.MOST_COATS)) {
             return "Even " + Words.coats(coats) + " let the ground show; see the findings.";
@@ -589,9 +397,10 @@ public final class StepWords {
         return switch (why.reason()) {
             case NONE -> "";
             case PRIMED_BY_HABIT -> "Everything is primed, as is your habit.";
-            case PRIMER_SAVES_COATS -> Words.upper(name(why.about().get(0))) + " needs " + Words.coats(facts.count("over")) + " over "
-                    + facts.count("primer") + " of primer, "
-                    + atMost(facts.count("alone"), facts.count("most")) + " on the bare stone.";
+            case PRIMER_SAVES_COATS ->
+                    Words.upper(PartWords.name(why.about().get(0))) + " needs " + Words.coats(facts.count("over")) + " over "
+                            + facts.count("primer") + " of primer, "
+                            + atMost(facts.count("alone"), facts.count("most")) + " on the bare stone.";
             case GROUND_UNDER_ALL -> "Under everything, as is your habit.";
             case GROUND_AROUND -> "Only around the subject and " + Numbers.text(facts.number("mm"), 1)
                     + " mm under its edge: less film, less paint, less peeling.";
@@ -615,6 +424,7 @@ public final class StepWords {
             case DRAWN_ON_AREA -> "After the areas it lies on; it stops just short of what is in front.";
             case BASE_OF_SPARKLE -> "Its flakes cover thinly: a base of their own colour closes the gaps between them.";
             case WHITE_BELOW_GLOW -> "What glows sends its light also downward: white below sends it back.";
+            case FLAKES -> "The flakes lie as they fall: laid on in small areas rather than brushed out, ";
             case GLOWS -> "What shines is in the thickness: two thin coats at least. Light charges it.";
             case KEEPS_APART ->
                     Words.upper(facts.text("above")) + " over " + facts.text("below") + " would not last; this keeps them apart.";
@@ -641,7 +451,7 @@ public final class StepWords {
         if (step instanceof Step.Lay lay) {
             return tool(lay.tool());
         }
-        return step instanceof Step.Seal seal ? CareWords.tool(seal.advice()) : "fine pen";
+        return step instanceof Step.Seal seal ? SealWords.tool(seal.advice()) : "fine pen";
     }
 
     private static String tool(Tool tool) {

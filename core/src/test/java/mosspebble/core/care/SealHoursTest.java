@@ -20,7 +20,7 @@ import mosspebble.core.units.Micrometres;
 import mosspebble.core.units.Millilitres;
 import mosspebble.core.units.Millimetres;
 import mosspebble.core.units.Srgb;
-import mosspebble.core.words.CareWords;
+import mosspebble.core.words.SealWords;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -91,9 +91,9 @@ class SealHoursTest {
         SealHours.Window window = windows.get(0);
         assertThat(window.fromHour()).isBetween(9, 12);
         assertThat(window.latestHour()).isEqualTo(18 - 3);
-        assertThat(CareWords.hours(day, BRUSHED, false)).startsWith("2 coats: begin between ").endsWith("and 15:00.");
-        assertThat(CareWords.hours(SealHours.parse("6 2 90, 20 4 85"), SPRAY, true)).startsWith("No stretch of ").contains("too cold");
-        assertThat(CareWords.hours(SealHours.parse("8 20 50 rain, 18 20 50 rain"), SPRAY, true)).contains("it rains");
+        assertThat(SealWords.hours(day, BRUSHED, false)).startsWith("2 coats: begin between ").endsWith("and 15:00.");
+        assertThat(SealWords.hours(SealHours.parse("6 2 90, 20 4 85"), SPRAY, true)).startsWith("No stretch of ").contains("too cold");
+        assertThat(SealWords.hours(SealHours.parse("8 20 50 rain, 18 20 50 rain"), SPRAY, true)).contains("it rains");
     }
 
     @Test
@@ -138,8 +138,8 @@ class SealHoursTest {
     void everyKindIsRenewedSoonerOutdoorsAndItsTroublesAreKnown(SealKind kind) {
         assertThat(kind.renewMonths(true)).isPositive().isLessThan(kind.renewMonths(false));
         assertThat(SealTrouble.of(kind)).doesNotHaveDuplicates().contains(SealTrouble.SCRATCHED).allSatisfy(t -> {
-            assertThat(CareWords.mend(t, kind)).endsWith(".");
-            assertThat(CareWords.title(t)).startsWith("It ");
+            assertThat(SealWords.mend(t, kind)).endsWith(".");
+            assertThat(SealWords.title(t)).startsWith("It ");
         });
         assertThat(SealTrouble.of(kind).contains(SealTrouble.YELLOWS)).as("only what yellows is said to")
                 .isEqualTo(kind.yellowing() != SealKind.Yellowing.NONE);
@@ -147,9 +147,9 @@ class SealHoursTest {
 
     @Test
     void theDayToLookAtItAgainIsNamed() {
-        assertThat(CareWords.renew(SealKind.TOP_COAT, true, LocalDate.of(2026, 11, 30)))
+        assertThat(SealWords.renew(SealKind.TOP_COAT, true, LocalDate.of(2026, 11, 30)))
                 .startsWith("Look at it again after twelve months, in November 2027");
-        assertThat(CareWords.renew(SealKind.WAX, false, LocalDate.of(2026, 11, 30))).contains("six months, in May 2027").contains("buff");
+        assertThat(SealWords.renew(SealKind.WAX, false, LocalDate.of(2026, 11, 30))).contains("six months, in May 2027").contains("buff");
     }
 
     @ParameterizedTest

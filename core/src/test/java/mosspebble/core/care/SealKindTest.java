@@ -15,7 +15,7 @@ import mosspebble.core.units.Micrometres;
 import mosspebble.core.units.Millilitres;
 import mosspebble.core.units.Millimetres;
 import mosspebble.core.units.Srgb;
-import mosspebble.core.words.CareWords;
+import mosspebble.core.words.SealWords;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -104,7 +104,7 @@ class SealKindTest {
                 Compatibility.Known.NOTHING);
         assertThat(byTable).extracting(SealChoice::sealer).containsExactly(gloss, spray);
         assertThat(byTable.get(1).ruins()).containsExactly(ink);
-        assertThat(CareWords.choice(byTable.get(1))).contains("ruins alcohol ink");
+        assertThat(SealWords.choice(byTable.get(1))).contains("ruins alcohol ink");
         Compatibility.Known own = new Compatibility.Known(List.of(new SmearTest("ink", "spray", SmearTest.Outcome.FINE, ""),
                 new SmearTest("ink", "gloss", SmearTest.Outcome.SMEARS, "")), List.of());
         List<SealChoice> byTest = SealChoice.of(List.of(spray, gloss), stone, 5000, true, Finish.GLOSS, List.of(ink), own);

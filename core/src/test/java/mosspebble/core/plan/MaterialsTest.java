@@ -158,7 +158,7 @@ class MaterialsTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"gold dust, powder on gel, 'Gel, lamp and powder: the board'", "leaf, metal leaf, Lay leaf on the board",
+    @CsvSource({"gold dust, powder on gel, 'Gel, lamp and powder: the board'", "leaf, metal leaf or foil, Lay leaf on the board",
         "red stone, gem in its seat, Glue the gem on: the board"})
     void whatNothingHoldsIsSaidAndLaidInItsWayByOneButton(String paint, String way, String title) {
         Project bare = Boards.project(25, colours("board=" + paint));
@@ -192,6 +192,15 @@ class MaterialsTest {
         assertThat(painted(plan)).contains("First coat: the base under the board", "First coat: the board", "Second coat: the board");
         assertThat(step(plan, "First coat: the base").mix()).contains(Mix.of("white"));
         assertThat(StepWords.reason(step(plan, "First coat: the board"))).contains("thickness");
+    }
+
+    @Test
+    void flakesAreLaidOnInSmallAreasRatherThanBrushedOut() {
+        PaintPlan plan = Boards.plan(Boards.project(25, colours("board=mica")), SHELF);
+        assertThat(painted(plan).get(0)).isEqualTo("Fill the base under the board");
+        assertThat(StepWords.reason(step(plan, "Lay the board"))).contains("small areas").contains("no bald patch");
+        PaintPlan wash = Boards.plan(Boards.project(25, colours("board=ink wash")), SHELF);
+        assertThat(StepWords.reason(step(wash, "Lay the board"))).isEqualTo("One thin coat; what is below is meant to show.");
     }
 
     @Test

@@ -168,7 +168,7 @@ class WordsTest {
                         Step.Turn.AS_IT_LIES, Optional.empty()),
                 one.layers(), one.tool(), one.work(), Optional.empty(), List.of());
         assertThat(StepWords.title(second)).isEqualTo("Second coat: the twelve rays");
-        assertThat(StepWords.names(Stream.of("left eye", "right eye").map(t -> new What(What.Of.SHADE_SIDE, t, Share.WHOLE, List.of()))
+        assertThat(PartWords.names(Stream.of("left eye", "right eye").map(t -> new What(What.Of.SHADE_SIDE, t, Share.WHOLE, List.of()))
                 .toList())).containsExactly("the shade side of both eyes");
         assertThat(List.of(Words.plural("wing feathers"), Words.plural("glass"), Words.plural("belly"), Words.plural("ray"),
                 Words.plural("oak leaf"), Words.plural("brush"))).containsExactly("wing feathers", "glasses", "bellies", "rays",
@@ -176,9 +176,9 @@ class WordsTest {
                         "brushes");
         List<What> word = Stream.of("first L", "a in Lamp", "m in Lamp", "last p")
                 .map(t -> new What(What.Of.PART, t, Share.WHOLE, List.of())).toList();
-        assertThat(StepWords.names(word)).containsExactly("the word Lamp");
-        assertThat(StepWords.names(word.subList(1, 3))).as("two letters by their names").hasSize(2);
-        assertThat(StepWords.names(Stream.concat(word.stream(), Stream.of(WING)).toList())).containsExactly("the word Lamp",
+        assertThat(PartWords.names(word)).containsExactly("the word Lamp");
+        assertThat(PartWords.names(word.subList(1, 3))).as("two letters by their names").hasSize(2);
+        assertThat(PartWords.names(Stream.concat(word.stream(), Stream.of(WING)).toList())).containsExactly("the word Lamp",
                 "the left wing");
         assertThat(StepWords.brief(second) + ", " + StepWords.coatOf(second)).isEqualTo("Twelve rays, 2 of 2");
         assertThat(StepWords.brief(step)).isEqualTo(StepWords.title(step));
@@ -190,7 +190,7 @@ class WordsTest {
     }
 
     private static String named(What... all) {
-        return String.join(" + ", StepWords.names(List.of(all)));
+        return String.join(" + ", PartWords.names(List.of(all)));
     }
 
     @Test
