@@ -3,7 +3,7 @@ package mosspebble.core.care;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
-import java.util.Optional;
+import java.util.Map;
 import java.util.stream.Collectors;
 import mosspebble.core.colour.Binder;
 import mosspebble.core.colour.Finish;
@@ -21,6 +21,11 @@ public record Who(List<Term> terms) {
     /** Most terms of one. */
     public static final int MOST = 6;
 
+    private static final Map<String, PaintKind.Use> USES = Arrays.stream(PaintKind.Use.values())
+            .collect(Collectors.toMap(Who::name, use -> use));
+    private static final Map<String, Binder> BINDERS = Arrays.stream(Binder.values())
+            .collect(Collectors.toMap(binder -> binder.label().toLowerCase(Locale.ROOT), binder -> binder));
+
     /** What a term looks at. */
     public enum Field { PAINT, KIND, BINDER, FINISH, USE }
 
@@ -35,9 +40,9 @@ public record Who(List<Term> terms) {
             return not != switch (field) {
                 case PAINT -> paint.id().equals(value);
                 case KIND -> paint.kind().label().equals(value);
-                case BINDER -> paint.binder().label().toLowerCase(Locale.ROOT).equals(value);
+                case BINDER -> paint.binder() == BINDERS.get(value);
                 case FINISH -> paint.finish().label().equals(value);
-                case USE -> use(value).filter(paint.kind()::does).isPresent();
+                case USE -> USES.containsKey(value) && paint.kind().does(USES.get(value));
             };
         }
 
@@ -95,10 +100,6 @@ public record Who(List<Term> terms) {
 
     private static String name(Enum<?> one) {
         return one.name().toLowerCase(Locale.ROOT).replace('_', ' ');
-    }
-
-    private static Optional<PaintKind.Use> use(String value) {
-        return Arrays.stream(PaintKind.Use.values()).filter(u -> name(u).equals(value)).findFirst();
     }
 
     /** Whether a product is meant. */

@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.IdentityHashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -50,22 +51,27 @@ final class Apart {
         Apart apart = new Apart(regions, palette, known, remembered);
         Map<String, Boolean> isolated = new HashMap<>();
         Alike alike = new Alike(regions);
+        Map<Mix, Map<Mix, Pair>> quarrels = apart.quarrels();
         int front = regions.stream().mapToInt(Region::part).max().orElse(0);
         for (Region lower : regions) {
-            if (lower.what().share().kind() == Share.Kind.GEL || lower.what().share().kind() == Share.Kind.GLUE) {
-                continue; // what it holds lies on all of it
+            Map<Mix, Pair> own = quarrels.get(lower.colour().mix());
+            if (own.isEmpty() || lower.what().share().kind() == Share.Kind.GEL || lower.what().share().kind() == Share.Kind.GLUE) {
+                continue; // nothing quarrels with it, or what it holds lies on all of it
             }
             for (Region upper : regions) {
-                boolean before = alike.share(lower, upper) && Alike.stage(upper) <= Alike.stage(lower);
-                if (upper.depth() > lower.depth() && !before && !upper.what().share().isSet() && !isMeant(lower, upper)) {
-                    apart.quarrel(lower, upper).filter(q -> apart.meet(lower, upper))
-                            .ifPresent(q -> apart.keep(lower, q, lower.part(), isolated));
+                Pair pair = own.get(upper.colour().mix());
+                if (pair != null && upper.depth() > lower.depth() && !upper.what().share().isSet() && !isMeant(lower, upper)
+                        && apart.meet(lower, upper)
+                        && !(alike.share(lower, upper) && Alike.stage(upper) <= Alike.stage(lower))) {
+                    apart.keep(lower, pair, lower.part(), isolated);
                 }
             }
         }
+        Map<Mix, Optional<Pair>> underSeal = new HashMap<>();
         for (Region lower : regions) {
             if (!isolated.containsKey(key(lower, lower.part()))) {
-                sealer.flatMap(s -> apart.quarrel(lower, s)).filter(q -> q.verdict().way() != Quarrel.Way.WAIT)
+                underSeal.computeIfAbsent(lower.colour().mix(), m -> sealer.flatMap(s -> quarrel(m, s, palette, known)))
+                        .filter(q -> q.verdict().way() != Quarrel.Way.WAIT)
                         .ifPresent(q -> apart.keep(lower, q, front, isolated));
             }
         }
@@ -85,23 +91,42 @@ final class Apart {
     /** Two products that quarrel, by name. */
     private record Pair(Paint below, Paint above, Compatibility.Verdict verdict) {}
 
-    private Optional<Pair> quarrel(Region lower, Region upper) {
-        return paints(upper).stream().flatMap(p -> quarrel(lower, p).stream()).findFirst();
+    /** What quarrels, mix below by mix above: there are few mixes and many regions. */
+    private Map<Mix, Map<Mix, Pair>> quarrels() {
+        List<Mix> mixes = regions.stream().map(r -> r.colour().mix()).distinct().toList();
+        Map<Mix, Map<Mix, Pair>> all = new HashMap<>();
+        for (Mix below : mixes) {
+            Map<Mix, Pair> own = new HashMap<>();
+            for (Mix above : mixes) {
+                remembered
+                        .recall("quarrel", below, above, palette, known,
+                                (lower, upper, shelf, knows, m) -> quarrel(lower, upper, shelf, knows))
+                        .ifPresent(pair -> own.put(above, pair));
+            }
+            all.put(below, own);
+        }
+        return all;
     }
 
-    private Optional<Pair> quarrel(Region lower, Paint above) {
-        return paints(lower).stream().filter(below -> !below.id().equals(above.id()))
+    /** The first paint of the one that quarrels with one of the other, where something can be done about it. */
+    private static Optional<Pair> quarrel(Mix lower, Mix upper, Palette palette, Compatibility.Known known) {
+        return paints(upper, palette).stream().flatMap(above -> quarrel(lower, above, palette, known).stream()).findFirst();
+    }
+
+    private static Optional<Pair> quarrel(Mix lower, Paint above, Palette palette, Compatibility.Known known) {
+        return paints(lower, palette).stream().filter(below -> !below.id().equals(above.id()))
                 .flatMap(below -> known.of(below, above, true).filter(v -> v.way() != Quarrel.Way.NONE)
                         .map(v -> new Pair(below, above, v)).stream())
                 .findFirst();
     }
 
-    private List<Paint> paints(Region region) {
-        return region.colour().mix().parts().stream().flatMap(p -> palette.shelf().find(p.paint()).stream()).toList();
+    private static List<Paint> paints(Mix mix, Palette palette) {
+        return mix.parts().stream().flatMap(p -> palette.shelf().find(p.paint()).stream()).toList();
     }
 
     private boolean meet(Region lower, Region upper) {
-        return remembered.common(lower.place(), upper.place()).getArea() > LEAST_MM2;
+        return lower.place().getEnvelopeInternal().intersects(upper.place().getEnvelopeInternal())
+                && remembered.common(lower.place(), upper.place()).getArea() > LEAST_MM2;
     }
 
     private void keep(Region lower, Pair pair, int part, Map<String, Boolean> isolated) {

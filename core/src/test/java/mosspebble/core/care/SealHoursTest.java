@@ -71,7 +71,8 @@ class SealHoursTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"5, 50, false, TOO_COLD", "30, 50, false, TOO_WARM", "20, 66, false, TOO_DAMP", "20, 80, false, TOO_DAMP", "20, 85, false, NEAR_DEW",
+    @CsvSource({"5, 50, false, TOO_COLD", "30, 50, false, TOO_WARM", "20, 66, false, TOO_DAMP", "20, 80, false, TOO_DAMP",
+        "20, 85, false, NEAR_DEW",
         "20, 50, true, RAIN",
         "20, 50, false,"})
     void eachHourIsHeldAgainstTheSealsOwnAir(double celsius, double humidity, boolean rain, Against against) {
