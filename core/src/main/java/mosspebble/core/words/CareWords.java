@@ -109,7 +109,7 @@ public final class CareWords {
                 + " g. Two-part epoxy or building adhesive on at least "
                 + Numbers.text(plaque.neededMm2() / 100, 1) + " cm² of clean, dulled back; "
                 + (plaque.holds() ? Numbers.text(plaque.contactMm2() / 100, 0) + " cm² can touch the board." : "only "
-                        + Numbers.text(plaque.contactMm2() / 100, 1) + " cm² can touch the board: sand the back flat, or bed it in filler.")
+                        + Numbers.text(plaque.contactMm2() / 100, 1) + " cm² can touch it: sand the back flat, or bed it in filler.")
                 + " Let it harden lying for a day. A hanger for " + Numbers.text(Math.max(0.5, plaque.hangerKg()), 1)
                 + " kg; not over a bed or where children play.";
     }
