@@ -1,11 +1,14 @@
 package mosspebble.core.area;
 
+import org.locationtech.jts.algorithm.Distance;
 import org.locationtech.jts.algorithm.Orientation;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.LineString;
 import org.locationtech.jts.geom.LinearRing;
 import org.locationtech.jts.geom.Polygon;
+import org.locationtech.jts.geom.util.LinearComponentExtracter;
 
 /**
  * How much of each cell of a grid an area covers, 0 to 1, exact for polygons: the signed areas between each edge and the right border are
@@ -119,6 +122,46 @@ public final class Mask {
             before = inside * middle;
         }
         sum[base + last + 1] += (float) before;
+    }
+
+    /** The cells at least half covered whose middle lies at least so far from the edge of the area that this is the mask of, mm. */
+    public Mask within(Geometry area, Grid grid, double mm) {
+        Mask core = new Mask(column, row, columns, rows);
+        System.arraycopy(share, 0, core.share, 0, share.length);
+        double reach = mm / grid.cellMm();
+        for (Object component : LinearComponentExtracter.getLines(area)) {
+            Coordinate[] points = ((LineString) component).getCoordinates();
+            for (int i = 1; i < points.length; i++) {
+                core.clear(inCells(points[i - 1], grid), inCells(points[i], grid), reach);
+            }
+        }
+        return core;
+    }
+
+    private Coordinate inCells(Coordinate at, Grid grid) {
+        return new Coordinate((at.x - grid.left()) / grid.cellMm() - column, (at.y - grid.top()) / grid.cellMm() - row);
+    }
+
+    /** Clears the cells whose middle is nearer than so many cells to one side of the edge. */
+    private void clear(Coordinate a, Coordinate b, double reach) {
+        int toRow = (int) Math.min(rows, Math.ceil(Math.max(a.y, b.y) + reach));
+        int toColumn = (int) Math.min(columns, Math.ceil(Math.max(a.x, b.x) + reach));
+        for (int r = (int) Math.max(0, Math.floor(Math.min(a.y, b.y) - reach)); r < toRow; r++) {
+            for (int c = (int) Math.max(0, Math.floor(Math.min(a.x, b.x) - reach)); c < toColumn; c++) {
+                if (Distance.pointToSegment(new Coordinate(c + 0.5, r + 0.5), a, b) < reach) {
+                    share[r * columns + c] = 0;
+                }
+            }
+        }
+    }
+
+    /** How many cells are at least half covered. */
+    public int cells() {
+        int cells = 0;
+        for (float each : share) {
+            cells += each >= 0.5f ? 1 : 0;
+        }
+        return cells;
     }
 
     /**

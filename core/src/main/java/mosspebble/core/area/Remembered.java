@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.prep.PreparedGeometry;
 import org.locationtech.jts.geom.prep.PreparedGeometryFactory;
@@ -276,8 +277,37 @@ public final class Remembered {
         return anywhere("stroke", line, List.of(), nibMm, (l, none, nib, memory) -> Shapes.stroke(l, nib));
     }
 
+    /**
+     * An area less what is kept free of it. Further cuts are made in the whole area first, where they need not be made anew when what is
+     * kept free has moved.
+     */
+    public Geometry keptFree(Geometry area, Geometry kept) {
+        Geometry left = minus(area, kept);
+        if (left != area && !left.isEmpty() && Moved.of(left).isEmpty()) {
+            left.setUserData(new Cut(area, kept, left));
+        }
+        return left;
+    }
+
+    /** What an area was before something was kept free of it, if another one is cut by the same; else itself. */
+    public Geometry whole(Geometry area, Geometry likeThis) {
+        return Cut.of(area).filter(cut -> Cut.of(likeThis).filter(other -> other.by() == cut.by()).isPresent()).map(Cut::whole)
+                .orElse(area);
+    }
+
     /** An area less several others, remembered: first those that were moved as it was. */
     public Geometry without(Geometry area, List<Geometry> others) {
+        Optional<Cut> free = Cut.of(area);
+        if (free.isEmpty()) {
+            return cut(area, others);
+        }
+        Map<Boolean, List<Geometry>> stay = others.stream().collect(Collectors.partitioningBy(other -> Moved.of(other).isEmpty()));
+        Geometry whole = free.get().whole();
+        Geometry left = without(whole, stay.get(true).stream().map(other -> whole(other, area)).toList());
+        return cut(left == whole ? area : minus(left, free.get().by()), stay.get(false));
+    }
+
+    private Geometry cut(Geometry area, List<Geometry> others) {
         Optional<Moved> moved = Moved.of(area);
         List<Geometry> alike = new ArrayList<>();
         List<Geometry> rest = new ArrayList<>();
@@ -287,10 +317,10 @@ public final class Remembered {
                 (too ? alike : rest).add(other);
             }
         }
-        return cut(cut(area, alike), rest);
+        return cutAll(cutAll(area, alike), rest);
     }
 
-    private Geometry cut(Geometry area, List<Geometry> others) {
+    private Geometry cutAll(Geometry area, List<Geometry> others) {
         return area.isEmpty() || others.isEmpty() ? area
                 : anywhere("without", area, others, "", (a, all, none, memory) -> Shapes.minus(a, all));
     }

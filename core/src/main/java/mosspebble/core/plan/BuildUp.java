@@ -146,6 +146,11 @@ public final class BuildUp {
         return cells(place, grid, remembered);
     }
 
+    /** The mask of what lies at least so far from the edge, mm. */
+    Mask core(Geometry place, double mm) {
+        return remembered.recall("inner mask", place, grid, mm, (p, g, far, m) -> mask(p, g, m).within(p, g, far));
+    }
+
     private static Mask mask(Geometry place, Grid grid, Remembered memory) {
         return memory.recall("mask", place, grid, (p, g, m) -> Mask.of(p, g));
     }

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.IntStream;
+import mosspebble.core.area.Mask;
 import mosspebble.core.area.Remembered;
 import mosspebble.core.coats.Coat;
 import mosspebble.core.coats.FilmMap;
@@ -179,7 +180,7 @@ final class CoatCount {
                     .orElse(built.glows(region) ? GLOW_COATS : 1);
             return new Coats(times(region.place(), flakes), flakes, -1, onBare, 1, Step.Hiding.sure(flakes));
         }
-        Map<Integer, Integer> grounds = films.cellsUnder(built.mask(withoutSeams(region)));
+        Map<Integer, Integer> grounds = films.cellsUnder(withoutSeams(region));
         int cells = Math.max(1, grounds.values().stream().mapToInt(Integer::intValue).sum());
         int main = 1;
         List<Over> under = new ArrayList<>();
@@ -235,12 +236,13 @@ final class CoatCount {
     }
 
     /** Where its coats are counted: what it shares with a neighbour as a seam does not ask for more of them. */
-    private Geometry withoutSeams(Region region) {
+    private Mask withoutSeams(Region region) {
+        Mask whole = built.mask(region.place());
         if (region.isLine()) {
-            return region.place();
+            return whole;
         }
-        Geometry core = remembered.grown(region.place(), -LEAST_WIDE_MM / 2);
-        return core.getArea() >= CORE * region.place().getArea() ? core : region.place();
+        Mask core = built.core(region.place(), LEAST_WIDE_MM / 2);
+        return core.cells() >= CORE * whole.cells() ? core : whole;
     }
 
     private double lineTolerance(int ground, Region line, double tolerance) {

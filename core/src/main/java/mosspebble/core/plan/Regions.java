@@ -459,7 +459,7 @@ final class Regions {
         List<Geometry> holes = new ArrayList<>();
         for (int front : overlap.inFront(index, areas.get(index).getEnvelopeInternal(), 0)) {
             if (areas.get(front).getArea() >= SMALLEST_HOLE) {
-                holes.add(remembered.grown(areas.get(front), -UNDERLAP));
+                holes.add(remembered.grown(remembered.whole(areas.get(front), areas.get(index)), -UNDERLAP));
             }
         }
         return holes;

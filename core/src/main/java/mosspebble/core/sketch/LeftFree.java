@@ -139,7 +139,7 @@ final class LeftFree {
     private static PlacedItem without(PlacedItem cover, Geometry kept, Remembered remembered) {
         List<PlacedPart> parts = new ArrayList<>();
         for (PlacedPart part : cover.parts()) {
-            Geometry drawn = part.part().isArea() ? remembered.minus(part.drawn(), kept) : Shapes.outside(part.drawn(), kept);
+            Geometry drawn = part.part().isArea() ? remembered.keptFree(part.drawn(), kept) : Shapes.outside(part.drawn(), kept);
             if (!drawn.isEmpty()) {
                 parts.add(new PlacedPart(part.part(), drawn, part.part().isArea() ? drawn
                         : part.part().role() == Role.GUIDE ? Shapes.nothing() : remembered.minus(part.painted(), kept)));

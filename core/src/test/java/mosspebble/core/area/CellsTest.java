@@ -112,6 +112,31 @@ class CellsTest {
         assertThat(Cells.of(Mask.of(FACTORY.createPoint(new Coordinate(0, 0)).buffer(10), GRID)).widerThan(25)).isFalse();
     }
 
+    /** Against the buffer of the geometry library. */
+    @Test
+    void whatLiesWellWithinIsWhatIsLeftWhenTheEdgeIsTakenAway() {
+        SplittableRandom random = new SplittableRandom(4);
+        for (int i = 0; i < 40; i++) {
+            Geometry area = blob(random).difference(blob(random)); // with holes, and beyond the grid
+            double mm = random.nextDouble(0.3, 3);
+            Geometry inner = area.buffer(-mm, 32);
+            Mask mask = Mask.of(area, GRID);
+            Mask core = mask.within(area, GRID, mm);
+            int differ = 0;
+            for (int r = 0; r < core.rows(); r++) {
+                for (int c = 0; c < core.columns(); c++) {
+                    double x = GRID.left() + (core.column() + c + 0.5) * GRID.cellMm();
+                    double y = GRID.top() + (core.row() + r + 0.5) * GRID.cellMm();
+                    boolean in = inner.intersects(FACTORY.createPoint(new Coordinate(x, y)));
+                    differ += in != core.at(c, r) >= 0.5f ? 1 : 0;
+                    assertThat(core.at(c, r)).isIn(0f, mask.at(c, r));
+                }
+            }
+            assertThat(differ).as("cells on the very edge of it").isLessThanOrEqualTo(2 + core.cells() / 200);
+            assertThat(core.cells()).isLessThanOrEqualTo(mask.cells());
+        }
+    }
+
     @Test
     void nothingMeetsNothing() {
         Cells none = Cells.of(Mask.of(FACTORY.createPolygon(), GRID));

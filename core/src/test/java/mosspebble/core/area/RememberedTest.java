@@ -163,4 +163,43 @@ class RememberedTest {
         assertThat(remembered.covers(disc(0, 40), area)).isTrue();
         assertThat(remembered.covers(fixed, area)).isFalse();
     }
+
+    @Test
+    void whatIsKeptFreeOfAreasIsCutOutOfThemLast() {
+        asked = 0;
+        Remembered remembered = new Remembered();
+        Geometry low = disc(0, 9);
+        Geometry front = disc(6, 8);
+        SplittableRandom random = new SplittableRandom(11);
+        for (int i = 0; i < 30; i++) {
+            Geometry kept = disc(random.nextDouble(-8, 12), random.nextDouble(0.5, 6));
+            Geometry over = remembered.moved(disc(random.nextDouble(-8, 8), 2), 1, 0);
+            Geometry lowFree = remembered.keptFree(low, kept);
+            Geometry frontFree = remembered.keptFree(front, kept);
+            assertThat(lowFree.symDifference(low.difference(kept)).getArea()).isLessThan(1e-9);
+            Geometry left = remembered.without(lowFree, List.of(frontFree, over));
+            assertThat(left.symDifference(Shapes.minus(lowFree, List.of(frontFree, over))).getArea()).isLessThan(1e-9);
+            assertThat(remembered.whole(frontFree, lowFree)).isSameAs(lowFree == low ? frontFree : front);
+        }
+        Geometry free = remembered.keptFree(low, disc(0, 1));
+        Geometry byAnother = remembered.keptFree(front, disc(1, 1));
+        assertThat(remembered.whole(free, byAnother)).as("not cut by the same").isSameAs(free);
+        assertThat(remembered.without(free, List.of(byAnother)).symDifference(free.difference(byAnother)).getArea()).isLessThan(1e-9);
+        assertThat(remembered.whole(AffineTransformation.translationInstance(1, 0).transform(free), free))
+                .as("a copy knows nothing").isNotSameAs(low);
+    }
+
+    @Test
+    void nothingIsDoneAnewInTheWholeWhenWhatIsKeptFreeHasMoved() {
+        asked = 0;
+        Remembered remembered = new Remembered();
+        Geometry low = disc(0, 9);
+        Geometry front = disc(6, 8);
+        for (int i = 0; i < 10; i++) {
+            Geometry kept = disc(i, 3);
+            cut(remembered, remembered.whole(remembered.keptFree(low, kept), remembered.keptFree(front, kept)),
+                    remembered.whole(remembered.keptFree(front, kept), remembered.keptFree(low, kept)));
+        }
+        assertThat(asked).isEqualTo(1);
+    }
 }
