@@ -23,6 +23,8 @@ import mosspebble.core.words.StepWords;
 /** Below a painted stone: steps through the painting, plays it coat by coat, holds a moment to compare with, and chooses the look. */
 public final class StepBar extends HBox {
 
+    private static final double LOOKS_WIDE = 236;
+
     private final Workbench workbench;
     private final Results show;
     private final Slider stepSlider = new Slider();
@@ -56,11 +58,12 @@ public final class StepBar extends HBox {
         Choice<StoneState> look = new Choice<>("", workbench.lookProperty()::set);
         look.option("look-dry", "dry", StoneState.DRY, "As it looks dry (L)")
                 .option("look-wet", "wet", StoneState.WET, "As it looks wet (L)")
+                .option("look-curing", "curing", StoneState.CURING, "As it looks while the seal hardens (L)")
                 .option("look-sealed", "sealed", StoneState.SEALED, "As it looks sealed (L)");
         look.show(workbench.lookProperty().get());
         workbench.lookProperty().addListener((o, a, b) -> look.show(b));
-        look.setMinWidth(178);
-        look.setMaxWidth(178);
+        look.setMinWidth(LOOKS_WIDE);
+        look.setMaxWidth(LOOKS_WIDE);
         play.setId("play");
         play.getStyleClass().add("pebble");
         play.setTooltip(new Tooltip("Play the painting, coat after coat (Y)"));

@@ -57,6 +57,7 @@ public final class FinishPanel extends Panel {
 
     private final VBox supplies = new VBox(4);
     private final VBox cautions = new VBox(6);
+    private final VBox drawing = new VBox(6);
     private final VBox years = new VBox(6);
     private final Label plaque = quiet("");
     private final Label sealing = new Label();
@@ -147,7 +148,8 @@ public final class FinishPanel extends Panel {
         when.setId("seal-hours");
         getChildren().addAll(place, seals, sealing, forecast, when, untried, papers, target, sheets, json, working, done,
                 heading("Paint it takes"), supplies,
-                heading("On a plaque"), plaque, heading("With the years"), years, heading("Take care"), cautions);
+                heading("What is left of the drawing"), drawing, heading("On a plaque"), plaque, heading("With the years"), years,
+                heading("Take care"), cautions);
         onRefresh(() -> {
             boolean outdoors = project().map(p -> p.habits().outdoors()).orElse(true);
             place.show(outdoors);
@@ -157,8 +159,7 @@ public final class FinishPanel extends Panel {
             choices(planned, outdoors);
             present(when, !hours.isEmpty());
             SealKind kind = advice.kind();
-            boolean open = kind == SealKind.SPRAY_VARNISH || kind == SealKind.GLOSS_GLAZE;
-            when.setText(hours.isEmpty() ? "" : SealWords.hours(hours, advice, open));
+            when.setText(hours.isEmpty() ? "" : SealWords.hours(hours, advice, kind.isLaidInTheOpen()));
             List<Untested.Pair> pairs = untested();
             present(untried, !pairs.isEmpty());
             untriedWords.setText(CareWords.untried(pairs));
@@ -169,6 +170,7 @@ public final class FinishPanel extends Panel {
             years.getChildren().setAll(quiet(SealWords.renew(advice.kind(), outdoors, ready)));
             SealTrouble.of(advice.kind()).forEach(
                     t -> years.getChildren().add(quiet(SealWords.title(t) + ". " + SealWords.mend(t, advice.kind()))));
+            drawing.getChildren().setAll(SealWords.drawing(advice.kind()).stream().map(Panel::quiet).toList());
             cautions.getChildren().setAll(SealWords.cautions(advice).stream().map(Panel::quiet).toList());
             supplies.getChildren().clear();
             PaintPlan plan = show.plan();
@@ -192,7 +194,8 @@ public final class FinishPanel extends Panel {
                 : show.plan().steps().stream().filter(s -> s instanceof Step.Seal).mapToDouble(s -> s.work().areaMm2()).sum(); // both faces
         String taken = planned.flatMap(Step::mix).map(m -> m.parts().get(0).paint()).orElse("");
         Finish wanted = shelf.stream().filter(p -> p.id().equals(taken)).map(Paint::finish).findFirst().orElse(Finish.SATIN);
-        List<SealChoice> all = SealChoice.of(shelf, stone(), area, outdoors, wanted, painted(), workbench.studio().known());
+        List<SealChoice> all = SealChoice.of(shelf, stone(), area,
+                new SealChoice.Wish(outdoors, wanted, LocalDate.now().getMonth()), painted(), workbench.studio().known());
         List<SealChoice> two = Stream.concat(all.stream().filter(c -> c.sealer().id().equals(taken)),
                 all.stream().filter(c -> !c.sealer().id().equals(taken))).limit(BESIDE).toList();
         Object now = List.of(two, taken, area > 0);

@@ -381,7 +381,7 @@ public final class Shell extends StackPane {
         actions.add(Action.of("Hold this moment to compare", stepBar::hold).key("H").where(this::painted));
         actions.add(Action.of("Next step", () -> stepBar.by(1)).key("."));
         actions.add(Action.of("Step before", () -> stepBar.by(-1)).key(","));
-        actions.add(Action.of("Look: dry, wet, sealed", stepBar::nextLook).key("L").also("wet", "varnish"));
+        actions.add(Action.of("Look: dry, wet, curing, sealed", stepBar::nextLook).key("L").also("wet", "varnish"));
         actions.add(Action.of("Evening or day light on the screen", () -> workbench.look(s -> s.withView(s.unit(), !s.evening()))).key("E")
                 .also("dark", "bright", "night"));
         actions.add(Action.of("Save a copy of the studio", this::saveCopy).also("backup"));

@@ -134,7 +134,7 @@ final class SkinPage extends PageView {
                     2 * reach / PICTURE_PX);
             StoneTerrain terrain = StoneTerrain.of(shown, grid);
             looks.getChildren().clear();
-            for (StoneState look : StoneState.values()) {
+            for (StoneState look : List.of(StoneState.DRY, StoneState.WET, StoneState.SEALED)) {
                 ImageView image = new ImageView(
                         StoneImage.still(StonePicture.of(plan, terrain, look), 0, plan.project().habits().light().from()));
                 Label words = Panel.quiet(

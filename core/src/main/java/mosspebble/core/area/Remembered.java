@@ -250,7 +250,10 @@ public final class Remembered {
 
     /** What of an area lies within another: the area itself, if all of it does. */
     public Geometry within(Geometry area, Geometry room) {
-        return area.isEmpty() || covers(room, area) ? area : common(area, room);
+        if (area.isEmpty() || covers(room, area)) {
+            return area;
+        }
+        return Cut.of(area).map(cut -> keptFree(within(cut.whole(), room), cut.by())).orElseGet(() -> common(area, room));
     }
 
     /** Whether an area covers all of another, or of a line. */
@@ -304,7 +307,7 @@ public final class Remembered {
         Map<Boolean, List<Geometry>> stay = others.stream().collect(Collectors.partitioningBy(other -> Moved.of(other).isEmpty()));
         Geometry whole = free.get().whole();
         Geometry left = without(whole, stay.get(true).stream().map(other -> whole(other, area)).toList());
-        return cut(left == whole ? area : minus(left, free.get().by()), stay.get(false));
+        return cut(left == whole ? area : keptFree(left, free.get().by()), stay.get(false));
     }
 
     private Geometry cut(Geometry area, List<Geometry> others) {

@@ -3,9 +3,12 @@ package mosspebble.core.care;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import mosspebble.core.drying.Climate;
 import mosspebble.core.drying.Psychrometrics;
 import mosspebble.core.units.Celsius;
@@ -110,6 +113,13 @@ public final class SealHours {
             return Optional.of(Against.NEAR_DEW);
         }
         return hour.humidity > air.damp() ? Optional.of(Against.TOO_DAMP) : Optional.empty();
+    }
+
+    /** What speaks against a seal in most of the hours; empty if every hour suits. */
+    public static Optional<Against> mostlyAgainst(List<Hour> forecast, SealKind kind, boolean inTheOpen) {
+        return forecast.stream().flatMap(hour -> against(hour, kind, inTheOpen).stream())
+                .collect(Collectors.groupingBy(against -> against, TreeMap::new, Collectors.counting())).entrySet().stream()
+                .max(Map.Entry.comparingByValue()).map(Map.Entry::getKey);
     }
 
     /** How far the air is above its dew point, K. */

@@ -170,4 +170,22 @@ public enum SealKind {
     public Fumes fumes() {
         return nature.fumes;
     }
+
+    /** Whether it is laid out of doors for the sake of the painter's breath: what is sprayed with solvent. */
+    public boolean isLaidInTheOpen() {
+        return this == SPRAY_VARNISH || this == GLOSS_GLAZE;
+    }
+
+    /**
+     * Share of milk white in its wet film, 0 to 1: emulsions are cloudy until their water has left and their drops have run together; wax is
+     * dull until it is buffed (common practice, no source).
+     */
+    public double milk() {
+        return switch (this) {
+            case TOP_COAT -> 0.26;
+            case POLYURETHANE -> 0.18;
+            case WAX -> 0.12;
+            default -> 0;
+        };
+    }
 }

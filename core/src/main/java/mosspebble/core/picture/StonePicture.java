@@ -40,11 +40,19 @@ public final class StonePicture {
      */
     private record Change(int column, int row, int columns, int rows, int[] values, List<int[]> within) {}
 
+    private static final float DRY_GLOSS = 0.035f;
+    private static final float WET_GLOSS = 0.20f;
+    private static final float CURING_GLOSS = 0.34f;
+
+    /** A wet emulsion of clear drops. */
+    private static final int MILK = 0xF4F4F0;
+
     private final StoneTerrain terrain;
     private final StoneState look;
     private final int[] bare;
     private final List<Change> changes = new ArrayList<>();
     private float sealedGloss = 0.30f;
+    private float milk;
 
     private StonePicture(StoneTerrain terrain, StoneState look, int[] bare) {
         this.terrain = terrain;
@@ -63,6 +71,10 @@ public final class StonePicture {
         boolean poured = plan.steps().stream().anyMatch(s -> s instanceof Step.Seal seal && seal.side() == plan.up().side()
                 && seal.advice().why().poured());
         picture.sealedGloss = matt ? 0.08f : poured ? 0.42f : 0.30f;
+        if (look == StoneState.CURING) {
+            picture.milk = (float) plan.steps().stream().filter(s -> s instanceof Step.Seal && s.side() == plan.up().side())
+                    .mapToDouble(s -> ((Step.Seal) s).advice().kind().milk()).max().orElse(0);
+        }
         picture.lay(plan, table);
         return picture;
     }
@@ -449,7 +461,12 @@ public final class StonePicture {
         hy /= hs;
         hz /= hs;
         float relief = (float) (0.001 / (2 * grid.cellMm()));
-        float gloss = look == StoneState.SEALED ? sealedGloss : look == StoneState.WET ? 0.20f : 0.035f;
+        float gloss = switch (look) {
+            case SEALED -> sealedGloss;
+            case CURING -> CURING_GLOSS;
+            case WET -> WET_GLOSS;
+            case DRY -> DRY_GLOSS;
+        };
         int power = look == StoneState.DRY ? 3 : 5;
         float[] show = new float[256];
         for (int um = 0; um < 256; um++) {
@@ -463,6 +480,7 @@ public final class StonePicture {
             }
             int here = colour[i];
             int um = here >>> 24;
+            here = milk == 0 ? here : blend(here, here & 0xFF000000 | MILK, milk);
             float nx = terrain.nx[i];
             float ny = terrain.ny[i];
             float nz = terrain.nz[i];

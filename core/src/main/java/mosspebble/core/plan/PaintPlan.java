@@ -193,7 +193,7 @@ public record PaintPlan(List<FacePlan> faces, Optional<EdgeStrip> edge, Schedule
         return switch (look) {
             case DRY -> Spectrum.of(stone.colour());
             case WET -> WetStone.wet(stone);
-            case SEALED -> WetStone.sealed(stone);
+            case CURING, SEALED -> WetStone.sealed(stone);
         };
     }
 

@@ -1,4 +1,6 @@
 package mosspebble.core.plan;
 
-/** How the stone is looked at. */
-public enum StoneState { DRY, WET, SEALED }
+/** How the stone is looked at: dry, wet with paint or water, under a seal that still hardens, sealed. */
+public enum StoneState {
+    DRY, WET, CURING, SEALED
+}

@@ -4,9 +4,6 @@ import java.time.LocalDate;
 import java.time.format.TextStyle;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.stream.Collectors;
-import java.util.Optional;
-import java.util.Map;
 import java.util.Locale;
 import mosspebble.core.care.Resin;
 import mosspebble.core.care.SealAdvice;
@@ -52,6 +49,17 @@ public final class SealWords {
             case BOTH -> "Lift what is left of the pencil with a kneaded eraser and of the chalk with a damp cloth: under a seal they "
                     + (sprayed ? "stay for good. " : "smear and ghost. ");
         };
+    }
+
+    /** What becomes of the drawing under a seal, and how it is taken off before (common practice, no source). */
+    public static List<String> drawing(SealKind kind) {
+        boolean sprayed = kind.isLaidInTheOpen();
+        return List.of("Graphite " + (sprayed ? "stays for good under a spray" : kind == SealKind.RESIN ? "shows for good under the pour"
+                : kind == SealKind.WAX ? "smears grey into the wax" : "smears grey under the brush")
+                + ". A kneaded eraser lifts it; a hard one takes paint along.",
+                "Chalk vanishes while the seal is wet and ghosts when it is dry. A damp cloth takes it off; let it dry.",
+                "Charcoal " + (sprayed ? "blows about and then stays" : "muddies the first coat")
+                        + ". Blow it off, then dab with a kneaded eraser; a damp cloth drives it in.");
     }
 
     /** What the gems ask for. */
@@ -131,6 +139,7 @@ public final class SealWords {
         if (!choice.lasts()) {
             lines.add("does not last outdoors");
         }
+        choice.season().ifPresent(a -> lines.add("out of doors " + against(a) + " at this time of the year"));
         if (!choice.ruins().isEmpty()) {
             lines.add("ruins " + Words.list(choice.ruins().stream().map(Paint::name).toList()));
         }
@@ -150,16 +159,19 @@ public final class SealWords {
                             .toList())
                     + ".";
         }
-        Optional<SealHours.Against> first = forecast.stream().flatMap(h -> SealHours.against(h, advice.kind(), inTheOpen).stream())
-                .collect(Collectors.groupingBy(a -> a, Collectors.counting())).entrySet().stream().max(Map.Entry.comparingByValue())
-                .map(Map.Entry::getKey);
-        return "No stretch of " + Durations.words(SealHours.takes(advice)) + " suits" + first.map(a -> switch (a) {
-            case TOO_COLD -> ": it is too cold";
-            case TOO_WARM -> ": it is too warm";
-            case TOO_DAMP -> ": it is too damp";
-            case NEAR_DEW -> ": the air is too near its dew point";
-            case RAIN -> ": it rains";
-        }).orElse("") + ". Wait, or seal where the air is warmer and drier.";
+        return "No stretch of " + Durations.words(SealHours.takes(advice)) + " suits"
+                + SealHours.mostlyAgainst(forecast, advice.kind(), inTheOpen).map(a -> ": " + against(a)).orElse("")
+                + ". Wait, or seal where the air is warmer and drier.";
+    }
+
+    private static String against(SealHours.Against against) {
+        return switch (against) {
+            case TOO_COLD -> "it is too cold";
+            case TOO_WARM -> "it is too warm";
+            case TOO_DAMP -> "it is too damp";
+            case NEAR_DEW -> "the air is too near its dew point";
+            case RAIN -> "it rains";
+        };
     }
 
     private static String clock(int hour) {

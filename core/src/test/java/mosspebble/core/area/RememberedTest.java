@@ -182,6 +182,10 @@ class RememberedTest {
             assertThat(remembered.whole(frontFree, lowFree)).isSameAs(lowFree == low ? frontFree : front);
         }
         Geometry free = remembered.keptFree(low, disc(0, 1));
+        Geometry room = disc(3, 9);
+        assertThat(remembered.within(free, room).symDifference(free.intersection(room)).getArea()).isLessThan(1e-9);
+        assertThat(remembered.whole(remembered.within(free, room), free)).as("what is cut short still knows it")
+                .isSameAs(remembered.within(low, room));
         Geometry byAnother = remembered.keptFree(front, disc(1, 1));
         assertThat(remembered.whole(free, byAnother)).as("not cut by the same").isSameAs(free);
         assertThat(remembered.without(free, List.of(byAnother)).symDifference(free.difference(byAnother)).getArea()).isLessThan(1e-9);

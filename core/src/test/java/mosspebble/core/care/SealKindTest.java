@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.time.Duration;
+import java.time.Month;
 import java.util.List;
 import mosspebble.core.colour.Binder;
 import mosspebble.core.colour.Finish;
@@ -90,7 +91,7 @@ class SealKindTest {
     }
 
     private static List<SealChoice> choices(List<Paint> shelf, Stone stone, boolean outdoors, Finish wanted) {
-        return SealChoice.of(shelf, stone, 5000, outdoors, wanted, List.of(), Compatibility.Known.NOTHING);
+        return SealChoice.of(shelf, stone, 5000, new SealChoice.Wish(outdoors, wanted, Month.JULY), List.of(), Compatibility.Known.NOTHING);
     }
 
     @Test // the painter's own tests count more than the table (common practice, no source)
@@ -100,14 +101,16 @@ class SealKindTest {
         Paint ink = Paint.usual("ink", "alcohol ink", PaintKind.INK, Srgb.ofHex("#112244"), new Millilitres(3)).made(Binder.ALCOHOL,
                 Finish.MATT, new Millimetres(0.4), new Micrometres(6));
         Stone stone = Stone.cobble();
-        List<SealChoice> byTable = SealChoice.of(List.of(spray, gloss), stone, 5000, true, Finish.GLOSS, List.of(ink),
+        List<SealChoice> byTable = SealChoice.of(List.of(spray, gloss), stone, 5000, new SealChoice.Wish(true, Finish.GLOSS, Month.JULY),
+                List.of(ink),
                 Compatibility.Known.NOTHING);
         assertThat(byTable).extracting(SealChoice::sealer).containsExactly(gloss, spray);
         assertThat(byTable.get(1).ruins()).containsExactly(ink);
         assertThat(SealWords.choice(byTable.get(1))).contains("ruins alcohol ink");
         Compatibility.Known own = new Compatibility.Known(List.of(new SmearTest("ink", "spray", SmearTest.Outcome.FINE, ""),
                 new SmearTest("ink", "gloss", SmearTest.Outcome.SMEARS, "")), List.of());
-        List<SealChoice> byTest = SealChoice.of(List.of(spray, gloss), stone, 5000, true, Finish.GLOSS, List.of(ink), own);
+        List<SealChoice> byTest = SealChoice.of(List.of(spray, gloss), stone, 5000, new SealChoice.Wish(true, Finish.GLOSS, Month.JULY),
+                List.of(ink), own);
         assertThat(byTest).extracting(SealChoice::sealer).containsExactly(spray, gloss);
         assertThat(byTest.get(0).ruins()).isEmpty();
     }

@@ -1,6 +1,7 @@
 package mosspebble.core.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.time.Duration;
 import java.util.List;
@@ -8,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import mosspebble.core.Boards;
 import mosspebble.core.Paints;
+import mosspebble.core.area.Grid;
 import mosspebble.core.area.Remembered;
 import mosspebble.core.blend.Blend;
 import mosspebble.core.blend.BlendKind;
@@ -16,6 +18,7 @@ import mosspebble.core.care.Resin;
 import mosspebble.core.care.SmearTest;
 import mosspebble.core.colour.Binder;
 import mosspebble.core.colour.Finish;
+import mosspebble.core.colour.Lab;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.PaintKind;
@@ -24,6 +27,8 @@ import mosspebble.core.colour.Shelf;
 import mosspebble.core.drying.Climate;
 import mosspebble.core.finding.Code;
 import mosspebble.core.finding.Finding;
+import mosspebble.core.picture.StonePicture;
+import mosspebble.core.picture.StoneTerrain;
 import mosspebble.core.project.Habits;
 import mosspebble.core.project.Light;
 import mosspebble.core.project.Project;
@@ -251,5 +256,30 @@ class SealedPlansTest {
     private static List<Step.Lay> glitter(double wide) {
         return plan(board(wide, "glitter"), Climate.room()).steps().stream()
                 .filter(s -> s instanceof Step.Lay && s.mix().equals(Optional.of(Mix.of("glitter")))).map(s -> (Step.Lay) s).toList();
+    }
+
+    /** Mean L* of the middle of the board in the picture. */
+    private static double lightness(PaintPlan plan, StoneState look) {
+        Grid grid = Grid.around(60, 50, 0.5);
+        StonePicture picture = StonePicture.of(plan, StoneTerrain.of(plan.survey(), grid), look);
+        int[] pixels = new int[grid.cells()];
+        picture.draw(picture.steps(), 0, 320, pixels);
+        double sum = 0;
+        int middle = (grid.rows() / 2) * grid.columns() + grid.columns() / 2;
+        for (int r = -8; r < 8; r++) {
+            for (int c = -8; c < 8; c++) {
+                sum += Lab.of(Srgb.ofRgb(pixels[middle + r * grid.columns() + c] & 0xFFFFFF)).l() / 256;
+            }
+        }
+        return sum;
+    }
+
+    @Test // water-based varnish goes on milky and dries clear, lacquer goes on clear (common practice, no source)
+    void aHardeningSealIsToldFromAHardOne() {
+        PaintPlan brushed = sealed(Paints.shelf().find("varnish").orElseThrow(), Climate.room());
+        assertThat(lightness(brushed, StoneState.CURING)).isGreaterThan(lightness(brushed, StoneState.SEALED) + 8)
+                .isGreaterThan(lightness(brushed, StoneState.WET) + 8).isLessThan(85);
+        PaintPlan sprayed = sealed(SPRAY, Climate.room());
+        assertThat(lightness(sprayed, StoneState.CURING)).isCloseTo(lightness(sprayed, StoneState.SEALED), within(4.0));
     }
 }
