@@ -519,10 +519,11 @@ public final class BuildUp {
         boolean chalk = false;
         boolean graphite = false;
         for (Step step : course.steps()) {
-            if (step instanceof Step.Pencil pencil && pencil.side() == surface.side()) {
-                chalk |= pencil.drawing().chalk();
-                graphite |= !pencil.drawing().chalk();
-            }
+            Optional<Step.Drawing> drawing = step.side() != surface.side() ? Optional.empty()
+                    : step instanceof Step.Pencil pencil ? Optional.of(pencil.drawing())
+                    : step instanceof Step.Lay lay ? lay.doing().pencil() : Optional.empty();
+            chalk |= drawing.filter(Step.Drawing::chalk).isPresent();
+            graphite |= drawing.filter(d -> !d.chalk()).isPresent();
         }
         return chalk && graphite ? Step.Lines.BOTH : chalk ? Step.Lines.CHALK : graphite ? Step.Lines.GRAPHITE : Step.Lines.NONE;
     }

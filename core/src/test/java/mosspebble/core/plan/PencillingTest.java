@@ -97,6 +97,8 @@ class PencillingTest {
         assertThat(drawing.onPaint()).isTrue();
         assertThat(drawing.belowL()).isCloseTo(39, within(8.0));
         assertThat(StepWords.sentence(first(plan, "patch"))).startsWith("Draw it in chalk on the dry paint first.");
+        assertThat(plan.steps().get(plan.steps().size() - 1)).as("graphite on the stone, chalk on the paint: both go before the seal")
+                .isInstanceOfSatisfying(Step.Seal.class, seal -> assertThat(seal.lying().lines()).isEqualTo(Step.Lines.BOTH));
         for (Step step : plan.steps()) {
             if (step instanceof Step.Lay lay && lay.doing().count().number() > 1) {
                 assertThat(lay.doing().pencil()).as("a second coat follows the first").isEmpty();
