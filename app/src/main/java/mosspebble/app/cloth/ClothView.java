@@ -28,9 +28,12 @@ import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.area.Grid;
 import mosspebble.core.finding.Finding.Stage;
+import mosspebble.core.picture.Care;
+import mosspebble.core.picture.Shadow;
 import mosspebble.core.picture.StonePicture;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.project.Project;
+import mosspebble.core.stone.Dome;
 import mosspebble.core.stone.Eye;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.StoneOutline;
@@ -59,8 +62,13 @@ public final class ClothView extends Region {
     private Object linenShows;
     private Stone outlineOf;
     private StoneOutline outline;
+    /** What lies on the cloth now: the draft while something moves, the picture with full care soon after. */
     private StoneImage stoneImage;
-    private StonePicture shadowOf;
+    private StoneImage draftImage;
+    private StoneImage fullImage;
+    private Results.Moment asked;
+    private Object shadowOf;
+    private Grid shadowGrid;
     private double scale;
     private boolean hover;
     private Point2D handAt = Point2D.ZERO;
@@ -95,6 +103,7 @@ public final class ClothView extends Region {
         }
         show.seenProperty().addListener((o, a, b) -> drawSeen(b));
         show.pictureProperty().addListener((o, a, b) -> redrawStone());
+        show.litProperty().addListener((o, a, b) -> drawLit(b));
         workbench.stepProperty().addListener((o, a, b) -> redrawStone());
         workbench.coatProperty().addListener((o, a, b) -> redrawStone());
         workbench.heldProperty().addListener((o, a, b) -> {
@@ -207,20 +216,25 @@ public final class ClothView extends Region {
         }
         Grid grid = stoneImage.grid();
         double size = grid.cellMm() * scale;
-        for (ImageView view : new ImageView[] {stone, shadow}) {
-            view.setFitWidth(grid.columns() * size);
-            view.setFitHeight(grid.rows() * size);
-        }
+        stone.setFitWidth(grid.columns() * size);
+        stone.setFitHeight(grid.rows() * size);
         stone.relocate(middleX() + grid.left() * scale, middleY() + grid.top() * scale);
-        double light = Math.toRadians(workbench.shown().map(p -> p.habits().light().from()).orElse(320.0));
+        if (shadowGrid == null) {
+            return;
+        }
+        double cell = shadowGrid.cellMm() * scale;
+        double left = middleX() + shadowGrid.left() * scale;
+        double top = shadowGrid.top() * scale;
+        shadow.setFitWidth(shadowGrid.columns() * cell);
         if (seen()) { // on the table below the stone, as deep as the view is steep
             Eye eye = workbench.shown().orElseThrow().viewpoint().eye();
             double steep = Math.max(0.35, eye.z() / Math.hypot(eye.y(), eye.z()));
-            shadow.setFitHeight(grid.rows() * size * steep);
-            shadow.relocate(middleX() + grid.left() * scale + 4, middleY() + grid.top() * scale * steep + 10 + 70 * (1 - steep));
+            shadow.setFitHeight(shadowGrid.rows() * cell * steep);
+            shadow.relocate(left, middleY() + top * steep + 70 * (1 - steep));
             return;
         }
-        shadow.relocate(middleX() + grid.left() * scale - Math.sin(light) * 9, middleY() + grid.top() * scale + Math.cos(light) * 9 + 3);
+        shadow.setFitHeight(shadowGrid.rows() * cell);
+        shadow.relocate(left, middleY() + top);
     }
 
     private void redrawStone() {
@@ -231,18 +245,10 @@ public final class ClothView extends Region {
         if (!present) {
             return;
         }
-        if (stoneImage == null || !stoneImage.fits(picture.terrain().grid())) {
-            stoneImage = new StoneImage(picture.terrain().grid());
-            stone.setImage(stoneImage.image());
-        }
-        if (shadowOf == null || shadowOf.terrain() != picture.terrain()) {
-            StoneImage soft = new StoneImage(picture.terrain().grid());
-            soft.draw(picture.terrain().shadow(3.2));
-            shadow.setImage(soft.image());
-        }
-        shadowOf = picture;
+        throwShadow();
         int steps = Math.min(workbench.stepProperty().get(), picture.steps());
         if (seen()) {
+            fullImage = lie(fullImage, picture.terrain().grid());
             show.askSeen(workbench.shown().orElseThrow().viewpoint());
             placeStone();
             return;
@@ -250,9 +256,50 @@ public final class ClothView extends Region {
         bareUnderHand = tool().dragging();
         double light = workbench.shown().map(p -> p.habits().light().from()).orElse(320.0);
         int held = tool().showsPainting() ? workbench.heldProperty().get() : -1;
-        stoneImage.draw(picture, bareUnderHand ? 0 : steps, bareUnderHand ? 0 : workbench.coatProperty().get(), light,
+        StonePicture quick = show.draftProperty().get() == null ? picture : show.draftProperty().get();
+        asked = new Results.Moment(picture, bareUnderHand ? 0 : steps, bareUnderHand ? 0 : workbench.coatProperty().get(), light,
                 held < 0 ? -1 : Math.min(held, picture.steps()));
+        draftImage = lie(draftImage, quick.terrain().grid());
+        draftImage.draw(new Results.Moment(quick, asked.steps(), asked.coats(), light, asked.held()).draw(Care.QUICK, () -> false));
+        if (quick != picture) {
+            show.askLit(asked);
+        }
         placeStone();
+    }
+
+    /** Lays an image of a grid on the cloth: the one given, if it fits. */
+    private StoneImage lie(StoneImage before, Grid grid) {
+        StoneImage image = before != null && before.fits(grid) ? before : new StoneImage(grid);
+        stoneImage = image;
+        stone.setImage(image.image());
+        return image;
+    }
+
+    private void drawLit(Results.Lit lit) {
+        if (lit != null && !seen() && lit.moment().equals(asked)) {
+            fullImage = lie(fullImage, lit.moment().of().terrain().grid());
+            fullImage.draw(lit.pixels());
+            placeStone();
+        }
+    }
+
+    /** The shadow of the stone as planned, under the light of the stone. */
+    private void throwShadow() {
+        PaintPlan plan = show.plan();
+        if (plan == null) {
+            return;
+        }
+        Dome dome = plan.survey().dome();
+        double from = plan.project().habits().light().from();
+        Object of = List.of(dome, from);
+        if (!of.equals(shadowOf)) {
+            shadowOf = of;
+            Shadow thrown = Shadow.of(dome, from);
+            shadowGrid = thrown.grid();
+            StoneImage image = new StoneImage(shadowGrid);
+            image.draw(thrown.pixels());
+            shadow.setImage(image.image());
+        }
     }
 
     // --- linen
@@ -280,17 +327,8 @@ public final class ClothView extends Region {
         GraphicsContext pen = linen.getGraphicsContext2D();
         double w = linen.getWidth();
         double h = linen.getHeight();
-        pen.setFill(Token.LINEN.colour(evening()));
+        pen.setFill(Linen.of(Token.LINEN.colour(evening())));
         pen.fillRect(0, 0, w, h);
-        Color thread = Token.THREAD.colour(evening());
-        pen.setStroke(thread);
-        pen.setLineWidth(1);
-        for (double y = 0.5; y < h; y += 3) {
-            pen.strokeLine(0, y, w, y);
-        }
-        for (double x = 0.5; x < w; x += 3) {
-            pen.strokeLine(x, 0, x, h);
-        }
         pen.setStroke(stitch());
         pen.setLineWidth(1.4);
         pen.setLineCap(StrokeLineCap.ROUND);

@@ -40,24 +40,6 @@ public final class StoneImage {
         buffer.updateBuffer(b -> null);
     }
 
-    /**
-     * The picture within a step, its left half as it was at a moment that is held.
-     *
-     * @param coats of the last step; 0 for all
-     * @param held steps of the held moment; -1 for none
-     */
-    public void draw(StonePicture picture, int steps, int coats, double lightFrom, int held) {
-        picture.draw(steps, coats, lightFrom, pixels);
-        if (held >= 0) {
-            int[] before = new int[pixels.length];
-            picture.draw(held, lightFrom, before);
-            for (int row = 0; row < grid.rows(); row++) {
-                System.arraycopy(before, row * grid.columns(), pixels, row * grid.columns(), grid.columns() / 2);
-            }
-        }
-        buffer.updateBuffer(b -> null);
-    }
-
     public void draw(int[] values) {
         System.arraycopy(values, 0, pixels, 0, pixels.length);
         buffer.updateBuffer(b -> null);

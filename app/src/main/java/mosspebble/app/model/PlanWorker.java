@@ -1,5 +1,6 @@
 package mosspebble.app.model;
 
+import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -10,6 +11,7 @@ import java.util.concurrent.PriorityBlockingQueue;
 import java.util.concurrent.ThreadPoolExecutor;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicLong;
+import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 import mosspebble.core.area.Grid;
@@ -41,10 +43,19 @@ public class PlanWorker implements AutoCloseable {
     /** A line of work in which only the newest request counts. */
     public static final class Line {
         private final AtomicLong newest = new AtomicLong();
+
+        /** Whether anything newer was asked on this line than what was asked last when this is called. */
+        BooleanSupplier overtaken() {
+            long asked = newest.get();
+            return () -> newest.get() != asked;
+        }
     }
 
     /** Surveys and terrains remembered. */
     private static final int REMEMBERED = 12;
+
+    /** Cells of the terrains remembered, about 50 bytes each. */
+    private static final long MOST_CELLS = 1_600_000;
 
     private record TerrainKey(Stone stone, Grid grid) {}
 
@@ -205,9 +216,19 @@ public class PlanWorker implements AutoCloseable {
     public StonePicture picture(PaintPlan plan, double pixelsPerMm, StoneState look) {
         Grid grid = Grid.around(plan.survey().dome().outline().halfWidth() + 6, plan.survey().dome().outline().halfHeight() + 6,
                 1 / pixelsPerMm);
-        StoneTerrain terrain = terrains.computeIfAbsent(new TerrainKey(plan.survey().stone(), grid),
-                key -> StoneTerrain.of(plan.survey(), grid));
-        return StonePicture.of(plan, terrain, look);
+        return StonePicture.of(plan, terrain(plan.survey(), grid), look);
+    }
+
+    /** Terrains are large: as many are kept as have {@link #MOST_CELLS} together, at least one. */
+    private StoneTerrain terrain(Survey survey, Grid grid) {
+        StoneTerrain terrain = terrains.computeIfAbsent(new TerrainKey(survey.stone(), grid), key -> StoneTerrain.of(survey, grid));
+        long cells = terrains.keySet().stream().mapToLong(key -> key.grid.cells()).sum();
+        Iterator<TerrainKey> eldest = terrains.keySet().iterator();
+        while (cells > MOST_CELLS && terrains.size() > 1) {
+            cells -= eldest.next().grid.cells();
+            eldest.remove();
+        }
+        return terrain;
     }
 
     @Override

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.TreeSet;
+import java.util.function.BooleanSupplier;
 import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
@@ -16,6 +17,8 @@ import javafx.beans.property.SimpleDoubleProperty;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableMap;
 import javafx.collections.ObservableSet;
+import mosspebble.core.area.Grid;
+import mosspebble.core.picture.Care;
 import mosspebble.core.picture.EdgePicture;
 import mosspebble.core.picture.SeenPicture;
 import mosspebble.core.picture.StonePicture;
@@ -36,6 +39,34 @@ public final class Results {
     /** A stone in the tray as worked out last. */
     public record Thumb(Project project, PaintPlan plan, StonePicture picture) {}
 
+    /**
+     * A moment of the painting under a light.
+     *
+     * @param coats of the last of the steps; 0 for all
+     * @param lightFrom degrees clockwise from straight up
+     * @param held steps of the moment that the left half is held at; -1 for none
+     */
+    public record Moment(StonePicture of, int steps, int coats, double lightFrom, int held) {
+
+        /** Its pixels, premultiplied ARGB on the picture's grid; unfinished if they are no longer wanted. */
+        public int[] draw(Care care, BooleanSupplier unwanted) {
+            Grid grid = of.terrain().grid();
+            int[] pixels = new int[grid.cells()];
+            of.draw(new StonePicture.Shown(steps, coats, lightFrom, care), unwanted, pixels);
+            if (held >= 0) {
+                int[] before = new int[grid.cells()];
+                of.draw(new StonePicture.Shown(held, 0, lightFrom, care), unwanted, before);
+                for (int row = 0; row < grid.rows(); row++) {
+                    System.arraycopy(before, row * grid.columns(), pixels, row * grid.columns(), grid.columns() / 2);
+                }
+            }
+            return pixels;
+        }
+    }
+
+    /** A moment drawn with full care. */
+    public record Lit(Moment moment, int[] pixels) {}
+
     /** The stone as seen from its viewpoint: premultiplied ARGB on the picture's grid. */
     public record Seen(StonePicture from, Viewpoint viewpoint, int[] pixels) {}
 
@@ -54,13 +85,17 @@ public final class Results {
     private final Workbench workbench;
     private final PlanWorker desk;
     private final PlanWorker.Line planLine = new PlanWorker.Line();
+    private final PlanWorker.Line draftLine = new PlanWorker.Line();
     private final PlanWorker.Line pictureLine = new PlanWorker.Line();
+    private final PlanWorker.Line litLine = new PlanWorker.Line();
     private final Map<String, PlanWorker.Line> thumbLines = new LinkedHashMap<>();
     private final Map<String, Project> thumbAsked = new LinkedHashMap<>();
     private Object thumbsFrom;
     private Project asked;
     private final ReadOnlyObjectWrapper<PaintPlan> plan = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<StonePicture> picture = new ReadOnlyObjectWrapper<>();
+    private final ReadOnlyObjectWrapper<StonePicture> draft = new ReadOnlyObjectWrapper<>();
+    private final ReadOnlyObjectWrapper<Lit> lit = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyBooleanWrapper busy = new ReadOnlyBooleanWrapper();
     private final ReadOnlyStringWrapper trouble = new ReadOnlyStringWrapper("");
     private final ReadOnlyObjectWrapper<Seen> seen = new ReadOnlyObjectWrapper<>();
@@ -103,7 +138,22 @@ public final class Results {
         return plan.get();
     }
 
-    /** Its picture at the cloth's scale; null before the first. */
+    /** Its picture at half the cloth's scale, for what must be quick; null before the first. */
+    public ReadOnlyObjectProperty<StonePicture> draftProperty() {
+        return draft.getReadOnlyProperty();
+    }
+
+    /** What was drawn last with full care. */
+    public ReadOnlyObjectProperty<Lit> litProperty() {
+        return lit.getReadOnlyProperty();
+    }
+
+    /** Asks for a moment drawn with full care; what was asked before is given up. */
+    public void askLit(Moment moment) {
+        desk.ask(litLine, d -> new Lit(moment, moment.draw(Care.FULL, litLine.overtaken())), lit::set);
+    }
+
+    /** Its picture at the cloth's scale, or for a moment the one at half of it; null before the first. */
     public ReadOnlyObjectProperty<StonePicture> pictureProperty() {
         return picture.getReadOnlyProperty();
     }
@@ -178,7 +228,7 @@ public final class Results {
         int steps = Math.min(workbench.stepProperty().get(), from.steps());
         desk.ask(seenLine, d -> {
             int[] top = new int[from.terrain().grid().cells()];
-            from.draw(steps, project.habits().light().from(), top);
+            from.draw(new StonePicture.Shown(steps, 0, project.habits().light().from(), Care.FULL), seenLine.overtaken(), top);
             return new Seen(from, viewpoint,
                     SeenPicture.of(now.survey().stone(), now.survey().dome(), top, from.terrain().grid(), viewpoint));
         }, seen::set);
@@ -210,7 +260,9 @@ public final class Results {
         if (another) {
             Thumb small = thumbs.get(project.id());
             // its own small picture until the large one is there
-            picture.set(small != null && small.project().equals(project) ? small.picture() : null);
+            StonePicture known = small != null && small.project().equals(project) ? small.picture() : null;
+            draft.set(known);
+            picture.set(known);
         }
         Studio studio = workbench.studio();
         busy.set(true);
@@ -227,6 +279,7 @@ public final class Results {
 
     private void forget() {
         plan.set(null);
+        draft.set(null);
         picture.set(null);
         other.set(null);
         seen.set(null);
@@ -239,6 +292,10 @@ public final class Results {
             return;
         }
         StoneState look = workbench.lookProperty().get();
+        desk.ask(draftLine, d -> d.picture(now, scale / 2, look), quick -> {
+            draft.set(quick);
+            picture.set(quick);
+        }, error -> picture.set(null));
         desk.ask(pictureLine, d -> d.picture(now, scale, look), picture::set, error -> picture.set(null));
     }
 

@@ -12,13 +12,15 @@ import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Step;
 import mosspebble.core.plan.StoneState;
 import mosspebble.core.project.Side;
+import mosspebble.core.rock.Fabric;
+import mosspebble.core.rock.Place;
 import mosspebble.core.stone.EdgeStrip;
 
 /** The unrolled edge as it looks after so many steps: its films as they lie, without light, since the strip is seen from everywhere. */
 public final class EdgePicture {
 
     /** Tones by which the stone's grain varies. */
-    private static final double GRAIN = 9;
+    private static final double GRAIN = 40;
 
     private final EdgeStrip strip;
     private final Grid grid;
@@ -38,13 +40,13 @@ public final class EdgePicture {
                 Math.max(1, (int) Math.ceil((strip.mostFrontMm() + strip.mostBackMm()) / cell)));
         FilmTable table = new FilmTable(PaintPlan.bare(plan.survey().stone(), look), SoakIn.share(plan.survey().stone()));
         FilmMap films = new FilmMap(grid, table);
-        Noise grain = new Noise(plan.survey().stone().seed());
-        moments.put(0, drawn(films, table, grain));
+        Fabric fabric = Fabric.of(plan.survey().stone());
+        moments.put(0, drawn(films, table, fabric));
         for (int i = 0; i < plan.steps().size(); i++) {
             List<Step.Layer> layers = plan.steps().get(i).layers().stream().filter(l -> l.side() == Side.EDGE).toList();
             if (!layers.isEmpty()) {
                 layers.forEach(l -> films.lay(Mask.of(l.place(), grid), l.load().coat(), l.coats()));
-                moments.put(i + 1, drawn(films, table, grain));
+                moments.put(i + 1, drawn(films, table, fabric));
             }
         }
     }
@@ -62,18 +64,22 @@ public final class EdgePicture {
         return moments.floorEntry(steps).getValue().clone();
     }
 
-    private int[] drawn(FilmMap films, FilmTable table, Noise grain) {
+    private int[] drawn(FilmMap films, FilmTable table, Fabric fabric) {
         int[] colours = new int[table.size()];
         Arrays.setAll(colours, i -> table.film(i).look().toSrgb().rgb());
         int[] pixels = new int[grid.cells()];
+        Place place = new Place();
         for (int i = 0; i < pixels.length; i++) {
             double x = grid.x(i % grid.columns());
             double y = grid.y(i / grid.columns());
             int ray = (int) Math.min(strip.along().length - 1, x / strip.lengthMm() * strip.along().length);
             if (-y <= strip.front()[ray] && y <= strip.back()[ray]) {
                 int film = films.at(i);
-                double lift = table.film(film).isBare()
-                        ? GRAIN * (grain.smooth(x * 0.9, y * 0.9) - 0.5) + GRAIN * (grain.smooth(x * 4, y * 4) - 0.5) : 0;
+                double lift = 0;
+                if (table.film(film).isBare()) {
+                    fabric.at(x, y, grid.cellMm(), place);
+                    lift = GRAIN * (place.green - 1);
+                }
                 pixels[i] = 0xFF000000 | lifted(colours[film], lift);
             }
         }

@@ -3,6 +3,7 @@ package mosspebble.core.picture;
 import java.util.ArrayList;
 import java.util.List;
 import mosspebble.core.coats.Sheen;
+import mosspebble.core.rock.Noise;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 
@@ -38,9 +39,7 @@ final class Materials {
     /** The colour of a place with its height in the top byte: the play of flakes, mirrors and facets. */
     int at(int colour, double x, double y) {
         return switch (sheen) {
-            case METAL -> lit(colour, 0.86 + 0.22 * flake(x, y) + 0.22 * (broad(x, y) - 0.5));
-            case GLITTER -> lit(colour, flake(x, y) > 0.93 ? 1.55 : 0.92 + 0.12 * broad(x, y));
-            case SHIFT -> shifted(colour, 0.95 + 0.1 * flake(x, y), broad(x, y));
+            case SHIFT -> shifted(colour, 1, broad(x, y));
             case CHROME -> lit(colour, chrome(x, y));
             case LEAF -> leaf(colour, x, y);
             case GEM -> gem(colour, x, y);
@@ -52,10 +51,6 @@ final class Materials {
     static int body(double x, double y) {
         double ridge = 1 - Math.abs(2 * CREASES.smooth(x * 0.7, y * 0.45) - 1);
         return (int) (40 + PASTE_UM * (0.55 * ridge + 0.45 * CREASES.smooth(x * 1.9 + 7, y * 1.6)));
-    }
-
-    private static double flake(double x, double y) {
-        return FLAKES.hash(Math.round(x * 7), Math.round(y * 7));
     }
 
     private static double broad(double x, double y) {

@@ -1,10 +1,8 @@
-package mosspebble.core.picture;
+package mosspebble.core.rock;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import java.util.HashSet;
-import java.util.Set;
 import java.util.SplittableRandom;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
@@ -111,60 +109,37 @@ class NoiseTest {
     }
 
     @Test
-    // one jittered point a unit square: cells tile the plane, so on average each covers one unit of area, whatever their shapes
-    @Tag("outside")
-    void crystalsAreFlatToneAndOneToAUnitOfArea() {
-        Noise noise = new Noise(12);
-        Set<Double> tones = new HashSet<>();
-        int edges = 0;
-        int steps = 0;
-        double step = 0.05;
-        for (double y = 0; y < 30; y += step) {
-            double last = noise.crystal(0, y);
-            for (double x = 0; x < 30; x += step) {
-                double tone = noise.crystal(x, y);
-                tones.add(tone);
-                edges += tone != last ? 1 : 0;
-                last = tone;
-                steps++;
-            }
+    void gradientNoiseIsNoughtOnItsLatticeEvenAboutNoughtAndNeverJumps() {
+        Noise noise = new Noise(21);
+        SplittableRandom random = new SplittableRandom(8);
+        double sum = 0;
+        double most = 0;
+        for (int i = 0; i < 20_000; i++) {
+            double x = random.nextDouble(-90, 90);
+            double y = random.nextDouble(-90, 90);
+            double value = noise.gradient(x, y);
+            sum += value;
+            most = Math.max(most, Math.abs(value));
+            assertThat(Math.abs(noise.gradient(x + 0.001, y) - value)).isLessThan(0.004);
+            assertThat(noise.gradient(Math.rint(x), Math.rint(y))).isCloseTo(0, within(1e-12));
         }
-        // 900 units of area, and the cells cut by the border
-        assertThat(tones.size()).isBetween(880, 1030);
-        assertThat((double) edges / steps).as("most neighbours belong to the same crystal").isBetween(0.03, 0.09);
+        assertThat(sum / 20_000).isCloseTo(0, within(0.01));
+        assertThat(most).isBetween(0.5, 0.75);
     }
 
     @Test
-    void aBoxBlurIsTheMeanOfItsSquareAndNothingIsLostInside() {
-        int columns = 23;
-        int rows = 17;
-        SplittableRandom random = new SplittableRandom(3);
-        for (int reach = 0; reach <= 9; reach++) {
-            float[] values = new float[columns * rows];
-            for (int i = 0; i < values.length; i++) {
-                values[i] = (float) random.nextDouble();
-            }
-            float[] blurred = Blur.box(values, columns, rows, reach);
-            for (int r = 0; r < rows; r++) {
-                for (int c = 0; c < columns; c++) {
-                    double sum = 0;
-                    for (int y = Math.max(0, r - reach); y <= Math.min(rows - 1, r + reach); y++) {
-                        for (int x = Math.max(0, c - reach); x <= Math.min(columns - 1, c + reach); x++) {
-                            sum += values[y * columns + x];
-                        }
-                    }
-                    int side = 2 * reach + 1;
-                    assertThat((double) blurred[r * columns + c]).as("reach %d at %d, %d", reach, c, r).isCloseTo(sum / (side * side),
-                            within(1e-4));
-                }
-            }
+    void whatIsFinerThanThePixelIsLeftOutAndACloserLookOnlyAdds() {
+        Noise noise = new Noise(3);
+        assertThat(Noise.visible(1, 0.5)).isZero();
+        assertThat(Noise.visible(1, 0.25)).isEqualTo(1);
+        assertThat(Noise.visible(1, 0.34)).isBetween(0.3, 0.7);
+        for (double x = 0; x < 40; x += 0.7) {
+            double far = noise.octaves(x, 5, 8, 6, 1.9);
+            assertThat(far).as("two octaves at most").isEqualTo(noise.octaves(x, 5, 8, 2, 1.9));
+            assertThat(noise.octaves(x, 5, 8, 6, 40)).isZero();
+            // each further octave adds at most 0.71 of its strength
+            assertThat(Math.abs(noise.octaves(x, 5, 8, 6, 0.01) - noise.octaves(x, 5, 8, 2, 0)))
+                    .isLessThan(0.75 * (0.25 + 0.125 + 0.0625 + 0.04));
         }
-        float[] dot = new float[columns * rows];
-        dot[8 * columns + 11] = 1;
-        double total = 0;
-        for (float value : Blur.box(dot, columns, rows, 4)) {
-            total += value;
-        }
-        assertThat(total).as("a dot well inside keeps its ink").isCloseTo(1, within(1e-4));
     }
 }

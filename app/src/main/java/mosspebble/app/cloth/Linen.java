@@ -1,0 +1,43 @@
+package mosspebble.app.cloth;
+
+import java.util.SplittableRandom;
+import javafx.scene.image.PixelWriter;
+import javafx.scene.image.WritableImage;
+import javafx.scene.paint.Color;
+import javafx.scene.paint.ImagePattern;
+
+/** Woven linen as a pattern to fill with: threads of uneven strength over and under one another, the same again after a few inches. */
+final class Linen {
+
+    private static final int SIDE = 384;
+    private static final int THREAD = 3;
+
+    private Linen() {}
+
+    /** @param tone of the cloth; threads are a little lighter and darker */
+    static ImagePattern of(Color tone) {
+        int threads = SIDE / THREAD;
+        double[] across = strengths(threads, 3);
+        double[] along = strengths(threads, 4);
+        WritableImage tile = new WritableImage(SIDE, SIDE);
+        PixelWriter pen = tile.getPixelWriter();
+        SplittableRandom fibre = new SplittableRandom(5);
+        for (int y = 0; y < SIDE; y++) {
+            for (int x = 0; x < SIDE; x++) {
+                int warp = x / THREAD;
+                int weft = y / THREAD;
+                boolean over = (warp + weft) % 2 == 0;
+                double round = over ? 1 - Math.abs(x % THREAD - 1) * 0.5 : 1 - Math.abs(y % THREAD - 1) * 0.5;
+                double light = 1 + (over ? across[warp] : along[weft]) + 0.035 * (round - 0.65) + 0.012 * (fibre.nextDouble() - 0.5);
+                pen.setColor(x, y, Color.color(Math.min(1, tone.getRed() * light), Math.min(1, tone.getGreen() * light),
+                        Math.min(1, tone.getBlue() * light)));
+            }
+        }
+        return new ImagePattern(tile, 0, 0, SIDE, SIDE, false);
+    }
+
+    private static double[] strengths(int count, long seed) {
+        SplittableRandom random = new SplittableRandom(seed);
+        return random.doubles(count).map(v -> 0.018 * (v - 0.5) + (v > 0.95 ? 0.007 : 0)).toArray();
+    }
+}

@@ -1,0 +1,115 @@
+package mosspebble.core.picture;
+
+import mosspebble.core.area.Grid;
+import mosspebble.core.area.Shapes;
+import mosspebble.core.rock.Noise;
+import org.locationtech.jts.algorithm.MinimumDiameter;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Envelope;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.Polygon;
+
+/**
+ * The body that a hand gives to a coat: hairs of the brush along the stroke, a lip of paint at its edge, caps of dots. Heights in µm, places
+ * in mm; fixed to the stone.
+ */
+final class Hand {
+
+    /** A brush hair leaves a furrow so wide and so long, mm; a finer set lies between (by eye). */
+    private static final double HAIR = 0.52;
+    private static final double HAIR_LONG = 9;
+    private static final double FINE = 0.21;
+    private static final double FINE_LONG = 5;
+
+    /** A disc counts as one touch up to this radius, mm. */
+    private static final double TOUCH = 2.2;
+
+    /** Height of the middle of a touch over its radius: thick paint shrinks to about half in drying (common practice, no source). */
+    private static final double CAP = 0.30;
+
+    private static final double ROUND = 0.9;
+
+    private final Noise noise;
+    private final double cos;
+    private final double sin;
+    private final double pixel;
+    private final Geometry touches;
+
+    /**
+     * @param place of what is laid
+     * @param coat number of the coat: each has hairs of its own
+     * @param drawn whether it is a line of a pen or a liner, which leaves no hairs
+     */
+    Hand(Geometry place, int coat, boolean drawn, Grid grid) {
+        this.noise = new Noise(31 + coat);
+        this.pixel = grid.cellMm();
+        double turn = drawn ? 0 : along(place);
+        this.cos = Math.cos(turn);
+        this.sin = Math.sin(turn);
+        this.touches = place;
+    }
+
+    /** The stroke runs along what is longest, a little askew, as no hand follows a ruler. */
+    private static double along(Geometry place) {
+        Geometry largest = Shapes.largest(place).map(p -> (Geometry) p).orElse(place);
+        if (largest.isEmpty() || largest.getNumPoints() < 4) {
+            return 0;
+        }
+        Coordinate[] width = new MinimumDiameter(largest).getDiameter().getCoordinates();
+        return Math.atan2(width[1].y - width[0].y, width[1].x - width[0].x) + Math.PI / 2;
+    }
+
+    /** How much more or less paint a hair leaves, about -1 to 1. */
+    double hair(double x, double y) {
+        double a = x * cos + y * sin;
+        double b = y * cos - x * sin + 0.5 * noise.gradient(x * 0.06, y * 0.06);
+        double wide = Noise.visible(HAIR, pixel);
+        if (wide == 0) {
+            return 0;
+        }
+        double fine = Noise.visible(FINE, pixel);
+        return wide * noise.gradient(a / HAIR_LONG, b / HAIR) * 1.2
+                + (fine == 0 ? 0 : 0.7 * fine * noise.gradient(a / FINE_LONG + 40, b / FINE));
+    }
+
+    /** Adds the caps of touches to the heights of a rectangle. */
+    void caps(float[] um, int column, int row, int columns, int rows, Grid grid) {
+        for (int k = 0; k < touches.getNumGeometries(); k++) {
+            if (!(touches.getGeometryN(k) instanceof Polygon dot) || dot.isEmpty()) {
+                continue;
+            }
+            Envelope box = dot.getEnvelopeInternal();
+            double radius = Math.sqrt(dot.getArea() / Math.PI);
+            if (radius > TOUCH || radius < pixel || 4 * Math.PI * dot.getArea() < ROUND * dot.getLength() * dot.getLength()) {
+                continue;
+            }
+            Coordinate middle = dot.getCentroid().getCoordinate();
+            int c0 = (int) Math.max(0, (box.getMinX() - grid.left()) / grid.cellMm() - column);
+            int c1 = (int) Math.min(columns, Math.ceil((box.getMaxX() - grid.left()) / grid.cellMm()) - column);
+            int r0 = (int) Math.max(0, (box.getMinY() - grid.top()) / grid.cellMm() - row);
+            int r1 = (int) Math.min(rows, Math.ceil((box.getMaxY() - grid.top()) / grid.cellMm()) - row);
+            for (int r = r0; r < r1; r++) {
+                for (int c = c0; c < c1; c++) {
+                    double t = Math.hypot(grid.x(column + c) - middle.x, grid.y(row + r) - middle.y) / radius;
+                    um[r * columns + c] += (float) (t >= 1 ? 0 : 1000 * CAP * radius * Math.pow(1 - t * t, 0.62));
+                }
+            }
+        }
+    }
+
+    /**
+     * The lip at the edge of a coat: paint is pushed there and dries higher. 0 away from the edge to 1 just inside it.
+     *
+     * @param share how much of each pixel is covered
+     */
+    static float[] lip(float[] share, int columns, int rows, double pixel) {
+        int reach = Math.max(1, (int) Math.round(0.16 / pixel));
+        float[] near = Blur.box(Blur.box(share, columns, rows, reach), columns, rows, reach);
+        float[] lip = new float[share.length];
+        for (int i = 0; i < lip.length; i++) {
+            float b = near[i];
+            lip[i] = share[i] * Math.min(1, 4.6f * b * (1 - b));
+        }
+        return lip;
+    }
+}

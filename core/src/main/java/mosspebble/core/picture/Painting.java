@@ -1,0 +1,424 @@
+package mosspebble.core.picture;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import mosspebble.core.area.Grid;
+import mosspebble.core.area.Mask;
+import mosspebble.core.area.Shapes;
+import mosspebble.core.coats.Coat;
+import mosspebble.core.coats.Film;
+import mosspebble.core.coats.FilmTable;
+import mosspebble.core.coats.SoakIn;
+import mosspebble.core.colour.Lab;
+import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.Step;
+import mosspebble.core.plan.StoneState;
+import mosspebble.core.rock.Noise;
+import mosspebble.core.sketch.PlacedPart;
+import mosspebble.core.sketch.Role;
+
+/** Lays a plan coat by coat on the pixels of a terrain and notes what each step changed. Used once. */
+final class Painting {
+
+    /**
+     * What a step changed: its rectangle afterwards, and for steps of several coats what shows after each of the coats before the last.
+     */
+    record Change(int column, int row, int columns, int rows, Pixels after, List<Pixels> within) {
+        static Change nothing() {
+            return new Change(0, 0, 0, 0, Pixels.of(0), List.of());
+        }
+    }
+
+    /** A lip is so many times as high as the coat. */
+    private static final double LIP = 0.8;
+
+    /** Hairs take and give so much of a coat's thickness. */
+    private static final double FURROW = 0.45;
+
+    private final StoneTerrain terrain;
+    private final Grid grid;
+    private final StoneState look;
+    private final FilmTable table;
+    private final Through through;
+    private final int[] film;
+    private final Pixels now;
+    private final int bare;
+    /** Where pencil was drawn, and on which film. */
+    private final float[] pencilled;
+    private final int[] filmBelow;
+
+    Painting(PaintPlan plan, StoneTerrain terrain, StoneState look) {
+        this.terrain = terrain;
+        this.grid = terrain.grid;
+        this.look = look;
+        this.table = new FilmTable(PaintPlan.bare(plan.survey().stone(), look), SoakIn.share(plan.survey().stone()));
+        this.through = new Through(table);
+        this.film = new int[grid.cells()];
+        this.pencilled = new float[grid.cells()];
+        this.filmBelow = new int[grid.cells()];
+        this.now = Pixels.of(grid.cells());
+        this.bare = Pixels.BARE | table.film(0).look().toSrgb().rgb();
+        Arrays.fill(now.colour(), bare);
+    }
+
+    /** Colour of the bare stone, packed as in {@link Pixels}. */
+    int bare() {
+        return bare;
+    }
+
+    List<Change> of(PaintPlan plan) {
+        List<Change> changes = new ArrayList<>();
+        for (Step step : plan.steps()) {
+            if (step.side() != plan.up().side()) {
+                changes.add(Change.nothing());
+            } else if (step instanceof Step.Seal) {
+                changes.add(takeOffPencil());
+            } else if (step.layers().size() == 1) {
+                changes.add(laid(step.layers().get(0), step.kind()));
+            } else if (!step.layers().isEmpty()) {
+                Pixels before = now.copy();
+                step.layers().forEach(layer -> laid(layer, step.kind()));
+                changes.add(between(before));
+            } else if (step instanceof Step.Pencil pencil) {
+                changes.add(pencil(plan, pencil));
+            } else {
+                changes.add(Change.nothing());
+            }
+        }
+        return changes;
+    }
+
+    private Change laid(Step.Layer layer, Step.Kind kind) {
+        Mask mask = Mask.of(layer.place(), grid);
+        if (layer.soft().isShade()) {
+            return fade(mask, Mask.of(layer.soft().within().orElseThrow(), grid), layer);
+        }
+        Mask place = layer.soft().within().map(w -> Mask.of(w, grid)).orElse(mask); // what is soft spreads beyond its own place
+        return cover(place, shares(place, mask, layer, kind), layer, kind);
+    }
+
+    /** What differs from a state before, as one change. */
+    private Change between(Pixels before) {
+        int left = grid.columns();
+        int top = grid.rows();
+        int right = 0;
+        int bottom = 0;
+        for (int i = 0; i < grid.cells(); i++) {
+            if (now.differs(before, i)) {
+                left = Math.min(left, i % grid.columns());
+                right = Math.max(right, i % grid.columns() + 1);
+                top = Math.min(top, i / grid.columns());
+                bottom = Math.max(bottom, i / grid.columns() + 1);
+            }
+        }
+        return right <= left ? Change.nothing() : kept(left, top, right - left, bottom - top);
+    }
+
+    private Change kept(int column, int row, int columns, int rows) {
+        return new Change(column, row, columns, rows, now.cut(column, row, columns, rows, grid.columns()), List.of());
+    }
+
+    private Change cover(Mask mask, float[] share, Step.Layer layer, Step.Kind kind) {
+        int c = mask.column();
+        int r = mask.row();
+        boolean drawn = isDrawn(kind);
+        Hand hand = new Hand(layer.place(), layer.load().coat().step(), drawn, grid);
+        float[] lip = layer.soft().mm() > 0 ? new float[share.length] : Hand.lip(share, mask.columns(), mask.rows(), grid.cellMm());
+        float[] caps = new float[share.length];
+        if (kind == Step.Kind.FILL || kind == Step.Kind.HIGHLIGHT) {
+            hand.caps(caps, c, r, mask.columns(), mask.rows(), grid);
+        }
+        Body body = new Body(share, lip, caps, hand, drawn);
+        List<Pixels> within = new ArrayList<>();
+        for (int coats = 1; coats < layer.coats(); coats++) {
+            Pixels part = now.cut(c, r, mask.columns(), mask.rows(), grid.columns());
+            coats(mask, body, layer, coats, cutFilm(mask), part);
+            within.add(part);
+        }
+        int[] filmHere = cutFilm(mask);
+        Pixels part = now.cut(c, r, mask.columns(), mask.rows(), grid.columns());
+        coats(mask, body, layer, layer.coats(), filmHere, part);
+        for (int k = 0; k < mask.rows(); k++) {
+            System.arraycopy(filmHere, k * mask.columns(), film, (r + k) * grid.columns() + c, mask.columns());
+        }
+        now.paste(part, c, r, mask.columns(), mask.rows(), grid.columns());
+        return new Change(c, r, mask.columns(), mask.rows(), part, within);
+    }
+
+    private int[] cutFilm(Mask mask) {
+        int[] values = new int[mask.columns() * mask.rows()];
+        for (int r = 0; r < mask.rows(); r++) {
+            System.arraycopy(film, (mask.row() + r) * grid.columns() + mask.column(), values, r * mask.columns(), mask.columns());
+        }
+        return values;
+    }
+
+    private static boolean isDrawn(Step.Kind kind) {
+        return kind == Step.Kind.OUTLINE || kind == Step.Kind.DETAIL || kind == Step.Kind.LINE_FIRST;
+    }
+
+    /** How much of each cell the hand covers: crisp, run out softly within its area, or a pen's slightly uneven line. */
+    private float[] shares(Mask place, Mask mask, Step.Layer step, Step.Kind kind) {
+        int columns = place.columns();
+        float[] share = new float[columns * place.rows()];
+        for (int r = 0; r < place.rows(); r++) {
+            for (int c = 0; c < columns; c++) {
+                int mc = place.column() + c - mask.column();
+                int mr = place.row() + r - mask.row();
+                share[r * columns + c] = mc >= 0 && mr >= 0 && mc < mask.columns() && mr < mask.rows() ? mask.at(mc, mr) : 0;
+            }
+        }
+        double mm = grid.cellMm();
+        if (step.soft().mm() > 0) {
+            float[] inside = new float[share.length];
+            for (int i = 0; i < inside.length; i++) {
+                inside[i] = place.at(i % columns, i / columns);
+            }
+            int reach = Math.max(1, (int) Math.round(step.soft().mm() / 3 / mm));
+            float[] own = Blur.box(Blur.box(share, columns, place.rows(), reach), columns, place.rows(), reach);
+            float[] all = Blur.box(Blur.box(inside, columns, place.rows(), reach), columns, place.rows(), reach);
+            for (int i = 0; i < share.length; i++) {
+                float t = all[i] <= 1e-3f ? 0 : Math.min(1, own[i] / all[i]);
+                share[i] = inside[i] * t * t * (3 - 2 * t);
+            }
+        } else if (isDrawn(kind)) {
+            Noise hand = new Noise(17);
+            for (int r = 0; r < place.rows(); r++) {
+                for (int c = 0; c < columns; c++) {
+                    int i = r * columns + c;
+                    if (share[i] > 0) {
+                        double wobble = 0.7 * hand.gradient(grid.x(place.column() + c) * 1.7, grid.y(place.row() + r) * 1.7);
+                        share[i] = (float) Math.max(0, Math.min(1, share[i] + 2.4 * wobble * share[i] * (1 - share[i])));
+                    }
+                }
+            }
+        }
+        return share;
+    }
+
+    /**
+     * The body of a coat over a rectangle.
+     *
+     * @param share how much of each pixel is covered
+     * @param lip 0 to 1 where the edge stands up
+     * @param caps heights of touches, µm
+     * @param drawn whether it is a line
+     */
+    private record Body(float[] share, float[] lip, float[] caps, Hand hand, boolean drawn) {}
+
+    /**
+     * What so many coats of a paint make of each film below, by its number.
+     *
+     * @param next number of the film with the coats
+     * @param shown its colour, packed
+     * @param under colour of the film below, packed, for what is clear
+     * @param um what the coats add, µm
+     */
+    private record Looks(int[] next, int[] shown, int[] under, double[] um) {}
+
+    private Looks looks(float[] share, int[] film, Coat coat, int coats) {
+        Looks looks = new Looks(new int[table.size()], new int[table.size()], new int[table.size()], new double[table.size()]);
+        for (int i = 0; i < share.length; i++) {
+            int before = film[i];
+            if (share[i] > 0 && looks.next[before] == 0) {
+                looks.next[before] = table.over(before, coat, coats);
+                looks.shown[before] = packed(looks.next[before], coat);
+                looks.under[before] = packed(before, table.film(before).coat().orElse(coat));
+                looks.um[before] = table.film(looks.next[before]).totalUm() - table.film(before).totalUm();
+            }
+        }
+        return looks;
+    }
+
+    /** One rectangle with so many coats of a layer on it; the films are carried forward. */
+    private void coats(Mask mask, Body body, Step.Layer step, int coats, int[] film, Pixels pixels) {
+        Coat coat = step.load().coat();
+        boolean clear = coat.optics().isClear();
+        Laying laying = new Laying(mask, body, looks(body.share, film, coat, coats), coat, new Materials(coat.sheen(), step.place()),
+                coats < step.coats() && !clear, step.again().isEmpty() || clear ? null : Mask.of(step.again(), grid));
+        IntStream.range(0, mask.rows()).parallel().forEach(r -> {
+            for (int c = 0; c < mask.columns(); c++) {
+                int i = r * mask.columns() + c;
+                if (body.share[i] > 0) {
+                    lay(laying, i, c, r, film, pixels);
+                }
+            }
+        });
+    }
+
+    /**
+     * One coat being laid.
+     *
+     * @param patchy whether another coat of it follows at once
+     * @param again where another coat of it follows later; null for nowhere
+     */
+    private record Laying(Mask mask, Body body, Looks looks, Coat coat, Materials material, boolean patchy, Mask again) {}
+
+    private void lay(Laying laying, int i, int c, int r, int[] film, Pixels pixels) {
+        Coat coat = laying.coat;
+        Body body = laying.body;
+        boolean clear = coat.optics().isClear();
+        int column = laying.mask.column() + c;
+        int row = laying.mask.row() + r;
+        double x = grid.x(column);
+        double y = grid.y(row);
+        int before = film[i];
+        int shown = laying.looks.shown[before];
+        double hair = body.drawn || clear ? 0 : body.hand.hair(x, y);
+        float part = body.share[i];
+        if (laying.patchy || laying.again != null && share(laying.again, column, row) > 0.5f) {
+            // a thin coat: thinner between the hairs, and the brush passes over the pits
+            double pits = terrain.relief[row * grid.columns() + column] * 5;
+            part *= (float) Math.max(0.25, Math.min(1, 0.78 + 0.5 * hair + Math.max(-0.5, Math.min(0.2, pits))));
+        }
+        int[] colour = pixels.colour();
+        if (clear) { // a clear coat changes what is seen, edges and all, rather than covering it
+            colour[i] = shifted(colour[i], laying.looks.under[before], shown, part);
+        } else {
+            int looks = laying.material.at(shown & 0xFFFFFF, x, y);
+            colour[i] = blend(colour[i], looks & 0xFFFFFF | shown & 0xFF000000, part);
+            double height = switch (coat.sheen()) {
+                case GEM -> part * 4 * (looks >>> 24);
+                case RAISED -> part * Materials.body(x, y);
+                default -> laying.looks.um[before] * ((1 + FURROW * hair) * part + LIP * body.lip[i]) + body.caps[i];
+            };
+            pixels.body()[i] = Pixels.tenths(pixels.body()[i] / 10.0 + height);
+        }
+        if (body.share[i] >= 0.5f) {
+            film[i] = laying.looks.next[before];
+            pixels.sheen()[i] = (byte) (coat.sheen().ordinal() + 1);
+        }
+    }
+
+    /** A glaze that is strongest at the edge of what it shades and fades to nothing inside. */
+    private Change fade(Mask mask, Mask within, Step.Layer step) {
+        Coat coat = step.load().coat();
+        int w = within.columns();
+        int h = within.rows();
+        float[] field = new float[w * h];
+        for (int r = 0; r < h; r++) {
+            for (int c = 0; c < w; c++) {
+                field[r * w + c] = Math.max(share(mask, within.column() + c, within.row() + r), 1 - within.at(c, r));
+            }
+        }
+        int reach = Math.max(1, (int) Math.round(0.9 / grid.cellMm()));
+        float[] soft = Blur.box(Blur.box(field, w, h, reach), w, h, reach);
+        for (int r = 0; r < h; r++) {
+            for (int c = 0; c < w; c++) {
+                float t = Math.min(1, Math.max(0, (soft[r * w + c] - 0.15f) / 0.75f));
+                int mc = within.column() + c - mask.column();
+                int mr = within.row() + r - mask.row();
+                boolean near = mc >= -3 * reach && mr >= -3 * reach && mc < mask.columns() + 3 * reach && mr < mask.rows() + 3 * reach;
+                float dark = share(mask, within.column() + c, within.row() + r);
+                float share = near ? t * t * (3 - 2 * t) * within.at(c, r) * Math.min(1, 0.35f + dark) : 0;
+                if (share > 0.01f && (dark > 0 || field[r * w + c] < 0.5f)) {
+                    int i = (within.row() + r) * grid.columns() + within.column() + c;
+                    int next = table.over(film[i], coat, step.coats());
+                    now.colour()[i] = blend(now.colour()[i], packed(next, coat), share);
+                    if (dark >= 0.5f) {
+                        film[i] = next;
+                    }
+                }
+            }
+        }
+        return kept(within.column(), within.row(), w, h);
+    }
+
+    /** Before a seal what is left of the drawing is taken off. */
+    private Change takeOffPencil() {
+        Pixels before = now.copy();
+        for (int i = 0; i < pencilled.length; i++) {
+            if (pencilled[i] > 0 && filmBelow[i] == film[i]) {
+                now.colour()[i] = film[i] == 0 ? bare : packed(film[i], table.film(film[i]).coat().orElseThrow());
+            }
+        }
+        return between(before);
+    }
+
+    private static float share(Mask mask, int column, int row) {
+        int c = column - mask.column();
+        int r = row - mask.row();
+        return c >= 0 && r >= 0 && c < mask.columns() && r < mask.rows() ? mask.at(c, r) : 0;
+    }
+
+    private Change pencil(PaintPlan plan, Step.Pencil pencil) {
+        Optional<List<PlacedPart>> parts = plan.design().map(d -> d.parts());
+        if (parts.isEmpty()) {
+            return Change.nothing();
+        }
+        int tone = pencil.drawing().chalk() ? 0xE9E7E0 : 0x55565A;
+        Noise noise = new Noise(99);
+        float[] drawn = new float[grid.cells()];
+        for (PlacedPart part : parts.get()) {
+            if (part.part().role() == Role.GUIDE) {
+                continue; // rubbed out when the picture is pencilled; the screen and the sheets show it
+            }
+            if (part.part().role() == Role.FILL) {
+                rubOut(Mask.of(part.drawn(), grid), drawn); // lines behind it are not drawn
+            }
+            Mask mask = Mask.of(Shapes.stroke(part.part().isArea() ? part.drawn().getBoundary() : part.drawn(), 0.45), grid);
+            for (int r = 0; r < mask.rows(); r++) {
+                for (int c = 0; c < mask.columns(); c++) {
+                    int i = (mask.row() + r) * grid.columns() + mask.column() + c;
+                    drawn[i] = Math.max(drawn[i], mask.at(c, r));
+                }
+            }
+        }
+        for (int i = 0; i < drawn.length; i++) {
+            if (drawn[i] > 0 && terrain.inside[i] > 0) {
+                pencilled[i] = drawn[i];
+                filmBelow[i] = film[i];
+                double crumb = noise.smooth(grid.x(i % grid.columns()) * 5, grid.y(i / grid.columns()) * 5);
+                int[] colour = now.colour();
+                now.colour()[i] = blend(now.colour()[i], now.colour()[i] & 0xFF000000 | tone, (float) (drawn[i] * (0.35 + 0.5 * crumb)));
+            }
+        }
+        return kept(0, 0, grid.columns(), grid.rows());
+    }
+
+    /** Colour with how much of the ground still shows, 0 to 255, in the top byte. */
+    private int packed(int number, Coat coat) {
+        Film top = table.film(number);
+        Lab lab = top.lab();
+        int rgb = look == StoneState.WET && coat.dryingShift() != 0
+                ? new Lab(Math.min(100, Math.max(0, lab.l() + coat.dryingShift())), lab.a(), lab.b()).toXyz().toSrgb().rgb()
+                : top.look().toSrgb().rgb();
+        return (int) Math.round(255 * through.of(number)) << 24 | rgb;
+    }
+
+    private void rubOut(Mask mask, float[] drawn) {
+        for (int r = 0; r < mask.rows(); r++) {
+            for (int c = 0; c < mask.columns(); c++) {
+                if (mask.at(c, r) >= 0.5f) {
+                    drawn[(mask.row() + r) * grid.columns() + mask.column() + c] = 0;
+                }
+            }
+        }
+    }
+
+    /** A colour moved as far as a coat moves the film below it. */
+    private static int shifted(int colour, int before, int after, float share) {
+        int result = colour & 0xFF000000;
+        for (int shift = 0; shift < 24; shift += 8) {
+            float moved = (colour >>> shift & 255) + share * ((after >>> shift & 255) - (before >>> shift & 255));
+            result |= (int) (Math.max(0, Math.min(255, moved)) + 0.5f) << shift;
+        }
+        return result;
+    }
+
+    private static int blend(int from, int to, float share) {
+        if (share >= 0.999f) {
+            return to;
+        }
+        int result = 0;
+        for (int shift = 0; shift < 32; shift += 8) {
+            int a = from >>> shift & 255;
+            int b = to >>> shift & 255;
+            result |= (int) (a + (b - a) * share + 0.5f) << shift;
+        }
+        return result;
+    }
+}

@@ -1,0 +1,53 @@
+package mosspebble.core.picture;
+
+import mosspebble.core.coats.Sheen;
+
+/**
+ * What is seen of a rectangle of the stone, before any light.
+ *
+ * @param colour 0xRRGGBB, and in the top byte how much of the ground's own grain still shows, 0 to 255
+ * @param body height of all paint, tenths of a µm
+ * @param sheen ordinal of the top coat's {@link Sheen} and 1 more; 0 on the bare stone
+ */
+record Pixels(int[] colour, short[] body, byte[] sheen) {
+
+    static final int BARE = 0xFF000000;
+
+    static Pixels of(int cells) {
+        return new Pixels(new int[cells], new short[cells], new byte[cells]);
+    }
+
+    Pixels copy() {
+        return new Pixels(colour.clone(), body.clone(), sheen.clone());
+    }
+
+    /** A rectangle of a grid so many columns wide. */
+    Pixels cut(int column, int row, int columns, int rows, int wide) {
+        Pixels part = of(columns * rows);
+        for (int r = 0; r < rows; r++) {
+            part.row(this, (row + r) * wide + column, r * columns, columns);
+        }
+        return part;
+    }
+
+    /** Puts a rectangle into a grid so many columns wide. */
+    void paste(Pixels part, int column, int row, int columns, int rows, int wide) {
+        for (int r = 0; r < rows; r++) {
+            row(part, r * columns, (row + r) * wide + column, columns);
+        }
+    }
+
+    private void row(Pixels from, int at, int to, int count) {
+        System.arraycopy(from.colour, at, colour, to, count);
+        System.arraycopy(from.body, at, body, to, count);
+        System.arraycopy(from.sheen, at, sheen, to, count);
+    }
+
+    boolean differs(Pixels other, int i) {
+        return colour[i] != other.colour[i] || body[i] != other.body[i] || sheen[i] != other.sheen[i];
+    }
+
+    static short tenths(double um) {
+        return (short) Math.max(0, Math.min(Short.MAX_VALUE, Math.round(10 * um)));
+    }
+}

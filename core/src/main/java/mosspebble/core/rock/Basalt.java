@@ -1,0 +1,36 @@
+package mosspebble.core.rock;
+
+/** Fine-grained and dark, with gas bubbles of three sizes, some twentieth of its face, and rare pale crystals. */
+final class Basalt extends Fabric {
+
+    private final Pits large;
+    private final Pits middle;
+    private final Pits small;
+    private final Pits crystals;
+
+    Basalt(long seed, double relief) {
+        super(seed, relief);
+        large = new Pits(noise, 0, 6.5, 0.45, 0.4, 1.6);
+        middle = new Pits(noise, 3000, 2.6, 0.5, 0.18, 0.8);
+        small = new Pits(noise, 6000, 0.8, 0.4, 0.05, 0.26);
+        crystals = new Pits(noise, 9000, 12, 0.3, 0.3, 0.8);
+    }
+
+    @Override
+    void fill(double u, double v, double pixel, Place place) {
+        double ru = u + 0.16 * noise.octaves(u, v, 0.9, 3, pixel);
+        double rv = v + 0.16 * noise.octaves(u + 9, v - 5, 0.9, 3, pixel);
+        double tone = 1 + 0.14 * noise.octaves(u, v, 0.7, 4, pixel) + 0.16 * noise.octaves(u, v, 17, 4, pixel);
+        double brown = step(0.1, 0.6, noise.octaves(u + 33, v, 24, 3, pixel));
+        place.tint(tone * (1 + 0.14 * brown), tone * (1 + 0.02 * brown), tone * (1 - 0.06 * brown));
+        double crystal = crystals.depth(ru, rv, pixel) > 0.2 ? 1 : 0;
+        own(place, 0.8 * crystal, 0.34, 0.34, 0.31);
+        double one = large.depth(ru, rv, pixel);
+        double two = middle.depth(ru, rv, pixel);
+        double three = small.depth(u, v, pixel);
+        place.shade((1 - 0.35 * one) * (1 - 0.35 * two) * (1 - 0.3 * three));
+        place.height = 0.05 * noise.octaves(u, v, 1.6, 5, pixel) - large.deep() * one - middle.deep() * two - 0.5 * small.deep() * three;
+        place.gloss = 0.05 + 0.3 * crystal;
+        place.glint = 0;
+    }
+}

@@ -1,0 +1,53 @@
+package mosspebble.core.rock;
+
+/** Grains of sand, 0.06 to 2 mm by definition, medium 0.25 to 0.5 (Wentworth's scale), in beds of changing tone, with pores. */
+final class Sandstone extends Fabric {
+
+    private static final double GRAIN = 0.38;
+
+    private final Pits pores;
+
+    Sandstone(long seed, double relief) {
+        super(seed, relief);
+        pores = new Pits(noise, 0, 1.3, 0.3, 0.06, 0.38);
+    }
+
+    @Override
+    void fill(double u, double v, double pixel, Place place) {
+        double warped = v + 3.2 * noise.octaves(u / 4, v / 4, 20, 3, 0) + 0.12 * u;
+        double beds = noise.octaves(u / 33, warped, 9, 5, pixel);
+        double fine = noise.octaves(u / 14, warped, 1.4, 3, pixel);
+        double sand = Noise.visible(2 * GRAIN, pixel);
+        double bump = sand == 0 ? 0 : sand * grain(u, v);
+        double tone = 1 + 0.42 * beds + 0.10 * fine + 0.20 * (bump - 0.4) * sand;
+        double iron = step(0.05, 0.5, beds);
+        place.tint(tone * (1 - 0.02 * iron), tone * (1 - 0.08 * iron), tone * (1 - 0.16 * iron));
+        double dark = step(0.42, 0.6, -noise.octaves(u / 60, warped + 70, 17, 3, pixel));
+        place.toward(0.35 * dark, tone * 0.62, tone * 0.60, tone * 0.66);
+        double pore = pores.depth(u, v, pixel);
+        place.shade(1 - 0.6 * pore);
+        place.height = 0.07 * bump * sand + 0.09 * noise.octaves(u / 9, warped, 5, 4, pixel) - 0.2 * pore;
+        place.gloss = 0.02;
+        place.glint = 0;
+    }
+
+    /** Height within the nearest grain, 0 between grains to 1. */
+    private double grain(double u, double v) {
+        int c0 = (int) Math.floor(u / GRAIN);
+        int r0 = (int) Math.floor(v / GRAIN);
+        double near = Double.POSITIVE_INFINITY;
+        double tone = 0;
+        for (int r = r0 - 1; r <= r0 + 1; r++) {
+            for (int c = c0 - 1; c <= c0 + 1; c++) {
+                double dx = u / GRAIN - c - noise.quick(c, r);
+                double dy = v / GRAIN - r - noise.quick(c + 991, r);
+                double d = dx * dx + dy * dy;
+                if (d < near) {
+                    near = d;
+                    tone = noise.quick(c + 3, r + 5);
+                }
+            }
+        }
+        return Math.max(0, 1 - near) * (0.55 + 0.45 * tone);
+    }
+}

@@ -1,0 +1,225 @@
+package mosspebble.core.picture;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.Map;
+import mosspebble.core.Boards;
+import mosspebble.core.Paints;
+import mosspebble.core.area.Grid;
+import mosspebble.core.area.Shapes;
+import mosspebble.core.coats.Coat;
+import mosspebble.core.coats.FilmTable;
+import mosspebble.core.coats.Sheen;
+import mosspebble.core.colour.Lab;
+import mosspebble.core.colour.Mix;
+import mosspebble.core.colour.PaintOptics;
+import mosspebble.core.colour.Palette;
+import mosspebble.core.colour.Spectrum;
+import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.Step;
+import mosspebble.core.plan.StoneState;
+import mosspebble.core.stone.Dome;
+import mosspebble.core.stone.Stone;
+import mosspebble.core.units.Millimetres;
+import mosspebble.core.units.Srgb;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.GeometryFactory;
+
+/** How a plan becomes pixels: zoom, borders of tiles, bodies of coats, pencil, shadow. */
+class PaintingTest {
+
+    private static final PaintPlan PLAN = Boards.plan(
+            Boards.project(30, Map.of("board", Mix.of("blue"), "bar", Mix.of("yellow"), "line", Mix.of("blackpen"))), Paints.shelf());
+
+    private static int[] drawn(Grid grid, Care care) {
+        StonePicture picture = StonePicture.of(PLAN, StoneTerrain.of(PLAN.survey(), grid), StoneState.SEALED);
+        int[] out = new int[grid.cells()];
+        picture.draw(new StonePicture.Shown(picture.steps(), 0, 320, care), () -> false, out);
+        return out;
+    }
+
+    private static int apart(int one, int other) {
+        int most = 0;
+        for (int shift = 0; shift < 32; shift += 8) {
+            most = Math.max(most, Math.abs((one >>> shift & 255) - (other >>> shift & 255)));
+        }
+        return most;
+    }
+
+    @Test
+    void aTileIsThePieceOfTheWholePicture() {
+        double cell = 0.25;
+        int margin = 40; // what a pixel depends on lies nearer than 10 mm
+        Grid whole = new Grid(-30, -25, cell, 240, 200);
+        Grid tile = new Grid(-30 + 60 * cell, -25 + 40 * cell, cell, 60 + 2 * margin, 50 + 2 * margin);
+        int[] all = drawn(whole, Care.FULL);
+        int[] part = drawn(tile, Care.FULL);
+        for (int r = margin; r < tile.rows() - margin; r++) {
+            for (int c = margin; c < tile.columns() - margin; c++) {
+                assertThat(apart(part[r * tile.columns() + c], all[(r + 40) * whole.columns() + c + 60])).as("%d, %d", c, r)
+                        .isLessThanOrEqualTo(1);
+            }
+        }
+    }
+
+    @ParameterizedTest
+    @EnumSource(value = Care.class, names = {"FLAT", "FULL"})
+    void aPictureAtTwiceTheScaleAveragedDownIsThePicture(Care care) {
+        Grid one = new Grid(-30, -25, 0.3, 200, 166);
+        Grid two = new Grid(-30, -25, 0.15, 400, 332);
+        int[] small = drawn(one, care);
+        int[] large = drawn(two, care);
+        double sum = 0;
+        int far = 0;
+        for (int r = 0; r < one.rows(); r++) {
+            for (int c = 0; c < one.columns(); c++) {
+                int mean = 0;
+                for (int shift = 0; shift < 24; shift += 8) {
+                    int value = 0;
+                    for (int k = 0; k < 4; k++) {
+                        value += large[(2 * r + k / 2) * two.columns() + 2 * c + k % 2] >>> shift & 255;
+                    }
+                    mean |= value / 4 << shift;
+                }
+                int apart = apart(mean, small[r * one.columns() + c] & 0xFFFFFF);
+                sum += apart;
+                far += apart > 40 ? 1 : 0;
+            }
+        }
+        assertThat(sum / one.cells()).as("mean difference in codes").isLessThan(care == Care.FLAT ? 2.5 : 5);
+        assertThat((double) far / one.cells()).as("share that differs much").isLessThan(0.01);
+    }
+
+    @Test
+    void quickIsNearlyFull() {
+        Grid grid = new Grid(-30, -25, 0.4, 150, 125);
+        int[] quick = drawn(grid, Care.QUICK);
+        int[] full = drawn(grid, Care.FULL);
+        double sum = 0;
+        for (int i = 0; i < full.length; i++) {
+            sum += apart(quick[i], full[i]);
+        }
+        assertThat(sum / full.length).isBetween(0.1, 9.0);
+    }
+
+    private static Pixels laid(PaintPlan plan, Grid grid, int steps) {
+        Painting painting = new Painting(plan, StoneTerrain.of(plan.survey(), grid), StoneState.DRY);
+        Pixels pixels = Pixels.of(grid.cells());
+        painting.of(plan).subList(0, steps)
+                .forEach(c -> pixels.paste(c.after(), c.column(), c.row(), c.columns(), c.rows(), grid.columns()));
+        return pixels;
+    }
+
+    @Test
+    void paintHasTheBodyOfItsFilmsAndALipAtItsEdge() {
+        Grid grid = new Grid(-20, -20, 0.1, 400, 400);
+        PaintPlan plan = Boards.plan(Boards.project(30, Map.of("board", Mix.of("blue"))), Paints.shelf());
+        Pixels pixels = laid(plan, grid, plan.steps().size());
+        double um = plan.filmsAfter(plan.steps().size() - 1, grid, StoneState.DRY).table().film(1).totalUm();
+        double middle = 0;
+        for (int r = 250; r < 340; r++) { // beside the bar, which has no colour here and stays bare
+            for (int c = 150; c < 250; c++) {
+                middle += pixels.body()[r * 400 + c] / 10.0 / 9000;
+            }
+        }
+        long coats = plan.steps().stream().filter(s -> s instanceof Step.Lay).count();
+        assertThat(middle).as("hairs take and give, the mean is the film").isCloseTo(um * coats, within(0.12 * um * coats));
+        double lip = 0;
+        for (int r = 240; r < 340; r++) {
+            double most = 0;
+            for (int c = 40; c < 60; c++) { // the board ends 15 mm from the middle, at column 50
+                most = Math.max(most, pixels.body()[r * 400 + c] / 10.0);
+            }
+            lip += most / 100;
+        }
+        assertThat(lip).isGreaterThan(1.3 * middle);
+        assertThat(pixels.body()[200 * 400 + 20]).as("nothing beside it").isZero();
+        assertThat(pixels.sheen()[300 * 400 + 200]).isEqualTo((byte) (Sheen.SATIN.ordinal() + 1));
+    }
+
+    @Test
+    void aTouchStandsUpAsACap() {
+        Geometry dots = Shapes.union(List.of(new GeometryFactory().createPoint(new Coordinate(0, 0)).buffer(1.5, 32),
+                new GeometryFactory().createPoint(new Coordinate(9, 0)).buffer(4, 32)));
+        Grid grid = new Grid(-15, -15, 0.1, 300, 300);
+        float[] um = new float[grid.cells()];
+        new Hand(dots, 1, false, grid).caps(um, 0, 0, 300, 300, grid);
+        assertThat((double) um[150 * 300 + 150]).as("0.3 of the radius").isCloseTo(450, within(10.0));
+        assertThat(um[150 * 300 + 160]).isBetween(200f, 420f);
+        assertThat(um[150 * 300 + 166]).as("beside it nothing").isZero();
+        assertThat(um[150 * 300 + 240]).as("a larger disc is painted, not touched on").isZero();
+    }
+
+    @Test
+    void whatShowsThroughFadesCoatByCoat() {
+        FilmTable table = new FilmTable(Spectrum.flat(0.3), 0);
+        Through through = new Through(table);
+        assertThat(through.of(0)).isEqualTo(1);
+        PaintOptics optics = new Palette(Paints.shelf()).colour(Mix.of("yellow")).orElseThrow().optics();
+        int film = 0;
+        double before = 1;
+        for (int k = 0; k < 6; k++) {
+            film = table.over(film, new Coat("yellow", Srgb.ofHex("#f2c21b"), optics, 24, 0, Sheen.SATIN, k));
+            assertThat(through.of(film)).isLessThan(0.75 * before);
+            before = through.of(film);
+        }
+        assertThat(before).isLessThan(0.02);
+    }
+
+    @Test // the drawing is taken off before the seal, or it stays for good (common practice, no source)
+    void pencilShowsUntilItIsPaintedOverOrTakenOff() {
+        Grid grid = new Grid(-25, -25, 0.25, 200, 200);
+        PaintPlan plan = Boards.plan(Boards.project(30, Map.of("board", Mix.of("blue"))), Paints.shelf());
+        StonePicture picture = StonePicture.of(plan, StoneTerrain.of(plan.survey(), grid), StoneState.DRY);
+        int pencil = 0;
+        while (!(plan.steps().get(pencil) instanceof Step.Pencil)) {
+            pencil++;
+        }
+        int bare = picture.colourAt(0, 100, 100);
+        int drawn = 0;
+        int left = 0;
+        for (int r = 0; r < 200; r++) {
+            for (int c = 0; c < 200; c++) {
+                drawn += picture.colourAt(pencil + 1, c, r) != bare ? 1 : 0;
+                int end = picture.colourAt(picture.steps(), c, r);
+                boolean board = Math.abs(grid.x(c)) < 15.3 && Math.abs(grid.y(r)) < 15.3;
+                left += !board && end != bare ? 1 : 0;
+            }
+        }
+        assertThat(drawn).as("a line round the board").isGreaterThan(300);
+        assertThat(left).as("nothing of it after the seal").isZero();
+        assertThat(Lab.of(Srgb.ofRgb(picture.colourAt(picture.steps(), 100, 140))).b()).as("blue").isLessThan(-20);
+    }
+
+    private static double dark(Shadow shadow, double x, double y) {
+        Grid grid = shadow.grid();
+        int c = (int) ((x - grid.left()) / grid.cellMm());
+        int r = (int) ((y - grid.top()) / grid.cellMm());
+        return shadow.pixels()[r * grid.columns() + c] >>> 24;
+    }
+
+    @Test // a shadow falls away from its light, as long as the stone is high, and is darkest where the stone stands
+    void theShadowFallsAwayFromTheLight() {
+        Stone stone = Stone.cobble();
+        Dome dome = Dome.of(stone);
+        double reach = dome.outline().halfWidth() + 4;
+        Shadow left = Shadow.of(dome, 270);
+        assertThat(dark(left, reach, 0)).as("light from the left, shadow on the right").isGreaterThan(dark(left, -reach, 0) + 40);
+        Shadow right = Shadow.of(dome, 90);
+        assertThat(dark(right, -reach, 0)).isGreaterThan(dark(right, reach, 0) + 40);
+        assertThat(dark(left, 0, 0)).as("below the stone").isGreaterThan(dark(left, reach, 0));
+        Dome flat = Dome.of(stone.withSize(stone.length(), stone.width(), new Millimetres(12)));
+        assertThat(dark(left, reach + 3, 0)).as("a higher stone throws it farther")
+                .isGreaterThan(dark(Shadow.of(flat, 270), reach + 3, 0) + 8);
+        Grid grid = left.grid();
+        for (int c = 0; c < grid.columns(); c++) {
+            assertThat(left.pixels()[c] >>> 24).as("it ends within its grid").isLessThan(12);
+        }
+    }
+}

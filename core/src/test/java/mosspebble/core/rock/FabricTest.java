@@ -1,0 +1,224 @@
+package mosspebble.core.rock;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.DoubleBinaryOperator;
+import mosspebble.core.stone.RockKind;
+import mosspebble.core.stone.Skin;
+import mosspebble.core.stone.Stone;
+import mosspebble.core.stone.Texture;
+import mosspebble.core.units.Srgb;
+import org.junit.jupiter.api.Tag;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/** What rocks look like close up, measured on the skin as one would on a cut face. */
+class FabricTest {
+
+    private static Stone stone(RockKind rock, Texture texture) {
+        return Stone.cobble().withSkin(Skin.of(rock, texture, Srgb.ofHex("#8a8680")));
+    }
+
+    private static Fabric fabric(RockKind rock) {
+        return Fabric.of(stone(rock, Texture.GRAINY));
+    }
+
+    private static double tone(Fabric fabric, double u, double v, double pixel) {
+        Place place = new Place();
+        fabric.at(u, v, pixel, place);
+        return place.green;
+    }
+
+    @ParameterizedTest
+    @EnumSource(RockKind.class)
+    void theMeasuredColourStaysTheMean(RockKind rock) {
+        Fabric fabric = fabric(rock);
+        Place place = new Place();
+        double[] sum = new double[4];
+        int count = 0;
+        for (double v = -25; v < 25; v += 0.37) {
+            for (double u = -30; u < 30; u += 0.41) {
+                fabric.at(u, v, 0.2, place);
+                if (!place.apart) {
+                    sum[0] += place.red;
+                    sum[1] += place.green;
+                    sum[2] += place.blue;
+                    sum[3] += place.height;
+                    count++;
+                    assertThat(place.gloss).isBetween(0.0, 1.0);
+                    assertThat(Math.min(place.red, Math.min(place.green, place.blue))).isGreaterThanOrEqualTo(0);
+                }
+            }
+        }
+        for (int k = 0; k < 3; k++) {
+            assertThat(sum[k] / count).as("%s in band %d", rock, k).isCloseTo(1, within(0.05));
+        }
+        assertThat(sum[3] / count).as("mean height of %s", rock).isCloseTo(0, within(0.04));
+    }
+
+    @ParameterizedTest
+    @EnumSource(RockKind.class)
+    void aCloserLookAddsGrainAndChangesNothingOfWhatWasSeen(RockKind rock) {
+        Fabric fabric = fabric(rock);
+        double coarse = 0.8;
+        double apart = 0;
+        double spread = 0;
+        int count = 0;
+        for (double v = -16; v < 16; v += coarse) {
+            for (double u = -16; u < 16; u += coarse) {
+                double fine = 0;
+                for (int k = 0; k < 36; k++) {
+                    fine += tone(fabric, u + (k % 6 - 2.5) * coarse / 6, v + (k / 6 - 2.5) * coarse / 6, coarse / 6) / 36;
+                }
+                apart += Math.abs(fine - tone(fabric, u, v, coarse));
+                spread += Math.abs(fine - 1);
+                count++;
+            }
+        }
+        assertThat(apart / count).as("%s: a pixel against the mean of 36 finer ones", rock).isLessThan(0.17);
+    }
+
+    private static List<Double> chords(Granite granite, boolean along) {
+        List<Double> chords = new ArrayList<>();
+        double step = 0.02;
+        for (int line = 0; line < 60; line++) {
+            double across = -30 + line;
+            int last = -1;
+            double length = 0;
+            for (double s = -30; s < 30; s += step) {
+                int grain = along ? granite.grainAt(s, across) : granite.grainAt(across, s);
+                if (grain != last && last >= 0) {
+                    chords.add(length);
+                    length = 0;
+                }
+                last = grain;
+                length += step;
+            }
+        }
+        return chords;
+    }
+
+    private static double mean(List<Double> values) {
+        return values.stream().mapToDouble(v -> v).average().orElseThrow();
+    }
+
+    /**
+     * Mean lineal intercept as in ASTM E112; the mean diameter is about 1.5 times as much. Medium-grained: 1 to 5 mm (usual in petrology, from
+     * memory); grown rocks have no preferred direction.
+     */
+    @Test
+    @Tag("outside")
+    void graniteIsMediumGrainedWithFewLargeGrainsAndAlikeInAllDirections() {
+        Granite granite = new Granite(7, 1);
+        List<Double> along = chords(granite, true);
+        List<Double> across = chords(granite, false);
+        double diameter = 1.5 * mean(along);
+        assertThat(diameter).isBetween(1.0, 2.5);
+        assertThat(mean(across)).isCloseTo(mean(along), within(0.1 * mean(along)));
+        Collections.sort(along);
+        assertThat(along.get(along.size() * 95 / 100)).as("a few are much larger").isGreaterThan(2.2 * mean(along));
+    }
+
+    /** Quartz 20 to 60 % of quartz and feldspar together (granite, QAPF fields 2 and 3, IUGS); biotite 5 to 15 % (from memory). */
+    @Test
+    @Tag("outside")
+    void graniteHasTheMineralsOfAGranite() {
+        Map<Granite.Mineral, Integer> count = new EnumMap<>(Granite.Mineral.class);
+        Granite granite = new Granite(3, 1);
+        int all = 0;
+        for (double v = -50; v < 50; v += 0.5) {
+            for (double u = -50; u < 50; u += 0.5) {
+                count.merge(granite.mineralAt(u, v), 1, Integer::sum);
+                all++;
+            }
+        }
+        double quartz = (double) count.get(Granite.Mineral.QUARTZ);
+        assertThat(quartz / (quartz + count.get(Granite.Mineral.FELDSPAR))).isBetween(0.20, 0.45);
+        assertThat((double) count.get(Granite.Mineral.MICA) / all).isBetween(0.04, 0.13);
+    }
+
+    /** Correlation of the tone with itself so many mm away. */
+    private static double alike(Fabric fabric, double du, double dv) {
+        DoubleBinaryOperator at = (u, v) -> tone(fabric, u, v, 0.25);
+        double product = 0;
+        double square = 0;
+        for (double v = -25; v < 25; v += 0.83) {
+            for (double u = -25; u < 25; u += 0.71) {
+                double here = at.applyAsDouble(u, v) - 1;
+                product += here * (at.applyAsDouble(u + du, v + dv) - 1);
+                square += here * here;
+            }
+        }
+        return product / square;
+    }
+
+    @Test // slate splits along its cleavage and sandstone is bedded, granite and basalt have no direction (common knowledge of petrology)
+    void layeredRocksRunAlongTheirLayersAndOthersDoNot() {
+        for (RockKind layered : List.of(RockKind.SLATE, RockKind.SANDSTONE)) {
+            Fabric fabric = fabric(layered);
+            assertThat(alike(fabric, 3, 0)).as("%s along", layered).isGreaterThan(alike(fabric, 0, 3) + 0.25);
+        }
+        for (RockKind even : List.of(RockKind.GRANITE, RockKind.BASALT, RockKind.CAST_PLASTER)) {
+            Fabric fabric = fabric(even);
+            assertThat(alike(fabric, 0.8, 0)).as("%s", even).isCloseTo(alike(fabric, 0, 0.8), within(0.14));
+        }
+    }
+
+    private static double holes(RockKind rock, double deeper) {
+        Fabric fabric = Fabric.of(stone(rock, Texture.SMOOTH));
+        Place place = new Place();
+        int hole = 0;
+        int all = 0;
+        for (double v = -30; v < 30; v += 0.21) {
+            for (double u = -30; u < 30; u += 0.21) {
+                fabric.at(u, v, 0.05, place);
+                hole += place.height < -deeper ? 1 : 0;
+                all++;
+            }
+        }
+        return (double) hole / all;
+    }
+
+    @Test // vesicular basalt is full of bubbles, plaster has pinholes, marble none (common knowledge)
+    void bubblesAndPinholesAreWhereTheyBelong() {
+        assertThat(holes(RockKind.BASALT, 0.1)).isBetween(0.03, 0.14);
+        assertThat(holes(RockKind.CAST_PLASTER, 0.1)).isBetween(0.0005, 0.03);
+        assertThat(holes(RockKind.MARBLE, 0.1)).isZero();
+    }
+
+    @Test
+    void aFabricBelongsToItsStone() {
+        Stone stone = stone(RockKind.GRANITE, Texture.SMOOTH);
+        assertThat(tone(Fabric.of(stone), 3, 4, 0.1)).isEqualTo(tone(Fabric.of(stone), 3, 4, 0.1));
+        int other = 0;
+        for (int i = 0; i < 50; i++) {
+            other += Math.abs(tone(Fabric.of(stone.withSeed(stone.seed() + 1)), i, 1, 0.1) - tone(Fabric.of(stone), i, 1, 0.1)) > 0.02
+                    ? 1 : 0;
+        }
+        assertThat(other).as("places that differ on another stone").isGreaterThan(30);
+    }
+
+    @Test
+    void micaGlintsGrainByGrainAndNothingElseDoes() {
+        Granite granite = new Granite(5, 1);
+        Place place = new Place();
+        int glints = 0;
+        for (double v = -20; v < 20; v += 0.3) {
+            for (double u = -20; u < 20; u += 0.3) {
+                granite.at(u, v, 0.1, place);
+                if (place.glint != 0) {
+                    glints++;
+                    assertThat(granite.mineralAt(u, v)).isEqualTo(Granite.Mineral.MICA);
+                }
+            }
+        }
+        assertThat(glints).isGreaterThan(200);
+    }
+}
