@@ -99,6 +99,7 @@ public final class LanternWalk {
                 made("copper", "copper metallic", PaintKind.METALLIC, "#a9623a", 0.84, 24, 30, 4),
                 made("silver", "silver metallic", PaintKind.METALLIC, "#a7abb0", 0.86, 26, 30, 4),
                 made("glaze-blue", "blue glaze", PaintKind.GLAZE, "#23406e", 0.28, 30, 50, 5),
+                made("glaze-lamp", "pale lamp glaze", PaintKind.GLAZE, "#f9dc92", 0.34, 22, 50, 5),
                 made("glitter", "star glitter", PaintKind.GLITTER, "#c9bfa6", 0.22, 18, 25, 4.5),
                 made("shift", "dusk colour-shift", PaintKind.COLOUR_SHIFT, "#6f5f9a", 0.30, 15, 20, 6),
                 made("ink-black", "black alcohol ink pen", PaintKind.INK, "#1d1b22", 0.80, 3, 4, 2.5).made(Binder.ALCOHOL, Finish.MATT,
@@ -210,7 +211,7 @@ public final class LanternWalk {
         colours.put("tower", Mix.of("cream"));
         colours.put("red", Mix.of("brick"));
         colours.put("lamp", mix("yellow", 2, "white", 1));
-        colours.put("beam", new Mix(List.of(new Mix.Part("sand", 2), new Mix.Part("plum", 1), new Mix.Part("marigold", 1))));
+        colours.put("beam", Mix.of("glaze-lamp"));
         colours.put("dark", Mix.of("pen-black"));
         colours.put("light", Mix.of("pen-white"));
         return project("harbour", "Harbour light at dusk", "on the bench above the water", stone, repertoire,
@@ -229,7 +230,7 @@ public final class LanternWalk {
                 Habits.usual().withGround(Habits.Ground.UNDER)).withViewpoint(new Viewpoint(0, 1300, 1300));
         Subject.Word over = new Subject.Word(List.of("mind the step"), "script", LetterSetting.plain().withSwell(0.05).withToEye(true));
         return alone.withSketch(alone.sketch().map(s -> s.with("", i -> i.withPlacement(i.placement().movedBy(0, -3)))
-                .plus(Item.of(over, ItemMode.ON_STONE, new Placement(12, 22, -5, 13.5), 1))));
+                .plus(Item.of(over, ItemMode.ON_STONE, new Placement(12, 31, -3, 12), 1))));
     }
 
     private static Project snail(Repertoire repertoire) {

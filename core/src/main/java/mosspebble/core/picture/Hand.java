@@ -72,8 +72,13 @@ final class Hand {
                 + (fine == 0 ? 0 : 0.7 * fine * noise.gradient(a / FINE_LONG + 40, b / FINE));
     }
 
-    /** Adds the caps of touches to the heights of a rectangle. */
-    void caps(float[] um, int column, int row, int columns, int rows, Grid grid) {
+    /**
+     * The caps of touches over a rectangle: a drop fills what is low below it and stands up from the highest.
+     *
+     * @param below body of what lies there, as in {@link Pixels}
+     * @param um receives what each place is raised by, µm; 0 where there is no touch
+     */
+    void caps(short[] below, float[] um, int column, int row, int columns, int rows, Grid grid) {
         for (int k = 0; k < touches.getNumGeometries(); k++) {
             if (!(touches.getGeometryN(k) instanceof Polygon dot) || dot.isEmpty()) {
                 continue;
@@ -88,10 +93,17 @@ final class Hand {
             int c1 = (int) Math.min(columns, Math.ceil((box.getMaxX() - grid.left()) / grid.cellMm()) - column);
             int r0 = (int) Math.max(0, (box.getMinY() - grid.top()) / grid.cellMm() - row);
             int r1 = (int) Math.min(rows, Math.ceil((box.getMaxY() - grid.top()) / grid.cellMm()) - row);
+            int high = 0;
+            for (int r = r0; r < r1; r++) {
+                for (int c = c0; c < c1; c++) {
+                    high = Math.max(high, below[r * columns + c]);
+                }
+            }
             for (int r = r0; r < r1; r++) {
                 for (int c = c0; c < c1; c++) {
                     double t = Math.hypot(grid.x(column + c) - middle.x, grid.y(row + r) - middle.y) / radius;
-                    um[r * columns + c] += (float) (t >= 1 ? 0 : 1000 * CAP * radius * Math.pow(1 - t * t, 0.62));
+                    um[r * columns + c] += (float) (t >= 1 ? 0
+                            : (high - below[r * columns + c]) / 10.0 + 1000 * CAP * radius * Math.pow(1 - t * t, 0.62));
                 }
             }
         }

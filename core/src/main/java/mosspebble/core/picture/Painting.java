@@ -129,7 +129,10 @@ final class Painting {
         float[] lip = layer.soft().mm() > 0 ? new float[share.length] : Hand.lip(share, mask.columns(), mask.rows(), grid.cellMm());
         float[] caps = new float[share.length];
         if (kind == Step.Kind.FILL || kind == Step.Kind.HIGHLIGHT) {
-            hand.caps(caps, c, r, mask.columns(), mask.rows(), grid);
+            hand.caps(now.cut(c, r, mask.columns(), mask.rows(), grid.columns()).body(), caps, c, r, mask.columns(), mask.rows(), grid);
+        }
+        for (int i = 0; i < caps.length; i++) {
+            lip[i] = caps[i] > 0 ? 0 : lip[i]; // a touch has no edge pushed up, it is one drop
         }
         Body body = new Body(share, lip, caps, hand, drawn);
         List<Pixels> within = new ArrayList<>();

@@ -149,8 +149,11 @@ class PaintingTest {
                 new GeometryFactory().createPoint(new Coordinate(9, 0)).buffer(4, 32)));
         Grid grid = new Grid(-15, -15, 0.1, 300, 300);
         float[] um = new float[grid.cells()];
-        new Hand(dots, 1, false, grid).caps(um, 0, 0, 300, 300, grid);
-        assertThat((double) um[150 * 300 + 150]).as("0.3 of the radius").isCloseTo(450, within(10.0));
+        short[] below = new short[grid.cells()];
+        below[150 * 300 + 155] = Pixels.tenths(20);
+        new Hand(dots, 1, false, grid).caps(below, um, 0, 0, 300, 300, grid);
+        assertThat((double) um[150 * 300 + 150]).as("0.3 of the radius, from the highest below").isCloseTo(470, within(10.0));
+        assertThat(um[150 * 300 + 155]).as("what is high already is raised less").isLessThan(um[150 * 300 + 145] - 10);
         assertThat(um[150 * 300 + 160]).isBetween(200f, 420f);
         assertThat(um[150 * 300 + 166]).as("beside it nothing").isZero();
         assertThat(um[150 * 300 + 240]).as("a larger disc is painted, not touched on").isZero();
