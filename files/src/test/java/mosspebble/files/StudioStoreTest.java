@@ -16,6 +16,7 @@ import java.time.Duration;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.SplittableRandom;
 import mosspebble.core.stone.Skin;
 import mosspebble.core.care.Who;
@@ -175,6 +176,8 @@ class StudioStoreTest {
         }
     }
 
+    private static final Set<String> RECOMPOSED = Set.of("harbour", "lettering");
+
     @Test
     void aStudioOfFormat4LeavesAllLinesOpenAndKeepsWhatIsChosen() throws Exception {
         // the Lantern Walk as the program before format 5 kept it
@@ -185,8 +188,10 @@ class StudioStoreTest {
         try (StudioStore store = StudioStore.open(file(), LanternWalk::newcomer)) {
             assertThat(store.studio().projects()).hasSize(9)
                     .allSatisfy(p -> assertThat(p.sketch().orElseThrow().items()).extracting(Item::lines).containsOnly(Item.Lines.OPEN));
-            assertThat(store.studio().projects()).as("the demo has not changed since").containsExactlyElementsOf(
-                    LanternWalk.studio(BuiltIn.repertoire()).projects());
+            assertThat(store.studio().projects()).as("the demo has not changed since, but for a beam and the place of a word")
+                    .filteredOn(p -> !RECOMPOSED.contains(p.id()))
+                    .containsExactlyElementsOf(LanternWalk.studio(BuiltIn.repertoire()).projects().stream()
+                            .filter(p -> !RECOMPOSED.contains(p.id())).toList());
             Studio chosen = store.studio().edit("toadstool", p -> p.withSketch(p.sketch().map(s -> s.with("i2",
                     i -> i.withLines(i.lines().withWhole(white).with("cap", LineWish.OPEN.in("copper")))))));
             store.commit(chosen, "Line");

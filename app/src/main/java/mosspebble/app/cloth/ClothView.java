@@ -14,10 +14,12 @@ import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.image.ImageView;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
 import javafx.scene.paint.Color;
+import javafx.scene.shape.Rectangle;
 import javafx.scene.shape.StrokeLineCap;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
@@ -51,6 +53,12 @@ public final class ClothView extends Region {
 
     private static final double HEM = 32;
 
+    /** So many times as near as where the whole stone is seen. */
+    private static final double CLOSEST = 8;
+
+    /** How far light and shade reach, mm. */
+    private static final double SURROUNDINGS = 2.5;
+
     private final Workbench workbench;
     private final Results show;
     private final SliceLine slice;
@@ -69,7 +77,14 @@ public final class ClothView extends Region {
     private Results.Moment asked;
     private Object shadowOf;
     private Grid shadowGrid;
-    private double scale;
+    /** Pixels a mm, with the whole stone on the cloth and as it is looked at now. */
+    private double fit = 1;
+    private double scale = 1;
+    private double zoom = 1;
+    /** Place in the middle of the cloth, mm. */
+    private double lookX;
+    private double lookY;
+    private Point2D heldAt;
     private boolean hover;
     private Point2D handAt = Point2D.ZERO;
     /** Whether the bare stone lies drawn already below what is dragged. */
@@ -118,6 +133,7 @@ public final class ClothView extends Region {
                 requestLayout();
             }
             if (b != null && (a == null || !a.id().equals(b.id()))) {
+                whole();
                 crossStone(b);
             }
         });
@@ -138,8 +154,18 @@ public final class ClothView extends Region {
         });
         addEventHandler(KeyEvent.KEY_PRESSED, this::key);
         setOnScroll(e -> {
-            tool().wheel(e);
+            if (e.isControlDown() && e.getDeltaY() != 0) {
+                zoom(e.getDeltaY() > 0 ? 1.25 : 1 / 1.25, e.getX(), e.getY());
+                e.consume();
+            } else {
+                tool().wheel(e);
+            }
         });
+        setOnZoom(e -> zoom(e.getZoomFactor(), e.getX(), e.getY()));
+        Rectangle edge = new Rectangle();
+        edge.widthProperty().bind(widthProperty());
+        edge.heightProperty().bind(heightProperty());
+        setClip(edge);
     }
 
     private ClothTool tool() {
@@ -169,17 +195,24 @@ public final class ClothView extends Region {
         if (w < 1 || h < 1) {
             return;
         }
+        if (seen()) {
+            zoom = 1;
+            lookX = 0;
+            lookY = 0;
+        }
         linen.setWidth(w);
         linen.setHeight(h);
         overlay.setWidth(w);
         overlay.setHeight(h);
         workbench.shown().ifPresent(project -> {
             StoneOutline outline = outline(project);
-            double fit = Math.min((w - 2 * HEM - 84) / (2 * outline.halfWidth()), (h - 2 * HEM - 66) / (2 * outline.halfHeight()));
-            scale = Math.max(0.3, Math.min(9, Math.floor(fit * 20) / 20));
+            double room = Math.min((w - 2 * HEM - 84) / (2 * outline.halfWidth()), (h - 2 * HEM - 66) / (2 * outline.halfHeight()));
+            fit = Math.max(0.3, Math.min(9, Math.floor(room * 20) / 20));
+            scale = fit * zoom;
             double output = getScene() == null || getScene().getWindow() == null ? 1 : getScene().getWindow().getOutputScaleX();
             if (!workbench.isDrafting()) {
-                show.pixelsPerMmProperty().set(scale * output);
+                show.pixelsPerMmProperty().set(fit * output);
+                show.closeProperty().set(zoom == 1 ? null : visible(outline, 1 / (scale * output)));
             }
         });
         drawLinen();
@@ -203,11 +236,60 @@ public final class ClothView extends Region {
     }
 
     private double middleX() {
-        return HEM / 2 + getWidth() / 2;
+        return HEM / 2 + getWidth() / 2 - lookX * scale;
     }
 
     private double middleY() {
-        return HEM / 2 + getHeight() / 2;
+        return HEM / 2 + getHeight() / 2 - lookY * scale;
+    }
+
+    /** The part of the stone that the cloth shows, with as much round it as light and shade reach; null where none of it is seen. */
+    private Grid visible(StoneOutline outline, double cell) {
+        double left = Math.max(-outline.halfWidth() - 2, frame().toX(0) - SURROUNDINGS);
+        double top = Math.max(-outline.halfHeight() - 2, frame().toY(0) - SURROUNDINGS);
+        double right = Math.min(outline.halfWidth() + 2, frame().toX(getWidth()) + SURROUNDINGS);
+        double bottom = Math.min(outline.halfHeight() + 2, frame().toY(getHeight()) + SURROUNDINGS);
+        long c0 = (long) Math.floor(left / cell);
+        long r0 = (long) Math.floor(top / cell);
+        long columns = (long) Math.ceil(right / cell) - c0;
+        long rows = (long) Math.ceil(bottom / cell) - r0;
+        return columns < 1 || rows < 1 || columns * rows > Grid.MOST_CELLS ? null
+                : new Grid(c0 * cell, r0 * cell, cell, (int) columns, (int) rows);
+    }
+
+    /** Looks closer, or from farther away, 1 to {@link #CLOSEST} times; what lies at a place of the cloth stays there. */
+    private void zoom(double by, double x, double y) {
+        double next = Math.max(1, Math.min(CLOSEST, zoom * by));
+        if (seen() || next == zoom || workbench.shown().isEmpty()) {
+            return;
+        }
+        double atX = frame().toX(x);
+        double atY = frame().toY(y);
+        zoom = next < 1.05 ? 1 : next;
+        scale = fit * zoom;
+        look(atX - (x - HEM / 2 - getWidth() / 2) / scale, atY - (y - HEM / 2 - getHeight() / 2) / scale);
+    }
+
+    /** Puts a place of the stone into the middle of the cloth, as far as there is stone. */
+    private void look(double x, double y) {
+        StoneOutline outline = outline(workbench.shown().orElseThrow());
+        lookX = zoom == 1 ? 0 : Math.max(-outline.halfWidth(), Math.min(outline.halfWidth(), x));
+        lookY = zoom == 1 ? 0 : Math.max(-outline.halfHeight(), Math.min(outline.halfHeight(), y));
+        requestLayout();
+    }
+
+    /** Looks closer at what lies in the middle of the cloth. */
+    public void closer() {
+        zoom(1.5, HEM / 2 + getWidth() / 2, HEM / 2 + getHeight() / 2);
+    }
+
+    public void farther() {
+        zoom(1 / 1.5, HEM / 2 + getWidth() / 2, HEM / 2 + getHeight() / 2);
+    }
+
+    /** Shows the whole stone. */
+    public void whole() {
+        zoom(1 / CLOSEST, 0, 0);
     }
 
     private void placeStone() {
@@ -318,7 +400,7 @@ public final class ClothView extends Region {
 
     /** Draws the linen again if anything it shows has changed. */
     private void drawLinen() {
-        Object shows = List.of(linen.getWidth(), linen.getHeight(), evening(), workbench.studio().unit(), scale,
+        Object shows = List.of(linen.getWidth(), linen.getHeight(), evening(), workbench.studio().unit(), scale, lookX, lookY,
                 workbench.shown().isPresent());
         if (shows.equals(linenShows)) {
             return;
@@ -481,18 +563,30 @@ public final class ClothView extends Region {
     private void press(MouseEvent e) {
         requestFocus();
         handAt = new Point2D(e.getX(), e.getY());
+        if (e.getButton() == MouseButton.MIDDLE) {
+            heldAt = new Point2D(frame().toX(e.getX()), frame().toY(e.getY()));
+            return;
+        }
         tool().press(frame(), e);
         redrawOverlay();
     }
 
     private void drag(MouseEvent e) {
         handAt = new Point2D(e.getX(), e.getY());
+        if (heldAt != null) { // what was taken hold of stays under the hand
+            look(lookX + heldAt.getX() - frame().toX(e.getX()), lookY + heldAt.getY() - frame().toY(e.getY()));
+            return;
+        }
         if (tool().drag(frame(), e)) {
             redrawOverlay();
         }
     }
 
     private void release(MouseEvent e) {
+        if (heldAt != null) {
+            heldAt = null;
+            return;
+        }
         if (handAt.distance(e.getX(), e.getY()) > 0.5) { // a quick hand lets go before its last move was told
             drag(e);
         }

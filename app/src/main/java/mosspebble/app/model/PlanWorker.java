@@ -214,8 +214,12 @@ public class PlanWorker implements AutoCloseable {
 
     /** The picture of a plan at so many pixels per mm; only on the worker. */
     public StonePicture picture(PaintPlan plan, double pixelsPerMm, StoneState look) {
-        Grid grid = Grid.around(plan.survey().dome().outline().halfWidth() + 6, plan.survey().dome().outline().halfHeight() + 6,
-                1 / pixelsPerMm);
+        return picture(plan, Grid.around(plan.survey().dome().outline().halfWidth() + 6, plan.survey().dome().outline().halfHeight() + 6,
+                1 / pixelsPerMm), look);
+    }
+
+    /** The picture of a plan on a grid, such as a part of the stone looked at closely; only on the worker. */
+    public StonePicture picture(PaintPlan plan, Grid grid, StoneState look) {
         return StonePicture.of(plan, terrain(plan.survey(), grid), look);
     }
 

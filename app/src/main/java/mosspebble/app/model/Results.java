@@ -7,6 +7,7 @@ import java.util.Objects;
 import java.util.TreeSet;
 import java.util.function.BooleanSupplier;
 import javafx.beans.property.DoubleProperty;
+import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -14,6 +15,7 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.beans.property.SimpleDoubleProperty;
+import javafx.beans.property.SimpleObjectProperty;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableMap;
 import javafx.collections.ObservableSet;
@@ -103,6 +105,7 @@ public final class Results {
     private final PlanWorker.Line otherLine = new PlanWorker.Line();
     private final PlanWorker.Line seenLine = new PlanWorker.Line();
     private final DoubleProperty pixelsPerMm = new SimpleDoubleProperty();
+    private final ObjectProperty<Grid> close = new SimpleObjectProperty<>();
     private final ObservableSet<String> troubled = FXCollections.observableSet(new TreeSet<>());
     private final ObservableMap<String, Thumb> thumbs = FXCollections.observableMap(new LinkedHashMap<>());
 
@@ -122,6 +125,7 @@ public final class Results {
         });
         workbench.lookProperty().addListener((o, before, now) -> askPicture());
         pixelsPerMm.addListener((o, before, now) -> askPicture());
+        close.addListener((o, before, now) -> askPicture());
         plan.addListener((o, before, now) -> askPicture());
         plan.addListener((o, before, now) -> askOther());
         workbench.lookProperty().addListener((o, before, now) -> askOther());
@@ -176,6 +180,11 @@ public final class Results {
     /** Set by the cloth: device pixels per mm; 0 while it has no size. */
     public DoubleProperty pixelsPerMmProperty() {
         return pixelsPerMm;
+    }
+
+    /** The pixels of the part that is looked at closely; null where the whole stone is seen. */
+    public ObjectProperty<Grid> closeProperty() {
+        return close;
     }
 
     public ObservableMap<String, Thumb> thumbs() {
@@ -296,7 +305,9 @@ public final class Results {
             draft.set(quick);
             picture.set(quick);
         }, error -> picture.set(null));
-        desk.ask(pictureLine, d -> d.picture(now, scale, look), picture::set, error -> picture.set(null));
+        Grid part = close.get();
+        desk.ask(pictureLine, d -> part == null ? d.picture(now, scale, look) : d.picture(now, part, look), picture::set,
+                error -> picture.set(null));
     }
 
     private void askThumbs() {

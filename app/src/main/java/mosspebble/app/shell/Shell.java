@@ -382,6 +382,9 @@ public final class Shell extends StackPane {
         actions.add(Action.of("Next step", () -> stepBar.by(1)).key("."));
         actions.add(Action.of("Step before", () -> stepBar.by(-1)).key(","));
         actions.add(Action.of("Look: dry, wet, curing, sealed", stepBar::nextLook).key("L").also("wet", "varnish"));
+        actions.add(Action.of("Look closer at the stone", cloth::closer).key("Z").where(this::onCloth).also("zoom", "enlarge"));
+        actions.add(Action.of("Look from farther", cloth::farther).key("Shift Z").where(this::onCloth).also("zoom out"));
+        actions.add(Action.of("See the whole stone", cloth::whole).key("W").where(this::onCloth).also("fit", "zoom"));
         actions.add(Action.of("Evening or day light on the screen", () -> workbench.look(s -> s.withView(s.unit(), !s.evening()))).key("E")
                 .also("dark", "bright", "night"));
         actions.add(Action.of("Save a copy of the studio", this::saveCopy).also("backup"));
@@ -391,6 +394,10 @@ public final class Shell extends StackPane {
         actions.add(Action.of("Undo", workbench::undo).key("Ctrl Z"));
         actions.add(Action.of("Redo", workbench::redo).key("Ctrl Shift Z"));
         actions.add(Action.of("Back to the cloth", this::escape).key("Escape").where(() -> !navigator.onCloth()).also("close"));
+    }
+
+    private boolean onCloth() {
+        return workbench.shown().isPresent() && cloth.isVisible();
     }
 
     private boolean painted() {

@@ -24,11 +24,15 @@ import mosspebble.core.sketch.Role;
 final class Painting {
 
     /**
-     * What a step changed: its rectangle afterwards, and for steps of several coats what shows after each of the coats before the last.
+     * What a step changed.
+     *
+     * @param at numbers of the pixels, rising
+     * @param after what is seen there afterwards
+     * @param within the same after each of its coats before the last
      */
-    record Change(int column, int row, int columns, int rows, Pixels after, List<Pixels> within) {
+    record Change(int[] at, Pixels after, List<Pixels> within) {
         static Change nothing() {
-            return new Change(0, 0, 0, 0, Pixels.of(0), List.of());
+            return new Change(new int[0], Pixels.of(0), List.of());
         }
     }
 
@@ -102,23 +106,8 @@ final class Painting {
 
     /** What differs from a state before, as one change. */
     private Change between(Pixels before) {
-        int left = grid.columns();
-        int top = grid.rows();
-        int right = 0;
-        int bottom = 0;
-        for (int i = 0; i < grid.cells(); i++) {
-            if (now.differs(before, i)) {
-                left = Math.min(left, i % grid.columns());
-                right = Math.max(right, i % grid.columns() + 1);
-                top = Math.min(top, i / grid.columns());
-                bottom = Math.max(bottom, i / grid.columns() + 1);
-            }
-        }
-        return right <= left ? Change.nothing() : kept(left, top, right - left, bottom - top);
-    }
-
-    private Change kept(int column, int row, int columns, int rows) {
-        return new Change(column, row, columns, rows, now.cut(column, row, columns, rows, grid.columns()), List.of());
+        int[] at = IntStream.range(0, grid.cells()).filter(i -> now.differs(before, i)).toArray();
+        return new Change(at, now.only(at), List.of());
     }
 
     private Change cover(Mask mask, float[] share, Step.Layer layer, Step.Kind kind) {
@@ -148,7 +137,9 @@ final class Painting {
             System.arraycopy(filmHere, k * mask.columns(), film, (r + k) * grid.columns() + c, mask.columns());
         }
         now.paste(part, c, r, mask.columns(), mask.rows(), grid.columns());
-        return new Change(c, r, mask.columns(), mask.rows(), part, within);
+        int[] here = IntStream.range(0, share.length).filter(i -> share[i] > 0).toArray();
+        int[] at = Arrays.stream(here).map(i -> (r + i / mask.columns()) * grid.columns() + c + i % mask.columns()).toArray();
+        return new Change(at, part.only(here), within.stream().map(w -> w.only(here)).toList());
     }
 
     private int[] cutFilm(Mask mask) {
@@ -299,6 +290,7 @@ final class Painting {
     /** A glaze that is strongest at the edge of what it shades and fades to nothing inside. */
     private Change fade(Mask mask, Mask within, Step.Layer step) {
         Coat coat = step.load().coat();
+        Pixels before = now.copy();
         int w = within.columns();
         int h = within.rows();
         float[] field = new float[w * h];
@@ -327,7 +319,7 @@ final class Painting {
                 }
             }
         }
-        return kept(within.column(), within.row(), w, h);
+        return between(before);
     }
 
     /** Before a seal what is left of the drawing is taken off. */
@@ -352,6 +344,7 @@ final class Painting {
         if (parts.isEmpty()) {
             return Change.nothing();
         }
+        Pixels before = now.copy();
         int tone = pencil.drawing().chalk() ? 0xE9E7E0 : 0x55565A;
         Noise noise = new Noise(99);
         float[] drawn = new float[grid.cells()];
@@ -379,7 +372,7 @@ final class Painting {
                 now.colour()[i] = blend(now.colour()[i], now.colour()[i] & 0xFF000000 | tone, (float) (drawn[i] * (0.35 + 0.5 * crumb)));
             }
         }
-        return kept(0, 0, grid.columns(), grid.rows());
+        return between(before);
     }
 
     /** Colour with how much of the ground still shows, 0 to 255, in the top byte. */

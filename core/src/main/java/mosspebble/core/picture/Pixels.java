@@ -30,6 +30,26 @@ record Pixels(int[] colour, short[] body, byte[] sheen) {
         return part;
     }
 
+    /** Some of the pixels, by their numbers. */
+    Pixels only(int[] at) {
+        Pixels some = of(at.length);
+        for (int k = 0; k < at.length; k++) {
+            some.colour[k] = colour[at[k]];
+            some.body[k] = body[at[k]];
+            some.sheen[k] = sheen[at[k]];
+        }
+        return some;
+    }
+
+    /** Puts pixels back where they were taken from. */
+    void put(Pixels some, int[] at) {
+        for (int k = 0; k < at.length; k++) {
+            colour[at[k]] = some.colour[k];
+            body[at[k]] = some.body[k];
+            sheen[at[k]] = some.sheen[k];
+        }
+    }
+
     /** Puts a rectangle into a grid so many columns wide. */
     void paste(Pixels part, int column, int row, int columns, int rows, int wide) {
         for (int r = 0; r < rows; r++) {

@@ -9,7 +9,7 @@ import mosspebble.core.plan.Step;
 import mosspebble.core.plan.StoneState;
 
 /**
- * The picture of a plan after any of its steps. Every distinct film is coloured once from its spectrum; each step keeps only the rectangle
+ * The picture of a plan after any of its steps. Every distinct film is coloured once from its spectrum; each step keeps only the pixels
  * it changed, so stepping is copying. Light is a second pass over dome, skin and paint. Immutable once made; {@link #draw} may be called
  * from any thread.
  */
@@ -61,11 +61,8 @@ public final class StonePicture {
     public int colourAt(int steps, int column, int row) {
         int at = bare;
         for (Painting.Change change : changes.subList(0, steps)) {
-            int c = column - change.column();
-            int r = row - change.row();
-            if (c >= 0 && r >= 0 && c < change.columns() && r < change.rows()) {
-                at = change.after().colour()[r * change.columns() + c];
-            }
+            int found = Arrays.binarySearch(change.at(), row * terrain.grid.columns() + column);
+            at = found < 0 ? at : change.after().colour()[found];
         }
         return at & 0xFFFFFF;
     }
@@ -83,7 +80,7 @@ public final class StonePicture {
             Painting.Change change = changes.get(step);
             Pixels part = step == steps - 1 && coats > 0 && coats <= change.within().size() ? change.within().get(coats - 1)
                     : change.after();
-            pixels.paste(part, change.column(), change.row(), change.columns(), change.rows(), terrain.grid.columns());
+            pixels.put(part, change.at());
         }
         return pixels;
     }

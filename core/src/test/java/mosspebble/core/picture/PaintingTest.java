@@ -111,8 +111,7 @@ class PaintingTest {
     private static Pixels laid(PaintPlan plan, Grid grid, int steps) {
         Painting painting = new Painting(plan, StoneTerrain.of(plan.survey(), grid), StoneState.DRY);
         Pixels pixels = Pixels.of(grid.cells());
-        painting.of(plan).subList(0, steps)
-                .forEach(c -> pixels.paste(c.after(), c.column(), c.row(), c.columns(), c.rows(), grid.columns()));
+        painting.of(plan).subList(0, steps).forEach(c -> pixels.put(c.after(), c.at()));
         return pixels;
     }
 

@@ -1,0 +1,107 @@
+package mosspebble.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.nio.file.Path;
+import javafx.geometry.Bounds;
+import javafx.geometry.Point2D;
+import javafx.scene.Node;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.ScrollEvent;
+import javafx.scene.image.ImageView;
+import mosspebble.app.model.Results;
+import mosspebble.core.area.Grid;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** The stone looked at closely on its cloth: by keys, wheel and hand. */
+class CloseLookTest {
+
+    @TempDir
+    private Path folder;
+
+    private static Grid shown(Driver app) {
+        return app.show().pictureProperty().get().terrain().grid();
+    }
+
+    /** Waits for the picture with full care of what is seen now. */
+    private static Results.Lit lit(Driver app) {
+        app.until("full care", () -> app.show().idle() && app.show().litProperty().get() != null
+                && app.show().litProperty().get().moment().of() == app.show().pictureProperty().get());
+        return app.show().litProperty().get();
+    }
+
+    private static void wheel(Driver app, Node cloth, double x, double y, double by) {
+        Point2D at = cloth.localToScreen(x, y);
+        app.robot.interact(() -> cloth.fireEvent(new ScrollEvent(ScrollEvent.SCROLL, x, y, at.getX(), at.getY(), false, true, false, false,
+                true, false, 0, by, 0, by, ScrollEvent.HorizontalTextScrollUnits.NONE, 0, ScrollEvent.VerticalTextScrollUnits.NONE, 0, 0,
+                null)));
+    }
+
+    @Test
+    void aStoneIsLookedAtCloselyMovedUnderTheHandAndSeenWholeAgain() throws Exception {
+        try (Driver app = new Driver(folder.resolve("s.pebble"), "snail")) {
+            app.settled();
+            app.click("#stage-sketch");
+            Results.Lit whole = lit(app);
+            assertThat(app.show().closeProperty().get()).isNull();
+            double cell = shown(app).cellMm();
+            assertThat(app.show().draftProperty().get().terrain().grid().cellMm()).as("the draft has half the pixels")
+                    .isCloseTo(2 * cell, within(1e-9));
+
+            app.keys(KeyCode.Z);
+            app.keys(KeyCode.Z);
+            lit(app);
+            assertThat(shown(app).cellMm()).as("drawn anew at the pixels of the screen").isCloseTo(cell / 2.25, within(1e-9));
+            Node cloth = app.find("#cloth");
+            Bounds bounds = cloth.getBoundsInLocal();
+            assertThat(shown(app).columns() * shown(app).cellMm()).as("no more than is seen, and what it depends on")
+                    .isLessThan(bounds.getWidth() * cell / 2.25 + 8);
+            assertThat(lit(app).pixels()).isNotEqualTo(whole.pixels());
+
+            for (int i = 0; i < 20; i++) {
+                wheel(app, cloth, 200, 150, 40);
+            }
+            lit(app);
+            assertThat(shown(app).cellMm()).as("eight times and no more").isCloseTo(cell / 8, within(1e-9));
+            assertThat((long) shown(app).columns() * shown(app).rows()).isLessThan(Grid.MOST_CELLS);
+
+            double left = shown(app).left();
+            Point2D middle = cloth.localToScreen(bounds.getCenterX(), bounds.getCenterY());
+            app.robot.moveTo(middle);
+            app.robot.press(MouseButton.MIDDLE);
+            app.robot.moveTo(middle.add(-120, 0));
+            app.robot.release(MouseButton.MIDDLE);
+            lit(app);
+            assertThat(shown(app).left() - left).as("what was held came along with the hand").isCloseTo(120 * cell / 8,
+                    within(3 * cell / 8));
+            assertThat(app.plan().project().sketch()).as("nothing of the design was moved")
+                    .isEqualTo(app.show().plan().project().sketch());
+
+            app.keys(KeyCode.W);
+            lit(app);
+            assertThat(app.show().closeProperty().get()).isNull();
+            assertThat(shown(app)).isEqualTo(whole.moment().of().terrain().grid());
+            assertThat(lit(app).pixels()).as("the same stone again").isEqualTo(whole.pixels());
+        }
+    }
+
+    @Test
+    void whileStepsRunADraftIsShownAndFullCareFollows() throws Exception {
+        try (Driver app = new Driver(folder.resolve("s.pebble"), "snail")) {
+            app.settled();
+            app.click("#stage-build-up");
+            lit(app);
+            for (int i = 0; i < 6; i++) {
+                app.keys(KeyCode.COMMA);
+            }
+            app.until("full care of the step shown", () -> app.show().litProperty().get().moment().steps() == app.show().steps());
+            lit(app);
+            ImageView stone = app.robot.lookup(n -> n instanceof ImageView view && view.getImage() != null
+                    && view.getImage().getWidth() == shown(app).columns()).query();
+            assertThat(stone.isVisible()).as("what lies on the cloth has full care").isTrue();
+        }
+    }
+}
