@@ -12,6 +12,7 @@ import javafx.scene.input.MouseButton;
 import javafx.scene.input.ScrollEvent;
 import javafx.scene.image.ImageView;
 import mosspebble.app.model.Results;
+import mosspebble.app.model.SeenBy;
 import mosspebble.core.area.Grid;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -86,6 +87,40 @@ class CloseLookTest {
             assertThat(shown(app)).isEqualTo(whole.moment().of().terrain().grid());
             assertThat(lit(app).pixels()).as("the same stone again").isEqualTo(whole.pixels());
         }
+    }
+
+    @Test
+    void theStoneIsSeenByALampByAnLedAndFlatToJudgeItsColours() throws Exception {
+        try (Driver app = new Driver(folder.resolve("s.pebble"), "snail")) {
+            app.settled();
+            app.click("#stage-sketch");
+            int[] day = lit(app).pixels();
+            app.keys(KeyCode.T);
+            app.until("the lamp", () -> app.show().litProperty().get().moment().by() == SeenBy.WARM_LAMP);
+            int[] lamp = lit(app).pixels();
+            assertThat(meanBlue(lamp)).as("by a lamp all is a little warmer").isLessThan(meanBlue(day));
+            app.keys(KeyCode.T);
+            app.keys(KeyCode.T);
+            app.until("flat", () -> app.show().litProperty().get().moment().by() == SeenBy.FLAT);
+            Results.Lit flat = lit(app);
+            Grid grid = shown(app);
+            int steps = flat.moment().steps();
+            int same = 0;
+            for (int k = 1; k < 20; k++) {
+                int c = grid.columns() * k / 20;
+                int pixel = flat.pixels()[grid.rows() / 2 * grid.columns() + c];
+                int model = app.show().pictureProperty().get().colourAt(steps, c, grid.rows() / 2);
+                same += pixel >>> 24 == 255 && Math.abs((pixel >> 8 & 255) - (model >> 8 & 255)) <= 1 ? 1 : 0;
+            }
+            assertThat(same).as("what is painted shows the colour of the model").isGreaterThan(3);
+            app.keys(KeyCode.T);
+            app.until("day", () -> app.show().litProperty().get().moment().by() == SeenBy.DAY);
+            assertThat(lit(app).pixels()).isEqualTo(day);
+        }
+    }
+
+    private static double meanBlue(int[] pixels) {
+        return java.util.Arrays.stream(pixels).filter(p -> p >>> 24 == 255).mapToDouble(p -> p & 255).average().orElseThrow();
     }
 
     @Test

@@ -6,17 +6,23 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayDeque;
+import java.util.Arrays;
 import java.util.ArrayList;
 import java.util.Deque;
 import java.util.List;
+import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.atomic.AtomicInteger;
 import mosspebble.app.model.FileWork;
 import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Results;
+import mosspebble.app.model.SeenBy;
 import mosspebble.app.model.Workbench;
 import mosspebble.app.photo.PhotoModel;
+import mosspebble.core.area.Grid;
 import mosspebble.core.finding.Finding;
 import mosspebble.core.photo.Photo;
+import mosspebble.core.picture.Care;
+import mosspebble.core.picture.StonePicture;
 import mosspebble.core.project.Habits;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
@@ -199,6 +205,40 @@ class WorkbenchTest {
             ColourModelTest.until(() -> show.plan() != null);
             assertThat(show.troubleProperty().get()).isEmpty();
             assertThat(show.plan().project().id()).isEqualTo("moon");
+        });
+    }
+
+    @Test
+    void aDraftComesFirstThePictureAfterItAndTheNewestMomentIsLit() throws Exception {
+        failingFor(List.of(), new AtomicInteger(), (show, desk) -> {
+            List<Double> cells = new CopyOnWriteArrayList<>();
+            show.pictureProperty().addListener((o, a, b) -> cells.add(b.terrain().grid().cellMm()));
+            ColourModelTest.until(() -> show.plan() != null && desk.idle() && cells.size() >= 2);
+            assertThat(cells).as("half the pixels first, then all").endsWith(2.0, 1.0);
+            assertThat(show.draftProperty().get().steps()).isEqualTo(show.pictureProperty().get().steps());
+            Results.Moment first = new Results.Moment(show.pictureProperty().get(), 2, 0, 320, -1, SeenBy.DAY);
+            Results.Moment last = new Results.Moment(show.pictureProperty().get(), 5, 0, 200, 3, SeenBy.DAY);
+            for (int i = 0; i < 20; i++) {
+                show.askLit(first);
+            }
+            show.askLit(last);
+            ColourModelTest.until(() -> desk.idle() && show.litProperty().get() != null && show.litProperty().get().moment() == last);
+            int[] pixels = show.litProperty().get().pixels();
+            assertThat(pixels).as("whole, though others were given up").isEqualTo(last.draw(Care.FULL, () -> false));
+            Grid grid = last.of().terrain().grid();
+            int[] held = new Results.Moment(last.of(), 3, 0, 200, -1, SeenBy.DAY).draw(Care.FULL, () -> false);
+            int middle = grid.rows() / 2 * grid.columns();
+            assertThat(Arrays.copyOfRange(pixels, middle, middle + grid.columns() / 2)).as("the left half is held")
+                    .isEqualTo(Arrays.copyOfRange(held, middle, middle + grid.columns() / 2));
+            workbench.seenByProperty().set(SeenBy.WARM_LAMP);
+            StonePicture day = last.of();
+            ColourModelTest.until(() -> desk.idle() && show.pictureProperty().get() != day && show.pictureProperty().get().terrain()
+                    .grid().cellMm() == 1);
+            assertThat(show.pictureProperty().get().colourAt(0, 1, 1)).as("by a lamp the stone has another colour")
+                    .isNotEqualTo(day.colourAt(0, 1, 1));
+            show.closeProperty().set(new Grid(-5, -5, 0.1, 100, 100));
+            ColourModelTest.until(() -> desk.idle() && show.pictureProperty().get().terrain().grid().cellMm() == 0.1);
+            assertThat(show.draftProperty().get().terrain().grid().cellMm()).as("the draft stays the whole stone").isEqualTo(2.0);
         });
     }
 

@@ -26,6 +26,7 @@ import mosspebble.core.colour.Shelf;
 import mosspebble.core.photo.Photo;
 import mosspebble.core.photo.PhotoHints;
 import mosspebble.core.photo.PhotoReader;
+import mosspebble.core.picture.Care;
 import mosspebble.core.picture.StonePicture;
 import mosspebble.core.picture.StoneTerrain;
 import mosspebble.core.plan.StoneState;
@@ -192,9 +193,18 @@ public final class Bench {
         StonePicture picture = StonePicture.of(plan, terrain, StoneState.DRY);
         int[] pixels = new int[grid.cells()];
         int[] step = {0};
-        row("preview frame while the step slider is dragged",
-                times(100, 300, () -> picture.draw(step[0]++ % (picture.steps() + 1), 320, pixels)), 1000, "ms",
+        Grid half = Grid.around(survey.dome().outline().halfWidth() + 6, survey.dome().outline().halfHeight() + 6, 2 / 5.4);
+        StoneTerrain coarse = StoneTerrain.of(survey, half);
+        StonePicture draft = StonePicture.of(plan, coarse, StoneState.DRY);
+        int[] few = new int[half.cells()];
+        row("preview frame while the step slider is dragged, half the scale", times(100, 300,
+                () -> draft.draw(new StonePicture.Shown(step[0]++ % (draft.steps() + 1), 0, 320, Care.QUICK), () -> false, few)), 1000,
+                "ms",
                 "wanted: 16.7 ms at the 95th percentile");
+        row("draft of all steps", times(10, 20, () -> StonePicture.of(plan, coarse, StoneState.DRY)), 1000, "ms", "wanted: 100 ms");
+        row("full care: light", times(10, 30, () -> picture.draw(picture.steps(), 320, pixels)), 1000, "ms",
+                "wanted: 250 ms with the picture of all steps");
+        row("full care: bare granite", times(5, 15, () -> StoneTerrain.of(survey, grid)), 1000, "ms", "once a stone and scale");
         Lab wish = Lab.of(Srgb.ofHex("#7a8f5a"));
         Palette many = paints(24);
         row("best recipe from 24 paints, up to 3 of them, up to 12 parts", times(20, 40, () -> RecipeSearch.nearest(wish, many, 12, 3)),

@@ -75,6 +75,7 @@ public final class ClothView extends Region {
     private StoneImage draftImage;
     private StoneImage fullImage;
     private Results.Moment asked;
+    private Results.Moment drafted;
     private Object shadowOf;
     private Grid shadowGrid;
     /** Pixels a mm, with the whole stone on the cloth and as it is looked at now. */
@@ -121,6 +122,10 @@ public final class ClothView extends Region {
         show.litProperty().addListener((o, a, b) -> drawLit(b));
         workbench.stepProperty().addListener((o, a, b) -> redrawStone());
         workbench.coatProperty().addListener((o, a, b) -> redrawStone());
+        workbench.seenByProperty().addListener((o, a, b) -> {
+            redrawStone();
+            drawLinen();
+        });
         workbench.heldProperty().addListener((o, a, b) -> {
             redrawStone();
             redrawOverlay();
@@ -330,6 +335,8 @@ public final class ClothView extends Region {
         throwShadow();
         int steps = Math.min(workbench.stepProperty().get(), picture.steps());
         if (seen()) {
+            asked = null;
+            drafted = null;
             fullImage = lie(fullImage, picture.terrain().grid());
             show.askSeen(workbench.shown().orElseThrow().viewpoint());
             placeStone();
@@ -339,12 +346,21 @@ public final class ClothView extends Region {
         double light = workbench.shown().map(p -> p.habits().light().from()).orElse(320.0);
         int held = tool().showsPainting() ? workbench.heldProperty().get() : -1;
         StonePicture quick = show.draftProperty().get() == null ? picture : show.draftProperty().get();
-        asked = new Results.Moment(picture, bareUnderHand ? 0 : steps, bareUnderHand ? 0 : workbench.coatProperty().get(), light,
-                held < 0 ? -1 : Math.min(held, picture.steps()));
-        draftImage = lie(draftImage, quick.terrain().grid());
-        draftImage.draw(new Results.Moment(quick, asked.steps(), asked.coats(), light, asked.held()).draw(Care.QUICK, () -> false));
+        Results.Moment moment = new Results.Moment(picture, bareUnderHand ? 0 : steps, bareUnderHand ? 0 : workbench.coatProperty().get(),
+                light, held < 0 ? -1 : Math.min(held, picture.steps()), workbench.seenByProperty().get());
+        if (moment.equals(asked)) {
+            placeStone();
+            return; // it lies there, or will soon
+        }
+        asked = moment;
+        Results.Moment soon = moment.of(quick);
+        if (!soon.equals(drafted)) {
+            drafted = soon;
+            draftImage = lie(draftImage, quick.terrain().grid());
+            draftImage.draw(soon.draw(Care.QUICK, () -> false));
+        }
         if (quick != picture) {
-            show.askLit(asked);
+            show.askLit(moment);
         }
         placeStone();
     }
@@ -401,6 +417,7 @@ public final class ClothView extends Region {
     /** Draws the linen again if anything it shows has changed. */
     private void drawLinen() {
         Object shows = List.of(linen.getWidth(), linen.getHeight(), evening(), workbench.studio().unit(), scale, lookX, lookY,
+                workbench.seenByProperty().get(),
                 workbench.shown().isPresent());
         if (shows.equals(linenShows)) {
             return;
@@ -461,7 +478,9 @@ public final class ClothView extends Region {
         pen.setFill(Token.HEM_INK.colour(evening()));
         pen.setFont(Font.font("Atkinson Hyperlegible", 12));
         double trueScale = Screen.getPrimary().getDpi() / Millimetres.PER_INCH;
-        pen.fillText("shown at " + Numbers.text(scale / trueScale, 1) + " × true size, hem in " + unit.symbol(), w - 14, h - 12);
+        String by = workbench.seenByProperty().get().words();
+        pen.fillText("shown at " + Numbers.text(scale / trueScale, 1) + " × true size, hem in " + unit.symbol()
+                + (by.isEmpty() ? "" : ", " + by), w - 14, h - 12);
         pen.setTextAlign(TextAlignment.LEFT);
     }
 

@@ -18,6 +18,7 @@ import mosspebble.core.area.Grid;
 import mosspebble.core.area.Remembered;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.colour.Shelf;
+import mosspebble.core.colour.Lamp;
 import mosspebble.core.picture.StonePicture;
 import mosspebble.core.picture.StoneTerrain;
 import mosspebble.core.plan.StoneState;
@@ -214,13 +215,18 @@ public class PlanWorker implements AutoCloseable {
 
     /** The picture of a plan at so many pixels per mm; only on the worker. */
     public StonePicture picture(PaintPlan plan, double pixelsPerMm, StoneState look) {
-        return picture(plan, Grid.around(plan.survey().dome().outline().halfWidth() + 6, plan.survey().dome().outline().halfHeight() + 6,
-                1 / pixelsPerMm), look);
+        return picture(plan, whole(plan, pixelsPerMm), look, Lamp.DAYLIGHT);
+    }
+
+    /** Pixels for a whole stone, so many per mm. */
+    static Grid whole(PaintPlan plan, double pixelsPerMm) {
+        return Grid.around(plan.survey().dome().outline().halfWidth() + 6, plan.survey().dome().outline().halfHeight() + 6,
+                1 / pixelsPerMm);
     }
 
     /** The picture of a plan on a grid, such as a part of the stone looked at closely; only on the worker. */
-    public StonePicture picture(PaintPlan plan, Grid grid, StoneState look) {
-        return StonePicture.of(plan, terrain(plan.survey(), grid), look);
+    public StonePicture picture(PaintPlan plan, Grid grid, StoneState look, Lamp lamp) {
+        return StonePicture.of(plan, terrain(plan.survey(), grid), look, lamp);
     }
 
     /** Terrains are large: as many are kept as have {@link #MOST_CELLS} together, at least one. */

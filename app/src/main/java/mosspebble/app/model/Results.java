@@ -20,6 +20,7 @@ import javafx.collections.FXCollections;
 import javafx.collections.ObservableMap;
 import javafx.collections.ObservableSet;
 import mosspebble.core.area.Grid;
+import mosspebble.core.colour.Lamp;
 import mosspebble.core.picture.Care;
 import mosspebble.core.picture.EdgePicture;
 import mosspebble.core.picture.SeenPicture;
@@ -48,16 +49,21 @@ public final class Results {
      * @param lightFrom degrees clockwise from straight up
      * @param held steps of the moment that the left half is held at; -1 for none
      */
-    public record Moment(StonePicture of, int steps, int coats, double lightFrom, int held) {
+    public record Moment(StonePicture of, int steps, int coats, double lightFrom, int held, SeenBy by) {
+
+        /** The same moment in another picture of the same plan. */
+        public Moment of(StonePicture other) {
+            return new Moment(other, steps, coats, lightFrom, held, by);
+        }
 
         /** Its pixels, premultiplied ARGB on the picture's grid; unfinished if they are no longer wanted. */
         public int[] draw(Care care, BooleanSupplier unwanted) {
             Grid grid = of.terrain().grid();
             int[] pixels = new int[grid.cells()];
-            of.draw(new StonePicture.Shown(steps, coats, lightFrom, care), unwanted, pixels);
+            of.draw(new StonePicture.Shown(steps, coats, lightFrom, by.care(care)), unwanted, pixels);
             if (held >= 0) {
                 int[] before = new int[grid.cells()];
-                of.draw(new StonePicture.Shown(held, 0, lightFrom, care), unwanted, before);
+                of.draw(new StonePicture.Shown(held, 0, lightFrom, by.care(care)), unwanted, before);
                 for (int row = 0; row < grid.rows(); row++) {
                     System.arraycopy(before, row * grid.columns(), pixels, row * grid.columns(), grid.columns() / 2);
                 }
@@ -124,6 +130,7 @@ public final class Results {
             askThumbs();
         });
         workbench.lookProperty().addListener((o, before, now) -> askPicture());
+        workbench.seenByProperty().addListener((o, before, now) -> askPicture());
         pixelsPerMm.addListener((o, before, now) -> askPicture());
         close.addListener((o, before, now) -> askPicture());
         plan.addListener((o, before, now) -> askPicture());
@@ -301,12 +308,13 @@ public final class Results {
             return;
         }
         StoneState look = workbench.lookProperty().get();
-        desk.ask(draftLine, d -> d.picture(now, scale / 2, look), quick -> {
+        Lamp lamp = workbench.seenByProperty().get().lamp();
+        desk.ask(draftLine, d -> d.picture(now, PlanWorker.whole(now, scale / 2), look, lamp), quick -> {
             draft.set(quick);
             picture.set(quick);
         }, error -> picture.set(null));
         Grid part = close.get();
-        desk.ask(pictureLine, d -> part == null ? d.picture(now, scale, look) : d.picture(now, part, look), picture::set,
+        desk.ask(pictureLine, d -> d.picture(now, part == null ? PlanWorker.whole(now, scale) : part, look, lamp), picture::set,
                 error -> picture.set(null));
     }
 

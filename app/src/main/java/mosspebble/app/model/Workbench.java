@@ -60,6 +60,7 @@ public final class Workbench {
     private final ReadOnlyStringWrapper notice = new ReadOnlyStringWrapper("");
     private final ObjectProperty<Stage> stage = new SimpleObjectProperty<>(Stage.STONE);
     private final ObjectProperty<StoneState> look = new SimpleObjectProperty<>(StoneState.DRY);
+    private final ObjectProperty<SeenBy> seenBy = new SimpleObjectProperty<>(SeenBy.DAY);
     private final StringProperty item = new SimpleStringProperty("");
     private final IntegerProperty step = new SimpleIntegerProperty(Integer.MAX_VALUE);
     private final IntegerProperty coat = new SimpleIntegerProperty();
@@ -125,6 +126,11 @@ public final class Workbench {
 
     public ObjectProperty<StoneState> lookProperty() {
         return look;
+    }
+
+    /** By what light the stone is looked at; no matter of the studio. */
+    public ObjectProperty<SeenBy> seenByProperty() {
+        return seenBy;
     }
 
     /** Id of the thing of the sketch that is in hand. */

@@ -382,6 +382,8 @@ public final class Shell extends StackPane {
         actions.add(Action.of("Next step", () -> stepBar.by(1)).key("."));
         actions.add(Action.of("Step before", () -> stepBar.by(-1)).key(","));
         actions.add(Action.of("Look: dry, wet, curing, sealed", stepBar::nextLook).key("L").also("wet", "varnish"));
+        actions.add(Action.of("Light on the stone: day, warm lamp, cool lamp, flat",
+                () -> workbench.seenByProperty().set(workbench.seenByProperty().get().next())).key("T").also("LED", "candle", "colours"));
         actions.add(Action.of("Look closer at the stone", cloth::closer).key("Z").where(this::onCloth).also("zoom", "enlarge"));
         actions.add(Action.of("Look from farther", cloth::farther).key("Shift Z").where(this::onCloth).also("zoom out"));
         actions.add(Action.of("See the whole stone", cloth::whole).key("W").where(this::onCloth).also("fit", "zoom"));

@@ -177,8 +177,8 @@ public enum SealKind {
     }
 
     /**
-     * Share of milk white in its wet film, 0 to 1: emulsions are cloudy until their water has left and their drops have run together; wax is
-     * dull until it is buffed (common practice, no source).
+     * Share of milk white in its wet film, 0 to 1: emulsions are cloudy until their water has left and their drops have run together;
+     * wax is dull until it is buffed (common practice, no source).
      */
     public double milk() {
         return switch (this) {

@@ -1,5 +1,7 @@
 package mosspebble.core.colour;
 
+import java.util.function.IntToDoubleFunction;
+
 /**
  * CIE 1931 2-degree standard observer under illuminant D65 on the 36 bands of {@link Spectrum}, as plain sums normalised so that the
  * perfect white has Y = 1.
@@ -29,20 +31,21 @@ final class Observer {
     };
 
     /** Weights of X, Y and Z per band; the Y weights add up to 1. */
-    static final double[][] WEIGHTS = weights();
+    static final double[][] WEIGHTS = weights(band -> D65[band]);
 
     private Observer() {}
 
-    private static double[][] weights() {
+    /** The same for another light, by its power in each band. */
+    static double[][] weights(IntToDoubleFunction power) {
         double[][] weights = new double[3][Spectrum.BANDS];
         double total = 0;
         for (int band = 0; band < Spectrum.BANDS; band++) {
-            total += Y_BAR[band] * D65[band];
+            total += Y_BAR[band] * power.applyAsDouble(band);
         }
         for (int band = 0; band < Spectrum.BANDS; band++) {
-            weights[0][band] = X_BAR[band] * D65[band] / total;
-            weights[1][band] = Y_BAR[band] * D65[band] / total;
-            weights[2][band] = Z_BAR[band] * D65[band] / total;
+            weights[0][band] = X_BAR[band] * power.applyAsDouble(band) / total;
+            weights[1][band] = Y_BAR[band] * power.applyAsDouble(band) / total;
+            weights[2][band] = Z_BAR[band] * power.applyAsDouble(band) / total;
         }
         return weights;
     }

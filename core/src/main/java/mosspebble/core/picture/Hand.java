@@ -10,8 +10,8 @@ import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.Polygon;
 
 /**
- * The body that a hand gives to a coat: hairs of the brush along the stroke, a lip of paint at its edge, caps of dots. Heights in µm, places
- * in mm; fixed to the stone.
+ * The body that a hand gives to a coat: hairs of the brush along the stroke, a lip of paint at its edge, caps of dots. Heights in µm,
+ * places in mm; fixed to the stone.
  */
 final class Hand {
 

@@ -2,6 +2,7 @@ package mosspebble.core.picture;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
@@ -13,6 +14,8 @@ import mosspebble.core.coats.Film;
 import mosspebble.core.coats.FilmTable;
 import mosspebble.core.coats.SoakIn;
 import mosspebble.core.colour.Lab;
+import mosspebble.core.colour.Lamp;
+import mosspebble.core.colour.Spectrum;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Step;
 import mosspebble.core.plan.StoneState;
@@ -45,6 +48,7 @@ final class Painting {
     private final StoneTerrain terrain;
     private final Grid grid;
     private final StoneState look;
+    private final Lamp lamp;
     private final FilmTable table;
     private final Through through;
     private final int[] film;
@@ -54,17 +58,18 @@ final class Painting {
     private final float[] pencilled;
     private final int[] filmBelow;
 
-    Painting(PaintPlan plan, StoneTerrain terrain, StoneState look) {
+    Painting(PaintPlan plan, StoneTerrain terrain, StoneState look, Lamp lamp) {
         this.terrain = terrain;
         this.grid = terrain.grid;
         this.look = look;
+        this.lamp = lamp;
         this.table = new FilmTable(PaintPlan.bare(plan.survey().stone(), look), SoakIn.share(plan.survey().stone()));
         this.through = new Through(table);
         this.film = new int[grid.cells()];
         this.pencilled = new float[grid.cells()];
         this.filmBelow = new int[grid.cells()];
         this.now = Pixels.of(grid.cells());
-        this.bare = Pixels.BARE | table.film(0).look().toSrgb().rgb();
+        this.bare = Pixels.BARE | lamp.seen(table.film(0).look()).rgb();
         Arrays.fill(now.colour(), bare);
     }
 
@@ -78,8 +83,9 @@ final class Painting {
         for (Step step : plan.steps()) {
             if (step.side() != plan.up().side()) {
                 changes.add(Change.nothing());
-            } else if (step instanceof Step.Seal) {
-                changes.add(takeOffPencil());
+            } else if (step instanceof Step.Seal seal) {
+                Change cleaned = takeOffPencil();
+                changes.add(new Change(cleaned.at, cleaned.after, Collections.nCopies(seal.varnish().coats() - 1, cleaned.after)));
             } else if (step.layers().size() == 1) {
                 changes.add(laid(step.layers().get(0), step.kind()));
             } else if (!step.layers().isEmpty()) {
@@ -375,14 +381,19 @@ final class Painting {
         return between(before);
     }
 
+    /** Lighter or darker by so much L*, of the same hue. */
+    private static Spectrum wet(Film film, double shift) {
+        Lab lab = film.lab();
+        double y = new Lab(Math.min(100, Math.max(0, lab.l() + shift)), lab.a(), lab.b()).toXyz().y();
+        double times = y / Math.max(1e-6, film.look().luminance());
+        return Spectrum.of(i -> Math.min(1, film.look().at(i) * times));
+    }
+
     /** Colour with how much of the ground still shows, 0 to 255, in the top byte. */
     private int packed(int number, Coat coat) {
         Film top = table.film(number);
-        Lab lab = top.lab();
-        int rgb = look == StoneState.WET && coat.dryingShift() != 0
-                ? new Lab(Math.min(100, Math.max(0, lab.l() + coat.dryingShift())), lab.a(), lab.b()).toXyz().toSrgb().rgb()
-                : top.look().toSrgb().rgb();
-        return (int) Math.round(255 * through.of(number)) << 24 | rgb;
+        Spectrum seen = look == StoneState.WET && coat.dryingShift() != 0 ? wet(top, coat.dryingShift()) : top.look();
+        return (int) Math.round(255 * through.of(number)) << 24 | lamp.seen(seen).rgb();
     }
 
     private void rubOut(Mask mask, float[] drawn) {

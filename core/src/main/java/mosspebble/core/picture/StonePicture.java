@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.function.BooleanSupplier;
 import mosspebble.core.coats.Sheen;
+import mosspebble.core.colour.Lamp;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Step;
 import mosspebble.core.plan.StoneState;
@@ -27,8 +28,13 @@ public final class StonePicture {
         this.shading = shading;
     }
 
+    /** By daylight. */
     public static StonePicture of(PaintPlan plan, StoneTerrain terrain, StoneState look) {
-        Painting painting = new Painting(plan, terrain, look);
+        return of(plan, terrain, look, Lamp.DAYLIGHT);
+    }
+
+    public static StonePicture of(PaintPlan plan, StoneTerrain terrain, StoneState look, Lamp lamp) {
+        Painting painting = new Painting(plan, terrain, look, lamp);
         return new StonePicture(terrain, painting.bare(), painting.of(plan), new Shading(terrain, film(plan, look)));
     }
 

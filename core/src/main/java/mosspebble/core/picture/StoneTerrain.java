@@ -10,8 +10,8 @@ import mosspebble.core.stone.Dome;
 import mosspebble.core.stone.Survey;
 
 /**
- * The bare stone on a grid of pixels: where it is, how it leans, the colour, relief and shine of its skin. Depends on the stone and the grid
- * only; immutable.
+ * The bare stone on a grid of pixels: where it is, how it leans, the colour, relief and shine of its skin. Depends on the stone
+ * and the grid only; immutable.
  */
 public final class StoneTerrain {
 

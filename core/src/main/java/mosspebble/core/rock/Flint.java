@@ -24,7 +24,7 @@ final class Flint extends Fabric {
         place.tint(tone * (1 + 0.10 * warm), tone, tone * (1 - 0.10 * warm));
         double pale = step(0.36, 0.6, noise.octaves(u - 40, v + 10, 8, 4, pixel));
         place.toward(0.4 * pale, 1.9, 1.85, 1.75);
-        double bowl = bowl(u, v);
+        double bowl = bowl(u + 3 * noise.octaves(u, v, 14, 3, pixel), v + 3 * noise.octaves(u + 30, v - 8, 14, 3, pixel));
         double d = Math.hypot(u - blowU, v - blowV);
         double ripple = step(4, 9, d) * (1 - step(13, 20, d)) * Math.sin(2 * Math.PI * Math.sqrt(d) * 2.4) * Noise.visible(1.6, pixel);
         place.height = 0.55 * bowl + 0.012 * ripple + 0.004 * noise.octaves(u, v, 1.2, 3, pixel);

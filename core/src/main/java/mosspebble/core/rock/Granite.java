@@ -125,7 +125,9 @@ final class Granite extends Fabric {
         double gap = far[1] - far[0];
         boolean milky = mineral[is] == Mineral.QUARTZ.ordinal() || mineral[next] == Mineral.QUARTZ.ordinal();
         double soft = Math.max(milky ? 0.17 : 0.07, 0.8 * pixel);
-        double fine = noise.octaves(u, v, 0.5, 3, pixel);
+        double along = u * cos[is] + v * sin[is];
+        double across = v * cos[is] - u * sin[is];
+        double fine = noise.octaves(u, v, 0.5, 3, pixel) + noise.octaves(along / 6, across, 0.28, 3, pixel); // cleavage, each grain its own
         colour(is, fine, place);
         double r = place.red;
         double g = place.green;

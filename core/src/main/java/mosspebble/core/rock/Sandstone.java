@@ -18,21 +18,30 @@ final class Sandstone extends Fabric {
         double beds = noise.octaves(u / 33, warped, 9, 5, pixel);
         double fine = noise.octaves(u / 14, warped, 1.4, 3, pixel);
         double sand = Noise.visible(2 * GRAIN, pixel);
-        double bump = sand == 0 ? 0 : sand * grain(u, v);
-        double tone = 1 + 0.42 * beds + 0.10 * fine + 0.20 * (bump - 0.4) * sand;
+        Grain grain = sand == 0 ? Grain.NONE : grain(u + 0.1 * noise.octaves(u, v, 0.5, 2, pixel), v);
+        double tone = 1 + 0.42 * beds + 0.10 * fine + sand * (0.34 * (grain.tone - 0.5) + 0.22 * (grain.height - 0.4));
         double iron = step(0.05, 0.5, beds);
         place.tint(tone * (1 - 0.02 * iron), tone * (1 - 0.08 * iron), tone * (1 - 0.16 * iron));
         double dark = step(0.42, 0.6, -noise.octaves(u / 60, warped + 70, 17, 3, pixel));
         place.toward(0.35 * dark, tone * 0.62, tone * 0.60, tone * 0.66);
         double pore = pores.depth(u, v, pixel);
         place.shade(1 - 0.6 * pore);
-        place.height = 0.07 * bump * sand + 0.09 * noise.octaves(u / 9, warped, 5, 4, pixel) - 0.2 * pore;
+        place.height = 0.05 * grain.height * sand + 0.09 * noise.octaves(u / 9, warped, 5, 4, pixel) - 0.2 * pore;
         place.gloss = 0.02;
         place.glint = 0;
     }
 
-    /** Height within the nearest grain, 0 between grains to 1. */
-    private double grain(double u, double v) {
+    /**
+     * A grain of sand.
+     *
+     * @param height 0 between grains to 1
+     * @param tone 0 to 1, its own
+     */
+    private record Grain(double height, double tone) {
+        static final Grain NONE = new Grain(0.4, 0.5);
+    }
+
+    private Grain grain(double u, double v) {
         int c0 = (int) Math.floor(u / GRAIN);
         int r0 = (int) Math.floor(v / GRAIN);
         double near = Double.POSITIVE_INFINITY;
@@ -48,6 +57,6 @@ final class Sandstone extends Fabric {
                 }
             }
         }
-        return Math.max(0, 1 - near) * (0.55 + 0.45 * tone);
+        return new Grain(Math.max(0, 1 - near) * (0.55 + 0.45 * tone), tone);
     }
 }

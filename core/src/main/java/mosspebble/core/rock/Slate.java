@@ -9,6 +9,9 @@ final class Slate extends Fabric {
     /** Height of one sheet, mm. */
     private static final double SHEET = 0.05;
 
+    /** Flakes of mica so wide glint here and there, mm. */
+    private static final double MICA = 0.12;
+
     private final double veinAt;
     private final double veinTurn;
 
@@ -22,7 +25,8 @@ final class Slate extends Fabric {
     void fill(double u, double v, double pixel, Place place) {
         double streak = noise.octaves(u / LONG, v, 2.4, 5, pixel);
         double broad = noise.octaves(u / 3, v, 16, 3, pixel);
-        double tone = 1 + 0.34 * streak + 0.2 * broad;
+        double grain = noise.octaves(u / 2, v, 0.3, 3, pixel);
+        double tone = 1 + 0.34 * streak + 0.2 * broad + 0.12 * grain;
         place.tint(tone * 0.99, tone, tone * 1.02);
         double rust = step(0.18, 0.55, noise.octaves(u / 3 + 40, v + 9, 19, 4, pixel));
         place.toward(0.5 * rust, tone * 1.28, tone * 1.02, tone * 0.80);
@@ -30,7 +34,8 @@ final class Slate extends Fabric {
         double whole = Math.floor(sheets);
         double edge = step(0.5, 1, sheets - whole);
         double height = SHEET * (whole + edge) + 0.018 * noise.octaves(u / LONG, v, 1.3, 4, pixel)
-                + 0.01 * noise.octaves(u, v, 0.6, 3, pixel);
+                + 0.01 * noise.octaves(u, v, 0.6, 3, pixel)
+                + 0.006 * grain;
         double along = u * Math.cos(veinTurn) + v * Math.sin(veinTurn);
         double off = -u * Math.sin(veinTurn) + v * Math.cos(veinTurn) - veinAt - 2.2 * noise.octaves(along, 3, 14, 4, 0);
         double wide = 0.5 * (0.35 + noise.octaves(along, 50, 17, 3, 0));
@@ -38,6 +43,8 @@ final class Slate extends Fabric {
         own(place, 0.75 * vein, 0.62, 0.61, 0.58);
         place.height = height + 0.03 * vein;
         place.gloss = 0.12 + 0.2 * vein;
-        place.glint = 0;
+        int c = (int) Math.floor(u / MICA);
+        int r = (int) Math.floor(v / MICA);
+        place.glint = pixel < MICA && noise.quick(c + 77, r) > 0.97 ? c * 7919 + r | 1 : 0;
     }
 }

@@ -13,6 +13,7 @@ import mosspebble.core.coats.Coat;
 import mosspebble.core.coats.FilmTable;
 import mosspebble.core.coats.Sheen;
 import mosspebble.core.colour.Lab;
+import mosspebble.core.colour.Lamp;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.PaintOptics;
 import mosspebble.core.colour.Palette;
@@ -109,7 +110,7 @@ class PaintingTest {
     }
 
     private static Pixels laid(PaintPlan plan, Grid grid, int steps) {
-        Painting painting = new Painting(plan, StoneTerrain.of(plan.survey(), grid), StoneState.DRY);
+        Painting painting = new Painting(plan, StoneTerrain.of(plan.survey(), grid), StoneState.DRY, Lamp.DAYLIGHT);
         Pixels pixels = Pixels.of(grid.cells());
         painting.of(plan).subList(0, steps).forEach(c -> pixels.put(c.after(), c.at()));
         return pixels;
@@ -196,6 +197,7 @@ class PaintingTest {
         }
         assertThat(drawn).as("a line round the board").isGreaterThan(300);
         assertThat(left).as("nothing of it after the seal").isZero();
+        assertThat(picture.coats(picture.steps() - 1)).as("both coats of varnish can be shown").isEqualTo(2);
         assertThat(Lab.of(Srgb.ofRgb(picture.colourAt(picture.steps(), 100, 140))).b()).as("blue").isLessThan(-20);
     }
 

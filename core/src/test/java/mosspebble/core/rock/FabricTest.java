@@ -110,8 +110,8 @@ class FabricTest {
     }
 
     /**
-     * Mean lineal intercept as in ASTM E112; the mean diameter is about 1.5 times as much. Medium-grained: 1 to 5 mm (usual in petrology, from
-     * memory); grown rocks have no preferred direction.
+     * Mean lineal intercept as in ASTM E112; the mean diameter is about 1.5 times as much. Medium-grained: 1 to 5 mm (usual in petrology,
+     * from memory); grown rocks have no preferred direction.
      */
     @Test
     @Tag("outside")
