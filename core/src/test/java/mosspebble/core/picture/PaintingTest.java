@@ -27,6 +27,7 @@ import mosspebble.core.units.Millimetres;
 import mosspebble.core.units.Srgb;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
@@ -160,6 +161,43 @@ class PaintingTest {
     }
 
     @Test
+    void hairsRunAlongTheLongestWayAndALineHasNone() {
+        Grid grid = new Grid(-15, -15, 0.05, 600, 600);
+        Geometry strip = Shapes.swept(new Coordinate(-12, -2), new Coordinate(12, -2), 0, 4);
+        Hand hand = new Hand(strip, 1, false, grid);
+        double along = 0;
+        double across = 0;
+        for (double x = -10; x < 10; x += 0.37) {
+            for (double y = -1.8; y < 1.8; y += 0.29) {
+                along += Math.abs(hand.hair(x + 0.2, y) - hand.hair(x, y));
+                across += Math.abs(hand.hair(x, y + 0.2) - hand.hair(x, y));
+                assertThat(hand.hair(x, y)).isBetween(-1.5, 1.5);
+            }
+        }
+        assertThat(across).as("furrows lie side by side along the stroke").isGreaterThan(4 * along);
+        Geometry upright = Shapes.swept(new Coordinate(-2, -12), new Coordinate(-2, 12), 4, 0);
+        Hand turned = new Hand(upright, 1, false, grid);
+        assertThat(turned.hair(1, 3.2)).as("and upright on what is upright").isCloseTo(turned.hair(1, 3), within(0.25));
+        assertThat(new Hand(strip, 1, false, new Grid(-15, -15, 0.4, 75, 75)).hair(1, 1)).as("finer than the pixel").isZero();
+    }
+
+    @ParameterizedTest
+    @CsvSource({"3,2,2", "250,180,90"})
+    void aTinyAndAHugeStoneAreDrawn(double length, double width, double height) {
+        Stone stone = Stone.cobble().withSize(new Millimetres(Math.max(20, length)), new Millimetres(Math.max(15, width)),
+                new Millimetres(Math.max(3, height)));
+        PaintPlan plan = Boards.plan(Boards.project(10, Map.of("board", Mix.of("blue"))).withStone(stone), Paints.shelf());
+        for (double cell : new double[] {stone.length().value() / 40, stone.length().value() / 300}) {
+            Grid grid = Grid.around(stone.length().value() * 0.6, stone.width().value() * 0.6, cell);
+            StonePicture picture = StonePicture.of(plan, StoneTerrain.of(plan.survey(), grid), StoneState.SEALED);
+            int[] out = new int[grid.cells()];
+            picture.draw(picture.steps(), 320, out);
+            assertThat(out[grid.cells() / 2 + grid.columns() / 2] >>> 24).as("opaque in the middle").isEqualTo(255);
+            assertThat(out[0]).as("nothing in the corner").isZero();
+        }
+    }
+
+    @Test
     void whatShowsThroughFadesCoatByCoat() {
         FilmTable table = new FilmTable(Spectrum.flat(0.3), 0);
         Through through = new Through(table);
@@ -191,7 +229,7 @@ class PaintingTest {
             for (int c = 0; c < 200; c++) {
                 drawn += picture.colourAt(pencil + 1, c, r) != bare ? 1 : 0;
                 int end = picture.colourAt(picture.steps(), c, r);
-                boolean board = Math.abs(grid.x(c)) < 15.3 && Math.abs(grid.y(r)) < 15.3;
+                boolean board = Math.abs(grid.x(c)) < 15.05 && Math.abs(grid.y(r)) < 15.05;
                 left += !board && end != bare ? 1 : 0;
             }
         }
