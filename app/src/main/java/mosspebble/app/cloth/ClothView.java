@@ -53,12 +53,6 @@ public final class ClothView extends Region {
 
     private static final double HEM = 32;
 
-    /** So many times as near as where the whole stone is seen. */
-    private static final double CLOSEST = 8;
-
-    /** How far light and shade reach, mm. */
-    private static final double SURROUNDINGS = 2.5;
-
     private final Workbench workbench;
     private final Results show;
     private final SliceLine slice;
@@ -81,10 +75,8 @@ public final class ClothView extends Region {
     /** Pixels a mm, with the whole stone on the cloth and as it is looked at now. */
     private double fit = 1;
     private double scale = 1;
-    private double zoom = 1;
-    /** Place in the middle of the cloth, mm. */
-    private double lookX;
-    private double lookY;
+    private final CloseLook near = new CloseLook();
+    /** Place of the stone that the hand holds, mm; null for none. */
     private Point2D heldAt;
     private boolean hover;
     private Point2D handAt = Point2D.ZERO;
@@ -201,9 +193,7 @@ public final class ClothView extends Region {
             return;
         }
         if (seen()) {
-            zoom = 1;
-            lookX = 0;
-            lookY = 0;
+            near.whole();
         }
         linen.setWidth(w);
         linen.setHeight(h);
@@ -213,11 +203,11 @@ public final class ClothView extends Region {
             StoneOutline outline = outline(project);
             double room = Math.min((w - 2 * HEM - 84) / (2 * outline.halfWidth()), (h - 2 * HEM - 66) / (2 * outline.halfHeight()));
             fit = Math.max(0.3, Math.min(9, Math.floor(room * 20) / 20));
-            scale = fit * zoom;
+            scale = fit * near.times();
             double output = getScene() == null || getScene().getWindow() == null ? 1 : getScene().getWindow().getOutputScaleX();
             if (!workbench.isDrafting()) {
                 show.pixelsPerMmProperty().set(fit * output);
-                show.closeProperty().set(zoom == 1 ? null : visible(outline, 1 / (scale * output)));
+                show.closeProperty().set(near.part(frame(), w, h, outline, 1 / (scale * output)).orElse(null));
             }
         });
         drawLinen();
@@ -241,45 +231,25 @@ public final class ClothView extends Region {
     }
 
     private double middleX() {
-        return HEM / 2 + getWidth() / 2 - lookX * scale;
+        return HEM / 2 + getWidth() / 2 - near.x() * scale;
     }
 
     private double middleY() {
-        return HEM / 2 + getHeight() / 2 - lookY * scale;
+        return HEM / 2 + getHeight() / 2 - near.y() * scale;
     }
 
-    /** The part of the stone that the cloth shows, with as much round it as light and shade reach; null where none of it is seen. */
-    private Grid visible(StoneOutline outline, double cell) {
-        double left = Math.max(-outline.halfWidth() - 2, frame().toX(0) - SURROUNDINGS);
-        double top = Math.max(-outline.halfHeight() - 2, frame().toY(0) - SURROUNDINGS);
-        double right = Math.min(outline.halfWidth() + 2, frame().toX(getWidth()) + SURROUNDINGS);
-        double bottom = Math.min(outline.halfHeight() + 2, frame().toY(getHeight()) + SURROUNDINGS);
-        long c0 = (long) Math.floor(left / cell);
-        long r0 = (long) Math.floor(top / cell);
-        long columns = (long) Math.ceil(right / cell) - c0;
-        long rows = (long) Math.ceil(bottom / cell) - r0;
-        return columns < 1 || rows < 1 || columns * rows > Grid.MOST_CELLS ? null
-                : new Grid(c0 * cell, r0 * cell, cell, (int) columns, (int) rows);
-    }
-
-    /** Looks closer, or from farther away, 1 to {@link #CLOSEST} times; what lies at a place of the cloth stays there. */
+    /** Looks closer, or from farther away; what lies at a place of the cloth stays there. */
     private void zoom(double by, double x, double y) {
-        double next = Math.max(1, Math.min(CLOSEST, zoom * by));
-        if (seen() || next == zoom || workbench.shown().isEmpty()) {
-            return;
-        }
         double atX = frame().toX(x);
         double atY = frame().toY(y);
-        zoom = next < 1.05 ? 1 : next;
-        scale = fit * zoom;
-        look(atX - (x - HEM / 2 - getWidth() / 2) / scale, atY - (y - HEM / 2 - getHeight() / 2) / scale);
+        if (!seen() && workbench.shown().isPresent() && near.by(by)) {
+            scale = fit * near.times();
+            look(atX - (x - HEM / 2 - getWidth() / 2) / scale, atY - (y - HEM / 2 - getHeight() / 2) / scale);
+        }
     }
 
-    /** Puts a place of the stone into the middle of the cloth, as far as there is stone. */
     private void look(double x, double y) {
-        StoneOutline outline = outline(workbench.shown().orElseThrow());
-        lookX = zoom == 1 ? 0 : Math.max(-outline.halfWidth(), Math.min(outline.halfWidth(), x));
-        lookY = zoom == 1 ? 0 : Math.max(-outline.halfHeight(), Math.min(outline.halfHeight(), y));
+        near.at(x, y, outline(workbench.shown().orElseThrow()));
         requestLayout();
     }
 
@@ -294,7 +264,8 @@ public final class ClothView extends Region {
 
     /** Shows the whole stone. */
     public void whole() {
-        zoom(1 / CLOSEST, 0, 0);
+        near.whole();
+        requestLayout();
     }
 
     private void placeStone() {
@@ -416,7 +387,7 @@ public final class ClothView extends Region {
 
     /** Draws the linen again if anything it shows has changed. */
     private void drawLinen() {
-        Object shows = List.of(linen.getWidth(), linen.getHeight(), evening(), workbench.studio().unit(), scale, lookX, lookY,
+        Object shows = List.of(linen.getWidth(), linen.getHeight(), evening(), workbench.studio().unit(), scale, near.x(), near.y(),
                 workbench.seenByProperty().get(),
                 workbench.shown().isPresent());
         if (shows.equals(linenShows)) {
@@ -593,7 +564,7 @@ public final class ClothView extends Region {
     private void drag(MouseEvent e) {
         handAt = new Point2D(e.getX(), e.getY());
         if (heldAt != null) { // what was taken hold of stays under the hand
-            look(lookX + heldAt.getX() - frame().toX(e.getX()), lookY + heldAt.getY() - frame().toY(e.getY()));
+            look(near.x() + heldAt.getX() - frame().toX(e.getX()), near.y() + heldAt.getY() - frame().toY(e.getY()));
             return;
         }
         if (tool().drag(frame(), e)) {

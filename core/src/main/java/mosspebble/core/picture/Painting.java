@@ -305,6 +305,8 @@ final class Painting {
                 field[r * w + c] = Math.max(share(mask, within.column() + c, within.row() + r), 1 - within.at(c, r));
             }
         }
+        int[] next = new int[table.size()];
+        int[] shown = new int[table.size()];
         int reach = Math.max(1, (int) Math.round(0.9 / grid.cellMm()));
         float[] soft = Blur.box(Blur.box(field, w, h, reach), w, h, reach);
         for (int r = 0; r < h; r++) {
@@ -317,10 +319,14 @@ final class Painting {
                 float share = near ? t * t * (3 - 2 * t) * within.at(c, r) * Math.min(1, 0.35f + dark) : 0;
                 if (share > 0.01f && (dark > 0 || field[r * w + c] < 0.5f)) {
                     int i = (within.row() + r) * grid.columns() + within.column() + c;
-                    int next = table.over(film[i], coat, step.coats());
-                    now.colour()[i] = blend(now.colour()[i], packed(next, coat), share);
+                    int below = film[i];
+                    if (next[below] == 0) {
+                        next[below] = table.over(below, coat, step.coats());
+                        shown[below] = packed(next[below], coat);
+                    }
+                    now.colour()[i] = blend(now.colour()[i], shown[below], share);
                     if (dark >= 0.5f) {
-                        film[i] = next;
+                        film[i] = next[below];
                     }
                 }
             }
@@ -331,9 +337,13 @@ final class Painting {
     /** Before a seal what is left of the drawing is taken off. */
     private Change takeOffPencil() {
         Pixels before = now.copy();
+        int[] clean = new int[table.size()];
+        clean[0] = bare;
         for (int i = 0; i < pencilled.length; i++) {
             if (pencilled[i] > 0 && filmBelow[i] == film[i]) {
-                now.colour()[i] = film[i] == 0 ? bare : packed(film[i], table.film(film[i]).coat().orElseThrow());
+                int here = film[i];
+                clean[here] = clean[here] != 0 ? clean[here] : packed(here, table.film(here).coat().orElseThrow());
+                now.colour()[i] = clean[here];
             }
         }
         return between(before);
