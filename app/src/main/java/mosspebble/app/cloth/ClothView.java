@@ -53,6 +53,9 @@ public final class ClothView extends Region {
 
     private static final double HEM = 32;
 
+    /** A larger cloth is drawn a little coarser, so that a picture has room in the memory. */
+    private static final double MOST_PIXELS = 3_500_000;
+
     private final Workbench workbench;
     private final Results show;
     private final SliceLine slice;
@@ -205,6 +208,7 @@ public final class ClothView extends Region {
             fit = Math.max(0.3, Math.min(9, Math.floor(room * 20) / 20));
             scale = fit * near.times();
             double output = getScene() == null || getScene().getWindow() == null ? 1 : getScene().getWindow().getOutputScaleX();
+            output = Math.min(output, Math.sqrt(MOST_PIXELS / (w * h)));
             if (!workbench.isDrafting()) {
                 show.pixelsPerMmProperty().set(fit * output);
                 show.closeProperty().set(near.part(frame(), w, h, outline, 1 / (scale * output)).orElse(null));

@@ -56,7 +56,7 @@ final class Hand {
             return 0;
         }
         Coordinate[] width = new MinimumDiameter(largest).getDiameter().getCoordinates();
-        return Math.atan2(width[1].y - width[0].y, width[1].x - width[0].x) + Math.PI / 2;
+        return width.length < 2 ? 0 : Math.atan2(width[1].y - width[0].y, width[1].x - width[0].x) + Math.PI / 2;
     }
 
     /** How much more or less paint a hair leaves, about -1 to 1. */

@@ -178,6 +178,9 @@ class PaintingTest {
         Geometry upright = Shapes.swept(new Coordinate(-2, -12), new Coordinate(-2, 12), 4, 0);
         Hand turned = new Hand(upright, 1, false, grid);
         assertThat(turned.hair(1, 3.2)).as("and upright on what is upright").isCloseTo(turned.hair(1, 3), within(0.25));
+        Geometry nothingWide = Shapes.swept(new Coordinate(-5, 0), new Coordinate(5, 0), 3, 0);
+        assertThat(new Hand(nothingWide, 1, false, grid).hair(0, 0)).as("a strip without width").isBetween(-1.5, 1.5);
+        assertThat(new Hand(Shapes.nothing(), 1, false, grid).hair(0, 0)).isBetween(-1.5, 1.5);
         assertThat(new Hand(strip, 1, false, new Grid(-15, -15, 0.4, 75, 75)).hair(1, 1)).as("finer than the pixel").isZero();
     }
 
