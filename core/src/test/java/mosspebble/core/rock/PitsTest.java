@@ -1,0 +1,118 @@
+package mosspebble.core.rock;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import mosspebble.core.stone.RockKind;
+import mosspebble.core.stone.Skin;
+import mosspebble.core.stone.Stone;
+import mosspebble.core.stone.Texture;
+import mosspebble.core.units.Srgb;
+import org.junit.jupiter.api.Tag;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Holes strewn over a skin, and the marks by which rocks are told apart. */
+class PitsTest {
+
+    private static double covered(Pits pits, double step) {
+        int hole = 0;
+        int all = 0;
+        for (double v = -60; v < 60; v += step) {
+            for (double u = -60; u < 60; u += step) {
+                hole += pits.depth(u, v, 0.02) > 0 ? 1 : 0;
+                all++;
+            }
+        }
+        return (double) hole / all;
+    }
+
+    /**
+     * Discs strewn at random cover 1 - exp(-n a) of the plane, n a place and a their mean area (P. Hall, Introduction to the Theory of
+     * Coverage Processes, 1988, from memory). Here n is the chance over the area of a cell, and the mean of pi r^2 / s is taken over
+     * r = least + (most - least) q^2 and squeezing s = 1 + q / 2, q even from 0 to 1.
+     */
+    @ParameterizedTest
+    @Tag("outside")
+    @CsvSource({"4, 0.3, 0.3, 1.6", "2, 0.6, 0.2, 0.8", "1, 0.9, 0.1, 0.45"})
+    void holesCoverAsMuchAsRandomDiscsDo(double cell, double chance, double least, double most) {
+        double area = 0;
+        for (int i = 0; i < 1000; i++) {
+            double q = (i + 0.5) / 1000;
+            area += Math.PI * Math.pow(least + (most - least) * q * q, 2) / 1000;
+        }
+        double squeezed = 2 * Math.log(1.5); // the mean of 1 / (1 + q / 2)
+        double expected = 1 - Math.exp(-chance / (cell * cell) * area * squeezed);
+        double found = 0;
+        for (int seed = 1; seed <= 6; seed++) {
+            found += covered(new Pits(new Noise(seed), 0, cell, chance, least, most), 0.31) / 6;
+        }
+        assertThat(found).isCloseTo(expected, within(0.14 * expected));
+    }
+
+    @Test
+    void holesAreDeepInTheMiddleHaveAnEdgeAndFadeWithThePixel() {
+        Pits pits = new Pits(new Noise(9), 0, 5, 0.5, 0.8, 1.6);
+        double deepest = 0;
+        double steepest = 0;
+        for (double v = -20; v < 20; v += 0.9) {
+            for (double u = -20; u < 20; u += 0.02) {
+                double depth = pits.depth(u, v, 0.01);
+                deepest = Math.max(deepest, depth);
+                steepest = Math.max(steepest, Math.abs(pits.depth(u + 0.02, v, 0.01) - depth));
+                if (!(depth >= 0 && depth <= 1) || pits.depth(u, v, 4) != 0 || pits.depth(u, v, 1.2) > depth) {
+                    assertThat(depth).as("deeper than it is, or drawn though smaller than the pixel, at %s, %s", u, v).isNaN();
+                }
+            }
+        }
+        assertThat(deepest).isGreaterThan(0.9);
+        assertThat(steepest).as("walls are steep").isGreaterThan(0.05);
+        assertThat(covered(new Pits(new Noise(9), 0, 5, 0, 0.8, 1.6), 1)).as("no chance, no hole").isZero();
+        assertThat(covered(pits, 0.5)).isNotEqualTo(covered(new Pits(new Noise(9), 500, 5, 0.5, 0.8, 1.6), 0.5));
+    }
+
+    private static Fabric fabric(RockKind rock) {
+        return Fabric.of(Stone.cobble().withSkin(Skin.of(rock, Texture.SMOOTH, Srgb.ofHex("#4a4038"))));
+    }
+
+    @Test // flint is glassy where it broke and chalky where its rind is left (common knowledge)
+    void flintIsGlassyButForAPaleMattRind() {
+        Fabric flint = fabric(RockKind.FLINT);
+        Place place = new Place();
+        int rind = 0;
+        int glass = 0;
+        for (double v = -60; v < 60; v += 1.3) {
+            for (double u = -60; u < 60; u += 1.3) {
+                flint.at(u, v, 0.2, place);
+                rind += place.apart ? 1 : 0;
+                glass += place.gloss > 0.6 ? 1 : 0;
+                if (place.apart) {
+                    assertThat(place.gloss).isLessThan(0.4);
+                    assertThat(place.green).as("chalk is far paler than flint").isGreaterThan(3);
+                }
+            }
+        }
+        assertThat(glass).isGreaterThan(rind);
+        assertThat(rind).isGreaterThan(200);
+    }
+
+    @Test
+    void slateGlintsOnlyWhereItsFlakesCanBeSeenAndHasAPaleVein() {
+        Fabric slate = fabric(RockKind.SLATE);
+        Place place = new Place();
+        int glints = 0;
+        int vein = 0;
+        for (double v = -40; v < 40; v += 0.31) {
+            for (double u = -40; u < 40; u += 0.37) {
+                slate.at(u, v, 0.5, place);
+                assertThat(place.glint).as("a pixel holds many flakes").isZero();
+                vein += place.red > 2.2 ? 1 : 0;
+                slate.at(u, v, 0.05, place);
+                glints += place.glint != 0 ? 1 : 0;
+            }
+        }
+        assertThat(glints / 55_900.0).as("three in a hundred").isCloseTo(0.03, within(0.006));
+        assertThat(vein / 55_900.0).as("a thin vein").isBetween(0.0005, 0.05);
+    }
+}
