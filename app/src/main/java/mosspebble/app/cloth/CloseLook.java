@@ -47,7 +47,7 @@ final class CloseLook {
     /** Goes nearer or farther; answers whether that changed anything. */
     boolean by(double factor) {
         double next = Math.max(1, Math.min(CLOSEST, times * factor));
-        next = next < HARDLY ? 1 : next;
+        next = factor < 1 && next < HARDLY ? 1 : next; // only on the way out, or small steps would never begin
         boolean changed = next != times;
         times = next;
         return changed;

@@ -19,6 +19,7 @@ import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
 import javafx.scene.paint.Color;
+import javafx.scene.paint.ImagePattern;
 import javafx.scene.shape.Rectangle;
 import javafx.scene.shape.StrokeLineCap;
 import javafx.scene.text.Font;
@@ -65,6 +66,8 @@ public final class ClothView extends Region {
     private final ImageView stone = new ImageView();
     private final Canvas overlay = new Canvas();
     private Object linenShows;
+    private Color linenTone;
+    private ImagePattern woven;
     private Stone outlineOf;
     private StoneOutline outline;
     /** What lies on the cloth now: the draft while something moves, the picture with full care soon after. */
@@ -401,7 +404,12 @@ public final class ClothView extends Region {
         GraphicsContext pen = linen.getGraphicsContext2D();
         double w = linen.getWidth();
         double h = linen.getHeight();
-        pen.setFill(Linen.of(Token.LINEN.colour(evening())));
+        Color tone = Token.LINEN.colour(evening());
+        if (!tone.equals(linenTone)) { // woven once a theme, not once a frame
+            linenTone = tone;
+            woven = Linen.of(tone);
+        }
+        pen.setFill(woven);
         pen.fillRect(0, 0, w, h);
         pen.setStroke(stitch());
         pen.setLineWidth(1.4);

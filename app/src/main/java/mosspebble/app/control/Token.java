@@ -17,8 +17,6 @@ import javafx.scene.paint.Color;
  */
 public enum Token {
     INK, QUIET, MOSS, DEEP_MOSS, LINEN, STITCH,
-    /** Threads of the linen. */
-    THREAD,
     /** Stitches of the hem, and the figures along it. */
     HEM, HEM_INK,
     /** What is drawn over the stone's picture: white chalk, graphite, the dark below chalk, a knob's rim, a point taken. */

@@ -312,7 +312,10 @@ public final class Results {
         desk.ask(draftLine, d -> d.picture(now, PlanWorker.whole(now, scale / 2), look, lamp), quick -> {
             draft.set(quick);
             picture.set(quick);
-        }, error -> picture.set(null));
+        }, error -> {
+            draft.set(null);
+            picture.set(null);
+        });
         Grid part = close.get();
         desk.ask(pictureLine, d -> d.picture(now, part == null ? PlanWorker.whole(now, scale) : part, look, lamp), picture::set,
                 error -> picture.set(null));

@@ -24,9 +24,19 @@ class CloseLookPartTest {
         CloseLook near = new CloseLook();
         assertThat(near.part(frame(near, 5), 800, 600, OUTLINE, 0.2)).isEmpty();
         assertThat(near.by(0.5)).as("farther than whole is not gone").isFalse();
-        assertThat(near.by(1.01)).as("hardly nearer is whole").isFalse();
         near.at(20, 10, OUTLINE);
         assertThat(near.x()).as("the whole stone stays in the middle").isZero();
+    }
+
+    @Test
+    void smallStepsOfAFingerAddUpAndTheLastWayOutSnapsToTheWhole() {
+        CloseLook near = new CloseLook();
+        for (int i = 0; i < 100; i++) {
+            assertThat(near.by(1.01)).as("step %d", i).isTrue();
+        }
+        assertThat(near.times()).isCloseTo(Math.pow(1.01, 100), within(1e-9));
+        near.by(1.04 / near.times());
+        assertThat(near.isWhole()).as("as good as whole is whole").isTrue();
     }
 
     @Test
