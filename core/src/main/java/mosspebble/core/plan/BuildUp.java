@@ -265,7 +265,9 @@ public final class BuildUp {
             area += mm2;
             widened |= wide;
             loads.add(region.colour().mix());
-            if (mm2 > largest) {
+            boolean dots = own.tool().kind() == Tool.Kind.DOT_END;
+            boolean onlyDots = tool == null || tool.kind() == Tool.Kind.DOT_END;
+            if (dots == onlyDots ? mm2 > largest : onlyDots) { // a rod is for dots alone: what else is there wants a brush for all
                 largest = mm2;
                 tool = own.tool();
             }

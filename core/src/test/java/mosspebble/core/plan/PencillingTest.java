@@ -35,6 +35,7 @@ import mosspebble.core.stone.Texture;
 import mosspebble.core.units.Srgb;
 import mosspebble.core.words.StepWords;
 import org.junit.jupiter.api.Test;
+import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
@@ -104,6 +105,17 @@ class PencillingTest {
                 assertThat(lay.doing().pencil()).as("a second coat follows the first").isEmpty();
             }
         }
+    }
+
+    @Test // a flat-ended rod sets dots; a pass that also fills something is done with a brush (common practice, no source)
+    void aRodIsForDotsAlone() {
+        Geometry dot = new GeometryFactory().createPoint(new Coordinate(8, 8)).buffer(3, 32);
+        PaintPlan mixed = plan("#e9e2d2", Habits.Primer.NEVER, new Tile("dot", dot, "blue"),
+                new Tile("block", box(20, 10, 24, 14), "blue"));
+        assertThat(first(mixed, "dot").key()).as("one pass").isEqualTo(first(mixed, "block").key());
+        assertThat(first(mixed, "dot").tool().kind()).isNotEqualTo(Tool.Kind.DOT_END);
+        PaintPlan alone = plan("#e9e2d2", Habits.Primer.NEVER, new Tile("dot", dot, "blue"));
+        assertThat(first(alone, "dot").tool().kind()).isEqualTo(Tool.Kind.DOT_END);
     }
 
     @Test
