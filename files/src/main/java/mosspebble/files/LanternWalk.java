@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import mosspebble.core.care.Compatibility;
 import mosspebble.core.care.SmearTest;
 import mosspebble.core.blend.Blend;
@@ -27,6 +28,7 @@ import mosspebble.core.sketch.Designs;
 import mosspebble.core.sketch.Item;
 import mosspebble.core.sketch.ItemMode;
 import mosspebble.core.sketch.LetterSetting;
+import mosspebble.core.sketch.LineWish;
 import mosspebble.core.sketch.Motif;
 import mosspebble.core.sketch.Placement;
 import mosspebble.core.sketch.Repertoire;
@@ -99,7 +101,7 @@ public final class LanternWalk {
                 made("copper", "copper metallic", PaintKind.METALLIC, "#a9623a", 0.84, 24, 30, 4),
                 made("silver", "silver metallic", PaintKind.METALLIC, "#a7abb0", 0.86, 26, 30, 4),
                 made("glaze-blue", "blue glaze", PaintKind.GLAZE, "#23406e", 0.28, 30, 50, 5),
-                made("glaze-lamp", "pale lamp glaze", PaintKind.GLAZE, "#f9dc92", 0.34, 22, 50, 5),
+                made("glaze-lamp", "pale lamp glaze", PaintKind.GLAZE, "#f0dcf0", 0.26, 22, 50, 5),
                 made("glitter", "star glitter", PaintKind.GLITTER, "#c9bfa6", 0.22, 18, 25, 4.5),
                 made("shift", "dusk colour-shift", PaintKind.COLOUR_SHIFT, "#6f5f9a", 0.30, 15, 20, 6),
                 made("ink-black", "black alcohol ink pen", PaintKind.INK, "#1d1b22", 0.80, 3, 4, 2.5).made(Binder.ALCOHOL, Finish.MATT,
@@ -210,7 +212,7 @@ public final class LanternWalk {
         colours.put("stone", mix("slate", 2, "soot", 1));
         colours.put("tower", Mix.of("cream"));
         colours.put("red", Mix.of("brick"));
-        colours.put("lamp", mix("yellow", 2, "white", 1));
+        colours.put("lamp", mix("cream", 2, "yellow", 1));
         colours.put("beam", Mix.of("glaze-lamp"));
         colours.put("dark", Mix.of("pen-black"));
         colours.put("light", Mix.of("pen-white"));
@@ -225,12 +227,18 @@ public final class LanternWalk {
         Map<String, Mix> colours = new LinkedHashMap<>();
         colours.put("letters", mix("night", 3, "plum", 1));
         colours.put("i2/letters", mix("marigold", 3, "brick", 1));
+        colours.put("shadow", Mix.of("copper"));
         Project alone = project("lettering", "Lantern Walk", "the sign at the start", stone, repertoire,
-                new Subject.Word(List.of("LANTERN", "WALK"), BuiltIn.SLAB), false, 2, colours, Optional.of(Mix.of("white")),
+                new Subject.Word(List.of("LANTERN", "WALK"), BuiltIn.SLAB, LetterSetting.plain().withStyle(LetterSetting.Style.SHADOW)),
+                false, 2, colours, Optional.of(mix("white", 2, "cream", 1)),
                 Habits.usual().withGround(Habits.Ground.UNDER)).withViewpoint(new Viewpoint(0, 1300, 1300));
         Subject.Word over = new Subject.Word(List.of("mind the step"), "script", LetterSetting.plain().withSwell(0.05).withToEye(true));
-        return alone.withSketch(alone.sketch().map(s -> s.with("", i -> i.withPlacement(i.placement().movedBy(0, -3)))
-                .plus(Item.of(over, ItemMode.ON_STONE, new Placement(12, 31, -3, 12), 1))));
+        alone = alone.withBlend(Project.GROUND, Blend.of(BlendKind.GRADIENT).withColours(List.of(mix("cream", 4, "marigold", 1)))
+                .withShape(180, 1, 0.6)).withBlend("letters",
+                        Blend.of(BlendKind.GRADIENT).withColours(List.of(mix("plum", 1, "rose", 1))).withShape(180, 1, 0.6));
+        return alone.withSketch(alone.sketch().map(s -> s
+                .with("", i -> i.withPlacement(i.placement().sizedBy(0.95).movedBy(0, -3)))
+                .plus(Item.of(over, ItemMode.ON_STONE, new Placement(11, 29, -3, 11), 1))));
     }
 
     private static Project snail(Repertoire repertoire) {
@@ -245,7 +253,8 @@ public final class LanternWalk {
         colours.put("cheek", Mix.of("rose"));
         colours.put("light", Mix.of("pen-white"));
         return project("snail", "Snail with post", "by the letter box", stone, repertoire, new Subject.Figure("snail-post"), false, 0,
-                colours, Optional.empty(), bare());
+                colours, Optional.empty(), bare()).withBlend("shell",
+                        Blend.of(BlendKind.FROM_MIDDLE).withColours(List.of(mix("plum", 1, "brick", 2))).withShape(180, 0.6, 0.6));
     }
 
     private static Habits bare() {
@@ -268,13 +277,16 @@ public final class LanternWalk {
         colours.put("i2/others", Mix.of("marigold"));
         Project alone = project("moon", "Moon ring", "on the gate post", stone, repertoire, new Subject.Figure("moon-asleep"), false, 0,
                 colours, Optional.of(Mix.of("night")), Habits.usual());
-        Sketch sketch = alone.sketch().orElseThrow().with("", i -> i.withPlacement(i.placement().sizedBy(0.7)));
+        Sketch sketch = alone.sketch().orElseThrow().with("", i -> i.withPlacement(i.placement().sizedBy(0.78)));
         Item ring = Item.of(
-                Subject.Dots.usual().withRing(new Subject.Dots.Ring(3.6, 1.4, 2)).withCounted(new Subject.Dots.Count(0, true, true)),
+                Subject.Dots.usual().withRing(new Subject.Dots.Ring(4.2, 1.2, 1.6))
+                        .withShrink(new Subject.Dots.Shrink(Subject.Series.ALTERNATING, 0.6))
+                        .withCounted(new Subject.Dots.Count(0, true, true)),
                 ItemMode.WEARING, new Placement(0, 0, 0, 36),
                 0);
         return alone.withSketch(Optional.of(sketch.plus(ring))).withBlend(Project.GROUND, Blend.of(BlendKind.STIPPLE)
-                .withColours(List.of(mix("river", 2, "night", 1), mix("plum", 2, "rose", 1))).withShape(180, 0.7, 0.5));
+                .withColours(List.of(mix("river", 2, "night", 1), mix("plum", 2, "rose", 1))).withShape(180, 0.7, 0.5)).withBlend("band",
+                        Blend.flat().plusOver(Blend.of(BlendKind.GLAZE).withColours(List.of(Mix.of("glitter")))));
     }
 
     private static Project fox(Repertoire repertoire) {
@@ -289,7 +301,9 @@ public final class LanternWalk {
         colours.put("light", Mix.of("pen-white"));
         return project("fox", "Sleeping fox", "under the hazel", stone, repertoire, new Subject.Figure("fox-asleep"), true, 0, colours,
                 Optional.empty(), bare().withLineStyle(Habits.LineStyle.SHADED))
-                .withBlend("coat", Blend.of(BlendKind.GRADIENT).withColours(List.of(mix("rust", 2, "brick", 1))).withShape(160, 1, 0.55));
+                .withBlend("coat", Blend.of(BlendKind.GRADIENT).withColours(List.of(mix("rust", 2, "brick", 1))).withShape(160, 1, 0.55))
+                .withBlend("tail",
+                        Blend.of(BlendKind.DRY_BRUSH).withColours(List.of(mix("marigold", 2, "rust", 1))).withShape(70, 0.35, 0.5));
     }
 
     private static Project heron(Repertoire repertoire) {
@@ -306,12 +320,18 @@ public final class LanternWalk {
             colours.put("i2/" + slot, Mix.of("pen-white"));
         }
         Project alone = project("heron", "Heron against the evening", "where the stream is crossed", stone, repertoire,
-                new Subject.Pattern("bands", Map.of("bands", 6.0, "arch", 0.1, "wave", 0.02, "grow", 1.0)), true, 0, colours,
+                new Subject.Pattern("bands", Map.of("bands", 6.0, "arch", 0.06, "wave", 0.02, "grow", 1.0)), true, 0, colours,
                 Optional.empty(), bare()).withViewpoint(Viewpoint.leaning());
+        for (int band = 0; band < 4; band++) {
+            alone = alone.withBlend("band" + band,
+                    Blend.of(BlendKind.GRADIENT).withColours(List.of(colours.get("band" + (band + 1)))).withShape(180, 1, 0.5));
+        }
+        alone = alone.withBlend("band5",
+                Blend.of(BlendKind.DRY_BRUSH).withColours(List.of(mix("white", 3, "yellow", 1))).withShape(90, 0.15, 0.5));
         Placement placement = Designs
                 .fit(Designs.motif(new Subject.Figure("heron"), repertoire).orElseThrow(), Survey.of(stone).zones(), 1, 0).orElseThrow()
                 .placement();
-        Item heron = Item.of(new Subject.Figure("heron"), ItemMode.LEFT_FREE, placement.sizedBy(1.02), 1).withFringeMm(0.7);
+        Item heron = Item.of(new Subject.Figure("heron"), ItemMode.LEFT_FREE, placement.sizedBy(1.02), 1);
         return alone.withSketch(alone.sketch().map(s -> s.plus(heron)));
     }
 
@@ -324,11 +344,27 @@ public final class LanternWalk {
         colours.put("stripe0", Mix.of("night"));
         colours.put("stripe1", Mix.of("river"));
         colours.put("stripe2", new Mix(List.of(new Mix.Part("river", 1), new Mix.Part("moss", 1), new Mix.Part("white", 1))));
-        colours.put("stripe3", mix("moss", 2, "yellow", 1));
-        colours.put("stripe4", mix("yellow", 2, "rose", 1));
-        colours.put("stripe5", mix("plum", 2, "rose", 1));
+        colours.put("stripe3", new Mix(List.of(new Mix.Part("moss", 2), new Mix.Part("yellow", 1), new Mix.Part("white", 1))));
+        colours.put("stripe4", colours.get("stripe2"));
+        colours.put("stripe5", colours.get("stripe1"));
+        colours.put("i2/back", mix("moss", 2, "night", 1));
+        colours.put("i2/front", mix("moss", 1, "night", 2));
+        colours.put("i2/snow", mix("white", 3, "river", 1));
+        colours.put("i2/star", mix("cream", 3, "yellow", 1));
+        colours.put("i3/moon", mix("cream", 3, "yellow", 1));
+        colours.put("i3/stars", mix("cream", 3, "yellow", 1));
         Project front = project("window", "Night window", "last stone, at the end of the path: to be seen from both sides of the glass",
                 stone, repertoire, opening(4, 5), false, 0, colours, Optional.empty(), bare());
+        for (int stripe = 0; stripe < 5; stripe++) {
+            front = front.withBlend("stripe" + stripe,
+                    Blend.of(BlendKind.GRADIENT).withColours(List.of(colours.get("stripe" + (stripe + 1)))).withShape(90, 1, 0.5));
+        }
+        front = front.withSketch(front.sketch()
+                .map(s -> s
+                        .plus(within(repertoire, stone, "snow-pines", 0.46, 2, 11)
+                                .withLeftOut(Set.of("trunk-left", "trunk-right", "trunk-front", "shade")))
+                        .plus(within(repertoire, stone, "stars", 0.27, -18, -11)
+                                .withLeftOut(Set.of("star-3", "star-4", "star-5", "star-6")))));
         Map<String, Mix> dawn = new LinkedHashMap<>(colours);
         dawn.put("stripe0", Mix.of("plum"));
         dawn.put("stripe1", mix("plum", 1, "rose", 2));
@@ -336,11 +372,21 @@ public final class LanternWalk {
         dawn.put("stripe3", mix("brick", 1, "yellow", 2));
         dawn.put("stripe4", Mix.of("yellow"));
         dawn.put("stripe5", Mix.of("cream"));
+        front = front.withColours(colours);
         Project turned = front.turnedOver();
         Project back = project("window", "Night window", "", turned.stone(), repertoire, opening(3, 8), false, 0, dawn, Optional.empty(),
                 bare());
         return turned.withSketch(back.sketch()).withColours(dawn).turnedOver()
                 .withEdge(new Edge(Optional.empty(), List.of(new Edge.Band(0, 4, Mix.of("night")))));
+    }
+
+    /** A thing seen through the opening, placed from the middle of the stone. */
+    private static Item within(Repertoire repertoire, Stone stone, String figure, double size, double x, double y) {
+        Subject.Figure subject = new Subject.Figure(figure);
+        Placement fitted = Designs.fit(Designs.motif(subject, repertoire).orElseThrow(), Survey.of(stone).zones(), 0, 0).orElseThrow()
+                .placement();
+        return Item.of(subject, ItemMode.ON_STONE, fitted.sizedBy(size).movedBy(x, y), 0)
+                .withWithin(Optional.of("broken edge")).withLines(Item.Lines.OPEN.withWhole(LineWish.OPEN.coloured(LineWish.Colour.BLACK)));
     }
 
     private static Subject opening(int cracks, int seed) {
@@ -350,27 +396,32 @@ public final class LanternWalk {
     private static Project toadstool(Repertoire repertoire) {
         Stone stone = stone(84, 80, 29, oval(0.95, 0.3), 1.8, false, 0, 47, RockKind.BASALT, Texture.SMOOTH, "#5b5c5a");
         Map<String, Mix> colours = new LinkedHashMap<>();
-        colours.put("low", mix("moss", 3, "umber", 1));
-        colours.put("middle", Mix.of("moss"));
-        colours.put("high", mix("moss", 2, "yellow", 1));
-        colours.put("stem", Mix.of("sand"));
-        colours.put("i2/cap", Mix.of("brick"));
-        colours.put("i2/spots", Mix.of("cream"));
-        colours.put("i2/stem", Mix.of("cream"));
-        colours.put("i2/gills", Mix.of("sand"));
-        colours.put("i2/wood", mix("rust", 1, "umber", 1));
-        colours.put("i2/window", Mix.of("yellow"));
-        colours.put("i2/dark", Mix.of("soot"));
-        colours.put("i2/grass", Mix.of("moss"));
-        colours.put("i2/light", Mix.of("pen-white"));
+        for (String fern : new String[] {"", "i2/"}) {
+            colours.put(fern + "low", Mix.of("moss"));
+            colours.put(fern + "middle", mix("moss", 3, "yellow", 1));
+            colours.put(fern + "high", mix("moss", 1, "yellow", 1));
+            colours.put(fern + "stem", Mix.of("sand"));
+        }
+        colours.put("i3/cap", Mix.of("brick"));
+        colours.put("i3/spots", Mix.of("cream"));
+        colours.put("i3/stem", Mix.of("cream"));
+        colours.put("i3/gills", Mix.of("sand"));
+        colours.put("i3/wood", mix("rust", 1, "umber", 1));
+        colours.put("i3/window", Mix.of("yellow"));
+        colours.put("i3/dark", Mix.of("soot"));
+        colours.put("i3/grass", Mix.of("moss"));
+        colours.put("i3/light", Mix.of("pen-white"));
         Project alone = project("toadstool", "Toadstool before a fern", "where the path bends", stone, repertoire,
                 new Subject.Figure("fern"), false, 0, colours, Optional.empty(), bare());
-        Sketch fern = alone.sketch().orElseThrow().with("", i -> i.withPlacement(i.placement().sizedBy(0.74).turnedBy(14).movedBy(9, 0)));
+        Item one = alone.sketch().orElseThrow().items().get(0);
+        Sketch fern = alone.sketch().orElseThrow()
+                .with("", i -> i.withPlacement(one.placement().sizedBy(0.86).turnedBy(28).movedBy(11.5, 3)))
+                .plus(one.withMirrored(true).withPlacement(one.placement().sizedBy(0.86).turnedBy(-24).movedBy(-10, 3)));
         Motif house = Designs.motif(new Subject.Figure("toadstool"), repertoire).orElseThrow();
         Placement placement = Designs.fit(house, Survey.of(stone).zones(), 0, 0).orElseThrow().placement();
-        return alone.withBlend("i2/cap", Blend.of(BlendKind.LOADED).withColours(List.of(mix("brick", 2, "marigold", 1))))
+        return alone.withBlend("i3/cap", Blend.of(BlendKind.LOADED).withColours(List.of(mix("brick", 2, "marigold", 1))))
                 .withHabits(bare().withLight(new Light(320, 0.6, 0.6, 0.5, 0))).withSketch(Optional.of(
-                        fern.plus(Item.of(new Subject.Figure("toadstool"), ItemMode.ON_STONE, placement.sizedBy(0.76).movedBy(-5, 2), 0))));
+                        fern.plus(Item.of(new Subject.Figure("toadstool"), ItemMode.ON_STONE, placement.sizedBy(0.86).movedBy(-1, 3), 0))));
     }
 
     private static Mix mix(String first, int parts, String second, int others) {

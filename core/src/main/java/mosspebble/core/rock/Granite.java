@@ -23,8 +23,8 @@ final class Granite extends Fabric {
     /** How far a border between two grains wanders, mm. */
     private static final double WANDER = 0.34;
 
-    /** Height of a border below the grains, mm. */
-    private static final double SEAM = 0.02;
+    /** Most that a border lies below the grains, mm; a river wears most of them level. */
+    private static final double SEAM = 0.016;
 
     private final float[] x = new float[SIDE * SIDE];
     private final float[] y = new float[SIDE * SIDE];
@@ -138,7 +138,7 @@ final class Granite extends Fabric {
         double cloud = noise.octaves(u, v, 22, 3, pixel);
         place.shade(1 + 0.10 * cloud);
         boolean mica = mineral[is] == Mineral.MICA.ordinal();
-        double seam = SEAM * (1 - step(0, 0.16, gap));
+        double seam = SEAM * (1 - step(0, 0.16, gap)) * Math.max(0, Math.min(1, 0.3 + 1.4 * noise.gradient(u / 2.6, v / 2.6)));
         place.height = 0.05 * noise.octaves(u, v, 3.2, 5, pixel) - seam - (mica ? 0.02 : 0) + (mineral[is] == Mineral.QUARTZ.ordinal()
                 ? 0.008 : 0);
         place.gloss = mica ? 0.35 : mineral[is] == Mineral.QUARTZ.ordinal() ? 0.22 : 0.08;

@@ -17,7 +17,10 @@ import mosspebble.core.plan.Planner;
 import mosspebble.core.plan.StoneState;
 import mosspebble.core.units.Facts;
 
-/** Whether the palest paint needs more than two coats on this stone as it will look sealed. */
+/**
+ * Whether the palest paint needs more than two coats on this stone as it will look sealed: to know while colours are chosen. Once paint is
+ * laid the passes themselves say where a primer goes.
+ */
 final class PaleNeedsPrimer implements Rule {
 
     /** L* below which a stone counts as mid or dark, where white needs its third coat (common practice, no source). */
@@ -26,7 +29,7 @@ final class PaleNeedsPrimer implements Rule {
     @Override
     public List<Finding> look(Bench on) {
         double sealed = on.sealedLightness();
-        if (sealed >= MID_TONE) {
+        if (sealed >= MID_TONE || on.plan().steps().stream().anyMatch(s -> s.layer().isPresent())) {
             return List.of();
         }
         Optional<Palette.Colour> palest = on.palette().shelf().that(PaintKind.Use.FILLS).stream()

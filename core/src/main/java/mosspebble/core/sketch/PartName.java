@@ -11,15 +11,16 @@ import java.util.regex.Pattern;
  * @param stem without side and number
  * @param side where there is one
  * @param letterOf the line that a letter stands in; empty text where its name does not tell; absent where it is no letter
+ * @param with what goes with a letter, "shade of" or "light in"; else empty
  */
-public record PartName(String stem, Optional<Side> side, Optional<String> letterOf) {
+public record PartName(String stem, Optional<Side> side, Optional<String> letterOf, String with) {
 
     /** Left or right. */
     public enum Side { LEFT, RIGHT }
 
     private static final Pattern SIDED = Pattern.compile("(left|right) (.+)");
     private static final Pattern NUMBERED = Pattern.compile("(.+?) \\d+");
-    private static final Pattern LETTER = Pattern.compile("(?:first|last) \\S{1,2}|\\S{1,2} in (.+)");
+    private static final Pattern LETTER = Pattern.compile("(?:(shade of|light in) the )?(?:(?:first|last) \\S{1,2}|\\S{1,2} in (.+))");
 
     /** The name of a letter: where it stands in its line. */
     static String ofLetter(String letter, String line, boolean first, boolean last) {
@@ -30,12 +31,13 @@ public record PartName(String stem, Optional<Side> side, Optional<String> letter
     public static PartName of(String name) {
         Matcher letter = LETTER.matcher(name);
         if (letter.matches()) {
-            return new PartName(name, Optional.empty(), Optional.of(letter.group(1) == null ? "" : letter.group(1)));
+            return new PartName(name, Optional.empty(), Optional.of(Optional.ofNullable(letter.group(2)).orElse("")),
+                    Optional.ofNullable(letter.group(1)).orElse(""));
         }
         Matcher sided = SIDED.matcher(name);
         Optional<Side> side = sided.matches() ? Optional.of(sided.group(1).equals("left") ? Side.LEFT : Side.RIGHT) : Optional.empty();
         String rest = sided.matches() ? sided.group(2) : name;
         Matcher numbered = NUMBERED.matcher(rest);
-        return new PartName(numbered.matches() ? numbered.group(1) : rest, side, Optional.empty());
+        return new PartName(numbered.matches() ? numbered.group(1) : rest, side, Optional.empty(), "");
     }
 }

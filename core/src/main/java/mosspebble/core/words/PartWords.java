@@ -38,17 +38,25 @@ public final class PartWords {
             return List.of("the base under " + Words.list(names(all.stream().map(What::whole).toList())));
         }
         Share first = all.isEmpty() ? Share.WHOLE : all.get(0).share();
-        if (MEDIA.contains(first.kind()) && all.stream().allMatch(w -> w.share().equals(first))) {
+        boolean letter = all.size() >= FEW_LETTERS && all.stream().allMatch(w -> isLetter(w.whole()) && w.on().isEmpty());
+        if ((letter && !first.equals(Share.WHOLE) || MEDIA.contains(first.kind())) && all.stream().allMatch(w -> w.share().equals(first))) {
             return List.of(share(first, Words.list(names(all.stream().map(What::whole).toList()))));
         }
-        List<What> letters = all.stream().filter(PartWords::isLetter).toList();
-        if (letters.size() < FEW_LETTERS) {
-            return rows(all);
+        List<What> left = new ArrayList<>(all);
+        List<String> names = new ArrayList<>();
+        for (String with : BESIDE_LETTERS) {
+            List<What> letters = left.stream().filter(w -> isLetter(w) && PartName.of(w.part()).with().equals(with)).toList();
+            if (letters.size() >= FEW_LETTERS) {
+                names.add((with.isEmpty() ? "" : "the " + with + " ") + words(letters));
+                left.removeAll(letters);
+            }
         }
-        List<String> names = new ArrayList<>(List.of(words(letters)));
-        names.addAll(rows(all.stream().filter(w -> !isLetter(w)).toList()));
+        names.addAll(rows(left));
         return names;
     }
+
+    /** A letter may have its shade and its light. */
+    private static final List<String> BESIDE_LETTERS = List.of("", "shade of", "light in");
 
     /** What a medium or material is laid on is named after it. */
     private static final Set<Share.Kind> MEDIA = EnumSet.of(Share.Kind.CRACKLE, Share.Kind.CRACKED, Share.Kind.SIZE, Share.Kind.LEAF);
@@ -169,7 +177,7 @@ public final class PartWords {
             case FIRST_PART -> "the first part of " + whole;
             case SECOND_PART -> "the second part of " + whole;
             case DARK_BEHIND -> "the dark behind the subject";
-            case BAND -> ordinal(share) + " band of " + whole;
+            case BAND -> ordinal(share) + " part of " + whole;
             case MIXED_STEP -> "a mixed step of " + whole;
             case STREAKS -> "streaks over " + whole;
             case FOAM -> "foam on " + whole;

@@ -6,6 +6,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import mosspebble.core.blend.BlendKind;
 import mosspebble.core.blend.Share;
+import mosspebble.core.coats.Sheen;
 import mosspebble.core.drying.Setting;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Planner;
@@ -72,7 +73,7 @@ public final class StepWords {
 
     /** What is worked wet, without its bands and joins. */
     private static List<String> wholes(Step.Lay lay) {
-        return PartWords.rows(lay.doing().what().stream().map(What::whole).distinct().toList());
+        return PartWords.names(lay.doing().what().stream().map(What::whole).distinct().toList());
     }
 
     /** "Second coat: " where there are several, else what the hand does. */
@@ -197,7 +198,10 @@ public final class StepWords {
             case OUTLINE, LINE_FIRST, DETAIL -> "Draw with " + coat + ", lightly, turning the stone so that the hand pulls toward you.";
             case HIGHLIGHT -> "Touch on " + coat + "; reload for every dot of equal size.";
             default -> {
-                String own = how(lay.doing().what().get(0));
+                What first = lay.doing().what().get(0);
+                String own = first.share().kind() == Share.Kind.GLAZE && lay.paint().load().coat().sheen() == Sheen.GLITTER
+                        ? glitter(first.share())
+                        : how(first);
                 String on = lay.doing().what().size() > 1 ? " on " + Words.list(PartWords.names(lay.doing().what())) : "";
                 yield !own.isEmpty() ? Words.upper(coat) + ". " + own
                         : count.of() == 1 ? coat + on + ", thin and even."
@@ -215,6 +219,12 @@ public final class StepWords {
         return "A thin, even coat of " + lay.paint().load().coat().name() + " on what is quite dry; " + Setting.LAMP.toSeconds()
                 + " s under the lamp, 60 to 120 by its label; do not look into it. At once rub " + lay.layers().get(1).load().coat().name()
                 + " on with a soft tip until it shines, brush off the rest over paper and pour it back; do not breathe it in.";
+    }
+
+    /** Flakes sink and lie edge up where they are brushed out or thinned. */
+    private static String glitter(Share share) {
+        return "Stir it up; pat it on and do not brush it out, so that the flakes lie flat."
+                + (share.number() < share.of() ? " The next one closes what bald patches are left." : "");
     }
 
     /** How it is cut up where the paint does not stay open long enough for all of it. */

@@ -13,6 +13,7 @@ import mosspebble.core.area.Grid;
 import mosspebble.core.area.Remembered;
 import mosspebble.core.blend.Blend;
 import mosspebble.core.blend.BlendKind;
+import mosspebble.core.blend.Share;
 import mosspebble.core.care.Compatibility;
 import mosspebble.core.care.Resin;
 import mosspebble.core.care.SmearTest;
@@ -184,6 +185,18 @@ class SealedPlansTest {
         List<Step.Lay> large = glitter(25);
         assertThat(StepWords.sentence(large.get(0))).contains("bald patches").doesNotContain("streaky").doesNotContain("Pencil");
         assertThat(StepWords.reason(large.get(0))).contains("two thin coats").contains("what is below is meant to show");
+    }
+
+    @Test
+    // flakes that are brushed out or thinned stand on edge (common practice, no source)
+    void glitterLaidOverAColourIsPattedOnAndNotThinned() {
+        Project board = board(25, "white").withBlend("board",
+                Blend.flat().plusOver(Blend.of(BlendKind.GLAZE).withColours(List.of(Mix.of("glitter")))));
+        List<Step.Lay> over = plan(board, Climate.room()).steps().stream().filter(Step.Lay.class::isInstance).map(Step.Lay.class::cast)
+                .filter(s -> s.doing().what().get(0).share().kind() == Share.Kind.GLAZE).toList();
+        assertThat(over).isNotEmpty();
+        assertThat(StepWords.sentence(over.get(0))).contains("flakes lie flat").contains("bald patches").doesNotContain("water");
+        assertThat(StepWords.sentence(over.get(over.size() - 1))).doesNotContain("bald patches").doesNotContain("water");
     }
 
     @Test

@@ -178,6 +178,12 @@ class WordsTest {
                 .map(t -> new What(What.Of.PART, t, Share.WHOLE, List.of())).toList();
         assertThat(PartWords.names(word)).containsExactly("the word Lamp");
         assertThat(PartWords.names(word.subList(1, 3))).as("two letters by their names").hasSize(2);
+        List<What> shades = word.stream().map(w -> new What(What.Of.PART, "shade of the " + w.part(), Share.WHOLE, List.of())).toList();
+        assertThat(PartWords.names(Stream.concat(word.stream(), shades.stream()).toList())).as("letters and their shade")
+                .containsExactly("the word Lamp", "the shade of the word Lamp");
+        Share upper = Share.of(Share.Kind.BAND, 1);
+        assertThat(PartWords.names(word.stream().map(w -> new What(What.Of.PART, w.part(), upper, List.of())).toList()))
+                .as("the same share of every letter").containsExactly("the first part of the word Lamp");
         assertThat(PartWords.names(Stream.concat(word.stream(), Stream.of(WING)).toList())).containsExactly("the word Lamp",
                 "the left wing");
         assertThat(StepWords.brief(second) + ", " + StepWords.coatOf(second)).isEqualTo("Twelve rays, 2 of 2");
