@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.nio.file.Files;
+import java.awt.image.BufferedImage;
 import java.nio.file.Path;
 import java.util.List;
 import javafx.scene.control.TextArea;
@@ -13,6 +14,7 @@ import mosspebble.core.finding.Finding;
 import mosspebble.core.project.Project;
 import mosspebble.core.sketch.Placement;
 import mosspebble.core.words.FindingWords;
+import javax.imageio.ImageIO;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.junit.jupiter.api.Test;
@@ -84,12 +86,25 @@ class NewcomerTest {
             app.until("the sheets", () -> app.text("#export-done").startsWith("Written"));
             app.click("#export-plan");
             app.until("the plan file", () -> app.text("#export-done").contains("plan.json"));
+            app.click("#pixels-1000");
+            app.click("#behind-clear");
+            app.click("#export-picture");
+            app.until("the picture", () -> app.text("#export-done").contains("1000.png"));
+            app.click("#pixels-8000");
+            app.click("#export-picture");
+            app.until("it is at it", () -> app.present("#export-cancel"));
+            app.click("#export-cancel");
+            app.until("it has stopped", () -> app.text("#export-done").startsWith("Stopped"));
             left = app.plan().project();
         }
         try (PDDocument sheets = Loader.loadPDF(folder.resolve("sheets/gate-owl-sheets.pdf").toFile())) {
             assertThat(sheets.getNumberOfPages()).isGreaterThanOrEqualTo(4);
         }
         assertThat(folder.resolve("sheets/gate-owl-plan.json")).content().contains("\"Gate owl\"");
+        BufferedImage picture = ImageIO.read(folder.resolve("sheets/gate-owl-1000.png").toFile());
+        assertThat(Math.max(picture.getWidth(), picture.getHeight())).isEqualTo(1_000);
+        assertThat(picture.getRGB(0, 0) >>> 24).as("transparent beside the stone").isZero();
+        assertThat(folder.resolve("sheets").toFile().list()).as("nothing of the stopped one").hasSize(3);
 
         try (Driver again = new Driver(studio, false)) {
             again.settled();

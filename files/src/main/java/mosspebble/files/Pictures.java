@@ -30,14 +30,20 @@ final class Pictures {
     private static int[] straight(int[] premultiplied) {
         int[] pixels = premultiplied.clone();
         for (int i = 0; i < pixels.length; i++) {
-            int a = pixels[i] >>> 24;
-            if (a > 0 && a < 255) {
-                int r = Math.min(255, (pixels[i] >> 16 & 255) * 255 / a);
-                int g = Math.min(255, (pixels[i] >> 8 & 255) * 255 / a);
-                int b = Math.min(255, (pixels[i] & 255) * 255 / a);
-                pixels[i] = a << 24 | r << 16 | g << 8 | b;
-            }
+            pixels[i] = straight(pixels[i]);
         }
         return pixels;
+    }
+
+    /** A colour that is not multiplied by its alpha. */
+    static int straight(int premultiplied) {
+        int a = premultiplied >>> 24;
+        if (a == 0 || a == 255) {
+            return premultiplied;
+        }
+        int r = Math.min(255, (premultiplied >> 16 & 255) * 255 / a);
+        int g = Math.min(255, (premultiplied >> 8 & 255) * 255 / a);
+        int b = Math.min(255, (premultiplied & 255) * 255 / a);
+        return a << 24 | r << 16 | g << 8 | b;
     }
 }

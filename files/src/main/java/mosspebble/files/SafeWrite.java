@@ -62,14 +62,21 @@ final class SafeWrite {
                 channel.force(true);
             }
             moveInto(part, target);
+        } catch (RuntimeException | Error e) {
+            takeAway(part, e);
+            throw e;
         } catch (IOException e) {
-            try {
-                Files.deleteIfExists(part);
-            } catch (IOException left) {
-                e.addSuppressed(left);
-            }
+            takeAway(part, e);
             throw new FileTrouble(file.toString(), "The file could not be written: " + reason(e) + "; nothing is left half done.",
                     "Choose another folder or make room on the disk.", e);
+        }
+    }
+
+    private static void takeAway(Path part, Throwable because) {
+        try {
+            Files.deleteIfExists(part);
+        } catch (IOException left) {
+            because.addSuppressed(left);
         }
     }
 

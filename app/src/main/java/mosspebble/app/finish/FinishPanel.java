@@ -21,6 +21,7 @@ import mosspebble.app.control.Entry;
 import mosspebble.app.control.Swatch;
 import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Results;
+import mosspebble.app.model.SeenBy;
 import mosspebble.app.model.Workbench;
 import mosspebble.app.screen.Panel;
 import mosspebble.core.care.Plaque;
@@ -32,8 +33,12 @@ import mosspebble.core.care.SealTrouble;
 import mosspebble.core.colour.Finish;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.PaintKind;
+import mosspebble.core.picture.Care;
+import mosspebble.core.picture.LargePicture;
+import mosspebble.core.picture.StonePicture;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Step;
+import mosspebble.core.plan.StoneState;
 import mosspebble.core.plan.Untested;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
@@ -48,6 +53,7 @@ import mosspebble.files.FileTrouble;
 import mosspebble.files.InFile;
 import mosspebble.files.Journal;
 import mosspebble.files.Paper;
+import mosspebble.files.PictureFile;
 import mosspebble.files.PlanJson;
 import mosspebble.files.Sheets;
 import mosspebble.files.SmearSheet;
@@ -73,6 +79,8 @@ public final class FinishPanel extends Panel {
     private final Button cancel;
     private final HBox working;
     private Paper paper = Paper.usualIn(Locale.getDefault());
+    private int longest = 2_000;
+    private PictureFile.Ground behind = PictureFile.Ground.LINEN;
     private Path folder = Path.of(System.getProperty("user.home"), "Moss Pebble sheets");
     private Task<?> running;
     private final PlanWorker desk;
@@ -83,6 +91,9 @@ public final class FinishPanel extends Panel {
     /** So many ways to seal are held side by side. */
     private static final int BESIDE = 2;
     private static final double CARD_WIDE = 120;
+
+    /** So much linen is seen round a stone in a picture, mm. */
+    private static final double ROUND_MM = 14;
 
     public FinishPanel(Workbench workbench, Results show, PlanWorker desk) {
         super(workbench, show);
@@ -122,6 +133,17 @@ public final class FinishPanel extends Panel {
         Button sheets = button("export-sheets", "Guide and step cards (PDF)", "The guide at true size and a card for every step",
                 this::sheets);
         sheets.getStyleClass().add("main");
+        Choice<Integer> sizes = new Choice<>("Picture, pixels", n -> longest = n);
+        for (int n : new int[] {1_000, 2_000, 4_000, 8_000}) {
+            sizes.option("pixels-" + n, Numbers.text(n, 0), n, "The longer side; a large one takes its time");
+        }
+        sizes.show(longest);
+        Choice<PictureFile.Ground> grounds = new Choice<>("Behind it", g -> behind = g);
+        for (PictureFile.Ground g : PictureFile.Ground.values()) {
+            grounds.option("behind-" + g.name().toLowerCase(Locale.ROOT), g.label(), g, g.label());
+        }
+        grounds.show(behind);
+        Button image = button("export-picture", "Picture (PNG)", "The stone as it lies on the cloth now", this::picture);
         Button json = button("export-plan", "Plan (JSON)", "The whole plan in an open format", this::json);
         cancel = button("export-cancel", "Cancel", "Stop writing (Escape)", this::cancel);
         done.setId("export-done");
@@ -146,7 +168,8 @@ public final class FinishPanel extends Panel {
                     }
                 });
         when.setId("seal-hours");
-        getChildren().addAll(place, seals, sealing, forecast, when, untried, papers, target, sheets, json, working, done,
+        getChildren().addAll(place, seals, sealing, forecast, when, untried, papers, target, sheets, json, sizes, grounds, image, working,
+                done,
                 heading("Paint it takes"), supplies,
                 heading("What is left of the drawing"), drawing, heading("On a plaque"), plaque, heading("With the years"), years,
                 heading("Take care"), cautions);
@@ -276,6 +299,20 @@ public final class FinishPanel extends Panel {
             SmearSheet.write(pairs, chosen, file);
             return true;
         });
+    }
+
+    /** Writes a picture of the stone as the cloth shows it. */
+    public void picture() {
+        int pixels = longest;
+        PictureFile.Ground ground = behind;
+        StoneState look = workbench.lookProperty().get();
+        SeenBy by = workbench.seenByProperty().get();
+        int asked = workbench.stepProperty().get();
+        start("-" + pixels + ".png", (plan, file, progress) -> PictureFile.write(plan,
+                new LargePicture.Wish(pixels, ground == PictureFile.Ground.CLEAR ? 1 : ROUND_MM, look, by.lamp(),
+                        new StonePicture.Shown(Math.min(asked, plan.steps().size()), 0, plan.project().habits().light().from(),
+                                by.care(Care.FULL))),
+                ground, file, progress));
     }
 
     /** Writes the plan. */

@@ -33,6 +33,7 @@ public final class FinishScreen extends Screen {
     public List<Action> actions() {
         return List.of(Action.of("Write guide and step cards (PDF)", here(() -> panel().sheets())).also("print", "paper", "export"),
                 Action.of("Write a test sheet for pens under the sealer (PDF)", here(() -> panel().testSheet())).also("smear", "test"),
+                Action.of("Write a picture of the stone (PNG)", here(() -> panel().picture())).also("image", "photo", "export"),
                 Action.of("Write the plan (JSON)", here(() -> panel().json())).also("export"));
     }
 

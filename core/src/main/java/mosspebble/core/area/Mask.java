@@ -17,6 +17,9 @@ import org.locationtech.jts.geom.util.LinearComponentExtracter;
  */
 public final class Mask {
 
+    /** Shares are told apart so finely: a half is a half on whatever grid. */
+    private static final double STEPS = 1 << 20;
+
     private final int column;
     private final int row;
     private final int columns;
@@ -50,7 +53,7 @@ public final class Mask {
     }
 
     private void fill(Geometry area, Grid grid) {
-        float[] sum = new float[(columns + 2) * rows];
+        double[] sum = new double[(columns + 2) * rows]; // so that the same cell of another grid comes out the same
         for (int i = 0; i < area.getNumGeometries(); i++) {
             if (area.getGeometryN(i) instanceof Polygon polygon && !polygon.isEmpty()) {
                 ring(polygon.getExteriorRing(), true, grid, sum);
@@ -60,15 +63,15 @@ public final class Mask {
             }
         }
         for (int r = 0; r < rows; r++) {
-            float running = 0;
+            double running = 0;
             for (int c = 0; c < columns; c++) {
                 running += sum[r * (columns + 2) + c];
-                share[r * columns + c] = Math.min(1, Math.abs(running));
+                share[r * columns + c] = (float) (Math.rint(Math.min(1, Math.abs(running)) * STEPS) / STEPS);
             }
         }
     }
 
-    private void ring(LinearRing ring, boolean shell, Grid grid, float[] sum) {
+    private void ring(LinearRing ring, boolean shell, Grid grid, double[] sum) {
         Coordinate[] points = ring.getCoordinates();
         double sign = Orientation.isCCW(points) == shell ? 1 : -1;
         double left = grid.left() + column * grid.cellMm();
@@ -80,7 +83,7 @@ public final class Mask {
     }
 
     /** Adds one edge: per row its height, split over the cells it crosses by the area to its right. */
-    private void edge(double x0, double y0, double x1, double y1, double sign, float[] sum) {
+    private void edge(double x0, double y0, double x1, double y1, double sign, double[] sum) {
         if (y0 == y1) {
             return;
         }
@@ -96,19 +99,37 @@ public final class Mask {
             if (yb <= ya) {
                 continue;
             }
-            double xa = Math.max(0, Math.min(columns, x0 + (ya - y0) * slope));
-            double xb = Math.max(0, Math.min(columns, x0 + (yb - y0) * slope));
-            spread(r * (columns + 2), Math.min(xa, xb), Math.max(xa, xb), sign * (yb - ya), sum);
+            double xa = x0 + (ya - y0) * slope;
+            double xb = x0 + (yb - y0) * slope;
+            clipped(r * (columns + 2), Math.min(xa, xb), Math.max(xa, xb), sign * (yb - ya), sum);
         }
     }
 
-    private void spread(int base, double from, double to, double height, float[] sum) {
+    /** A piece of an edge within a row: what of it lies left of the cells counts whole, what lies right of them not at all. */
+    private void clipped(int base, double from, double to, double height, double[] sum) {
+        if (to <= 0 || from >= columns) {
+            sum[base + (to <= 0 ? 0 : columns)] += height;
+            return;
+        }
+        if (from >= 0 && to <= columns) {
+            spread(base, from, to, height, sum);
+            return;
+        }
+        double perCell = height / (to - from);
+        if (from < 0) {
+            sum[base] -= from * perCell;
+        }
+        double right = Math.min(columns, to);
+        spread(base, Math.max(0, from), right, perCell * (right - Math.max(0, from)), sum);
+    }
+
+    private void spread(int base, double from, double to, double height, double[] sum) {
         int first = (int) from;
         int last = (int) Math.max(first, Math.ceil(to) - 1);
         if (first == last) {
             double middle = (from + to) / 2 - first;
-            sum[base + first] += (float) (height * (1 - middle));
-            sum[base + first + 1] += (float) (height * middle);
+            sum[base + first] += height * (1 - middle);
+            sum[base + first + 1] += height * middle;
             return;
         }
         double perCell = height / (to - from);
@@ -118,10 +139,10 @@ public final class Mask {
             double b = Math.min(to, c + 1) - c;
             double inside = perCell * (b - a);
             double middle = (a + b) / 2;
-            sum[base + c] += (float) (before + inside * (1 - middle));
+            sum[base + c] += before + inside * (1 - middle);
             before = inside * middle;
         }
-        sum[base + last + 1] += (float) before;
+        sum[base + last + 1] += before;
     }
 
     /** The cells at least half covered whose middle lies at least so far from the edge of the area that this is the mask of, mm. */

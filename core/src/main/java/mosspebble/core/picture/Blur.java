@@ -2,17 +2,23 @@ package mosspebble.core.picture;
 
 import java.util.stream.IntStream;
 
-/** Box blur of a field; cells outside count as 0. */
+/**
+ * Box blur of a field; cells outside count as 0. Sums are of whole numbers, so that a cell comes out the same in whatever rectangle round it
+ * the blur was made.
+ */
 final class Blur {
 
     private static final int BLOCK = 64;
 
+    /** Parts of 1 that are told apart. */
+    private static final float FINE = 1 << 20;
+
     private Blur() {}
 
-    /** Mean over a square of 2 reach + 1 cells to a side. */
+    /** Mean over a square of 2 reach + 1 cells to a side; values to 2,000. */
     static float[] box(float[] values, int columns, int rows, int reach) {
-        float[] across = new float[values.length];
-        IntStream.range(0, rows).parallel().forEach(r -> line(values, across, r * columns, 1, columns, reach));
+        int[] across = new int[values.length];
+        IntStream.range(0, rows).parallel().forEach(r -> line(values, across, r * columns, columns, reach));
         float[] result = new float[values.length];
         IntStream.range(0, (columns + BLOCK - 1) / BLOCK).parallel()
                 .forEach(b -> down(across, result, b * BLOCK, Math.min(columns, (b + 1) * BLOCK), columns, rows, reach));
@@ -20,11 +26,12 @@ final class Blur {
     }
 
     /** Some columns side by side, row by row, as memory lies. */
-    private static void down(float[] from, float[] to, int first, int end, int columns, int rows, int reach) {
-        float[] sum = new float[end - first];
+    private static void down(int[] from, float[] to, int first, int end, int columns, int rows, int reach) {
+        long[] sum = new long[end - first];
         for (int r = 0; r < Math.min(reach, rows); r++) {
             add(from, r * columns + first, sum, 1);
         }
+        double share = 1 / ((2 * reach + 1) * (double) FINE);
         for (int r = 0; r < rows; r++) {
             if (r + reach < rows) {
                 add(from, (r + reach) * columns + first, sum, 1);
@@ -33,30 +40,34 @@ final class Blur {
                 add(from, (r - reach - 1) * columns + first, sum, -1);
             }
             for (int c = 0; c < sum.length; c++) {
-                to[r * columns + first + c] = sum[c] / (2 * reach + 1);
+                to[r * columns + first + c] = (float) (sum[c] * share);
             }
         }
     }
 
-    private static void add(float[] from, int at, float[] sum, int sign) {
+    private static void add(int[] from, int at, long[] sum, int sign) {
         for (int c = 0; c < sum.length; c++) {
             sum[c] += sign * from[at + c];
         }
     }
 
-    private static void line(float[] from, float[] to, int start, int step, int count, int reach) {
-        float sum = 0;
+    private static void line(float[] values, int[] to, int start, int count, int reach) {
+        int[] whole = new int[count];
+        for (int i = 0; i < count; i++) {
+            whole[i] = Math.round(values[start + i] * FINE);
+        }
+        long sum = 0;
         for (int i = 0; i < Math.min(reach, count); i++) {
-            sum += from[start + i * step];
+            sum += whole[i];
         }
         for (int i = 0; i < count; i++) {
             if (i + reach < count) {
-                sum += from[start + (i + reach) * step];
+                sum += whole[i + reach];
             }
             if (i - reach - 1 >= 0) {
-                sum -= from[start + (i - reach - 1) * step];
+                sum -= whole[i - reach - 1];
             }
-            to[start + i * step] = sum / (2 * reach + 1);
+            to[start + i] = (int) Math.round((double) sum / (2 * reach + 1));
         }
     }
 }

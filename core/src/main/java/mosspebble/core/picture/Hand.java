@@ -72,6 +72,21 @@ final class Hand {
                 + (fine == 0 ? 0 : 0.7 * fine * noise.gradient(a / FINE_LONG + 40, b / FINE));
     }
 
+    /** Radius of what is set by one touch, mm; 0 for what is not. */
+    private static double touch(Geometry dot) {
+        double radius = dot instanceof Polygon ? Math.sqrt(dot.getArea() / Math.PI) : 0;
+        return radius > TOUCH || 4 * Math.PI * dot.getArea() < ROUND * dot.getLength() * dot.getLength() ? 0 : radius;
+    }
+
+    /** Radius of the largest touch of a layer, mm; 0 for none. */
+    static double largestTouch(Geometry place) {
+        double largest = 0;
+        for (int k = 0; k < place.getNumGeometries(); k++) {
+            largest = Math.max(largest, touch(place.getGeometryN(k)));
+        }
+        return largest;
+    }
+
     /**
      * The caps of touches over a rectangle: a drop fills what is low below it and stands up from the highest.
      *
@@ -80,14 +95,12 @@ final class Hand {
      */
     void caps(short[] below, float[] um, int column, int row, int columns, int rows, Grid grid) {
         for (int k = 0; k < touches.getNumGeometries(); k++) {
-            if (!(touches.getGeometryN(k) instanceof Polygon dot) || dot.isEmpty()) {
+            double radius = touch(touches.getGeometryN(k));
+            if (radius < pixel) {
                 continue;
             }
+            Geometry dot = touches.getGeometryN(k);
             Envelope box = dot.getEnvelopeInternal();
-            double radius = Math.sqrt(dot.getArea() / Math.PI);
-            if (radius > TOUCH || radius < pixel || 4 * Math.PI * dot.getArea() < ROUND * dot.getLength() * dot.getLength()) {
-                continue;
-            }
             Coordinate middle = dot.getCentroid().getCoordinate();
             int c0 = (int) Math.max(0, (box.getMinX() - grid.left()) / grid.cellMm() - column);
             int c1 = (int) Math.min(columns, Math.ceil((box.getMaxX() - grid.left()) / grid.cellMm()) - column);
@@ -116,11 +129,19 @@ final class Hand {
      */
     static float[] lip(float[] share, int columns, int rows, double pixel) {
         int reach = Math.max(1, (int) Math.round(0.16 / pixel));
-        float[] near = Blur.box(Blur.box(share, columns, rows, reach), columns, rows, reach);
+        int wide = columns + 2 * reach;
+        int high = rows + 2 * reach;
+        float[] field = new float[wide * high]; // what is blurred once reaches beyond the rectangle and comes back
+        for (int r = 0; r < rows; r++) {
+            System.arraycopy(share, r * columns, field, (r + reach) * wide + reach, columns);
+        }
+        float[] near = Blur.box(Blur.box(field, wide, high, reach), wide, high, reach);
         float[] lip = new float[share.length];
-        for (int i = 0; i < lip.length; i++) {
-            float b = near[i];
-            lip[i] = share[i] * Math.min(1, 4.6f * b * (1 - b));
+        for (int r = 0; r < rows; r++) {
+            for (int c = 0; c < columns; c++) {
+                float b = near[(r + reach) * wide + c + reach];
+                lip[r * columns + c] = share[r * columns + c] * Math.min(1, 4.6f * b * (1 - b));
+            }
         }
         return lip;
     }

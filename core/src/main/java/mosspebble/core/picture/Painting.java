@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BooleanSupplier;
 import java.util.stream.IntStream;
 import mosspebble.core.area.Grid;
 import mosspebble.core.area.Mask;
@@ -22,6 +23,8 @@ import mosspebble.core.plan.StoneState;
 import mosspebble.core.rock.Noise;
 import mosspebble.core.sketch.PlacedPart;
 import mosspebble.core.sketch.Role;
+import org.locationtech.jts.geom.Envelope;
+import org.locationtech.jts.geom.Geometry;
 
 /** Lays a plan coat by coat on the pixels of a terrain and notes what each step changed. Used once. */
 final class Painting {
@@ -42,6 +45,9 @@ final class Painting {
     /** A lip is so many times as high as the coat. */
     private static final double LIP = 0.8;
 
+    /** A glaze at an edge fades over about twice so far, mm. */
+    private static final double FADES_MM = 0.9;
+
     /** Hairs take and give so much of a coat's thickness. */
     private static final double FURROW = 0.45;
 
@@ -53,12 +59,19 @@ final class Painting {
     private final Through through;
     private final int[] film;
     private final Pixels now;
+    /** Whether it is noted what each step changes, or only the end matters. */
+    private final boolean noting;
     private final int bare;
     /** Where pencil was drawn, and on which film. */
     private final float[] pencilled;
     private final int[] filmBelow;
 
     Painting(PaintPlan plan, StoneTerrain terrain, StoneState look, Lamp lamp) {
+        this(plan, terrain, look, lamp, true);
+    }
+
+    private Painting(PaintPlan plan, StoneTerrain terrain, StoneState look, Lamp lamp, boolean noting) {
+        this.noting = noting;
         this.terrain = terrain;
         this.grid = terrain.grid;
         this.look = look;
@@ -79,51 +92,74 @@ final class Painting {
     }
 
     List<Change> of(PaintPlan plan) {
-        List<Change> changes = new ArrayList<>();
-        for (Step step : plan.steps()) {
-            if (step.side() != plan.up().side()) {
-                changes.add(Change.nothing());
-            } else if (step instanceof Step.Seal seal) {
-                Change cleaned = takeOffPencil();
-                changes.add(new Change(cleaned.at, cleaned.after, Collections.nCopies(seal.varnish().coats() - 1, cleaned.after)));
-            } else if (step.layers().size() == 1) {
-                changes.add(laid(step.layers().get(0), step.kind()));
-            } else if (!step.layers().isEmpty()) {
-                Pixels before = now.copy();
-                step.layers().forEach(layer -> laid(layer, step.kind()));
-                changes.add(between(before));
-            } else if (step instanceof Step.Pencil pencil) {
-                changes.add(pencil(plan, pencil));
-            } else {
-                changes.add(Change.nothing());
-            }
-        }
-        return changes;
+        return plan.steps().stream().map(step -> done(plan, step)).toList();
     }
 
-    private Change laid(Step.Layer layer, Step.Kind kind) {
+    /** What is seen at a moment, without a note of what led there; unfinished once it is unwanted. */
+    static Pixels after(PaintPlan plan, StoneTerrain terrain, StoneState look, Lamp lamp, StonePicture.Shown shown,
+            BooleanSupplier unwanted) {
+        Painting painting = new Painting(plan, terrain, look, lamp, false);
+        for (int step = 0; step < shown.steps() && !unwanted.getAsBoolean(); step++) {
+            boolean part = step == shown.steps() - 1 && shown.coats() > 0;
+            painting.done(plan, plan.steps().get(step), part ? shown.coats() : Integer.MAX_VALUE);
+        }
+        return painting.now;
+    }
+
+    private Change done(PaintPlan plan, Step step) {
+        return done(plan, step, Integer.MAX_VALUE);
+    }
+
+    private Change done(PaintPlan plan, Step step, int mostCoats) {
+        if (step.side() != plan.up().side()) {
+            return Change.nothing();
+        }
+        if (step instanceof Step.Seal seal) {
+            Change cleaned = takeOffPencil();
+            return new Change(cleaned.at, cleaned.after, Collections.nCopies(seal.varnish().coats() - 1, cleaned.after));
+        }
+        if (step.layers().size() == 1) {
+            return laid(step.layers().get(0), step.kind(), mostCoats);
+        }
+        if (!step.layers().isEmpty()) {
+            Pixels before = before();
+            step.layers().forEach(layer -> laid(layer, step.kind(), Integer.MAX_VALUE));
+            return between(before);
+        }
+        return step instanceof Step.Pencil pencil ? pencil(plan, pencil) : Change.nothing();
+    }
+
+    /** What is seen now, where it is noted what changes. */
+    private Pixels before() {
+        return noting ? now.copy() : null;
+    }
+
+    private Change laid(Step.Layer layer, Step.Kind kind, int mostCoats) {
         Mask mask = Mask.of(layer.place(), grid);
         if (layer.soft().isShade()) {
             return fade(mask, Mask.of(layer.soft().within().orElseThrow(), grid), layer);
         }
         Mask place = layer.soft().within().map(w -> Mask.of(w, grid)).orElse(mask); // what is soft spreads beyond its own place
-        return cover(place, shares(place, mask, layer, kind), layer, kind);
+        return cover(place, shares(place, mask, layer, kind), layer, kind, Math.min(layer.coats(), mostCoats));
     }
 
     /** What differs from a state before, as one change. */
     private Change between(Pixels before) {
+        if (before == null) {
+            return Change.nothing();
+        }
         int[] at = IntStream.range(0, grid.cells()).filter(i -> now.differs(before, i)).toArray();
         return new Change(at, now.only(at), List.of());
     }
 
-    private Change cover(Mask mask, float[] share, Step.Layer layer, Step.Kind kind) {
+    private Change cover(Mask mask, float[] share, Step.Layer layer, Step.Kind kind, int most) {
         int c = mask.column();
         int r = mask.row();
         boolean drawn = isDrawn(kind);
         Hand hand = new Hand(layer.place(), layer.load().coat().step(), drawn, grid);
         float[] lip = layer.soft().mm() > 0 ? new float[share.length] : Hand.lip(share, mask.columns(), mask.rows(), grid.cellMm());
         float[] caps = new float[share.length];
-        if (kind == Step.Kind.FILL || kind == Step.Kind.HIGHLIGHT) {
+        if (hasTouches(kind)) {
             hand.caps(now.cut(c, r, mask.columns(), mask.rows(), grid.columns()).body(), caps, c, r, mask.columns(), mask.rows(), grid);
         }
         for (int i = 0; i < caps.length; i++) {
@@ -131,18 +167,21 @@ final class Painting {
         }
         Body body = new Body(share, lip, caps, hand, drawn);
         List<Pixels> within = new ArrayList<>();
-        for (int coats = 1; coats < layer.coats(); coats++) {
+        for (int coats = 1; noting && coats < most; coats++) {
             Pixels part = now.cut(c, r, mask.columns(), mask.rows(), grid.columns());
             coats(mask, body, layer, coats, cutFilm(mask), part);
             within.add(part);
         }
         int[] filmHere = cutFilm(mask);
         Pixels part = now.cut(c, r, mask.columns(), mask.rows(), grid.columns());
-        coats(mask, body, layer, layer.coats(), filmHere, part);
+        coats(mask, body, layer, most, filmHere, part);
         for (int k = 0; k < mask.rows(); k++) {
             System.arraycopy(filmHere, k * mask.columns(), film, (r + k) * grid.columns() + c, mask.columns());
         }
         now.paste(part, c, r, mask.columns(), mask.rows(), grid.columns());
+        if (!noting) {
+            return Change.nothing();
+        }
         int[] here = IntStream.range(0, share.length).filter(i -> share[i] > 0).toArray();
         int[] at = Arrays.stream(here).map(i -> (r + i / mask.columns()) * grid.columns() + c + i % mask.columns()).toArray();
         return new Change(at, part.only(here), within.stream().map(w -> w.only(here)).toList());
@@ -154,6 +193,11 @@ final class Painting {
             System.arraycopy(film, (mask.row() + r) * grid.columns() + mask.column(), values, r * mask.columns(), mask.columns());
         }
         return values;
+    }
+
+    /** Whether small round places are set by one touch each. */
+    static boolean hasTouches(Step.Kind kind) {
+        return kind == Step.Kind.FILL || kind == Step.Kind.HIGHLIGHT;
     }
 
     private static boolean isDrawn(Step.Kind kind) {
@@ -171,18 +215,23 @@ final class Painting {
                 share[r * columns + c] = mc >= 0 && mr >= 0 && mc < mask.columns() && mr < mask.rows() ? mask.at(mc, mr) : 0;
             }
         }
-        double mm = grid.cellMm();
         if (step.soft().mm() > 0) {
-            float[] inside = new float[share.length];
-            for (int i = 0; i < inside.length; i++) {
-                inside[i] = place.at(i % columns, i / columns);
-            }
-            int reach = Math.max(1, (int) Math.round(step.soft().mm() / 3 / mm));
-            float[] own = Blur.box(Blur.box(share, columns, place.rows(), reach), columns, place.rows(), reach);
-            float[] all = Blur.box(Blur.box(inside, columns, place.rows(), reach), columns, place.rows(), reach);
+            Geometry within = step.soft().within().orElse(step.place());
+            double reach = step.soft().mm() / 3;
+            Grid coarse = SoftField.grid(within, reach);
+            SoftField own = SoftField.of(coarse, SoftField.covered(step.place(), coarse), reach);
+            SoftField all = SoftField.of(coarse, SoftField.covered(within, coarse), reach);
             for (int i = 0; i < share.length; i++) {
-                float t = all[i] <= 1e-3f ? 0 : Math.min(1, own[i] / all[i]);
-                share[i] = inside[i] * t * t * (3 - 2 * t);
+                float inside = place.at(i % columns, i / columns);
+                if (inside > 0) {
+                    double x = grid.x(place.column() + i % columns);
+                    double y = grid.y(place.row() + i / columns);
+                    float whole = all.at(x, y);
+                    float t = whole <= 1e-3f ? 0 : Math.min(1, own.at(x, y) / whole);
+                    share[i] = inside * t * t * (3 - 2 * t);
+                } else {
+                    share[i] = 0;
+                }
             }
         } else if (isDrawn(kind)) {
             Noise hand = new Noise(17);
@@ -296,28 +345,24 @@ final class Painting {
     /** A glaze that is strongest at the edge of what it shades and fades to nothing inside. */
     private Change fade(Mask mask, Mask within, Step.Layer step) {
         Coat coat = step.load().coat();
-        Pixels before = now.copy();
-        int w = within.columns();
-        int h = within.rows();
-        float[] field = new float[w * h];
-        for (int r = 0; r < h; r++) {
-            for (int c = 0; c < w; c++) {
-                field[r * w + c] = Math.max(share(mask, within.column() + c, within.row() + r), 1 - within.at(c, r));
-            }
-        }
+        Pixels before = before();
+        SoftField soft = edge(step);
+        Envelope near = step.place().getEnvelopeInternal();
+        near.expandBy(3 * FADES_MM);
         int[] next = new int[table.size()];
         int[] shown = new int[table.size()];
-        int reach = Math.max(1, (int) Math.round(0.9 / grid.cellMm()));
-        float[] soft = Blur.box(Blur.box(field, w, h, reach), w, h, reach);
-        for (int r = 0; r < h; r++) {
-            for (int c = 0; c < w; c++) {
-                float t = Math.min(1, Math.max(0, (soft[r * w + c] - 0.15f) / 0.75f));
-                int mc = within.column() + c - mask.column();
-                int mr = within.row() + r - mask.row();
-                boolean near = mc >= -3 * reach && mr >= -3 * reach && mc < mask.columns() + 3 * reach && mr < mask.rows() + 3 * reach;
+        for (int r = 0; r < within.rows(); r++) {
+            for (int c = 0; c < within.columns(); c++) {
+                float inside = within.at(c, r);
+                double x = grid.x(within.column() + c);
+                double y = grid.y(within.row() + r);
+                if (inside <= 0 || !near.contains(x, y)) {
+                    continue;
+                }
                 float dark = share(mask, within.column() + c, within.row() + r);
-                float share = near ? t * t * (3 - 2 * t) * within.at(c, r) * Math.min(1, 0.35f + dark) : 0;
-                if (share > 0.01f && (dark > 0 || field[r * w + c] < 0.5f)) {
+                float t = Math.min(1, Math.max(0, (soft.at(x, y) - 0.15f) / 0.75f));
+                float share = t * t * (3 - 2 * t) * inside * Math.min(1, 0.35f + dark);
+                if (share > 0.01f && (dark > 0 || inside > 0.5f)) {
                     int i = (within.row() + r) * grid.columns() + within.column() + c;
                     int below = film[i];
                     if (next[below] == 0) {
@@ -334,9 +379,20 @@ final class Painting {
         return between(before);
     }
 
+    /** 1 on the dark edge and beyond what is shaded, softened inward. */
+    private static SoftField edge(Step.Layer step) {
+        Grid coarse = SoftField.grid(step.soft().within().orElseThrow(), FADES_MM);
+        float[] field = SoftField.covered(step.place(), coarse);
+        float[] inside = SoftField.covered(step.soft().within().orElseThrow(), coarse);
+        for (int i = 0; i < field.length; i++) {
+            field[i] = Math.max(field[i], 1 - inside[i]);
+        }
+        return SoftField.of(coarse, field, FADES_MM);
+    }
+
     /** Before a seal what is left of the drawing is taken off. */
     private Change takeOffPencil() {
-        Pixels before = now.copy();
+        Pixels before = before();
         int[] clean = new int[table.size()];
         clean[0] = bare;
         for (int i = 0; i < pencilled.length; i++) {
@@ -360,7 +416,7 @@ final class Painting {
         if (parts.isEmpty()) {
             return Change.nothing();
         }
-        Pixels before = now.copy();
+        Pixels before = before();
         int tone = pencil.drawing().chalk() ? 0xE9E7E0 : 0x55565A;
         Noise noise = new Noise(99);
         float[] drawn = new float[grid.cells()];

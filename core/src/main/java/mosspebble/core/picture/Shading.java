@@ -69,7 +69,10 @@ final class Shading {
     /** What is brighter is pressed together below white, as film does. */
     private static final float SHOULDER = 0.9f;
 
-    private static final float[] REACHES = {0.18f, 0.36f, 0.7f, 1.3f, 2.2f};
+    /** How far from a place something may stand in its light, mm. */
+    static final double FARTHEST_MM = 2.2;
+
+    private static final float[] REACHES = {0.18f, 0.36f, 0.7f, 1.3f, (float) FARTHEST_MM};
 
     /** Sides of a flake of glitter and of the patch that one tilt of metal has, mm. */
     private static final float FLAKE = 0.34f;

@@ -38,6 +38,13 @@ public final class StonePicture {
         return new StonePicture(terrain, painting.bare(), painting.of(plan), new Shading(terrain, film(plan, look)));
     }
 
+    /** Draws one moment without a note of how it came about: for pictures that are drawn once. */
+    static void draw(PaintPlan plan, StoneTerrain terrain, StoneState look, Lamp lamp, Shown shown, BooleanSupplier unwanted,
+            int[] pixels) {
+        Pixels seen = Painting.after(plan, terrain, look, lamp, shown, unwanted);
+        new Shading(terrain, film(plan, look)).draw(seen, shown, unwanted, pixels);
+    }
+
     /** The film of water or sealer over all. */
     private static Shading.Film film(PaintPlan plan, StoneState look) {
         List<Step.Seal> seals = plan.steps().stream().filter(s -> s instanceof Step.Seal && s.side() == plan.up().side())

@@ -1,5 +1,6 @@
 package mosspebble.core.picture;
 
+import java.util.function.BooleanSupplier;
 import java.util.stream.IntStream;
 import mosspebble.core.area.Grid;
 import mosspebble.core.area.Mask;
@@ -56,16 +57,26 @@ public final class StoneTerrain {
     }
 
     public static StoneTerrain of(Survey survey, Grid grid) {
+        return of(survey, grid, 0, () -> false);
+    }
+
+    /**
+     * @param round so many cells at the border of the grid are left empty, as if there were no stone
+     * @param unwanted asked now and then; once it says so, the rest is left empty
+     */
+    static StoneTerrain of(Survey survey, Grid grid, int round, BooleanSupplier unwanted) {
         StoneTerrain terrain = new StoneTerrain(survey, grid);
         Mask mask = Mask.of(survey.zones().outline(), grid);
         Fabric fabric = Fabric.of(survey.stone());
         Noise dents = new Noise(survey.stone().seed());
         Unfolding unfolding = new Unfolding(survey.dome());
-        IntStream.range(0, mask.rows()).parallel().forEach(r -> terrain.row(r, mask, fabric, dents, unfolding));
+        IntStream.range(0, mask.rows()).parallel()
+                .filter(r -> mask.row() + r >= round && mask.row() + r < grid.rows() - round && !unwanted.getAsBoolean())
+                .forEach(r -> terrain.row(r, round, mask, fabric, dents, unfolding));
         return terrain;
     }
 
-    private void row(int r, Mask mask, Fabric fabric, Noise dents, Unfolding unfolding) {
+    private void row(int r, int round, Mask mask, Fabric fabric, Noise dents, Unfolding unfolding) {
         Dome dome = survey.dome();
         double turn = Math.toRadians(survey.stone().wayUp());
         double cos = Math.cos(turn);
@@ -74,7 +85,8 @@ public final class StoneTerrain {
         double[] normal = new double[3];
         Place place = new Place();
         double y = grid.y(mask.row() + r);
-        for (int c = 0; c < mask.columns(); c++) {
+        int end = Math.min(mask.columns(), grid.columns() - round - mask.column());
+        for (int c = Math.max(0, round - mask.column()); c < end; c++) {
             float share = mask.at(c, r);
             if (share <= 0) {
                 continue;

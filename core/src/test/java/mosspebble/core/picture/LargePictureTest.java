@@ -1,0 +1,102 @@
+package mosspebble.core.picture;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.atomic.AtomicInteger;
+import mosspebble.core.Boards;
+import mosspebble.core.Paints;
+import mosspebble.core.area.Grid;
+import mosspebble.core.blend.Blend;
+import mosspebble.core.blend.BlendKind;
+import mosspebble.core.colour.Lamp;
+import mosspebble.core.colour.Mix;
+import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.StoneState;
+import mosspebble.core.project.Light;
+import mosspebble.core.project.Project;
+import org.junit.jupiter.api.Test;
+
+class LargePictureTest {
+
+    /** A graded board with a shaded bar and a drawn line on it: all that reaches beyond its own pixels. */
+    private static final PaintPlan PLAN = plan();
+
+    private static PaintPlan plan() {
+        Project board = Boards.project(46, Map.of("board", Mix.of("blue"), "bar", Mix.of("umber"), "line", Mix.of("black")))
+                .withBlend("board", Blend.of(BlendKind.GRADIENT).withColours(List.of(Mix.of("white"))).withShape(90, 1, 0.5));
+        return Boards.plan(board.withHabits(board.habits().withLight(Light.USUAL)), Paints.shelf());
+    }
+
+    private static LargePicture.Wish wish(int longest, StoneState look, int steps) {
+        return new LargePicture.Wish(longest, 2, look, Lamp.DAYLIGHT, new StonePicture.Shown(steps, 0, 320, Care.FULL));
+    }
+
+    private static int[] whole(LargePicture.Wish wish, LargePicture like) {
+        Grid grid = new Grid(-like.columns() * like.pixelMm() / 2, -like.rows() * like.pixelMm() / 2, like.pixelMm(), like.columns(),
+                like.rows());
+        int[] pixels = new int[grid.cells()];
+        StonePicture.of(PLAN, StoneTerrain.of(PLAN.survey(), grid), wish.look()).draw(wish.shown().steps(), 320, pixels);
+        return pixels;
+    }
+
+    @Test
+    void noSeamShowsBetweenTilesWhateverTheirSize() {
+        for (int steps : new int[] {0, 2, PLAN.steps().size()}) {
+            for (StoneState look : List.of(StoneState.DRY, StoneState.SEALED)) {
+                LargePicture.Wish wish = wish(420, look, steps);
+                LargePicture picture = new LargePicture(PLAN, wish, 5_000_000);
+                assertThat(picture.strip()).as("small tiles").isLessThan(picture.columns() / 2);
+                int[] whole = whole(wish, picture);
+                for (int row = 0; row < picture.rows(); row += picture.strip()) {
+                    int count = Math.min(picture.strip(), picture.rows() - row);
+                    int[] strip = picture.rows(row, count, () -> false);
+                    for (int i = 0; i < strip.length; i++) {
+                        assertThat(strip[i]).as("%s after %s steps at %s, %s", look, steps, i % picture.columns(), row)
+                                .isEqualTo(whole[row * picture.columns() + i]);
+                    }
+                }
+            }
+        }
+    }
+
+    @Test
+    void aMomentWithinAStepIsTheSameWithAndWithoutANoteOfTheWay() {
+        Grid grid = Grid.around(45, 35, 0.4);
+        StoneTerrain terrain = StoneTerrain.of(PLAN.survey(), grid);
+        StonePicture noted = StonePicture.of(PLAN, terrain, StoneState.DRY);
+        for (int steps = 1; steps <= noted.steps(); steps++) {
+            for (int coats = 0; coats < noted.coats(steps - 1); coats++) {
+                StonePicture.Shown shown = new StonePicture.Shown(steps, coats, 320, Care.FULL);
+                int[] one = new int[grid.cells()];
+                int[] other = new int[grid.cells()];
+                noted.draw(shown, () -> false, one);
+                StonePicture.draw(PLAN, terrain, StoneState.DRY, Lamp.DAYLIGHT, shown, () -> false, other);
+                assertThat(other).as("coat %s of step %s", coats, steps).isEqualTo(one);
+            }
+        }
+    }
+
+    @Test
+    void itStopsAtOnceWhenItIsNoLongerWanted() {
+        AtomicInteger asked = new AtomicInteger();
+        LargePicture picture = new LargePicture(PLAN, wish(900, StoneState.DRY, PLAN.steps().size()));
+        assertThatThrownBy(() -> picture.rows(0, picture.rows(), () -> asked.incrementAndGet() > 40))
+                .isInstanceOf(CancellationException.class);
+    }
+
+    @Test
+    void whatCannotBeDrawnIsSaid() {
+        assertThatThrownBy(() -> new LargePicture(PLAN, wish(8_000, StoneState.DRY, 3), 3_000_000))
+                .isInstanceOf(IllegalStateException.class)
+                .hasMessageContaining("memory").hasMessageContaining("8000 x");
+        assertThatThrownBy(() -> wish(8_001, StoneState.DRY, 3)).hasMessageContaining("8000");
+        assertThatThrownBy(() -> wish(199, StoneState.DRY, 3)).hasMessageContaining("200");
+        LargePicture largest = new LargePicture(PLAN, wish(8_000, StoneState.DRY, 3));
+        assertThat(Math.max(largest.columns(), largest.rows())).isEqualTo(8_000);
+        assertThat((long) largest.strip() * largest.columns()).as("a strip of it is bounded").isLessThan(20_000_000);
+    }
+}

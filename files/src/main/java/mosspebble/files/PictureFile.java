@@ -1,0 +1,232 @@
+package mosspebble.files;
+
+import java.awt.Point;
+import java.awt.Rectangle;
+import java.awt.image.BufferedImage;
+import java.awt.image.ColorModel;
+import java.awt.image.Raster;
+import java.awt.image.RenderedImage;
+import java.awt.image.SampleModel;
+import java.awt.image.WritableRaster;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.Vector;
+import java.util.concurrent.CancellationException;
+import javax.imageio.ImageIO;
+import mosspebble.core.picture.LargePicture;
+import mosspebble.core.picture.Shadow;
+import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.units.Srgb;
+
+/** A picture of a stone as a PNG of any size: strip after strip, so that no more than one is held. */
+public final class PictureFile {
+
+    /** What lies behind the stone. */
+    public enum Ground {
+        LINEN("on linen"), CLEAR("transparent");
+
+        private final String label;
+
+        Ground(String label) {
+            this.label = label;
+        }
+
+        public String label() {
+            return label;
+        }
+    }
+
+    private static final Srgb CLOTH = Srgb.ofHex("#e7e1d3");
+
+    private PictureFile() {}
+
+    /**
+     * Writes the picture.
+     *
+     * @param progress told how far it is; false stops it
+     * @return whether it was written; false if it was stopped, and then nothing is left of it
+     * @throws FileTrouble if it could not be written or there was not the memory for it
+     */
+    public static boolean write(PaintPlan plan, LargePicture.Wish wish, Ground ground, Path file, Sheets.Progress progress)
+            throws FileTrouble {
+        try {
+            Strips strips = new Strips(new LargePicture(plan, wish), ground,
+                    Shadow.of(plan.survey().dome(), wish.shown().lightFrom()), progress);
+            SafeWrite.write(file, out -> {
+                if (!ImageIO.write(strips, "png", out)) {
+                    throw new IOException("no PNG writer");
+                }
+            });
+            return true;
+        } catch (CancellationException e) {
+            return false;
+        } catch (IllegalStateException | OutOfMemoryError e) {
+            Journal.trouble("drawing a large picture", e);
+            throw new FileTrouble(file.toString(), "There is not the memory for a picture of " + wish.longest() + " pixels.",
+                    "Choose a smaller one, or close the program, open it again and write the picture first.");
+        }
+    }
+
+    /** The picture as its writer asks for it: one row after another. */
+    private static final class Strips implements RenderedImage {
+
+        private final LargePicture picture;
+        private final boolean clear;
+        private final Shadow shadow;
+        private final Sheets.Progress progress;
+        private final BufferedImage row;
+        private int[] strip = new int[0];
+        private int from;
+
+        Strips(LargePicture picture, Ground ground, Shadow shadow, Sheets.Progress progress) {
+            this.picture = picture;
+            this.clear = ground == Ground.CLEAR;
+            this.shadow = shadow;
+            this.progress = progress;
+            this.row = new BufferedImage(picture.columns(), 1, clear ? BufferedImage.TYPE_INT_ARGB : BufferedImage.TYPE_INT_RGB);
+        }
+
+        private void draw(int y) {
+            if (!progress.at((double) y / picture.rows(), "picture")) {
+                throw new CancellationException();
+            }
+            from = y / picture.strip() * picture.strip();
+            strip = null; // the last one makes room first
+            strip = picture.rows(from, Math.min(picture.strip(), picture.rows() - from),
+                    () -> !progress.at((double) y / picture.rows(), "picture"));
+        }
+
+        @Override
+        public Raster getData(Rectangle part) {
+            if (part.y < from || part.y >= from + strip.length / picture.columns()) {
+                draw(part.y);
+            }
+            int[] pixels = new int[picture.columns()];
+            System.arraycopy(strip, (part.y - from) * picture.columns(), pixels, 0, pixels.length);
+            for (int c = 0; c < pixels.length; c++) {
+                pixels[c] = clear ? Pictures.straight(pixels[c]) : over(pixels[c], picture.x(c), picture.y(part.y));
+            }
+            row.setRGB(0, 0, pixels.length, 1, pixels, 0, pixels.length);
+            return row.getData().createTranslatedChild(0, part.y);
+        }
+
+        /** A premultiplied colour on the cloth, where the stone throws its shadow. */
+        private int over(int colour, double x, double y) {
+            int bare = 255 - (colour >>> 24);
+            if (bare == 0) {
+                return colour;
+            }
+            double light = 1 - shadow.at(x, y);
+            int result = 0xFF000000;
+            for (int shift = 0; shift < 24; shift += 8) {
+                int cloth = (int) Math.round((CLOTH.rgb() >>> shift & 255) * light);
+                result |= Math.min(255, (colour >>> shift & 255) + cloth * bare / 255) << shift;
+            }
+            return result;
+        }
+
+        @Override
+        public int getWidth() {
+            return picture.columns();
+        }
+
+        @Override
+        public int getHeight() {
+            return picture.rows();
+        }
+
+        @Override
+        public ColorModel getColorModel() {
+            return row.getColorModel();
+        }
+
+        @Override
+        public SampleModel getSampleModel() {
+            return row.getSampleModel().createCompatibleSampleModel(picture.columns(), picture.rows());
+        }
+
+        @Override
+        public Vector<RenderedImage> getSources() {
+            return null;
+        }
+
+        @Override
+        public Object getProperty(String name) {
+            return java.awt.Image.UndefinedProperty;
+        }
+
+        @Override
+        public String[] getPropertyNames() {
+            return null;
+        }
+
+        @Override
+        public int getMinX() {
+            return 0;
+        }
+
+        @Override
+        public int getMinY() {
+            return 0;
+        }
+
+        @Override
+        public int getNumXTiles() {
+            return 1;
+        }
+
+        @Override
+        public int getNumYTiles() {
+            return picture.rows();
+        }
+
+        @Override
+        public int getMinTileX() {
+            return 0;
+        }
+
+        @Override
+        public int getMinTileY() {
+            return 0;
+        }
+
+        @Override
+        public int getTileWidth() {
+            return picture.columns();
+        }
+
+        @Override
+        public int getTileHeight() {
+            return 1;
+        }
+
+        @Override
+        public int getTileGridXOffset() {
+            return 0;
+        }
+
+        @Override
+        public int getTileGridYOffset() {
+            return 0;
+        }
+
+        @Override
+        public Raster getTile(int x, int y) {
+            return getData(new Rectangle(0, y, picture.columns(), 1));
+        }
+
+        @Override
+        public Raster getData() {
+            throw new UnsupportedOperationException("it is not held as a whole");
+        }
+
+        @Override
+        public WritableRaster copyData(WritableRaster to) {
+            WritableRaster rows = to == null ? Raster.createWritableRaster(getSampleModel(), new Point(0, 0)) : to;
+            for (int y = rows.getMinY(); y < rows.getMinY() + rows.getHeight(); y++) {
+                rows.setRect(getData(new Rectangle(0, y, picture.columns(), 1)));
+            }
+            return rows;
+        }
+    }
+}

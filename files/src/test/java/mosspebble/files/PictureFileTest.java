@@ -1,0 +1,91 @@
+package mosspebble.files;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.awt.image.BufferedImage;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Stream;
+import javax.imageio.ImageIO;
+import mosspebble.core.area.Remembered;
+import mosspebble.core.colour.Lamp;
+import mosspebble.core.colour.Palette;
+import mosspebble.core.picture.Care;
+import mosspebble.core.picture.LargePicture;
+import mosspebble.core.picture.StonePicture;
+import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.StoneState;
+import mosspebble.core.project.Project;
+import mosspebble.core.project.Studio;
+import mosspebble.core.project.Workshop;
+import mosspebble.core.rules.Plans;
+import mosspebble.core.stone.Survey;
+import mosspebble.core.units.Srgb;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class PictureFileTest {
+
+    private static final PaintPlan MOON = moon();
+
+    @TempDir
+    Path folder;
+
+    private static PaintPlan moon() {
+        Studio studio = LanternWalk.studio(BuiltIn.repertoire());
+        Project moon = studio.project("moon").orElseThrow();
+        return Plans.plan(moon, Survey.of(moon.stone()),
+                new Workshop(new Palette(studio.shelf()), BuiltIn.repertoire(), studio.climate(), List.of()), new Remembered());
+    }
+
+    private static LargePicture.Wish wish(int longest, double round) {
+        return new LargePicture.Wish(longest, round, StoneState.SEALED, Lamp.DAYLIGHT,
+                new StonePicture.Shown(MOON.steps().size(), 0, 320, Care.FULL));
+    }
+
+    @Test
+    void thePictureIsReadBackAtItsSizeWithTheStoneInItsPlace() throws Exception {
+        Path clear = folder.resolve("clear.png");
+        List<Double> told = new ArrayList<>();
+        assertThat(PictureFile.write(MOON, wish(640, 1), PictureFile.Ground.CLEAR, clear, (f, what) -> told.add(f))).isTrue();
+        BufferedImage image = ImageIO.read(clear.toFile());
+        assertThat(image.getWidth()).isEqualTo(640);
+        assertThat(image.getHeight()).as("a disc is as high as wide").isBetween(638, 640);
+        assertThat(image.getRGB(2, 2) >>> 24).as("no stone in the corner").isZero();
+        assertThat(image.getRGB(320, 320) >>> 24).isEqualTo(255);
+        // the disc is 90 mm wide and a mm is free on each side: its area tells the scale
+        long solid = 0;
+        for (int y = 0; y < image.getHeight(); y++) {
+            for (int x = 0; x < 640; x++) {
+                solid += image.getRGB(x, y) >>> 24;
+            }
+        }
+        assertThat(solid / 255.0 / 640 / 640 * 92 * 92).isCloseTo(MOON.survey().zones().outline().getArea(),
+                org.assertj.core.api.Assertions.withinPercentage(0.5));
+        assertThat(told).isSorted().allMatch(f -> f >= 0 && f <= 1);
+        Path linen = folder.resolve("deep/linen.png");
+        assertThat(PictureFile.write(MOON, wish(400, 16), PictureFile.Ground.LINEN, linen, (f, what) -> true)).isTrue();
+        BufferedImage laid = ImageIO.read(linen.toFile());
+        assertThat(laid.getColorModel().hasAlpha()).isFalse();
+        assertThat(Srgb.ofRgb(laid.getRGB(2, 2) & 0xFFFFFF).red()).as("lit linen").isBetween(220, 235);
+        int shade = laid.getRGB(310, 350) & 255; // beside the stone, away from the light at the upper left
+        int light = laid.getRGB(90, 50) & 255;
+        assertThat(shade).as("the stone throws a shadow").isLessThan(light - 20);
+    }
+
+    @Test
+    void aStoppedOrFailedPictureLeavesNothing() throws Exception {
+        Path file = folder.resolve("stopped.png");
+        Files.writeString(file, "an older picture");
+        assertThat(PictureFile.write(MOON, wish(500, 1), PictureFile.Ground.LINEN, file, (f, what) -> false)).isFalse();
+        assertThat(Files.readString(file)).isEqualTo("an older picture");
+        try (Stream<Path> left = Files.list(folder)) {
+            assertThat(left).containsExactly(file);
+        }
+        assertThatThrownBy(() -> PictureFile.write(MOON, wish(300, 1), PictureFile.Ground.LINEN, folder, (f, what) -> true))
+                .isInstanceOf(FileTrouble.class).hasMessageContaining("folder");
+    }
+}
