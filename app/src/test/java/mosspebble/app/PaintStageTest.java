@@ -14,6 +14,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
+import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
 import javafx.scene.shape.Circle;
 import mosspebble.core.blend.Blend;
@@ -39,6 +40,7 @@ import mosspebble.files.StudioStore;
 import mosspebble.instruments.SimulatedDrawdown;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.testfx.util.WaitForAsyncUtils;
 
 /** Colour and build-up in the real window: match a colour, calibrate a paint, blend, compare two habits, put a slip right, step through. */
 class PaintStageTest {
@@ -327,7 +329,30 @@ class PaintStageTest {
             assertThat(app.text("#step-words")).isNotEqualTo(stopped);
             app.keys(KeyCode.H);
             assertThat(app.text("#hold")).isEqualTo("hold");
+            int fill = first(app, Step.Kind.FILL) + 1;
+            app.click("#daub-" + fill);
+            app.until("that moment", () -> app.text("#step-words").startsWith(fill + " of "));
+            app.settled();
+            double all = brightness(app);
+            app.keys(KeyCode.I);
+            app.until("all but the place in hand is dimmed", () -> brightness(app) < 0.97 * all);
+            app.keys(KeyCode.I);
+            app.until("and lit again", () -> Math.abs(brightness(app) - all) < 0.005);
         }
+    }
+
+    /** Mean brightness of all that the cloth shows, 0 to 1. */
+    private static double brightness(Driver app) throws Exception {
+        WritableImage shown = WaitForAsyncUtils.asyncFx(() -> app.find("#cloth").snapshot(null, null)).get();
+        double sum = 0;
+        int count = 0;
+        for (int y = 0; y < shown.getHeight(); y += 4) {
+            for (int x = 0; x < shown.getWidth(); x += 4) {
+                sum += shown.getPixelReader().getColor(x, y).getBrightness();
+                count++;
+            }
+        }
+        return sum / count;
     }
 
     @Test

@@ -18,11 +18,11 @@ public final class BuildUpScreen extends Screen {
     private static final double COLUMN = 400;
 
     private final MendModel model;
-    private final ClothTool tool;
+    private final PaintTool tool;
     private final Runnable compare;
 
     /** @param tool of the slice, which all stages from here on share */
-    public BuildUpScreen(Surroundings with, MendModel model, ClothTool tool, Runnable compare) {
+    public BuildUpScreen(Surroundings with, MendModel model, PaintTool tool, Runnable compare) {
         super(with, "build-up", "Build-up", Stage.BUILD_UP);
         this.model = model;
         this.tool = tool;
@@ -55,6 +55,10 @@ public final class BuildUpScreen extends Screen {
         for (BuildUpPanel.Page page : BuildUpPanel.Page.values()) {
             all.add(Action.of("Build-up: " + page.label().toLowerCase(Locale.ROOT), () -> page(page)));
         }
+        all.add(Action.of("Light the place in hand", () -> tool.litProperty().set(!tool.litProperty().get())).key("I")
+                .where(() -> with.workbench().stageProperty().get() == Stage.BUILD_UP
+                        || with.workbench().stageProperty().get() == Stage.SITTING)
+                .also("dim", "where", "show", "highlight"));
         all.add(Action.of("Put right a slip of the pen in the middle", () -> {
             page(BuildUpPanel.Page.MEND);
             model.slipOfThePen();

@@ -1,6 +1,8 @@
 package mosspebble.app.buildup;
 
 import java.util.List;
+import javafx.beans.property.BooleanProperty;
+import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.value.ObservableValue;
 import javafx.geometry.Point2D;
 import javafx.scene.Cursor;
@@ -13,9 +15,12 @@ import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 import mosspebble.app.cloth.ClothFrame;
 import mosspebble.app.cloth.ClothTool;
+import mosspebble.app.cloth.Geometries;
 import mosspebble.app.cloth.SliceLine;
 import mosspebble.app.control.Token;
+import mosspebble.app.model.Workbench;
 import mosspebble.core.plan.PaintPlan;
+import org.locationtech.jts.geom.Geometry;
 
 /**
  * The hand on a painted stone: a click takes a colour in hand, the line of the slice is dragged, the pointer tells what lies below it, and
@@ -29,17 +34,46 @@ public final class PaintTool implements ClothTool {
 
     private final SliceLine slice;
     private final MendModel mend;
+    private final Workbench workbench;
+    private final BooleanProperty lit = new SimpleBooleanProperty();
     private Grip grip = Grip.NONE;
     private Point2D grabbed = Point2D.ZERO;
     private double[] grabbedSlice;
 
-    public PaintTool(SliceLine slice, MendModel mend) {
+    public PaintTool(Workbench workbench, SliceLine slice, MendModel mend) {
+        this.workbench = workbench;
         this.slice = slice;
         this.mend = mend;
     }
 
+    /** Whether all of the stone is dimmed but for where the pass in hand is laid. */
+    public BooleanProperty litProperty() {
+        return lit;
+    }
+
+    private void dim(GraphicsContext pen, ClothFrame frame, PaintPlan plan) {
+        int count = plan == null ? 0 : Math.min(workbench.stepProperty().get(), plan.steps().size());
+        if (count == 0 || plan.steps().get(count - 1).side() != plan.up().side()) {
+            return;
+        }
+        Geometry place = plan.steps().get(count - 1).place();
+        if (place.isEmpty()) {
+            return;
+        }
+        frame.inMm(pen);
+        pen.setFill(Token.UNDER_CHALK.colour(false, 0.62));
+        Geometries.fill(pen, place.getFactory().createGeometryCollection(new Geometry[] {plan.survey().zones().outline(), place}));
+        pen.setStroke(Token.CHALK.colour());
+        pen.setLineWidth(1 / frame.scale());
+        Geometries.stroke(pen, place);
+        ClothFrame.inPixels(pen);
+    }
+
     @Override
     public void draw(GraphicsContext pen, ClothFrame frame, PaintPlan plan, boolean handled) {
+        if (lit.get()) {
+            dim(pen, frame, plan);
+        }
         double[] line = slice.get();
         Point2D a = frame.toPixels(line[0], line[1]);
         Point2D b = frame.toPixels(line[2], line[3]);
@@ -102,7 +136,7 @@ public final class PaintTool implements ClothTool {
 
     @Override
     public List<ObservableValue<?>> causes() {
-        return List.of(mend.placeProperty(), mend.pointingProperty());
+        return List.of(mend.placeProperty(), mend.pointingProperty(), lit, workbench.stepProperty());
     }
 
     @Override

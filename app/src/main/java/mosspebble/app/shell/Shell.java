@@ -135,7 +135,7 @@ public final class Shell extends StackPane {
         SliceLine line = new SliceLine();
         Surroundings with = new Surroundings(workbench, show, worker, files, navigator, this::toCloth);
         this.mend = new MendModel(workbench, show, worker);
-        PaintTool painting = new PaintTool(line, mend);
+        PaintTool painting = new PaintTool(workbench, line, mend);
         StoneScreen stoneScreen = new StoneScreen(with, line, scale);
         SketchScreen sketchScreen = new SketchScreen(with);
         CompareScreen compare = new CompareScreen(with);
