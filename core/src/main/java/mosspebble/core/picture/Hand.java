@@ -1,5 +1,8 @@
 package mosspebble.core.picture;
 
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
 import mosspebble.core.area.Grid;
 import mosspebble.core.area.Shapes;
 import mosspebble.core.rock.Noise;
@@ -8,6 +11,7 @@ import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.Polygon;
+import org.locationtech.jts.geom.util.PolygonExtracter;
 
 /**
  * The body that a hand gives to a coat: hairs of the brush along the stroke, a lip of paint at its edge, caps of dots. Heights in µm,
@@ -29,21 +33,40 @@ final class Hand {
 
     private static final double ROUND = 0.9;
 
+    /** A drop is steeper at its foot than a ball, and rounder on top than a coin (by eye). */
+    private static final double DOME = 0.8;
+
+    /** A sponge leaves pores so wide, mm, and finer ones between them. */
+    private static final double PORE = 0.55;
+
+    /** Where a pen is set down and taken off the ink pools: so much higher than the line, µm. */
+    private static final double POOL_UM = 16;
+
+    /** What the paint is laid with: it leaves hairs, pores, or nothing. */
+    enum Tool {
+        BRUSH, SPONGE, PEN
+    }
+
+    /** An end of a drawn line: its middle and half the width there, mm. */
+    record End(double x, double y, double radius) {}
+
     private final Noise noise;
     private final double cos;
     private final double sin;
     private final double pixel;
     private final Geometry touches;
+    private final Tool tool;
 
     /**
      * @param place of what is laid
      * @param coat number of the coat: each has hairs of its own
-     * @param drawn whether it is a line of a pen or a liner, which leaves no hairs
+     * @param tool a pen stands for a liner as well, which leaves no hairs
      */
-    Hand(Geometry place, int coat, boolean drawn, Grid grid) {
+    Hand(Geometry place, int coat, Tool tool, Grid grid) {
+        this.tool = tool;
         this.noise = new Noise(31 + coat);
         this.pixel = grid.cellMm();
-        double turn = drawn ? 0 : along(place);
+        double turn = tool == Tool.BRUSH ? along(place) : 0;
         this.cos = Math.cos(turn);
         this.sin = Math.sin(turn);
         this.touches = place;
@@ -59,8 +82,72 @@ final class Hand {
         return width.length < 2 ? 0 : Math.atan2(width[1].y - width[0].y, width[1].x - width[0].x) + Math.PI / 2;
     }
 
-    /** How much more or less paint a hair leaves, about -1 to 1. */
-    double hair(double x, double y) {
+    /** How much more or less paint the tool leaves, about -1 to 1. */
+    double uneven(double x, double y) {
+        return switch (tool) {
+            case BRUSH -> hair(x, y);
+            case SPONGE -> pore(x, y);
+            case PEN -> 0;
+        };
+    }
+
+    /** A sponge sets paint down in peaks round its pores. */
+    private double pore(double x, double y) {
+        double wide = noise.gradient(x / PORE, y / PORE);
+        double fine = Noise.visible(PORE / 2.6, pixel) * noise.gradient(2.6 * x / PORE + 9, 2.6 * y / PORE);
+        return 1.5 * Noise.visible(PORE, pixel) * wide + 0.7 * fine;
+    }
+
+    /** The ends of drawn lines: where an edge turns about half round within little more than the line is wide. */
+    static List<End> ends(Geometry lines) {
+        List<End> ends = new ArrayList<>();
+        for (Object each : PolygonExtracter.getPolygons(lines)) {
+            Polygon line = (Polygon) each;
+            double half = line.isEmpty() ? 0 : line.getArea() / line.getLength();
+            Coordinate[] ring = line.getExteriorRing().getCoordinates();
+            for (int i = 0; half > 0 && i < ring.length - 1; i++) {
+                end(ring, i, half).filter(e -> ends.stream().noneMatch(o -> Math.hypot(o.x - e.x, o.y - e.y) < e.radius))
+                        .ifPresent(ends::add);
+            }
+        }
+        return ends;
+    }
+
+    /** The end that begins at a corner of the ring, where there is one. */
+    private static Optional<End> end(Coordinate[] ring, int from, double half) {
+        int n = ring.length - 1;
+        double way = 0;
+        Coordinate first = ring[from];
+        for (int k = 1; k < n && way < 4 * half; k++) {
+            Coordinate a = ring[(from + k - 1) % n];
+            Coordinate b = ring[(from + k) % n];
+            way += a.distance(b);
+            double across = first.distance(b);
+            if (way > 2.2 * half && across < 2.4 * half && way > 1.35 * across) { // a half circle is pi / 2 times as long as wide
+                return Optional.of(new End((first.x + b.x) / 2, (first.y + b.y) / 2, Math.max(across / 2, 0.6 * half)));
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** The pools at the ends of lines over a rectangle. */
+    static void pools(Geometry lines, float[] um, int column, int row, int columns, int rows, Grid grid) {
+        for (End end : ends(lines)) {
+            double reach = 1.4 * end.radius;
+            int c0 = (int) Math.max(0, Math.floor((end.x - reach - grid.left()) / grid.cellMm()) - column);
+            int c1 = (int) Math.min(columns, Math.ceil((end.x + reach - grid.left()) / grid.cellMm()) - column);
+            int r0 = (int) Math.max(0, Math.floor((end.y - reach - grid.top()) / grid.cellMm()) - row);
+            int r1 = (int) Math.min(rows, Math.ceil((end.y + reach - grid.top()) / grid.cellMm()) - row);
+            for (int r = r0; r < r1; r++) {
+                for (int c = c0; c < c1; c++) {
+                    double t = Math.hypot(grid.x(column + c) - end.x, grid.y(row + r) - end.y) / reach;
+                    um[r * columns + c] = Math.max(um[r * columns + c], (float) (t >= 1 ? 0 : POOL_UM * (1 - t * t) * (1 - t * t)));
+                }
+            }
+        }
+    }
+
+    private double hair(double x, double y) {
         double a = x * cos + y * sin;
         double b = y * cos - x * sin + 0.5 * noise.gradient(x * 0.06, y * 0.06);
         double wide = Noise.visible(HAIR, pixel);
@@ -93,7 +180,7 @@ final class Hand {
      * @param below body of what lies there, as in {@link Pixels}
      * @param um receives what each place is raised by, µm; 0 where there is no touch
      */
-    void caps(short[] below, float[] um, int column, int row, int columns, int rows, Grid grid) {
+    void caps(char[] below, float[] um, int column, int row, int columns, int rows, Grid grid) {
         for (int k = 0; k < touches.getNumGeometries(); k++) {
             double radius = touch(touches.getGeometryN(k));
             if (radius < pixel) {
@@ -106,17 +193,17 @@ final class Hand {
             int c1 = (int) Math.min(columns, Math.ceil((box.getMaxX() - grid.left()) / grid.cellMm()) - column);
             int r0 = (int) Math.max(0, (box.getMinY() - grid.top()) / grid.cellMm() - row);
             int r1 = (int) Math.min(rows, Math.ceil((box.getMaxY() - grid.top()) / grid.cellMm()) - row);
-            int high = 0;
+            char high = 0;
             for (int r = r0; r < r1; r++) {
                 for (int c = c0; c < c1; c++) {
-                    high = Math.max(high, below[r * columns + c]);
+                    high = (char) Math.max(high, below[r * columns + c]);
                 }
             }
             for (int r = r0; r < r1; r++) {
                 for (int c = c0; c < c1; c++) {
                     double t = Math.hypot(grid.x(column + c) - middle.x, grid.y(row + r) - middle.y) / radius;
                     um[r * columns + c] += (float) (t >= 1 ? 0
-                            : (high - below[r * columns + c]) / 10.0 + 1000 * CAP * radius * Math.pow(1 - t * t, 0.62));
+                            : Pixels.um(high) - Pixels.um(below[r * columns + c]) + 1000 * CAP * radius * Math.pow(1 - t * t, DOME));
                 }
             }
         }

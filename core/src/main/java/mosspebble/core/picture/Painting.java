@@ -10,6 +10,7 @@ import java.util.stream.IntStream;
 import mosspebble.core.area.Grid;
 import mosspebble.core.area.Mask;
 import mosspebble.core.area.Shapes;
+import mosspebble.core.blend.Share;
 import mosspebble.core.coats.Coat;
 import mosspebble.core.coats.Film;
 import mosspebble.core.coats.FilmTable;
@@ -47,6 +48,9 @@ final class Painting {
 
     /** A glaze at an edge fades over about twice so far, mm. */
     private static final double FADES_MM = 0.9;
+
+    /** A lead catches on what stands up: so much more of it on each mm. */
+    private static final double TOOTH = 9;
 
     /** Hairs take and give so much of a coat's thickness. */
     private static final double FURROW = 0.45;
@@ -119,11 +123,11 @@ final class Painting {
             return new Change(cleaned.at, cleaned.after, Collections.nCopies(seal.varnish().coats() - 1, cleaned.after));
         }
         if (step.layers().size() == 1) {
-            return laid(step.layers().get(0), step.kind(), mostCoats);
+            return laid(step.layers().get(0), step, mostCoats);
         }
         if (!step.layers().isEmpty()) {
             Pixels before = before();
-            step.layers().forEach(layer -> laid(layer, step.kind(), Integer.MAX_VALUE));
+            step.layers().forEach(layer -> laid(layer, step, Integer.MAX_VALUE));
             return between(before);
         }
         return step instanceof Step.Pencil pencil ? pencil(plan, pencil) : Change.nothing();
@@ -134,13 +138,13 @@ final class Painting {
         return noting ? now.copy() : null;
     }
 
-    private Change laid(Step.Layer layer, Step.Kind kind, int mostCoats) {
+    private Change laid(Step.Layer layer, Step step, int mostCoats) {
         Mask mask = Mask.of(layer.place(), grid);
         if (layer.soft().isShade()) {
             return fade(mask, Mask.of(layer.soft().within().orElseThrow(), grid), layer);
         }
         Mask place = layer.soft().within().map(w -> Mask.of(w, grid)).orElse(mask); // what is soft spreads beyond its own place
-        return cover(place, shares(place, mask, layer, kind), layer, kind, Math.min(layer.coats(), mostCoats));
+        return cover(place, shares(place, mask, layer, step.kind()), layer, step, Math.min(layer.coats(), mostCoats));
     }
 
     /** What differs from a state before, as one change. */
@@ -152,20 +156,24 @@ final class Painting {
         return new Change(at, now.only(at), List.of());
     }
 
-    private Change cover(Mask mask, float[] share, Step.Layer layer, Step.Kind kind, int most) {
+    private Change cover(Mask mask, float[] share, Step.Layer layer, Step step, int most) {
         int c = mask.column();
         int r = mask.row();
-        boolean drawn = isDrawn(kind);
-        Hand hand = new Hand(layer.place(), layer.load().coat().step(), drawn, grid);
+        Hand.Tool tool = tool(step, layer);
+        Hand hand = new Hand(layer.place(), layer.load().coat().step(), tool, grid);
         float[] lip = layer.soft().mm() > 0 ? new float[share.length] : Hand.lip(share, mask.columns(), mask.rows(), grid.cellMm());
         float[] caps = new float[share.length];
-        if (hasTouches(kind)) {
+        if (hasTouches(step.kind()) && tool != Hand.Tool.SPONGE) {
             hand.caps(now.cut(c, r, mask.columns(), mask.rows(), grid.columns()).body(), caps, c, r, mask.columns(), mask.rows(), grid);
         }
         for (int i = 0; i < caps.length; i++) {
             lip[i] = caps[i] > 0 ? 0 : lip[i]; // a touch has no edge pushed up, it is one drop
         }
-        Body body = new Body(share, lip, caps, hand, drawn);
+        float[] pools = new float[tool == Hand.Tool.PEN ? share.length : 0];
+        if (tool == Hand.Tool.PEN) {
+            Hand.pools(layer.place(), pools, c, r, mask.columns(), mask.rows(), grid);
+        }
+        Body body = new Body(share, lip, caps, pools, hand, tool);
         List<Pixels> within = new ArrayList<>();
         for (int coats = 1; noting && coats < most; coats++) {
             Pixels part = now.cut(c, r, mask.columns(), mask.rows(), grid.columns());
@@ -198,6 +206,15 @@ final class Painting {
     /** Whether small round places are set by one touch each. */
     static boolean hasTouches(Step.Kind kind) {
         return kind == Step.Kind.FILL || kind == Step.Kind.HIGHLIGHT;
+    }
+
+    /** What the paint of a layer is laid with, as far as it shows. */
+    private static Hand.Tool tool(Step step, Step.Layer layer) {
+        if (isDrawn(step.kind()) || step.kind() == Step.Kind.HIGHLIGHT) {
+            return Hand.Tool.PEN;
+        }
+        Share.Kind share = step instanceof Step.Lay lay ? lay.share(layer).kind() : Share.Kind.WHOLE;
+        return share == Share.Kind.DABS || share == Share.Kind.FOAM ? Hand.Tool.SPONGE : Hand.Tool.BRUSH;
     }
 
     private static boolean isDrawn(Step.Kind kind) {
@@ -254,9 +271,9 @@ final class Painting {
      * @param share how much of each pixel is covered
      * @param lip 0 to 1 where the edge stands up
      * @param caps heights of touches, µm
-     * @param drawn whether it is a line
+     * @param pools what ink stands higher at the ends of lines, µm; empty but for a pen
      */
-    private record Body(float[] share, float[] lip, float[] caps, Hand hand, boolean drawn) {}
+    private record Body(float[] share, float[] lip, float[] caps, float[] pools, Hand hand, Hand.Tool tool) {}
 
     /**
      * What so many coats of a paint make of each film below, by its number.
@@ -316,8 +333,11 @@ final class Painting {
         double y = grid.y(row);
         int before = film[i];
         int shown = laying.looks.shown[before];
-        double hair = body.drawn || clear ? 0 : body.hand.hair(x, y);
+        double hair = clear || body.caps[i] > 0 ? 0 : body.hand.uneven(x, y);
         float part = body.share[i];
+        if (body.tool == Hand.Tool.SPONGE) { // where its pores are the sponge leaves nothing
+            part *= (float) Math.max(0.12, Math.min(1, 0.8 + 1.6 * hair));
+        }
         if (laying.patchy || laying.again != null && share(laying.again, column, row) > 0.5f) {
             // a thin coat: thinner between the hairs, and the brush passes over the pits
             double pits = terrain.relief[row * grid.columns() + column] * 5;
@@ -332,9 +352,11 @@ final class Painting {
             double height = switch (coat.sheen()) {
                 case GEM -> part * 4 * (looks >>> 24);
                 case RAISED -> part * Materials.body(x, y);
-                default -> laying.looks.um[before] * ((1 + FURROW * hair) * part + LIP * body.lip[i]) + body.caps[i];
+                default -> body.caps[i] > 0 ? body.caps[i] // one drop, whatever it lies on
+                        : laying.looks.um[before] * ((1 + FURROW * hair) * part + LIP * body.lip[i])
+                                + (body.pools.length > 0 ? part * body.pools[i] : 0);
             };
-            pixels.body()[i] = Pixels.tenths(pixels.body()[i] / 10.0 + height);
+            pixels.body()[i] = Pixels.steps(Pixels.um(pixels.body()[i]) + height);
         }
         if (body.share[i] >= 0.5f) {
             film[i] = laying.looks.next[before];
@@ -417,7 +439,8 @@ final class Painting {
             return Change.nothing();
         }
         Pixels before = before();
-        int tone = pencil.drawing().chalk() ? 0xE9E7E0 : 0x55565A;
+        boolean chalk = pencil.drawing().chalk();
+        int tone = chalk ? 0xE9E7E0 : 0x4C4D52;
         Noise noise = new Noise(99);
         float[] drawn = new float[grid.cells()];
         for (PlacedPart part : parts.get()) {
@@ -427,7 +450,7 @@ final class Painting {
             if (part.part().role() == Role.FILL) {
                 rubOut(Mask.of(part.drawn(), grid), drawn); // lines behind it are not drawn
             }
-            Mask mask = Mask.of(Shapes.stroke(part.part().isArea() ? part.drawn().getBoundary() : part.drawn(), 0.45), grid);
+            Mask mask = Mask.of(Shapes.stroke(part.part().isArea() ? part.drawn().getBoundary() : part.drawn(), chalk ? 0.7 : 0.4), grid);
             for (int r = 0; r < mask.rows(); r++) {
                 for (int c = 0; c < mask.columns(); c++) {
                     int i = (mask.row() + r) * grid.columns() + mask.column() + c;
@@ -439,9 +462,13 @@ final class Painting {
             if (drawn[i] > 0 && terrain.inside[i] > 0) {
                 pencilled[i] = drawn[i];
                 filmBelow[i] = film[i];
-                double crumb = noise.smooth(grid.x(i % grid.columns()) * 5, grid.y(i / grid.columns()) * 5);
+                double x = grid.x(i % grid.columns());
+                double y = grid.y(i / grid.columns());
+                double tooth = noise.octaves(x, y, 0.22, 2, grid.cellMm()) + TOOTH * terrain.relief[i];
+                double crumb = Math.max(0, Math.min(1, 0.55 + (chalk ? 1.5 : 0.9) * tooth));
                 int[] colour = now.colour();
-                now.colour()[i] = blend(now.colour()[i], now.colour()[i] & 0xFF000000 | tone, (float) (drawn[i] * (0.35 + 0.5 * crumb)));
+                now.colour()[i] = blend(now.colour()[i], now.colour()[i] & 0xFF000000 | tone,
+                        (float) (drawn[i] * (chalk ? crumb : 0.28 + 0.55 * crumb)));
             }
         }
         return between(before);

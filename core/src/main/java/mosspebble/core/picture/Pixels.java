@@ -6,15 +6,17 @@ import mosspebble.core.coats.Sheen;
  * What is seen of a rectangle of the stone, before any light.
  *
  * @param colour 0xRRGGBB, and in the top byte how much of the ground's own grain still shows, 0 to 255
- * @param body height of all paint, tenths of a µm
+ * @param body height of all paint, in steps of 0.02 µm, so that the top of a drop is round even close to
  * @param sheen ordinal of the top coat's {@link Sheen} and 1 more; 0 on the bare stone
  */
-record Pixels(int[] colour, short[] body, byte[] sheen) {
+record Pixels(int[] colour, char[] body, byte[] sheen) {
 
     static final int BARE = 0xFF000000;
 
+    private static final double STEPS_PER_UM = 50;
+
     static Pixels of(int cells) {
-        return new Pixels(new int[cells], new short[cells], new byte[cells]);
+        return new Pixels(new int[cells], new char[cells], new byte[cells]);
     }
 
     Pixels copy() {
@@ -67,7 +69,13 @@ record Pixels(int[] colour, short[] body, byte[] sheen) {
         return colour[i] != other.colour[i] || body[i] != other.body[i] || sheen[i] != other.sheen[i];
     }
 
-    static short tenths(double um) {
-        return (short) Math.max(0, Math.min(Short.MAX_VALUE, Math.round(10 * um)));
+    /** A height as it is held, to 1,310 µm. */
+    static char steps(double um) {
+        return (char) Math.max(0, Math.min(Character.MAX_VALUE, Math.round(STEPS_PER_UM * um)));
+    }
+
+    /** A held height, µm. */
+    static double um(char steps) {
+        return steps / STEPS_PER_UM;
     }
 }

@@ -119,7 +119,7 @@ final class Shading {
         float[] heights = new float[grid.cells()];
         rows(r -> {
             for (int i = r * grid.columns(); i < (r + 1) * grid.columns(); i++) {
-                float um = pixels.body()[i] * 0.1f;
+                float um = (float) Pixels.um(pixels.body()[i]);
                 heights[i] = terrain.inside[i] <= 0 ? 0 : terrain.relief[i] * LEVELLED / (LEVELLED + um) + 0.001f * um;
             }
         });

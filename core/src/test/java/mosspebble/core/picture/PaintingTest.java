@@ -3,8 +3,15 @@ package mosspebble.core.picture;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.stream.IntStream;
 import java.util.List;
 import java.util.Map;
+import mosspebble.core.project.Project;
+import mosspebble.core.colour.Shelf;
+import mosspebble.core.blend.Share;
+import mosspebble.core.blend.BlendKind;
+import mosspebble.core.blend.Blend;
+import mosspebble.core.area.Mask;
 import mosspebble.core.Boards;
 import mosspebble.core.Paints;
 import mosspebble.core.area.Grid;
@@ -126,7 +133,7 @@ class PaintingTest {
         double middle = 0;
         for (int r = 250; r < 340; r++) { // beside the bar, which has no colour here and stays bare
             for (int c = 150; c < 250; c++) {
-                middle += pixels.body()[r * 400 + c] / 10.0 / 9000;
+                middle += Pixels.um(pixels.body()[r * 400 + c]) / 9000;
             }
         }
         long coats = plan.steps().stream().filter(s -> s instanceof Step.Lay).count();
@@ -135,12 +142,12 @@ class PaintingTest {
         for (int r = 240; r < 340; r++) {
             double most = 0;
             for (int c = 40; c < 60; c++) { // the board ends 15 mm from the middle, at column 50
-                most = Math.max(most, pixels.body()[r * 400 + c] / 10.0);
+                most = Math.max(most, Pixels.um(pixels.body()[r * 400 + c]));
             }
             lip += most / 100;
         }
         assertThat(lip).isGreaterThan(1.3 * middle);
-        assertThat(pixels.body()[200 * 400 + 20]).as("nothing beside it").isZero();
+        assertThat((int) pixels.body()[200 * 400 + 20]).as("nothing beside it").isZero();
         assertThat(pixels.sheen()[300 * 400 + 200]).isEqualTo((byte) (Sheen.SATIN.ordinal() + 1));
     }
 
@@ -150,9 +157,9 @@ class PaintingTest {
                 new GeometryFactory().createPoint(new Coordinate(9, 0)).buffer(4, 32)));
         Grid grid = new Grid(-15, -15, 0.1, 300, 300);
         float[] um = new float[grid.cells()];
-        short[] below = new short[grid.cells()];
-        below[150 * 300 + 155] = Pixels.tenths(20);
-        new Hand(dots, 1, false, grid).caps(below, um, 0, 0, 300, 300, grid);
+        char[] below = new char[grid.cells()];
+        below[150 * 300 + 155] = Pixels.steps(20);
+        new Hand(dots, 1, Hand.Tool.BRUSH, grid).caps(below, um, 0, 0, 300, 300, grid);
         assertThat((double) um[150 * 300 + 150]).as("0.3 of the radius, from the highest below").isCloseTo(470, within(10.0));
         assertThat(um[150 * 300 + 155]).as("what is high already is raised less").isLessThan(um[150 * 300 + 145] - 10);
         assertThat(um[150 * 300 + 160]).isBetween(200f, 420f);
@@ -161,27 +168,97 @@ class PaintingTest {
     }
 
     @Test
+    void inkPoolsWhereALineBeginsAndEnds() {
+        GeometryFactory factory = new GeometryFactory();
+        Geometry bow = factory.createLineString(new Coordinate[] {new Coordinate(-8, 0), new Coordinate(-3, 3), new Coordinate(4, 2)});
+        List<Hand.End> ends = Hand.ends(bow.buffer(0.35, 8));
+        assertThat(ends).hasSize(2).allSatisfy(e -> assertThat(e.radius()).isBetween(0.2, 0.5));
+        assertThat(ends).anySatisfy(e -> assertThat(Math.hypot(e.x() + 8, e.y())).isLessThan(0.4))
+                .anySatisfy(e -> assertThat(Math.hypot(e.x() - 4, e.y() - 2)).isLessThan(0.4));
+        Geometry ring = factory.createPoint(new Coordinate(0, 0)).buffer(6, 32).getBoundary().buffer(0.35, 8);
+        assertThat(Hand.ends(ring)).as("a ring ends nowhere").isEmpty();
+        assertThat(Hand.ends(Shapes.nothing())).isEmpty();
+        Grid grid = new Grid(-10, -5, 0.05, 400, 200);
+        float[] um = new float[grid.cells()];
+        Hand.pools(bow.buffer(0.35, 8), um, 0, 0, 400, 200, grid);
+        assertThat(um[(int) (5 / 0.05) * 400 + (int) (2.1 / 0.05)]).as("at the beginning").isGreaterThan(8);
+        assertThat(um[(int) (7.7 / 0.05) * 400 + (int) (6.4 / 0.05)]).as("on the way").isZero();
+    }
+
+    @Test
+    void aSpongeLeavesPoresAndABrushHairsAndAPenNeither() {
+        Grid grid = new Grid(-10, -10, 0.05, 400, 400);
+        Geometry disc = new GeometryFactory().createPoint(new Coordinate(0, 0)).buffer(9, 32);
+        Hand sponge = new Hand(disc, 1, Hand.Tool.SPONGE, grid);
+        double across = 0;
+        double along = 0;
+        for (double x = -8; x < 8; x += 0.17) {
+            for (double y = -8; y < 8; y += 0.17) {
+                across += Math.abs(sponge.uneven(x + 0.1, y) - sponge.uneven(x, y));
+                along += Math.abs(sponge.uneven(x, y + 0.1) - sponge.uneven(x, y));
+                assertThat(sponge.uneven(x, y)).isBetween(-2.3, 2.3);
+            }
+        }
+        assertThat(across / along).as("pores have no direction").isBetween(0.9, 1.1);
+        assertThat(new Hand(disc, 1, Hand.Tool.PEN, grid).uneven(1.3, 2.2)).isZero();
+        assertThat(new Hand(disc, 1, Hand.Tool.SPONGE, new Grid(-10, -10, 0.5, 40, 40)).uneven(1.3, 2.2)).as("finer than the pixel")
+                .isZero();
+    }
+
+    @Test
+    void spongedPaintLetsWhatIsBelowShowInItsPores() {
+        Shelf shelf = Paints.shelf();
+        Project board = Boards.project(40, Map.of("board", Mix.of("blue"))).withBlend("board",
+                Blend.of(BlendKind.STIPPLE).withColours(List.of(Mix.of("white"))));
+        PaintPlan plan = Boards.plan(board, shelf);
+        int dabs = IntStream.range(0, plan.steps().size()).filter(i -> plan.steps().get(i) instanceof Step.Lay lay
+                && lay.doing().what().get(0).share().kind() == Share.Kind.DABS).findFirst().orElseThrow();
+        Grid grid = Grid.around(30, 30, 0.08);
+        StonePicture picture = StonePicture.of(plan, StoneTerrain.of(plan.survey(), grid), StoneState.DRY);
+        Geometry place = plan.steps().get(dabs).place();
+        Mask mask = Mask.of(place, grid);
+        int below = 0;
+        int between = 0;
+        int inside = 0;
+        for (int r = 0; r < mask.rows(); r++) {
+            for (int c = 0; c < mask.columns(); c++) {
+                if (mask.at(c, r) == 1) {
+                    int was = picture.colourAt(dabs, mask.column() + c, mask.row() + r) & 255;
+                    int is = picture.colourAt(dabs + 1, mask.column() + c, mask.row() + r) >> 16 & 255;
+                    inside++;
+                    below += is < 0x60 ? 1 : 0;
+                    between += is > 0xB0 ? 1 : 0;
+                    assertThat(was).isPositive();
+                }
+            }
+        }
+        assertThat(inside).isGreaterThan(1000);
+        assertThat(below / (double) inside).as("blue in the pores").isBetween(0.05, 0.6);
+        assertThat(between / (double) inside).as("white on the peaks").isBetween(0.1, 0.9);
+    }
+
+    @Test
     void hairsRunAlongTheLongestWayAndALineHasNone() {
         Grid grid = new Grid(-15, -15, 0.05, 600, 600);
         Geometry strip = Shapes.swept(new Coordinate(-12, -2), new Coordinate(12, -2), 0, 4);
-        Hand hand = new Hand(strip, 1, false, grid);
+        Hand hand = new Hand(strip, 1, Hand.Tool.BRUSH, grid);
         double along = 0;
         double across = 0;
         for (double x = -10; x < 10; x += 0.37) {
             for (double y = -1.8; y < 1.8; y += 0.29) {
-                along += Math.abs(hand.hair(x + 0.2, y) - hand.hair(x, y));
-                across += Math.abs(hand.hair(x, y + 0.2) - hand.hair(x, y));
-                assertThat(hand.hair(x, y)).isBetween(-1.5, 1.5);
+                along += Math.abs(hand.uneven(x + 0.2, y) - hand.uneven(x, y));
+                across += Math.abs(hand.uneven(x, y + 0.2) - hand.uneven(x, y));
+                assertThat(hand.uneven(x, y)).isBetween(-1.5, 1.5);
             }
         }
         assertThat(across).as("furrows lie side by side along the stroke").isGreaterThan(4 * along);
         Geometry upright = Shapes.swept(new Coordinate(-2, -12), new Coordinate(-2, 12), 4, 0);
-        Hand turned = new Hand(upright, 1, false, grid);
-        assertThat(turned.hair(1, 3.2)).as("and upright on what is upright").isCloseTo(turned.hair(1, 3), within(0.25));
+        Hand turned = new Hand(upright, 1, Hand.Tool.BRUSH, grid);
+        assertThat(turned.uneven(1, 3.2)).as("and upright on what is upright").isCloseTo(turned.uneven(1, 3), within(0.25));
         Geometry nothingWide = Shapes.swept(new Coordinate(-5, 0), new Coordinate(5, 0), 3, 0);
-        assertThat(new Hand(nothingWide, 1, false, grid).hair(0, 0)).as("a strip without width").isBetween(-1.5, 1.5);
-        assertThat(new Hand(Shapes.nothing(), 1, false, grid).hair(0, 0)).isBetween(-1.5, 1.5);
-        assertThat(new Hand(strip, 1, false, new Grid(-15, -15, 0.4, 75, 75)).hair(1, 1)).as("finer than the pixel").isZero();
+        assertThat(new Hand(nothingWide, 1, Hand.Tool.BRUSH, grid).uneven(0, 0)).as("a strip without width").isBetween(-1.5, 1.5);
+        assertThat(new Hand(Shapes.nothing(), 1, Hand.Tool.BRUSH, grid).uneven(0, 0)).isBetween(-1.5, 1.5);
+        assertThat(new Hand(strip, 1, Hand.Tool.BRUSH, new Grid(-15, -15, 0.4, 75, 75)).uneven(1, 1)).as("finer than the pixel").isZero();
     }
 
     @ParameterizedTest

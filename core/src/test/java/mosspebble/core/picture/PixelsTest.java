@@ -1,6 +1,7 @@
 package mosspebble.core.picture;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.SplittableRandom;
 import java.util.stream.IntStream;
@@ -16,7 +17,7 @@ class PixelsTest {
         Pixels pixels = Pixels.of(WIDE * 17);
         for (int i = 0; i < WIDE * 17; i++) {
             pixels.colour()[i] = random.nextInt();
-            pixels.body()[i] = (short) random.nextInt(3000);
+            pixels.body()[i] = (char) random.nextInt(30_000);
             pixels.sheen()[i] = (byte) random.nextInt(12);
         }
         return pixels;
@@ -49,8 +50,9 @@ class PixelsTest {
 
     @Test
     void heightsAreKeptInTenthsWithinTheirBounds() {
-        assertThat(Pixels.tenths(12.34)).isEqualTo((short) 123);
-        assertThat(Pixels.tenths(-4)).isZero();
-        assertThat(Pixels.tenths(90_000)).isEqualTo(Short.MAX_VALUE);
+        assertThat((int) Pixels.steps(12.34)).isEqualTo(617);
+        assertThat(Pixels.um(Pixels.steps(731.5))).as("the top of a large drop").isCloseTo(731.5, within(0.01));
+        assertThat((int) Pixels.steps(-4)).isZero();
+        assertThat(Pixels.steps(90_000)).isEqualTo(Character.MAX_VALUE);
     }
 }

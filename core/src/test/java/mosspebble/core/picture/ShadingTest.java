@@ -158,7 +158,7 @@ class ShadingTest {
         Pixels ridge = grey(0x909090);
         for (int r = 0; r < 81; r++) {
             for (int c = 38; c <= 42; c++) {
-                ridge.body()[r * 81 + c] = Pixels.tenths(500);
+                ridge.body()[r * 81 + c] = Pixels.steps(500);
             }
         }
         int[] out = lit(plate(), ridge, Shading.Film.NONE, 270, Care.MATT); // from the left
