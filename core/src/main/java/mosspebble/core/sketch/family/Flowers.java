@@ -26,14 +26,14 @@ final class Flowers {
         return List.of(
                 new Made("rays", "Rays round a disc", Flowers::rays).number("count", "Rays", 5, 40, 16)
                         .dial("length", "Length", 0.3, 2.5, 0.9).dial("width", "Width", 0.3, 1, 0.8)
-                        .number("ticks", "Inner ticks", 0, 5, 2),
+                        .number("ticks", "Inner ticks", 0, 5, 2).byHand(),
                 new Made("petals", "Petals round a centre", Flowers::petals).number("count", "Petals", 3, 24, 8)
                         .dial("length", "Length", 0.6, 3, 1.7).dial("width", "Width", 0.3, 2, 0.9)
                         .dial("tilt", "Seen from the side °", 0, 70, 0).number("rows", "Rows", 1, 3, 1)
-                        .number("veins", "Lines on a petal", 0, 5, 3),
+                        .number("veins", "Lines on a petal", 0, 5, 3).byHand(),
                 new Made("overlap", "Overlapping petals", Flowers::overlapping).number("count", "Petals", 4, 12, 6)
                         .dial("length", "Length", 0.8, 3, 1.6).dial("width", "Width", 0.8, 2.4, 1.5)
-                        .number("dots", "Dots in the centre", 0, 12, 6));
+                        .number("dots", "Dots in the centre", 0, 12, 6).byHand());
     }
 
     private static void rays(Drawing d, Made.Dials dials) {
@@ -42,11 +42,12 @@ final class Flowers {
         double length = dials.get("length");
         double half = 180.0 / n * dials.get("width");
         List<Geometry> ticks = new ArrayList<>();
+        Sway sway = new Sway(dials);
         for (int i = 0; i < n; i++) {
             double angle = 360.0 * i / n - 90;
             Coordinate a = polar(angle - half, 1.03);
             Coordinate b = polar(angle + half, 1.03);
-            Coordinate tip = polar(angle, 1 + length * (i % 2 == 0 ? 1 : 0.78));
+            Coordinate tip = polar(angle + 0.4 * sway.turn(i), 1 + length * (i % 2 == 0 ? 1 : 0.78) * sway.size(i));
             d.fill("ray " + (i + 1), "rays", area(List.of(a, tip, b, polar(angle, 0.97))), 0.2, true);
             for (int k = 0; k < dials.count("ticks"); k++) {
                 double from = 1.12 + 0.08 * k;
@@ -69,8 +70,9 @@ final class Flowers {
         int rows = dials.count("rows");
         double squash = Math.cos(Math.toRadians(dials.get("tilt")));
         AffineTransformation tilt = AffineTransformation.scaleInstance(1, squash);
+        Sway sway = new Sway(dials);
         for (int row = 0; row < rows; row++) {
-            double reach = dials.get("length") * Math.pow(0.72, row);
+            double length = dials.get("length") * Math.pow(0.72, row);
             int n = dials.count("count");
             List<Double> angles = new ArrayList<>();
             for (int i = 0; i < n; i++) {
@@ -78,8 +80,10 @@ final class Flowers {
             }
             angles.sort(Comparator.comparingDouble(a -> Math.sin(Math.toRadians(a)))); // the far ones first
             int number = 0;
-            for (double angle : angles) {
+            for (double even : angles) {
                 number++;
+                double angle = even + sway.turn(100 * row + number);
+                double reach = length * sway.size(100 * row + number);
                 Geometry petal = petal(angle, reach, dials.get("width") * (row == 0 ? 1 : 0.8));
                 d.fill("petal " + (row == 0 ? "" : "of row " + (row + 1) + " no ") + number, row % 2 == 0 ? "petals" : "inner",
                         tilt.transform(petal), 0.5, true);
@@ -115,9 +119,10 @@ final class Flowers {
         d.slot("petals", "Petals", "#8f86c9").slot("others", "Petals between", "#b5aee0").slot("veins", "Lines on the petals", "#4d4480")
                 .slot("centre", "Centre", "#e39a26").slot("dots", "Dots", "#fbf0d8");
         int n = dials.count("count");
+        Sway sway = new Sway(dials);
         for (int i = 0; i < n; i++) {
-            double angle = 360.0 * i / n - 90;
-            double reach = dials.get("length");
+            double angle = 360.0 * i / n - 90 + 0.5 * sway.turn(i);
+            double reach = dials.get("length") * sway.size(i);
             Coordinate foot = polar(angle, 0.2);
             Coordinate tip = polar(angle, 0.4 + reach);
             List<Coordinate> ring = new ArrayList<>(List.of(foot));

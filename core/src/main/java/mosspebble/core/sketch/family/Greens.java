@@ -24,15 +24,15 @@ final class Greens {
         return List.of(
                 new Made("leaf", "Leaf with half hatching", Greens::leaf).dial("width", "Width", 0.5, 1.6, 0.95)
                         .dial("bend", "Bend", -1, 1, 0.25).number("hatch", "Hatch lines", 0, 14, 8)
-                        .choice("double", "Halves", 1, "one colour", "two colours"),
+                        .choice("double", "Halves", 1, "one colour", "two colours").byHand(),
                 new Made("frond", "Spine with ribs", Greens::frond).number("ribs", "Ribs to a side", 4, 22, 12)
-                        .dial("bend", "Bend", -1, 1, 0.35).dial("reach", "Reach of the ribs", 0.3, 1.2, 0.7),
+                        .dial("bend", "Bend", -1, 1, 0.35).dial("reach", "Reach of the ribs", 0.3, 1.2, 0.7).byHand(),
                 new Made("stem", "Tapered stem with leaves", Greens::stem).number("leaves", "Leaves", 0, 14, 7)
-                        .dial("bend", "Bend", -1, 1, 0.4).dial("foot", "Thick at the foot", 0.04, 0.3, 0.1),
+                        .dial("bend", "Bend", -1, 1, 0.4).dial("foot", "Thick at the foot", 0.04, 0.3, 0.1).byHand(),
                 new Made("grass", "Grass, dark to light", Greens::grass).number("blades", "Blades", 5, 48, 21)
                         .dial("spread", "Spread", 0.6, 4, 2).dial("lean", "Lean", -1, 1, 0.15).seeded(),
                 new Made("vine", "Vine with curls", Greens::vine).number("waves", "Waves", 1, 6, 3).number("curls", "Curls", 0, 8, 4)
-                        .number("leaves", "Leaves", 0, 12, 6));
+                        .number("leaves", "Leaves", 0, 12, 6).byHand());
     }
 
     private static Coordinate along(List<Coordinate> line, double share) {
@@ -79,11 +79,12 @@ final class Greens {
         }
         d.line("vein", "vein", path(List.of(at(0, 0.28), at(0, 0))).union(path(spine.subList(0, spine.size() - 1))), 0.5);
         List<Geometry> hatch = new ArrayList<>();
+        Sway sway = new Sway(dials);
         for (int i = 0; i < dials.count("hatch"); i++) {
             double t = 0.12 + 0.74 * i / Math.max(1, dials.count("hatch") - 1);
             Coordinate c = along(spine, t);
-            double dir = direction(spine, t) + Math.toRadians(52);
-            double reach = dials.get("width") * 0.42 * Drawing.swell(t, 0.42);
+            double dir = direction(spine, t) + Math.toRadians(52 + sway.turn(i));
+            double reach = dials.get("width") * 0.42 * Drawing.swell(t, 0.42) * sway.size(i);
             hatch.add(path(List.of(c, at(c.x + Math.cos(dir) * reach, c.y + Math.sin(dir) * reach))));
         }
         if (!hatch.isEmpty()) {
@@ -96,6 +97,7 @@ final class Greens {
                 "Spine", "#c9a878");
         List<Coordinate> spine = bent(3, dials.get("bend"));
         int n = dials.count("ribs");
+        Sway sway = new Sway(dials);
         for (int i = 0; i < n; i++) {
             double t = 0.1 + 0.86 * i / n;
             Coordinate foot = along(spine, t);
@@ -103,8 +105,9 @@ final class Greens {
             double reach = dials.get("reach") * (1.08 - 0.85 * t) * (t < 0.25 ? 0.62 + 1.5 * t : 1);
             String tone = t < 0.36 ? "low" : t < 0.68 ? "middle" : "high";
             for (int side = -1; side <= 1; side += 2) {
-                double out = dir + side * Math.toRadians(54 - 16 * t);
-                Coordinate tip = at(foot.x + Math.cos(out) * reach, foot.y + Math.sin(out) * reach);
+                double out = dir + side * Math.toRadians(54 - 16 * t + sway.turn(2 * i + side));
+                double far = reach * sway.size(2 * i + side);
+                Coordinate tip = at(foot.x + Math.cos(out) * far, foot.y + Math.sin(out) * far);
                 d.fill((side < 0 ? "left" : "right") + " rib " + (i + 1), tone, blade(foot, tip, 2.3 * 0.86 / n, 0.5), 0.2, false);
             }
         }
@@ -120,13 +123,14 @@ final class Greens {
     private static void stem(Drawing d, Made.Dials dials) {
         d.slot("stem", "Stem", "#4a3425").slot("leaves", "Leaves", "#5d7a3a").slot("others", "Leaves of the other side", "#87995a");
         List<Coordinate> spine = bent(3, dials.get("bend"));
+        Sway sway = new Sway(dials);
         int n = dials.count("leaves");
         for (int i = 0; i < n; i++) {
             double t = 0.2 + 0.8 * (i + 0.5) / n;
             Coordinate foot = along(spine, t);
             double side = i % 2 == 0 ? 1 : -1;
-            double out = direction(spine, t) + side * Math.toRadians(48);
-            double reach = 0.75 - 0.3 * t;
+            double out = direction(spine, t) + side * Math.toRadians(48 + 2 * sway.turn(i));
+            double reach = (0.75 - 0.3 * t) * sway.size(i);
             d.fill("leaf " + (i + 1), i % 2 == 0 ? "leaves" : "others",
                     blade(foot, at(foot.x + Math.cos(out) * reach, foot.y + Math.sin(out) * reach), 0.3, 0.45), 0.3, true);
         }
@@ -161,12 +165,14 @@ final class Greens {
             double t = (double) i / steps;
             line.add(at((t - 0.5) * 1.6 * waves, -0.32 * Math.sin(2 * Math.PI * waves / 2.0 * t)));
         }
+        Sway sway = new Sway(dials);
         int n = dials.count("leaves");
         for (int i = 0; i < n; i++) {
             double t = (i + 0.5) / n;
             Coordinate foot = along(line, t);
-            double out = direction(line, t) + (i % 2 == 0 ? -1 : 1) * Math.toRadians(62);
-            d.fill("leaf " + (i + 1), "leaves", blade(foot, at(foot.x + Math.cos(out) * 0.42, foot.y + Math.sin(out) * 0.42), 0.24, 0.45),
+            double out = direction(line, t) + (i % 2 == 0 ? -1 : 1) * Math.toRadians(62 + 2 * sway.turn(i));
+            double reach = 0.42 * sway.size(i);
+            d.fill("leaf " + (i + 1), "leaves", blade(foot, at(foot.x + Math.cos(out) * reach, foot.y + Math.sin(out) * reach), 0.24, 0.45),
                     0.3, true);
         }
         d.fill("vine", "vine", tapered(line, 0.07, 0.035), 0.2, false);

@@ -40,7 +40,7 @@ final class Grounds {
                         .number("cracks", "Cracks", 0, 8, 4).seeded(),
                 new Made("waves", "Waves with foam", Grounds::waves).number("rows", "Rows", 2, 6, 4)
                         .dial("height", "Height", 0.03, 0.25, 0.11).number("crests", "Crests", 2, 9, 4)
-                        .choice("foam", "Foam", 1, "none", "on the crests"),
+                        .choice("foam", "Foam", 1, "none", "on the crests").byHand(),
                 new Made("wood", "Wood grain", Grounds::wood).number("planks", "Planks", 1, 5, 3).number("grain", "Grain lines", 3, 24, 13)
                         .number("knots", "Knots", 0, 4, 2).seeded(),
                 new Made("clouds", "Clouds", Grounds::clouds).number("clouds", "Clouds", 1, 5, 1).number("puffs", "Puffs", 3, 9, 5)
@@ -172,6 +172,7 @@ final class Grounds {
         String[] hues = {"#9cc3cf", "#5f97ad", "#2f6a94", "#2a4f7d", "#273f69", "#222a55"};
         int n = dials.count("rows");
         double high = dials.get("height");
+        Sway sway = new Sway(dials);
         d.slot("sky", "Above the water", "#ecdcb9").fill("sky", "sky", whole(), 0, false);
         for (int row = 0; row < n; row++) {
             d.slot("row" + row, "Row " + (row + 1), hues[row]);
@@ -182,7 +183,8 @@ final class Grounds {
                 double x = -1.1 + 2.2 * i / 160;
                 double phase = (x + 1.1) / 2.2 * crests + 0.5 * (row % 2);
                 double part = phase - Math.floor(phase);
-                crest.add(at(x, y - high * Math.pow(Math.sin(Math.PI * part), 2) * (0.6 + 0.8 * part)));
+                double own = high * (1 + 2 * (sway.size(40 * row + (int) Math.floor(phase)) - 1));
+                crest.add(at(x, y - own * Math.pow(Math.sin(Math.PI * part), 2) * (0.6 + 0.8 * part)));
             }
             List<Coordinate> ring = new ArrayList<>(crest);
             ring.add(at(1.1, 2));

@@ -67,6 +67,11 @@ final class Made implements Family {
         return number("seed", "Another", 1, 99, 1);
     }
 
+    /** With what a hand does a little differently each time. */
+    Made byHand() {
+        return dial("hand", "As by hand", 0, 1, 0.4).seeded();
+    }
+
     @Override
     public String id() {
         return id;

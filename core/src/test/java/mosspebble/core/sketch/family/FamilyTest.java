@@ -134,6 +134,43 @@ class FamilyTest {
                 .isLessThan(part(flat, "centre").shape().getEnvelopeInternal().getHeight());
     }
 
+    private static List<Geometry> parts(String family, Map<String, Double> values, String titled) {
+        return motif(family, values).parts().stream().filter(p -> p.title().matches(titled)).map(MotifPart::shape).toList();
+    }
+
+    @Test
+    void aHandMakesNoTwoPetalsAlikeUnlessTheyAreMeantToBe() {
+        List<Geometry> even = parts("petals", Map.of("count", 8.0, "hand", 0.0), "petal \\d+");
+        assertThat(even).hasSize(8).allSatisfy(p -> assertThat(p.getArea()).isCloseTo(even.get(0).getArea(), within(1e-9)));
+        List<Geometry> usual = parts("petals", Map.of("count", 8.0), "petal \\d+");
+        assertThat(usual.stream().map(p -> Math.round(1e6 * p.getArea())).distinct()).as("no two alike").hasSize(8);
+        assertThat(parts("petals", Map.of("count", 8.0), "petal \\d+")).as("the same again").isEqualTo(usual);
+        assertThat(parts("petals", Map.of("count", 8.0, "seed", 2.0), "petal \\d+")).as("another").isNotEqualTo(usual);
+        for (double seed = 1; seed <= 40; seed++) {
+            List<Geometry> most = parts("petals", Map.of("count", 8.0, "hand", 1.0, "seed", seed), "petal \\d+");
+            for (int i = 0; i < 8; i++) {
+                assertThat(most.get(i).getArea() / even.get(i).getArea()).as("as a steady hand strays").isBetween(0.84, 1.16);
+                Coordinate at = most.get(i).getCentroid().getCoordinate();
+                Coordinate was = even.get(i).getCentroid().getCoordinate();
+                double turned = Math.toDegrees(Math.atan2(at.y, at.x) - Math.atan2(was.y, was.x));
+                assertThat(Math.abs(Math.IEEEremainder(turned, 360))).isLessThan(Sway.MOST_TURN);
+            }
+        }
+    }
+
+    @Test
+    void everyFamilyDrawnByHandIsSteadyAtNothing() {
+        List<String> swaying = Families.list().stream().filter(f -> f.dials().stream().anyMatch(d -> d.id().equals("hand"))).map(Family::id)
+                .toList();
+        assertThat(swaying).contains("rays", "petals", "overlap", "leaf", "frond", "stem", "vine", "waves");
+        for (String id : swaying) {
+            Motif one = motif(id, Map.of("hand", 0.0, "seed", 1.0));
+            Motif other = motif(id, Map.of("hand", 0.0, "seed", 9.0));
+            assertThat(other.parts()).as("%s: the seed changes nothing where all is even", id).isEqualTo(one.parts());
+            assertThat(motif(id, Map.of("hand", 1.0, "seed", 9.0)).parts()).as(id).isNotEqualTo(motif(id, Map.of("hand", 1.0)).parts());
+        }
+    }
+
     @Test
     void aCrackOfTheOpeningMeetsTheCrackOfTheStone() {
         Stone stone = Stone.cobble().plus(Patch.crack(-40, -18, -31, -14, 1, 1));
