@@ -17,6 +17,7 @@ import javax.imageio.ImageIO;
 import mosspebble.core.area.Grid;
 import mosspebble.core.area.Remembered;
 import mosspebble.core.colour.Lab;
+import mosspebble.core.colour.Lamp;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.PaintKind;
@@ -27,6 +28,7 @@ import mosspebble.core.photo.Photo;
 import mosspebble.core.photo.PhotoHints;
 import mosspebble.core.photo.PhotoReader;
 import mosspebble.core.picture.Care;
+import mosspebble.core.picture.LargePicture;
 import mosspebble.core.picture.StonePicture;
 import mosspebble.core.picture.StoneTerrain;
 import mosspebble.core.plan.StoneState;
@@ -205,6 +207,25 @@ public final class Bench {
         row("full care: light", times(10, 30, () -> picture.draw(picture.steps(), 320, pixels)), 1000, "ms",
                 "wanted: 250 ms with the picture of all steps");
         row("full care: bare granite", times(5, 15, () -> StoneTerrain.of(survey, grid)), 1000, "ms", "once a stone and scale");
+        Grid near = new Grid(-7, -7, 1 / (8 * 5.4), 720, 560); // eight times closer
+        Grid nearly = new Grid(-7, -7, 2 * near.cellMm(), 360, 280);
+        int[] some = new int[nearly.cells()];
+        row("zoom to 8 x: draft", times(3, 10, () -> {
+            StonePicture quick = StonePicture.of(plan, StoneTerrain.of(survey, nearly), StoneState.DRY);
+            quick.draw(new StonePicture.Shown(quick.steps(), 0, 320, Care.QUICK), () -> false, some);
+        }), 1000, "ms", "wanted: 150 ms");
+        int[] all = new int[near.cells()];
+        row("zoom to 8 x: full care", times(2, 6, () -> {
+            StonePicture close = StonePicture.of(plan, StoneTerrain.of(survey, near), StoneState.DRY);
+            close.draw(close.steps(), 320, all);
+        }), 1000, "ms", "");
+        row("picture of 4,000 pixels for a file", times(0, 2, () -> {
+            LargePicture large = new LargePicture(plan, new LargePicture.Wish(4_000, 2, StoneState.DRY, Lamp.DAYLIGHT,
+                    new StonePicture.Shown(plan.steps().size(), 0, 320, Care.FULL)));
+            for (int first = 0; first < large.rows(); first += large.strip()) {
+                large.rows(first, Math.min(large.strip(), large.rows() - first), () -> false);
+            }
+        }), 1, "s", "wanted: 8 s");
         Lab wish = Lab.of(Srgb.ofHex("#7a8f5a"));
         Palette many = paints(24);
         row("best recipe from 24 paints, up to 3 of them, up to 12 parts", times(20, 40, () -> RecipeSearch.nearest(wish, many, 12, 3)),

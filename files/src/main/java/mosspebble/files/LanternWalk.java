@@ -219,7 +219,8 @@ public final class LanternWalk {
         return project("harbour", "Harbour light at dusk", "on the bench above the water", stone, repertoire,
                 new Subject.Figure("harbour-dusk"), true, 0, colours, Optional.empty(), Habits.usual()).withViewpoint(Viewpoint.table())
                 .withBlend("night", Blend.of(BlendKind.GRADIENT).withColours(List.of(colours.get("mauve"))).withShape(180, 0.9, 0.66))
-                .withBlend("sea", Blend.of(BlendKind.DRY_BRUSH).withColours(List.of(mix("river", 1, "white", 1))).withShape(90, 0.05, 0.5));
+                .withBlend("sea", Blend.of(BlendKind.DRY_BRUSH).withColours(List.of(mix("river", 1, "white", 1))).withShape(90, 0.05, 0.5))
+                .withBlend("deep", Blend.of(BlendKind.FOAM).withColours(List.of(mix("white", 3, "river", 1))).withShape(0, 0.35, 0.5));
     }
 
     private static Project lettering(Repertoire repertoire) {
@@ -277,7 +278,9 @@ public final class LanternWalk {
         colours.put("i2/others", Mix.of("marigold"));
         Project alone = project("moon", "Moon ring", "on the gate post", stone, repertoire, new Subject.Figure("moon-asleep"), false, 0,
                 colours, Optional.of(Mix.of("night")), Habits.usual());
-        Sketch sketch = alone.sketch().orElseThrow().with("", i -> i.withPlacement(i.placement().sizedBy(0.78)));
+        Sketch sketch = alone.sketch().orElseThrow().with("",
+                i -> i.withPlacement(i.placement().sizedBy(0.78))
+                        .withLines(Item.Lines.OPEN.withWhole(LineWish.OPEN.withStyle(LineWish.Style.METALLIC))));
         Item ring = Item.of(
                 Subject.Dots.usual().withRing(new Subject.Dots.Ring(4.2, 1.2, 1.6))
                         .withShrink(new Subject.Dots.Shrink(Subject.Series.ALTERNATING, 0.6))

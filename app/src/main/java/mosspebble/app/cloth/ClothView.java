@@ -63,6 +63,8 @@ public final class ClothView extends Region {
     private final Map<Stage, ClothTool> tools;
     private final Canvas linen = new Canvas();
     private final ImageView shadow = new ImageView();
+    /** The draft, and over it the picture with full care, or as much of it as is looked at. */
+    private final ImageView draft = new ImageView();
     private final ImageView stone = new ImageView();
     private final Canvas overlay = new Canvas();
     private Object linenShows;
@@ -70,8 +72,6 @@ public final class ClothView extends Region {
     private ImagePattern woven;
     private Stone outlineOf;
     private StoneOutline outline;
-    /** What lies on the cloth now: the draft while something moves, the picture with full care soon after. */
-    private StoneImage stoneImage;
     private StoneImage draftImage;
     private StoneImage fullImage;
     private Results.Moment asked;
@@ -101,7 +101,7 @@ public final class ClothView extends Region {
         setAccessibleRole(AccessibleRole.IMAGE_VIEW);
         stone.setSmooth(true);
         // what lies still is kept as one picture, so that a frame under the hand costs the overlay only
-        Pane still = new Pane(linen, shadow, stone);
+        Pane still = new Pane(linen, shadow, draft, stone);
         still.setMouseTransparent(true);
         still.setCache(true);
         still.setCacheHint(CacheHint.SPEED);
@@ -184,8 +184,8 @@ public final class ClothView extends Region {
     }
 
     private void drawSeen(Results.Seen picture) {
-        if (picture != null && seen() && stoneImage != null && stoneImage.fits(picture.from().terrain().grid())) {
-            stoneImage.draw(picture.pixels());
+        if (picture != null && seen() && fullImage != null && fullImage.fits(picture.from().terrain().grid())) {
+            fullImage.draw(picture.pixels());
         }
     }
 
@@ -275,15 +275,23 @@ public final class ClothView extends Region {
         requestLayout();
     }
 
-    private void placeStone() {
-        if (stoneImage == null) {
-            return;
+    private void place(ImageView view, StoneImage image) {
+        if (image != null) {
+            Grid grid = image.grid();
+            double size = grid.cellMm() * scale;
+            view.setFitWidth(grid.columns() * size);
+            view.setFitHeight(grid.rows() * size);
+            view.relocate(middleX() + grid.left() * scale, middleY() + grid.top() * scale);
         }
-        Grid grid = stoneImage.grid();
-        double size = grid.cellMm() * scale;
-        stone.setFitWidth(grid.columns() * size);
-        stone.setFitHeight(grid.rows() * size);
-        stone.relocate(middleX() + grid.left() * scale, middleY() + grid.top() * scale);
+    }
+
+    private void placeStone() {
+        place(draft, draftImage);
+        place(stone, fullImage);
+        Grid part = show.closeProperty().get();
+        if (!seen() && part != null && fullImage != null && !fullImage.fits(part)) {
+            draft.setVisible(draftImage != null); // what comes into sight beside the sharp part
+        }
         if (shadowGrid == null) {
             return;
         }
@@ -305,9 +313,10 @@ public final class ClothView extends Region {
     private void redrawStone() {
         StonePicture picture = show.pictureProperty().get();
         boolean present = picture != null && workbench.shown().isPresent();
-        stone.setVisible(present);
         shadow.setVisible(present);
         if (!present) {
+            stone.setVisible(false);
+            draft.setVisible(false);
             return;
         }
         throwShadow();
@@ -315,7 +324,9 @@ public final class ClothView extends Region {
         if (seen()) {
             asked = null;
             drafted = null;
-            fullImage = lie(fullImage, picture.terrain().grid());
+            fullImage = lie(stone, fullImage, picture.terrain().grid());
+            stone.setVisible(true);
+            draft.setVisible(false);
             show.askSeen(workbench.shown().orElseThrow().viewpoint());
             placeStone();
             return;
@@ -332,10 +343,12 @@ public final class ClothView extends Region {
         }
         asked = moment;
         Results.Moment soon = moment.of(quick);
+        draft.setVisible(true);
         if (!soon.equals(drafted)) {
             drafted = soon;
-            draftImage = lie(draftImage, quick.terrain().grid());
+            draftImage = lie(draft, draftImage, quick.terrain().grid());
             draftImage.draw(soon.draw(Care.QUICK, () -> false));
+            stone.setVisible(false); // else only its place has changed, and what is sharp of it stays
         }
         if (quick != picture) {
             show.askLit(moment);
@@ -344,17 +357,18 @@ public final class ClothView extends Region {
     }
 
     /** Lays an image of a grid on the cloth: the one given, if it fits. */
-    private StoneImage lie(StoneImage before, Grid grid) {
+    private static StoneImage lie(ImageView view, StoneImage before, Grid grid) {
         StoneImage image = before != null && before.fits(grid) ? before : new StoneImage(grid);
-        stoneImage = image;
-        stone.setImage(image.image());
+        view.setImage(image.image());
         return image;
     }
 
     private void drawLit(Results.Lit lit) {
         if (lit != null && !seen() && lit.moment().equals(asked)) {
-            fullImage = lie(fullImage, lit.moment().of().terrain().grid());
+            fullImage = lie(stone, fullImage, lit.moment().of().terrain().grid());
             fullImage.draw(lit.pixels());
+            stone.setVisible(true);
+            draft.setVisible(false);
             placeStone();
         }
     }

@@ -100,6 +100,8 @@ public final class Results {
     private final Map<String, Project> thumbAsked = new LinkedHashMap<>();
     private Object thumbsFrom;
     private Project asked;
+    private PaintPlan draftedPlan;
+    private Object draftedAs;
     private final ReadOnlyObjectWrapper<PaintPlan> plan = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<StonePicture> picture = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<StonePicture> draft = new ReadOnlyObjectWrapper<>();
@@ -294,6 +296,7 @@ public final class Results {
     }
 
     private void forget() {
+        draftedPlan = null;
         plan.set(null);
         draft.set(null);
         picture.set(null);
@@ -309,13 +312,19 @@ public final class Results {
         }
         StoneState look = workbench.lookProperty().get();
         Lamp lamp = workbench.seenByProperty().get().lamp();
-        desk.ask(draftLine, d -> d.picture(now, PlanWorker.whole(now, scale / 2), look, lamp), quick -> {
-            draft.set(quick);
-            picture.set(quick);
-        }, error -> {
-            draft.set(null);
-            picture.set(null);
-        });
+        Object drawn = List.of(scale, look, lamp);
+        if (now != draftedPlan || !drawn.equals(draftedAs)) { // else only another part of it is looked at
+            draftedPlan = now;
+            draftedAs = drawn;
+            desk.ask(draftLine, d -> d.picture(now, PlanWorker.whole(now, scale / 2), look, lamp), quick -> {
+                draft.set(quick);
+                picture.set(quick);
+            }, error -> {
+                draftedPlan = null;
+                draft.set(null);
+                picture.set(null);
+            });
+        }
         Grid part = close.get();
         desk.ask(pictureLine, d -> d.picture(now, part == null ? PlanWorker.whole(now, scale) : part, look, lamp), picture::set,
                 error -> picture.set(null));

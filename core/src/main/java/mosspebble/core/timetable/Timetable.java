@@ -1,0 +1,87 @@
+package mosspebble.core.timetable;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+
+/**
+ * When one pair of hands does what on which stone.
+ *
+ * @param of what it is the timetable of
+ * @param placed in the order in which they are done
+ * @param bound nothing can make all stones ready sooner
+ * @param sittings how many are used
+ */
+public record Timetable(Workload of, List<Placed> placed, Instant bound, int sittings) {
+
+    /** A piece of work, by number, in its time. */
+    public record Placed(int piece, Instant start, Instant end) {}
+
+    /**
+     * When a stone is ready.
+     *
+     * @param soonest it cannot be ready before, whatever becomes of the others
+     */
+    public record Ready(String stone, Instant at, Instant soonest, Optional<Instant> due) {
+
+        /** By how much it is late; zero where it is not. */
+        public Duration late() {
+            return due.filter(d -> d.isBefore(at)).map(d -> Duration.between(d, at)).orElse(Duration.ZERO);
+        }
+
+        /** Whether it could not be ready in time even if it were the only one. */
+        public boolean hopeless() {
+            return due.filter(d -> d.isBefore(soonest)).isPresent();
+        }
+    }
+
+    public Timetable {
+        placed = List.copyOf(placed);
+    }
+
+    /** Searches with a fixed amount of work, which depends on the number of pieces: the same workload gives the same timetable. */
+    public static Timetable of(Workload workload) {
+        return new TimetableSearch(workload).best(() -> false);
+    }
+
+    /** When each stone is ready, by its name. */
+    public Map<String, Ready> ready() {
+        Map<String, Instant> at = new TreeMap<>();
+        for (Placed each : placed) {
+            Workload.Piece piece = of.pieces().get(each.piece);
+            Instant dry = each.end.plus(piece.dries());
+            at.merge(piece.stone(), dry, (a, b) -> a.isAfter(b) ? a : b);
+        }
+        Map<String, Instant> alone = new TimetableSearch(of).soonest();
+        Map<String, Ready> ready = new TreeMap<>();
+        at.forEach((stone, when) -> ready.put(stone, new Ready(stone, when, alone.get(stone), Optional.ofNullable(of.due().get(stone)))));
+        return ready;
+    }
+
+    /** When all stones are ready. */
+    public Instant end() {
+        return placed.stream().map(p -> p.end.plus(of.pieces().get(p.piece).dries())).max(Instant::compareTo).orElse(of.from());
+    }
+
+    /** Whether no other timetable can be ready sooner. */
+    public boolean proven() {
+        return !end().isAfter(bound);
+    }
+
+    /** The same order if everything takes longer, such as 1.25 times as long: hands and drying, not the hours. */
+    public Timetable stretched(double times) {
+        Workload longer = new Workload(
+                of.pieces().stream().map(p -> new Workload.Piece(p.stone(), p.step(), longer(p.hand(), times), longer(p.dries(), times),
+                        p.load(), p.tool())).toList(),
+                of.waits().stream().map(w -> new Workload.Wait(w.before(), w.then(), longer(w.lag(), times))).toList(), of.hours(),
+                of.from(), of.due());
+        return new TimetableSearch(longer).inOrder(placed.stream().map(Placed::piece).toList());
+    }
+
+    private static Duration longer(Duration time, double times) {
+        return Duration.ofSeconds(Math.round(time.toSeconds() * times));
+    }
+}

@@ -1,0 +1,389 @@
+package mosspebble.core.timetable;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.PriorityQueue;
+import java.util.SplittableRandom;
+import java.util.TreeMap;
+import java.util.function.BooleanSupplier;
+
+/**
+ * Finds timetables. Pieces are dispatched one after the other into the hours, the most urgent of those that can begin soonest first, with
+ * many tastes of urgency (multi-start priority rules; R. Kolisch and S. Hartmann 1999, as in {@link HandOrder}); then single pieces are
+ * moved in the best order as long as that is better. What counts, in this order: stones that are late, by how much, the number of
+ * sittings, the end, changes of load and tool. The bound is that of one machine with heads and tails whose work may be interrupted
+ * (J. R. Jackson 1955), within the hours. Times in seconds from the beginning.
+ */
+final class TimetableSearch {
+
+    /** Waits that one accepts to take the more urgent piece first, seconds. */
+    private static final long[] PATIENCE = {0, 60, 300, 900, 3_600};
+
+    private static final int FIRST_TRIES = PATIENCE.length;
+    private static final long WORK = 6_000_000;
+    private static final int LEAST_TRIES = 20;
+    private static final int MOST_TRIES = 400;
+
+    /** No timetable runs longer than so many weeks. */
+    private static final int MOST_WEEKS = 1_040;
+
+    private final Workload of;
+    private final int n;
+    private final long[] hand;
+    private final long[] dries;
+    private final int[] load;
+    private final int[] tool;
+    private final int[] stone;
+    private final List<String> stones;
+    private final long[] due;
+    private final int[][] behind;
+    private final long[][] lag;
+    private final int[] needs;
+    private final int[] sorted;
+    private final long[] tail;
+    private final List<long[]> hours = new ArrayList<>();
+    private final List<long[]> week;
+    private final long period;
+
+    TimetableSearch(Workload of) {
+        this.of = of;
+        this.n = of.pieces().size();
+        this.hand = of.pieces().stream().mapToLong(p -> p.hand().toSeconds()).toArray();
+        this.dries = of.pieces().stream().mapToLong(p -> p.dries().toSeconds()).toArray();
+        this.load = numbered(of.pieces().stream().map(Workload.Piece::load).toList());
+        this.tool = numbered(of.pieces().stream().map(Workload.Piece::tool).toList());
+        this.stones = of.pieces().stream().map(Workload.Piece::stone).distinct().toList();
+        this.stone = of.pieces().stream().mapToInt(p -> stones.indexOf(p.stone())).toArray();
+        this.due = stones.stream().mapToLong(s -> of.due().containsKey(s) ? seconds(of.due().get(s)) : Long.MAX_VALUE / 4).toArray();
+        this.needs = new int[n];
+        this.behind = new int[n][];
+        this.lag = new long[n][];
+        link(of.waits());
+        this.sorted = of.sorted().stream().mapToInt(Integer::intValue).toArray();
+        this.tail = tails();
+        this.week = of.hours().stream().map(h -> new long[] {Math.max(0, seconds(h.from())), seconds(h.to())}).filter(h -> h[1] > h[0])
+                .toList();
+        long first = of.hours().stream().mapToLong(h -> seconds(h.from())).min().orElse(0);
+        long last = of.hours().stream().mapToLong(h -> seconds(h.to())).max().orElse(0);
+        long seven = Duration.ofDays(7).toSeconds();
+        this.period = seven * Math.max(1, (last - first + seven - 1) / seven);
+        hours.addAll(week);
+    }
+
+    private static int[] numbered(List<String> texts) {
+        List<String> distinct = texts.stream().distinct().toList();
+        Map<String, Integer> number = new TreeMap<>();
+        distinct.forEach(t -> number.put(t, number.size()));
+        return texts.stream().mapToInt(number::get).toArray();
+    }
+
+    private long seconds(Instant at) {
+        return Duration.between(of.from(), at).toSeconds();
+    }
+
+    private Instant instant(long seconds) {
+        return of.from().plusSeconds(seconds);
+    }
+
+    private void link(List<Workload.Wait> waits) {
+        List<List<Workload.Wait>> from = new ArrayList<>();
+        for (int i = 0; i < n; i++) {
+            from.add(new ArrayList<>());
+        }
+        for (Workload.Wait wait : waits) {
+            from.get(wait.before()).add(wait);
+            needs[wait.then()]++;
+        }
+        for (int i = 0; i < n; i++) {
+            behind[i] = from.get(i).stream().mapToInt(Workload.Wait::then).toArray();
+            lag[i] = from.get(i).stream().mapToLong(w -> w.lag().toSeconds()).toArray();
+        }
+    }
+
+    /** From the end of each piece to when all that follows from it is ready, as if there were always time. */
+    private long[] tails() {
+        long[] longest = dries.clone();
+        for (int at = n - 1; at >= 0; at--) {
+            int i = sorted[at];
+            for (int k = 0; k < behind[i].length; k++) {
+                int j = behind[i][k];
+                longest[i] = Math.max(longest[i], lag[i][k] + hand[j] + longest[j]);
+            }
+        }
+        return longest;
+    }
+
+    /** When a piece can begin that may begin from a time on: where it is done before the sitting ends. */
+    private long begin(long from, long takes) {
+        for (int k = sitting(from);; k++) {
+            long[] each = hour(k);
+            long start = Math.max(from, each[0]);
+            if (start + takes <= each[1]) {
+                return start;
+            }
+        }
+    }
+
+    /** The first sitting that ends after a time. */
+    private int sitting(long time) {
+        int low = 0;
+        while (hours.isEmpty() || hour(hours.size() - 1)[1] <= time) {
+            hour(hours.size());
+        }
+        int high = hours.size() - 1;
+        while (low < high) {
+            int middle = (low + high) / 2;
+            if (hours.get(middle)[1] > time) {
+                high = middle;
+            } else {
+                low = middle + 1;
+            }
+        }
+        return low;
+    }
+
+    /** Sittings come again after those that were given. */
+    private long[] hour(int k) {
+        while (k >= hours.size()) {
+            long weeks = period * (1 + (hours.size() - week.size()) / Math.max(1, of.hours().size()));
+            if (weeks / Duration.ofDays(7).toSeconds() > MOST_WEEKS) {
+                throw new IllegalArgumentException("With so few hours it would take longer than twenty years.");
+            }
+            for (Workload.Hours again : of.hours()) {
+                hours.add(new long[] {seconds(again.from()) + weeks, seconds(again.to()) + weeks});
+            }
+        }
+        return hours.get(k);
+    }
+
+    /** When each stone could be ready if it were the only one. */
+    Map<String, Instant> soonest() {
+        long[] start = heads();
+        Map<String, Instant> ready = new TreeMap<>();
+        for (int i = 0; i < n; i++) {
+            ready.merge(stones.get(stone[i]), instant(start[i] + hand[i] + dries[i]), (a, b) -> a.isAfter(b) ? a : b);
+        }
+        return ready;
+    }
+
+    private long[] heads() {
+        long[] start = new long[n];
+        for (int i : sorted) {
+            start[i] = begin(start[i], hand[i]);
+            for (int k = 0; k < behind[i].length; k++) {
+                start[behind[i][k]] = Math.max(start[behind[i][k]], start[i] + hand[i] + lag[i][k]);
+            }
+        }
+        return start;
+    }
+
+    /** No timetable ends sooner: work may be interrupted, the longest tail of what can be worked at goes first. */
+    long bound() {
+        long[] head = heads();
+        Integer[] byHead = new Integer[n];
+        Arrays.setAll(byHead, i -> i);
+        Arrays.sort(byHead, Comparator.comparingLong(i -> head[i]));
+        PriorityQueue<Integer> can = new PriorityQueue<>(Comparator.comparingLong((Integer i) -> -tail[i]).thenComparingInt(i -> i));
+        long[] left = hand.clone();
+        long now = 0;
+        long most = 0;
+        int next = 0;
+        while (next < n || !can.isEmpty()) {
+            if (can.isEmpty()) {
+                now = Math.max(now, head[byHead[next]]);
+            }
+            while (next < n && head[byHead[next]] <= now) {
+                can.add(byHead[next++]);
+            }
+            int at = can.peek();
+            long[] sitting = hour(sitting(now));
+            now = Math.max(now, sitting[0]);
+            long until = Math.min(now + left[at], sitting[1]);
+            if (next < n) {
+                until = Math.min(until, Math.max(now, head[byHead[next]]));
+            }
+            left[at] -= until - now;
+            now = until;
+            if (left[at] == 0) {
+                can.poll();
+                most = Math.max(most, now + tail[at]);
+            }
+        }
+        return most;
+    }
+
+    Timetable best(BooleanSupplier unwanted) {
+        SplittableRandom random = new SplittableRandom(4711);
+        int tries = (int) Math.max(LEAST_TRIES, Math.min(MOST_TRIES, WORK / Math.max(1, (long) n * n)));
+        int[] best = null;
+        long[] cost = null;
+        for (int attempt = 0; attempt < tries && (best == null || !unwanted.getAsBoolean()); attempt++) {
+            double[] urgent = new double[n];
+            for (int i = 0; i < n; i++) {
+                double own = tail[i] * (attempt < FIRST_TRIES ? 1 : random.nextDouble(0.7, 1.3));
+                urgent[i] = Math.min(due[stone[i]], Long.MAX_VALUE / 8) - own;
+            }
+            int[] order = dispatched(urgent, PATIENCE[attempt < FIRST_TRIES ? attempt : random.nextInt(PATIENCE.length)]);
+            long[] now = cost(order);
+            if (cost == null || Arrays.compare(now, cost) < 0) {
+                best = order;
+                cost = now;
+            }
+        }
+        return timetable(n == 0 ? new int[0] : moved(best, cost, random, unwanted));
+    }
+
+    /** Takes single pieces to other places as long as that is better: so many tries, the same ones each time. */
+    private int[] moved(int[] order, long[] cost, SplittableRandom random, BooleanSupplier unwanted) {
+        long tries = Math.min(20_000, WORK / Math.max(1, n));
+        int[] best = order;
+        long[] least = cost;
+        for (long k = 0; k < tries && !unwanted.getAsBoolean(); k++) {
+            int[] tried = moved(best, random.nextInt(n), random.nextInt(n));
+            if (tried != null) {
+                long[] now = cost(tried);
+                if (Arrays.compare(now, least) < 0) {
+                    best = tried;
+                    least = now;
+                }
+            }
+        }
+        return best;
+    }
+
+    /** One piece at another place of the order; null where something forbids it. */
+    private int[] moved(int[] order, int from, int to) {
+        if (from == to) {
+            return null;
+        }
+        int piece = order[from];
+        for (int k = Math.min(from, to); k <= Math.max(from, to); k++) {
+            int before = from < to ? piece : order[k];
+            int then = from < to ? order[k] : piece;
+            if (k != from && Arrays.stream(behind[before]).anyMatch(j -> j == then)) {
+                return null;
+            }
+        }
+        int[] moved = order.clone();
+        if (from < to) {
+            System.arraycopy(order, from + 1, moved, from, to - from);
+        } else {
+            System.arraycopy(order, to, moved, to + 1, from - to);
+        }
+        moved[to] = piece;
+        return moved;
+    }
+
+    private int[] dispatched(double[] urgent, long patience) {
+        long[] free = new long[n];
+        int[] open = needs.clone();
+        List<Integer> can = new ArrayList<>();
+        for (int i = 0; i < n; i++) {
+            if (open[i] == 0) {
+                can.add(i);
+            }
+        }
+        int[] order = new int[n];
+        long now = 0;
+        int inHand = -1;
+        for (int placed = 0; placed < n; placed++) {
+            long soonest = Long.MAX_VALUE;
+            for (int i : can) {
+                soonest = Math.min(soonest, begin(Math.max(now, free[i]), hand[i]));
+            }
+            int best = -1;
+            for (int i : can) {
+                if (begin(Math.max(now, free[i]), hand[i]) <= soonest + patience && (best < 0 || before(i, best, urgent, inHand))) {
+                    best = i;
+                }
+            }
+            order[placed] = best;
+            can.remove(Integer.valueOf(best));
+            now = begin(Math.max(now, free[best]), hand[best]) + hand[best];
+            inHand = best;
+            for (int k = 0; k < behind[best].length; k++) {
+                int j = behind[best][k];
+                free[j] = Math.max(free[j], now + lag[best][k]);
+                if (--open[j] == 0) {
+                    can.add(j);
+                }
+            }
+        }
+        return order;
+    }
+
+    private boolean before(int i, int best, double[] urgent, int inHand) {
+        boolean goesOn = inHand >= 0 && load[i] == load[inHand];
+        boolean bestGoesOn = inHand >= 0 && load[best] == load[inHand];
+        if (goesOn != bestGoesOn && Math.abs(urgent[i] - urgent[best]) < Duration.ofHours(1).toSeconds()) {
+            return goesOn;
+        }
+        return urgent[i] != urgent[best] ? urgent[i] < urgent[best] : i < best;
+    }
+
+    private long[] starts(int[] order) {
+        long[] free = new long[n];
+        long[] start = new long[n];
+        long now = 0;
+        for (int i : order) {
+            start[i] = begin(Math.max(now, free[i]), hand[i]);
+            now = start[i] + hand[i];
+            for (int k = 0; k < behind[i].length; k++) {
+                free[behind[i][k]] = Math.max(free[behind[i][k]], now + lag[i][k]);
+            }
+        }
+        return start;
+    }
+
+    /** Stones that are late, by how much together, sittings, the end, loads taken up, tools taken up. */
+    private long[] cost(int[] order) {
+        long[] start = starts(order);
+        long[] ready = new long[stones.size()];
+        long loads = 0;
+        long tools = 0;
+        int before = -1;
+        for (int i : order) {
+            ready[stone[i]] = Math.max(ready[stone[i]], start[i] + hand[i] + dries[i]);
+            loads += before < 0 || load[i] != load[before] ? 1 : 0;
+            tools += before < 0 || tool[i] != tool[before] ? 1 : 0;
+            before = i;
+        }
+        long late = 0;
+        long much = 0;
+        for (int s = 0; s < ready.length; s++) {
+            late += ready[s] > due[s] ? 1 : 0;
+            much += Math.max(0, ready[s] - due[s]);
+        }
+        return new long[] {late, much, used(start, order), Arrays.stream(ready).max().orElse(0), loads, tools};
+    }
+
+    private int used(long[] start, int[] order) {
+        int used = 0;
+        int last = -1;
+        for (int i : order) {
+            int in = sitting(start[i]);
+            used += in != last ? 1 : 0;
+            last = in;
+        }
+        return used;
+    }
+
+    /** The timetable of a given order. */
+    Timetable inOrder(List<Integer> order) {
+        return timetable(order.stream().mapToInt(Integer::intValue).toArray());
+    }
+
+    private Timetable timetable(int[] order) {
+        long[] start = starts(order);
+        List<Timetable.Placed> placed = new ArrayList<>();
+        for (int i : order) {
+            placed.add(new Timetable.Placed(i, instant(start[i]), instant(start[i] + hand[i])));
+        }
+        return new Timetable(of, placed, instant(n == 0 ? 0 : bound()), used(start, order));
+    }
+}

@@ -1,0 +1,123 @@
+package mosspebble.core.timetable;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+
+/**
+ * What is to be done on several stones by one pair of hands, and when there is time for it.
+ *
+ * @param pieces at most {@link #MOST}
+ * @param waits what must be done and dry before what; they do not run in a circle
+ * @param hours when there is time at the table, in order, none over another; from the last on they come again week by week
+ * @param from when it begins
+ * @param due by stone, when it should be ready, cured and all
+ */
+public record Workload(List<Piece> pieces, List<Wait> waits, List<Hours> hours, Instant from, Map<String, Instant> due) {
+
+    /** Most pieces of work: 200 stones of 50. */
+    public static final int MOST = 10_000;
+
+    /** Most hours that are told apart. */
+    public static final int MOST_HOURS = 1_000;
+
+    /**
+     * Something done without getting up, in one sitting.
+     *
+     * @param stone which stone
+     * @param step number of its step, from 0
+     * @param hand time of the hand
+     * @param dries until it counts as ready
+     * @param load what is on the tool: another text is another load
+     * @param tool which tool: another text is another tool
+     */
+    public record Piece(String stone, int step, Duration hand, Duration dries, String load, String tool) {
+        public Piece {
+            if (hand.isNegative() || dries.isNegative()) {
+                throw new IllegalArgumentException("times must not be negative");
+            }
+        }
+    }
+
+    /** One piece, by number, is begun so long after the end of another, or later. */
+    public record Wait(int before, int then, Duration lag) {}
+
+    /** A sitting: time at the table. */
+    public record Hours(Instant from, Instant to) {
+        public Hours {
+            if (!from.isBefore(to)) {
+                throw new IllegalArgumentException("A sitting ends after it begins, not at " + to + " where it begins at " + from + ".");
+            }
+        }
+
+        public Duration length() {
+            return Duration.between(from, to);
+        }
+    }
+
+    public Workload {
+        pieces = List.copyOf(pieces);
+        waits = List.copyOf(waits);
+        hours = List.copyOf(hours);
+        due = Map.copyOf(new TreeMap<>(due));
+        if (pieces.size() > MOST || hours.size() > MOST_HOURS) {
+            throw new IllegalArgumentException("A timetable holds at most " + MOST + " pieces of work and " + MOST_HOURS + " sittings, had "
+                    + pieces.size() + " and " + hours.size() + ".");
+        }
+        if (hours.isEmpty()) {
+            throw new IllegalArgumentException("There is no sitting: say when there is time to paint.");
+        }
+        for (int i = 1; i < hours.size(); i++) {
+            if (hours.get(i).from().isBefore(hours.get(i - 1).to())) {
+                throw new IllegalArgumentException("Two sittings overlap: one lasts to " + hours.get(i - 1).to() + ", the next begins at "
+                        + hours.get(i).from() + ".");
+            }
+        }
+        Duration longest = hours.stream().map(Hours::length).max(Comparator.naturalOrder()).orElseThrow();
+        for (Piece piece : pieces) {
+            if (piece.hand().compareTo(longest) > 0) {
+                throw new IllegalArgumentException("No sitting is long enough for step " + (piece.step() + 1) + " of " + piece.stone()
+                        + ": it takes " + Durations.words(piece.hand()) + " in one go.");
+            }
+        }
+        sorted(pieces.size(), waits);
+    }
+
+    /** The pieces so that each comes after all it waits for. */
+    List<Integer> sorted() {
+        return sorted(pieces.size(), waits);
+    }
+
+    private static List<Integer> sorted(int count, List<Wait> waits) {
+        int[] open = new int[count];
+        List<List<Integer>> behind = new ArrayList<>();
+        for (int i = 0; i < count; i++) {
+            behind.add(new ArrayList<>());
+        }
+        for (Wait wait : waits) {
+            open[wait.then()]++;
+            behind.get(wait.before()).add(wait.then());
+        }
+        List<Integer> sorted = new ArrayList<>();
+        for (int i = 0; i < count; i++) {
+            if (open[i] == 0) {
+                sorted.add(i);
+            }
+        }
+        for (int at = 0; at < sorted.size(); at++) {
+            for (int then : behind.get(sorted.get(at))) {
+                if (--open[then] == 0) {
+                    sorted.add(then);
+                }
+            }
+        }
+        if (sorted.size() < count) {
+            throw new IllegalArgumentException("what must come first runs in a circle");
+        }
+        return sorted;
+    }
+}

@@ -1,0 +1,233 @@
+package mosspebble.core.timetable;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.io.BufferedReader;
+import java.io.InputStreamReader;
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.SplittableRandom;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class TimetableTest {
+
+    private static final Instant START = Instant.parse("2026-11-27T18:00:00Z");
+
+    private static Instant at(long minutes) {
+        return START.plusSeconds(60 * minutes);
+    }
+
+    private static Workload.Hours hours(long from, long to) {
+        return new Workload.Hours(at(from), at(to));
+    }
+
+    private static Workload.Piece piece(String stone, int step, long hand, long dries) {
+        return new Workload.Piece(stone, step, Duration.ofMinutes(hand), Duration.ofMinutes(dries), stone + step, "brush");
+    }
+
+    private static Workload.Wait wait(int before, int then, long minutes) {
+        return new Workload.Wait(before, then, Duration.ofMinutes(minutes));
+    }
+
+    private static final List<Workload.Hours> ALWAYS = List.of(hours(0, 100_000));
+
+    private static List<String[]> rows(String name) throws Exception {
+        List<String[]> rows = new ArrayList<>();
+        try (BufferedReader in = new BufferedReader(
+                new InputStreamReader(TimetableTest.class.getResourceAsStream(name), StandardCharsets.UTF_8))) {
+            in.lines().filter(l -> !l.startsWith("#") && !l.startsWith("instance")).forEach(l -> rows.add(l.split(",", -1)));
+        }
+        return rows;
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        // k equal stones of m coats, each p of the hand and dry after L: (m - 1) max(k p, p + L) + k p (proof by the work content and by
+        // the stone begun last)
+        "2, 2, 3, 5", "3, 2, 2, 6", "1, 4, 5, 20", "4, 3, 5, 12", "5, 4, 3, 30", "9, 3, 10, 40", "6, 5, 7, 20"})
+    void equalStonesArePaintedInRounds(int stones, int coats, long hand, long dries) {
+        List<Workload.Piece> pieces = new ArrayList<>();
+        List<Workload.Wait> waits = new ArrayList<>();
+        for (int s = 0; s < stones; s++) {
+            for (int c = 0; c < coats; c++) {
+                if (c > 0) {
+                    waits.add(wait(pieces.size() - 1, pieces.size(), dries));
+                }
+                pieces.add(piece("stone " + s, c, hand, 0));
+            }
+        }
+        Timetable found = Timetable.of(new Workload(pieces, waits, ALWAYS, START, Map.of()));
+        long best = (coats - 1) * Math.max(stones * hand, hand + dries) + stones * hand;
+        assertThat(found.end()).isEqualTo(at(best));
+        assertThat(found.bound()).isBeforeOrEqualTo(found.end());
+        holds(found);
+    }
+
+    @Test
+    // J. Carlier's example of 1982 (from memory) and ten made-up cases, optima proven by exhaustive search and by CP-SAT
+    void headsAndTailsReachTheKnownOptimaAndTheBoundTheKnownBound() throws Exception {
+        Map<String, List<String[]>> cases = new LinkedHashMap<>();
+        rows("sched_heads_tails.csv").forEach(r -> cases.computeIfAbsent(r[0], k -> new ArrayList<>()).add(r));
+        assertThat(cases).hasSizeGreaterThan(8);
+        for (String[] known : rows("sched_heads_tails_optima.csv")) {
+            List<Workload.Piece> pieces = new ArrayList<>();
+            List<Workload.Wait> waits = new ArrayList<>();
+            pieces.add(piece("begin", 0, 0, 0));
+            for (String[] task : cases.get(known[0])) {
+                waits.add(wait(0, pieces.size(), Long.parseLong(task[2]))); // the head
+                pieces.add(piece("task " + task[1], 0, Long.parseLong(task[3]), Long.parseLong(task[4])));
+            }
+            Timetable found = Timetable.of(new Workload(pieces, waits, ALWAYS, START, Map.of()));
+            assertThat(found.end()).as(known[0]).isEqualTo(at(Long.parseLong(known[2])));
+            assertThat(found.bound()).as("bound of %s", known[0]).isEqualTo(at(Long.parseLong(known[5])));
+            holds(found);
+        }
+    }
+
+    /** Nothing before what it waits for, hands never at two places, nothing beyond a sitting. */
+    private static void holds(Timetable table) {
+        Workload of = table.of();
+        assertThat(table.placed()).extracting(Timetable.Placed::piece).containsExactlyInAnyOrderElementsOf(
+                IntStream.range(0, of.pieces().size()).boxed().toList());
+        Instant[] start = new Instant[of.pieces().size()];
+        Instant[] end = new Instant[of.pieces().size()];
+        Instant free = of.from();
+        for (Timetable.Placed each : table.placed()) {
+            assertThat(each.start()).as("one pair of hands").isAfterOrEqualTo(free);
+            assertThat(Duration.between(each.start(), each.end())).isEqualTo(of.pieces().get(each.piece()).hand());
+            free = each.end();
+            start[each.piece()] = each.start();
+            end[each.piece()] = each.end();
+            long week = Duration.ofDays(7).toSeconds();
+            assertThat(of.hours()).as("%s to %s lies in a sitting", each.start(), each.end()).anyMatch(h -> {
+                long over = Math.floorDiv(Duration.between(h.from(), each.start()).toSeconds(), week) * week;
+                return over >= 0 && !each.end().isAfter(h.to().plusSeconds(over));
+            });
+        }
+        for (Workload.Wait wait : of.waits()) {
+            assertThat(start[wait.then()]).isAfterOrEqualTo(end[wait.before()].plus(wait.lag()));
+        }
+        assertThat(table.bound()).isBeforeOrEqualTo(table.end());
+    }
+
+    private static Workload random(SplittableRandom random) {
+        List<Workload.Piece> pieces = new ArrayList<>();
+        List<Workload.Wait> waits = new ArrayList<>();
+        int stones = random.nextInt(1, 6);
+        for (int s = 0; s < stones; s++) {
+            int steps = random.nextInt(1, 7);
+            for (int c = 0; c < steps; c++) {
+                if (c > 0) {
+                    waits.add(wait(pieces.size() - 1, pieces.size(), random.nextInt(0, 90)));
+                }
+                pieces.add(piece("stone " + s, c, random.nextInt(1, 45), random.nextInt(0, 300)));
+            }
+        }
+        List<Workload.Hours> hours = new ArrayList<>();
+        long from = random.nextInt(0, 600);
+        for (int k = random.nextInt(1, 4); k > 0; k--) {
+            long length = random.nextInt(45, 200);
+            hours.add(hours(from, from + length));
+            from += length + random.nextInt(0, 1500);
+        }
+        return new Workload(pieces, waits, hours, START,
+                Map.of("stone 0", at(random.nextInt(100, 3000)), "stone 1", at(random.nextInt(100, 3000))));
+    }
+
+    @Test
+    void whateverIsPlannedHoldsAndIsTheSameAgainAndNoWorseThanAnySmallOrder() {
+        SplittableRandom random = new SplittableRandom(12);
+        for (int k = 0; k < 40; k++) {
+            Workload workload = random(random);
+            Timetable found = Timetable.of(workload);
+            holds(found);
+            assertThat(Timetable.of(workload)).as("the same workload, the same timetable").isEqualTo(found);
+            found.ready().values().forEach(r -> assertThat(r.at()).isAfterOrEqualTo(r.soonest()));
+            if (workload.pieces().size() <= 7) {
+                assertThat(late(found)).as("no order of %s is less late", workload).isEqualTo(least(workload, new ArrayList<>()));
+            }
+        }
+    }
+
+    /** Stones that are late, and by how much together, as one number. */
+    private static long late(Timetable table) {
+        return table.ready().values().stream().mapToLong(r -> r.late().toSeconds() + (r.late().isZero() ? 0 : 1_000_000_000L)).sum();
+    }
+
+    /** The least of all orders. */
+    private static long least(Workload workload, List<Integer> order) {
+        if (order.size() == workload.pieces().size()) {
+            return late(new TimetableSearch(workload).inOrder(order));
+        }
+        long least = Long.MAX_VALUE;
+        for (int i = 0; i < workload.pieces().size(); i++) {
+            int piece = i;
+            if (!order.contains(i) && workload.waits().stream().allMatch(w -> w.then() != piece || order.contains(w.before()))) {
+                order.add(i);
+                least = Math.min(least, least(workload, order));
+                order.remove(order.size() - 1);
+            }
+        }
+        return least;
+    }
+
+    @Test
+    void theStoneThatIsDueComesFirstAndWhatCannotBeInTimeIsKnown() {
+        List<Workload.Piece> pieces = List.of(piece("owl", 0, 60, 600), piece("fox", 0, 60, 600), piece("moon", 0, 60, 3_000));
+        List<Workload.Hours> evening = List.of(hours(0, 120), hours(1_440, 1_560));
+        Timetable found = Timetable.of(new Workload(pieces, List.of(), evening, START, Map.of("fox", at(700), "moon", at(2_000))));
+        assertThat(found.placed().get(0).piece()).as("the fox can be in time").isEqualTo(1);
+        Map<String, Timetable.Ready> ready = found.ready();
+        assertThat(ready.get("fox").late()).isZero();
+        assertThat(ready.get("moon").hopeless()).as("it hardens longer than there is time").isTrue();
+        assertThat(ready.get("moon").soonest()).isEqualTo(at(3_060));
+        assertThat(ready.get("owl").due()).isEmpty();
+        assertThat(found.sittings()).isEqualTo(2);
+        holds(found);
+    }
+
+    @Test
+    void sittingsComeAgainWeekByWeekAndALongerDayBreaksWhatWasTight() {
+        List<Workload.Piece> pieces = IntStream.range(0, 7).mapToObj(i -> piece("owl", i, 50, 30)).toList();
+        List<Workload.Wait> waits = IntStream.range(1, 7).mapToObj(i -> wait(i - 1, i, 10)).toList();
+        Timetable found = Timetable.of(new Workload(pieces, waits, List.of(hours(0, 110)), START, Map.of()));
+        holds(found);
+        assertThat(found.sittings()).as("two of 50 and the wait of 10 fill one").isEqualTo(4);
+        assertThat(found.end()).isEqualTo(START.plus(Duration.ofDays(21)).plus(Duration.ofMinutes(80)));
+        Timetable longer = found.stretched(1.25);
+        assertThat(longer.sittings()).as("then only one goes into each").isEqualTo(7);
+        holds(longer);
+        assertThat(longer.placed()).extracting(Timetable.Placed::piece)
+                .isEqualTo(found.placed().stream().map(Timetable.Placed::piece).toList());
+    }
+
+    @Test
+    void whatCannotBePlannedIsSaid() {
+        List<Workload.Piece> one = List.of(piece("owl", 3, 90, 0));
+        assertThatThrownBy(() -> new Workload(one, List.of(), List.of(), START, Map.of())).hasMessageContaining("no sitting");
+        assertThatThrownBy(() -> new Workload(one, List.of(), List.of(hours(0, 60)), START, Map.of())).hasMessageContaining("step 4 of owl")
+                .hasMessageContaining("1 h 30 min");
+        assertThatThrownBy(() -> new Workload(one, List.of(), List.of(hours(0, 100), hours(90, 200)), START, Map.of()))
+                .hasMessageContaining("overlap");
+        assertThatThrownBy(() -> hours(10, 10)).hasMessageContaining("ends after it begins");
+        assertThatThrownBy(() -> new Workload(List.of(one.get(0), one.get(0)), List.of(wait(0, 1, 1), wait(1, 0, 1)), ALWAYS, START,
+                Map.of())).hasMessageContaining("circle");
+        Timetable nothing = Timetable.of(new Workload(List.of(), List.of(), ALWAYS, START, Map.of()));
+        assertThat(nothing.placed()).isEmpty();
+        assertThat(nothing.end()).isEqualTo(START);
+        Timetable past = Timetable.of(new Workload(List.of(piece("owl", 0, 20, 0)), List.of(), List.of(hours(-600, -500)), START,
+                Map.of("owl", at(-30))));
+        assertThat(past.placed().get(0).start()).as("the sitting is over: it comes again in a week")
+                .isEqualTo(at(-600).plus(Duration.ofDays(7)));
+        assertThat(past.ready().get("owl").hopeless()).as("due in the past").isTrue();
+    }
+}
