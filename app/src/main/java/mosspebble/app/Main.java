@@ -1,8 +1,16 @@
 package mosspebble.app;
 
 import java.nio.file.Path;
+import java.time.Instant;
+import java.time.LocalDateTime;
+import java.time.ZoneId;
+import java.time.temporal.ChronoUnit;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.TreeMap;
 import java.util.concurrent.Callable;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -10,6 +18,7 @@ import javafx.geometry.Dimension2D;
 import mosspebble.core.area.Remembered;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.finding.Finding;
+import mosspebble.core.plan.ManyStones;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
@@ -17,7 +26,10 @@ import mosspebble.core.project.Workshop;
 import mosspebble.core.rules.Plans;
 import mosspebble.core.sketch.Repertoire;
 import mosspebble.core.stone.Survey;
+import mosspebble.core.timetable.HoursText;
+import mosspebble.core.timetable.Timetable;
 import mosspebble.core.words.FindingWords;
+import mosspebble.core.words.TimetableWords;
 import mosspebble.files.BuiltIn;
 import mosspebble.files.FileTrouble;
 import mosspebble.files.InFile;
@@ -37,7 +49,7 @@ import picocli.CommandLine;
 /** The command line: the studio by default, {@code demo}, {@code export}, {@code check}. */
 @Command(name = "pebble", description = "Moss Pebble plans painted stones.", mixinStandardHelpOptions = true,
         versionProvider = Main.Versions.class, subcommands = {
-            Main.Demo.class, Main.Export.class, Main.Check.class})
+            Main.Demo.class, Main.Export.class, Main.Check.class, Main.Sittings.class})
 public final class Main implements Callable<Integer> {
 
     /** The program's version. */
@@ -210,6 +222,64 @@ public final class Main implements Callable<Integer> {
                 plan.findings().forEach(
                         f -> System.out.println("  " + f.weight().name().toLowerCase(Locale.ROOT) + ": " + FindingWords.sentence(f)));
             });
+        }
+    }
+
+    /** When several stones are painted by one pair of hands. */
+    @Command(name = "sittings", description = "prints a timetable of all stones: what to do when, and when each is ready",
+            mixinStandardHelpOptions = true)
+    static final class Sittings implements Callable<Integer> {
+        @Mixin
+        private Place place;
+
+        @Option(names = "--demo", description = "take the demo studio")
+        private boolean demo;
+
+        @Option(names = "--hours", paramLabel = "WEEK", defaultValue = "Mon-Fri 19:00-21:00, Sat-Sun 14:00-18:00",
+                description = "when there is time to paint (default: ${DEFAULT-VALUE})")
+        private String hours;
+
+        @Option(names = "--from", paramLabel = "WHEN", description = "when it begins, such as 2026-11-27T18:00 (default: now)")
+        private LocalDateTime from;
+
+        @Option(names = "--due", paramLabel = "ID=WHEN", description = "when a stone should be ready, such as owl=2026-12-06T12:00; may be "
+                + "repeated")
+        private Map<String, LocalDateTime> due = Map.of();
+
+        @Override
+        public Integer call() {
+            ZoneId zone = ZoneId.systemDefault();
+            LocalDateTime begins = from == null ? LocalDateTime.now().truncatedTo(ChronoUnit.MINUTES) : from;
+            Map<String, PaintPlan> plans = new LinkedHashMap<>();
+            int troubled = withPlans(place.file(demo), demo, (plan, store) -> {
+                if (!plan.steps().isEmpty()) {
+                    plans.put(plan.project().id(), plan);
+                }
+            });
+            try {
+                for (String id : due.keySet()) {
+                    if (!plans.containsKey(id)) {
+                        throw new IllegalArgumentException("There is no stone \"" + id + "\" to be due; there are "
+                                + String.join(", ", plans.keySet()) + ".");
+                    }
+                }
+                Map<String, Instant> when = new TreeMap<>();
+                due.forEach((id, at) -> when.put(id, at.atZone(zone).toInstant()));
+                Timetable table = Timetable.of(ManyStones.workload(List.copyOf(plans.values()),
+                        HoursText.parse(hours, begins.toLocalDate(), zone), begins.atZone(zone).toInstant(), when));
+                TimetableWords.lines(table, plans, zone).forEach(System.out::println);
+                System.out.println();
+                table.ready().values().stream().sorted(Comparator.comparing(Timetable.Ready::at)).forEach(
+                        r -> System.out.println(TimetableWords.ready(table, r, plans.get(r.stone()).project().name(), zone)));
+                if (!plans.isEmpty()) {
+                    System.out.println(TimetableWords.bound(table, zone));
+                    System.out.println(TimetableWords.stretched(table));
+                }
+                return troubled;
+            } catch (IllegalArgumentException e) {
+                System.err.println(e.getMessage());
+                return 1;
+            }
         }
     }
 

@@ -3,8 +3,8 @@ package mosspebble.core.picture;
 import java.util.stream.IntStream;
 
 /**
- * Box blur of a field; cells outside count as 0. Sums are of whole numbers, so that a cell comes out the same in whatever rectangle round it
- * the blur was made.
+ * Box blur of a field; cells outside count as 0. Sums are of whole numbers, so that a cell comes out the same in whatever rectangle round
+ * it the blur was made.
  */
 final class Blur {
 

@@ -16,8 +16,8 @@ import java.util.function.BooleanSupplier;
  * Finds timetables. Pieces are dispatched one after the other into the hours, the most urgent of those that can begin soonest first, with
  * many tastes of urgency (multi-start priority rules; R. Kolisch and S. Hartmann 1999, as in {@link HandOrder}); then single pieces are
  * moved in the best order as long as that is better. What counts, in this order: stones that are late, by how much, the number of
- * sittings, the end, changes of load and tool. The bound is that of one machine with heads and tails whose work may be interrupted
- * (J. R. Jackson 1955), within the hours. Times in seconds from the beginning.
+ * sittings, the end, the time one sits, changes of load and tool. The bound is that of one machine with heads and tails whose work may
+ * be interrupted (J. R. Jackson 1955), within the hours. Times in seconds from the beginning.
  */
 final class TimetableSearch {
 
@@ -235,7 +235,17 @@ final class TimetableSearch {
                 cost = now;
             }
         }
-        return timetable(n == 0 ? new int[0] : moved(best, cost, random, unwanted));
+        return timetable(n == 0 ? new int[0] : busy(moved(best, cost, random, unwanted)));
+    }
+
+    /** The same without waiting while there is something to do, where that is no worse. */
+    private int[] busy(int[] order) {
+        double[] place = new double[n];
+        for (int k = 0; k < n; k++) {
+            place[order[k]] = k * 2.0 * Duration.ofHours(1).toSeconds(); // no load is worth another order
+        }
+        int[] busy = dispatched(place, 0);
+        return Arrays.compare(cost(busy), cost(order)) <= 0 ? busy : order;
     }
 
     /** Takes single pieces to other places as long as that is better: so many tries, the same ones each time. */
@@ -340,7 +350,7 @@ final class TimetableSearch {
         return start;
     }
 
-    /** Stones that are late, by how much together, sittings, the end, loads taken up, tools taken up. */
+    /** Stones that are late, by how much together, sittings, the end, the time one sits, loads taken up, tools taken up. */
     private long[] cost(int[] order) {
         long[] start = starts(order);
         long[] ready = new long[stones.size()];
@@ -359,18 +369,30 @@ final class TimetableSearch {
             late += ready[s] > due[s] ? 1 : 0;
             much += Math.max(0, ready[s] - due[s]);
         }
-        return new long[] {late, much, used(start, order), Arrays.stream(ready).max().orElse(0), loads, tools};
+        long[] sat = sat(start, order);
+        return new long[] {late, much, sat[0], Arrays.stream(ready).max().orElse(0), sat[1], loads, tools};
     }
 
-    private int used(long[] start, int[] order) {
-        int used = 0;
+    /** How many sittings are used, and how long one sits in all of them, from the first piece to the last. */
+    private long[] sat(long[] start, int[] order) {
+        long used = 0;
+        long time = 0;
         int last = -1;
+        long began = 0;
+        long ended = 0;
         for (int i : order) {
             int in = sitting(start[i]);
-            used += in != last ? 1 : 0;
-            last = in;
+            if (in != last) {
+                used++;
+                began = start[i];
+                last = in;
+            } else {
+                time -= ended;
+            }
+            ended = start[i] + hand[i] - began;
+            time += ended;
         }
-        return used;
+        return new long[] {used, time};
     }
 
     /** The timetable of a given order. */
@@ -384,6 +406,6 @@ final class TimetableSearch {
         for (int i : order) {
             placed.add(new Timetable.Placed(i, instant(start[i]), instant(start[i] + hand[i])));
         }
-        return new Timetable(of, placed, instant(n == 0 ? 0 : bound()), used(start, order));
+        return new Timetable(of, placed, instant(n == 0 ? 0 : bound()), (int) sat(start, order)[0]);
     }
 }
