@@ -2,7 +2,9 @@ package mosspebble.core.picture;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.withinPercentage;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.CancellationException;
@@ -10,14 +12,23 @@ import java.util.concurrent.atomic.AtomicInteger;
 import mosspebble.core.Boards;
 import mosspebble.core.Paints;
 import mosspebble.core.area.Grid;
+import mosspebble.core.area.Remembered;
 import mosspebble.core.blend.Blend;
 import mosspebble.core.blend.BlendKind;
 import mosspebble.core.colour.Lamp;
 import mosspebble.core.colour.Mix;
+import mosspebble.core.colour.Palette;
+import mosspebble.core.drying.Climate;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.StoneState;
 import mosspebble.core.project.Light;
 import mosspebble.core.project.Project;
+import mosspebble.core.project.Workshop;
+import mosspebble.core.rules.Plans;
+import mosspebble.core.stone.Patch;
+import mosspebble.core.stone.Stone;
+import mosspebble.core.stone.Survey;
+import mosspebble.core.units.Millimetres;
 import org.junit.jupiter.api.Test;
 
 class LargePictureTest {
@@ -77,6 +88,26 @@ class LargePictureTest {
                 StonePicture.draw(PLAN, terrain, StoneState.DRY, Lamp.DAYLIGHT, shown, () -> false, other);
                 assertThat(other).as("coat %s of step %s", coats, steps).isEqualTo(one);
             }
+        }
+    }
+
+    @Test
+    void theSmallestAndTheLargestStoneWithAllTheMarksItMayHaveAreDrawn() {
+        for (double size : new double[] {Stone.SMALLEST_MM, Stone.LARGEST_MM}) {
+            Stone stone = Stone.cobble().withSize(new Millimetres(size), new Millimetres(Math.max(Stone.SMALLEST_MM, 0.8 * size)),
+                    new Millimetres(Math.min(Stone.HIGHEST_MM, 0.4 * size)));
+            for (int k = 0; k < Patch.MOST; k++) {
+                stone = stone.plus(Patch.at(k % 2 == 0 ? Patch.Kind.BUMP : Patch.Kind.DENT, (k % 20 - 10) * size / 40,
+                        (k / 20 - 5) * size / 40, Math.max(0.3, size / 30), Math.max(0.05, size / 200)));
+            }
+            PaintPlan plan = Plans.plan(Project.begin("p", "p", stone), Survey.of(stone),
+                    new Workshop(new Palette(Paints.shelf()), Boards.repertoire(), Climate.room(), List.of()), new Remembered());
+            LargePicture picture = new LargePicture(plan, wish(300, StoneState.WET, plan.steps().size()));
+            int[] pixels = picture.rows(0, picture.rows(), () -> false);
+            long stoneOn = Arrays.stream(pixels).filter(p -> p >>> 24 == 255).count();
+            assertThat(stoneOn * picture.pixelMm() * picture.pixelMm()).as("a stone of %s mm", size)
+                    .isCloseTo(plan.survey().zones().outline().getArea(), withinPercentage(3));
+            assertThat(Arrays.stream(pixels).filter(p -> p >>> 24 == 255).distinct().count()).as("it has form").isGreaterThan(100);
         }
     }
 
