@@ -41,6 +41,7 @@ import mosspebble.files.Paper;
 import mosspebble.files.PlanJson;
 import mosspebble.files.Sheets;
 import mosspebble.files.StudioStore;
+import mosspebble.files.TimetableFiles;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
@@ -235,6 +236,9 @@ public final class Main implements Callable<Integer> {
         @Option(names = "--demo", description = "take the demo studio")
         private boolean demo;
 
+        @Option(names = "--to", paramLabel = "FOLDER", description = "also write the timetable as CSV and as a calendar")
+        private Path to;
+
         @Option(names = "--hours", paramLabel = "WEEK", defaultValue = "Mon-Fri 19:00-21:00, Sat-Sun 14:00-18:00",
                 description = "when there is time to paint (default: ${DEFAULT-VALUE})")
         private String hours;
@@ -267,6 +271,11 @@ public final class Main implements Callable<Integer> {
                 due.forEach((id, at) -> when.put(id, at.atZone(zone).toInstant()));
                 Timetable table = Timetable.of(ManyStones.workload(List.copyOf(plans.values()),
                         HoursText.parse(hours, begins.toLocalDate(), zone), begins.atZone(zone).toInstant(), when));
+                if (to != null) {
+                    TimetableFiles.csv(table, plans, zone, to.resolve("timetable.csv"));
+                    TimetableFiles.calendar(table, plans, to.resolve("timetable.ics"));
+                    System.out.println(to.resolve("timetable.csv") + ", " + to.resolve("timetable.ics"));
+                }
                 TimetableWords.lines(table, plans, zone).forEach(System.out::println);
                 System.out.println();
                 table.ready().values().stream().sorted(Comparator.comparing(Timetable.Ready::at)).forEach(
@@ -276,7 +285,7 @@ public final class Main implements Callable<Integer> {
                     System.out.println(TimetableWords.stretched(table));
                 }
                 return troubled;
-            } catch (IllegalArgumentException e) {
+            } catch (IllegalArgumentException | FileTrouble e) {
                 System.err.println(e.getMessage());
                 return 1;
             }

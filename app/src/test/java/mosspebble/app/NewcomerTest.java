@@ -64,6 +64,7 @@ class NewcomerTest {
 
             app.click("#stage-colour");
             app.click("#slot-eyes");
+            app.until("the proposals, which move what lies below them", () -> app.present("#proposal-0"));
             app.click("#paint-brick");
             app.until("brick eyes", () -> Mix.of("brick").equals(app.plan().project().colours().get("eyes")));
 

@@ -357,7 +357,7 @@ class PaintStageTest {
 
     @Test
     void theStringOfDaubsShowsEveryPassAndWaitAndTakesOneInHand() throws Exception {
-        try (Driver app = new Driver(folder.resolve("s.pebble"), "owl", "snail")) {
+        try (Driver app = new Driver(folder.resolve("s.pebble"), "owl", "snail", "window")) {
             app.settled();
             assertThat(app.present("#daubs")).as("on the stone's own stage there is none").isFalse();
             app.click("#stage-build-up");
@@ -387,6 +387,7 @@ class PaintStageTest {
                     () -> app.robot.lookup(".daub").queryAll().size() == (app.plan() == null ? -1 : app.plan().steps().size()));
             theCardLeadsOnAndKeepsTheOrder(app);
             aDaubIsDragged(app);
+            theStringOfManyIsSeenWhole(app);
         }
     }
 
@@ -415,6 +416,17 @@ class PaintStageTest {
         app.click("#step-wrong");
         app.until("what mends it", () -> app.present("#mend-steps"));
         app.click("#build-steps");
+    }
+
+    private static void theStringOfManyIsSeenWhole(Driver app) {
+        app.click("#tray-window");
+        app.until("the string of both faces", () -> app.plan() != null && app.plan().project().id().equals("window")
+                && app.robot.lookup(".daub").queryAll().size() == app.plan().steps().size());
+        app.settled();
+        Bounds string = app.find("#daubs").localToScreen(app.find("#daubs").getBoundsInLocal());
+        List<Node> many = new ArrayList<>(app.robot.lookup(".daub").queryAll());
+        assertThat(many).as("nearly forty of them are seen").hasSizeGreaterThan(35).allSatisfy(
+                d -> assertThat(string.contains(d.localToScreen(d.getBoundsInLocal()))).as(d.getId()).isTrue());
     }
 
     private static void aDaubIsDragged(Driver app) {

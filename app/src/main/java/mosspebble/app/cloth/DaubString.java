@@ -30,6 +30,7 @@ public final class DaubString extends HBox {
     private static final double LARGEST = 26;
     private static final double SMALLEST = 13;
     private static final double THREAD = 12;
+    private static final double SHORTEST = 3;
     private static final double GAP = 2;
 
     /** A wait shorter than this is no gap: the hand is busy with something small meanwhile. */
@@ -76,14 +77,15 @@ public final class DaubString extends HBox {
         }
         double room = Math.max(200, getWidth() - getPadding().getLeft() - getPadding().getRight());
         double size = Math.max(SMALLEST, Math.min(LARGEST, Math.floor((room - waits * (THREAD + GAP)) / steps.size() - GAP)));
+        double thread = Math.max(SHORTEST, Math.min(THREAD, (room - steps.size() * (size + GAP)) / Math.max(1, waits) - GAP));
         for (int i = 0; i < steps.size(); i++) {
             Duration waited = waited(plan, i);
             if (i > 0 && waited.compareTo(SHOWN) >= 0) {
-                Region thread = new Region();
-                thread.getStyleClass().add("thread");
-                thread.setMinWidth(THREAD);
-                thread.setPrefWidth(THREAD);
-                getChildren().add(thread);
+                Region length = new Region();
+                length.getStyleClass().add("thread");
+                length.setMinWidth(thread);
+                length.setPrefWidth(thread);
+                getChildren().add(length);
             }
             getChildren().add(daub(steps.get(i), i, size, waited));
         }

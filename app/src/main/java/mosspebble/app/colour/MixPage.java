@@ -1,6 +1,7 @@
 package mosspebble.app.colour;
 
 import java.util.Arrays;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import javafx.geometry.Pos;
@@ -100,6 +101,9 @@ final class MixPage extends PageView {
         colours.foundProperty().addListener((o, a, b) -> refresh());
         colours.wishProperty().addListener((o, a, b) -> refresh());
     }
+
+    /** What the dabs of the shelf were made for. */
+    private Object shelved;
 
     @Override
     public void refresh() {
@@ -276,6 +280,11 @@ final class MixPage extends PageView {
     }
 
     private void shelf(Slot slot, Palette palette) {
+        Object now = List.of(slot, palette.shelf());
+        if (now.equals(shelved)) {
+            return; // a dab stays under the pointer while the plan is worked out anew
+        }
+        shelved = now;
         shelf.getChildren().clear();
         for (Paint paint : palette.shelf().paints()) {
             if (paint.kind().does(PaintKind.Use.PRIMES) || paint.kind().clear()) {

@@ -80,7 +80,7 @@ public final class RecipeSearch {
     private RecipeSearch(Lab wanted, Palette palette, int count) {
         this.wanted = wanted;
         this.count = count;
-        this.paints = palette.shelf().paints().stream().filter(p -> p.kind().mixable()).toList();
+        this.paints = palette.shelf().paints().stream().filter(p -> p.kind().mixable() && p.kind().does(PaintKind.Use.FILLS)).toList();
         this.k = new double[paints.size()][Spectrum.BANDS];
         this.s = new double[paints.size()];
         for (int p = 0; p < s.length; p++) {

@@ -140,11 +140,15 @@ final class Painting {
 
     private Change laid(Step.Layer layer, Step step, int mostCoats) {
         Mask mask = Mask.of(layer.place(), grid);
-        if (layer.soft().isShade()) {
-            return fade(mask, Mask.of(layer.soft().within().orElseThrow(), grid), layer);
-        }
         Mask place = layer.soft().within().map(w -> Mask.of(w, grid)).orElse(mask); // what is soft spreads beyond its own place
-        return cover(place, shares(place, mask, layer, step.kind()), layer, step, Math.min(layer.coats(), mostCoats));
+        int coats = Math.min(layer.coats(), mostCoats);
+        if (place.isEmpty()) { // it lies beside what is drawn
+            return new Change(new int[0], Pixels.of(0), Collections.nCopies(layer.soft().isShade() ? 0 : coats - 1, Pixels.of(0)));
+        }
+        if (layer.soft().isShade()) {
+            return fade(mask, place, layer);
+        }
+        return cover(place, shares(place, mask, layer, step.kind()), layer, step, coats);
     }
 
     /** What differs from a state before, as one change. */
@@ -443,8 +447,10 @@ final class Painting {
         int tone = chalk ? 0xE9E7E0 : 0x4C4D52;
         Noise noise = new Noise(99);
         float[] drawn = new float[grid.cells()];
+        Envelope drawnHere = new Envelope(grid.left() - 1, grid.left() + grid.columns() * grid.cellMm() + 1, grid.top() - 1,
+                grid.top() + grid.rows() * grid.cellMm() + 1);
         for (PlacedPart part : parts.get()) {
-            if (part.part().role() == Role.GUIDE) {
+            if (part.part().role() == Role.GUIDE || !drawnHere.intersects(part.drawn().getEnvelopeInternal())) {
                 continue; // rubbed out when the picture is pencilled; the screen and the sheets show it
             }
             if (part.part().role() == Role.FILL) {

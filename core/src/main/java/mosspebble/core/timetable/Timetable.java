@@ -61,6 +61,11 @@ public record Timetable(Workload of, List<Placed> placed, Instant bound, int sit
         return ready;
     }
 
+    /** What is done in each sitting, in their order. */
+    public List<List<Placed>> bySitting() {
+        return new TimetableSearch(of).bySitting(placed);
+    }
+
     /** When all stones are ready. */
     public Instant end() {
         return placed.stream().map(p -> p.end.plus(of.pieces().get(p.piece).dries())).max(Instant::compareTo).orElse(of.from());

@@ -395,6 +395,20 @@ final class TimetableSearch {
         return new long[] {used, time};
     }
 
+    List<List<Timetable.Placed>> bySitting(List<Timetable.Placed> placed) {
+        List<List<Timetable.Placed>> all = new ArrayList<>();
+        int last = -1;
+        for (Timetable.Placed each : placed) {
+            int in = sitting(seconds(each.start()));
+            if (in != last) {
+                all.add(new ArrayList<>());
+                last = in;
+            }
+            all.get(all.size() - 1).add(each);
+        }
+        return all;
+    }
+
     /** The timetable of a given order. */
     Timetable inOrder(List<Integer> order) {
         return timetable(order.stream().mapToInt(Integer::intValue).toArray());

@@ -53,6 +53,21 @@ public final class TimetableWords {
                         : ".");
     }
 
+    /** What a sitting is called in a calendar. */
+    public static String sitting(List<String> stones) {
+        return "Paint: " + Words.list(stones);
+    }
+
+    /** The sealing of a stone in a calendar. */
+    public static String seal(String stone) {
+        return "Seal: " + stone;
+    }
+
+    /** The moment from which a stone may be given away, in a calendar. */
+    public static String isReady(String stone) {
+        return "Ready: " + stone;
+    }
+
     /** What becomes of it if everything takes a quarter longer. */
     public static String stretched(Timetable table) {
         Timetable longer = table.stretched(1.25);

@@ -362,6 +362,16 @@ class MixTest {
     }
 
     @Test
+    // a glaze in the mix lets what is below through however many coats there are (common practice, no source)
+    void aRecipeForCoverTakesNoGlaze() {
+        Srgb wanted = Srgb.ofHex("#e8d9a0");
+        Paint glaze = Paint.usual("glaze", "glaze", PaintKind.GLAZE, wanted, new Millilitres(30));
+        Shelf shelf = new Shelf(List.of(glaze, Paints.brush("white", "#f6f3ea", 0.9), Paints.brush("ochre", "#c99a3a", 0.9)));
+        RecipeSearch.Recipe found = RecipeSearch.nearest(Lab.of(wanted), new Palette(shelf), 8, 3).orElseThrow();
+        assertThat(found.mix().parts()).extracting(Mix.Part::paint).doesNotContain("glaze").isNotEmpty();
+    }
+
+    @Test
     @Tag("outside") // few mixes, small whole parts: nobody measures 45 : 21 : 4 : 2 (common practice, no source)
     void aMixThatAHandMeasuresHasTwelvePartsAtMostAndIsNearlyTheSame() {
         Mix fine = new Mix(List.of(new Mix.Part("night", 45), new Mix.Part("plum", 21), new Mix.Part("rose", 4), new Mix.Part("white", 2)));
