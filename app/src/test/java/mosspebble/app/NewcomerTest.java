@@ -96,6 +96,7 @@ class NewcomerTest {
             app.until("it is at it", () -> app.present("#export-cancel"));
             app.click("#export-cancel");
             app.until("it has stopped", () -> app.text("#export-done").startsWith("Stopped"));
+            app.until("nothing of it is left", () -> folder.resolve("sheets").toFile().list().length == 3);
             left = app.plan().project();
         }
         try (PDDocument sheets = Loader.loadPDF(folder.resolve("sheets/gate-owl-sheets.pdf").toFile())) {

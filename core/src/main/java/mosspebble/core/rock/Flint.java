@@ -5,14 +5,13 @@ final class Flint extends Fabric {
 
     private static final double BOWL = 19;
 
-    private final double blowU;
-    private final double blowV;
+    /** From one ripple of a blow to the next, mm; they widen away from it. */
+    private static final double RIPPLE = 1.3;
+
     private final double rindTurn;
 
     Flint(long seed, double relief) {
         super(seed, relief);
-        blowU = 24 * (noise.quick(1, 1) - 0.5);
-        blowV = 18 * (noise.quick(2, 1) - 0.5);
         rindTurn = 2 * Math.PI * noise.quick(5, 8);
     }
 
@@ -24,21 +23,49 @@ final class Flint extends Fabric {
         place.tint(tone * (1 + 0.10 * warm), tone, tone * (1 - 0.10 * warm));
         double pale = step(0.36, 0.6, noise.octaves(u - 40, v + 10, 8, 4, pixel));
         place.toward(0.4 * pale, 1.9, 1.85, 1.75);
-        double bowl = bowl(u + 3 * noise.octaves(u, v, 14, 3, pixel), v + 3 * noise.octaves(u + 30, v - 8, 14, 3, pixel));
-        double d = Math.hypot(u - blowU, v - blowV);
-        double ripple = step(4, 9, d) * (1 - step(13, 20, d)) * Math.sin(2 * Math.PI * Math.sqrt(d) * 2.4) * Noise.visible(1.6, pixel);
-        place.height = 0.55 * bowl + 0.012 * ripple + 0.004 * noise.octaves(u, v, 1.2, 3, pixel);
+        double bu = u + 3 * noise.octaves(u, v, 14, 3, pixel);
+        double bv = v + 3 * noise.octaves(u + 30, v - 8, 14, 3, pixel);
+        double bowl = bowl(bu, bv);
+        double ripple = ripples(bu, bv) * Noise.visible(RIPPLE, pixel);
+        place.height = 0.75 * bowl + 0.028 * ripple + 0.004 * noise.octaves(u, v, 1.2, 3, pixel);
         double side = u * Math.cos(rindTurn) + v * Math.sin(rindTurn) - 24 - 2.6 * noise.octaves(u, v, 9, 5, pixel);
         double rind = step(0, Math.max(0.4, pixel), side);
         place.apart = rind > 0.5;
-        double chalk = 0.66 + 0.12 * noise.octaves(u, v, 2.2, 5, pixel);
+        double chalk = 0.52 + 0.12 * noise.octaves(u, v, 2.2, 5, pixel);
         own(place, rind, chalk, chalk * 0.97, chalk * 0.89);
-        place.height += 0.30 * rind * (1 + 0.25 * noise.octaves(u, v, 1.4, 4, pixel));
+        double hole = rind * step(0.30, 0.42, noise.octaves(u + 9, v - 4, 0.9, 2, pixel));
+        place.height += 0.30 * rind * (1 + 0.25 * noise.octaves(u, v, 1.4, 4, pixel)) - 0.09 * hole;
         place.gloss = 0.75 * (1 - rind);
         place.glint = 0;
     }
 
-    /** Height within the nearest bowl, 0 at its middle and rising to the ridge. */
+    /** Ripples that run out from the blow that struck a bowl, which lies off it; not every blow left them, nor all the way round. */
+    private double ripples(double u, double v) {
+        int c0 = (int) Math.floor(u / BOWL);
+        int r0 = (int) Math.floor(v / BOWL);
+        double near = Double.POSITIVE_INFINITY;
+        int column = 0;
+        int row = 0;
+        for (int r = r0 - 1; r <= r0 + 1; r++) {
+            for (int c = c0 - 1; c <= c0 + 1; c++) {
+                double dx = u / BOWL - c - noise.quick(c + 12, r);
+                double dy = v / BOWL - r - noise.quick(c, r + 12);
+                if (dx * dx + dy * dy < near) {
+                    near = dx * dx + dy * dy;
+                    column = c;
+                    row = r;
+                }
+            }
+        }
+        double much = step(0.2, 0.5, noise.quick(column + 31, row + 5));
+        double turn = 2 * Math.PI * noise.quick(column + 3, row + 41);
+        double du = u - BOWL * (column + noise.quick(column + 12, row)) - 15 * Math.cos(turn);
+        double dv = v - BOWL * (row + noise.quick(column, row + 12)) - 15 * Math.sin(turn);
+        double d = Math.hypot(du, dv) + 0.5 * noise.gradient(u / 6, v / 6);
+        double fades = step(3, 8, d) * (1 - step(19, 27, d)) * step(-0.25, 0.2, noise.gradient(u / 9 + 7, v / 9));
+        return much * fades * Math.sin(2 * Math.PI * Math.pow(d, 0.9) / RIPPLE);
+    }
+
     private double bowl(double u, double v) {
         int c0 = (int) Math.floor(u / BOWL);
         int r0 = (int) Math.floor(v / BOWL);

@@ -7,7 +7,7 @@ final class Slate extends Fabric {
     private static final double LONG = 10;
 
     /** Height of one sheet, mm. */
-    private static final double SHEET = 0.05;
+    private static final double SHEET = 0.06;
 
     /** Flakes of mica so wide glint here and there, mm. */
     private static final double MICA = 0.12;
@@ -32,8 +32,8 @@ final class Slate extends Fabric {
         place.toward(0.5 * rust, tone * 1.28, tone * 1.02, tone * 0.80);
         double sheets = (noise.octaves(u / 4, v * 1.2, 21, 4, pixel) + 0.02 * streak) * 6;
         double whole = Math.floor(sheets);
-        double edge = step(0.5, 1, sheets - whole);
-        double height = SHEET * (whole + edge) + 0.018 * noise.octaves(u / LONG, v, 1.3, 4, pixel)
+        double edge = step(0.84, 1, sheets - whole) * (0.35 + 0.65 * step(-0.2, 0.25, noise.octaves(u / 2, v, 3.4, 3, pixel)));
+        double height = SHEET * (whole + edge) + 0.03 * noise.octaves(u / LONG, v, 1.3, 5, pixel)
                 + 0.01 * noise.octaves(u, v, 0.6, 3, pixel)
                 + 0.006 * grain;
         double along = u * Math.cos(veinTurn) + v * Math.sin(veinTurn);
@@ -45,6 +45,9 @@ final class Slate extends Fabric {
         place.gloss = 0.12 + 0.2 * vein;
         int c = (int) Math.floor(u / MICA);
         int r = (int) Math.floor(v / MICA);
-        place.glint = pixel < MICA && noise.quick(c + 77, r) > 0.97 ? c * 7919 + r | 1 : 0;
+        double across = u / MICA - c - 0.5;
+        double down = v / MICA - r - 0.5;
+        boolean flake = noise.quick(c + 77, r) > 0.985 && across * across + down * down < 0.16;
+        place.glint = pixel < MICA && flake ? c * 7919 + r | 1 : 0;
     }
 }

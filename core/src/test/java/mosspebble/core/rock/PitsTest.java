@@ -112,7 +112,33 @@ class PitsTest {
                 glints += place.glint != 0 ? 1 : 0;
             }
         }
-        assertThat(glints / 55_900.0).as("three in a hundred").isCloseTo(0.03, within(0.006));
+        // of a hundred places for a flake 1.5 are taken, by discs of 0.4 of their side: 0.015 pi 0.16
+        assertThat(glints / 55_900.0).as("small discs, not squares").isCloseTo(0.015 * Math.PI * 0.16, within(0.002));
         assertThat(vein / 55_900.0).as("a thin vein").isBetween(0.0005, 0.05);
+    }
+
+    @Test // conchoidal fracture: ripples run out from the blow within one bowl and not over its ridge (common knowledge of petrology)
+    void flintRipplesInSomeOfItsBowlsAndOnlyThere() {
+        Fabric flint = fabric(RockKind.FLINT);
+        Place place = new Place();
+        int rippled = 0;
+        int quiet = 0;
+        for (double v = -60; v < 60; v += 6) {
+            for (double u = -60; u < 60; u += 6) {
+                double rough = 0;
+                double last = 0;
+                double before = 0;
+                for (int k = 0; k < 40; k++) { // second differences along 4 mm: curvature of ripples, not of bowls
+                    flint.at(u + 0.1 * k, v, 0.1, place);
+                    rough += k < 2 ? 0 : Math.abs(place.height - 2 * last + before);
+                    before = last;
+                    last = place.height;
+                }
+                rippled += rough / 38 > 0.0016 ? 1 : 0;
+                quiet += rough / 38 < 0.0008 ? 1 : 0;
+            }
+        }
+        assertThat(rippled).as("some are rippled").isGreaterThan(20);
+        assertThat(quiet).as("others are smooth").isGreaterThan(60);
     }
 }
