@@ -25,9 +25,10 @@ final class Flint extends Fabric {
         place.toward(0.4 * pale, 1.9, 1.85, 1.75);
         double bu = u + 3 * noise.octaves(u, v, 14, 3, pixel);
         double bv = v + 3 * noise.octaves(u + 30, v - 8, 14, 3, pixel);
-        double bowl = bowl(bu, bv);
-        double ripple = ripples(bu, bv) * Noise.visible(RIPPLE, pixel);
-        place.height = 0.75 * bowl + 0.028 * ripple + 0.004 * noise.octaves(u, v, 1.2, 3, pixel);
+        long bowl = bowlAt(bu, bv);
+        double ripple = ripples(bu, bv, bowl) * Noise.visible(RIPPLE, pixel);
+        place.height = 0.75 * Math.min(1, far(bu, bv, (int) (bowl >> 32), (int) bowl)) + 0.028 * ripple
+                + 0.004 * noise.octaves(u, v, 1.2, 3, pixel);
         double side = u * Math.cos(rindTurn) + v * Math.sin(rindTurn) - 24 - 2.6 * noise.octaves(u, v, 9, 5, pixel);
         double rind = step(0, Math.max(0.4, pixel), side);
         place.apart = rind > 0.5;
@@ -40,43 +41,48 @@ final class Flint extends Fabric {
     }
 
     /** Ripples that run out from the blow that struck a bowl, which lies off it; not every blow left them, nor all the way round. */
-    private double ripples(double u, double v) {
-        int c0 = (int) Math.floor(u / BOWL);
-        int r0 = (int) Math.floor(v / BOWL);
-        double near = Double.POSITIVE_INFINITY;
-        int column = 0;
-        int row = 0;
-        for (int r = r0 - 1; r <= r0 + 1; r++) {
-            for (int c = c0 - 1; c <= c0 + 1; c++) {
-                double dx = u / BOWL - c - noise.quick(c + 12, r);
-                double dy = v / BOWL - r - noise.quick(c, r + 12);
-                if (dx * dx + dy * dy < near) {
-                    near = dx * dx + dy * dy;
-                    column = c;
-                    row = r;
-                }
-            }
-        }
+    private double ripples(double u, double v, long bowl) {
+        int column = (int) (bowl >> 32);
+        int row = (int) bowl;
         double much = step(0.2, 0.5, noise.quick(column + 31, row + 5));
         double turn = 2 * Math.PI * noise.quick(column + 3, row + 41);
-        double du = u - BOWL * (column + noise.quick(column + 12, row)) - 15 * Math.cos(turn);
-        double dv = v - BOWL * (row + noise.quick(column, row + 12)) - 15 * Math.sin(turn);
+        double du = u - BOWL * middleU(column, row) - 15 * Math.cos(turn);
+        double dv = v - BOWL * middleV(column, row) - 15 * Math.sin(turn);
         double d = Math.hypot(du, dv) + 0.5 * noise.gradient(u / 6, v / 6);
         double fades = step(3, 8, d) * (1 - step(19, 27, d)) * step(-0.25, 0.2, noise.gradient(u / 9 + 7, v / 9));
         return much * fades * Math.sin(2 * Math.PI * Math.pow(d, 0.9) / RIPPLE);
     }
 
-    private double bowl(double u, double v) {
+    private double middleU(int column, int row) {
+        return column + noise.quick(column + 12, row);
+    }
+
+    private double middleV(int column, int row) {
+        return row + noise.quick(column, row + 12);
+    }
+
+    /** The bowl that a place lies in: its column and row. */
+    private long bowlAt(double u, double v) {
         int c0 = (int) Math.floor(u / BOWL);
         int r0 = (int) Math.floor(v / BOWL);
         double near = Double.POSITIVE_INFINITY;
+        long found = 0;
         for (int r = r0 - 1; r <= r0 + 1; r++) {
             for (int c = c0 - 1; c <= c0 + 1; c++) {
-                double dx = u / BOWL - c - noise.quick(c + 12, r);
-                double dy = v / BOWL - r - noise.quick(c, r + 12);
-                near = Math.min(near, dx * dx + dy * dy);
+                double far = far(u, v, c, r);
+                if (far < near) {
+                    near = far;
+                    found = (long) c << 32 | r & 0xFFFFFFFFL;
+                }
             }
         }
-        return Math.min(1, near);
+        return found;
+    }
+
+    /** Squared distance from the middle of a bowl, in bowls. */
+    private double far(double u, double v, int column, int row) {
+        double du = u / BOWL - middleU(column, row);
+        double dv = v / BOWL - middleV(column, row);
+        return du * du + dv * dv;
     }
 }
