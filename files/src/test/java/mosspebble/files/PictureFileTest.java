@@ -7,6 +7,7 @@ import java.awt.image.BufferedImage;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.stream.Stream;
 import javax.imageio.ImageIO;
@@ -74,6 +75,18 @@ class PictureFileTest {
         int shade = laid.getRGB(310, 350) & 255; // beside the stone, away from the light at the upper left
         int light = laid.getRGB(90, 50) & 255;
         assertThat(shade).as("the stone throws a shadow").isLessThan(light - 20);
+    }
+
+    @Test
+    void stripsOfAStoneWithTallDotsFitTogetherToTheBit() {
+        LargePicture picture = new LargePicture(MOON, wish(420, 1));
+        int[] whole = picture.rows(0, picture.rows(), () -> false);
+        for (int first = 0; first < picture.rows(); first += 70) {
+            int count = Math.min(70, picture.rows() - first);
+            int from = first * picture.columns();
+            assertThat(picture.rows(first, count, () -> false)).as("from row %s", first)
+                    .isEqualTo(Arrays.copyOfRange(whole, from, from + count * picture.columns()));
+        }
     }
 
     @Test
