@@ -84,6 +84,18 @@ public record HandOrder(List<Integer> order, Duration end, Duration bound) {
         return Duration.ofSeconds(new Search(problem).end(order.stream().mapToInt(Integer::intValue).toArray()));
     }
 
+    /** An order with what stands at one place taken to another. */
+    static int[] taken(int[] order, int from, int to) {
+        int[] moved = order.clone();
+        if (from < to) {
+            System.arraycopy(order, from + 1, moved, from, to - from);
+        } else {
+            System.arraycopy(order, to, moved, to + 1, from - to);
+        }
+        moved[to] = order[from];
+        return moved;
+    }
+
     private static final class Search {
         private final int n;
         private final long[] hand;
@@ -231,14 +243,7 @@ public record HandOrder(List<Integer> order, Duration end, Duration bound) {
                     return null;
                 }
             }
-            int[] moved = order.clone();
-            if (from < to) {
-                System.arraycopy(order, from + 1, moved, from, to - from);
-            } else {
-                System.arraycopy(order, to, moved, to + 1, from - to);
-            }
-            moved[to] = job;
-            return moved;
+            return taken(order, from, to);
         }
 
         private int[] dispatched(double[] taste, long patience) {

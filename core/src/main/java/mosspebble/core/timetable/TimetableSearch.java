@@ -279,14 +279,7 @@ final class TimetableSearch {
                 return null;
             }
         }
-        int[] moved = order.clone();
-        if (from < to) {
-            System.arraycopy(order, from + 1, moved, from, to - from);
-        } else {
-            System.arraycopy(order, to, moved, to + 1, from - to);
-        }
-        moved[to] = piece;
-        return moved;
+        return HandOrder.taken(order, from, to);
     }
 
     private int[] dispatched(double[] urgent, long patience) {
