@@ -11,12 +11,20 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import javafx.geometry.Bounds;
+import javafx.scene.Node;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.control.Button;
 import javafx.scene.control.Menu;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.TextArea;
+import javafx.scene.image.ImageView;
+import javafx.scene.image.PixelReader;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import javafx.scene.paint.Color;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.finding.Code;
 import mosspebble.core.finding.Finding;
@@ -426,5 +434,48 @@ class SketchStageTest {
             again.settled();
             assertThat(items(again)).as("kept in the studio, with or without the file").hasSize(1);
         }
+    }
+
+    @Test
+    void theLibraryShowsEachSubjectPaintedWithWhatIsOnTheShelf() throws Exception {
+        try (Driver app = new Driver(folder.resolve("s.pebble"), "snail")) {
+            app.settled();
+            app.keys(KeyCode.DIGIT2, KeyCode.A);
+            app.until("the fox, painted", () -> painted(app, "#subject-fox-asleep") != null);
+            assertThat(painted(app, "#subject-fox-asleep").getHue()).as("the fur of a fox, as a hue").isBetween(5.0, 40.0);
+            app.until("the frog, painted", () -> painted(app, "#subject-frog-leaf") != null);
+            Color moss = painted(app, "#subject-frog-leaf");
+            assertThat(moss.getGreen()).as("a frog under a leaf is green").isGreaterThan(moss.getRed() * 1.05);
+            assertThat(painted(app, "#subject-guide-spokes")).as("far below what is seen").isNull();
+            app.robot.write("spokes", 0);
+            app.until("pencil lines over a bare stone", () -> painted(app, "#subject-guide-spokes") != null);
+            assertThat(inside(app, "#subject-guide-spokes", Canvas.class)).isPresent();
+            assertThat(painted(app, "#subject-guide-spokes").getSaturation()).isLessThan(0.2);
+        }
+    }
+
+    private static <T extends Node> Optional<T> inside(Driver app, String card, Class<T> kind) {
+        StackPane sample = (StackPane) ((VBox) ((Button) app.find(card)).getGraphic()).getChildren().get(0);
+        return sample.getChildren().stream().filter(kind::isInstance).map(kind::cast).findFirst();
+    }
+
+    /** The colour in the middle third of a card's picture, on the whole; null where there is none yet. */
+    private static Color painted(Driver app, String card) {
+        return inside(app, card, ImageView.class).map(view -> {
+            PixelReader pixels = view.getImage().getPixelReader();
+            int w = (int) view.getImage().getWidth();
+            int h = (int) view.getImage().getHeight();
+            double[] sum = new double[3];
+            for (int y = h / 3; y < 2 * h / 3; y++) {
+                for (int x = w / 3; x < 2 * w / 3; x++) {
+                    Color c = pixels.getColor(x, y);
+                    sum[0] += c.getRed();
+                    sum[1] += c.getGreen();
+                    sum[2] += c.getBlue();
+                }
+            }
+            double most = Math.max(sum[0], Math.max(sum[1], sum[2]));
+            return Color.color(sum[0] / most, sum[1] / most, sum[2] / most);
+        }).orElse(null);
     }
 }

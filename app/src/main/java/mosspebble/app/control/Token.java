@@ -29,8 +29,8 @@ public enum Token {
     ON_PALE, ON_DARK,
     /** A part whose colour is not known. */
     UNKNOWN,
-    /** Small stones that samples lie on: for pale, dark and pencil things; their shadow. */
-    SAMPLE_DARK, SAMPLE_PALE, SAMPLE_GUIDE, SHADOW,
+    /** What darkens what lies below it. */
+    SHADOW,
     /** A card for drawdowns: its white half, its black half, the rim of what is clear. */
     CARD_WHITE, CARD_BLACK, CARD_CLEAR;
 

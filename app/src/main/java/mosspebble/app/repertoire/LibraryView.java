@@ -8,7 +8,9 @@ import java.util.List;
 import java.util.Map;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
+import javafx.geometry.Bounds;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
@@ -26,6 +28,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import javafx.scene.text.TextAlignment;
 import javafx.stage.FileChooser;
+import javafx.stage.Screen;
 import javafx.util.Duration;
 import mosspebble.app.model.FileWork;
 import mosspebble.app.model.PlanWorker;
@@ -33,6 +36,7 @@ import mosspebble.app.model.Workbench;
 import mosspebble.app.repertoire.Catalogue.Offer;
 import mosspebble.app.screen.Panel;
 import mosspebble.app.sketch.SketchModel;
+import mosspebble.core.colour.Shelf;
 import mosspebble.core.project.Studio;
 import mosspebble.core.sketch.OwnFile;
 import mosspebble.files.FileTrouble;
@@ -52,7 +56,9 @@ public final class LibraryView extends BorderPane {
     private final Runnable close;
     private final TextField search = new TextField();
     private final VBox shelves = new VBox(6);
+    private final ScrollPane scroll = new ScrollPane(shelves);
     private final Map<Offer, Button> cards = new HashMap<>();
+    private Shelf paintedWith;
     private final Label purpose = new Label();
     /** So long after the last letter the shelves follow. */
     private final PauseTransition pause = new PauseTransition(Duration.millis(130));
@@ -90,11 +96,13 @@ public final class LibraryView extends BorderPane {
         VBox top = new VBox(4, row, purpose);
         top.getStyleClass().add("planks-top");
         setTop(top);
-        ScrollPane scroll = new ScrollPane(shelves);
         scroll.setFitToWidth(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         scroll.getStyleClass().add("stage-scroll");
         shelves.getStyleClass().add("basket-stones");
+        scroll.vvalueProperty().addListener((o, a, b) -> paintSeen());
+        scroll.viewportBoundsProperty().addListener((o, a, b) -> paintSeen());
+        shelves.heightProperty().addListener((o, a, b) -> paintSeen());
         setCenter(scroll);
         setOnDragOver(e -> {
             if (e.getDragboard().hasFiles()) {
@@ -124,6 +132,10 @@ public final class LibraryView extends BorderPane {
             return;
         }
         Studio studio = workbench.studio();
+        if (!studio.shelf().equals(paintedWith)) {
+            paintedWith = studio.shelf();
+            cards.clear();
+        }
         List<Offer> found = Catalogue.foundOrWritten(studio, search.getText());
         shelves.getChildren().clear();
         Map<String, FlowPane> rows = new LinkedHashMap<>();
@@ -139,10 +151,24 @@ public final class LibraryView extends BorderPane {
             none.setId("library-none");
             shelves.getChildren().add(none);
         }
+        paintSeen();
+    }
+
+    /** Has those painted that are on the screen, once all have their places. */
+    private void paintSeen() {
+        Platform.runLater(() -> {
+            Bounds window = scroll.localToScene(scroll.getLayoutBounds());
+            for (Node row : shelves.getChildren()) {
+                if (row instanceof FlowPane cardRow && row.localToScene(row.getLayoutBounds()).intersects(window)) {
+                    cardRow.getChildren().stream().filter(c -> c.localToScene(c.getLayoutBounds()).intersects(window))
+                            .forEach(c -> ((Sample) c.getUserData()).seen());
+                }
+            }
+        });
     }
 
     private Button card(Offer offer, Studio studio) {
-        Sample sample = new Sample(offer.subject(), studio, desk);
+        Sample sample = new Sample(offer.subject(), studio, desk, Screen.getPrimary().getOutputScaleX());
         Label title = new Label(offer.title());
         title.getStyleClass().add("small");
         title.setWrapText(true);
@@ -154,6 +180,7 @@ public final class LibraryView extends BorderPane {
         content.setAlignment(Pos.TOP_CENTER);
         Button card = new Button();
         card.setGraphic(content);
+        card.setUserData(sample);
         card.setMinSize(CARD, Sample.HIGH + TITLE + 10);
         card.setMaxSize(CARD, Sample.HIGH + TITLE + 10);
         card.setId(offer.id());

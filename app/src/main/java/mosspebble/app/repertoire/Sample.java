@@ -1,19 +1,29 @@
 package mosspebble.app.repertoire;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.image.ImageView;
 import javafx.scene.layout.StackPane;
 import javafx.scene.transform.Affine;
 import mosspebble.app.cloth.Geometries;
-import mosspebble.app.control.Swatch;
+import mosspebble.app.cloth.StoneImage;
 import mosspebble.app.control.Token;
 import mosspebble.app.model.PlanWorker;
+import mosspebble.core.advice.Proposals;
+import mosspebble.core.area.Grid;
+import mosspebble.core.colour.Mix;
+import mosspebble.core.picture.StonePicture;
+import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.StoneState;
+import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
 import mosspebble.core.sketch.Designs;
 import mosspebble.core.sketch.Item;
 import mosspebble.core.sketch.ItemMode;
+import mosspebble.core.sketch.Motif;
 import mosspebble.core.sketch.PlacedDesign;
 import mosspebble.core.sketch.PlacedPart;
 import mosspebble.core.sketch.Placement;
@@ -23,72 +33,92 @@ import mosspebble.core.sketch.Slot;
 import mosspebble.core.sketch.Subject;
 import mosspebble.core.sketch.Support;
 import mosspebble.core.stone.Form;
+import mosspebble.core.stone.RockKind;
 import mosspebble.core.stone.Shape;
+import mosspebble.core.stone.Skin;
 import mosspebble.core.stone.Stone;
+import mosspebble.core.stone.Texture;
 import mosspebble.core.units.Millimetres;
 import mosspebble.core.units.Srgb;
 
-/** A subject as it comes out on a small round stone, in the colours it would like to have. */
-public final class Sample extends StackPane {
+/** A subject painted on a small round stone with what is on the shelf: planned and drawn as on the cloth. */
+final class Sample extends StackPane {
 
     static final double WIDE = 104;
     static final double HIGH = 84;
-    private static final double ROOM = 60;
+    private static final double LONG_MM = 72;
+    private static final double PIXELS_PER_MM = 96 / LONG_MM;
 
-    private static final Stone PEBBLE = Stone.cobble().withShape(new Shape.Grown(Form.OVAL, 0.9, 0.1))
-            .withSize(new Millimetres(72), new Millimetres(60), new Millimetres(22)).withDome(1, 4);
+    private static final Stone PALE = Stone.cobble().withShape(new Shape.Grown(Form.OVAL, 0.9, 0.1))
+            .withSize(new Millimetres(LONG_MM), new Millimetres(60), new Millimetres(22)).withDome(1, 4)
+            .withSkin(Skin.of(RockKind.GRANITE, Texture.SMOOTH, Srgb.ofHex("#b4b0a6")));
+    private static final Stone DARK = PALE.withSkin(PALE.skin().withColour(Srgb.ofHex("#5a5e5b")));
 
-    private final Canvas canvas = new Canvas(WIDE, HIGH);
+    /**
+     * As worked out.
+     *
+     * @param guides drawn in pencil; none where the subject is painted
+     */
+    private record Painted(PaintPlan plan, StonePicture picture, List<PlacedPart> guides) {}
 
-    Sample(Subject subject, Studio studio, PlanWorker desk) {
-        getChildren().add(canvas);
+    private Runnable ask;
+
+    /**
+     * @param outputScale pixels of the screen per pixel of the interface
+     */
+    Sample(Subject subject, Studio studio, PlanWorker desk, double outputScale) {
+        setMinSize(WIDE, HIGH);
+        setMaxSize(WIDE, HIGH);
         setMouseTransparent(true);
-        desk.askLater(new PlanWorker.Line(), d -> drawn(subject, studio, d), design -> design.ifPresent(this::draw));
+        ask = () -> desk.askLater(new PlanWorker.Line(), d -> painted(subject, studio, d, outputScale), this::show);
     }
 
-    private static Optional<PlacedDesign> drawn(Subject subject, Studio studio, PlanWorker d) {
-        Support bed = Support.of(d.survey(PEBBLE));
+    /** Has it painted, the first time it is seen. */
+    void seen() {
+        Runnable first = ask;
+        ask = () -> {};
+        first.run();
+    }
+
+    private static Painted painted(Subject subject, Studio studio, PlanWorker d, double outputScale) {
+        Support bed = Support.of(d.survey(PALE));
         boolean wears = subject instanceof Subject.Dots || subject instanceof Subject.Guide guide && guide.kind().wholeStone()
                 || Designs.motif(subject, d.repertoire(studio)).filter(m -> m.prefersWearing()).isPresent();
         Item item = Item.of(subject, wears ? ItemMode.WEARING : ItemMode.ON_STONE,
                 new Placement(0, 0, 0, subject instanceof Subject.Guide guide ? guide.mm() : 10), 1);
         Optional<Placement> fit = wears || subject instanceof Subject.Guide ? Optional.of(item.placement())
                 : Designs.fit(item, d.repertoire(studio), bed);
-        return fit.flatMap(p -> Designs.place(new Sketch(List.of(item.withPlacement(p))), d.repertoire(studio), bed));
+        Optional<Sketch> sketch = fit.map(p -> new Sketch(List.of(item.withPlacement(p))));
+        Optional<PlacedDesign> design = sketch.flatMap(s -> Designs.place(s, d.repertoire(studio), bed));
+        Stone stone = design.filter(Sample::isPale).isPresent() ? DARK : PALE;
+        Project project = Project.begin("sample", "Sample", stone).withSketch(sketch);
+        Optional<Motif> motif = Designs.motif(subject, d.repertoire(studio));
+        Map<String, Mix> colours = motif.map(m -> Proposals.nearest(m, item, d.palette(studio.shelf()))).orElse(Map.of());
+        PaintPlan plan = d.plan(project.withColours(colours), studio);
+        return new Painted(plan, d.picture(plan, PIXELS_PER_MM * outputScale, StoneState.DRY),
+                design.map(p -> p.parts().stream().filter(part -> part.part().role() == Role.GUIDE).toList()).orElse(List.of()));
     }
 
-    private void draw(PlacedDesign design) {
-        GraphicsContext pen = canvas.getGraphicsContext2D();
-        boolean guide = design.parts().stream().allMatch(p -> p.part().role() == Role.GUIDE);
-        boolean light = light(design);
-        pen.setFill(Token.SHADOW.colour(false, 0.14));
-        pen.fillOval(WIDE / 2 - ROOM * 0.8 + 2, HIGH / 2 - ROOM * 0.66 + 4, ROOM * 1.6, ROOM * 1.33);
-        pen.setFill((guide ? Token.SAMPLE_GUIDE : light ? Token.SAMPLE_DARK : Token.SAMPLE_PALE).colour());
-        pen.fillOval(WIDE / 2 - ROOM * 0.8, HIGH / 2 - ROOM * 0.66, ROOM * 1.6, ROOM * 1.33);
-        double scale = ROOM * 1.6 / 72;
-        pen.setTransform(new Affine(scale, 0, WIDE / 2, 0, scale, HIGH / 2));
-        for (PlacedPart part : design.parts()) {
-            Srgb wish = design.slots().stream().filter(s -> s.id().equals(part.part().slot())).findFirst().map(Slot::wish)
-                    .orElse(Srgb.ofHex("#4e4f52"));
-            if (part.part().role() == Role.GUIDE) {
-                pen.setStroke(Token.GRAPHITE.colour());
-                pen.setLineWidth(0.5);
-                Geometries.stroke(pen, part.drawn());
-                continue;
-            }
-            pen.setFill(Swatch.colour(wish));
-            Geometries.fill(pen, part.painted());
-            if (part.part().outlined()) {
-                pen.setStroke(Token.UNDER_CHALK.colour(false, 0.7));
-                pen.setLineWidth(0.45);
-                Geometries.stroke(pen, part.drawn());
-            }
+    private void show(Painted painted) {
+        ImageView image = new ImageView(
+                StoneImage.still(painted.picture, painted.picture.steps(), painted.plan.project().habits().light().from()));
+        Grid grid = painted.picture.terrain().grid();
+        image.setFitWidth(grid.columns() * grid.cellMm() * PIXELS_PER_MM);
+        image.setFitHeight(grid.rows() * grid.cellMm() * PIXELS_PER_MM);
+        getChildren().setAll(image);
+        if (!painted.guides.isEmpty()) {
+            Canvas canvas = new Canvas(WIDE, HIGH);
+            GraphicsContext pen = canvas.getGraphicsContext2D();
+            pen.setTransform(new Affine(PIXELS_PER_MM, 0, WIDE / 2, 0, PIXELS_PER_MM, HIGH / 2));
+            pen.setStroke(Token.GRAPHITE.colour());
+            pen.setLineWidth(0.5);
+            painted.guides.forEach(part -> Geometries.stroke(pen, part.drawn()));
+            getChildren().add(canvas);
         }
-        pen.setTransform(new Affine());
     }
 
-    /** Whether most of what is drawn is pale and wants a dark stone. */
-    private static boolean light(PlacedDesign design) {
+    /** Whether most of what is painted is pale and wants a dark stone. */
+    private static boolean isPale(PlacedDesign design) {
         double area = 0;
         double sum = 0;
         for (PlacedPart part : design.parts()) {
