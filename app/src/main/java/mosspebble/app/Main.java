@@ -1,6 +1,8 @@
 package mosspebble.app;
 
 import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
@@ -10,23 +12,25 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.TreeMap;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import javafx.geometry.Dimension2D;
 import mosspebble.core.area.Remembered;
 import mosspebble.core.colour.Palette;
+import mosspebble.core.colour.Shelf;
 import mosspebble.core.finding.Finding;
 import mosspebble.core.plan.ManyStones;
 import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.SittingPage;
+import mosspebble.core.project.Diary;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
 import mosspebble.core.project.Workshop;
 import mosspebble.core.rules.Plans;
 import mosspebble.core.sketch.Repertoire;
 import mosspebble.core.stone.Survey;
-import mosspebble.core.timetable.HoursText;
 import mosspebble.core.timetable.Timetable;
 import mosspebble.core.words.FindingWords;
 import mosspebble.core.words.TimetableWords;
@@ -40,6 +44,7 @@ import mosspebble.files.OwnFiles;
 import mosspebble.files.Paper;
 import mosspebble.files.PlanJson;
 import mosspebble.files.Sheets;
+import mosspebble.files.SittingSheets;
 import mosspebble.files.StudioStore;
 import mosspebble.files.TimetableFiles;
 import picocli.CommandLine.Command;
@@ -131,6 +136,14 @@ public final class Main implements Callable<Integer> {
                 description = "width and height of the window, 1100x720 to 7680x4320 (default: ${DEFAULT-VALUE})")
         private Dimension2D size;
 
+        @Option(names = "--now", paramLabel = "WHEN", description = "as if the clock stood there, such as 2026-11-27T18:55")
+        private LocalDateTime now;
+
+        Clock clock() {
+            Clock here = Clock.systemDefaultZone();
+            return now == null ? here : Clock.offset(here, Duration.between(here.instant(), now.atZone(here.getZone()).toInstant()));
+        }
+
         MossPebbleApp.Wish wish(Path studio, boolean demo) {
             return new MossPebbleApp.Wish(studio, demo, shot, once, stage, stone, deeds, size);
         }
@@ -160,7 +173,7 @@ public final class Main implements Callable<Integer> {
 
     @Override
     public Integer call() {
-        MossPebbleApp.launchWith(window.wish(place.file(false), false));
+        MossPebbleApp.launchWith(window.wish(place.file(false), false), window.clock());
         return 0;
     }
 
@@ -175,7 +188,7 @@ public final class Main implements Callable<Integer> {
 
         @Override
         public Integer call() {
-            MossPebbleApp.launchWith(window.wish(place.file(true), true));
+            MossPebbleApp.launchWith(window.wish(place.file(true), true), window.clock());
             return 0;
         }
     }
@@ -236,11 +249,14 @@ public final class Main implements Callable<Integer> {
         @Option(names = "--demo", description = "take the demo studio")
         private boolean demo;
 
-        @Option(names = "--to", paramLabel = "FOLDER", description = "also write the timetable as CSV and as a calendar")
+        @Option(names = "--to", paramLabel = "FOLDER", description = "also write the timetable as CSV, as a calendar, and the sittings on paper (PDF)")
         private Path to;
 
-        @Option(names = "--hours", paramLabel = "WEEK", defaultValue = "Mon-Fri 19:00-21:00, Sat-Sun 14:00-18:00",
-                description = "when there is time to paint (default: ${DEFAULT-VALUE})")
+        @Option(names = "--paper", paramLabel = "PAPER", defaultValue = "A4", description = "A4 or LETTER")
+        private Paper paper;
+
+        @Option(names = "--hours", paramLabel = "WEEK",
+                description = "when there is time to paint, such as \"Mon-Fri 19:00-21:00, Sat 14-18\" (default: as the studio has it)")
         private String hours;
 
         @Option(names = "--from", paramLabel = "WHEN", description = "when it begins, such as 2026-11-27T18:00 (default: now)")
@@ -255,7 +271,11 @@ public final class Main implements Callable<Integer> {
             ZoneId zone = ZoneId.systemDefault();
             LocalDateTime begins = from == null ? LocalDateTime.now().truncatedTo(ChronoUnit.MINUTES) : from;
             Map<String, PaintPlan> plans = new LinkedHashMap<>();
+            Shelf[] shelf = {new Shelf(List.of())};
+            Diary[] diary = {Diary.USUAL};
             int troubled = withPlans(place.file(demo), demo, (plan, store) -> {
+                shelf[0] = store.studio().shelf();
+                diary[0] = store.studio().diary();
                 if (!plan.steps().isEmpty()) {
                     plans.put(plan.project().id(), plan);
                 }
@@ -267,14 +287,17 @@ public final class Main implements Callable<Integer> {
                                 + String.join(", ", plans.keySet()) + ".");
                     }
                 }
-                Map<String, Instant> when = new TreeMap<>();
-                due.forEach((id, at) -> when.put(id, at.atZone(zone).toInstant()));
-                Timetable table = Timetable.of(ManyStones.workload(List.copyOf(plans.values()),
-                        HoursText.parse(hours, begins.toLocalDate(), zone), begins.atZone(zone).toInstant(), when));
+                Diary asked = hours == null ? diary[0] : diary[0].withWeek(hours).withDays(List.of());
+                for (Map.Entry<String, LocalDateTime> each : due.entrySet()) {
+                    asked = asked.withDue(each.getKey(), Optional.of(each.getValue()));
+                }
+                Timetable table = Timetable
+                        .of(ManyStones.workload(List.copyOf(plans.values()), asked, begins.atZone(zone).toInstant(), zone));
                 if (to != null) {
                     TimetableFiles.csv(table, plans, zone, to.resolve("timetable.csv"));
                     TimetableFiles.calendar(table, plans, to.resolve("timetable.ics"));
-                    System.out.println(to.resolve("timetable.csv") + ", " + to.resolve("timetable.ics"));
+                    SittingSheets.write(SittingPage.of(table, plans), shelf[0], paper, zone, to.resolve("sittings.pdf"));
+                    System.out.println(to.resolve("timetable.csv") + ", " + to.resolve("timetable.ics") + ", " + to.resolve("sittings.pdf"));
                 }
                 TimetableWords.lines(table, plans, zone).forEach(System.out::println);
                 System.out.println();

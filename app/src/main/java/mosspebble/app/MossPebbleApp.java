@@ -3,6 +3,7 @@ package mosspebble.app;
 import java.io.File;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
@@ -61,9 +62,11 @@ public final class MossPebbleApp extends Application {
 
     private static volatile Wish launched;
     private static volatile CompletableFuture<StudioStore> launchedOpening;
+    private static volatile Clock launchedClock = Clock.systemDefaultZone();
 
     private final Wish wish;
     private final CompletableFuture<StudioStore> opening;
+    private final Clock clock;
     private StudioStore store;
     private PlanWorker desk;
     private Workbench workbench;
@@ -72,16 +75,22 @@ public final class MossPebbleApp extends Application {
 
     /** Made by the toolkit for {@link #launchWith}. */
     public MossPebbleApp() {
-        this(launched, launchedOpening);
+        this(launched, launchedOpening, launchedClock);
     }
 
     MossPebbleApp(Wish wish) {
-        this(wish, opening(wish, wish.studio()));
+        this(wish, Clock.systemDefaultZone());
     }
 
-    private MossPebbleApp(Wish wish, CompletableFuture<StudioStore> opening) {
+    /** @param clock what time it is, and where */
+    MossPebbleApp(Wish wish, Clock clock) {
+        this(wish, opening(wish, wish.studio()), clock);
+    }
+
+    private MossPebbleApp(Wish wish, CompletableFuture<StudioStore> opening, Clock clock) {
         this.wish = wish;
         this.opening = opening;
+        this.clock = clock;
     }
 
     /** Opens the studio beside the toolkit's own start, which takes as long; where another was begun in its place, that one. */
@@ -101,8 +110,9 @@ public final class MossPebbleApp extends Application {
         });
     }
 
-    static void launchWith(Wish what) {
+    static void launchWith(Wish what, Clock clock) {
         launched = what;
+        launchedClock = clock;
         launchedOpening = opening(what, what.studio());
         launch(MossPebbleApp.class);
     }
@@ -343,10 +353,10 @@ public final class MossPebbleApp extends Application {
         desk = new PlanWorker(BuiltIn::repertoire, Platform::runLater, error -> workbench
                 .tellTrouble("Something could not be worked out: the program stumbled over it. What you decided is kept."));
         Results show = new Results(workbench, desk);
-        Shell shell = new Shell(workbench, show, desk, house(), new SimulatedClimateProbe(7),
+        Shell shell = new Shell(workbench, show, desk, house(), new Shell.Instruments(new SimulatedClimateProbe(7),
                 new SimulatedBenchCamera(MossPebbleApp::bench),
                 new SimulatedKitchenScale(11, () -> show.plan() == null ? new Grams(0) : lying(show.plan().survey())),
-                new SimulatedStripeReader(5));
+                new SimulatedStripeReader(5), clock));
         shell.getStylesheets().add(MossPebbleApp.class.getResource("mosspebble.css").toExternalForm());
         shell.getProperties().put(Results.class, show);
         shell.getProperties().put(Workbench.class, workbench);

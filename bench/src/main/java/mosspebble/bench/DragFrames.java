@@ -1,6 +1,7 @@
 package mosspebble.bench;
 
 import java.nio.file.Path;
+import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -52,9 +53,9 @@ public final class DragFrames extends Application {
         workbench = new Workbench(LanternWalk.studio(BuiltIn.repertoire()), (studio, title) -> {});
         desk = new PlanWorker(BuiltIn::repertoire, Platform::runLater, Throwable::printStackTrace);
         show = new Results(workbench, desk);
-        Shell shell = new Shell(workbench, show, desk, house(), new SimulatedClimateProbe(7),
+        Shell shell = new Shell(workbench, show, desk, house(), new Shell.Instruments(new SimulatedClimateProbe(7),
                 new SimulatedBenchCamera(shot -> BenchScene.varied(shot, 800, 600)), new SimulatedKitchenScale(1, () -> new Grams(100)),
-                new SimulatedStripeReader(5));
+                new SimulatedStripeReader(5), Clock.systemDefaultZone()));
         shell.getStylesheets().add(MossPebbleApp.class.getResource("mosspebble.css").toExternalForm());
         cloth = shell.cloth();
         stage.setScene(new Scene(shell, 1280, 800));

@@ -20,6 +20,7 @@ import mosspebble.core.colour.Pot;
 import mosspebble.core.colour.Shelf;
 import mosspebble.core.drying.Climate;
 import mosspebble.core.project.Edge;
+import mosspebble.core.project.Diary;
 import mosspebble.core.project.Habits;
 import mosspebble.core.project.Light;
 import mosspebble.core.project.Project;
@@ -62,7 +63,8 @@ public final class LanternWalk {
         return new Studio(
                 List.of(owl(repertoire), harbour(repertoire), lettering(repertoire), snail(repertoire), moon(repertoire), fox(repertoire),
                         heron(repertoire), window(repertoire), toadstool(repertoire)),
-                basket(), List.of(), shelf(), tested(), new Climate(new Celsius(19), 0.55, 0.1), LengthUnit.MM, false);
+                basket(), List.of(), shelf(), tested(), new Climate(new Celsius(19), 0.55, 0.1), Diary.USUAL,
+                new Studio.View(LengthUnit.MM, false));
     }
 
     /** What was tried on scraps of slate: most pens, but not the gold one. */
@@ -76,7 +78,8 @@ public final class LanternWalk {
 
     /** An empty studio with the shelf that ships. */
     public static Studio newcomer() {
-        return new Studio(List.of(), List.of(), List.of(), shelf(), Compatibility.Known.NOTHING, Climate.room(), LengthUnit.MM, false);
+        return new Studio(List.of(), List.of(), List.of(), shelf(), Compatibility.Known.NOTHING, Climate.room(), Diary.USUAL,
+                new Studio.View(LengthUnit.MM, false));
     }
 
     /** Invented paints and pens; names are plain colours, prices are in no money in particular. */

@@ -23,7 +23,7 @@ import java.util.regex.Pattern;
 final class Migration {
 
     /** How many there are: the format that this program writes. */
-    static final int STEPS = 7;
+    static final int STEPS = 8;
 
     private static final String TABLE = "(id TEXT PRIMARY KEY, position INTEGER NOT NULL, document TEXT NOT NULL)";
 
@@ -59,6 +59,8 @@ final class Migration {
                     }
                 });
             }
+            case 7 -> run(connection, "INSERT INTO setting(key, document) VALUES('diary', '{\"week\":\"Mon-Fri 19:00-21:00, Sat-Sun 14:00-18:00\","
+                    + "\"days\":[],\"due\":{},\"resting\":[],\"pins\":[],\"deeds\":[]}')");
             default -> throw new IllegalArgumentException("there is no step from format " + from);
         }
     }

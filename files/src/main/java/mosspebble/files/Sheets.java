@@ -427,7 +427,7 @@ public final class Sheets {
         return kept.toString();
     }
 
-    private static List<String> wrapped(String words, PDFont font, float size, float roomMm) throws IOException {
+    static List<String> wrapped(String words, PDFont font, float size, float roomMm) throws IOException {
         List<String> lines = new ArrayList<>();
         StringBuilder line = new StringBuilder();
         for (String word : printable(words, font).split(" ")) {

@@ -27,11 +27,11 @@ import mosspebble.core.care.SmearTest;
 import mosspebble.core.care.Who;
 import mosspebble.core.colour.Shelf;
 import mosspebble.core.drying.Climate;
+import mosspebble.core.project.Diary;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
 import mosspebble.core.sketch.OwnFile;
 import mosspebble.core.stone.FoundStone;
-import mosspebble.core.units.LengthUnit;
 import org.sqlite.SQLiteConfig;
 
 /**
@@ -80,8 +80,6 @@ final class StudioFile {
                     r.severity, r.way, Duration.ofMinutes(r.minutes), r.reason)).toList());
         }
     }
-
-    private record View(LengthUnit unit, boolean evening) {}
 
     /**
      * What a look at a file found.
@@ -424,12 +422,13 @@ final class StudioFile {
         List<Project> projects = rows(connection, file, "project", Project.class, Project::id);
         List<FoundStone> basket = rows(connection, file, "found", FoundStone.class, FoundStone::id);
         List<OwnFile> own = rows(connection, file, "own", OwnFile.class, OwnFile::id);
-        View view = setting(connection, file, "view", View.class);
+        Studio.View view = setting(connection, file, "view", Studio.View.class);
+        Diary diary = setting(connection, file, "diary", Diary.class);
         Shelf shelf = setting(connection, file, "shelf", Shelf.class);
         Climate climate = setting(connection, file, "climate", Climate.class);
         Tests tests = setting(connection, file, "tests", Tests.class);
         try {
-            return new Studio(projects, basket, own, shelf, tests.known(), climate, view.unit(), view.evening());
+            return new Studio(projects, basket, own, shelf, tests.known(), climate, diary, view);
         } catch (IllegalArgumentException | NullPointerException e) {
             throw new FileTrouble(file.toString(),
                     "The studio contradicts itself" + (e instanceof IllegalArgumentException ? ": " + e.getMessage() : "") + ".",
@@ -539,8 +538,8 @@ final class StudioFile {
         putIfChanged(connection, "shelf", before == null ? null : before.shelf(), after.shelf());
         putIfChanged(connection, "tests", before == null ? null : Tests.of(before.known()), Tests.of(after.known()));
         putIfChanged(connection, "climate", before == null ? null : before.climate(), after.climate());
-        putIfChanged(connection, "view", before == null ? null : new View(before.unit(), before.evening()),
-                new View(after.unit(), after.evening()));
+        putIfChanged(connection, "diary", before == null ? null : before.diary(), after.diary());
+        putIfChanged(connection, "view", before == null ? null : before.view(), after.view());
         run(connection, "INSERT INTO edit(at, title) VALUES(strftime('%Y-%m-%dT%H:%M:%SZ', 'now'), ?)", title);
     }
 

@@ -20,7 +20,13 @@ import com.fasterxml.jackson.databind.module.SimpleModule;
 import com.fasterxml.jackson.databind.ser.std.StdSerializer;
 import com.fasterxml.jackson.datatype.jdk8.Jdk8Module;
 import java.io.IOException;
+import java.time.DateTimeException;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.LocalTime;
 import java.util.function.DoubleFunction;
+import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
 import mosspebble.core.blend.Blend;
 import mosspebble.core.colour.Mix;
@@ -142,6 +148,10 @@ final class StudioJson {
         unit(units, Millilitres.class, Millilitres::value, Millilitres::new);
         unit(units, Grams.class, Grams::value, Grams::new);
         unit(units, Celsius.class, Celsius::value, Celsius::new);
+        moment(units, LocalTime.class, LocalTime::parse);
+        moment(units, LocalDate.class, LocalDate::parse);
+        moment(units, LocalDateTime.class, LocalDateTime::parse);
+        moment(units, Instant.class, Instant::parse);
         units.addSerializer(Srgb.class, new StdSerializer<Srgb>(Srgb.class) {
             @Override
             public void serialize(Srgb value, JsonGenerator out, SerializerProvider provider) throws IOException {
@@ -182,6 +192,27 @@ final class StudioJson {
             @Override
             public T deserialize(JsonParser in, DeserializationContext context) throws IOException {
                 return of.apply(in.getDoubleValue());
+            }
+        });
+    }
+
+    /** A time as ISO 8601 writes it. */
+    private static <T> void moment(SimpleModule module, Class<T> type, Function<String, T> parse) {
+        module.addSerializer(type, new StdSerializer<T>(type) {
+            @Override
+            public void serialize(T value, JsonGenerator out, SerializerProvider provider) throws IOException {
+                out.writeString(value.toString());
+            }
+        });
+        module.addDeserializer(type, new StdDeserializer<T>(type) {
+            @Override
+            public T deserialize(JsonParser in, DeserializationContext context) throws IOException {
+                String text = in.getValueAsString("");
+                try {
+                    return parse.apply(text);
+                } catch (DateTimeException e) {
+                    throw context.weirdStringException(text, type, "no time");
+                }
             }
         });
     }

@@ -14,6 +14,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import mosspebble.app.control.PuddleView;
 import mosspebble.app.control.Swatch;
 import mosspebble.app.screen.PageView;
 import mosspebble.app.screen.Panel;

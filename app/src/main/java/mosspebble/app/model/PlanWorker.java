@@ -7,12 +7,14 @@ import java.util.Map;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.Executor;
 import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
 import java.util.concurrent.PriorityBlockingQueue;
 import java.util.concurrent.ThreadPoolExecutor;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
+import java.util.function.Function;
 import java.util.function.Supplier;
 import mosspebble.core.area.Grid;
 import mosspebble.core.area.Remembered;
@@ -46,7 +48,7 @@ public class PlanWorker implements AutoCloseable {
         private final AtomicLong newest = new AtomicLong();
 
         /** Whether anything newer was asked on this line than what was asked last when this is called. */
-        BooleanSupplier overtaken() {
+        public BooleanSupplier overtaken() {
             long asked = newest.get();
             return () -> newest.get() != asked;
         }
@@ -75,6 +77,11 @@ public class PlanWorker implements AutoCloseable {
 
     private final ExecutorService worker = new ThreadPoolExecutor(1, 1, 0, TimeUnit.SECONDS, new PriorityBlockingQueue<>(), task -> {
         Thread thread = new Thread(task, "plan-desk");
+        thread.setDaemon(true);
+        return thread;
+    });
+    private final ExecutorService besides = Executors.newSingleThreadExecutor(task -> {
+        Thread thread = new Thread(task, "search");
         thread.setDaemon(true);
         return thread;
     });
@@ -146,34 +153,50 @@ public class PlanWorker implements AutoCloseable {
         ask(true, line, work, answer, failed);
     }
 
+    /**
+     * The same for long work that needs nothing of the desk, such as a search: beside it, so that plans and pictures need not wait.
+     *
+     * @param work given whether anything newer was asked
+     */
+    public <T> void askBeside(Line line, Function<BooleanSupplier, T> work, Consumer<T> answer, Consumer<Throwable> failing) {
+        long number = line.newest.incrementAndGet();
+        if (besides.isShutdown()) {
+            return;
+        }
+        waiting.incrementAndGet();
+        besides.execute(() -> run(line, number, () -> work.apply(() -> line.newest.get() != number), answer, failing));
+    }
+
     private <T> void ask(boolean later, Line line, Work<T> work, Consumer<T> answer, Consumer<Throwable> failing) {
         long number = line.newest.incrementAndGet();
         if (worker.isShutdown()) {
             return; // the window is closing
         }
         waiting.incrementAndGet();
-        worker.execute(new Job(later, jobs.incrementAndGet(), () -> {
-            try {
-                if (line.newest.get() != number) {
-                    return;
-                }
-                T result = work.run(this);
-                answers.execute(() -> {
-                    if (line.newest.get() == number) {
-                        answer.accept(result);
-                    }
-                });
-            } catch (RuntimeException | Error e) {
-                Journal.trouble("working something out", e);
-                answers.execute(() -> {
-                    if (line.newest.get() == number) {
-                        failing.accept(e);
-                    }
-                });
-            } finally {
-                waiting.decrementAndGet();
+        worker.execute(new Job(later, jobs.incrementAndGet(), () -> run(line, number, () -> work.run(this), answer, failing)));
+    }
+
+    private <T> void run(Line line, long number, Supplier<T> work, Consumer<T> answer, Consumer<Throwable> failing) {
+        try {
+            if (line.newest.get() != number) {
+                return;
             }
-        }));
+            T result = work.get();
+            answers.execute(() -> {
+                if (line.newest.get() == number) {
+                    answer.accept(result);
+                }
+            });
+        } catch (RuntimeException | Error e) {
+            Journal.trouble("working something out", e);
+            answers.execute(() -> {
+                if (line.newest.get() == number) {
+                    failing.accept(e);
+                }
+            });
+        } finally {
+            waiting.decrementAndGet();
+        }
     }
 
     /** Whether nothing waits and nothing is being worked out. */
@@ -243,6 +266,7 @@ public class PlanWorker implements AutoCloseable {
 
     @Override
     public void close() {
+        besides.shutdownNow();
         worker.shutdownNow();
     }
 }

@@ -1,5 +1,6 @@
 package mosspebble.app.screen;
 
+import java.time.Clock;
 import mosspebble.app.model.FileWork;
 import mosspebble.app.model.Navigator;
 import mosspebble.app.model.PlanWorker;
@@ -10,8 +11,10 @@ import mosspebble.app.model.Workbench;
  * What every screen stands in.
  *
  * @param toCloth gives the cloth the focus
+ * @param clock what time it is, and where
  */
-public record Surroundings(Workbench workbench, Results results, PlanWorker worker, FileWork files, Navigator navigator, Runnable toCloth) {
+public record Surroundings(Workbench workbench, Results results, PlanWorker worker, FileWork files, Navigator navigator, Runnable toCloth,
+        Clock clock) {
 
     /** Back to the cloth, which gets the focus. */
     public void back() {

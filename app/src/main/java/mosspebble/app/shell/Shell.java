@@ -1,6 +1,7 @@
 package mosspebble.app.shell;
 
 import java.nio.file.Path;
+import java.time.Clock;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
@@ -8,6 +9,9 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import javafx.animation.Animation;
+import javafx.animation.KeyFrame;
+import javafx.animation.Timeline;
 import javafx.application.Platform;
 import javafx.beans.binding.Bindings;
 import javafx.geometry.Insets;
@@ -28,6 +32,7 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.scene.text.TextAlignment;
 import javafx.stage.FileChooser;
+import javafx.util.Duration;
 import mosspebble.app.basket.BasketScreen;
 import mosspebble.app.buildup.BuildUpScreen;
 import mosspebble.app.buildup.MendModel;
@@ -56,7 +61,9 @@ import mosspebble.app.screen.Panel;
 import mosspebble.app.screen.Screen;
 import mosspebble.app.screen.Surroundings;
 import mosspebble.app.shelf.ShelfScreen;
+import mosspebble.app.sitting.SittingModel;
 import mosspebble.app.sitting.SittingScreen;
+import mosspebble.app.sitting.WorkAlongView;
 import mosspebble.app.sketch.SketchModel;
 import mosspebble.app.sketch.SketchScreen;
 import mosspebble.app.stone.StoneModel;
@@ -82,6 +89,7 @@ public final class Shell extends StackPane {
 
     private final Workbench workbench;
     private final Results show;
+    private final PlanWorker worker;
     private final Navigator navigator;
     private final House house;
     private final FileWork files;
@@ -89,6 +97,7 @@ public final class Shell extends StackPane {
     private final List<Screen> screens;
     private final List<Action> actions = new ArrayList<>();
     private final MendModel mend;
+    private final SittingModel sitting;
     private final StoneModel stone;
     private final SketchModel sketch;
     private final ClothView cloth;
@@ -106,6 +115,7 @@ public final class Shell extends StackPane {
     private final VBox empty;
     private CommandField command;
     private HelpView help;
+    private WorkAlongView along;
     private LogView logView;
     private Screen opened;
 
@@ -124,27 +134,31 @@ public final class Shell extends StackPane {
         void close();
     }
 
-    public Shell(Workbench workbench, Results show, PlanWorker worker, House house, ClimateProbe probe, BenchCamera camera,
-            KitchenScale scale, StripeReader reader) {
+    /** What stands on the bench. */
+    public record Instruments(ClimateProbe probe, BenchCamera camera, KitchenScale scale, StripeReader reader, Clock clock) {}
+
+    public Shell(Workbench workbench, Results show, PlanWorker worker, House house, Instruments bench) {
         this.workbench = workbench;
         this.show = show;
+        this.worker = worker;
         this.house = house;
         this.navigator = new Navigator(workbench);
         this.files = new FileWork(workbench, FileWork.aside(), Platform::runLater);
         getStyleClass().add("shell");
         SliceLine line = new SliceLine();
-        Surroundings with = new Surroundings(workbench, show, worker, files, navigator, this::toCloth);
+        Surroundings with = new Surroundings(workbench, show, worker, files, navigator, this::toCloth, bench.clock);
+        this.sitting = new SittingModel(workbench, show, worker, bench.clock);
         this.mend = new MendModel(workbench, show, worker);
         PaintTool painting = new PaintTool(workbench, line, mend);
-        StoneScreen stoneScreen = new StoneScreen(with, line, scale);
+        StoneScreen stoneScreen = new StoneScreen(with, line, bench.scale);
         SketchScreen sketchScreen = new SketchScreen(with);
         CompareScreen compare = new CompareScreen(with);
         this.stone = stoneScreen.model();
         this.sketch = sketchScreen.model();
         // a screen more is a folder of its own and one entry here
         this.screens = List.of(stoneScreen, sketchScreen, new ColourScreen(with), new BuildUpScreen(with, mend, painting, compare::compare),
-                new SittingScreen(with, painting, probe), new FinishScreen(with, painting),
-                new PhotoScreen(with, camera), new BasketScreen(with), new LibraryScreen(with, sketch), new ShelfScreen(with, reader),
+                new SittingScreen(with, sitting, bench.probe, painting, this::sitDown), new FinishScreen(with, painting),
+                new PhotoScreen(with, bench.camera), new BasketScreen(with), new LibraryScreen(with, sketch), new ShelfScreen(with, bench.reader),
                 compare);
         Map<Stage, ClothTool> tools = new EnumMap<>(Stage.class);
         screens.forEach(screen -> screen.tool().ifPresent(tool -> tools.put(screen.stage(), tool)));
@@ -168,7 +182,7 @@ public final class Shell extends StackPane {
         frame.setTop(top());
         frame.setLeft(new PathRail(workbench, show));
         frame.setRight(column());
-        frame.setBottom(new TrayView(workbench, show, this::newStone));
+        frame.setBottom(new TrayView(workbench, show, sitting, this::newStone));
         getChildren().add(frame);
         makeActions();
         mend.pointingProperty().addListener((o, a, b) -> slice());
@@ -184,6 +198,9 @@ public final class Shell extends StackPane {
         workbench.studioProperty().addListener((o, a, b) -> refresh());
         show.planProperty().addListener((o, a, b) -> refresh());
         addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+        Timeline clock = new Timeline(new KeyFrame(Duration.seconds(1), e -> sitting.tick()));
+        clock.setCycleCount(Animation.INDEFINITE);
+        clock.play();
         stage();
         refresh();
     }
@@ -399,7 +416,7 @@ public final class Shell extends StackPane {
     }
 
     private boolean onCloth() {
-        return workbench.shown().isPresent() && cloth.isVisible();
+        return workbench.shown().isPresent() && onCloth.isVisible();
     }
 
     private boolean painted() {
@@ -424,6 +441,21 @@ public final class Shell extends StackPane {
             getChildren().add(help);
         }
         help.open();
+    }
+
+    /** Opens what helps at the table, over everything. */
+    private void sitDown() {
+        sitting.activate();
+        if (along == null) {
+            along = new WorkAlongView(workbench, show, worker, sitting, this::toCloth, this::putRight);
+            getChildren().add(along);
+        }
+        along.open();
+    }
+
+    /** To where a mistake is pointed at. */
+    private void putRight() {
+        perform("Build-up: put it right");
     }
 
     /** What was asked for in so many words, and everything of the library that has them in its title. */
@@ -477,7 +509,7 @@ public final class Shell extends StackPane {
             return;
         }
         boolean covered = command != null && command.isVisible() || logView != null && logView.isVisible()
-                || help != null && help.isVisible();
+                || help != null && help.isVisible() || along != null && along.isVisible();
         if (e.isControlDown() ? typing(e) : covered || e.isAltDown() || Keys.belongToTheFocus(e)) {
             return;
         }
@@ -500,6 +532,8 @@ public final class Shell extends StackPane {
     private boolean uncover() {
         if (help != null && help.isVisible()) {
             help.close();
+        } else if (along != null && along.isVisible()) {
+            along.close();
         } else if (logView != null && logView.isVisible()) {
             logView.close();
         } else if (command != null && command.isVisible()) {
@@ -547,10 +581,10 @@ public final class Shell extends StackPane {
                 each.middle().ifPresent(node -> Panel.present(node, each == now));
             }
         }
-        boolean onCloth = navigator.onCloth();
+        boolean onCloth = navigator.onCloth() && now.middle().isEmpty();
         Panel.present(this.onCloth, onCloth);
         Panel.present(findingsPane, onCloth);
-        Panel.present(empty, workbench.shown().isEmpty() && onCloth);
+        Panel.present(empty, workbench.shown().isEmpty() && navigator.onCloth());
         stagePane.setVisible(workbench.shown().isPresent() || !onCloth);
         Panel panel = now.column().or(() -> stageScreen().column()).orElseThrow();
         stageName.setText(now.title());
@@ -582,7 +616,7 @@ public final class Shell extends StackPane {
     /** The slice stands below a painted stone, and below the dome; what mends a mistake needs its room. */
     private void slice() {
         Stage stage = workbench.stageProperty().get();
-        boolean cuts = (stage == Stage.BUILD_UP || stage == Stage.SITTING) && !mend.pointingProperty().get()
+        boolean cuts = stage == Stage.BUILD_UP && !mend.pointingProperty().get()
                 || stage == Stage.STONE && stone.pageProperty().get() == StoneModel.Page.DOME;
         boolean edge = stage == Stage.BUILD_UP;
         Panel.present(sliceEdge, navigator.onCloth() && edge && painted());

@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import javafx.application.Platform;
 import javafx.collections.MapChangeListener;
 import javafx.collections.SetChangeListener;
@@ -18,18 +19,24 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.control.Tooltip;
 import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
+import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Pane;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import mosspebble.app.cloth.StoneImage;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
+import mosspebble.app.sitting.Hairline;
+import mosspebble.app.sitting.SittingModel;
 import mosspebble.core.area.Grid;
 import mosspebble.core.picture.StonePicture;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.project.Project;
 import mosspebble.core.stone.StoneOutline;
 import mosspebble.core.timetable.Durations;
+import mosspebble.core.words.TimetableWords;
 
 /** All stones in hand, each in its own outline, at one common scale. */
 final class TrayView extends StackPane {
@@ -40,17 +47,24 @@ final class TrayView extends StackPane {
     private static final PseudoClass CURRENT = PseudoClass.getPseudoClass("current");
     private static final double HIGH = 66;
     private static final double WIDE = 132;
+    /** So many have their words beside them; of more the words stand below. */
+    private static final int FEW = 6;
+    private static final double HIGH_OF_MANY = 46;
+    private static final double WIDE_OF_MANY = 116;
+    private static final double LINE = 96;
 
     private final Workbench workbench;
     private final Results show;
-    private final HBox stones = new HBox(6);
+    private final SittingModel sitting;
+    private final HBox stones = new HBox(4);
     private final ScrollPane scroll = new ScrollPane();
     private final Map<String, Button> buttons = new LinkedHashMap<>();
     private final Map<String, Still> stills = new HashMap<>();
     private final Button plus = new Button("+ New stone");
 
-    TrayView(Workbench workbench, Results show, Runnable add) {
+    TrayView(Workbench workbench, Results show, SittingModel sitting, Runnable add) {
         this.workbench = workbench;
+        this.sitting = sitting;
         this.show = show;
         setId("tray");
         getStyleClass().add("tray");
@@ -66,10 +80,14 @@ final class TrayView extends StackPane {
         stones.setOnScroll(e -> scroll.setHvalue(scroll.getHvalue()
                 - (e.getDeltaY() + e.getDeltaX()) / Math.max(1, 2 * (stones.getWidth() - scroll.getViewportBounds().getWidth()))));
         scroll.getStyleClass().add("tray-scroll");
-        getChildren().add(scroll);
+        BorderPane both = new BorderPane(scroll);
+        BorderPane.setAlignment(plus, Pos.CENTER);
+        both.setRight(plus);
+        getChildren().add(both);
         show.thumbs().addListener((MapChangeListener<String, Results.Thumb>) change -> fill());
         show.troubled().addListener((SetChangeListener<String>) change -> fill());
         workbench.studioProperty().addListener((o, a, b) -> fill());
+        sitting.nowProperty().addListener((o, a, b) -> buttons.forEach(this::dry));
         workbench.shownProperty().addListener((o, a, b) -> {
             if (!Objects.equals(a == null ? null : a.id(), b == null ? null : b.id())) {
                 fill();
@@ -78,12 +96,18 @@ final class TrayView extends StackPane {
         fill();
     }
 
+    private boolean many() {
+        return workbench.studio().projects().size() > FEW;
+    }
+
     /** Pixels per mm at which every stone fits. */
     private double scale() {
         double scale = 1;
+        double high = many() ? HIGH_OF_MANY : HIGH;
         for (Project project : workbench.studio().projects()) {
             StoneOutline outline = StoneOutline.of(project.stone());
-            scale = Math.min(scale, Math.min(HIGH / (2 * outline.halfHeight()), WIDE / (2 * outline.halfWidth())));
+            scale = Math.min(scale,
+                    Math.min(high / (2 * outline.halfHeight()), (many() ? WIDE_OF_MANY - 20 : WIDE) / (2 * outline.halfWidth())));
         }
         return scale;
     }
@@ -100,7 +124,10 @@ final class TrayView extends StackPane {
         buttons.values().retainAll(wanted);
         stills.keySet().retainAll(buttons.keySet());
         workbench.shown().map(p -> buttons.get(p.id())).ifPresent(this::bringIntoView);
-        wanted.add(plus);
+        getStyleClass().remove("tray-small");
+        if (many()) {
+            getStyleClass().add("tray-small");
+        }
         if (!stones.getChildren().equals(wanted)) {
             stones.getChildren().setAll(wanted);
         }
@@ -129,6 +156,21 @@ final class TrayView extends StackPane {
         return button;
     }
 
+    /** What tells in the tray that a stone dries, and what stands there else. */
+    private record Drying(Label words, StackPane line, String otherwise) {}
+
+    /** Brings the hairline of a stone up to the clock. */
+    private void dry(String id, Button button) {
+        Drying in = (Drying) button.getUserData();
+        if (in == null) {
+            return;
+        }
+        Optional<SittingModel.Drying> drying = sitting.drying(id);
+        in.line.setVisible(drying.isPresent());
+        in.words.setText(drying.map(d -> TimetableWords.dry(d.until(), sitting.nowProperty().get(), sitting.zone())).orElse(in.otherwise));
+        drying.ifPresent(d -> Hairline.fill(in.line, d.share(sitting.nowProperty().get()), LINE));
+    }
+
     /** The small picture of a stone, drawn once as long as it is the same. */
     private Image still(Results.Thumb thumb, double lightFrom) {
         String id = thumb.project().id();
@@ -142,8 +184,8 @@ final class TrayView extends StackPane {
 
     private void show(Button button, Project project, double scale) {
         StackPane picture = new StackPane();
-        picture.setMinSize(60, HIGH + 4);
-        picture.setPrefHeight(HIGH + 4);
+        picture.setMinSize(60, (many() ? HIGH_OF_MANY : HIGH) + 4);
+        picture.setPrefHeight((many() ? HIGH_OF_MANY : HIGH) + 4);
         Results.Thumb thumb = show.thumbs().get(project.id());
         String state = show.troubled().contains(project.id()) ? "cannot be worked out" : "being planned";
         if (thumb != null) {
@@ -161,13 +203,21 @@ final class TrayView extends StackPane {
         name.getStyleClass().add("tray-name");
         Label waits = new Label(state);
         waits.getStyleClass().add("tray-state");
-        VBox words = new VBox(0, name, waits);
-        words.setAlignment(Pos.CENTER_LEFT);
-        HBox row = new HBox(10, picture, words);
-        row.setAlignment(Pos.CENTER_LEFT);
-        button.setGraphic(row);
+        StackPane line = Hairline.of(LINE);
+        VBox words = new VBox(0, name, waits, line);
+        words.setAlignment(many() ? Pos.CENTER : Pos.CENTER_LEFT);
+        Pane all = many() ? new VBox(0, picture, words) : new HBox(10, picture, words);
+        if (all instanceof HBox row) {
+            row.setAlignment(Pos.CENTER_LEFT);
+        }
+        name.setMaxWidth(many() ? WIDE_OF_MANY - 8 : Double.MAX_VALUE);
+        name.setAlignment(many() ? Pos.CENTER : Pos.CENTER_LEFT);
+        button.setPrefWidth(many() ? WIDE_OF_MANY : Region.USE_COMPUTED_SIZE);
+        button.setGraphic(all);
         button.setAccessibleText(project.name() + ", " + state);
         button.setTooltip(new Tooltip("Put " + project.name() + " on the cloth"));
+        button.setUserData(new Drying(waits, line, state));
+        dry(project.id(), button);
         button.pseudoClassStateChanged(CURRENT, workbench.shown().filter(p -> p.id().equals(project.id())).isPresent());
     }
 }

@@ -1,43 +1,69 @@
 package mosspebble.app.sitting;
 
-import java.time.Duration;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.time.LocalDateTime;
 import java.time.LocalTime;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Consumer;
 import javafx.geometry.Pos;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import mosspebble.app.cloth.NumberLine;
-import mosspebble.app.control.Choice;
+import javafx.stage.DirectoryChooser;
 import mosspebble.app.control.Entry;
+import mosspebble.app.model.FileWork;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
 import mosspebble.app.screen.Panel;
 import mosspebble.core.drying.Climate;
-import mosspebble.core.plan.PaintPlan;
-import mosspebble.core.plan.Step;
-import mosspebble.core.timetable.Durations;
-import mosspebble.core.timetable.Sitting;
+import mosspebble.core.plan.InTime;
+import mosspebble.core.plan.SittingPage;
+import mosspebble.core.project.Project;
+import mosspebble.core.timetable.DueText;
+import mosspebble.core.timetable.Timetable;
 import mosspebble.core.units.Celsius;
 import mosspebble.core.units.Numbers;
-import mosspebble.core.words.StepWords;
+import mosspebble.core.words.TimetableWords;
+import mosspebble.files.Paper;
+import mosspebble.files.SittingSheets;
+import mosspebble.files.TimetableFiles;
 import mosspebble.instruments.ClimateProbe;
 
-/** When it is done: the room, the times one after the other, ready-when. */
-public final class SittingPanel extends Panel {
+/** Who is ready when, what is tight, the stone in hand's day, the hours of the week, the room. */
+final class SittingPanel extends Panel {
 
-    private final VBox rows = new VBox(5);
-    private Sitting shown;
+    private final SittingModel model;
+    private final VBox ready = new VBox(1);
+    private final VBox tight = new VBox(5);
+    private final Label bound = quiet("");
+    private final Label longer = quiet("");
+    private Object listed;
 
-    public SittingPanel(Workbench workbench, Results show, ClimateProbe probe) {
+    SittingPanel(Workbench workbench, Results show, SittingModel model, ClimateProbe probe, FileWork files) {
         super(workbench, show);
-        NumberLine hand = new NumberLine("total-hand", "hand time");
-        NumberLine wait = new NumberLine("total-wait", "waiting");
-        NumberLine ready = new NumberLine("total-ready", "ready after");
-        HBox totals = new HBox(14, hand, wait, ready);
+        this.model = model;
+        ready.setId("ready-list");
+        tight.setId("tight");
+        bound.setId("bound");
+        longer.setId("longer");
+        Entry due = new Entry("due", "When it should be ready",
+                "A day, with a time if you like: Sunday, 6.12., 2026-12-06 12:00; empty for no matter when", this::due, this::due);
+        ToggleButton rests = toggle("rests", "rests", "It is left out of the timetable for now",
+                r -> project().ifPresent(p -> model.edit(r ? "Leave " + p.name() + " out" : "Take " + p.name() + " in",
+                        d -> d.withResting(p.id(), r))));
+        ToggleButton dryer = toggle("dry-dryer", "hair dryer", "Warm moving air between coats; never on solvent products",
+                d -> edit(d ? "Use the dryer" : "Dry in the air", p -> p.withHabits(p.habits().withDryer(d))));
+        Entry week = new Entry("week", "Your week", "When there is time to paint, such as Mon-Fri 19:00-21:00, Sat 14-18",
+                () -> model.diary().week(), this::week);
         Entry temperature = new Entry("temperature", "Room °C", "Temperature at the bench, 1 to 60 °C",
                 () -> Numbers.text(climate().temperature().value(), 1),
                 text -> climate("Temperature", text, v -> new Climate(new Celsius(v), climate().humidity(), climate().airSpeed())));
@@ -46,35 +72,90 @@ public final class SittingPanel extends Panel {
                 text -> climate("Humidity", text.replace("%", ""),
                         v -> new Climate(climate().temperature(), v / 100, climate().airSpeed())));
         VBox air = Entry.row(temperature, humidity);
-        Choice<Boolean> dryer = new Choice<>("Between coats",
-                d -> edit(d ? "Use the dryer" : "Dry in the air", p -> p.withHabits(p.habits().withDryer(d))));
-        dryer.option("dry-air", "air", false, "Let each coat dry in the room").option("dry-dryer", "hair dryer", true,
-                "Warm moving air; never on solvent products");
-        rows.setId("sitting-rows");
-        getChildren().addAll(totals, air,
-                button("read-probe", probe.button("Read the room"), "Takes temperature and humidity now",
-                        () -> workbench.editStudio("Read the probe", s -> s.withClimate(probe.read(LocalTime.now())))),
-                dryer, heading("One after the other"), rows);
+        Label inHand = heading("");
+        inHand.setMinWidth(0);
+        inHand.setMaxWidth(Double.MAX_VALUE);
+        HBox.setHgrow(inHand, Priority.ALWAYS);
+        HBox whose = new HBox(6, inHand, dryer, rests);
+        whose.setAlignment(Pos.CENTER_LEFT);
+        Button read = button("read-probe", probe.button("Read the room"), "Takes temperature and humidity now",
+                () -> workbench.editStudio("Read the probe", s -> s.withClimate(probe.read(LocalTime.now()))));
+        Button along = button("take-along", "Take along …", "Saves the sittings on paper (PDF), as a calendar and as CSV into a folder", () -> {
+            DirectoryChooser chooser = new DirectoryChooser();
+            Optional.ofNullable(chooser.showDialog(getScene().getWindow())).ifPresent(to -> save(files, to.toPath()));
+        });
+        getChildren().addAll(bound, tight, ready, longer, whose, due, week, air, new HBox(8, read, along));
         onRefresh(() -> {
             temperature.refresh();
             humidity.refresh();
-            dryer.show(project().map(p -> p.habits().dryer()).orElse(false));
-            PaintPlan plan = show.plan();
-            if (plan != null) {
-                total(hand, plan.handTime());
-                total(wait, plan.waiting());
-                total(ready, plan.readyAfter());
-                if (!plan.sitting().equals(shown)) {
-                    shown = plan.sitting();
-                    list(plan);
-                }
-            }
+            week.refresh();
+            due.refresh();
+            inHand.setText(project().map(Project::name).orElse(""));
+            rests.setSelected(project().filter(p -> model.diary().resting().contains(p.id())).isPresent());
+            dryer.setSelected(project().map(p -> p.habits().dryer()).orElse(false));
+            list();
         });
+        model.shownProperty().addListener((o, a, b) -> list());
+        model.waysProperty().addListener((o, a, b) -> list());
     }
 
-    private static void total(NumberLine line, Duration time) {
-        String[] words = Durations.words(time).split(" ", 2);
-        line.show(words[0], words.length > 1 ? words[1] : "");
+    private static ToggleButton toggle(String id, String words, String tooltip, Consumer<Boolean> change) {
+        ToggleButton toggle = new ToggleButton(words);
+        toggle.setId(id);
+        toggle.getStyleClass().addAll("pebble", "tight");
+        toggle.setTooltip(new Tooltip(tooltip));
+        toggle.setMinWidth(Region.USE_PREF_SIZE);
+        toggle.setOnAction(e -> change.accept(toggle.isSelected()));
+        return toggle;
+    }
+
+    /** Saves the timetable as it is shown. */
+    private void save(FileWork files, Path folder) {
+        SittingModel.Shown now = model.shown();
+        if (now.table() == null) {
+            workbench.tell(now.trouble());
+            return;
+        }
+        files.run("Saving the sittings", () -> {
+            TimetableFiles.csv(now.table(), now.plans(), model.zone(), folder.resolve("timetable.csv"));
+            TimetableFiles.calendar(now.table(), now.plans(), folder.resolve("timetable.ics"));
+            SittingSheets.write(SittingPage.of(now.table(), now.plans()), workbench.studio().shelf(), Paper.usualIn(Locale.getDefault()),
+                    model.zone(), folder.resolve("sittings.pdf"));
+            return folder;
+        }, where -> workbench.tell("Saved: sittings.pdf, timetable.ics and timetable.csv in " + where));
+    }
+
+    // --- fields
+
+    private String due() {
+        return project().map(p -> model.diary().due().get(p.id())).map(TimetableWords::due).orElse("");
+    }
+
+    private Optional<String> due(String text) {
+        Optional<Project> project = project();
+        if (project.isEmpty()) {
+            return Optional.empty();
+        }
+        try {
+            LocalDateTime now = LocalDateTime.ofInstant(model.nowProperty().get(), model.zone());
+            Optional<LocalDateTime> when = DueText.parse(text, now);
+            if (when.filter(w -> w.isBefore(now)).isPresent()) {
+                return Optional.of(TimetableWords.past(when.get()));
+            }
+            model.edit("Due day of " + project.get().name(), d -> d.withDue(project.get().id(), when));
+            return Optional.empty();
+        } catch (IllegalArgumentException e) {
+            return Optional.of(e.getMessage());
+        }
+    }
+
+    private Optional<String> week(String text) {
+        if (model.edit("Your week", d -> d.withWeek(text.strip()))) {
+            return Optional.empty();
+        }
+        String reason = workbench.noticeProperty().get();
+        workbench.tell("");
+        return Optional.of(reason);
     }
 
     private Climate climate() {
@@ -98,36 +179,73 @@ public final class SittingPanel extends Panel {
         }
     }
 
-    private void list(PaintPlan plan) {
-        rows.getChildren().clear();
-        if (plan.steps().isEmpty()) {
-            rows.getChildren().add(quiet("No plan yet: choose a subject in Sketch."));
+    // --- what comes of it
+
+    private void list() {
+        SittingModel.Shown shown = model.shown();
+        Object now = List.of(shown, model.waysProperty().get(), project().map(Project::id), workbench.studio().diary());
+        if (now.equals(listed)) {
             return;
         }
-        for (int i = 0; i < plan.steps().size(); i++) {
-            Step step = plan.steps().get(i);
-            Sitting.Step time = plan.sitting().steps().get(i);
-            if (time.waited().toSeconds() >= 60) {
-                Label wait = quiet("wait " + Durations.words(time.waited()) + " until dry");
-                wait.getStyleClass().add("wait");
-                rows.getChildren().add(wait);
+        listed = now;
+        ready.getChildren().clear();
+        tight.getChildren().clear();
+        Timetable table = shown.table();
+        bound.setText(table == null || table.placed().isEmpty() ? "" : TimetableWords.bound(table, model.zone()));
+        longer.setText(table == null || table.placed().isEmpty() ? "" : TimetableWords.stretched(table));
+        if (table == null) {
+            return;
+        }
+        List<Timetable.Ready> all = table.ready().values().stream().filter(r -> shown.plans().containsKey(r.stone()))
+                .sorted(Comparator.comparing(Timetable.Ready::at)).toList();
+        all.forEach(r -> ready.getChildren().add(row(r)));
+        model.diary().resting().stream().filter(shown.plans()::containsKey).forEach(id -> {
+            Label rests = quiet(model.name(id) + " rests");
+            ready.getChildren().add(rests);
+        });
+        long late = all.stream().filter(r -> !r.late().isZero()).count();
+        if (late > 0) {
+            Label words = new Label(TimetableWords.late(all.stream().filter(r -> !r.late().isZero()).toList(), model::name));
+            words.setId("late");
+            words.getStyleClass().add("problem");
+            words.setWrapText(true);
+            tight.getChildren().add(words);
+            List<InTime.Way> ways = model.waysProperty().get();
+            for (int i = 0; i < ways.size(); i++) {
+                InTime.Means means = ways.get(i).means();
+                Button way = button("way-" + i, TimetableWords.way(means, model::name), TimetableWords.left(ways.get(i)),
+                        () -> model.take(means));
+                way.setMaxWidth(Double.MAX_VALUE);
+                Label then = quiet(TimetableWords.left(ways.get(i)));
+                tight.getChildren().add(new VBox(1, way, then));
             }
-            Label start = new Label(clock(time.start()));
-            start.getStyleClass().add("clock");
-            Label words = new Label(StepWords.title(step));
-            words.setTooltip(new Tooltip(StepWords.sentence(step)));
-            HBox.setHgrow(words, Priority.ALWAYS);
-            words.setMaxWidth(Double.MAX_VALUE);
-            Label took = quiet(Durations.words(time.end().minus(time.start())));
-            took.setMinWidth(Region.USE_PREF_SIZE);
-            HBox row = new HBox(8, start, words, took);
-            row.setAlignment(Pos.CENTER_LEFT);
-            rows.getChildren().add(row);
         }
     }
 
-    private static String clock(Duration start) {
-        long minutes = start.toMinutes();
-        return minutes < 48 * 60 ? String.format("%d:%02d", minutes / 60, minutes % 60) : "day " + (minutes / (24 * 60) + 1);
+    private Button row(Timetable.Ready each) {
+        Label name = new Label(model.name(each.stone()));
+        name.setMinWidth(0);
+        name.setMaxWidth(Double.MAX_VALUE);
+        HBox.setHgrow(name, Priority.ALWAYS);
+        Instant from = model.shown().table().of().from();
+        Label at = new Label(TimetableWords.soon(each.at(), from, model.zone()));
+        at.setMinWidth(Region.USE_PREF_SIZE);
+        at.getStyleClass().add(each.late().isZero() ? "quiet" : "problem");
+        HBox row = new HBox(8, name, at);
+        row.setAlignment(Pos.CENTER_LEFT);
+        Button button = new Button("", row);
+        row.prefWidthProperty().bind(button.widthProperty().subtract(14));
+        button.setId("ready-" + each.stone());
+        button.getStyleClass().add("next-pass");
+        button.setMaxWidth(Double.MAX_VALUE);
+        button.setMinWidth(0);
+        button.setPrefHeight(22);
+        button.setMinHeight(22);
+        String words = TimetableWords.ready(model.shown().table(), each, model.name(each.stone()), model.zone());
+        button.setAccessibleText(words);
+        button.setTooltip(new Tooltip(words + (model.strangers(each.stone()) > 0 ? " " + TimetableWords.strangers(model.strangers(
+                each.stone())) : "")));
+        button.setOnAction(e -> workbench.choose(each.stone()));
+        return button;
     }
 }

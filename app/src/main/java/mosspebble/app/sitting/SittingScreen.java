@@ -2,6 +2,7 @@ package mosspebble.app.sitting;
 
 import java.util.List;
 import java.util.Optional;
+import javafx.scene.Node;
 import mosspebble.app.cloth.ClothTool;
 import mosspebble.app.model.Action;
 import mosspebble.app.screen.Panel;
@@ -10,21 +11,23 @@ import mosspebble.app.screen.Surroundings;
 import mosspebble.core.finding.Finding.Stage;
 import mosspebble.instruments.ClimateProbe;
 
-/** The sitting: what is done when, and the room. */
+/** The sitting: what is done when on all stones in hand, and the help at the table. */
 public final class SittingScreen extends Screen {
 
-    private final ClothTool tool;
+    private static final double COLUMN = 320;
+
+    private final SittingModel model;
     private final ClimateProbe probe;
+    private final ClothTool tool;
+    private final Runnable sitDown;
 
-    public SittingScreen(Surroundings with, ClothTool tool, ClimateProbe probe) {
+    /** @param sitDown opens what helps at the table */
+    public SittingScreen(Surroundings with, SittingModel model, ClimateProbe probe, ClothTool tool, Runnable sitDown) {
         super(with, "sitting", "Sitting", Stage.SITTING);
-        this.tool = tool;
+        this.model = model;
         this.probe = probe;
-    }
-
-    @Override
-    protected Optional<Panel> makeColumn() {
-        return Optional.of(new SittingPanel(with.workbench(), with.results(), probe));
+        this.tool = tool;
+        this.sitDown = sitDown;
     }
 
     @Override
@@ -33,7 +36,28 @@ public final class SittingScreen extends Screen {
     }
 
     @Override
+    public double columnWidth() {
+        return COLUMN;
+    }
+
+    @Override
+    protected Optional<Panel> makeColumn() {
+        return Optional.of(new SittingPanel(with.workbench(), with.results(), model, probe, with.files()));
+    }
+
+    @Override
+    protected Optional<Node> makeMiddle() {
+        return Optional.of(new HemView(model, with.results(), with.worker(), sitDown));
+    }
+
+    @Override
+    public void opened() {
+        model.activate();
+        ((HemView) middle().orElseThrow()).open();
+    }
+
+    @Override
     public List<Action> actions() {
-        return List.of();
+        return List.of(Action.of("Sit down and work along", here(sitDown)).key("O").also("work", "timer", "start", "paint now"));
     }
 }

@@ -2,54 +2,118 @@ package mosspebble.core.plan;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.time.ZoneId;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import mosspebble.core.project.Diary;
 import mosspebble.core.timetable.Workload;
 import mosspebble.core.units.Numbers;
 
 /** The plans of several stones as one workload: each keeps its own order, the hand goes from one to the other while paint dries. */
 public final class ManyStones {
 
-    private ManyStones() {}
-
     /**
-     * The work on all of them.
+     * All the work on all of them.
      *
      * @param due by id of the project
      * @throws IllegalArgumentException if it cannot be planned, a sentence: no sitting, one over another, none long enough
      */
     public static Workload workload(List<PaintPlan> plans, List<Workload.Hours> hours, Instant from, Map<String, Instant> due) {
-        List<Workload.Piece> pieces = new ArrayList<>();
-        List<Workload.Wait> waits = new ArrayList<>();
-        for (PaintPlan plan : plans) {
-            add(plan, pieces, waits);
-        }
-        return new Workload(pieces, waits, hours, from, due);
+        return new ManyStones(Diary.USUAL, from, ZoneOffset.UTC).workload(plans, hours, due);
     }
 
-    private static void add(PaintPlan plan, List<Workload.Piece> pieces, List<Workload.Wait> waits) {
-        int[] last = new int[plan.steps().size()];
+    /**
+     * What is left to do by the diary: without what is done, within its hours, what is pinned in its sitting. A stone that rests is left
+     * out, and so is what was done on a stone but is in its plan no more.
+     *
+     * @throws IllegalArgumentException if it cannot be planned, a sentence
+     */
+    public static Workload workload(List<PaintPlan> plans, Diary diary, Instant from, ZoneId zone) {
+        Map<String, Instant> due = new TreeMap<>();
+        diary.due().forEach((stone, at) -> due.put(stone, at.atZone(zone).toInstant()));
+        return new ManyStones(diary, from, zone).workload(plans.stream().filter(p -> !diary.resting().contains(p.project().id())).toList(),
+                diary.hours(from.atZone(zone).toLocalDate(), zone), due);
+    }
+
+    /** In how many parts with waits between them a step is done. */
+    public static int parts(Step step) {
+        return step.work().between().isZero() ? 1 : Math.max(2, step.coats());
+    }
+
+    private final Diary diary;
+    private final Instant from;
+    private final ZoneId zone;
+    private final List<Workload.Piece> pieces = new ArrayList<>();
+    private final List<Workload.Wait> waits = new ArrayList<>();
+    private final Map<String, Instant> drying = new TreeMap<>();
+
+    private ManyStones(Diary diary, Instant from, ZoneId zone) {
+        this.diary = diary;
+        this.from = from;
+        this.zone = zone;
+    }
+
+    private Workload workload(List<PaintPlan> plans, List<Workload.Hours> hours, Map<String, Instant> due) {
+        plans.forEach(plan -> add(plan, hours));
+        return new Workload(pieces, waits, hours, from, due, drying);
+    }
+
+    /** The end of a part of a step: as a piece still to be done, or a moment. */
+    private record End(int piece, Instant done) {}
+
+    private void add(PaintPlan plan, List<Workload.Hours> hours) {
+        String id = plan.project().id();
+        List<String> names = plan.names();
+        End[] last = new End[names.size()];
+        End before = null;
         for (int number = 0; number < last.length; number++) {
             Step step = plan.steps().get(number);
-            int begins = pieces.size();
-            int parts = step.work().between().isZero() ? 1 : Math.max(2, step.coats()); // its coats, with their own waits between them
+            int parts = parts(step);
+            Workload.Window pinned = diary.pin(id, names.get(number)).flatMap(p -> window(p, hours)).orElse(Workload.Window.ANY);
             for (int part = 0; part < parts; part++) {
                 boolean end = part == parts - 1;
-                pieces.add(new Workload.Piece(plan.project().id(), number, step.work().hand().dividedBy(parts),
-                        end ? step.work().dries() : Duration.ZERO, load(step), tool(step)));
-                if (part > 0) {
-                    waits.add(new Workload.Wait(begins + part - 1, begins + part, step.work().between().dividedBy(parts - 1)));
+                Duration dries = end ? step.work().dries() : Duration.ZERO;
+                Optional<Diary.Deed> deed = diary.done(id, names.get(number), part);
+                if (deed.isPresent()) {
+                    before = new End(-1, deed.get().to());
+                    drying.merge(id, deed.get().to().plus(dries), (a, b) -> a.isAfter(b) ? a : b);
+                    continue;
                 }
+                int piece = pieces.size();
+                pieces.add(new Workload.Piece(id, number, part, step.work().hand().dividedBy(parts), dries, load(step), tool(step), pinned));
+                if (before != null) {
+                    follow(before, piece, part > 0 ? step.work().between().dividedBy(parts - 1) : Duration.ZERO);
+                }
+                if (part == 0) {
+                    for (Step.After after : step.after()) {
+                        follow(last[after.step()], piece, after.lag(plan.steps().get(after.step())));
+                    }
+                }
+                before = new End(piece, null);
             }
-            if (number > 0) {
-                waits.add(new Workload.Wait(begins - 1, begins, Duration.ZERO));
-            }
-            for (Step.After after : step.after()) {
-                waits.add(new Workload.Wait(last[after.step()], begins, after.lag(plan.steps().get(after.step()))));
-            }
-            last[number] = pieces.size() - 1;
+            last[number] = before;
         }
+    }
+
+    private void follow(End before, int piece, Duration lag) {
+        if (before.piece >= 0) {
+            waits.add(new Workload.Wait(before.piece, piece, lag));
+        } else {
+            Workload.Piece known = pieces.get(piece);
+            pieces.set(piece, new Workload.Piece(known.stone(), known.step(), known.part(), known.hand(), known.dries(), known.load(),
+                    known.tool(), known.when().after(before.done.plus(lag))));
+        }
+    }
+
+    /** The time of a pin's sitting; none where it is over, or there is no such sitting any more. */
+    private Optional<Workload.Window> window(Diary.Pin pin, List<Workload.Hours> hours) {
+        Instant begins = pin.sitting().atZone(zone).toInstant();
+        return hours.stream().filter(h -> h.from().equals(begins) && h.to().isAfter(from)).findFirst()
+                .map(h -> new Workload.Window(Optional.of(h.from()), Optional.of(h.to())));
     }
 
     private static String load(Step step) {

@@ -2,7 +2,9 @@ package mosspebble.core.plan;
 
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -117,6 +119,18 @@ public record PaintPlan(List<FacePlan> faces, Optional<EdgeStrip> edge, Schedule
 
     public List<Step> steps() {
         return schedule.steps();
+    }
+
+    /** Each step by a name of its own within the plan, which stays as long as the step does: side, key, and a number for the second of one. */
+    public List<String> names() {
+        Map<String, Integer> known = new HashMap<>();
+        List<String> names = new ArrayList<>();
+        for (Step step : steps()) {
+            String name = step.side() + " " + step.key();
+            int count = known.merge(name, 1, Integer::sum);
+            names.add(count == 1 ? name : name + " #" + count);
+        }
+        return names;
     }
 
     /** Keys of the passes of the face that is up that may be moved, in their order; primer goes with what it lies under. */

@@ -23,10 +23,18 @@ import mosspebble.core.units.LengthUnit;
  * @param basket stones that wait
  * @param known what was found out about products over one another, and rules of the painter's own
  * @param own motifs and faces of the painter's own
+ * @param diary when there is time to paint, and what is done
  */
 @RecordBuilder
 public record Studio(List<Project> projects, List<FoundStone> basket, List<OwnFile> own, Shelf shelf, Compatibility.Known known,
-        Climate climate, LengthUnit unit, boolean evening) implements StudioBuilder.With {
+        Climate climate, Diary diary, View view) implements StudioBuilder.With {
+
+    /** How it is looked at. */
+    public record View(LengthUnit unit, boolean evening) {
+        public View {
+            Objects.requireNonNull(unit);
+        }
+    }
 
     /** Most stones in the basket. */
     public static final int MOST_FOUND = 500;
@@ -40,7 +48,8 @@ public record Studio(List<Project> projects, List<FoundStone> basket, List<OwnFi
         }
         Objects.requireNonNull(shelf);
         Objects.requireNonNull(climate);
-        Objects.requireNonNull(unit);
+        Objects.requireNonNull(diary);
+        Objects.requireNonNull(view);
         if (Stream.concat(projects.stream().map(Project::id), basket.stream().map(FoundStone::id)).distinct().count()
                 < projects.size() + basket.size()) {
             throw new IllegalArgumentException("two stones in the studio have the same id");
@@ -51,6 +60,14 @@ public record Studio(List<Project> projects, List<FoundStone> basket, List<OwnFi
         if (basket.size() > MOST_FOUND) {
             throw new IllegalArgumentException("The basket holds " + MOST_FOUND + " stones; take some out first.");
         }
+    }
+
+    public LengthUnit unit() {
+        return view.unit();
+    }
+
+    public boolean evening() {
+        return view.evening();
     }
 
     /** The painter's own tests of one product over another. */
@@ -107,15 +124,15 @@ public record Studio(List<Project> projects, List<FoundStone> basket, List<OwnFi
     public Studio plus(OwnFile file) {
         List<OwnFile> more = new ArrayList<>(own.stream().filter(o -> !o.id().equals(file.id())).toList());
         more.add(file);
-        return new Studio(projects, basket, more, shelf, known, climate, unit, evening);
+        return withOwn(more);
     }
 
     /** Without a file of one's own; things that use it are told by a finding. */
     public Studio withoutOwn(String id) {
-        return new Studio(projects, basket, own.stream().filter(o -> !o.id().equals(id)).toList(), shelf, known, climate, unit, evening);
+        return withOwn(own.stream().filter(o -> !o.id().equals(id)).toList());
     }
 
     public Studio withView(LengthUnit newUnit, boolean newEvening) {
-        return new Studio(projects, basket, own, shelf, known, climate, newUnit, newEvening);
+        return withView(new View(newUnit, newEvening));
     }
 }

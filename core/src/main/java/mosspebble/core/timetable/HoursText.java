@@ -34,29 +34,49 @@ public final class HoursText {
      * @throws IllegalArgumentException with a sentence that names what cannot be read
      */
     public static List<Workload.Hours> parse(String text, LocalDate from, ZoneId zone) {
-        if (text.length() > MOST_LETTERS) {
-            throw new IllegalArgumentException("The hours of a week take fewer than " + MOST_LETTERS + " letters.");
-        }
-        Map<DayOfWeek, List<LocalTime[]>> week = new TreeMap<>();
-        for (String part : text.split("[,;\\n]")) {
-            if (!part.isBlank()) {
-                read(part.strip().toLowerCase(Locale.ROOT), week);
-            }
-        }
+        Map<DayOfWeek, List<Span>> week = week(text);
         List<Workload.Hours> hours = new ArrayList<>();
         for (int day = 0; day < 7; day++) {
-            LocalDate date = from.plusDays(day);
-            for (LocalTime[] each : week.getOrDefault(date.getDayOfWeek(), List.of())) {
-                ZonedDateTime end = each[1].equals(LocalTime.MIDNIGHT) ? date.plusDays(1).atStartOfDay(zone)
-                        : date.atTime(each[1]).atZone(zone);
-                hours.add(new Workload.Hours(date.atTime(each[0]).atZone(zone).toInstant(), end.toInstant()));
-            }
+            hours.addAll(on(from.plusDays(day), week.getOrDefault(from.plusDays(day).getDayOfWeek(), List.of()), zone));
         }
         hours.sort(Comparator.comparing(Workload.Hours::from));
         return hours;
     }
 
-    private static void read(String part, Map<DayOfWeek, List<LocalTime[]>> week) {
+    /** Spans of a day as sittings; one that the change of clocks leaves nothing of is left out. */
+    public static List<Workload.Hours> on(LocalDate date, List<Span> spans, ZoneId zone) {
+        List<Workload.Hours> hours = new ArrayList<>();
+        for (Span each : spans) {
+            ZonedDateTime end = each.to().equals(LocalTime.MIDNIGHT) ? date.plusDays(1).atStartOfDay(zone)
+                    : date.atTime(each.to()).atZone(zone);
+            ZonedDateTime begin = date.atTime(each.from()).atZone(zone);
+            if (begin.isBefore(end)) {
+                hours.add(new Workload.Hours(begin.toInstant(), end.toInstant()));
+            }
+        }
+        return hours;
+    }
+
+    /**
+     * The sittings of each day of a week, in their order.
+     *
+     * @throws IllegalArgumentException with a sentence that names what cannot be read, or which overlap
+     */
+    public static Map<DayOfWeek, List<Span>> week(String text) {
+        if (text.length() > MOST_LETTERS) {
+            throw new IllegalArgumentException("The hours of a week take fewer than " + MOST_LETTERS + " letters.");
+        }
+        Map<DayOfWeek, List<Span>> week = new TreeMap<>();
+        for (String part : text.split("[,;\\n]")) {
+            if (!part.isBlank()) {
+                read(part.strip().toLowerCase(Locale.ROOT), week);
+            }
+        }
+        week.values().forEach(day -> day.sort(Comparator.comparing(Span::from)));
+        return week;
+    }
+
+    private static void read(String part, Map<DayOfWeek, List<Span>> week) {
         Matcher found = PART.matcher(part);
         if (!found.matches()) {
             throw new IllegalArgumentException("\"" + part + "\" is no time of a week. Write something like Mon-Fri 19:00-21:00.");
@@ -68,8 +88,14 @@ public final class HoursText {
         if (!begins.isBefore(ends) && !ends.equals(LocalTime.MIDNIGHT)) {
             throw new IllegalArgumentException("\"" + part + "\" ends before it begins. Write a sitting over midnight as two.");
         }
+        Span span = new Span(begins, ends);
         for (DayOfWeek day = first;; day = day.plus(1)) {
-            week.computeIfAbsent(day, d -> new ArrayList<>()).add(new LocalTime[] {begins, ends});
+            List<Span> spans = week.computeIfAbsent(day, d -> new ArrayList<>());
+            spans.stream().filter(span::overlaps).findFirst().ifPresent(other -> {
+                throw new IllegalArgumentException("\"" + part + "\" overlaps the sitting from " + other.from() + " to " + other.to()
+                        + " on the same day.");
+            });
+            spans.add(span);
             if (day == last) {
                 break;
             }

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.function.BooleanSupplier;
 
 /**
  * When one pair of hands does what on which stone.
@@ -44,12 +45,41 @@ public record Timetable(Workload of, List<Placed> placed, Instant bound, int sit
 
     /** Searches with a fixed amount of work, which depends on the number of pieces: the same workload gives the same timetable. */
     public static Timetable of(Workload workload) {
-        return new TimetableSearch(workload).best(() -> false);
+        return new TimetableSearch(workload).best(List.of(), () -> false);
+    }
+
+    /** A first answer at once. */
+    public static Timetable quick(Workload workload) {
+        return new TimetableSearch(workload).quick();
+    }
+
+    /**
+     * What is left of a timetable, planned anew: in the order it had unless another is better by more than a minute.
+     *
+     * @param workload what is left, from now on
+     * @param unwanted asked on the way; the best so far is given once it is true
+     */
+    public Timetable goingOn(Workload workload, BooleanSupplier unwanted) {
+        TimetableSearch search = new TimetableSearch(workload);
+        return search.best(search.known(this), unwanted);
+    }
+
+    /** What is left of it in the order it has, later where it must; empty where something else is to be done now. */
+    public Optional<Timetable> goingOnAsItIs(Workload workload) {
+        TimetableSearch search = new TimetableSearch(workload);
+        List<Integer> order = search.known(this);
+        return order.size() == workload.pieces().size() ? Optional.of(search.inOrder(order)) : Optional.empty();
+    }
+
+    /** Pieces, by number, that are not done by when they should be. */
+    public List<Integer> missed() {
+        return placed.stream().filter(p -> of.pieces().get(p.piece).when().latest().filter(l -> p.end.isAfter(l)).isPresent())
+                .map(Placed::piece).toList();
     }
 
     /** When each stone is ready, by its name. */
     public Map<String, Ready> ready() {
-        Map<String, Instant> at = new TreeMap<>();
+        Map<String, Instant> at = new TreeMap<>(of.drying());
         for (Placed each : placed) {
             Workload.Piece piece = of.pieces().get(each.piece);
             Instant dry = each.end.plus(piece.dries());
@@ -57,7 +87,7 @@ public record Timetable(Workload of, List<Placed> placed, Instant bound, int sit
         }
         Map<String, Instant> alone = new TimetableSearch(of).soonest();
         Map<String, Ready> ready = new TreeMap<>();
-        at.forEach((stone, when) -> ready.put(stone, new Ready(stone, when, alone.get(stone), Optional.ofNullable(of.due().get(stone)))));
+        at.forEach((stone, when) -> ready.put(stone, new Ready(stone, when, alone.getOrDefault(stone, when), Optional.ofNullable(of.due().get(stone)))));
         return ready;
     }
 
@@ -79,10 +109,10 @@ public record Timetable(Workload of, List<Placed> placed, Instant bound, int sit
     /** The same order if everything takes longer, such as 1.25 times as long: hands and drying, not the hours. */
     public Timetable stretched(double times) {
         Workload longer = new Workload(
-                of.pieces().stream().map(p -> new Workload.Piece(p.stone(), p.step(), longer(p.hand(), times), longer(p.dries(), times),
-                        p.load(), p.tool())).toList(),
+                of.pieces().stream().map(p -> new Workload.Piece(p.stone(), p.step(), p.part(), longer(p.hand(), times),
+                        longer(p.dries(), times), p.load(), p.tool(), p.when())).toList(),
                 of.waits().stream().map(w -> new Workload.Wait(w.before(), w.then(), longer(w.lag(), times))).toList(), of.hours(),
-                of.from(), of.due());
+                of.from(), of.due(), of.drying());
         return new TimetableSearch(longer).inOrder(placed.stream().map(Placed::piece).toList());
     }
 

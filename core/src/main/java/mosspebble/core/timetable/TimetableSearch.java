@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.PriorityQueue;
@@ -15,8 +16,8 @@ import java.util.function.BooleanSupplier;
 /**
  * Finds timetables. Pieces are dispatched one after the other into the hours, the most urgent of those that can begin soonest first, with
  * many tastes of urgency (multi-start priority rules; R. Kolisch and S. Hartmann 1999, as in {@link HandOrder}); then single pieces are
- * moved in the best order as long as that is better. What counts, in this order: stones that are late, by how much, the number of
- * sittings, the end, the time one sits, changes of load and tool. The bound is that of one machine with heads and tails whose work may
+ * moved in the best order as long as that is better. What counts, in this order: pieces that are not done by when they should be, stones
+ * that are late, by how much, the number of sittings, the end, the time one sits, changes of load and tool. The bound is that of one machine with heads and tails whose work may
  * be interrupted (J. R. Jackson 1955), within the hours. Times in seconds from the beginning.
  */
 final class TimetableSearch {
@@ -25,9 +26,19 @@ final class TimetableSearch {
     private static final long[] PATIENCE = {0, 60, 300, 900, 3_600};
 
     private static final int FIRST_TRIES = PATIENCE.length;
+    private static final long SEED = 4711;
     private static final long WORK = 6_000_000;
     private static final int LEAST_TRIES = 20;
     private static final int MOST_TRIES = 400;
+
+    private static final long NEVER = Long.MAX_VALUE / 8;
+
+    /** What is good enough to leave a known order as it is: so much later, seconds. */
+    private static final long SAME = 60;
+
+    /** Places in a cost of what is not done in time, and of the end. */
+    private static final int SITTINGS = 3;
+    private static final int END = 4;
 
     /** No timetable runs longer than so many weeks. */
     private static final int MOST_WEEKS = 1_040;
@@ -41,6 +52,8 @@ final class TimetableSearch {
     private final int[] stone;
     private final List<String> stones;
     private final long[] due;
+    private final long[] earliest;
+    private final long[] latest;
     private final int[][] behind;
     private final long[][] lag;
     private final int[] needs;
@@ -59,7 +72,10 @@ final class TimetableSearch {
         this.tool = numbered(of.pieces().stream().map(Workload.Piece::tool).toList());
         this.stones = of.pieces().stream().map(Workload.Piece::stone).distinct().toList();
         this.stone = of.pieces().stream().mapToInt(p -> stones.indexOf(p.stone())).toArray();
-        this.due = stones.stream().mapToLong(s -> of.due().containsKey(s) ? seconds(of.due().get(s)) : Long.MAX_VALUE / 4).toArray();
+        this.due = stones.stream().mapToLong(s -> of.due().containsKey(s) ? seconds(of.due().get(s)) : NEVER).toArray();
+        this.earliest = of.pieces().stream().mapToLong(p -> p.when().earliest().map(this::seconds).map(e -> Math.max(0, e)).orElse(0L))
+                .toArray();
+        this.latest = of.pieces().stream().mapToLong(p -> p.when().latest().map(this::seconds).orElse(NEVER)).toArray();
         this.needs = new int[n];
         this.behind = new int[n][];
         this.lag = new long[n][];
@@ -172,7 +188,7 @@ final class TimetableSearch {
     }
 
     private long[] heads() {
-        long[] start = new long[n];
+        long[] start = earliest.clone();
         for (int i : sorted) {
             start[i] = begin(start[i], hand[i]);
             for (int k = 0; k < behind[i].length; k++) {
@@ -217,16 +233,46 @@ final class TimetableSearch {
         return most;
     }
 
-    Timetable best(BooleanSupplier unwanted) {
-        SplittableRandom random = new SplittableRandom(4711);
+    /** A first answer: the best of the plain ways to go on. */
+    Timetable quick() {
+        return timetable(n == 0 ? new int[0] : dispatched(FIRST_TRIES, new SplittableRandom(SEED), () -> false));
+    }
+
+    /**
+     * The best that is found.
+     *
+     * @param known an order that is kept unless another is truly better; empty for none
+     */
+    Timetable best(List<Integer> known, BooleanSupplier unwanted) {
+        if (n == 0) {
+            return timetable(new int[0]);
+        }
         int tries = (int) Math.max(LEAST_TRIES, Math.min(MOST_TRIES, WORK / Math.max(1, (long) n * n)));
+        SplittableRandom random = new SplittableRandom(SEED);
+        int[] first = dispatched(tries, random, unwanted);
+        int[] before = known.stream().mapToInt(Integer::intValue).toArray();
+        if (before.length == n && asGood(cost(before), cost(first))) {
+            return timetable(before);
+        }
+        int[] found = busy(moved(first, cost(first), random, unwanted));
+        return timetable(before.length == n && asGood(cost(before), cost(found)) ? before : found);
+    }
+
+    /** Whether nothing that matters to the painter is worse, but for a minute. */
+    private static boolean asGood(long[] known, long[] found) {
+        return Arrays.compare(known, 0, 2, found, 0, 2) <= 0 && known[2] <= found[2] + SAME && known[SITTINGS] <= found[SITTINGS]
+                && known[END] <= found[END] + SAME;
+    }
+
+    private int[] dispatched(int tries, SplittableRandom random, BooleanSupplier unwanted) {
         int[] best = null;
         long[] cost = null;
+        long[] must = must();
         for (int attempt = 0; attempt < tries && (best == null || !unwanted.getAsBoolean()); attempt++) {
             double[] urgent = new double[n];
             for (int i = 0; i < n; i++) {
                 double own = tail[i] * (attempt < FIRST_TRIES ? 1 : random.nextDouble(0.7, 1.3));
-                urgent[i] = Math.min(due[stone[i]], Long.MAX_VALUE / 8) - own;
+                urgent[i] = Math.min(due[stone[i]] - own, must[i]);
             }
             int[] order = dispatched(urgent, PATIENCE[attempt < FIRST_TRIES ? attempt : random.nextInt(PATIENCE.length)]);
             long[] now = cost(order);
@@ -235,7 +281,49 @@ final class TimetableSearch {
                 cost = now;
             }
         }
-        return timetable(n == 0 ? new int[0] : busy(moved(best, cost, random, unwanted)));
+        return best;
+    }
+
+    /** By when each piece must be done so that all that should be done by a certain time can be. */
+    private long[] must() {
+        long[] must = latest.clone();
+        for (int at = n - 1; at >= 0; at--) {
+            int i = sorted[at];
+            for (int k = 0; k < behind[i].length; k++) {
+                int j = behind[i][k];
+                must[i] = Math.min(must[i], must[j] - hand[j] - lag[i][k]);
+            }
+        }
+        return must;
+    }
+
+    /** An order known by what its pieces are, and what is new in it where it comes soonest; empty where it does not fit any more. */
+    List<Integer> known(Timetable before) {
+        Map<List<Object>, Integer> place = new HashMap<>();
+        for (Timetable.Placed each : before.placed()) {
+            place.put(name(before.of().pieces().get(each.piece())), place.size());
+        }
+        double[] urgent = new double[n];
+        for (int i = 0; i < n; i++) {
+            Integer known = place.get(name(of.pieces().get(i)));
+            if (known == null) {
+                return List.of();
+            }
+            urgent[i] = known;
+        }
+        Integer[] order = new Integer[n];
+        Arrays.setAll(order, i -> i);
+        Arrays.sort(order, Comparator.comparingDouble(i -> urgent[i]));
+        int[] at = new int[n];
+        for (int k = 0; k < n; k++) {
+            at[order[k]] = k;
+        }
+        boolean fits = of.waits().stream().allMatch(w -> at[w.before()] < at[w.then()]);
+        return fits ? List.of(order) : List.of();
+    }
+
+    private static List<Object> name(Workload.Piece piece) {
+        return List.of(piece.stone(), piece.step(), piece.part());
     }
 
     /** The same without waiting while there is something to do, where that is no worse. */
@@ -283,7 +371,7 @@ final class TimetableSearch {
     }
 
     private int[] dispatched(double[] urgent, long patience) {
-        long[] free = new long[n];
+        long[] free = earliest.clone();
         int[] open = needs.clone();
         List<Integer> can = new ArrayList<>();
         for (int i = 0; i < n; i++) {
@@ -330,7 +418,7 @@ final class TimetableSearch {
     }
 
     private long[] starts(int[] order) {
-        long[] free = new long[n];
+        long[] free = earliest.clone();
         long[] start = new long[n];
         long now = 0;
         for (int i : order) {
@@ -343,14 +431,16 @@ final class TimetableSearch {
         return start;
     }
 
-    /** Stones that are late, by how much together, sittings, the end, the time one sits, loads taken up, tools taken up. */
+    /** Pieces done too late, stones that are late, by how much together, sittings, the end, the time one sits, loads taken up, tools taken up. */
     private long[] cost(int[] order) {
         long[] start = starts(order);
         long[] ready = new long[stones.size()];
         long loads = 0;
         long tools = 0;
+        long missed = 0;
         int before = -1;
         for (int i : order) {
+            missed += start[i] + hand[i] > latest[i] ? 1 : 0;
             ready[stone[i]] = Math.max(ready[stone[i]], start[i] + hand[i] + dries[i]);
             loads += before < 0 || load[i] != load[before] ? 1 : 0;
             tools += before < 0 || tool[i] != tool[before] ? 1 : 0;
@@ -363,7 +453,7 @@ final class TimetableSearch {
             much += Math.max(0, ready[s] - due[s]);
         }
         long[] sat = sat(start, order);
-        return new long[] {late, much, sat[0], Arrays.stream(ready).max().orElse(0), sat[1], loads, tools};
+        return new long[] {missed, late, much, sat[0], Arrays.stream(ready).max().orElse(0), sat[1], loads, tools};
     }
 
     /** How many sittings are used, and how long one sits in all of them, from the first piece to the last. */

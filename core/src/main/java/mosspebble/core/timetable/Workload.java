@@ -6,6 +6,8 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
 import java.util.TreeMap;
 
 /**
@@ -16,8 +18,10 @@ import java.util.TreeMap;
  * @param hours when there is time at the table, in order, none over another; from the last on they come again week by week
  * @param from when it begins
  * @param due by stone, when it should be ready, cured and all
+ * @param drying by stone, when what is done on it already is dry
  */
-public record Workload(List<Piece> pieces, List<Wait> waits, List<Hours> hours, Instant from, Map<String, Instant> due) {
+public record Workload(List<Piece> pieces, List<Wait> waits, List<Hours> hours, Instant from, Map<String, Instant> due,
+        Map<String, Instant> drying) {
 
     /** Most pieces of work: 200 stones of 50. */
     public static final int MOST = 10_000;
@@ -30,16 +34,40 @@ public record Workload(List<Piece> pieces, List<Wait> waits, List<Hours> hours, 
      *
      * @param stone which stone
      * @param step number of its step, from 0
+     * @param part which coat of the step, from 0
      * @param hand time of the hand
      * @param dries until it counts as ready
      * @param load what is on the tool: another text is another load
      * @param tool which tool: another text is another tool
+     * @param when it may be done
      */
-    public record Piece(String stone, int step, Duration hand, Duration dries, String load, String tool) {
+    public record Piece(String stone, int step, int part, Duration hand, Duration dries, String load, String tool, Window when) {
+
+        /** Work in one part that may be done at any time. */
+        public Piece(String stone, int step, Duration hand, Duration dries, String load, String tool) {
+            this(stone, step, 0, hand, dries, load, tool, Window.ANY);
+        }
+
         public Piece {
+            Objects.requireNonNull(when);
             if (hand.isNegative() || dries.isNegative()) {
                 throw new IllegalArgumentException("times must not be negative");
             }
+        }
+    }
+
+    /**
+     * When something may be done.
+     *
+     * @param earliest it is not begun before
+     * @param latest it should be done by then
+     */
+    public record Window(Optional<Instant> earliest, Optional<Instant> latest) {
+        public static final Window ANY = new Window(Optional.empty(), Optional.empty());
+
+        /** The same, and not before a moment. */
+        public Window after(Instant moment) {
+            return new Window(earliest.filter(e -> e.isAfter(moment)).or(() -> Optional.of(moment)), latest);
         }
     }
 
@@ -59,11 +87,17 @@ public record Workload(List<Piece> pieces, List<Wait> waits, List<Hours> hours, 
         }
     }
 
+    /** Nothing is done yet. */
+    public Workload(List<Piece> pieces, List<Wait> waits, List<Hours> hours, Instant from, Map<String, Instant> due) {
+        this(pieces, waits, hours, from, due, Map.of());
+    }
+
     public Workload {
         pieces = List.copyOf(pieces);
         waits = List.copyOf(waits);
         hours = List.copyOf(hours);
         due = Map.copyOf(new TreeMap<>(due));
+        drying = Map.copyOf(new TreeMap<>(drying));
         if (pieces.size() > MOST || hours.size() > MOST_HOURS) {
             throw new IllegalArgumentException("A timetable holds at most " + MOST + " pieces of work and " + MOST_HOURS + " sittings, had "
                     + pieces.size() + " and " + hours.size() + ".");

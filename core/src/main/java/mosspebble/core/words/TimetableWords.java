@@ -3,6 +3,8 @@ package mosspebble.core.words;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.LocalTime;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
@@ -10,16 +12,30 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
+import mosspebble.core.colour.Paint;
+import mosspebble.core.colour.Shelf;
+import mosspebble.core.plan.InTime;
 import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.SittingPage;
+import mosspebble.core.plan.Step;
+import mosspebble.core.project.Side;
 import mosspebble.core.timetable.Durations;
+import mosspebble.core.timetable.Span;
 import mosspebble.core.timetable.Timetable;
 import mosspebble.core.timetable.Workload;
+import mosspebble.core.units.Numbers;
 import mosspebble.core.units.Words;
 
 /** What is said of a timetable. */
 public final class TimetableWords {
 
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEEE d MMMM", Locale.ENGLISH);
+    private static final DateTimeFormatter DAY_SHORT = DateTimeFormatter.ofPattern("EEE d MMMM", Locale.ENGLISH);
+    private static final DateTimeFormatter DUE = DateTimeFormatter.ofPattern("EEE d MMM yyyy, H:mm", Locale.ENGLISH);
+    private static final DateTimeFormatter SOON = DateTimeFormatter.ofPattern("EEE H:mm", Locale.ENGLISH);
+    private static final DateTimeFormatter LATER = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
+    private static final DateTimeFormatter WEEKDAY = DateTimeFormatter.ofPattern("EEE d", Locale.ENGLISH);
     private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("H:mm", Locale.ENGLISH);
     private static final DateTimeFormatter NEAR = DateTimeFormatter.ofPattern("EEEE H:mm", Locale.ENGLISH);
     private static final DateTimeFormatter FAR = DateTimeFormatter.ofPattern("EEEE d MMMM, H:mm", Locale.ENGLISH);
@@ -27,15 +43,15 @@ public final class TimetableWords {
     private TimetableWords() {}
 
     /** "Sunday 11:20" within a week of the beginning, else with the date. */
-    static String moment(Instant at, Instant from, ZoneId zone) {
+    public static String moment(Instant at, Instant from, ZoneId zone) {
         return (Duration.between(from, at).compareTo(Duration.ofDays(6)) < 0 ? NEAR : FAR).format(at.atZone(zone));
     }
 
     /** What cannot be helped, and how near this comes to it. */
     public static String bound(Timetable table, ZoneId zone) {
         String here = moment(table.end(), table.of().from(), zone);
-        return table.proven() ? "All are ready on " + here + "; nobody can be done before."
-                : "Nobody can be done before " + moment(table.bound(), table.of().from(), zone) + "; this plan: " + here + ".";
+        return table.proven() ? "All are ready on " + here + "; sooner is not possible."
+                : "All cannot be ready before " + moment(table.bound(), table.of().from(), zone) + "; this plan: " + here + ".";
     }
 
     /** When a stone is ready, and what that means for the day it is due. */
@@ -77,6 +93,190 @@ public final class TimetableWords {
         return "If everything takes a quarter longer, all are ready " + Durations.words(Duration.between(table.end(), longer.end()))
                 + " later" + (more > 0 ? ", in " + Words.number(more) + " more " + (more == 1 ? "sitting" : "sittings") : "")
                 + (late > before ? "; " + Words.number((int) (late - before)) + " more would be late" : "") + ".";
+    }
+
+    /** What would help, as a button that does it. */
+    public static String way(InTime.Means means, Function<String, String> name) {
+        if (means instanceof InTime.Means.Longer longer) {
+            return DAY_SHORT.format(longer.date()) + " until " + TIME.format(longer.now().to());
+        }
+        if (means instanceof InTime.Means.Extra extra) {
+            return "Sit down also on " + DAY_SHORT.format(extra.date()) + ", " + span(extra.span());
+        }
+        return means instanceof InTime.Means.Dryer dryer ? "Use the dryer on " + name.apply(dryer.stone())
+                : "Leave out " + name.apply(((InTime.Means.LeftOut) means).stone());
+    }
+
+    /** "19:00 to 21:00" */
+    public static String span(Span span) {
+        return TIME.format(span.from()) + " to " + (span.to().equals(LocalTime.MIDNIGHT) ? "24:00" : TIME.format(span.to()));
+    }
+
+    /** "Fri 27 November" */
+    public static String day(LocalDate date) {
+        return DAY_SHORT.format(date);
+    }
+
+    /** What a step takes: tool, hand, what it waits. */
+    public static String pace(Step step) {
+        List<String> facts = new ArrayList<>(List.of(StepWords.tool(step), "hand " + Durations.words(step.work().hand())));
+        facts.removeIf(String::isBlank);
+        if (!step.work().dries().isZero()) {
+            facts.add("then dries " + Durations.words(step.work().dries()));
+        }
+        return String.join(" · ", facts);
+    }
+
+    /** Whose turn it is: stone, step, coat, and where it lies. */
+    public static String place(PaintPlan plan, int step, int part, int parts) {
+        Side side = plan.steps().get(step).side();
+        return Words.upper(plan.project().name()) + " · step " + (step + 1) + " of " + plan.steps().size()
+                + (parts > 1 ? " · coat " + (part + 1) + " of " + parts : "")
+                + (side == Side.EDGE ? " · the edge" : side == plan.up().side() ? "" : " · turned over");
+    }
+
+    /** The true width of a brush beside a stroke of it. */
+    public static String brush(double mm) {
+        return "this wide: " + Numbers.shortText(mm) + " mm";
+    }
+
+    /** What is asked about a time that is too long for painting. */
+    public static String odd(Duration took) {
+        return "That was " + Durations.words(took) + ". Was all of it painting?";
+    }
+
+    /** What comes when one sits down again. */
+    public static String later(String title, String stone, Instant at, Instant now, ZoneId zone) {
+        return "Next, on " + moment(at, now, zone) + ": " + Words.upper(stone) + ", " + title + ".";
+    }
+
+    /** "dry at 19:40" */
+    public static String dry(Instant until, Instant now, ZoneId zone) {
+        return "touch from " + (until.atZone(zone).toLocalDate().equals(now.atZone(zone).toLocalDate()) ? TIME.format(until.atZone(zone))
+                : SOON.format(until.atZone(zone)));
+    }
+
+    /** What is asked when the clock goes behind what was done. */
+    public static String clockBehind(Instant now, Instant done, ZoneId zone) {
+        return "The clock shows " + moment(now, now, zone) + ", but the last pass was done at " + moment(done, now, zone)
+                + ". Set the clock right, or take that pass back with Undo.";
+    }
+
+    /** What comes of putting a stitch into a sitting. */
+    public static String pinned(String stone, LocalDateTime sitting, Timetable before, Timetable after, Function<String, String> name,
+            ZoneId zone) {
+        String where = Words.upper(stone) + " is pinned to " + DAY_SHORT.format(sitting) + ", " + TIME.format(sitting);
+        if (!after.missed().isEmpty()) {
+            return where + ", but it cannot be done then: what comes before it is not dry, or the sitting is too short.";
+        }
+        Map<String, Timetable.Ready> was = before.ready();
+        List<String> late = after.ready().values().stream()
+                .filter(r -> !r.late().isZero() && was.containsKey(r.stone()) && was.get(r.stone()).late().isZero())
+                .map(r -> name.apply(r.stone())).toList();
+        if (!late.isEmpty()) {
+            return where + "; now " + Words.list(late) + (late.size() == 1 ? " is" : " are") + " late.";
+        }
+        Duration later = Duration.between(before.end(), after.end());
+        return where + (later.toMinutes() > 1 ? "; all are ready " + Durations.words(later) + " later." : "; nothing else breaks.");
+    }
+
+    /** A due day as it can be typed again. */
+    public static String due(LocalDateTime when) {
+        return DUE.format(when);
+    }
+
+    /** "Sun 29, 11:20": short, for a list. */
+    public static String soon(Instant at, Instant from, ZoneId zone) {
+        return (Duration.between(from, at).compareTo(Duration.ofDays(6)) < 0 ? SOON : LATER).format(at.atZone(zone));
+    }
+
+    /** Why a day cannot be a due day. */
+    public static String past(LocalDateTime when) {
+        return DAY_SHORT.format(when) + ", " + TIME.format(when) + " is over. Give a day that is still to come, or none.";
+    }
+
+    /** Who is late. */
+    public static String late(List<Timetable.Ready> late, Function<String, String> name) {
+        List<String> each = late.stream().map(r -> name.apply(r.stone()) + " " + Durations.words(r.late())).toList();
+        return "Too late: " + Words.list(each) + ".";
+    }
+
+    /** What lies on a stone that its plan knows no more. */
+    public static String strangers(long count) {
+        return Words.upper(Words.number((int) count)) + (count == 1 ? " pass that is done is" : " passes that are done are")
+                + " no longer in the plan, which was changed since.";
+    }
+
+    /** "Sun 29" */
+    public static String weekday(LocalDate date) {
+        return WEEKDAY.format(date);
+    }
+
+    /** "19:05" */
+    public static String time(Instant at, ZoneId zone) {
+        return TIME.format(at.atZone(zone));
+    }
+
+    /** How many are late by a way, after its button. */
+    public static String left(InTime.Way way) {
+        return way.late() == 0 ? "then all are in time" : "then " + Words.number(way.late()) + (way.late() == 1 ? " is" : " are") + " late";
+    }
+
+    // --- a sitting on paper
+
+    /** "Friday 27 November, 19:00 to 20:54" */
+    public static String heading(SittingPage page, ZoneId zone) {
+        return DAY.format(page.from().atZone(zone)) + ", " + time(page.from(), zone) + " to " + time(page.to(), zone);
+    }
+
+    /** The heading of a further page. */
+    public static String headingAgain(SittingPage page, ZoneId zone) {
+        return DAY.format(page.from().atZone(zone)) + ", further";
+    }
+
+    /** What to lay out, stones, paints and tools, a line each. */
+    public static List<String> layOut(SittingPage page, Shelf shelf) {
+        List<String> stones = page.rows().stream().map(r -> r.plan().project().name()).distinct().toList();
+        List<String> paints = page.paints().stream().map(id -> shelf.find(id).map(Paint::name).orElse(id)).toList();
+        List<String> tools = page.tools().stream().map(StepWords::tool).map(t -> t.replaceAll(",.*", "")).distinct().toList();
+        List<String> lines = new ArrayList<>(List.of("Lay out " + counted(stones, "stone") + "."));
+        if (!paints.isEmpty()) {
+            lines.add("Paint: " + counted(paints, "") + ".");
+        }
+        lines.add("Tools: " + Words.list(tools) + ".");
+        return lines;
+    }
+
+    private static String counted(List<String> things, String one) {
+        return (one.isEmpty() ? "" : Words.number(things.size()) + " " + (things.size() == 1 ? one : Words.plural(one)) + ": ")
+                + Words.list(things);
+    }
+
+    /** A wait before something. */
+    public static String waited(SittingPage.Row row) {
+        return "wait " + Durations.words(row.waited());
+    }
+
+    /** What is done on which stone. */
+    public static String row(SittingPage.Row row) {
+        return Words.upper(row.plan().project().name()) + ": " + StepWords.title(row.done());
+    }
+
+    /** With what, and how long. */
+    public static String rowWith(SittingPage.Row row) {
+        List<String> with = new ArrayList<>(row.done().layers().stream().map(l -> l.load().coat().name()).distinct().limit(3).toList());
+        with.add(StepWords.coatOf(row.done()));
+        with.add(StepWords.tool(row.done()));
+        with.add(Durations.words(row.hand()));
+        with.removeIf(String::isBlank);
+        return String.join(", ", with);
+    }
+
+    /** When it is dry. */
+    public static String rowDry(SittingPage.Row row, ZoneId zone) {
+        return row.dry().equals(row.start().plus(row.hand())) ? ""
+                : "dry " + (row.dry().atZone(zone).toLocalDate().equals(row.start().atZone(zone).toLocalDate()) ? time(row.dry(), zone)
+                        : SOON.format(row.dry().atZone(zone)));
     }
 
     /** The timetable to read, sitting by sitting: what, on which stone, how long. */

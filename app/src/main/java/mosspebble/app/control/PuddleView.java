@@ -1,4 +1,4 @@
-package mosspebble.app.buildup;
+package mosspebble.app.control;
 
 import java.util.List;
 import javafx.geometry.Pos;
@@ -8,7 +8,6 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import javafx.scene.shape.SVGPath;
-import mosspebble.app.control.Swatch;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.Shelf;
@@ -16,20 +15,20 @@ import mosspebble.core.plan.Step;
 import mosspebble.core.units.Srgb;
 
 /** What a pass is painted with, as puddles on the palette: the mix, and beside it the paints it is made of, so many parts of each. */
-final class PuddleView extends HBox {
+public final class PuddleView extends HBox {
 
     /** A puddle as it runs out on a flat palette, about 60 px wide. */
     private static final String SHAPE = "M30 2 C44 0 57 9 58 25 C60 38 52 52 38 56 C26 60 9 56 4 43 C-2 30 4 14 15 7 C20 4 24 3 30 2 Z";
     private static final int MOST = 3;
 
-    PuddleView() {
+    public PuddleView() {
         super(12);
         setId("puddle");
         setAlignment(Pos.CENTER_LEFT);
     }
 
     /** @param words how it is counted out; may be empty */
-    void show(Step step, Shelf shelf, String words) {
+    public void show(Step step, Shelf shelf, String words) {
         getChildren().clear();
         List<Step.Layer> layers = step.layers().stream().limit(MOST).toList();
         for (Step.Layer layer : layers) {

@@ -1,0 +1,198 @@
+package mosspebble.app.sitting;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.Tooltip;
+import javafx.scene.image.ImageView;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import mosspebble.app.control.Swatch;
+import mosspebble.app.screen.Panel;
+import mosspebble.core.plan.Step;
+import mosspebble.core.timetable.Durations;
+import mosspebble.core.timetable.Timetable;
+import mosspebble.core.timetable.Workload;
+import mosspebble.core.words.StepWords;
+import mosspebble.core.words.TimetableWords;
+
+/** At the foot of the hem: what comes next and when, or the stitch that was taken up with the passes in it. */
+final class HemFoot extends HBox {
+
+    /** Where pictures come from. */
+    interface Pictures {
+        void draw(String stone, int steps, ImageView into);
+    }
+
+    private static final double HIGH = 172;
+
+    private final SittingModel model;
+    private final Pictures pictures;
+    private final ImageView stone = new ImageView();
+    private final Label over = Panel.quiet("");
+    private final Label deed = new Label();
+    private final Label facts = Panel.quiet("");
+    private final VBox opened = new VBox(3);
+    private final ScrollPane rows = new ScrollPane(opened);
+    private final Label count = new Label();
+    private final Label countWords = Panel.quiet("");
+    private final VBox clock = new VBox(0, count, countWords);
+    private final Button sit;
+    private final Button pin;
+    private final Button close;
+    private final VBox hands;
+    private Bundle taken;
+
+    HemFoot(SittingModel model, Pictures pictures, Runnable sitDown, Runnable away) {
+        this.model = model;
+        this.pictures = pictures;
+        setId("hem-foot");
+        getStyleClass().add("hem-foot");
+        setAlignment(Pos.CENTER_LEFT);
+        setMinHeight(HIGH);
+        setPrefHeight(HIGH);
+        setMaxHeight(HIGH);
+        stone.setFitWidth(150);
+        stone.setFitHeight(HIGH - 26);
+        stone.setPreserveRatio(true);
+        StackPane picture = new StackPane(stone);
+        picture.setMinWidth(156);
+        picture.setPrefWidth(156);
+        over.setWrapText(false);
+        deed.setId("next-deed");
+        deed.getStyleClass().add("hem-deed");
+        deed.setWrapText(true);
+        facts.setId("next-facts");
+        rows.setFitToWidth(true);
+        rows.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        rows.getStyleClass().add("stage-scroll");
+        VBox words = new VBox(4, over, deed, facts, rows);
+        words.setAlignment(Pos.CENTER_LEFT);
+        words.setMinWidth(0);
+        HBox.setHgrow(words, Priority.ALWAYS);
+        VBox.setVgrow(rows, Priority.ALWAYS);
+        count.setId("countdown");
+        count.getStyleClass().add("hem-count");
+        count.setMinWidth(Region.USE_PREF_SIZE);
+        clock.setAlignment(Pos.CENTER);
+        clock.setMinWidth(118);
+        sit = Panel.button("sit-down", "Sit down", "Work along: one pass after the other, large on the screen (Enter)", sitDown);
+        sit.getStyleClass().add("main");
+        sit.setPrefSize(170, 64);
+        sit.setMinWidth(Region.USE_PREF_SIZE);
+        pin = Panel.button("pin", "Pin here", "", this::pin);
+        pin.setPrefSize(130, 44);
+        close = Panel.button("hem-close", "Back to what comes next", "Let go of the stitch (Escape)", away);
+        close.setPrefHeight(44);
+        hands = new VBox(8, sit, pin, close);
+        hands.setAlignment(Pos.CENTER);
+        getChildren().addAll(picture, words, clock, hands);
+        show(null);
+    }
+
+    void ready() {
+        sit.requestFocus();
+    }
+
+    /** @param bundle taken up; null for what comes next */
+    void show(Bundle bundle) {
+        taken = bundle;
+        boolean open = bundle != null;
+        Panel.present(facts, !open);
+        Panel.present(deed, !open);
+        Panel.present(rows, open);
+        Panel.present(clock, !open);
+        Panel.present(sit, !open);
+        Panel.present(pin, open);
+        Panel.present(close, open);
+        opened.getChildren().clear();
+        if (open) {
+            SittingModel.Shown shown = model.shown();
+            bundle.placed().forEach(each -> opened.getChildren().add(row(shown, each)));
+            Timetable.Placed last = bundle.placed().get(bundle.placed().size() - 1);
+            over.setText(model.name(bundle.stone()) + ", " + TimetableWords.day(bundle.start().atZone(model.zone()).toLocalDate()));
+            pictures.draw(bundle.stone(), shown.piece(last).step() + 1, stone);
+            boolean pinned = pinned();
+            pin.setText(pinned ? "Free it" : "Pin here");
+            pin.setTooltip(new Tooltip(
+                    pinned ? "Lets the timetable move it again" : "Keeps it in this sitting, whatever else changes"));
+        }
+        refresh();
+    }
+
+    private boolean pinned() {
+        return steps().stream().anyMatch(s -> model.diary().pin(taken.stone(), s).isPresent());
+    }
+
+    private List<String> steps() {
+        return model.steps(taken);
+    }
+
+    private void pin() {
+        if (pinned()) {
+            model.pin(taken.stone(), steps(), Optional.empty());
+        } else {
+            model.sitting(taken.start()).ifPresent(begins -> model.pinAndSay(taken, begins));
+        }
+    }
+
+    private HBox row(SittingModel.Shown shown, Timetable.Placed each) {
+        Workload.Piece piece = shown.piece(each);
+        Step step = shown.step(piece);
+        Label at = new Label(TimetableWords.time(each.start(), model.zone()));
+        at.getStyleClass().add("clock");
+        Label words = new Label(StepWords.title(step));
+        words.setMinWidth(0);
+        words.setMaxWidth(Double.MAX_VALUE);
+        HBox.setHgrow(words, Priority.ALWAYS);
+        Label took = Panel.quiet(Durations.words(piece.hand()));
+        took.setMinWidth(Region.USE_PREF_SIZE);
+        HBox row = new HBox(8, at);
+        step.coat().ifPresent(c -> row.getChildren().add(new Swatch(c.swatch(), 14)));
+        row.getChildren().addAll(words, took);
+        row.setAlignment(Pos.CENTER_LEFT);
+        return row;
+    }
+
+    /** Brings what comes next up to the clock. */
+    void refresh() {
+        SittingModel.Shown shown = model.shown();
+        Optional<Timetable.Placed> next = shown.next();
+        setVisible(shown.table() != null);
+        if (taken != null || next.isEmpty()) {
+            if (next.isEmpty()) {
+                over.setText("");
+                deed.setText("Nothing is left to do");
+                facts.setText("");
+                count.setText("");
+                countWords.setText("");
+                stone.setImage(null);
+                sit.setDisable(true);
+            }
+            return;
+        }
+        sit.setDisable(false);
+        Workload.Piece piece = shown.piece(next.get());
+        Step step = shown.step(piece);
+        Instant now = model.nowProperty().get();
+        over.setText("Next: " + model.name(piece.stone()));
+        deed.setText(StepWords.title(step));
+        facts.setText(TimetableWords.pace(step));
+        pictures.draw(piece.stone(), model.stepsDone(piece.stone()), stone);
+        Duration until = Duration.between(now, next.get().start());
+        boolean due = until.toSeconds() < 60;
+        boolean soon = until.toMinutes() < 60;
+        String at = TimetableWords.time(next.get().start(), model.zone());
+        count.setText(due ? "now" : soon ? until.plusSeconds(59).toMinutes() + " min" : at);
+        countWords.setText(due ? "" : soon ? at : TimetableWords.day(next.get().start().atZone(model.zone()).toLocalDate()));
+        sit.setText(model.inHandProperty().get() == null ? "Sit down" : "Go on");
+    }
+}

@@ -1,0 +1,463 @@
+package mosspebble.app.sitting;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.ZoneId;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.function.UnaryOperator;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleObjectProperty;
+import javafx.collections.MapChangeListener;
+import mosspebble.app.model.PlanWorker;
+import mosspebble.app.model.Results;
+import mosspebble.app.model.Workbench;
+import mosspebble.core.plan.InTime;
+import mosspebble.core.plan.ManyStones;
+import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.Step;
+import mosspebble.core.project.Diary;
+import mosspebble.core.project.Project;
+import mosspebble.core.project.Studio;
+import mosspebble.core.timetable.Span;
+import mosspebble.core.timetable.Timetable;
+import mosspebble.core.timetable.Workload;
+import mosspebble.core.words.StepWords;
+import mosspebble.core.words.TimetableWords;
+
+/** When is done what on all stones in hand, what is in hand now, and what is done. Follows the plans and the diary. */
+public final class SittingModel {
+
+    /**
+     * The timetable with what it is made from.
+     *
+     * @param plans by id of the stone, in the order of the tray
+     * @param table null where there can be none
+     * @param trouble why there is none, a sentence; empty where there is
+     */
+    public record Shown(Map<String, PaintPlan> plans, Timetable table, String trouble) {
+        static final Shown NOTHING = new Shown(Map.of(), null, "");
+
+        /** The piece that comes next; empty where all is done. */
+        Optional<Timetable.Placed> next() {
+            return table == null ? Optional.empty() : table.placed().stream().findFirst();
+        }
+
+        Workload.Piece piece(Timetable.Placed placed) {
+            return table.of().pieces().get(placed.piece());
+        }
+
+        Step step(Workload.Piece piece) {
+            return plans.get(piece.stone()).steps().get(piece.step());
+        }
+    }
+
+    /** Work begun: which piece, and since when. */
+    public record InHand(String stone, String step, int part, Instant since) {}
+
+    /** Later than planned by so much, the timetable is brought up to the clock. */
+    private static final Duration SLACK = Duration.ofMinutes(2);
+
+    /** So much more than usual is not all painting. */
+    private static final Duration IDLE = Duration.ofMinutes(10);
+
+    private final Workbench workbench;
+    private final Results results;
+    private final PlanWorker desk;
+    private final Clock clock;
+    private final PlanWorker.Line planning = new PlanWorker.Line();
+    private final PlanWorker.Line drying = new PlanWorker.Line();
+    private final PlanWorker.Line helping = new PlanWorker.Line();
+    private final ReadOnlyObjectWrapper<Shown> shown = new ReadOnlyObjectWrapper<>(Shown.NOTHING);
+    private final ReadOnlyObjectWrapper<List<InTime.Way>> ways = new ReadOnlyObjectWrapper<>(List.of());
+    private final ReadOnlyObjectWrapper<Instant> now = new ReadOnlyObjectWrapper<>();
+    private final ObjectProperty<InHand> inHand = new SimpleObjectProperty<>();
+    private final Map<String, Instant> notYet = new HashMap<>();
+    private Duration usual = Duration.ZERO;
+    private Object askedFrom;
+    private final Map<String, Known> dries = new HashMap<>();
+    private Diary dryFrom;
+    private InTime helper;
+    private boolean active;
+
+    public SittingModel(Workbench workbench, Results results, PlanWorker desk, Clock clock) {
+        this.workbench = workbench;
+        this.results = results;
+        this.desk = desk;
+        this.clock = clock;
+        now.set(instant());
+        results.thumbs().addListener((MapChangeListener<String, Results.Thumb>) change -> ask());
+        workbench.studioProperty().addListener((o, a, b) -> ask());
+    }
+
+    /** From now on it is kept up to date: a timetable nobody looks at is not searched for. */
+    public void activate() {
+        active = true;
+        now.set(instant());
+        diary().last().filter(d -> d.to().isAfter(now.get().plus(SLACK)))
+                .ifPresent(d -> tell(TimetableWords.clockBehind(now.get(), d.to(), zone())));
+        ask();
+    }
+
+    public ReadOnlyObjectProperty<Shown> shownProperty() {
+        return shown.getReadOnlyProperty();
+    }
+
+    public Shown shown() {
+        return shown.get();
+    }
+
+    /** What would help where stones are late. */
+    public ReadOnlyObjectProperty<List<InTime.Way>> waysProperty() {
+        return ways.getReadOnlyProperty();
+    }
+
+    /** The time as told last. */
+    public ReadOnlyObjectProperty<Instant> nowProperty() {
+        return now.getReadOnlyProperty();
+    }
+
+    /** What was begun and is not done; null for nothing. */
+    public ObjectProperty<InHand> inHandProperty() {
+        return inHand;
+    }
+
+    public ZoneId zone() {
+        return clock.getZone();
+    }
+
+    public Diary diary() {
+        return workbench.studio().diary();
+    }
+
+    public String name(String stone) {
+        return workbench.studio().project(stone).map(Project::name).orElse(stone);
+    }
+
+    /** The time in whole seconds, as it is planned and written down. */
+    private Instant instant() {
+        return clock.instant().truncatedTo(ChronoUnit.SECONDS);
+    }
+
+    private Optional<PaintPlan> plan(String stone) {
+        return Optional.ofNullable(results.thumbs().get(stone)).map(Results.Thumb::plan);
+    }
+
+    // --- following
+
+    /** Tells the time: a plan that lies behind the clock is moved on. */
+    public void tick() {
+        now.set(instant());
+        Shown known = shown.get();
+        boolean late = known.next().filter(n -> n.start().plus(SLACK).isBefore(now.get())).isPresent();
+        if (active && late && inHand.get() == null) {
+            askedFrom = null;
+            ask();
+        }
+    }
+
+    private void ask() {
+        Studio studio = workbench.studio();
+        if (!active) {
+            return;
+        }
+        Map<String, PaintPlan> plans = new LinkedHashMap<>();
+        for (Project project : studio.projects()) {
+            Results.Thumb thumb = results.thumbs().get(project.id());
+            if (thumb != null && thumb.project().equals(project)) {
+                if (!thumb.plan().steps().isEmpty()) {
+                    plans.put(project.id(), thumb.plan());
+                }
+            } else if (!results.troubled().contains(project.id())) {
+                return; // still being planned
+            }
+        }
+        Object from = List.of(List.copyOf(plans.values()), studio.diary());
+        if (from.equals(askedFrom)) {
+            return;
+        }
+        askedFrom = from;
+        Shown before = shown.get();
+        Instant moment = inHand.get() == null ? instant() : inHand.get().since();
+        now.set(instant());
+        Workload workload;
+        try {
+            workload = left(ManyStones.workload(List.copyOf(plans.values()), studio.diary(), moment, zone()));
+        } catch (IllegalArgumentException e) {
+            shown.set(new Shown(plans, null, e.getMessage()));
+            ways.set(List.of());
+            return;
+        }
+        Optional<Timetable> going = before.table == null ? Optional.empty() : before.table.goingOnAsItIs(workload);
+        shown.set(new Shown(plans, going.orElseGet(() -> Timetable.quick(workload)), ""));
+        desk.askBeside(planning, unwanted -> shown.get().table.goingOn(workload, unwanted), found -> {
+            shown.set(new Shown(plans, found, ""));
+            help(plans, studio.diary());
+        }, error -> {});
+    }
+
+    /** Less what was found still wet. */
+    private Workload left(Workload all) {
+        return new Workload(all.pieces().stream().map(p -> notYet.containsKey(p.stone())
+                ? new Workload.Piece(p.stone(), p.step(), p.part(), p.hand(), p.dries(), p.load(), p.tool(),
+                        p.when().after(notYet.get(p.stone())))
+                : p).toList(), all.waits(), all.hours(), all.from(), all.due(), all.drying());
+    }
+
+    /** Looks for what would help, if anything is late. */
+    private void help(Map<String, PaintPlan> plans, Diary diary) {
+        Timetable table = shown.get().table;
+        ways.set(List.of());
+        List<String> late = table.ready().values().stream().filter(r -> !r.late().isZero()).map(Timetable.Ready::stone).toList();
+        if (late.isEmpty()) {
+            return;
+        }
+        Studio studio = workbench.studio();
+        desk.ask(drying, d -> {
+            Map<String, PaintPlan> dried = new TreeMap<>();
+            for (String id : late) {
+                studio.project(id).filter(p -> !p.habits().dryer())
+                        .ifPresent(p -> dried.put(id, d.plan(p.withHabits(p.habits().withDryer(true)), studio)));
+            }
+            return dried;
+        }, dried -> {
+            helper = new InTime(List.copyOf(plans.values()), dried, diary, table, zone(), helping.overtaken());
+            InTime mine = helper;
+            desk.askBeside(helping, unwanted -> mine.ways(), ways::set, error -> {});
+        });
+    }
+
+    // --- changes of the diary
+
+    public boolean edit(String title, UnaryOperator<Diary> change) {
+        return workbench.editStudio(title, s -> s.withDiary(change.apply(s.diary())));
+    }
+
+    /** Does what would help. */
+    void take(InTime.Means means) {
+        if (means instanceof InTime.Means.Dryer dryer) {
+            workbench.editStudio("Use the dryer on " + name(dryer.stone()),
+                    s -> s.edit(dryer.stone(), p -> p.withHabits(p.habits().withDryer(true))));
+        } else if (helper != null) {
+            Diary changed = helper.changed(means);
+            edit("Make it in time", d -> changed);
+        }
+    }
+
+    /** Other hours for one sitting of a day. */
+    boolean resize(LocalDate date, Span was, Span now) {
+        return edit("Sitting on " + date, d -> d.withDay(date, d.on(date).stream().map(s -> s.equals(was) ? now : s).toList()));
+    }
+
+    void addSitting(LocalDate date, Span span) {
+        edit("One more sitting", d -> {
+            List<Span> more = new ArrayList<>(d.on(date));
+            more.add(span);
+            return d.withDay(date, more);
+        });
+    }
+
+    void dropSitting(LocalDate date, Span span) {
+        edit("No sitting", d -> d.withDay(date, d.on(date).stream().filter(s -> !s.equals(span)).toList()));
+    }
+
+    /** Puts steps of a stone into a sitting, or frees them. */
+    void pin(String stone, List<String> steps, Optional<LocalDateTime> sitting) {
+        edit(sitting.isPresent() ? "Pin to a sitting" : "Free from its sitting", d -> {
+            Diary changed = d;
+            for (String step : steps) {
+                changed = changed.withPin(stone, step, sitting);
+            }
+            return changed;
+        });
+    }
+
+    /** The steps of a stitch by their names. */
+    List<String> steps(Bundle bundle) {
+        return bundle.placed().stream().map(p -> stepName(shown.get().piece(p))).distinct().toList();
+    }
+
+    /** When the sitting of a moment begins. */
+    Optional<LocalDateTime> sitting(Instant at) {
+        LocalDateTime moment = at.atZone(zone()).toLocalDateTime();
+        return diary().on(moment.toLocalDate()).stream().map(s -> moment.toLocalDate().atTime(s.from())).filter(b -> !b.isAfter(moment))
+                .reduce((a, b) -> b);
+    }
+
+    /** Pins a stitch to a sitting and says at once what that breaks. */
+    void pinAndSay(Bundle bundle, LocalDateTime begins) {
+        Timetable before = shown.get().table;
+        pin(bundle.stone(), steps(bundle), Optional.of(begins));
+        Timetable after = shown.get().table;
+        if (after != null && before != null) {
+            tell(TimetableWords.pinned(name(bundle.stone()), begins, before, after, this::name, zone()));
+        }
+    }
+
+    void tell(String words) {
+        workbench.tell(words);
+    }
+
+    // --- at the table
+
+    /** Takes the next piece in hand: from now on its time counts. */
+    void begin() {
+        shown.get().next().ifPresent(next -> {
+            Workload.Piece piece = shown.get().piece(next);
+            inHand.set(new InHand(piece.stone(), stepName(piece), piece.part(), instant()));
+        });
+    }
+
+    String stepName(Workload.Piece piece) {
+        return shown.get().plans.get(piece.stone()).names().get(piece.step());
+    }
+
+    /**
+     * What is in hand, or else comes next, is done: its waits begin. The order of its stone stays from the first paint on.
+     *
+     * @return the time it took, if that is longer than painting takes
+     */
+    Optional<Duration> done() {
+        Shown known = shown.get();
+        Optional<Timetable.Placed> next = known.next();
+        if (next.isEmpty()) {
+            return Optional.empty();
+        }
+        Workload.Piece piece = known.piece(next.get());
+        Instant end = instant();
+        InHand begun = inHand.get();
+        String step = stepName(piece);
+        boolean mine = begun != null && begun.stone.equals(piece.stone()) && begun.step.equals(step) && begun.part == piece.part();
+        Instant since = mine && begun.since.isBefore(end) ? begun.since : end;
+        Diary.Deed deed = new Diary.Deed(piece.stone(), step, piece.part(), since, end, false);
+        PaintPlan plan = known.plans.get(piece.stone());
+        inHand.set(null);
+        notYet.remove(piece.stone());
+        usual = piece.hand();
+        workbench.editStudio("Done: " + StepWords.title(known.step(piece)), s -> s.withDiary(s.diary().plus(deed)).edit(piece.stone(),
+                p -> p.order().isEmpty() && known.step(piece) instanceof Step.Lay ? p.withOrder(plan.order()) : p));
+        Duration took = Duration.between(since, end);
+        return took.compareTo(usual.multipliedBy(3)) > 0 && took.compareTo(usual.plus(IDLE)) > 0 ? Optional.of(took) : Optional.empty();
+    }
+
+    /** What was done last took as long as it does as a rule. */
+    void asUsual() {
+        diary().last().ifPresent(last -> edit("The usual time",
+                d -> d.withoutLast().plus(new Diary.Deed(last.stone(), last.step(), last.part(), last.to().minus(usual), last.to(), false))));
+    }
+
+    /** What comes next is not dry yet: its stone is left for a while. */
+    void notYet(Duration wait) {
+        shown.get().next().ifPresent(next -> {
+            inHand.set(null);
+            notYet.put(shown.get().piece(next).stone(), instant().plus(wait));
+            askedFrom = null;
+            ask();
+        });
+    }
+
+    /** Whether two moments lie in the same sitting. */
+    boolean sameSitting(Instant one, Instant other) {
+        return sitting(other).filter(begins -> !begins.atZone(zone()).toInstant().isAfter(one)).isPresent();
+    }
+
+    /** What was done last counts as not done. */
+    boolean back() {
+        inHand.set(null);
+        return diary().last().isPresent() && edit("Not done after all", Diary::withoutLast);
+    }
+
+    /** What was done last on the stone in hand is to be done again. */
+    boolean again() {
+        Optional<Diary.Deed> last = diary().last().filter(d -> !d.spoiled());
+        inHand.set(null);
+        return last.isPresent() && edit("To be done again",
+                d -> d.plus(new Diary.Deed(last.get().stone(), last.get().step(), last.get().part(), last.get().to(),
+                        later(instant(), last.get().to()), true)));
+    }
+
+    private static Instant later(Instant one, Instant other) {
+        return one.isBefore(other) ? other : one;
+    }
+
+    // --- what dries
+
+    /** Until when what was done on a stone must not be touched; empty if it can be. */
+    public Optional<Drying> drying(String stone) {
+        if (diary() != dryFrom) {
+            dryFrom = diary();
+            dries.clear();
+        }
+        PaintPlan plan = plan(stone).orElse(null);
+        Known known = dries.get(stone);
+        if (plan != null && (known == null || known.plan != plan)) {
+            known = new Known(plan, longest(stone, plan));
+            dries.put(stone, known);
+        }
+        return Optional.ofNullable(known).flatMap(Known::drying).filter(d -> d.until.isAfter(now.get()));
+    }
+
+    private record Known(PaintPlan plan, Optional<Drying> drying) {}
+
+    private Optional<Drying> longest(String stone, PaintPlan plan) {
+        if (!diary().begun(stone)) {
+            return Optional.empty();
+        }
+        List<String> names = plan.names();
+        Drying longest = null;
+        for (int i = 0; i < names.size(); i++) {
+            Step step = plan.steps().get(i);
+            int parts = ManyStones.parts(step);
+            for (int part = 0; part < parts; part++) {
+                Optional<Diary.Deed> deed = diary().done(stone, names.get(i), part);
+                Duration waits = part < parts - 1 ? step.work().between().dividedBy(parts - 1) : step.work().dries();
+                if (deed.isPresent() && !waits.isZero()) {
+                    Drying each = new Drying(deed.get().to(), deed.get().to().plus(waits));
+                    longest = longest == null || each.until.isAfter(longest.until) ? each : longest;
+                }
+            }
+        }
+        return Optional.ofNullable(longest);
+    }
+
+    /** Paint that dries. */
+    public record Drying(Instant since, Instant until) {
+        /** How far it is, 0 to 1. */
+        public double share(Instant at) {
+            double whole = Math.max(1, Duration.between(since, until).toMillis());
+            return Math.max(0, Math.min(1, Duration.between(since, at).toMillis() / whole));
+        }
+    }
+
+    /** How many steps of a stone are done from the first on: as far as its picture goes. */
+    public int stepsDone(String stone) {
+        PaintPlan plan = plan(stone).orElse(null);
+        if (plan == null || !diary().begun(stone)) {
+            return 0;
+        }
+        List<String> names = plan.names();
+        int done = 0;
+        while (done < names.size() && diary().done(stone, names.get(done), ManyStones.parts(plan.steps().get(done)) - 1).isPresent()) {
+            done++;
+        }
+        return done;
+    }
+
+    /** Deeds on a stone that its plan knows no more: it was changed since. */
+    public long strangers(String stone) {
+        List<String> names = plan(stone).map(PaintPlan::names).orElse(List.of());
+        return diary().deeds().stream().filter(d -> d.stone().equals(stone) && !d.spoiled() && !names.contains(d.step())).map(Diary.Deed::step)
+                .distinct().count();
+    }
+}

@@ -1,0 +1,202 @@
+package mosspebble.core.project;
+
+import io.soabase.recordbuilder.core.RecordBuilder;
+import java.time.DayOfWeek;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.function.Predicate;
+import mosspebble.core.timetable.HoursText;
+import mosspebble.core.timetable.Span;
+import mosspebble.core.timetable.Workload;
+
+/**
+ * When the painter sits at the table, what should be ready when, and what is done already.
+ *
+ * @param week the usual sittings, as {@link HoursText} reads them
+ * @param days days whose sittings are others, none twice
+ * @param due by id of the stone
+ * @param resting ids of stones that are left out for now
+ * @param pins what is to be done in a certain sitting, whatever else
+ * @param deeds what was done, in its order
+ */
+@RecordBuilder
+public record Diary(String week, List<Day> days, Map<String, LocalDateTime> due, Set<String> resting, List<Pin> pins, List<Deed> deeds)
+        implements DiaryBuilder.With {
+
+    /** Most deeds kept: some 600 stones. */
+    public static final int MOST_DEEDS = 20_000;
+
+    private static final int MOST_DAYS = 400;
+    private static final int MOST_PINS = 500;
+    private static final int WEEKS = 4;
+
+    /** Evenings and afternoons at the end of the week, nothing done. */
+    public static final Diary USUAL = new Diary("Mon-Fri 19:00-21:00, Sat-Sun 14:00-18:00", List.of(), Map.of(), Set.of(), List.of(),
+            List.of());
+
+    /** The sittings of one day. */
+    public record Day(LocalDate date, List<Span> spans) {
+        public Day {
+            spans = spans.stream().sorted(Comparator.comparing(Span::from)).toList();
+            for (int i = 1; i < spans.size(); i++) {
+                if (spans.get(i).overlaps(spans.get(i - 1))) {
+                    throw new IllegalArgumentException("Two sittings of one day overlap: one lasts to " + spans.get(i - 1).to()
+                            + ", the next begins at " + spans.get(i).from() + ".");
+                }
+            }
+        }
+    }
+
+    /**
+     * A step of a stone that is to be done in a certain sitting.
+     *
+     * @param step its name, as the plan names it
+     * @param sitting when that sitting begins
+     */
+    public record Pin(String stone, String step, LocalDateTime sitting) {}
+
+    /**
+     * Something done, or found to be spoiled after it was done.
+     *
+     * @param step its name, as the plan names it
+     * @param part which coat of the step, from 0
+     * @param spoiled whether it is to be done again
+     */
+    public record Deed(String stone, String step, int part, Instant from, Instant to, boolean spoiled) {
+        public Deed {
+            if (to.isBefore(from) || part < 0) {
+                throw new IllegalArgumentException("Something done ends after it began, not at " + to + " where it began at " + from + ".");
+            }
+        }
+
+        private boolean of(String otherStone, String otherStep, int otherPart) {
+            return stone.equals(otherStone) && step.equals(otherStep) && part == otherPart;
+        }
+    }
+
+    public Diary {
+        HoursText.week(week);
+        days = days.stream().sorted(Comparator.comparing(Day::date)).toList();
+        due = Map.copyOf(new TreeMap<>(due));
+        resting = Set.copyOf(new TreeSet<>(resting));
+        pins = List.copyOf(pins);
+        deeds = List.copyOf(deeds);
+        if (days.stream().map(Day::date).distinct().count() < days.size()) {
+            throw new IllegalArgumentException("A day has its sittings once.");
+        }
+        if (days.size() > MOST_DAYS || pins.size() > MOST_PINS || deeds.size() > MOST_DEEDS) {
+            throw new IllegalArgumentException("A diary keeps " + MOST_DAYS + " days of their own, " + MOST_PINS + " pins and " + MOST_DEEDS
+                    + " deeds at most.");
+        }
+    }
+
+    // --- hours
+
+    /** The sittings of a day in their order. */
+    public List<Span> on(LocalDate date) {
+        return days.stream().filter(d -> d.date.equals(date)).findFirst().map(Day::spans).orElseGet(() -> usual(date));
+    }
+
+    private List<Span> usual(LocalDate date) {
+        Map<DayOfWeek, List<Span>> usual = HoursText.week(week);
+        return usual.getOrDefault(date.getDayOfWeek(), List.of());
+    }
+
+    /** All sittings of four weeks from a day on, and of days beyond that have their own; those of a day the clock skips are left out. */
+    public List<Workload.Hours> hours(LocalDate from, ZoneId zone) {
+        LocalDate end = days.isEmpty() ? from : days.get(days.size() - 1).date;
+        long last = Math.max(7L * WEEKS, Math.min(MOST_DAYS, end.toEpochDay() - from.toEpochDay() + 1));
+        List<Workload.Hours> hours = new ArrayList<>();
+        for (int day = 0; day < last; day++) {
+            hours.addAll(HoursText.on(from.plusDays(day), on(from.plusDays(day)), zone));
+        }
+        return hours;
+    }
+
+    /** With other sittings on one day; those of the week again where they are the same. */
+    public Diary withDay(LocalDate date, List<Span> spans) {
+        List<Day> changed = new ArrayList<>(days.stream().filter(d -> !d.date.equals(date)).toList());
+        Day day = new Day(date, spans);
+        if (!day.spans.equals(usual(date))) {
+            changed.add(day);
+        }
+        return withDays(changed);
+    }
+
+    // --- stones
+
+    public Diary withDue(String stone, Optional<LocalDateTime> when) {
+        Map<String, LocalDateTime> changed = new TreeMap<>(due);
+        changed.remove(stone);
+        when.ifPresent(w -> changed.put(stone, w));
+        return withDue(changed);
+    }
+
+    /** With a stone left out, or taken in again. */
+    public Diary withResting(String stone, boolean rests) {
+        Set<String> changed = new TreeSet<>(resting);
+        changed.remove(stone);
+        if (rests) {
+            changed.add(stone);
+        }
+        return withResting(changed);
+    }
+
+    /** With a step in a certain sitting, or free again. */
+    public Diary withPin(String stone, String step, Optional<LocalDateTime> sitting) {
+        List<Pin> changed = new ArrayList<>(pins.stream().filter(p -> !p.stone.equals(stone) || !p.step.equals(step)).toList());
+        sitting.ifPresent(at -> changed.add(new Pin(stone, step, at)));
+        return withPins(changed);
+    }
+
+    public Optional<Pin> pin(String stone, String step) {
+        return pins.stream().filter(p -> p.stone.equals(stone) && p.step.equals(step)).findFirst();
+    }
+
+    // --- what is done
+
+    public Diary plus(Deed deed) {
+        List<Deed> changed = new ArrayList<>(deeds);
+        changed.add(deed);
+        return withDeeds(changed);
+    }
+
+    /** How a coat of a step was done last; empty if it is still to be done, or to be done again. */
+    public Optional<Deed> done(String stone, String step, int part) {
+        return last(d -> d.of(stone, step, part)).filter(d -> !d.spoiled);
+    }
+
+    /** What was done last on any stone, or found spoiled. */
+    public Optional<Deed> last() {
+        return last(d -> true);
+    }
+
+    private Optional<Deed> last(Predicate<Deed> which) {
+        for (int i = deeds.size() - 1; i >= 0; i--) {
+            if (which.test(deeds.get(i))) {
+                return Optional.of(deeds.get(i));
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** Whether anything was done on a stone. */
+    public boolean begun(String stone) {
+        return deeds.stream().anyMatch(d -> d.stone.equals(stone));
+    }
+
+    /** Without what was done last, as if it had not been. */
+    public Diary withoutLast() {
+        return deeds.isEmpty() ? this : withDeeds(deeds.subList(0, deeds.size() - 1));
+    }
+}
