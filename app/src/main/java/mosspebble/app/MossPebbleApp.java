@@ -31,6 +31,7 @@ import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
 import mosspebble.app.shell.Shell;
 import mosspebble.app.shell.TroubleView;
+import mosspebble.app.sitting.SittingModel;
 import mosspebble.core.finding.Finding;
 import mosspebble.core.project.Studio;
 import mosspebble.core.stone.Stone;
@@ -360,6 +361,7 @@ public final class MossPebbleApp extends Application {
         shell.getStylesheets().add(MossPebbleApp.class.getResource("mosspebble.css").toExternalForm());
         shell.getProperties().put(Results.class, show);
         shell.getProperties().put(Workbench.class, workbench);
+        shell.getProperties().put(SittingModel.class, shell.sitting());
         return shell;
     }
 

@@ -2,6 +2,7 @@ package mosspebble.app;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Clock;
 import java.util.ConcurrentModificationException;
 import java.util.List;
 import java.util.concurrent.Callable;
@@ -52,13 +53,22 @@ final class Driver implements AutoCloseable {
         this(studio, true, List.of(stones));
     }
 
+    /** The same by another clock. */
+    Driver(Path studio, Clock clock, String... stones) throws TimeoutException, FileTrouble {
+        this(studio, true, List.of(stones), clock);
+    }
+
     private Driver(Path studio, boolean demo, List<String> stones) throws TimeoutException, FileTrouble {
+        this(studio, demo, stones, Clock.systemDefaultZone());
+    }
+
+    private Driver(Path studio, boolean demo, List<String> stones, Clock clock) throws TimeoutException, FileTrouble {
         if (demo && Files.notExists(studio)) {
             StudioStore.open(studio, () -> Demo.of(stones)).close();
         }
         stage = FxToolkit.registerPrimaryStage();
         app = new MossPebbleApp(new MossPebbleApp.Wish(studio, demo, null, false, Finding.Stage.STONE, null, List.of(),
-                new Dimension2D(1280, 800)));
+                new Dimension2D(1280, 800)), clock);
         FxToolkit.setupApplication(() -> app);
         WaitForAsyncUtils.waitForFxEvents(1);
         // an application restarted in one process finds keys pressed as the last one left them

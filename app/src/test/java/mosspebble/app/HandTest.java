@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Clock;
 import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CountDownLatch;
@@ -72,9 +73,9 @@ class HandTest {
         robot.interact(() -> {
             desk = new PlanWorker(BuiltIn::repertoire, Platform::runLater, error -> workbench.tellTrouble("failed"));
             Results show = new Results(workbench, desk);
-            shell = new Shell(workbench, show, desk, house(), new SimulatedClimateProbe(1),
+            shell = new Shell(workbench, show, desk, house(), new Shell.Instruments(new SimulatedClimateProbe(1),
                     new SimulatedBenchCamera(shot -> BenchScene.varied(shot, 800, 600)), new SimulatedKitchenScale(1, () -> new Grams(100)),
-                    new SimulatedStripeReader(5));
+                    new SimulatedStripeReader(5), Clock.systemDefaultZone()));
             shell.getStylesheets().add(MossPebbleApp.class.getResource("mosspebble.css").toExternalForm());
             stage.setScene(new Scene(shell, 1280, 800));
             stage.show();

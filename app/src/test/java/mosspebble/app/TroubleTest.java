@@ -8,6 +8,7 @@ import java.io.RandomAccessFile;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.stream.Stream;
@@ -141,9 +142,9 @@ class TroubleTest {
                 }
             };
             Results show = new Results(workbench, desk);
-            Shell shell = new Shell(workbench, show, desk, house(), new SimulatedClimateProbe(1),
+            Shell shell = new Shell(workbench, show, desk, house(), new Shell.Instruments(new SimulatedClimateProbe(1),
                     new SimulatedBenchCamera(shot -> BenchScene.varied(shot, 800, 600)), new SimulatedKitchenScale(1, () -> new Grams(100)),
-                    new SimulatedStripeReader(5));
+                    new SimulatedStripeReader(5), Clock.systemDefaultZone()));
             shell.getStylesheets().add(MossPebbleApp.class.getResource("mosspebble.css").toExternalForm());
             stage.setScene(new Scene(shell, 1280, 800));
             stage.show();

@@ -5,16 +5,21 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import mosspebble.core.area.Remembered;
 import mosspebble.core.colour.Palette;
+import mosspebble.core.plan.InTime;
 import mosspebble.core.plan.ManyStones;
 import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.SittingPage;
 import mosspebble.core.plan.Step;
+import mosspebble.core.project.Diary;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
 import mosspebble.core.project.Workshop;
@@ -97,11 +102,127 @@ class ManyStonesTest {
         assertThat(TimetableWords.ready(table, ready.get("moon"), "Moon ring", ZoneOffset.UTC))
                 .contains(" late; alone it could not be ready")
                 .contains("December");
-        assertThat(TimetableWords.bound(table, ZoneOffset.UTC)).contains("before");
+        assertThat(TimetableWords.bound(table, ZoneOffset.UTC)).startsWith("All are ready on ").endsWith("; sooner is not possible.");
         assertThat(TimetableWords.stretched(table)).startsWith("If everything takes a quarter longer");
         List<String> lines = TimetableWords.lines(table, PLANS, ZoneOffset.UTC);
         assertThat(lines.get(0)).isEqualTo("Friday 27 November");
         assertThat(lines).anyMatch(l -> l.matches("  \\d+:\\d\\d  Snail with post: Fill the letter, \\d+ min"));
         assertThat(lines).filteredOn(l -> l.contains("Seal")).hasSizeGreaterThan(3);
+    }
+
+    private static final ZoneOffset UTC = ZoneOffset.UTC;
+
+    private static Timetable table(List<PaintPlan> plans, Diary diary, Instant from) {
+        return Timetable.of(ManyStones.workload(plans, diary, from, UTC));
+    }
+
+    /** The diary after the first pieces of a timetable were done when they were planned. */
+    private static Diary after(Timetable table, int count, Diary diary) {
+        Diary done = diary;
+        for (Timetable.Placed each : table.placed().subList(0, count)) {
+            Workload.Piece piece = table.of().pieces().get(each.piece());
+            done = done.plus(new Diary.Deed(piece.stone(), PLANS.get(piece.stone()).names().get(piece.step()), piece.part(), each.start(),
+                    each.end(), false));
+        }
+        return done;
+    }
+
+    @Test
+    void stepsHaveNamesOfTheirOwn() {
+        PLANS.forEach((id, plan) -> assertThat(plan.names()).as(id).hasSameSizeAs(plan.steps()).doesNotHaveDuplicates());
+    }
+
+    @Test
+    void whatIsDoneIsLeftOutAndWhatIsSpoiledComesAgain() {
+        List<PaintPlan> two = List.of(PLANS.get("owl"), PLANS.get("fox"));
+        Timetable whole = table(two, Diary.USUAL, FRIDAY);
+        int done = whole.placed().size() / 2;
+        Diary diary = after(whole, done, Diary.USUAL);
+        Instant now = whole.placed().get(done - 1).end();
+        Workload left = ManyStones.workload(two, diary, now, UTC);
+        assertThat(left.pieces()).hasSize(whole.placed().size() - done);
+        Timetable again = whole.goingOn(left, () -> false);
+        assertThat(again.placed()).extracting(Timetable.Placed::start)
+                .as("an undisturbed plan goes on as it was")
+                .containsExactlyElementsOf(
+                        whole.placed().subList(done, whole.placed().size()).stream().map(Timetable.Placed::start).toList());
+        assertThat(again.end()).isEqualTo(whole.end());
+        Diary.Deed last = diary.last().orElseThrow();
+        Diary spoiled = diary.plus(new Diary.Deed(last.stone(), last.step(), last.part(), last.to(), last.to(), true));
+        Workload redo = ManyStones.workload(two, spoiled, now, UTC);
+        assertThat(redo.pieces()).hasSize(left.pieces().size() + 1);
+        assertThat(redo.pieces().stream().filter(p -> p.stone().equals(last.stone())).findFirst().orElseThrow().step())
+                .isEqualTo(PLANS.get(last.stone()).names().indexOf(last.step()));
+    }
+
+    @Test
+    void aStoneThatIsDoneButCuresIsReadyWhenItsSealIsHard() {
+        List<PaintPlan> snail = List.of(PLANS.get("snail"));
+        Timetable whole = table(snail, Diary.USUAL, FRIDAY);
+        Diary diary = after(whole, whole.placed().size(), Diary.USUAL);
+        Timetable left = table(snail, diary, whole.placed().get(whole.placed().size() - 1).end());
+        assertThat(left.placed()).isEmpty();
+        assertThat(left.ready().get("snail").at()).isEqualTo(whole.end());
+    }
+
+    @Test
+    void aPinnedStepStaysWhereItIsWhateverElseIsMoved() {
+        List<PaintPlan> two = List.of(PLANS.get("snail"), PLANS.get("toadstool"));
+        LocalDateTime sunday = LocalDateTime.of(2026, 11, 29, 14, 0);
+        int late = PLANS.get("snail").steps().size() - 4;
+        Diary one = Diary.USUAL.withPin("snail", PLANS.get("snail").names().get(late), Optional.of(sunday));
+        Timetable pinned = table(two, one, FRIDAY);
+        Instant at = start(pinned, "snail", late);
+        assertThat(at).isBetween(Instant.parse("2026-11-29T14:00:00Z"), Instant.parse("2026-11-29T18:00:00Z"));
+        Diary both = one.withPin("toadstool", PLANS.get("toadstool").names().get(6), Optional.of(sunday.plusDays(1).withHour(19)));
+        Timetable moved = pinned.goingOn(ManyStones.workload(two, both, FRIDAY, UTC), () -> false);
+        assertThat(moved.missed()).isEmpty();
+        assertThat(start(moved, "snail", late)).isBetween(Instant.parse("2026-11-29T14:00:00Z"), Instant.parse("2026-11-29T18:00:00Z"));
+        assertThat(start(moved, "toadstool", 6)).isBetween(Instant.parse("2026-11-30T19:00:00Z"), Instant.parse("2026-11-30T21:00:00Z"));
+        assertThat(TimetableWords.pinned("Snail with post", sunday, table(two, Diary.USUAL, FRIDAY), pinned, id -> id, UTC))
+                .startsWith("Snail with post is pinned to Sun 29 November, 14:00");
+    }
+
+    private static Instant start(Timetable table, String stone, int step) {
+        return table.placed().stream().filter(p -> table.of().pieces().get(p.piece()).stone().equals(stone)
+                && table.of().pieces().get(p.piece()).step() == step).findFirst().orElseThrow().start();
+    }
+
+    @Test
+    void whereStonesAreLateTheLeastThatHelpsIsOffered() {
+        List<PaintPlan> three = List.of(PLANS.get("snail"), PLANS.get("toadstool"), PLANS.get("fox"));
+        Timetable free = table(three, Diary.USUAL.withWeek("Mon-Fri 19:00-20:00"), FRIDAY);
+        LocalDateTime tight = LocalDateTime.ofInstant(free.ready().get("snail").at(), UTC).minusHours(20);
+        Diary diary = Diary.USUAL.withWeek("Mon-Fri 19:00-20:00").withDue("snail", Optional.of(tight)).withDue("fox", Optional.of(tight));
+        Timetable late = table(three, diary, FRIDAY);
+        int count = (int) late.ready().values().stream().filter(r -> !r.late().isZero()).count();
+        assertThat(count).isPositive();
+        InTime help = new InTime(three, Map.of(), diary, late, UTC, () -> false);
+        List<InTime.Way> ways = help.ways();
+        assertThat(ways).isNotEmpty().allSatisfy(way -> {
+            assertThat(way.late()).isLessThan(count);
+            Timetable then = table(three, help.changed(way.means()), FRIDAY);
+            assertThat(then.ready().values().stream().filter(r -> !r.late().isZero()).count()).as("%s does what it says", way)
+                    .isLessThanOrEqualTo(way.late());
+            assertThat(TimetableWords.way(way.means(), id -> "the " + id)).matches("\\p{Lu}.*[^.]");
+        });
+        assertThat(new InTime(three, Map.of(), Diary.USUAL, free, UTC, () -> false).ways()).as("nobody is late").isEmpty();
+    }
+
+    @Test
+    void aSittingOnPaperHoldsAllThatIsDoneInIt() {
+        Timetable table = table(List.copyOf(PLANS.values()), Diary.USUAL, FRIDAY);
+        List<SittingPage> pages = SittingPage.of(table, PLANS);
+        assertThat(pages).hasSize(table.sittings());
+        assertThat(pages.stream().mapToInt(p -> p.rows().size()).sum()).isEqualTo(table.placed().size());
+        SittingPage saturday = pages.get(1);
+        assertThat(TimetableWords.heading(saturday, UTC)).startsWith("Saturday 28 November, 14:0");
+        List<String> out = TimetableWords.layOut(saturday, LanternWalk.shelf());
+        assertThat(out.get(0)).startsWith("Lay out ");
+        saturday.rows().forEach(r -> {
+            assertThat(out.get(0)).contains(r.plan().project().name());
+            r.done().layers().forEach(l -> l.load().mix().parts()
+                    .forEach(part -> assertThat(out.get(1)).contains(LanternWalk.shelf().find(part.paint()).orElseThrow().name())));
+        });
     }
 }

@@ -12,7 +12,13 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.Statement;
 import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -30,6 +36,7 @@ import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.plan.Step;
+import mosspebble.core.project.Diary;
 import mosspebble.core.project.Habits;
 import mosspebble.core.project.Light;
 import mosspebble.core.project.Project;
@@ -43,6 +50,7 @@ import mosspebble.core.sketch.Repertoire;
 import mosspebble.core.sketch.Subject;
 import mosspebble.core.sketch.LineWish;
 import mosspebble.core.stone.Survey;
+import mosspebble.core.timetable.Span;
 import mosspebble.core.units.LengthUnit;
 import mosspebble.core.words.StepWords;
 import org.junit.jupiter.api.Test;
@@ -237,6 +245,39 @@ class StudioStoreTest {
             assertThat(kept.sketch().orElseThrow().item("i2").orElseThrow().within()).contains("cap");
             assertThat(kept.wholeHabits().sealer()).isEqualTo("resin");
             assertThat(kept.wholeHabits().seal()).isEqualTo(Habits.Seal.RESIN);
+        }
+    }
+
+    @Test
+    void aStudioOfFormat7GetsAnEmptyDiaryAndKeepsWhatIsWrittenIntoIt() throws Exception {
+        // the Lantern Walk as the program before format 8 kept it
+        try (InputStream in = getClass().getResourceAsStream("studio-format-7.pebble")) {
+            Files.write(file(), in.readAllBytes());
+        }
+        Instant at = Instant.parse("2026-11-27T19:00:00Z");
+        LocalDate friday = LocalDate.of(2026, 11, 27);
+        Diary diary = Diary.USUAL.withWeek("Sat 9:30-24:00").withDay(friday, List.of(new Span(LocalTime.of(20, 0), LocalTime.MIDNIGHT)))
+                .withDue("owl", Optional.of(friday.atTime(12, 0))).withResting("fox", true)
+                .withPin("owl", "FRONT PENCIL", Optional.of(friday.atTime(20, 0)))
+                .plus(new Diary.Deed("owl", "FRONT PREPARE WASH", 0, at, at.plusSeconds(61), false));
+        try (StudioStore store = StudioStore.open(file(), LanternWalk::newcomer)) {
+            assertThat(store.studio().projects()).hasSize(9);
+            assertThat(store.studio().diary()).isEqualTo(Diary.USUAL);
+            store.commit(store.studio().withDiary(diary), "Diary");
+        }
+        try (StudioStore again = StudioStore.open(file(), LanternWalk::newcomer)) {
+            assertThat(again.studio().diary()).isEqualTo(diary);
+        }
+        for (String[] wrong : new String[][] {{"\"20:00\"", "\"25:61\""}, {"2026-11-27T19:00:00Z", "yesterday"},
+            {"Sat 9:30-24:00", "now and then"}}) {
+            try (Connection sql = DriverManager.getConnection("jdbc:sqlite:" + file()); Statement change = sql.createStatement()) {
+                change.execute("UPDATE setting SET document = replace(document, '" + wrong[0] + "', '" + wrong[1] + "') WHERE key = 'diary'");
+            }
+            assertThatThrownBy(() -> StudioStore.open(file(), LanternWalk::newcomer)).isInstanceOf(FileTrouble.class)
+                    .hasMessageContaining("diary").hasMessageContaining("copy");
+            try (Connection sql = DriverManager.getConnection("jdbc:sqlite:" + file()); Statement change = sql.createStatement()) {
+                change.execute("UPDATE setting SET document = replace(document, '" + wrong[1] + "', '" + wrong[0] + "') WHERE key = 'diary'");
+            }
         }
     }
 

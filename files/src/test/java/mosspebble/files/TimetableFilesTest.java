@@ -1,6 +1,7 @@
 package mosspebble.files;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import biweekly.Biweekly;
 import biweekly.ICalendar;
@@ -20,6 +21,7 @@ import mosspebble.core.area.Remembered;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.plan.ManyStones;
 import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.SittingPage;
 import mosspebble.core.plan.Step;
 import mosspebble.core.project.Studio;
 import mosspebble.core.project.Workshop;
@@ -27,10 +29,18 @@ import mosspebble.core.rules.Plans;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.timetable.HoursText;
 import mosspebble.core.timetable.Timetable;
+import mosspebble.core.words.StepWords;
+import mosspebble.core.words.TimetableWords;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
 
 class TimetableFilesTest {
 
@@ -111,5 +121,29 @@ class TimetableFilesTest {
         byte[] once = Files.readAllBytes(file);
         TimetableFiles.calendar(TABLE, PLANS, file);
         assertThat(Files.readAllBytes(file)).as("the same again").isEqualTo(once);
+    }
+
+    @ParameterizedTest
+    @EnumSource(Paper.class)
+    void eachSittingIsAPageOfPaperWithABoxForEachPass(Paper paper) throws Exception {
+        Path file = folder.resolve("sittings.pdf");
+        List<SittingPage> sittings = SittingPage.of(TABLE, PLANS);
+        SittingSheets.write(sittings, LanternWalk.shelf(), paper, ZoneOffset.UTC, file);
+        try (PDDocument document = Loader.loadPDF(file.toFile())) {
+            assertThat(document.getNumberOfPages()).isGreaterThanOrEqualTo(sittings.size());
+            assertThat(document.getPage(0).getMediaBox().getWidth() * 25.4 / 72).isCloseTo(paper.widthMm(), within(0.1));
+            String text = new PDFTextStripper().getText(document).replaceAll("\\s+", " ");
+            for (SittingPage sitting : sittings) {
+                assertThat(text).contains(TimetableWords.heading(sitting, ZoneOffset.UTC));
+                SittingPage.Row last = sitting.rows().get(sitting.rows().size() - 1);
+                assertThat(text).contains(TimetableWords.time(last.start(), ZoneOffset.UTC)).contains(StepWords.tool(last.done()));
+            }
+            int boxes = 0;
+            for (PDPage page : document.getPages()) {
+                boxes += new String(page.getContents().readAllBytes(), StandardCharsets.ISO_8859_1).split(" re\n", -1).length - 1;
+            }
+            long swatches = sittings.stream().flatMap(s -> s.rows().stream()).filter(r -> r.done().coat().isPresent()).count();
+            assertThat(boxes).as("a box to tick for each, and a swatch where there is paint").isEqualTo(TABLE.placed().size() + (int) swatches);
+        }
     }
 }

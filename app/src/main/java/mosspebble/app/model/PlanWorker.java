@@ -48,7 +48,7 @@ public class PlanWorker implements AutoCloseable {
         private final AtomicLong newest = new AtomicLong();
 
         /** Whether anything newer was asked on this line than what was asked last when this is called. */
-        public BooleanSupplier overtaken() {
+        BooleanSupplier overtaken() {
             long asked = newest.get();
             return () -> newest.get() != asked;
         }

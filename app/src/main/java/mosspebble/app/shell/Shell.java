@@ -200,7 +200,13 @@ public final class Shell extends StackPane {
         addEventFilter(KeyEvent.KEY_PRESSED, this::key);
         Timeline clock = new Timeline(new KeyFrame(Duration.seconds(1), e -> sitting.tick()));
         clock.setCycleCount(Animation.INDEFINITE);
-        clock.play();
+        sceneProperty().addListener((o, a, b) -> {
+            if (b == null) {
+                clock.stop(); // a window that is gone tells no time
+            } else {
+                clock.play();
+            }
+        });
         stage();
         refresh();
     }
@@ -647,6 +653,11 @@ public final class Shell extends StackPane {
         current().column().or(() -> stageScreen().column()).ifPresent(Panel::refresh);
         stepBar.refresh();
         daubs.refresh();
+    }
+
+    /** What is done when, for bench and tests. */
+    public SittingModel sitting() {
+        return sitting;
     }
 
     /** The cloth, for bench and tests. */

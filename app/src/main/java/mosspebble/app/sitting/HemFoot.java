@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -33,6 +34,8 @@ final class HemFoot extends HBox {
     }
 
     private static final double HIGH = 172;
+    private static final double NARROW = 760;
+    private static final PseudoClass NARROW_CLASS = PseudoClass.getPseudoClass("narrow");
 
     private final SittingModel model;
     private final Pictures pictures;
@@ -95,6 +98,14 @@ final class HemFoot extends HBox {
         hands = new VBox(8, sit, pin, close);
         hands.setAlignment(Pos.CENTER);
         getChildren().addAll(picture, words, clock, hands);
+        widthProperty().addListener((o, a, b) -> {
+            boolean narrow = b.doubleValue() < NARROW;
+            pseudoClassStateChanged(NARROW_CLASS, narrow);
+            picture.setMinWidth(narrow ? 116 : 156);
+            picture.setPrefWidth(narrow ? 116 : 156);
+            stone.setFitWidth(narrow ? 112 : 150);
+            sit.setPrefWidth(narrow ? 132 : 170);
+        });
         show(null);
     }
 

@@ -50,7 +50,7 @@ public final class SittingModel {
         static final Shown NOTHING = new Shown(Map.of(), null, "");
 
         /** The piece that comes next; empty where all is done. */
-        Optional<Timetable.Placed> next() {
+        public Optional<Timetable.Placed> next() {
             return table == null ? Optional.empty() : table.placed().stream().findFirst();
         }
 
@@ -189,18 +189,23 @@ public final class SittingModel {
         }
         askedFrom = from;
         Shown before = shown.get();
+        InHand begun = inHand.get();
+        if (begun != null && studio.diary().done(begun.stone, begun.step, begun.part).isPresent()) {
+            inHand.set(null);
+        }
         Instant moment = inHand.get() == null ? instant() : inHand.get().since();
-        now.set(instant());
         Workload workload;
         try {
             workload = left(ManyStones.workload(List.copyOf(plans.values()), studio.diary(), moment, zone()));
         } catch (IllegalArgumentException e) {
             shown.set(new Shown(plans, null, e.getMessage()));
             ways.set(List.of());
+            now.set(instant());
             return;
         }
         Optional<Timetable> going = before.table == null ? Optional.empty() : before.table.goingOnAsItIs(workload);
         shown.set(new Shown(plans, going.orElseGet(() -> Timetable.quick(workload)), ""));
+        now.set(instant()); // after it, so that nobody looks at what was planned before with the time of now
         desk.askBeside(planning, unwanted -> shown.get().table.goingOn(workload, unwanted), found -> {
             shown.set(new Shown(plans, found, ""));
             help(plans, studio.diary());
@@ -232,9 +237,9 @@ public final class SittingModel {
             }
             return dried;
         }, dried -> {
-            helper = new InTime(List.copyOf(plans.values()), dried, diary, table, zone(), helping.overtaken());
-            InTime mine = helper;
-            desk.askBeside(helping, unwanted -> mine.ways(), ways::set, error -> {});
+            List<PaintPlan> all = List.copyOf(plans.values());
+            helper = new InTime(all, dried, diary, table, zone(), () -> false);
+            desk.askBeside(helping, unwanted -> new InTime(all, dried, diary, table, zone(), unwanted).ways(), ways::set, error -> {});
         });
     }
 
@@ -319,6 +324,12 @@ public final class SittingModel {
         });
     }
 
+    /** What comes next, if it was begun. */
+    Optional<InHand> begun() {
+        return shown.get().next().map(n -> shown.get().piece(n)).flatMap(p -> Optional.ofNullable(inHand.get())
+                .filter(b -> b.stone.equals(p.stone()) && b.step.equals(stepName(p)) && b.part == p.part()));
+    }
+
     String stepName(Workload.Piece piece) {
         return shown.get().plans.get(piece.stone()).names().get(piece.step());
     }
@@ -336,10 +347,8 @@ public final class SittingModel {
         }
         Workload.Piece piece = known.piece(next.get());
         Instant end = instant();
-        InHand begun = inHand.get();
         String step = stepName(piece);
-        boolean mine = begun != null && begun.stone.equals(piece.stone()) && begun.step.equals(step) && begun.part == piece.part();
-        Instant since = mine && begun.since.isBefore(end) ? begun.since : end;
+        Instant since = begun().filter(b -> b.since.isBefore(end)).map(InHand::since).orElse(end);
         Diary.Deed deed = new Diary.Deed(piece.stone(), step, piece.part(), since, end, false);
         PaintPlan plan = known.plans.get(piece.stone());
         inHand.set(null);

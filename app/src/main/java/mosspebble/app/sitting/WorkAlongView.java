@@ -138,7 +138,6 @@ public final class WorkAlongView extends BorderPane {
         setBottom(new VBox(drying, hands));
         model.shownProperty().addListener((o, a, b) -> refresh());
         model.nowProperty().addListener((o, a, b) -> refresh());
-        model.inHandProperty().addListener((o, a, b) -> refresh());
         addEventHandler(KeyEvent.KEY_PRESSED, this::key);
         Panel.present(this, false);
     }
@@ -260,7 +259,7 @@ public final class WorkAlongView extends BorderPane {
             return State.PAUSED;
         }
         Instant now = model.nowProperty().get();
-        if (model.inHandProperty().get() != null || !next.get().start().isAfter(now.plus(EARLY))) {
+        if (model.begun().isPresent() || !next.get().start().isAfter(now.plus(EARLY))) {
             return State.PAINT;
         }
         return model.sameSitting(now, next.get().start()) ? State.WAIT : State.OVER;
@@ -272,7 +271,7 @@ public final class WorkAlongView extends BorderPane {
         }
         State state = state();
         Optional<Timetable.Placed> next = model.shown().next();
-        if (state == State.PAINT && model.inHandProperty().get() == null) {
+        if (state == State.PAINT && model.begun().isEmpty()) {
             if (waited) {
                 dry();
             }
@@ -340,7 +339,7 @@ public final class WorkAlongView extends BorderPane {
     private void count(State state, Optional<Timetable.Placed> next) {
         Instant now = model.nowProperty().get();
         count.setText(switch (state) {
-            case PAINT -> model.inHandProperty().get() == null ? "" : clock(Duration.between(model.inHandProperty().get().since(), now));
+            case PAINT -> model.begun().map(b -> clock(Duration.between(b.since(), now))).orElse("");
             case WAIT -> clock(Duration.between(now, next.orElseThrow().start()));
             case PAUSED -> "paused";
             case OVER -> "";

@@ -1,0 +1,244 @@
+package mosspebble.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.ZoneId;
+import java.time.ZoneOffset;
+import java.util.Comparator;
+import java.util.List;
+import javafx.geometry.Bounds;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Labeled;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import mosspebble.app.model.Workbench;
+import mosspebble.app.sitting.SittingModel;
+import mosspebble.core.project.Diary;
+import mosspebble.core.timetable.Timetable;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** The Sitting stage in the real window, by a clock that the test turns. */
+class SittingStageTest {
+
+    @TempDir
+    private Path folder;
+
+    /** A clock that stands until it is turned. */
+    private static final class Turned extends Clock {
+        private volatile Instant now;
+
+        Turned(String at) {
+            now = LocalDateTime.parse(at).toInstant(ZoneOffset.UTC);
+        }
+
+        void on(Duration time) {
+            now = now.plus(time);
+        }
+
+        @Override
+        public ZoneId getZone() {
+            return ZoneOffset.UTC;
+        }
+
+        @Override
+        public Clock withZone(ZoneId zone) {
+            return this;
+        }
+
+        @Override
+        public Instant instant() {
+            return now;
+        }
+    }
+
+    private static Diary diary(Driver app) {
+        return ((Workbench) app.scene().getRoot().getProperties().get(Workbench.class)).studio().diary();
+    }
+
+    private static void sitting(Driver app) {
+        app.settled();
+        app.keys(KeyCode.DIGIT5);
+        app.until("the hem", () -> app.robot.lookup(".hem-stitch").queryAll().size() > 3 && app.show().idle());
+    }
+
+    private static Bounds place(Driver app, String query) {
+        Node node = app.find(query);
+        return node.localToScreen(node.getBoundsInLocal());
+    }
+
+    @Test
+    void threeStonesArePlannedForADayAndWhatWouldHelpIsOffered() throws Exception {
+        Turned clock = new Turned("2026-11-27T18:40:00");
+        try (Driver app = new Driver(folder.resolve("s.pebble"), clock, "owl", "snail", "fox")) {
+            sitting(app);
+            assertThat(app.robot.lookup("#ready-list .button").queryAll()).hasSize(3);
+            assertThat(app.text("#bound")).contains("ready").contains(":");
+            app.type("#due", "31 Feb");
+            assertThat(app.text("#due-problem")).contains("no day");
+            app.type("#due", "2026-11-01");
+            assertThat(app.text("#due-problem")).contains("is over");
+            app.type("#due", "Sun 12:00");
+            app.until("the owl late", () -> app.present("#late") && app.text("#late").contains("Owl keeping a lamp"));
+            assertThat(diary(app).due()).containsEntry("owl", LocalDateTime.parse("2026-11-29T12:00"));
+            app.type("#due", "Wed 2 Dec 20:00");
+            app.type("#week", "Mon-Fri 19:30-20:15");
+            app.until("what would help", () -> app.present("#way-0"));
+            int before = diary(app).days().size() + diary(app).resting().size();
+            app.click("#way-0");
+            app.until("it is done", () -> diary(app).days().size() + diary(app).resting().size() > before);
+            app.type("#week", "never");
+            assertThat(app.text("#week-problem")).contains("never");
+            app.type("#week", "Sat 9-10, Sat 9:30-11");
+            assertThat(app.text("#week-problem")).contains("overlaps");
+            assertThat(diary(app).week()).isEqualTo("Mon-Fri 19:30-20:15");
+        }
+    }
+
+    @Test
+    void aStitchIsDraggedToAnotherSittingAndStaysPinnedThere() throws Exception {
+        Turned clock = new Turned("2026-11-27T18:40:00");
+        try (Driver app = new Driver(folder.resolve("s.pebble"), clock, "snail")) {
+            sitting(app);
+            String first = app.robot.lookup(".hem-stitch").queryAll().stream().map(Node::getId).findFirst().orElseThrow();
+            Bounds from = place(app, "#" + first);
+            Bounds to = place(app, "#end-2026-11-28-0");
+            app.robot.drag(from.getCenterX(), from.getCenterY(), MouseButton.PRIMARY).moveTo(to.getMinX() - 40, to.getCenterY()).drop();
+            app.until("it is pinned", () -> !diary(app).pins().isEmpty());
+            assertThat(diary(app).pins()).allSatisfy(p -> assertThat(p.sitting()).isEqualTo(LocalDateTime.parse("2026-11-28T14:00")));
+            assertThat(app.text("#notice")).contains("is pinned to Sat 28 November, 14:00");
+            app.until("the foot tells of it", () -> app.present("#pin") && app.text("#pin").equals("Free it"));
+            Bounds now = place(app, "#" + first);
+            assertThat(now.getMinY()).as("it lies on Saturday's strip").isGreaterThan(place(app, "#end-2026-11-27-0").getMaxY());
+            app.click("#pin");
+            app.until("it is free", () -> diary(app).pins().isEmpty());
+            app.robot.interact(() -> app.find("#end-2026-11-28-0").requestFocus());
+            app.keys(KeyCode.RIGHT);
+            app.until("longer", () -> diary(app).on(LocalDate.of(2026, 11, 28)).get(0).length().equals(Duration.ofMinutes(255)));
+            app.robot.interact(() -> app.find("#begin-2026-11-27-0").requestFocus());
+            app.keys(KeyCode.DELETE);
+            app.until("no sitting on Friday", () -> diary(app).on(LocalDate.of(2026, 11, 27)).isEmpty());
+            app.keys(KeyCode.CONTROL, KeyCode.Z);
+            app.until("it is back", () -> diary(app).on(LocalDate.of(2026, 11, 27)).size() == 1);
+            app.click("#more-2026-11-30");
+            app.until("one more", () -> diary(app).on(LocalDate.of(2026, 11, 30)).size() == 2);
+        }
+    }
+
+    /** Turns the clock, and has the program look at it. */
+    private static void later(Driver app, Turned clock, Duration time) {
+        clock.on(time);
+        app.robot.interact(() -> model(app).tick());
+        WaitForAsyncUtils.waitForFxEvents(1);
+    }
+
+    private static SittingModel model(Driver app) {
+        return (SittingModel) app.scene().getRoot().getProperties().get(SittingModel.class);
+    }
+
+    /** Works on until nothing can be done at the moment. */
+    private static int work(Driver app, Turned clock, int most) {
+        int done = 0;
+        while (done < most && app.text("#work-done").equals("Done")) {
+            int before = diary(app).deeds().size();
+            later(app, clock, Duration.ofSeconds(90));
+            app.keys(KeyCode.SPACE);
+            app.until("one more is done", () -> diary(app).deeds().size() == before + 1 && app.show().idle());
+            done++;
+        }
+        return done;
+    }
+
+    @Test
+    void aStoneIsPaintedByKeysAloneOverAWeekendWithARestartInTheMiddle() throws Exception {
+        Turned clock = new Turned("2026-11-28T09:00:10");
+        Path studio = folder.resolve("s.pebble");
+        int steps;
+        try (Driver app = new Driver(studio, clock, "snail")) {
+            sitting(app);
+            app.type("#week", "Mon-Sun 8:00-23:00");
+            steps = app.plan().steps().size();
+            app.robot.interact(() -> app.find("#hem").requestFocus());
+            app.keys(KeyCode.O);
+            app.until("something to do", () -> app.text("#work-done").equals("Done"));
+            assertThat(app.text("#work-stone")).isEqualTo("Snail with post · step 1 of " + steps);
+            assertThat(work(app, clock, 9)).isBetween(1, 8);
+            app.until("it must dry", () -> app.text("#work-done").equals("It is dry: go on"));
+            assertThat(app.present("#drying-snail")).isTrue();
+            assertThat(((Labeled) app.find("#tray-snail .tray-state")).getText()).startsWith("touch from ");
+            until(app, clock);
+            app.until("it is dry", () -> app.text("#work-done").equals("Done"));
+            app.keys(KeyCode.N);
+            app.until("not yet", () -> !app.text("#work-done").equals("Done"));
+            later(app, clock, Duration.ofMinutes(6));
+            app.until("now it is", () -> app.text("#work-done").equals("Done"));
+            work(app, clock, 2);
+            int done = diary(app).deeds().size();
+            String title = app.text("#work-title");
+            app.keys(KeyCode.B);
+            app.until("taken back", () -> diary(app).deeds().size() == done - 1 && app.show().idle());
+            until(app, clock);
+            assertThat(work(app, clock, 1)).isEqualTo(1);
+            app.until("as before", () -> app.text("#work-title").equals(title));
+            app.keys(KeyCode.R);
+            app.until("once more", () -> diary(app).last().orElseThrow().spoiled() && app.show().idle());
+            assertThat(app.text("#work-title")).isNotEqualTo(title);
+            app.keys(KeyCode.P);
+            assertThat(app.text("#work-count")).isEqualTo("paused");
+            app.keys(KeyCode.P);
+            app.keys(KeyCode.ESCAPE);
+            assertThat(app.find("#work-along").isVisible()).isFalse();
+        }
+        try (Driver app = new Driver(studio, clock, "snail")) {
+            sitting(app);
+            app.keys(KeyCode.O);
+            for (int stops = 0; stops < 200 && !app.text("#work-title").equals("All is done"); stops++) {
+                work(app, clock, 99);
+                until(app, clock);
+            }
+            assertThat(app.text("#work-title")).isEqualTo("All is done");
+            assertThat(diary(app).deeds().stream().filter(d -> !d.spoiled()).map(Diary.Deed::step).distinct().count()).isEqualTo(steps);
+            assertThat(diary(app).deeds()).isSortedAccordingTo(Comparator.comparing(Diary.Deed::to));
+            assertThat(diary(app).last().orElseThrow().to()).as("its seal goes on over days").isAfter(Instant.parse("2026-11-29T09:00:00Z"));
+        }
+    }
+
+    /** Turns the clock to what comes next. */
+    private static void until(Driver app, Turned clock) {
+        model(app).shown().next().map(Timetable.Placed::start).map(at -> Duration.between(clock.instant(), at).plusSeconds(5))
+                .filter(d -> !d.isNegative()).ifPresent(d -> later(app, clock, d));
+    }
+
+    @Test
+    void aPassThatTookFarTooLongIsAskedAbout() throws Exception {
+        Turned clock = new Turned("2026-11-28T14:00:10");
+        try (Driver app = new Driver(folder.resolve("s.pebble"), clock, "snail")) {
+            sitting(app);
+            app.click("#sit-down");
+            app.until("something to do", () -> app.text("#work-done").equals("Done"));
+            later(app, clock, Duration.ofMinutes(47));
+            app.click("#work-done");
+            app.until("a question", () -> app.present("#work-usual"));
+            assertThat(Duration.between(diary(app).last().orElseThrow().from(), diary(app).last().orElseThrow().to()).toMinutes())
+                    .isEqualTo(47);
+            app.click("#work-usual");
+            app.until("the usual time", () -> Duration.between(diary(app).last().orElseThrow().from(),
+                    diary(app).last().orElseThrow().to()).toMinutes() < 10);
+            assertThat(app.present("#work-usual")).isFalse();
+            app.click("#work-wrong");
+            app.until("where it is mended", () -> app.robot.lookup("#mishap-slip").tryQuery().isPresent() || app.present("#mend-page")
+                    || !app.find("#work-along").isVisible());
+            assertThat(app.robot.lookup(".work-button").queryAllAs(Button.class)).allSatisfy(b -> assertThat(b.getHeight())
+                    .as("wide enough for an elbow").isGreaterThanOrEqualTo(56));
+            assertThat(List.of("#work-done", "#work-leave")).allSatisfy(id -> assertThat(app.find(id).getAccessibleRole()).isNotNull());
+        }
+    }
+}

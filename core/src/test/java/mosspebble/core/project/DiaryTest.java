@@ -1,0 +1,86 @@
+package mosspebble.core.project;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Optional;
+import mosspebble.core.timetable.Span;
+import mosspebble.core.timetable.Workload;
+import org.junit.jupiter.api.Tag;
+import org.junit.jupiter.api.Test;
+
+/** The painter's diary: hours of a week and of days, and what is done. */
+class DiaryTest {
+
+    private static final LocalDate FRIDAY = LocalDate.of(2026, 11, 27);
+    private static final Instant T = Instant.parse("2026-11-27T19:00:00Z");
+
+    private static Span span(int from, int to) {
+        return new Span(LocalTime.of(from, 0), to == 24 ? LocalTime.MIDNIGHT : LocalTime.of(to, 0));
+    }
+
+    @Test
+    void aDayCanHaveItsOwnHoursAndFallsBackToTheWeek() {
+        Diary diary = Diary.USUAL.withDay(FRIDAY, List.of(span(21, 24), span(8, 9)));
+        assertThat(diary.on(FRIDAY)).containsExactly(span(8, 9), span(21, 24));
+        assertThat(diary.on(FRIDAY.plusDays(7))).containsExactly(span(19, 21));
+        assertThat(diary.hours(FRIDAY, ZoneOffset.UTC).subList(0, 3)).containsExactly(
+                new Workload.Hours(Instant.parse("2026-11-27T08:00:00Z"), Instant.parse("2026-11-27T09:00:00Z")),
+                new Workload.Hours(Instant.parse("2026-11-27T21:00:00Z"), Instant.parse("2026-11-28T00:00:00Z")),
+                new Workload.Hours(Instant.parse("2026-11-28T14:00:00Z"), Instant.parse("2026-11-28T18:00:00Z")));
+        assertThat(diary.withDay(FRIDAY, List.of(span(19, 21)))).isEqualTo(Diary.USUAL);
+        assertThat(diary.withDay(FRIDAY, List.of()).on(FRIDAY)).isEmpty();
+    }
+
+    @Test
+    void whatOverlapsOrEndsBeforeItBeginsIsSaid() {
+        assertThatThrownBy(() -> Diary.USUAL.withDay(FRIDAY, List.of(span(8, 10), span(9, 11)))).hasMessageContaining("overlap");
+        assertThatThrownBy(() -> span(10, 9)).hasMessageContaining("ends after it begins");
+        assertThatThrownBy(() -> Diary.USUAL.withWeek("Mon 8-10, Mon 9-11")).hasMessageContaining("overlaps");
+        assertThatThrownBy(() -> Diary.USUAL.withWeek("now and then")).hasMessageContaining("now and then");
+        assertThat(span(21, 24).length()).isEqualTo(Duration.ofHours(3));
+    }
+
+    @Test
+    @Tag("outside") // EU Directive 2000/84/EC: clocks go forward at 1:00 UTC on the last Sunday of March
+    void anHourThatTheClockSkipsIsNoTimeToPaint() {
+        ZoneId vienna = ZoneId.of("Europe/Vienna");
+        LocalDate spring = LocalDate.of(2027, 3, 28);
+        Diary night = Diary.USUAL.withDay(spring, List.of(new Span(LocalTime.of(2, 0), LocalTime.of(3, 0)), span(4, 5)));
+        List<Workload.Hours> hours = night.hours(spring, vienna);
+        assertThat(hours.get(0)).isEqualTo(new Workload.Hours(Instant.parse("2027-03-28T02:00:00Z"), Instant.parse("2027-03-28T03:00:00Z")));
+    }
+
+    @Test
+    void theLastWordAboutACoatCounts() {
+        Diary.Deed done = new Diary.Deed("owl", "FRONT FILL", 0, T, T.plusSeconds(60), false);
+        Diary once = Diary.USUAL.plus(done);
+        assertThat(once.done("owl", "FRONT FILL", 0)).contains(done);
+        assertThat(once.done("owl", "FRONT FILL", 1)).isEmpty();
+        assertThat(once.done("fox", "FRONT FILL", 0)).isEmpty();
+        Diary spoiled = once.plus(new Diary.Deed("owl", "FRONT FILL", 0, T.plusSeconds(60), T.plusSeconds(90), true));
+        assertThat(spoiled.done("owl", "FRONT FILL", 0)).isEmpty();
+        assertThat(spoiled.begun("owl")).isTrue();
+        assertThat(spoiled.withoutLast().done("owl", "FRONT FILL", 0)).contains(done);
+        assertThatThrownBy(() -> new Diary.Deed("owl", "x", 0, T.plusSeconds(1), T, false)).hasMessageContaining("ends after it began");
+    }
+
+    @Test
+    void pinsAndDueDaysAreOneEachAndCanBeTakenBack() {
+        LocalDateTime sunday = LocalDateTime.of(2026, 11, 29, 12, 0);
+        Diary diary = Diary.USUAL.withPin("owl", "a", Optional.of(sunday)).withPin("owl", "a", Optional.of(sunday.plusDays(1)));
+        assertThat(diary.pins()).containsExactly(new Diary.Pin("owl", "a", sunday.plusDays(1)));
+        assertThat(diary.withPin("owl", "a", Optional.empty())).isEqualTo(Diary.USUAL);
+        assertThat(Diary.USUAL.withDue("owl", Optional.of(sunday)).withDue("owl", Optional.empty())).isEqualTo(Diary.USUAL);
+        assertThat(Diary.USUAL.withResting("owl", true).resting()).containsExactly("owl");
+        assertThat(Diary.USUAL.withResting("owl", true).withResting("owl", false)).isEqualTo(Diary.USUAL);
+    }
+}
