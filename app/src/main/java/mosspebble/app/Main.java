@@ -249,7 +249,8 @@ public final class Main implements Callable<Integer> {
         @Option(names = "--demo", description = "take the demo studio")
         private boolean demo;
 
-        @Option(names = "--to", paramLabel = "FOLDER", description = "also write the timetable as CSV, as a calendar, and the sittings on paper (PDF)")
+        @Option(names = "--to", paramLabel = "FOLDER",
+                description = "also write the timetable as CSV, as a calendar, and the sittings on paper (PDF)")
         private Path to;
 
         @Option(names = "--paper", paramLabel = "PAPER", defaultValue = "A4", description = "A4 or LETTER")
@@ -297,7 +298,8 @@ public final class Main implements Callable<Integer> {
                     TimetableFiles.csv(table, plans, zone, to.resolve("timetable.csv"));
                     TimetableFiles.calendar(table, plans, to.resolve("timetable.ics"));
                     SittingSheets.write(SittingPage.of(table, plans), shelf[0], paper, zone, to.resolve("sittings.pdf"));
-                    System.out.println(to.resolve("timetable.csv") + ", " + to.resolve("timetable.ics") + ", " + to.resolve("sittings.pdf"));
+                    System.out
+                            .println(to.resolve("timetable.csv") + ", " + to.resolve("timetable.ics") + ", " + to.resolve("sittings.pdf"));
                 }
                 TimetableWords.lines(table, plans, zone).forEach(System.out::println);
                 System.out.println();

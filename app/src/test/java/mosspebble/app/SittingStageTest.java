@@ -207,7 +207,14 @@ class SittingStageTest {
             assertThat(app.text("#work-title")).isEqualTo("All is done");
             assertThat(diary(app).deeds().stream().filter(d -> !d.spoiled()).map(Diary.Deed::step).distinct().count()).isEqualTo(steps);
             assertThat(diary(app).deeds()).isSortedAccordingTo(Comparator.comparing(Diary.Deed::to));
-            assertThat(diary(app).last().orElseThrow().to()).as("its seal goes on over days").isAfter(Instant.parse("2026-11-29T09:00:00Z"));
+            assertThat(diary(app).hands()).as("ninety seconds a pass teach").isNotEmpty();
+            app.keys(KeyCode.ESCAPE);
+            app.command("times have taught");
+            String work = diary(app).hands().keySet().iterator().next();
+            app.click("#forget-" + work.replace(' ', '-'));
+            app.until("it is forgotten", () -> !diary(app).hands().containsKey(work));
+            assertThat(diary(app).last().orElseThrow().to()).as("its seal goes on over days")
+                    .isAfter(Instant.parse("2026-11-29T09:00:00Z"));
         }
     }
 

@@ -1,6 +1,8 @@
 package mosspebble.files;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+import static org.assertj.core.api.Assertions.withinPercentage;
 
 import java.time.Duration;
 import java.time.Instant;
@@ -8,6 +10,7 @@ import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -224,5 +227,30 @@ class ManyStonesTest {
             r.done().layers().forEach(l -> l.load().mix().parts()
                     .forEach(part -> assertThat(out.get(1)).contains(LanternWalk.shelf().find(part.paint()).orElseThrow().name())));
         });
+    }
+
+    @Test
+    void whatIsLearntChangesTheTimesOfItsKindAndNoOther() {
+        List<PaintPlan> owl = List.of(PLANS.get("owl"));
+        Workload usual = ManyStones.workload(owl, Diary.USUAL, FRIDAY, UTC);
+        String kind = ManyStones.work(PLANS.get("owl").steps().stream().filter(s -> s.kind() == Step.Kind.FILL).findFirst().orElseThrow());
+        Diary quick = Diary.USUAL;
+        for (int k = 0; k < 40; k++) {
+            quick = quick.plus(new Diary.Deed("gone", "x", 0, FRIDAY, FRIDAY.plusSeconds(100), false, kind, 200));
+        }
+        String load = usual.pieces().stream().filter(p -> !p.dries().isZero() && p.load().contains("umber")).findFirst().orElseThrow()
+                .load();
+        quick = quick.withDryings(Collections.nCopies(40, new Diary.Drying(load, 1_000, 2_000)));
+        Workload own = ManyStones.workload(owl, quick, FRIDAY, UTC);
+        for (int i = 0; i < usual.pieces().size(); i++) {
+            Workload.Piece one = usual.pieces().get(i);
+            double hand = (double) own.pieces().get(i).hand().toMillis() / one.hand().toMillis();
+            boolean mine = ManyStones.work(PLANS.get("owl").steps().get(one.step())).equals(kind);
+            assertThat(hand).as("%s", one).isCloseTo(mine ? 0.5 : 1, within(0.04));
+            assertThat(own.pieces().get(i).dries().toSeconds()).isCloseTo(
+                    Math.round(one.dries().toSeconds() * (one.load().equals(load) ? 2 : 1)),
+                    withinPercentage(3));
+        }
+        assertThat(TimetableWords.hand(kind, quick.hand(kind))).matches("Filling, .*: 0.5\\d* of the usual time .*, from 40 times");
     }
 }

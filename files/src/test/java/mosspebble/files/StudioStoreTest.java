@@ -271,12 +271,14 @@ class StudioStoreTest {
         for (String[] wrong : new String[][] {{"\"20:00\"", "\"25:61\""}, {"2026-11-27T19:00:00Z", "yesterday"},
             {"Sat 9:30-24:00", "now and then"}}) {
             try (Connection sql = DriverManager.getConnection("jdbc:sqlite:" + file()); Statement change = sql.createStatement()) {
-                change.execute("UPDATE setting SET document = replace(document, '" + wrong[0] + "', '" + wrong[1] + "') WHERE key = 'diary'");
+                change.execute(
+                        "UPDATE setting SET document = replace(document, '" + wrong[0] + "', '" + wrong[1] + "') WHERE key = 'diary'");
             }
             assertThatThrownBy(() -> StudioStore.open(file(), LanternWalk::newcomer)).isInstanceOf(FileTrouble.class)
                     .hasMessageContaining("diary").hasMessageContaining("copy");
             try (Connection sql = DriverManager.getConnection("jdbc:sqlite:" + file()); Statement change = sql.createStatement()) {
-                change.execute("UPDATE setting SET document = replace(document, '" + wrong[1] + "', '" + wrong[0] + "') WHERE key = 'diary'");
+                change.execute(
+                        "UPDATE setting SET document = replace(document, '" + wrong[1] + "', '" + wrong[0] + "') WHERE key = 'diary'");
             }
         }
     }

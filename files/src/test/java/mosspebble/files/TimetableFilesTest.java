@@ -143,7 +143,8 @@ class TimetableFilesTest {
                 boxes += new String(page.getContents().readAllBytes(), StandardCharsets.ISO_8859_1).split(" re\n", -1).length - 1;
             }
             long swatches = sittings.stream().flatMap(s -> s.rows().stream()).filter(r -> r.done().coat().isPresent()).count();
-            assertThat(boxes).as("a box to tick for each, and a swatch where there is paint").isEqualTo(TABLE.placed().size() + (int) swatches);
+            assertThat(boxes).as("a box to tick for each, and a swatch where there is paint")
+                    .isEqualTo(TABLE.placed().size() + (int) swatches);
         }
     }
 }

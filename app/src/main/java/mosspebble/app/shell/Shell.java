@@ -158,7 +158,8 @@ public final class Shell extends StackPane {
         // a screen more is a folder of its own and one entry here
         this.screens = List.of(stoneScreen, sketchScreen, new ColourScreen(with), new BuildUpScreen(with, mend, painting, compare::compare),
                 new SittingScreen(with, sitting, bench.probe, painting, this::sitDown), new FinishScreen(with, painting),
-                new PhotoScreen(with, bench.camera), new BasketScreen(with), new LibraryScreen(with, sketch), new ShelfScreen(with, bench.reader),
+                new PhotoScreen(with, bench.camera), new BasketScreen(with), new LibraryScreen(with, sketch),
+                new ShelfScreen(with, bench.reader),
                 compare);
         Map<Stage, ClothTool> tools = new EnumMap<>(Stage.class);
         screens.forEach(screen -> screen.tool().ifPresent(tool -> tools.put(screen.stage(), tool)));

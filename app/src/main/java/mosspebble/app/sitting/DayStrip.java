@@ -351,7 +351,8 @@ final class DayStrip extends Pane {
         for (Timetable.Placed each : bundle.placed()) {
             Workload.Piece piece = model.shown().piece(each);
             pieces.put(each.piece(), piece);
-            double part = wide * (whole == 0 ? 1.0 / bundle.placed().size() : Duration.between(each.start(), each.end()).toSeconds() / whole);
+            double part = wide
+                    * (whole == 0 ? 1.0 / bundle.placed().size() : Duration.between(each.start(), each.end()).toSeconds() / whole);
             Rectangle rod = new Rectangle(at, 0, Math.max(2, part - 0.8), STITCH);
             rod.setArcWidth(bundle.placed().size() == 1 ? STITCH : 6);
             rod.setArcHeight(bundle.placed().size() == 1 ? STITCH : 6);

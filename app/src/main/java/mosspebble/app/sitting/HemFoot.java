@@ -53,6 +53,7 @@ final class HemFoot extends HBox {
     private final Button close;
     private final VBox hands;
     private Bundle taken;
+    private boolean learnt;
 
     HemFoot(SittingModel model, Pictures pictures, Runnable sitDown, Runnable away) {
         this.model = model;
@@ -116,6 +117,7 @@ final class HemFoot extends HBox {
     /** @param bundle taken up; null for what comes next */
     void show(Bundle bundle) {
         taken = bundle;
+        learnt = false;
         boolean open = bundle != null;
         Panel.present(facts, !open);
         Panel.present(deed, !open);
@@ -173,13 +175,53 @@ final class HemFoot extends HBox {
         return row;
     }
 
+    /** Opens what was learnt from measured times, each to be forgotten. */
+    void learnt() {
+        show(null);
+        learnt = true;
+        Panel.present(facts, false);
+        Panel.present(deed, false);
+        Panel.present(clock, false);
+        Panel.present(sit, false);
+        Panel.present(rows, true);
+        Panel.present(close, true);
+        over.setText("What your times have taught");
+        model.diary().hands().forEach((work, l) -> opened.getChildren().add(taught(work, TimetableWords.hand(work, l))));
+        model.diary().loads().forEach((load, l) -> opened.getChildren().add(taught(load, TimetableWords.load(load, l))));
+        if (opened.getChildren().isEmpty()) {
+            opened.getChildren().add(new Label("Nothing yet: it takes three times of a kind, measured by working along."));
+        }
+        close.requestFocus();
+    }
+
+    boolean isLearnt() {
+        return learnt;
+    }
+
+    private HBox taught(String key, String words) {
+        Label label = new Label(words);
+        label.setMinWidth(0);
+        label.setMaxWidth(Double.MAX_VALUE);
+        HBox.setHgrow(label, Priority.ALWAYS);
+        Button forget = Panel.button("forget-" + key.replace(' ', '-'), "Forget", "Takes the usual time again; what was done stays done",
+                () -> {
+                    model.edit("Forget times", d -> d.forgotten(key));
+                    learnt();
+                });
+        forget.getStyleClass().add("tight");
+        forget.setMinWidth(Region.USE_PREF_SIZE);
+        HBox row = new HBox(8, label, forget);
+        row.setAlignment(Pos.CENTER_LEFT);
+        return row;
+    }
+
     /** Brings what comes next up to the clock. */
     void refresh() {
         SittingModel.Shown shown = model.shown();
         Optional<Timetable.Placed> next = shown.next();
         setVisible(shown.table() != null);
-        if (taken != null || next.isEmpty()) {
-            if (next.isEmpty()) {
+        if (taken != null || learnt || next.isEmpty()) {
+            if (next.isEmpty() && !learnt) {
                 over.setText("");
                 deed.setText("Nothing is left to do");
                 facts.setText("");
@@ -196,7 +238,7 @@ final class HemFoot extends HBox {
         Instant now = model.nowProperty().get();
         over.setText("Next: " + model.name(piece.stone()));
         deed.setText(StepWords.title(step));
-        facts.setText(TimetableWords.pace(step));
+        facts.setText(TimetableWords.pace(step, model.diary()));
         pictures.draw(piece.stone(), model.stepsDone(piece.stone()), stone);
         Duration until = Duration.between(now, next.get().start());
         boolean due = until.toSeconds() < 60;

@@ -49,7 +49,7 @@ final class HemView extends BorderPane {
         this.model = model;
         this.results = results;
         this.desk = desk;
-        this.foot = new HemFoot(model, this::picture, sitDown, () -> take(null));
+        this.foot = new HemFoot(model, this::picture, sitDown, this::letGo);
         setId("hem");
         getStyleClass().add("hem");
         scroll.setFitToWidth(true);
@@ -74,6 +74,12 @@ final class HemView extends BorderPane {
     void open() {
         opening = true;
         foot.ready();
+    }
+
+    /** What was learnt from measured times. */
+    void learnt() {
+        taken = null;
+        foot.learnt();
     }
 
     private void fill() {
@@ -115,7 +121,9 @@ final class HemView extends BorderPane {
         if (last.isAfter(today.plusDays(count - 1))) {
             days.getChildren().add(Panel.quiet("… and so on until " + TimetableWords.day(last)));
         }
-        foot.show(taken);
+        if (taken != null || !foot.isLearnt()) {
+            foot.show(taken);
+        }
         if (opening && shown.table() != null) {
             opening = false;
             foot.ready();
@@ -144,6 +152,11 @@ final class HemView extends BorderPane {
     private void take(Bundle bundle) {
         taken = bundle;
         fill();
+    }
+
+    private void letGo() {
+        foot.show(null);
+        take(null);
     }
 
     /** A stitch let go over a sitting is pinned to it. */

@@ -64,7 +64,11 @@ public final class SittingModel {
     }
 
     /** Work begun: which piece, and since when. */
-    public record InHand(String stone, String step, int part, Instant since) {}
+    public record InHand(String stone, String step, int part, Instant since) {
+        boolean of(Workload.Piece piece, List<String> names) {
+            return stone.equals(piece.stone()) && step.equals(names.get(piece.step())) && part == piece.part();
+        }
+    }
 
     /** Later than planned by so much, the timetable is brought up to the clock. */
     private static final Duration SLACK = Duration.ofMinutes(2);
@@ -196,7 +200,7 @@ public final class SittingModel {
         Instant moment = inHand.get() == null ? instant() : inHand.get().since();
         Workload workload;
         try {
-            workload = left(ManyStones.workload(List.copyOf(plans.values()), studio.diary(), moment, zone()));
+            workload = left(ManyStones.workload(List.copyOf(plans.values()), studio.diary(), moment, zone()), plans);
         } catch (IllegalArgumentException e) {
             shown.set(new Shown(plans, null, e.getMessage()));
             ways.set(List.of());
@@ -212,12 +216,19 @@ public final class SittingModel {
         }, error -> {});
     }
 
-    /** Less what was found still wet. */
-    private Workload left(Workload all) {
-        return new Workload(all.pieces().stream().map(p -> notYet.containsKey(p.stone())
-                ? new Workload.Piece(p.stone(), p.step(), p.part(), p.hand(), p.dries(), p.load(), p.tool(),
-                        p.when().after(notYet.get(p.stone())))
-                : p).toList(), all.waits(), all.hours(), all.from(), all.due(), all.drying());
+    /** Less what was found still wet; what is in hand stays in hand. */
+    private Workload left(Workload all, Map<String, PaintPlan> plans) {
+        InHand held = inHand.get();
+        List<Workload.Piece> pieces = all.pieces().stream().map(p -> {
+            Workload.Window when = p.when();
+            if (held != null && held.of(p, plans.get(p.stone()).names())) {
+                when = new Workload.Window(Optional.empty(), Optional.of(held.since.plus(p.hand())));
+            } else if (notYet.containsKey(p.stone())) {
+                when = when.after(notYet.get(p.stone()));
+            }
+            return new Workload.Piece(p.stone(), p.step(), p.part(), p.hand(), p.dries(), p.load(), p.tool(), when);
+        }).toList();
+        return new Workload(pieces, all.waits(), all.hours(), all.from(), all.due(), all.drying());
     }
 
     /** Looks for what would help, if anything is late. */
@@ -316,18 +327,52 @@ public final class SittingModel {
 
     // --- at the table
 
-    /** Takes the next piece in hand: from now on its time counts. */
+    /** Takes the next piece in hand: from now on its time counts. Begun before or after it was thought to be dry, that is written down. */
     void begin() {
         shown.get().next().ifPresent(next -> {
             Workload.Piece piece = shown.get().piece(next);
-            inHand.set(new InHand(piece.stone(), stepName(piece), piece.part(), instant()));
+            Instant at = instant();
+            boolean early = next.start().isAfter(at.plus(SLACK));
+            boolean late = notYet.remove(piece.stone()) != null;
+            Optional<Diary.Drying> told = early || late ? waitedFor(piece, at) : Optional.empty();
+            inHand.set(new InHand(piece.stone(), stepName(piece), piece.part(), at));
+            told.ifPresent(dry -> edit("Dry after all", d -> d.withDryings(plus(d.dryings(), dry))));
+            if (early) {
+                askedFrom = null;
+                ask();
+            }
         });
+    }
+
+    private static List<Diary.Drying> plus(List<Diary.Drying> known, Diary.Drying one) {
+        List<Diary.Drying> more = new ArrayList<>(known);
+        more.add(one);
+        return more;
+    }
+
+    /** The drying that a piece waited for the longest, if it waited for paint. */
+    private Optional<Diary.Drying> waitedFor(Workload.Piece piece, Instant at) {
+        PaintPlan plan = shown.get().plans.get(piece.stone());
+        List<String> names = plan.names();
+        Instant longest = Instant.MIN;
+        Diary.Drying found = null;
+        for (Step.After after : plan.steps().get(piece.step()).after()) {
+            Step before = plan.steps().get(after.step());
+            Duration lag = after.lag(before);
+            Optional<Diary.Deed> deed = diary().done(piece.stone(), names.get(after.step()), ManyStones.parts(before) - 1);
+            if (deed.isPresent() && lag.toSeconds() > 0 && deed.get().to().plus(lag).isAfter(longest)) {
+                longest = deed.get().to().plus(lag);
+                found = new Diary.Drying(ManyStones.load(before), lag.toSeconds(),
+                        Math.max(0, Duration.between(deed.get().to(), at).toSeconds()));
+            }
+        }
+        return Optional.ofNullable(found);
     }
 
     /** What comes next, if it was begun. */
     Optional<InHand> begun() {
         return shown.get().next().map(n -> shown.get().piece(n)).flatMap(p -> Optional.ofNullable(inHand.get())
-                .filter(b -> b.stone.equals(p.stone()) && b.step.equals(stepName(p)) && b.part == p.part()));
+                .filter(b -> b.of(p, shown.get().plans.get(p.stone()).names())));
     }
 
     String stepName(Workload.Piece piece) {
@@ -349,10 +394,11 @@ public final class SittingModel {
         Instant end = instant();
         String step = stepName(piece);
         Instant since = begun().filter(b -> b.since.isBefore(end)).map(InHand::since).orElse(end);
-        Diary.Deed deed = new Diary.Deed(piece.stone(), step, piece.part(), since, end, false);
+        Step what = known.step(piece);
+        Diary.Deed deed = new Diary.Deed(piece.stone(), step, piece.part(), since, end, false, ManyStones.work(what),
+                what.work().hand().dividedBy(ManyStones.parts(what)).toSeconds());
         PaintPlan plan = known.plans.get(piece.stone());
         inHand.set(null);
-        notYet.remove(piece.stone());
         usual = piece.hand();
         workbench.editStudio("Done: " + StepWords.title(known.step(piece)), s -> s.withDiary(s.diary().plus(deed)).edit(piece.stone(),
                 p -> p.order().isEmpty() && known.step(piece) instanceof Step.Lay ? p.withOrder(plan.order()) : p));
@@ -363,7 +409,8 @@ public final class SittingModel {
     /** What was done last took as long as it does as a rule. */
     void asUsual() {
         diary().last().ifPresent(last -> edit("The usual time",
-                d -> d.withoutLast().plus(new Diary.Deed(last.stone(), last.step(), last.part(), last.to().minus(usual), last.to(), false))));
+                d -> d.withoutLast()
+                        .plus(new Diary.Deed(last.stone(), last.step(), last.part(), last.to().minus(usual), last.to(), false))));
     }
 
     /** What comes next is not dry yet: its stone is left for a while. */
@@ -430,7 +477,8 @@ public final class SittingModel {
             int parts = ManyStones.parts(step);
             for (int part = 0; part < parts; part++) {
                 Optional<Diary.Deed> deed = diary().done(stone, names.get(i), part);
-                Duration waits = part < parts - 1 ? step.work().between().dividedBy(parts - 1) : step.work().dries();
+                Duration waits = diary().dries(ManyStones.load(step))
+                        .of(part < parts - 1 ? step.work().between().dividedBy(parts - 1) : step.work().dries());
                 if (deed.isPresent() && !waits.isZero()) {
                     Drying each = new Drying(deed.get().to(), deed.get().to().plus(waits));
                     longest = longest == null || each.until.isAfter(longest.until) ? each : longest;
@@ -466,7 +514,8 @@ public final class SittingModel {
     /** Deeds on a stone that its plan knows no more: it was changed since. */
     public long strangers(String stone) {
         List<String> names = plan(stone).map(PaintPlan::names).orElse(List.of());
-        return diary().deeds().stream().filter(d -> d.stone().equals(stone) && !d.spoiled() && !names.contains(d.step())).map(Diary.Deed::step)
+        return diary().deeds().stream().filter(d -> d.stone().equals(stone) && !d.spoiled() && !names.contains(d.step()))
+                .map(Diary.Deed::step)
                 .distinct().count();
     }
 }

@@ -80,10 +80,11 @@ final class SittingPanel extends Panel {
         whose.setAlignment(Pos.CENTER_LEFT);
         Button read = button("read-probe", probe.button("Read the room"), "Takes temperature and humidity now",
                 () -> workbench.editStudio("Read the probe", s -> s.withClimate(probe.read(LocalTime.now()))));
-        Button along = button("take-along", "Take along …", "Saves the sittings on paper (PDF), as a calendar and as CSV into a folder", () -> {
-            DirectoryChooser chooser = new DirectoryChooser();
-            Optional.ofNullable(chooser.showDialog(getScene().getWindow())).ifPresent(to -> save(files, to.toPath()));
-        });
+        Button along = button("take-along", "Take along …", "Saves the sittings on paper (PDF), as a calendar and as CSV into a folder",
+                () -> {
+                    DirectoryChooser chooser = new DirectoryChooser();
+                    Optional.ofNullable(chooser.showDialog(getScene().getWindow())).ifPresent(to -> save(files, to.toPath()));
+                });
         getChildren().addAll(bound, tight, ready, longer, whose, due, week, air, new HBox(8, read, along));
         onRefresh(() -> {
             temperature.refresh();

@@ -58,6 +58,8 @@ public final class SittingScreen extends Screen {
 
     @Override
     public List<Action> actions() {
-        return List.of(Action.of("Sit down and work along", here(sitDown)).key("O").also("work", "timer", "start", "paint now"));
+        return List.of(Action.of("Show what your times have taught", here(() -> ((HemView) middle().orElseThrow()).learnt()))
+                .also("learn", "speed", "drying time"),
+                Action.of("Sit down and work along", here(sitDown)).key("O").also("work", "timer", "start", "paint now"));
     }
 }

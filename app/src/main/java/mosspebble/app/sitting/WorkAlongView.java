@@ -323,7 +323,7 @@ public final class WorkAlongView extends BorderPane {
         stone.setText((state == State.WAIT ? "Next: " : "") + TimetableWords.place(plan, piece.step(), piece.part(), parts));
         title.setText(StepWords.title(step));
         sentence.setText(StepWords.sentence(step));
-        facts.setText(TimetableWords.pace(step));
+        facts.setText(TimetableWords.pace(step, model.diary()));
         Panel.present(puddle, !step.layers().isEmpty());
         puddle.show(step, workbench.studio().shelf(), StepWords.puddles(plan, piece.step()));
         boolean wide = step instanceof Step.Lay lay && lay.tool().mm() > 0;

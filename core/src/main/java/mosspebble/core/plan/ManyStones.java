@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import mosspebble.core.project.Diary;
+import mosspebble.core.timetable.Learned;
 import mosspebble.core.timetable.Workload;
 import mosspebble.core.units.Numbers;
 
@@ -50,6 +51,8 @@ public final class ManyStones {
     private final List<Workload.Piece> pieces = new ArrayList<>();
     private final List<Workload.Wait> waits = new ArrayList<>();
     private final Map<String, Instant> drying = new TreeMap<>();
+    private final Map<String, Learned> hands = new TreeMap<>();
+    private final Map<String, Learned> loads = new TreeMap<>();
 
     private ManyStones(Diary diary, Instant from, ZoneId zone) {
         this.diary = diary;
@@ -76,7 +79,7 @@ public final class ManyStones {
             Workload.Window pinned = diary.pin(id, names.get(number)).flatMap(p -> window(p, hours)).orElse(Workload.Window.ANY);
             for (int part = 0; part < parts; part++) {
                 boolean end = part == parts - 1;
-                Duration dries = end ? step.work().dries() : Duration.ZERO;
+                Duration dries = end ? dries(step).of(step.work().dries()) : Duration.ZERO;
                 Optional<Diary.Deed> deed = diary.done(id, names.get(number), part);
                 if (deed.isPresent()) {
                     before = new End(-1, deed.get().to());
@@ -84,13 +87,15 @@ public final class ManyStones {
                     continue;
                 }
                 int piece = pieces.size();
-                pieces.add(new Workload.Piece(id, number, part, step.work().hand().dividedBy(parts), dries, load(step), tool(step), pinned));
+                pieces.add(new Workload.Piece(id, number, part, hand(step).of(step.work().hand().dividedBy(parts)), dries,
+                        load(step), tool(step), pinned));
                 if (before != null) {
-                    follow(before, piece, part > 0 ? step.work().between().dividedBy(parts - 1) : Duration.ZERO);
+                    follow(before, piece, part > 0 ? dries(step).of(step.work().between().dividedBy(parts - 1)) : Duration.ZERO);
                 }
                 if (part == 0) {
                     for (Step.After after : step.after()) {
-                        follow(last[after.step()], piece, after.lag(plan.steps().get(after.step())));
+                        Step waitedFor = plan.steps().get(after.step());
+                        follow(last[after.step()], piece, dries(waitedFor).of(after.lag(waitedFor)));
                     }
                 }
                 before = new End(piece, null);
@@ -116,7 +121,22 @@ public final class ManyStones {
                 .map(h -> new Workload.Window(Optional.of(h.from()), Optional.of(h.to())));
     }
 
-    private static String load(Step step) {
+    private Learned hand(Step step) {
+        return hands.computeIfAbsent(work(step), diary::hand);
+    }
+
+    private Learned dries(Step step) {
+        return loads.computeIfAbsent(load(step), diary::dries);
+    }
+
+    /** What kind of work a step is, by which times of the hand are compared: what is done with which tool. */
+    public static String work(Step step) {
+        return step.kind() + " "
+                + (step instanceof Step.Lay lay ? lay.tool().kind().name() : step instanceof Step.Prepare ? step.key() : "");
+    }
+
+    /** What is laid, by which drying times are compared: paint or mix, or else the kind of step. */
+    public static String load(Step step) {
         return step.layer().map(l -> l.load().coat().name()).orElse(step.kind().name());
     }
 

@@ -2,6 +2,7 @@ package mosspebble.core.project;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.DayOfWeek;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
@@ -16,6 +17,7 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.function.Predicate;
 import mosspebble.core.timetable.HoursText;
+import mosspebble.core.timetable.Learned;
 import mosspebble.core.timetable.Span;
 import mosspebble.core.timetable.Workload;
 
@@ -28,13 +30,17 @@ import mosspebble.core.timetable.Workload;
  * @param resting ids of stones that are left out for now
  * @param pins what is to be done in a certain sitting, whatever else
  * @param deeds what was done, in its order
+ * @param dryings how long paint took to dry where the painter told
  */
 @RecordBuilder
-public record Diary(String week, List<Day> days, Map<String, LocalDateTime> due, Set<String> resting, List<Pin> pins, List<Deed> deeds)
-        implements DiaryBuilder.With {
+public record Diary(String week, List<Day> days, Map<String, LocalDateTime> due, Set<String> resting, List<Pin> pins, List<Deed> deeds,
+        List<Drying> dryings) implements DiaryBuilder.With {
 
     /** Most deeds kept: some 600 stones. */
     public static final int MOST_DEEDS = 20_000;
+
+    /** What is done quicker was ticked off, not timed. */
+    private static final long LEAST_SECONDS = 10;
 
     private static final int MOST_DAYS = 400;
     private static final int MOST_PINS = 500;
@@ -42,7 +48,7 @@ public record Diary(String week, List<Day> days, Map<String, LocalDateTime> due,
 
     /** Evenings and afternoons at the end of the week, nothing done. */
     public static final Diary USUAL = new Diary("Mon-Fri 19:00-21:00, Sat-Sun 14:00-18:00", List.of(), Map.of(), Set.of(), List.of(),
-            List.of());
+            List.of(), List.of());
 
     /** The sittings of one day. */
     public record Day(LocalDate date, List<Span> spans) {
@@ -71,16 +77,43 @@ public record Diary(String week, List<Day> days, Map<String, LocalDateTime> due,
      * @param step its name, as the plan names it
      * @param part which coat of the step, from 0
      * @param spoiled whether it is to be done again
+     * @param work what kind of work it was, by which times are compared
+     * @param usualSeconds what it takes as a rule; 0 where its time tells nothing
      */
-    public record Deed(String stone, String step, int part, Instant from, Instant to, boolean spoiled) {
+    public record Deed(String stone, String step, int part, Instant from, Instant to, boolean spoiled, String work, long usualSeconds) {
+
+        /** Without a time to learn from. */
+        public Deed(String stone, String step, int part, Instant from, Instant to, boolean spoiled) {
+            this(stone, step, part, from, to, spoiled, "", 0);
+        }
+
         public Deed {
             if (to.isBefore(from) || part < 0) {
                 throw new IllegalArgumentException("Something done ends after it began, not at " + to + " where it began at " + from + ".");
             }
         }
 
+        private Duration took() {
+            return Duration.between(from, to);
+        }
+
         private boolean of(String otherStone, String otherStep, int otherPart) {
             return stone.equals(otherStone) && step.equals(otherStep) && part == otherPart;
+        }
+    }
+
+    /**
+     * How long a load took to dry.
+     *
+     * @param load its paint or mix
+     * @param usualSeconds as a rule, above 0
+     * @param seconds until the painter went on
+     */
+    public record Drying(String load, long usualSeconds, long seconds) {
+        public Drying {
+            if (usualSeconds <= 0 || seconds < 0) {
+                throw new IllegalArgumentException("times must not be negative");
+            }
         }
     }
 
@@ -91,10 +124,12 @@ public record Diary(String week, List<Day> days, Map<String, LocalDateTime> due,
         resting = Set.copyOf(new TreeSet<>(resting));
         pins = List.copyOf(pins);
         deeds = List.copyOf(deeds);
+        dryings = List.copyOf(dryings);
         if (days.stream().map(Day::date).distinct().count() < days.size()) {
             throw new IllegalArgumentException("A day has its sittings once.");
         }
-        if (days.size() > MOST_DAYS || pins.size() > MOST_PINS || deeds.size() > MOST_DEEDS) {
+        if (days.size() > MOST_DAYS || pins.size() > MOST_PINS || deeds.size() > MOST_DEEDS
+                || dryings.size() > MOST_DEEDS) {
             throw new IllegalArgumentException("A diary keeps " + MOST_DAYS + " days of their own, " + MOST_PINS + " pins and " + MOST_DEEDS
                     + " deeds at most.");
         }
@@ -198,5 +233,46 @@ public record Diary(String week, List<Day> days, Map<String, LocalDateTime> due,
     /** Without what was done last, as if it had not been. */
     public Diary withoutLast() {
         return deeds.isEmpty() ? this : withDeeds(deeds.subList(0, deeds.size() - 1));
+    }
+
+    // --- what it teaches
+
+    /** How long this painter takes for a kind of work. */
+    public Learned hand(String work) {
+        return Learned.of(deeds.stream().filter(d -> d.work.equals(work) && teaches(d))
+                .map(d -> (double) d.took().toSeconds() / d.usualSeconds).toList());
+    }
+
+    private static boolean teaches(Deed deed) {
+        return !deed.spoiled && deed.usualSeconds > 0 && deed.took().toSeconds() >= LEAST_SECONDS;
+    }
+
+    /** How long a load takes to dry for this painter. */
+    public Learned dries(String load) {
+        return Learned.of(dryings.stream().filter(d -> d.load.equals(load)).map(d -> Math.max(0.1, (double) d.seconds / d.usualSeconds))
+                .toList());
+    }
+
+    /** Kinds of work of which enough is known. */
+    public Map<String, Learned> hands() {
+        Map<String, Learned> all = new TreeMap<>();
+        deeds.stream().filter(Diary::teaches).map(Deed::work).distinct().forEach(w -> all.put(w, hand(w)));
+        all.values().removeIf(l -> l.count() < Learned.LEAST);
+        return all;
+    }
+
+    /** Loads of whose drying enough is known. */
+    public Map<String, Learned> loads() {
+        Map<String, Learned> all = new TreeMap<>();
+        dryings.stream().map(Drying::load).distinct().forEach(l -> all.put(l, dries(l)));
+        all.values().removeIf(l -> l.count() < Learned.LEAST);
+        return all;
+    }
+
+    /** What its times teach of a kind of work or a load is forgotten; what was done stays done. */
+    public Diary forgotten(String workOrLoad) {
+        return withDeeds(deeds.stream().map(d -> d.work.equals(workOrLoad)
+                ? new Deed(d.stone, d.step, d.part, d.from, d.to, d.spoiled, d.work, 0) : d).toList())
+                .withDryings(dryings.stream().filter(d -> !d.load.equals(workOrLoad)).toList());
     }
 }

@@ -18,7 +18,8 @@ public final class DueText {
     private static final LocalTime NOON = LocalTime.of(12, 0);
     private static final Pattern TIME = Pattern.compile("[,\\s]*(?:at\\s+)?\\b(\\d{1,2})[:.](\\d{2})$");
     private static final Pattern ISO = Pattern.compile("(\\d{4})-(\\d{1,2})-(\\d{1,2})t?");
-    private static final Pattern DAY_MONTH = Pattern.compile("(?:([a-z]{2,9})\\.?,?\\s+)?(\\d{1,2})\\.?\\s*([a-z]{3,9})\\.?(?:\\s+(\\d{4}))?");
+    private static final Pattern DAY_MONTH = Pattern
+            .compile("(?:([a-z]{2,9})\\.?,?\\s+)?(\\d{1,2})\\.?\\s*([a-z]{3,9})\\.?(?:\\s+(\\d{4}))?");
     private static final String[] MONTHS = {"january", "february", "march", "april", "may", "june", "july", "august", "september",
         "october", "november", "december"};
 

@@ -87,7 +87,8 @@ public record Timetable(Workload of, List<Placed> placed, Instant bound, int sit
         }
         Map<String, Instant> alone = new TimetableSearch(of).soonest();
         Map<String, Ready> ready = new TreeMap<>();
-        at.forEach((stone, when) -> ready.put(stone, new Ready(stone, when, alone.getOrDefault(stone, when), Optional.ofNullable(of.due().get(stone)))));
+        at.forEach((stone, when) -> ready.put(stone,
+                new Ready(stone, when, alone.getOrDefault(stone, when), Optional.ofNullable(of.due().get(stone)))));
         return ready;
     }
 

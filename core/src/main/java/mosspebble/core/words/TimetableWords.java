@@ -16,11 +16,14 @@ import java.util.function.Function;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.Shelf;
 import mosspebble.core.plan.InTime;
+import mosspebble.core.plan.ManyStones;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.SittingPage;
 import mosspebble.core.plan.Step;
+import mosspebble.core.project.Diary;
 import mosspebble.core.project.Side;
 import mosspebble.core.timetable.Durations;
+import mosspebble.core.timetable.Learned;
 import mosspebble.core.timetable.Span;
 import mosspebble.core.timetable.Timetable;
 import mosspebble.core.timetable.Workload;
@@ -39,6 +42,10 @@ public final class TimetableWords {
     private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("H:mm", Locale.ENGLISH);
     private static final DateTimeFormatter NEAR = DateTimeFormatter.ofPattern("EEEE H:mm", Locale.ENGLISH);
     private static final DateTimeFormatter FAR = DateTimeFormatter.ofPattern("EEEE d MMMM, H:mm", Locale.ENGLISH);
+
+    private static final Map<String, String> WORK = Map.of("PREPARE", "Preparing", "PENCIL", "Pencilling", "PRIME", "Priming", "GROUND",
+            "The ground", "FILL", "Filling", "SHADE", "Shading", "DETAIL", "Details", "OUTLINE", "Outlines", "HIGHLIGHT", "Highlights",
+            "SEAL", "Sealing");
 
     private TimetableWords() {}
 
@@ -117,14 +124,37 @@ public final class TimetableWords {
         return DAY_SHORT.format(date);
     }
 
-    /** What a step takes: tool, hand, what it waits. */
-    public static String pace(Step step) {
-        List<String> facts = new ArrayList<>(List.of(StepWords.tool(step), "hand " + Durations.words(step.work().hand())));
+    /** What a step takes this painter: tool, hand, what it waits. */
+    public static String pace(Step step, Diary diary) {
+        Learned hand = diary.hand(ManyStones.work(step));
+        Learned dries = diary.dries(ManyStones.load(step));
+        List<String> facts = new ArrayList<>(List.of(StepWords.tool(step), (hand.factor() == 1 ? "hand " : "takes you ")
+                + Durations.words(hand.of(step.work().hand()))));
         facts.removeIf(String::isBlank);
         if (!step.work().dries().isZero()) {
-            facts.add("then dries " + Durations.words(step.work().dries()));
+            facts.add("then dries " + Durations.words(dries.of(step.work().dries())) + (dries.factor() == 1 ? "" : ", as yours does"));
         }
         return String.join(" · ", facts);
+    }
+
+    /** What was learnt of a kind of work of the hand. */
+    public static String hand(String work, Learned learned) {
+        return WORK.getOrDefault(work.split(" ")[0], "This work") + tool(work) + ": " + times(learned);
+    }
+
+    /** What was learnt of how a load dries. */
+    public static String load(String load, Learned learned) {
+        return Words.upper(load) + " dries in " + times(learned);
+    }
+
+    private static String times(Learned learned) {
+        return Numbers.text(learned.factor(), 2) + " of the usual time (" + Numbers.text(learned.low(), 2) + " to "
+                + Numbers.text(learned.high(), 2) + "), from " + learned.count() + " times";
+    }
+
+    private static String tool(String work) {
+        String[] parts = work.split(" ");
+        return parts.length < 2 || parts[0].equals("PREPARE") ? "" : ", " + parts[1].toLowerCase(Locale.ROOT).replace('_', ' ');
     }
 
     /** Whose turn it is: stone, step, coat, and where it lies. */

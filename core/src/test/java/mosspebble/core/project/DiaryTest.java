@@ -56,7 +56,8 @@ class DiaryTest {
         LocalDate spring = LocalDate.of(2027, 3, 28);
         Diary night = Diary.USUAL.withDay(spring, List.of(new Span(LocalTime.of(2, 0), LocalTime.of(3, 0)), span(4, 5)));
         List<Workload.Hours> hours = night.hours(spring, vienna);
-        assertThat(hours.get(0)).isEqualTo(new Workload.Hours(Instant.parse("2027-03-28T02:00:00Z"), Instant.parse("2027-03-28T03:00:00Z")));
+        assertThat(hours.get(0))
+                .isEqualTo(new Workload.Hours(Instant.parse("2027-03-28T02:00:00Z"), Instant.parse("2027-03-28T03:00:00Z")));
     }
 
     @Test
@@ -82,5 +83,37 @@ class DiaryTest {
         assertThat(Diary.USUAL.withDue("owl", Optional.of(sunday)).withDue("owl", Optional.empty())).isEqualTo(Diary.USUAL);
         assertThat(Diary.USUAL.withResting("owl", true).resting()).containsExactly("owl");
         assertThat(Diary.USUAL.withResting("owl", true).withResting("owl", false)).isEqualTo(Diary.USUAL);
+    }
+
+    private static Diary.Deed timed(int seconds, boolean spoiled) {
+        return new Diary.Deed("owl", "FRONT FILL a", 0, T, T.plusSeconds(seconds), spoiled, "FILL SMALL_ROUND", 120);
+    }
+
+    @Test
+    void measuredTimesTeachTheHandAndCanBeForgotten() {
+        Diary diary = Diary.USUAL;
+        for (int seconds : new int[] {60, 66, 54}) {
+            diary = diary.plus(timed(seconds, false));
+        }
+        assertThat(diary.hand("FILL SMALL_ROUND").factor()).isBetween(0.5, 0.75);
+        assertThat(diary.hand("FILL LARGE_FLAT").factor()).isEqualTo(1);
+        assertThat(diary.plus(timed(3, false)).hand("FILL SMALL_ROUND")).as("ticked off, not timed")
+                .isEqualTo(diary.hand("FILL SMALL_ROUND"));
+        assertThat(diary.plus(timed(900, true)).hand("FILL SMALL_ROUND")).as("spoiled").isEqualTo(diary.hand("FILL SMALL_ROUND"));
+        assertThat(diary.hands()).containsOnlyKeys("FILL SMALL_ROUND");
+        Diary forgotten = diary.forgotten("FILL SMALL_ROUND");
+        assertThat(forgotten.hands()).isEmpty();
+        assertThat(forgotten.done("owl", "FRONT FILL a", 0)).isPresent();
+    }
+
+    @Test
+    void paintThatDriesSlowerIsLearntOfItAlone() {
+        Diary diary = Diary.USUAL
+                .withDryings(List.of(new Diary.Drying("night blue", 1_800, 3_600), new Diary.Drying("night blue", 1_800, 3_000),
+                        new Diary.Drying("night blue", 1_800, 3_300), new Diary.Drying("cream", 1_800, 900)));
+        assertThat(diary.dries("night blue").factor()).isBetween(1.3, 2.0);
+        assertThat(diary.dries("cream").factor()).isEqualTo(1);
+        assertThat(diary.loads()).containsOnlyKeys("night blue");
+        assertThat(diary.forgotten("night blue").dryings()).containsExactly(new Diary.Drying("cream", 1_800, 900));
     }
 }
