@@ -61,7 +61,7 @@ final class Migration {
             }
             case 7 -> run(connection,
                     "INSERT INTO setting(key, document) VALUES('diary', '{\"week\":\"Mon-Fri 19:00-21:00, Sat-Sun 14:00-18:00\","
-                            + "\"days\":[],\"due\":{},\"resting\":[],\"pins\":[],\"deeds\":[],\"dryings\":[]}')");
+                            + "\"days\":[],\"due\":{},\"resting\":[],\"pins\":[],\"deeds\":[],\"dryings\":[],\"taken\":[]}')");
             default -> throw new IllegalArgumentException("there is no step from format " + from);
         }
     }

@@ -169,8 +169,24 @@ final class DayStrip extends Pane {
             sitting.getStyleClass().add("hem-sitting");
             place(sitting, left[i], right(i), high);
             getChildren().add(sitting);
+            taken(i, high);
             hours(span, i, high);
             getChildren().addAll(end(i, true, high), end(i, false, high));
+        }
+    }
+
+    /** What is taken of a sitting by the painter's own calendar. */
+    private void taken(int i, double high) {
+        Instant from = begin(spans.get(i));
+        Instant to = from.plus(spans.get(i).length());
+        for (Workload.Hours busy : model.diary().taken()) {
+            if (busy.to().isAfter(from) && busy.from().isBefore(to)) {
+                Region taken = new Region();
+                taken.getStyleClass().add("hem-taken");
+                place(taken, inside(busy.from()).orElse(left[i]), inside(busy.to()).orElse(right(i)), high);
+                Tooltip.install(taken, new Tooltip("Taken by your calendar"));
+                getChildren().add(taken);
+            }
         }
     }
 

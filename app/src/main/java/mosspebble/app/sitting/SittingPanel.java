@@ -1,6 +1,7 @@
 package mosspebble.app.sitting;
 
 import java.nio.file.Path;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
@@ -18,7 +19,9 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import javafx.scene.input.TransferMode;
 import javafx.stage.DirectoryChooser;
+import javafx.stage.FileChooser;
 import mosspebble.app.control.Entry;
 import mosspebble.app.model.FileWork;
 import mosspebble.app.model.Results;
@@ -35,11 +38,14 @@ import mosspebble.core.units.Numbers;
 import mosspebble.core.words.TimetableWords;
 import mosspebble.files.Paper;
 import mosspebble.files.SittingSheets;
+import mosspebble.files.TakenTimes;
 import mosspebble.files.TimetableFiles;
 import mosspebble.instruments.ClimateProbe;
 
 /** Who is ready when, what is tight, the stone in hand's day, the hours of the week, the room. */
 final class SittingPanel extends Panel {
+
+    private static final Duration AHEAD = Duration.ofDays(56);
 
     private final SittingModel model;
     private final VBox ready = new VBox(1);
@@ -85,7 +91,22 @@ final class SittingPanel extends Panel {
                     DirectoryChooser chooser = new DirectoryChooser();
                     Optional.ofNullable(chooser.showDialog(getScene().getWindow())).ifPresent(to -> save(files, to.toPath()));
                 });
-        getChildren().addAll(bound, tight, ready, longer, whose, due, week, air, new HBox(8, read, along));
+        Button busy = button("busy", "Busy …", "Reads a calendar of yours (.ics): what is taken there is no time to paint", () -> {
+            FileChooser chooser = new FileChooser();
+            chooser.setTitle("A calendar of yours (.ics)");
+            Optional.ofNullable(chooser.showOpenDialog(getScene().getWindow())).ifPresent(file -> readTaken(files, file.toPath()));
+        });
+        busy.setMinWidth(Region.USE_PREF_SIZE);
+        HBox hours = new HBox(8, week, busy);
+        HBox.setHgrow(week, Priority.ALWAYS);
+        hours.setAlignment(Pos.BOTTOM_LEFT);
+        getChildren().addAll(bound, tight, ready, longer, whose, due, hours, air, new HBox(8, read, along));
+        setOnDragOver(e -> {
+            if (e.getDragboard().hasFiles()) {
+                e.acceptTransferModes(TransferMode.COPY);
+            }
+        });
+        setOnDragDropped(e -> e.getDragboard().getFiles().forEach(f -> readTaken(files, f.toPath())));
         onRefresh(() -> {
             temperature.refresh();
             humidity.refresh();
@@ -108,6 +129,16 @@ final class SittingPanel extends Panel {
         toggle.setMinWidth(Region.USE_PREF_SIZE);
         toggle.setOnAction(e -> change.accept(toggle.isSelected()));
         return toggle;
+    }
+
+    /** Takes over the times that a calendar takes, in place of those it had. */
+    void readTaken(FileWork files, Path file) {
+        Instant from = model.nowProperty().get();
+        files.run("Reading " + file.getFileName(), () -> TakenTimes.read(file, from, from.plus(AHEAD), model.zone()), taken -> {
+            if (model.edit("Busy times", d -> d.withTaken(taken))) {
+                workbench.tell(TimetableWords.taken(taken.size()));
+            }
+        });
     }
 
     /** Saves the timetable as it is shown. */

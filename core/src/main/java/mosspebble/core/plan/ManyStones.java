@@ -61,14 +61,14 @@ public final class ManyStones {
     }
 
     private Workload workload(List<PaintPlan> plans, List<Workload.Hours> hours, Map<String, Instant> due) {
-        plans.forEach(plan -> add(plan, hours));
+        plans.forEach(this::add);
         return new Workload(pieces, waits, hours, from, due, drying);
     }
 
     /** The end of a part of a step: as a piece still to be done, or a moment. */
     private record End(int piece, Instant done) {}
 
-    private void add(PaintPlan plan, List<Workload.Hours> hours) {
+    private void add(PaintPlan plan) {
         String id = plan.project().id();
         List<String> names = plan.names();
         End[] last = new End[names.size()];
@@ -76,7 +76,7 @@ public final class ManyStones {
         for (int number = 0; number < last.length; number++) {
             Step step = plan.steps().get(number);
             int parts = parts(step);
-            Workload.Window pinned = diary.pin(id, names.get(number)).flatMap(p -> window(p, hours)).orElse(Workload.Window.ANY);
+            Workload.Window pinned = diary.pin(id, names.get(number)).flatMap(this::window).orElse(Workload.Window.ANY);
             for (int part = 0; part < parts; part++) {
                 boolean end = part == parts - 1;
                 Duration dries = end ? dries(step).of(step.work().dries()) : Duration.ZERO;
@@ -115,10 +115,11 @@ public final class ManyStones {
     }
 
     /** The time of a pin's sitting; none where it is over, or there is no such sitting any more. */
-    private Optional<Workload.Window> window(Diary.Pin pin, List<Workload.Hours> hours) {
+    private Optional<Workload.Window> window(Diary.Pin pin) {
         Instant begins = pin.sitting().atZone(zone).toInstant();
-        return hours.stream().filter(h -> h.from().equals(begins) && h.to().isAfter(from)).findFirst()
-                .map(h -> new Workload.Window(Optional.of(h.from()), Optional.of(h.to())));
+        return diary.on(pin.sitting().toLocalDate()).stream().filter(s -> s.from().equals(pin.sitting().toLocalTime())).findFirst()
+                .map(s -> begins.plus(s.length())).filter(end -> end.isAfter(from))
+                .map(end -> new Workload.Window(Optional.of(begins), Optional.of(end)));
     }
 
     private Learned hand(Step step) {

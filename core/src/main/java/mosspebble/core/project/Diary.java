@@ -31,13 +31,20 @@ import mosspebble.core.timetable.Workload;
  * @param pins what is to be done in a certain sitting, whatever else
  * @param deeds what was done, in its order
  * @param dryings how long paint took to dry where the painter told
+ * @param taken times in which the painter is elsewhere, in order, none over another
  */
 @RecordBuilder
 public record Diary(String week, List<Day> days, Map<String, LocalDateTime> due, Set<String> resting, List<Pin> pins, List<Deed> deeds,
-        List<Drying> dryings) implements DiaryBuilder.With {
+        List<Drying> dryings, List<Workload.Hours> taken) implements DiaryBuilder.With {
 
     /** Most deeds kept: some 600 stones. */
     public static final int MOST_DEEDS = 20_000;
+
+    /** Most times that are taken. */
+    public static final int MOST_TAKEN = 2_000;
+
+    /** A rest of a sitting shorter than that is none. */
+    private static final Duration LEAST_SITTING = Duration.ofMinutes(15);
 
     /** What is done quicker was ticked off, not timed. */
     private static final long LEAST_SECONDS = 10;
@@ -48,7 +55,7 @@ public record Diary(String week, List<Day> days, Map<String, LocalDateTime> due,
 
     /** Evenings and afternoons at the end of the week, nothing done. */
     public static final Diary USUAL = new Diary("Mon-Fri 19:00-21:00, Sat-Sun 14:00-18:00", List.of(), Map.of(), Set.of(), List.of(),
-            List.of(), List.of());
+            List.of(), List.of(), List.of());
 
     /** The sittings of one day. */
     public record Day(LocalDate date, List<Span> spans) {
@@ -125,11 +132,17 @@ public record Diary(String week, List<Day> days, Map<String, LocalDateTime> due,
         pins = List.copyOf(pins);
         deeds = List.copyOf(deeds);
         dryings = List.copyOf(dryings);
+        taken = taken.stream().sorted(Comparator.comparing(Workload.Hours::from)).toList();
+        for (int i = 1; i < taken.size(); i++) {
+            if (taken.get(i).from().isBefore(taken.get(i - 1).to())) {
+                throw new IllegalArgumentException("Times that are taken must not overlap.");
+            }
+        }
         if (days.stream().map(Day::date).distinct().count() < days.size()) {
             throw new IllegalArgumentException("A day has its sittings once.");
         }
         if (days.size() > MOST_DAYS || pins.size() > MOST_PINS || deeds.size() > MOST_DEEDS
-                || dryings.size() > MOST_DEEDS) {
+                || dryings.size() > MOST_DEEDS || taken.size() > MOST_TAKEN) {
             throw new IllegalArgumentException("A diary keeps " + MOST_DAYS + " days of their own, " + MOST_PINS + " pins and " + MOST_DEEDS
                     + " deeds at most.");
         }
@@ -147,15 +160,36 @@ public record Diary(String week, List<Day> days, Map<String, LocalDateTime> due,
         return usual.getOrDefault(date.getDayOfWeek(), List.of());
     }
 
-    /** All sittings of four weeks from a day on, and of days beyond that have their own; those of a day the clock skips are left out. */
+    /**
+     * All sittings of four weeks from a day on, and of days beyond that have their own, less what is taken; those of a day the clock skips
+     * are left out.
+     */
     public List<Workload.Hours> hours(LocalDate from, ZoneId zone) {
         LocalDate end = days.isEmpty() ? from : days.get(days.size() - 1).date;
         long last = Math.max(7L * WEEKS, Math.min(MOST_DAYS, end.toEpochDay() - from.toEpochDay() + 1));
         List<Workload.Hours> hours = new ArrayList<>();
         for (int day = 0; day < last; day++) {
-            hours.addAll(HoursText.on(from.plusDays(day), on(from.plusDays(day)), zone));
+            HoursText.on(from.plusDays(day), on(from.plusDays(day)), zone).forEach(h -> free(h, hours));
         }
         return hours;
+    }
+
+    /** What is left of a sitting beside what is taken. */
+    private void free(Workload.Hours sitting, List<Workload.Hours> into) {
+        Instant from = sitting.from();
+        for (Workload.Hours busy : taken) {
+            if (busy.to().isAfter(from) && busy.from().isBefore(sitting.to())) {
+                left(from, busy.from(), into);
+                from = busy.to();
+            }
+        }
+        left(from, sitting.to(), into);
+    }
+
+    private static void left(Instant from, Instant to, List<Workload.Hours> into) {
+        if (Duration.between(from, to).compareTo(LEAST_SITTING) >= 0) {
+            into.add(new Workload.Hours(from, to));
+        }
     }
 
     /** With other sittings on one day; those of the week again where they are the same. */

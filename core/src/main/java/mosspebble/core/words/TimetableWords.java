@@ -231,6 +231,12 @@ public final class TimetableWords {
         return "Too late: " + Words.list(each) + ".";
     }
 
+    /** What a calendar took. */
+    public static String taken(int count) {
+        return count == 0 ? "Nothing in this calendar takes time in the coming weeks."
+                : Words.upper(Words.number(count)) + (count == 1 ? " time is taken" : " times are taken") + " by your calendar now; undo frees them.";
+    }
+
     /** What lies on a stone that its plan knows no more. */
     public static String strangers(long count) {
         return Words.upper(Words.number((int) count)) + (count == 1 ? " pass that is done is" : " passes that are done are")
