@@ -87,7 +87,7 @@ final class HemFoot extends HBox {
         count.getStyleClass().add("hem-count");
         count.setMinWidth(Region.USE_PREF_SIZE);
         clock.setAlignment(Pos.CENTER);
-        clock.setMinWidth(118);
+        clock.setMinWidth(Region.USE_PREF_SIZE);
         sit = Panel.button("sit-down", "Sit down", "Work along: one pass after the other, large on the screen (Enter)", sitDown);
         sit.getStyleClass().add("main");
         sit.setPrefSize(170, 64);

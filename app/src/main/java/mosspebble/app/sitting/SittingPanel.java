@@ -97,10 +97,7 @@ final class SittingPanel extends Panel {
             Optional.ofNullable(chooser.showOpenDialog(getScene().getWindow())).ifPresent(file -> readTaken(files, file.toPath()));
         });
         busy.setMinWidth(Region.USE_PREF_SIZE);
-        HBox hours = new HBox(8, week, busy);
-        HBox.setHgrow(week, Priority.ALWAYS);
-        hours.setAlignment(Pos.BOTTOM_LEFT);
-        getChildren().addAll(bound, tight, ready, longer, whose, due, hours, air, new HBox(8, read, along));
+        getChildren().addAll(bound, tight, ready, longer, whose, due, week, air, read, new HBox(8, busy, along));
         setOnDragOver(e -> {
             if (e.getDragboard().hasFiles()) {
                 e.acceptTransferModes(TransferMode.COPY);
