@@ -92,6 +92,7 @@ public final class Bench {
         computing();
         stones();
         sketches();
+        Timetables.print();
         photos();
     }
 
