@@ -264,6 +264,10 @@ class TroubleTest {
         String said = run("sittings", "--demo", "--studio", studio, "--from", "2026-11-27T18:00", "--due", "owl=2026-12-20T12:00");
         assertThat(said).startsWith("Friday 27 November").contains("19:00  ").contains("Owl keeping a lamp: Pencil the design, ")
                 .contains("Owl keeping a lamp: ready on ").contains("in time.").contains("sooner is not possible", "a quarter longer");
+        Path to = folder.resolve("along");
+        run("sittings", "--demo", "--studio", studio, "--from", "2026-11-27T18:00", "--to", to.toString(), "--paper", "LETTER");
+        assertThat(to).isDirectoryContaining("glob:**/sittings.pdf").isDirectoryContaining("glob:**/timetable.ics")
+                .isDirectoryContaining("glob:**/timetable.csv");
         assertThat(run("sittings", "--demo", "--studio", studio, "--hours", "Fri 19:00-19:05")).contains("No sitting is long enough");
         assertThat(run("sittings", "--demo", "--studio", studio, "--hours", "whenever")).contains("is no time of a week");
         assertThat(run("sittings", "--demo", "--studio", studio, "--due", "kite=2026-12-20T12:00")).contains("no stone \"kite\"")

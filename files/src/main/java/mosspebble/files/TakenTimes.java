@@ -66,7 +66,8 @@ public final class TakenTimes {
     }
 
     private static void add(ICalendar calendar, VEvent event, Workload.Hours within, TimeZone zone, List<Workload.Hours> taken) {
-        boolean timed = event.getDateStart() != null && event.getDateStart().getValue() != null && event.getDateStart().getValue().hasTime();
+        boolean timed = event.getDateStart() != null && event.getDateStart().getValue() != null
+                && event.getDateStart().getValue().hasTime();
         boolean free = event.getTransparency() != null && event.getTransparency().isTransparent();
         boolean off = event.getStatus() != null && event.getStatus().isCancelled();
         Optional<Duration> lasts = timed ? lasts(event) : Optional.empty();
@@ -95,7 +96,7 @@ public final class TakenTimes {
                 ? Duration.between(begins, event.getDateEnd().getValue().toInstant())
                 : event.getDuration() != null && event.getDuration().getValue() != null
                         ? Duration.ofMillis(event.getDuration().getValue().toMillis())
-                        : Duration.ZERO;
+                : Duration.ZERO;
         return Optional.of(lasts).filter(d -> !d.isNegative() && !d.isZero() && d.compareTo(LONGEST) <= 0);
     }
 

@@ -90,7 +90,8 @@ class TakenTimesTest {
 
     @Test
     void whateverIsBrokenInItIsSaidOrLeftOut() throws Exception {
-        byte[] good = Files.readAllBytes(calendar("DTSTART;TZID=Europe/Vienna:20261128T150000;;DURATION:PT90M;;RRULE:FREQ=WEEKLY;BYDAY=SA"));
+        byte[] good = Files
+                .readAllBytes(calendar("DTSTART;TZID=Europe/Vienna:20261128T150000;;DURATION:PT90M;;RRULE:FREQ=WEEKLY;BYDAY=SA"));
         SplittableRandom random = new SplittableRandom(5);
         Path file = folder.resolve("broken.ics");
         for (int k = 0; k < 400; k++) {

@@ -205,12 +205,15 @@ public final class SittingModel {
             shown.set(new Shown(plans, null, e.getMessage()));
             ways.set(List.of());
             now.set(instant());
+            desk.askBeside(planning, unwanted -> null, nothing -> {}, error -> {}); // what was asked before is of no use any more
+            desk.askBeside(helping, unwanted -> null, nothing -> {}, error -> {});
             return;
         }
         Optional<Timetable> going = before.table == null ? Optional.empty() : before.table.goingOnAsItIs(workload);
-        shown.set(new Shown(plans, going.orElseGet(() -> Timetable.quick(workload)), ""));
+        Timetable first = going.orElseGet(() -> Timetable.quick(workload));
+        shown.set(new Shown(plans, first, ""));
         now.set(instant()); // after it, so that nobody looks at what was planned before with the time of now
-        desk.askBeside(planning, unwanted -> shown.get().table.goingOn(workload, unwanted), found -> {
+        desk.askBeside(planning, unwanted -> first.goingOn(workload, unwanted), found -> {
             shown.set(new Shown(plans, found, ""));
             help(plans, studio.diary());
         }, error -> {});

@@ -234,7 +234,8 @@ public final class TimetableWords {
     /** What a calendar took. */
     public static String taken(int count) {
         return count == 0 ? "Nothing in this calendar takes time in the coming weeks."
-                : Words.upper(Words.number(count)) + (count == 1 ? " time is taken" : " times are taken") + " by your calendar now; undo frees them.";
+                : Words.upper(Words.number(count)) + (count == 1 ? " time is taken" : " times are taken")
+                        + " by your calendar now; undo frees them.";
     }
 
     /** What lies on a stone that its plan knows no more. */

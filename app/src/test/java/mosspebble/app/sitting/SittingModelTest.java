@@ -1,0 +1,340 @@
+package mosspebble.app.sitting;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.SplittableRandom;
+import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.TimeUnit;
+import java.util.function.BooleanSupplier;
+import mosspebble.app.model.PlanWorker;
+import mosspebble.app.model.Results;
+import mosspebble.app.model.Workbench;
+import mosspebble.core.plan.InTime;
+import mosspebble.core.plan.ManyStones;
+import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.Step;
+import mosspebble.core.project.Diary;
+import mosspebble.core.project.Studio;
+import mosspebble.core.timetable.Span;
+import mosspebble.core.timetable.Timetable;
+import mosspebble.core.timetable.Workload;
+import mosspebble.files.BuiltIn;
+import mosspebble.files.LanternWalk;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Sitting without a window: whole weekends by a clock that is set. */
+class SittingModelTest {
+
+    private static final Studio WALK = LanternWalk.studio(BuiltIn.repertoire());
+
+    private Instant now = Instant.parse("2026-11-27T18:40:00Z");
+    private final BlockingQueue<Runnable> answers = new LinkedBlockingQueue<>();
+    private Workbench workbench;
+    private SittingModel model;
+
+    private final Clock clock = new Clock() {
+        @Override
+        public ZoneId getZone() {
+            return ZoneOffset.UTC;
+        }
+
+        @Override
+        public Clock withZone(ZoneId zone) {
+            return this;
+        }
+
+        @Override
+        public Instant instant() {
+            return now;
+        }
+    };
+
+    private interface Use {
+        void of(PlanWorker desk) throws Exception;
+    }
+
+    private void with(List<String> stones, Use use) throws Exception {
+        workbench = new Workbench(WALK.withProjects(WALK.projects().stream().filter(p -> stones.contains(p.id())).toList()),
+                (s, title) -> {});
+        try (PlanWorker desk = new PlanWorker(BuiltIn::repertoire, answers::add, error -> {
+            throw new AssertionError(error);
+        })) {
+            Results results = new Results(workbench, desk);
+            model = new SittingModel(workbench, results, desk, clock);
+            desk.begin();
+            model.activate();
+            until(() -> model.shown().table() != null && desk.idle());
+            use.of(desk);
+        }
+    }
+
+    private void until(BooleanSupplier condition) throws InterruptedException {
+        long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(60);
+        while (!condition.getAsBoolean() || !answers.isEmpty()) {
+            Runnable next = answers.poll(20, TimeUnit.MILLISECONDS);
+            if (next != null) {
+                next.run();
+            }
+            assertThat(System.nanoTime()).isLessThan(end);
+        }
+    }
+
+    private Diary diary() {
+        return workbench.studio().diary();
+    }
+
+    private PaintPlan plan(String stone) {
+        return model.shown().plans().get(stone);
+    }
+
+    /** Does the next piece, so many times as long as planned; the clock is set to when it is due. */
+    private void doNext(double slow) {
+        Timetable.Placed next = model.shown().next().orElseThrow();
+        now = next.start().isAfter(now) ? next.start() : now;
+        model.tick();
+        Timetable.Placed due = model.shown().next().orElseThrow();
+        Duration hand = Duration.ofMillis((long) (model.shown().piece(due).hand().toMillis() * slow));
+        model.begin();
+        now = now.plus(hand);
+        model.done();
+    }
+
+    /** Nothing before what it waits for was done and dry, hands never at two places. */
+    private void held(Map<String, PaintPlan> plans) {
+        Map<String, Diary.Deed> last = new HashMap<>();
+        Instant free = Instant.MIN;
+        for (Diary.Deed deed : diary().deeds()) {
+            if (deed.spoiled()) {
+                last.remove(deed.stone() + deed.step() + deed.part());
+                continue;
+            }
+            assertThat(deed.from()).as("one pair of hands at %s", deed).isAfterOrEqualTo(free);
+            free = deed.to();
+            PaintPlan plan = plans.get(deed.stone());
+            List<String> names = plan.names();
+            Step step = plan.steps().get(names.indexOf(deed.step()));
+            for (Step.After after : deed.part() == 0 ? step.after() : List.<Step.After>of()) {
+                Step before = plan.steps().get(after.step());
+                Diary.Deed first = last.get(deed.stone() + names.get(after.step()) + (ManyStones.parts(before) - 1));
+                assertThat(first).as("%s comes after %s", deed, names.get(after.step())).isNotNull();
+                assertThat(deed.from()).as("%s on dry %s", deed, first)
+                        .isAfterOrEqualTo(first.to().plus(after.lag(before)).minusSeconds(1));
+            }
+            last.put(deed.stone() + deed.step() + deed.part(), deed);
+        }
+    }
+
+    @Test
+    void nineStonesArePaintedOverTheirSittingsAsPlanned() throws Exception {
+        List<String> all = WALK.projects().stream().map(p -> p.id()).toList();
+        with(all, desk -> {
+            Timetable first = model.shown().table();
+            Map<String, PaintPlan> plans = Map.copyOf(model.shown().plans());
+            assertThat(plans).hasSize(9);
+            int pieces = first.placed().size();
+            for (int i = 0; i < pieces && model.shown().next().isPresent(); i++) {
+                doNext(1);
+                until(() -> ready(all));
+            }
+            assertThat(diary().deeds()).hasSize(pieces);
+            assertThat(model.shown().next()).isEmpty();
+            held(plans);
+            List<Workload.Hours> hours = Diary.USUAL.hours(LocalDate.of(2026, 11, 27), ZoneOffset.UTC);
+            assertThat(diary().deeds()).allSatisfy(d -> assertThat(hours)
+                    .anyMatch(h -> !d.from().isBefore(h.from()) && !d.to().isAfter(h.to())));
+            Instant last = diary().last().orElseThrow().to();
+            assertThat(model.shown().table().end()).as("ready when it was promised, or sooner")
+                    .isBeforeOrEqualTo(first.end().plusSeconds(90));
+            assertThat(last).isBefore(first.end());
+            for (String id : all) {
+                assertThat(model.stepsDone(id)).isEqualTo(plans.get(id).steps().size());
+                assertThat(model.strangers(id)).isZero();
+            }
+        });
+    }
+
+    private boolean ready(List<String> stones) {
+        return stones.stream().allMatch(id -> workbench.studio().project(id).orElseThrow().equals(
+                plan(id) == null ? null : plan(id).project()));
+    }
+
+    @ParameterizedTest
+    @ValueSource(longs = {3, 8})
+    void whateverHappensTheRestIsPlannedFromWhatIsReallyThere(long seed) throws Exception {
+        SplittableRandom random = new SplittableRandom(seed);
+        List<String> three = List.of("owl", "snail", "toadstool");
+        with(three, desk -> {
+            Map<String, PaintPlan> plans = Map.copyOf(model.shown().plans());
+            for (int i = 0; i < 300 && model.shown().next().isPresent(); i++) {
+                switch (random.nextInt(12)) {
+                    case 0 -> model.notYet(Duration.ofMinutes(random.nextInt(2, 40)));
+                    case 1 -> model.again();
+                    case 2 -> model.back();
+                    case 3 -> now = now.plus(Duration.ofMinutes(random.nextInt(1, 300)));
+                    case 4 -> workbench.undo();
+                    default -> doNext(random.nextDouble(0.4, 2.5));
+                }
+                model.tick();
+                until(() -> ready(three));
+            }
+            while (model.shown().next().isPresent()) {
+                doNext(1);
+                until(() -> ready(three));
+            }
+            held(plans);
+            three.forEach(id -> assertThat(model.stepsDone(id)).isEqualTo(plans.get(id).steps().size()));
+        });
+    }
+
+    @Test
+    void whatIsInHandStaysInHandAndPaintThatIsDrySoonerIsWrittenDown() throws Exception {
+        now = Instant.parse("2026-11-28T14:00:00Z");
+        with(List.of("owl", "fox"), desk -> {
+            Map<String, Integer> seen = new HashMap<>();
+            for (int i = 0; i < 40 && diary().dryings().isEmpty(); i++) {
+                Timetable.Placed next = model.shown().next().orElseThrow();
+                boolean waits = next.start().isAfter(now.plus(Duration.ofMinutes(5)));
+                Workload.Piece piece = model.shown().piece(next);
+                seen.merge(piece.stone(), 1, Integer::sum);
+                if (waits && !plan(piece.stone()).steps().get(piece.step()).after().isEmpty()
+                        && model.sameSitting(now, next.start())) {
+                    now = now.plus(Duration.between(now, next.start()).dividedBy(2));
+                    model.tick();
+                    model.begin();
+                    until(() -> desk.idle());
+                    assertThat(model.begun()).as("still in hand after planning anew").isPresent();
+                    assertThat(model.shown().piece(model.shown().next().orElseThrow()).step()).isEqualTo(piece.step());
+                    now = now.plusSeconds(60);
+                    model.done();
+                } else {
+                    doNext(1);
+                }
+                until(() -> ready(List.of("owl", "fox")));
+            }
+            assertThat(diary().dryings()).isNotEmpty().allSatisfy(d -> assertThat(d.seconds()).isLessThan(d.usualSeconds()));
+        });
+    }
+
+    @Test
+    void dryingIsToldUntilItIsDryAlsoByASecondModel() throws Exception {
+        with(List.of("snail"), desk -> {
+            doNext(1);
+            SittingModel.Drying drying = model.drying("snail").orElseThrow();
+            Duration dries = plan("snail").steps().get(0).work().dries();
+            assertThat(drying.until()).isEqualTo(drying.since().plus(dries));
+            now = drying.since().plus(dries.dividedBy(4));
+            model.tick();
+            assertThat(model.drying("snail").orElseThrow().share(now)).isBetween(0.24, 0.26);
+            Results results = new Results(workbench, desk);
+            SittingModel other = new SittingModel(workbench, results, desk, clock);
+            until(() -> results.thumbs().size() == 1);
+            assertThat(other.drying("snail")).as("after a restart").isEqualTo(model.drying("snail"));
+            now = drying.until().plusSeconds(1);
+            model.tick();
+            assertThat(model.drying("snail")).isEmpty();
+            now = drying.since().minus(Duration.ofHours(3));
+            model.activate();
+            assertThat(workbench.noticeProperty().get()).as("a clock that goes behind").startsWith("The clock shows").contains("Undo");
+        });
+    }
+
+    @Test
+    void hoursAreChangedAndWhatCannotBeIsSaidAndLosesNothing() throws Exception {
+        with(List.of("snail"), desk -> {
+            LocalDate friday = LocalDate.of(2026, 11, 27);
+            Span was = diary().on(friday).get(0);
+            assertThat(model.resize(friday, was, new Span(LocalTime.of(18, 0), LocalTime.of(22, 15)))).isTrue();
+            model.addSitting(friday, new Span(LocalTime.of(8, 0), LocalTime.of(9, 0)));
+            assertThat(diary().on(friday)).hasSize(2);
+            model.addSitting(friday, new Span(LocalTime.of(8, 30), LocalTime.of(9, 30)));
+            assertThat(workbench.noticeProperty().get()).contains("overlap");
+            assertThat(diary().on(friday)).hasSize(2);
+            model.edit("Never", d -> d.withWeek("").withDays(List.of()));
+            until(() -> desk.idle());
+            assertThat(model.shown().table()).isNull();
+            assertThat(model.shown().trouble()).contains("no sitting");
+            model.edit("A minute", d -> d.withWeek("Mon 19:00-19:20").withDays(List.of()));
+            until(() -> desk.idle());
+            assertThat(model.shown().table()).isNotNull();
+            model.dropSitting(LocalDate.of(2026, 11, 30), new Span(LocalTime.of(19, 0), LocalTime.of(19, 20)));
+            assertThat(diary().on(LocalDate.of(2026, 11, 30))).isEmpty();
+            workbench.undo();
+            workbench.undo();
+            workbench.undo();
+            assertThat(diary().on(friday)).hasSize(2);
+        });
+    }
+
+    @Test
+    void theDryerIsOfferedAndTakenWhereItHelps() throws Exception {
+        with(List.of("owl"), desk -> {
+            Instant alone = model.shown().table().ready().get("owl").at();
+            List<InTime.Way> offered = new ArrayList<>();
+            for (int hours = 6; hours < 60 && offered.stream().noneMatch(w -> w.means() instanceof InTime.Means.Dryer); hours += 6) {
+                LocalDateTime due = LocalDateTime.ofInstant(alone, ZoneOffset.UTC).minusHours(hours);
+                model.edit("Due", d -> d.withDue("owl", Optional.of(due)));
+                until(() -> desk.idle());
+                offered = model.waysProperty().get();
+                assertThat(model.shown().table().ready().get("owl").late()).isPositive();
+                assertThat(offered).isNotEmpty();
+            }
+            InTime.Means first = offered.get(0).means();
+            int left = offered.get(0).late();
+            model.take(first);
+            until(() -> desk.idle() && ready(List.of("owl")));
+            assertThat(model.shown().table().ready().values().stream().filter(r -> !r.late().isZero()).count()).isLessThanOrEqualTo(left);
+        });
+    }
+
+    @Test
+    void stitchesHoldAllThatIsPlannedEachOfOneStoneWithoutAPause() throws Exception {
+        with(List.of("owl", "snail", "fox"), desk -> {
+            Timetable table = model.shown().table();
+            Map<LocalDate, List<Bundle>> days = Bundle.byDay(table, ZoneOffset.UTC);
+            List<Timetable.Placed> all = days.values().stream().flatMap(List::stream).flatMap(b -> b.placed().stream()).toList();
+            assertThat(all).isEqualTo(table.placed());
+            days.forEach((date, bundles) -> bundles.forEach(b -> {
+                assertThat(b.start().atZone(ZoneOffset.UTC).toLocalDate()).isEqualTo(date);
+                assertThat(b.placed()).allSatisfy(p -> assertThat(model.shown().piece(p).stone()).isEqualTo(b.stone()));
+                for (int i = 1; i < b.placed().size(); i++) {
+                    assertThat(Duration.between(b.placed().get(i - 1).end(), b.placed().get(i).start())).isLessThanOrEqualTo(
+                            Duration.ofMinutes(1));
+                }
+                assertThat(b.dry(table)).isAfterOrEqualTo(b.end());
+                assertThat(model.steps(b)).isNotEmpty().doesNotHaveDuplicates();
+            }));
+            assertThat(days.values().stream().mapToInt(List::size).sum()).as("short passes in a row are one stitch")
+                    .isLessThan(table.placed().size());
+        });
+    }
+
+    @Test
+    void theSoundIsSoftAndDiesAway() {
+        byte[] wave = Chime.wave();
+        int loudest = 0;
+        int atEnd = 0;
+        for (int i = 0; i + 1 < wave.length; i += 2) {
+            int value = Math.abs((short) ((wave[i + 1] << 8) | (wave[i] & 0xff)));
+            loudest = Math.max(loudest, value);
+            atEnd = i > wave.length - 2_000 ? Math.max(atEnd, value) : atEnd;
+        }
+        assertThat(loudest).as("a third of full scale at most").isBetween(2_000, Short.MAX_VALUE / 3);
+        assertThat(atEnd).isLessThan(loudest / 20);
+    }
+}
