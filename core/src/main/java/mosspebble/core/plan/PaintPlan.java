@@ -121,7 +121,7 @@ public record PaintPlan(List<FacePlan> faces, Optional<EdgeStrip> edge, Schedule
         return schedule.steps();
     }
 
-    /** Each step by a name of its own within the plan, which stays as long as the step does: side, key, and a number for the second of one. */
+    /** Each step by a name of its own within the plan: side, key, and a number for the second of one. It stays as long as the step does. */
     public List<String> names() {
         Map<String, Integer> known = new HashMap<>();
         List<String> names = new ArrayList<>();

@@ -17,8 +17,8 @@ import java.util.function.BooleanSupplier;
  * Finds timetables. Pieces are dispatched one after the other into the hours, the most urgent of those that can begin soonest first, with
  * many tastes of urgency (multi-start priority rules; R. Kolisch and S. Hartmann 1999, as in {@link HandOrder}); then single pieces are
  * moved in the best order as long as that is better. What counts, in this order: pieces that are not done by when they should be, stones
- * that are late, by how much, the number of sittings, the end, the time one sits, changes of load and tool. The bound is that of one machine with heads and tails whose work may
- * be interrupted (J. R. Jackson 1955), within the hours. Times in seconds from the beginning.
+ * that are late, by how much, the number of sittings, the end, the time one sits, changes of load and tool. The bound is that of one
+ * machine with heads and tails whose work may be interrupted (J. R. Jackson 1955), within the hours. Times in seconds from the beginning.
  */
 final class TimetableSearch {
 
@@ -431,7 +431,7 @@ final class TimetableSearch {
         return start;
     }
 
-    /** Pieces done too late, stones that are late, by how much together, sittings, the end, the time one sits, loads taken up, tools taken up. */
+    /** Pieces done too late, stones that are late, by how much together, sittings, the end, the time one sits, loads and tools taken up. */
     private long[] cost(int[] order) {
         long[] start = starts(order);
         long[] ready = new long[stones.size()];
