@@ -67,7 +67,8 @@ final class Timetables {
                 }
                 System.out.printf(Locale.ROOT,
                         "| timetable of %d stones of %d, %s: worst of %d | first answer %.2f s, %.2f %% over the bound "
-                                + "| best %.2f s, %.2f %% | wanted: 0.2 s (30 stones 1 s), then within 2 %% in 3 s (30 stones 5 %% in 15 s) |%n",
+                                + "| best %.2f s, %.2f %% |"
+                                + " wanted: 0.2 s (30 stones 1 s), then within 2 %% in 3 s (30 stones 5 %% in 15 s) |%n",
                         size[0], size[1], evenings ? "evenings" : "always", SEEDS, seconds, 100 * first, slowest, 100 * best);
             }
         }
