@@ -307,7 +307,7 @@ public final class Main implements Callable<Integer> {
                         r -> System.out.println(TimetableWords.ready(table, r, plans.get(r.stone()).project().name(), zone)));
                 if (!plans.isEmpty()) {
                     System.out.println(TimetableWords.bound(table, zone));
-                    System.out.println(TimetableWords.stretched(table));
+                    System.out.println(TimetableWords.stretched(table, zone));
                 }
                 return troubled;
             } catch (IllegalArgumentException | FileTrouble e) {

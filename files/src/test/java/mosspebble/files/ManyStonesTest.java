@@ -16,7 +16,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import mosspebble.core.area.Remembered;
+import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Palette;
+import mosspebble.core.plan.DoneSteps;
 import mosspebble.core.plan.InTime;
 import mosspebble.core.plan.ManyStones;
 import mosspebble.core.plan.PaintPlan;
@@ -106,7 +108,7 @@ class ManyStonesTest {
                 .contains(" late; alone it could not be ready")
                 .contains("December");
         assertThat(TimetableWords.bound(table, ZoneOffset.UTC)).startsWith("All are ready on ").endsWith("; sooner is not possible.");
-        assertThat(TimetableWords.stretched(table)).startsWith("If everything takes a quarter longer");
+        assertThat(TimetableWords.stretched(table, ZoneOffset.UTC)).startsWith("If everything takes a quarter longer");
         List<String> lines = TimetableWords.lines(table, PLANS, ZoneOffset.UTC);
         assertThat(lines.get(0)).isEqualTo("Friday 27 November");
         assertThat(lines).anyMatch(l -> l.matches("  \\d+:\\d\\d  Snail with post: Fill the letter, \\d+ min"));
@@ -252,5 +254,42 @@ class ManyStonesTest {
                     withinPercentage(3));
         }
         assertThat(TimetableWords.hand(kind, quick.hand(kind))).matches("Filling, .*: 0.5\\d* of the usual time .*, from 40 times");
+    }
+
+    private static Diary all(PaintPlan plan) {
+        Diary diary = Diary.USUAL;
+        for (int i = 0; i < plan.steps().size(); i++) {
+            for (int part = 0; part < ManyStones.parts(plan.steps().get(i)); part++) {
+                diary = diary.plus(new Diary.Deed(plan.project().id(), plan.names().get(i), part, FRIDAY, FRIDAY, false));
+            }
+        }
+        return diary;
+    }
+
+    @Test
+    void aPassDoneWithAnotherPaintCountsForThePassInItsPlace() {
+        PaintPlan planned = PLANS.get("toadstool");
+        Studio studio = LanternWalk.studio(BuiltIn.repertoire());
+        Workshop workshop = new Workshop(new Palette(studio.shelf()), BuiltIn.repertoire(), studio.climate(), List.of());
+        int tried = 0;
+        for (String slot : planned.project().colours().keySet()) {
+            PaintPlan told = Plans.plan(planned.project().withOrder(planned.order()).withColour(slot, Mix.of("plum")),
+                    Survey.of(planned.project().stone()), workshop, new Remembered());
+            if (told.names().equals(planned.names()) || told.steps().size() != planned.steps().size()) {
+                continue; // nothing else is painted, or in other coats
+            }
+            tried++;
+            DoneSteps done = new DoneSteps(told, all(planned));
+            long others = told.names().stream().filter(n -> !planned.names().contains(n)).count();
+            assertThat(others).isPositive();
+            assertThat(done.strangers()).as("%s in plum: %s", slot, told.names()).isLessThan((int) others);
+            assertThat(ManyStones.workload(List.of(told), all(planned), FRIDAY, UTC).pieces().size()).isLessThan((int) others);
+        }
+        assertThat(tried).isGreaterThan(1);
+        assertThat(new DoneSteps(planned, all(planned)).inOrder()).isEqualTo(planned.steps().size());
+        assertThat(new DoneSteps(planned, Diary.USUAL).begun()).isFalse();
+        Diary gone = Diary.USUAL.plus(new Diary.Deed("toadstool", "FRONT FILL part:a_bell gold", 0, FRIDAY, FRIDAY, false));
+        assertThat(new DoneSteps(planned, gone).strangers()).as("a bell that is no longer there").isEqualTo(1);
+        assertThat(new DoneSteps(PLANS.get("owl"), gone).strangers()).isZero();
     }
 }

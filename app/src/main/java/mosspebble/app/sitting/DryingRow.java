@@ -14,7 +14,7 @@ import mosspebble.core.words.TimetableWords;
 /** All that dries at the moment, each with a hairline that fills and the time from when it can be touched. */
 final class DryingRow extends HBox {
 
-    private static final double WIDE = 150;
+    private static final double WIDE = 190;
 
     private final SittingModel model;
     private final Results results;
@@ -44,7 +44,7 @@ final class DryingRow extends HBox {
             VBox entry = (VBox) getChildren().get(i);
             if (drying.isPresent()) {
                 ((Label) entry.getChildren().get(0)).setText(model.name(now.get(i)));
-                ((Label) entry.getChildren().get(2)).setText(TimetableWords.dry(drying.get().until(), model.nowProperty().get(),
+                ((Label) entry.getChildren().get(2)).setText(TimetableWords.dry(drying.get().until(), drying.get().latest(), model.nowProperty().get(),
                         model.zone()));
                 Hairline.fill((StackPane) entry.getChildren().get(1), drying.get().share(model.nowProperty().get()), WIDE);
             }

@@ -23,6 +23,7 @@ import javafx.collections.MapChangeListener;
 import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
+import mosspebble.core.plan.DoneSteps;
 import mosspebble.core.plan.InTime;
 import mosspebble.core.plan.ManyStones;
 import mosspebble.core.plan.PaintPlan;
@@ -30,6 +31,7 @@ import mosspebble.core.plan.Step;
 import mosspebble.core.project.Diary;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
+import mosspebble.core.timetable.Learned;
 import mosspebble.core.timetable.Span;
 import mosspebble.core.timetable.Timetable;
 import mosspebble.core.timetable.Workload;
@@ -356,13 +358,13 @@ public final class SittingModel {
     /** The drying that a piece waited for the longest, if it waited for paint. */
     private Optional<Diary.Drying> waitedFor(Workload.Piece piece, Instant at) {
         PaintPlan plan = shown.get().plans.get(piece.stone());
-        List<String> names = plan.names();
+        DoneSteps done = new DoneSteps(plan, diary());
         Instant longest = Instant.MIN;
         Diary.Drying found = null;
         for (Step.After after : plan.steps().get(piece.step()).after()) {
             Step before = plan.steps().get(after.step());
             Duration lag = after.lag(before);
-            Optional<Diary.Deed> deed = diary().done(piece.stone(), names.get(after.step()), ManyStones.parts(before) - 1);
+            Optional<Diary.Deed> deed = done.done(after.step(), ManyStones.parts(before) - 1);
             if (deed.isPresent() && lag.toSeconds() > 0 && deed.get().to().plus(lag).isAfter(longest)) {
                 longest = deed.get().to().plus(lag);
                 found = new Diary.Drying(ManyStones.load(before), lag.toSeconds(),
@@ -461,7 +463,7 @@ public final class SittingModel {
         PaintPlan plan = plan(stone).orElse(null);
         Known known = dries.get(stone);
         if (plan != null && (known == null || known.plan != plan)) {
-            known = new Known(plan, longest(stone, plan));
+            known = new Known(plan, longest(plan));
             dries.put(stone, known);
         }
         return Optional.ofNullable(known).flatMap(Known::drying).filter(d -> d.until.isAfter(now.get()));
@@ -469,21 +471,19 @@ public final class SittingModel {
 
     private record Known(PaintPlan plan, Optional<Drying> drying) {}
 
-    private Optional<Drying> longest(String stone, PaintPlan plan) {
-        if (!diary().begun(stone)) {
-            return Optional.empty();
-        }
-        List<String> names = plan.names();
+    private Optional<Drying> longest(PaintPlan plan) {
+        DoneSteps done = new DoneSteps(plan, diary());
         Drying longest = null;
-        for (int i = 0; i < names.size(); i++) {
+        for (int i = 0; done.begun() && i < plan.steps().size(); i++) {
             Step step = plan.steps().get(i);
             int parts = ManyStones.parts(step);
+            Learned dries = diary().dries(ManyStones.load(step));
             for (int part = 0; part < parts; part++) {
-                Optional<Diary.Deed> deed = diary().done(stone, names.get(i), part);
-                Duration waits = diary().dries(ManyStones.load(step))
-                        .of(part < parts - 1 ? step.work().between().dividedBy(parts - 1) : step.work().dries());
-                if (deed.isPresent() && !waits.isZero()) {
-                    Drying each = new Drying(deed.get().to(), deed.get().to().plus(waits));
+                Duration usual = part < parts - 1 ? step.work().between().dividedBy(parts - 1) : step.work().dries();
+                Optional<Diary.Deed> deed = done.done(i, part);
+                if (deed.isPresent() && !usual.isZero()) {
+                    Instant since = deed.get().to();
+                    Drying each = new Drying(since, since.plus(dries.of(usual)), since.plus(dries.atMost(usual)));
                     longest = longest == null || each.until.isAfter(longest.until) ? each : longest;
                 }
             }
@@ -491,8 +491,13 @@ public final class SittingModel {
         return Optional.ofNullable(longest);
     }
 
-    /** Paint that dries. */
-    public record Drying(Instant since, Instant until) {
+    /**
+     * Paint that dries.
+     *
+     * @param until when it is expected to be dry
+     * @param latest when it is dry where it takes long
+     */
+    public record Drying(Instant since, Instant until, Instant latest) {
         /** How far it is, 0 to 1. */
         public double share(Instant at) {
             double whole = Math.max(1, Duration.between(since, until).toMillis());
@@ -502,23 +507,11 @@ public final class SittingModel {
 
     /** How many steps of a stone are done from the first on: as far as its picture goes. */
     public int stepsDone(String stone) {
-        PaintPlan plan = plan(stone).orElse(null);
-        if (plan == null || !diary().begun(stone)) {
-            return 0;
-        }
-        List<String> names = plan.names();
-        int done = 0;
-        while (done < names.size() && diary().done(stone, names.get(done), ManyStones.parts(plan.steps().get(done)) - 1).isPresent()) {
-            done++;
-        }
-        return done;
+        return plan(stone).map(p -> new DoneSteps(p, diary()).inOrder()).orElse(0);
     }
 
-    /** Deeds on a stone that its plan knows no more: it was changed since. */
-    public long strangers(String stone) {
-        List<String> names = plan(stone).map(PaintPlan::names).orElse(List.of());
-        return diary().deeds().stream().filter(d -> d.stone().equals(stone) && !d.spoiled() && !names.contains(d.step()))
-                .map(Diary.Deed::step)
-                .distinct().count();
+    /** Steps done on a stone that its plan knows no more: it was changed since. */
+    public int strangers(String stone) {
+        return plan(stone).map(p -> new DoneSteps(p, diary()).strangers()).orElse(0);
     }
 }

@@ -221,7 +221,7 @@ final class SittingPanel extends Panel {
         tight.getChildren().clear();
         Timetable table = shown.table();
         bound.setText(table == null || table.placed().isEmpty() ? "" : TimetableWords.bound(table, model.zone()));
-        longer.setText(table == null || table.placed().isEmpty() ? "" : TimetableWords.stretched(table));
+        longer.setText(table == null || table.placed().isEmpty() ? "" : TimetableWords.stretched(table, model.zone()));
         if (table == null) {
             return;
         }

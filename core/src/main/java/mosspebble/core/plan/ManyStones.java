@@ -71,6 +71,7 @@ public final class ManyStones {
     private void add(PaintPlan plan) {
         String id = plan.project().id();
         List<String> names = plan.names();
+        DoneSteps done = new DoneSteps(plan, diary);
         End[] last = new End[names.size()];
         End before = null;
         for (int number = 0; number < last.length; number++) {
@@ -80,7 +81,7 @@ public final class ManyStones {
             for (int part = 0; part < parts; part++) {
                 boolean end = part == parts - 1;
                 Duration dries = end ? dries(step).of(step.work().dries()) : Duration.ZERO;
-                Optional<Diary.Deed> deed = diary.done(id, names.get(number), part);
+                Optional<Diary.Deed> deed = done.done(number, part);
                 if (deed.isPresent()) {
                     before = new End(-1, deed.get().to());
                     drying.merge(id, deed.get().to().plus(dries), (a, b) -> a.isAfter(b) ? a : b);

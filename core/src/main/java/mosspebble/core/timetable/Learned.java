@@ -43,4 +43,9 @@ public record Learned(double factor, double low, double high, int count) {
     public Duration of(Duration usual) {
         return factor == 1 ? usual : Duration.ofSeconds(Math.round(usual.toMillis() * factor / 1_000));
     }
+
+    /** What a usual time is at most for this painter, one standard deviation longer. */
+    public Duration atMost(Duration usual) {
+        return Duration.ofSeconds(Math.round(usual.toMillis() * high / 1_000));
+    }
 }

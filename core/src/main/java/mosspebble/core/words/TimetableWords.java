@@ -8,6 +8,7 @@ import java.time.LocalTime;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -43,6 +44,7 @@ public final class TimetableWords {
     private static final DateTimeFormatter NEAR = DateTimeFormatter.ofPattern("EEEE H:mm", Locale.ENGLISH);
     private static final DateTimeFormatter FAR = DateTimeFormatter.ofPattern("EEEE d MMMM, H:mm", Locale.ENGLISH);
 
+    private static final int MOST_BROKEN = 3;
     private static final Map<String, String> WORK = Map.of("PREPARE", "Preparing", "PENCIL", "Pencilling", "PRIME", "Priming", "GROUND",
             "The ground", "FILL", "Filling", "SHADE", "Shading", "DETAIL", "Details", "OUTLINE", "Outlines", "HIGHLIGHT", "Highlights",
             "SEAL", "Sealing");
@@ -91,15 +93,25 @@ public final class TimetableWords {
         return "Ready: " + stone;
     }
 
-    /** What becomes of it if everything takes a quarter longer. */
-    public static String stretched(Timetable table) {
+    /** What becomes of it if everything takes a quarter longer, and which sittings do not hold what is planned for them then. */
+    public static String stretched(Timetable table, ZoneId zone) {
         Timetable longer = table.stretched(1.25);
         int more = longer.sittings() - table.sittings();
         long late = longer.ready().values().stream().filter(r -> !r.late().isZero()).count();
         long before = table.ready().values().stream().filter(r -> !r.late().isZero()).count();
+        List<String> breaks = broken(table, longer, zone);
         return "If everything takes a quarter longer, all are ready " + Durations.words(Duration.between(table.end(), longer.end()))
                 + " later" + (more > 0 ? ", in " + Words.number(more) + " more " + (more == 1 ? "sitting" : "sittings") : "")
-                + (late > before ? "; " + Words.number((int) (late - before)) + " more would be late" : "") + ".";
+                + (late > before ? "; " + Words.number((int) (late - before)) + " more would be late" : "")
+                + (breaks.isEmpty() ? "" : "; too short then: " + Words.list(breaks)) + ".";
+    }
+
+    /** Days whose sittings do not hold all that was planned for them, the next ones. */
+    private static List<String> broken(Timetable table, Timetable longer, ZoneId zone) {
+        Map<Integer, LocalDate> planned = new HashMap<>();
+        table.placed().forEach(p -> planned.put(p.piece(), p.start().atZone(zone).toLocalDate()));
+        return longer.placed().stream().filter(p -> p.start().atZone(zone).toLocalDate().isAfter(planned.get(p.piece())))
+                .map(p -> planned.get(p.piece())).distinct().sorted().limit(MOST_BROKEN).map(WEEKDAY::format).toList();
     }
 
     /** What would help, as a button that does it. */
@@ -186,6 +198,12 @@ public final class TimetableWords {
                 : SOON.format(until.atZone(zone)));
     }
 
+    /** From when something can be touched, and how long it may take. */
+    public static String dry(Instant until, Instant latest, Instant now, ZoneId zone) {
+        return dry(until, now, zone) + ", at the latest " + (latest.atZone(zone).toLocalDate().equals(until.atZone(zone).toLocalDate())
+                ? TIME.format(latest.atZone(zone)) : SOON.format(latest.atZone(zone)));
+    }
+
     /** What is asked when the clock goes behind what was done. */
     public static String clockBehind(Instant now, Instant done, ZoneId zone) {
         return "The clock shows " + moment(now, now, zone) + ", but the last pass was done at " + moment(done, now, zone)
@@ -239,8 +257,8 @@ public final class TimetableWords {
     }
 
     /** What lies on a stone that its plan knows no more. */
-    public static String strangers(long count) {
-        return Words.upper(Words.number((int) count)) + (count == 1 ? " pass that is done is" : " passes that are done are")
+    public static String strangers(int count) {
+        return Words.upper(Words.number(count)) + (count == 1 ? " pass that is done is" : " passes that are done are")
                 + " no longer in the plan, which was changed since.";
     }
 
