@@ -325,6 +325,8 @@ public final class MossPebbleApp extends Application {
             thread.setDaemon(true);
             return thread;
         });
+        SittingModel sitting = shell.sitting();
+        watch.scheduleWithFixedDelay(() -> Platform.runLater(sitting::tick), 1, 1, TimeUnit.SECONDS); // no animation: that draws at 60 Hz
         StudioStore mine = store;
         watch.execute(() -> {
             try {

@@ -191,7 +191,7 @@ class NewcomerTest {
             assertThat(app.text("#name")).isEqualTo("Lantern Walk");
             app.keys(KeyCode.DIGIT5);
             app.settled();
-            assertThat(app.text("#total-hand")).isNotEqualTo("–");
+            app.until("the hem of all stones", () -> app.present("#bound") && app.text("#bound").contains("ready"));
         }
     }
 

@@ -100,7 +100,7 @@ class ScreensTest {
                 });
                 assertThat(workbench(app).noticeProperty().get()).as(action.name()).doesNotStartWith("There is nothing called");
                 app.robot.interact(() -> {
-                    for (String close : new String[] {"#help-close", "#log-close"}) {
+                    for (String close : new String[] {"#help-close", "#log-close", "#work-leave"}) {
                         app.robot.lookup(close).tryQuery().filter(Node::isVisible).ifPresent(n -> ((javafx.scene.control.Button) n).fire());
                     }
                 });
@@ -109,7 +109,7 @@ class ScreensTest {
             app.robot.interact(() -> app.find("#cloth").requestFocus());
             app.keys(KeyCode.F1);
             app.until("the help", () -> app.present("#help"));
-            List<String> shown = app.robot.lookup(n -> n instanceof Label && n.getStyleClass().contains("key")).queryAll().stream()
+            List<String> shown = app.robot.lookup("#help .key").queryAll().stream()
                     .map(n -> ((Label) n).getText()).toList();
             List<Action> keyed = actions.stream().filter(a -> !a.key().isEmpty()).toList();
             assertThat(shown).containsExactlyInAnyOrderElementsOf(keyed.stream().map(Action::key).toList());

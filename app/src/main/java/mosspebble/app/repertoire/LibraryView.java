@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.atomic.AtomicBoolean;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.geometry.Bounds;
@@ -58,6 +59,7 @@ public final class LibraryView extends BorderPane {
     private final VBox shelves = new VBox(6);
     private final ScrollPane scroll = new ScrollPane(shelves);
     private final Map<Offer, Button> cards = new HashMap<>();
+    private final AtomicBoolean open = new AtomicBoolean(true);
     private Shelf paintedWith;
     private final Label purpose = new Label();
     /** So long after the last letter the shelves follow. */
@@ -103,6 +105,7 @@ public final class LibraryView extends BorderPane {
         scroll.vvalueProperty().addListener((o, a, b) -> paintSeen());
         scroll.viewportBoundsProperty().addListener((o, a, b) -> paintSeen());
         shelves.heightProperty().addListener((o, a, b) -> paintSeen());
+        visibleProperty().addListener((o, a, b) -> open.set(b)); // what nobody looks at any more need not be painted
         setCenter(scroll);
         setOnDragOver(e -> {
             if (e.getDragboard().hasFiles()) {
@@ -168,7 +171,7 @@ public final class LibraryView extends BorderPane {
     }
 
     private Button card(Offer offer, Studio studio) {
-        Sample sample = new Sample(offer.subject(), studio, desk, Screen.getPrimary().getOutputScaleX());
+        Sample sample = new Sample(offer.subject(), studio, desk, Screen.getPrimary().getOutputScaleX(), open::get);
         Label title = new Label(offer.title());
         title.getStyleClass().add("small");
         title.setWrapText(true);

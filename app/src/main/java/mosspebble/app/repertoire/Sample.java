@@ -3,6 +3,7 @@ package mosspebble.app.repertoire;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.BooleanSupplier;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.image.ImageView;
@@ -61,23 +62,28 @@ final class Sample extends StackPane {
      */
     private record Painted(PaintPlan plan, StonePicture picture, List<PlacedPart> guides) {}
 
-    private Runnable ask;
+    private final Runnable ask;
+    private boolean asked;
 
     /**
      * @param outputScale pixels of the screen per pixel of the interface
+     * @param wanted whether anybody still looks at it; from any thread
      */
-    Sample(Subject subject, Studio studio, PlanWorker desk, double outputScale) {
+    Sample(Subject subject, Studio studio, PlanWorker desk, double outputScale, BooleanSupplier wanted) {
         setMinSize(WIDE, HIGH);
         setMaxSize(WIDE, HIGH);
         setMouseTransparent(true);
-        ask = () -> desk.askLater(new PlanWorker.Line(), d -> painted(subject, studio, d, outputScale), this::show);
+        ask = () -> desk.askLater(new PlanWorker.Line(),
+                d -> wanted.getAsBoolean() ? Optional.of(painted(subject, studio, d, outputScale)) : Optional.<Painted>empty(),
+                done -> done.ifPresentOrElse(this::show, () -> asked = false));
     }
 
     /** Has it painted, the first time it is seen. */
     void seen() {
-        Runnable first = ask;
-        ask = () -> {};
-        first.run();
+        if (!asked) {
+            asked = true;
+            ask.run();
+        }
     }
 
     private static Painted painted(Subject subject, Studio studio, PlanWorker d, double outputScale) {

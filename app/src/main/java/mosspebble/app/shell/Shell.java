@@ -9,9 +9,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import javafx.animation.Animation;
-import javafx.animation.KeyFrame;
-import javafx.animation.Timeline;
 import javafx.application.Platform;
 import javafx.beans.binding.Bindings;
 import javafx.geometry.Insets;
@@ -32,7 +29,6 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.scene.text.TextAlignment;
 import javafx.stage.FileChooser;
-import javafx.util.Duration;
 import mosspebble.app.basket.BasketScreen;
 import mosspebble.app.buildup.BuildUpScreen;
 import mosspebble.app.buildup.MendModel;
@@ -199,15 +195,6 @@ public final class Shell extends StackPane {
         workbench.studioProperty().addListener((o, a, b) -> refresh());
         show.planProperty().addListener((o, a, b) -> refresh());
         addEventFilter(KeyEvent.KEY_PRESSED, this::key);
-        Timeline clock = new Timeline(new KeyFrame(Duration.seconds(1), e -> sitting.tick()));
-        clock.setCycleCount(Animation.INDEFINITE);
-        sceneProperty().addListener((o, a, b) -> {
-            if (b == null) {
-                clock.stop(); // a window that is gone tells no time
-            } else {
-                clock.play();
-            }
-        });
         stage();
         refresh();
     }

@@ -44,8 +44,8 @@ final class DryingRow extends HBox {
             VBox entry = (VBox) getChildren().get(i);
             if (drying.isPresent()) {
                 ((Label) entry.getChildren().get(0)).setText(model.name(now.get(i)));
-                ((Label) entry.getChildren().get(2)).setText(TimetableWords.dry(drying.get().until(), drying.get().latest(), model.nowProperty().get(),
-                        model.zone()));
+                ((Label) entry.getChildren().get(2)).setText(TimetableWords.dry(drying.get().until(), drying.get().latest(),
+                        model.nowProperty().get(), model.zone()));
                 Hairline.fill((StackPane) entry.getChildren().get(1), drying.get().share(model.nowProperty().get()), WIDE);
             }
         }

@@ -26,7 +26,7 @@ public final class InTime {
     /** What is done about it. */
     public sealed interface Means {
         /** A sitting lasts longer. */
-        record Longer(LocalDate date, Span was, Span now) implements Means {}
+        record Longer(LocalDate date, Span was, Span becomes) implements Means {}
 
         /** A stone is dried with the dryer. */
         record Dryer(String stone) implements Means {}
@@ -115,7 +115,7 @@ public final class InTime {
     public Diary changed(Means means) {
         if (means instanceof Means.Longer longer) {
             return diary.withDay(longer.date,
-                    diary.on(longer.date).stream().map(s -> s.equals(longer.was) ? longer.now : s).toList());
+                    diary.on(longer.date).stream().map(s -> s.equals(longer.was) ? longer.becomes : s).toList());
         }
         if (means instanceof Means.Extra extra) {
             return diary.withDay(extra.date, List.of(extra.span));

@@ -176,6 +176,10 @@ public record Diary(String week, List<Day> days, Map<String, LocalDateTime> due,
 
     /** What is left of a sitting beside what is taken. */
     private void free(Workload.Hours sitting, List<Workload.Hours> into) {
+        if (taken.stream().noneMatch(b -> b.to().isAfter(sitting.from()) && b.from().isBefore(sitting.to()))) {
+            into.add(sitting);
+            return;
+        }
         Instant from = sitting.from();
         for (Workload.Hours busy : taken) {
             if (busy.to().isAfter(from) && busy.from().isBefore(sitting.to())) {

@@ -117,7 +117,7 @@ public final class TimetableWords {
     /** What would help, as a button that does it. */
     public static String way(InTime.Means means, Function<String, String> name) {
         if (means instanceof InTime.Means.Longer longer) {
-            return DAY_SHORT.format(longer.date()) + " until " + TIME.format(longer.now().to());
+            return DAY_SHORT.format(longer.date()) + " until " + TIME.format(longer.becomes().to());
         }
         if (means instanceof InTime.Means.Extra extra) {
             return "Sit down also on " + DAY_SHORT.format(extra.date()) + ", " + span(extra.span());
