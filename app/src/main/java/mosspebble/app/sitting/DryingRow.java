@@ -1,5 +1,7 @@
 package mosspebble.app.sitting;
 
+import java.time.Instant;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import javafx.geometry.Pos;
@@ -15,25 +17,35 @@ import mosspebble.core.words.TimetableWords;
 final class DryingRow extends HBox {
 
     private static final double WIDE = 190;
+    private static final double GAP = 18;
+    private static final double MARGIN = 40;
+    /** Of more than these only the time is told, not how late it may be. */
+    private static final int FEW = 5;
 
     private final SittingModel model;
     private final Results results;
     private List<String> shown;
+    private double wide;
 
     DryingRow(SittingModel model, Results results) {
-        super(18);
+        super(GAP);
         this.model = model;
         this.results = results;
         setId("drying");
         getStyleClass().add("drying");
         setAlignment(Pos.CENTER_LEFT);
         setMinHeight(58);
+        setMinWidth(0);
     }
 
     void refresh() {
-        List<String> now = results.thumbs().keySet().stream().filter(id -> model.drying(id).isPresent()).toList();
-        if (!now.equals(shown)) {
+        List<String> now = results.thumbs().keySet().stream().filter(id -> model.drying(id).isPresent())
+                .sorted(Comparator.comparing(id -> model.drying(id).orElseThrow().until())).toList();
+        double room = getScene() == null ? WIDE : (getScene().getWidth() - MARGIN - GAP * (now.size() - 1)) / Math.max(1, now.size());
+        double each = Math.min(WIDE, room);
+        if (!now.equals(shown) || each != wide) {
             shown = now;
+            wide = each;
             getChildren().setAll(now.stream().map(this::entry).toList());
             if (now.isEmpty()) {
                 getChildren().setAll(Panel.quiet("Nothing is drying."));
@@ -43,20 +55,22 @@ final class DryingRow extends HBox {
             Optional<SittingModel.Drying> drying = model.drying(now.get(i));
             VBox entry = (VBox) getChildren().get(i);
             if (drying.isPresent()) {
-                ((Label) entry.getChildren().get(0)).setText(model.name(now.get(i)));
-                ((Label) entry.getChildren().get(2)).setText(TimetableWords.dry(drying.get().until(), drying.get().latest(),
-                        model.nowProperty().get(), model.zone()));
-                Hairline.fill((StackPane) entry.getChildren().get(1), drying.get().share(model.nowProperty().get()), WIDE);
+                SittingModel.Drying dries = drying.get();
+                Instant at = model.nowProperty().get();
+                ((Label) entry.getChildren().get(2)).setText(now.size() > FEW ? TimetableWords.dry(dries.until(), at, model.zone())
+                        : TimetableWords.dry(dries.until(), dries.latest(), at, model.zone()));
+                Hairline.fill((StackPane) entry.getChildren().get(1), dries.share(at), wide);
             }
         }
     }
 
     private VBox entry(String stone) {
         Label name = new Label(model.name(stone));
-        name.setMaxWidth(WIDE);
-        VBox box = new VBox(3, name, Hairline.of(WIDE), Panel.quiet(""));
+        name.setMaxWidth(wide);
+        VBox box = new VBox(3, name, Hairline.of(wide), Panel.quiet(""));
         box.setId("drying-" + stone);
-        box.setPrefWidth(WIDE);
+        box.setPrefWidth(wide);
+        box.setMinWidth(0);
         return box;
     }
 }

@@ -44,6 +44,8 @@ public final class WorkAlongView extends BorderPane {
     private enum State { PAINT, WAIT, PAUSED, OVER }
 
     private static final PseudoClass DRY = PseudoClass.getPseudoClass("dry");
+    private static final PseudoClass LOW = PseudoClass.getPseudoClass("low");
+    private static final double LOW_UNDER = 780;
     private static final double INCH = 25.4;
     private static final double STROKE = 150;
     private static final Duration EARLY = Duration.ofSeconds(30);
@@ -128,6 +130,8 @@ public final class WorkAlongView extends BorderPane {
         Button leave = big("work-leave", "Get up", "Esc", "Back to the hem; what dries goes on drying", this::close);
         sound = big("work-sound", "Sound", "S", "A soft sound when something is dry", this::sound);
         done.setPrefWidth(250);
+        done.setMinWidth(150);
+        heightProperty().addListener((o, a, b) -> pseudoClassStateChanged(LOW, b.doubleValue() < LOW_UNDER));
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
         HBox hands = new HBox(10, done, notYet, back, again, pause, trouble, gap, sound, leave);
@@ -313,7 +317,7 @@ public final class WorkAlongView extends BorderPane {
             return;
         }
         shownAs = as;
-        picture.show(plan, piece.step(), piece.part());
+        picture.show(plan, piece.step(), piece.part(), state != State.OVER);
         if (state == State.OVER) {
             over("That is all for now", TimetableWords.later(StepWords.title(step), model.name(piece.stone()), next.start(),
                     model.nowProperty().get(), model.zone()));

@@ -29,7 +29,7 @@ final class WorkPicture extends StackPane {
     private static final double DIM = 0.55;
 
     /** What is shown. */
-    private record Moment(PaintPlan plan, int steps, int coats, Step step) {}
+    private record Moment(PaintPlan plan, int steps, int coats, Step step, boolean lit) {}
 
     private record Key(PaintPlan plan, double scale) {}
 
@@ -64,12 +64,14 @@ final class WorkPicture extends StackPane {
     /**
      * @param number of the step that is in hand, from 0
      * @param part its coats that are laid already
+     * @param lit whether the place of the step is lit
      */
-    void show(PaintPlan plan, int number, int part) {
+    void show(PaintPlan plan, int number, int part, boolean lit) {
         Step step = plan.steps().get(number);
         PaintPlan seen = step.side() == Side.EDGE || step.side() == plan.up().side() ? plan : plan.turnedOver();
-        Moment next = new Moment(seen, part > 0 ? number + 1 : number, part, step);
-        if (moment == null || moment.plan.steps() != seen.steps() || moment.steps != next.steps || moment.coats != next.coats) {
+        Moment next = new Moment(seen, part > 0 ? number + 1 : number, part, step, lit);
+        if (moment == null || moment.plan.steps() != seen.steps() || moment.steps != next.steps || moment.coats != next.coats
+                || moment.lit != lit) {
             moment = next;
             draw();
         }
@@ -129,7 +131,7 @@ final class WorkPicture extends StackPane {
         pen.setTransform(new Affine());
         pen.clearRect(0, 0, w, h);
         Geometry place = now.step.place();
-        if (place.isEmpty() || now.step.side() != now.plan.up().side()) {
+        if (!now.lit || place.isEmpty() || now.step.side() != now.plan.up().side()) {
             return;
         }
         pen.setTransform(new Affine(scale, 0, w / 2, 0, scale, h / 2));
