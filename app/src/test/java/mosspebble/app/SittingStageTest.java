@@ -14,10 +14,16 @@ import java.util.Comparator;
 import java.util.List;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
+import javafx.scene.SnapshotParameters;
+import javafx.scene.canvas.Canvas;
 import javafx.scene.control.Button;
 import javafx.scene.control.Labeled;
+import javafx.scene.image.ImageView;
+import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
+import javafx.scene.layout.StackPane;
+import javafx.scene.paint.Color;
 import mosspebble.app.model.Workbench;
 import mosspebble.app.sitting.SittingModel;
 import mosspebble.core.project.Diary;
@@ -247,5 +253,77 @@ class SittingStageTest {
                     .as("wide enough for an elbow").isGreaterThanOrEqualTo(56));
             assertThat(List.of("#work-done", "#work-leave")).allSatisfy(id -> assertThat(app.find(id).getAccessibleRole()).isNotNull());
         }
+    }
+
+    @Test
+    void nineStonesFitIntoTrayAndHemWithoutScrollingSideways() throws Exception {
+        Turned clock = new Turned("2026-11-28T13:20:00");
+        try (Driver app = new Driver(folder.resolve("s.pebble"), clock)) {
+            sitting(app);
+            Bounds window = inScene(app.find(".tray"));
+            assertThat(app.robot.lookup(".tray-stone").queryAllAs(Node.class)).hasSize(9).allSatisfy(stone -> {
+                Bounds place = inScene(stone);
+                assertThat(place.getMinX()).isGreaterThanOrEqualTo(window.getMinX());
+                assertThat(place.getMaxX()).as(stone.getId()).isLessThanOrEqualTo(inScene(app.find("#new-stone")).getMinX() + 1);
+            });
+            assertThat(inScene(app.find("#new-stone")).getMaxX()).isLessThanOrEqualTo(window.getMaxX());
+            double right = inScene(app.find("#hem")).getMaxX();
+            assertThat(app.robot.lookup(".hem-stitch").queryAllAs(Node.class)).hasSizeGreaterThan(30).allSatisfy(stitch -> {
+                Bounds place = inScene(stitch);
+                assertThat(place.getMaxX()).as(stitch.getId()).isLessThan(right);
+                assertThat(place.getWidth()).as("wide enough to be seen").isGreaterThanOrEqualTo(14);
+                assertThat(stitch.getAccessibleText()).isNotBlank();
+            });
+            assertThat(app.robot.lookup(".hem-day").queryAll()).hasSizeGreaterThan(5);
+            assertThat(app.present("#cloth")).as("the stage owns the middle").isFalse();
+            assertThat(app.text("#next-deed")).isNotBlank();
+            assertThat(app.text("#countdown")).isEqualTo("40 min");
+            later(app, clock, Duration.ofMinutes(41));
+            assertThat(app.text("#countdown")).isEqualTo("now");
+        }
+    }
+
+    private static Bounds inScene(Node node) {
+        return node.localToScene(node.getBoundsInLocal());
+    }
+
+    @Test
+    void thePlaceOfThePassIsTheBrightestOnTheStone() throws Exception {
+        Turned clock = new Turned("2026-11-28T14:00:10");
+        try (Driver app = new Driver(folder.resolve("s.pebble"), clock, "harbour")) {
+            sitting(app);
+            app.type("#week", "Mon-Sun 8:00-23:00");
+            app.robot.interact(() -> app.find("#hem").requestFocus());
+            app.keys(KeyCode.O);
+            app.until("something to do", () -> app.text("#work-done").equals("Done"));
+            for (int k = 0; k < 12 && !app.text("#work-sentence").contains("night blue"); k++) {
+                work(app, clock, 1);
+                until(app, clock);
+            }
+            app.until("the picture", () -> app.show().idle() && inside(app, ImageView.class).getImage() != null);
+            Canvas light = inside(app, Canvas.class);
+            WritableImage[] dim = new WritableImage[1];
+            app.robot.interact(() -> {
+                SnapshotParameters clear = new SnapshotParameters();
+                clear.setFill(Color.TRANSPARENT);
+                dim[0] = light.snapshot(clear, null);
+            });
+            int clear = 0;
+            int dark = 0;
+            for (int y = 0; y < dim[0].getHeight(); y += 4) {
+                for (int x = 0; x < dim[0].getWidth(); x += 4) {
+                    double cover = dim[0].getPixelReader().getColor(x, y).getOpacity();
+                    clear += cover < 0.05 ? 1 : 0;
+                    dark += cover > 0.4 && cover < 0.7 ? 1 : 0;
+                }
+            }
+            assertThat(dark).as("what is not painted now is dimmed").isGreaterThan(clear / 20);
+            assertThat(clear).as("the place itself is not").isGreaterThan(200);
+        }
+    }
+
+    private static <T extends Node> T inside(Driver app, Class<T> kind) {
+        return ((StackPane) app.find("#work-picture")).getChildren().stream().filter(kind::isInstance).map(kind::cast).findFirst()
+                .orElseThrow();
     }
 }

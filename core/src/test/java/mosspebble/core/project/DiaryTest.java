@@ -10,6 +10,7 @@ import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import mosspebble.core.timetable.Span;
@@ -115,5 +116,17 @@ class DiaryTest {
         assertThat(diary.dries("cream").factor()).isEqualTo(1);
         assertThat(diary.loads()).containsOnlyKeys("night blue");
         assertThat(diary.forgotten("night blue").dryings()).containsExactly(new Diary.Drying("cream", 1_800, 900));
+    }
+
+    @Test
+    void aDiaryIsBounded() {
+        List<Diary.Deed> many = Collections.nCopies(Diary.MOST_DEEDS + 1, new Diary.Deed("owl", "x", 0, T, T, false));
+        assertThatThrownBy(() -> Diary.USUAL.withDeeds(many)).hasMessageContaining("at most");
+        assertThat(Diary.USUAL.withDeeds(many.subList(1, many.size())).deeds()).hasSize(Diary.MOST_DEEDS);
+        assertThatThrownBy(() -> Diary.USUAL.withTaken(List.of(new Workload.Hours(T, T.plusSeconds(60)),
+                new Workload.Hours(T.plusSeconds(30), T.plusSeconds(90))))).hasMessageContaining("overlap");
+        assertThatThrownBy(() -> new Diary.Drying("a", 0, 5)).hasMessageContaining("negative");
+        assertThatThrownBy(() -> Diary.USUAL.withDays(List.of(new Diary.Day(FRIDAY, List.of()), new Diary.Day(FRIDAY, List.of()))))
+                .hasMessageContaining("once");
     }
 }

@@ -169,6 +169,56 @@ class TimetableTest {
         return new Workload(pieces, waits, of.hours(), of.from().isAfter(now) ? of.from() : now, of.due());
     }
 
+    /** The same with windows for some pieces: some that can be kept, some that cannot. */
+    private static Workload windowed(Workload of, SplittableRandom random) {
+        List<Workload.Piece> pieces = of.pieces().stream().map(p -> {
+            Workload.Window when = switch (random.nextInt(4)) {
+                case 0 -> Workload.Window.ANY.after(at(random.nextInt(0, 2_000)));
+                case 1 -> new Workload.Window(Optional.empty(), Optional.of(at(random.nextInt(0, 6_000))));
+                default -> Workload.Window.ANY;
+            };
+            return new Workload.Piece(p.stone(), p.step(), p.part(), p.hand(), p.dries(), p.load(), p.tool(), when);
+        }).toList();
+        return new Workload(pieces, of.waits(), of.hours(), of.from(), of.due(), Map.of("cured", at(9)));
+    }
+
+    @Test
+    void windowsAreKeptOrNamedAndAKnownOrderIsNeverMadeWorse() {
+        SplittableRandom random = new SplittableRandom(9);
+        for (int k = 0; k < 30; k++) {
+            Workload workload = windowed(random(random), random);
+            Timetable found = Timetable.of(workload);
+            holds(found);
+            List<Integer> missed = new ArrayList<>();
+            for (Timetable.Placed each : found.placed()) {
+                Workload.Window when = workload.pieces().get(each.piece()).when();
+                when.earliest().ifPresent(e -> assertThat(each.start()).isAfterOrEqualTo(e));
+                if (when.latest().filter(l -> each.end().isAfter(l)).isPresent()) {
+                    missed.add(each.piece());
+                }
+            }
+            assertThat(found.missed()).isEqualTo(missed);
+            assertThat(found.ready().get("cured").at()).as("nothing left to do, but to dry").isEqualTo(at(9));
+            Timetable quick = Timetable.quick(workload);
+            assertThat(found.missed().size()).isLessThanOrEqualTo(quick.missed().size());
+            Timetable on = quick.goingOn(workload, () -> false);
+            assertThat(on.missed().size()).isLessThanOrEqualTo(quick.missed().size());
+            assertThat(quick.goingOn(workload, () -> true).placed()).as("given up at once it is still whole").hasSameSizeAs(found.placed());
+        }
+    }
+
+    @Test
+    void anOrderThatDoesNotFitAnyMoreIsLeft() {
+        List<Workload.Piece> two = List.of(piece("owl", 0, 10, 0), piece("fox", 0, 10, 0));
+        Timetable known = Timetable.of(new Workload(two, List.of(), ALWAYS, START, Map.of()));
+        List<Workload.Piece> three = List.of(piece("owl", 0, 10, 0), piece("fox", 0, 10, 0), piece("moon", 0, 10, 0));
+        assertThat(known.goingOnAsItIs(new Workload(three, List.of(), ALWAYS, START, Map.of()))).as("something new").isEmpty();
+        int first = known.placed().get(0).piece();
+        Workload turned = new Workload(two, List.of(wait(1 - first, first, 5)), ALWAYS, START, Map.of());
+        assertThat(known.goingOnAsItIs(turned)).as("it must come the other way round").isEmpty();
+        assertThat(known.goingOn(turned, () -> false).placed().get(0).piece()).isEqualTo(1 - first);
+    }
+
     @Test
     void whatIsPinnedIsDoneInItsWindowOrSaidToBeMissed() {
         List<Workload.Hours> evenings = List.of(hours(0, 60), hours(1_440, 1_500), hours(2_880, 2_940));

@@ -1,0 +1,104 @@
+package mosspebble.app.model;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.locks.LockSupport;
+import mosspebble.files.BuiltIn;
+import org.junit.jupiter.api.Test;
+
+/** Long work beside the desk: the newest counts, what is old is given up, plans need not wait. */
+class PlanWorkerTest {
+
+    private final List<String> answers = Collections.synchronizedList(new ArrayList<>());
+
+    private PlanWorker desk() {
+        PlanWorker desk = new PlanWorker(BuiltIn::repertoire, Runnable::run, error -> answers.add("desk: " + error.getMessage()));
+        desk.begin();
+        return desk;
+    }
+
+    private static void idle(PlanWorker desk) {
+        for (int i = 0; i < 1_000 && !desk.idle(); i++) {
+            LockSupport.parkNanos(5_000_000);
+        }
+        assertThat(desk.idle()).isTrue();
+    }
+
+    @Test
+    void theNewestCountsAndTheOldOneIsToldThatNobodyWaits() throws Exception {
+        try (PlanWorker desk = desk()) {
+            PlanWorker.Line line = new PlanWorker.Line();
+            CountDownLatch begun = new CountDownLatch(1);
+            CountDownLatch goOn = new CountDownLatch(1);
+            boolean[] unwanted = new boolean[2];
+            desk.askBeside(line, old -> {
+                unwanted[0] = old.getAsBoolean();
+                begun.countDown();
+                await(goOn);
+                unwanted[1] = old.getAsBoolean();
+                return "first";
+            }, answers::add, error -> {});
+            assertThat(begun.await(10, TimeUnit.SECONDS)).isTrue();
+            desk.askBeside(line, old -> "second", answers::add, error -> {});
+            goOn.countDown();
+            idle(desk);
+            assertThat(answers).containsExactly("second");
+            assertThat(unwanted).containsExactly(false, true);
+        }
+    }
+
+    @Test
+    void theDeskGoesOnWhileSomethingIsSearchedForBeside() throws Exception {
+        try (PlanWorker desk = desk()) {
+            CountDownLatch goOn = new CountDownLatch(1);
+            desk.askBeside(new PlanWorker.Line(), old -> {
+                await(goOn);
+                return "search";
+            }, answers::add, error -> {});
+            CountDownLatch planned = new CountDownLatch(1);
+            desk.ask(new PlanWorker.Line(), d -> "plan", plan -> {
+                answers.add(plan);
+                planned.countDown();
+            });
+            assertThat(planned.await(10, TimeUnit.SECONDS)).as("though the search is not done").isTrue();
+            assertThat(desk.idle()).as("for it is waited all the same").isFalse();
+            goOn.countDown();
+            idle(desk);
+            assertThat(answers).containsExactly("plan", "search");
+        }
+    }
+
+    @Test
+    void whatFailsIsToldToWhoAskedUnlessSomethingNewerWasAsked() {
+        try (PlanWorker desk = desk()) {
+            PlanWorker.Line line = new PlanWorker.Line();
+            desk.askBeside(line, old -> {
+                throw new IllegalStateException("broken");
+            }, answer -> answers.add("answer"), error -> answers.add("told: " + error.getMessage()));
+            idle(desk);
+            assertThat(answers).containsExactly("told: broken");
+        }
+    }
+
+    @Test
+    void aClosedDeskAnswersNothing() {
+        PlanWorker desk = desk();
+        desk.close();
+        desk.askBeside(new PlanWorker.Line(), old -> "late", answers::add, error -> {});
+        assertThat(answers).isEmpty();
+        assertThat(desk.idle()).isTrue();
+    }
+
+    private static void await(CountDownLatch latch) {
+        try {
+            latch.await(10, TimeUnit.SECONDS);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+    }
+}
