@@ -359,7 +359,7 @@ final class DayStrip extends Pane {
     private void stitch(Bundle bundle, Bundle taken) {
         double y = TOP + rows.indexOf(bundle.stone()) * ROW;
         double from = x(bundle.start());
-        double wide = Math.max(STITCH, x(bundle.end()) - from);
+        double wide = Math.max(STITCH + 1, x(bundle.end()) - from);
         Group thread = new Group();
         double whole = Duration.between(bundle.start(), bundle.end()).toSeconds();
         double at = 0;
@@ -369,7 +369,7 @@ final class DayStrip extends Pane {
             pieces.put(each.piece(), piece);
             double part = wide
                     * (whole == 0 ? 1.0 / bundle.placed().size() : Duration.between(each.start(), each.end()).toSeconds() / whole);
-            Rectangle rod = new Rectangle(at, 0, Math.max(2, part - 0.8), STITCH);
+            Rectangle rod = new Rectangle(at, 0, bundle.placed().size() == 1 ? part : Math.max(2, part - 0.8), STITCH);
             rod.setArcWidth(bundle.placed().size() == 1 ? STITCH : 6);
             rod.setArcHeight(bundle.placed().size() == 1 ? STITCH : 6);
             rod.setFill(model.shown().step(piece).coat().map(c -> Swatch.colour(c.swatch()))
