@@ -268,6 +268,8 @@ class SittingStageTest {
             });
             assertThat(inScene(app.find("#new-stone")).getMaxX()).isLessThanOrEqualTo(window.getMaxX());
             double right = inScene(app.find("#hem")).getMaxX();
+            app.until("all laid out", () -> app.show().idle()
+                    && app.robot.lookup(".hem-stitch").queryAllAs(Node.class).stream().allMatch(n -> inScene(n).getWidth() > 0));
             assertThat(app.robot.lookup(".hem-stitch").queryAllAs(Node.class)).hasSizeGreaterThan(30).allSatisfy(stitch -> {
                 Bounds place = inScene(stitch);
                 assertThat(place.getMaxX()).as(stitch.getId()).isLessThan(right);
