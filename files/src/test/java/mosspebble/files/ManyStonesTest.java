@@ -253,6 +253,15 @@ class ManyStonesTest {
                     Math.round(one.dries().toSeconds() * (one.load().equals(load) ? 2 : 1)),
                     withinPercentage(3));
         }
+        int longer = 0;
+        for (int i = 0; i < usual.waits().size(); i++) {
+            Workload.Wait wait = usual.waits().get(i);
+            boolean waitsForIt = !wait.lag().isZero() && usual.pieces().get(wait.before()).load().equals(load);
+            assertThat((double) own.waits().get(i).lag().toSeconds()).isCloseTo(wait.lag().toSeconds() * (waitsForIt ? 2 : 1),
+                    withinPercentage(3));
+            longer += waitsForIt ? 1 : 0;
+        }
+        assertThat(longer).isPositive();
         assertThat(TimetableWords.hand(kind, quick.hand(kind))).matches("Filling, .*: 0.5\\d* of the usual time .*, from 40 times");
     }
 

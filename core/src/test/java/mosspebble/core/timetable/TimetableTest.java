@@ -217,6 +217,12 @@ class TimetableTest {
         Workload turned = new Workload(two, List.of(wait(1 - first, first, 5)), ALWAYS, START, Map.of());
         assertThat(known.goingOnAsItIs(turned)).as("it must come the other way round").isEmpty();
         assertThat(known.goingOn(turned, () -> false).placed().get(0).piece()).isEqualTo(1 - first);
+        Workload.Piece second = two.get(1 - first);
+        List<Workload.Piece> pinned = new ArrayList<>(two);
+        pinned.set(1 - first, new Workload.Piece(second.stone(), 0, 0, second.hand(), second.dries(), second.load(), second.tool(),
+                new Workload.Window(Optional.empty(), Optional.of(at(10)))));
+        Timetable kept = known.goingOn(new Workload(pinned, List.of(), ALWAYS, START, Map.of()), () -> false);
+        assertThat(kept.missed()).as("a window is worth another order").isEmpty();
     }
 
     @Test
