@@ -3,13 +3,10 @@ package mosspebble.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
-import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
-import java.time.ZoneId;
-import java.time.ZoneOffset;
 import java.util.Comparator;
 import java.util.List;
 import javafx.geometry.Bounds;
@@ -37,34 +34,6 @@ class SittingStageTest {
 
     @TempDir
     private Path folder;
-
-    /** A clock that stands until it is turned. */
-    private static final class Turned extends Clock {
-        private volatile Instant now;
-
-        Turned(String at) {
-            now = LocalDateTime.parse(at).toInstant(ZoneOffset.UTC);
-        }
-
-        void on(Duration time) {
-            now = now.plus(time);
-        }
-
-        @Override
-        public ZoneId getZone() {
-            return ZoneOffset.UTC;
-        }
-
-        @Override
-        public Clock withZone(ZoneId zone) {
-            return this;
-        }
-
-        @Override
-        public Instant instant() {
-            return now;
-        }
-    }
 
     private static Diary diary(Driver app) {
         return ((Workbench) app.scene().getRoot().getProperties().get(Workbench.class)).studio().diary();

@@ -59,8 +59,10 @@ final class HemView extends BorderPane {
         setBottom(foot);
         model.shownProperty().addListener((o, a, b) -> fill());
         model.nowProperty().addListener((o, a, b) -> {
-            strips.forEach(DayStrip::tick);
-            foot.refresh();
+            if (isVisible()) {
+                strips.forEach(DayStrip::tick);
+                foot.refresh();
+            }
         });
         model.inHandProperty().addListener((o, a, b) -> foot.refresh());
         scroll.viewportBoundsProperty().addListener((o, a, b) -> {
@@ -73,6 +75,8 @@ final class HemView extends BorderPane {
     /** What one most likely came for has the focus. */
     void open() {
         opening = true;
+        strips.forEach(DayStrip::tick);
+        foot.refresh();
         foot.ready();
     }
 

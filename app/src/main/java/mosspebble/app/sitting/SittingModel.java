@@ -23,6 +23,7 @@ import javafx.collections.MapChangeListener;
 import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
+import mosspebble.core.finding.Finding;
 import mosspebble.core.plan.DoneSteps;
 import mosspebble.core.plan.InTime;
 import mosspebble.core.plan.ManyStones;
@@ -95,7 +96,6 @@ public final class SittingModel {
     private final Map<String, Known> dries = new HashMap<>();
     private Diary dryFrom;
     private InTime helper;
-    private boolean active;
 
     public SittingModel(Workbench workbench, Results results, PlanWorker desk, Clock clock) {
         this.workbench = workbench;
@@ -107,9 +107,13 @@ public final class SittingModel {
         workbench.studioProperty().addListener((o, a, b) -> ask());
     }
 
-    /** From now on it is kept up to date: a timetable nobody looks at is not searched for. */
+    /** A timetable nobody looks at is not searched for. */
+    private boolean active() {
+        return workbench.stageProperty().get() == Finding.Stage.SITTING;
+    }
+
+    /** Brings it up to date when one comes to the stage; from then on it follows until one leaves. */
     public void activate() {
-        active = true;
         now.set(instant());
         diary().last().filter(d -> d.to().isAfter(now.get().plus(SLACK)))
                 .ifPresent(d -> tell(TimetableWords.clockBehind(now.get(), d.to(), zone())));
@@ -167,7 +171,7 @@ public final class SittingModel {
         now.set(instant());
         Shown known = shown.get();
         boolean late = known.next().filter(n -> n.start().plus(SLACK).isBefore(now.get())).isPresent();
-        if (active && late && inHand.get() == null) {
+        if (active() && late && inHand.get() == null) {
             askedFrom = null;
             ask();
         }
@@ -175,7 +179,7 @@ public final class SittingModel {
 
     private void ask() {
         Studio studio = workbench.studio();
-        if (!active) {
+        if (!active()) {
             return;
         }
         Map<String, PaintPlan> plans = new LinkedHashMap<>();

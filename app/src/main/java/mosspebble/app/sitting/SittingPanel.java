@@ -85,7 +85,8 @@ final class SittingPanel extends Panel {
         HBox whose = new HBox(6, inHand, dryer, rests);
         whose.setAlignment(Pos.CENTER_LEFT);
         Button read = button("read-probe", probe.button("Read the room"), "Takes temperature and humidity now",
-                () -> workbench.editStudio("Read the probe", s -> s.withClimate(probe.read(LocalTime.now()))));
+                () -> workbench.editStudio("Read the probe",
+                        s -> s.withClimate(probe.read(LocalTime.ofInstant(model.nowProperty().get(), model.zone())))));
         Button along = button("take-along", "Take along …", "Saves the sittings on paper (PDF), as a calendar and as CSV into a folder",
                 () -> {
                     DirectoryChooser chooser = new DirectoryChooser();

@@ -2,13 +2,11 @@ package mosspebble.app.sitting;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
-import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -20,9 +18,11 @@ import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
+import mosspebble.app.Turned;
 import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
+import mosspebble.core.finding.Finding;
 import mosspebble.core.plan.InTime;
 import mosspebble.core.plan.ManyStones;
 import mosspebble.core.plan.PaintPlan;
@@ -43,27 +43,10 @@ class SittingModelTest {
 
     private static final Studio WALK = LanternWalk.studio(BuiltIn.repertoire());
 
-    private Instant now = Instant.parse("2026-11-27T18:40:00Z");
+    private final Turned clock = new Turned("2026-11-27T18:40:00");
     private final BlockingQueue<Runnable> answers = new LinkedBlockingQueue<>();
     private Workbench workbench;
     private SittingModel model;
-
-    private final Clock clock = new Clock() {
-        @Override
-        public ZoneId getZone() {
-            return ZoneOffset.UTC;
-        }
-
-        @Override
-        public Clock withZone(ZoneId zone) {
-            return this;
-        }
-
-        @Override
-        public Instant instant() {
-            return now;
-        }
-    };
 
     private interface Use {
         void of(PlanWorker desk) throws Exception;
@@ -78,6 +61,7 @@ class SittingModelTest {
             Results results = new Results(workbench, desk);
             model = new SittingModel(workbench, results, desk, clock);
             desk.begin();
+            workbench.stageProperty().set(Finding.Stage.SITTING);
             model.activate();
             until(() -> model.shown().table() != null && desk.idle());
             use.of(desk);
@@ -106,12 +90,12 @@ class SittingModelTest {
     /** Does the next piece, so many times as long as planned; the clock is set to when it is due. */
     private void doNext(double slow) {
         Timetable.Placed next = model.shown().next().orElseThrow();
-        now = next.start().isAfter(now) ? next.start() : now;
+        clock.to(next.start().isAfter(clock.instant()) ? next.start() : clock.instant());
         model.tick();
         Timetable.Placed due = model.shown().next().orElseThrow();
         Duration hand = Duration.ofMillis((long) (model.shown().piece(due).hand().toMillis() * slow));
         model.begin();
-        now = now.plus(hand);
+        clock.on(hand);
         model.done();
     }
 
@@ -186,7 +170,7 @@ class SittingModelTest {
                     case 0 -> model.notYet(Duration.ofMinutes(random.nextInt(2, 40)));
                     case 1 -> model.again();
                     case 2 -> model.back();
-                    case 3 -> now = now.plus(Duration.ofMinutes(random.nextInt(1, 300)));
+                    case 3 -> clock.on(Duration.ofMinutes(random.nextInt(1, 300)));
                     case 4 -> workbench.undo();
                     default -> doNext(random.nextDouble(0.4, 2.5));
                 }
@@ -204,23 +188,23 @@ class SittingModelTest {
 
     @Test
     void whatIsInHandStaysInHandAndPaintThatIsDrySoonerIsWrittenDown() throws Exception {
-        now = Instant.parse("2026-11-28T14:00:00Z");
+        clock.to(Instant.parse("2026-11-28T14:00:00Z"));
         with(List.of("owl", "fox"), desk -> {
             Map<String, Integer> seen = new HashMap<>();
             for (int i = 0; i < 40 && diary().dryings().isEmpty(); i++) {
                 Timetable.Placed next = model.shown().next().orElseThrow();
-                boolean waits = next.start().isAfter(now.plus(Duration.ofMinutes(5)));
+                boolean waits = next.start().isAfter(clock.instant().plus(Duration.ofMinutes(5)));
                 Workload.Piece piece = model.shown().piece(next);
                 seen.merge(piece.stone(), 1, Integer::sum);
                 if (waits && !plan(piece.stone()).steps().get(piece.step()).after().isEmpty()
-                        && model.sameSitting(now, next.start())) {
-                    now = now.plus(Duration.between(now, next.start()).dividedBy(2));
+                        && model.sameSitting(clock.instant(), next.start())) {
+                    clock.on(Duration.between(clock.instant(), next.start()).dividedBy(2));
                     model.tick();
                     model.begin();
                     until(() -> desk.idle());
                     assertThat(model.begun()).as("still in hand after planning anew").isPresent();
                     assertThat(model.shown().piece(model.shown().next().orElseThrow()).step()).isEqualTo(piece.step());
-                    now = now.plusSeconds(60);
+                    clock.to(clock.instant().plusSeconds(60));
                     model.done();
                 } else {
                     doNext(1);
@@ -238,17 +222,17 @@ class SittingModelTest {
             SittingModel.Drying drying = model.drying("snail").orElseThrow();
             Duration dries = plan("snail").steps().get(0).work().dries();
             assertThat(drying.until()).isEqualTo(drying.since().plus(dries));
-            now = drying.since().plus(dries.dividedBy(4));
+            clock.to(drying.since().plus(dries.dividedBy(4)));
             model.tick();
-            assertThat(model.drying("snail").orElseThrow().share(now)).isBetween(0.24, 0.26);
+            assertThat(model.drying("snail").orElseThrow().share(clock.instant())).isBetween(0.24, 0.26);
             Results results = new Results(workbench, desk);
             SittingModel other = new SittingModel(workbench, results, desk, clock);
             until(() -> results.thumbs().size() == 1);
             assertThat(other.drying("snail")).as("after a restart").isEqualTo(model.drying("snail"));
-            now = drying.until().plusSeconds(1);
+            clock.to(drying.until().plusSeconds(1));
             model.tick();
             assertThat(model.drying("snail")).isEmpty();
-            now = drying.since().minus(Duration.ofHours(3));
+            clock.to(drying.since().minus(Duration.ofHours(3)));
             model.activate();
             assertThat(workbench.noticeProperty().get()).as("a clock that goes behind").startsWith("The clock shows").contains("Undo");
         });
@@ -336,5 +320,23 @@ class SittingModelTest {
         }
         assertThat(loudest).as("a third of full scale at most").isBetween(2_000, Short.MAX_VALUE / 3);
         assertThat(atEnd).isLessThan(loudest / 20);
+    }
+
+    @Test
+    void nothingIsSearchedForWhileAnotherStageIsShown() throws Exception {
+        with(List.of("snail"), desk -> {
+            SittingModel.Shown known = model.shown();
+            workbench.stageProperty().set(Finding.Stage.SKETCH);
+            model.edit("Another week", d -> d.withWeek("Mon-Sun 8:00-9:00"));
+            clock.on(Duration.ofHours(30));
+            model.tick();
+            until(desk::idle);
+            assertThat(model.shown()).isSameAs(known);
+            workbench.stageProperty().set(Finding.Stage.SITTING);
+            model.activate();
+            until(desk::idle);
+            assertThat(model.shown().next().orElseThrow().start()).as("caught up on coming back").isAfterOrEqualTo(clock.instant());
+            assertThat(model.shown().table().of().hours().get(0).length()).isEqualTo(Duration.ofHours(1));
+        });
     }
 }

@@ -263,11 +263,6 @@ public record Diary(String week, List<Day> days, Map<String, LocalDateTime> due,
         return Optional.empty();
     }
 
-    /** Whether anything was done on a stone. */
-    public boolean begun(String stone) {
-        return deeds.stream().anyMatch(d -> d.stone.equals(stone));
-    }
-
     /** Without what was done last, as if it had not been. */
     public Diary withoutLast() {
         return deeds.isEmpty() ? this : withDeeds(deeds.subList(0, deeds.size() - 1));
