@@ -9,6 +9,7 @@ import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.Comparator;
 import java.util.List;
+import java.util.stream.IntStream;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.SnapshotParameters;
@@ -54,8 +55,14 @@ class SittingStageTest {
     void threeStonesArePlannedForADayAndWhatWouldHelpIsOffered() throws Exception {
         Turned clock = new Turned("2026-11-27T18:40:00");
         try (Driver app = new Driver(folder.resolve("s.pebble"), clock, "owl", "snail", "fox")) {
+            app.settled();
+            assertThat(app.text("#ready")).as("no timetable yet").endsWith(" at best");
             sitting(app);
             assertThat(app.robot.lookup("#ready-list .button").queryAll()).hasSize(3);
+            app.until("tray and head say what the timetable says",
+                    () -> app.text("#ready").matches(".* by hand, ready \\p{L}{3} \\d+, [\\d:]+"));
+            String head = app.text("#ready");
+            assertThat(app.find("#tray-owl").getAccessibleText()).endsWith(head.substring(head.indexOf("ready ")));
             assertThat(app.text("#bound")).contains("ready").contains(":");
             app.type("#due", "31 Feb");
             assertThat(app.text("#due-problem")).contains("no day");
@@ -67,9 +74,10 @@ class SittingStageTest {
             app.type("#due", "Wed 2 Dec 20:00");
             app.type("#week", "Mon-Fri 19:30-20:15");
             app.until("what would help", () -> app.present("#way-0"));
-            int before = diary(app).days().size() + diary(app).resting().size();
-            app.click("#way-0");
-            app.until("it is done", () -> diary(app).days().size() + diary(app).resting().size() > before);
+            List<String> ways = IntStream.range(0, 5).mapToObj(i -> "#way-" + i).filter(app::present).toList();
+            app.click(ways.stream().filter(w -> app.text(w).startsWith("Owl keeping a lamp only by ")).findFirst().orElseThrow());
+            app.until("the owl may be ready later", () -> diary(app).due().get("owl").isAfter(LocalDateTime.parse("2026-12-02T20:00")));
+            app.until("it is not late then", () -> !app.present("#late"));
             app.type("#week", "never");
             assertThat(app.text("#week-problem")).contains("never");
             app.type("#week", "Sat 9-10, Sat 9:30-11");

@@ -9,6 +9,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.ZoneOffset;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;
@@ -209,9 +210,16 @@ class ManyStonesTest {
             Timetable then = table(three, help.changed(way.means()), FRIDAY);
             assertThat(then.ready().values().stream().filter(r -> !r.late().isZero()).count()).as("%s does what it says", way)
                     .isLessThanOrEqualTo(way.late());
-            assertThat(TimetableWords.way(way.means(), id -> "the " + id)).matches("\\p{Lu}.*[^.]");
+            assertThat(TimetableWords.way(way.means(), id -> "The " + id)).matches("\\p{Lu}.*[^.]");
         });
         assertThat(new InTime(three, Map.of(), Diary.USUAL, free, UTC, () -> false).ways()).as("nobody is late").isEmpty();
+        InTime.Means.Later later = ways.stream().filter(w -> w.means() instanceof InTime.Means.Later)
+                .map(w -> (InTime.Means.Later) w.means()).findFirst().orElseThrow();
+        Instant by = later.due().toInstant(UTC);
+        assertThat(by).as("the next full hour").isAfterOrEqualTo(late.ready().get(later.stone()).at()).isBefore(
+                late.ready().get(later.stone()).at().plusSeconds(3_600)).isEqualTo(by.truncatedTo(ChronoUnit.HOURS));
+        assertThat(TimetableWords.way(later, id -> "the " + id)).startsWith("the " + later.stone() + " only by ")
+                .endsWith(later.due().getHour() + ":00");
     }
 
     @Test

@@ -69,6 +69,7 @@ import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.project.Project;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.timetable.Durations;
+import mosspebble.core.words.TimetableWords;
 import mosspebble.files.FileTrouble;
 import mosspebble.instruments.BenchCamera;
 import mosspebble.instruments.ClimateProbe;
@@ -250,7 +251,8 @@ public final class Shell extends StackPane {
             purpose.setText(project.map(Project::purpose).orElse(""));
             PaintPlan plan = show.plan();
             ready.setText(plan == null || plan.steps().isEmpty() ? ""
-                    : "ready after " + Durations.words(plan.readyAfter()) + ", " + Durations.words(plan.handTime()) + " by hand");
+                    : Durations.words(plan.handTime()) + " by hand, "
+                            + TimetableWords.ready(sitting.ready(plan), plan.readyAfter(), sitting.zone()));
         };
         workbench.shownProperty().addListener((o, a, b) -> {
             if (!workbench.isDrafting()) {
@@ -258,6 +260,7 @@ public final class Shell extends StackPane {
             }
         });
         show.planProperty().addListener((o, a, b) -> fill.run());
+        sitting.shownProperty().addListener((o, a, b) -> fill.run());
         fill.run();
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);

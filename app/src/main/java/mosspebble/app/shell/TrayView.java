@@ -35,7 +35,6 @@ import mosspebble.core.picture.StonePicture;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.project.Project;
 import mosspebble.core.stone.StoneOutline;
-import mosspebble.core.timetable.Durations;
 import mosspebble.core.words.TimetableWords;
 
 /** All stones in hand, each in its own outline, at one common scale. */
@@ -88,6 +87,7 @@ final class TrayView extends StackPane {
         show.troubled().addListener((SetChangeListener<String>) change -> fill());
         workbench.studioProperty().addListener((o, a, b) -> fill());
         sitting.nowProperty().addListener((o, a, b) -> buttons.forEach(this::dry));
+        sitting.shownProperty().addListener((o, a, b) -> fill());
         workbench.shownProperty().addListener((o, a, b) -> {
             if (!Objects.equals(a == null ? null : a.id(), b == null ? null : b.id())) {
                 fill();
@@ -197,7 +197,7 @@ final class TrayView extends StackPane {
             image.setSmooth(true);
             picture.getChildren().add(image);
             state = plan.steps().isEmpty() ? "no subject yet"
-                    : (plan.below().isPresent() ? "both faces, " : "") + "ready after " + Durations.words(plan.readyAfter());
+                    : TimetableWords.ready(sitting.ready(plan), plan.readyAfter(), sitting.zone());
         }
         Label name = new Label(project.name());
         name.getStyleClass().add("tray-name");

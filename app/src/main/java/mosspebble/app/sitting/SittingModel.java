@@ -95,6 +95,8 @@ public final class SittingModel {
     private Object askedFrom;
     private final Map<String, Known> dries = new HashMap<>();
     private Diary dryFrom;
+    private Timetable readyBy;
+    private Map<String, Timetable.Ready> ready = Map.of();
     private InTime helper;
 
     public SittingModel(Workbench workbench, Results results, PlanWorker desk, Clock clock) {
@@ -507,6 +509,21 @@ public final class SittingModel {
             double whole = Math.max(1, Duration.between(since, until).toMillis());
             return Math.max(0, Math.min(1, Duration.between(since, at).toMillis() / whole));
         }
+    }
+
+    /** When a stone is ready by the timetable, if that was made for the stone as it is. */
+    public Optional<Instant> ready(PaintPlan plan) {
+        Shown known = shown.get();
+        String stone = plan.project().id();
+        PaintPlan planned = known.plans.get(stone);
+        if (known.table == null || planned == null || !planned.project().equals(plan.project())) {
+            return Optional.empty();
+        }
+        if (readyBy != known.table) {
+            readyBy = known.table;
+            ready = readyBy.ready();
+        }
+        return Optional.ofNullable(ready.get(stone)).map(Timetable.Ready::at);
     }
 
     /** How many steps of a stone are done from the first on: as far as its picture goes. */

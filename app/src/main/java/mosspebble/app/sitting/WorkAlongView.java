@@ -57,6 +57,7 @@ public final class WorkAlongView extends BorderPane {
     private final Runnable wrong;
     private final WorkPicture picture;
     private final DryingRow drying;
+    private final Awake awake = new Awake();
     private final Label stone = new Label();
     private final Label title = new Label();
     private final Label sentence = new Label();
@@ -144,6 +145,7 @@ public final class WorkAlongView extends BorderPane {
         model.nowProperty().addListener((o, a, b) -> refresh());
         addEventHandler(KeyEvent.KEY_PRESSED, this::key);
         Panel.present(this, false);
+        visibleProperty().addListener((o, a, b) -> awake.hold(b));
     }
 
     private static Button big(String id, String words, String key, String tooltip, Runnable run) {

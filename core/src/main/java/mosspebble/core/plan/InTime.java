@@ -3,8 +3,10 @@ package mosspebble.core.plan;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.time.ZoneId;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -33,6 +35,9 @@ public final class InTime {
 
         /** One more sitting. */
         record Extra(LocalDate date, Span span) implements Means {}
+
+        /** A stone may be ready later. */
+        record Later(String stone, LocalDateTime due) implements Means {}
 
         /** A stone is left out. */
         record LeftOut(String stone) implements Means {}
@@ -81,9 +86,16 @@ public final class InTime {
         }
         best(late.stream().filter(dried::containsKey).map(Means.Dryer::new), late.size()).ifPresent(ways::add);
         best(days.stream().filter(d -> diary.on(d).isEmpty()).map(d -> new Means.Extra(d, EVENING)), late.size()).ifPresent(ways::add);
+        best(late.stream().map(s -> new Means.Later(s, whole(now.ready().get(s).at()))), late.size()).ifPresent(ways::add);
         best(plans.stream().map(p -> p.project().id()).filter(id -> !diary.resting().contains(id)).sorted(
                 Comparator.comparing(diary.due()::containsKey)).map(Means.LeftOut::new), late.size()).ifPresent(ways::add);
         return ways;
+    }
+
+    /** The next full hour by the clock on the wall. */
+    private LocalDateTime whole(Instant at) {
+        LocalDateTime hour = at.atZone(zone).toLocalDateTime().truncatedTo(ChronoUnit.HOURS);
+        return hour.atZone(zone).toInstant().equals(at) ? hour : hour.plusHours(1);
     }
 
     private Stream<Means> longer(LocalDate date, Duration more) {
@@ -119,6 +131,9 @@ public final class InTime {
         }
         if (means instanceof Means.Extra extra) {
             return diary.withDay(extra.date, List.of(extra.span));
+        }
+        if (means instanceof Means.Later later) {
+            return diary.withDue(later.stone, Optional.of(later.due));
         }
         return means instanceof Means.LeftOut out ? diary.withResting(out.stone, true) : diary;
     }

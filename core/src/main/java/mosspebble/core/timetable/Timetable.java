@@ -2,6 +2,7 @@ package mosspebble.core.timetable;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -107,11 +108,16 @@ public record Timetable(Workload of, List<Placed> placed, Instant bound, int sit
         return !end().isAfter(bound);
     }
 
-    /** The same order if everything takes longer, such as 1.25 times as long: hands and drying, not the hours. */
+    /**
+     * The same order if everything takes longer, such as 1.25 times as long: hands and drying, not the hours. What fills the longest
+     * sitting then takes just that.
+     */
     public Timetable stretched(double times) {
+        Duration longest = of.hours().stream().map(Workload.Hours::length).max(Duration::compareTo).orElseThrow();
         Workload longer = new Workload(
-                of.pieces().stream().map(p -> new Workload.Piece(p.stone(), p.step(), p.part(), longer(p.hand(), times),
-                        longer(p.dries(), times), p.load(), p.tool(), p.when())).toList(),
+                of.pieces().stream().map(p -> new Workload.Piece(p.stone(), p.step(), p.part(),
+                        Collections.min(List.of(longest, longer(p.hand(), times))), longer(p.dries(), times), p.load(), p.tool(),
+                        p.when())).toList(),
                 of.waits().stream().map(w -> new Workload.Wait(w.before(), w.then(), longer(w.lag(), times))).toList(), of.hours(),
                 of.from(), of.due(), of.drying());
         return new TimetableSearch(longer).inOrder(placed.stream().map(Placed::piece).toList());

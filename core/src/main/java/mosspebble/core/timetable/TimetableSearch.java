@@ -12,13 +12,15 @@ import java.util.PriorityQueue;
 import java.util.SplittableRandom;
 import java.util.TreeMap;
 import java.util.function.BooleanSupplier;
+import java.util.stream.IntStream;
 
 /**
  * Finds timetables. Pieces are dispatched one after the other into the hours, the most urgent of those that can begin soonest first, with
  * many tastes of urgency (multi-start priority rules; R. Kolisch and S. Hartmann 1999, as in {@link HandOrder}); then single pieces are
  * moved in the best order as long as that is better. What counts, in this order: pieces that are not done by when they should be, stones
- * that are late, by how much, the number of sittings, the end, the time one sits, changes of load and tool. The bound is that of one
- * machine with heads and tails whose work may be interrupted (J. R. Jackson 1955), within the hours. Times in seconds from the beginning.
+ * that are late, by how much, stones that would be late if everything took a quarter longer, the number of sittings, the end, the time one
+ * sits, changes of load and tool. The bound is that of one machine with heads and tails whose work may be interrupted (J. R. Jackson 1955),
+ * within the hours. Times in seconds from the beginning.
  */
 final class TimetableSearch {
 
@@ -36,9 +38,13 @@ final class TimetableSearch {
     /** What is good enough to leave a known order as it is: so much later, seconds. */
     private static final long SAME = 60;
 
-    /** Places in a cost of what is not done in time, and of the end. */
-    private static final int SITTINGS = 3;
-    private static final int END = 4;
+    /** Places in a cost. */
+    private static final int FRAGILE = 3;
+    private static final int SITTINGS = 4;
+    private static final int END = 5;
+
+    /** Days that are due are kept even if everything takes so much longer, where that can be. */
+    static final double LONGER = 1.25;
 
     /** No timetable runs longer than so many weeks. */
     private static final int MOST_WEEKS = 1_040;
@@ -56,6 +62,8 @@ final class TimetableSearch {
     private final long[] latest;
     private final int[][] behind;
     private final long[][] lag;
+    /** The same times if everything takes longer; null where nothing is due. */
+    private final Times slow;
     private final int[] needs;
     private final int[] sorted;
     private final long[] tail;
@@ -82,6 +90,7 @@ final class TimetableSearch {
         link(of.waits());
         this.sorted = of.sorted().stream().mapToInt(Integer::intValue).toArray();
         this.tail = tails();
+        this.slow = of.due().isEmpty() ? null : slow();
         this.week = of.hours().stream().map(h -> new long[] {Math.max(0, seconds(h.from())), seconds(h.to())}).filter(h -> h[1] > h[0])
                 .toList();
         long first = of.hours().stream().mapToLong(h -> seconds(h.from())).min().orElse(0);
@@ -89,6 +98,19 @@ final class TimetableSearch {
         long seven = Duration.ofDays(7).toSeconds();
         this.period = seven * Math.max(1, (last - first + seven - 1) / seven);
         hours.addAll(week);
+    }
+
+    /** What pieces take and dry, and what lies between them, in seconds. */
+    private record Times(long[] hand, long[] dries, long[][] lag) {}
+
+    private Times slow() {
+        long longest = of.hours().stream().mapToLong(h -> h.length().toSeconds()).max().orElse(0);
+        return new Times(Arrays.stream(longer(hand)).map(h -> Math.min(longest, h)).toArray(), longer(dries),
+                Arrays.stream(lag).map(TimetableSearch::longer).toArray(long[][]::new));
+    }
+
+    private static long[] longer(long[] times) {
+        return Arrays.stream(times).map(t -> Math.round(t * LONGER)).toArray();
     }
 
     private static int[] numbered(List<String> texts) {
@@ -260,7 +282,8 @@ final class TimetableSearch {
 
     /** Whether nothing that matters to the painter is worse, but for a minute. */
     private static boolean asGood(long[] known, long[] found) {
-        return Arrays.compare(known, 0, 2, found, 0, 2) <= 0 && known[2] <= found[2] + SAME && known[SITTINGS] <= found[SITTINGS]
+        return Arrays.compare(known, 0, 2, found, 0, 2) <= 0 && known[2] <= found[2] + SAME
+                && known[FRAGILE] <= found[FRAGILE] && known[SITTINGS] <= found[SITTINGS]
                 && known[END] <= found[END] + SAME;
     }
 
@@ -418,20 +441,37 @@ final class TimetableSearch {
     }
 
     private long[] starts(int[] order) {
+        return starts(order, new Times(hand, dries, lag));
+    }
+
+    private long[] starts(int[] order, Times times) {
         long[] free = earliest.clone();
         long[] start = new long[n];
         long now = 0;
         for (int i : order) {
-            start[i] = begin(Math.max(now, free[i]), hand[i]);
-            now = start[i] + hand[i];
+            start[i] = begin(Math.max(now, free[i]), times.hand[i]);
+            now = start[i] + times.hand[i];
             for (int k = 0; k < behind[i].length; k++) {
-                free[behind[i][k]] = Math.max(free[behind[i][k]], now + lag[i][k]);
+                free[behind[i][k]] = Math.max(free[behind[i][k]], now + times.lag[i][k]);
             }
         }
         return start;
     }
 
-    /** Pieces done too late, stones that are late, by how much together, sittings, the end, the time one sits, loads and tools taken up. */
+    /** Stones that are late if everything takes a quarter longer. */
+    private long fragile(int[] order) {
+        if (slow == null) {
+            return 0;
+        }
+        long[] start = starts(order, slow);
+        return IntStream.range(0, n).filter(i -> start[i] + slow.hand[i] + slow.dries[i] > due[stone[i]]).map(i -> stone[i]).distinct()
+                .count();
+    }
+
+    /**
+     * Pieces done too late, stones that are late, by how much together, stones that might be late, sittings, the end, the time one sits,
+     * loads and tools taken up.
+     */
     private long[] cost(int[] order) {
         long[] start = starts(order);
         long[] ready = new long[stones.size()];
@@ -453,7 +493,7 @@ final class TimetableSearch {
             much += Math.max(0, ready[s] - due[s]);
         }
         long[] sat = sat(start, order);
-        return new long[] {missed, late, much, sat[0], Arrays.stream(ready).max().orElse(0), sat[1], loads, tools};
+        return new long[] {missed, late, much, fragile(order), sat[0], Arrays.stream(ready).max().orElse(0), sat[1], loads, tools};
     }
 
     /** How many sittings are used, and how long one sits in all of them, from the first piece to the last. */

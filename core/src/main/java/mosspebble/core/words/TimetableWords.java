@@ -40,6 +40,7 @@ public final class TimetableWords {
     private static final DateTimeFormatter SOON = DateTimeFormatter.ofPattern("EEE H:mm", Locale.ENGLISH);
     private static final DateTimeFormatter LATER = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
     private static final DateTimeFormatter WEEKDAY = DateTimeFormatter.ofPattern("EEE d", Locale.ENGLISH);
+    private static final DateTimeFormatter SHORTEST = DateTimeFormatter.ofPattern("EEE d, H:mm", Locale.ENGLISH);
     private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("H:mm", Locale.ENGLISH);
     private static final DateTimeFormatter NEAR = DateTimeFormatter.ofPattern("EEEE H:mm", Locale.ENGLISH);
     private static final DateTimeFormatter FAR = DateTimeFormatter.ofPattern("EEEE d MMMM, H:mm", Locale.ENGLISH);
@@ -93,6 +94,12 @@ public final class TimetableWords {
         return "Ready: " + stone;
     }
 
+    /** When a stone is ready: by the timetable where it is known, or else by its own plan, as if one sat at it without getting up. */
+    public static String ready(Optional<Instant> at, Duration after, ZoneId zone) {
+        return at.map(moment -> moment.atZone(zone)).map(moment -> "ready " + SHORTEST.format(moment))
+                .orElse("in " + Durations.words(after) + " at best");
+    }
+
     /** What becomes of it if everything takes a quarter longer, and which sittings do not hold what is planned for them then. */
     public static String stretched(Timetable table, ZoneId zone) {
         Timetable longer = table.stretched(1.25);
@@ -121,6 +128,9 @@ public final class TimetableWords {
         }
         if (means instanceof InTime.Means.Extra extra) {
             return "Sit down also on " + DAY_SHORT.format(extra.date()) + ", " + span(extra.span());
+        }
+        if (means instanceof InTime.Means.Later later) {
+            return name.apply(later.stone()) + " only by " + SHORTEST.format(later.due());
         }
         return means instanceof InTime.Means.Dryer dryer ? "Use the dryer on " + name.apply(dryer.stone())
                 : "Leave out " + name.apply(((InTime.Means.LeftOut) means).stone());

@@ -358,6 +358,27 @@ class TimetableTest {
     }
 
     @Test
+    void aDueDayIsKeptEvenIfEverythingTakesAQuarterLongerWhereThatCostsLittle() {
+        List<Workload.Piece> pieces = List.of(piece("slow", 0, 50, 500), piece("due", 0, 50, 0));
+        Timetable free = Timetable.of(new Workload(pieces, List.of(), List.of(hours(0, 100), hours(900, 1000)), START, Map.of()));
+        assertThat(free.placed().get(0).piece()).as("what dries long goes first").isZero();
+        Timetable found = Timetable.of(
+                new Workload(pieces, List.of(), List.of(hours(0, 100), hours(900, 1000)), START, Map.of("due", at(100))));
+        assertThat(found.placed().get(0).piece()).as("second it would be done with its last minute").isEqualTo(1);
+        assertThat(found.stretched(1.25).ready().get("due").late()).isZero();
+        assertThat(found.sittings()).isEqualTo(1);
+    }
+
+    @Test
+    void whatFillsTheLongestSittingFillsItStillIfEverythingTakesLonger() {
+        Timetable found = Timetable.of(
+                new Workload(List.of(piece("owl", 0, 55, 30)), List.of(), List.of(hours(0, 60)), START, Map.of("owl", at(200))));
+        Timetable longer = found.stretched(1.25);
+        assertThat(longer.placed().get(0).end()).isEqualTo(at(60));
+        assertThat(longer.ready().get("owl").at()).isEqualTo(START.plus(Duration.ofMinutes(60)).plusSeconds(2_250));
+    }
+
+    @Test
     void whatCannotBePlannedIsSaid() {
         List<Workload.Piece> one = List.of(piece("owl", 3, 90, 0));
         assertThatThrownBy(() -> new Workload(one, List.of(), List.of(), START, Map.of())).hasMessageContaining("no sitting");

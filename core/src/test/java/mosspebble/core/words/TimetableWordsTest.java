@@ -43,6 +43,13 @@ class TimetableWordsTest {
     }
 
     @Test
+    void aStoneIsReadyByTheTimetableOrAtBestByItsOwnPlan() {
+        assertThat(TimetableWords.ready(Optional.of(Instant.parse("2026-11-29T12:05:00Z")), Duration.ofDays(3), UTC)).isEqualTo(
+                "ready Sun 29, 12:05");
+        assertThat(TimetableWords.ready(Optional.empty(), Duration.ofDays(3), UTC)).isEqualTo("in 3 d at best");
+    }
+
+    @Test
     void momentsAreNamedByTheirWeekdayAsLongAsThatIsPlain() {
         Instant sunday = Instant.parse("2026-11-29T11:20:00Z");
         assertThat(TimetableWords.moment(sunday, FRIDAY, UTC)).isEqualTo("Sunday 11:20");
