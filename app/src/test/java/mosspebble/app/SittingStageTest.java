@@ -16,6 +16,7 @@ import javafx.scene.SnapshotParameters;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.control.Button;
 import javafx.scene.control.Labeled;
+import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
 import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
@@ -73,7 +74,7 @@ class SittingStageTest {
             assertThat(diary(app).due()).containsEntry("owl", LocalDateTime.parse("2026-11-29T12:00"));
             app.type("#due", "Wed 2 Dec 20:00");
             app.type("#week", "Mon-Fri 19:30-20:15");
-            app.until("what would help", () -> app.present("#way-0"));
+            app.until("what would help", () -> app.show().idle() && app.present("#way-0"));
             List<String> ways = IntStream.range(0, 5).mapToObj(i -> "#way-" + i).filter(app::present).toList();
             app.click(ways.stream().filter(w -> app.text(w).startsWith("Owl keeping a lamp only by ")).findFirst().orElseThrow());
             app.until("the owl may be ready later", () -> diary(app).due().get("owl").isAfter(LocalDateTime.parse("2026-12-02T20:00")));
@@ -229,6 +230,31 @@ class SittingStageTest {
             assertThat(app.robot.lookup(".work-button").queryAllAs(Button.class)).allSatisfy(b -> assertThat(b.getHeight())
                     .as("wide enough for an elbow").isGreaterThanOrEqualTo(56));
             assertThat(List.of("#work-done", "#work-leave")).allSatisfy(id -> assertThat(app.find(id).getAccessibleRole()).isNotNull());
+        }
+    }
+
+    @Test
+    void theNextPictureIsThereAtOnceAndWhatIsCoveredWaits() throws Exception {
+        Turned clock = new Turned("2026-11-28T14:00:10");
+        try (Driver app = new Driver(folder.resolve("s.pebble"), clock, "snail", "toadstool")) {
+            sitting(app);
+            app.click("#sit-down");
+            app.until("something to do", () -> app.text("#work-done").equals("Done") && app.show().idle());
+            ImageView picture = inside(app, ImageView.class);
+            Node hem = app.find(".hem-day");
+            for (int k = 0; k < 3 && (k == 0 || app.text("#work-done").equals("Done")); k++) {
+                Image before = picture.getImage();
+                app.robot.interact(() -> {
+                    ((Button) app.find("#work-done")).fire();
+                    assertThat(picture.getImage()).as("another picture before anything else is done").isNotSameAs(before);
+                });
+                app.until("sharp", () -> app.show().idle() && picture.getImage().getWidth() > 300);
+            }
+            assertThat((Object) app.find(".hem-day")).as("nobody sees it").isSameAs(hem);
+            String stone = app.text("#work-stone");
+            app.keys(KeyCode.ESCAPE);
+            app.until("the hem as it is now", () -> app.find(".hem-day") != hem);
+            app.until("what was in hand lies on the cloth", () -> stone.contains(app.text("#name")));
         }
     }
 

@@ -154,7 +154,7 @@ public final class Bench {
 
     private static void drags() throws Exception {
         List<String> command = java(Path.of(System.getProperty("mosspebble.dist")), null);
-        command.addAll(List.of("-cp", System.getProperty("java.class.path"), DragFrames.class.getName()));
+        command.addAll(List.of("-cp", System.getProperty("java.class.path"), WindowTimes.class.getName()));
         Process process = new ProcessBuilder(command).redirectError(ProcessBuilder.Redirect.DISCARD).start();
         try (BufferedReader out = process.inputReader()) {
             for (String line = out.readLine(); line != null; line = out.readLine()) {
@@ -164,6 +164,12 @@ public final class Bench {
                             "| frames while a thing is dragged: %s | %s ms | %s ms | wanted: 16.7 ms at the 95th percentile, which is "
                                     + "also the screen's own beat |%n",
                             cells[1], cells[2], cells[3]);
+                } else if (line.startsWith("step ")) {
+                    String[] cells = line.split(" ");
+                    System.out.printf(Locale.ROOT,
+                            "| at the table, from done to the next picture | %s ms | %s ms | wanted: 150 ms; sharp after "
+                                    + "%s ms, %s ms |%n",
+                            cells[1], cells[2], cells[3], cells[4]);
                 }
             }
         }

@@ -260,7 +260,7 @@ public final class Shell extends StackPane {
             }
         });
         show.planProperty().addListener((o, a, b) -> fill.run());
-        sitting.shownProperty().addListener((o, a, b) -> fill.run());
+        sitting.follow(fill);
         fill.run();
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);

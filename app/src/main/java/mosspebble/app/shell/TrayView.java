@@ -87,7 +87,7 @@ final class TrayView extends StackPane {
         show.troubled().addListener((SetChangeListener<String>) change -> fill());
         workbench.studioProperty().addListener((o, a, b) -> fill());
         sitting.nowProperty().addListener((o, a, b) -> buttons.forEach(this::dry));
-        sitting.shownProperty().addListener((o, a, b) -> fill());
+        sitting.follow(this::fill);
         workbench.shownProperty().addListener((o, a, b) -> {
             if (!Objects.equals(a == null ? null : a.id(), b == null ? null : b.id())) {
                 fill();

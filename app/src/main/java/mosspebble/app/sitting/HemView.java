@@ -57,9 +57,9 @@ final class HemView extends BorderPane {
         scroll.getStyleClass().add("stage-scroll");
         setCenter(scroll);
         setBottom(foot);
-        model.shownProperty().addListener((o, a, b) -> fill());
+        model.follow(this::fill);
         model.nowProperty().addListener((o, a, b) -> {
-            if (isVisible()) {
+            if (isVisible() && !model.atTableProperty().get()) {
                 strips.forEach(DayStrip::tick);
                 foot.refresh();
             }

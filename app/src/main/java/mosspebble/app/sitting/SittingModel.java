@@ -15,9 +15,11 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.UnaryOperator;
+import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.collections.MapChangeListener;
 import mosspebble.app.model.PlanWorker;
@@ -90,6 +92,7 @@ public final class SittingModel {
     private final ReadOnlyObjectWrapper<List<InTime.Way>> ways = new ReadOnlyObjectWrapper<>(List.of());
     private final ReadOnlyObjectWrapper<Instant> now = new ReadOnlyObjectWrapper<>();
     private final ObjectProperty<InHand> inHand = new SimpleObjectProperty<>();
+    private final BooleanProperty atTable = new SimpleBooleanProperty();
     private final Map<String, Instant> notYet = new HashMap<>();
     private Duration usual = Duration.ZERO;
     private Object askedFrom;
@@ -143,6 +146,25 @@ public final class SittingModel {
     /** What was begun and is not done; null for nothing. */
     public ObjectProperty<InHand> inHandProperty() {
         return inHand;
+    }
+
+    /** Whether one works along: nothing else is seen meanwhile. */
+    public BooleanProperty atTableProperty() {
+        return atTable;
+    }
+
+    /** Follows the timetable, but for while one works along; then once after it. */
+    public void follow(Runnable show) {
+        shown.addListener((o, a, b) -> {
+            if (!atTable.get()) {
+                show.run();
+            }
+        });
+        atTable.addListener((o, a, b) -> {
+            if (!b) {
+                show.run();
+            }
+        });
     }
 
     public ZoneId zone() {

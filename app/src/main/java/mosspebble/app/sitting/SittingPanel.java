@@ -115,7 +115,7 @@ final class SittingPanel extends Panel {
             dryer.setSelected(project().map(p -> p.habits().dryer()).orElse(false));
             list();
         });
-        model.shownProperty().addListener((o, a, b) -> list());
+        model.follow(this::list);
         model.waysProperty().addListener((o, a, b) -> list());
     }
 

@@ -145,7 +145,10 @@ public final class WorkAlongView extends BorderPane {
         model.nowProperty().addListener((o, a, b) -> refresh());
         addEventHandler(KeyEvent.KEY_PRESSED, this::key);
         Panel.present(this, false);
-        visibleProperty().addListener((o, a, b) -> awake.hold(b));
+        visibleProperty().addListener((o, a, b) -> {
+            awake.hold(b);
+            model.atTableProperty().set(b);
+        });
     }
 
     private static Button big(String id, String words, String key, String tooltip, Runnable run) {
@@ -168,8 +171,9 @@ public final class WorkAlongView extends BorderPane {
         done.requestFocus();
     }
 
-    /** Leaves it; the clock of what is in hand goes on. */
+    /** Leaves it; the clock of what is in hand goes on, its stone lies on the cloth. */
     public void close() {
+        model.shown().next().ifPresent(next -> workbench.choose(model.shown().piece(next).stone()));
         Panel.present(this, false);
         closed.run();
     }
@@ -339,7 +343,13 @@ public final class WorkAlongView extends BorderPane {
             brush.setStroke(step.coat().map(c -> Swatch.colour(c.swatch())).orElse(null));
             brushWords.setText(TimetableWords.brush(((Step.Lay) step).tool().mm()));
         }
-        workbench.choose(piece.stone());
+        expect();
+    }
+
+    /** Very likely the piece after this one comes next. */
+    private void expect() {
+        model.shown().table().placed().stream().skip(1).findFirst().map(n -> model.shown().piece(n))
+                .ifPresent(p -> picture.expect(model.shown().plans().get(p.stone()), p.step(), p.part()));
     }
 
     private void count(State state, Optional<Timetable.Placed> next) {

@@ -13,7 +13,6 @@ import mosspebble.app.control.Token;
 import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Results;
 import mosspebble.core.area.Grid;
-import mosspebble.core.colour.Lamp;
 import mosspebble.core.picture.Care;
 import mosspebble.core.picture.StonePicture;
 import mosspebble.core.plan.PaintPlan;
@@ -29,15 +28,31 @@ final class WorkPicture extends StackPane {
     private static final double DIM = 0.55;
 
     /** What is shown. */
-    private record Moment(PaintPlan plan, int steps, int coats, Step step, boolean lit) {}
+    private record Moment(PaintPlan plan, int steps, int coats, Step step, boolean lit) {
+
+        /** @param part coats of a step that are laid already */
+        static Moment before(PaintPlan plan, int number, int part, boolean lit) {
+            Step step = plan.steps().get(number);
+            PaintPlan seen = step.side() == Side.EDGE || step.side() == plan.up().side() ? plan : plan.turnedOver();
+            return new Moment(seen, part > 0 ? number + 1 : number, part, step, lit);
+        }
+
+        /** Whether the stone looks the same but for what is lit. */
+        boolean looksLike(Moment other) {
+            return plan.steps() == other.plan.steps() && plan.up().side() == other.plan.up().side() && steps == other.steps
+                    && coats == other.coats;
+        }
+    }
 
     private record Key(PaintPlan plan, double scale) {}
 
     private record Drawn(StonePicture of, int[] pixels) {}
 
+    /** Drawn before it is wanted. */
+    private record Ahead(Moment moment, double pixelsPerMm, Drawn drawn) {}
+
     private final PlanWorker desk;
     private final Results results;
-    private final PlanWorker.Line drafting = new PlanWorker.Line();
     private final PlanWorker.Line drawing = new PlanWorker.Line();
     private final Map<Key, StonePicture> kept = new LinkedHashMap<>(8, 0.75f, true) {
         @Override
@@ -47,7 +62,10 @@ final class WorkPicture extends StackPane {
     };
     private final ImageView image = new ImageView();
     private final Canvas light = new Canvas();
+    private final PlanWorker.Line expecting = new PlanWorker.Line();
     private Moment moment;
+    private Moment expected;
+    private Ahead ahead;
 
     WorkPicture(PlanWorker desk, Results results) {
         this.desk = desk;
@@ -67,20 +85,38 @@ final class WorkPicture extends StackPane {
      * @param lit whether the place of the step is lit
      */
     void show(PaintPlan plan, int number, int part, boolean lit) {
-        Step step = plan.steps().get(number);
-        PaintPlan seen = step.side() == Side.EDGE || step.side() == plan.up().side() ? plan : plan.turnedOver();
-        Moment next = new Moment(seen, part > 0 ? number + 1 : number, part, step, lit);
-        if (moment == null || moment.plan.steps() != seen.steps() || moment.steps != next.steps || moment.coats != next.coats
-                || moment.lit != lit) {
+        Moment next = Moment.before(plan, number, part, lit);
+        if (moment == null || !next.looksLike(moment) || moment.step != next.step || moment.lit != lit) {
             moment = next;
             draw();
         }
     }
 
-    private double scale() {
-        double w = 2 * moment.plan.survey().dome().outline().halfWidth() + 12;
-        double h = 2 * moment.plan.survey().dome().outline().halfHeight() + 12;
+    /** What is shown next, most likely: it is drawn when nothing else is to be done. */
+    void expect(PaintPlan plan, int number, int part) {
+        Moment next = Moment.before(plan, number, part, true);
+        if (expected != null && next.looksLike(expected) || getWidth() < 50 || getHeight() < 50) {
+            return;
+        }
+        expected = next;
+        double fine = scale(next) * output();
+        StonePicture known = kept.get(new Key(next.plan, fine));
+        desk.askLater(expecting, d -> new Ahead(next, fine, sharp(d, next, known, fine)), drawn -> {
+            kept.put(new Key(next.plan, fine), drawn.drawn.of);
+            ahead = drawn;
+        });
+    }
+
+    /** Pixels per mm at which the whole stone is seen. */
+    private double scale(Moment of) {
+        double w = 2 * of.plan.survey().dome().outline().halfWidth() + 12;
+        double h = 2 * of.plan.survey().dome().outline().halfHeight() + 12;
         return Math.max(0.5, Math.min(9, Math.min(getWidth() / w, getHeight() / h)));
+    }
+
+    /** The screen's own pixels to one of the window's. */
+    private double output() {
+        return getScene() == null || getScene().getWindow() == null ? 1 : getScene().getWindow().getOutputScaleX();
     }
 
     private void draw() {
@@ -88,35 +124,40 @@ final class WorkPicture extends StackPane {
             return;
         }
         Moment now = moment;
-        double scale = scale();
-        double output = getScene() == null || getScene().getWindow() == null ? 1 : getScene().getWindow().getOutputScaleX();
-        Results.Thumb thumb = results.thumbs().get(now.plan.project().id());
-        Key key = new Key(now.plan, scale * output);
-        StonePicture known = kept.get(key);
-        if (known == null && thumb != null && thumb.plan().steps() == now.plan.steps()
-                && thumb.plan().up().side() == now.plan.up().side()) {
-            StonePicture small = thumb.picture();
-            desk.ask(drafting, d -> new Drawn(small, pixels(small, now)), drawn -> put(drawn, scale, now));
+        double scale = scale(now);
+        double fine = scale * output();
+        if (ahead != null && ahead.pixelsPerMm == fine && ahead.moment.looksLike(now)) {
+            put(ahead.drawn, scale, now);
+            return;
         }
-        desk.ask(drawing, d -> {
-            StonePicture sharp = known != null ? known
-                    : d.picture(now.plan, Grid.around(now.plan.survey().dome().outline().halfWidth() + 6,
-                            now.plan.survey().dome().outline().halfHeight() + 6, 1 / key.scale), StoneState.DRY, Lamp.DAYLIGHT);
-            return new Drawn(sharp, pixels(sharp, now));
-        }, drawn -> {
-            kept.put(key, drawn.of);
+        Results.Thumb thumb = results.thumbs().get(now.plan.project().id());
+        StonePicture known = kept.get(new Key(now.plan, fine));
+        if (thumb != null && thumb.plan().steps() == now.plan.steps()
+                && thumb.plan().up().side() == now.plan.up().side()) {
+            put(new Drawn(thumb.picture(), pixels(thumb.picture(), now, Care.QUICK)), scale, now); // a few milliseconds
+        }
+        desk.ask(drawing, d -> sharp(d, now, known, fine), drawn -> {
+            kept.put(new Key(now.plan, fine), drawn.of);
             put(drawn, scale, now);
         });
     }
 
-    private static int[] pixels(StonePicture picture, Moment now) {
+    private static Drawn sharp(PlanWorker desk, Moment of, StonePicture known, double pixelsPerMm) {
+        StonePicture picture = known != null ? known : desk.picture(of.plan, pixelsPerMm, StoneState.DRY);
+        return new Drawn(picture, pixels(picture, of, Care.FULL));
+    }
+
+    private static int[] pixels(StonePicture picture, Moment now, Care care) {
         int[] pixels = new int[picture.terrain().grid().cells()];
-        picture.draw(new StonePicture.Shown(now.steps, now.coats, now.plan.project().habits().light().from(), Care.FULL), () -> false,
+        picture.draw(new StonePicture.Shown(now.steps, now.coats, now.plan.project().habits().light().from(), care), () -> false,
                 pixels);
         return pixels;
     }
 
     private void put(Drawn drawn, double scale, Moment now) {
+        if (now != moment) {
+            return; // something else is shown by now
+        }
         Grid grid = drawn.of.terrain().grid();
         StoneImage still = new StoneImage(grid);
         still.draw(drawn.pixels);

@@ -2,9 +2,14 @@ package mosspebble.bench;
 
 import java.nio.file.Path;
 import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDateTime;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.BooleanSupplier;
 import javafx.animation.AnimationTimer;
 import javafx.application.Application;
 import javafx.application.Platform;
@@ -12,6 +17,10 @@ import javafx.event.Event;
 import javafx.event.EventType;
 import javafx.scene.Node;
 import javafx.scene.Scene;
+import javafx.scene.control.Button;
+import javafx.scene.image.ImageView;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.stage.Stage;
@@ -31,20 +40,30 @@ import mosspebble.instruments.SimulatedClimateProbe;
 import mosspebble.instruments.SimulatedKitchenScale;
 import mosspebble.instruments.SimulatedStripeReader;
 
-/** Drags a thing over each demo stone that has one to drag and prints how far its frames are apart: {@code frame ID median 95th}, ms. */
-public final class DragFrames extends Application {
+/**
+ * Drags a thing over each demo stone that has one to drag and prints how far its frames are apart: {@code frame ID median 95th}, ms. Then
+ * works along at the table and prints how long after a press the next picture is there, small and sharp: {@code step median 95th median
+ * 95th}, ms.
+ */
+public final class WindowTimes extends Application {
 
     private static final int MOVES = 150;
+    private static final int STEPS = 24;
+
+    /** Within a sitting of the demo's week. */
+    private static final LocalDateTime AT_THE_TABLE = LocalDateTime.of(2026, 11, 28, 14, 1);
 
     private Workbench workbench;
     private Results show;
     private PlanWorker desk;
+    private Shell shell;
     private Node cloth;
     private List<String> stones;
+    private long pressed;
 
     /** Starts it; apart from the class itself so that the toolkit may come from the module path. */
     public static void main(String[] args) {
-        launch(DragFrames.class);
+        launch(WindowTimes.class);
     }
 
     @Override
@@ -53,9 +72,9 @@ public final class DragFrames extends Application {
         workbench = new Workbench(LanternWalk.studio(BuiltIn.repertoire()), (studio, title) -> {});
         desk = new PlanWorker(BuiltIn::repertoire, Platform::runLater, Throwable::printStackTrace);
         show = new Results(workbench, desk);
-        Shell shell = new Shell(workbench, show, desk, house(), new Shell.Instruments(new SimulatedClimateProbe(7),
+        shell = new Shell(workbench, show, desk, house(), new Shell.Instruments(new SimulatedClimateProbe(7),
                 new SimulatedBenchCamera(shot -> BenchScene.varied(shot, 800, 600)), new SimulatedKitchenScale(1, () -> new Grams(100)),
-                new SimulatedStripeReader(5), Clock.systemDefaultZone()));
+                new SimulatedStripeReader(5), clock()));
         shell.getStylesheets().add(MossPebbleApp.class.getResource("mosspebble.css").toExternalForm());
         cloth = shell.cloth();
         stage.setScene(new Scene(shell, 1280, 800));
@@ -69,26 +88,69 @@ public final class DragFrames extends Application {
 
     private void next() {
         if (stones.isEmpty()) {
-            desk.close();
-            Platform.exit();
+            atTheTable();
             return;
         }
         String stone = stones.remove(0);
         workbench.choose(stone);
         workbench.shown().flatMap(Project::sketch).ifPresent(
                 s -> s.items().stream().filter(i -> !i.wearing()).findFirst().ifPresent(i -> workbench.itemProperty().set(i.id())));
+        calm(() -> show.plan() != null && show.plan().project().id().equals(stone), () -> drag(stone));
+    }
+
+    /** Once nothing is computed any more and something is so. */
+    private void calm(BooleanSupplier so, Runnable then) {
         new AnimationTimer() {
             private int calm;
 
             @Override
             public void handle(long now) {
-                calm = show.idle() && show.plan() != null && show.plan().project().id().equals(stone) ? calm + 1 : 0;
+                calm = show.idle() && desk.idle() && so.getAsBoolean() ? calm + 1 : 0;
                 if (calm > 40) {
                     stop();
-                    drag(stone);
+                    then.run();
                 }
             }
         }.start();
+    }
+
+    private static Clock clock() {
+        ZoneId zone = ZoneId.systemDefault();
+        return Clock.offset(Clock.system(zone), Duration.between(Instant.now(), AT_THE_TABLE.atZone(zone).toInstant()));
+    }
+
+    /** Sits down and says done again and again. */
+    private void atTheTable() {
+        workbench.stageProperty().set(Finding.Stage.SITTING);
+        calm(() -> shell.lookup("#sit-down") != null && shell.lookup(".hem-stitch") != null, () -> {
+            ((Button) shell.lookup("#sit-down")).fire();
+            ImageView image = (ImageView) shell.lookup("#work-picture").lookup(".image-view");
+            List<double[]> times = new ArrayList<>();
+            image.imageProperty().addListener((o, a, b) -> {
+                double[] last = times.isEmpty() ? new double[3] : times.get(times.size() - 1);
+                double after = (System.nanoTime() - pressed) / 1e6;
+                last[1] = last[1] == 0 ? after : last[1];
+                last[2] = after;
+            });
+            calm(() -> image.getImage() != null, () -> press(times));
+        });
+    }
+
+    private void press(List<double[]> times) {
+        if (times.size() == STEPS) {
+            double[] small = times.stream().mapToDouble(t -> t[1]).filter(t -> t > 0).sorted().toArray();
+            double[] sharp = times.stream().mapToDouble(t -> t[2]).filter(t -> t > 0).sorted().toArray();
+            System.out.printf(Locale.ROOT, "step %.1f %.1f %.1f %.1f%n", small[small.length / 2], small[(int) (small.length * 0.95)],
+                    sharp[sharp.length / 2], sharp[(int) (sharp.length * 0.95)]);
+            desk.close();
+            Platform.exit();
+            return;
+        }
+        times.add(new double[3]);
+        pressed = System.nanoTime();
+        Node along = shell.lookup("#work-along");
+        Event.fireEvent(along, new KeyEvent(KeyEvent.KEY_PRESSED, " ", " ", KeyCode.SPACE, false, false, false, false));
+        calm(() -> true, () -> press(times));
     }
 
     private void drag(String stone) {
