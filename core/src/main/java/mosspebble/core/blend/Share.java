@@ -1,5 +1,8 @@
 package mosspebble.core.blend;
 
+import java.time.Duration;
+import java.util.Optional;
+
 /**
  * Which share of a blend a piece is, and so how the hand lays it.
  *
@@ -12,8 +15,20 @@ public record Share(Kind kind, int number, int of) {
     public enum Kind {
         WHOLE, FIRST_PART, SECOND_PART, THIN_WASH, DARK_BEHIND, BAND, MIXED_STEP, STREAKS, FOAM, DABS, FACETS, ARM, WHITE_IN_LOAD,
         RUN, STROKES, TIP_COLOUR, INNER_COLOUR, GLAZE, DROPPED_WASH, BASE, CRACKLE, CRACKED, GEL, POWDER, SIZE, LEAF, GLUE, GEM, PASTE,
-        ISOLATED
+        ISOLATED;
+
+        /** What must be laid on it while it still takes it; none for what may dry as long as it likes. */
+        public Optional<Kind> holds() {
+            return switch (this) {
+                case SIZE -> Optional.of(LEAF);
+                case CRACKLE -> Optional.of(CRACKED);
+                default -> Optional.empty();
+            };
+        }
     }
+
+    /** So long size holds leaf and crackle medium cracks what is laid on it (common practice, no source: a day; the label decides). */
+    public static final Duration HOLDS = Duration.ofHours(24);
 
     /** All of it, in one colour. */
     public static final Share WHOLE = of(Kind.WHOLE);

@@ -91,12 +91,13 @@ public final class ManyStones {
                 pieces.add(new Workload.Piece(id, number, part, hand(step).of(step.work().hand().dividedBy(parts)), dries,
                         load(step), tool(step), pinned));
                 if (before != null) {
-                    follow(before, piece, part > 0 ? dries(step).of(step.work().between().dividedBy(parts - 1)) : Duration.ZERO);
+                    follow(before, piece, part > 0 ? dries(step).of(step.work().between().dividedBy(parts - 1)) : Duration.ZERO,
+                            Optional.empty());
                 }
                 if (part == 0) {
                     for (Step.After after : step.after()) {
                         Step waitedFor = plan.steps().get(after.step());
-                        follow(last[after.step()], piece, dries(waitedFor).of(after.lag(waitedFor)));
+                        follow(last[after.step()], piece, dries(waitedFor).of(after.lag(waitedFor)), waitedFor.lapses(step));
                     }
                 }
                 before = new End(piece, null);
@@ -105,13 +106,16 @@ public final class ManyStones {
         }
     }
 
-    private void follow(End before, int piece, Duration lag) {
+    /** @param most what lies below lapses after so long */
+    private void follow(End before, int piece, Duration lag, Optional<Duration> most) {
+        Optional<Duration> longest = most.map(m -> m.compareTo(lag) < 0 ? lag : m);
         if (before.piece >= 0) {
-            waits.add(new Workload.Wait(before.piece, piece, lag));
+            waits.add(new Workload.Wait(before.piece, piece, lag, longest));
         } else {
             Workload.Piece known = pieces.get(piece);
+            Workload.Window when = known.when().after(before.done.plus(lag));
             pieces.set(piece, new Workload.Piece(known.stone(), known.step(), known.part(), known.hand(), known.dries(), known.load(),
-                    known.tool(), known.when().after(before.done.plus(lag))));
+                    known.tool(), longest.map(m -> when.by(before.done.plus(m).plus(known.hand()))).orElse(when)));
         }
     }
 

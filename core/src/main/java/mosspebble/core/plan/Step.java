@@ -304,6 +304,13 @@ public sealed interface Step extends Facts.Named {
         }
     }
 
+    /** Within how long after this step another that lies on it must be begun, such as leaf on size; empty for any time. */
+    default Optional<Duration> lapses(Step then) {
+        return this instanceof Lay below && then instanceof Lay upper && below.layers.stream().map(l -> below.share(l).kind())
+                .anyMatch(k -> k.holds().filter(h -> upper.layers.stream().anyMatch(l -> upper.share(l).kind() == h)).isPresent())
+                        ? Optional.of(Share.HOLDS) : Optional.empty();
+    }
+
     /** Why a step waits for another. */
     enum Waits {
         STEP_BEFORE, DRY_GROUND, BEFORE_PAINT, LIES_BELOW, OWN_COAT, WOULD_BLEED, HANDLED, ALL_PAINTED, DRY_THROUGH, LIES_ON_SEALED

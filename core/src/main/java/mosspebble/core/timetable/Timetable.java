@@ -3,11 +3,14 @@ package mosspebble.core.timetable;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Collections;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.BooleanSupplier;
+import java.util.stream.Collectors;
 
 /**
  * When one pair of hands does what on which stone.
@@ -72,10 +75,15 @@ public record Timetable(Workload of, List<Placed> placed, Instant bound, int sit
         return order.size() == workload.pieces().size() ? Optional.of(search.inOrder(order)) : Optional.empty();
     }
 
-    /** Pieces, by number, that are not done by when they should be. */
+    /** Pieces, by number, that are not done by when they should be: by a moment, or before what they lie on has lapsed. */
     public List<Integer> missed() {
-        return placed.stream().filter(p -> of.pieces().get(p.piece).when().latest().filter(l -> p.end.isAfter(l)).isPresent())
-                .map(Placed::piece).toList();
+        Map<Integer, Placed> at = new HashMap<>();
+        placed.forEach(p -> at.put(p.piece, p));
+        Set<Integer> lapsed = of.waits().stream().filter(w -> w.most()
+                .filter(m -> at.get(w.then()).start.isAfter(at.get(w.before()).end.plus(m))).isPresent()).map(Workload.Wait::then)
+                .collect(Collectors.toSet());
+        return placed.stream().filter(p -> lapsed.contains(p.piece)
+                || of.pieces().get(p.piece).when().latest().filter(l -> p.end.isAfter(l)).isPresent()).map(Placed::piece).toList();
     }
 
     /** When each stone is ready, by its name. */
@@ -118,7 +126,9 @@ public record Timetable(Workload of, List<Placed> placed, Instant bound, int sit
                 of.pieces().stream().map(p -> new Workload.Piece(p.stone(), p.step(), p.part(),
                         Collections.min(List.of(longest, longer(p.hand(), times))), longer(p.dries(), times), p.load(), p.tool(),
                         p.when())).toList(),
-                of.waits().stream().map(w -> new Workload.Wait(w.before(), w.then(), longer(w.lag(), times))).toList(), of.hours(),
+                of.waits().stream().map(w -> new Workload.Wait(w.before(), w.then(), longer(w.lag(), times),
+                        w.most().map(m -> Collections.max(List.of(m, longer(w.lag(), times)))))).toList(),
+                of.hours(),
                 of.from(), of.due(), of.drying());
         return new TimetableSearch(longer).inOrder(placed.stream().map(Placed::piece).toList());
     }

@@ -12,6 +12,7 @@ import java.util.PriorityQueue;
 import java.util.SplittableRandom;
 import java.util.TreeMap;
 import java.util.function.BooleanSupplier;
+import java.util.function.Consumer;
 import java.util.stream.IntStream;
 
 /**
@@ -46,6 +47,12 @@ final class TimetableSearch {
     /** Days that are due are kept even if everything takes so much longer, where that can be. */
     static final double LONGER = 1.25;
 
+    /** Of so few pieces all orders are tried where something lapses: few of them hold, and moves do not lead from one to another. */
+    private static final int ALL_ORDERS = 8;
+
+    /** So often what would lapse is put off in one order. */
+    private static final int PUT_OFF = 12;
+
     /** No timetable runs longer than so many weeks. */
     private static final int MOST_WEEKS = 1_040;
 
@@ -62,6 +69,8 @@ final class TimetableSearch {
     private final long[] latest;
     private final int[][] behind;
     private final long[][] lag;
+    /** What comes after each piece is begun so long after its end at most; null where nothing lapses. */
+    private final long[][] most;
     /** The same times if everything takes longer; null where nothing is due. */
     private final Times slow;
     private final int[] needs;
@@ -88,6 +97,7 @@ final class TimetableSearch {
         this.behind = new int[n][];
         this.lag = new long[n][];
         link(of.waits());
+        this.most = of.waits().stream().anyMatch(w -> w.most().isPresent()) ? most(of.waits()) : null;
         this.sorted = of.sorted().stream().mapToInt(Integer::intValue).toArray();
         this.tail = tails();
         this.slow = of.due().isEmpty() ? null : slow();
@@ -98,6 +108,16 @@ final class TimetableSearch {
         long seven = Duration.ofDays(7).toSeconds();
         this.period = seven * Math.max(1, (last - first + seven - 1) / seven);
         hours.addAll(week);
+    }
+
+    private long[][] most(List<Workload.Wait> waits) {
+        long[][] all = new long[n][];
+        for (int i = 0; i < n; i++) {
+            int before = i;
+            all[i] = waits.stream().filter(w -> w.before() == before).mapToLong(w -> w.most().map(Duration::toSeconds).orElse(NEVER))
+                    .toArray();
+        }
+        return all;
     }
 
     /** What pieces take and dry, and what lies between them, in seconds. */
@@ -276,7 +296,7 @@ final class TimetableSearch {
         if (before.length == n && asGood(cost(before), cost(first))) {
             return timetable(before);
         }
-        int[] found = busy(moved(first, cost(first), random, unwanted));
+        int[] found = most != null && n <= ALL_ORDERS ? all(first) : busy(moved(first, cost(first), random, unwanted));
         return timetable(before.length == n && asGood(cost(before), cost(found)) ? before : found);
     }
 
@@ -285,6 +305,38 @@ final class TimetableSearch {
         return Arrays.compare(known, 0, 2, found, 0, 2) <= 0 && known[2] <= found[2] + SAME
                 && known[FRAGILE] <= found[FRAGILE] && known[SITTINGS] <= found[SITTINGS]
                 && known[END] <= found[END] + SAME;
+    }
+
+    /** The best of all orders; of those that cost the same the given one. */
+    private int[] all(int[] first) {
+        int[][] best = {first};
+        long[][] least = {cost(first)};
+        all(new int[n], 0, needs.clone(), order -> {
+            long[] now = cost(order);
+            if (Arrays.compare(now, least[0]) < 0) {
+                best[0] = order.clone();
+                least[0] = now;
+            }
+        });
+        return best[0];
+    }
+
+    /** @param open how much each waits for; what is placed already waits for more than there is */
+    private void all(int[] order, int placed, int[] open, Consumer<int[]> each) {
+        if (placed == n) {
+            each.accept(order);
+            return;
+        }
+        for (int i = 0; i < n; i++) {
+            if (open[i] == 0) {
+                order[placed] = i;
+                open[i] = Integer.MAX_VALUE;
+                Arrays.stream(behind[i]).forEach(j -> open[j]--);
+                all(order, placed + 1, open, each);
+                Arrays.stream(behind[i]).forEach(j -> open[j]++);
+                open[i] = 0;
+            }
+        }
     }
 
     private int[] dispatched(int tries, SplittableRandom random, BooleanSupplier unwanted) {
@@ -423,6 +475,7 @@ final class TimetableSearch {
             for (int k = 0; k < behind[best].length; k++) {
                 int j = behind[best][k];
                 free[j] = Math.max(free[j], now + lag[best][k]);
+                urgent[j] = most == null ? urgent[j] : Math.min(urgent[j], now + most[best][k] - hand[j]);
                 if (--open[j] == 0) {
                     can.add(j);
                 }
@@ -444,8 +497,37 @@ final class TimetableSearch {
         return starts(order, new Times(hand, dries, lag));
     }
 
+    /** As soon as can be; what would lapse before what follows it is put off, where that helps. */
     private long[] starts(int[] order, Times times) {
-        long[] free = earliest.clone();
+        long[] start = starts(order, times, earliest);
+        long[] least = earliest.clone();
+        long[] put = start;
+        for (int round = 0; most != null && round < PUT_OFF; round++) {
+            if (!putOff(put, times, least)) {
+                return put;
+            }
+            put = starts(order, times, least);
+        }
+        return start;
+    }
+
+    /** Moves on what is done so early that it has lapsed when what follows is done; whether there was any. */
+    private boolean putOff(long[] start, Times times, long[] least) {
+        boolean any = false;
+        for (int i = 0; i < n; i++) {
+            for (int k = 0; k < behind[i].length; k++) {
+                long soonest = start[behind[i][k]] - Math.max(most[i][k], times.lag[i][k]) - times.hand[i];
+                if (start[i] < soonest) {
+                    least[i] = Math.max(least[i], soonest);
+                    any = true;
+                }
+            }
+        }
+        return any;
+    }
+
+    private long[] starts(int[] order, Times times, long[] least) {
+        long[] free = least.clone();
         long[] start = new long[n];
         long now = 0;
         for (int i : order) {
@@ -491,6 +573,11 @@ final class TimetableSearch {
         for (int s = 0; s < ready.length; s++) {
             late += ready[s] > due[s] ? 1 : 0;
             much += Math.max(0, ready[s] - due[s]);
+        }
+        for (int i = 0; most != null && i < n; i++) {
+            for (int k = 0; k < behind[i].length; k++) {
+                missed += start[behind[i][k]] > start[i] + hand[i] + most[i][k] ? 1 : 0;
+            }
         }
         long[] sat = sat(start, order);
         return new long[] {missed, late, much, fragile(order), sat[0], Arrays.stream(ready).max().orElse(0), sat[1], loads, tools};

@@ -69,10 +69,31 @@ public record Workload(List<Piece> pieces, List<Wait> waits, List<Hours> hours, 
         public Window after(Instant moment) {
             return new Window(earliest.filter(e -> e.isAfter(moment)).or(() -> Optional.of(moment)), latest);
         }
+
+        /** The same, and done by a moment. */
+        public Window by(Instant moment) {
+            return new Window(earliest, latest.filter(l -> l.isBefore(moment)).or(() -> Optional.of(moment)));
+        }
     }
 
-    /** One piece, by number, is begun so long after the end of another, or later. */
-    public record Wait(int before, int then, Duration lag) {}
+    /**
+     * One piece, by number, is begun so long after the end of another, or later.
+     *
+     * @param most but not later than so long after it, such as leaf on size that is tacky; empty for any time
+     */
+    public record Wait(int before, int then, Duration lag, Optional<Duration> most) {
+
+        /** From then on at any time. */
+        public Wait(int before, int then, Duration lag) {
+            this(before, then, lag, Optional.empty());
+        }
+
+        public Wait {
+            if (lag.isNegative() || most.filter(m -> m.compareTo(lag) < 0).isPresent()) {
+                throw new IllegalArgumentException("a wait must not end before it begins");
+            }
+        }
+    }
 
     /** A sitting: time at the table. */
     public record Hours(Instant from, Instant to) {

@@ -277,13 +277,15 @@ public final class StepWords {
             case GLAZE ->
                     "Thin with water until it is glass-clear; one even pass over dry paint, " + share.number() + " of " + share.of() + ".";
             case BASE, GEL, POWDER, GLUE, GEM -> "";
-            case SIZE -> "A thin coat, no puddles; let it turn clear and tacky: a knuckle laid on it clicks when lifted.";
+            case SIZE -> "A thin coat, no puddles; let it turn clear and tacky: a knuckle laid on it clicks when lifted. "
+                    + "Leaf goes on within a day.";
             case LEAF ->
                     "Lay it on the tacky size in pieces that overlap, press with a soft dry brush, brush off what does not stick; the gaps "
                             + "take small pieces.";
             case PASTE -> "With a knife or stiff brush, at most 2 mm at once; smooth or shape it while it is soft, let it dry through.";
             case ISOLATED -> "A thin, even coat, not gone over; it may fall on what lies beside it.";
-            case CRACKLE -> "One even coat over the dry colour; thicker for larger flakes. Let it dry until it no longer feels tacky.";
+            case CRACKLE -> "One even coat over the dry colour; thicker for larger flakes. Let it dry until it no longer feels tacky, and "
+                    + "paint over it within a day.";
             case CRACKED -> "One full coat, each stroke once and not gone over: it tears within the hour and shows the colour below.";
             case DROPPED_WASH -> "Mostly water; drop it into the middle and dab the edge with a corner of cloth.";
         };

@@ -14,6 +14,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import mosspebble.core.blend.Share;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.Shelf;
 import mosspebble.core.plan.InTime;
@@ -155,6 +156,9 @@ public final class TimetableWords {
         facts.removeIf(String::isBlank);
         if (!step.work().dries().isZero()) {
             facts.add("then dries " + Durations.words(dries.of(step.work().dries())) + (dries.factor() == 1 ? "" : ", as yours does"));
+        }
+        if (step instanceof Step.Lay lay && lay.layers().stream().anyMatch(l -> lay.share(l).kind().holds().isPresent())) {
+            facts.add("holds what is laid on it for " + Durations.words(Share.HOLDS));
         }
         return String.join(" · ", facts);
     }

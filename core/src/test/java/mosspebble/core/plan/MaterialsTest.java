@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
@@ -23,9 +25,13 @@ import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.Shelf;
 import mosspebble.core.finding.Code;
 import mosspebble.core.finding.Finding;
+import mosspebble.core.project.Diary;
 import mosspebble.core.project.Project;
+import mosspebble.core.timetable.Timetable;
+import mosspebble.core.timetable.Workload;
 import mosspebble.core.words.FindingWords;
 import mosspebble.core.words.StepWords;
+import mosspebble.core.words.TimetableWords;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -117,6 +123,37 @@ class MaterialsTest {
         assertThat(size.work().dries()).isBetween(Duration.ofMinutes(10), Duration.ofMinutes(60));
         assertThat(leaf.after()).anyMatch(a -> a.step() == plan.steps().indexOf(size));
         assertThat(codes(plan)).doesNotContain(Code.INCOMPATIBLE);
+    }
+
+    @ParameterizedTest
+    // size and crackle medium take what is laid on them for about a day (common practice, no source)
+    @CsvSource({"LEAFED, Lay size, Lay leaf", "CRACKLED with white, Lay crackle medium, Lay the coat that cracks"})
+    void whatIsLaidOnSizeOrOnCrackleMediumComesInTheSameSitting(String way, String below, String upper) {
+        PaintPlan plan = Boards.plan(Boards.project(25, colours("board=red")).withBlend("board", blend(way)), SHELF);
+        Step.Lay size = step(plan, below);
+        Step.Lay leaf = step(plan, upper);
+        assertThat(size.lapses(leaf)).contains(Duration.ofHours(24));
+        assertThat(leaf.lapses(size)).isEmpty();
+        assertThat(size.lapses(plan.steps().get(plan.steps().size() - 1))).as("a seal has time").isEmpty();
+        assertThat(StepWords.sentence(size)).contains("within a day");
+        assertThat(TimetableWords.pace(size, Diary.USUAL)).contains("for 24 h");
+        int at = plan.steps().indexOf(size);
+        Instant monday = Instant.parse("2026-11-30T00:00:00Z");
+        Diary week = Diary.USUAL.withWeek("Mon 19:00-19:30, Thu 19:00-23:00");
+        Timetable table = Timetable.of(ManyStones.workload(List.of(plan), week, monday, ZoneOffset.UTC));
+        assertThat(table.missed()).isEmpty();
+        List<Instant> both = table.placed().stream().filter(p -> List.of(at, plan.steps().indexOf(leaf))
+                .contains(table.of().pieces().get(p.piece()).step())).map(Timetable.Placed::start).toList();
+        assertThat(Duration.between(both.get(0), both.get(both.size() - 1))).isLessThan(Duration.ofHours(24));
+        String id = plan.project().id();
+        Instant done = Instant.parse("2026-12-03T20:00:00Z");
+        Diary begun = week;
+        for (int k = 0; k <= at; k++) {
+            begun = begun.plus(new Diary.Deed(id, plan.names().get(k), 0, done.minusSeconds(60), done, false));
+        }
+        Workload left = ManyStones.workload(List.of(plan), begun, done, ZoneOffset.UTC);
+        Workload.Piece next = left.pieces().stream().filter(p -> p.step() == plan.steps().indexOf(leaf)).findFirst().orElseThrow();
+        assertThat(next.when().latest()).contains(done.plus(Duration.ofHours(24)).plus(next.hand()));
     }
 
     @Test
