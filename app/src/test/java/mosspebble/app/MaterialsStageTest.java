@@ -60,18 +60,22 @@ class MaterialsStageTest {
         try (Driver app = new Driver(folder.resolve("s.pebble"), "owl")) {
             app.settled();
             app.click("#stage-finish");
+            app.click("#finish-seal");
             app.until("the seals", () -> app.present("#seal-take-varnish-matt"));
             app.click("#seal-take-varnish-matt");
+            app.click("#finish-sheets");
             app.until("what was never tried", () -> app.present("#untried"));
             app.settled();
             assertThat(app.robot.lookup("#untried .label").queryAllAs(Label.class).iterator().next().getText())
                     .startsWith("Not tried yet under matt varnish: ");
+            app.click("#finish-seal");
             app.type("#forecast", "tomorrow");
             assertThat(app.text("#forecast-problem")).contains("no hour of a forecast");
             app.type("#forecast", "8 12 80, 12 19 55, 18 18 60");
             app.until("the hours", () -> app.text("#seal-hours").startsWith("2 coats: begin between "));
             app.type("#forecast", "8 5 80, 18 7 60");
             app.until("too cold", () -> app.text("#seal-hours").contains("too cold"));
+            app.click("#finish-sheets");
             app.type("#folder", folder.resolve("sheets").toString());
             app.click("#export-tests");
             app.until("the sheet", () -> app.text("#export-done").startsWith("Written: "));

@@ -85,6 +85,7 @@ class NewcomerTest {
             app.type("#folder", folder.resolve("sheets").toString());
             app.click("#export-sheets");
             app.until("the sheets", () -> app.text("#export-done").startsWith("Written"));
+            app.click("#finish-picture");
             app.click("#export-plan");
             app.until("the plan file", () -> app.text("#export-done").contains("plan.json"));
             app.click("#pixels-1000");
@@ -224,6 +225,7 @@ class NewcomerTest {
         try (Driver app = new Driver(folder.resolve("s.pebble"), true)) {
             app.settled();
             app.click("#stage-finish");
+            app.click("#finish-picture");
             app.type("#folder", blocked.resolve("in").toString());
             app.click("#export-plan");
             app.until("the answer", () -> app.text("#export-done").contains("could not be written"));

@@ -94,6 +94,9 @@ class ScreensTest {
                 if (action.name().startsWith("Save a ") || action.name().equals("Take this stone off the cloth")) {
                     continue; // asks where to, in a window of the system; takes away what another takes up
                 }
+                if (action.name().startsWith("Take up ") && shell(app).actions().stream().noneMatch(a -> a.name().equals(action.name()))) {
+                    continue; // another one has put it back into the basket
+                }
                 app.robot.interact(() -> {
                     workbench(app).tell("");
                     shell(app).perform(action.name().toUpperCase(java.util.Locale.ROOT));

@@ -31,6 +31,7 @@ class SealsTest {
         try (Driver app = new Driver(folder.resolve("s.pebble"), "owl")) {
             app.settled();
             app.click("#stage-finish");
+            app.click("#finish-seal");
             app.until("the seals", () -> app.present("#seal-varnish"));
             assertThat(app.robot.lookup("#seals").queryAs(javafx.scene.layout.HBox.class).getChildren()).hasSize(2);
             assertThat(lines(app, "seal-varnish")).contains("Gloss varnish", "2 coats, 2 h apart", "stays clear", "easy to mend");

@@ -13,6 +13,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.stream.Stream;
 import javafx.scene.Scene;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import javafx.geometry.Dimension2D;
@@ -164,7 +165,8 @@ class TroubleTest {
             assertThat(robot.lookup("#no-findings").queryLabeled().getText()).contains("not known");
 
             robot.interact(() -> workbench.stageProperty().set(Finding.Stage.FINISH));
-            robot.clickOn("#folder").push(KeyCode.CONTROL, KeyCode.A).type(KeyCode.DELETE).write(sheets.toString(), 0).type(KeyCode.ENTER);
+            robot.clickOn("#finish-picture").clickOn("#folder").push(KeyCode.CONTROL, KeyCode.A).type(KeyCode.DELETE)
+                    .write(sheets.toString(), 0).type(KeyCode.ENTER);
             robot.clickOn("#export-plan");
             until(() -> robot.lookup("#export-done").queryLabeled().getText().contains("nothing was written"));
             try (Stream<Path> written = Files.list(sheets)) {
@@ -196,6 +198,7 @@ class TroubleTest {
         assertThat(Files.readString(plan)).contains("\"id\" : \"snail\"").contains("\"length\" : 71").doesNotContain("Owl");
         robot.interact(() -> {
             workbench.choose("moon");
+            robot.lookup("#finish-sheets").queryAs(ToggleButton.class).fire();
             robot.lookup("#export-sheets").queryButton().fire();
         });
         Path pdf = sheets.resolve("moon-ring-sheets.pdf");

@@ -1,6 +1,7 @@
 package mosspebble.files;
 
 import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Path;
@@ -75,6 +76,8 @@ public final class Sheets {
     private final PaintPlan plan;
     private final Paper paper;
     private final LengthUnit unit;
+    /** Of each page. */
+    private final List<String> titles = new ArrayList<>();
 
     private Sheets(PDDocument document, PaintPlan plan, Paper paper, LengthUnit unit) throws IOException {
         this.document = document;
@@ -98,27 +101,40 @@ public final class Sheets {
      * @return whether it was finished; if the progress said stop, nothing is written
      */
     public static boolean write(PaintPlan plan, Paper paper, LengthUnit unit, Path file, Progress progress) throws FileTrouble {
-        boolean[] finished = {false};
+        Optional<SheetBook> book = book(plan, paper, unit, progress);
+        if (book.isPresent()) {
+            book.get().save(file);
+        }
+        return book.isPresent();
+    }
+
+    /**
+     * Guide and step cards, to be looked at, printed and written.
+     *
+     * @return empty if the progress said stop
+     */
+    public static Optional<SheetBook> book(PaintPlan plan, Paper paper, LengthUnit unit, Progress progress) throws FileTrouble {
         try (PDDocument document = new PDDocument()) {
             Sheets sheets = new Sheets(document, plan, paper, unit);
             for (PaintPlan face : sheets.faces()) {
                 sheets.guide(face);
                 sheets.domeGuide(face);
             }
-            finished[0] = sheets.cards(progress);
+            if (!sheets.cards(progress)) {
+                return Optional.empty();
+            }
             document.getDocumentInformation().setTitle(plan.project().name() + ": guide and steps");
             document.getDocumentInformation().setCreator("Moss Pebble");
             PDViewerPreferences preferences = new PDViewerPreferences(document.getDocumentCatalog().getCOSObject());
             preferences.setPrintScaling(PDViewerPreferences.PRINT_SCALING.None);
             document.getDocumentCatalog().setViewerPreferences(preferences);
-            if (finished[0]) {
-                SafeWrite.write(file, document::save);
-            }
+            ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+            document.save(bytes);
+            return Optional.of(new SheetBook(paper, List.copyOf(sheets.titles), bytes.toByteArray()));
         } catch (IOException e) {
-            throw new FileTrouble(file.toString(), "The sheets could not be made: " + SafeWrite.reason(e) + ".",
+            throw new FileTrouble(plan.project().name(), "The sheets could not be made: " + SafeWrite.reason(e) + ".",
                     "Report it with the plan exported as JSON.", e);
         }
-        return finished[0];
     }
 
     /** The plan seen from each face that is painted, the front first. */
@@ -133,7 +149,8 @@ public final class Sheets {
         return plan.below().isEmpty() ? "" : face.up().side() == Side.FRONT ? "Front. " : "Back. ";
     }
 
-    private PDPage page() {
+    private PDPage page(String title) {
+        titles.add(title);
         PDPage page = new PDPage(new PDRectangle((float) paper.widthMm() * PT, (float) paper.heightMm() * PT));
         document.addPage(page);
         return page;
@@ -195,8 +212,8 @@ public final class Sheets {
         int rows = (int) Math.max(1, Math.ceil((2 * halfHeight + 2) / high));
         for (int row = 0; row < rows; row++) {
             for (int column = 0; column < columns; column++) {
-                try (PDPageContentStream out = new PDPageContentStream(document, page())) {
-                    String part = columns * rows == 1 ? "" : ", part " + (row * columns + column + 1) + " of " + columns * rows;
+                String part = columns * rows == 1 ? "" : ", part " + (row * columns + column + 1) + " of " + columns * rows;
+                try (PDPageContentStream out = new PDPageContentStream(document, page(what + part))) {
                     heading(out, what + part, size());
                     double middleX = MARGIN + room / 2 + (columns - 1) * room / 2 - column * room;
                     double middleY = paper.heightMm() - MARGIN - HEAD - high / 2 - (rows - 1) * high / 2 + row * high;
@@ -315,7 +332,8 @@ public final class Sheets {
             all.add(card(i));
         }
         for (int first = 0; first < all.size();) {
-            try (PDPageContentStream out = new PDPageContentStream(document, page())) {
+            int from = first;
+            try (PDPageContentStream out = new PDPageContentStream(document, page("Steps"))) {
                 heading(out, "Steps",
                         "hand time " + Durations.words(plan.handTime()) + ", ready after " + Durations.words(plan.readyAfter()));
                 float down = 0;
@@ -332,6 +350,7 @@ public final class Sheets {
                     first++;
                 }
             }
+            titles.set(titles.size() - 1, first - from == 1 ? "Step " + first : "Steps " + (from + 1) + " to " + first);
         }
         progress.at(1, "Writing");
         return true;

@@ -1,9 +1,15 @@
 package mosspebble.app.finish;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
 import mosspebble.app.cloth.ClothTool;
+import mosspebble.app.finish.FinishModel.Matter;
 import mosspebble.app.model.Action;
+import mosspebble.app.model.Opener;
 import mosspebble.app.screen.Panel;
 import mosspebble.app.screen.Screen;
 import mosspebble.app.screen.Surroundings;
@@ -12,16 +18,35 @@ import mosspebble.core.finding.Finding.Stage;
 /** Sealing, and what goes to paper. */
 public final class FinishScreen extends Screen {
 
+    private static final double COLUMN = 340;
+
+    private final FinishModel model;
     private final ClothTool tool;
 
-    public FinishScreen(Surroundings with, ClothTool tool) {
+    public FinishScreen(Surroundings with, FinishModel model, ClothTool tool) {
         super(with, "finish", "Finish", Stage.FINISH);
+        this.model = model;
         this.tool = tool;
     }
 
     @Override
     protected Optional<Panel> makeColumn() {
-        return Optional.of(new FinishPanel(with.workbench(), with.results(), with.worker()));
+        return Optional.of(new FinishPanel(with, model, (FinishView) middle().orElseThrow(), new Opener()));
+    }
+
+    @Override
+    protected Optional<Node> makeMiddle() {
+        return Optional.of(new FinishView(with.workbench(), with.results(), with.worker(), model, with.clock()));
+    }
+
+    @Override
+    public boolean ownsMiddle() {
+        return model.matterProperty().get() != Matter.PICTURE;
+    }
+
+    @Override
+    public double columnWidth() {
+        return COLUMN;
     }
 
     @Override
@@ -31,13 +56,24 @@ public final class FinishScreen extends Screen {
 
     @Override
     public List<Action> actions() {
-        return List.of(Action.of("Write guide and step cards (PDF)", here(() -> panel().sheets())).also("print", "paper", "export"),
-                Action.of("Write a test sheet for pens under the sealer (PDF)", here(() -> panel().testSheet())).also("smear", "test"),
-                Action.of("Write a picture of the stone (PNG)", here(() -> panel().picture())).also("image", "photo", "export"),
-                Action.of("Write the plan (JSON)", here(() -> panel().json())).also("export"));
+        List<Action> all = new ArrayList<>();
+        all.add(Action.of("Print guide and step cards", on(Matter.SHEETS, "print")).also("paper", "printer"));
+        all.add(Action.of("Write guide and step cards (PDF)", on(Matter.SHEETS, "export-sheets")).also("print", "paper", "export"));
+        all.add(Action.of("Write a test sheet for pens under the sealer (PDF)", on(Matter.SHEETS, "export-tests")).also("smear", "test"));
+        all.add(Action.of("Write a picture of the stone (PNG)", on(Matter.PICTURE, "export-picture")).also("image", "photo", "export"));
+        all.add(Action.of("Write the plan (JSON)", on(Matter.PICTURE, "export-plan")).also("export"));
+        for (Matter matter : Matter.values()) {
+            all.add(Action.of("Finish: " + matter.label().toLowerCase(Locale.ROOT), here(() -> model.matterProperty().set(matter)))
+                    .also(matter.tooltip().toLowerCase(Locale.ROOT).split("[ ,]+")));
+        }
+        return all;
     }
 
-    private FinishPanel panel() {
-        return (FinishPanel) column().orElseThrow();
+    /** Goes to a matter and presses what it has there. */
+    private Runnable on(Matter matter, String button) {
+        return here(() -> {
+            model.matterProperty().set(matter);
+            column().map(c -> c.lookup("#" + button)).map(Button.class::cast).ifPresent(Button::fire);
+        });
     }
 }

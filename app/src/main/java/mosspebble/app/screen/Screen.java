@@ -68,6 +68,11 @@ public abstract class Screen {
         return Optional.empty();
     }
 
+    /** Whether what it has for the middle stands there at the moment, in place of the cloth. */
+    public boolean ownsMiddle() {
+        return true;
+    }
+
     /** Called when it was gone to. */
     public void opened() {}
 

@@ -43,6 +43,7 @@ import mosspebble.app.cloth.SliceView;
 import mosspebble.app.cloth.StepBar;
 import mosspebble.app.colour.ColourScreen;
 import mosspebble.app.compare.CompareScreen;
+import mosspebble.app.finish.FinishModel;
 import mosspebble.app.finish.FinishScreen;
 import mosspebble.app.model.Action;
 import mosspebble.app.model.FileWork;
@@ -95,6 +96,7 @@ public final class Shell extends StackPane {
     private final List<Action> actions = new ArrayList<>();
     private final MendModel mend;
     private final SittingModel sitting;
+    private final FinishModel finish;
     private final StoneModel stone;
     private final SketchModel sketch;
     private final ClothView cloth;
@@ -145,6 +147,7 @@ public final class Shell extends StackPane {
         SliceLine line = new SliceLine();
         Surroundings with = new Surroundings(workbench, show, worker, files, navigator, this::toCloth, bench.clock);
         this.sitting = new SittingModel(workbench, show, worker, bench.clock);
+        this.finish = new FinishModel(workbench, show, worker);
         this.mend = new MendModel(workbench, show, worker);
         PaintTool painting = new PaintTool(workbench, line, mend);
         StoneScreen stoneScreen = new StoneScreen(with, line, bench.scale);
@@ -154,7 +157,7 @@ public final class Shell extends StackPane {
         this.sketch = sketchScreen.model();
         // a screen more is a folder of its own and one entry here
         this.screens = List.of(stoneScreen, sketchScreen, new ColourScreen(with), new BuildUpScreen(with, mend, painting, compare::compare),
-                new SittingScreen(with, sitting, bench.probe, painting, this::sitDown), new FinishScreen(with, painting),
+                new SittingScreen(with, sitting, bench.probe, painting, this::sitDown), new FinishScreen(with, finish, painting),
                 new PhotoScreen(with, bench.camera), new BasketScreen(with), new LibraryScreen(with, sketch),
                 new ShelfScreen(with, bench.reader),
                 compare);
@@ -186,6 +189,7 @@ public final class Shell extends StackPane {
         mend.pointingProperty().addListener((o, a, b) -> slice());
         navigator.asideProperty().addListener((o, a, b) -> stage());
         stone.pageProperty().addListener((o, a, b) -> stage());
+        finish.matterProperty().addListener((o, a, b) -> stage());
         workbench.stageProperty().addListener((o, a, b) -> stage());
         workbench.shownProperty().addListener((o, a, b) -> {
             boolean underHand = workbench.isDrafting() && a != null && b != null && a.stone().equals(b.stone());
@@ -575,10 +579,10 @@ public final class Shell extends StackPane {
         now.middle().filter(node -> !middle.getChildren().contains(node)).ifPresent(node -> middle.getChildren().add(1, node));
         for (Screen each : screens) {
             if (each.isMade()) {
-                each.middle().ifPresent(node -> Panel.present(node, each == now));
+                each.middle().ifPresent(node -> Panel.present(node, each == now && now.ownsMiddle()));
             }
         }
-        boolean onCloth = navigator.onCloth() && now.middle().isEmpty();
+        boolean onCloth = navigator.onCloth() && (now.middle().isEmpty() || !now.ownsMiddle());
         Panel.present(this.onCloth, onCloth);
         Panel.present(findingsPane, onCloth);
         Panel.present(empty, workbench.shown().isEmpty() && navigator.onCloth());

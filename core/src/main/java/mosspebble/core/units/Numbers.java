@@ -56,4 +56,9 @@ public final class Numbers {
     public static String millilitres(double ml) {
         return ml < LEAST_ML ? "a touch" : text(ml, ml < 1 ? 2 : ml < 10 ? 1 : 0) + " ml";
     }
+
+    /** A sum in the painter's own money, always to the hundredth. */
+    public static String money(double sum) {
+        return BigDecimal.valueOf(sum).setScale(2, RoundingMode.HALF_UP).toPlainString();
+    }
 }

@@ -115,7 +115,7 @@ public final class SealWords {
                 + " apart");
         lines.add("ready after " + Durations.words(choice.days()));
         lines.add("takes " + Numbers.millilitres(choice.millilitres())
-                + (choice.cost() > 0 ? ", costs " + Numbers.text(choice.cost(), 2) : ""));
+                + (choice.cost() > 0 ? ", costs " + Numbers.money(choice.cost()) : ""));
         lines.add(switch (choice.sealer().finish()) {
             case MATT -> "matt: pen shows beside brush";
             case GLOSS -> "gloss: hides pen beside brush";

@@ -1,0 +1,169 @@
+package mosspebble.app.finish;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleObjectProperty;
+import java.util.Locale;
+import mosspebble.app.model.PlanWorker;
+import mosspebble.app.model.Results;
+import mosspebble.app.model.Workbench;
+import mosspebble.core.care.SealAdvice;
+import mosspebble.core.care.SealChoice;
+import mosspebble.core.colour.Finish;
+import mosspebble.core.colour.Paint;
+import mosspebble.core.colour.PaintKind;
+import mosspebble.core.finding.Finding.Stage;
+import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.Step;
+import mosspebble.core.plan.Untested;
+import mosspebble.core.project.Project;
+import mosspebble.core.units.LengthUnit;
+import mosspebble.files.FileTrouble;
+import mosspebble.files.Journal;
+import mosspebble.files.Paper;
+import mosspebble.files.SheetBook;
+import mosspebble.files.Sheets;
+import java.time.Month;
+import java.util.function.BooleanSupplier;
+
+/** Which matter of finishing one is at, the sheets as they would be printed now, and what could seal the stone. */
+public final class FinishModel {
+
+    /** What finishing is made of. */
+    public enum Matter {
+        SHEETS("Sheets", "Guide and step cards, to print"), SEAL("Seal", "What seals it, when, and what comes after"), JARS("Jars",
+                "What it takes, what is left, what to buy"),
+        PICTURE("Picture", "A picture of the stone, and the plan as a file");
+
+        private final String label;
+        private final String tooltip;
+
+        Matter(String label, String tooltip) {
+            this.label = label;
+            this.tooltip = tooltip;
+        }
+
+        String label() {
+            return label;
+        }
+
+        String tooltip() {
+            return tooltip;
+        }
+    }
+
+    private final Workbench workbench;
+    private final Results show;
+    private final PlanWorker desk;
+    final Exports exports;
+    private final ObjectProperty<Matter> matter = new SimpleObjectProperty<>(Matter.SHEETS);
+    private final ObjectProperty<Paper> paper = new SimpleObjectProperty<>(Paper.usualIn(Locale.getDefault()));
+    private final ReadOnlyObjectWrapper<SheetBook> book = new ReadOnlyObjectWrapper<>();
+    private final PlanWorker.Line binding = new PlanWorker.Line();
+    private List<Object> boundAs = List.of();
+
+    public FinishModel(Workbench workbench, Results show, PlanWorker desk) {
+        this.workbench = workbench;
+        this.show = show;
+        this.desk = desk;
+        this.exports = new Exports(workbench, desk);
+        show.planProperty().addListener((o, a, b) -> bind());
+        workbench.stageProperty().addListener((o, a, b) -> bind());
+        matter.addListener((o, a, b) -> bind());
+        paper.addListener((o, a, b) -> bind());
+    }
+
+    public ObjectProperty<Matter> matterProperty() {
+        return matter;
+    }
+
+    ObjectProperty<Paper> paperProperty() {
+        return paper;
+    }
+
+    /** The sheets; null while they are being made. */
+    ReadOnlyObjectProperty<SheetBook> bookProperty() {
+        return book.getReadOnlyProperty();
+    }
+
+    /** Makes the sheets anew where they are looked at and something changed. */
+    private void bind() {
+        PaintPlan plan = show.plan();
+        if (workbench.stageProperty().get() != Stage.FINISH || matter.get() != Matter.SHEETS) {
+            return;
+        }
+        LengthUnit unit = workbench.studio().unit();
+        Paper on = paper.get();
+        List<Object> as = plan == null ? List.of() : List.of(System.identityHashCode(plan), on, unit);
+        if (as.equals(boundAs)) {
+            return;
+        }
+        boundAs = as;
+        book.set(null);
+        desk.askBeside(binding, unwanted -> plan == null || plan.steps().isEmpty() ? Optional.<SheetBook>empty()
+                : made(plan, on, unit, unwanted), made -> book.set(made.orElse(null)), error -> book.set(null));
+    }
+
+    private static Optional<SheetBook> made(PaintPlan plan, Paper paper, LengthUnit unit, BooleanSupplier unwanted) {
+        try {
+            return Sheets.book(plan, paper, unit, (fraction, what) -> !unwanted.getAsBoolean());
+        } catch (FileTrouble e) {
+            Journal.trouble("sheets to look at", e);
+            return Optional.empty();
+        }
+    }
+
+    // --- sealing
+
+    Optional<Step.Seal> planned() {
+        return Optional.ofNullable(show.plan()).stream().flatMap(p -> p.steps().stream()).filter(s -> s instanceof Step.Seal)
+                .map(s -> (Step.Seal) s).reduce((a, b) -> b);
+    }
+
+    boolean outdoors() {
+        return workbench.shown().map(p -> p.habits().outdoors()).orElse(true);
+    }
+
+    SealAdvice advice() {
+        return planned().map(Step.Seal::advice).orElseGet(() -> SealAdvice.of(workbench.shown().map(Project::stone).orElseThrow(),
+                outdoors()));
+    }
+
+    /** Id of the sealer that is planned; empty for none. */
+    String sealer() {
+        return planned().flatMap(Step::mix).map(m -> m.parts().get(0).paint()).orElse("");
+    }
+
+    /** The planned sealer and the best of the others. */
+    List<SealChoice> seals(Month now, int most) {
+        double area = planned().isEmpty() ? 0
+                : show.plan().steps().stream().filter(s -> s instanceof Step.Seal).mapToDouble(s -> s.work().areaMm2()).sum(); // both faces
+        if (area <= 0) {
+            return List.of();
+        }
+        List<Paint> shelf = workbench.studio().shelf().that(PaintKind.Use.SEALS);
+        String taken = sealer();
+        Finish wanted = shelf.stream().filter(p -> p.id().equals(taken)).map(Paint::finish).findFirst().orElse(Finish.SATIN);
+        List<SealChoice> all = SealChoice.of(shelf, workbench.shown().map(Project::stone).orElseThrow(), area,
+                new SealChoice.Wish(outdoors(), wanted, now), painted(), workbench.studio().known());
+        return Stream.concat(all.stream().filter(c -> c.sealer().id().equals(taken)),
+                all.stream().filter(c -> !c.sealer().id().equals(taken))).limit(most).toList();
+    }
+
+    /** What the plan lays below its seal. */
+    private List<Paint> painted() {
+        return show.plan().steps().stream().filter(s -> s instanceof Step.Lay).flatMap(s -> s.layers().stream())
+                .flatMap(l -> l.load().mix().parts().stream()).distinct()
+                .flatMap(p -> workbench.studio().shelf().find(p.paint()).stream()).toList();
+    }
+
+    /** What was never tried under the sealer. */
+    List<Untested.Pair> untested() {
+        return show.plan() == null ? List.of()
+                : Untested.of(show.plan(), workbench.studio().shelf(), workbench.studio().known());
+    }
+}

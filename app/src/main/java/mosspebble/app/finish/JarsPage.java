@@ -1,0 +1,60 @@
+package mosspebble.app.finish;
+
+import java.util.List;
+import javafx.scene.control.Label;
+import javafx.scene.layout.VBox;
+import mosspebble.app.control.Choice;
+import mosspebble.app.screen.PageView;
+import mosspebble.app.screen.Panel;
+import mosspebble.core.colour.Shelf;
+import mosspebble.core.project.Project;
+import mosspebble.core.supplies.Jar;
+import mosspebble.core.words.SupplyWords;
+
+/** What is to be bought, and what it costs. */
+final class JarsPage extends PageView {
+
+    private final Panel panel;
+    private final JarsView jars;
+    private final Choice<Boolean> which;
+    private final VBox buy = new VBox(6);
+    private final Label cost = Panel.quiet("");
+    private boolean all;
+
+    JarsPage(Panel panel, JarsView jars) {
+        this.panel = panel;
+        this.jars = jars;
+        which = new Choice<>("For", a -> {
+            all = a;
+            refresh();
+        });
+        which.option("jars-one", "this stone", false, "What this stone takes").option("jars-all", "all stones", true,
+                "What all stones in hand take, in the order in which they stand in the tray");
+        buy.setId("buy");
+        cost.setId("cost");
+        getChildren().addAll(which, Panel.heading("To buy"), buy, Panel.heading("It costs"), cost);
+    }
+
+    @Override
+    public void refresh() {
+        which.show(all);
+        jars.setAll(all);
+        Shelf shelf = panel.workbench.studio().shelf();
+        List<Jar> missing = jars.shown().stream().filter(j -> j.runsOutAt().isPresent()).toList();
+        buy.getChildren().setAll(missing.stream().map(j -> line(SupplyWords.buy(j, shelf, this::name))).toList());
+        if (missing.isEmpty()) {
+            buy.getChildren().setAll(Panel.quiet("Nothing."));
+        }
+        cost.setText(SupplyWords.cost(jars.shown(), shelf));
+    }
+
+    private String name(String stone) {
+        return panel.workbench.studio().project(stone).map(Project::name).orElse(stone);
+    }
+
+    private static Label line(String words) {
+        Label line = new Label(words);
+        line.setWrapText(true);
+        return line;
+    }
+}

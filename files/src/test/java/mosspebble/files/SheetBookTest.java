@@ -1,0 +1,121 @@
+package mosspebble.files;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.io.ByteArrayOutputStream;
+import java.lang.reflect.Proxy;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import javax.print.DocFlavor;
+import javax.print.DocPrintJob;
+import javax.print.PrintException;
+import javax.print.PrintService;
+import javax.print.StreamPrintServiceFactory;
+import mosspebble.core.colour.Palette;
+import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.project.Project;
+import mosspebble.core.project.Studio;
+import mosspebble.core.rules.Plans;
+import mosspebble.core.stone.Survey;
+import mosspebble.core.units.LengthUnit;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.junit.jupiter.api.Tag;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class SheetBookTest {
+
+    private static final Studio STUDIO = LanternWalk.studio(BuiltIn.repertoire());
+    private static final PaintPlan OWL = plan("owl");
+
+    @TempDir
+    private Path folder;
+
+    private static PaintPlan plan(String id) {
+        Project project = STUDIO.project(id).orElseThrow();
+        return Plans.plan(project, Survey.of(project.stone()), new Palette(STUDIO.shelf()), BuiltIn.repertoire(), STUDIO.climate());
+    }
+
+    private static SheetBook book(Paper paper) throws FileTrouble {
+        return Sheets.book(OWL, paper, LengthUnit.MM, (f, what) -> true).orElseThrow();
+    }
+
+    @Test
+    void everyPageSaysWhatItIsAndItsStepsFollowOnEachOther() throws Exception {
+        SheetBook book = book(Paper.A4);
+        Path file = folder.resolve("book.pdf");
+        book.save(file);
+        try (PDDocument document = Loader.loadPDF(file.toFile())) {
+            assertThat(book.titles()).hasSize(document.getNumberOfPages());
+        }
+        assertThat(book.titles()).startsWith("Guide at true size", "Guide unrolled for the dome, face and shoulder");
+        List<String> steps = book.titles().stream().filter(t -> t.startsWith("Step")).toList();
+        int next = 1;
+        for (String title : steps) {
+            String[] words = title.split(" ");
+            assertThat(Integer.parseInt(words[1])).isEqualTo(next);
+            next = Integer.parseInt(words[words.length - 1]) + 1;
+        }
+        assertThat(next - 1).isEqualTo(OWL.steps().size());
+        assertThat(Sheets.book(OWL, Paper.A4, LengthUnit.MM, (f, what) -> f < 0.2)).as("stopped on the way").isEmpty();
+    }
+
+    @Test
+    void aPageLooksAsItIsPrintedAHundredMillimetresAHundredMillimetresLong() throws Exception {
+        for (Paper paper : Paper.values()) {
+            SheetBook book = book(paper);
+            int wide = (int) Math.round(10 * paper.widthMm());
+            int[] pixels = book.picture(0, wide);
+            assertThat(pixels).hasSize(wide * book.high(wide));
+            int longest = 0;
+            int run = 0;
+            for (int i = 0; i < pixels.length; i++) {
+                run = (pixels[i] & 0xFF) < 128 && i % wide > 0 ? run + 1 : 0;
+                longest = Math.max(longest, run);
+            }
+            assertThat(longest / 10.0).as("the bar on %s", paper).isCloseTo(100, within(0.5));
+        }
+        assertThatThrownBy(() -> book(Paper.A4).picture(0, 5_000)).isInstanceOf(IllegalArgumentException.class);
+    }
+
+    @Test
+    @Tag("outside") // the printer of the JDK that writes PostScript: its page is as large as the paper (ISO 216: A4 is 210 x 297 mm)
+    void itIsPrintedWholeOnItsPaperUnscaled() throws Exception {
+        SheetBook book = book(Paper.A4);
+        ByteArrayOutputStream printed = new ByteArrayOutputStream();
+        PrintService service = StreamPrintServiceFactory.lookupStreamPrintServiceFactories(DocFlavor.SERVICE_FORMATTED.PAGEABLE,
+                "application/postscript")[0].getPrintService(printed);
+        book.print(service, "Owl");
+        String text = printed.toString(StandardCharsets.ISO_8859_1);
+        assertThat(text).startsWith("%!PS-Adobe");
+        assertThat(text.lines().filter(l -> l.endsWith("showpage")).count()).isEqualTo(book.titles().size());
+        Optional<String> size = text.lines().filter(l -> l.contains("/PageSize [")).findFirst();
+        assertThat(size).hasValueSatisfying(l -> {
+            String[] points = l.replaceAll(".*/PageSize \\[([0-9. ]+)].*", "$1").strip().split(" +");
+            assertThat(Double.parseDouble(points[0]) / 72 * 25.4).isCloseTo(210, within(0.5));
+            assertThat(Double.parseDouble(points[1]) / 72 * 25.4).isCloseTo(297, within(0.5));
+        });
+    }
+
+    @Test
+    void aPrinterThatFailsIsNamedWithAWayOut() throws Exception {
+        SheetBook book = book(Paper.A4);
+        DocPrintJob job = (DocPrintJob) Proxy.newProxyInstance(getClass().getClassLoader(), new Class<?>[] {DocPrintJob.class},
+                (proxy, method, args) -> {
+                    throw new PrintException("no paper");
+                });
+        PrintService broken = (PrintService) Proxy.newProxyInstance(getClass().getClassLoader(), new Class<?>[] {PrintService.class},
+                (proxy, method, args) -> method.getName().equals("createPrintJob") ? job : "Printer in the hall");
+        assertThatThrownBy(() -> book.print(broken, "Owl")).isInstanceOf(FileTrouble.class).hasMessageContaining("Printer in the hall")
+                .hasMessageContaining("no paper").hasMessageContaining("save the PDF");
+        Path nowhere = folder.resolve("file");
+        Files.writeString(nowhere, "in the way");
+        assertThatThrownBy(() -> book.save(nowhere.resolve("book.pdf"))).isInstanceOf(FileTrouble.class);
+    }
+}
