@@ -73,6 +73,10 @@ public final class MossPebbleApp extends Application {
     private Workbench workbench;
     private Shell shell;
     private ScheduledExecutorService watch;
+    private Stage window;
+    /** The demo looked at beside this, if it is. */
+    private MossPebbleApp round;
+    private boolean guest;
 
     /** Made by the toolkit for {@link #launchWith}. */
     public MossPebbleApp() {
@@ -120,6 +124,7 @@ public final class MossPebbleApp extends Application {
 
     @Override
     public void start(Stage window) {
+        this.window = window;
         fonts();
         Thread.setDefaultUncaughtExceptionHandler((thread, error) -> stumbled("in " + thread.getName(), error));
         window.setTitle("Moss Pebble");
@@ -390,10 +395,36 @@ public final class MossPebbleApp extends Application {
             }
 
             @Override
+            public void lookRound() {
+                MossPebbleApp.this.lookRound();
+            }
+
+            @Override
             public void close() {
-                Platform.exit();
+                if (guest) {
+                    window.hide();
+                } else {
+                    Platform.exit();
+                }
             }
         };
+    }
+
+    /** The demo in a window of its own, beside one's own studio, which stays as it is. */
+    private void lookRound() {
+        if (round != null && round.window.isShowing()) {
+            round.window.toFront();
+            return;
+        }
+        Path walk = store.file().resolveSibling("lantern-walk.pebble");
+        MossPebbleApp other = new MossPebbleApp(new Wish(walk, true, null, false, Finding.Stage.BUILD_UP, null, List.of(), wish.size),
+                clock);
+        other.guest = true;
+        round = other;
+        Stage beside = new Stage();
+        beside.setOnHidden(e -> other.end());
+        other.start(beside);
+        beside.setTitle("The Lantern Walk");
     }
 
     /** What lies before the stand-in camera at each shot: three stones first, then one to six. */
@@ -422,6 +453,15 @@ public final class MossPebbleApp extends Application {
 
     @Override
     public void stop() {
+        if (round != null) {
+            round.end();
+        }
+        end();
+        Journal.close();
+    }
+
+    /** Closes what this window stands on. */
+    private void end() {
         if (watch != null) {
             watch.shutdownNow();
         }
@@ -431,6 +471,5 @@ public final class MossPebbleApp extends Application {
         if (store != null) {
             store.close();
         }
-        Journal.close();
     }
 }

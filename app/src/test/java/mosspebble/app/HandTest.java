@@ -116,6 +116,9 @@ class HandTest {
             }
 
             @Override
+            public void lookRound() {}
+
+            @Override
             public void close() {
                 closed.incrementAndGet();
             }

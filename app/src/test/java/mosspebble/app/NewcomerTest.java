@@ -3,12 +3,19 @@ package mosspebble.app;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import java.nio.file.Files;
 import java.awt.image.BufferedImage;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import javafx.scene.control.Button;
 import javafx.scene.control.TextArea;
 import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import javafx.stage.Window;
+import mosspebble.app.cloth.ClothView;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.finding.Finding;
 import mosspebble.core.project.Project;
@@ -170,9 +177,56 @@ class NewcomerTest {
             app.until("a finding", () -> app.plan().findings().stream().anyMatch(f -> f.stage() == Finding.Stage.SKETCH));
             app.settled();
             assertThat(FindingWords.sentence(app.plan().findings().get(0))).containsPattern("leaves the .* by [0-9.]+ mm");
+            int all = (int) app.plan().findings().stream().filter(f -> f.stage() == Finding.Stage.SKETCH).count();
+            ClothView cloth = (ClothView) app.find("#cloth");
+            app.until("a pin", () -> cloth.pinned().isPresent());
+            assertThat(app.plan().survey().zones().outline().getEnvelopeInternal().contains(cloth.pinned().orElseThrow())).isTrue();
+            Set<String> told = new HashSet<>();
+            for (int k = 0; k < all; k++) {
+                told.add(app.text("#finding"));
+                assertThat(app.find("#finding").getParent().getParent().getLayoutBounds().getHeight()).as("whole, nothing scrolls")
+                        .isGreaterThanOrEqualTo(app.find("#finding").getLayoutBounds().getHeight());
+                if (all > 1) {
+                    assertThat(app.text("#finding-count")).isEqualTo((k + 1) + " of " + all);
+                    app.click("#finding-after");
+                }
+            }
+            assertThat(told).as("one after the other, and round").hasSize(all).contains(app.text("#finding"));
+            app.keys(KeyCode.DIGIT4);
+            assertThat(app.present("#findings") && told.contains(app.text("#finding"))).as("what belongs to the sketch stands there")
+                    .isFalse();
+            app.keys(KeyCode.DIGIT2);
+            while (!app.present("#remedy-0")) {
+                app.click("#finding-after");
+            }
             app.click("#remedy-0");
             app.until("the remedy", () -> app.plan().findings().stream().noneMatch(f -> f.stage() == Finding.Stage.SKETCH));
         }
+    }
+
+    @Test
+    void aBareClothOffersThreeWaysAndTheLanternWalkOpensBesideIt() throws Exception {
+        try (Driver app = new Driver(folder.resolve("mine/s.pebble"), false)) {
+            app.until("the ways", () -> app.present("#first-stone") && app.present("#first-photo") && app.present("#first-look"));
+            assertThat(app.robot.lookup("#stage-stone .path-number").queryLabeled().getText()).isEqualTo("1");
+            assertThat(app.present("#findings")).as("nothing is told of no stone").isFalse();
+            app.click("#first-look");
+            app.until("a window of its own", () -> walk().isPresent());
+            Stage walk = walk().orElseThrow();
+            app.robot.interact(() -> assertThat(walk.getScene().getRoot().lookupAll(".tray-stone")).hasSize(9));
+            assertThat(folder.resolve("mine/lantern-walk.pebble")).exists();
+            app.robot.interact(() -> ((Button) app.scene().lookup("#first-look")).fire());
+            assertThat(Window.getWindows().stream().filter(w -> w instanceof Stage s && s.getTitle().equals("The Lantern Walk")).count())
+                    .as("not twice").isEqualTo(1);
+            app.robot.interact(walk::hide);
+            app.until("back", () -> walk().isEmpty());
+            assertThat(app.present("#first-stone")).as("one's own is as it was").isTrue();
+        }
+    }
+
+    private static Optional<Stage> walk() {
+        return List.copyOf(Window.getWindows()).stream().filter(w -> w instanceof Stage s && "The Lantern Walk".equals(s.getTitle()))
+                .map(w -> (Stage) w).findFirst();
     }
 
     @Test

@@ -162,7 +162,7 @@ class TroubleTest {
                     .isEqualTo("Owl that fails cannot be worked out as it is now.");
             assertThat(robot.lookup("#ready").queryLabeled().getText()).as("no times of before").isEmpty();
             assertThat(shows[0].plan()).isNull();
-            assertThat(robot.lookup("#no-findings").queryLabeled().getText()).contains("not known");
+            assertThat(robot.lookup("#finding").queryLabeled().getText()).contains("not known");
 
             robot.interact(() -> workbench.stageProperty().set(Finding.Stage.FINISH));
             robot.clickOn("#finish-picture").clickOn("#folder").push(KeyCode.CONTROL, KeyCode.A).type(KeyCode.DELETE)
@@ -230,6 +230,9 @@ class TroubleTest {
             public String log() {
                 return "";
             }
+
+            @Override
+            public void lookRound() {}
 
             @Override
             public void close() {}

@@ -215,6 +215,9 @@ public final class WindowTimes extends Application {
             }
 
             @Override
+            public void lookRound() {}
+
+            @Override
             public void close() {}
         };
     }

@@ -44,6 +44,7 @@ import mosspebble.core.units.LengthText;
 import mosspebble.core.units.LengthUnit;
 import mosspebble.core.units.Millimetres;
 import mosspebble.core.units.Numbers;
+import org.locationtech.jts.geom.Coordinate;
 
 /**
  * The stone on the cloth at a stated multiple of its true size: hem ticks, measures, guides, the design under the hand, and the line of the
@@ -90,6 +91,11 @@ public final class ClothView extends Region {
     private boolean bareUnderHand;
 
     /** @param tools what each stage does on the cloth */
+    /** Head of a pin, px. */
+    private static final double PIN = 16;
+
+    private Optional<Coordinate> pinned = Optional.empty();
+
     public ClothView(Workbench workbench, Results show, SliceLine slice, Map<Stage, ClothTool> tools) {
         this.workbench = workbench;
         this.show = show;
@@ -509,11 +515,43 @@ public final class ClothView extends Region {
             measures(pen, project.get());
         }
         tool().draw(pen, frame(), own, hover || isFocused());
+        if (own != null) {
+            pinned.ifPresent(at -> pin(pen, frame().toPixels(at.x, at.y)));
+        }
         if (isFocusVisible()) {
             pen.setStroke(Token.MOSS.colour(evening()));
             pen.setLineWidth(2);
             pen.strokeRect(1, 1, getWidth() - 2, getHeight() - 2);
         }
+    }
+
+    /** Sticks a pin where something is to be minded; empty for nowhere. */
+    public void pin(Optional<Coordinate> at) {
+        pinned = at;
+        redrawOverlay();
+    }
+
+    /** Where the pin sticks, for tests. */
+    public Optional<Coordinate> pinned() {
+        return pinned;
+    }
+
+    /** A pin with a round head, its point on the place. */
+    private static void pin(GraphicsContext pen, Point2D at) {
+        double x = at.getX() + PIN * 0.55;
+        double y = at.getY() - PIN * 1.5;
+        pen.setLineWidth(4);
+        pen.setStroke(Token.UNDER_CHALK.colour(false, 0.55));
+        pen.strokeLine(at.getX(), at.getY(), x, y);
+        pen.setLineWidth(2);
+        pen.setStroke(Token.CHALK.colour());
+        pen.strokeLine(at.getX(), at.getY(), x, y);
+        pen.setFill(Token.UNDER_CHALK.colour(false, 0.55));
+        pen.fillOval(x - PIN / 2 - 2, y - PIN / 2 - 2, PIN + 4, PIN + 4);
+        pen.setFill(Token.CHALK.colour());
+        pen.fillOval(x - PIN / 2, y - PIN / 2, PIN, PIN);
+        pen.setFill(Token.MEND.colour());
+        pen.fillOval(x - PIN / 2 + 2, y - PIN / 2 + 2, PIN - 4, PIN - 4);
     }
 
     private void zones(GraphicsContext pen, PaintPlan plan) {

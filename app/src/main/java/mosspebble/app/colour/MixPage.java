@@ -220,8 +220,8 @@ final class MixPage extends PageView {
             Label words = new Label(panel.workbench.studio().shelf().words(each.mix()));
             words.setWrapText(true);
             Label near = Panel.quiet(ColourModel.nearness(each, found.wanted()));
-            Panel.lines(words, 190, 23, 19);
-            Panel.lines(near, 190, 28, 17);
+            Panel.lines(words, 225, 29, 19);
+            Panel.lines(near, 225, 34, 17);
             VBox text = new VBox(0, words, near);
             HBox.setHgrow(text, Priority.ALWAYS);
             HBox pair = new HBox(new Swatch(found.wanted(), 20), new Swatch(each.dry().toXyz().toSrgb(), 20));

@@ -13,7 +13,7 @@ import mosspebble.core.finding.Finding.Stage;
  */
 public abstract class Screen {
 
-    private static final double COLUMN = 304;
+    private static final double COLUMN = 336;
 
     protected final Surroundings with;
     private final String id;

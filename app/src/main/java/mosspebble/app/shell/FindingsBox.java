@@ -1,8 +1,12 @@
 package mosspebble.app.shell;
 
 import java.util.List;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.Tooltip;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -14,64 +18,127 @@ import mosspebble.app.screen.Panel;
 import mosspebble.core.finding.Finding;
 import mosspebble.core.words.FindingWords;
 
-/** Plain sentences with the number and the reason, and the remedy as a button. */
+/**
+ * What there is to know at this stage, one thing at a time: a plain sentence, what mends it as a button, the numbers behind <em>why</em>.
+ * Takes no room where there is nothing; how much there is at other stages stands on the path.
+ */
 final class FindingsBox extends VBox {
 
-    private List<Finding> shown = List.of();
+    private final Workbench workbench;
+    private final Results show;
+    private final ReadOnlyObjectWrapper<Finding> shown = new ReadOnlyObjectWrapper<>();
+    private final Label weight = new Label();
+    private final Label count = Panel.quiet("");
+    private final Button before;
+    private final Button after;
+    private final ToggleButton why = new ToggleButton("why");
+    private final Label sentence = new Label();
+    private final Label figures = Panel.quiet("");
+    private final FlowPane remedies = new FlowPane(4, 4);
+    private final HBox turns;
+    private List<Finding> all = List.of();
+    private List<Finding> here = List.of();
+    private int number;
+    private boolean room = true;
 
     FindingsBox(Workbench workbench, Results show) {
+        this.workbench = workbench;
+        this.show = show;
         setId("findings");
         getStyleClass().add("findings");
-        show.planProperty().addListener((o, before, now) -> fill(workbench, show));
-        show.troubleProperty().addListener((o, before, now) -> fill(workbench, show));
+        weight.getStyleClass().add("weight");
+        weight.setMinWidth(Region.USE_PREF_SIZE);
+        before = turn("finding-before", "‹", "What was said before", -1);
+        after = turn("finding-after", "›", "What is said next", 1);
+        count.setId("finding-count");
+        why.setId("finding-why");
+        why.setMinWidth(Region.USE_PREF_SIZE);
+        why.getStyleClass().addAll("pebble", "flat");
+        why.setOnAction(e -> Panel.present(figures, why.isSelected()));
+        turns = new HBox(4, before, count, after);
+        turns.setAlignment(Pos.CENTER_RIGHT);
+        sentence.setId("finding");
+        sentence.setWrapText(true);
+        sentence.setMinHeight(Region.USE_PREF_SIZE);
+        figures.setId("finding-figures");
+        figures.setMinHeight(Region.USE_PREF_SIZE);
+        remedies.setPrefWrapLength(240);
+        VBox words = new VBox(5, sentence, figures, remedies);
+        HBox.setHgrow(words, Priority.ALWAYS);
+        HBox row = new HBox(8, weight, words, why);
+        row.setAlignment(Pos.TOP_LEFT);
+        row.setFillHeight(false);
+        getChildren().addAll(row, turns);
+        show.planProperty().addListener((o, a, b) -> fill());
+        show.troubleProperty().addListener((o, a, b) -> fill());
+        workbench.stageProperty().addListener((o, a, b) -> fill());
+        fill();
     }
 
-    private void fill(Workbench workbench, Results show) {
-        List<Finding> findings = show.plan() == null ? List.of() : show.plan().findings();
-        shown = findings;
-        getChildren().clear();
-        if (findings.isEmpty()) {
-            Label fine = Panel.quiet(show.plan() != null ? "Nothing stands in the way." : show.troubleProperty().get().isEmpty() ? ""
-                    : "What stands in the way is not known before it can be worked out.");
-            fine.setId("no-findings");
-            getChildren().add(fine);
-        }
-        int number = 0;
-        for (Finding finding : findings) {
-            Label weight = new Label(switch (finding.weight()) {
-                case STOP -> "stop";
-                case MIND -> "mind";
-                case TIP -> "tip";
-            });
-            weight.getStyleClass().addAll("weight", weight.getText());
-            weight.setMinWidth(Region.USE_PREF_SIZE);
-            Label sentence = new Label(FindingWords.sentence(finding));
-            sentence.setWrapText(true);
-            sentence.setMinHeight(Region.USE_PREF_SIZE);
-            VBox words = new VBox(4, sentence);
-            String figures = FindingWords.figures(finding);
-            if (!figures.isEmpty()) {
-                sentence.setTooltip(new Tooltip(figures));
-            }
-            HBox.setHgrow(words, Priority.ALWAYS);
-            int own = number++;
-            FlowPane remedies = new FlowPane(4, 4);
-            for (int k = 0; k < finding.remedies().size(); k++) {
-                Finding.Remedy remedy = finding.remedies().get(k);
-                remedies.getChildren().add(Panel.button("remedy-" + own + (k == 0 ? "" : "-" + k), FindingWords.label(remedy),
-                        "Does it; undo with Ctrl Z", () -> workbench.edit(FindingWords.label(remedy), remedy.change())));
-            }
-            if (!finding.remedies().isEmpty()) {
-                remedies.setPrefWrapLength(200);
-                words.getChildren().add(remedies);
-            }
-            HBox row = new HBox(8, weight, words);
-            row.setAccessibleText(weight.getText() + ": " + FindingWords.sentence(finding) + " " + figures);
-            getChildren().add(row);
-        }
+    /** What is told at the moment; null for nothing. */
+    ReadOnlyObjectProperty<Finding> shownProperty() {
+        return shown.getReadOnlyProperty();
     }
 
-    List<Finding> shown() {
-        return shown;
+    /** @param room whether there is a place for it beside what is in the middle */
+    void setRoom(boolean room) {
+        this.room = room;
+        fill();
+    }
+
+    private Button turn(String id, String words, String tooltip, int by) {
+        Button button = Panel.button(id, words, tooltip, () -> {
+            number = Math.floorMod(number + by, here.size());
+            tell();
+        });
+        button.getStyleClass().add("round");
+        button.setAccessibleText(tooltip);
+        return button;
+    }
+
+    private void fill() {
+        all = show.plan() == null ? List.of() : show.plan().findings();
+        List<Finding> now = all.stream().filter(f -> f.stage() == workbench.stageProperty().get()).toList();
+        Finding known = shown.get();
+        number = known == null ? 0 : Math.max(0, now.stream().map(Finding::code).toList().indexOf(known.code()));
+        here = now;
+        tell();
+    }
+
+    private void tell() {
+        boolean trouble = show.plan() == null && !show.troubleProperty().get().isEmpty();
+        Panel.present(this, room && (trouble || !here.isEmpty()));
+        Panel.present(weight, !here.isEmpty());
+        Panel.present(turns, here.size() > 1);
+        Panel.present(why, false);
+        remedies.getChildren().clear();
+        if (here.isEmpty()) {
+            shown.set(null);
+            sentence.setText(trouble ? "What stands in the way is not known before it can be worked out." : "");
+            Panel.present(figures, false);
+            return;
+        }
+        Finding finding = here.get(number);
+        weight.setText(switch (finding.weight()) {
+            case STOP -> "stop";
+            case MIND -> "mind";
+            case TIP -> "tip";
+        });
+        weight.getStyleClass().setAll("label", "weight", weight.getText());
+        sentence.setText(FindingWords.sentence(finding));
+        String numbers = FindingWords.figures(finding);
+        figures.setText(numbers);
+        Panel.present(why, !numbers.isEmpty());
+        Panel.present(figures, !numbers.isEmpty() && why.isSelected());
+        count.setText((number + 1) + " of " + here.size());
+        int own = all.indexOf(finding);
+        for (int k = 0; k < finding.remedies().size(); k++) {
+            Finding.Remedy remedy = finding.remedies().get(k);
+            remedies.getChildren().add(Panel.button("remedy-" + own + (k == 0 ? "" : "-" + k), FindingWords.label(remedy),
+                    "Does it; undo with Ctrl Z", () -> workbench.edit(FindingWords.label(remedy), remedy.change())));
+        }
+        Panel.present(remedies, !finding.remedies().isEmpty());
+        setAccessibleText(weight.getText() + ": " + sentence.getText() + " " + numbers);
+        shown.set(finding);
     }
 }

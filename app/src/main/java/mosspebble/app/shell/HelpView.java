@@ -19,7 +19,7 @@ import mosspebble.app.screen.Panel;
 /** All keys and what they do, over everything else: made from the table of actions. */
 final class HelpView extends VBox {
 
-    private static final int COLUMNS = 2;
+    private static final int COLUMNS = 3;
 
     private final Supplier<List<Action>> actions;
     private final Runnable closed;
@@ -32,7 +32,7 @@ final class HelpView extends VBox {
         setId("help");
         getStyleClass().add("log");
         setSpacing(10);
-        setMaxSize(900, 640);
+        setMaxSize(1180, 660);
         Label title = new Label("Keys");
         title.getStyleClass().add("empty-title");
         Region gap = new Region();
@@ -68,6 +68,7 @@ final class HelpView extends VBox {
             key.getStyleClass().add("key");
             key.setMinWidth(Region.USE_PREF_SIZE);
             Label name = new Label(all.get(i).name());
+            name.setWrapText(true);
             GridPane.setHgrow(name, Priority.ALWAYS);
             keys.add(key, 2 * (i / rows), i % rows);
             keys.add(name, 2 * (i / rows) + 1, i % rows);

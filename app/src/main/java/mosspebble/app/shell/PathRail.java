@@ -9,6 +9,7 @@ import javafx.scene.Group;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.StackPane;
 import javafx.scene.paint.Color;
@@ -76,7 +77,11 @@ final class PathRail extends Pane {
         Group pebble = new Group(shape, sheen, dab);
         pebble.setScaleX(1.18);
         pebble.setScaleY(1.22);
-        StackPane picture = new StackPane(new Group(pebble), name, slip);
+        Label number = new Label(String.valueOf(key)); // the path is read from the bottom
+        number.getStyleClass().add("path-number");
+        HBox words = new HBox(5, number, name);
+        words.setAlignment(Pos.CENTER);
+        StackPane picture = new StackPane(new Group(pebble), words, slip);
         Button button = new Button();
         button.setGraphic(picture);
         button.setId("stage-" + stone.stage().name().toLowerCase(Locale.ROOT).replace('_', '-'));

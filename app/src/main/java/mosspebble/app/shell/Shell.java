@@ -70,6 +70,7 @@ import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.project.Project;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.timetable.Durations;
+import mosspebble.core.rules.WhereFound;
 import mosspebble.core.words.TimetableWords;
 import mosspebble.files.FileTrouble;
 import mosspebble.instruments.BenchCamera;
@@ -79,11 +80,6 @@ import mosspebble.instruments.StripeReader;
 
 /** The whole window: path, cloth, stage, tray, name, command field. */
 public final class Shell extends StackPane {
-
-    /** Room for findings in a window of full height, and the least, px: a low window leaves the room to the stage. */
-    private static final double FINDINGS = 112;
-    private static final double FINDINGS_LEAST = 64;
-    private static final double FULL_HEIGHT = 800;
 
     private final Workbench workbench;
     private final Results show;
@@ -103,7 +99,7 @@ public final class Shell extends StackPane {
     private final StackPane onCloth;
     private final StackPane middle;
     private final ScrollPane stagePane = new ScrollPane();
-    private final ScrollPane findingsPane = new ScrollPane();
+    private final FindingsBox findings;
     private final Label stageName = new Label();
     private final SliceView sliceView;
     private final SliceEdge sliceEdge;
@@ -129,6 +125,9 @@ public final class Shell extends StackPane {
         void saveReport(Path to) throws FileTrouble;
 
         String log();
+
+        /** Opens the demo beside it, in a window of its own. */
+        void lookRound();
 
         void close();
     }
@@ -164,6 +163,9 @@ public final class Shell extends StackPane {
         Map<Stage, ClothTool> tools = new EnumMap<>(Stage.class);
         screens.forEach(screen -> screen.tool().ifPresent(tool -> tools.put(screen.stage(), tool)));
         cloth = new ClothView(workbench, show, line, tools);
+        findings = new FindingsBox(workbench, show);
+        findings.shownProperty().addListener((o, a, b) -> cloth.pin(b == null || show.plan() == null ? Optional.empty()
+                : WhereFound.of(b, show.plan())));
         sliceView = new SliceView(workbench, show, line);
         sliceEdge = new SliceEdge(workbench, show, line, this::openSlice);
         stepBar = new StepBar(workbench, show);
@@ -210,15 +212,7 @@ public final class Shell extends StackPane {
         stagePane.getStyleClass().add("stage-scroll");
         VBox.setVgrow(stagePane, Priority.ALWAYS);
         stageName.getStyleClass().add("stage-name");
-        findingsPane.setContent(new FindingsBox(workbench, show));
-        findingsPane.setFitToWidth(true);
-        findingsPane.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        findingsPane.getStyleClass().add("findings-scroll");
-        findingsPane.minHeightProperty().bind(Bindings.createDoubleBinding(
-                () -> Math.max(FINDINGS_LEAST, Math.min(FINDINGS, FINDINGS - 0.6 * (FULL_HEIGHT - getHeight()))), heightProperty()));
-        findingsPane.prefHeightProperty().bind(findingsPane.minHeightProperty());
-        findingsPane.maxHeightProperty().bind(findingsPane.minHeightProperty());
-        column.getChildren().setAll(stageName, stagePane, sliceView, findingsPane);
+        column.getChildren().setAll(stageName, stagePane, sliceView, findings);
         column.getStyleClass().add("stage");
         return column;
     }
@@ -290,17 +284,34 @@ public final class Shell extends StackPane {
     }
 
     private VBox empty() {
-        Label words = new Label("No stone on the cloth yet");
+        Label words = new Label("The cloth is bare");
         words.getStyleClass().add("empty-title");
-        Label hint = Panel.quiet("Wash one, dry it, lay it down and measure it: length, width, height.");
-        Button start = Panel.button("first-stone", "Put a stone on the cloth", "Begin (N)", this::newStone);
-        start.getStyleClass().add("main");
-        Button photo = Panel.button("first-photo", "Photograph stones", "Stones from a photo (P)",
-                () -> navigator.go(Stage.STONE, Navigator.PHOTO));
-        VBox box = new VBox(12, words, hint, start, photo);
+        Label hint = Panel.quiet("Wash a stone that lies well in the hand, let it dry, and begin.");
+        hint.getStyleClass().add("empty-hint");
+        VBox box = new VBox(18, words, hint,
+                way("first-stone", "Measure one", "Length, width and height by a ruler", this::newStone, true),
+                way("first-photo", "Photograph it", "One picture of all your stones; a printed card tells their size",
+                        () -> navigator.go(Stage.STONE, Navigator.PHOTO), false),
+                way("first-look", "Look round in the Lantern Walk", "Nine stones that are planned, in a window of their own",
+                        house::lookRound,
+                        false));
         box.setAlignment(Pos.CENTER);
         box.setPickOnBounds(false);
         return box;
+    }
+
+    /** A way to begin, with what it means. */
+    private static VBox way(String id, String name, String means, Runnable run, boolean first) {
+        Button button = Panel.button(id, name, means, run);
+        button.getStyleClass().addAll("widest");
+        if (first) {
+            button.getStyleClass().add("main");
+        }
+        button.setPrefWidth(360);
+        VBox way = new VBox(4, button, Panel.quiet(means));
+        way.setAlignment(Pos.CENTER);
+        way.setPickOnBounds(false);
+        return way;
     }
 
     /** In place of a picture where the stone could not be worked out: that, and the ways on. */
@@ -584,9 +595,10 @@ public final class Shell extends StackPane {
         }
         boolean onCloth = navigator.onCloth() && (now.middle().isEmpty() || !now.ownsMiddle());
         Panel.present(this.onCloth, onCloth);
-        Panel.present(findingsPane, onCloth);
+        findings.setRoom(navigator.onCloth());
         Panel.present(empty, workbench.shown().isEmpty() && navigator.onCloth());
         stagePane.setVisible(workbench.shown().isPresent() || !onCloth);
+        Panel.present(column, workbench.shown().isPresent() || !navigator.onCloth());
         Panel panel = now.column().or(() -> stageScreen().column()).orElseThrow();
         stageName.setText(now.title());
         if (stagePane.getContent() != panel) {
@@ -640,6 +652,7 @@ public final class Shell extends StackPane {
     private void refresh() {
         boolean any = workbench.shown().isPresent();
         stagePane.setVisible(any || !navigator.onCloth());
+        Panel.present(column, any || !navigator.onCloth()); // nothing is in it before there is a stone
         Panel.present(empty, !any && navigator.onCloth());
         getStyleClass().remove("evening");
         if (workbench.studio().evening()) {

@@ -59,6 +59,7 @@ final class WordPage extends PageView {
         setSpacing(8);
         words.setId("words");
         words.setPrefRowCount(2);
+        words.setMinHeight(66); // two lines whole
         words.setAccessibleText("Words, one to four lines");
         words.setTooltip(new Tooltip("One to four lines; Ctrl Enter sets them"));
         words.addEventFilter(KeyEvent.KEY_PRESSED, e -> {

@@ -69,20 +69,24 @@ final class OutlinePage extends PageView {
         measures.add(measure("irregularity", "Irregular", "How far the outline departs from the form", s -> grown(s).irregularity(),
                 v -> Math.round(v * 100) + " %",
                 (s, v) -> new Shape.Grown(grown(s).form(), grown(s).roundness(), v)));
-        formBox = new VBox(8, form);
-        formBox.getChildren().addAll(measures);
-        Button file = Panel.button("outline-file", "From a file …", "An outline from SVG or a CSV of points in mm", this::file);
-        Button turn = Panel.button("turn-stone", "Turn ↻ 90°", "Turn the stone a quarter clockwise (R); the wheel and [ ] turn it finely",
+        HBox both = new HBox(12);
+        both.getChildren().addAll(measures);
+        measures.forEach(m -> {
+            HBox.setHgrow(m, Priority.ALWAYS);
+            m.setPrefWidth(100);
+        });
+        formBox = new VBox(8, form, both);
+        Button file = Panel.button("outline-file", "File …", "An outline from SVG or a CSV of points in mm", this::file);
+        Button turn = Panel.button("turn-stone", "Turn ↻", "Turn the stone a quarter clockwise (R); the wheel and [ ] turn it finely",
                 panel::turn);
         Button over = Panel.button("turn-over", "Turn over", "The back is painted now; what is planned for this face is kept below (V)",
                 () -> panel.edit("Turn the stone over", Project::turnedOver));
-        ToggleButton points = new ToggleButton("Show points");
+        ToggleButton points = new ToggleButton("Points");
         points.setId("show-points");
         points.getStyleClass().add("pebble");
         points.setTooltip(new Tooltip("Shows the points of the outline to be dragged; they also appear near the pointer"));
         points.selectedProperty().bindBidirectional(bench.pointsProperty());
-        HBox turns = new HBox(4, turn, over);
-        HBox more = new HBox(4, points, file);
+        HBox more = new HBox(4, points, file, turn, over);
         name = new Entry("stone-name", "Name", "What you call this stone", () -> panel.project().map(Project::name).orElse(""),
                 text -> panel.tryEdit("Name", p -> p.withName(text.strip(), p.purpose())));
         purpose = new Entry("stone-purpose", "What for", "Where it will lie or who will get it",
@@ -102,7 +106,7 @@ final class OutlinePage extends PageView {
         HBox.setHgrow(name, Priority.ALWAYS);
         HBox.setHgrow(purpose, Priority.ALWAYS);
         setSpacing(10);
-        getChildren().addAll(way, formBox, callipers, more, turns, names, where, taking);
+        getChildren().addAll(way, formBox, callipers, more, names, where, taking);
     }
 
     private static Shape.Grown grown(Stone stone) {

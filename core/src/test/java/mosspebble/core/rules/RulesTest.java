@@ -44,11 +44,14 @@ import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.stone.Texture;
 import mosspebble.core.units.Celsius;
+import mosspebble.core.units.Facts;
 import mosspebble.core.units.Srgb;
 import mosspebble.core.words.FindingWords;
 import org.junit.jupiter.api.Test;
+import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.GeometryFactory;
+import org.locationtech.jts.geom.Point;
 
 /** What the rules find, and that what they offer mends it. */
 class RulesTest {
@@ -118,6 +121,21 @@ class RulesTest {
         troubles.put(Code.BAND_TOO_THIN, fine.withEdge(new Edge(Optional.empty(), List.of(new Edge.Band(0, 0.4, Mix.of("white"))))));
         troubles.put(Code.BAND_LEAVES_EDGE, fine.withEdge(new Edge(Optional.empty(), List.of(new Edge.Band(40, 2, Mix.of("white"))))));
         return troubles;
+    }
+
+    @Test
+    void whatAFindingNamesIsPointedAtOnTheStone() {
+        PaintPlan plan = plan(flag(STONE, 30, 2), Paints.shelf(), ROOM);
+        Finding leaves = plan.findings().stream().filter(f -> f.facts().has("part")).findFirst().orElseThrow();
+        Coordinate at = WhereFound.of(leaves, plan).orElseThrow();
+        Point there = FACTORY.createPoint(at);
+        assertThat(plan.survey().zones().outline().covers(there)).isTrue();
+        assertThat(plan.design().orElseThrow().parts()).filteredOn(p -> p.part().title().equals(leaves.facts().text("part")))
+                .anySatisfy(p -> assertThat(p.drawn().covers(there)).isTrue());
+        assertThat(WhereFound.of(new Finding(leaves.code(), leaves.weight(), leaves.facts(), List.of(), true), plan))
+                .as("on the other face").isEmpty();
+        assertThat(WhereFound.of(Finding.of(Code.TOO_COLD, Facts.none()), plan)).isEmpty();
+        assertThat(WhereFound.of(Finding.of(Code.FAINT_OUTLINE, Facts.of("part", "no such part")), plan)).isEmpty();
     }
 
     @Test
