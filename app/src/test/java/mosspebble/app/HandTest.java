@@ -299,4 +299,30 @@ class HandTest {
         }
         assertThat(Files.list(folder)).isEmpty();
     }
+
+    @Test
+    void theDrawerShowsThisStageFirstAndSaysWhatMayHaveBeenMeant() throws Exception {
+        robot.interact(() -> workbench.stageProperty().set(mosspebble.core.finding.Finding.Stage.COLOUR));
+        robot.interact(() -> robot.lookup("#cloth").query().requestFocus());
+        robot.type(KeyCode.SLASH);
+        until(() -> seen("#command"));
+        List<Action> all = List.copyOf(robot.lookup("#command-found").<Action>queryListView().getItems());
+        assertThat(all.get(0).group()).isEqualTo("Colour");
+        List<String> groups = all.stream().map(Action::group).distinct().toList();
+        assertThat(groups).startsWith("Colour", "").contains("Stone", "Sketch", "Build-up", "Sitting", "Finish", "Stones in hand");
+        for (String group : groups) {
+            assertThat(
+                    all.stream().map(Action::group).toList().lastIndexOf(group) - all.stream().map(Action::group).toList().indexOf(group))
+                    .as("%s in one piece", group).isEqualTo(all.stream().filter(a -> a.group().equals(group)).count() - 1);
+        }
+        robot.write("shelv", 0);
+        WaitForAsyncUtils.waitForFxEvents(2);
+        assertThat(robot.lookup("#command-nothing").queryLabeled().getText()).endsWith("Did you mean:");
+        assertThat(robot.lookup("#command-found").<Action>queryListView().getItems()).extracting(Action::name)
+                .contains("Look at the shelf");
+        robot.write("qqqq", 0);
+        WaitForAsyncUtils.waitForFxEvents(2);
+        assertThat(robot.lookup("#command-nothing").queryLabeled().getText()).isEqualTo("Nothing here is called that.");
+        robot.type(KeyCode.ESCAPE);
+    }
 }

@@ -172,7 +172,7 @@ public final class CompareView extends BorderPane {
         row(4, "waiting while painting", Durations.words(a.waiting()), Durations.words(b.waiting()), b.waiting().compareTo(a.waiting()));
         row(5, "paint", Numbers.text(a.paintMl(), 1) + " ml", Numbers.text(b.paintMl(), 1) + " ml", b.paintMl() - a.paintMl());
         if (a.cost() > 0 || b.cost() > 0) {
-            row(6, "cost", Numbers.text(a.cost(), 2), Numbers.text(b.cost(), 2), b.cost() - a.cost());
+            row(6, "cost", Numbers.money(a.cost()), Numbers.money(b.cost()), b.cost() - a.cost());
         }
         take.setText("Work the right way: " + changed.toLowerCase(Locale.ROOT));
         take.setDisable(false);

@@ -110,7 +110,7 @@ final class SealView extends ScrollPane {
         take.setMinWidth(Region.USE_PREF_SIZE);
         top.getChildren().add(take);
         card.setId("seal-" + choice.sealer().id());
-        card.getStyleClass().addAll("sheet", "seal-card");
+        card.getStyleClass().addAll("paper-sheet", "seal-card");
         card.setPrefWidth(340);
         HBox.setHgrow(card, Priority.ALWAYS);
         return card;

@@ -183,7 +183,7 @@ final class SheetsView extends BorderPane {
 
     private static Region sheet(double wide, double high) {
         Region sheet = new Region();
-        sheet.getStyleClass().add("sheet");
+        sheet.getStyleClass().add("paper-sheet");
         sheet.setMinSize(wide, high);
         sheet.setMaxSize(wide, high);
         return sheet;

@@ -115,7 +115,7 @@ public final class ShelfPanel extends Panel {
         Label dries = quiet("");
         dries.setId("paint-dries");
         HBox wet = new HBox(8,
-                button("paint-wet-dry", desk.reader().button("Read wet and dry"), "The same patch wet, then dry", desk::readWetAndDry),
+                button("paint-wet-dry", desk.reader().button("Wet, dry"), "The same patch wet, then dry", desk::readWetAndDry),
                 dries);
         wet.setAlignment(Pos.CENTER_LEFT);
         Choice<Finish> finish = new Choice<>("Finish", f -> desk.change("Finish", p -> p.withFinish(f)));

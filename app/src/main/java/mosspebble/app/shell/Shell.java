@@ -108,7 +108,7 @@ public final class Shell extends StackPane {
     private final StepBar stepBar;
     private final DaubString daubs;
     private final VBox empty;
-    private CommandField command;
+    private Drawer command;
     private HelpView help;
     private WorkAlongView along;
     private LogView logView;
@@ -271,7 +271,11 @@ public final class Shell extends StackPane {
         find.setMinWidth(Region.USE_PREF_SIZE);
         undo.setMaxWidth(280);
         undo.setMinWidth(90);
-        HBox top = new HBox(14, name, purpose, gap, ready, undo, find);
+        Button back = Panel.button("back", "Back to the cloth", "Back to the cloth (Escape)", this::escape);
+        back.setMinWidth(Region.USE_PREF_SIZE);
+        Panel.present(back, false);
+        navigator.asideProperty().addListener((o, a, b) -> Panel.present(back, !navigator.onCloth()));
+        HBox top = new HBox(14, name, purpose, gap, ready, back, undo, find);
         top.setAlignment(Pos.CENTER_LEFT);
         top.getStyleClass().add("top");
         return top;
@@ -405,7 +409,7 @@ public final class Shell extends StackPane {
             }
         }
         actions.add(Action.of("New stone", this::newStone).key("N").also("begin", "add a stone"));
-        screens.forEach(screen -> actions.addAll(screen.actions()));
+        screens.forEach(screen -> screen.actions().forEach(a -> actions.add(a.in(home(screen)))));
         actions.add(Action.of("Play the painting", stepBar::toggle).key("Y").where(this::painted).also("film", "animate"));
         actions.add(Action.of("Hold this moment to compare", stepBar::hold).key("H").where(this::painted));
         actions.add(Action.of("Next step", () -> stepBar.by(1)).key("."));
@@ -427,6 +431,11 @@ public final class Shell extends StackPane {
         actions.add(Action.of("Back to the cloth", this::escape).key("Escape").where(() -> !navigator.onCloth()).also("close"));
     }
 
+    /** Title of the stage that a screen is, or to which it belongs. */
+    private String home(Screen screen) {
+        return screens.stream().filter(s -> !s.isAside() && s.stage() == screen.stage()).findFirst().orElse(screen).title();
+    }
+
     private boolean onCloth() {
         return workbench.shown().isPresent() && onCloth.isVisible();
     }
@@ -438,7 +447,8 @@ public final class Shell extends StackPane {
     /** Everything that can be done by name now: what always can, and taking up each stone there is. */
     public List<Action> actions() {
         List<Action> all = new ArrayList<>(actions);
-        workbench.studio().projects().forEach(p -> all.add(Action.of("Take up " + p.name(), () -> workbench.choose(p.id()))));
+        workbench.studio().projects()
+                .forEach(p -> all.add(Action.of("Take up " + p.name(), () -> workbench.choose(p.id())).in("Stones in hand")));
         return all;
     }
 
@@ -498,8 +508,8 @@ public final class Shell extends StackPane {
 
     private void openCommand() {
         if (command == null) {
-            command = new CommandField(this::actions, this::spoken, this::toCloth);
-            StackPane.setAlignment(command, Pos.TOP_CENTER);
+            command = new Drawer(this::actions, () -> stageScreen().title(), this::spoken, this::toCloth);
+            StackPane.setAlignment(command, Pos.TOP_RIGHT);
             getChildren().add(command);
         }
         command.open();

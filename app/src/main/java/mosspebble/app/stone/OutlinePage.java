@@ -69,7 +69,7 @@ final class OutlinePage extends PageView {
         measures.add(measure("irregularity", "Irregular", "How far the outline departs from the form", s -> grown(s).irregularity(),
                 v -> Math.round(v * 100) + " %",
                 (s, v) -> new Shape.Grown(grown(s).form(), grown(s).roundness(), v)));
-        HBox both = new HBox(12);
+        HBox both = new HBox(22);
         both.getChildren().addAll(measures);
         measures.forEach(m -> {
             HBox.setHgrow(m, Priority.ALWAYS);
