@@ -19,6 +19,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.robot.Robot;
 import javafx.stage.Stage;
 import mosspebble.app.model.Results;
+import mosspebble.app.shell.Shell;
 import mosspebble.core.finding.Finding;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.project.Studio;
@@ -95,6 +96,11 @@ final class Driver implements AutoCloseable {
 
     PaintPlan plan() {
         return show().plan();
+    }
+
+    /** Does by its name what can be done by name; on the interface thread. */
+    void does(String name) {
+        ((Shell) scene().getRoot()).perform(name);
     }
 
     <T extends Node> T find(String query) {

@@ -163,6 +163,7 @@ final class StepsPage extends PageView {
             Node dab = step.coat().isPresent() ? new Swatch(step.coat().get().swatch(), 14) : new Swatch(Srgb.ofHex("#cfc6b2"), 14);
             dab.setOpacity(step.coat().isPresent() ? 1 : 0.35);
             Label words = new Label(StepWords.brief(step));
+            words.getStyleClass().add("shortened"); // whole on the card
             words.setMinWidth(0);
             Region gap = new Region();
             HBox.setHgrow(gap, Priority.ALWAYS);

@@ -161,6 +161,7 @@ public final class ShelfView extends BorderPane {
         Label name = new Label(paint.name());
         name.getStyleClass().add("small");
         name.setMaxWidth(WIDE);
+        name.setWrapText(true);
         Label left = new Label(paint.kind().clear() ? Numbers.text(paint.left().value(), 0) + " ml"
                 : Math.round(100 * paint.hiding()) + " %, " + Numbers.text(paint.left().value(), 0) + " ml");
         left.getStyleClass().addAll("quiet");
