@@ -320,7 +320,7 @@ class HandTest {
         assertThat(robot.lookup("#command-nothing").queryLabeled().getText()).endsWith("Did you mean:");
         assertThat(robot.lookup("#command-found").<Action>queryListView().getItems()).extracting(Action::name)
                 .contains("Look at the shelf");
-        robot.write("qqqq", 0);
+        robot.push(KeyCode.CONTROL, KeyCode.A).write("qqqq", 0);
         WaitForAsyncUtils.waitForFxEvents(2);
         assertThat(robot.lookup("#command-nothing").queryLabeled().getText()).isEqualTo("Nothing here is called that.");
         robot.type(KeyCode.ESCAPE);

@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import javafx.geometry.Bounds;
@@ -12,11 +14,19 @@ import javafx.geometry.Orientation;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.Button;
+import javafx.scene.control.ButtonBase;
+import javafx.scene.control.ComboBoxBase;
+import javafx.scene.control.Control;
 import javafx.scene.control.Label;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.ScrollBar;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.Slider;
+import javafx.scene.control.TextInputControl;
 import javafx.scene.control.ToggleButton;
+import javafx.scene.layout.BackgroundFill;
+import javafx.scene.layout.Region;
+import javafx.scene.paint.Color;
 import javafx.scene.text.Text;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -101,5 +111,130 @@ class LayoutTest {
 
     private static String name(Node node) {
         return node.getId() == null ? String.join(".", node.getStyleClass()) : "#" + node.getId();
+    }
+
+    @Test
+    // WCAG 2.2, 1.4.3: 4.5 : 1 for text, 3 : 1 for large text (24 px, or 18.7 px bold); what is disabled is let off
+    void everyTextStandsOutAgainstWhatIsBehindItByDayAndInTheEvening() throws Exception {
+        Set<String> wrong = new TreeSet<>();
+        int[] seen = {0};
+        try (Driver app = new Driver(folder.resolve("s.pebble"), "owl", "harbour")) {
+            app.settled();
+            for (int light = 0; light < 2; light++) {
+                for (String screen : SCREENS) {
+                    app.robot.interact(() -> app.does(screen));
+                    app.until(screen, () -> app.show().idle());
+                    String where = screen + (light == 0 ? " by day" : " in the evening");
+                    app.robot.interact(() -> texts(app.scene().getRoot(), where, wrong, seen));
+                }
+                app.robot.interact(() -> app.does("Evening or day light on the screen"));
+            }
+        }
+        assertThat(seen[0]).isGreaterThan(1_000);
+        assertThat(wrong).isEmpty();
+    }
+
+    private static void texts(Node node, String where, Set<String> wrong, int[] seen) {
+        if (!node.isVisible() || node.isDisabled() || node.getStyleClass().contains("path-button")) {
+            return; // words on the path stand on a drawn pebble
+        }
+        if (node instanceof Labeled labeled && labeled.getText() != null && !labeled.getText().isBlank()
+                && labeled.getTextFill() instanceof Color ink) {
+            Optional<Color> behind = behind(labeled);
+            if (behind.isPresent()) {
+                seen[0]++;
+                double size = labeled.getFont().getSize();
+                boolean large = size >= 24 || size >= 18.7 && labeled.getFont().getStyle().contains("Bold");
+                double ratio = contrast(over(ink, behind.get()), behind.get());
+                if (ratio < (large ? 3 : 4.5)) {
+                    wrong.add(String.format(Locale.ROOT, "%.1f : 1, %s \"%s\" %s on %s, %s", ratio, name(node), labeled.getText(), ink,
+                            behind.get(), where));
+                }
+            }
+        }
+        if (node instanceof Parent parent) {
+            new ArrayList<>(parent.getChildrenUnmodifiable()).forEach(child -> texts(child, where, wrong, seen));
+        }
+    }
+
+    /** The plain colour that lies behind a node, if it is one. */
+    private static Optional<Color> behind(Node node) {
+        List<Color> films = new ArrayList<>();
+        for (Node n = node; n != null; n = n.getParent()) {
+            if (n instanceof Region region && region.getBackground() != null && !region.getBackground().getFills().isEmpty()) {
+                List<BackgroundFill> fills = region.getBackground().getFills();
+                for (int k = fills.size() - 1; k >= 0; k--) {
+                    if (!(fills.get(k).getFill() instanceof Color colour)) {
+                        return Optional.empty(); // a gradient
+                    }
+                    films.add(colour);
+                    if (colour.getOpacity() > 0.99) {
+                        Color seen = colour;
+                        for (int f = films.size() - 2; f >= 0; f--) {
+                            seen = over(films.get(f), seen);
+                        }
+                        return Optional.of(seen);
+                    }
+                }
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static Color over(Color film, Color below) {
+        double a = film.getOpacity();
+        return Color.color(a * film.getRed() + (1 - a) * below.getRed(), a * film.getGreen() + (1 - a) * below.getGreen(),
+                a * film.getBlue() + (1 - a) * below.getBlue());
+    }
+
+    /** WCAG 2.2, relative luminance and contrast ratio. */
+    private static double contrast(Color one, Color other) {
+        double a = luminance(one);
+        double b = luminance(other);
+        return (Math.max(a, b) + 0.05) / (Math.min(a, b) + 0.05);
+    }
+
+    private static double luminance(Color colour) {
+        return 0.2126 * linear(colour.getRed()) + 0.7152 * linear(colour.getGreen()) + 0.0722 * linear(colour.getBlue());
+    }
+
+    private static double linear(double code) {
+        return code <= 0.04045 ? code / 12.92 : Math.pow((code + 0.055) / 1.055, 2.4);
+    }
+
+    @Test
+    void everythingThatCanBePressedOrFilledHasANameThatCanBeRead() throws Exception {
+        Set<String> wrong = new TreeSet<>();
+        int[] seen = {0};
+        try (Driver app = new Driver(folder.resolve("s.pebble"), "owl", "harbour")) {
+            app.settled();
+            for (String screen : SCREENS) {
+                app.robot.interact(() -> app.does(screen));
+                app.until(screen, () -> app.show().idle());
+                app.robot.interact(() -> names(app.scene().getRoot(), screen, wrong, seen));
+            }
+        }
+        assertThat(seen[0]).isGreaterThan(300);
+        assertThat(wrong).isEmpty();
+    }
+
+    private static void names(Node node, String where, Set<String> wrong, int[] seen) {
+        if (!node.isVisible()) {
+            return;
+        }
+        boolean control = node instanceof ButtonBase || node instanceof TextInputControl || node instanceof Slider
+                || node instanceof ComboBoxBase<?>;
+        if (control && node.isFocusTraversable()) {
+            seen[0]++;
+            boolean said = node.getAccessibleText() != null && !node.getAccessibleText().isBlank()
+                    || node instanceof ButtonBase button && button.getText() != null && button.getText().matches("(?s).*\\p{L}.*")
+                    || ((Control) node).getTooltip() != null;
+            if (!said) {
+                wrong.add(where + ": " + name(node));
+            }
+        }
+        if (node instanceof Parent parent) {
+            new ArrayList<>(parent.getChildrenUnmodifiable()).forEach(child -> names(child, where, wrong, seen));
+        }
     }
 }

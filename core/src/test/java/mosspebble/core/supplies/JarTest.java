@@ -35,6 +35,16 @@ class JarTest {
     }
 
     @Test
+    void theFirstStoneForWhichItDoesNotReachIsNamedNotTheLast() {
+        Map<String, List<PaintUse>> stones = new LinkedHashMap<>();
+        stones.put("owl", List.of(use("white", 6, 10)));
+        stones.put("fox", List.of(use("white", 6, 10)));
+        stones.put("moon", List.of(use("white", 6, 10)));
+        assertThat(Jar.of(stones).get(0).runsOutAt()).contains("fox");
+        assertThat(Jar.of(Map.of())).isEmpty();
+    }
+
+    @Test
     void whatIsBoughtIsRoundedUpToWholeJars() {
         Jar white = Jar.of(Map.of("owl", List.of(use("white", 51, 10)))).get(0); // 41 ml are missing
         assertThat(white.toBuy(20)).isEqualTo(3);
