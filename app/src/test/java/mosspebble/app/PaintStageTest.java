@@ -233,6 +233,14 @@ class PaintStageTest {
             app.until("both sides", () -> app.text("#compare-take").contains("dryer"));
             assertThat(app.text("#compare-left-3")).as("hand time is the same").isEqualTo(app.text("#compare-right-3"));
             assertThat(app.text("#compare-left-4")).as("waiting is not").isNotEqualTo(app.text("#compare-right-4"));
+            assertThat(app.robot.lookup(".apart").queryAll()).as("the stone looks the same").isEmpty();
+            app.click("#compare-line-colour");
+            app.until("line colours", () -> app.present("#against-line-white"));
+            app.click("#against-line-white");
+            app.until("another line", () -> app.text("#compare-take").contains("line") && !app.robot.lookup(".apart").queryAll().isEmpty());
+            assertThat(app.robot.lookup(".apart").queryAll().size() % 2).as("the same places on both").isZero();
+            app.click("#compare-dryer");
+            app.until("both sides again", () -> app.text("#compare-take").contains("dryer"));
             app.click("#compare-take");
             app.until("the habit", () -> app.plan().project().habits().dryer());
             app.keys(KeyCode.ESCAPE);

@@ -17,15 +17,18 @@ import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import javafx.scene.shape.Circle;
 import mosspebble.app.buildup.HabitsPage;
 import mosspebble.app.cloth.OtherSideView;
 import mosspebble.app.cloth.StoneImage;
 import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Workbench;
 import mosspebble.app.screen.Panel;
+import mosspebble.core.picture.Differences;
 import mosspebble.core.picture.EdgePicture;
 import mosspebble.core.picture.StonePicture;
 import mosspebble.core.plan.PaintPlan;
@@ -48,6 +51,10 @@ public final class CompareView extends BorderPane {
     /** One side worked out. */
     /** Cells along the edge. */
     private static final int EDGE_COLUMNS = 184;
+
+    /** So many places are circled where two ways do not look alike, none smaller than that, px. */
+    private static final int CIRCLES = 4;
+    private static final double RING = 12;
 
     private record Side(Habits habits, PaintPlan plan, PlanFigures figures, StonePicture picture, Optional<StonePicture> back,
             Optional<EdgePicture> edge) {}
@@ -85,7 +92,7 @@ public final class CompareView extends BorderPane {
         table.setId("compare-table");
         take = Panel.button("compare-take", "Work the right way", "Takes the habit of the right side", this::take);
         take.getStyleClass().add("main");
-        Button back = Panel.button("compare-back", "Back to the cloth", "Nothing changes (Escape)", close);
+        Button back = Panel.button("compare-back", "Leave it as it is", "Nothing changes (Escape)", close);
         HBox buttons = new HBox(8, take, back);
         buttons.setAlignment(Pos.CENTER);
         VBox below = new VBox(10, table, buttons);
@@ -147,9 +154,15 @@ public final class CompareView extends BorderPane {
         Project project = workbench.shown().orElseThrow();
         Studio studio = workbench.studio();
         Habits right = other;
-        desk.ask(line, d -> List.of(side(d, project, studio), side(d, project.withHabits(right), studio)),
-                sides -> show(sides.get(0), sides.get(1), ownTitle));
+        desk.ask(line, d -> {
+            Side left = side(d, project, studio);
+            Side there = side(d, project.withHabits(right), studio);
+            return new Both(left, there, Differences.of(left.picture, there.picture, CIRCLES));
+        }, both -> show(both, ownTitle));
     }
+
+    /** Two ways, and where their stones do not look alike. */
+    private record Both(Side left, Side right, List<Differences.Place> apart) {}
 
     private static Side side(PlanWorker desk, Project project, Studio studio) {
         PaintPlan plan = desk.plan(project, studio);
@@ -159,8 +172,10 @@ public final class CompareView extends BorderPane {
                 plan.edge().map(e -> new EdgePicture(plan, EDGE_COLUMNS, StoneState.SEALED)));
     }
 
-    private void show(Side left, Side right, String ownTitle) {
-        pictures.getChildren().setAll(picture(left, ownTitle), picture(right, changed));
+    private void show(Both both, String ownTitle) {
+        Side left = both.left;
+        Side right = both.right;
+        pictures.getChildren().setAll(picture(left, ownTitle, both.apart), picture(right, changed, both.apart));
         table.getChildren().clear();
         PlanFigures a = left.figures;
         PlanFigures b = right.figures;
@@ -190,11 +205,19 @@ public final class CompareView extends BorderPane {
         table.addRow(row, one, name, there);
     }
 
-    private Node picture(Side side, String title) {
+    private Node picture(Side side, String title, List<Differences.Place> apart) {
         ImageView image = still(side.picture, side, 390, 290);
         Label words = new Label(title);
         words.getStyleClass().add("step-title");
-        StackPane frame = new StackPane(image);
+        Pane rings = new Pane();
+        double scale = image.getLayoutBounds().getWidth() / image.getImage().getWidth();
+        rings.setMaxSize(image.getLayoutBounds().getWidth(), image.getLayoutBounds().getHeight());
+        for (Differences.Place place : apart) {
+            Circle ring = new Circle(place.x() * scale, place.y() * scale, Math.max(RING, place.radius() * scale));
+            ring.getStyleClass().add("apart");
+            rings.getChildren().add(ring);
+        }
+        StackPane frame = new StackPane(image, rings);
         frame.setMinSize(390, 292);
         HBox others = new HBox(8);
         others.setAlignment(Pos.CENTER);

@@ -57,7 +57,10 @@ public final class PaintOrder {
     /** One not before another though they need not touch: small and light things come last, so that the hand stays off them. */
     record Later(int before, int then) {}
 
-    /** Where no line covers the seam, the front one's edge is what is seen: the back one, laid later, stops at it. */
+    /**
+     * The front one's edge is what is seen, whether or not a line follows it, since that hides but half of what runs under: the back one,
+     * laid later, stops at it.
+     */
     record Edge(int back, int front) {}
 
     /** Why one comes before another. */
@@ -290,7 +293,7 @@ public final class PaintOrder {
             Arrow arrow = new Arrow(net == i ? j : i, net, Because.HIDES_SEAMS, true);
             overNet.add(arrow);
             arrows.add(arrow);
-            if (!covered(both, lines) && comesFirst(regions.get(net), regions.get(net == i ? j : i))) {
+            if (comesFirst(regions.get(net), regions.get(net == i ? j : i))) {
                 edges.add(new Edge(net, net == i ? j : i));
             }
             return;
@@ -299,7 +302,7 @@ public final class PaintOrder {
         boolean free = seam && !ground && regions.get(i).part() != regions.get(j).part() // nobody paints a ground round what is done
                 && !isSetInto(regions.get(first ? j : i), regions.get(first ? i : j))
                 && (covered(both, lines) || isPlain(both, regions.get(i).place(), regions.get(j).place()));
-        if (free && regions.get(i).hides() && regions.get(j).hides() && !covered(both, lines)) {
+        if (free && regions.get(i).hides() && regions.get(j).hides()) {
             edges.add(first ? new Edge(i, j) : new Edge(j, i));
         }
         if (free || !first && !comesFirst(regions.get(j), regions.get(i))) {
