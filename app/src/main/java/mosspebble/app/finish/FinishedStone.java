@@ -12,6 +12,7 @@ import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.area.Grid;
 import mosspebble.core.colour.Lamp;
+import mosspebble.core.finding.Finding.Stage;
 import mosspebble.core.picture.Care;
 import mosspebble.core.picture.StonePicture;
 import mosspebble.core.plan.PaintPlan;
@@ -60,6 +61,7 @@ final class FinishedStone extends VBox {
         length.getStyleClass().add("unit");
         getChildren().addAll(place, bar, length, words);
         show.planProperty().addListener((o, a, b) -> draw(b));
+        workbench.stageProperty().addListener((o, a, b) -> draw(show.plan()));
         draw(show.plan());
     }
 
@@ -77,8 +79,8 @@ final class FinishedStone extends VBox {
     }
 
     private void draw(PaintPlan plan) {
-        if (plan == shown) {
-            return;
+        if (plan == shown || workbench.stageProperty().get() != Stage.FINISH) {
+            return; // while something else is shown nothing is drawn here
         }
         shown = plan;
         if (plan == null) {
