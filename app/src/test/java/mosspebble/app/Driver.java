@@ -29,6 +29,7 @@ import mosspebble.files.LanternWalk;
 import mosspebble.files.StudioStore;
 import org.testfx.api.FxRobot;
 import org.testfx.api.FxToolkit;
+import org.testfx.service.query.EmptyNodeQueryException;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** Drives the real application in its real window as a person would: by pointer and keys. */
@@ -195,8 +196,8 @@ final class Driver implements AutoCloseable {
             WaitForAsyncUtils.waitFor(40, TimeUnit.SECONDS, () -> {
                 try {
                     return condition.call();
-                } catch (IndexOutOfBoundsException | ConcurrentModificationException e) {
-                    return false; // looked at while the interface was changing
+                } catch (IndexOutOfBoundsException | ConcurrentModificationException | EmptyNodeQueryException e) {
+                    return false; // looked at while the interface was changing, or before it is there
                 }
             });
         } catch (TimeoutException e) {
