@@ -210,6 +210,11 @@ class NewcomerTest {
             app.until("the ways", () -> app.present("#first-stone") && app.present("#first-photo") && app.present("#first-look"));
             assertThat(app.robot.lookup("#stage-stone .path-number").queryLabeled().getText()).isEqualTo("1");
             assertThat(app.present("#findings")).as("nothing is told of no stone").isFalse();
+            app.keys(KeyCode.DIGIT6);
+            assertThat(app.present("#first-stone")).as("nor has it anything to finish").isTrue();
+            app.robot.lookup("#sheets").tryQuery()
+                    .ifPresent(s -> assertThat(s.getParent().isVisible()).as("no sheets of no stone").isFalse());
+            app.keys(KeyCode.DIGIT1);
             app.click("#first-look");
             app.until("a window of its own", () -> walk().isPresent());
             Stage walk = walk().orElseThrow();

@@ -41,7 +41,7 @@ public final class FinishScreen extends Screen {
 
     @Override
     public boolean ownsMiddle() {
-        return model.matterProperty().get() != Matter.PICTURE;
+        return model.matterProperty().get() != Matter.PICTURE && with.workbench().shown().isPresent();
     }
 
     @Override
