@@ -365,7 +365,6 @@ public final class MossPebbleApp extends Application {
                 new SimulatedBenchCamera(MossPebbleApp::bench),
                 new SimulatedKitchenScale(11, () -> show.plan() == null ? new Grams(0) : lying(show.plan().survey())),
                 new SimulatedStripeReader(5), clock));
-        shell.getStylesheets().add(MossPebbleApp.class.getResource("mosspebble.css").toExternalForm());
         shell.getProperties().put(Results.class, show);
         shell.getProperties().put(Workbench.class, workbench);
         shell.getProperties().put(SittingModel.class, shell.sitting());

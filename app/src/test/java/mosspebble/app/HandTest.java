@@ -76,7 +76,6 @@ class HandTest {
             shell = new Shell(workbench, show, desk, house(), new Shell.Instruments(new SimulatedClimateProbe(1),
                     new SimulatedBenchCamera(shot -> BenchScene.varied(shot, 800, 600)), new SimulatedKitchenScale(1, () -> new Grams(100)),
                     new SimulatedStripeReader(5), Clock.systemDefaultZone()));
-            shell.getStylesheets().add(MossPebbleApp.class.getResource("mosspebble.css").toExternalForm());
             stage.setScene(new Scene(shell, 1280, 800));
             stage.show();
             desk.begin();

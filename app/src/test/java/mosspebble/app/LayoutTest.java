@@ -24,6 +24,7 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.control.Slider;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.control.ToggleButton;
+import javafx.scene.input.KeyCode;
 import javafx.scene.layout.BackgroundFill;
 import javafx.scene.layout.Region;
 import javafx.scene.paint.Color;
@@ -51,17 +52,25 @@ class LayoutTest {
         Set<String> wrong = new TreeSet<>();
         try (Driver app = new Driver(folder.resolve("s.pebble"), "owl", "harbour")) {
             app.settled();
-            for (int[] size : new int[][] {{1100, 720}, {1280, 800}, {2560, 1440}}) {
+            // width, height, and by how many sizes words grow before: at last they are twice as large
+            for (int[] size : new int[][] {{1100, 720, 0}, {1280, 800, 0}, {2560, 1440, 0}, {1280, 800, 2}, {1600, 1000, 2}}) {
                 app.robot.interact(() -> {
                     app.scene().getWindow().setWidth(size[0]);
                     app.scene().getWindow().setHeight(size[1]);
+                    for (int i = 0; i < size[2]; i++) {
+                        app.does("Words larger");
+                    }
                 });
+                app.robot.press(KeyCode.ESCAPE).release(KeyCode.ESCAPE); // what was told
                 for (String screen : SCREENS) {
                     app.robot.interact(() -> app.does(screen));
                     assertThat(app.robot.lookup("#notice").tryQuery().map(n -> ((Label) n).getText()).orElse("")).as(screen)
                             .doesNotStartWith("There is nothing called");
                     app.until(screen, () -> app.show().idle());
-                    app.robot.interact(() -> look(app.scene().getRoot(), false, screen + " at " + size[0], wrong));
+                    app.robot.interact(() -> look(app.scene().getRoot(), false,
+                            screen + " at " + size[0] + (size[2] > 0 ? ", larger words" : ""), wrong));
+                    assertThat(app.scene().getRoot().getChildrenUnmodifiable().get(0).getLayoutBounds().getWidth())
+                            .as("%s fits the window of %d px", screen, size[0]).isLessThanOrEqualTo(size[0] + 0.5);
                 }
             }
         }

@@ -88,7 +88,7 @@ class ScreensTest {
             app.robot.interact(() -> actions.addAll(shell(app).actions()));
             assertThat(actions).hasSizeGreaterThan(70).extracting(a -> a.name().toLowerCase(java.util.Locale.ROOT)).doesNotHaveDuplicates();
             assertThat(actions.stream().map(Action::key).filter(k -> !k.isEmpty())).as("one key, one action").doesNotHaveDuplicates()
-                    .allMatch(k -> k.matches("(Ctrl )?(Shift )?([A-Z0-9/.,?]|Delete|Escape)"));
+                    .allMatch(k -> k.matches("(Ctrl )?(Shift )?([A-Z0-9/.,?+-]|Delete|Escape)"));
             assertThat(actions).allMatch(a -> a.isFoundBy(a.name()) && a.synonyms().stream().allMatch(a::isFoundBy));
             for (Action action : actions) {
                 if (action.name().startsWith("Save a ") || action.name().startsWith("Print ")
@@ -104,7 +104,7 @@ class ScreensTest {
                 });
                 assertThat(workbench(app).noticeProperty().get()).as(action.name()).doesNotStartWith("There is nothing called");
                 app.robot.interact(() -> {
-                    for (String close : new String[] {"#help-close", "#log-close", "#work-leave"}) {
+                    for (String close : new String[] {"#help-close", "#log-close", "#work-leave", "#comfort-close"}) {
                         app.robot.lookup(close).tryQuery().filter(Node::isVisible).ifPresent(n -> ((javafx.scene.control.Button) n).fire());
                     }
                 });

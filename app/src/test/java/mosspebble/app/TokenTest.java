@@ -10,23 +10,26 @@ import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import javafx.scene.paint.Color;
 import mosspebble.app.control.Token;
+import mosspebble.app.control.Token.Theme;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** The style sheet is the one place where the interface's colours are written down. */
 class TokenTest {
 
+    private static final Theme DAY = new Theme(false, false);
+    private static final Theme EVENING = new Theme(true, false);
     private static final Pattern CODE = Pattern.compile("Color\\.(web|rgb|color)\\(\"?[#0-9]");
 
     @Test
     void everyTokenStandsInTheStyleSheet() {
         for (Token token : Token.values()) {
             assertThat(token.colour()).as(token.name()).isNotNull();
-            assertThat(token.colour(true)).as(token.name() + " in the evening").isNotNull();
+            assertThat(token.colour(EVENING)).as(token.name() + " in the evening").isNotNull();
         }
-        assertThat(Token.INK.colour(false)).isNotEqualTo(Token.INK.colour(true));
-        assertThat(Token.CHALK.colour(true)).as("chalk is chalk at any hour").isEqualTo(Token.CHALK.colour(false));
-        assertThat(Token.CHALK.colour(false, 0.5).getOpacity()).isEqualTo(0.5);
+        assertThat(Token.INK.colour(DAY)).isNotEqualTo(Token.INK.colour(EVENING));
+        assertThat(Token.CHALK.colour(EVENING)).as("chalk is chalk at any hour").isEqualTo(Token.CHALK.colour(DAY));
+        assertThat(Token.CHALK.colour(DAY, 0.5).getOpacity()).isEqualTo(0.5);
     }
 
     @Test
@@ -48,10 +51,11 @@ class TokenTest {
     @Test
     @Tag("outside") // WCAG 2.2, success criterion 1.4.3: at least 4.5 to 1 for text
     void inkAndQuietWordsAreReadableOnWhatTheyStandOn() {
-        for (boolean evening : new boolean[] {false, true}) {
-            assertThat(contrast(Token.INK.colour(evening), Token.SLICE.colour(evening))).isGreaterThan(4.5);
-            assertThat(contrast(Token.QUIET.colour(evening), Token.SLICE.colour(evening))).isGreaterThan(4.5);
-            assertThat(contrast(Token.HEM_INK.colour(evening), Token.LINEN.colour(evening))).isGreaterThan(4.5);
+        for (Theme theme : List.of(DAY, EVENING, new Theme(false, true), new Theme(true, true))) {
+            double least = theme.contrast() ? 7 : 4.5; // 1.4.6, enhanced: 7 to 1
+            assertThat(contrast(Token.INK.colour(theme), Token.SLICE.colour(theme))).isGreaterThan(least);
+            assertThat(contrast(Token.QUIET.colour(theme), Token.SLICE.colour(theme))).isGreaterThan(least);
+            assertThat(contrast(Token.HEM_INK.colour(theme), Token.LINEN.colour(theme))).isGreaterThan(least);
         }
         assertThat(contrast(Token.ON_PALE.colour(), Token.CHALK.colour())).isGreaterThan(4.5);
     }

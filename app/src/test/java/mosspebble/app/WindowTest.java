@@ -105,7 +105,7 @@ class WindowTest {
             css = new String(in.readAllBytes(), StandardCharsets.UTF_8);
         }
         Map<String, String> day = tokens(css.substring(css.indexOf(".root, .shell {"), css.indexOf(".shell.evening {")));
-        Map<String, String> evening = tokens(css.substring(css.indexOf(".shell.evening {"), css.indexOf(".shell { -fx-background-color")));
+        Map<String, String> evening = tokens(css.substring(css.indexOf(".shell.evening {"), css.indexOf(".shell.contrast {")));
 
         assertThat(evening.keySet()).as("the same names in both themes").isSubsetOf(day.keySet()).hasSizeGreaterThan(15);
         for (Map<String, String> theme : List.of(day, evening)) {

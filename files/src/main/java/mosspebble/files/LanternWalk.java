@@ -64,7 +64,7 @@ public final class LanternWalk {
                 List.of(owl(repertoire), harbour(repertoire), lettering(repertoire), snail(repertoire), moon(repertoire), fox(repertoire),
                         heron(repertoire), window(repertoire), toadstool(repertoire)),
                 basket(), List.of(), shelf(), tested(), new Climate(new Celsius(19), 0.55, 0.1), Diary.USUAL,
-                new Studio.View(LengthUnit.MM, false));
+                new Studio.View(LengthUnit.MM, false, Studio.Comfort.USUAL));
     }
 
     /** What was tried on scraps of slate: most pens, but not the gold one. */
@@ -79,7 +79,7 @@ public final class LanternWalk {
     /** An empty studio with the shelf that ships. */
     public static Studio newcomer() {
         return new Studio(List.of(), List.of(), List.of(), shelf(), Compatibility.Known.NOTHING, Climate.room(), Diary.USUAL,
-                new Studio.View(LengthUnit.MM, false));
+                new Studio.View(LengthUnit.MM, false, Studio.Comfort.USUAL));
     }
 
     /** Invented paints and pens; names are plain colours, prices are in no money in particular. */

@@ -23,7 +23,7 @@ import java.util.regex.Pattern;
 final class Migration {
 
     /** How many there are: the format that this program writes. */
-    static final int STEPS = 8;
+    static final int STEPS = 9;
 
     private static final String TABLE = "(id TEXT PRIMARY KEY, position INTEGER NOT NULL, document TEXT NOT NULL)";
 
@@ -62,6 +62,14 @@ final class Migration {
             case 7 -> run(connection,
                     "INSERT INTO setting(key, document) VALUES('diary', '{\"week\":\"Mon-Fri 19:00-21:00, Sat-Sun 14:00-18:00\","
                             + "\"days\":[],\"due\":{},\"resting\":[],\"pins\":[],\"deeds\":[],\"dryings\":[],\"taken\":[]}')");
+            case 8 -> {
+                run(connection, "CREATE TABLE page" + TABLE);
+                each(connection, "setting", "key", file, view -> {
+                    if (view.has("evening")) {
+                        view.putObject("comfort").put("textPercent", 100).put("contrast", false).put("still", false).put("leftHand", false);
+                    }
+                });
+            }
             default -> throw new IllegalArgumentException("there is no step from format " + from);
         }
     }

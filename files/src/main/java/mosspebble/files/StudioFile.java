@@ -59,7 +59,7 @@ final class StudioFile {
 
     /** What may stand in a file, as it was made. */
     private static final Map<String, String> TABLES = Map.of("project", "CREATE TABLE project" + TABLE, "found",
-            "CREATE TABLE found" + TABLE, "own", "CREATE TABLE own" + TABLE,
+            "CREATE TABLE found" + TABLE, "own", "CREATE TABLE own" + TABLE, "page", "CREATE TABLE page" + TABLE,
             "setting", "CREATE TABLE setting(key TEXT PRIMARY KEY, document TEXT NOT NULL)",
             "edit", "CREATE TABLE edit(number INTEGER PRIMARY KEY AUTOINCREMENT, at TEXT NOT NULL, title TEXT NOT NULL)", "sqlite_sequence",
             "CREATE TABLE sqlite_sequence(name,seq)");

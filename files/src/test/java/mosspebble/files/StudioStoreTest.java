@@ -249,6 +249,23 @@ class StudioStoreTest {
     }
 
     @Test
+    void aStudioOfFormat8LooksAsItDidAndKeepsWhatSuitsTheEyes() throws Exception {
+        // the Lantern Walk as the program before format 9 kept it
+        try (InputStream in = getClass().getResourceAsStream("studio-format-8.pebble")) {
+            Files.write(file(), in.readAllBytes());
+        }
+        Studio.Comfort comfort = new Studio.Comfort(175, true, true, true);
+        try (StudioStore store = StudioStore.open(file(), LanternWalk::newcomer)) {
+            assertThat(store.studio().projects()).hasSize(9);
+            assertThat(store.studio().view()).isEqualTo(new Studio.View(LengthUnit.MM, false, Studio.Comfort.USUAL));
+            store.commit(store.studio().withComfort(comfort), "Eyes and hands");
+        }
+        try (StudioStore again = StudioStore.open(file(), LanternWalk::newcomer)) {
+            assertThat(again.studio().view().comfort()).isEqualTo(comfort);
+        }
+    }
+
+    @Test
     void aStudioOfFormat7GetsAnEmptyDiaryAndKeepsWhatIsWrittenIntoIt() throws Exception {
         // the Lantern Walk as the program before format 8 kept it
         try (InputStream in = getClass().getResourceAsStream("studio-format-7.pebble")) {

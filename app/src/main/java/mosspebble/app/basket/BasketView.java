@@ -128,8 +128,7 @@ public final class BasketView extends StackPane {
             words.getStyleClass().add("moss");
             content.getChildren().add(words);
         }
-        content.setMaxWidth(WIDE + 40);
-        content.setPrefWidth(WIDE + 40);
+        content.getStyleClass().add("basket-card");
         Button button = cards.computeIfAbsent(found.id(), id -> {
             Button fresh = new Button();
             fresh.setId("found-" + id);

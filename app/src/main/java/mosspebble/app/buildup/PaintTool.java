@@ -61,7 +61,7 @@ public final class PaintTool implements ClothTool {
             return;
         }
         frame.inMm(pen);
-        pen.setFill(Token.UNDER_CHALK.colour(false, 0.62));
+        pen.setFill(Token.UNDER_CHALK.colour(0.62));
         Geometries.fill(pen, place.getFactory().createGeometryCollection(new Geometry[] {plan.survey().zones().outline(), place}));
         pen.setStroke(Token.CHALK.colour());
         pen.setLineWidth(1 / frame.scale());
@@ -79,7 +79,7 @@ public final class PaintTool implements ClothTool {
         Point2D b = frame.toPixels(line[2], line[3]);
         pen.setLineDashes(2, 5);
         pen.setLineCap(StrokeLineCap.ROUND);
-        pen.setStroke(Token.UNDER_CHALK.colour(false, 0.55));
+        pen.setStroke(Token.UNDER_CHALK.colour(0.55));
         pen.setLineWidth(3);
         pen.strokeLine(a.getX(), a.getY(), b.getX(), b.getY());
         pen.setStroke(Token.CHALK.colour());
@@ -90,7 +90,7 @@ public final class PaintTool implements ClothTool {
         end(pen, b, "B");
         if (mend.pointingProperty().get() && mend.placeProperty().get() != null) {
             Point2D at = frame.toPixels(mend.placeProperty().get()[0], mend.placeProperty().get()[1]);
-            pen.setStroke(Token.UNDER_CHALK.colour(false, 0.6));
+            pen.setStroke(Token.UNDER_CHALK.colour(0.6));
             pen.setLineWidth(5);
             pen.strokeOval(at.getX() - 13, at.getY() - 13, 26, 26);
             pen.setStroke(Token.MEND.colour());

@@ -22,11 +22,12 @@ import javafx.scene.paint.Color;
 import javafx.scene.paint.ImagePattern;
 import javafx.scene.shape.Rectangle;
 import javafx.scene.shape.StrokeLineCap;
-import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 import javafx.scene.transform.Affine;
 import javafx.stage.Screen;
+import mosspebble.app.control.TextSize;
 import mosspebble.app.control.Token;
+import mosspebble.app.control.Token.Theme;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.area.Grid;
@@ -148,7 +149,7 @@ public final class ClothView extends Region {
         });
         workbench.shown().ifPresent(this::crossStone);
         workbench.studioProperty().addListener((o, a, b) -> {
-            if (a.evening() != b.evening() || a.unit() != b.unit()) {
+            if (!a.view().equals(b.view())) {
                 requestLayout();
             }
         });
@@ -400,21 +401,21 @@ public final class ClothView extends Region {
 
     // --- linen
 
-    private boolean evening() {
-        return workbench.studio().evening();
+    private Theme theme() {
+        return Theme.of(workbench.studio());
     }
 
     private Color ink() {
-        return Token.INK.colour(evening());
+        return Token.INK.colour(theme());
     }
 
     private Color stitch() {
-        return Token.HEM.colour(evening());
+        return Token.HEM.colour(theme());
     }
 
     /** Draws the linen again if anything it shows has changed. */
     private void drawLinen() {
-        Object shows = List.of(linen.getWidth(), linen.getHeight(), evening(), workbench.studio().unit(), scale, near.x(), near.y(),
+        Object shows = List.of(linen.getWidth(), linen.getHeight(), theme(), workbench.studio().view(), scale, near.x(), near.y(),
                 workbench.seenByProperty().get(),
                 workbench.shown().isPresent());
         if (shows.equals(linenShows)) {
@@ -424,7 +425,7 @@ public final class ClothView extends Region {
         GraphicsContext pen = linen.getGraphicsContext2D();
         double w = linen.getWidth();
         double h = linen.getHeight();
-        Color tone = Token.LINEN.colour(evening());
+        Color tone = Token.LINEN.colour(theme());
         if (!tone.equals(linenTone)) { // woven once a theme, not once a frame
             linenTone = tone;
             woven = Linen.of(tone);
@@ -448,7 +449,7 @@ public final class ClothView extends Region {
         LengthUnit unit = workbench.studio().unit();
         double small = unit == LengthUnit.INCH ? Millimetres.PER_INCH / 8 : scale < 2 ? 5 : 2;
         int perFigure = unit == LengthUnit.INCH ? 8 : scale < 2 ? 4 : 5;
-        pen.setFont(Font.font("Atkinson Hyperlegible", 10));
+        pen.setFont(TextSize.font(workbench.studio(), 10));
         pen.setTextAlign(TextAlignment.CENTER);
         for (int k = -400; k <= 400; k++) {
             double x = middleX() + k * small * scale;
@@ -459,7 +460,7 @@ public final class ClothView extends Region {
             pen.setLineWidth(figure ? 1.5 : 1);
             String words = unit == LengthUnit.INCH ? String.valueOf(Math.abs(k / perFigure))
                     : Numbers.text(Math.abs(k * small) / (unit == LengthUnit.CM ? 10 : 1), 1);
-            pen.setFill(Token.HEM_INK.colour(evening()));
+            pen.setFill(Token.HEM_INK.colour(theme()));
             if (x > HEM + 14 && x < w - 14) {
                 pen.strokeLine(x, HEM - 3, x, HEM - 3 - length);
                 if (figure) {
@@ -478,8 +479,8 @@ public final class ClothView extends Region {
             }
         }
         pen.setTextAlign(TextAlignment.RIGHT);
-        pen.setFill(Token.HEM_INK.colour(evening()));
-        pen.setFont(Font.font("Atkinson Hyperlegible", 12));
+        pen.setFill(Token.HEM_INK.colour(theme()));
+        pen.setFont(TextSize.font(workbench.studio(), 12));
         double trueScale = Screen.getPrimary().getDpi() / Millimetres.PER_INCH;
         String by = workbench.seenByProperty().get().words();
         pen.fillText("shown at " + Numbers.text(scale / trueScale, 1) + " × true size, hem in " + unit.symbol()
@@ -519,7 +520,7 @@ public final class ClothView extends Region {
             pinned.ifPresent(at -> pin(pen, frame().toPixels(at.x, at.y)));
         }
         if (isFocusVisible()) {
-            pen.setStroke(Token.MOSS.colour(evening()));
+            pen.setStroke(Token.MOSS.colour(theme()));
             pen.setLineWidth(2);
             pen.strokeRect(1, 1, getWidth() - 2, getHeight() - 2);
         }
@@ -541,12 +542,12 @@ public final class ClothView extends Region {
         double x = at.getX() + PIN * 0.55;
         double y = at.getY() - PIN * 1.5;
         pen.setLineWidth(4);
-        pen.setStroke(Token.UNDER_CHALK.colour(false, 0.55));
+        pen.setStroke(Token.UNDER_CHALK.colour(0.55));
         pen.strokeLine(at.getX(), at.getY(), x, y);
         pen.setLineWidth(2);
         pen.setStroke(Token.CHALK.colour());
         pen.strokeLine(at.getX(), at.getY(), x, y);
-        pen.setFill(Token.UNDER_CHALK.colour(false, 0.55));
+        pen.setFill(Token.UNDER_CHALK.colour(0.55));
         pen.fillOval(x - PIN / 2 - 2, y - PIN / 2 - 2, PIN + 4, PIN + 4);
         pen.setFill(Token.CHALK.colour());
         pen.fillOval(x - PIN / 2, y - PIN / 2, PIN, PIN);
@@ -557,10 +558,10 @@ public final class ClothView extends Region {
     private void zones(GraphicsContext pen, PaintPlan plan) {
         pen.setLineWidth(2.6 / scale);
         pen.setLineDashes(7 / scale, 5 / scale);
-        pen.setStroke(Token.UNDER_CHALK.colour(false, 0.45));
+        pen.setStroke(Token.UNDER_CHALK.colour(0.45));
         Geometries.stroke(pen, plan.survey().zones().face());
         pen.setLineWidth(1.3 / scale);
-        pen.setStroke(Token.CHALK.colour(false, 0.95));
+        pen.setStroke(Token.CHALK.colour(0.95));
         Geometries.stroke(pen, plan.survey().zones().face());
         pen.setLineDashes();
     }
@@ -574,7 +575,7 @@ public final class ClothView extends Region {
         pen.setStroke(ink());
         pen.setFill(ink());
         pen.setLineWidth(1);
-        pen.setFont(Font.font("Atkinson Hyperlegible", 14));
+        pen.setFont(TextSize.font(workbench.studio(), 14));
         double y = middleY() + ry + 16;
         dimension(pen, middleX() - rx, y, middleX() + rx, y);
         pen.setTextAlign(TextAlignment.CENTER);

@@ -9,10 +9,11 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.Region;
 import javafx.scene.paint.Color;
-import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 import mosspebble.app.control.Swatch;
+import mosspebble.app.control.TextSize;
 import mosspebble.app.control.Token;
+import mosspebble.app.control.Token.Theme;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.coats.Coat;
@@ -88,7 +89,7 @@ public final class SliceEdge extends Region {
         if (slice == null || plan == null || w < 100) {
             return;
         }
-        boolean evening = workbench.studio().evening();
+        Theme theme = Theme.of(workbench.studio());
         double[] at = line.get();
         boolean seen = line.toPx() > line.fromPx() + 40;
         double left = seen ? Math.max(MARGIN, line.fromPx()) : MARGIN;
@@ -106,15 +107,15 @@ public final class SliceEdge extends Region {
                 for (Film film : sample.layers()) {
                     Coat coat = film.coat().orElseThrow();
                     double high = film.layerUm() / UM_PER_PIXEL;
-                    pen.setFill(coat.optics().isClear() ? Token.CLEAR.colour(evening) : Swatch.colour(coat.swatch()));
+                    pen.setFill(coat.optics().isClear() ? Token.CLEAR.colour(theme) : Swatch.colour(coat.swatch()));
                     pen.fillRect(x, y - high, cell + 0.6, high);
                     y -= high;
                 }
             }
         }
         double thickest = samples.stream().mapToDouble(Slice.Sample::totalUm).max().orElse(0);
-        pen.setFill(Token.QUIET.colour(evening));
-        pen.setFont(Font.font("Atkinson Hyperlegible", 12));
+        pen.setFill(Token.QUIET.colour(theme));
+        pen.setFont(TextSize.font(workbench.studio(), 12));
         pen.setTextAlign(TextAlignment.RIGHT);
         pen.fillText("A", left - 8, GROUND + 4);
         pen.setTextAlign(TextAlignment.LEFT);

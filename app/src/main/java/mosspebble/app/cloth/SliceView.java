@@ -9,10 +9,11 @@ import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.layout.Region;
 import javafx.scene.paint.Color;
-import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 import mosspebble.app.control.Swatch;
+import mosspebble.app.control.TextSize;
 import mosspebble.app.control.Token;
+import mosspebble.app.control.Token.Theme;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.coats.Coat;
@@ -104,9 +105,9 @@ public final class SliceView extends Region {
             profile(pen, w, h, plan);
             return;
         }
-        boolean evening = workbench.studio().evening();
-        Color ink = Token.INK.colour(evening);
-        Color quiet = Token.QUIET.colour(evening);
+        Theme theme = Theme.of(workbench.studio());
+        Color ink = Token.INK.colour(theme);
+        Color quiet = Token.QUIET.colour(theme);
         double[] at = line.get();
         List<Slice.Sample> samples = slice.cut(show.steps(), workbench.coatProperty().get(), at[0], at[1], at[2], at[3], SAMPLES);
         double top = 20;
@@ -117,14 +118,14 @@ public final class SliceView extends Region {
         double thickest = samples.stream().mapToDouble(Slice.Sample::totalUm).max().orElse(0);
         double full = thickest <= 60 ? 60 : thickest <= 120 ? 120 : Math.ceil(thickest / 100) * 100;
         double perUm = (ground - top) / full;
-        pen.setFill(Token.SLICE.colour(evening));
+        pen.setFill(Token.SLICE.colour(theme));
         pen.fillRoundRect(left - 4, top - 8, w - left - 2, ground - top + 38, 16, 16);
-        pen.setFont(Font.font("Atkinson Hyperlegible", 11));
+        pen.setFont(TextSize.font(workbench.studio(), 11));
         pen.setTextAlign(TextAlignment.RIGHT);
         pen.setLineWidth(1);
         for (int tick = 0; tick <= 2; tick++) {
             double y = ground - tick * (ground - top) / 2;
-            pen.setStroke(Token.SLICE_LINE.colour(evening));
+            pen.setStroke(Token.SLICE_LINE.colour(theme));
             pen.strokeLine(left, y + 0.5, w - 10, y + 0.5);
             pen.setFill(quiet);
             pen.fillText(Numbers.text(full * tick / 2, 0), left - 5, y + 4);
@@ -146,10 +147,10 @@ public final class SliceView extends Region {
             for (Film film : sample.layers()) {
                 Coat coat = film.coat().orElseThrow();
                 double high = film.layerUm() * perUm;
-                pen.setFill(coat.optics().isClear() ? Token.CLEAR.colour(evening) : Swatch.colour(coat.swatch()));
+                pen.setFill(coat.optics().isClear() ? Token.CLEAR.colour(theme) : Swatch.colour(coat.swatch()));
                 pen.fillRect(x, y - high, cell + 0.7, high);
                 if (wet(coat)) {
-                    pen.setFill(Token.SHINE.colour(false, i % 3 == 0 ? 0.42 : 0.14));
+                    pen.setFill(Token.SHINE.colour(i % 3 == 0 ? 0.42 : 0.14));
                     pen.fillRect(x, y - high, cell + 0.7, high);
                 }
                 y -= high;
@@ -174,7 +175,7 @@ public final class SliceView extends Region {
             words = words(core);
             core(pen, core, w - 10 - CORE, top, ground);
         }
-        pen.setFont(Font.font("Atkinson Hyperlegible", 12));
+        pen.setFont(TextSize.font(workbench.studio(), 12));
         List<String> lines = lines(words, (int) (width / 5.7));
         for (int i = 0; i < lines.size(); i++) {
             pen.fillText(lines.get(i), left, h - 17 + 14 * i);
@@ -196,11 +197,11 @@ public final class SliceView extends Region {
             pen.fillRect(left, y - high, CORE, high);
             pen.setFill((coat.optics().isClear() || Lab.of(coat.swatch()).l() > 55 ? Token.ON_PALE : Token.ON_DARK).colour());
             pen.setTextAlign(TextAlignment.CENTER);
-            pen.setFont(Font.font("Atkinson Hyperlegible", 9.5));
+            pen.setFont(TextSize.font(workbench.studio(), 9.5));
             if (high > 10) {
                 pen.fillText(Numbers.text(film.layerUm(), 0) + (wet(coat) ? " wet" : ""), left + CORE / 2, y - high / 2 + 3.5);
             }
-            pen.setStroke(Token.SHADOW.colour(false, 0.25));
+            pen.setStroke(Token.SHADOW.colour(0.25));
             pen.strokeLine(left, y - high, left + CORE, y - high);
             y -= high;
         }
@@ -214,7 +215,7 @@ public final class SliceView extends Region {
 
     /** The cross-section of the bare stone along the tape, face above the girdle and back below, both at one scale. */
     private void profile(GraphicsContext pen, double w, double h, PaintPlan plan) {
-        boolean evening = workbench.studio().evening();
+        Theme theme = Theme.of(workbench.studio());
         double[] at = line.get();
         double length = Math.hypot(at[2] - at[0], at[3] - at[1]);
         Stone stone = plan.survey().stone();
@@ -242,14 +243,14 @@ public final class SliceView extends Region {
         }
         pen.setFill(Swatch.colour(stone.colour()));
         pen.fillPolygon(x, y, x.length);
-        pen.setStroke(Token.INK.colour(evening, 0.7));
+        pen.setStroke(Token.INK.colour(theme, 0.7));
         pen.setLineWidth(1);
         pen.strokePolygon(x, y, x.length);
         pen.setLineDashes(2, 3);
         pen.strokeLine(left - 6, girdle + 0.5, left + scale * length + 6, girdle + 0.5);
         pen.setLineDashes();
-        pen.setFill(Token.INK.colour(evening));
-        pen.setFont(Font.font("Atkinson Hyperlegible", 12));
+        pen.setFill(Token.INK.colour(theme));
+        pen.setFont(TextSize.font(workbench.studio(), 12));
         pen.setTextAlign(TextAlignment.LEFT);
         pen.fillText("A", left - 14, girdle + 4);
         pen.fillText("B", left + scale * length + 7, girdle + 4);

@@ -53,8 +53,10 @@ public final class StepBar extends HBox {
         });
         stepWords.getStyleClass().add("step-words");
         stepWords.setId("step-words");
-        stepWords.setMinWidth(206);
+        stepWords.setMinWidth(96);
+        stepWords.setPrefWidth(206);
         stepWords.setMaxWidth(206);
+        stepSlider.setMinWidth(40);
         Choice<StoneState> look = new Choice<>("", workbench.lookProperty()::set);
         look.option("look-dry", "dry", StoneState.DRY, "As it looks dry (L)")
                 .option("look-wet", "wet", StoneState.WET, "As it looks wet (L)")

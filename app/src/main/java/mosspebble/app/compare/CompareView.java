@@ -17,6 +17,7 @@ import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
@@ -198,6 +199,8 @@ public final class CompareView extends BorderPane {
         Label name = new Label(what);
         Label there = new Label(right);
         name.getStyleClass().add("quiet");
+        name.setWrapText(true);
+        name.setMinHeight(Region.USE_PREF_SIZE);
         one.getStyleClass().add(difference > 1e-9 ? "moss" : "value");
         there.getStyleClass().add(difference < -1e-9 ? "moss" : "value");
         one.setId("compare-left-" + row);

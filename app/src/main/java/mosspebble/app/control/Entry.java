@@ -43,6 +43,7 @@ public final class Entry extends VBox {
         getStyleClass().add("entry");
         Label label = new Label(name);
         label.getStyleClass().add("quiet");
+        label.setWrapText(true);
         label.setLabelFor(field);
         field.setId(id);
         field.setAccessibleText(name);

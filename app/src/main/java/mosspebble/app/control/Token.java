@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import javafx.scene.paint.Color;
+import mosspebble.core.project.Studio;
 
 /**
  * A colour by role, as the style sheet has it, for what is drawn by hand on a canvas and cannot be styled. The style sheet is the only
@@ -38,15 +39,30 @@ public enum Token {
     private static final Pattern ENTRY = Pattern.compile("-mp-([a-z-]+):\\s*(#[0-9A-Fa-f]{6,8})\\s*;");
     private static final Map<String, Color> DAY = read(".root, .shell {");
     private static final Map<String, Color> EVENING = read(".shell.evening {");
+    private static final Map<String, Color> CONTRAST = read(".shell.contrast {");
+    private static final Map<String, Color> EVENING_CONTRAST = read(".shell.evening.contrast {");
+
+    /** How light the screen is, and whether ink is black or white on plain grounds. */
+    public record Theme(boolean evening, boolean contrast) {
+        public static Theme of(Studio studio) {
+            return new Theme(studio.evening(), studio.view().comfort().contrast());
+        }
+    }
 
     /** By day; the same in the evening for what lies on the painter's colours. */
     public Color colour() {
-        return colour(false);
+        return colour(new Theme(false, false));
     }
 
-    public Color colour(boolean evening) {
+    /** By day. @param share of the colour that covers, 0 to 1 */
+    public Color colour(double share) {
+        return colour(new Theme(false, false), share);
+    }
+
+    public Color colour(Theme theme) {
         String name = name().toLowerCase(Locale.ROOT).replace('_', '-');
-        Color colour = evening ? EVENING.getOrDefault(name, DAY.get(name)) : DAY.get(name);
+        Color plain = theme.evening ? EVENING.getOrDefault(name, DAY.get(name)) : DAY.get(name);
+        Color colour = theme.contrast ? (theme.evening ? EVENING_CONTRAST : CONTRAST).getOrDefault(name, plain) : plain;
         if (colour == null) {
             throw new IllegalStateException("the style sheet has no colour -mp-" + name);
         }
@@ -54,8 +70,8 @@ public enum Token {
     }
 
     /** @param share of the colour that covers, 0 to 1 */
-    public Color colour(boolean evening, double share) {
-        Color whole = colour(evening);
+    public Color colour(Theme theme, double share) {
+        Color whole = colour(theme);
         return Color.color(whole.getRed(), whole.getGreen(), whole.getBlue(), share);
     }
 

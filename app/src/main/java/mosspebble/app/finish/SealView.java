@@ -91,6 +91,8 @@ final class SealView extends ScrollPane {
     private VBox card(SealChoice choice, boolean planned, List<SealChoice> beside) {
         Label name = new Label(Words.upper(choice.sealer().name()));
         name.getStyleClass().add("card-title");
+        name.setWrapText(true);
+        name.setMinHeight(Region.USE_PREF_SIZE);
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
         HBox top = new HBox(10, name, gap);

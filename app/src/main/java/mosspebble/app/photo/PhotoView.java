@@ -134,7 +134,7 @@ public final class PhotoView extends Region {
         double cx = 0;
         double cy = 0;
         for (int pass = 0; pass < 2; pass++) {
-            pen.setStroke(pass == 0 ? Token.UNDER_CHALK.colour(false, 0.7) : doubt ? Token.PHOTO_LINE.colour() : Token.CHALK.colour());
+            pen.setStroke(pass == 0 ? Token.UNDER_CHALK.colour(0.7) : doubt ? Token.PHOTO_LINE.colour() : Token.CHALK.colour());
             pen.setLineWidth(pass == 0 ? 4 : 2);
             pen.beginPath();
             for (int i = 0; i < ring.size(); i++) {

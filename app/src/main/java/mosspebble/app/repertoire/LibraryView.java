@@ -47,9 +47,6 @@ import mosspebble.files.OwnFiles;
 /** Everything that can be put on a stone, each as a small painted pebble; a few letters find it, Enter takes the first. */
 public final class LibraryView extends BorderPane {
 
-    private static final double CARD = 128;
-    private static final double TITLE = 32;
-
     private final Workbench workbench;
     private final SketchModel sketch;
     private final PlanWorker desk;
@@ -177,15 +174,12 @@ public final class LibraryView extends BorderPane {
         title.setWrapText(true);
         title.setTextAlignment(TextAlignment.CENTER);
         title.setAlignment(Pos.TOP_CENTER);
-        title.setMinSize(CARD - 8, TITLE); // fixed, as a button asks for its content's height before it knows its own width
-        title.setMaxSize(CARD - 8, TITLE);
+        title.getStyleClass().add("planks-title"); // sized there, as a button asks for its content's height before it knows its own width
         VBox content = new VBox(2, sample, title);
         content.setAlignment(Pos.TOP_CENTER);
         Button card = new Button();
         card.setGraphic(content);
         card.setUserData(sample);
-        card.setMinSize(CARD, Sample.HIGH + TITLE + 10);
-        card.setMaxSize(CARD, Sample.HIGH + TITLE + 10);
         card.setId(offer.id());
         card.getStyleClass().addAll("found", "planks-card");
         card.setAccessibleText(offer.title());

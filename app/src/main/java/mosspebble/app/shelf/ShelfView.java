@@ -186,7 +186,7 @@ public final class ShelfView extends BorderPane {
         pen.fillRoundRect(0, 0, 12, HIGH, 12, 12);
         pen.fillRect(6, 0, WIDE / 2 - 6, HIGH);
         if (paint.kind().clear()) {
-            pen.setFill(Token.SHINE.colour(false, 0.16));
+            pen.setFill(Token.SHINE.colour(0.16));
             pen.fillRect(10, 12, WIDE - 20, HIGH - 24);
             pen.setStroke(Token.CARD_CLEAR.colour());
             pen.strokeRect(10.5, 12.5, WIDE - 21, HIGH - 25);

@@ -1,5 +1,6 @@
 package mosspebble.app.shell;
 
+import java.util.List;
 import java.util.Map;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBoxBase;
@@ -17,7 +18,7 @@ import javafx.stage.Window;
 final class Keys {
 
     private static final Map<String, KeyCode> NAMED = Map.of("/", KeyCode.SLASH, ".", KeyCode.PERIOD, ",", KeyCode.COMMA, "Delete",
-            KeyCode.DELETE, "Escape", KeyCode.ESCAPE, "?", KeyCode.SLASH);
+            KeyCode.DELETE, "Escape", KeyCode.ESCAPE, "?", KeyCode.SLASH, "+", KeyCode.PLUS, "-", KeyCode.MINUS);
 
     private Keys() {}
 
@@ -29,6 +30,11 @@ final class Keys {
         if (written.equals("?")) {
             return pressed.getCode() == KeyCode.F1 || pressed.getCode() == KeyCode.QUOTE && "?".equals(pressed.getText())
                     || pressed.getCode() == KeyCode.SLASH && pressed.isShiftDown() || "?".equals(pressed.getText());
+        }
+        if (written.equals("Ctrl +") || written.equals("Ctrl -")) { // wherever the layout has them, and on the number pad
+            boolean plus = written.endsWith("+");
+            return pressed.isControlDown() && (plus ? List.of(KeyCode.PLUS, KeyCode.ADD, KeyCode.EQUALS)
+                    : List.of(KeyCode.MINUS, KeyCode.SUBTRACT)).contains(pressed.getCode());
         }
         String[] parts = written.split(" ");
         String last = parts[parts.length - 1];

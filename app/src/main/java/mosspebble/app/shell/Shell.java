@@ -43,6 +43,7 @@ import mosspebble.app.cloth.SliceView;
 import mosspebble.app.cloth.StepBar;
 import mosspebble.app.colour.ColourScreen;
 import mosspebble.app.compare.CompareScreen;
+import mosspebble.app.control.TextSize;
 import mosspebble.app.finish.FinishModel;
 import mosspebble.app.finish.FinishScreen;
 import mosspebble.app.model.Action;
@@ -68,6 +69,7 @@ import mosspebble.app.stone.StoneScreen;
 import mosspebble.core.finding.Finding.Stage;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.project.Project;
+import mosspebble.core.project.Studio;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.timetable.Durations;
 import mosspebble.core.rules.WhereFound;
@@ -110,6 +112,10 @@ public final class Shell extends StackPane {
     private final VBox empty;
     private Drawer command;
     private HelpView help;
+    private ComfortView comfort;
+    private BorderPane frame;
+    private PathRail path;
+    private Studio.View dressed;
     private WorkAlongView along;
     private LogView logView;
     private Screen opened;
@@ -143,6 +149,7 @@ public final class Shell extends StackPane {
         this.navigator = new Navigator(workbench);
         this.files = new FileWork(workbench, FileWork.aside(), Platform::runLater);
         getStyleClass().add("shell");
+        getStylesheets().add(Shell.class.getResource("/mosspebble/app/mosspebble.css").toExternalForm());
         SliceLine line = new SliceLine();
         Surroundings with = new Surroundings(workbench, show, worker, files, navigator, this::toCloth, bench.clock);
         this.sitting = new SittingModel(workbench, show, worker, bench.clock);
@@ -181,10 +188,11 @@ public final class Shell extends StackPane {
         middle = new StackPane(onCloth, empty, failed(), notices);
         BorderPane centre = new BorderPane(middle);
         centre.setBottom(new VBox(sliceEdge, daubs, stepBar));
-        BorderPane frame = new BorderPane(centre);
+        centre.setMinWidth(0);
+        frame = new BorderPane(centre);
         frame.setTop(top());
-        frame.setLeft(new PathRail(workbench, show));
-        frame.setRight(column());
+        path = new PathRail(workbench, show);
+        column();
         frame.setBottom(new TrayView(workbench, show, sitting, this::newStone));
         getChildren().add(frame);
         makeActions();
@@ -206,7 +214,7 @@ public final class Shell extends StackPane {
         refresh();
     }
 
-    private VBox column() {
+    private void column() {
         stagePane.setFitToWidth(true);
         stagePane.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         stagePane.getStyleClass().add("stage-scroll");
@@ -214,13 +222,13 @@ public final class Shell extends StackPane {
         stageName.getStyleClass().add("stage-name");
         column.getChildren().setAll(stageName, stagePane, sliceView, findings);
         column.getStyleClass().add("stage");
-        return column;
     }
 
     private void columnWidth(double wide) {
-        column.setMinWidth(wide);
-        column.setPrefWidth(wide);
-        column.setMaxWidth(wide);
+        double grown = wide * (1 + 0.65 * (TextSize.of(workbench.studio()) - 1)); // lines hold fewer words, but the cloth keeps its room
+        column.setMinWidth(grown);
+        column.setPrefWidth(grown);
+        column.setMaxWidth(grown);
     }
 
     private void toCloth() {
@@ -234,7 +242,7 @@ public final class Shell extends StackPane {
         name.setId("name");
         name.getStyleClass().add("title");
         Label purpose = new Label();
-        purpose.getStyleClass().add("quiet");
+        purpose.getStyleClass().addAll("quiet", "shortened");
         Label ready = new Label();
         ready.setId("ready");
         ready.getStyleClass().add("ready");
@@ -271,6 +279,7 @@ public final class Shell extends StackPane {
         find.setMinWidth(Region.USE_PREF_SIZE);
         undo.setMaxWidth(280);
         undo.setMinWidth(90);
+        undo.getStyleClass().add("shortened"); // whole in its tooltip
         Button back = Panel.button("back", "Back to the cloth", "Back to the cloth (Escape)", this::escape);
         back.setMinWidth(Region.USE_PREF_SIZE);
         Panel.present(back, false);
@@ -422,6 +431,10 @@ public final class Shell extends StackPane {
         actions.add(Action.of("See the whole stone", cloth::whole).key("W").where(this::onCloth).also("fit", "zoom"));
         actions.add(Action.of("Evening or day light on the screen", () -> workbench.look(s -> s.withView(s.unit(), !s.evening()))).key("E")
                 .also("dark", "bright", "night"));
+        actions.add(Action.of("Words larger", () -> words(true)).key("Ctrl +").also("text", "font", "zoom", "bigger"));
+        actions.add(Action.of("Words smaller", () -> words(false)).key("Ctrl -").also("text", "font"));
+        actions.add(Action.of("Eyes and hands", this::openComfort).also("settings", "contrast", "left-handed", "text size", "motion",
+                "flash"));
         actions.add(Action.of("Save a copy of the studio", this::saveCopy).also("backup"));
         actions.add(Action.of("Show the log", this::showLog).also("trouble", "error"));
         actions.add(Action.of("Save a report for whoever helps", this::saveReport).also("bug"));
@@ -455,6 +468,18 @@ public final class Shell extends StackPane {
     /** Adds something that can be done here and now. */
     public void offer(String name, Runnable run) {
         actions.add(Action.of(name, run));
+    }
+
+    private void words(boolean larger) {
+        workbench.look(s -> s.withComfort(s.view().comfort().sized(larger)));
+    }
+
+    private void openComfort() {
+        if (comfort == null) {
+            comfort = new ComfortView(workbench, this::toCloth);
+            getChildren().add(comfort);
+        }
+        comfort.open();
     }
 
     private void openHelp() {
@@ -531,7 +556,7 @@ public final class Shell extends StackPane {
             return;
         }
         boolean covered = command != null && command.isVisible() || logView != null && logView.isVisible()
-                || help != null && help.isVisible() || along != null && along.isVisible();
+                || comfort != null && comfort.isVisible() || help != null && help.isVisible() || along != null && along.isVisible();
         if (e.isControlDown() ? typing(e) : covered || e.isAltDown() || Keys.belongToTheFocus(e)) {
             return;
         }
@@ -554,6 +579,8 @@ public final class Shell extends StackPane {
     private boolean uncover() {
         if (help != null && help.isVisible()) {
             help.close();
+        } else if (comfort != null && comfort.isVisible()) {
+            comfort.close();
         } else if (along != null && along.isVisible()) {
             along.close();
         } else if (logView != null && logView.isVisible()) {
@@ -659,15 +686,41 @@ public final class Shell extends StackPane {
         slice();
     }
 
+    /** Light, ink, size of words and the side of the column, as the painter likes them. */
+    private void dress(Studio.View view) {
+        if (view.equals(dressed)) {
+            return;
+        }
+        if (dressed == null || dressed.comfort().textPercent() != view.comfort().textPercent()) {
+            getStylesheets().removeIf(sheet -> sheet.startsWith("data:"));
+            if (view.comfort().textPercent() != 100) {
+                getStylesheets().add(TextSize.sheet(view.comfort().textPercent()));
+            }
+        }
+        dressed = view;
+        getStyleClass().removeAll("evening", "contrast", "left-hand");
+        if (view.evening()) {
+            getStyleClass().add("evening");
+        }
+        if (view.comfort().contrast()) {
+            getStyleClass().add("contrast");
+        }
+        frame.setLeft(null);
+        frame.setRight(null);
+        if (view.comfort().leftHand()) {
+            getStyleClass().add("left-hand");
+        }
+        frame.setLeft(view.comfort().leftHand() ? column : path);
+        frame.setRight(view.comfort().leftHand() ? path : column);
+        columnWidth(current().columnWidth());
+    }
+
     private void refresh() {
         boolean any = workbench.shown().isPresent();
         stagePane.setVisible(any || !navigator.onCloth());
         Panel.present(column, any || !navigator.onCloth()); // nothing is in it before there is a stone
         Panel.present(empty, !any && navigator.onCloth());
-        getStyleClass().remove("evening");
-        if (workbench.studio().evening()) {
-            getStyleClass().add("evening");
-        }
+        dress(workbench.studio().view());
         current().column().or(() -> stageScreen().column()).ifPresent(Panel::refresh);
         stepBar.refresh();
         daubs.refresh();

@@ -275,14 +275,17 @@ final class DayStrip extends Pane {
         Label sum = Panel.quiet(words);
         sum.setWrapText(false);
         sum.setTooltip(new Tooltip("Time of the hand"));
-        sum.relocate(getPrefWidth() - 90, TOP - 26);
-        sum.setPrefWidth(80);
+        double wide = 80 * model.wordsAt();
+        sum.relocate(getPrefWidth() - wide - 10, TOP - 26);
+        sum.setPrefWidth(wide);
         sum.setAlignment(Pos.CENTER_RIGHT);
         getChildren().add(sum);
         Button more = Panel.button("more-" + date, "+", "One more sitting on this day",
                 () -> model.addSitting(date, free()));
         more.getStyleClass().addAll("round", "hem-more");
         more.relocate(GUTTER - 36, TOP - 28);
+        name.setMaxWidth(GUTTER - 50);
+        name.getStyleClass().add("shortened");
         more.setAccessibleText("One more sitting on " + TimetableWords.day(date));
         getChildren().add(more);
     }
@@ -373,7 +376,7 @@ final class DayStrip extends Pane {
             rod.setArcWidth(bundle.placed().size() == 1 ? STITCH : 6);
             rod.setArcHeight(bundle.placed().size() == 1 ? STITCH : 6);
             rod.setFill(model.shown().step(piece).coat().map(c -> Swatch.colour(c.swatch()))
-                    .orElse(Token.GRAPHITE.colour(false, 0.45)));
+                    .orElse(Token.GRAPHITE.colour(0.45)));
             rod.getStyleClass().add("hem-rod");
             thread.getChildren().add(rod);
             at += part;

@@ -61,9 +61,6 @@ final class HemFoot extends HBox {
         setId("hem-foot");
         getStyleClass().add("hem-foot");
         setAlignment(Pos.CENTER_LEFT);
-        setMinHeight(HIGH);
-        setPrefHeight(HIGH);
-        setMaxHeight(HIGH);
         stone.setFitWidth(150);
         stone.setFitHeight(HIGH - 26);
         stone.setPreserveRatio(true);

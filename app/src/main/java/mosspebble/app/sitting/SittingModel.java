@@ -22,6 +22,7 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.collections.MapChangeListener;
+import mosspebble.app.control.TextSize;
 import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
@@ -175,7 +176,12 @@ public final class SittingModel {
         return workbench.studio().diary();
     }
 
-    public String name(String stone) {
+    /** How much larger than usual words are. */
+    double wordsAt() {
+        return TextSize.of(workbench.studio());
+    }
+
+    String name(String stone) {
         return workbench.studio().project(stone).map(Project::name).orElse(stone);
     }
 

@@ -269,8 +269,7 @@ final class SittingPanel extends Panel {
         button.getStyleClass().add("next-pass");
         button.setMaxWidth(Double.MAX_VALUE);
         button.setMinWidth(0);
-        button.setPrefHeight(22);
-        button.setMinHeight(22);
+        button.getStyleClass().add("sitting-row");
         String words = TimetableWords.ready(model.shown().table(), each, model.name(each.stone()), model.zone());
         button.setAccessibleText(words);
         button.setTooltip(new Tooltip(words + (model.strangers(each.stone()) > 0 ? " " + TimetableWords.strangers(model.strangers(

@@ -368,10 +368,13 @@ public final class WorkAlongView extends BorderPane {
                 : String.format("%d:%02d", seconds / 60, seconds % 60);
     }
 
-    /** Something is dry: a sound and a flash. */
+    /** Something is dry: a sound, and a flash unless nothing is to flash. */
     private void dry() {
         if (!silent) {
             Chime.sound();
+        }
+        if (workbench.studio().view().comfort().still()) {
+            return;
         }
         pseudoClassStateChanged(DRY, true);
         PauseTransition flash = new PauseTransition(FLASH);

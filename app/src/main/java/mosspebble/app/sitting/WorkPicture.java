@@ -176,7 +176,7 @@ final class WorkPicture extends StackPane {
             return;
         }
         pen.setTransform(new Affine(scale, 0, w / 2, 0, scale, h / 2));
-        pen.setFill(Token.UNDER_CHALK.colour(false, DIM));
+        pen.setFill(Token.UNDER_CHALK.colour(DIM));
         Geometries.fill(pen, place.getFactory()
                 .createGeometryCollection(new Geometry[] {now.plan.survey().zones().outline(), place}));
         pen.setStroke(Token.CHALK.colour());

@@ -116,7 +116,7 @@ public final class SketchTool implements ClothTool {
         boolean pale = Lab.of(plan.project().stone().colour()).l() > 48;
         pen.setLineWidth(0.9 / frame.scale());
         for (Geometry line : lines) {
-            pen.setStroke(pale ? Token.GRAPHITE.colour(false, 0.75) : Token.CHALK.colour(false, 0.85));
+            pen.setStroke(pale ? Token.GRAPHITE.colour(0.75) : Token.CHALK.colour(0.85));
             Geometries.stroke(pen, line);
         }
         ClothFrame.inPixels(pen);
@@ -156,12 +156,12 @@ public final class SketchTool implements ClothTool {
             pen.setFill(paint);
             Geometries.fill(pen, part.painted());
             if (part.part().role() == Role.GUIDE) {
-                pen.setStroke(Token.CHALK.colour(false, 0.9));
+                pen.setStroke(Token.CHALK.colour(0.9));
                 pen.setLineWidth(0.3);
                 Geometries.stroke(pen, part.drawn());
             }
             if (part.part().outlined()) {
-                pen.setStroke(Token.UNDER_CHALK.colour(false, 0.75));
+                pen.setStroke(Token.UNDER_CHALK.colour(0.75));
                 pen.setLineWidth(0.4);
                 Geometries.stroke(pen, part.drawn());
             }

@@ -56,7 +56,7 @@ final class StrokeTool {
         if (drawn.size() < 2) {
             return;
         }
-        pen.setStroke(Token.UNDER_CHALK.colour(false, 0.5));
+        pen.setStroke(Token.UNDER_CHALK.colour(0.5));
         pen.setLineWidth(3.4);
         for (int pass = 0; pass < 2; pass++) {
             pen.beginPath();

@@ -22,6 +22,7 @@ import javafx.util.Duration;
 import mosspebble.app.cloth.ClothFrame;
 import mosspebble.app.cloth.ClothTool;
 import mosspebble.app.cloth.SliceLine;
+import mosspebble.app.control.TextSize;
 import mosspebble.app.control.Token;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
@@ -51,7 +52,7 @@ public final class StoneTool implements ClothTool {
     private static final double TURN_KNOB = 30;
     private static final double DEGREES_A_PIXEL = 0.4;
     private static final Color CREAM = Token.CHALK.colour();
-    private static final Color DARK = Token.UNDER_CHALK.colour(false, 0.55);
+    private static final Color DARK = Token.UNDER_CHALK.colour(0.55);
     private static final Color MOSS = Token.RIM.colour();
 
     private enum Grip { NONE, POINT, TAPE_A, TAPE_B, TAPE_BOTH, MARK, GUIDE, TILT, TURN }
@@ -185,7 +186,7 @@ public final class StoneTool implements ClothTool {
 
     private void turnKnob(GraphicsContext pen, ClothFrame frame, Stone stone) {
         Point2D at = knobAt(frame, stone);
-        pen.setStroke(Token.DEEP_MOSS.colour(workbench.studio().evening()));
+        pen.setStroke(Token.DEEP_MOSS.colour(Token.Theme.of(workbench.studio())));
         pen.setLineWidth(1.6);
         pen.strokeArc(at.getX() - 9, at.getY() - 9, 18, 18, 60, -250, ArcType.OPEN);
         pen.strokeLine(at.getX() + 4.5, at.getY() - 7.8, at.getX() + 10, at.getY() - 8.5);
@@ -231,17 +232,17 @@ public final class StoneTool implements ClothTool {
     private static void end(GraphicsContext pen, Point2D at, String name) {
         dot(pen, at, 17);
         pen.setFill(Token.ON_PALE.colour());
-        pen.setFont(Font.font("Atkinson Hyperlegible", 11));
+        pen.setFont(Font.font("Atkinson Hyperlegible", 11)); // within a knob
         pen.setTextAlign(TextAlignment.CENTER);
         pen.fillText(name, at.getX(), at.getY() + 4);
         pen.setTextAlign(TextAlignment.LEFT);
     }
 
-    private static void label(GraphicsContext pen, double x, double y, String words) {
-        pen.setFont(Font.font("Atkinson Hyperlegible", 13));
+    private void label(GraphicsContext pen, double x, double y, String words) {
+        pen.setFont(TextSize.font(workbench.studio(), 13));
         pen.setTextAlign(TextAlignment.CENTER);
-        double wide = 6.6 * words.length() + 16;
-        pen.setFill(Token.ON_PALE.colour(false, 0.82));
+        double wide = 6.6 * TextSize.of(workbench.studio()) * words.length() + 16;
+        pen.setFill(Token.ON_PALE.colour(0.82));
         pen.fillRoundRect(x - wide / 2, y - 15, wide, 21, 12, 12);
         pen.setFill(CREAM);
         pen.fillText(words, x, y);

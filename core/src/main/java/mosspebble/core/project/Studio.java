@@ -30,9 +30,54 @@ public record Studio(List<Project> projects, List<FoundStone> basket, List<OwnFi
         Climate climate, Diary diary, View view) implements StudioBuilder.With {
 
     /** How it is looked at. */
-    public record View(LengthUnit unit, boolean evening) {
+    public record View(LengthUnit unit, boolean evening, Comfort comfort) {
         public View {
             Objects.requireNonNull(unit);
+            Objects.requireNonNull(comfort);
+        }
+    }
+
+    /**
+     * What suits the painter's eyes and hands.
+     *
+     * @param textPercent size of all words, 100 to 200 % of the usual
+     * @param contrast whether ink is black and grounds are plain
+     * @param still whether nothing flashes or plays by itself
+     * @param leftHand whether the column stands at the left, where the left hand is
+     */
+    public record Comfort(int textPercent, boolean contrast, boolean still, boolean leftHand) {
+
+        /** As it is for whoever chose nothing. */
+        public static final Comfort USUAL = new Comfort(100, false, false, false);
+        /** Sizes of text to choose among, %. */
+        public static final List<Integer> SIZES = List.of(100, 125, 150, 175, 200);
+
+        public Comfort {
+            if (textPercent < 100 || textPercent > 200) {
+                throw new IllegalArgumentException("Words can be shown at 100 to 200 % of their usual size, not at " + textPercent + " %.");
+            }
+        }
+
+        /** The next larger or smaller size there is; the same at the end. */
+        public Comfort sized(boolean larger) {
+            return new Comfort(larger ? SIZES.stream().filter(s -> s > textPercent).findFirst().orElse(textPercent)
+                    : SIZES.stream().filter(s -> s < textPercent).reduce((a, b) -> b).orElse(textPercent), contrast, still, leftHand);
+        }
+
+        public Comfort withTextPercent(int percent) {
+            return new Comfort(percent, contrast, still, leftHand);
+        }
+
+        public Comfort withContrast(boolean on) {
+            return new Comfort(textPercent, on, still, leftHand);
+        }
+
+        public Comfort withStill(boolean on) {
+            return new Comfort(textPercent, contrast, on, leftHand);
+        }
+
+        public Comfort withLeftHand(boolean on) {
+            return new Comfort(textPercent, contrast, still, on);
         }
     }
 
@@ -133,6 +178,10 @@ public record Studio(List<Project> projects, List<FoundStone> basket, List<OwnFi
     }
 
     public Studio withView(LengthUnit newUnit, boolean newEvening) {
-        return withView(new View(newUnit, newEvening));
+        return withView(new View(newUnit, newEvening, view.comfort()));
+    }
+
+    public Studio withComfort(Comfort comfort) {
+        return withView(new View(view.unit(), view.evening(), comfort));
     }
 }

@@ -90,4 +90,16 @@ class ProjectTest {
         assertThatThrownBy(() -> new Project.History(null, List.of())).isInstanceOf(NullPointerException.class);
         assertThat(PLAIN.withOrigin(Origin.unknown()).history().weighings()).isEmpty();
     }
+
+    @Test
+    void wordsGrowByTheSizesThereAreAndNoFarther() {
+        Studio.Comfort comfort = Studio.Comfort.USUAL;
+        assertThat(comfort.sized(false)).isEqualTo(comfort);
+        for (int percent : new int[] {125, 150, 175, 200, 200}) {
+            comfort = comfort.sized(true);
+            assertThat(comfort.textPercent()).isEqualTo(percent);
+        }
+        assertThat(comfort.sized(false).textPercent()).isEqualTo(175);
+        assertThatThrownBy(() -> Studio.Comfort.USUAL.withTextPercent(240)).hasMessageContaining("100 to 200 %");
+    }
 }
