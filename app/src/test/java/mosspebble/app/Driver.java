@@ -45,6 +45,7 @@ final class Driver implements AutoCloseable {
     final FxRobot robot = new FxRobot();
     private final Stage stage;
     private final MossPebbleApp app;
+    private int pressed;
 
     Driver(Path studio, boolean demo) throws TimeoutException, FileTrouble {
         this(studio, demo, MOSTLY);
@@ -123,6 +124,7 @@ final class Driver implements AutoCloseable {
         Node node = inPlace(query);
         jump(node.localToScreen(node.getBoundsInLocal()));
         robot.clickOn(node);
+        pressed++;
         WaitForAsyncUtils.waitForFxEvents(1);
     }
 
@@ -167,7 +169,13 @@ final class Driver implements AutoCloseable {
         robot.push(KeyCode.DELETE);
         robot.write(words, 0);
         robot.push(KeyCode.ENTER);
+        pressed++;
         WaitForAsyncUtils.waitForFxEvents(1);
+    }
+
+    /** Clicks and keys besides letters typed into a field: what was in a field is marked when it is entered. */
+    int pressed() {
+        return pressed;
     }
 
     /** Puts on the stone what the library finds first, by keys alone. */
@@ -188,6 +196,7 @@ final class Driver implements AutoCloseable {
 
     void keys(KeyCode... keys) {
         robot.push(keys);
+        pressed++;
         WaitForAsyncUtils.waitForFxEvents(1);
     }
 

@@ -256,6 +256,36 @@ class NewcomerTest {
     }
 
     @Test
+    void fromNothingToASheetWithACharacterAndAWordInTwentyClicksAndKeys() throws Exception {
+        try (Driver app = new Driver(folder.resolve("studio.pebble"), false)) {
+            app.click("#first-stone");
+            app.settled();
+            app.type("#length", "104");
+            app.type("#width", "82");
+            app.type("#height", "30");
+            app.click("#stage-sketch");
+            app.put("owl");
+            app.until("the owl", () -> app.plan() != null && !app.plan().steps().isEmpty());
+            app.settled();
+            app.put("words, rounded");
+            app.until("the word", () -> app.plan().project().sketch().orElseThrow().items().size() == 2 && app.present("#words"));
+            app.click("#words");
+            app.robot.interact(() -> ((TextArea) app.find("#words")).setText("MILL"));
+            app.click("#set-words");
+            app.settled();
+            app.keys(KeyCode.SHIFT, KeyCode.F);
+            app.settled();
+            app.click("#stage-finish");
+            app.type("#folder", folder.resolve("sheets").toString());
+            app.click("#export-sheets");
+            app.until("the sheets", () -> app.text("#export-done").startsWith("Written"));
+            assertThat(app.pressed()).as("the folder is typed for the test's sake only").isLessThanOrEqualTo(20);
+            assertThat(app.plan().findings()).noneMatch(f -> f.weight() == Finding.Weight.STOP);
+            assertThat(app.text("#export-done")).contains(folder.toString());
+        }
+    }
+
+    @Test
     void wordsAreSetAndLettersTheFaceLacksAreNamed() throws Exception {
         try (Driver app = new Driver(folder.resolve("s.pebble"), true)) {
             app.click("#tray-lettering");
