@@ -107,7 +107,7 @@ public final class MossPebbleApp extends Application {
         Supplier<Studio> fresh = wish.demo() ? () -> LanternWalk.studio(BuiltIn.repertoire()) : LanternWalk::newcomer;
         return CompletableFuture.supplyAsync(() -> {
             try {
-                return StudioStore.open(file, fresh);
+                return StudioStore.open(file, fresh, () -> wish.demo() ? LanternWalk.book(BuiltIn.repertoire()) : List.of());
             } catch (FileTrouble trouble) {
                 Journal.trouble("opening the studio", trouble);
                 throw new CompletionException(trouble);

@@ -24,7 +24,7 @@ class ArchitectureTest {
     @Test
     void stagesLookBack() {
         looksBackOnly("mosspebble.core", "units", "area", "stone", "sketch", "colour", "blend", "photo", "coats", "drying", "timetable",
-                "supplies", "care", "project", "finding", "plan", "rules", "advice", "words", "rock", "picture");
+                "supplies", "care", "project", "finding", "plan", "book", "rules", "advice", "words", "rock", "picture");
     }
 
     @Test

@@ -149,7 +149,7 @@ public final class LanternWalk {
                 .withPot(new Pot(new Millilitres(left), new Millilitres(Math.max(left, full)), price));
     }
 
-    private static Stone stone(double length, double width, double height, Shape shape, double fullness, boolean flatBack, double wayUp,
+    static Stone stone(double length, double width, double height, Shape shape, double fullness, boolean flatBack, double wayUp,
             long seed, RockKind rock, Texture texture, String colour) {
         return Stone.cobble().withShape(shape).withSize(new Millimetres(length), new Millimetres(width), new Millimetres(height))
                 .withDome(flatBack ? 1 : Stone.ROUNDED_FACE, fullness)
@@ -428,6 +428,17 @@ public final class LanternWalk {
         return alone.withBlend("i3/cap", Blend.of(BlendKind.LOADED).withColours(List.of(mix("brick", 2, "marigold", 1))))
                 .withHabits(bare().withLight(new Light(320, 0.6, 0.6, 0.5, 0))).withSketch(Optional.of(
                         fern.plus(Item.of(new Subject.Figure("toadstool"), ItemMode.ON_STONE, placement.sizedBy(0.86).movedBy(-1, 3), 0))));
+    }
+
+    /** The stones of the demo's book, finished in the year before. */
+    public static List<BookKeeping.Kept> book(Repertoire repertoire) {
+        return LanternYear.pages(repertoire);
+    }
+
+    /** A figure fitted to a stone, with no colours yet. */
+    static Project fitted(String id, String name, Stone stone, Repertoire repertoire, Subject.Figure subject) {
+        return project(id, name, "", stone, repertoire, subject, repertoire.motif(subject.motif()).orElseThrow().prefersWearing(), 0, Map.of(),
+                Optional.empty(), bare());
     }
 
     private static Mix mix(String first, int parts, String second, int others) {

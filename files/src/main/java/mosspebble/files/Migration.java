@@ -63,7 +63,8 @@ final class Migration {
                     "INSERT INTO setting(key, document) VALUES('diary', '{\"week\":\"Mon-Fri 19:00-21:00, Sat-Sun 14:00-18:00\","
                             + "\"days\":[],\"due\":{},\"resting\":[],\"pins\":[],\"deeds\":[],\"dryings\":[],\"taken\":[]}')");
             case 8 -> {
-                run(connection, "CREATE TABLE page" + TABLE);
+                run(connection, BookRows.PAGE);
+                run(connection, BookRows.PHOTO);
                 each(connection, "setting", "key", file, view -> {
                     if (view.has("evening")) {
                         view.putObject("comfort").put("textPercent", 100).put("contrast", false).put("still", false).put("leftHand", false);

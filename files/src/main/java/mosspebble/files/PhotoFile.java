@@ -127,6 +127,15 @@ public final class PhotoFile {
      * @param mostSide longer side of the picture, pixels
      */
     public static byte[] cutOut(Photo photo, double left, double top, double right, double bottom, int mostSide) {
+        return small(photo, left, top, right, bottom, mostSide, "png");
+    }
+
+    /** The whole of a photo, shrunk, as a JPEG. @param mostSide longer side, pixels */
+    static byte[] shrunk(Photo photo, int mostSide) {
+        return small(photo, 0, 0, photo.width(), photo.height(), mostSide, "jpg");
+    }
+
+    private static byte[] small(Photo photo, double left, double top, double right, double bottom, int mostSide, String format) {
         Rectangle all = new Rectangle(0, 0, photo.width(), photo.height());
         Rectangle part = all
                 .intersection(new Rectangle((int) left, (int) top, (int) Math.ceil(right - left), (int) Math.ceil(bottom - top)));
@@ -140,7 +149,7 @@ public final class PhotoFile {
             }
         }
         try (ByteArrayOutputStream out = new ByteArrayOutputStream()) {
-            ImageIO.write(small, "png", out);
+            ImageIO.write(small, format, out);
             return out.toByteArray();
         } catch (IOException e) {
             throw new IllegalStateException("a picture in memory could not be written", e);

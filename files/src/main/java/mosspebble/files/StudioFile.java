@@ -37,7 +37,7 @@ import org.sqlite.SQLiteConfig;
 /**
  * The file of a studio: how it is laid out, made, looked at, brought up to date, read and written. Tables: {@code project(id, position,
  * document)}, {@code found(id, position, document)},
- * {@code own(id, position, document)}, {@code setting(key, document)}, {@code edit(number, at, title)}; documents are JSON. A file from
+ * {@code own(id, position, document)}, {@code setting(key, document)}, {@code edit(number, at, title)}, and the book's {@link BookRows}; documents are JSON. A file from
  * elsewhere is looked at through a connection that cannot write, and
  * refused if it holds anything else: triggers and views would run with every edit.
  */
@@ -59,7 +59,7 @@ final class StudioFile {
 
     /** What may stand in a file, as it was made. */
     private static final Map<String, String> TABLES = Map.of("project", "CREATE TABLE project" + TABLE, "found",
-            "CREATE TABLE found" + TABLE, "own", "CREATE TABLE own" + TABLE, "page", "CREATE TABLE page" + TABLE,
+            "CREATE TABLE found" + TABLE, "own", "CREATE TABLE own" + TABLE, "page", BookRows.PAGE, "photo", BookRows.PHOTO,
             "setting", "CREATE TABLE setting(key TEXT PRIMARY KEY, document TEXT NOT NULL)",
             "edit", "CREATE TABLE edit(number INTEGER PRIMARY KEY AUTOINCREMENT, at TEXT NOT NULL, title TEXT NOT NULL)", "sqlite_sequence",
             "CREATE TABLE sqlite_sequence(name,seq)");
@@ -321,6 +321,15 @@ final class StudioFile {
      * @throws FileTrouble if it could not be made; then nothing stands there that did not before
      */
     static void make(Path file, Studio studio) throws FileTrouble {
+        make(file, studio, part -> {});
+    }
+
+    /** What is put into a new studio besides what it is, such as its book. */
+    interface Filling {
+        void fill(Connection connection) throws SQLException, FileTrouble;
+    }
+
+    static void make(Path file, Studio studio, Filling filling) throws FileTrouble {
         NativeLibrary.ready();
         Path part = SafeWrite.part(file);
         try {
@@ -333,6 +342,7 @@ final class StudioFile {
                     migrate(connection, sql, 0, file);
                     put(connection, null, studio, "New studio");
                     sql.execute("COMMIT");
+                    filling.fill(connection);
                     sql.execute("PRAGMA journal_mode = WAL"); // kept in the file, so that opening it later changes nothing
                 }
             }
@@ -525,6 +535,21 @@ final class StudioFile {
                 put(connection, before, after, title);
                 sql.execute("COMMIT");
             } catch (SQLException | RuntimeException e) {
+                rollBack(connection);
+                throw e;
+            }
+        }
+    }
+
+    /** Does something in one transaction. */
+    static <T> T inOne(Connection connection, StudioStore.BookWork<T> work) throws SQLException, FileTrouble {
+        try (Statement sql = connection.createStatement()) {
+            sql.execute("BEGIN IMMEDIATE");
+            try {
+                T result = work.run(connection);
+                sql.execute("COMMIT");
+                return result;
+            } catch (SQLException | FileTrouble | RuntimeException e) {
                 rollBack(connection);
                 throw e;
             }

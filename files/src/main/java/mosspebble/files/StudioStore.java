@@ -6,6 +6,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.SQLException;
+import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
 import mosspebble.core.project.Studio;
@@ -45,6 +46,11 @@ public final class StudioStore implements Closeable {
      * @throws FileTrouble if it is in use, newer than this program, or damaged; the file is left untouched
      */
     public static StudioStore open(Path file, Supplier<Studio> fresh) throws FileTrouble {
+        return open(file, fresh, List::of);
+    }
+
+    /** The same with pages for the book of a new studio. */
+    public static StudioStore open(Path file, Supplier<Studio> fresh, Supplier<List<BookKeeping.Kept>> pages) throws FileTrouble {
         Path real = real(file);
         StudioLock lock = StudioLock.take(real);
         Connection connection = null;
@@ -54,7 +60,11 @@ public final class StudioStore implements Closeable {
             Optional<Studio> held = look.studio();
             if (look.empty()) {
                 Studio begun = fresh.get();
-                StudioFile.make(real, begun);
+                StudioFile.make(real, begun, part -> {
+                    for (BookKeeping.Kept kept : pages.get()) {
+                        BookRows.add(part, kept.page(), kept.planned());
+                    }
+                });
                 held = Optional.of(begun);
             } else if (held.isEmpty()) {
                 Backups.of(real).beforeMigration();
@@ -205,7 +215,7 @@ public final class StudioStore implements Closeable {
         if (lock.stands(file)) {
             return false;
         }
-        StudioFile.closeQuietly(connection);
+        Connection gone = connection; // what it has open can still be read, though no name leads to it
         connection = null;
         String stranger = "";
         if (Files.exists(file)) {
@@ -213,12 +223,70 @@ public final class StudioStore implements Closeable {
             StudioFile.moveAway(file, aside);
             stranger = " Another file stood in its place; it is now called " + aside.getFileName() + ".";
         }
-        StudioFile.make(file, saved);
+        boolean whole = written(gone);
+        StudioFile.closeQuietly(gone);
         connection = StudioFile.connect(file);
         lock.holds(file);
         Journal.note("the studio's file was gone and has been written anew");
-        note = "The studio's file had been taken away; it is written anew and nothing is lost." + stranger;
+        note = "The studio's file had been taken away; it is written anew and "
+                + (whole ? "nothing is lost." : "only the pages of the book are not in it: they are in the last copy.") + stranger;
         return true;
+    }
+
+    /** Writes the studio anew with the book out of the file that is gone; answers whether the book could still be read. */
+    private boolean written(Connection gone) throws FileTrouble {
+        try {
+            StudioFile.make(file, saved, part -> {
+                if (gone == null) {
+                    throw new FileTrouble(file.toString(), "The book cannot be read.", "It is in the last copy.");
+                }
+                BookRows.copy(gone, part);
+            });
+            return true;
+        } catch (FileTrouble e) {
+            Journal.trouble("writing the book anew", e);
+            StudioFile.make(file, saved);
+            return false;
+        }
+    }
+
+    // --- the book
+
+    /** Something done with the rows of the book. */
+    interface BookWork<T> {
+        T run(Connection connection) throws SQLException, FileTrouble;
+    }
+
+    /** The book that is kept with this studio. */
+    public BookKeeping book() {
+        return new StudioBook(this);
+    }
+
+    /**
+     * Does something with the rows of the book, all of it or nothing.
+     *
+     * @param what for the log and the painter, such as "The page"
+     */
+    synchronized <T> T withBook(String what, boolean writes, BookWork<T> work) throws FileTrouble {
+        if (closed) {
+            throw new IllegalStateException("the studio is closed");
+        }
+        try {
+            stand();
+            if (connection == null) {
+                connection = StudioFile.connect(file);
+            }
+            T result = writes ? StudioFile.inOne(connection, work) : work.run(connection);
+            changed |= writes;
+            return result;
+        } catch (SQLException e) {
+            Journal.trouble("the book", e);
+            throw new FileTrouble(file.toString(), what + (writes ? " is not kept: " : " cannot be read: ") + Fault.of(e).reason() + ".",
+                    "Make room on the disk, or check that the file may be read and written.", e);
+        } catch (IOException e) {
+            throw new FileTrouble(file.toString(), what + (writes ? " is not kept: " : " cannot be read: ") + SafeWrite.reason(e) + ".",
+                    "Make room on the disk, or check that the folder may be written.", e);
+        }
     }
 
     /** A name beside the studio that is free. */
@@ -242,7 +310,13 @@ public final class StudioStore implements Closeable {
             throw new FileTrouble(to.toString(), "The copy cannot be written: " + SafeWrite.reason(e) + ".", "Choose another folder.", e);
         }
         backups.write(target, part -> {
-            StudioFile.make(part, now);
+            synchronized (this) {
+                StudioFile.make(part, now, copy -> {
+                    if (connection != null) {
+                        BookRows.copy(connection, copy);
+                    }
+                });
+            }
             return now;
         });
     }
