@@ -37,6 +37,7 @@ import mosspebble.core.project.Studio;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.units.Grams;
+import mosspebble.files.BookKeeping;
 import mosspebble.files.Backups;
 import mosspebble.files.BuiltIn;
 import mosspebble.files.FileTrouble;
@@ -386,6 +387,11 @@ public final class MossPebbleApp extends Application {
             @Override
             public void saveReport(Path to) throws FileTrouble {
                 TroubleReport.write(to, Version.TEXT, folder(), workbench.studio());
+            }
+
+            @Override
+            public BookKeeping book() {
+                return store.book();
             }
 
             @Override

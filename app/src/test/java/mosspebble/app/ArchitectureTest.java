@@ -39,7 +39,7 @@ class ArchitectureTest {
     void theWindowIsBuiltFromTheControlsUp() {
         looksBackOnly("mosspebble.app", "control", "model", "cloth", "screen", "stone", "sketch", "repertoire", "colour", "shelf",
                 "buildup",
-                "compare", "sitting", "finish", "photo", "basket", "shell");
+                "compare", "sitting", "finish", "book", "photo", "basket", "shell");
     }
 
     private static void looksBackOnly(String parent, String... order) {

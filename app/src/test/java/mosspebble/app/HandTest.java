@@ -24,6 +24,8 @@ import mosspebble.app.model.Workbench;
 import mosspebble.app.shell.Shell;
 import mosspebble.core.project.Studio;
 import mosspebble.core.units.Grams;
+import mosspebble.files.BookInHand;
+import mosspebble.files.BookKeeping;
 import mosspebble.files.BuiltIn;
 import mosspebble.files.FileTrouble;
 import mosspebble.files.LanternWalk;
@@ -108,6 +110,11 @@ class HandTest {
 
             @Override
             public void saveReport(Path to) {}
+
+            @Override
+            public BookKeeping book() {
+                return new BookInHand(List.of());
+            }
 
             @Override
             public String log() {

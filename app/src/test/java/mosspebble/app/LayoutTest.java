@@ -42,7 +42,8 @@ class LayoutTest {
             "Go to Colour", "Colour: blend", "Go to Build-up", "Build-up: all passes", "Build-up: habits", "Go to Sitting",
             "Finish: sheets",
             "Finish: seal", "Finish: jars", "Finish: picture", "Look at the shelf", "Look into the basket", "Compare two habits",
-            "Sketch: add something from the library");
+            "Sketch: add something from the library", "Open the book", "The book: a page", "Ask the book: What lasts?",
+            "Ask the book: How long?", "Ask the book: Where are they?");
 
     @TempDir
     private Path folder;
@@ -134,7 +135,10 @@ class LayoutTest {
                     app.robot.interact(() -> app.does(screen));
                     app.until(screen, () -> app.show().idle());
                     String where = screen + (light == 0 ? " by day" : " in the evening");
-                    app.robot.interact(() -> texts(app.scene().getRoot(), where, wrong, seen));
+                    app.robot.interact(() -> {
+                        app.scene().getRoot().applyCss(); // what was made a moment ago as well
+                        texts(app.scene().getRoot(), where, wrong, seen);
+                    });
                 }
                 app.robot.interact(() -> app.does("Evening or day light on the screen"));
             }

@@ -26,6 +26,8 @@ import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
 import mosspebble.core.units.Grams;
+import mosspebble.files.BookInHand;
+import mosspebble.files.BookKeeping;
 import mosspebble.files.BuiltIn;
 import mosspebble.files.LanternWalk;
 import mosspebble.files.StudioStore;
@@ -224,6 +226,11 @@ class TroubleTest {
 
             @Override
             public void saveReport(Path to) {}
+
+            @Override
+            public BookKeeping book() {
+                return new BookInHand(List.of());
+            }
 
             @Override
             public String log() {

@@ -32,6 +32,8 @@ import mosspebble.app.shell.Shell;
 import mosspebble.core.finding.Finding;
 import mosspebble.core.project.Project;
 import mosspebble.core.units.Grams;
+import mosspebble.files.BookInHand;
+import mosspebble.files.BookKeeping;
 import mosspebble.files.BuiltIn;
 import mosspebble.files.LanternWalk;
 import mosspebble.instruments.BenchScene;
@@ -207,6 +209,11 @@ public final class WindowTimes extends Application {
 
             @Override
             public void saveReport(Path to) {}
+
+            @Override
+            public BookKeeping book() {
+                return new BookInHand(List.of());
+            }
 
             @Override
             public String log() {

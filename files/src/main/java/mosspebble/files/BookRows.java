@@ -54,7 +54,8 @@ final class BookRows {
     }
 
     static Project planned(Connection connection, Path file, String id) throws SQLException, FileTrouble {
-        try (PreparedStatement sql = connection.prepareStatement("SELECT planned FROM page WHERE id = ? AND length(planned) <= " + LONGEST)) {
+        try (PreparedStatement sql = connection
+                .prepareStatement("SELECT planned FROM page WHERE id = ? AND length(planned) <= " + LONGEST)) {
             sql.setString(1, id);
             try (ResultSet row = sql.executeQuery()) {
                 if (!row.next()) {
@@ -109,7 +110,8 @@ final class BookRows {
     static void copy(Connection from, Connection to) throws SQLException {
         try (Statement begin = to.createStatement()) {
             begin.execute("BEGIN IMMEDIATE");
-            copy(from, to, "SELECT id, document, planned, picture FROM page", "INSERT INTO page(id, document, planned, picture) VALUES(?, ?, ?, ?)");
+            copy(from, to, "SELECT id, document, planned, picture FROM page",
+                    "INSERT INTO page(id, document, planned, picture) VALUES(?, ?, ?, ?)");
             copy(from, to, "SELECT id, page, small FROM photo", "INSERT INTO photo(id, page, small) VALUES(?, ?, ?)");
             begin.execute("COMMIT");
         }

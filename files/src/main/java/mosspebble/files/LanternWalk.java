@@ -437,7 +437,8 @@ public final class LanternWalk {
 
     /** A figure fitted to a stone, with no colours yet. */
     static Project fitted(String id, String name, Stone stone, Repertoire repertoire, Subject.Figure subject) {
-        return project(id, name, "", stone, repertoire, subject, repertoire.motif(subject.motif()).orElseThrow().prefersWearing(), 0, Map.of(),
+        return project(id, name, "", stone, repertoire, subject, repertoire.motif(subject.motif()).orElseThrow().prefersWearing(), 0,
+                Map.of(),
                 Optional.empty(), bare());
     }
 

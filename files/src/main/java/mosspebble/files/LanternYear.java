@@ -93,7 +93,7 @@ final class LanternYear {
         Map<String, Mix> colours = Proposals.nearest(repertoire.motif(motif).orElseThrow(), item, palette);
         Project project = bare.withColours(colours);
         LocalDate day = LocalDate.parse(finished);
-        double area = 0.55 * stone.length().value() * stone.width().value();
+        double area = 0.88 * stone.length().value() * stone.width().value();
         Optional<Paint> seals = shelf.find(sealer);
         List<Page.Used> used = new ArrayList<>(colours.values().stream().flatMap(m -> m.parts().stream()).map(Mix.Part::paint).distinct()
                 .map(p -> new Page.Used(p, shelf.find(p).orElseThrow().name(), Math.round(area / 40) / 100.0)).toList());
@@ -142,7 +142,8 @@ final class LanternYear {
                 .look(8, Look.State.LIKE_NEW, "", "only moss on it").done();
         stone("y-mouse", "Mouse with a key", "mouse-key", stone(70, 60, 28, RockKind.BASALT, "#5f605d", 26), "2026-03-28", 100, 85,
                 "spray").event(Event.Kind.SMEARED, "ink-black", "once more; pen from now on")
-                .gone(Gone.Place.GIFT, false, 5, "a birthday").done();
+                .gone(Gone.Place.GARDEN, true, 5, "beside the path").look(3, Look.State.LIKE_NEW, "", "")
+                .look(7, Look.State.FLAKING, "below", "lifts in scales after a wet summer").done();
         stone("y-boat", "Little boat", "little-boat", stone(96, 80, 26, RockKind.SANDSTONE, "#bfa06f", 29), "2026-04-11", 130, 120,
                 "varnish").gone(Gone.Place.GARDEN, true, 3, "on the low wall").look(3, Look.State.LIKE_NEW, "", "")
                 .look(6, Look.State.CLOUDY, "low at the side", "water came in from the bare back").done();
@@ -155,14 +156,16 @@ final class LanternYear {
                 "varnish").event(Event.Kind.BLED, "pen-gold", "the gold ran under the varnish; a spray between would have held it")
                 .gone(Gone.Place.SILL, false, 1, "kitchen").look(3, Look.State.LIKE_NEW, "", "").done();
         stone("y-pines", "Three pines in snow", "snow-pines", stone(86, 82, 27, RockKind.SLATE, "#4a4f54", 41), "2026-05-30", 85, 95,
-                "resin").gone(Gone.Place.GARDEN, true, 3, "beside the steps").look(3, Look.State.LIKE_NEW, "", "still like glass").done();
+                "resin").gone(Gone.Place.GARDEN, true, 3, "beside the steps").look(3, Look.State.LIKE_NEW, "", "still like glass")
+                .look(6, Look.State.LIKE_NEW, "", "").done();
     }
 
     private void summer() {
         stone("y-lake", "Mountain lake", "mountain-lake", stone(150, 100, 28, RockKind.SLATE, "#454a4f", 44), "2026-06-13", 280, 240,
                 "varnish").sold(38, 9, "summer market").done();
         stone("y-troll", "Pebble troll", "pebble-troll", stone(80, 76, 36, RockKind.GRANITE, "#918f8a", 47), "2026-06-20", 125, 110,
-                "varnish").gone(Gone.Place.GARDEN, true, 2, "under the bridge").look(3, Look.State.LIKE_NEW, "", "").done();
+                "varnish").gone(Gone.Place.GARDEN, true, 2, "under the bridge").look(3, Look.State.LIKE_NEW, "", "")
+                .look(5, Look.State.LIKE_NEW, "", "").done();
         stone("y-seal", "Seal pup", "seal-pup", stone(94, 68, 33, RockKind.BASALT, "#5b5c5a", 50), "2026-07-04", 105, 100, "varnish")
                 .sold(19, 3, "summer market").done();
         stone("y-campfire", "Campfire", "campfire", stone(88, 84, 29, RockKind.SANDSTONE, "#b89a6e", 53), "2026-07-12", 115, 100,
@@ -171,11 +174,11 @@ final class LanternYear {
         stone("y-cottage", "Cottage by night", "cottage-night", stone(126, 88, 30, RockKind.SLATE, "#464b50", 56), "2026-07-25", 210, 200,
                 "varnish").gone(Gone.Place.GIFT, false, 6, "for the new house").done();
         stone("y-badger", "Badger with a lamp", "badger-lamp", stone(110, 82, 38, RockKind.GRANITE, "#84827d", 59), "2026-08-08", 175, 155,
-                "varnish").gone(Gone.Place.GARDEN, true, 2, "right of the gate").look(3, Look.State.LIKE_NEW, "", "").done();
+                "varnish").gone(Gone.Place.GARDEN, true, 2, "right of the gate").done();
         stone("y-snail", "Snail for the letter box", "snail-post", stone(72, 64, 34, RockKind.LIMESTONE, "#d5cdbb", 62), "2026-08-22", 120,
                 105, "varnish").sold(21, 5, "asked for at the gate").done();
         stone("y-fern", "Fern", "fern", stone(100, 62, 25, RockKind.BASALT, "#5f605d", 65), "2026-08-30", 75, 80, "wax")
-                .gone(Gone.Place.SILL, false, 1, "bath").done();
+                .gone(Gone.Place.SILL, false, 1, "bath").look(2, Look.State.LIKE_NEW, "", "").done();
     }
 
     private void autumn() {

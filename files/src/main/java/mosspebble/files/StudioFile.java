@@ -36,10 +36,9 @@ import org.sqlite.SQLiteConfig;
 
 /**
  * The file of a studio: how it is laid out, made, looked at, brought up to date, read and written. Tables: {@code project(id, position,
- * document)}, {@code found(id, position, document)},
- * {@code own(id, position, document)}, {@code setting(key, document)}, {@code edit(number, at, title)}, and the book's {@link BookRows}; documents are JSON. A file from
- * elsewhere is looked at through a connection that cannot write, and
- * refused if it holds anything else: triggers and views would run with every edit.
+ * document)}, {@code found(id, position, document)}, {@code own(id, position, document)}, {@code setting(key, document)},
+ * {@code edit(number, at, title)}, and the book's {@link BookRows}; documents are JSON. A file from elsewhere is looked at through a
+ * connection that cannot write, and refused if it holds anything else: triggers and views would run with every edit.
  */
 final class StudioFile {
 

@@ -181,8 +181,9 @@ class StudioBookTest {
         Instant friday = Instant.parse("2026-11-20T19:00:00Z");
         Diary diary = studio.diary();
         for (int i = 0; i < 10; i++) { // 15 minutes each, one of them spoiled; a deed left open over night has no time
-            diary = diary.plus(new Diary.Deed("owl", "FRONT FILL x" + i, 0, friday.plusSeconds(1000L * i), friday.plusSeconds(1000L * i + 900),
-                    i == 3));
+            diary = diary
+                    .plus(new Diary.Deed("owl", "FRONT FILL x" + i, 0, friday.plusSeconds(1000L * i), friday.plusSeconds(1000L * i + 900),
+                            i == 3));
         }
         diary = diary.plus(new Diary.Deed("owl", "FRONT SEAL", 0, friday.plusSeconds(86_400), friday.plusSeconds(86_400 * 2), false))
                 .plus(new Diary.Deed("fox", "FRONT FILL", 0, friday, friday.plusSeconds(9000), false));

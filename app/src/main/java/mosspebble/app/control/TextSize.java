@@ -23,6 +23,7 @@ public final class TextSize {
 
     /** Rules that say nothing of words, but how much room these have. */
     private static final Set<String> ROOM = Set.of(".tray", ".jar", ".hem-foot", ".planks-card", ".planks-title", ".basket-card",
+            ".book-card", ".book-name",
             ".sitting-row");
 
     /** Words that are large already, px, grow by half. */

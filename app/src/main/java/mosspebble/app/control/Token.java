@@ -17,7 +17,7 @@ import mosspebble.core.project.Studio;
  * place where such a colour is written down.
  */
 public enum Token {
-    INK, QUIET, MOSS, DEEP_MOSS, LINEN, STITCH,
+    INK, QUIET, MOSS, DEEP_MOSS, LINEN, STITCH, PAPER, CLAY,
     /** Stitches of the hem, and the figures along it. */
     HEM, HEM_INK,
     /** What is drawn over the stone's picture: white chalk, graphite, the dark below chalk, a knob's rim, a point taken. */

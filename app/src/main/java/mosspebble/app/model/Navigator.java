@@ -13,6 +13,7 @@ public final class Navigator {
     public static final String LIBRARY = "library";
     public static final String SHELF = "shelf";
     public static final String COMPARE = "compare";
+    public static final String BOOK = "book";
 
     private final Workbench workbench;
     private final ReadOnlyStringWrapper aside = new ReadOnlyStringWrapper("");

@@ -2,6 +2,7 @@ package mosspebble.app.shell;
 
 import java.nio.file.Path;
 import java.time.Clock;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
@@ -9,6 +10,8 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.Executors;
+import java.util.stream.Stream;
 import javafx.application.Platform;
 import javafx.beans.binding.Bindings;
 import javafx.geometry.Insets;
@@ -30,6 +33,8 @@ import javafx.scene.layout.VBox;
 import javafx.scene.text.TextAlignment;
 import javafx.stage.FileChooser;
 import mosspebble.app.basket.BasketScreen;
+import mosspebble.app.book.BookModel;
+import mosspebble.app.book.BookScreen;
 import mosspebble.app.buildup.BuildUpScreen;
 import mosspebble.app.buildup.MendModel;
 import mosspebble.app.buildup.PaintTool;
@@ -66,6 +71,7 @@ import mosspebble.app.sketch.SketchModel;
 import mosspebble.app.sketch.SketchScreen;
 import mosspebble.app.stone.StoneModel;
 import mosspebble.app.stone.StoneScreen;
+import mosspebble.core.book.Page;
 import mosspebble.core.finding.Finding.Stage;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.project.Project;
@@ -73,7 +79,9 @@ import mosspebble.core.project.Studio;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.timetable.Durations;
 import mosspebble.core.rules.WhereFound;
+import mosspebble.core.words.BookWords;
 import mosspebble.core.words.TimetableWords;
+import mosspebble.files.BookKeeping;
 import mosspebble.files.FileTrouble;
 import mosspebble.instruments.BenchCamera;
 import mosspebble.instruments.ClimateProbe;
@@ -88,6 +96,7 @@ public final class Shell extends StackPane {
     private final PlanWorker worker;
     private final Navigator navigator;
     private final House house;
+    private final Clock clock;
     private final FileWork files;
     private final Notices notices;
     private final List<Screen> screens;
@@ -97,6 +106,7 @@ public final class Shell extends StackPane {
     private final FinishModel finish;
     private final StoneModel stone;
     private final SketchModel sketch;
+    private final BookModel book;
     private final ClothView cloth;
     private final StackPane onCloth;
     private final StackPane middle;
@@ -130,6 +140,9 @@ public final class Shell extends StackPane {
 
         void saveReport(Path to) throws FileTrouble;
 
+        /** The painter's book, in the studio's file. */
+        BookKeeping book();
+
         String log();
 
         /** Opens the demo beside it, in a window of its own. */
@@ -146,6 +159,7 @@ public final class Shell extends StackPane {
         this.show = show;
         this.worker = worker;
         this.house = house;
+        this.clock = bench.clock;
         this.navigator = new Navigator(workbench);
         this.files = new FileWork(workbench, FileWork.aside(), Platform::runLater);
         getStyleClass().add("shell");
@@ -161,9 +175,16 @@ public final class Shell extends StackPane {
         CompareScreen compare = new CompareScreen(with);
         this.stone = stoneScreen.model();
         this.sketch = sketchScreen.model();
+        this.book = new BookModel(workbench, show, worker, house.book(), bench.clock, sketch::title, Executors.newSingleThreadExecutor(
+                work -> {
+                    Thread thread = new Thread(work, "book");
+                    thread.setDaemon(true);
+                    return thread;
+                }), Platform::runLater);
         // a screen more is a folder of its own and one entry here
         this.screens = List.of(stoneScreen, sketchScreen, new ColourScreen(with), new BuildUpScreen(with, mend, painting, compare::compare),
                 new SittingScreen(with, sitting, bench.probe, painting, this::sitDown), new FinishScreen(with, finish, painting),
+                new BookScreen(with, book),
                 new PhotoScreen(with, bench.camera), new BasketScreen(with), new LibraryScreen(with, sketch),
                 new ShelfScreen(with, bench.reader),
                 compare);
@@ -208,7 +229,10 @@ public final class Shell extends StackPane {
             }
         });
         workbench.studioProperty().addListener((o, a, b) -> refresh());
-        show.planProperty().addListener((o, a, b) -> refresh());
+        show.planProperty().addListener((o, a, b) -> {
+            refresh();
+            book.read(); // once the stone on the cloth is there
+        });
         addEventFilter(KeyEvent.KEY_PRESSED, this::key);
         stage();
         refresh();
@@ -284,7 +308,15 @@ public final class Shell extends StackPane {
         back.setMinWidth(Region.USE_PREF_SIZE);
         Panel.present(back, false);
         navigator.asideProperty().addListener((o, a, b) -> Panel.present(back, !navigator.onCloth()));
-        HBox top = new HBox(14, name, purpose, gap, ready, back, undo, find);
+        Button toBook = Panel.button("to-book", "Book", "The painter's book (U)", () -> perform("Open the book"));
+        toBook.getStyleClass().add("flat");
+        toBook.setMinWidth(Region.USE_PREF_SIZE);
+        book.bookProperty().addListener((o, a, b) -> {
+            List<Page> due = b == null ? List.of() : b.due(LocalDate.now(clock));
+            toBook.setText(due.isEmpty() ? "Book" : "Book · " + due.size());
+            toBook.setTooltip(new Tooltip(due.isEmpty() ? "The painter's book (U)" : BookWords.due(due)));
+        });
+        HBox top = new HBox(14, name, purpose, gap, ready, back, undo, toBook, find);
         top.setAlignment(Pos.CENTER_LEFT);
         top.getStyleClass().add("top");
         return top;
@@ -505,13 +537,22 @@ public final class Shell extends StackPane {
         perform("Build-up: put it right");
     }
 
-    /** What was asked for in so many words, and everything of the library that has them in its title. */
+    /** What was asked for in so many words, everything of the library that has them in its title, and pages of the book that have them. */
     private List<Action> spoken(String text) {
-        return text.strip().length() < 3 ? List.of() : Catalogue.found(workbench.studio(), text).stream().limit(12)
+        if (text.strip().length() < 3) {
+            return List.of();
+        }
+        Stream<Action> put = Catalogue.found(workbench.studio(), text).stream().limit(12)
                 .map(offer -> Action.of("Put on the stone: " + offer.title(), () -> {
                     navigator.go(Stage.SKETCH);
                     sketch.take(offer.subject(), true);
-                })).toList();
+                }));
+        Stream<Action> turn = Optional.ofNullable(book.bookProperty().get()).stream().flatMap(b -> b.found(text).stream()).limit(6)
+                .map(page -> Action.of("Turn to " + page.stone().name() + " of " + BookWords.shortDay(page.made().finished()), () -> {
+                    book.turnTo(page.id());
+                    perform("Open the book");
+                }));
+        return Stream.concat(put, turn).toList();
     }
 
     private void remove() {

@@ -59,7 +59,8 @@ public record Book(List<Page> pages) {
 
     private static String text(Page page) {
         return Stream.of(Stream.of(page.stone().name(), page.stone().purpose(), page.stone().place(), page.stone().rock().label(),
-                page.made().sealerName(), page.gone().place().label(), page.gone().words(), String.valueOf(page.made().finished().getYear()),
+                page.made().sealerName(), page.gone().place().label(), page.gone().words(),
+                String.valueOf(page.made().finished().getYear()),
                 page.made().finished().getMonth().name()),
                 page.stone().shows().stream(), page.used().stream().map(Page.Used::name),
                 page.events().stream().flatMap(e -> Stream.of(e.kind().label(), e.words())),

@@ -47,7 +47,8 @@ public record Page(String id, Body stone, Made made, List<Used> used, List<Event
         public Body {
             Objects.requireNonNull(rock);
             shows = List.copyOf(shows);
-            if (name.isBlank() || name.length() > LONGEST || purpose.length() > LONGEST || place.length() > LONGEST || shows.size() > MOST) {
+            if (name.isBlank() || name.length() > LONGEST || purpose.length() > LONGEST || place.length() > LONGEST
+                    || shows.size() > MOST) {
                 throw new IllegalArgumentException("A page needs a name, and no line longer than " + LONGEST + " letters.");
             }
             if (!(lengthMm > 0 && widthMm > 0 && lengthMm <= LARGEST_MM && widthMm <= LARGEST_MM && paintedMm2 >= 0
@@ -144,7 +145,7 @@ public record Page(String id, Body stone, Made made, List<Used> used, List<Event
 
         /** Kinds of places. */
         public enum Place {
-            HERE("still here"), SILL("on a sill"), GARDEN("in a garden"), GIFT("given away"), SOLD("sold"), HIDDEN("hidden to be found");
+            HERE("still here"), SILL("on a sill"), GARDEN("in a garden"), GIFT("given away"), SOLD("sold"), HIDDEN("hidden");
 
             private final String label;
 
@@ -178,7 +179,7 @@ public record Page(String id, Body stone, Made made, List<Used> used, List<Event
         /** States in which a stone is found. */
         public enum State {
             LIKE_NEW("like new"), DULL("seal dull"), FADED("colours faded"), CHIPPED("chipped"), CLOUDY("seal cloudy"),
-            FLAKING("flaking"), LOST("not found any more");
+            FLAKING("flaking"), LOST("lost");
 
             private final String label;
 

@@ -3,6 +3,7 @@ package mosspebble.core.words;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
+import java.time.format.TextStyle;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -21,6 +22,9 @@ public final class BookWords {
 
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH);
     private static final DateTimeFormatter SHORT = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
+
+    /** Fewer stones than that have no middle, and no sealer is the best of them. */
+    private static final int FEW = 3;
 
     private BookWords() {}
 
@@ -67,7 +71,7 @@ public final class BookWords {
                 : "from " + shortDay(made.begun()) + " to " + shortDay(made.finished());
         String planned = made.plannedMinutes() <= 0 ? ""
                 : made.timed() ? "; planned were " + Durations.words(Duration.ofMinutes(Math.round(made.plannedMinutes())))
-                        : " by the plan, which nobody timed";
+                : " by the plan, which nobody timed";
         return Words.upper(time) + " by hand " + days + planned + ".";
     }
 
@@ -108,15 +112,38 @@ public final class BookWords {
 
     /** When it is to be looked at again; empty where never. */
     public static String next(Page page, LocalDate today) {
-        return Book.nextLook(page).map(d -> d.isAfter(today) ? "Look at it again on " + day(d) + "." : "Look at it: it is time since " + day(d) + ".")
+        return Book.nextLook(page)
+                .map(d -> d.isAfter(today) ? "Look at it again on " + day(d) + "." : "Look at it: it is time since " + day(d) + ".")
                 .orElse("");
+    }
+
+    /** What stands in a calendar. */
+    public static String lookAt(Page page) {
+        return "Look how " + page.stone().name() + " has lasted";
+    }
+
+    /** What stands on a label beside the picture. */
+    public static List<String> label(Page page) {
+        List<String> lines = new ArrayList<>();
+        lines.add("Painted by hand on " + page.stone().rock().label() + ", " + page.made().finished().getMonth().getDisplayName(
+                TextStyle.FULL, Locale.ENGLISH) + " " + page.made().finished().getYear() + ".");
+        if (!page.made().sealerName().isEmpty()) {
+            lines.add(sealed(page));
+        }
+        return lines;
+    }
+
+    /** How whoever gets it cares for it (common practice, no source). */
+    public static String care(Page page) {
+        return (page.made().sealerName().isEmpty() ? "Not sealed: keep it dry." : "Wipe it with a damp cloth; bring it in from frost.")
+                + " Not for food, fire or aquaria.";
     }
 
     /** What stands in the name of the book at the start where stones wait to be looked at; empty for none. */
     public static String due(List<Page> due) {
         return due.isEmpty() ? ""
                 : due.size() == 1 ? "The book asks how " + due.get(0).stone().name() + " has lasted (U)."
-                        : "The book asks how " + due.size() + " stones have lasted, " + due.get(0).stone().name() + " first (U).";
+                : "The book asks how " + due.size() + " stones have lasted, " + due.get(0).stone().name() + " first (U).";
     }
 
     /** What was learnt by a stone, for whoever paints it again; empty where all went well. */
@@ -137,14 +164,21 @@ public final class BookWords {
     /** One sealer with its count: what was seen, and no more than that. */
     public static String lasts(Answers.Sealed sealed) {
         Lasting lasting = sealed.lasting();
-        String unseen = sealed.unseen() == 0 ? "" : "; nobody has looked at " + sealed.unseen() + (lasting.spans().isEmpty() ? "" : " more");
+        String unseen = sealed.unseen() == 0 ? ""
+                : "; nobody has looked at " + sealed.unseen() + (lasting.spans().isEmpty() ? "" : " more");
         if (lasting.spans().isEmpty()) {
             return unseen.substring(2);
         }
         String seen = lasting.worn() == 0 ? "none of " + lasting.spans().size() + " worn, seen for up to " + months(lasting.longest())
-                : lasting.worn() + " of " + lasting.spans().size() + " worn" + (lasting.median().isPresent()
-                        ? ", half of them within " + months(lasting.median().getAsDouble()) : "");
+                : lasting.worn() + " of " + lasting.spans().size() + " worn" + (lasting.spans().size() < FEW
+                        ? ", the first after " + months(firstWorn(lasting))
+                        : lasting.median().isPresent() ? ", half of them within " + months(lasting.median().getAsDouble())
+                        : ", the first after " + months(firstWorn(lasting)));
         return seen + unseen;
+    }
+
+    private static double firstWorn(Lasting lasting) {
+        return lasting.spans().stream().filter(Lasting.Span::worn).mapToDouble(Lasting.Span::months).min().orElse(0);
     }
 
     /** "9 months"; days where it is shorter. */
@@ -156,15 +190,16 @@ public final class BookWords {
     /** The sentence over the sealers. */
     public static String lasting(List<Answers.Sealed> sealers, boolean outdoors) {
         String where = outdoors ? "outdoors" : "indoors";
-        Optional<Answers.Sealed> best = sealers.stream().filter(s -> !s.lasting().spans().isEmpty()).findFirst();
         int seen = sealers.stream().mapToInt(s -> s.lasting().spans().size()).sum();
-        if (best.isEmpty()) {
+        if (seen == 0) {
             return "No stone " + where + " has been looked at yet.";
         }
-        String name = name(best.get().sealer());
-        long share = Math.round(100 * best.get().lasting().still(12));
-        return Words.upper(name) + " has lasted best " + where + " so far: " + lasts(best.get()) + (best.get().lasting().worn() > 0
-                && best.get().lasting().longest() >= 12 ? "; after a year " + share + " % are like new" : "") + "."
+        Optional<Answers.Sealed> best = sealers.stream().filter(s -> s.lasting().spans().size() >= FEW).findFirst();
+        if (best.isEmpty()) {
+            return "Too few to tell: " + stones(seen) + " " + where + (seen == 1 ? " has" : " have") + " been looked at, and no sealer on "
+                    + FEW + " of them.";
+        }
+        return Words.upper(name(best.get().sealer())) + " has lasted best " + where + " so far: " + lasts(best.get()) + "."
                 + (seen < 10 ? " These are " + stones(seen) + ", no more." : "");
     }
 

@@ -20,8 +20,8 @@ class LastingTest {
     }
 
     @Test
-    @Tag("outside") // weeks of remission of 21 patients under 6-MP: Freireich et al., Blood 21 (1963); the classic example of this estimator in
-                    // textbooks of survival analysis, with these shares (values from memory)
+    @Tag("outside") // weeks of remission of 21 patients under 6-MP, Freireich et al., Blood 21 (1963): the classic example of textbooks of
+                          // survival analysis, with these shares (values from memory)
     void theSharesOfTheClassicExampleAreMet() {
         Lasting mp = of(6, 6, 6, -6, 7, -9, 10, -10, -11, 13, 16, -17, -19, -20, 22, 23, -25, -32, -32, -34, -35);
         double[][] known = {{5, 1}, {6, 0.857}, {7, 0.807}, {10, 0.753}, {13, 0.690}, {16, 0.627}, {22, 0.538}, {23, 0.448}, {35, 0.448}};

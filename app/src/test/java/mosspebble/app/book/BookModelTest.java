@@ -1,0 +1,179 @@
+package mosspebble.app.book;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.lang.reflect.Proxy;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.TimeUnit;
+import java.util.function.BooleanSupplier;
+import javax.imageio.ImageIO;
+import mosspebble.app.model.PlanWorker;
+import mosspebble.app.model.Results;
+import mosspebble.app.model.Workbench;
+import mosspebble.core.book.Page;
+import mosspebble.core.project.Project;
+import mosspebble.core.project.Studio;
+import mosspebble.files.BookInHand;
+import mosspebble.files.BookKeeping;
+import mosspebble.files.BuiltIn;
+import mosspebble.files.FileTrouble;
+import mosspebble.files.LanternWalk;
+import org.junit.jupiter.api.Test;
+
+/** The book without a window, on a disk that can be made to refuse. */
+class BookModelTest {
+
+    private static final Studio WALK = LanternWalk.studio(BuiltIn.repertoire());
+    private static final List<BookKeeping.Kept> YEAR = LanternWalk.book(BuiltIn.repertoire());
+
+    private final BlockingQueue<Runnable> answers = new LinkedBlockingQueue<>();
+    private final BookInHand kept = new BookInHand(YEAR);
+    private boolean full;
+    private Workbench workbench;
+    private Results results;
+    private BookModel model;
+
+    /** The book as it is kept, until the disk is full. */
+    private BookKeeping disk() {
+        return (BookKeeping) Proxy.newProxyInstance(getClass().getClassLoader(), new Class<?>[] {BookKeeping.class},
+                (proxy, method, arguments) -> {
+                    if (full && List.of("add", "change", "remove").contains(method.getName())) {
+                        throw new FileTrouble("s.pebble", "The page is not kept: the disk is full.", "Make room.");
+                    }
+                    return method.invoke(kept, arguments);
+                });
+    }
+
+    private interface Use {
+        void of(PlanWorker desk) throws Exception;
+    }
+
+    private void with(Use use) throws Exception {
+        workbench = new Workbench(WALK.withProjects(List.of(WALK.project("snail").orElseThrow())), (s, title) -> {});
+        try (PlanWorker desk = new PlanWorker(BuiltIn::repertoire, answers::add, error -> {
+            throw new AssertionError(error);
+        })) {
+            results = new Results(workbench, desk);
+            model = new BookModel(workbench, results, desk, disk(), Clock.fixed(Instant.parse("2026-11-27T18:00:00Z"), ZoneOffset.UTC),
+                    item -> "Snail with post", Runnable::run, answers::add);
+            desk.begin();
+            until(() -> results.plan() != null && desk.idle());
+            model.read();
+            until(() -> model.bookProperty().get() != null);
+            use.of(desk);
+        }
+    }
+
+    private void until(BooleanSupplier condition) throws InterruptedException {
+        long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(60);
+        while (!condition.getAsBoolean() || !answers.isEmpty()) {
+            Runnable next = answers.poll(20, TimeUnit.MILLISECONDS);
+            if (next != null) {
+                next.run();
+            }
+            assertThat(System.nanoTime()).isLessThan(end);
+        }
+    }
+
+    @Test
+    void theStoneOnTheClothGetsAPageWithWhatItsPlanSays() throws Exception {
+        with(desk -> {
+            model.write();
+            until(() -> !workbench.noticeProperty().get().isEmpty());
+            Page page = model.page().orElseThrow();
+            assertThat(page.id()).isEqualTo("snail");
+            assertThat(page.stone().shows()).containsExactly("Snail with post");
+            assertThat(page.made().finished()).isEqualTo(LocalDate.of(2026, 11, 27));
+            assertThat(kept.book().page("snail")).hasValue(page);
+            assertThat(kept.planned("snail")).isEqualTo(WALK.project("snail").orElseThrow());
+            model.write();
+            until(() -> model.page().orElseThrow().id().equals("snail-2"));
+            assertThat(kept.book().pages()).hasSize(YEAR.size() + 2);
+        });
+    }
+
+    @Test
+    void whatTheDiskRefusesIsTakenBackAndTold() throws Exception {
+        with(desk -> {
+            full = true;
+            model.write();
+            until(() -> !workbench.noticeProperty().get().isEmpty());
+            assertThat(workbench.noticeProperty().get()).contains("disk is full");
+            assertThat(model.bookProperty().get().page("snail")).isEmpty();
+            assertThat(model.matterProperty().get()).isEqualTo(BookModel.Matter.SHELF);
+            model.turnTo("y-key");
+            Page before = model.page().orElseThrow();
+            assertThat(model.change(p -> p.withGone(p.gone().withPrice(99)))).isEmpty();
+            until(() -> model.page().orElseThrow().equals(before));
+            full = false;
+            assertThat(model.change(p -> p.withGone(p.gone().withPrice(-3)))).hasValueSatisfying(r -> assertThat(r).contains("price"));
+            assertThat(model.change(p -> p.withGone(p.gone().withPrice(99)))).isEmpty();
+            until(answers::isEmpty);
+            assertThat(kept.book().page("y-key").orElseThrow().gone().price()).isEqualTo(99);
+        });
+    }
+
+    @Test
+    void aStoneIsPaintedAgainWithWhatWasLearnt() throws Exception {
+        with(desk -> {
+            model.turnTo("y-mole");
+            List<String> gone = new ArrayList<>();
+            model.again(Optional.empty(), () -> gone.add("to the cloth"));
+            until(() -> !gone.isEmpty());
+            Project again = workbench.shown().orElseThrow();
+            assertThat(again.name()).isEqualTo("Mole with a candle cap again");
+            assertThat(again.sketch()).isEqualTo(kept.planned("y-mole").sketch());
+            assertThat(again.colours()).isEqualTo(kept.planned("y-mole").colours());
+            assertThat(workbench.noticeProperty().get()).contains("black alcohol ink pen smeared", "whiskers", "flaking");
+            model.again(Optional.of(WALK.basket().get(1).stone()), () -> gone.add("again"));
+            until(() -> gone.size() == 2);
+            assertThat(workbench.shown().orElseThrow().stone()).isEqualTo(WALK.basket().get(1).stone());
+        });
+    }
+
+    @Test
+    void picturesAreDrawnOnceAndKept() throws Exception {
+        with(desk -> {
+            Page page = model.bookProperty().get().page("y-key").orElseThrow();
+            List<byte[]> got = new ArrayList<>();
+            assertThat(kept.picture("y-key")).isEmpty();
+            model.picture(page, got::add);
+            until(() -> got.size() == 1);
+            BufferedImage image = ImageIO.read(new ByteArrayInputStream(got.get(0)));
+            assertThat(Math.max(image.getWidth(), image.getHeight())).isBetween(BookModel.SMALL - 2, BookModel.SMALL + 2);
+            assertThat(image.getWidth()).as("a long stone").isGreaterThan(image.getHeight() * 3 / 2);
+            assertThat(image.getRGB(0, 0) >>> 24).as("nothing round the stone").isLessThan(40);
+            assertThat(image.getRGB(image.getWidth() / 2, image.getHeight() / 2) >>> 24).isEqualTo(255);
+            assertThat(kept.picture("y-key")).isPresent();
+            model.picture(page, got::add);
+            until(() -> got.size() == 2);
+            assertThat(got.get(1)).isEqualTo(got.get(0));
+        });
+    }
+
+    @Test
+    void pagesAreTurnedAmongThoseThatAreFound() throws Exception {
+        with(desk -> {
+            model.searchProperty().set("market");
+            List<String> found = model.found().stream().map(Page::id).toList();
+            assertThat(found).containsExactly("y-fox", "y-seal", "y-lake", "y-crow", "y-bridge", "y-key");
+            model.turnTo("y-fox");
+            model.turn(1);
+            assertThat(model.page().orElseThrow().id()).isEqualTo("y-seal");
+            model.turn(-1);
+            model.turn(-1);
+            assertThat(model.page().orElseThrow().id()).isEqualTo("y-key");
+            assertThat(model.due()).extracting(Page::id).containsExactly("y-badger");
+        });
+    }
+}
