@@ -93,6 +93,7 @@ public final class Bench {
         stones();
         sketches();
         Timetables.print();
+        Books.print();
         photos();
     }
 
@@ -390,7 +391,7 @@ public final class Bench {
         Files.delete(file);
     }
 
-    private static List<Double> times(int warm, int count, Runnable work) {
+    static List<Double> times(int warm, int count, Runnable work) {
         for (int i = 0; i < warm; i++) {
             work.run();
         }
@@ -412,7 +413,7 @@ public final class Bench {
         return sorted[Math.min(sorted.length - 1, (int) Math.ceil(percent / 100.0 * sorted.length) - 1)];
     }
 
-    private static void row(String what, List<Double> values, double factor, String unit, String against) {
+    static void row(String what, List<Double> values, double factor, String unit, String against) {
         System.out.printf(Locale.ROOT, "| %s | %.1f %s | %.1f %s | %s |%n", what, median(values) * factor, unit,
                 percentile(values, 95) * factor, unit, against);
     }

@@ -6,6 +6,7 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
@@ -29,9 +30,11 @@ import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.area.Grid;
+import mosspebble.core.book.Answers;
 import mosspebble.core.book.Book;
 import mosspebble.core.book.Finished;
 import mosspebble.core.book.Page;
+import mosspebble.core.care.SmearTest;
 import mosspebble.core.colour.Lamp;
 import mosspebble.core.picture.Care;
 import mosspebble.core.picture.StonePicture;
@@ -189,6 +192,33 @@ public final class BookModel {
 
     List<Page> due() {
         return book.get() == null ? List.of() : book.get().due(today());
+    }
+
+    /** What the book tells of a sealer, outdoors or in; empty where no stone with it was looked at. */
+    public Optional<String> told(String sealer, boolean out) {
+        return book.get() == null ? Optional.empty() : Answers.sealers(book.get().pages(), p -> p.gone().outdoors() == out
+                && p.gone().place() != Page.Gone.Place.HERE && p.made().sealerName().equals(sealer)).stream()
+                .filter(s -> !s.lasting().spans().isEmpty()).findFirst().map(s -> BookWords.told(s, out));
+    }
+
+    /**
+     * What smeared or bled under a seal is minded from now on, as a test of the painter's own: plans that lay the one over the other are
+     * told so.
+     */
+    void mind(Page page, Page.Event event) {
+        Studio studio = workbench.studio();
+        String seal = page.made().sealer();
+        boolean meant = event.kind() == Page.Event.Kind.SMEARED || event.kind() == Page.Event.Kind.BLED;
+        if (!meant || event.product().isEmpty() || event.product().equals(seal) || studio.shelf().find(event.product()).isEmpty()
+                || studio.shelf().find(seal).isEmpty()) {
+            return;
+        }
+        List<SmearTest> tests = new ArrayList<>(studio.tests().stream()
+                .filter(t -> !t.below().equals(event.product()) || !t.above().equals(seal)).toList());
+        tests.add(new SmearTest(event.product(), seal, SmearTest.Outcome.SMEARS, BookWords.minded(page)));
+        if (workbench.editStudio("Mind what smeared", s -> s.withTests(tests))) {
+            workbench.tell(BookWords.minds(product(event.product()), product(seal)));
+        }
     }
 
     public void turnTo(String page) {

@@ -249,10 +249,11 @@ final class BookPanel extends Panel {
                     return;
                 }
                 LocalDate on = page().map(p -> p.made().finished()).orElse(model.today());
-                Optional<String> refused = model.change(p -> p.plus(new Page.Event(on, happened, of.orElse(""),
-                        eventWords.getText().strip())));
+                Page.Event event = new Page.Event(on, happened, of.orElse(""), eventWords.getText().strip());
+                Optional<String> refused = model.change(p -> p.plus(event));
                 say(refused);
                 if (refused.isEmpty()) {
+                    page().ifPresent(p -> model.mind(p, event));
                     product.clear();
                     eventWords.clear();
                 }

@@ -67,7 +67,8 @@ final class LifeLine extends Pane {
             double at = x(from.plusMonths(month), from, days);
             if (at <= getWidth() - EDGE + 1) {
                 pen.strokeLine(at, y - 3, at, y + 3);
-                pen.fillText(month == 0 ? "out" : month + " mo", at, y + 22);
+                pen.setTextAlign(at > getWidth() - 30 ? TextAlignment.RIGHT : TextAlignment.CENTER);
+                pen.fillText(month == 0 ? "out" : month + " mo", at > getWidth() - 30 ? getWidth() : at, y + 22);
             }
         }
         for (Page.Look look : page.looks()) {

@@ -29,6 +29,7 @@ import mosspebble.files.SheetBook;
 import mosspebble.files.Sheets;
 import java.time.Month;
 import java.util.function.BooleanSupplier;
+import java.util.function.Function;
 
 /** Which matter of finishing one is at, the sheets as they would be printed now, and what could seal the stone. */
 public final class FinishModel {
@@ -65,6 +66,7 @@ public final class FinishModel {
     private final ReadOnlyObjectWrapper<SheetBook> book = new ReadOnlyObjectWrapper<>();
     private final PlanWorker.Line binding = new PlanWorker.Line();
     private List<Object> boundAs = List.of();
+    private Function<Paint, Optional<String>> told = sealer -> Optional.empty();
 
     public FinishModel(Workbench workbench, Results show, PlanWorker desk) {
         this.workbench = workbench;
@@ -119,12 +121,22 @@ public final class FinishModel {
 
     // --- sealing
 
+    /** What the painter's own book tells of a sealer; empty for nothing. */
+    Optional<String> told(Paint sealer) {
+        return told.apply(sealer);
+    }
+
+    /** @param told what the book tells of a sealer, asked when the seals are looked at */
+    public void toldBy(Function<Paint, Optional<String>> byTheBook) {
+        told = byTheBook;
+    }
+
     Optional<Step.Seal> planned() {
         return Optional.ofNullable(show.plan()).stream().flatMap(p -> p.steps().stream()).filter(s -> s instanceof Step.Seal)
                 .map(s -> (Step.Seal) s).reduce((a, b) -> b);
     }
 
-    boolean outdoors() {
+    public boolean outdoors() {
         return workbench.shown().map(p -> p.habits().outdoors()).orElse(true);
     }
 

@@ -74,7 +74,7 @@ final class SealView extends ScrollPane {
                 .forEach(t -> years.getChildren().add(Panel.quiet(SealWords.title(t) + ". " + SealWords.mend(t, advice.kind()))));
         List<SealChoice> choices = model.seals(today.getMonth(), BESIDE);
         String taken = model.sealer();
-        Object now = List.of(choices, taken);
+        Object now = List.of(choices, taken, choices.stream().map(c -> model.told(c.sealer())).toList());
         if (now.equals(shown)) {
             return;
         }
@@ -102,6 +102,13 @@ final class SealView extends ScrollPane {
             line.setWrapText(true);
             line.getStyleClass().add(beside.stream().filter(c -> c != choice).anyMatch(c -> SealWords.choice(c).contains(words)) ? "alike"
                     : "own");
+            card.getChildren().add(line);
+        });
+        model.told(choice.sealer()).ifPresent(words -> {
+            Label line = new Label(words);
+            line.setWrapText(true);
+            line.getStyleClass().add("own");
+            line.setId("seal-book-" + choice.sealer().id());
             card.getChildren().add(line);
         });
         Button take = Panel.button("seal-take-" + choice.sealer().id(), planned ? "planned" : "Take this",

@@ -181,6 +181,7 @@ public final class Shell extends StackPane {
                     thread.setDaemon(true);
                     return thread;
                 }), Platform::runLater);
+        finish.toldBy(sealer -> book.told(sealer.name(), finish.outdoors()));
         // a screen more is a folder of its own and one entry here
         this.screens = List.of(stoneScreen, sketchScreen, new ColourScreen(with), new BuildUpScreen(with, mend, painting, compare::compare),
                 new SittingScreen(with, sitting, bench.probe, painting, this::sitDown), new FinishScreen(with, finish, painting),
@@ -219,6 +220,7 @@ public final class Shell extends StackPane {
         makeActions();
         mend.pointingProperty().addListener((o, a, b) -> slice());
         navigator.asideProperty().addListener((o, a, b) -> stage());
+        book.bookProperty().addListener((o, a, b) -> refresh()); // the seals tell what the book knows of them
         stone.pageProperty().addListener((o, a, b) -> stage());
         finish.matterProperty().addListener((o, a, b) -> stage());
         workbench.stageProperty().addListener((o, a, b) -> stage());

@@ -21,8 +21,10 @@ import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.book.Page;
+import mosspebble.core.care.SmearTest;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
+import mosspebble.core.words.FindingWords;
 import mosspebble.files.BookInHand;
 import mosspebble.files.BookKeeping;
 import mosspebble.files.BuiltIn;
@@ -138,6 +140,42 @@ class BookModelTest {
             model.again(Optional.of(WALK.basket().get(1).stone()), () -> gone.add("again"));
             until(() -> gone.size() == 2);
             assertThat(workbench.shown().orElseThrow().stone()).isEqualTo(WALK.basket().get(1).stone());
+        });
+    }
+
+    @Test
+    void whatSmearedUnderASealIsMindedByPlansAndCanBeTakenBack() throws Exception {
+        with(desk -> {
+            Page key = model.bookProperty().get().page("y-key").orElseThrow();
+            LocalDate day = key.made().finished();
+            int tests = workbench.studio().tests().size();
+            model.mind(key, new Page.Event(day, Page.Event.Kind.LIFTED, "pen-white", "tape"));
+            model.mind(key, new Page.Event(day, Page.Event.Kind.SMEARED, "", "who knows what"));
+            model.mind(key, new Page.Event(day, Page.Event.Kind.SMEARED, "pen-of-old", "not on the shelf any more"));
+            assertThat(workbench.studio().tests()).as("no product under the seal").hasSize(tests);
+
+            model.mind(key, new Page.Event(day, Page.Event.Kind.SMEARED, "pen-white", "")); // on slate it was fine under the same varnish
+            assertThat(workbench.studio().tests()).hasSize(tests);
+            assertThat(workbench.studio().tests()).filteredOn(t -> t.below().equals("pen-white")).singleElement().satisfies(t -> {
+                assertThat(t.outcome()).isEqualTo(SmearTest.Outcome.SMEARS);
+                assertThat(t.above()).isEqualTo("varnish");
+                assertThat(t.note()).isEqualTo("the book: The old key, 7 Feb 2026");
+            });
+            until(() -> desk.idle() && results.plan() != null && results.plan().findings().stream()
+                    .anyMatch(f -> FindingWords.sentence(f).contains("smears")));
+            workbench.undo();
+            assertThat(workbench.studio().tests()).filteredOn(t -> t.below().equals("pen-white")).singleElement()
+                    .satisfies(t -> assertThat(t.outcome()).isEqualTo(SmearTest.Outcome.FINE));
+        });
+    }
+
+    @Test
+    void aSealerIsToldOfWhereItsStonesWereLookedAt() throws Exception {
+        with(desk -> {
+            assertThat(model.told("clear wax", true)).hasValue("Your book, outdoors: 1 of 1 worn, the first after 3 months.");
+            assertThat(model.told("satin spray varnish", true).orElseThrow()).startsWith("Your book, outdoors: 2 of 2 worn");
+            assertThat(model.told("two-part resin", false)).as("none indoors").isEmpty();
+            assertThat(model.told("matt varnish", true)).as("its stone was lost before it was looked at").isEmpty();
         });
     }
 

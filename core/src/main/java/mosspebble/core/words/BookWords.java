@@ -181,6 +181,21 @@ public final class BookWords {
         return lasting.spans().stream().filter(Lasting.Span::worn).mapToDouble(Lasting.Span::months).min().orElse(0);
     }
 
+    /** What stands on the card of a sealer. */
+    public static String told(Answers.Sealed sealed, boolean outdoors) {
+        return "Your book, " + (outdoors ? "outdoors" : "indoors") + ": " + lasts(sealed) + ".";
+    }
+
+    /** The note of a smear test that came from a page. */
+    public static String minded(Page page) {
+        String note = "the book: " + page.stone().name() + ", " + shortDay(page.made().finished());
+        return note.substring(0, Math.min(120, note.length()));
+    }
+
+    public static String minds(String below, String above) {
+        return "From now on plans mind that " + below + " smears under " + above + ". It stands with the tests on the shelf.";
+    }
+
     /** "9 months"; days where it is shorter. */
     public static String months(double months) {
         long days = Math.round(months * Lasting.MONTH);
