@@ -69,6 +69,28 @@ public final class Sheets {
         boolean at(double fraction, String what);
     }
 
+    /** How steps are laid out: a card for each with all that is said of it, or all of them small on a page or two. */
+    public enum Cards {
+        WHOLE("cards", "A card for each step with its sentence, its puddles and the reason"),
+        CONTACT("all small", "Twenty steps on a page, what each changes lit");
+
+        private final String label;
+        private final String tooltip;
+
+        Cards(String label, String tooltip) {
+            this.label = label;
+            this.tooltip = tooltip;
+        }
+
+        public String label() {
+            return label;
+        }
+
+        public String tooltip() {
+            return tooltip;
+        }
+    }
+
     private final PDDocument document;
     private final PDFont text;
     private final PDFont bold;
@@ -101,7 +123,13 @@ public final class Sheets {
      * @return whether it was finished; if the progress said stop, nothing is written
      */
     public static boolean write(PaintPlan plan, Paper paper, LengthUnit unit, Path file, Progress progress) throws FileTrouble {
-        Optional<SheetBook> book = book(plan, paper, unit, progress);
+        return write(plan, paper, unit, Cards.WHOLE, file, progress);
+    }
+
+    /** The same with steps laid out as wished. */
+    public static boolean write(PaintPlan plan, Paper paper, LengthUnit unit, Cards cards, Path file, Progress progress)
+            throws FileTrouble {
+        Optional<SheetBook> book = book(plan, paper, unit, cards, progress);
         if (book.isPresent()) {
             book.get().save(file);
         }
@@ -114,13 +142,19 @@ public final class Sheets {
      * @return empty if the progress said stop
      */
     public static Optional<SheetBook> book(PaintPlan plan, Paper paper, LengthUnit unit, Progress progress) throws FileTrouble {
+        return book(plan, paper, unit, Cards.WHOLE, progress);
+    }
+
+    /** The same with steps laid out as wished. */
+    public static Optional<SheetBook> book(PaintPlan plan, Paper paper, LengthUnit unit, Cards cards, Progress progress)
+            throws FileTrouble {
         try (PDDocument document = new PDDocument()) {
             Sheets sheets = new Sheets(document, plan, paper, unit);
             for (PaintPlan face : sheets.faces()) {
                 sheets.guide(face);
                 sheets.domeGuide(face);
             }
-            if (!sheets.cards(progress)) {
+            if (!(cards == Cards.WHOLE ? sheets.cards(progress) : sheets.contact(progress))) {
                 return Optional.empty();
             }
             document.getDocumentInformation().setTitle(plan.project().name() + ": guide and steps");
@@ -317,7 +351,12 @@ public final class Sheets {
         write(out, text, 9, MARGIN, y - 9.5f, legend, 0x5A6057);
     }
 
-    private boolean cards(Progress progress) throws IOException {
+    /** The stone after so many steps, seen from where the last of them is done. */
+    private interface StepPicture {
+        BufferedImage after(int steps);
+    }
+
+    private StepPicture pictures() {
         Map<Side, StonePicture> pictures = new EnumMap<>(Side.class);
         for (PaintPlan face : faces()) {
             double reach = Math.max(face.survey().dome().outline().halfWidth(), face.survey().dome().outline().halfHeight());
@@ -326,6 +365,50 @@ public final class Sheets {
             pictures.put(face.up().side(), StonePicture.of(face, StoneTerrain.of(face.survey(), grid), StoneState.DRY));
         }
         Optional<EdgePicture> edge = plan.edge().map(strip -> new EdgePicture(plan, 600, StoneState.DRY));
+        return steps -> {
+            Side side = plan.steps().get(Math.max(0, steps - 1)).side();
+            return side == Side.EDGE ? Pictures.of(edge.orElseThrow(), steps)
+                    : Pictures.of(pictures.getOrDefault(side, pictures.values().iterator().next()), steps,
+                            plan.project().habits().light().from());
+        };
+    }
+
+    /** All steps small, twenty on a page. */
+    private boolean contact(Progress progress) throws IOException {
+        StepPicture pictures = pictures();
+        ContactCards cards = new ContactCards(document, plan, text, display);
+        int steps = plan.steps().size();
+        int most = ContactCards.ACROSS * ContactCards.DOWN;
+        float wide = ((float) paper.widthMm() - 2 * MARGIN) / ContactCards.ACROSS;
+        float high = ((float) paper.heightMm() - 2 * MARGIN - HEAD) / ContactCards.DOWN;
+        BufferedImage before = null;
+        Side faced = null;
+        for (int first = 0; first < steps; first += most) {
+            int last = Math.min(steps, first + most);
+            try (PDPageContentStream out = new PDPageContentStream(document, page("Steps " + (first + 1) + " to " + last))) {
+                heading(out, "Steps " + (first + 1) + " to " + last,
+                        "hand time " + Durations.words(plan.handTime()) + ", ready after " + Durations.words(plan.readyAfter()));
+                for (int i = first; i < last; i++) {
+                    if (!progress.at((double) i / steps, "Step " + (i + 1) + " of " + steps)) {
+                        return false;
+                    }
+                    BufferedImage after = pictures.after(i + 1);
+                    Side side = plan.steps().get(i).side();
+                    int place = i - first;
+                    cards.draw(out, i, new ContactCards.Place(MARGIN + place % ContactCards.ACROSS * wide,
+                            (float) paper.heightMm() - MARGIN - HEAD - place / ContactCards.ACROSS * high, wide, high),
+                            side == faced ? before : null, after);
+                    before = after;
+                    faced = side;
+                }
+            }
+        }
+        progress.at(1, "Writing");
+        return true;
+    }
+
+    private boolean cards(Progress progress) throws IOException {
+        StepPicture pictures = pictures();
         float room = (float) paper.heightMm() - 2 * MARGIN - HEAD;
         List<Card> all = new ArrayList<>();
         for (int i = 0; i < plan.steps().size(); i++) {
@@ -341,11 +424,7 @@ public final class Sheets {
                     if (!progress.at((double) first / all.size(), "Card " + (first + 1) + " of " + all.size())) {
                         return false;
                     }
-                    Side side = plan.steps().get(first).side();
-                    BufferedImage image = side == Side.EDGE ? Pictures.of(edge.orElseThrow(), first + 1)
-                            : Pictures.of(pictures.getOrDefault(side, pictures.values().iterator().next()), first + 1,
-                                    plan.project().habits().light().from());
-                    draw(out, all.get(first), (float) paper.heightMm() - MARGIN - HEAD - down, image);
+                    draw(out, all.get(first), (float) paper.heightMm() - MARGIN - HEAD - down, pictures.after(first + 1));
                     down += all.get(first).height();
                     first++;
                 }

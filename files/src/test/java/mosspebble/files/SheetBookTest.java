@@ -26,6 +26,9 @@ import mosspebble.core.units.LengthUnit;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.junit.jupiter.api.Tag;
+import java.awt.image.BufferedImage;
+import mosspebble.core.words.StepWords;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -117,5 +120,40 @@ class SheetBookTest {
         Path nowhere = folder.resolve("file");
         Files.writeString(nowhere, "in the way");
         assertThatThrownBy(() -> book.save(nowhere.resolve("book.pdf"))).isInstanceOf(FileTrouble.class);
+    }
+
+    @Test
+    void aWholePlanStandsOnTwoPagesWithEveryStepAndItsMix() throws Exception {
+        SheetBook small = Sheets.book(OWL, Paper.A4, LengthUnit.MM, Sheets.Cards.CONTACT, (f, what) -> true).orElseThrow();
+        assertThat(OWL.steps()).hasSizeBetween(30, 40);
+        assertThat(small.titles()).filteredOn(t -> t.startsWith("Steps")).containsExactly("Steps 1 to 20",
+                "Steps 21 to " + OWL.steps().size());
+        Path file = folder.resolve("small.pdf");
+        small.save(file);
+        try (PDDocument document = Loader.loadPDF(file.toFile())) {
+            String words = new PDFTextStripper().getText(document).replaceAll("\\s+", " ");
+            for (int i = 0; i < OWL.steps().size(); i++) {
+                String title = StepWords.title(OWL.steps().get(i));
+                assertThat(words).contains(i + 1 + " " + title.substring(0, Math.min(12, title.length())));
+            }
+            assertThat(words).contains("2 rust brown : 1 sand", "3 marigold : 1 rust brown");
+        }
+        assertThat(Sheets.book(OWL, Paper.LETTER, LengthUnit.MM, Sheets.Cards.CONTACT, (f, what) -> f < 0.2)).as("stopped").isEmpty();
+    }
+
+    @Test
+    void onlyWhatAStepChangesIsFull() {
+        BufferedImage before = new BufferedImage(4, 2, BufferedImage.TYPE_INT_ARGB);
+        BufferedImage after = new BufferedImage(4, 2, BufferedImage.TYPE_INT_ARGB);
+        for (int x = 0; x < 4; x++) {
+            for (int y = 0; y < 2; y++) {
+                before.setRGB(x, y, 0xFF404040);
+                after.setRGB(x, y, x == 2 ? 0xFFA02020 : 0xFF404040);
+            }
+        }
+        BufferedImage lit = ContactCards.lit(before, after);
+        assertThat(lit.getRGB(2, 1)).isEqualTo(0xFFA02020);
+        assertThat(lit.getRGB(0, 0)).isEqualTo(0xFFB6B6B6); // 64 + 0.62 x (255 - 64) = 182
+        assertThat(ContactCards.lit(before, before)).as("nothing changes: washing").isSameAs(before);
     }
 }

@@ -63,6 +63,7 @@ public final class FinishModel {
     final Exports exports;
     private final ObjectProperty<Matter> matter = new SimpleObjectProperty<>(Matter.SHEETS);
     private final ObjectProperty<Paper> paper = new SimpleObjectProperty<>(Paper.usualIn(Locale.getDefault()));
+    private final ObjectProperty<Sheets.Cards> cards = new SimpleObjectProperty<>(Sheets.Cards.WHOLE);
     private final ReadOnlyObjectWrapper<SheetBook> book = new ReadOnlyObjectWrapper<>();
     private final PlanWorker.Line binding = new PlanWorker.Line();
     private List<Object> boundAs = List.of();
@@ -77,6 +78,7 @@ public final class FinishModel {
         workbench.stageProperty().addListener((o, a, b) -> bind());
         matter.addListener((o, a, b) -> bind());
         paper.addListener((o, a, b) -> bind());
+        cards.addListener((o, a, b) -> bind());
     }
 
     public ObjectProperty<Matter> matterProperty() {
@@ -85,6 +87,11 @@ public final class FinishModel {
 
     ObjectProperty<Paper> paperProperty() {
         return paper;
+    }
+
+    /** How steps are laid out on them. */
+    ObjectProperty<Sheets.Cards> cardsProperty() {
+        return cards;
     }
 
     /** The sheets; null while they are being made. */
@@ -100,19 +107,21 @@ public final class FinishModel {
         }
         LengthUnit unit = workbench.studio().unit();
         Paper on = paper.get();
-        List<Object> as = plan == null ? List.of() : List.of(System.identityHashCode(plan), on, unit);
+        List<Object> as = plan == null ? List.of() : List.of(System.identityHashCode(plan), on, unit, cards.get());
         if (as.equals(boundAs)) {
             return;
         }
         boundAs = as;
+        Sheets.Cards laidOut = cards.get();
         book.set(null);
         desk.askBeside(binding, unwanted -> plan == null || plan.steps().isEmpty() ? Optional.<SheetBook>empty()
-                : made(plan, on, unit, unwanted), made -> book.set(made.orElse(null)), error -> book.set(null));
+                : made(plan, on, unit, laidOut, unwanted), made -> book.set(made.orElse(null)), error -> book.set(null));
     }
 
-    private static Optional<SheetBook> made(PaintPlan plan, Paper paper, LengthUnit unit, BooleanSupplier unwanted) {
+    private static Optional<SheetBook> made(PaintPlan plan, Paper paper, LengthUnit unit, Sheets.Cards cards,
+            BooleanSupplier unwanted) {
         try {
-            return Sheets.book(plan, paper, unit, (fraction, what) -> !unwanted.getAsBoolean());
+            return Sheets.book(plan, paper, unit, cards, (fraction, what) -> !unwanted.getAsBoolean());
         } catch (FileTrouble e) {
             Journal.trouble("sheets to look at", e);
             return Optional.empty();

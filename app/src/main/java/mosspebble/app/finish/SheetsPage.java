@@ -5,6 +5,7 @@ import java.util.Locale;
 import java.util.Optional;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import javax.print.PrintService;
 import mosspebble.app.control.Choice;
@@ -39,6 +40,11 @@ final class SheetsPage extends PageView {
             papers.option("paper-" + p.name().toLowerCase(Locale.ROOT), p.label(), p, p.label());
         }
         papers.show(model.paperProperty().get());
+        Choice<Sheets.Cards> cards = new Choice<>("Steps", c -> model.cardsProperty().set(c));
+        for (Sheets.Cards each : Sheets.Cards.values()) {
+            cards.option("cards-" + each.name().toLowerCase(Locale.ROOT), each.label(), each, each.tooltip());
+        }
+        cards.show(model.cardsProperty().get());
         Button print = Panel.button("print", "Print", "Guide and cards on the printer of this machine, unscaled", this::print);
         print.getStyleClass().addAll("main", "widest");
         print.setMaxWidth(Double.MAX_VALUE);
@@ -48,7 +54,7 @@ final class SheetsPage extends PageView {
         untried = new VBox(6, untriedWords, Panel.button("export-tests", "Test sheet (PDF)", "A field for each to try it under the sealer",
                 this::testSheet));
         untried.setId("untried");
-        getChildren().addAll(sealing, papers, print, save, untried, Panel.heading("Take care"), cautions);
+        getChildren().addAll(sealing, new HBox(14, papers, cards), print, save, untried, Panel.heading("Take care"), cautions);
     }
 
     @Override
@@ -67,20 +73,22 @@ final class SheetsPage extends PageView {
     void save() {
         LengthUnit unit = panel.workbench.studio().unit();
         Paper paper = model.paperProperty().get();
-        model.exports.write("-sheets.pdf", (plan, file, progress) -> Sheets.write(plan, paper, unit, file, progress));
+        Sheets.Cards cards = model.cardsProperty().get();
+        model.exports.write("-sheets.pdf", (plan, file, progress) -> Sheets.write(plan, paper, unit, cards, file, progress));
     }
 
     /** Prints them on the usual printer. */
     void print() {
         LengthUnit unit = panel.workbench.studio().unit();
         Paper paper = model.paperProperty().get();
+        Sheets.Cards cards = model.cardsProperty().get();
         model.exports.make((plan, progress) -> {
             List<PrintService> printers = SheetBook.printers();
             if (printers.isEmpty()) {
                 throw new FileTrouble(plan.project().name(), "There is no printer on this machine.",
                         "Save the PDF and print it elsewhere, at 100 % with no fitting to the page.");
             }
-            Optional<SheetBook> book = Sheets.book(plan, paper, unit, progress);
+            Optional<SheetBook> book = Sheets.book(plan, paper, unit, cards, progress);
             if (book.isEmpty()) {
                 return Optional.empty();
             }
