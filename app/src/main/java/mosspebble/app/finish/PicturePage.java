@@ -10,8 +10,10 @@ import mosspebble.core.picture.Care;
 import mosspebble.core.picture.LargePicture;
 import mosspebble.core.picture.StonePicture;
 import mosspebble.core.plan.StoneState;
+import mosspebble.core.project.Studio;
 import mosspebble.core.units.Numbers;
 import mosspebble.files.PictureFile;
+import mosspebble.files.StoneFile;
 import mosspebble.files.PlanJson;
 
 /** Writes the stone as it lies on the cloth, and the plan. */
@@ -44,8 +46,13 @@ final class PicturePage extends PageView {
         Button json = Panel.button("export-plan", "Save the plan (JSON)", "The whole plan in an open format", this::json);
         json.setMaxWidth(Double.MAX_VALUE);
         json.setMinHeight(44);
+        Button send = Panel.button("export-stone", "Save the stone to send",
+                "Everything decided for it in one file, for a friend to take in",
+                this::stone);
+        send.setMaxWidth(Double.MAX_VALUE);
+        send.setMinHeight(44);
         getChildren().addAll(Panel.quiet("The stone as it lies on the cloth: its step, its look and its light."), sizes, grounds, image,
-                json);
+                json, send);
     }
 
     @Override
@@ -63,6 +70,15 @@ final class PicturePage extends PageView {
                         new StonePicture.Shown(Math.min(asked, plan.steps().size()), 0, plan.project().habits().light().from(),
                                 by.care(Care.FULL))),
                 ground, file, progress));
+    }
+
+    /** Writes what is decided for the stone, as it is kept. */
+    void stone() {
+        Studio studio = panel.workbench.studio();
+        model.exports.write("-stone.json", (plan, file, progress) -> {
+            StoneFile.write(studio.project(plan.project().id()).orElseThrow(), studio, file);
+            return true;
+        });
     }
 
     /** Writes the plan. */

@@ -83,6 +83,7 @@ import mosspebble.core.words.BookWords;
 import mosspebble.core.words.TimetableWords;
 import mosspebble.files.BookKeeping;
 import mosspebble.files.FileTrouble;
+import mosspebble.files.StoneFile;
 import mosspebble.instruments.BenchCamera;
 import mosspebble.instruments.ClimateProbe;
 import mosspebble.instruments.KitchenScale;
@@ -426,6 +427,28 @@ public final class Shell extends StackPane {
         }, saved -> workbench.tell("The report is saved: " + saved)));
     }
 
+    private void takeIn() {
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle("A stone that was sent");
+        chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("Stones to send", "*.json"));
+        Optional.ofNullable(chooser.showOpenDialog(getScene().getWindow())).ifPresent(file -> takeIn(file.toPath()));
+    }
+
+    /** Takes in a stone that somebody sent, with the paints it names. */
+    public void takeIn(Path file) {
+        files.run("Reading " + file.getFileName(), () -> StoneFile.read(file), stone -> {
+            StoneFile.TakenIn[] in = new StoneFile.TakenIn[1];
+            if (workbench.editStudio("Take in " + stone.name(), s -> {
+                in[0] = stone.into(s);
+                return in[0].studio();
+            })) {
+                workbench.choose(in[0].stone());
+                workbench.tell(stone.name() + " is taken in." + (in[0].paints().isEmpty() ? ""
+                        : " Not on your shelf so far, with nothing in the pot: " + String.join(", ", in[0].paints()) + "."));
+            }
+        });
+    }
+
     private void showLog() {
         if (logView == null) {
             logView = new LogView(this::saveReport, this::toCloth);
@@ -469,6 +492,7 @@ public final class Shell extends StackPane {
         actions.add(Action.of("Words smaller", () -> words(false)).key("Ctrl -").also("text", "font"));
         actions.add(Action.of("Eyes and hands", this::openComfort).also("settings", "contrast", "left-handed", "text size", "motion",
                 "flash"));
+        actions.add(Action.of("Take in a stone from a file", this::takeIn).also("open", "import", "friend", "load"));
         actions.add(Action.of("Save a copy of the studio", this::saveCopy).also("backup"));
         actions.add(Action.of("Show the log", this::showLog).also("trouble", "error"));
         actions.add(Action.of("Save a report for whoever helps", this::saveReport).also("bug"));
