@@ -341,7 +341,10 @@ public final class BookModel {
         ask(() -> {
             keeping.add(new BookKeeping.Kept(page, whole));
             return page;
-        }, done -> workbench.tell(page.stone().name() + " is in the book."), () -> back(before));
+        }, done -> {
+            workbench.editStudio("Take it off the jars", s -> s.withShelf(Finished.used(s.shelf(), plan)));
+            workbench.tell(page.stone().name() + " is in the book, and what it took is off the jars; Ctrl Z puts it back there.");
+        }, () -> back(before));
     }
 
     private void back(Book before) {

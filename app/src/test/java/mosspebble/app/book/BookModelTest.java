@@ -1,6 +1,7 @@
 package mosspebble.app.book;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
@@ -24,6 +25,7 @@ import mosspebble.core.book.Page;
 import mosspebble.core.care.SmearTest;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
+import mosspebble.core.supplies.PaintUse;
 import mosspebble.core.words.FindingWords;
 import mosspebble.files.BookInHand;
 import mosspebble.files.BookKeeping;
@@ -98,6 +100,15 @@ class BookModelTest {
             assertThat(page.made().finished()).isEqualTo(LocalDate.of(2026, 11, 27));
             assertThat(kept.book().page("snail")).hasValue(page);
             assertThat(kept.planned("snail")).isEqualTo(WALK.project("snail").orElseThrow());
+            for (PaintUse use : results.plan().supplies()) {
+                double before = WALK.shelf().find(use.paint()).orElseThrow().pot().left().value();
+                assertThat(workbench.studio().shelf().find(use.paint()).orElseThrow().pot().left().value()).as(use.paint())
+                        .isCloseTo(Math.max(0, before - use.needed().value()), within(1e-9));
+            }
+            assertThat(workbench.undoTitleProperty().get()).isEqualTo("Take it off the jars");
+            workbench.undo();
+            assertThat(workbench.studio().shelf()).isEqualTo(WALK.shelf());
+            assertThat(kept.book().page("snail")).as("the book is outside undo").isPresent();
             model.write();
             until(() -> model.page().orElseThrow().id().equals("snail-2"));
             assertThat(kept.book().pages()).hasSize(YEAR.size() + 2);

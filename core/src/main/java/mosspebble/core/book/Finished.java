@@ -6,6 +6,8 @@ import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
 import mosspebble.core.colour.Paint;
+import mosspebble.core.colour.Pot;
+import mosspebble.core.colour.Shelf;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.PlanFigures;
 import mosspebble.core.plan.Step;
@@ -13,6 +15,8 @@ import mosspebble.core.project.Diary;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
 import mosspebble.core.stone.FoundStone;
+import mosspebble.core.supplies.PaintUse;
+import mosspebble.core.units.Millilitres;
 
 /** Writes the page of a stone that is finished, from its plan and from what was done at the table. */
 public final class Finished {
@@ -52,6 +56,20 @@ public final class Finished {
                 .map(d -> new Page.Event(d.to().atZone(zone).toLocalDate(), Page.Event.Kind.WRONG, "", "")).toList();
         return new Page(id, body, made, used, spoiled, new Page.Gone(Page.Gone.Place.HERE, false, "", 0, finished), List.of(),
                 List.of());
+    }
+
+    /** The shelf once a stone is painted: what it took is out of the pots, none below empty. */
+    public static Shelf used(Shelf shelf, PaintPlan plan) {
+        Shelf left = shelf;
+        for (PaintUse use : plan.supplies()) {
+            Optional<Paint> paint = shelf.find(use.paint());
+            if (paint.isPresent()) {
+                Pot pot = paint.get().pot();
+                double rest = Math.max(0, pot.left().value() - use.needed().value());
+                left = left.with(paint.get().withPot(new Pot(new Millilitres(rest), pot.full(), pot.price())));
+            }
+        }
+        return left;
     }
 
     private static double minutes(Duration time) {
