@@ -12,6 +12,7 @@ import mosspebble.core.picture.StonePicture;
 import mosspebble.core.plan.StoneState;
 import mosspebble.core.project.Studio;
 import mosspebble.core.units.Numbers;
+import mosspebble.files.DesignSvg;
 import mosspebble.files.PictureFile;
 import mosspebble.files.StoneFile;
 import mosspebble.files.PlanJson;
@@ -46,13 +47,18 @@ final class PicturePage extends PageView {
         Button json = Panel.button("export-plan", "Save the plan (JSON)", "The whole plan in an open format", this::json);
         json.setMaxWidth(Double.MAX_VALUE);
         json.setMinHeight(44);
+        Button svg = Panel.button("export-design", "Save the design (SVG, mm)",
+                "Outline and parts at true size, for a cutter or a drawing program",
+                this::design);
+        svg.setMaxWidth(Double.MAX_VALUE);
+        svg.setMinHeight(44);
         Button send = Panel.button("export-stone", "Save the stone to send",
                 "Everything decided for it in one file, for a friend to take in",
                 this::stone);
         send.setMaxWidth(Double.MAX_VALUE);
         send.setMinHeight(44);
         getChildren().addAll(Panel.quiet("The stone as it lies on the cloth: its step, its look and its light."), sizes, grounds, image,
-                json, send);
+                svg, json, send);
     }
 
     @Override
@@ -77,6 +83,14 @@ final class PicturePage extends PageView {
         Studio studio = panel.workbench.studio();
         model.exports.write("-stone.json", (plan, file, progress) -> {
             StoneFile.write(studio.project(plan.project().id()).orElseThrow(), studio, file);
+            return true;
+        });
+    }
+
+    /** Writes the design of the face that is up. */
+    void design() {
+        model.exports.write("-design.svg", (plan, file, progress) -> {
+            DesignSvg.write(plan, file);
             return true;
         });
     }
