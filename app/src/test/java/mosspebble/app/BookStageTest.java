@@ -6,6 +6,7 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneOffset;
+import javafx.scene.Node;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -88,6 +89,84 @@ class BookStageTest {
             again.settled();
             again.keys(KeyCode.U);
             again.until("still empty", () -> again.present("#book-empty"));
+        }
+    }
+
+    @Test
+    void theDemosYearIsSearchedTurnedAndAsked() throws Exception {
+        try (Driver app = Driver.ofTheWholeWalk(folder.resolve("walk.pebble"), Clock.fixed(Instant.parse("2026-11-27T18:00:00Z"),
+                ZoneOffset.UTC))) {
+            app.settled();
+            app.until("the book is read", () -> app.text("#to-book").startsWith("Book ·"));
+            app.keys(KeyCode.U);
+            app.until("the shelf", () -> app.present("#book-y-toadstool"));
+            assertThat(app.text("#book-count")).isEqualTo("27 stones");
+
+            app.type("#book-search", "smeared whisk");
+            app.until("one of them", () -> app.text("#book-count").equals("1 of 27 stones") && app.present("#book-y-mole"));
+            app.click("#book-y-mole");
+            app.until("its page", () -> app.present("#book-page-name") && app.text("#book-page-name").equals("Mole with a candle cap"));
+            app.click("#book-next");
+            assertThat(app.text("#book-page-name")).as("the only one that is found").isEqualTo("Mole with a candle cap");
+            app.type("#book-search", "no such stone anywhere");
+            app.until("none", () -> app.text("#book-count").equals("0 of 27 stones") && !app.present("#book-y-mole"));
+            app.click("#book-search");
+            app.keys(KeyCode.CONTROL, KeyCode.A);
+            app.keys(KeyCode.DELETE);
+
+            app.robot.interact(() -> app.does("Ask the book: What lasts?"));
+            app.until("what lasts", () -> app.present("#book-said") && app.text("#book-said").contains("lasted best outdoors so far"));
+            app.click("#ask-indoors");
+            app.until("indoors", () -> app.text("#book-said").contains("indoors"));
+            String[][] asked = {{"#ask-takes", "of about the size of this one"}, {"#ask-failed", "Black alcohol ink pen failed on 2 of 2"},
+                {"#ask-sold", "7 stones sold for 168.00"}, {"#ask-out", "27 stones in the book, 26 of them out of the house"}};
+            for (String[] each : asked) {
+                app.click(each[0]);
+                app.until(each[1], () -> app.text("#book-said").contains(each[1]));
+            }
+            app.click("#answer-y-badger");
+            app.until("the page behind it", () -> app.text("#book-page-name").equals("Badger with a lamp"));
+        }
+    }
+
+    @Test
+    void whatIsTypedOnAPageIsCheckedAndKept() throws Exception {
+        Path file = folder.resolve("walk.pebble");
+        Clock clock = Clock.fixed(Instant.parse("2026-11-27T18:00:00Z"), ZoneOffset.UTC);
+        try (Driver app = Driver.ofTheWholeWalk(file, clock)) {
+            app.settled();
+            app.until("the book is read", () -> app.text("#to-book").startsWith("Book ·"));
+            app.keys(KeyCode.U);
+            app.click("#book-y-toadstool");
+            app.until("the page", () -> app.present("#gone-sold"));
+            assertThat(((Node) app.find("#gone-price")).getParent().isVisible()).as("it is still here").isFalse();
+            app.click("#gone-sold");
+            app.type("#gone-price", "a fortune");
+            assertThat(app.text("#gone-price-problem")).contains("not a number");
+            app.type("#gone-price", "-3");
+            assertThat(app.text("#gone-price-problem")).contains("not below 0");
+            app.type("#gone-price", "18,50");
+            app.type("#gone-since", "yesterday");
+            assertThat(app.text("#gone-since-problem")).contains("2026-05-01");
+            app.type("#gone-since", "2026-11-20");
+            app.click("#note-lasted");
+            app.click("#look-chipped");
+            app.type("#look-day", "2026-11-01");
+            app.click("#look-note");
+            assertThat(app.text("#book-problem")).as("before it was finished").contains("2026-11-01");
+            app.type("#look-day", "2026-11-25");
+            app.click("#look-note");
+            app.click("#look-undo");
+            app.click("#look-note");
+        }
+        try (Driver again = Driver.ofTheWholeWalk(file, clock)) {
+            again.settled();
+            again.until("the book is read", () -> again.text("#to-book").startsWith("Book ·"));
+            again.keys(KeyCode.U);
+            again.click("#book-y-toadstool");
+            again.until("the price", () -> again.present("#gone-price") && again.text("#gone-price").equals("18.50"));
+            assertThat(again.text("#gone-since")).isEqualTo("2026-11-20");
+            assertThat(again.robot.lookup(".book-bad").queryAll()).hasSize(1);
         }
     }
 }

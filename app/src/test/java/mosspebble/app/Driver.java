@@ -78,6 +78,14 @@ final class Driver implements AutoCloseable {
         robot.release(new KeyCode[0]);
     }
 
+    /** On the demo as it ships, with its book; three stones of it, which are enough. */
+    static Driver ofTheWholeWalk(Path studio, Clock clock) throws TimeoutException, FileTrouble {
+        if (Files.notExists(studio)) {
+            StudioStore.open(studio, () -> Demo.of(MOSTLY), () -> LanternWalk.book(BuiltIn.repertoire())).close();
+        }
+        return new Driver(studio, true, MOSTLY, clock);
+    }
+
     /** The demo, made once for all tests of one process. */
     private static final class Demo {
 

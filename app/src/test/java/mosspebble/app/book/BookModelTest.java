@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.within;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.lang.reflect.Proxy;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -18,6 +20,7 @@ import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
 import javax.imageio.ImageIO;
+import mosspebble.app.model.FileWork;
 import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
@@ -31,8 +34,10 @@ import mosspebble.files.BookInHand;
 import mosspebble.files.BookKeeping;
 import mosspebble.files.BuiltIn;
 import mosspebble.files.FileTrouble;
+import mosspebble.files.LabelSheet;
 import mosspebble.files.LanternWalk;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 
 /** The book without a window, on a disk that can be made to refuse. */
 class BookModelTest {
@@ -223,6 +228,56 @@ class BookModelTest {
             model.turn(-1);
             assertThat(model.page().orElseThrow().id()).isEqualTo("y-key");
             assertThat(model.due()).extracting(Page::id).containsExactly("y-badger");
+        });
+    }
+
+    @Test
+    void rowsACalendarAndLabelsAreSavedWhereAsked(@TempDir Path folder) throws Exception {
+        with(desk -> {
+            FileWork files = new FileWork(workbench, Runnable::run, answers::add);
+            model.save(files, folder);
+            until(() -> workbench.noticeProperty().get().startsWith("Saved: book.csv and book.ics"));
+            assertThat(Files.readAllLines(folder.resolve("book.csv"))).hasSize(YEAR.size() + 1);
+            assertThat(Files.readString(folder.resolve("book.ics"))).contains("Look how Badger with a lamp has lasted");
+            model.turnTo("y-key");
+            Path label = folder.resolve("label.pdf");
+            model.label(files, LabelSheet.Size.LARGE, 4, label);
+            until(() -> workbench.noticeProperty().get().equals("Saved: " + label));
+            assertThat(Files.size(label)).isGreaterThan(10_000);
+            Path blocked = Files.createDirectory(folder.resolve("blocked.pdf"));
+            model.label(files, LabelSheet.Size.SMALL, 1, blocked);
+            until(() -> workbench.noticeProperty().get().contains("folder of that name"));
+        });
+    }
+
+    @Test
+    void aProductIsMeantByTheBeginningOfItsName() throws Exception {
+        Page page = YEAR.stream().map(BookKeeping.Kept::page).filter(p -> p.id().equals("y-mole")).findFirst().orElseThrow();
+        assertThat(BookModel.used(page, "  Black alcohol ")).hasValue("ink-black");
+        assertThat(BookModel.used(page, "satin spray varnish")).hasValue("spray");
+        assertThat(BookModel.used(page, "gold leaf")).isEmpty();
+        assertThat(BookModel.used(page, " ")).isEmpty();
+        with(desk -> {
+            assertThat(model.product("ink-black")).isEqualTo("black alcohol ink pen");
+            assertThat(model.product("gone-for-years")).as("nobody knows it any more").isEqualTo("gone-for-years");
+        });
+    }
+
+    @Test
+    void aPageThatIsTakenOutIsGoneAndAnotherLiesOpenNowhere() throws Exception {
+        with(desk -> {
+            model.turnTo("y-key");
+            model.takeOut();
+            until(() -> workbench.noticeProperty().get().equals("The old key is taken out of the book."));
+            assertThat(model.matterProperty().get()).isEqualTo(BookModel.Matter.SHELF);
+            assertThat(model.page()).isEmpty();
+            assertThat(kept.book().page("y-key")).isEmpty();
+            assertThat(model.change(p -> p)).hasValue("No page is open.");
+            full = true;
+            model.turnTo("y-bear");
+            model.takeOut();
+            until(() -> workbench.noticeProperty().get().contains("disk is full"));
+            assertThat(model.bookProperty().get().page("y-bear")).as("what is not taken out is there").isPresent();
         });
     }
 }
