@@ -35,7 +35,8 @@ class BookRowsTest {
     }
 
     private void meddle(String statement, Object... values) throws Exception {
-        try (Connection sql = DriverManager.getConnection("jdbc:sqlite:" + file); PreparedStatement change = sql.prepareStatement(statement)) {
+        try (Connection sql = DriverManager.getConnection("jdbc:sqlite:" + file);
+                PreparedStatement change = sql.prepareStatement(statement)) {
             for (int i = 0; i < values.length; i++) {
                 change.setObject(i + 1, values[i]);
             }

@@ -29,6 +29,7 @@ import org.junit.jupiter.api.Tag;
 import java.awt.image.BufferedImage;
 import mosspebble.core.words.StepWords;
 import org.apache.pdfbox.text.PDFTextStripper;
+import mosspebble.core.plan.Step;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -155,5 +156,42 @@ class SheetBookTest {
         assertThat(lit.getRGB(2, 1)).isEqualTo(0xFFA02020);
         assertThat(lit.getRGB(0, 0)).isEqualTo(0xFFB6B6B6); // 64 + 0.62 x (255 - 64) = 182
         assertThat(ContactCards.lit(before, before)).as("nothing changes: washing").isSameAs(before);
+    }
+
+    @Test
+    void bothFacesAndTheEdgeStandAmongTheSmallSteps() throws Exception {
+        Studio studio = LanternWalk.studio(BuiltIn.repertoire());
+        Project window = studio.project("window").orElseThrow();
+        PaintPlan plan = Plans.plan(window, Survey.of(window.stone()), new Palette(studio.shelf()), BuiltIn.repertoire(), studio.climate());
+        SheetBook small = Sheets.book(plan, Paper.LETTER, LengthUnit.INCH, Sheets.Cards.CONTACT, (f, what) -> true).orElseThrow();
+        int steps = plan.steps().size();
+        assertThat(small.titles().stream().filter(t -> t.startsWith("Steps"))).hasSize((steps + 19) / 20);
+        assertThat(plan.steps().stream().map(Step::side).distinct()).hasSize(3);
+        int last = small.titles().size() - 1;
+        int wide = 400;
+        int[] page = small.picture(last, wide);
+        int cells = steps - 20 * ((steps - 1) / 20);
+        int high = small.high(wide);
+        // the place of the last step is not white paper, the one after it is
+        assertThat(inked(page, wide, high, cells - 1)).isGreaterThan(40);
+        if (cells < 20) {
+            assertThat(inked(page, wide, high, cells)).isZero();
+        }
+    }
+
+    /** Pixels of the picture of a small step that are darker than paper. */
+    private static int inked(int[] page, int wide, int high, int cell) {
+        double mm = wide / Paper.LETTER.widthMm();
+        double cellWide = (Paper.LETTER.widthMm() - 24) / ContactCards.ACROSS;
+        double cellHigh = (Paper.LETTER.heightMm() - 24 - 24) / ContactCards.DOWN;
+        int inked = 0;
+        for (int y = 0; y < 25 * mm; y++) {
+            for (int x = 0; x < (cellWide - 4) * mm; x++) {
+                int px = (int) ((12 + cell % ContactCards.ACROSS * cellWide) * mm) + x;
+                int py = (int) ((12 + 24 + cell / ContactCards.ACROSS * cellHigh) * mm) + y;
+                inked += (page[Math.min(high - 1, py) * wide + px] & 255) < 225 ? 1 : 0;
+            }
+        }
+        return inked;
     }
 }

@@ -2,6 +2,10 @@ package mosspebble.app.control;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.nio.charset.StandardCharsets;
+import java.util.Base64;
+import mosspebble.core.project.Studio;
+import mosspebble.files.LanternWalk;
 import org.junit.jupiter.api.Test;
 
 class TextSizeTest {
@@ -23,5 +27,24 @@ class TextSizeTest {
                 .count { -fx-font-size: 80.0px; }
                 .tray { -fx-min-height: 150.0px; }
                 """);
+    }
+
+    @Test
+    void theSheetThatLiesOverTheUsualOneHoldsEverySizeOfWordsInIt() {
+        String data = TextSize.sheet(150);
+        assertThat(data).startsWith("data:text/css;base64,");
+        String sheet = new String(Base64.getDecoder().decode(data.substring(data.indexOf(',') + 1)), StandardCharsets.UTF_8);
+        assertThat(sheet).contains(".quiet { -fx-font-size: 18.0px; }", ".empty-title { -fx-font-size: 42.5px; }", ".jar {", ".book-card {")
+                .doesNotContain("-fx-background-color", "work-sentence");
+        assertThat(sheet.chars().filter(c -> c == '{').count()).as("rules about words").isGreaterThan(50);
+    }
+
+    @Test
+    void whatIsDrawnByHandGrowsAlike() {
+        Studio studio = LanternWalk.newcomer();
+        assertThat(TextSize.of(studio)).isEqualTo(1);
+        Studio large = studio.withComfort(Studio.Comfort.USUAL.withTextPercent(175));
+        assertThat(TextSize.of(large)).isEqualTo(1.75);
+        assertThat(TextSize.font(large, 12).getSize()).isEqualTo(21);
     }
 }

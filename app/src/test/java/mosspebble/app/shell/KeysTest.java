@@ -44,4 +44,18 @@ class KeysTest {
         assertThatThrownBy(() -> Keys.code("Foo")).isInstanceOf(IllegalArgumentException.class);
         assertThat(Keys.code("Escape")).isEqualTo(KeyCode.ESCAPE);
     }
+
+    @Test
+    void wordsGrowByThePlusWhereverAKeyboardHasIt() {
+        for (KeyCode plus : new KeyCode[] {KeyCode.PLUS, KeyCode.ADD, KeyCode.EQUALS}) {
+            assertThat(Keys.match("Ctrl +", pressed(plus, "", false, true))).as(plus.name()).isTrue();
+            assertThat(Keys.match("Ctrl +", pressed(plus, "", true, true))).as("with Shift, above the equals sign").isTrue();
+            assertThat(Keys.match("Ctrl +", pressed(plus, "+", false, false))).as("without Ctrl it sizes what is in hand").isFalse();
+            assertThat(Keys.match("Ctrl -", pressed(plus, "", false, true))).isFalse();
+        }
+        for (KeyCode minus : new KeyCode[] {KeyCode.MINUS, KeyCode.SUBTRACT}) {
+            assertThat(Keys.match("Ctrl -", pressed(minus, "", false, true))).isTrue();
+            assertThat(Keys.match("Ctrl +", pressed(minus, "", false, true))).isFalse();
+        }
+    }
 }

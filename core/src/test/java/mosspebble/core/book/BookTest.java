@@ -4,7 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
+import java.util.Random;
 import org.junit.jupiter.api.Test;
 
 class BookTest {
@@ -68,5 +72,36 @@ class BookTest {
         assertThat(Finished.id("owl", book.with(Pages.page("owl-2")))).isEqualTo("owl-3");
         String longest = "a".repeat(80);
         assertThat(Finished.id(longest, book.with(Pages.page(longest)))).hasSize(80).endsWith("-2");
+    }
+
+    @Test
+    void aBookOfManyPagesHasEachOnceInItsYearAndEachIsFoundByItsName() {
+        Random random = new Random(11);
+        List<Page> pages = new ArrayList<>();
+        for (int i = 0; i < 300; i++) {
+            LocalDate finished = LocalDate.of(2019, 1, 1).plusDays(random.nextInt(2900));
+            Page page = Pages.page("p" + i).withLooks(List.of());
+            page = page.withStone(page.stone().withName("Stone nr" + i))
+                    .withMade(new Page.Made(finished, finished, 60, true, 60, 1, "", ""))
+                    .withGone(page.gone().withSince(finished.plusDays(random.nextInt(40))));
+            for (int k = random.nextInt(4); k > 0; k--) {
+                page = Pages.looked(page, finished.plusDays(40 + random.nextInt(900)), Page.Look.State.values()[random.nextInt(6)]);
+            }
+            pages.add(page);
+        }
+        Book book = new Book(pages);
+        Map<Integer, List<Page>> years = Book.byYear(book.pages());
+        assertThat(years.values().stream().mapToInt(List::size).sum()).isEqualTo(300);
+        years.forEach((year, stones) -> assertThat(stones).allMatch(p -> p.made().finished().getYear() == year));
+        assertThat(List.copyOf(years.keySet())).isSortedAccordingTo(Comparator.reverseOrder());
+        for (Page page : pages) {
+            assertThat(book.found(page.stone().name())).contains(page).allMatch(p -> p.stone().name().startsWith(page.stone().name()));
+            LocalDate last = page.lastLook().map(Page.Look::at).orElse(page.gone().since());
+            assertThat(Book.nextLook(page)).as("after the last look, and within a year of it").hasValueSatisfying(
+                    next -> assertThat(next).isAfter(last).isBeforeOrEqualTo(last.plusYears(1)));
+        }
+        for (LocalDate day = LocalDate.of(2019, 1, 1); day.getYear() < 2030; day = day.plusMonths(5)) {
+            assertThat(book.due(day.plusMonths(5))).as("what is due stays due until somebody looks").containsAll(book.due(day));
+        }
     }
 }
