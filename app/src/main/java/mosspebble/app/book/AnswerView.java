@@ -66,8 +66,10 @@ final class AnswerView extends VBox {
 
     private void lasts(List<Page> pages) {
         boolean out = model.outdoorsProperty().get();
-        List<Answers.Sealed> sealers = Answers.sealers(pages, p -> p.gone().outdoors() == out && p.gone().place() != Page.Gone.Place.HERE);
-        said.setText(BookWords.lasting(sealers, out));
+        Answers.Rock rock = model.rockProperty().get();
+        List<Answers.Sealed> sealers = Answers.sealers(pages,
+                p -> p.gone().outdoors() == out && p.gone().place() != Page.Gone.Place.HERE && rock.fits(p));
+        said.setText(BookWords.lasting(sealers, out, rock));
         about.setText(
                 "A thread for each stone from the day it went out: a ring where it was like new when it was seen last, a cross where it "
                         + "was worn. What has not worn yet counts as long as it was seen (Kaplan and Meier, 1958).");

@@ -100,7 +100,9 @@ public final class BookModel {
     private final StringProperty search = new SimpleStringProperty("");
     private final ObjectProperty<Question> question = new SimpleObjectProperty<>(Question.LASTS);
     private final BooleanProperty outdoors = new SimpleBooleanProperty(true);
+    private final ObjectProperty<Answers.Rock> rock = new SimpleObjectProperty<>(Answers.Rock.ANY);
     private boolean asked;
+    private Runnable whenRead = () -> {};
 
     /**
      * @param title the painter's name for a thing on a stone
@@ -145,6 +147,10 @@ public final class BookModel {
         return outdoors;
     }
 
+    ObjectProperty<Answers.Rock> rockProperty() {
+        return rock;
+    }
+
     LocalDate today() {
         return LocalDate.now(clock);
     }
@@ -155,7 +161,12 @@ public final class BookModel {
             return;
         }
         asked = true;
-        ask(keeping::book, book::set, () -> asked = false);
+        ask(keeping::book, read -> {
+            book.set(read);
+            Runnable next = whenRead;
+            whenRead = () -> {};
+            next.run();
+        }, () -> asked = false);
     }
 
     /** Something to be read from the disk. */
@@ -327,6 +338,11 @@ public final class BookModel {
 
     /** Writes the page of the stone on the cloth and turns to it. */
     void write() {
+        if (book.get() == null) { // asked for before it was read
+            whenRead = this::write;
+            read();
+            return;
+        }
         if (!canWrite()) {
             workbench.tell("There is no painted stone on the cloth to write about.");
             return;

@@ -23,6 +23,7 @@ import mosspebble.app.control.Entry;
 import mosspebble.app.screen.PageView;
 import mosspebble.app.screen.Panel;
 import mosspebble.app.screen.Surroundings;
+import mosspebble.core.book.Answers;
 import mosspebble.core.book.Page;
 import mosspebble.core.project.Project;
 import mosspebble.core.stone.FoundStone;
@@ -383,13 +384,18 @@ final class BookPanel extends Panel {
         private final Choice<Question> question = new Choice<>("", q -> model.questionProperty().set(q));
         private final Choice<Boolean> outdoors = new Choice<>("Where", o -> model.outdoorsProperty().set(o));
 
+        private final Choice<Answers.Rock> rock = new Choice<>("On", r -> model.rockProperty().set(r));
+
         Asked() {
             for (Question each : Question.values()) {
                 question.option("ask-" + each.name().toLowerCase(Locale.ROOT), each.label(), each, each.means());
             }
             outdoors.option("ask-outdoors", "outdoors", true, "Stones that rain, frost and sun reach")
                     .option("ask-indoors", "indoors", false, "Stones in the house");
-            getChildren().addAll(question, outdoors,
+            rock.option("ask-any-rock", "any rock", Answers.Rock.ANY, "Every kind of stone")
+                    .option("ask-porous", "porous", Answers.Rock.POROUS, "Stone that drinks: sandstone, limestone, casts")
+                    .option("ask-tight", "tight", Answers.Rock.TIGHT, "Stone that does not: granite, slate, basalt, flint");
+            getChildren().addAll(question, outdoors, rock,
                     quiet("Counts are counts: three stones are three stones, and what nobody has looked at "
                             + "tells nothing."));
         }
@@ -398,7 +404,9 @@ final class BookPanel extends Panel {
         public void refresh() {
             question.show(model.questionProperty().get());
             outdoors.show(model.outdoorsProperty().get());
+            rock.show(model.rockProperty().get());
             present(outdoors, model.questionProperty().get() == Question.LASTS);
+            present(rock, model.questionProperty().get() == Question.LASTS);
         }
     }
 }

@@ -42,6 +42,7 @@ final class BookView extends StackPane {
         model.searchProperty().addListener((o, a, b) -> refresh());
         model.questionProperty().addListener((o, a, b) -> refresh());
         model.outdoorsProperty().addListener((o, a, b) -> refresh());
+        model.rockProperty().addListener((o, a, b) -> refresh());
         with.workbench().studioProperty().addListener((o, a, b) -> {
             if (!a.view().equals(b.view()) && isVisible()) {
                 refresh();

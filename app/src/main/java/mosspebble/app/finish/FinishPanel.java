@@ -33,7 +33,7 @@ public final class FinishPanel extends Panel {
     private final Map<Matter, PageView> matters = new EnumMap<>(Matter.class);
     private final VBox place = new VBox();
 
-    FinishPanel(Surroundings with, FinishModel model, FinishView middle, Opener opener) {
+    FinishPanel(Surroundings with, FinishModel model, FinishView middle, Opener opener, Runnable intoTheBook) {
         super(with.workbench(), with.results());
         this.with = with;
         this.model = model;
@@ -44,7 +44,10 @@ public final class FinishPanel extends Panel {
             choice.option("finish-" + matter.name().toLowerCase(Locale.ROOT), matter.label(), matter, matter.tooltip());
         }
         Foot foot = new Foot();
-        getChildren().addAll(choice, place, foot);
+        Button book = button("into-book", "Write it into the book", "A page for this stone, once it is done (U opens the book)",
+                intoTheBook);
+        book.setMaxWidth(Double.MAX_VALUE);
+        getChildren().addAll(choice, place, foot, book);
         model.matterProperty().addListener((o, a, b) -> refresh());
         onRefresh(() -> {
             Matter matter = model.matterProperty().get();

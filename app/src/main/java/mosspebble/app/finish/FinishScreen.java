@@ -22,16 +22,19 @@ public final class FinishScreen extends Screen {
 
     private final FinishModel model;
     private final ClothTool tool;
+    private final Runnable intoTheBook;
 
-    public FinishScreen(Surroundings with, FinishModel model, ClothTool tool) {
+    /** @param intoTheBook writes the page of the stone on the cloth */
+    public FinishScreen(Surroundings with, FinishModel model, ClothTool tool, Runnable intoTheBook) {
         super(with, "finish", "Finish", Stage.FINISH);
         this.model = model;
         this.tool = tool;
+        this.intoTheBook = intoTheBook;
     }
 
     @Override
     protected Optional<Panel> makeColumn() {
-        return Optional.of(new FinishPanel(with, model, (FinishView) middle().orElseThrow(), new Opener()));
+        return Optional.of(new FinishPanel(with, model, (FinishView) middle().orElseThrow(), new Opener(), intoTheBook));
     }
 
     @Override

@@ -185,7 +185,8 @@ public final class Shell extends StackPane {
         finish.toldBy(sealer -> book.told(sealer.name(), finish.outdoors()));
         // a screen more is a folder of its own and one entry here
         this.screens = List.of(stoneScreen, sketchScreen, new ColourScreen(with), new BuildUpScreen(with, mend, painting, compare::compare),
-                new SittingScreen(with, sitting, bench.probe, painting, this::sitDown), new FinishScreen(with, finish, painting),
+                new SittingScreen(with, sitting, bench.probe, painting, this::sitDown),
+                new FinishScreen(with, finish, painting, () -> perform("Write this stone into the book")),
                 new BookScreen(with, book),
                 new PhotoScreen(with, bench.camera), new BasketScreen(with), new LibraryScreen(with, sketch),
                 new ShelfScreen(with, bench.reader),

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.Predicate;
+import mosspebble.core.care.SealAdvice;
 
 /** What the pages of the book answer, taken together. Counts are counts: three stones are three stones. */
 public final class Answers {
@@ -15,6 +16,15 @@ public final class Answers {
     private static final double LIKE = 0.6;
 
     private Answers() {}
+
+    /** Which stones are meant by their rock. */
+    public enum Rock {
+        ANY, POROUS, TIGHT;
+
+        public boolean fits(Page page) {
+            return this == ANY || page.stone().rock().porosity() >= SealAdvice.POROUS == (this == POROUS);
+        }
+    }
 
     /**
      * A sealer, and how the stones lasted that have it.

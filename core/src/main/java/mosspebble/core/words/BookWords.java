@@ -203,18 +203,28 @@ public final class BookWords {
     }
 
     /** The sentence over the sealers. */
-    public static String lasting(List<Answers.Sealed> sealers, boolean outdoors) {
-        String where = outdoors ? "outdoors" : "indoors";
+    public static String lasting(List<Answers.Sealed> sealers, boolean outdoors, Answers.Rock rock) {
+        String where = (outdoors ? "outdoors" : "indoors") + switch (rock) {
+            case ANY -> "";
+            case POROUS -> " on porous stone";
+            case TIGHT -> " on tight stone";
+        };
         int seen = sealers.stream().mapToInt(s -> s.lasting().spans().size()).sum();
         if (seen == 0) {
             return "No stone " + where + " has been looked at yet.";
         }
-        Optional<Answers.Sealed> best = sealers.stream().filter(s -> s.lasting().spans().size() >= FEW).findFirst();
-        if (best.isEmpty()) {
+        List<Answers.Sealed> known = sealers.stream().filter(s -> s.lasting().spans().size() >= FEW).toList();
+        if (known.isEmpty()) {
             return "Too few to tell: " + stones(seen) + " " + where + (seen == 1 ? " has" : " have") + " been looked at, and no sealer on "
                     + FEW + " of them.";
         }
-        return Words.upper(name(best.get().sealer())) + " has lasted best " + where + " so far: " + lasts(best.get()) + "."
+        Answers.Sealed best = known.get(0);
+        if (known.size() == 1) {
+            return Words.upper(name(best.sealer())) + " " + where + ": " + lasts(best) + "."
+                    + (seen > best.lasting().spans().size() ? " No other was looked at on " + FEW + " stones, so none is called the best."
+                            : "");
+        }
+        return Words.upper(name(best.sealer())) + " has lasted best " + where + " so far: " + lasts(best) + "."
                 + (seen < 10 ? " These are " + stones(seen) + ", no more." : "");
     }
 

@@ -5,6 +5,12 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.time.LocalDate;
 import java.util.List;
+import mosspebble.core.care.SealAdvice;
+import mosspebble.core.stone.RockKind;
+import mosspebble.core.stone.Skin;
+import mosspebble.core.stone.Stone;
+import mosspebble.core.stone.Texture;
+import mosspebble.core.units.Srgb;
 import org.junit.jupiter.api.Test;
 
 class AnswersTest {
@@ -78,5 +84,16 @@ class AnswersTest {
         assertThat(sales).extracting(Answers.Sale::perHour).containsExactly(26.0, 9.0);
         assertThat(Answers.perHour(sales).orElseThrow()).isCloseTo(12.4, within(1e-12));
         assertThat(Answers.perHour(List.of())).isEmpty();
+    }
+
+    @Test
+    void stonesAreToldApartByWhetherTheyDrink() {
+        for (RockKind rock : RockKind.values()) {
+            Page page = Pages.page("a").withStone(Pages.page("a").stone().withRock(rock));
+            assertThat(Answers.Rock.ANY.fits(page)).isTrue();
+            assertThat(Answers.Rock.POROUS.fits(page)).as(rock.label()).isNotEqualTo(Answers.Rock.TIGHT.fits(page));
+            assertThat(Answers.Rock.POROUS.fits(page)).as(rock.label()).isEqualTo(SealAdvice.of(
+                    Stone.cobble().withSkin(Skin.of(rock, Texture.SMOOTH, Srgb.ofHex("#888888"))), true).why().porous());
+        }
     }
 }

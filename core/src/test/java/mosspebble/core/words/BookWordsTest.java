@@ -61,12 +61,16 @@ class BookWordsTest {
         assertThat(BookWords.lasts(sealed("wax", 0, 3, 5, -9))).isEqualTo("2 of 3 worn, half of them within 5 months");
         assertThat(BookWords.lasts(sealed("wax", 0, 1, -9, -9, -9))).as("half of them have not worn yet")
                 .isEqualTo("1 of 4 worn, the first after 30 days");
-        assertThat(BookWords.lasting(List.of(), true)).isEqualTo("No stone outdoors has been looked at yet.");
-        assertThat(BookWords.lasting(List.of(sealed("resin", 0, -3), sealed("wax", 0, 2)), true)).isEqualTo(
-                "Too few to tell: 2 stones outdoors have been looked at, and no sealer on 3 of them.");
-        assertThat(BookWords.lasting(List.of(sealed("resin", 0, -3), sealed("varnish", 0, -3, -4, 9)), false))
-                .as("one stone is no winner").startsWith("Varnish has lasted best indoors so far: 1 of 3 worn")
-                .endsWith("These are 4 stones, no more.");
+        assertThat(BookWords.lasting(List.of(), true, Answers.Rock.ANY)).isEqualTo("No stone outdoors has been looked at yet.");
+        assertThat(BookWords.lasting(List.of(sealed("resin", 0, -3), sealed("wax", 0, 2)), true, Answers.Rock.POROUS)).isEqualTo(
+                "Too few to tell: 2 stones outdoors on porous stone have been looked at, and no sealer on 3 of them.");
+        assertThat(BookWords.lasting(List.of(sealed("resin", 0, -3), sealed("varnish", 0, -3, -4, 9)), false, Answers.Rock.ANY))
+                .as("one stone is no winner, and one sealer alone is none either").startsWith("Varnish indoors: 1 of 3 worn")
+                .endsWith("No other was looked at on 3 stones, so none is called the best.");
+        assertThat(BookWords.lasting(List.of(sealed("varnish", 0, -3, -4, 9)), false, Answers.Rock.TIGHT))
+                .isEqualTo("Varnish indoors on tight stone: 1 of 3 worn, half of them within 9 months.");
+        assertThat(BookWords.lasting(List.of(sealed("varnish", 0, -3, -4, 9), sealed("wax", 0, 1, 2, 3)), true, Answers.Rock.ANY))
+                .startsWith("Varnish has lasted best outdoors so far: 1 of 3 worn").endsWith("These are 6 stones, no more.");
         assertThat(BookWords.takes(List.of(), Optional.empty(), Optional.empty())).contains("No stone of the book has a time");
         assertThat(BookWords.takes(List.of(new Answers.Took("a", 5000, 2)), Answers.Middle.of(List.of(2.0, 3.0, 2.5)),
                 Answers.Middle.of(List.of(1.12, 1.1, 1.3))))
