@@ -109,6 +109,7 @@ public final class FinishPanel extends Panel {
             Label done = quiet("");
             done.setId("export-done");
             done.textProperty().bind(exports.saidProperty());
+            done.managedProperty().bind(done.textProperty().isNotEmpty());
             Button open = button("export-open", "Open", "Open what was written", () -> open(true));
             Button inFolder = button("export-folder", "Show folder", "Open the folder it lies in", () -> open(false));
             HBox after = new HBox(6, open, inFolder);

@@ -27,7 +27,6 @@ final class SheetsPage extends PageView {
 
     private final Panel panel;
     private final FinishModel model;
-    private final Label sealing = Panel.quiet("");
     private final Label untriedWords = Panel.quiet("");
     private final VBox untried;
     private final VBox cautions = new VBox(5);
@@ -54,7 +53,7 @@ final class SheetsPage extends PageView {
         untried = new VBox(6, untriedWords, Panel.button("export-tests", "Test sheet (PDF)", "A field for each to try it under the sealer",
                 this::testSheet));
         untried.setId("untried");
-        getChildren().addAll(sealing, new HBox(14, papers, cards), print, save, untried, Panel.heading("Take care"), cautions);
+        getChildren().addAll(new HBox(14, papers, cards), print, save, untried, Panel.heading("Take care"), cautions);
     }
 
     @Override
@@ -62,7 +61,6 @@ final class SheetsPage extends PageView {
         if (panel.project().isEmpty()) {
             return;
         }
-        sealing.setText(SealWords.reason(model.advice()));
         List<Untested.Pair> pairs = model.untested();
         Panel.present(untried, !pairs.isEmpty());
         untriedWords.setText(CareWords.untried(pairs));
