@@ -15,11 +15,8 @@ import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.concurrent.BlockingQueue;
-import java.util.concurrent.LinkedBlockingQueue;
-import java.util.concurrent.TimeUnit;
-import java.util.function.BooleanSupplier;
 import javax.imageio.ImageIO;
+import mosspebble.app.model.AnswersInTurn;
 import mosspebble.app.model.FileWork;
 import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Results;
@@ -45,7 +42,7 @@ class BookModelTest {
     private static final Studio WALK = LanternWalk.studio(BuiltIn.repertoire());
     private static final List<BookKeeping.Kept> YEAR = LanternWalk.book(BuiltIn.repertoire());
 
-    private final BlockingQueue<Runnable> answers = new LinkedBlockingQueue<>();
+    private final AnswersInTurn answers = new AnswersInTurn();
     private final BookInHand kept = new BookInHand(YEAR);
     private boolean full;
     private Workbench workbench;
@@ -69,28 +66,17 @@ class BookModelTest {
 
     private void with(Use use) throws Exception {
         workbench = new Workbench(WALK.withProjects(List.of(WALK.project("snail").orElseThrow())), (s, title) -> {});
-        try (PlanWorker desk = new PlanWorker(BuiltIn::repertoire, answers::add, error -> {
+        try (PlanWorker desk = new PlanWorker(BuiltIn::repertoire, answers, error -> {
             throw new AssertionError(error);
         })) {
             results = new Results(workbench, desk);
             model = new BookModel(workbench, results, desk, disk(), Clock.fixed(Instant.parse("2026-11-27T18:00:00Z"), ZoneOffset.UTC),
-                    item -> "Snail with post", Runnable::run, answers::add);
+                    item -> "Snail with post", Runnable::run, answers);
             desk.begin();
-            until(() -> results.plan() != null && desk.idle());
+            answers.until(() -> results.plan() != null && desk.idle());
             model.read();
-            until(() -> model.bookProperty().get() != null);
+            answers.until(() -> model.bookProperty().get() != null);
             use.of(desk);
-        }
-    }
-
-    private void until(BooleanSupplier condition) throws InterruptedException {
-        long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(60);
-        while (!condition.getAsBoolean() || !answers.isEmpty()) {
-            Runnable next = answers.poll(20, TimeUnit.MILLISECONDS);
-            if (next != null) {
-                next.run();
-            }
-            assertThat(System.nanoTime()).isLessThan(end);
         }
     }
 
@@ -98,7 +84,7 @@ class BookModelTest {
     void theStoneOnTheClothGetsAPageWithWhatItsPlanSays() throws Exception {
         with(desk -> {
             model.write();
-            until(() -> !workbench.noticeProperty().get().isEmpty());
+            answers.until(() -> !workbench.noticeProperty().get().isEmpty());
             Page page = model.page().orElseThrow();
             assertThat(page.id()).isEqualTo("snail");
             assertThat(page.stone().shows()).containsExactly("Snail with post");
@@ -115,7 +101,7 @@ class BookModelTest {
             assertThat(workbench.studio().shelf()).isEqualTo(WALK.shelf());
             assertThat(kept.book().page("snail")).as("the book is outside undo").isPresent();
             model.write();
-            until(() -> model.page().orElseThrow().id().equals("snail-2"));
+            answers.until(() -> model.page().orElseThrow().id().equals("snail-2"));
             assertThat(kept.book().pages()).hasSize(YEAR.size() + 2);
         });
     }
@@ -125,18 +111,18 @@ class BookModelTest {
         with(desk -> {
             full = true;
             model.write();
-            until(() -> !workbench.noticeProperty().get().isEmpty());
+            answers.until(() -> !workbench.noticeProperty().get().isEmpty());
             assertThat(workbench.noticeProperty().get()).contains("disk is full");
             assertThat(model.bookProperty().get().page("snail")).isEmpty();
             assertThat(model.matterProperty().get()).isEqualTo(BookModel.Matter.SHELF);
             model.turnTo("y-key");
             Page before = model.page().orElseThrow();
             assertThat(model.change(p -> p.withGone(p.gone().withPrice(99)))).isEmpty();
-            until(() -> model.page().orElseThrow().equals(before));
+            answers.until(() -> model.page().orElseThrow().equals(before));
             full = false;
             assertThat(model.change(p -> p.withGone(p.gone().withPrice(-3)))).hasValueSatisfying(r -> assertThat(r).contains("price"));
             assertThat(model.change(p -> p.withGone(p.gone().withPrice(99)))).isEmpty();
-            until(answers::isEmpty);
+            answers.until(() -> true);
             assertThat(kept.book().page("y-key").orElseThrow().gone().price()).isEqualTo(99);
         });
     }
@@ -147,14 +133,14 @@ class BookModelTest {
             model.turnTo("y-mole");
             List<String> gone = new ArrayList<>();
             model.again(Optional.empty(), () -> gone.add("to the cloth"));
-            until(() -> !gone.isEmpty());
+            answers.until(() -> !gone.isEmpty());
             Project again = workbench.shown().orElseThrow();
             assertThat(again.name()).isEqualTo("Mole with a candle cap again");
             assertThat(again.sketch()).isEqualTo(kept.planned("y-mole").sketch());
             assertThat(again.colours()).isEqualTo(kept.planned("y-mole").colours());
             assertThat(workbench.noticeProperty().get()).contains("black alcohol ink pen smeared", "whiskers", "flaking");
             model.again(Optional.of(WALK.basket().get(1).stone()), () -> gone.add("again"));
-            until(() -> gone.size() == 2);
+            answers.until(() -> gone.size() == 2);
             assertThat(workbench.shown().orElseThrow().stone()).isEqualTo(WALK.basket().get(1).stone());
         });
     }
@@ -177,7 +163,7 @@ class BookModelTest {
                 assertThat(t.above()).isEqualTo("varnish");
                 assertThat(t.note()).isEqualTo("the book: The old key, 7 Feb 2026");
             });
-            until(() -> desk.idle() && results.plan() != null && results.plan().findings().stream()
+            answers.until(() -> desk.idle() && results.plan() != null && results.plan().findings().stream()
                     .anyMatch(f -> FindingWords.sentence(f).contains("smears")));
             workbench.undo();
             assertThat(workbench.studio().tests()).filteredOn(t -> t.below().equals("pen-white")).singleElement()
@@ -202,7 +188,7 @@ class BookModelTest {
             List<byte[]> got = new ArrayList<>();
             assertThat(kept.picture("y-key")).isEmpty();
             model.picture(page, got::add);
-            until(() -> got.size() == 1);
+            answers.until(() -> got.size() == 1);
             BufferedImage image = ImageIO.read(new ByteArrayInputStream(got.get(0)));
             assertThat(Math.max(image.getWidth(), image.getHeight())).isBetween(BookModel.SMALL - 2, BookModel.SMALL + 2);
             assertThat(image.getWidth()).as("a long stone").isGreaterThan(image.getHeight() * 3 / 2);
@@ -210,7 +196,7 @@ class BookModelTest {
             assertThat(image.getRGB(image.getWidth() / 2, image.getHeight() / 2) >>> 24).isEqualTo(255);
             assertThat(kept.picture("y-key")).isPresent();
             model.picture(page, got::add);
-            until(() -> got.size() == 2);
+            answers.until(() -> got.size() == 2);
             assertThat(got.get(1)).isEqualTo(got.get(0));
         });
     }
@@ -234,19 +220,19 @@ class BookModelTest {
     @Test
     void rowsACalendarAndLabelsAreSavedWhereAsked(@TempDir Path folder) throws Exception {
         with(desk -> {
-            FileWork files = new FileWork(workbench, Runnable::run, answers::add);
+            FileWork files = new FileWork(workbench, Runnable::run, answers);
             model.save(files, folder);
-            until(() -> workbench.noticeProperty().get().startsWith("Saved: book.csv and book.ics"));
+            answers.until(() -> workbench.noticeProperty().get().startsWith("Saved: book.csv and book.ics"));
             assertThat(Files.readAllLines(folder.resolve("book.csv"))).hasSize(YEAR.size() + 1);
             assertThat(Files.readString(folder.resolve("book.ics"))).contains("Look how Badger with a lamp has lasted");
             model.turnTo("y-key");
             Path label = folder.resolve("label.pdf");
             model.label(files, LabelSheet.Size.LARGE, 4, label);
-            until(() -> workbench.noticeProperty().get().equals("Saved: " + label));
+            answers.until(() -> workbench.noticeProperty().get().equals("Saved: " + label));
             assertThat(Files.size(label)).isGreaterThan(10_000);
             Path blocked = Files.createDirectory(folder.resolve("blocked.pdf"));
             model.label(files, LabelSheet.Size.SMALL, 1, blocked);
-            until(() -> workbench.noticeProperty().get().contains("folder of that name"));
+            answers.until(() -> workbench.noticeProperty().get().contains("folder of that name"));
         });
     }
 
@@ -268,7 +254,7 @@ class BookModelTest {
         with(desk -> {
             model.turnTo("y-key");
             model.takeOut();
-            until(() -> workbench.noticeProperty().get().equals("The old key is taken out of the book."));
+            answers.until(() -> workbench.noticeProperty().get().equals("The old key is taken out of the book."));
             assertThat(model.matterProperty().get()).isEqualTo(BookModel.Matter.SHELF);
             assertThat(model.page()).isEmpty();
             assertThat(kept.book().page("y-key")).isEmpty();
@@ -276,7 +262,7 @@ class BookModelTest {
             full = true;
             model.turnTo("y-bear");
             model.takeOut();
-            until(() -> workbench.noticeProperty().get().contains("disk is full"));
+            answers.until(() -> workbench.noticeProperty().get().contains("disk is full"));
             assertThat(model.bookProperty().get().page("y-bear")).as("what is not taken out is there").isPresent();
         });
     }

@@ -6,11 +6,8 @@ import java.time.Month;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.BlockingQueue;
-import java.util.concurrent.LinkedBlockingQueue;
-import java.util.concurrent.TimeUnit;
-import java.util.function.BooleanSupplier;
 import mosspebble.app.finish.FinishModel.Matter;
+import mosspebble.app.model.AnswersInTurn;
 import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
@@ -28,7 +25,7 @@ class FinishModelTest {
 
     private static final Studio WALK = LanternWalk.studio(BuiltIn.repertoire());
 
-    private final BlockingQueue<Runnable> answers = new LinkedBlockingQueue<>();
+    private final AnswersInTurn answers = new AnswersInTurn();
     private Workbench workbench;
     private FinishModel model;
     private Results results;
@@ -40,25 +37,14 @@ class FinishModelTest {
     private void with(List<String> stones, Use use) throws Exception {
         workbench = new Workbench(WALK.withProjects(WALK.projects().stream().filter(p -> stones.contains(p.id())).toList()),
                 (s, title) -> {});
-        try (PlanWorker desk = new PlanWorker(BuiltIn::repertoire, answers::add, error -> {
+        try (PlanWorker desk = new PlanWorker(BuiltIn::repertoire, answers, error -> {
             throw new AssertionError(error);
         })) {
             results = new Results(workbench, desk);
             model = new FinishModel(workbench, results, desk);
             desk.begin();
-            until(() -> results.plan() != null && desk.idle());
+            answers.until(() -> results.plan() != null && desk.idle());
             use.of(desk);
-        }
-    }
-
-    private void until(BooleanSupplier condition) throws InterruptedException {
-        long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(60);
-        while (!condition.getAsBoolean() || !answers.isEmpty()) {
-            Runnable next = answers.poll(20, TimeUnit.MILLISECONDS);
-            if (next != null) {
-                next.run();
-            }
-            assertThat(System.nanoTime()).isLessThan(end);
         }
     }
 
@@ -67,25 +53,25 @@ class FinishModelTest {
         with(List.of("snail", "owl"), desk -> {
             assertThat(model.bookProperty().get()).as("another stage is shown").isNull();
             workbench.stageProperty().set(Finding.Stage.FINISH);
-            until(() -> model.bookProperty().get() != null);
+            answers.until(() -> model.bookProperty().get() != null);
             SheetBook first = model.bookProperty().get();
             assertThat(first.titles()).startsWith("Guide at true size");
             model.matterProperty().set(Matter.JARS);
             model.matterProperty().set(Matter.SHEETS);
-            until(desk::idle);
+            answers.until(desk::idle);
             assertThat(model.bookProperty().get()).as("nothing changed").isSameAs(first);
             Paper other = first.paper() == Paper.A4 ? Paper.LETTER : Paper.A4;
             model.paperProperty().set(other);
             assertThat(model.bookProperty().get()).as("what is stale is not shown").isNull();
-            until(() -> model.bookProperty().get() != null);
+            answers.until(() -> model.bookProperty().get() != null);
             assertThat(model.bookProperty().get().paper()).isEqualTo(other);
             workbench.choose("owl");
-            until(() -> results.plan() != null && results.plan().project().id().equals("owl") && desk.idle()
+            answers.until(() -> results.plan() != null && results.plan().project().id().equals("owl") && desk.idle()
                     && model.bookProperty().get() != null);
             int pages = model.bookProperty().get().titles().size();
             workbench.choose("snail");
             workbench.choose("owl"); // the sheets of the snail are given up
-            until(() -> results.plan() != null && results.plan().project().id().equals("owl") && desk.idle()
+            answers.until(() -> results.plan() != null && results.plan().project().id().equals("owl") && desk.idle()
                     && model.bookProperty().get() != null);
             assertThat(model.bookProperty().get().titles()).hasSize(pages);
         });
@@ -100,11 +86,11 @@ class FinishModelTest {
             assertThat(model.seals(Month.JUNE, 5)).hasSizeGreaterThan(2).startsWith(two.get(0), two.get(1));
             SealChoice other = two.get(1);
             workbench.edit("Seal", p -> p.withHabits(p.habits().withSealer(other.sealer())));
-            until(() -> desk.idle() && model.sealer().equals(other.sealer().id()));
+            answers.until(() -> desk.idle() && model.sealer().equals(other.sealer().id()));
             assertThat(model.seals(Month.JUNE, 2).get(0).sealer()).isEqualTo(other.sealer());
             assertThat(model.advice().kind()).isEqualTo(model.planned().orElseThrow().advice().kind());
             workbench.edit("Indoors", p -> p.withHabits(p.habits().withOutdoors(false)));
-            until(() -> desk.idle() && !model.outdoors());
+            answers.until(() -> desk.idle() && !model.outdoors());
             assertThat(model.seals(Month.JUNE, 5)).allMatch(SealChoice::lasts);
         });
     }
@@ -113,9 +99,9 @@ class FinishModelTest {
     void withoutASubjectNothingIsSealedAndNoSheetIsMade() throws Exception {
         with(List.of("snail"), desk -> {
             workbench.edit("Bare", p -> p.withSketch(Optional.empty()).withColours(Map.of()));
-            until(() -> desk.idle() && results.plan() != null && results.plan().steps().isEmpty());
+            answers.until(() -> desk.idle() && results.plan() != null && results.plan().steps().isEmpty());
             workbench.stageProperty().set(Finding.Stage.FINISH);
-            until(desk::idle);
+            answers.until(desk::idle);
             assertThat(model.bookProperty().get()).isNull();
             assertThat(model.seals(Month.JUNE, 2)).isEmpty();
             assertThat(model.untested()).isEmpty();

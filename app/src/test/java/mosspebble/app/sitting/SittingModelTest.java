@@ -14,11 +14,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.SplittableRandom;
-import java.util.concurrent.BlockingQueue;
-import java.util.concurrent.LinkedBlockingQueue;
-import java.util.concurrent.TimeUnit;
-import java.util.function.BooleanSupplier;
 import mosspebble.app.Turned;
+import mosspebble.app.model.AnswersInTurn;
 import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
@@ -44,7 +41,7 @@ class SittingModelTest {
     private static final Studio WALK = LanternWalk.studio(BuiltIn.repertoire());
 
     private final Turned clock = new Turned("2026-11-27T18:40:00");
-    private final BlockingQueue<Runnable> answers = new LinkedBlockingQueue<>();
+    private final AnswersInTurn answers = new AnswersInTurn();
     private Workbench workbench;
     private SittingModel model;
 
@@ -55,7 +52,7 @@ class SittingModelTest {
     private void with(List<String> stones, Use use) throws Exception {
         workbench = new Workbench(WALK.withProjects(WALK.projects().stream().filter(p -> stones.contains(p.id())).toList()),
                 (s, title) -> {});
-        try (PlanWorker desk = new PlanWorker(BuiltIn::repertoire, answers::add, error -> {
+        try (PlanWorker desk = new PlanWorker(BuiltIn::repertoire, answers, error -> {
             throw new AssertionError(error);
         })) {
             Results results = new Results(workbench, desk);
@@ -63,19 +60,8 @@ class SittingModelTest {
             desk.begin();
             workbench.stageProperty().set(Finding.Stage.SITTING);
             model.activate();
-            until(() -> model.shown().table() != null && desk.idle());
+            answers.until(() -> model.shown().table() != null && desk.idle());
             use.of(desk);
-        }
-    }
-
-    private void until(BooleanSupplier condition) throws InterruptedException {
-        long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(60);
-        while (!condition.getAsBoolean() || !answers.isEmpty()) {
-            Runnable next = answers.poll(20, TimeUnit.MILLISECONDS);
-            if (next != null) {
-                next.run();
-            }
-            assertThat(System.nanoTime()).isLessThan(end);
         }
     }
 
@@ -134,7 +120,7 @@ class SittingModelTest {
             int pieces = first.placed().size();
             for (int i = 0; i < pieces && model.shown().next().isPresent(); i++) {
                 doNext(1);
-                until(() -> ready(all));
+                answers.until(() -> ready(all));
             }
             assertThat(diary().deeds()).hasSize(pieces);
             assertThat(model.shown().next()).isEmpty();
@@ -175,11 +161,11 @@ class SittingModelTest {
                     default -> doNext(random.nextDouble(0.4, 2.5));
                 }
                 model.tick();
-                until(() -> ready(three));
+                answers.until(() -> ready(three));
             }
             while (model.shown().next().isPresent()) {
                 doNext(1);
-                until(() -> ready(three));
+                answers.until(() -> ready(three));
             }
             held(plans);
             three.forEach(id -> assertThat(model.stepsDone(id)).isEqualTo(plans.get(id).steps().size()));
@@ -201,7 +187,7 @@ class SittingModelTest {
                     clock.on(Duration.between(clock.instant(), next.start()).dividedBy(2));
                     model.tick();
                     model.begin();
-                    until(() -> desk.idle());
+                    answers.until(() -> desk.idle());
                     assertThat(model.begun()).as("still in hand after planning anew").isPresent();
                     assertThat(model.shown().piece(model.shown().next().orElseThrow()).step()).isEqualTo(piece.step());
                     clock.to(clock.instant().plusSeconds(60));
@@ -209,7 +195,7 @@ class SittingModelTest {
                 } else {
                     doNext(1);
                 }
-                until(() -> ready(List.of("owl", "fox")));
+                answers.until(() -> ready(List.of("owl", "fox")));
             }
             assertThat(diary().dryings()).isNotEmpty().allSatisfy(d -> assertThat(d.seconds()).isLessThan(d.usualSeconds()));
         });
@@ -227,7 +213,7 @@ class SittingModelTest {
             assertThat(model.drying("snail").orElseThrow().share(clock.instant())).isBetween(0.24, 0.26);
             Results results = new Results(workbench, desk);
             SittingModel other = new SittingModel(workbench, results, desk, clock);
-            until(() -> results.thumbs().size() == 1);
+            answers.until(() -> results.thumbs().size() == 1);
             assertThat(other.drying("snail")).as("after a restart").isEqualTo(model.drying("snail"));
             clock.to(drying.until().plusSeconds(1));
             model.tick();
@@ -250,11 +236,11 @@ class SittingModelTest {
             assertThat(workbench.noticeProperty().get()).contains("overlap");
             assertThat(diary().on(friday)).hasSize(2);
             model.edit("Never", d -> d.withWeek("").withDays(List.of()));
-            until(() -> desk.idle());
+            answers.until(() -> desk.idle());
             assertThat(model.shown().table()).isNull();
             assertThat(model.shown().trouble()).contains("no sitting");
             model.edit("A minute", d -> d.withWeek("Mon 19:00-19:20").withDays(List.of()));
-            until(() -> desk.idle());
+            answers.until(() -> desk.idle());
             assertThat(model.shown().table()).isNotNull();
             model.dropSitting(LocalDate.of(2026, 11, 30), new Span(LocalTime.of(19, 0), LocalTime.of(19, 20)));
             assertThat(diary().on(LocalDate.of(2026, 11, 30))).isEmpty();
@@ -273,7 +259,7 @@ class SittingModelTest {
             for (int hours = 6; hours < 60 && offered.stream().noneMatch(w -> w.means() instanceof InTime.Means.Dryer); hours += 6) {
                 LocalDateTime due = LocalDateTime.ofInstant(alone, ZoneOffset.UTC).minusHours(hours);
                 model.edit("Due", d -> d.withDue("owl", Optional.of(due)));
-                until(() -> desk.idle());
+                answers.until(() -> desk.idle());
                 offered = model.waysProperty().get();
                 assertThat(model.shown().table().ready().get("owl").late()).isPositive();
                 assertThat(offered).isNotEmpty();
@@ -281,7 +267,7 @@ class SittingModelTest {
             InTime.Means first = offered.get(0).means();
             int left = offered.get(0).late();
             model.take(first);
-            until(() -> desk.idle() && ready(List.of("owl")));
+            answers.until(() -> desk.idle() && ready(List.of("owl")));
             assertThat(model.shown().table().ready().values().stream().filter(r -> !r.late().isZero()).count()).isLessThanOrEqualTo(left);
         });
     }
@@ -330,11 +316,11 @@ class SittingModelTest {
             model.edit("Another week", d -> d.withWeek("Mon-Sun 8:00-9:00"));
             clock.on(Duration.ofHours(30));
             model.tick();
-            until(desk::idle);
+            answers.until(desk::idle);
             assertThat(model.shown()).isSameAs(known);
             workbench.stageProperty().set(Finding.Stage.SITTING);
             model.activate();
-            until(desk::idle);
+            answers.until(desk::idle);
             assertThat(model.shown().next().orElseThrow().start()).as("caught up on coming back").isAfterOrEqualTo(clock.instant());
             assertThat(model.shown().table().of().hours().get(0).length()).isEqualTo(Duration.ofHours(1));
         });
