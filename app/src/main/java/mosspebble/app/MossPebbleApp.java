@@ -473,6 +473,9 @@ public final class MossPebbleApp extends Application {
         if (desk != null) {
             desk.close();
         }
+        if (shell != null) {
+            shell.end();
+        }
         if (store != null) {
             store.close();
         }

@@ -3,6 +3,8 @@ package mosspebble.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Files;
+import java.lang.reflect.InvocationTargetException;
+import java.lang.reflect.Proxy;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
@@ -58,6 +60,8 @@ class HandTest {
     private final AtomicReference<Studio> kept = new AtomicReference<>(DEMO);
     private final AtomicReference<Studio> copied = new AtomicReference<>();
     private final AtomicInteger closed = new AtomicInteger();
+    private final BookInHand book = new BookInHand(List.of());
+    private final AtomicReference<Results> results = new AtomicReference<>();
     private final CountDownLatch goOn = new CountDownLatch(1);
     private final Workbench workbench = new Workbench(DEMO, (studio, title) -> {
         if (full.get()) {
@@ -75,6 +79,7 @@ class HandTest {
         robot.interact(() -> {
             desk = new PlanWorker(BuiltIn::repertoire, Platform::runLater, error -> workbench.tellTrouble("failed"));
             Results show = new Results(workbench, desk);
+            results.set(show);
             shell = new Shell(workbench, show, desk, house(), new Shell.Instruments(new SimulatedClimateProbe(1),
                     new SimulatedBenchCamera(shot -> BenchScene.varied(shot, 800, 600)), new SimulatedKitchenScale(1, () -> new Grams(100)),
                     new SimulatedStripeReader(5), Clock.systemDefaultZone()));
@@ -89,6 +94,21 @@ class HandTest {
         goOn.countDown();
         desk.close();
         robot.interact(stage::hide);
+    }
+
+    /** A book on a disk that takes its time for a page. */
+    private BookKeeping slow() {
+        return (BookKeeping) Proxy.newProxyInstance(getClass().getClassLoader(), new Class<?>[] {BookKeeping.class},
+                (proxy, method, arguments) -> {
+                    if (method.getName().equals("add")) {
+                        Thread.sleep(800);
+                    }
+                    try {
+                        return method.invoke(book, arguments);
+                    } catch (InvocationTargetException e) {
+                        throw e.getCause();
+                    }
+                });
     }
 
     private Shell.House house() {
@@ -113,7 +133,7 @@ class HandTest {
 
             @Override
             public BookKeeping book() {
-                return new BookInHand(List.of());
+                return slow();
             }
 
             @Override
@@ -167,6 +187,18 @@ class HandTest {
         until(() -> !seen("#unkept"));
         assertThat(kept.get().project("owl").orElseThrow().stone().wayUp()).isEqualTo(90);
         assertThat(robot.lookup("#notice").queryLabeled().getText()).isEqualTo("The change is kept now.");
+    }
+
+    @Test
+    void aPageThatIsBeingWrittenIsKeptBeforeTheWindowEnds() throws Exception {
+        Results show = results.get();
+        until(() -> show.plan() != null && !show.busyProperty().get());
+        robot.interact(() -> shell.perform("Write this stone into the book"));
+        until(() -> robot.lookup("#book-page-name").tryQuery().isPresent());
+        assertThat(book.book().pages()).as("it is on its way").isEmpty();
+        robot.interact(shell::end);
+        assertThat(workbench.noticeProperty().get()).as("nobody asks for a page before it is there").doesNotContain("no such page");
+        assertThat(book.book().pages()).hasSize(1);
     }
 
     @Test

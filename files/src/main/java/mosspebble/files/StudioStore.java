@@ -60,11 +60,12 @@ public final class StudioStore implements Closeable {
             Optional<Studio> held = look.studio();
             if (look.empty()) {
                 Studio begun = fresh.get();
-                StudioFile.make(real, begun, part -> {
+                StudioFile.make(real, begun, part -> StudioFile.inOne(part, book -> {
                     for (BookKeeping.Kept kept : pages.get()) {
-                        BookRows.add(part, kept.page(), kept.planned());
+                        BookRows.add(book, kept.page(), kept.planned());
                     }
-                });
+                    return book;
+                }));
                 held = Optional.of(begun);
             } else if (held.isEmpty()) {
                 Backups.of(real).beforeMigration();

@@ -251,17 +251,18 @@ public final class BookModel {
         Studio studio = workbench.studio();
         ask(() -> keeping.picture(page.id()), kept -> kept.ifPresentOrElse(then,
                 () -> ask(() -> keeping.planned(page.id()), planned -> desk.askLater(new PlanWorker.Line(),
-                        d -> drawn(d, planned, studio, SMALL), drawn -> then.accept(keep(page.id(), drawn))), () -> {})),
+                        d -> png(drawn(d, planned, studio, SMALL)), png -> {
+                            keep(page.id(), png);
+                            then.accept(png);
+                        }), () -> {})),
                 () -> {});
     }
 
-    private byte[] keep(String page, Drawn drawn) {
-        byte[] png = png(drawn);
+    private void keep(String page, byte[] png) {
         ask(() -> {
             keeping.keepPicture(page, png);
             return png;
         }, kept -> {}, () -> {});
-        return png;
     }
 
     /** A picture on its grid. */
@@ -352,8 +353,6 @@ public final class BookModel {
         List<String> shows = plan.project().sketch().stream().flatMap(s -> s.items().stream()).map(title).distinct().toList();
         Page page = Finished.page(Finished.id(whole.id(), book.get()), plan, workbench.studio(), shows, today(), clock.getZone());
         Book before = book.get();
-        book.set(before.with(page));
-        turnTo(page.id());
         ask(() -> {
             keeping.add(new BookKeeping.Kept(page, whole));
             return page;
@@ -361,6 +360,8 @@ public final class BookModel {
             workbench.editStudio("Take it off the jars", s -> s.withShelf(Finished.used(s.shelf(), plan)));
             workbench.tell(page.stone().name() + " is in the book, and what it took is off the jars; Ctrl Z puts it back there.");
         }, () -> back(before));
+        book.set(before.with(page)); // only now: whoever shows it asks the disk for its picture
+        turnTo(page.id());
     }
 
     private void back(Book before) {

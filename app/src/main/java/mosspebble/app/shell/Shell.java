@@ -10,7 +10,10 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.concurrent.Executors;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.ThreadPoolExecutor;
+import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
 import javafx.application.Platform;
 import javafx.beans.binding.Bindings;
@@ -83,6 +86,7 @@ import mosspebble.core.words.BookWords;
 import mosspebble.core.words.TimetableWords;
 import mosspebble.files.BookKeeping;
 import mosspebble.files.FileTrouble;
+import mosspebble.files.Journal;
 import mosspebble.files.StoneFile;
 import mosspebble.instruments.BenchCamera;
 import mosspebble.instruments.ClimateProbe;
@@ -91,6 +95,9 @@ import mosspebble.instruments.StripeReader;
 
 /** The whole window: path, cloth, stage, tray, name, command field. */
 public final class Shell extends StackPane {
+
+    /** Seconds to wait for the book at the end: a large photo may be on its way. */
+    private static final long LONGEST_WRITING = 20;
 
     private final Workbench workbench;
     private final Results show;
@@ -108,6 +115,12 @@ public final class Shell extends StackPane {
     private final StoneModel stone;
     private final SketchModel sketch;
     private final BookModel book;
+    /** Where the book is read and written; what comes after the end is dropped. */
+    private final ExecutorService writing = new ThreadPoolExecutor(1, 1, 0, TimeUnit.SECONDS, new LinkedBlockingQueue<>(), work -> {
+        Thread thread = new Thread(work, "book");
+        thread.setDaemon(true);
+        return thread;
+    }, new ThreadPoolExecutor.DiscardPolicy());
     private final ClothView cloth;
     private final StackPane onCloth;
     private final StackPane middle;
@@ -176,12 +189,8 @@ public final class Shell extends StackPane {
         CompareScreen compare = new CompareScreen(with);
         this.stone = stoneScreen.model();
         this.sketch = sketchScreen.model();
-        this.book = new BookModel(workbench, show, worker, house.book(), bench.clock, sketch::title, Executors.newSingleThreadExecutor(
-                work -> {
-                    Thread thread = new Thread(work, "book");
-                    thread.setDaemon(true);
-                    return thread;
-                }), Platform::runLater);
+        this.book = new BookModel(workbench, show, worker, house.book(), bench.clock, sketch::title, writing,
+                Platform::runLater);
         finish.toldBy(sealer -> book.told(sealer.name(), finish.outdoors()));
         // a screen more is a folder of its own and one entry here
         this.screens = List.of(stoneScreen, sketchScreen, new ColourScreen(with), new BuildUpScreen(with, mend, painting, compare::compare),
@@ -792,6 +801,18 @@ public final class Shell extends StackPane {
         current().column().or(() -> stageScreen().column()).ifPresent(Panel::refresh);
         stepBar.refresh();
         daubs.refresh();
+    }
+
+    /** Waits until what was written into the book is kept; nothing more is taken. To be called before the studio is closed. */
+    public void end() {
+        writing.shutdown();
+        try {
+            if (!writing.awaitTermination(LONGEST_WRITING, TimeUnit.SECONDS)) {
+                Journal.note("the book was still being written when the window closed");
+            }
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
     }
 
     /** What is done when, for bench and tests. */
