@@ -101,7 +101,7 @@ class HandTest {
         return (BookKeeping) Proxy.newProxyInstance(getClass().getClassLoader(), new Class<?>[] {BookKeeping.class},
                 (proxy, method, arguments) -> {
                     if (method.getName().equals("add")) {
-                        Thread.sleep(800);
+                        Thread.sleep(3000);
                     }
                     try {
                         return method.invoke(book, arguments);
