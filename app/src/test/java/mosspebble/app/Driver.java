@@ -12,6 +12,8 @@ import javafx.geometry.Bounds;
 import javafx.geometry.Dimension2D;
 import javafx.scene.Node;
 import javafx.scene.Scene;
+import javafx.event.EventHandler;
+import javafx.scene.input.MouseEvent;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextInputControl;
@@ -131,22 +133,45 @@ final class Driver implements AutoCloseable {
         until(query + " to be there", () -> present(query));
         Node node = inPlace(query);
         jump(node.localToScreen(node.getBoundsInLocal()));
+        Node[] over = new Node[1];
+        EventHandler<MouseEvent> witness = e -> over[0] = within((Node) e.getTarget(), node) ? null : (Node) e.getTarget();
+        scene().addEventFilter(MouseEvent.MOUSE_PRESSED, witness);
         robot.clickOn(node);
         pressed++;
         WaitForAsyncUtils.waitForFxEvents(1);
+        scene().removeEventFilter(MouseEvent.MOUSE_PRESSED, witness);
+        if (over[0] != null) {
+            throw new AssertionError("what was pressed for " + query + " is " + over[0] + ", which lies over it");
+        }
     }
 
-    /** A control brought into view; what was just made anew while it was looked for is looked for again. */
+    private static boolean within(Node inner, Node outer) {
+        return inner == outer || inner.getParent() != null && within(inner.getParent(), outer);
+    }
+
+    /**
+     * A control brought into view; what was just made anew while it was looked for is looked for again. On a busy machine what has just
+     * appeared can wait long for its place: everything is laid out first, or the click would go where it stood last.
+     */
     private Node inPlace(String query) {
         Node[] found = new Node[1];
         until(query + " to be in place", () -> {
             Node node = find(query);
-            robot.interact(() -> reveal(node));
+            robot.interact(() -> {
+                laidOut();
+                reveal(node);
+                laidOut();
+            });
             WaitForAsyncUtils.waitForFxEvents(1);
             found[0] = node;
             return node.localToScreen(node.getBoundsInLocal()) != null;
         });
         return found[0];
+    }
+
+    private void laidOut() {
+        scene().getRoot().applyCss();
+        scene().getRoot().layout();
     }
 
     /** Puts the pointer beside a place at once; the test robot would walk there pixel by pixel. */

@@ -109,7 +109,8 @@ public final class FinishPanel extends Panel {
             Label done = quiet("");
             done.setId("export-done");
             done.textProperty().bind(exports.saidProperty());
-            done.managedProperty().bind(done.textProperty().isNotEmpty());
+            done.visibleProperty().bind(done.textProperty().isNotEmpty());
+            done.managedProperty().bind(done.visibleProperty());
             Button open = button("export-open", "Open", "Open what was written", () -> open(true));
             Button inFolder = button("export-folder", "Show folder", "Open the folder it lies in", () -> open(false));
             HBox after = new HBox(6, open, inFolder);
