@@ -20,12 +20,14 @@ import javafx.geometry.Dimension2D;
 import mosspebble.core.area.Remembered;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.colour.Shelf;
+import mosspebble.core.drying.Climate;
 import mosspebble.core.finding.Finding;
 import mosspebble.core.plan.ManyStones;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.SittingPage;
 import mosspebble.core.project.Diary;
 import mosspebble.core.project.Project;
+import mosspebble.core.project.Room;
 import mosspebble.core.project.Studio;
 import mosspebble.core.project.Workshop;
 import mosspebble.core.rules.Plans;
@@ -47,6 +49,7 @@ import mosspebble.files.Sheets;
 import mosspebble.files.SittingSheets;
 import mosspebble.files.StudioStore;
 import mosspebble.files.TimetableFiles;
+import mosspebble.instruments.CpSatSolver;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
@@ -274,9 +277,11 @@ public final class Main implements Callable<Integer> {
             Map<String, PaintPlan> plans = new LinkedHashMap<>();
             Shelf[] shelf = {new Shelf(List.of())};
             Diary[] diary = {Diary.USUAL};
+            Room[] room = {new Room(Climate.room())};
             int troubled = withPlans(place.file(demo), demo, (plan, store) -> {
                 shelf[0] = store.studio().shelf();
                 diary[0] = store.studio().diary();
+                room[0] = store.studio().room();
                 if (!plan.steps().isEmpty()) {
                     plans.put(plan.project().id(), plan);
                 }
@@ -292,8 +297,10 @@ public final class Main implements Callable<Integer> {
                 for (Map.Entry<String, LocalDateTime> each : due.entrySet()) {
                     asked = asked.withDue(each.getKey(), Optional.of(each.getValue()));
                 }
-                Timetable table = Timetable
-                        .of(ManyStones.workload(List.copyOf(plans.values()), asked, begins.atZone(zone).toInstant(), zone));
+                Timetable found = Timetable
+                        .of(ManyStones.workload(List.copyOf(plans.values()), asked, room[0], begins.atZone(zone).toInstant(), zone));
+                Optional<Timetable> better = new CpSatSolver().better(found, () -> false);
+                Timetable table = better.orElse(found);
                 if (to != null) {
                     TimetableFiles.csv(table, plans, zone, to.resolve("timetable.csv"));
                     TimetableFiles.calendar(table, plans, to.resolve("timetable.ics"));
@@ -306,7 +313,8 @@ public final class Main implements Callable<Integer> {
                 table.ready().values().stream().sorted(Comparator.comparing(Timetable.Ready::at)).forEach(
                         r -> System.out.println(TimetableWords.ready(table, r, plans.get(r.stone()).project().name(), zone)));
                 if (!plans.isEmpty()) {
-                    System.out.println(TimetableWords.bound(table, zone));
+                    System.out.println(TimetableWords.bound(table, zone) + " " + TimetableWords.sittings(table)
+                            + (better.isEmpty() ? " " + TimetableWords.WITHOUT_SOLVER : ""));
                     System.out.println(TimetableWords.stretched(table, zone));
                 }
                 return troubled;

@@ -46,6 +46,7 @@ import mosspebble.files.Journal;
 import mosspebble.files.LanternWalk;
 import mosspebble.files.StudioStore;
 import mosspebble.files.TroubleReport;
+import mosspebble.instruments.CpSatSolver;
 import mosspebble.instruments.BenchScene;
 import mosspebble.instruments.SimulatedBenchCamera;
 import mosspebble.instruments.SimulatedClimateProbe;
@@ -365,7 +366,7 @@ public final class MossPebbleApp extends Application {
         Shell shell = new Shell(workbench, show, desk, house(), new Shell.Instruments(new SimulatedClimateProbe(7),
                 new SimulatedBenchCamera(MossPebbleApp::bench),
                 new SimulatedKitchenScale(11, () -> show.plan() == null ? new Grams(0) : lying(show.plan().survey())),
-                new SimulatedStripeReader(5), clock));
+                new SimulatedStripeReader(5), new CpSatSolver(), clock));
         shell.getProperties().put(Results.class, show);
         shell.getProperties().put(Workbench.class, workbench);
         shell.getProperties().put(SittingModel.class, shell.sitting());

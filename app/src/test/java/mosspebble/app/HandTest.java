@@ -7,6 +7,7 @@ import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.Proxy;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.Optional;
 import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CountDownLatch;
@@ -82,7 +83,7 @@ class HandTest {
             results.set(show);
             shell = new Shell(workbench, show, desk, house(), new Shell.Instruments(new SimulatedClimateProbe(1),
                     new SimulatedBenchCamera(shot -> BenchScene.varied(shot, 800, 600)), new SimulatedKitchenScale(1, () -> new Grams(100)),
-                    new SimulatedStripeReader(5), Clock.systemDefaultZone()));
+                    new SimulatedStripeReader(5), (known, unwanted) -> Optional.of(known), Clock.systemDefaultZone()));
             stage.setScene(new Scene(shell, 1280, 800));
             stage.show();
             desk.begin();

@@ -10,6 +10,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.Optional;
 import java.util.List;
 import java.util.stream.Stream;
 import javafx.scene.Scene;
@@ -147,7 +148,7 @@ class TroubleTest {
             Results show = new Results(workbench, desk);
             Shell shell = new Shell(workbench, show, desk, house(), new Shell.Instruments(new SimulatedClimateProbe(1),
                     new SimulatedBenchCamera(shot -> BenchScene.varied(shot, 800, 600)), new SimulatedKitchenScale(1, () -> new Grams(100)),
-                    new SimulatedStripeReader(5), Clock.systemDefaultZone()));
+                    new SimulatedStripeReader(5), (known, unwanted) -> Optional.of(known), Clock.systemDefaultZone()));
             stage.setScene(new Scene(shell, 1280, 800));
             stage.show();
             desk.begin();

@@ -36,6 +36,7 @@ import mosspebble.files.BookInHand;
 import mosspebble.files.BookKeeping;
 import mosspebble.files.BuiltIn;
 import mosspebble.files.LanternWalk;
+import mosspebble.instruments.CpSatSolver;
 import mosspebble.instruments.BenchScene;
 import mosspebble.instruments.SimulatedBenchCamera;
 import mosspebble.instruments.SimulatedClimateProbe;
@@ -76,7 +77,7 @@ public final class WindowTimes extends Application {
         show = new Results(workbench, desk);
         shell = new Shell(workbench, show, desk, house(), new Shell.Instruments(new SimulatedClimateProbe(7),
                 new SimulatedBenchCamera(shot -> BenchScene.varied(shot, 800, 600)), new SimulatedKitchenScale(1, () -> new Grams(100)),
-                new SimulatedStripeReader(5), clock()));
+                new SimulatedStripeReader(5), new CpSatSolver(), clock()));
         cloth = shell.cloth();
         stage.setScene(new Scene(shell, 1280, 800));
         stage.show();

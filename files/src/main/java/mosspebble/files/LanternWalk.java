@@ -24,6 +24,7 @@ import mosspebble.core.project.Diary;
 import mosspebble.core.project.Habits;
 import mosspebble.core.project.Light;
 import mosspebble.core.project.Project;
+import mosspebble.core.project.Room;
 import mosspebble.core.project.Studio;
 import mosspebble.core.sketch.Designs;
 import mosspebble.core.sketch.Item;
@@ -63,7 +64,7 @@ public final class LanternWalk {
         return new Studio(
                 List.of(owl(repertoire), harbour(repertoire), lettering(repertoire), snail(repertoire), moon(repertoire), fox(repertoire),
                         heron(repertoire), window(repertoire), toadstool(repertoire)),
-                basket(), List.of(), shelf(), tested(), new Climate(new Celsius(19), 0.55, 0.1), Diary.USUAL,
+                basket(), List.of(), shelf(), tested(), new Room(new Climate(new Celsius(19), 0.55, 0.1)), Diary.USUAL,
                 new Studio.View(LengthUnit.MM, false, Studio.Comfort.USUAL));
     }
 
@@ -78,7 +79,7 @@ public final class LanternWalk {
 
     /** An empty studio with the shelf that ships. */
     public static Studio newcomer() {
-        return new Studio(List.of(), List.of(), List.of(), shelf(), Compatibility.Known.NOTHING, Climate.room(), Diary.USUAL,
+        return new Studio(List.of(), List.of(), List.of(), shelf(), Compatibility.Known.NOTHING, new Room(Climate.room()), Diary.USUAL,
                 new Studio.View(LengthUnit.MM, false, Studio.Comfort.USUAL));
     }
 

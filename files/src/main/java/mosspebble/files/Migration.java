@@ -15,6 +15,7 @@ import java.util.Map;
 import java.util.function.Consumer;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import mosspebble.core.project.Room;
 
 /**
  * Brings the documents of a studio from one format to the next, one numbered step after the other. Each walks the JSON as it stands, not
@@ -23,7 +24,7 @@ import java.util.regex.Pattern;
 final class Migration {
 
     /** How many there are: the format that this program writes. */
-    static final int STEPS = 9;
+    static final int STEPS = 10;
 
     private static final String TABLE = "(id TEXT PRIMARY KEY, position INTEGER NOT NULL, document TEXT NOT NULL)";
 
@@ -70,6 +71,18 @@ final class Migration {
                         view.putObject("comfort").put("textPercent", 100).put("contrast", false).put("still", false).put("leftHand", false);
                     }
                 });
+            }
+            case 9 -> {
+                each(connection, "setting", "key", file, air -> {
+                    if (air.has("airSpeed")) {
+                        ObjectNode usual = air.deepCopy();
+                        air.removeAll();
+                        air.set("usual", usual);
+                        air.putObject("days");
+                        air.put("sprayed", Room.USUALLY_SPRAYED);
+                    }
+                });
+                run(connection, "UPDATE setting SET key = 'room' WHERE key = 'climate'");
             }
             default -> throw new IllegalArgumentException("there is no step from format " + from);
         }

@@ -26,9 +26,9 @@ import mosspebble.core.care.Quarrel;
 import mosspebble.core.care.SmearTest;
 import mosspebble.core.care.Who;
 import mosspebble.core.colour.Shelf;
-import mosspebble.core.drying.Climate;
 import mosspebble.core.project.Diary;
 import mosspebble.core.project.Project;
+import mosspebble.core.project.Room;
 import mosspebble.core.project.Studio;
 import mosspebble.core.sketch.OwnFile;
 import mosspebble.core.stone.FoundStone;
@@ -434,10 +434,10 @@ final class StudioFile {
         Studio.View view = setting(connection, file, "view", Studio.View.class);
         Diary diary = setting(connection, file, "diary", Diary.class);
         Shelf shelf = setting(connection, file, "shelf", Shelf.class);
-        Climate climate = setting(connection, file, "climate", Climate.class);
+        Room room = setting(connection, file, "room", Room.class);
         Tests tests = setting(connection, file, "tests", Tests.class);
         try {
-            return new Studio(projects, basket, own, shelf, tests.known(), climate, diary, view);
+            return new Studio(projects, basket, own, shelf, tests.known(), room, diary, view);
         } catch (IllegalArgumentException | NullPointerException e) {
             throw new FileTrouble(file.toString(),
                     "The studio contradicts itself" + (e instanceof IllegalArgumentException ? ": " + e.getMessage() : "") + ".",
@@ -561,7 +561,7 @@ final class StudioFile {
         putRows(connection, "own", before == null ? List.of() : before.own(), after.own(), OwnFile::id);
         putIfChanged(connection, "shelf", before == null ? null : before.shelf(), after.shelf());
         putIfChanged(connection, "tests", before == null ? null : Tests.of(before.known()), Tests.of(after.known()));
-        putIfChanged(connection, "climate", before == null ? null : before.climate(), after.climate());
+        putIfChanged(connection, "room", before == null ? null : before.room(), after.room());
         putIfChanged(connection, "diary", before == null ? null : before.diary(), after.diary());
         putIfChanged(connection, "view", before == null ? null : before.view(), after.view());
         run(connection, "INSERT INTO edit(at, title) VALUES(strftime('%Y-%m-%dT%H:%M:%SZ', 'now'), ?)", title);

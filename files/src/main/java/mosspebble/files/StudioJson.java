@@ -10,6 +10,7 @@ import com.fasterxml.jackson.core.JsonGenerator;
 import com.fasterxml.jackson.core.JsonParser;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.core.StreamReadConstraints;
+import com.fasterxml.jackson.databind.KeyDeserializer;
 import com.fasterxml.jackson.databind.DeserializationContext;
 import com.fasterxml.jackson.databind.JsonMappingException;
 import com.fasterxml.jackson.databind.ObjectMapper;
@@ -37,6 +38,7 @@ import mosspebble.core.project.Face;
 import mosspebble.core.project.Habits;
 import mosspebble.core.project.Light;
 import mosspebble.core.project.Project;
+import mosspebble.core.project.Room;
 import mosspebble.core.project.Sides;
 import mosspebble.core.sketch.Item;
 import mosspebble.core.sketch.LetterSetting;
@@ -166,7 +168,7 @@ final class StudioJson {
         });
         JsonMapper.Builder builder = JsonMapper.builder().addModule(units).addModule(new Jdk8Module())
                 .addMixIn(Subject.class, SubjectKind.class).addMixIn(Shape.class, ShapeKind.class);
-        for (Class<?> plain : new Class<?>[] {Mix.class, Light.class, Pot.class, Blend.class,
+        for (Class<?> plain : new Class<?>[] {Mix.class, Room.class, Light.class, Pot.class, Blend.class,
             Placement.class, Viewpoint.class, FoundStone.class, Subject.Word.class, Subject.Guide.class,
             Sides.class, Face.class, Edge.class}) {
             builder.addMixIn(plain, FieldsOnly.class);
@@ -202,6 +204,16 @@ final class StudioJson {
             @Override
             public void serialize(T value, JsonGenerator out, SerializerProvider provider) throws IOException {
                 out.writeString(value.toString());
+            }
+        });
+        module.addKeyDeserializer(type, new KeyDeserializer() {
+            @Override
+            public Object deserializeKey(String text, DeserializationContext context) throws IOException {
+                try {
+                    return parse.apply(text);
+                } catch (DateTimeException e) {
+                    throw context.weirdKeyException(type, text, "no time");
+                }
             }
         });
         module.addDeserializer(type, new StdDeserializer<T>(type) {

@@ -12,6 +12,8 @@ import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -19,6 +21,7 @@ import java.util.Optional;
 import mosspebble.core.area.Remembered;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Palette;
+import mosspebble.core.drying.Climate;
 import mosspebble.core.plan.DoneSteps;
 import mosspebble.core.plan.InTime;
 import mosspebble.core.plan.ManyStones;
@@ -27,6 +30,7 @@ import mosspebble.core.plan.SittingPage;
 import mosspebble.core.plan.Step;
 import mosspebble.core.project.Diary;
 import mosspebble.core.project.Project;
+import mosspebble.core.project.Room;
 import mosspebble.core.project.Studio;
 import mosspebble.core.project.Workshop;
 import mosspebble.core.rules.Plans;
@@ -109,7 +113,7 @@ class ManyStonesTest {
                 .contains(" late; alone it could not be ready")
                 .contains("December");
         assertThat(TimetableWords.bound(table, ZoneOffset.UTC)).startsWith("All are ready on ").endsWith("; sooner is not possible.");
-        assertThat(TimetableWords.stretched(table, ZoneOffset.UTC)).startsWith("If everything takes a quarter longer");
+        assertThat(TimetableWords.stretched(table, ZoneOffset.UTC)).startsWith("If all takes a quarter longer");
         List<String> lines = TimetableWords.lines(table, PLANS, ZoneOffset.UTC);
         assertThat(lines.get(0)).isEqualTo("Friday 27 November");
         assertThat(lines).anyMatch(l -> l.matches("  \\d+:\\d\\d  Snail with post: Fill the letter, \\d+ min"));
@@ -203,7 +207,7 @@ class ManyStonesTest {
         Timetable late = table(three, diary, FRIDAY);
         int count = (int) late.ready().values().stream().filter(r -> !r.late().isZero()).count();
         assertThat(count).isPositive();
-        InTime help = new InTime(three, Map.of(), diary, late, UTC, () -> false);
+        InTime help = new InTime(three, Map.of(), diary, new Room(Climate.room()), late, UTC, () -> false);
         List<InTime.Way> ways = help.ways();
         assertThat(ways).isNotEmpty().allSatisfy(way -> {
             assertThat(way.late()).isLessThan(count);
@@ -212,7 +216,8 @@ class ManyStonesTest {
                     .isLessThanOrEqualTo(way.late());
             assertThat(TimetableWords.way(way.means(), id -> "The " + id)).matches("\\p{Lu}.*[^.]");
         });
-        assertThat(new InTime(three, Map.of(), Diary.USUAL, free, UTC, () -> false).ways()).as("nobody is late").isEmpty();
+        assertThat(new InTime(three, Map.of(), Diary.USUAL, new Room(Climate.room()), free, UTC, () -> false).ways()).as("nobody is late")
+                .isEmpty();
         InTime.Means.Later later = ways.stream().filter(w -> w.means() instanceof InTime.Means.Later)
                 .map(w -> (InTime.Means.Later) w.means()).findFirst().orElseThrow();
         Instant by = later.due().toInstant(UTC);
@@ -271,6 +276,33 @@ class ManyStonesTest {
         }
         assertThat(longer).isPositive();
         assertThat(TimetableWords.hand(kind, quick.hand(kind))).matches("Filling, .*: 0.5\\d* of the usual time .*, from 40 times");
+    }
+
+    @Test
+    void sprayedStonesNeedTheirPlaceAndBrushedOnesDoNot() {
+        Studio studio = LanternWalk.studio(BuiltIn.repertoire());
+        Workshop workshop = new Workshop(new Palette(studio.shelf()), BuiltIn.repertoire(), studio.climate(), List.of());
+        List<PaintPlan> sprayed = List.of("owl", "snail", "moon").stream().map(id -> studio.project(id).orElseThrow())
+                .map(p -> p.withHabits(p.habits().withSealer(studio.shelf().find("spray").orElseThrow())))
+                .map(p -> Plans.plan(p, Survey.of(p.stone()), workshop, new Remembered())).toList();
+        Room narrow = new Room(studio.climate()).withSprayed(1);
+        Workload one = ManyStones.workload(sprayed, Diary.USUAL, narrow, FRIDAY, UTC);
+        long coats = sprayed.stream().flatMap(p -> p.steps().stream()).filter(s -> s.kind() == Step.Kind.SEAL).mapToLong(ManyStones::parts)
+                .sum();
+        assertThat(one.shared().stays()).hasSize((int) coats);
+        one.shared().stays().forEach((i, stay) -> assertThat(stay.after()).isBetween(Duration.ofMinutes(5), Duration.ofHours(2)));
+        Timetable queued = Timetable.of(one);
+        Map<Integer, Timetable.Placed> at = new HashMap<>();
+        queued.placed().forEach(p -> at.put(p.piece(), p));
+        List<Timetable.Placed> there = one.shared().stays().keySet().stream().map(at::get)
+                .sorted(Comparator.comparing(Timetable.Placed::start)).toList();
+        for (int i = 1; i < there.size(); i++) {
+            Timetable.Placed before = there.get(i - 1);
+            assertThat(there.get(i).start()).as("only one at a time")
+                    .isAfterOrEqualTo(before.end().plus(one.shared().stays().get(before.piece()).after()));
+        }
+        assertThat(ManyStones.workload(List.copyOf(PLANS.values()), Diary.USUAL, narrow, FRIDAY, UTC).shared().stays())
+                .as("the demo seals by brush").isEmpty();
     }
 
     private static Diary all(PaintPlan plan) {

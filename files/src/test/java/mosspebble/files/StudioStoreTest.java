@@ -35,11 +35,13 @@ import mosspebble.core.colour.Binder;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.Palette;
+import mosspebble.core.drying.Climate;
 import mosspebble.core.plan.Step;
 import mosspebble.core.project.Diary;
 import mosspebble.core.project.Habits;
 import mosspebble.core.project.Light;
 import mosspebble.core.project.Project;
+import mosspebble.core.project.Room;
 import mosspebble.core.project.Studio;
 import mosspebble.core.project.Workshop;
 import mosspebble.core.rules.Plans;
@@ -51,6 +53,7 @@ import mosspebble.core.sketch.Subject;
 import mosspebble.core.sketch.LineWish;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.timetable.Span;
+import mosspebble.core.units.Celsius;
 import mosspebble.core.units.LengthUnit;
 import mosspebble.core.words.StepWords;
 import org.junit.jupiter.api.Test;
@@ -245,6 +248,26 @@ class StudioStoreTest {
             assertThat(kept.sketch().orElseThrow().item("i2").orElseThrow().within()).contains("cap");
             assertThat(kept.wholeHabits().sealer()).isEqualTo("resin");
             assertThat(kept.wholeHabits().seal()).isEqualTo(Habits.Seal.RESIN);
+        }
+    }
+
+    @Test
+    void aStudioOfFormat9KeepsItsAirAndLearnsOfDaysOfTheirOwn() throws Exception {
+        // the Lantern Walk as the program before format 10 kept it, with two pages of its book
+        try (InputStream in = getClass().getResourceAsStream("studio-format-9.pebble")) {
+            Files.write(file(), in.readAllBytes());
+        }
+        LocalDate friday = LocalDate.of(2026, 11, 27);
+        Climate cold = new Climate(new Celsius(9), 0.7, 0.1);
+        Room room;
+        try (StudioStore store = StudioStore.open(file(), LanternWalk::newcomer)) {
+            assertThat(store.studio().projects()).hasSize(9);
+            assertThat(store.studio().room()).isEqualTo(new Room(new Climate(new Celsius(19), 0.55, 0.1)));
+            room = store.studio().room().with(friday, Optional.of(cold), friday).withSprayed(7);
+            store.commit(store.studio().withRoom(room), "Room");
+        }
+        try (StudioStore again = StudioStore.open(file(), LanternWalk::newcomer)) {
+            assertThat(again.studio().room()).isEqualTo(room);
         }
     }
 

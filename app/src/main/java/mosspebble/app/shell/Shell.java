@@ -84,6 +84,7 @@ import mosspebble.core.timetable.Durations;
 import mosspebble.core.rules.WhereFound;
 import mosspebble.core.words.BookWords;
 import mosspebble.core.words.TimetableWords;
+import mosspebble.core.timetable.Timetable;
 import mosspebble.files.BookKeeping;
 import mosspebble.files.FileTrouble;
 import mosspebble.files.Journal;
@@ -165,8 +166,9 @@ public final class Shell extends StackPane {
         void close();
     }
 
-    /** What stands on the bench. */
-    public record Instruments(ClimateProbe probe, BenchCamera camera, KitchenScale scale, StripeReader reader, Clock clock) {}
+    /** What stands on the bench, and what comes from outside. */
+    public record Instruments(ClimateProbe probe, BenchCamera camera, KitchenScale scale, StripeReader reader, Timetable.Solver solver,
+            Clock clock) {}
 
     public Shell(Workbench workbench, Results show, PlanWorker worker, House house, Instruments bench) {
         this.workbench = workbench;
@@ -180,7 +182,7 @@ public final class Shell extends StackPane {
         getStylesheets().add(Shell.class.getResource("/mosspebble/app/mosspebble.css").toExternalForm());
         SliceLine line = new SliceLine();
         Surroundings with = new Surroundings(workbench, show, worker, files, navigator, this::toCloth, bench.clock);
-        this.sitting = new SittingModel(workbench, show, worker, bench.clock);
+        this.sitting = new SittingModel(workbench, show, worker, bench.solver, bench.clock);
         this.finish = new FinishModel(workbench, show, worker);
         this.mend = new MendModel(workbench, show, worker);
         PaintTool painting = new PaintTool(workbench, line, mend);

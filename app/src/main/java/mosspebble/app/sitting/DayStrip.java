@@ -52,6 +52,9 @@ final class DayStrip extends Pane {
         /** A stitch was let go at a place of the hem, in scene pixels. */
         void drop(Bundle bundle, double sceneX, double sceneY);
 
+        /** What the room is like on a day is to be said. */
+        void room(LocalDate date);
+
         /** The picture of a stone after so many steps, where it is wanted, when it is there. */
         void picture(String stone, int steps, ImageView into);
     }
@@ -264,8 +267,12 @@ final class DayStrip extends Pane {
     // --- the day's name, and what there is of it
 
     private void head() {
-        Label name = new Label(TimetableWords.day(date));
-        name.getStyleClass().add("hem-name");
+        boolean own = model.room().days().containsKey(date);
+        Button name = Panel.button("room-" + date,
+                own ? TimetableWords.shortDay(date) + " · " + TimetableWords.degrees(model.room().on(date))
+                        : TimetableWords.day(date),
+                TimetableWords.room(model.room(), date) + " Click to change it.", () -> hem.room(date));
+        name.getStyleClass().setAll("hem-name");
         name.relocate(10, TOP - 26);
         getChildren().add(name);
         long minutes = bundles.stream().flatMap(b -> b.placed().stream()).mapToLong(p -> Duration.between(p.start(), p.end()).toSeconds())

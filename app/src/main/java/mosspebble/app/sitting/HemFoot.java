@@ -2,6 +2,8 @@ package mosspebble.app.sitting;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
 import java.util.List;
 import java.util.Optional;
 import javafx.css.PseudoClass;
@@ -24,6 +26,7 @@ import mosspebble.core.timetable.Timetable;
 import mosspebble.core.timetable.Workload;
 import mosspebble.core.words.StepWords;
 import mosspebble.core.words.TimetableWords;
+import mosspebble.instruments.ClimateProbe;
 
 /** At the foot of the hem: what comes next and when, or the stitch that was taken up with the passes in it. */
 final class HemFoot extends HBox {
@@ -35,9 +38,11 @@ final class HemFoot extends HBox {
 
     private static final double HIGH = 172;
     private static final double NARROW = 760;
+    private static final double FIELDS = 260;
     private static final PseudoClass NARROW_CLASS = PseudoClass.getPseudoClass("narrow");
 
     private final SittingModel model;
+    private final ClimateProbe probe;
     private final Pictures pictures;
     private final ImageView stone = new ImageView();
     private final Label over = Panel.quiet("");
@@ -53,10 +58,11 @@ final class HemFoot extends HBox {
     private final Button close;
     private final VBox hands;
     private Bundle taken;
-    private boolean learnt;
+    private boolean other;
 
-    HemFoot(SittingModel model, Pictures pictures, Runnable sitDown, Runnable away) {
+    HemFoot(SittingModel model, ClimateProbe probe, Pictures pictures, Runnable sitDown, Runnable away) {
         this.model = model;
+        this.probe = probe;
         this.pictures = pictures;
         setId("hem-foot");
         getStyleClass().add("hem-foot");
@@ -114,7 +120,7 @@ final class HemFoot extends HBox {
     /** @param bundle taken up; null for what comes next */
     void show(Bundle bundle) {
         taken = bundle;
-        learnt = false;
+        other = false;
         boolean open = bundle != null;
         Panel.present(facts, !open);
         Panel.present(deed, !open);
@@ -172,17 +178,35 @@ final class HemFoot extends HBox {
         return row;
     }
 
+    /** Opens the room of one day. */
+    void room(LocalDate date) {
+        instead(TimetableWords.roomOn(date));
+        Label what = new Label();
+        what.setId("day-slower");
+        what.setWrapText(true);
+        ClimateFields air = new ClimateFields("day-", () -> model.room().on(date), c -> {
+            model.air(date, Optional.of(c));
+            room(date);
+        });
+        Button read = Panel.button("day-probe", probe.button("Read the room"), "Takes temperature and humidity now for this day", () -> {
+            model.air(date, Optional.of(probe.read(LocalTime.ofInstant(model.nowProperty().get(), model.zone()))));
+            room(date);
+        });
+        Button usual = Panel.button("day-usual", "As usual", "The room is as on other days", () -> {
+            model.air(date, Optional.empty());
+            room(date);
+        });
+        usual.setDisable(!model.room().days().containsKey(date));
+        what.setText(TimetableWords.room(model.room(), date));
+        HBox buttons = new HBox(8, read, usual);
+        VBox fields = air.row();
+        fields.setMaxWidth(FIELDS);
+        opened.getChildren().addAll(fields, buttons, what);
+    }
+
     /** Opens what was learnt from measured times, each to be forgotten. */
     void learnt() {
-        show(null);
-        learnt = true;
-        Panel.present(facts, false);
-        Panel.present(deed, false);
-        Panel.present(clock, false);
-        Panel.present(sit, false);
-        Panel.present(rows, true);
-        Panel.present(close, true);
-        over.setText("What your times have taught");
+        instead("What your times have taught");
         model.diary().hands().forEach((work, l) -> opened.getChildren().add(taught(work, TimetableWords.hand(work, l))));
         model.diary().loads().forEach((load, l) -> opened.getChildren().add(taught(load, TimetableWords.load(load, l))));
         if (opened.getChildren().isEmpty()) {
@@ -191,8 +215,22 @@ final class HemFoot extends HBox {
         close.requestFocus();
     }
 
-    boolean isLearnt() {
-        return learnt;
+    /** Something else than stitches lies open. */
+    private void instead(String title) {
+        show(null);
+        other = true;
+        Panel.present(facts, false);
+        Panel.present(deed, false);
+        Panel.present(clock, false);
+        Panel.present(sit, false);
+        Panel.present(rows, true);
+        Panel.present(close, true);
+        over.setText(title);
+    }
+
+    /** Whether something else than stitches lies open. */
+    boolean isOther() {
+        return other;
     }
 
     private HBox taught(String key, String words) {
@@ -217,8 +255,8 @@ final class HemFoot extends HBox {
         SittingModel.Shown shown = model.shown();
         Optional<Timetable.Placed> next = shown.next();
         setVisible(shown.table() != null);
-        if (taken != null || learnt || next.isEmpty()) {
-            if (next.isEmpty() && !learnt) {
+        if (taken != null || other || next.isEmpty()) {
+            if (next.isEmpty() && !other) {
                 over.setText("");
                 deed.setText("Nothing is left to do");
                 facts.setText("");

@@ -23,6 +23,7 @@ import mosspebble.app.screen.Panel;
 import mosspebble.core.picture.Care;
 import mosspebble.core.picture.StonePicture;
 import mosspebble.core.timetable.Span;
+import mosspebble.instruments.ClimateProbe;
 import mosspebble.core.words.TimetableWords;
 
 /** The hem of hours: a strip of cloth for each day with all that is done on it, and at the foot what comes next. */
@@ -45,11 +46,11 @@ final class HemView extends BorderPane {
     private Bundle taken;
     private boolean opening;
 
-    HemView(SittingModel model, Results results, PlanWorker desk, Runnable sitDown) {
+    HemView(SittingModel model, Results results, PlanWorker desk, ClimateProbe probe, Runnable sitDown) {
         this.model = model;
         this.results = results;
         this.desk = desk;
-        this.foot = new HemFoot(model, this::picture, sitDown, this::letGo);
+        this.foot = new HemFoot(model, probe, this::picture, sitDown, this::letGo);
         setId("hem");
         getStyleClass().add("hem");
         scroll.setFitToWidth(true);
@@ -84,6 +85,17 @@ final class HemView extends BorderPane {
     void learnt() {
         taken = null;
         foot.learnt();
+    }
+
+    /** The room on the day of what comes next. */
+    void room() {
+        room(model.shown().next().map(n -> n.start().atZone(model.zone()).toLocalDate())
+                .orElseGet(() -> model.nowProperty().get().atZone(model.zone()).toLocalDate()));
+    }
+
+    private void room(LocalDate date) {
+        taken = null;
+        foot.room(date);
     }
 
     private void fill() {
@@ -125,7 +137,7 @@ final class HemView extends BorderPane {
         if (last.isAfter(today.plusDays(count - 1))) {
             days.getChildren().add(Panel.quiet("… and so on until " + TimetableWords.day(last)));
         }
-        if (taken != null || !foot.isLearnt()) {
+        if (taken != null || !foot.isOther()) {
             foot.show(taken);
         }
         if (opening && shown.table() != null) {
@@ -144,6 +156,11 @@ final class HemView extends BorderPane {
             @Override
             public void drop(Bundle bundle, double sceneX, double sceneY) {
                 HemView.this.drop(bundle, sceneX, sceneY);
+            }
+
+            @Override
+            public void room(LocalDate date) {
+                HemView.this.room(date);
             }
 
             @Override

@@ -14,6 +14,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
@@ -26,6 +27,7 @@ import mosspebble.app.control.TextSize;
 import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
+import mosspebble.core.drying.Climate;
 import mosspebble.core.finding.Finding;
 import mosspebble.core.plan.DoneSteps;
 import mosspebble.core.plan.InTime;
@@ -34,6 +36,7 @@ import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Step;
 import mosspebble.core.project.Diary;
 import mosspebble.core.project.Project;
+import mosspebble.core.project.Room;
 import mosspebble.core.project.Studio;
 import mosspebble.core.timetable.Learned;
 import mosspebble.core.timetable.Span;
@@ -86,6 +89,7 @@ public final class SittingModel {
     private final Results results;
     private final PlanWorker desk;
     private final Clock clock;
+    private final Timetable.Solver solver;
     private final PlanWorker.Line planning = new PlanWorker.Line();
     private final PlanWorker.Line drying = new PlanWorker.Line();
     private final PlanWorker.Line helping = new PlanWorker.Line();
@@ -96,14 +100,17 @@ public final class SittingModel {
     private final BooleanProperty atTable = new SimpleBooleanProperty();
     private final Map<String, Instant> notYet = new HashMap<>();
     private Duration usual = Duration.ZERO;
+    private boolean withoutSolver;
     private Object askedFrom;
     private final Map<String, Known> dries = new HashMap<>();
     private Diary dryFrom;
+    private Room dryIn;
     private Timetable readyBy;
     private Map<String, Timetable.Ready> ready = Map.of();
     private InTime helper;
 
-    public SittingModel(Workbench workbench, Results results, PlanWorker desk, Clock clock) {
+    public SittingModel(Workbench workbench, Results results, PlanWorker desk, Timetable.Solver solver, Clock clock) {
+        this.solver = solver;
         this.workbench = workbench;
         this.results = results;
         this.desk = desk;
@@ -176,6 +183,10 @@ public final class SittingModel {
         return workbench.studio().diary();
     }
 
+    public Room room() {
+        return workbench.studio().room();
+    }
+
     /** How much larger than usual words are. */
     double wordsAt() {
         return TextSize.of(workbench.studio());
@@ -223,7 +234,7 @@ public final class SittingModel {
                 return; // still being planned
             }
         }
-        Object from = List.of(List.copyOf(plans.values()), studio.diary());
+        Object from = List.of(List.copyOf(plans.values()), studio.diary(), studio.room());
         if (from.equals(askedFrom)) {
             return;
         }
@@ -234,30 +245,63 @@ public final class SittingModel {
             inHand.set(null);
         }
         Instant moment = inHand.get() == null ? instant() : inHand.get().since();
-        Workload workload;
-        try {
-            workload = left(ManyStones.workload(List.copyOf(plans.values()), studio.diary(), moment, zone()), plans);
-        } catch (IllegalArgumentException e) {
-            shown.set(new Shown(plans, null, e.getMessage()));
+        InHand held = inHand.get();
+        Map<String, Instant> later = Map.copyOf(notYet);
+        Supplier<Begun> begins = () -> {
+            try {
+                Workload workload = left(ManyStones.workload(List.copyOf(plans.values()), studio.diary(), studio.room(), moment, zone()),
+                        plans, held, later);
+                Optional<Timetable> going = before.table == null ? Optional.empty() : before.table.goingOnAsItIs(workload);
+                return new Begun(going.orElseGet(() -> Timetable.quick(workload)), "");
+            } catch (IllegalArgumentException e) {
+                return new Begun(null, e.getMessage());
+            }
+        };
+        if (before == Shown.NOTHING) {
+            desk.askBeside(planning, unwanted -> begins.get(), first -> go(plans, studio, first), error -> {});
+        } else {
+            go(plans, studio, begins.get());
+        }
+    }
+
+    /**
+     * A first answer.
+     *
+     * @param table null where there is none; then there is trouble
+     */
+    private record Begun(Timetable table, String trouble) {}
+
+    /** Shows a first answer, then better ones as they come. */
+    private void go(Map<String, PaintPlan> plans, Studio studio, Begun first) {
+        shown.set(new Shown(plans, first.table, first.trouble));
+        now.set(instant()); // after it, so that nobody looks at what was planned before with the time of now
+        if (first.table == null) {
             ways.set(List.of());
-            now.set(instant());
             desk.askBeside(planning, unwanted -> null, nothing -> {}, error -> {}); // what was asked before is of no use any more
             desk.askBeside(helping, unwanted -> null, nothing -> {}, error -> {});
             return;
         }
-        Optional<Timetable> going = before.table == null ? Optional.empty() : before.table.goingOnAsItIs(workload);
-        Timetable first = going.orElseGet(() -> Timetable.quick(workload));
-        shown.set(new Shown(plans, first, ""));
-        now.set(instant()); // after it, so that nobody looks at what was planned before with the time of now
-        desk.askBeside(planning, unwanted -> first.goingOn(workload, unwanted), found -> {
+        desk.askBeside(planning, unwanted -> first.table.goingOn(first.table.of(), unwanted), found -> {
             shown.set(new Shown(plans, found, ""));
-            help(plans, studio.diary());
+            if (found.proven() || atTable.get()) {
+                help(plans, studio);
+                return;
+            }
+            desk.askBeside(planning, unwanted -> solver.better(found, unwanted), better -> {
+                withoutSolver = better.isEmpty();
+                better.filter(b -> !b.equals(found)).ifPresent(b -> shown.set(new Shown(plans, b, "")));
+                help(plans, studio);
+            }, error -> help(plans, studio));
         }, error -> {});
     }
 
+    /** Whether the timetable was found without the solver, which does not work on this machine. */
+    boolean isWithoutSolver() {
+        return withoutSolver;
+    }
+
     /** Less what was found still wet; what is in hand stays in hand. */
-    private Workload left(Workload all, Map<String, PaintPlan> plans) {
-        InHand held = inHand.get();
+    private static Workload left(Workload all, Map<String, PaintPlan> plans, InHand held, Map<String, Instant> notYet) {
         List<Workload.Piece> pieces = all.pieces().stream().map(p -> {
             Workload.Window when = p.when();
             if (held != null && held.of(p, plans.get(p.stone()).names())) {
@@ -267,18 +311,18 @@ public final class SittingModel {
             }
             return new Workload.Piece(p.stone(), p.step(), p.part(), p.hand(), p.dries(), p.load(), p.tool(), when);
         }).toList();
-        return new Workload(pieces, all.waits(), all.hours(), all.from(), all.due(), all.drying());
+        return new Workload(pieces, all.waits(), all.hours(), all.from(), all.due(), all.drying(), all.shared());
     }
 
     /** Looks for what would help, if anything is late. */
-    private void help(Map<String, PaintPlan> plans, Diary diary) {
+    private void help(Map<String, PaintPlan> plans, Studio studio) {
+        Diary diary = studio.diary();
         Timetable table = shown.get().table;
         ways.set(List.of());
         List<String> late = table.ready().values().stream().filter(r -> !r.late().isZero()).map(Timetable.Ready::stone).toList();
         if (late.isEmpty()) {
             return;
         }
-        Studio studio = workbench.studio();
         desk.ask(drying, d -> {
             Map<String, PaintPlan> dried = new TreeMap<>();
             for (String id : late) {
@@ -288,8 +332,9 @@ public final class SittingModel {
             return dried;
         }, dried -> {
             List<PaintPlan> all = List.copyOf(plans.values());
-            helper = new InTime(all, dried, diary, table, zone(), () -> false);
-            desk.askBeside(helping, unwanted -> new InTime(all, dried, diary, table, zone(), unwanted).ways(), ways::set, error -> {});
+            helper = new InTime(all, dried, diary, studio.room(), table, zone(), () -> false);
+            desk.askBeside(helping, unwanted -> new InTime(all, dried, diary, studio.room(), table, zone(), unwanted).ways(), ways::set,
+                    error -> {});
         });
     }
 
@@ -297,6 +342,12 @@ public final class SittingModel {
 
     public boolean edit(String title, UnaryOperator<Diary> change) {
         return workbench.editStudio(title, s -> s.withDiary(change.apply(s.diary())));
+    }
+
+    /** Another air on one day; as usual for none. */
+    void air(LocalDate date, Optional<Climate> climate) {
+        LocalDate today = LocalDate.ofInstant(instant(), zone());
+        workbench.editStudio("The room on " + TimetableWords.day(date), s -> s.withRoom(s.room().with(date, climate, today)));
     }
 
     /** Does what would help. */
@@ -397,8 +448,8 @@ public final class SittingModel {
         Diary.Drying found = null;
         for (Step.After after : plan.steps().get(piece.step()).after()) {
             Step before = plan.steps().get(after.step());
-            Duration lag = after.lag(before);
             Optional<Diary.Deed> deed = done.done(after.step(), ManyStones.parts(before) - 1);
+            Duration lag = deed.map(d -> wait(plan, before, after.lag(before), d.to())).orElse(Duration.ZERO);
             if (deed.isPresent() && lag.toSeconds() > 0 && deed.get().to().plus(lag).isAfter(longest)) {
                 longest = deed.get().to().plus(lag);
                 found = new Diary.Drying(ManyStones.load(before), lag.toSeconds(),
@@ -406,6 +457,11 @@ public final class SittingModel {
             }
         }
         return Optional.ofNullable(found);
+    }
+
+    /** How long what was laid at a moment dries in the room of that day. */
+    private Duration wait(PaintPlan plan, Step step, Duration usual, Instant laid) {
+        return ManyStones.driesInAir(plan, step) ? room().wait(usual, laid, zone()) : usual;
     }
 
     /** What comes next, if it was begun. */
@@ -490,8 +546,9 @@ public final class SittingModel {
 
     /** Until when what was done on a stone must not be touched; empty if it can be. */
     public Optional<Drying> drying(String stone) {
-        if (diary() != dryFrom) {
+        if (diary() != dryFrom || room() != dryIn) {
             dryFrom = diary();
+            dryIn = room();
             dries.clear();
         }
         PaintPlan plan = plan(stone).orElse(null);
@@ -513,10 +570,11 @@ public final class SittingModel {
             int parts = ManyStones.parts(step);
             Learned dries = diary().dries(ManyStones.load(step));
             for (int part = 0; part < parts; part++) {
-                Duration usual = part < parts - 1 ? step.work().between().dividedBy(parts - 1) : step.work().dries();
                 Optional<Diary.Deed> deed = done.done(i, part);
-                if (deed.isPresent() && !usual.isZero()) {
+                Duration planned = part < parts - 1 ? step.work().between().dividedBy(parts - 1) : step.work().dries();
+                if (deed.isPresent() && !planned.isZero()) {
                     Instant since = deed.get().to();
+                    Duration usual = wait(plan, step, planned, since);
                     Drying each = new Drying(since, since.plus(dries.of(usual)), since.plus(dries.atMost(usual)));
                     longest = longest == null || each.until.isAfter(longest.until) ? each : longest;
                 }

@@ -15,6 +15,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -27,14 +28,12 @@ import mosspebble.app.model.FileWork;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
 import mosspebble.app.screen.Panel;
-import mosspebble.core.drying.Climate;
 import mosspebble.core.plan.InTime;
 import mosspebble.core.plan.SittingPage;
 import mosspebble.core.project.Project;
+import mosspebble.core.project.Room;
 import mosspebble.core.timetable.DueText;
 import mosspebble.core.timetable.Timetable;
-import mosspebble.core.units.Celsius;
-import mosspebble.core.units.Numbers;
 import mosspebble.core.words.TimetableWords;
 import mosspebble.files.Paper;
 import mosspebble.files.SittingSheets;
@@ -70,21 +69,18 @@ final class SittingPanel extends Panel {
                 d -> edit(d ? "Use the dryer" : "Dry in the air", p -> p.withHabits(p.habits().withDryer(d))));
         Entry week = new Entry("week", "Your week", "When there is time to paint, such as Mon-Fri 19:00-21:00, Sat 14-18",
                 () -> model.diary().week(), this::week);
-        Entry temperature = new Entry("temperature", "Room °C", "Temperature at the bench, 1 to 60 °C",
-                () -> Numbers.text(climate().temperature().value(), 1),
-                text -> climate("Temperature", text, v -> new Climate(new Celsius(v), climate().humidity(), climate().airSpeed())));
-        Entry humidity = new Entry("humidity", "Humidity %", "Relative humidity, 5 to 99 %",
-                () -> Numbers.text(100 * climate().humidity(), 0),
-                text -> climate("Humidity", text.replace("%", ""),
-                        v -> new Climate(climate().temperature(), v / 100, climate().airSpeed())));
-        VBox air = Entry.row(temperature, humidity);
+        ClimateFields climate = new ClimateFields("", () -> workbench.studio().climate(),
+                c -> workbench.editStudio("Room", s -> s.withClimate(c)));
+        Entry sprayed = new Entry("sprayed", "Spray place", "How many sprayed stones stand there side by side until they can be touched",
+                () -> Integer.toString(model.room().sprayed()), this::sprayed);
+        VBox air = climate.row(sprayed);
         Label inHand = heading("");
         inHand.setMinWidth(0);
         inHand.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(inHand, Priority.ALWAYS);
         HBox whose = new HBox(6, inHand, dryer, rests);
         whose.setAlignment(Pos.CENTER_LEFT);
-        Button read = button("read-probe", probe.button("Read the room"), "Takes temperature and humidity now",
+        Button read = button("read-probe", probe.button("Read"), "Takes temperature and humidity of the room now",
                 () -> workbench.editStudio("Read the probe",
                         s -> s.withClimate(probe.read(LocalTime.ofInstant(model.nowProperty().get(), model.zone())))));
         Button along = button("take-along", "Take along …", "Saves the sittings on paper (PDF), as a calendar and as CSV into a folder",
@@ -98,7 +94,8 @@ final class SittingPanel extends Panel {
             Optional.ofNullable(chooser.showOpenDialog(getScene().getWindow())).ifPresent(file -> readTaken(files, file.toPath()));
         });
         busy.setMinWidth(Region.USE_PREF_SIZE);
-        getChildren().addAll(bound, tight, ready, longer, whose, due, week, air, read, new HBox(8, busy, along));
+        FlowPane below = new FlowPane(8, 8, read, busy, along);
+        getChildren().addAll(bound, tight, ready, longer, whose, due, week, air, below);
         setOnDragOver(e -> {
             if (e.getDragboard().hasFiles()) {
                 e.acceptTransferModes(TransferMode.COPY);
@@ -106,8 +103,8 @@ final class SittingPanel extends Panel {
         });
         setOnDragDropped(e -> e.getDragboard().getFiles().forEach(f -> readTaken(files, f.toPath())));
         onRefresh(() -> {
-            temperature.refresh();
-            humidity.refresh();
+            climate.refresh();
+            sprayed.refresh();
             week.refresh();
             due.refresh();
             inHand.setText(project().map(Project::name).orElse(""));
@@ -188,22 +185,14 @@ final class SittingPanel extends Panel {
         return Optional.of(reason);
     }
 
-    private Climate climate() {
-        return workbench.studio().climate();
-    }
-
-    private interface Change {
-        Climate to(double value);
-    }
-
-    private Optional<String> climate(String what, String text, Change change) {
+    private Optional<String> sprayed(String text) {
         try {
-            double value = Numbers.parse(text);
-            Climate changed = change.to(value);
-            workbench.editStudio(what, s -> s.withClimate(changed));
+            int stones = Integer.parseInt(text.strip());
+            Room room = model.room().withSprayed(stones);
+            workbench.editStudio("Spray place", s -> s.withRoom(room));
             return Optional.empty();
         } catch (NumberFormatException e) {
-            return Optional.of("\"" + text + "\" is not a number. Write something like 20.");
+            return Optional.of("\"" + text + "\" is no number of stones. Write something like 4.");
         } catch (IllegalArgumentException e) {
             return Optional.of(e.getMessage());
         }
@@ -213,7 +202,8 @@ final class SittingPanel extends Panel {
 
     private void list() {
         SittingModel.Shown shown = model.shown();
-        Object now = List.of(shown, model.waysProperty().get(), project().map(Project::id), workbench.studio().diary());
+        Object now = List.of(shown, model.waysProperty().get(), project().map(Project::id), workbench.studio().diary(), model.room(),
+                model.isWithoutSolver());
         if (now.equals(listed)) {
             return;
         }
@@ -221,7 +211,9 @@ final class SittingPanel extends Panel {
         ready.getChildren().clear();
         tight.getChildren().clear();
         Timetable table = shown.table();
-        bound.setText(table == null || table.placed().isEmpty() ? "" : TimetableWords.bound(table, model.zone()));
+        bound.setText(table == null || table.placed().isEmpty() ? ""
+                : TimetableWords.bound(table, model.zone()) + " " + TimetableWords.sittings(table)
+                        + (model.isWithoutSolver() ? " " + TimetableWords.WITHOUT_SOLVER : ""));
         longer.setText(table == null || table.placed().isEmpty() ? "" : TimetableWords.stretched(table, model.zone()));
         if (table == null) {
             return;
@@ -232,6 +224,13 @@ final class SittingPanel extends Panel {
         model.diary().resting().stream().filter(shown.plans()::containsKey).forEach(id -> {
             Label rests = quiet(model.name(id) + " rests");
             ready.getChildren().add(rests);
+        });
+        TimetableWords.tooCold(table, model.room(), model.zone()).ifPresent(words -> {
+            Label cold = new Label(words);
+            cold.setId("too-cold");
+            cold.getStyleClass().add("problem");
+            cold.setWrapText(true);
+            tight.getChildren().add(cold);
         });
         long late = all.stream().filter(r -> !r.late().isZero()).count();
         if (late > 0) {

@@ -47,7 +47,7 @@ public final class SittingScreen extends Screen {
 
     @Override
     protected Optional<Node> makeMiddle() {
-        return Optional.of(new HemView(model, with.results(), with.worker(), sitDown));
+        return Optional.of(new HemView(model, with.results(), with.worker(), probe, sitDown));
     }
 
     @Override
@@ -60,6 +60,8 @@ public final class SittingScreen extends Screen {
     public List<Action> actions() {
         return List.of(Action.of("Show what your times have taught", here(() -> ((HemView) middle().orElseThrow()).learnt()))
                 .also("learn", "speed", "drying time"),
+                Action.of("Say what the room is like on one day", here(() -> ((HemView) middle().orElseThrow()).room()))
+                        .also("temperature", "humidity", "cold", "damp", "shed"),
                 Action.of("Sit down and work along", here(sitDown)).key("O").also("work", "timer", "start", "paint now"));
     }
 }

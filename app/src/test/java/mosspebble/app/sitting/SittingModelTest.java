@@ -1,6 +1,7 @@
 package mosspebble.app.sitting;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.time.Duration;
 import java.time.Instant;
@@ -19,6 +20,7 @@ import mosspebble.app.model.AnswersInTurn;
 import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
+import mosspebble.core.drying.Climate;
 import mosspebble.core.finding.Finding;
 import mosspebble.core.plan.InTime;
 import mosspebble.core.plan.ManyStones;
@@ -29,6 +31,7 @@ import mosspebble.core.project.Studio;
 import mosspebble.core.timetable.Span;
 import mosspebble.core.timetable.Timetable;
 import mosspebble.core.timetable.Workload;
+import mosspebble.core.units.Celsius;
 import mosspebble.files.BuiltIn;
 import mosspebble.files.LanternWalk;
 import org.junit.jupiter.api.Test;
@@ -44,6 +47,7 @@ class SittingModelTest {
     private final AnswersInTurn answers = new AnswersInTurn();
     private Workbench workbench;
     private SittingModel model;
+    private Timetable.Solver solver = (known, unwanted) -> Optional.of(known);
 
     private interface Use {
         void of(PlanWorker desk) throws Exception;
@@ -56,7 +60,7 @@ class SittingModelTest {
             throw new AssertionError(error);
         })) {
             Results results = new Results(workbench, desk);
-            model = new SittingModel(workbench, results, desk, clock);
+            model = new SittingModel(workbench, results, desk, solver, clock);
             desk.begin();
             workbench.stageProperty().set(Finding.Stage.SITTING);
             model.activate();
@@ -202,6 +206,54 @@ class SittingModelTest {
     }
 
     @Test
+    void whatTheSolverFindsIsShownAndWhereItDoesNotRunThatIsSaid() throws Exception {
+        Instant[] proven = new Instant[1];
+        solver = (known, unwanted) -> {
+            proven[0] = known.end();
+            return Optional.of(known.improved(List.of(), Optional.of(known.end())));
+        };
+        with(List.of("owl", "fox", "snail"), desk -> {
+            assertThat(proven[0]).as("it was asked").isEqualTo(model.shown().table().end());
+            assertThat(model.shown().table().proven()).isTrue();
+            assertThat(model.isWithoutSolver()).isFalse();
+        });
+        solver = (known, unwanted) -> Optional.empty();
+        with(List.of("owl", "fox", "snail"), desk -> {
+            assertThat(model.shown().table().placed()).isNotEmpty();
+            assertThat(model.isWithoutSolver()).isTrue();
+        });
+    }
+
+    @Test
+    void inAColdRoomStonesDryLongerAndUndoWarmsItAgain() throws Exception {
+        LocalDate friday = LocalDate.of(2026, 11, 27);
+        with(List.of("snail"), desk -> {
+            while (!ManyStones.driesInAir(plan("snail"), model.shown().step(model.shown().piece(model.shown().next().orElseThrow())))) {
+                doNext(1);
+                answers.until(desk::idle);
+            }
+            Instant end = model.shown().table().end();
+            doNext(1);
+            answers.until(desk::idle);
+            SittingModel.Drying usual = model.drying("snail").orElseThrow();
+            LocalDate laid = usual.since().atZone(ZoneOffset.UTC).toLocalDate();
+            model.air(laid, Optional.of(new Climate(new Celsius(9), 0.7, 0.1)));
+            answers.until(desk::idle);
+            double slower = model.room().slower(laid);
+            assertThat(slower).isGreaterThan(1.5);
+            SittingModel.Drying cold = model.drying("snail").orElseThrow();
+            assertThat(Duration.between(cold.since(), cold.until()).toSeconds())
+                    .isCloseTo(Math.round(slower * Duration.between(usual.since(), usual.until()).toSeconds()), within(2L));
+            assertThat(model.shown().table().end()).isAfter(end);
+            assertThat(workbench.studio().climate().temperature().value()).as("stones are planned as before").isEqualTo(19);
+            workbench.undo();
+            assertThat(model.drying("snail")).contains(usual);
+            model.air(friday, Optional.of(workbench.studio().climate()));
+            assertThat(model.room().days()).as("the same air is no other air").isEmpty();
+        });
+    }
+
+    @Test
     void dryingIsToldUntilItIsDryAlsoByASecondModel() throws Exception {
         with(List.of("snail"), desk -> {
             doNext(1);
@@ -212,7 +264,7 @@ class SittingModelTest {
             model.tick();
             assertThat(model.drying("snail").orElseThrow().share(clock.instant())).isBetween(0.24, 0.26);
             Results results = new Results(workbench, desk);
-            SittingModel other = new SittingModel(workbench, results, desk, clock);
+            SittingModel other = new SittingModel(workbench, results, desk, solver, clock);
             answers.until(() -> results.thumbs().size() == 1);
             assertThat(other.drying("snail")).as("after a restart").isEqualTo(model.drying("snail"));
             clock.to(drying.until().plusSeconds(1));

@@ -46,6 +46,11 @@ public record Share(Kind kind, int number, int of) {
         return kind == Kind.GEL || kind == Kind.POWDER || kind == Kind.GLUE || kind == Kind.GEM;
     }
 
+    /** Whether it sets in its own time, whatever the air. */
+    public boolean setsByItself() {
+        return isSet() || kind == Kind.SIZE || kind == Kind.LEAF;
+    }
+
     /** Whether both are laid in the same way. */
     public boolean laidAs(Share other) {
         return kind == other.kind && of == other.of && (of == 0 || number == other.number);

@@ -31,6 +31,9 @@ public record Drying(Duration open, Duration touchDry, Duration recoat) {
     /** Speed of a hair dryer's air, m/s (common practice, no source). */
     private static final double DRYER_AIR = 2.5;
 
+    /** Below about so many degrees Celsius acrylics form no film (common practice, no source; the label decides). */
+    public static final double COLDEST = 10;
+
     /** Longest time given: in saturated air nothing dries. */
     public static final Duration NEVER = Duration.ofDays(3);
 

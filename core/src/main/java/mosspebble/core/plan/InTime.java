@@ -15,6 +15,7 @@ import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import java.util.stream.Stream;
 import mosspebble.core.project.Diary;
+import mosspebble.core.project.Room;
 import mosspebble.core.timetable.Span;
 import mosspebble.core.timetable.Timetable;
 import mosspebble.core.timetable.Workload;
@@ -50,6 +51,7 @@ public final class InTime {
     private final List<PaintPlan> plans;
     private final Map<String, PaintPlan> dried;
     private final Diary diary;
+    private final Room room;
     private final Timetable now;
     private final ZoneId zone;
     private final BooleanSupplier unwanted;
@@ -59,10 +61,12 @@ public final class InTime {
      * @param now the timetable by which some are late
      * @param unwanted asked on the way; nothing more is tried once it is true
      */
-    public InTime(List<PaintPlan> plans, Map<String, PaintPlan> dried, Diary diary, Timetable now, ZoneId zone, BooleanSupplier unwanted) {
+    public InTime(List<PaintPlan> plans, Map<String, PaintPlan> dried, Diary diary, Room room, Timetable now, ZoneId zone,
+            BooleanSupplier unwanted) {
         this.plans = plans;
         this.dried = dried;
         this.diary = diary;
+        this.room = room;
         this.now = now;
         this.zone = zone;
         this.unwanted = unwanted;
@@ -115,7 +119,7 @@ public final class InTime {
         try {
             List<PaintPlan> with = means instanceof Means.Dryer dryer
                     ? plans.stream().map(p -> p.project().id().equals(dryer.stone) ? dried.get(dryer.stone) : p).toList() : plans;
-            Workload workload = ManyStones.workload(with, changed(means), now.of().from(), zone);
+            Workload workload = ManyStones.workload(with, changed(means), room, now.of().from(), zone);
             return Stream.concat(Stream.of(Timetable.quick(workload)), now.goingOnAsItIs(workload).stream())
                     .mapToInt(t -> (int) t.ready().values().stream().filter(r -> !r.late().isZero()).count()).min().orElseThrow();
         } catch (IllegalArgumentException e) {

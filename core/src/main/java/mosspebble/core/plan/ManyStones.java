@@ -9,7 +9,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import mosspebble.core.drying.Climate;
 import mosspebble.core.project.Diary;
+import mosspebble.core.project.Room;
 import mosspebble.core.timetable.Learned;
 import mosspebble.core.timetable.Workload;
 import mosspebble.core.units.Numbers;
@@ -24,7 +26,7 @@ public final class ManyStones {
      * @throws IllegalArgumentException if it cannot be planned, a sentence: no sitting, one over another, none long enough
      */
     public static Workload workload(List<PaintPlan> plans, List<Workload.Hours> hours, Instant from, Map<String, Instant> due) {
-        return new ManyStones(Diary.USUAL, from, ZoneOffset.UTC).workload(plans, hours, due);
+        return new ManyStones(Diary.USUAL, new Room(Climate.room()), from, ZoneOffset.UTC).workload(plans, hours, due);
     }
 
     /**
@@ -34,10 +36,31 @@ public final class ManyStones {
      * @throws IllegalArgumentException if it cannot be planned, a sentence
      */
     public static Workload workload(List<PaintPlan> plans, Diary diary, Instant from, ZoneId zone) {
+        return workload(plans, diary, new Room(Climate.room()), from, zone);
+    }
+
+    /** The same in a room that is not every day as usual. */
+    public static Workload workload(List<PaintPlan> plans, Diary diary, Room room, Instant from, ZoneId zone) {
         Map<String, Instant> due = new TreeMap<>();
         diary.due().forEach((stone, at) -> due.put(stone, at.atZone(zone).toInstant()));
-        return new ManyStones(diary, from, zone).workload(plans.stream().filter(p -> !diary.resting().contains(p.project().id())).toList(),
-                diary.hours(from.atZone(zone).toLocalDate(), zone), due);
+        List<Workload.Hours> hours = diary.hours(from.atZone(zone).toLocalDate(), zone).stream()
+                .map(h -> new Workload.Hours(h.from(), h.to(), room.slower(h.from().atZone(zone).toLocalDate()))).toList();
+        return new ManyStones(diary, room, from, zone)
+                .workload(plans.stream().filter(p -> !diary.resting().contains(p.project().id())).toList(), hours, due);
+    }
+
+    /** Where sprayed stones stand until they can be touched. A lamp is held over the stone by the hand, and so in nobody's way. */
+    static final String SPRAY = "spray";
+
+    /** Whether it depends on the room how long a step takes until another may follow: what dries by itself. */
+    public static boolean driesInAir(PaintPlan plan, Step step) {
+        return step instanceof Step.Lay lay && !plan.project().habits().dryer()
+                && lay.layers().stream().noneMatch(l -> lay.share(l).setsByItself());
+    }
+
+    private static Optional<Workload.Stay> stay(Step step) {
+        return step instanceof Step.Seal seal && seal.advice().kind().isLaidInTheOpen()
+                ? Optional.of(new Workload.Stay(SPRAY, step.work().touch())) : Optional.empty();
     }
 
     /** In how many parts with waits between them a step is done. */
@@ -46,23 +69,27 @@ public final class ManyStones {
     }
 
     private final Diary diary;
+    private final Room room;
     private final Instant from;
     private final ZoneId zone;
+    private final Map<Integer, Workload.Stay> stays = new TreeMap<>();
     private final List<Workload.Piece> pieces = new ArrayList<>();
     private final List<Workload.Wait> waits = new ArrayList<>();
     private final Map<String, Instant> drying = new TreeMap<>();
     private final Map<String, Learned> hands = new TreeMap<>();
     private final Map<String, Learned> loads = new TreeMap<>();
 
-    private ManyStones(Diary diary, Instant from, ZoneId zone) {
+    private ManyStones(Diary diary, Room room, Instant from, ZoneId zone) {
         this.diary = diary;
+        this.room = room;
         this.from = from;
         this.zone = zone;
     }
 
     private Workload workload(List<PaintPlan> plans, List<Workload.Hours> hours, Map<String, Instant> due) {
         plans.forEach(this::add);
-        return new Workload(pieces, waits, hours, from, due, drying);
+        return new Workload(pieces, waits, hours, from, due, drying,
+                new Workload.Shared(Map.of(SPRAY, room.sprayed()), stays));
     }
 
     /** The end of a part of a step: as a piece still to be done, or a moment. */
@@ -90,14 +117,16 @@ public final class ManyStones {
                 int piece = pieces.size();
                 pieces.add(new Workload.Piece(id, number, part, hand(step).of(step.work().hand().dividedBy(parts)), dries,
                         load(step), tool(step), pinned));
+                stay(step).ifPresent(stay -> stays.put(piece, stay));
                 if (before != null) {
                     follow(before, piece, part > 0 ? dries(step).of(step.work().between().dividedBy(parts - 1)) : Duration.ZERO,
-                            Optional.empty());
+                            Optional.empty(), driesInAir(plan, step));
                 }
                 if (part == 0) {
                     for (Step.After after : step.after()) {
                         Step waitedFor = plan.steps().get(after.step());
-                        follow(last[after.step()], piece, dries(waitedFor).of(after.lag(waitedFor)), waitedFor.lapses(step));
+                        follow(last[after.step()], piece, dries(waitedFor).of(after.lag(waitedFor)), waitedFor.lapses(step),
+                                driesInAir(plan, waitedFor));
                     }
                 }
                 before = new End(piece, null);
@@ -107,13 +136,13 @@ public final class ManyStones {
     }
 
     /** @param most what lies below lapses after so long */
-    private void follow(End before, int piece, Duration lag, Optional<Duration> most) {
+    private void follow(End before, int piece, Duration lag, Optional<Duration> most, boolean inAir) {
         Optional<Duration> longest = most.map(m -> m.compareTo(lag) < 0 ? lag : m);
         if (before.piece >= 0) {
-            waits.add(new Workload.Wait(before.piece, piece, lag, longest));
+            waits.add(new Workload.Wait(before.piece, piece, lag, longest, inAir));
         } else {
             Workload.Piece known = pieces.get(piece);
-            Workload.Window when = known.when().after(before.done.plus(lag));
+            Workload.Window when = known.when().after(before.done.plus(inAir ? room.wait(lag, before.done, zone) : lag));
             pieces.set(piece, new Workload.Piece(known.stone(), known.step(), known.part(), known.hand(), known.dries(), known.load(),
                     known.tool(), longest.map(m -> when.by(before.done.plus(m).plus(known.hand()))).orElse(when)));
         }

@@ -23,11 +23,12 @@ import mosspebble.core.units.LengthUnit;
  * @param basket stones that wait
  * @param known what was found out about products over one another, and rules of the painter's own
  * @param own motifs and faces of the painter's own
+ * @param room the air at the table, and the room there is
  * @param diary when there is time to paint, and what is done
  */
 @RecordBuilder
 public record Studio(List<Project> projects, List<FoundStone> basket, List<OwnFile> own, Shelf shelf, Compatibility.Known known,
-        Climate climate, Diary diary, View view) implements StudioBuilder.With {
+        Room room, Diary diary, View view) implements StudioBuilder.With {
 
     /** How it is looked at. */
     public record View(LengthUnit unit, boolean evening, Comfort comfort) {
@@ -92,7 +93,7 @@ public record Studio(List<Project> projects, List<FoundStone> basket, List<OwnFi
             throw new IllegalArgumentException("A studio keeps " + SmearTest.MOST + " smear tests; take old ones out first.");
         }
         Objects.requireNonNull(shelf);
-        Objects.requireNonNull(climate);
+        Objects.requireNonNull(room);
         Objects.requireNonNull(diary);
         Objects.requireNonNull(view);
         if (Stream.concat(projects.stream().map(Project::id), basket.stream().map(FoundStone::id)).distinct().count()
@@ -113,6 +114,15 @@ public record Studio(List<Project> projects, List<FoundStone> basket, List<OwnFi
 
     public boolean evening() {
         return view.evening();
+    }
+
+    /** The usual air at the table. */
+    public Climate climate() {
+        return room.usual();
+    }
+
+    public Studio withClimate(Climate climate) {
+        return withRoom(room.withUsual(climate));
     }
 
     /** The painter's own tests of one product over another. */

@@ -3,6 +3,7 @@ package mosspebble.core.rules;
 import java.time.Duration;
 import java.util.List;
 import mosspebble.core.drying.Climate;
+import mosspebble.core.drying.Drying;
 import mosspebble.core.finding.Code;
 import mosspebble.core.finding.Finding;
 import mosspebble.core.plan.Step;
@@ -10,9 +11,6 @@ import mosspebble.core.units.Facts;
 
 /** A room too cold for water-borne paint to form a film, or so damp that it does not dry. */
 final class FilmForms implements Rule {
-
-    /** Below about so many degrees acrylics form no film (common practice, no source; the label decides). */
-    static final double COLDEST = 10;
 
     /** Nobody waits longer for a thin coat (common practice, no source: minutes to an hour or two). */
     private static final Duration TOO_LONG = Duration.ofHours(8);
@@ -23,8 +21,8 @@ final class FilmForms implements Rule {
             return List.of();
         }
         Climate climate = on.workshop().climate();
-        Facts facts = Facts.of("celsius", climate.temperature().value()).and("least", COLDEST).and("humidity", climate.humidity());
-        if (climate.temperature().value() < COLDEST) {
+        Facts facts = Facts.of("celsius", climate.temperature().value()).and("least", Drying.COLDEST).and("humidity", climate.humidity());
+        if (climate.temperature().value() < Drying.COLDEST) {
             return List.of(Finding.of(Code.TOO_COLD, facts));
         }
         boolean never = on.plan().steps().stream().filter(s -> s instanceof Step.Lay)

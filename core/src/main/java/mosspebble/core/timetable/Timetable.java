@@ -19,8 +19,9 @@ import java.util.stream.Collectors;
  * @param placed in the order in which they are done
  * @param bound nothing can make all stones ready sooner
  * @param sittings how many are used
+ * @param fewest no timetable uses fewer
  */
-public record Timetable(Workload of, List<Placed> placed, Instant bound, int sittings) {
+public record Timetable(Workload of, List<Placed> placed, Instant bound, int sittings, int fewest) {
 
     /** A piece of work, by number, in its time. */
     public record Placed(int piece, Instant start, Instant end) {}
@@ -43,6 +44,16 @@ public record Timetable(Workload of, List<Placed> placed, Instant bound, int sit
         }
     }
 
+    /**
+     * Finds better timetables by other means, such as a solver that is no Java. The same timetable gets the same answer, unless it is no
+     * longer wanted.
+     */
+    public interface Solver {
+
+        /** The same or a better one, with what could be proven; empty where it does not work on this machine. */
+        Optional<Timetable> better(Timetable known, BooleanSupplier unwanted);
+    }
+
     public Timetable {
         placed = List.copyOf(placed);
     }
@@ -58,14 +69,38 @@ public record Timetable(Workload of, List<Placed> placed, Instant bound, int sit
     }
 
     /**
-     * What is left of a timetable, planned anew: in the order it had unless another is better by more than a minute.
+     * What is left of a timetable, planned anew: in the order it had unless another is better by more than a minute. Where all went as it
+     * was planned, another is no better for being safer now that some is done. A first answer to the same workload is searched on from.
      *
      * @param workload what is left, from now on
      * @param unwanted asked on the way; the best so far is given once it is true
      */
     public Timetable goingOn(Workload workload, BooleanSupplier unwanted) {
         TimetableSearch search = new TimetableSearch(workload);
-        return search.best(search.known(this), unwanted);
+        return workload.equals(of) ? search.best(search.known(this), unwanted)
+                : search.goingOn(search.known(this), undisturbed(workload), unwanted);
+    }
+
+    private boolean undisturbed(Workload workload) {
+        Map<List<Object>, Instant> planned = new HashMap<>();
+        placed.forEach(p -> planned.put(TimetableSearch.name(of.pieces().get(p.piece)), p.start));
+        return workload.due().equals(of.due()) && goingOnAsItIs(workload).filter(t -> t.placed.stream().allMatch(
+                p -> !p.start.isAfter(planned.get(TimetableSearch.name(workload.pieces().get(p.piece))).plusSeconds(TimetableSearch.SAME))))
+                .isPresent();
+    }
+
+    /**
+     * The same in an order found elsewhere, if that is whole, fits, and is better by more than a minute in what matters.
+     *
+     * @param bound it is proven that nothing can make all stones ready sooner; empty for no proof
+     */
+    public Timetable improved(List<Integer> order, Optional<Instant> bound) {
+        return new TimetableSearch(of).improved(this, order, bound);
+    }
+
+    /** The sittings there are until a moment, those that come again week by week included. */
+    public List<Workload.Hours> hoursUntil(Instant last) {
+        return new TimetableSearch(of).hoursUntil(last);
     }
 
     /** What is left of it in the order it has, later where it must; empty where something else is to be done now. */
@@ -127,9 +162,11 @@ public record Timetable(Workload of, List<Placed> placed, Instant bound, int sit
                         Collections.min(List.of(longest, longer(p.hand(), times))), longer(p.dries(), times), p.load(), p.tool(),
                         p.when())).toList(),
                 of.waits().stream().map(w -> new Workload.Wait(w.before(), w.then(), longer(w.lag(), times),
-                        w.most().map(m -> Collections.max(List.of(m, longer(w.lag(), times)))))).toList(),
-                of.hours(),
-                of.from(), of.due(), of.drying());
+                        w.most().map(m -> Collections.max(List.of(m, longer(w.lag(), times)))), w.inAir())).toList(),
+                of.hours(), of.from(), of.due(), of.drying(),
+                new Workload.Shared(of.shared().places(),
+                        of.shared().stays().entrySet().stream().collect(Collectors.toMap(Map.Entry::getKey,
+                                s -> new Workload.Stay(s.getValue().place(), longer(s.getValue().after(), times))))));
         return new TimetableSearch(longer).inOrder(placed.stream().map(Placed::piece).toList());
     }
 

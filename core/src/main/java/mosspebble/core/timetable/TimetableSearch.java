@@ -8,6 +8,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.PriorityQueue;
 import java.util.SplittableRandom;
 import java.util.TreeMap;
@@ -18,10 +19,11 @@ import java.util.stream.IntStream;
 /**
  * Finds timetables. Pieces are dispatched one after the other into the hours, the most urgent of those that can begin soonest first, with
  * many tastes of urgency (multi-start priority rules; R. Kolisch and S. Hartmann 1999, as in {@link HandOrder}); then single pieces are
- * moved in the best order as long as that is better. What counts, in this order: pieces that are not done by when they should be, stones
- * that are late, by how much, stones that would be late if everything took a quarter longer, the number of sittings, the end, the time one
- * sits, changes of load and tool. The bound is that of one machine with heads and tails whose work may be interrupted (J. R. Jackson 1955),
- * within the hours. Times in seconds from the beginning.
+ * moved in the best orders as long as that is better. What counts, in this order: pieces that are not done by when they should be, stones
+ * that are late, by how much, stones that would be late if everything took a quarter longer, the number of sittings and the end together,
+ * when single stones are ready by and large, the time one sits, changes of load and tool. The bound is that of one machine with heads and
+ * tails whose work may be interrupted (J. R. Jackson 1955), within the hours; each place that holds one stone is such a machine too. Times
+ * in seconds from the beginning.
  */
 final class TimetableSearch {
 
@@ -33,15 +35,22 @@ final class TimetableSearch {
     private static final long WORK = 6_000_000;
     private static final int LEAST_TRIES = 20;
     private static final int MOST_TRIES = 400;
+    private static final int MOST_MOVES = 15_000;
 
     private static final long NEVER = Long.MAX_VALUE / 8;
 
     /** What is good enough to leave a known order as it is: so much later, seconds. */
-    private static final long SAME = 60;
+    static final long SAME = 60;
+
+    /** A sitting less is worth so much waiting, no more (our own judgement): seconds. */
+    private static final long SITTING = 2 * 24 * 3_600;
+
+    /** A stone that is ready some hours sooner is no better for it, seconds. */
+    private static final long HALF_DAY = 12 * 3_600;
 
     /** Places in a cost. */
     private static final int FRAGILE = 3;
-    private static final int SITTINGS = 4;
+    private static final int TOGETHER = 4;
     private static final int END = 5;
 
     /** Days that are due are kept even if everything takes so much longer, where that can be. */
@@ -71,6 +80,16 @@ final class TimetableSearch {
     private final long[][] lag;
     /** What comes after each piece is begun so long after its end at most; null where nothing lapses. */
     private final long[][] most;
+    /** Which waits depend on the room; null where all rooms are the usual one. */
+    private final boolean[][] inAir;
+    /** The same lags in the room where it dries quickest. */
+    private final long[][] leastLag;
+    /** Where the stone of each piece stands in the way of others; -1 for nowhere. */
+    private final int[] place;
+    /** How long after the end of each piece it stands there. */
+    private final long[] stays;
+    /** How many stones each place holds. */
+    private final int[] holds;
     /** The same times if everything takes longer; null where nothing is due. */
     private final Times slow;
     private final int[] needs;
@@ -98,16 +117,48 @@ final class TimetableSearch {
         this.lag = new long[n][];
         link(of.waits());
         this.most = of.waits().stream().anyMatch(w -> w.most().isPresent()) ? most(of.waits()) : null;
+        double quickest = of.hours().stream().mapToDouble(Workload.Hours::slower).min().orElse(1);
+        this.inAir = of.hours().stream().allMatch(h -> h.slower() == 1) ? null : inAir();
+        this.leastLag = inAir == null ? lag : leastLag(quickest);
+        List<String> places = List.copyOf(new TreeMap<>(of.shared().places()).keySet());
+        this.holds = places.stream().mapToInt(of.shared().places()::get).toArray();
+        this.place = IntStream.range(0, n).map(i -> Optional.ofNullable(of.shared().stays().get(i)).map(s -> places.indexOf(s.place()))
+                .orElse(-1)).toArray();
+        this.stays = IntStream.range(0, n).mapToLong(i -> Optional.ofNullable(of.shared().stays().get(i)).map(s -> s.after().toSeconds())
+                .orElse(0L)).toArray();
         this.sorted = of.sorted().stream().mapToInt(Integer::intValue).toArray();
         this.tail = tails();
         this.slow = of.due().isEmpty() ? null : slow();
-        this.week = of.hours().stream().map(h -> new long[] {Math.max(0, seconds(h.from())), seconds(h.to())}).filter(h -> h[1] > h[0])
-                .toList();
+        this.week = of.hours().stream().map(h -> new long[] {Math.max(0, seconds(h.from())), seconds(h.to()), permille(h)})
+                .filter(h -> h[1] > h[0]).toList();
         long first = of.hours().stream().mapToLong(h -> seconds(h.from())).min().orElse(0);
         long last = of.hours().stream().mapToLong(h -> seconds(h.to())).max().orElse(0);
         long seven = Duration.ofDays(7).toSeconds();
         this.period = seven * Math.max(1, (last - first + seven - 1) / seven);
         hours.addAll(week);
+    }
+
+    private static long permille(Workload.Hours hours) {
+        return Math.round(1000 * hours.slower());
+    }
+
+    private boolean[][] inAir() {
+        boolean[][] all = new boolean[n][];
+        int[] known = new int[n];
+        Arrays.setAll(all, i -> new boolean[behind[i].length]);
+        of.waits().forEach(w -> all[w.before()][known[w.before()]++] = w.inAir());
+        return all;
+    }
+
+    private long[][] leastLag(double quickest) {
+        long[][] least = new long[n][];
+        for (int i = 0; i < n; i++) {
+            least[i] = lag[i].clone();
+            for (int k = 0; k < least[i].length; k++) {
+                least[i][k] = inAir[i][k] ? (long) (quickest * lag[i][k]) : lag[i][k];
+            }
+        }
+        return least;
     }
 
     private long[][] most(List<Workload.Wait> waits) {
@@ -120,13 +171,13 @@ final class TimetableSearch {
         return all;
     }
 
-    /** What pieces take and dry, and what lies between them, in seconds. */
-    private record Times(long[] hand, long[] dries, long[][] lag) {}
+    /** What pieces take and dry, what lies between them, and how long their stones stand in the way, in seconds. */
+    private record Times(long[] hand, long[] dries, long[][] lag, long[] stays) {}
 
     private Times slow() {
         long longest = of.hours().stream().mapToLong(h -> h.length().toSeconds()).max().orElse(0);
         return new Times(Arrays.stream(longer(hand)).map(h -> Math.min(longest, h)).toArray(), longer(dries),
-                Arrays.stream(lag).map(TimetableSearch::longer).toArray(long[][]::new));
+                Arrays.stream(lag).map(TimetableSearch::longer).toArray(long[][]::new), longer(stays));
     }
 
     private static long[] longer(long[] times) {
@@ -170,7 +221,7 @@ final class TimetableSearch {
             int i = sorted[at];
             for (int k = 0; k < behind[i].length; k++) {
                 int j = behind[i][k];
-                longest[i] = Math.max(longest[i], lag[i][k] + hand[j] + longest[j]);
+                longest[i] = Math.max(longest[i], leastLag[i][k] + hand[j] + longest[j]);
             }
         }
         return longest;
@@ -213,7 +264,7 @@ final class TimetableSearch {
                 throw new IllegalArgumentException("With so few hours it would take longer than twenty years.");
             }
             for (Workload.Hours again : of.hours()) {
-                hours.add(new long[] {seconds(again.from()) + weeks, seconds(again.to()) + weeks});
+                hours.add(new long[] {seconds(again.from()) + weeks, seconds(again.to()) + weeks, permille(again)});
             }
         }
         return hours.get(k);
@@ -234,35 +285,58 @@ final class TimetableSearch {
         for (int i : sorted) {
             start[i] = begin(start[i], hand[i]);
             for (int k = 0; k < behind[i].length; k++) {
-                start[behind[i][k]] = Math.max(start[behind[i][k]], start[i] + hand[i] + lag[i][k]);
+                start[behind[i][k]] = Math.max(start[behind[i][k]], start[i] + hand[i] + leastLag[i][k]);
             }
         }
         return start;
     }
 
-    /** No timetable ends sooner: work may be interrupted, the longest tail of what can be worked at goes first. */
+    /** No timetable ends sooner. */
     long bound() {
         long[] head = heads();
-        Integer[] byHead = new Integer[n];
-        Arrays.setAll(byHead, i -> i);
+        long bound = machine(IntStream.range(0, n).toArray(), head, hand, tail, true);
+        for (int p = 0; p < holds.length; p++) {
+            if (holds[p] == 1) {
+                int at = p;
+                int[] there = IntStream.range(0, n).filter(i -> place[i] == at).toArray();
+                long[] stood = IntStream.range(0, n).mapToLong(i -> hand[i] + stays[i]).toArray();
+                long[] after = IntStream.range(0, n).mapToLong(i -> tail[i] - stays[i]).toArray();
+                bound = Math.max(bound, machine(there, head, stood, after, false));
+            }
+        }
+        return bound;
+    }
+
+    /**
+     * When one machine is through with some pieces and their tails: work may be interrupted, the longest tail of what can be worked at goes
+     * first.
+     *
+     * @param work how long each piece takes
+     * @param within whether there is time only in the sittings
+     */
+    private long machine(int[] some, long[] head, long[] work, long[] tail, boolean within) {
+        Integer[] byHead = Arrays.stream(some).boxed().toArray(Integer[]::new);
         Arrays.sort(byHead, Comparator.comparingLong(i -> head[i]));
         PriorityQueue<Integer> can = new PriorityQueue<>(Comparator.comparingLong((Integer i) -> -tail[i]).thenComparingInt(i -> i));
-        long[] left = hand.clone();
+        long[] left = work.clone();
         long now = 0;
         long most = 0;
         int next = 0;
-        while (next < n || !can.isEmpty()) {
+        while (next < some.length || !can.isEmpty()) {
             if (can.isEmpty()) {
                 now = Math.max(now, head[byHead[next]]);
             }
-            while (next < n && head[byHead[next]] <= now) {
+            while (next < some.length && head[byHead[next]] <= now) {
                 can.add(byHead[next++]);
             }
             int at = can.peek();
-            long[] sitting = hour(sitting(now));
-            now = Math.max(now, sitting[0]);
-            long until = Math.min(now + left[at], sitting[1]);
-            if (next < n) {
+            long until = now + left[at];
+            if (within) {
+                long[] sitting = hour(sitting(now));
+                now = Math.max(now, sitting[0]);
+                until = Math.min(now + left[at], sitting[1]);
+            }
+            if (next < some.length) {
                 until = Math.min(until, Math.max(now, head[byHead[next]]));
             }
             left[at] -= until - now;
@@ -275,9 +349,64 @@ final class TimetableSearch {
         return most;
     }
 
+    /**
+     * No timetable uses fewer sittings: all work fills so many of the longest ones, and what waits for each other, packed one after the
+     * other into the longest, takes so many.
+     */
+    int fewest() {
+        long longest = of.hours().stream().mapToLong(h -> h.length().toSeconds()).max().orElseThrow();
+        long[] count = new long[n];
+        long[] used = hand.clone();
+        Arrays.fill(count, 1);
+        long most = (Arrays.stream(hand).sum() + longest - 1) / longest;
+        for (int i : sorted) {
+            most = Math.max(most, count[i]);
+            for (int k = 0; k < behind[i].length; k++) {
+                int j = behind[i][k];
+                long together = used[i] + leastLag[i][k] + hand[j];
+                long then = together <= longest ? count[i] : count[i] + 1;
+                long filled = together <= longest ? together : hand[j];
+                if (then > count[j] || then == count[j] && filled > used[j]) {
+                    count[j] = then;
+                    used[j] = filled;
+                }
+            }
+        }
+        return (int) (n == 0 ? 0 : Math.max(1, most));
+    }
+
+    List<Workload.Hours> hoursUntil(Instant last) {
+        List<Workload.Hours> until = new ArrayList<>();
+        for (int k = 0; n > 0 && hour(k)[0] < seconds(last); k++) {
+            until.add(new Workload.Hours(instant(hour(k)[0]), instant(hour(k)[1]), hour(k)[2] / 1000.0));
+        }
+        return until;
+    }
+
+    /** The better of a known order and one that was found elsewhere. */
+    Timetable improved(Timetable known, List<Integer> order, Optional<Instant> proven) {
+        int[] before = known.placed().stream().mapToInt(Timetable.Placed::piece).toArray();
+        int[] found = order.stream().mapToInt(Integer::intValue).toArray();
+        boolean whole = Arrays.equals(Arrays.stream(found).sorted().toArray(), IntStream.range(0, n).toArray()) && fits(found);
+        int[] better = whole && !asGood(cost(before), cost(busy(found)), false) ? busy(found) : before;
+        Timetable table = timetable(Arrays.compare(cost(better), cost(before)) < 0 ? better : before);
+        Instant least = known.bound().isAfter(table.bound()) ? known.bound() : table.bound();
+        Instant bound = proven.filter(b -> b.isAfter(least) && !b.isAfter(table.end())).orElse(least);
+        return new Timetable(of, table.placed(), bound, table.sittings(), table.fewest());
+    }
+
+    private boolean fits(int[] order) {
+        int[] at = new int[n];
+        for (int k = 0; k < n; k++) {
+            at[order[k]] = k;
+        }
+        return of.waits().stream().allMatch(w -> at[w.before()] < at[w.then()]);
+    }
+
     /** A first answer: the best of the plain ways to go on. */
     Timetable quick() {
-        return timetable(n == 0 ? new int[0] : dispatched(FIRST_TRIES, new SplittableRandom(SEED), () -> false));
+        int[][] both = n == 0 ? new int[2][0] : dispatched(2 * FIRST_TRIES, new SplittableRandom(SEED), () -> false);
+        return timetable(better(both[0], both[1]));
     }
 
     /**
@@ -286,24 +415,40 @@ final class TimetableSearch {
      * @param known an order that is kept unless another is truly better; empty for none
      */
     Timetable best(List<Integer> known, BooleanSupplier unwanted) {
-        if (n == 0) {
-            return timetable(new int[0]);
-        }
+        return n == 0 ? timetable(new int[0]) : searched(numbers(known), false, false, unwanted);
+    }
+
+    /**
+     * The same where an order was followed until now: it is kept as well where nothing better comes to mind at once.
+     *
+     * @param undisturbed whether it is kept also where another would be safer
+     */
+    Timetable goingOn(List<Integer> known, boolean undisturbed, BooleanSupplier unwanted) {
+        return n == 0 ? timetable(new int[0]) : searched(numbers(known), true, undisturbed, unwanted);
+    }
+
+    private static int[] numbers(List<Integer> order) {
+        return order.stream().mapToInt(Integer::intValue).toArray();
+    }
+
+    private Timetable searched(int[] known, boolean followed, boolean undisturbed, BooleanSupplier unwanted) {
         int tries = (int) Math.max(LEAST_TRIES, Math.min(MOST_TRIES, WORK / Math.max(1, (long) n * n)));
         SplittableRandom random = new SplittableRandom(SEED);
-        int[] first = dispatched(tries, random, unwanted);
-        int[] before = known.stream().mapToInt(Integer::intValue).toArray();
-        if (before.length == n && asGood(cost(before), cost(first))) {
-            return timetable(before);
+        int[][] both = dispatched(tries, random, unwanted);
+        int[] first = better(both[0], both[1]);
+        if (followed && known.length == n && asGood(cost(known), cost(first), undisturbed)) {
+            return timetable(known);
         }
-        int[] found = most != null && n <= ALL_ORDERS ? all(first) : busy(moved(first, cost(first), random, unwanted));
-        return timetable(before.length == n && asGood(cost(before), cost(found)) ? before : found);
+        int[] found = most != null && n <= ALL_ORDERS ? all(first)
+                : Arrays.stream(both).filter(o -> o != null).map(o -> fewer(busy(moved(o, cost(o), random, unwanted)), unwanted))
+                        .reduce(this::better).orElseThrow();
+        return timetable(known.length == n && asGood(cost(known), cost(found), undisturbed) ? known : found);
     }
 
     /** Whether nothing that matters to the painter is worse, but for a minute. */
-    private static boolean asGood(long[] known, long[] found) {
+    private static boolean asGood(long[] known, long[] found, boolean undisturbed) {
         return Arrays.compare(known, 0, 2, found, 0, 2) <= 0 && known[2] <= found[2] + SAME
-                && known[FRAGILE] <= found[FRAGILE] && known[SITTINGS] <= found[SITTINGS]
+                && (undisturbed || known[FRAGILE] <= found[FRAGILE]) && known[TOGETHER] <= found[TOGETHER] + SAME
                 && known[END] <= found[END] + SAME;
     }
 
@@ -339,24 +484,61 @@ final class TimetableSearch {
         }
     }
 
-    private int[] dispatched(int tries, SplittableRandom random, BooleanSupplier unwanted) {
-        int[] best = null;
-        long[] cost = null;
+    /**
+     * The best orders by two rules: what has the longest way to go comes first; what must be begun soonest for all to be ready in the best
+     * time known, within the hours. One that was not tried is null.
+     */
+    private int[][] dispatched(int tries, SplittableRandom random, BooleanSupplier unwanted) {
+        int[][] best = new int[2][];
+        long[][] cost = new long[2][];
         long[] must = must();
-        for (int attempt = 0; attempt < tries && (best == null || !unwanted.getAsBoolean()); attempt++) {
+        long[] late = null;
+        for (int attempt = 0; attempt < tries && (best[0] == null || !unwanted.getAsBoolean()); attempt++) {
+            boolean plain = attempt < FIRST_TRIES * 2;
+            int rule = attempt >= FIRST_TRIES && (plain || attempt % 2 == 0) ? 1 : 0;
+            late = rule == 1 && late == null ? late(cost[0][END]) : late;
             double[] urgent = new double[n];
             for (int i = 0; i < n; i++) {
-                double own = tail[i] * (attempt < FIRST_TRIES ? 1 : random.nextDouble(0.7, 1.3));
-                urgent[i] = Math.min(due[stone[i]] - own, must[i]);
+                double taste = plain ? 1 : random.nextDouble(0.7, 1.3);
+                double own = rule == 1 ? cost[0][END] - (cost[0][END] - late[i]) * taste : due[stone[i]] - tail[i] * taste;
+                urgent[i] = Math.min(own, must[i]);
             }
-            int[] order = dispatched(urgent, PATIENCE[attempt < FIRST_TRIES ? attempt : random.nextInt(PATIENCE.length)]);
+            int[] order = dispatched(urgent, PATIENCE[plain ? attempt % FIRST_TRIES : random.nextInt(PATIENCE.length)]);
             long[] now = cost(order);
-            if (cost == null || Arrays.compare(now, cost) < 0) {
-                best = order;
-                cost = now;
+            if (cost[rule] == null || Arrays.compare(now, cost[rule]) < 0) {
+                best[rule] = order;
+                cost[rule] = now;
             }
         }
         return best;
+    }
+
+    private int[] better(int[] one, int[] other) {
+        return one == null || other != null && Arrays.compare(cost(other), cost(one)) < 0 ? other : one;
+    }
+
+    /** When each piece must be begun at the latest, within the hours, so that its stone is ready when it is due, or by an end. */
+    private long[] late(long end) {
+        long[] late = new long[n];
+        for (int at = n - 1; at >= 0; at--) {
+            int i = sorted[at];
+            long by = Math.min(latest[i], Math.min(end, due[stone[i]]) - dries[i]);
+            for (int k = 0; k < behind[i].length; k++) {
+                by = Math.min(by, late[behind[i][k]] - lag[i][k]);
+            }
+            late[i] = latest(by, hand[i]);
+        }
+        return late;
+    }
+
+    /** The latest beginning of a piece that is done by a time, in one sitting; where there is none, as if one sat at any time. */
+    private long latest(long by, long hand) {
+        for (int k = by - hand < 0 ? -1 : sitting(by - hand); k >= 0; k--) {
+            if (hour(k)[0] + hand <= Math.min(by, hour(k)[1])) {
+                return Math.min(by, hour(k)[1]) - hand;
+            }
+        }
+        return by - hand;
     }
 
     /** By when each piece must be done so that all that should be done by a certain time can be. */
@@ -389,15 +571,10 @@ final class TimetableSearch {
         Integer[] order = new Integer[n];
         Arrays.setAll(order, i -> i);
         Arrays.sort(order, Comparator.comparingDouble(i -> urgent[i]));
-        int[] at = new int[n];
-        for (int k = 0; k < n; k++) {
-            at[order[k]] = k;
-        }
-        boolean fits = of.waits().stream().allMatch(w -> at[w.before()] < at[w.then()]);
-        return fits ? List.of(order) : List.of();
+        return fits(Arrays.stream(order).mapToInt(Integer::intValue).toArray()) ? List.of(order) : List.of();
     }
 
-    private static List<Object> name(Workload.Piece piece) {
+    static List<Object> name(Workload.Piece piece) {
         return List.of(piece.stone(), piece.step(), piece.part());
     }
 
@@ -411,9 +588,61 @@ final class TimetableSearch {
         return Arrays.compare(cost(busy), cost(order)) <= 0 ? busy : order;
     }
 
+    /** Does without single sittings where that is better, the one with the least work first. */
+    private int[] fewer(int[] order, BooleanSupplier unwanted) {
+        int[] best = order;
+        long[] least = cost(best);
+        for (boolean again = true; again && !unwanted.getAsBoolean();) {
+            again = false;
+            long[] start = starts(best);
+            List<List<Integer>> sat = new ArrayList<>();
+            int last = -1;
+            for (int i : best) {
+                int in = sitting(start[i]);
+                if (in != last) {
+                    sat.add(new ArrayList<>());
+                    last = in;
+                }
+                sat.get(sat.size() - 1).add(i);
+            }
+            int[] byWork = IntStream.range(0, sat.size() - 1).boxed()
+                    .sorted(Comparator.comparingLong(k -> sat.get(k).stream().mapToLong(i -> hand[i]).sum())).mapToInt(k -> k).toArray();
+            for (int k : byWork) {
+                int[] tried = after(best, sat.get(k), sat.get(k + 1).get(0));
+                long[] now = cost(tried);
+                if (Arrays.compare(now, least) < 0) {
+                    best = tried;
+                    least = now;
+                    again = true;
+                    break;
+                }
+            }
+        }
+        return best;
+    }
+
+    /** An order with some pieces put off until another is done, and with them what waits for them. */
+    private int[] after(int[] order, List<Integer> some, int other) {
+        double[] key = new double[n];
+        for (int k = 0; k < n; k++) {
+            key[order[k]] = k;
+        }
+        double behindIt = key[other] + 0.5;
+        some.forEach(i -> key[i] = behindIt);
+        int[] open = needs.clone();
+        PriorityQueue<Integer> can = new PriorityQueue<>(Comparator.comparingDouble((Integer i) -> key[i]).thenComparingInt(i -> i));
+        IntStream.range(0, n).filter(i -> open[i] == 0).forEach(can::add);
+        int[] put = new int[n];
+        for (int k = 0; k < n; k++) {
+            put[k] = can.remove();
+            Arrays.stream(behind[put[k]]).filter(j -> --open[j] == 0).forEach(can::add);
+        }
+        return put;
+    }
+
     /** Takes single pieces to other places as long as that is better: so many tries, the same ones each time. */
     private int[] moved(int[] order, long[] cost, SplittableRandom random, BooleanSupplier unwanted) {
-        long tries = Math.min(20_000, WORK / Math.max(1, n));
+        long tries = Math.min(MOST_MOVES, WORK / 2 / Math.max(1, n));
         int[] best = order;
         long[] least = cost;
         for (long k = 0; k < tries && !unwanted.getAsBoolean(); k++) {
@@ -455,26 +684,31 @@ final class TimetableSearch {
             }
         }
         int[] order = new int[n];
+        Times times = new Times(hand, dries, lag, stays);
+        Stands stands = new Stands();
         long now = 0;
         int inHand = -1;
         for (int placed = 0; placed < n; placed++) {
             long soonest = Long.MAX_VALUE;
             for (int i : can) {
-                soonest = Math.min(soonest, begin(Math.max(now, free[i]), hand[i]));
+                soonest = Math.min(soonest, begin(Math.max(now, Math.max(free[i], stands.free(i))), hand[i]));
             }
             int best = -1;
             for (int i : can) {
-                if (begin(Math.max(now, free[i]), hand[i]) <= soonest + patience && (best < 0 || before(i, best, urgent, inHand))) {
+                if (begin(Math.max(now, Math.max(free[i], stands.free(i))), hand[i]) <= soonest + patience
+                        && (best < 0 || before(i, best, urgent, inHand))) {
                     best = i;
                 }
             }
             order[placed] = best;
             can.remove(Integer.valueOf(best));
-            now = begin(Math.max(now, free[best]), hand[best]) + hand[best];
+            long start = begin(Math.max(now, Math.max(free[best], stands.free(best))), hand[best]);
+            now = start + hand[best];
+            stands.take(best, now + stays[best]);
             inHand = best;
             for (int k = 0; k < behind[best].length; k++) {
                 int j = behind[best][k];
-                free[j] = Math.max(free[j], now + lag[best][k]);
+                free[j] = Math.max(free[j], now + lag(times, best, k, start));
                 urgent[j] = most == null ? urgent[j] : Math.min(urgent[j], now + most[best][k] - hand[j]);
                 if (--open[j] == 0) {
                     can.add(j);
@@ -494,7 +728,7 @@ final class TimetableSearch {
     }
 
     private long[] starts(int[] order) {
-        return starts(order, new Times(hand, dries, lag));
+        return starts(order, new Times(hand, dries, lag, stays));
     }
 
     /** As soon as can be; what would lapse before what follows it is put off, where that helps. */
@@ -529,15 +763,51 @@ final class TimetableSearch {
     private long[] starts(int[] order, Times times, long[] least) {
         long[] free = least.clone();
         long[] start = new long[n];
+        Stands stands = new Stands();
         long now = 0;
         for (int i : order) {
-            start[i] = begin(Math.max(now, free[i]), times.hand[i]);
+            start[i] = begin(Math.max(now, Math.max(free[i], stands.free(i))), times.hand[i]);
             now = start[i] + times.hand[i];
+            stands.take(i, now + times.stays[i]);
             for (int k = 0; k < behind[i].length; k++) {
-                free[behind[i][k]] = Math.max(free[behind[i][k]], now + times.lag[i][k]);
+                free[behind[i][k]] = Math.max(free[behind[i][k]], now + lag(times, i, k, start[i]));
             }
         }
         return start;
+    }
+
+    /** What lies between a piece and what follows it, which depends on the room it is done in. */
+    private long lag(Times times, int i, int k, long start) {
+        return inAir == null || !inAir[i][k] ? times.lag[i][k] : times.lag[i][k] * hour(sitting(start))[2] / 1000;
+    }
+
+    /** Until when the shared places are taken: each piece begins no sooner than the one before, so that no gap is left to be filled. */
+    private final class Stands {
+
+        private final long[][] taken = new long[holds.length][];
+
+        Stands() {
+            Arrays.setAll(taken, p -> new long[holds[p]]);
+        }
+
+        /** When there is room for a piece. */
+        long free(int i) {
+            return place[i] < 0 ? 0 : taken[place[i]][first(place[i])];
+        }
+
+        void take(int i, long until) {
+            if (place[i] >= 0) {
+                taken[place[i]][first(place[i])] = until;
+            }
+        }
+
+        private int first(int at) {
+            int first = 0;
+            for (int k = 1; k < taken[at].length; k++) {
+                first = taken[at][k] < taken[at][first] ? k : first;
+            }
+            return first;
+        }
     }
 
     /** Stones that are late if everything takes a quarter longer. */
@@ -551,8 +821,8 @@ final class TimetableSearch {
     }
 
     /**
-     * Pieces done too late, stones that are late, by how much together, stones that might be late, sittings, the end, the time one sits,
-     * loads and tools taken up.
+     * Pieces done too late, stones that are late, by how much together, stones that might be late, sittings and the end, the end, when the
+     * single stones are ready in half days together, the time one sits, loads and tools taken up.
      */
     private long[] cost(int[] order) {
         long[] start = starts(order);
@@ -580,7 +850,9 @@ final class TimetableSearch {
             }
         }
         long[] sat = sat(start, order);
-        return new long[] {missed, late, much, fragile(order), sat[0], Arrays.stream(ready).max().orElse(0), sat[1], loads, tools};
+        long end = Arrays.stream(ready).max().orElse(0);
+        return new long[] {missed, late, much, fragile(order), end + sat[0] * SITTING, end,
+            Arrays.stream(ready).map(r -> r / HALF_DAY).sum(), sat[1], loads, tools};
     }
 
     /** How many sittings are used, and how long one sits in all of them, from the first piece to the last. */
@@ -630,6 +902,6 @@ final class TimetableSearch {
         for (int i : order) {
             placed.add(new Timetable.Placed(i, instant(start[i]), instant(start[i] + hand[i])));
         }
-        return new Timetable(of, placed, instant(n == 0 ? 0 : bound()), (int) sat(start, order)[0]);
+        return new Timetable(of, placed, instant(n == 0 ? 0 : bound()), (int) sat(start, order)[0], fewest());
     }
 }

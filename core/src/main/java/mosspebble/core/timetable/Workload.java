@@ -19,9 +19,10 @@ import java.util.TreeMap;
  * @param from when it begins
  * @param due by stone, when it should be ready, cured and all
  * @param drying by stone, when what is done on it already is dry
+ * @param shared places at which stones stand in each other's way
  */
 public record Workload(List<Piece> pieces, List<Wait> waits, List<Hours> hours, Instant from, Map<String, Instant> due,
-        Map<String, Instant> drying) {
+        Map<String, Instant> drying, Shared shared) {
 
     /** Most pieces of work: 200 stones of 50. */
     public static final int MOST = 10_000;
@@ -80,12 +81,13 @@ public record Workload(List<Piece> pieces, List<Wait> waits, List<Hours> hours, 
      * One piece, by number, is begun so long after the end of another, or later.
      *
      * @param most but not later than so long after it, such as leaf on size that is tacky; empty for any time
+     * @param inAir whether it depends on the room how long it takes: the lag is that of the usual one
      */
-    public record Wait(int before, int then, Duration lag, Optional<Duration> most) {
+    public record Wait(int before, int then, Duration lag, Optional<Duration> most, boolean inAir) {
 
-        /** From then on at any time. */
+        /** From then on at any time, whatever the room. */
         public Wait(int before, int then, Duration lag) {
-            this(before, then, lag, Optional.empty());
+            this(before, then, lag, Optional.empty(), false);
         }
 
         public Wait {
@@ -95,9 +97,22 @@ public record Workload(List<Piece> pieces, List<Wait> waits, List<Hours> hours, 
         }
     }
 
-    /** A sitting: time at the table. */
-    public record Hours(Instant from, Instant to) {
+    /**
+     * A sitting: time at the table.
+     *
+     * @param slower so many times as long as in the usual room it takes to dry what is laid in it, 0.05 to 50
+     */
+    public record Hours(Instant from, Instant to, double slower) {
+
+        /** In the usual room. */
+        public Hours(Instant from, Instant to) {
+            this(from, to, 1);
+        }
+
         public Hours {
+            if (!(slower >= 0.05 && slower <= 50)) {
+                throw new IllegalArgumentException("Paint dries 0.05 to 50 times as long as usual, was " + slower + ".");
+            }
             if (!from.isBefore(to)) {
                 throw new IllegalArgumentException("A sitting ends after it begins, not at " + to + " where it begins at " + from + ".");
             }
@@ -108,9 +123,47 @@ public record Workload(List<Piece> pieces, List<Wait> waits, List<Hours> hours, 
         }
     }
 
-    /** Nothing is done yet. */
+    /**
+     * A place that holds few stones.
+     *
+     * @param place such as a lamp, or the box one sprays in
+     * @param after from the beginning of the piece until so long after its end the stone stands there
+     */
+    public record Stay(String place, Duration after) {
+        public Stay {
+            if (after.isNegative()) {
+                throw new IllegalArgumentException("times must not be negative");
+            }
+        }
+    }
+
+    /**
+     * Where stones stand in each other's way.
+     *
+     * @param places by name, how many stones there is room for, at least one
+     * @param stays by number of the piece, where its stone stands
+     */
+    public record Shared(Map<String, Integer> places, Map<Integer, Stay> stays) {
+
+        public static final Shared NONE = new Shared(Map.of(), Map.of());
+
+        public Shared {
+            places = Map.copyOf(new TreeMap<>(places));
+            stays = Map.copyOf(new TreeMap<>(stays));
+            if (places.values().stream().anyMatch(room -> room < 1)) {
+                throw new IllegalArgumentException("A place holds at least one stone.");
+            }
+            for (Stay stay : stays.values()) {
+                if (!places.containsKey(stay.place)) {
+                    throw new IllegalArgumentException("there is no place named " + stay.place);
+                }
+            }
+        }
+    }
+
+    /** Nothing is done yet, and nothing is in the way of anything. */
     public Workload(List<Piece> pieces, List<Wait> waits, List<Hours> hours, Instant from, Map<String, Instant> due) {
-        this(pieces, waits, hours, from, due, Map.of());
+        this(pieces, waits, hours, from, due, Map.of(), Shared.NONE);
     }
 
     public Workload {

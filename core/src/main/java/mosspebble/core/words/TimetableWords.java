@@ -13,16 +13,21 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import mosspebble.core.blend.Share;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.Shelf;
+import mosspebble.core.drying.Climate;
+import mosspebble.core.drying.Drying;
 import mosspebble.core.plan.InTime;
 import mosspebble.core.plan.ManyStones;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.SittingPage;
 import mosspebble.core.plan.Step;
 import mosspebble.core.project.Diary;
+import mosspebble.core.project.Room;
 import mosspebble.core.project.Side;
 import mosspebble.core.timetable.Durations;
 import mosspebble.core.timetable.Learned;
@@ -51,6 +56,10 @@ public final class TimetableWords {
             "The ground", "FILL", "Filling", "SHADE", "Shading", "DETAIL", "Details", "OUTLINE", "Outlines", "HIGHLIGHT", "Highlights",
             "SEAL", "Sealing");
 
+    /** Where the solver cannot be loaded. */
+    public static final String WITHOUT_SOLVER = "The solver that proves more does not run on this machine; the plan is the best of the "
+            + "program's own search.";
+
     private TimetableWords() {}
 
     /** "Sunday 11:20" within a week of the beginning, else with the date. */
@@ -63,6 +72,50 @@ public final class TimetableWords {
         String here = moment(table.end(), table.of().from(), zone);
         return table.proven() ? "All are ready on " + here + "; sooner is not possible."
                 : "All cannot be ready before " + moment(table.bound(), table.of().from(), zone) + "; this plan: " + here + ".";
+    }
+
+    /** How many sittings are used, and whether fewer could do. */
+    public static String sittings(Timetable table) {
+        String these = Words.upper(Words.number(table.sittings())) + (table.sittings() == 1 ? " sitting" : " sittings");
+        return these + (table.sittings() <= table.fewest() ? ", the fewest there can be."
+                : "; it takes " + Words.number(table.fewest()) + " at least.");
+    }
+
+    /** Headline of the room of one day. */
+    public static String roomOn(LocalDate date) {
+        return "The room on " + day(date);
+    }
+
+    /** "12 °C" */
+    public static String degrees(Climate air) {
+        return Numbers.text(air.temperature().value(), 0) + " °C";
+    }
+
+    /** What the room is like on a day, and what that makes of drying. */
+    public static String room(Room room, LocalDate date) {
+        Climate air = room.on(date);
+        String is = degrees(air) + " and " + Numbers.text(100 * air.humidity(), 0) + " % humidity";
+        if (!room.days().containsKey(date)) {
+            return "As usual: " + is + ".";
+        }
+        double slower = room.slower(date);
+        return Words.upper(is) + ": what is laid dries in " + Numbers.text(slower, slower < 10 ? 1 : 0) + " times the usual time."
+                + (air.temperature().value() < Drying.COLDEST ? " Acrylics form no film below " + Numbers.text(Drying.COLDEST, 0) + " °C."
+                        : "");
+    }
+
+    /** Sittings in which paint is laid where it is too cold for it; empty for none. */
+    public static Optional<String> tooCold(Timetable table, Room room, ZoneId zone) {
+        Set<Integer> paint = table.of().waits().stream().filter(Workload.Wait::inAir).map(Workload.Wait::before)
+                .collect(Collectors.toSet());
+        List<String> cold = table.placed().stream().filter(p -> paint.contains(p.piece()))
+                .map(p -> p.start().atZone(zone).toLocalDate()).distinct()
+                .filter(d -> room.days().containsKey(d) && room.on(d).temperature().value() < Drying.COLDEST).sorted().limit(MOST_BROKEN)
+                .map(WEEKDAY::format).toList();
+        return cold.isEmpty() ? Optional.empty()
+                : Optional.of("Too cold to paint on " + Words.list(cold) + ": below "
+                        + Numbers.text(Drying.COLDEST, 0)
+                        + " °C acrylics form no film. Warm the room, or take the sitting out; the label decides.");
     }
 
     /** When a stone is ready, and what that means for the day it is due. */
@@ -108,7 +161,7 @@ public final class TimetableWords {
         long late = longer.ready().values().stream().filter(r -> !r.late().isZero()).count();
         long before = table.ready().values().stream().filter(r -> !r.late().isZero()).count();
         List<String> breaks = broken(table, longer, zone);
-        return "If everything takes a quarter longer, all are ready " + Durations.words(Duration.between(table.end(), longer.end()))
+        return "If all takes a quarter longer: ready " + Durations.words(Duration.between(table.end(), longer.end()))
                 + " later" + (more > 0 ? ", in " + Words.number(more) + " more " + (more == 1 ? "sitting" : "sittings") : "")
                 + (late > before ? "; " + Words.number((int) (late - before)) + " more would be late" : "")
                 + (breaks.isEmpty() ? "" : "; too short then: " + Words.list(breaks)) + ".";
@@ -145,6 +198,11 @@ public final class TimetableWords {
     /** "Fri 27 November" */
     public static String day(LocalDate date) {
         return DAY_SHORT.format(date);
+    }
+
+    /** "Fri 27 Nov" */
+    public static String shortDay(LocalDate date) {
+        return LATER.format(date);
     }
 
     /** What a step takes this painter: tool, hand, what it waits. */

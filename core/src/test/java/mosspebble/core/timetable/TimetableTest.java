@@ -111,7 +111,7 @@ class TimetableTest {
             }
             List<Workload.Wait> waits = lags.getOrDefault(known[0], List.of()).stream()
                     .map(l -> new Workload.Wait(Integer.parseInt(l[1]), Integer.parseInt(l[2]), Duration.ofMinutes(Long.parseLong(l[3])),
-                            l[4].isBlank() ? Optional.empty() : Optional.of(Duration.ofMinutes(Long.parseLong(l[4])))))
+                            l[4].isBlank() ? Optional.empty() : Optional.of(Duration.ofMinutes(Long.parseLong(l[4]))), false))
                     .toList();
             Timetable found = Timetable.of(new Workload(pieces, waits, ALWAYS, START, Map.of()));
             holds(found);
@@ -129,17 +129,18 @@ class TimetableTest {
         List<Workload.Piece> pieces = List.of(piece("owl", 0, 10, 0), piece("owl", 1, 20, 0));
         List<Workload.Hours> evenings = List.of(hours(0, 45), hours(1_440, 1_560));
         Timetable tacky = Timetable.of(new Workload(pieces,
-                List.of(new Workload.Wait(0, 1, Duration.ofMinutes(30), Optional.of(Duration.ofMinutes(240)))), evenings, START, Map.of()));
+                List.of(new Workload.Wait(0, 1, Duration.ofMinutes(30), Optional.of(Duration.ofMinutes(240)), false)), evenings, START,
+                Map.of()));
         assertThat(tacky.missed()).isEmpty();
         assertThat(tacky.placed().get(0).start()).as("not tonight").isEqualTo(at(1_440));
         assertThat(tacky.placed().get(1).start()).isEqualTo(at(1_480));
         Timetable dry = Timetable.of(new Workload(pieces, List.of(wait(0, 1, 30)), evenings, START, Map.of()));
         assertThat(dry.placed().get(0).start()).as("what only dries is begun at once").isEqualTo(START);
         Timetable never = Timetable.of(new Workload(pieces,
-                List.of(new Workload.Wait(0, 1, Duration.ofMinutes(200), Optional.of(Duration.ofMinutes(240)))), evenings, START,
+                List.of(new Workload.Wait(0, 1, Duration.ofMinutes(200), Optional.of(Duration.ofMinutes(240)), false)), evenings, START,
                 Map.of()));
         assertThat(never.missed()).as("no evening is long enough for both").containsExactly(1);
-        assertThatThrownBy(() -> new Workload.Wait(0, 1, Duration.ofMinutes(5), Optional.of(Duration.ofMinutes(4)))).isInstanceOf(
+        assertThatThrownBy(() -> new Workload.Wait(0, 1, Duration.ofMinutes(5), Optional.of(Duration.ofMinutes(4)), false)).isInstanceOf(
                 IllegalArgumentException.class);
     }
 
@@ -192,7 +193,7 @@ class TimetableTest {
             };
             return new Workload.Piece(p.stone(), p.step(), p.part(), p.hand(), p.dries(), p.load(), p.tool(), when);
         }).toList();
-        return new Workload(pieces, of.waits(), of.hours(), of.from(), of.due(), Map.of("cured", at(9)));
+        return new Workload(pieces, of.waits(), of.hours(), of.from(), of.due(), Map.of("cured", at(9)), Workload.Shared.NONE);
     }
 
     @Test
@@ -254,7 +255,7 @@ class TimetableTest {
     }
 
     /** Nothing before what it waits for, hands never at two places, nothing beyond a sitting. */
-    private static void holds(Timetable table) {
+    static void holds(Timetable table) {
         Workload of = table.of();
         assertThat(table.placed()).extracting(Timetable.Placed::piece).containsExactlyInAnyOrderElementsOf(
                 IntStream.range(0, of.pieces().size()).boxed().toList());
@@ -267,19 +268,31 @@ class TimetableTest {
             free = each.end();
             start[each.piece()] = each.start();
             end[each.piece()] = each.end();
-            long week = Duration.ofDays(7).toSeconds();
-            assertThat(of.hours()).as("%s to %s lies in a sitting", each.start(), each.end()).anyMatch(h -> {
-                long over = Math.floorDiv(Duration.between(h.from(), each.start()).toSeconds(), week) * week;
-                return over >= 0 && !each.end().isAfter(h.to().plusSeconds(over));
-            });
+            assertThat(of.hours()).as("%s to %s lies in a sitting", each.start(), each.end())
+                    .anyMatch(h -> within(h, each.start(), each.end()));
         }
         for (Workload.Wait wait : of.waits()) {
-            assertThat(start[wait.then()]).isAfterOrEqualTo(end[wait.before()].plus(wait.lag()));
+            double slower = wait.inAir() ? of.hours().stream().filter(h -> within(h, start[wait.before()], end[wait.before()]))
+                    .mapToDouble(Workload.Hours::slower).min().orElseThrow() : 1;
+            assertThat(start[wait.then()])
+                    .isAfterOrEqualTo(end[wait.before()].plusSeconds((long) Math.floor((slower - 0.001) * wait.lag().toSeconds())));
         }
+        of.shared().stays().forEach((i, stay) -> assertThat(of.shared().stays().entrySet().stream()
+                .filter(o -> o.getValue().place().equals(stay.place()) && !start[o.getKey()].isAfter(start[i])
+                        && end[o.getKey()].plus(o.getValue().after()).isAfter(start[i]))
+                .count()).as("stones at one place").isLessThanOrEqualTo(of.shared().places().get(stay.place())));
         assertThat(table.bound()).isBeforeOrEqualTo(table.end());
+        assertThat(table.fewest()).isLessThanOrEqualTo(table.sittings());
     }
 
-    private static Workload random(SplittableRandom random) {
+    /** Whether it lies in a sitting, or in the same one of a later week. */
+    private static boolean within(Workload.Hours hours, Instant start, Instant end) {
+        long week = Duration.ofDays(7).toSeconds();
+        long over = Math.floorDiv(Duration.between(hours.from(), start).toSeconds(), week) * week;
+        return over >= 0 && !end.isAfter(hours.to().plusSeconds(over));
+    }
+
+    static Workload random(SplittableRandom random) {
         List<Workload.Piece> pieces = new ArrayList<>();
         List<Workload.Wait> waits = new ArrayList<>();
         int stones = random.nextInt(1, 6);
