@@ -216,6 +216,32 @@ class SittingStageTest {
     }
 
     @Test
+    void aColdDayIsToldByItsNameAndSaysWhatThatBreaks() throws Exception {
+        Turned clock = new Turned("2026-11-27T18:40:00");
+        try (Driver app = new Driver(folder.resolve("s.pebble"), clock, "snail")) {
+            sitting(app);
+            LocalDate day = LocalDate.of(2026, 11, 28);
+            app.click("#room-" + day);
+            assertThat(app.text("#day-slower")).startsWith("As usual: 19 °C and 55 %");
+            app.type("#day-temperature", "cold");
+            assertThat(app.text("#day-temperature-problem")).contains("is not a number");
+            app.type("#day-temperature", "8");
+            app.until("the cold is told", () -> app.present("#too-cold") && app.text("#too-cold").contains("Sat 28"));
+            assertThat(app.text("#day-slower")).contains("8 °C", "times the usual time", "no film below 10 °C");
+            assertThat(app.text("#room-" + day)).isEqualTo("Sat 28 Nov · 8 °C");
+            assertThat(app.text("#temperature")).as("the usual room").isEqualTo("19");
+            app.click("#day-usual");
+            app.until("all is as usual", () -> !app.present("#too-cold") && app.text("#room-" + day).equals("Sat 28 November"));
+            app.click("#day-probe");
+            app.until("the probe was read", () -> app.text("#room-" + day).contains("°C"));
+            app.type("#sprayed", "0");
+            assertThat(app.text("#sprayed-problem")).contains("1 to 50");
+            app.type("#sprayed", "9");
+            assertThat(app.text("#sprayed")).isEqualTo("9");
+        }
+    }
+
+    @Test
     void aPassThatTookFarTooLongIsAskedAbout() throws Exception {
         Turned clock = new Turned("2026-11-28T14:00:10");
         try (Driver app = new Driver(folder.resolve("s.pebble"), clock, "snail")) {

@@ -2,13 +2,19 @@ package mosspebble.bench;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.SplittableRandom;
+import mosspebble.core.plan.ManyStones;
+import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.project.Diary;
+import mosspebble.core.project.Room;
 import mosspebble.core.timetable.Timetable;
 import mosspebble.core.timetable.Workload;
+import mosspebble.instruments.CpSatSolver;
 
 /** How near timetables come to what no timetable can beat, and in what time, on made-up stones: first answer and best. */
 final class Timetables {
@@ -70,6 +76,24 @@ final class Timetables {
                                 + "| best %.2f s, %.2f %% |"
                                 + " wanted: 0.2 s (30 stones 1 s), then within 2 %% in 3 s (30 stones 5 %% in 15 s) |%n",
                         size[0], size[1], evenings ? "evenings" : "always", SEEDS, seconds, 100 * first, slowest, 100 * best);
+            }
+        }
+    }
+
+    /** The demo's stones in three kinds of weeks: sittings, and what the solver adds. */
+    static void print(List<PaintPlan> plans, Room room) {
+        String[] weeks = {"Mon-Fri 19:00-21:00, Sat-Sun 14:00-18:00", "Mon-Sun 19:00-20:00", "Mon 9-11, Wed 19-22, Sat 10-16"};
+        for (String week : weeks) {
+            for (int stones : new int[] {3, plans.size()}) {
+                Timetable found = Timetable.of(ManyStones.workload(plans.subList(0, stones), Diary.USUAL.withWeek(week), room, START,
+                        ZoneOffset.UTC));
+                long begin = System.nanoTime();
+                Timetable better = new CpSatSolver().better(found, () -> false).orElse(found);
+                System.out.printf(Locale.ROOT,
+                        "| %d stones of the demo, %s | %d sittings, at least %d; %.2f %% over the bound | with the solver %d, %.2f %%, in "
+                                + "%.2f s | no goal |%n",
+                        stones, week, found.sittings(), found.fewest(), 100 * gap(found), better.sittings(), 100 * gap(better),
+                        (System.nanoTime() - begin) / 1e9);
             }
         }
     }

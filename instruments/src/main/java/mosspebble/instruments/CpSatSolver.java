@@ -40,6 +40,9 @@ public final class CpSatSolver implements Timetable.Solver {
     /** More pieces than this are left to the search in Java. */
     private static final int MOST = 1_500;
 
+    /** So near the bound, as a share of the whole, it is not asked. */
+    private static final double NEAR = 0.001;
+
     private static final int SEED = 4711;
     private static final long LOOK_MS = 40;
 
@@ -80,12 +83,18 @@ public final class CpSatSolver implements Timetable.Solver {
         }
         Timetable best = known;
         for (boolean keeps : new boolean[] {false, true}) {
-            if (best.of().pieces().size() <= MOST && !best.proven() && !unwanted.getAsBoolean()) {
+            if (best.of().pieces().size() <= MOST && far(best) && !unwanted.getAsBoolean()) {
                 Found found = new Model(best, keeps).solve(work, unwanted);
                 best = best.improved(found.order, found.bound);
             }
         }
         return Optional.of(best);
+    }
+
+    /** Whether there is anything to be won. */
+    private static boolean far(Timetable known) {
+        long whole = Duration.between(known.of().from(), known.end()).toSeconds();
+        return Duration.between(known.bound(), known.end()).toSeconds() > NEAR * whole;
     }
 
     /**
