@@ -160,7 +160,40 @@ public final class Main implements Callable<Integer> {
 
     public static void main(String[] args) {
         System.setProperty("java.awt.headless", "true");
-        System.exit(commandLine().execute(args));
+        System.exit(opens(args) ? 0 : commandLine().execute(args));
+    }
+
+    /**
+     * Opens the window where nothing is asked for but which studio: what is wanted nearly always, read without the library for command
+     * lines, which takes a fifth of a second to load.
+     *
+     * @return false for anything else, or where something is wrong with it
+     */
+    private static boolean opens(String[] args) {
+        Optional<MossPebbleApp.Wish> plain = plain(args);
+        plain.ifPresent(wish -> MossPebbleApp.launchWith(wish, Clock.systemDefaultZone()));
+        return plain.isPresent();
+    }
+
+    /** Nothing, or {@code demo}, each with {@code --studio FILE} or {@code --studio=FILE}; empty for anything else. */
+    static Optional<MossPebbleApp.Wish> plain(String[] args) {
+        boolean demo = args.length > 0 && args[0].equals("demo");
+        List<String> rest = List.of(args).subList(demo ? 1 : 0, args.length);
+        Place place = new Place();
+        if (!rest.isEmpty()) {
+            boolean apart = rest.size() == 2 && rest.get(0).equals("--studio") && !rest.get(1).startsWith("-");
+            boolean together = rest.size() == 1 && rest.get(0).startsWith("--studio=");
+            if (!apart && !together) {
+                return Optional.empty();
+            }
+            try {
+                place.studio = InFile.path(apart ? rest.get(1) : rest.get(0).substring("--studio=".length()));
+            } catch (FileTrouble e) {
+                return Optional.empty(); // said where all arguments are read
+            }
+        }
+        return Optional.of(new MossPebbleApp.Wish(place.file(demo), demo, null, false, Finding.Stage.STONE, null, List.of(),
+                new Dimension2D(1280, 800)));
     }
 
     static CommandLine commandLine() {

@@ -13,7 +13,6 @@ import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
-import javafx.animation.AnimationTimer;
 import javafx.application.Application;
 import javafx.application.Platform;
 import mosspebble.core.plan.PaintPlan;
@@ -26,6 +25,7 @@ import javafx.scene.text.Font;
 import javafx.stage.FileChooser;
 import javafx.stage.Screen;
 import javafx.stage.Stage;
+import mosspebble.app.control.Pulses;
 import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
@@ -147,10 +147,13 @@ public final class MossPebbleApp extends Application {
         window.setHeight(Math.max(window.getMinHeight(), Math.min(wish.size().getHeight(), screen.getHeight())));
         window.show();
         if (desk != null) {
-            Platform.runLater(desk::begin);
+            Pulses.after(3, desk::begin); // the window first, then what it shows
         }
         if (Boolean.getBoolean("mosspebble.endWhenUsable")) {
-            endAfterPulses(3);
+            Pulses.after(3, () -> {
+                System.out.println("usable");
+                Platform.exit();
+            });
         }
     }
 
@@ -163,22 +166,6 @@ public final class MossPebbleApp extends Application {
                         "The program stumbled over something. What you decided is kept; if it happens again, undo the last change.");
             }
         });
-    }
-
-    /** For measuring the start: says so and ends once the window has been drawn and answers. */
-    private static void endAfterPulses(int count) {
-        new AnimationTimer() {
-            private int pulses;
-
-            @Override
-            public void handle(long now) {
-                if (++pulses == count) {
-                    stop();
-                    System.out.println("usable");
-                    Platform.exit();
-                }
-            }
-        }.start();
     }
 
     /** Loads the shipped fonts. */

@@ -20,6 +20,7 @@ import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
+import mosspebble.app.control.Hint;
 import mosspebble.app.model.Action;
 import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Results;
@@ -220,7 +221,7 @@ class HandTest {
         robot.interact(() -> shell.saveCopy(folder.resolve("copy.pebble")));
         until(() -> seen("#file-work"));
         assertThat(robot.lookup("#file-work").queryLabeled().getText()).isEqualTo("Saving a copy …");
-        assertThat(robot.lookup("#file-stop").queryButton().getTooltip().getText()).contains("Escape");
+        assertThat(Hint.of(robot.lookup("#file-stop").queryButton())).contains("Escape");
         robot.interact(() -> workbench.edit("Turn", p -> p.withStone(p.stone().withWayUp(90))));
         assertThat(kept.get()).as("work goes on meanwhile").isNotEqualTo(DEMO);
         robot.interact(() -> robot.lookup("#cloth").query().requestFocus());

@@ -29,6 +29,7 @@ import javafx.scene.layout.BackgroundFill;
 import javafx.scene.layout.Region;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Text;
+import mosspebble.app.control.Hint;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -241,7 +242,7 @@ class LayoutTest {
             seen[0]++;
             boolean said = node.getAccessibleText() != null && !node.getAccessibleText().isBlank()
                     || node instanceof ButtonBase button && button.getText() != null && button.getText().matches("(?s).*\\p{L}.*")
-                    || ((Control) node).getTooltip() != null;
+                    || !Hint.of(node).isEmpty();
             if (!said) {
                 wrong.add(where + ": " + name(node));
             }

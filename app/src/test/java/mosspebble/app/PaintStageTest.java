@@ -17,6 +17,7 @@ import javafx.scene.control.ListView;
 import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
 import javafx.scene.shape.Circle;
+import mosspebble.app.control.Hint;
 import mosspebble.core.blend.Blend;
 import mosspebble.core.blend.BlendKind;
 import mosspebble.core.care.SmearTest;
@@ -387,7 +388,7 @@ class PaintStageTest {
             assertThat(app.find("#daub-" + steps.size()).getOpacity()).as("what is still to come is pale").isLessThan(0.5);
             assertThat(app.<Node>find("#daub-" + second).lookupAll("*").stream().filter(n -> n instanceof Circle))
                     .as("a ring for the second coat").hasSize(2);
-            assertThat(((Button) app.find("#daub-" + second)).getTooltip().getText()).contains("Second coat");
+            assertThat(Hint.of(app.find("#daub-" + second))).contains("Second coat");
             app.keys(KeyCode.PERIOD);
             app.until("the next", () -> app.find("#daub-" + (second + 1)).getStyleClass().contains("in-hand"));
             app.click("#tray-snail");

@@ -16,6 +16,7 @@ import javafx.scene.control.Control;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.input.KeyCode;
+import mosspebble.app.control.Hint;
 import mosspebble.app.model.Action;
 import mosspebble.app.model.Workbench;
 import mosspebble.app.shell.Shell;
@@ -167,10 +168,10 @@ class ScreensTest {
             Pattern told = Pattern.compile(".*\\((Ctrl [A-Z]|[A-Z]|Shift [A-Z]|Delete|Escape)\\)$");
             for (Stage stage : Stage.values()) {
                 app.robot.interact(() -> workbench(app).stageProperty().set(stage));
-                for (Node node : app.robot.lookup(n -> n instanceof Control c && c.getTooltip() != null).queryAll()) {
-                    Matcher tip = told.matcher(((Control) node).getTooltip().getText());
+                for (Node node : app.robot.lookup(n -> !Hint.of(n).isEmpty()).queryAll()) {
+                    Matcher tip = told.matcher(Hint.of(node));
                     if (tip.matches()) {
-                        assertThat(keys).as(((Control) node).getTooltip().getText()).contains(tip.group(1));
+                        assertThat(keys).as(Hint.of(node)).contains(tip.group(1));
                     }
                 }
             }

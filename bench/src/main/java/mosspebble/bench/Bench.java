@@ -3,6 +3,7 @@ package mosspebble.bench;
 import java.awt.image.BufferedImage;
 import java.io.BufferedReader;
 import java.io.File;
+import java.lang.management.ManagementFactory;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -157,9 +158,10 @@ public final class Bench {
     }
 
     private static List<String> java(Path dist, Path archive) {
-        List<String> command = new ArrayList<>(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-Xlog:disable",
-                "-Xshare:auto", "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=4", "-Xmx640m",
-                "--module-path", dist.resolve("fx").toString(), "--add-modules", "javafx.controls",
+        List<String> command = new ArrayList<>(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString()));
+        ManagementFactory.getRuntimeMXBean().getInputArguments().stream() // as the script starts the program, and this
+                .filter(a -> a.startsWith("-X") || a.startsWith("-Dorg.sqlite")).forEach(command::add);
+        command.addAll(List.of("--module-path", dist.resolve("fx").toString(), "--add-modules", "javafx.controls",
                 "--enable-native-access=javafx.graphics,ALL-UNNAMED"));
         if (archive != null) {
             command.add("-XX:SharedArchiveFile=" + archive);

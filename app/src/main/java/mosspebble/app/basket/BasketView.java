@@ -10,12 +10,12 @@ import javafx.geometry.VPos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.control.Tooltip;
 import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import mosspebble.app.control.Hint;
 import mosspebble.app.cloth.StoneImage;
 import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Workbench;
@@ -139,8 +139,7 @@ public final class BasketView extends StackPane {
         button.setGraphic(content);
         button.pseudoClassStateChanged(CURRENT, Objects.equals(shelf.chosen.get(), found.id()));
         button.setAccessibleText(found.name() + ", " + size.getText());
-        button.setTooltip(
-                new Tooltip(found.name() + ", " + size.getText() + (found.origin().note().isBlank() ? "" : ": " + found.origin().note())));
+        Hint.on(button, found.name() + ", " + size.getText() + (found.origin().note().isBlank() ? "" : ": " + found.origin().note()));
         return button;
     }
 

@@ -13,10 +13,10 @@ import java.util.function.UnaryOperator;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.VBox;
 import javafx.stage.DirectoryChooser;
 import javafx.stage.FileChooser;
+import mosspebble.app.control.Hint;
 import mosspebble.app.book.BookModel.Matter;
 import mosspebble.app.control.Choice;
 import mosspebble.app.control.Entry;
@@ -59,7 +59,7 @@ final class BookPanel extends Panel {
         search.setId("book-search");
         search.setPromptText("Find in the book");
         search.setAccessibleText("Find in the book");
-        search.setTooltip(new Tooltip("Beginnings of words from anywhere on a page, such as frog, slate, smeared, 2025"));
+        Hint.on(search, "Beginnings of words from anywhere on a page, such as frog, slate, smeared, 2025");
         search.textProperty().addListener((o, a, b) -> {
             model.searchProperty().set(b);
             if (!b.isBlank() && model.matterProperty().get() != Matter.SHELF) {
@@ -362,7 +362,7 @@ final class BookPanel extends Panel {
         field.setId(id);
         field.setPromptText(prompt);
         field.setAccessibleText(prompt);
-        field.setTooltip(new Tooltip(prompt));
+        Hint.on(field, prompt);
         return field;
     }
 

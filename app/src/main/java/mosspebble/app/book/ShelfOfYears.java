@@ -8,11 +8,11 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.scene.text.TextAlignment;
+import mosspebble.app.control.Hint;
 import mosspebble.core.book.Book;
 import mosspebble.core.book.Page;
 import mosspebble.core.words.BookWords;
@@ -138,7 +138,7 @@ final class ShelfOfYears extends StackPane {
             String words = page.stone().name() + ", " + BookWords.day(page.made().finished()) + ", " + page.gone().place().label()
                     + (state.isEmpty() ? "" : ", " + state);
             button.setAccessibleText(words);
-            button.setTooltip(new Tooltip(words));
+            Hint.on(button, words);
             button.setOnAction(e -> model.turnTo(page.id()));
         }
     }

@@ -6,11 +6,11 @@ import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.shape.Circle;
+import mosspebble.app.control.Hint;
 import mosspebble.app.control.Swatch;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
@@ -119,7 +119,7 @@ public final class DaubString extends HBox {
         String words = (index + 1) + "  " + StepWords.title(step) + (waited.compareTo(SHOWN) >= 0 && index > 0
                 ? ", after a wait of " + Durations.words(waited)
                 : "");
-        daub.setTooltip(new Tooltip(words));
+        Hint.on(daub, words);
         daub.setAccessibleText(words);
         daub.setOnAction(e -> workbench.stepProperty().set(index + 1));
         daub.setOnMouseDragged(e -> {

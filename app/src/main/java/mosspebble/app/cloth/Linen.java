@@ -1,7 +1,7 @@
 package mosspebble.app.cloth;
 
 import java.util.SplittableRandom;
-import javafx.scene.image.PixelWriter;
+import javafx.scene.image.PixelFormat;
 import javafx.scene.image.WritableImage;
 import javafx.scene.paint.Color;
 import javafx.scene.paint.ImagePattern;
@@ -19,8 +19,7 @@ final class Linen {
         int threads = SIDE / THREAD;
         double[] across = strengths(threads, 3);
         double[] along = strengths(threads, 4);
-        WritableImage tile = new WritableImage(SIDE, SIDE);
-        PixelWriter pen = tile.getPixelWriter();
+        int[] pixels = new int[SIDE * SIDE]; // a colour object for each would take longer than all the rest of the first picture
         SplittableRandom fibre = new SplittableRandom(5);
         for (int y = 0; y < SIDE; y++) {
             for (int x = 0; x < SIDE; x++) {
@@ -29,11 +28,17 @@ final class Linen {
                 boolean over = (warp + weft) % 2 == 0;
                 double round = over ? 1 - Math.abs(x % THREAD - 1) * 0.5 : 1 - Math.abs(y % THREAD - 1) * 0.5;
                 double light = 1 + (over ? across[warp] : along[weft]) + 0.035 * (round - 0.65) + 0.012 * (fibre.nextDouble() - 0.5);
-                pen.setColor(x, y, Color.color(Math.min(1, tone.getRed() * light), Math.min(1, tone.getGreen() * light),
-                        Math.min(1, tone.getBlue() * light)));
+                pixels[y * SIDE + x] = 0xFF000000 | level(tone.getRed() * light) << 16 | level(tone.getGreen() * light) << 8
+                        | level(tone.getBlue() * light);
             }
         }
+        WritableImage tile = new WritableImage(SIDE, SIDE);
+        tile.getPixelWriter().setPixels(0, 0, SIDE, SIDE, PixelFormat.getIntArgbPreInstance(), pixels, 0, SIDE);
         return new ImagePattern(tile, 0, 0, SIDE, SIDE, false);
+    }
+
+    private static int level(double share) {
+        return (int) (Math.min(1, share) * 255 + 0.5);
     }
 
     private static double[] strengths(int count, long seed) {

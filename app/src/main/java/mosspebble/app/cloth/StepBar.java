@@ -7,11 +7,11 @@ import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
 import javafx.scene.control.ToggleButton;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.util.Duration;
+import mosspebble.app.control.Hint;
 import mosspebble.app.control.Choice;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
@@ -40,7 +40,7 @@ public final class StepBar extends HBox {
         this.show = show;
         stepSlider.setId("step-slider");
         stepSlider.setAccessibleText("Step of the painting");
-        stepSlider.setTooltip(new Tooltip("Step through the painting ( , and . )"));
+        Hint.on(stepSlider, "Step through the painting ( , and . )");
         stepSlider.setBlockIncrement(1);
         stepSlider.setMajorTickUnit(1);
         stepSlider.setMinorTickCount(0);
@@ -68,13 +68,12 @@ public final class StepBar extends HBox {
         look.setMaxWidth(LOOKS_WIDE);
         play.setId("play");
         play.getStyleClass().add("pebble");
-        play.setTooltip(new Tooltip("Play the painting, coat after coat (Y)"));
+        Hint.on(play, "Play the painting, coat after coat (Y)");
         play.setAccessibleText("Play the painting");
         play.setOnAction(e -> play(play.isSelected()));
         hold.setId("hold");
         hold.getStyleClass().add("pebble");
-        hold.setTooltip(
-                new Tooltip("Hold this moment: the left half of the stone stays as it is now, the right half follows the slider (H)"));
+        Hint.on(hold, "Hold this moment: the left half of the stone stays as it is now, the right half follows the slider (H)");
         hold.setOnAction(e -> hold());
         for (ToggleButton b : new ToggleButton[] {play, hold}) {
             b.setMinWidth(Region.USE_PREF_SIZE);

@@ -10,10 +10,10 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.ListCell;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import mosspebble.app.control.Hint;
 import mosspebble.app.control.Entry;
 import mosspebble.app.control.Swatch;
 import mosspebble.app.screen.PageView;
@@ -45,7 +45,7 @@ final class EdgePage extends PageView {
         this.colours = colours;
         ground.setId("edge-ground");
         ground.setMaxWidth(Double.MAX_VALUE);
-        ground.setTooltip(new Tooltip("Colour of the whole edge, all the way round"));
+        Hint.on(ground, "Colour of the whole edge, all the way round");
         ground.setAccessibleText("Ground of the edge");
         dress(ground);
         ground.setOnAction(e -> {

@@ -8,13 +8,13 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import mosspebble.app.control.Hint;
 import mosspebble.app.control.Entry;
 import mosspebble.app.control.Swatch;
 import mosspebble.app.screen.PageView;
@@ -262,7 +262,7 @@ final class MixPage extends PageView {
                         () -> take(slot, rung.colour().mix()));
                 step.getStyleClass().setAll("button", "rung");
                 step.setStyle("-fx-background-color: " + rung.colour().optics().full().toSrgb().hex() + ";");
-                step.setAccessibleText((white ? "Tint " : "Shade ") + step.getTooltip().getText());
+                step.setAccessibleText((white ? "Tint " : "Shade ") + Hint.of(step));
                 HBox.setHgrow(step, Priority.ALWAYS);
                 step.setMaxWidth(Double.MAX_VALUE);
                 row.getChildren().add(step);
@@ -297,7 +297,7 @@ final class MixPage extends PageView {
             dab.setStyle(
                     "-fx-background-color: " + paint.swatch().hex() + "; -fx-text-fill: " + (dark ? "-mp-on-dark" : "-mp-on-pale") + ";");
             String about = ColourModel.about(paint);
-            dab.setTooltip(new Tooltip(about));
+            Hint.on(dab, about);
             dab.setAccessibleText(about);
             dab.setOnAction(e -> colours.set(slot, Mix.of(paint.id())));
             dab.addEventFilter(MouseEvent.MOUSE_RELEASED, e -> {

@@ -6,7 +6,6 @@ import java.util.Objects;
 import java.util.function.Consumer;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 
@@ -36,7 +35,7 @@ public final class Choice<T> extends VBox {
         ToggleButton button = new ToggleButton(words);
         button.setId(id);
         button.getStyleClass().add("pebble");
-        button.setTooltip(new Tooltip(tooltip));
+        Hint.on(button, tooltip);
         button.setAccessibleText((name.isEmpty() ? "" : name + ": ") + words);
         button.setOnAction(e -> {
             show(value);

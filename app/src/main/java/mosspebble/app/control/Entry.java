@@ -5,7 +5,6 @@ import java.util.function.Supplier;
 import javafx.css.PseudoClass;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.Priority;
 import javafx.scene.input.KeyCode;
@@ -47,7 +46,7 @@ public final class Entry extends VBox {
         label.setLabelFor(field);
         field.setId(id);
         field.setAccessibleText(name);
-        field.setTooltip(new Tooltip(tooltip));
+        Hint.on(field, tooltip);
         problem.setId(id + "-problem");
         problem.getStyleClass().add("problem");
         problem.setWrapText(true);

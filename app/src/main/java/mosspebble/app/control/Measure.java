@@ -5,7 +5,6 @@ import java.util.function.DoubleFunction;
 import java.util.function.DoubleSupplier;
 import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -33,7 +32,7 @@ public final class Measure extends VBox {
         slider = new Slider(low, high, low);
         slider.setId(id);
         slider.setBlockIncrement(step);
-        slider.setTooltip(new Tooltip(tooltip));
+        Hint.on(slider, tooltip);
         slider.setAccessibleText(name);
         label.setLabelFor(slider);
         getChildren().addAll(new HBox(label, gap, value), slider);

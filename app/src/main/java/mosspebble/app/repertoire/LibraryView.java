@@ -18,7 +18,6 @@ import javafx.scene.control.Label;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.TransferMode;
@@ -31,6 +30,7 @@ import javafx.scene.text.TextAlignment;
 import javafx.stage.FileChooser;
 import javafx.stage.Screen;
 import javafx.util.Duration;
+import mosspebble.app.control.Hint;
 import mosspebble.app.model.FileWork;
 import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Workbench;
@@ -73,7 +73,7 @@ public final class LibraryView extends BorderPane {
         search.setId("library-search");
         search.setPromptText("a few letters: owl, petals, ring of 24 dots, word Quillbeck");
         search.setAccessibleText("Search the library");
-        search.setTooltip(new Tooltip("Enter takes the first, or brings the file whose path was typed; Escape goes back to the stone"));
+        Hint.on(search, "Enter takes the first, or brings the file whose path was typed; Escape goes back to the stone");
         pause.setOnFinished(e -> fill());
         search.textProperty().addListener((o, a, b) -> pause.playFromStart());
         search.addEventFilter(KeyEvent.KEY_PRESSED, e -> {
@@ -183,10 +183,10 @@ public final class LibraryView extends BorderPane {
         card.setId(offer.id());
         card.getStyleClass().addAll("found", "planks-card");
         card.setAccessibleText(offer.title());
-        card.setTooltip(new Tooltip(offer.title() + ", fitted to the face"));
+        Hint.on(card, offer.title() + ", fitted to the face");
         card.setOnAction(e -> take(offer));
         if (offer.id().startsWith("subject-own-")) {
-            card.setTooltip(new Tooltip(offer.title() + ", your own, fitted to the face; Delete takes it out of the studio"));
+            Hint.on(card, offer.title() + ", your own, fitted to the face; Delete takes it out of the studio");
             card.setOnKeyPressed(e -> {
                 if (e.getCode() == KeyCode.DELETE) {
                     takeOut(offer);

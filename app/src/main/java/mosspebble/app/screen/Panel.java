@@ -8,8 +8,8 @@ import java.util.function.UnaryOperator;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.VBox;
+import mosspebble.app.control.Hint;
 import mosspebble.app.control.Entry;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
@@ -112,7 +112,7 @@ public abstract class Panel extends VBox {
         Button button = new Button(words);
         button.setId(id);
         button.getStyleClass().add("pebble");
-        button.setTooltip(new Tooltip(tooltip));
+        Hint.on(button, tooltip);
         button.setOnAction(e -> action.run());
         return button;
     }

@@ -10,7 +10,6 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ColorPicker;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -18,6 +17,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.scene.paint.Color;
 import javafx.util.StringConverter;
+import mosspebble.app.control.Hint;
 import mosspebble.app.control.Choice;
 import mosspebble.app.control.Entry;
 import mosspebble.app.control.Swatch;
@@ -81,7 +81,7 @@ public final class ShelfPanel extends Panel {
         ColorPicker picker = new ColorPicker();
         picker.setId("paint-picker");
         picker.getStyleClass().add("button");
-        picker.setTooltip(new Tooltip("Pick the colour"));
+        Hint.on(picker, "Pick the colour");
         picker.setAccessibleText("Pick the colour");
         picker.setOnAction(e -> desk.change("Colour", p -> p.withSwatch(srgb(picker.getValue()))));
         Button read = button("paint-read", desk.reader().button("Read"), "The " + desk.reader().label() + ", held on the dry patch",

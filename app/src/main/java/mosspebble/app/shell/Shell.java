@@ -24,7 +24,6 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextInputControl;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
@@ -35,6 +34,8 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.scene.text.TextAlignment;
 import javafx.stage.FileChooser;
+import mosspebble.app.control.Pulses;
+import mosspebble.app.control.Hint;
 import mosspebble.app.basket.BasketScreen;
 import mosspebble.app.book.BookModel;
 import mosspebble.app.book.BookScreen;
@@ -98,6 +99,8 @@ import mosspebble.instruments.StripeReader;
 public final class Shell extends StackPane {
 
     /** Seconds to wait for the book at the end: a large photo may be on its way. */
+    /** So often the window is drawn before its column is made. */
+    private static final int FIRST_PULSES = 4;
     private static final long LONGEST_WRITING = 20;
 
     private final Workbench workbench;
@@ -126,6 +129,7 @@ public final class Shell extends StackPane {
     private final StackPane onCloth;
     private final StackPane middle;
     private final ScrollPane stagePane = new ScrollPane();
+    private boolean filled;
     private final FindingsBox findings;
     private final Label stageName = new Label();
     private final SliceView sliceView;
@@ -251,6 +255,10 @@ public final class Shell extends StackPane {
         addEventFilter(KeyEvent.KEY_PRESSED, this::key);
         stage();
         refresh();
+        Pulses.after(FIRST_PULSES, () -> {
+            filled = true;
+            stage();
+        });
     }
 
     private void column() {
@@ -292,7 +300,7 @@ public final class Shell extends StackPane {
         Runnable fill = () -> {
             Optional<Project> project = workbench.shown();
             name.setText(project.map(Project::name).orElse("Moss Pebble"));
-            name.setTooltip(project.map(p -> new Tooltip(p.name())).orElse(null));
+            Hint.on(name, project.map(Project::name).orElse(""));
             purpose.setText(project.map(Project::purpose).orElse(""));
             PaintPlan plan = show.plan();
             ready.setText(plan == null || plan.steps().isEmpty() ? ""
@@ -329,7 +337,7 @@ public final class Shell extends StackPane {
         book.bookProperty().addListener((o, a, b) -> {
             List<Page> due = b == null ? List.of() : b.due(LocalDate.now(clock));
             toBook.setText(due.isEmpty() ? "Book" : "Book · " + due.size());
-            toBook.setTooltip(new Tooltip(due.isEmpty() ? "The painter's book (U)" : BookWords.due(due)));
+            Hint.on(toBook, due.isEmpty() ? "The painter's book (U)" : BookWords.due(due));
         });
         HBox top = new HBox(14, name, purpose, gap, ready, back, undo, toBook, find);
         top.setAlignment(Pos.CENTER_LEFT);
@@ -340,7 +348,7 @@ public final class Shell extends StackPane {
     private static void undoText(Button undo, String title) {
         undo.setText(title.isEmpty() ? "Nothing to undo" : "Undo: " + title.toLowerCase(Locale.ROOT));
         undo.setDisable(title.isEmpty());
-        undo.setTooltip(new Tooltip(title.isEmpty() ? "Nothing to undo" : "Undo " + title + " (Ctrl Z)"));
+        Hint.on(undo, title.isEmpty() ? "Nothing to undo" : "Undo " + title + " (Ctrl Z)");
     }
 
     private VBox empty() {
@@ -715,12 +723,11 @@ public final class Shell extends StackPane {
         Panel.present(empty, workbench.shown().isEmpty() && navigator.onCloth());
         stagePane.setVisible(workbench.shown().isPresent() || !onCloth);
         Panel.present(column, workbench.shown().isPresent() || !navigator.onCloth());
-        Panel panel = now.column().or(() -> stageScreen().column()).orElseThrow();
         stageName.setText(now.title());
-        if (stagePane.getContent() != panel) {
+        panel().filter(panel -> stagePane.getContent() != panel).ifPresent(panel -> {
             stagePane.setContent(panel);
             stagePane.setVvalue(0);
-        }
+        });
         slice();
         Panel.present(stepBar, painted() && onCloth);
         columnWidth(now.columnWidth());
@@ -735,11 +742,16 @@ public final class Shell extends StackPane {
         if (workbench.stageProperty().get() != Stage.BUILD_UP) {
             mend.pointingProperty().set(false);
         }
-        panel.refresh();
+        panel().ifPresent(Panel::refresh);
         if (opened != now) {
             opened = now;
             now.opened();
         }
+    }
+
+    /** What stands in the column; nothing until the window has been drawn, which is there sooner so. */
+    private Optional<Panel> panel() {
+        return filled ? current().column().or(() -> stageScreen().column()) : Optional.empty();
     }
 
     /** The slice stands below a painted stone, and below the dome; what mends a mistake needs its room. */
@@ -800,7 +812,7 @@ public final class Shell extends StackPane {
         Panel.present(column, any || !navigator.onCloth()); // nothing is in it before there is a stone
         Panel.present(empty, !any && navigator.onCloth());
         dress(workbench.studio().view());
-        current().column().or(() -> stageScreen().column()).ifPresent(Panel::refresh);
+        panel().ifPresent(Panel::refresh);
         stepBar.refresh();
         daubs.refresh();
     }

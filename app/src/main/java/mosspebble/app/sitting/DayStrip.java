@@ -18,7 +18,6 @@ import javafx.scene.Group;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.Tooltip;
 import javafx.scene.image.ImageView;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.Pane;
@@ -26,6 +25,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.shape.CubicCurve;
 import javafx.scene.shape.Line;
 import javafx.scene.shape.Rectangle;
+import mosspebble.app.control.Hint;
 import mosspebble.app.control.Swatch;
 import mosspebble.app.control.Token;
 import mosspebble.app.screen.Panel;
@@ -187,7 +187,7 @@ final class DayStrip extends Pane {
                 Region taken = new Region();
                 taken.getStyleClass().add("hem-taken");
                 place(taken, inside(busy.from()).orElse(left[i]), inside(busy.to()).orElse(right(i)), high);
-                Tooltip.install(taken, new Tooltip("Taken by your calendar"));
+                Hint.on(taken, "Taken by your calendar");
                 getChildren().add(taken);
             }
         }
@@ -227,8 +227,8 @@ final class DayStrip extends Pane {
         knob.setMinSize(8, 12);
         knob.relocate((first ? left[i] : right(i)) - 4, TOP - 10);
         knob.setCursor(Cursor.H_RESIZE);
-        knob.setTooltip(new Tooltip("Drag to sit down " + (first ? "sooner or later" : "longer or shorter")
-                + "; arrow keys a quarter of an hour; Delete for no sitting"));
+        Hint.on(knob, "Drag to sit down " + (first ? "sooner or later" : "longer or shorter")
+                + "; arrow keys a quarter of an hour; Delete for no sitting");
         knob.setAccessibleText((first ? "Beginning" : "End") + " of the sitting " + TimetableWords.span(spans.get(i)));
         double[] grabbed = new double[1];
         knob.setOnMousePressed(e -> grabbed[0] = e.getSceneX());
@@ -281,7 +281,7 @@ final class DayStrip extends Pane {
                 : bundles.isEmpty() ? "free" : Durations.words(Duration.ofMinutes(Math.max(1, minutes)));
         Label sum = Panel.quiet(words);
         sum.setWrapText(false);
-        sum.setTooltip(new Tooltip("Time of the hand"));
+        Hint.on(sum, "Time of the hand");
         double wide = 80 * model.wordsAt();
         sum.relocate(getPrefWidth() - wide - 10, TOP - 26);
         sum.setPrefWidth(wide);
@@ -397,7 +397,7 @@ final class DayStrip extends Pane {
         stitch.pseudoClassStateChanged(PINNED, pinned);
         stitch.pseudoClassStateChanged(TAKEN, bundle.equals(taken));
         String words = words(bundle, pieces);
-        stitch.setTooltip(new Tooltip(words + (pinned ? "\nPinned to this sitting" : "")));
+        Hint.on(stitch, words + (pinned ? "\nPinned to this sitting" : ""));
         stitch.setAccessibleText(model.name(bundle.stone()) + ", " + words);
         stitch.setOnAction(e -> hem.take(bundle));
         drag(stitch, bundle);

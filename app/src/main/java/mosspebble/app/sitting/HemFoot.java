@@ -11,13 +11,13 @@ import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.control.Tooltip;
 import javafx.scene.image.ImageView;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import mosspebble.app.control.Hint;
 import mosspebble.app.control.Swatch;
 import mosspebble.app.screen.Panel;
 import mosspebble.core.plan.Step;
@@ -138,8 +138,7 @@ final class HemFoot extends HBox {
             pictures.draw(bundle.stone(), shown.piece(last).step() + 1, stone);
             boolean pinned = pinned();
             pin.setText(pinned ? "Free it" : "Pin here");
-            pin.setTooltip(new Tooltip(
-                    pinned ? "Lets the timetable move it again" : "Keeps it in this sitting, whatever else changes"));
+            Hint.on(pin, pinned ? "Lets the timetable move it again" : "Keeps it in this sitting, whatever else changes");
         }
         refresh();
     }

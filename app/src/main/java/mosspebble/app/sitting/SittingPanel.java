@@ -14,7 +14,6 @@ import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -23,6 +22,7 @@ import javafx.scene.layout.VBox;
 import javafx.scene.input.TransferMode;
 import javafx.stage.DirectoryChooser;
 import javafx.stage.FileChooser;
+import mosspebble.app.control.Hint;
 import mosspebble.app.control.Entry;
 import mosspebble.app.model.FileWork;
 import mosspebble.app.model.Results;
@@ -120,7 +120,7 @@ final class SittingPanel extends Panel {
         ToggleButton toggle = new ToggleButton(words);
         toggle.setId(id);
         toggle.getStyleClass().addAll("pebble", "tight");
-        toggle.setTooltip(new Tooltip(tooltip));
+        Hint.on(toggle, tooltip);
         toggle.setMinWidth(Region.USE_PREF_SIZE);
         toggle.setOnAction(e -> change.accept(toggle.isSelected()));
         return toggle;
@@ -271,8 +271,8 @@ final class SittingPanel extends Panel {
         button.getStyleClass().add("sitting-row");
         String words = TimetableWords.ready(model.shown().table(), each, model.name(each.stone()), model.zone());
         button.setAccessibleText(words);
-        button.setTooltip(new Tooltip(words + (model.strangers(each.stone()) > 0 ? " " + TimetableWords.strangers(model.strangers(
-                each.stone())) : "")));
+        Hint.on(button, words + (model.strangers(each.stone()) > 0 ? " " + TimetableWords.strangers(model.strangers(
+                each.stone())) : ""));
         button.setOnAction(e -> workbench.choose(each.stone()));
         return button;
     }

@@ -9,11 +9,11 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import mosspebble.app.control.Hint;
 import mosspebble.app.control.Choice;
 import mosspebble.app.control.Entry;
 import mosspebble.app.control.Swatch;
@@ -108,8 +108,7 @@ final class LiesPage extends PageView {
         within.setId("kept-within");
         within.getStyleClass().add("pebble");
         within.setMaxWidth(Double.MAX_VALUE);
-        within.setTooltip(
-                new Tooltip("Cuts it to a part of a thing behind it, such as a pattern to a coat, and keeps it off what lies on that"));
+        Hint.on(within, "Cuts it to a part of a thing behind it, such as a pattern to a coat, and keeps it off what lies on that");
         nothingIn.setWrapText(true);
         exposes.setId("exposes");
         free = new VBox(8, fringe, Panel.quiet("It lets be seen:"), exposes);

@@ -6,8 +6,8 @@ import javafx.scene.control.Menu;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.SeparatorMenuItem;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.Region;
+import mosspebble.app.control.Hint;
 import mosspebble.app.control.Swatch;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.colour.Paint;
@@ -32,7 +32,7 @@ final class LineMenu extends MenuButton {
         setId(id);
         getStyleClass().addAll("pebble", "line-menu");
         setMinWidth(Region.USE_PREF_SIZE);
-        setTooltip(new Tooltip("Chooses " + what));
+        Hint.on(this, "Chooses " + what);
         setAccessibleText("Chooses " + what);
     }
 

@@ -9,12 +9,12 @@ import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import mosspebble.app.control.Hint;
 import mosspebble.app.control.Choice;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
@@ -76,7 +76,7 @@ public final class SketchPanel extends Panel {
         ToggleButton pencil = new ToggleButton("Pencil");
         pencil.setId("pencil");
         pencil.getStyleClass().add("pebble");
-        pencil.setTooltip(new Tooltip("Draw on the stone by hand (Q); Escape lays it down"));
+        Hint.on(pencil, "Draw on the stone by hand (Q); Escape lays it down");
         pencil.selectedProperty().bindBidirectional(sketch.pencilProperty());
         HBox begin = new HBox(4, add, pencil);
         begin.setAlignment(Pos.CENTER_LEFT);
@@ -169,7 +169,7 @@ public final class SketchPanel extends Panel {
                     + (title.length() > 24 ? title.substring(0, 23) + "…" : title) + (item.group().isPresent() ? " ∞" : ""));
             chip.setId("thing-" + k);
             chip.getStyleClass().add("pebble");
-            chip.setTooltip(new Tooltip(title + (item.group().isPresent() ? ", in a group" : "") + "; 1 is in front"));
+            Hint.on(chip, title + (item.group().isPresent() ? ", in a group" : "") + "; 1 is in front");
             chip.setSelected(inHand.filter(i -> i.id().equals(item.id())).isPresent());
             chip.setOnAction(e -> {
                 workbench.itemProperty().set(item.id());

@@ -9,13 +9,13 @@ import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import mosspebble.app.control.Hint;
 import mosspebble.app.control.Choice;
 import mosspebble.app.control.Entry;
 import mosspebble.app.screen.PageView;
@@ -61,7 +61,7 @@ final class WordPage extends PageView {
         words.setPrefRowCount(2);
         words.setMinHeight(66); // two lines whole
         words.setAccessibleText("Words, one to four lines");
-        words.setTooltip(new Tooltip("One to four lines; Ctrl Enter sets them"));
+        Hint.on(words, "One to four lines; Ctrl Enter sets them");
         words.addEventFilter(KeyEvent.KEY_PRESSED, e -> {
             if (e.getCode() == KeyCode.ENTER && e.isControlDown()) {
                 setWords();

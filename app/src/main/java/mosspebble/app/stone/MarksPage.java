@@ -6,10 +6,10 @@ import java.util.Locale;
 import java.util.Optional;
 import javafx.scene.control.Button;
 import javafx.scene.control.ToggleButton;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import mosspebble.app.control.Hint;
 import mosspebble.app.control.Choice;
 import mosspebble.app.control.Entry;
 import mosspebble.app.screen.PageView;
@@ -95,8 +95,7 @@ final class MarksPage extends PageView {
             row.setId("mark-row-" + i);
             row.getStyleClass().add("pebble");
             row.setMaxWidth(Double.MAX_VALUE);
-            row.setTooltip(new Tooltip(
-                    "Take this " + patch.kind().label().toLowerCase(Locale.ROOT) + " in hand; arrow keys on the cloth move it"));
+            Hint.on(row, "Take this " + patch.kind().label().toLowerCase(Locale.ROOT) + " in hand; arrow keys on the cloth move it");
             row.setSelected(bench.markProperty().get() == i);
             row.setOnAction(e -> bench.markProperty().set(row.isSelected() ? number : -1));
             list.getChildren().add(row);

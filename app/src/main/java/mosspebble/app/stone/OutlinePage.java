@@ -11,11 +11,11 @@ import java.util.function.Function;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.ToggleButton;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
+import mosspebble.app.control.Hint;
 import mosspebble.app.control.Choice;
 import mosspebble.app.control.Entry;
 import mosspebble.app.control.Measure;
@@ -84,7 +84,7 @@ final class OutlinePage extends PageView {
         ToggleButton points = new ToggleButton("Points");
         points.setId("show-points");
         points.getStyleClass().add("pebble");
-        points.setTooltip(new Tooltip("Shows the points of the outline to be dragged; they also appear near the pointer"));
+        Hint.on(points, "Shows the points of the outline to be dragged; they also appear near the pointer");
         points.selectedProperty().bindBidirectional(bench.pointsProperty());
         HBox more = new HBox(4, points, file, turn, over);
         name = new Entry("stone-name", "Name", "What you call this stone", () -> panel.project().map(Project::name).orElse(""),

@@ -7,12 +7,12 @@ import java.util.function.UnaryOperator;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.Tooltip;
 import javafx.scene.image.ImageView;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import mosspebble.app.control.Hint;
 import mosspebble.app.cloth.StoneImage;
 import mosspebble.app.control.Choice;
 import mosspebble.app.control.Entry;
@@ -92,7 +92,7 @@ final class SkinPage extends PageView {
             dab.getStyleClass().add("dab");
             dab.setStyle("-fx-background-color: " + tone + ";");
             dab.setAccessibleText("Stone colour " + tone);
-            dab.setTooltip(new Tooltip("Dry colour " + tone));
+            Hint.on(dab, "Dry colour " + tone);
             dab.setOnAction(e -> skin("Stone colour", s -> s.withColour(Srgb.ofHex(tone))));
             tones.getChildren().add(dab);
         }

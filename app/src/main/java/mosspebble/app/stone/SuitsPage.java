@@ -6,11 +6,11 @@ import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.scene.shape.Polygon;
+import mosspebble.app.control.Hint;
 import mosspebble.app.model.PlanWorker;
 import mosspebble.app.screen.PageView;
 import mosspebble.app.screen.Panel;
@@ -106,7 +106,7 @@ final class SuitsPage extends PageView {
             button.setPrefHeight(Math.max(66, words.prefHeight(WORDS) + 16));
             button.setMinHeight(Region.USE_PREF_SIZE);
             button.setAccessibleText("Turn it this way up: " + words.getText());
-            button.setTooltip(new Tooltip("Turn the stone this way up, " + Numbers.text(way.degrees(), 0) + "°"));
+            Hint.on(button, "Turn the stone this way up, " + Numbers.text(way.degrees(), 0) + "°");
             button.setOnAction(e -> panel.edit("Which way up", p -> p.withStone(p.stone().withWayUp(way.degrees()))));
             ways.getChildren().add(button);
         }

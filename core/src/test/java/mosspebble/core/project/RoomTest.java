@@ -23,8 +23,8 @@ class RoomTest {
     }
 
     @Test
-    // saturated vapour pressure by the steam tables, from memory: 2339 Pa at 20 degrees, 1228 Pa at 10, 4247 Pa at 30; water leaves a film as
-    // warm as the room in proportion to what the air still takes
+    // saturated vapour pressure by the steam tables, from memory: 2339 Pa at 20 degrees, 1228 Pa at 10, 4247 Pa at 30; water leaves a film
+    // as warm as the room in proportion to what the air still takes
     void whatTheAirStillTakesDecidesHowLongItDries() {
         Room room = new Room(USUAL).with(FRIDAY, Optional.of(air(10, 0.8)), FRIDAY).with(FRIDAY.plusDays(1), Optional.of(air(30, 0.4)),
                 FRIDAY);
