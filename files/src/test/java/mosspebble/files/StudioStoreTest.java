@@ -53,6 +53,7 @@ import mosspebble.core.sketch.Subject;
 import mosspebble.core.sketch.LineWish;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.timetable.Span;
+import mosspebble.core.timetable.Workload;
 import mosspebble.core.units.Celsius;
 import mosspebble.core.units.LengthUnit;
 import mosspebble.core.words.StepWords;
@@ -253,7 +254,7 @@ class StudioStoreTest {
 
     @Test
     void aStudioOfFormat9KeepsItsAirAndLearnsOfDaysOfTheirOwn() throws Exception {
-        // the Lantern Walk as the program before format 10 kept it, with two pages of its book
+        // the Lantern Walk as the program before format 10 kept it, with busy times, a day of its own and two pages of its book
         try (InputStream in = getClass().getResourceAsStream("studio-format-9.pebble")) {
             Files.write(file(), in.readAllBytes());
         }
@@ -263,6 +264,9 @@ class StudioStoreTest {
         try (StudioStore store = StudioStore.open(file(), LanternWalk::newcomer)) {
             assertThat(store.studio().projects()).hasSize(9);
             assertThat(store.studio().room()).isEqualTo(new Room(new Climate(new Celsius(19), 0.55, 0.1)));
+            assertThat(store.studio().diary().taken()).containsExactly(
+                    new Workload.Hours(Instant.parse("2026-11-28T15:00:00Z"), Instant.parse("2026-11-28T16:30:00Z")));
+            assertThat(store.studio().diary().on(friday)).containsExactly(new Span(LocalTime.of(18, 0), LocalTime.of(22, 0)));
             room = store.studio().room().with(friday, Optional.of(cold), friday).withSprayed(7);
             store.commit(store.studio().withRoom(room), "Room");
         }

@@ -136,8 +136,8 @@ public final class CpSatSolver implements Timetable.Solver {
             }
             hands();
             places();
-            double slowest = of.hours().stream().mapToDouble(Workload.Hours::slower).max().orElse(1);
-            double quickest = of.hours().stream().mapToDouble(Workload.Hours::slower).min().orElse(1);
+            double slowest = of.hours().stream().mapToDouble(of::slower).max().orElse(1);
+            double quickest = of.hours().stream().mapToDouble(of::slower).min().orElse(1);
             for (Workload.Wait wait : of.waits()) {
                 double times = !wait.inAir() ? 1 : keeps ? slowest : quickest;
                 after(wait, (long) (times * wait.lag().toSeconds()), !missed.contains(wait.then()));

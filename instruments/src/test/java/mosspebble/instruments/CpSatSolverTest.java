@@ -65,7 +65,7 @@ class CpSatSolverTest {
         Map<String, Integer> places = stays.values().stream().map(Workload.Stay::place).distinct()
                 .collect(Collectors.toMap(p -> p, p -> 1));
         return new Workload(pieces, waits, List.of(new Workload.Hours(START, at(100_000))), START, Map.of(), Map.of(),
-                new Workload.Shared(places, stays));
+                new Workload.Shared(places, stays, Map.of()));
     }
 
     @Test
@@ -107,11 +107,13 @@ class CpSatSolverTest {
             }
         }
         List<Workload.Hours> hours = new ArrayList<>();
+        Map<Instant, Double> slower = new TreeMap<>();
         for (int day = 0; day < 7; day++) {
-            hours.add(new Workload.Hours(at(day * 1_440L), at(day * 1_440L + 120), random.nextInt(3) == 0 ? random.nextDouble(0.5, 3) : 1));
+            hours.add(new Workload.Hours(at(day * 1_440L), at(day * 1_440L + 120)));
+            slower.put(at(day * 1_440L), random.nextInt(3) == 0 ? random.nextDouble(0.5, 3) : 1);
         }
         return new Workload(pieces, waits, hours, START, Map.of("stone 0", at(random.nextInt(200, 5_000))), Map.of(),
-                new Workload.Shared(Map.of("box", random.nextInt(1, 3)), stays));
+                new Workload.Shared(Map.of("box", random.nextInt(1, 3)), stays, slower));
     }
 
     @Test

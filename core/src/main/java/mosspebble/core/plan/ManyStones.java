@@ -43,10 +43,8 @@ public final class ManyStones {
     public static Workload workload(List<PaintPlan> plans, Diary diary, Room room, Instant from, ZoneId zone) {
         Map<String, Instant> due = new TreeMap<>();
         diary.due().forEach((stone, at) -> due.put(stone, at.atZone(zone).toInstant()));
-        List<Workload.Hours> hours = diary.hours(from.atZone(zone).toLocalDate(), zone).stream()
-                .map(h -> new Workload.Hours(h.from(), h.to(), room.slower(h.from().atZone(zone).toLocalDate()))).toList();
-        return new ManyStones(diary, room, from, zone)
-                .workload(plans.stream().filter(p -> !diary.resting().contains(p.project().id())).toList(), hours, due);
+        return new ManyStones(diary, room, from, zone).workload(plans.stream().filter(p -> !diary.resting().contains(p.project().id()))
+                .toList(), diary.hours(from.atZone(zone).toLocalDate(), zone), due);
     }
 
     /** Where sprayed stones stand until they can be touched. A lamp is held over the stone by the hand, and so in nobody's way. */
@@ -88,8 +86,11 @@ public final class ManyStones {
 
     private Workload workload(List<PaintPlan> plans, List<Workload.Hours> hours, Map<String, Instant> due) {
         plans.forEach(this::add);
+        Map<Instant, Double> slower = new TreeMap<>();
+        hours.forEach(h -> slower.put(h.from(), room.slower(h.from().atZone(zone).toLocalDate())));
+        slower.values().removeIf(times -> times == 1);
         return new Workload(pieces, waits, hours, from, due, drying,
-                new Workload.Shared(Map.of(SPRAY, room.sprayed()), stays));
+                new Workload.Shared(Map.of(SPRAY, room.sprayed()), stays, slower));
     }
 
     /** The end of a part of a step: as a piece still to be done, or a moment. */

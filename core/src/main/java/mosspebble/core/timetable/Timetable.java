@@ -166,7 +166,8 @@ public record Timetable(Workload of, List<Placed> placed, Instant bound, int sit
                 of.hours(), of.from(), of.due(), of.drying(),
                 new Workload.Shared(of.shared().places(),
                         of.shared().stays().entrySet().stream().collect(Collectors.toMap(Map.Entry::getKey,
-                                s -> new Workload.Stay(s.getValue().place(), longer(s.getValue().after(), times))))));
+                                s -> new Workload.Stay(s.getValue().place(), longer(s.getValue().after(), times)))),
+                        of.shared().slower()));
         return new TimetableSearch(longer).inOrder(placed.stream().map(Placed::piece).toList());
     }
 

@@ -117,8 +117,8 @@ final class TimetableSearch {
         this.lag = new long[n][];
         link(of.waits());
         this.most = of.waits().stream().anyMatch(w -> w.most().isPresent()) ? most(of.waits()) : null;
-        double quickest = of.hours().stream().mapToDouble(Workload.Hours::slower).min().orElse(1);
-        this.inAir = of.hours().stream().allMatch(h -> h.slower() == 1) ? null : inAir();
+        double quickest = of.hours().stream().mapToDouble(of::slower).min().orElse(1);
+        this.inAir = of.hours().stream().allMatch(h -> of.slower(h) == 1) ? null : inAir();
         this.leastLag = inAir == null ? lag : leastLag(quickest);
         List<String> places = List.copyOf(new TreeMap<>(of.shared().places()).keySet());
         this.holds = places.stream().mapToInt(of.shared().places()::get).toArray();
@@ -138,8 +138,8 @@ final class TimetableSearch {
         hours.addAll(week);
     }
 
-    private static long permille(Workload.Hours hours) {
-        return Math.round(1000 * hours.slower());
+    private long permille(Workload.Hours hours) {
+        return Math.round(1000 * of.slower(hours));
     }
 
     private boolean[][] inAir() {
@@ -378,7 +378,7 @@ final class TimetableSearch {
     List<Workload.Hours> hoursUntil(Instant last) {
         List<Workload.Hours> until = new ArrayList<>();
         for (int k = 0; n > 0 && hour(k)[0] < seconds(last); k++) {
-            until.add(new Workload.Hours(instant(hour(k)[0]), instant(hour(k)[1]), hour(k)[2] / 1000.0));
+            until.add(new Workload.Hours(instant(hour(k)[0]), instant(hour(k)[1])));
         }
         return until;
     }

@@ -97,22 +97,9 @@ public record Workload(List<Piece> pieces, List<Wait> waits, List<Hours> hours, 
         }
     }
 
-    /**
-     * A sitting: time at the table.
-     *
-     * @param slower so many times as long as in the usual room it takes to dry what is laid in it, 0.05 to 50
-     */
-    public record Hours(Instant from, Instant to, double slower) {
-
-        /** In the usual room. */
-        public Hours(Instant from, Instant to) {
-            this(from, to, 1);
-        }
-
+    /** A sitting: time at the table. */
+    public record Hours(Instant from, Instant to) {
         public Hours {
-            if (!(slower >= 0.05 && slower <= 50)) {
-                throw new IllegalArgumentException("Paint dries 0.05 to 50 times as long as usual, was " + slower + ".");
-            }
             if (!from.isBefore(to)) {
                 throw new IllegalArgumentException("A sitting ends after it begins, not at " + to + " where it begins at " + from + ".");
             }
@@ -138,18 +125,26 @@ public record Workload(List<Piece> pieces, List<Wait> waits, List<Hours> hours, 
     }
 
     /**
-     * Where stones stand in each other's way.
+     * What all stones share: places at which they stand in each other's way, and the air of the room.
      *
      * @param places by name, how many stones there is room for, at least one
      * @param stays by number of the piece, where its stone stands
+     * @param slower by the beginning of a sitting, so many times as long as in the usual room it takes to dry what is laid in it, 0.05 to
+     *        50; sittings that are not named are in the usual room
      */
-    public record Shared(Map<String, Integer> places, Map<Integer, Stay> stays) {
+    public record Shared(Map<String, Integer> places, Map<Integer, Stay> stays, Map<Instant, Double> slower) {
 
-        public static final Shared NONE = new Shared(Map.of(), Map.of());
+        public static final Shared NONE = new Shared(Map.of(), Map.of(), Map.of());
 
         public Shared {
             places = Map.copyOf(new TreeMap<>(places));
             stays = Map.copyOf(new TreeMap<>(stays));
+            slower = Map.copyOf(new TreeMap<>(slower));
+            for (double times : slower.values()) {
+                if (!(times >= 0.05 && times <= 50)) {
+                    throw new IllegalArgumentException("Paint dries 0.05 to 50 times as long as usual, was " + times + ".");
+                }
+            }
             if (places.values().stream().anyMatch(room -> room < 1)) {
                 throw new IllegalArgumentException("A place holds at least one stone.");
             }
@@ -193,6 +188,11 @@ public record Workload(List<Piece> pieces, List<Wait> waits, List<Hours> hours, 
             }
         }
         sorted(pieces.size(), waits);
+    }
+
+    /** How many times as long as usual it takes to dry what is laid in a sitting. */
+    public double slower(Hours sitting) {
+        return shared.slower().getOrDefault(sitting.from(), 1.0);
     }
 
     /** The pieces so that each comes after all it waits for. */

@@ -23,8 +23,14 @@ class PlacesAndRoomsTest {
         return START.plusSeconds(60 * minutes);
     }
 
-    private static Workload.Hours hours(long from, long to, double slower) {
-        return new Workload.Hours(at(from), at(to), slower);
+    private static Workload.Hours hours(long from, long to) {
+        return new Workload.Hours(at(from), at(to));
+    }
+
+    private static Workload.Shared air(Map<Long, Double> slower) {
+        Map<Instant, Double> by = new TreeMap<>();
+        slower.forEach((minute, times) -> by.put(at(minute), times));
+        return new Workload.Shared(Map.of(), Map.of(), by);
     }
 
     private static Workload.Piece piece(String stone, int step, long hand, long dries) {
@@ -42,8 +48,8 @@ class PlacesAndRoomsTest {
             stays.put(pieces.size(), new Workload.Stay("box", Duration.ofMinutes(20)));
             pieces.add(piece("stone " + s, 0, 5, 60));
         }
-        return new Workload(pieces, List.of(), List.of(hours(0, 600, 1)), START, Map.of(), Map.of(),
-                new Workload.Shared(Map.of("box", room), stays));
+        return new Workload(pieces, List.of(), List.of(hours(0, 600)), START, Map.of(), Map.of(),
+                new Workload.Shared(Map.of("box", room), stays, Map.of()));
     }
 
     @Test
@@ -60,7 +66,7 @@ class PlacesAndRoomsTest {
     @Test
     void aPlaceHoldsAtLeastOneStoneAndIsKnown() {
         assertThatThrownBy(() -> sprayed(2, 0)).isInstanceOf(IllegalArgumentException.class).hasMessageContaining("at least one stone");
-        assertThatThrownBy(() -> new Workload.Shared(Map.of(), Map.of(0, new Workload.Stay("shed", Duration.ZERO))))
+        assertThatThrownBy(() -> new Workload.Shared(Map.of(), Map.of(0, new Workload.Stay("shed", Duration.ZERO)), Map.of()))
                 .isInstanceOf(IllegalArgumentException.class).hasMessageContaining("shed");
     }
 
@@ -69,20 +75,22 @@ class PlacesAndRoomsTest {
         List<Workload.Piece> pieces = List.of(piece("owl", 0, 10, 0), piece("owl", 1, 10, 0), piece("owl", 2, 10, 0));
         List<Workload.Wait> waits = List.of(air(0, 1, 30), new Workload.Wait(1, 2, Duration.ofMinutes(30)));
         for (double slower : new double[] {0.5, 1, 3}) {
-            Timetable found = Timetable.of(new Workload(pieces, waits, List.of(hours(0, 600, slower)), START, Map.of()));
+            Timetable found = Timetable.of(new Workload(pieces, waits, List.of(hours(0, 600)), START, Map.of(), Map.of(),
+                    air(Map.of(0L, slower))));
             assertThat(found.placed().get(1).start()).isEqualTo(at(10 + Math.round(30 * slower)));
             assertThat(found.placed().get(2).start()).as("what sets by itself takes its time in any room")
                     .isEqualTo(found.placed().get(1).end().plus(Duration.ofMinutes(30)));
             assertThat(found.proven()).isTrue();
         }
-        assertThatThrownBy(() -> hours(0, 5, 80)).isInstanceOf(IllegalArgumentException.class).hasMessageContaining("0.05 to 50");
+        assertThatThrownBy(() -> air(Map.of(0L, 80.0))).isInstanceOf(IllegalArgumentException.class).hasMessageContaining("0.05 to 50");
     }
 
     @Test
     void theColdRoomCountsForWhatIsLaidInItAlone() {
         List<Workload.Piece> pieces = List.of(piece("owl", 0, 10, 0), piece("owl", 1, 10, 0), piece("owl", 2, 10, 0));
-        List<Workload.Hours> evenings = List.of(hours(0, 60, 4), hours(1_440, 1_560, 1));
-        Timetable found = Timetable.of(new Workload(pieces, List.of(air(0, 1, 30), air(1, 2, 30)), evenings, START, Map.of()));
+        List<Workload.Hours> evenings = List.of(hours(0, 60), hours(1_440, 1_560));
+        Timetable found = Timetable.of(new Workload(pieces, List.of(air(0, 1, 30), air(1, 2, 30)), evenings, START, Map.of(), Map.of(),
+                air(Map.of(0L, 4.0))));
         assertThat(found.placed().get(1).start()).as("two hours: not the same evening").isEqualTo(at(1_440));
         assertThat(found.placed().get(2).start()).as("half an hour in the usual room").isEqualTo(at(1_480));
         assertThat(found.sittings()).isEqualTo(2);
@@ -91,7 +99,7 @@ class PlacesAndRoomsTest {
     @Test
     // by hand: three coats that dry for three hours do not lie in one evening of two; five hours of work do not lie in two of them
     void nobodyNeedsFewerSittingsThanTheWaitsAndTheWorkTake() {
-        List<Workload.Hours> evenings = List.of(hours(0, 120, 1), hours(1_440, 1_560, 1), hours(2_880, 3_000, 1), hours(4_320, 4_440, 1));
+        List<Workload.Hours> evenings = List.of(hours(0, 120), hours(1_440, 1_560), hours(2_880, 3_000), hours(4_320, 4_440));
         List<Workload.Piece> coats = List.of(piece("owl", 0, 10, 0), piece("owl", 1, 10, 0), piece("owl", 2, 10, 0));
         Timetable drying = Timetable.of(new Workload(coats, List.of(air(0, 1, 180), air(1, 2, 180)), evenings, START, Map.of()));
         assertThat(drying.fewest()).isEqualTo(3).isEqualTo(drying.sittings());
@@ -103,8 +111,8 @@ class PlacesAndRoomsTest {
 
     /** The same with some waits in air, other rooms, and a place or two. */
     private static Workload peopled(Workload of, SplittableRandom random) {
-        List<Workload.Hours> hours = of.hours().stream()
-                .map(h -> new Workload.Hours(h.from(), h.to(), random.nextBoolean() ? 1 : random.nextDouble(0.3, 4))).toList();
+        Map<Instant, Double> slower = new TreeMap<>();
+        of.hours().stream().filter(h -> random.nextBoolean()).forEach(h -> slower.put(h.from(), random.nextDouble(0.3, 4)));
         List<Workload.Wait> waits = of.waits().stream()
                 .map(w -> new Workload.Wait(w.before(), w.then(), w.lag(), Optional.empty(), random.nextBoolean())).toList();
         Map<Integer, Workload.Stay> stays = new TreeMap<>();
@@ -113,8 +121,8 @@ class PlacesAndRoomsTest {
                 stays.put(i, new Workload.Stay(random.nextBoolean() ? "box" : "lamp", Duration.ofMinutes(random.nextInt(0, 90))));
             }
         }
-        return new Workload(of.pieces(), waits, hours, of.from(), of.due(), of.drying(),
-                new Workload.Shared(Map.of("box", random.nextInt(1, 3), "lamp", 1), stays));
+        return new Workload(of.pieces(), waits, of.hours(), of.from(), of.due(), of.drying(),
+                new Workload.Shared(Map.of("box", random.nextInt(1, 3), "lamp", 1), stays, slower));
     }
 
     @Test
@@ -156,7 +164,7 @@ class PlacesAndRoomsTest {
     @Test
     void whatASolverFindsIsTakenOnlyWhereItIsWholeFitsAndIsBetter() {
         List<Workload.Piece> pieces = List.of(piece("owl", 0, 10, 600), piece("fox", 0, 10, 0));
-        Workload workload = new Workload(pieces, List.of(), List.of(hours(0, 600, 1)), START, Map.of());
+        Workload workload = new Workload(pieces, List.of(), List.of(hours(0, 600)), START, Map.of());
         Timetable bad = new TimetableSearch(workload).inOrder(List.of(1, 0));
         assertThat(bad.end()).isEqualTo(at(620));
         Timetable better = bad.improved(List.of(0, 1), Optional.of(at(610)));
@@ -165,7 +173,7 @@ class PlacesAndRoomsTest {
         for (List<Integer> wrong : List.of(List.of(0), List.of(0, 0), List.of(0, 7), List.<Integer>of())) {
             assertThat(bad.improved(wrong, Optional.empty()).placed()).isEqualTo(bad.placed());
         }
-        Workload chained = new Workload(pieces, List.of(air(1, 0, 5)), List.of(hours(0, 600, 1)), START, Map.of());
+        Workload chained = new Workload(pieces, List.of(air(1, 0, 5)), List.of(hours(0, 600)), START, Map.of());
         Timetable known = Timetable.of(chained);
         assertThat(known.improved(List.of(0, 1), Optional.of(at(9_000))))
                 .as("an order that does not fit, a bound beyond what is there").isEqualTo(known);

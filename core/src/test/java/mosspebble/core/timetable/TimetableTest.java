@@ -273,7 +273,7 @@ class TimetableTest {
         }
         for (Workload.Wait wait : of.waits()) {
             double slower = wait.inAir() ? of.hours().stream().filter(h -> within(h, start[wait.before()], end[wait.before()]))
-                    .mapToDouble(Workload.Hours::slower).min().orElseThrow() : 1;
+                    .mapToDouble(of::slower).min().orElseThrow() : 1;
             assertThat(start[wait.then()])
                     .isAfterOrEqualTo(end[wait.before()].plusSeconds((long) Math.floor((slower - 0.001) * wait.lag().toSeconds())));
         }
