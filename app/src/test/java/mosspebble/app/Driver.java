@@ -41,6 +41,8 @@ final class Driver implements AutoCloseable {
         System.setProperty("java.awt.headless", "true");
     }
 
+    private static final long STILL_MS = 400;
+
     /** The stones most tests need: every one more is a plan and a picture that they wait for. */
     private static final List<String> MOSTLY = List.of("owl", "lettering", "snail");
 
@@ -251,6 +253,17 @@ final class Driver implements AutoCloseable {
     /** Waits until the plan of what is shown is there. */
     void settled() {
         until("the plan", () -> show() != null && show().plan() != null && !show().busyProperty().get());
+    }
+
+    /** Waits until nothing has been worked at for a while: answers that ask the next question leave gaps. */
+    void still() {
+        long[] since = {System.nanoTime()};
+        until("everything is worked out", () -> {
+            if (!show().idle()) {
+                since[0] = System.nanoTime();
+            }
+            return System.nanoTime() - since[0] > TimeUnit.MILLISECONDS.toNanos(STILL_MS);
+        });
     }
 
     @Override

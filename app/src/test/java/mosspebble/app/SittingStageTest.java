@@ -72,14 +72,17 @@ class SittingStageTest {
             assertThat(app.text("#due-problem")).contains("is over");
             app.type("#due", "Sun 12:00");
             app.until("the owl late", () -> app.present("#late") && app.text("#late").contains("Owl keeping a lamp"));
+            app.still(); // what would help moves what is below
             assertThat(diary(app).due()).containsEntry("owl", LocalDateTime.parse("2026-11-29T12:00"));
             app.type("#due", "Wed 2 Dec 20:00");
+            app.still();
             app.type("#week", "Mon-Fri 19:30-20:15");
             app.until("what would help", () -> app.show().idle() && app.present("#way-0"));
             app.until("a later day", () -> later(app).isPresent());
             app.robot.interact(() -> later(app).ifPresent(w -> ((Button) app.find(w)).fire()));
             app.until("the owl may be ready later", () -> diary(app).due().get("owl").isAfter(LocalDateTime.parse("2026-12-02T20:00")));
             app.until("it is not late then", () -> !app.present("#late"));
+            app.still();
             app.type("#week", "never");
             assertThat(app.text("#week-problem")).contains("never");
             app.type("#week", "Sat 9-10, Sat 9:30-11");

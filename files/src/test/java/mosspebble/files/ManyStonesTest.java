@@ -211,7 +211,7 @@ class ManyStonesTest {
         List<InTime.Way> ways = help.ways();
         assertThat(ways).isNotEmpty().allSatisfy(way -> {
             assertThat(way.late()).isLessThan(count);
-            Timetable then = table(three, help.changed(way.means()), FRIDAY);
+            Timetable then = table(three, InTime.changed(diary, way.means()), FRIDAY);
             assertThat(then.ready().values().stream().filter(r -> !r.late().isZero()).count()).as("%s does what it says", way)
                     .isLessThanOrEqualTo(way.late());
             assertThat(TimetableWords.way(way.means(), id -> "The " + id)).matches("\\p{Lu}.*[^.]");

@@ -107,7 +107,6 @@ public final class SittingModel {
     private Room dryIn;
     private Timetable readyBy;
     private Map<String, Timetable.Ready> ready = Map.of();
-    private InTime helper;
 
     public SittingModel(Workbench workbench, Results results, PlanWorker desk, Timetable.Solver solver, Clock clock) {
         this.solver = solver;
@@ -332,7 +331,6 @@ public final class SittingModel {
             return dried;
         }, dried -> {
             List<PaintPlan> all = List.copyOf(plans.values());
-            helper = new InTime(all, dried, diary, studio.room(), table, zone(), () -> false);
             desk.askBeside(helping, unwanted -> new InTime(all, dried, diary, studio.room(), table, zone(), unwanted).ways(), ways::set,
                     error -> {});
         });
@@ -355,9 +353,8 @@ public final class SittingModel {
         if (means instanceof InTime.Means.Dryer dryer) {
             workbench.editStudio("Use the dryer on " + name(dryer.stone()),
                     s -> s.edit(dryer.stone(), p -> p.withHabits(p.habits().withDryer(true))));
-        } else if (helper != null) {
-            Diary changed = helper.changed(means);
-            edit("Make it in time", d -> changed);
+        } else {
+            edit("Make it in time", d -> InTime.changed(d, means));
         }
     }
 

@@ -304,6 +304,20 @@ class SittingModelTest {
     }
 
     @Test
+    void whatWasOfferedBeforeAChangeUndoesNothingOfIt() throws Exception {
+        with(List.of("owl"), desk -> {
+            model.edit("Due", d -> d.withDue("owl", Optional.of(LocalDateTime.parse("2026-11-28T12:00"))));
+            answers.until(() -> desk.idle() && model.waysProperty().get().stream().anyMatch(w -> w.means() instanceof InTime.Means.Later));
+            InTime.Means later = model.waysProperty().get().stream().map(InTime.Way::means).filter(InTime.Means.Later.class::isInstance)
+                    .findFirst().orElseThrow();
+            model.edit("Week", d -> d.withWeek("Mon-Fri 19:30-20:15"));
+            model.take(later);
+            assertThat(diary().week()).as("typed since").isEqualTo("Mon-Fri 19:30-20:15");
+            assertThat(diary().due().get("owl")).isEqualTo(((InTime.Means.Later) later).due());
+        });
+    }
+
+    @Test
     void theDryerIsOfferedAndTakenWhereItHelps() throws Exception {
         with(List.of("owl"), desk -> {
             Instant alone = model.shown().table().ready().get("owl").at();

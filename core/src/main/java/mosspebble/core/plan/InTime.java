@@ -119,7 +119,7 @@ public final class InTime {
         try {
             List<PaintPlan> with = means instanceof Means.Dryer dryer
                     ? plans.stream().map(p -> p.project().id().equals(dryer.stone) ? dried.get(dryer.stone) : p).toList() : plans;
-            Workload workload = ManyStones.workload(with, changed(means), room, now.of().from(), zone);
+            Workload workload = ManyStones.workload(with, changed(diary, means), room, now.of().from(), zone);
             return Stream.concat(Stream.of(Timetable.quick(workload)), now.goingOnAsItIs(workload).stream())
                     .mapToInt(t -> (int) t.ready().values().stream().filter(r -> !r.late().isZero()).count()).min().orElseThrow();
         } catch (IllegalArgumentException e) {
@@ -127,8 +127,8 @@ public final class InTime {
         }
     }
 
-    /** The diary after that. */
-    public Diary changed(Means means) {
+    /** A diary after that, which may have changed since it was found. */
+    public static Diary changed(Diary diary, Means means) {
         if (means instanceof Means.Longer longer) {
             return diary.withDay(longer.date,
                     diary.on(longer.date).stream().map(s -> s.equals(longer.was) ? longer.becomes : s).toList());
