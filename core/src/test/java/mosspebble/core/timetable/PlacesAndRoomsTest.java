@@ -64,6 +64,14 @@ class PlacesAndRoomsTest {
     }
 
     @Test
+    // by hand: done after 5 minutes, dry 10 later; that it stands in the way for an hour keeps nobody from being ready
+    void aStoneThatStandsLongerThanItDriesIsReadyAllTheSame() {
+        Timetable found = Timetable.of(new Workload(List.of(piece("owl", 0, 5, 10)), List.of(), List.of(hours(0, 600)), START, Map.of(),
+                Map.of(), new Workload.Shared(Map.of("box", 1), Map.of(0, new Workload.Stay("box", Duration.ofHours(1))), Map.of())));
+        assertThat(found.end()).isEqualTo(at(15)).isEqualTo(found.bound());
+    }
+
+    @Test
     void aPlaceHoldsAtLeastOneStoneAndIsKnown() {
         assertThatThrownBy(() -> sprayed(2, 0)).isInstanceOf(IllegalArgumentException.class).hasMessageContaining("at least one stone");
         assertThatThrownBy(() -> new Workload.Shared(Map.of(), Map.of(0, new Workload.Stay("shed", Duration.ZERO)), Map.of()))
