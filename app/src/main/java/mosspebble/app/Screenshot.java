@@ -36,7 +36,8 @@ final class Screenshot {
             @Override
             public void handle(long now) {
                 frames++;
-                boolean settled = show.pictureProperty().get() != null && !show.busyProperty().get() && show.thumbs().size() > 0
+                boolean drawn = show.pictureProperty().get() != null || show.pixelsPerMmProperty().get() == 0; // no cloth, no picture of it
+                boolean settled = drawn && show.plan() != null && !show.busyProperty().get() && show.thumbs().size() > 0
                         && show.idle();
                 quiet = settled ? quiet + 1 : 0;
                 if (quiet >= QUIET_FRAMES || frames >= MOST_FRAMES) {

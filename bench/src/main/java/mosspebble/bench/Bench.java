@@ -160,7 +160,7 @@ public final class Bench {
     private static List<String> java(Path dist, Path archive) {
         List<String> command = new ArrayList<>(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString()));
         ManagementFactory.getRuntimeMXBean().getInputArguments().stream() // as the script starts the program, and this
-                .filter(a -> a.startsWith("-X") || a.startsWith("-Dorg.sqlite")).forEach(command::add);
+                .filter(a -> a.startsWith("-X")).forEach(command::add);
         command.addAll(List.of("--module-path", dist.resolve("fx").toString(), "--add-modules", "javafx.controls",
                 "--enable-native-access=javafx.graphics,ALL-UNNAMED"));
         if (archive != null) {

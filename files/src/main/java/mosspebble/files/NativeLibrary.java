@@ -2,9 +2,12 @@ package mosspebble.files;
 
 import java.io.IOException;
 import java.io.InputStream;
+import java.net.JarURLConnection;
+import java.net.URL;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.Arrays;
+import java.nio.file.StandardCopyOption;
+import java.util.jar.JarEntry;
 import org.sqlite.SQLiteJDBCLoader;
 import org.sqlite.util.LibraryLoaderUtil;
 
@@ -39,18 +42,19 @@ final class NativeLibrary {
 
     private static void unpack() {
         String name = LibraryLoaderUtil.getNativeLibName();
-        try (InputStream in = SQLiteJDBCLoader.class.getResourceAsStream(LibraryLoaderUtil.getNativeLibResourcePath() + "/" + name)) {
-            if (in == null) {
+        URL packed = SQLiteJDBCLoader.class.getResource(LibraryLoaderUtil.getNativeLibResourcePath() + "/" + name);
+        try {
+            if (packed == null || !(packed.openConnection() instanceof JarURLConnection jar)) {
                 return;
             }
-            byte[] library = in.readAllBytes();
-            Path folder = cache().resolve("sqlite-" + SQLiteJDBCLoader.getVersion() + "-" + Integer.toHexString(Arrays.hashCode(library)));
+            JarEntry library = jar.getJarEntry(); // known by its checksum: at most starts it need not be read
+            Path folder = cache().resolve("sqlite-" + SQLiteJDBCLoader.getVersion() + "-" + Long.toHexString(library.getCrc()));
             Path file = folder.resolve(name);
-            if (!Files.isRegularFile(file) || Files.size(file) != library.length) {
+            if (!Files.isRegularFile(file) || Files.size(file) != library.getSize()) {
                 Files.createDirectories(folder);
                 Path part = Files.createTempFile(folder, name, ".part");
-                try {
-                    Files.write(part, library);
+                try (InputStream in = jar.getInputStream()) {
+                    Files.copy(in, part, StandardCopyOption.REPLACE_EXISTING);
                     SafeWrite.moveInto(part, file);
                 } finally {
                     Files.deleteIfExists(part);

@@ -100,7 +100,7 @@ public record Timetable(Workload of, List<Placed> placed, Instant bound, int sit
 
     /** The sittings there are until a moment, those that come again week by week included. */
     public List<Workload.Hours> hoursUntil(Instant last) {
-        return new TimetableSearch(of).hoursUntil(last);
+        return new TableHours(of).until(last);
     }
 
     /** What is left of it in the order it has, later where it must; empty where something else is to be done now. */

@@ -62,9 +62,6 @@ final class TimetableSearch {
     /** So often what would lapse is put off in one order. */
     private static final int PUT_OFF = 12;
 
-    /** No timetable runs longer than so many weeks. */
-    private static final int MOST_WEEKS = 1_040;
-
     private final Workload of;
     private final int n;
     private final long[] hand;
@@ -95,9 +92,7 @@ final class TimetableSearch {
     private final int[] needs;
     private final int[] sorted;
     private final long[] tail;
-    private final List<long[]> hours = new ArrayList<>();
-    private final List<long[]> week;
-    private final long period;
+    private final TableHours hours;
 
     TimetableSearch(Workload of) {
         this.of = of;
@@ -129,17 +124,7 @@ final class TimetableSearch {
         this.sorted = of.sorted().stream().mapToInt(Integer::intValue).toArray();
         this.tail = tails();
         this.slow = of.due().isEmpty() ? null : slow();
-        this.week = of.hours().stream().map(h -> new long[] {Math.max(0, seconds(h.from())), seconds(h.to()), permille(h)})
-                .filter(h -> h[1] > h[0]).toList();
-        long first = of.hours().stream().mapToLong(h -> seconds(h.from())).min().orElse(0);
-        long last = of.hours().stream().mapToLong(h -> seconds(h.to())).max().orElse(0);
-        long seven = Duration.ofDays(7).toSeconds();
-        this.period = seven * Math.max(1, (last - first + seven - 1) / seven);
-        hours.addAll(week);
-    }
-
-    private long permille(Workload.Hours hours) {
-        return Math.round(1000 * of.slower(hours));
+        this.hours = new TableHours(of);
     }
 
     private boolean[][] inAir() {
@@ -227,49 +212,6 @@ final class TimetableSearch {
         return longest;
     }
 
-    /** When a piece can begin that may begin from a time on: where it is done before the sitting ends. */
-    private long begin(long from, long takes) {
-        for (int k = sitting(from);; k++) {
-            long[] each = hour(k);
-            long start = Math.max(from, each[0]);
-            if (start + takes <= each[1]) {
-                return start;
-            }
-        }
-    }
-
-    /** The first sitting that ends after a time. */
-    private int sitting(long time) {
-        int low = 0;
-        while (hours.isEmpty() || hour(hours.size() - 1)[1] <= time) {
-            hour(hours.size());
-        }
-        int high = hours.size() - 1;
-        while (low < high) {
-            int middle = (low + high) / 2;
-            if (hours.get(middle)[1] > time) {
-                high = middle;
-            } else {
-                low = middle + 1;
-            }
-        }
-        return low;
-    }
-
-    /** Sittings come again after those that were given. */
-    private long[] hour(int k) {
-        while (k >= hours.size()) {
-            long weeks = period * (1 + (hours.size() - week.size()) / Math.max(1, of.hours().size()));
-            if (weeks / Duration.ofDays(7).toSeconds() > MOST_WEEKS) {
-                throw new IllegalArgumentException("With so few hours it would take longer than twenty years.");
-            }
-            for (Workload.Hours again : of.hours()) {
-                hours.add(new long[] {seconds(again.from()) + weeks, seconds(again.to()) + weeks, permille(again)});
-            }
-        }
-        return hours.get(k);
-    }
-
     /** When each stone could be ready if it were the only one. */
     Map<String, Instant> soonest() {
         long[] start = heads();
@@ -283,7 +225,7 @@ final class TimetableSearch {
     private long[] heads() {
         long[] start = earliest.clone();
         for (int i : sorted) {
-            start[i] = begin(start[i], hand[i]);
+            start[i] = hours.begin(start[i], hand[i]);
             for (int k = 0; k < behind[i].length; k++) {
                 start[behind[i][k]] = Math.max(start[behind[i][k]], start[i] + hand[i] + leastLag[i][k]);
             }
@@ -332,7 +274,7 @@ final class TimetableSearch {
             int at = can.peek();
             long until = now + left[at];
             if (within) {
-                long[] sitting = hour(sitting(now));
+                long[] sitting = hours.hour(hours.sitting(now));
                 now = Math.max(now, sitting[0]);
                 until = Math.min(now + left[at], sitting[1]);
             }
@@ -373,14 +315,6 @@ final class TimetableSearch {
             }
         }
         return (int) (n == 0 ? 0 : Math.max(1, most));
-    }
-
-    List<Workload.Hours> hoursUntil(Instant last) {
-        List<Workload.Hours> until = new ArrayList<>();
-        for (int k = 0; n > 0 && hour(k)[0] < seconds(last); k++) {
-            until.add(new Workload.Hours(instant(hour(k)[0]), instant(hour(k)[1])));
-        }
-        return until;
     }
 
     /** The better of a known order and one that was found elsewhere. */
@@ -526,19 +460,9 @@ final class TimetableSearch {
             for (int k = 0; k < behind[i].length; k++) {
                 by = Math.min(by, late[behind[i][k]] - lag[i][k]);
             }
-            late[i] = latest(by, hand[i]);
+            late[i] = hours.latest(by, hand[i]);
         }
         return late;
-    }
-
-    /** The latest beginning of a piece that is done by a time, in one sitting; where there is none, as if one sat at any time. */
-    private long latest(long by, long hand) {
-        for (int k = by - hand < 0 ? -1 : sitting(by - hand); k >= 0; k--) {
-            if (hour(k)[0] + hand <= Math.min(by, hour(k)[1])) {
-                return Math.min(by, hour(k)[1]) - hand;
-            }
-        }
-        return by - hand;
     }
 
     /** By when each piece must be done so that all that should be done by a certain time can be. */
@@ -598,7 +522,7 @@ final class TimetableSearch {
             List<List<Integer>> sat = new ArrayList<>();
             int last = -1;
             for (int i : best) {
-                int in = sitting(start[i]);
+                int in = hours.sitting(start[i]);
                 if (in != last) {
                     sat.add(new ArrayList<>());
                     last = in;
@@ -691,18 +615,18 @@ final class TimetableSearch {
         for (int placed = 0; placed < n; placed++) {
             long soonest = Long.MAX_VALUE;
             for (int i : can) {
-                soonest = Math.min(soonest, begin(Math.max(now, Math.max(free[i], stands.free(i))), hand[i]));
+                soonest = Math.min(soonest, hours.begin(Math.max(now, Math.max(free[i], stands.free(i))), hand[i]));
             }
             int best = -1;
             for (int i : can) {
-                if (begin(Math.max(now, Math.max(free[i], stands.free(i))), hand[i]) <= soonest + patience
+                if (hours.begin(Math.max(now, Math.max(free[i], stands.free(i))), hand[i]) <= soonest + patience
                         && (best < 0 || before(i, best, urgent, inHand))) {
                     best = i;
                 }
             }
             order[placed] = best;
             can.remove(Integer.valueOf(best));
-            long start = begin(Math.max(now, Math.max(free[best], stands.free(best))), hand[best]);
+            long start = hours.begin(Math.max(now, Math.max(free[best], stands.free(best))), hand[best]);
             now = start + hand[best];
             stands.take(best, now + stays[best]);
             inHand = best;
@@ -766,7 +690,7 @@ final class TimetableSearch {
         Stands stands = new Stands();
         long now = 0;
         for (int i : order) {
-            start[i] = begin(Math.max(now, Math.max(free[i], stands.free(i))), times.hand[i]);
+            start[i] = hours.begin(Math.max(now, Math.max(free[i], stands.free(i))), times.hand[i]);
             now = start[i] + times.hand[i];
             stands.take(i, now + times.stays[i]);
             for (int k = 0; k < behind[i].length; k++) {
@@ -778,7 +702,7 @@ final class TimetableSearch {
 
     /** What lies between a piece and what follows it, which depends on the room it is done in. */
     private long lag(Times times, int i, int k, long start) {
-        return inAir == null || !inAir[i][k] ? times.lag[i][k] : times.lag[i][k] * hour(sitting(start))[2] / 1000;
+        return inAir == null || !inAir[i][k] ? times.lag[i][k] : times.lag[i][k] * hours.hour(hours.sitting(start))[2] / 1000;
     }
 
     /** Until when the shared places are taken: each piece begins no sooner than the one before, so that no gap is left to be filled. */
@@ -863,7 +787,7 @@ final class TimetableSearch {
         long began = 0;
         long ended = 0;
         for (int i : order) {
-            int in = sitting(start[i]);
+            int in = hours.sitting(start[i]);
             if (in != last) {
                 used++;
                 began = start[i];
@@ -881,7 +805,7 @@ final class TimetableSearch {
         List<List<Timetable.Placed>> all = new ArrayList<>();
         int last = -1;
         for (Timetable.Placed each : placed) {
-            int in = sitting(seconds(each.start()));
+            int in = hours.sitting(seconds(each.start()));
             if (in != last) {
                 all.add(new ArrayList<>());
                 last = in;
