@@ -79,7 +79,7 @@ class SittingStageTest {
             app.type("#week", "Mon-Fri 19:30-20:15");
             app.until("what would help", () -> app.show().idle() && app.present("#way-0"));
             app.until("a later day", () -> later(app).isPresent());
-            app.robot.interact(() -> later(app).ifPresent(w -> ((Button) app.find(w)).fire()));
+            app.robot.interact(() -> ((Button) app.find(later(app).orElseThrow())).fire());
             app.until("the owl may be ready later", () -> diary(app).due().get("owl").isAfter(LocalDateTime.parse("2026-12-02T20:00")));
             app.until("it is not late then", () -> !app.present("#late"));
             app.still();
@@ -306,6 +306,7 @@ class SittingStageTest {
                 assertThat(place.getMaxX()).as(stone.getId()).isLessThanOrEqualTo(inScene(app.find("#new-stone")).getMinX() + 1);
             });
             assertThat(inScene(app.find("#new-stone")).getMaxX()).isLessThanOrEqualTo(window.getMaxX());
+            app.still(); // better timetables come one after the other
             double right = inScene(app.find("#hem")).getMaxX();
             app.until("all laid out", () -> app.show().idle()
                     && app.robot.lookup(".hem-stitch").queryAllAs(Node.class).stream().allMatch(n -> inScene(n).getWidth() > 0));

@@ -52,6 +52,11 @@ public class PlanWorker implements AutoCloseable {
             long asked = newest.get();
             return () -> newest.get() != asked;
         }
+
+        /** What was asked is of no use any more: no answer is given to it. */
+        public void drop() {
+            newest.incrementAndGet();
+        }
     }
 
     /** Surveys and terrains remembered. */

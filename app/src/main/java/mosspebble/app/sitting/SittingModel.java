@@ -274,10 +274,11 @@ public final class SittingModel {
     private void go(Map<String, PaintPlan> plans, Studio studio, Begun first) {
         shown.set(new Shown(plans, first.table, first.trouble));
         now.set(instant()); // after it, so that nobody looks at what was planned before with the time of now
+        drying.drop(); // what would help is found anew: what was found before was found for other hours
+        helping.drop();
+        ways.set(List.of());
         if (first.table == null) {
-            ways.set(List.of());
-            desk.askBeside(planning, unwanted -> null, nothing -> {}, error -> {}); // what was asked before is of no use any more
-            desk.askBeside(helping, unwanted -> null, nothing -> {}, error -> {});
+            planning.drop();
             return;
         }
         desk.askBeside(planning, unwanted -> first.table.goingOn(first.table.of(), unwanted), found -> {

@@ -311,6 +311,7 @@ class SittingModelTest {
             InTime.Means later = model.waysProperty().get().stream().map(InTime.Way::means).filter(InTime.Means.Later.class::isInstance)
                     .findFirst().orElseThrow();
             model.edit("Week", d -> d.withWeek("Mon-Fri 19:30-20:15"));
+            assertThat(model.waysProperty().get()).as("found for other hours").isEmpty();
             model.take(later);
             assertThat(diary().week()).as("typed since").isEqualTo("Mon-Fri 19:30-20:15");
             assertThat(diary().due().get("owl")).isEqualTo(((InTime.Means.Later) later).due());
