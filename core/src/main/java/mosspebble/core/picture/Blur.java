@@ -11,7 +11,7 @@ final class Blur {
     private static final int BLOCK = 64;
 
     /** Parts of 1 that are told apart. */
-    private static final float FINE = 1 << 20;
+    private static final double FINE = 1 << 20;
 
     private Blur() {}
 
@@ -31,7 +31,7 @@ final class Blur {
         for (int r = 0; r < Math.min(reach, rows); r++) {
             add(from, r * columns + first, sum, 1);
         }
-        double share = 1 / ((2 * reach + 1) * (double) FINE);
+        double share = 1 / ((2 * reach + 1) * FINE);
         for (int r = 0; r < rows; r++) {
             if (r + reach < rows) {
                 add(from, (r + reach) * columns + first, sum, 1);
@@ -54,7 +54,7 @@ final class Blur {
     private static void line(float[] values, int[] to, int start, int count, int reach) {
         int[] whole = new int[count];
         for (int i = 0; i < count; i++) {
-            whole[i] = Math.round(values[start + i] * FINE);
+            whole[i] = (int) Math.floor(values[start + i] * FINE + 0.5);
         }
         long sum = 0;
         for (int i = 0; i < Math.min(reach, count); i++) {
@@ -67,7 +67,7 @@ final class Blur {
             if (i - reach - 1 >= 0) {
                 sum -= whole[i - reach - 1];
             }
-            to[start + i] = (int) Math.round((double) sum / (2 * reach + 1));
+            to[start + i] = (int) Math.floor((double) sum / (2 * reach + 1) + 0.5);
         }
     }
 }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import mosspebble.core.area.Grid;
 import mosspebble.core.area.Shapes;
+import mosspebble.core.rock.NearNoise;
 import mosspebble.core.rock.Noise;
 import org.locationtech.jts.algorithm.MinimumDiameter;
 import org.locationtech.jts.geom.Coordinate;
@@ -82,19 +83,25 @@ final class Hand {
         return width.length < 2 ? 0 : Math.atan2(width[1].y - width[0].y, width[1].x - width[0].x) + Math.PI / 2;
     }
 
+    /** What {@link #uneven} is asked with, for the places of one row. */
+    NearNoise row() {
+        return new NearNoise(noise);
+    }
+
     /** How much more or less paint the tool leaves, about -1 to 1. */
-    double uneven(double x, double y) {
+    double uneven(double x, double y, NearNoise near) {
+        near.begin();
         return switch (tool) {
-            case BRUSH -> hair(x, y);
-            case SPONGE -> pore(x, y);
+            case BRUSH -> hair(x, y, near);
+            case SPONGE -> pore(x, y, near);
             case PEN -> 0;
         };
     }
 
     /** A sponge sets paint down in peaks round its pores. */
-    private double pore(double x, double y) {
-        double wide = noise.gradient(x / PORE, y / PORE);
-        double fine = Noise.visible(PORE / 2.6, pixel) * noise.gradient(2.6 * x / PORE + 9, 2.6 * y / PORE);
+    private double pore(double x, double y, NearNoise near) {
+        double wide = near.gradient(x / PORE, y / PORE);
+        double fine = Noise.visible(PORE / 2.6, pixel) * near.gradient(2.6 * x / PORE + 9, 2.6 * y / PORE);
         return 1.5 * Noise.visible(PORE, pixel) * wide + 0.7 * fine;
     }
 
@@ -147,16 +154,16 @@ final class Hand {
         }
     }
 
-    private double hair(double x, double y) {
+    private double hair(double x, double y, NearNoise near) {
         double a = x * cos + y * sin;
-        double b = y * cos - x * sin + 0.5 * noise.gradient(x * 0.06, y * 0.06);
+        double b = y * cos - x * sin + 0.5 * near.gradient(x * 0.06, y * 0.06);
         double wide = Noise.visible(HAIR, pixel);
         if (wide == 0) {
             return 0;
         }
         double fine = Noise.visible(FINE, pixel);
-        return wide * noise.gradient(a / HAIR_LONG, b / HAIR) * 1.2
-                + (fine == 0 ? 0 : 0.7 * fine * noise.gradient(a / FINE_LONG + 40, b / FINE));
+        return wide * near.gradient(a / HAIR_LONG, b / HAIR) * 1.2
+                + (fine == 0 ? 0 : 0.7 * fine * near.gradient(a / FINE_LONG + 40, b / FINE));
     }
 
     /** Radius of what is set by one touch, mm; 0 for what is not. */
@@ -165,13 +172,15 @@ final class Hand {
         return radius > TOUCH || 4 * Math.PI * dot.getArea() < ROUND * dot.getLength() * dot.getLength() ? 0 : radius;
     }
 
-    /** Radius of the largest touch of a layer, mm; 0 for none. */
-    static double largestTouch(Geometry place) {
-        double largest = 0;
+    /** Where the touches of a layer lie. */
+    static List<Envelope> touches(Geometry place) {
+        List<Envelope> touches = new ArrayList<>();
         for (int k = 0; k < place.getNumGeometries(); k++) {
-            largest = Math.max(largest, touch(place.getGeometryN(k)));
+            if (touch(place.getGeometryN(k)) > 0) {
+                touches.add(place.getGeometryN(k).getEnvelopeInternal());
+            }
         }
-        return largest;
+        return touches;
     }
 
     /**

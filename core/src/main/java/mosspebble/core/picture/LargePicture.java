@@ -1,13 +1,15 @@
 package mosspebble.core.picture;
 
+import java.util.List;
 import java.util.concurrent.CancellationException;
 import java.util.function.BooleanSupplier;
+import java.util.stream.IntStream;
 import mosspebble.core.area.Grid;
 import mosspebble.core.colour.Lamp;
 import mosspebble.core.plan.PaintPlan;
-import mosspebble.core.plan.Step;
 import mosspebble.core.plan.StoneState;
 import mosspebble.core.stone.Survey;
+import org.locationtech.jts.geom.Envelope;
 
 /**
  * A picture larger than what can be held at once: any rows of it on demand, drawn in tiles that each see as far round themselves as paint
@@ -39,14 +41,23 @@ public final class LargePicture {
     /** Held for each pixel of a tile while it is drawn, bytes, counted generously: skin, paint, films, heights, light. */
     private static final int BYTES = 135;
 
+    /** So many tiles are drawn at once: much of laying paint is done one thing after the other. */
+    private static final int TILES = 2;
+
     /** Pixels of a tile with what it sees round itself, at most. */
-    private static final int MOST = 3_600_000;
+    private static final int MOST = 1_800_000;
 
     /** A tile narrower than so many pixels is nearly all margin. */
     private static final int LEAST = 64;
 
-    /** Light looks so far for what stands in its way, mm, and a lip or a dent is so wide. */
-    private static final double LIGHT_MM = Shading.FARTHEST_MM + 0.4;
+    /** A place lies in a dent against what is round it so far, mm. */
+    private static final double DENT_MM = Shading.WIDE_MM;
+
+    /** The edge of a coat stands up so far in from it, mm. */
+    private static final double LIP_MM = 0.4;
+
+    /** A touch may stand on a touch. */
+    private static final int UPON = 2;
 
     private final PaintPlan plan;
     private final Survey survey;
@@ -56,10 +67,12 @@ public final class LargePicture {
     private final double top;
     private final int columns;
     private final int rows;
-    private final int margin;
-    /** The outer part of the margin, where only paint is laid. */
-    private final int outer;
+    /** What lies so many cells round a tile may stand in its light. */
+    private final int marginX;
+    private final int marginY;
     private final int side;
+    /** Where paint is set down by one touch: it stands on the highest below it, wherever that is. */
+    private final List<Envelope> touches;
 
     /** @throws IllegalStateException if there is not the memory for even a small tile; its message says so */
     public LargePicture(PaintPlan plan, Wish wish) {
@@ -78,15 +91,12 @@ public final class LargePicture {
         this.rows = Math.min(wish.longest, Math.max(1, (int) Math.round(high / cell)));
         this.left = -columns * cell / 2;
         this.top = -rows * cell / 2;
-        this.outer = (int) Math.ceil(touches(plan) / cell);
-        this.margin = 2 + (int) Math.ceil(LIGHT_MM / cell) + outer;
-        this.side = side(free);
-    }
-
-    /** A touch stands on the highest below it, wherever that is. */
-    private static double touches(PaintPlan plan) {
-        return 2 * plan.steps().stream().filter(s -> Painting.hasTouches(s.kind())).flatMap(s -> s.layers().stream())
-                .mapToDouble(l -> Hand.largestTouch(l.place())).max().orElse(0);
+        this.touches = plan.steps().stream().filter(s -> Painting.hasTouches(s.kind())).flatMap(s -> s.layers().stream())
+                .flatMap(l -> Hand.touches(l.place()).stream()).toList();
+        double from = Math.toRadians(wish.shown.lightFrom());
+        this.marginX = 2 + (int) Math.ceil((Math.max(DENT_MM, Shading.FARTHEST_MM * Math.abs(Math.sin(from))) + LIP_MM) / cell);
+        this.marginY = 2 + (int) Math.ceil((Math.max(DENT_MM, Shading.FARTHEST_MM * Math.abs(Math.cos(from))) + LIP_MM) / cell);
+        this.side = side(free / TILES);
     }
 
     private static long free() {
@@ -98,6 +108,7 @@ public final class LargePicture {
     private int side(long free) {
         long cells = Math.min(MOST, (long) (0.7 * free) / BYTES);
         int whole = (int) Math.sqrt(cells);
+        int margin = Math.max(marginX, marginY);
         if (whole - 2 * margin < LEAST) {
             throw new IllegalStateException("There is not the memory for a picture of " + columns + " x " + rows + " pixels.");
         }
@@ -141,30 +152,51 @@ public final class LargePicture {
     public int[] rows(int first, int count, BooleanSupplier unwanted) {
         int[] strip = new int[columns * count];
         int across = (columns + side - 1) / side;
-        for (int tile = 0; tile < across; tile++) {
+        IntStream.range(0, across).parallel().forEach(tile -> {
             int from = (int) ((long) columns * tile / across);
             int to = (int) ((long) columns * (tile + 1) / across);
             if (unwanted.getAsBoolean()) {
                 throw new CancellationException();
             }
             draw(from, first, to - from, count, unwanted, strip);
-        }
+        });
         return strip;
+    }
+
+    /** What must be drawn for a tile, mm: as far round it as light reaches, and whole what of touches lies in that. */
+    Envelope sight(int column, int row, int wide, int high) {
+        Envelope box = new Envelope(x(column - marginX) - cell / 2, x(column + wide + marginX) - cell / 2, y(row - marginY) - cell / 2,
+                y(row + high + marginY) - cell / 2);
+        for (int on = 0; on < UPON; on++) {
+            Envelope seen = new Envelope(box);
+            touches.stream().filter(seen::intersects).forEach(touch -> box.expandToInclude(round(touch)));
+        }
+        return box;
+    }
+
+    /** A touch with the edges that it may stand on. */
+    private static Envelope round(Envelope touch) {
+        Envelope round = new Envelope(touch);
+        round.expandBy(LIP_MM);
+        return round;
     }
 
     /** One tile: what lies round it is drawn as well, and left away. */
     private void draw(int column, int row, int wide, int high, BooleanSupplier unwanted, int[] strip) {
-        int c0 = column - margin;
-        int r0 = row - margin;
-        Grid grid = new Grid(left + c0 * cell, top + r0 * cell, cell, wide + 2 * margin, high + 2 * margin);
-        StoneTerrain terrain = StoneTerrain.of(survey, grid, outer, unwanted);
+        Envelope box = sight(column, row, wide, high);
+        int c0 = (int) Math.floor((box.getMinX() - left) / cell);
+        int r0 = (int) Math.floor((box.getMinY() - top) / cell);
+        Grid grid = new Grid(left + c0 * cell, top + r0 * cell, cell, 1 + (int) Math.ceil((box.getMaxX() - left) / cell) - c0,
+                1 + (int) Math.ceil((box.getMaxY() - top) / cell) - r0);
+        Window window = new Window(grid, column - c0, row - r0, wide, high);
+        StoneTerrain terrain = StoneTerrain.of(survey, window, unwanted);
         int[] pixels = new int[grid.cells()];
         StonePicture.draw(plan, terrain, wish.look, wish.lamp, wish.shown, unwanted, pixels);
         if (unwanted.getAsBoolean()) {
             throw new CancellationException();
         }
         for (int r = 0; r < high; r++) {
-            System.arraycopy(pixels, (r + margin) * grid.columns() + margin, strip, r * columns + column, wide);
+            System.arraycopy(pixels, (r + window.row()) * grid.columns() + window.column(), strip, r * columns + column, wide);
         }
     }
 }

@@ -21,6 +21,7 @@ import mosspebble.core.colour.Spectrum;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Step;
 import mosspebble.core.plan.StoneState;
+import mosspebble.core.rock.NearNoise;
 import mosspebble.core.rock.Noise;
 import mosspebble.core.sketch.PlacedPart;
 import mosspebble.core.sketch.Role;
@@ -310,10 +311,11 @@ final class Painting {
         Laying laying = new Laying(mask, body, looks(body.share, film, coat, coats), coat, new Materials(coat.sheen(), step.place()),
                 coats < step.coats() && !clear, step.again().isEmpty() || clear ? null : Mask.of(step.again(), grid));
         IntStream.range(0, mask.rows()).parallel().forEach(r -> {
+            NearNoise near = body.hand.row();
             for (int c = 0; c < mask.columns(); c++) {
                 int i = r * mask.columns() + c;
                 if (body.share[i] > 0) {
-                    lay(laying, i, c, r, film, pixels);
+                    lay(laying, i, c, r, near, film, pixels);
                 }
             }
         });
@@ -327,7 +329,7 @@ final class Painting {
      */
     private record Laying(Mask mask, Body body, Looks looks, Coat coat, Materials material, boolean patchy, Mask again) {}
 
-    private void lay(Laying laying, int i, int c, int r, int[] film, Pixels pixels) {
+    private void lay(Laying laying, int i, int c, int r, NearNoise near, int[] film, Pixels pixels) {
         Coat coat = laying.coat;
         Body body = laying.body;
         boolean clear = coat.optics().isClear();
@@ -337,7 +339,7 @@ final class Painting {
         double y = grid.y(row);
         int before = film[i];
         int shown = laying.looks.shown[before];
-        double hair = clear || body.caps[i] > 0 ? 0 : body.hand.uneven(x, y);
+        double hair = clear || body.caps[i] > 0 ? 0 : body.hand.uneven(x, y, near);
         float part = body.share[i];
         if (body.tool == Hand.Tool.SPONGE) { // where its pores are the sponge leaves nothing
             part *= (float) Math.max(0.12, Math.min(1, 0.8 + 1.6 * hair));

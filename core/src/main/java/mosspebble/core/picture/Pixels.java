@@ -71,7 +71,7 @@ record Pixels(int[] colour, char[] body, byte[] sheen) {
 
     /** A height as it is held, to 1,310 µm. */
     static char steps(double um) {
-        return (char) Math.max(0, Math.min(Character.MAX_VALUE, Math.round(STEPS_PER_UM * um)));
+        return (char) Math.max(0, Math.min(Character.MAX_VALUE, STEPS_PER_UM * um + 0.5));
     }
 
     /** A held height, µm. */

@@ -72,6 +72,9 @@ final class Shading {
     /** How far from a place something may stand in its light, mm. */
     static final double FARTHEST_MM = 2.2;
 
+    /** How far round a place it is seen whether it lies in a dent, mm. */
+    static final double WIDE_MM = 1;
+
     private static final float[] REACHES = {0.18f, 0.36f, 0.7f, 1.3f, (float) FARTHEST_MM};
 
     /** Sides of a flake of glitter and of the patch that one tilt of metal has, mm. */
@@ -140,11 +143,11 @@ final class Shading {
         double lightFrom = shown.lightFrom();
         float[] heights = care == Care.FLAT ? null : heights(pixels);
         boolean whole = care == Care.FULL || care == Care.MATT;
-        float[] wide = whole ? mean(heights, 1) : null;
+        float[] wide = whole ? mean(heights, WIDE_MM) : null;
         float[] near = whole || film.gloss > 0 && care != Care.FLAT ? mean(heights, 0.28) : null;
         Frame frame = new Frame(pixels, heights, wide, near, care, Direction.of(lightFrom, KEY_UP), Direction.of(lightFrom, WINDOW_UP));
         rows(r -> {
-            if (!unwanted.getAsBoolean()) {
+            if (terrain.window.hasRow(r) && !unwanted.getAsBoolean()) {
                 frame.row(r, out);
             }
         });
@@ -178,7 +181,8 @@ final class Shading {
         void row(int r, int[] out) {
             int columns = grid.columns();
             float[] rgb = new float[3];
-            for (int c = 0; c < columns; c++) {
+            int end = terrain.window.column() + terrain.window.columns();
+            for (int c = terrain.window.column(); c < end; c++) {
                 int i = r * columns + c;
                 float inside = terrain.inside[i];
                 if (inside <= 0) {

@@ -5,8 +5,9 @@ import java.util.stream.IntStream;
 import mosspebble.core.area.Grid;
 import mosspebble.core.area.Mask;
 import mosspebble.core.rock.Fabric;
+import mosspebble.core.rock.NearNoise;
 import mosspebble.core.rock.Noise;
-import mosspebble.core.rock.Place;
+import mosspebble.core.rock.SkinRow;
 import mosspebble.core.stone.Dome;
 import mosspebble.core.stone.Survey;
 
@@ -20,8 +21,13 @@ public final class StoneTerrain {
     private static final double DENT = 0.8;
     private static final double DENT_WIDE = 30;
 
+    /** So many rows are worked out one after the other: what is known of one is of use for the next. */
+    private static final int BAND = 16;
+
     final Survey survey;
     final Grid grid;
+    /** Where all is known; round it only where there is stone, and its relief. */
+    final Window window;
     final float[] nx;
     final float[] ny;
     final float[] nz;
@@ -41,8 +47,13 @@ public final class StoneTerrain {
     final int[] glint;
 
     StoneTerrain(Survey survey, Grid grid) {
+        this(survey, Window.whole(grid));
+    }
+
+    private StoneTerrain(Survey survey, Window window) {
         this.survey = survey;
-        this.grid = grid;
+        this.window = window;
+        this.grid = window.grid();
         this.nx = new float[grid.cells()];
         this.ny = new float[grid.cells()];
         this.nz = new float[grid.cells()];
@@ -57,61 +68,75 @@ public final class StoneTerrain {
     }
 
     public static StoneTerrain of(Survey survey, Grid grid) {
-        return of(survey, grid, 0, () -> false);
+        return of(survey, Window.whole(grid), () -> false);
     }
 
-    /**
-     * @param round so many cells at the border of the grid are left empty, as if there were no stone
-     * @param unwanted asked now and then; once it says so, the rest is left empty
-     */
-    static StoneTerrain of(Survey survey, Grid grid, int round, BooleanSupplier unwanted) {
-        StoneTerrain terrain = new StoneTerrain(survey, grid);
-        Mask mask = Mask.of(survey.zones().outline(), grid);
+    /** @param unwanted asked now and then; once it says so, the rest is left empty */
+    static StoneTerrain of(Survey survey, Window window, BooleanSupplier unwanted) {
+        StoneTerrain terrain = new StoneTerrain(survey, window);
+        Mask mask = Mask.of(survey.zones().outline(), window.grid());
         Fabric fabric = Fabric.of(survey.stone());
         Noise dents = new Noise(survey.stone().seed());
         Unfolding unfolding = new Unfolding(survey.dome());
-        IntStream.range(0, mask.rows()).parallel()
-                .filter(r -> mask.row() + r >= round && mask.row() + r < grid.rows() - round && !unwanted.getAsBoolean())
-                .forEach(r -> terrain.row(r, round, mask, fabric, dents, unfolding));
+        IntStream.range(0, (mask.rows() + BAND - 1) / BAND).parallel().forEach(band -> {
+            SkinRow skin = new SkinRow();
+            for (int r = band * BAND; r < Math.min(mask.rows(), (band + 1) * BAND) && !unwanted.getAsBoolean(); r++) {
+                terrain.row(r, mask, fabric, dents, unfolding, skin);
+            }
+        });
         return terrain;
     }
 
-    private void row(int r, int round, Mask mask, Fabric fabric, Noise dents, Unfolding unfolding) {
+    private void row(int row, Mask mask, Fabric fabric, Noise dents, Unfolding unfolding, SkinRow skin) {
         Dome dome = survey.dome();
         double turn = Math.toRadians(survey.stone().wayUp());
         double cos = Math.cos(turn);
         double sin = Math.sin(turn);
-        double pixel = grid.cellMm();
+        int r = mask.row() + row;
+        double y = grid.y(r);
         double[] normal = new double[3];
-        Place place = new Place();
-        double y = grid.y(mask.row() + r);
-        int end = Math.min(mask.columns(), grid.columns() - round - mask.column());
-        for (int c = Math.max(0, round - mask.column()); c < end; c++) {
-            float share = mask.at(c, r);
-            if (share <= 0) {
-                continue;
+        NearNoise dented = new NearNoise(dents);
+        int[] at = new int[SkinRow.MOST];
+        for (int c = 0; c < mask.columns(); c++) {
+            float share = mask.at(c, row);
+            if (share > 0) {
+                int i = r * grid.columns() + mask.column() + c;
+                double x = grid.x(mask.column() + c);
+                double longer = unfolding.longerAt(x, y);
+                inside[i] = share;
+                at[skin.count] = i;
+                skin.u[skin.count] = longer * (x * cos + y * sin);
+                skin.v[skin.count] = longer * (y * cos - x * sin);
+                skin.pixel[skin.count] = grid.cellMm() * longer;
+                skin.count++;
+                if (window.has(mask.column() + c, r)) {
+                    z[i] = (float) dome.surfaceAt(x, y, normal);
+                    dented.begin();
+                    lean(i, skin.u[skin.count - 1], skin.v[skin.count - 1], cos, sin, dented, normal);
+                }
             }
-            int i = (mask.row() + r) * grid.columns() + mask.column() + c;
-            double x = grid.x(mask.column() + c);
-            double longer = unfolding.longerAt(x, y);
-            double u = longer * (x * cos + y * sin);
-            double v = longer * (y * cos - x * sin);
-            inside[i] = share;
-            z[i] = (float) dome.smoothHeightAt(x, y);
-            dome.normalAt(x, y, normal);
-            lean(i, u, v, cos, sin, dents, normal);
-            fabric.at(u, v, pixel * longer, place);
-            red[i] = (float) place.red;
-            green[i] = (float) place.green;
-            blue[i] = (float) place.blue;
-            relief[i] = (float) place.height;
-            gloss[i] = (float) place.gloss;
-            glint[i] = place.glint;
+            if (skin.count == SkinRow.MOST || c == mask.columns() - 1) {
+                fabric.at(skin);
+                keep(skin, at);
+                skin.count = 0;
+            }
+        }
+    }
+
+    private void keep(SkinRow skin, int[] at) {
+        for (int k = 0; k < skin.count; k++) {
+            int i = at[k];
+            red[i] = skin.red[k];
+            green[i] = skin.green[k];
+            blue[i] = skin.blue[k];
+            relief[i] = skin.height[k];
+            gloss[i] = skin.gloss[k];
+            glint[i] = skin.glint[k];
         }
     }
 
     /** The dome's lean with that of the dents. */
-    private void lean(int i, double u, double v, double cos, double sin, Noise dents, double[] normal) {
+    private void lean(int i, double u, double v, double cos, double sin, NearNoise dents, double[] normal) {
         double e = 0.5;
         double here = dent(dents, u, v);
         double du = (dent(dents, u + e, v) - here) / e;
@@ -124,7 +149,7 @@ public final class StoneTerrain {
         nz[i] = (float) (normal[2] / size);
     }
 
-    private static double dent(Noise dents, double u, double v) {
+    private static double dent(NearNoise dents, double u, double v) {
         return DENT * dents.octaves(u, v, DENT_WIDE, 2, 0);
     }
 

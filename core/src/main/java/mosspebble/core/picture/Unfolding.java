@@ -40,7 +40,7 @@ final class Unfolding {
     double longerAt(double x, double y) {
         double dx = x - poleX;
         double dy = y - poleY;
-        double at = Math.min(RINGS - 1e-6, Math.hypot(dx, dy) / ring);
+        double at = Math.min(RINGS - 1e-6, Math.sqrt(dx * dx + dy * dy) / ring);
         double turn = Math.atan2(dy, dx) / (2 * Math.PI);
         double on = (turn - Math.floor(turn)) * RAYS;
         int ray = (int) on % RAYS;

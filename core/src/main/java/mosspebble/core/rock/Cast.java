@@ -15,15 +15,15 @@ final class Cast extends Fabric {
     }
 
     @Override
-    void fill(double u, double v, double pixel, Place place) {
-        double cloud = noise.octaves(u, v, 26, 4, pixel);
-        double sand = cement ? noise.octaves(u, v, 0.5, 3, pixel) : 0;
-        double tone = 1 + (cement ? 0.13 : 0.03) * cloud + 0.16 * sand + 0.012 * noise.octaves(u, v, 0.9, 3, pixel);
+    void fill(double u, double v, double pixel, NearNoise near, Place place) {
+        double cloud = near.octaves(u, v, 26, 4, pixel);
+        double sand = cement ? near.octaves(u, v, 0.5, 3, pixel) : 0;
+        double tone = 1 + (cement ? 0.13 : 0.03) * cloud + 0.16 * sand + 0.012 * near.octaves(u, v, 0.9, 3, pixel);
         place.tone(tone);
         double hole = holes.depth(u, v, pixel);
         double tiny = small.depth(u, v, pixel);
         place.shade((1 - 0.5 * hole) * (1 - 0.4 * tiny));
-        place.height = (cement ? 0.05 : 0.018) * noise.octaves(u, v, 4, 5, pixel) + 0.02 * sand - 0.34 * hole - 0.12 * tiny;
+        place.height = (cement ? 0.05 : 0.018) * near.octaves(u, v, 4, 5, pixel) + 0.02 * sand - 0.34 * hole - 0.12 * tiny;
         place.gloss = 0.02;
         place.glint = 0;
     }

@@ -60,19 +60,25 @@ public abstract class Fabric {
 
     /** Takes the mean over a square of the skin, so that what the painter measured stays the mean. */
     private void level() {
-        Place place = new Place();
+        SkinRow row = new SkinRow();
         double[] sum = new double[4];
         int count = 0;
         for (double v = -SAMPLE / 2; v < SAMPLE / 2; v += EVERY) {
+            row.count = 0;
             for (double u = -SAMPLE / 2; u < SAMPLE / 2; u += EVERY) {
-                fill(u, v, EVERY / 6, place);
-                if (place.apart) {
+                row.u[row.count] = u;
+                row.v[row.count] = v;
+                row.pixel[row.count++] = EVERY / 6;
+            }
+            fill(row);
+            for (int i = 0; i < row.count; i++) {
+                if (row.apart[i]) {
                     continue;
                 }
-                sum[0] += place.red;
-                sum[1] += place.green;
-                sum[2] += place.blue;
-                sum[3] += place.height;
+                sum[0] += row.red[i];
+                sum[1] += row.green[i];
+                sum[2] += row.blue[i];
+                sum[3] += row.height[i];
                 count++;
             }
         }
@@ -90,11 +96,30 @@ public abstract class Fabric {
      * @param pixel size of what it is drawn with, mm: what is finer is left out
      */
     public final void at(double u, double v, double pixel, Place place) {
-        fill(u, v, pixel, place);
+        fill(u, v, pixel, place.near(noise), place);
         place.red *= red;
         place.green *= green;
         place.blue *= blue;
         place.height = (place.height - level) * relief;
+    }
+
+    /** The same at all places of a row. */
+    public final void at(SkinRow row) {
+        fill(row);
+        for (int i = 0; i < row.count; i++) {
+            row.red[i] *= red;
+            row.green[i] *= green;
+            row.blue[i] *= blue;
+            row.height[i] = (float) ((row.height[i] - level) * relief);
+        }
+    }
+
+    /** A row place by place; a fabric that asks much of its noise asks it for all places at once. */
+    void fill(SkinRow row) {
+        for (int i = 0; i < row.count; i++) {
+            fill(row.u[i], row.v[i], row.pixel[i], row.place.near(noise), row.place);
+            row.put(i);
+        }
     }
 
     /** Mixes in what has a colour of its own whatever the stone's is: reflectances in linear light, 0 to 1. */
@@ -102,7 +127,8 @@ public abstract class Fabric {
         place.toward(share, r / Math.max(0.01, base[0]), g / Math.max(0.01, base[1]), b / Math.max(0.01, base[2]));
     }
 
-    abstract void fill(double u, double v, double pixel, Place place);
+    /** @param near the noise of this fabric */
+    abstract void fill(double u, double v, double pixel, NearNoise near, Place place);
 
     static double step(double from, double to, double value) {
         double t = Math.max(0, Math.min(1, (value - from) / (to - from)));

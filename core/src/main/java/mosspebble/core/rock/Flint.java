@@ -16,40 +16,40 @@ final class Flint extends Fabric {
     }
 
     @Override
-    void fill(double u, double v, double pixel, Place place) {
-        double cloud = noise.octaves(u, v, 15, 5, pixel);
-        double tone = 1 + 0.34 * cloud + 0.05 * noise.octaves(u, v, 0.9, 3, pixel);
-        double warm = noise.octaves(u + 60, v + 20, 11, 4, pixel);
+    void fill(double u, double v, double pixel, NearNoise near, Place place) {
+        double cloud = near.octaves(u, v, 15, 5, pixel);
+        double tone = 1 + 0.34 * cloud + 0.05 * near.octaves(u, v, 0.9, 3, pixel);
+        double warm = near.octaves(u + 60, v + 20, 11, 4, pixel);
         place.tint(tone * (1 + 0.10 * warm), tone, tone * (1 - 0.10 * warm));
-        double pale = step(0.36, 0.6, noise.octaves(u - 40, v + 10, 8, 4, pixel));
+        double pale = step(0.36, 0.6, near.octaves(u - 40, v + 10, 8, 4, pixel));
         place.toward(0.4 * pale, 1.9, 1.85, 1.75);
-        double bu = u + 3 * noise.octaves(u, v, 14, 3, pixel);
-        double bv = v + 3 * noise.octaves(u + 30, v - 8, 14, 3, pixel);
+        double bu = u + 3 * near.octaves(u, v, 14, 3, pixel);
+        double bv = v + 3 * near.octaves(u + 30, v - 8, 14, 3, pixel);
         long bowl = bowlAt(bu, bv);
-        double ripple = ripples(bu, bv, bowl) * Noise.visible(RIPPLE, pixel);
+        double ripple = ripples(bu, bv, bowl, near) * Noise.visible(RIPPLE, pixel);
         place.height = 0.75 * Math.min(1, far(bu, bv, (int) (bowl >> 32), (int) bowl)) + 0.028 * ripple
-                + 0.004 * noise.octaves(u, v, 1.2, 3, pixel);
-        double side = u * Math.cos(rindTurn) + v * Math.sin(rindTurn) - 24 - 2.6 * noise.octaves(u, v, 9, 5, pixel);
+                + 0.004 * near.octaves(u, v, 1.2, 3, pixel);
+        double side = u * Math.cos(rindTurn) + v * Math.sin(rindTurn) - 24 - 2.6 * near.octaves(u, v, 9, 5, pixel);
         double rind = step(0, Math.max(0.4, pixel), side);
         place.apart = rind > 0.5;
-        double chalk = 0.52 + 0.12 * noise.octaves(u, v, 2.2, 5, pixel);
+        double chalk = 0.52 + 0.12 * near.octaves(u, v, 2.2, 5, pixel);
         own(place, rind, chalk, chalk * 0.97, chalk * 0.89);
-        double hole = rind * step(0.30, 0.42, noise.octaves(u + 9, v - 4, 0.9, 2, pixel));
-        place.height += 0.30 * rind * (1 + 0.25 * noise.octaves(u, v, 1.4, 4, pixel)) - 0.09 * hole;
+        double hole = rind * step(0.30, 0.42, near.octaves(u + 9, v - 4, 0.9, 2, pixel));
+        place.height += 0.30 * rind * (1 + 0.25 * near.octaves(u, v, 1.4, 4, pixel)) - 0.09 * hole;
         place.gloss = 0.75 * (1 - rind);
         place.glint = 0;
     }
 
     /** Ripples that run out from the blow that struck a bowl, which lies off it; not every blow left them, nor all the way round. */
-    private double ripples(double u, double v, long bowl) {
+    private double ripples(double u, double v, long bowl, NearNoise near) {
         int column = (int) (bowl >> 32);
         int row = (int) bowl;
         double much = step(0.2, 0.5, noise.quick(column + 31, row + 5));
         double turn = 2 * Math.PI * noise.quick(column + 3, row + 41);
         double du = u - BOWL * middleU(column, row) - 15 * Math.cos(turn);
         double dv = v - BOWL * middleV(column, row) - 15 * Math.sin(turn);
-        double d = Math.hypot(du, dv) + 0.5 * noise.gradient(u / 6, v / 6);
-        double fades = step(3, 8, d) * (1 - step(19, 27, d)) * step(-0.25, 0.2, noise.gradient(u / 9 + 7, v / 9));
+        double d = Math.hypot(du, dv) + 0.5 * near.gradient(u / 6, v / 6);
+        double fades = step(3, 8, d) * (1 - step(19, 27, d)) * step(-0.25, 0.2, near.gradient(u / 9 + 7, v / 9));
         return much * fades * Math.sin(2 * Math.PI * Math.pow(d, 0.9) / RIPPLE);
     }
 

@@ -13,6 +13,8 @@ final class Granite extends Fabric {
 
     enum Mineral { FELDSPAR, QUARTZ, MICA }
 
+    private static final Mineral[] MINERALS = Mineral.values();
+
     private static final double CELL = 1.05;
     private static final int SIDE = 256;
     private static final int REACH = 2;
@@ -70,84 +72,211 @@ final class Granite extends Fabric {
         return cells.toArray(new int[0][]);
     }
 
-    /** The grain at a place: the nearest by its weight, and the next one. */
-    private int[] grains(double u, double v, double pixel, double[] far) {
-        double wu = u + WANDER * noise.octaves(u, v, 1.5, 4, pixel);
-        double wv = v + WANDER * noise.octaves(u + 70, v - 40, 1.5, 4, pixel);
-        int c0 = (int) Math.floor(wu / CELL);
-        int r0 = (int) Math.floor(wv / CELL);
-        int first = -1;
-        int second = -1;
-        far[0] = Double.POSITIVE_INFINITY;
-        far[1] = Double.POSITIVE_INFINITY;
-        for (int[] cell : AROUND) {
-            int c = c0 + cell[0];
-            int r = r0 + cell[1];
-            int i = (r & SIDE - 1) * SIDE + (c & SIDE - 1);
-            double dx = (c + x[i]) * CELL - wu;
-            double dy = (r + y[i]) * CELL - wv;
-            double least = (far[1] + weight[i]) * longer[i];
-            if (dx * dx + dy * dy > least * least) {
-                continue; // cannot be among the two nearest
+    /** The sites among which the two nearest of a small square are. */
+    private record Square(int column, int row, int[] site, double[] x, double[] y) {}
+
+    /** Finds the two nearest of places that lie close together. For one thread. */
+    private final class Near {
+        private final double side;
+        private final Square[] known = new Square[1 << 11];
+        private final double[] least = new double[AROUND.length];
+        /** The nearest site by its weight, and the next one, of the place asked for last; how far each is, less its weight, mm. */
+        private int first;
+        private int second;
+        private double near;
+        private double next;
+
+        /** @param pixel mm: a square is worth its list only where many places lie in it */
+        Near(double pixel) {
+            this.side = CELL / split(pixel);
+        }
+
+        boolean isFor(Granite granite, double pixel) {
+            return granite == Granite.this && side == CELL / split(pixel);
+        }
+
+        private static int split(double pixel) {
+            return pixel > 0.1 ? 1 : pixel > 0.05 ? 2 : 4;
+        }
+
+        /** @param wu place, wandered as far as the borders do, mm */
+        void look(double wu, double wv) {
+            int c = (int) Math.floor(wu / side);
+            int r = (int) Math.floor(wv / side);
+            int at = (c * 0x9E3779B1 + r * 0x85EBCA6B) >>> 21;
+            Square square = known[at];
+            if (square == null || square.column != c || square.row != r) {
+                square = square(c, r);
+                known[at] = square;
             }
-            double along = (dx * cos[i] + dy * sin[i]) / longer[i];
-            double across = dy * cos[i] - dx * sin[i];
-            double d = Math.sqrt(along * along + across * across) - weight[i];
-            if (d < far[0]) {
-                far[1] = far[0];
-                second = first;
-                far[0] = d;
-                first = i;
-            } else if (d < far[1]) {
-                far[1] = d;
-                second = i;
+            near = Double.POSITIVE_INFINITY;
+            next = Double.POSITIVE_INFINITY;
+            for (int k = 0; k < square.site.length; k++) {
+                int i = square.site[k];
+                double d = far(i, square.x[k] - wu, square.y[k] - wv);
+                if (d < near) {
+                    next = near;
+                    second = first;
+                    near = d;
+                    first = i;
+                } else if (d < next) {
+                    next = d;
+                    second = i;
+                }
             }
         }
-        return new int[] {first, second};
+
+        /** Over a square no distance changes by more than the way from its middle to a corner. */
+        private Square square(int column, int row) {
+            double mu = (column + 0.5) * side;
+            double mv = (row + 0.5) * side;
+            double half = side * Math.sqrt(0.5) + 1e-9;
+            int c0 = (int) Math.floor(mu / CELL);
+            int r0 = (int) Math.floor(mv / CELL);
+            double one = Double.POSITIVE_INFINITY;
+            double two = Double.POSITIVE_INFINITY;
+            for (int k = 0; k < AROUND.length; k++) {
+                least[k] = far(site(c0 + AROUND[k][0], r0 + AROUND[k][1]), x(c0, r0, k) - mu, y(c0, r0, k) - mv);
+                two = Math.min(two, Math.max(one, least[k]));
+                one = Math.min(one, least[k]);
+            }
+            int count = 0;
+            for (double each : least) {
+                count += each <= two + 2 * half ? 1 : 0;
+            }
+            Square square = new Square(column, row, new int[count], new double[count], new double[count]);
+            for (int k = AROUND.length - 1; k >= 0; k--) {
+                if (least[k] <= two + 2 * half) {
+                    square.site[--count] = site(c0 + AROUND[k][0], r0 + AROUND[k][1]);
+                    square.x[count] = x(c0, r0, k);
+                    square.y[count] = y(c0, r0, k);
+                }
+            }
+            return square;
+        }
+
+        private double x(int c0, int r0, int k) {
+            int c = c0 + AROUND[k][0];
+            return (c + x[site(c, r0 + AROUND[k][1])]) * CELL;
+        }
+
+        private double y(int c0, int r0, int k) {
+            int r = r0 + AROUND[k][1];
+            return (r + y[site(c0 + AROUND[k][0], r)]) * CELL;
+        }
+
+        private double far(int i, double dx, double dy) {
+            double along = (dx * cos[i] + dy * sin[i]) / longer[i];
+            double across = dy * cos[i] - dx * sin[i];
+            return Math.sqrt(along * along + across * across) - weight[i];
+        }
+    }
+
+    private static int site(int c, int r) {
+        return (r & SIDE - 1) * SIDE + (c & SIDE - 1);
     }
 
     /** The mineral of a place. */
     Mineral mineralAt(double u, double v) {
-        return Mineral.values()[mineral[grains(u, v, 0.02, new double[2])[0]]];
+        return MINERALS[mineral[grainAt(u, v)]];
     }
 
     /** Number of the grain of a place: the same all over a grain. */
     int grainAt(double u, double v) {
-        return grains(u, v, 0.02, new double[2])[0];
+        Near grains = new Near(0.02);
+        grains.look(u + WANDER * noise.octaves(u, v, 1.5, 4, 0.02), v + WANDER * noise.octaves(u + 70, v - 40, 1.5, 4, 0.02));
+        return grains.first;
     }
 
     @Override
-    void fill(double u, double v, double pixel, Place place) {
-        double[] far = new double[2];
-        int[] two = grains(u, v, pixel, far);
-        int is = two[0];
-        int next = two[1];
-        double gap = far[1] - far[0];
+    void fill(double u, double v, double pixel, NearNoise near, Place place) {
+        SkinRow one = new SkinRow();
+        one.u[0] = u;
+        one.v[0] = v;
+        one.pixel[0] = pixel;
+        one.count = 1;
+        fill(one);
+        place.tint(one.place.red, one.place.green, one.place.blue);
+        place.height = one.place.height;
+        place.gloss = one.place.gloss;
+        place.glint = one.place.glint;
+    }
+
+    @Override
+    void fill(SkinRow row) {
+        int n = row.count;
+        RowNoise all = row.noise(noise);
+        double[] wu = new double[n];
+        double[] wv = new double[n];
+        all.octaves(row.u, row.v, 0, 0, 1.5, 4, row.pixel, n, wu);
+        all.octaves(row.u, row.v, 70, -40, 1.5, 4, row.pixel, n, wv);
+        int[] is = new int[n];
+        int[] next = new int[n];
+        double[] gap = new double[n];
+        double[] along = new double[n];
+        double[] across = new double[n];
+        Near grains = near(row);
+        for (int i = 0; i < n; i++) {
+            grains.look(row.u[i] + WANDER * wu[i], row.v[i] + WANDER * wv[i]);
+            int grain = grains.first;
+            is[i] = grain;
+            next[i] = grains.second;
+            gap[i] = grains.next - grains.near;
+            along[i] = (row.u[i] * cos[grain] + row.v[i] * sin[grain]) / 6;
+            across[i] = row.v[i] * cos[grain] - row.u[i] * sin[grain];
+        }
+        double[] fine = new double[n];
+        double[] cleaved = new double[n]; // each grain its own way
+        double[] cloud = new double[n];
+        double[] worn = new double[n];
+        double[] rough = new double[n];
+        all.octaves(row.u, row.v, 0, 0, 0.5, 3, row.pixel, n, fine);
+        all.octaves(along, across, 0, 0, 0.28, 3, row.pixel, n, cleaved);
+        all.octaves(row.u, row.v, 0, 0, 22, 3, row.pixel, n, cloud);
+        all.gradient(row.u, row.v, 2.6, n, worn);
+        all.octaves(row.u, row.v, 0, 0, 3.2, 5, row.pixel, n, rough);
+        for (int i = 0; i < n; i++) {
+            Place place = row.place;
+            tint(is[i], next[i], gap[i], row.pixel[i], fine[i] + cleaved[i], place);
+            place.shade(1 + 0.10 * cloud[i]);
+            boolean mica = mineral[is[i]] == Mineral.MICA.ordinal();
+            boolean quartz = mineral[is[i]] == Mineral.QUARTZ.ordinal();
+            double seam = SEAM * (1 - step(0, 0.16, gap[i])) * Math.max(0, Math.min(1, 0.3 + 1.4 * worn[i]));
+            place.height = 0.05 * rough[i] - seam - (mica ? 0.02 : 0) + (quartz ? 0.008 : 0);
+            place.gloss = mica ? 0.35 : quartz ? 0.22 : 0.08;
+            place.glint = mica && gap[i] > 0.05 ? is[i] + 1 : 0;
+            row.put(i);
+        }
+    }
+
+    /** What was found for the row before is of use for this one. */
+    private Near near(SkinRow row) {
+        double pixel = row.count == 0 ? 1 : row.pixel[0];
+        if (!(row.known instanceof Near near && near.isFor(this, pixel))) {
+            row.known = new Near(pixel);
+        }
+        return (Near) row.known;
+    }
+
+    /** The colour of a grain, which runs into that of the next where they meet. */
+    private void tint(int is, int next, double gap, double pixel, double fine, Place place) {
         boolean milky = mineral[is] == Mineral.QUARTZ.ordinal() || mineral[next] == Mineral.QUARTZ.ordinal();
         double soft = Math.max(milky ? 0.17 : 0.07, 0.8 * pixel);
-        double along = u * cos[is] + v * sin[is];
-        double across = v * cos[is] - u * sin[is];
-        double fine = noise.octaves(u, v, 0.5, 3, pixel) + noise.octaves(along / 6, across, 0.28, 3, pixel); // cleavage, each grain its own
         colour(is, fine, place);
+        if (gap >= soft) {
+            return;
+        }
         double r = place.red;
         double g = place.green;
         double b = place.blue;
         colour(next, fine, place);
-        double share = gap >= soft ? 0 : 0.5 * (1 - step(0, soft, gap));
+        double share = 0.5 * (1 - step(0, soft, gap));
         place.tint(r + share * (place.red - r), g + share * (place.green - g), b + share * (place.blue - b));
-        double cloud = noise.octaves(u, v, 22, 3, pixel);
-        place.shade(1 + 0.10 * cloud);
-        boolean mica = mineral[is] == Mineral.MICA.ordinal();
-        double seam = SEAM * (1 - step(0, 0.16, gap)) * Math.max(0, Math.min(1, 0.3 + 1.4 * noise.gradient(u / 2.6, v / 2.6)));
-        place.height = 0.05 * noise.octaves(u, v, 3.2, 5, pixel) - seam - (mica ? 0.02 : 0) + (mineral[is] == Mineral.QUARTZ.ordinal()
-                ? 0.008 : 0);
-        place.gloss = mica ? 0.35 : mineral[is] == Mineral.QUARTZ.ordinal() ? 0.22 : 0.08;
-        place.glint = mica && gap > 0.05 ? is + 1 : 0;
     }
 
     private void colour(int grain, double fine, Place place) {
         double t = tone[grain];
-        switch (Mineral.values()[mineral[grain]]) {
+        switch (MINERALS[mineral[grain]]) {
             case FELDSPAR -> {
                 boolean rosy = t > 0.62;
                 double light = 0.95 + 0.5 * t + 0.10 * fine;

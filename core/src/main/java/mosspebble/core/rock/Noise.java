@@ -45,8 +45,8 @@ public final class Noise {
         return sum / total;
     }
 
-    private static final double[] TURNED_X = new double[256];
-    private static final double[] TURNED_Y = new double[256];
+    static final double[] TURNED_X = new double[256];
+    static final double[] TURNED_Y = new double[256];
     static {
         for (int i = 0; i < 256; i++) {
             TURNED_X[i] = Math.cos(2 * Math.PI * (i + 0.5) / 256);
@@ -81,14 +81,19 @@ public final class Noise {
     }
 
     private double corner(int ix, int iy, double dx, double dy) {
-        int turn = mixed(ix, iy) >>> 24;
+        int turn = turn(ix, iy);
         return TURNED_X[turn] * dx + TURNED_Y[turn] * dy;
     }
 
+    /** The direction at a corner of the lattice, a number of {@link #TURNED_X} and {@link #TURNED_Y}. */
+    int turn(int ix, int iy) {
+        return mixed(ix, iy) >>> 24;
+    }
+
     /** Each octave is so much finer than the one before, and turned, so that no lattice shows. */
-    private static final double FINER = 2.03;
-    private static final double COS = Math.cos(Math.toRadians(37));
-    private static final double SIN = Math.sin(Math.toRadians(37));
+    static final double FINER = 2.03;
+    static final double COS = Math.cos(Math.toRadians(37));
+    static final double SIN = Math.sin(Math.toRadians(37));
 
     /**
      * Octaves of gradient noise, each about half as wide and half as strong, about -1 to 1. Those finer than the pixel are left out, fading

@@ -20,6 +20,18 @@ public final class Place {
     /** Whether it is no part of what gives the stone its mean colour, such as a rind. */
     public boolean apart;
 
+    /** The noise of the fabric that was asked last, so that the next place close by is quickly known. */
+    private NearNoise near;
+
+    /** The noise to ask at this place. */
+    NearNoise near(Noise noise) {
+        if (near == null || !near.isOf(noise)) {
+            near = new NearNoise(noise);
+        }
+        near.begin();
+        return near;
+    }
+
     /** One tone for all three. */
     void tone(double tone) {
         tint(tone, tone, tone);

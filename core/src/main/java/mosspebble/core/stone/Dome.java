@@ -384,12 +384,23 @@ public final class Dome {
      * @param normal receives x, y, z; horizontal on the outline
      */
     public void normalAt(double x, double y, double[] normal) {
+        surfaceAt(x, y, normal);
+    }
+
+    /**
+     * The same, and the height there without the marks.
+     *
+     * @return as {@link #smoothHeightAt}, mm
+     */
+    public double surfaceAt(double x, double y, double[] normal) {
         double d = cellMm / 2;
         double wx = (levelAt(x + d, y) - levelAt(x - d, y)) / (2 * d);
         double wy = (levelAt(x, y + d) - levelAt(x, y - d)) / (2 * d);
-        double w = Math.min(Math.max(levelAt(x, y), 1e-6), 1);
+        double level = levelAt(x, y);
+        double w = Math.min(Math.max(level, 1e-6), 1);
         double rest = Math.pow(1 - w, fullness);
-        double slope = heightMm * fullness * Math.pow(1 - w, fullness - 1) / (2 * Math.sqrt(Math.max(1 - rest, 1e-12)));
+        double part = w < 1 ? rest / (1 - w) : Math.pow(0, fullness - 1);
+        double slope = heightMm * fullness * part / (2 * Math.sqrt(Math.max(1 - rest, 1e-12)));
         double nx = -slope * wx;
         double ny = -slope * wy;
         if (!patches.isEmpty()) {
@@ -401,6 +412,7 @@ public final class Dome {
         normal[0] = nx / size;
         normal[1] = ny / size;
         normal[2] = 1 / size;
+        return level <= 0 ? 0 : level < w ? heightOf(level) : heightMm * Math.sqrt(1 - rest);
     }
 
     /** Angle between the surface and the table, 0 to 90 degrees. */

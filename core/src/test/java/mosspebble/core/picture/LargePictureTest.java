@@ -4,11 +4,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.withinPercentage;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.stream.IntStream;
 import mosspebble.core.Boards;
 import mosspebble.core.Paints;
 import mosspebble.core.area.Grid;
@@ -20,18 +24,31 @@ import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.drying.Climate;
 import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.Step;
 import mosspebble.core.plan.StoneState;
 import mosspebble.core.project.Light;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Workshop;
 import mosspebble.core.rules.Plans;
+import mosspebble.core.sketch.Motif;
+import mosspebble.core.sketch.MotifPart;
+import mosspebble.core.sketch.Repertoire;
+import mosspebble.core.sketch.Role;
+import mosspebble.core.sketch.Slot;
 import mosspebble.core.stone.Patch;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.units.Millimetres;
+import mosspebble.core.units.Srgb;
 import org.junit.jupiter.api.Test;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Envelope;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.GeometryFactory;
 
 class LargePictureTest {
+
+    private static final GeometryFactory FACTORY = new GeometryFactory();
 
     /** A graded board with a shaded bar and a drawn line on it: all that reaches beyond its own pixels. */
     private static final PaintPlan PLAN = plan();
@@ -44,6 +61,75 @@ class LargePictureTest {
 
     private static LargePicture.Wish wish(int longest, StoneState look, int steps) {
         return new LargePicture.Wish(longest, 2, look, Lamp.DAYLIGHT, new StonePicture.Shown(steps, 0, 320, Care.FULL));
+    }
+
+    /** A board with strings of beads on it, each set by one touch and each standing on the edge of the one before. */
+    private static PaintPlan beads() {
+        List<MotifPart> parts = new ArrayList<>();
+        parts.add(part("board", FACTORY.toGeometry(new Envelope(0, 1, 0, 0.8))));
+        for (int k = 0; k < 60; k++) {
+            parts.add(part("bead" + k,
+                    FACTORY.createPoint(
+                            new Coordinate(0.06 + 0.013 * (k / 11) + 0.079 * (k % 11), 0.1 + 0.105 * (k / 11) + 0.007 * (k % 11)))
+                            .buffer(0.043)));
+        }
+        Geometry all = parts.get(0).shape();
+        Repertoire repertoire = Repertoire.of(List.of(new Motif("board", "Board",
+                parts.stream().map(p -> new Slot(p.slot(), p.slot(), Srgb.ofHex("#1f4e9c"))).toList(), parts, all, all, false, false)),
+                List.of(), List.of());
+        Map<String, Mix> colours = new TreeMap<>();
+        for (int k = 0; k < parts.size(); k++) { // of two colours, or those that meet would be one
+            colours.put(parts.get(k).slot(), Mix.of(k == 0 ? "blue" : k % 2 == 0 ? "white" : "umber"));
+        }
+        Project project = Boards.project(46, colours);
+        return Plans.plan(project, Survey.of(project.stone()),
+                new Workshop(new Palette(Paints.shelf()), repertoire, Climate.room(), List.of()), new Remembered());
+    }
+
+    private static MotifPart part(String name, Geometry shape) {
+        return new MotifPart(name, name, Role.FILL, name, shape, MotifPart.Make.FLAT, Optional.empty());
+    }
+
+    @Test
+    void aTouchOverASeamIsOneDropWhateverItStandsOn() {
+        PaintPlan plan = beads();
+        LargePicture.Wish wish = wish(1000, StoneState.DRY, plan.steps().size());
+        LargePicture one = new LargePicture(plan, wish, 2_000_000_000L);
+        assertThat(one.strip()).as("one tile").isEqualTo(one.rows());
+        int[] whole = one.rows(0, one.rows(), () -> false);
+        assertThat(Arrays.stream(whole).map(p -> p & 0xFF).filter(blue -> blue > 200).count()).as("white beads are seen")
+                .isGreaterThan(10_000);
+        LargePicture picture = new LargePicture(plan, wish, 32_000_000);
+        assertThat(picture.strip()).as("tiles").isLessThan(picture.columns() / 2);
+        for (int row = 0; row < picture.rows(); row += picture.strip()) {
+            int count = Math.min(picture.strip(), picture.rows() - row);
+            assertThat(picture.rows(row, count, () -> false)).as("from row %s", row)
+                    .isEqualTo(Arrays.copyOfRange(whole, row * picture.columns(), (row + count) * picture.columns()));
+        }
+    }
+
+    @Test
+    void aTileSeesWholeWhatItSeesAPartOf() {
+        PaintPlan plan = beads();
+        LargePicture picture = new LargePicture(plan, wish(1000, StoneState.DRY, plan.steps().size()));
+        List<Envelope> beads = plan.steps().stream().flatMap(s -> s.layers().stream()).map(Step.Layer::place)
+                .flatMap(p -> IntStream.range(0, p.getNumGeometries()).mapToObj(p::getGeometryN)).filter(p -> p.getArea() < 14)
+                .map(Geometry::getEnvelopeInternal).toList();
+        assertThat(beads).hasSizeGreaterThan(50);
+        int cut = 0;
+        for (int column = 100; column < 900; column += 70) {
+            Envelope sight = picture.sight(column, 300, 60, 60);
+            Envelope tile = new Envelope(picture.x(column), picture.x(column + 60), picture.y(300), picture.y(360));
+            tile.expandBy(1.5);
+            for (Envelope bead : beads) {
+                if (tile.intersects(bead)) {
+                    cut += tile.contains(bead) ? 0 : 1;
+                    bead.expandBy(0.3); // and the edges of what lies below
+                    assertThat(sight.contains(bead)).as("%s in %s", bead, sight).isTrue();
+                }
+            }
+        }
+        assertThat(cut).as("beads that would have been cut").isGreaterThan(20);
     }
 
     private static int[] whole(LargePicture.Wish wish, LargePicture like) {

@@ -194,14 +194,14 @@ class PaintingTest {
         double along = 0;
         for (double x = -8; x < 8; x += 0.17) {
             for (double y = -8; y < 8; y += 0.17) {
-                across += Math.abs(sponge.uneven(x + 0.1, y) - sponge.uneven(x, y));
-                along += Math.abs(sponge.uneven(x, y + 0.1) - sponge.uneven(x, y));
-                assertThat(sponge.uneven(x, y)).isBetween(-2.3, 2.3);
+                across += Math.abs(uneven(sponge, x + 0.1, y) - uneven(sponge, x, y));
+                along += Math.abs(uneven(sponge, x, y + 0.1) - uneven(sponge, x, y));
+                assertThat(uneven(sponge, x, y)).isBetween(-2.3, 2.3);
             }
         }
         assertThat(across / along).as("pores have no direction").isBetween(0.9, 1.1);
-        assertThat(new Hand(disc, 1, Hand.Tool.PEN, grid).uneven(1.3, 2.2)).isZero();
-        assertThat(new Hand(disc, 1, Hand.Tool.SPONGE, new Grid(-10, -10, 0.5, 40, 40)).uneven(1.3, 2.2)).as("finer than the pixel")
+        assertThat(uneven(new Hand(disc, 1, Hand.Tool.PEN, grid), 1.3, 2.2)).isZero();
+        assertThat(uneven(new Hand(disc, 1, Hand.Tool.SPONGE, new Grid(-10, -10, 0.5, 40, 40)), 1.3, 2.2)).as("finer than the pixel")
                 .isZero();
     }
 
@@ -246,19 +246,19 @@ class PaintingTest {
         double across = 0;
         for (double x = -10; x < 10; x += 0.37) {
             for (double y = -1.8; y < 1.8; y += 0.29) {
-                along += Math.abs(hand.uneven(x + 0.2, y) - hand.uneven(x, y));
-                across += Math.abs(hand.uneven(x, y + 0.2) - hand.uneven(x, y));
-                assertThat(hand.uneven(x, y)).isBetween(-1.5, 1.5);
+                along += Math.abs(uneven(hand, x + 0.2, y) - uneven(hand, x, y));
+                across += Math.abs(uneven(hand, x, y + 0.2) - uneven(hand, x, y));
+                assertThat(uneven(hand, x, y)).isBetween(-1.5, 1.5);
             }
         }
         assertThat(across).as("furrows lie side by side along the stroke").isGreaterThan(4 * along);
         Geometry upright = Shapes.swept(new Coordinate(-2, -12), new Coordinate(-2, 12), 4, 0);
         Hand turned = new Hand(upright, 1, Hand.Tool.BRUSH, grid);
-        assertThat(turned.uneven(1, 3.2)).as("and upright on what is upright").isCloseTo(turned.uneven(1, 3), within(0.25));
+        assertThat(uneven(turned, 1, 3.2)).as("and upright on what is upright").isCloseTo(uneven(turned, 1, 3), within(0.25));
         Geometry nothingWide = Shapes.swept(new Coordinate(-5, 0), new Coordinate(5, 0), 3, 0);
-        assertThat(new Hand(nothingWide, 1, Hand.Tool.BRUSH, grid).uneven(0, 0)).as("a strip without width").isBetween(-1.5, 1.5);
-        assertThat(new Hand(Shapes.nothing(), 1, Hand.Tool.BRUSH, grid).uneven(0, 0)).isBetween(-1.5, 1.5);
-        assertThat(new Hand(strip, 1, Hand.Tool.BRUSH, new Grid(-15, -15, 0.4, 75, 75)).uneven(1, 1)).as("finer than the pixel").isZero();
+        assertThat(uneven(new Hand(nothingWide, 1, Hand.Tool.BRUSH, grid), 0, 0)).as("a strip without width").isBetween(-1.5, 1.5);
+        assertThat(uneven(new Hand(Shapes.nothing(), 1, Hand.Tool.BRUSH, grid), 0, 0)).isBetween(-1.5, 1.5);
+        assertThat(uneven(new Hand(strip, 1, Hand.Tool.BRUSH, new Grid(-15, -15, 0.4, 75, 75)), 1, 1)).as("finer than the pixel").isZero();
     }
 
     @ParameterizedTest
@@ -343,5 +343,9 @@ class PaintingTest {
         for (int c = 0; c < grid.columns(); c++) {
             assertThat(left.pixels()[c] >>> 24).as("it ends within its grid").isLessThan(12);
         }
+    }
+
+    private static double uneven(Hand hand, double x, double y) {
+        return hand.uneven(x, y, hand.row());
     }
 }

@@ -8,6 +8,7 @@ import java.util.Collections;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.SplittableRandom;
 import java.util.function.DoubleBinaryOperator;
 import mosspebble.core.stone.RockKind;
 import mosspebble.core.stone.Skin;
@@ -220,5 +221,34 @@ class FabricTest {
             }
         }
         assertThat(glints).isGreaterThan(200);
+    }
+
+    @ParameterizedTest
+    @EnumSource(RockKind.class)
+    void aRowIsWhatItsPlacesAreWhereverTheRowBeforeLay(RockKind rock) {
+        Fabric fabric = fabric(rock);
+        SkinRow row = new SkinRow();
+        SplittableRandom random = new SplittableRandom(3);
+        Place alone = new Place();
+        for (double pixel : new double[] {0.02, 0.02, 0.07, 0.3, 0.02}) {
+            double from = random.nextDouble(-50, 20);
+            row.count = 90;
+            for (int i = 0; i < row.count; i++) {
+                row.u[i] = i % 30 == 29 ? random.nextDouble(-70, 70) : from + 0.8 * i * pixel;
+                row.v[i] = from + 0.5 * i * pixel;
+                row.pixel[i] = pixel * random.nextDouble(1, 1.2);
+            }
+            fabric.at(row);
+            for (int i = 0; i < row.count; i++) {
+                fabric.at(row.u[i], row.v[i], row.pixel[i], alone);
+                assertThat(row.red[i]).isCloseTo((float) alone.red, within(1e-5f));
+                assertThat(row.green[i]).isCloseTo((float) alone.green, within(1e-5f));
+                assertThat(row.blue[i]).isCloseTo((float) alone.blue, within(1e-5f));
+                assertThat(row.height[i]).isCloseTo((float) alone.height, within(1e-6f));
+                assertThat(row.gloss[i]).isEqualTo((float) alone.gloss);
+                assertThat(row.glint[i]).isEqualTo(alone.glint);
+                assertThat(row.apart[i]).isEqualTo(alone.apart);
+            }
+        }
     }
 }

@@ -142,4 +142,43 @@ class NoiseTest {
                     .isLessThan(0.75 * (0.25 + 0.125 + 0.0625 + 0.04));
         }
     }
+
+    @Test
+    void whatIsRememberedOfTheLatticeChangesNoValue() {
+        Noise noise = new Noise(23);
+        NearNoise near = new NearNoise(noise);
+        SplittableRandom random = new SplittableRandom(8);
+        for (int k = 0; k < 4_000; k++) {
+            double x = k % 7 == 0 ? random.nextDouble(-80, 80) : 0.03 * k - 40; // along a line, with jumps
+            double y = k % 11 == 0 ? random.nextDouble(-80, 80) : 3 - 0.004 * k;
+            double pixel = random.nextDouble(0.01, 0.6);
+            near.begin();
+            for (int asked = 0; asked < 20; asked++) { // more than it remembers
+                assertThat(near.octaves(x, y + asked, 1.7, 4, pixel)).isEqualTo(noise.octaves(x, y + asked, 1.7, 4, pixel));
+            }
+            assertThat(near.gradient(x, y)).isEqualTo(noise.gradient(x, y));
+        }
+    }
+
+    @Test
+    void aRowOfPlacesIsWhatItsPlacesAre() {
+        Noise noise = new Noise(-4);
+        RowNoise row = new RowNoise(noise);
+        SplittableRandom random = new SplittableRandom(9);
+        for (int places : new int[] {0, 1, 2, 63, SkinRow.MOST}) {
+            for (double widest : new double[] {0.02, 0.4, 3}) {
+                double[] x = random.doubles(places, -60, 60).sorted().toArray();
+                double[] y = random.doubles(places, -0.4, 0.4).toArray();
+                double[] pixel = random.doubles(places, 0.3 * widest, widest).toArray();
+                double[] sums = new double[places];
+                double[] waves = new double[places];
+                row.octaves(x, y, 7, -3, 2.2, 5, pixel, places, sums);
+                row.gradient(x, y, 0.9, places, waves);
+                for (int i = 0; i < places; i++) {
+                    assertThat(sums[i]).isEqualTo(noise.octaves(x[i] + 7, y[i] - 3, 2.2, 5, pixel[i]));
+                    assertThat(waves[i]).isEqualTo(noise.gradient(x[i] / 0.9, y[i] / 0.9));
+                }
+            }
+        }
+    }
 }

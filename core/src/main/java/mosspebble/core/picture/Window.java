@@ -1,0 +1,33 @@
+package mosspebble.core.picture;
+
+import mosspebble.core.area.Grid;
+
+/**
+ * The cells of a grid that are wanted. Round them lie others that are only drawn as far as something of them is seen in the window: what
+ * stands in its light, and what a touch of paint stands on.
+ *
+ * @param column first column of the grid that is wanted
+ * @param row first row
+ */
+record Window(Grid grid, int column, int row, int columns, int rows) {
+
+    Window {
+        if (column < 0 || row < 0 || columns < 1 || rows < 1 || column + columns > grid.columns() || row + rows > grid.rows()) {
+            throw new IllegalArgumentException(
+                    "no window of " + columns + " x " + rows + " at " + column + ", " + row + " in " + grid.columns() + " x "
+                            + grid.rows());
+        }
+    }
+
+    static Window whole(Grid grid) {
+        return new Window(grid, 0, 0, grid.columns(), grid.rows());
+    }
+
+    boolean hasRow(int r) {
+        return r >= row && r < row + rows;
+    }
+
+    boolean has(int c, int r) {
+        return hasRow(r) && c >= column && c < column + columns;
+    }
+}
