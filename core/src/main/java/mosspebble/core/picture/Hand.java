@@ -218,13 +218,21 @@ final class Hand {
         }
     }
 
+    /** A lip is softened twice, each time over so much, mm. */
+    private static final double LIP_MM = 0.16;
+
+    /** How far from the edge of a coat its lip reaches, in pixels of so many mm. */
+    static int lipReach(double pixel) {
+        return 2 * Math.max(1, (int) Math.round(LIP_MM / pixel));
+    }
+
     /**
      * The lip at the edge of a coat: paint is pushed there and dries higher. 0 away from the edge to 1 just inside it.
      *
      * @param share how much of each pixel is covered
      */
     static float[] lip(float[] share, int columns, int rows, double pixel) {
-        int reach = Math.max(1, (int) Math.round(0.16 / pixel));
+        int reach = lipReach(pixel) / 2;
         int wide = columns + 2 * reach;
         int high = rows + 2 * reach;
         float[] field = new float[wide * high]; // what is blurred once reaches beyond the rectangle and comes back

@@ -50,12 +50,6 @@ public final class LargePicture {
     /** A tile narrower than so many pixels is nearly all margin. */
     private static final int LEAST = 64;
 
-    /** A place lies in a dent against what is round it so far, mm. */
-    private static final double DENT_MM = Shading.WIDE_MM;
-
-    /** The edge of a coat stands up so far in from it, mm. */
-    private static final double LIP_MM = 0.4;
-
     /** A touch may stand on a touch. */
     private static final int UPON = 2;
 
@@ -94,9 +88,14 @@ public final class LargePicture {
         this.touches = plan.steps().stream().filter(s -> Painting.hasTouches(s.kind())).flatMap(s -> s.layers().stream())
                 .flatMap(l -> Hand.touches(l.place()).stream()).toList();
         double from = Math.toRadians(wish.shown.lightFrom());
-        this.marginX = 2 + (int) Math.ceil((Math.max(DENT_MM, Shading.FARTHEST_MM * Math.abs(Math.sin(from))) + LIP_MM) / cell);
-        this.marginY = 2 + (int) Math.ceil((Math.max(DENT_MM, Shading.FARTHEST_MM * Math.abs(Math.cos(from))) + LIP_MM) / cell);
+        this.marginX = margin(Math.abs(Math.sin(from)));
+        this.marginY = margin(Math.abs(Math.cos(from)));
         this.side = side(free / TILES);
+    }
+
+    /** Cells to a side: what lies in the way of that much of the light, or round a dent, with the lips it may be on. */
+    private int margin(double light) {
+        return 2 + (int) Math.ceil(Math.max(Shading.WIDE_MM, Shading.FARTHEST_MM * light) / cell) + Hand.lipReach(cell);
     }
 
     private static long free() {
@@ -175,9 +174,9 @@ public final class LargePicture {
     }
 
     /** A touch with the edges that it may stand on. */
-    private static Envelope round(Envelope touch) {
+    private Envelope round(Envelope touch) {
         Envelope round = new Envelope(touch);
-        round.expandBy(LIP_MM);
+        round.expandBy((2 + Hand.lipReach(cell)) * cell);
         return round;
     }
 
