@@ -1,8 +1,13 @@
 package mosspebble.core.rock;
 
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.Map;
 import mosspebble.core.colour.Xyz;
+import mosspebble.core.stone.RockKind;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.Texture;
+import mosspebble.core.units.Srgb;
 
 /**
  * The fabric of a rock: how its minerals, layers, pores and veins lie. A function of the place alone, seeded by the stone, so that it
@@ -28,8 +33,23 @@ public abstract class Fabric {
         this.relief = relief;
     }
 
+    /** What a fabric is made from. */
+    private record Key(RockKind rock, long seed, Texture texture, Srgb colour) {}
+
+    /** Those asked for last: a picture drawn in parts, or again at another scale, need not have its rock made anew. */
+    private static final Map<Key, Fabric> KNOWN = Collections.synchronizedMap(new LinkedHashMap<>(8, 0.75f, true) {
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<Key, Fabric> eldest) {
+            return size() > 4;
+        }
+    });
+
     /** The fabric of a stone: its mean colour is 1, its mean height 0. */
     public static Fabric of(Stone stone) {
+        return KNOWN.computeIfAbsent(new Key(stone.rock(), stone.seed(), stone.texture(), stone.colour()), key -> made(stone));
+    }
+
+    private static Fabric made(Stone stone) {
         long seed = stone.seed() * 31 + stone.rock().ordinal();
         double relief = relief(stone.texture());
         Fabric fabric = switch (stone.rock()) {

@@ -1,5 +1,7 @@
 package mosspebble.core.rock;
 
+import java.util.Arrays;
+
 /**
  * Noise for places visited one after the other and close together, such as the pixels of a row. What it worked out of the lattice round the
  * last place it does not work out again; the values are those of the noise itself. Asked for the same things in the same order at each
@@ -10,6 +12,9 @@ public final class NearNoise {
     /** So many questions at a place are remembered; what is asked beyond them takes their room. */
     private static final int SLOTS = 64;
 
+    /** No place lies in this column. */
+    private static final int NOWHERE = Integer.MIN_VALUE;
+
     private final Noise noise;
     private final int[] column = new int[SLOTS];
     private final int[] row = new int[SLOTS];
@@ -19,9 +24,7 @@ public final class NearNoise {
 
     public NearNoise(Noise noise) {
         this.noise = noise;
-        for (int s = 0; s < SLOTS; s++) {
-            look(s, 0, 0);
-        }
+        Arrays.fill(column, NOWHERE);
     }
 
     /** Whether it is of this noise. */

@@ -10,6 +10,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.SplittableRandom;
 import java.util.function.DoubleBinaryOperator;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import mosspebble.core.stone.RockKind;
 import mosspebble.core.stone.Skin;
 import mosspebble.core.stone.Stone;
@@ -250,5 +252,31 @@ class FabricTest {
                 assertThat(row.apart[i]).isEqualTo(alone.apart);
             }
         }
+    }
+
+    @Test
+    void whatIsKnownOfOneStoneIsNotTakenForAnother() {
+        Stone flint = stone(RockKind.FLINT, Texture.SMOOTH).withSeed(5);
+        List<Stone> others = List.of(flint.withSeed(6), stone(RockKind.FLINT, Texture.ROUGH).withSeed(5),
+                stone(RockKind.SLATE, Texture.SMOOTH).withSeed(5),
+                Stone.cobble().withSkin(Skin.of(RockKind.FLINT, Texture.SMOOTH, Srgb.ofHex("#4a4038"))).withSeed(5));
+        List<Float> first = skin(flint);
+        for (Stone other : others) {
+            assertThat(skin(other)).isNotEqualTo(first);
+            assertThat(skin(flint)).isEqualTo(first);
+        }
+    }
+
+    /** Colour and height along a line from the middle far into the rind. */
+    private static List<Float> skin(Stone stone) {
+        SkinRow row = new SkinRow();
+        row.count = SkinRow.MOST;
+        for (int i = 0; i < row.count; i++) {
+            row.u[i] = 0.4 * (i - 128);
+            row.v[i] = 0.3 * (i - 128);
+            row.pixel[i] = 0.1;
+        }
+        Fabric.of(stone).at(row);
+        return IntStream.range(0, row.count).boxed().flatMap(i -> Stream.of(row.green[i], row.height[i])).toList();
     }
 }
