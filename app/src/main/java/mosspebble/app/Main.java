@@ -52,7 +52,10 @@ import mosspebble.files.TimetableFiles;
 import mosspebble.instruments.CpSatSolver;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
 import picocli.CommandLine;
 
 /** The command line: the studio by default, {@code demo}, {@code export}, {@code check}. */
@@ -99,6 +102,9 @@ public final class Main implements Callable<Integer> {
             return found;
         }
     }
+
+    /** How the name of a studio ends. */
+    private static final String STUDIO = ".pebble";
 
     /** Which studio. */
     static final class Place {
@@ -158,6 +164,9 @@ public final class Main implements Callable<Integer> {
     @Mixin
     private Window window;
 
+    @Parameters(arity = "0..1", paramLabel = "STUDIO", description = "studio file to open, as --studio")
+    private Path opened;
+
     public static void main(String[] args) {
         System.setProperty("java.awt.headless", "true");
         System.exit(opens(args) ? 0 : commandLine().execute(args));
@@ -175,7 +184,10 @@ public final class Main implements Callable<Integer> {
         return plain.isPresent();
     }
 
-    /** Nothing, or {@code demo}, each with {@code --studio FILE} or {@code --studio=FILE}; empty for anything else. */
+    /**
+     * Nothing, or {@code demo}, each with {@code --studio FILE} or {@code --studio=FILE}, or the file of a studio alone, as a file manager
+     * gives it; empty for anything else.
+     */
     static Optional<MossPebbleApp.Wish> plain(String[] args) {
         boolean demo = args.length > 0 && args[0].equals("demo");
         List<String> rest = List.of(args).subList(demo ? 1 : 0, args.length);
@@ -183,11 +195,12 @@ public final class Main implements Callable<Integer> {
         if (!rest.isEmpty()) {
             boolean apart = rest.size() == 2 && rest.get(0).equals("--studio") && !rest.get(1).startsWith("-");
             boolean together = rest.size() == 1 && rest.get(0).startsWith("--studio=");
-            if (!apart && !together) {
+            boolean alone = !demo && rest.size() == 1 && rest.get(0).endsWith(STUDIO) && !rest.get(0).startsWith("-");
+            if (!apart && !together && !alone) {
                 return Optional.empty();
             }
             try {
-                place.studio = InFile.path(apart ? rest.get(1) : rest.get(0).substring("--studio=".length()));
+                place.studio = InFile.path(apart ? rest.get(1) : alone ? rest.get(0) : rest.get(0).substring("--studio=".length()));
             } catch (FileTrouble e) {
                 return Optional.empty(); // said where all arguments are read
             }
@@ -207,9 +220,16 @@ public final class Main implements Callable<Integer> {
                 });
     }
 
+    @Spec
+    private CommandSpec spec;
+
     @Override
     public Integer call() {
-        MossPebbleApp.launchWith(window.wish(place.file(false), false), window.clock());
+        if (opened != null && !opened.toString().endsWith(STUDIO)) {
+            throw new CommandLine.ParameterException(spec.commandLine(), "\"" + opened + "\" is no studio, whose file ends in " + STUDIO
+                    + ", and none of " + String.join(", ", spec.subcommands().keySet()) + ".");
+        }
+        MossPebbleApp.launchWith(window.wish(opened == null ? place.file(false) : opened, false), window.clock());
         return 0;
     }
 

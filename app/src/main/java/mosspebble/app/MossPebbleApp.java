@@ -21,6 +21,7 @@ import javafx.beans.value.ChangeListener;
 import javafx.geometry.Dimension2D;
 import javafx.geometry.Rectangle2D;
 import javafx.scene.Scene;
+import javafx.scene.image.Image;
 import javafx.scene.text.Font;
 import javafx.stage.FileChooser;
 import javafx.stage.Screen;
@@ -149,6 +150,7 @@ public final class MossPebbleApp extends Application {
         if (desk != null) {
             Pulses.after(3, desk::begin); // the window first, then what it shows
         }
+        Pulses.after(6, () -> window.getIcons().add(new Image(MossPebbleApp.class.getResourceAsStream("icon.png"))));
         if (Boolean.getBoolean("mosspebble.endWhenUsable")) {
             Pulses.after(3, () -> {
                 System.out.println("usable");

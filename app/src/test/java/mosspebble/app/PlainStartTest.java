@@ -2,10 +2,13 @@ package mosspebble.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.PrintWriter;
+import java.io.StringWriter;
 import java.nio.file.Path;
 import java.util.Optional;
 import mosspebble.core.finding.Finding;
 import org.junit.jupiter.api.Test;
+import picocli.CommandLine;
 
 /** The usual ways to start, which are read by hand. */
 class PlainStartTest {
@@ -25,7 +28,7 @@ class PlainStartTest {
         assertThat(demo.demo()).isTrue();
         assertThat(demo.studio().getFileName()).hasToString("demo.pebble");
         for (MossPebbleApp.Wish named : new MossPebbleApp.Wish[] {of("demo", "--studio", "x/y.pebble").orElseThrow(),
-            of("--studio=x/y.pebble").orElseThrow()}) {
+            of("--studio=x/y.pebble").orElseThrow(), of("x/y.pebble").orElseThrow()}) {
             assertThat(named.studio()).isEqualTo(Path.of("x/y.pebble"));
         }
     }
@@ -39,6 +42,17 @@ class PlainStartTest {
         assertThat(of("demo", "--studio", "--once")).isEmpty();
         assertThat(of("--studio", "a.pebble", "--shot=b.png")).isEmpty();
         assertThat(of("--studio", "a\0b")).as("no path: said with all others").isEmpty();
-        assertThat(of("a.pebble")).isEmpty();
+        assertThat(of("a.png")).isEmpty();
+        assertThat(of("demo", "a.pebble")).isEmpty();
+        assertThat(of("-a.pebble")).isEmpty();
+    }
+
+    @Test
+    void aMistypedWordIsNoStudio() {
+        CommandLine line = Main.commandLine();
+        StringWriter said = new StringWriter();
+        line.setErr(new PrintWriter(said));
+        assertThat(line.execute("exprot")).isEqualTo(2);
+        assertThat(said.toString()).contains("\"exprot\" is no studio").contains("demo, export, check, sittings");
     }
 }
