@@ -30,6 +30,9 @@ import mosspebble.app.control.Pulses;
 import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
+import mosspebble.app.shell.AboutView;
+import mosspebble.files.SeenVersion;
+import java.util.Comparator;
 import mosspebble.app.shell.Shell;
 import mosspebble.app.shell.TroubleView;
 import mosspebble.app.sitting.SittingModel;
@@ -151,12 +154,25 @@ public final class MossPebbleApp extends Application {
             Pulses.after(3, desk::begin); // the window first, then what it shows
         }
         Pulses.after(6, () -> window.getIcons().add(new Image(MossPebbleApp.class.getResourceAsStream("icon.png"))));
+        if (wish.shot() == null) {
+            Pulses.after(8, this::lookForNews);
+        }
         if (Boolean.getBoolean("mosspebble.endWhenUsable")) {
             Pulses.after(3, () -> {
                 System.out.println("usable");
                 Platform.exit();
             });
         }
+    }
+
+    /** After an update what changed is told, once. */
+    private void lookForNews() {
+        if (store == null) {
+            return;
+        }
+        Path folder = store.file().toAbsolutePath().getParent();
+        CompletableFuture.supplyAsync(() -> SeenVersion.change(folder, Version.TEXT)).thenAccept(before -> before.ifPresent(b -> Platform
+                .runLater(shell::tellNews)));
     }
 
     /** What no other place caught: written down, and told to the painter. */
@@ -387,6 +403,14 @@ public final class MossPebbleApp extends Application {
             @Override
             public String log() {
                 return Journal.read(folder());
+            }
+
+            @Override
+            public AboutView.Facts about() {
+                List<Backups.Copy> copies = Backups.of(store.file()).list();
+                return new AboutView.Facts(Version.TEXT, store.file().toAbsolutePath(), copies.isEmpty() ? "none so far"
+                        : copies.size() + " in " + copies.get(0).file().toAbsolutePath().getParent() + ", the last of "
+                                + copies.stream().map(Backups.Copy::day).max(Comparator.naturalOrder()).orElseThrow());
             }
 
             @Override

@@ -25,6 +25,7 @@ import mosspebble.app.model.Action;
 import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
+import mosspebble.app.shell.AboutView;
 import mosspebble.app.shell.Shell;
 import mosspebble.core.project.Studio;
 import mosspebble.core.units.Grams;
@@ -136,6 +137,11 @@ class HandTest {
             @Override
             public BookKeeping book() {
                 return slow();
+            }
+
+            @Override
+            public AboutView.Facts about() {
+                return new AboutView.Facts("0", Path.of("made-up.pebble"), "none so far");
             }
 
             @Override

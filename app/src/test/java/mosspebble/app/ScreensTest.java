@@ -105,7 +105,7 @@ class ScreensTest {
                 });
                 assertThat(workbench(app).noticeProperty().get()).as(action.name()).doesNotStartWith("There is nothing called");
                 app.robot.interact(() -> {
-                    for (String close : new String[] {"#help-close", "#log-close", "#work-leave", "#comfort-close"}) {
+                    for (String close : new String[] {"#help-close", "#log-close", "#work-leave", "#comfort-close", "#about-close"}) {
                         app.robot.lookup(close).tryQuery().filter(Node::isVisible).ifPresent(n -> ((javafx.scene.control.Button) n).fire());
                     }
                 });

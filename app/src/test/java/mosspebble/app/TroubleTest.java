@@ -21,6 +21,7 @@ import javafx.geometry.Dimension2D;
 import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
+import mosspebble.app.shell.AboutView;
 import mosspebble.app.shell.Shell;
 import mosspebble.core.finding.Finding;
 import mosspebble.core.plan.PaintPlan;
@@ -231,6 +232,11 @@ class TroubleTest {
             @Override
             public BookKeeping book() {
                 return new BookInHand(List.of());
+            }
+
+            @Override
+            public AboutView.Facts about() {
+                return new AboutView.Facts("0", Path.of("made-up.pebble"), "none so far");
             }
 
             @Override

@@ -28,6 +28,7 @@ import mosspebble.app.MossPebbleApp;
 import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
+import mosspebble.app.shell.AboutView;
 import mosspebble.app.shell.Shell;
 import mosspebble.core.finding.Finding;
 import mosspebble.core.project.Project;
@@ -214,6 +215,11 @@ public final class WindowTimes extends Application {
             @Override
             public BookKeeping book() {
                 return new BookInHand(List.of());
+            }
+
+            @Override
+            public AboutView.Facts about() {
+                return new AboutView.Facts("0", Path.of("made-up.pebble"), "none so far");
             }
 
             @Override

@@ -142,6 +142,7 @@ public final class Shell extends StackPane {
     private Drawer command;
     private HelpView help;
     private ComfortView comfort;
+    private AboutView about;
     private BorderPane frame;
     private PathRail path;
     private Studio.View dressed;
@@ -163,6 +164,9 @@ public final class Shell extends StackPane {
         BookKeeping book();
 
         String log();
+
+        /** Which version this is, and where what is kept lies. */
+        AboutView.Facts about();
 
         /** Opens the demo beside it, in a window of its own. */
         void lookRound();
@@ -515,6 +519,8 @@ public final class Shell extends StackPane {
         actions.add(Action.of("Take in a stone from a file", this::takeIn).also("open", "import", "friend", "load"));
         actions.add(Action.of("Save a copy of the studio", this::saveCopy).also("backup"));
         actions.add(Action.of("Show the log", this::showLog).also("trouble", "error"));
+        actions.add(
+                Action.of("About Moss Pebble", () -> openAbout(AboutView.Page.KEPT)).also("version", "licence", "where", "folder", "news"));
         actions.add(Action.of("Save a report for whoever helps", this::saveReport).also("bug"));
         actions.add(Action.of("Take this stone off the cloth", this::remove).also("delete", "remove"));
         actions.add(Action.of("Undo", workbench::undo).key("Ctrl Z"));
@@ -550,6 +556,20 @@ public final class Shell extends StackPane {
 
     private void words(boolean larger) {
         workbench.look(s -> s.withComfort(s.view().comfort().sized(larger)));
+    }
+
+    private void openAbout(AboutView.Page page) {
+        if (about == null) {
+            about = new AboutView(this::showLog, this::toCloth);
+            getChildren().add(about);
+        }
+        about.open(page);
+        files.run("Looking what is kept", house::about, about::tell);
+    }
+
+    /** What changed, after an update. */
+    public void tellNews() {
+        openAbout(AboutView.Page.CHANGED);
     }
 
     private void openComfort() {
@@ -643,7 +663,8 @@ public final class Shell extends StackPane {
             return;
         }
         boolean covered = command != null && command.isVisible() || logView != null && logView.isVisible()
-                || comfort != null && comfort.isVisible() || help != null && help.isVisible() || along != null && along.isVisible();
+                || comfort != null && comfort.isVisible() || about != null && about.isVisible() || help != null && help.isVisible()
+                || along != null && along.isVisible();
         if (e.isControlDown() ? typing(e) : covered || e.isAltDown() || Keys.belongToTheFocus(e)) {
             return;
         }
@@ -666,6 +687,8 @@ public final class Shell extends StackPane {
     private boolean uncover() {
         if (help != null && help.isVisible()) {
             help.close();
+        } else if (about != null && about.isVisible()) {
+            about.close();
         } else if (comfort != null && comfort.isVisible()) {
             comfort.close();
         } else if (along != null && along.isVisible()) {

@@ -1,8 +1,8 @@
 package mosspebble.core.rock;
 
 /**
- * Noise for a whole row of places at once: to the last bit what {@link Noise} gives, in plain loops over arrays, which the compiler turns into
- * instructions for several places at a time. For one thread.
+ * Noise for a whole row of places at once: to the last bit what {@link Noise} gives, in plain loops over arrays, which the compiler turns
+ * into instructions for several places at a time. For one thread.
  */
 final class RowNoise {
 
