@@ -112,6 +112,7 @@ public final class Bench {
     private static Map<String, Area> areas() {
         Map<String, Area> areas = new LinkedHashMap<>();
         areas.put("start", Bench::starts);
+        areas.put("rest", Bench::rest);
         areas.put("window", Bench::drags);
         areas.put("plan", Bench::computing);
         areas.put("stone", Bench::stones);
@@ -155,6 +156,17 @@ public final class Bench {
         try (var files = Files.walk(scratch)) { // the studio, its copies and log, the deepest first
             files.sorted(Comparator.reverseOrder()).map(Path::toFile).forEach(File::delete);
         }
+    }
+
+    private static void rest() throws Exception {
+        Path scratch = Files.createTempDirectory("moss-pebble-bench");
+        Path dist = Path.of(System.getProperty("mosspebble.dist"));
+        Path archive = dist.resolve("app-" + Runtime.version().feature() + ".jsa");
+        List<String> empty = java(dist, null);
+        empty.addAll(List.of("-Dmosspebble.stay=true", "-cp", System.getProperty("java.class.path"), EmptyWindow.class.getName()));
+        List<String> demo = java(dist, Files.exists(archive) ? archive : null);
+        demo.addAll(List.of("-jar", dist.resolve("app-run.jar").toString(), "demo", "--studio", scratch.resolve("s.pebble").toString()));
+        AtRest.print(empty, demo, scratch);
     }
 
     private static List<String> java(Path dist, Path archive) {

@@ -7,7 +7,7 @@ import javafx.scene.Scene;
 import javafx.scene.layout.Pane;
 import javafx.stage.Stage;
 
-/** The baseline: an empty window of the same size that ends at its third pulse. */
+/** The baseline: an empty window of the same size that ends at its third pulse, or stays. */
 public final class EmptyWindow extends Application {
 
     /** Starts it; apart from the class itself so that the toolkit may come from the module path. */
@@ -24,7 +24,9 @@ public final class EmptyWindow extends Application {
 
             @Override
             public void handle(long now) {
-                if (++pulses == 3) {
+                if (++pulses == 3 && Boolean.getBoolean("mosspebble.stay")) {
+                    stop();
+                } else if (pulses == 3) {
                     stop();
                     System.out.println("usable");
                     Platform.exit();

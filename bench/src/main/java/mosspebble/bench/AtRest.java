@@ -1,0 +1,81 @@
+package mosspebble.bench;
+
+import java.io.File;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.OptionalDouble;
+
+/** What the program takes while nobody touches it, beside an empty window of the same toolkit. */
+final class AtRest {
+
+    /** Until all plans and pictures of the demo are made, and looked at from then on. */
+    private static final Duration SETTLES = Duration.ofSeconds(45);
+    private static final Duration LOOKED_AT = Duration.ofSeconds(30);
+
+    private AtRest() {}
+
+    /**
+     * What a process takes.
+     *
+     * @param resident memory that is held, MB; empty where the system does not tell
+     * @param cores share of one core over the time it was looked at, 0 to the number of cores
+     */
+    record Taken(OptionalDouble resident, double cores) {
+        String words() {
+            return (resident.isPresent() ? String.format(Locale.ROOT, "%.0f MB", resident.getAsDouble()) : "not told here")
+                    + String.format(Locale.ROOT, " | %.1f %% of a core", 100 * cores);
+        }
+    }
+
+    /** @param emptyWindow as it is started, {@code demo} likewise with a studio in the folder */
+    static void print(List<String> emptyWindow, List<String> demo, Path folder) throws Exception {
+        Taken empty = of(emptyWindow, Duration.ofSeconds(8));
+        Taken ours = of(demo, SETTLES);
+        System.out.println("| an empty JavaFX window at rest | " + empty.words() + " | 1 |");
+        System.out.println(
+                "| Moss Pebble with the demo at rest | " + ours.words() + " | wanted: 350 MB, and no more work than the empty window |");
+        try (var files = Files.walk(folder)) {
+            files.sorted(Comparator.reverseOrder()).map(Path::toFile).forEach(File::delete);
+        }
+    }
+
+    private static Taken of(List<String> command, Duration settles) throws Exception {
+        Process process = new ProcessBuilder(command).redirectError(ProcessBuilder.Redirect.DISCARD)
+                .redirectOutput(ProcessBuilder.Redirect.DISCARD).start();
+        try {
+            Thread.sleep(settles.toMillis());
+            return taken(process, LOOKED_AT);
+        } finally {
+            process.destroy();
+            process.waitFor();
+        }
+    }
+
+    /** Looks at a process for so long. */
+    static Taken taken(Process process, Duration time) throws InterruptedException {
+        Duration before = worked(process);
+        long from = System.nanoTime();
+        Thread.sleep(time.toMillis());
+        double seconds = (System.nanoTime() - from) / 1e9;
+        return new Taken(resident(process.pid()), worked(process).minus(before).toNanos() / 1e9 / seconds);
+    }
+
+    private static Duration worked(Process process) {
+        return process.toHandle().info().totalCpuDuration().orElse(Duration.ZERO);
+    }
+
+    /** Memory held by a process, MB, as Linux tells it (proc(5): VmRSS, in kB). */
+    static OptionalDouble resident(long process) {
+        try {
+            return Files.readAllLines(Path.of("/proc", String.valueOf(process), "status")).stream().filter(l -> l.startsWith("VmRSS:"))
+                    .mapToDouble(l -> Double.parseDouble(l.replaceAll("[^0-9]", "")) / 1000).findFirst();
+        } catch (IOException e) {
+            return OptionalDouble.empty();
+        }
+    }
+}
