@@ -9,12 +9,13 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 
-/** One of a few: a row of pebbles, one pressed. */
+/** One of a few: a row of pebbles, one pressed; Tab comes to that one, arrows to the others. */
 public final class Choice<T> extends VBox {
 
     private final List<ToggleButton> buttons = new ArrayList<>();
     private final List<T> values = new ArrayList<>();
     private final FlowPane row = new FlowPane(4, 4);
+    private final OneStop stop = OneStop.in(row);
     private final Consumer<T> chosen;
     private final String name;
 
@@ -59,7 +60,11 @@ public final class Choice<T> extends VBox {
 
     public void show(T value) {
         for (int i = 0; i < buttons.size(); i++) {
-            buttons.get(i).setSelected(Objects.equals(values.get(i), value));
+            boolean is = Objects.equals(values.get(i), value);
+            buttons.get(i).setSelected(is);
+            if (is) {
+                stop.at(buttons.get(i));
+            }
         }
     }
 }

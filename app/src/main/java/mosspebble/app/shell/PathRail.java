@@ -15,6 +15,7 @@ import javafx.scene.paint.Color;
 import javafx.scene.shape.Circle;
 import javafx.scene.shape.SVGPath;
 import mosspebble.app.control.Hint;
+import mosspebble.app.control.OneStop;
 import mosspebble.app.control.Swatch;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
@@ -42,6 +43,7 @@ final class PathRail extends Pane {
     private final Workbench workbench;
     private final Results show;
     private final List<Button> buttons = new ArrayList<>();
+    private final OneStop stop;
     private final List<Label> slips = new ArrayList<>();
     private final List<Circle> dabs = new ArrayList<>();
 
@@ -55,6 +57,7 @@ final class PathRail extends Pane {
         for (int i = 0; i < STONES.size(); i++) {
             getChildren().add(button(STONES.get(i), i + 1));
         }
+        stop = OneStop.upward(this);
         workbench.stageProperty().addListener((o, a, b) -> refresh());
         show.planProperty().addListener((o, a, b) -> refresh());
         refresh();
@@ -101,7 +104,11 @@ final class PathRail extends Pane {
             long count = plan == null ? 0
                     : plan.findings().stream().filter(f -> f.stage() == stage && f.weight() != Finding.Weight.TIP).count();
             boolean settled = plan != null && count == 0 && (stage == Stage.STONE || !plan.steps().isEmpty());
-            buttons.get(i).pseudoClassStateChanged(CURRENT, workbench.stageProperty().get() == stage);
+            boolean current = workbench.stageProperty().get() == stage;
+            buttons.get(i).pseudoClassStateChanged(CURRENT, current);
+            if (current) {
+                stop.at(buttons.get(i));
+            }
             buttons.get(i).pseudoClassStateChanged(SETTLED, settled);
             slips.get(i).setText(count == 0 ? "" : String.valueOf(count));
             slips.get(i).setVisible(count > 0);

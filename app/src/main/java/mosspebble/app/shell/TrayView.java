@@ -25,6 +25,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import mosspebble.app.control.Hint;
+import mosspebble.app.control.OneStop;
 import mosspebble.app.cloth.StoneImage;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
@@ -56,6 +57,7 @@ final class TrayView extends StackPane {
     private final Results show;
     private final SittingModel sitting;
     private final HBox stones = new HBox(4);
+    private final OneStop stop = OneStop.in(stones);
     private final ScrollPane scroll = new ScrollPane();
     private final Map<String, Button> buttons = new LinkedHashMap<>();
     private final Map<String, Still> stills = new HashMap<>();
@@ -131,6 +133,7 @@ final class TrayView extends StackPane {
         if (!stones.getChildren().equals(wanted)) {
             stones.getChildren().setAll(wanted);
         }
+        workbench.shown().map(p -> buttons.get(p.id())).ifPresent(stop::at);
     }
 
     /** Moves the tray so that a stone can be seen whole. */
