@@ -86,6 +86,33 @@ class PlanWorkerTest {
     }
 
     @Test
+    void whatIsDroppedIsNotAnsweredAndWhatIsAskedAfterItIs() throws Exception {
+        try (PlanWorker desk = desk()) {
+            PlanWorker.Line line = new PlanWorker.Line();
+            PlanWorker.Line other = new PlanWorker.Line();
+            CountDownLatch begun = new CountDownLatch(1);
+            CountDownLatch goOn = new CountDownLatch(1);
+            boolean[] unwanted = new boolean[1];
+            desk.askBeside(line, old -> {
+                begun.countDown();
+                await(goOn);
+                unwanted[0] = old.getAsBoolean();
+                return "dropped";
+            }, answers::add, error -> answers.add("failed"));
+            desk.ask(other, d -> "of another line", answers::add);
+            assertThat(begun.await(10, TimeUnit.SECONDS)).isTrue();
+            line.drop();
+            goOn.countDown();
+            idle(desk);
+            assertThat(unwanted[0]).as("it is told to give up").isTrue();
+            assertThat(answers).containsExactly("of another line");
+            desk.askBeside(line, old -> "asked after it", answers::add, error -> {});
+            idle(desk);
+            assertThat(answers).containsExactly("of another line", "asked after it");
+        }
+    }
+
+    @Test
     void aClosedDeskAnswersNothing() {
         PlanWorker desk = desk();
         desk.close();

@@ -1,6 +1,7 @@
 package mosspebble.core.picture;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.EnumMap;
@@ -168,5 +169,31 @@ class StoneTerrainTest {
         }
         assertThat(39 * unfolding.longerAt(39, 0)).isCloseTo(arc, within(0.03 * arc));
         assertThat(unfolding.longerAt(0, -38)).as("round, so the same all round").isCloseTo(unfolding.longerAt(38, 0), within(0.01));
+    }
+
+    @Test
+    void roundItsWindowATerrainKnowsOnlyTheReliefAndThatRightly() {
+        Survey survey = Survey.of(round(RockKind.GRANITE, Texture.GRAINY));
+        StoneTerrain whole = StoneTerrain.of(survey, GRID);
+        Window window = new Window(GRID, 70, 40, 90, 75);
+        StoneTerrain part = StoneTerrain.of(survey, window, () -> false);
+        int outside = 0;
+        for (int i = 0; i < GRID.cells(); i++) {
+            assertThat(part.inside[i]).isEqualTo(whole.inside[i]);
+            assertThat(part.relief[i]).isEqualTo(whole.relief[i]);
+            if (window.has(i % GRID.columns(), i / GRID.columns())) {
+                assertThat(new float[] {part.nx[i], part.ny[i], part.nz[i], part.z[i], part.red[i], part.green[i], part.blue[i],
+                    part.gloss[i]}).containsExactly(whole.nx[i], whole.ny[i], whole.nz[i], whole.z[i], whole.red[i], whole.green[i],
+                            whole.blue[i], whole.gloss[i]);
+                assertThat(part.glint[i]).isEqualTo(whole.glint[i]);
+            } else {
+                outside += whole.inside[i] > 0 ? 1 : 0;
+                assertThat(part.nz[i]).as("not looked for").isZero();
+            }
+        }
+        assertThat(outside).as("stone round the window").isGreaterThan(2_000);
+        assertThatThrownBy(() -> new Window(GRID, 200, 40, GRID.columns(), 75)).isInstanceOf(IllegalArgumentException.class)
+                .hasMessageContaining("no window");
+        assertThatThrownBy(() -> new Window(GRID, -1, 0, 5, 5)).isInstanceOf(IllegalArgumentException.class);
     }
 }
