@@ -1,5 +1,6 @@
 package mosspebble.app;
 
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Duration;
@@ -169,19 +170,33 @@ public final class Main implements Callable<Integer> {
 
     public static void main(String[] args) {
         System.setProperty("java.awt.headless", "true");
-        System.exit(opens(args) ? 0 : commandLine().execute(args));
+        // mostly only a studio is asked for: read without the library for command lines, which takes a fifth of a second to load
+        System.exit(plain(args).map(wish -> open(wish, Clock.systemDefaultZone())).orElseGet(() -> commandLine().execute(args)));
     }
 
     /**
-     * Opens the window where nothing is asked for but which studio: what is wanted nearly always, read without the library for command
-     * lines, which takes a fifth of a second to load.
+     * Opens the window and stays until it is closed.
      *
-     * @return false for anything else, or where something is wrong with it
+     * @return what the process ends with: 1 where no window can be opened, which is said
      */
-    private static boolean opens(String[] args) {
-        Optional<MossPebbleApp.Wish> plain = plain(args);
-        plain.ifPresent(wish -> MossPebbleApp.launchWith(wish, Clock.systemDefaultZone()));
-        return plain.isPresent();
+    private static int open(MossPebbleApp.Wish wish, Clock clock) {
+        try {
+            MossPebbleApp.launchWith(wish, clock);
+            return 0;
+        } catch (UnsupportedOperationException | UnsatisfiedLinkError e) { // what the toolkit ends with where it finds no display
+            Journal.trouble("opening the window", e);
+            System.err.println(noWindow(System.getenv("DISPLAY"), System.getenv("WAYLAND_DISPLAY")));
+            return 1;
+        }
+    }
+
+    /** Why no window opens, and what works without one. */
+    static String noWindow(String display, String wayland) {
+        boolean none = (display == null || display.isBlank()) && (wayland == null || wayland.isBlank());
+        return (none ? "There is no display to open a window on: DISPLAY is not set. Start it from a desktop, or set DISPLAY."
+                : "No window can be opened: the display \"" + (display == null || display.isBlank() ? wayland : display)
+                        + "\" does not answer, or GTK 3 (libgtk-3) is not installed.")
+                + " export, check and sittings work without a window; see --help.";
     }
 
     /**
@@ -229,8 +244,7 @@ public final class Main implements Callable<Integer> {
             throw new CommandLine.ParameterException(spec.commandLine(), "\"" + opened + "\" is no studio, whose file ends in " + STUDIO
                     + ", and none of " + String.join(", ", spec.subcommands().keySet()) + ".");
         }
-        MossPebbleApp.launchWith(window.wish(opened == null ? place.file(false) : opened, false), window.clock());
-        return 0;
+        return open(window.wish(opened == null ? place.file(false) : opened, false), window.clock());
     }
 
     /** The demo studio in a window. */
@@ -244,8 +258,7 @@ public final class Main implements Callable<Integer> {
 
         @Override
         public Integer call() {
-            MossPebbleApp.launchWith(window.wish(place.file(true), true), window.clock());
-            return 0;
+            return open(window.wish(place.file(true), true), window.clock());
         }
     }
 
@@ -266,7 +279,7 @@ public final class Main implements Callable<Integer> {
 
         @Override
         public Integer call() {
-            return withPlans(place.file(demo), demo, (plan, store) -> {
+            return withPlans(place, demo, (plan, store) -> {
                 Path sheets = to.resolve(plan.project().id() + "-sheets.pdf");
                 Path json = to.resolve(plan.project().id() + "-plan.json");
                 Sheets.write(plan, paper, store.studio().unit(), sheets, (fraction, what) -> true);
@@ -287,7 +300,7 @@ public final class Main implements Callable<Integer> {
 
         @Override
         public Integer call() {
-            return withPlans(place.file(demo), demo, (plan, store) -> {
+            return withPlans(place, demo, (plan, store) -> {
                 System.out.println(plan.project().name());
                 plan.findings().forEach(
                         f -> System.out.println("  " + f.weight().name().toLowerCase(Locale.ROOT) + ": " + FindingWords.sentence(f)));
@@ -331,7 +344,7 @@ public final class Main implements Callable<Integer> {
             Shelf[] shelf = {new Shelf(List.of())};
             Diary[] diary = {Diary.USUAL};
             Room[] room = {new Room(Climate.room())};
-            int troubled = withPlans(place.file(demo), demo, (plan, store) -> {
+            int troubled = withPlans(place, demo, (plan, store) -> {
                 shelf[0] = store.studio().shelf();
                 diary[0] = store.studio().diary();
                 room[0] = store.studio().room();
@@ -382,8 +395,13 @@ public final class Main implements Callable<Integer> {
         void of(PaintPlan plan, StudioStore store) throws FileTrouble;
     }
 
-    private static int withPlans(Path asked, boolean demo, Use use) {
-        Path file = Instead.of(asked);
+    private static int withPlans(Place place, boolean demo, Use use) {
+        if (place.studio != null && !demo && Files.notExists(place.studio)) {
+            System.err.println("There is no studio at " + place.studio.toAbsolutePath()
+                    + ". Name a file that is there, or leave --studio away for your own.");
+            return 1;
+        }
+        Path file = Instead.of(place.file(demo));
         if (file.toAbsolutePath().getParent() != null) {
             Journal.beside(file.toAbsolutePath().getParent(), Version.TEXT);
         }

@@ -2,12 +2,17 @@ package mosspebble.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.ByteArrayOutputStream;
+import java.io.PrintStream;
 import java.io.PrintWriter;
 import java.io.StringWriter;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Optional;
 import mosspebble.core.finding.Finding;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 import picocli.CommandLine;
 
 /** The usual ways to start, which are read by hand. */
@@ -54,5 +59,37 @@ class PlainStartTest {
         line.setErr(new PrintWriter(said));
         assertThat(line.execute("exprot")).isEqualTo(2);
         assertThat(said.toString()).contains("\"exprot\" is no studio").contains("demo, export, check, sittings");
+    }
+
+    @Test
+    void withoutADisplayASentenceSaysSo(@TempDir Path folder) throws Exception {
+        ProcessBuilder start = new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-cp",
+                System.getProperty("java.class.path"), "mosspebble.app.Main", "demo", "--studio", folder.resolve("s.pebble").toString());
+        start.environment().keySet().removeAll(List.of("DISPLAY", "WAYLAND_DISPLAY"));
+        Process process = start.redirectOutput(ProcessBuilder.Redirect.DISCARD).start();
+        String said = new String(process.getErrorStream().readAllBytes(), StandardCharsets.UTF_8);
+        assertThat(process.waitFor()).isEqualTo(1);
+        assertThat(said).contains("There is no display to open a window on").contains("export, check and sittings work without")
+                .doesNotContain("Exception").doesNotContain("\tat ");
+        assertThat(Main.noWindow(":9", null)).contains("\":9\" does not answer").contains("GTK 3");
+        assertThat(Main.noWindow("", "wayland-0")).contains("\"wayland-0\"");
+    }
+
+    @Test
+    void aStudioThatIsNotThereIsNotMadeByLookingForIt(@TempDir Path folder) throws Exception {
+        Path wrong = folder.resolve("deep/mistyped.pebble");
+        for (String[] args : new String[][] {{"check", "--studio", wrong.toString()}, {"export", "--studio", wrong.toString()},
+            {"sittings", "--studio", wrong.toString()}}) {
+            PrintStream usual = System.err;
+            ByteArrayOutputStream said = new ByteArrayOutputStream();
+            System.setErr(new PrintStream(said, true, StandardCharsets.UTF_8));
+            try {
+                assertThat(Main.commandLine().execute(args)).as(args[0]).isEqualTo(1);
+            } finally {
+                System.setErr(usual);
+            }
+            assertThat(said.toString(StandardCharsets.UTF_8)).contains("There is no studio at " + wrong).contains("Name a file");
+        }
+        assertThat(wrong.getParent()).doesNotExist();
     }
 }
