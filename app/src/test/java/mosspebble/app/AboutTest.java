@@ -49,8 +49,8 @@ class AboutTest {
         Path seen = folder.resolve("version-seen.txt");
         Files.writeString(seen, "0.0.9");
         try (Driver app = new Driver(studio, "snail")) {
-            app.until("it is told", () -> app.present("#about") && app.find("#about").isVisible());
-            assertThat(told(app)).startsWith("What changed");
+            app.until("it is told", () -> app.present("#about") && told(app).startsWith("What changed"));
+            assertThat(app.find("#about").isVisible()).isTrue();
         }
         assertThat(Files.readString(seen)).isEqualToIgnoringNewLines(Version.TEXT);
         try (Driver again = new Driver(studio, "snail")) {

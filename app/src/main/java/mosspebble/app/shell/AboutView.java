@@ -85,7 +85,9 @@ public final class AboutView extends VBox {
     void tell(Facts known) {
         facts = known;
         title.setText("Moss Pebble " + known.version());
-        show(shown);
+        if (shown == Page.KEPT) {
+            show(shown);
+        }
     }
 
     private void show(Page page) {
