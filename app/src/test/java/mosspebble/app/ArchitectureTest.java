@@ -24,7 +24,7 @@ class ArchitectureTest {
     @Test
     void stagesLookBack() {
         looksBackOnly("mosspebble.core", "units", "area", "stone", "sketch", "colour", "blend", "photo", "coats", "drying", "timetable",
-                "supplies", "care", "project", "finding", "plan", "book", "rules", "advice", "words", "rock", "picture");
+                "supplies", "care", "project", "finding", "plan", "book", "proof", "rules", "advice", "words", "rock", "picture");
     }
 
     @Test
@@ -39,7 +39,7 @@ class ArchitectureTest {
     void theWindowIsBuiltFromTheControlsUp() {
         looksBackOnly("mosspebble.app", "control", "model", "cloth", "screen", "stone", "sketch", "repertoire", "colour", "shelf",
                 "buildup",
-                "compare", "sitting", "finish", "book", "photo", "basket", "shell");
+                "compare", "sitting", "finish", "book", "photo", "proof", "basket", "shell");
     }
 
     private static void looksBackOnly(String parent, String... order) {

@@ -43,6 +43,7 @@ class LayoutTest {
             "Go to Colour", "Colour: blend", "Go to Build-up", "Build-up: all passes", "Build-up: habits", "Go to Sitting",
             "Finish: sheets",
             "Finish: seal", "Finish: jars", "Finish: picture", "Look at the shelf", "Look into the basket", "Compare two habits",
+            "Hold a photo against the plan",
             "Sketch: add something from the library", "Open the book", "The book: a page", "Ask the book: What lasts?",
             "Ask the book: How long?", "Ask the book: Where are they?");
 

@@ -120,6 +120,7 @@ public final class Bench {
         areas.put("timetable", Bench::timetables);
         areas.put("book", Books::print);
         areas.put("photo", Bench::photos);
+        areas.put("proof", Proofs::print);
         return areas;
     }
 

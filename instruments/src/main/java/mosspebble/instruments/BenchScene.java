@@ -3,6 +3,7 @@ package mosspebble.instruments;
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.SplittableRandom;
 import mosspebble.core.stone.Form;
 import mosspebble.core.stone.RockKind;
@@ -67,12 +68,37 @@ public record BenchScene(List<Lying> stones, Srgb sheet, int width, int height, 
     public static final Srgb GREEN = Srgb.ofHex("#4d8a58");
     public static final Srgb WHITE = Srgb.ofHex("#e8e6e0");
 
+    /** What is on a stone's face. */
+    @FunctionalInterface
+    public interface Cover {
+
+        /**
+         * @param x mm, in the stone's own frame
+         * @param linear receives the reflectance in red, green and blue, linear, 0 to 1
+         */
+        void at(double x, double y, double[] linear);
+    }
+
     /**
      * A stone and where its outline's middle lies, mm from the card's corner.
      *
-     * @param stone turned as it lies
+     * @param turn how far it is turned on the sheet with all that is on it, degrees clockwise
+     * @param face what is drawn or painted on its face; empty for bare stone
      */
-    public record Lying(Stone stone, double x, double y) {}
+    public record Lying(Stone stone, double x, double y, double turn, Optional<Cover> face) {
+
+        /** Bare, its frame along the sheet's. */
+        public Lying(Stone stone, double x, double y) {
+            this(stone, x, y, 0, Optional.empty());
+        }
+
+        /** A place of the stone on the sheet: x, y. */
+        double[] onSheet(double ownX, double ownY) {
+            double c = Math.cos(Math.toRadians(turn));
+            double s = Math.sin(Math.toRadians(turn));
+            return new double[] {x + c * ownX - s * ownY, y + s * ownX + c * ownY};
+        }
+    }
 
     public BenchScene {
         stones = List.copyOf(stones);
@@ -134,6 +160,13 @@ public record BenchScene(List<Lying> stones, Srgb sheet, int width, int height, 
                 .withSize(new Millimetres(length), new Millimetres(width), new Millimetres(height))
                 .withDome(flat ? 1 : Stone.ROUNDED_FACE, random.nextDouble(1.1, 3)).withWayUp(random.nextDouble(0, 360))
                 .withSeed(random.nextLong(1_000_000)).withSkin(Skin.of(rock, Texture.SMOOTH, colour));
+    }
+
+    /** One stone before a camera that is held over it by hand: a photo of 2 megapixels. */
+    public static BenchScene work(Lying stone, long seed) {
+        BenchScene any = varied(seed, 1632, 1224);
+        // a sheet that no stone and no ground is likely to look like
+        return any.withStones(List.of(stone)).withSheet(GREEN);
     }
 
     public BenchScene withSheet(Srgb newSheet, double newShadow) {

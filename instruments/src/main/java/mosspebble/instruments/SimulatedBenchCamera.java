@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.OptionalDouble;
 import java.util.SplittableRandom;
 import java.util.function.LongFunction;
+import java.util.function.Supplier;
 import mosspebble.core.area.Grid;
 import mosspebble.core.area.Mask;
 import mosspebble.core.colour.Xyz;
@@ -53,6 +54,11 @@ public final class SimulatedBenchCamera implements BenchCamera {
     @Override
     public Photo take() {
         return photograph(scenes.apply(shots++));
+    }
+
+    @Override
+    public Photo takeOf(Supplier<BenchScene.Lying> there) {
+        return photograph(BenchScene.work(there.get(), 1 + shots++));
     }
 
     /** The photo of a scene. */
@@ -214,9 +220,9 @@ public final class SimulatedBenchCamera implements BenchCamera {
                 for (int level = 0; level <= 8; level++) {
                     double share = level / 8.5;
                     double z = back + dome.heightMm() * share;
-                    lay(section(dome, share, lying.x() - sun[0] / sun[2] * z, lying.y() - sun[1] / sun[2] * z), grid, cast);
+                    lay(section(dome, share, lying, -sun[0] / sun[2] * z, -sun[1] / sun[2] * z), grid, cast);
                 }
-                lay(section(dome, 0.05, lying.x(), lying.y()), grid, contact);
+                lay(section(dome, 0.05, lying, 0, 0), grid, contact);
             }
             blur(cast, columns, rows, 2.5 / SHADOW_CELL);
             blur(contact, columns, rows, 4 / SHADOW_CELL);
@@ -227,7 +233,7 @@ public final class SimulatedBenchCamera implements BenchCamera {
         }
 
         /** The cut of the dome at a share of its height, moved on the sheet. */
-        private static Polygon section(Dome dome, double share, double x, double y) {
+        private static Polygon section(Dome dome, double share, BenchScene.Lying lying, double dx, double dy) {
             double level = 1 - Math.pow(1 - share * share, 1 / dome.fullness());
             Coordinate[] ring = new Coordinate[91];
             for (int i = 0; i < 90; i++) {
@@ -245,8 +251,8 @@ public final class SimulatedBenchCamera implements BenchCamera {
                     }
                 }
                 double r = Math.max(0.01, low) * radius;
-                ring[i] = new Coordinate(x + dome.outline().poleX() + r * Math.cos(angle),
-                        y + dome.outline().poleY() + r * Math.sin(angle));
+                double[] at = lying.onSheet(dome.outline().poleX() + r * Math.cos(angle), dome.outline().poleY() + r * Math.sin(angle));
+                ring[i] = new Coordinate(at[0] + dx, at[1] + dy);
             }
             ring[90] = ring[0].copy();
             return new GeometryFactory().createPolygon(ring);
@@ -282,13 +288,20 @@ public final class SimulatedBenchCamera implements BenchCamera {
             double[] tone = new double[count];
             double[] normal = new double[3];
             SplittableRandom grain = new SplittableRandom(seed);
+            boolean covered = side > 0 && lying.face().isPresent(); // the skin is in the cover then
             double back = lying.stone().backDepthMm();
+            double cos = Math.cos(Math.toRadians(lying.turn()));
+            double sin = Math.sin(Math.toRadians(lying.turn()));
             for (int i = 0; i < count; i++) {
                 double x = mesh.x()[i];
                 double y = mesh.y()[i];
                 dome.normalAt(0.998 * x, 0.998 * y, normal);
-                double dx = lying.x() + x - scene.camera().x();
-                double dy = lying.y() + y - scene.camera().y();
+                double along = cos * normal[0] - sin * normal[1];
+                normal[1] = sin * normal[0] + cos * normal[1];
+                normal[0] = along;
+                double[] at = lying.onSheet(x, y);
+                double dx = at[0] - scene.camera().x();
+                double dy = at[1] - scene.camera().y();
                 double dz = back + side * mesh.z()[i] - scene.camera().z();
                 far[i] = dx * ahead[0] + dy * ahead[1] + dz * ahead[2];
                 u[i] = width / 2.0 + focal * (dx * right[0] + dy * right[1] + dz * right[2]) / far[i];
@@ -296,13 +309,21 @@ public final class SimulatedBenchCamera implements BenchCamera {
                 double lit = Math.max(0, normal[0] * sun[0] + normal[1] * sun[1] + side * normal[2] * sun[2]) / sun[2];
                 double sky = 0.5 + 0.5 * side * normal[2];
                 tone[i] = (scene.lamp().shadow() * Math.min(1.3, lit) + (1 - scene.lamp().shadow()) * (0.45 + 0.55 * sky))
-                        * (1 + 0.24 * (grain.nextDouble() - 0.5)) * light(lying.x() + x, lying.y() + y);
+                        * (1 + (covered ? 0 : 0.24) * (grain.nextDouble() - 0.5)) * light(at[0], at[1]);
             }
             double[] colour = linear(lying.stone().colour());
-            mesh.eachTriangle((i, j, k) -> triangle(i, j, k, u, v, far, tone, colour));
+            BenchScene.Cover cover = covered ? lying.face().get() : (x, y, linear) -> System.arraycopy(colour, 0, linear, 0, 3);
+            Corners corners = new Corners(u, v, far, tone, mesh.x(), mesh.y());
+            mesh.eachTriangle((i, j, k) -> triangle(i, j, k, corners, cover));
         }
 
-        private void triangle(int a, int b, int c, double[] u, double[] v, double[] far, double[] tone, double[] colour) {
+        /** What is known at the corners of a mesh: place in the photo, distance, light, place on the stone. */
+        private record Corners(double[] u, double[] v, double[] far, double[] tone, double[] x, double[] y) {}
+
+        private void triangle(int a, int b, int c, Corners corners, BenchScene.Cover cover) {
+            double[] u = corners.u();
+            double[] v = corners.v();
+            double[] colour = new double[3];
             double area = (u[b] - u[a]) * (v[c] - v[a]) - (u[c] - u[a]) * (v[b] - v[a]);
             if (area == 0) {
                 return;
@@ -322,10 +343,12 @@ public final class SimulatedBenchCamera implements BenchCamera {
                         continue;
                     }
                     int i = row * width + column;
-                    double z = wa * far[a] + wb * far[b] + wc * far[c];
+                    double z = wa * corners.far()[a] + wb * corners.far()[b] + wc * corners.far()[c];
                     if (z < depth[i]) {
                         depth[i] = (float) z;
-                        double t = wa * tone[a] + wb * tone[b] + wc * tone[c];
+                        double t = wa * corners.tone()[a] + wb * corners.tone()[b] + wc * corners.tone()[c];
+                        cover.at(wa * corners.x()[a] + wb * corners.x()[b] + wc * corners.x()[c],
+                                wa * corners.y()[a] + wb * corners.y()[b] + wc * corners.y()[c], colour);
                         for (int k = 0; k < 3; k++) {
                             band[k][i] = (float) (colour[k] * t);
                         }

@@ -35,13 +35,12 @@ public final class BuildUpPanel extends Panel {
 
     private final ObjectProperty<Page> page = new SimpleObjectProperty<>(Page.STEPS);
 
-    /** @param compare lays two habits side by side */
-    public BuildUpPanel(Workbench workbench, Results show, MendModel mend, Runnable compare) {
+    public BuildUpPanel(Workbench workbench, Results show, MendModel mend, BuildUpScreen.Aside aside) {
         super(workbench, show);
         CardPage card = new CardPage(this);
         StepsPage steps = new StepsPage(this);
-        HabitsPage habits = new HabitsPage(this, compare);
-        MendPage mending = new MendPage(this, mend);
+        HabitsPage habits = new HabitsPage(this, aside.compare());
+        MendPage mending = new MendPage(this, mend, aside.hold());
         VBox place = new VBox();
         Choice<Page> pages = new Choice<>("", page::set);
         for (Page p : Page.values()) {

@@ -17,21 +17,29 @@ public final class BuildUpScreen extends Screen {
     /** The card wants room for a sentence that is read with paint on the fingers. */
     private static final double COLUMN = 400;
 
+    /**
+     * What is opened from here.
+     *
+     * @param compare two habits side by side
+     * @param hold a photo against the plan
+     */
+    public record Aside(Runnable compare, Runnable hold) {}
+
     private final MendModel model;
     private final PaintTool tool;
-    private final Runnable compare;
+    private final Aside aside;
 
     /** @param tool of the slice, which all stages from here on share */
-    public BuildUpScreen(Surroundings with, MendModel model, PaintTool tool, Runnable compare) {
+    public BuildUpScreen(Surroundings with, MendModel model, PaintTool tool, Aside aside) {
         super(with, "build-up", "Build-up", Stage.BUILD_UP);
         this.model = model;
         this.tool = tool;
-        this.compare = compare;
+        this.aside = aside;
     }
 
     @Override
     protected Optional<Panel> makeColumn() {
-        return Optional.of(new BuildUpPanel(with.workbench(), with.results(), model, compare));
+        return Optional.of(new BuildUpPanel(with.workbench(), with.results(), model, aside));
     }
 
     @Override

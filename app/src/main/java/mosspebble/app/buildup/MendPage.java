@@ -36,7 +36,8 @@ final class MendPage extends PageView {
     private final FlowPane colours = new FlowPane(5, 5);
     private final VBox steps = new VBox(8);
 
-    MendPage(Panel panel, MendModel mend) {
+    /** @param hold holds a photo against the plan */
+    MendPage(Panel panel, MendModel mend, Runnable hold) {
         this.panel = panel;
         this.mend = mend;
         place.setId("mend-place");
@@ -48,10 +49,12 @@ final class MendPage extends PageView {
         }
         steps.setId("mend-steps");
         colours.setId("mend-colours");
-        getChildren().addAll(Panel.quiet(
-                "Click the place on the stone, or press Enter on the cloth and use the arrow keys. It counts as painted as far as the "
-                        + "slider stands."),
-                mishap, which, colours, place, steps);
+        Button against = Panel.button("mend-proof", "Hold a photo against the plan …",
+                "Says in mm where the pencilled or painted stone strays from its plan", hold);
+        Label click = Panel
+                .quiet("Click the place on the stone, or press Enter on the cloth and use the arrow keys. It counts as painted as "
+                        + "far as the slider stands.");
+        getChildren().addAll(against, click, mishap, which, colours, place, steps);
         fill(Optional.empty());
         mend.correctionProperty().addListener((o, a, b) -> fill(Optional.ofNullable(b)));
         mend.placeProperty().addListener((o, a, b) -> refresh());

@@ -14,6 +14,7 @@ public final class Navigator {
     public static final String SHELF = "shelf";
     public static final String COMPARE = "compare";
     public static final String BOOK = "book";
+    public static final String PROOF = "proof";
 
     private final Workbench workbench;
     private final ReadOnlyStringWrapper aside = new ReadOnlyStringWrapper("");

@@ -62,6 +62,7 @@ import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
 import mosspebble.app.photo.PhotoScreen;
+import mosspebble.app.proof.ProofScreen;
 import mosspebble.app.repertoire.Catalogue;
 import mosspebble.app.repertoire.LibraryScreen;
 import mosspebble.app.screen.Panel;
@@ -197,19 +198,21 @@ public final class Shell extends StackPane {
         StoneScreen stoneScreen = new StoneScreen(with, line, bench.scale);
         SketchScreen sketchScreen = new SketchScreen(with);
         CompareScreen compare = new CompareScreen(with);
+        ProofScreen proof = new ProofScreen(with, bench.camera);
         this.stone = stoneScreen.model();
         this.sketch = sketchScreen.model();
         this.book = new BookModel(workbench, show, worker, house.book(), bench.clock, sketch::title, writing,
                 Platform::runLater);
         finish.toldBy(sealer -> book.told(sealer.name(), finish.outdoors()));
         // a screen more is a folder of its own and one entry here
-        this.screens = List.of(stoneScreen, sketchScreen, new ColourScreen(with), new BuildUpScreen(with, mend, painting, compare::compare),
+        this.screens = List.of(stoneScreen, sketchScreen, new ColourScreen(with),
+                new BuildUpScreen(with, mend, painting, new BuildUpScreen.Aside(compare::compare, proof::hold)),
                 new SittingScreen(with, sitting, bench.probe, painting, this::sitDown),
                 new FinishScreen(with, finish, painting, () -> perform("Write this stone into the book")),
                 new BookScreen(with, book),
                 new PhotoScreen(with, bench.camera), new BasketScreen(with), new LibraryScreen(with, sketch),
                 new ShelfScreen(with, bench.reader),
-                compare);
+                compare, proof);
         Map<Stage, ClothTool> tools = new EnumMap<>(Stage.class);
         screens.forEach(screen -> screen.tool().ifPresent(tool -> tools.put(screen.stage(), tool)));
         cloth = new ClothView(workbench, show, line, tools);

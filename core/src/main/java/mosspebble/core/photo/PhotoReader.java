@@ -74,19 +74,24 @@ public final class PhotoReader {
      */
     public PhotoReading read(Photo photo, PhotoHints hints, BooleanSupplier stopAsked) {
         Photo small = photo.reduced(WORKING);
-        double factor = (double) photo.width() / small.width();
+        double factor = reducedBy(photo);
         List<PhotoFinding> findings = new ArrayList<>();
         Frame frame = new Frame(small);
         Optional<SheetMap> map = map(small, frame, factor, hints, findings);
         if (map.isEmpty() || stopAsked.getAsBoolean()) {
-            return new PhotoReading(Optional.empty(), List.of(), findings);
+            return new PhotoReading(Optional.empty(), Optional.empty(), List.of(), findings);
         }
         Reading reading = new Reading(frame, map.get(), hints, factor, findings);
         List<PhotoStone> stones = reading.stones(stopAsked);
         if (stones.isEmpty() && findings.stream().noneMatch(f -> f.kind() == Kind.TOUCHES_EDGE)) {
             findings.add(new PhotoFinding(Kind.NO_STONES, -1, Facts.none()));
         }
-        return new PhotoReading(map, stones, findings);
+        return new PhotoReading(map, Optional.of(reading.white()), stones, findings);
+    }
+
+    /** How many pixels of the photo become one where it is worked on. */
+    public static double reducedBy(Photo photo) {
+        return Math.max(1, Math.ceil((double) Math.max(photo.width(), photo.height()) / WORKING));
     }
 
     // --- the card
@@ -379,7 +384,19 @@ public final class PhotoReader {
             return false;
         }
 
-        /** Median colour inside, against the card's white (taken to reflect 0.9) under the light at that place. */
+        /** How bright what reflects all would be at a place: the card's white is taken to reflect 0.9. */
+        PhotoLight white() {
+            Coordinate card = hints.distance().isPresent() ? null : map.toImage(ScaleCard.WIDTH_MM / 2, 15);
+            return (x, y, linear) -> {
+                double here = light.expected(x / factor, y / factor);
+                double times = card == null ? 1 : Math.exp(here - light.expected(card.x, card.y));
+                for (int k = 0; k < 3; k++) {
+                    linear[k] = white[k] * times / 0.9;
+                }
+            };
+        }
+
+        /** Median colour inside, against white under the light at that place. */
         private Srgb colour(List<Coordinate> pixels) {
             double cx = pixels.stream().mapToDouble(c -> c.x).average().orElse(0);
             double cy = pixels.stream().mapToDouble(c -> c.y).average().orElse(0);
@@ -391,13 +408,13 @@ public final class PhotoReader {
                     samples.add(colour.clone());
                 }
             }
-            Coordinate card = hints.distance().isPresent() ? new Coordinate(cx, cy) : map.toImage(ScaleCard.WIDTH_MM / 2, 15);
-            double lightHere = Math.exp(light.expected(cx, cy) - light.expected(card.x, card.y));
+            double[] one = new double[3];
+            white().at(cx * factor, cy * factor, one);
             int[] codes = new int[3];
             for (int k = 0; k < 3; k++) {
                 int band = k;
                 double[] sorted = samples.stream().mapToDouble(s -> s[band]).sorted().toArray();
-                double reflectance = 0.9 * sorted[sorted.length / 2] / (white[k] * lightHere);
+                double reflectance = sorted[sorted.length / 2] / one[k];
                 codes[k] = (int) Math.round(255 * Xyz.encoded(Math.max(0, Math.min(1, reflectance))));
             }
             return new Srgb(codes[0], codes[1], codes[2]);

@@ -6,9 +6,10 @@ import java.util.Optional;
 /**
  * What was read from a photo.
  *
- * @param map between photo and sheet; empty if there was no scale
+ * @param map between the photo, at the size it was worked on, and the sheet; empty if there was no scale
+ * @param light how bright white is in it; empty if nothing was read
  */
-public record PhotoReading(Optional<SheetMap> map, List<PhotoStone> stones, List<PhotoFinding> findings) {
+public record PhotoReading(Optional<SheetMap> map, Optional<PhotoLight> light, List<PhotoStone> stones, List<PhotoFinding> findings) {
 
     public PhotoReading {
         stones = List.copyOf(stones);

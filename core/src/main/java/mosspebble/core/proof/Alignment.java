@@ -1,0 +1,437 @@
+package mosspebble.core.proof;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import mosspebble.core.units.LinearSystem;
+
+/**
+ * Finds how one planned thing lies in what is seen. What was planned is compared with what is seen at the cells about the thing; they may
+ * differ in brightness, contrast and an even shade (S. Baker and I. Matthews, Lucas-Kanade 20 Years On, International Journal of Computer
+ * Vision 56, 2004, section 3, with linear appearance variation), and cells that do not follow count little (J. W. Tukey's biweight). From
+ * coarse to fine, so that things are found that strayed by more than the width of a line.
+ */
+final class Alignment {
+
+    /** Sharpness at which it is looked for, then refined, mm. */
+    static final double[] SHARPNESS = {1.4, 0.7, 0.35};
+
+    /** What is thought of where a thing may lie before the photo is seen: mm, radians, times. */
+    private static final double[] PRIOR = {4, Math.toRadians(8), 0.12};
+
+    private static final int MOST_POINTS = 5000;
+    private static final int COARSE_POINTS = 450;
+    private static final int ROUGH_POINTS = 2500;
+    private static final double NUDGE_MM = 0.45;
+    private static final int STARTS = 7;
+    private static final int KEPT = 2;
+    private static final int TURNS = 25;
+
+    /** Beyond so many times its usual size a difference does not count (Tukey's constant for 95 % efficiency). */
+    private static final double BIWEIGHT = 4.685;
+
+    /** As long as things are far from where they lie, most differences are theirs. */
+    private static final double WIDE = 3;
+
+    private final Field[] planned = new Field[SHARPNESS.length];
+    private final Field[] seen = new Field[SHARPNESS.length];
+
+    /** Both over one grid, with the same channels. */
+    Alignment(Field planned, Field seen) {
+        for (int level = 0; level < SHARPNESS.length; level++) {
+            this.planned[level] = planned.blurred(SHARPNESS[level]);
+            this.seen[level] = seen.blurred(SHARPNESS[level]).slopes();
+        }
+    }
+
+    /** How alike two fields are over some cells. */
+    static double likeness(Field planned, Field seen, int[] cells) {
+        return likeness(new Points(planned, cells, MOST_POINTS), seen, Fit.none(0, 0), null);
+    }
+
+    /** How far round where it was planned a thing is looked for: mm, degrees, and whether other sizes are tried. */
+    record Range(double mm, double degrees, boolean sizes) {}
+
+    /**
+     * @param cells numbers of the cells about the thing
+     * @param start where the search begins
+     */
+    Fit find(int[] cells, Fit start, Range range) {
+        Points coarse = new Points(planned[0], cells, COARSE_POINTS);
+        List<Fit> starts = coarse(coarse, start.about(coarse.x, coarse.y), range);
+        Points rough = new Points(planned[0], cells, ROUGH_POINTS);
+        List<Fit> near = new ArrayList<>();
+        for (Fit from : starts) {
+            near.add(new Refined(rough, seen[0], from.about(rough.x, rough.y), start, SHARPNESS[0]).fit());
+        }
+        near.sort(Comparator.comparingDouble(Fit::likeness).reversed());
+        Fit best = null;
+        for (Fit from : near.subList(0, Math.min(KEPT, near.size()))) {
+            Fit fit = nudged(rough, from.about(rough.x, rough.y));
+            for (int level = 1; level < SHARPNESS.length; level++) {
+                Points points = new Points(planned[level], cells, MOST_POINTS);
+                fit = new Refined(points, seen[level], fit.about(points.x, points.y), start, SHARPNESS[level]).fit();
+            }
+            best = best == null || fit.likeness() > best.likeness() ? fit : best;
+        }
+        return best;
+    }
+
+    /** Some cells with what was planned there, and their middle. */
+    private static final class Points {
+        final double[] px;
+        final double[] py;
+        final double[][] value;
+        final double x;
+        final double y;
+        final double reach;
+        final int every;
+
+        Points(Field planned, int[] cells, int most) {
+            every = Math.max(1, cells.length / most);
+            int count = (cells.length + every - 1) / every;
+            px = new double[count];
+            py = new double[count];
+            value = new double[planned.channels()][count];
+            double sumX = 0;
+            double sumY = 0;
+            for (int i = 0; i < count; i++) {
+                int cell = cells[i * every];
+                px[i] = planned.grid.x(cell % planned.grid.columns());
+                py[i] = planned.grid.y(cell / planned.grid.columns());
+                sumX += px[i];
+                sumY += py[i];
+                for (int k = 0; k < value.length; k++) {
+                    value[k][i] = planned.value[k][cell];
+                }
+            }
+            x = sumX / count;
+            y = sumY / count;
+            double far = 0;
+            for (int i = 0; i < count; i++) {
+                far = Math.max(far, Math.hypot(px[i] - x, py[i] - y));
+            }
+            reach = Math.max(0.5, far);
+        }
+    }
+
+    /** The likeliest of some turns and sizes close by, looked at more sharply: what lies in grain is easily a little off at first. */
+    private Fit nudged(Points points, Fit fit) {
+        Fit best = null;
+        for (int turn = -3; turn <= 3; turn++) {
+            for (int size = -1; size <= 1; size++) {
+                Fit near = new Fit(fit.x(), fit.y(), fit.dx(), fit.dy(), fit.turn() + turn * NUDGE_MM / points.reach,
+                        fit.size() * (1 + size * NUDGE_MM / points.reach), 0, fit.off());
+                Fit told = alike(near, likeness(points, seen[1], near, null));
+                best = best == null || told.likeness() > best.likeness() ? told : best;
+            }
+        }
+        return best;
+    }
+
+    /** The likeliest places on a lattice round the start. */
+    private List<Fit> coarse(Points points, Fit start, Range range) {
+        double step = 0.9;
+        int steps = (int) Math.ceil(range.mm() / step);
+        double turnStep = Math.max(1.5, Math.min(4, Math.toDegrees(1.2 / points.reach)));
+        int turns = (int) Math.ceil(range.degrees() / turnStep);
+        double[] sizes = range.sizes() ? new double[] {0.88, 1, 1.12} : new double[] {1};
+        List<Fit> found = new ArrayList<>();
+        for (int t = -turns; t <= turns; t++) {
+            for (double size : sizes) {
+                for (int a = -steps; a <= steps; a++) {
+                    for (int b = -steps; b <= steps; b++) {
+                        Fit fit = new Fit(points.x, points.y, start.dx() + a * step, start.dy() + b * step,
+                                start.turn() + Math.toRadians(t * turnStep), start.size() * size, 0, start.off());
+                        // a little is taken off for what strays far, so that of places alike the near one is taken
+                        double far = (a * a + b * b) * step * step / (4 * 4.0) + Math.pow(t * turnStep / 8, 2)
+                                + Math.pow((size - 1) / 0.12, 2);
+                        found.add(alike(fit, likeness(points, seen[0], fit, null) - 0.004 * far));
+                    }
+                }
+            }
+        }
+        found.sort(Comparator.comparingDouble(Fit::likeness).reversed());
+        List<Fit> starts = new ArrayList<>();
+        for (Fit fit : found) {
+            if (starts.size() < STARTS && starts.stream().noneMatch(s -> Math.hypot(s.dx() - fit.dx(), s.dy() - fit.dy()) < 1.5
+                    && Math.abs(s.turn() - fit.turn()) < Math.toRadians(1.5 * turnStep))) {
+                starts.add(fit);
+            }
+        }
+        return starts;
+    }
+
+    private static Fit alike(Fit fit, double likeness) {
+        return new Fit(fit.x(), fit.y(), fit.dx(), fit.dy(), fit.turn(), fit.size(), likeness, fit.off());
+    }
+
+    /**
+     * Correlation over all channels together, each taken from its mean; so much of the points must be seen.
+     *
+     * @param weight of each point; null for all alike
+     */
+    private static double likeness(Points points, Field seen, Fit fit, double[] weight) {
+        int channels = points.value.length;
+        double[] at = new double[channels];
+        double[] sumE = new double[channels];
+        double[] sumO = new double[channels];
+        double[] ee = new double[channels];
+        double[] oo = new double[channels];
+        double[] eo = new double[channels];
+        double total = 0;
+        int count = 0;
+        for (int i = 0; i < points.px.length; i++) {
+            if (!seen.sample(fit.toX(points.px[i], points.py[i]), fit.toY(points.px[i], points.py[i]), at)) {
+                continue;
+            }
+            double w = weight == null ? 1 : weight[i];
+            count++;
+            total += w;
+            for (int k = 0; k < channels; k++) {
+                double e = points.value[k][i];
+                sumE[k] += w * e;
+                sumO[k] += w * at[k];
+                ee[k] += w * e * e;
+                oo[k] += w * at[k] * at[k];
+                eo[k] += w * e * at[k];
+            }
+        }
+        if (count < 0.6 * points.px.length || total <= 0) {
+            return -1;
+        }
+        double common = 0;
+        double varE = 0;
+        double varO = 0;
+        for (int k = 0; k < channels; k++) {
+            common += eo[k] - sumE[k] * sumO[k] / total;
+            varE += ee[k] - sumE[k] * sumE[k] / total;
+            varO += oo[k] - sumO[k] * sumO[k] / total;
+        }
+        return common / Math.sqrt(Math.max(1e-9, varE) * Math.max(1e-9, varO));
+    }
+
+    /** Least squares about one place, in turns. */
+    private static final class Refined {
+
+        private final Points points;
+        private final Field seen;
+        private final Fit prior;
+        private final double sharpness;
+        private final int channels;
+        private final int unknowns;
+        private final double cut;
+        private Fit fit;
+
+        Refined(Points points, Field seen, Fit from, Fit prior, double sharpness) {
+            this.points = points;
+            this.seen = seen;
+            this.fit = from;
+            this.prior = prior.about(points.x, points.y);
+            this.sharpness = sharpness;
+            this.channels = points.value.length;
+            this.unknowns = 4 + 4 * channels;
+            this.cut = sharpness > SHARPNESS[SHARPNESS.length - 1] ? WIDE * BIWEIGHT : BIWEIGHT;
+        }
+
+        Fit fit() {
+            int n = points.px.length;
+            double[] weight = new double[n];
+            double[] noise = new double[channels];
+            Arrays.fill(weight, 1);
+            Arrays.fill(noise, 1);
+            double[] off = fit.off();
+            for (int turn = 0; turn < TURNS; turn++) {
+                double[][] normal = new double[unknowns][unknowns + 1];
+                double[] found = solve(normal, weight, noise, turn == 0);
+                if (found == null) {
+                    break;
+                }
+                move(found);
+                double moved = Math.abs(found[0]) + Math.abs(found[1]) + points.reach * (Math.abs(found[2]) + Math.abs(found[3]));
+                if (turn > 2 && moved < 0.004 || turn == TURNS - 1) {
+                    off = deviations(normal);
+                    break;
+                }
+            }
+            return new Fit(fit.x(), fit.y(), fit.dx(), fit.dy(), fit.turn(), fit.size(), likeness(points, seen, fit, null), off);
+        }
+
+        private void move(double[] by) {
+            double size = Math.max(0.5, Math.min(2, fit.size() + by[3]));
+            fit = new Fit(fit.x(), fit.y(), limit(fit.dx() + by[0], 15), limit(fit.dy() + by[1], 15), limit(fit.turn() + by[2], 0.7), size,
+                    fit.likeness(), fit.off());
+        }
+
+        private static double limit(double value, double most) {
+            return Math.max(-most, Math.min(most, value));
+        }
+
+        /** One turn of Gauss and Newton; also weighs the points and takes the noise anew. */
+        private double[] solve(double[][] normal, double[] weight, double[] noise, boolean first) {
+            int n = points.px.length;
+            double[][] rest = new double[channels][n];
+            boolean[] there = new boolean[n];
+            double[] row = new double[unknowns];
+            double[] at = new double[channels];
+            double[] slopeX = new double[channels];
+            double[] slopeY = new double[channels];
+            for (int pass = first ? 0 : 1; pass < 2; pass++) {
+                for (double[] line : normal) {
+                    Arrays.fill(line, 0);
+                }
+                int used = 0;
+                for (int i = 0; i < n; i++) {
+                    double x = points.px[i] - points.x;
+                    double y = points.py[i] - points.y;
+                    there[i] = seen.sample(fit.toX(points.px[i], points.py[i]), fit.toY(points.px[i], points.py[i]), at, slopeX, slopeY);
+                    if (!there[i]) {
+                        continue;
+                    }
+                    used++;
+                    double c = Math.cos(fit.turn());
+                    double s = Math.sin(fit.turn());
+                    double alongX = c * x - s * y;
+                    double alongY = s * x + c * y;
+                    for (int k = 0; k < channels; k++) {
+                        Arrays.fill(row, 0);
+                        row[0] = slopeX[k];
+                        row[1] = slopeY[k];
+                        row[2] = fit.size() * (-slopeX[k] * alongY + slopeY[k] * alongX);
+                        row[3] = slopeX[k] * alongX + slopeY[k] * alongY;
+                        int own = 4 + 4 * k;
+                        row[own] = -points.value[k][i];
+                        row[own + 1] = -1;
+                        row[own + 2] = -x / points.reach;
+                        row[own + 3] = -y / points.reach;
+                        add(normal, row, -at[k], weight[i] / (noise[k] * noise[k]));
+                    }
+                }
+                if (used < 30) {
+                    return null;
+                }
+                prior(normal);
+                double[][] copy = new double[unknowns][];
+                Arrays.setAll(copy, r -> normal[r].clone());
+                double[] found = LinearSystem.solve(copy).orElse(null);
+                if (found == null) {
+                    return null;
+                }
+                rests(found, rest, there);
+                noises(rest, there, noise);
+                weigh(rest, there, noise, weight);
+                if (pass == 1) {
+                    return found;
+                }
+            }
+            return null;
+        }
+
+        private void add(double[][] normal, double[] row, double right, double weight) {
+            for (int a = 0; a < unknowns; a++) {
+                if (row[a] != 0) {
+                    double w = weight * row[a];
+                    for (int b = a; b < unknowns; b++) {
+                        normal[a][b] += w * row[b];
+                    }
+                    normal[a][unknowns] += w * right;
+                }
+            }
+        }
+
+        /** What was thought before counts as much as the photo's independent parts do, so it is told in their measure. */
+        private void prior(double[][] normal) {
+            double[] width = {PRIOR[0], PRIOR[0], PRIOR[1], PRIOR[2]};
+            double[] wanted = {prior.dx() - fit.dx(), prior.dy() - fit.dy(), prior.turn() - fit.turn(), prior.size() - fit.size()};
+            double alike = alike();
+            for (int a = 0; a < 4; a++) {
+                double w = alike / (width[a] * width[a]);
+                normal[a][a] += w;
+                normal[a][unknowns] += w * wanted[a];
+            }
+            for (int k = 0; k < channels; k++) { // contrast near 1, shade near none: for channels in which nothing was planned to be seen
+                normal[4 + 4 * k][4 + 4 * k] += 1e-3;
+                normal[4 + 4 * k][unknowns] += 1e-3;
+                for (int a = 5; a < 8; a++) {
+                    normal[4 * k + a][4 * k + a] += 1e-6;
+                }
+            }
+            for (int a = 0; a < unknowns; a++) {
+                for (int b = 0; b < a; b++) {
+                    normal[a][b] = normal[b][a];
+                }
+            }
+        }
+
+        private void rests(double[] found, double[][] rest, boolean[] there) {
+            double[] at = new double[channels];
+            double[] slopeX = new double[channels];
+            double[] slopeY = new double[channels];
+            for (int i = 0; i < points.px.length; i++) {
+                if (!there[i]) {
+                    continue;
+                }
+                double x = points.px[i] - points.x;
+                double y = points.py[i] - points.y;
+                seen.sample(fit.toX(points.px[i], points.py[i]), fit.toY(points.px[i], points.py[i]), at, slopeX, slopeY);
+                for (int k = 0; k < channels; k++) {
+                    int own = 4 + 4 * k;
+                    rest[k][i] = at[k] - found[own] * points.value[k][i] - found[own + 1] - found[own + 2] * x / points.reach
+                            - found[own + 3] * y / points.reach;
+                }
+            }
+        }
+
+        /** From the median of the differences, which is 0.6745 deviations of a bell curve. */
+        private void noises(double[][] rest, boolean[] there, double[] noise) {
+            for (int k = 0; k < channels; k++) {
+                double[] sizes = new double[points.px.length];
+                int count = 0;
+                for (int i = 0; i < sizes.length; i++) {
+                    if (there[i]) {
+                        sizes[count++] = Math.abs(rest[k][i]);
+                    }
+                }
+                double[] sorted = Arrays.copyOf(sizes, count);
+                Arrays.sort(sorted);
+                noise[k] = Math.max(0.25, sorted[count / 2] / 0.6745);
+            }
+        }
+
+        private void weigh(double[][] rest, boolean[] there, double[] noise, double[] weight) {
+            for (int i = 0; i < weight.length; i++) {
+                double sum = 0;
+                for (int k = 0; k < channels; k++) {
+                    sum += Math.pow(rest[k][i] / noise[k], 2);
+                }
+                double share = sum / channels / (cut * cut);
+                weight[i] = there[i] && share < 1 ? Math.pow(1 - share, 2) : 0;
+            }
+        }
+
+        /** Cells that see the same: so many to one independent part of a picture of this sharpness. */
+        private double alike() {
+            double spacing = seen.grid.cellMm();
+            double area = 4 * Math.PI * (sharpness * sharpness + 0.2 * 0.2);
+            return Math.max(1, area / (spacing * spacing) / points.every);
+        }
+
+        /** From the inverse of the normal equations, by the part that moves; brightness and contrast are unknown beside it. */
+        private double[] deviations(double[][] normal) {
+            double[] off = new double[4];
+            for (int a = 0; a < 4; a++) {
+                double[][] one = new double[unknowns][];
+                int which = a;
+                Arrays.setAll(one, r -> {
+                    double[] line = Arrays.copyOf(normal[r], unknowns + 1);
+                    line[unknowns] = r == which ? 1 : 0;
+                    return line;
+                });
+                double variance = LinearSystem.solve(one).map(v -> v[which]).orElse(Double.POSITIVE_INFINITY);
+                off[a] = Math.sqrt(Math.max(0, variance) * alike());
+            }
+            return off;
+        }
+    }
+}

@@ -1,0 +1,145 @@
+package mosspebble.core.proof;
+
+import boofcv.alg.filter.blur.BlurImageOps;
+import boofcv.struct.image.GrayF32;
+import mosspebble.core.area.Grid;
+
+/**
+ * Values over a grid, a few to a cell, where they are known. Blurring takes no account of cells that are not: there, nothing is seen.
+ */
+final class Field {
+
+    final Grid grid;
+    /** By channel, then cell. */
+    final float[][] value;
+    /** 1 where it is known, 0 where not. */
+    final float[] known;
+    private float[][] slopeX;
+    private float[][] slopeY;
+
+    Field(Grid grid, float[][] value, float[] known) {
+        this.grid = grid;
+        this.value = value;
+        this.known = known;
+    }
+
+    int channels() {
+        return value.length;
+    }
+
+    /** Weighed with a bell curve of so many mm. */
+    Field blurred(double sigmaMm) {
+        float[] weight = blur(known, grid, sigmaMm);
+        float[][] result = new float[value.length][];
+        for (int k = 0; k < value.length; k++) {
+            float[] weighed = new float[known.length];
+            for (int i = 0; i < known.length; i++) {
+                weighed[i] = value[k][i] * known[i];
+            }
+            result[k] = blur(weighed, grid, sigmaMm);
+            for (int i = 0; i < known.length; i++) {
+                result[k][i] = known[i] > 0 ? result[k][i] / Math.max(1e-4f, weight[i]) : 0;
+            }
+        }
+        return new Field(grid, result, known);
+    }
+
+    /** What is left when everything wider than a bell curve of so many mm is taken off. */
+    Field fine(double sigmaMm) {
+        Field wide = blurred(sigmaMm);
+        float[][] result = new float[value.length][known.length];
+        for (int k = 0; k < value.length; k++) {
+            for (int i = 0; i < known.length; i++) {
+                result[k][i] = known[i] > 0 ? value[k][i] - wide.value[k][i] : 0;
+            }
+        }
+        return new Field(grid, result, known);
+    }
+
+    private static float[] blur(float[] values, Grid grid, double sigmaMm) {
+        double sigma = sigmaMm / grid.cellMm();
+        GrayF32 from = new GrayF32(grid.columns(), grid.rows());
+        System.arraycopy(values, 0, from.data, 0, values.length);
+        GrayF32 to = new GrayF32(grid.columns(), grid.rows());
+        BlurImageOps.gaussian(from, to, sigma, Math.max(1, (int) Math.ceil(2.8 * sigma)), null);
+        return to.data;
+    }
+
+    /**
+     * Values between cells.
+     *
+     * @param at receives one for each channel
+     * @return whether all four cells about the place are known
+     */
+    boolean sample(double x, double y, double[] at) {
+        int i = corner(x, y);
+        if (i < 0) {
+            return false;
+        }
+        double fx = across(x);
+        double fy = down(y);
+        for (int k = 0; k < value.length; k++) {
+            at[k] = mixed(value[k], i, fx, fy);
+        }
+        return true;
+    }
+
+    /** The same with the slopes, per mm; only once {@link #slopes} was asked. */
+    boolean sample(double x, double y, double[] at, double[] alongX, double[] alongY) {
+        int i = corner(x, y);
+        if (i < 0) {
+            return false;
+        }
+        double fx = across(x);
+        double fy = down(y);
+        for (int k = 0; k < value.length; k++) {
+            at[k] = mixed(value[k], i, fx, fy);
+            alongX[k] = mixed(slopeX[k], i, fx, fy);
+            alongY[k] = mixed(slopeY[k], i, fx, fy);
+        }
+        return true;
+    }
+
+    private double across(double x) {
+        double g = (x - grid.left()) / grid.cellMm() - 0.5;
+        return g - Math.floor(g);
+    }
+
+    private double down(double y) {
+        double g = (y - grid.top()) / grid.cellMm() - 0.5;
+        return g - Math.floor(g);
+    }
+
+    private int corner(double x, double y) {
+        int column = (int) Math.floor((x - grid.left()) / grid.cellMm() - 0.5);
+        int row = (int) Math.floor((y - grid.top()) / grid.cellMm() - 0.5);
+        if (column < 0 || row < 0 || column >= grid.columns() - 1 || row >= grid.rows() - 1) {
+            return -1;
+        }
+        int i = row * grid.columns() + column;
+        return known[i] > 0 && known[i + 1] > 0 && known[i + grid.columns()] > 0 && known[i + grid.columns() + 1] > 0 ? i : -1;
+    }
+
+    private double mixed(float[] v, int i, double fx, double fy) {
+        int below = i + grid.columns();
+        return (v[i] * (1 - fx) + v[i + 1] * fx) * (1 - fy) + (v[below] * (1 - fx) + v[below + 1] * fx) * fy;
+    }
+
+    /** Works out the slopes: central differences; 0 beside what is not known. */
+    Field slopes() {
+        int columns = grid.columns();
+        slopeX = new float[value.length][known.length];
+        slopeY = new float[value.length][known.length];
+        float per = (float) (0.5 / grid.cellMm());
+        for (int k = 0; k < value.length; k++) {
+            float[] v = value[k];
+            for (int r = 1; r < grid.rows() - 1; r++) {
+                for (int i = r * columns + 1; i < (r + 1) * columns - 1; i++) {
+                    slopeX[k][i] = known[i - 1] > 0 && known[i + 1] > 0 ? (v[i + 1] - v[i - 1]) * per : 0;
+                    slopeY[k][i] = known[i - columns] > 0 && known[i + columns] > 0 ? (v[i + columns] - v[i - columns]) * per : 0;
+                }
+            }
+        }
+        return this;
+    }
+}

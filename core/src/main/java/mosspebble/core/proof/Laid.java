@@ -1,0 +1,85 @@
+package mosspebble.core.proof;
+
+import java.util.Optional;
+import org.locationtech.jts.algorithm.MinimumDiameter;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Geometry;
+
+/**
+ * A thing, or one part of it, as it was found in the photo.
+ *
+ * @param item number of the thing
+ * @param part number of the part; -1 for the thing itself
+ * @param fit how it lies against the plan
+ * @param placeOff how far the outline leaves open where all of it lies, mm
+ * @param whole how its thing lies, against which a part is told; nowhere else for the thing itself
+ */
+record Laid(int item, int part, Fit fit, double placeOff, Fit whole) {
+
+    /** What card and typed height leave uncertain everywhere, degrees, and mm within a thing. */
+    private static final double TURN_OFF = 0.12;
+    static final double PART_RANGE_MM = 1.8;
+    private static final double NEAR_MM = 0.8;
+    private static final double NEAR_TURN = 1.5;
+    private static final double NEAR_SHARE = 0.03;
+    private static final double LEAST_PAINTED = 0.8;
+    private static final double LEAST_PART = 0.85;
+    private static final double LEAST_PART_LINES = 0.5;
+    private static final double MOST_PART_SHARE = 0.25;
+    static final double PART_OFF = 0.05;
+
+    /**
+     * Whether it is seen so well that something may be said about it, and not so far from its place or size that something else, such as
+     * the next leaf of a row, was taken for it.
+     */
+    boolean isTelling(Planned planned) {
+        boolean pencil = planned.moment.pencil();
+        Stray stray = stray(planned);
+        double longest = longest(stray.planned());
+        if (part < 0) {
+            // in other colours it is less alike; where it lies about as planned, that is believed all the same
+            boolean near = stray.by().distance() < NEAR_MM && Math.abs(stray.by().turn()) < NEAR_TURN
+                    && Math.abs(stray.by().mm()) < NEAR_SHARE * longest;
+            return isFound() && (pencil || fit.likeness() >= LEAST_PAINTED || near);
+        }
+        return fit.likeness() >= (pencil ? LEAST_PART_LINES : LEAST_PART) && stray.by().distance() <= 1.2 * PART_RANGE_MM
+                && Math.abs(stray.by().mm()) <= MOST_PART_SHARE * longest;
+    }
+
+    boolean isFound() {
+        return fit.likeness() >= Stray.LEAST_LIKENESS;
+    }
+
+    /** The same seen from a stone that is turned by so much more, radians. */
+    Laid from(double turn) {
+        Fit back = new Fit(0, 0, 0, 0, -turn, 1, 1, fit.off());
+        double x = fit.toX(fit.x(), fit.y());
+        double y = fit.toY(fit.x(), fit.y());
+        return new Laid(item, part, new Fit(fit.x(), fit.y(), back.toX(x, y) - fit.x(), back.toY(x, y) - fit.y(), fit.turn() - turn,
+                fit.size(), fit.likeness(), fit.off()), placeOff, whole);
+    }
+
+    Stray stray(Planned planned) {
+        Geometry shape = part < 0 ? planned.silhouette(item) : planned.parts.get(part).painted();
+        double length = longest(shape);
+        Coordinate middle = shape.getCentroid().getCoordinate();
+        Fit here = fit.about(middle.x, middle.y);
+        Fit base = whole.about(middle.x, middle.y);
+        double[] off = fit.off();
+        Stray.Amount by = new Stray.Amount(here.dx() - base.dx(), here.dy() - base.dy(), Math.toDegrees(here.turn() - base.turn()),
+                (here.size() / base.size() - 1) * length);
+        Stray.Amount sure = new Stray.Amount(Math.hypot(off[0], placeOff), Math.hypot(off[1], placeOff),
+                Math.hypot(Math.toDegrees(off[2]), part < 0 ? TURN_OFF : 0), Math.hypot(off[3] * length, PART_OFF));
+        return new Stray(planned.items.get(item).item().id(),
+                part < 0 ? Optional.empty() : Optional.of(planned.parts.get(part).part().id()), shape,
+                here.transformation().transform(shape),
+                by, sure, fit.likeness());
+    }
+
+    /** Longest extent, mm. */
+    static double longest(Geometry shape) {
+        Geometry box = new MinimumDiameter(shape).getMinimumRectangle();
+        Coordinate[] corners = box.getCoordinates();
+        return corners.length < 4 ? box.getLength() : Math.max(corners[0].distance(corners[1]), corners[1].distance(corners[2]));
+    }
+}

@@ -1,0 +1,291 @@
+package mosspebble.core.proof;
+
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.function.BooleanSupplier;
+import java.util.stream.IntStream;
+import mosspebble.core.area.Grid;
+import mosspebble.core.area.Shapes;
+import mosspebble.core.photo.Photo;
+import mosspebble.core.photo.PhotoReading;
+import mosspebble.core.photo.PhotoStone;
+import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.proof.ProofFinding.Kind;
+import mosspebble.core.sketch.Role;
+import mosspebble.core.sketch.Subject;
+import mosspebble.core.stone.Survey;
+import mosspebble.core.units.Facts;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Envelope;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.operation.distance.DistanceOp;
+
+/**
+ * Holds a photo of the work against its plan. The stone is found by its outline, its face is laid flat, dome and perspective taken out,
+ * and every planned thing is looked for where it should be and round it; what strayed by more than a painter minds, and more surely than
+ * by the photo's own error, is said.
+ */
+public final class PhotoProof {
+
+    /** What a painter minds: of words and of other things, degrees; mm and share of the size (common practice, no source). */
+    static final double WORD_TURN = 1;
+    static final double TURN = 2.5;
+    static final double MOVE_MM = 1.2;
+    static final double SIZE_MM = 0.7;
+    static final double SIZE_SHARE = 0.04;
+    static final double PART_MM = 0.6;
+    static final double PART_SHARE = 0.1;
+    static final double EDGE_MM = 1.2;
+    static final double EDGE_NEAR_MM = 4;
+
+    /** So many deviations are sure enough, over the many things that are looked at. */
+    static final double SURE = 3.5;
+
+    /** From here a stone is too round to tell how far all of it is turned, radians. */
+    private static final double ROUND = Math.toRadians(0.7);
+
+    private static final double CELL_MM = 0.25;
+    private static final double COARSE_CELL_MM = 0.8;
+    private static final double SOFT_MM = 1.5;
+    private static final int MOST_CELLS = 450_000;
+    private static final int MOST_POSES = 100;
+    private static final double LEAST_PART_MM2 = 7;
+    private static final int MOST_PARTS = 60;
+    private static final int LEAST_CELLS = 60;
+
+    private static final double LEAST_PART_SEEN = 0.85;
+
+    private final PaintPlan plan;
+    private final Moment moment;
+    private final Photo photo;
+    private final PhotoReading reading;
+    private final BooleanSupplier stopAsked;
+    private final List<ProofFinding> findings = new ArrayList<>();
+
+    private PhotoProof(PaintPlan plan, Moment moment, Photo photo, PhotoReading reading, BooleanSupplier stopAsked) {
+        this.plan = plan;
+        this.moment = moment;
+        this.photo = photo;
+        this.reading = reading;
+        this.stopAsked = stopAsked;
+    }
+
+    /**
+     * Compares what was read from a photo with the face of the plan that is up.
+     *
+     * @param stopAsked asked between things; if it says so, what was found until then is given
+     */
+    public static Proof of(PaintPlan plan, Moment moment, Photo photo, PhotoReading reading, BooleanSupplier stopAsked) {
+        if (moment.steps() > plan.steps().size()) {
+            throw new IllegalArgumentException("the plan has " + plan.steps().size() + " steps, not " + moment.steps());
+        }
+        return new PhotoProof(plan, moment, photo, reading, stopAsked).proof();
+    }
+
+    private record Found(Lying lying, PhotoStone stone) {}
+
+    private Proof proof() {
+        if (plan.design().isEmpty()) {
+            findings.add(ProofFinding.whole(Kind.NO_DESIGN, Facts.none()));
+            return new Proof(moment, Optional.empty(), List.of(), List.of(), findings);
+        }
+        if (reading.map().isEmpty() || reading.stones().isEmpty()) {
+            return new Proof(moment, Optional.empty(), List.of(), List.of(), findings);
+        }
+        Survey survey = plan.survey();
+        Flattened flattened = new Flattened(photo, reading.map().get(), reading.light().orElseThrow(), survey);
+        Optional<Found> found = found(survey, flattened);
+        if (found.isEmpty()) {
+            findings.add(ProofFinding.whole(Kind.OTHER_STONE, Facts.of("stones", reading.stones().size())));
+            return new Proof(moment, Optional.empty(), List.of(), List.of(), findings);
+        }
+        Envelope box = survey.zones().outline().getEnvelopeInternal();
+        double cell = Math.max(CELL_MM, Math.sqrt(box.getArea() / MOST_CELLS));
+        Planned planned = new Planned(plan, moment, grid(box, cell));
+        Pose pose = found.get().lying().pose();
+        Field seen = flattened.on(planned.grid, planned.judged, pose, 2);
+        Alignment alignment = new Alignment(planned.field(), planned.compared(seen));
+        List<Laid> things = things(planned, alignment, found.get().lying().placeOff());
+        double common = common(things, found.get().lying());
+        if (common != 0) {
+            pose = new Pose(pose.x(), pose.y(), pose.turn() + common);
+            seen = flattened.on(planned.grid, planned.judged, pose, 2);
+            alignment = new Alignment(planned.field(), planned.compared(seen));
+            things = things.stream().map(t -> t.from(common)).toList();
+        }
+        List<Laid> all = new ArrayList<>();
+        for (Laid thing : things) {
+            all.add(thing);
+            say(planned, thing);
+            if (thing.isFound() && !stopAsked.getAsBoolean()
+                    && planned.items.get(thing.item()).item().subject() instanceof Subject.Figure) {
+                List<Laid> parts = parts(planned, alignment, thing, inFront(planned, things, thing));
+                parts.stream().filter(p -> p.isTelling(planned)).forEach(p -> sayPart(p.stray(planned)));
+                all.addAll(parts);
+            }
+        }
+        List<Tone> tones = List.of();
+        if (!moment.pencil() && !stopAsked.getAsBoolean()) {
+            Colours colours = new Colours(planned, seen, all);
+            tones = colours.tones();
+            findings.addAll(colours.findings());
+            findings.addAll(new DotsSeen(planned, seen, all).findings());
+        }
+        List<Stray> strays = all.stream().map(l -> l.stray(planned)).toList();
+        return new Proof(moment, Optional.of(flattened.face(planned.grid, pose)), strays, tones, findings);
+    }
+
+    private static Grid grid(Envelope box, double cell) {
+        int columns = (int) Math.ceil(box.getWidth() / cell) + 4;
+        int rows = (int) Math.ceil(box.getHeight() / cell) + 4;
+        return new Grid(box.getMinX() - 2 * cell, box.getMinY() - 2 * cell, cell, columns, rows);
+    }
+
+    /** Which stone it is and how it lies: by outline, and where that leaves a choice by what is on it. */
+    private Optional<Found> found(Survey survey, Flattened flattened) {
+        List<Found> all = new ArrayList<>();
+        for (PhotoStone stone : reading.stones()) {
+            Lying.of(survey.stone(), stone).stream().limit(MOST_POSES).forEach(l -> all.add(new Found(l, stone)));
+        }
+        if (all.size() <= 1) {
+            return all.stream().findFirst();
+        }
+        Planned coarse = new Planned(plan, moment, grid(survey.zones().outline().getEnvelopeInternal(),
+                moment.pencil() ? COARSE_CELL_MM * 0.7 : COARSE_CELL_MM));
+        Field planned = coarse.field().blurred(SOFT_MM);
+        int[] cells = coarse.cells(survey.zones().outline());
+        double independent = cells.length * coarse.grid.cellMm() * coarse.grid.cellMm() / (4 * Math.PI * SOFT_MM * SOFT_MM);
+        return all.parallelStream().max(Comparator.comparingDouble(f -> {
+            Field seen = coarse.compared(flattened.on(coarse.grid, coarse.judged, f.lying().pose(), 1)).blurred(SOFT_MM);
+            double alike = Math.max(0, Alignment.likeness(planned, seen, cells));
+            return f.lying().likelihood() - independent / 2 * Math.log(1 - 0.99 * alike * alike);
+        }));
+    }
+
+    // --- things and parts
+
+    private static List<Laid> things(Planned planned, Alignment alignment, double placeOff) {
+        return IntStream.range(0, planned.items.size()).parallel().mapToObj(item -> {
+            int[] cells = planned.about(item);
+            return cells.length < LEAST_CELLS ? null
+                    : new Laid(item, -1, alignment.find(cells, Fit.none(0, 0), new Alignment.Range(4.5, 9, true)), placeOff,
+                            Fit.none(0, 0));
+        }).filter(Objects::nonNull).toList();
+    }
+
+    /** On a round stone the outline does not tell the turn of the whole: what all things have in common is taken for it. */
+    private double common(List<Laid> things, Lying lying) {
+        double weights = 1 / (lying.turnOff() * lying.turnOff());
+        double sum = 0;
+        boolean any = false;
+        for (Laid thing : things) {
+            if (thing.isFound()) {
+                double weight = 1 / (Math.pow(thing.fit().off()[2], 2) + Math.pow(Math.toRadians(1), 2));
+                weights += weight;
+                any = true;
+                sum += weight * thing.fit().turn();
+            }
+        }
+        if (lying.turnOff() < ROUND || !any) {
+            return 0;
+        }
+        findings.add(ProofFinding.whole(Kind.ROUND, Facts.of("degrees", Math.min(180, Math.toDegrees(lying.turnOff())))));
+        return sum / weights;
+    }
+
+    /** What lies in front of a thing, where it lies. */
+    private static Geometry inFront(Planned planned, List<Laid> things, Laid thing) {
+        return Shapes.union(things.stream().filter(t -> t.item() > thing.item() && t.isFound()).map(t -> t.stray(planned).lies()).toList());
+    }
+
+    private static List<Laid> parts(Planned planned, Alignment alignment, Laid thing, Geometry front) {
+        BitSet covered = planned.covered(front);
+        List<Integer> own = IntStream.range(0, planned.parts.size())
+                .filter(p -> planned.itemOf(p) == thing.item() && planned.parts.get(p).part().role() == Role.FILL
+                        && planned.seen(p).getArea() >= LEAST_PART_MM2
+                        && planned.seen(p).getArea() > LEAST_PART_SEEN * planned.parts.get(p).painted().getArea())
+                .boxed().sorted(Comparator.comparingDouble(p -> -planned.parts.get(p).painted().getArea())).limit(MOST_PARTS).toList();
+        return own.size() < 2 ? List.of() : own.parallelStream().map(part -> {
+            int[] cells = planned.aboutPart(part).filter(c -> !planned.isCovered(c, thing.fit(), covered)).toArray();
+            return cells.length < LEAST_CELLS ? null
+                    : new Laid(thing.item(), part, alignment.find(cells, thing.fit(), new Alignment.Range(Laid.PART_RANGE_MM, 0, false)),
+                            Laid.PART_OFF,
+                            thing.fit());
+        }).filter(Objects::nonNull).toList();
+    }
+
+    // --- what is said
+
+    private void say(Planned planned, Laid thing) {
+        Subject subject = planned.items.get(thing.item()).item().subject();
+        Stray stray = thing.stray(planned);
+        if (!stray.isFound()) {
+            findings.add(finding(Kind.NOT_SEEN, stray, Facts.none()));
+            return;
+        }
+        Stray.Amount by = stray.by();
+        Stray.Amount off = stray.off();
+        boolean word = subject instanceof Subject.Word;
+        boolean ring = subject instanceof Subject.Dots;
+        if (!ring && sure(by.turn(), off.turn(), word ? WORD_TURN : TURN)) {
+            findings.add(finding(Kind.TURNED, stray, Facts.of("degrees", by.turn()).and("off", 2 * off.turn())
+                    .and("climbs", word && by.turn() < 0).and("word", word)));
+        }
+        double place = Math.max(off.dx(), off.dy());
+        if (sure(by.distance(), place, MOVE_MM)) {
+            findings.add(finding(Kind.MOVED, stray, Facts.of("mm", by.distance()).and("right", by.dx()).and("down", by.dy())
+                    .and("off", 2 * place)));
+        }
+        if (sure(by.mm(), off.mm(), Math.max(SIZE_MM, SIZE_SHARE * Laid.longest(stray.planned())))) {
+            findings.add(finding(Kind.SIZED, stray,
+                    Facts.of("mm", by.mm()).and("length", Laid.longest(stray.planned())).and("off", 2 * off.mm())));
+        }
+        nearEdge(planned, thing, stray, word);
+    }
+
+    private void nearEdge(Planned planned, Laid thing, Stray stray, boolean word) {
+        Geometry edge = planned.plan.survey().zones().outline().getBoundary();
+        double wanted = stray.planned().distance(edge);
+        Geometry lies = stray.lies();
+        boolean within = planned.plan.survey().zones().outline().contains(lies);
+        double left = within ? lies.distance(edge) : 0;
+        if (left < EDGE_NEAR_MM && sure(wanted - left, Math.max(stray.off().dx(), stray.off().dy()) + stray.off().mm() / 2, EDGE_MM)) {
+            Coordinate at = DistanceOp.nearestPoints(lies, edge)[0];
+            findings.add(new ProofFinding(Kind.NEAR_EDGE, Optional.of(new ProofFinding.Place(at.x, at.y)), Optional.of(stray.item()),
+                    word ? nearest(planned, thing, edge) : Optional.empty(), Facts.of("left", left).and("planned", wanted)));
+        }
+    }
+
+    /** The letter that comes nearest to the edge. */
+    private static Optional<String> nearest(Planned planned, Laid thing, Geometry edge) {
+        return IntStream.range(0, planned.parts.size()).filter(p -> planned.itemOf(p) == thing.item()).boxed()
+                .min(Comparator.comparingDouble(p -> thing.fit().transformation().transform(planned.parts.get(p).painted()).distance(edge)))
+                .map(p -> planned.parts.get(p).part().id());
+    }
+
+    private void sayPart(Stray stray) {
+        double longest = Laid.longest(stray.planned());
+        if (sure(stray.by().mm(), stray.off().mm(), Math.max(PART_MM, PART_SHARE * longest))) {
+            findings.add(finding(Kind.PART_SIZED, stray,
+                    Facts.of("mm", stray.by().mm()).and("length", longest).and("off", 2 * stray.off().mm())));
+        }
+        double place = Math.max(stray.off().dx(), stray.off().dy());
+        if (sure(stray.by().distance(), place, Math.max(PART_MM, PART_SHARE * longest))) {
+            findings.add(finding(Kind.PART_MOVED, stray, Facts.of("mm", stray.by().distance()).and("right", stray.by().dx())
+                    .and("down", stray.by().dy()).and("off", 2 * place)));
+        }
+    }
+
+    private static boolean sure(double value, double off, double minded) {
+        return Math.abs(value) > minded && Math.abs(value) > SURE * off;
+    }
+
+    private static ProofFinding finding(Kind kind, Stray stray, Facts facts) {
+        Coordinate at = stray.lies().getInteriorPoint().getCoordinate();
+        return new ProofFinding(kind, Optional.of(new ProofFinding.Place(at.x, at.y)), Optional.of(stray.item()), stray.part(), facts);
+    }
+}
