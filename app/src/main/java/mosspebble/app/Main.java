@@ -277,12 +277,16 @@ public final class Main implements Callable<Integer> {
         @Option(names = "--paper", paramLabel = "PAPER", defaultValue = "A4", description = "A4 or LETTER")
         private Paper paper;
 
+        @Option(names = "--mirrored", description = "each guide once more, left and right exchanged, to rub off or trace from behind")
+        private boolean mirrored;
+
         @Override
         public Integer call() {
             return withPlans(place, demo, (plan, store) -> {
                 Path sheets = to.resolve(plan.project().id() + "-sheets.pdf");
                 Path json = to.resolve(plan.project().id() + "-plan.json");
-                Sheets.write(plan, paper, store.studio().unit(), sheets, (fraction, what) -> true);
+                Sheets.write(plan, paper, store.studio().unit(), new Sheets.Layout(Sheets.Cards.WHOLE, mirrored), sheets,
+                        (fraction, what) -> true);
                 PlanJson.write(plan, json);
                 System.out.println(plan.project().name() + ": " + sheets + ", " + json);
             });

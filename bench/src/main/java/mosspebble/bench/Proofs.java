@@ -39,7 +39,7 @@ import org.locationtech.jts.geom.Coordinate;
 /** Demo stones drawn with errors of known size, photographed by the stand-in camera and held against their plans. */
 final class Proofs {
 
-    private static final int TRIALS = 90;
+    private static final int TRIALS = 54;
 
     /** How far a real move may be from a plain one of the whole thing, mm: what follows a curve does not turn in one piece. */
     private static final double PLAIN_MM = 0.05;

@@ -35,6 +35,7 @@ import org.apache.pdfbox.pdmodel.font.PDType0Font;
 import org.apache.pdfbox.pdmodel.graphics.image.LosslessFactory;
 import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
 import org.apache.pdfbox.pdmodel.interactive.viewerpreferences.PDViewerPreferences;
+import org.apache.pdfbox.util.Matrix;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.LineString;
@@ -91,6 +92,17 @@ public final class Sheets {
         }
     }
 
+    /**
+     * What the sheets hold besides the guides.
+     *
+     * @param mirrored whether each guide comes once more the other way round, to be rubbed off or traced from behind
+     */
+    public record Layout(Cards cards, boolean mirrored) {
+
+        /** A card for each step, guides as seen. */
+        public static final Layout USUAL = new Layout(Cards.WHOLE, false);
+    }
+
     private final PDDocument document;
     private final PDFont text;
     private final PDFont bold;
@@ -123,13 +135,13 @@ public final class Sheets {
      * @return whether it was finished; if the progress said stop, nothing is written
      */
     public static boolean write(PaintPlan plan, Paper paper, LengthUnit unit, Path file, Progress progress) throws FileTrouble {
-        return write(plan, paper, unit, Cards.WHOLE, file, progress);
+        return write(plan, paper, unit, Layout.USUAL, file, progress);
     }
 
-    /** The same with steps laid out as wished. */
-    public static boolean write(PaintPlan plan, Paper paper, LengthUnit unit, Cards cards, Path file, Progress progress)
+    /** The same laid out as wished. */
+    public static boolean write(PaintPlan plan, Paper paper, LengthUnit unit, Layout layout, Path file, Progress progress)
             throws FileTrouble {
-        Optional<SheetBook> book = book(plan, paper, unit, cards, progress);
+        Optional<SheetBook> book = book(plan, paper, unit, layout, progress);
         if (book.isPresent()) {
             book.get().save(file);
         }
@@ -142,19 +154,22 @@ public final class Sheets {
      * @return empty if the progress said stop
      */
     public static Optional<SheetBook> book(PaintPlan plan, Paper paper, LengthUnit unit, Progress progress) throws FileTrouble {
-        return book(plan, paper, unit, Cards.WHOLE, progress);
+        return book(plan, paper, unit, Layout.USUAL, progress);
     }
 
-    /** The same with steps laid out as wished. */
-    public static Optional<SheetBook> book(PaintPlan plan, Paper paper, LengthUnit unit, Cards cards, Progress progress)
+    /** The same laid out as wished. */
+    public static Optional<SheetBook> book(PaintPlan plan, Paper paper, LengthUnit unit, Layout layout, Progress progress)
             throws FileTrouble {
         try (PDDocument document = new PDDocument()) {
             Sheets sheets = new Sheets(document, plan, paper, unit);
             for (PaintPlan face : sheets.faces()) {
                 sheets.guide(face);
+                if (layout.mirrored()) {
+                    sheets.mirrored(face);
+                }
                 sheets.domeGuide(face);
             }
-            if (!(cards == Cards.WHOLE ? sheets.cards(progress) : sheets.contact(progress))) {
+            if (!(layout.cards() == Cards.WHOLE ? sheets.cards(progress) : sheets.contact(progress))) {
                 return Optional.empty();
             }
             document.getDocumentInformation().setTitle(plan.project().name() + ": guide and steps");
@@ -199,6 +214,17 @@ public final class Sheets {
         pages(of(face) + "Guide at true size", face.survey().dome().outline().halfWidth(), face.survey().dome().outline().halfHeight(),
                 "Solid: outline. Dashed: where the face ends. Thin: pencil lines.",
                 (out, x, y) -> drawing(face, out, x, y));
+    }
+
+    /** The guide with left and right exchanged, which come right again when its lines are rubbed off. */
+    private void mirrored(PaintPlan face) throws IOException {
+        pages(of(face) + "Guide mirrored, to rub off or trace from behind", face.survey().dome().outline().halfWidth(),
+                face.survey().dome().outline().halfHeight(),
+                "Go over the lines with soft pencil, lay it face down on the stone and rub: they come out the right way round.",
+                (out, x, y) -> {
+                    out.transform(new Matrix(-1, 0, 0, 1, (float) (2 * x) * PT, 0));
+                    drawing(face, out, x, y);
+                });
     }
 
     /** The guide to lay on the dome: unrolled about the middle of the face, with relief cuts where the paper would crowd. */

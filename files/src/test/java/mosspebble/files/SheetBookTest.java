@@ -37,6 +37,7 @@ class SheetBookTest {
 
     private static final Studio STUDIO = LanternWalk.studio(BuiltIn.repertoire());
     private static final PaintPlan OWL = plan("owl");
+    private static final Sheets.Layout SMALL = new Sheets.Layout(Sheets.Cards.CONTACT, false);
 
     @TempDir
     private Path folder;
@@ -124,8 +125,45 @@ class SheetBookTest {
     }
 
     @Test
+    void aMirroredGuideIsTheGuideWithLeftAndRightExchanged() throws Exception {
+        SheetBook book = Sheets.book(OWL, Paper.A4, LengthUnit.MM, new Sheets.Layout(Sheets.Cards.CONTACT, true), (f, what) -> true)
+                .orElseThrow();
+        assertThat(book.titles().subList(0, 2)).containsExactly("Guide at true size", "Guide mirrored, to rub off or trace from behind");
+        int wide = 840; // 4 pixels a mm; the middle of the page is the middle of the stone
+        int[] guide = book.picture(0, wide);
+        int[] mirrored = book.picture(1, wide);
+        int dark = 0;
+        int alike = 0;
+        int plain = 0;
+        for (int y = 300; y < 880; y++) { // the stone, without heading and bar
+            for (int x = 0; x < wide; x++) {
+                if ((guide[y * wide + x] & 255) < 128) {
+                    dark++;
+                    alike += near(mirrored, wide, wide - 1 - x, y) ? 1 : 0;
+                    plain += near(mirrored, wide, x, y) ? 1 : 0;
+                }
+            }
+        }
+        assertThat(dark).isGreaterThan(1_000);
+        assertThat(alike).as("dark where the guide's mirror is").isGreaterThan((int) (0.97 * dark));
+        assertThat(plain).as("the owl holds its lamp on one side").isLessThan((int) (0.9 * dark));
+        assertThat(book(Paper.A4).titles()).noneMatch(t -> t.contains("mirrored"));
+    }
+
+    private static boolean near(int[] page, int wide, int x, int y) {
+        for (int dy = -1; dy <= 1; dy++) {
+            for (int dx = -1; dx <= 1; dx++) {
+                if ((page[(y + dy) * wide + Math.max(0, Math.min(wide - 1, x + dx))] & 255) < 160) {
+                    return true;
+                }
+            }
+        }
+        return false;
+    }
+
+    @Test
     void aWholePlanStandsOnTwoPagesWithEveryStepAndItsMix() throws Exception {
-        SheetBook small = Sheets.book(OWL, Paper.A4, LengthUnit.MM, Sheets.Cards.CONTACT, (f, what) -> true).orElseThrow();
+        SheetBook small = Sheets.book(OWL, Paper.A4, LengthUnit.MM, SMALL, (f, what) -> true).orElseThrow();
         assertThat(OWL.steps()).hasSizeBetween(30, 40);
         assertThat(small.titles()).filteredOn(t -> t.startsWith("Steps")).containsExactly("Steps 1 to 20",
                 "Steps 21 to " + OWL.steps().size());
@@ -139,7 +177,7 @@ class SheetBookTest {
             }
             assertThat(words).contains("2 rust brown : 1 sand", "3 marigold : 1 rust brown");
         }
-        assertThat(Sheets.book(OWL, Paper.LETTER, LengthUnit.MM, Sheets.Cards.CONTACT, (f, what) -> f < 0.2)).as("stopped").isEmpty();
+        assertThat(Sheets.book(OWL, Paper.LETTER, LengthUnit.MM, SMALL, (f, what) -> f < 0.2)).as("stopped").isEmpty();
     }
 
     @Test
@@ -163,7 +201,7 @@ class SheetBookTest {
         Studio studio = LanternWalk.studio(BuiltIn.repertoire());
         Project window = studio.project("window").orElseThrow();
         PaintPlan plan = Plans.plan(window, Survey.of(window.stone()), new Palette(studio.shelf()), BuiltIn.repertoire(), studio.climate());
-        SheetBook small = Sheets.book(plan, Paper.LETTER, LengthUnit.INCH, Sheets.Cards.CONTACT, (f, what) -> true).orElseThrow();
+        SheetBook small = Sheets.book(plan, Paper.LETTER, LengthUnit.INCH, SMALL, (f, what) -> true).orElseThrow();
         int steps = plan.steps().size();
         assertThat(small.titles().stream().filter(t -> t.startsWith("Steps"))).hasSize((steps + 19) / 20);
         assertThat(plan.steps().stream().map(Step::side).distinct()).hasSize(3);

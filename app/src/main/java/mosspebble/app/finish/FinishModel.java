@@ -3,9 +3,11 @@ package mosspebble.app.finish;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
+import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import java.util.Locale;
 import mosspebble.app.model.PlanWorker;
@@ -63,6 +65,7 @@ public final class FinishModel {
     final Exports exports;
     private final ObjectProperty<Matter> matter = new SimpleObjectProperty<>(Matter.SHEETS);
     private final ObjectProperty<Paper> paper = new SimpleObjectProperty<>(Paper.usualIn(Locale.getDefault()));
+    private final BooleanProperty mirrored = new SimpleBooleanProperty();
     private final ObjectProperty<Sheets.Cards> cards = new SimpleObjectProperty<>(Sheets.Cards.WHOLE);
     private final ReadOnlyObjectWrapper<SheetBook> book = new ReadOnlyObjectWrapper<>();
     private final PlanWorker.Line binding = new PlanWorker.Line();
@@ -79,6 +82,7 @@ public final class FinishModel {
         matter.addListener((o, a, b) -> bind());
         paper.addListener((o, a, b) -> bind());
         cards.addListener((o, a, b) -> bind());
+        mirrored.addListener((o, a, b) -> bind());
     }
 
     public ObjectProperty<Matter> matterProperty() {
@@ -90,6 +94,15 @@ public final class FinishModel {
     }
 
     /** How steps are laid out on them. */
+    /** Whether guides come once more mirrored. */
+    BooleanProperty mirroredProperty() {
+        return mirrored;
+    }
+
+    Sheets.Layout layout() {
+        return new Sheets.Layout(cards.get(), mirrored.get());
+    }
+
     ObjectProperty<Sheets.Cards> cardsProperty() {
         return cards;
     }
@@ -107,21 +120,21 @@ public final class FinishModel {
         }
         LengthUnit unit = workbench.studio().unit();
         Paper on = paper.get();
-        List<Object> as = plan == null ? List.of() : List.of(System.identityHashCode(plan), on, unit, cards.get());
+        List<Object> as = plan == null ? List.of() : List.of(System.identityHashCode(plan), on, unit, layout());
         if (as.equals(boundAs)) {
             return;
         }
         boundAs = as;
-        Sheets.Cards laidOut = cards.get();
+        Sheets.Layout laidOut = layout();
         book.set(null);
         desk.askBeside(binding, unwanted -> plan == null || plan.steps().isEmpty() ? Optional.<SheetBook>empty()
                 : made(plan, on, unit, laidOut, unwanted), made -> book.set(made.orElse(null)), error -> book.set(null));
     }
 
-    private static Optional<SheetBook> made(PaintPlan plan, Paper paper, LengthUnit unit, Sheets.Cards cards,
+    private static Optional<SheetBook> made(PaintPlan plan, Paper paper, LengthUnit unit, Sheets.Layout layout,
             BooleanSupplier unwanted) {
         try {
-            return Sheets.book(plan, paper, unit, cards, (fraction, what) -> !unwanted.getAsBoolean());
+            return Sheets.book(plan, paper, unit, layout, (fraction, what) -> !unwanted.getAsBoolean());
         } catch (FileTrouble e) {
             Journal.trouble("sheets to look at", e);
             return Optional.empty();

@@ -5,10 +5,12 @@ import java.util.Locale;
 import java.util.Optional;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import javax.print.PrintService;
 import mosspebble.app.control.Choice;
+import mosspebble.app.control.Hint;
 import mosspebble.app.screen.PageView;
 import mosspebble.app.screen.Panel;
 import mosspebble.core.plan.Untested;
@@ -44,6 +46,11 @@ final class SheetsPage extends PageView {
             cards.option("cards-" + each.name().toLowerCase(Locale.ROOT), each.label(), each, each.tooltip());
         }
         cards.show(model.cardsProperty().get());
+        ToggleButton mirrored = new ToggleButton("Mirrored guide as well");
+        mirrored.setId("mirrored");
+        mirrored.getStyleClass().add("pebble");
+        Hint.on(mirrored, "The guide once more, left and right exchanged, to rub off or trace from behind");
+        mirrored.selectedProperty().bindBidirectional(model.mirroredProperty());
         Button print = Panel.button("print", "Print", "Guide and cards on the printer of this machine, unscaled", this::print);
         print.getStyleClass().addAll("main", "widest");
         print.setMaxWidth(Double.MAX_VALUE);
@@ -53,7 +60,7 @@ final class SheetsPage extends PageView {
         untried = new VBox(6, untriedWords, Panel.button("export-tests", "Test sheet (PDF)", "A field for each to try it under the sealer",
                 this::testSheet));
         untried.setId("untried");
-        getChildren().addAll(new HBox(14, papers, cards), print, save, untried, Panel.heading("Take care"), cautions);
+        getChildren().addAll(new HBox(14, papers, cards), mirrored, print, save, untried, Panel.heading("Take care"), cautions);
     }
 
     @Override
@@ -71,22 +78,22 @@ final class SheetsPage extends PageView {
     void save() {
         LengthUnit unit = panel.workbench.studio().unit();
         Paper paper = model.paperProperty().get();
-        Sheets.Cards cards = model.cardsProperty().get();
-        model.exports.write("-sheets.pdf", (plan, file, progress) -> Sheets.write(plan, paper, unit, cards, file, progress));
+        Sheets.Layout layout = model.layout();
+        model.exports.write("-sheets.pdf", (plan, file, progress) -> Sheets.write(plan, paper, unit, layout, file, progress));
     }
 
     /** Prints them on the usual printer. */
     void print() {
         LengthUnit unit = panel.workbench.studio().unit();
         Paper paper = model.paperProperty().get();
-        Sheets.Cards cards = model.cardsProperty().get();
+        Sheets.Layout layout = model.layout();
         model.exports.make((plan, progress) -> {
             List<PrintService> printers = SheetBook.printers();
             if (printers.isEmpty()) {
                 throw new FileTrouble(plan.project().name(), "There is no printer on this machine.",
                         "Save the PDF and print it elsewhere, at 100 % with no fitting to the page.");
             }
-            Optional<SheetBook> book = Sheets.book(plan, paper, unit, cards, progress);
+            Optional<SheetBook> book = Sheets.book(plan, paper, unit, layout, progress);
             if (book.isEmpty()) {
                 return Optional.empty();
             }

@@ -38,6 +38,8 @@ final class ProofView extends Region {
     private final VBox empty;
     private Proof.Face imageOf;
     private WritableImage image;
+    /** Whether lines over it must be pale. */
+    private boolean dark;
     private double scale = 1;
     private double left;
     private double top;
@@ -129,6 +131,7 @@ final class ProofView extends Region {
         if (imageOf != shown) {
             imageOf = shown;
             image = image(shown);
+            dark = isDark(shown);
         }
         double wide = shown.grid().columns() * shown.grid().cellMm();
         double high = shown.grid().rows() * shown.grid().cellMm();
@@ -140,7 +143,7 @@ final class ProofView extends Region {
         pen.setGlobalAlpha(model.busyProperty().get() ? VEIL : 1);
         pen.drawImage(image, x, y, scale * wide, scale * high);
         if (model.planShownProperty().get()) {
-            sight.plan().design().ifPresent(d -> d.pencilLines().forEach(l -> line(pen, l, Token.PHOTO_LINE, 1.3)));
+            sight.plan().design().ifPresent(d -> d.pencilLines().forEach(l -> line(pen, l, dark ? Token.PHOTO_LINE : Token.MEND, 1.3)));
         }
         pointed(pen, sight);
         for (int i = 0; i < findings().size(); i++) {
@@ -160,12 +163,12 @@ final class ProofView extends Region {
         sight.proof().strays().stream()
                 .filter(s -> finding.item().filter(s.item()::equals).isPresent()
                         && (s.part().equals(finding.part()) || finding.part().isEmpty() && s.part().isEmpty()))
-                .map(Stray::lies).findFirst().ifPresent(l -> line(pen, l, Token.UNDER_CHALK, 2));
+                .map(Stray::lies).findFirst().ifPresent(l -> line(pen, l, dark ? Token.CHALK : Token.UNDER_CHALK, 2.2));
     }
 
     private void line(GraphicsContext pen, Geometry line, Token colour, double width) {
         Geometry there = new AffineTransformation(scale, 0, left, 0, scale, top).transform(line);
-        pen.setStroke(Token.CHALK.colour(0.55));
+        pen.setStroke((dark ? Token.UNDER_CHALK : Token.CHALK).colour(0.55));
         pen.setLineWidth(width + 2);
         Geometries.stroke(pen, there);
         pen.setStroke(colour.colour());
@@ -192,6 +195,19 @@ final class ProofView extends Region {
         pen.setTextAlign(TextAlignment.CENTER);
         pen.fillText(String.valueOf(number + 1), at[0], at[1] + 5.5);
         pen.setTextAlign(TextAlignment.LEFT);
+    }
+
+    /** Whether the stone is darker than the middle between black and white, by the mean of its green. */
+    private static boolean isDark(Proof.Face face) {
+        long sum = 0;
+        long count = 0;
+        for (int i = 0; i < face.grid().cells(); i++) {
+            if (face.at(i) >>> 24 == 255) {
+                sum += face.at(i) >> 8 & 255;
+                count++;
+            }
+        }
+        return sum < 128 * count;
     }
 
     private static WritableImage image(Proof.Face face) {

@@ -38,6 +38,7 @@ final class Colours {
     private static final double INWARD_MM = 0.7;
     private static final double LEAST_MM2 = 5;
     private static final double PATCH_MM2 = 2.5;
+    private static final double HOLE_MM2 = 4;
     private static final double BLED_MM2 = 6;
     private static final double BALD_SHARE = 0.02;
     private static final double BLED_FROM_MM = 1;
@@ -144,8 +145,8 @@ final class Colours {
             return;
         }
         Fit fit = lies.get();
-        BitSet other = otherThings(planned.itemOf(part));
-        int[] cells = Arrays.stream(planned.cells(Shapes.grown(visible, -INWARD_MM))).filter(c -> !planned.isCovered(c, fit, other))
+        BitSet front = otherThings(planned.itemOf(part), true);
+        int[] cells = Arrays.stream(planned.cells(Shapes.grown(visible, -INWARD_MM))).filter(c -> !planned.isCovered(c, fit, front))
                 .toArray();
         double square = planned.grid.cellMm() * planned.grid.cellMm();
         if (cells.length * square < LEAST_MM2) {
@@ -166,21 +167,22 @@ final class Colours {
         tones.add(tone);
         List<int[]> bald = bald(cells, fit);
         double mm2 = bald.stream().mapToInt(b -> b.length).sum() * square;
-        boolean another = tone.difference() > MINDED && distance(there, below(film)) > TOLD_APART; // another paint, not a lack of it
-        if (!another && mm2 > PATCH_MM2 && mm2 > BALD_SHARE * cells.length * square) {
+        boolean another = tone.difference() > MINDED && lower(film).stream().noneMatch(l -> distance(there, l) < TOLD_APART); // another paint, not a lack of it
+        if (!another && (!bald.isEmpty() && bald.get(0).length * square > HOLE_MM2
+                || mm2 > PATCH_MM2 && mm2 > BALD_SHARE * cells.length * square)) {
             findings.add(at(Kind.BALD, part, bald.get(0), fit, Facts.of("mm2", mm2).and("places", bald.size())));
         } else if (tone.difference() > MINDED) {
             findings.add(new ProofFinding(Kind.COLOUR, Optional.of(new ProofFinding.Place(tone.x(), tone.y())), item(part), Optional.of(id),
                     Facts.of("difference", tone.difference()).and("lighter", there.l() - wanted.l())
                             .and("chroma", there.chroma() - wanted.chroma()).and("off", PHOTO_OFF)));
         }
-        bled(part, visible, fit, wanted, other);
+        bled(part, visible, fit, wanted, otherThings(planned.itemOf(part), false));
     }
 
-    /** Where other things lie that may cover this one. */
-    private BitSet otherThings(int item) {
-        return others.computeIfAbsent(item, own -> planned.covered(
-                Shapes.union(laid.stream().filter(l -> l.part() < 0 && l.item() != own).map(l -> l.stray(planned).lies()).toList())));
+    /** Where other things lie: those in front, which may cover this one, or all. */
+    private BitSet otherThings(int item, boolean inFront) {
+        return others.computeIfAbsent(inFront ? item : -1 - item, key -> planned.covered(Shapes.union(laid.stream()
+                .filter(l -> l.part() < 0 && (inFront ? l.item() > item : l.item() != item)).map(l -> l.stray(planned).lies()).toList())));
     }
 
     private Optional<String> item(int part) {
@@ -193,14 +195,18 @@ final class Colours {
         return films[films.length / 2];
     }
 
-    /** What lies below all coats of the paint on top. */
-    private Lab below(int number) {
+    /** All that lies below the top of a film, down to the stone, and can be told from it. */
+    private List<Lab> lower(int number) {
+        List<Lab> found = new ArrayList<>();
         Film film = planned.films.table().film(number);
-        String name = film.coat().orElseThrow().name();
-        while (!film.isBare() && film.coat().get().name().equals(name)) {
+        Lab top = film.lab();
+        while (!film.isBare()) {
             film = planned.films.table().film(film.below());
+            if (distance(film.lab(), top) > TOLD_APART) {
+                found.add(film.lab());
+            }
         }
-        return film.lab();
+        return found;
     }
 
     private Lab median(int[] cells, Fit fit, boolean photo) {
@@ -241,7 +247,7 @@ final class Colours {
     /** Connected cells in which what lies below is seen rather than the paint, the largest first; small ones are grain. */
     private List<int[]> bald(int[] cells, Fit fit) {
         boolean[] marked = new boolean[planned.grid.cells()];
-        Map<Integer, Lab> lower = new HashMap<>();
+        Map<Integer, List<Lab>> lower = new HashMap<>();
         double[] at = new double[3];
         for (int cell : cells) {
             double x = planned.grid.x(cell % planned.grid.columns());
@@ -250,8 +256,9 @@ final class Colours {
             if (planned.films.table().film(film).isBare() || !seen.sample(fit.toX(x, y), fit.toY(x, y), at)) {
                 continue;
             }
-            Lab below = lower.computeIfAbsent(film, this::below);
-            marked[cell] = distance(plannedAt(cell), below) > TOLD_APART && nearer(at, below, plannedAt(cell));
+            Lab there = new Lab(at[0], at[1], at[2]);
+            double off = distance(there, plannedAt(cell));
+            marked[cell] = lower.computeIfAbsent(film, this::lower).stream().anyMatch(l -> distance(there, l) < off);
         }
         return connected(marked, cells);
     }
