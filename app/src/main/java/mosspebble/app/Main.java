@@ -280,12 +280,15 @@ public final class Main implements Callable<Integer> {
         @Option(names = "--mirrored", description = "each guide once more, left and right exchanged, to rub off or trace from behind")
         private boolean mirrored;
 
+        @Option(names = "--template", description = "a template to cut out, where the design leaves one")
+        private boolean template;
+
         @Override
         public Integer call() {
             return withPlans(place, demo, (plan, store) -> {
                 Path sheets = to.resolve(plan.project().id() + "-sheets.pdf");
                 Path json = to.resolve(plan.project().id() + "-plan.json");
-                Sheets.write(plan, paper, store.studio().unit(), new Sheets.Layout(Sheets.Cards.WHOLE, mirrored), sheets,
+                Sheets.write(plan, paper, store.studio().unit(), new Sheets.Layout(Sheets.Cards.WHOLE, mirrored, template), sheets,
                         (fraction, what) -> true);
                 PlanJson.write(plan, json);
                 System.out.println(plan.project().name() + ": " + sheets + ", " + json);

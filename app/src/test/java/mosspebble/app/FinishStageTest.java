@@ -76,6 +76,15 @@ class FinishStageTest {
             app.until("the sheets of the snail", () -> app.show().plan() != null && app.plan().project().id().equals("snail")
                     && app.show().idle() && app.present("#sheet") && sheet(app).getImage() != null);
             assertThat(place(app.find("#finished")).getMaxX()).isLessThanOrEqualTo(place(app.find("#sheets")).getMaxX());
+            int plain = Integer.parseInt(app.text("#sheet-title").replaceAll(".* of ", ""));
+            app.click("#mirrored");
+            app.until("a page more", () -> app.text("#sheet-title").endsWith("of " + (plain + 1)));
+            app.click("#template");
+            app.until("and another", () -> app.text("#sheet-title").endsWith("of " + (plain + 2)));
+            app.click("#finish-picture");
+            app.click("#export-template");
+            app.until("the template", () -> app.text("#export-done").contains("-template.svg"));
+            assertThat(folder.resolve("sheets/snail-with-post-template.svg")).exists();
         }
     }
 

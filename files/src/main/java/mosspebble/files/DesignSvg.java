@@ -8,6 +8,7 @@ import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import javax.xml.stream.XMLOutputFactory;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamWriter;
@@ -17,6 +18,7 @@ import mosspebble.core.plan.Step;
 import mosspebble.core.sketch.PlacedPart;
 import mosspebble.core.sketch.Role;
 import mosspebble.core.sketch.Slot;
+import mosspebble.core.sketch.Stencil;
 import mosspebble.core.units.Srgb;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
@@ -34,7 +36,49 @@ public final class DesignSvg {
     /** @throws FileTrouble if it cannot be written; then nothing has changed */
     public static void write(PaintPlan plan, Path file) throws FileTrouble {
         Geometry outline = plan.survey().zones().outline();
-        Envelope box = outline.getEnvelopeInternal();
+        write(plan.project().name(), outline.getEnvelopeInternal(), file, svg -> {
+            path(svg, "outline", outline, "none", "#22271f");
+            if (plan.design().isPresent()) {
+                Map<String, Srgb> colours = colours(plan);
+                for (PlacedPart part : plan.design().get().parts()) {
+                    boolean guide = part.part().role() == Role.GUIDE;
+                    Srgb colour = colours.getOrDefault(part.part().slot(), new Srgb(128, 128, 128));
+                    path(svg, part.part().title(), guide ? part.drawn() : part.painted(), guide ? "none" : hex(colour),
+                            guide ? "#9a958a" : "none");
+                }
+            }
+        });
+    }
+
+    /**
+     * The template to cut out as SVG: lines alone, one path for each cut in the order of cutting, the sheet's edge last.
+     *
+     * @throws FileTrouble if the design leaves no template, or it cannot be written; then nothing has changed
+     */
+    public static void writeStencil(PaintPlan plan, Path file) throws FileTrouble {
+        Stencil stencil = stencil(plan).orElseThrow(() -> new FileTrouble(plan.project().name(),
+                "There is nothing in this design to cut a template of, or it covers the whole stone.",
+                "Sketch a figure or a word that leaves stone round it; for one that wears the stone take the guide."));
+        write(plan.project().name() + ": template", stencil.paper().getEnvelopeInternal(), file, svg -> {
+            int number = 0;
+            for (Geometry cut : stencil.cuts()) {
+                path(svg, "cut " + ++number, cut, "none", "#c0392b");
+            }
+            path(svg, "edge of the sheet", stencil.paper(), "none", "#22271f");
+        });
+    }
+
+    /** The template of the face that is up; empty where the design leaves none. */
+    static Optional<Stencil> stencil(PaintPlan plan) {
+        return plan.design().flatMap(d -> Stencil.of(d, plan.survey().zones().outline()));
+    }
+
+    private interface Body {
+        void write(XMLStreamWriter svg) throws XMLStreamException;
+    }
+
+    private static void write(String title, Envelope around, Path file, Body body) throws FileTrouble {
+        Envelope box = new Envelope(around);
         box.expandBy(MARGIN_MM);
         SafeWrite.write(file, out -> {
             Writer writer = new OutputStreamWriter(out, StandardCharsets.UTF_8);
@@ -49,18 +93,9 @@ public final class DesignSvg {
                 svg.writeAttribute("viewBox", number(box.getMinX()) + " " + number(box.getMinY()) + " " + number(box.getWidth()) + " "
                         + number(box.getHeight()));
                 svg.writeStartElement("title");
-                svg.writeCharacters(plan.project().name());
+                svg.writeCharacters(title);
                 svg.writeEndElement();
-                path(svg, "outline", outline, "none", "#22271f");
-                if (plan.design().isPresent()) {
-                    Map<String, Srgb> colours = colours(plan);
-                    for (PlacedPart part : plan.design().get().parts()) {
-                        boolean guide = part.part().role() == Role.GUIDE;
-                        Srgb colour = colours.getOrDefault(part.part().slot(), new Srgb(128, 128, 128));
-                        path(svg, part.part().title(), guide ? part.drawn() : part.painted(), guide ? "none" : hex(colour),
-                                guide ? "#9a958a" : "none");
-                    }
-                }
+                body.write(svg);
                 svg.writeEndElement();
                 svg.writeEndDocument();
                 svg.flush();

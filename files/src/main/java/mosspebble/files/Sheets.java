@@ -19,6 +19,7 @@ import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Step;
 import mosspebble.core.plan.StoneState;
 import mosspebble.core.project.Side;
+import mosspebble.core.sketch.Stencil;
 import mosspebble.core.stone.Dome;
 import mosspebble.core.stone.Unrolling;
 import mosspebble.core.timetable.Durations;
@@ -37,6 +38,8 @@ import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
 import org.apache.pdfbox.pdmodel.interactive.viewerpreferences.PDViewerPreferences;
 import org.apache.pdfbox.util.Matrix;
 import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Envelope;
+import mosspebble.core.units.Words;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.LineString;
 import org.locationtech.jts.geom.Point;
@@ -96,11 +99,12 @@ public final class Sheets {
      * What the sheets hold besides the guides.
      *
      * @param mirrored whether each guide comes once more the other way round, to be rubbed off or traced from behind
+     * @param template whether there is a template to cut out, where the design leaves one
      */
-    public record Layout(Cards cards, boolean mirrored) {
+    public record Layout(Cards cards, boolean mirrored, boolean template) {
 
         /** A card for each step, guides as seen. */
-        public static final Layout USUAL = new Layout(Cards.WHOLE, false);
+        public static final Layout USUAL = new Layout(Cards.WHOLE, false, false);
     }
 
     private final PDDocument document;
@@ -168,6 +172,9 @@ public final class Sheets {
                     sheets.mirrored(face);
                 }
                 sheets.domeGuide(face);
+                if (layout.template()) {
+                    sheets.template(face);
+                }
             }
             if (!(layout.cards() == Cards.WHOLE ? sheets.cards(progress) : sheets.contact(progress))) {
                 return Optional.empty();
@@ -224,6 +231,33 @@ public final class Sheets {
                 (out, x, y) -> {
                     out.transform(new Matrix(-1, 0, 0, 1, (float) (2 * x) * PT, 0));
                     drawing(face, out, x, y);
+                });
+    }
+
+    /** A sheet to cut out, its cuts numbered in their order; none where the design leaves none. */
+    private void template(PaintPlan face) throws IOException {
+        Optional<Stencil> made = DesignSvg.stencil(face);
+        if (made.isEmpty()) {
+            return;
+        }
+        Stencil stencil = made.get();
+        Envelope box = stencil.paper().getEnvelopeInternal();
+        double aside = (box.getMinX() + box.getMaxX()) / 2;
+        double along = (box.getMinY() + box.getMaxY()) / 2;
+        String held = stencil.bridges() == 0 ? "" : stencil.bridges() == 1 ? " One bridge holds what would fall out."
+                : " " + Words.upper(Words.number(stencil.bridges())) + " bridges hold what would fall out.";
+        pages(of(face) + "Template to cut out", box.getWidth() / 2, box.getHeight() / 2,
+                "Print on card and cut in the order of the numbers, the edge last." + held, (out, x, y) -> {
+                    out.setLineWidth(0.3f * PT);
+                    int number = 0;
+                    for (Geometry cut : stencil.cuts()) {
+                        stroke(out, cut, x - aside, y + along, 0x22271F);
+                        Coordinate at = cut.getInteriorPoint().getCoordinate();
+                        write(out, text, 6, (float) (x - aside + at.x) - 1, (float) (y + along - at.y) - 0.8f, String.valueOf(++number),
+                                0x7A7568);
+                    }
+                    out.setLineWidth(0.5f * PT);
+                    stroke(out, stencil.paper(), x - aside, y + along, 0x22271F);
                 });
     }
 

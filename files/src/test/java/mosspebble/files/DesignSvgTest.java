@@ -1,6 +1,7 @@
 package mosspebble.files;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.nio.file.Path;
@@ -83,5 +84,32 @@ class DesignSvgTest {
             }
         }
         return Math.abs(sum);
+    }
+
+    @Test
+    void theTemplateIsCutFromTheInsideOutAndRefusedWhereNothingWouldBeLeft() throws Exception {
+        Studio studio = LanternWalk.studio(BuiltIn.repertoire());
+        Project words = studio.project("lettering").orElseThrow();
+        PaintPlan plan = Plans.plan(words, Survey.of(words.stone()), new Palette(studio.shelf()), BuiltIn.repertoire(), studio.climate());
+        Path file = folder.resolve("template.svg");
+        DesignSvg.writeStencil(plan, file);
+
+        NodeList paths = DocumentBuilderFactory.newInstance().newDocumentBuilder().parse(file.toFile()).getElementsByTagName("path");
+        List<Double> areas = new ArrayList<>();
+        for (int i = 0; i < paths.getLength(); i++) {
+            areas.add(area(((Element) paths.item(i)).getAttribute("d")));
+            assertThat(((Element) paths.item(i)).getAttribute("fill")).isEqualTo("none");
+        }
+        assertThat(areas).as("one or more for each letter, and the edge").hasSizeGreaterThan(10)
+                .isSortedAccordingTo((a, b) -> Math.abs(a - b) < 0.1 ? 0 : Double.compare(a, b)); // rounded to a thousandth of a mm
+        assertThat(areas.get(areas.size() - 1)).as("the sheet is larger than the stone")
+                .isGreaterThan(plan.survey().zones().outline().getArea());
+
+        Project scene = studio.project("harbour").orElseThrow();
+        PaintPlan whole = Plans.plan(scene, Survey.of(scene.stone()), new Palette(studio.shelf()), BuiltIn.repertoire(), studio.climate());
+        Path none = folder.resolve("none.svg");
+        assertThatThrownBy(() -> DesignSvg.writeStencil(whole, none)).isInstanceOf(FileTrouble.class)
+                .hasMessageContaining("covers the whole stone");
+        assertThat(none).doesNotExist();
     }
 }

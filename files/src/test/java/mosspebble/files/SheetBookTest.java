@@ -37,7 +37,7 @@ class SheetBookTest {
 
     private static final Studio STUDIO = LanternWalk.studio(BuiltIn.repertoire());
     private static final PaintPlan OWL = plan("owl");
-    private static final Sheets.Layout SMALL = new Sheets.Layout(Sheets.Cards.CONTACT, false);
+    private static final Sheets.Layout SMALL = new Sheets.Layout(Sheets.Cards.CONTACT, false, false);
 
     @TempDir
     private Path folder;
@@ -126,7 +126,7 @@ class SheetBookTest {
 
     @Test
     void aMirroredGuideIsTheGuideWithLeftAndRightExchanged() throws Exception {
-        SheetBook book = Sheets.book(OWL, Paper.A4, LengthUnit.MM, new Sheets.Layout(Sheets.Cards.CONTACT, true), (f, what) -> true)
+        SheetBook book = Sheets.book(OWL, Paper.A4, LengthUnit.MM, new Sheets.Layout(Sheets.Cards.CONTACT, true, false), (f, what) -> true)
                 .orElseThrow();
         assertThat(book.titles().subList(0, 2)).containsExactly("Guide at true size", "Guide mirrored, to rub off or trace from behind");
         int wide = 840; // 4 pixels a mm; the middle of the page is the middle of the stone
@@ -148,6 +148,24 @@ class SheetBookTest {
         assertThat(alike).as("dark where the guide's mirror is").isGreaterThan((int) (0.97 * dark));
         assertThat(plain).as("the owl holds its lamp on one side").isLessThan((int) (0.9 * dark));
         assertThat(book(Paper.A4).titles()).noneMatch(t -> t.contains("mirrored"));
+    }
+
+    @Test
+    void aTemplateStandsAfterTheGuidesWithItsBridgesToldAndNoneWhereTheDesignIsTheStone() throws Exception {
+        Sheets.Layout with = new Sheets.Layout(Sheets.Cards.CONTACT, false, true);
+        SheetBook book = Sheets.book(plan("lettering"), Paper.A4, LengthUnit.MM, with, (f, what) -> true).orElseThrow();
+        assertThat(book.titles()).contains("Template to cut out");
+        Path file = folder.resolve("template.pdf");
+        book.save(file);
+        try (PDDocument document = Loader.loadPDF(file.toFile())) {
+            PDFTextStripper words = new PDFTextStripper();
+            words.setStartPage(book.titles().indexOf("Template to cut out") + 1);
+            words.setEndPage(words.getStartPage());
+            assertThat(words.getText(document)).contains("cut in the order of the numbers, the edge last", "hold what would fall out",
+                    "100 mm");
+        }
+        assertThat(Sheets.book(plan("harbour"), Paper.A4, LengthUnit.MM, with, (f, what) -> true).orElseThrow().titles())
+                .as("a scene that wears the stone leaves no sheet").noneMatch(t -> t.contains("Template"));
     }
 
     private static boolean near(int[] page, int wide, int x, int y) {

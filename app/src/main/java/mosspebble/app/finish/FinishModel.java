@@ -66,6 +66,7 @@ public final class FinishModel {
     private final ObjectProperty<Matter> matter = new SimpleObjectProperty<>(Matter.SHEETS);
     private final ObjectProperty<Paper> paper = new SimpleObjectProperty<>(Paper.usualIn(Locale.getDefault()));
     private final BooleanProperty mirrored = new SimpleBooleanProperty();
+    private final BooleanProperty template = new SimpleBooleanProperty();
     private final ObjectProperty<Sheets.Cards> cards = new SimpleObjectProperty<>(Sheets.Cards.WHOLE);
     private final ReadOnlyObjectWrapper<SheetBook> book = new ReadOnlyObjectWrapper<>();
     private final PlanWorker.Line binding = new PlanWorker.Line();
@@ -83,6 +84,7 @@ public final class FinishModel {
         paper.addListener((o, a, b) -> bind());
         cards.addListener((o, a, b) -> bind());
         mirrored.addListener((o, a, b) -> bind());
+        template.addListener((o, a, b) -> bind());
     }
 
     public ObjectProperty<Matter> matterProperty() {
@@ -99,8 +101,13 @@ public final class FinishModel {
         return mirrored;
     }
 
+    /** Whether there is a template to cut out. */
+    BooleanProperty templateProperty() {
+        return template;
+    }
+
     Sheets.Layout layout() {
-        return new Sheets.Layout(cards.get(), mirrored.get());
+        return new Sheets.Layout(cards.get(), mirrored.get(), template.get());
     }
 
     ObjectProperty<Sheets.Cards> cardsProperty() {

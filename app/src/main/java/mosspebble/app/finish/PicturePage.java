@@ -52,13 +52,17 @@ final class PicturePage extends PageView {
                 this::design);
         svg.setMaxWidth(Double.MAX_VALUE);
         svg.setMinHeight(44);
+        Button stencil = Panel.button("export-template", "Save a template to cut (SVG, mm)",
+                "The design cut out of a sheet, with bridges for what would fall out, in the order of cutting", this::stencil);
+        stencil.setMaxWidth(Double.MAX_VALUE);
+        stencil.setMinHeight(44);
         Button send = Panel.button("export-stone", "Save the stone to send",
                 "Everything decided for it in one file, for a friend to take in",
                 this::stone);
         send.setMaxWidth(Double.MAX_VALUE);
         send.setMinHeight(44);
         getChildren().addAll(Panel.quiet("The stone as it lies on the cloth: its step, its look and its light."), sizes, grounds, image,
-                svg, json, send);
+                svg, stencil, json, send);
     }
 
     @Override
@@ -91,6 +95,14 @@ final class PicturePage extends PageView {
     void design() {
         model.exports.write("-design.svg", (plan, file, progress) -> {
             DesignSvg.write(plan, file);
+            return true;
+        });
+    }
+
+    /** Writes the design of the face that is up as a template to cut. */
+    void stencil() {
+        model.exports.write("-template.svg", (plan, file, progress) -> {
+            DesignSvg.writeStencil(plan, file);
             return true;
         });
     }

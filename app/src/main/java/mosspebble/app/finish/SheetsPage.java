@@ -3,6 +3,7 @@ package mosspebble.app.finish;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import javafx.beans.property.BooleanProperty;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
@@ -46,11 +47,11 @@ final class SheetsPage extends PageView {
             cards.option("cards-" + each.name().toLowerCase(Locale.ROOT), each.label(), each, each.tooltip());
         }
         cards.show(model.cardsProperty().get());
-        ToggleButton mirrored = new ToggleButton("Mirrored guide as well");
-        mirrored.setId("mirrored");
-        mirrored.getStyleClass().add("pebble");
-        Hint.on(mirrored, "The guide once more, left and right exchanged, to rub off or trace from behind");
-        mirrored.selectedProperty().bindBidirectional(model.mirroredProperty());
+        HBox more = new HBox(6,
+                also("mirrored", "Mirrored guide", "The guide once more, left and right exchanged, to rub off or trace from behind",
+                        model.mirroredProperty()),
+                also("template", "Template", "A sheet to cut out, with bridges for what would fall out, where the design leaves one",
+                        model.templateProperty()));
         Button print = Panel.button("print", "Print", "Guide and cards on the printer of this machine, unscaled", this::print);
         print.getStyleClass().addAll("main", "widest");
         print.setMaxWidth(Double.MAX_VALUE);
@@ -60,7 +61,16 @@ final class SheetsPage extends PageView {
         untried = new VBox(6, untriedWords, Panel.button("export-tests", "Test sheet (PDF)", "A field for each to try it under the sealer",
                 this::testSheet));
         untried.setId("untried");
-        getChildren().addAll(new HBox(14, papers, cards), mirrored, print, save, untried, Panel.heading("Take care"), cautions);
+        getChildren().addAll(new HBox(14, papers, cards), more, print, save, untried, Panel.heading("Take care"), cautions);
+    }
+
+    private static ToggleButton also(String id, String words, String tooltip, BooleanProperty wanted) {
+        ToggleButton button = new ToggleButton(words);
+        button.setId(id);
+        button.getStyleClass().add("pebble");
+        Hint.on(button, tooltip);
+        button.selectedProperty().bindBidirectional(wanted);
+        return button;
     }
 
     @Override

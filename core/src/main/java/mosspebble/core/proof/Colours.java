@@ -167,7 +167,8 @@ final class Colours {
         tones.add(tone);
         List<int[]> bald = bald(cells, fit);
         double mm2 = bald.stream().mapToInt(b -> b.length).sum() * square;
-        boolean another = tone.difference() > MINDED && lower(film).stream().noneMatch(l -> distance(there, l) < TOLD_APART); // another paint, not a lack of it
+        // another paint, not a lack of it
+        boolean another = tone.difference() > MINDED && lower(film).stream().noneMatch(l -> distance(there, l) < TOLD_APART);
         if (!another && (!bald.isEmpty() && bald.get(0).length * square > HOLE_MM2
                 || mm2 > PATCH_MM2 && mm2 > BALD_SHARE * cells.length * square)) {
             findings.add(at(Kind.BALD, part, bald.get(0), fit, Facts.of("mm2", mm2).and("places", bald.size())));
