@@ -1,5 +1,6 @@
 package mosspebble.instruments;
 
+import java.util.Arrays;
 import mosspebble.core.area.Grid;
 import mosspebble.core.colour.Xyz;
 import mosspebble.core.picture.Care;
@@ -46,7 +47,7 @@ public final class PaintedFace implements BenchScene.Cover {
         int r = (int) Math.max(0, Math.min(grid.rows() - 2, Math.floor(gy)));
         double fx = Math.max(0, Math.min(1, gx - c));
         double fy = Math.max(0, Math.min(1, gy - r));
-        java.util.Arrays.fill(linear, 0);
+        Arrays.fill(linear, 0);
         int i = r * grid.columns() + c;
         add(argb[i], (1 - fx) * (1 - fy), linear);
         add(argb[i + 1], fx * (1 - fy), linear);

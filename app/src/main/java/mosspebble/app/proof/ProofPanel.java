@@ -2,6 +2,7 @@ package mosspebble.app.proof;
 
 import java.io.File;
 import java.util.List;
+import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -26,6 +27,7 @@ import mosspebble.core.words.ProofWords;
 /** Beside the photo: take or open one, say how far the stone is, and where it strays with the way to mend it. */
 final class ProofPanel extends Panel {
 
+    private static final PseudoClass CURRENT = PseudoClass.getPseudoClass("current");
     private static final int MOST_SHOWN = 12;
 
     private final ProofModel model;
@@ -107,8 +109,7 @@ final class ProofPanel extends Panel {
         }
         for (Stray stray : sight.proof().strays()) {
             if (stray.part().isEmpty()) {
-                Label lies = quiet(ProofWords.lies(stray, design));
-                rest.getChildren().add(lies);
+                rest.getChildren().add(quiet(ProofWords.lies(stray, design)));
             }
         }
     }
@@ -136,7 +137,7 @@ final class ProofPanel extends Panel {
     private void point() {
         for (int i = 0; i < list.getChildren().size(); i++) {
             boolean here = list.getChildren().get(i).lookup("#proof-finding-" + model.pointedProperty().get()) != null;
-            list.getChildren().get(i).pseudoClassStateChanged(javafx.css.PseudoClass.getPseudoClass("current"), here);
+            list.getChildren().get(i).pseudoClassStateChanged(CURRENT, here);
         }
     }
 

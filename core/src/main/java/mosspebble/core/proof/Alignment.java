@@ -25,8 +25,10 @@ final class Alignment {
     private static final int ROUGH_POINTS = 2500;
     private static final double NUDGE_MM = 0.45;
     private static final int STARTS = 7;
+    private static final int FEW_STARTS = 3;
     private static final int KEPT = 2;
     private static final int TURNS = 25;
+    private static final int MEDIAN_OF = 4;
 
     /** Beyond so many times its usual size a difference does not count (Tukey's constant for 95 % efficiency). */
     private static final double BIWEIGHT = 4.685;
@@ -51,7 +53,13 @@ final class Alignment {
     }
 
     /** How far round where it was planned a thing is looked for: mm, degrees, and whether other sizes are tried. */
-    record Range(double mm, double degrees, boolean sizes) {}
+    record Range(double mm, double degrees, boolean sizes) {
+
+        /** How many of the likeliest places are looked at more closely. */
+        int starts() {
+            return sizes ? STARTS : FEW_STARTS;
+        }
+    }
 
     /**
      * @param cells numbers of the cells about the thing
@@ -67,7 +75,7 @@ final class Alignment {
         }
         near.sort(Comparator.comparingDouble(Fit::likeness).reversed());
         Fit best = null;
-        for (Fit from : near.subList(0, Math.min(KEPT, near.size()))) {
+        for (Fit from : near.subList(0, Math.min(range.sizes() ? KEPT : 1, near.size()))) {
             Fit fit = nudged(rough, from.about(rough.x, rough.y));
             for (int level = 1; level < SHARPNESS.length; level++) {
                 Points points = new Points(planned[level], cells, MOST_POINTS);
@@ -155,7 +163,7 @@ final class Alignment {
         found.sort(Comparator.comparingDouble(Fit::likeness).reversed());
         List<Fit> starts = new ArrayList<>();
         for (Fit fit : found) {
-            if (starts.size() < STARTS && starts.stream().noneMatch(s -> Math.hypot(s.dx() - fit.dx(), s.dy() - fit.dy()) < 1.5
+            if (starts.size() < range.starts() && starts.stream().noneMatch(s -> Math.hypot(s.dx() - fit.dx(), s.dy() - fit.dy()) < 1.5
                     && Math.abs(s.turn() - fit.turn()) < Math.toRadians(1.5 * turnStep))) {
                 starts.add(fit);
             }
@@ -273,10 +281,14 @@ final class Alignment {
             int n = points.px.length;
             double[][] rest = new double[channels][n];
             boolean[] there = new boolean[n];
-            double[] row = new double[unknowns];
+            double[] move = new double[4];
+            double[] look = new double[4];
+            double[][] value = new double[channels][n];
             double[] at = new double[channels];
             double[] slopeX = new double[channels];
             double[] slopeY = new double[channels];
+            double c = Math.cos(fit.turn());
+            double s = Math.sin(fit.turn());
             for (int pass = first ? 0 : 1; pass < 2; pass++) {
                 for (double[] line : normal) {
                     Arrays.fill(line, 0);
@@ -290,22 +302,19 @@ final class Alignment {
                         continue;
                     }
                     used++;
-                    double c = Math.cos(fit.turn());
-                    double s = Math.sin(fit.turn());
                     double alongX = c * x - s * y;
                     double alongY = s * x + c * y;
                     for (int k = 0; k < channels; k++) {
-                        Arrays.fill(row, 0);
-                        row[0] = slopeX[k];
-                        row[1] = slopeY[k];
-                        row[2] = fit.size() * (-slopeX[k] * alongY + slopeY[k] * alongX);
-                        row[3] = slopeX[k] * alongX + slopeY[k] * alongY;
-                        int own = 4 + 4 * k;
-                        row[own] = -points.value[k][i];
-                        row[own + 1] = -1;
-                        row[own + 2] = -x / points.reach;
-                        row[own + 3] = -y / points.reach;
-                        add(normal, row, -at[k], weight[i] / (noise[k] * noise[k]));
+                        value[k][i] = at[k];
+                        move[0] = slopeX[k];
+                        move[1] = slopeY[k];
+                        move[2] = fit.size() * (-slopeX[k] * alongY + slopeY[k] * alongX);
+                        move[3] = slopeX[k] * alongX + slopeY[k] * alongY;
+                        look[0] = -points.value[k][i];
+                        look[1] = -1;
+                        look[2] = -x / points.reach;
+                        look[3] = -y / points.reach;
+                        add(normal, move, 4 + 4 * k, look, -at[k], weight[i] / (noise[k] * noise[k]));
                     }
                 }
                 if (used < 30) {
@@ -318,7 +327,7 @@ final class Alignment {
                 if (found == null) {
                     return null;
                 }
-                rests(found, rest, there);
+                rests(found, value, rest, there);
                 noises(rest, there, noise);
                 weigh(rest, there, noise, weight);
                 if (pass == 1) {
@@ -328,15 +337,23 @@ final class Alignment {
             return null;
         }
 
-        private void add(double[][] normal, double[] row, double right, double weight) {
-            for (int a = 0; a < unknowns; a++) {
-                if (row[a] != 0) {
-                    double w = weight * row[a];
-                    for (int b = a; b < unknowns; b++) {
-                        normal[a][b] += w * row[b];
-                    }
-                    normal[a][unknowns] += w * right;
+        /** A channel has a say in the move and in its own contrast and shade, so eight of its row's places are not zero. */
+        private static void add(double[][] normal, double[] move, int own, double[] look, double right, double weight) {
+            int end = normal.length;
+            for (int a = 0; a < 4; a++) {
+                double w = weight * move[a];
+                for (int b = a; b < 4; b++) {
+                    normal[a][b] += w * move[b];
                 }
+                for (int b = 0; b < 4; b++) {
+                    normal[a][own + b] += w * look[b];
+                }
+                normal[a][end] += w * right;
+                double v = weight * look[a];
+                for (int b = a; b < 4; b++) {
+                    normal[own + a][own + b] += v * look[b];
+                }
+                normal[own + a][end] += v * right;
             }
         }
 
@@ -364,38 +381,32 @@ final class Alignment {
             }
         }
 
-        private void rests(double[] found, double[][] rest, boolean[] there) {
-            double[] at = new double[channels];
-            double[] slopeX = new double[channels];
-            double[] slopeY = new double[channels];
+        private void rests(double[] found, double[][] value, double[][] rest, boolean[] there) {
             for (int i = 0; i < points.px.length; i++) {
                 if (!there[i]) {
                     continue;
                 }
-                double x = points.px[i] - points.x;
-                double y = points.py[i] - points.y;
-                seen.sample(fit.toX(points.px[i], points.py[i]), fit.toY(points.px[i], points.py[i]), at, slopeX, slopeY);
+                double x = (points.px[i] - points.x) / points.reach;
+                double y = (points.py[i] - points.y) / points.reach;
                 for (int k = 0; k < channels; k++) {
                     int own = 4 + 4 * k;
-                    rest[k][i] = at[k] - found[own] * points.value[k][i] - found[own + 1] - found[own + 2] * x / points.reach
-                            - found[own + 3] * y / points.reach;
+                    rest[k][i] = value[k][i] - found[own] * points.value[k][i] - found[own + 1] - found[own + 2] * x - found[own + 3] * y;
                 }
             }
         }
 
-        /** From the median of the differences, which is 0.6745 deviations of a bell curve. */
+        /** From the median of the differences at some of the points, which is 0.6745 deviations of a bell curve. */
         private void noises(double[][] rest, boolean[] there, double[] noise) {
+            double[] sizes = new double[points.px.length];
             for (int k = 0; k < channels; k++) {
-                double[] sizes = new double[points.px.length];
                 int count = 0;
-                for (int i = 0; i < sizes.length; i++) {
+                for (int i = k; i < sizes.length; i += MEDIAN_OF) {
                     if (there[i]) {
                         sizes[count++] = Math.abs(rest[k][i]);
                     }
                 }
-                double[] sorted = Arrays.copyOf(sizes, count);
-                Arrays.sort(sorted);
-                noise[k] = Math.max(0.25, sorted[count / 2] / 0.6745);
+                Arrays.sort(sizes, 0, count);
+                noise[k] = count == 0 ? noise[k] : Math.max(0.25, sizes[count / 2] / 0.6745);
             }
         }
 

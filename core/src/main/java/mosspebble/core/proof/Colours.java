@@ -38,7 +38,8 @@ final class Colours {
     private static final double INWARD_MM = 0.7;
     private static final double LEAST_MM2 = 5;
     private static final double PATCH_MM2 = 2.5;
-    private static final double HOLE_MM2 = 4;
+    private static final double SURELY = 0.85;
+    private static final double HOLE_MM2 = 5;
     private static final double BLED_MM2 = 6;
     private static final double BALD_SHARE = 0.02;
     private static final double BLED_FROM_MM = 1;
@@ -170,7 +171,7 @@ final class Colours {
         // another paint, not a lack of it
         boolean another = tone.difference() > MINDED && lower(film).stream().noneMatch(l -> distance(there, l) < TOLD_APART);
         if (!another && (!bald.isEmpty() && bald.get(0).length * square > HOLE_MM2
-                || mm2 > PATCH_MM2 && mm2 > BALD_SHARE * cells.length * square)) {
+                || mm2 > HOLE_MM2 && mm2 > BALD_SHARE * cells.length * square)) {
             findings.add(at(Kind.BALD, part, bald.get(0), fit, Facts.of("mm2", mm2).and("places", bald.size())));
         } else if (tone.difference() > MINDED) {
             findings.add(new ProofFinding(Kind.COLOUR, Optional.of(new ProofFinding.Place(tone.x(), tone.y())), item(part), Optional.of(id),
@@ -259,7 +260,7 @@ final class Colours {
             }
             Lab there = new Lab(at[0], at[1], at[2]);
             double off = distance(there, plannedAt(cell));
-            marked[cell] = lower.computeIfAbsent(film, this::lower).stream().anyMatch(l -> distance(there, l) < off);
+            marked[cell] = lower.computeIfAbsent(film, this::lower).stream().anyMatch(l -> distance(there, l) < SURELY * off);
         }
         return connected(marked, cells);
     }

@@ -1,5 +1,6 @@
 package mosspebble.core.proof;
 
+import java.util.Arrays;
 import java.util.stream.IntStream;
 import mosspebble.core.area.Grid;
 import mosspebble.core.area.Mask;
@@ -11,6 +12,7 @@ import mosspebble.core.photo.PhotoReader;
 import mosspebble.core.photo.SheetMap;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.units.Srgb;
+import org.locationtech.jts.geom.Coordinate;
 
 /** The stone's face cut out of a photo and laid flat on the plan's grid, mm for mm, with the dome taken out. */
 final class Flattened {
@@ -39,7 +41,7 @@ final class Flattened {
         double z = survey.stone().backDepthMm() + Math.max(0, survey.dome().heightAt(x, y));
         double[] camera = map.camera();
         double away = camera[2] / Math.max(1, camera[2] - z);
-        org.locationtech.jts.geom.Coordinate at = map.toImage(camera[0] + (pose.sheetX(x, y) - camera[0]) * away,
+        Coordinate at = map.toImage(camera[0] + (pose.sheetX(x, y) - camera[0]) * away,
                 camera[1] + (pose.sheetY(x, y) - camera[1]) * away);
         return new double[] {at.x * factor, at.y * factor};
     }
@@ -98,7 +100,7 @@ final class Flattened {
             if (known[i] == 0) {
                 continue;
             }
-            java.util.Arrays.fill(sum, 0);
+            Arrays.fill(sum, 0);
             double part = grid.cellMm() / sub;
             for (int k = 0; k < sub * sub; k++) {
                 double[] at = inPhoto(pose, grid.x(column) + (k % sub - (sub - 1) / 2.0) * part,

@@ -48,6 +48,9 @@ public final class PhotoProof {
     /** From here a stone is too round to tell how far all of it is turned, radians. */
     private static final double ROUND = Math.toRadians(0.7);
 
+    /** Turned by less, what was found need not be looked for anew, radians. */
+    private static final double NEARLY = Math.toRadians(1.5);
+
     private static final double CELL_MM = 0.25;
     private static final double COARSE_CELL_MM = 0.8;
     private static final double SOFT_MM = 1.5;
@@ -109,13 +112,18 @@ public final class PhotoProof {
         Pose pose = found.get().lying().pose();
         Field seen = flattened.on(planned.grid, planned.judged, pose, 2);
         Alignment alignment = new Alignment(planned.field(), planned.compared(seen));
-        List<Laid> things = things(planned, alignment, found.get().lying().placeOff());
-        double common = common(things, found.get().lying());
-        if (common != 0) {
+        double placeOff = found.get().lying().placeOff();
+        List<Laid> things = things(planned, alignment, placeOff);
+        for (int again = 0; again < 2 && found.get().lying().turnOff() > ROUND; again++) {
+            double common = common(planned, things, found.get().lying());
             pose = new Pose(pose.x(), pose.y(), pose.turn() + common);
             seen = flattened.on(planned.grid, planned.judged, pose, 2);
             alignment = new Alignment(planned.field(), planned.compared(seen));
-            things = things.stream().map(t -> t.from(common)).toList();
+            things = Math.abs(common) < NEARLY ? things.stream().map(t -> t.from(common)).toList() : things(planned, alignment, placeOff);
+        }
+        if (found.get().lying().turnOff() > ROUND) {
+            findings.add(ProofFinding.whole(Kind.ROUND,
+                    Facts.of("degrees", Math.min(180, Math.toDegrees(found.get().lying().turnOff())))));
         }
         List<Laid> all = new ArrayList<>();
         for (Laid thing : things) {
@@ -177,23 +185,20 @@ public final class PhotoProof {
         }).filter(Objects::nonNull).toList();
     }
 
-    /** On a round stone the outline does not tell the turn of the whole: what all things have in common is taken for it. */
-    private double common(List<Laid> things, Lying lying) {
+    /**
+     * On a round stone the outline does not tell the turn of the whole: what things have in common is taken for it. A ring of dots looks
+     * the same in many turns and has no say.
+     */
+    private static double common(Planned planned, List<Laid> things, Lying lying) {
         double weights = 1 / (lying.turnOff() * lying.turnOff());
         double sum = 0;
-        boolean any = false;
         for (Laid thing : things) {
-            if (thing.isFound()) {
+            if (thing.isFound() && !(planned.items.get(thing.item()).item().subject() instanceof Subject.Dots)) {
                 double weight = 1 / (Math.pow(thing.fit().off()[2], 2) + Math.pow(Math.toRadians(1), 2));
                 weights += weight;
-                any = true;
                 sum += weight * thing.fit().turn();
             }
         }
-        if (lying.turnOff() < ROUND || !any) {
-            return 0;
-        }
-        findings.add(ProofFinding.whole(Kind.ROUND, Facts.of("degrees", Math.min(180, Math.toDegrees(lying.turnOff())))));
         return sum / weights;
     }
 
