@@ -7,6 +7,9 @@ import javafx.beans.property.BooleanProperty;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
+import javafx.geometry.Pos;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import javax.print.PrintService;
@@ -56,12 +59,15 @@ final class SheetsPage extends PageView {
         print.getStyleClass().addAll("main", "widest");
         print.setMaxWidth(Double.MAX_VALUE);
         Button save = Panel.button("export-sheets", "Save as PDF", "The guide at true size and a card for every step", this::save);
-        save.setMaxWidth(Double.MAX_VALUE);
         save.setMinHeight(44);
+        save.setMinWidth(Region.USE_PREF_SIZE);
+        HBox.setHgrow(print, Priority.ALWAYS);
+        HBox out = new HBox(8, print, save);
+        out.setAlignment(Pos.CENTER_LEFT);
         untried = new VBox(6, untriedWords, Panel.button("export-tests", "Test sheet (PDF)", "A field for each to try it under the sealer",
                 this::testSheet));
         untried.setId("untried");
-        getChildren().addAll(new HBox(14, papers, cards), more, print, save, untried, Panel.heading("Take care"), cautions);
+        getChildren().addAll(new HBox(14, papers, cards), more, out, untried, Panel.heading("Take care"), cautions);
     }
 
     private static ToggleButton also(String id, String words, String tooltip, BooleanProperty wanted) {
