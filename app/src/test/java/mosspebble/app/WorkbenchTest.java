@@ -222,7 +222,7 @@ class WorkbenchTest {
                 show.askLit(first);
             }
             show.askLit(last);
-            ColourModelTest.until(() -> desk.idle() && show.litProperty().get() != null && show.litProperty().get().moment() == last);
+            ColourModelTest.until(() -> desk.idle() && show.litProperty().get() != null && last.equals(show.litProperty().get().moment()));
             int[] pixels = show.litProperty().get().pixels();
             assertThat(pixels).as("whole, though others were given up").isEqualTo(last.draw(Care.FULL, () -> false));
             Grid grid = last.of().terrain().grid();

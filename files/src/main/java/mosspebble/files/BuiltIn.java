@@ -66,24 +66,30 @@ public final class BuiltIn {
 
     /** The shipped repertoire; a motif is read when it is first asked for. */
     public static Repertoire repertoire() {
-        Map<String, Optional<Motif>> read = new ConcurrentHashMap<>();
-        return new Repertoire() {
-            @Override
-            public Optional<Motif> motif(String id) {
-                return read.computeIfAbsent(id,
-                        name -> TITLES.stream().anyMatch(t -> t.id().equals(name)) ? Optional.of(shipped(name)) : Optional.empty());
-            }
+        return Shipped.ONE;
+    }
 
-            @Override
-            public Optional<Typeface> typeface(String id) {
-                return faces().stream().filter(f -> f.id().equals(id)).findFirst();
-            }
+    /** The same one for all who ask: what it has read need not be read again. */
+    private static final class Shipped implements Repertoire {
+        private static final Shipped ONE = new Shipped();
 
-            @Override
-            public Optional<Family> family(String id) {
-                return Families.list().stream().filter(f -> f.id().equals(id)).findFirst();
-            }
-        };
+        private final Map<String, Optional<Motif>> read = new ConcurrentHashMap<>();
+
+        @Override
+        public Optional<Motif> motif(String id) {
+            return read.computeIfAbsent(id,
+                    name -> TITLES.stream().anyMatch(t -> t.id().equals(name)) ? Optional.of(shipped(name)) : Optional.empty());
+        }
+
+        @Override
+        public Optional<Typeface> typeface(String id) {
+            return faces().stream().filter(f -> f.id().equals(id)).findFirst();
+        }
+
+        @Override
+        public Optional<Family> family(String id) {
+            return Families.list().stream().filter(f -> f.id().equals(id)).findFirst();
+        }
     }
 
     private static Motif shipped(String name) {

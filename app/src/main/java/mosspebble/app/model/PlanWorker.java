@@ -21,6 +21,7 @@ import mosspebble.core.area.Remembered;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.colour.Shelf;
 import mosspebble.core.colour.Lamp;
+import mosspebble.core.picture.Care;
 import mosspebble.core.picture.StonePicture;
 import mosspebble.core.picture.StoneTerrain;
 import mosspebble.core.plan.StoneState;
@@ -59,13 +60,48 @@ public class PlanWorker implements AutoCloseable {
         }
     }
 
-    /** Surveys and terrains remembered. */
+    /** Palettes, repertoires and terrains remembered. */
     private static final int REMEMBERED = 12;
 
     /** Cells of the terrains remembered, about 50 bytes each. */
     private static final long MOST_CELLS = 1_600_000;
 
+    /** Plans kept, each of a few megabytes, and pictures, each of about twenty at the cloth's scale. */
+    private static final int PLANS = 24;
+    private static final int PICTURES = 24;
+    private static final int LIT = 12;
+
     private record TerrainKey(Stone stone, Grid grid) {}
+
+    /** What a repertoire is made from; the shipped one is told by being that very one. */
+    private record RepertoireKey(Repertoire shipped, List<OwnFile> own) {}
+
+    /** All that a plan is made from. */
+    private record PlanKey(Project project, Workshop workshop) {}
+
+    /** All that a picture is made from. */
+    private record PictureKey(Same plan, Grid grid, StoneState look, Lamp lamp) {}
+
+    /** A plan told by being that very one. */
+    private record Same(PaintPlan plan) {
+        @Override
+        public boolean equals(Object other) {
+            return other instanceof Same same && same.plan == plan;
+        }
+
+        @Override
+        public int hashCode() {
+            return System.identityHashCode(plan);
+        }
+    }
+
+    // what was worked out in any window of this process: a stone chosen again is there at once, and so is what was undone
+    private static final SoftMemory<Shelf, Palette> KNOWN_PALETTES = new SoftMemory<>(REMEMBERED);
+    private static final SoftMemory<RepertoireKey, Repertoire> KNOWN_REPERTOIRES = new SoftMemory<>(REMEMBERED);
+    private static final SoftMemory<Stone, Survey> KNOWN_SURVEYS = new SoftMemory<>(PLANS);
+    private static final SoftMemory<PlanKey, PaintPlan> KNOWN_PLANS = new SoftMemory<>(PLANS);
+    private static final SoftMemory<PictureKey, StonePicture> KNOWN_PICTURES = new SoftMemory<>(PICTURES);
+    private static final SoftMemory<Results.Moment, Results.Lit> KNOWN_LIT = new SoftMemory<>(LIT);
 
     /** Work waits by urgency, then in the order in which it was asked for. */
     private record Job(boolean later, long number, Runnable work) implements Runnable, Comparable<Job> {
@@ -94,13 +130,10 @@ public class PlanWorker implements AutoCloseable {
     private final Executor answers;
     private final Consumer<Throwable> failed;
     private final Supplier<Repertoire> repertoireSource;
-    private final Map<Stone, Survey> surveys = remembering();
     private final Map<TerrainKey, StoneTerrain> terrains = remembering();
-    private final Map<Shelf, Palette> palettes = remembering();
     private final Map<String, Remembered> remembered = remembering();
     private final AtomicLong waiting = new AtomicLong();
     private final CountDownLatch begun = new CountDownLatch(1);
-    private final Map<List<OwnFile>, Repertoire> repertoires = remembering();
     private Repertoire shipped;
 
     /**
@@ -219,26 +252,26 @@ public class PlanWorker implements AutoCloseable {
         if (shipped == null) {
             shipped = repertoireSource.get();
         }
-        return repertoires.computeIfAbsent(studio.own(), own -> OwnFiles.with(shipped, own));
+        return KNOWN_REPERTOIRES.of(new RepertoireKey(shipped, studio.own()), () -> OwnFiles.with(shipped, studio.own()));
     }
 
     /** A survey of a stone; only on the worker. */
     public Survey survey(Stone stone) {
-        return surveys.computeIfAbsent(stone, Survey::of);
+        return KNOWN_SURVEYS.of(stone, () -> Survey.of(stone));
     }
 
     /** The palette of a shelf; from any thread, since what is on the screen asks for the one the plan was made with. */
     public Palette palette(Shelf shelf) {
-        synchronized (palettes) {
-            return palettes.computeIfAbsent(shelf, Palette::new);
-        }
+        return KNOWN_PALETTES.of(shelf, () -> new Palette(shelf));
     }
 
     /** The plan of a project; only on the worker. */
     public PaintPlan plan(Project project, Studio studio) {
         Workshop workshop = new Workshop(palette(studio.shelf()), repertoire(studio), studio.climate(), studio.known());
-        return Plans.plan(project, survey(project.stone()), workshop, remembered.computeIfAbsent(project.id(), id -> new Remembered()),
-                error -> Journal.trouble("planning a thing of a sketch", error));
+        return KNOWN_PLANS.of(new PlanKey(project, workshop),
+                () -> Plans.plan(project, survey(project.stone()), workshop,
+                        remembered.computeIfAbsent(project.id(), id -> new Remembered()),
+                        error -> Journal.trouble("planning a thing of a sketch", error)));
     }
 
     /** The picture of a plan at so many pixels per mm; only on the worker. */
@@ -254,7 +287,13 @@ public class PlanWorker implements AutoCloseable {
 
     /** The picture of a plan on a grid, such as a part of the stone looked at closely; only on the worker. */
     public StonePicture picture(PaintPlan plan, Grid grid, StoneState look, Lamp lamp) {
-        return StonePicture.of(plan, terrain(plan.survey(), grid), look, lamp);
+        return KNOWN_PICTURES.of(new PictureKey(new Same(plan), grid, look, lamp),
+                () -> StonePicture.of(plan, terrain(plan.survey(), grid), look, lamp));
+    }
+
+    /** A moment drawn with full care; unfinished if it is no longer wanted. */
+    Results.Lit lit(Results.Moment moment, BooleanSupplier unwanted) {
+        return KNOWN_LIT.of(moment, () -> new Results.Lit(moment, moment.draw(Care.FULL, unwanted)), drawn -> !unwanted.getAsBoolean());
     }
 
     /** Terrains are large: as many are kept as have {@link #MOST_CELLS} together, at least one. */

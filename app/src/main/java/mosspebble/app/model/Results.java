@@ -163,7 +163,7 @@ public final class Results {
 
     /** Asks for a moment drawn with full care; what was asked before is given up. */
     public void askLit(Moment moment) {
-        desk.ask(litLine, d -> new Lit(moment, moment.draw(Care.FULL, litLine.overtaken())), lit::set);
+        desk.ask(litLine, d -> d.lit(moment, litLine.overtaken()), lit::set);
     }
 
     /** Its picture at the cloth's scale, or for a moment the one at half of it; null before the first. */

@@ -8,7 +8,19 @@ import java.util.List;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.LockSupport;
+import mosspebble.core.area.Grid;
+import mosspebble.core.colour.Lamp;
+import mosspebble.core.colour.Shelf;
+import mosspebble.core.drying.Climate;
+import mosspebble.core.project.Habits;
+import mosspebble.core.units.Celsius;
+import mosspebble.core.picture.StonePicture;
+import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.StoneState;
+import mosspebble.core.project.Project;
+import mosspebble.core.project.Studio;
 import mosspebble.files.BuiltIn;
+import mosspebble.files.LanternWalk;
 import org.junit.jupiter.api.Test;
 
 /** Long work beside the desk: the newest counts, what is old is given up, plans need not wait. */
@@ -23,7 +35,7 @@ class PlanWorkerTest {
     }
 
     private static void idle(PlanWorker desk) {
-        for (int i = 0; i < 1_000 && !desk.idle(); i++) {
+        for (int i = 0; i < 12_000 && !desk.idle(); i++) {
             LockSupport.parkNanos(5_000_000);
         }
         assertThat(desk.idle()).isTrue();
@@ -127,5 +139,52 @@ class PlanWorkerTest {
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
         }
+    }
+
+    /** What a desk makes of a stone of a studio. */
+    private <T> T made(Studio studio, PlanWorker.Work<T> work) {
+        try (PlanWorker desk = desk()) {
+            List<T> made = Collections.synchronizedList(new ArrayList<>());
+            desk.ask(new PlanWorker.Line(), work, made::add);
+            idle(desk);
+            return made.get(0);
+        }
+    }
+
+    @Test
+    void anotherWindowFindsThePlanOfTheSameStoneAndMakesAnotherOneWhereAnythingIsAnother() {
+        Studio walk = LanternWalk.studio(BuiltIn.repertoire());
+        Project owl = walk.project("owl").orElseThrow();
+        PaintPlan first = made(walk, d -> d.plan(owl, walk));
+        PaintPlan again = made(walk, d -> d.plan(owl, walk));
+        assertThat(again).isSameAs(first);
+
+        Studio cold = walk.withClimate(new Climate(new Celsius(11), 0.8, 0.1));
+        Studio fewer = walk.withShelf(new Shelf(walk.shelf().paints().subList(0, walk.shelf().paints().size() - 1)));
+        Project moved = owl.withSketch(owl.sketch().map(s -> s.with(s.items().get(0).id(),
+                item -> item.withPlacement(item.placement().movedBy(0.5, 0)))));
+        Habits.Handling hand = owl.wholeHabits().handling();
+        Project other = owl.withHabits(owl.wholeHabits().withHandling(hand.withDryer(!hand.dryer())));
+        PaintPlan inTheCold = made(cold, d -> d.plan(owl, cold));
+        PaintPlan withFewer = made(fewer, d -> d.plan(owl, fewer));
+        assertThat(inTheCold).as("another room").isNotEqualTo(first);
+        assertThat(withFewer).as("another shelf").isNotSameAs(first);
+        assertThat(made(walk, d -> d.plan(moved, walk)).faces()).as("moved").isNotEqualTo(first.faces());
+        assertThat(made(walk, d -> d.plan(other, walk)).schedule()).as("dried another way").isNotEqualTo(first.schedule());
+    }
+
+    @Test
+    void aPictureIsFoundAgainForTheSamePlanGridLookAndLamp() {
+        Studio walk = LanternWalk.studio(BuiltIn.repertoire());
+        Project owl = walk.project("owl").orElseThrow();
+        List<StonePicture> drawn = made(walk, d -> {
+            PaintPlan plan = d.plan(owl, walk);
+            Grid grid = PlanWorker.whole(plan, 1);
+            return List.of(d.picture(plan, grid, StoneState.SEALED, Lamp.DAYLIGHT), d.picture(plan, grid, StoneState.SEALED, Lamp.DAYLIGHT),
+                    d.picture(plan, grid, StoneState.DRY, Lamp.DAYLIGHT), d.picture(plan, grid, StoneState.SEALED, Lamp.WARM_LAMP),
+                    d.picture(plan, PlanWorker.whole(plan, 1.1), StoneState.SEALED, Lamp.DAYLIGHT));
+        });
+        assertThat(drawn.get(1)).isSameAs(drawn.get(0));
+        assertThat(drawn.stream().distinct()).as("another look, another lamp, another grid").hasSize(4);
     }
 }

@@ -51,10 +51,17 @@ final class Blur {
         }
     }
 
+    /** The nearest whole number, halves upward; bounded values only. Without Math.floor, which is a call until the last compiler has been here. */
+    private static int nearest(double value) {
+        double raised = value + 0.5;
+        int whole = (int) raised;
+        return raised < whole ? whole - 1 : whole;
+    }
+
     private static void line(float[] values, int[] to, int start, int count, int reach) {
         int[] whole = new int[count];
         for (int i = 0; i < count; i++) {
-            whole[i] = (int) Math.floor(values[start + i] * FINE + 0.5);
+            whole[i] = nearest(values[start + i] * FINE);
         }
         long sum = 0;
         for (int i = 0; i < Math.min(reach, count); i++) {
@@ -67,7 +74,7 @@ final class Blur {
             if (i - reach - 1 >= 0) {
                 sum -= whole[i - reach - 1];
             }
-            to[start + i] = (int) Math.floor((double) sum / (2 * reach + 1) + 0.5);
+            to[start + i] = nearest((double) sum / (2 * reach + 1));
         }
     }
 }

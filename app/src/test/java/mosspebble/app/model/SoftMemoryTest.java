@@ -1,0 +1,52 @@
+package mosspebble.app.model;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+class SoftMemoryTest {
+
+    private final List<String> made = new ArrayList<>();
+
+    private String make(String key) {
+        made.add(key);
+        return key.toUpperCase(java.util.Locale.ROOT);
+    }
+
+    private String ask(SoftMemory<String, String> memory, String key) {
+        return memory.of(key, () -> make(key));
+    }
+
+    @Test
+    void whatWasWorkedOutIsNotWorkedOutAgain() {
+        SoftMemory<String, String> memory = new SoftMemory<>(3);
+        String first = ask(memory, "owl");
+        assertThat(ask(memory, "owl")).isSameAs(first).isEqualTo("OWL");
+        assertThat(ask(memory, "snail")).isEqualTo("SNAIL");
+        assertThat(made).containsExactly("owl", "snail");
+    }
+
+    @Test
+    void theLongestUnusedIsGivenUp() {
+        SoftMemory<String, String> memory = new SoftMemory<>(2);
+        ask(memory, "owl");
+        ask(memory, "snail");
+        ask(memory, "owl");
+        ask(memory, "moon");
+        ask(memory, "owl");
+        assertThat(made).as("the owl was asked for since, so the snail went").containsExactly("owl", "snail", "moon");
+        ask(memory, "snail");
+        assertThat(made).containsExactly("owl", "snail", "moon", "snail");
+    }
+
+    @Test
+    void whatWasGivenUpHalfWayIsHandedBackAndNotKept() {
+        SoftMemory<String, String> memory = new SoftMemory<>(2);
+        assertThat(memory.of("owl", () -> make("owl"), whole -> false)).isEqualTo("OWL");
+        assertThat(memory.of("owl", () -> make("owl"), whole -> true)).isEqualTo("OWL");
+        ask(memory, "owl");
+        assertThat(made).containsExactly("owl", "owl");
+    }
+}
