@@ -186,7 +186,11 @@ public final class Designs {
 
     /** Where a thing may be: the face with its margin, or beyond it by the run-off, without the cracks. */
     static Geometry room(Item item, Support bed) {
-        Geometry zone = Shapes.grown(bed.zones().face(), item.runOffMm() - item.marginMm());
+        return room(item.marginMm(), item.runOffMm(), bed);
+    }
+
+    static Geometry room(double marginMm, double runOffMm, Support bed) {
+        Geometry zone = Shapes.grown(bed.zones().face(), runOffMm - marginMm);
         List<Geometry> cracks = bed.dome().patches().stream().filter(p -> p.kind() == Patch.Kind.CRACK)
                 .map(p -> (Geometry) FACTORY
                         .createLineString(new Coordinate[] {new Coordinate(p.x(), p.y()), new Coordinate(p.toX(), p.toY())})
