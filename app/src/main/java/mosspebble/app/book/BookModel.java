@@ -29,6 +29,7 @@ import mosspebble.app.model.FileWork;
 import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
+import mosspebble.app.sketch.TracingModel;
 import mosspebble.core.area.Grid;
 import mosspebble.core.book.Answers;
 import mosspebble.core.book.Book;
@@ -41,6 +42,7 @@ import mosspebble.core.picture.StonePicture;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Step;
 import mosspebble.core.plan.StoneState;
+import mosspebble.core.project.Again;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
 import mosspebble.core.sketch.Item;
@@ -88,6 +90,7 @@ public final class BookModel {
 
     private final Workbench workbench;
     private final Results show;
+    private final PlanWorker.Line refitting = new PlanWorker.Line();
     private final PlanWorker desk;
     private final BookKeeping keeping;
     private final Clock clock;
@@ -419,12 +422,16 @@ public final class BookModel {
      */
     void again(Optional<Stone> on, Runnable then) {
         page().ifPresent(page -> ask(() -> keeping.planned(page.id()), planned -> {
-            String id = "stone-" + UUID.randomUUID();
-            Project again = planned.withId(id).withName(page.stone().name() + " again", planned.purpose()).withWeighings(List.of());
-            workbench.add(on.map(again::withStone).orElse(again));
+            Project again = planned.withId("stone-" + UUID.randomUUID()).withName(page.stone().name() + " again", planned.purpose())
+                    .withWeighings(List.of());
+            Studio studio = workbench.studio();
             String lessons = BookWords.lessons(page, this::product);
-            workbench.tell(lessons.isEmpty() ? "Nothing went wrong with it last time." : lessons);
-            then.run();
+            desk.ask(refitting, d -> Again.on(on.orElse(again.stone()), again, d.repertoire(studio)), laid -> {
+                workbench.add(laid.project());
+                String lies = on.isEmpty() ? "" : "It lies here " + TracingModel.size(laid.size()) + ". ";
+                workbench.tell(lies + (lessons.isEmpty() ? "Nothing went wrong with it last time." : lessons));
+                then.run();
+            });
         }, () -> {}));
     }
 

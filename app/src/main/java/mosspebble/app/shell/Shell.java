@@ -115,6 +115,7 @@ public final class Shell extends StackPane {
     private final List<Screen> screens;
     private final List<Action> actions = new ArrayList<>();
     private final MendModel mend;
+    private final MoreLikeIt more;
     private final SittingModel sitting;
     private final FinishModel finish;
     private final StoneModel stone;
@@ -191,6 +192,7 @@ public final class Shell extends StackPane {
         getStylesheets().add(Shell.class.getResource("/mosspebble/app/mosspebble.css").toExternalForm());
         SliceLine line = new SliceLine();
         Surroundings with = new Surroundings(workbench, show, worker, files, navigator, this::toCloth, bench.clock);
+        this.more = new MoreLikeIt(workbench);
         this.sitting = new SittingModel(workbench, show, worker, bench.solver, bench.clock);
         this.finish = new FinishModel(workbench, show, worker);
         this.mend = new MendModel(workbench, show, worker);
@@ -239,7 +241,7 @@ public final class Shell extends StackPane {
         frame.setTop(top());
         path = new PathRail(workbench, show);
         column();
-        frame.setBottom(new TrayView(workbench, show, sitting, this::newStone));
+        frame.setBottom(new TrayView(workbench, show, sitting, more, this::newStone));
         getChildren().add(frame);
         makeActions();
         mend.pointingProperty().addListener((o, a, b) -> slice());
@@ -502,6 +504,7 @@ public final class Shell extends StackPane {
             }
         }
         actions.add(Action.of("New stone", this::newStone).key("N").also("begin", "add a stone"));
+        actions.addAll(more.actions());
         screens.forEach(screen -> screen.actions().forEach(a -> actions.add(a.in(home(screen)))));
         actions.add(Action.of("Play the painting", stepBar::toggle).key("Y").where(this::painted).also("film", "animate"));
         actions.add(Action.of("Hold this moment to compare", stepBar::hold).key("H").where(this::painted));
@@ -718,7 +721,8 @@ public final class Shell extends StackPane {
 
     /** In a field that has text of its own to undo, Ctrl Z is the field's. */
     private static boolean typing(KeyEvent e) {
-        return e.getTarget() instanceof TextInputControl field && field.isUndoable();
+        boolean letters = e.getCode() == KeyCode.C || e.getCode() == KeyCode.V; // copied and pasted in a field whatever is in it
+        return e.getTarget() instanceof TextInputControl field && (letters || field.isUndoable());
     }
 
     // --- refresh

@@ -14,6 +14,7 @@ import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.image.Image;
@@ -61,9 +62,11 @@ final class TrayView extends StackPane {
     private final ScrollPane scroll = new ScrollPane();
     private final Map<String, Button> buttons = new LinkedHashMap<>();
     private final Map<String, Still> stills = new HashMap<>();
+    private final MoreLikeIt more;
     private final Button plus = new Button("+ New stone");
 
-    TrayView(Workbench workbench, Results show, SittingModel sitting, Runnable add) {
+    TrayView(Workbench workbench, Results show, SittingModel sitting, MoreLikeIt more, Runnable add) {
+        this.more = more;
         this.workbench = workbench;
         this.sitting = sitting;
         this.show = show;
@@ -156,6 +159,11 @@ final class TrayView extends StackPane {
         button.setId("tray-" + id);
         button.getStyleClass().add("tray-stone");
         button.setOnAction(e -> workbench.choose(id));
+        button.setOnContextMenuRequested(e -> {
+            ContextMenu menu = more.menu(id);
+            menu.show(button, e.getScreenX(), e.getScreenY());
+            e.consume();
+        });
         return button;
     }
 

@@ -58,10 +58,13 @@ public final class SketchPanel extends Panel {
     private final LiesPage lies;
     private final PartsPage parts;
 
+    /** What the column works with. */
+    record Models(SketchModel sketch, TracingModel tracing) {}
+
     /** @param openLibrary opens the library */
-    public SketchPanel(Workbench workbench, Results show, SketchModel sketch, Runnable openLibrary) {
+    SketchPanel(Workbench workbench, Results show, Models models, Runnable openLibrary) {
         super(workbench, show);
-        this.sketch = sketch;
+        this.sketch = models.sketch;
         this.openLibrary = openLibrary;
         figure = new FigurePage(this, sketch);
         word = new WordPage(this, sketch);
@@ -92,6 +95,8 @@ public final class SketchPanel extends Panel {
         FlowPane things = new FlowPane(4, 4);
         things.setId("things");
         HBox manage = new HBox(4, small("thing-twin", "twin", "The same again beside it (D)", sketch::twin),
+                small("thing-trace", "trace", "Takes it on tracing paper, to be laid on another stone (Ctrl C)",
+                        models.tracing::traceThing),
                 small("thing-mirror", "mirror", "Left and right exchanged (M)", sketch::mirror),
                 small("thing-forward", "▲", "Nearer the front (K)", () -> sketch.order(1)),
                 small("thing-back", "▼", "Farther back (J)", () -> sketch.order(-1)),
@@ -104,7 +109,8 @@ public final class SketchPanel extends Panel {
                 case PARTS -> "Its parts, and whether each can be painted";
             });
         }
-        getChildren().addAll(begin, becomes, things, manage, pages, place);
+        TracingStrip tracing = new TracingStrip(models.tracing);
+        getChildren().addAll(begin, becomes, tracing, things, manage, pages, place);
         page.addListener((o, a, b) -> refresh());
         workbench.itemProperty().addListener((o, a, b) -> refresh());
         sketch.pencilProperty().addListener((o, a, b) -> refresh());
@@ -116,8 +122,8 @@ public final class SketchPanel extends Panel {
             present(pages, item.isPresent());
             pages.show(page.get());
             boolean several = project().flatMap(Project::sketch).filter(s -> s.items().size() > 1).isPresent();
-            manage.getChildren().get(2).setDisable(!several);
             manage.getChildren().get(3).setDisable(!several);
+            manage.getChildren().get(4).setDisable(!several);
             item.ifPresentOrElse(this::show, () -> place.getChildren().clear());
         });
     }

@@ -16,11 +16,13 @@ import mosspebble.core.finding.Finding.Stage;
 public final class SketchScreen extends Screen {
 
     private final SketchModel model;
+    private final TracingModel tracing;
     private final SketchTool tool;
 
     public SketchScreen(Surroundings with) {
         super(with, "sketch", "Sketch", Stage.SKETCH);
         this.model = new SketchModel(with.workbench(), with.worker(), with.results());
+        this.tracing = new TracingModel(with.workbench(), with.worker());
         this.tool = new SketchTool(with.workbench(), with.results(), model, with.worker());
     }
 
@@ -30,7 +32,7 @@ public final class SketchScreen extends Screen {
 
     @Override
     protected Optional<Panel> makeColumn() {
-        return Optional.of(new SketchPanel(with.workbench(), with.results(), model, this::library));
+        return Optional.of(new SketchPanel(with.workbench(), with.results(), new SketchPanel.Models(model, tracing), this::library));
     }
 
     @Override
@@ -74,6 +76,12 @@ public final class SketchScreen extends Screen {
                 "another"));
         all.add(Action.of("Sketch: take up the pencil", here(this::pencil)).key("Q").where(this::isHere).also("draw", "freehand"));
         all.add(Action.of("Sketch: twin of the thing in hand", here(model::twin)).key("D").where(this::isHere).also("copy", "duplicate"));
+        all.add(Action.of("Sketch: trace the thing in hand", here(tracing::traceThing)).key("Ctrl C").where(this::isHere)
+                .also("copy", "take along", "tracing paper"));
+        all.add(Action.of("Sketch: trace all of the face", here(tracing::traceAll)).key("Ctrl Shift C").where(this::isHere)
+                .also("copy", "design", "template"));
+        all.add(Action.of("Sketch: lay the tracing on this stone", here(tracing::layOn)).key("Ctrl V").where(this::isHere)
+                .also("paste", "another stone", "template"));
         all.add(Action.of("Sketch: mirror", here(model::mirror)).key("M").where(this::isHere).also("flip"));
         all.add(Action.of("Sketch: group with the next, or take the group apart", here(model::group)).key("G").where(this::isHere));
         all.add(Action.of("Sketch: nearer the front", here(() -> model.order(1))).key("K").where(this::isHere).also("above"));

@@ -51,7 +51,7 @@ final class Blur {
         }
     }
 
-    /** The nearest whole number, halves upward; bounded values only. Without Math.floor, which is a call until the last compiler has been here. */
+    /** The nearest whole number, halves upward; without Math.floor, which is a call until the last compiler has been here. */
     private static int nearest(double value) {
         double raised = value + 0.5;
         int whole = (int) raised;

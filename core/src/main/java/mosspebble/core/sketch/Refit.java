@@ -1,6 +1,7 @@
 package mosspebble.core.sketch;
 
 import java.util.List;
+import java.util.function.Function;
 import mosspebble.core.area.Shapes;
 import mosspebble.core.units.Bisection;
 import org.locationtech.jts.geom.Coordinate;
@@ -8,10 +9,11 @@ import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.util.AffineTransformation;
 
 /**
- * A design laid on another stone: all its things together, moved and sized alike, so that they are to the other face what they were to their
- * own. The size follows from the largest copy of the design's hull that either face holds; a design that lay within its face lies within the
- * other one, off its cracks, and one that ran over the edge runs over it by the same share. What wears the stone wears the other one. Dots
- * and what was drawn by hand are sized with the rest; pens, brushes and dotting tools are chosen anew by the plan.
+ * A design laid on another stone: all its things together, moved and sized alike, so that they are to the other face what they were to
+ * their own. The size follows from the largest copy of the design's hull that either face holds. Its place is to the middle of the face as
+ * it was, or as near to that as keeps it from running over the edge more than it did; what lay within its face is kept off the cracks of
+ * the other. What wears the stone wears the other one. Dots and what was drawn by hand are sized with the rest; pens, brushes and dotting
+ * tools are chosen anew by the plan.
  */
 public final class Refit {
 
@@ -20,7 +22,13 @@ public final class Refit {
     /** What lies over the face by less than this share is taken for lying within. */
     private static final double HARDLY = 1e-3;
 
-    private static final int HALVINGS = 14;
+    /** A share that is nothing but rounding. */
+    private static final double NOTHING = 5e-5;
+
+    /** A hull may need room that the design does not; it is made smaller by no more than this share to keep within. */
+    private static final double LEAST = 0.8;
+
+    private static final int HALVINGS = 10;
 
     /**
      * @param sketch as it lies on the other stone
@@ -48,7 +56,7 @@ public final class Refit {
                 .map(design -> design.items().stream().filter(i -> Refit.isPlaced(i.item())).map(PlacedItem::silhouette)
                         .filter(shape -> !shape.isEmpty()).toList())
                 .orElse(List.of());
-        Refit refit = placed.isEmpty() ? byArea(from, to) : byHull(Shapes.union(placed).convexHull(), from, to);
+        Refit refit = placed.isEmpty() ? byArea(from, to) : byShape(Shapes.union(placed), from, to);
         List<Item> items = sketch.items().stream().map(item -> refit.laid(item, repertoire, from, to)).toList();
         return new Refitted(new Sketch(items), refit.size);
     }
@@ -65,9 +73,10 @@ public final class Refit {
         return new Refit(size, from.zones().face().getCentroid().getCoordinate(), to.zones().face().getCentroid().getCoordinate());
     }
 
-    private static Refit byHull(Geometry hull, Support from, Support to) {
+    private static Refit byShape(Geometry shape, Support from, Support to) {
         Geometry face = from.zones().face();
-        boolean within = Shapes.minus(hull, face).getArea() <= HARDLY * hull.getArea();
+        Geometry hull = shape.convexHull();
+        boolean within = over(shape, face) <= HARDLY;
         Geometry room = within ? Designs.room(0, 0, to) : to.zones().face();
         Placement here = LargestFit.centred(hull, face, 0, 0, 1).map(LargestFit.Fit::placement).orElse(null);
         Placement there = LargestFit.centred(hull, room, 0, 0, 1).map(LargestFit.Fit::placement).orElse(null);
@@ -76,21 +85,34 @@ public final class Refit {
         }
         double ratio = there.scale() / here.scale();
         double size = Math.abs(ratio - 1) < ABOUT_THE_SAME ? 1 : ratio;
+        double most = Math.max(NOTHING, over(shape, face));
         Coordinate middle = LargestFit.middle(hull);
-        double dx = size * (middle.x - here.x());
-        double dy = size * (middle.y - here.y());
-        // as far from the best place as it was on the first stone, unless that is over the edge of this one
-        double share = !within ? 1
-                : Bisection.largest(0, 1, HALVINGS,
-                        way -> isWithin(hull, new Refit(size, middle, new Coordinate(there.x() + way * dx, there.y() + way * dy)), room))
-                        .low();
-        return new Refit(size, middle, new Coordinate(there.x() + share * dx, there.y() + share * dy));
+        Coordinate own = face.getCentroid().getCoordinate();
+        Coordinate other = to.zones().face().getCentroid().getCoordinate();
+        Function<Double, Refit> sized = smaller -> {
+            double x = other.x + smaller * size * (middle.x - own.x);
+            double y = other.y + smaller * size * (middle.y - own.y);
+            // to the middle of this face as it was to that of its own, or as near to it as keeps it from running over the edge more
+            double way = Bisection.largest(0, 1, HALVINGS,
+                    share -> over(new Refit(smaller * size, middle, between(there, x, y, share)).laid(shape), room) <= most).low();
+            return new Refit(smaller * size, middle, between(there, x, y, way));
+        };
+        double smaller = !within ? 1
+                : Bisection.largest(LEAST, 1, HALVINGS, factor -> over(sized.apply(factor).laid(shape), room) <= most).low();
+        return sized.apply(smaller);
     }
 
-    private static boolean isWithin(Geometry hull, Refit refit, Geometry room) {
-        Geometry there = new AffineTransformation().translate(-refit.before.x, -refit.before.y).scale(refit.size, refit.size)
-                .translate(refit.after.x, refit.after.y).transform(hull);
-        return Shapes.minus(there, room).getArea() <= HARDLY * there.getArea();
+    private static Coordinate between(Placement best, double x, double y, double share) {
+        return new Coordinate(best.x() + share * (x - best.x()), best.y() + share * (y - best.y()));
+    }
+
+    /** The share of a shape that lies over the edge of a face. */
+    private static double over(Geometry shape, Geometry face) {
+        return Shapes.minus(shape, face).getArea() / shape.getArea();
+    }
+
+    private Geometry laid(Geometry shape) {
+        return new AffineTransformation().translate(-before.x, -before.y).scale(size, size).translate(after.x, after.y).transform(shape);
     }
 
     private Item laid(Item item, Repertoire repertoire, Support from, Support to) {
