@@ -25,6 +25,8 @@ import mosspebble.core.book.Page;
 import mosspebble.core.care.SmearTest;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
+import mosspebble.core.stone.Stone;
+import mosspebble.core.units.Millimetres;
 import mosspebble.core.supplies.PaintUse;
 import mosspebble.core.words.FindingWords;
 import mosspebble.files.BookInHand;
@@ -103,6 +105,26 @@ class BookModelTest {
             model.write();
             answers.until(() -> model.page().orElseThrow().id().equals("snail-2"));
             assertThat(kept.book().pages()).hasSize(YEAR.size() + 2);
+        });
+    }
+
+    @Test
+    void paintedAgainOnASmallerStoneItIsFittedThere() throws Exception {
+        with(desk -> {
+            model.write();
+            answers.until(() -> model.page().isPresent());
+            Project first = WALK.project("snail").orElseThrow();
+            Stone small = first.stone().withSize(new Millimetres(first.stone().length().value() / 2),
+                    new Millimetres(first.stone().width().value() / 2), new Millimetres(first.stone().height().value() / 2));
+            model.again(Optional.of(small), () -> {});
+            answers.until(() -> workbench.studio().projects().size() == 2);
+            Project again = workbench.studio().projects().get(1);
+            assertThat(again.name()).isEqualTo(first.name() + " again");
+            assertThat(again.stone()).isEqualTo(small);
+            double size = again.sketch().orElseThrow().items().get(0).placement().scale()
+                    / first.sketch().orElseThrow().items().get(0).placement().scale();
+            assertThat(size).isBetween(0.35, 0.65);
+            assertThat(workbench.noticeProperty().get()).startsWith("It lies here at 0.").contains("of its size.");
         });
     }
 
