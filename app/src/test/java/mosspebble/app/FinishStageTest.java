@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 import static org.junit.jupiter.api.Assumptions.assumeTrue;
 
+import java.awt.image.BufferedImage;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.LinkedHashMap;
@@ -11,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
+import javax.imageio.ImageIO;
 import javafx.scene.control.Label;
 import javafx.scene.image.ImageView;
 import javafx.scene.input.KeyCode;
@@ -155,6 +157,10 @@ class FinishStageTest {
             app.click("#export-picture");
             app.until("the picture", () -> app.text("#export-done").startsWith("Written"));
             assertThat(Files.size(folder.resolve("sheets/owl-keeping-a-lamp-1000.png"))).isGreaterThan(50_000);
+            app.click("#export-steps");
+            app.until("the six moments", () -> app.text("#export-done").endsWith("-1000-steps.png"));
+            BufferedImage strip = ImageIO.read(folder.resolve("sheets/owl-keeping-a-lamp-1000-steps.png").toFile());
+            assertThat(strip.getWidth()).as("six stones side by side").isGreaterThan(3 * strip.getHeight());
         }
     }
 

@@ -10,12 +10,17 @@ import java.awt.image.SampleModel;
 import java.awt.image.WritableRaster;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Vector;
 import java.util.concurrent.CancellationException;
 import javax.imageio.ImageIO;
 import mosspebble.core.picture.LargePicture;
+import mosspebble.core.picture.Moments;
 import mosspebble.core.picture.Shadow;
+import mosspebble.core.picture.StonePicture;
 import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.StoneState;
+import mosspebble.core.stone.StoneOutline;
 import mosspebble.core.units.Srgb;
 
 /** A picture of a stone as a PNG of any size: strip after strip, so that no more than one is held. */
@@ -61,10 +66,80 @@ public final class PictureFile {
         } catch (CancellationException e) {
             return false;
         } catch (IllegalStateException | OutOfMemoryError e) {
-            Journal.trouble("drawing a large picture", e);
-            throw new FileTrouble(file.toString(), "There is not the memory for a picture of " + wish.longest() + " pixels.",
-                    "Choose a smaller one, or close the program, open it again and write the picture first.");
+            throw tooLarge(file, wish, e);
         }
+    }
+
+    /**
+     * Writes the painting in so many pictures side by side, dry as it grows and as it is wished at the end.
+     *
+     * @param wish of the finished stone; its longest side is that of the whole strip
+     * @param most pictures, 2 or more
+     */
+    public static boolean writeStrip(PaintPlan plan, LargePicture.Wish wish, int most, Ground ground, Path file, Sheets.Progress progress)
+            throws FileTrouble {
+        List<Integer> moments = Moments.of(plan, most);
+        StoneOutline outline = plan.survey().dome().outline();
+        double wide = outline.halfWidth() + wish.roundMm();
+        double high = outline.halfHeight() + wish.roundMm();
+        double frame = (double) wish.longest() / Math.max(moments.size(), high / wide);
+        int longest = (int) Math.max(LargePicture.SHORTEST, Math.min(wish.longest(), frame * Math.max(1, high / wide)));
+        Shadow shadow = Shadow.of(plan.survey().dome(), wish.shown().lightFrom());
+        BufferedImage strip = null;
+        try {
+            for (int k = 0; k < moments.size(); k++) {
+                boolean last = k == moments.size() - 1;
+                double done = (double) k / moments.size();
+                if (!progress.at(done, "picture")) {
+                    return false;
+                }
+                StonePicture.Shown shown = new StonePicture.Shown(moments.get(k), 0, wish.shown().lightFrom(), wish.shown().care());
+                LargePicture picture = new LargePicture(plan, new LargePicture.Wish(longest, wish.roundMm(),
+                        last ? wish.look() : StoneState.DRY, wish.lamp(), shown));
+                int columns = picture.columns();
+                if (strip == null) {
+                    strip = new BufferedImage(columns * moments.size(), picture.rows(),
+                            ground == Ground.CLEAR ? BufferedImage.TYPE_INT_ARGB : BufferedImage.TYPE_INT_RGB);
+                }
+                int[] pixels = picture.rows(0, picture.rows(), () -> !progress.at(done, "picture"));
+                for (int i = 0; i < pixels.length; i++) {
+                    pixels[i] = ground == Ground.CLEAR ? Pictures.straight(pixels[i])
+                            : over(pixels[i], shadow.at(picture.x(i % columns), picture.y(i / columns)));
+                }
+                strip.setRGB(k * columns, 0, columns, picture.rows(), pixels, 0, columns);
+            }
+            BufferedImage whole = strip;
+            SafeWrite.write(file, out -> {
+                if (!ImageIO.write(whole, "png", out)) {
+                    throw new IOException("no PNG writer");
+                }
+            });
+            return true;
+        } catch (CancellationException e) {
+            return false;
+        } catch (IllegalStateException | OutOfMemoryError e) {
+            throw tooLarge(file, wish, e);
+        }
+    }
+
+    private static FileTrouble tooLarge(Path file, LargePicture.Wish wish, Throwable e) {
+        Journal.trouble("drawing a large picture", e);
+        return new FileTrouble(file.toString(), "There is not the memory for a picture of " + wish.longest() + " pixels.",
+                "Choose a smaller one, or close the program, open it again and write the picture first.");
+    }
+
+    /** A premultiplied colour on the cloth, from which so much of the light is kept, 0 to 1. */
+    private static int over(int colour, double shadow) {
+        int bare = 255 - (colour >>> 24);
+        if (bare == 0) {
+            return colour;
+        }
+        int result = 0xFF000000;
+        for (int shift = 0; shift < 24; shift += 8) {
+            int cloth = (int) Math.round((CLOTH.rgb() >>> shift & 255) * (1 - shadow));
+            result |= Math.min(255, (colour >>> shift & 255) + cloth * bare / 255) << shift;
+        }
+        return result;
     }
 
     /** The picture as its writer asks for it: one row after another. */
@@ -104,25 +179,10 @@ public final class PictureFile {
             int[] pixels = new int[picture.columns()];
             System.arraycopy(strip, (part.y - from) * picture.columns(), pixels, 0, pixels.length);
             for (int c = 0; c < pixels.length; c++) {
-                pixels[c] = clear ? Pictures.straight(pixels[c]) : over(pixels[c], picture.x(c), picture.y(part.y));
+                pixels[c] = clear ? Pictures.straight(pixels[c]) : over(pixels[c], shadow.at(picture.x(c), picture.y(part.y)));
             }
             row.setRGB(0, 0, pixels.length, 1, pixels, 0, pixels.length);
             return row.getData().createTranslatedChild(0, part.y);
-        }
-
-        /** A premultiplied colour on the cloth, where the stone throws its shadow. */
-        private int over(int colour, double x, double y) {
-            int bare = 255 - (colour >>> 24);
-            if (bare == 0) {
-                return colour;
-            }
-            double light = 1 - shadow.at(x, y);
-            int result = 0xFF000000;
-            for (int shift = 0; shift < 24; shift += 8) {
-                int cloth = (int) Math.round((CLOTH.rgb() >>> shift & 255) * light);
-                result |= Math.min(255, (colour >>> shift & 255) + cloth * bare / 255) << shift;
-            }
-            return result;
         }
 
         @Override

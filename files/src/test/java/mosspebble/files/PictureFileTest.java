@@ -16,6 +16,7 @@ import mosspebble.core.colour.Lamp;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.picture.Care;
 import mosspebble.core.picture.LargePicture;
+import mosspebble.core.picture.Moments;
 import mosspebble.core.picture.StonePicture;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.StoneState;
@@ -100,5 +101,54 @@ class PictureFileTest {
         }
         assertThatThrownBy(() -> PictureFile.write(MOON, wish(300, 1), PictureFile.Ground.LINEN, folder, (f, what) -> true))
                 .isInstanceOf(FileTrouble.class).hasMessageContaining("folder");
+    }
+
+    @Test
+    void aPaintingIsToldInMomentsThatBringAboutAsMuchEach() {
+        List<Integer> six = Moments.of(MOON, 6);
+        assertThat(six).hasSize(6).isSorted().doesNotHaveDuplicates().startsWith(0).endsWith(MOON.steps().size());
+        assertThat(Moments.of(MOON, 2)).containsExactly(0, MOON.steps().size());
+        List<Integer> all = Moments.of(MOON, 1_000);
+        assertThat(all).as("no two look alike").hasSizeBetween(8, MOON.steps().size() + 1).isSorted().doesNotHaveDuplicates();
+        assertThatThrownBy(() -> Moments.of(MOON, 1)).isInstanceOf(IllegalArgumentException.class);
+        int place = 0;
+        for (int step : six.subList(1, 5)) {
+            int steps = step - six.get(place++);
+            assertThat(steps).as("the pencil and other small passes go together with what fills").isBetween(1, MOON.steps().size() / 2);
+        }
+    }
+
+    @Test
+    void aStripHasTheBareStoneFirstAndTheFinishedOneLast() throws Exception {
+        Path file = folder.resolve("strip.png");
+        assertThat(PictureFile.writeStrip(MOON, wish(1_800, 4), 6, PictureFile.Ground.LINEN, file, (f, what) -> true)).isTrue();
+        BufferedImage strip = ImageIO.read(file.toFile());
+        assertThat(strip.getWidth()).isBetween(1_780, 1_800);
+        int side = strip.getWidth() / 6;
+        assertThat(strip.getHeight()).as("a disc").isBetween(side - 3, side + 3);
+        Path finished = folder.resolve("finished.png");
+        PictureFile.write(MOON, wish(Math.max(side, strip.getHeight()), 4), PictureFile.Ground.LINEN, finished, (f, what) -> true);
+        BufferedImage last = ImageIO.read(finished.toFile());
+        BufferedImage frame = strip.getSubimage(5 * side, 0, side, strip.getHeight());
+        assertThat(frame.getRGB(0, 0, side, frame.getHeight(), null, 0, side))
+                .isEqualTo(last.getRGB(0, 0, side, frame.getHeight(), null, 0, side));
+        Path bare = folder.resolve("bare.png");
+        PictureFile.write(MOON, new LargePicture.Wish(Math.max(side, strip.getHeight()), 4, StoneState.DRY, Lamp.DAYLIGHT,
+                new StonePicture.Shown(0, 0, 320, Care.FULL)), PictureFile.Ground.LINEN, bare, (f, what) -> true);
+        assertThat(strip.getRGB(side / 2, side / 2)).isEqualTo(ImageIO.read(bare.toFile()).getRGB(side / 2, side / 2));
+    }
+
+    @Test
+    void aStripIsTransparentWhereItIsAskedToBeAndStoppedItLeavesNothing() throws Exception {
+        Path file = folder.resolve("clear-strip.png");
+        assertThat(PictureFile.writeStrip(MOON, wish(600, 4), 3, PictureFile.Ground.CLEAR, file, (f, what) -> f < 0.5)).isFalse();
+        assertThat(file).doesNotExist();
+        assertThat(PictureFile.writeStrip(MOON, wish(600, 4), 3, PictureFile.Ground.CLEAR, file, (f, what) -> true)).isTrue();
+        BufferedImage strip = ImageIO.read(file.toFile());
+        int side = strip.getWidth() / 3;
+        for (int k = 0; k < 3; k++) {
+            assertThat(strip.getRGB(k * side + 1, 1) >>> 24).isZero();
+            assertThat(strip.getRGB(k * side + side / 2, side / 2) >>> 24).isEqualTo(255);
+        }
     }
 }

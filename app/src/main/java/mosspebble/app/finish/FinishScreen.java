@@ -64,6 +64,7 @@ public final class FinishScreen extends Screen {
         all.add(Action.of("Write guide and step cards (PDF)", on(Matter.SHEETS, "export-sheets")).also("print", "paper", "export"));
         all.add(Action.of("Write a test sheet for pens under the sealer (PDF)", on(Matter.SHEETS, "export-tests")).also("smear", "test"));
         all.add(Action.of("Write a picture of the stone (PNG)", on(Matter.PICTURE, "export-picture")).also("image", "photo", "export"));
+        all.add(Action.of("Write the painting in six moments (PNG)", on(Matter.PICTURE, "export-steps")).also("strip", "steps", "export"));
         all.add(Action.of("Write the design (SVG in mm)", on(Matter.PICTURE, "export-design")).also("vector", "cutter", "export"));
         all.add(Action.of("Write this stone to send it", on(Matter.PICTURE, "export-stone")).also("share", "friend", "export"));
         all.add(Action.of("Write the plan (JSON)", on(Matter.PICTURE, "export-plan")).also("export"));

@@ -1,7 +1,10 @@
 package mosspebble.app.finish;
 
+import java.nio.file.Path;
 import java.util.Locale;
 import javafx.scene.control.Button;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
 import mosspebble.app.control.Choice;
 import mosspebble.app.model.SeenBy;
 import mosspebble.app.screen.PageView;
@@ -9,19 +12,25 @@ import mosspebble.app.screen.Panel;
 import mosspebble.core.picture.Care;
 import mosspebble.core.picture.LargePicture;
 import mosspebble.core.picture.StonePicture;
+import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.StoneState;
 import mosspebble.core.project.Studio;
 import mosspebble.core.units.Numbers;
 import mosspebble.files.DesignSvg;
+import mosspebble.files.FileTrouble;
 import mosspebble.files.PictureFile;
 import mosspebble.files.StoneFile;
 import mosspebble.files.PlanJson;
+import mosspebble.files.Sheets;
 
 /** Writes the stone as it lies on the cloth, and the plan. */
 final class PicturePage extends PageView {
 
     /** So much linen is seen round a stone in a picture, mm. */
     private static final double ROUND_MM = 14;
+
+    /** Pictures in a strip. */
+    private static final int MOMENTS = 6;
 
     private final Panel panel;
     private final FinishModel model;
@@ -44,25 +53,32 @@ final class PicturePage extends PageView {
         Button image = Panel.button("export-picture", "Save the picture (PNG)", "The stone as it lies on the cloth now", this::picture);
         image.getStyleClass().addAll("main", "widest");
         image.setMaxWidth(Double.MAX_VALUE);
-        Button json = Panel.button("export-plan", "Save the plan (JSON)", "The whole plan in an open format", this::json);
-        json.setMaxWidth(Double.MAX_VALUE);
-        json.setMinHeight(44);
-        Button svg = Panel.button("export-design", "Save the design (SVG, mm)",
-                "Outline and parts at true size, for a cutter or a drawing program",
+        Button steps = wide("export-steps", "Save it in six moments (PNG)",
+                "Side by side from the bare stone to the finished one, about as much new on each", this::steps);
+        Button svg = wide("export-design", "Design (SVG)", "Outline and parts at true size in mm, for a cutter or a drawing program",
                 this::design);
-        svg.setMaxWidth(Double.MAX_VALUE);
-        svg.setMinHeight(44);
-        Button stencil = Panel.button("export-template", "Save a template to cut (SVG, mm)",
+        Button stencil = wide("export-template", "Template (SVG)",
                 "The design cut out of a sheet, with bridges for what would fall out, in the order of cutting", this::stencil);
-        stencil.setMaxWidth(Double.MAX_VALUE);
-        stencil.setMinHeight(44);
-        Button send = Panel.button("export-stone", "Save the stone to send",
-                "Everything decided for it in one file, for a friend to take in",
-                this::stone);
-        send.setMaxWidth(Double.MAX_VALUE);
-        send.setMinHeight(44);
-        getChildren().addAll(Panel.quiet("The stone as it lies on the cloth: its step, its look and its light."), sizes, grounds, image,
-                svg, stencil, json, send);
+        Button json = wide("export-plan", "Plan (JSON)", "The whole plan in an open format", this::json);
+        Button send = wide("export-stone", "Stone to send", "Everything decided for it in one file, for a friend to take in", this::stone);
+        getChildren().addAll(Panel.quiet("As it lies on the cloth: its step, look and light."), sizes, grounds, image,
+                steps, beside(svg, stencil), beside(json, send));
+    }
+
+    private static Button wide(String id, String words, String tooltip, Runnable action) {
+        Button button = Panel.button(id, words, tooltip, action);
+        button.setMaxWidth(Double.MAX_VALUE);
+        button.setMinHeight(44);
+        return button;
+    }
+
+    private static HBox beside(Button one, Button other) {
+        HBox row = new HBox(8, one, other);
+        for (Button each : new Button[] {one, other}) {
+            each.setPrefWidth(10); // half each, whatever stands on them
+            HBox.setHgrow(each, Priority.ALWAYS);
+        }
+        return row;
     }
 
     @Override
@@ -70,16 +86,34 @@ final class PicturePage extends PageView {
 
     /** Writes a picture of the stone as the cloth shows it. */
     void picture() {
-        int pixels = longest;
-        PictureFile.Ground ground = behind;
-        StoneState look = panel.workbench.lookProperty().get();
-        SeenBy by = panel.workbench.seenByProperty().get();
         int asked = panel.workbench.stepProperty().get();
-        model.exports.write("-" + pixels + ".png", (plan, file, progress) -> PictureFile.write(plan,
-                new LargePicture.Wish(pixels, ground == PictureFile.Ground.CLEAR ? 1 : ROUND_MM, look, by.lamp(),
-                        new StonePicture.Shown(Math.min(asked, plan.steps().size()), 0, plan.project().habits().light().from(),
-                                by.care(Care.FULL))),
-                ground, file, progress));
+        write(".png", (plan, wish, ground, file, progress) -> PictureFile.write(plan,
+                wish.at(Math.min(asked, plan.steps().size()), plan.project().habits().light().from()), ground, file, progress));
+    }
+
+    /** Writes how the stone is painted, in a few pictures side by side. */
+    void steps() {
+        write("-steps.png", (plan, wish, ground, file, progress) -> PictureFile.writeStrip(plan,
+                wish.at(plan.steps().size(), plan.project().habits().light().from()), MOMENTS, ground, file, progress));
+    }
+
+    private interface Writing {
+        boolean write(PaintPlan plan, Chosen wish, PictureFile.Ground ground, Path file, Sheets.Progress progress) throws FileTrouble;
+    }
+
+    /** What is chosen on this page and on the cloth when the picture is asked for. */
+    private record Chosen(int pixels, PictureFile.Ground ground, StoneState look, SeenBy by) {
+
+        LargePicture.Wish at(int steps, double lightFrom) {
+            return new LargePicture.Wish(pixels, ground == PictureFile.Ground.CLEAR ? 1 : ROUND_MM, look, by.lamp(),
+                    new StonePicture.Shown(steps, 0, lightFrom, by.care(Care.FULL)));
+        }
+    }
+
+    private void write(String ending, Writing writing) {
+        Chosen wish = new Chosen(longest, behind, panel.workbench.lookProperty().get(), panel.workbench.seenByProperty().get());
+        model.exports.write("-" + wish.pixels + ending,
+                (plan, file, progress) -> writing.write(plan, wish, wish.ground, file, progress));
     }
 
     /** Writes what is decided for the stone, as it is kept. */
