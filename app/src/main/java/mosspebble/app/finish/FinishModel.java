@@ -1,5 +1,7 @@
 package mosspebble.app.finish;
 
+import java.util.function.Supplier;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -72,6 +74,7 @@ public final class FinishModel {
     private final PlanWorker.Line binding = new PlanWorker.Line();
     private List<Object> boundAs = List.of();
     private Function<Paint, Optional<String>> told = sealer -> Optional.empty();
+    private Supplier<List<String>> turn = List::of;
 
     public FinishModel(Workbench workbench, Results show, PlanWorker desk) {
         this.workbench = workbench;
@@ -158,6 +161,18 @@ public final class FinishModel {
     /** @param told what the book tells of a sealer, asked when the seals are looked at */
     public void toldBy(Function<Paint, Optional<String>> byTheBook) {
         told = byTheBook;
+    }
+
+    /** @param order ids of stones as they are painted one after the other, as far as that is known */
+    public void inTurn(Supplier<List<String>> order) {
+        turn = order;
+    }
+
+    /** All stones in hand, those first that are painted first. */
+    List<Project> stonesInTurn() {
+        List<String> first = turn.get();
+        return workbench.studio().projects().stream()
+                .sorted(Comparator.comparingInt(p -> first.contains(p.id()) ? first.indexOf(p.id()) : first.size())).toList();
     }
 
     Optional<Step.Seal> planned() {

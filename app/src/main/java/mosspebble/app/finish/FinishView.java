@@ -20,7 +20,7 @@ final class FinishView extends StackPane {
         this.model = model;
         this.sheets = new SheetsView(model, desk, new FinishedStone(workbench, show, desk));
         this.seal = new SealView(workbench, show, model, clock);
-        this.jars = new JarsView(workbench, show);
+        this.jars = new JarsView(workbench, show, model::stonesInTurn);
         getChildren().addAll(sheets, seal, jars);
         setMinSize(0, 0);
         model.matterProperty().addListener((o, a, b) -> refresh());

@@ -4,6 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Supplier;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -30,12 +31,14 @@ final class JarsView extends BorderPane {
 
     private final Workbench workbench;
     private final Results show;
+    private final Supplier<List<Project>> inTurn;
     private final FlowPane jars = new FlowPane(10, 16);
     private final Label said = new Label();
     private boolean all;
     private List<Jar> shown = List.of();
 
-    JarsView(Workbench workbench, Results show) {
+    JarsView(Workbench workbench, Results show, Supplier<List<Project>> inTurn) {
+        this.inTurn = inTurn;
         this.workbench = workbench;
         this.show = show;
         setId("jars");
@@ -66,7 +69,7 @@ final class JarsView extends BorderPane {
     void refresh() {
         Map<String, List<PaintUse>> stones = new LinkedHashMap<>();
         if (all) {
-            for (Project project : workbench.studio().projects()) {
+            for (Project project : inTurn.get()) {
                 Optional.ofNullable(show.thumbs().get(project.id())).ifPresent(t -> stones.put(project.id(), t.plan().supplies()));
             }
         } else if (show.plan() != null) {
@@ -107,7 +110,7 @@ final class JarsView extends BorderPane {
         name.setWrapText(true);
         name.setAlignment(Pos.CENTER);
         name.getStyleClass().add("jar-name");
-        Label amount = new Label(SupplyWords.amount(jar));
+        Label amount = new Label(SupplyWords.amount(jar, workbench.studio().shelf()));
         amount.getStyleClass().add(jar.runsOutAt().isPresent() ? "problem" : "unit");
         VBox box = new VBox(3, picture, name, amount);
         box.setAlignment(Pos.TOP_CENTER);

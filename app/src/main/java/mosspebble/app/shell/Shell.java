@@ -195,6 +195,7 @@ public final class Shell extends StackPane {
         this.more = new MoreLikeIt(workbench);
         this.sitting = new SittingModel(workbench, show, worker, bench.solver, bench.clock);
         this.finish = new FinishModel(workbench, show, worker);
+        finish.inTurn(sitting::inTurn);
         this.mend = new MendModel(workbench, show, worker);
         PaintTool painting = new PaintTool(workbench, line, mend);
         StoneScreen stoneScreen = new StoneScreen(with, line, bench.scale);

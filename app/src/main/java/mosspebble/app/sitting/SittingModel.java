@@ -10,6 +10,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -608,6 +609,13 @@ public final class SittingModel {
             ready = readyBy.ready();
         }
         return Optional.ofNullable(ready.get(stone)).map(Timetable.Ready::at);
+    }
+
+    /** Ids of the stones in the order in which they are ready by the timetable; none where there is no timetable. */
+    public List<String> inTurn() {
+        Timetable table = shown.get().table;
+        return table == null ? List.of() : table.ready().values().stream().sorted(Comparator.comparing(Timetable.Ready::at))
+                .map(Timetable.Ready::stone).toList();
     }
 
     /** How many steps of a stone are done from the first on: as far as its picture goes. */

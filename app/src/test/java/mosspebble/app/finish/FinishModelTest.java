@@ -13,6 +13,7 @@ import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.care.SealChoice;
 import mosspebble.core.finding.Finding;
+import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
 import mosspebble.files.BuiltIn;
 import mosspebble.files.LanternWalk;
@@ -46,6 +47,15 @@ class FinishModelTest {
             answers.until(() -> results.plan() != null && desk.idle());
             use.of(desk);
         }
+    }
+
+    @Test
+    void jarsAreTakenInTheOrderOfTheTimetableAndWhatItDoesNotKnowComesLast() throws Exception {
+        with(List.of("owl", "snail", "moon"), desk -> {
+            assertThat(model.stonesInTurn()).as("as they lie in the tray").isEqualTo(workbench.studio().projects());
+            model.inTurn(() -> List.of("moon", "snail"));
+            assertThat(model.stonesInTurn()).extracting(Project::id).containsExactly("moon", "snail", "owl");
+        });
     }
 
     @Test

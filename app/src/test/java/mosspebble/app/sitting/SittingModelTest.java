@@ -119,6 +119,8 @@ class SittingModelTest {
         List<String> all = WALK.projects().stream().map(p -> p.id()).toList();
         with(all, desk -> {
             Timetable first = model.shown().table();
+            List<Instant> ready = model.inTurn().stream().map(id -> first.ready().get(id).at()).toList();
+            assertThat(ready).as("the stones in the order in which they are ready").isSorted().hasSameSizeAs(first.ready().keySet());
             Map<String, PaintPlan> plans = Map.copyOf(model.shown().plans());
             assertThat(plans).hasSize(9);
             int pieces = first.placed().size();

@@ -19,6 +19,20 @@ public record PaintUse(String paint, Millilitres needed, Millilitres left) {
         return new Millilitres(areaMm2 * wetUm / 1e6 * coats * (1 + LOSS));
     }
 
+    /**
+     * How far a pen writes with so much, in metres: the line is as wide as the nib and as thick as its coat is wet,
+     * {@code length = volume / (width x thickness)}, less what is lost.
+     *
+     * @param nibMm width of the line, above 0
+     * @param wetUm wet thickness of the line, above 0
+     */
+    public static double penMetres(Millilitres volume, double nibMm, double wetUm) {
+        if (!(nibMm > 0) || !(wetUm > 0)) {
+            throw new IllegalArgumentException("a pen's line has a width and a thickness, had " + nibMm + " mm, " + wetUm + " µm");
+        }
+        return volume.value() * 1e6 / (1 + LOSS) / (nibMm * wetUm) / 1000;
+    }
+
     public boolean runsOut() {
         return needed.compareTo(left) > 0;
     }

@@ -6,6 +6,8 @@ import java.util.function.Function;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.Shelf;
 import mosspebble.core.supplies.Jar;
+import mosspebble.core.supplies.PaintUse;
+import mosspebble.core.units.Millilitres;
 import mosspebble.core.units.Numbers;
 import mosspebble.core.units.Words;
 
@@ -29,18 +31,32 @@ public final class SupplyWords {
                 + ".";
     }
 
-    /** "2.1 of 30 ml", or by how much it does not reach. */
-    public static String amount(Jar jar) {
-        return jar.runsOutAt().isPresent() ? Numbers.millilitres(jar.missing().value()) + " missing"
-                : Numbers.millilitres(jar.needed().value()).replace(" ml", "") + " of " + Numbers.millilitres(jar.left().value());
+    /** "2.1 of 30 ml", of a pen "1.4 of 28 m", or by how much it does not reach. */
+    public static String amount(Jar jar, Shelf shelf) {
+        if (jar.runsOutAt().isPresent()) {
+            return amount(jar.missing(), jar, shelf) + " missing";
+        }
+        String left = amount(jar.left(), jar, shelf);
+        return amount(jar.needed(), jar, shelf).replace(left.substring(left.lastIndexOf(' ')), "") + " of " + left;
+    }
+
+    /** Millilitres, or of a pen the metres it writes with them. */
+    private static String amount(Millilitres volume, Jar jar, Shelf shelf) {
+        Optional<Paint> pen = shelf.find(jar.paint()).filter(p -> p.kind().pen() && p.tip().value() > 0);
+        return pen.map(p -> metres(PaintUse.penMetres(volume, p.tip().value(), p.film().wetCoat().value())))
+                .orElseGet(() -> Numbers.millilitres(volume.value()));
+    }
+
+    private static String metres(double metres) {
+        return (metres < 10 ? Numbers.text(Math.max(0.1, metres), 1) : Numbers.text(metres, 0)) + " m";
     }
 
     /** What is to be bought of one, and at which stone it runs out: "2 x titan white (60 ml), for the heron". */
     public static String buy(Jar jar, Shelf shelf, Function<String, String> stone) {
         Optional<Paint> paint = shelf.find(jar.paint());
         double full = paint.map(p -> p.pot().full().value()).orElse(0.0);
-        String what = full > 0 ? jar.toBuy(full) + " × " + name(jar, shelf) + " (" + Numbers.millilitres(full) + ")"
-                : Words.upper(name(jar, shelf)) + ", " + Numbers.millilitres(jar.missing().value());
+        String what = full > 0 ? jar.toBuy(full) + " × " + name(jar, shelf) + " (" + amount(new Millilitres(full), jar, shelf) + ")"
+                : Words.upper(name(jar, shelf)) + ", " + amount(jar.missing(), jar, shelf);
         double price = paint.map(p -> p.pot().price() * jar.toBuy(full)).orElse(0.0);
         return what + ", from " + stone.apply(jar.runsOutAt().orElseThrow()) + " on"
                 + (price > 0 ? ", " + Numbers.money(price) : "");

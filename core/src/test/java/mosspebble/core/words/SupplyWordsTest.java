@@ -1,6 +1,8 @@
 package mosspebble.core.words;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -12,6 +14,7 @@ import mosspebble.core.colour.Shelf;
 import mosspebble.core.supplies.Jar;
 import mosspebble.core.supplies.PaintUse;
 import mosspebble.core.units.Millilitres;
+import mosspebble.core.units.Millimetres;
 import mosspebble.core.units.Srgb;
 import org.junit.jupiter.api.Test;
 
@@ -48,11 +51,33 @@ class SupplyWordsTest {
     @Test
     void amountsAndCostsAreSaidAsAHandWould() {
         List<Jar> jars = jars(4, 0.01);
-        assertThat(jars).extracting(SupplyWords::amount).containsExactly("4 of 5 ml", "a touch of 8 ml");
-        assertThat(SupplyWords.amount(jars(9, 2).get(0))).isEqualTo("4 ml missing");
+        assertThat(jars).extracting(j -> SupplyWords.amount(j, SHELF)).containsExactly("4 of 5 ml", "a touch of 8 ml");
+        assertThat(SupplyWords.amount(jars(9, 2).get(0), SHELF)).isEqualTo("4 ml missing");
         assertThat(SupplyWords.cost(jars, SHELF)).as("4 of 20 ml for 3")
                 .isEqualTo("Paint for 0.60 by your prices; of one there is no price.");
         assertThat(SupplyWords.cost(List.of(), SHELF)).isEmpty();
         assertThat(SupplyWords.cost(List.of(jars.get(1)), SHELF)).contains("on the shelf");
+    }
+
+    private static Paint pen(double left, double full) {
+        return Paint.usual("fineliner", "black pen", PaintKind.PEN, Srgb.ofHex("#101010"), new Millilitres(left))
+                .withTip(new Millimetres(0.5)).withPot(new Pot(new Millilitres(left), new Millilitres(full), 2));
+    }
+
+    @Test
+    void aPenIsToldByTheMetresItWrites() {
+        // by hand: 1 ml of a line 0.5 mm wide and 20 µm thick is 1000 / (0.5 x 0.020) mm = 100 m; a fifth more is taken than is laid
+        assertThat(PaintUse.penMetres(new Millilitres(1.2), 0.5, 20)).isCloseTo(100, within(1e-9));
+        assertThatThrownBy(() -> PaintUse.penMetres(new Millilitres(1), 0, 20)).isInstanceOf(IllegalArgumentException.class);
+        Paint pen = pen(1.2, 2.4);
+        double perMl = PaintUse.penMetres(new Millilitres(1), 0.5, pen.film().wetCoat().value());
+        Shelf shelf = new Shelf(List.of(pen));
+        Jar enough = Jar.of(Map.of("owl", List.of(new PaintUse("fineliner", new Millilitres(0.03), new Millilitres(1.2))))).get(0);
+        assertThat(SupplyWords.amount(enough, shelf))
+                .isEqualTo(Math.round(0.3 * perMl) / 10.0 + " of " + Math.round(1.2 * perMl) + " m");
+        Jar little = Jar.of(Map.of("owl", List.of(new PaintUse("fineliner", new Millilitres(1.5), new Millilitres(1.2))))).get(0);
+        assertThat(SupplyWords.amount(little, shelf)).isEqualTo(Math.round(0.3 * perMl) + " m missing");
+        assertThat(SupplyWords.buy(little, shelf, s -> "the " + s))
+                .isEqualTo("1 × black pen (" + Math.round(2.4 * perMl) + " m), from the owl on, 2.00");
     }
 }
