@@ -189,7 +189,7 @@ public final class PartWords {
             case WHITE_IN_LOAD -> whole + ", first with white in the load";
             case TIP_COLOUR -> "the tip colour of " + whole;
             case INNER_COLOUR -> "the " + (share.number() == 1 ? "next" : "foot") + " colour of " + whole;
-            case GLAZE -> "the glaze on " + whole;
+            case GLAZE -> (share.of() > 1 ? ordinal(share) + " glaze on " : "the glaze on ") + whole;
             case DROPPED_WASH -> "the wash in " + whole;
             case CRACKLE -> "crackle medium on " + whole;
             case CRACKED -> "the coat that cracks on " + whole;

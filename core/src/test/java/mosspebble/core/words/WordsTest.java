@@ -272,4 +272,12 @@ class WordsTest {
         assertThat(CareWords.sentence(new Compatibility.Verdict(Compatibility.Severity.CARE, Quarrel.Way.ISOLATE, Duration.ZERO,
                 Optional.empty(), Optional.empty(), Optional.of(own)))).isEqualTo("A rule of your own: it came off in the rain.");
     }
+
+    @Test
+    void passesOfAGlazeAreToldApart() {
+        What one = new What(What.Of.PART, "bobble", new Share(Share.Kind.GLAZE, 1, 1), List.of());
+        What second = new What(What.Of.PART, "bobble", new Share(Share.Kind.GLAZE, 2, 2), List.of());
+        assertThat(PartWords.name(one)).isEqualTo("the glaze on the bobble");
+        assertThat(PartWords.name(second)).isEqualTo("the second glaze on the bobble");
+    }
 }
