@@ -9,7 +9,9 @@ import java.lang.reflect.Proxy;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import javax.print.DocFlavor;
 import javax.print.DocPrintJob;
@@ -47,8 +49,16 @@ class SheetBookTest {
         return Plans.plan(project, Survey.of(project.stone()), new Palette(STUDIO.shelf()), BuiltIn.repertoire(), STUDIO.climate());
     }
 
+    private static final Map<Paper, SheetBook> BOUND = new EnumMap<>(Paper.class);
+
+    /** The owl's sheets, bound once for all tests: nobody changes them. */
     private static SheetBook book(Paper paper) throws FileTrouble {
-        return Sheets.book(OWL, paper, LengthUnit.MM, (f, what) -> true).orElseThrow();
+        SheetBook known = BOUND.get(paper);
+        if (known == null) {
+            known = Sheets.book(OWL, paper, LengthUnit.MM, (f, what) -> true).orElseThrow();
+            BOUND.put(paper, known);
+        }
+        return known;
     }
 
     @Test
