@@ -200,4 +200,18 @@ class PracticedHandTest {
             assertThat(StepWords.sentence(s)).containsPattern("wet into wet|side by side on the flat brush");
         });
     }
+
+    // --- said
+
+    @Test
+    void noTwoPassesOfAFaceAreCalledAlike() {
+        Studio walk = LanternWalk.studio(BuiltIn.repertoire());
+        Workshop workshop = new Workshop(new Palette(walk.shelf()), BuiltIn.repertoire(), walk.climate(), walk.known());
+        List<PaintPlan> plans = new ArrayList<>(PLANS.values());
+        walk.project("moon").ifPresent(moon -> plans.add(Plans.plan(moon, Survey.of(moon.stone()), workshop, new Remembered())));
+        for (PaintPlan plan : plans) {
+            List<String> called = plan.steps().stream().map(s -> s.side() + ": " + StepWords.title(s)).toList();
+            assertThat(called).as(plan.project().name()).doesNotHaveDuplicates();
+        }
+    }
 }

@@ -274,7 +274,7 @@ public final class BlendWork {
         base();
         List<Geometry> dabs = new Dabs(area, seed).sponge(SPONGE_MM, colours.size() - 1, c -> 0.2 + 0.75 * blend.amount());
         for (int i = 1; i < colours.size(); i++) {
-            add(Share.of(Kind.DABS), dabs.get(i - 1), colours.get(i), 0.7, false, 0.25, false);
+            add(new Share(Kind.DABS, i, colours.size() - 1), dabs.get(i - 1), colours.get(i), 0.7, false, 0.25, false);
         }
     }
 

@@ -181,7 +181,7 @@ public final class PartWords {
             case MIXED_STEP -> "a mixed step of " + whole;
             case STREAKS -> "streaks over " + whole;
             case FOAM -> "foam on " + whole;
-            case DABS -> "sponge dabs on " + whole;
+            case DABS -> (share.of() > 1 ? ordinal(share) + " " : "") + "sponge dabs on " + whole;
             case FACETS -> "facets on " + whole;
             case ARM -> ordinal(share) + " arm of " + whole;
             case RUN -> ordinal(share) + " colour of " + whole;

@@ -279,5 +279,9 @@ class WordsTest {
         What second = new What(What.Of.PART, "bobble", new Share(Share.Kind.GLAZE, 2, 2), List.of());
         assertThat(PartWords.name(one)).isEqualTo("the glaze on the bobble");
         assertThat(PartWords.name(second)).isEqualTo("the second glaze on the bobble");
+        What dabs = new What(What.Of.GROUND, "", new Share(Share.Kind.DABS, 2, 2), List.of());
+        What only = new What(What.Of.GROUND, "", new Share(Share.Kind.DABS, 1, 1), List.of());
+        assertThat(PartWords.name(dabs)).isEqualTo("the second sponge dabs on the ground");
+        assertThat(PartWords.name(only)).isEqualTo("sponge dabs on the ground");
     }
 }
