@@ -8,12 +8,10 @@ import java.awt.image.Raster;
 import java.awt.image.RenderedImage;
 import java.awt.image.SampleModel;
 import java.awt.image.WritableRaster;
-import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Vector;
 import java.util.concurrent.CancellationException;
-import javax.imageio.ImageIO;
 import mosspebble.core.picture.LargePicture;
 import mosspebble.core.picture.Moments;
 import mosspebble.core.picture.Shadow;
@@ -57,11 +55,7 @@ public final class PictureFile {
         try {
             Strips strips = new Strips(new LargePicture(plan, wish), ground,
                     Shadow.of(plan.survey().dome(), wish.shown().lightFrom()), progress);
-            SafeWrite.write(file, out -> {
-                if (!ImageIO.write(strips, "png", out)) {
-                    throw new IOException("no PNG writer");
-                }
-            });
+            PngFile.write(file, strips);
             return true;
         } catch (CancellationException e) {
             return false;
@@ -108,12 +102,7 @@ public final class PictureFile {
                 }
                 strip.setRGB(k * columns, 0, columns, picture.rows(), pixels, 0, columns);
             }
-            BufferedImage whole = strip;
-            SafeWrite.write(file, out -> {
-                if (!ImageIO.write(whole, "png", out)) {
-                    throw new IOException("no PNG writer");
-                }
-            });
+            PngFile.write(file, strip);
             return true;
         } catch (CancellationException e) {
             return false;

@@ -66,10 +66,10 @@ public class PlanWorker implements AutoCloseable {
     /** Cells of the terrains remembered, about 50 bytes each. */
     private static final long MOST_CELLS = 1_600_000;
 
-    /** Plans kept, each of a few megabytes, and pictures, each of about twenty at the cloth's scale. */
-    private static final int PLANS = 24;
-    private static final int PICTURES = 24;
-    private static final int LIT = 12;
+    /** Plans and pictures kept; a picture is some twenty megabytes at the scale of the cloth. */
+    private static final int PLANS = 12;
+    private static final int PICTURES = 6;
+    private static final int LIT = 6;
 
     private record TerrainKey(Stone stone, Grid grid) {}
 

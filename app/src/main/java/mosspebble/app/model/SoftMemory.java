@@ -14,8 +14,11 @@ import java.util.function.Supplier;
  */
 final class SoftMemory<K, V> {
 
+    /** Both are given up together: an ingredient may be as large as what was made of it. */
+    private record Entry<K, V>(K key, V value) {}
+
     private final int most;
-    private final Map<K, SoftReference<V>> kept = new LinkedHashMap<>(16, 0.75f, true);
+    private final Map<Integer, SoftReference<Entry<K, V>>> kept = new LinkedHashMap<>(16, 0.75f, true);
 
     /** @param most values kept at most, at least 1 */
     SoftMemory(int most) {
@@ -41,13 +44,15 @@ final class SoftMemory<K, V> {
     }
 
     private synchronized V known(K key) {
-        SoftReference<V> found = kept.get(key);
-        return found == null ? null : found.get();
+        SoftReference<Entry<K, V>> found = kept.get(key.hashCode());
+        Entry<K, V> entry = found == null ? null : found.get();
+        return entry != null && entry.key.equals(key) ? entry.value : null;
     }
 
+    /** What has the same hash by chance makes way. */
     private synchronized void keep(K key, V value) {
         kept.values().removeIf(one -> one.get() == null);
-        kept.put(key, new SoftReference<>(value));
+        kept.put(key.hashCode(), new SoftReference<>(new Entry<>(key, value)));
         if (kept.size() > most) {
             kept.remove(kept.keySet().iterator().next());
         }

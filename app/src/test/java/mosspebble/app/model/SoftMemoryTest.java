@@ -49,4 +49,14 @@ class SoftMemoryTest {
         ask(memory, "owl");
         assertThat(made).containsExactly("owl", "owl");
     }
+
+    @Test
+    void whatHasTheSameHashIsNotTakenForTheOther() {
+        assertThat("Aa").as("as is well known").hasSameHashCodeAs("BB");
+        SoftMemory<String, String> memory = new SoftMemory<>(5);
+        assertThat(ask(memory, "Aa")).isEqualTo("AA");
+        assertThat(ask(memory, "BB")).isEqualTo("BB");
+        assertThat(ask(memory, "Aa")).isEqualTo("AA");
+        assertThat(made).containsExactly("Aa", "BB", "Aa");
+    }
 }
