@@ -87,18 +87,18 @@ final class PicturePage extends PageView {
     /** Writes a picture of the stone as the cloth shows it. */
     void picture() {
         int asked = panel.workbench.stepProperty().get();
-        write(".png", (plan, wish, ground, file, progress) -> PictureFile.write(plan,
-                wish.at(Math.min(asked, plan.steps().size()), plan.project().habits().light().from()), ground, file, progress));
+        write(".png", (plan, wish, file, progress) -> PictureFile.write(plan,
+                wish.at(Math.min(asked, plan.steps().size()), plan.project().habits().light().from()), wish.ground, file, progress));
     }
 
     /** Writes how the stone is painted, in a few pictures side by side. */
     void steps() {
-        write("-steps.png", (plan, wish, ground, file, progress) -> PictureFile.writeStrip(plan,
-                wish.at(plan.steps().size(), plan.project().habits().light().from()), MOMENTS, ground, file, progress));
+        write("-steps.png", (plan, wish, file, progress) -> PictureFile.writeStrip(plan,
+                wish.at(plan.steps().size(), plan.project().habits().light().from()), MOMENTS, wish.ground, file, progress));
     }
 
     private interface Writing {
-        boolean write(PaintPlan plan, Chosen wish, PictureFile.Ground ground, Path file, Sheets.Progress progress) throws FileTrouble;
+        boolean write(PaintPlan plan, Chosen wish, Path file, Sheets.Progress progress) throws FileTrouble;
     }
 
     /** What is chosen on this page and on the cloth when the picture is asked for. */
@@ -113,7 +113,7 @@ final class PicturePage extends PageView {
     private void write(String ending, Writing writing) {
         Chosen wish = new Chosen(longest, behind, panel.workbench.lookProperty().get(), panel.workbench.seenByProperty().get());
         model.exports.write("-" + wish.pixels + ending,
-                (plan, file, progress) -> writing.write(plan, wish, wish.ground, file, progress));
+                (plan, file, progress) -> writing.write(plan, wish, file, progress));
     }
 
     /** Writes what is decided for the stone, as it is kept. */

@@ -3,6 +3,7 @@ package mosspebble.app.shell;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
+import java.util.function.Consumer;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.MenuItem;
 import mosspebble.app.model.Action;
@@ -32,12 +33,8 @@ final class MoreLikeIt {
         return all;
     }
 
-    private interface Deed {
-        void on(String id);
-    }
-
-    private void ofShown(Deed deed) {
-        workbench.shown().map(Project::id).ifPresentOrElse(deed::on, () -> workbench.tell("Put a stone on the cloth first."));
+    private void ofShown(Consumer<String> deed) {
+        workbench.shown().map(Project::id).ifPresentOrElse(deed, () -> workbench.tell("Put a stone on the cloth first."));
     }
 
     private static String title(int more) {
