@@ -64,6 +64,25 @@ class AgainStageTest {
     }
 
     @Test
+    void aTwinIsLaidInTheWayOfTheFirst() throws Exception {
+        try (Driver app = open()) {
+            Project before = app.plan().project();
+            app.click("#thing-0");
+            app.keys(KeyCode.ESCAPE);
+            app.keys(KeyCode.D);
+            app.until("the twin", () -> app.plan() != null && items(app).size() == 3);
+            Project twinned = app.plan().project();
+            String twin = items(app).get(2).id();
+            Item first = before.sketch().orElseThrow().items().get(0);
+            List<String> laid = before.blends().keySet().stream().filter(s -> first.owns(s) && !s.equals(Project.GROUND)).toList();
+            assertThat(laid).as("the letters run from one colour to another").isNotEmpty();
+            assertThat(laid).allSatisfy(slot -> assertThat(twinned.blends())
+                    .containsEntry(twin + "/" + slot.substring(first.named("").length()), before.blends().get(slot)));
+            assertThat(twinned.blends()).hasSize(before.blends().size() + laid.size());
+        }
+    }
+
+    @Test
     void inAFieldCtrlCIsTheFields() throws Exception {
         try (Driver app = open()) {
             app.until("the words of the front one", () -> app.present("#words"));

@@ -15,6 +15,7 @@ import javafx.beans.property.SimpleObjectProperty;
 import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
+import mosspebble.core.blend.Blend;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.project.Project;
@@ -463,15 +464,19 @@ public final class SketchModel {
         sketch().ifPresent(s -> workbench.itemProperty().set(s.items().get(s.items().size() - 1).id()));
     }
 
-    /** A project with a copy of a thing in front, its colours with it. */
+    /** A project with a copy of a thing in front, its colours and how they are laid with it. */
     private static Project copied(Project p, Item from, Item copy) {
         Sketch more = p.sketch().orElseThrow().plus(copy);
         Item added = more.items().get(more.items().size() - 1);
         Project changed = p.withSketch(Optional.of(more));
-        String before = from.named("");
+        int before = from.named("").length();
         for (Map.Entry<String, Mix> colour : p.colours().entrySet()) {
-            boolean own = from.id().isEmpty() ? !colour.getKey().contains("/") : colour.getKey().startsWith(before);
-            changed = own ? changed.withColour(added.named(colour.getKey().substring(before.length())), colour.getValue()) : changed;
+            changed = from.owns(colour.getKey()) ? changed.withColour(added.named(colour.getKey().substring(before)), colour.getValue())
+                    : changed;
+        }
+        for (Map.Entry<String, Blend> blend : p.blends().entrySet()) {
+            boolean own = from.owns(blend.getKey()) && !blend.getKey().equals(Project.GROUND);
+            changed = own ? changed.withBlend(added.named(blend.getKey().substring(before)), blend.getValue()) : changed;
         }
         return changed;
     }
