@@ -1,10 +1,19 @@
 package mosspebble.files;
 
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
+import javax.imageio.ImageIO;
+import mosspebble.core.area.Grid;
 import mosspebble.core.book.Page;
+import mosspebble.core.picture.StonePicture;
+import mosspebble.core.picture.StoneTerrain;
+import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.StoneState;
+import mosspebble.core.stone.StoneOutline;
 import mosspebble.core.words.BookWords;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
@@ -51,7 +60,25 @@ public final class LabelSheet {
     /** What a label is made of. @param png picture of the stone */
     public record Label(Page page, byte[] png) {}
 
+    /** Longer side of the picture on a label, pixels: 300 to an inch on a large one. */
+    private static final int PIXELS = 340;
+
     private LabelSheet() {}
+
+    /** The label of a stone as it will be when it is sealed. */
+    public static Label label(Page page, PaintPlan plan) throws FileTrouble {
+        StoneOutline outline = plan.survey().dome().outline();
+        double reach = Math.max(outline.halfWidth(), outline.halfHeight());
+        Grid grid = Grid.around(outline.halfWidth() + 1, outline.halfHeight() + 1, reach * 2 / PIXELS);
+        StonePicture picture = StonePicture.of(plan, StoneTerrain.of(plan.survey(), grid), StoneState.SEALED);
+        ByteArrayOutputStream png = new ByteArrayOutputStream();
+        try {
+            ImageIO.write(Pictures.of(picture, plan.steps().size(), plan.project().habits().light().from()), "png", png);
+        } catch (IOException e) {
+            throw new FileTrouble(plan.project().name(), "Its picture could not be made.", "Open it again.", e);
+        }
+        return new Label(page, png.toByteArray());
+    }
 
     /**
      * Writes labels side by side on as many pages as they need.
@@ -59,7 +86,18 @@ public final class LabelSheet {
      * @throws FileTrouble if it cannot be written; then nothing has changed
      */
     public static void write(List<Label> labels, Size size, Paper paper, Path file) throws FileTrouble {
+        book(labels, size, paper).save(file);
+    }
+
+    /** How many stand on a page. */
+    public static int toAPage(Size size, Paper paper) {
+        return (int) ((paper.widthMm() - 2 * MARGIN) / size.wide) * (int) ((paper.heightMm() - 2 * MARGIN) / size.high);
+    }
+
+    /** Labels side by side, to be looked at, printed and written. */
+    public static SheetBook book(List<Label> labels, Size size, Paper paper) throws FileTrouble {
         try (PDDocument document = new PDDocument()) {
+            List<String> titles = new ArrayList<>();
             PDFont text = font(document, "AtkinsonHyperlegible_400Regular.ttf");
             PDFont display = font(document, "ZillaSlab_600SemiBold.ttf");
             int across = (int) ((paper.widthMm() - 2 * MARGIN) / size.wide);
@@ -67,6 +105,7 @@ public final class LabelSheet {
             for (int i = 0; i < labels.size(); i += across * down) {
                 PDPage page = new PDPage(new PDRectangle((float) paper.widthMm() * PT, (float) paper.heightMm() * PT));
                 document.addPage(page);
+                titles.add("Labels to cut out");
                 try (PDPageContentStream out = new PDPageContentStream(document, page)) {
                     for (int k = 0; k < across * down && i + k < labels.size(); k++) {
                         float x = MARGIN + k % across * size.wide;
@@ -75,10 +114,9 @@ public final class LabelSheet {
                     }
                 }
             }
-            SafeWrite.write(file, document::save);
+            return SheetBook.of(paper, titles, document);
         } catch (IOException e) {
-            throw new FileTrouble(file.toString(), "The labels could not be made: " + SafeWrite.reason(e) + ".", "Choose another folder.",
-                    e);
+            throw new FileTrouble("Labels", "They could not be made: " + SafeWrite.reason(e) + ".", "Open the book's page again.", e);
         }
     }
 

@@ -14,6 +14,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Supplier;
+import mosspebble.core.project.Studio;
+import mosspebble.core.project.Tracing;
 import mosspebble.core.sketch.Family;
 import mosspebble.core.sketch.Motif;
 import mosspebble.core.sketch.OwnFile;
@@ -70,6 +72,30 @@ public final class OwnFiles {
         String id = title.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-").replaceAll("^-|-$", "");
         return new OwnFile(OwnFile.Kind.FACE, "own-" + (id.isEmpty() ? "face" : id.substring(0, Math.min(40, id.length()))), title,
                 Base64.getEncoder().encodeToString(bytes));
+    }
+
+    /**
+     * A tracing to be kept under a name.
+     *
+     * @param studio for an id that is free there
+     * @throws IllegalArgumentException if the name is empty or too long, or there is too much on it
+     */
+    public static OwnFile kept(Tracing tracing, String name, Studio studio) {
+        String content = StudioJson.write(tracing);
+        for (int i = 1;; i++) {
+            String id = "own-tracing-" + i;
+            if (studio.own().stream().noneMatch(o -> o.id().equals(id))) {
+                return new OwnFile(OwnFile.Kind.TRACING, id, name.strip(), content);
+            }
+        }
+    }
+
+    /** A tracing that was kept, to be laid on a stone. */
+    public static Tracing tracing(OwnFile kept) throws FileTrouble {
+        if (kept.kind() != OwnFile.Kind.TRACING) {
+            throw new FileTrouble(kept.title(), "This is no tracing.", "Choose a tracing.");
+        }
+        return StudioJson.read(kept.content(), Tracing.class, kept.title());
     }
 
     private static String shortened(String title) {

@@ -2,6 +2,7 @@ package mosspebble.files;
 
 import java.awt.image.BufferedImage;
 import java.awt.print.PrinterException;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.Arrays;
@@ -19,6 +20,7 @@ import javax.print.attribute.standard.MediaSizeName;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.interactive.viewerpreferences.PDViewerPreferences;
 import org.apache.pdfbox.printing.PDFPageable;
 import org.apache.pdfbox.rendering.ImageType;
 import org.apache.pdfbox.rendering.PDFRenderer;
@@ -36,6 +38,17 @@ public final class SheetBook {
         this.paper = paper;
         this.titles = titles;
         this.pdf = pdf;
+    }
+
+    /** A document as it is now; printers and viewers are asked not to scale it. */
+    static SheetBook of(Paper paper, List<String> titles, PDDocument document) throws IOException {
+        document.getDocumentInformation().setCreator("Moss Pebble");
+        PDViewerPreferences preferences = new PDViewerPreferences(document.getDocumentCatalog().getCOSObject());
+        preferences.setPrintScaling(PDViewerPreferences.PRINT_SCALING.None);
+        document.getDocumentCatalog().setViewerPreferences(preferences);
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        document.save(bytes);
+        return new SheetBook(paper, List.copyOf(titles), bytes.toByteArray());
     }
 
     public Paper paper() {

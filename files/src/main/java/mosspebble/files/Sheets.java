@@ -1,7 +1,6 @@
 package mosspebble.files;
 
 import java.awt.image.BufferedImage;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Path;
@@ -12,6 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import mosspebble.core.area.Grid;
 import mosspebble.core.area.Shapes;
+import mosspebble.core.colour.Shelf;
 import mosspebble.core.picture.EdgePicture;
 import mosspebble.core.picture.StonePicture;
 import mosspebble.core.picture.StoneTerrain;
@@ -26,6 +26,7 @@ import mosspebble.core.timetable.Durations;
 import mosspebble.core.units.LengthText;
 import mosspebble.core.units.LengthUnit;
 import mosspebble.core.units.Srgb;
+import mosspebble.core.words.LayOutWords;
 import mosspebble.core.words.StepWords;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
@@ -35,7 +36,6 @@ import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.apache.pdfbox.pdmodel.font.PDType0Font;
 import org.apache.pdfbox.pdmodel.graphics.image.LosslessFactory;
 import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
-import org.apache.pdfbox.pdmodel.interactive.viewerpreferences.PDViewerPreferences;
 import org.apache.pdfbox.util.Matrix;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
@@ -56,6 +56,15 @@ public final class Sheets {
     private static final float MARGIN = 12;
     private static final float HEAD = 24;
     private static final float FOOT = 24;
+    private static final float INCH = 25.4f;
+    private static final int INCHES = 4;
+    /** Above the outline, where the mark of its top stands, mm. */
+    private static final double MARK = 1.5;
+
+    /** Pixels along a stone on a card, and on a small one: about 200 to an inch. */
+    private static final int CARD_PIXELS = 360;
+    private static final int SMALL_PIXELS = 300;
+
     /** Least height of a card; one of many words takes more. */
     private static final float CARD = 41;
     private static final float CARD_HEAD = 7.5f;
@@ -76,7 +85,7 @@ public final class Sheets {
     /** How steps are laid out: a card for each with all that is said of it, or all of them small on a page or two. */
     public enum Cards {
         WHOLE("cards", "A card for each step with its sentence, its puddles and the reason"),
-        CONTACT("all small", "Twenty steps on a page, what each changes lit");
+        CONTACT("all small", "Twenty steps on a page, what each changes lit"), NONE("no steps", "The guides alone");
 
         private final String label;
         private final String tooltip;
@@ -100,11 +109,21 @@ public final class Sheets {
      *
      * @param mirrored whether each guide comes once more the other way round, to be rubbed off or traced from behind
      * @param template whether there is a template to cut out, where the design leaves one
+     * @param shelf from which is laid out what is needed, on a page of its own before the steps; no such page without
      */
-    public record Layout(Cards cards, boolean mirrored, boolean template) {
+    public record Layout(Cards cards, boolean mirrored, boolean template, Optional<Shelf> shelf) {
 
         /** A card for each step, guides as seen. */
-        public static final Layout USUAL = new Layout(Cards.WHOLE, false, false);
+        public static final Layout USUAL = new Layout(Cards.WHOLE, false, false, Optional.empty());
+
+        public Layout(Cards cards, boolean mirrored, boolean template) {
+            this(cards, mirrored, template, Optional.empty());
+        }
+
+        /** With a page of what to lay out. */
+        public Layout withShelf(Shelf all) {
+            return new Layout(cards, mirrored, template, Optional.of(all));
+        }
     }
 
     private final PDDocument document;
@@ -176,17 +195,19 @@ public final class Sheets {
                     sheets.template(face);
                 }
             }
-            if (!(layout.cards() == Cards.WHOLE ? sheets.cards(progress) : sheets.contact(progress))) {
+            if (layout.cards() != Cards.NONE && layout.shelf().isPresent()) {
+                sheets.layOut(layout.shelf().get());
+            }
+            boolean whole = switch (layout.cards()) {
+                case WHOLE -> sheets.cards(progress);
+                case CONTACT -> sheets.contact(progress);
+                case NONE -> progress.at(1, "Writing");
+            };
+            if (!whole) {
                 return Optional.empty();
             }
             document.getDocumentInformation().setTitle(plan.project().name() + ": guide and steps");
-            document.getDocumentInformation().setCreator("Moss Pebble");
-            PDViewerPreferences preferences = new PDViewerPreferences(document.getDocumentCatalog().getCOSObject());
-            preferences.setPrintScaling(PDViewerPreferences.PRINT_SCALING.None);
-            document.getDocumentCatalog().setViewerPreferences(preferences);
-            ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-            document.save(bytes);
-            return Optional.of(new SheetBook(paper, List.copyOf(sheets.titles), bytes.toByteArray()));
+            return Optional.of(SheetBook.of(paper, sheets.titles, document));
         } catch (IOException e) {
             throw new FileTrouble(plan.project().name(), "The sheets could not be made: " + SafeWrite.reason(e) + ".",
                     "Report it with the plan exported as JSON.", e);
@@ -346,11 +367,25 @@ public final class Sheets {
         out.setLineDashPattern(new float[0], 0);
         line(out, middleX, middleY, 0, -3, 0, 3);
         line(out, middleX, middleY, -3, 0, 3, 0);
+        marks(face, out, middleX, middleY);
         if (face.design().isPresent()) {
             out.setLineWidth(0.25f * PT);
             for (Geometry line : face.design().get().pencilLines()) {
                 stroke(out, line.intersection(face.survey().zones().outline()), middleX, middleY, 0x4E4F52);
             }
+        }
+    }
+
+    /** Which way up, and which face where both are painted: a sheet turned over or round is laid on wrong. */
+    private void marks(PaintPlan face, PDPageContentStream out, double mx, double my) throws IOException {
+        Envelope box = face.survey().zones().outline().getEnvelopeInternal();
+        float top = (float) (my - box.getMinY() + MARK);
+        line(out, mx, my, 0, box.getMinY() - MARK, -1.2, box.getMinY() - MARK + 1.2);
+        line(out, mx, my, 0, box.getMinY() - MARK, 1.2, box.getMinY() - MARK + 1.2);
+        write(out, text, 8, (float) mx + 2, top - 1, "top", 0x5A6057);
+        if (!plan.below().isEmpty()) {
+            write(out, text, 8, (float) mx + 2, (float) (my - box.getMaxY() - MARK - 2), face.up().side() == Side.FRONT ? "front" : "back",
+                    0x5A6057);
         }
     }
 
@@ -394,21 +429,34 @@ public final class Sheets {
         }
     }
 
-    /** 100 mm with a tick every 10: what proves the print. */
+    /** 100 mm with a tick every 10, and 4 inches with one every half: what proves the print, whichever rule is at hand. */
     private void bar(PDPageContentStream out, String legend) throws IOException {
-        float y = MARGIN + 10;
+        float y = MARGIN + 13;
         colour(out, 0x22271F, true);
         out.setLineWidth(0.3f * PT);
         out.moveTo(MARGIN * PT, y * PT);
         out.lineTo((MARGIN + 100) * PT, y * PT);
         out.stroke();
+        float below = y - 1.2f;
+        out.moveTo(MARGIN * PT, below * PT);
+        out.lineTo((MARGIN + INCHES * INCH) * PT, below * PT);
+        out.stroke();
+        for (int tick = 0; tick <= 2 * INCHES; tick++) {
+            out.moveTo((MARGIN + tick * INCH / 2) * PT, below * PT);
+            out.lineTo((MARGIN + tick * INCH / 2) * PT, (below - (tick % 2 == 0 ? 3 : 1.8f)) * PT);
+            out.stroke();
+        }
+        write(out, text, 7.5f, MARGIN + INCHES * INCH + 2, y + 0.6f, "100 mm", 0x5A6057);
+        write(out, text, 7.5f, MARGIN + INCHES * INCH + 2, below - 2.6f, "4 in", 0x5A6057);
         for (int tick = 0; tick <= 10; tick++) {
             out.moveTo((MARGIN + 10 * tick) * PT, y * PT);
             out.lineTo((MARGIN + 10 * tick) * PT, (y + (tick % 5 == 0 ? 4 : 2.5f)) * PT);
             out.stroke();
         }
-        write(out, text, 9, MARGIN, y - 5, "This bar is 100 mm. If it is not, print again at 100 % with no fitting to the page.", 0x22271F);
-        write(out, text, 9, MARGIN, y - 9.5f, legend, 0x5A6057);
+        write(out, text, 9, MARGIN, y - 8,
+                "The upper bar is 100 mm, the lower 4 inches. If they are not, print again at 100 % with no fitting to the page.",
+                0x22271F);
+        write(out, text, 9, MARGIN, y - 12, legend, 0x5A6057);
     }
 
     /** The stone after so many steps, seen from where the last of them is done. */
@@ -416,15 +464,15 @@ public final class Sheets {
         BufferedImage after(int steps);
     }
 
-    private StepPicture pictures() {
+    private StepPicture pictures(int pixels) {
         Map<Side, StonePicture> pictures = new EnumMap<>(Side.class);
         for (PaintPlan face : faces()) {
             double reach = Math.max(face.survey().dome().outline().halfWidth(), face.survey().dome().outline().halfHeight());
             Grid grid = Grid.around(face.survey().dome().outline().halfWidth() + 1, face.survey().dome().outline().halfHeight() + 1,
-                    reach * 2 / 420);
+                    reach * 2 / pixels);
             pictures.put(face.up().side(), StonePicture.of(face, StoneTerrain.of(face.survey(), grid), StoneState.DRY));
         }
-        Optional<EdgePicture> edge = plan.edge().map(strip -> new EdgePicture(plan, 600, StoneState.DRY));
+        Optional<EdgePicture> edge = plan.edge().map(strip -> new EdgePicture(plan, pixels * 3 / 2, StoneState.DRY));
         return steps -> {
             Side side = plan.steps().get(Math.max(0, steps - 1)).side();
             return side == Side.EDGE ? Pictures.of(edge.orElseThrow(), steps)
@@ -433,9 +481,65 @@ public final class Sheets {
         };
     }
 
+    /** What to lay out, with boxes to tick, on as many pages as it takes. */
+    private void layOut(Shelf shelf) throws IOException {
+        float room = (float) paper.widthMm() - 2 * MARGIN;
+        float y = 0;
+        PDPageContentStream out = null;
+        try {
+            for (LayOutWords.Section section : LayOutWords.of(plan, shelf)) {
+                boolean headed = false;
+                for (LayOutWords.Line line : section.lines()) {
+                    float indent = (section.ticked() ? 6 : 0) + (line.swatch().isPresent() ? 6 : 0);
+                    List<String> words = wrapped(line.words(), text, 10.5f, room - indent);
+                    float needs = words.size() * 4.8f + (headed ? 0 : 9);
+                    if (out == null || y - needs < MARGIN) {
+                        if (out != null) {
+                            out.close();
+                        }
+                        out = new PDPageContentStream(document, page("What to lay out"));
+                        heading(out, "What to lay out", size());
+                        y = (float) paper.heightMm() - MARGIN - HEAD;
+                    }
+                    if (!headed) {
+                        y -= 4;
+                        write(out, display, 13, MARGIN, y, section.heading(), 0x22271F);
+                        y -= 6;
+                        headed = true;
+                    }
+                    mark(out, section.ticked(), line, y);
+                    for (String each : words) {
+                        write(out, text, 10.5f, MARGIN + indent, y, each, 0x22271F);
+                        y -= 4.8f;
+                    }
+                    y -= 0.6f;
+                }
+            }
+        } finally {
+            if (out != null) {
+                out.close();
+            }
+        }
+    }
+
+    /** A box to tick and the colour, before a line. */
+    private void mark(PDPageContentStream out, boolean ticked, LayOutWords.Line line, float y) throws IOException {
+        out.setLineWidth(0.3f * PT);
+        colour(out, 0x5A6057, true);
+        if (ticked) {
+            out.addRect(MARGIN * PT, (y - 0.5f) * PT, 3.6f * PT, 3.6f * PT);
+            out.stroke();
+        }
+        if (line.swatch().isPresent()) {
+            colour(out, line.swatch().get().rgb(), false);
+            out.addRect((MARGIN + 6) * PT, (y - 0.5f) * PT, 3.6f * PT, 3.6f * PT);
+            out.fillAndStroke();
+        }
+    }
+
     /** All steps small, twenty on a page. */
     private boolean contact(Progress progress) throws IOException {
-        StepPicture pictures = pictures();
+        StepPicture pictures = pictures(SMALL_PIXELS);
         ContactCards cards = new ContactCards(document, plan, text, display);
         int steps = plan.steps().size();
         int most = ContactCards.ACROSS * ContactCards.DOWN;
@@ -468,7 +572,7 @@ public final class Sheets {
     }
 
     private boolean cards(Progress progress) throws IOException {
-        StepPicture pictures = pictures();
+        StepPicture pictures = pictures(CARD_PIXELS);
         float room = (float) paper.heightMm() - 2 * MARGIN - HEAD;
         List<Card> all = new ArrayList<>();
         for (int i = 0; i < plan.steps().size(); i++) {

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Path;
 import java.time.ZoneId;
+import java.util.ArrayList;
 import java.util.List;
 import mosspebble.core.colour.Shelf;
 import mosspebble.core.plan.SittingPage;
@@ -31,6 +32,7 @@ public final class SittingSheets implements AutoCloseable {
     private final PDDocument document = new PDDocument();
     private final PDFont text = font("AtkinsonHyperlegible_400Regular.ttf");
     private final PDFont display = font("ZillaSlab_600SemiBold.ttf");
+    private final List<String> titles = new ArrayList<>();
     private final Paper paper;
     private final ZoneId zone;
     private PDPageContentStream out;
@@ -48,15 +50,19 @@ public final class SittingSheets implements AutoCloseable {
      * @throws FileTrouble if it cannot be written; then nothing has changed
      */
     public static void write(List<SittingPage> pages, Shelf shelf, Paper paper, ZoneId zone, Path file) throws FileTrouble {
+        book(pages, shelf, paper, zone).save(file);
+    }
+
+    /** The same, to be looked at, printed and written. */
+    public static SheetBook book(List<SittingPage> pages, Shelf shelf, Paper paper, ZoneId zone) throws FileTrouble {
         try (SittingSheets sheets = new SittingSheets(paper, zone)) {
             for (SittingPage page : pages) {
                 sheets.page(page, shelf);
             }
             sheets.end();
-            SafeWrite.write(file, sheets.document::save);
+            return SheetBook.of(paper, sheets.titles, sheets.document);
         } catch (IOException e) {
-            throw new FileTrouble(file.toString(), "The sheet could not be made: " + SafeWrite.reason(e) + ".", "Choose another folder.",
-                    e);
+            throw new FileTrouble("Sittings", "Their pages could not be made: " + SafeWrite.reason(e) + ".", "Plan the sittings again.", e);
         }
     }
 
@@ -87,6 +93,7 @@ public final class SittingSheets implements AutoCloseable {
         end();
         PDPage page = new PDPage(new PDRectangle((float) paper.widthMm() * PT, (float) paper.heightMm() * PT));
         document.addPage(page);
+        titles.add(heading);
         out = new PDPageContentStream(document, page);
         y = (float) paper.heightMm() - MARGIN - 7;
         words(display, 19, MARGIN, heading, wide());

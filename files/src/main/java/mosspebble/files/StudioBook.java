@@ -106,7 +106,12 @@ final class StudioBook implements BookKeeping {
 
     @Override
     public Path photos() {
-        String name = store.file().getFileName().toString();
-        return store.file().resolveSibling(name.replaceFirst("\\.pebble$", "") + "-photos");
+        return photos(store.file());
+    }
+
+    /** The folder of originals beside a studio. */
+    static Path photos(Path studio) {
+        String name = studio.getFileName().toString();
+        return studio.resolveSibling(name.replaceFirst("\\.pebble$", "") + "-photos");
     }
 }

@@ -25,6 +25,7 @@ import mosspebble.core.care.Compatibility;
 import mosspebble.core.care.Quarrel;
 import mosspebble.core.care.SmearTest;
 import mosspebble.core.care.Who;
+import mosspebble.core.book.Page;
 import mosspebble.core.colour.Shelf;
 import mosspebble.core.project.Diary;
 import mosspebble.core.project.Project;
@@ -52,7 +53,7 @@ final class StudioFile {
     private static final long LARGEST = 600_000_000;
 
     /** Longest document, characters. */
-    private static final int LONGEST = OwnFile.LONGEST + 10_000;
+    static final int LONGEST = OwnFile.LONGEST + 10_000;
 
     private static final String TABLE = "(id TEXT PRIMARY KEY, position INTEGER NOT NULL, document TEXT NOT NULL)";
 
@@ -425,6 +426,58 @@ final class StudioFile {
         }
     }
 
+    /**
+     * Makes the file of a studio from documents of some format, brought up to date and looked through before it takes its place.
+     *
+     * @param version format of the documents, 9 or later, so that there is a book
+     * @param rows puts the documents into the tables of that format
+     * @return what is in it
+     * @throws FileTrouble if they make no studio; then nothing stands there that did not before
+     */
+    static Studio make(Path file, int version, Filling rows) throws FileTrouble {
+        NativeLibrary.ready();
+        Path part = SafeWrite.part(file);
+        try {
+            Files.createDirectories(file.toAbsolutePath().getParent());
+            clear(part);
+            Studio studio;
+            try (Connection connection = plain(part, Way.WRITE)) {
+                try (Statement sql = connection.createStatement()) {
+                    sql.execute("PRAGMA application_id = " + APPLICATION);
+                    sql.execute("BEGIN IMMEDIATE");
+                    for (int step = 0; step < version; step++) {
+                        Migration.step(connection, step, file);
+                    }
+                    run(connection, "DELETE FROM setting"); // the steps' own beginnings
+                    sql.execute("PRAGMA user_version = " + version);
+                    rows.fill(connection);
+                    migrate(connection, sql, version, file);
+                    studio = load(connection, file);
+                    for (Page page : BookRows.load(connection, file).pages()) {
+                        BookRows.planned(connection, file, page.id());
+                    }
+                    run(connection, "INSERT INTO edit(at, title) VALUES(strftime('%Y-%m-%dT%H:%M:%SZ', 'now'), ?)", "Taken in");
+                    sql.execute("COMMIT");
+                    sql.execute("PRAGMA journal_mode = WAL");
+                }
+            }
+            SafeWrite.flush(part);
+            SafeWrite.moveInto(part, file);
+            return studio;
+        } catch (IOException e) {
+            throw new FileTrouble(file.toString(), "The studio cannot be made: " + SafeWrite.reason(e) + ".",
+                    "Check the disk and that the folder may be written.", e);
+        } catch (SQLException e) {
+            throw trouble(file, e);
+        } finally {
+            try {
+                clear(part);
+            } catch (IOException e) {
+                Journal.trouble("taking away a studio half made", e);
+            }
+        }
+    }
+
     // --- reading
 
     static Studio load(Connection connection, Path file) throws SQLException, FileTrouble {
@@ -559,12 +612,17 @@ final class StudioFile {
         putRows(connection, "project", before == null ? List.of() : before.projects(), after.projects(), Project::id);
         putRows(connection, "found", before == null ? List.of() : before.basket(), after.basket(), FoundStone::id);
         putRows(connection, "own", before == null ? List.of() : before.own(), after.own(), OwnFile::id);
-        putIfChanged(connection, "shelf", before == null ? null : before.shelf(), after.shelf());
-        putIfChanged(connection, "tests", before == null ? null : Tests.of(before.known()), Tests.of(after.known()));
-        putIfChanged(connection, "room", before == null ? null : before.room(), after.room());
-        putIfChanged(connection, "diary", before == null ? null : before.diary(), after.diary());
-        putIfChanged(connection, "view", before == null ? null : before.view(), after.view());
+        Map<String, Object> was = before == null ? Map.of() : settings(before);
+        for (Map.Entry<String, Object> each : settings(after).entrySet()) {
+            putIfChanged(connection, each.getKey(), was.get(each.getKey()), each.getValue());
+        }
         run(connection, "INSERT INTO edit(at, title) VALUES(strftime('%Y-%m-%dT%H:%M:%SZ', 'now'), ?)", title);
+    }
+
+    /** What is neither a stone nor a file of one's own, by the key under which it is kept. */
+    static Map<String, Object> settings(Studio studio) {
+        return Map.of("shelf", studio.shelf(), "tests", Tests.of(studio.known()), "room", studio.room(), "diary", studio.diary(), "view",
+                studio.view());
     }
 
     private static <T> void putRows(Connection connection, String table, List<T> before, List<T> after, Function<T, String> id)
@@ -593,7 +651,7 @@ final class StudioFile {
         }
     }
 
-    private static void run(Connection connection, String statement, Object... values) throws SQLException {
+    static void run(Connection connection, String statement, Object... values) throws SQLException {
         try (PreparedStatement sql = connection.prepareStatement(statement)) {
             for (int i = 0; i < values.length; i++) {
                 sql.setObject(i + 1, values[i]);

@@ -3,6 +3,7 @@ package mosspebble.files;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import mosspebble.core.project.Tracing;
 import java.io.BufferedReader;
 import java.io.InputStream;
 import java.io.InputStreamReader;
@@ -272,6 +273,31 @@ class StudioStoreTest {
         }
         try (StudioStore again = StudioStore.open(file(), LanternWalk::newcomer)) {
             assertThat(again.studio().room()).isEqualTo(room);
+        }
+    }
+
+    @Test
+    void aStudioOfFormat10KeepsWhatItHasAndTakesTracings() throws Exception {
+        // the Lantern Walk as the program before format 11 kept it, with two pages of its book
+        try (InputStream in = getClass().getResourceAsStream("studio-format-10.pebble")) {
+            Files.write(file(), in.readAllBytes());
+        }
+        Tracing traced;
+        try (StudioStore store = StudioStore.open(file(), LanternWalk::newcomer)) {
+            Studio studio = store.studio();
+            assertThat(studio.projects()).isEqualTo(LanternWalk.studio(BuiltIn.repertoire()).projects());
+            assertThat(store.book().book().pages()).hasSize(2);
+            traced = Tracing.of(studio.project("fox").orElseThrow()).orElseThrow();
+            store.commit(studio.plus(OwnFiles.kept(traced, " A fox asleep ", studio)), "Keep a tracing");
+        }
+        try (StudioStore again = StudioStore.open(file(), LanternWalk::newcomer)) {
+            OwnFile kept = again.studio().own().get(0);
+            assertThat(kept.title()).isEqualTo("A fox asleep");
+            assertThat(OwnFiles.tracing(kept)).isEqualTo(traced);
+            assertThat(OwnFiles.kept(traced, "Another", again.studio()).id()).isNotEqualTo(kept.id());
+            assertThatThrownBy(() -> OwnFiles.tracing(new OwnFile(OwnFile.Kind.TRACING, "own-x", "Torn", "{\"name\":")))
+                    .isInstanceOf(FileTrouble.class).hasMessageContaining("Torn");
+            assertThatThrownBy(() -> OwnFiles.kept(traced, " ", again.studio())).hasMessageContaining("needs a name");
         }
     }
 

@@ -360,7 +360,7 @@ public final class BookModel {
             keeping.add(new BookKeeping.Kept(page, whole));
             return page;
         }, done -> {
-            workbench.editStudio("Take it off the jars", s -> s.withShelf(Finished.used(s.shelf(), plan)));
+            workbench.editStudio("Take it off the jars", s -> s.withShelf(Finished.used(s.shelf(), plan, s.diary())));
             workbench.tell(page.stone().name() + " is in the book, and what it took is off the jars; Ctrl Z puts it back there.");
         }, () -> back(before));
         book.set(before.with(page)); // only now: whoever shows it asks the disk for its picture

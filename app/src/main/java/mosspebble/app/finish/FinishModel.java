@@ -1,6 +1,9 @@
 package mosspebble.app.finish;
 
 import java.util.function.Supplier;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -9,12 +12,16 @@ import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import java.util.Locale;
 import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
+import mosspebble.core.book.Finished;
+import mosspebble.core.book.Page;
 import mosspebble.core.care.SealAdvice;
 import mosspebble.core.care.SealChoice;
 import mosspebble.core.colour.Finish;
@@ -22,15 +29,20 @@ import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.PaintKind;
 import mosspebble.core.finding.Finding.Stage;
 import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.SittingPage;
 import mosspebble.core.plan.Step;
 import mosspebble.core.plan.Untested;
 import mosspebble.core.project.Project;
+import mosspebble.core.project.Studio;
+import mosspebble.core.sketch.Item;
 import mosspebble.core.units.LengthUnit;
 import mosspebble.files.FileTrouble;
 import mosspebble.files.Journal;
+import mosspebble.files.LabelSheet;
 import mosspebble.files.Paper;
 import mosspebble.files.SheetBook;
 import mosspebble.files.Sheets;
+import mosspebble.files.SittingSheets;
 import java.time.Month;
 import java.util.function.BooleanSupplier;
 import java.util.function.Function;
@@ -61,10 +73,45 @@ public final class FinishModel {
         }
     }
 
+    /** What lies on the table. */
+    enum Pages {
+        STONE("this stone", "Guide and steps of the stone on the cloth"), LABEL("label", "To go with the stone as a gift or for sale"),
+        SITTINGS("sittings", "A page for each sitting, over all stones in hand");
+
+        private final String label;
+        private final String tooltip;
+
+        Pages(String label, String tooltip) {
+            this.label = label;
+            this.tooltip = tooltip;
+        }
+
+        String label() {
+            return label;
+        }
+
+        String tooltip() {
+            return tooltip;
+        }
+    }
+
+    /** Binds what lies on the table; answers with nothing where it was given up. */
+    private interface Binding {
+        Optional<SheetBook> bound(BooleanSupplier unwanted) throws FileTrouble;
+    }
+
     private final Workbench workbench;
     private final Results show;
     private final PlanWorker desk;
     final Exports exports;
+    private final ObjectProperty<Pages> pages = new SimpleObjectProperty<>(Pages.STONE);
+    private final ObjectProperty<LabelSheet.Size> labelSize = new SimpleObjectProperty<>(LabelSheet.Size.LARGE);
+    private final BooleanProperty pageFull = new SimpleBooleanProperty();
+    private final ReadOnlyStringWrapper without = new ReadOnlyStringWrapper("");
+    private Supplier<Optional<List<SittingPage>>> sittings = Optional::empty;
+    private Function<Item, String> title = item -> "";
+    private Runnable planSittings = () -> {};
+    private Clock clock = Clock.systemDefaultZone();
     private final ObjectProperty<Matter> matter = new SimpleObjectProperty<>(Matter.SHEETS);
     private final ObjectProperty<Paper> paper = new SimpleObjectProperty<>(Paper.usualIn(Locale.getDefault()));
     private final BooleanProperty mirrored = new SimpleBooleanProperty();
@@ -88,6 +135,51 @@ public final class FinishModel {
         cards.addListener((o, a, b) -> bind());
         mirrored.addListener((o, a, b) -> bind());
         template.addListener((o, a, b) -> bind());
+        pages.addListener((o, a, b) -> bind());
+        labelSize.addListener((o, a, b) -> bind());
+        pageFull.addListener((o, a, b) -> bind());
+    }
+
+    ObjectProperty<Pages> pagesProperty() {
+        return pages;
+    }
+
+    ObjectProperty<LabelSheet.Size> labelSizeProperty() {
+        return labelSize;
+    }
+
+    /** Whether a page is filled with labels; else there is one. */
+    BooleanProperty pageFullProperty() {
+        return pageFull;
+    }
+
+    /** Why there are no pages; empty while there are, or while they are made. */
+    ReadOnlyStringProperty withoutProperty() {
+        return without.getReadOnlyProperty();
+    }
+
+    /**
+     * Where the sittings come from.
+     *
+     * @param planned their pages; empty while they are not planned
+     * @param plan has them planned
+     */
+    public void sittings(Supplier<Optional<List<SittingPage>>> planned, Runnable plan) {
+        sittings = planned;
+        planSittings = plan;
+    }
+
+    /** Told when there is another timetable. */
+    public void sittingsChanged() {
+        if (pages.get() == Pages.SITTINGS) {
+            bind();
+        }
+    }
+
+    /** What stands on a label besides. @param of the name of a thing that is painted */
+    public void labels(Clock today, Function<Item, String> of) {
+        clock = today;
+        title = of;
     }
 
     public ObjectProperty<Matter> matterProperty() {
@@ -110,7 +202,7 @@ public final class FinishModel {
     }
 
     Sheets.Layout layout() {
-        return new Sheets.Layout(cards.get(), mirrored.get(), template.get());
+        return new Sheets.Layout(cards.get(), mirrored.get(), template.get()).withShelf(workbench.studio().shelf());
     }
 
     ObjectProperty<Sheets.Cards> cardsProperty() {
@@ -130,25 +222,62 @@ public final class FinishModel {
         }
         LengthUnit unit = workbench.studio().unit();
         Paper on = paper.get();
-        List<Object> as = plan == null ? List.of() : List.of(System.identityHashCode(plan), on, unit, layout());
+        Pages wanted = pages.get();
+        List<SittingPage> planned = wanted == Pages.SITTINGS ? sittings.get().orElse(null) : null;
+        if (wanted == Pages.SITTINGS && planned == null) {
+            planSittings.run();
+        }
+        List<Object> as = plan == null && planned == null ? List.of(wanted)
+                : List.of(System.identityHashCode(plan), System.identityHashCode(planned), on, unit, layout(), wanted, labelSize.get(),
+                        pageFull.get());
         if (as.equals(boundAs)) {
             return;
         }
         boundAs = as;
-        Sheets.Layout laidOut = layout();
         book.set(null);
-        desk.askBeside(binding, unwanted -> plan == null || plan.steps().isEmpty() ? Optional.<SheetBook>empty()
-                : made(plan, on, unit, laidOut, unwanted), made -> book.set(made.orElse(null)), error -> book.set(null));
+        without.set(switch (wanted) {
+            case SITTINGS -> planned == null || planned.isEmpty() ? "No sitting is planned: see Sitting, where they are." : "";
+            default -> plan == null || !plan.steps().isEmpty() ? "" : "Nothing is painted on this stone yet.";
+        });
+        if (plan == null && wanted != Pages.SITTINGS || !without.get().isEmpty()) {
+            return;
+        }
+        Binding way = binding(wanted, plan, planned, on);
+        desk.askBeside(binding, unwanted -> {
+            try {
+                return way.bound(unwanted);
+            } catch (FileTrouble e) {
+                Journal.trouble("sheets to look at", e);
+                return Optional.<SheetBook>empty();
+            }
+        }, made -> book.set(made.orElse(null)), error -> book.set(null));
     }
 
-    private static Optional<SheetBook> made(PaintPlan plan, Paper paper, LengthUnit unit, Sheets.Layout layout,
-            BooleanSupplier unwanted) {
-        try {
-            return Sheets.book(plan, paper, unit, layout, (fraction, what) -> !unwanted.getAsBoolean());
-        } catch (FileTrouble e) {
-            Journal.trouble("sheets to look at", e);
-            return Optional.empty();
-        }
+    private Binding binding(Pages wanted, PaintPlan plan, List<SittingPage> planned, Paper on) {
+        Studio studio = workbench.studio();
+        LengthUnit unit = studio.unit();
+        Sheets.Layout laidOut = layout();
+        return switch (wanted) {
+            case STONE -> unwanted -> Sheets.book(plan, on, unit, laidOut, (fraction, what) -> !unwanted.getAsBoolean());
+            case SITTINGS -> unwanted -> Optional.of(SittingSheets.book(planned, studio.shelf(), on, clock.getZone()));
+            case LABEL -> {
+                LabelSheet.Size size = labelSize.get();
+                int count = pageFull.get() ? LabelSheet.toAPage(size, on) : 1;
+                List<String> shows = plan.project().sketch().stream().flatMap(s -> s.items().stream()).map(title).distinct().toList();
+                Page page = Finished.page(plan.project().id(), plan, studio, shows, LocalDate.now(clock), clock.getZone());
+                yield unwanted -> Optional
+                        .of(LabelSheet.book(Collections.nCopies(count, LabelSheet.label(page, plan)), size, on));
+            }
+        };
+    }
+
+    /** Name of a file of what lies on the table, to follow the stone's. */
+    String ending() {
+        return switch (pages.get()) {
+            case STONE -> "-sheets.pdf";
+            case LABEL -> "-label.pdf";
+            case SITTINGS -> "-sittings.pdf";
+        };
     }
 
     // --- sealing

@@ -17,9 +17,12 @@ import mosspebble.app.control.Swatch;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.colour.Paint;
+import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.TakenOut;
 import mosspebble.core.project.Project;
 import mosspebble.core.supplies.Jar;
 import mosspebble.core.supplies.PaintUse;
+import mosspebble.core.units.Millilitres;
 import mosspebble.core.words.SupplyWords;
 
 /** The jars of what is painted with, as full as they are and as full as they will be; what runs out stands first. */
@@ -70,10 +73,10 @@ final class JarsView extends BorderPane {
         Map<String, List<PaintUse>> stones = new LinkedHashMap<>();
         if (all) {
             for (Project project : inTurn.get()) {
-                Optional.ofNullable(show.thumbs().get(project.id())).ifPresent(t -> stones.put(project.id(), t.plan().supplies()));
+                Optional.ofNullable(show.thumbs().get(project.id())).ifPresent(t -> stones.put(project.id(), still(t.plan())));
             }
         } else if (show.plan() != null) {
-            stones.put(show.plan().project().id(), show.plan().supplies());
+            stones.put(show.plan().project().id(), still(show.plan()));
         }
         List<Jar> now = Jar.of(stones);
         said.setText(SupplyWords.jars(now, workbench.studio().shelf(), this::name));
@@ -81,6 +84,15 @@ final class JarsView extends BorderPane {
             shown = now;
             jars.getChildren().setAll(now.stream().map(this::jar).toList());
         }
+    }
+
+    /** What the passes take that are still to be done, and what the pots hold now. */
+    private List<PaintUse> still(PaintPlan plan) {
+        Map<String, Double> taken = show.takenOut();
+        return new TakenOut(plan, workbench.studio().diary()).stillNeeded().stream()
+                .map(u -> new PaintUse(u.paint(), u.needed(),
+                        new Millilitres(Math.max(0, u.left().value() - taken.getOrDefault(u.paint(), 0.0)))))
+                .toList();
     }
 
     private String name(String stone) {

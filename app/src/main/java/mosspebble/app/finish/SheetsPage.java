@@ -23,6 +23,7 @@ import mosspebble.core.units.LengthUnit;
 import mosspebble.core.words.CareWords;
 import mosspebble.core.words.SealWords;
 import mosspebble.files.FileTrouble;
+import mosspebble.files.LabelSheet;
 import mosspebble.files.Paper;
 import mosspebble.files.SheetBook;
 import mosspebble.files.Sheets;
@@ -33,9 +34,13 @@ final class SheetsPage extends PageView {
 
     private final Panel panel;
     private final FinishModel model;
+    private final Choice<FinishModel.Pages> what;
+    private final VBox ofStone = new VBox(12);
+    private final VBox ofLabel = new VBox(12);
     private final Label untriedWords = Panel.quiet("");
     private final VBox untried;
     private final VBox cautions = new VBox(5);
+    private final Label care = Panel.heading("Take care");
 
     SheetsPage(Panel panel, FinishModel model) {
         this.panel = panel;
@@ -50,6 +55,20 @@ final class SheetsPage extends PageView {
             cards.option("cards-" + each.name().toLowerCase(Locale.ROOT), each.label(), each, each.tooltip());
         }
         cards.show(model.cardsProperty().get());
+        what = new Choice<>("On the table", p -> model.pagesProperty().set(p));
+        for (FinishModel.Pages each : FinishModel.Pages.values()) {
+            what.option("pages-" + each.name().toLowerCase(Locale.ROOT), each.label(), each, each.tooltip());
+        }
+        Choice<LabelSheet.Size> size = new Choice<>("Size", s -> model.labelSizeProperty().set(s));
+        for (LabelSheet.Size each : LabelSheet.Size.values()) {
+            size.option("label-" + each.name().toLowerCase(Locale.ROOT), each.name().toLowerCase(Locale.ROOT), each,
+                    Math.round(each.wideMm()) + " by " + Math.round(each.highMm()) + " mm");
+        }
+        size.show(model.labelSizeProperty().get());
+        Choice<Boolean> count = new Choice<>("How many", f -> model.pageFullProperty().set(f));
+        count.option("labels-one", "one", false, "One label").option("labels-full", "a page full", true, "As many as a page holds");
+        count.show(model.pageFullProperty().get());
+        ofLabel.getChildren().addAll(size, count);
         HBox more = new HBox(6,
                 also("mirrored", "Mirrored guide", "The guide once more, left and right exchanged, to rub off or trace from behind",
                         model.mirroredProperty()),
@@ -67,7 +86,9 @@ final class SheetsPage extends PageView {
         untried = new VBox(6, untriedWords, Panel.button("export-tests", "Test sheet (PDF)", "A field for each to try it under the sealer",
                 this::testSheet));
         untried.setId("untried");
-        getChildren().addAll(new HBox(14, papers, cards), more, out, untried, Panel.heading("Take care"), cautions);
+        ofStone.getChildren().addAll(cards, more);
+        getChildren().addAll(what, papers, ofStone, ofLabel, out, untried, care, cautions);
+        model.pagesProperty().addListener((o, a, b) -> refresh());
     }
 
     private static ToggleButton also(String id, String words, String tooltip, BooleanProperty wanted) {
@@ -81,7 +102,15 @@ final class SheetsPage extends PageView {
 
     @Override
     public void refresh() {
-        if (panel.project().isEmpty()) {
+        FinishModel.Pages pages = model.pagesProperty().get();
+        boolean stone = pages == FinishModel.Pages.STONE;
+        what.show(pages);
+        Panel.present(ofStone, stone);
+        Panel.present(ofLabel, pages == FinishModel.Pages.LABEL);
+        Panel.present(care, stone);
+        Panel.present(cautions, stone);
+        Panel.present(untried, false);
+        if (panel.project().isEmpty() || !stone) {
             return;
         }
         List<Untested.Pair> pairs = model.untested();
@@ -90,8 +119,20 @@ final class SheetsPage extends PageView {
         cautions.getChildren().setAll(SealWords.cautions(model.advice()).stream().map(Panel::quiet).toList());
     }
 
-    /** Writes guide and step cards. */
+    /** Writes what lies on the table; guide and step cards are made anew of what is kept now. */
     void save() {
+        if (model.pagesProperty().get() != FinishModel.Pages.STONE) {
+            SheetBook book = model.bookProperty().get();
+            if (book == null) {
+                model.exports.say("The pages are not made yet.");
+            } else {
+                model.exports.write(model.ending(), (plan, file, progress) -> {
+                    book.save(file);
+                    return true;
+                });
+            }
+            return;
+        }
         LengthUnit unit = panel.workbench.studio().unit();
         Paper paper = model.paperProperty().get();
         Sheets.Layout layout = model.layout();
@@ -103,13 +144,14 @@ final class SheetsPage extends PageView {
         LengthUnit unit = panel.workbench.studio().unit();
         Paper paper = model.paperProperty().get();
         Sheets.Layout layout = model.layout();
+        SheetBook shown = model.pagesProperty().get() == FinishModel.Pages.STONE ? null : model.bookProperty().get();
         model.exports.make((plan, progress) -> {
             List<PrintService> printers = SheetBook.printers();
             if (printers.isEmpty()) {
                 throw new FileTrouble(plan.project().name(), "There is no printer on this machine.",
                         "Save the PDF and print it elsewhere, at 100 % with no fitting to the page.");
             }
-            Optional<SheetBook> book = Sheets.book(plan, paper, unit, layout, progress);
+            Optional<SheetBook> book = shown == null ? Sheets.book(plan, paper, unit, layout, progress) : Optional.of(shown);
             if (book.isEmpty()) {
                 return Optional.empty();
             }

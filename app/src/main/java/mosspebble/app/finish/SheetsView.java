@@ -31,6 +31,7 @@ import mosspebble.files.SheetBook;
 /** The sheets on the table: the page in hand large, the pile behind it, all of them small below; beside it the finished stone. */
 final class SheetsView extends BorderPane {
 
+    private static final String MAKING = "The sheets are being made …";
     private static final double STRIP = 122;
     private static final double THUMB = 62;
     private static final double LEAST_THUMB = 30;
@@ -41,7 +42,7 @@ final class SheetsView extends BorderPane {
     private final PlanWorker.Line large = new PlanWorker.Line();
     private final PlanWorker.Line small = new PlanWorker.Line();
     private final ImageView page = new ImageView();
-    private final Label making = new Label("The sheets are being made …");
+    private final Label making = new Label(MAKING);
     private final StackPane pile = new StackPane();
     private final HBox strip = new HBox(6);
     private final Label title = new Label();
@@ -78,6 +79,7 @@ final class SheetsView extends BorderPane {
         strip.setPrefHeight(STRIP);
         setBottom(strip);
         model.bookProperty().addListener((o, a, b) -> book());
+        model.withoutProperty().addListener((o, a, b) -> making.setText(b.isEmpty() ? MAKING : b));
         middle.widthProperty().addListener((o, a, b) -> show());
         middle.heightProperty().addListener((o, a, b) -> show());
         strip.widthProperty().addListener((o, a, b) -> strip());

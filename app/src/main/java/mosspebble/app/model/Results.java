@@ -4,6 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.function.BooleanSupplier;
 import javafx.beans.property.DoubleProperty;
@@ -26,6 +27,8 @@ import mosspebble.core.picture.EdgePicture;
 import mosspebble.core.picture.SeenPicture;
 import mosspebble.core.picture.StonePicture;
 import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.TakenOut;
+import mosspebble.core.project.Diary;
 import mosspebble.core.plan.StoneState;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
@@ -198,6 +201,19 @@ public final class Results {
 
     public ObservableMap<String, Thumb> thumbs() {
         return thumbs;
+    }
+
+    /** Millilitres that passes took which are ticked off, over all stones in hand that are planned, by paint. */
+    public Map<String, Double> takenOut() {
+        Diary diary = workbench.studio().diary();
+        Map<String, Double> taken = new TreeMap<>();
+        for (Thumb thumb : thumbs.values()) {
+            String stone = thumb.project().id();
+            if (diary.deeds().stream().anyMatch(d -> d.stone().equals(stone))) {
+                new TakenOut(thumb.plan(), diary).byPaint().forEach((paint, ml) -> taken.merge(paint, ml, Double::sum));
+            }
+        }
+        return taken;
     }
 
     /** Ids of stones of which no small picture could be made as they are now. */

@@ -1,6 +1,7 @@
 package mosspebble.app.repertoire;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -22,6 +23,9 @@ public final class Catalogue {
     /** One thing to choose. */
     public record Offer(String id, String title, String shelf, Subject subject) {}
 
+    /** A tracing that was kept. */
+    public record Kept(String id, String title, OwnFile file) {}
+
     private static final String WRITTEN = "subject-written";
 
     private Catalogue() {}
@@ -30,6 +34,9 @@ public final class Catalogue {
     public static List<Offer> offers(Studio studio) {
         List<Offer> offers = new ArrayList<>();
         for (OwnFile own : studio.own()) {
+            if (own.kind() == OwnFile.Kind.TRACING) {
+                continue; // no one thing: laid on as a whole
+            }
             offers.add(new Offer("subject-" + own.id(), own.title(), "Your own",
                     own.kind() == OwnFile.Kind.MOTIF ? new Subject.Figure(own.id()) : new Subject.Word(List.of("Quillbeck"), own.id())));
         }
@@ -96,6 +103,19 @@ public final class Catalogue {
             }
         }
         return found;
+    }
+
+    /** Tracings whose name has all of the words, the latest first. */
+    static List<Kept> tracings(Studio studio, String text) {
+        String[] wanted = text.toLowerCase(Locale.ROOT).strip().split("\\s+");
+        List<Kept> kept = new ArrayList<>();
+        for (OwnFile own : studio.own()) {
+            String words = own.title().toLowerCase(Locale.ROOT) + " your tracings";
+            if (own.kind() == OwnFile.Kind.TRACING && Arrays.stream(wanted).allMatch(words::contains)) {
+                kept.add(0, new Kept("subject-" + own.id(), own.title(), own));
+            }
+        }
+        return kept;
     }
 
     /** What is found, and last the text itself, to be written on the stone. */

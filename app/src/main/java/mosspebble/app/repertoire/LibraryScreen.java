@@ -9,16 +9,19 @@ import mosspebble.app.screen.Panel;
 import mosspebble.app.screen.Screen;
 import mosspebble.app.screen.Surroundings;
 import mosspebble.app.sketch.SketchModel;
+import mosspebble.app.sketch.TracingModel;
 import mosspebble.core.finding.Finding.Stage;
 
 /** Everything that can be put on a stone; it lies open until something is chosen. */
 public final class LibraryScreen extends Screen {
 
     private final SketchModel sketch;
+    private final TracingModel tracing;
 
-    public LibraryScreen(Surroundings with, SketchModel sketch) {
+    public LibraryScreen(Surroundings with, SketchModel sketch, TracingModel tracing) {
         super(with, Navigator.LIBRARY, "Sketch", Stage.SKETCH);
         this.sketch = sketch;
+        this.tracing = tracing;
     }
 
     @Override
@@ -33,7 +36,8 @@ public final class LibraryScreen extends Screen {
 
     @Override
     protected Optional<Node> makeMiddle() {
-        return Optional.of(new LibraryView(with.workbench(), sketch, with.worker(), with.files(), with::back));
+        return Optional
+                .of(new LibraryView(with.workbench(), new LibraryView.Models(sketch, tracing), with.worker(), with.files(), with::back));
     }
 
     @Override

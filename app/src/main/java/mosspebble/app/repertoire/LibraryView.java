@@ -37,6 +37,7 @@ import mosspebble.app.model.Workbench;
 import mosspebble.app.repertoire.Catalogue.Offer;
 import mosspebble.app.screen.Panel;
 import mosspebble.app.sketch.SketchModel;
+import mosspebble.app.sketch.TracingModel;
 import mosspebble.core.colour.Shelf;
 import mosspebble.core.project.Studio;
 import mosspebble.core.sketch.OwnFile;
@@ -47,8 +48,12 @@ import mosspebble.files.OwnFiles;
 /** Everything that can be put on a stone, each as a small painted pebble; a few letters find it, Enter takes the first. */
 public final class LibraryView extends BorderPane {
 
+    /** What happens to what is chosen. */
+    record Models(SketchModel sketch, TracingModel tracing) {}
+
     private final Workbench workbench;
     private final SketchModel sketch;
+    private final TracingModel tracing;
     private final PlanWorker desk;
     private final FileWork files;
     private final Runnable close;
@@ -56,16 +61,18 @@ public final class LibraryView extends BorderPane {
     private final VBox shelves = new VBox(6);
     private final ScrollPane scroll = new ScrollPane(shelves);
     private final Map<Offer, Button> cards = new HashMap<>();
+    private final Map<Catalogue.Kept, Button> traced = new HashMap<>();
     private final AtomicBoolean open = new AtomicBoolean(true);
     private Shelf paintedWith;
     private final Label purpose = new Label();
     /** So long after the last letter the shelves follow. */
     private final PauseTransition pause = new PauseTransition(Duration.millis(130));
 
-    public LibraryView(Workbench workbench, SketchModel sketch, PlanWorker desk, FileWork files, Runnable close) {
+    LibraryView(Workbench workbench, Models models, PlanWorker desk, FileWork files, Runnable close) {
         this.workbench = workbench;
         this.files = files;
-        this.sketch = sketch;
+        this.sketch = models.sketch;
+        this.tracing = models.tracing;
         this.desk = desk;
         this.close = close;
         setId("library");
@@ -135,6 +142,7 @@ public final class LibraryView extends BorderPane {
         if (!studio.shelf().equals(paintedWith)) {
             paintedWith = studio.shelf();
             cards.clear();
+            traced.clear();
         }
         List<Offer> found = Catalogue.foundOrWritten(studio, search.getText());
         shelves.getChildren().clear();
@@ -146,7 +154,14 @@ public final class LibraryView extends BorderPane {
                 return row;
             }).getChildren().add(Catalogue.isWritten(offer) ? card(offer, studio) : cards.computeIfAbsent(offer, o -> card(o, studio)));
         }
-        if (found.isEmpty()) {
+        List<Catalogue.Kept> kept = Catalogue.tracings(studio, search.getText());
+        if (!kept.isEmpty()) {
+            FlowPane row = new FlowPane(6, 6);
+            kept.forEach(k -> row.getChildren().add(traced.computeIfAbsent(k, each -> card(each, studio))));
+            boolean first = search.getText().isBlank() || found.isEmpty();
+            shelves.getChildren().addAll(first ? 0 : shelves.getChildren().size(), List.of(Panel.heading("Your tracings"), row));
+        }
+        if (found.isEmpty() && kept.isEmpty()) {
             Label none = Panel.quiet("Nothing is called that. Try another word, bring your own SVG, or draw it with the pencil.");
             none.setId("library-none");
             shelves.getChildren().add(none);
@@ -169,7 +184,31 @@ public final class LibraryView extends BorderPane {
 
     private Button card(Offer offer, Studio studio) {
         Sample sample = new Sample(offer.subject(), studio, desk, Screen.getPrimary().getOutputScaleX(), open::get);
-        Label title = new Label(offer.title());
+        Button card = card(offer.id(), offer.title(), sample);
+        Hint.on(card, offer.title() + ", fitted to the face");
+        card.setOnAction(e -> take(offer));
+        if (offer.id().startsWith("subject-own-")) {
+            Hint.on(card, offer.title() + ", your own, fitted to the face; Delete takes it out of the studio");
+            canGo(card, offer.id(), offer.title());
+        }
+        return card;
+    }
+
+    /** A tracing on its own stone. */
+    private Button card(Catalogue.Kept kept, Studio studio) {
+        Sample sample = new Sample(kept.file(), studio, desk, Screen.getPrimary().getOutputScaleX(), open::get);
+        Button card = card(kept.id(), kept.title(), sample);
+        Hint.on(card, kept.title() + ", fitted to this stone as it was to its own; Delete takes it out of the studio");
+        card.setOnAction(e -> {
+            close.run();
+            tracing.layOn(kept.file());
+        });
+        canGo(card, kept.id(), kept.title());
+        return card;
+    }
+
+    private static Button card(String id, String words, Sample sample) {
+        Label title = new Label(words);
         title.getStyleClass().add("small");
         title.setWrapText(true);
         title.setTextAlignment(TextAlignment.CENTER);
@@ -180,31 +219,29 @@ public final class LibraryView extends BorderPane {
         Button card = new Button();
         card.setGraphic(content);
         card.setUserData(sample);
-        card.setId(offer.id());
+        card.setId(id);
         card.getStyleClass().addAll("found", "planks-card");
-        card.setAccessibleText(offer.title());
-        Hint.on(card, offer.title() + ", fitted to the face");
-        card.setOnAction(e -> take(offer));
-        if (offer.id().startsWith("subject-own-")) {
-            Hint.on(card, offer.title() + ", your own, fitted to the face; Delete takes it out of the studio");
-            card.setOnKeyPressed(e -> {
-                if (e.getCode() == KeyCode.DELETE) {
-                    takeOut(offer);
-                    e.consume();
-                }
-            });
-            MenuItem out = new MenuItem("Take " + offer.title() + " out of the studio");
-            out.setOnAction(e -> takeOut(offer));
-            card.setContextMenu(new ContextMenu(out));
-        }
+        card.setAccessibleText(words);
         return card;
     }
 
+    private void canGo(Button card, String id, String title) {
+        card.setOnKeyPressed(e -> {
+            if (e.getCode() == KeyCode.DELETE) {
+                takeOut(id, title);
+                e.consume();
+            }
+        });
+        MenuItem out = new MenuItem("Take " + title + " out of the studio");
+        out.setOnAction(e -> takeOut(id, title));
+        card.setContextMenu(new ContextMenu(out));
+    }
+
     /** Takes a file of one's own out of the studio; things that use it are told by a finding, and undo brings it back. */
-    private void takeOut(Offer offer) {
-        String id = offer.id().substring("subject-".length());
-        if (workbench.editStudio("Take out " + offer.title(), s -> s.withoutOwn(id))) {
-            workbench.tell(offer.title() + " is out of the studio; undo brings it back.");
+    private void takeOut(String card, String title) {
+        String id = card.substring("subject-".length());
+        if (workbench.editStudio("Take out " + title, s -> s.withoutOwn(id))) {
+            workbench.tell(title + " is out of the studio; undo brings it back.");
         }
     }
 

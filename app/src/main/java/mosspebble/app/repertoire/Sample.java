@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
+import java.util.function.Function;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.image.ImageView;
@@ -21,10 +22,12 @@ import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.StoneState;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
+import mosspebble.core.project.Tracing;
 import mosspebble.core.sketch.Designs;
 import mosspebble.core.sketch.Item;
 import mosspebble.core.sketch.ItemMode;
 import mosspebble.core.sketch.Motif;
+import mosspebble.core.sketch.OwnFile;
 import mosspebble.core.sketch.PlacedDesign;
 import mosspebble.core.sketch.PlacedPart;
 import mosspebble.core.sketch.Placement;
@@ -41,6 +44,9 @@ import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.Texture;
 import mosspebble.core.units.Millimetres;
 import mosspebble.core.units.Srgb;
+import mosspebble.files.FileTrouble;
+import mosspebble.files.Journal;
+import mosspebble.files.OwnFiles;
 
 /** A subject painted on a small round stone with what is on the shelf: planned and drawn as on the cloth. */
 final class Sample extends StackPane {
@@ -49,6 +55,8 @@ final class Sample extends StackPane {
     static final double HIGH = 84;
     private static final double LONG_MM = 72;
     private static final double PIXELS_PER_MM = 96 / LONG_MM;
+    /** Of the room, taken up by a stone. */
+    private static final double FILLS = 0.92;
 
     private static final Stone PALE = Stone.cobble().withShape(new Shape.Grown(Form.OVAL, 0.9, 0.1))
             .withSize(new Millimetres(LONG_MM), new Millimetres(60), new Millimetres(22)).withDome(1, 4)
@@ -60,7 +68,7 @@ final class Sample extends StackPane {
      *
      * @param guides drawn in pencil; none where the subject is painted
      */
-    private record Painted(PaintPlan plan, StonePicture picture, List<PlacedPart> guides) {}
+    private record Painted(PaintPlan plan, StonePicture picture, double pixelsPerMm, List<PlacedPart> guides) {}
 
     private final Runnable ask;
     private boolean asked;
@@ -70,11 +78,20 @@ final class Sample extends StackPane {
      * @param wanted whether anybody still looks at it; from any thread
      */
     Sample(Subject subject, Studio studio, PlanWorker desk, double outputScale, BooleanSupplier wanted) {
+        this(d -> painted(subject, studio, d, outputScale), desk, wanted);
+    }
+
+    /** The same for a tracing that was kept, on the stone it was taken from. */
+    Sample(OwnFile kept, Studio studio, PlanWorker desk, double outputScale, BooleanSupplier wanted) {
+        this(d -> traced(kept, studio, d, outputScale), desk, wanted);
+    }
+
+    private Sample(Function<PlanWorker, Painted> painting, PlanWorker desk, BooleanSupplier wanted) {
         setMinSize(WIDE, HIGH);
         setMaxSize(WIDE, HIGH);
         setMouseTransparent(true);
         ask = () -> desk.askLater(new PlanWorker.Line(),
-                d -> wanted.getAsBoolean() ? Optional.of(painted(subject, studio, d, outputScale)) : Optional.<Painted>empty(),
+                d -> wanted.getAsBoolean() ? Optional.ofNullable(painting.apply(d)) : Optional.<Painted>empty(),
                 done -> done.ifPresentOrElse(this::show, () -> asked = false));
     }
 
@@ -101,16 +118,32 @@ final class Sample extends StackPane {
         Optional<Motif> motif = Designs.motif(subject, d.repertoire(studio));
         Map<String, Mix> colours = motif.map(m -> Proposals.nearest(m, item, d.palette(studio.shelf()))).orElse(Map.of());
         PaintPlan plan = d.plan(project.withColours(colours), studio);
-        return new Painted(plan, d.picture(plan, PIXELS_PER_MM * outputScale, StoneState.DRY),
+        return new Painted(plan, d.picture(plan, PIXELS_PER_MM * outputScale, StoneState.DRY), PIXELS_PER_MM,
                 design.map(p -> p.parts().stream().filter(part -> part.part().role() == Role.GUIDE).toList()).orElse(List.of()));
+    }
+
+    /** Nothing where it cannot be read any more; choosing it says why. */
+    private static Painted traced(OwnFile kept, Studio studio, PlanWorker d, double outputScale) {
+        Tracing tracing;
+        try {
+            tracing = OwnFiles.tracing(kept);
+        } catch (FileTrouble e) {
+            Journal.trouble("drawing a tracing", e);
+            return null;
+        }
+        Stone stone = tracing.stone();
+        PaintPlan plan = d.plan(tracing.laidOn(Project.begin("sample", kept.title(), stone).withViewpoint(tracing.viewpoint()),
+                d.repertoire(studio)).project(), studio);
+        double perMm = Math.min(WIDE / stone.length().value(), HIGH / stone.width().value()) * FILLS;
+        return new Painted(plan, d.picture(plan, perMm * outputScale, StoneState.DRY), perMm, List.of());
     }
 
     private void show(Painted painted) {
         ImageView image = new ImageView(
                 StoneImage.still(painted.picture, painted.picture.steps(), painted.plan.project().habits().light().from()));
         Grid grid = painted.picture.terrain().grid();
-        image.setFitWidth(grid.columns() * grid.cellMm() * PIXELS_PER_MM);
-        image.setFitHeight(grid.rows() * grid.cellMm() * PIXELS_PER_MM);
+        image.setFitWidth(grid.columns() * grid.cellMm() * painted.pixelsPerMm);
+        image.setFitHeight(grid.rows() * grid.cellMm() * painted.pixelsPerMm);
         getChildren().setAll(image);
         if (!painted.guides.isEmpty()) {
             Canvas canvas = new Canvas(WIDE, HIGH);

@@ -3,7 +3,9 @@ package mosspebble.app.shelf;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -16,7 +18,9 @@ import mosspebble.core.care.SmearTest;
 import mosspebble.core.colour.Drawdown;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.PaintKind;
+import mosspebble.core.colour.Pot;
 import mosspebble.core.colour.Shelf;
+import mosspebble.core.plan.TakenOut;
 import mosspebble.core.units.Millilitres;
 import mosspebble.core.units.Numbers;
 import mosspebble.core.units.Srgb;
@@ -33,6 +37,7 @@ public final class ShelfModel {
     private final Workbench workbench;
     private final FileWork files;
     private final StripeReader reader;
+    private Supplier<Map<String, Double>> takenOut = Map::of;
     private final StringProperty paint = new SimpleStringProperty("");
     private final ReadOnlyObjectWrapper<ShelfCsv.Read> brought = new ReadOnlyObjectWrapper<>();
 
@@ -40,6 +45,21 @@ public final class ShelfModel {
         this.reader = reader;
         this.files = files;
         this.workbench = workbench;
+    }
+
+    /** @param taken millilitres, by paint, that passes took which are ticked off, while their stones are in hand */
+    void takenOutBy(Supplier<Map<String, Double>> taken) {
+        takenOut = taken;
+    }
+
+    /** What is in the pot now: what was counted, less what passes took since. */
+    Millilitres left(Paint of) {
+        return new Millilitres(Math.max(0, of.left().value() - takenOut.get().getOrDefault(of.id(), 0.0)));
+    }
+
+    /** A pot in which there is so much now. @param ml 0 or more */
+    Pot holding(Paint of, double ml) {
+        return new Pot(new Millilitres(ml + takenOut.get().getOrDefault(of.id(), 0.0)), of.pot().full(), of.pot().price());
     }
 
     /** Id of the paint in hand. */
@@ -234,7 +254,7 @@ public final class ShelfModel {
     }
 
     public void write(Path file) {
-        Shelf now = shelf();
+        Shelf now = TakenOut.from(shelf(), takenOut.get());
         files.run("Writing " + file.getFileName(), () -> {
             ShelfCsv.write(now, file);
             return file.toAbsolutePath();

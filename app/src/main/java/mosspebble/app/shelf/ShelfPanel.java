@@ -132,7 +132,9 @@ public final class ShelfPanel extends Panel {
         Entry coat = new Entry("paint-coat", "Wet coat, µm", "How thick a usual coat is while wet",
                 () -> paint().map(p -> Numbers.text(p.wetCoat().value(), 0)).orElse(""),
                 text -> number(text, "60", v -> take("Wet coat", p -> p.withFilm(p.film().withWetCoat(new Micrometres(v))))));
-        Entry left = pot("paint-left", "Left, ml", p -> p.left().value(), (p, v) -> new Pot(new Millilitres(v), p.full(), p.price()));
+        Entry left = new Entry("paint-left", "Left, ml", "0 if you do not know; passes that are ticked off are taken off",
+                () -> paint().map(p -> Numbers.text(desk.left(p).value(), 2)).orElse(""),
+                text -> number(text, "20", v -> take("Left, ml", p -> p.withPot(desk.holding(p, v)))));
         Entry full = pot("paint-full", "Pot, ml", p -> p.full().value(), (p, v) -> new Pot(p.left(), new Millilitres(v), p.price()));
         Entry price = pot("paint-price", "Price", Pot::price, (p, v) -> new Pot(p.left(), p.full(), v));
         tests.setId("smear-tests");

@@ -19,6 +19,7 @@ public final class ShelfScreen extends Screen {
     public ShelfScreen(Surroundings with, StripeReader reader) {
         super(with, Navigator.SHELF, "Shelf", Stage.COLOUR);
         this.model = new ShelfModel(with.workbench(), with.files(), reader);
+        model.takenOutBy(with.results()::takenOut);
     }
 
     @Override

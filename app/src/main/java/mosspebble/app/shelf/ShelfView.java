@@ -31,6 +31,7 @@ import mosspebble.app.model.Workbench;
 import mosspebble.app.screen.Panel;
 import mosspebble.core.colour.Drawdown;
 import mosspebble.core.colour.Paint;
+import mosspebble.core.colour.Pot;
 import mosspebble.core.colour.PaintKind;
 import mosspebble.core.colour.PaintOptics;
 import mosspebble.core.colour.Spectrum;
@@ -162,8 +163,8 @@ public final class ShelfView extends BorderPane {
         name.getStyleClass().add("small");
         name.setMaxWidth(WIDE);
         name.setWrapText(true);
-        Label left = new Label(paint.kind().clear() ? Numbers.text(paint.left().value(), 0) + " ml"
-                : Math.round(100 * paint.hiding()) + " %, " + Numbers.text(paint.left().value(), 0) + " ml");
+        String ml = Numbers.text(desk.left(paint).value(), 0) + " ml";
+        Label left = new Label(paint.kind().clear() ? ml : Math.round(100 * paint.hiding()) + " %, " + ml);
         left.getStyleClass().addAll("quiet");
         VBox content = new VBox(1, stripes.computeIfAbsent(paint, ShelfView::stripe), name, left);
         Button card = new Button();
@@ -171,7 +172,7 @@ public final class ShelfView extends BorderPane {
         card.setId("shelf-" + paint.id());
         card.getStyleClass().addAll("found", "planks-card", "shelf-card");
         card.pseudoClassStateChanged(CURRENT, desk.inHand().filter(p -> p.id().equals(paint.id())).isPresent());
-        card.setAccessibleText(ColourModel.about(paint));
+        card.setAccessibleText(ColourModel.about(paint.withPot(new Pot(desk.left(paint), paint.pot().full(), paint.pot().price()))));
         card.setOnAction(e -> desk.paintProperty().set(paint.id()));
         return card;
     }

@@ -79,6 +79,7 @@ import mosspebble.app.stone.StoneScreen;
 import mosspebble.core.book.Page;
 import mosspebble.core.finding.Finding.Stage;
 import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.TakenOut;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
 import mosspebble.core.stone.Stone;
@@ -196,6 +197,8 @@ public final class Shell extends StackPane {
         this.sitting = new SittingModel(workbench, show, worker, bench.solver, bench.clock);
         this.finish = new FinishModel(workbench, show, worker);
         finish.inTurn(sitting::inTurn);
+        finish.sittings(sitting::pages, sitting::planElsewhere);
+        sitting.shownProperty().addListener((o, a, b) -> finish.sittingsChanged());
         this.mend = new MendModel(workbench, show, worker);
         PaintTool painting = new PaintTool(workbench, line, mend);
         StoneScreen stoneScreen = new StoneScreen(with, line, bench.scale);
@@ -206,6 +209,7 @@ public final class Shell extends StackPane {
         this.sketch = sketchScreen.model();
         this.book = new BookModel(workbench, show, worker, house.book(), bench.clock, sketch::title, writing,
                 Platform::runLater);
+        finish.labels(bench.clock, sketch::title);
         finish.toldBy(sealer -> book.told(sealer.name(), finish.outdoors()));
         // a screen more is a folder of its own and one entry here
         this.screens = List.of(stoneScreen, sketchScreen, new ColourScreen(with),
@@ -213,7 +217,7 @@ public final class Shell extends StackPane {
                 new SittingScreen(with, sitting, bench.probe, painting, this::sitDown),
                 new FinishScreen(with, finish, painting, () -> perform("Write this stone into the book")),
                 new BookScreen(with, book),
-                new PhotoScreen(with, bench.camera), new BasketScreen(with), new LibraryScreen(with, sketch),
+                new PhotoScreen(with, bench.camera), new BasketScreen(with), new LibraryScreen(with, sketch, sketchScreen.tracing()),
                 new ShelfScreen(with, bench.reader),
                 compare, proof);
         Map<Stage, ClothTool> tools = new EnumMap<>(Stage.class);
@@ -629,8 +633,12 @@ public final class Shell extends StackPane {
     }
 
     private void remove() {
-        workbench.shown()
-                .ifPresent(project -> workbench.editStudio("Take " + project.name() + " off the cloth", s -> s.without(project.id())));
+        workbench.shown().ifPresent(project -> workbench.editStudio("Take " + project.name() + " off the cloth", s -> {
+            Studio without = s.without(project.id());
+            PaintPlan plan = show.plan();
+            return plan == null || !plan.project().id().equals(project.id()) ? without // what its passes took stays out of the jars
+                    : without.withShelf(TakenOut.from(s.shelf(), new TakenOut(plan, s.diary()).byPaint()));
+        }));
     }
 
     private void newStone() {

@@ -23,6 +23,8 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleObjectProperty;
+import javafx.beans.value.ChangeListener;
+import javafx.beans.value.ObservableValue;
 import javafx.collections.MapChangeListener;
 import mosspebble.app.control.TextSize;
 import mosspebble.app.model.PlanWorker;
@@ -34,6 +36,7 @@ import mosspebble.core.plan.DoneSteps;
 import mosspebble.core.plan.InTime;
 import mosspebble.core.plan.ManyStones;
 import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.SittingPage;
 import mosspebble.core.plan.Step;
 import mosspebble.core.project.Diary;
 import mosspebble.core.project.Project;
@@ -103,6 +106,9 @@ public final class SittingModel {
     private Duration usual = Duration.ZERO;
     private boolean withoutSolver;
     private Object askedFrom;
+    private boolean wanted;
+    private Shown paged;
+    private Optional<List<SittingPage>> pages = Optional.empty();
     private final Map<String, Known> dries = new HashMap<>();
     private Diary dryFrom;
     private Room dryIn;
@@ -122,7 +128,30 @@ public final class SittingModel {
 
     /** A timetable nobody looks at is not searched for. */
     private boolean active() {
-        return workbench.stageProperty().get() == Finding.Stage.SITTING;
+        return workbench.stageProperty().get() == Finding.Stage.SITTING || wanted;
+    }
+
+    /** Has it searched for although the stage is another, until one leaves that: its pages are looked at. */
+    public void planElsewhere() {
+        wanted = true;
+        ask();
+        workbench.stageProperty().addListener(new ChangeListener<>() {
+            @Override
+            public void changed(ObservableValue<? extends Finding.Stage> o, Finding.Stage a, Finding.Stage b) {
+                wanted = false;
+                workbench.stageProperty().removeListener(this);
+            }
+        });
+    }
+
+    /** A page for each sitting; empty while none is planned. */
+    public Optional<List<SittingPage>> pages() {
+        Shown now = shown.get();
+        if (now != paged) {
+            paged = now;
+            pages = now.table() == null ? Optional.empty() : Optional.of(SittingPage.of(now.table(), now.plans()));
+        }
+        return pages;
     }
 
     /** Brings it up to date when one comes to the stage; from then on it follows until one leaves. */

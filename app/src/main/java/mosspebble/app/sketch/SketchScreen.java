@@ -26,6 +26,10 @@ public final class SketchScreen extends Screen {
         this.tool = new SketchTool(with.workbench(), with.results(), model, with.worker());
     }
 
+    public TracingModel tracing() {
+        return tracing;
+    }
+
     public SketchModel model() {
         return model;
     }

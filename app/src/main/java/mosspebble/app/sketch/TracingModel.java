@@ -8,7 +8,10 @@ import mosspebble.app.model.Workbench;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
 import mosspebble.core.project.Tracing;
+import mosspebble.core.sketch.OwnFile;
 import mosspebble.core.units.Numbers;
+import mosspebble.files.FileTrouble;
+import mosspebble.files.OwnFiles;
 
 /** The tracing paper: takes a thing or all of a face from one stone and lays it on another, fitted as it was to its own. */
 public final class TracingModel {
@@ -48,6 +51,26 @@ public final class TracingModel {
         }
         tracing.set(taken.get());
         workbench.tell("Traced, with its colours. Take up another stone and lay it on there.");
+    }
+
+    /** Takes up a tracing that was kept and lays it on the stone on the cloth. */
+    public void layOn(OwnFile kept) {
+        try {
+            tracing.set(OwnFiles.tracing(kept));
+            layOn();
+        } catch (FileTrouble e) {
+            workbench.tell(e.getMessage());
+        }
+    }
+
+    /** Keeps what is on the paper under a name, for good. */
+    void keep(String name) {
+        Tracing paper = tracing.get();
+        if (name.isBlank()) {
+            workbench.tell("A tracing is kept by a name. Type one.");
+        } else if (paper != null && workbench.editStudio("Keep a tracing", s -> s.plus(OwnFiles.kept(paper, name, s)))) {
+            workbench.tell("\"" + name.strip() + "\" is kept with the studio. It lies in the library, under Your tracings.");
+        }
     }
 
     /** Puts the paper away. */

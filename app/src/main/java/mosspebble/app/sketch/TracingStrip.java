@@ -3,6 +3,7 @@ package mosspebble.app.sketch;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -25,12 +26,21 @@ final class TracingStrip extends VBox {
         Button all = Panel.button("tracing-all", "all of it", "Traces everything on the face of this stone (Ctrl Shift C)",
                 model::traceAll);
         Button away = Panel.button("tracing-away", "put away", "Puts the tracing paper away", model::putAway);
+        TextField name = new TextField();
+        name.setId("tracing-name");
+        name.setPromptText("name of the tracing");
+        name.setAccessibleText("Name under which the tracing is kept");
+        HBox.setHgrow(name, Priority.ALWAYS);
+        Runnable keep = () -> model.keep(name.getText());
+        name.setOnAction(e -> keep.run());
+        HBox named = new HBox(4, name, Panel.button("tracing-keep", "keep it", "Keeps the tracing with the studio, in the library", keep));
         HBox row = new HBox(4, lay, all, away);
         row.setAlignment(Pos.CENTER_LEFT);
-        getChildren().addAll(what, row);
+        getChildren().addAll(what, row, named);
         Runnable show = () -> {
             Tracing paper = model.tracingProperty().get();
             Panel.present(this, paper != null);
+            name.setText(paper == null ? "" : paper.name());
             what.setText(paper == null ? "" : "On tracing paper: " + things(paper.things()) + " from " + paper.name());
         };
         model.tracingProperty().addListener((o, before, now) -> show.run());

@@ -4,19 +4,19 @@ import java.time.Duration;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import mosspebble.core.colour.Paint;
-import mosspebble.core.colour.Pot;
 import mosspebble.core.colour.Shelf;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.PlanFigures;
 import mosspebble.core.plan.Step;
+import mosspebble.core.plan.TakenOut;
 import mosspebble.core.project.Diary;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
 import mosspebble.core.stone.FoundStone;
-import mosspebble.core.supplies.PaintUse;
-import mosspebble.core.units.Millilitres;
 
 /** Writes the page of a stone that is finished, from its plan and from what was done at the table. */
 public final class Finished {
@@ -58,18 +58,14 @@ public final class Finished {
                 List.of());
     }
 
-    /** The shelf once a stone is painted: what it took is out of the pots, none below empty. */
-    public static Shelf used(Shelf shelf, PaintPlan plan) {
-        Shelf left = shelf;
-        for (PaintUse use : plan.supplies()) {
-            Optional<Paint> paint = shelf.find(use.paint());
-            if (paint.isPresent()) {
-                Pot pot = paint.get().pot();
-                double rest = Math.max(0, pot.left().value() - use.needed().value());
-                left = left.with(paint.get().withPot(new Pot(new Millilitres(rest), pot.full(), pot.price())));
-            }
-        }
-        return left;
+    /**
+     * The shelf once a stone is painted: what it took is out of the pots, none below empty. What passes took that were ticked off at the
+     * table is out of them by {@link TakenOut} as long as the stone stands in the tray, and not taken a second time.
+     */
+    public static Shelf used(Shelf shelf, PaintPlan plan, Diary diary) {
+        Map<String, Double> rest = new TreeMap<>();
+        new TakenOut(plan, diary).stillNeeded().forEach(use -> rest.put(use.paint(), use.needed().value()));
+        return TakenOut.from(shelf, rest);
     }
 
     private static double minutes(Duration time) {

@@ -101,7 +101,7 @@ public record Studio(List<Project> projects, List<FoundStone> basket, List<OwnFi
             throw new IllegalArgumentException("two stones in the studio have the same id");
         }
         if (own.size() > OwnFile.MOST || own.stream().map(OwnFile::id).distinct().count() < own.size()) {
-            throw new IllegalArgumentException("A studio keeps " + OwnFile.MOST + " motifs and faces of one's own, each once.");
+            throw new IllegalArgumentException("A studio keeps " + OwnFile.MOST + " motifs, faces and tracings of one's own, each once.");
         }
         if (basket.size() > MOST_FOUND) {
             throw new IllegalArgumentException("The basket holds " + MOST_FOUND + " stones; take some out first.");

@@ -3,15 +3,15 @@ package mosspebble.core.sketch;
 import java.util.Objects;
 
 /**
- * A motif or a face of the painter's own, kept whole.
+ * A motif, a face or a tracing of the painter's own, kept whole.
  *
  * @param id as subjects name it: {@code own-} and letters, digits, dashes
- * @param content the SVG text of a motif, or the font file in Base64
+ * @param content the SVG text of a motif, the font file in Base64, or the tracing as JSON
  */
 public record OwnFile(Kind kind, String id, String title, String content) {
 
     /** What it is. */
-    public enum Kind { MOTIF, FACE }
+    public enum Kind { MOTIF, FACE, TRACING }
 
     /** Most files of one's own in a studio. */
     public static final int MOST = 60;
@@ -26,7 +26,7 @@ public record OwnFile(Kind kind, String id, String title, String content) {
             throw new IllegalArgumentException("the id of a file of one's own is own- and small letters, digits and dashes, was " + id);
         }
         if (title.isBlank() || title.length() > 80) {
-            throw new IllegalArgumentException("A motif or face needs a name of 1 to 80 letters.");
+            throw new IllegalArgumentException("A motif, a face or a tracing needs a name of 1 to 80 letters.");
         }
         if (content.length() > LONGEST) {
             throw new IllegalArgumentException("The file is too large to be kept.");
