@@ -5,6 +5,7 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
@@ -48,6 +49,7 @@ import mosspebble.files.Paper;
 import mosspebble.files.PlanJson;
 import mosspebble.files.Sheets;
 import mosspebble.files.SittingSheets;
+import mosspebble.files.StudioFolder;
 import mosspebble.files.StudioStore;
 import mosspebble.files.TimetableFiles;
 import mosspebble.instruments.CpSatSolver;
@@ -62,7 +64,7 @@ import picocli.CommandLine;
 /** The command line: the studio by default, {@code demo}, {@code export}, {@code check}. */
 @Command(name = "pebble", description = "Moss Pebble plans painted stones.", mixinStandardHelpOptions = true,
         versionProvider = Main.Versions.class, subcommands = {
-            Main.Demo.class, Main.Export.class, Main.Check.class, Main.Sittings.class})
+            Main.Demo.class, Main.Export.class, Main.Check.class, Main.Sittings.class, Main.Archive.class})
 public final class Main implements Callable<Integer> {
 
     /** The program's version. */
@@ -296,6 +298,52 @@ public final class Main implements Callable<Integer> {
         }
     }
 
+    /** A whole studio as open files. */
+    @Command(name = "archive", description = "writes a whole studio as open files, in a zip or a folder, or takes one in",
+            mixinStandardHelpOptions = true)
+    static final class Archive implements Callable<Integer> {
+        @Mixin
+        private Place place;
+
+        @Option(names = "--demo", description = "take the demo studio")
+        private boolean demo;
+
+        @Option(names = "--to", paramLabel = "ZIP|FOLDER", description = "where to write it; nothing may stand there but a zip")
+        private Path to;
+
+        @Option(names = "--take-in", paramLabel = "ZIP|FOLDER",
+                description = "takes one in from there, into the file of --studio, which must be new")
+        private Path from;
+
+        @Spec
+        private CommandSpec spec;
+
+        @Override
+        public Integer call() {
+            if ((to == null) == (from == null) || from != null && (place.studio == null || demo)) {
+                throw new CommandLine.ParameterException(spec.commandLine(),
+                        "Say where to write it with --to, or name one with --take-in and a new --studio.");
+            }
+            try {
+                if (from != null) {
+                    StudioFolder.TakenIn in = StudioFolder.read(from, place.studio);
+                    System.out.println(in.studio().projects().size() + " stones, " + in.pages() + " pages: " + in.file());
+                    return 0;
+                }
+                try (StudioStore store = store(place, demo)) {
+                    StudioFolder.write(store.studio(), store.book(), to, LocalDate.now(), (fraction, what) -> true);
+                }
+                System.out.println("Written: " + to);
+                return 0;
+            } catch (FileTrouble trouble) {
+                System.err.println(trouble.getMessage());
+                return 1;
+            } finally {
+                Journal.close();
+            }
+        }
+    }
+
     /** The findings of every stone. */
     @Command(name = "check", description = "prints the findings of every stone", mixinStandardHelpOptions = true)
     static final class Check implements Callable<Integer> {
@@ -402,18 +450,25 @@ public final class Main implements Callable<Integer> {
         void of(PaintPlan plan, StudioStore store) throws FileTrouble;
     }
 
-    private static int withPlans(Place place, boolean demo, Use use) {
+    /** Opens the studio that is meant, beside its log. */
+    private static StudioStore store(Place place, boolean demo) throws FileTrouble {
         if (place.studio != null && !demo && Files.notExists(place.studio)) {
-            System.err.println("There is no studio at " + place.studio.toAbsolutePath()
-                    + ". Name a file that is there, or leave --studio away for your own.");
-            return 1;
+            throw new FileTrouble(String.valueOf(place.studio.getFileName()),
+                    "There is no studio at " + place.studio.toAbsolutePath() + ".",
+                    "Name a file that is there, or leave --studio away for your own.");
         }
         Path file = Instead.of(place.file(demo));
         if (file.toAbsolutePath().getParent() != null) {
             Journal.beside(file.toAbsolutePath().getParent(), Version.TEXT);
         }
+        return StudioStore.open(file, demo ? () -> LanternWalk.studio(BuiltIn.repertoire()) : LanternWalk::newcomer,
+                demo ? () -> LanternWalk.book(BuiltIn.repertoire()) : List::of);
+    }
+
+    private static int withPlans(Place place, boolean demo, Use use) {
         Repertoire shipped = BuiltIn.repertoire();
-        try (StudioStore store = StudioStore.open(file, demo ? () -> LanternWalk.studio(shipped) : LanternWalk::newcomer)) {
+        try (StudioStore store = store(place, demo)) {
+            Path file = store.file();
             Studio studio = store.studio();
             Workshop workshop = new Workshop(new Palette(studio.shelf()), OwnFiles.with(shipped, studio.own()), studio.climate(),
                     studio.known());

@@ -18,6 +18,7 @@ import javafx.scene.control.Labeled;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
 import javafx.scene.robot.Robot;
 import javafx.stage.Stage;
 import mosspebble.app.model.Results;
@@ -138,9 +139,12 @@ final class Driver implements AutoCloseable {
         Node[] over = new Node[1];
         EventHandler<MouseEvent> witness = e -> over[0] = within((Node) e.getTarget(), node) ? null : (Node) e.getTarget();
         scene().addEventFilter(MouseEvent.MOUSE_PRESSED, witness);
-        robot.clickOn(node);
+        Bounds at = node.localToScreen(node.getBoundsInLocal());
+        now(() -> pointer().mouseMove(at.getCenterX(), at.getCenterY()));
+        now(() -> pointer().mousePress(MouseButton.PRIMARY));
+        now(() -> pointer().mouseRelease(MouseButton.PRIMARY));
         pressed++;
-        WaitForAsyncUtils.waitForFxEvents(1);
+        answered();
         scene().removeEventFilter(MouseEvent.MOUSE_PRESSED, witness);
         if (over[0] != null) {
             throw new AssertionError("what was pressed for " + query + " is " + over[0] + ", which lies over it");
@@ -159,12 +163,12 @@ final class Driver implements AutoCloseable {
         Node[] found = new Node[1];
         until(query + " to be in place", () -> {
             Node node = find(query);
-            robot.interact(() -> {
+            now(() -> {
                 laidOut();
                 reveal(node);
                 laidOut();
             });
-            WaitForAsyncUtils.waitForFxEvents(1);
+            answered();
             found[0] = node;
             return node.localToScreen(node.getBoundsInLocal()) != null;
         });
@@ -178,8 +182,11 @@ final class Driver implements AutoCloseable {
 
     /** Puts the pointer beside a place at once; the test robot would walk there pixel by pixel. */
     private void jump(Bounds place) {
-        robot.interact(() -> pointer().mouseMove(place.getCenterX() - 1, place.getCenterY() - 1));
+        now(() -> pointer().mouseMove(place.getCenterX() - 1, place.getCenterY() - 1));
     }
+
+    /** Events of a press come as tasks of their own, and so does what they put off. */
+    private static final int ROUNDS = 4;
 
     private static Robot pointer() {
         return new Robot();
@@ -200,12 +207,12 @@ final class Driver implements AutoCloseable {
 
     void type(String query, String words) {
         click(query);
-        robot.push(KeyCode.CONTROL, KeyCode.A);
-        robot.push(KeyCode.DELETE);
+        push(KeyCode.CONTROL, KeyCode.A);
+        push(KeyCode.DELETE);
         robot.write(words, 0);
-        robot.push(KeyCode.ENTER);
+        push(KeyCode.ENTER);
         pressed++;
-        WaitForAsyncUtils.waitForFxEvents(1);
+        answered();
     }
 
     /** Clicks and keys besides letters typed into a field: what was in a field is marked when it is entered. */
@@ -230,9 +237,32 @@ final class Driver implements AutoCloseable {
     }
 
     void keys(KeyCode... keys) {
-        robot.push(keys);
+        push(keys);
         pressed++;
-        WaitForAsyncUtils.waitForFxEvents(1);
+        answered();
+    }
+
+    /** Presses keys together and lets them go. */
+    private void push(KeyCode... keys) {
+        for (KeyCode key : keys) {
+            now(() -> pointer().keyPress(key));
+        }
+        for (int i = keys.length - 1; i >= 0; i--) {
+            KeyCode key = keys[i];
+            now(() -> pointer().keyRelease(key));
+        }
+    }
+
+    /** Does something on the interface thread and waits until it is done. The test robot sleeps after whatever it does. */
+    private static void now(Runnable work) {
+        WaitForAsyncUtils.waitFor(WaitForAsyncUtils.asyncFx(work));
+    }
+
+    /** Waits until the window has answered what was pressed, and what that asked for at once. */
+    private static void answered() {
+        for (int i = 0; i < ROUNDS; i++) {
+            now(() -> {});
+        }
     }
 
     void until(String what, Callable<Boolean> condition) {
@@ -247,7 +277,7 @@ final class Driver implements AutoCloseable {
         } catch (TimeoutException e) {
             throw new AssertionError("waited in vain for " + what, e);
         }
-        WaitForAsyncUtils.waitForFxEvents(1);
+        answered();
     }
 
     /** Waits until the plan of what is shown is there. */

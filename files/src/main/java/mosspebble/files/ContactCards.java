@@ -129,9 +129,10 @@ final class ContactCards {
         if (before.getWidth() != w || before.getHeight() != h) {
             return after; // another face
         }
-        int[] was = before.getRGB(0, 0, w, h, null, 0, w);
-        int[] is = after.getRGB(0, 0, w, h, null, 0, w);
-        int[] shown = new int[is.length];
+        int[] was = Pictures.pixels(before);
+        int[] is = Pictures.pixels(after);
+        BufferedImage image = new BufferedImage(w, h, after.getType());
+        int[] shown = Pictures.pixels(image);
         boolean any = false;
         for (int i = 0; i < is.length; i++) {
             boolean same = was[i] == is[i];
@@ -141,19 +142,16 @@ final class ContactCards {
         if (!any) {
             return after;
         }
-        BufferedImage image = new BufferedImage(w, h, BufferedImage.TYPE_INT_ARGB);
-        image.setRGB(0, 0, w, h, shown, 0, w);
         return image;
     }
 
+    /** Towards the paper, as far as the pixel covers it: premultiplied, white is the alpha itself. */
     private static int pale(int argb) {
-        int r = towardsPaper(argb >> 16 & 255);
-        int g = towardsPaper(argb >> 8 & 255);
-        int b = towardsPaper(argb & 255);
-        return argb & 0xFF000000 | r << 16 | g << 8 | b;
+        int a = argb >>> 24;
+        return a << 24 | towards(a, argb >> 16 & 255) << 16 | towards(a, argb >> 8 & 255) << 8 | towards(a, argb & 255);
     }
 
-    private static int towardsPaper(int value) {
-        return (int) Math.round(value + PALE * (255 - value));
+    private static int towards(int white, int value) {
+        return (int) (value + PALE * (white - value) + 0.5);
     }
 }

@@ -1,7 +1,9 @@
 package mosspebble.files;
 
 import java.awt.image.BufferedImage;
+import java.awt.image.DataBufferInt;
 import mosspebble.core.area.Grid;
+import mosspebble.core.picture.Care;
 import mosspebble.core.picture.EdgePicture;
 import mosspebble.core.picture.StonePicture;
 
@@ -12,12 +14,20 @@ final class Pictures {
 
     /** The stone after so many steps, on transparent ground. */
     static BufferedImage of(StonePicture picture, int steps, double lightFrom) {
+        return of(picture, new StonePicture.Shown(steps, 0, lightFrom, Care.FULL));
+    }
+
+    /** The same, lit with so much care. */
+    static BufferedImage of(StonePicture picture, StonePicture.Shown shown) {
         Grid grid = picture.terrain().grid();
-        int[] pixels = new int[grid.cells()];
-        picture.draw(steps, lightFrom, pixels);
         BufferedImage image = new BufferedImage(grid.columns(), grid.rows(), BufferedImage.TYPE_INT_ARGB_PRE);
-        image.setRGB(0, 0, grid.columns(), grid.rows(), straight(pixels), 0, grid.columns());
+        picture.draw(shown, () -> false, pixels(image));
         return image;
+    }
+
+    /** The pixels of an image of integers, as they lie in it. */
+    static int[] pixels(BufferedImage image) {
+        return ((DataBufferInt) image.getRaster().getDataBuffer()).getData();
     }
 
     /** The unrolled edge after so many steps. */
@@ -25,14 +35,6 @@ final class Pictures {
         BufferedImage image = new BufferedImage(picture.columns(), picture.rows(), BufferedImage.TYPE_INT_ARGB);
         image.setRGB(0, 0, picture.columns(), picture.rows(), picture.pixels(steps), 0, picture.columns());
         return image;
-    }
-
-    private static int[] straight(int[] premultiplied) {
-        int[] pixels = premultiplied.clone();
-        for (int i = 0; i < pixels.length; i++) {
-            pixels[i] = straight(pixels[i]);
-        }
-        return pixels;
     }
 
     /** A colour that is not multiplied by its alpha. */

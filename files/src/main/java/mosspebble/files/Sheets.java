@@ -12,6 +12,7 @@ import java.util.Optional;
 import mosspebble.core.area.Grid;
 import mosspebble.core.area.Shapes;
 import mosspebble.core.colour.Shelf;
+import mosspebble.core.picture.Care;
 import mosspebble.core.picture.EdgePicture;
 import mosspebble.core.picture.StonePicture;
 import mosspebble.core.picture.StoneTerrain;
@@ -84,8 +85,8 @@ public final class Sheets {
 
     /** How steps are laid out: a card for each with all that is said of it, or all of them small on a page or two. */
     public enum Cards {
-        WHOLE("cards", "A card for each step with its sentence, its puddles and the reason"),
-        CONTACT("all small", "Twenty steps on a page, what each changes lit"), NONE("no steps", "The guides alone");
+        WHOLE("large", "A card for each step with its sentence, its puddles and the reason"),
+        CONTACT("small", "Twenty steps on a page, what each changes lit"), NONE("none", "The guides alone");
 
         private final String label;
         private final String tooltip;
@@ -464,7 +465,7 @@ public final class Sheets {
         BufferedImage after(int steps);
     }
 
-    private StepPicture pictures(int pixels) {
+    private StepPicture pictures(int pixels, Care care) {
         Map<Side, StonePicture> pictures = new EnumMap<>(Side.class);
         for (PaintPlan face : faces()) {
             double reach = Math.max(face.survey().dome().outline().halfWidth(), face.survey().dome().outline().halfHeight());
@@ -476,8 +477,8 @@ public final class Sheets {
         return steps -> {
             Side side = plan.steps().get(Math.max(0, steps - 1)).side();
             return side == Side.EDGE ? Pictures.of(edge.orElseThrow(), steps)
-                    : Pictures.of(pictures.getOrDefault(side, pictures.values().iterator().next()), steps,
-                            plan.project().habits().light().from());
+                    : Pictures.of(pictures.getOrDefault(side, pictures.values().iterator().next()),
+                            new StonePicture.Shown(steps, 0, plan.project().habits().light().from(), care));
         };
     }
 
@@ -489,8 +490,18 @@ public final class Sheets {
         try {
             for (LayOutWords.Section section : LayOutWords.of(plan, shelf)) {
                 boolean headed = false;
+                boolean beside = false; // short ones stand two in a row
+                int columns = fits(section, room / 2) ? 2 : 1;
                 for (LayOutWords.Line line : section.lines()) {
                     float indent = (section.ticked() ? 6 : 0) + (line.swatch().isPresent() ? 6 : 0);
+                    if (beside) {
+                        y += 5.4f;
+                        mark(out, section.ticked(), line, MARGIN + room / 2, y);
+                        write(out, text, 10.5f, MARGIN + room / 2 + indent, y, line.words(), 0x22271F);
+                        y -= 5.4f;
+                        beside = false;
+                        continue;
+                    }
                     List<String> words = wrapped(line.words(), text, 10.5f, room - indent);
                     float needs = words.size() * 4.8f + (headed ? 0 : 9);
                     if (out == null || y - needs < MARGIN) {
@@ -507,7 +518,8 @@ public final class Sheets {
                         y -= 6;
                         headed = true;
                     }
-                    mark(out, section.ticked(), line, y);
+                    mark(out, section.ticked(), line, MARGIN, y);
+                    beside = columns == 2;
                     for (String each : words) {
                         write(out, text, 10.5f, MARGIN + indent, y, each, 0x22271F);
                         y -= 4.8f;
@@ -522,24 +534,33 @@ public final class Sheets {
         }
     }
 
+    private boolean fits(LayOutWords.Section section, float room) throws IOException {
+        for (LayOutWords.Line line : section.lines()) {
+            if (text.getStringWidth(printable(line.words(), text)) / 1000 * 10.5f > (room - 14) * PT) {
+                return false;
+            }
+        }
+        return section.ticked() && section.lines().size() > 3;
+    }
+
     /** A box to tick and the colour, before a line. */
-    private void mark(PDPageContentStream out, boolean ticked, LayOutWords.Line line, float y) throws IOException {
+    private void mark(PDPageContentStream out, boolean ticked, LayOutWords.Line line, float x, float y) throws IOException {
         out.setLineWidth(0.3f * PT);
         colour(out, 0x5A6057, true);
         if (ticked) {
-            out.addRect(MARGIN * PT, (y - 0.5f) * PT, 3.6f * PT, 3.6f * PT);
+            out.addRect(x * PT, (y - 0.5f) * PT, 3.6f * PT, 3.6f * PT);
             out.stroke();
         }
         if (line.swatch().isPresent()) {
             colour(out, line.swatch().get().rgb(), false);
-            out.addRect((MARGIN + 6) * PT, (y - 0.5f) * PT, 3.6f * PT, 3.6f * PT);
+            out.addRect((x + 6) * PT, (y - 0.5f) * PT, 3.6f * PT, 3.6f * PT);
             out.fillAndStroke();
         }
     }
 
     /** All steps small, twenty on a page. */
     private boolean contact(Progress progress) throws IOException {
-        StepPicture pictures = pictures(SMALL_PIXELS);
+        StepPicture pictures = pictures(SMALL_PIXELS, Care.QUICK);
         ContactCards cards = new ContactCards(document, plan, text, display);
         int steps = plan.steps().size();
         int most = ContactCards.ACROSS * ContactCards.DOWN;
@@ -572,7 +593,7 @@ public final class Sheets {
     }
 
     private boolean cards(Progress progress) throws IOException {
-        StepPicture pictures = pictures(CARD_PIXELS);
+        StepPicture pictures = pictures(CARD_PIXELS, Care.FULL);
         float room = (float) paper.heightMm() - 2 * MARGIN - HEAD;
         List<Card> all = new ArrayList<>();
         for (int i = 0; i < plan.steps().size(); i++) {

@@ -9,6 +9,7 @@ import java.lang.reflect.Proxy;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -88,13 +89,18 @@ class SheetBookTest {
             int wide = (int) Math.round(10 * paper.widthMm());
             int[] pixels = book.picture(0, wide);
             assertThat(pixels).hasSize(wide * book.high(wide));
-            int longest = 0;
+            List<Double> bars = new ArrayList<>();
             int run = 0;
             for (int i = 0; i < pixels.length; i++) {
-                run = (pixels[i] & 0xFF) < 128 && i % wide > 0 ? run + 1 : 0;
-                longest = Math.max(longest, run);
+                boolean dark = (pixels[i] & 0xFF) < 128 && i % wide > 0;
+                if (!dark && run > 600) {
+                    bars.add(run / 10.0);
+                }
+                run = dark ? run + 1 : 0;
             }
-            assertThat(longest / 10.0).as("the bar on %s", paper).isCloseTo(100, within(0.5));
+            assertThat(bars).as("100 mm on %s", paper).anySatisfy(mm -> assertThat(mm).isCloseTo(100, within(0.5)));
+            assertThat(bars).as("4 inches of 25.4 mm").anySatisfy(mm -> assertThat(mm).isCloseTo(101.6, within(0.5)));
+            assertThat(bars).as("and no other").allSatisfy(mm -> assertThat(mm).isBetween(99.4, 102.2));
         }
         assertThatThrownBy(() -> book(Paper.A4).picture(0, 5_000)).isInstanceOf(IllegalArgumentException.class);
     }
@@ -136,7 +142,7 @@ class SheetBookTest {
 
     @Test
     void aMirroredGuideIsTheGuideWithLeftAndRightExchanged() throws Exception {
-        SheetBook book = Sheets.book(OWL, Paper.A4, LengthUnit.MM, new Sheets.Layout(Sheets.Cards.CONTACT, true, false), (f, what) -> true)
+        SheetBook book = Sheets.book(OWL, Paper.A4, LengthUnit.MM, new Sheets.Layout(Sheets.Cards.NONE, true, false), (f, what) -> true)
                 .orElseThrow();
         assertThat(book.titles().subList(0, 2)).containsExactly("Guide at true size", "Guide mirrored, to rub off or trace from behind");
         int wide = 840; // 4 pixels a mm; the middle of the page is the middle of the stone
@@ -162,7 +168,7 @@ class SheetBookTest {
 
     @Test
     void aTemplateStandsAfterTheGuidesWithItsBridgesToldAndNoneWhereTheDesignIsTheStone() throws Exception {
-        Sheets.Layout with = new Sheets.Layout(Sheets.Cards.CONTACT, false, true);
+        Sheets.Layout with = new Sheets.Layout(Sheets.Cards.NONE, false, true);
         SheetBook book = Sheets.book(plan("lettering"), Paper.A4, LengthUnit.MM, with, (f, what) -> true).orElseThrow();
         assertThat(book.titles()).contains("Template to cut out");
         Path file = folder.resolve("template.pdf");

@@ -74,7 +74,8 @@ class SheetsTest {
             assertThat(lines.widest).as("outline 74 mm wide").isCloseTo(74, within(0.1));
             assertThat(lines.highest).as("and 96 mm high").isCloseTo(96, within(0.1));
             assertThat(document.getDocumentCatalog().getViewerPreferences().getPrintScaling()).isEqualTo("None");
-            assertThat(new PDFTextStripper().getText(document)).contains("Owl keeping a lamp").contains("This bar is 100 mm")
+            assertThat(new PDFTextStripper().getText(document)).contains("Owl keeping a lamp")
+                    .contains("The upper bar is 100 mm, the lower 4 inches")
                     .contains("Wash and dry the stone").contains("Seal");
         }
     }

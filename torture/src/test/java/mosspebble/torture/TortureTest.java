@@ -10,7 +10,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 class TortureTest {
 
     @ParameterizedTest
-    @CsvSource({"FILES, 1", "KILLS, 1", "DISK, 2", "FUZZ, 50", "WINDOW, 1", "LONG, 40"})
+    @CsvSource({"FILES, 1", "KILLS, 1", "DISK, 2", "FUZZ, 25", "WINDOW, 1", "LONG, 20"})
     void nothingIsLostLeftHalfOrUnclear(Torture.Kind kind, int runs) throws Exception {
         Tally tally = Torture.run(kind, 20261125, runs, 1);
 

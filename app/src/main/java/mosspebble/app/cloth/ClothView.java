@@ -8,6 +8,7 @@ import java.util.Optional;
 import javafx.beans.value.ObservableValue;
 import javafx.geometry.Point2D;
 import javafx.scene.AccessibleRole;
+import javafx.scene.Scene;
 import javafx.scene.CacheHint;
 import javafx.scene.Cursor;
 import javafx.scene.canvas.Canvas;
@@ -25,6 +26,7 @@ import javafx.scene.shape.StrokeLineCap;
 import javafx.scene.text.TextAlignment;
 import javafx.scene.transform.Affine;
 import javafx.stage.Screen;
+import javafx.stage.Window;
 import mosspebble.app.control.TextSize;
 import mosspebble.app.control.Token;
 import mosspebble.app.control.Token.Theme;
@@ -97,12 +99,15 @@ public final class ClothView extends Region {
 
     private Optional<Coordinate> pinned = Optional.empty();
 
+    private ObservableValue<Number> screenScale;
+
     public ClothView(Workbench workbench, Results show, SliceLine slice, Map<Stage, ClothTool> tools) {
         this.workbench = workbench;
         this.show = show;
         this.slice = slice;
         this.tools = new EnumMap<>(tools);
         setId("cloth");
+        followScreen();
         getStyleClass().add("cloth");
         setFocusTraversable(true);
         setAccessibleRole(AccessibleRole.IMAGE_VIEW);
@@ -196,6 +201,12 @@ public final class ClothView extends Region {
         }
     }
 
+    /** On another screen, with other pixels, it is drawn for those. */
+    private void followScreen() {
+        screenScale = sceneProperty().flatMap(Scene::windowProperty).flatMap(Window::renderScaleXProperty);
+        screenScale.addListener((o, a, b) -> requestLayout());
+    }
+
     // --- layout
 
     @Override
@@ -217,7 +228,7 @@ public final class ClothView extends Region {
             double room = Math.min((w - 2 * HEM - 84) / (2 * outline.halfWidth()), (h - 2 * HEM - 66) / (2 * outline.halfHeight()));
             fit = Math.max(0.3, Math.min(9, Math.floor(room * 20) / 20));
             scale = fit * near.times();
-            double output = getScene() == null || getScene().getWindow() == null ? 1 : getScene().getWindow().getOutputScaleX();
+            double output = getScene() == null || getScene().getWindow() == null ? 1 : getScene().getWindow().getRenderScaleX();
             output = Math.min(output, Math.sqrt(MOST_PIXELS / (w * h)));
             if (!workbench.isDrafting()) {
                 show.pixelsPerMmProperty().set(fit * output);

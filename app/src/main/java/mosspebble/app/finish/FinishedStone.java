@@ -91,7 +91,7 @@ final class FinishedStone extends VBox {
         double halfWide = plan.survey().dome().outline().halfWidth();
         double halfHigh = plan.survey().dome().outline().halfHeight();
         double scale = Math.min((wide - 16) / Math.max(2 * halfWide + 8, BAR_MM), HIGH / (2 * halfHigh + 8));
-        double output = getScene() == null || getScene().getWindow() == null ? 1 : getScene().getWindow().getOutputScaleX();
+        double output = getScene() == null || getScene().getWindow() == null ? 1 : getScene().getWindow().getRenderScaleX();
         bar.setMinWidth(BAR_MM * scale);
         bar.setMaxWidth(BAR_MM * scale);
         StoneFacts facts = plan.survey().facts();

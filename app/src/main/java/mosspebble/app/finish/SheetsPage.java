@@ -35,6 +35,7 @@ final class SheetsPage extends PageView {
     private final Panel panel;
     private final FinishModel model;
     private final Choice<FinishModel.Pages> what;
+    private final Choice<Sheets.Cards> steps;
     private final VBox ofStone = new VBox(12);
     private final VBox ofLabel = new VBox(12);
     private final Label untriedWords = Panel.quiet("");
@@ -55,6 +56,7 @@ final class SheetsPage extends PageView {
             cards.option("cards-" + each.name().toLowerCase(Locale.ROOT), each.label(), each, each.tooltip());
         }
         cards.show(model.cardsProperty().get());
+        steps = cards;
         what = new Choice<>("On the table", p -> model.pagesProperty().set(p));
         for (FinishModel.Pages each : FinishModel.Pages.values()) {
             what.option("pages-" + each.name().toLowerCase(Locale.ROOT), each.label(), each, each.tooltip());
@@ -86,8 +88,8 @@ final class SheetsPage extends PageView {
         untried = new VBox(6, untriedWords, Panel.button("export-tests", "Test sheet (PDF)", "A field for each to try it under the sealer",
                 this::testSheet));
         untried.setId("untried");
-        ofStone.getChildren().addAll(cards, more);
-        getChildren().addAll(what, papers, ofStone, ofLabel, out, untried, care, cautions);
+        ofStone.getChildren().addAll(more);
+        getChildren().addAll(what, new HBox(14, papers, steps), ofStone, ofLabel, out, untried, care, cautions);
         model.pagesProperty().addListener((o, a, b) -> refresh());
     }
 
@@ -106,6 +108,7 @@ final class SheetsPage extends PageView {
         boolean stone = pages == FinishModel.Pages.STONE;
         what.show(pages);
         Panel.present(ofStone, stone);
+        Panel.present(steps, stone);
         Panel.present(ofLabel, pages == FinishModel.Pages.LABEL);
         Panel.present(care, stone);
         Panel.present(cautions, stone);

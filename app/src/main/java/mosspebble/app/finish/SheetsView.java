@@ -147,7 +147,7 @@ final class SheetsView extends BorderPane {
     }
 
     private double output() {
-        return getScene() == null || getScene().getWindow() == null ? 1 : getScene().getWindow().getOutputScaleX();
+        return getScene() == null || getScene().getWindow() == null ? 1 : getScene().getWindow().getRenderScaleX();
     }
 
     /** The page in hand as large as there is room. */

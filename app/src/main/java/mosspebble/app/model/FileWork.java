@@ -77,6 +77,16 @@ public final class FileWork {
         });
     }
 
+    /** Says how far it is; from the work itself. */
+    public void at(String words) {
+        Object mine = newest;
+        answers.execute(() -> {
+            if (mine != null && newest == mine) {
+                at.set(words);
+            }
+        });
+    }
+
     private void answer(Object mine, Runnable told) {
         answers.execute(() -> {
             if (newest == mine) {

@@ -117,6 +117,7 @@ public final class Shell extends StackPane {
     private final List<Action> actions = new ArrayList<>();
     private final MendModel mend;
     private final MoreLikeIt more;
+    private final WholeStudio whole;
     private final SittingModel sitting;
     private final FinishModel finish;
     private final StoneModel stone;
@@ -194,6 +195,7 @@ public final class Shell extends StackPane {
         SliceLine line = new SliceLine();
         Surroundings with = new Surroundings(workbench, show, worker, files, navigator, this::toCloth, bench.clock);
         this.more = new MoreLikeIt(workbench);
+        this.whole = new WholeStudio(workbench, files, house.book(), bench.clock, () -> getScene().getWindow());
         this.sitting = new SittingModel(workbench, show, worker, bench.solver, bench.clock);
         this.finish = new FinishModel(workbench, show, worker);
         finish.inTurn(sitting::inTurn);
@@ -529,6 +531,7 @@ public final class Shell extends StackPane {
                 "flash"));
         actions.add(Action.of("Take in a stone from a file", this::takeIn).also("open", "import", "friend", "load"));
         actions.add(Action.of("Save a copy of the studio", this::saveCopy).also("backup"));
+        actions.addAll(whole.actions());
         actions.add(Action.of("Show the log", this::showLog).also("trouble", "error"));
         actions.add(
                 Action.of("About Moss Pebble", () -> openAbout(AboutView.Page.KEPT)).also("version", "licence", "where", "folder", "news"));

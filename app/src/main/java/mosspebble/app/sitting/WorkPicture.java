@@ -116,7 +116,7 @@ final class WorkPicture extends StackPane {
 
     /** The screen's own pixels to one of the window's. */
     private double output() {
-        return getScene() == null || getScene().getWindow() == null ? 1 : getScene().getWindow().getOutputScaleX();
+        return getScene() == null || getScene().getWindow() == null ? 1 : getScene().getWindow().getRenderScaleX();
     }
 
     private void draw() {

@@ -60,8 +60,8 @@ public final class LayOutWords {
     private static String mixed(Puddle puddle, Shelf shelf) {
         List<String> drops = puddle.amounts().shares().stream().map(s -> drops(s, shelf)).toList();
         List<String> steps = puddle.steps().stream().map(i -> String.valueOf(i + 1)).toList();
-        return (puddle.from().isPresent() ? "Some of " + shelf.words(puddle.from().get()) + " and " : "") + Words.list(drops) + ", for step"
-                + (steps.size() == 1 ? " " : "s ") + Words.list(steps);
+        String first = puddle.from().map(from -> "some of " + shelf.words(from) + " and ").orElse("");
+        return Words.upper(first + Words.list(drops)) + ", for step" + (steps.size() == 1 ? " " : "s ") + Words.list(steps);
     }
 
     private static String drops(Amounts.Share share, Shelf shelf) {

@@ -7,6 +7,12 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import mosspebble.core.words.LayOutWords;
+import mosspebble.core.words.FindingWords;
+import mosspebble.core.project.Diary;
+import mosspebble.core.book.Finished;
+import java.util.Locale;
+import java.time.Instant;
 import java.util.Optional;
 import java.util.TreeMap;
 import mosspebble.core.Paints;
@@ -160,5 +166,117 @@ class SuppliesTest {
         assertThat(words.size()).as("yellow takes several coats").isGreaterThan(1);
         assertThat(words.get(0)).startsWith("Mix it, ").contains("keep it damp");
         assertThat(words.get(1)).startsWith("Take it from the puddle of step ").endsWith("kept damp.");
+    }
+
+    // --- passes that are done
+
+    private static Diary.Deed deed(PaintPlan plan, int step, int part) {
+        Instant at = Instant.parse("2026-11-27T19:00:00Z").plusSeconds(60L * step);
+        return new Diary.Deed(plan.project().id(), plan.names().get(step), part, at, at.plusSeconds(40), false);
+    }
+
+    private static double sum(Map<String, Double> taken) {
+        return taken.values().stream().mapToDouble(Double::doubleValue).sum();
+    }
+
+    @Test
+    void eachPassThatIsDoneTakesItsShareAndAllOfThemTheWhole() {
+        PaintPlan plan = plan(new Mix(List.of(new Mix.Part("blue", 2), new Mix.Part("white", 1))), SMALL, Paints.shelf());
+        Diary diary = Diary.USUAL;
+        assertThat(new TakenOut(plan, diary).byPaint()).isEmpty();
+        assertThat(new TakenOut(plan, diary).stillNeeded()).isEqualTo(plan.supplies());
+        double before = 0;
+        for (int step = 0; step < plan.steps().size(); step++) {
+            for (int part = 0; part < ManyStones.parts(plan.steps().get(step)); part++) {
+                diary = diary.plus(deed(plan, step, part));
+                double now = sum(new TakenOut(plan, diary).byPaint());
+                boolean paints = !plan.steps().get(step).layers().isEmpty();
+                assertThat(now > before + 1e-9).as("%s, part %d", StepWords.title(plan.steps().get(step)), part).isEqualTo(paints);
+                before = now;
+            }
+        }
+        Map<String, Double> all = new TakenOut(plan, diary).byPaint();
+        plan.supplies().forEach(u -> assertThat(all.get(u.paint())).as(u.paint()).isCloseTo(u.needed().value(), within(1e-9)));
+        assertThat(new TakenOut(plan, diary).stillNeeded()).allSatisfy(u -> assertThat(u.needed().value()).isCloseTo(0, within(1e-9)));
+    }
+
+    @Test
+    void whatIsTakenAndWhatIsStillNeededAreTheWholeAndASpoiledPassCountsAgain() {
+        PaintPlan plan = plan(Mix.of("blue"), Mix.of("red"), Paints.shelf());
+        int first = 0;
+        while (plan.steps().get(first).layers().isEmpty()) {
+            first++;
+        }
+        Diary done = Diary.USUAL.plus(deed(plan, first, 0));
+        Map<String, Double> taken = new TakenOut(plan, done).byPaint();
+        for (PaintUse still : new TakenOut(plan, done).stillNeeded()) {
+            assertThat(still.needed().value() + taken.getOrDefault(still.paint(), 0.0)).isCloseTo(needed(plan, still.paint()),
+                    within(1e-9));
+        }
+        Diary.Deed last = done.last().orElseThrow();
+        Diary spoiled = done.plus(new Diary.Deed(last.stone(), last.step(), last.part(), last.to(), last.to(), true));
+        assertThat(new TakenOut(plan, spoiled).byPaint()).as("it is to be done, and paid, again").isEmpty();
+    }
+
+    @Test
+    void thePotsGiveWhatWasTakenAndNoneGoesBelowEmpty() {
+        Shelf shelf = Paints.shelf();
+        double blue = shelf.find("blue").orElseThrow().left().value();
+        Shelf left = TakenOut.from(shelf, Map.of("blue", 1.5, "red", 1e6, "nowhere", 3.0));
+        assertThat(left.find("blue").orElseThrow().left().value()).isCloseTo(blue - 1.5, within(1e-9));
+        assertThat(left.find("red").orElseThrow().left().value()).isZero();
+        assertThat(left.find("white")).isEqualTo(shelf.find("white"));
+        assertThat(left.paints()).hasSameSizeAs(shelf.paints());
+    }
+
+    @Test
+    void aStoneInTheBookTakesOnlyWhatItsTickedPassesDidNot() {
+        PaintPlan plan = plan(Mix.of("blue"), Mix.of("red"), Paints.shelf());
+        Diary all = Diary.USUAL;
+        for (int step = 0; step < plan.steps().size(); step++) {
+            for (int part = 0; part < ManyStones.parts(plan.steps().get(step)); part++) {
+                all = all.plus(deed(plan, step, part));
+            }
+        }
+        double blue = Paints.shelf().find("blue").orElseThrow().left().value();
+        assertThat(Finished.used(Paints.shelf(), plan, Diary.USUAL).find("blue").orElseThrow().left().value())
+                .isCloseTo(blue - needed(plan, "blue"), within(1e-9));
+        assertThat(Finished.used(Paints.shelf(), plan, all).find("blue").orElseThrow().left().value()).isCloseTo(blue, within(1e-9));
+    }
+
+    // --- what is laid out
+
+    private static List<String> lines(List<LayOutWords.Section> sections, String heading) {
+        return sections.stream().filter(s -> s.heading().equals(heading)).flatMap(s -> s.lines().stream()).map(LayOutWords.Line::words)
+                .toList();
+    }
+
+    @Test
+    void everythingThatIsUsedIsLaidOutOnceWithItsAmount() {
+        PaintPlan plan = plan(Mix.of("blue"), SMALL, Paints.shelf());
+        List<LayOutWords.Section> sections = LayOutWords.of(plan, Paints.shelf());
+        assertThat(sections).extracting(LayOutWords.Section::heading).startsWith("Paints and pens", "To mix, in drops", "Tools")
+                .endsWith("Take care").doesNotHaveDuplicates();
+        List<String> paints = new ArrayList<>(lines(sections, "Paints and pens"));
+        paints.addAll(lines(sections, "To seal it"));
+        for (PaintUse use : plan.supplies()) {
+            String name = Paints.shelf().find(use.paint()).orElseThrow().name();
+            assertThat(paints).filteredOn(l -> l.toLowerCase(Locale.ROOT).matches(name.toLowerCase(Locale.ROOT) + "[:,].*")).as(name).hasSize(1);
+        }
+        assertThat(lines(sections, "To mix, in drops").get(0))
+                .startsWith("Three drops of red and one drop of white, for step ");
+        List<String> tools = lines(sections, "Tools");
+        assertThat(tools).doesNotHaveDuplicates();
+        plan.steps().stream().filter(s -> !(s instanceof Step.Seal)).map(StepWords::tool).forEach(
+                tool -> assertThat(tools).anyMatch(t -> t.equalsIgnoreCase(tool.replaceAll(",.*", ""))));
+        assertThat(lines(sections, "Still open")).hasSameSizeAs(plan.findings().stream().map(FindingWords::sentence).distinct().toList());
+    }
+
+    @Test
+    void whatDoesNotReachIsSaidWhereItIsLaidOut() {
+        Paint red = Paints.shelf().find("red").orElseThrow();
+        Shelf scarce = Paints.shelf().with(red.withPot(new Pot(new Millilitres(0.05), new Millilitres(0), 0)));
+        assertThat(lines(LayOutWords.of(plan(Mix.of("blue"), SMALL, scarce), scarce), "Paints and pens"))
+                .filteredOn(l -> l.startsWith("Red")).singleElement().asString().isEqualTo("Red: 0.1 ml missing");
     }
 }
