@@ -64,6 +64,26 @@ class AgainStageTest {
     }
 
     @Test
+    void aTracingIsKeptInTheLibraryAndLaidOnFromThere() throws Exception {
+        try (Driver app = new Driver(folder.resolve("s.pebble"), "owl", "snail")) {
+            app.settled();
+            app.click("#stage-sketch");
+            app.keys(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.C);
+            app.until("the paper", () -> app.present("#tracing-keep"));
+            app.type("#tracing-name", "Night owl");
+            app.until("kept", () -> app.text("#notice").contains("Night owl"));
+            app.click("#tray-snail");
+            app.settled();
+            int before = app.plan().project().sketch().orElseThrow().items().size();
+            app.keys(KeyCode.A);
+            app.until("the library", () -> app.present("#subject-own-tracing-1"));
+            app.click("#subject-own-tracing-1");
+            app.until("it lies on the snail's stone",
+                    () -> app.plan() != null && app.plan().project().sketch().orElseThrow().items().size() > before);
+        }
+    }
+
+    @Test
     void aTwinIsLaidInTheWayOfTheFirst() throws Exception {
         try (Driver app = open()) {
             Project before = app.plan().project();

@@ -106,7 +106,7 @@ public final class FinishModel {
     final Exports exports;
     private final ObjectProperty<Pages> pages = new SimpleObjectProperty<>(Pages.STONE);
     private final ObjectProperty<LabelSheet.Size> labelSize = new SimpleObjectProperty<>(LabelSheet.Size.LARGE);
-    private final BooleanProperty pageFull = new SimpleBooleanProperty();
+    private final BooleanProperty pageFull = new SimpleBooleanProperty(true);
     private final ReadOnlyStringWrapper without = new ReadOnlyStringWrapper("");
     private Supplier<Optional<List<SittingPage>>> sittings = Optional::empty;
     private Function<Item, String> title = item -> "";

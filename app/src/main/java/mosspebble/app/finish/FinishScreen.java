@@ -62,6 +62,12 @@ public final class FinishScreen extends Screen {
         List<Action> all = new ArrayList<>();
         all.add(Action.of("Print guide and step cards", on(Matter.SHEETS, "print")).also("paper", "printer"));
         all.add(Action.of("Write guide and step cards (PDF)", on(Matter.SHEETS, "export-sheets")).also("print", "paper", "export"));
+        for (FinishModel.Pages pages : FinishModel.Pages.values()) {
+            all.add(Action.of("On the table: " + pages.label(), here(() -> {
+                model.matterProperty().set(Matter.SHEETS);
+                model.pagesProperty().set(pages);
+            })).also("print", "paper", "sheets"));
+        }
         all.add(Action.of("Write a test sheet for pens under the sealer (PDF)", on(Matter.SHEETS, "export-tests")).also("smear", "test"));
         all.add(Action.of("Write a picture of the stone (PNG)", on(Matter.PICTURE, "export-picture")).also("image", "photo", "export"));
         all.add(Action.of("Write the painting in six moments (PNG)", on(Matter.PICTURE, "export-steps")).also("strip", "steps", "export"));

@@ -21,7 +21,6 @@ import mosspebble.core.plan.Untested;
 import mosspebble.core.project.Studio;
 import mosspebble.core.units.LengthUnit;
 import mosspebble.core.words.CareWords;
-import mosspebble.core.words.SealWords;
 import mosspebble.files.FileTrouble;
 import mosspebble.files.LabelSheet;
 import mosspebble.files.Paper;
@@ -35,13 +34,14 @@ final class SheetsPage extends PageView {
     private final Panel panel;
     private final FinishModel model;
     private final Choice<FinishModel.Pages> what;
+    /** Room for three short words in a row. */
+    private static final double THREE_SHORT = 172;
+
     private final Choice<Sheets.Cards> steps;
     private final VBox ofStone = new VBox(12);
     private final VBox ofLabel = new VBox(12);
     private final Label untriedWords = Panel.quiet("");
     private final VBox untried;
-    private final VBox cautions = new VBox(5);
-    private final Label care = Panel.heading("Take care");
 
     SheetsPage(Panel panel, FinishModel model) {
         this.panel = panel;
@@ -57,6 +57,7 @@ final class SheetsPage extends PageView {
         }
         cards.show(model.cardsProperty().get());
         steps = cards;
+        steps.setMinWidth(THREE_SHORT);
         what = new Choice<>("On the table", p -> model.pagesProperty().set(p));
         for (FinishModel.Pages each : FinishModel.Pages.values()) {
             what.option("pages-" + each.name().toLowerCase(Locale.ROOT), each.label(), each, each.tooltip());
@@ -89,7 +90,7 @@ final class SheetsPage extends PageView {
                 this::testSheet));
         untried.setId("untried");
         ofStone.getChildren().addAll(more);
-        getChildren().addAll(what, new HBox(14, papers, steps), ofStone, ofLabel, out, untried, care, cautions);
+        getChildren().addAll(what, new HBox(14, papers, steps), ofStone, ofLabel, out, untried);
         model.pagesProperty().addListener((o, a, b) -> refresh());
     }
 
@@ -110,8 +111,6 @@ final class SheetsPage extends PageView {
         Panel.present(ofStone, stone);
         Panel.present(steps, stone);
         Panel.present(ofLabel, pages == FinishModel.Pages.LABEL);
-        Panel.present(care, stone);
-        Panel.present(cautions, stone);
         Panel.present(untried, false);
         if (panel.project().isEmpty() || !stone) {
             return;
@@ -119,7 +118,6 @@ final class SheetsPage extends PageView {
         List<Untested.Pair> pairs = model.untested();
         Panel.present(untried, !pairs.isEmpty());
         untriedWords.setText(CareWords.untried(pairs));
-        cautions.getChildren().setAll(SealWords.cautions(model.advice()).stream().map(Panel::quiet).toList());
     }
 
     /** Writes what lies on the table; guide and step cards are made anew of what is kept now. */

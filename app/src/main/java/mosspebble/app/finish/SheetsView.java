@@ -35,6 +35,7 @@ final class SheetsView extends BorderPane {
     private static final double STRIP = 122;
     private static final double THUMB = 62;
     private static final double LEAST_THUMB = 30;
+    private static final double ROUND_THUMB = 20;
     private static final double BEHIND = 9;
 
     private final FinishModel model;
@@ -75,6 +76,7 @@ final class SheetsView extends BorderPane {
         setTop(title);
         setCenter(table);
         strip.setAlignment(Pos.CENTER_LEFT);
+        strip.setMinWidth(0);
         strip.setMinHeight(STRIP);
         strip.setPrefHeight(STRIP);
         setBottom(strip);
@@ -202,11 +204,13 @@ final class SheetsView extends BorderPane {
         if (known == null) {
             return;
         }
-        int count = known.titles().size();
-        double room = strip.getWidth() / count - 20;
+        int most = (int) Math.max(1, strip.getWidth() / (LEAST_THUMB + ROUND_THUMB));
+        int count = Math.min(known.titles().size(), most); // of many, those about the one in hand
+        int first = Math.max(0, Math.min(known.titles().size() - count, number - count / 2));
+        double room = strip.getWidth() / count - ROUND_THUMB;
         double wide = Math.max(LEAST_THUMB, Math.min(THUMB, room));
         ToggleGroup group = new ToggleGroup();
-        for (int i = 0; i < count; i++) {
+        for (int i = first; i < first + count; i++) {
             int to = i;
             double high = wide * known.paper().heightMm() / known.paper().widthMm();
             StackPane picture = new StackPane(sheet(wide, high));

@@ -32,7 +32,10 @@ final class TracingStrip extends VBox {
         name.setAccessibleText("Name under which the tracing is kept");
         HBox.setHgrow(name, Priority.ALWAYS);
         Runnable keep = () -> model.keep(name.getText());
-        name.setOnAction(e -> keep.run());
+        name.setOnAction(e -> {
+            keep.run();
+            lay.requestFocus(); // letters are keys again
+        });
         HBox named = new HBox(4, name, Panel.button("tracing-keep", "keep it", "Keeps the tracing with the studio, in the library", keep));
         HBox row = new HBox(4, lay, all, away);
         row.setAlignment(Pos.CENTER_LEFT);

@@ -4,6 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Month;
 import java.util.List;
+import mosspebble.core.plan.SittingPage;
+import java.util.Arrays;
+import java.util.ArrayList;
+import java.time.Instant;
 import java.util.Map;
 import java.util.Optional;
 import mosspebble.app.finish.FinishModel.Matter;
@@ -85,6 +89,40 @@ class FinishModelTest {
                     && model.bookProperty().get() != null);
             assertThat(model.bookProperty().get().titles()).hasSize(pages);
         });
+    }
+
+    @Test
+    void labelsAndSittingsLieOnTheTableAsTheStonesSheetsDo() throws Exception {
+        with(List.of("snail"), desk -> {
+            SittingPage page = new SittingPage(Instant.parse("2026-11-27T19:00:00Z"), Instant.parse("2026-11-27T20:00:00Z"), List.of(),
+                    List.of(), List.of());
+            List<List<SittingPage>> planned = new ArrayList<>();
+            model.sittings(() -> planned.stream().findFirst(), () -> {});
+            workbench.stageProperty().set(Finding.Stage.FINISH);
+            model.pageFullProperty().set(false);
+            model.pagesProperty().set(FinishModel.Pages.LABEL);
+            answers.until(() -> model.bookProperty().get() != null);
+            assertThat(model.bookProperty().get().titles()).containsExactly("Labels to cut out");
+            SheetBook one = model.bookProperty().get();
+            assertThat(model.ending()).isEqualTo("-label.pdf");
+            model.pageFullProperty().set(true);
+            answers.until(() -> model.bookProperty().get() != null);
+            assertThat(ink(model.bookProperty().get())).as("a page full of them").isGreaterThan(6 * ink(one));
+
+            model.pagesProperty().set(FinishModel.Pages.SITTINGS);
+            assertThat(model.bookProperty().get()).isNull();
+            assertThat(model.withoutProperty().get()).contains("No sitting is planned");
+            planned.add(List.of(page, page));
+            model.sittingsChanged();
+            answers.until(() -> model.bookProperty().get() != null);
+            assertThat(model.withoutProperty().get()).isEmpty();
+            assertThat(model.bookProperty().get().titles()).hasSize(2);
+        });
+    }
+
+    /** Pixels of the first page that are not white. */
+    private static long ink(SheetBook book) throws Exception {
+        return Arrays.stream(book.picture(0, 420)).filter(p -> (p & 0xFF) < 200).count();
     }
 
     @Test

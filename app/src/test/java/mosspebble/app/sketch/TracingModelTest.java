@@ -9,6 +9,7 @@ import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
+import mosspebble.core.sketch.OwnFile;
 import mosspebble.core.sketch.Sketch;
 import mosspebble.files.BuiltIn;
 import mosspebble.files.LanternWalk;
@@ -87,6 +88,32 @@ class TracingModelTest {
             assertThat(model.tracingProperty().get()).isNull();
             model.layOn();
             assertThat(workbench.noticeProperty().get()).startsWith("Nothing is on the tracing paper yet.");
+        });
+    }
+
+    @Test
+    void aTracingIsKeptByNameAndLaidOnFromThereAndUndoTakesItBack() throws Exception {
+        with(desk -> {
+            workbench.choose("owl");
+            model.keep("Nothing traced yet");
+            assertThat(workbench.studio().own()).isEmpty();
+            model.traceAll();
+            model.keep("  ");
+            assertThat(workbench.noticeProperty().get()).contains("kept by a name");
+            model.keep("Owl with a lamp");
+            OwnFile kept = workbench.studio().own().get(0);
+            assertThat(kept.title()).isEqualTo("Owl with a lamp");
+            model.putAway();
+            workbench.choose("snail");
+            model.layOn(kept);
+            answers.until(() -> things().size() > 1);
+            assertThat(model.tracingProperty().get().name()).as("and lies on the paper again").isEqualTo("Owl keeping a lamp");
+            workbench.undo();
+            assertThat(things()).hasSize(1);
+            workbench.undo();
+            assertThat(workbench.studio().own()).isEmpty();
+            model.layOn(new OwnFile(OwnFile.Kind.TRACING, "own-tracing-7", "Torn", "{"));
+            assertThat(workbench.noticeProperty().get()).contains("Torn").contains("not whole");
         });
     }
 }

@@ -13,9 +13,9 @@ import mosspebble.core.supplies.PaintUse;
 import mosspebble.core.units.Millilitres;
 
 /**
- * What passes that are done have taken out of the jars. The whole stone takes what its plan says, rests of puddles included; each pass takes
- * the share of a paint that lies in it, by area, coats and parts of the mix, so that all passes together take the whole. The pots of the
- * shelf stay as they were counted until a stone leaves the tray: what is in them now is what was counted less this.
+ * What passes that are done have taken out of the jars. The whole stone takes what its plan says, rests of puddles included; each pass
+ * takes the share of a paint that lies in it, by area, coats and parts of the mix, so that all passes together take the whole. The pots
+ * of the shelf stay as they were counted until a stone leaves the tray: what is in them now is what was counted less this.
  */
 public final class TakenOut {
 

@@ -261,7 +261,8 @@ class SuppliesTest {
         paints.addAll(lines(sections, "To seal it"));
         for (PaintUse use : plan.supplies()) {
             String name = Paints.shelf().find(use.paint()).orElseThrow().name();
-            assertThat(paints).filteredOn(l -> l.toLowerCase(Locale.ROOT).matches(name.toLowerCase(Locale.ROOT) + "[:,].*")).as(name).hasSize(1);
+            assertThat(paints).filteredOn(l -> l.toLowerCase(Locale.ROOT).matches(name.toLowerCase(Locale.ROOT) + "[:,].*")).as(name)
+                    .hasSize(1);
         }
         assertThat(lines(sections, "To mix, in drops").get(0))
                 .startsWith("Three drops of red and one drop of white, for step ");
