@@ -20,6 +20,8 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import javafx.geometry.Dimension2D;
 import mosspebble.core.area.Remembered;
+import mosspebble.core.book.Answers;
+import mosspebble.core.care.Lessons;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.colour.Shelf;
 import mosspebble.core.drying.Climate;
@@ -33,6 +35,7 @@ import mosspebble.core.project.Room;
 import mosspebble.core.project.Studio;
 import mosspebble.core.project.Workshop;
 import mosspebble.core.rules.Plans;
+import mosspebble.core.rules.Taught;
 import mosspebble.core.sketch.Repertoire;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.timetable.Timetable;
@@ -476,11 +479,12 @@ public final class Main implements Callable<Integer> {
                 System.out.println("The studio has no stones yet: " + file);
             }
             int troubled = 0;
+            Lessons lessons = Answers.lessons(store.book().book().pages());
             for (Project project : studio.projects()) {
                 PaintPlan plan;
                 try {
-                    plan = Plans.plan(project, Survey.of(project.stone()), workshop, new Remembered(),
-                            error -> Journal.trouble("planning a thing of a sketch", error));
+                    plan = Taught.by(Plans.plan(project, Survey.of(project.stone()), workshop, new Remembered(),
+                            error -> Journal.trouble("planning a thing of a sketch", error)), lessons, studio.shelf());
                 } catch (RuntimeException e) {
                     Journal.trouble("planning a stone", e);
                     System.err.println(project.name() + " cannot be worked out as it is now, so nothing of it is written.");

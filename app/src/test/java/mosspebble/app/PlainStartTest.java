@@ -11,6 +11,8 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import mosspebble.core.finding.Finding;
+import mosspebble.files.LanternWalk;
+import mosspebble.files.StudioStore;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import picocli.CommandLine;
@@ -91,5 +93,37 @@ class PlainStartTest {
             assertThat(said.toString(StandardCharsets.UTF_8)).contains("There is no studio at " + wrong).contains("Name a file");
         }
         assertThat(wrong.getParent()).doesNotExist();
+    }
+
+    @Test
+    void aStudioIsArchivedAndTakenInByTheCommandLine(@TempDir Path folder) throws Exception {
+        Path studio = folder.resolve("mine.pebble");
+        StudioStore.open(studio, LanternWalk::newcomer).close();
+        PrintStream usual = System.out;
+        ByteArrayOutputStream said = new ByteArrayOutputStream();
+        System.setOut(new PrintStream(said, true, StandardCharsets.UTF_8));
+        try {
+            assertThat(Main.commandLine().execute("archive", "--studio", studio.toString(), "--to", folder.resolve("all.zip").toString()))
+                    .isZero();
+            assertThat(Main.commandLine().execute("archive", "--take-in", folder.resolve("all.zip").toString(), "--studio",
+                    folder.resolve("other.pebble").toString())).isZero();
+        } finally {
+            System.setOut(usual);
+        }
+        assertThat(said.toString(StandardCharsets.UTF_8)).contains("Written: ").contains("0 stones, 0 pages");
+        try (StudioStore store = StudioStore.open(folder.resolve("other.pebble"), () -> null)) {
+            assertThat(store.studio()).isEqualTo(LanternWalk.newcomer());
+        }
+        PrintStream errors = System.err;
+        ByteArrayOutputStream wrong = new ByteArrayOutputStream();
+        System.setErr(new PrintStream(wrong, true, StandardCharsets.UTF_8));
+        try {
+            assertThat(Main.commandLine().execute("archive")).isEqualTo(2);
+            assertThat(Main.commandLine().execute("archive", "--take-in", folder.resolve("all.zip").toString(), "--studio",
+                    studio.toString())).as("it stands there already").isEqualTo(1);
+        } finally {
+            System.setErr(errors);
+        }
+        assertThat(wrong.toString(StandardCharsets.UTF_8)).contains("--to").contains("Choose a name that is free");
     }
 }

@@ -175,6 +175,8 @@ class SittingStageTest {
             later(app, clock, Duration.ofMinutes(6));
             app.until("now it is", () -> app.text("#work-done").equals("Done"));
             work(app, clock, 2);
+            assertThat(app.show().takenOut()).as("what is ticked off is out of the jars").isNotEmpty()
+                    .allSatisfy((paint, ml) -> assertThat(ml).isPositive());
             int done = diary(app).deeds().size();
             String title = app.text("#work-title");
             app.keys(KeyCode.B);

@@ -35,6 +35,7 @@ import mosspebble.core.book.Answers;
 import mosspebble.core.book.Book;
 import mosspebble.core.book.Finished;
 import mosspebble.core.book.Page;
+import mosspebble.core.care.Lessons;
 import mosspebble.core.care.SmearTest;
 import mosspebble.core.colour.Lamp;
 import mosspebble.core.picture.Care;
@@ -104,6 +105,7 @@ public final class BookModel {
     private final ObjectProperty<Question> question = new SimpleObjectProperty<>(Question.LASTS);
     private final BooleanProperty outdoors = new SimpleBooleanProperty(true);
     private final ObjectProperty<Answers.Rock> rock = new SimpleObjectProperty<>(Answers.Rock.ANY);
+    private Lessons taught = Lessons.NOTHING;
     private boolean asked;
     private Runnable whenRead = () -> {};
 
@@ -122,6 +124,13 @@ public final class BookModel {
         this.title = title;
         this.disk = disk;
         this.answers = answers;
+        book.addListener((o, before, now) -> {
+            Lessons learnt = now == null ? Lessons.NOTHING : Answers.lessons(now.pages());
+            if (!learnt.equals(taught)) {
+                taught = learnt;
+                show.taught(learnt);
+            }
+        });
     }
 
     /** The book; null until it is read. */

@@ -18,6 +18,7 @@ import java.util.function.Function;
 import java.util.function.Supplier;
 import mosspebble.core.area.Grid;
 import mosspebble.core.area.Remembered;
+import mosspebble.core.care.Lessons;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.colour.Shelf;
 import mosspebble.core.colour.Lamp;
@@ -30,6 +31,7 @@ import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
 import mosspebble.core.project.Workshop;
 import mosspebble.core.rules.Plans;
+import mosspebble.core.rules.Taught;
 import mosspebble.core.sketch.OwnFile;
 import mosspebble.core.sketch.Repertoire;
 import mosspebble.core.stone.Stone;
@@ -77,21 +79,23 @@ public class PlanWorker implements AutoCloseable {
     private record RepertoireKey(Repertoire shipped, List<OwnFile> own) {}
 
     /** All that a plan is made from. */
+    private record TaughtKey(Same plan, Lessons lessons) {}
+
     private record PlanKey(Project project, Workshop workshop) {}
 
     /** All that a picture is made from. */
-    private record PictureKey(Same plan, Grid grid, StoneState look, Lamp lamp) {}
+    private record PictureKey(Same schedule, Same face, Grid grid, StoneState look, Lamp lamp) {}
 
-    /** A plan told by being that very one. */
-    private record Same(PaintPlan plan) {
+    /** Something told by being that very one. */
+    private record Same(Object it) {
         @Override
         public boolean equals(Object other) {
-            return other instanceof Same same && same.plan == plan;
+            return other instanceof Same same && same.it == it;
         }
 
         @Override
         public int hashCode() {
-            return System.identityHashCode(plan);
+            return System.identityHashCode(it);
         }
     }
 
@@ -100,6 +104,7 @@ public class PlanWorker implements AutoCloseable {
     private static final SoftMemory<RepertoireKey, Repertoire> KNOWN_REPERTOIRES = new SoftMemory<>(REMEMBERED);
     private static final SoftMemory<Stone, Survey> KNOWN_SURVEYS = new SoftMemory<>(PLANS);
     private static final SoftMemory<PlanKey, PaintPlan> KNOWN_PLANS = new SoftMemory<>(PLANS);
+    private static final SoftMemory<TaughtKey, PaintPlan> KNOWN_TAUGHT = new SoftMemory<>(PLANS);
     private static final SoftMemory<PictureKey, StonePicture> KNOWN_PICTURES = new SoftMemory<>(PICTURES);
     private static final SoftMemory<Results.Moment, Results.Lit> KNOWN_LIT = new SoftMemory<>(LIT);
 
@@ -116,6 +121,7 @@ public class PlanWorker implements AutoCloseable {
         }
     }
 
+    private volatile Lessons lessons = Lessons.NOTHING;
     private final ExecutorService worker = new ThreadPoolExecutor(1, 1, 0, TimeUnit.SECONDS, new PriorityBlockingQueue<>(), task -> {
         Thread thread = new Thread(task, "plan-desk");
         thread.setDaemon(true);
@@ -268,10 +274,18 @@ public class PlanWorker implements AutoCloseable {
     /** The plan of a project; only on the worker. */
     public PaintPlan plan(Project project, Studio studio) {
         Workshop workshop = new Workshop(palette(studio.shelf()), repertoire(studio), studio.climate(), studio.known());
-        return KNOWN_PLANS.of(new PlanKey(project, workshop),
+        PaintPlan plan = KNOWN_PLANS.of(new PlanKey(project, workshop),
                 () -> Plans.plan(project, survey(project.stone()), workshop,
                         remembered.computeIfAbsent(project.id(), id -> new Remembered()),
                         error -> Journal.trouble("planning a thing of a sketch", error)));
+        Lessons taught = lessons;
+        return taught == Lessons.NOTHING ? plan
+                : KNOWN_TAUGHT.of(new TaughtKey(new Same(plan), taught), () -> Taught.by(plan, taught, studio.shelf()));
+    }
+
+    /** What the painter's book teaches from now on; plans that were made already are said it when they are asked for again. */
+    public void teach(Lessons learnt) {
+        lessons = learnt;
     }
 
     /** The picture of a plan at so many pixels per mm; only on the worker. */
@@ -287,7 +301,7 @@ public class PlanWorker implements AutoCloseable {
 
     /** The picture of a plan on a grid, such as a part of the stone looked at closely; only on the worker. */
     public StonePicture picture(PaintPlan plan, Grid grid, StoneState look, Lamp lamp) {
-        return KNOWN_PICTURES.of(new PictureKey(new Same(plan), grid, look, lamp),
+        return KNOWN_PICTURES.of(new PictureKey(new Same(plan.schedule()), new Same(plan.up()), grid, look, lamp),
                 () -> StonePicture.of(plan, terrain(plan.survey(), grid), look, lamp));
     }
 

@@ -26,6 +26,7 @@ import mosspebble.core.picture.Care;
 import mosspebble.core.picture.EdgePicture;
 import mosspebble.core.picture.SeenPicture;
 import mosspebble.core.picture.StonePicture;
+import mosspebble.core.care.Lessons;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.TakenOut;
 import mosspebble.core.project.Diary;
@@ -344,6 +345,14 @@ public final class Results {
         Grid part = close.get();
         desk.ask(pictureLine, d -> d.picture(now, part == null ? PlanWorker.whole(now, scale) : part, look, lamp), picture::set,
                 error -> picture.set(null));
+    }
+
+    /** Asks for all plans again, since the painter's book teaches something else; what it says nothing to stays as it is. */
+    public void taught(Lessons lessons) {
+        desk.teach(lessons);
+        thumbsFrom = null;
+        askPlan();
+        askThumbs();
     }
 
     private void askThumbs() {

@@ -5,8 +5,10 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.TreeMap;
 import java.util.function.Predicate;
+import mosspebble.core.care.Lessons;
 import mosspebble.core.care.SealAdvice;
 
 /** What the pages of the book answer, taken together. Counts are counts: three stones are three stones. */
@@ -110,6 +112,36 @@ public final class Answers {
                 .filter(b -> !b.failed.isEmpty()).sorted(Comparator.comparing((Behaved b) -> -(double) b.failed.size() / b.stones)
                         .thenComparing(Behaved::name))
                 .toList();
+    }
+
+    /** Fewer are chance. */
+    private static final int FEWEST_WORN = 2;
+    private static final int FEWEST_TIMED = 3;
+    /** Less than this share like new after a year is said. */
+    private static final double LASTS = 0.6;
+    /** So large a share of the stones on which a product failed is said. */
+    private static final double FAILS = 0.25;
+    /** So many times as long as planned is said. */
+    private static final double SLOWER = 1.25;
+
+    /** What all pages together teach for stones to come. */
+    public static Lessons lessons(List<Page> pages) {
+        List<Lessons.Worn> worn = new ArrayList<>();
+        for (boolean outdoors : new boolean[] {true, false}) {
+            for (Sealed sealed : sealers(pages, p -> p.gone().outdoors() == outdoors && p.gone().place() != Page.Gone.Place.HERE)) {
+                Lasting lasting = sealed.lasting;
+                if (!sealed.sealer.isEmpty() && lasting.worn() >= FEWEST_WORN && lasting.still(12) < LASTS && lasting.median().isPresent()) {
+                    worn.add(new Lessons.Worn(sealed.sealer, outdoors, lasting.worn(), lasting.spans().size(),
+                            lasting.median().getAsDouble()));
+                }
+            }
+        }
+        List<Lessons.Failed> failed = failures(pages).stream()
+                .filter(b -> b.failed.size() >= FEWEST_WORN && b.failed.size() >= FAILS * b.stones)
+                .map(b -> new Lessons.Failed(b.product, b.name, b.failed.size(), b.stones)).toList();
+        Optional<Middle> times = asPlanned(pages).filter(m -> m.count >= FEWEST_TIMED && m.median >= SLOWER);
+        return new Lessons(worn, failed, times.map(m -> OptionalDouble.of(m.median)).orElse(OptionalDouble.empty()),
+                times.map(Middle::count).orElse(0));
     }
 
     /** A stone that was sold. @param gain price less what was used */

@@ -164,6 +164,8 @@ public final class FindingWords {
                             + line(f) + ", which no pen on the shelf draws; it is drawn by contrast.";
             case VANISHES -> Words.upper(PartWords.the(f.text("part"))) + " " + Seen.apart(f.number("contrast"))
                     + " what is behind it and would vanish.";
+            case PRODUCT_FAILED -> "Your book: " + f.text("paint") + " smeared, bled or lifted on " + Words.number(f.count("worn")) + " of "
+                    + Words.number(f.count("stones")) + " stones. Try it on a piece of this rock first.";
             case MUD -> "Where the colours of " + name(f, "what") + " run together they go to mud (" + f.text("colour") + ", "
                     + Math.round(100 * f.number("lost"))
                     + " % of the colour lost). Put a pale or a neighbouring colour between them, or let one dry and glaze.";
@@ -218,6 +220,11 @@ public final class FindingWords {
                     ? "Outdoors an unsealed picture does not last: seal it with " + f.count("coats") + " coats."
                     : "There is no varnish on the shelf, and outdoors the stone must be sealed with " + f.count("coats") + " coats.";
             case UNTESTED -> "Not tried yet under " + f.text("above") + ": " + f.text("below") + ". A test sheet for it lies in Finish.";
+            case SEALER_WORE -> "Your book: " + (f.is("outdoors") ? "outdoors " : "indoors ") + f.text("sealer") + " was worn on "
+                    + Words.number(f.count("worn")) + " of " + Words.number(f.count("stones")) + " stones, half of them within "
+                    + BookWords.months(f.number("months")) + ". Finish, Seal, shows what lasted longer.";
+            case TOOK_LONGER -> "Your book: stones took you " + Numbers.text(f.number("times"), 1) + " times as long as planned, from "
+                    + Words.number(f.count("stones")) + " that were timed. Leave room for it.";
             case OTHER_SEALER -> "The shelf has no " + f.choice("wanted", Habits.Seal.class).name().toLowerCase(Locale.ROOT) + " sealer; "
                     + f.text("sealer") + " is planned instead.";
             default -> throw new IllegalArgumentException("no words for " + finding.code());

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.time.LocalDate;
 import java.util.List;
+import mosspebble.core.care.Lessons;
 import mosspebble.core.care.SealAdvice;
 import mosspebble.core.stone.RockKind;
 import mosspebble.core.stone.Skin;
@@ -95,5 +96,32 @@ class AnswersTest {
             assertThat(Answers.Rock.POROUS.fits(page)).as(rock.label()).isEqualTo(SealAdvice.of(
                     Stone.cobble().withSkin(Skin.of(rock, Texture.SMOOTH, Srgb.ofHex("#888888"))), true).why().porous());
         }
+    }
+
+    @Test
+    void oneStoneTeachesNothingAndTwoOfThreeDo() {
+        Page dull = sealed("a", "wax", 90, Page.Look.State.DULL);
+        assertThat(Answers.lessons(List.of())).isEqualTo(Lessons.NOTHING);
+        assertThat(Answers.lessons(List.of(dull, sealed("b", "wax", 400, Page.Look.State.LIKE_NEW))).worn()).as("one").isEmpty();
+        List<Page> two = List.of(dull, sealed("b", "wax", 400, Page.Look.State.LIKE_NEW), sealed("c", "wax", 120, Page.Look.State.FLAKING),
+                sealed("d", "resin", 700, Page.Look.State.DULL), sealed("e", "resin", 800, Page.Look.State.DULL));
+        assertThat(Answers.lessons(two).worn()).as("resin lasted for more than a year").singleElement().satisfies(w -> {
+            assertThat(w.sealer()).isEqualTo("wax");
+            assertThat(w.outdoors()).isTrue();
+            assertThat(List.of(w.worn(), w.stones())).containsExactly(2, 3);
+            assertThat(w.months()).as("the second of three").isCloseTo(120 / Lasting.MONTH, within(1e-9));
+        });
+    }
+
+    @Test
+    void whatFailedTwiceAndWhatTookLongerThreeTimesIsTaught() {
+        Page.Event smear = new Page.Event(Pages.MAY, Page.Event.Kind.SMEARED, "pen-black", "");
+        List<Page> pages = List.of(Pages.page("a").plus(smear), Pages.page("b").plus(smear), Pages.page("c"));
+        assertThat(Answers.lessons(pages).failed()).containsExactly(new Lessons.Failed("pen-black", "black pen", 2, 3));
+        assertThat(Answers.lessons(pages).slower()).as("120 minutes for 100 are as planned").isEmpty();
+        List<Page> slow = List.of(sized("a", 1, 140), sized("b", 1, 150), sized("c", 1, 100));
+        assertThat(Answers.lessons(slow).slower()).hasValue(1.4);
+        assertThat(Answers.lessons(slow).timed()).isEqualTo(3);
+        assertThat(Answers.lessons(slow.subList(0, 2)).slower()).as("two are too few").isEmpty();
     }
 }

@@ -14,6 +14,10 @@ import mosspebble.core.book.Finished;
 import java.util.Locale;
 import java.time.Instant;
 import java.util.Optional;
+import mosspebble.core.rules.Taught;
+import mosspebble.core.finding.Finding;
+import mosspebble.core.care.Lessons;
+import java.util.OptionalDouble;
 import java.util.TreeMap;
 import mosspebble.core.Paints;
 import mosspebble.core.area.Remembered;
@@ -279,5 +283,30 @@ class SuppliesTest {
         Shelf scarce = Paints.shelf().with(red.withPot(new Pot(new Millilitres(0.05), new Millilitres(0), 0)));
         assertThat(lines(LayOutWords.of(plan(Mix.of("blue"), SMALL, scarce), scarce), "Paints and pens"))
                 .filteredOn(l -> l.startsWith("Red")).singleElement().asString().isEqualTo("Red: 0.1 ml missing");
+    }
+
+    // --- what the book teaches
+
+    @Test
+    void theBookSpeaksOnlyToPlansThatUseWhatItSpeaksOf() {
+        Shelf shelf = Paints.shelf();
+        PaintPlan plan = plan(Mix.of("blue"), SMALL, shelf);
+        String seal = plan.steps().stream().filter(s -> s instanceof Step.Seal).findFirst().flatMap(Step::mix)
+                .flatMap(m -> shelf.find(m.parts().get(0).paint())).orElseThrow().name();
+        boolean out = plan.project().habits().outdoors();
+        Lessons.Worn worn = new Lessons.Worn(seal, out, 2, 3, 7);
+        Lessons all = new Lessons(List.of(worn), List.of(new Lessons.Failed("red", "red", 2, 4)), OptionalDouble.of(1.4), 3);
+        assertThat(Taught.by(plan, Lessons.NOTHING, shelf)).isSameAs(plan);
+        PaintPlan taught = Taught.by(plan, all, shelf);
+        assertThat(taught.findings()).extracting(Finding::code).contains(Code.SEALER_WORE, Code.PRODUCT_FAILED, Code.TOOK_LONGER);
+        assertThat(taught.findings()).extracting(Finding::weight).isSorted();
+        assertThat(taught.steps()).isSameAs(plan.steps());
+        assertThat(taught.findings()).filteredOn(f -> f.code() == Code.SEALER_WORE).singleElement()
+                .satisfies(f -> assertThat(FindingWords.sentence(f)).contains(seal + " was worn on two of three stones",
+                        out ? "outdoors" : "indoors", "within 7 months"));
+
+        Lessons elsewhere = new Lessons(List.of(new Lessons.Worn(seal, !out, 2, 3, 7), new Lessons.Worn("another", out, 2, 3, 7)),
+                List.of(new Lessons.Failed("violet", "violet", 2, 4)), OptionalDouble.empty(), 0);
+        assertThat(Taught.by(plan, elsewhere, shelf)).isSameAs(plan);
     }
 }

@@ -60,6 +60,7 @@ class WordsTest {
             .and("contrast", 5.0).and("medium", PaintKind.Use.GELS).and("way", BlendKind.POWDERED).and("gem", "red stone")
             .and("holdsMm", 2.5)
             .and("lacks", true).and("before", Skin.Before.PAINT_KEPT)
+            .and("worn", 3).and("stones", 5).and("months", 9.2).and("times", 1.4).and("outdoors", true)
             .and("what", WING).and("colour", "grey brown").and("lost", 0.6)
             .and("first", WING).and("then", WING).and("because", PaintOrder.Because.LIES_ON).and("under", WING).and("never", false)
             .and("step", STEP).and("um", 300.0).and("limitUm", 260.0).and("glassy", true).and("rim", false)
