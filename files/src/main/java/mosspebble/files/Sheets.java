@@ -59,6 +59,8 @@ public final class Sheets {
     private static final float FOOT = 24;
     private static final float INCH = 25.4f;
     private static final int INCHES = 4;
+    /** Half a mark where pages are joined, mm. */
+    private static final float JOIN = 4;
     /** Above the outline, where the mark of its top stands, mm. */
     private static final double MARK = 1.5;
 
@@ -338,10 +340,51 @@ public final class Sheets {
                     out.clip();
                     drawing.on(out, middleX, middleY);
                     out.restoreGraphicsState();
+                    joins(out, new Tile(column, row, columns, rows), (float) room, (float) high);
                     bar(out, legend);
                 }
             }
         }
+    }
+
+    /** One of several pages that are laid together. */
+    private record Tile(int column, int row, int columns, int rows) {}
+
+    /** Half a diamond with a letter at each side that is joined: laid together rightly, the halves make whole ones. */
+    private void joins(PDPageContentStream out, Tile tile, float room, float high) throws IOException {
+        float low = MARGIN + FOOT;
+        out.setLineWidth(0.2f * PT);
+        colour(out, 0x5A6057, true);
+        for (int at = 1; at <= 3; at += 2) {
+            float y = low + high * at / 4;
+            float x = MARGIN + room * at / 4;
+            int page = tile.row * tile.columns + tile.column;
+            if (tile.column < tile.columns - 1) {
+                half(out, MARGIN + room, y, -JOIN, 0, join(page, at, "ab"));
+            }
+            if (tile.column > 0) {
+                half(out, MARGIN, y, JOIN, 0, join(page - 1, at, "ab"));
+            }
+            if (tile.row < tile.rows - 1) {
+                half(out, x, low, 0, JOIN, join(page, at, "cd"));
+            }
+            if (tile.row > 0) {
+                half(out, x, low + high, 0, -JOIN, join(page - tile.columns, at, "cd"));
+            }
+        }
+    }
+
+    /** The name of a join by the page left of it or above, such as 2a. */
+    private static String join(int page, int at, String letters) {
+        return (page + 1) + letters.substring(at / 2, at / 2 + 1);
+    }
+
+    private void half(PDPageContentStream out, float x, float y, float dx, float dy, String letter) throws IOException {
+        out.moveTo((x + dy) * PT, (y + dx) * PT);
+        out.lineTo((x + dx) * PT, (y + dy) * PT);
+        out.lineTo((x - dy) * PT, (y - dx) * PT);
+        out.stroke();
+        write(out, text, 6, x + dx * 0.45f - 1.2f, y + dy * 0.45f - 0.9f, letter, 0x5A6057);
     }
 
     private String size() {

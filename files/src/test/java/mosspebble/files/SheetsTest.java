@@ -12,6 +12,8 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.regex.MatchResult;
+import java.util.regex.Pattern;
 import java.util.TreeSet;
 import mosspebble.core.plan.Untested;
 import mosspebble.core.colour.PaintKind;
@@ -270,10 +272,16 @@ class SheetsTest {
         Project large = project.withStone(project.stone().withSize(new Millimetres(390), new Millimetres(205), new Millimetres(60)));
         Path file = folder.resolve("large.pdf");
 
-        Sheets.write(plan(large), Paper.A4, LengthUnit.MM, file, (f, what) -> true);
+        Sheets.Layout guides = new Sheets.Layout(Sheets.Cards.NONE, false, false);
+        Sheets.write(plan(large), Paper.A4, LengthUnit.MM, guides, file, (f, what) -> true);
 
         try (PDDocument document = Loader.loadPDF(file.toFile())) {
-            assertThat(new PDFTextStripper().getText(document)).contains("part 1 of 3").contains("part 3 of 3");
+            PDFTextStripper words = new PDFTextStripper();
+            assertThat(words.getText(document)).contains("part 1 of 3").contains("part 3 of 3");
+            words.setEndPage(3);
+            List<String> joins = Pattern.compile("[1-9][abcd]").matcher(words.getText(document)).results().map(MatchResult::group).sorted()
+                    .toList();
+            assertThat(joins).as("each join is marked on both its pages").containsExactly("1a", "1a", "1b", "1b", "2a", "2a", "2b", "2b");
         }
     }
 

@@ -66,7 +66,7 @@ public final class FinishPanel extends Panel {
         return switch (matter) {
             case SHEETS -> new SheetsPage(this, model);
             case SEAL -> new SealPage(this, model, with.clock());
-            case JARS -> new JarsPage(this, middle.jars());
+            case JARS -> new JarsPage(this, middle.jars(), with.worker());
             case PICTURE -> new PicturePage(this, model);
         };
     }

@@ -25,6 +25,12 @@ final class Seen {
         return lightness < CLEARLY ? "a little darker" : "clearly darker";
     }
 
+    /** How one colour looks beside another, by CIEDE2000. */
+    static String beside(double difference) {
+        return difference <= UNSEEN ? "the same to the eye" : difference <= GOOD_AS_GONE ? "a difference one must look for"
+                : difference <= A_LITTLE ? "a little different" : "clearly different";
+    }
+
     /** How two colours are told apart, by CIEDE2000. */
     static String apart(double difference) {
         return difference <= UNSEEN ? "cannot be told from" : difference <= A_LITTLE ? "hardly differs from" : "differs too little from";

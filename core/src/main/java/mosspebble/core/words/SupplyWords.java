@@ -7,6 +7,7 @@ import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.Shelf;
 import mosspebble.core.supplies.Jar;
 import mosspebble.core.supplies.PaintUse;
+import mosspebble.core.supplies.StandIn;
 import mosspebble.core.units.Millilitres;
 import mosspebble.core.units.Numbers;
 import mosspebble.core.units.Words;
@@ -60,6 +61,11 @@ public final class SupplyWords {
         double price = paint.map(p -> p.pot().price() * jar.toBuy(full)).orElse(0.0);
         return what + ", from " + stone.apply(jar.runsOutAt().orElseThrow()) + " on"
                 + (price > 0 ? ", " + Numbers.money(price) : "");
+    }
+
+    /** What could stand in for a paint that runs out, and how near it comes. */
+    public static String inItsPlace(StandIn stands, Shelf shelf) {
+        return "Or take " + shelf.words(stands.mix()) + " from what is left: " + Seen.beside(stands.difference()) + ".";
     }
 
     /** What it costs by the painter's prices; how much of it has none is said. */
