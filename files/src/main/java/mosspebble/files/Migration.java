@@ -85,7 +85,9 @@ final class Migration {
                 run(connection, "UPDATE setting SET key = 'room' WHERE key = 'climate'");
             }
             case 10 -> {
-                // tracings among the files of one's own, which an older program does not know
+                // besides, tracings and pictures to go by among the files of one's own, which an older program does not know
+                each(connection, "project", "id", file, project -> {});
+                oneOfAName(connection);
             }
             default -> throw new IllegalArgumentException("there is no step from format " + from);
         }
@@ -101,6 +103,22 @@ final class Migration {
     private static void run(Connection connection, String statement) throws SQLException {
         try (Statement sql = connection.createStatement()) {
             sql.execute(statement);
+        }
+    }
+
+    /** What was planned for the stones of the book speaks as the stones in hand do. */
+    private static void oneOfAName(Connection connection) throws SQLException {
+        Map<String, String> changed = new LinkedHashMap<>();
+        try (Statement sql = connection.createStatement(); ResultSet rows = sql.executeQuery("SELECT id, planned FROM page")) {
+            while (rows.next()) {
+                String now = StudioJson.oneOfAName(rows.getString(2));
+                if (!now.equals(rows.getString(2))) {
+                    changed.put(rows.getString(1), now);
+                }
+            }
+        }
+        for (Map.Entry<String, String> each : changed.entrySet()) {
+            StudioFile.run(connection, "UPDATE page SET planned = ? WHERE id = ?", each.getValue(), each.getKey());
         }
     }
 
@@ -125,7 +143,7 @@ final class Migration {
 
     private static String changed(String document, String place, Consumer<ObjectNode> change) throws FileTrouble {
         try {
-            if (StudioJson.shared().readTree(document) instanceof ObjectNode node) {
+            if (StudioJson.shared().readTree(StudioJson.oneOfAName(document)) instanceof ObjectNode node) {
                 change.accept(node);
                 return StudioJson.shared().writeValueAsString(node);
             }

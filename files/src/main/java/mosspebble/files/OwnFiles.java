@@ -14,6 +14,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Supplier;
+import mosspebble.core.photo.Photo;
+import mosspebble.core.project.Project;
+import mosspebble.core.project.SheetBelow;
 import mosspebble.core.project.Studio;
 import mosspebble.core.project.Tracing;
 import mosspebble.core.sketch.Family;
@@ -96,6 +99,34 @@ public final class OwnFiles {
             throw new FileTrouble(kept.title(), "This is no tracing.", "Choose a tracing.");
         }
         return StudioJson.read(kept.content(), Tracing.class, kept.title());
+    }
+
+    /** Longer side of a picture to go by, pixels. */
+    private static final int SHEET_PIXELS = 1400;
+
+    /**
+     * Reads a drawing or photo (PNG or JPEG) to go by on the face of a stone that is up, as wide as the stone.
+     *
+     * @throws FileTrouble if it is no picture, damaged or too large
+     */
+    public static OwnFile sheet(Path file, Project on) throws FileTrouble {
+        Photo photo = PhotoFile.read(file);
+        String jpeg = Base64.getEncoder().encodeToString(PhotoFile.shrunk(photo, SHEET_PIXELS));
+        double wide = Math.min(on.stone().length().value(), on.stone().width().value() * photo.width() / photo.height());
+        return kept(new SheetBelow(on.id(), on.sides().backUp(), 0, 0, 0, wide, true, jpeg), shortened(file.getFileName().toString()));
+    }
+
+    /** A picture to go by, to be kept with the studio. */
+    public static OwnFile kept(SheetBelow sheet, String title) {
+        return new OwnFile(OwnFile.Kind.SHEET, SheetBelow.id(sheet.stone(), sheet.backUp()), title, StudioJson.write(sheet));
+    }
+
+    /** A picture to go by that was kept. */
+    public static SheetBelow sheet(OwnFile kept) throws FileTrouble {
+        if (kept.kind() != OwnFile.Kind.SHEET) {
+            throw new FileTrouble(kept.title(), "This is no picture to go by.", "Bring it again.");
+        }
+        return StudioJson.read(kept.content(), SheetBelow.class, kept.title());
     }
 
     private static String shortened(String title) {

@@ -152,6 +152,8 @@ public final class StudioFolder {
             json(folder.resolve("own").resolve(own.id() + ".json"), own);
             if (own.kind() == OwnFile.Kind.MOTIF) {
                 bytes(folder.resolve("own").resolve(own.id() + ".svg"), own.content().getBytes(StandardCharsets.UTF_8));
+            } else if (own.kind() == OwnFile.Kind.SHEET) {
+                bytes(folder.resolve("own").resolve(own.id() + ".jpg"), Base64.getDecoder().decode(OwnFiles.sheet(own).jpeg()));
             } else if (own.kind() == OwnFile.Kind.FACE) {
                 bytes(folder.resolve("own").resolve(own.id() + ".ttf"), Base64.getDecoder().decode(own.content()));
             }

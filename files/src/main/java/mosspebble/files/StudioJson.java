@@ -40,6 +40,7 @@ import mosspebble.core.project.Light;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Room;
 import mosspebble.core.project.Sides;
+import mosspebble.core.sketch.GuideKind;
 import mosspebble.core.sketch.Item;
 import mosspebble.core.sketch.LetterSetting;
 import mosspebble.core.sketch.OwnFile;
@@ -138,6 +139,16 @@ final class StudioJson {
         private Subject.Dots.Frame frame;
     }
 
+    /** Its own kind has another name than the kind of subject: two fields of one name are no JSON that others read. */
+    private abstract static class NamedGuide implements FieldsOnly {
+        @JsonProperty("guide")
+        private GuideKind kind;
+    }
+
+    /** How guides were written up to format 10. */
+    private static final String GUIDE_BEFORE = "\"kind\":\"guide\",\"kind\":\"";
+    private static final String GUIDE_NOW = "\"kind\":\"guide\",\"guide\":\"";
+
     @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
     @JsonSubTypes({@JsonSubTypes.Type(value = Shape.Grown.class, name = "grown"),
         @JsonSubTypes.Type(value = Shape.Measured.class, name = "measured")})
@@ -169,14 +180,14 @@ final class StudioJson {
         JsonMapper.Builder builder = JsonMapper.builder().addModule(units).addModule(new Jdk8Module())
                 .addMixIn(Subject.class, SubjectKind.class).addMixIn(Shape.class, ShapeKind.class);
         for (Class<?> plain : new Class<?>[] {Mix.class, Room.class, Light.class, Pot.class, Blend.class,
-            Placement.class, Viewpoint.class, FoundStone.class, Subject.Word.class, Subject.Guide.class,
+            Placement.class, Viewpoint.class, FoundStone.class, Subject.Word.class,
             Sides.class, Face.class, Edge.class}) {
             builder.addMixIn(plain, FieldsOnly.class);
         }
         builder.addMixIn(Project.class, NamedProject.class).addMixIn(Habits.class, FlatHabits.class).addMixIn(Paint.class, FlatPaint.class)
                 .addMixIn(Stone.class, FlatStone.class)
                 .addMixIn(Item.class, FlatItem.class).addMixIn(LetterSetting.class, FlatLetters.class)
-                .addMixIn(Subject.Dots.class, FlatDots.class);
+                .addMixIn(Subject.Dots.class, FlatDots.class).addMixIn(Subject.Guide.class, NamedGuide.class);
         ObjectMapper mapper = builder.build();
         mapper.getFactory().setStreamReadConstraints(
                 StreamReadConstraints.builder().maxNestingDepth(40).maxStringLength(OwnFile.LONGEST + 1000).maxNumberLength(40).build());
@@ -241,10 +252,18 @@ final class StudioJson {
         }
     }
 
+    /**
+     * A document in which every field of an object has a name of its own. Up to format 10 a pencil guide had two fields called kind, of
+     * which a tree keeps only the last; quotes within words are escaped, so that no text of the painter's can look like them.
+     */
+    static String oneOfAName(String json) {
+        return json.replace(GUIDE_BEFORE, GUIDE_NOW);
+    }
+
     /** @throws FileTrouble with the place in the text and what was wrong */
     static <T> T read(String json, Class<T> type, String place) throws FileTrouble {
         try {
-            T value = MAPPER.readValue(json, type);
+            T value = MAPPER.readValue(oneOfAName(json), type);
             if (value == null) {
                 throw new FileTrouble(place, "The entry is empty.", RESTORE);
             }

@@ -4,6 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import mosspebble.core.project.Tracing;
+import mosspebble.core.sketch.GuideKind;
+import mosspebble.core.sketch.Placement;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import java.io.BufferedReader;
 import java.io.InputStream;
 import java.io.InputStreamReader;
@@ -298,6 +302,25 @@ class StudioStoreTest {
             assertThatThrownBy(() -> OwnFiles.tracing(new OwnFile(OwnFile.Kind.TRACING, "own-x", "Torn", "{\"name\":")))
                     .isInstanceOf(FileTrouble.class).hasMessageContaining("Torn");
             assertThatThrownBy(() -> OwnFiles.kept(traced, " ", again.studio())).hasMessageContaining("needs a name");
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {6, 7, 8, 9, 10})
+    void pencilGuidesOfEveryEarlierFormatAreStillThere(int format) throws Exception {
+        try (InputStream in = getClass().getResourceAsStream("studio-format-" + format + ".pebble")) {
+            Files.write(file(), in.readAllBytes());
+        }
+        Item guide = Item.of(GuideKind.values()[1].usual(), ItemMode.ON_STONE, new Placement(0, 0, 0, 6), 1).withId("g1");
+        String before = StudioJson.write(guide).replace("\"guide\":\"" + GuideKind.values()[1], "\"kind\":\"" + GuideKind.values()[1]);
+        assertThat(before).as("as it was written: two fields of one name").contains("\"kind\":\"guide\",\"kind\":\"");
+        try (Connection sql = DriverManager.getConnection("jdbc:sqlite:" + file()); Statement statement = sql.createStatement()) {
+            assertThat(statement.executeUpdate("UPDATE project SET document = replace(document, '\"items\":[', '\"items\":[" + before
+                    + ",') WHERE id = 'snail'")).isEqualTo(1);
+        }
+        try (StudioStore store = StudioStore.open(file(), LanternWalk::newcomer)) {
+            assertThat(store.studio().project("snail").flatMap(Project::sketch).orElseThrow().items())
+                    .anySatisfy(i -> assertThat(i.subject()).isEqualTo(guide.subject()));
         }
     }
 

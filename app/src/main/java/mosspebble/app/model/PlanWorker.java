@@ -258,7 +258,8 @@ public class PlanWorker implements AutoCloseable {
         if (shipped == null) {
             shipped = repertoireSource.get();
         }
-        return KNOWN_REPERTOIRES.of(new RepertoireKey(shipped, studio.own()), () -> OwnFiles.with(shipped, studio.own()));
+        List<OwnFile> drawn = studio.own().stream().filter(OwnFile::drawnWith).toList();
+        return KNOWN_REPERTOIRES.of(new RepertoireKey(shipped, drawn), () -> OwnFiles.with(shipped, drawn));
     }
 
     /** A survey of a stone; only on the worker. */

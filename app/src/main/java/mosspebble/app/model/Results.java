@@ -33,6 +33,7 @@ import mosspebble.core.project.Diary;
 import mosspebble.core.plan.StoneState;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
+import mosspebble.core.sketch.OwnFile;
 import mosspebble.core.sketch.ItemMode;
 import mosspebble.core.stone.Viewpoint;
 
@@ -127,7 +128,7 @@ public final class Results {
         workbench.shownProperty().addListener((o, before, now) -> askPlan());
         workbench.studioProperty().addListener((o, before, now) -> {
             if (!Objects.equals(before.shelf(), now.shelf()) || !before.known().equals(now.known())
-                    || !before.climate().equals(now.climate()) || !before.own().equals(now.own())) {
+                    || !before.climate().equals(now.climate()) || !drawnWith(before).equals(drawnWith(now))) {
                 askPlan();
             }
             if (!Objects.equals(asked, workbench.shownProperty().get())) {
@@ -345,6 +346,10 @@ public final class Results {
         Grid part = close.get();
         desk.ask(pictureLine, d -> d.picture(now, part == null ? PlanWorker.whole(now, scale) : part, look, lamp), picture::set,
                 error -> picture.set(null));
+    }
+
+    private static List<OwnFile> drawnWith(Studio studio) {
+        return studio.own().stream().filter(OwnFile::drawnWith).toList();
     }
 
     /** Asks for all plans again, since the painter's book teaches something else; what it says nothing to stays as it is. */

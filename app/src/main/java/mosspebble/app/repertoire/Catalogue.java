@@ -34,8 +34,8 @@ public final class Catalogue {
     public static List<Offer> offers(Studio studio) {
         List<Offer> offers = new ArrayList<>();
         for (OwnFile own : studio.own()) {
-            if (own.kind() == OwnFile.Kind.TRACING) {
-                continue; // no one thing: laid on as a whole
+            if (!own.drawnWith()) {
+                continue; // a tracing is laid on as a whole, a picture is gone by
             }
             offers.add(new Offer("subject-" + own.id(), own.title(), "Your own",
                     own.kind() == OwnFile.Kind.MOTIF ? new Subject.Figure(own.id()) : new Subject.Word(List.of("Quillbeck"), own.id())));

@@ -8,6 +8,7 @@ import mosspebble.app.model.Navigator;
 import mosspebble.app.screen.Panel;
 import mosspebble.app.screen.Screen;
 import mosspebble.app.screen.Surroundings;
+import mosspebble.app.sketch.SheetModel;
 import mosspebble.app.sketch.SketchModel;
 import mosspebble.app.sketch.TracingModel;
 import mosspebble.core.finding.Finding.Stage;
@@ -17,11 +18,13 @@ public final class LibraryScreen extends Screen {
 
     private final SketchModel sketch;
     private final TracingModel tracing;
+    private final SheetModel sheets;
 
-    public LibraryScreen(Surroundings with, SketchModel sketch, TracingModel tracing) {
+    public LibraryScreen(Surroundings with, SketchModel sketch, TracingModel tracing, SheetModel sheets) {
         super(with, Navigator.LIBRARY, "Sketch", Stage.SKETCH);
         this.sketch = sketch;
         this.tracing = tracing;
+        this.sheets = sheets;
     }
 
     @Override
@@ -37,7 +40,8 @@ public final class LibraryScreen extends Screen {
     @Override
     protected Optional<Node> makeMiddle() {
         return Optional
-                .of(new LibraryView(with.workbench(), new LibraryView.Models(sketch, tracing), with.worker(), with.files(), with::back));
+                .of(new LibraryView(with.workbench(), new LibraryView.Models(sketch, tracing, sheets), with.worker(), with.files(),
+                        with::back));
     }
 
     @Override

@@ -5,6 +5,7 @@ import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.atomic.AtomicBoolean;
 import javafx.animation.PauseTransition;
@@ -36,6 +37,7 @@ import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Workbench;
 import mosspebble.app.repertoire.Catalogue.Offer;
 import mosspebble.app.screen.Panel;
+import mosspebble.app.sketch.SheetModel;
 import mosspebble.app.sketch.SketchModel;
 import mosspebble.app.sketch.TracingModel;
 import mosspebble.core.colour.Shelf;
@@ -49,11 +51,12 @@ import mosspebble.files.OwnFiles;
 public final class LibraryView extends BorderPane {
 
     /** What happens to what is chosen. */
-    record Models(SketchModel sketch, TracingModel tracing) {}
+    record Models(SketchModel sketch, TracingModel tracing, SheetModel sheets) {}
 
     private final Workbench workbench;
     private final SketchModel sketch;
     private final TracingModel tracing;
+    private final SheetModel sheets;
     private final PlanWorker desk;
     private final FileWork files;
     private final Runnable close;
@@ -73,6 +76,7 @@ public final class LibraryView extends BorderPane {
         this.files = files;
         this.sketch = models.sketch;
         this.tracing = models.tracing;
+        this.sheets = models.sheets;
         this.desk = desk;
         this.close = close;
         setId("library");
@@ -282,6 +286,11 @@ public final class LibraryView extends BorderPane {
 
     /** Reads a file of one's own and keeps it; says what is wrong if it cannot. */
     void bring(Path file) {
+        if (file.toString().toLowerCase(Locale.ROOT).matches(".*\\.(png|jpe?g)")) { // no motif: a picture to go by
+            close.run();
+            sheets.bring(file);
+            return;
+        }
         files.run("Reading " + file.getFileName(), () -> OwnFiles.read(file), (OwnFile own) -> {
             if (workbench.editStudio("Bring " + own.title(), s -> s.plus(own))) {
                 workbench.tell(own.title() + " is on the shelf \"Your own\".");

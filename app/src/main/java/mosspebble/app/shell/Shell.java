@@ -219,7 +219,8 @@ public final class Shell extends StackPane {
                 new SittingScreen(with, sitting, bench.probe, painting, this::sitDown),
                 new FinishScreen(with, finish, painting, () -> perform("Write this stone into the book")),
                 new BookScreen(with, book),
-                new PhotoScreen(with, bench.camera), new BasketScreen(with), new LibraryScreen(with, sketch, sketchScreen.tracing()),
+                new PhotoScreen(with, bench.camera), new BasketScreen(with),
+                new LibraryScreen(with, sketch, sketchScreen.tracing(), sketchScreen.sheets()),
                 new ShelfScreen(with, bench.reader),
                 compare, proof);
         Map<Stage, ClothTool> tools = new EnumMap<>(Stage.class);

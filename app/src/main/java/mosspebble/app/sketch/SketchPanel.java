@@ -59,10 +59,13 @@ public final class SketchPanel extends Panel {
     private final PartsPage parts;
 
     /** What the column works with. */
-    record Models(SketchModel sketch, TracingModel tracing) {}
+    record Models(SketchModel sketch, TracingModel tracing, SheetModel sheets) {}
 
-    /** @param openLibrary opens the library */
-    SketchPanel(Workbench workbench, Results show, Models models, Runnable openLibrary) {
+    /**
+     * @param openLibrary opens the library
+     * @param goBy asks for a picture to go by
+     */
+    SketchPanel(Workbench workbench, Results show, Models models, Runnable openLibrary, Runnable goBy) {
         super(workbench, show);
         this.sketch = models.sketch;
         this.openLibrary = openLibrary;
@@ -81,7 +84,11 @@ public final class SketchPanel extends Panel {
         pencil.getStyleClass().add("pebble");
         Hint.on(pencil, "Draw on the stone by hand (Q); Escape lays it down");
         pencil.selectedProperty().bindBidirectional(sketch.pencilProperty());
-        HBox begin = new HBox(4, add, pencil);
+        Button picture = button("sheet-bring", "Go by …", "A drawing or photo of yours, faint on the stone, to go by with the pencil",
+                goBy);
+        picture.setMinWidth(Region.USE_PREF_SIZE);
+        pencil.setMinWidth(Region.USE_PREF_SIZE);
+        HBox begin = new HBox(4, add, pencil, picture);
         begin.setAlignment(Pos.CENTER_LEFT);
         HBox.setHgrow(add, Priority.ALWAYS);
         add.setMaxWidth(Double.MAX_VALUE);
@@ -110,7 +117,7 @@ public final class SketchPanel extends Panel {
             });
         }
         TracingStrip tracing = new TracingStrip(models.tracing);
-        getChildren().addAll(begin, becomes, tracing, things, manage, pages, place);
+        getChildren().addAll(begin, becomes, new SheetStrip(models.sheets), tracing, things, manage, pages, place);
         page.addListener((o, a, b) -> refresh());
         workbench.itemProperty().addListener((o, a, b) -> refresh());
         sketch.pencilProperty().addListener((o, a, b) -> refresh());

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import javafx.stage.FileChooser;
 import mosspebble.app.cloth.ClothTool;
 import mosspebble.app.model.Action;
 import mosspebble.app.model.Navigator;
@@ -17,13 +18,27 @@ public final class SketchScreen extends Screen {
 
     private final SketchModel model;
     private final TracingModel tracing;
+    private final SheetModel sheets;
     private final SketchTool tool;
 
     public SketchScreen(Surroundings with) {
         super(with, "sketch", "Sketch", Stage.SKETCH);
         this.model = new SketchModel(with.workbench(), with.worker(), with.results());
         this.tracing = new TracingModel(with.workbench(), with.worker());
-        this.tool = new SketchTool(with.workbench(), with.results(), model, with.worker());
+        this.sheets = new SheetModel(with.workbench(), with.files());
+        this.tool = new SketchTool(with.workbench(), with.results(), model, sheets, with.worker());
+    }
+
+    public SheetModel sheets() {
+        return sheets;
+    }
+
+    /** Asks for a drawing or photo to go by. */
+    private void goBy() {
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle("A drawing or photo to go by");
+        chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("Pictures", "*.png", "*.jpg", "*.jpeg"));
+        Optional.ofNullable(chooser.showOpenDialog(column().orElseThrow().getScene().getWindow())).ifPresent(f -> sheets.bring(f.toPath()));
     }
 
     public TracingModel tracing() {
@@ -36,7 +51,8 @@ public final class SketchScreen extends Screen {
 
     @Override
     protected Optional<Panel> makeColumn() {
-        return Optional.of(new SketchPanel(with.workbench(), with.results(), new SketchPanel.Models(model, tracing), this::library));
+        return Optional.of(new SketchPanel(with.workbench(), with.results(), new SketchPanel.Models(model, tracing, sheets), this::library,
+                this::goBy));
     }
 
     @Override
@@ -86,6 +102,10 @@ public final class SketchScreen extends Screen {
                 .also("copy", "design", "template"));
         all.add(Action.of("Sketch: lay the tracing on this stone", here(tracing::layOn)).key("Ctrl V").where(this::isHere)
                 .also("paste", "another stone", "template"));
+        all.add(Action
+                .of("Sketch: move the picture to go by", here(() -> sheets.movingProperty().set(sheets.sheetProperty().get() != null)))
+                .also("drawing", "photo", "template", "underlay"));
+        all.add(Action.of("Sketch: take the picture to go by away", here(sheets::takeAway)).also("drawing", "photo"));
         all.add(Action.of("Sketch: mirror", here(model::mirror)).key("M").where(this::isHere).also("flip"));
         all.add(Action.of("Sketch: group with the next, or take the group apart", here(model::group)).key("G").where(this::isHere));
         all.add(Action.of("Sketch: nearer the front", here(() -> model.order(1))).key("K").where(this::isHere).also("above"));

@@ -49,6 +49,8 @@ public final class SketchTool implements ClothTool {
     private final Results show;
     private final SketchModel sketch;
     private final StrokeTool stroke;
+    private final SheetModel sheets;
+    private final SheetTool sheet;
     private final PlanWorker worker;
     private List<Geometry> snaps = List.of();
     private Coordinate snapped;
@@ -56,7 +58,9 @@ public final class SketchTool implements ClothTool {
     private Point2D grabbed = Point2D.ZERO;
     private Placement grabbedPlacement;
 
-    public SketchTool(Workbench workbench, Results show, SketchModel sketch, PlanWorker worker) {
+    public SketchTool(Workbench workbench, Results show, SketchModel sketch, SheetModel sheets, PlanWorker worker) {
+        this.sheets = sheets;
+        this.sheet = new SheetTool(sheets);
         this.worker = worker;
         this.workbench = workbench;
         this.show = show;
@@ -78,13 +82,14 @@ public final class SketchTool implements ClothTool {
         if (plan == null) {
             return;
         }
+        sheet.draw(pen, frame);
         guides(pen, frame, plan);
         if (grip == Grip.DRAW) {
             stroke.trail(pen, frame);
         }
         Optional<Item> item = movable();
         Optional<Project> project = workbench.shown();
-        if (item.isEmpty() || project.isEmpty() || sketch.pencilProperty().get()) {
+        if (item.isEmpty() || project.isEmpty() || sketch.pencilProperty().get() || sheet.takesTheHand()) {
             return;
         }
         if (dragging()) {
@@ -93,7 +98,7 @@ public final class SketchTool implements ClothTool {
             ClothFrame.inPixels(pen);
         }
         if (handled || dragging()) {
-            handles(pen, frame, plan);
+            handles(pen, frame, box(plan, item.get()));
         }
         if (!dragging() || grip == Grip.POINT) {
             stroke.points(pen, frame, item.get());
@@ -190,7 +195,7 @@ public final class SketchTool implements ClothTool {
         return new double[] {p.x(), p.y(), size.getWidth() * p.scale() / 2, size.getHeight() * p.scale() / 2, p.turn()};
     }
 
-    private static Point2D corner(ClothFrame frame, double[] box, double sx, double sy, double reach) {
+    static Point2D corner(ClothFrame frame, double[] box, double sx, double sy, double reach) {
         double c = Math.cos(Math.toRadians(box[4]));
         double s = Math.sin(Math.toRadians(box[4]));
         double x = sx * box[2];
@@ -198,8 +203,8 @@ public final class SketchTool implements ClothTool {
         return frame.toPixels(box[0] + x * c - y * s, box[1] + x * s + y * c);
     }
 
-    private void handles(GraphicsContext pen, ClothFrame frame, PaintPlan plan) {
-        double[] box = box(plan, movable().orElseThrow());
+    /** @param box middle, half size and turn, mm and degrees */
+    static void handles(GraphicsContext pen, ClothFrame frame, double[] box) {
         Point2D[] corners = {corner(frame, box, -1, -1, 0), corner(frame, box, 1, -1, 0), corner(frame, box, 1, 1, 0),
             corner(frame, box, -1, 1, 0)};
         pen.setStroke(Token.CHALK.colour());
@@ -278,6 +283,9 @@ public final class SketchTool implements ClothTool {
 
     @Override
     public Cursor cursor(ClothFrame frame, double x, double y) {
+        if (sheet.takesTheHand() && !sketch.pencilProperty().get()) {
+            return sheet.cursor(frame, x, y);
+        }
         return switch (gripAt(frame, x, y)) {
             case NONE -> Cursor.DEFAULT;
             case MOVE -> Cursor.OPEN_HAND;
@@ -289,6 +297,10 @@ public final class SketchTool implements ClothTool {
 
     @Override
     public void press(ClothFrame frame, MouseEvent e) {
+        if (sheet.takesTheHand() && !sketch.pencilProperty().get()) {
+            sheet.press(frame, e);
+            return;
+        }
         grip = gripAt(frame, e.getX(), e.getY());
         grabbed = new Point2D(e.getX(), e.getY());
         snapped = null;
@@ -320,12 +332,16 @@ public final class SketchTool implements ClothTool {
 
     @Override
     public List<ObservableValue<?>> causes() {
-        return List.of(sketch.pencilProperty());
+        return List.of(sketch.pencilProperty(), sheets.sheetProperty(), sheets.movingProperty());
     }
 
     /** @return whether the overlay must be drawn again for it */
     @Override
     public boolean drag(ClothFrame frame, MouseEvent e) {
+        if (sheet.takesTheHand() && grip == Grip.NONE) {
+            sheet.drag(frame, e);
+            return true;
+        }
         if (grip == Grip.DRAW) {
             stroke.draw(frame, e);
             return true;
@@ -371,6 +387,7 @@ public final class SketchTool implements ClothTool {
 
     @Override
     public void release() {
+        sheet.release();
         Grip was = grip;
         grip = Grip.NONE;
         snapped = null;
@@ -398,6 +415,9 @@ public final class SketchTool implements ClothTool {
     /** @return whether the key was used */
     @Override
     public boolean key(KeyEvent e) {
+        if (sheet.takesTheHand()) {
+            return sheet.key(e);
+        }
         if (movable().isEmpty()) {
             return false;
         }

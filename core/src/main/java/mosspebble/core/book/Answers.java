@@ -130,7 +130,8 @@ public final class Answers {
         for (boolean outdoors : new boolean[] {true, false}) {
             for (Sealed sealed : sealers(pages, p -> p.gone().outdoors() == outdoors && p.gone().place() != Page.Gone.Place.HERE)) {
                 Lasting lasting = sealed.lasting;
-                if (!sealed.sealer.isEmpty() && lasting.worn() >= FEWEST_WORN && lasting.still(12) < LASTS && lasting.median().isPresent()) {
+                if (!sealed.sealer.isEmpty() && lasting.worn() >= FEWEST_WORN && lasting.still(12) < LASTS
+                        && lasting.median().isPresent()) {
                     worn.add(new Lessons.Worn(sealed.sealer, outdoors, lasting.worn(), lasting.spans().size(),
                             lasting.median().getAsDouble()));
                 }

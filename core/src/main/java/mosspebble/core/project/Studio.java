@@ -153,8 +153,10 @@ public record Studio(List<Project> projects, List<FoundStone> basket, List<OwnFi
         return withProjects(more);
     }
 
+    /** Without a stone, and the pictures to go by that lie on it. */
     public Studio without(String id) {
-        return withProjects(projects.stream().filter(p -> !p.id().equals(id)).toList());
+        return withProjects(projects.stream().filter(p -> !p.id().equals(id)).toList()).withOwn(own.stream()
+                .filter(o -> !o.id().equals(SheetBelow.id(id, false)) && !o.id().equals(SheetBelow.id(id, true))).toList());
     }
 
     public Optional<FoundStone> found(String id) {

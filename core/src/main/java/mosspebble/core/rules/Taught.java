@@ -12,8 +12,8 @@ import mosspebble.core.plan.Step;
 import mosspebble.core.units.Facts;
 
 /**
- * What the painter's book says to a plan. It is said after the plan is made: nothing that it teaches changes a pass, so that a plan need not
- * be made anew for it.
+ * What the painter's book says to a plan. It is said after the plan is made: nothing that it teaches changes a pass, so that a plan need
+ * not be made anew for it.
  */
 public final class Taught {
 

@@ -3,15 +3,20 @@ package mosspebble.core.sketch;
 import java.util.Objects;
 
 /**
- * A motif, a face or a tracing of the painter's own, kept whole.
+ * A motif, a face, a tracing or a picture to go by of the painter's own, kept whole.
  *
  * @param id as subjects name it: {@code own-} and letters, digits, dashes
- * @param content the SVG text of a motif, the font file in Base64, or the tracing as JSON
+ * @param content the SVG text of a motif, the font file in Base64, or the tracing or the picture as JSON
  */
 public record OwnFile(Kind kind, String id, String title, String content) {
 
     /** What it is. */
-    public enum Kind { MOTIF, FACE, TRACING }
+    public enum Kind { MOTIF, FACE, TRACING, SHEET }
+
+    /** Whether subjects are made of it, so that plans depend on it. */
+    public boolean drawnWith() {
+        return kind == Kind.MOTIF || kind == Kind.FACE;
+    }
 
     /** Most files of one's own in a studio. */
     public static final int MOST = 60;
