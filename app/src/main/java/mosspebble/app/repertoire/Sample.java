@@ -41,6 +41,7 @@ import mosspebble.core.stone.RockKind;
 import mosspebble.core.stone.Shape;
 import mosspebble.core.stone.Skin;
 import mosspebble.core.stone.Stone;
+import mosspebble.core.stone.StoneOutline;
 import mosspebble.core.stone.Texture;
 import mosspebble.core.units.Millimetres;
 import mosspebble.core.units.Srgb;
@@ -55,8 +56,8 @@ final class Sample extends StackPane {
     static final double HIGH = 84;
     private static final double LONG_MM = 72;
     private static final double PIXELS_PER_MM = 96 / LONG_MM;
-    /** Of the room, taken up by a stone. */
-    private static final double FILLS = 0.92;
+    /** Round a stone on its picture, mm. */
+    private static final double ROUND_MM = 6;
 
     private static final Stone PALE = Stone.cobble().withShape(new Shape.Grown(Form.OVAL, 0.9, 0.1))
             .withSize(new Millimetres(LONG_MM), new Millimetres(60), new Millimetres(22)).withDome(1, 4)
@@ -134,7 +135,8 @@ final class Sample extends StackPane {
         Stone stone = tracing.stone();
         PaintPlan plan = d.plan(tracing.laidOn(Project.begin("sample", kept.title(), stone).withViewpoint(tracing.viewpoint()),
                 d.repertoire(studio)).project(), studio);
-        double perMm = Math.min(WIDE / stone.length().value(), HIGH / stone.width().value()) * FILLS;
+        StoneOutline outline = plan.survey().dome().outline();
+        double perMm = Math.min(WIDE / (outline.halfWidth() + ROUND_MM), HIGH / (outline.halfHeight() + ROUND_MM)) / 2;
         return new Painted(plan, d.picture(plan, perMm * outputScale, StoneState.DRY), perMm, List.of());
     }
 
