@@ -8,6 +8,9 @@ import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
+import mosspebble.app.control.TrueSize;
+import mosspebble.app.model.Workbench;
+import mosspebble.core.project.Studio;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -50,6 +53,39 @@ class ComfortTest {
             assertThat(column(again).getMaxX()).isLessThan(cloth(again).getMinX() + 1);
             assertThat(again.scene().getRoot().getStyleClass()).contains("contrast", "evening");
         }
+    }
+
+    @Test
+    // ISO/IEC 7810: a card of the size ID-1 is 85.60 mm wide
+    void aCardLaidOnTheScreenMakesTrueSizeTrue() throws Exception {
+        Path file = folder.resolve("s.pebble");
+        double px;
+        try (Driver app = new Driver(file, "snail")) {
+            app.settled();
+            assertThat(comfort(app).cardPx()).isZero();
+            app.robot.interact(() -> app.does("Eyes and hands"));
+            app.robot.interact(() -> app.find("#card-width").requestFocus());
+            double drawn = place(app.find("#card")).getWidth();
+            app.keys(KeyCode.RIGHT);
+            app.until("measured", () -> comfort(app).cardPx() > 0);
+            app.keys(KeyCode.RIGHT);
+            app.keys(KeyCode.RIGHT);
+            px = comfort(app).cardPx();
+            assertThat(px).isCloseTo(drawn + 3, within(0.6));
+            app.until("as wide as the card", () -> Math.abs(place(app.find("#card")).getWidth() - px) < 0.6);
+            assertThat(TrueSize.pixelsPerMm(comfort(app))).isCloseTo(px / 85.6, within(1e-9));
+        }
+        try (Driver again = new Driver(file, "snail")) {
+            again.settled();
+            assertThat(comfort(again).cardPx()).as("kept").isEqualTo(px);
+            again.robot.interact(() -> again.does("Eyes and hands"));
+            again.click("#card-none");
+            assertThat(comfort(again).cardPx()).isZero();
+        }
+    }
+
+    private static Studio.Comfort comfort(Driver app) {
+        return ((Workbench) app.scene().getRoot().getProperties().get(Workbench.class)).studio().view().comfort();
     }
 
     private static double words(Driver app) {

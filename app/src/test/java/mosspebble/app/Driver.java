@@ -6,8 +6,10 @@ import java.time.Clock;
 import java.util.ConcurrentModificationException;
 import java.util.List;
 import java.util.concurrent.Callable;
+import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
+import javafx.application.Platform;
 import javafx.geometry.Bounds;
 import javafx.geometry.Dimension2D;
 import javafx.scene.Node;
@@ -188,6 +190,8 @@ final class Driver implements AutoCloseable {
     /** Events of a press come as tasks of their own, and so does what they put off. */
     private static final int ROUNDS = 4;
 
+    private static final long LONGEST_PULSE_MS = 500;
+
     private static Robot pointer() {
         return new Robot();
     }
@@ -258,11 +262,33 @@ final class Driver implements AutoCloseable {
         WaitForAsyncUtils.waitFor(WaitForAsyncUtils.asyncFx(work));
     }
 
-    /** Waits until the window has answered what was pressed, and what that asked for at once. */
-    private static void answered() {
+    /** Waits until the window has answered what was pressed, what that put off, and is laid out and drawn as it is then. */
+    private void answered() {
         for (int i = 0; i < ROUNDS; i++) {
             now(() -> {});
         }
+        CountDownLatch drawn = new CountDownLatch(1);
+        now(() -> {
+            Scene seen = scene();
+            if (seen == null) {
+                drawn.countDown();
+                return;
+            }
+            seen.addPostLayoutPulseListener(new Runnable() {
+                @Override
+                public void run() {
+                    seen.removePostLayoutPulseListener(this);
+                    drawn.countDown();
+                }
+            });
+            Platform.requestNextPulse();
+        });
+        try {
+            drawn.await(LONGEST_PULSE_MS, TimeUnit.MILLISECONDS); // a window that is being closed draws no more
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+        now(() -> {});
     }
 
     void until(String what, Callable<Boolean> condition) {

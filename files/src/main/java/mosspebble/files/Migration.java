@@ -88,6 +88,11 @@ final class Migration {
                 // besides, tracings and pictures to go by among the files of one's own, which an older program does not know
                 each(connection, "project", "id", file, project -> {});
                 oneOfAName(connection);
+                each(connection, "setting", "key", file, view -> {
+                    if (view.path("comfort") instanceof ObjectNode comfort) {
+                        comfort.put("cardPx", 0.0);
+                    }
+                });
             }
             default -> throw new IllegalArgumentException("there is no step from format " + from);
         }

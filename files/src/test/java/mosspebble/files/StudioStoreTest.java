@@ -292,9 +292,12 @@ class StudioStoreTest {
             assertThat(studio.projects()).isEqualTo(LanternWalk.studio(BuiltIn.repertoire()).projects());
             assertThat(store.book().book().pages()).hasSize(2);
             traced = Tracing.of(studio.project("fox").orElseThrow()).orElseThrow();
-            store.commit(studio.plus(OwnFiles.kept(traced, " A fox asleep ", studio)), "Keep a tracing");
+            assertThat(studio.view().comfort()).as("no card was laid on the screen").isEqualTo(Studio.Comfort.USUAL);
+            Studio more = studio.plus(OwnFiles.kept(traced, " A fox asleep ", studio));
+            store.commit(more.withComfort(more.view().comfort().withCardPx(344.25)), "Keep a tracing");
         }
         try (StudioStore again = StudioStore.open(file(), LanternWalk::newcomer)) {
+            assertThat(again.studio().view().comfort().cardPx()).isEqualTo(344.25);
             OwnFile kept = again.studio().own().get(0);
             assertThat(kept.title()).isEqualTo("A fox asleep");
             assertThat(OwnFiles.tracing(kept)).isEqualTo(traced);

@@ -25,8 +25,8 @@ import javafx.scene.shape.Rectangle;
 import javafx.scene.shape.StrokeLineCap;
 import javafx.scene.text.TextAlignment;
 import javafx.scene.transform.Affine;
-import javafx.stage.Screen;
 import javafx.stage.Window;
+import mosspebble.app.control.TrueSize;
 import mosspebble.app.control.TextSize;
 import mosspebble.app.control.Token;
 import mosspebble.app.control.Token.Theme;
@@ -492,7 +492,7 @@ public final class ClothView extends Region {
         pen.setTextAlign(TextAlignment.RIGHT);
         pen.setFill(Token.HEM_INK.colour(theme()));
         pen.setFont(TextSize.font(workbench.studio(), 12));
-        double trueScale = Screen.getPrimary().getDpi() / Millimetres.PER_INCH;
+        double trueScale = TrueSize.pixelsPerMm(workbench.studio().view().comfort());
         String by = workbench.seenByProperty().get().words();
         pen.fillText("shown at " + Numbers.text(scale / trueScale, 1) + " × true size, hem in " + unit.symbol()
                 + (by.isEmpty() ? "" : ", " + by), w - 14, h - 12);

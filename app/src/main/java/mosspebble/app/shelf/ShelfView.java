@@ -163,7 +163,7 @@ public final class ShelfView extends BorderPane {
         name.getStyleClass().add("small");
         name.setMaxWidth(WIDE);
         name.setWrapText(true);
-        String ml = Numbers.text(desk.left(paint).value(), 0) + " ml";
+        String ml = Numbers.text(desk.left(paint).value(), 0) + (paint.kind().counted() ? " pieces" : " ml");
         Label left = new Label(paint.kind().clear() ? ml : Math.round(100 * paint.hiding()) + " %, " + ml);
         left.getStyleClass().addAll("quiet");
         VBox content = new VBox(1, stripes.computeIfAbsent(paint, ShelfView::stripe), name, left);

@@ -19,7 +19,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.scene.shape.Line;
 import javafx.scene.shape.StrokeLineCap;
-import javafx.stage.Screen;
+import mosspebble.app.control.TrueSize;
 import mosspebble.app.control.PuddleView;
 import mosspebble.app.control.Swatch;
 import mosspebble.app.model.PlanWorker;
@@ -46,7 +46,6 @@ public final class WorkAlongView extends BorderPane {
     private static final PseudoClass DRY = PseudoClass.getPseudoClass("dry");
     private static final PseudoClass LOW = PseudoClass.getPseudoClass("low");
     private static final double LOW_UNDER = 780;
-    private static final double INCH = 25.4;
     private static final double STROKE = 150;
     private static final Duration EARLY = Duration.ofSeconds(30);
     private static final javafx.util.Duration FLASH = javafx.util.Duration.seconds(1.2);
@@ -339,7 +338,7 @@ public final class WorkAlongView extends BorderPane {
         boolean wide = step instanceof Step.Lay lay && lay.tool().mm() > 0;
         Panel.present(brushRow, wide);
         if (wide) {
-            brush.setStrokeWidth(((Step.Lay) step).tool().mm() * Screen.getPrimary().getDpi() / INCH);
+            brush.setStrokeWidth(((Step.Lay) step).tool().mm() * TrueSize.pixelsPerMm(workbench.studio().view().comfort()));
             brush.setStroke(step.coat().map(c -> Swatch.colour(c.swatch())).orElse(null));
             brushWords.setText(TimetableWords.brush(((Step.Lay) step).tool().mm()));
         }

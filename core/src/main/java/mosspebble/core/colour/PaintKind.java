@@ -125,6 +125,11 @@ public enum PaintKind {
         return does(Use.MEDIUM);
     }
 
+    /** Whether it comes by the piece: what is said in millilitres of others is a number of it. */
+    public boolean counted() {
+        return this == GEM;
+    }
+
     /** Whether it comes with a nib of its own. */
     public boolean pen() {
         return does(Use.HAS_NIB);

@@ -218,7 +218,7 @@ public final class Planner {
         for (int i = 0; i < course.size(); i++) {
             Step step = course.get(i);
             for (Step.Layer layer : step.layers()) {
-                if (!isFromPen(layer) && !isMixedOnTheStone(step, layer)) {
+                if (!isFromPen(layer) && !isCounted(layer) && !isMixedOnTheStone(step, layer)) {
                     loads.add(new Puddle.Load(i, layer.load().mix(), laid(step, layer), sitting.steps().get(i).start()));
                 }
             }
@@ -229,6 +229,12 @@ public final class Planner {
     private boolean isFromPen(Step.Layer layer) {
         return layer.load().mix().parts().stream()
                 .anyMatch(part -> palette.shelf().find(part.paint()).filter(p -> p.kind().pen()).isPresent());
+    }
+
+    /** Whether it is set piece by piece, so that one is one of what the pot holds. */
+    private boolean isCounted(Step.Layer layer) {
+        return layer.load().mix().parts().stream()
+                .anyMatch(part -> palette.shelf().find(part.paint()).filter(p -> p.kind().counted()).isPresent());
     }
 
     private static boolean isMixedOnTheStone(Step step, Step.Layer layer) {
@@ -246,7 +252,7 @@ public final class Planner {
         return PaintUse.spread(area, layer.load().thin() * wetUm, layer.coats()).value();
     }
 
-    /** All paints in all puddles, what is mixed on the stone, and what pens lay. */
+    /** All paints in all puddles, what is mixed on the stone, what pens lay, and gems by their number. */
     private List<PaintUse> supplies(List<Puddle> puddles) {
         Map<String, Double> needed = new TreeMap<>();
         for (Puddle puddle : puddles) {
@@ -254,7 +260,9 @@ public final class Planner {
         }
         for (Step step : course.steps()) {
             for (Step.Layer layer : step.layers()) {
-                if (isFromPen(layer) || isMixedOnTheStone(step, layer)) {
+                if (isCounted(layer)) {
+                    needed.merge(layer.load().mix().parts().get(0).paint(), (double) layer.place().getNumGeometries(), Double::sum);
+                } else if (isFromPen(layer) || isMixedOnTheStone(step, layer)) {
                     Mix mix = layer.load().mix();
                     mix.parts().forEach(p -> needed.merge(p.paint(), laid(step, layer) * p.parts() / mix.totalParts(), Double::sum));
                 }

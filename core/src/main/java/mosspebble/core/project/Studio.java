@@ -45,8 +45,19 @@ public record Studio(List<Project> projects, List<FoundStone> basket, List<OwnFi
      * @param contrast whether ink is black and grounds are plain
      * @param still whether nothing flashes or plays by itself
      * @param leftHand whether the column stands at the left, where the left hand is
+     * @param cardPx how wide a bank card is on the painter's screen, pixels of the interface; 0 while that was not asked
      */
-    public record Comfort(int textPercent, boolean contrast, boolean still, boolean leftHand) {
+    public record Comfort(int textPercent, boolean contrast, boolean still, boolean leftHand, double cardPx) {
+
+        /** Width of a bank card, mm: ISO/IEC 7810, ID-1. */
+        public static final double CARD_MM = 85.60;
+        /** Narrowest and widest that a card is on any screen, pixels. */
+        public static final double LEAST_CARD_PX = 150;
+        public static final double MOST_CARD_PX = 900;
+
+        public Comfort(int textPercent, boolean contrast, boolean still, boolean leftHand) {
+            this(textPercent, contrast, still, leftHand, 0);
+        }
 
         /** As it is for whoever chose nothing. */
         public static final Comfort USUAL = new Comfort(100, false, false, false);
@@ -57,28 +68,36 @@ public record Studio(List<Project> projects, List<FoundStone> basket, List<OwnFi
             if (textPercent < 100 || textPercent > 200) {
                 throw new IllegalArgumentException("Words can be shown at 100 to 200 % of their usual size, not at " + textPercent + " %.");
             }
+            if (cardPx != 0 && !(cardPx >= LEAST_CARD_PX && cardPx <= MOST_CARD_PX)) {
+                throw new IllegalArgumentException("A card is 150 to 900 pixels wide on a screen.");
+            }
+        }
+
+        public Comfort withCardPx(double px) {
+            return new Comfort(textPercent, contrast, still, leftHand, px);
         }
 
         /** The next larger or smaller size there is; the same at the end. */
         public Comfort sized(boolean larger) {
             return new Comfort(larger ? SIZES.stream().filter(s -> s > textPercent).findFirst().orElse(textPercent)
-                    : SIZES.stream().filter(s -> s < textPercent).reduce((a, b) -> b).orElse(textPercent), contrast, still, leftHand);
+                    : SIZES.stream().filter(s -> s < textPercent).reduce((a, b) -> b).orElse(textPercent), contrast, still, leftHand,
+                    cardPx);
         }
 
         public Comfort withTextPercent(int percent) {
-            return new Comfort(percent, contrast, still, leftHand);
+            return new Comfort(percent, contrast, still, leftHand, cardPx);
         }
 
         public Comfort withContrast(boolean on) {
-            return new Comfort(textPercent, on, still, leftHand);
+            return new Comfort(textPercent, on, still, leftHand, cardPx);
         }
 
         public Comfort withStill(boolean on) {
-            return new Comfort(textPercent, contrast, on, leftHand);
+            return new Comfort(textPercent, contrast, on, leftHand, cardPx);
         }
 
         public Comfort withLeftHand(boolean on) {
-            return new Comfort(textPercent, contrast, still, on);
+            return new Comfort(textPercent, contrast, still, on, cardPx);
         }
     }
 

@@ -14,7 +14,8 @@ final class PaintLasts implements Rule {
     public List<Finding> look(Bench on) {
         return on.plan().supplies().stream().filter(PaintUse::runsOut).map(use -> Finding.of(Code.RUNS_OUT,
                 Facts.of("paint", on.palette().shelf().find(use.paint()).map(Paint::name).orElse(use.paint()))
-                        .and("needed", use.needed().value()).and("left", use.left().value())))
+                        .and("needed", use.needed().value()).and("left", use.left().value())
+                        .and("pieces", on.palette().shelf().find(use.paint()).filter(p -> p.kind().counted()).isPresent())))
                 .toList();
     }
 }

@@ -186,8 +186,9 @@ public final class FindingWords {
                     + ": it would cover what lies on it.";
             case NEVER_HIDES -> "Even " + f.count("most") + " coats on " + name(f, "what") + " let what is below show through."
                     + (f.is("never") ? "" : " Choose a paint that hides better.");
-            case RUNS_OUT -> Words.upper(f.text("paint")) + " will run out: " + Numbers.millilitres(f.number("needed")) + " needed, "
-                    + Numbers.text(f.number("left"), 1) + " ml left.";
+            case RUNS_OUT -> Words.upper(f.text("paint")) + " will run out: " + (f.is("pieces")
+                    ? Numbers.text(f.number("needed"), 0) + " needed, " + Numbers.text(f.number("left"), 0) + " left."
+                    : Numbers.millilitres(f.number("needed")) + " needed, " + Numbers.text(f.number("left"), 1) + " ml left.");
             case FILM_THICK -> "The film is thickest under " + StepWords.what(f.thing("step", Step.class)) + ": "
                     + Numbers.text(f.number("um"), 0) + " µm in " + f.count("coats") + " coats; over "
                     + Numbers.text(f.number("limitUm"), 0) + " µm it may peel"

@@ -32,8 +32,11 @@ public final class SupplyWords {
                 + ".";
     }
 
-    /** "2.1 of 30 ml", of a pen "1.4 of 28 m", or by how much it does not reach. */
+    /** "2.1 of 30 ml", of a pen "1.4 of 28 m", of gems "3 of 12", or by how much it does not reach. */
     public static String amount(Jar jar, Shelf shelf) {
+        if (jar.runsOutAt().isEmpty() && shelf.find(jar.paint()).filter(p -> p.kind().counted()).isPresent()) {
+            return pieces(jar.needed()) + " of " + pieces(jar.left());
+        }
         if (jar.runsOutAt().isPresent()) {
             return amount(jar.missing(), jar, shelf) + " missing";
         }
@@ -43,9 +46,16 @@ public final class SupplyWords {
 
     /** Millilitres, or of a pen the metres it writes with them. */
     private static String amount(Millilitres volume, Jar jar, Shelf shelf) {
+        if (shelf.find(jar.paint()).filter(p -> p.kind().counted()).isPresent()) {
+            return pieces(volume);
+        }
         Optional<Paint> pen = shelf.find(jar.paint()).filter(p -> p.kind().pen() && p.tip().value() > 0);
         return pen.map(p -> metres(PaintUse.penMetres(volume, p.tip().value(), p.film().wetCoat().value())))
                 .orElseGet(() -> Numbers.millilitres(volume.value()));
+    }
+
+    private static String pieces(Millilitres count) {
+        return Numbers.text(Math.ceil(count.value() - 1e-9), 0);
     }
 
     private static String metres(double metres) {

@@ -11,6 +11,11 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import mosspebble.core.words.SupplyWords;
+import mosspebble.core.units.Millilitres;
+import mosspebble.core.supplies.PaintUse;
+import mosspebble.core.supplies.Jar;
+import java.util.Optional;
 import java.util.SplittableRandom;
 import mosspebble.core.Boards;
 import mosspebble.core.blend.Blend;
@@ -164,6 +169,13 @@ class MaterialsTest {
         assertThat(stone.place().getArea()).as("4 mm across").isCloseTo(Math.PI * 4, within(0.2));
         assertThat(step(plan, "First coat: the bar").place().buffer(-Gems.SEAT_MM).covers(stone.place())).isTrue();
         assertThat(stone.place().covers(gem.layers().get(0).place())).as("glue stays below it").isTrue();
+        PaintUse used = plan.supplies().stream().filter(u -> u.paint().equals("red stone")).findFirst().orElseThrow();
+        assertThat(used.needed().value()).as("one gem is one, whatever its size").isEqualTo(1);
+        assertThat(plan.puddles()).noneMatch(p -> p.mix().equals(stone.load().mix()));
+        assertThat(SupplyWords.amount(new Jar("red stone", new Millilitres(12), used.needed(), Optional.empty()), SHELF))
+                .isEqualTo("1 of 12");
+        assertThat(SupplyWords.amount(new Jar("red stone", new Millilitres(0), used.needed(), Optional.of("p")), SHELF))
+                .isEqualTo("1 missing");
         assertThat(gem.work().dries()).isEqualTo(Duration.ofHours(24));
         assertThat(StepWords.sentence(gem)).contains("press").contains("not for children");
         Step seal = plan.steps().get(plan.steps().size() - 1);

@@ -60,7 +60,7 @@ class WordsTest {
             .and("contrast", 5.0).and("medium", PaintKind.Use.GELS).and("way", BlendKind.POWDERED).and("gem", "red stone")
             .and("holdsMm", 2.5)
             .and("lacks", true).and("before", Skin.Before.PAINT_KEPT)
-            .and("worn", 3).and("stones", 5).and("months", 9.2).and("times", 1.4).and("outdoors", true)
+            .and("pieces", false).and("worn", 3).and("stones", 5).and("months", 9.2).and("times", 1.4).and("outdoors", true)
             .and("what", WING).and("colour", "grey brown").and("lost", 0.6)
             .and("first", WING).and("then", WING).and("because", PaintOrder.Because.LIES_ON).and("under", WING).and("never", false)
             .and("step", STEP).and("um", 300.0).and("limitUm", 260.0).and("glassy", true).and("rim", false)
@@ -103,13 +103,13 @@ class WordsTest {
         Facts facts = code == Code.STILL_DAMP ? with("left", Duration.ofHours(3)) : FACTS;
         readable(FindingWords.sentence(Finding.of(code, facts)));
         Facts other = facts.and("cracks", 1).and("where", "").and("dots", false).and("offStone", true).and("others", 0).and("rough", false)
-                .and("ground", true).and("never", true).and("glassy", false).and("rim", true).and("varnish", false);
+                .and("ground", true).and("never", true).and("glassy", false).and("rim", true).and("varnish", false).and("pieces", true);
         readable(FindingWords.sentence(Finding.of(code, other)));
     }
 
     @Test
     void aFactThatIsMissingIsAnErrorOfTheProgramAndNotASentence() {
-        assertThatThrownBy(() -> FindingWords.sentence(Finding.of(Code.RUNS_OUT, Facts.of("paint", "white"))))
+        assertThatThrownBy(() -> FindingWords.sentence(Finding.of(Code.RUNS_OUT, Facts.of("paint", "white").and("pieces", false))))
                 .isInstanceOf(IllegalArgumentException.class).hasMessageContaining("needed");
         assertThatThrownBy(() -> Facts.of("place", Shapes.nothing())).hasMessageContaining("place");
         assertThatThrownBy(() -> FACTS.text("cracks")).hasMessageContaining("cracks");
