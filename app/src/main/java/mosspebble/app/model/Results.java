@@ -18,6 +18,7 @@ import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.beans.property.SimpleDoubleProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.collections.FXCollections;
+import javafx.collections.MapChangeListener;
 import javafx.collections.ObservableMap;
 import javafx.collections.ObservableSet;
 import mosspebble.core.area.Grid;
@@ -104,6 +105,8 @@ public final class Results {
     private final Map<String, PlanWorker.Line> thumbLines = new LinkedHashMap<>();
     private final Map<String, Project> thumbAsked = new LinkedHashMap<>();
     private Object thumbsFrom;
+    private Diary takenBy;
+    private Map<String, Double> taken;
     private Project asked;
     private PaintPlan draftedPlan;
     private Object draftedAs;
@@ -143,6 +146,7 @@ public final class Results {
         plan.addListener((o, before, now) -> askPicture());
         plan.addListener((o, before, now) -> askOther());
         workbench.lookProperty().addListener((o, before, now) -> askOther());
+        thumbs.addListener((MapChangeListener<String, Thumb>) change -> taken = null);
         askPlan();
         askThumbs();
     }
@@ -208,7 +212,11 @@ public final class Results {
     /** Millilitres that passes took which are ticked off, over all stones in hand that are planned, by paint. */
     public Map<String, Double> takenOut() {
         Diary diary = workbench.studio().diary();
-        Map<String, Double> taken = new TreeMap<>();
+        if (diary == takenBy && taken != null) {
+            return taken; // every card of the shelf asks
+        }
+        takenBy = diary;
+        taken = new TreeMap<>();
         for (Thumb thumb : thumbs.values()) {
             String stone = thumb.project().id();
             if (diary.deeds().stream().anyMatch(d -> d.stone().equals(stone))) {
