@@ -199,7 +199,11 @@ public final class Sheets {
                 }
             }
             if (layout.cards() != Cards.NONE && layout.shelf().isPresent()) {
-                sheets.layOut(layout.shelf().get());
+                new LayOutPages(sheets.text, sheets.display, paper).draw(LayOutWords.of(plan, layout.shelf().get()), () -> {
+                    PDPageContentStream out = new PDPageContentStream(document, sheets.page("What to lay out"));
+                    sheets.heading(out, "What to lay out", sheets.size());
+                    return out;
+                });
             }
             boolean whole = switch (layout.cards()) {
                 case WHOLE -> sheets.cards(progress);
@@ -525,82 +529,6 @@ public final class Sheets {
         };
     }
 
-    /** What to lay out, with boxes to tick, on as many pages as it takes. */
-    private void layOut(Shelf shelf) throws IOException {
-        float room = (float) paper.widthMm() - 2 * MARGIN;
-        float y = 0;
-        PDPageContentStream out = null;
-        try {
-            for (LayOutWords.Section section : LayOutWords.of(plan, shelf)) {
-                boolean headed = false;
-                boolean beside = false; // short ones stand two in a row
-                int columns = fits(section, room / 2) ? 2 : 1;
-                for (LayOutWords.Line line : section.lines()) {
-                    float indent = (section.ticked() ? 6 : 0) + (line.swatch().isPresent() ? 6 : 0);
-                    if (beside) {
-                        y += 5.4f;
-                        mark(out, section.ticked(), line, MARGIN + room / 2, y);
-                        write(out, text, 10.5f, MARGIN + room / 2 + indent, y, line.words(), 0x22271F);
-                        y -= 5.4f;
-                        beside = false;
-                        continue;
-                    }
-                    List<String> words = wrapped(line.words(), text, 10.5f, room - indent);
-                    float needs = words.size() * 4.8f + (headed ? 0 : 9);
-                    if (out == null || y - needs < MARGIN) {
-                        if (out != null) {
-                            out.close();
-                        }
-                        out = new PDPageContentStream(document, page("What to lay out"));
-                        heading(out, "What to lay out", size());
-                        y = (float) paper.heightMm() - MARGIN - HEAD;
-                    }
-                    if (!headed) {
-                        y -= 4;
-                        write(out, display, 13, MARGIN, y, section.heading(), 0x22271F);
-                        y -= 6;
-                        headed = true;
-                    }
-                    mark(out, section.ticked(), line, MARGIN, y);
-                    beside = columns == 2;
-                    for (String each : words) {
-                        write(out, text, 10.5f, MARGIN + indent, y, each, 0x22271F);
-                        y -= 4.8f;
-                    }
-                    y -= 0.6f;
-                }
-            }
-        } finally {
-            if (out != null) {
-                out.close();
-            }
-        }
-    }
-
-    private boolean fits(LayOutWords.Section section, float room) throws IOException {
-        for (LayOutWords.Line line : section.lines()) {
-            if (text.getStringWidth(printable(line.words(), text)) / 1000 * 10.5f > (room - 14) * PT) {
-                return false;
-            }
-        }
-        return section.ticked() && section.lines().size() > 3;
-    }
-
-    /** A box to tick and the colour, before a line. */
-    private void mark(PDPageContentStream out, boolean ticked, LayOutWords.Line line, float x, float y) throws IOException {
-        out.setLineWidth(0.3f * PT);
-        colour(out, 0x5A6057, true);
-        if (ticked) {
-            out.addRect(x * PT, (y - 0.5f) * PT, 3.6f * PT, 3.6f * PT);
-            out.stroke();
-        }
-        if (line.swatch().isPresent()) {
-            colour(out, line.swatch().get().rgb(), false);
-            out.addRect((x + 6) * PT, (y - 0.5f) * PT, 3.6f * PT, 3.6f * PT);
-            out.fillAndStroke();
-        }
-    }
-
     /** All steps small, twenty on a page. */
     private boolean contact(Progress progress) throws IOException {
         StepPicture pictures = pictures(SMALL_PIXELS, Care.QUICK);
@@ -730,7 +658,7 @@ public final class Sheets {
         }
     }
 
-    private void write(PDPageContentStream out, PDFont font, float size, float x, float y, String words, int rgb) throws IOException {
+    static void write(PDPageContentStream out, PDFont font, float size, float x, float y, String words, int rgb) throws IOException {
         colour(out, rgb, false);
         out.beginText();
         out.setFont(font, size);
@@ -769,7 +697,7 @@ public final class Sheets {
         return lines;
     }
 
-    private static void colour(PDPageContentStream out, int rgb, boolean stroking) throws IOException {
+    static void colour(PDPageContentStream out, int rgb, boolean stroking) throws IOException {
         float r = (rgb >> 16 & 255) / 255f;
         float g = (rgb >> 8 & 255) / 255f;
         float b = (rgb & 255) / 255f;

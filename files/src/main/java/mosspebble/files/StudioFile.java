@@ -330,25 +330,37 @@ final class StudioFile {
     }
 
     static void make(Path file, Studio studio, Filling filling) throws FileTrouble {
+        built(file, (connection, sql) -> {
+            migrate(connection, sql, 0, file);
+            put(connection, null, studio, "New studio");
+            sql.execute("COMMIT");
+            filling.fill(connection);
+            return studio;
+        });
+    }
+
+    /** Puts into a file that is new, within a transaction, what a studio is made of, and commits it. */
+    private interface Building {
+        Studio build(Connection connection, Statement sql) throws SQLException, FileTrouble;
+    }
+
+    private static Studio built(Path file, Building building) throws FileTrouble {
         NativeLibrary.ready();
         Path part = SafeWrite.part(file);
         try {
             Files.createDirectories(file.toAbsolutePath().getParent());
             clear(part);
-            try (Connection connection = plain(part, Way.WRITE)) {
-                try (Statement sql = connection.createStatement()) {
-                    sql.execute("PRAGMA application_id = " + APPLICATION);
-                    sql.execute("BEGIN IMMEDIATE");
-                    migrate(connection, sql, 0, file);
-                    put(connection, null, studio, "New studio");
-                    sql.execute("COMMIT");
-                    filling.fill(connection);
-                    sql.execute("PRAGMA journal_mode = WAL"); // kept in the file, so that opening it later changes nothing
-                }
+            Studio studio;
+            try (Connection connection = plain(part, Way.WRITE); Statement sql = connection.createStatement()) {
+                sql.execute("PRAGMA application_id = " + APPLICATION);
+                sql.execute("BEGIN IMMEDIATE");
+                studio = building.build(connection, sql);
+                sql.execute("PRAGMA journal_mode = WAL"); // kept in the file, so that opening it later changes nothing
             }
             SafeWrite.flush(part);
             clearLogs(file);
             SafeWrite.moveInto(part, file);
+            return studio;
         } catch (IOException e) {
             throw new FileTrouble(file.toString(), "The studio cannot be made: " + SafeWrite.reason(e) + ".",
                     "Check the disk and that the folder may be written.", e);
@@ -435,47 +447,22 @@ final class StudioFile {
      * @throws FileTrouble if they make no studio; then nothing stands there that did not before
      */
     static Studio make(Path file, int version, Filling rows) throws FileTrouble {
-        NativeLibrary.ready();
-        Path part = SafeWrite.part(file);
-        try {
-            Files.createDirectories(file.toAbsolutePath().getParent());
-            clear(part);
-            Studio studio;
-            try (Connection connection = plain(part, Way.WRITE)) {
-                try (Statement sql = connection.createStatement()) {
-                    sql.execute("PRAGMA application_id = " + APPLICATION);
-                    sql.execute("BEGIN IMMEDIATE");
-                    for (int step = 0; step < version; step++) {
-                        Migration.step(connection, step, file);
-                    }
-                    run(connection, "DELETE FROM setting"); // the steps' own beginnings
-                    sql.execute("PRAGMA user_version = " + version);
-                    rows.fill(connection);
-                    migrate(connection, sql, version, file);
-                    studio = load(connection, file);
-                    for (Page page : BookRows.load(connection, file).pages()) {
-                        BookRows.planned(connection, file, page.id());
-                    }
-                    run(connection, "INSERT INTO edit(at, title) VALUES(strftime('%Y-%m-%dT%H:%M:%SZ', 'now'), ?)", "Taken in");
-                    sql.execute("COMMIT");
-                    sql.execute("PRAGMA journal_mode = WAL");
-                }
+        return built(file, (connection, sql) -> {
+            for (int step = 0; step < version; step++) {
+                Migration.step(connection, step, file);
             }
-            SafeWrite.flush(part);
-            SafeWrite.moveInto(part, file);
+            run(connection, "DELETE FROM setting"); // the steps' own beginnings
+            sql.execute("PRAGMA user_version = " + version);
+            rows.fill(connection);
+            migrate(connection, sql, version, file);
+            Studio studio = load(connection, file);
+            for (Page page : BookRows.load(connection, file).pages()) {
+                BookRows.planned(connection, file, page.id());
+            }
+            run(connection, "INSERT INTO edit(at, title) VALUES(strftime('%Y-%m-%dT%H:%M:%SZ', 'now'), ?)", "Taken in");
+            sql.execute("COMMIT");
             return studio;
-        } catch (IOException e) {
-            throw new FileTrouble(file.toString(), "The studio cannot be made: " + SafeWrite.reason(e) + ".",
-                    "Check the disk and that the folder may be written.", e);
-        } catch (SQLException e) {
-            throw trouble(file, e);
-        } finally {
-            try {
-                clear(part);
-            } catch (IOException e) {
-                Journal.trouble("taking away a studio half made", e);
-            }
-        }
+        });
     }
 
     // --- reading
