@@ -293,7 +293,8 @@ public final class Main implements Callable<Integer> {
             return withPlans(place, demo, (plan, store) -> {
                 Path sheets = to.resolve(plan.project().id() + "-sheets.pdf");
                 Path json = to.resolve(plan.project().id() + "-plan.json");
-                Sheets.write(plan, paper, store.studio().unit(), new Sheets.Layout(Sheets.Cards.WHOLE, mirrored, template), sheets,
+                Sheets.write(plan, paper, store.studio().unit(), new Sheets.Layout(Sheets.Cards.WHOLE, mirrored, template)
+                        .withShelf(store.studio().shelf()), sheets,
                         (fraction, what) -> true);
                 PlanJson.write(plan, json);
                 System.out.println(plan.project().name() + ": " + sheets + ", " + json);

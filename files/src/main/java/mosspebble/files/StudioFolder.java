@@ -19,7 +19,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.concurrent.atomic.AtomicBoolean;
 import mosspebble.core.area.Remembered;
 import mosspebble.core.book.Book;
 import mosspebble.core.book.Page;
@@ -287,17 +286,17 @@ public final class StudioFolder {
                     + ", this program knows " + StudioFile.VERSION + ").", "It is left untouched. Update the program.");
         }
         Path photos = StudioBook.photos(target);
-        AtomicBoolean whole = new AtomicBoolean();
+        boolean whole = false;
         List<Path> copied = new ArrayList<>();
         try {
             Studio studio = StudioFile.make(target, index.version, connection -> {
                 fill(connection, root, index);
                 originals(root, index, photos, copied);
             });
-            whole.set(true);
+            whole = true;
             return new TakenIn(target, studio, index.pages.size());
         } finally {
-            if (!whole.get()) {
+            if (!whole) {
                 copied.forEach(ZipFolder::remove);
             }
         }

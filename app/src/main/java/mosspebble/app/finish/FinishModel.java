@@ -190,7 +190,6 @@ public final class FinishModel {
         return paper;
     }
 
-    /** How steps are laid out on them. */
     /** Whether guides come once more mirrored. */
     BooleanProperty mirroredProperty() {
         return mirrored;
@@ -205,6 +204,7 @@ public final class FinishModel {
         return new Sheets.Layout(cards.get(), mirrored.get(), template.get()).withShelf(workbench.studio().shelf());
     }
 
+    /** How steps are laid out on them. */
     ObjectProperty<Sheets.Cards> cardsProperty() {
         return cards;
     }

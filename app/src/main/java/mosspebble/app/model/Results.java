@@ -378,9 +378,14 @@ public final class Results {
         for (Project project : studio.projects()) {
             if (all || !project.equals(thumbAsked.get(project.id()))) {
                 thumbAsked.put(project.id(), project);
+                Thumb before = thumbs.get(project.id());
                 desk.askLater(thumbLines.computeIfAbsent(project.id(), id -> new PlanWorker.Line()), d -> {
                     PaintPlan small = d.plan(project, studio);
-                    return new Thumb(project, small, d.picture(small, THUMB_PIXELS_PER_MM, StoneState.SEALED));
+                    // what is only said to a plan changes no picture
+                    boolean looksTheSame = before != null && before.plan().schedule() == small.schedule()
+                            && before.plan().up() == small.up();
+                    return new Thumb(project, small,
+                            looksTheSame ? before.picture() : d.picture(small, THUMB_PIXELS_PER_MM, StoneState.SEALED));
                 }, thumb -> {
                     troubled.remove(project.id());
                     thumbs.put(project.id(), thumb);

@@ -199,7 +199,7 @@ public final class Shell extends StackPane {
         this.sitting = new SittingModel(workbench, show, worker, bench.solver, bench.clock);
         this.finish = new FinishModel(workbench, show, worker);
         finish.inTurn(sitting::inTurn);
-        finish.sittings(sitting::pages, sitting::planElsewhere);
+        finish.sittings(sitting::pages, sitting::planHere);
         sitting.shownProperty().addListener((o, a, b) -> finish.sittingsChanged());
         this.mend = new MendModel(workbench, show, worker);
         PaintTool painting = new PaintTool(workbench, line, mend);

@@ -23,8 +23,6 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleObjectProperty;
-import javafx.beans.value.ChangeListener;
-import javafx.beans.value.ObservableValue;
 import javafx.collections.MapChangeListener;
 import mosspebble.app.control.TextSize;
 import mosspebble.app.model.PlanWorker;
@@ -106,7 +104,7 @@ public final class SittingModel {
     private Duration usual = Duration.ZERO;
     private boolean withoutSolver;
     private Object askedFrom;
-    private boolean wanted;
+    private Finding.Stage lookedAtAlso;
     private Shown paged;
     private Optional<List<SittingPage>> pages = Optional.empty();
     private final Map<String, Known> dries = new HashMap<>();
@@ -128,20 +126,13 @@ public final class SittingModel {
 
     /** A timetable nobody looks at is not searched for. */
     private boolean active() {
-        return workbench.stageProperty().get() == Finding.Stage.SITTING || wanted;
+        return workbench.stageProperty().get() == Finding.Stage.SITTING || workbench.stageProperty().get() == lookedAtAlso;
     }
 
-    /** Has it searched for although the stage is another, until one leaves that: its pages are looked at. */
-    public void planElsewhere() {
-        wanted = true;
+    /** Has it searched for at the stage one is at as well: its pages are looked at there. */
+    public void planHere() {
+        lookedAtAlso = workbench.stageProperty().get();
         ask();
-        workbench.stageProperty().addListener(new ChangeListener<>() {
-            @Override
-            public void changed(ObservableValue<? extends Finding.Stage> o, Finding.Stage a, Finding.Stage b) {
-                wanted = false;
-                workbench.stageProperty().removeListener(this);
-            }
-        });
     }
 
     /** A page for each sitting; empty while none is planned. */

@@ -101,6 +101,7 @@ public final class SheetModel {
             imageOnDark = dark;
             image = seen(new Image(new ByteArrayInputStream(Base64.getDecoder().decode(imageOf))), dark);
         }
+        imageOf = now.jpeg(); // the very text, so that the next frame sees at once that it is the same
         return image;
     }
 
