@@ -64,9 +64,14 @@ public final class Mask {
         }
         for (int r = 0; r < rows; r++) {
             double running = 0;
+            float here = 0;
             for (int c = 0; c < columns; c++) {
-                running += sum[r * (columns + 2) + c];
-                share[r * columns + c] = (float) (Math.rint(Math.min(1, Math.abs(running)) * STEPS) / STEPS);
+                double more = sum[r * (columns + 2) + c];
+                if (more != 0) { // where no edge is, the cell is as the one before
+                    running += more;
+                    here = (float) (Math.rint(Math.min(1, Math.abs(running)) * STEPS) / STEPS);
+                }
+                share[r * columns + c] = here;
             }
         }
     }
@@ -231,6 +236,11 @@ public final class Mask {
 
     public int rows() {
         return rows;
+    }
+
+    /** Shares covered of all cells held, rows first; the caller's own. */
+    public float[] shares() {
+        return share.clone();
     }
 
     /** Share covered of the cell so many columns and rows from the first held one. */

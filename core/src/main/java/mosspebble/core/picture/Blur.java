@@ -17,30 +17,56 @@ final class Blur {
 
     /** Mean over a square of 2 reach + 1 cells to a side; values to 2,000. */
     static float[] box(float[] values, int columns, int rows, int reach) {
+        return box(values, columns, rows, reach, Blocks.all(columns, rows, BLOCK));
+    }
+
+    /** The same for the cells of some blocks, which are not narrower than the reach; the others are 0. */
+    static float[] box(float[] values, int columns, int rows, int reach, Blocks wanted) {
         int[] across = new int[values.length];
-        IntStream.range(0, rows).parallel().forEach(r -> line(values, across, r * columns, columns, reach));
+        Blocks met = wanted.wider(0, 1);
+        IntStream.range(0, rows).parallel().forEach(r -> {
+            for (int b = 0; b < met.across; b++) {
+                int first = b;
+                while (b < met.across && met.has(b, r / met.side)) {
+                    b++;
+                }
+                if (b > first) {
+                    line(values, across, r * columns, columns, first * met.side, Math.min(columns, b * met.side), reach);
+                }
+            }
+        });
         float[] result = new float[values.length];
-        IntStream.range(0, (columns + BLOCK - 1) / BLOCK).parallel()
-                .forEach(b -> down(across, result, b * BLOCK, Math.min(columns, (b + 1) * BLOCK), columns, rows, reach));
+        IntStream.range(0, wanted.across).parallel().forEach(b -> {
+            for (int k = 0; k < wanted.down; k++) {
+                int first = k;
+                while (k < wanted.down && wanted.has(b, k)) {
+                    k++;
+                }
+                if (k > first) {
+                    down(across, result, b * wanted.side, Math.min(columns, (b + 1) * wanted.side), columns, rows,
+                            first * wanted.side, Math.min(rows, k * wanted.side), reach);
+                }
+            }
+        });
         return result;
     }
 
     /** Some columns side by side, row by row, as memory lies. */
-    private static void down(int[] from, float[] to, int first, int end, int columns, int rows, int reach) {
+    private static void down(int[] from, float[] to, int first, int end, int columns, int rows, int top, int bottom, int reach) {
         long[] sum = new long[end - first];
-        for (int r = 0; r < Math.min(reach, rows); r++) {
+        for (int r = Math.max(0, top - reach); r < Math.min(top + reach, rows); r++) {
             add(from, r * columns + first, sum, 1);
         }
         double share = 1 / ((2 * reach + 1) * FINE);
-        for (int r = 0; r < rows; r++) {
+        for (int r = top; r < bottom; r++) {
             if (r + reach < rows) {
                 add(from, (r + reach) * columns + first, sum, 1);
             }
-            if (r - reach - 1 >= 0) {
-                add(from, (r - reach - 1) * columns + first, sum, -1);
-            }
             for (int c = 0; c < sum.length; c++) {
                 to[r * columns + first + c] = (float) (sum[c] * share);
+            }
+            if (r - reach >= 0) {
+                add(from, (r - reach) * columns + first, sum, -1);
             }
         }
     }
@@ -58,23 +84,26 @@ final class Blur {
         return raised < whole ? whole - 1 : whole;
     }
 
-    private static void line(float[] values, int[] to, int start, int count, int reach) {
-        int[] whole = new int[count];
-        for (int i = 0; i < count; i++) {
-            whole[i] = nearest(values[start + i] * FINE);
+    /** Some cells of a row. */
+    private static void line(float[] values, int[] to, int start, int count, int from, int end, int reach) {
+        int first = Math.max(0, from - reach);
+        int[] whole = new int[Math.min(count, end + reach) - first];
+        for (int i = 0; i < whole.length; i++) {
+            whole[i] = nearest(values[start + first + i] * FINE);
         }
         long sum = 0;
-        for (int i = 0; i < Math.min(reach, count); i++) {
-            sum += whole[i];
+        for (int i = first; i < Math.min(from + reach, count); i++) {
+            sum += whole[i - first];
         }
-        for (int i = 0; i < count; i++) {
+        int side = 2 * reach + 1;
+        for (int i = from; i < end; i++) {
             if (i + reach < count) {
-                sum += whole[i + reach];
+                sum += whole[i + reach - first];
             }
-            if (i - reach - 1 >= 0) {
-                sum -= whole[i - reach - 1];
+            to[start + i] = nearest((double) sum / side);
+            if (i - reach >= 0) {
+                sum -= whole[i - reach - first];
             }
-            to[start + i] = nearest((double) sum / (2 * reach + 1));
         }
     }
 }

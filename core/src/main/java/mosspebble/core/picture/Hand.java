@@ -239,14 +239,24 @@ final class Hand {
         for (int r = 0; r < rows; r++) {
             System.arraycopy(share, r * columns, field, (r + reach) * wide + reach, columns);
         }
-        float[] near = Blur.box(Blur.box(field, wide, high, reach), wide, high, reach);
+        Blocks edges = Blocks.nearEdges(field, wide, high, blockSide(reach));
+        float[] near = Blur.box(Blur.box(field, wide, high, reach, edges.wider(1, 1)), wide, high, reach, edges);
         float[] lip = new float[share.length];
         for (int r = 0; r < rows; r++) {
             for (int c = 0; c < columns; c++) {
                 float b = near[(r + reach) * wide + c + reach];
-                lip[r * columns + c] = share[r * columns + c] * Math.min(1, 4.6f * b * (1 - b));
+                lip[r * columns + c] = b == 0 ? 0 : share[r * columns + c] * Math.min(1, 4.6f * b * (1 - b));
             }
         }
         return lip;
+    }
+
+    /** What is blurred twice is even beyond one block. */
+    private static int blockSide(int reach) {
+        int side = 16;
+        while (side < 2 * reach) {
+            side *= 2;
+        }
+        return side;
     }
 }

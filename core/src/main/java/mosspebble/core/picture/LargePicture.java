@@ -1,7 +1,9 @@
 package mosspebble.core.picture;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.CancellationException;
+import java.util.concurrent.atomic.AtomicReferenceArray;
 import java.util.function.BooleanSupplier;
 import java.util.stream.IntStream;
 import mosspebble.core.area.Grid;
@@ -64,7 +66,11 @@ public final class LargePicture {
     /** What lies so many cells round a tile may stand in its light. */
     private final int marginX;
     private final int marginY;
-    private final int side;
+    /** So many tiles stand side by side, and so many rows are drawn at once. */
+    private final int across;
+    private final int strip;
+    /** What of the rock below each tile drawn last is wanted for the next one. */
+    private final AtomicReferenceArray<Below> below;
     /** Where paint is set down by one touch: it stands on the highest below it, wherever that is. */
     private final List<Envelope> touches;
 
@@ -90,8 +96,14 @@ public final class LargePicture {
         double from = Math.toRadians(wish.shown.lightFrom());
         this.marginX = margin(Math.abs(Math.sin(from)));
         this.marginY = margin(Math.abs(Math.cos(from)));
-        this.side = side(free / TILES);
+        int[] shape = shape(free / TILES);
+        this.across = shape[0];
+        this.strip = shape[1];
+        this.below = new AtomicReferenceArray<>(across);
     }
+
+    /** Rock from a column and row of the picture on. */
+    private record Below(StoneTerrain terrain, int column, int row) {}
 
     /** Cells to a side: what lies in the way of that much of the light, or round a dent, with the lips it may be on. */
     private int margin(double light) {
@@ -103,15 +115,31 @@ public final class LargePicture {
         return machine.maxMemory() - machine.totalMemory() + machine.freeMemory();
     }
 
-    /** Side of a tile without its margin, for so much free memory, bytes. */
-    private int side(long free) {
+    /**
+     * Tiles across and rows of each for which the least is drawn twice, for so much free memory, bytes. Tiles are drawn in pairs, so an odd
+     * one has a processor to itself.
+     */
+    private int[] shape(long free) {
         long cells = Math.min(MOST, (long) (0.7 * free) / BYTES);
-        int whole = (int) Math.sqrt(cells);
-        int margin = Math.max(marginX, marginY);
-        if (whole - 2 * margin < LEAST) {
+        int[] best = null;
+        double least = Double.POSITIVE_INFINITY;
+        for (int k = 1; k <= Math.max(1, columns / LEAST); k++) {
+            long high = cells / ((columns + k - 1) / k + 2L * marginX) - 2L * marginY;
+            if (high < Math.min(LEAST, rows)) {
+                continue;
+            }
+            long strips = (rows + high - 1) / high;
+            double drawn = (columns + 2.0 * marginX * (k - 1)) * (rows + 2.0 * marginY * (strips - 1));
+            double alone = k * strips > 1 && k % TILES != 0 ? (k + 1.0) / k : 1;
+            if (drawn * alone < least) {
+                least = drawn * alone;
+                best = new int[] {k, (int) ((rows + strips - 1) / strips)};
+            }
+        }
+        if (best == null) {
             throw new IllegalStateException("There is not the memory for a picture of " + columns + " x " + rows + " pixels.");
         }
-        return whole - 2 * margin;
+        return best;
     }
 
     public int columns() {
@@ -138,7 +166,7 @@ public final class LargePicture {
 
     /** As many rows as are best drawn at once. */
     public int strip() {
-        return Math.min(side, rows);
+        return strip;
     }
 
     /**
@@ -150,14 +178,13 @@ public final class LargePicture {
      */
     public int[] rows(int first, int count, BooleanSupplier unwanted) {
         int[] strip = new int[columns * count];
-        int across = (columns + side - 1) / side;
         IntStream.range(0, across).parallel().forEach(tile -> {
             int from = (int) ((long) columns * tile / across);
             int to = (int) ((long) columns * (tile + 1) / across);
             if (unwanted.getAsBoolean()) {
                 throw new CancellationException();
             }
-            draw(from, first, to - from, count, unwanted, strip);
+            draw(tile, from, first, to - from, count, unwanted, strip);
         });
         return strip;
     }
@@ -181,19 +208,24 @@ public final class LargePicture {
     }
 
     /** One tile: what lies round it is drawn as well, and left away. */
-    private void draw(int column, int row, int wide, int high, BooleanSupplier unwanted, int[] strip) {
+    private void draw(int tile, int column, int row, int wide, int high, BooleanSupplier unwanted, int[] strip) {
         Envelope box = sight(column, row, wide, high);
         int c0 = (int) Math.floor((box.getMinX() - left) / cell);
         int r0 = (int) Math.floor((box.getMinY() - top) / cell);
         Grid grid = new Grid(left + c0 * cell, top + r0 * cell, cell, 1 + (int) Math.ceil((box.getMaxX() - left) / cell) - c0,
                 1 + (int) Math.ceil((box.getMaxY() - top) / cell) - r0);
         Window window = new Window(grid, column - c0, row - r0, wide, high);
-        StoneTerrain terrain = StoneTerrain.of(survey, window, unwanted);
+        Window known = new Window(grid, window.column(), window.row(), wide, grid.rows() - window.row()); // the next tile wants it
+        Optional<StoneTerrain.Before> before = Optional.ofNullable(below.get(tile))
+                .map(b -> new StoneTerrain.Before(b.terrain, b.column - c0, b.row - r0));
+        StoneTerrain terrain = StoneTerrain.of(survey, known, unwanted, before);
         int[] pixels = new int[grid.cells()];
-        StonePicture.draw(plan, terrain, wish.look, wish.lamp, wish.shown, unwanted, pixels);
+        StonePicture.draw(plan, terrain, wish.look, wish.lamp, wish.shown, window, unwanted, pixels);
         if (unwanted.getAsBoolean()) {
             throw new CancellationException();
         }
+        int from = Math.max(window.row(), window.row() + high - 2 * marginY);
+        below.set(tile, new Below(terrain.below(from), column, r0 + from));
         for (int r = 0; r < high; r++) {
             System.arraycopy(pixels, (r + window.row()) * grid.columns() + window.column(), strip, r * columns + column, wide);
         }

@@ -53,6 +53,9 @@ final class Painting {
     /** A lead catches on what stands up: so much more of it on each mm. */
     private static final double TOOTH = 9;
 
+    /** So many rows are painted one after the other. */
+    private static final int BAND = 16;
+
     /** Hairs take and give so much of a coat's thickness. */
     private static final double FURROW = 0.45;
 
@@ -167,8 +170,9 @@ final class Painting {
         Hand.Tool tool = tool(step, layer);
         Hand hand = new Hand(layer.place(), layer.load().coat().step(), tool, grid);
         float[] lip = layer.soft().mm() > 0 ? new float[share.length] : Hand.lip(share, mask.columns(), mask.rows(), grid.cellMm());
-        float[] caps = new float[share.length];
-        if (hasTouches(step.kind()) && tool != Hand.Tool.SPONGE) {
+        boolean touched = hasTouches(step.kind()) && tool != Hand.Tool.SPONGE && !Hand.touches(layer.place()).isEmpty();
+        float[] caps = new float[touched ? share.length : 0];
+        if (touched) {
             hand.caps(now.cut(c, r, mask.columns(), mask.rows(), grid.columns()).body(), caps, c, r, mask.columns(), mask.rows(), grid);
         }
         for (int i = 0; i < caps.length; i++) {
@@ -182,23 +186,25 @@ final class Painting {
         List<Pixels> within = new ArrayList<>();
         for (int coats = 1; noting && coats < most; coats++) {
             Pixels part = now.cut(c, r, mask.columns(), mask.rows(), grid.columns());
-            coats(mask, body, layer, coats, cutFilm(mask), part);
+            coats(mask, body, layer, coats, new Sheet(cutFilm(mask), part, 0, mask.columns()));
             within.add(part);
         }
-        int[] filmHere = cutFilm(mask);
-        Pixels part = now.cut(c, r, mask.columns(), mask.rows(), grid.columns());
-        coats(mask, body, layer, most, filmHere, part);
-        for (int k = 0; k < mask.rows(); k++) {
-            System.arraycopy(filmHere, k * mask.columns(), film, (r + k) * grid.columns() + c, mask.columns());
-        }
-        now.paste(part, c, r, mask.columns(), mask.rows(), grid.columns());
+        coats(mask, body, layer, most, new Sheet(film, now, r * grid.columns() + c, grid.columns()));
         if (!noting) {
             return Change.nothing();
         }
         int[] here = IntStream.range(0, share.length).filter(i -> share[i] > 0).toArray();
         int[] at = Arrays.stream(here).map(i -> (r + i / mask.columns()) * grid.columns() + c + i % mask.columns()).toArray();
-        return new Change(at, part.only(here), within.stream().map(w -> w.only(here)).toList());
+        return new Change(at, now.only(at), within.stream().map(w -> w.only(here)).toList());
     }
+
+    /**
+     * What is painted on: all of the grid, or a rectangle cut out of it.
+     *
+     * @param first place of the upper left pixel of what is laid
+     * @param wide pixels of a row
+     */
+    private record Sheet(int[] film, Pixels pixels, int first, int wide) {}
 
     private int[] cutFilm(Mask mask) {
         int[] values = new int[mask.columns() * mask.rows()];
@@ -229,14 +235,7 @@ final class Painting {
     /** How much of each cell the hand covers: crisp, run out softly within its area, or a pen's slightly uneven line. */
     private float[] shares(Mask place, Mask mask, Step.Layer step, Step.Kind kind) {
         int columns = place.columns();
-        float[] share = new float[columns * place.rows()];
-        for (int r = 0; r < place.rows(); r++) {
-            for (int c = 0; c < columns; c++) {
-                int mc = place.column() + c - mask.column();
-                int mr = place.row() + r - mask.row();
-                share[r * columns + c] = mc >= 0 && mr >= 0 && mc < mask.columns() && mr < mask.rows() ? mask.at(mc, mr) : 0;
-            }
-        }
+        float[] share = place == mask ? mask.shares() : new float[columns * place.rows()]; // what is soft has shares of its own below
         if (step.soft().mm() > 0) {
             Geometry within = step.soft().within().orElse(step.place());
             double reach = step.soft().mm() / 3;
@@ -275,7 +274,7 @@ final class Painting {
      *
      * @param share how much of each pixel is covered
      * @param lip 0 to 1 where the edge stands up
-     * @param caps heights of touches, µm
+     * @param caps heights of touches, µm; empty where there are none
      * @param pools what ink stands higher at the ends of lines, µm; empty but for a pen
      */
     private record Body(float[] share, float[] lip, float[] caps, float[] pools, Hand hand, Hand.Tool tool) {}
@@ -290,32 +289,35 @@ final class Painting {
      */
     private record Looks(int[] next, int[] shown, int[] under, double[] um) {}
 
-    private Looks looks(float[] share, int[] film, Coat coat, int coats) {
+    private Looks looks(Mask mask, float[] share, Sheet sheet, Coat coat, int coats) {
         Looks looks = new Looks(new int[table.size()], new int[table.size()], new int[table.size()], new double[table.size()]);
-        for (int i = 0; i < share.length; i++) {
-            int before = film[i];
-            if (share[i] > 0 && looks.next[before] == 0) {
-                looks.next[before] = table.over(before, coat, coats);
-                looks.shown[before] = packed(looks.next[before], coat);
-                looks.under[before] = packed(before, table.film(before).coat().orElse(coat));
-                looks.um[before] = table.film(looks.next[before]).totalUm() - table.film(before).totalUm();
+        for (int r = 0; r < mask.rows(); r++) {
+            for (int c = 0; c < mask.columns(); c++) {
+                int before = sheet.film[sheet.first + r * sheet.wide + c];
+                if (share[r * mask.columns() + c] > 0 && looks.next[before] == 0) {
+                    looks.next[before] = table.over(before, coat, coats);
+                    looks.shown[before] = packed(looks.next[before], coat);
+                    looks.under[before] = packed(before, table.film(before).coat().orElse(coat));
+                    looks.um[before] = table.film(looks.next[before]).totalUm() - table.film(before).totalUm();
+                }
             }
         }
         return looks;
     }
 
     /** One rectangle with so many coats of a layer on it; the films are carried forward. */
-    private void coats(Mask mask, Body body, Step.Layer step, int coats, int[] film, Pixels pixels) {
+    private void coats(Mask mask, Body body, Step.Layer step, int coats, Sheet sheet) {
         Coat coat = step.load().coat();
         boolean clear = coat.optics().isClear();
-        Laying laying = new Laying(mask, body, looks(body.share, film, coat, coats), coat, new Materials(coat.sheen(), step.place()),
+        Laying laying = new Laying(mask, body, looks(mask, body.share, sheet, coat, coats), coat, new Materials(coat.sheen(), step.place()),
                 coats < step.coats() && !clear, step.again().isEmpty() || clear ? null : Mask.of(step.again(), grid));
-        IntStream.range(0, mask.rows()).parallel().forEach(r -> {
+        IntStream.range(0, (mask.rows() + BAND - 1) / BAND).parallel().forEach(band -> {
             NearNoise near = body.hand.row();
-            for (int c = 0; c < mask.columns(); c++) {
-                int i = r * mask.columns() + c;
-                if (body.share[i] > 0) {
-                    lay(laying, i, c, r, near, film, pixels);
+            for (int r = band * BAND; r < Math.min(mask.rows(), (band + 1) * BAND); r++) {
+                for (int c = 0; c < mask.columns(); c++) {
+                    if (body.share[r * mask.columns() + c] > 0) {
+                        lay(laying, c, r, near, sheet);
+                    }
                 }
             }
         });
@@ -329,7 +331,10 @@ final class Painting {
      */
     private record Laying(Mask mask, Body body, Looks looks, Coat coat, Materials material, boolean patchy, Mask again) {}
 
-    private void lay(Laying laying, int i, int c, int r, NearNoise near, int[] film, Pixels pixels) {
+    private void lay(Laying laying, int c, int r, NearNoise near, Sheet sheet) {
+        int i = r * laying.mask.columns() + c;
+        int at = sheet.first + r * sheet.wide + c;
+        Pixels pixels = sheet.pixels;
         Coat coat = laying.coat;
         Body body = laying.body;
         boolean clear = coat.optics().isClear();
@@ -337,9 +342,10 @@ final class Painting {
         int row = laying.mask.row() + r;
         double x = grid.x(column);
         double y = grid.y(row);
-        int before = film[i];
+        int before = sheet.film[at];
         int shown = laying.looks.shown[before];
-        double hair = clear || body.caps[i] > 0 ? 0 : body.hand.uneven(x, y, near);
+        boolean drop = body.caps.length > 0 && body.caps[i] > 0;
+        double hair = clear || drop ? 0 : body.hand.uneven(x, y, near);
         float part = body.share[i];
         if (body.tool == Hand.Tool.SPONGE) { // where its pores are the sponge leaves nothing
             part *= (float) Math.max(0.12, Math.min(1, 0.8 + 1.6 * hair));
@@ -351,22 +357,22 @@ final class Painting {
         }
         int[] colour = pixels.colour();
         if (clear) { // a clear coat changes what is seen, edges and all, rather than covering it
-            colour[i] = shifted(colour[i], laying.looks.under[before], shown, part);
+            colour[at] = shifted(colour[at], laying.looks.under[before], shown, part);
         } else {
             int looks = laying.material.at(shown & 0xFFFFFF, x, y);
-            colour[i] = blend(colour[i], looks & 0xFFFFFF | shown & 0xFF000000, part);
+            colour[at] = blend(colour[at], looks & 0xFFFFFF | shown & 0xFF000000, part);
             double height = switch (coat.sheen()) {
                 case GEM -> part * 4 * (looks >>> 24);
                 case RAISED -> part * Materials.body(x, y);
-                default -> body.caps[i] > 0 ? body.caps[i] // one drop, whatever it lies on
+                default -> drop ? body.caps[i] // one drop, whatever it lies on
                         : laying.looks.um[before] * ((1 + FURROW * hair) * part + LIP * body.lip[i])
                                 + (body.pools.length > 0 ? part * body.pools[i] : 0);
             };
-            pixels.body()[i] = Pixels.steps(Pixels.um(pixels.body()[i]) + height);
+            pixels.body()[at] = Pixels.steps(Pixels.um(pixels.body()[at]) + height);
         }
         if (body.share[i] >= 0.5f) {
-            film[i] = laying.looks.next[before];
-            pixels.sheen()[i] = (byte) (coat.sheen().ordinal() + 1);
+            sheet.film[at] = laying.looks.next[before];
+            pixels.sheen()[at] = (byte) (coat.sheen().ordinal() + 1);
         }
     }
 
@@ -466,20 +472,28 @@ final class Painting {
                 }
             }
         }
-        for (int i = 0; i < drawn.length; i++) {
-            if (drawn[i] > 0 && terrain.inside[i] > 0) {
-                pencilled[i] = drawn[i];
-                filmBelow[i] = film[i];
-                double x = grid.x(i % grid.columns());
-                double y = grid.y(i / grid.columns());
-                double tooth = noise.octaves(x, y, 0.22, 2, grid.cellMm()) + TOOTH * terrain.relief[i];
-                double crumb = Math.max(0, Math.min(1, 0.55 + (chalk ? 1.5 : 0.9) * tooth));
-                int[] colour = now.colour();
-                now.colour()[i] = blend(now.colour()[i], now.colour()[i] & 0xFF000000 | tone,
-                        (float) (drawn[i] * (chalk ? crumb : 0.28 + 0.55 * crumb)));
+        IntStream.range(0, grid.rows()).parallel().forEach(r -> {
+            NearNoise near = null;
+            for (int c = 0; c < grid.columns(); c++) {
+                int i = r * grid.columns() + c;
+                if (drawn[i] > 0 && terrain.inside[i] > 0) {
+                    near = near == null ? new NearNoise(noise) : near;
+                    near.begin();
+                    mark(i, drawn[i], near.octaves(grid.x(c), grid.y(r), 0.22, 2, grid.cellMm()), chalk, tone);
+                }
             }
-        }
+        });
         return between(before);
+    }
+
+    /** A mark of the lead or of chalk on one pixel: it catches on what stands up. */
+    private void mark(int i, float share, double noise, boolean chalk, int tone) {
+        pencilled[i] = share;
+        filmBelow[i] = film[i];
+        double tooth = noise + TOOTH * terrain.relief[i];
+        double crumb = Math.max(0, Math.min(1, 0.55 + (chalk ? 1.5 : 0.9) * tooth));
+        int[] colour = now.colour();
+        colour[i] = blend(colour[i], colour[i] & 0xFF000000 | tone, (float) (share * (chalk ? crumb : 0.28 + 0.55 * crumb)));
     }
 
     /** Lighter or darker by so much L*, of the same hue. */

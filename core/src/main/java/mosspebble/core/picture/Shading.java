@@ -100,8 +100,15 @@ final class Shading {
     private final StoneTerrain terrain;
     private final Grid grid;
     private final Film film;
+    private final Window drawn;
 
     Shading(StoneTerrain terrain, Film film) {
+        this(terrain, film, terrain.window);
+    }
+
+    /** @param drawn part of what is known of the terrain */
+    Shading(StoneTerrain terrain, Film film, Window drawn) {
+        this.drawn = drawn;
         this.terrain = terrain;
         this.grid = terrain.grid;
         this.film = film;
@@ -147,7 +154,7 @@ final class Shading {
         float[] near = whole || film.gloss > 0 && care != Care.FLAT ? mean(heights, 0.28) : null;
         Frame frame = new Frame(pixels, heights, wide, near, care, Direction.of(lightFrom, KEY_UP), Direction.of(lightFrom, WINDOW_UP));
         rows(r -> {
-            if (terrain.window.hasRow(r) && !unwanted.getAsBoolean()) {
+            if (drawn.hasRow(r) && !unwanted.getAsBoolean()) {
                 frame.row(r, out);
             }
         });
@@ -165,6 +172,10 @@ final class Shading {
         private final float slope = (float) (1 / (2 * grid.cellMm()));
         private final float level;
         private final float high;
+        /** Places that may stand in the light, in cells from the one looked at, and 1 over how far each is. */
+        private final int[] towardColumns;
+        private final int[] towardRows;
+        private final float[] perMm;
 
         Frame(Pixels pixels, float[] heights, float[] wide, float[] near, Care care, Direction key, Direction window) {
             this.pixels = pixels;
@@ -176,13 +187,28 @@ final class Shading {
             this.window = window;
             this.level = key.z;
             this.high = (float) terrain.survey.dome().heightMm();
+            float cell = (float) grid.cellMm();
+            int shortest = 0;
+            while (shortest < REACHES.length && REACHES[shortest] < cell) {
+                shortest++;
+            }
+            int reaches = REACHES.length - shortest;
+            this.towardColumns = new int[reaches];
+            this.towardRows = new int[reaches];
+            this.perMm = new float[reaches];
+            for (int k = 0; k < reaches; k++) {
+                float reach = REACHES[shortest + k];
+                towardColumns[k] = Math.round(key.x / 0.799f * reach / cell);
+                towardRows[k] = Math.round(key.y / 0.799f * reach / cell);
+                perMm[k] = 1 / reach;
+            }
         }
 
         void row(int r, int[] out) {
             int columns = grid.columns();
             float[] rgb = new float[3];
-            int end = terrain.window.column() + terrain.window.columns();
-            for (int c = terrain.window.column(); c < end; c++) {
+            int end = drawn.column() + drawn.columns();
+            for (int c = drawn.column(); c < end; c++) {
                 int i = r * columns + c;
                 float inside = terrain.inside[i];
                 if (inside <= 0) {
@@ -264,19 +290,13 @@ final class Shading {
         /** How much of the key is kept off by what stands up toward it. */
         private float shadow(int i, int r, int c) {
             float most = 0;
-            float cell = (float) grid.cellMm();
-            for (float reach : REACHES) {
-                if (reach < cell) {
-                    continue;
-                }
-                int dc = Math.round(key.x / 0.799f * reach / cell);
-                int dr = Math.round(key.y / 0.799f * reach / cell);
-                int cc = c + dc;
-                int rr = r + dr;
+            for (int k = 0; k < towardColumns.length; k++) {
+                int cc = c + towardColumns[k];
+                int rr = r + towardRows[k];
                 if (cc < 0 || rr < 0 || cc >= grid.columns() || rr >= grid.rows()) {
                     break;
                 }
-                most = Math.max(most, (heights[rr * grid.columns() + cc] - heights[i]) / reach);
+                most = Math.max(most, (heights[rr * grid.columns() + cc] - heights[i]) * perMm[k]);
             }
             return most <= 0.12f ? 0 : Math.min(0.7f, (most - 0.12f) * 1.3f);
         }

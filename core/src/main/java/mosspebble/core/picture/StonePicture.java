@@ -41,8 +41,14 @@ public final class StonePicture {
     /** Draws one moment without a note of how it came about: for pictures that are drawn once. */
     static void draw(PaintPlan plan, StoneTerrain terrain, StoneState look, Lamp lamp, Shown shown, BooleanSupplier unwanted,
             int[] pixels) {
+        draw(plan, terrain, look, lamp, shown, terrain.window, unwanted, pixels);
+    }
+
+    /** @param drawn part of what is known of the terrain; the rest is left as it is */
+    static void draw(PaintPlan plan, StoneTerrain terrain, StoneState look, Lamp lamp, Shown shown, Window drawn, BooleanSupplier unwanted,
+            int[] pixels) {
         Pixels seen = Painting.after(plan, terrain, look, lamp, shown, unwanted);
-        new Shading(terrain, film(plan, look)).draw(seen, shown, unwanted, pixels);
+        new Shading(terrain, film(plan, look), drawn).draw(seen, shown, unwanted, pixels);
     }
 
     /** The film of water or sealer over all. */

@@ -1,13 +1,14 @@
 package mosspebble.core.picture;
 
+import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import java.util.stream.IntStream;
 import mosspebble.core.area.Grid;
 import mosspebble.core.area.Mask;
 import mosspebble.core.rock.Fabric;
-import mosspebble.core.rock.NearNoise;
 import mosspebble.core.rock.Noise;
 import mosspebble.core.rock.SkinRow;
+import mosspebble.core.rock.Waves;
 import mosspebble.core.stone.Dome;
 import mosspebble.core.stone.Survey;
 
@@ -73,21 +74,40 @@ public final class StoneTerrain {
 
     /** @param unwanted asked now and then; once it says so, the rest is left empty */
     static StoneTerrain of(Survey survey, Window window, BooleanSupplier unwanted) {
+        return of(survey, window, unwanted, Optional.empty());
+    }
+
+    /**
+     * A part of the same stone that was worked out before, in pixels of the same size.
+     *
+     * @param column of the new grid that its first column is, and so the row
+     */
+    record Before(StoneTerrain terrain, int column, int row) {
+        boolean has(int c, int r) {
+            return terrain.window.has(c - column, r - row);
+        }
+    }
+
+    /** The same, but what is known of it already. */
+    static StoneTerrain of(Survey survey, Window window, BooleanSupplier unwanted, Optional<Before> before) {
         StoneTerrain terrain = new StoneTerrain(survey, window);
         Mask mask = Mask.of(survey.zones().outline(), window.grid());
         Fabric fabric = Fabric.of(survey.stone());
-        Noise dents = new Noise(survey.stone().seed());
+        Waves dents = new Waves(new Noise(survey.stone().seed()), DENT_WIDE, 2);
         Unfolding unfolding = new Unfolding(survey.dome());
         IntStream.range(0, (mask.rows() + BAND - 1) / BAND).parallel().forEach(band -> {
             SkinRow skin = new SkinRow();
+            skin.cell = window.grid().cellMm();
             for (int r = band * BAND; r < Math.min(mask.rows(), (band + 1) * BAND) && !unwanted.getAsBoolean(); r++) {
-                terrain.row(r, mask, fabric, dents, unfolding, skin);
+                int row = mask.row() + r;
+                before.ifPresent(b -> terrain.take(b, row));
+                terrain.row(r, mask, fabric, dents, unfolding, skin, before);
             }
         });
         return terrain;
     }
 
-    private void row(int row, Mask mask, Fabric fabric, Noise dents, Unfolding unfolding, SkinRow skin) {
+    private void row(int row, Mask mask, Fabric fabric, Waves dents, Unfolding unfolding, SkinRow skin, Optional<Before> before) {
         Dome dome = survey.dome();
         double turn = Math.toRadians(survey.stone().wayUp());
         double cos = Math.cos(turn);
@@ -95,13 +115,15 @@ public final class StoneTerrain {
         int r = mask.row() + row;
         double y = grid.y(r);
         double[] normal = new double[3];
-        NearNoise dented = new NearNoise(dents);
+        double[] dent = new double[2];
         int[] at = new int[SkinRow.MOST];
         for (int c = 0; c < mask.columns(); c++) {
+            int column = mask.column() + c;
+            boolean known = before.isPresent() && before.get().has(column, r);
             float share = mask.at(c, row);
-            if (share > 0) {
-                int i = r * grid.columns() + mask.column() + c;
-                double x = grid.x(mask.column() + c);
+            if (share > 0 && !known) {
+                int i = r * grid.columns() + column;
+                double x = grid.x(column);
                 double longer = unfolding.longerAt(x, y);
                 inside[i] = share;
                 at[skin.count] = i;
@@ -109,18 +131,54 @@ public final class StoneTerrain {
                 skin.v[skin.count] = longer * (y * cos - x * sin);
                 skin.pixel[skin.count] = grid.cellMm() * longer;
                 skin.count++;
-                if (window.has(mask.column() + c, r)) {
+                if (window.has(column, r)) {
                     z[i] = (float) dome.surfaceAt(x, y, normal);
-                    dented.begin();
-                    lean(i, skin.u[skin.count - 1], skin.v[skin.count - 1], cos, sin, dented, normal);
+                    dents.slope(skin.u[skin.count - 1], skin.v[skin.count - 1], dent);
+                    lean(i, cos, sin, dent, normal);
                 }
             }
-            if (skin.count == SkinRow.MOST || c == mask.columns() - 1) {
+            boolean turns = c == mask.columns() - 1 || window.has(column, r) != window.has(column + 1, r);
+            if (skin.count == SkinRow.MOST || skin.count > 0 && turns) {
+                skin.bare = !window.has(column, r);
                 fabric.at(skin);
                 keep(skin, at);
                 skin.count = 0;
             }
         }
+    }
+
+    /** Takes over what is known of a row. */
+    private void take(Before before, int row) {
+        Window from = before.terrain.window;
+        if (from.hasRow(row - before.row)) {
+            int first = Math.max(0, before.column + from.column());
+            int end = Math.min(grid.columns(), before.column + from.column() + from.columns());
+            int at = (row - before.row) * before.terrain.grid.columns() + first - before.column;
+            copy(before.terrain, at, row * grid.columns() + first, end - first);
+        }
+    }
+
+    private void copy(StoneTerrain from, int at, int to, int count) {
+        float[][] theirs = {from.nx, from.ny, from.nz, from.z, from.inside, from.red, from.green, from.blue, from.relief, from.gloss};
+        float[][] mine = {nx, ny, nz, z, inside, red, green, blue, relief, gloss};
+        for (int k = 0; k < mine.length && count > 0; k++) {
+            System.arraycopy(theirs[k], at, mine[k], to, count);
+        }
+        if (count > 0) {
+            System.arraycopy(from.glint, at, glint, to, count);
+        }
+    }
+
+    /** The rows from one on, as far as all is known of them. */
+    StoneTerrain below(int row) {
+        int first = Math.max(row, window.row());
+        Grid part = new Grid(grid.left() + window.column() * grid.cellMm(), grid.top() + first * grid.cellMm(), grid.cellMm(),
+                window.columns(), window.row() + window.rows() - first);
+        StoneTerrain below = new StoneTerrain(survey, part);
+        for (int r = 0; r < part.rows(); r++) {
+            below.copy(this, (first + r) * grid.columns() + window.column(), r * part.columns(), part.columns());
+        }
+        return below;
     }
 
     private void keep(SkinRow skin, int[] at) {
@@ -136,21 +194,15 @@ public final class StoneTerrain {
     }
 
     /** The dome's lean with that of the dents. */
-    private void lean(int i, double u, double v, double cos, double sin, NearNoise dents, double[] normal) {
-        double e = 0.5;
-        double here = dent(dents, u, v);
-        double du = (dent(dents, u + e, v) - here) / e;
-        double dv = (dent(dents, u, v + e) - here) / e;
+    private void lean(int i, double cos, double sin, double[] dent, double[] normal) {
+        double du = DENT * dent[0];
+        double dv = DENT * dent[1];
         double ax = normal[0] - (du * cos - dv * sin);
         double ay = normal[1] - (du * sin + dv * cos);
         double size = Math.sqrt(ax * ax + ay * ay + normal[2] * normal[2]);
         nx[i] = (float) (ax / size);
         ny[i] = (float) (ay / size);
         nz[i] = (float) (normal[2] / size);
-    }
-
-    private static double dent(NearNoise dents, double u, double v) {
-        return DENT * dents.octaves(u, v, DENT_WIDE, 2, 0);
     }
 
     public Grid grid() {

@@ -81,6 +81,7 @@ public abstract class Fabric {
     /** Takes the mean over a square of the skin, so that what the painter measured stays the mean. */
     private void level() {
         SkinRow row = new SkinRow();
+        row.cell = EVERY / 6;
         double[] sum = new double[4];
         int count = 0;
         for (double v = -SAMPLE / 2; v < SAMPLE / 2; v += EVERY) {

@@ -72,14 +72,19 @@ final class Granite extends Fabric {
         return cells.toArray(new int[0][]);
     }
 
-    /** The sites among which the two nearest of a small square are. */
-    private record Square(int column, int row, int[] site, double[] x, double[] y) {}
+    /**
+     * The sites among which the two nearest of a small square are.
+     *
+     * @param least that each can be away from a place in the square, less its weight, mm; rising
+     */
+    private record Square(int column, int row, int[] site, double[] x, double[] y, double[] least) {}
 
     /** Finds the two nearest of places that lie close together. For one thread. */
     private final class Near {
         private final double side;
         private final Square[] known = new Square[1 << 11];
         private final double[] least = new double[AROUND.length];
+        private final int[] order = new int[AROUND.length];
         /** The nearest site by its weight, and the next one, of the place asked for last; how far each is, less its weight, mm. */
         private int first;
         private int second;
@@ -111,7 +116,7 @@ final class Granite extends Fabric {
             }
             near = Double.POSITIVE_INFINITY;
             next = Double.POSITIVE_INFINITY;
-            for (int k = 0; k < square.site.length; k++) {
+            for (int k = 0; k < square.site.length && square.least[k] < next; k++) {
                 int i = square.site[k];
                 double d = far(i, square.x[k] - wu, square.y[k] - wv);
                 if (d < near) {
@@ -141,16 +146,22 @@ final class Granite extends Fabric {
                 one = Math.min(one, least[k]);
             }
             int count = 0;
-            for (double each : least) {
-                count += each <= two + 2 * half ? 1 : 0;
-            }
-            Square square = new Square(column, row, new int[count], new double[count], new double[count]);
-            for (int k = AROUND.length - 1; k >= 0; k--) {
+            for (int k = 0; k < AROUND.length; k++) {
                 if (least[k] <= two + 2 * half) {
-                    square.site[--count] = site(c0 + AROUND[k][0], r0 + AROUND[k][1]);
-                    square.x[count] = x(c0, r0, k);
-                    square.y[count] = y(c0, r0, k);
+                    int at = count++;
+                    for (; at > 0 && least[order[at - 1]] > least[k]; at--) {
+                        order[at] = order[at - 1];
+                    }
+                    order[at] = k;
                 }
+            }
+            Square square = new Square(column, row, new int[count], new double[count], new double[count], new double[count]);
+            for (int at = 0; at < count; at++) {
+                int k = order[at];
+                square.site[at] = site(c0 + AROUND[k][0], r0 + AROUND[k][1]);
+                square.x[at] = x(c0, r0, k);
+                square.y[at] = y(c0, r0, k);
+                square.least[at] = least[k] - half;
             }
             return square;
         }
@@ -194,6 +205,7 @@ final class Granite extends Fabric {
         one.u[0] = u;
         one.v[0] = v;
         one.pixel[0] = pixel;
+        one.cell = pixel;
         one.count = 1;
         fill(one);
         place.tint(one.place.red, one.place.green, one.place.blue);
@@ -230,9 +242,11 @@ final class Granite extends Fabric {
         double[] cloud = new double[n];
         double[] worn = new double[n];
         double[] rough = new double[n];
-        all.octaves(row.u, row.v, 0, 0, 0.5, 3, row.pixel, n, fine);
-        all.octaves(along, across, 0, 0, 0.28, 3, row.pixel, n, cleaved);
-        all.octaves(row.u, row.v, 0, 0, 22, 3, row.pixel, n, cloud);
+        if (!row.bare) {
+            all.octaves(row.u, row.v, 0, 0, 0.5, 3, row.pixel, n, fine);
+            all.octaves(along, across, 0, 0, 0.28, 3, row.pixel, n, cleaved);
+            all.octaves(row.u, row.v, 0, 0, 22, 3, row.pixel, n, cloud);
+        }
         all.gradient(row.u, row.v, 2.6, n, worn);
         all.octaves(row.u, row.v, 0, 0, 3.2, 5, row.pixel, n, rough);
         for (int i = 0; i < n; i++) {
@@ -251,9 +265,8 @@ final class Granite extends Fabric {
 
     /** What was found for the row before is of use for this one. */
     private Near near(SkinRow row) {
-        double pixel = row.count == 0 ? 1 : row.pixel[0];
-        if (!(row.known instanceof Near near && near.isFor(this, pixel))) {
-            row.known = new Near(pixel);
+        if (!(row.known instanceof Near near && near.isFor(this, row.cell))) {
+            row.known = new Near(row.cell);
         }
         return (Near) row.known;
     }

@@ -68,17 +68,24 @@ public final class NearNoise {
 
     /** As {@link Noise#octaves(double, double, double, int, double)}. */
     public double octaves(double x, double y, double wave, int count, double pixel) {
+        return octaves(x, y, wave, 0, count, pixel);
+    }
+
+    /** The same from one of the octaves on. */
+    double octaves(double x, double y, double wave, int from, int count, double pixel) {
         double sum = 0;
         double strength = 1;
         double px = x / wave;
         double py = y / wave;
         for (int i = 0; i < count; i++) {
-            double seen = Noise.visible(wave, pixel);
+            double seen = i < from ? 1 : Noise.visible(wave, pixel);
             if (seen <= 0) {
                 slot += count - i; // so that what is asked next finds its own slot
                 break;
             }
-            sum += seen * strength * gradient(px + 31.7 * i, py - 17.9 * i);
+            if (i >= from) {
+                sum += seen * strength * gradient(px + 31.7 * i, py - 17.9 * i);
+            }
             double turned = Noise.FINER * (Noise.COS * px - Noise.SIN * py);
             py = Noise.FINER * (Noise.SIN * px + Noise.COS * py);
             px = turned;

@@ -11,6 +11,12 @@ public final class SkinRow {
     public final double[] v = new double[MOST];
     public final double[] pixel = new double[MOST];
 
+    /** Size of the pixel where the skin lies level, mm. */
+    public double cell;
+
+    /** Whether only the heights are asked for. */
+    public boolean bare;
+
     /** So many places are asked for, 0 to {@link #MOST}. */
     public int count;
 
