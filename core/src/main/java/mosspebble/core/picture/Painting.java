@@ -3,7 +3,9 @@ package mosspebble.core.picture;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
+import java.util.IdentityHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import java.util.stream.IntStream;
@@ -53,6 +55,9 @@ final class Painting {
     /** A lead catches on what stands up: so much more of it on each mm. */
     private static final double TOOTH = 9;
 
+    /** Layers are made ready ahead, side by side, while they take no more cells than this together. */
+    private static final int AHEAD = 6_000_000;
+
     /** So many rows are painted one after the other. */
     private static final int BAND = 16;
 
@@ -70,6 +75,7 @@ final class Painting {
     /** Whether it is noted what each step changes, or only the end matters. */
     private final boolean noting;
     private final int bare;
+    private final Map<Step.Layer, Ready> ahead = new IdentityHashMap<>();
     /** Where pencil was drawn, and on which film. */
     private final float[] pencilled;
     private final int[] filmBelow;
@@ -100,7 +106,31 @@ final class Painting {
     }
 
     List<Change> of(PaintPlan plan) {
-        return plan.steps().stream().map(step -> done(plan, step)).toList();
+        List<Change> changes = new ArrayList<>();
+        List<Step> steps = plan.steps();
+        for (int from = 0; from < steps.size();) {
+            int to = from + 1;
+            long held = cells(plan, steps.get(from));
+            while (to < steps.size() && held + cells(plan, steps.get(to)) <= AHEAD) {
+                held += cells(plan, steps.get(to++));
+            }
+            List<Step> some = steps.subList(from, to);
+            List<Task> tasks = some.stream().filter(s -> s.side() == plan.up().side())
+                    .flatMap(s -> s.layers().stream().map(l -> new Task(l, s))).toList();
+            tasks.parallelStream().map(t -> Map.entry(t.layer, ready(t.layer, t.step))).toList()
+                    .forEach(e -> ahead.put(e.getKey(), e.getValue()));
+            some.forEach(step -> changes.add(done(plan, step, Integer.MAX_VALUE)));
+            ahead.clear();
+            from = to;
+        }
+        return changes;
+    }
+
+    private record Task(Step.Layer layer, Step step) {}
+
+    /** Cells that its layers may take while they are made ready. */
+    private long cells(PaintPlan plan, Step step) {
+        return step.side() == plan.up().side() ? (long) step.layers().size() * grid.cells() : 0;
     }
 
     /** What is seen at a moment, without a note of what led there; unfinished once it is unwanted. */
@@ -114,10 +144,6 @@ final class Painting {
         return painting.now;
     }
 
-    private Change done(PaintPlan plan, Step step) {
-        return done(plan, step, Integer.MAX_VALUE);
-    }
-
     private Change done(PaintPlan plan, Step step, int mostCoats) {
         if (step.side() != plan.up().side()) {
             return Change.nothing();
@@ -127,70 +153,119 @@ final class Painting {
             return new Change(cleaned.at, cleaned.after, Collections.nCopies(seal.varnish().coats() - 1, cleaned.after));
         }
         if (step.layers().size() == 1) {
-            return laid(step.layers().get(0), step, mostCoats);
+            Step.Layer layer = step.layers().get(0);
+            return laid(ready(layer, step), step, mostCoats, noting);
         }
         if (!step.layers().isEmpty()) {
-            Pixels before = before();
-            step.layers().forEach(layer -> laid(layer, step, Integer.MAX_VALUE));
+            List<Ready> layers = step.layers().stream().map(layer -> ready(layer, step)).toList();
+            Before before = before(layers.stream().map(Ready::place).toList());
+            layers.forEach(layer -> laid(layer, step, Integer.MAX_VALUE, false));
             return between(before);
         }
         return step instanceof Step.Pencil pencil ? pencil(plan, pencil) : Change.nothing();
     }
 
+    /** What was seen in a rectangle, by its first column and row. */
+    private record Before(Pixels pixels, int column, int row, int columns, int rows) {}
+
     /** What is seen now, where it is noted what changes. */
-    private Pixels before() {
-        return noting ? now.copy() : null;
+    private Before before() {
+        return noting ? new Before(now.copy(), 0, 0, grid.columns(), grid.rows()) : null;
     }
 
-    private Change laid(Step.Layer layer, Step step, int mostCoats) {
-        Mask mask = Mask.of(layer.place(), grid);
-        Mask place = layer.soft().within().map(w -> Mask.of(w, grid)).orElse(mask); // what is soft spreads beyond its own place
-        int coats = Math.min(layer.coats(), mostCoats);
-        if (place.isEmpty()) { // it lies beside what is drawn
-            return new Change(new int[0], Pixels.of(0), Collections.nCopies(layer.soft().isShade() ? 0 : coats - 1, Pixels.of(0)));
+    /** The same, round some masks. */
+    private Before before(List<Mask> masks) {
+        List<Mask> some = masks.stream().filter(m -> !m.isEmpty()).toList();
+        if (!noting || some.isEmpty()) {
+            return null;
         }
-        if (layer.soft().isShade()) {
-            return fade(mask, place, layer);
-        }
-        return cover(place, shares(place, mask, layer, step.kind()), layer, step, coats);
+        int column = some.stream().mapToInt(Mask::column).min().getAsInt();
+        int row = some.stream().mapToInt(Mask::row).min().getAsInt();
+        int columns = some.stream().mapToInt(m -> m.column() + m.columns()).max().getAsInt() - column;
+        int rows = some.stream().mapToInt(m -> m.row() + m.rows()).max().getAsInt() - row;
+        return new Before(now.cut(column, row, columns, rows, grid.columns()), column, row, columns, rows);
     }
 
     /** What differs from a state before, as one change. */
-    private Change between(Pixels before) {
+    private Change between(Before before) {
         if (before == null) {
             return Change.nothing();
         }
-        int[] at = IntStream.range(0, grid.cells()).filter(i -> now.differs(before, i)).toArray();
+        int[] at = IntStream.range(0, before.rows).flatMap(r -> {
+            int from = (before.row + r) * grid.columns() + before.column;
+            return IntStream.range(0, before.columns).filter(c -> now.differs(from + c, before.pixels, r * before.columns + c))
+                    .map(c -> from + c);
+        }).toArray();
         return new Change(at, now.only(at), List.of());
     }
 
-    private Change cover(Mask mask, float[] share, Step.Layer layer, Step step, int most) {
+    /**
+     * What can be known of a layer before what lies below it is painted.
+     *
+     * @param mask of its own place
+     * @param place of all that it may change
+     * @param share how much of each pixel of the place is covered; empty for a shade
+     * @param lip and pools as in {@link Body}
+     * @param shade of one that fades inward from an edge
+     */
+    private record Ready(Step.Layer layer, Mask mask, Mask place, float[] share, float[] lip, float[] pools, Hand hand, SoftField shade) {}
+
+    private Ready ready(Step.Layer layer, Step step) {
+        Ready known = ahead.get(layer);
+        if (known != null) {
+            return known;
+        }
+        float[] none = new float[0];
+        Mask mask = Mask.of(layer.place(), grid);
+        Mask place = layer.soft().within().map(w -> Mask.of(w, grid)).orElse(mask); // what is soft spreads beyond its own place
+        if (place.isEmpty() || layer.soft().isShade()) {
+            return new Ready(layer, mask, place, none, none, none, null, place.isEmpty() ? null : edge(layer));
+        }
+        Hand.Tool tool = tool(step, layer);
+        Hand hand = new Hand(layer.place(), layer.load().coat().step(), tool, grid);
+        float[] share = shares(place, mask, layer, step.kind());
+        float[] lip = layer.soft().mm() > 0 ? new float[share.length] : Hand.lip(share, place.columns(), place.rows(), grid.cellMm());
+        float[] pools = tool == Hand.Tool.PEN ? new float[share.length] : none;
+        if (tool == Hand.Tool.PEN) {
+            Hand.pools(layer.place(), pools, place.column(), place.row(), place.columns(), place.rows(), grid);
+        }
+        return new Ready(layer, mask, place, share, lip, pools, hand, null);
+    }
+
+    private Change laid(Ready ready, Step step, int mostCoats, boolean noted) {
+        Step.Layer layer = ready.layer;
+        int coats = Math.min(layer.coats(), mostCoats);
+        if (ready.place.isEmpty()) { // it lies beside what is drawn
+            return new Change(new int[0], Pixels.of(0), Collections.nCopies(layer.soft().isShade() ? 0 : coats - 1, Pixels.of(0)));
+        }
+        return layer.soft().isShade() ? fade(ready, noted) : cover(ready, step, coats, noted);
+    }
+
+    private Change cover(Ready ready, Step step, int most, boolean noted) {
+        Step.Layer layer = ready.layer;
+        Mask mask = ready.place;
+        float[] share = ready.share;
         int c = mask.column();
         int r = mask.row();
         Hand.Tool tool = tool(step, layer);
-        Hand hand = new Hand(layer.place(), layer.load().coat().step(), tool, grid);
-        float[] lip = layer.soft().mm() > 0 ? new float[share.length] : Hand.lip(share, mask.columns(), mask.rows(), grid.cellMm());
         boolean touched = hasTouches(step.kind()) && tool != Hand.Tool.SPONGE && !Hand.touches(layer.place()).isEmpty();
         float[] caps = new float[touched ? share.length : 0];
         if (touched) {
-            hand.caps(now.cut(c, r, mask.columns(), mask.rows(), grid.columns()).body(), caps, c, r, mask.columns(), mask.rows(), grid);
+            ready.hand.caps(now.cut(c, r, mask.columns(), mask.rows(), grid.columns()).body(), caps, c, r, mask.columns(), mask.rows(),
+                    grid);
         }
         for (int i = 0; i < caps.length; i++) {
-            lip[i] = caps[i] > 0 ? 0 : lip[i]; // a touch has no edge pushed up, it is one drop
+            ready.lip[i] = caps[i] > 0 ? 0 : ready.lip[i]; // a touch has no edge pushed up, it is one drop
         }
-        float[] pools = new float[tool == Hand.Tool.PEN ? share.length : 0];
-        if (tool == Hand.Tool.PEN) {
-            Hand.pools(layer.place(), pools, c, r, mask.columns(), mask.rows(), grid);
-        }
-        Body body = new Body(share, lip, caps, pools, hand, tool);
+        Body body = new Body(share, ready.lip, caps, ready.pools, ready.hand, tool);
         List<Pixels> within = new ArrayList<>();
-        for (int coats = 1; noting && coats < most; coats++) {
+        for (int coats = 1; noted && coats < most; coats++) {
             Pixels part = now.cut(c, r, mask.columns(), mask.rows(), grid.columns());
             coats(mask, body, layer, coats, new Sheet(cutFilm(mask), part, 0, mask.columns()));
             within.add(part);
         }
         coats(mask, body, layer, most, new Sheet(film, now, r * grid.columns() + c, grid.columns()));
-        if (!noting) {
+        if (!noted) {
             return Change.nothing();
         }
         int[] here = IntStream.range(0, share.length).filter(i -> share[i] > 0).toArray();
@@ -377,10 +452,11 @@ final class Painting {
     }
 
     /** A glaze that is strongest at the edge of what it shades and fades to nothing inside. */
-    private Change fade(Mask mask, Mask within, Step.Layer step) {
+    private Change fade(Ready ready, boolean noted) {
+        Step.Layer step = ready.layer;
+        Mask within = ready.place;
         Coat coat = step.load().coat();
-        Pixels before = before();
-        SoftField soft = edge(step);
+        Before before = noted ? before(List.of(within)) : null;
         Envelope near = step.place().getEnvelopeInternal();
         near.expandBy(3 * FADES_MM);
         int[] next = new int[table.size()];
@@ -393,8 +469,8 @@ final class Painting {
                 if (inside <= 0 || !near.contains(x, y)) {
                     continue;
                 }
-                float dark = share(mask, within.column() + c, within.row() + r);
-                float t = Math.min(1, Math.max(0, (soft.at(x, y) - 0.15f) / 0.75f));
+                float dark = share(ready.mask, within.column() + c, within.row() + r);
+                float t = Math.min(1, Math.max(0, (ready.shade.at(x, y) - 0.15f) / 0.75f));
                 float share = t * t * (3 - 2 * t) * inside * Math.min(1, 0.35f + dark);
                 if (share > 0.01f && (dark > 0 || inside > 0.5f)) {
                     int i = (within.row() + r) * grid.columns() + within.column() + c;
@@ -426,7 +502,7 @@ final class Painting {
 
     /** Before a seal what is left of the drawing is taken off. */
     private Change takeOffPencil() {
-        Pixels before = before();
+        Before before = before();
         int[] clean = new int[table.size()];
         clean[0] = bare;
         for (int i = 0; i < pencilled.length; i++) {
@@ -450,7 +526,7 @@ final class Painting {
         if (parts.isEmpty()) {
             return Change.nothing();
         }
-        Pixels before = before();
+        Before before = before();
         boolean chalk = pencil.drawing().chalk();
         int tone = chalk ? 0xE9E7E0 : 0x4C4D52;
         Noise noise = new Noise(99);

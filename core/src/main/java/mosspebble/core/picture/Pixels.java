@@ -65,8 +65,8 @@ record Pixels(int[] colour, char[] body, byte[] sheen) {
         System.arraycopy(from.sheen, at, sheen, to, count);
     }
 
-    boolean differs(Pixels other, int i) {
-        return colour[i] != other.colour[i] || body[i] != other.body[i] || sheen[i] != other.sheen[i];
+    boolean differs(int i, Pixels other, int k) {
+        return colour[i] != other.colour[k] || body[i] != other.body[k] || sheen[i] != other.sheen[k];
     }
 
     /** A height as it is held, to 1,310 µm. */

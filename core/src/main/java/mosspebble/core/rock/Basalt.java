@@ -3,6 +3,12 @@ package mosspebble.core.rock;
 /** Fine-grained and dark, with gas bubbles of three sizes, some twentieth of its face, and rare pale crystals. */
 final class Basalt extends Fabric {
 
+    private final Waves wander = new Waves(noise, 0.9, 3);
+    private final Waves speckle = new Waves(noise, 0.7, 4);
+    private final Waves clouds = new Waves(noise, 17, 4);
+    private final Waves browns = new Waves(noise, 24, 3);
+    private final Waves roughness = new Waves(noise, 1.6, 5);
+
     private final Pits large;
     private final Pits middle;
     private final Pits small;
@@ -18,10 +24,10 @@ final class Basalt extends Fabric {
 
     @Override
     void fill(double u, double v, double pixel, NearNoise near, Place place) {
-        double ru = u + 0.16 * near.octaves(u, v, 0.9, 3, pixel);
-        double rv = v + 0.16 * near.octaves(u + 9, v - 5, 0.9, 3, pixel);
-        double tone = 1 + 0.14 * near.octaves(u, v, 0.7, 4, pixel) + 0.16 * near.octaves(u, v, 17, 4, pixel);
-        double brown = step(0.1, 0.6, near.octaves(u + 33, v, 24, 3, pixel));
+        double ru = u + 0.16 * wander.at(u, v, pixel, near);
+        double rv = v + 0.16 * wander.at(u + 9, v - 5, pixel, near);
+        double tone = 1 + 0.14 * speckle.at(u, v, pixel, near) + 0.16 * clouds.at(u, v, pixel, near);
+        double brown = step(0.1, 0.6, browns.at(u + 33, v, pixel, near));
         place.tint(tone * (1 + 0.14 * brown), tone * (1 + 0.02 * brown), tone * (1 - 0.06 * brown));
         double crystal = crystals.depth(ru, rv, pixel) > 0.2 ? 1 : 0;
         own(place, 0.8 * crystal, 0.34, 0.34, 0.31);
@@ -29,7 +35,7 @@ final class Basalt extends Fabric {
         double two = middle.depth(ru, rv, pixel);
         double three = small.depth(u, v, pixel);
         place.shade((1 - 0.35 * one) * (1 - 0.35 * two) * (1 - 0.3 * three));
-        place.height = 0.05 * near.octaves(u, v, 1.6, 5, pixel) - large.deep() * one - middle.deep() * two - 0.5 * small.deep() * three;
+        place.height = 0.05 * roughness.at(u, v, pixel, near) - large.deep() * one - middle.deep() * two - 0.5 * small.deep() * three;
         place.gloss = 0.05 + 0.3 * crystal;
         place.glint = 0;
     }

@@ -3,6 +3,11 @@ package mosspebble.core.rock;
 /** What was poured into a mould: plaster, smooth with pinholes of air; cement, greyer, with sand and larger bubbles. */
 final class Cast extends Fabric {
 
+    private final Waves clouds = new Waves(noise, 26, 4);
+    private final Waves grit = new Waves(noise, 0.5, 3);
+    private final Waves speckle = new Waves(noise, 0.9, 3);
+    private final Waves roughness = new Waves(noise, 4, 5);
+
     private final boolean cement;
     private final Pits holes;
     private final Pits small;
@@ -16,14 +21,14 @@ final class Cast extends Fabric {
 
     @Override
     void fill(double u, double v, double pixel, NearNoise near, Place place) {
-        double cloud = near.octaves(u, v, 26, 4, pixel);
-        double sand = cement ? near.octaves(u, v, 0.5, 3, pixel) : 0;
-        double tone = 1 + (cement ? 0.13 : 0.03) * cloud + 0.16 * sand + 0.012 * near.octaves(u, v, 0.9, 3, pixel);
+        double cloud = clouds.at(u, v, pixel, near);
+        double sand = cement ? grit.at(u, v, pixel, near) : 0;
+        double tone = 1 + (cement ? 0.13 : 0.03) * cloud + 0.16 * sand + 0.012 * speckle.at(u, v, pixel, near);
         place.tone(tone);
         double hole = holes.depth(u, v, pixel);
         double tiny = small.depth(u, v, pixel);
         place.shade((1 - 0.5 * hole) * (1 - 0.4 * tiny));
-        place.height = (cement ? 0.05 : 0.018) * near.octaves(u, v, 4, 5, pixel) + 0.02 * sand - 0.34 * hole - 0.12 * tiny;
+        place.height = (cement ? 0.05 : 0.018) * roughness.at(u, v, pixel, near) + 0.02 * sand - 0.34 * hole - 0.12 * tiny;
         place.gloss = 0.02;
         place.glint = 0;
     }

@@ -3,6 +3,17 @@ package mosspebble.core.rock;
 /** Glassy, in shallow bowls that meet in ridges where it broke, with fine ripples round a blow, and here and there a chalky rind. */
 final class Flint extends Fabric {
 
+    private final Waves clouds = new Waves(noise, 15, 5);
+    private final Waves speckle = new Waves(noise, 0.9, 3);
+    private final Waves warmth = new Waves(noise, 11, 4);
+    private final Waves pales = new Waves(noise, 8, 4);
+    private final Waves bending = new Waves(noise, 14, 3);
+    private final Waves roughness = new Waves(noise, 1.2, 3);
+    private final Waves border = new Waves(noise, 9, 5);
+    private final Waves chalky = new Waves(noise, 2.2, 5);
+    private final Waves holes = new Waves(noise, 0.9, 2);
+    private final Waves crust = new Waves(noise, 1.4, 4);
+
     private static final double BOWL = 19;
 
     /** From one ripple of a blow to the next, mm; they widen away from it. */
@@ -17,25 +28,25 @@ final class Flint extends Fabric {
 
     @Override
     void fill(double u, double v, double pixel, NearNoise near, Place place) {
-        double cloud = near.octaves(u, v, 15, 5, pixel);
-        double tone = 1 + 0.34 * cloud + 0.05 * near.octaves(u, v, 0.9, 3, pixel);
-        double warm = near.octaves(u + 60, v + 20, 11, 4, pixel);
+        double cloud = clouds.at(u, v, pixel, near);
+        double tone = 1 + 0.34 * cloud + 0.05 * speckle.at(u, v, pixel, near);
+        double warm = warmth.at(u + 60, v + 20, pixel, near);
         place.tint(tone * (1 + 0.10 * warm), tone, tone * (1 - 0.10 * warm));
-        double pale = step(0.36, 0.6, near.octaves(u - 40, v + 10, 8, 4, pixel));
+        double pale = step(0.36, 0.6, pales.at(u - 40, v + 10, pixel, near));
         place.toward(0.4 * pale, 1.9, 1.85, 1.75);
-        double bu = u + 3 * near.octaves(u, v, 14, 3, pixel);
-        double bv = v + 3 * near.octaves(u + 30, v - 8, 14, 3, pixel);
+        double bu = u + 3 * bending.at(u, v, pixel, near);
+        double bv = v + 3 * bending.at(u + 30, v - 8, pixel, near);
         long bowl = bowlAt(bu, bv);
         double ripple = ripples(bu, bv, bowl, near) * Noise.visible(RIPPLE, pixel);
         place.height = 0.75 * Math.min(1, far(bu, bv, (int) (bowl >> 32), (int) bowl)) + 0.028 * ripple
-                + 0.004 * near.octaves(u, v, 1.2, 3, pixel);
-        double side = u * Math.cos(rindTurn) + v * Math.sin(rindTurn) - 24 - 2.6 * near.octaves(u, v, 9, 5, pixel);
+                + 0.004 * roughness.at(u, v, pixel, near);
+        double side = u * Math.cos(rindTurn) + v * Math.sin(rindTurn) - 24 - 2.6 * border.at(u, v, pixel, near);
         double rind = step(0, Math.max(0.4, pixel), side);
         place.apart = rind > 0.5;
-        double chalk = 0.52 + 0.12 * near.octaves(u, v, 2.2, 5, pixel);
+        double chalk = 0.52 + 0.12 * chalky.at(u, v, pixel, near);
         own(place, rind, chalk, chalk * 0.97, chalk * 0.89);
-        double hole = rind * step(0.30, 0.42, near.octaves(u + 9, v - 4, 0.9, 2, pixel));
-        place.height += 0.30 * rind * (1 + 0.25 * near.octaves(u, v, 1.4, 4, pixel)) - 0.09 * hole;
+        double hole = rind * step(0.30, 0.42, holes.at(u + 9, v - 4, pixel, near));
+        place.height += 0.30 * rind * (1 + 0.25 * crust.at(u, v, pixel, near)) - 0.09 * hole;
         place.gloss = 0.75 * (1 - rind);
         place.glint = 0;
     }

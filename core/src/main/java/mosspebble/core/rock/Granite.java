@@ -218,8 +218,8 @@ final class Granite extends Fabric {
     void fill(SkinRow row) {
         int n = row.count;
         RowNoise all = row.noise(noise);
-        double[] wu = new double[n];
-        double[] wv = new double[n];
+        float[] wu = new float[n];
+        float[] wv = new float[n];
         all.octaves(row.u, row.v, 0, 0, 1.5, 4, row.pixel, n, wu);
         all.octaves(row.u, row.v, 70, -40, 1.5, 4, row.pixel, n, wv);
         int[] is = new int[n];
@@ -237,11 +237,11 @@ final class Granite extends Fabric {
             along[i] = (row.u[i] * cos[grain] + row.v[i] * sin[grain]) / 6;
             across[i] = row.v[i] * cos[grain] - row.u[i] * sin[grain];
         }
-        double[] fine = new double[n];
-        double[] cleaved = new double[n]; // each grain its own way
-        double[] cloud = new double[n];
-        double[] worn = new double[n];
-        double[] rough = new double[n];
+        float[] fine = new float[n];
+        float[] cleaved = new float[n]; // each grain its own way
+        float[] cloud = new float[n];
+        float[] worn = new float[n];
+        float[] rough = new float[n];
         if (!row.bare) {
             all.octaves(row.u, row.v, 0, 0, 0.5, 3, row.pixel, n, fine);
             all.octaves(along, across, 0, 0, 0.28, 3, row.pixel, n, cleaved);

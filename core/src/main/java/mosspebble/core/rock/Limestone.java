@@ -3,6 +3,11 @@ package mosspebble.core.rock;
 /** Dense and even, with small pits, a cloud of yellow and traces of shell: thin arcs and ringed discs of another tone. */
 final class Limestone extends Fabric {
 
+    private final Waves clouds = new Waves(noise, 12, 5);
+    private final Waves speckle = new Waves(noise, 0.8, 4);
+    private final Waves warmth = new Waves(noise, 30, 3);
+    private final Waves roughness = new Waves(noise, 5, 5);
+
     private static final double CELL = 9;
 
     private final Pits pits;
@@ -16,8 +21,8 @@ final class Limestone extends Fabric {
 
     @Override
     void fill(double u, double v, double pixel, NearNoise near, Place place) {
-        double tone = 1 + 0.10 * near.octaves(u, v, 12, 5, pixel) + 0.05 * near.octaves(u, v, 0.8, 4, pixel);
-        double warm = near.octaves(u + 80, v, 30, 3, pixel);
+        double tone = 1 + 0.10 * clouds.at(u, v, pixel, near) + 0.05 * speckle.at(u, v, pixel, near);
+        double warm = warmth.at(u + 80, v, pixel, near);
         place.tint(tone * (1 + 0.05 * warm), tone, tone * (1 - 0.09 * warm));
         double shell = shell(u, v, pixel);
         place.toward(0.75 * Math.abs(shell), shell > 0 ? tone * 1.25 : tone * 0.72, shell > 0 ? tone * 1.23 : tone * 0.69,
@@ -25,7 +30,7 @@ final class Limestone extends Fabric {
         double hole = pits.depth(u, v, pixel);
         double tiny = small.depth(u, v, pixel);
         place.shade(1 - 0.55 * hole - 0.3 * tiny);
-        place.height = 0.05 * near.octaves(u, v, 5, 5, pixel) - 0.24 * hole - 0.07 * tiny + 0.02 * shell;
+        place.height = 0.05 * roughness.at(u, v, pixel, near) - 0.24 * hole - 0.07 * tiny + 0.02 * shell;
         place.gloss = 0.06;
         place.glint = 0;
     }

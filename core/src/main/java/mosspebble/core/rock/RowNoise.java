@@ -1,29 +1,42 @@
 package mosspebble.core.rock;
 
 /**
- * Noise for a whole row of places at once: to the last bit what {@link Noise} gives, in plain loops over arrays, which the compiler turns
+ * Noise for a whole row of places at once: what {@link Noise} gives to a millionth, in plain loops over arrays, which the compiler turns
  * into instructions for several places at a time. For one thread.
  */
 final class RowNoise {
 
     private static final int MOST = SkinRow.MOST;
 
+    private static final float[] TURNED_X = floats(Noise.TURNED_X);
+    private static final float[] TURNED_Y = floats(Noise.TURNED_Y);
+
+    private static float[] floats(double[] values) {
+        float[] floats = new float[values.length];
+        for (int i = 0; i < values.length; i++) {
+            floats[i] = (float) values[i];
+        }
+        return floats;
+    }
+
     private final Noise noise;
     private final double[] px = new double[MOST];
     private final double[] py = new double[MOST];
+    private final double[] turned = new double[MOST];
     private final double[] cellX = new double[MOST];
     private final double[] cellY = new double[MOST];
-    private final double[] fx = new double[MOST];
-    private final double[] fy = new double[MOST];
-    private final double[] sx = new double[MOST];
-    private final double[] sy = new double[MOST];
-    private final double[] beyondX = new double[MOST];
-    private final double[] beyondY = new double[MOST];
-    private final double[] upper = new double[MOST];
-    private final double[] lower = new double[MOST];
-    private final double[] seen = new double[MOST];
+    private final float[] fx = new float[MOST];
+    private final float[] fy = new float[MOST];
+    private final float[] sx = new float[MOST];
+    private final float[] sy = new float[MOST];
+    private final float[] beyondX = new float[MOST];
+    private final float[] beyondY = new float[MOST];
+    private final float[] upper = new float[MOST];
+    private final float[] lower = new float[MOST];
+    private final float[] right = new float[MOST];
+    private final float[] seen = new float[MOST];
     /** Gradients at the corners of the cell of each place: x and y, left and right, above and below. */
-    private final double[][] corner = new double[8][MOST];
+    private final float[][] corner = new float[8][MOST];
 
     RowNoise(Noise noise) {
         this.noise = noise;
@@ -41,7 +54,7 @@ final class RowNoise {
      * @param pixel mm, of each place
      * @param into receives the sums
      */
-    void octaves(double[] x, double[] y, double dx, double dy, double wave, int count, double[] pixel, int places, double[] into) {
+    void octaves(double[] x, double[] y, double dx, double dy, double wave, int count, double[] pixel, int places, float[] into) {
         double most = 0;
         double least = Double.POSITIVE_INFINITY;
         for (int i = 0; i < places; i++) {
@@ -53,7 +66,7 @@ final class RowNoise {
             most = pixel[i] > most ? pixel[i] : most;
             least = pixel[i] < least ? pixel[i] : least;
         }
-        double strength = 1;
+        float strength = 1;
         double length = wave;
         for (int k = 0; k < count && Noise.visible(length, least) > 0; k++) {
             gradients(31.7 * k, -17.9 * k, places);
@@ -61,18 +74,18 @@ final class RowNoise {
                 add(strength, places, into);
             } else {
                 for (int i = 0; i < places; i++) {
-                    seen[i] = Noise.visible(length, pixel[i]);
+                    seen[i] = (float) Noise.visible(length, pixel[i]);
                 }
                 addSeen(strength, places, into);
             }
             turn(places);
             length /= Noise.FINER;
-            strength *= 0.5;
+            strength *= 0.5f;
         }
     }
 
     /** As {@link Noise#gradient} at so many places, those of the arrays times a factor. */
-    void gradient(double[] x, double[] y, double wide, int places, double[] into) {
+    void gradient(double[] x, double[] y, double wide, int places, float[] into) {
         for (int i = 0; i < places; i++) {
             px[i] = x[i] / wide;
             py[i] = y[i] / wide;
@@ -89,48 +102,44 @@ final class RowNoise {
     }
 
     private void turn(int places) {
-        rotated(px, py, Noise.SIN, Noise.COS, sx, places);
-        rotated(px, py, Noise.COS, -Noise.SIN, sy, places);
-        System.arraycopy(sx, 0, py, 0, places);
-        System.arraycopy(sy, 0, px, 0, places);
+        rotated(px, py, Noise.SIN, Noise.COS, turned, places);
+        rotated(px, py, Noise.COS, -Noise.SIN, px, places);
+        System.arraycopy(turned, 0, py, 0, places);
     }
 
     /** What lies on the upper and lower side of each cell between its corners, and how far down it the place is. */
     private void gradients(double dx, double dy, int places) {
-        cells(px, dx, cellX, fx, places);
-        cells(py, dy, cellY, fy, places);
-        corners(places);
+        floors(px, dx, cellX, places);
+        floors(py, dy, cellY, places);
+        corners(dx, dy, places);
         fade(fx, sx, places);
         fade(fy, sy, places);
         less(fx, beyondX, places);
         less(fy, beyondY, places);
         dot(corner[0], fx, corner[1], fy, upper, places);
-        dot(corner[2], beyondX, corner[3], fy, cellX, places);
-        blend(upper, cellX, sx, upper, places);
+        dot(corner[2], beyondX, corner[3], fy, right, places);
+        blend(upper, right, sx, upper, places);
         dot(corner[4], fx, corner[5], beyondY, lower, places);
-        dot(corner[6], beyondX, corner[7], beyondY, cellX, places);
-        blend(lower, cellX, sx, lower, places);
+        dot(corner[6], beyondX, corner[7], beyondY, right, places);
+        blend(lower, right, sx, lower, places);
     }
 
-    private static void cells(double[] at, double shift, double[] cell, double[] rest, int places) {
+    private static void floors(double[] at, double shift, double[] cell, int places) {
         for (int i = 0; i < places; i++) {
             cell[i] = Math.floor(at[i] + shift);
-        }
-        for (int i = 0; i < places; i++) {
-            rest[i] = at[i] + shift - cell[i];
         }
     }
 
     /** Places close together mostly lie in the same cell. */
-    private void corners(int places) {
-        double[] leftX = corner[0];
-        double[] leftY = corner[1];
-        double[] rightX = corner[2];
-        double[] rightY = corner[3];
-        double[] lowLeftX = corner[4];
-        double[] lowLeftY = corner[5];
-        double[] lowRightX = corner[6];
-        double[] lowRightY = corner[7];
+    private void corners(double dx, double dy, int places) {
+        float[] leftX = corner[0];
+        float[] leftY = corner[1];
+        float[] rightX = corner[2];
+        float[] rightY = corner[3];
+        float[] lowLeftX = corner[4];
+        float[] lowLeftY = corner[5];
+        float[] lowRightX = corner[6];
+        float[] lowRightY = corner[7];
         double x = Double.NaN;
         double y = Double.NaN;
         int left = 0;
@@ -149,49 +158,51 @@ final class RowNoise {
                 x = cellX[i];
                 y = cellY[i];
             }
-            leftX[i] = Noise.TURNED_X[left];
-            leftY[i] = Noise.TURNED_Y[left];
-            rightX[i] = Noise.TURNED_X[right];
-            rightY[i] = Noise.TURNED_Y[right];
-            lowLeftX[i] = Noise.TURNED_X[lowLeft];
-            lowLeftY[i] = Noise.TURNED_Y[lowLeft];
-            lowRightX[i] = Noise.TURNED_X[lowRight];
-            lowRightY[i] = Noise.TURNED_Y[lowRight];
+            fx[i] = (float) (px[i] + dx - x);
+            fy[i] = (float) (py[i] + dy - y);
+            leftX[i] = TURNED_X[left];
+            leftY[i] = TURNED_Y[left];
+            rightX[i] = TURNED_X[right];
+            rightY[i] = TURNED_Y[right];
+            lowLeftX[i] = TURNED_X[lowLeft];
+            lowLeftY[i] = TURNED_Y[lowLeft];
+            lowRightX[i] = TURNED_X[lowRight];
+            lowRightY[i] = TURNED_Y[lowRight];
         }
     }
 
-    private static void fade(double[] at, double[] into, int places) {
+    private static void fade(float[] at, float[] into, int places) {
         for (int i = 0; i < places; i++) {
-            double f = at[i];
+            float f = at[i];
             into[i] = f * f * f * (f * (f * 6 - 15) + 10);
         }
     }
 
-    private static void less(double[] at, double[] into, int places) {
+    private static void less(float[] at, float[] into, int places) {
         for (int i = 0; i < places; i++) {
             into[i] = at[i] - 1;
         }
     }
 
-    private static void dot(double[] ax, double[] x, double[] ay, double[] y, double[] into, int places) {
+    private static void dot(float[] ax, float[] x, float[] ay, float[] y, float[] into, int places) {
         for (int i = 0; i < places; i++) {
             into[i] = ax[i] * x[i] + ay[i] * y[i];
         }
     }
 
-    private static void blend(double[] from, double[] to, double[] share, double[] into, int places) {
+    private static void blend(float[] from, float[] to, float[] share, float[] into, int places) {
         for (int i = 0; i < places; i++) {
             into[i] = from[i] * (1 - share[i]) + to[i] * share[i];
         }
     }
 
-    private void add(double strength, int places, double[] into) {
+    private void add(float strength, int places, float[] into) {
         for (int i = 0; i < places; i++) {
             into[i] += strength * (upper[i] * (1 - sy[i]) + lower[i] * sy[i]);
         }
     }
 
-    private void addSeen(double strength, int places, double[] into) {
+    private void addSeen(float strength, int places, float[] into) {
         for (int i = 0; i < places; i++) {
             into[i] += seen[i] * strength * (upper[i] * (1 - sy[i]) + lower[i] * sy[i]);
         }

@@ -3,6 +3,13 @@ package mosspebble.core.rock;
 /** Grains of sand, 0.06 to 2 mm by definition, medium 0.25 to 0.5 (Wentworth's scale), in beds of changing tone, with pores. */
 final class Sandstone extends Fabric {
 
+    private final Waves warp = new Waves(noise, 20, 3);
+    private final Waves bedding = new Waves(noise, 9, 5);
+    private final Waves laminae = new Waves(noise, 1.4, 3);
+    private final Waves wander = new Waves(noise, 0.5, 2);
+    private final Waves stains = new Waves(noise, 17, 3);
+    private final Waves roughness = new Waves(noise, 5, 4);
+
     private static final double GRAIN = 0.38;
 
     private final Pits pores;
@@ -14,19 +21,19 @@ final class Sandstone extends Fabric {
 
     @Override
     void fill(double u, double v, double pixel, NearNoise near, Place place) {
-        double warped = v + 3.2 * near.octaves(u / 4, v / 4, 20, 3, 0) + 0.12 * u;
-        double beds = near.octaves(u / 33, warped, 9, 5, pixel);
-        double fine = near.octaves(u / 14, warped, 1.4, 3, pixel);
+        double warped = v + 3.2 * warp.at(u / 4, v / 4, 0, near) + 0.12 * u;
+        double beds = bedding.at(u / 33, warped, pixel, near);
+        double fine = laminae.at(u / 14, warped, pixel, near);
         double sand = Noise.visible(2 * GRAIN, pixel);
-        Grain grain = sand == 0 ? Grain.NONE : grain(u + 0.1 * near.octaves(u, v, 0.5, 2, pixel), v);
+        Grain grain = sand == 0 ? Grain.NONE : grain(u + 0.1 * wander.at(u, v, pixel, near), v);
         double tone = 1 + 0.42 * beds + 0.10 * fine + sand * (0.34 * (grain.tone - 0.5) + 0.22 * (grain.height - 0.4));
         double iron = step(0.05, 0.5, beds);
         place.tint(tone * (1 - 0.02 * iron), tone * (1 - 0.08 * iron), tone * (1 - 0.16 * iron));
-        double dark = step(0.42, 0.6, -near.octaves(u / 60, warped + 70, 17, 3, pixel));
+        double dark = step(0.42, 0.6, -stains.at(u / 60, warped + 70, pixel, near));
         place.toward(0.35 * dark, tone * 0.62, tone * 0.60, tone * 0.66);
         double pore = pores.depth(u, v, pixel);
         place.shade(1 - 0.6 * pore);
-        place.height = 0.05 * grain.height * sand + 0.09 * near.octaves(u / 9, warped, 5, 4, pixel) - 0.2 * pore;
+        place.height = 0.05 * grain.height * sand + 0.09 * roughness.at(u / 9, warped, pixel, near) - 0.2 * pore;
         place.gloss = 0.02;
         place.glint = 0;
     }

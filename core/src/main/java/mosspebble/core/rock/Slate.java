@@ -12,6 +12,17 @@ final class Slate extends Fabric {
     /** Flakes of mica so wide glint here and there, mm. */
     private static final double MICA = 0.12;
 
+    private final Waves streaks = new Waves(noise, 2.4, 5);
+    private final Waves bands = new Waves(noise, 16, 3);
+    private final Waves grains = new Waves(noise, 0.3, 3);
+    private final Waves rusts = new Waves(noise, 19, 4);
+    private final Waves cleavage = new Waves(noise, 21, 4);
+    private final Waves breaks = new Waves(noise, 3.4, 3);
+    private final Waves ridges = new Waves(noise, 1.3, 5);
+    private final Waves rough = new Waves(noise, 0.6, 3);
+    private final Waves veinWay = new Waves(noise, 14, 4);
+    private final Waves veinWidth = new Waves(noise, 17, 3);
+
     private final double veinAt;
     private final double veinTurn;
 
@@ -23,22 +34,22 @@ final class Slate extends Fabric {
 
     @Override
     void fill(double u, double v, double pixel, NearNoise near, Place place) {
-        double streak = near.octaves(u / LONG, v, 2.4, 5, pixel);
-        double broad = near.octaves(u / 3, v, 16, 3, pixel);
-        double grain = near.octaves(u / 2, v, 0.3, 3, pixel);
+        double streak = streaks.at(u / LONG, v, pixel, near);
+        double broad = bands.at(u / 3, v, pixel, near);
+        double grain = grains.at(u / 2, v, pixel, near);
         double tone = 1 + 0.34 * streak + 0.2 * broad + 0.12 * grain;
         place.tint(tone * 0.99, tone, tone * 1.02);
-        double rust = step(0.18, 0.55, near.octaves(u / 3 + 40, v + 9, 19, 4, pixel));
+        double rust = step(0.18, 0.55, rusts.at(u / 3 + 40, v + 9, pixel, near));
         place.toward(0.5 * rust, tone * 1.28, tone * 1.02, tone * 0.80);
-        double sheets = (near.octaves(u / 4, v * 1.2, 21, 4, pixel) + 0.02 * streak) * 6;
+        double sheets = (cleavage.at(u / 4, v * 1.2, pixel, near) + 0.02 * streak) * 6;
         double whole = Math.floor(sheets);
-        double edge = step(0.84, 1, sheets - whole) * (0.35 + 0.65 * step(-0.2, 0.25, near.octaves(u / 2, v, 3.4, 3, pixel)));
-        double height = SHEET * (whole + edge) + 0.03 * near.octaves(u / LONG, v, 1.3, 5, pixel)
-                + 0.01 * near.octaves(u, v, 0.6, 3, pixel)
+        double edge = step(0.84, 1, sheets - whole) * (0.35 + 0.65 * step(-0.2, 0.25, breaks.at(u / 2, v, pixel, near)));
+        double height = SHEET * (whole + edge) + 0.03 * ridges.at(u / LONG, v, pixel, near)
+                + 0.01 * rough.at(u, v, pixel, near)
                 + 0.006 * grain;
         double along = u * Math.cos(veinTurn) + v * Math.sin(veinTurn);
-        double off = -u * Math.sin(veinTurn) + v * Math.cos(veinTurn) - veinAt - 2.2 * near.octaves(along, 3, 14, 4, 0);
-        double wide = 0.5 * (0.35 + near.octaves(along, 50, 17, 3, 0));
+        double off = -u * Math.sin(veinTurn) + v * Math.cos(veinTurn) - veinAt - 2.2 * veinWay.at(along, 3, 0, near);
+        double wide = 0.5 * (0.35 + veinWidth.at(along, 50, 0, near));
         double vein = wide <= 0 ? 0 : 1 - step(wide, wide + Math.max(0.12, pixel), Math.abs(off));
         own(place, 0.75 * vein, 0.62, 0.61, 0.58);
         place.height = height + 0.03 * vein;

@@ -9,6 +9,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.SplittableRandom;
 import java.util.TreeMap;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.atomic.AtomicInteger;
@@ -157,6 +158,20 @@ class LargePictureTest {
                     }
                 }
             }
+        }
+    }
+
+    @Test
+    void rowsAskedForInAnyOrderAndAgainAreTheSame() {
+        LargePicture.Wish wish = wish(420, StoneState.DRY, PLAN.steps().size());
+        LargePicture picture = new LargePicture(PLAN, wish, 5_000_000);
+        int[] whole = whole(wish, picture);
+        SplittableRandom random = new SplittableRandom(6);
+        for (int k = 0; k < 12; k++) {
+            int count = 1 + random.nextInt(picture.strip());
+            int row = random.nextInt(picture.rows() - count);
+            assertThat(picture.rows(row, count, () -> false)).as("%s rows from %s", count, row)
+                    .isEqualTo(Arrays.copyOfRange(whole, row * picture.columns(), (row + count) * picture.columns()));
         }
     }
 

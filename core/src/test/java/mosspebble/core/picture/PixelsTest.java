@@ -31,9 +31,9 @@ class PixelsTest {
         changed.paste(other.cut(4, 3, 9, 6, WIDE), 4, 3, 9, 6, WIDE);
         for (int i = 0; i < WIDE * 17; i++) {
             boolean within = i % WIDE >= 4 && i % WIDE < 13 && i / WIDE >= 3 && i / WIDE < 9;
-            assertThat(changed.differs(within ? other : one, i)).as("pixel %d", i).isFalse();
+            assertThat(changed.differs(i, within ? other : one, i)).as("pixel %d", i).isFalse();
         }
-        assertThat(one.differs(random(1), 5)).as("a copy was changed, not the first").isFalse();
+        assertThat(one.differs(5, random(1), 5)).as("a copy was changed, not the first").isFalse();
     }
 
     @Test
@@ -44,7 +44,7 @@ class PixelsTest {
         Pixels changed = one.copy();
         changed.put(other.only(at), at);
         for (int i = 0; i < WIDE * 17; i++) {
-            assertThat(changed.differs(i % 7 == 2 ? other : one, i)).isFalse();
+            assertThat(changed.differs(i, i % 7 == 2 ? other : one, i)).isFalse();
         }
     }
 

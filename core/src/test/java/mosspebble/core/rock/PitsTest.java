@@ -141,4 +141,40 @@ class PitsTest {
         assertThat(rippled).as("some are rippled").isGreaterThan(20);
         assertThat(quiet).as("others are smooth").isGreaterThan(60);
     }
+
+    /** Every hole of the lattice looked at on its own, near or far: what is remembered by cell leaves none out. */
+    @Test
+    void noHoleIsForgottenThatReachesIntoACell() {
+        Noise noise = new Noise(21);
+        double cell = 1.3;
+        Pits pits = new Pits(noise, 40, cell, 0.6, 0.2, 0.65);
+        int inHoles = 0;
+        for (int i = 0; i < 3000; i++) {
+            double u = -9 + 18 * noise.quick(i, 5);
+            double v = -9 + 18 * noise.quick(i, 6);
+            double deepest = 0;
+            for (int r = -10; r <= 10; r++) {
+                for (int c = -10; c <= 10; c++) {
+                    if (noise.quick(c + 40, r) < 0.6) {
+                        deepest = Math.max(deepest, hole(noise, c, r, cell, u, v));
+                    }
+                }
+            }
+            assertThat(pits.depth(u, v, 0.01)).as("at %s, %s", u, v).isCloseTo(deepest, within(1e-12));
+            inHoles += deepest > 0 ? 1 : 0;
+        }
+        assertThat(inHoles).isBetween(300, 2700);
+    }
+
+    private static double hole(Noise noise, int c, int r, double cell, double u, double v) {
+        double size = noise.quick(c + 40, r + 7331);
+        double radius = 0.2 + 0.45 * size * size;
+        double dx = u - (c + noise.quick(c + 141, r)) * cell;
+        double dy = v - (r + noise.quick(c + 40, r + 211)) * cell;
+        double turn = Math.PI * noise.quick(c + 45, r + 3);
+        double along = dx * Math.cos(turn) + dy * Math.sin(turn);
+        double across = (dy * Math.cos(turn) - dx * Math.sin(turn)) * (1 + 0.5 * noise.quick(c + 57, r + 29));
+        double t = Math.hypot(along, across) / radius;
+        return t < 1 ? Math.sqrt(1 - t * t * t) : 0;
+    }
 }
