@@ -27,6 +27,7 @@ import mosspebble.core.sketch.DotBorder;
 import mosspebble.core.sketch.Designs;
 import mosspebble.core.sketch.Item;
 import mosspebble.core.sketch.PlacedPart;
+import mosspebble.core.sketch.Role;
 import mosspebble.core.sketch.Subject;
 import mosspebble.core.units.Srgb;
 import mosspebble.core.words.ProofWords;
@@ -37,6 +38,7 @@ import org.locationtech.jts.algorithm.construct.MaximumInscribedCircle;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.GeometryFactory;
 
 /** Photos of drawn and painted demo stones with errors of known size; what is found must be those errors and no others. */
 class HeldAgainstThePlanTest {
@@ -88,6 +90,42 @@ class HeldAgainstThePlanTest {
         Project followed = project.withSketch(project.sketch().map(s -> s.with(word, i -> i.withPlacement(stray.placed(i.placement())))));
         Proof again = Proofs.proof(Proofs.plan(followed), lies, true, 12);
         assertThat(kinds(again)).doesNotContain(Kind.TURNED, Kind.MOVED, Kind.SIZED);
+    }
+
+    /** A pencilled face on which one place lies moved by so much, mm; where it was there is bare stone. */
+    private static BenchScene.Cover moved(PaintPlan plan, Geometry place, double dx, double dy) {
+        BenchScene.Cover face = PaintedFace.of(plan, Proofs.pencilled(plan));
+        BenchScene.Cover bare = PaintedFace.of(plan, 0);
+        GeometryFactory factory = place.getFactory();
+        return (x, y, linear) -> {
+            if (place.contains(factory.createPoint(new Coordinate(x - dx, y - dy)))) {
+                face.at(x - dx, y - dy, linear);
+            } else if (place.contains(factory.createPoint(new Coordinate(x, y)))) {
+                bare.at(x, y, linear);
+            } else {
+                face.at(x, y, linear);
+            }
+        };
+    }
+
+    @Test
+    void oneLetterThatLeftItsLineIsNamedAndTheOthersAreNot() {
+        PaintPlan plan = Proofs.demo("lettering");
+        String word = plan.design().orElseThrow().items().get(0).item().id();
+        List<PlacedPart> letter = plan.design().get().item(word).orElseThrow().parts().stream()
+                .filter(p -> p.part().id().startsWith("letter-11")).toList();
+        assertThat(letter).extracting(p -> p.part().title()).containsExactlyInAnyOrder("last K", "shade of the last K");
+        Geometry place = letter.get(0).drawn().union(letter.get(1).drawn()).buffer(0.4);
+        Proof proof = Proofs.proof(plan, Moment.pencilled(), Proofs.photo(plan.survey(), moved(plan, place, 0.4, 1.7), 12));
+
+        List<ProofFinding> said = proof.findings().stream().filter(f -> f.kind() == Kind.PART_MOVED).toList();
+        assertThat(said).extracting(f -> f.part().orElseThrow()).as("the letter or its shade, and no other").isNotEmpty()
+                .isSubsetOf("letter-11", "letter-11-shade");
+        ProofFinding finding = said.get(0);
+        assertThat(finding.facts().number("down")).as("mm down").isCloseTo(1.7, within(0.4));
+        assertThat(finding.facts().number("right")).as("mm to the right").isCloseTo(0.4, within(0.4));
+        assertThat(ProofWords.sentence(finding, plan.design().get())).contains("K").contains("too far")
+                .contains("down");
     }
 
     private static Project turned(Project project, String item, double degrees) {

@@ -190,8 +190,13 @@ final class Alignment {
         double[] eo = new double[channels];
         double total = 0;
         int count = 0;
+        double[] right = new double[3];
+        double[] down = new double[3];
+        fit.into(right, down);
         for (int i = 0; i < points.px.length; i++) {
-            if (!seen.sample(fit.toX(points.px[i], points.py[i]), fit.toY(points.px[i], points.py[i]), at)) {
+            double px = points.px[i];
+            double py = points.py[i];
+            if (!seen.sample(right[0] * px + right[1] * py + right[2], down[0] * px + down[1] * py + down[2], at)) {
                 continue;
             }
             double w = weight == null ? 1 : weight[i];
@@ -289,6 +294,9 @@ final class Alignment {
             double[] slopeY = new double[channels];
             double c = Math.cos(fit.turn());
             double s = Math.sin(fit.turn());
+            double[] right = new double[3];
+            double[] down = new double[3];
+            fit.into(right, down);
             for (int pass = first ? 0 : 1; pass < 2; pass++) {
                 for (double[] line : normal) {
                     Arrays.fill(line, 0);
@@ -297,7 +305,8 @@ final class Alignment {
                 for (int i = 0; i < n; i++) {
                     double x = points.px[i] - points.x;
                     double y = points.py[i] - points.y;
-                    there[i] = seen.sample(fit.toX(points.px[i], points.py[i]), fit.toY(points.px[i], points.py[i]), at, slopeX, slopeY);
+                    there[i] = seen.sample(right[0] * points.px[i] + right[1] * points.py[i] + right[2],
+                            down[0] * points.px[i] + down[1] * points.py[i] + down[2], at, slopeX, slopeY);
                     if (!there[i]) {
                         continue;
                     }
@@ -306,6 +315,9 @@ final class Alignment {
                     double alongY = s * x + c * y;
                     for (int k = 0; k < channels; k++) {
                         value[k][i] = at[k];
+                        if (weight[i] <= 0) {
+                            continue;
+                        }
                         move[0] = slopeX[k];
                         move[1] = slopeY[k];
                         move[2] = fit.size() * (-slopeX[k] * alongY + slopeY[k] * alongX);
@@ -342,18 +354,21 @@ final class Alignment {
             int end = normal.length;
             for (int a = 0; a < 4; a++) {
                 double w = weight * move[a];
+                double[] line = normal[a];
                 for (int b = a; b < 4; b++) {
-                    normal[a][b] += w * move[b];
+                    line[b] += w * move[b];
                 }
-                for (int b = 0; b < 4; b++) {
-                    normal[a][own + b] += w * look[b];
-                }
-                normal[a][end] += w * right;
+                line[own] += w * look[0];
+                line[own + 1] += w * look[1];
+                line[own + 2] += w * look[2];
+                line[own + 3] += w * look[3];
+                line[end] += w * right;
                 double v = weight * look[a];
+                double[] ownLine = normal[own + a];
                 for (int b = a; b < 4; b++) {
-                    normal[own + a][own + b] += v * look[b];
+                    ownLine[own + b] += v * look[b];
                 }
-                normal[own + a][end] += v * right;
+                ownLine[end] += v * right;
             }
         }
 
@@ -414,10 +429,11 @@ final class Alignment {
             for (int i = 0; i < weight.length; i++) {
                 double sum = 0;
                 for (int k = 0; k < channels; k++) {
-                    sum += Math.pow(rest[k][i] / noise[k], 2);
+                    double off = rest[k][i] / noise[k];
+                    sum += off * off;
                 }
                 double share = sum / channels / (cut * cut);
-                weight[i] = there[i] && share < 1 ? Math.pow(1 - share, 2) : 0;
+                weight[i] = there[i] && share < 1 ? (1 - share) * (1 - share) : 0;
             }
         }
 

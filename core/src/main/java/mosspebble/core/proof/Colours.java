@@ -8,6 +8,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.IntStream;
 import mosspebble.core.area.Shapes;
 import mosspebble.core.coats.Film;
 import mosspebble.core.coats.Sheen;
@@ -52,28 +54,31 @@ final class Colours {
     private final Planned planned;
     private final Field seen;
     private final List<Laid> laid;
-    private final Map<Integer, BitSet> others = new HashMap<>();
-    private final List<Tone> tones = new ArrayList<>();
-    private final List<ProofFinding> findings = new ArrayList<>();
+    private final Map<Integer, BitSet> others = new ConcurrentHashMap<>();
+    private final List<Told> told;
+
+    /** What is told of one part. */
+    private record Told(List<Tone> tones, List<ProofFinding> findings) {}
 
     Colours(Planned planned, Field photo, List<Laid> laid) {
         this.planned = planned;
         this.laid = laid;
         this.seen = photo.blurred(SHARP_MM);
         takeOutShade();
-        for (int part = 0; part < planned.parts.size(); part++) {
-            if (planned.parts.get(part).part().role() == Role.FILL) {
-                part(part);
-            }
-        }
+        this.told = IntStream.range(0, planned.parts.size()).parallel().filter(p -> planned.parts.get(p).part().role() == Role.FILL)
+                .mapToObj(part -> {
+                    Told of = new Told(new ArrayList<>(), new ArrayList<>());
+                    part(part, of);
+                    return of;
+                }).toList();
     }
 
     List<Tone> tones() {
-        return tones;
+        return told.stream().flatMap(t -> t.tones.stream()).toList();
     }
 
     List<ProofFinding> findings() {
-        return findings;
+        return told.stream().flatMap(t -> t.findings.stream()).toList();
     }
 
     private Lab plannedAt(int cell) {
@@ -139,7 +144,7 @@ final class Colours {
         return thing.map(t -> laid.stream().filter(l -> l.part() == part && l.isTelling(planned)).findFirst().orElse(t)).map(Laid::fit);
     }
 
-    private void part(int part) {
+    private void part(int part, Told told) {
         Geometry visible = planned.seen(part);
         Optional<Fit> lies = fitOf(part);
         if (lies.isEmpty()) {
@@ -165,20 +170,21 @@ final class Colours {
         double y = planned.grid.y(middle / planned.grid.columns());
         String id = planned.parts.get(part).part().id();
         Tone tone = new Tone(id, fit.toX(x, y), fit.toY(x, y), wanted, there);
-        tones.add(tone);
+        told.tones.add(tone);
         List<int[]> bald = bald(cells, fit);
         double mm2 = bald.stream().mapToInt(b -> b.length).sum() * square;
         // another paint, not a lack of it
         boolean another = tone.difference() > MINDED && lower(film).stream().noneMatch(l -> distance(there, l) < TOLD_APART);
         if (!another && (!bald.isEmpty() && bald.get(0).length * square > HOLE_MM2
                 || mm2 > HOLE_MM2 && mm2 > BALD_SHARE * cells.length * square)) {
-            findings.add(at(Kind.BALD, part, bald.get(0), fit, Facts.of("mm2", mm2).and("places", bald.size())));
+            told.findings.add(at(Kind.BALD, part, bald.get(0), fit, Facts.of("mm2", mm2).and("places", bald.size())));
         } else if (tone.difference() > MINDED) {
-            findings.add(new ProofFinding(Kind.COLOUR, Optional.of(new ProofFinding.Place(tone.x(), tone.y())), item(part), Optional.of(id),
-                    Facts.of("difference", tone.difference()).and("lighter", there.l() - wanted.l())
-                            .and("chroma", there.chroma() - wanted.chroma()).and("off", PHOTO_OFF)));
+            told.findings
+                    .add(new ProofFinding(Kind.COLOUR, Optional.of(new ProofFinding.Place(tone.x(), tone.y())), item(part), Optional.of(id),
+                            Facts.of("difference", tone.difference()).and("lighter", there.l() - wanted.l())
+                                    .and("chroma", there.chroma() - wanted.chroma()).and("off", PHOTO_OFF)));
         }
-        bled(part, visible, fit, wanted, otherThings(planned.itemOf(part), false));
+        bled(part, fit, wanted).ifPresent(told.findings::add);
     }
 
     /** Where other things lie: those in front, which may cover this one, or all. */
@@ -325,7 +331,9 @@ final class Colours {
     }
 
     /** Paint of a part that lies beside it, where something else should be seen and nothing planned nearby looks like it. */
-    private void bled(int part, Geometry visible, Fit fit, Lab own, BitSet other) {
+    private Optional<ProofFinding> bled(int part, Fit fit, Lab own) {
+        Geometry visible = planned.seen(part);
+        BitSet other = otherThings(planned.itemOf(part), false);
         int[] cells = planned.cells(Shapes.minus(Shapes.grown(visible, BLED_TO_MM), Shapes.grown(visible, BLED_FROM_MM)));
         boolean[] marked = new boolean[planned.grid.cells()];
         double[] at = new double[3];
@@ -341,9 +349,9 @@ final class Colours {
         List<int[]> patches = connected(marked, cells);
         double square = planned.grid.cellMm() * planned.grid.cellMm();
         double mm2 = patches.stream().mapToInt(b -> b.length).sum() * square;
-        if (mm2 > BLED_MM2 && patches.get(0).length * square > PATCH_MM2) {
-            findings.add(at(Kind.BLED, part, patches.get(0), fit, Facts.of("mm2", mm2).and("places", patches.size())));
-        }
+        return mm2 > BLED_MM2 && patches.get(0).length * square > PATCH_MM2
+                ? Optional.of(at(Kind.BLED, part, patches.get(0), fit, Facts.of("mm2", mm2).and("places", patches.size())))
+                : Optional.empty();
     }
 
     /** Whether anything planned within a line's width looks like a colour. */

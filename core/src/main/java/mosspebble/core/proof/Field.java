@@ -17,10 +17,29 @@ final class Field {
     private float[][] slopeX;
     private float[][] slopeY;
 
+    /** Whether a cell, the next one, and the two below them are known. */
+    private final boolean[] whole;
+
     Field(Grid grid, float[][] value, float[] known) {
+        this(grid, value, known, whole(grid, known));
+    }
+
+    private Field(Grid grid, float[][] value, float[] known, boolean[] whole) {
         this.grid = grid;
         this.value = value;
         this.known = known;
+        this.whole = whole;
+    }
+
+    private static boolean[] whole(Grid grid, float[] known) {
+        int columns = grid.columns();
+        boolean[] whole = new boolean[known.length];
+        for (int r = 0; r < grid.rows() - 1; r++) {
+            for (int i = r * columns; i < (r + 1) * columns - 1; i++) {
+                whole[i] = known[i] > 0 && known[i + 1] > 0 && known[i + columns] > 0 && known[i + columns + 1] > 0;
+            }
+        }
+        return whole;
     }
 
     int channels() {
@@ -41,7 +60,7 @@ final class Field {
                 result[k][i] = known[i] > 0 ? result[k][i] / Math.max(1e-4f, weight[i]) : 0;
             }
         }
-        return new Field(grid, result, known);
+        return new Field(grid, result, known, whole);
     }
 
     /** What is left when everything wider than a bell curve of so many mm is taken off. */
@@ -53,7 +72,7 @@ final class Field {
                 result[k][i] = known[i] > 0 ? value[k][i] - wide.value[k][i] : 0;
             }
         }
-        return new Field(grid, result, known);
+        return new Field(grid, result, known, whole);
     }
 
     private static float[] blur(float[] values, Grid grid, double sigmaMm) {
@@ -72,12 +91,14 @@ final class Field {
      * @return whether all four cells about the place are known
      */
     boolean sample(double x, double y, double[] at) {
-        int i = corner(x, y);
+        double gx = (x - grid.left()) / grid.cellMm() - 0.5;
+        double gy = (y - grid.top()) / grid.cellMm() - 0.5;
+        int i = corner(gx, gy);
         if (i < 0) {
             return false;
         }
-        double fx = across(x);
-        double fy = down(y);
+        double fx = gx - (int) gx;
+        double fy = gy - (int) gy;
         for (int k = 0; k < value.length; k++) {
             at[k] = mixed(value[k], i, fx, fy);
         }
@@ -86,12 +107,14 @@ final class Field {
 
     /** The same with the slopes, per mm; only once {@link #slopes} was asked. */
     boolean sample(double x, double y, double[] at, double[] alongX, double[] alongY) {
-        int i = corner(x, y);
+        double gx = (x - grid.left()) / grid.cellMm() - 0.5;
+        double gy = (y - grid.top()) / grid.cellMm() - 0.5;
+        int i = corner(gx, gy);
         if (i < 0) {
             return false;
         }
-        double fx = across(x);
-        double fy = down(y);
+        double fx = gx - (int) gx;
+        double fy = gy - (int) gy;
         for (int k = 0; k < value.length; k++) {
             at[k] = mixed(value[k], i, fx, fy);
             alongX[k] = mixed(slopeX[k], i, fx, fy);
@@ -100,24 +123,13 @@ final class Field {
         return true;
     }
 
-    private double across(double x) {
-        double g = (x - grid.left()) / grid.cellMm() - 0.5;
-        return g - Math.floor(g);
-    }
-
-    private double down(double y) {
-        double g = (y - grid.top()) / grid.cellMm() - 0.5;
-        return g - Math.floor(g);
-    }
-
-    private int corner(double x, double y) {
-        int column = (int) Math.floor((x - grid.left()) / grid.cellMm() - 0.5);
-        int row = (int) Math.floor((y - grid.top()) / grid.cellMm() - 0.5);
-        if (column < 0 || row < 0 || column >= grid.columns() - 1 || row >= grid.rows() - 1) {
+    /** The upper left of the four cells about a place told in cells; below 0 where not all are known. */
+    private int corner(double gx, double gy) {
+        if (!(gx >= 0 && gy >= 0 && gx < grid.columns() - 1 && gy < grid.rows() - 1)) {
             return -1;
         }
-        int i = row * grid.columns() + column;
-        return known[i] > 0 && known[i + 1] > 0 && known[i + grid.columns()] > 0 && known[i + grid.columns() + 1] > 0 ? i : -1;
+        int i = (int) gy * grid.columns() + (int) gx;
+        return whole[i] ? i : -1;
     }
 
     private double mixed(float[] v, int i, double fx, double fy) {

@@ -27,6 +27,23 @@ record Fit(double x, double y, double dx, double dy, double turn, double size, d
         return y + dy + size * (Math.sin(turn) * (px - x) + Math.cos(turn) * (py - y));
     }
 
+    /**
+     * Where planned places lie, for many of them: x is right[0] px + right[1] py + right[2], and y likewise of down.
+     *
+     * @param right receives three numbers
+     * @param down receives three numbers
+     */
+    void into(double[] right, double[] down) {
+        double c = size * Math.cos(turn);
+        double s = size * Math.sin(turn);
+        right[0] = c;
+        right[1] = -s;
+        right[2] = x + dx - c * x + s * y;
+        down[0] = s;
+        down[1] = c;
+        down[2] = y + dy - s * x - c * y;
+    }
+
     /** The same move, told about another middle. */
     Fit about(double otherX, double otherY) {
         return new Fit(otherX, otherY, toX(otherX, otherY) - otherX, toY(otherX, otherY) - otherY, turn, size, likeness, off);

@@ -1,6 +1,7 @@
 package mosspebble.core.proof;
 
 import java.util.Optional;
+import mosspebble.core.sketch.Subject;
 import org.locationtech.jts.algorithm.MinimumDiameter;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
@@ -26,6 +27,9 @@ record Laid(int item, int part, Fit fit, double placeOff, Fit whole) {
     private static final double LEAST_PART = 0.85;
     private static final double LEAST_PART_LINES = 0.5;
     private static final double MOST_PART_SHARE = 0.25;
+    /** Round a letter stand the lines of its neighbours, which did not move with it; its size hardly changes. */
+    private static final double LEAST_LETTER_LINES = 0.33;
+    private static final double MOST_LETTER_SHARE = 0.1;
     static final double PART_OFF = 0.05;
 
     /**
@@ -42,8 +46,10 @@ record Laid(int item, int part, Fit fit, double placeOff, Fit whole) {
                     && Math.abs(stray.by().mm()) < NEAR_SHARE * longest;
             return isFound() && (pencil || fit.likeness() >= LEAST_PAINTED || near);
         }
-        return fit.likeness() >= (pencil ? LEAST_PART_LINES : LEAST_PART) && stray.by().distance() <= 1.2 * PART_RANGE_MM
-                && Math.abs(stray.by().mm()) <= MOST_PART_SHARE * longest;
+        boolean letter = planned.items.get(item).item().subject() instanceof Subject.Word;
+        double least = !pencil ? LEAST_PART : letter ? LEAST_LETTER_LINES : LEAST_PART_LINES;
+        return fit.likeness() >= least && stray.by().distance() <= 1.2 * PART_RANGE_MM
+                && Math.abs(stray.by().mm()) <= (letter ? MOST_LETTER_SHARE : MOST_PART_SHARE) * longest;
     }
 
     boolean isFound() {

@@ -39,6 +39,8 @@ public final class PhotoProof {
     static final double SIZE_SHARE = 0.04;
     static final double PART_MM = 0.6;
     static final double PART_SHARE = 0.1;
+    /** A letter that left its line is seen sooner: by so much of its length (common practice, no source). */
+    static final double LETTER_SHARE = 0.05;
     static final double EDGE_MM = 1.2;
     static final double EDGE_NEAR_MM = 4;
 
@@ -130,9 +132,11 @@ public final class PhotoProof {
             all.add(thing);
             say(planned, thing);
             if (thing.isFound() && !stopAsked.getAsBoolean()
-                    && planned.items.get(thing.item()).item().subject() instanceof Subject.Figure) {
+                    && hasParts(planned.items.get(thing.item()).item().subject())) {
                 List<Laid> parts = parts(planned, alignment, thing, inFront(planned, things, thing));
-                parts.stream().filter(p -> p.isTelling(planned)).forEach(p -> sayPart(p.stray(planned)));
+                boolean word = planned.items.get(thing.item()).item().subject() instanceof Subject.Word;
+                parts.stream().filter(p -> p.isTelling(planned))
+                        .forEach(p -> sayPart(p.stray(planned), word));
                 all.addAll(parts);
             }
         }
@@ -145,6 +149,11 @@ public final class PhotoProof {
         }
         List<Stray> strays = all.stream().map(l -> l.stray(planned)).toList();
         return new Proof(moment, Optional.of(flattened.face(planned.grid, pose)), strays, tones, findings);
+    }
+
+    /** Figures have parts, words have letters. */
+    private static boolean hasParts(Subject subject) {
+        return subject instanceof Subject.Figure || subject instanceof Subject.Word;
     }
 
     private static Grid grid(Envelope box, double cell) {
@@ -272,14 +281,15 @@ public final class PhotoProof {
                 .map(p -> planned.parts.get(p).part().id());
     }
 
-    private void sayPart(Stray stray) {
+    private void sayPart(Stray stray, boolean letter) {
+        double minded = letter ? LETTER_SHARE : PART_SHARE;
         double longest = Laid.longest(stray.planned());
-        if (sure(stray.by().mm(), stray.off().mm(), Math.max(PART_MM, PART_SHARE * longest))) {
+        if (!letter && sure(stray.by().mm(), stray.off().mm(), Math.max(PART_MM, minded * longest))) {
             findings.add(finding(Kind.PART_SIZED, stray,
                     Facts.of("mm", stray.by().mm()).and("length", longest).and("off", 2 * stray.off().mm())));
         }
         double place = Math.max(stray.off().dx(), stray.off().dy());
-        if (sure(stray.by().distance(), place, Math.max(PART_MM, PART_SHARE * longest))) {
+        if (sure(stray.by().distance(), place, Math.max(PART_MM, minded * longest))) {
             findings.add(finding(Kind.PART_MOVED, stray, Facts.of("mm", stray.by().distance()).and("right", stray.by().dx())
                     .and("down", stray.by().dy()).and("off", 2 * place)));
         }
