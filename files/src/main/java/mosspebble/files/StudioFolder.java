@@ -56,7 +56,7 @@ public final class StudioFolder {
     private static final String AGAIN = "Nothing was changed. Take it from where it came once more.";
     private static final String INDEX = "studio.json";
     private static final List<String> SCHEMAS = List.of("studio", "stone", "found", "own", "page", "shelf", "tests", "room", "diary",
-            "view");
+            "view", "plan");
 
     /** What lies in it, in its order. */
     record Index(String format, int version, List<String> stones, List<String> basket, List<String> own, List<String> pages) {

@@ -18,20 +18,29 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.stream.Stream;
+import mosspebble.core.area.Remembered;
 import mosspebble.core.book.Page;
+import mosspebble.core.colour.Palette;
 import mosspebble.core.colour.Shelf;
 import mosspebble.core.project.Diary;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Room;
 import mosspebble.core.project.Studio;
+import mosspebble.core.project.Workshop;
+import mosspebble.core.rules.Plans;
 import mosspebble.core.sketch.GuideKind;
 import mosspebble.core.sketch.Item;
 import mosspebble.core.sketch.ItemMode;
 import mosspebble.core.sketch.OwnFile;
 import mosspebble.core.sketch.Placement;
 import mosspebble.core.stone.FoundStone;
+import mosspebble.core.stone.Survey;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
@@ -143,5 +152,31 @@ class SchemasTest {
         ObjectNode more = owl.deepCopy();
         more.put("glued", 3);
         assertThat(shipped("stone").validate(more)).hasSize(1);
+    }
+
+    /** A plan is written by hand, field by field, so its schema is held against what is written: nothing more and nothing less passes. */
+    @Test
+    void everyPlannedStonePassesAndNoneWithAFieldMoreOrLess(@TempDir Path folder) throws Exception {
+        Workshop workshop = new Workshop(new Palette(DEMO.shelf()), BuiltIn.repertoire(), DEMO.climate(), List.of());
+        List<Project> stones = new ArrayList<>(DEMO.projects());
+        stones.add(DEMO.projects().get(0).withSketch(Optional.empty()));
+        JsonSchema schema = shipped("plan");
+        Set<String> kinds = new TreeSet<>();
+        for (Project stone : stones) {
+            Path file = folder.resolve(stone.id() + ".json");
+            PlanJson.write(Plans.plan(stone, Survey.of(stone.stone()), workshop, new Remembered()), file);
+            ObjectNode plan = (ObjectNode) STRICT.readTree(Files.readString(file));
+            assertThat(schema.validate(plan)).as(stone.id()).isEmpty();
+            plan.get("steps").forEach(s -> kinds.add(s.get("kind").asText()));
+            for (String field : List.of("stone", "steps", "findings", "supplies", "handMin")) {
+                assertThat(schema.validate(plan.deepCopy().without(field))).as("%s without %s", stone.id(), field).isNotEmpty();
+            }
+            if (stone.sketch().isEmpty()) {
+                continue; // nothing to do on it
+            }
+            ((ObjectNode) plan.get("steps").get(0)).put("number", "first").put("glued", true);
+            assertThat(schema.validate(plan)).as("a step with a word for its number and a field too many").hasSize(2);
+        }
+        assertThat(kinds).as("of all kinds of work").contains("pencil", "fill", "shade", "detail", "seal", "sign", "ground");
     }
 }
