@@ -1,5 +1,7 @@
 package mosspebble.core.rock;
 
+import java.lang.ref.SoftReference;
+
 /**
  * Octaves of a noise, of which the long waves are worked out at the knots of a net and drawn smoothly through them: cubics through four
  * knots (E. Catmull and R. Rom, Computer Aided Geometric Design, 1974), first along, then across. Nets lie fixed in the plane, and which of
@@ -88,7 +90,8 @@ public final class Waves {
     private final double[] lengths;
     /** Meshes to a mm of the coarsest net on which so many of the octaves are long. */
     private final double[] meshes;
-    private final Block[] known = new Block[2 * SQUARE * SQUARE];
+    /** Given up where memory is short; made when first asked. */
+    private SoftReference<Block[]> remembered = new SoftReference<>(null);
 
     /** As the noise's octaves at a place so far from the one that is asked for, mm. */
     Waves(Noise noise, double dx, double dy, double wave, int count) {
@@ -160,6 +163,11 @@ public final class Waves {
     }
 
     private Block block(int longOnes, int column, int row) {
+        Block[] known = remembered.get();
+        if (known == null) {
+            known = new Block[2 * SQUARE * SQUARE];
+            remembered = new SoftReference<>(known);
+        }
         int at = 2 * ((row & SQUARE - 1) * SQUARE + (column & SQUARE - 1));
         Block first = known[at];
         if (first != null && first.is(longOnes, column, row)) {
