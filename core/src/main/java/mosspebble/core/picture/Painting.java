@@ -533,14 +533,16 @@ final class Painting {
         float[] drawn = new float[grid.cells()];
         Envelope drawnHere = new Envelope(grid.left() - 1, grid.left() + grid.columns() * grid.cellMm() + 1, grid.top() - 1,
                 grid.top() + grid.rows() * grid.cellMm() + 1);
-        for (PlacedPart part : parts.get()) {
-            if (part.part().role() == Role.GUIDE || !drawnHere.intersects(part.drawn().getEnvelopeInternal())) {
-                continue; // rubbed out when the picture is pencilled; the screen and the sheets show it
+        // guides are rubbed out when the picture is pencilled; the screen and the sheets show them
+        List<PlacedPart> lines = parts.get().stream()
+                .filter(p -> p.part().role() != Role.GUIDE && drawnHere.intersects(p.drawn().getEnvelopeInternal())).toList();
+        List<Geometry> strokes = lines.parallelStream()
+                .map(p -> Shapes.stroke(p.part().isArea() ? p.drawn().getBoundary() : p.drawn(), chalk ? 0.7 : 0.4)).toList();
+        for (int k = 0; k < lines.size(); k++) {
+            if (lines.get(k).part().role() == Role.FILL) {
+                rubOut(Mask.of(lines.get(k).drawn(), grid), drawn); // lines behind it are not drawn
             }
-            if (part.part().role() == Role.FILL) {
-                rubOut(Mask.of(part.drawn(), grid), drawn); // lines behind it are not drawn
-            }
-            Mask mask = Mask.of(Shapes.stroke(part.part().isArea() ? part.drawn().getBoundary() : part.drawn(), chalk ? 0.7 : 0.4), grid);
+            Mask mask = Mask.of(strokes.get(k), grid);
             for (int r = 0; r < mask.rows(); r++) {
                 for (int c = 0; c < mask.columns(); c++) {
                     int i = (mask.row() + r) * grid.columns() + mask.column() + c;
