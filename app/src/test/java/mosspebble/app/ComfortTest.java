@@ -8,6 +8,7 @@ import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
+import mosspebble.app.cloth.ClothView;
 import mosspebble.app.control.TrueSize;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.project.Studio;
@@ -78,6 +79,15 @@ class ComfortTest {
         try (Driver again = new Driver(file, "snail")) {
             again.settled();
             assertThat(comfort(again).cardPx()).as("kept").isEqualTo(px);
+            ClothView cloth = (ClothView) again.find("#cloth");
+            assertThat(cloth.timesTrue()).as("the whole stone fills the cloth").isNotCloseTo(1, within(0.05));
+            again.robot.interact(() -> again.does("Show the stone as large as it is"));
+            again.until("as large as it is", () -> Math.abs(cloth.timesTrue() - 1) < 1e-9);
+            again.robot.interact(() -> again.scene().getWindow().setWidth(1120));
+            again.until("the cloth is narrower", () -> cloth.getWidth() < 800);
+            again.until("and the stone as large as it is", () -> Math.abs(cloth.timesTrue() - 1) < 1e-9);
+            again.robot.interact(() -> again.does("Look closer at the stone"));
+            again.until("nearer", () -> cloth.timesTrue() > 1.4);
             again.robot.interact(() -> again.does("Eyes and hands"));
             again.click("#card-none");
             assertThat(comfort(again).cardPx()).isZero();

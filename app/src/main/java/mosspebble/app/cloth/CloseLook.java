@@ -16,17 +16,36 @@ final class CloseLook {
     /** As good as whole. */
     private static final double HARDLY = 1.05;
 
+    /** A stone larger than the cloth may be shown smaller than that, to be as large as it is. */
+    private static final double FARTHEST = 0.1;
+
     private double times = 1;
+    private boolean trueSize;
     private double x;
     private double y;
 
-    /** 1 where the whole stone is seen, to {@link #CLOSEST}. */
+    /** 1 where the whole stone is seen, to {@link #CLOSEST}; below 1 only where it would be larger than it is. */
     double times() {
         return times;
     }
 
     boolean isWhole() {
-        return times == 1;
+        return times <= 1;
+    }
+
+    /** Whether it is shown as large as it is, until one goes nearer or farther. */
+    boolean isTrueSize() {
+        return trueSize;
+    }
+
+    /** Shows it so many times as large as where the whole of it is seen, so that it is as large as it is. */
+    void trueSize(double wanted) {
+        trueSize = true;
+        times = Math.max(FARTHEST, Math.min(CLOSEST, wanted));
+        if (isWhole()) {
+            x = 0;
+            y = 0;
+        }
     }
 
     /** Place in the middle of the cloth, mm. */
@@ -39,6 +58,7 @@ final class CloseLook {
     }
 
     void whole() {
+        trueSize = false;
         times = 1;
         x = 0;
         y = 0;
@@ -49,6 +69,7 @@ final class CloseLook {
         double next = Math.max(1, Math.min(CLOSEST, times * factor));
         next = factor < 1 && next < HARDLY ? 1 : next; // only on the way out, or small steps would never begin
         boolean changed = next != times;
+        trueSize = trueSize && !changed;
         times = next;
         return changed;
     }

@@ -227,6 +227,9 @@ public final class ClothView extends Region {
             StoneOutline outline = outline(project);
             double room = Math.min((w - 2 * HEM - 84) / (2 * outline.halfWidth()), (h - 2 * HEM - 66) / (2 * outline.halfHeight()));
             fit = Math.max(0.3, Math.min(9, Math.floor(room * 20) / 20));
+            if (near.isTrueSize()) {
+                near.trueSize(pixelsPerMm() / fit);
+            }
             scale = fit * near.times();
             double output = getScene() == null || getScene().getWindow() == null ? 1 : getScene().getWindow().getRenderScaleX();
             output = Math.min(output, Math.sqrt(MOST_PIXELS / (w * h)));
@@ -291,6 +294,26 @@ public final class ClothView extends Region {
     public void whole() {
         near.whole();
         requestLayout();
+    }
+
+    /** Shows the stone as large as it is, and keeps it so however the window changes. */
+    public void trueSize() {
+        if (!seen() && workbench.shown().isPresent()) {
+            near.trueSize(pixelsPerMm() / fit);
+            requestLayout();
+            if (workbench.studio().view().comfort().cardPx() == 0) {
+                workbench.tell("How large a millimetre is was taken from the screen. Lay a card on it once: Eyes and hands.");
+            }
+        }
+    }
+
+    private double pixelsPerMm() {
+        return TrueSize.pixelsPerMm(workbench.studio().view().comfort());
+    }
+
+    /** So many times as large as it is the stone is shown. */
+    public double timesTrue() {
+        return scale / pixelsPerMm();
     }
 
     private void place(ImageView view, StoneImage image) {
@@ -492,9 +515,9 @@ public final class ClothView extends Region {
         pen.setTextAlign(TextAlignment.RIGHT);
         pen.setFill(Token.HEM_INK.colour(theme()));
         pen.setFont(TextSize.font(workbench.studio(), 12));
-        double trueScale = TrueSize.pixelsPerMm(workbench.studio().view().comfort());
+        String times = Math.abs(timesTrue() - 1) < 5e-4 ? "as large as it is" : "at " + Numbers.text(timesTrue(), 1) + " × true size";
         String by = workbench.seenByProperty().get().words();
-        pen.fillText("shown at " + Numbers.text(scale / trueScale, 1) + " × true size, hem in " + unit.symbol()
+        pen.fillText("shown " + times + ", hem in " + unit.symbol()
                 + (by.isEmpty() ? "" : ", " + by), w - 14, h - 12);
         pen.setTextAlign(TextAlignment.LEFT);
     }

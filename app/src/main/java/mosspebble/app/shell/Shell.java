@@ -523,6 +523,7 @@ public final class Shell extends StackPane {
                 () -> workbench.seenByProperty().set(workbench.seenByProperty().get().next())).key("T").also("LED", "candle", "colours"));
         actions.add(Action.of("Look closer at the stone", cloth::closer).key("Z").where(this::onCloth).also("zoom", "enlarge"));
         actions.add(Action.of("Look from farther", cloth::farther).key("Shift Z").where(this::onCloth).also("zoom out"));
+        actions.add(Action.of("Show the stone as large as it is", cloth::trueSize).where(this::onCloth).also("true size", "1:1", "zoom"));
         actions.add(Action.of("See the whole stone", cloth::whole).key("W").where(this::onCloth).also("fit", "zoom"));
         actions.add(Action.of("Evening or day light on the screen", () -> workbench.look(s -> s.withView(s.unit(), !s.evening()))).key("E")
                 .also("dark", "bright", "night"));

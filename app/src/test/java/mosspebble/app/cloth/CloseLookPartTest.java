@@ -67,4 +67,28 @@ class CloseLookPartTest {
         near.by(8);
         assertThat(near.part(frame(near, 5), 40_000, 30_000, OUTLINE, 0.001)).isEmpty();
     }
+
+    @Test
+    void aStoneLargerThanTheClothIsShownSmallerToBeAsLargeAsItIs() {
+        CloseLook near = new CloseLook();
+        near.by(3);
+        near.at(20, 10, OUTLINE);
+        near.trueSize(0.8);
+        assertThat(near.times()).isEqualTo(0.8);
+        assertThat(near.isTrueSize()).isTrue();
+        assertThat(near.isWhole()).as("all of it is seen, in the middle").isTrue();
+        assertThat(near.x()).isZero();
+        assertThat(near.part(frame(near, 5), 800, 600, OUTLINE, 0.2)).isEmpty();
+        assertThat(near.by(1.25)).isTrue();
+        assertThat(near.isTrueSize()).as("nearer is another size").isFalse();
+        assertThat(near.times()).isEqualTo(1);
+        near.trueSize(1.6);
+        near.at(20, 10, OUTLINE);
+        assertThat(near.isWhole()).isFalse();
+        assertThat(near.x()).isEqualTo(20);
+        near.whole();
+        assertThat(near.isTrueSize()).isFalse();
+        near.trueSize(50);
+        assertThat(near.times()).isEqualTo(CloseLook.CLOSEST);
+    }
 }

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.EnumMap;
 import java.util.Map;
+import java.util.Optional;
 import mosspebble.core.area.Grid;
 import mosspebble.core.stone.Form;
 import mosspebble.core.stone.RockKind;
@@ -195,5 +196,58 @@ class StoneTerrainTest {
         assertThatThrownBy(() -> new Window(GRID, 200, 40, GRID.columns(), 75)).isInstanceOf(IllegalArgumentException.class)
                 .hasMessageContaining("no window");
         assertThatThrownBy(() -> new Window(GRID, -1, 0, 5, 5)).isInstanceOf(IllegalArgumentException.class);
+    }
+
+    private static void same(StoneTerrain one, int i, StoneTerrain other, int k) {
+        assertThat(new float[] {one.nx[i], one.ny[i], one.nz[i], one.z[i], one.inside[i], one.red[i], one.green[i], one.blue[i],
+            one.relief[i], one.gloss[i]}).containsExactly(other.nx[k], other.ny[k], other.nz[k], other.z[k], other.inside[k], other.red[k],
+                    other.green[k], other.blue[k], other.relief[k], other.gloss[k]);
+        assertThat(one.glint[i]).isEqualTo(other.glint[k]);
+    }
+
+    @Test
+    void whatIsKnownOfARockIsTakenOverAndTheRestWorkedOut() {
+        Survey survey = Survey.of(round(RockKind.GRANITE, Texture.GRAINY));
+        StoneTerrain whole = StoneTerrain.of(survey, GRID);
+        Window upper = new Window(GRID, 60, 20, 120, 80);
+        StoneTerrain known = StoneTerrain.of(survey, upper, () -> false).below(70);
+        assertThat(known.grid().columns()).isEqualTo(120);
+        assertThat(known.grid().rows()).as("rows 70 to 99").isEqualTo(30);
+        for (int k = 0; k < known.grid().cells(); k++) {
+            same(known, k, whole, (70 + k / 120) * GRID.columns() + 60 + k % 120);
+        }
+        // a mark, so that it is seen that the known part was taken and not made anew
+        int marked = 5 * 120 + 60;
+        known.red[marked] += 1;
+        Window lower = new Window(GRID, 60, 90, 120, 60);
+        StoneTerrain next = StoneTerrain.of(survey, lower, () -> false, Optional.of(new StoneTerrain.Before(known, 60, 70)));
+        int at = 75 * GRID.columns() + 120;
+        assertThat(next.red[at]).isEqualTo(whole.red[at] + 1);
+        next.red[at] = whole.red[at];
+        for (int r = 75; r < 150; r++) {
+            for (int c = 60; c < 180; c++) {
+                if (r < 100 || lower.has(c, r)) {
+                    same(next, r * GRID.columns() + c, whole, r * GRID.columns() + c);
+                }
+            }
+        }
+    }
+
+    @Test
+    void ofARockOnTheOtherSideOfThePictureNothingIsTaken() {
+        Survey survey = Survey.of(round(RockKind.SLATE, Texture.SMOOTH));
+        StoneTerrain whole = StoneTerrain.of(survey, GRID);
+        for (int[] off : new int[][] {{500, 0}, {0, 500}, {-500, 0}, {0, -500}, {30, -25}}) {
+            StoneTerrain.Before before = new StoneTerrain.Before(whole, off[0], off[1]);
+            StoneTerrain moved = StoneTerrain.of(survey, Window.whole(GRID), () -> false, Optional.of(before));
+            int from = off[0] == 30 ? GRID.columns() * (GRID.rows() / 2) + GRID.columns() / 2 : -1;
+            if (from >= 0) { // in part: what is taken is what was given, wherever it came from
+                same(moved, from, whole, from - 30 + 25 * GRID.columns());
+            } else {
+                for (int i = 0; i < GRID.cells(); i++) {
+                    same(moved, i, whole, i);
+                }
+            }
+        }
     }
 }

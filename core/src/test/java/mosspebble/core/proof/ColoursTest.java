@@ -179,4 +179,18 @@ class ColoursTest {
         assertThat(said.get(0).kind()).isEqualTo(Kind.DOTS_COUNT);
         assertThat(said.get(0).facts().count("seen")).isEqualTo(23);
     }
+
+    /** Parts are looked at on all cores; what is said comes in the order of the parts all the same. */
+    @Test
+    void whatIsSaidIsTheSameEveryTime() {
+        Field photo = seen(PLANNED, (x, y, planned) -> Math.hypot(x - 4, y) < 3 ? new Lab(30, 40, 20) : planned);
+        Colours first = new Colours(PLANNED, photo, asPlanned(PLANNED));
+        assertThat(first.tones()).hasSizeGreaterThan(1);
+        assertThat(first.findings()).isNotEmpty();
+        for (int k = 0; k < 8; k++) {
+            Colours again = new Colours(PLANNED, photo, asPlanned(PLANNED));
+            assertThat(again.tones()).isEqualTo(first.tones());
+            assertThat(again.findings()).usingRecursiveComparison().isEqualTo(first.findings());
+        }
+    }
 }
