@@ -70,6 +70,9 @@ class FieldTest {
         assertThat(field.sample(1.5, 0, at)).as("in the hole").isFalse();
         assertThat(field.sample(0.95, 0, at)).as("a cell of the hole is among the four").isFalse();
         assertThat(field.sample(0.7, 0, at)).as("the four lie beside it").isTrue();
+        for (double[] corner : new double[][] {{0.95, -1.05}, {2.05, -1.05}, {0.95, 1.05}, {2.05, 1.05}}) {
+            assertThat(field.sample(corner[0], corner[1], at)).as("one corner of the four is in the hole").isFalse();
+        }
         for (double far : new double[] {-7.01, 6.99, 40, -1e9, Double.NaN}) {
             assertThat(field.sample(far, 0, at)).as("x of %s", far).isFalse();
             assertThat(field.sample(0, far, at)).as("y of %s", far).isFalse();
