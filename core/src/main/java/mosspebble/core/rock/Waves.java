@@ -82,8 +82,6 @@ public final class Waves {
     }
 
     private final Noise noise;
-    private final double dx;
-    private final double dy;
     private final double wave;
     private final int count;
     /** Length of each octave, mm. */
@@ -93,11 +91,9 @@ public final class Waves {
     /** Given up where memory is short; made when first asked. */
     private SoftReference<Block[]> remembered = new SoftReference<>(null);
 
-    /** As the noise's octaves at a place so far from the one that is asked for, mm. */
-    Waves(Noise noise, double dx, double dy, double wave, int count) {
+    /** As the noise's octaves. */
+    public Waves(Noise noise, double wave, int count) {
         this.noise = noise;
-        this.dx = dx;
-        this.dy = dy;
         this.wave = wave;
         this.count = count;
         this.lengths = new double[count];
@@ -108,10 +104,6 @@ public final class Waves {
             meshes[k + 1] = Math.scalb(1.0, -Math.getExponent(length / MESHES));
             length /= Noise.FINER;
         }
-    }
-
-    public Waves(Noise noise, double wave, int count) {
-        this(noise, 0, 0, wave, count);
     }
 
     /** How many of the octaves are long for pixels of a size, mm. */
@@ -131,7 +123,7 @@ public final class Waves {
      */
     double at(double x, double y, double pixel, NearNoise near) {
         int longOnes = longOnes(pixel);
-        double rest = longOnes == count ? 0 : near.octaves(x + dx, y + dy, wave, longOnes, count, pixel);
+        double rest = longOnes == count ? 0 : near.octaves(x, y, wave, longOnes, count, pixel);
         return longOnes == 0 ? rest : rest + swell(x, y, longOnes);
     }
 
@@ -191,7 +183,7 @@ public final class Waves {
             double x = ((long) column * SIDE + i % KNOTS - 1) * mesh;
             double y = ((long) row * SIDE + i / KNOTS - 1) * mesh;
             near.begin();
-            knots[i] = (float) near.octaves(x + dx, y + dy, wave, longOnes, 0);
+            knots[i] = (float) near.octaves(x, y, wave, longOnes, 0);
         }
         return new Block(longOnes, column, row, knots);
     }
