@@ -2,6 +2,7 @@ package mosspebble.files;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
+import static org.assertj.core.api.Assertions.withinPercentage;
 
 import java.util.List;
 import java.util.stream.IntStream;
@@ -73,5 +74,22 @@ class EdgePictureTest {
         double below = mean(sealed, last, 0.7, 0.9) / mean(dry, last, 0.7, 0.9);
         assertThat(line).isGreaterThan(1.1 * below);
         assertThat(sealed.pixels(last)).isNotEqualTo(sealed.pixels(0));
+    }
+
+    @Test
+    void theStripEndsSoftlyAndNothingLiesBeyondIt() {
+        PaintPlan plan = edged().get(0);
+        EdgePicture picture = new EdgePicture(plan, COLUMNS, StoneState.DRY);
+        int[] pixels = picture.pixels(0);
+        double mm = plan.edge().orElseThrow().lengthMm() / COLUMNS;
+        double covered = 0;
+        int soft = 0;
+        for (int pixel : pixels) {
+            covered += (pixel >>> 24) / 255.0;
+            soft += pixel >>> 24 > 0 && pixel >>> 24 < 255 ? 1 : 0;
+        }
+        assertThat(covered * mm * mm).as("the area of the strip, mm2").isCloseTo(plan.edge().get().polygon().getArea(),
+                withinPercentage(1));
+        assertThat(soft).as("pixels that are partly stone, at two ends of each column").isBetween(COLUMNS, 3 * COLUMNS);
     }
 }
