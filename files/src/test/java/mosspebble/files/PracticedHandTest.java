@@ -15,6 +15,7 @@ import java.util.Objects;
 import java.util.Set;
 import mosspebble.core.area.Remembered;
 import mosspebble.core.area.Shapes;
+import mosspebble.core.blend.Share;
 import mosspebble.core.colour.Lab;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Palette;
@@ -30,6 +31,7 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.locationtech.jts.geom.Geometry;
 
 /**
  * The plans of a studio written in November 2026, held against how a practised hand goes through a stone (common practice, no source,
@@ -100,6 +102,25 @@ class PracticedHandTest {
             hand = hand.plus(plan.steps().get(i).work().hand());
         }
         throw new AssertionError("it is never signed");
+    }
+
+    @Test // light on the water does not lie on the sail before it
+    void nothingIsDraggedOverWhatIsDoneBeforeIt() {
+        PaintPlan plan = PLANS.get("harbour");
+        Geometry before = Shapes.nothing();
+        int streaks = 0;
+        for (Step.Lay step : laid(plan)) {
+            for (Step.Layer layer : step.layers()) {
+                Share.Kind kind = step.share(layer).kind();
+                if (kind == Share.Kind.STREAKS || kind == Share.Kind.FOAM) {
+                    assertThat(Shapes.common(layer.place(), before).getArea()).as(step.key()).isLessThan(1);
+                    streaks++;
+                } else if (step.doing().what().stream().anyMatch(w -> w.part().equals("sail") || w.part().equals("hull"))) {
+                    before = before.union(layer.place());
+                }
+            }
+        }
+        assertThat(streaks).isPositive();
     }
 
     @Test

@@ -242,16 +242,21 @@ public final class BlendWork {
 
     private void strokes() {
         base();
-        List<Geometry> strokes = new Dabs(area, seed).strokes(blend.angle(), STROKE_MM, colours.size() - 1, 0.2 + 0.75 * blend.amount());
+        List<Geometry> strokes = new Dabs(loose(), seed).strokes(blend.angle(), STROKE_MM, colours.size() - 1, 0.2 + 0.75 * blend.amount());
         for (int i = 1; i < colours.size(); i++) {
             add(Share.of(Kind.STROKES), strokes.get(i - 1), colours.get(i), 0.8, false, 0.2, false);
         }
     }
 
+    /** Where the hand drags and dabs without an edge: only what stays seen, for it may come when what lies before it is done. */
+    private Geometry loose() {
+        return Shapes.common(area, seen);
+    }
+
     private void dryBrush() {
         base();
         for (int i = 1; i < colours.size(); i++) {
-            Geometry streaks = new Dabs(area, seed + i).streaks(blend.angle(), LANE_MM, 0.25 + 0.6 * blend.amount());
+            Geometry streaks = new Dabs(loose(), seed + i).streaks(blend.angle(), LANE_MM, 0.25 + 0.6 * blend.amount());
             add(Share.of(Kind.STREAKS), streaks, colours.get(i), 0.5, false, 0.25, false);
         }
     }
@@ -262,7 +267,7 @@ public final class BlendWork {
         double reach = 0.25 + 0.6 * blend.amount();
         double high = strips.length();
         double start = strips.start();
-        List<Geometry> foam = new Dabs(area, seed).sponge(SPONGE_MM * 0.8, 1, c -> {
+        List<Geometry> foam = new Dabs(loose(), seed).sponge(SPONGE_MM * 0.8, 1, c -> {
             double from = (strips.along(c) - start) / high;
             double thick = 1 - (1 - from) / reach;
             return thick <= 0 ? 0 : Math.min(0.95, thick * 1.3);
@@ -272,7 +277,7 @@ public final class BlendWork {
 
     private void stipple() {
         base();
-        List<Geometry> dabs = new Dabs(area, seed).sponge(SPONGE_MM, colours.size() - 1, c -> 0.2 + 0.75 * blend.amount());
+        List<Geometry> dabs = new Dabs(loose(), seed).sponge(SPONGE_MM, colours.size() - 1, c -> 0.2 + 0.75 * blend.amount());
         for (int i = 1; i < colours.size(); i++) {
             add(new Share(Kind.DABS, i, colours.size() - 1), dabs.get(i - 1), colours.get(i), 0.7, false, 0.25, false);
         }
@@ -280,7 +285,7 @@ public final class BlendWork {
 
     private void crystal() {
         base();
-        List<Geometry> facets = new Dabs(area, seed).facets(SPONGE_MM, colours.size() - 1, 0.3 + 0.65 * blend.amount());
+        List<Geometry> facets = new Dabs(loose(), seed).facets(SPONGE_MM, colours.size() - 1, 0.3 + 0.65 * blend.amount());
         for (int i = 1; i < colours.size(); i++) {
             add(Share.of(Kind.FACETS), facets.get(i - 1), colours.get(i), 0.8, false, 0, false);
         }

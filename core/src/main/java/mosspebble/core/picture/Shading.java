@@ -69,6 +69,9 @@ final class Shading {
     /** What is brighter is pressed together below white, as film does. */
     private static final float SHOULDER = 0.9f;
 
+    /** Even the whitest keeps so much below white for light to rise into. */
+    private static final float LEAST_ROOM = 0.02f;
+
     /** How far from a place something may stand in its light, mm. */
     static final double FARTHEST_MM = 2.2;
 
@@ -268,18 +271,25 @@ final class Shading {
             float turned = 0.5f + 0.5f * az;
             int sheen = pixels.sheen()[i];
             boolean metal = sheen == Sheen.METAL.ordinal() + 1 || sheen == Sheen.LEAF.ordinal() + 1;
-            float diffuse = metal ? 0.3f : 1;
             for (int k = 0; k < 3; k++) {
-                float light = (1 - SKY[k]) * lit + (SKY[k] * turned + BOUNCE[k] * (1 - up)) * open * contact;
-                float colour = rgb[k];
-                rgb[k] = diffuse * colour * light;
-                if (metal) {
-                    rgb[k] += 0.7f * colour * light;
-                }
+                rgb[k] = lit(rgb[k], (1 - SKY[k]) * lit + (SKY[k] * turned + BOUNCE[k] * (1 - up)) * open * contact);
             }
             if (care != Care.MATT) {
                 shine(i, r, c, rgb, ax, ay, az, sheen, open, metal);
             }
+        }
+
+        /**
+         * A colour in so much light. What is lit more than a level place keeps below white, the paler the sooner, so that a white stone
+         * keeps its form: dark colours follow the light, and with colour c and light l the rise e = c (l - 1) becomes e (1 - c) / (1 - c + e).
+         */
+        private float lit(float colour, float light) {
+            if (light <= 1) {
+                return colour * light;
+            }
+            float rise = colour * (light - 1);
+            float room = Math.max(LEAST_ROOM, 1 - colour);
+            return colour + rise * room / (room + rise);
         }
 
         /** The key is as wide as a window: where the form turns away from it the light ends softly. */

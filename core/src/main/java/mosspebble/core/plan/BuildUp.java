@@ -343,7 +343,7 @@ public final class BuildUp {
                 }
             });
             onBare |= grounds.getOrDefault(0, 0) > 0;
-            layers.add(new Step.Layer(surface.side(), place, soft(load.stream().map(m -> regions.get(m.region())).toList()),
+            layers.add(new Step.Layer(surface.side(), place, soft(load, regions),
                     new Step.Load(region.colour().mix(), coat, region.thin() * thick), 1, again(load, coats, place)));
             touched.add(cells(place));
             films.lay(mask, coat, 1);
@@ -445,11 +445,15 @@ public final class BuildUp {
                 member.coat() - 1));
     }
 
-    private Soft soft(List<Region> together) {
-        Soft first = together.get(0).soft();
-        double mm = together.stream().mapToDouble(r -> r.soft().mm()).average().orElse(0);
-        return first.within().isEmpty() ? first : new Soft(mm,
-                Optional.of(remembered.union(together.stream().flatMap(r -> r.soft().within().stream()).distinct().toList())));
+    /** What runs out softly stops as well at what is painted in front of it. */
+    private Soft soft(List<Passes.Member> load, List<Region> regions) {
+        Soft first = regions.get(load.get(0).region()).soft();
+        if (first.within().isEmpty()) {
+            return first;
+        }
+        double mm = load.stream().mapToDouble(m -> regions.get(m.region()).soft().mm()).average().orElse(0);
+        return new Soft(mm, Optional.of(remembered.union(load.stream().flatMap(m -> regions.get(m.region()).soft().within().stream()
+                .map(w -> m.stopsAt().isEmpty() ? w : remembered.without(w, m.stopsAt()))).distinct().toList())));
     }
 
     /** How to keep the hand off wet paint. */

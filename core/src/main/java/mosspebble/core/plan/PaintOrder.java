@@ -188,7 +188,12 @@ public final class PaintOrder {
         linesOnNothing();
         if (runsInACircle()) { // a net that something else must lie on
             arrows.removeAll(overNet);
-            overNet.forEach(a -> beside.add(new Beside(a.before, a.then)));
+            overNet.forEach(a -> {
+                beside.add(new Beside(a.before, a.then));
+                if (comesFirst(regions.get(a.before), regions.get(a.then))) {
+                    edges.add(new Edge(a.before, a.then));
+                }
+            });
         }
         if (runsInACircle()) { // materials that lie on each other by turns
             arrows.removeAll(wished);
@@ -302,7 +307,7 @@ public final class PaintOrder {
         boolean free = seam && !ground && regions.get(i).part() != regions.get(j).part() // nobody paints a ground round what is done
                 && !isSetInto(regions.get(first ? j : i), regions.get(first ? i : j))
                 && (covered(both, lines) || isPlain(both, regions.get(i).place(), regions.get(j).place()));
-        if (free && regions.get(i).hides() && regions.get(j).hides()) {
+        if (free && !regions.get(first ? j : i).isClear()) {
             edges.add(first ? new Edge(i, j) : new Edge(j, i));
         }
         if (free || !first && !comesFirst(regions.get(j), regions.get(i))) {

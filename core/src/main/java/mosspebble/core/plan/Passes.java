@@ -45,8 +45,16 @@ final class Passes {
     /** What the pencil takes for the order, until the drawing is measured. */
     private static final Duration PENCIL = Duration.ofMinutes(4);
 
-    /** One coat on one region. */
-    record Member(int region, int coat, Geometry place) {}
+    /**
+     * One coat on one region.
+     *
+     * @param stopsAt what lies in front and is painted already
+     */
+    record Member(int region, int coat, Geometry place, List<Geometry> stopsAt) {
+        Member(int region, int coat, Geometry place) {
+            this(region, coat, place, List.of());
+        }
+    }
 
     /**
      * One pass; without members it is the pencil on what was painted before.
@@ -641,7 +649,7 @@ final class Passes {
                 .filter(e -> e.back() == member.region() && place[passOf[jobsOf.get(e.front())[0]]] < own)
                 .map(e -> regions.get(e.front()).place()).toList();
         return front.isEmpty() ? member
-                : new Member(member.region(), member.coat(), built.remembered().without(member.place(), front));
+                : new Member(member.region(), member.coat(), built.remembered().without(member.place(), front), front);
     }
 
     /** The members of what is worked wet, load by load. */

@@ -233,7 +233,7 @@ final class Regions {
                 Palette.Colour filled = blend.kind() == BlendKind.GRADED_CELLS ? graded(part, blend, colour) : colour;
                 Geometry place = remembered.without(inside, holes(i));
                 if (isClear(part)) {
-                    clear(part, place, colour, visible, blend, i, own);
+                    clear(part, Shapes.common(place, visible), colour, visible, blend, i, own); // under its neighbour it would be seen
                 } else {
                     blended(Step.Kind.FILL, rows.what(What.Of.PART, part), place, penFor(filled), visible, blend, i, Why.NONE, own);
                 }

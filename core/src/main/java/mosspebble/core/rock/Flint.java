@@ -14,7 +14,7 @@ final class Flint extends Fabric {
     private final Waves holes = new Waves(noise, 0.9, 2);
     private final Waves crust = new Waves(noise, 1.4, 4);
 
-    private static final double BOWL = 19;
+    private static final double BOWL = 15;
 
     /** From one ripple of a blow to the next, mm; they widen away from it. */
     private static final double RIPPLE = 1.3;
@@ -38,7 +38,7 @@ final class Flint extends Fabric {
         double bv = v + 3 * bending.at(u + 30, v - 8, pixel, near);
         long bowl = bowlAt(bu, bv);
         double ripple = ripples(bu, bv, bowl, near) * Noise.visible(RIPPLE, pixel);
-        place.height = 0.75 * Math.min(1, far(bu, bv, (int) (bowl >> 32), (int) bowl)) + 0.028 * ripple
+        place.height = 0.75 * Math.min(1, far(bu, bv, (int) (bowl >> 32), (int) bowl)) + 0.017 * ripple
                 + 0.004 * roughness.at(u, v, pixel, near);
         double side = u * Math.cos(rindTurn) + v * Math.sin(rindTurn) - 24 - 2.6 * border.at(u, v, pixel, near);
         double rind = step(0, Math.max(0.4, pixel), side);

@@ -1,6 +1,6 @@
 package mosspebble.core.rock;
 
-/** Dense and even, with small pits, a cloud of yellow and traces of shell: thin arcs and ringed discs of another tone. */
+/** Dense and even, with small pits, a cloud of yellow and traces of shell: bent slivers and ringed discs of another tone. */
 final class Limestone extends Fabric {
 
     private final Waves clouds = new Waves(noise, 12, 5);
@@ -8,7 +8,9 @@ final class Limestone extends Fabric {
     private final Waves warmth = new Waves(noise, 30, 3);
     private final Waves roughness = new Waves(noise, 5, 5);
 
-    private static final double CELL = 9;
+    private final Waves bending = new Waves(noise, 2.1, 3);
+
+    private static final double CELL = 7;
 
     private final Pits pits;
     private final Pits small;
@@ -21,11 +23,11 @@ final class Limestone extends Fabric {
 
     @Override
     void fill(double u, double v, double pixel, NearNoise near, Place place) {
-        double tone = 1 + 0.10 * clouds.at(u, v, pixel, near) + 0.05 * speckle.at(u, v, pixel, near);
+        double tone = 1 + 0.13 * clouds.at(u, v, pixel, near) + 0.05 * speckle.at(u, v, pixel, near);
         double warm = warmth.at(u + 80, v, pixel, near);
-        place.tint(tone * (1 + 0.05 * warm), tone, tone * (1 - 0.09 * warm));
-        double shell = shell(u, v, pixel);
-        place.toward(0.75 * Math.abs(shell), shell > 0 ? tone * 1.25 : tone * 0.72, shell > 0 ? tone * 1.23 : tone * 0.69,
+        place.tint(tone * (1 + 0.07 * warm), tone, tone * (1 - 0.16 * warm));
+        double shell = shell(u + 0.35 * bending.at(u, v, pixel, near), v + 0.35 * bending.at(u - 20, v + 31, pixel, near), pixel);
+        place.toward(0.6 * Math.abs(shell), shell > 0 ? tone * 1.25 : tone * 0.72, shell > 0 ? tone * 1.23 : tone * 0.69,
                 shell > 0 ? tone * 1.18 : tone * 0.64);
         double hole = pits.depth(u, v, pixel);
         double tiny = small.depth(u, v, pixel);
@@ -43,27 +45,29 @@ final class Limestone extends Fabric {
         for (int r = r0 - 1; r <= r0 + 1; r++) {
             for (int c = c0 - 1; c <= c0 + 1; c++) {
                 double kind = noise.quick(c, r + 600);
-                if (kind > 0.62) {
+                if (kind > 0.6) {
                     continue;
                 }
                 double dx = u - (c + noise.quick(c + 60, r)) * CELL;
                 double dy = v - (r + noise.quick(c, r + 60)) * CELL;
-                double radius = 1.2 + 2.6 * noise.quick(c + 9, r + 2);
+                double radius = 0.7 + 2.6 * Math.pow(noise.quick(c + 9, r + 2), 2);
                 double d = Math.hypot(dx, dy);
                 if (d > radius + 0.5) {
                     continue;
                 }
-                double line = Math.max(0.11, 0.8 * pixel);
-                if (kind < 0.42) { // an arc of shell, a third to a half of its ring
+                if (kind < 0.5) { // a sliver of shell, a sixth to two fifths of its ring: thick in the middle, running out to nothing
                     double from = 2 * Math.PI * noise.quick(c + 1, r + 90);
                     double on = Math.floorMod((long) Math.round(1000 * (Math.atan2(dy, dx) - from)), Math.round(2000 * Math.PI)) / 1000.0;
-                    double length = 1.6 + 1.5 * noise.quick(c + 4, r + 8);
-                    double ends = step(0, 0.3, on) * (1 - step(length - 0.3, length, on));
-                    found = Math.max(found, ends * (1 - step(0.3 * line, line, Math.abs(d - radius))));
-                } else { // a stem of a sea lily cut across: rings round a hole
-                    double small = radius * 0.38;
-                    double rings = d > small ? 0 : 0.5 + 0.5 * Math.cos(2 * Math.PI * d / (small / 2.2));
-                    found = d < small && Math.abs(found) < rings ? -rings : found;
+                    double length = 1 + 1.5 * noise.quick(c + 4, r + 8);
+                    double thick = on >= length ? 0 : Math.sin(Math.PI * on / length) * (0.06 + 0.16 * noise.quick(c + 14, r));
+                    double line = Math.max(thick, thick > 0 ? 0.4 * pixel : 0);
+                    found = Math.max(found,
+                            line <= 0 ? 0 : (1 - step(0.6 * line, line + 0.04, Math.abs(d - radius))) * Math.min(1, thick / 0.05));
+                } else { // a stem of a sea lily cut across: a ring round a hole
+                    double small = Math.min(0.9, radius * 0.5);
+                    double ring = d > small ? 0 : 0.75 * step(small, 0.8 * small, d) - 0.5 * step(0.65 * small, 0.35 * small, d)
+                            + 0.6 * step(0.25 * small, 0, d);
+                    found = d < small && Math.abs(found) < ring ? -ring : found;
                 }
             }
         }

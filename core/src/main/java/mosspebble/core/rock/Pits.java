@@ -3,7 +3,10 @@ package mosspebble.core.rock;
 import java.util.ArrayList;
 import java.util.List;
 
-/** Round holes of several sizes strewn over the skin, one at most to a cell of a lattice: bubbles, pores, pinholes. */
+/**
+ * Round holes of several sizes strewn over the skin, one at most to a cell of a lattice: bubbles, pores, pinholes. They keep company: of
+ * four by four cells some have up to twice as many as the mean, some none.
+ */
 final class Pits {
 
     private final Noise noise;
@@ -15,11 +18,14 @@ final class Pits {
 
     /**
      * @param cell of the lattice, mm; a hole is no wider
-     * @param chance that a cell has one, 0 to 1
+     * @param chance that a cell has one, in the mean over all, 0 to 0.5
      * @param least radius, mm
      * @param most radius, mm, at most half a cell
      */
     Pits(Noise noise, int salt, double cell, double chance, double least, double most) {
+        if (!(chance >= 0 && chance <= 0.5)) {
+            throw new IllegalArgumentException("In the mean half the cells have a hole at most, was " + chance + ".");
+        }
         this.noise = noise;
         this.salt = salt;
         this.cell = cell;
@@ -27,6 +33,9 @@ final class Pits {
         this.least = least;
         this.most = most;
     }
+
+    /** So many cells in a row, as a power of two, have one chance. */
+    private static final int TOGETHER = 2;
 
     /** So many cells are remembered. */
     private static final int CELLS = 1 << 12;
@@ -81,7 +90,8 @@ final class Pits {
         List<Hole> holes = new ArrayList<>();
         for (int r = row - 1; r <= row + 1; r++) {
             for (int c = column - 1; c <= column + 1; c++) {
-                if (noise.quick(c + salt, r) < chance) {
+                double company = noise.quick((c >> TOGETHER) + salt + 900, r >> TOGETHER);
+                if (noise.quick(c + salt, r) < chance * 2 * company) {
                     holes.add(hole(c, r));
                 }
             }

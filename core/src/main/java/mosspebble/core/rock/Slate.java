@@ -43,7 +43,7 @@ final class Slate extends Fabric {
         place.toward(0.5 * rust, tone * 1.28, tone * 1.02, tone * 0.80);
         double sheets = (cleavage.at(u / 4, v * 1.2, pixel, near) + 0.02 * streak) * 6;
         double whole = Math.floor(sheets);
-        double edge = step(0.84, 1, sheets - whole) * (0.35 + 0.65 * step(-0.2, 0.25, breaks.at(u / 2, v, pixel, near)));
+        double edge = step(0.93, 1, sheets - whole) * (0.35 + 0.65 * step(-0.2, 0.25, breaks.at(u / 2, v, pixel, near)));
         double height = SHEET * (whole + edge) + 0.03 * ridges.at(u / LONG, v, pixel, near)
                 + 0.01 * rough.at(u, v, pixel, near)
                 + 0.006 * grain;
@@ -58,7 +58,7 @@ final class Slate extends Fabric {
         int r = (int) Math.floor(v / MICA);
         double across = u / MICA - c - 0.5;
         double down = v / MICA - r - 0.5;
-        boolean flake = noise.quick(c + 77, r) > 0.985 && across * across + down * down < 0.16;
+        boolean flake = noise.quick(c + 77, r) > 0.9965 && across * across + down * down < 0.16;
         place.glint = pixel < MICA && flake ? c * 7919 + r | 1 : 0;
     }
 }

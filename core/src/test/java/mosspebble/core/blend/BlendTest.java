@@ -17,6 +17,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 
@@ -133,6 +134,22 @@ class BlendTest {
             double few = marks(kind, 0.1);
             double many = marks(kind, 0.9);
             assertThat(many).as("%s", kind).isGreaterThan(1.3 * few);
+        }
+    }
+
+    /** What is dragged or dabbed has no edge to stop at: it stays off what lies before it, while the colour below may run under that. */
+    @Test
+    void streaksAndFoamLieOnlyOnWhatStaysSeen() {
+        Envelope all = OVAL.getEnvelopeInternal();
+        Geometry left = Shapes.common(OVAL,
+                OVAL.getFactory().toGeometry(new Envelope(all.getMinX(), all.centre().x, all.getMinY(), all.getMaxY())));
+        for (BlendKind kind : List.of(BlendKind.STIPPLE, BlendKind.CRYSTAL, BlendKind.DRY_BRUSH, BlendKind.FOAM, BlendKind.STROKES)) {
+            List<Piece> pieces = BlendWork.pieces(full(kind), OVAL, left, colours("blue", "white"), Optional.empty(), SUBJECT, 7);
+            assertThat(pieces.get(0).place().getArea()).as("%s: the first colour runs under", kind).isGreaterThan(1.5 * left.getArea());
+            assertThat(pieces.size()).isGreaterThan(1);
+            for (Piece piece : pieces.subList(1, pieces.size())) {
+                assertThat(Shapes.minus(piece.place(), Shapes.grown(left, 0.1)).getArea()).as("%s", kind).isLessThan(0.01);
+            }
         }
     }
 

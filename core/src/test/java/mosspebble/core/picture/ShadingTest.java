@@ -153,6 +153,33 @@ class ShadingTest {
         assertThat(brightest / 81).isLessThan(40);
     }
 
+    /** Where light falls straight on it a stone is brighter than where it lies level, and if it is white there is still grey to see. */
+    @Test
+    void aWhiteStoneKeepsItsFormInTheLightAndADarkOneFollowsIt() {
+        for (int rgb : new int[] {0xFFFFFF, 0xF4F1EA, 0xD9D9DA}) {
+            int level = green(lit(plate(), grey(rgb), Shading.Film.NONE, 320, Care.MATT)[3280]);
+            int[] ball = Arrays.stream(lit(ball(), grey(rgb), Shading.Film.NONE, 320, Care.MATT)).filter(p -> p >>> 24 == 255)
+                    .map(ShadingTest::green).sorted().toArray();
+            int most = ball[ball.length - 1];
+            assertThat(most).isGreaterThanOrEqualTo(level);
+            if (rgb != 0xFFFFFF) {
+                assertThat(most).as("brighter where it is lit, and not yet white").isBetween(level + 3, 252);
+                assertThat(Arrays.stream(ball).filter(g -> g >= level).distinct().count()).as("form, not one flat white")
+                        .isEqualTo(most - level + 1);
+            }
+        }
+        int dark = 0x202020;
+        double level = Xyz.linear(green(lit(plate(), grey(dark), Shading.Film.NONE, 320, Care.MATT)[3280]));
+        double most = Arrays.stream(lit(ball(), grey(dark), Shading.Film.NONE, 320, Care.MATT)).mapToDouble(p -> Xyz.linear(green(p))).max()
+                .orElseThrow();
+        assertThat(most / level).as("78 of 100 parts come from the key, 1 / sin 37 as strong straight on")
+                .isCloseTo(0.22 + 0.78 / Math.sin(Math.toRadians(37)), within(0.12));
+    }
+
+    private static int green(int pixel) {
+        return pixel >> 8 & 255;
+    }
+
     @Test
     void whatStandsUpIsLitOnOneSideAndThrowsAShadowOnTheOther() {
         Pixels ridge = grey(0x909090);
