@@ -8,8 +8,10 @@ import javafx.event.Event;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.ContextMenuEvent;
 import javafx.scene.input.KeyCode;
+import mosspebble.app.model.Workbench;
 import mosspebble.core.plan.Step;
 import mosspebble.core.project.Project;
+import mosspebble.core.project.Studio;
 import mosspebble.core.sketch.Item;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -159,6 +161,9 @@ class AgainStageTest {
             Project practice = app.plan().project();
             assertThat(practice.sketch()).isPresent();
             assertThat(app.plan().steps()).as("it is painted").isNotEmpty().noneMatch(s -> s instanceof Step.Seal);
+            Studio studio = ((Workbench) app.scene().getRoot().getProperties().get(Workbench.class)).studio();
+            assertThat(studio.diary().terms("lettering").after()).as("the real one waits for it").contains(practice.id());
+            assertThat(app.text("#notice")).contains("Lantern Walk waits until it is painted");
         }
     }
 }

@@ -12,6 +12,9 @@ import java.util.concurrent.TimeoutException;
 import javafx.application.Platform;
 import javafx.geometry.Bounds;
 import javafx.geometry.Dimension2D;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.Menu;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.event.EventHandler;
@@ -115,9 +118,9 @@ final class Driver implements AutoCloseable {
         return show().plan();
     }
 
-    /** Does by its name what can be done by name; on the interface thread. */
+    /** Does by its name what can be done by name, from any thread. */
     void does(String name) {
-        ((Shell) scene().getRoot()).perform(name);
+        robot.interact(() -> ((Shell) scene().getRoot()).perform(name));
     }
 
     <T extends Node> T find(String query) {
@@ -207,6 +210,29 @@ final class Driver implements AutoCloseable {
                 }
             }
         }
+    }
+
+    /** Chooses from a menu as a person would, by the item's id. */
+    void choose(String menu, String what) {
+        click("#" + menu);
+        robot.interact(() -> {
+            MenuButton button = find("#" + menu);
+            item(button.getItems(), menu + "-" + what).fire();
+            button.hide();
+        });
+        settled();
+    }
+
+    private static MenuItem item(List<MenuItem> items, String id) {
+        for (MenuItem each : items) {
+            if (id.equals(each.getId())) {
+                return each;
+            }
+            if (each instanceof Menu more && more.getItems().stream().anyMatch(i -> id.equals(i.getId()))) {
+                return item(more.getItems(), id);
+            }
+        }
+        throw new AssertionError("no " + id);
     }
 
     void type(String query, String words) {

@@ -16,6 +16,10 @@ import javafx.scene.Node;
 import javafx.scene.SnapshotParameters;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.Menu;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.Labeled;
 import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
@@ -88,6 +92,37 @@ class SittingStageTest {
             app.type("#week", "Sat 9-10, Sat 9:30-11");
             assertThat(app.text("#week-problem")).contains("overlaps");
             assertThat(diary(app).week()).isEqualTo("Mon-Fri 19:30-20:15");
+        }
+    }
+
+    @Test
+    void aStoneWaitsForAnotherOrForADayAndForNothingAgain() throws Exception {
+        Turned clock = new Turned("2026-11-27T18:40:00");
+        try (Driver app = new Driver(folder.resolve("s.pebble"), clock, "owl", "snail", "fox")) {
+            sitting(app);
+            app.click("#tray-owl");
+            assertThat(app.text("#waits")).isEqualTo("waits for nothing");
+            app.choose("waits", "snail");
+            assertThat(diary(app).terms("owl").after()).contains("snail");
+            assertThat(app.text("#waits")).isEqualTo("waits");
+            app.until("it is said at the owl", () -> app.present("#ready-owl")
+                    && app.find("#ready-owl").getAccessibleText().endsWith("It waits until Snail with post is painted and dry."));
+            app.click("#tray-snail");
+            app.click("#waits");
+            List<MenuItem> offered = ((Menu) ((MenuButton) app.find("#waits")).getItems().get(1)).getItems();
+            assertThat(offered).as("no ring is offered").extracting(MenuItem::getId).containsExactly("waits-fox");
+            app.keys(KeyCode.ESCAPE);
+            app.click("#rests");
+            app.until("both are left out", () -> app.robot.lookup("#ready-list .label").queryAll().stream()
+                    .filter(n -> n instanceof Label l && l.getText().equals("Owl keeping a lamp waits for Snail with post")).count() == 1);
+            app.click("#rests");
+            app.click("#tray-owl");
+            app.choose("waits", "day-5");
+            assertThat(diary(app).terms("owl")).isEqualTo(
+                    new Diary.Terms(Optional.empty(), Optional.of(LocalDateTime.parse("2026-12-02T00:00")), Optional.empty(), false));
+            app.until("a day", () -> app.find("#ready-owl").getAccessibleText().endsWith("It waits until Wednesday 2 December."));
+            app.choose("waits", "nothing");
+            assertThat(diary(app).terms()).isEmpty();
         }
     }
 

@@ -14,9 +14,6 @@ import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.control.Button;
-import javafx.scene.control.Menu;
-import javafx.scene.control.MenuButton;
-import javafx.scene.control.MenuItem;
 import javafx.scene.control.TextArea;
 import javafx.scene.image.ImageView;
 import javafx.scene.image.PixelReader;
@@ -318,7 +315,7 @@ class SketchStageTest {
             app.keys(KeyCode.DIGIT2);
             app.command("sketch: parts");
             app.until("the parts", () -> app.present("#lines"));
-            choose(app, "lines", "white");
+            app.choose("lines", "white");
             app.until("white lines", () -> item(app, 0).lines().whole().colour() == LineWish.Colour.WHITE);
             app.settled();
             assertThat(outlines(app)).containsOnly(Mix.of("pen-white"));
@@ -331,7 +328,7 @@ class SketchStageTest {
             app.until("why not", () -> app.text("#line-width-problem").contains("0.2 to 3 mm"));
             String part = app.plan().design().orElseThrow().parts().stream().filter(p -> p.part().role() == Role.FILL).findFirst()
                     .orElseThrow().part().id();
-            choose(app, "line-" + part, "rust");
+            app.choose("line-" + part, "rust");
             app.until("a rust line round it", () -> item(app, 0).lines().of(part).paint().equals("rust"));
             app.settled();
             assertThat(outlines(app)).containsExactlyInAnyOrder(Mix.of("pen-white"), Mix.of("rust"));
@@ -361,7 +358,7 @@ class SketchStageTest {
             app.click("#sketch-lies");
             assertThat(app.text("#kept-within")).isEqualTo("Kept within: the stone");
             double whole = items(app).get(1).silhouette().getArea();
-            choose(app, "kept-within", "belly");
+            app.choose("kept-within", "belly");
             app.until("kept", () -> item(app, 1).within().equals(Optional.of("belly")));
             app.settled();
             assertThat(app.text("#kept-within")).isEqualTo("Kept within: the belly");
@@ -374,29 +371,6 @@ class SketchStageTest {
             app.keys(KeyCode.CONTROL, KeyCode.Z);
             app.until("free again", () -> item(app, 1).within().isEmpty());
         }
-    }
-
-    /** Chooses from a menu as a person would, by the item's id. */
-    private static void choose(Driver app, String menu, String what) {
-        app.click("#" + menu);
-        app.robot.interact(() -> {
-            MenuButton button = app.find("#" + menu);
-            item(button.getItems(), menu + "-" + what).fire();
-            button.hide();
-        });
-        app.settled();
-    }
-
-    private static MenuItem item(List<MenuItem> items, String id) {
-        for (MenuItem each : items) {
-            if (id.equals(each.getId())) {
-                return each;
-            }
-            if (each instanceof Menu more && more.getItems().stream().anyMatch(i -> id.equals(i.getId()))) {
-                return item(more.getItems(), id);
-            }
-        }
-        throw new AssertionError("no " + id);
     }
 
     private static Set<Mix> outlines(Driver app) {

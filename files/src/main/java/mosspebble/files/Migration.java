@@ -12,6 +12,8 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.function.Consumer;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -24,7 +26,7 @@ import mosspebble.core.project.Room;
 final class Migration {
 
     /** How many there are: the format that this program writes. */
-    static final int STEPS = 11;
+    static final int STEPS = 12;
 
     private static final String TABLE = "(id TEXT PRIMARY KEY, position INTEGER NOT NULL, document TEXT NOT NULL)";
 
@@ -94,8 +96,24 @@ final class Migration {
                     }
                 });
             }
+            case 11 -> each(connection, "setting", "key", file, Migration::toTerms);
             default -> throw new IllegalArgumentException("there is no step from format " + from);
         }
+    }
+
+    /** Days that are due and stones that rest, of the diary, become what is wanted of each stone. */
+    private static void toTerms(ObjectNode diary) {
+        if (!diary.has("deeds")) {
+            return;
+        }
+        JsonNode due = diary.remove("due");
+        Set<String> resting = new TreeSet<>();
+        diary.remove("resting").forEach(id -> resting.add(id.textValue()));
+        Set<String> stones = new TreeSet<>(resting);
+        due.fieldNames().forEachRemaining(stones::add);
+        ObjectNode terms = diary.putObject("terms");
+        stones.forEach(id -> terms.putObject(id).<ObjectNode>set("due", due.has(id) ? due.get(id) : null).putNull("from").putNull("after")
+                .put("rests", resting.contains(id)));
     }
 
     private static void begin(Connection connection) throws SQLException {

@@ -90,6 +90,71 @@ class ManyStonesTest {
         assertThat(table.end()).as("as soon as can be, and known to be").isEqualTo(table.bound());
     }
 
+    private static Workload week(Diary diary) {
+        return ManyStones.workload(List.of(PLANS.get("owl"), PLANS.get("snail")), diary.withWeek("Mon-Sun 10-22"), FRIDAY, ZoneOffset.UTC);
+    }
+
+    /** When pieces of a stone are done that are of these kinds, or of all others. */
+    private static List<Timetable.Placed> of(Timetable table, String stone, boolean these, Class<? extends Step> kind) {
+        return table.placed().stream().filter(p -> table.of().pieces().get(p.piece()).stone().equals(stone))
+                .filter(p -> these == kind.isInstance(PLANS.get(stone).steps().get(table.of().pieces().get(p.piece()).step()))).toList();
+    }
+
+    private static Instant begun(Timetable table, String stone) {
+        return of(table, stone, false, Step.Prepare.class).stream().map(Timetable.Placed::start).min(Comparator.naturalOrder())
+                .orElseThrow();
+    }
+
+    @Test
+    void aStoneThatWaitsForAnotherIsBegunWhenThatIsPaintedAndDry() {
+        Timetable free = Timetable.of(week(Diary.USUAL));
+        Timetable waits = Timetable.of(week(Diary.USUAL.withAfter("owl", "snail")));
+        Instant painted = of(waits, "snail", false, Step.Seal.class).stream()
+                .map(p -> p.end().plus(waits.of().pieces().get(p.piece()).dries())).max(Comparator.naturalOrder()).orElseThrow();
+        assertThat(begun(free, "owl")).isBefore(of(free, "snail", false, Step.Seal.class).get(5).end());
+        assertThat(begun(waits, "owl")).isAfterOrEqualTo(painted).isBefore(painted.plus(Duration.ofHours(13)));
+        assertThat(of(waits, "owl", true, Step.Prepare.class).get(0).start()).as("it may be washed meanwhile").isBefore(painted);
+        assertThat(of(waits, "snail", true, Step.Seal.class).get(0).start()).as("not for the seal, which cures for days")
+                .isAfter(begun(waits, "owl"));
+        assertThat(waits.ready().get("owl").soonest()).isAfter(free.ready().get("owl").soonest());
+        assertThat(begun(Timetable.of(week(Diary.USUAL.withAfter("owl", "gone"))), "owl")).as("a stone that is there no more")
+                .isEqualTo(begun(free, "owl"));
+    }
+
+    @Test
+    void aStoneThatWaitsForADayIsBegunThenAndWhatIsInHandWaitsForNothing() {
+        LocalDateTime tuesday = LocalDateTime.of(2026, 12, 1, 0, 0);
+        Diary later = Diary.USUAL.withFrom("owl", Optional.of(tuesday));
+        assertThat(begun(Timetable.of(week(later)), "owl")).isEqualTo(Instant.parse("2026-12-01T10:00:00Z"));
+        PaintPlan owl = PLANS.get("owl");
+        int pencil = 0;
+        while (owl.steps().get(pencil) instanceof Step.Prepare) {
+            pencil++;
+        }
+        Diary inHand = later;
+        for (int i = 0; i <= pencil; i++) {
+            inHand = inHand.plus(new Diary.Deed("owl", owl.names().get(i), 0, FRIDAY.minusSeconds(600), FRIDAY.minusSeconds(300), false));
+        }
+        assertThat(begun(Timetable.of(week(inHand)), "owl")).isBefore(Instant.parse("2026-11-28T10:00:00Z"));
+    }
+
+    @Test
+    void whoWaitsForOneThatRestsIsLeftOutUntilThatIsPainted() {
+        Diary rests = Diary.USUAL.withAfter("owl", "snail").withAfter("fox", "owl").withResting("snail", true);
+        List<PaintPlan> three = List.of(PLANS.get("fox"), PLANS.get("owl"), PLANS.get("snail"));
+        assertThat(ManyStones.leftOut(three, rests)).containsExactlyInAnyOrder("fox", "owl", "snail");
+        assertThat(ManyStones.workload(three, rests, FRIDAY, ZoneOffset.UTC).pieces()).isEmpty();
+        assertThat(TimetableWords.leftOut("owl", rests, id -> "the " + id)).isEqualTo("the owl waits for the snail");
+        PaintPlan snail = PLANS.get("snail");
+        Diary painted = rests;
+        for (int i = 0; i < snail.steps().size(); i++) {
+            for (int part = 0; part < ManyStones.parts(snail.steps().get(i)) && !(snail.steps().get(i) instanceof Step.Seal); part++) {
+                painted = painted.plus(new Diary.Deed("snail", snail.names().get(i), part, FRIDAY.minusSeconds(600), FRIDAY, false));
+            }
+        }
+        assertThat(ManyStones.leftOut(three, painted)).containsExactly("snail");
+    }
+
     @Test
     void severalStonesTogetherWaitLessThanOneAfterTheOther() {
         List<PaintPlan> three = List.of(PLANS.get("owl"), PLANS.get("fox"), PLANS.get("toadstool"));
@@ -225,6 +290,20 @@ class ManyStonesTest {
                 late.ready().get(later.stone()).at().plusSeconds(3_600)).isEqualTo(by.truncatedTo(ChronoUnit.HOURS));
         assertThat(TimetableWords.way(later, id -> "the " + id)).startsWith("the " + later.stone() + " only by ")
                 .endsWith(later.due().getHour() + ":00");
+    }
+
+    @Test
+    void aStoneThatIsLateForWaitingMayBeBegunAtOnce() {
+        List<PaintPlan> two = List.of(PLANS.get("snail"), PLANS.get("toadstool"));
+        LocalDateTime due = LocalDateTime.ofInstant(table(two, Diary.USUAL, FRIDAY).ready().get("toadstool").at(), UTC).plusDays(1);
+        Diary waits = Diary.USUAL.withDue("toadstool", Optional.of(due)).withFrom("toadstool", Optional.of(due.minusDays(2)));
+        Timetable late = table(two, waits, FRIDAY);
+        assertThat(late.ready().get("toadstool").late()).isPositive();
+        List<InTime.Way> ways = new InTime(two, Map.of(), waits, new Room(Climate.room()), late, UTC, () -> false).ways();
+        assertThat(ways).contains(new InTime.Way(new InTime.Means.AtOnce("toadstool"), 0));
+        assertThat(InTime.changed(waits, new InTime.Means.AtOnce("toadstool")).terms("toadstool").from()).isEmpty();
+        assertThat(TimetableWords.way(new InTime.Means.AtOnce("toadstool"), id -> "the " + id))
+                .isEqualTo("Begin the toadstool without waiting");
     }
 
     @Test

@@ -167,7 +167,7 @@ class NothingLostTest {
         Files.copy(NothingLostTest.class.getResourceAsStream("studio-format-1.pebble"), file());
         Studio today = reopened();
         List<Backups.Copy> copies = Backups.of(file()).list();
-        assertThat(copies).anyMatch(c -> c.file().getFileName().toString().endsWith("-before-format-11.pebble"));
+        assertThat(copies).anyMatch(c -> c.file().getFileName().toString().endsWith("-before-format-" + StudioFile.VERSION + ".pebble"));
         assertThat(Backups.look(copies.get(0))).isEqualTo(today);
     }
 

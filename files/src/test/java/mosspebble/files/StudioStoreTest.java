@@ -23,9 +23,11 @@ import java.sql.Statement;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.SplittableRandom;
 import mosspebble.core.stone.Skin;
@@ -308,8 +310,31 @@ class StudioStoreTest {
         }
     }
 
+    @Test
+    void aStudioOfFormat11KeepsWhatIsDueAndWhatRestsAndLearnsToWait() throws Exception {
+        // the Lantern Walk as the program before format 12 kept it, with two due days, two stones that rest, a pin and a deed
+        try (InputStream in = getClass().getResourceAsStream("studio-format-11.pebble")) {
+            Files.write(file(), in.readAllBytes());
+        }
+        LocalDateTime sunday = LocalDateTime.of(2026, 11, 29, 12, 0);
+        Diary diary;
+        try (StudioStore store = StudioStore.open(file(), LanternWalk::newcomer)) {
+            diary = store.studio().diary();
+            assertThat(diary.due()).containsExactly(Map.entry("fox", LocalDateTime.of(2026, 12, 6, 18, 0)), Map.entry("owl", sunday));
+            assertThat(diary.resting()).containsExactly("fox", "moon");
+            assertThat(diary.terms("moon")).isEqualTo(new Diary.Terms(Optional.empty(), Optional.empty(), Optional.empty(), true));
+            assertThat(diary.pins()).hasSize(1);
+            assertThat(diary.deeds()).hasSize(1);
+            diary = diary.withAfter("heron", "snail").withFrom("window", Optional.of(sunday)).withResting("moon", false);
+            store.commit(store.studio().withDiary(diary), "Waits");
+        }
+        try (StudioStore again = StudioStore.open(file(), LanternWalk::newcomer)) {
+            assertThat(again.studio().diary()).isEqualTo(diary);
+        }
+    }
+
     @ParameterizedTest
-    @ValueSource(ints = {6, 7, 8, 9, 10})
+    @ValueSource(ints = {6, 7, 8, 9, 10, 11})
     void pencilGuidesOfEveryEarlierFormatAreStillThere(int format) throws Exception {
         try (InputStream in = getClass().getResourceAsStream("studio-format-" + format + ".pebble")) {
             Files.write(file(), in.readAllBytes());

@@ -10,6 +10,7 @@ import mosspebble.app.model.Action;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.project.Again;
 import mosspebble.core.project.Project;
+import mosspebble.core.project.Studio;
 
 /** More stones like one that is in hand: a series, or one to practise on. */
 final class MoreLikeIt {
@@ -82,11 +83,20 @@ final class MoreLikeIt {
         });
     }
 
+    /** With a stone that waits until the one to practise on is painted, unless it waits for something already. */
+    private static Studio waiting(Studio studio, String stone, String practice) {
+        return studio.diary().terms(stone).after().isPresent() ? studio
+                : studio.withDiary(studio.diary().withAfter(stone, practice));
+    }
+
     private void practice(String id) {
         workbench.studio().project(id).ifPresent(first -> {
             Project practice = Again.practice(first, names(), MoreLikeIt::id);
-            workbench.add(practice);
-            workbench.tell(practice.name() + ": plain, indoors and not sealed. Measure the stone you have for it.");
+            if (workbench.editStudio("Add " + practice.name(), s -> waiting(s.plus(practice), id, practice.id()))) {
+                workbench.choose(practice.id());
+            }
+            workbench.tell(practice.name() + ": plain, indoors and not sealed; in Sitting " + first.name()
+                    + " waits until it is painted. Measure the stone you have for it.");
         });
     }
 }

@@ -29,6 +29,7 @@ import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
 import mosspebble.app.screen.Panel;
 import mosspebble.core.plan.InTime;
+import mosspebble.core.plan.ManyStones;
 import mosspebble.core.plan.SittingPage;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Room;
@@ -76,10 +77,8 @@ final class SittingPanel extends Panel {
         VBox air = climate.row(sprayed);
         Label inHand = heading("");
         inHand.setMinWidth(0);
-        inHand.setMaxWidth(Double.MAX_VALUE);
-        HBox.setHgrow(inHand, Priority.ALWAYS);
-        HBox whose = new HBox(6, inHand, dryer, rests);
-        whose.setAlignment(Pos.CENTER_LEFT);
+        WaitsMenu waits = new WaitsMenu(workbench, model);
+        FlowPane whose = new FlowPane(6, 6, waits, dryer, rests);
         Button read = button("read-probe", probe.button("Read"), "Takes temperature and humidity of the room now",
                 () -> workbench.editStudio("Read the probe",
                         s -> s.withClimate(probe.read(LocalTime.ofInstant(model.nowProperty().get(), model.zone())))));
@@ -95,7 +94,7 @@ final class SittingPanel extends Panel {
         });
         busy.setMinWidth(Region.USE_PREF_SIZE);
         FlowPane below = new FlowPane(8, 8, read, busy, along);
-        getChildren().addAll(bound, tight, ready, longer, whose, due, week, air, below);
+        getChildren().addAll(bound, tight, ready, longer, inHand, whose, due, week, air, below);
         setOnDragOver(e -> {
             if (e.getDragboard().hasFiles()) {
                 e.acceptTransferModes(TransferMode.COPY);
@@ -110,6 +109,7 @@ final class SittingPanel extends Panel {
             inHand.setText(project().map(Project::name).orElse(""));
             rests.setSelected(project().filter(p -> model.diary().resting().contains(p.id())).isPresent());
             dryer.setSelected(project().map(p -> p.habits().dryer()).orElse(false));
+            waits.refresh();
             list();
         });
         model.follow(this::list);
@@ -221,10 +221,8 @@ final class SittingPanel extends Panel {
         List<Timetable.Ready> all = table.ready().values().stream().filter(r -> shown.plans().containsKey(r.stone()))
                 .sorted(Comparator.comparing(Timetable.Ready::at)).toList();
         all.forEach(r -> ready.getChildren().add(row(r)));
-        model.diary().resting().stream().filter(shown.plans()::containsKey).forEach(id -> {
-            Label rests = quiet(model.name(id) + " rests");
-            ready.getChildren().add(rests);
-        });
+        ManyStones.leftOut(List.copyOf(shown.plans().values()), model.diary()).stream().filter(shown.plans()::containsKey)
+                .forEach(id -> ready.getChildren().add(quiet(TimetableWords.leftOut(id, model.diary(), model::name))));
         TimetableWords.tooCold(table, model.room(), model.zone()).ifPresent(words -> {
             Label cold = new Label(words);
             cold.setId("too-cold");
@@ -269,7 +267,8 @@ final class SittingPanel extends Panel {
         button.setMaxWidth(Double.MAX_VALUE);
         button.setMinWidth(0);
         button.getStyleClass().add("sitting-row");
-        String words = TimetableWords.ready(model.shown().table(), each, model.name(each.stone()), model.zone());
+        String words = TimetableWords.ready(model.shown().table(), each, model.name(each.stone()), model.zone())
+                + TimetableWords.waits(model.diary().terms(each.stone()), model::name).map(w -> " " + w).orElse("");
         button.setAccessibleText(words);
         Hint.on(button, words + (model.strangers(each.stone()) > 0 ? " " + TimetableWords.strangers(model.strangers(
                 each.stone())) : ""));

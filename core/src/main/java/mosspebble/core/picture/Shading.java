@@ -281,7 +281,7 @@ final class Shading {
 
         /**
          * A colour in so much light. What is lit more than a level place keeps below white, the paler the sooner, so that a white stone
-         * keeps its form: dark colours follow the light, and with colour c and light l the rise e = c (l - 1) becomes e (1 - c) / (1 - c + e).
+         * keeps its form: dark colours follow the light. With colour c and light l the rise e = c (l - 1) becomes e (1 - c) / (1 - c + e).
          */
         private float lit(float colour, float light) {
             if (light <= 1) {

@@ -12,6 +12,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.BooleanSupplier;
 import java.util.stream.Stream;
 import mosspebble.core.project.Diary;
@@ -33,6 +34,9 @@ public final class InTime {
 
         /** A stone is dried with the dryer. */
         record Dryer(String stone) implements Means {}
+
+        /** A stone waits for nothing. */
+        record AtOnce(String stone) implements Means {}
 
         /** One more sitting. */
         record Extra(LocalDate date, Span span) implements Means {}
@@ -83,15 +87,18 @@ public final class InTime {
         List<LocalDate> days = Stream.iterate(from, d -> d.plusDays(1)).limit(MOST_DAYS)
                 .takeWhile(d -> !d.isAfter(last.atZone(zone).toLocalDate())).toList();
         List<Way> ways = new ArrayList<>();
+        Set<String> out = ManyStones.leftOut(plans, diary);
         for (Duration more : LONGER) {
             if (ways.isEmpty()) {
                 best(days.stream().flatMap(d -> longer(d, more)), late.size()).ifPresent(ways::add);
             }
         }
         best(late.stream().filter(dried::containsKey).map(Means.Dryer::new), late.size()).ifPresent(ways::add);
+        best(plans.stream().map(p -> p.project().id()).filter(id -> !diary.withFrom(id, Optional.empty()).equals(diary))
+                .map(Means.AtOnce::new), late.size()).ifPresent(ways::add);
         best(days.stream().filter(d -> diary.on(d).isEmpty()).map(d -> new Means.Extra(d, EVENING)), late.size()).ifPresent(ways::add);
         best(late.stream().map(s -> new Means.Later(s, whole(now.ready().get(s).at()))), late.size()).ifPresent(ways::add);
-        best(plans.stream().map(p -> p.project().id()).filter(id -> !diary.resting().contains(id)).sorted(
+        best(plans.stream().map(p -> p.project().id()).filter(id -> !out.contains(id)).sorted(
                 Comparator.comparing(diary.due()::containsKey)).map(Means.LeftOut::new), late.size()).ifPresent(ways::add);
         return ways;
     }
@@ -138,6 +145,9 @@ public final class InTime {
         }
         if (means instanceof Means.Later later) {
             return diary.withDue(later.stone, Optional.of(later.due));
+        }
+        if (means instanceof Means.AtOnce once) {
+            return diary.withFrom(once.stone, Optional.empty());
         }
         return means instanceof Means.LeftOut out ? diary.withResting(out.stone, true) : diary;
     }

@@ -5,10 +5,15 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.stream.IntStream;
 import mosspebble.core.drying.Climate;
 import mosspebble.core.project.Diary;
 import mosspebble.core.project.Room;
@@ -30,8 +35,9 @@ public final class ManyStones {
     }
 
     /**
-     * What is left to do by the diary: without what is done, within its hours, what is pinned in its sitting. A stone that rests is left
-     * out, and so is what was done on a stone but is in its plan no more.
+     * What is left to do by the diary: without what is done, within its hours, what is pinned in its sitting, what waits for another stone
+     * or a day behind that. A stone that rests is left out, and so is one that waits for it, and what was done on a stone but is in its
+     * plan no more.
      *
      * @throws IllegalArgumentException if it cannot be planned, a sentence
      */
@@ -43,8 +49,29 @@ public final class ManyStones {
     public static Workload workload(List<PaintPlan> plans, Diary diary, Room room, Instant from, ZoneId zone) {
         Map<String, Instant> due = new TreeMap<>();
         diary.due().forEach((stone, at) -> due.put(stone, at.atZone(zone).toInstant()));
-        return new ManyStones(diary, room, from, zone).workload(plans.stream().filter(p -> !diary.resting().contains(p.project().id()))
+        Set<String> out = leftOut(plans, diary);
+        return new ManyStones(diary, room, from, zone).workload(plans.stream().filter(p -> !out.contains(p.project().id()))
                 .toList(), diary.hours(from.atZone(zone).toLocalDate(), zone), due);
+    }
+
+    /** Ids of the stones that are not planned: those that rest, and those that wait for one that rests before it is painted. */
+    public static Set<String> leftOut(List<PaintPlan> plans, Diary diary) {
+        Set<String> out = new TreeSet<>(diary.resting());
+        Map<String, PaintPlan> known = new TreeMap<>();
+        plans.forEach(p -> known.put(p.project().id(), p));
+        for (int k = 0; k < plans.size(); k++) {
+            for (String stone : known.keySet()) {
+                diary.terms(stone).after().filter(out::contains).filter(known::containsKey)
+                        .filter(other -> isUnpainted(known.get(other), diary)).ifPresent(other -> out.add(stone));
+            }
+        }
+        return out;
+    }
+
+    private static boolean isUnpainted(PaintPlan plan, Diary diary) {
+        DoneSteps done = new DoneSteps(plan, diary);
+        return IntStream.range(0, plan.steps().size()).filter(i -> !(plan.steps().get(i) instanceof Step.Seal))
+                .anyMatch(i -> done.done(i, parts(plan.steps().get(i)) - 1).isEmpty());
     }
 
     /** Where sprayed stones stand until they can be touched. A lamp is held over the stone by the hand, and so in nobody's way. */
@@ -76,6 +103,8 @@ public final class ManyStones {
     private final Map<String, Instant> drying = new TreeMap<>();
     private final Map<String, Learned> hands = new TreeMap<>();
     private final Map<String, Learned> loads = new TreeMap<>();
+    private final Map<String, List<Painted>> painted = new TreeMap<>();
+    private final Map<String, List<Integer>> begins = new TreeMap<>();
 
     private ManyStones(Diary diary, Room room, Instant from, ZoneId zone) {
         this.diary = diary;
@@ -86,6 +115,7 @@ public final class ManyStones {
 
     private Workload workload(List<PaintPlan> plans, List<Workload.Hours> hours, Map<String, Instant> due) {
         plans.forEach(this::add);
+        plans.forEach(this::waiting);
         Map<Instant, Double> slower = new TreeMap<>();
         hours.forEach(h -> slower.put(h.from(), room.slower(h.from().atZone(zone).toLocalDate())));
         slower.values().removeIf(times -> times == 1);
@@ -96,12 +126,35 @@ public final class ManyStones {
     /** The end of a part of a step: as a piece still to be done, or a moment. */
     private record End(int piece, Instant done) {}
 
+    /**
+     * What is done last on a stone before it is sealed.
+     *
+     * @param dries how long that takes then
+     */
+    private record Painted(End end, Duration dries, boolean inAir) {}
+
+    /** Puts a stone behind what it waits for; what is in hand already waits for nothing. */
+    private void waiting(PaintPlan plan) {
+        String id = plan.project().id();
+        Diary.Terms terms = diary.terms(id);
+        for (int piece : begins.getOrDefault(id, List.of())) {
+            terms.after().ifPresent(other -> painted.getOrDefault(other, List.of())
+                    .forEach(p -> follow(p.end, piece, p.dries, Optional.empty(), p.inAir)));
+            terms.from().ifPresent(day -> {
+                Workload.Piece known = pieces.get(piece);
+                pieces.set(piece, known.within(known.when().after(day.atZone(zone).toInstant())));
+            });
+        }
+    }
+
     private void add(PaintPlan plan) {
         String id = plan.project().id();
         List<String> names = plan.names();
         DoneSteps done = new DoneSteps(plan, diary);
         End[] last = new End[names.size()];
         End before = null;
+        int[] first = new int[last.length];
+        Arrays.fill(first, -1);
         for (int number = 0; number < last.length; number++) {
             Step step = plan.steps().get(number);
             int parts = parts(step);
@@ -116,6 +169,7 @@ public final class ManyStones {
                     continue;
                 }
                 int piece = pieces.size();
+                first[number] = part == 0 ? piece : first[number];
                 pieces.add(new Workload.Piece(id, number, part, hand(step).of(step.work().hand().dividedBy(parts)), dries,
                         load(step), tool(step), pinned));
                 stay(step).ifPresent(stay -> stays.put(piece, stay));
@@ -134,6 +188,45 @@ public final class ManyStones {
             }
             last[number] = before;
         }
+        begins.put(id, begins(plan, first));
+        painted.put(id, painted(plan, last));
+    }
+
+    /**
+     * The pieces with which pencil and paint begin; none once they have begun.
+     *
+     * @param first the first piece of each step, -1 if that is done
+     */
+    private static List<Integer> begins(PaintPlan plan, int[] first) {
+        List<Integer> begins = new ArrayList<>();
+        for (int number = 0; number < first.length; number++) {
+            Step step = plan.steps().get(number);
+            if (!(step instanceof Step.Prepare)) {
+                if (first[number] < 0) {
+                    return List.of();
+                }
+                if (step.after().stream().allMatch(a -> plan.steps().get(a.step()) instanceof Step.Prepare)) {
+                    begins.add(first[number]);
+                }
+            }
+        }
+        return begins;
+    }
+
+    /** What nothing follows but the seal. */
+    private List<Painted> painted(PaintPlan plan, End[] last) {
+        Set<Integer> followed = new HashSet<>();
+        List<Painted> painted = new ArrayList<>();
+        for (int number = last.length - 1; number >= 0; number--) {
+            Step step = plan.steps().get(number);
+            if (!(step instanceof Step.Seal)) {
+                if (!followed.contains(number)) {
+                    painted.add(new Painted(last[number], dries(step).of(step.work().dries()), driesInAir(plan, step)));
+                }
+                step.after().forEach(a -> followed.add(a.step()));
+            }
+        }
+        return painted;
     }
 
     /** @param most what lies below lapses after so long */
@@ -144,8 +237,7 @@ public final class ManyStones {
         } else {
             Workload.Piece known = pieces.get(piece);
             Workload.Window when = known.when().after(before.done.plus(inAir ? room.wait(lag, before.done, zone) : lag));
-            pieces.set(piece, new Workload.Piece(known.stone(), known.step(), known.part(), known.hand(), known.dries(), known.load(),
-                    known.tool(), longest.map(m -> when.by(before.done.plus(m).plus(known.hand()))).orElse(when)));
+            pieces.set(piece, known.within(longest.map(m -> when.by(before.done.plus(m).plus(known.hand()))).orElse(when)));
         }
     }
 

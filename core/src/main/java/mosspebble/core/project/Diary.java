@@ -8,6 +8,7 @@ import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -16,6 +17,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import mosspebble.core.timetable.HoursText;
 import mosspebble.core.timetable.Learned;
 import mosspebble.core.timetable.Span;
@@ -26,16 +28,15 @@ import mosspebble.core.timetable.Workload;
  *
  * @param week the usual sittings, as {@link HoursText} reads them
  * @param days days whose sittings are others, none twice
- * @param due by id of the stone
- * @param resting ids of stones that are left out for now
+ * @param terms what is wanted of single stones, by their ids; those of which nothing is wanted are not in it
  * @param pins what is to be done in a certain sitting, whatever else
  * @param deeds what was done, in its order
  * @param dryings how long paint took to dry where the painter told
  * @param taken times in which the painter is elsewhere, in order, none over another
  */
 @RecordBuilder
-public record Diary(String week, List<Day> days, Map<String, LocalDateTime> due, Set<String> resting, List<Pin> pins, List<Deed> deeds,
-        List<Drying> dryings, List<Workload.Hours> taken) implements DiaryBuilder.With {
+public record Diary(String week, List<Day> days, Map<String, Terms> terms, List<Pin> pins, List<Deed> deeds, List<Drying> dryings,
+        List<Workload.Hours> taken) implements DiaryBuilder.With {
 
     /** Most deeds kept: some 600 stones. */
     public static final int MOST_DEEDS = 20_000;
@@ -54,7 +55,7 @@ public record Diary(String week, List<Day> days, Map<String, LocalDateTime> due,
     private static final int WEEKS = 4;
 
     /** Evenings and afternoons at the end of the week, nothing done. */
-    public static final Diary USUAL = new Diary("Mon-Fri 19:00-21:00, Sat-Sun 14:00-18:00", List.of(), Map.of(), Set.of(), List.of(),
+    public static final Diary USUAL = new Diary("Mon-Fri 19:00-21:00, Sat-Sun 14:00-18:00", List.of(), Map.of(), List.of(),
             List.of(), List.of(), List.of());
 
     /** The sittings of one day. */
@@ -68,6 +69,18 @@ public record Diary(String week, List<Day> days, Map<String, LocalDateTime> due,
                 }
             }
         }
+    }
+
+    /**
+     * What is wanted of a stone.
+     *
+     * @param due when it should be ready
+     * @param from it is not pencilled or painted before
+     * @param after id of the stone that must be painted and dry before this one is pencilled or painted, such as one to practise on
+     * @param rests whether it is left out for now
+     */
+    public record Terms(Optional<LocalDateTime> due, Optional<LocalDateTime> from, Optional<String> after, boolean rests) {
+        public static final Terms NONE = new Terms(Optional.empty(), Optional.empty(), Optional.empty(), false);
     }
 
     /**
@@ -127,8 +140,14 @@ public record Diary(String week, List<Day> days, Map<String, LocalDateTime> due,
     public Diary {
         HoursText.week(week);
         days = days.stream().sorted(Comparator.comparing(Day::date)).toList();
-        due = Map.copyOf(new TreeMap<>(due));
-        resting = Set.copyOf(new TreeSet<>(resting));
+        Map<String, Terms> wanted = new TreeMap<>(terms);
+        wanted.values().removeIf(Terms.NONE::equals);
+        terms = Collections.unmodifiableMap(wanted);
+        for (String stone : terms.keySet()) {
+            if (ring(terms, stone)) {
+                throw new IllegalArgumentException("Stones wait for each other in a ring: " + stone + " waits for itself in the end.");
+            }
+        }
         pins = List.copyOf(pins);
         deeds = List.copyOf(deeds);
         dryings = List.copyOf(dryings);
@@ -208,21 +227,76 @@ public record Diary(String week, List<Day> days, Map<String, LocalDateTime> due,
 
     // --- stones
 
+    public Terms terms(String stone) {
+        return terms.getOrDefault(stone, Terms.NONE);
+    }
+
+    /** When stones should be ready, by id. */
+    public Map<String, LocalDateTime> due() {
+        Map<String, LocalDateTime> due = new TreeMap<>();
+        terms.forEach((stone, t) -> t.due.ifPresent(at -> due.put(stone, at)));
+        return due;
+    }
+
+    /** Ids of stones that are left out for now. */
+    public Set<String> resting() {
+        return terms.entrySet().stream().filter(e -> e.getValue().rests).map(Map.Entry::getKey)
+                .collect(Collectors.toCollection(TreeSet::new));
+    }
+
+    private Diary withTerms(String stone, Terms now) {
+        Map<String, Terms> changed = new TreeMap<>(terms);
+        changed.put(stone, now);
+        return withTerms(changed);
+    }
+
     public Diary withDue(String stone, Optional<LocalDateTime> when) {
-        Map<String, LocalDateTime> changed = new TreeMap<>(due);
-        changed.remove(stone);
-        when.ifPresent(w -> changed.put(stone, w));
-        return withDue(changed);
+        Terms t = terms(stone);
+        return withTerms(stone, new Terms(when, t.from, t.after, t.rests));
     }
 
     /** With a stone left out, or taken in again. */
     public Diary withResting(String stone, boolean rests) {
-        Set<String> changed = new TreeSet<>(resting);
-        changed.remove(stone);
-        if (rests) {
-            changed.add(stone);
+        Terms t = terms(stone);
+        return withTerms(stone, new Terms(t.due, t.from, t.after, rests));
+    }
+
+    /** With a stone that is not pencilled or painted before a moment; empty for at any time, for another stone too. */
+    public Diary withFrom(String stone, Optional<LocalDateTime> from) {
+        Terms t = terms(stone);
+        return withTerms(stone, new Terms(t.due, from, Optional.empty(), t.rests));
+    }
+
+    /**
+     * With a stone that waits until another is painted and dry, whatever day that is.
+     *
+     * @throws IllegalArgumentException if that one waits for this one
+     */
+    public Diary withAfter(String stone, String other) {
+        Terms t = terms(stone);
+        return withTerms(stone, new Terms(t.due, Optional.empty(), Optional.of(other), t.rests));
+    }
+
+    /** Whether a stone may wait for another: not for itself, nor for one that waits for it. */
+    public boolean mayWait(String stone, String other) {
+        Map<String, Terms> tried = new TreeMap<>(terms);
+        tried.put(stone, new Terms(Optional.empty(), Optional.empty(), Optional.of(other), false));
+        return !ring(tried, stone);
+    }
+
+    private static boolean ring(Map<String, Terms> terms, String stone) {
+        String at = stone;
+        for (int k = 0; k <= terms.size(); k++) {
+            Optional<String> next = Optional.ofNullable(terms.get(at)).flatMap(Terms::after);
+            if (next.isEmpty()) {
+                return false;
+            }
+            at = next.get();
+            if (at.equals(stone)) {
+                return true;
+            }
         }
-        return withResting(changed);
+        return false;
     }
 
     /** With a step in a certain sitting, or free again. */

@@ -49,6 +49,11 @@ public record Workload(List<Piece> pieces, List<Wait> waits, List<Hours> hours, 
             this(stone, step, 0, hand, dries, load, tool, Window.ANY);
         }
 
+        /** The same at another time. */
+        public Piece within(Window window) {
+            return new Piece(stone, step, part, hand, dries, load, tool, window);
+        }
+
         public Piece {
             Objects.requireNonNull(when);
             if (hand.isNegative() || dries.isNegative()) {

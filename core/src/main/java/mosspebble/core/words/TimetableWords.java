@@ -186,6 +186,9 @@ public final class TimetableWords {
         if (means instanceof InTime.Means.Later later) {
             return name.apply(later.stone()) + " only by " + SHORTEST.format(later.due());
         }
+        if (means instanceof InTime.Means.AtOnce once) {
+            return "Begin " + name.apply(once.stone()) + " without waiting";
+        }
         return means instanceof InTime.Means.Dryer dryer ? "Use the dryer on " + name.apply(dryer.stone())
                 : "Leave out " + name.apply(((InTime.Means.LeftOut) means).stone());
     }
@@ -303,6 +306,18 @@ public final class TimetableWords {
     /** A due day as it can be typed again. */
     public static String due(LocalDateTime when) {
         return DUE.format(when);
+    }
+
+    /** What a stone waits for before pencil and paint begin; empty for nothing. */
+    public static Optional<String> waits(Diary.Terms terms, Function<String, String> name) {
+        return terms.after().map(other -> "It waits until " + name.apply(other) + " is painted and dry.")
+                .or(() -> terms.from().map(day -> "It waits until " + DAY.format(day) + "."));
+    }
+
+    /** Why a stone is not planned: it rests, or waits for one that does. */
+    public static String leftOut(String stone, Diary diary, Function<String, String> name) {
+        Diary.Terms terms = diary.terms(stone);
+        return name.apply(stone) + (terms.rests() ? " rests" : terms.after().map(o -> " waits for " + name.apply(o)).orElse(" waits"));
     }
 
     /** "Sun 29, 11:20": short, for a list. */

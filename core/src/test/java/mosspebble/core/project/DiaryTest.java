@@ -85,6 +85,25 @@ class DiaryTest {
         assertThat(Diary.USUAL.withResting("owl", true).withResting("owl", false)).isEqualTo(Diary.USUAL);
     }
 
+    @Test
+    void aStoneWaitsForADayOrAnotherStoneAndNeverInARing() {
+        LocalDateTime sunday = LocalDateTime.of(2026, 11, 29, 0, 0);
+        Diary waits = Diary.USUAL.withDue("owl", Optional.of(sunday)).withFrom("owl", Optional.of(sunday)).withAfter("owl", "fox")
+                .withAfter("fox", "moon");
+        assertThat(waits.terms("owl")).as("another stone in place of the day")
+                .isEqualTo(new Diary.Terms(Optional.of(sunday), Optional.empty(), Optional.of("fox"), false));
+        assertThat(waits.mayWait("moon", "snail")).isTrue();
+        for (String none : List.of("moon", "fox", "owl")) {
+            assertThat(waits.mayWait("moon", none)).as("for itself, or for what waits for it: %s", none).isFalse();
+            assertThatThrownBy(() -> waits.withAfter("moon", none)).isInstanceOf(IllegalArgumentException.class)
+                    .hasMessageContaining("ring");
+        }
+        assertThat(waits.mayWait("owl", "moon")).as("straight for what it waits for by another").isTrue();
+        Diary none = waits.withFrom("owl", Optional.empty()).withFrom("fox", Optional.empty()).withDue("owl", Optional.empty());
+        assertThat(none).as("nothing wanted leaves nothing behind").isEqualTo(Diary.USUAL);
+        assertThat(Diary.USUAL.withAfter("owl", "owl-practice").withAfter("hare", "owl").mayWait("owl-practice", "hare")).isFalse();
+    }
+
     private static Diary.Deed timed(int seconds, boolean spoiled) {
         return new Diary.Deed("owl", "FRONT FILL a", 0, T, T.plusSeconds(seconds), spoiled, "FILL SMALL_ROUND", 120);
     }

@@ -31,8 +31,8 @@ class PitsTest {
 
     /**
      * Discs strewn at random cover 1 - exp(-n a) of the plane, n a place and a their mean area (P. Hall, Introduction to the Theory of
-     * Coverage Processes, 1988, from memory). Here n is the chance over the area of a cell times what company there is, even from 0 to 2 and
-     * so in the mean 1 - (1 - exp(-2 n a)) / (2 n a), and the mean of pi r^2 / s is taken over r = least + (most - least) q^2 and squeezing
+     * Coverage Processes, 1988, from memory). Here n is the chance over the area of a cell times what company there is, even from 0 to 2:
+     * the mean is 1 - (1 - exp(-2 n a)) / (2 n a), and that of pi r^2 / s is taken over r = least + (most - least) q^2 and squeezing
      * s = 1 + q / 2, q even from 0 to 1.
      */
     @ParameterizedTest
