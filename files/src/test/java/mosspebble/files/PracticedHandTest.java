@@ -124,6 +124,16 @@ class PracticedHandTest {
     }
 
     @Test
+    void partsOfOneAreaComeAsTheyAreCounted() {
+        Studio studio = LanternWalk.studio(BuiltIn.repertoire());
+        Project lettering = studio.project("lettering").orElseThrow();
+        PaintPlan plan = Plans.plan(lettering, Survey.of(lettering.stone()),
+                new Workshop(new Palette(studio.shelf()), BuiltIn.repertoire(), studio.climate(), List.of()), new Remembered());
+        List<String> first = StepWords.titles(plan).stream().filter(t -> t.endsWith("part of the ground")).toList();
+        assertThat(first).containsExactly("First coat: the first part of the ground", "First coat: the second part of the ground");
+    }
+
+    @Test
     void aMixIsSeldomTakenApart() {
         int apart = 0;
         for (PaintPlan plan : PLANS.values()) {

@@ -43,6 +43,9 @@ final class CoatCount {
     /** So many times the area that needs a further coat may get it too, so that a row looks even (common practice, no source). */
     private static final double WORTH_EVENING = 4;
 
+    /** Or where it is not more than that, mm2 (common practice, no source: one dip of a small brush). */
+    private static final double SMALL_MM2 = 300;
+
     /** Glitter takes one coat or two, by eye (common practice, no source). */
     private static final int GLOW_COATS = 2;
     private static final int MOST_GLITTER = 2;
@@ -137,7 +140,7 @@ final class CoatCount {
             double more = fewer.stream().mapToDouble(i -> regions.get(i).place().getArea()).sum();
             double need = row.stream().filter(i -> coats.get(i).laid(regions.get(i)) == most)
                     .mapToDouble(i -> regions.get(i).place().getArea()).sum();
-            if (more > 0 && more <= WORTH_EVENING * need) {
+            if (more > 0 && (more <= WORTH_EVENING * need || more <= SMALL_MM2)) {
                 fewer.forEach(i -> raised.put(i, most));
             }
         }

@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -11,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.IntStream;
+import mosspebble.core.blend.Share;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.drying.Drying;
 import mosspebble.core.project.Habits;
@@ -41,6 +43,9 @@ final class Passes {
     /** Bounds what is tried to draw passes together: looks, and looks times the square of the jobs. */
     private static final int MOST_LOOKS = 80;
     private static final int WORK = 2_000_000;
+
+    /** So much later is as soon. */
+    private static final Duration NO_LATER = Duration.ofMinutes(1);
 
     /** What the pencil takes for the order, until the drawing is measured. */
     private static final Duration PENCIL = Duration.ofMinutes(4);
@@ -547,8 +552,8 @@ final class Passes {
     }
 
     private void arrange(boolean pencilledAgain) {
-        HandOrder found = HandOrder.of(problem(passOf, pencilledAgain, true), TRIES);
-        sequence = found.order();
+        HandOrder.Problem problem = problem(passOf, pencilledAgain, true);
+        sequence = countedUp(problem, HandOrder.of(problem, TRIES).order());
         bound = HandOrder.bound(problem(passOf, pencilledAgain, false));
         Map<String, Integer> names = new HashMap<>();
         for (int p = 0; p < passes; p++) {
@@ -558,6 +563,43 @@ final class Passes {
             pencil = passes;
             keys.add("PENCIL_AGAIN");
         }
+    }
+
+    /** Parts of one area that may come in either order one after the other come as they are counted, where that is no later. */
+    private List<Integer> countedUp(HandOrder.Problem problem, List<Integer> order) {
+        List<Integer> best = order;
+        Duration end = HandOrder.end(problem, order);
+        for (int k = 0; k + 1 < best.size(); k++) {
+            int first = best.get(k);
+            int then = best.get(k + 1);
+            if (first < passes && then < passes && isCountedAfter(first, then)
+                    && problem.arcs().stream().noneMatch(a -> a.before() == first && a.then() == then)) {
+                List<Integer> turned = new ArrayList<>(best);
+                Collections.swap(turned, k, k + 1);
+                if (HandOrder.end(problem, turned).compareTo(end.plus(NO_LATER)) <= 0) {
+                    best = turned;
+                    k = Math.max(-1, k - 2);
+                }
+            }
+        }
+        return best;
+    }
+
+    /** Whether a pass begins with a later part of the same area than another. */
+    private boolean isCountedAfter(int pass, int other) {
+        What what = regions.get(members(pass).get(0).region()).what();
+        What before = regions.get(members(other).get(0).region()).what();
+        return what.part().equals(before.part()) && what.row().thing() == before.row().thing()
+                && counted(what.share()) > counted(before.share()) && counted(before.share()) > 0;
+    }
+
+    private static int counted(Share share) {
+        return switch (share.kind()) {
+            case FIRST_PART -> 1;
+            case SECOND_PART -> 2;
+            case BAND -> share.number();
+            default -> 0;
+        };
     }
 
     /** Where a region lies on the way of the hand: from the upper left for the right hand, from the upper right for the left. */

@@ -174,7 +174,7 @@ public final class Planner {
                         new Step.Work(0, Duration.ofMinutes(2), Duration.ZERO, Duration.ZERO,
                                 max(Drying.beforeSealing(thickest, workshop.climate()),
                                         sealer.map(s -> max(SealKind.of(s).before(), waits(s))).orElse(Duration.ZERO))),
-                        course.all(Step.Waits.ALL_PAINTED)));
+                        course.all(Step.Waits.ALL_PAINTED), sealer.isPresent()));
     }
 
     /** The back first, so that the front is never laid on fresh varnish. */

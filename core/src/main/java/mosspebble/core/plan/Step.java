@@ -157,8 +157,12 @@ public sealed interface Step extends Facts.Named {
         }
     }
 
-    /** The name and the day. */
-    record Sign(Work work, List<After> after) implements Step {
+    /**
+     * The name and the day.
+     *
+     * @param sealed whether a seal comes over it
+     */
+    record Sign(Work work, List<After> after, boolean sealed) implements Step {
         public Sign {
             after = List.copyOf(after);
         }

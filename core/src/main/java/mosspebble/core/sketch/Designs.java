@@ -10,6 +10,7 @@ import mosspebble.core.area.Shapes;
 import mosspebble.core.stone.Patch;
 import mosspebble.core.stone.Zones;
 import mosspebble.core.units.Srgb;
+import mosspebble.core.units.Words;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
@@ -42,7 +43,7 @@ public final class Designs {
     private static final double HUGE = 3;
 
     private static final Slot DOTS = new Slot("dots", "Dots", Srgb.ofHex("#efe3c6"));
-    private static final Slot OTHERS = new Slot("others", "Other dots", Srgb.ofHex("#e7a32b"));
+    private static final Srgb OTHERS = Srgb.ofHex("#e7a32b");
     private static final Slot LINES = new Slot("lines", "Lines beside the dots", Srgb.ofHex("#efe3c6"));
     private static final double BORDER_PEN = 0.7;
 
@@ -91,10 +92,21 @@ public final class Designs {
         parts.add(dotPart(disc, DOTS, "dots"));
         if (dots.twoColours() || dots.series() == Subject.Series.ALTERNATING || dots.series() == Subject.Series.WALKING
                 || dots.innerMm() > 0) {
-            slots.add(OTHERS);
-            parts.add(dotPart(disc, OTHERS, "other dots"));
+            String others = others(dots);
+            Slot slot = new Slot("others", Words.upper(others), OTHERS);
+            slots.add(slot);
+            parts.add(dotPart(disc, slot, others));
         }
         return new Motif("dots", "Border of dots", slots, parts, disc, disc, true, false);
+    }
+
+    /** What those are called that are not simply the dots. */
+    private static String others(Subject.Dots dots) {
+        boolean between = dots.twoColours() || dots.series() == Subject.Series.ALTERNATING;
+        boolean walking = dots.series() == Subject.Series.WALKING;
+        boolean inner = dots.innerMm() > 0;
+        return between && !walking && !inner ? "dots between" : walking && !between && !inner ? "walking dots"
+                : inner && !between && !walking ? "inner dots" : "other dots";
     }
 
     private static MotifPart dotPart(Geometry shape, Slot slot, String title) {

@@ -113,7 +113,13 @@ public final class PartWords {
         String all = Words.number(what.row().size());
         return what.row().title().isEmpty()
                 ? stem.equals(what.part()) ? "one of the " + all + " " + Words.plural(stem) : the(what.part())
-                : "one of the " + what.row().title();
+                : hasOwnName(what) ? the(what.part()) : "one of the " + what.row().title();
+    }
+
+    /** Whether a part of a row is called by more than its row: "large spot" of the spots. */
+    private static boolean hasOwnName(What what) {
+        int last = what.part().lastIndexOf(' ');
+        return last > 0 && Words.plural(what.part().substring(last + 1)).equals(what.row().title());
     }
 
     /** Parts of parts: "tufts of row", "light half of the leaf". */

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import mosspebble.core.blend.BlendKind;
 import mosspebble.core.blend.Share;
 import mosspebble.core.coats.Sheen;
@@ -21,6 +22,7 @@ import mosspebble.core.supplies.Puddle;
 import mosspebble.core.units.Facts;
 import mosspebble.core.units.Numbers;
 import mosspebble.core.units.Words;
+import org.locationtech.jts.geom.Geometry;
 
 /** The words of a step: short title, what to do, why, with what, and what it waits for. */
 public final class StepWords {
@@ -95,8 +97,31 @@ public final class StepWords {
             case LINE_FIRST, DETAIL, OUTLINE -> "Draw";
             case HIGHLIGHT -> "Set";
             default -> has(lay, Share.Kind.ISOLATED) ? "Isolate" : has(lay, Share.Kind.PASTE) ? "Raise with paste:"
-                    : lay.doing().hides() ? "Fill" : "Lay";
+                    : isTouched(lay) ? "Set" : lay.doing().hides() ? "Fill" : "Lay";
         };
+    }
+
+    /** Whether it is set dot by dot, each with one thick touch. */
+    private static boolean isTouched(Step.Lay lay) {
+        return lay.kind() == Step.Kind.FILL && lay.doing().hides()
+                && (lay.tool().kind() == Tool.Kind.DOT_END || lay.paint().load().thin() > 1);
+    }
+
+    /** Dots whose areas differ by more than so many times are not of one size: a run that shrinks. */
+    private static final double SHRINKS = 2;
+
+    private static String touched(Step.Lay lay, String coat, String on) {
+        double[] sizes = lay.layers().stream().map(Step.Layer::place)
+                .flatMap(g -> IntStream.range(0, g.getNumGeometries()).mapToObj(g::getGeometryN)).mapToDouble(Geometry::getArea).sorted()
+                .toArray();
+        if (sizes.length <= 1) {
+            return coat + ", one thick touch; lift straight and slowly.";
+        }
+        if (lay.tool().kind() != Tool.Kind.DOT_END) {
+            return coat + on + ", one thick touch of a full brush each; lift straight and slowly.";
+        }
+        return coat + on + ", one thick touch each; lift straight and slowly, reload for every dot"
+                + (sizes[sizes.length - 1] > SHRINKS * sizes[0] ? " of equal size; a row that shrinks is set with one load." : ".");
     }
 
     private static boolean isLoaded(Step.Lay lay) {
@@ -138,8 +163,9 @@ public final class StepWords {
             return (pencil.after().stream().anyMatch(a -> a.waits() == Step.Waits.HANDLED) ? "Turn the stone over, onto something soft. "
                     : "") + "Transfer the guide and draw lightly.";
         }
-        if (step instanceof Step.Sign) {
-            return "Small, on the back or low on the front, with a pen that does not smear under varnish.";
+        if (step instanceof Step.Sign sign) {
+            return "Small, on the back or low on the front, with a " + (sign.sealed() ? "pen that does not smear under varnish."
+                    : "fine pen that stays when it is rubbed: no seal comes over it.");
         }
         if (step instanceof Step.Seal seal) {
             return SealWords.lines(seal) + SealWords.sentence(seal.advice(), seal.varnish().load().coat().name())
@@ -196,7 +222,9 @@ public final class StepWords {
             case SHADE -> "Lay a thin line of " + coat + " along the " + (lightens(lay) ? "lit" : "dark")
                     + " edge and draw it out with a damp, clean brush.";
             case OUTLINE, LINE_FIRST, DETAIL -> "Draw with " + coat + ", lightly, turning the stone so that the hand pulls toward you.";
-            case HIGHLIGHT -> "Touch on " + coat + "; reload for every dot of equal size.";
+            case HIGHLIGHT -> lay.tool().kind() == Tool.Kind.PEN
+                    ? "With " + coat + ", one touch or one stroke each; do not go over it while it is wet."
+                    : "Touch on " + coat + "; reload for every dot of equal size.";
             default -> {
                 What first = lay.doing().what().get(0);
                 String own = first.share().kind() == Share.Kind.GLAZE && lay.paint().load().coat().sheen() == Sheen.GLITTER
@@ -204,6 +232,7 @@ public final class StepWords {
                         : how(first);
                 String on = lay.doing().what().size() > 1 ? " on " + Words.list(PartWords.names(lay.doing().what())) : "";
                 yield !own.isEmpty() ? Words.upper(coat) + ". " + own
+                        : isTouched(lay) ? touched(lay, coat, on)
                         : count.of() == 1 ? coat + on + ", thin and even."
                         : count.number() == 1 ? "a thin coat of " + coat + on
                                 + (lay.doing().hides() ? "; it may be streaky, the next one closes it."

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -38,9 +39,13 @@ import mosspebble.core.stone.Patch;
 import mosspebble.core.units.Facts;
 import mosspebble.core.units.Srgb;
 import mosspebble.core.units.Words;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.GeometryFactory;
 
 /** Whatever can be found, done or doubted has its words, and they are made of the facts alone. */
 class WordsTest {
@@ -152,6 +157,41 @@ class WordsTest {
         assertThat(StepWords.tool(STEP)).contains("reloaded for every dot");
     }
 
+    private static String touched(Tool tool, double thin, double... diameters) {
+        Step.Lay one = lay(Step.Kind.FILL, WING, Why.Reason.NONE, 1);
+        List<Geometry> dots = new ArrayList<>();
+        for (double mm : diameters) {
+            dots.add(new GeometryFactory().createPoint(new Coordinate(20 * dots.size(), 0)).buffer(mm / 2));
+        }
+        Step.Layer layer = one.layers().get(0);
+        return StepWords.sentence(new Step.Lay("k", Step.Kind.FILL, one.doing(),
+                List.of(new Step.Layer(layer.side(), Shapes.union(dots), layer.soft(),
+                        new Step.Load(layer.load().mix(), layer.load().coat(), thin), 1, layer.again())),
+                tool, one.work(), Optional.empty(), List.of()));
+    }
+
+    @Test
+    @Tag("outside") // reload for every dot of equal size, not for a row that shrinks; lift straight and slowly (common practice, no source)
+    void dotsAreTouchedOnAndNotFilled() {
+        Tool end = new Tool(Tool.Kind.DOT_END, 3);
+        assertThat(StepWords.title(lay(Step.Kind.FILL, WING, Why.Reason.NONE, 1))).startsWith("Set ");
+        assertThat(touched(end, 3, 3, 3, 3)).contains("one thick touch each", "reload for every dot.").doesNotContain("thin and even");
+        assertThat(touched(end, 3, 4, 3, 2, 1)).contains("reload for every dot of equal size", "shrinks is set with one load");
+        assertThat(touched(end, 3, 3)).as("a single one").contains("one thick touch; lift").doesNotContain("reload", "each");
+        assertThat(touched(new Tool(Tool.Kind.SMALL_ROUND, 3), 2, 7, 6)).contains("of a full brush each");
+        assertThat(touched(new Tool(Tool.Kind.SMALL_ROUND, 3), 1, 7, 6)).contains("thin and even");
+        Step.Lay shine = lay(Step.Kind.HIGHLIGHT, WING, Why.Reason.NONE, 1);
+        assertThat(StepWords.sentence(shine)).contains("reload for every dot");
+        assertThat(StepWords.sentence(new Step.Lay("k", Step.Kind.HIGHLIGHT, shine.doing(), shine.layers(), new Tool(Tool.Kind.PEN, 0.7),
+                shine.work(), Optional.empty(), List.of()))).as("nobody reloads a pen").doesNotContain("reload").contains("one stroke");
+    }
+
+    @Test
+    void whoSignsKnowsWhetherASealComesOverIt() {
+        assertThat(StepWords.sentence(new Step.Sign(STEP.work(), List.of(), true))).contains("under varnish");
+        assertThat(StepWords.sentence(new Step.Sign(STEP.work(), List.of(), false))).doesNotContain("varnish").contains("no seal");
+    }
+
     @Test
     void severalThingsAreNamedUpToThree() {
         Step.Lay one = (Step.Lay) STEP;
@@ -161,7 +201,7 @@ class WordsTest {
         Step step = new Step.Lay("k", Step.Kind.FILL,
                 new Step.Doing(many, true, doing.why(), new Step.Count(1, 1, 1, new Step.Hiding(1, 1, 0.6)), 2, false,
                         Step.Turn.AS_IT_LIES, Optional.empty()),
-                one.layers(), one.tool(), one.work(), Optional.empty(), List.of());
+                one.layers(), new Tool(Tool.Kind.SMALL_ROUND, 3), one.work(), Optional.empty(), List.of());
         assertThat(StepWords.title(step)).isEqualTo("Fill both wings, the tail and the beak");
         List<What> row = IntStream.rangeClosed(1, 12).mapToObj(i -> new What(What.Of.PART, "ray " + i, Share.WHOLE, List.of())).toList();
         Step second = new Step.Lay("k", Step.Kind.FILL,
@@ -218,6 +258,7 @@ class WordsTest {
         assertThat(named(row("blade 1", "dark blades", 0, 3), row("blade 4", "dark blades", 0, 3), row("blade 7", "dark blades", 0, 3)))
                 .isEqualTo("all three dark blades");
         assertThat(named(row("blade 1", "dark blades", 0, 3))).isEqualTo("one of the dark blades");
+        assertThat(named(row("large spot", "spots", 0, 6))).as("by the name of its own").isEqualTo("the large spot");
         assertThat(named(row("large spot", "spots", 0, 3), row("left spot", "spots", 0, 3), row("low spot", "spots", 0, 3)))
                 .isEqualTo("all three spots");
         assertThat(named(row("stripe 3", "", 0, 6))).as("its number tells where it is").isEqualTo("stripe 3");
