@@ -48,6 +48,7 @@ import mosspebble.files.FileTrouble;
 import mosspebble.files.Instead;
 import mosspebble.files.Journal;
 import mosspebble.files.LanternWalk;
+import mosspebble.files.LastPicture;
 import mosspebble.files.StudioStore;
 import mosspebble.files.TroubleReport;
 import mosspebble.instruments.CpSatSolver;
@@ -197,6 +198,10 @@ public final class MossPebbleApp extends Application {
         try {
             store = coming.join();
             workbench = new Workbench(store.studio(), store::commit);
+            Path file = store.file();
+            Studio studio = store.studio();
+            CompletableFuture<Optional<LastPicture>> last = CompletableFuture
+                    .supplyAsync(() -> studio.projects().stream().findFirst().flatMap(p -> LastPicture.read(file, p, Version.TEXT)));
             if (wish.stone() != null) {
                 workbench.choose(wish.stone());
             }
@@ -211,7 +216,10 @@ public final class MossPebbleApp extends Application {
                 Platform.runLater(desk::begin);
             }
             keepWatch(asked);
-            perform((Results) shell.getProperties().get(Results.class));
+            Results results = (Results) shell.getProperties().get(Results.class);
+            last.thenAccept(found -> found.ifPresent(p -> Platform.runLater(
+                    () -> results.showBefore(new Results.Bare(studio.projects().get(0), p.grid(), p.pixels())))));
+            perform(results);
             if (wish.shot() != null) {
                 new Screenshot(window.getScene(), wish.shot(), wish.once()).whenSettled();
             }
@@ -479,8 +487,22 @@ public final class MossPebbleApp extends Application {
         Journal.close();
     }
 
+    /** The next window shows the stone it begins with at once. */
+    private void keepPicture() {
+        ((Results) shell.getProperties().get(Results.class)).first().ifPresent(bare -> {
+            try {
+                new LastPicture(bare.grid(), bare.pixels()).write(store.file(), bare.of(), Version.TEXT);
+            } catch (FileTrouble e) {
+                Journal.trouble("keeping the last picture", e);
+            }
+        });
+    }
+
     /** Closes what this window stands on. */
     private void end() {
+        if (shell != null && store != null && !guest) {
+            keepPicture();
+        }
         if (watch != null) {
             watch.shutdownNow();
         }

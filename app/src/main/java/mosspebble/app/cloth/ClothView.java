@@ -97,6 +97,9 @@ public final class ClothView extends Region {
     /** Head of a pin, px. */
     private static final double PIN = 16;
 
+    /** What is shown of a picture that is not of now. */
+    private static final double VEILED = 0.55;
+
     private Optional<Coordinate> pinned = Optional.empty();
 
     private ObservableValue<Number> screenScale;
@@ -117,6 +120,8 @@ public final class ClothView extends Region {
         still.setMouseTransparent(true);
         still.setCache(true);
         still.setCacheHint(CacheHint.SPEED);
+        draft.setId("cloth-draft");
+        stone.setId("cloth-stone");
         getChildren().addAll(still, overlay);
         overlay.setMouseTransparent(true);
         for (ObservableValue<?> cause : new ObservableValue<?>[] {show.planProperty(), workbench.stageProperty(), workbench.shownProperty(),
@@ -129,6 +134,7 @@ public final class ClothView extends Region {
         }
         show.seenProperty().addListener((o, a, b) -> drawSeen(b));
         show.pictureProperty().addListener((o, a, b) -> redrawStone());
+        show.beforeProperty().addListener((o, a, b) -> redrawStone());
         show.litProperty().addListener((o, a, b) -> drawLit(b));
         workbench.stepProperty().addListener((o, a, b) -> redrawStone());
         workbench.coatProperty().addListener((o, a, b) -> redrawStone());
@@ -357,9 +363,10 @@ public final class ClothView extends Region {
         shadow.setVisible(present);
         if (!present) {
             stone.setVisible(false);
-            draft.setVisible(false);
+            draft.setVisible(drawBefore());
             return;
         }
+        draft.setOpacity(1);
         throwShadow();
         int steps = Math.min(workbench.stepProperty().get(), picture.steps());
         if (seen()) {
@@ -395,6 +402,21 @@ public final class ClothView extends Region {
             show.askLit(moment);
         }
         placeStone();
+    }
+
+    /** The bare stone as it was drawn last time, veiled, until it is worked out anew; whether there is such a picture. */
+    private boolean drawBefore() {
+        Results.Bare before = show.beforeProperty().get();
+        boolean bare = workbench.stepProperty().get() == 0 && workbench.shown().filter(p -> before != null
+                && p.stone().equals(before.of().stone()) && p.habits().light().equals(before.of().habits().light())).isPresent();
+        if (!bare || seen()) {
+            return false;
+        }
+        draftImage = lie(draft, draftImage, before.grid());
+        draftImage.draw(before.pixels());
+        draft.setOpacity(VEILED);
+        placeStone();
+        return true;
     }
 
     /** Lays an image of a grid on the cloth: the one given, if it fits. */

@@ -4,6 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.function.BooleanSupplier;
@@ -81,6 +82,9 @@ public final class Results {
     /** A moment drawn with full care. */
     public record Lit(Moment moment, int[] pixels) {}
 
+    /** The whole bare stone by daylight, drawn with full care: what a window begins with. */
+    public record Bare(Project of, Grid grid, int[] pixels) {}
+
     /** The stone as seen from its viewpoint: premultiplied ARGB on the picture's grid. */
     public record Seen(StonePicture from, Viewpoint viewpoint, int[] pixels) {}
 
@@ -114,6 +118,8 @@ public final class Results {
     private final ReadOnlyObjectWrapper<StonePicture> picture = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<StonePicture> draft = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<Lit> lit = new ReadOnlyObjectWrapper<>();
+    private final ReadOnlyObjectWrapper<Bare> before = new ReadOnlyObjectWrapper<>();
+    private Bare first;
     private final ReadOnlyBooleanWrapper busy = new ReadOnlyBooleanWrapper();
     private final ReadOnlyStringWrapper trouble = new ReadOnlyStringWrapper("");
     private final ReadOnlyObjectWrapper<Seen> seen = new ReadOnlyObjectWrapper<>();
@@ -172,7 +178,37 @@ public final class Results {
 
     /** Asks for a moment drawn with full care; what was asked before is given up. */
     public void askLit(Moment moment) {
-        desk.ask(litLine, d -> d.lit(moment, litLine.overtaken()), lit::set);
+        desk.ask(litLine, d -> d.lit(moment, litLine.overtaken()), drawn -> {
+            remember(drawn);
+            lit.set(drawn);
+        });
+    }
+
+    private void remember(Lit drawn) {
+        Moment moment = drawn.moment();
+        boolean bare = moment.steps() == 0 && moment.held() < 0 && moment.by() == SeenBy.DAY
+                && workbench.lookProperty().get() == StoneState.DRY && close.get() == null;
+        if (bare && plan.get() != null && !busy.get() && !workbench.isDrafting()
+                && plan.get().project().id().equals(workbench.studio().projects().get(0).id())) {
+            first = new Bare(plan.get().project(), moment.of().terrain().grid(), drawn.pixels());
+        }
+    }
+
+    /** The picture of the stone that a window begins with, as it was drawn last; empty if it was not. */
+    public Optional<Bare> first() {
+        return Optional.ofNullable(first);
+    }
+
+    /** The picture kept from the last time until there is one of now; null where there is none. */
+    public ReadOnlyObjectProperty<Bare> beforeProperty() {
+        return before.getReadOnlyProperty();
+    }
+
+    /** Shows a picture kept from the last time, if nothing has been drawn yet. */
+    public void showBefore(Bare kept) {
+        if (picture.get() == null) {
+            before.set(kept);
+        }
     }
 
     /** Its picture at the cloth's scale, or for a moment the one at half of it; null before the first. */

@@ -111,6 +111,9 @@ public final class StepWords {
     private static final double SHRINKS = 2;
 
     private static String touched(Step.Lay lay, String coat, String on) {
+        if (lay.tool().kind() == Tool.Kind.PEN) {
+            return coat + on + ", each with one touch; do not go over it while it is wet.";
+        }
         double[] sizes = lay.layers().stream().map(Step.Layer::place)
                 .flatMap(g -> IntStream.range(0, g.getNumGeometries()).mapToObj(g::getGeometryN)).mapToDouble(Geometry::getArea).sorted()
                 .toArray();

@@ -194,8 +194,8 @@ class LightAndLinesTest {
                 .allMatch(o -> StepWords.tool(o).contains("liner"));
         Paint whitePen = Paint.usual("whitemarker", "white marker", PaintKind.PEN, Srgb.ofHex("#f6f4ee"), new Millilitres(9));
         PaintPlan pens = plan(Habits.usual().withMedium(Habits.Medium.PENS), whitePen);
-        assertThat(StepWords.tool(of(pens, "Fill the spot"))).contains("pen");
-        assertThat(StepWords.tool(of(plan(Habits.usual(), whitePen), "Fill the spot"))).doesNotContain("pen");
+        assertThat(StepWords.tool(of(pens, "Set the spot"))).contains("pen");
+        assertThat(StepWords.tool(of(plan(Habits.usual(), whitePen), "Set the spot"))).doesNotContain("pen");
     }
 
     @Test
@@ -203,7 +203,7 @@ class LightAndLinesTest {
         Step ball = of(plan(Habits.usual()), "Fill the ball");
         assertThat(StepWords.tool(ball)).isEqualTo("large flat brush");
         assertThat(StepWords.sentence(ball)).contains("widen its edge");
-        assertThat(StepWords.sentence(of(plan(Habits.usual()), "Fill the spot"))).doesNotContain("widen");
+        assertThat(StepWords.sentence(of(plan(Habits.usual()), "Set the spot"))).doesNotContain("widen");
     }
 
     @Test

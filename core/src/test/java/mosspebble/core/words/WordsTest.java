@@ -180,6 +180,8 @@ class WordsTest {
         assertThat(touched(end, 3, 3)).as("a single one").contains("one thick touch; lift").doesNotContain("reload", "each");
         assertThat(touched(new Tool(Tool.Kind.SMALL_ROUND, 3), 2, 7, 6)).contains("of a full brush each");
         assertThat(touched(new Tool(Tool.Kind.SMALL_ROUND, 3), 1, 7, 6)).contains("thin and even");
+        assertThat(touched(new Tool(Tool.Kind.PEN, 1), 2, 3, 3)).as("a pen is no brush").contains("each with one touch")
+                .doesNotContain("full brush", "reload");
         Step.Lay shine = lay(Step.Kind.HIGHLIGHT, WING, Why.Reason.NONE, 1);
         assertThat(StepWords.sentence(shine)).contains("reload for every dot");
         assertThat(StepWords.sentence(new Step.Lay("k", Step.Kind.HIGHLIGHT, shine.doing(), shine.layers(), new Tool(Tool.Kind.PEN, 0.7),
