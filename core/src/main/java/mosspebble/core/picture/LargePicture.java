@@ -91,7 +91,7 @@ public final class LargePicture {
         this.rows = Math.min(wish.longest, Math.max(1, (int) Math.round(high / cell)));
         this.left = -columns * cell / 2;
         this.top = -rows * cell / 2;
-        this.touches = plan.steps().stream().filter(s -> Painting.hasTouches(s.kind())).flatMap(s -> s.layers().stream())
+        this.touches = plan.steps().stream().filter(s -> ReadyLayer.hasTouches(s.kind())).flatMap(s -> s.layers().stream())
                 .flatMap(l -> Hand.touches(l.place()).stream()).toList();
         double from = Math.toRadians(wish.shown.lightFrom());
         this.marginX = margin(Math.abs(Math.sin(from)));

@@ -11,8 +11,6 @@ import java.util.function.BooleanSupplier;
 import java.util.stream.IntStream;
 import mosspebble.core.area.Grid;
 import mosspebble.core.area.Mask;
-import mosspebble.core.area.Shapes;
-import mosspebble.core.blend.Share;
 import mosspebble.core.coats.Coat;
 import mosspebble.core.coats.Film;
 import mosspebble.core.coats.FilmTable;
@@ -26,9 +24,7 @@ import mosspebble.core.plan.StoneState;
 import mosspebble.core.rock.NearNoise;
 import mosspebble.core.rock.Noise;
 import mosspebble.core.sketch.PlacedPart;
-import mosspebble.core.sketch.Role;
 import org.locationtech.jts.geom.Envelope;
-import org.locationtech.jts.geom.Geometry;
 
 /** Lays a plan coat by coat on the pixels of a terrain and notes what each step changed. Used once. */
 final class Painting {
@@ -48,9 +44,6 @@ final class Painting {
 
     /** A lip is so many times as high as the coat. */
     private static final double LIP = 0.8;
-
-    /** A glaze at an edge fades over about twice so far, mm. */
-    private static final double FADES_MM = 0.9;
 
     /** A lead catches on what stands up: so much more of it on each mm. */
     private static final double TOOTH = 9;
@@ -75,7 +68,7 @@ final class Painting {
     /** Whether it is noted what each step changes, or only the end matters. */
     private final boolean noting;
     private final int bare;
-    private final Map<Step.Layer, Ready> ahead = new IdentityHashMap<>();
+    private final Map<Step.Layer, ReadyLayer> ahead = new IdentityHashMap<>();
     /** Where pencil was drawn, and on which film. */
     private final float[] pencilled;
     private final int[] filmBelow;
@@ -157,8 +150,8 @@ final class Painting {
             return laid(ready(layer, step), step, mostCoats, noting);
         }
         if (!step.layers().isEmpty()) {
-            List<Ready> layers = step.layers().stream().map(layer -> ready(layer, step)).toList();
-            Before before = before(layers.stream().map(Ready::place).toList());
+            List<ReadyLayer> layers = step.layers().stream().map(layer -> ready(layer, step)).toList();
+            Before before = before(layers.stream().map(ReadyLayer::place).toList());
             layers.forEach(layer -> laid(layer, step, Integer.MAX_VALUE, false));
             return between(before);
         }
@@ -199,65 +192,37 @@ final class Painting {
         return new Change(at, now.only(at), List.of());
     }
 
-    /**
-     * What can be known of a layer before what lies below it is painted.
-     *
-     * @param mask of its own place
-     * @param place of all that it may change
-     * @param share how much of each pixel of the place is covered; empty for a shade
-     * @param lip and pools as in {@link Body}
-     * @param shade of one that fades inward from an edge
-     */
-    private record Ready(Step.Layer layer, Mask mask, Mask place, float[] share, float[] lip, float[] pools, Hand hand, SoftField shade) {}
-
-    private Ready ready(Step.Layer layer, Step step) {
-        Ready known = ahead.get(layer);
-        if (known != null) {
-            return known;
-        }
-        float[] none = new float[0];
-        Mask mask = Mask.of(layer.place(), grid);
-        Mask place = layer.soft().within().map(w -> Mask.of(w, grid)).orElse(mask); // what is soft spreads beyond its own place
-        if (place.isEmpty() || layer.soft().isShade()) {
-            return new Ready(layer, mask, place, none, none, none, null, place.isEmpty() ? null : edge(layer));
-        }
-        Hand.Tool tool = tool(step, layer);
-        Hand hand = new Hand(layer.place(), layer.load().coat().step(), tool, grid);
-        float[] share = shares(place, mask, layer, step.kind());
-        float[] lip = layer.soft().mm() > 0 ? new float[share.length] : Hand.lip(share, place.columns(), place.rows(), grid.cellMm());
-        float[] pools = tool == Hand.Tool.PEN ? new float[share.length] : none;
-        if (tool == Hand.Tool.PEN) {
-            Hand.pools(layer.place(), pools, place.column(), place.row(), place.columns(), place.rows(), grid);
-        }
-        return new Ready(layer, mask, place, share, lip, pools, hand, null);
+    private ReadyLayer ready(Step.Layer layer, Step step) {
+        ReadyLayer known = ahead.get(layer);
+        return known != null ? known : ReadyLayer.of(layer, step, grid);
     }
 
-    private Change laid(Ready ready, Step step, int mostCoats, boolean noted) {
-        Step.Layer layer = ready.layer;
+    private Change laid(ReadyLayer ready, Step step, int mostCoats, boolean noted) {
+        Step.Layer layer = ready.layer();
         int coats = Math.min(layer.coats(), mostCoats);
-        if (ready.place.isEmpty()) { // it lies beside what is drawn
+        if (ready.place().isEmpty()) { // it lies beside what is drawn
             return new Change(new int[0], Pixels.of(0), Collections.nCopies(layer.soft().isShade() ? 0 : coats - 1, Pixels.of(0)));
         }
         return layer.soft().isShade() ? fade(ready, noted) : cover(ready, step, coats, noted);
     }
 
-    private Change cover(Ready ready, Step step, int most, boolean noted) {
-        Step.Layer layer = ready.layer;
-        Mask mask = ready.place;
-        float[] share = ready.share;
+    private Change cover(ReadyLayer ready, Step step, int most, boolean noted) {
+        Step.Layer layer = ready.layer();
+        Mask mask = ready.place();
+        float[] share = ready.share();
         int c = mask.column();
         int r = mask.row();
-        Hand.Tool tool = tool(step, layer);
-        boolean touched = hasTouches(step.kind()) && tool != Hand.Tool.SPONGE && !Hand.touches(layer.place()).isEmpty();
+        Hand.Tool tool = ReadyLayer.tool(step, layer);
+        boolean touched = ReadyLayer.hasTouches(step.kind()) && tool != Hand.Tool.SPONGE && !Hand.touches(layer.place()).isEmpty();
         float[] caps = new float[touched ? share.length : 0];
         if (touched) {
-            ready.hand.caps(now.cut(c, r, mask.columns(), mask.rows(), grid.columns()).body(), caps, c, r, mask.columns(), mask.rows(),
+            ready.hand().caps(now.cut(c, r, mask.columns(), mask.rows(), grid.columns()).body(), caps, c, r, mask.columns(), mask.rows(),
                     grid);
         }
         for (int i = 0; i < caps.length; i++) {
-            ready.lip[i] = caps[i] > 0 ? 0 : ready.lip[i]; // a touch has no edge pushed up, it is one drop
+            ready.lip()[i] = caps[i] > 0 ? 0 : ready.lip()[i]; // a touch has no edge pushed up, it is one drop
         }
-        Body body = new Body(share, ready.lip, caps, ready.pools, ready.hand, tool);
+        Body body = new Body(share, ready.lip(), caps, ready.pools(), ready.hand(), tool);
         List<Pixels> within = new ArrayList<>();
         for (int coats = 1; noted && coats < most; coats++) {
             Pixels part = now.cut(c, r, mask.columns(), mask.rows(), grid.columns());
@@ -287,61 +252,6 @@ final class Painting {
             System.arraycopy(film, (mask.row() + r) * grid.columns() + mask.column(), values, r * mask.columns(), mask.columns());
         }
         return values;
-    }
-
-    /** Whether small round places are set by one touch each. */
-    static boolean hasTouches(Step.Kind kind) {
-        return kind == Step.Kind.FILL || kind == Step.Kind.HIGHLIGHT;
-    }
-
-    /** What the paint of a layer is laid with, as far as it shows. */
-    private static Hand.Tool tool(Step step, Step.Layer layer) {
-        if (isDrawn(step.kind()) || step.kind() == Step.Kind.HIGHLIGHT) {
-            return Hand.Tool.PEN;
-        }
-        Share.Kind share = step instanceof Step.Lay lay ? lay.share(layer).kind() : Share.Kind.WHOLE;
-        return share == Share.Kind.DABS || share == Share.Kind.FOAM ? Hand.Tool.SPONGE : Hand.Tool.BRUSH;
-    }
-
-    private static boolean isDrawn(Step.Kind kind) {
-        return kind == Step.Kind.OUTLINE || kind == Step.Kind.DETAIL || kind == Step.Kind.LINE_FIRST;
-    }
-
-    /** How much of each cell the hand covers: crisp, run out softly within its area, or a pen's slightly uneven line. */
-    private float[] shares(Mask place, Mask mask, Step.Layer step, Step.Kind kind) {
-        int columns = place.columns();
-        float[] share = place == mask ? mask.shares() : new float[columns * place.rows()]; // what is soft has shares of its own below
-        if (step.soft().mm() > 0) {
-            Geometry within = step.soft().within().orElse(step.place());
-            double reach = step.soft().mm() / 3;
-            Grid coarse = SoftField.grid(within, reach);
-            SoftField own = SoftField.of(coarse, SoftField.covered(step.place(), coarse), reach);
-            SoftField all = SoftField.of(coarse, SoftField.covered(within, coarse), reach);
-            for (int i = 0; i < share.length; i++) {
-                float inside = place.at(i % columns, i / columns);
-                if (inside > 0) {
-                    double x = grid.x(place.column() + i % columns);
-                    double y = grid.y(place.row() + i / columns);
-                    float whole = all.at(x, y);
-                    float t = whole <= 1e-3f ? 0 : Math.min(1, own.at(x, y) / whole);
-                    share[i] = inside * t * t * (3 - 2 * t);
-                } else {
-                    share[i] = 0;
-                }
-            }
-        } else if (isDrawn(kind)) {
-            Noise hand = new Noise(17);
-            for (int r = 0; r < place.rows(); r++) {
-                for (int c = 0; c < columns; c++) {
-                    int i = r * columns + c;
-                    if (share[i] > 0) {
-                        double wobble = 0.7 * hand.gradient(grid.x(place.column() + c) * 1.7, grid.y(place.row() + r) * 1.7);
-                        share[i] = (float) Math.max(0, Math.min(1, share[i] + 2.4 * wobble * share[i] * (1 - share[i])));
-                    }
-                }
-            }
-        }
-        return share;
     }
 
     /**
@@ -452,13 +362,13 @@ final class Painting {
     }
 
     /** A glaze that is strongest at the edge of what it shades and fades to nothing inside. */
-    private Change fade(Ready ready, boolean noted) {
-        Step.Layer step = ready.layer;
-        Mask within = ready.place;
+    private Change fade(ReadyLayer ready, boolean noted) {
+        Step.Layer step = ready.layer();
+        Mask within = ready.place();
         Coat coat = step.load().coat();
         Before before = noted ? before(List.of(within)) : null;
         Envelope near = step.place().getEnvelopeInternal();
-        near.expandBy(3 * FADES_MM);
+        near.expandBy(3 * ReadyLayer.FADES_MM);
         int[] next = new int[table.size()];
         int[] shown = new int[table.size()];
         for (int r = 0; r < within.rows(); r++) {
@@ -469,8 +379,8 @@ final class Painting {
                 if (inside <= 0 || !near.contains(x, y)) {
                     continue;
                 }
-                float dark = share(ready.mask, within.column() + c, within.row() + r);
-                float t = Math.min(1, Math.max(0, (ready.shade.at(x, y) - 0.15f) / 0.75f));
+                float dark = share(ready.mask(), within.column() + c, within.row() + r);
+                float t = Math.min(1, Math.max(0, (ready.shade().at(x, y) - 0.15f) / 0.75f));
                 float share = t * t * (3 - 2 * t) * inside * Math.min(1, 0.35f + dark);
                 if (share > 0.01f && (dark > 0 || inside > 0.5f)) {
                     int i = (within.row() + r) * grid.columns() + within.column() + c;
@@ -487,17 +397,6 @@ final class Painting {
             }
         }
         return between(before);
-    }
-
-    /** 1 on the dark edge and beyond what is shaded, softened inward. */
-    private static SoftField edge(Step.Layer step) {
-        Grid coarse = SoftField.grid(step.soft().within().orElseThrow(), FADES_MM);
-        float[] field = SoftField.covered(step.place(), coarse);
-        float[] inside = SoftField.covered(step.soft().within().orElseThrow(), coarse);
-        for (int i = 0; i < field.length; i++) {
-            field[i] = Math.max(field[i], 1 - inside[i]);
-        }
-        return SoftField.of(coarse, field, FADES_MM);
     }
 
     /** Before a seal what is left of the drawing is taken off. */
@@ -530,26 +429,7 @@ final class Painting {
         boolean chalk = pencil.drawing().chalk();
         int tone = chalk ? 0xE9E7E0 : 0x4C4D52;
         Noise noise = new Noise(99);
-        float[] drawn = new float[grid.cells()];
-        Envelope drawnHere = new Envelope(grid.left() - 1, grid.left() + grid.columns() * grid.cellMm() + 1, grid.top() - 1,
-                grid.top() + grid.rows() * grid.cellMm() + 1);
-        // guides are rubbed out when the picture is pencilled; the screen and the sheets show them
-        List<PlacedPart> lines = parts.get().stream()
-                .filter(p -> p.part().role() != Role.GUIDE && drawnHere.intersects(p.drawn().getEnvelopeInternal())).toList();
-        List<Geometry> strokes = lines.parallelStream()
-                .map(p -> Shapes.stroke(p.part().isArea() ? p.drawn().getBoundary() : p.drawn(), chalk ? 0.7 : 0.4)).toList();
-        for (int k = 0; k < lines.size(); k++) {
-            if (lines.get(k).part().role() == Role.FILL) {
-                rubOut(Mask.of(lines.get(k).drawn(), grid), drawn); // lines behind it are not drawn
-            }
-            Mask mask = Mask.of(strokes.get(k), grid);
-            for (int r = 0; r < mask.rows(); r++) {
-                for (int c = 0; c < mask.columns(); c++) {
-                    int i = (mask.row() + r) * grid.columns() + mask.column() + c;
-                    drawn[i] = Math.max(drawn[i], mask.at(c, r));
-                }
-            }
-        }
+        float[] drawn = PencilLines.drawn(parts.get(), chalk, grid);
         IntStream.range(0, grid.rows()).parallel().forEach(r -> {
             NearNoise near = null;
             for (int c = 0; c < grid.columns(); c++) {
@@ -587,16 +467,6 @@ final class Painting {
         Film top = table.film(number);
         Spectrum seen = look == StoneState.WET && coat.dryingShift() != 0 ? wet(top, coat.dryingShift()) : top.look();
         return (int) Math.round(255 * through.of(number)) << 24 | lamp.seen(seen).rgb();
-    }
-
-    private void rubOut(Mask mask, float[] drawn) {
-        for (int r = 0; r < mask.rows(); r++) {
-            for (int c = 0; c < mask.columns(); c++) {
-                if (mask.at(c, r) >= 0.5f) {
-                    drawn[(mask.row() + r) * grid.columns() + mask.column() + c] = 0;
-                }
-            }
-        }
     }
 
     /** A colour moved as far as a coat moves the film below it. */
