@@ -86,24 +86,21 @@ final class Blur {
 
     /** Some cells of a row. */
     private static void line(float[] values, int[] to, int start, int count, int from, int end, int reach) {
-        int first = Math.max(0, from - reach);
-        int[] whole = new int[Math.min(count, end + reach) - first];
-        for (int i = 0; i < whole.length; i++) {
-            whole[i] = nearest(values[start + first + i] * FINE);
+        int[] whole = new int[end - from + 2 * reach]; // beyond the ends there are zeros
+        int first = from - reach;
+        for (int i = Math.max(0, first); i < Math.min(count, end + reach); i++) {
+            whole[i - first] = nearest(values[start + i] * FINE);
         }
         long sum = 0;
-        for (int i = first; i < Math.min(from + reach, count); i++) {
-            sum += whole[i - first];
+        for (int i = 0; i < 2 * reach; i++) {
+            sum += whole[i];
         }
-        int side = 2 * reach + 1;
-        for (int i = from; i < end; i++) {
-            if (i + reach < count) {
-                sum += whole[i + reach - first];
-            }
-            to[start + i] = nearest((double) sum / side);
-            if (i - reach >= 0) {
-                sum -= whole[i - reach - first];
-            }
+        double share = 1.0 / (2 * reach + 1);
+        int last = end - from - 1;
+        for (int i = 0; i <= last; i++) {
+            sum += whole[i + 2 * reach];
+            to[start + from + i] = nearest(sum * share);
+            sum -= whole[i];
         }
     }
 }
