@@ -1,50 +1,52 @@
 package mosspebble.mutants;
 
-import java.util.ArrayList;
-import java.util.Collection;
-import java.util.Comparator;
-import java.util.List;
-import java.util.Map;
-import java.util.TreeMap;
-import java.util.zip.CRC32;
 import java.nio.charset.StandardCharsets;
-import org.pitest.classinfo.ClassName;
-import org.pitest.mutationtest.build.MutationGrouper;
+import java.util.Collection;
+import java.util.zip.CRC32;
+import org.pitest.bytecode.analysis.ClassTree;
+import org.pitest.mutationtest.build.InterceptorType;
+import org.pitest.mutationtest.build.MutationInterceptor;
+import org.pitest.mutationtest.engine.Mutater;
 import org.pitest.mutationtest.engine.MutationDetails;
 
 /**
- * So many mutants of each package, the same ones each time: those with the least checksum of seed and name. Adding code elsewhere changes
- * few of them.
+ * So many mutants of a hundred, the same ones each time: those whose name has a low checksum. A larger sample holds a smaller one, and code
+ * elsewhere changes nothing.
  */
-final class Sample implements MutationGrouper {
+final class Sample implements MutationInterceptor {
 
-    private final int each;
-    private final String seed;
+    private static final String SEED = "moss pebble";
+    private static final int PARTS = 100;
 
-    /** @param each mutants of a package, 1 or more */
-    Sample(int each, String seed) {
-        this.each = each;
-        this.seed = seed;
+    private final int share;
+
+    /** @param share of a hundred, 1 to 100 */
+    Sample(int share) {
+        if (share < 1 || share > PARTS) {
+            throw new IllegalArgumentException("A sample is 1 to 100 of a hundred mutants, was " + share + ".");
+        }
+        this.share = share;
     }
 
     @Override
-    public List<List<MutationDetails>> groupMutations(Collection<ClassName> classes, Collection<MutationDetails> mutations) {
-        Map<String, List<MutationDetails>> packages = new TreeMap<>();
-        mutations.forEach(m -> packages.computeIfAbsent(m.getClassName().getPackage().asJavaName(), p -> new ArrayList<>()).add(m));
-        Map<String, List<MutationDetails>> byClass = new TreeMap<>();
-        packages.values().stream().flatMap(all -> chosen(all).stream())
-                .forEach(m -> byClass.computeIfAbsent(m.getClassName().asJavaName(), c -> new ArrayList<>()).add(m));
-        return List.copyOf(byClass.values());
+    public InterceptorType type() {
+        return InterceptorType.FILTER;
     }
 
-    private List<MutationDetails> chosen(List<MutationDetails> all) {
-        return all.stream().sorted(Comparator.comparingLong((MutationDetails m) -> checksum(m.getId().toString()))
-                .thenComparing(m -> m.getId().toString())).limit(each).toList();
+    @Override
+    public void begin(ClassTree type) {}
+
+    @Override
+    public Collection<MutationDetails> intercept(Collection<MutationDetails> mutations, Mutater mutater) {
+        return mutations.stream().filter(m -> checksum(m.getId().toString()) % PARTS < share).toList();
     }
 
-    private long checksum(String name) {
+    @Override
+    public void end() {}
+
+    private static long checksum(String name) {
         CRC32 sum = new CRC32();
-        sum.update((seed + name).getBytes(StandardCharsets.UTF_8));
+        sum.update((SEED + name).getBytes(StandardCharsets.UTF_8));
         return sum.getValue();
     }
 }

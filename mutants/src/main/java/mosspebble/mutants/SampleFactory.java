@@ -1,23 +1,25 @@
 package mosspebble.mutants;
 
-import java.util.Properties;
-import org.pitest.classpath.CodeSource;
-import org.pitest.mutationtest.build.MutationGrouper;
-import org.pitest.mutationtest.build.MutationGrouperFactory;
+import org.pitest.mutationtest.build.InterceptorParameters;
+import org.pitest.mutationtest.build.MutationInterceptor;
+import org.pitest.mutationtest.build.MutationInterceptorFactory;
+import org.pitest.plugin.Feature;
 
-/** Tells the mutation tester to take a sample. */
-public final class SampleFactory implements MutationGrouperFactory {
-
-    private static final String EACH = "200";
-    private static final String SEED = "moss pebble";
+/** Tells the mutation tester to take a sample: {@code -Dmutants.share=20} of a hundred. */
+public final class SampleFactory implements MutationInterceptorFactory {
 
     @Override
-    public MutationGrouper makeFactory(Properties wanted, CodeSource code, int threads, int unitSize) {
-        return new Sample(Integer.parseInt(wanted.getProperty("each", EACH)), wanted.getProperty("seed", SEED));
+    public MutationInterceptor createInterceptor(InterceptorParameters wanted) {
+        return new Sample(Integer.getInteger("mutants.share", 20));
+    }
+
+    @Override
+    public Feature provides() {
+        return Feature.named("SAMPLE").withOnByDefault(true).withDescription(description());
     }
 
     @Override
     public String description() {
-        return "So many mutants of each package, the same ones each time";
+        return "So many mutants of a hundred, the same ones each time";
     }
 }

@@ -1,21 +1,21 @@
 package mosspebble.mutants;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
-import java.util.Properties;
 import java.util.Random;
 import java.util.ServiceLoader;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.pitest.classinfo.ClassName;
+import org.pitest.mutationtest.build.MutationInterceptorFactory;
 import org.pitest.mutationtest.engine.Location;
 import org.pitest.mutationtest.engine.MutationDetails;
 import org.pitest.mutationtest.engine.MutationIdentifier;
-import org.pitest.plugin.ToolClasspathPlugin;
 
 /** Which mutants are tried, and how they are counted. */
 class SampleTest {
@@ -30,34 +30,26 @@ class SampleTest {
         return all;
     }
 
-    private static Set<String> names(List<List<MutationDetails>> groups) {
-        return groups.stream().flatMap(List::stream).map(m -> m.getId().toString()).collect(Collectors.toSet());
+    private static Set<String> names(int share, List<MutationDetails> of) {
+        return new Sample(share).intercept(of, null).stream().map(m -> m.getId().toString()).collect(Collectors.toSet());
     }
 
     @Test
-    void soManyOfEachPackageAndTheSameOnesInAnyOrder() {
-        List<MutationDetails> all = mutants("a.One", 300);
-        all.addAll(mutants("a.Two", 50));
-        all.addAll(mutants("b.Three", 12));
-        List<List<MutationDetails>> groups = new Sample(20, "s").groupMutations(List.of(), all);
-        Set<String> names = names(groups);
-        assertThat(names).hasSize(32);
-        assertThat(names.stream().filter(n -> n.contains("b.Three"))).as("all of a small package").hasSize(12);
-        assertThat(groups).allSatisfy(g -> assertThat(g.stream().map(MutationDetails::getClassName).distinct()).hasSize(1));
+    void soManyOfAHundredAndTheSameOnesInAnyOrder() {
+        List<MutationDetails> all = mutants("a.One", 3000);
+        Set<String> names = names(20, all);
+        assertThat(names.size()).isBetween(500, 700);
         Collections.shuffle(all, new Random(3));
-        assertThat(names(new Sample(20, "s").groupMutations(List.of(), all))).isEqualTo(names);
-        assertThat(names(new Sample(20, "other").groupMutations(List.of(), all))).isNotEqualTo(names);
-        assertThat(names(new Sample(60, "s").groupMutations(List.of(), all))).as("a larger sample holds a smaller one").containsAll(names);
+        assertThat(names(20, all)).isEqualTo(names);
+        assertThat(names(60, all)).as("a larger sample holds a smaller one").containsAll(names);
+        assertThat(names(100, all)).hasSize(3000);
+        assertThatThrownBy(() -> new Sample(0)).hasMessageContaining("was 0");
     }
 
     @Test
-    void theMutationTesterFindsItAndTellsHowMany() {
-        assertThat(ServiceLoader.load(ToolClasspathPlugin.class)).anyMatch(p -> p instanceof SampleFactory);
-        Properties wanted = new Properties();
-        wanted.setProperty("each", "7");
-        assertThat(names(new SampleFactory().makeFactory(wanted, null, 1, 0).groupMutations(List.of(), mutants("a.One", 300)))).hasSize(7);
-        assertThat(names(new SampleFactory().makeFactory(new Properties(), null, 1, 0).groupMutations(List.of(), mutants("a.One", 300))))
-                .as("as the profile says").hasSize(200);
+    void theMutationTesterFindsIt() {
+        assertThat(ServiceLoader.load(MutationInterceptorFactory.class)).anyMatch(p -> p instanceof SampleFactory);
+        assertThat(new SampleFactory().provides().isOnByDefault()).isTrue();
     }
 
     @Test
