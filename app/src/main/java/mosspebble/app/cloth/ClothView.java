@@ -362,6 +362,8 @@ public final class ClothView extends Region {
         boolean present = picture != null && workbench.shown().isPresent();
         shadow.setVisible(present);
         if (!present) {
+            asked = null; // what comes next is drawn, even if it is what lay there before
+            drafted = null;
             stone.setVisible(false);
             draft.setVisible(drawBefore());
             return;

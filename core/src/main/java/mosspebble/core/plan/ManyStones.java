@@ -59,10 +59,12 @@ public final class ManyStones {
         Set<String> out = new TreeSet<>(diary.resting());
         Map<String, PaintPlan> known = new TreeMap<>();
         plans.forEach(p -> known.put(p.project().id(), p));
-        for (int k = 0; k < plans.size(); k++) {
+        for (boolean more = true; more;) {
+            more = false;
             for (String stone : known.keySet()) {
-                diary.terms(stone).after().filter(out::contains).filter(known::containsKey)
-                        .filter(other -> isUnpainted(known.get(other), diary)).ifPresent(other -> out.add(stone));
+                Optional<PaintPlan> behind = out.contains(stone) ? Optional.empty()
+                        : diary.terms(stone).after().filter(out::contains).map(known::get);
+                more |= behind.filter(other -> isUnpainted(other, diary)).isPresent() && out.add(stone);
             }
         }
         return out;
