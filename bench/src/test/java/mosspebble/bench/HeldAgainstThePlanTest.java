@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -34,6 +35,8 @@ import mosspebble.core.words.ProofWords;
 import mosspebble.instruments.BenchScene;
 import mosspebble.instruments.PaintedFace;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.locationtech.jts.algorithm.construct.MaximumInscribedCircle;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
@@ -70,6 +73,29 @@ class HeldAgainstThePlanTest {
         List<List<ProofFinding>> said = IntStream.range(0, 4).parallel().mapToObj(Proofs::alarms).filter(a -> !a.isEmpty()).toList();
 
         assertThat(said).as("at most 5 in 100; of so few, one").hasSizeLessThanOrEqualTo(1);
+    }
+
+    /** Photos in which grain of the rock was once taken for paint, or a dark leaf for a smaller one. */
+    @ParameterizedTest
+    @CsvSource({"window, 20", "window, 26", "toadstool, 28", "toadstool, 35"})
+    void nothingIsSaidOfFaithfulPaint(String stone, long seed) {
+        PaintPlan plan = Proofs.demo(stone);
+        int steps = Proofs.painted(plan);
+
+        assertThat(Proofs.proof(plan, Moment.painted(steps), Proofs.photo(plan.survey(), PaintedFace.of(plan, steps), seed)).findings())
+                .isEmpty();
+    }
+
+    @Test
+    void pencilIsFoundOnAStoneWhoseGrainIsAsDark() {
+        PaintPlan plan = Proofs.demo("owl");
+        Proof proof = Proofs.proof(plan, plan, true, 9);
+
+        assertThat(proof.strays().stream().filter(s -> s.part().isEmpty())).isNotEmpty().allSatisfy(thing -> {
+            assertThat(thing.isFound()).isTrue();
+            assertThat(thing.by().distance()).as("mm").isLessThan(0.4);
+            assertThat(Math.abs(thing.by().turn())).as("degrees").isLessThan(0.5);
+        });
     }
 
     @Test
@@ -195,6 +221,33 @@ class HeldAgainstThePlanTest {
 
         assertThat(bled.part()).contains(cap.part().id());
         assertThat(Math.hypot(bled.at().orElseThrow().x() - x, bled.at().orElseThrow().y() - y)).isLessThan(2.5);
+    }
+
+    /** A face whose bare stone bears round spots of one colour all over, so far from one another. */
+    private static BenchScene.Cover spotted(PaintPlan plan, int steps, double apart, double radius, Srgb with) {
+        BenchScene.Cover face = PaintedFace.of(plan, steps);
+        BenchScene.Cover bare = PaintedFace.of(plan, 0);
+        double[] colour = {Xyz.linear(with.red()), Xyz.linear(with.green()), Xyz.linear(with.blue())};
+        double[] stone = new double[3];
+        return (x, y, linear) -> {
+            face.at(x, y, linear);
+            bare.at(x, y, stone);
+            double dx = x - apart * Math.rint(x / apart);
+            double dy = y - apart * Math.rint(y / apart);
+            if (Math.hypot(dx, dy) < radius && Arrays.equals(linear, stone)) {
+                System.arraycopy(colour, 0, linear, 0, 3);
+            }
+        };
+    }
+
+    @Test
+    void grainOfTheRockIsNotTakenForPaintBesideItsPart() {
+        PaintPlan plan = Proofs.demo("toadstool");
+        int steps = Proofs.painted(plan);
+        Proof proof = Proofs.proof(plan, Moment.painted(steps),
+                Proofs.photo(plan.survey(), spotted(plan, steps, 6, 1.5, Srgb.ofHex("#a81f1c")), 8));
+
+        assertThat(kinds(proof)).as("as large far from all paint as beside it").doesNotContain(Kind.BLED);
     }
 
     @Test

@@ -22,6 +22,10 @@ final class Alignment {
 
     private static final int MOST_POINTS = 5000;
     private static final int COARSE_POINTS = 450;
+
+    /** Of pencil on grain most of what is seen is the grain's: as many as say something of their own at that sharpness. */
+    private static final int COARSE_POINTS_OF_LINES = 1800;
+
     private static final int ROUGH_POINTS = 2500;
     private static final double NUDGE_MM = 0.45;
     private static final int STARTS = 7;
@@ -66,7 +70,7 @@ final class Alignment {
      * @param start where the search begins
      */
     Fit find(int[] cells, Fit start, Range range) {
-        Points coarse = new Points(planned[0], cells, COARSE_POINTS);
+        Points coarse = new Points(planned[0], cells, painted() ? COARSE_POINTS : COARSE_POINTS_OF_LINES);
         List<Fit> starts = coarse(coarse, start.about(coarse.x, coarse.y), range);
         Points rough = new Points(planned[0], cells, ROUGH_POINTS);
         List<Fit> near = new ArrayList<>();
@@ -83,7 +87,24 @@ final class Alignment {
             }
             best = best == null || fit.likeness() > best.likeness() ? fit : best;
         }
-        return best;
+        return painted() || range.sizes() ? orWhereItBegan(cells, start, best) : best;
+    }
+
+    private boolean painted() {
+        return planned[0].channels() > 1;
+    }
+
+    /**
+     * What is less alike than where the search began is no find: least squares can run away from what has no clear edges. But of a part's
+     * pencil lines most of what is alike there may be their neighbours', which did not stray.
+     */
+    private Fit orWhereItBegan(int[] cells, Fit start, Fit found) {
+        int sharpest = SHARPNESS.length - 1;
+        Points points = new Points(planned[sharpest], cells, MOST_POINTS);
+        Fit there = start.about(points.x, points.y);
+        double likeness = likeness(points, seen[sharpest], there, null);
+        return likeness <= found.likeness() ? found
+                : new Fit(there.x(), there.y(), there.dx(), there.dy(), there.turn(), there.size(), likeness, found.off());
     }
 
     /** Some cells with what was planned there, and their middle. */

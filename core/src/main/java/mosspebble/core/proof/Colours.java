@@ -48,6 +48,9 @@ final class Colours {
     private static final double BLED_TO_MM = 2.5;
     private static final double NEARBY_MM = 0.65;
 
+    /** A patch beside a part must be so many times the largest that bare stone shows far from all paint, or it may be grain. */
+    private static final double GRAIN_TIMES = 1.25;
+
     /** What looks different with every turn cannot be judged in one photo. */
     private static final Set<Sheen> PLAYS = Set.of(Sheen.METAL, Sheen.GLITTER, Sheen.SHIFT, Sheen.CHROME, Sheen.LEAF, Sheen.GEM);
 
@@ -55,6 +58,7 @@ final class Colours {
     private final Field seen;
     private final List<Laid> laid;
     private final Map<Integer, BitSet> others = new ConcurrentHashMap<>();
+    private final int[] bare;
     private final List<Told> told;
 
     /** What is told of one part. */
@@ -65,6 +69,7 @@ final class Colours {
         this.laid = laid;
         this.seen = photo.blurred(SHARP_MM);
         takeOutShade();
+        this.bare = farFromPaint();
         this.told = IntStream.range(0, planned.parts.size()).parallel().filter(p -> planned.parts.get(p).part().role() == Role.FILL)
                 .mapToObj(part -> {
                     Told of = new Told(new ArrayList<>(), new ArrayList<>());
@@ -335,23 +340,41 @@ final class Colours {
         Geometry visible = planned.seen(part);
         BitSet other = otherThings(planned.itemOf(part), false);
         int[] cells = planned.cells(Shapes.minus(Shapes.grown(visible, BLED_TO_MM), Shapes.grown(visible, BLED_FROM_MM)));
+        int[] beside = Arrays.stream(cells).filter(c -> !planned.isCovered(c, fit, other) && !looksLike(c, own)).toArray();
+        double square = planned.grid.cellMm() * planned.grid.cellMm();
+        List<int[]> patches = patches(beside, fit, own);
+        if (!patches.isEmpty()) {
+            double grain = GRAIN_TIMES * patches(bare, Fit.none(0, 0), own).stream().mapToInt(b -> b.length).max().orElse(0);
+            patches.removeIf(b -> planned.films.table().film(planned.films.at(b[b.length / 2])).isBare() && b.length <= grain);
+        }
+        double mm2 = patches.stream().mapToInt(b -> b.length).sum() * square;
+        return mm2 > BLED_MM2 && patches.get(0).length * square > PATCH_MM2
+                ? Optional.of(at(Kind.BLED, part, patches.get(0), fit, Facts.of("mm2", mm2).and("places", patches.size())))
+                : Optional.empty();
+    }
+
+    /** Where a colour is seen and another was planned, the largest first. */
+    private List<int[]> patches(int[] cells, Fit fit, Lab own) {
         boolean[] marked = new boolean[planned.grid.cells()];
         double[] at = new double[3];
         for (int cell : cells) {
             Lab wanted = plannedAt(cell);
             double x = planned.grid.x(cell % planned.grid.columns());
             double y = planned.grid.y(cell / planned.grid.columns());
-            if (distance(wanted, own) > TOLD_APART && !planned.isCovered(cell, fit, other) && !looksLike(cell, own)
-                    && seen.sample(fit.toX(x, y), fit.toY(x, y), at)) {
+            if (distance(wanted, own) > TOLD_APART && seen.sample(fit.toX(x, y), fit.toY(x, y), at)) {
                 marked[cell] = nearer(at, own, wanted) && distance(new Lab(at[0], at[1], at[2]), own) < 0.5 * distance(wanted, own);
             }
         }
-        List<int[]> patches = connected(marked, cells);
-        double square = planned.grid.cellMm() * planned.grid.cellMm();
-        double mm2 = patches.stream().mapToInt(b -> b.length).sum() * square;
-        return mm2 > BLED_MM2 && patches.get(0).length * square > PATCH_MM2
-                ? Optional.of(at(Kind.BLED, part, patches.get(0), fit, Facts.of("mm2", mm2).and("places", patches.size())))
-                : Optional.empty();
+        return connected(marked, cells);
+    }
+
+    /** Cells of the bare stone that lie far from all paint, even from what has run. */
+    private int[] farFromPaint() {
+        BitSet painted = planned
+                .covered(Shapes.grown(Shapes.union(IntStream.range(0, planned.parts.size()).mapToObj(planned::seen).toList()),
+                        BLED_TO_MM));
+        return IntStream.range(0, planned.grid.cells()).filter(c -> planned.judged[c] > 0 && !painted.get(c)
+                && planned.films.table().film(planned.films.at(c)).isBare()).toArray();
     }
 
     /** Whether anything planned within a line's width looks like a colour. */

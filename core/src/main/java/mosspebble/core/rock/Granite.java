@@ -6,7 +6,7 @@ import java.util.List;
 
 /**
  * Interlocking grains of feldspar, quartz and dark mica. Grown like a power diagram whose weights are spread unevenly, so that a few large
- * grains stand among many small ones: medium-grained, 1 to 5 mm; about 65 % feldspar, 27 % quartz, 8 % mica by area (usual granite, QAPF
+ * grains stand among many small ones: fine to medium-grained, to 5 mm; about 72 % feldspar, 23 % quartz, 5 % mica by area (granite, QAPF
  * field 3b; from memory).
  */
 final class Granite extends Fabric {
@@ -15,15 +15,28 @@ final class Granite extends Fabric {
 
     private static final Mineral[] MINERALS = Mineral.values();
 
-    private static final double CELL = 1.05;
+    private static final double CELL = 0.90;
     private static final int SIDE = 256;
     private static final int REACH = 2;
 
     /** Largest weight of a site, mm. */
-    private static final double LARGEST = 1.9;
+    private static final double LARGEST = 1.8;
 
     /** How far a border between two grains wanders, mm. */
-    private static final double WANDER = 0.34;
+    private static final double WANDER = 0.40;
+
+    /** The widest of its windings, mm, and how many finer ones lie in them: borders that interlock are ragged. */
+    private static final double WINDING = 0.9;
+    private static final int WINDINGS = 5;
+
+    /** Specks of dark mineral shut in by the grains: how wide the noise is whose peaks they are, mm, and how far they darken a grain. */
+    private static final double SPECK = 0.62;
+    private static final double SPECK_FROM = 0.38;
+    private static final double SPECK_TO = 0.52;
+    private static final double SPECK_DARK = 0.6;
+
+    /** How much of a face they cover, by their darkness; for what is looked at from too far to see one. */
+    private static final double SPECKS = 0.016;
 
     /** Most that a border lies below the grains, mm; a river wears most of them level. */
     private static final double SEAM = 0.016;
@@ -46,7 +59,7 @@ final class Granite extends Fabric {
             y[i] = (float) noise.quick(c + 5003, r);
             double kind = noise.quick(c, r + 9001);
             boolean clustered = noise.gradient(c / 6.0, r / 6.0) > 0.12;
-            Mineral is = kind < (clustered ? 0.27 : 0.07) ? Mineral.MICA : kind > 0.70 ? Mineral.QUARTZ : Mineral.FELDSPAR;
+            Mineral is = kind < (clustered ? 0.30 : 0.09) ? Mineral.MICA : kind > 0.69 ? Mineral.QUARTZ : Mineral.FELDSPAR;
             mineral[i] = (byte) is.ordinal();
             double u = noise.quick(c + 7001, r + 13);
             weight[i] = (float) (LARGEST * Math.pow(u, 3.2) * (is == Mineral.MICA ? 0.42 : is == Mineral.QUARTZ ? 0.75 : 1));
@@ -195,7 +208,8 @@ final class Granite extends Fabric {
     /** Number of the grain of a place: the same all over a grain. */
     int grainAt(double u, double v) {
         Near grains = new Near(0.02);
-        grains.look(u + WANDER * noise.octaves(u, v, 1.5, 4, 0.02), v + WANDER * noise.octaves(u + 70, v - 40, 1.5, 4, 0.02));
+        grains.look(u + WANDER * noise.octaves(u, v, WINDING, WINDINGS, 0.02),
+                v + WANDER * noise.octaves(u + 70, v - 40, WINDING, WINDINGS, 0.02));
         return grains.first;
     }
 
@@ -220,8 +234,8 @@ final class Granite extends Fabric {
         RowNoise all = row.noise(noise);
         float[] wu = new float[n];
         float[] wv = new float[n];
-        all.octaves(row.u, row.v, 0, 0, 1.5, 4, row.pixel, n, wu);
-        all.octaves(row.u, row.v, 70, -40, 1.5, 4, row.pixel, n, wv);
+        all.octaves(row.u, row.v, 0, 0, WINDING, WINDINGS, row.pixel, n, wu);
+        all.octaves(row.u, row.v, 70, -40, WINDING, WINDINGS, row.pixel, n, wv);
         int[] is = new int[n];
         int[] next = new int[n];
         double[] gap = new double[n];
@@ -247,20 +261,40 @@ final class Granite extends Fabric {
             all.octaves(along, across, 0, 0, 0.28, 3, row.pixel, n, cleaved);
             all.octaves(row.u, row.v, 0, 0, 22, 3, row.pixel, n, cloud);
         }
+        float[] specks = row.bare ? new float[n] : specks(row, all, wu, wv);
         all.gradient(row.u, row.v, 2.6, n, worn);
         all.octaves(row.u, row.v, 0, 0, 3.2, 5, row.pixel, n, rough);
         for (int i = 0; i < n; i++) {
             Place place = row.place;
             tint(is[i], next[i], gap[i], row.pixel[i], fine[i] + cleaved[i], place);
             place.shade(1 + 0.10 * cloud[i]);
+            place.shade(1 - SPECK_DARK * specks[i]);
             boolean mica = mineral[is[i]] == Mineral.MICA.ordinal();
             boolean quartz = mineral[is[i]] == Mineral.QUARTZ.ordinal();
             double seam = SEAM * (1 - step(0, 0.16, gap[i])) * Math.max(0, Math.min(1, 0.3 + 1.4 * worn[i]));
-            place.height = 0.05 * rough[i] - seam - (mica ? 0.02 : 0) + (quartz ? 0.008 : 0);
+            place.height = 0.06 * rough[i] - seam - (mica ? 0.02 : 0) + (quartz ? 0.008 : 0);
             place.gloss = mica ? 0.35 : quartz ? 0.22 : 0.08;
             place.glint = mica && gap[i] > 0.05 ? is[i] + 1 : 0;
             row.put(i);
         }
+    }
+
+    /** How much of each place is a speck; where a pixel is wider than they are, as much as of any other place. */
+    private float[] specks(SkinRow row, RowNoise all, float[] wu, float[] wv) {
+        int n = row.count;
+        double[] u = new double[n];
+        double[] v = new double[n];
+        for (int i = 0; i < n; i++) {
+            u[i] = row.u[i] + 311 + 0.2 * wu[i];
+            v[i] = row.v[i] - 77 + 0.2 * wv[i];
+        }
+        float[] specks = new float[n];
+        all.gradient(u, v, SPECK, n, specks);
+        for (int i = 0; i < n; i++) {
+            double seen = 1 - step(SPECK / 2, SPECK, row.pixel[i]);
+            specks[i] = (float) (seen * step(SPECK_FROM, SPECK_TO, specks[i]) + (1 - seen) * SPECKS);
+        }
+        return specks;
     }
 
     /** What was found for the row before is of use for this one. */
@@ -292,14 +326,14 @@ final class Granite extends Fabric {
         switch (MINERALS[mineral[grain]]) {
             case FELDSPAR -> {
                 boolean rosy = t > 0.62;
-                double light = 0.95 + 0.5 * t + 0.10 * fine;
+                double light = (t < 0.22 ? 1.22 : 1.08) + 0.22 * t + 0.17 * fine;
                 place.tint(light * (rosy ? 1.10 : 1.02), light * (rosy ? 0.97 : 1), light * (rosy ? 0.90 : 0.97));
             }
             case QUARTZ -> {
-                double grey = 0.55 + 0.32 * t + 0.06 * fine;
+                double grey = 0.66 + 0.24 * t + 0.10 * fine;
                 place.tint(grey, grey * 1.005, grey * 1.02);
             }
-            case MICA -> place.tone(0.10 + 0.12 * t + 0.04 * fine);
+            case MICA -> place.tone(0.16 + 0.13 * t + 0.05 * fine);
         }
     }
 }

@@ -215,7 +215,7 @@ class FabricTest {
         int glints = 0;
         for (double v = -20; v < 20; v += 0.3) {
             for (double u = -20; u < 20; u += 0.3) {
-                granite.at(u, v, 0.1, place);
+                granite.at(u, v, 0.02, place);
                 if (place.glint != 0) {
                     glints++;
                     assertThat(granite.mineralAt(u, v)).isEqualTo(Granite.Mineral.MICA);
@@ -223,6 +223,30 @@ class FabricTest {
             }
         }
         assertThat(glints).isGreaterThan(200);
+    }
+
+    /** Share of the feldspar that is less than six tenths as light as feldspar is on the whole. */
+    private static double darkWithinFeldspar(double pixel) {
+        Granite granite = new Granite(5, 1);
+        Place place = new Place();
+        List<Double> tones = new ArrayList<>();
+        for (double v = -30; v < 30; v += 0.23) {
+            for (double u = -30; u < 30; u += 0.19) {
+                if (granite.mineralAt(u, v) == Granite.Mineral.FELDSPAR) {
+                    granite.at(u, v, pixel, place);
+                    tones.add(place.green);
+                }
+            }
+        }
+        double middle = tones.stream().sorted().skip(tones.size() / 2).findFirst().orElseThrow();
+        return tones.stream().filter(t -> t < 0.6 * middle).count() / (double) tones.size();
+    }
+
+    @Test
+    // dark minerals shut in by feldspar, a few in a hundred of its face (from memory)
+    void feldsparHoldsAFewDarkSpecksAndFromAfarNone() {
+        assertThat(darkWithinFeldspar(0.02)).isBetween(0.005, 0.03);
+        assertThat(darkWithinFeldspar(0.3)).as("pixels about as wide as a speck").isLessThan(darkWithinFeldspar(0.02) + 0.02);
     }
 
     @ParameterizedTest
