@@ -76,8 +76,8 @@ class CloseLookTest {
             app.robot.moveTo(middle.add(-120, 0));
             app.robot.release(MouseButton.MIDDLE);
             lit(app);
-            assertThat(shown(app).left() - left).as("what was held came along with the hand").isCloseTo(120 * cell / 8,
-                    within(3 * cell / 8));
+            assertThat(shown(app).left() - left).as("what was held came along with the hand").isCloseTo(120 / app.scale(),
+                    within(3 / app.scale()));
             assertThat(app.plan().project().sketch()).as("nothing of the design was moved")
                     .isEqualTo(app.show().plan().project().sketch());
 

@@ -26,6 +26,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.scene.robot.Robot;
 import javafx.stage.Stage;
+import mosspebble.app.cloth.ClothView;
 import mosspebble.app.model.Results;
 import mosspebble.app.shell.Shell;
 import mosspebble.core.finding.Finding;
@@ -112,6 +113,11 @@ final class Driver implements AutoCloseable {
 
     Results show() {
         return (Results) scene().getRoot().getProperties().get(Results.class);
+    }
+
+    /** Pixels of the window a mm of the stone on the cloth; its picture may have fewer. */
+    double scale() {
+        return ((ClothView) find("#cloth")).scale();
     }
 
     PaintPlan plan() {

@@ -47,6 +47,18 @@ class LayoutTest {
             "Sketch: add something from the library", "Open the book", "The book: a page", "Ask the book: What lasts?",
             "Ask the book: How long?", "Ask the book: Where are they?");
 
+    /** Screens that show more once it is worked out; the others only wait for the picture of the stone, which is as large as its place. */
+    private static final Set<String> WORKED_OUT = Set.of("Go to Sitting", "Compare two habits", "Hold a photo against the plan",
+            "Finish: sheets", "Open the book", "The book: a page");
+
+    private static void there(Driver app, String screen) {
+        if (WORKED_OUT.contains(screen)) {
+            app.until(screen, () -> app.show().idle());
+        } else {
+            app.settled();
+        }
+    }
+
     @TempDir
     private Path folder;
 
@@ -69,7 +81,7 @@ class LayoutTest {
                     app.robot.interact(() -> app.does(screen));
                     assertThat(app.robot.lookup("#notice").tryQuery().map(n -> ((Label) n).getText()).orElse("")).as(screen)
                             .doesNotStartWith("There is nothing called");
-                    app.until(screen, () -> app.show().idle());
+                    there(app, screen);
                     app.robot.interact(() -> look(app.scene().getRoot(), false,
                             screen + " at " + size[0] + (size[2] > 0 ? ", larger words" : ""), wrong));
                     assertThat(app.scene().getRoot().getChildrenUnmodifiable().get(0).getLayoutBounds().getWidth())
@@ -136,7 +148,7 @@ class LayoutTest {
             for (int light = 0; light < 2; light++) {
                 for (String screen : SCREENS) {
                     app.robot.interact(() -> app.does(screen));
-                    app.until(screen, () -> app.show().idle());
+                    there(app, screen);
                     String where = screen + (light == 0 ? " by day" : " in the evening");
                     app.robot.interact(() -> {
                         app.scene().getRoot().applyCss(); // what was made a moment ago as well

@@ -83,7 +83,7 @@ class ScreensTest {
 
     @Test
     void everyActionCanBeCalledByNameAndEveryKeyIsInTheHelpAndTheGuide() throws Exception {
-        try (Driver app = new Driver(folder.resolve("s.pebble"))) {
+        try (Driver app = new Driver(folder.resolve("s.pebble"), "owl", "moon")) {
             app.settled();
             List<Action> actions = new ArrayList<>();
             app.robot.interact(() -> actions.addAll(shell(app).actions()));

@@ -242,7 +242,7 @@ class SketchStageTest {
             Coordinate first = corner(app, stroke, 0);
             Coordinate last = corner(app, stroke, stroke.points().size() / 2 - 1);
             Bounds cloth = app.find("#cloth").localToScreen(app.find("#cloth").getBoundsInLocal());
-            double scale = app.show().pixelsPerMmProperty().get();
+            double scale = app.scale();
             double x = cloth.getMinX() + 16 + cloth.getWidth() / 2 + first.x * scale;
             double y = cloth.getMinY() + 16 + cloth.getHeight() / 2 + first.y * scale;
             app.robot.moveTo(x, y).press(MouseButton.PRIMARY).moveBy(-20, -20).release(MouseButton.PRIMARY);

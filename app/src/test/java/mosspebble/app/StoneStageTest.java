@@ -40,7 +40,7 @@ class StoneStageTest {
     private static Point2D onCloth(Driver app, double x, double y) {
         Node cloth = app.find("#cloth");
         Bounds bounds = cloth.localToScreen(cloth.getBoundsInLocal());
-        double scale = app.show().pixelsPerMmProperty().get();
+        double scale = app.scale();
         return new Point2D(bounds.getMinX() + 16 + bounds.getWidth() / 2 + scale * x,
                 bounds.getMinY() + 16 + bounds.getHeight() / 2 + scale * y);
     }

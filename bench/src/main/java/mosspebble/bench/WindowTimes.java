@@ -26,6 +26,7 @@ import javafx.scene.input.MouseEvent;
 import javafx.stage.Stage;
 import mosspebble.app.MossPebbleApp;
 import mosspebble.app.model.PlanWorker;
+import mosspebble.app.cloth.ClothView;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
 import mosspebble.app.shell.AboutView;
@@ -188,7 +189,7 @@ public final class WindowTimes extends Application {
     /** Where the thing in hand has its middle on the cloth, pixels. */
     private double[] middle() {
         var placement = workbench.itemInHand().orElseThrow().placement();
-        double scale = show.pixelsPerMmProperty().get();
+        double scale = ((ClothView) cloth).scale();
         return new double[] {16 + cloth.getLayoutBounds().getWidth() / 2 + placement.x() * scale,
             16 + cloth.getLayoutBounds().getHeight() / 2 + placement.y() * scale};
     }

@@ -58,8 +58,8 @@ public final class ClothView extends Region {
 
     private static final double HEM = 32;
 
-    /** A larger cloth is drawn a little coarser, so that a picture has room in the memory. */
-    private static final double MOST_PIXELS = 3_500_000;
+    /** A larger cloth is drawn a little coarser, so that a picture has room in the memory; on a slow machine fewer can be asked for. */
+    private static final double MOST_PIXELS = Integer.getInteger("mosspebble.pixels", 3_500_000);
 
     private final Workbench workbench;
     private final Results show;
@@ -315,6 +315,11 @@ public final class ClothView extends Region {
 
     private double pixelsPerMm() {
         return TrueSize.pixelsPerMm(workbench.studio().view().comfort());
+    }
+
+    /** Pixels of the window a mm, as it is looked at now. */
+    public double scale() {
+        return scale;
     }
 
     /** So many times as large as it is the stone is shown. */
