@@ -28,6 +28,7 @@ class HintTest {
             app.settled();
             app.keys(KeyCode.DIGIT5);
             app.until("the hem", () -> app.present("#sit-down"));
+            app.click("#sitting-week");
             Node button = app.find("#take-along");
             assertThat(Hint.of(button)).startsWith("Saves the sittings");
             assertThat(button.getAccessibleHelp()).isEqualTo(Hint.of(button));

@@ -80,13 +80,17 @@ class SittingStageTest {
             assertThat(diary(app).due()).containsEntry("owl", LocalDateTime.parse("2026-11-29T12:00"));
             app.type("#due", "Wed 2 Dec 20:00");
             app.still();
+            app.click("#sitting-week");
             app.type("#week", "Mon-Fri 19:30-20:15");
+            assertThat(app.text("#longer")).startsWith("If all takes a quarter longer");
+            app.click("#sitting-ready");
             app.until("what would help", () -> app.show().idle() && app.present("#way-0"));
             app.until("a later day", () -> later(app).isPresent());
             app.robot.interact(() -> ((Button) app.find(later(app).orElseThrow())).fire());
             app.until("the owl may be ready later", () -> diary(app).due().get("owl").isAfter(LocalDateTime.parse("2026-12-02T20:00")));
             app.until("it is not late then", () -> !app.present("#late"));
             app.still();
+            app.click("#sitting-week");
             app.type("#week", "never");
             assertThat(app.text("#week-problem")).contains("never");
             app.type("#week", "Sat 9-10, Sat 9:30-11");
@@ -104,7 +108,7 @@ class SittingStageTest {
             assertThat(app.text("#waits")).isEqualTo("waits for nothing");
             app.choose("waits", "snail");
             assertThat(diary(app).terms("owl").after()).contains("snail");
-            assertThat(app.text("#waits")).isEqualTo("waits");
+            assertThat(app.text("#waits")).isEqualTo("waits for Snail with post");
             app.until("it is said at the owl", () -> app.present("#ready-owl")
                     && app.find("#ready-owl").getAccessibleText().endsWith("It waits until Snail with post is painted and dry."));
             app.click("#tray-snail");
@@ -193,6 +197,7 @@ class SittingStageTest {
         int steps;
         try (Driver app = new Driver(studio, clock, "snail")) {
             sitting(app);
+            app.click("#sitting-week");
             app.type("#week", "Mon-Sun 8:00-23:00");
             steps = app.plan().steps().size();
             app.robot.interact(() -> app.find("#hem").requestFocus());
@@ -269,11 +274,14 @@ class SittingStageTest {
             app.until("the cold is told", () -> app.present("#too-cold") && app.text("#too-cold").contains("Sat 28"));
             assertThat(app.text("#day-slower")).contains("8 °C", "times the usual time", "no film below 10 °C");
             assertThat(app.text("#room-" + day)).isEqualTo("Sat 28 Nov · 8 °C");
+            app.click("#sitting-week");
             assertThat(app.text("#temperature")).as("the usual room").isEqualTo("19");
+            app.click("#sitting-ready");
             app.click("#day-usual");
             app.until("all is as usual", () -> !app.present("#too-cold") && app.text("#room-" + day).equals("Sat 28 November"));
             app.click("#day-probe");
             app.until("the probe was read", () -> app.text("#room-" + day).contains("°C"));
+            app.click("#sitting-week");
             app.type("#sprayed", "0");
             assertThat(app.text("#sprayed-problem")).contains("1 to 50");
             app.type("#sprayed", "9");
@@ -371,6 +379,7 @@ class SittingStageTest {
         Turned clock = new Turned("2026-11-28T14:00:10");
         try (Driver app = new Driver(folder.resolve("s.pebble"), clock, "harbour")) {
             sitting(app);
+            app.click("#sitting-week");
             app.type("#week", "Mon-Sun 8:00-23:00");
             app.robot.interact(() -> app.find("#hem").requestFocus());
             app.keys(KeyCode.O);

@@ -246,7 +246,7 @@ public final class SittingModel {
         Map<String, PaintPlan> plans = new LinkedHashMap<>();
         for (Project project : studio.projects()) {
             Results.Thumb thumb = results.thumbs().get(project.id());
-            if (thumb != null && thumb.project().equals(project)) {
+            if (thumb != null && isPlanned(thumb, project)) {
                 if (!thumb.plan().steps().isEmpty()) {
                     plans.put(project.id(), thumb.plan());
                 }
@@ -282,6 +282,12 @@ public final class SittingModel {
         } else {
             go(plans, studio, begins.get());
         }
+    }
+
+    /** Whether a plan is that of a stone as it is now: one whose order was only made to stay is planned already. */
+    private static boolean isPlanned(Results.Thumb thumb, Project project) {
+        return thumb.project().equals(project)
+                || project.order().equals(thumb.plan().order()) && thumb.project().withOrder(project.order()).equals(project);
     }
 
     /**

@@ -10,6 +10,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Consumer;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -22,6 +24,7 @@ import javafx.scene.layout.VBox;
 import javafx.scene.input.TransferMode;
 import javafx.stage.DirectoryChooser;
 import javafx.stage.FileChooser;
+import mosspebble.app.control.Choice;
 import mosspebble.app.control.Hint;
 import mosspebble.app.control.Entry;
 import mosspebble.app.model.FileWork;
@@ -42,13 +45,22 @@ import mosspebble.files.TakenTimes;
 import mosspebble.files.TimetableFiles;
 import mosspebble.instruments.ClimateProbe;
 
-/** Who is ready when, what is tight, the stone in hand's day, the hours of the week, the room. */
+/** Who is ready when and what is tight, with what is said of the stone in hand at its own row; and the week with the room. */
 final class SittingPanel extends Panel {
+
+    /** What is shown. */
+    enum Page { READY, WEEK }
 
     private static final Duration AHEAD = Duration.ofDays(56);
 
     private final SittingModel model;
-    private final VBox ready = new VBox(1);
+    /** Stones in the order in which they are ready: those before the one in hand, that one, and those after it. */
+    private final VBox sooner = new VBox(1);
+    private final VBox row = new VBox();
+    private final VBox own = new VBox(8, row);
+    private final VBox later = new VBox(1);
+    private final VBox ready = new VBox(3, sooner, own, later);
+    private final ObjectProperty<Page> page = new SimpleObjectProperty<>(Page.READY);
     private final VBox tight = new VBox(5);
     private final Label bound = quiet("");
     private final Label longer = quiet("");
@@ -75,10 +87,9 @@ final class SittingPanel extends Panel {
         Entry sprayed = new Entry("sprayed", "Spray place", "How many sprayed stones stand there side by side until they can be touched",
                 () -> Integer.toString(model.room().sprayed()), this::sprayed);
         VBox air = climate.row(sprayed);
-        Label inHand = heading("");
-        inHand.setMinWidth(0);
         WaitsMenu waits = new WaitsMenu(workbench, model);
-        FlowPane whose = new FlowPane(6, 6, waits, dryer, rests);
+        own.getStyleClass().add("own-stone");
+        own.getChildren().addAll(new FlowPane(6, 6, waits, dryer, rests), due);
         Button read = button("read-probe", probe.button("Read"), "Takes temperature and humidity of the room now",
                 () -> workbench.editStudio("Read the probe",
                         s -> s.withClimate(probe.read(LocalTime.ofInstant(model.nowProperty().get(), model.zone())))));
@@ -93,8 +104,17 @@ final class SittingPanel extends Panel {
             Optional.ofNullable(chooser.showOpenDialog(getScene().getWindow())).ifPresent(file -> readTaken(files, file.toPath()));
         });
         busy.setMinWidth(Region.USE_PREF_SIZE);
-        FlowPane below = new FlowPane(8, 8, read, busy, along);
-        getChildren().addAll(bound, tight, ready, longer, inHand, whose, due, week, air, below);
+        Choice<Page> pages = new Choice<>("", page::set);
+        pages.option("sitting-ready", "Who is ready when", Page.READY, "When each stone is ready, and what is tight");
+        pages.option("sitting-week", "Week and room", Page.WEEK, "When there is time to paint, and the air in which it dries");
+        VBox whenReady = new VBox(11, bound, tight, ready);
+        VBox hours = new VBox(11, week, longer, air, new FlowPane(8, 8, read, busy, along));
+        VBox place = new VBox(whenReady);
+        getChildren().addAll(pages, place);
+        page.addListener((o, a, b) -> {
+            place.getChildren().setAll(b == Page.READY ? whenReady : hours);
+            refresh();
+        });
         setOnDragOver(e -> {
             if (e.getDragboard().hasFiles()) {
                 e.acceptTransferModes(TransferMode.COPY);
@@ -106,7 +126,7 @@ final class SittingPanel extends Panel {
             sprayed.refresh();
             week.refresh();
             due.refresh();
-            inHand.setText(project().map(Project::name).orElse(""));
+            pages.show(page.get());
             rests.setSelected(project().filter(p -> model.diary().resting().contains(p.id())).isPresent());
             dryer.setSelected(project().map(p -> p.habits().dryer()).orElse(false));
             waits.refresh();
@@ -114,6 +134,10 @@ final class SittingPanel extends Panel {
         });
         model.follow(this::list);
         model.waysProperty().addListener((o, a, b) -> list());
+    }
+
+    ObjectProperty<Page> pageProperty() {
+        return page;
     }
 
     private static ToggleButton toggle(String id, String words, String tooltip, Consumer<Boolean> change) {
@@ -208,21 +232,29 @@ final class SittingPanel extends Panel {
             return;
         }
         listed = now;
-        ready.getChildren().clear();
+        sooner.getChildren().clear();
+        row.getChildren().clear();
+        later.getChildren().clear();
         tight.getChildren().clear();
+        own.setVisible(project().isPresent());
+        own.setManaged(project().isPresent());
         Timetable table = shown.table();
         bound.setText(table == null || table.placed().isEmpty() ? ""
                 : TimetableWords.bound(table, model.zone()) + " " + TimetableWords.sittings(table)
                         + (model.isWithoutSolver() ? " " + TimetableWords.WITHOUT_SOLVER : ""));
         longer.setText(table == null || table.placed().isEmpty() ? "" : TimetableWords.stretched(table, model.zone()));
         if (table == null) {
+            row.getChildren().add(left(project().map(Project::name).orElse("")));
             return;
         }
         List<Timetable.Ready> all = table.ready().values().stream().filter(r -> shown.plans().containsKey(r.stone()))
                 .sorted(Comparator.comparing(Timetable.Ready::at)).toList();
-        all.forEach(r -> ready.getChildren().add(row(r)));
+        all.forEach(r -> add(r.stone(), row(r)));
         ManyStones.leftOut(List.copyOf(shown.plans().values()), model.diary()).stream().filter(shown.plans()::containsKey)
-                .forEach(id -> ready.getChildren().add(quiet(TimetableWords.leftOut(id, model.diary(), model::name))));
+                .forEach(id -> add(id, left(TimetableWords.leftOut(id, model.diary(), model::name))));
+        if (row.getChildren().isEmpty()) { // all painted, or not planned yet
+            row.getChildren().add(left(project().map(Project::name).orElse("")));
+        }
         TimetableWords.tooCold(table, model.room(), model.zone()).ifPresent(words -> {
             Label cold = new Label(words);
             cold.setId("too-cold");
@@ -243,10 +275,28 @@ final class SittingPanel extends Panel {
                 Button way = button("way-" + i, TimetableWords.way(means, model::name), TimetableWords.left(ways.get(i)),
                         () -> model.take(means));
                 way.setMaxWidth(Double.MAX_VALUE);
-                Label then = quiet(TimetableWords.left(ways.get(i)));
-                tight.getChildren().add(new VBox(1, way, then));
+                tight.getChildren().add(way);
+                String then = TimetableWords.left(ways.get(i));
+                if (i + 1 == ways.size() || !then.equals(TimetableWords.left(ways.get(i + 1)))) { // once for ways that end alike
+                    tight.getChildren().add(quiet(then));
+                }
             }
         }
+    }
+
+    /** Adds what is said of a stone where it has its turn. */
+    private void add(String stone, Region words) {
+        if (project().filter(p -> p.id().equals(stone)).isPresent()) {
+            row.getChildren().add(words);
+        } else {
+            (row.getChildren().isEmpty() ? sooner : later).getChildren().add(words);
+        }
+    }
+
+    private static Label left(String words) {
+        Label label = quiet(words);
+        label.getStyleClass().add("sitting-left");
+        return label;
     }
 
     private Button row(Timetable.Ready each) {

@@ -56,9 +56,15 @@ public final class SittingScreen extends Screen {
         ((HemView) middle().orElseThrow()).open();
     }
 
+    private Runnable page(SittingPanel.Page page) {
+        return here(() -> ((SittingPanel) column().orElseThrow()).pageProperty().set(page));
+    }
+
     @Override
     public List<Action> actions() {
-        return List.of(Action.of("Show what your times have taught", here(() -> ((HemView) middle().orElseThrow()).learnt()))
+        return List.of(Action.of("Sitting: who is ready when", page(SittingPanel.Page.READY)).also("due", "deadline", "late"),
+                Action.of("Sitting: week and room", page(SittingPanel.Page.WEEK)).also("hours", "evenings", "calendar", "schedule"),
+                Action.of("Show what your times have taught", here(() -> ((HemView) middle().orElseThrow()).learnt()))
                 .also("learn", "speed", "drying time"),
                 Action.of("Say what the room is like on one day", here(() -> ((HemView) middle().orElseThrow()).room()))
                         .also("temperature", "humidity", "cold", "damp", "shed"),

@@ -7,7 +7,6 @@ import java.util.Optional;
 import javafx.scene.control.Menu;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
-import javafx.scene.layout.Region;
 import mosspebble.app.control.Hint;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.project.Diary;
@@ -18,6 +17,7 @@ import mosspebble.core.words.TimetableWords;
 final class WaitsMenu extends MenuButton {
 
     private static final int DAYS = 14;
+    private static final double WIDEST = 276;
 
     private final Workbench workbench;
     private final SittingModel model;
@@ -26,8 +26,8 @@ final class WaitsMenu extends MenuButton {
         this.workbench = workbench;
         this.model = model;
         setId("waits");
-        getStyleClass().addAll("pebble", "line-menu");
-        setMinWidth(Region.USE_PREF_SIZE);
+        getStyleClass().addAll("pebble", "line-menu", "shortened"); // names are a painter's own
+        setMaxWidth(WIDEST);
         setOnShowing(e -> workbench.shown().ifPresent(this::offer));
     }
 
@@ -35,7 +35,7 @@ final class WaitsMenu extends MenuButton {
         Diary.Terms terms = workbench.shown().map(p -> model.diary().terms(p.id())).orElse(Diary.Terms.NONE);
         setDisable(workbench.shown().isEmpty());
         boolean waits = terms.after().isPresent() || terms.from().isPresent();
-        setText(waits ? "waits" : "waits for nothing");
+        setText(TimetableWords.waitsFor(terms, model::name));
         getStyleClass().remove("flat");
         if (!waits) {
             getStyleClass().add("flat");

@@ -179,6 +179,24 @@ class SittingModelTest {
     }
 
     @Test
+    void afterTheFirstPaintTheNextPassIsThereBeforeItsStoneIsPlannedAnew() throws Exception {
+        with(List.of("snail"), desk -> {
+            while (!(model.shown().step(model.shown().piece(model.shown().next().orElseThrow())) instanceof Step.Lay)) {
+                doNext(1);
+                answers.until(desk::idle);
+            }
+            PaintPlan before = plan("snail");
+            Workload.Piece painted = model.shown().piece(model.shown().next().orElseThrow());
+            doNext(1);
+            assertThat(workbench.studio().project("snail").orElseThrow().order()).as("the order stays from now on").isEqualTo(before.order());
+            assertThat(model.shown().piece(model.shown().next().orElseThrow())).as("nothing was waited for").isNotEqualTo(painted);
+            answers.until(desk::idle);
+            assertThat(plan("snail").project().order()).isEqualTo(before.order());
+            assertThat(plan("snail").names()).as("the same passes in the same order").isEqualTo(before.names());
+        });
+    }
+
+    @Test
     void whatIsInHandStaysInHandAndPaintThatIsDrySoonerIsWrittenDown() throws Exception {
         clock.to(Instant.parse("2026-11-28T14:00:00Z"));
         with(List.of("owl", "fox"), desk -> {

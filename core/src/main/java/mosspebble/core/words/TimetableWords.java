@@ -314,6 +314,12 @@ public final class TimetableWords {
                 .or(() -> terms.from().map(day -> "It waits until " + DAY.format(day) + "."));
     }
 
+    /** The same in few words. */
+    public static String waitsFor(Diary.Terms terms, Function<String, String> name) {
+        return (terms.after().isEmpty() && terms.from().isPresent() ? "waits until " : "waits for ")
+                + terms.after().map(name).or(() -> terms.from().map(day -> day(day.toLocalDate()))).orElse("nothing");
+    }
+
     /** Why a stone is not planned: it rests, or waits for one that does. */
     public static String leftOut(String stone, Diary diary, Function<String, String> name) {
         Diary.Terms terms = diary.terms(stone);

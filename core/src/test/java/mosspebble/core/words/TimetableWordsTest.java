@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import mosspebble.core.plan.InTime;
+import mosspebble.core.project.Diary;
 import mosspebble.core.timetable.DueText;
 import mosspebble.core.timetable.Learned;
 import mosspebble.core.timetable.Span;
@@ -47,6 +48,20 @@ class TimetableWordsTest {
         assertThat(TimetableWords.ready(Optional.of(Instant.parse("2026-11-29T12:05:00Z")), Duration.ofDays(3), UTC)).isEqualTo(
                 "ready Sun 29, 12:05");
         assertThat(TimetableWords.ready(Optional.empty(), Duration.ofDays(3), UTC)).isEqualTo("in 3 d at best");
+    }
+
+    @Test
+    void whatAStoneWaitsForIsToldInASentenceAndInFewWords() {
+        Diary.Terms forAnother = new Diary.Terms(Optional.empty(), Optional.empty(), Optional.of("owl"), false);
+        Diary.Terms forADay = new Diary.Terms(Optional.empty(), Optional.of(LocalDateTime.parse("2026-12-02T00:00")), Optional.empty(),
+                false);
+
+        assertThat(TimetableWords.waits(forAnother, id -> "the " + id)).contains("It waits until the owl is painted and dry.");
+        assertThat(TimetableWords.waits(forADay, id -> id)).contains("It waits until Wednesday 2 December.");
+        assertThat(TimetableWords.waits(Diary.Terms.NONE, id -> id)).isEmpty();
+        assertThat(TimetableWords.waitsFor(forAnother, id -> "the " + id)).isEqualTo("waits for the owl");
+        assertThat(TimetableWords.waitsFor(forADay, id -> id)).isEqualTo("waits until Wed 2 December");
+        assertThat(TimetableWords.waitsFor(Diary.Terms.NONE, id -> id)).isEqualTo("waits for nothing");
     }
 
     @Test
