@@ -49,7 +49,8 @@ class LayoutTest {
             "Ask the book: How long?", "Ask the book: Where are they?");
 
     /** Screens that show more once it is worked out; the others only wait for the picture of the stone, which is as large as its place. */
-    private static final Set<String> WORKED_OUT = Set.of("Sitting: who is ready when", "Compare two habits", "Hold a photo against the plan",
+    private static final Set<String> WORKED_OUT = Set.of("Sitting: who is ready when", "Compare two habits",
+            "Hold a photo against the plan",
             "Finish: sheets", "Open the book", "The book: a page");
 
     private static void there(Driver app, String screen) {
@@ -85,12 +86,27 @@ class LayoutTest {
                     there(app, screen);
                     app.robot.interact(() -> look(app.scene().getRoot(), false,
                             screen + " at " + size[0] + (size[2] > 0 ? ", larger words" : ""), wrong));
+                    app.robot.interact(() -> fingers(app, screen, wrong));
                     assertThat(app.scene().getRoot().getChildrenUnmodifiable().get(0).getLayoutBounds().getWidth())
                             .as("%s fits the window of %d px", screen, size[0]).isLessThanOrEqualTo(size[0] + 0.5);
                 }
             }
         }
         assertThat(wrong).isEmpty();
+    }
+
+    /** Where a finger with paint on it may press, px: pages of a column, daubs and what plays them; at the table itself 56. */
+    private static final double FINGER = 36;
+
+    private static void fingers(Driver app, String where, Set<String> wrong) {
+        for (String what : List.of(".pages .pebble", ".daub", ".step-bar .pebble", "#step-why")) {
+            app.scene().getRoot().lookupAll(what).stream().filter(n -> n.isVisible() && shown(n)).filter(n -> high(n) < FINGER)
+                    .forEach(n -> wrong.add(where + ": too low for a finger, " + high(n) + " px, " + name(n)));
+        }
+    }
+
+    private static boolean shown(Node node) {
+        return node.getParent() == null || node.getParent().isVisible() && shown(node.getParent());
     }
 
     private static void look(Node node, boolean scrolls, String where, Set<String> wrong) {

@@ -42,7 +42,7 @@ public final class BuildUpPanel extends Panel {
         HabitsPage habits = new HabitsPage(this, aside.compare());
         MendPage mending = new MendPage(this, mend, aside.hold());
         VBox place = new VBox();
-        Choice<Page> pages = new Choice<>("", page::set);
+        Choice<Page> pages = Choice.pages(page::set);
         for (Page p : Page.values()) {
             pages.option("build-" + p.name().toLowerCase(Locale.ROOT), p.label, p, p.tooltip);
         }

@@ -72,6 +72,7 @@ final class CardPage extends PageView {
         behind.visibleProperty().bind(why.selectedProperty());
         behind.managedProperty().bind(why.selectedProperty());
         HBox pace = new HBox(8, facts, why);
+        pace.getStyleClass().add("card-hands");
         pace.setAlignment(Pos.CENTER_LEFT);
         done = Panel.button("step-done", "Done, next", "The next pass; from now on the order stays (.)", this::done);
         done.getStyleClass().add("main");

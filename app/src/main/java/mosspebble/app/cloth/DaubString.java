@@ -29,6 +29,8 @@ public final class DaubString extends HBox {
 
     private static final double LARGEST = 26;
     private static final double SMALLEST = 13;
+    /** A hand with paint on it finds it. */
+    private static final double HIGH = 36;
     private static final double THREAD = 12;
     private static final double SHORTEST = 3;
     private static final double GAP = 2;
@@ -112,9 +114,10 @@ public final class DaubString extends HBox {
         Button daub = new Button("", drawn);
         daub.setId("daub-" + (index + 1));
         daub.getStyleClass().add("daub");
-        daub.setMinSize(size, size + 8);
-        daub.setPrefSize(size, size + 8);
-        daub.setMaxSize(size, size + 8);
+        double high = Math.max(HIGH, size + 8);
+        daub.setMinSize(size, high);
+        daub.setPrefSize(size, high);
+        daub.setMaxSize(size, high);
         daub.setFocusTraversable(false);
         String words = (index + 1) + "  " + StepWords.title(step) + (waited.compareTo(SHOWN) >= 0 && index > 0
                 ? ", after a wait of " + Durations.words(waited)

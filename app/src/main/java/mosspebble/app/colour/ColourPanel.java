@@ -72,7 +72,7 @@ public final class ColourPanel extends Panel {
         palettes = new PalettesPage(this, colours);
         edge = new EdgePage(this, colours);
         dabs.setId("slots");
-        Choice<Page> pages = new Choice<>("", page::set);
+        Choice<Page> pages = Choice.pages(page::set);
         for (Page p : Page.values()) {
             pages.option("colour-" + p.name().toLowerCase(Locale.ROOT), p.label, p, p.tooltip);
         }

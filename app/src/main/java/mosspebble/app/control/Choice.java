@@ -32,6 +32,13 @@ public final class Choice<T> extends VBox {
         getChildren().add(row);
     }
 
+    /** Leads from one page of a column to another: large enough for a hand with paint on it. */
+    public static <T> Choice<T> pages(Consumer<T> chosen) {
+        Choice<T> pages = new Choice<>("", chosen);
+        pages.getStyleClass().add("pages");
+        return pages;
+    }
+
     public Choice<T> option(String id, String words, T value, String tooltip) {
         ToggleButton button = new ToggleButton(words);
         button.setId(id);

@@ -39,7 +39,7 @@ public final class FinishPanel extends Panel {
         this.model = model;
         this.middle = middle;
         this.opener = opener;
-        Choice<Matter> choice = new Choice<>("", m -> model.matterProperty().set(m));
+        Choice<Matter> choice = Choice.pages(m -> model.matterProperty().set(m));
         for (Matter matter : Matter.values()) {
             choice.option("finish-" + matter.name().toLowerCase(Locale.ROOT), matter.label(), matter, matter.tooltip());
         }

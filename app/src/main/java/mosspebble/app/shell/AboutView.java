@@ -36,7 +36,7 @@ public final class AboutView extends VBox {
     private final Runnable closed;
     private final Label title = new Label("Moss Pebble");
     private final TextArea text = new TextArea();
-    private final Choice<Page> pages = new Choice<>("", this::show);
+    private final Choice<Page> pages = Choice.pages(this::show);
     private final Button close;
     private Page shown = Page.KEPT;
     private Facts facts;

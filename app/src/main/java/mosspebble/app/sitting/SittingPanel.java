@@ -104,7 +104,7 @@ final class SittingPanel extends Panel {
             Optional.ofNullable(chooser.showOpenDialog(getScene().getWindow())).ifPresent(file -> readTaken(files, file.toPath()));
         });
         busy.setMinWidth(Region.USE_PREF_SIZE);
-        Choice<Page> pages = new Choice<>("", page::set);
+        Choice<Page> pages = Choice.pages(page::set);
         pages.option("sitting-ready", "Who is ready when", Page.READY, "When each stone is ready, and what is tight");
         pages.option("sitting-week", "Week and room", Page.WEEK, "When there is time to paint, and the air in which it dries");
         VBox whenReady = new VBox(11, bound, tight, ready);

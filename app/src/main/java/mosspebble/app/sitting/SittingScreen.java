@@ -65,7 +65,7 @@ public final class SittingScreen extends Screen {
         return List.of(Action.of("Sitting: who is ready when", page(SittingPanel.Page.READY)).also("due", "deadline", "late"),
                 Action.of("Sitting: week and room", page(SittingPanel.Page.WEEK)).also("hours", "evenings", "calendar", "schedule"),
                 Action.of("Show what your times have taught", here(() -> ((HemView) middle().orElseThrow()).learnt()))
-                .also("learn", "speed", "drying time"),
+                        .also("learn", "speed", "drying time"),
                 Action.of("Say what the room is like on one day", here(() -> ((HemView) middle().orElseThrow()).room()))
                         .also("temperature", "humidity", "cold", "damp", "shed"),
                 Action.of("Sit down and work along", here(sitDown)).key("O").also("work", "timer", "start", "paint now"));

@@ -108,7 +108,7 @@ public final class SketchPanel extends Panel {
                 small("thing-forward", "▲", "Nearer the front (K)", () -> sketch.order(1)),
                 small("thing-back", "▼", "Farther back (J)", () -> sketch.order(-1)),
                 small("thing-away", "take away", "Takes the thing in hand off the stone (Delete)", sketch::takeAway));
-        Choice<Page> pages = new Choice<>("", page::set);
+        Choice<Page> pages = Choice.pages(page::set);
         for (Page p : Page.values()) {
             pages.option("sketch-" + p.name().toLowerCase(Locale.ROOT), p.label, p, switch (p) {
                 case ITSELF -> "The subject and what can be set of it";

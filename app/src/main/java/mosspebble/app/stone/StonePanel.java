@@ -70,7 +70,7 @@ public final class StonePanel extends Panel {
         HBox units = new HBox(4, unit, ways);
         HBox.setHgrow(unit, Priority.ALWAYS);
         Facts facts = new Facts();
-        Choice<Page> pages = new Choice<>("", p -> bench.pageProperty().set(p));
+        Choice<Page> pages = Choice.pages(p -> bench.pageProperty().set(p));
         for (Page page : Page.values()) {
             pages.option("page-" + page.name().toLowerCase(Locale.ROOT), page.label(), page, switch (page) {
                 case OUTLINE -> "Form, callipers, points, which way up";

@@ -188,7 +188,8 @@ class SittingModelTest {
             PaintPlan before = plan("snail");
             Workload.Piece painted = model.shown().piece(model.shown().next().orElseThrow());
             doNext(1);
-            assertThat(workbench.studio().project("snail").orElseThrow().order()).as("the order stays from now on").isEqualTo(before.order());
+            assertThat(workbench.studio().project("snail").orElseThrow().order()).as("the order stays from now on")
+                    .isEqualTo(before.order());
             assertThat(model.shown().piece(model.shown().next().orElseThrow())).as("nothing was waited for").isNotEqualTo(painted);
             answers.until(desk::idle);
             assertThat(plan("snail").project().order()).isEqualTo(before.order());

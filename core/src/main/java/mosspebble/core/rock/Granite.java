@@ -27,7 +27,7 @@ final class Granite extends Fabric {
 
     /** The widest of its windings, mm, and how many finer ones lie in them: borders that interlock are ragged. */
     private static final double WINDING = 0.9;
-    private static final int WINDINGS = 5;
+    private static final int WINDINGS = 4;
 
     /** Specks of dark mineral shut in by the grains: how wide the noise is whose peaks they are, mm, and how far they darken a grain. */
     private static final double SPECK = 0.62;
