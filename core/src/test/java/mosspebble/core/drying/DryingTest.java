@@ -173,7 +173,7 @@ class DryingTest {
     }
 
     @ParameterizedTest
-    // 24 h for 100 µm in a quiet room, 4 to 72 h (usual advice for acrylics, from memory); at 80 % a fifth of the vapour is missing, not half
+    // 24 h for 100 µm in a quiet room, 4 to 72 h (usual advice for acrylics, from memory); at 80 % a fifth of the vapour is missing
     @CsvSource({"100, 50, 24", "50, 50, 12", "250, 50, 60", "100, 80, 60", "10, 50, 4", "500, 50, 72", "100, 99, 72"})
     void theWaitBeforeSealingFollowsTheFilmAndTheAir(double um, double humidity, double hours) {
         Duration wait = Drying.beforeSealing(um, new Climate(new Celsius(20), humidity / 100, 0.1));
