@@ -223,6 +223,23 @@ class HeldAgainstThePlanTest {
         assertThat(Math.hypot(bled.at().orElseThrow().x() - x, bled.at().orElseThrow().y() - y)).isLessThan(2.5);
     }
 
+    @Test
+    void oneSpillFarAwayIsNoGrainAndHidesNoPaintBesideItsPart() {
+        PaintPlan plan = Proofs.demo("toadstool");
+        int steps = Proofs.painted(plan);
+        Geometry paint = plan.design().orElseThrow().parts().stream().map(PlacedPart::painted).reduce(Geometry::union).orElseThrow();
+        Coordinate far = MaximumInscribedCircle.getCenter(plan.survey().zones().paintable().difference(paint.buffer(2.5)), 0.2)
+                .getCoordinate();
+        PlacedPart cap = plan.design().get().parts().stream().filter(p -> p.part().id().endsWith("cap")).findFirst().orElseThrow();
+        Envelope box = cap.painted().getEnvelopeInternal();
+        Srgb red = Srgb.ofHex("#a81f1c");
+        BenchScene.Cover spilled = over(PaintedFace.of(plan, steps), far.x, far.y, 2.4, red);
+        Proof proof = Proofs.proof(plan, Moment.painted(steps),
+                Proofs.photo(plan.survey(), over(spilled, (box.getMinX() + box.getMaxX()) / 2, box.getMinY() - 1.9, 2.2, red), 8));
+
+        assertThat(only(proof, Kind.BLED).part()).contains(cap.part().id());
+    }
+
     /** A face whose bare stone bears round spots of one colour all over, so far from one another. */
     private static BenchScene.Cover spotted(PaintPlan plan, int steps, double apart, double radius, Srgb with) {
         BenchScene.Cover face = PaintedFace.of(plan, steps);

@@ -48,8 +48,9 @@ final class Colours {
     private static final double BLED_TO_MM = 2.5;
     private static final double NEARBY_MM = 0.65;
 
-    /** A patch beside a part must be so many times the largest that bare stone shows far from all paint, or it may be grain. */
+    /** A patch beside a part must be so many times what bare stone shows far from all paint, or it may be grain, which comes again. */
     private static final double GRAIN_TIMES = 1.25;
+    private static final int GRAIN_AGAIN = 3;
 
     /** What looks different with every turn cannot be judged in one photo. */
     private static final Set<Sheen> PLAYS = Set.of(Sheen.METAL, Sheen.GLITTER, Sheen.SHIFT, Sheen.CHROME, Sheen.LEAF, Sheen.GEM);
@@ -344,7 +345,8 @@ final class Colours {
         double square = planned.grid.cellMm() * planned.grid.cellMm();
         List<int[]> patches = patches(beside, fit, own);
         if (!patches.isEmpty()) {
-            double grain = GRAIN_TIMES * patches(bare, Fit.none(0, 0), own).stream().mapToInt(b -> b.length).max().orElse(0);
+            double grain = GRAIN_TIMES * patches(bare, Fit.none(0, 0), own).stream().skip(GRAIN_AGAIN - 1).mapToInt(b -> b.length)
+                    .findFirst().orElse(0);
             patches.removeIf(b -> planned.films.table().film(planned.films.at(b[b.length / 2])).isBare() && b.length <= grain);
         }
         double mm2 = patches.stream().mapToInt(b -> b.length).sum() * square;
