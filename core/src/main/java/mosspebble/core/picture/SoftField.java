@@ -14,8 +14,8 @@ final class SoftField {
     /** Most cells; beyond it they are larger. */
     private static final double MOST = 250_000;
 
-    /** Cells to the reach of the softening. */
-    private static final double FINE = 6;
+    /** Cells to the reach of the softening: three to either side of the middle one. Read between them it is true to half a hundredth. */
+    private static final double FINE = 3.5;
 
     private final Grid grid;
     private final float[] values;
@@ -38,7 +38,7 @@ final class SoftField {
 
     /** Mean over squares, twice, which comes near a bell: each reaches so far to either side. */
     static SoftField of(Grid grid, float[] values, double reachMm) {
-        int reach = Math.max(1, (int) Math.round(reachMm / grid.cellMm()));
+        int reach = Math.max(1, (int) Math.round(reachMm / grid.cellMm() - 0.5)); // the middle cell reaches half a cell by itself
         float[] once = Blur.box(values, grid.columns(), grid.rows(), reach);
         return new SoftField(grid, Blur.box(once, grid.columns(), grid.rows(), reach));
     }

@@ -23,7 +23,7 @@ class SoftFieldTest {
         SoftField soft = SoftField.of(grid, SoftField.covered(box(0, 30), grid), r);
         for (double t = -2; t <= 2; t += 0.25) {
             double up = t <= 0 ? (t + 2) * (t + 2) / 8 : 1 - (2 - t) * (2 - t) / 8;
-            assertThat((double) soft.at(t * r, 0)).as("%s r from the edge", t).isCloseTo(up, within(0.03));
+            assertThat((double) soft.at(t * r, 0)).as("%s r from the edge", t).isCloseTo(up, within(0.01));
         }
         assertThat(soft.at(15, 0)).isCloseTo(1, within(1e-4f));
         assertThat(soft.at(-2.6 * r, 0)).isZero();
@@ -33,6 +33,6 @@ class SoftFieldTest {
     void itsCellsAreBounded() {
         Geometry wide = new GeometryFactory().toGeometry(new Envelope(-1000, 1000, -800, 800));
         assertThat(SoftField.grid(wide, 0.05).cells()).isLessThan(260_000);
-        assertThat(SoftField.grid(box(0, 10), 3).cellMm()).isEqualTo(0.5, within(1e-9));
+        assertThat(SoftField.grid(box(0, 10), 3.5).cellMm()).isEqualTo(1, within(1e-9));
     }
 }
