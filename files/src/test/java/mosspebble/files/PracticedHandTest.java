@@ -63,6 +63,35 @@ class PracticedHandTest {
         return plan.steps().stream().filter(s -> s instanceof Step.Lay).map(s -> (Step.Lay) s).toList();
     }
 
+    /** Nobody rinses a brush of a load to fill it with the same load at once, but where the paint must dry between. */
+    @Test
+    void noLoadIsPutAwayToBeTakenUpAgainAtOnce() {
+        Studio walk = LanternWalk.studio(BuiltIn.repertoire());
+        Workshop workshop = new Workshop(new Palette(walk.shelf()), BuiltIn.repertoire(), walk.climate(), walk.known());
+        List<PaintPlan> plans = new ArrayList<>(PLANS.values());
+        for (String stone : List.of("harbour", "fox", "toadstool")) {
+            Project project = walk.project(stone).orElseThrow();
+            plans.add(Plans.plan(project, Survey.of(project.stone()), workshop, new Remembered()));
+        }
+        for (PaintPlan plan : plans) {
+            for (int k = 1; k < plan.steps().size(); k++) {
+                if (plan.steps().get(k - 1) instanceof Step.Lay before && plan.steps().get(k) instanceof Step.Lay then
+                        && isPlainFill(before) && isPlainFill(then)
+                        && before.paint().load().mix().equals(then.paint().load().mix())
+                        && before.paint().load().thin() == then.paint().load().thin()) { // spots are set thick
+                    int first = k - 1;
+                    assertThat(then.after()).as("%s, right after %s", StepWords.title(then), StepWords.title(before))
+                            .anyMatch(a -> a.step() == first);
+                }
+            }
+        }
+    }
+
+    private static boolean isPlainFill(Step.Lay lay) {
+        return lay.kind() == Step.Kind.FILL && lay.wet().isEmpty() && lay.doing().count().number() == 1 && lay.layers().stream()
+                .allMatch(l -> lay.share(l).kind() == Share.Kind.WHOLE);
+    }
+
     private static List<String> titles(String stone) {
         return StepWords.titles(PLANS.get(stone));
     }

@@ -47,6 +47,9 @@ final class Passes {
     /** So much later is as soon. */
     private static final Duration NO_LATER = Duration.ofMinutes(1);
 
+    /** No hand puts a load away to take it up again at once, if that makes it so much later. */
+    private static final Duration A_LITTLE = Duration.ofMinutes(5);
+
     /** What the pencil takes for the order, until the drawing is measured. */
     private static final Duration PENCIL = Duration.ofMinutes(4);
 
@@ -321,6 +324,11 @@ final class Passes {
                 }
             }
         }
+        number();
+    }
+
+    /** Numbers the passes as they are come upon. */
+    private void number() {
         int[] number = new int[passes];
         Arrays.fill(number, -1);
         int count = 0;
@@ -540,7 +548,7 @@ final class Passes {
     }
 
     private boolean isUnder(int[] assigned, int pass) {
-        int job = IntStream.range(0, jobs.size()).filter(j -> assigned[j] == pass).findFirst().orElseThrow();
+        int job = anyJob(assigned, pass);
         Step.Kind kind = regions.get(jobs.get(job).get(0).region()).kind();
         return kind == Step.Kind.PRIME || kind == Step.Kind.GROUND;
     }
@@ -553,7 +561,12 @@ final class Passes {
 
     private void arrange(boolean pencilledAgain) {
         HandOrder.Problem problem = problem(passOf, pencilledAgain, true);
-        sequence = countedUp(problem, HandOrder.of(problem, TRIES).order());
+        HandOrder answer = HandOrder.of(problem, TRIES);
+        while (drawnTogether(answer, pencilledAgain)) {
+            problem = problem(passOf, pencilledAgain, true);
+            answer = HandOrder.of(problem, TRIES);
+        }
+        sequence = countedUp(problem, answer.order());
         bound = HandOrder.bound(problem(passOf, pencilledAgain, false));
         Map<String, Integer> names = new HashMap<>();
         for (int p = 0; p < passes; p++) {
@@ -563,6 +576,29 @@ final class Passes {
             pencil = passes;
             keys.add("PENCIL_AGAIN");
         }
+    }
+
+    /** Draws two passes together that follow one another with one load; false if there are none, or all would be dry much later. */
+    private boolean drawnTogether(HandOrder answer, boolean pencilledAgain) {
+        for (int k = 0; k + 1 < answer.order().size(); k++) {
+            int one = answer.order().get(k);
+            int next = answer.order().get(k + 1);
+            if (one < passes && next < passes && sameLoad(anyJob(passOf, one), anyJob(passOf, next))) {
+                int[] together = compact(Arrays.stream(passOf).map(p -> p == next ? one : p).toArray());
+                if (HandOrder.ifPossible(problem(together, pencilledAgain, true), TRIES)
+                        .filter(a -> a.end().compareTo(answer.end().plus(A_LITTLE)) <= 0).isPresent()) {
+                    passOf = together;
+                    passes--;
+                    number();
+                    return true;
+                }
+            }
+        }
+        return false;
+    }
+
+    private int anyJob(int[] assigned, int pass) {
+        return IntStream.range(0, jobs.size()).filter(j -> assigned[j] == pass).findFirst().orElseThrow();
     }
 
     /** Parts of one area that may come in either order one after the other come as they are counted, where that is no later. */
