@@ -21,7 +21,7 @@ import java.util.stream.IntStream;
  * many tastes of urgency (multi-start priority rules; R. Kolisch and S. Hartmann 1999, as in {@link HandOrder}); then single pieces are
  * moved in the best orders as long as that is better. What counts, in this order: pieces that are not done by when they should be, stones
  * that are late, by how much, stones that would be late if everything took a quarter longer, the number of sittings and the end together,
- * when single stones are ready by and large, the time one sits, changes of load and tool. The bound is that of one machine with heads and
+ * when single stones are ready by and large, the time one sits, changes of load and stone, of tool. The bound is that of one machine with heads and
  * tails whose work may be interrupted (J. R. Jackson 1955), within the hours; each place that holds one stone is such a machine too. Times
  * in seconds from the beginning.
  */
@@ -47,6 +47,9 @@ final class TimetableSearch {
 
     /** A stone that is ready some hours sooner is no better for it, seconds. */
     private static final long HALF_DAY = 12 * 3_600;
+
+    /** Nobody minds to sit some minutes longer in all, seconds. */
+    private static final long QUARTER = 15 * 60;
 
     /** Places in a cost. */
     private static final int FRAGILE = 3;
@@ -322,7 +325,7 @@ final class TimetableSearch {
         int[] before = known.placed().stream().mapToInt(Timetable.Placed::piece).toArray();
         int[] found = order.stream().mapToInt(Integer::intValue).toArray();
         boolean whole = Arrays.equals(Arrays.stream(found).sorted().toArray(), IntStream.range(0, n).toArray()) && fits(found);
-        int[] better = whole && !asGood(cost(before), cost(busy(found)), false) ? busy(found) : before;
+        int[] better = whole && !asGood(cost(before), cost(busy(found)), false) ? together(busy(found), () -> false) : before;
         Timetable table = timetable(Arrays.compare(cost(better), cost(before)) < 0 ? better : before);
         Instant least = known.bound().isAfter(table.bound()) ? known.bound() : table.bound();
         Instant bound = proven.filter(b -> b.isAfter(least) && !b.isAfter(table.end())).orElse(least);
@@ -375,7 +378,7 @@ final class TimetableSearch {
         }
         int[] found = most != null && n <= ALL_ORDERS ? all(first)
                 : Arrays.stream(both).filter(o -> o != null).map(o -> fewer(busy(moved(o, cost(o), random, unwanted)), unwanted))
-                        .reduce(this::better).orElseThrow();
+                        .reduce(this::better).map(o -> together(o, unwanted)).orElseThrow();
         return timetable(known.length == n && asGood(cost(known), cost(found), undisturbed) ? known : found);
     }
 
@@ -543,6 +546,87 @@ final class TimetableSearch {
             }
         }
         return best;
+    }
+
+    /** Draws together what is of one stone and of one load: no hand puts a stone away to take it up soon, if nothing is ready sooner. */
+    private int[] together(int[] order, BooleanSupplier unwanted) {
+        return gathered(gathered(order, stone, unwanted), load, unwanted);
+    }
+
+    /**
+     * Draws pieces together that are alike, where that is better.
+     *
+     * @param by number of the stone, or the load, of each piece
+     */
+    private int[] gathered(int[] order, int[] by, BooleanSupplier unwanted) {
+        int[] best = order;
+        long[] least = cost(best);
+        long tries = Math.min(MOST_MOVES, WORK / 2 / Math.max(1, n));
+        for (boolean again = true; again;) {
+            again = false;
+            for (int from = 0; from < n; from = end(best, by, from)) {
+                int end = end(best, by, from);
+                int next = end;
+                while (next < n && by[best[next]] != by[best[from]]) {
+                    next++;
+                }
+                if (next == n) {
+                    continue;
+                }
+                int last = end(best, by, next);
+                int[][] ways = {{end, next, last}, {from, end, next}, {end, next, next + 1}, {end - 1, end, next}};
+                for (int[] way : ways) {
+                    if (waitsBetween(best, way[0], way[1], way[2])) {
+                        continue;
+                    }
+                    if (tries-- <= 0 || unwanted.getAsBoolean()) {
+                        return best;
+                    }
+                    int[] tried = turned(best, way[0], way[1], way[2]);
+                    long[] now = cost(tried);
+                    if (Arrays.compare(now, least) < 0) {
+                        best = tried;
+                        least = now;
+                        again = true;
+                        break;
+                    }
+                }
+            }
+        }
+        return best;
+    }
+
+    /** Where a run of pieces that are alike ends. */
+    private static int end(int[] order, int[] by, int from) {
+        int end = from + 1;
+        while (end < order.length && by[order[end]] == by[order[from]]) {
+            end++;
+        }
+        return end;
+    }
+
+    /** Whether something between a middle and an end waits for something between a beginning and the middle. */
+    private boolean waitsBetween(int[] order, int from, int middle, int end) {
+        int[] at = new int[n];
+        for (int k = middle; k < end; k++) {
+            at[order[k]] = 1;
+        }
+        for (int k = from; k < middle; k++) {
+            for (int j : behind[order[k]]) {
+                if (at[j] == 1) {
+                    return true;
+                }
+            }
+        }
+        return false;
+    }
+
+    /** An order in which what lies between a middle and an end comes before what lies between a beginning and the middle. */
+    private static int[] turned(int[] order, int from, int middle, int end) {
+        int[] turned = order.clone();
+        System.arraycopy(order, middle, turned, from, end - middle);
+        System.arraycopy(order, from, turned, from + end - middle, middle - from);
+        return turned;
     }
 
     /** An order with some pieces put off until another is done, and with them what waits for them. */
@@ -746,19 +830,20 @@ final class TimetableSearch {
 
     /**
      * Pieces done too late, stones that are late, by how much together, stones that might be late, sittings and the end, the end, when the
-     * single stones are ready in half days together, the time one sits, loads and tools taken up.
+     * single stones are ready in half days together, the time one sits in quarters of an hour, loads and stones taken up, tools taken up.
      */
     private long[] cost(int[] order) {
         long[] start = starts(order);
         long[] ready = new long[stones.size()];
-        long loads = 0;
+        long changes = 0;
         long tools = 0;
         long missed = 0;
         int before = -1;
         for (int i : order) {
             missed += start[i] + hand[i] > latest[i] ? 1 : 0;
             ready[stone[i]] = Math.max(ready[stone[i]], start[i] + hand[i] + dries[i]);
-            loads += before < 0 || load[i] != load[before] ? 1 : 0;
+            changes += before < 0 || load[i] != load[before] ? 1 : 0;
+            changes += before < 0 || stone[i] != stone[before] ? 1 : 0;
             tools += before < 0 || tool[i] != tool[before] ? 1 : 0;
             before = i;
         }
@@ -776,7 +861,7 @@ final class TimetableSearch {
         long[] sat = sat(start, order);
         long end = Arrays.stream(ready).max().orElse(0);
         return new long[] {missed, late, much, fragile(order), end + sat[0] * SITTING, end,
-            Arrays.stream(ready).map(r -> r / HALF_DAY).sum(), sat[1], loads, tools};
+            Arrays.stream(ready).map(r -> r / HALF_DAY).sum(), sat[1] / QUARTER, changes, tools};
     }
 
     /** How many sittings are used, and how long one sits in all of them, from the first piece to the last. */

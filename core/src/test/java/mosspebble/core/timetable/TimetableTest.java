@@ -354,6 +354,27 @@ class TimetableTest {
     }
 
     @Test
+    void aStoneIsPutAwayOnlyWhereSomethingIsSoonerReadyForIt() {
+        List<Workload.Piece> pieces = new ArrayList<>();
+        for (int k = 0; k < 24; k++) { // four stones by turns, nothing waits for anything: each is in hand once
+            pieces.add(piece("stone " + k % 4, k / 4, 3, 60));
+        }
+        Timetable free = Timetable.of(new Workload(pieces, List.of(), List.of(hours(0, 240)), START, Map.of()));
+        assertThat(changes(free)).isEqualTo(3);
+        // a coat of the first dries for 20 minutes: the other is painted meanwhile, as nobody sits and waits
+        List<Workload.Piece> two = List.of(piece("first", 0, 5, 20), piece("other", 0, 10, 20), piece("first", 1, 5, 20),
+                piece("other", 1, 10, 20));
+        Timetable waits = Timetable.of(new Workload(two, List.of(wait(0, 2, 20)), List.of(hours(0, 240)), START, Map.of()));
+        assertThat(changes(waits)).isEqualTo(2);
+        assertThat(waits.end()).isEqualTo(at(50));
+    }
+
+    private static int changes(Timetable table) {
+        List<String> stones = table.placed().stream().map(p -> table.of().pieces().get(p.piece()).stone()).toList();
+        return (int) IntStream.range(1, stones.size()).filter(k -> !stones.get(k).equals(stones.get(k - 1))).count();
+    }
+
+    @Test
     void theStoneThatIsDueComesFirstAndWhatCannotBeInTimeIsKnown() {
         List<Workload.Piece> pieces = List.of(piece("owl", 0, 60, 600), piece("fox", 0, 60, 600), piece("moon", 0, 60, 3_000));
         List<Workload.Hours> evening = List.of(hours(0, 120), hours(1_440, 1_560));
