@@ -58,8 +58,21 @@ final class Driver implements AutoCloseable {
     private final MossPebbleApp app;
     private int pressed;
 
+    /** On the demo, or on one's own studio, where there is none yet with a shelf laid out and nothing else. */
     Driver(Path studio, boolean demo) throws TimeoutException, FileTrouble {
-        this(studio, demo, MOSTLY);
+        this(demo ? studio : withShelf(studio), demo, MOSTLY);
+    }
+
+    private static Path withShelf(Path studio) throws FileTrouble {
+        if (Files.notExists(studio)) {
+            StudioStore.open(studio, () -> LanternWalk.newcomer().withShelf(LanternWalk.shelf())).close();
+        }
+        return studio;
+    }
+
+    /** On one's own studio as it is the first time: there is nothing at all. */
+    static Driver ofANewcomer(Path studio) throws TimeoutException, FileTrouble {
+        return new Driver(studio, false, MOSTLY);
     }
 
     /** On a studio with these stones of the demo, which is made only where there is none yet; without any: all nine. */
@@ -134,7 +147,12 @@ final class Driver implements AutoCloseable {
     }
 
     boolean present(String query) {
-        return robot.lookup(query).tryQuery().filter(Node::isVisible).isPresent();
+        return robot.lookup(query).tryQuery().filter(Driver::isSeen).isPresent();
+    }
+
+    /** Whether a node and all that it lies in are visible. */
+    private static boolean isSeen(Node node) {
+        return node.isVisible() && (node.getParent() == null || isSeen(node.getParent()));
     }
 
     String text(String query) {

@@ -24,6 +24,8 @@ import mosspebble.core.words.FindingWords;
 import javax.imageio.ImageIO;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
+import mosspebble.files.LanternWalk;
+import mosspebble.files.StudioStore;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -37,7 +39,7 @@ class NewcomerTest {
     void measuresAStoneFitsTheOwlChangesAColourWalksTheStepsExportsAndFindsItAgain() throws Exception {
         Path studio = folder.resolve("studio.pebble");
         Project left;
-        try (Driver app = new Driver(studio, false)) {
+        try (Driver app = Driver.ofANewcomer(studio)) {
             app.click("#first-stone");
             app.settled();
             String before = app.text("#fact-weight");
@@ -57,6 +59,7 @@ class NewcomerTest {
             app.click("#turn-stone");
 
             app.click("#stage-sketch");
+            app.click("#first-paints-sample");
             app.click("#thing-add");
             app.click("#subject-owl-lamp");
             app.until("a plan with steps", () -> app.plan() != null && !app.plan().steps().isEmpty());
@@ -116,7 +119,7 @@ class NewcomerTest {
         assertThat(picture.getRGB(0, 0) >>> 24).as("transparent beside the stone").isZero();
         assertThat(folder.resolve("sheets").toFile().list()).as("nothing of the stopped one").hasSize(3);
 
-        try (Driver again = new Driver(studio, false)) {
+        try (Driver again = Driver.ofANewcomer(studio)) {
             again.settled();
             assertThat(again.text("#name")).isEqualTo("Gate owl");
             assertThat(again.plan().project()).isEqualTo(left);
@@ -125,7 +128,7 @@ class NewcomerTest {
 
     @Test
     void wrongEntriesAreAnsweredBesideTheFieldAndNothingIsLost() throws Exception {
-        try (Driver app = new Driver(folder.resolve("s.pebble"), false)) {
+        try (Driver app = Driver.ofANewcomer(folder.resolve("s.pebble"))) {
             app.click("#first-stone");
             app.settled();
             Project before = app.plan().project();
@@ -206,7 +209,7 @@ class NewcomerTest {
 
     @Test
     void aBareClothOffersThreeWaysAndTheLanternWalkOpensBesideIt() throws Exception {
-        try (Driver app = new Driver(folder.resolve("mine/s.pebble"), false)) {
+        try (Driver app = Driver.ofANewcomer(folder.resolve("mine/s.pebble"))) {
             app.until("the ways", () -> app.present("#first-stone") && app.present("#first-photo") && app.present("#first-look"));
             assertThat(app.robot.lookup("#stage-stone .path-number").queryLabeled().getText()).isEqualTo("1");
             assertThat(app.present("#findings")).as("nothing is told of no stone").isFalse();
@@ -227,6 +230,52 @@ class NewcomerTest {
             app.until("back", () -> walk().isEmpty());
             assertThat(app.present("#first-stone")).as("one's own is as it was").isTrue();
         }
+    }
+
+    @Test
+    void paintsAreAskedForWhereColoursAreWantedAndTheFirstStoneIsLedFromStageToStage() throws Exception {
+        Path file = folder.resolve("first/s.pebble");
+        try (Driver app = Driver.ofANewcomer(file)) {
+            assertThat(app.present("#first-words")).as("nothing is said of no stone").isFalse();
+            app.click("#first-stone");
+            app.settled();
+            assertThat(app.present("#first-paints-sample")).as("a stone needs no paint").isFalse();
+            app.until("what to do here", () -> app.present("#first-words") && words(app).contains("A stand-in"));
+            app.type("#length", "104");
+            app.until("that it is measured", () -> words(app).contains("go on to 2 Sketch"));
+            app.click("#stage-colour");
+            app.until("which paints", () -> app.present("#first-paints-sample") && app.present("#first-paints-type"));
+            assertThat(app.present("#first-words")).as("one thing at a time").isFalse();
+            app.click("#first-paints-later");
+            assertThat(app.present("#first-paints-sample")).isFalse();
+            app.until("where it goes on", () -> words(app).contains("4 Build-up"));
+            app.keys(KeyCode.S);
+            app.click("#shelf-sample");
+            app.until("a shelf", () -> app.present("#shelf-white"));
+            app.does("Shelf: lay out a sample");
+            app.keys(KeyCode.CONTROL, KeyCode.Z);
+            app.until("the shelf is bare again, as nothing was laid twice", () -> app.present("#shelf-none"));
+            app.does("Shelf: add a paint");
+            app.until("a paint", () -> app.text("#paint-title").contains("new"));
+            app.does("Shelf: lay out a sample");
+            app.click("#stage-stone");
+            app.click("#first-words-close");
+            assertThat(app.present("#first-words")).isFalse();
+        }
+        try (StudioStore store = StudioStore.open(file, LanternWalk::newcomer)) {
+            assertThat(store.studio().shelf().paints()).as("one's own paint, and no sample beside it").hasSize(1);
+        }
+        try (Driver app = Driver.ofANewcomer(file)) {
+            app.settled();
+            app.until("the first stone still", () -> app.present("#first-words"));
+            app.does("New stone");
+            app.settled();
+            app.until("gone with the second", () -> !app.present("#first-words"));
+        }
+    }
+
+    private static String words(Driver app) {
+        return app.robot.lookup("#first-words .label").queryLabeled().getText();
     }
 
     private static Optional<Stage> walk() {
@@ -257,13 +306,14 @@ class NewcomerTest {
 
     @Test
     void fromNothingToASheetWithACharacterAndAWordInTwentyClicksAndKeys() throws Exception {
-        try (Driver app = new Driver(folder.resolve("studio.pebble"), false)) {
+        try (Driver app = Driver.ofANewcomer(folder.resolve("studio.pebble"))) {
             app.click("#first-stone");
             app.settled();
             app.type("#length", "104");
             app.type("#width", "82");
             app.type("#height", "30");
             app.click("#stage-sketch");
+            app.click("#first-paints-sample");
             app.put("owl");
             app.until("the owl", () -> app.plan() != null && !app.plan().steps().isEmpty());
             app.settled();

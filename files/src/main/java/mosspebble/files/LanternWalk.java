@@ -77,9 +77,10 @@ public final class LanternWalk {
         return new Compatibility.Known(tests, List.of());
     }
 
-    /** An empty studio with the shelf that ships. */
+    /** An empty studio: no stone, and no paint that is not the painter's own. */
     public static Studio newcomer() {
-        return new Studio(List.of(), List.of(), List.of(), shelf(), Compatibility.Known.NOTHING, new Room(Climate.room()), Diary.USUAL,
+        return new Studio(List.of(), List.of(), List.of(), new Shelf(List.of()), Compatibility.Known.NOTHING, new Room(Climate.room()),
+                Diary.USUAL,
                 new Studio.View(LengthUnit.MM, false, Studio.Comfort.USUAL));
     }
 

@@ -24,6 +24,7 @@ import mosspebble.core.plan.TakenOut;
 import mosspebble.core.units.Millilitres;
 import mosspebble.core.units.Numbers;
 import mosspebble.core.units.Srgb;
+import mosspebble.files.LanternWalk;
 import mosspebble.files.QuarrelCsv;
 import mosspebble.files.ShelfCsv;
 import mosspebble.instruments.StripeReader;
@@ -84,6 +85,17 @@ public final class ShelfModel {
     public boolean change(String what, UnaryOperator<Paint> change) {
         return inHand().map(p -> workbench.editStudio(what + " of " + p.name(), s -> s.withShelf(s.shelf().with(change.apply(p)))))
                 .orElse(false);
+    }
+
+    /** Lays out a made-up shelf where there is none; what stands on one already is one's own, and stays as it is. */
+    public void layOutSample() {
+        if (shelf().paints().isEmpty()) {
+            workbench.editStudio("Lay out a sample shelf", s -> s.withShelf(LanternWalk.shelf()));
+            workbench.tell("A sample shelf is laid out: " + shelf().paints().size()
+                    + " paints, pens and the like, all made up. S looks at it.");
+        } else {
+            workbench.tell("Paints stand on the shelf already; a sample is laid out only where there are none.");
+        }
     }
 
     /** A new paint beside the one in hand, of its kind. */

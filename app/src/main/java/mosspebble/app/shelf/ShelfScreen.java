@@ -14,6 +14,11 @@ import mosspebble.instruments.StripeReader;
 /** The paints. */
 public final class ShelfScreen extends Screen {
 
+    /** Names of what may be done with a shelf that is empty yet. */
+    public static final String SAMPLE = "Shelf: lay out a sample";
+    public static final String ADD = "Shelf: add a paint";
+    public static final String BRING = "Take in a table of paints";
+
     private final ShelfModel model;
 
     public ShelfScreen(Surroundings with, StripeReader reader) {
@@ -39,6 +44,9 @@ public final class ShelfScreen extends Screen {
 
     @Override
     public List<Action> actions() {
-        return List.of(Action.of("Look at the shelf", this::go).key("S").also("paints", "pots", "pens"));
+        return List.of(Action.of("Look at the shelf", this::go).key("S").also("paints", "pots", "pens"),
+                Action.of(SAMPLE, model::layOutSample).also("paints", "begin"),
+                Action.of(ADD, here(model::add)).also("new paint", "type"),
+                Action.of(BRING, here(() -> ((ShelfView) middle().orElseThrow()).bring())).also("csv", "paints"));
     }
 }

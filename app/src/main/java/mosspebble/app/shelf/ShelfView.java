@@ -122,6 +122,10 @@ public final class ShelfView extends BorderPane {
                     : "No paint is called that.");
             none.setId("shelf-none");
             planks.getChildren().add(none);
+            if (desk.shelf().paints().isEmpty()) {
+                planks.getChildren().add(Panel.button("shelf-sample", "Lay out a sample shelf",
+                        "Common paints and pens, made up; change or take away any of them", desk::layOutSample));
+            }
         }
     }
 
@@ -208,7 +212,8 @@ public final class ShelfView extends BorderPane {
         return canvas;
     }
 
-    private void bring() {
+    /** Asks for a table of paints. */
+    void bring() {
         FileChooser chooser = new FileChooser();
         chooser.setTitle("A table of paints");
         chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("CSV", "*.csv", "*.txt"));

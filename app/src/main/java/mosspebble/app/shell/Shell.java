@@ -142,7 +142,8 @@ public final class Shell extends StackPane {
     private boolean sliceOpen;
     private final StepBar stepBar;
     private final DaubString daubs;
-    private final VBox empty;
+    private final Beginnings beginnings;
+    private final FirstStone firstStone;
     private Drawer command;
     private HelpView help;
     private ComfortView comfort;
@@ -233,15 +234,19 @@ public final class Shell extends StackPane {
         sliceEdge = new SliceEdge(workbench, show, line, this::openSlice);
         stepBar = new StepBar(workbench, show);
         daubs = new DaubString(workbench, show);
-        empty = empty();
+        beginnings = new Beginnings(workbench, navigator, new Beginnings.Ways(this::newStone, house::lookRound,
+                this::sampleShelf, () -> perform(ShelfScreen.ADD), () -> perform(ShelfScreen.BRING)));
         notices = new Notices(workbench, files, this::saveCopy, this::showLog, house::close);
         StackPane.setAlignment(notices, Pos.TOP_CENTER);
         OtherSideView other = new OtherSideView(workbench, show);
         StackPane.setAlignment(other, Pos.TOP_RIGHT);
         StackPane.setMargin(other, new Insets(40, 10, 0, 0));
         StackPane.setAlignment(sliceView, Pos.BOTTOM_CENTER);
-        onCloth = new StackPane(cloth, other);
-        middle = new StackPane(onCloth, empty, failed(), notices);
+        firstStone = new FirstStone(workbench);
+        StackPane.setAlignment(firstStone, Pos.TOP_LEFT);
+        StackPane.setMargin(firstStone, new Insets(36, 12, 0, 40)); // within the hem, above the stone
+        onCloth = new StackPane(cloth, other, firstStone);
+        middle = new StackPane(onCloth, beginnings, failed(), notices);
         BorderPane centre = new BorderPane(middle);
         centre.setBottom(new VBox(sliceEdge, daubs, stepBar));
         centre.setMinWidth(0);
@@ -293,6 +298,11 @@ public final class Shell extends StackPane {
         column.setMinWidth(grown);
         column.setPrefWidth(grown);
         column.setMaxWidth(grown);
+    }
+
+    private void sampleShelf() {
+        perform(ShelfScreen.SAMPLE);
+        toCloth();
     }
 
     private void toCloth() {
@@ -366,37 +376,6 @@ public final class Shell extends StackPane {
         undo.setText(title.isEmpty() ? "Nothing to undo" : "Undo: " + title.toLowerCase(Locale.ROOT));
         undo.setDisable(title.isEmpty());
         Hint.on(undo, title.isEmpty() ? "Nothing to undo" : "Undo " + title + " (Ctrl Z)");
-    }
-
-    private VBox empty() {
-        Label words = new Label("The cloth is bare");
-        words.getStyleClass().add("empty-title");
-        Label hint = Panel.quiet("Wash a stone that lies well in the hand, let it dry, and begin.");
-        hint.getStyleClass().add("empty-hint");
-        VBox box = new VBox(18, words, hint,
-                way("first-stone", "Measure one", "Length, width and height by a ruler", this::newStone, true),
-                way("first-photo", "Photograph it", "One picture of all your stones; a printed card tells their size",
-                        () -> navigator.go(Stage.STONE, Navigator.PHOTO), false),
-                way("first-look", "Look round in the Lantern Walk", "Nine stones that are planned, in a window of their own",
-                        house::lookRound,
-                        false));
-        box.setAlignment(Pos.CENTER);
-        box.setPickOnBounds(false);
-        return box;
-    }
-
-    /** A way to begin, with what it means. */
-    private static VBox way(String id, String name, String means, Runnable run, boolean first) {
-        Button button = Panel.button(id, name, means, run);
-        button.getStyleClass().addAll("widest");
-        if (first) {
-            button.getStyleClass().add("main");
-        }
-        button.setPrefWidth(360);
-        VBox way = new VBox(4, button, Panel.quiet(means));
-        way.setAlignment(Pos.CENTER);
-        way.setPickOnBounds(false);
-        return way;
     }
 
     /** In place of a picture where the stone could not be worked out: that, and the ways on. */
@@ -764,7 +743,8 @@ public final class Shell extends StackPane {
         boolean onCloth = navigator.onCloth() && (now.middle().isEmpty() || !now.ownsMiddle());
         Panel.present(this.onCloth, onCloth);
         findings.setRoom(navigator.onCloth());
-        Panel.present(empty, workbench.shown().isEmpty() && navigator.onCloth());
+        beginnings.refresh();
+        firstStone.refresh(!beginnings.asks());
         stagePane.setVisible(workbench.shown().isPresent() || !onCloth);
         Panel.present(column, workbench.shown().isPresent() || !navigator.onCloth());
         stageName.setText(now.title());
@@ -773,7 +753,7 @@ public final class Shell extends StackPane {
             stagePane.setVvalue(0);
         });
         slice();
-        Panel.present(stepBar, painted() && onCloth);
+        Panel.present(stepBar, painted() && onCloth && workbench.shown().isPresent());
         columnWidth(now.columnWidth());
         Panel.present(daubs, onCloth && painted() && workbench.stageProperty().get() == Stage.BUILD_UP);
         if (!painted()) {
@@ -854,7 +834,8 @@ public final class Shell extends StackPane {
         boolean any = workbench.shown().isPresent();
         stagePane.setVisible(any || !navigator.onCloth());
         Panel.present(column, any || !navigator.onCloth()); // nothing is in it before there is a stone
-        Panel.present(empty, !any && navigator.onCloth());
+        beginnings.refresh();
+        firstStone.refresh(!beginnings.asks());
         dress(workbench.studio().view());
         panel().ifPresent(Panel::refresh);
         stepBar.refresh();

@@ -19,11 +19,11 @@ import java.util.stream.IntStream;
 /**
  * Finds timetables. Pieces are dispatched one after the other into the hours, the most urgent of those that can begin soonest first, with
  * many tastes of urgency (multi-start priority rules; R. Kolisch and S. Hartmann 1999, as in {@link HandOrder}); then single pieces are
- * moved in the best orders as long as that is better. What counts, in this order: pieces that are not done by when they should be, stones
- * that are late, by how much, stones that would be late if everything took a quarter longer, the number of sittings and the end together,
- * when single stones are ready by and large, the time one sits, changes of load and stone, of tool. The bound is that of one machine with heads and
- * tails whose work may be interrupted (J. R. Jackson 1955), within the hours; each place that holds one stone is such a machine too. Times
- * in seconds from the beginning.
+ * moved in the best orders as long as that is better, and runs of one stone or load drawn together. What counts, in this order: pieces
+ * that are not done by when they should be, stones that are late, by how much, stones that would be late if everything took a quarter
+ * longer, the number of sittings and the end together, when single stones are ready by and large, the time one sits, changes of load and
+ * stone, of tool. The bound is that of one machine with heads and tails whose work may be interrupted (J. R. Jackson 1955), within the
+ * hours; each place that holds one stone is such a machine too. Times in seconds from the beginning.
  */
 final class TimetableSearch {
 
