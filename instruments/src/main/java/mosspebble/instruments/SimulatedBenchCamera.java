@@ -372,7 +372,7 @@ public final class SimulatedBenchCamera implements BenchCamera {
                     double noise = ((draw & 0xFFFF) + (draw >>> 16 & 0xFFFF) + (draw >>> 32 & 0xFFFF) - 98302.5) / 65536 * 2
                             * scene.camera().noise();
                     double value = code[(int) Math.max(0, Math.min(4096, band[k][i] * 4096))] / 10.0 + noise;
-                    pixel = pixel << 8 | (int) Math.max(0, Math.min(255, Math.round(value)));
+                    pixel = pixel << 8 | (int) (Math.max(0, Math.min(255, value)) + 0.5);
                 }
                 rgb[i] = pixel;
             }
@@ -400,25 +400,33 @@ public final class SimulatedBenchCamera implements BenchCamera {
             }
             float[] across = new float[values.length];
             float[] line = new float[width + 2 * reach];
+            float[] moved = new float[width];
+            float[] sums = new float[width];
             for (int row = 0; row < height; row++) {
                 System.arraycopy(values, row * width, line, reach, width);
                 Arrays.fill(line, 0, reach, values[row * width]);
                 Arrays.fill(line, reach + width, line.length, values[row * width + width - 1]);
+                Arrays.fill(sums, 0);
                 for (int k = 0; k < kernel.length; k++) {
-                    for (int x = 0; x < width; x++) {
-                        across[row * width + x] += kernel[k] * line[x + k];
-                    }
+                    System.arraycopy(line, k, moved, 0, width);
+                    add(kernel[k], moved, sums);
                 }
+                System.arraycopy(sums, 0, across, row * width, width);
             }
-            Arrays.fill(values, 0);
             for (int row = 0; row < height; row++) {
+                Arrays.fill(sums, 0);
                 for (int k = -reach; k <= reach; k++) {
-                    int from = Math.max(0, Math.min(height - 1, row + k)) * width;
-                    float share = kernel[k + reach];
-                    for (int x = 0; x < width; x++) {
-                        values[row * width + x] += share * across[from + x];
-                    }
+                    System.arraycopy(across, Math.max(0, Math.min(height - 1, row + k)) * width, moved, 0, width);
+                    add(kernel[k + reach], moved, sums);
                 }
+                System.arraycopy(sums, 0, values, row * width, width);
+            }
+        }
+
+        /** By one place in both, which is what the compiler turns into instructions for several numbers at a time. */
+        private static void add(float share, float[] from, float[] sums) {
+            for (int x = 0; x < sums.length; x++) {
+                sums[x] += share * from[x];
             }
         }
     }
