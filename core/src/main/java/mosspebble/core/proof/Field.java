@@ -99,8 +99,14 @@ final class Field {
         }
         double fx = gx - (int) gx;
         double fy = gy - (int) gy;
+        int below = i + grid.columns();
+        double a = (1 - fx) * (1 - fy);
+        double b = fx * (1 - fy);
+        double c = (1 - fx) * fy;
+        double d = fx * fy;
         for (int k = 0; k < value.length; k++) {
-            at[k] = mixed(value[k], i, fx, fy);
+            float[] v = value[k];
+            at[k] = a * v[i] + b * v[i + 1] + c * v[below] + d * v[below + 1];
         }
         return true;
     }
@@ -115,10 +121,18 @@ final class Field {
         }
         double fx = gx - (int) gx;
         double fy = gy - (int) gy;
+        int below = i + grid.columns();
+        double a = (1 - fx) * (1 - fy);
+        double b = fx * (1 - fy);
+        double c = (1 - fx) * fy;
+        double d = fx * fy;
         for (int k = 0; k < value.length; k++) {
-            at[k] = mixed(value[k], i, fx, fy);
-            alongX[k] = mixed(slopeX[k], i, fx, fy);
-            alongY[k] = mixed(slopeY[k], i, fx, fy);
+            float[] v = value[k];
+            float[] sx = slopeX[k];
+            float[] sy = slopeY[k];
+            at[k] = a * v[i] + b * v[i + 1] + c * v[below] + d * v[below + 1];
+            alongX[k] = a * sx[i] + b * sx[i + 1] + c * sx[below] + d * sx[below + 1];
+            alongY[k] = a * sy[i] + b * sy[i + 1] + c * sy[below] + d * sy[below + 1];
         }
         return true;
     }
@@ -130,11 +144,6 @@ final class Field {
         }
         int i = (int) gy * grid.columns() + (int) gx;
         return whole[i] ? i : -1;
-    }
-
-    private double mixed(float[] v, int i, double fx, double fy) {
-        int below = i + grid.columns();
-        return (v[i] * (1 - fx) + v[i + 1] * fx) * (1 - fy) + (v[below] * (1 - fx) + v[below + 1] * fx) * fy;
     }
 
     /** Works out the slopes: central differences; 0 beside what is not known. */
