@@ -87,7 +87,8 @@ public final class Bench {
             org.openjdk.jmh.Main.main(new String[] {Kernels.class.getName()});
             return;
         }
-        Map<String, Area> areas = areas();
+        int to = Arrays.asList(args).indexOf("--to");
+        Map<String, Area> areas = areas(to < 0 || to + 1 >= args.length ? null : Path.of(args[to + 1]));
         int only = Arrays.asList(args).indexOf("--only");
         if (only >= 0) {
             String name = only + 1 < args.length ? args[only + 1] : "";
@@ -109,7 +110,8 @@ public final class Bench {
         void measure() throws Exception;
     }
 
-    private static Map<String, Area> areas() {
+    /** @param to where growth is drawn; null for nowhere */
+    private static Map<String, Area> areas(Path to) {
         Map<String, Area> areas = new LinkedHashMap<>();
         areas.put("start", Bench::starts);
         areas.put("rest", Bench::rest);
@@ -121,6 +123,7 @@ public final class Bench {
         areas.put("book", Books::print);
         areas.put("photo", Bench::photos);
         areas.put("proof", Proofs::print);
+        areas.put("growth", () -> Growth.print(to));
         return areas;
     }
 
@@ -331,7 +334,7 @@ public final class Bench {
     }
 
     /** As many mixing paints as asked for, made up. */
-    private static Palette paints(int count) {
+    static Palette paints(int count) {
         List<Paint> paints = new ArrayList<>();
         for (int i = 0; i < count; i++) {
             int rgb = (int) (0x9E3779B9L * (i + 1) & 0xFFFFFF);
@@ -368,18 +371,8 @@ public final class Bench {
         row("best line break of eight words",
                 times(3, 10, () -> Lettering.arranged(words, repertoire.typeface("slab").orElseThrow(), bed, 2)), 1000, "ms", "");
         Studio studio = LanternWalk.studio(repertoire);
-        Project many = Project
-                .begin("many", "Many", Stone.cobble().withSize(new Millimetres(150), new Millimetres(110), new Millimetres(40)))
-                .withSketch(Optional.of(new Sketch(crowd(bed))));
+        Project crowd = crowd(Stone.cobble().withSize(new Millimetres(150), new Millimetres(110), new Millimetres(40)), 20);
         Palette palette = new Palette(studio.shelf());
-        Project painted = many;
-        for (Item item : many.sketch().orElseThrow().items()) {
-            for (String slot : List.of("petals", "veins", "centre", "seeds")) {
-                painted = painted.withColour(item.named(slot),
-                        slot.equals("veins") ? Mix.of("pen-umber") : slot.equals("petals") ? Mix.of("rose") : Mix.of("yellow"));
-            }
-        }
-        Project crowd = painted;
         Survey survey = bed.survey();
         int parts = Plans.plan(crowd, survey, palette, repertoire, studio.climate()).design().orElseThrow().parts().size();
         Workshop workshop = new Workshop(palette, repertoire, studio.climate(), List.of());
@@ -388,16 +381,27 @@ public final class Bench {
         replans(parts + " parts", crowd, survey, workshop, "wanted: 400 ms");
     }
 
-    private static List<Item> crowd(Support bed) {
+    /** A stone with so many things of 22 parts side by side, in rows of five, painted. */
+    static Project crowd(Stone stone, int count) {
+        double side = 5 * Math.sqrt(20.0 / count);
+        int rows = Math.max(1, count / 5);
         List<Item> items = new ArrayList<>();
-        for (int i = 0; i < 20; i++) {
+        for (int i = 0; i < count; i++) {
             items.add(Item.of(new Subject.Pattern("petals", Map.of("count", 10.0, "veins", 3.0)), ItemMode.ON_STONE,
-                    new Placement(-48 + 24 * (i % 5), -30 + 20 * (i / 5), 0, 5), 0).withId("i" + i));
+                    new Placement(-48 + 24 * (i % 5), rows == 1 ? 0 : -30 + 60.0 * (i / 5) / (rows - 1), 0, Math.min(5, side)), 0)
+                    .withId("i" + i));
         }
-        return items;
+        Project painted = Project.begin("many", "Many", stone).withSketch(Optional.of(new Sketch(items)));
+        for (Item item : items) {
+            for (String slot : List.of("petals", "veins", "centre", "seeds")) {
+                painted = painted.withColour(item.named(slot),
+                        slot.equals("veins") ? Mix.of("pen-umber") : slot.equals("petals") ? Mix.of("rose") : Mix.of("yellow"));
+            }
+        }
+        return painted;
     }
 
-    private static Overlap partition(int count) {
+    static Overlap partition(int count) {
         SplittableRandom random = new SplittableRandom(count);
         double side = 5 * Math.sqrt(count);
         List<Geometry> areas = new ArrayList<>();
@@ -408,7 +412,7 @@ public final class Bench {
         return new Overlap(areas);
     }
 
-    private static double seen(Overlap overlap, int count) {
+    static double seen(Overlap overlap, int count) {
         double sum = 0;
         for (int i = 0; i < count; i++) {
             sum += overlap.seen(i).getArea();
@@ -451,7 +455,7 @@ public final class Bench {
         return seconds;
     }
 
-    private static double median(List<Double> values) {
+    static double median(List<Double> values) {
         return percentile(values, 50);
     }
 

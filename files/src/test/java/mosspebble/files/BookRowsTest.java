@@ -73,7 +73,7 @@ class BookRowsTest {
             meddle("UPDATE page SET document = replace(document, ?, ?) WHERE id = 'y-key'", each[0], each[1]);
             try (StudioStore store = open()) {
                 assertThatThrownBy(() -> store.book().book()).as(each[1]).isInstanceOf(FileTrouble.class).hasMessageContaining("y-key");
-                assertThat(store.studio().shelf()).as("the studio itself opens").isEqualTo(LanternWalk.shelf());
+                assertThat(store.studio()).as("the studio itself opens").isEqualTo(LanternWalk.newcomer());
             }
             meddle("UPDATE page SET document = replace(document, ?, ?) WHERE id = 'y-key'", each[1], each[0]);
         }

@@ -14,7 +14,7 @@ import mosspebble.core.stone.Stone;
 
 /**
  * What to do here and where it goes on, in one sentence on the corner of the cloth, while somebody is at the first stone. It blocks
- * nothing; with a second stone, or the first pass that is ticked off, it is gone for good.
+ * nothing, and goes with a second stone or the first pass that is ticked off.
  */
 final class FirstStone extends HBox {
 

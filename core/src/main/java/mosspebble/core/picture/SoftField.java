@@ -14,7 +14,7 @@ final class SoftField {
     /** Most cells; beyond it they are larger. */
     private static final double MOST = 250_000;
 
-    /** Cells to the reach of the softening: three to either side of the middle one. Read between them it is true to half a hundredth. */
+    /** Cells to the reach of the softening: three to either side of the middle one. Read between them it is true to a hundredth. */
     private static final double FINE = 3.5;
 
     private final Grid grid;

@@ -46,8 +46,6 @@ import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.supplies.Amounts;
 import mosspebble.core.supplies.PaintUse;
-import mosspebble.core.supplies.StandIn;
-import mosspebble.core.supplies.Jar;
 import mosspebble.core.supplies.Puddle;
 import mosspebble.core.units.Millilitres;
 import mosspebble.core.units.Srgb;
@@ -285,46 +283,6 @@ class SuppliesTest {
         Shelf scarce = Paints.shelf().with(red.withPot(new Pot(new Millilitres(0.05), new Millilitres(0), 0)));
         assertThat(lines(LayOutWords.of(plan(Mix.of("blue"), SMALL, scarce), scarce), "Paints and pens"))
                 .filteredOn(l -> l.startsWith("Red")).singleElement().asString().isEqualTo("Red: 0.1 ml missing");
-    }
-
-    // --- what could stand in
-
-    private static Jar jar(String paint, double left, double needed) {
-        return new Jar(paint, new Millilitres(left), new Millilitres(needed), needed > left ? Optional.of("p") : Optional.empty());
-    }
-
-    @Test
-    void theNearestMixOfWhatTheOthersCanSpareStandsInAndNoneThatRunsOutItself() {
-        Shelf shelf = Paints.shelf();
-        Paint blue = shelf.find("blue").orElseThrow();
-        Shelf twins = shelf.with(new Paint("blue-2", "second blue", blue.kind(), blue.swatch(), blue.cover(), blue.film(), blue.tip(),
-                blue.pot()));
-        Jar missing = jar("blue", 0.5, 2);
-        StandIn twin = StandIn.of(missing, List.of(missing), twins).orElseThrow();
-        assertThat(twin.mix()).isEqualTo(Mix.of("blue-2"));
-        assertThat(twin.difference()).isCloseTo(0, within(1e-6));
-
-        List<Jar> scarce = List.of(missing, jar("blue-2", 20, 19));
-        assertThat(StandIn.of(missing, scarce, twins)).as("a millilitre and a half is missing, the twin can spare one")
-                .satisfiesAnyOf(s -> assertThat(s).isEmpty(), s -> assertThat(s.orElseThrow().mix()).isNotEqualTo(Mix.of("blue-2")));
-        assertThat(StandIn.of(jar("blue", 3, 2), List.of(), twins)).as("it reaches").isEmpty();
-    }
-
-    @Test
-    void aPenIsReplacedByAPenAndASealerByNothing() {
-        Shelf shelf = Paints.shelf();
-        for (Paint paint : shelf.paints()) {
-            Jar missing = jar(paint.id(), 0, 0.3);
-            Optional<StandIn> stands = StandIn.of(missing, List.of(missing), shelf);
-            stands.ifPresent(s -> s.mix().parts().forEach(part -> {
-                Paint other = shelf.find(part.paint()).orElseThrow();
-                assertThat(other.kind().pen()).as("%s for %s", other.name(), paint.name()).isEqualTo(paint.kind().pen());
-                assertThat(other.id()).isNotEqualTo(paint.id());
-            }));
-            if (paint.kind().clear()) {
-                assertThat(stands).as(paint.name()).isEmpty();
-            }
-        }
     }
 
     // --- what the book teaches

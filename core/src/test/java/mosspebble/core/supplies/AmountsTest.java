@@ -1,6 +1,7 @@
 package mosspebble.core.supplies;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
@@ -20,6 +21,19 @@ class AmountsTest {
         assertThat(PaintUse.spread(10_000_000, 100, 1).value() / 1000).as("litres for 10 m2").isCloseTo(1 + PaintUse.LOSS, within(1e-9));
         assertThat(PaintUse.spread(5_000, 60, 2).value()).as("half the place, 60 µm, twice").isCloseTo(0.6 * 1.2, within(1e-12));
         assertThat(PaintUse.spread(0, 60, 2).value()).isZero();
+    }
+
+    /** A millilitre is 1,000 mm3; a line of 0.7 mm by 20 µm has 0.014 mm2: 71.4 m, of which a fifth more is filled in than is written. */
+    @Test
+    void aPenWritesItsVolumeOverTheCutOfItsLine() {
+        assertThat(PaintUse.penMetres(new Millilitres(1), 0.7, 20)).isCloseTo(1000 / 0.014 / 1000 / 1.2, within(1e-9));
+        assertThat(PaintUse.penMetres(new Millilitres(3), 0.7, 20)).isCloseTo(3 * PaintUse.penMetres(new Millilitres(1), 0.7, 20),
+                within(1e-9));
+        assertThat(PaintUse.penMetres(new Millilitres(0), 0.7, 20)).isZero();
+        for (double bad : new double[] {0, -1, Double.NaN}) {
+            assertThatThrownBy(() -> PaintUse.penMetres(new Millilitres(1), bad, 20)).isInstanceOf(IllegalArgumentException.class);
+            assertThatThrownBy(() -> PaintUse.penMetres(new Millilitres(1), 0.7, bad)).isInstanceOf(IllegalArgumentException.class);
+        }
     }
 
     @Test
