@@ -28,7 +28,7 @@ import mosspebble.files.LanternWalk;
 /** How time grows with what a studio holds: measured at several sizes, printed as ratios and drawn beside n log n and n². */
 final class Growth {
 
-    private static final int REPEATS = 5;
+    private static final int REPEATS = 3;
 
     private Growth() {}
 
@@ -79,11 +79,6 @@ final class Growth {
             Workload workload = Timetables.madeUp(count, 25, 1, true);
             return () -> Timetable.quick(workload);
         }));
-        for (Series each : all) {
-            System.out.printf(Locale.ROOT, "| %s: %d to %d %s | %.1f to %.1f ms | %.1f x | n log n: %.1f x |%n", each.name,
-                    each.sizes[0], each.sizes[each.sizes.length - 1], each.unit, 1000 * each.seconds[0],
-                    1000 * each.seconds[each.seconds.length - 1], each.grown(), each.byNLogN());
-        }
         if (to != null) {
             Files.writeString(to, svg(all));
         }
@@ -93,9 +88,12 @@ final class Growth {
         double[] seconds = new double[sizes.length];
         for (int i = 0; i < sizes.length; i++) {
             Runnable run = work.apply(sizes[i]);
-            seconds[i] = Bench.median(Bench.times(2, REPEATS, run));
+            seconds[i] = Bench.median(Bench.times(1, REPEATS, run));
         }
-        return new Series(name, unit, sizes, seconds);
+        Series found = new Series(name, unit, sizes, seconds);
+        System.out.printf(Locale.ROOT, "| %s: %d to %d %s | %.1f to %.1f ms | %.1f x | n log n: %.1f x |%n", name, sizes[0],
+                sizes[sizes.length - 1], unit, 1000 * seconds[0], 1000 * seconds[sizes.length - 1], found.grown(), found.byNLogN());
+        return found;
     }
 
     // --- drawn

@@ -1,6 +1,7 @@
 package mosspebble.core.colour;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -9,10 +10,10 @@ import java.util.stream.IntStream;
 
 /**
  * Finds the mixes in small whole parts whose thick dry film comes nearest to a wanted colour: every mix of one to three mixable paints up
- * to a number of parts is tried, so
- * the answer is the exact best. All ratios of one choice of paints are worked out side by side, band by band; a ratio whose lightness alone
- * puts it out of reach is not compared
- * further: with unit weights CIEDE2000 is never below {@code |dL| / S_L}, and {@code S_L} never above 1.75.
+ * to a number of parts is tried, so the answer is the exact best; of a shelf of more than {@value #MANY} such paints three are only tried
+ * of those that alone or by twos come nearest. All ratios of one choice of paints are worked out side by side, band by band; a ratio whose
+ * lightness alone puts it out of reach is not compared further: with unit weights CIEDE2000 is never below {@code |dL| / S_L}, and
+ * {@code S_L} never above 1.75.
  */
 public final class RecipeSearch {
 
@@ -21,6 +22,9 @@ public final class RecipeSearch {
 
     /** Most parts of a recipe in which parts are still counted out by drops. */
     public static final int MOST_PARTS = 12;
+
+    /** Of so many paints all choices of three are tried. */
+    static final int MANY = 32;
 
     private static final double GREATEST_SL = 1.75;
 
@@ -71,7 +75,11 @@ public final class RecipeSearch {
         }
     }
 
+    /** Below so much light a difference counts no more for being a larger share of it; the perfect white is 1. */
+    private static final double DIM = 0.04;
+
     private final Lab wanted;
+    private final Xyz target;
     private final List<Paint> paints;
     private final double[][] k;
     private final double[] s;
@@ -79,6 +87,7 @@ public final class RecipeSearch {
 
     private RecipeSearch(Lab wanted, Palette palette, int count) {
         this.wanted = wanted;
+        this.target = wanted.toXyz();
         this.count = count;
         this.paints = palette.shelf().paints().stream().filter(p -> p.kind().mixable() && p.kind().does(PaintKind.Use.FILLS)).toList();
         this.k = new double[paints.size()][Spectrum.BANDS];
@@ -127,19 +136,25 @@ public final class RecipeSearch {
         Ratios[] ratios = {Ratios.of(1, 1), Ratios.of(2, mostParts), Ratios.of(3, mostParts)};
         int n = s.length;
         Nearest few = new Nearest();
+        double[] apart = new double[n]; // how near each comes alone or with one other
+        Arrays.fill(apart, Double.POSITIVE_INFINITY);
         for (int a = 0; a < n; a++) {
-            few.offer(ratios[0], a, -1, -1, holding);
+            apart[a] = Math.min(apart[a], few.offer(ratios[0], a, -1, -1, holding));
             for (int b = a + 1; b < n && mostPaints > 1; b++) {
-                few.offer(ratios[1], a, b, -1, holding);
+                double both = few.offer(ratios[1], a, b, -1, holding);
+                apart[a] = Math.min(apart[a], both);
+                apart[b] = Math.min(apart[b], both);
             }
         }
         if (mostPaints > 2 && n > 2) {
-            List<Nearest> shares = IntStream.range(0, n - 2).parallel().mapToObj(a -> {
+            int[] some = IntStream.range(0, n).boxed().sorted(Comparator.comparingDouble(p -> p == holding ? -1 : apart[p])).limit(MANY)
+                    .mapToInt(p -> p).sorted().toArray();
+            List<Nearest> shares = IntStream.range(0, some.length - 2).parallel().mapToObj(a -> {
                 Nearest own = new Nearest();
                 own.limit = few.limit;
-                for (int b = a + 1; b < n; b++) {
-                    for (int c = b + 1; c < n; c++) {
-                        own.offer(ratios[2], a, b, c, holding);
+                for (int b = a + 1; b < some.length; b++) {
+                    for (int c = b + 1; c < some.length; c++) {
+                        own.offer(ratios[2], some[a], some[b], some[c], holding);
                     }
                 }
                 return own;
@@ -170,9 +185,10 @@ public final class RecipeSearch {
         private double[] y;
         private double[] z;
 
-        void offer(Ratios ratios, int a, int b, int c, int holding) {
+        /** @return roughly how near the nearest ratio comes, to compare with others; infinite if it does not hold what it should */
+        double offer(Ratios ratios, int a, int b, int c, int holding) {
             if (holding >= 0 && a != holding && b != holding && c != holding) {
-                return;
+                return Double.POSITIVE_INFINITY;
             }
             look(ratios, a, b < 0 ? a : b, c < 0 ? a : c);
             double low = luminance(wanted.l() - GREATEST_SL * limit);
@@ -189,6 +205,19 @@ public final class RecipeSearch {
                     }
                 }
             }
+            return s.length > MANY && c < 0 ? apart(ratios.size()) : 0;
+        }
+
+        /** The least distance of what was looked at last, each of X, Y and Z by its own share; without roots, as it is asked often. */
+        private double apart(int ratios) {
+            double least = Double.POSITIVE_INFINITY;
+            for (int j = 0; j < ratios; j++) {
+                double dx = (x[j] - target.x()) / (target.x() + DIM);
+                double dy = (y[j] - target.y()) / (target.y() + DIM);
+                double dz = (z[j] - target.z()) / (target.z() + DIM);
+                least = Math.min(least, dx * dx + dy * dy + dz * dz);
+            }
+            return least;
         }
 
         void keep(Found found) {

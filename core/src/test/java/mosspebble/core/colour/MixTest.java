@@ -76,6 +76,25 @@ class MixTest {
         }
     }
 
+    /** Of more paints three are only tried of those that come nearest alone or by twos: what is found is hardly worse than of all. */
+    @Test
+    void ofAManyPaintedShelfTheRecipeIsHardlyWorseThanThatOfBruteForce() {
+        SplittableRandom random = new SplittableRandom(3);
+        double worse = 0;
+        for (int round = 0; round < 4; round++) {
+            Palette palette = random(RecipeSearch.MANY + 10, 300 + round);
+            Lab wanted = Lab.of(Srgb.ofRgb(random.nextInt(1 << 24)));
+            double found = RecipeSearch.nearest(wanted, palette, 4, 3).orElseThrow().difference();
+            double best = bruteForce(wanted, palette, 4);
+            assertThat(found).as("shelf %s, wish %s, differences one does not see", round, wanted).isBetween(best - 1e-6, best + 1);
+            worse += (found - best) / 4;
+            String last = palette.shelf().paints().get(palette.shelf().paints().size() - 1).id();
+            RecipeSearch.Recipe held = RecipeSearch.nearestWith(last, wanted, palette, 4, 3).orElseThrow();
+            assertThat(held.mix().parts()).anyMatch(p -> p.paint().equals(last));
+        }
+        assertThat(worse).as("in the mean").isLessThan(0.3);
+    }
+
     @Test
     void theBestOnesComeInOrderWithoutRepeatingAndWithTheOneAskedFor() {
         Palette palette = random(9, 5);
