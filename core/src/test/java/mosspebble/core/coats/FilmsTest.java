@@ -24,20 +24,26 @@ import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 
-/** Films counted out by hand on a small grid: ten by eight cells of a millimetre, the upper left corner at 0, 0. */
+/** Films counted out by hand on a small grid: ten by eight cells of two millimetres, the upper left corner at -4, -3. */
 class FilmsTest {
 
     private static final Palette PALETTE = new Palette(Paints.shelf());
     private static final Spectrum DARK = Spectrum.of(Srgb.ofHex("#3c3d40"));
-    private static final Grid GRID = new Grid(0, 0, 1, 10, 8);
+    private static final Grid GRID = new Grid(-4, -3, 2, 10, 8);
 
     private static Coat coat(String paint) {
         Palette.Colour colour = PALETTE.colour(Mix.of(paint)).orElseThrow();
         return new Coat(paint, colour.optics().full().toSrgb(), colour.optics(), colour.dryUm(), colour.dryingShift(), Sheen.SATIN, 0);
     }
 
+    /** Film at a place told in columns and rows. */
+    private static int at(FilmMap map, double column, double row) {
+        return map.at(-4 + 2 * column, -3 + 2 * row);
+    }
+
+    /** A rectangle told in columns and rows. */
     private static Mask mask(double x0, double x1, double y0, double y1) {
-        Geometry box = new GeometryFactory().toGeometry(new Envelope(x0, x1, y0, y1));
+        Geometry box = new GeometryFactory().toGeometry(new Envelope(-4 + 2 * x0, -4 + 2 * x1, -3 + 2 * y0, -3 + 2 * y1));
         return Mask.of(box, GRID);
     }
 
@@ -52,8 +58,8 @@ class FilmsTest {
                 boolean painted = column >= 2 && column <= 5 && row >= 1 && row <= 2;
                 assertThat(map.at(column, row)).as("column %d, row %d", column, row).isEqualTo(painted ? red : 0);
                 assertThat(map.at(row * 10 + column)).isEqualTo(map.at(column, row));
-                assertThat(map.at(column + 0.001, row + 0.001)).isEqualTo(map.at(column, row));
-                assertThat(map.at(column + 0.999, row + 0.999)).isEqualTo(map.at(column, row));
+                assertThat(at(map, column + 0.001, row + 0.001)).isEqualTo(map.at(column, row));
+                assertThat(at(map, column + 0.999, row + 0.999)).isEqualTo(map.at(column, row));
             }
         }
         assertThat(map.cellsUnder(mask(0, 10, 0, 8))).isEqualTo(Map.of(0, 72, red, 8));
@@ -64,12 +70,12 @@ class FilmsTest {
     void beyondTheGridLiesNothing() {
         FilmMap map = new FilmMap(GRID, new FilmTable(DARK, 0));
         map.lay(mask(0, 10, 0, 8), coat("red"), 1);
-        assertThat(map.at(0.0, 0.0)).isEqualTo(1);
-        assertThat(map.at(9.99, 7.99)).isEqualTo(1);
-        assertThat(map.at(-0.01, 3)).isZero();
-        assertThat(map.at(3, -0.01)).isZero();
-        assertThat(map.at(10.0, 3.0)).isZero();
-        assertThat(map.at(3.0, 8.0)).isZero();
+        assertThat(at(map, 0.0, 0.0)).isEqualTo(1);
+        assertThat(at(map, 9.99, 7.99)).isEqualTo(1);
+        assertThat(at(map, -0.01, 3)).isZero();
+        assertThat(at(map, 3, -0.01)).isZero();
+        assertThat(at(map, 10.0, 3.0)).isZero();
+        assertThat(at(map, 3.0, 8.0)).isZero();
         assertThat(map.grid()).isEqualTo(GRID);
     }
 
