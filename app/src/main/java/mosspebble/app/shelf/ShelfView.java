@@ -170,7 +170,12 @@ public final class ShelfView extends BorderPane {
         String ml = Numbers.text(desk.left(paint).value(), 0) + (paint.kind().counted() ? " pieces" : " ml");
         Label left = new Label(paint.kind().clear() ? ml : Math.round(100 * paint.hiding()) + " %, " + ml);
         left.getStyleClass().addAll("quiet");
-        VBox content = new VBox(1, stripes.computeIfAbsent(paint, ShelfView::stripe), name, left);
+        VBox content = new VBox(1, stripes.computeIfAbsent(paint, ShelfView::stripe), name, left) {
+            @Override
+            protected double computePrefHeight(double width) {
+                return super.computePrefHeight(WIDE); // a name that may wrap asks for all the height there is otherwise
+            }
+        };
         Button card = new Button();
         card.setGraphic(content);
         card.setId("shelf-" + paint.id());
