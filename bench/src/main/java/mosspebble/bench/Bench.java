@@ -88,7 +88,11 @@ public final class Bench {
             return;
         }
         int to = Arrays.asList(args).indexOf("--to");
-        Map<String, Area> areas = areas(to < 0 || to + 1 >= args.length ? null : Path.of(args[to + 1]));
+        if (to >= 0 && to + 1 == args.length) {
+            System.err.println("--to wants a file for the drawing of growth, such as --to growth.svg.");
+            System.exit(2);
+        }
+        Map<String, Area> areas = areas(to < 0 ? null : Path.of(args[to + 1]));
         int only = Arrays.asList(args).indexOf("--only");
         if (only >= 0) {
             String name = only + 1 < args.length ? args[only + 1] : "";

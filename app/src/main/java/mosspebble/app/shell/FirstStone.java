@@ -34,8 +34,6 @@ final class FirstStone extends HBox {
         setAlignment(Pos.CENTER_LEFT);
         getStyleClass().add("first-words");
         setMaxSize(USE_PREF_SIZE, USE_PREF_SIZE);
-        workbench.shownProperty().addListener((o, a, b) -> words.setText(words().orElse("")));
-        workbench.stageProperty().addListener((o, a, b) -> words.setText(words().orElse("")));
     }
 
     private void close() {
@@ -47,12 +45,9 @@ final class FirstStone extends HBox {
     void refresh(boolean room) {
         Studio studio = workbench.studio();
         boolean first = studio.projects().size() == 1 && studio.diary().deeds().isEmpty();
-        words.setText(words().orElse(""));
-        Panel.present(this, room && first && !closed && words().isPresent());
-    }
-
-    private Optional<String> words() {
-        return workbench.shown().map(project -> words(workbench.stageProperty().get(), project));
+        Optional<String> now = workbench.shown().map(project -> words(workbench.stageProperty().get(), project));
+        words.setText(now.orElse(""));
+        Panel.present(this, room && first && !closed && now.isPresent());
     }
 
     private static String words(Stage stage, Project project) {

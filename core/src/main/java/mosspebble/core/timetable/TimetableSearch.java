@@ -550,83 +550,8 @@ final class TimetableSearch {
 
     /** Draws together what is of one stone and of one load: no hand puts a stone away to take it up soon, if nothing is ready sooner. */
     private int[] together(int[] order, BooleanSupplier unwanted) {
-        return gathered(gathered(order, stone, unwanted), load, unwanted);
-    }
-
-    /**
-     * Draws pieces together that are alike, where that is better.
-     *
-     * @param by number of the stone, or the load, of each piece
-     */
-    private int[] gathered(int[] order, int[] by, BooleanSupplier unwanted) {
-        int[] best = order;
-        long[] least = cost(best);
-        long tries = Math.min(MOST_MOVES, WORK / 2 / Math.max(1, n));
-        for (boolean again = true; again;) {
-            again = false;
-            for (int from = 0; from < n; from = end(best, by, from)) {
-                int end = end(best, by, from);
-                int next = end;
-                while (next < n && by[best[next]] != by[best[from]]) {
-                    next++;
-                }
-                if (next == n) {
-                    continue;
-                }
-                int last = end(best, by, next);
-                int[][] ways = {{end, next, last}, {from, end, next}, {end, next, next + 1}, {end - 1, end, next}};
-                for (int[] way : ways) {
-                    if (waitsBetween(best, way[0], way[1], way[2])) {
-                        continue;
-                    }
-                    if (tries-- <= 0 || unwanted.getAsBoolean()) {
-                        return best;
-                    }
-                    int[] tried = turned(best, way[0], way[1], way[2]);
-                    long[] now = cost(tried);
-                    if (Arrays.compare(now, least) < 0) {
-                        best = tried;
-                        least = now;
-                        again = true;
-                        break;
-                    }
-                }
-            }
-        }
-        return best;
-    }
-
-    /** Where a run of pieces that are alike ends. */
-    private static int end(int[] order, int[] by, int from) {
-        int end = from + 1;
-        while (end < order.length && by[order[end]] == by[order[from]]) {
-            end++;
-        }
-        return end;
-    }
-
-    /** Whether something between a middle and an end waits for something between a beginning and the middle. */
-    private boolean waitsBetween(int[] order, int from, int middle, int end) {
-        int[] at = new int[n];
-        for (int k = middle; k < end; k++) {
-            at[order[k]] = 1;
-        }
-        for (int k = from; k < middle; k++) {
-            for (int j : behind[order[k]]) {
-                if (at[j] == 1) {
-                    return true;
-                }
-            }
-        }
-        return false;
-    }
-
-    /** An order in which what lies between a middle and an end comes before what lies between a beginning and the middle. */
-    private static int[] turned(int[] order, int from, int middle, int end) {
-        int[] turned = order.clone();
-        System.arraycopy(order, middle, turned, from, end - middle);
-        System.arraycopy(order, from, turned, from + end - middle, middle - from);
-        return turned;
+        Runs runs = new Runs(behind, this::cost, Math.min(MOST_MOVES, WORK / 2 / Math.max(1, n)), unwanted);
+        return runs.together(runs.together(order, stone), load);
     }
 
     /** An order with some pieces put off until another is done, and with them what waits for them. */
