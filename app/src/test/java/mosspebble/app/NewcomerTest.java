@@ -16,7 +16,10 @@ import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import javafx.stage.Window;
 import mosspebble.app.cloth.ClothView;
+import mosspebble.app.shell.Elsewhere;
+import mosspebble.app.shell.Shell;
 import mosspebble.core.colour.Mix;
+import mosspebble.core.finding.Code;
 import mosspebble.core.finding.Finding;
 import mosspebble.core.project.Project;
 import mosspebble.core.sketch.Placement;
@@ -43,11 +46,15 @@ class NewcomerTest {
             app.click("#first-stone");
             app.settled();
             String before = app.text("#fact-weight");
+            assertThat(List.of(app.text("#length"), app.text("#width"), app.text("#height"))).as("what nobody measured").containsOnly("");
+            app.until("what is missing", () -> app.text("#finding").startsWith("Length, width and height of a stand-in so far"));
             app.type("#length", "4 1/8 in");
+            app.until("what is still missing", () -> app.text("#finding").startsWith("Width and height of a stand-in"));
             app.type("#width", "8.2 cm");
             app.type("#height", "30mm");
             assertThat(app.text("#length")).isEqualTo("104.8");
             assertThat(app.text("#width")).isEqualTo("82");
+            app.until("all is measured", () -> app.plan().findings().stream().noneMatch(f -> f.code() == Code.NOT_MEASURED));
             app.until("another weight", () -> !app.text("#fact-weight").equals(before));
             app.click("#page-skin");
             app.click("#rock-limestone");
@@ -130,6 +137,8 @@ class NewcomerTest {
     void wrongEntriesAreAnsweredBesideTheFieldAndNothingIsLost() throws Exception {
         try (Driver app = Driver.ofANewcomer(folder.resolve("s.pebble"))) {
             app.click("#first-stone");
+            app.type("#length", "96");
+            app.until("measured, as long as the stand-in", () -> app.plan() != null && app.plan().project().unmeasured().size() == 2);
             app.settled();
             Project before = app.plan().project();
             for (String[] wrong : List.of(new String[] {"-3", "8 to 600 mm"}, new String[] {"abc", "not understood"},
@@ -242,6 +251,8 @@ class NewcomerTest {
             assertThat(app.present("#first-paints-sample")).as("a stone needs no paint").isFalse();
             app.until("what to do here", () -> app.present("#first-words") && words(app).contains("A stand-in"));
             app.type("#length", "104");
+            app.type("#width", "70");
+            app.type("#height", "34");
             app.until("that it is measured", () -> words(app).contains("go on to 2 Sketch"));
             app.click("#stage-colour");
             app.until("which paints", () -> app.present("#first-paints-sample") && app.present("#first-paints-type"));
@@ -259,18 +270,48 @@ class NewcomerTest {
             app.until("a paint", () -> app.text("#paint-title").contains("new"));
             app.does("Shelf: lay out a sample");
             app.click("#stage-stone");
+            app.until("still the first stone", () -> app.present("#first-words"));
+            app.does("New stone");
+            app.until("gone with the second", () -> !app.present("#first-words"));
+            app.keys(KeyCode.CONTROL, KeyCode.Z);
+            app.until("one stone again", () -> app.present("#first-words"));
             app.click("#first-words-close");
             assertThat(app.present("#first-words")).isFalse();
         }
         try (StudioStore store = StudioStore.open(file, LanternWalk::newcomer)) {
             assertThat(store.studio().shelf().paints()).as("one's own paint, and no sample beside it").hasSize(1);
+            assertThat(store.studio().view().led()).isFalse();
         }
         try (Driver app = Driver.ofANewcomer(file)) {
             app.settled();
-            app.until("the first stone still", () -> app.present("#first-words"));
-            app.does("New stone");
+            assertThat(app.present("#first-words")).as("the first stone still, for somebody who knows the way").isFalse();
+            assertThat(app.text("#length")).isEqualTo("104");
+        }
+    }
+
+    @Test
+    void whatNoChangeToTheStoneMendsIsMendedInItsPlaceOneButtonAway() throws Exception {
+        try (Driver app = Driver.ofANewcomer(folder.resolve("s.pebble"))) {
+            app.click("#first-stone");
             app.settled();
-            app.until("gone with the second", () -> !app.present("#first-words"));
+            app.until("it is not measured", () -> !app.robot.lookup("It is as large as this").queryAll().isEmpty());
+            app.robot.clickOn("It is as large as this");
+            app.until("measured by eye", () -> app.plan().project().unmeasured().isEmpty());
+            assertThat(app.text("#height")).as("as high as the stand-in").isNotEmpty();
+            app.click("#stage-sketch");
+            app.click("#first-paints-later");
+            app.until("no subject yet", () -> app.text("#finding").startsWith("No subject yet"));
+            app.robot.clickOn("To the library");
+            app.until("the library", () -> app.present("#subject-owl-lamp"));
+            app.click("#subject-owl-lamp");
+            app.click("#stage-colour");
+            app.until("an empty shelf", () -> app.present("#findings") && app.text("#finding").startsWith("The shelf is empty"));
+            app.robot.clickOn("To the shelf");
+            app.until("the shelf", () -> app.present("#shelf-sample"));
+            for (Code code : Code.values()) {
+                Elsewhere.of(code).ifPresent(place -> assertThat(((Shell) app.scene().getRoot()).actions()).as(place.words())
+                        .anyMatch(a -> a.name().equals(place.action())));
+            }
         }
     }
 

@@ -65,7 +65,7 @@ public final class LanternWalk {
                 List.of(owl(repertoire), harbour(repertoire), lettering(repertoire), snail(repertoire), moon(repertoire), fox(repertoire),
                         heron(repertoire), window(repertoire), toadstool(repertoire)),
                 basket(), List.of(), shelf(), tested(), new Room(new Climate(new Celsius(19), 0.55, 0.1)), Diary.USUAL,
-                new Studio.View(LengthUnit.MM, false, Studio.Comfort.USUAL));
+                new Studio.View(LengthUnit.MM, false, Studio.Comfort.USUAL, true));
     }
 
     /** What was tried on scraps of slate: most pens, but not the gold one. */
@@ -81,7 +81,7 @@ public final class LanternWalk {
     public static Studio newcomer() {
         return new Studio(List.of(), List.of(), List.of(), new Shelf(List.of()), Compatibility.Known.NOTHING, new Room(Climate.room()),
                 Diary.USUAL,
-                new Studio.View(LengthUnit.MM, false, Studio.Comfort.USUAL));
+                new Studio.View(LengthUnit.MM, false, Studio.Comfort.USUAL, true));
     }
 
     /** Invented paints and pens; names are plain colours, prices are in no money in particular. */

@@ -26,7 +26,7 @@ import mosspebble.core.project.Room;
 final class Migration {
 
     /** How many there are: the format that this program writes. */
-    static final int STEPS = 12;
+    static final int STEPS = 13;
 
     private static final String TABLE = "(id TEXT PRIMARY KEY, position INTEGER NOT NULL, document TEXT NOT NULL)";
 
@@ -97,7 +97,30 @@ final class Migration {
                 });
             }
             case 11 -> each(connection, "setting", "key", file, Migration::toTerms);
+            case 12 -> {
+                each(connection, "project", "id", file, Migration::toMeasured);
+                each(connection, "page", "id", "planned", file, Migration::toMeasured);
+                each(connection, "setting", "key", file, view -> {
+                    if (view.has("evening")) {
+                        view.put("led", true);
+                    }
+                });
+            }
             default -> throw new IllegalArgumentException("there is no step from format " + from);
+        }
+    }
+
+    /** A stone by itself, of any format in which stones were sent, brought to what this program writes. */
+    static void stone(ObjectNode project, int from) {
+        if (from < 13) {
+            toMeasured(project);
+        }
+    }
+
+    /** Stones of a program that did not ask are of the size that is kept. */
+    private static void toMeasured(ObjectNode project) {
+        if (project.path("history") instanceof ObjectNode history) {
+            history.putArray("unmeasured");
         }
     }
 
@@ -147,15 +170,20 @@ final class Migration {
 
     private static void each(Connection connection, String table, String key, Path file, Consumer<ObjectNode> change)
             throws SQLException, FileTrouble {
+        each(connection, table, key, "document", file, change);
+    }
+
+    private static void each(Connection connection, String table, String key, String column, Path file, Consumer<ObjectNode> change)
+            throws SQLException, FileTrouble {
         Map<String, String> changed = new LinkedHashMap<>();
         try (Statement sql = connection.createStatement();
-                ResultSet rows = sql.executeQuery("SELECT " + key + ", document FROM " + table)) {
+                ResultSet rows = sql.executeQuery("SELECT " + key + ", " + column + " FROM " + table)) {
             while (rows.next()) {
                 String place = file + ", " + table + " " + Said.shortly(rows.getString(1), 40);
                 changed.put(rows.getString(1), changed(rows.getString(2), place, change));
             }
         }
-        try (PreparedStatement put = connection.prepareStatement("UPDATE " + table + " SET document = ? WHERE " + key + " = ?")) {
+        try (PreparedStatement put = connection.prepareStatement("UPDATE " + table + " SET " + column + " = ? WHERE " + key + " = ?")) {
             for (Map.Entry<String, String> each : changed.entrySet()) {
                 put.setString(1, each.getValue());
                 put.setString(2, each.getKey());
@@ -164,7 +192,8 @@ final class Migration {
         }
     }
 
-    private static String changed(String document, String place, Consumer<ObjectNode> change) throws FileTrouble {
+    /** A document with a change; {@code place} is where it stands, for an error. */
+    static String changed(String document, String place, Consumer<ObjectNode> change) throws FileTrouble {
         try {
             if (StudioJson.shared().readTree(StudioJson.oneOfAName(document)) instanceof ObjectNode node) {
                 change.accept(node);

@@ -1,5 +1,6 @@
 package mosspebble.files;
 
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -60,7 +61,8 @@ public final class StoneFile {
         return InFile.read(file, MOST_BYTES, "Ask for a stone with fewer files of its own.", (bytes, place) -> {
             Sent sent;
             try {
-                sent = StudioJson.read(new String(bytes, StandardCharsets.UTF_8), Sent.class, place);
+                sent = StudioJson.read(Migration.changed(new String(bytes, StandardCharsets.UTF_8), place, StoneFile::ofToday), Sent.class,
+                        place);
             } catch (FileTrouble e) {
                 throw new FileTrouble(place, "This is no stone of Moss Pebble, or the file is damaged.", "Ask for it again.", e);
             }
@@ -73,6 +75,12 @@ public final class StoneFile {
             }
             return new Received(sent);
         });
+    }
+
+    private static void ofToday(ObjectNode sent) {
+        if (sent.path("stone") instanceof ObjectNode stone) {
+            Migration.stone(stone, sent.path("version").asInt());
+        }
     }
 
     /** A stone that was read. */

@@ -38,6 +38,7 @@ import mosspebble.core.stone.Survey;
 import mosspebble.core.timetable.HoursText;
 import mosspebble.core.timetable.Timetable;
 import mosspebble.core.timetable.Workload;
+import mosspebble.core.units.Celsius;
 import mosspebble.core.words.TimetableWords;
 import org.junit.jupiter.api.Test;
 
@@ -88,6 +89,29 @@ class ManyStonesTest {
         Duration placed = table.placed().stream().map(p -> Duration.between(p.start(), p.end())).reduce(Duration.ZERO, Duration::plus);
         assertThat(placed.minus(together).abs()).as("all the work of the hand, no more and no less").isLessThan(Duration.ofMinutes(5));
         assertThat(table.end()).as("as soon as can be, and known to be").isEqualTo(table.bound());
+    }
+
+    @Test
+    void aDryerDoesNotMakeAColdRoomWarmAndWashingNeedsNoWarmth() {
+        LocalDate friday = LocalDate.of(2026, 11, 27);
+        Room cold = new Room(Climate.room());
+        for (int day = 0; day < 14; day++) {
+            cold = cold.with(friday.plusDays(day), Optional.of(new Climate(new Celsius(8), 0.5, 0.1)), friday);
+        }
+        Studio studio = LanternWalk.studio(BuiltIn.repertoire());
+        Workshop workshop = new Workshop(new Palette(studio.shelf()), BuiltIn.repertoire(), studio.climate(), List.of());
+        for (boolean dryer : new boolean[] {false, true}) {
+            Project snail = studio.project("snail").orElseThrow();
+            snail = snail.withHabits(snail.habits().withHandling(snail.habits().handling().withDryer(dryer)));
+            PaintPlan plan = Plans.plan(snail, Survey.of(snail.stone()), workshop, new Remembered());
+            Timetable evening = table(List.of(plan), "Mon-Sun 19-22", Map.of());
+            assertThat(TimetableWords.tooCold(evening, Map.of("snail", plan), cold, ZoneOffset.UTC)).as("with a dryer: %s", dryer)
+                    .hasValueSatisfying(words -> assertThat(words).contains("Sat 28", "below 10 °C").doesNotContain("Fri 27"));
+            assertThat(TimetableWords.tooCold(evening, Map.of("snail", plan), new Room(Climate.room()), ZoneOffset.UTC)).isEmpty();
+            PaintPlan bare = Plans.plan(snail.withSketch(Optional.empty()), Survey.of(snail.stone()), workshop, new Remembered());
+            assertThat(TimetableWords.tooCold(table(List.of(bare), "Mon-Sun 19-22", Map.of()), Map.of("snail", bare), cold, ZoneOffset.UTC))
+                    .as("no paint is laid").isEmpty();
+        }
     }
 
     private static Workload week(Diary diary) {

@@ -79,6 +79,17 @@ class StoneFileTest {
     }
 
     @Test
+    void aStoneFromAProgramBeforeStandInsIsTakenIn() throws Exception {
+        Path file = folder.resolve("owl.json");
+        StoneFile.write(WALK.project("owl").orElseThrow(), WALK, file);
+        String today = Files.readString(file);
+        String before = today.replaceFirst("\"version\":\\d+", "\"version\":11").replaceFirst(",\"unmeasured\":\\[]", "");
+        assertThat(before).doesNotContain("unmeasured");
+        Files.writeString(file, before);
+        assertThat(StoneFile.read(file).into(LanternWalk.newcomer()).studio().project("owl")).isEqualTo(WALK.project("owl"));
+    }
+
+    @Test
     void whatIsNoStoneIsRefusedInASentence() throws Exception {
         Path file = folder.resolve("owl.json");
         StoneFile.write(WALK.project("owl").orElseThrow(), WALK, file);

@@ -47,6 +47,8 @@ import mosspebble.core.plan.Step;
 import mosspebble.core.project.Diary;
 import mosspebble.core.project.Habits;
 import mosspebble.core.project.Light;
+import mosspebble.core.drying.SteadyMass;
+import mosspebble.core.stone.Stone;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Room;
 import mosspebble.core.project.Studio;
@@ -292,7 +294,8 @@ class StudioStoreTest {
         try (StudioStore store = StudioStore.open(file(), LanternWalk::newcomer)) {
             Studio studio = store.studio();
             assertThat(studio.projects()).isEqualTo(LanternWalk.studio(BuiltIn.repertoire()).projects());
-            assertThat(store.book().book().pages()).hasSize(2);
+            assertThat(store.book().book().pages()).hasSize(2)
+                    .allSatisfy(page -> assertThat(store.book().planned(page.id()).unmeasured()).isEmpty());
             traced = Tracing.of(studio.project("fox").orElseThrow()).orElseThrow();
             assertThat(studio.view().comfort()).as("no card was laid on the screen").isEqualTo(Studio.Comfort.USUAL);
             Studio more = studio.plus(OwnFiles.kept(traced, " A fox asleep ", studio));
@@ -333,8 +336,31 @@ class StudioStoreTest {
         }
     }
 
+    @Test
+    void aStudioOfFormat12HasMeasuredStonesAndLearnsOfStandIns() throws Exception {
+        // the Lantern Walk as the program before format 13 kept it, with two weighings, a card on the screen and a stone that waits
+        try (InputStream in = getClass().getResourceAsStream("studio-format-12.pebble")) {
+            Files.write(file(), in.readAllBytes());
+        }
+        Project standIn = Project.standIn("new", "Stone 10").measured(Stone.Measure.WIDTH);
+        try (StudioStore store = StudioStore.open(file(), LanternWalk::newcomer)) {
+            Studio studio = store.studio();
+            assertThat(studio.projects()).hasSize(9).allSatisfy(p -> assertThat(p.unmeasured()).isEmpty());
+            assertThat(studio.project("owl").orElseThrow().weighings()).containsExactly(new SteadyMass.Weighing(0, 312.5),
+                    new SteadyMass.Weighing(6.5, 310.25));
+            assertThat(studio.view().comfort()).isEqualTo(Studio.Comfort.USUAL.withTextPercent(125).withCardPx(344.25));
+            assertThat(studio.view().led()).isTrue();
+            assertThat(studio.diary().terms("heron").after()).hasValue("snail");
+            store.commit(studio.plus(standIn).withLed(false), "New stone");
+        }
+        try (StudioStore again = StudioStore.open(file(), LanternWalk::newcomer)) {
+            assertThat(again.studio().project("new")).hasValue(standIn);
+            assertThat(again.studio().view().led()).isFalse();
+        }
+    }
+
     @ParameterizedTest
-    @ValueSource(ints = {6, 7, 8, 9, 10, 11})
+    @ValueSource(ints = {6, 7, 8, 9, 10, 11, 12})
     void pencilGuidesOfEveryEarlierFormatAreStillThere(int format) throws Exception {
         try (InputStream in = getClass().getResourceAsStream("studio-format-" + format + ".pebble")) {
             Files.write(file(), in.readAllBytes());
@@ -361,7 +387,7 @@ class StudioStoreTest {
         Studio.Comfort comfort = new Studio.Comfort(175, true, true, true);
         try (StudioStore store = StudioStore.open(file(), LanternWalk::newcomer)) {
             assertThat(store.studio().projects()).hasSize(9);
-            assertThat(store.studio().view()).isEqualTo(new Studio.View(LengthUnit.MM, false, Studio.Comfort.USUAL));
+            assertThat(store.studio().view()).isEqualTo(new Studio.View(LengthUnit.MM, false, Studio.Comfort.USUAL, true));
             store.commit(store.studio().withComfort(comfort), "Eyes and hands");
         }
         try (StudioStore again = StudioStore.open(file(), LanternWalk::newcomer)) {

@@ -123,6 +123,11 @@ public final class Entry extends VBox {
         field.setAccessibleHelp(reason);
     }
 
+    /** What stands there as long as nothing does. */
+    public void prompt(String words) {
+        field.setPromptText(words);
+    }
+
     /** Shows the current value, unless something refused is still standing there. */
     public void refresh() {
         if (!field.isFocused() && problem.getText().isEmpty()) {

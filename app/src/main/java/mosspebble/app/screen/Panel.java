@@ -61,13 +61,16 @@ public abstract class Panel extends VBox {
     }
 
     public final Entry lengthEntry(String id, String name, String tooltip, Supplier<Millimetres> get, TakeLength take) {
-        return new Entry(id, name, tooltip, () -> LengthText.number(get.get(), workbench.studio().unit()), text -> {
-            try {
-                return take.take(LengthText.parse(text, workbench.studio().unit()));
-            } catch (UnitTextException e) {
-                return Optional.of(e.getMessage());
-            }
-        });
+        return new Entry(id, name, tooltip, () -> LengthText.number(get.get(), workbench.studio().unit()), text -> length(text, take));
+    }
+
+    /** Takes a length from what was typed; answers with the reason if it is none. */
+    public final Optional<String> length(String text, TakeLength take) {
+        try {
+            return take.take(LengthText.parse(text, workbench.studio().unit()));
+        } catch (UnitTextException e) {
+            return Optional.of(e.getMessage());
+        }
     }
 
     /** Takes a plain number that was typed. */

@@ -1,6 +1,7 @@
 package mosspebble.app.shell;
 
 import java.util.List;
+import java.util.function.Consumer;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.geometry.Pos;
@@ -26,6 +27,7 @@ final class FindingsBox extends VBox {
 
     private final Workbench workbench;
     private final Results show;
+    private final Consumer<String> perform;
     private final ReadOnlyObjectWrapper<Finding> shown = new ReadOnlyObjectWrapper<>();
     private final Label weight = new Label();
     private final Label count = Panel.quiet("");
@@ -41,9 +43,11 @@ final class FindingsBox extends VBox {
     private int number;
     private boolean room = true;
 
-    FindingsBox(Workbench workbench, Results show) {
+    /** @param perform does something by its name in the drawer */
+    FindingsBox(Workbench workbench, Results show, Consumer<String> perform) {
         this.workbench = workbench;
         this.show = show;
+        this.perform = perform;
         setId("findings");
         getStyleClass().add("findings");
         weight.getStyleClass().add("weight");
@@ -137,7 +141,9 @@ final class FindingsBox extends VBox {
             remedies.getChildren().add(Panel.button("remedy-" + own + (k == 0 ? "" : "-" + k), FindingWords.label(remedy),
                     "Does it; undo with Ctrl Z", () -> workbench.edit(FindingWords.label(remedy), remedy.change())));
         }
-        Panel.present(remedies, !finding.remedies().isEmpty());
+        Elsewhere.of(finding.code()).ifPresent(place -> remedies.getChildren()
+                .add(Panel.button("elsewhere-" + own, place.words(), place.action(), () -> perform.accept(place.action()))));
+        Panel.present(remedies, !remedies.getChildren().isEmpty());
         setAccessibleText(weight.getText() + ": " + sentence.getText() + " " + numbers);
         shown.set(finding);
     }

@@ -10,7 +10,6 @@ import mosspebble.app.screen.Panel;
 import mosspebble.core.finding.Finding.Stage;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
-import mosspebble.core.stone.Stone;
 
 /**
  * What to do here and where it goes on, in one sentence on the corner of the cloth, while somebody is at the first stone. It blocks
@@ -20,7 +19,6 @@ final class FirstStone extends HBox {
 
     private final Workbench workbench;
     private final Label words = new Label();
-    private boolean closed;
 
     FirstStone(Workbench workbench) {
         this.workbench = workbench;
@@ -37,7 +35,7 @@ final class FirstStone extends HBox {
     }
 
     private void close() {
-        closed = true;
+        workbench.look(studio -> studio.withLed(false));
         refresh(false);
     }
 
@@ -47,12 +45,12 @@ final class FirstStone extends HBox {
         boolean first = studio.projects().size() == 1 && studio.diary().deeds().isEmpty();
         Optional<String> now = workbench.shown().map(project -> words(workbench.stageProperty().get(), project));
         words.setText(now.orElse(""));
-        Panel.present(this, room && first && !closed && now.isPresent());
+        Panel.present(this, room && first && studio.view().led() && now.isPresent());
     }
 
     private static String words(Stage stage, Project project) {
         return switch (stage) {
-            case STONE -> project.stone().size().equals(Stone.cobble().size())
+            case STONE -> !project.unmeasured().isEmpty()
                     ? "A stand-in lies here until yours is measured: type its length, width and height."
                     : "Give it the form and the skin of yours. When it looks like it, go on to 2 Sketch.";
             case SKETCH -> project.sketch().isEmpty() ? "Add a character, a scene or words: it is fitted to the face."

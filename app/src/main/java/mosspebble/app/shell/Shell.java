@@ -227,7 +227,7 @@ public final class Shell extends StackPane {
         Map<Stage, ClothTool> tools = new EnumMap<>(Stage.class);
         screens.forEach(screen -> screen.tool().ifPresent(tool -> tools.put(screen.stage(), tool)));
         cloth = new ClothView(workbench, show, line, tools);
-        findings = new FindingsBox(workbench, show);
+        findings = new FindingsBox(workbench, show, this::perform);
         findings.shownProperty().addListener((o, a, b) -> cloth.pin(b == null || show.plan() == null ? Optional.empty()
                 : WhereFound.of(b, show.plan())));
         sliceView = new SliceView(workbench, show, line);
@@ -627,7 +627,7 @@ public final class Shell extends StackPane {
 
     private void newStone() {
         int number = workbench.studio().projects().size() + workbench.studio().basket().size() + 1;
-        workbench.add(Project.begin("stone-" + UUID.randomUUID(), "Stone " + number, Stone.cobble()));
+        workbench.add(Project.standIn("stone-" + UUID.randomUUID(), "Stone " + number));
         navigator.go(Stage.STONE);
     }
 

@@ -3,7 +3,7 @@ package mosspebble.app.stone;
 import java.util.EnumMap;
 import java.util.Locale;
 import java.util.Map;
-import java.util.function.Function;
+import java.util.function.Supplier;
 import javafx.scene.control.Button;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
@@ -25,11 +25,13 @@ import mosspebble.core.finding.Finding.Stage;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.StoneState;
 import mosspebble.core.stone.Stone;
+import mosspebble.core.stone.Stone.Measure;
 import mosspebble.core.stone.StoneFacts;
 import mosspebble.core.units.LengthText;
 import mosspebble.core.units.LengthUnit;
 import mosspebble.core.units.Millimetres;
 import mosspebble.core.units.Numbers;
+import mosspebble.core.units.Words;
 import mosspebble.instruments.KitchenScale;
 
 /**
@@ -51,9 +53,9 @@ public final class StonePanel extends Panel {
         this.bench = bench;
         this.desk = with.worker();
         this.scale = scale;
-        Entry length = length("length", "Length", Stone::length, (s, v) -> s.withSize(v, s.width(), s.height()));
-        Entry width = length("width", "Width", Stone::width, (s, v) -> s.withSize(s.length(), v, s.height()));
-        Entry height = length("height", "Height", Stone::height, (s, v) -> s.withSize(s.length(), s.width(), v));
+        Entry length = length(Measure.LENGTH, (s, v) -> s.withSize(v, s.width(), s.height()));
+        Entry width = length(Measure.WIDTH, (s, v) -> s.withSize(s.length(), v, s.height()));
+        Entry height = length(Measure.HEIGHT, (s, v) -> s.withSize(s.length(), s.width(), v));
         for (Entry entry : new Entry[] {length, width, height}) {
             HBox.setHgrow(entry, Priority.ALWAYS);
             entry.setMaxWidth(Double.MAX_VALUE);
@@ -85,9 +87,10 @@ public final class StonePanel extends Panel {
         getChildren().addAll(Entry.row(length, width, height), units, facts, pages, place);
         bench.pageProperty().addListener((o, a, b) -> page());
         onRefresh(() -> {
-            length.refresh();
-            width.refresh();
-            height.refresh();
+            for (Entry entry : new Entry[] {length, width, height}) {
+                entry.prompt(workbench.studio().unit().symbol());
+                entry.refresh();
+            }
             unit.show(workbench.studio().unit());
             pages.show(bench.pageProperty().get());
             facts.show(show.plan());
@@ -121,11 +124,17 @@ public final class StonePanel extends Panel {
         Stone with(Stone stone, Millimetres value);
     }
 
-    Entry length(String id, String name, Function<Stone, Millimetres> get, With with) {
-        return lengthEntry(id, name, name + " of the stone: 92 mm, 9.2 cm, 3 3/4 in or a sum; arrow keys step", () -> get.apply(stone()),
-                value -> tryEdit(changed(name, get.apply(stone()), value), p -> p.withStone(with.with(p.stone(), value))))
+    private Entry length(Measure measure, With with) {
+        String name = Words.upper(measure.name().toLowerCase(Locale.ROOT));
+        Supplier<Millimetres> get = () -> stone().size().of(measure);
+        return new Entry(measure.name().toLowerCase(Locale.ROOT), name,
+                name + " of the stone: 92 mm, 9.2 cm, 3 3/4 in or a sum; arrow keys step",
+                () -> project().filter(p -> p.unmeasured().contains(measure)).isPresent() ? ""
+                        : LengthText.number(get.get(), workbench.studio().unit()),
+                text -> length(text, value -> tryEdit(changed(name, get.get(), value),
+                        p -> p.withStone(with.with(p.stone(), value)).measured(measure))))
                 .stepping(steps -> {
-                    Millimetres before = get.apply(stone());
+                    Millimetres before = get.get();
                     Millimetres after = new Millimetres(before.value() + steps);
                     edit(changed(name, before, after), p -> p.withStone(with.with(p.stone(), after)));
                 });

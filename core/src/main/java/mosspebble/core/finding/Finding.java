@@ -41,7 +41,7 @@ public record Finding(Code code, Weight weight, Facts facts, List<Remedy> remedi
         SPACE_LETTERS, NEAREST_MIX, LINE_BY_CONTRAST, LAY_FLAT, LAY_IN_ITS_WAY, LEAVE_LAYER_OUT, ALLOW_PRIMER, HIDING_MIX, GLAZES,
         ORDER_BACK, SEAL,
         WIDEN_BAND,
-        BAND_TO_MIDDLE
+        BAND_TO_MIDDLE, AS_LARGE_AS_THIS
     }
 
     /**

@@ -81,8 +81,12 @@ public final class ManyStones {
 
     /** Whether it depends on the room how long a step takes until another may follow: what dries by itself. */
     public static boolean driesInAir(PaintPlan plan, Step step) {
-        return step instanceof Step.Lay lay && !plan.project().habits().dryer()
-                && lay.layers().stream().noneMatch(l -> lay.share(l).setsByItself());
+        return formsFilm(step) && !plan.project().habits().dryer();
+    }
+
+    /** Whether it lays what turns into a film by losing its water, for which it must be warm enough, dryer or not. */
+    public static boolean formsFilm(Step step) {
+        return step instanceof Step.Lay lay && lay.layers().stream().noneMatch(l -> lay.share(l).setsByItself());
     }
 
     private static Optional<Workload.Stay> stay(Step step) {

@@ -1,10 +1,13 @@
 package mosspebble.core.project;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
+import java.util.Collections;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import mosspebble.core.blend.Blend;
 import mosspebble.core.colour.Mix;
@@ -45,12 +48,21 @@ public record Project(String id, String name, String purpose, Stone stone, Histo
      *
      * @param origin where it came from
      * @param weighings of a stone that dries on the scale, the earliest first
+     * @param unmeasured what nobody has measured yet: there it is as large as a stand-in
      */
     @RecordBuilder
-    public record History(Origin origin, List<SteadyMass.Weighing> weighings) implements ProjectHistoryBuilder.With {
+    public record History(Origin origin, List<SteadyMass.Weighing> weighings, Set<Stone.Measure> unmeasured)
+            implements ProjectHistoryBuilder.With {
+
+        /** Of a stone that was measured and of which nothing else is known. */
+        public static final History NONE = new History(Origin.unknown(), List.of(), Set.of());
+
         public History {
             Objects.requireNonNull(origin);
             weighings = List.copyOf(weighings);
+            Set<Stone.Measure> inOrder = EnumSet.noneOf(Stone.Measure.class);
+            inOrder.addAll(unmeasured);
+            unmeasured = Collections.unmodifiableSet(inOrder);
             if (weighings.size() > MOST_WEIGHINGS) {
                 throw new IllegalArgumentException("A stone keeps " + MOST_WEIGHINGS + " weighings at most.");
             }
@@ -71,7 +83,13 @@ public record Project(String id, String name, String purpose, Stone stone, Histo
 
     /** A stone in hand for which nothing is decided yet. */
     public static Project begin(String id, String name, Stone stone) {
-        return new Project(id, name, "", stone, new History(Origin.unknown(), List.of()), Viewpoint.above(), Sides.BARE, Habits.usual());
+        return new Project(id, name, "", stone, History.NONE, Viewpoint.above(), Sides.BARE, Habits.usual());
+    }
+
+    /** A stone that lies on the cloth in the size of a stand-in until it is measured. */
+    public static Project standIn(String id, String name) {
+        Project begun = begin(id, name, Stone.cobble());
+        return begun.withHistory(begun.history().withUnmeasured(EnumSet.allOf(Stone.Measure.class)));
     }
 
     /** A stone taken from the basket. */
@@ -92,6 +110,11 @@ public record Project(String id, String name, String purpose, Stone stone, Histo
 
     public List<SteadyMass.Weighing> weighings() {
         return history.weighings();
+    }
+
+    /** What nobody has measured yet, in the order in which it is asked for. */
+    public Set<Stone.Measure> unmeasured() {
+        return history.unmeasured();
     }
 
     public Optional<Sketch> sketch() {
@@ -137,6 +160,21 @@ public record Project(String id, String name, String purpose, Stone stone, Histo
 
     public Project withName(String newName, String newPurpose) {
         return withName(newName).withPurpose(newPurpose);
+    }
+
+    /** With another stone; what is of another size now was measured. */
+    @Override
+    public Project withStone(Stone newStone) {
+        Set<Stone.Measure> left = EnumSet.noneOf(Stone.Measure.class);
+        unmeasured().stream().filter(m -> newStone.size().of(m).equals(stone.size().of(m))).forEach(left::add);
+        return new Project(id, name, purpose, newStone, history.withUnmeasured(left), viewpoint, sides, wholeHabits);
+    }
+
+    /** Known to be as large as it lies. */
+    public Project measured(Stone.Measure measure) {
+        Set<Stone.Measure> left = EnumSet.noneOf(Stone.Measure.class);
+        unmeasured().stream().filter(m -> m != measure).forEach(left::add);
+        return withHistory(history.withUnmeasured(left));
     }
 
     public Project withOrigin(Origin newOrigin) {

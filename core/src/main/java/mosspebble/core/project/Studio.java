@@ -30,8 +30,12 @@ import mosspebble.core.units.LengthUnit;
 public record Studio(List<Project> projects, List<FoundStone> basket, List<OwnFile> own, Shelf shelf, Compatibility.Known known,
         Room room, Diary diary, View view) implements StudioBuilder.With {
 
-    /** How it is looked at. */
-    public record View(LengthUnit unit, boolean evening, Comfort comfort) {
+    /**
+     * How it is looked at.
+     *
+     * @param led whether somebody at the first stone is told what to do where
+     */
+    public record View(LengthUnit unit, boolean evening, Comfort comfort, boolean led) {
         public View {
             Objects.requireNonNull(unit);
             Objects.requireNonNull(comfort);
@@ -209,10 +213,14 @@ public record Studio(List<Project> projects, List<FoundStone> basket, List<OwnFi
     }
 
     public Studio withView(LengthUnit newUnit, boolean newEvening) {
-        return withView(new View(newUnit, newEvening, view.comfort()));
+        return withView(new View(newUnit, newEvening, view.comfort(), view.led()));
+    }
+
+    public Studio withLed(boolean led) {
+        return withView(new View(view.unit(), view.evening(), view.comfort(), led));
     }
 
     public Studio withComfort(Comfort comfort) {
-        return withView(new View(view.unit(), view.evening(), comfort));
+        return withView(new View(view.unit(), view.evening(), comfort, view.led()));
     }
 }

@@ -21,6 +21,9 @@ public record Stone(Shape shape, Size size, Swell swell, double wayUp, long seed
         implements
         StoneBuilder.With {
 
+    /** What is measured of a stone with a ruler. */
+    public enum Measure { LENGTH, WIDTH, HEIGHT }
+
     /**
      * Its box.
      *
@@ -34,6 +37,15 @@ public record Stone(Shape shape, Size size, Swell swell, double wayUp, long seed
             check("length", length.value(), SMALLEST_MM, LARGEST_MM, " mm");
             check("width", width.value(), SMALLEST_MM, LARGEST_MM, " mm");
             check("height", height.value(), LOWEST_MM, HIGHEST_MM, " mm");
+        }
+
+        /** One of its measures. */
+        public Millimetres of(Measure measure) {
+            return switch (measure) {
+                case LENGTH -> length;
+                case WIDTH -> width;
+                case HEIGHT -> height;
+            };
         }
     }
 

@@ -2,6 +2,7 @@ package mosspebble.core.words;
 
 import java.util.Locale;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import mosspebble.core.blend.BlendKind;
 import mosspebble.core.colour.PaintKind;
 import mosspebble.core.care.Compatibility;
@@ -57,6 +58,8 @@ public final class FindingWords {
         return switch (finding.code()) {
             case TAKING_FORBIDDEN -> "Taking this stone was not allowed" + (f.text("where").isBlank() ? "" : " (" + f.text("where") + ")")
                     + ". Bring it back; protected beaches and parks forbid it, local rules come first.";
+            case NOT_MEASURED -> Words.upper(Words.list(Stream.of("length", "width", "height").filter(f::is).toList()))
+                    + " of a stand-in so far: measure yours, or the guide that is printed will not fit it.";
             case CRACKS_MARKED -> f.count("cracks") == 1 ? "One crack is marked: keep faces and letters off it."
                     : f.count("cracks") + " cracks are marked: keep faces and letters off them.";
             case SEALED_BEFORE -> switch (f.choice("before", Skin.Before.class)) {
@@ -294,6 +297,7 @@ public final class FindingWords {
             case GLAZES -> "Build joins from glazes";
             case ORDER_BACK -> "Put the order back";
             case SEAL -> "Seal it";
+            case AS_LARGE_AS_THIS -> "It is as large as this";
             case WIDEN_BAND -> "Widen it to " + Numbers.text(f.number("mm"), 1) + " mm";
             case BAND_TO_MIDDLE -> "Put it in the middle of the edge";
         };

@@ -13,9 +13,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.function.Function;
-import java.util.stream.Collectors;
 import mosspebble.core.blend.Share;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.Shelf;
@@ -104,12 +102,17 @@ public final class TimetableWords {
                         : "");
     }
 
-    /** Sittings in which paint is laid where it is too cold for it; empty for none. */
-    public static Optional<String> tooCold(Timetable table, Room room, ZoneId zone) {
-        Set<Integer> paint = table.of().waits().stream().filter(Workload.Wait::inAir).map(Workload.Wait::before)
-                .collect(Collectors.toSet());
-        List<String> cold = table.placed().stream().filter(p -> paint.contains(p.piece()))
-                .map(p -> p.start().atZone(zone).toLocalDate()).distinct()
+    /**
+     * Sittings in which paint is laid where it is too cold for it; empty for none.
+     *
+     * @param plans by stone
+     */
+    public static Optional<String> tooCold(Timetable table, Map<String, PaintPlan> plans, Room room, ZoneId zone) {
+        List<String> cold = table.placed().stream().filter(p -> {
+            Workload.Piece piece = table.of().pieces().get(p.piece());
+            PaintPlan plan = plans.get(piece.stone());
+            return plan != null && ManyStones.formsFilm(plan.steps().get(piece.step()));
+        }).map(p -> p.start().atZone(zone).toLocalDate()).distinct()
                 .filter(d -> room.days().containsKey(d) && room.on(d).temperature().value() < Drying.COLDEST).sorted().limit(MOST_BROKEN)
                 .map(WEEKDAY::format).toList();
         return cold.isEmpty() ? Optional.empty()

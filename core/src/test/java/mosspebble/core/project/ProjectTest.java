@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.Collections;
 import java.util.List;
+import java.util.Set;
 import java.util.Map;
 import java.util.Optional;
 import mosspebble.core.blend.Blend;
@@ -87,8 +88,28 @@ class ProjectTest {
         assertThatThrownBy(() -> new Edge(Optional.empty(), Collections.nCopies(Edge.MOST + 1, new Edge.Band(0, 3, Mix.of("white")))))
                 .hasMessageContaining("at most " + Edge.MOST);
         assertThatThrownBy(() -> new Edge.Band(0, Double.NaN, Mix.of("white"))).hasMessageContaining("0.3 to 60 mm");
-        assertThatThrownBy(() -> new Project.History(null, List.of())).isInstanceOf(NullPointerException.class);
+        assertThatThrownBy(() -> new Project.History(null, List.of(), Set.of())).isInstanceOf(NullPointerException.class);
         assertThat(PLAIN.withOrigin(Origin.unknown()).history().weighings()).isEmpty();
+    }
+
+    @Test
+    void aStandInIsMeasuredOneMeasureAfterTheOther() {
+        Project standIn = Project.standIn("s", "Stone 1");
+        Stone stone = standIn.stone();
+        assertThat(standIn.unmeasured()).containsExactly(Stone.Measure.LENGTH, Stone.Measure.WIDTH, Stone.Measure.HEIGHT);
+        assertThat(PLAIN.unmeasured()).as("a stone that was found or taken from a photo").isEmpty();
+
+        Project longer = standIn.withStone(stone.withSize(new Millimetres(110), stone.width(), stone.height()));
+        assertThat(longer.unmeasured()).containsExactly(Stone.Measure.WIDTH, Stone.Measure.HEIGHT);
+        assertThat(longer.withStone(longer.stone().withWayUp(90)).unmeasured()).as("turning measures nothing")
+                .isEqualTo(longer.unmeasured());
+        assertThat(longer.withStone(stone).unmeasured()).as("back to the size of the stand-in").isEqualTo(longer.unmeasured());
+        assertThat(longer.measured(Stone.Measure.HEIGHT).unmeasured()).as("a stone as high as the stand-in")
+                .containsExactly(Stone.Measure.WIDTH);
+        assertThat(longer.measured(Stone.Measure.HEIGHT).stone()).isEqualTo(longer.stone());
+        assertThat(longer.turnedOver().turnedOver().unmeasured()).isEqualTo(longer.unmeasured());
+        assertThat(longer.withOrigin(Origin.unknown()).withWeighings(List.of()).unmeasured()).isEqualTo(longer.unmeasured());
+        assertThatThrownBy(() -> longer.unmeasured().clear()).isInstanceOf(UnsupportedOperationException.class);
     }
 
     @Test

@@ -96,6 +96,7 @@ class RulesTest {
         Project fine = flag(STONE, 0, 1);
         Skin skin = STONE.skin();
         Map<Code, Project> troubles = new LinkedHashMap<>();
+        troubles.put(Code.NOT_MEASURED, fine.withHistory(fine.history().withUnmeasured(Set.of(Stone.Measure.HEIGHT))));
         troubles.put(Code.TAKING_FORBIDDEN, fine.withOrigin(new Origin("the ford", Origin.Taking.FORBIDDEN, "", Optional.empty())));
         troubles.put(Code.CRACKS_MARKED, flag(STONE.plus(Patch.crack(-30, -20, -20, -10, 1, 0.3)), 0, 1));
         troubles.put(Code.SEALED_BEFORE, flag(skin(skin.withState(Skin.Before.SEALER, false)), 0, 1));

@@ -55,6 +55,7 @@ class WordsTest {
 
     /** Every fact that any sentence asks for. */
     private static final Facts FACTS = Facts.of("where", "the ford").and("words", "mind the step").and("cracks", 2).and("grams", 3.2)
+            .and("length", true).and("width", false).and("height", true)
             .and("left", 4.5).and("needed", 6.1)
             .and("paint", "white").and("coats", 3).and("most", 7).and("dryL", 60.0).and("sealedL", 48.0)
             .and("thing", "word").and("name", "lantern").and("face", "heavy slab").and("letters", "q").and("dots", true)
@@ -125,6 +126,7 @@ class WordsTest {
         assertThat(FindingWords.sentence(Finding.of(Code.LEAVES, FACTS))).isEqualTo("The left wing leaves the face by 2.4 mm, and 2 more.");
         assertThat(FindingWords.sentence(Finding.of(Code.LEAVES, with("part", "ears").and("lettersMm", 8.0))))
                 .isEqualTo("The ears leave the face by 2.4 mm, and 2 more; 8 mm letters fit.");
+        assertThat(FindingWords.sentence(Finding.of(Code.NOT_MEASURED, FACTS))).startsWith("Length and height of a stand-in so far: ");
         assertThat(FindingWords.sentence(Finding.of(Code.ORDER_BROKEN, FACTS))).isEqualTo(
                 "In your order the left wing comes after the left wing, which lies on the left wing: it would cover what lies on it.");
     }
