@@ -12,6 +12,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.stream.IntStream;
 import java.util.Set;
 import mosspebble.core.area.Remembered;
 import mosspebble.core.area.Shapes;
@@ -90,6 +91,44 @@ class PracticedHandTest {
     private static boolean isPlainFill(Step.Lay lay) {
         return lay.kind() == Step.Kind.FILL && lay.wet().isEmpty() && lay.doing().count().number() == 1 && lay.layers().stream()
                 .allMatch(l -> lay.share(l).kind() == Share.Kind.WHOLE);
+    }
+
+    /** The broken edge hides the ends of the stripes, so it comes after all of them, and nothing is dodged (common practice, no source). */
+    @Test
+    void aBrokenEdgeHidesTheEndsOfTheStripesAndComesLast() {
+        List<String> titles = walk("window");
+        List<Integer> edges = IntStream.range(0, titles.size()).filter(k -> titles.get(k).equals("Fill the broken edge")).boxed().toList();
+        assertThat(edges).as("one on each face").hasSize(2);
+        int turned = titles.indexOf("Pencil the design on the back");
+        assertThat(titles.subList(edges.get(0), turned)).as("the front").noneMatch(t -> t.contains("stripe"));
+        assertThat(titles.subList(edges.get(1), titles.size())).as("the back").noneMatch(t -> t.contains("stripe"));
+        assertThat(titles.subList(0, edges.get(0))).filteredOn(t -> t.contains("stripe")).hasSize(6);
+    }
+
+    /** What is small and darker is set on its dry ground; nobody paints round a door (common practice, no source). */
+    @Test
+    void smallDarkThingsAreSetOnWhatTheyStandOn() {
+        List<String> toadstool = walk("toadstool");
+        assertThat(toadstool.indexOf("Fill the door")).isGreaterThan(first(toadstool, "the stem"));
+        List<String> harbour = walk("harbour");
+        assertThat(first(harbour, "the upper red band")).isGreaterThan(first(harbour, "the tower"));
+        List<String> fox = walk("fox");
+        assertThat(first(fox, "the nose")).isGreaterThan(first(fox, "the head"));
+        assertThat(first(fox, "the insides of both ears")).isGreaterThan(first(fox, "both ears, the head"));
+        assertThat(fox).as("both ears alike").filteredOn(t -> t.contains("inside")).isNotEmpty()
+                .allMatch(t -> t.contains("the insides of both ears"));
+    }
+
+    /** The titles of a stone of the demo as it is today. */
+    private static List<String> walk(String stone) {
+        Studio walk = LanternWalk.studio(BuiltIn.repertoire());
+        Project project = walk.project(stone).orElseThrow();
+        return StepWords.titles(Plans.plan(project, Survey.of(project.stone()),
+                new Workshop(new Palette(walk.shelf()), BuiltIn.repertoire(), walk.climate(), walk.known()), new Remembered()));
+    }
+
+    private static int first(List<String> titles, String words) {
+        return IntStream.range(0, titles.size()).filter(k -> titles.get(k).contains(words)).findFirst().orElseThrow();
     }
 
     private static List<String> titles(String stone) {

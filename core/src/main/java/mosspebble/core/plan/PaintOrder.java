@@ -2,8 +2,10 @@ package mosspebble.core.plan;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
 import java.util.PriorityQueue;
+import java.util.Set;
 import mosspebble.core.area.Cells;
 import mosspebble.core.area.Grid;
 import mosspebble.core.blend.Share;
@@ -28,6 +30,9 @@ public final class PaintOrder {
     /** An area of no more than this mean width, mm, that meets so many others of other colours is a net (common practice, no source). */
     private static final double NET_MM = 4;
     private static final int LEAST_MET = 3;
+
+    /** It runs on for at least so many times its mean width; what is shorter is a small thing (common practice, no source). */
+    private static final double RUNS = 20;
 
     /** Rank of what is drawn when all areas are done. */
     private static final int LINES = 4;
@@ -245,20 +250,29 @@ public final class PaintOrder {
         List<Integer> found = new ArrayList<>();
         for (int i = 0; i < regions.size(); i++) {
             Region net = regions.get(i);
-            if (net.kind() == Step.Kind.FILL && isArea(net) && net.hides()
-                    && 2 * net.place().getArea() < NET_MM * net.place().getLength()) {
-                int met = 0;
-                for (int j = 0; j < regions.size() && met < LEAST_MET; j++) {
+            if (net.kind() == Step.Kind.FILL && isArea(net) && net.hides() && net.what().share().kind() == Share.Kind.WHOLE
+                    && runsBetween(net.place())) {
+                Set<Integer> met = new HashSet<>(); // pieces of a blend are one
+                for (int j = 0; j < regions.size() && met.size() < LEAST_MET; j++) {
                     Region other = regions.get(j);
-                    met += j != i && other.kind() == Step.Kind.FILL && isArea(other) && !sameColour(i, j)
-                            && cells.get(i).intersects(cells.get(j)) ? 1 : 0;
+                    if (j != i && other.kind() == Step.Kind.FILL && isArea(other) && !sameColour(i, j)
+                            && cells.get(i).intersects(cells.get(j))) {
+                        met.add(other.part());
+                    }
                 }
-                if (met >= LEAST_MET) {
+                if (met.size() >= LEAST_MET) {
                     found.add(i);
                 }
             }
         }
         return found;
+    }
+
+    /** Whether an area is narrow and goes on for long: half its border is its run, its area by that its mean width. */
+    private static boolean runsBetween(Geometry place) {
+        double runMm = place.getLength() / 2;
+        double wideMm = place.getArea() / runMm;
+        return wideMm < NET_MM && runMm > RUNS * wideMm;
     }
 
     private void overlapping(int i, int j, List<Cells> lines) {

@@ -52,6 +52,12 @@ final class Regions {
     /** A part smaller than this is painted onto what is below it; nobody leaves so small a hole, mm2 (common practice, no source). */
     private static final double SMALLEST_HOLE = 45;
 
+    /** What is so much darker than what it lies on that it hides it at once is painted onto it up to this size, mm2 (no source). */
+    private static final double LARGEST_UPON = 120;
+
+    /** So much darker hides at once, L* (common practice, no source). */
+    private static final double DARKER = 20;
+
     /** An overlap casts its shade no farther than this, mm. */
     static final double CAST_REACH = 5;
 
@@ -458,11 +464,18 @@ final class Regions {
     private List<Geometry> holes(int index) {
         List<Geometry> holes = new ArrayList<>();
         for (int front : overlap.inFront(index, areas.get(index).getEnvelopeInternal(), 0)) {
-            if (areas.get(front).getArea() >= SMALLEST_HOLE) {
+            if (areas.get(front).getArea() >= (isDarker(front, index) ? LARGEST_UPON : SMALLEST_HOLE)) {
                 holes.add(remembered.grown(remembered.whole(areas.get(front), areas.get(index)), -UNDERLAP));
             }
         }
         return holes;
+    }
+
+    /** Whether a part is so much darker than one below it that it hides it at once. */
+    private boolean isDarker(int front, int below) {
+        Palette.Colour upper = colours.get(design.parts().get(front).part().slot());
+        Palette.Colour lower = colours.get(design.parts().get(below).part().slot());
+        return upper != null && lower != null && upper.lab().l() < lower.lab().l() - DARKER;
     }
 
     // --- light

@@ -136,7 +136,10 @@ public final class PartWords {
         boolean pair = count == 2 && whole.size() <= 2
                 && row.stream().map(w -> PartName.of(w.part()).side()).flatMap(Optional::stream).distinct().count() == 2;
         if (pair) {
-            return "both " + Words.plural(stem);
+            Matcher inside = PART_OF.matcher(stem);
+            return inside.matches() && inside.group(3) != null
+                    ? "the " + Words.plural(inside.group(1)) + " " + inside.group(2) + " both " + Words.plural(inside.group(4))
+                    : "both " + Words.plural(stem);
         }
         String number = Words.number(count);
         Matcher of = PART_OF.matcher(stem);

@@ -2,6 +2,7 @@ package mosspebble.core.words;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.regex.Pattern;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -26,6 +27,8 @@ import org.locationtech.jts.geom.Geometry;
 
 /** The words of a step: short title, what to do, why, with what, and what it waits for. */
 public final class StepWords {
+
+    private static final Pattern GROWS = Pattern.compile("petal|leaf|feather|wing|fin|blade");
 
     private StepWords() {}
 
@@ -199,8 +202,9 @@ public final class StepWords {
         Step.Count count = lay.doing().count();
         if (lay.wet().isPresent() && isLoaded(lay)) {
             return Words.list(loads(lay))
-                    + " side by side on the flat brush: press at the tip, release toward the foot. Two or three strokes, "
-                    + "rinse, wipe, load again; one petal or leaf is finished before the next." + pieces(lay.wet().get());
+                    + " side by side on the flat brush: " + stroke(lay.doing().what().get(0)) + ". Two or three strokes, "
+                    + "rinse, wipe, load again" + (isPetal(lay.doing().what().get(0)) ? "; one is finished before the next." : ".")
+                    + pieces(lay.wet().get());
         }
         if (lay.wet().isPresent() && isRun(lay)) {
             return Words.list(loads(lay)) + " side by side, wet and generous, quickly one after the other. While all are wet push them "
@@ -279,6 +283,16 @@ public final class StepWords {
         return loads.stream().distinct().toList();
     }
 
+    /** Whether it is painted stroke by stroke from tip to foot: one of many alike, or a thing that grows. */
+    private static boolean isPetal(What what) {
+        return what.row().size() > 1 || GROWS.matcher(what.part()).find();
+    }
+
+    private static String stroke(What what) {
+        return isPetal(what) ? "press at the tip, release toward the foot"
+                : "pull stroke beside stroke the way it bulges, each a little over the last";
+    }
+
     /** What the hand does, where that is not the usual. */
     private static String how(What what) {
         if (what.of() == What.Of.HALO) {
@@ -301,10 +315,9 @@ public final class StepWords {
             case STROKES -> "Set the tip down, pull a short way, lift; each a little askew, none over another.";
             case ARM -> "From the middle outward, turning the stone; let it dry before the arm beside it.";
             case WHITE_IN_LOAD ->
-                    "The first coat, with white in the load: press at the tip, release toward the foot. It may show what is below.";
+                    "The first coat, with white in the load: " + stroke(what) + ". It may show what is below.";
             case TIP_COLOUR ->
-                    "Load the flat brush with all colours side by side; press at the tip, release toward the foot. Reload every two or "
-                            + "three strokes.";
+                    "Load the flat brush with all colours side by side; " + stroke(what) + ". Reload every two or three strokes.";
             case INNER_COLOUR -> "In the same strokes, from the other corner of the brush.";
             case GLAZE ->
                     "Thin with water until it is glass-clear; one even pass over dry paint, " + share.number() + " of " + share.of() + ".";

@@ -145,11 +145,22 @@ class BlendsInPlansTest {
     }
 
     @Test
+    void aBroadThingIsNotPaintedAsIfItWereAPetal() {
+        Step.Lay cap = lays(plan(Blend.of(BlendKind.LOADED).withColours(List.of(Mix.of("purple"))))).stream()
+                .filter(l -> l.wet().isPresent()).findFirst().orElseThrow();
+        assertThat(StepWords.sentence(cap)).contains("side by side on the flat brush: pull stroke beside stroke", "load again")
+                .doesNotContain("tip", "foot", "before the next");
+        assertThat(lays(plan(Blend.of(BlendKind.LOADED).withColours(List.of(Mix.of("purple"))))).get(0)).extracting(StepWords::sentence)
+                .asString().doesNotContain("release toward the foot");
+    }
+
+    @Test
     void theClockOfALoadedBrushRunsForOnePetalNotForAll() {
         Step.Lay one = loaded(1);
         Step.Lay three = loaded(3);
         assertThat(three.work().hand().toSeconds()).as("three take the hand longer")
                 .isGreaterThan((long) (1.3 * one.work().hand().toSeconds()));
+        assertThat(StepWords.sentence(three)).contains("press at the tip, release toward the foot", "one is finished before the next");
         double each = (double) three.wet().orElseThrow().work().toSeconds() / one.wet().orElseThrow().work().toSeconds();
         assertThat(each).as("but each has its own clock").isBetween(0.75, 1.25);
     }

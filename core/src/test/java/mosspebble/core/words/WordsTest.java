@@ -286,6 +286,13 @@ class WordsTest {
     }
 
     @Test
+    void partsOfAPairArePairedThemselves() {
+        assertThat(named(row("left inside of the ear", "", 0, 2), row("right inside of the ear", "", 0, 2)))
+                .isEqualTo("the insides of both ears");
+        assertThat(named(row("left eye", "", 0, 2), row("right eye", "", 0, 2))).isEqualTo("both eyes");
+    }
+
+    @Test
     void sharesOfRowsKeepTheirShare() {
         What[] petals = IntStream.rangeClosed(1, 3)
                 .mapToObj(i -> new What(What.Of.PART, "petal " + i, Share.of(Share.Kind.WHITE_IN_LOAD), List.of(),
