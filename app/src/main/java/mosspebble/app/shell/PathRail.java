@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import javafx.css.PseudoClass;
+import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Group;
 import javafx.scene.control.Button;
@@ -77,6 +78,7 @@ final class PathRail extends Pane {
         Label slip = new Label();
         slip.getStyleClass().add("slip");
         StackPane.setAlignment(slip, Pos.TOP_LEFT);
+        StackPane.setMargin(slip, new Insets(0, 0, 0, 6)); // within the rail
         Group pebble = new Group(shape, sheen, dab);
         pebble.setScaleX(1.18);
         pebble.setScaleY(1.22);

@@ -13,6 +13,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 import java.util.Optional;
 import java.util.SplittableRandom;
 import mosspebble.app.Turned;
@@ -234,15 +235,31 @@ class SittingModelTest {
             return Optional.of(known.improved(List.of(), Optional.of(known.end())));
         };
         with(List.of("owl", "fox", "snail"), desk -> {
+            evenings(desk);
             assertThat(proven[0]).as("it was asked").isEqualTo(model.shown().table().end());
             assertThat(model.shown().table().proven()).isTrue();
             assertThat(model.isWithoutSolver()).isFalse();
         });
         solver = (known, unwanted) -> Optional.empty();
         with(List.of("owl", "fox", "snail"), desk -> {
+            evenings(desk);
             assertThat(model.shown().table().placed()).isNotEmpty();
             assertThat(model.isWithoutSolver()).isTrue();
         });
+    }
+
+    /** When each step that is left is begun. */
+    private Map<Integer, Instant> starts() {
+        Map<Integer, Instant> starts = new TreeMap<>();
+        Timetable table = model.shown().table();
+        table.placed().forEach(p -> starts.merge(table.of().pieces().get(p.piece()).step(), p.start(), (a, b) -> a.isBefore(b) ? a : b));
+        return starts;
+    }
+
+    /** Three quarters of an hour each, in which the search alone proves nothing. */
+    private void evenings(PlanWorker desk) throws InterruptedException {
+        model.edit("Week", d -> d.withWeek("Mon-Sun 19:00-19:45"));
+        answers.until(desk::idle);
     }
 
     @Test
@@ -253,9 +270,9 @@ class SittingModelTest {
                 doNext(1);
                 answers.until(desk::idle);
             }
-            Instant end = model.shown().table().end();
             doNext(1);
             answers.until(desk::idle);
+            Map<Integer, Instant> warm = starts();
             SittingModel.Drying usual = model.drying("snail").orElseThrow();
             LocalDate laid = usual.since().atZone(ZoneOffset.UTC).toLocalDate();
             model.air(laid, Optional.of(new Climate(new Celsius(9), 0.7, 0.1)));
@@ -265,7 +282,10 @@ class SittingModelTest {
             SittingModel.Drying cold = model.drying("snail").orElseThrow();
             assertThat(Duration.between(cold.since(), cold.until()).toSeconds())
                     .isCloseTo(Math.round(slower * Duration.between(usual.since(), usual.until()).toSeconds()), within(2L));
-            assertThat(model.shown().table().end()).isAfter(end);
+            Map<Integer, Instant> later = starts();
+            assertThat(later.keySet()).isEqualTo(warm.keySet());
+            assertThat(later).as("nothing comes sooner").allSatisfy((step, at) -> assertThat(at).isAfterOrEqualTo(warm.get(step)));
+            assertThat(later).as("what is to be laid on it comes later").isNotEqualTo(warm);
             assertThat(workbench.studio().climate().temperature().value()).as("stones are planned as before").isEqualTo(19);
             workbench.undo();
             assertThat(model.drying("snail")).contains(usual);
