@@ -32,7 +32,7 @@ public final class PaintOrder {
     private static final int LEAST_MET = 3;
 
     /** It runs on for at least so many times its mean width; what is shorter is a small thing (common practice, no source). */
-    private static final double RUNS = 20;
+    private static final double RUNS = 12;
 
     /** Rank of what is drawn when all areas are done. */
     private static final int LINES = 4;
