@@ -82,7 +82,6 @@ import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.TakenOut;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
-import mosspebble.core.stone.Stone;
 import mosspebble.core.timetable.Durations;
 import mosspebble.core.rules.WhereFound;
 import mosspebble.core.words.BookWords;

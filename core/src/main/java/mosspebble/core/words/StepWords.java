@@ -28,7 +28,7 @@ import org.locationtech.jts.geom.Geometry;
 /** The words of a step: short title, what to do, why, with what, and what it waits for. */
 public final class StepWords {
 
-    private static final Pattern GROWS = Pattern.compile("petal|leaf|feather|wing|fin|blade");
+    private static final Pattern GROWS = Pattern.compile("\\b(petal|leaf|leaflet|feather|wing|fin|blade)s?\\b");
 
     private StepWords() {}
 
