@@ -7,7 +7,6 @@ import mosspebble.core.finding.Code;
 import mosspebble.core.finding.Finding;
 import mosspebble.core.finding.Finding.Cure;
 import mosspebble.core.finding.Finding.Remedy;
-import mosspebble.core.project.Project;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.units.Facts;
 
@@ -24,12 +23,7 @@ final class IsMeasured implements Rule {
         for (Stone.Measure measure : Stone.Measure.values()) {
             facts = facts.and(measure.name().toLowerCase(Locale.ROOT), open.contains(measure));
         }
-        return List.of(Finding.of(Code.NOT_MEASURED, facts, Remedy.of(Cure.AS_LARGE_AS_THIS, p -> {
-            Project measured = p;
-            for (Stone.Measure measure : open) {
-                measured = measured.measured(measure);
-            }
-            return measured;
-        })));
+        return List.of(Finding.of(Code.NOT_MEASURED, facts,
+                Remedy.of(Cure.AS_LARGE_AS_THIS, p -> p.withHistory(p.history().withUnmeasured(Set.of())))));
     }
 }
