@@ -13,7 +13,7 @@ import mosspebble.core.project.Studio;
 
 /**
  * What to do here and where it goes on, in one sentence on the corner of the cloth, while somebody is at the first stone. It blocks
- * nothing, and goes with a second stone or the first pass that is ticked off.
+ * nothing, goes with a second stone or the first pass that is ticked off, and for good when it is closed.
  */
 final class FirstStone extends HBox {
 
