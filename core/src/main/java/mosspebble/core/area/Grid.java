@@ -24,6 +24,11 @@ public record Grid(double left, double top, double cellMm, int columns, int rows
         return new Grid(-columns / 2 * cellMm, -rows / 2 * cellMm, cellMm, columns, rows);
     }
 
+    /** A rectangle of it, from a column and row on. */
+    public Grid part(int column, int row, int partColumns, int partRows) {
+        return new Grid(left + column * cellMm, top + row * cellMm, cellMm, partColumns, partRows);
+    }
+
     public int cells() {
         return columns * rows;
     }

@@ -54,8 +54,10 @@ public final class Mask {
 
     private void fill(Geometry area, Grid grid) {
         double[] sum = new double[(columns + 2) * rows]; // so that the same cell of another grid comes out the same
+        Envelope held = new Envelope(grid.left() + column * grid.cellMm(), grid.left() + (column + columns) * grid.cellMm(),
+                grid.top() + row * grid.cellMm(), grid.top() + (row + rows) * grid.cellMm());
         for (int i = 0; i < area.getNumGeometries(); i++) {
-            if (area.getGeometryN(i) instanceof Polygon polygon && !polygon.isEmpty()) {
+            if (area.getGeometryN(i) instanceof Polygon polygon && held.intersects(polygon.getEnvelopeInternal())) {
                 ring(polygon.getExteriorRing(), true, grid, sum);
                 for (int hole = 0; hole < polygon.getNumInteriorRing(); hole++) {
                     ring(polygon.getInteriorRingN(hole), false, grid, sum);

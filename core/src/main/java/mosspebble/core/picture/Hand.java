@@ -138,8 +138,8 @@ final class Hand {
     }
 
     /** The pools at the ends of lines over a rectangle. */
-    static void pools(Geometry lines, float[] um, int column, int row, int columns, int rows, Grid grid) {
-        for (End end : ends(lines)) {
+    static void pools(List<End> ends, float[] um, int column, int row, int columns, int rows, Grid grid) {
+        for (End end : ends) {
             double reach = 1.4 * end.radius;
             int c0 = (int) Math.max(0, Math.floor((end.x - reach - grid.left()) / grid.cellMm()) - column);
             int c1 = (int) Math.min(columns, Math.ceil((end.x + reach - grid.left()) / grid.cellMm()) - column);
@@ -184,37 +184,66 @@ final class Hand {
     }
 
     /**
+     * A drop set down by one touch, mm.
+     *
+     * @param high the highest that lies below it, as in {@link Pixels}
+     */
+    record Drop(double x, double y, double radius, Envelope box, char high) {}
+
+    /**
+     * The drops of a layer that are not smaller than a pixel.
+     *
+     * @param below body of what lies on each cell of the grid, as in {@link Pixels}
+     */
+    List<Drop> drops(char[] below, Grid grid) {
+        List<Drop> drops = new ArrayList<>();
+        for (int k = 0; k < touches.getNumGeometries(); k++) {
+            Geometry dot = touches.getGeometryN(k);
+            double radius = touch(dot);
+            if (radius >= pixel) {
+                Envelope box = dot.getEnvelopeInternal();
+                Coordinate middle = dot.getCentroid().getCoordinate();
+                char[] high = {0};
+                each(box, 0, 0, grid.columns(), grid.rows(), grid,
+                        (c, r) -> high[0] = (char) Math.max(high[0], below[r * grid.columns() + c]));
+                drops.add(new Drop(middle.x, middle.y, radius, box, high[0]));
+            }
+        }
+        return drops;
+    }
+
+    /** What is done with a cell. */
+    private interface Cell {
+        void at(int column, int row);
+    }
+
+    /** The cells of a rectangle of a grid that lie in a box, counted from the rectangle's first. */
+    private static void each(Envelope box, int column, int row, int columns, int rows, Grid grid, Cell cell) {
+        int c0 = (int) Math.max(0, (box.getMinX() - grid.left()) / grid.cellMm() - column);
+        int c1 = (int) Math.min(columns, Math.ceil((box.getMaxX() - grid.left()) / grid.cellMm()) - column);
+        int r0 = (int) Math.max(0, (box.getMinY() - grid.top()) / grid.cellMm() - row);
+        int r1 = (int) Math.min(rows, Math.ceil((box.getMaxY() - grid.top()) / grid.cellMm()) - row);
+        for (int r = r0; r < r1; r++) {
+            for (int c = c0; c < c1; c++) {
+                cell.at(c, r);
+            }
+        }
+    }
+
+    /**
      * The caps of touches over a rectangle: a drop fills what is low below it and stands up from the highest.
      *
-     * @param below body of what lies there, as in {@link Pixels}
-     * @param um receives what each place is raised by, µm; 0 where there is no touch
+     * @param below as for {@link #drops}
+     * @param um receives what each place of the rectangle is raised by, µm; 0 where there is no touch
      */
-    void caps(char[] below, float[] um, int column, int row, int columns, int rows, Grid grid) {
-        for (int k = 0; k < touches.getNumGeometries(); k++) {
-            double radius = touch(touches.getGeometryN(k));
-            if (radius < pixel) {
-                continue;
-            }
-            Geometry dot = touches.getGeometryN(k);
-            Envelope box = dot.getEnvelopeInternal();
-            Coordinate middle = dot.getCentroid().getCoordinate();
-            int c0 = (int) Math.max(0, (box.getMinX() - grid.left()) / grid.cellMm() - column);
-            int c1 = (int) Math.min(columns, Math.ceil((box.getMaxX() - grid.left()) / grid.cellMm()) - column);
-            int r0 = (int) Math.max(0, (box.getMinY() - grid.top()) / grid.cellMm() - row);
-            int r1 = (int) Math.min(rows, Math.ceil((box.getMaxY() - grid.top()) / grid.cellMm()) - row);
-            char high = 0;
-            for (int r = r0; r < r1; r++) {
-                for (int c = c0; c < c1; c++) {
-                    high = (char) Math.max(high, below[r * columns + c]);
-                }
-            }
-            for (int r = r0; r < r1; r++) {
-                for (int c = c0; c < c1; c++) {
-                    double t = Math.hypot(grid.x(column + c) - middle.x, grid.y(row + r) - middle.y) / radius;
-                    um[r * columns + c] += (float) (t >= 1 ? 0
-                            : Pixels.um(high) - Pixels.um(below[r * columns + c]) + 1000 * CAP * radius * Math.pow(1 - t * t, DOME));
-                }
-            }
+    static void caps(List<Drop> drops, char[] below, float[] um, int column, int row, int columns, int rows, Grid grid) {
+        for (Drop drop : drops) {
+            each(drop.box, column, row, columns, rows, grid, (c, r) -> {
+                double t = Math.hypot(grid.x(column + c) - drop.x, grid.y(row + r) - drop.y) / drop.radius;
+                um[r * columns + c] += (float) (t >= 1 ? 0
+                        : Pixels.um(drop.high) - Pixels.um(below[(row + r) * grid.columns() + column + c])
+                                + 1000 * CAP * drop.radius * Math.pow(1 - t * t, DOME));
+            });
         }
     }
 

@@ -64,12 +64,11 @@ public final class LargePicture {
     private final int columns;
     private final int rows;
     /** What lies so many cells round a tile may stand in its light. */
-    private final int marginX;
-    private final int marginY;
+    private final Margin margin;
     /** So many tiles stand side by side, and so many rows are drawn at once. */
     private final int across;
     private final int strip;
-    /** What of the rock below each tile drawn last is wanted for the next one. */
+    /** What of each tile drawn last is wanted for the next one below. */
     private final AtomicReferenceArray<Below> below;
     /** Where paint is set down by one touch: it stands on the highest below it, wherever that is. */
     private final List<Envelope> touches;
@@ -94,16 +93,35 @@ public final class LargePicture {
         this.touches = plan.steps().stream().filter(s -> ReadyLayer.hasTouches(s.kind())).flatMap(s -> s.layers().stream())
                 .flatMap(l -> Hand.touches(l.place()).stream()).toList();
         double from = Math.toRadians(wish.shown.lightFrom());
-        this.marginX = margin(Math.abs(Math.sin(from)));
-        this.marginY = margin(Math.abs(Math.cos(from)));
+        this.margin = new Margin(margin(-Math.sin(from)), margin(Math.sin(from)), margin(Math.cos(from)), margin(-Math.cos(from)));
         int[] shape = shape(free / TILES);
         this.across = shape[0];
         this.strip = shape[1];
         this.below = new AtomicReferenceArray<>(across);
     }
 
-    /** Rock from a column and row of the picture on. */
-    private record Below(StoneTerrain terrain, int column, int row) {}
+    /** Cells beyond the sides of a tile. */
+    private record Margin(int left, int right, int above, int below) {}
+
+    /** Some cells of the picture or beside it. */
+    private record Part(int column, int row, int columns, int rows) {
+        int end() {
+            return row + rows;
+        }
+    }
+
+    /**
+     * What is known of a tile drawn before.
+     *
+     * @param terrain from a column and row of the picture on
+     * @param seen what is painted on a part of the picture
+     */
+    private record Below(StoneTerrain terrain, int column, int row, Pixels seen, Part painted) {
+        /** Whether paint is known of a row and of some below it. */
+        boolean isPainted(int first) {
+            return painted.row <= first && painted.end() > first;
+        }
+    }
 
     /** Cells to a side: what lies in the way of that much of the light, or round a dent, with the lips it may be on. */
     private int margin(double light) {
@@ -121,15 +139,17 @@ public final class LargePicture {
      */
     private int[] shape(long free) {
         long cells = Math.min(MOST, (long) (0.7 * free) / BYTES);
+        long acrossMargins = margin.left + margin.right;
+        long downMargins = margin.above + margin.below;
         int[] best = null;
         double least = Double.POSITIVE_INFINITY;
         for (int k = 1; k <= Math.max(1, columns / LEAST); k++) {
-            long high = cells / ((columns + k - 1) / k + 2L * marginX) - 2L * marginY;
+            long high = cells / ((columns + k - 1) / k + acrossMargins) - downMargins;
             if (high < Math.min(LEAST, rows)) {
                 continue;
             }
             long strips = (rows + high - 1) / high;
-            double drawn = (columns + 2.0 * marginX * (k - 1)) * (rows + 2.0 * marginY * (strips - 1));
+            double drawn = (columns + acrossMargins * (k - 1.0)) * (rows + downMargins * (strips - 1.0));
             double alone = k * strips > 1 && k % TILES != 0 ? (k + 1.0) / k : 1;
             if (drawn * alone < least) {
                 least = drawn * alone;
@@ -191,8 +211,11 @@ public final class LargePicture {
 
     /** What must be drawn for a tile, mm: as far round it as light reaches, and whole what of touches lies in that. */
     Envelope sight(int column, int row, int wide, int high) {
-        Envelope box = new Envelope(x(column - marginX) - cell / 2, x(column + wide + marginX) - cell / 2, y(row - marginY) - cell / 2,
-                y(row + high + marginY) - cell / 2);
+        return withTouches(new Envelope(x(column - margin.left) - cell / 2, x(column + wide + margin.right) - cell / 2,
+                y(row - margin.above) - cell / 2, y(row + high + margin.below) - cell / 2));
+    }
+
+    private Envelope withTouches(Envelope box) {
         for (int on = 0; on < UPON; on++) {
             Envelope seen = new Envelope(box);
             touches.stream().filter(seen::intersects).forEach(touch -> box.expandToInclude(round(touch)));
@@ -216,18 +239,47 @@ public final class LargePicture {
                 1 + (int) Math.ceil((box.getMaxY() - top) / cell) - r0);
         Window window = new Window(grid, column - c0, row - r0, wide, high);
         Window known = new Window(grid, window.column(), window.row(), wide, grid.rows() - window.row()); // the next tile wants it
-        Optional<StoneTerrain.Before> before = Optional.ofNullable(below.get(tile))
-                .map(b -> new StoneTerrain.Before(b.terrain, b.column - c0, b.row - r0));
-        StoneTerrain terrain = StoneTerrain.of(survey, known, unwanted, before);
+        Optional<Below> before = Optional.ofNullable(below.get(tile));
+        StoneTerrain terrain = StoneTerrain.of(survey, known, unwanted,
+                before.map(b -> new StoneTerrain.Before(b.terrain, b.column - c0, b.row - r0)));
+        Pixels seen = painted(terrain, before.filter(b -> b.isPainted(row - margin.above)), c0, r0, unwanted);
         int[] pixels = new int[grid.cells()];
-        StonePicture.draw(plan, terrain, wish.look, wish.lamp, wish.shown, window, unwanted, pixels);
+        StonePicture.light(plan, terrain, wish.look, wish.shown, window, seen, unwanted, pixels);
         if (unwanted.getAsBoolean()) {
             throw new CancellationException();
         }
-        int from = Math.max(window.row(), window.row() + high - 2 * marginY);
-        below.set(tile, new Below(terrain.below(from), column, r0 + from));
+        below.set(tile, below(terrain, seen, window, c0, r0));
         for (int r = 0; r < high; r++) {
             System.arraycopy(pixels, (r + window.row()) * grid.columns() + window.column(), strip, r * columns + column, wide);
         }
+    }
+
+    /** All the paint on a tile; what is known of it is not laid once more, but where a touch needs it. */
+    private Pixels painted(StoneTerrain terrain, Optional<Below> before, int c0, int r0, BooleanSupplier unwanted) {
+        Grid grid = terrain.grid;
+        Window whole = Window.whole(grid);
+        if (before.isEmpty()) {
+            return Painting.after(plan, terrain, wish.look, wish.lamp, wish.shown, whole, unwanted);
+        }
+        Part known = before.get().painted;
+        Envelope all = whole.box();
+        Envelope rest = withTouches(new Envelope(all.getMinX(), all.getMaxX(), y(known.end()) - cell / 2, all.getMaxY()));
+        int first = Math.max(0, (int) Math.floor((rest.getMinY() - top) / cell) - r0);
+        Window painted = new Window(grid, 0, first, grid.columns(), grid.rows() - first);
+        Pixels seen = Painting.after(plan, terrain, wish.look, wish.lamp, wish.shown, painted, unwanted);
+        seen.paste(before.get().seen, known.column - c0, known.row - r0, known.columns, known.rows, grid.columns());
+        return seen;
+    }
+
+    /** What the tile below wants of this one: its rock, and its paint as far as nothing is missing that lies beyond what was drawn. */
+    private Below below(StoneTerrain terrain, Pixels seen, Window window, int c0, int r0) {
+        int end = window.row() + window.rows();
+        int first = Math.max(window.row(), end - margin.above);
+        int rows = end + margin.below - 2 - Hand.lipReach(cell) - first;
+        int columns = window.columns() + margin.left + margin.right;
+        Pixels part = seen.cut(window.column() - margin.left, first, columns, rows, terrain.grid.columns());
+        int rock = Math.max(window.row(), end - margin.above - margin.below);
+        return new Below(terrain.below(rock), c0 + window.column(), r0 + rock, part,
+                new Part(c0 + window.column() - margin.left, r0 + first, columns, rows));
     }
 }

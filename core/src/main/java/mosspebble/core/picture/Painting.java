@@ -2,6 +2,7 @@ package mosspebble.core.picture;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.BitSet;
 import java.util.Collections;
 import java.util.IdentityHashMap;
 import java.util.List;
@@ -59,6 +60,7 @@ final class Painting {
 
     private final StoneTerrain terrain;
     private final Grid grid;
+    private final Window painted;
     private final StoneState look;
     private final Lamp lamp;
     private final FilmTable table;
@@ -74,10 +76,11 @@ final class Painting {
     private final int[] filmBelow;
 
     Painting(PaintPlan plan, StoneTerrain terrain, StoneState look, Lamp lamp) {
-        this(plan, terrain, look, lamp, true);
+        this(plan, terrain, look, lamp, Window.whole(terrain.grid), true);
     }
 
-    private Painting(PaintPlan plan, StoneTerrain terrain, StoneState look, Lamp lamp, boolean noting) {
+    private Painting(PaintPlan plan, StoneTerrain terrain, StoneState look, Lamp lamp, Window painted, boolean noting) {
+        this.painted = painted;
         this.noting = noting;
         this.terrain = terrain;
         this.grid = terrain.grid;
@@ -126,10 +129,14 @@ final class Painting {
         return step.side() == plan.up().side() ? (long) step.layers().size() * grid.cells() : 0;
     }
 
-    /** What is seen at a moment, without a note of what led there; unfinished once it is unwanted. */
-    static Pixels after(PaintPlan plan, StoneTerrain terrain, StoneState look, Lamp lamp, StonePicture.Shown shown,
+    /**
+     * What is seen at a moment, without a note of what led there; unfinished once it is unwanted.
+     *
+     * @param painted cells that are painted; the others are left bare
+     */
+    static Pixels after(PaintPlan plan, StoneTerrain terrain, StoneState look, Lamp lamp, StonePicture.Shown shown, Window painted,
             BooleanSupplier unwanted) {
-        Painting painting = new Painting(plan, terrain, look, lamp, false);
+        Painting painting = new Painting(plan, terrain, look, lamp, painted, false);
         for (int step = 0; step < shown.steps() && !unwanted.getAsBoolean(); step++) {
             boolean part = step == shown.steps() - 1 && shown.coats() > 0;
             painting.done(plan, plan.steps().get(step), part ? shown.coats() : Integer.MAX_VALUE);
@@ -151,32 +158,31 @@ final class Painting {
         }
         if (!step.layers().isEmpty()) {
             List<ReadyLayer> layers = step.layers().stream().map(layer -> ready(layer, step)).toList();
-            Before before = before(layers.stream().map(ReadyLayer::place).toList());
+            Before before = before(layers);
             layers.forEach(layer -> laid(layer, step, Integer.MAX_VALUE, false));
             return between(before);
         }
         return step instanceof Step.Pencil pencil ? pencil(plan, pencil) : Change.nothing();
     }
 
-    /** What was seen in a rectangle, by its first column and row. */
-    private record Before(Pixels pixels, int column, int row, int columns, int rows) {}
+    /** What was seen in a rectangle. */
+    private record Before(Pixels pixels, Window box) {}
 
     /** What is seen now, where it is noted what changes. */
     private Before before() {
-        return noting ? new Before(now.copy(), 0, 0, grid.columns(), grid.rows()) : null;
+        return noting ? new Before(now.copy(), Window.whole(grid)) : null;
     }
 
-    /** The same, round some masks. */
-    private Before before(List<Mask> masks) {
-        List<Mask> some = masks.stream().filter(m -> !m.isEmpty()).toList();
-        if (!noting || some.isEmpty()) {
-            return null;
-        }
-        int column = some.stream().mapToInt(Mask::column).min().getAsInt();
-        int row = some.stream().mapToInt(Mask::row).min().getAsInt();
-        int columns = some.stream().mapToInt(m -> m.column() + m.columns()).max().getAsInt() - column;
-        int rows = some.stream().mapToInt(m -> m.row() + m.rows()).max().getAsInt() - row;
-        return new Before(now.cut(column, row, columns, rows, grid.columns()), column, row, columns, rows);
+    /** The same, round some layers. */
+    private Before before(List<ReadyLayer> layers) {
+        return noting
+                ? layers.stream().filter(l -> !l.isEmpty()).map(l -> l.bounds(grid)).reduce(Window::with).map(b -> new Before(cut(b), b))
+                        .orElse(null)
+                : null;
+    }
+
+    private Pixels cut(Window box) {
+        return now.cut(box.column(), box.row(), box.columns(), box.rows(), grid.columns());
     }
 
     /** What differs from a state before, as one change. */
@@ -184,9 +190,10 @@ final class Painting {
         if (before == null) {
             return Change.nothing();
         }
-        int[] at = IntStream.range(0, before.rows).flatMap(r -> {
-            int from = (before.row + r) * grid.columns() + before.column;
-            return IntStream.range(0, before.columns).filter(c -> now.differs(from + c, before.pixels, r * before.columns + c))
+        Window box = before.box;
+        int[] at = IntStream.range(0, box.rows()).flatMap(r -> {
+            int from = box.first() + r * grid.columns();
+            return IntStream.range(0, box.columns()).filter(c -> now.differs(from + c, before.pixels, r * box.columns() + c))
                     .map(c -> from + c);
         }).toArray();
         return new Change(at, now.only(at), List.of());
@@ -194,13 +201,13 @@ final class Painting {
 
     private ReadyLayer ready(Step.Layer layer, Step step) {
         ReadyLayer known = ahead.get(layer);
-        return known != null ? known : ReadyLayer.of(layer, step, grid);
+        return known != null ? known : ReadyLayer.of(layer, step, painted);
     }
 
     private Change laid(ReadyLayer ready, Step step, int mostCoats, boolean noted) {
         Step.Layer layer = ready.layer();
         int coats = Math.min(layer.coats(), mostCoats);
-        if (ready.place().isEmpty()) { // it lies beside what is drawn
+        if (ready.isEmpty()) { // it lies beside what is drawn
             return new Change(new int[0], Pixels.of(0), Collections.nCopies(layer.soft().isShade() ? 0 : coats - 1, Pixels.of(0)));
         }
         return layer.soft().isShade() ? fade(ready, noted) : cover(ready, step, coats, noted);
@@ -208,61 +215,84 @@ final class Painting {
 
     private Change cover(ReadyLayer ready, Step step, int most, boolean noted) {
         Step.Layer layer = ready.layer();
-        Mask mask = ready.place();
-        float[] share = ready.share();
-        int c = mask.column();
-        int r = mask.row();
         Hand.Tool tool = ReadyLayer.tool(step, layer);
-        boolean touched = ReadyLayer.hasTouches(step.kind()) && tool != Hand.Tool.SPONGE && !Hand.touches(layer.place()).isEmpty();
-        float[] caps = new float[touched ? share.length : 0];
-        if (touched) {
-            ready.hand().caps(now.cut(c, r, mask.columns(), mask.rows(), grid.columns()).body(), caps, c, r, mask.columns(), mask.rows(),
-                    grid);
-        }
-        for (int i = 0; i < caps.length; i++) {
-            ready.lip()[i] = caps[i] > 0 ? 0 : ready.lip()[i]; // a touch has no edge pushed up, it is one drop
-        }
-        Body body = new Body(share, ready.lip(), caps, ready.pools(), ready.hand(), tool);
-        List<Pixels> within = new ArrayList<>();
-        for (int coats = 1; noted && coats < most; coats++) {
-            Pixels part = now.cut(c, r, mask.columns(), mask.rows(), grid.columns());
-            coats(mask, body, layer, coats, new Sheet(cutFilm(mask), part, 0, mask.columns()));
-            within.add(part);
-        }
-        coats(mask, body, layer, most, new Sheet(film, now, r * grid.columns() + c, grid.columns()));
+        boolean touched = ReadyLayer.hasTouches(step.kind()) && tool != Hand.Tool.SPONGE;
+        List<Hand.Drop> drops = touched ? ready.hand().drops(now.body(), grid) : List.of();
+        List<Body> bodies = ready.squares().parallelStream().map(s -> body(s, drops, ready.hand(), tool)).toList();
         if (!noted) {
+            coats(bodies, layer, most, new Sheet(film, now, 0, grid.columns()));
             return Change.nothing();
         }
-        int[] here = IntStream.range(0, share.length).filter(i -> share[i] > 0).toArray();
-        int[] at = Arrays.stream(here).map(i -> (r + i / mask.columns()) * grid.columns() + c + i % mask.columns()).toArray();
-        return new Change(at, now.only(at), within.stream().map(w -> w.only(here)).toList());
+        Window box = ready.bounds(grid);
+        int[] here = covered(ready.squares(), box);
+        int[] at = Arrays.stream(here).map(i -> box.first() + i / box.columns() * grid.columns() + i % box.columns()).toArray();
+        List<Pixels> within = new ArrayList<>();
+        for (int coats = 1; coats < most; coats++) {
+            Pixels part = cut(box);
+            coats(bodies, layer, coats, new Sheet(cutFilm(box), part, -box.row() * box.columns() - box.column(), box.columns()));
+            within.add(part.only(here));
+        }
+        coats(bodies, layer, most, new Sheet(film, now, 0, grid.columns()));
+        return new Change(at, now.only(at), within);
+    }
+
+    private Body body(ReadyLayer.Square square, List<Hand.Drop> drops, Hand hand, Hand.Tool tool) {
+        float[] caps = new float[drops.isEmpty() ? 0 : square.share().length];
+        Hand.caps(drops, now.body(), caps, square.column(), square.row(), square.columns(), square.rows(), grid);
+        for (int i = 0; i < caps.length; i++) {
+            square.lip()[i] = caps[i] > 0 ? 0 : square.lip()[i]; // a touch has no edge pushed up, it is one drop
+        }
+        return new Body(square, caps, hand, tool);
+    }
+
+    /** Numbers of the pixels of a rectangle that some squares cover, rising. */
+    private static int[] covered(List<ReadyLayer.Square> squares, Window box) {
+        boolean[] in = new boolean[box.columns() * box.rows()];
+        int count = 0;
+        for (ReadyLayer.Square square : squares) {
+            for (int r = 0; r < square.rows(); r++) {
+                int first = (square.row() + r - box.row()) * box.columns() + square.column() - box.column();
+                for (int c = 0; c < square.columns(); c++) {
+                    boolean covered = square.share()[r * square.columns() + c] > 0;
+                    in[first + c] = covered;
+                    count += covered ? 1 : 0;
+                }
+            }
+        }
+        int[] here = new int[count];
+        for (int i = 0, k = 0; k < count; i++) {
+            here[k] = i;
+            k += in[i] ? 1 : 0;
+        }
+        return here;
     }
 
     /**
      * What is painted on: all of the grid, or a rectangle cut out of it.
      *
-     * @param first place of the upper left pixel of what is laid
+     * @param first place of the pixel that is the grid's first
      * @param wide pixels of a row
      */
-    private record Sheet(int[] film, Pixels pixels, int first, int wide) {}
+    private record Sheet(int[] film, Pixels pixels, int first, int wide) {
+        int at(int column, int row) {
+            return first + row * wide + column;
+        }
+    }
 
-    private int[] cutFilm(Mask mask) {
-        int[] values = new int[mask.columns() * mask.rows()];
-        for (int r = 0; r < mask.rows(); r++) {
-            System.arraycopy(film, (mask.row() + r) * grid.columns() + mask.column(), values, r * mask.columns(), mask.columns());
+    private int[] cutFilm(Window box) {
+        int[] values = new int[box.columns() * box.rows()];
+        for (int r = 0; r < box.rows(); r++) {
+            System.arraycopy(film, box.first() + r * grid.columns(), values, r * box.columns(), box.columns());
         }
         return values;
     }
 
     /**
-     * The body of a coat over a rectangle.
+     * The body of a coat over a square.
      *
-     * @param share how much of each pixel is covered
-     * @param lip 0 to 1 where the edge stands up
      * @param caps heights of touches, µm; empty where there are none
-     * @param pools what ink stands higher at the ends of lines, µm; empty but for a pen
      */
-    private record Body(float[] share, float[] lip, float[] caps, float[] pools, Hand hand, Hand.Tool tool) {}
+    private record Body(ReadyLayer.Square square, float[] caps, Hand hand, Hand.Tool tool) {}
 
     /**
      * What so many coats of a paint make of each film below, by its number.
@@ -274,33 +304,53 @@ final class Painting {
      */
     private record Looks(int[] next, int[] shown, int[] under, double[] um) {}
 
-    private Looks looks(Mask mask, float[] share, Sheet sheet, Coat coat, int coats) {
-        Looks looks = new Looks(new int[table.size()], new int[table.size()], new int[table.size()], new double[table.size()]);
-        for (int r = 0; r < mask.rows(); r++) {
-            for (int c = 0; c < mask.columns(); c++) {
-                int before = sheet.film[sheet.first + r * sheet.wide + c];
-                if (share[r * mask.columns() + c] > 0 && looks.next[before] == 0) {
-                    looks.next[before] = table.over(before, coat, coats);
-                    looks.shown[before] = packed(looks.next[before], coat);
-                    looks.under[before] = packed(before, table.film(before).coat().orElse(coat));
-                    looks.um[before] = table.film(looks.next[before]).totalUm() - table.film(before).totalUm();
-                }
+    private Looks looks(List<Body> bodies, Sheet sheet, Coat coat, int coats) {
+        int films = table.size();
+        Looks looks = new Looks(new int[films], new int[films], new int[films], new double[films]);
+        bodies.parallelStream().map(b -> below(b.square, sheet, films)).toList().forEach(found -> found.stream().forEach(before -> {
+            if (looks.next[before] == 0) {
+                looks.next[before] = table.over(before, coat, coats);
+                looks.shown[before] = packed(looks.next[before], coat);
+                looks.under[before] = packed(before, table.film(before).coat().orElse(coat));
+                looks.um[before] = table.film(looks.next[before]).totalUm() - table.film(before).totalUm();
             }
-        }
+        }));
         return looks;
     }
 
-    /** One rectangle with so many coats of a layer on it; the films are carried forward. */
-    private void coats(Mask mask, Body body, Step.Layer step, int coats, Sheet sheet) {
+    /** The numbers of the films that a square covers. */
+    private static BitSet below(ReadyLayer.Square square, Sheet sheet, int films) {
+        boolean[] found = new boolean[films];
+        for (int r = 0; r < square.rows(); r++) {
+            int at = sheet.at(square.column(), square.row() + r);
+            for (int c = 0; c < square.columns(); c++) {
+                if (square.share()[r * square.columns() + c] > 0) {
+                    found[sheet.film[at + c]] = true;
+                }
+            }
+        }
+        BitSet set = new BitSet(films);
+        for (int i = 0; i < films; i++) {
+            set.set(i, found[i]);
+        }
+        return set;
+    }
+
+    /** So many coats of a layer; the films are carried forward. */
+    private void coats(List<Body> bodies, Step.Layer step, int coats, Sheet sheet) {
         Coat coat = step.load().coat();
         boolean clear = coat.optics().isClear();
-        Laying laying = new Laying(mask, body, looks(mask, body.share, sheet, coat, coats), coat, new Materials(coat.sheen(), step.place()),
-                coats < step.coats() && !clear, step.again().isEmpty() || clear ? null : Mask.of(step.again(), grid));
-        IntStream.range(0, (mask.rows() + BAND - 1) / BAND).parallel().forEach(band -> {
+        Looks looks = looks(bodies, sheet, coat, coats);
+        Materials material = new Materials(coat.sheen(), step.place());
+        bodies.parallelStream().forEach(body -> {
+            ReadyLayer.Square square = body.square;
+            Mask again = step.again().isEmpty() || clear ? null
+                    : Mask.of(step.again(), grid.part(square.column(), square.row(), square.columns(), square.rows()));
+            Laying laying = new Laying(body, looks, coat, material, coats < step.coats() && !clear, again);
             NearNoise near = body.hand.row();
-            for (int r = band * BAND; r < Math.min(mask.rows(), (band + 1) * BAND); r++) {
-                for (int c = 0; c < mask.columns(); c++) {
-                    if (body.share[r * mask.columns() + c] > 0) {
+            for (int r = 0; r < square.rows(); r++) {
+                for (int c = 0; c < square.columns(); c++) {
+                    if (square.share()[r * square.columns() + c] > 0) {
                         lay(laying, c, r, near, sheet);
                     }
                 }
@@ -309,33 +359,34 @@ final class Painting {
     }
 
     /**
-     * One coat being laid.
+     * One coat being laid on a square.
      *
      * @param patchy whether another coat of it follows at once
-     * @param again where another coat of it follows later; null for nowhere
+     * @param again where another coat of it follows later, within the square; null for nowhere
      */
-    private record Laying(Mask mask, Body body, Looks looks, Coat coat, Materials material, boolean patchy, Mask again) {}
+    private record Laying(Body body, Looks looks, Coat coat, Materials material, boolean patchy, Mask again) {}
 
     private void lay(Laying laying, int c, int r, NearNoise near, Sheet sheet) {
-        int i = r * laying.mask.columns() + c;
-        int at = sheet.first + r * sheet.wide + c;
+        Body body = laying.body;
+        ReadyLayer.Square square = body.square;
+        int i = r * square.columns() + c;
+        int column = square.column() + c;
+        int row = square.row() + r;
+        int at = sheet.at(column, row);
         Pixels pixels = sheet.pixels;
         Coat coat = laying.coat;
-        Body body = laying.body;
         boolean clear = coat.optics().isClear();
-        int column = laying.mask.column() + c;
-        int row = laying.mask.row() + r;
         double x = grid.x(column);
         double y = grid.y(row);
         int before = sheet.film[at];
         int shown = laying.looks.shown[before];
         boolean drop = body.caps.length > 0 && body.caps[i] > 0;
         double hair = clear || drop ? 0 : body.hand.uneven(x, y, near);
-        float part = body.share[i];
+        float part = square.share()[i];
         if (body.tool == Hand.Tool.SPONGE) { // where its pores are the sponge leaves nothing
             part *= (float) Math.max(0.12, Math.min(1, 0.8 + 1.6 * hair));
         }
-        if (laying.patchy || laying.again != null && share(laying.again, column, row) > 0.5f) {
+        if (laying.patchy || laying.again != null && share(laying.again, c, r) > 0.5f) {
             // a thin coat: thinner between the hairs, and the brush passes over the pits
             double pits = terrain.relief[row * grid.columns() + column] * 5;
             part *= (float) Math.max(0.25, Math.min(1, 0.78 + 0.5 * hair + Math.max(-0.5, Math.min(0.2, pits))));
@@ -350,12 +401,12 @@ final class Painting {
                 case GEM -> part * 4 * (looks >>> 24);
                 case RAISED -> part * Materials.body(x, y);
                 default -> drop ? body.caps[i] // one drop, whatever it lies on
-                        : laying.looks.um[before] * ((1 + FURROW * hair) * part + LIP * body.lip[i])
-                                + (body.pools.length > 0 ? part * body.pools[i] : 0);
+                        : laying.looks.um[before] * ((1 + FURROW * hair) * part + LIP * square.lip()[i])
+                                + (square.pools().length > 0 ? part * square.pools()[i] : 0);
             };
             pixels.body()[at] = Pixels.steps(Pixels.um(pixels.body()[at]) + height);
         }
-        if (body.share[i] >= 0.5f) {
+        if (square.share()[i] >= 0.5f) {
             sheet.film[at] = laying.looks.next[before];
             pixels.sheen()[at] = (byte) (coat.sheen().ordinal() + 1);
         }
@@ -364,14 +415,14 @@ final class Painting {
     /** A glaze that is strongest at the edge of what it shades and fades to nothing inside. */
     private Change fade(ReadyLayer ready, boolean noted) {
         Step.Layer step = ready.layer();
-        Mask within = ready.place();
+        Mask within = ready.shade().within();
         Coat coat = step.load().coat();
-        Before before = noted ? before(List.of(within)) : null;
+        Before before = noted ? before(List.of(ready)) : null;
         Envelope near = step.place().getEnvelopeInternal();
         near.expandBy(3 * ReadyLayer.FADES_MM);
         int[] next = new int[table.size()];
         int[] shown = new int[table.size()];
-        for (int r = 0; r < within.rows(); r++) {
+        for (int r = Math.max(0, painted.row() - within.row()); r < within.rows(); r++) {
             for (int c = 0; c < within.columns(); c++) {
                 float inside = within.at(c, r);
                 double x = grid.x(within.column() + c);
@@ -379,8 +430,8 @@ final class Painting {
                 if (inside <= 0 || !near.contains(x, y)) {
                     continue;
                 }
-                float dark = share(ready.mask(), within.column() + c, within.row() + r);
-                float t = Math.min(1, Math.max(0, (ready.shade().at(x, y) - 0.15f) / 0.75f));
+                float dark = share(ready.shade().own(), within.column() + c, within.row() + r);
+                float t = Math.min(1, Math.max(0, (ready.shade().dark().at(x, y) - 0.15f) / 0.75f));
                 float share = t * t * (3 - 2 * t) * inside * Math.min(1, 0.35f + dark);
                 if (share > 0.01f && (dark > 0 || inside > 0.5f)) {
                     int i = (within.row() + r) * grid.columns() + within.column() + c;
@@ -430,7 +481,7 @@ final class Painting {
         int tone = chalk ? 0xE9E7E0 : 0x4C4D52;
         Noise noise = new Noise(99);
         float[] drawn = PencilLines.drawn(parts.get(), chalk, grid);
-        IntStream.range(0, grid.rows()).parallel().forEach(r -> {
+        IntStream.range(painted.row(), painted.row() + painted.rows()).parallel().forEach(r -> {
             NearNoise near = null;
             for (int c = 0; c < grid.columns(); c++) {
                 int i = r * grid.columns() + c;

@@ -1,43 +1,78 @@
 package mosspebble.core.picture;
 
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
 import mosspebble.core.area.Grid;
 import mosspebble.core.area.Mask;
 import mosspebble.core.blend.Share;
 import mosspebble.core.plan.Step;
 import mosspebble.core.rock.Noise;
+import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 
 /**
  * What can be known of a layer before what lies below it is painted.
  *
- * @param mask of its own place
- * @param place of all that it may change
- * @param share how much of each pixel of the place is covered; empty for a shade
- * @param lip 0 to 1 where the edge stands up
- * @param pools what ink stands higher at the ends of lines, µm; empty but for a pen
- * @param shade of one that fades inward from an edge
+ * @param squares where it covers anything, rising by row and column; none for a shade
+ * @param hand that lays it; null for a shade and for what lies beside the grid
+ * @param shade for a layer that fades inward from an edge; null for others and for what lies beside the grid
  */
-record ReadyLayer(Step.Layer layer, Mask mask, Mask place, float[] share, float[] lip, float[] pools, Hand hand, SoftField shade) {
+record ReadyLayer(Step.Layer layer, List<Square> squares, Hand hand, Shade shade) {
+
+    /**
+     * A square of the grid, or as much of it as a layer may cover: small enough that all that is known of it stays close to the processor.
+     *
+     * @param share how much of each pixel is covered
+     * @param lip 0 to 1 where the edge stands up
+     * @param pools what ink stands higher at the ends of lines, µm; empty but for a pen
+     */
+    record Square(int column, int row, int columns, int rows, float[] share, float[] lip, float[] pools) {}
+
+    /**
+     * A glaze that is strongest at the edge of what it shades.
+     *
+     * @param own where it is laid
+     * @param within what it shades
+     * @param dark 1 on the edge and beyond what is shaded, softened inward
+     */
+    record Shade(Mask own, Mask within, SoftField dark) {}
 
     /** A glaze at an edge fades over about twice so far, mm. */
     static final double FADES_MM = 0.9;
 
-    static ReadyLayer of(Step.Layer layer, Step step, Grid grid) {
-        float[] none = new float[0];
-        Mask mask = Mask.of(layer.place(), grid);
-        Mask place = layer.soft().within().map(w -> Mask.of(w, grid)).orElse(mask); // what is soft spreads beyond its own place
-        if (place.isEmpty() || layer.soft().isShade()) {
-            return new ReadyLayer(layer, mask, place, none, none, none, null, place.isEmpty() ? null : edge(layer));
+    /** Side of a square, pixels; it is larger where lips reach far. */
+    private static final int SIDE = 192;
+    private static final int LIPS = 20;
+
+    /** @param painted cells that are painted at all */
+    static ReadyLayer of(Step.Layer layer, Step step, Window painted) {
+        Grid grid = painted.grid();
+        Geometry area = layer.soft().within().orElse(layer.place()); // what is soft spreads beyond its own place
+        if (layer.soft().isShade()) {
+            Mask within = Mask.of(area, grid);
+            return new ReadyLayer(layer, List.of(), null,
+                    within.isEmpty() ? null : new Shade(Mask.of(layer.place(), grid), within, edge(layer)));
         }
-        Hand.Tool tool = tool(step, layer);
-        Hand hand = new Hand(layer.place(), layer.load().coat().step(), tool, grid);
-        float[] share = shares(place, mask, layer, step.kind(), grid);
-        float[] lip = layer.soft().mm() > 0 ? new float[share.length] : Hand.lip(share, place.columns(), place.rows(), grid.cellMm());
-        float[] pools = tool == Hand.Tool.PEN ? new float[share.length] : none;
-        if (tool == Hand.Tool.PEN) {
-            Hand.pools(layer.place(), pools, place.column(), place.row(), place.columns(), place.rows(), grid);
+        Cover cover = new Cover(layer, area, Spread.of(layer, area), tool(step, layer), isDrawn(step.kind()), painted);
+        List<Square> squares = cover.squares();
+        Hand hand = squares.isEmpty() ? null : new Hand(layer.place(), layer.load().coat().step(), cover.tool, grid);
+        return new ReadyLayer(layer, squares, hand, null);
+    }
+
+    boolean isEmpty() {
+        return squares.isEmpty() && shade == null;
+    }
+
+    /** What it may change; only of one that is not empty. */
+    Window bounds(Grid grid) {
+        if (shade != null) {
+            return new Window(grid, shade.within.column(), shade.within.row(), shade.within.columns(), shade.within.rows());
         }
-        return new ReadyLayer(layer, mask, place, share, lip, pools, hand, null);
+        int column = squares.stream().mapToInt(Square::column).min().orElseThrow();
+        int row = squares.stream().mapToInt(Square::row).min().orElseThrow();
+        return new Window(grid, column, row, squares.stream().mapToInt(s -> s.column + s.columns).max().orElseThrow() - column,
+                squares.stream().mapToInt(s -> s.row + s.rows).max().orElseThrow() - row);
     }
 
     /** Whether small round places are set by one touch each. */
@@ -58,41 +93,124 @@ record ReadyLayer(Step.Layer layer, Mask mask, Mask place, float[] share, float[
         return kind == Step.Kind.OUTLINE || kind == Step.Kind.DETAIL || kind == Step.Kind.LINE_FIRST;
     }
 
-    /** How much of each cell the hand covers: crisp, run out softly within its area, or a pen's slightly uneven line. */
-    private static float[] shares(Mask place, Mask mask, Step.Layer step, Step.Kind kind, Grid grid) {
-        int columns = place.columns();
-        float[] share = place == mask ? mask.shares() : new float[columns * place.rows()]; // what is soft has shares of its own below
-        if (step.soft().mm() > 0) {
-            Geometry within = step.soft().within().orElse(step.place());
-            double reach = step.soft().mm() / 3;
+    /**
+     * How paint that is softened spreads: it runs out within its area.
+     *
+     * @param own its own place, softened
+     * @param all the area, softened as much
+     */
+    private record Spread(SoftField own, SoftField all, Envelope reach) {
+
+        /** null for what is not soft. */
+        static Spread of(Step.Layer layer, Geometry within) {
+            if (layer.soft().mm() <= 0) {
+                return null;
+            }
+            double reach = layer.soft().mm() / 3;
             Grid coarse = SoftField.grid(within, reach);
-            SoftField own = SoftField.of(coarse, SoftField.covered(step.place(), coarse), reach);
-            SoftField all = SoftField.of(coarse, SoftField.covered(within, coarse), reach);
-            for (int i = 0; i < share.length; i++) {
-                float inside = place.at(i % columns, i / columns);
-                if (inside > 0) {
-                    double x = grid.x(place.column() + i % columns);
-                    double y = grid.y(place.row() + i / columns);
-                    float whole = all.at(x, y);
-                    float t = whole <= 1e-3f ? 0 : Math.min(1, own.at(x, y) / whole);
-                    share[i] = inside * t * t * (3 - 2 * t);
-                } else {
-                    share[i] = 0;
-                }
-            }
-        } else if (isDrawn(kind)) {
-            Noise hand = new Noise(17);
-            for (int r = 0; r < place.rows(); r++) {
-                for (int c = 0; c < columns; c++) {
-                    int i = r * columns + c;
-                    if (share[i] > 0) {
-                        double wobble = 0.7 * hand.gradient(grid.x(place.column() + c) * 1.7, grid.y(place.row() + r) * 1.7);
-                        share[i] = (float) Math.max(0, Math.min(1, share[i] + 2.4 * wobble * share[i] * (1 - share[i])));
-                    }
-                }
-            }
+            return new Spread(SoftField.of(coarse, SoftField.covered(layer.place(), coarse), reach),
+                    SoftField.of(coarse, SoftField.covered(within, coarse), reach), SoftField.reached(layer.place(), coarse, reach));
         }
-        return share;
+
+        float at(double x, double y) {
+            float whole = all.at(x, y);
+            float t = whole <= 1e-3f ? 0 : Math.min(1, own.at(x, y) / whole);
+            return t * t * (3 - 2 * t);
+        }
+    }
+
+    /**
+     * A layer as its squares are made.
+     *
+     * @param drawn whether it is drawn with a pen, whose line is a little uneven
+     */
+    private record Cover(Step.Layer layer, Geometry area, Spread spread, Hand.Tool tool, boolean drawn, Window painted) {
+
+        List<Square> squares() {
+            Grid grid = painted.grid();
+            Envelope box = area.getEnvelopeInternal().intersection(painted.box());
+            box = spread == null ? box : box.intersection(spread.reach);
+            if (box.isNull()) {
+                return List.of();
+            }
+            int side = Math.max(SIDE, LIPS * Hand.lipReach(grid.cellMm()));
+            int left = (int) ((box.getMinX() - grid.left()) / grid.cellMm() / side);
+            int top = (int) ((box.getMinY() - grid.top()) / grid.cellMm() / side);
+            int across = (int) ((box.getMaxX() - grid.left()) / grid.cellMm() / side) + 1 - left;
+            int down = (int) ((box.getMaxY() - grid.top()) / grid.cellMm() / side) + 1 - top;
+            List<Hand.End> ends = tool == Hand.Tool.PEN ? Hand.ends(layer.place()) : List.of();
+            return IntStream.range(0, across * down).parallel()
+                    .mapToObj(k -> square((left + k % across) * side, (top + k / across) * side, side, ends)).flatMap(Optional::stream)
+                    .toList();
+        }
+
+        /** The square from a column and row on, where it covers anything; drawn with what round it its lips are made of. */
+        private Optional<Square> square(int column, int row, int side, List<Hand.End> ends) {
+            Grid grid = painted.grid();
+            int round = Hand.lipReach(grid.cellMm());
+            int c = Math.max(0, column - round);
+            int r = Math.max(0, row - round);
+            int columns = Math.min(grid.columns(), column + side + round) - c;
+            int rows = Math.min(grid.rows(), row + side + round) - r;
+            if (columns < 1 || rows < 1) {
+                return Optional.empty();
+            }
+            Mask mask = Mask.of(area, grid.part(c, r, columns, rows));
+            int left = Math.max(Math.max(column, painted.column()), c + mask.column());
+            int top = Math.max(Math.max(row, painted.row()), r + mask.row());
+            int wide = Math.min(Math.min(column + side, painted.column() + painted.columns()), c + mask.column() + mask.columns()) - left;
+            int high = Math.min(Math.min(row + side, painted.row() + painted.rows()), r + mask.row() + mask.rows()) - top;
+            if (wide < 1 || high < 1) {
+                return Optional.empty();
+            }
+            float[] all = shares(mask, c + mask.column(), r + mask.row());
+            int first = (top - r - mask.row()) * mask.columns() + left - c - mask.column();
+            float[] share = cut(all, first, mask.columns(), wide, high);
+            if (!covers(share)) {
+                return Optional.empty();
+            }
+            float[] lip = spread != null ? new float[share.length]
+                    : cut(Hand.lip(all, mask.columns(), mask.rows(), grid.cellMm()), first, mask.columns(), wide, high);
+            float[] pools = new float[tool == Hand.Tool.PEN ? share.length : 0];
+            if (tool == Hand.Tool.PEN) {
+                Hand.pools(ends, pools, left, top, wide, high, grid);
+            }
+            return Optional.of(new Square(left, top, wide, high, share, lip, pools));
+        }
+
+        private static boolean covers(float[] share) {
+            for (float each : share) {
+                if (each > 0) {
+                    return true;
+                }
+            }
+            return false;
+        }
+
+        private static float[] cut(float[] from, int first, int across, int wide, int high) {
+            float[] part = new float[wide * high];
+            for (int r = 0; r < high; r++) {
+                System.arraycopy(from, first + r * across, part, r * wide, wide);
+            }
+            return part;
+        }
+
+        /** How much of each cell the hand covers: crisp, run out softly within its area, or a pen's slightly uneven line. */
+        private float[] shares(Mask mask, int column, int row) {
+            Grid grid = painted.grid();
+            float[] share = mask.shares();
+            Noise hand = new Noise(17);
+            for (int i = 0; i < share.length && (spread != null || drawn); i++) {
+                if (share[i] > 0) {
+                    double x = grid.x(column + i % mask.columns());
+                    double y = grid.y(row + i / mask.columns());
+                    share[i] = spread != null ? share[i] * spread.at(x, y)
+                            : (float) Math.max(0,
+                                    Math.min(1, share[i] + 2.4 * 0.7 * hand.gradient(x * 1.7, y * 1.7) * share[i] * (1 - share[i])));
+                }
+            }
+            return share;
+        }
     }
 
     /** 1 on the dark edge and beyond what is shaded, softened inward. */

@@ -36,9 +36,21 @@ final class SoftField {
                 1 + (int) Math.ceil(high / cell));
     }
 
+    /** So many cells to either side a mean is taken over; the middle cell reaches half a cell by itself. */
+    private static int cells(Grid grid, double reachMm) {
+        return Math.max(1, (int) Math.round(reachMm / grid.cellMm() - 0.5));
+    }
+
+    /** Beyond this an area that is softened is 0. */
+    static Envelope reached(Geometry area, Grid grid, double reachMm) {
+        Envelope box = new Envelope(area.getEnvelopeInternal());
+        box.expandBy((2 * cells(grid, reachMm) + 2) * grid.cellMm()); // softened twice, and read between two cells
+        return box;
+    }
+
     /** Mean over squares, twice, which comes near a bell: each reaches so far to either side. */
     static SoftField of(Grid grid, float[] values, double reachMm) {
-        int reach = Math.max(1, (int) Math.round(reachMm / grid.cellMm() - 0.5)); // the middle cell reaches half a cell by itself
+        int reach = cells(grid, reachMm);
         float[] once = Blur.box(values, grid.columns(), grid.rows(), reach);
         return new SoftField(grid, Blur.box(once, grid.columns(), grid.rows(), reach));
     }

@@ -41,13 +41,17 @@ public final class StonePicture {
     /** Draws one moment without a note of how it came about: for pictures that are drawn once. */
     static void draw(PaintPlan plan, StoneTerrain terrain, StoneState look, Lamp lamp, Shown shown, BooleanSupplier unwanted,
             int[] pixels) {
-        draw(plan, terrain, look, lamp, shown, terrain.window, unwanted, pixels);
+        Pixels seen = Painting.after(plan, terrain, look, lamp, shown, Window.whole(terrain.grid), unwanted);
+        light(plan, terrain, look, shown, terrain.window, seen, unwanted, pixels);
     }
 
-    /** @param drawn part of what is known of the terrain; the rest is left as it is */
-    static void draw(PaintPlan plan, StoneTerrain terrain, StoneState look, Lamp lamp, Shown shown, Window drawn, BooleanSupplier unwanted,
-            int[] pixels) {
-        Pixels seen = Painting.after(plan, terrain, look, lamp, shown, unwanted);
+    /**
+     * Light on what is seen.
+     *
+     * @param drawn part of what is known of the terrain; the rest is left as it is
+     */
+    static void light(PaintPlan plan, StoneTerrain terrain, StoneState look, Shown shown, Window drawn, Pixels seen,
+            BooleanSupplier unwanted, int[] pixels) {
         new Shading(terrain, film(plan, look), drawn).draw(seen, shown, unwanted, pixels);
     }
 

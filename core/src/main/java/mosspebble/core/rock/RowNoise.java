@@ -1,8 +1,8 @@
 package mosspebble.core.rock;
 
 /**
- * Noise for a whole row of places at once: what {@link Noise} gives to a millionth, in plain loops over arrays, which the compiler turns
- * into instructions for several places at a time. For one thread.
+ * Noise for a whole row of places at once: what {@link Noise} gives to a millionth, one octave after the other along the row, so that what
+ * was worked out of a cell of the lattice serves all places in it that follow each other. For one thread.
  */
 final class RowNoise {
 
@@ -22,21 +22,7 @@ final class RowNoise {
     private final Noise noise;
     private final double[] px = new double[MOST];
     private final double[] py = new double[MOST];
-    private final double[] turned = new double[MOST];
-    private final double[] cellX = new double[MOST];
-    private final double[] cellY = new double[MOST];
-    private final float[] fx = new float[MOST];
-    private final float[] fy = new float[MOST];
-    private final float[] sx = new float[MOST];
-    private final float[] sy = new float[MOST];
-    private final float[] beyondX = new float[MOST];
-    private final float[] beyondY = new float[MOST];
-    private final float[] upper = new float[MOST];
-    private final float[] lower = new float[MOST];
-    private final float[] right = new float[MOST];
-    private final float[] seen = new float[MOST];
-    /** Gradients at the corners of the cell of each place: x and y, left and right, above and below. */
-    private final float[][] corner = new float[8][MOST];
+    private final float[] weight = new float[MOST];
 
     RowNoise(Noise noise) {
         this.noise = noise;
@@ -61,26 +47,20 @@ final class RowNoise {
             px[i] = (x[i] + dx) / wave;
             py[i] = (y[i] + dy) / wave;
             into[i] = 0;
+            most = Math.max(most, pixel[i]);
+            least = Math.min(least, pixel[i]);
         }
-        for (int i = 0; i < places; i++) {
-            most = pixel[i] > most ? pixel[i] : most;
-            least = pixel[i] < least ? pixel[i] : least;
-        }
-        float strength = 1;
+        double strength = 1;
         double length = wave;
         for (int k = 0; k < count && Noise.visible(length, least) > 0; k++) {
-            gradients(31.7 * k, -17.9 * k, places);
-            if (Noise.visible(length, most) >= 1) {
-                add(strength, places, into);
-            } else {
-                for (int i = 0; i < places; i++) {
-                    seen[i] = (float) Noise.visible(length, pixel[i]);
-                }
-                addSeen(strength, places, into);
+            boolean all = Noise.visible(length, most) >= 1;
+            for (int i = 0; i < places; i++) {
+                weight[i] = (float) (all ? strength : strength * Noise.visible(length, pixel[i]));
             }
+            add(31.7 * k, -17.9 * k, places, into);
             turn(places);
             length /= Noise.FINER;
-            strength *= 0.5f;
+            strength *= 0.5;
         }
     }
 
@@ -89,122 +69,61 @@ final class RowNoise {
         for (int i = 0; i < places; i++) {
             px[i] = x[i] / wide;
             py[i] = y[i] / wide;
+            weight[i] = 1;
             into[i] = 0;
         }
-        gradients(0, 0, places);
-        add(1, places, into);
-    }
-
-    private static void rotated(double[] x, double[] y, double a, double b, double[] into, int places) {
-        for (int i = 0; i < places; i++) {
-            into[i] = Noise.FINER * (a * x[i] + b * y[i]);
-        }
+        add(0, 0, places, into);
     }
 
     private void turn(int places) {
-        rotated(px, py, Noise.SIN, Noise.COS, turned, places);
-        rotated(px, py, Noise.COS, -Noise.SIN, px, places);
-        System.arraycopy(turned, 0, py, 0, places);
-    }
-
-    /** What lies on the upper and lower side of each cell between its corners, and how far down it the place is. */
-    private void gradients(double dx, double dy, int places) {
-        floors(px, dx, cellX, places);
-        floors(py, dy, cellY, places);
-        corners(dx, dy, places);
-        fade(fx, sx, places);
-        fade(fy, sy, places);
-        less(fx, beyondX, places);
-        less(fy, beyondY, places);
-        dot(corner[0], fx, corner[1], fy, upper, places);
-        dot(corner[2], beyondX, corner[3], fy, right, places);
-        blend(upper, right, sx, upper, places);
-        dot(corner[4], fx, corner[5], beyondY, lower, places);
-        dot(corner[6], beyondX, corner[7], beyondY, right, places);
-        blend(lower, right, sx, lower, places);
-    }
-
-    private static void floors(double[] at, double shift, double[] cell, int places) {
         for (int i = 0; i < places; i++) {
-            cell[i] = Math.floor(at[i] + shift);
+            double turned = Noise.FINER * (Noise.COS * px[i] - Noise.SIN * py[i]);
+            py[i] = Noise.FINER * (Noise.SIN * px[i] + Noise.COS * py[i]);
+            px[i] = turned;
         }
     }
 
-    /** Places close together mostly lie in the same cell. */
-    private void corners(double dx, double dy, int places) {
-        float[] leftX = corner[0];
-        float[] leftY = corner[1];
-        float[] rightX = corner[2];
-        float[] rightY = corner[3];
-        float[] lowLeftX = corner[4];
-        float[] lowLeftY = corner[5];
-        float[] lowRightX = corner[6];
-        float[] lowRightY = corner[7];
-        double x = Double.NaN;
-        double y = Double.NaN;
-        int left = 0;
-        int right = 0;
-        int lowLeft = 0;
-        int lowRight = 0;
-        for (int i = 0; i < places; i++) {
-            if (cellX[i] != x || cellY[i] != y) {
-                int ix = (int) cellX[i];
-                int iy = (int) cellY[i];
-                boolean next = cellY[i] == y && cellX[i] == x + 1;
-                left = next ? right : noise.turn(ix, iy);
-                lowLeft = next ? lowRight : noise.turn(ix, iy + 1);
-                right = noise.turn(ix + 1, iy);
-                lowRight = noise.turn(ix + 1, iy + 1);
-                x = cellX[i];
-                y = cellY[i];
-            }
-            fx[i] = (float) (px[i] + dx - x);
-            fy[i] = (float) (py[i] + dy - y);
-            leftX[i] = TURNED_X[left];
-            leftY[i] = TURNED_Y[left];
-            rightX[i] = TURNED_X[right];
-            rightY[i] = TURNED_Y[right];
-            lowLeftX[i] = TURNED_X[lowLeft];
-            lowLeftY[i] = TURNED_Y[lowLeft];
-            lowRightX[i] = TURNED_X[lowRight];
-            lowRightY[i] = TURNED_Y[lowRight];
+    /** Adds the noise, weighted, run by run of places that lie in one cell. */
+    private void add(double dx, double dy, int places, float[] into) {
+        int i = 0;
+        while (i < places) {
+            int left = floor(px[i] + dx);
+            int top = floor(py[i] + dy);
+            int a = noise.turn(left, top);
+            int b = noise.turn(left + 1, top);
+            int c = noise.turn(left, top + 1);
+            int d = noise.turn(left + 1, top + 1);
+            float ax = TURNED_X[a];
+            float ay = TURNED_Y[a];
+            float bx = TURNED_X[b];
+            float by = TURNED_Y[b];
+            float cx = TURNED_X[c];
+            float cy = TURNED_Y[c];
+            float ex = TURNED_X[d];
+            float ey = TURNED_Y[d];
+            double fx = px[i] + dx - left;
+            double fy = py[i] + dy - top;
+            do {
+                float x = (float) fx;
+                float y = (float) fy;
+                float sx = x * x * x * (x * (x * 6 - 15) + 10);
+                float sy = y * y * y * (y * (y * 6 - 15) + 10);
+                float upper = ax * x + ay * y;
+                upper += sx * (bx * (x - 1) + by * y - upper);
+                float lower = cx * x + cy * (y - 1);
+                lower += sx * (ex * (x - 1) + ey * (y - 1) - lower);
+                into[i] += weight[i] * (upper + sy * (lower - upper));
+                if (++i == places) {
+                    return;
+                }
+                fx = px[i] + dx - left;
+                fy = py[i] + dy - top;
+            } while (fx >= 0 && fx < 1 && fy >= 0 && fy < 1);
         }
     }
 
-    private static void fade(float[] at, float[] into, int places) {
-        for (int i = 0; i < places; i++) {
-            float f = at[i];
-            into[i] = f * f * f * (f * (f * 6 - 15) + 10);
-        }
-    }
-
-    private static void less(float[] at, float[] into, int places) {
-        for (int i = 0; i < places; i++) {
-            into[i] = at[i] - 1;
-        }
-    }
-
-    private static void dot(float[] ax, float[] x, float[] ay, float[] y, float[] into, int places) {
-        for (int i = 0; i < places; i++) {
-            into[i] = ax[i] * x[i] + ay[i] * y[i];
-        }
-    }
-
-    private static void blend(float[] from, float[] to, float[] share, float[] into, int places) {
-        for (int i = 0; i < places; i++) {
-            into[i] = from[i] * (1 - share[i]) + to[i] * share[i];
-        }
-    }
-
-    private void add(float strength, int places, float[] into) {
-        for (int i = 0; i < places; i++) {
-            into[i] += strength * (upper[i] * (1 - sy[i]) + lower[i] * sy[i]);
-        }
-    }
-
-    private void addSeen(float strength, int places, float[] into) {
-        for (int i = 0; i < places; i++) {
-            into[i] += seen[i] * strength * (upper[i] * (1 - sy[i]) + lower[i] * sy[i]);
-        }
+    private static int floor(double value) {
+        int whole = (int) value;
+        return value < whole ? whole - 1 : whole;
     }
 }

@@ -159,7 +159,8 @@ class PaintingTest {
         float[] um = new float[grid.cells()];
         char[] below = new char[grid.cells()];
         below[150 * 300 + 155] = Pixels.steps(20);
-        new Hand(dots, 1, Hand.Tool.BRUSH, grid).caps(below, um, 0, 0, 300, 300, grid);
+        List<Hand.Drop> drops = new Hand(dots, 1, Hand.Tool.BRUSH, grid).drops(below, grid);
+        Hand.caps(drops, below, um, 0, 0, 300, 300, grid);
         assertThat((double) um[150 * 300 + 150]).as("0.3 of the radius, from the highest below").isCloseTo(470, within(10.0));
         assertThat(um[150 * 300 + 155]).as("what is high already is raised less").isLessThan(um[150 * 300 + 145] - 10);
         assertThat(um[150 * 300 + 160]).isBetween(200f, 420f);
@@ -180,7 +181,7 @@ class PaintingTest {
         assertThat(Hand.ends(Shapes.nothing())).isEmpty();
         Grid grid = new Grid(-10, -5, 0.05, 400, 200);
         float[] um = new float[grid.cells()];
-        Hand.pools(bow.buffer(0.35, 8), um, 0, 0, 400, 200, grid);
+        Hand.pools(ends, um, 0, 0, 400, 200, grid);
         assertThat(um[(int) (5 / 0.05) * 400 + (int) (2.1 / 0.05)]).as("at the beginning").isGreaterThan(8);
         assertThat(um[(int) (7.7 / 0.05) * 400 + (int) (6.4 / 0.05)]).as("on the way").isZero();
     }
