@@ -4,11 +4,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
+import javafx.scene.Parent;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
 import javafx.scene.image.ImageView;
 import mosspebble.app.model.Results;
@@ -72,10 +76,26 @@ class CloseLookTest {
             double left = shown(app).left();
             Point2D middle = cloth.localToScreen(bounds.getCenterX(), bounds.getCenterY());
             app.robot.moveTo(middle);
+            Node still = cloth.lookup("#cloth-stone").getParent();
+            assertThat(still.isCache()).as("what lies still is kept as one picture").isTrue();
+            assertThat(cloth.getLayoutBounds().contains(still.getBoundsInParent())).as("no larger than the cloth, though the stone is")
+                    .isTrue();
+            assertThat(cloth.lookup("#cloth-linen").isVisible()).as("nothing of the linen is in sight").isFalse();
+            Grid before = app.show().closeProperty().get();
             app.robot.press(MouseButton.MIDDLE);
-            app.robot.moveTo(middle.add(-120, 0));
+            assertThat(still.isCache()).isFalse();
+            List<Grid> asked = new ArrayList<>();
+            app.robot.interact(() -> { // all at once, as a hand that does not rest
+                for (int k = 1; k <= 12; k++) {
+                    cloth.fireEvent(held(cloth, middle.add(-10 * k, 0)));
+                    ((Parent) cloth).layout();
+                    asked.add(app.show().closeProperty().get());
+                }
+            });
+            assertThat(asked).as("nothing new is drawn under a moving hand").hasSize(12).containsOnly(before);
             app.robot.release(MouseButton.MIDDLE);
             lit(app);
+            assertThat(still.isCache()).isTrue();
             assertThat(shown(app).left() - left).as("what was held came along with the hand").isCloseTo(120 / app.scale(),
                     within(3 / app.scale()));
             assertThat(app.plan().project().sketch()).as("nothing of the design was moved")
@@ -84,8 +104,36 @@ class CloseLookTest {
             app.keys(KeyCode.W);
             lit(app);
             assertThat(app.show().closeProperty().get()).isNull();
+            assertThat(cloth.lookup("#cloth-linen").isVisible()).isTrue();
             assertThat(shown(app)).isEqualTo(whole.moment().of().terrain().grid());
             assertThat(lit(app).pixels()).as("the same stone again").isEqualTo(whole.pixels());
+        }
+    }
+
+    /** The hand moves with the middle button held. */
+    private static MouseEvent held(Node cloth, Point2D at) {
+        Point2D on = cloth.localToScene(cloth.screenToLocal(at)); // as for every event that is sent on, within the window
+        return new MouseEvent(MouseEvent.MOUSE_DRAGGED, on.getX(), on.getY(), at.getX(), at.getY(), MouseButton.MIDDLE, 1, false, false,
+                false, false, false, true, false, false, false, false, null);
+    }
+
+    @Test
+    void aHandThatRestsSeesWhatItHasMovedSharplyThoughItStillHolds() throws Exception {
+        try (Driver app = new Driver(folder.resolve("s.pebble"), "snail")) {
+            app.settled();
+            app.click("#stage-sketch");
+            app.keys(KeyCode.Z);
+            app.keys(KeyCode.Z);
+            lit(app);
+            Node cloth = app.find("#cloth");
+            Point2D middle = cloth.localToScreen(cloth.getBoundsInLocal().getCenterX(), cloth.getBoundsInLocal().getCenterY());
+            Grid before = app.show().closeProperty().get();
+            app.robot.moveTo(middle);
+            app.robot.press(MouseButton.MIDDLE);
+            app.robot.interact(() -> cloth.fireEvent(held(cloth, middle.add(-90, 40))));
+            app.until("drawn anew while held", () -> !before.equals(app.show().closeProperty().get()));
+            lit(app);
+            app.robot.release(MouseButton.MIDDLE);
         }
     }
 

@@ -213,12 +213,12 @@ public final class Bench {
         Process process = new ProcessBuilder(command).redirectError(ProcessBuilder.Redirect.DISCARD).start();
         try (BufferedReader out = process.inputReader()) {
             for (String line = out.readLine(); line != null; line = out.readLine()) {
-                if (line.startsWith("frame ")) {
+                if (line.startsWith("frame ") || line.startsWith("pan ")) {
                     String[] cells = line.split(" ");
                     System.out.printf(Locale.ROOT,
-                            "| frames while a thing is dragged: %s | %s ms | %s ms | wanted: 16.7 ms at the 95th percentile, which is "
-                                    + "also the screen's own beat |%n",
-                            cells[1], cells[2], cells[3]);
+                            "| frames while %s: %s | %s ms | %s ms | wanted: 16.7 ms at the 95th percentile, which is also the screen's own "
+                                    + "beat |%n",
+                            cells[0].equals("pan") ? "the cloth is moved, 5 x" : "a thing is dragged", cells[1], cells[2], cells[3]);
                 } else if (line.startsWith("step ")) {
                     String[] cells = line.split(" ");
                     System.out.printf(Locale.ROOT,

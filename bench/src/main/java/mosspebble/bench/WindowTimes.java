@@ -46,8 +46,8 @@ import mosspebble.instruments.SimulatedKitchenScale;
 import mosspebble.instruments.SimulatedStripeReader;
 
 /**
- * Drags a thing over each demo stone that has one to drag and prints how far its frames are apart: {@code frame ID median 95th}, ms. Then
- * works along at the table and prints how long after a press the next picture is there, small and sharp: {@code step median 95th median
+ * Drags a thing over each demo stone that has one to drag and prints how far its frames are apart: {@code frame ID median 95th}, ms; looks
+ * closer and moves the cloth about: {@code pan ID median 95th}, ms. Then works along at the table and prints how long after a press the next picture is there, small and sharp: {@code step median 95th median
  * 95th}, ms.
  */
 public final class WindowTimes extends Application {
@@ -99,7 +99,8 @@ public final class WindowTimes extends Application {
         workbench.choose(stone);
         workbench.shown().flatMap(Project::sketch).ifPresent(
                 s -> s.items().stream().filter(i -> !i.wearing()).findFirst().ifPresent(i -> workbench.itemProperty().set(i.id())));
-        calm(() -> show.plan() != null && show.plan().project().id().equals(stone), () -> drag(stone));
+        calm(() -> show.plan() != null && show.plan().project().id().equals(stone),
+                () -> drag("frame " + stone, MouseButton.PRIMARY, middle(), () -> lookCloser(stone)));
     }
 
     /** Once nothing is computed any more and something is so. */
@@ -157,9 +158,21 @@ public final class WindowTimes extends Application {
         calm(() -> true, () -> press(times));
     }
 
-    private void drag(String stone) {
-        double[] at = middle();
-        fire(MouseEvent.MOUSE_PRESSED, at[0], at[1]);
+    /** Looks four times closer, moves the cloth about, and looks at the whole stone again. */
+    private void lookCloser(String stone) {
+        ClothView near = (ClothView) cloth;
+        for (int k = 0; k < 4; k++) {
+            near.closer();
+        }
+        double[] at = {16 + near.getWidth() / 2, 16 + near.getHeight() / 2};
+        calm(() -> true, () -> drag("pan " + stone, MouseButton.MIDDLE, at, () -> {
+            near.whole();
+            next();
+        }));
+    }
+
+    private void drag(String what, MouseButton button, double[] at, Runnable then) {
+        fire(MouseEvent.MOUSE_PRESSED, button, at[0], at[1]);
         List<Double> apart = new ArrayList<>();
         new AnimationTimer() {
             private long before;
@@ -174,14 +187,14 @@ public final class WindowTimes extends Application {
                 before = clock;
                 if (++moves > MOVES) {
                     stop();
-                    fire(MouseEvent.MOUSE_RELEASED, at[0], at[1]);
+                    fire(MouseEvent.MOUSE_RELEASED, button, at[0], at[1]);
                     apart.sort(null);
-                    System.out.printf(Locale.ROOT, "frame %s %.2f %.2f%n", stone, apart.get(apart.size() / 2),
+                    System.out.printf(Locale.ROOT, "%s %.2f %.2f%n", what, apart.get(apart.size() / 2),
                             apart.get((int) (apart.size() * 0.95)));
-                    next();
+                    then.run();
                     return;
                 }
-                fire(MouseEvent.MOUSE_DRAGGED, at[0] + 14 * Math.sin(moves / 9.0), at[1] + 10 * Math.cos(moves / 7.0));
+                fire(MouseEvent.MOUSE_DRAGGED, button, at[0] + 14 * Math.sin(moves / 9.0), at[1] + 10 * Math.cos(moves / 7.0));
             }
         }.start();
     }
@@ -194,9 +207,9 @@ public final class WindowTimes extends Application {
             16 + cloth.getLayoutBounds().getHeight() / 2 + placement.y() * scale};
     }
 
-    private void fire(EventType<MouseEvent> type, double x, double y) {
-        Event.fireEvent(cloth, new MouseEvent(type, x, y, x, y, MouseButton.PRIMARY, 1, false, false, false, false, true, false, false,
-                true, false, false, null));
+    private void fire(EventType<MouseEvent> type, MouseButton button, double x, double y) {
+        Event.fireEvent(cloth, new MouseEvent(type, x, y, x, y, button, 1, false, false, false, false, button == MouseButton.PRIMARY,
+                button == MouseButton.MIDDLE, false, true, false, false, null));
     }
 
     /** Nothing is kept here. */

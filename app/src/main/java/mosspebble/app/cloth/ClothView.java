@@ -5,6 +5,8 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import javafx.animation.Animation;
+import javafx.animation.PauseTransition;
 import javafx.beans.value.ObservableValue;
 import javafx.geometry.Point2D;
 import javafx.scene.AccessibleRole;
@@ -26,6 +28,7 @@ import javafx.scene.shape.StrokeLineCap;
 import javafx.scene.text.TextAlignment;
 import javafx.scene.transform.Affine;
 import javafx.stage.Window;
+import javafx.util.Duration;
 import mosspebble.app.control.TrueSize;
 import mosspebble.app.control.TextSize;
 import mosspebble.app.control.Token;
@@ -48,6 +51,8 @@ import mosspebble.core.units.LengthUnit;
 import mosspebble.core.units.Millimetres;
 import mosspebble.core.units.Numbers;
 import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Envelope;
+import org.locationtech.jts.geom.Geometry;
 
 /**
  * The stone on the cloth at a stated multiple of its true size: hem ticks, measures, guides, the design under the hand, and the line of the
@@ -70,6 +75,7 @@ public final class ClothView extends Region {
     /** The draft, and over it the picture with full care, or as much of it as is looked at. */
     private final ImageView draft = new ImageView();
     private final ImageView stone = new ImageView();
+    private final Pane still = new Pane(linen, shadow, draft, stone);
     private final Canvas overlay = new Canvas();
     private Object linenShows;
     private Color linenTone;
@@ -88,6 +94,7 @@ public final class ClothView extends Region {
     private final CloseLook near = new CloseLook();
     /** Place of the stone that the hand holds, mm; null for none. */
     private Point2D heldAt;
+    private final PauseTransition rest = new PauseTransition(Duration.millis(200));
     private boolean hover;
     private Point2D handAt = Point2D.ZERO;
     /** Whether the bare stone lies drawn already below what is dragged. */
@@ -116,10 +123,11 @@ public final class ClothView extends Region {
         setAccessibleRole(AccessibleRole.IMAGE_VIEW);
         stone.setSmooth(true);
         // what lies still is kept as one picture, so that a frame under the hand costs the overlay only
-        Pane still = new Pane(linen, shadow, draft, stone);
         still.setMouseTransparent(true);
+        still.setClip(edge()); // looked at closely the stone reaches far beyond the cloth; what is kept does not
         still.setCache(true);
         still.setCacheHint(CacheHint.SPEED);
+        linen.setId("cloth-linen");
         draft.setId("cloth-draft");
         stone.setId("cloth-stone");
         getChildren().addAll(still, overlay);
@@ -182,11 +190,16 @@ public final class ClothView extends Region {
                 tool().wheel(e);
             }
         });
+        rest.setOnFinished(e -> requestLayout());
         setOnZoom(e -> zoom(e.getZoomFactor(), e.getX(), e.getY()));
+        setClip(edge());
+    }
+
+    private Rectangle edge() {
         Rectangle edge = new Rectangle();
         edge.widthProperty().bind(widthProperty());
         edge.heightProperty().bind(heightProperty());
-        setClip(edge);
+        return edge;
     }
 
     private ClothTool tool() {
@@ -239,11 +252,12 @@ public final class ClothView extends Region {
             scale = fit * near.times();
             double output = getScene() == null || getScene().getWindow() == null ? 1 : getScene().getWindow().getRenderScaleX();
             output = Math.min(output, Math.sqrt(MOST_PIXELS / (w * h)));
-            if (!workbench.isDrafting()) {
+            if (!workbench.isDrafting() && !(heldAt != null && rest.getStatus() == Animation.Status.RUNNING)) {
                 show.pixelsPerMmProperty().set(fit * output);
                 show.closeProperty().set(near.part(frame(), w, h, outline, 1 / (scale * output)).orElse(null));
             }
         });
+        hideBehindStone();
         drawLinen();
         placeStone();
         redrawOverlay();
@@ -341,8 +355,9 @@ public final class ClothView extends Region {
         place(draft, draftImage);
         place(stone, fullImage);
         Grid part = show.closeProperty().get();
-        if (!seen() && part != null && fullImage != null && !fullImage.fits(part)) {
-            draft.setVisible(draftImage != null); // what comes into sight beside the sharp part
+        if (!seen() && part != null && fullImage != null && (!fullImage.fits(part) || heldAt != null)) {
+            boolean all = stone.isVisible() && stone.getBoundsInParent().contains(linen.getBoundsInParent());
+            draft.setVisible(draftImage != null && !all); // what comes into sight beside the sharp part
         }
         if (shadowGrid == null) {
             return;
@@ -360,6 +375,21 @@ public final class ClothView extends Region {
         }
         shadow.setFitHeight(shadowGrid.rows() * cell);
         shadow.relocate(left, middleY() + top);
+    }
+
+    /** What cannot be seen for the stone is not drawn: it takes longer than the stone itself. */
+    private void hideBehindStone() {
+        boolean covered = !seen() && !near.isWhole() && stone.isVisible() && show.plan() != null
+                && workbench.shown().filter(p -> p.stone().equals(show.plan().project().stone())).isPresent()
+                && isAllStone(show.plan().survey().zones().outline());
+        linen.setVisible(!covered);
+        shadow.setOpacity(covered ? 0 : 1);
+    }
+
+    /** Whether nothing but stone is in sight. */
+    private boolean isAllStone(Geometry outline) {
+        Envelope sight = new Envelope(frame().toX(0), frame().toX(getWidth()), frame().toY(0), frame().toY(getHeight()));
+        return outline.covers(outline.getFactory().toGeometry(sight));
     }
 
     private void redrawStone() {
@@ -478,6 +508,9 @@ public final class ClothView extends Region {
 
     /** Draws the linen again if anything it shows has changed. */
     private void drawLinen() {
+        if (!linen.isVisible()) {
+            return;
+        }
         Object shows = List.of(linen.getWidth(), linen.getHeight(), theme(), workbench.studio().view(), scale, near.x(), near.y(),
                 workbench.seenByProperty().get(),
                 workbench.shown().isPresent());
@@ -683,6 +716,7 @@ public final class ClothView extends Region {
         handAt = new Point2D(e.getX(), e.getY());
         if (e.getButton() == MouseButton.MIDDLE) {
             heldAt = new Point2D(frame().toX(e.getX()), frame().toY(e.getY()));
+            still.setCache(false); // all of it moves now
             return;
         }
         tool().press(frame(), e);
@@ -692,6 +726,7 @@ public final class ClothView extends Region {
     private void drag(MouseEvent e) {
         handAt = new Point2D(e.getX(), e.getY());
         if (heldAt != null) { // what was taken hold of stays under the hand
+            rest.playFromStart(); // until the hand rests, what is drawn already is moved
             look(near.x() + heldAt.getX() - frame().toX(e.getX()), near.y() + heldAt.getY() - frame().toY(e.getY()));
             return;
         }
@@ -703,6 +738,9 @@ public final class ClothView extends Region {
     private void release(MouseEvent e) {
         if (heldAt != null) {
             heldAt = null;
+            still.setCache(true);
+            rest.stop();
+            requestLayout();
             return;
         }
         if (handAt.distance(e.getX(), e.getY()) > 0.5) { // a quick hand lets go before its last move was told

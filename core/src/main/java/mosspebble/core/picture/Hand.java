@@ -1,12 +1,13 @@
 package mosspebble.core.picture;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import mosspebble.core.area.Grid;
 import mosspebble.core.area.Shapes;
-import mosspebble.core.rock.NearNoise;
 import mosspebble.core.rock.Noise;
+import mosspebble.core.rock.RowNoise;
 import org.locationtech.jts.algorithm.MinimumDiameter;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
@@ -26,6 +27,9 @@ final class Hand {
     private static final double FINE = 0.21;
     private static final double FINE_LONG = 5;
 
+    /** The hairs of a stroke bend together, over so many mm. */
+    private static final double BEND = 1 / 0.06;
+
     /** A disc counts as one touch up to this radius, mm. */
     private static final double TOUCH = 2.2;
 
@@ -39,6 +43,7 @@ final class Hand {
 
     /** A sponge leaves pores so wide, mm, and finer ones between them. */
     private static final double PORE = 0.55;
+    private static final double FINER = 2.6;
 
     /** Where a pen is set down and taken off the ink pools: so much higher than the line, µm. */
     private static final double POOL_UM = 16;
@@ -55,6 +60,9 @@ final class Hand {
     private final double cos;
     private final double sin;
     private final double pixel;
+    /** How much of the wider and of the finer hairs or pores can be seen, 0 to 1. */
+    private final double wide;
+    private final double fine;
     private final Geometry touches;
     private final Tool tool;
 
@@ -67,6 +75,8 @@ final class Hand {
         this.tool = tool;
         this.noise = new Noise(31 + coat);
         this.pixel = grid.cellMm();
+        this.wide = Noise.visible(tool == Tool.SPONGE ? PORE : HAIR, pixel);
+        this.fine = Noise.visible(tool == Tool.SPONGE ? PORE / FINER : FINE, pixel);
         double turn = tool == Tool.BRUSH ? along(place) : 0;
         this.cos = Math.cos(turn);
         this.sin = Math.sin(turn);
@@ -83,26 +93,70 @@ final class Hand {
         return width.length < 2 ? 0 : Math.atan2(width[1].y - width[0].y, width[1].x - width[0].x) + Math.PI / 2;
     }
 
-    /** What {@link #uneven} is asked with, for the places of one row. */
-    NearNoise row() {
-        return new NearNoise(noise);
+    /** Places along a row, one after the other. For one thread. */
+    final class Row {
+        private final RowNoise all = new RowNoise(noise);
+        final double[] x = new double[RowNoise.MOST];
+        final double[] y = new double[RowNoise.MOST];
+        private final double[] along = new double[RowNoise.MOST];
+        private final double[] across = new double[RowNoise.MOST];
+        private final float[] found = new float[RowNoise.MOST];
+
+        /** How much more or less paint the tool leaves at so many places, about -1 to 1. */
+        void uneven(int places, float[] into) {
+            Arrays.fill(into, 0, places, 0);
+            if (tool == Tool.BRUSH && wide > 0) {
+                hair(places, into);
+            } else if (tool == Tool.SPONGE && wide > 0) {
+                pore(places, into);
+            }
+        }
+
+        private void hair(int places, float[] into) {
+            all.gradient(x, y, BEND, places, found);
+            for (int i = 0; i < places; i++) {
+                along[i] = (x[i] * cos + y[i] * sin) / HAIR_LONG;
+                across[i] = (y[i] * cos - x[i] * sin + 0.5 * found[i]) / HAIR;
+            }
+            add(1.2 * wide, places, into);
+            for (int i = 0; i < places && fine > 0; i++) {
+                along[i] = along[i] * (HAIR_LONG / FINE_LONG) + 40;
+                across[i] *= HAIR / FINE;
+            }
+            add(0.7 * fine, places, into);
+        }
+
+        /** A sponge sets paint down in peaks round its pores. */
+        private void pore(int places, float[] into) {
+            for (int i = 0; i < places; i++) {
+                along[i] = x[i] / PORE;
+                across[i] = y[i] / PORE;
+            }
+            add(1.5 * wide, places, into);
+            for (int i = 0; i < places && fine > 0; i++) {
+                along[i] = along[i] * FINER + 9;
+                across[i] *= FINER;
+            }
+            add(0.7 * fine, places, into);
+        }
+
+        private void add(double much, int places, float[] into) {
+            if (much > 0) {
+                all.gradient(along, across, 1, places, found);
+                for (int i = 0; i < places; i++) {
+                    into[i] += (float) much * found[i];
+                }
+            }
+        }
     }
 
-    /** How much more or less paint the tool leaves, about -1 to 1. */
-    double uneven(double x, double y, NearNoise near) {
-        near.begin();
-        return switch (tool) {
-            case BRUSH -> hair(x, y, near);
-            case SPONGE -> pore(x, y, near);
-            case PEN -> 0;
-        };
+    Row row() {
+        return new Row();
     }
 
-    /** A sponge sets paint down in peaks round its pores. */
-    private double pore(double x, double y, NearNoise near) {
-        double wide = near.gradient(x / PORE, y / PORE);
-        double fine = Noise.visible(PORE / 2.6, pixel) * near.gradient(2.6 * x / PORE + 9, 2.6 * y / PORE);
-        return 1.5 * Noise.visible(PORE, pixel) * wide + 0.7 * fine;
+    /** Whether the tool leaves anything that can be seen in what it lays. */
+    boolean isUneven() {
+        return tool != Tool.PEN && wide > 0;
     }
 
     /** The ends of drawn lines: where an edge turns about half round within little more than the line is wide. */
@@ -152,18 +206,6 @@ final class Hand {
                 }
             }
         }
-    }
-
-    private double hair(double x, double y, NearNoise near) {
-        double a = x * cos + y * sin;
-        double b = y * cos - x * sin + 0.5 * near.gradient(x * 0.06, y * 0.06);
-        double wide = Noise.visible(HAIR, pixel);
-        if (wide == 0) {
-            return 0;
-        }
-        double fine = Noise.visible(FINE, pixel);
-        return wide * near.gradient(a / HAIR_LONG, b / HAIR) * 1.2
-                + (fine == 0 ? 0 : 0.7 * fine * near.gradient(a / FINE_LONG + 40, b / FINE));
     }
 
     /** Radius of what is set by one touch, mm; 0 for what is not. */

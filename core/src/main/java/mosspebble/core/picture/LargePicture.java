@@ -130,6 +130,11 @@ public final class LargePicture {
 
     private static long free() {
         Runtime machine = Runtime.getRuntime();
+        long free = machine.maxMemory() - machine.totalMemory() + machine.freeMemory();
+        if (0.7 * free >= (double) TILES * MOST * BYTES) {
+            return free;
+        }
+        System.gc(); // what nobody holds any more counts as taken until it is collected, and small tiles take longer than that
         return machine.maxMemory() - machine.totalMemory() + machine.freeMemory();
     }
 

@@ -36,6 +36,14 @@ final class Materials {
         }
     }
 
+    /** Whether what is laid is of one colour and has no body of its own. */
+    boolean isPlain() {
+        return switch (sheen) {
+            case SHIFT, CHROME, LEAF, GEM, RAISED -> false;
+            default -> true;
+        };
+    }
+
     /** The colour of a place with its height in the top byte: the play of flakes, mirrors and facets. */
     int at(int colour, double x, double y) {
         return switch (sheen) {

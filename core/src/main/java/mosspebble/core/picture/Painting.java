@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
 import java.util.Collections;
+import java.util.HashMap;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
@@ -43,9 +44,6 @@ final class Painting {
         }
     }
 
-    /** A lip is so many times as high as the coat. */
-    private static final double LIP = 0.8;
-
     /** A lead catches on what stands up: so much more of it on each mm. */
     private static final double TOOTH = 9;
 
@@ -54,9 +52,6 @@ final class Painting {
 
     /** So many rows are painted one after the other. */
     private static final int BAND = 16;
-
-    /** Hairs take and give so much of a coat's thickness. */
-    private static final double FURROW = 0.45;
 
     private final StoneTerrain terrain;
     private final Grid grid;
@@ -71,6 +66,8 @@ final class Painting {
     private final boolean noting;
     private final int bare;
     private final Map<Step.Layer, ReadyLayer> ahead = new IdentityHashMap<>();
+    /** The lines of the design in lead and in chalk, where they are wanted. */
+    private final Map<Boolean, float[]> drawings = new HashMap<>();
     /** Where pencil was drawn, and on which film. */
     private final float[] pencilled;
     private final int[] filmBelow;
@@ -111,7 +108,7 @@ final class Painting {
                 held += cells(plan, steps.get(to++));
             }
             List<Step> some = steps.subList(from, to);
-            List<Task> tasks = some.stream().filter(s -> s.side() == plan.up().side())
+            List<Task> tasks = some.stream().filter(s -> s.side() == plan.up().side() && !(s instanceof Step.Seal))
                     .flatMap(s -> s.layers().stream().map(l -> new Task(l, s))).toList();
             tasks.parallelStream().map(t -> Map.entry(t.layer, ready(t.layer, t.step))).toList()
                     .forEach(e -> ahead.put(e.getKey(), e.getValue()));
@@ -210,7 +207,7 @@ final class Painting {
         if (ready.isEmpty()) { // it lies beside what is drawn
             return new Change(new int[0], Pixels.of(0), Collections.nCopies(layer.soft().isShade() ? 0 : coats - 1, Pixels.of(0)));
         }
-        return layer.soft().isShade() ? fade(ready, noted) : cover(ready, step, coats, noted);
+        return cover(ready, step, layer.soft().isShade() ? layer.coats() : coats, noted);
     }
 
     private Change cover(ReadyLayer ready, Step step, int most, boolean noted) {
@@ -227,7 +224,7 @@ final class Painting {
         int[] here = covered(ready.squares(), box);
         int[] at = Arrays.stream(here).map(i -> box.first() + i / box.columns() * grid.columns() + i % box.columns()).toArray();
         List<Pixels> within = new ArrayList<>();
-        for (int coats = 1; coats < most; coats++) {
+        for (int coats = 1; coats < most && !layer.soft().isShade(); coats++) {
             Pixels part = cut(box);
             coats(bodies, layer, coats, new Sheet(cutFilm(box), part, -box.row() * box.columns() - box.column(), box.columns()));
             within.add(part.only(here));
@@ -239,7 +236,7 @@ final class Painting {
     private Body body(ReadyLayer.Square square, List<Hand.Drop> drops, Hand hand, Hand.Tool tool) {
         float[] caps = new float[drops.isEmpty() ? 0 : square.share().length];
         Hand.caps(drops, now.body(), caps, square.column(), square.row(), square.columns(), square.rows(), grid);
-        for (int i = 0; i < caps.length; i++) {
+        for (int i = 0; i < caps.length && square.lip().length > 0; i++) {
             square.lip()[i] = caps[i] > 0 ? 0 : square.lip()[i]; // a touch has no edge pushed up, it is one drop
         }
         return new Body(square, caps, hand, tool);
@@ -273,7 +270,7 @@ final class Painting {
      * @param first place of the pixel that is the grid's first
      * @param wide pixels of a row
      */
-    private record Sheet(int[] film, Pixels pixels, int first, int wide) {
+    record Sheet(int[] film, Pixels pixels, int first, int wide) {
         int at(int column, int row) {
             return first + row * wide + column;
         }
@@ -292,7 +289,7 @@ final class Painting {
      *
      * @param caps heights of touches, µm; empty where there are none
      */
-    private record Body(ReadyLayer.Square square, float[] caps, Hand hand, Hand.Tool tool) {}
+    record Body(ReadyLayer.Square square, float[] caps, Hand hand, Hand.Tool tool) {}
 
     /**
      * What so many coats of a paint make of each film below, by its number.
@@ -302,7 +299,7 @@ final class Painting {
      * @param under colour of the film below, packed, for what is clear
      * @param um what the coats add, µm
      */
-    private record Looks(int[] next, int[] shown, int[] under, double[] um) {}
+    record Looks(int[] next, int[] shown, int[] under, double[] um) {}
 
     private Looks looks(List<Body> bodies, Sheet sheet, Coat coat, int coats) {
         int films = table.size();
@@ -339,115 +336,9 @@ final class Painting {
     /** So many coats of a layer; the films are carried forward. */
     private void coats(List<Body> bodies, Step.Layer step, int coats, Sheet sheet) {
         Coat coat = step.load().coat();
-        boolean clear = coat.optics().isClear();
         Looks looks = looks(bodies, sheet, coat, coats);
-        Materials material = new Materials(coat.sheen(), step.place());
-        bodies.parallelStream().forEach(body -> {
-            ReadyLayer.Square square = body.square;
-            Mask again = step.again().isEmpty() || clear ? null
-                    : Mask.of(step.again(), grid.part(square.column(), square.row(), square.columns(), square.rows()));
-            Laying laying = new Laying(body, looks, coat, material, coats < step.coats() && !clear, again);
-            NearNoise near = body.hand.row();
-            for (int r = 0; r < square.rows(); r++) {
-                for (int c = 0; c < square.columns(); c++) {
-                    if (square.share()[r * square.columns() + c] > 0) {
-                        lay(laying, c, r, near, sheet);
-                    }
-                }
-            }
-        });
-    }
-
-    /**
-     * One coat being laid on a square.
-     *
-     * @param patchy whether another coat of it follows at once
-     * @param again where another coat of it follows later, within the square; null for nowhere
-     */
-    private record Laying(Body body, Looks looks, Coat coat, Materials material, boolean patchy, Mask again) {}
-
-    private void lay(Laying laying, int c, int r, NearNoise near, Sheet sheet) {
-        Body body = laying.body;
-        ReadyLayer.Square square = body.square;
-        int i = r * square.columns() + c;
-        int column = square.column() + c;
-        int row = square.row() + r;
-        int at = sheet.at(column, row);
-        Pixels pixels = sheet.pixels;
-        Coat coat = laying.coat;
-        boolean clear = coat.optics().isClear();
-        double x = grid.x(column);
-        double y = grid.y(row);
-        int before = sheet.film[at];
-        int shown = laying.looks.shown[before];
-        boolean drop = body.caps.length > 0 && body.caps[i] > 0;
-        double hair = clear || drop ? 0 : body.hand.uneven(x, y, near);
-        float part = square.share()[i];
-        if (body.tool == Hand.Tool.SPONGE) { // where its pores are the sponge leaves nothing
-            part *= (float) Math.max(0.12, Math.min(1, 0.8 + 1.6 * hair));
-        }
-        if (laying.patchy || laying.again != null && share(laying.again, c, r) > 0.5f) {
-            // a thin coat: thinner between the hairs, and the brush passes over the pits
-            double pits = terrain.relief[row * grid.columns() + column] * 5;
-            part *= (float) Math.max(0.25, Math.min(1, 0.78 + 0.5 * hair + Math.max(-0.5, Math.min(0.2, pits))));
-        }
-        int[] colour = pixels.colour();
-        if (clear) { // a clear coat changes what is seen, edges and all, rather than covering it
-            colour[at] = shifted(colour[at], laying.looks.under[before], shown, part);
-        } else {
-            int looks = laying.material.at(shown & 0xFFFFFF, x, y);
-            colour[at] = blend(colour[at], looks & 0xFFFFFF | shown & 0xFF000000, part);
-            double height = switch (coat.sheen()) {
-                case GEM -> part * 4 * (looks >>> 24);
-                case RAISED -> part * Materials.body(x, y);
-                default -> drop ? body.caps[i] // one drop, whatever it lies on
-                        : laying.looks.um[before] * ((1 + FURROW * hair) * part + LIP * square.lip()[i])
-                                + (square.pools().length > 0 ? part * square.pools()[i] : 0);
-            };
-            pixels.body()[at] = Pixels.steps(Pixels.um(pixels.body()[at]) + height);
-        }
-        if (square.share()[i] >= 0.5f) {
-            sheet.film[at] = laying.looks.next[before];
-            pixels.sheen()[at] = (byte) (coat.sheen().ordinal() + 1);
-        }
-    }
-
-    /** A glaze that is strongest at the edge of what it shades and fades to nothing inside. */
-    private Change fade(ReadyLayer ready, boolean noted) {
-        Step.Layer step = ready.layer();
-        Mask within = ready.shade().within();
-        Coat coat = step.load().coat();
-        Before before = noted ? before(List.of(ready)) : null;
-        Envelope near = step.place().getEnvelopeInternal();
-        near.expandBy(3 * ReadyLayer.FADES_MM);
-        int[] next = new int[table.size()];
-        int[] shown = new int[table.size()];
-        for (int r = Math.max(0, painted.row() - within.row()); r < within.rows(); r++) {
-            for (int c = 0; c < within.columns(); c++) {
-                float inside = within.at(c, r);
-                double x = grid.x(within.column() + c);
-                double y = grid.y(within.row() + r);
-                if (inside <= 0 || !near.contains(x, y)) {
-                    continue;
-                }
-                float dark = share(ready.shade().own(), within.column() + c, within.row() + r);
-                float t = Math.min(1, Math.max(0, (ready.shade().dark().at(x, y) - 0.15f) / 0.75f));
-                float share = t * t * (3 - 2 * t) * inside * Math.min(1, 0.35f + dark);
-                if (share > 0.01f && (dark > 0 || inside > 0.5f)) {
-                    int i = (within.row() + r) * grid.columns() + within.column() + c;
-                    int below = film[i];
-                    if (next[below] == 0) {
-                        next[below] = table.over(below, coat, step.coats());
-                        shown[below] = packed(next[below], coat);
-                    }
-                    now.colour()[i] = blend(now.colour()[i], shown[below], share);
-                    if (dark >= 0.5f) {
-                        film[i] = next[below];
-                    }
-                }
-            }
-        }
-        return between(before);
+        Laying laying = new Laying(terrain, step, coats < step.coats(), looks, sheet);
+        bodies.parallelStream().forEach(laying::lay);
     }
 
     /** Before a seal what is left of the drawing is taken off. */
@@ -465,12 +356,6 @@ final class Painting {
         return between(before);
     }
 
-    private static float share(Mask mask, int column, int row) {
-        int c = column - mask.column();
-        int r = row - mask.row();
-        return c >= 0 && r >= 0 && c < mask.columns() && r < mask.rows() ? mask.at(c, r) : 0;
-    }
-
     private Change pencil(PaintPlan plan, Step.Pencil pencil) {
         Optional<List<PlacedPart>> parts = plan.design().map(d -> d.parts());
         if (parts.isEmpty()) {
@@ -480,7 +365,7 @@ final class Painting {
         boolean chalk = pencil.drawing().chalk();
         int tone = chalk ? 0xE9E7E0 : 0x4C4D52;
         Noise noise = new Noise(99);
-        float[] drawn = PencilLines.drawn(parts.get(), chalk, grid);
+        float[] drawn = drawings.computeIfAbsent(chalk, c -> PencilLines.drawn(parts.get(), c, grid));
         IntStream.range(painted.row(), painted.row() + painted.rows()).parallel().forEach(r -> {
             NearNoise near = null;
             for (int c = 0; c < grid.columns(); c++) {
@@ -502,7 +387,7 @@ final class Painting {
         double tooth = noise + TOOTH * terrain.relief[i];
         double crumb = Math.max(0, Math.min(1, 0.55 + (chalk ? 1.5 : 0.9) * tooth));
         int[] colour = now.colour();
-        colour[i] = blend(colour[i], colour[i] & 0xFF000000 | tone, (float) (share * (chalk ? crumb : 0.28 + 0.55 * crumb)));
+        colour[i] = Laying.blend(colour[i], colour[i] & 0xFF000000 | tone, (float) (share * (chalk ? crumb : 0.28 + 0.55 * crumb)));
     }
 
     /** Lighter or darker by so much L*, of the same hue. */
@@ -518,28 +403,5 @@ final class Painting {
         Film top = table.film(number);
         Spectrum seen = look == StoneState.WET && coat.dryingShift() != 0 ? wet(top, coat.dryingShift()) : top.look();
         return (int) Math.round(255 * through.of(number)) << 24 | lamp.seen(seen).rgb();
-    }
-
-    /** A colour moved as far as a coat moves the film below it. */
-    private static int shifted(int colour, int before, int after, float share) {
-        int result = colour & 0xFF000000;
-        for (int shift = 0; shift < 24; shift += 8) {
-            float moved = (colour >>> shift & 255) + share * ((after >>> shift & 255) - (before >>> shift & 255));
-            result |= (int) (Math.max(0, Math.min(255, moved)) + 0.5f) << shift;
-        }
-        return result;
-    }
-
-    private static int blend(int from, int to, float share) {
-        if (share >= 0.999f) {
-            return to;
-        }
-        int result = 0;
-        for (int shift = 0; shift < 32; shift += 8) {
-            int a = from >>> shift & 255;
-            int b = to >>> shift & 255;
-            result |= (int) (a + (b - a) * share + 0.5f) << shift;
-        }
-        return result;
     }
 }

@@ -74,6 +74,11 @@ record Pixels(int[] colour, char[] body, byte[] sheen) {
         return (char) Math.max(0, Math.min(Character.MAX_VALUE, STEPS_PER_UM * um + 0.5));
     }
 
+    /** A held height raised by so many µm. */
+    static char raised(char steps, double um) {
+        return (char) Math.max(0, Math.min(Character.MAX_VALUE, steps + STEPS_PER_UM * um + 0.5));
+    }
+
     /** A held height, µm. */
     static double um(char steps) {
         return steps / STEPS_PER_UM;

@@ -14,29 +14,20 @@ import org.locationtech.jts.geom.Geometry;
 /**
  * What can be known of a layer before what lies below it is painted.
  *
- * @param squares where it covers anything, rising by row and column; none for a shade
+ * @param squares where it covers anything, rising by row and column
  * @param hand that lays it; null for a shade and for what lies beside the grid
- * @param shade for a layer that fades inward from an edge; null for others and for what lies beside the grid
  */
-record ReadyLayer(Step.Layer layer, List<Square> squares, Hand hand, Shade shade) {
+record ReadyLayer(Step.Layer layer, List<Square> squares, Hand hand) {
 
     /**
      * A square of the grid, or as much of it as a layer may cover: small enough that all that is known of it stays close to the processor.
      *
      * @param share how much of each pixel is covered
-     * @param lip 0 to 1 where the edge stands up
+     * @param own from a half up, where what lies there afterwards is the film of this layer
+     * @param lip 0 to 1 where the edge stands up; empty where none does
      * @param pools what ink stands higher at the ends of lines, µm; empty but for a pen
      */
-    record Square(int column, int row, int columns, int rows, float[] share, float[] lip, float[] pools) {}
-
-    /**
-     * A glaze that is strongest at the edge of what it shades.
-     *
-     * @param own where it is laid
-     * @param within what it shades
-     * @param dark 1 on the edge and beyond what is shaded, softened inward
-     */
-    record Shade(Mask own, Mask within, SoftField dark) {}
+    record Square(int column, int row, int columns, int rows, float[] share, float[] own, float[] lip, float[] pools) {}
 
     /** A glaze at an edge fades over about twice so far, mm. */
     static final double FADES_MM = 0.9;
@@ -47,28 +38,20 @@ record ReadyLayer(Step.Layer layer, List<Square> squares, Hand hand, Shade shade
 
     /** @param painted cells that are painted at all */
     static ReadyLayer of(Step.Layer layer, Step step, Window painted) {
-        Grid grid = painted.grid();
         Geometry area = layer.soft().within().orElse(layer.place()); // what is soft spreads beyond its own place
-        if (layer.soft().isShade()) {
-            Mask within = Mask.of(area, grid);
-            return new ReadyLayer(layer, List.of(), null,
-                    within.isEmpty() ? null : new Shade(Mask.of(layer.place(), grid), within, edge(layer)));
-        }
         Cover cover = new Cover(layer, area, Spread.of(layer, area), tool(step, layer), isDrawn(step.kind()), painted);
         List<Square> squares = cover.squares();
-        Hand hand = squares.isEmpty() ? null : new Hand(layer.place(), layer.load().coat().step(), cover.tool, grid);
-        return new ReadyLayer(layer, squares, hand, null);
+        boolean shade = layer.soft().isShade();
+        return new ReadyLayer(layer, squares,
+                squares.isEmpty() || shade ? null : new Hand(layer.place(), layer.load().coat().step(), cover.tool, painted.grid()));
     }
 
     boolean isEmpty() {
-        return squares.isEmpty() && shade == null;
+        return squares.isEmpty();
     }
 
     /** What it may change; only of one that is not empty. */
     Window bounds(Grid grid) {
-        if (shade != null) {
-            return new Window(grid, shade.within.column(), shade.within.row(), shade.within.columns(), shade.within.rows());
-        }
         int column = squares.stream().mapToInt(Square::column).min().orElseThrow();
         int row = squares.stream().mapToInt(Square::row).min().orElseThrow();
         return new Window(grid, column, row, squares.stream().mapToInt(s -> s.column + s.columns).max().orElseThrow() - column,
@@ -94,15 +77,21 @@ record ReadyLayer(Step.Layer layer, List<Square> squares, Hand hand, Shade shade
     }
 
     /**
-     * How paint that is softened spreads: it runs out within its area.
+     * How paint that is softened spreads: it runs out within its area, or fades inward from its edge.
      *
-     * @param own its own place, softened
-     * @param all the area, softened as much
+     * @param own its own place, softened; of a shade all beyond what is shaded as well
+     * @param all the area, softened as much; null for a shade
+     * @param reach beyond this there is none of it
      */
     private record Spread(SoftField own, SoftField all, Envelope reach) {
 
         /** null for what is not soft. */
         static Spread of(Step.Layer layer, Geometry within) {
+            if (layer.soft().isShade()) {
+                Envelope near = new Envelope(layer.place().getEnvelopeInternal());
+                near.expandBy(3 * FADES_MM);
+                return new Spread(edge(layer.place(), within), null, near);
+            }
             if (layer.soft().mm() <= 0) {
                 return null;
             }
@@ -112,10 +101,33 @@ record ReadyLayer(Step.Layer layer, List<Square> squares, Hand hand, Shade shade
                     SoftField.of(coarse, SoftField.covered(within, coarse), reach), SoftField.reached(layer.place(), coarse, reach));
         }
 
+        /** 1 on the dark edge and beyond what is shaded, softened inward. */
+        private static SoftField edge(Geometry place, Geometry within) {
+            Grid coarse = SoftField.grid(within, FADES_MM);
+            float[] field = SoftField.covered(place, coarse);
+            float[] inside = SoftField.covered(within, coarse);
+            for (int i = 0; i < field.length; i++) {
+                field[i] = Math.max(field[i], 1 - inside[i]);
+            }
+            return SoftField.of(coarse, field, FADES_MM);
+        }
+
         float at(double x, double y) {
             float whole = all.at(x, y);
             float t = whole <= 1e-3f ? 0 : Math.min(1, own.at(x, y) / whole);
             return t * t * (3 - 2 * t);
+        }
+
+        /**
+         * How strong a shade is at a place.
+         *
+         * @param inside how much of the pixel lies in what is shaded
+         * @param dark how much of it lies on the edge that is darkest
+         */
+        float shade(double x, double y, float inside, float dark) {
+            float t = Math.min(1, Math.max(0, (own.at(x, y) - 0.15f) / 0.75f));
+            float share = t * t * (3 - 2 * t) * inside * Math.min(1, 0.35f + dark);
+            return share > 0.01f && (dark > 0 || inside > 0.5f) ? share : 0;
         }
     }
 
@@ -163,19 +175,36 @@ record ReadyLayer(Step.Layer layer, List<Square> squares, Hand hand, Shade shade
             if (wide < 1 || high < 1) {
                 return Optional.empty();
             }
-            float[] all = shares(mask, c + mask.column(), r + mask.row());
+            boolean shade = layer.soft().isShade();
+            float[] dark = shade ? own(grid.part(left, top, wide, high)) : null;
+            float[] all = shade ? mask.shares() : shares(mask, c + mask.column(), r + mask.row());
             int first = (top - r - mask.row()) * mask.columns() + left - c - mask.column();
             float[] share = cut(all, first, mask.columns(), wide, high);
+            for (int i = 0; shade && i < share.length; i++) {
+                share[i] = share[i] <= 0 ? 0 : spread.shade(grid.x(left + i % wide), grid.y(top + i / wide), share[i], dark[i]);
+            }
             if (!covers(share)) {
                 return Optional.empty();
             }
-            float[] lip = spread != null ? new float[share.length]
+            float[] lip = spread != null ? new float[0]
                     : cut(Hand.lip(all, mask.columns(), mask.rows(), grid.cellMm()), first, mask.columns(), wide, high);
-            float[] pools = new float[tool == Hand.Tool.PEN ? share.length : 0];
-            if (tool == Hand.Tool.PEN) {
+            float[] pools = new float[tool == Hand.Tool.PEN && !shade ? share.length : 0];
+            if (pools.length > 0) {
                 Hand.pools(ends, pools, left, top, wide, high, grid);
             }
-            return Optional.of(new Square(left, top, wide, high, share, lip, pools));
+            return Optional.of(new Square(left, top, wide, high, share, shade ? dark : share, lip, pools));
+        }
+
+        /** How much of each cell of a part of the grid is the layer's own place. */
+        private float[] own(Grid part) {
+            Mask mask = Mask.of(layer.place(), part);
+            float[] own = new float[part.cells()];
+            for (int r = 0; r < mask.rows(); r++) {
+                for (int k = 0; k < mask.columns(); k++) {
+                    own[(mask.row() + r) * part.columns() + mask.column() + k] = mask.at(k, r);
+                }
+            }
+            return own;
         }
 
         private static boolean covers(float[] share) {
@@ -211,16 +240,5 @@ record ReadyLayer(Step.Layer layer, List<Square> squares, Hand hand, Shade shade
             }
             return share;
         }
-    }
-
-    /** 1 on the dark edge and beyond what is shaded, softened inward. */
-    private static SoftField edge(Step.Layer step) {
-        Grid coarse = SoftField.grid(step.soft().within().orElseThrow(), FADES_MM);
-        float[] field = SoftField.covered(step.place(), coarse);
-        float[] inside = SoftField.covered(step.soft().within().orElseThrow(), coarse);
-        for (int i = 0; i < field.length; i++) {
-            field[i] = Math.max(field[i], 1 - inside[i]);
-        }
-        return SoftField.of(coarse, field, FADES_MM);
     }
 }

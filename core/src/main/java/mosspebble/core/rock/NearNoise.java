@@ -1,7 +1,5 @@
 package mosspebble.core.rock;
 
-import java.util.Arrays;
-
 /**
  * Noise for places visited one after the other and close together, such as the pixels of a row. What it worked out of the lattice round the
  * last place it does not work out again; the values are those of the noise itself. Asked for the same things in the same order at each
@@ -16,15 +14,45 @@ public final class NearNoise {
     private static final int NOWHERE = Integer.MIN_VALUE;
 
     private final Noise noise;
-    private final int[] column = new int[SLOTS];
-    private final int[] row = new int[SLOTS];
-    /** Gradients at the four corners round what was asked in each slot: x and y of each. */
-    private final double[] corner = new double[8 * SLOTS];
+    private final Slot[] slots = new Slot[SLOTS];
     private int slot;
+
+    /** The cell of the lattice that a question was asked in, and the gradients at its four corners. */
+    private static final class Slot {
+        private int column = NOWHERE;
+        private int row;
+        private double ax;
+        private double ay;
+        private double bx;
+        private double by;
+        private double cx;
+        private double cy;
+        private double dx;
+        private double dy;
+
+        void look(Noise noise, int ix, int iy) {
+            column = ix;
+            row = iy;
+            int a = noise.turn(ix, iy);
+            int b = noise.turn(ix + 1, iy);
+            int c = noise.turn(ix, iy + 1);
+            int d = noise.turn(ix + 1, iy + 1);
+            ax = Noise.TURNED_X[a];
+            ay = Noise.TURNED_Y[a];
+            bx = Noise.TURNED_X[b];
+            by = Noise.TURNED_Y[b];
+            cx = Noise.TURNED_X[c];
+            cy = Noise.TURNED_Y[c];
+            dx = Noise.TURNED_X[d];
+            dy = Noise.TURNED_Y[d];
+        }
+    }
 
     public NearNoise(Noise noise) {
         this.noise = noise;
-        Arrays.fill(column, NOWHERE);
+        for (int k = 0; k < SLOTS; k++) {
+            slots[k] = new Slot();
+        }
     }
 
     /** Whether it is of this noise. */
@@ -37,33 +65,28 @@ public final class NearNoise {
         slot = 0;
     }
 
-    private void look(int s, int ix, int iy) {
-        column[s] = ix;
-        row[s] = iy;
-        for (int k = 0; k < 4; k++) {
-            int turn = noise.turn(ix + (k & 1), iy + (k >> 1));
-            corner[8 * s + 2 * k] = Noise.TURNED_X[turn];
-            corner[8 * s + 2 * k + 1] = Noise.TURNED_Y[turn];
-        }
-    }
-
     /** As {@link Noise#gradient}. */
     public double gradient(double x, double y) {
-        int ix = (int) Math.floor(x);
-        int iy = (int) Math.floor(y);
-        int s = slot++ & SLOTS - 1;
-        if (column[s] != ix || row[s] != iy) {
-            look(s, ix, iy);
+        int ix = floor(x);
+        int iy = floor(y);
+        Slot at = slots[slot++ & SLOTS - 1];
+        if (at.column != ix || at.row != iy) {
+            at.look(noise, ix, iy);
         }
         double fx = x - ix;
         double fy = y - iy;
         double sx = fx * fx * fx * (fx * (fx * 6 - 15) + 10);
         double sy = fy * fy * fy * (fy * (fy * 6 - 15) + 10);
-        double[] g = corner;
-        int k = 8 * s;
-        double upper = (g[k] * fx + g[k + 1] * fy) * (1 - sx) + (g[k + 2] * (fx - 1) + g[k + 3] * fy) * sx;
-        double lower = (g[k + 4] * fx + g[k + 5] * (fy - 1)) * (1 - sx) + (g[k + 6] * (fx - 1) + g[k + 7] * (fy - 1)) * sx;
-        return upper * (1 - sy) + lower * sy;
+        double upper = at.ax * fx + at.ay * fy;
+        upper += sx * (at.bx * (fx - 1) + at.by * fy - upper);
+        double lower = at.cx * fx + at.cy * (fy - 1);
+        lower += sx * (at.dx * (fx - 1) + at.dy * (fy - 1) - lower);
+        return upper + sy * (lower - upper);
+    }
+
+    private static int floor(double value) {
+        int whole = (int) value;
+        return value < whole ? whole - 1 : whole;
     }
 
     /** As {@link Noise#octaves(double, double, double, int, double)}. */

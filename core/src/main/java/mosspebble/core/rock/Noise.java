@@ -75,9 +75,11 @@ public final class Noise {
         double fy = y - iy;
         double sx = fx * fx * fx * (fx * (fx * 6 - 15) + 10);
         double sy = fy * fy * fy * (fy * (fy * 6 - 15) + 10);
-        double upper = corner(ix, iy, fx, fy) * (1 - sx) + corner(ix + 1, iy, fx - 1, fy) * sx;
-        double lower = corner(ix, iy + 1, fx, fy - 1) * (1 - sx) + corner(ix + 1, iy + 1, fx - 1, fy - 1) * sx;
-        return upper * (1 - sy) + lower * sy;
+        double upper = corner(ix, iy, fx, fy);
+        upper += sx * (corner(ix + 1, iy, fx - 1, fy) - upper);
+        double lower = corner(ix, iy + 1, fx, fy - 1);
+        lower += sx * (corner(ix + 1, iy + 1, fx - 1, fy - 1) - lower);
+        return upper + sy * (lower - upper);
     }
 
     private double corner(int ix, int iy, double dx, double dy) {

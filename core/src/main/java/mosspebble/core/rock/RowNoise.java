@@ -4,9 +4,10 @@ package mosspebble.core.rock;
  * Noise for a whole row of places at once: what {@link Noise} gives to a millionth, one octave after the other along the row, so that what
  * was worked out of a cell of the lattice serves all places in it that follow each other. For one thread.
  */
-final class RowNoise {
+public final class RowNoise {
 
-    private static final int MOST = SkinRow.MOST;
+    /** Most places at once. */
+    public static final int MOST = SkinRow.MOST;
 
     private static final float[] TURNED_X = floats(Noise.TURNED_X);
     private static final float[] TURNED_Y = floats(Noise.TURNED_Y);
@@ -24,7 +25,7 @@ final class RowNoise {
     private final double[] py = new double[MOST];
     private final float[] weight = new float[MOST];
 
-    RowNoise(Noise noise) {
+    public RowNoise(Noise noise) {
         this.noise = noise;
     }
 
@@ -64,11 +65,12 @@ final class RowNoise {
         }
     }
 
-    /** As {@link Noise#gradient} at so many places, those of the arrays times a factor. */
-    void gradient(double[] x, double[] y, double wide, int places, float[] into) {
+    /** As {@link Noise#gradient} with features so wide, at so many places. */
+    public void gradient(double[] x, double[] y, double wide, int places, float[] into) {
+        double often = 1 / wide;
         for (int i = 0; i < places; i++) {
-            px[i] = x[i] / wide;
-            py[i] = y[i] / wide;
+            px[i] = x[i] * often;
+            py[i] = y[i] * often;
             weight[i] = 1;
             into[i] = 0;
         }

@@ -347,6 +347,11 @@ class PaintingTest {
     }
 
     private static double uneven(Hand hand, double x, double y) {
-        return hand.uneven(x, y, hand.row());
+        Hand.Row row = hand.row();
+        row.x[0] = x;
+        row.y[0] = y;
+        float[] found = new float[1];
+        row.uneven(1, found);
+        return found[0];
     }
 }
