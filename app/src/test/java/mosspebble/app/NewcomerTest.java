@@ -230,7 +230,7 @@ class NewcomerTest {
             app.click("#first-look");
             app.until("a window of its own", () -> walk().isPresent());
             Stage walk = walk().orElseThrow();
-            app.robot.interact(() -> assertThat(walk.getScene().getRoot().lookupAll(".tray-stone")).hasSize(9));
+            app.until("its nine stones", () -> walk.getScene().getRoot().lookupAll(".tray-stone").size() == 9);
             assertThat(folder.resolve("mine/lantern-walk.pebble")).exists();
             app.robot.interact(() -> ((Button) app.scene().lookup("#first-look")).fire());
             assertThat(Window.getWindows().stream().filter(w -> w instanceof Stage s && s.getTitle().equals("The Lantern Walk")).count())

@@ -216,7 +216,7 @@ public final class Bench {
                 if (line.startsWith("frame ") || line.startsWith("pan ")) {
                     String[] cells = line.split(" ");
                     System.out.printf(Locale.ROOT,
-                            "| frames while %s: %s | %s ms | %s ms | wanted: 16.7 ms at the 95th percentile, which is also the screen's own "
+                            "| frames while %s: %s | %s ms | %s ms | wanted: 16.7 ms at the 95th percentile, also the screen's own "
                                     + "beat |%n",
                             cells[0].equals("pan") ? "the cloth is moved, 5 x" : "a thing is dragged", cells[1], cells[2], cells[3]);
                 } else if (line.startsWith("step ")) {

@@ -47,8 +47,8 @@ import mosspebble.instruments.SimulatedStripeReader;
 
 /**
  * Drags a thing over each demo stone that has one to drag and prints how far its frames are apart: {@code frame ID median 95th}, ms; looks
- * closer and moves the cloth about: {@code pan ID median 95th}, ms. Then works along at the table and prints how long after a press the next picture is there, small and sharp: {@code step median 95th median
- * 95th}, ms.
+ * closer and moves the cloth about: {@code pan ID median 95th}, ms. Then works along at the table and prints how long after a press the
+ * next picture is there, small and sharp: {@code step median 95th median 95th}, ms.
  */
 public final class WindowTimes extends Application {
 

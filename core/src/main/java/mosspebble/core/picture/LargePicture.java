@@ -267,13 +267,22 @@ public final class LargePicture {
             return Painting.after(plan, terrain, wish.look, wish.lamp, wish.shown, whole, unwanted);
         }
         Part known = before.get().painted;
-        Envelope all = whole.box();
-        Envelope rest = withTouches(new Envelope(all.getMinX(), all.getMaxX(), y(known.end()) - cell / 2, all.getMaxY()));
-        int first = Math.max(0, (int) Math.floor((rest.getMinY() - top) / cell) - r0);
+        int first = Math.max(0, (int) Math.floor((aboveTouches(y(known.end()) - cell / 2, whole.box()) - top) / cell) - r0);
         Window painted = new Window(grid, 0, first, grid.columns(), grid.rows() - first);
         Pixels seen = Painting.after(plan, terrain, wish.look, wish.lamp, wish.shown, painted, unwanted);
         seen.paste(before.get().seen, known.column - c0, known.row - r0, known.columns, known.rows, grid.columns());
         return seen;
+    }
+
+    /** From where on, mm, paint must be laid so that all is right from some y on: no touch on the way is cut, nor any that it stands on. */
+    private double aboveTouches(double from, Envelope within) {
+        double first = from;
+        for (double before = Double.NaN; first != before;) {
+            before = first;
+            Envelope line = new Envelope(within.getMinX(), within.getMaxX(), before, before);
+            first = touches.stream().map(this::round).filter(line::intersects).mapToDouble(Envelope::getMinY).reduce(before, Math::min);
+        }
+        return first;
     }
 
     /** What the tile below wants of this one: its rock, and its paint as far as nothing is missing that lies beyond what was drawn. */

@@ -127,7 +127,7 @@ record ReadyLayer(Step.Layer layer, List<Square> squares, Hand hand) {
         float shade(double x, double y, float inside, float dark) {
             float t = Math.min(1, Math.max(0, (own.at(x, y) - 0.15f) / 0.75f));
             float share = t * t * (3 - 2 * t) * inside * Math.min(1, 0.35f + dark);
-            return share > 0.01f && (dark > 0 || inside > 0.5f) ? share : 0;
+            return share > 0.01f && (dark > 0 || inside > 0.5f) && reach.contains(x, y) ? share : 0;
         }
     }
 
