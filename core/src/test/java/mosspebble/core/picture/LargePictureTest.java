@@ -161,6 +161,25 @@ class LargePictureTest {
         }
     }
 
+    /** Each tile looks only as far as something may stand in its light, and that lies on another side each time. */
+    @Test
+    void noSeamShowsFromWhereverTheLightComes() {
+        PaintPlan plan = beads(); // they throw shadows
+        for (double from : new double[] {0, 90, 135, 180, 270, 320}) {
+            LargePicture.Wish wish = new LargePicture.Wish(600, 2, StoneState.SEALED, Lamp.DAYLIGHT,
+                    new StonePicture.Shown(plan.steps().size(), 0, from, Care.FULL));
+            LargePicture one = new LargePicture(plan, wish, 2_000_000_000L);
+            int[] whole = one.rows(0, one.rows(), () -> false);
+            LargePicture picture = new LargePicture(plan, wish, 16_000_000);
+            assertThat(picture.strip()).as("small tiles").isLessThan(picture.columns() / 2);
+            for (int row = 0; row < picture.rows(); row += picture.strip()) {
+                int count = Math.min(picture.strip(), picture.rows() - row);
+                assertThat(picture.rows(row, count, () -> false)).as("light from %s, from row %s", from, row)
+                        .isEqualTo(Arrays.copyOfRange(whole, row * picture.columns(), (row + count) * picture.columns()));
+            }
+        }
+    }
+
     @Test
     void rowsAskedForInAnyOrderAndAgainAreTheSame() {
         LargePicture.Wish wish = wish(420, StoneState.DRY, PLAN.steps().size());
