@@ -46,6 +46,7 @@ class NewcomerTest {
             app.click("#first-stone");
             app.settled();
             String before = app.text("#fact-weight");
+            app.until("a stand-in's size on the cloth", () -> app.find("#cloth").getAccessibleText().matches(".*, about \\d+ mm long"));
             assertThat(List.of(app.text("#length"), app.text("#width"), app.text("#height"))).as("what nobody measured").containsOnly("");
             app.until("what is missing", () -> app.text("#finding").startsWith("Length, width and height of a stand-in so far"));
             app.type("#length", "4 1/8 in");
@@ -138,6 +139,7 @@ class NewcomerTest {
         try (Driver app = Driver.ofANewcomer(folder.resolve("s.pebble"))) {
             app.click("#first-stone");
             app.type("#length", "96");
+            app.until("its size on the cloth", () -> app.find("#cloth").getAccessibleText().endsWith(", 96 mm long"));
             app.until("measured, as long as the stand-in", () -> app.plan() != null && app.plan().project().unmeasured().size() == 2);
             app.settled();
             Project before = app.plan().project();

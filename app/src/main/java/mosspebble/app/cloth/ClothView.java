@@ -593,7 +593,7 @@ public final class ClothView extends Region {
         PaintPlan plan = show.plan();
         Optional<Project> project = workbench.shown();
         setAccessibleText(
-                project.map(p -> "Stone " + p.name() + ", " + LengthText.format(p.stone().length(), workbench.studio().unit()) + " long")
+                project.map(p -> "Stone " + p.name() + ", " + measure(p, Stone.Measure.LENGTH) + " long")
                         .orElse("Empty cloth"));
         if (project.isEmpty()) {
             return;
@@ -672,23 +672,36 @@ public final class ClothView extends Region {
         pen.setFill(ink());
         pen.setLineWidth(1);
         pen.setFont(TextSize.font(workbench.studio(), 14));
+        boolean square = project.stone().wayUp() % 90 == 0;
+        Stone.Measure across = upright ? Stone.Measure.WIDTH : Stone.Measure.LENGTH;
+        Stone.Measure down = upright ? Stone.Measure.LENGTH : Stone.Measure.WIDTH;
         double y = middleY() + ry + 16;
+        dashed(pen, project, across, square);
         dimension(pen, middleX() - rx, y, middleX() + rx, y);
         pen.setTextAlign(TextAlignment.CENTER);
-        double px = 2 * outline.halfWidth();
-        double py = 2 * outline.halfHeight();
-        boolean square = project.stone().wayUp() % 90 == 0;
-        pen.fillText(square ? LengthText.format(upright ? project.stone().width() : project.stone().length(), unit)
-                : LengthText.format(new Millimetres(px), unit), middleX(), y + 17);
+        pen.fillText(square ? measure(project, across) : LengthText.format(new Millimetres(2 * outline.halfWidth()), unit), middleX(),
+                y + 17);
         double x = middleX() - rx - 16;
+        dashed(pen, project, down, square);
         dimension(pen, x, middleY() - ry, x, middleY() + ry);
+        pen.setLineDashes();
         pen.save();
         pen.translate(x - 6, middleY());
         pen.rotate(-90);
-        pen.fillText(square ? LengthText.format(upright ? project.stone().length() : project.stone().width(), unit)
-                : LengthText.format(new Millimetres(py), unit), 0, 0);
+        pen.fillText(square ? measure(project, down) : LengthText.format(new Millimetres(2 * outline.halfHeight()), unit), 0, 0);
         pen.restore();
         pen.setTextAlign(TextAlignment.LEFT);
+    }
+
+    /** How large it is, and that it is a stand-in's size where nobody has measured. */
+    private String measure(Project project, Stone.Measure measure) {
+        String size = LengthText.format(project.stone().size().of(measure), workbench.studio().unit());
+        return project.unmeasured().contains(measure) ? "about " + size : size;
+    }
+
+    /** The line of what is not measured is broken; askew no line is of one measure. */
+    private static void dashed(GraphicsContext pen, Project project, Stone.Measure measure, boolean square) {
+        pen.setLineDashes(square && project.unmeasured().contains(measure) ? new double[] {3, 4} : null);
     }
 
     private static void dimension(GraphicsContext pen, double x0, double y0, double x1, double y1) {

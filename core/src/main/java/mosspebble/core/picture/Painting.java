@@ -213,7 +213,7 @@ final class Painting {
     private Change cover(ReadyLayer ready, Step step, int most, boolean noted) {
         Step.Layer layer = ready.layer();
         Hand.Tool tool = ReadyLayer.tool(step, layer);
-        boolean touched = ReadyLayer.hasTouches(step.kind()) && tool != Hand.Tool.SPONGE;
+        boolean touched = ReadyLayer.hasTouches(step.kind()) && tool != Hand.Tool.SPONGE && !layer.soft().isShade();
         List<Hand.Drop> drops = touched ? ready.hand().drops(now.body(), grid) : List.of();
         List<Body> bodies = ready.squares().parallelStream().map(s -> body(s, drops, ready.hand(), tool)).toList();
         if (!noted) {

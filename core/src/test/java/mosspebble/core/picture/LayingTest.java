@@ -1,0 +1,129 @@
+package mosspebble.core.picture;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.Arrays;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import mosspebble.core.Boards;
+import mosspebble.core.Paints;
+import mosspebble.core.area.Grid;
+import mosspebble.core.area.Shapes;
+import mosspebble.core.colour.Mix;
+import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.Soft;
+import mosspebble.core.plan.Step;
+import org.junit.jupiter.api.Test;
+import org.locationtech.jts.geom.Envelope;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.GeometryFactory;
+
+/** One coat on a small square, pixel by pixel. */
+class LayingTest {
+
+    private static final Grid GRID = new Grid(-2, -1, 0.05, 80, 40);
+
+    private static final Geometry PLACE = new GeometryFactory().toGeometry(new Envelope(-2, 2, -1, 1));
+
+    private static final PaintPlan PLAN = Boards.plan(Boards.project(30, Map.of("board", Mix.of("blue"))), Paints.shelf());
+
+    /** What lies there before: film 1 of a red, 20 µm high, satin. */
+    private final Pixels pixels = Pixels.of(GRID.cells());
+    private final int[] film = new int[GRID.cells()];
+    private final StoneTerrain terrain = new StoneTerrain(PLAN.survey(), GRID);
+
+    /** On film 1 lies film 2 afterwards: a green of 30 µm more. */
+    private final Painting.Looks looks = new Painting.Looks(new int[] {0, 2, 0}, new int[] {0, 0x2040A060, 0}, new int[] {0, 0x40A03020, 0},
+            new double[] {0, 30, 0});
+
+    LayingTest() {
+        Arrays.fill(film, 1);
+        Arrays.fill(pixels.colour(), 0x40A03020);
+        Arrays.fill(pixels.body(), Pixels.steps(20));
+        Arrays.fill(pixels.sheen(), (byte) 3);
+    }
+
+    private static Step.Layer layer(Soft soft, int coats) {
+        Step.Layer like = PLAN.steps().stream().filter(s -> s.kind() == Step.Kind.FILL || s.kind() == Step.Kind.GROUND)
+                .flatMap(s -> s.layers().stream()).findFirst().orElseThrow();
+        return new Step.Layer(like.side(), PLACE, soft, like.load(), coats, Shapes.nothing());
+    }
+
+    /** Lays a coat that covers so much of every pixel, of which so much is the layer's own. */
+    private void lay(Step.Layer layer, float share, float own, float lip, Hand.Tool tool, boolean more) {
+        float[] shares = new float[GRID.cells()];
+        float[] owns = new float[GRID.cells()];
+        float[] lips = new float[GRID.cells()];
+        Arrays.fill(shares, share);
+        Arrays.fill(owns, own);
+        Arrays.fill(lips, lip);
+        ReadyLayer.Square square = new ReadyLayer.Square(0, 0, GRID.columns(), GRID.rows(), shares, owns, lips, new float[0]);
+        new Laying(terrain, layer, more, looks, new Painting.Sheet(film, pixels, 0, GRID.columns()))
+                .lay(new Painting.Body(square, new float[0], new Hand(PLACE, 1, tool, GRID), tool));
+    }
+
+    private double meanUm() {
+        return IntStream.range(0, GRID.cells()).mapToDouble(i -> Pixels.um(pixels.body()[i])).average().orElseThrow();
+    }
+
+    @Test
+    void aCoatAddsItsFilmAndTakesTheColourAndSheenThatItHas() {
+        lay(layer(Soft.CRISP, 1), 1, 1, 0, Hand.Tool.PEN, false);
+        assertThat(pixels.colour()).containsOnly(0x2040A060);
+        assertThat(film).containsOnly(2);
+        assertThat(meanUm()).as("20 and 30 µm").isCloseTo(50, within(0.02));
+        assertThat(pixels.sheen()[7]).isNotEqualTo((byte) 3);
+    }
+
+    @Test
+    void itsEdgeStandsUpByFourFifthsOfIt() {
+        lay(layer(Soft.CRISP, 1), 1, 1, 1, Hand.Tool.PEN, false);
+        assertThat(meanUm()).isCloseTo(20 + 30 + 0.8 * 30, within(0.02));
+    }
+
+    @Test
+    void whereLessThanHalfOfAPixelIsCoveredItKeepsItsFilm() {
+        lay(layer(Soft.CRISP, 1), 0.25f, 0.25f, 0, Hand.Tool.PEN, false);
+        assertThat(film).containsOnly(1);
+        assertThat(pixels.sheen()).containsOnly((byte) 3);
+        assertThat(pixels.colour()[0] >> 16 & 255).as("a quarter of the way from A0 to 40").isEqualTo(0xA0 - 0x60 / 4);
+        assertThat(meanUm()).isCloseTo(20 + 30 / 4.0, within(0.02));
+    }
+
+    @Test
+    void aShadeColoursAndNeitherStandsUpNorShinesOtherwise() {
+        Step.Layer shade = layer(new Soft(0, Optional.of(PLACE)), 1);
+        lay(shade, 0.5f, 0.2f, 0, Hand.Tool.BRUSH, false);
+        assertThat(film).as("outside its own place nothing lies").containsOnly(1);
+        assertThat(pixels.body()).containsOnly(Pixels.steps(20));
+        assertThat(pixels.sheen()).containsOnly((byte) 3);
+        assertThat(pixels.colour()[0] & 255).as("half of the way from 20 to 60").isEqualTo(0x40);
+        lay(shade, 0.5f, 0.5f, 0, Hand.Tool.BRUSH, false);
+        assertThat(film).containsOnly(2);
+        assertThat(pixels.sheen()).containsOnly((byte) 3);
+    }
+
+    @Test
+    void hairsTakeAndGiveAndAThinCoatShowsThem() {
+        lay(layer(Soft.CRISP, 2), 1, 1, 0, Hand.Tool.BRUSH, true);
+        long colours = Arrays.stream(pixels.colour()).distinct().count();
+        assertThat(colours).as("streaks where another coat follows").isGreaterThan(20);
+        assertThat(IntStream.range(0, GRID.cells()).mapToDouble(i -> Pixels.um(pixels.body()[i])).max().orElseThrow())
+                .isGreaterThan(meanUm() + 2);
+        Arrays.fill(film, 1);
+        Arrays.fill(pixels.colour(), 0x40A03020);
+        lay(layer(Soft.CRISP, 2), 1, 1, 0, Hand.Tool.BRUSH, false);
+        assertThat(pixels.colour()).as("the last coat is closed").containsOnly(0x2040A060);
+    }
+
+    @Test
+    void aSpongeLeavesPores() {
+        lay(layer(Soft.CRISP, 1), 1, 1, 0, Hand.Tool.SPONGE, false);
+        int least = Arrays.stream(pixels.colour()).map(p -> p >> 8 & 255).min().orElseThrow();
+        int most = Arrays.stream(pixels.colour()).map(p -> p >> 8 & 255).max().orElseThrow();
+        assertThat(most).as("all of it in between").isEqualTo(0xA0);
+        assertThat(least).as("next to nothing in a pore").isLessThan(0x30 + 0x70 / 2);
+    }
+}
