@@ -117,9 +117,9 @@ public final class LargePicture {
      * @param seen what is painted on a part of the picture
      */
     private record Below(StoneTerrain terrain, int column, int row, Pixels seen, Part painted) {
-        /** Whether paint is known of a row and of some below it. */
+        /** Whether paint is known from just a row on. */
         boolean isPainted(int first) {
-            return painted.row <= first && painted.end() > first;
+            return painted.row == first && painted.rows > 0;
         }
     }
 
@@ -216,11 +216,8 @@ public final class LargePicture {
 
     /** What must be drawn for a tile, mm: as far round it as light reaches, and whole what of touches lies in that. */
     Envelope sight(int column, int row, int wide, int high) {
-        return withTouches(new Envelope(x(column - margin.left) - cell / 2, x(column + wide + margin.right) - cell / 2,
-                y(row - margin.above) - cell / 2, y(row + high + margin.below) - cell / 2));
-    }
-
-    private Envelope withTouches(Envelope box) {
+        Envelope box = new Envelope(x(column - margin.left) - cell / 2, x(column + wide + margin.right) - cell / 2,
+                y(row - margin.above) - cell / 2, y(row + high + margin.below) - cell / 2);
         for (int on = 0; on < UPON; on++) {
             Envelope seen = new Envelope(box);
             touches.stream().filter(seen::intersects).forEach(touch -> box.expandToInclude(round(touch)));

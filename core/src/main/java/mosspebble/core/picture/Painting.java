@@ -12,7 +12,6 @@ import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import java.util.stream.IntStream;
 import mosspebble.core.area.Grid;
-import mosspebble.core.area.Mask;
 import mosspebble.core.coats.Coat;
 import mosspebble.core.coats.Film;
 import mosspebble.core.coats.FilmTable;
@@ -26,7 +25,6 @@ import mosspebble.core.plan.StoneState;
 import mosspebble.core.rock.NearNoise;
 import mosspebble.core.rock.Noise;
 import mosspebble.core.sketch.PlacedPart;
-import org.locationtech.jts.geom.Envelope;
 
 /** Lays a plan coat by coat on the pixels of a terrain and notes what each step changed. Used once. */
 final class Painting {

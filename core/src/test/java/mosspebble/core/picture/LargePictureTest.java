@@ -192,6 +192,12 @@ class LargePictureTest {
             assertThat(picture.rows(row, count, () -> false)).as("%s rows from %s", count, row)
                     .isEqualTo(Arrays.copyOfRange(whole, row * picture.columns(), (row + count) * picture.columns()));
         }
+        int row = 40;
+        for (int gap = 0; gap < 12; gap++) { // a few rows left out, or none
+            assertThat(picture.rows(row, 12, () -> false)).as("%s rows left out", gap)
+                    .isEqualTo(Arrays.copyOfRange(whole, row * picture.columns(), (row + 12) * picture.columns()));
+            row += 12 + gap;
+        }
     }
 
     @Test
