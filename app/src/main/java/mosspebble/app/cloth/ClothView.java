@@ -100,7 +100,6 @@ public final class ClothView extends Region {
     /** Whether the bare stone lies drawn already below what is dragged. */
     private boolean bareUnderHand;
 
-    /** @param tools what each stage does on the cloth */
     /** Head of a pin, px. */
     private static final double PIN = 16;
 
@@ -111,6 +110,7 @@ public final class ClothView extends Region {
 
     private ObservableValue<Number> screenScale;
 
+    /** @param tools what each stage does on the cloth */
     public ClothView(Workbench workbench, Results show, SliceLine slice, Map<Stage, ClothTool> tools) {
         this.workbench = workbench;
         this.show = show;
