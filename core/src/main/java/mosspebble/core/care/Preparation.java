@@ -53,11 +53,15 @@ public final class Preparation {
 
     /** What this stone needs, in order. */
     public static List<Task> of(Survey survey, Climate climate) {
-        return of(survey, Optional.empty(), climate);
+        return of(survey, Optional.empty(), false, climate);
     }
 
-    /** The same for a stone of which both faces are painted: the marks of both are filled. */
-    public static List<Task> of(Survey survey, Optional<Survey> other, Climate climate) {
+    /**
+     * The same for a stone of which both faces may be painted: the marks of both are filled.
+     *
+     * @param primed whether primer goes on either face: on a tight stone it grips only where the skin is dulled
+     */
+    public static List<Task> of(Survey survey, Optional<Survey> other, boolean primed, Climate climate) {
         Stone stone = survey.stone();
         List<Task> tasks = new ArrayList<>();
         boolean cast = stone.rock().isCast();
@@ -87,7 +91,7 @@ public final class Preparation {
         }
         if (before == Skin.Before.PAINT_SANDED) {
             tasks.add(new Task(Act.SAND, Facts.none(), Duration.ofMinutes(12), Duration.ofMinutes(15)));
-        } else if (stone.skin().sealed() || stone.rock().isGlassy()) {
+        } else if (stone.skin().sealed() || stone.rock().isGlassy() || primed && stone.isGlassy()) {
             tasks.add(dull(before));
         }
         List<Patch> deep = Stream.concat(survey.dome().patches().stream(), other.stream().flatMap(s -> s.dome().patches().stream()))
@@ -113,7 +117,7 @@ public final class Preparation {
     }
 
     /** Dulling the skin so that paint grips. */
-    public static Task dull(Skin.Before before) {
+    private static Task dull(Skin.Before before) {
         return new Task(Act.DULL, Facts.of("before", before), Duration.ofMinutes(6),
                 before == Skin.Before.SEALER || before == Skin.Before.PAINT_KEPT ? Duration.ofMinutes(15) : Duration.ZERO);
     }

@@ -10,7 +10,6 @@ import java.util.Optional;
 import mosspebble.core.area.Cells;
 import mosspebble.core.area.Remembered;
 import mosspebble.core.care.Compatibility;
-import mosspebble.core.care.Preparation;
 import mosspebble.core.coats.FilmTable;
 import mosspebble.core.coats.SoakIn;
 import mosspebble.core.colour.Lab;
@@ -27,7 +26,6 @@ import mosspebble.core.sketch.Item;
 import mosspebble.core.sketch.PlacedDesign;
 import mosspebble.core.sketch.Role;
 import mosspebble.core.sketch.Support;
-import mosspebble.core.stone.Skin;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.Survey;
 import org.locationtech.jts.geom.Geometry;
@@ -49,6 +47,17 @@ final class FaceWork {
     private final Optional<PlacedDesign> design;
     private final Compatibility.Known known;
     private final Optional<Paint> sealer;
+    private final Optional<Areas> areas;
+
+    /**
+     * What there is to paint, before an order is sought.
+     *
+     * @param regions those of the design, and what keeps coats apart that quarrel
+     * @param cells what each touches
+     * @param ground below all of it, where it has one
+     */
+    private record Areas(PlacedDesign placed, Regions cut, List<Region> regions, List<Cells> cells, Optional<Palette.Colour> ground,
+            Optional<PrimerChoice> primer) {}
 
     /**
      * @param project as it lies with this face up
@@ -67,6 +76,7 @@ final class FaceWork {
         this.built = new BuildUp(Surface.face(side, survey, remembered), course, habits, palette, workshop.climate(), remembered);
         this.design = project.sketch()
                 .flatMap(sketch -> Designs.place(sketch, workshop.repertoire(), new Support(survey, project.viewpoint()), remembered));
+        this.areas = design.map(this::areas);
     }
 
     Optional<PlacedDesign> design() {
@@ -89,16 +99,7 @@ final class FaceWork {
         return new FacePlan(project, survey, design, new PaintPlan.Thickness(built.films().thickestUm(), built.weakest()), noticed);
     }
 
-    /**
-     * Paints the face.
-     *
-     * @param left things that were left out of the sketch
-     */
-    Noticed paint(List<Item> left) {
-        return design.map(d -> paint(d, left)).orElse(Noticed.NOTHING.leaving(left));
-    }
-
-    private Noticed paint(PlacedDesign placed, List<Item> left) {
+    private Areas areas(PlacedDesign placed) {
         Map<String, Palette.Colour> colours = palette.colours(project.colours());
         Optional<Palette.Colour> ground = project.ground().flatMap(palette::colour);
         Lab bareLab = remembered.recall("bare lab", survey.stone(), habits.outdoors() ? StoneState.SEALED : StoneState.DRY,
@@ -108,35 +109,47 @@ final class FaceWork {
         Apart.Kept apart = Apart.of(regions, palette, known, sealer, remembered);
         regions.addAll(apart.coats());
         built.rest(apart.rests());
-        Paintability paintability = new Paintability(placed, cut.seen(), colours, palette, survey.stone().texture().pitMm(), remembered);
         List<Cells> cells = regions.stream().map(r -> built.cells(r.place())).toList();
         double[] areas = regions.stream().mapToDouble(r -> built.area(r.place())).toArray();
-        Optional<PrimerChoice> primer = primer(regions, areas, cells);
-        boolean groundUnder = habits.ground() == Habits.Ground.UNDER && ground.isPresent();
-        boolean primedWhole = primer.filter(p -> primesAll(p, cut.list(), cells)).isPresent();
+        return new Areas(placed, cut, regions, cells, ground, primer(regions, areas, cells));
+    }
+
+    /** Whether anything of it is primed. */
+    boolean isPrimed() {
+        return areas.flatMap(Areas::primer).isPresent();
+    }
+
+    /**
+     * Paints the face.
+     *
+     * @param left things that were left out of the sketch
+     */
+    Noticed paint(List<Item> left) {
+        return areas.map(a -> paint(a, left)).orElse(Noticed.NOTHING.leaving(left));
+    }
+
+    private Noticed paint(Areas areas, List<Item> left) {
+        Optional<PrimerChoice> primer = areas.primer();
+        boolean groundUnder = habits.ground() == Habits.Ground.UNDER && areas.ground().isPresent();
+        boolean primedWhole = primer.filter(p -> primesAll(p, areas.regions(), areas.cells())).isPresent();
         Map<Integer, Integer> fixed = new HashMap<>();
-        List<Region> all = new ArrayList<>(cut.list());
-        List<Cells> touched = new ArrayList<>(cells);
+        List<Region> all = new ArrayList<>(areas.regions());
+        List<Cells> touched = new ArrayList<>(areas.cells());
         primer.ifPresent(p -> {
             fixed.put(all.size(), p.coats());
-            all.add(prime(p, cut.list(), primedWhole));
+            all.add(prime(p, areas.regions(), primedWhole));
             touched.add(built.cells(all.get(all.size() - 1).place()));
         });
-        if (primer.isPresent() && survey.stone().isGlassy() && course.steps().stream().noneMatch(FaceWork::dulls)) {
-            Preparation.Task dull = Preparation.dull(Skin.Before.NOTHING);
-            course.plain(new Step.Prepare(dull, new Step.Work(0, dull.hand(), Duration.ZERO, Duration.ZERO, dull.waits()),
-                    course.last(Step.Waits.STEP_BEFORE)));
-        }
         boolean hidden = groundUnder || primedWhole; // whatever were pencilled now would lie under paint
         List<Pencilling.Edge> edges = Pencilling.of(all, remembered);
-        double open = Pencilling.openMm(edges) + guides(placed);
+        double open = Pencilling.openMm(edges) + guides(areas.placed());
         double again = hidden || primer.isEmpty() ? open : Pencilling.openMm(edges, all.get(all.size() - 1).place(), remembered);
         if (!hidden) {
             List<Step.After> handled = course.others(side, Step.Waits.HANDLED);
             pencil(open, false, false, Lab.of(survey.stone().colour()).l(),
                     handled.isEmpty() ? course.last(Step.Waits.DRY_GROUND) : handled);
         }
-        Optional<Palette.Colour> below = groundUnder ? ground : primer.map(PrimerChoice::primer);
+        Optional<Palette.Colour> below = groundUnder ? areas.ground() : primer.map(PrimerChoice::primer);
         List<Passes.Broken> against = built.paint(all, touched, fixed,
                 below.filter(c -> again >= Pencilling.LEAST_MM).map(c -> after -> pencil(again, !hidden, true, c.lab().l(), after)),
                 project.order());
@@ -144,7 +157,9 @@ final class FaceWork {
                 .map(b -> new Noticed.Broken(all.get(b.first()).what(), all.get(b.then()).what(), b.arrow().because(),
                         all.get(b.arrow().before()).what()))
                 .toList();
-        return new Noticed(left, new Noticed.Fit(paintability.narrow(), paintability.tight()), cut.faintest(), cut.muddy(),
+        Paintability paintability = new Paintability(areas.placed(), areas.cut().seen(), palette.colours(project.colours()), palette,
+                survey.stone().texture().pitMm(), remembered);
+        return new Noticed(left, new Noticed.Fit(paintability.narrow(), paintability.tight()), areas.cut().faintest(), areas.cut().muddy(),
                 showing(all, touched),
                 broken, List.of(), Optional.empty());
     }
@@ -168,10 +183,6 @@ final class FaceWork {
         double soak = SoakIn.share(stone);
         return List.of(new FilmTable(PaintPlan.bare(stone, StoneState.DRY), soak),
                 new FilmTable(PaintPlan.bare(stone, StoneState.SEALED), soak));
-    }
-
-    private static boolean dulls(Step step) {
-        return step instanceof Step.Prepare prepare && prepare.task().act() == Preparation.Act.DULL;
     }
 
     private static double guides(PlacedDesign placed) {

@@ -97,7 +97,8 @@ public final class Planner {
         if (!designed && strip.isEmpty()) {
             return plan(List.of(up.plan(Noticed.NOTHING.leaving(left.up()))), Optional.empty());
         }
-        prepare(front, backUp ? up.design().map(d -> survey) : below.map(FaceWork::survey));
+        boolean primed = up.isPrimed() || below.filter(FaceWork::isPrimed).isPresent();
+        prepare(front, backUp ? up.design().map(d -> survey) : below.map(FaceWork::survey), primed);
         Noticed first = backUp && below.isPresent() ? below.get().paint(left.below()) : up.paint(left.up());
         Optional<Noticed> second = below.map(b -> backUp ? up.paint(left.up()) : b.paint(left.below()));
         strip.ifPresent(s -> paintEdge(front, s));
@@ -128,8 +129,8 @@ public final class Planner {
                 List.of());
     }
 
-    private void prepare(Survey front, Optional<Survey> back) {
-        for (Preparation.Task task : Preparation.of(front, back, workshop.climate())) {
+    private void prepare(Survey front, Optional<Survey> back, boolean primed) {
+        for (Preparation.Task task : Preparation.of(front, back, primed, workshop.climate())) {
             course.plain(
                     new Step.Prepare(task, new Step.Work(front.facts().upperMm2(), task.hand(), Duration.ZERO, Duration.ZERO, task.waits()),
                             course.last(Step.Waits.STEP_BEFORE)));

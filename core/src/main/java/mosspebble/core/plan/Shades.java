@@ -26,8 +26,8 @@ final class Shades {
     /** Every degree of hue that a shade strays counts like so much difference (common practice, no source). */
     private static final double STRAYING = 0.25;
 
-    /** Parts of the colour to one of what is added. */
-    private static final int[] TO_ONE = {5, 4, 3, 2, 1};
+    /** So many times the colour as it was mixed to one part of what is added. */
+    private static final int MOST_TIMES = 5;
 
     /** Least difference of lightness that is seen as a shade, L*. */
     private static final double SEEN = 3;
@@ -66,23 +66,33 @@ final class Shades {
         boolean pen = base.mix().parts().stream().anyMatch(p -> palette.shelf().find(p.paint()).filter(Paint::hasNib).isPresent());
         for (Paint paint : palette.shelf().that(PaintKind.Use.FILLS)) {
             palette.colour(Mix.of(paint.id())).ifPresent(found::add);
-            for (int parts : pen ? new int[0] : TO_ONE) { // what is in a pen is not mixed in a dish
-                touched(base.mix(), parts, paint.id()).flatMap(palette::colour).ifPresent(found::add);
+            if (!pen) { // what is in a pen is not mixed in a dish
+                touched(base.mix(), paint.id()).stream().flatMap(m -> palette.colour(m).stream()).forEach(found::add);
             }
         }
         return found;
     }
 
-    /** So many parts of a mix with one of another paint; empty where that is more than a hand measures. */
-    private static Optional<Mix> touched(Mix base, int parts, String paint) {
-        Map<String, Integer> counts = new LinkedHashMap<>();
-        base.parts().forEach(p -> counts.put(p.paint(), p.parts() * parts));
-        counts.merge(paint, base.totalParts(), Integer::sum);
-        if (counts.size() > Mix.MOST_PAINTS || counts.size() == 1) {
-            return Optional.empty();
+    /** The mix in its own parts with a touch of another paint, or with a few parts up to as much of it: few enough to be measured. */
+    private static List<Mix> touched(Mix base, String paint) {
+        boolean held = base.parts().stream().anyMatch(p -> p.paint().equals(paint));
+        if (held ? base.isSingle() : base.parts().size() == Mix.MOST_PAINTS) {
+            return List.of();
         }
-        return Optional.of(new Mix(counts.entrySet().stream().map(e -> new Mix.Part(e.getKey(), e.getValue())).toList())
-                .inAtMost(Mix.MEASURED_PARTS));
+        List<Mix> found = new ArrayList<>();
+        int own = base.totalParts();
+        for (int times = 1; times <= MOST_TIMES; times++) {
+            for (int touch = 1; touch <= (times == 1 ? own : 1) && times * own + touch <= Mix.MEASURED_PARTS; touch++) {
+                Map<String, Integer> counts = new LinkedHashMap<>();
+                for (Mix.Part part : base.parts()) {
+                    counts.put(part.paint(), part.parts() * times);
+                }
+                counts.merge(paint, touch, Integer::sum);
+                found.add(new Mix(counts.entrySet().stream().map(e -> new Mix.Part(e.getKey(), e.getValue())).toList())
+                        .inAtMost(Mix.MEASURED_PARTS));
+            }
+        }
+        return found;
     }
 
     /** Whether both are of one hue, or one of them is grey and the other not stronger than the base. */
