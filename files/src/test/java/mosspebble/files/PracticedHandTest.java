@@ -191,14 +191,29 @@ class PracticedHandTest {
         assertThat(streaks).isPositive();
     }
 
+    /** Both colours of a ground or a word are blocked in at once, and all letters get as many coats (common practice, no source). */
     @Test
-    void partsOfOneAreaComeAsTheyAreCounted() {
-        Studio studio = LanternWalk.studio(BuiltIn.repertoire());
-        Project lettering = studio.project("lettering").orElseThrow();
-        PaintPlan plan = Plans.plan(lettering, Survey.of(lettering.stone()),
-                new Workshop(new Palette(studio.shelf()), BuiltIn.repertoire(), studio.climate(), List.of()), new Remembered());
-        List<String> first = StepWords.titles(plan).stream().filter(t -> t.endsWith("part of the ground")).toList();
-        assertThat(first).containsExactly("First coat: the first part of the ground", "First coat: the second part of the ground");
+    void whatRunsFromColourToColourIsBlockedInAtOnce() {
+        assertThat(walk("lettering")).containsSubsequence("First coat: the ground", "Work wet into wet: the ground",
+                "First coat: the words LANTERN and WALK", "Work wet into wet: the words LANTERN and WALK", "Sign it")
+                .noneMatch(t -> t.contains("part of"));
+        assertThat(walk("heron")).contains("First coat: bands 2 and 3").noneMatch(t -> t.contains("part of"));
+    }
+
+    /** Water and sandpaper come before paint, on both faces at once (common practice, no source). */
+    @Test
+    void aStoneIsRubbedDownBeforeEitherFaceIsPainted() {
+        List<String> window = walk("window");
+        assertThat(window).containsOnlyOnce("Dull the glassy skin");
+        assertThat(window.subList(0, window.indexOf("Pencil the design"))).contains("Dull the glassy skin");
+    }
+
+    /** Glitter goes over its own colour and over the shade of that (common practice, no source). */
+    @Test
+    void glitterComesWhenItsColourIsShaded() {
+        List<String> moon = walk("moon");
+        assertThat(first(moon, "shade side of the cap band")).isLessThan(first(moon, "glitter on the cap band and the bobble"));
+        assertThat(first(moon, "the cap band and the bobble")).isLessThan(first(moon, "shade side of the cap band"));
     }
 
     @Test

@@ -140,7 +140,8 @@ final class Apart {
         }
         Geometry place = whole(lower);
         coats.add(new Region(Step.Kind.FILL, lower.what().share(Share.of(Share.Kind.ISOLATED)), place, between.get(),
-                Region.Spread.thin(1, Soft.CRISP), part * Region.LEVELS + Region.LEVELS - 3, Region.Line.NONE,
+                Region.Spread.thin(1, Soft.CRISP),
+                Math.max(part * Region.LEVELS + Region.APART, lower.part() == part ? lower.depth() + 1 : 0), Region.Line.NONE,
                 Why.of(Why.Reason.KEEPS_APART, Facts.of("below", pair.below().name()).and("above", pair.above().name()))));
     }
 

@@ -3,12 +3,14 @@ package mosspebble.core.plan;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
+import java.util.stream.Collectors;
 import mosspebble.core.area.Cells;
 import mosspebble.core.area.Grid;
 import mosspebble.core.area.Mask;
@@ -327,7 +329,7 @@ public final class BuildUp {
         boolean onBare = false;
         List<Step.Layer> layers = new ArrayList<>();
         List<Cells> touched = new ArrayList<>();
-        List<List<Passes.Member>> loads = pass.wet() ? loads(pass.members(), regions) : List.of(pass.members());
+        List<List<Passes.Member>> loads = pass.wet() ? loads(pass.members(), regions) : sideBySide(pass.members(), regions, coats);
         for (List<Passes.Member> load : loads) {
             Region region = regions.get(load.get(0).region());
             Geometry place = remembered.union(load.stream().map(Passes.Member::place).toList());
@@ -361,7 +363,9 @@ public final class BuildUp {
         int wanted = pass.members().stream().mapToInt(m -> coats.get(m.region()).wanted()).max().orElse(1);
         Passes.Member lead = pass.members().get(0);
         Step.Doing doing = new Step.Doing(what, first.hides(), why(lead, regions, coats),
-                new Step.Count(pass.wet() ? 1 : lead.coat(), pass.wet() ? 1 : of, wanted, hiding(pass, of, coats)), habits.tolerance(),
+                new Step.Count(pass.wet() ? 1 : lead.coat(), pass.wet() ? 1 : of, wanted, hiding(pass, of, coats),
+                        pass.wet() ? List.of() : enough(pass, of, regions, coats)),
+                habits.tolerance(),
                 effort.widened(),
                 turn(all, first), pencil(pass));
         Step.Work work = new Step.Work(effort.areaMm2(), effort.painting().plus(minutes(setUp)), Duration.ZERO, drying.touchDry(),
@@ -371,7 +375,7 @@ public final class BuildUp {
                 ? Optional.of(new Step.Wet(open(pass, regions), effort.painting().dividedBy(apart)))
                 : Optional.empty();
         course.add(new Step.Lay(pass.key(), first.kind(), doing, layers, effort.tool(), work, wet, after(pass, numbers)),
-                pass.wet() ? cells(all) : touched.get(0));
+                layers.size() > 1 ? cells(all) : touched.get(0));
         pass.members().stream().filter(m -> m.coat() == 1 && coats.get(m.region()).wanted() > Planner.MOST_COATS)
                 .forEach(m -> showing.add(regions.get(m.region())));
     }
@@ -409,6 +413,13 @@ public final class BuildUp {
         return loads;
     }
 
+    /** Members of one colour, laid as thick, whatever lies between them. */
+    private static List<List<Passes.Member>> sideBySide(List<Passes.Member> members, List<Region> regions, List<CoatCount.Coats> coats) {
+        return List.copyOf(members.stream().collect(Collectors.groupingBy(
+                m -> List.of(regions.get(m.region()).colour().mix(), coats.get(m.region()).thick()), LinkedHashMap::new,
+                Collectors.toList())).values());
+    }
+
     /** Where another coat follows. */
     private Geometry again(List<Passes.Member> load, List<CoatCount.Coats> coats, Geometry all) {
         List<Geometry> again = load.stream().filter(m -> m.coat() < coats.get(m.region()).number())
@@ -422,6 +433,12 @@ public final class BuildUp {
         return pass.members().stream().map(m -> regions.get(m.region()))
                 .map(r -> drying(r, 1, Drying.Below.PAINT, false).open())
                 .min(Duration::compareTo).orElseThrow();
+    }
+
+    /** What is done with this coat while others take more. */
+    private static List<What> enough(Passes.Pass pass, int of, List<Region> regions, List<CoatCount.Coats> coats) {
+        return pass.members().stream().filter(m -> m.coat() == coats.get(m.region()).number() && m.coat() < of)
+                .map(m -> what(m, regions, coats)).toList();
     }
 
     private static What what(Passes.Member member, List<Region> regions, List<CoatCount.Coats> coats) {

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -11,10 +12,12 @@ import java.util.TreeMap;
 import java.util.stream.IntStream;
 import mosspebble.core.area.Mask;
 import mosspebble.core.area.Remembered;
+import mosspebble.core.blend.Share;
 import mosspebble.core.coats.Coat;
 import mosspebble.core.coats.FilmMap;
 import mosspebble.core.coats.FilmTable;
 import mosspebble.core.colour.Lab;
+import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.sketch.PartName;
 import org.locationtech.jts.geom.Geometry;
@@ -135,16 +138,52 @@ final class CoatCount {
                     .orElse(0);
             each.stream().filter(i -> coats.get(i).thick() == 1 && regions.get(i).place().getArea() <= dot).forEach(touched::add);
             List<Integer> row = each.stream().filter(i -> coats.get(i).thick() == 1 && !touched.contains(i)).toList();
-            int most = row.stream().mapToInt(i -> coats.get(i).laid(regions.get(i))).max().orElse(0);
-            List<Integer> fewer = row.stream().filter(i -> coats.get(i).laid(regions.get(i)) == most - 1).toList();
-            double more = fewer.stream().mapToDouble(i -> regions.get(i).place().getArea()).sum();
-            double need = row.stream().filter(i -> coats.get(i).laid(regions.get(i)) == most)
-                    .mapToDouble(i -> regions.get(i).place().getArea()).sum();
-            if (more > 0 && (more <= WORTH_EVENING * need || more <= SMALL_MM2)) {
-                fewer.forEach(i -> raised.put(i, most));
+            even(row, regions, coats, raised);
+        }
+        blends(regions, coats, raised);
+        return new AsRow(raised, touched);
+    }
+
+    /** Raises those that take one coat less than the most, unless that asks for much more paint. */
+    private static void even(List<Integer> row, List<Region> regions, List<Coats> coats, Map<Integer, Integer> raised) {
+        int most = row.stream().mapToInt(i -> coats.get(i).laid(regions.get(i))).max().orElse(0);
+        List<Integer> fewer = row.stream().filter(i -> coats.get(i).laid(regions.get(i)) == most - 1).toList();
+        double more = fewer.stream().mapToDouble(i -> regions.get(i).place().getArea()).sum();
+        double need = row.stream().filter(i -> coats.get(i).laid(regions.get(i)) == most)
+                .mapToDouble(i -> regions.get(i).place().getArea()).sum();
+        if (more > 0 && (more <= WORTH_EVENING * need || more <= SMALL_MM2)) {
+            fewer.forEach(i -> raised.put(i, most));
+        }
+    }
+
+    /** The colours of a blend are blocked in together, and so are those of all its letters and its like. */
+    private static void blends(List<Region> regions, List<Coats> coats, Map<Integer, Integer> raised) {
+        Map<Integer, Set<Mix>> mixes = new HashMap<>();
+        Set<Integer> joined = new HashSet<>();
+        for (Region region : regions) {
+            if (isBand(region)) {
+                mixes.computeIfAbsent(region.part(), p -> new LinkedHashSet<>()).add(region.colour().mix());
+            } else if (region.wetGroup() >= 0 && region.what().share().kind() == Share.Kind.MIXED_STEP) {
+                joined.add(region.part());
             }
         }
-        return new AsRow(raised, touched);
+        Map<List<Object>, List<Integer>> alike = new LinkedHashMap<>();
+        for (int i = 0; i < regions.size(); i++) {
+            Region region = regions.get(i);
+            if (isBand(region) && joined.contains(region.part())) {
+                PartName name = PartName.of(region.what().part());
+                String row = region.what().row().title();
+                alike.computeIfAbsent(
+                        List.of(region.kind(), mixes.get(region.part()), name.letterOf().isPresent() ? "letters " + name.with()
+                                : region.what().row().size() > 1 ? row.isEmpty() ? name.stem() : row : region.part()),
+                        k -> new ArrayList<>()).add(i);
+            }
+        }
+        alike.values().forEach(each -> even(each, regions, coats, raised));
+    }
+
+    private static boolean isBand(Region region) {
+        return region.what().share().kind() == Share.Kind.BAND && region.wetGroup() < 0 && region.hides();
     }
 
     private static List<Coats> of(List<Region> regions, List<Integer> order, Map<Integer, Integer> fixed, AsRow even, BuildUp built,

@@ -185,30 +185,41 @@ final class Passes {
                 wet.get(join.wetGroup()).add(arrow.before());
             }
         }
-        Map<Integer, Integer> jobOf = new HashMap<>();
+        Map<Integer, Integer> worked = new HashMap<>();
+        Map<List<Integer>, Integer> blockedIn = new HashMap<>();
         for (int i = 0; i < regions.size(); i++) {
+            int region = i;
+            int group = groupOf[i];
             int n = coats.get(i).number();
             int[] own = new int[n];
             for (int k = 0; k < n; k++) {
-                boolean together = k == n - 1 && groupOf[i] >= 0;
-                if (together && jobOf.containsKey(groupOf[i])) {
-                    own[k] = jobOf.get(groupOf[i]);
-                    continue;
-                }
-                own[k] = jobs.size();
-                jobs.add(together
-                        ? wet.get(groupOf[i]).stream()
+                int coat = k + 1;
+                own[k] = group < 0 ? job(List.of(member(i, coat)))
+                        : coat == n ? worked.computeIfAbsent(group, g -> job(wet.get(g).stream()
                                 .sorted((a, b) -> regions.get(a).wetGroup() != regions.get(b).wetGroup()
                                         ? Integer.compare(regions.get(a).wetGroup(), regions.get(b).wetGroup())
                                         : Integer.compare(regions.get(a).depth(), regions.get(b).depth()))
-                                .map(r -> new Member(r, coats.get(r).number(), last(r))).toList()
-                        : List.of(new Member(i, k + 1, coats.get(i).places().get(k))));
-                if (together) {
-                    jobOf.put(groupOf[i], own[k]);
-                }
+                                .map(r -> new Member(r, coats.get(r).number(), last(r))).toList()))
+                        : blockedIn.computeIfAbsent(List.of(group, regions.get(region).part(), coat), g -> job(wet.get(group).stream()
+                                .filter(r -> regions.get(r).part() == regions.get(region).part() && coats.get(r).number() > coat)
+                                .map(r -> member(r, coat)).toList()));
             }
             jobsOf.add(own);
         }
+    }
+
+    private int job(List<Member> members) {
+        jobs.add(members);
+        return jobs.size() - 1;
+    }
+
+    private Member member(int region, int coat) {
+        return new Member(region, coat, coats.get(region).places().get(coat - 1));
+    }
+
+    /** Whether its colours are worked wet into each other, or several of them only blocked in side by side. */
+    private boolean isWet(List<Member> job) {
+        return job.size() > 1 && job.stream().anyMatch(m -> regions.get(m.region()).wetGroup() >= 0);
     }
 
     /** Works out what holds jobs apart. */
@@ -402,7 +413,7 @@ final class Passes {
 
     /** What a job is one of: parts of one row, letters of one word, in one coat of one load; empty for what is alone. */
     private String row(List<Member> job) {
-        if (job.size() > 1) {
+        if (isWet(job)) {
             return "";
         }
         Region region = regions.get(job.get(0).region());
@@ -453,13 +464,25 @@ final class Passes {
     private boolean sameLoad(int job, int other) {
         List<Member> some = jobs.get(job);
         List<Member> others = jobs.get(other);
-        if (some.size() > 1 || others.size() > 1) {
+        Region one = regions.get(some.get(0).region());
+        Region two = regions.get(others.get(0).region());
+        if (isWet(some) || isWet(others)) {
             return some.size() == others.size() && IntStream.range(0, some.size())
                     .allMatch(k -> regions.get(some.get(k).region()).sameShare(regions.get(others.get(k).region())));
         }
-        return some.get(0).coat() == others.get(0).coat()
-                && coats.get(some.get(0).region()).thick() == coats.get(others.get(0).region()).thick()
-                && regions.get(some.get(0).region()).sameLoad(regions.get(others.get(0).region()));
+        if (some.get(0).coat() != others.get(0).coat()) {
+            return false;
+        }
+        if (some.size() > 1 || others.size() > 1) { // what is blocked in goes on with what takes one of its colours
+            return some.size() > 1 && others.size() > 1 && one.kind() == two.kind()
+                    && some.stream().anyMatch(a -> others.stream().anyMatch(b -> sameColour(a, b)));
+        }
+        boolean light = one.kind() == Step.Kind.HIGHLIGHT && two.kind() == Step.Kind.HIGHLIGHT; // touches and strokes of one pen
+        return (light || coats.get(some.get(0).region()).thick() == coats.get(others.get(0).region()).thick()) && one.sameLoad(two);
+    }
+
+    private boolean sameColour(Member one, Member other) {
+        return regions.get(one.region()).colour().mix().equals(regions.get(other.region()).colour().mix());
     }
 
     private String name(Member member) {
@@ -713,7 +736,7 @@ final class Passes {
         for (int i = 0; i < sequence.size(); i++) {
             int p = sequence.get(i);
             List<Member> members = p == pencil ? List.of() : members(p);
-            boolean wet = IntStream.range(0, jobs.size()).anyMatch(j -> passOf[j] == p && jobs.get(j).size() > 1);
+            boolean wet = IntStream.range(0, jobs.size()).anyMatch(j -> passOf[j] == p && isWet(jobs.get(j)));
             list.add(new Pass(keys.get(p), (wet ? inTurn(p) : members).stream().map(m -> trimmed(m, place)).toList(), wet,
                     waits.get(i).stream().sorted((a, b) -> Integer.compare(a.pass, b.pass)).toList()));
         }

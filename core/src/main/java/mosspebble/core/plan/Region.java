@@ -12,8 +12,15 @@ import org.locationtech.jts.geom.Geometry;
  */
 record Region(Step.Kind kind, What what, Geometry place, Palette.Colour colour, Spread spread, int depth, Line line, Why why) {
 
-    /** Levels within one part: pieces of a blend lie on each other. */
-    static final int LEVELS = 32;
+    /** Levels within one part: pieces of a blend lie on each other, up to the last level for them. */
+    static final int LEVELS = 64;
+    static final int LAST_PIECE = 40;
+    /** What keeps a part apart from what comes over it, its shade and its light. */
+    static final int APART = 44;
+    static final int SHADE = 45;
+    static final int LIGHT = 46;
+    /** Where what is clear begins that is laid over shade and light. */
+    static final int OVER_SHADE = 47;
 
     /**
      * How the paint is spread.
@@ -76,7 +83,8 @@ record Region(Step.Kind kind, What what, Geometry place, Palette.Colour colour, 
 
     /** Whether both can be one pass: the same load on the same sort of tool, spread in the same way. */
     boolean sameLoad(Region other) {
-        return sort() == other.sort() && colour.mix().equals(other.colour.mix()) && thin() == other.thin() && hides() == other.hides()
+        return (sort() == other.sort() || isLight() && other.isLight()) && colour.mix().equals(other.colour.mix()) && thin() == other.thin()
+                && hides() == other.hides()
                 && soft().mm() > 0 == other.soft().mm() > 0 && soft().isShade() == other.soft().isShade() && wetGroup() < 0
                 && other.wetGroup() < 0 && what.doneAs(other.what);
     }
@@ -85,6 +93,10 @@ record Region(Step.Kind kind, What what, Geometry place, Palette.Colour colour, 
     boolean sameShare(Region other) {
         return kind == other.kind && colour.mix().equals(other.colour.mix()) && thin() == other.thin() && hides() == other.hides()
                 && what.doneAs(other.what);
+    }
+
+    private boolean isLight() {
+        return kind == Step.Kind.HIGHLIGHT;
     }
 
     /** Grounds, first lines and shades are things of their own; areas go together, and so do lines. */

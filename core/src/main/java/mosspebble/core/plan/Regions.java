@@ -328,14 +328,15 @@ final class Regions {
                 Mud.between(all.get(k), all.get(k + 1)).ifPresent(mud -> muddy.add(new Noticed.Muddy(what, mud)));
             }
         }
-        regions(kind, what, place, pieces, level, 0, blend.kind(), why, into);
+        regions(kind, what, place, pieces, level, 0, blend, why, into);
         int below = pieces.size() + gems(kind, what, place, blend, all, level, pieces.size(), into);
         layered(kind, what, place, colour, visible, blend, level, below, seed, into);
     }
 
     /** Pieces as regions, one upon the other from a level on; what is worked wet one after the other is one group. */
-    private void regions(Step.Kind kind, What what, Geometry place, List<Piece> pieces, int level, int below, BlendKind blend, Why why,
+    private void regions(Step.Kind kind, What what, Geometry place, List<Piece> pieces, int level, int below, Blend blend, Why why,
             List<Region> into) {
+        boolean topmost = blend.over().stream().allMatch(b -> b.kind() == BlendKind.GLAZE);
         int wet = -1;
         for (int k = 0; k < pieces.size(); k++) {
             Piece piece = pieces.get(k);
@@ -345,8 +346,12 @@ final class Regions {
             int group = piece.wet() ? wet : -1;
             into.add(new Region(kind, what.share(piece.share()), piece.place(), piece.colour(),
                     new Region.Spread(piece.thin(), piece.hides(), Soft.of(piece.softMm(), place), group),
-                    level + Math.min(below + k, Region.LEVELS - 4), Region.Line.NONE,
-                    (below + k == 0) == (blend != BlendKind.RAISED) ? why : Why.of(Why.Reason.BLEND, Facts.of("blend", blend))));
+                    level + (topmost && piece.share().kind() == Share.Kind.GLAZE // clear stuff goes over the shade
+                            ? Math.min(Region.OVER_SHADE + below + k, Region.LEVELS - 1)
+                            : Math.min(below + k, Region.LAST_PIECE)),
+                    Region.Line.NONE,
+                    (below + k == 0) == (blend.kind() != BlendKind.RAISED) ? why
+                            : Why.of(Why.Reason.BLEND, Facts.of("blend", blend.kind()))));
         }
     }
 
@@ -363,7 +368,7 @@ final class Regions {
         }
         Geometry glue = remembered.grown(set, -Gems.GLUE_INSIDE_MM);
         regions(kind, what, place, List.of(new Piece(Share.of(Share.Kind.GLUE), glue, colours.get(2), 1, false, 0, true),
-                new Piece(Share.of(Share.Kind.GEM), set, colours.get(1), 1, false, 0, true)), level, below, BlendKind.GEMS, Why.NONE, into);
+                new Piece(Share.of(Share.Kind.GEM), set, colours.get(1), 1, false, 0, true)), level, below, blend, Why.NONE, into);
         return 2;
     }
 
@@ -395,7 +400,8 @@ final class Regions {
             int below, long seed, List<Region> into) {
         int k = below;
         for (int number = 1; number <= blend.over().size(); number++) {
-            k += layer(kind, what, place, colour, visible, blend.layer(number), level, k, seed + LAYER_SEED * number, into);
+            Blend layer = blend.layer(number).withOver(blend.over().subList(number, blend.over().size()));
+            k += layer(kind, what, place, colour, visible, layer, level, k, seed + LAYER_SEED * number, into);
         }
     }
 
@@ -403,10 +409,10 @@ final class Regions {
     private int layer(Step.Kind kind, What what, Geometry place, Palette.Colour colour, Geometry visible, Blend layer, int level, int below,
             long seed, List<Region> into) {
         List<Palette.Colour> all = mixes(colour, layer);
-        List<Piece> pieces = remembered.recall("layer", layer, place, visible, all, before(layer), seed,
+        List<Piece> pieces = remembered.recall("layer", layer.withOver(List.of()), place, visible, all, before(layer), seed,
                 (laid, area, shown, mixes, subject, from, m) -> BlendWork.upon(laid, area, shown, mixes, subject, from));
         Why why = Why.of(Why.Reason.BLEND, Facts.of("blend", layer.kind()));
-        regions(kind, what, place, pieces, level, below, layer.kind(), why, into);
+        regions(kind, what, place, pieces, level, below, layer, why, into);
         return pieces.size() + gems(kind, what, place, layer, all, level, below + pieces.size(), into);
     }
 
@@ -507,7 +513,7 @@ final class Regions {
         }
         return darker(colour, Math.max(light.shade(), light.contact()))
                 .map(shade -> new Region(Step.Kind.SHADE, rows.what(What.Of.SHADE_SIDE, part), place, shade,
-                        Region.Spread.thin(0.4, Soft.shade(visible)), depth * Region.LEVELS + Region.LEVELS - 2,
+                        Region.Spread.thin(0.4, Soft.shade(visible)), depth * Region.LEVELS + Region.SHADE,
                         Region.Line.NONE, Why.of(Why.Reason.TURNS_AWAY, Facts.of("light", light.clock()))));
     }
 
@@ -527,7 +533,7 @@ final class Regions {
         }
         return Ladder.end(palette, false).flatMap(p -> palette.colour(Mix.of(p.id())))
                 .map(dark -> new Region(Step.Kind.SHADE, rows.what(What.Of.SHADE_INSIDE, part), place, dark,
-                        Region.Spread.thin(INSIDE_THIN, Soft.of(0.7 * deep, place)), front * Region.LEVELS + Region.LEVELS - 2,
+                        Region.Spread.thin(INSIDE_THIN, Soft.of(0.7 * deep, place)), front * Region.LEVELS + Region.SHADE,
                         Region.Line.NONE, Why.of(Why.Reason.SUNK, Facts.of("light", light.clock()))));
     }
 
@@ -567,7 +573,7 @@ final class Regions {
         return lighter(colour, amount)
                 .map(light -> new Region(Step.Kind.SHADE, rows.what(What.Of.LIGHT_SIDE, part), place, light,
                         Region.Spread.thin(0.45, Soft.of(0.08 * size, visible)),
-                        depth * Region.LEVELS + Region.LEVELS - 1, Region.Line.NONE,
+                        depth * Region.LEVELS + Region.LIGHT, Region.Line.NONE,
                         Why.of(Why.Reason.FACES_LIGHT, Facts.of("light", habits.light().clock()))));
     }
 

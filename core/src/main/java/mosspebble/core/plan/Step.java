@@ -244,8 +244,17 @@ public sealed interface Step extends Facts.Named {
      * @param of on the place that takes the most
      * @param wanted coats that would hide it all; more than are laid if none ever do
      * @param hiding how sure that is
+     * @param enough what takes no further coat while others do
      */
-    record Count(int number, int of, int wanted, Hiding hiding) {
+    record Count(int number, int of, int wanted, Hiding hiding, List<What> enough) {
+        public Count {
+            enough = List.copyOf(enough);
+        }
+
+        /** The same for all it is laid on. */
+        public Count(int number, int of, int wanted, Hiding hiding) {
+            this(number, of, wanted, hiding, List.of());
+        }
 
         /** Whether it is the last that is planned and one more may be needed. */
         public boolean perhapsMore() {

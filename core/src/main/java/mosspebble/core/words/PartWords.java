@@ -59,7 +59,8 @@ public final class PartWords {
     private static final List<String> BESIDE_LETTERS = List.of("", "shade of", "light in");
 
     /** What a medium or material is laid on is named after it. */
-    private static final Set<Share.Kind> MEDIA = EnumSet.of(Share.Kind.CRACKLE, Share.Kind.CRACKED, Share.Kind.SIZE, Share.Kind.LEAF);
+    private static final Set<Share.Kind> MEDIA = EnumSet.of(Share.Kind.CRACKLE, Share.Kind.CRACKED, Share.Kind.SIZE, Share.Kind.LEAF,
+            Share.Kind.GLAZE, Share.Kind.STREAKS, Share.Kind.FOAM, Share.Kind.DABS, Share.Kind.FACETS, Share.Kind.STROKES);
 
     /** Fewer letters are named one by one. */
     private static final int FEW_LETTERS = 4;
@@ -129,6 +130,12 @@ public final class PartWords {
         return PartName.of(part).stem();
     }
 
+    /** The numbers of the parts of a row, rising; fewer where some have none. */
+    private static List<Integer> numbers(List<What> row, String stem) {
+        return row.stream().map(What::part).distinct().filter(p -> p.startsWith(stem + " ")).map(p -> p.substring(stem.length() + 1))
+                .filter(n -> n.matches("\\d{1,4}")).map(Integer::parseInt).sorted().toList();
+    }
+
     private static String many(List<What> row, int count) {
         What.Row whole = row.get(0).row();
         String stem = stem(row.get(0).part());
@@ -155,6 +162,12 @@ public final class PartWords {
             return "the " + head + " " + of.group(2) + " " + (all && count > 2 ? "all " : "") + number + " " + Words.plural(of.group(4));
         }
         String title = whole.title().isEmpty() ? Words.plural(stem) : whole.title();
+        if (count < whole.size() && whole.title().isEmpty()) {
+            List<Integer> numbers = numbers(row, stem);
+            if (numbers.size() == count && numbers.get(count - 1) - numbers.get(0) == count - 1) {
+                return title + " " + numbers.get(0) + (count == 2 ? " and " : " to ") + numbers.get(count - 1);
+            }
+        }
         return all ? (count > 2 ? "all " : "the ") + number + " " + title
                 : whole.size() == 1 ? "the " + number + " " + title : number + " of the " + title;
     }

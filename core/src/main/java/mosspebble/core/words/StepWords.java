@@ -45,8 +45,9 @@ public final class StepWords {
         }
         if (step instanceof Step.Lay lay) {
             boolean outline = lay.kind() == Step.Kind.OUTLINE || lay.kind() == Step.Kind.LINE_FIRST;
-            return outline ? outline(lay)
-                    : coat(lay) + (lay.wet().isPresent() ? Words.list(wholes(lay)) : PartWords.shortened(lay.doing().what()));
+            return outline ? outline(lay) : isGlitter(lay) ? patted(lay)
+                    : coat(lay) + (lay.wet().isPresent() || isBlockedIn(lay) ? Words.list(wholes(lay))
+                            : PartWords.shortened(lay.doing().what()));
         }
         if (step instanceof Step.Seal seal) {
             return seal.turned() ? "Seal the back" : seal.after().size() > 1 ? "Turn it and seal the front" : "Seal";
@@ -74,6 +75,18 @@ public final class StepWords {
     public static String coatOf(Step step) {
         return step instanceof Step.Lay lay && lay.doing().count().of() > 1
                 ? lay.doing().count().number() + " of " + lay.doing().count().of() : "";
+    }
+
+    /** Whether it is glitter laid over a colour of its own. */
+    private static boolean isGlitter(Step.Lay lay) {
+        return lay.share(lay.paint()).kind() == Share.Kind.GLAZE && lay.paint().load().coat().sheen() == Sheen.GLITTER;
+    }
+
+    /** Such as "Pat the first layer of star glitter on the bobble". */
+    private static String patted(Step.Lay lay) {
+        Share share = lay.share(lay.paint());
+        return "Pat " + (share.of() > 1 ? "the " + Words.ordinal(share.number()) + " layer of " : "") + lay.paint().load().coat().name()
+                + " on " + Words.list(wholes(lay));
     }
 
     /** What is worked wet, without its bands and joins. */
@@ -132,6 +145,11 @@ public final class StepWords {
 
     private static boolean isLoaded(Step.Lay lay) {
         return has(lay, Share.Kind.INNER_COLOUR);
+    }
+
+    /** Whether the colours of a blend are laid side by side, to be worked into each other in the coat that follows. */
+    private static boolean isBlockedIn(Step.Lay lay) {
+        return lay.wet().isEmpty() && lay.layers().stream().map(l -> l.load().mix()).distinct().count() > 1;
     }
 
     private static int gems(Step.Lay lay) {
@@ -225,6 +243,11 @@ public final class StepWords {
             return "All loads ready first, as they dry while you work. One after the other, wet into wet: " + Words.list(loads(lay))
                     + "; a little more paint at each join, worked until no edge is seen." + pieces(lay.wet().get());
         }
+        if (isBlockedIn(lay)) {
+            return "Block " + (lay.doing().what().stream().map(What::whole).distinct().count() > 1 ? "them" : "it") + " in with "
+                    + Words.list(loads(lay))
+                    + ", each in its place, so that what is below is covered; where they meet they may run into each other.";
+        }
         return switch (lay.kind()) {
             case SHADE -> "Lay a thin line of " + coat + " along the " + (lightens(lay) ? "lit" : "dark")
                     + " edge and draw it out with a damp, clean brush.";
@@ -234,20 +257,25 @@ public final class StepWords {
                     : "Touch on " + coat + "; reload for every dot of equal size.";
             default -> {
                 What first = lay.doing().what().get(0);
-                String own = first.share().kind() == Share.Kind.GLAZE && lay.paint().load().coat().sheen() == Sheen.GLITTER
-                        ? glitter(first.share())
-                        : how(first);
+                String own = isGlitter(lay) ? glitter(first.share()) : how(first);
                 String on = lay.doing().what().size() > 1 ? " on " + Words.list(PartWords.names(lay.doing().what())) : "";
                 yield !own.isEmpty() ? Words.upper(coat) + ". " + own
                         : isTouched(lay) ? touched(lay, coat, on)
                         : count.of() == 1 ? coat + on + ", thin and even."
-                        : count.number() == 1 ? "a thin coat of " + coat + on
-                                + (lay.doing().hides() ? "; it may be streaky, the next one closes it."
+                        : count.number() == 1 ? "a thin coat of " + coat + on + enough(lay)
+                                + (lay.doing().hides() ? (enough(lay).isEmpty() ? ";" : "") + " it may be streaky, the next one closes it."
                                         : lay.doing().why().reason() == Why.Reason.GLOWS ? "; the next one adds to it."
                                         : "; it may leave bald patches, the next one closes them.")
                         : "a thin coat of " + coat + on + ", once the one before no longer feels cool.";
             }
         };
+    }
+
+    /** What one coat does for while the rest takes another. */
+    private static String enough(Step.Lay lay) {
+        List<What> enough = lay.doing().count().enough();
+        List<What> rest = lay.doing().what().stream().filter(w -> !enough.contains(w)).toList();
+        return enough.isEmpty() ? "" : ", enough for " + Words.list(PartWords.names(enough)) + "; on " + Words.list(PartWords.names(rest));
     }
 
     /** Gel, lamp and powder are one work: the powder sticks only while the gel is fresh from the lamp. */
@@ -393,6 +421,12 @@ public final class StepWords {
         Step.Lay lay = (Step.Lay) step;
         Step.Doing doing = lay.doing();
         int coats = doing.count().of();
+        if (isGlitter(lay)) {
+            return "Its flakes let the colour below through; it goes on when that and its shade are dry.";
+        }
+        if (isBlockedIn(lay)) {
+            return "What is below shows through one coat; the joins are worked in the last, while all is wet.";
+        }
         if (doing.why().reason() != Why.Reason.NONE) {
             boolean counts = doing.hides() && coats > 1 && doing.why().reason() != Why.Reason.SHOWS_THROUGH
                     && lay.kind() != Step.Kind.PRIME;
@@ -476,7 +510,7 @@ public final class StepWords {
             case AS_WISHED -> "The line you chose." + (facts.is("shaded") ? " Thicker on the side away from the light." : "");
             case SECOND_LINE -> "A second line just inside the first, as is your habit.";
             case METAL_LINE -> "Metal just inside the first line, as is your habit.";
-            case LIGHT_LAST -> "Last, where the light strikes.";
+            case LIGHT_LAST -> "Where the light strikes; nothing is painted over it.";
             case RUNS_ROUND -> "It runs all round, so it comes when both faces can be handled.";
             case DRAWN_ON_AREA -> "After the areas it lies on; it stops just short of what is in front.";
             case BASE_OF_SPARKLE -> "Its flakes cover thinly: a base of their own colour closes the gaps between them.";

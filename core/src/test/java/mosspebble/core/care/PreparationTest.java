@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import mosspebble.core.drying.Climate;
 import mosspebble.core.drying.SteadyMass;
 import mosspebble.core.stone.Skin;
@@ -40,6 +41,22 @@ class PreparationTest {
         assertThat(titles(stone.plus(Patch.at(Patch.Kind.HOLE, 5, 5, 3, 4)))).endsWith("Fill the hole");
         assertThat(titles(stone.plus(Patch.at(Patch.Kind.DENT, 5, 5, 3, 4)))).as("a dent is used, not filled")
                 .containsExactly("Wash and dry the stone");
+    }
+
+    @Test // primer grips a tight skin only where that is dulled; both before the hole is filled (common practice, no source)
+    void aTightStoneIsDulledWherePrimerGoesOnIt() {
+        Stone tight = Stone.cobble().plus(Patch.at(Patch.Kind.HOLE, 5, 5, 3, 4));
+        tight = tight.withSkin(tight.skin().withPorosity(0.01));
+        Stone open = tight.withSkin(tight.skin().withPorosity(0.05));
+        assertThat(primed(tight, true)).containsExactly("Wash and dry the stone", "Dull the glassy skin", "Fill the hole");
+        assertThat(primed(tight, false)).doesNotContain("Dull the glassy skin");
+        assertThat(primed(open, true)).doesNotContain("Dull the glassy skin");
+        assertThat(primed(tight.withSkin(tight.skin().withState(Skin.Before.PAINT_SANDED, false)), true)).as("it is sanded anyway")
+                .doesNotContain("Dull the glassy skin");
+    }
+
+    private static List<String> primed(Stone stone, boolean primed) {
+        return Preparation.of(Survey.of(stone), Optional.empty(), primed, Climate.room()).stream().map(CareWords::title).toList();
     }
 
     @Test

@@ -54,10 +54,14 @@ class BlendsInPlansTest {
             BOARD, BOARD, false, false)), List.of(), List.of());
 
     private static PaintPlan plan(Blend blend) {
+        return plan(blend, "blue");
+    }
+
+    private static PaintPlan plan(Blend blend, String colour) {
         Stone stone = Stone.cobble();
         Project project = Project.begin("p", "Board", stone)
                 .withSketch(Optional.of(Sketch.of(new Subject.Figure("board"), ItemMode.ON_STONE, new Placement(0, 0, 0, 1), 0)))
-                .withColours(Map.of("board", Mix.of("blue"))).withBlend("board", blend)
+                .withColours(Map.of("board", Mix.of(colour))).withBlend("board", blend)
                 .withHabits(Habits.usual().withPrimer(Habits.Primer.NEVER).withLineColour(Habits.LineColour.NONE).withLight(Light.NONE));
         return Plans.plan(project, Survey.of(stone), new Workshop(new Palette(Paints.shelf()), REPERTOIRE, Climate.room(), List.of()),
                 new Remembered());
@@ -92,6 +96,36 @@ class BlendsInPlansTest {
         PaintPlan glazes = plan(Blend.of(kind).withColours(List.of(Mix.of("purple"))).withMethod(Blend.Method.GLAZES));
         assertThat(lays(glazes)).as("glazes are laid on dry paint").noneMatch(l -> l.wet().isPresent());
         assertThat(lays(glazes).size()).isGreaterThan(lays(plan).size());
+    }
+
+    @Test // the first coat of a gradient is both its colours, one pass; nobody waits for the one to lay the other beside it
+    void aBlendIsBlockedInAsOnePassAndThenWorkedWet() {
+        PaintPlan plan = plan(Blend.of(BlendKind.GRADIENT).withColours(List.of(Mix.of("palegreen"))).withShape(0, 0.5, 0.5), "yellow");
+        List<Step.Lay> all = lays(plan);
+        assertThat(all).hasSizeGreaterThan(1);
+        List<Step.Lay> first = all.subList(0, all.size() - 1);
+        for (int k = 0; k < first.size(); k++) {
+            Step.Lay coat = first.get(k);
+            assertThat(coat.wet()).isEmpty();
+            assertThat(coat.layers()).extracting(l -> l.load().mix()).containsExactlyInAnyOrder(Mix.of("yellow"), Mix.of("palegreen"));
+            assertThat(StepWords.title(coat)).endsWith(" coat: the board");
+            assertThat(StepWords.sentence(coat)).startsWith("Block it in with ").contains("yellow", "palegreen", "each in its place");
+            assertThat(coat.doing().count().number()).isEqualTo(k + 1);
+        }
+        Step.Lay wet = all.get(all.size() - 1);
+        assertThat(wet.wet()).isPresent();
+        int before = plan.steps().indexOf(first.get(first.size() - 1));
+        assertThat(wet.after()).anyMatch(a -> a.step() == before && a.waits() == Step.Waits.OWN_COAT);
+        assertThat(StepWords.titles(plan)).noneMatch(t -> t.contains("part of"));
+        assertThat(plan.puddles()).as("each pot serves every coat").filteredOn(p -> !p.mix().equals(Mix.of("varnish"))).hasSize(2)
+                .allSatisfy(p -> assertThat(p.steps()).hasSize(all.size()));
+    }
+
+    @Test
+    void partsOfOneAreaThatAreLaidApartComeAsTheyAreCounted() {
+        PaintPlan plan = plan(Blend.of(BlendKind.GRADIENT).withColours(List.of(Mix.of("purple"))).withMethod(Blend.Method.GLAZES));
+        assertThat(StepWords.titles(plan).stream().filter(t -> t.contains("part of"))).isNotEmpty().first().asString()
+                .contains("first part of the board");
     }
 
     @Test

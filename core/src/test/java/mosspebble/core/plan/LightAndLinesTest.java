@@ -9,6 +9,8 @@ import java.util.Map;
 import java.util.Optional;
 import mosspebble.core.Paints;
 import mosspebble.core.area.Remembered;
+import mosspebble.core.blend.Blend;
+import mosspebble.core.blend.BlendKind;
 import mosspebble.core.colour.Lab;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Paint;
@@ -107,6 +109,26 @@ class LightAndLinesTest {
             Step glaze = of(plan, "shade side of the ball");
             assertThat(Lab.of(glaze.coat().orElseThrow().optics().full()).l()).as("darker").isLessThan(Lab.of(Srgb.ofHex("#b3261e")).l());
         }
+    }
+
+    @Test // clear stuff goes over things: glaze over the dry shade; what hides lies below it (common practice, no source)
+    void whatIsClearGoesOverTheShadeAndWhatIsDabbedBelowIt() {
+        Blend glaze = Blend.of(BlendKind.GLAZE).withColours(List.of(Mix.of("purple")));
+        Blend foam = Blend.of(BlendKind.FOAM).withColours(List.of(Mix.of("white")));
+        assertThat(onTheBall(Blend.flat().plusOver(glaze))).containsExactly("WHOLE", "SHADE", "GLAZE");
+        assertThat(onTheBall(glaze)).containsExactly("WHOLE", "SHADE", "GLAZE");
+        assertThat(onTheBall(Blend.flat().plusOver(glaze).plusOver(foam))).as("the foam lies on the glaze")
+                .containsExactly("WHOLE", "GLAZE", "FOAM", "SHADE");
+        assertThat(onTheBall(Blend.flat().plusOver(foam).plusOver(glaze))).containsExactly("WHOLE", "FOAM", "SHADE", "GLAZE");
+    }
+
+    /** What is laid on the ball, each once, in order. */
+    private static List<String> onTheBall(Blend blend) {
+        Project project = project(Habits.usual().withLight(Light.USUAL).withLineColour(Habits.LineColour.NONE)).withBlend("ball", blend);
+        return Plans.plan(project, SURVEY, new Workshop(new Palette(Paints.shelf()), BALLS, Climate.room(), List.of()), new Remembered())
+                .steps().stream().filter(s -> s instanceof Step.Lay lay && lay.doing().what().get(0).part().equals("ball"))
+                .map(s -> s.kind() == Kind.SHADE ? "SHADE" : ((Step.Lay) s).doing().what().get(0).share().kind().name()).distinct()
+                .toList();
     }
 
     @Test
@@ -270,6 +292,26 @@ class LightAndLinesTest {
         Sketch shut = open.plus(Item.of(new Subject.Figure("patch"), ItemMode.ON_STONE, new Placement(8, 0, 0, 1), 0));
         assertThat(glints(open, both)).as("lights lie on all of their own thing").isCloseTo(2 * Math.PI, within(0.1));
         assertThat(glints(shut, both)).as("the patch covers one eye and its glint").isCloseTo(Math.PI, within(0.1));
+    }
+
+    @Test // one pen in the hand sets all lights, touches and strokes (common practice, no source)
+    void touchesAndStrokesOfOnePenAreOnePass() {
+        Motif eye = new Motif("eye", "Eye",
+                List.of(new Slot("eye", "Eye", Srgb.ofHex("#1a1a1c")), new Slot("light", "L", Srgb.ofHex("#f6f4ee"))),
+                List.of(part("eye", disc(0, 0, 15), 0),
+                        new MotifPart("glint", "glint", Role.HIGHLIGHT, "light", disc(-6, -6, 1), MotifPart.Make.FLAT, Optional.empty()),
+                        new MotifPart("shine", "shine", Role.HIGHLIGHT, "light",
+                                FACTORY.createLineString(new Coordinate[] {new Coordinate(4, 6), new Coordinate(9, 2)}),
+                                new MotifPart.Make(0.8, 0, false, Presence.ALWAYS), Optional.empty())),
+                disc(0, 0, 15), disc(0, 0, 15), false, false);
+        Project project = Project.begin("p", "Eye", Stone.cobble())
+                .withSketch(Optional.of(Sketch.of(new Subject.Figure("eye"), ItemMode.ON_STONE, new Placement(0, 0, 0, 1), 0)))
+                .withColours(Map.of("eye", Mix.of("black"), "light", Mix.of("whitepen")));
+        PaintPlan plan = Plans.plan(project, SURVEY,
+                new Workshop(new Palette(Paints.shelf()), Repertoire.of(List.of(eye), List.of(), List.of()), Climate.room(), List.of()),
+                new Remembered());
+        assertThat(StepWords.titles(plan)).filteredOn(t -> t.contains("glint") || t.contains("shine")).singleElement().asString()
+                .contains("the glint and the shine");
     }
 
     private static double glints(Sketch sketch, Repertoire repertoire) {

@@ -197,6 +197,8 @@ class SealedPlansTest {
         assertThat(over).isNotEmpty();
         assertThat(StepWords.sentence(over.get(0))).contains("flakes lie flat").contains("bald patches").doesNotContain("water");
         assertThat(StepWords.sentence(over.get(over.size() - 1))).doesNotContain("bald patches").doesNotContain("water");
+        assertThat(StepWords.title(over.get(0))).isEqualTo("Pat the first layer of star glitter on the board");
+        assertThat(StepWords.reason(over.get(0))).contains("flakes").doesNotContain("Watered");
     }
 
     @Test

@@ -56,6 +56,17 @@ class ShadesTest {
         assertThat(light.mix().parts()).anyMatch(p -> p.paint().equals("red"));
     }
 
+    @Test // shades are the base plus a touch, so that its own pot serves (common practice, no source)
+    void theShadeOfAMixKeepsItsParts() {
+        Palette.Colour base = PALETTE.colour(new Mix(List.of(new Mix.Part("tan", 3), new Mix.Part("yellow", 1)))).orElseThrow();
+        for (double darker : new double[] {0.9, 0.8, 0.7, 0.6}) {
+            Lab wanted = new Lab(base.lab().l() * darker, base.lab().a(), base.lab().b());
+            Mix shade = Shades.darker(PALETTE, base, wanted).orElseThrow().mix();
+            assertThat(shade.touchOver(base.mix())).as("%s", shade).isPresent();
+            assertThat(shade.totalParts()).isLessThanOrEqualTo(Mix.MEASURED_PARTS);
+        }
+    }
+
     @Test
     void greyIsShadedGrey() {
         Palette palette = new Palette(Paints.shelf().with(Paints.brush("stone", "#8b8b89", 0.95)));

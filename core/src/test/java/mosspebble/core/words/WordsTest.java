@@ -196,6 +196,24 @@ class WordsTest {
         assertThat(StepWords.sentence(new Step.Sign(STEP.work(), List.of(), false))).doesNotContain("varnish").contains("no seal");
     }
 
+    private static List<What> numbered(String stem, int... numbers) {
+        return IntStream.of(numbers).mapToObj(n -> new What(What.Of.PART, stem + " " + n, Share.WHOLE, List.of(), new What.Row("", 0, 6)))
+                .toList();
+    }
+
+    @Test
+    void aCoatThatIsEnoughForSomeOfItSaysSo() {
+        What flame = new What(What.Of.PART, "flame", Share.WHOLE, List.of());
+        What foot = new What(What.Of.PART, "foot", Share.WHOLE, List.of());
+        Step.Lay one = (Step.Lay) STEP;
+        Step.Count count = new Step.Count(1, 2, 2, new Step.Hiding(2, 2, 0), List.of(foot));
+        Step step = new Step.Lay("k", Step.Kind.FILL, new Step.Doing(List.of(flame, foot), true, one.doing().why(), count, 2, false,
+                Step.Turn.AS_IT_LIES, Optional.empty()), one.layers(), new Tool(Tool.Kind.SMALL_ROUND, 3), one.work(), Optional.empty(),
+                List.of());
+        assertThat(StepWords.sentence(step)).isEqualTo(
+                "A thin coat of blue on the flame and the foot, enough for the foot; on the flame it may be streaky, the next one closes it.");
+    }
+
     @Test
     void severalThingsAreNamedUpToThree() {
         Step.Lay one = (Step.Lay) STEP;
@@ -213,6 +231,13 @@ class WordsTest {
                         Step.Turn.AS_IT_LIES, Optional.empty()),
                 one.layers(), one.tool(), one.work(), Optional.empty(), List.of());
         assertThat(StepWords.title(second)).isEqualTo("Second coat: the twelve rays");
+        assertThat(PartWords.names(numbered("band", 2, 3))).containsExactly("bands 2 and 3");
+        assertThat(PartWords.names(numbered("band", 2, 3, 4))).containsExactly("bands 2 to 4");
+        assertThat(PartWords.names(numbered("band", 2, 5))).as("numbers that do not follow each other say little")
+                .containsExactly("two of the bands");
+        assertThat(PartWords.names(Stream.of("cap band", "bobble")
+                .map(t -> new What(What.Of.PART, t, new Share(Share.Kind.GLAZE, 1, 2), List.of())).toList()))
+                .containsExactly("the first glaze on the cap band and the bobble");
         assertThat(PartWords.names(Stream.of("left eye", "right eye").map(t -> new What(What.Of.SHADE_SIDE, t, Share.WHOLE, List.of()))
                 .toList())).containsExactly("the shade side of both eyes");
         assertThat(List.of(Words.plural("wing feathers"), Words.plural("glass"), Words.plural("belly"), Words.plural("ray"),
