@@ -67,13 +67,8 @@ class PracticedHandTest {
     /** Nobody rinses a brush of a load to fill it with the same load at once, but where the paint must dry between. */
     @Test
     void noLoadIsPutAwayToBeTakenUpAgainAtOnce() {
-        Studio walk = LanternWalk.studio(BuiltIn.repertoire());
-        Workshop workshop = new Workshop(new Palette(walk.shelf()), BuiltIn.repertoire(), walk.climate(), walk.known());
         List<PaintPlan> plans = new ArrayList<>(PLANS.values());
-        for (String stone : List.of("harbour", "fox", "toadstool")) {
-            Project project = walk.project(stone).orElseThrow();
-            plans.add(Plans.plan(project, Survey.of(project.stone()), workshop, new Remembered()));
-        }
+        List.of("harbour", "fox", "toadstool").forEach(stone -> plans.add(planned(stone)));
         for (PaintPlan plan : plans) {
             for (int k = 1; k < plan.steps().size(); k++) {
                 if (plan.steps().get(k - 1) instanceof Step.Lay before && plan.steps().get(k) instanceof Step.Lay then
@@ -121,10 +116,18 @@ class PracticedHandTest {
 
     /** The titles of a stone of the demo as it is today. */
     private static List<String> walk(String stone) {
-        Studio walk = LanternWalk.studio(BuiltIn.repertoire());
-        Project project = walk.project(stone).orElseThrow();
-        return StepWords.titles(Plans.plan(project, Survey.of(project.stone()),
-                new Workshop(new Palette(walk.shelf()), BuiltIn.repertoire(), walk.climate(), walk.known()), new Remembered()));
+        return StepWords.titles(planned(stone));
+    }
+
+    private static final Map<String, PaintPlan> TODAY = new HashMap<>();
+
+    private static PaintPlan planned(String stone) {
+        return TODAY.computeIfAbsent(stone, id -> {
+            Studio walk = LanternWalk.studio(BuiltIn.repertoire());
+            Project project = walk.project(id).orElseThrow();
+            return Plans.plan(project, Survey.of(project.stone()),
+                    new Workshop(new Palette(walk.shelf()), BuiltIn.repertoire(), walk.climate(), walk.known()), new Remembered());
+        });
     }
 
     private static int first(List<String> titles, String words) {
@@ -198,6 +201,25 @@ class PracticedHandTest {
                 "First coat: the words LANTERN and WALK", "Work wet into wet: the words LANTERN and WALK", "Sign it")
                 .noneMatch(t -> t.contains("part of"));
         assertThat(walk("heron")).contains("First coat: bands 2 and 3").noneMatch(t -> t.contains("part of"));
+    }
+
+    /** A coat that does for one thing and not for the other says so; nobody waits for a coat that never comes. */
+    @Test
+    void whatTakesOneCoatAmongThingsThatTakeTwoIsTold() {
+        for (Project project : LanternWalk.studio(BuiltIn.repertoire()).projects()) {
+            List<Step.Lay> all = laid(planned(project.id()));
+            for (int k = 0; k < all.size(); k++) {
+                Step.Lay coat = all.get(k);
+                Step.Count count = coat.doing().count();
+                if (coat.kind() == Step.Kind.FILL && coat.wet().isEmpty() && count.number() < count.of()) {
+                    List<String> later = all.subList(k + 1, all.size()).stream().filter(s -> s.kind() == Step.Kind.FILL)
+                            .flatMap(s -> s.doing().what().stream()).map(w -> w.part() + w.share()).toList();
+                    assertThat(coat.doing().what().stream().filter(w -> !later.contains(w.part() + w.share())))
+                            .as(StepWords.title(coat)).containsExactlyElementsOf(count.enough());
+                }
+            }
+        }
+        assertThat(laid(planned("owl")).stream().map(StepWords::sentence)).anyMatch(s -> s.contains("enough for both feet"));
     }
 
     /** Water and sandpaper come before paint, on both faces at once (common practice, no source). */
