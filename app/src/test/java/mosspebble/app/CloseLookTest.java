@@ -10,16 +10,21 @@ import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.Parent;
+import javafx.scene.SnapshotParameters;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
 import javafx.scene.image.ImageView;
+import javafx.scene.image.WritableImage;
+import javafx.scene.paint.Color;
+import javafx.scene.text.Text;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.SeenBy;
 import mosspebble.core.area.Grid;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.testfx.util.WaitForAsyncUtils;
 
 /** The stone looked at closely on its cloth: by keys, wheel and hand. */
 class CloseLookTest {
@@ -81,6 +86,14 @@ class CloseLookTest {
             assertThat(cloth.getLayoutBounds().contains(still.getBoundsInParent())).as("no larger than the cloth, though the stone is")
                     .isTrue();
             assertThat(cloth.lookup("#cloth-linen").isVisible()).as("nothing of the linen is in sight").isFalse();
+            assertThat(((Text) cloth.lookup("#cloth-shown")).getText()).as("how large it is shown, over the stone").startsWith("shown at");
+            assertThat(((Parent) still).getChildrenUnmodifiable()).as("the hem lies over the stone").last()
+                    .isSameAs(cloth.lookup("#cloth-shown").getParent());
+            SnapshotParameters clear = new SnapshotParameters();
+            clear.setFill(Color.TRANSPARENT);
+            WritableImage beside = WaitForAsyncUtils.asyncFx(() -> cloth.lookup("#hem-beside").snapshot(clear, null)).get();
+            assertThat(beside.getHeight()).isEqualTo(bounds.getHeight(), within(1.0));
+            assertThat(beside.getPixelReader().getColor(8, (int) bounds.getHeight() - 9).getOpacity()).as("woven").isEqualTo(1);
             Grid before = app.show().closeProperty().get();
             app.robot.press(MouseButton.MIDDLE);
             assertThat(still.isCache()).isFalse();

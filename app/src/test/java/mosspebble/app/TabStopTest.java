@@ -4,7 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.stream.Collectors;
 import javafx.scene.Node;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
@@ -109,6 +111,48 @@ class TabStopTest {
             long stops = app.robot.lookup(".tray-stone").queryAll().stream().filter(Node::isFocusTraversable).count();
             assertThat(stops).isEqualTo(1);
         }
+    }
+
+    /** A shelf of sixty cards is not sixty stops; nor are twenty dabs of paint (the same patterns as above). */
+    @Test
+    @Tag("outside")
+    void rowsOfCardsAndDabsAreOneStopEach() throws Exception {
+        try (Driver app = new Driver(folder.resolve("s.pebble"), "snail")) {
+            app.settled();
+            app.keys(KeyCode.DIGIT2);
+            app.does("Sketch: add something from the library");
+            app.still();
+            everyRowIsOneStop(app, ".planks-card", 3);
+            List<Node> row = rows(app, ".planks-card").get(0);
+            app.robot.interact(row.get(0)::requestFocus);
+            app.keys(KeyCode.RIGHT);
+            assertThat(app.scene().getFocusOwner()).isSameAs(row.get(1));
+            app.keys(KeyCode.TAB);
+            assertThat(row).as("on to the next shelf").doesNotContain(app.scene().getFocusOwner());
+            app.robot.press(KeyCode.ESCAPE).release(KeyCode.ESCAPE);
+            app.does("Look at the shelf");
+            app.still();
+            everyRowIsOneStop(app, ".shelf-card", 3);
+            app.robot.press(KeyCode.ESCAPE).release(KeyCode.ESCAPE);
+            app.does("Go to Colour");
+            app.still();
+            everyRowIsOneStop(app, ".dab", 1);
+            app.does("Stone: skin");
+            app.still();
+            everyRowIsOneStop(app, ".dab", 1);
+        }
+    }
+
+    /** What stands in one row, row by row. */
+    private static List<List<Node>> rows(Driver app, String style) {
+        return List.copyOf(app.robot.lookup(style).queryAll().stream().filter(TabStopTest::seen)
+                .collect(Collectors.groupingBy(Node::getParent, LinkedHashMap::new, Collectors.toList())).values());
+    }
+
+    private static void everyRowIsOneStop(Driver app, String style, int least) {
+        List<List<Node>> rows = rows(app, style);
+        assertThat(rows).as(style).hasSizeGreaterThanOrEqualTo(least);
+        assertThat(rows).as(style).allSatisfy(row -> assertThat(row.stream().filter(Node::isFocusTraversable)).hasSize(1));
     }
 
     private static Stage show(Driver app) {

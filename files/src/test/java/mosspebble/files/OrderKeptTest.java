@@ -38,7 +38,7 @@ class OrderKeptTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"owl", "snail", "fox", "moon", "heron", "toadstool"})
+    @ValueSource(strings = {"owl", "snail", "fox", "moon", "heron", "toadstool", "lettering", "harbour"})
     void theOrderThatIsKeptIsTheOneThatWas(String id) {
         PaintPlan plan = plan(stone(id));
         PaintPlan kept = plan(stone(id).withOrder(plan.order()));

@@ -13,6 +13,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import mosspebble.app.control.Choice;
+import mosspebble.app.control.OneStop;
 import mosspebble.app.screen.PageView;
 import mosspebble.app.screen.Panel;
 import mosspebble.core.advice.Correction;
@@ -49,6 +50,7 @@ final class MendPage extends PageView {
         }
         steps.setId("mend-steps");
         colours.setId("mend-colours");
+        OneStop.in(colours);
         Button against = Panel.button("mend-proof", "Hold a photo against the plan …",
                 "Says in mm where the pencilled or painted stone strays from its plan", hold);
         Label click = Panel

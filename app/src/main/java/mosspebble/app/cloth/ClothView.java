@@ -24,7 +24,6 @@ import javafx.scene.layout.Region;
 import javafx.scene.paint.Color;
 import javafx.scene.paint.ImagePattern;
 import javafx.scene.shape.Rectangle;
-import javafx.scene.shape.StrokeLineCap;
 import javafx.scene.text.TextAlignment;
 import javafx.scene.transform.Affine;
 import javafx.stage.Window;
@@ -61,8 +60,6 @@ import org.locationtech.jts.geom.Geometry;
  */
 public final class ClothView extends Region {
 
-    private static final double HEM = 32;
-
     /** A larger cloth is drawn a little coarser, so that a picture has room in the memory; on a slow machine fewer can be asked for. */
     private static final double MOST_PIXELS = Integer.getInteger("mosspebble.pixels", 3_500_000);
 
@@ -75,7 +72,8 @@ public final class ClothView extends Region {
     /** The draft, and over it the picture with full care, or as much of it as is looked at. */
     private final ImageView draft = new ImageView();
     private final ImageView stone = new ImageView();
-    private final Pane still = new Pane(linen, shadow, draft, stone);
+    private final Hem hem = new Hem();
+    private final Pane still = new Pane(linen, shadow, draft, stone, hem);
     private final Canvas overlay = new Canvas();
     private Object linenShows;
     private Color linenTone;
@@ -244,7 +242,8 @@ public final class ClothView extends Region {
         overlay.setHeight(h);
         workbench.shown().ifPresent(project -> {
             StoneOutline outline = outline(project);
-            double room = Math.min((w - 2 * HEM - 84) / (2 * outline.halfWidth()), (h - 2 * HEM - 66) / (2 * outline.halfHeight()));
+            double room = Math.min((w - 2 * Hem.WIDE - 84) / (2 * outline.halfWidth()),
+                    (h - 2 * Hem.WIDE - 66) / (2 * outline.halfHeight()));
             fit = Math.max(0.3, Math.min(9, Math.floor(room * 20) / 20));
             if (near.isTrueSize()) {
                 near.trueSize(pixelsPerMm() / fit);
@@ -279,11 +278,11 @@ public final class ClothView extends Region {
     }
 
     private double middleX() {
-        return HEM / 2 + getWidth() / 2 - near.x() * scale;
+        return Hem.WIDE / 2 + getWidth() / 2 - near.x() * scale;
     }
 
     private double middleY() {
-        return HEM / 2 + getHeight() / 2 - near.y() * scale;
+        return Hem.WIDE / 2 + getHeight() / 2 - near.y() * scale;
     }
 
     /** Looks closer, or from farther away; what lies at a place of the cloth stays there. */
@@ -292,7 +291,7 @@ public final class ClothView extends Region {
         double atY = frame().toY(y);
         if (!seen() && workbench.shown().isPresent() && near.by(by)) {
             scale = fit * near.times();
-            look(atX - (x - HEM / 2 - getWidth() / 2) / scale, atY - (y - HEM / 2 - getHeight() / 2) / scale);
+            look(atX - (x - Hem.WIDE / 2 - getWidth() / 2) / scale, atY - (y - Hem.WIDE / 2 - getHeight() / 2) / scale);
         }
     }
 
@@ -303,11 +302,11 @@ public final class ClothView extends Region {
 
     /** Looks closer at what lies in the middle of the cloth. */
     public void closer() {
-        zoom(1.5, HEM / 2 + getWidth() / 2, HEM / 2 + getHeight() / 2);
+        zoom(1.5, Hem.WIDE / 2 + getWidth() / 2, Hem.WIDE / 2 + getHeight() / 2);
     }
 
     public void farther() {
-        zoom(1 / 1.5, HEM / 2 + getWidth() / 2, HEM / 2 + getHeight() / 2);
+        zoom(1 / 1.5, Hem.WIDE / 2 + getWidth() / 2, Hem.WIDE / 2 + getHeight() / 2);
     }
 
     /** Shows the whole stone. */
@@ -502,23 +501,8 @@ public final class ClothView extends Region {
         return Token.INK.colour(theme());
     }
 
-    private Color stitch() {
-        return Token.HEM.colour(theme());
-    }
-
-    /** Draws the linen again if anything it shows has changed. */
+    /** Draws linen and hem again if anything they show has changed. */
     private void drawLinen() {
-        if (!linen.isVisible()) {
-            return;
-        }
-        Object shows = List.of(linen.getWidth(), linen.getHeight(), theme(), workbench.studio().view(), scale, near.x(), near.y(),
-                workbench.seenByProperty().get(),
-                workbench.shown().isPresent());
-        if (shows.equals(linenShows)) {
-            return;
-        }
-        linenShows = shows;
-        GraphicsContext pen = linen.getGraphicsContext2D();
         double w = linen.getWidth();
         double h = linen.getHeight();
         Color tone = Token.LINEN.colour(theme());
@@ -526,62 +510,20 @@ public final class ClothView extends Region {
             linenTone = tone;
             woven = Linen.of(tone);
         }
-        pen.setFill(woven);
-        pen.fillRect(0, 0, w, h);
-        pen.setStroke(stitch());
-        pen.setLineWidth(1.4);
-        pen.setLineCap(StrokeLineCap.ROUND);
-        pen.setLineDashes(6, 5);
-        pen.strokeLine(HEM, HEM, w - 10, HEM);
-        pen.strokeLine(HEM, HEM, HEM, h - 10);
-        pen.setLineDashes();
-        if (workbench.shown().isPresent()) {
-            ticks(pen, w, h);
+        hem.draw(workbench.studio(), woven, w, h, frame(), workbench.shown().isPresent() ? howLarge() : "", !near.isWhole());
+        Object shows = List.of(w, h, woven);
+        if (linen.isVisible() && !shows.equals(linenShows)) {
+            linenShows = shows;
+            GraphicsContext pen = linen.getGraphicsContext2D();
+            pen.setFill(woven);
+            pen.fillRect(0, 0, w, h);
         }
     }
 
-    /** Ticks and figures along two hems, from the stone's middle outward. */
-    private void ticks(GraphicsContext pen, double w, double h) {
-        LengthUnit unit = workbench.studio().unit();
-        double small = unit == LengthUnit.INCH ? Millimetres.PER_INCH / 8 : scale < 2 ? 5 : 2;
-        int perFigure = unit == LengthUnit.INCH ? 8 : scale < 2 ? 4 : 5;
-        pen.setFont(TextSize.font(workbench.studio(), 10));
-        pen.setTextAlign(TextAlignment.CENTER);
-        for (int k = -400; k <= 400; k++) {
-            double x = middleX() + k * small * scale;
-            double y = middleY() + k * small * scale;
-            boolean figure = k % perFigure == 0;
-            double length = figure ? 8 : 4;
-            pen.setStroke(stitch());
-            pen.setLineWidth(figure ? 1.5 : 1);
-            String words = unit == LengthUnit.INCH ? String.valueOf(Math.abs(k / perFigure))
-                    : Numbers.text(Math.abs(k * small) / (unit == LengthUnit.CM ? 10 : 1), 1);
-            pen.setFill(Token.HEM_INK.colour(theme()));
-            if (x > HEM + 14 && x < w - 14) {
-                pen.strokeLine(x, HEM - 3, x, HEM - 3 - length);
-                if (figure) {
-                    pen.fillText(words, x, 15);
-                }
-            }
-            if (y > HEM + 10 && y < h - 10) {
-                pen.strokeLine(HEM - 3, y, HEM - 3 - length, y);
-                if (figure) {
-                    pen.save();
-                    pen.translate(15, y);
-                    pen.rotate(-90);
-                    pen.fillText(words, 0, 0);
-                    pen.restore();
-                }
-            }
-        }
-        pen.setTextAlign(TextAlignment.RIGHT);
-        pen.setFill(Token.HEM_INK.colour(theme()));
-        pen.setFont(TextSize.font(workbench.studio(), 12));
+    private String howLarge() {
         String times = Math.abs(timesTrue() - 1) < 5e-4 ? "as large as it is" : "at " + Numbers.text(timesTrue(), 1) + " × true size";
         String by = workbench.seenByProperty().get().words();
-        pen.fillText("shown " + times + ", hem in " + unit.symbol()
-                + (by.isEmpty() ? "" : ", " + by), w - 14, h - 12);
-        pen.setTextAlign(TextAlignment.LEFT);
+        return "shown " + times + ", hem in " + workbench.studio().unit().symbol() + (by.isEmpty() ? "" : ", " + by);
     }
 
     // --- overlay

@@ -8,6 +8,8 @@ import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.Region;
 import javafx.scene.paint.Color;
+import javafx.scene.text.Font;
+import javafx.scene.text.Text;
 import javafx.scene.text.TextAlignment;
 import mosspebble.app.control.Hint;
 import mosspebble.app.control.Swatch;
@@ -29,6 +31,7 @@ public final class SliceEdge extends Region {
     private static final double GROUND = 26;
     private static final int SAMPLES = 240;
     private static final double MARGIN = 54;
+    private static final double RIGHT = 20;
 
     /** The same for every stone and step, so that thick looks thick. */
     private static final double UM_PER_PIXEL = 7;
@@ -93,8 +96,13 @@ public final class SliceEdge extends Region {
         double[] at = line.get();
         boolean seen = line.toPx() > line.fromPx() + 40;
         double left = seen ? Math.max(MARGIN, line.fromPx()) : MARGIN;
-        double wide = Math.min(w - MARGIN, seen ? line.toPx() : w) - left;
         List<Slice.Sample> samples = slice.cut(show.steps(), workbench.coatProperty().get(), at[0], at[1], at[2], at[3], SAMPLES);
+        double thickest = samples.stream().mapToDouble(Slice.Sample::totalUm).max().orElse(0);
+        Font font = TextSize.font(workbench.studio(), 12);
+        Text figure = new Text(thickest <= 0 ? "bare" : Numbers.text(thickest, 0) + " µm");
+        figure.setFont(font);
+        double told = RIGHT + figure.getLayoutBounds().getWidth() + 2.2 * font.getSize(); // with the letter beside it
+        double wide = Math.min(w - Math.max(MARGIN, told), seen ? line.toPx() : w) - left;
         Color stone = Swatch.colour(plan.survey().stone().colour());
         double cell = wide / SAMPLES;
         for (int i = 0; i < SAMPLES; i++) {
@@ -113,15 +121,14 @@ public final class SliceEdge extends Region {
                 }
             }
         }
-        double thickest = samples.stream().mapToDouble(Slice.Sample::totalUm).max().orElse(0);
         pen.setFill(Token.QUIET.colour(theme));
-        pen.setFont(TextSize.font(workbench.studio(), 12));
+        pen.setFont(font);
         pen.setTextAlign(TextAlignment.RIGHT);
         pen.fillText("A", left - 8, GROUND + 4);
         pen.setTextAlign(TextAlignment.LEFT);
         pen.fillText("B", left + wide + 8, GROUND + 4);
         pen.setTextAlign(TextAlignment.RIGHT);
-        pen.fillText(thickest <= 0 ? "bare" : Numbers.text(thickest, 0) + " µm", w - 20, GROUND + 4);
+        pen.fillText(figure.getText(), w - RIGHT, GROUND + 4);
         setAccessibleText("The paint from A to B, at most " + Numbers.text(thickest, 0) + " µm thick; opens the slice");
     }
 }

@@ -18,6 +18,7 @@ import javafx.scene.layout.VBox;
 import mosspebble.app.control.Hint;
 import mosspebble.app.control.Choice;
 import mosspebble.app.control.Measure;
+import mosspebble.app.control.OneStop;
 import mosspebble.app.control.Swatch;
 import mosspebble.app.screen.PageView;
 import mosspebble.app.screen.Panel;
@@ -88,6 +89,7 @@ final class BlendPage extends PageView {
         mud.setWrapText(true);
         mud.getStyleClass().add("problem");
         layers.setId("blend-layers");
+        OneStop.in(kinds);
         getChildren().addAll(layers, kind, kinds, sentence, more, angle, amount, join, method, mud);
     }
 
@@ -350,6 +352,7 @@ final class BlendPage extends PageView {
                 row.getChildren().add(dab);
             });
         }
+        OneStop.in(row);
         return row;
     }
 }

@@ -14,6 +14,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import mosspebble.app.control.Choice;
+import mosspebble.app.control.OneStop;
 import mosspebble.app.control.Swatch;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
@@ -72,6 +73,7 @@ public final class ColourPanel extends Panel {
         palettes = new PalettesPage(this, colours);
         edge = new EdgePage(this, colours);
         dabs.setId("slots");
+        OneStop.in(dabs);
         Choice<Page> pages = Choice.pages(page::set);
         for (Page p : Page.values()) {
             pages.option("colour-" + p.name().toLowerCase(Locale.ROOT), p.label, p, p.tooltip);

@@ -16,6 +16,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import mosspebble.app.control.Hint;
 import mosspebble.app.control.Entry;
+import mosspebble.app.control.OneStop;
 import mosspebble.app.control.Swatch;
 import mosspebble.app.screen.PageView;
 import mosspebble.app.screen.Panel;
@@ -95,6 +96,8 @@ final class MixPage extends PageView {
         bare = Panel.button("ground-none", "Leave bare", "No ground colour: the stone shows", colours::leaveBare);
         HBox last = new HBox(6, plank, bare);
         proposals.setId("proposals");
+        OneStop.in(nudges);
+        OneStop.in(shelf);
         getChildren().addAll(recipe, amounts, wet, seen, nudges, want, proposals, buy, purchase, Panel.heading("Tints and shades"), ladders,
                 Panel.heading("From the shelf"),
                 Panel.quiet("Click takes a paint alone, Shift-click adds a part."), shelf, last);
@@ -182,8 +185,7 @@ final class MixPage extends PageView {
         HBox.setHgrow(name, Priority.ALWAYS);
         name.setMaxWidth(Double.MAX_VALUE);
         Label count = new Label(part.parts() + (part.parts() == 1 ? " part" : " parts"));
-        count.getStyleClass().add("value");
-        count.setMinWidth(Region.USE_PREF_SIZE);
+        count.getStyleClass().addAll("value", "parts");
         Button less = Panel.button("less-" + part.paint(), "−", "One part less", () -> colours.change(slot, part.paint(), -1));
         Button more = Panel.button("more-" + part.paint(), "+", "One part more", () -> colours.change(slot, part.paint(), 1));
         for (Button b : new Button[] {less, more}) {

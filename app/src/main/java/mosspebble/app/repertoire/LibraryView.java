@@ -2,6 +2,7 @@ package mosspebble.app.repertoire;
 
 import java.io.File;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -32,6 +33,7 @@ import javafx.stage.FileChooser;
 import javafx.stage.Screen;
 import javafx.util.Duration;
 import mosspebble.app.control.Hint;
+import mosspebble.app.control.OneStop;
 import mosspebble.app.model.FileWork;
 import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Workbench;
@@ -63,6 +65,9 @@ public final class LibraryView extends BorderPane {
     private final TextField search = new TextField();
     private final VBox shelves = new VBox(6);
     private final ScrollPane scroll = new ScrollPane(shelves);
+    private static final String TRACINGS = "Your tracings";
+
+    private final Map<String, FlowPane> rows = new HashMap<>();
     private final Map<Offer, Button> cards = new HashMap<>();
     private final Map<Catalogue.Kept, Button> traced = new HashMap<>();
     private final AtomicBoolean open = new AtomicBoolean(true);
@@ -138,6 +143,17 @@ public final class LibraryView extends BorderPane {
         Platform.runLater(search::requestFocus); // after the key that opened the library, which must not be typed into it
     }
 
+    /** The cards of a shelf, one stop of the Tab key. */
+    private FlowPane row(String shelf, List<Button> own) {
+        FlowPane row = rows.computeIfAbsent(shelf, s -> {
+            FlowPane made = new FlowPane(6, 6);
+            OneStop.in(made);
+            return made;
+        });
+        row.getChildren().setAll(own);
+        return row;
+    }
+
     private void fill() {
         if (isPath(search.getText())) {
             return;
@@ -150,20 +166,18 @@ public final class LibraryView extends BorderPane {
         }
         List<Offer> found = Catalogue.foundOrWritten(studio, search.getText());
         shelves.getChildren().clear();
-        Map<String, FlowPane> rows = new LinkedHashMap<>();
+        Map<String, List<Button>> all = new LinkedHashMap<>();
         for (Offer offer : found) {
-            rows.computeIfAbsent(offer.shelf(), shelf -> {
-                FlowPane row = new FlowPane(6, 6);
-                shelves.getChildren().addAll(Panel.heading(shelf), row);
-                return row;
-            }).getChildren().add(Catalogue.isWritten(offer) ? card(offer, studio) : cards.computeIfAbsent(offer, o -> card(o, studio)));
+            all.computeIfAbsent(offer.shelf(), shelf -> new ArrayList<>())
+                    .add(Catalogue.isWritten(offer) ? card(offer, studio) : cards.computeIfAbsent(offer, o -> card(o, studio)));
         }
+        rows.values().forEach(row -> row.getChildren().clear()); // a card stands in one row at a time
+        all.forEach((shelf, own) -> shelves.getChildren().addAll(Panel.heading(shelf), row(shelf, own)));
         List<Catalogue.Kept> kept = Catalogue.tracings(studio, search.getText());
         if (!kept.isEmpty()) {
-            FlowPane row = new FlowPane(6, 6);
-            kept.forEach(k -> row.getChildren().add(traced.computeIfAbsent(k, each -> card(each, studio))));
+            FlowPane row = row(TRACINGS, kept.stream().map(k -> traced.computeIfAbsent(k, each -> card(each, studio))).toList());
             boolean first = search.getText().isBlank() || found.isEmpty();
-            shelves.getChildren().addAll(first ? 0 : shelves.getChildren().size(), List.of(Panel.heading("Your tracings"), row));
+            shelves.getChildren().addAll(first ? 0 : shelves.getChildren().size(), List.of(Panel.heading(TRACINGS), row));
         }
         if (found.isEmpty() && kept.isEmpty()) {
             Label none = Panel.quiet("Nothing is called that. Try another word, bring your own SVG, or draw it with the pencil.");

@@ -20,6 +20,7 @@ import javafx.util.StringConverter;
 import mosspebble.app.control.Hint;
 import mosspebble.app.control.Choice;
 import mosspebble.app.control.Entry;
+import mosspebble.app.control.OneStop;
 import mosspebble.app.control.Swatch;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
@@ -108,6 +109,7 @@ public final class ShelfPanel extends Panel {
             count.getStyleClass().add("round");
             counts.getChildren().add(count);
         }
+        OneStop.in(counts);
         counts.getChildren().add(button("paint-stripe", desk.reader().button("Read both patches"),
                 "One coat over black and over white, read five times each", desk::readStripe));
         VBox drawdown = new VBox(5, heading("Drawdown"),

@@ -24,6 +24,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
+import mosspebble.app.control.OneStop;
 import mosspebble.app.colour.ColourModel;
 import mosspebble.app.control.Swatch;
 import mosspebble.app.control.Token;
@@ -116,6 +117,7 @@ public final class ShelfView extends BorderPane {
                 rows.computeIfAbsent(paint.kind(), kind -> new FlowPane(8, 6)).getChildren().add(card(paint));
             }
         }
+        rows.values().forEach(OneStop::in);
         rows.forEach((kind, row) -> planks.getChildren().addAll(Panel.heading(upper(kind.label())), row));
         if (rows.isEmpty()) {
             Label none = Panel.quiet(desk.shelf().paints().isEmpty() ? "The shelf is empty. Add a paint, or bring a table of those you own."

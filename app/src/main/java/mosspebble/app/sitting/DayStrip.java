@@ -290,7 +290,7 @@ final class DayStrip extends Pane {
         Button more = Panel.button("more-" + date, "+", "One more sitting on this day",
                 () -> model.addSitting(date, free()));
         more.getStyleClass().addAll("round", "hem-more");
-        more.relocate(GUTTER - 36, TOP - 28);
+        more.relocate(GUTTER - 38, TOP - 35);
         name.setMaxWidth(GUTTER - 50);
         name.getStyleClass().add("shortened");
         more.setAccessibleText("One more sitting on " + TimetableWords.day(date));

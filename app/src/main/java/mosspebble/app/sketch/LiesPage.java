@@ -16,6 +16,7 @@ import javafx.scene.layout.VBox;
 import mosspebble.app.control.Hint;
 import mosspebble.app.control.Choice;
 import mosspebble.app.control.Entry;
+import mosspebble.app.control.OneStop;
 import mosspebble.app.control.Swatch;
 import mosspebble.app.screen.PageView;
 import mosspebble.app.screen.Panel;
@@ -102,6 +103,7 @@ final class LiesPage extends PageView {
                 Panel.button("align-axis", "long axis", "Turned along the stone's long axis", () -> sketch.align(true, true, true)),
                 Panel.button("on-mark", "on a bump or dent", "Its eye or centre onto the next mark of the stone", sketch::onMark),
                 Panel.button("cover-mark", "hide a bad spot", "Moved so that it covers a hole, flat or crack", sketch::coverMark));
+        OneStop.in(align);
         placing = new VBox(10, new HBox(4, fit, beside), row(wide, high), row(turn, margin), row(mostTurn, runOff), align);
         fringe = panel.lengthEntry("fringe", "Fringe", "Fine strokes along the edge, as of hair or feathers; 0 for a clean edge",
                 () -> mm(Item::fringeMm), v -> change("Fringe", i -> i.withFringeMm(v.value())));

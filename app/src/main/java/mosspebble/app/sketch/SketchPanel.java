@@ -16,6 +16,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import mosspebble.app.control.Hint;
 import mosspebble.app.control.Choice;
+import mosspebble.app.control.OneStop;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
 import mosspebble.app.screen.PageView;
@@ -101,6 +102,7 @@ public final class SketchPanel extends Panel {
         becomes.show(sketch.becomesProperty().get());
         FlowPane things = new FlowPane(4, 4);
         things.setId("things");
+        OneStop.in(things);
         HBox manage = new HBox(4, small("thing-twin", "twin", "The same again beside it (D)", sketch::twin),
                 small("thing-trace", "trace", "Takes it on tracing paper, to be laid on another stone (Ctrl C)",
                         models.tracing::traceThing),
@@ -108,6 +110,7 @@ public final class SketchPanel extends Panel {
                 small("thing-forward", "▲", "Nearer the front (K)", () -> sketch.order(1)),
                 small("thing-back", "▼", "Farther back (J)", () -> sketch.order(-1)),
                 small("thing-away", "take away", "Takes the thing in hand off the stone (Delete)", sketch::takeAway));
+        OneStop.in(manage);
         Choice<Page> pages = Choice.pages(page::set);
         for (Page p : Page.values()) {
             pages.option("sketch-" + p.name().toLowerCase(Locale.ROOT), p.label, p, switch (p) {

@@ -13,6 +13,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import mosspebble.app.control.Hint;
+import mosspebble.app.control.OneStop;
 import mosspebble.app.cloth.StoneImage;
 import mosspebble.app.control.Choice;
 import mosspebble.app.control.Entry;
@@ -96,6 +97,7 @@ final class SkinPage extends PageView {
             dab.setOnAction(e -> skin("Stone colour", s -> s.withColour(Srgb.ofHex(tone))));
             tones.getChildren().add(dab);
         }
+        OneStop.in(tones);
         HBox row = new HBox(8, colour, drop);
         HBox.setHgrow(colour, Priority.ALWAYS);
         HBox.setHgrow(drop, Priority.ALWAYS);

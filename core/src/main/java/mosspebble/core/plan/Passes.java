@@ -694,7 +694,8 @@ final class Passes {
         for (PaintOrder.Arrow arrow : order.arrows()) {
             int first = passOf[lastJob(arrow.before())];
             int then = passOf[jobsOf.get(arrow.then())[0]];
-            if (place[first] > place[then] && seen.add(new Two(first, then))) {
+            boolean workedTogether = lastJob(arrow.before()) == lastJob(arrow.then());
+            if (!workedTogether && place[first] > place[then] && seen.add(new Two(first, then))) {
                 found.add(new Broken(arrow.before(), arrow.then(), arrow));
             }
         }
