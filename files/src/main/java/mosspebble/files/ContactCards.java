@@ -8,6 +8,7 @@ import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Step;
 import mosspebble.core.timetable.Durations;
 import mosspebble.core.units.Srgb;
+import mosspebble.core.units.Words;
 import mosspebble.core.words.StepWords;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
@@ -88,7 +89,7 @@ final class ContactCards {
         }
         if (!layers.isEmpty()) { // the first line goes on beside the swatches
             List<String> names = step.layers().stream().map(l -> l.load().coat().name()).distinct().toList();
-            String load = names.size() < 3 ? String.join(", ", names) : names.get(0) + " and " + (names.size() - 1) + " more";
+            String load = names.size() < 3 ? String.join(", ", names) : names.get(0) + " and " + Words.number(names.size() - 1) + " more";
             List<String> first = Sheets.wrapped(load, text, FACTS, room - (at - x) - 0.6f);
             lines(out, first.subList(0, 1), 1, text, FACTS, at + 0.6f, y + 0.3f);
             y -= FACTS * LEADING;

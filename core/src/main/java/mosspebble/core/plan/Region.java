@@ -83,7 +83,7 @@ record Region(Step.Kind kind, What what, Geometry place, Palette.Colour colour, 
 
     /** Whether both can be one pass: the same load on the same sort of tool, spread in the same way. */
     boolean sameLoad(Region other) {
-        return (sort() == other.sort() || isLight() && other.isLight()) && colour.mix().equals(other.colour.mix()) && thin() == other.thin()
+        return sort() == other.sort() && colour.mix().equals(other.colour.mix()) && thin() == other.thin()
                 && hides() == other.hides()
                 && soft().mm() > 0 == other.soft().mm() > 0 && soft().isShade() == other.soft().isShade() && wetGroup() < 0
                 && other.wetGroup() < 0 && what.doneAs(other.what);
@@ -95,14 +95,10 @@ record Region(Step.Kind kind, What what, Geometry place, Palette.Colour colour, 
                 && what.doneAs(other.what);
     }
 
-    private boolean isLight() {
-        return kind == Step.Kind.HIGHLIGHT;
-    }
-
-    /** Grounds, first lines and shades are things of their own; areas go together, and so do lines. */
+    /** Grounds, first lines, shades and lights are things of their own; areas go together, and so do lines. */
     private int sort() {
         return switch (kind) {
-            case PRIME, GROUND, LINE_FIRST, SHADE -> kind.ordinal();
+            case PRIME, GROUND, LINE_FIRST, SHADE, HIGHLIGHT -> kind.ordinal();
             default -> isLine() ? -1 : -2;
         };
     }

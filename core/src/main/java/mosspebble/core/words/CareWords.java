@@ -59,14 +59,14 @@ public final class CareWords {
                     + "; tap the mould until no bubbles rise. What is over makes a thin half: to practise on, or glued to a plaque.";
             case DRY_CAST -> "Stand it on edge in moving air; weigh it every day until the mass is steady.";
             case BRUSH -> task.facts().is("cast") ? "Brush and wipe dry; a cast is not washed: it would drink the water."
-                    : "Brush dry in all directions until nothing comes off.";
+                    : "Brush dry in all directions until nothing comes off; in the open or with a mask on, for stone dust harms the lungs.";
             case WASH -> "Wash with soap and water, rinse, let it dry through.";
             case STRIP ->
                     "Brush on the stripper its label names for acrylics, let it work, lift the paint off, rinse until nothing smears. "
                             + "Gloves, fresh air.";
             case SAND -> "Wet, with medium and then fine paper, until no edge of it is felt; wipe clean. Mask on; never dry-sand paint of "
                     + "unknown age.";
-            case DULL -> "Rub with fine paper, wet, until the shine is gone, wipe clean.";
+            case DULL -> "Rub with fine paper, wet so that no dust flies, until the shine is gone; wipe clean.";
             case FILL -> "Press in filler or thick gesso, " + about(task.facts().number("ml")) + ", in layers of at most 2 mm; level it.";
         };
     }

@@ -268,7 +268,7 @@ public final class FindingWords {
     }
 
     private static String more(Facts f, String verb) {
-        return f.count("others") > 0 ? ", and " + f.count("others") + " more" + verb : "";
+        return f.count("others") > 0 ? ", and " + Words.number(f.count("others")) + " more" + verb : "";
     }
 
     /** What stands on the button. */

@@ -29,7 +29,8 @@ public final class PartWords {
 
     static String shortened(List<What> all) {
         List<String> names = names(all);
-        return names.size() <= 3 ? Words.list(names) : names.get(0) + ", " + names.get(1) + " and " + (names.size() - 2) + " more";
+        return names.size() <= 3 ? Words.list(names)
+                : names.get(0) + ", " + names.get(1) + " and " + Words.number(names.size() - 2) + " more";
     }
 
     /** What a pass is laid on, each once: what comes in pairs or in a row under one name. */

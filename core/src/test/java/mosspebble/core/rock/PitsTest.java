@@ -145,6 +145,37 @@ class PitsTest {
         assertThat(quiet).as("others are smooth").isGreaterThan(60);
     }
 
+    @Test // thin edges of flint let light through; what it lies in the chalk with stains its rind (common knowledge)
+    void flintIsPalerOnTheRidgesBetweenItsBowlsAndItsRindIsWarm() {
+        Fabric flint = fabric(RockKind.FLINT);
+        Place place = new Place();
+        double onRidges = 0;
+        double beside = 0;
+        int ridges = 0;
+        for (double v = -30; v < 30; v += 0.7) {
+            double[] height = new double[600];
+            double[] tone = new double[600];
+            for (int k = 0; k < 600; k++) {
+                flint.at(-30 + 0.1 * k, v, 0.1, place);
+                height[k] = place.apart ? Double.NaN : place.height;
+                tone[k] = place.green;
+                if (place.apart) {
+                    assertThat(place.red * 0.0685).as("chalk is warm; #4a4038 in linear light").isGreaterThan(place.blue * 0.0395);
+                }
+            }
+            for (int k = 20; k < 580; k++) { // a ripple is 1.3 mm wide and so as high again there, a ridge falls off on both sides
+                if (height[k] - height[k - 13] > 0.02 && height[k] - height[k + 13] > 0.02 && height[k] > height[k - 2]
+                        && height[k] > height[k + 2] && height[k] >= height[k - 1] && height[k] >= height[k + 1]) {
+                    ridges++;
+                    onRidges += tone[k];
+                    beside += (tone[k - 13] + tone[k + 13]) / 2;
+                }
+            }
+        }
+        assertThat(ridges).isGreaterThan(60);
+        assertThat(onRidges / beside).isBetween(1.05, 1.4);
+    }
+
     /**
      * Counted in squares of 4 by 4 cells: one chance for all would leave a variance of n (1 - c) about the mean n = 16 c, company even from
      * 0 to 2 adds n^2 / 3 (law of total variance).

@@ -123,9 +123,10 @@ class WordsTest {
 
     @Test
     void theFactsShowInTheSentence() {
-        assertThat(FindingWords.sentence(Finding.of(Code.LEAVES, FACTS))).isEqualTo("The left wing leaves the face by 2.4 mm, and 2 more.");
+        assertThat(FindingWords.sentence(Finding.of(Code.LEAVES, FACTS)))
+                .isEqualTo("The left wing leaves the face by 2.4 mm, and two more.");
         assertThat(FindingWords.sentence(Finding.of(Code.LEAVES, with("part", "ears").and("lettersMm", 8.0))))
-                .isEqualTo("The ears leave the face by 2.4 mm, and 2 more; 8 mm letters fit.");
+                .isEqualTo("The ears leave the face by 2.4 mm, and two more; 8 mm letters fit.");
         assertThat(FindingWords.sentence(Finding.of(Code.NOT_MEASURED, FACTS))).startsWith("Length and height of a stand-in so far: ");
         assertThat(FindingWords.sentence(Finding.of(Code.ORDER_BROKEN, FACTS))).isEqualTo(
                 "In your order the left wing comes after the left wing, which lies on the left wing: it would cover what lies on it.");
@@ -211,7 +212,8 @@ class WordsTest {
                 Step.Turn.AS_IT_LIES, Optional.empty()), one.layers(), new Tool(Tool.Kind.SMALL_ROUND, 3), one.work(), Optional.empty(),
                 List.of());
         assertThat(StepWords.sentence(step)).isEqualTo(
-                "A thin coat of blue on the flame and the foot, enough for the foot; on the flame it may be streaky, the next one closes it.");
+                "A thin coat of blue on the flame and the foot, enough for the foot; on the flame it may be streaky, "
+                        + "the next one closes it.");
     }
 
     @Test
