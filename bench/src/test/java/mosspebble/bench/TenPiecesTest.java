@@ -348,7 +348,7 @@ class TenPiecesTest {
         List<String> key = StepWords.titles(plans.get("powder"));
         assertThat(key.stream().filter(t -> t.startsWith("Gel, lamp and powder"))).as("not one lamp for each part: %s", key)
                 .hasSizeLessThanOrEqualTo(2);
-        assertThat(key).as("black once for all of it").contains("Fill the bow, the collar and 2 more");
+        assertThat(key).as("black once for all of it").contains("Fill the bow, the collar and two more");
         int powder = key.indexOf(key.stream().filter(t -> t.startsWith("Gel")).findFirst().orElseThrow());
         assertThat(key.subList(0, powder)).as("on black that is dry").anyMatch(t -> t.startsWith("Fill "));
         assertThat(key.subList(powder + 1, key.size()).stream().filter(t -> t.startsWith("Isolate"))).as("then kept apart from pens")
