@@ -8,12 +8,14 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
+import javafx.event.ActionEvent;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
+import javafx.scene.control.TextField;
 import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
 import javafx.scene.shape.Circle;
@@ -55,6 +57,10 @@ class PaintStageTest {
         }
     }
 
+    private static double down(Driver app, String what) {
+        return app.find(what).localToScene(0, 0).getY();
+    }
+
     @Test
     void aWantedColourIsMatchedNudgedAndUndone() throws Exception {
         Srgb wanted = Srgb.ofHex("#7a8f5a");
@@ -65,7 +71,17 @@ class PaintStageTest {
             Mix before = app.plan().project().colours().get("belly");
             app.type("#wish", "green");
             assertThat(app.text("#wish-problem")).contains("six digits");
-            app.type("#wish", wanted.hex());
+            app.until("those for the colour it has", () -> app.present("#proposal-0"));
+            double[] below = new double[2];
+            app.robot.interact(() -> {
+                below[0] = down(app, "#open-shelf") - down(app, "#proposals");
+                app.<TextField>find("#wish").setText(wanted.hex());
+                app.<TextField>find("#wish").fireEvent(new ActionEvent());
+                app.scene().getRoot().applyCss(); // what was made a moment ago as well
+                app.scene().getRoot().layout();
+                below[1] = down(app, "#open-shelf") - down(app, "#proposals");
+            });
+            assertThat(below[1]).as("nothing moves while mixes are looked for").isEqualTo(below[0], within(2.0));
             app.until("proposals", () -> app.present("#proposal-0"));
             assertThat(app.plan().project().colours().get("belly")).as("nothing is taken unasked").isEqualTo(before);
             app.click("#proposal-0");

@@ -48,6 +48,9 @@ final class MixPage extends PageView {
     private static final double DARK = 0.02;
     private static final double LIGHT = 0.80;
 
+    /** What three proposals take, px. */
+    private static final double ROOM = 150;
+
     private final HBox wet = new HBox(8);
     private final HBox seen = new HBox(8);
     private final FlowPane nudges = new FlowPane(4, 4);
@@ -96,6 +99,7 @@ final class MixPage extends PageView {
         bare = Panel.button("ground-none", "Leave bare", "No ground colour: the stone shows", colours::leaveBare);
         HBox last = new HBox(6, plank, bare);
         proposals.setId("proposals");
+        OneStop.in(proposals);
         OneStop.in(nudges);
         OneStop.in(shelf);
         getChildren().addAll(recipe, amounts, wet, seen, nudges, want, proposals, buy, purchase, Panel.heading("Tints and shades"), ladders,
@@ -203,10 +207,15 @@ final class MixPage extends PageView {
         if (!current) {
             colours.propose(slot);
         }
-        Panel.present(buy,
-                current && found.purchase().isEmpty() && !found.recipes().isEmpty() && found.recipes().get(0).difference() > 1.5);
+        buy.setDisable(!current);
+        if (current) {
+            Panel.present(buy,
+                    found.purchase().isEmpty() && !found.recipes().isEmpty() && found.recipes().get(0).difference() > 1.5);
+        }
         Panel.present(purchase, current && found.purchase().isPresent());
+        proposals.setMinHeight(current ? Region.USE_COMPUTED_SIZE : Math.max(ROOM, proposals.getHeight())); // below it nothing moves
         if (!current) {
+            proposals.getChildren().add(Panel.quiet("Looking for the nearest mixes ..."));
             return;
         }
         found.purchase()
