@@ -11,9 +11,9 @@ public enum Lamp {
     /** CIE illuminant D65, by its table. */
     DAYLIGHT(null),
     /** CIE illuminant A: a tungsten lamp of 2856 K, by its formula (CIE 15). */
-    WARM_LAMP(nm -> Math.pow(560 / nm, 5) * (Math.exp(1.435e7 / (2848 * 560)) - 1) / (Math.exp(1.435e7 / (2848 * nm)) - 1)),
+    WARM_LAMP(Lamp::tungsten),
     /** A cool white LED: a blue die at 452 nm and a broad phosphor round 565 nm (from memory). */
-    COOL_LED(nm -> Math.exp(-0.5 * Math.pow((nm - 452) / 9.5, 2)) + 0.60 * Math.exp(-0.5 * Math.pow((nm - 565) / 53, 2)));
+    COOL_LED(Lamp::led);
 
     /** How far the eye is used to it, 0 to 1 (by eye). */
     private static final double USED_TO = 0.85;
@@ -27,6 +27,16 @@ public enum Lamp {
 
     Lamp(DoubleUnaryOperator power) {
         this.weights = power == null ? Observer.WEIGHTS : Observer.weights(band -> power.applyAsDouble(380 + 10 * band));
+    }
+
+    /** Power of illuminant A at a wavelength, nm, against that at 560 nm. */
+    static double tungsten(double nm) {
+        return Math.pow(560 / nm, 5) * (Math.exp(1.435e7 / (2848 * 560)) - 1) / (Math.exp(1.435e7 / (2848 * nm)) - 1);
+    }
+
+    /** Power of the LED at a wavelength, nm, against that of its die. */
+    static double led(double nm) {
+        return Math.exp(-0.5 * Math.pow((nm - 452) / 9.5, 2)) + 0.60 * Math.exp(-0.5 * Math.pow((nm - 565) / 53, 2));
     }
 
     private static double[] times(double[][] m, Xyz v) {

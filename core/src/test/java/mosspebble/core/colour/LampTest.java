@@ -25,6 +25,35 @@ class LampTest {
         assertThat(white.y()).isCloseTo(1, within(1e-9));
     }
 
+    /** Relative power of illuminant A, 100 at 560 nm (CIE 15, table; these values from memory). */
+    @ParameterizedTest
+    @CsvSource({"380,9.80", "400,14.71", "500,59.86", "560,100", "600,129.04", "700,198.26"})
+    void theWarmLampShinesByItsTable(double nm, double power) {
+        assertThat(100 * Lamp.tungsten(nm)).isCloseTo(power, within(0.006));
+    }
+
+    @Test
+    void theLedHasANarrowBlueAndABroadYellow() {
+        assertThat(Lamp.led(452)).isCloseTo(1 + 0.60 * Math.exp(-0.5 * Math.pow(113.0 / 53, 2)), within(1e-12));
+        assertThat(Lamp.led(565)).as("nothing of the blue is left").isCloseTo(0.60, within(1e-12));
+        assertThat(Lamp.led(565 + 53)).as("one deviation off").isCloseTo(0.60 * Math.exp(-0.5), within(1e-12));
+        assertThat(Lamp.led(452 - 9.5)).isCloseTo(Math.exp(-0.5) + 0.60 * Math.exp(-0.5 * Math.pow(122.5 / 53, 2)), within(1e-12));
+    }
+
+    /** One band alone: its share of Y is 1, those of X and Z as the observer's tables stand to each other (CIE 15, 560 and 450 nm). */
+    @Test
+    @Tag("outside")
+    void aLightOfOneBandWeighsAsTheObserverDoes() {
+        double[][] green = Observer.weights(band -> band == 18 ? 7 : 0);
+        assertThat(green[1][18]).isCloseTo(1, within(1e-12));
+        assertThat(green[0][18]).isCloseTo(0.5945 / 0.995, within(1e-12));
+        assertThat(green[2][18]).isCloseTo(0.0039 / 0.995, within(1e-12));
+        assertThat(green[0][17]).isZero();
+        double[][] both = Observer.weights(band -> band == 18 ? 1 : band == 7 ? 2 : 0);
+        assertThat(both[1][7]).as("450 nm, twice as strong").isCloseTo(2 * 0.038 / (0.995 + 2 * 0.038), within(1e-12));
+        assertThat(both[2][7]).isCloseTo(2 * 1.77211 / (0.995 + 2 * 0.038), within(1e-12));
+    }
+
     /** Cool white LEDs are sold at 5000 to 6500 K (from memory): their chromaticity lies near the daylight locus there. */
     @Test
     void theLedIsACoolWhite() {
