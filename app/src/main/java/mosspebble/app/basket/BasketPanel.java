@@ -12,9 +12,11 @@ import javafx.scene.control.Label;
 import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import mosspebble.app.control.Choice;
 import mosspebble.app.control.Entry;
+import mosspebble.app.control.OneStop;
 import mosspebble.app.model.Navigator;
 import mosspebble.app.screen.Panel;
 import mosspebble.app.screen.Surroundings;
@@ -47,15 +49,17 @@ public final class BasketPanel extends Panel {
         order.option("order-size", "size", BasketShelf.Order.SIZE, "The longest first")
                 .option("order-name", "name", BasketShelf.Order.NAME, "By name")
                 .option("order-rock", "rock", BasketShelf.Order.ROCK, "By rock");
-        VBox suits = new VBox(4, quiet("Best for"));
+        FlowPane best = new FlowPane(4, 4);
+        OneStop.in(best);
         for (BuiltIn.Title subject : subjects) {
             Button rank = button("suits-" + subject.id(), subject.title(), "Ranks the stones for this subject", () -> {
                 shelf.subject.set(subject.id());
                 shelf.order.set(BasketShelf.Order.SUBJECT);
                 shelf.rank();
             });
-            suits.getChildren().add(rank);
+            best.getChildren().add(rank);
         }
+        VBox suits = new VBox(4, quiet("Best for"), best);
         Button back = button("basket-back", "Back to the cloth", "Back to the stone (Escape)", () -> with.navigator().back());
         getChildren().addAll(inHand, proportions, rocks, order, suits, back);
         shelf.chosen.addListener((o, a, b) -> refresh());

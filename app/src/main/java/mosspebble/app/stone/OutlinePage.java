@@ -105,7 +105,7 @@ final class OutlinePage extends PageView {
         HBox names = new HBox(8, name, purpose);
         HBox.setHgrow(name, Priority.ALWAYS);
         HBox.setHgrow(purpose, Priority.ALWAYS);
-        setSpacing(10);
+        setSpacing(8);
         getChildren().addAll(way, formBox, callipers, more, names, where, taking);
     }
 
