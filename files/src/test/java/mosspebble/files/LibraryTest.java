@@ -206,7 +206,7 @@ class LibraryTest {
         PaintPlan plan = Plans.plan(project, Survey.of(project.stone()), new Palette(LanternWalk.shelf()), REPERTOIRE, Climate.room());
         Finding leaves = plan.findings().stream().filter(f -> f.code() == Code.LEAVES).findFirst().orElseThrow();
         assertThat(FindingWords.sentence(leaves))
-                .matches("The last N leaves the .* by \\d+\\.\\d mm, and \\d more; \\d+ mm letters fit\\.");
+                .matches("The last N leaves the .* by \\d+\\.\\d mm, and [a-z]+ more; \\d+ mm letters fit\\.");
         Project mended = leaves.remedy().orElseThrow().change().apply(project);
         assertThat(Plans.plan(mended, Survey.of(mended.stone()), new Palette(LanternWalk.shelf()), REPERTOIRE, Climate.room()).findings())
                 .noneMatch(f -> f.code() == Code.LEAVES);
