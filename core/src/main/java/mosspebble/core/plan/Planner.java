@@ -26,7 +26,6 @@ import mosspebble.core.project.Edge;
 import mosspebble.core.project.Habits;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Workshop;
-import mosspebble.core.rules.Plans;
 import mosspebble.core.sketch.Item;
 import mosspebble.core.stone.EdgeStrip;
 import mosspebble.core.stone.Survey;
