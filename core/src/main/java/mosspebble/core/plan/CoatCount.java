@@ -126,9 +126,7 @@ final class CoatCount {
             Region region = regions.get(i);
             if (region.kind() == Step.Kind.FILL && region.hides() && region.wetGroup() < 0 && !region.isLine()
                     && region.what().row().size() > 1) {
-                String title = region.what().row().title();
-                rows.computeIfAbsent(List.of(title.isEmpty() ? PartName.of(region.what().part()).stem() : title, region.what().share(),
-                        region.colour().mix()), k -> new ArrayList<>()).add(i);
+                rows.computeIfAbsent(List.of(row(region), region.what().share(), region.colour().mix()), k -> new ArrayList<>()).add(i);
             }
         }
         Map<Integer, Integer> raised = new HashMap<>();
@@ -172,14 +170,18 @@ final class CoatCount {
             Region region = regions.get(i);
             if (isBand(region) && joined.contains(region.part())) {
                 PartName name = PartName.of(region.what().part());
-                String row = region.what().row().title();
-                alike.computeIfAbsent(
-                        List.of(region.kind(), mixes.get(region.part()), name.letterOf().isPresent() ? "letters " + name.with()
-                                : region.what().row().size() > 1 ? row.isEmpty() ? name.stem() : row : region.part()),
-                        k -> new ArrayList<>()).add(i);
+                Object like = name.letterOf().isPresent() ? "letters " + name.with()
+                        : region.what().row().size() > 1 ? row(region) : region.part();
+                alike.computeIfAbsent(List.of(region.kind(), mixes.get(region.part()), like), k -> new ArrayList<>()).add(i);
             }
         }
         alike.values().forEach(each -> even(each, regions, coats, raised));
+    }
+
+    /** What the row of a part is called. */
+    private static String row(Region region) {
+        String title = region.what().row().title();
+        return title.isEmpty() ? PartName.of(region.what().part()).stem() : title;
     }
 
     private static boolean isBand(Region region) {

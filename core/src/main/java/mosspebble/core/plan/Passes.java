@@ -217,7 +217,7 @@ final class Passes {
         return new Member(region, coat, coats.get(region).places().get(coat - 1));
     }
 
-    /** Whether its colours are worked wet into each other, or several of them only blocked in side by side. */
+    /** Whether its colours are worked wet into each other; several that are only blocked in lie side by side. */
     private boolean isWet(List<Member> job) {
         return job.size() > 1 && job.stream().anyMatch(m -> regions.get(m.region()).wetGroup() >= 0);
     }

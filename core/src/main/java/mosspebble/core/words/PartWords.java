@@ -59,7 +59,7 @@ public final class PartWords {
     /** A letter may have its shade and its light. */
     private static final List<String> BESIDE_LETTERS = List.of("", "shade of", "light in");
 
-    /** What a medium or material is laid on is named after it. */
+    /** What lies on several things alike is named once, before all of them. */
     private static final Set<Share.Kind> MEDIA = EnumSet.of(Share.Kind.CRACKLE, Share.Kind.CRACKED, Share.Kind.SIZE, Share.Kind.LEAF,
             Share.Kind.GLAZE, Share.Kind.STREAKS, Share.Kind.FOAM, Share.Kind.DABS, Share.Kind.FACETS, Share.Kind.STROKES);
 

@@ -263,19 +263,20 @@ public final class StepWords {
                         : isTouched(lay) ? touched(lay, coat, on)
                         : count.of() == 1 ? coat + on + ", thin and even."
                         : count.number() == 1 ? "a thin coat of " + coat + on + enough(lay)
-                                + (lay.doing().hides() ? (enough(lay).isEmpty() ? ";" : "") + " it may be streaky, the next one closes it."
-                                        : lay.doing().why().reason() == Why.Reason.GLOWS ? "; the next one adds to it."
-                                        : "; it may leave bald patches, the next one closes them.")
+                                + (lay.doing().hides() ? "it may be streaky, the next one closes it."
+                                        : lay.doing().why().reason() == Why.Reason.GLOWS ? "the next one adds to it."
+                                        : "it may leave bald patches, the next one closes them.")
                         : "a thin coat of " + coat + on + ", once the one before no longer feels cool.";
             }
         };
     }
 
-    /** What one coat does for while the rest takes another. */
+    /** What one coat does for while the rest takes another; up to where it is said what that is for. */
     private static String enough(Step.Lay lay) {
         List<What> enough = lay.doing().count().enough();
         List<What> rest = lay.doing().what().stream().filter(w -> !enough.contains(w)).toList();
-        return enough.isEmpty() ? "" : ", enough for " + Words.list(PartWords.names(enough)) + "; on " + Words.list(PartWords.names(rest));
+        return enough.isEmpty() ? "; "
+                : ", enough for " + Words.list(PartWords.names(enough)) + "; on " + Words.list(PartWords.names(rest)) + " ";
     }
 
     /** Gel, lamp and powder are one work: the powder sticks only while the gel is fresh from the lamp. */

@@ -214,6 +214,12 @@ class WordsTest {
         assertThat(StepWords.sentence(step)).isEqualTo(
                 "A thin coat of blue on the flame and the foot, enough for the foot; on the flame it may be streaky, "
                         + "the next one closes it.");
+        Step clear = new Step.Lay("k", Step.Kind.FILL, new Step.Doing(List.of(flame, foot), false, one.doing().why(), count, 2, false,
+                Step.Turn.AS_IT_LIES, Optional.empty()), one.layers(), new Tool(Tool.Kind.SMALL_ROUND, 3), one.work(), Optional.empty(),
+                List.of());
+        assertThat(StepWords.sentence(clear)).isEqualTo(
+                "A thin coat of blue on the flame and the foot, enough for the foot; on the flame it may leave bald patches, "
+                        + "the next one closes them.");
     }
 
     @Test
