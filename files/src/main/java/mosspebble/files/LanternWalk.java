@@ -315,7 +315,7 @@ public final class LanternWalk {
     }
 
     private static Project heron(Repertoire repertoire) {
-        Stone stone = stone(132, 70, 25, new Shape.Grown(Form.EGG, 0.8, 0.2), 2.6, false, 270, 41, RockKind.SLATE, Texture.SMOOTH,
+        Stone stone = stone(132, 70, 25, new Shape.Grown(Form.EGG, 0.8, 0.2), 2.6, false, 270, 45, RockKind.SLATE, Texture.SMOOTH,
                 "#464b50");
         Map<String, Mix> colours = new LinkedHashMap<>();
         colours.put("band0", mix("night", 2, "river", 1));
@@ -339,7 +339,7 @@ public final class LanternWalk {
         Placement placement = Designs
                 .fit(Designs.motif(new Subject.Figure("heron"), repertoire).orElseThrow(), Survey.of(stone).zones(), 1, 0).orElseThrow()
                 .placement();
-        Item heron = Item.of(new Subject.Figure("heron"), ItemMode.LEFT_FREE, placement.sizedBy(1.02), 1);
+        Item heron = Item.of(new Subject.Figure("heron"), ItemMode.LEFT_FREE, placement.sizedBy(1.02), 1).withLeftOut(Set.of("breast"));
         return alone.withSketch(alone.sketch().map(s -> s.plus(heron)));
     }
 
@@ -408,7 +408,7 @@ public final class LanternWalk {
             colours.put(fern + "low", Mix.of("moss"));
             colours.put(fern + "middle", mix("moss", 3, "yellow", 1));
             colours.put(fern + "high", mix("moss", 1, "yellow", 1));
-            colours.put(fern + "stem", Mix.of("sand"));
+            colours.put(fern + "stem", mix("moss", 1, "yellow", 1));
         }
         colours.put("i3/cap", Mix.of("brick"));
         colours.put("i3/spots", Mix.of("cream"));
@@ -423,8 +423,8 @@ public final class LanternWalk {
                 new Subject.Figure("fern"), false, 0, colours, Optional.empty(), bare());
         Item one = alone.sketch().orElseThrow().items().get(0);
         Sketch fern = alone.sketch().orElseThrow()
-                .with("", i -> i.withPlacement(one.placement().sizedBy(0.86).turnedBy(28).movedBy(11.5, 3)))
-                .plus(one.withMirrored(true).withPlacement(one.placement().sizedBy(0.86).turnedBy(-24).movedBy(-10, 3)));
+                .with("", i -> i.withPlacement(one.placement().sizedBy(0.82).turnedBy(32).movedBy(14, 1)))
+                .plus(one.withMirrored(true).withPlacement(one.placement().sizedBy(0.82).turnedBy(-32).movedBy(-14, 1)));
         Motif house = Designs.motif(new Subject.Figure("toadstool"), repertoire).orElseThrow();
         Placement placement = Designs.fit(house, Survey.of(stone).zones(), 0, 0).orElseThrow().placement();
         return alone.withBlend("i3/cap", Blend.of(BlendKind.LOADED).withColours(List.of(mix("brick", 2, "marigold", 1))))
