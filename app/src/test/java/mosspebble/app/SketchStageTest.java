@@ -14,6 +14,7 @@ import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.control.Button;
+import javafx.scene.control.Slider;
 import javafx.scene.control.TextArea;
 import javafx.scene.image.ImageView;
 import javafx.scene.image.PixelReader;
@@ -218,6 +219,40 @@ class SketchStageTest {
             app.click("#series-walking");
             app.until("dots that walk", () -> Integer.parseInt(app.text("#dot-words").split(" ")[0]) > 36);
             assertThat(app.text("#dot-tools")).contains("stylus").contains("a touch of paint");
+        }
+    }
+
+    private static double dialled(Driver app, String dial) {
+        return ((Subject.Pattern) item(app, 0).subject()).values().get(dial);
+    }
+
+    @Test
+    void aPatternIsMadeToMeasureSeenWhileItIsSlidAndThrownAgain() throws Exception {
+        try (Driver app = new Driver(folder.resolve("s.pebble"), "window")) {
+            app.settled();
+            app.keys(KeyCode.DIGIT2);
+            app.click("#thing-0");
+            app.until("the opening", () -> app.present("#dial-stripes"));
+            app.type("#dial-stripes", "12");
+            assertThat(app.text("#dial-stripes-problem")).isEqualTo("Stripes: 2 to 8, was 12.");
+            app.type("#dial-stripes", "5");
+            app.until("five stripes", () -> dialled(app, "stripes") == 5);
+            Slider lean = (Slider) app.scene().lookup("#dial-lean");
+            app.robot.interact(() -> {
+                lean.setValueChanging(true);
+                lean.setValue(30);
+            });
+            app.until("it is seen on the stone meanwhile", () -> dialled(app, "lean") == 30);
+            assertThat(app.text("#undo")).as("and not done yet").contains("stripes").doesNotContain("lean");
+            app.robot.interact(() -> lean.setValueChanging(false));
+            app.until("it stays", () -> app.text("#undo").contains("lean of the stripes"));
+            double before = dialled(app, "seed");
+            app.click("#dial-seed");
+            app.until("another", () -> dialled(app, "seed") == before + 1);
+            app.keys(KeyCode.CONTROL, KeyCode.Z);
+            app.until("the one before", () -> dialled(app, "seed") == before);
+            app.keys(KeyCode.CONTROL, KeyCode.Z);
+            app.until("it leans as before", () -> dialled(app, "lean") == -22);
         }
     }
 

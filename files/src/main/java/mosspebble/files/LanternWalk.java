@@ -423,8 +423,9 @@ public final class LanternWalk {
                 new Subject.Figure("fern"), false, 0, colours, Optional.empty(), bare());
         Item one = alone.sketch().orElseThrow().items().get(0);
         Sketch fern = alone.sketch().orElseThrow()
-                .with("", i -> i.withPlacement(one.placement().sizedBy(0.82).turnedBy(32).movedBy(14, 1)))
-                .plus(one.withMirrored(true).withPlacement(one.placement().sizedBy(0.82).turnedBy(-32).movedBy(-14, 1)));
+                .with("", i -> i.withPlacement(one.placement().sizedBy(0.77).turnedBy(27).movedBy(12, 1)))
+                .plus(one.withMirrored(true).withPlacement(one.placement().sizedBy(0.77).turnedBy(-27).movedBy(-12, 1))
+                        .withLeftOut(Set.of("leaf-3-l")));
         Motif house = Designs.motif(new Subject.Figure("toadstool"), repertoire).orElseThrow();
         Placement placement = Designs.fit(house, Survey.of(stone).zones(), 0, 0).orElseThrow().placement();
         return alone.withBlend("i3/cap", Blend.of(BlendKind.LOADED).withColours(List.of(mix("brick", 2, "marigold", 1))))

@@ -20,6 +20,7 @@ import mosspebble.core.blend.Share;
 import mosspebble.core.colour.Lab;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Palette;
+import mosspebble.core.finding.Finding;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Step;
 import mosspebble.core.project.Project;
@@ -27,11 +28,14 @@ import mosspebble.core.project.Studio;
 import mosspebble.core.project.Workshop;
 import mosspebble.core.rules.Plans;
 import mosspebble.core.stone.Survey;
+import mosspebble.core.words.FindingWords;
 import mosspebble.core.words.StepWords;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.locationtech.jts.geom.Geometry;
 
 /**
@@ -112,6 +116,14 @@ class PracticedHandTest {
         assertThat(first(fox, "the insides of both ears")).isGreaterThan(first(fox, "both ears, the head"));
         assertThat(fox).as("both ears alike").filteredOn(t -> t.contains("inside")).isNotEmpty()
                 .allMatch(t -> t.contains("the insides of both ears"));
+    }
+
+    /** The walk is there to be looked up to: nothing on it is too narrow for a brush, leaves its face, or must not be painted so. */
+    @ParameterizedTest
+    @ValueSource(strings = {"owl", "harbour", "lettering", "snail", "moon", "fox", "heron", "window", "toadstool"})
+    void nothingIsWrongWithTheSketchesOfTheWalk(String stone) {
+        assertThat(planned(stone).findings()).filteredOn(f -> f.stage() == Finding.Stage.SKETCH && f.weight() != Finding.Weight.TIP)
+                .extracting(FindingWords::sentence).isEmpty();
     }
 
     /** The titles of a stone of the demo as it is today. */

@@ -15,6 +15,9 @@ import mosspebble.core.finding.Finding.Stage;
 /** The colours of the design. */
 public final class ColourScreen extends Screen {
 
+    /** So wide that a mix stands on one line, px. */
+    private static final double COLUMN = 412;
+
     private final ColourModel model;
 
     public ColourScreen(Surroundings with) {
@@ -30,6 +33,11 @@ public final class ColourScreen extends Screen {
     protected Optional<Panel> makeColumn() {
         return Optional
                 .of(new ColourPanel(with.workbench(), with.results(), model, () -> with.navigator().go(Stage.COLOUR, Navigator.SHELF)));
+    }
+
+    @Override
+    public double columnWidth() {
+        return COLUMN;
     }
 
     @Override

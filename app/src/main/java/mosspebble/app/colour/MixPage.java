@@ -51,6 +51,9 @@ final class MixPage extends PageView {
     /** What three proposals take, px. */
     private static final double ROOM = 150;
 
+    /** How wide the words of a proposal may be, px. */
+    private static final double WORDS = 275;
+
     private final HBox wet = new HBox(8);
     private final HBox seen = new HBox(8);
     private final FlowPane nudges = new FlowPane(4, 4);
@@ -231,8 +234,8 @@ final class MixPage extends PageView {
             Label words = new Label(panel.workbench.studio().shelf().words(each.mix()));
             words.setWrapText(true);
             Label near = Panel.quiet(ColourModel.nearness(each, found.wanted()));
-            Panel.lines(words, 225, 29, 19);
-            Panel.lines(near, 225, 34, 17);
+            Panel.lines(words, WORDS, 44, 19);
+            Panel.lines(near, WORDS, 48, 17);
             VBox text = new VBox(0, words, near);
             HBox.setHgrow(text, Priority.ALWAYS);
             HBox pair = new HBox(new Swatch(found.wanted(), 20), new Swatch(each.dry().toXyz().toSrgb(), 20));
@@ -243,7 +246,7 @@ final class MixPage extends PageView {
             take.setAlignment(Pos.CENTER_LEFT);
             HBox content = new HBox(8, pair, text);
             content.setAlignment(Pos.CENTER_LEFT);
-            text.setMaxWidth(190);
+            text.setMaxWidth(WORDS);
             take.setGraphic(content);
             take.setAccessibleText(words.getText() + ", " + near.getText());
             proposals.getChildren().add(take);

@@ -36,7 +36,9 @@ import mosspebble.core.plan.StoneState;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
 import mosspebble.core.sketch.OwnFile;
+import mosspebble.core.sketch.Item;
 import mosspebble.core.sketch.ItemMode;
+import mosspebble.core.sketch.Subject;
 import mosspebble.core.stone.Viewpoint;
 
 /**
@@ -316,10 +318,13 @@ public final class Results {
 
     /** While a thing is under the hand its frames come first: no plan, unless one must see what it lets be seen. */
     private boolean onlyMoved(Project project) {
-        boolean sameStone = workbench.isDrafting() && asked != null && asked.id().equals(project.id())
-                && asked.stone().equals(project.stone()) && asked.colours().equals(project.colours())
-                && asked.habits().equals(project.habits());
+        boolean sameStone = workbench.isDrafting() && asked != null && asked.withSketch(project.sketch()).equals(project)
+                && subjects(asked).equals(subjects(project));
         return sameStone && workbench.itemInHand().filter(i -> i.manner() == ItemMode.LEFT_FREE).isEmpty();
+    }
+
+    private static List<Subject> subjects(Project project) {
+        return project.sketch().map(s -> s.items().stream().map(Item::subject).toList()).orElse(List.of());
     }
 
     private void askPlan() {

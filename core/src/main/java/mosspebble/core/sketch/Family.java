@@ -8,15 +8,19 @@ import org.locationtech.jts.geom.LineString;
 /** Patterns that are made to measure: what its dials say becomes a motif. The same values give the same motif. */
 public interface Family {
 
+    /** What the number of a dial says: shares are of half the width of the motif, or of what its title names. */
+    enum Scale {
+        COUNT, CHOICE, ANOTHER, SHARE, DEGREES, TURNS
+    }
+
     /**
      * One thing that can be set.
      *
      * @param id short, unique in the family
      * @param usual where it stands at first
-     * @param whole whether only whole numbers make sense
      * @param names what the numbers from 0 on stand for, where it is a choice; else empty
      */
-    record Dial(String id, String title, double low, double high, double usual, boolean whole, List<String> names) {
+    record Dial(String id, String title, double low, double high, double usual, Scale scale, List<String> names) {
 
         public Dial {
             names = List.copyOf(names);
@@ -25,9 +29,24 @@ public interface Family {
             }
         }
 
+        /** Whether only whole numbers make sense. */
+        public boolean whole() {
+            return scale == Scale.COUNT || scale == Scale.CHOICE || scale == Scale.ANOTHER;
+        }
+
         /** A step of the arrow keys. */
         public double step() {
-            return whole ? 1 : (high - low) / 20;
+            return whole() ? 1 : (high - low) / 20;
+        }
+
+        /** A value as a painter reads it: "6 %", "-18°", "12". */
+        public String said(double value) {
+            return switch (scale) {
+                case SHARE -> Numbers.text(100 * value, 0) + " %";
+                case DEGREES -> Numbers.text(value, 0) + "°";
+                case TURNS -> Numbers.text(value, 1);
+                case COUNT, CHOICE, ANOTHER -> Numbers.text(value, 0);
+            };
         }
     }
 
@@ -68,8 +87,8 @@ public interface Family {
             Dial dial = dials().stream().filter(d -> d.id().equals(entry.getKey())).findFirst()
                     .orElseThrow(() -> new IllegalArgumentException(title() + " has nothing called " + entry.getKey() + "."));
             if (!(entry.getValue() >= dial.low() && entry.getValue() <= dial.high())) {
-                throw new IllegalArgumentException(dial.title() + ": " + Numbers.shortText(dial.low()) + " to "
-                        + Numbers.shortText(dial.high()) + ", was " + Numbers.shortText(entry.getValue()) + ".");
+                throw new IllegalArgumentException(dial.title() + ": " + dial.said(dial.low()) + " to " + dial.said(dial.high()) + ", was "
+                        + dial.said(entry.getValue()) + ".");
             }
         }
     }

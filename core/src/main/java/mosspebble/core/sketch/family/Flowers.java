@@ -29,7 +29,7 @@ final class Flowers {
                         .number("ticks", "Inner ticks", 0, 5, 2).byHand(),
                 new Made("petals", "Petals round a centre", Flowers::petals).number("count", "Petals", 3, 24, 8)
                         .dial("length", "Length", 0.6, 3, 1.7).dial("width", "Width", 0.3, 2, 0.9)
-                        .dial("tilt", "Seen from the side °", 0, 70, 0).number("rows", "Rows", 1, 3, 1)
+                        .degrees("tilt", "Seen from the side", 0, 70, 0).number("rows", "Rows", 1, 3, 1)
                         .number("veins", "Lines on a petal", 0, 5, 3).byHand(),
                 new Made("overlap", "Overlapping petals", Flowers::overlapping).number("count", "Petals", 4, 12, 6)
                         .dial("length", "Length", 0.8, 3, 1.6).dial("width", "Width", 0.8, 2.4, 1.5)

@@ -32,11 +32,11 @@ final class Grounds {
         return List.of(
                 new Made("cover", "Plain cover", Grounds::cover),
                 new Made("bands", "Bands of colour", Grounds::bands).number("bands", "Bands", 2, 8, 5).dial("arch", "Arch", -0.6, 0.6, 0.12)
-                        .dial("wave", "Wave", 0, 0.15, 0).dial("grow", "Lower ones wider", 0.6, 1.6, 1.1),
+                        .dial("wave", "Wave", 0, 0.15, 0).dial("grow", "A band against the one above", 0.6, 1.6, 1.1),
                 new Made("split", "Two zones, arched join", Grounds::split).dial("share", "Upper share", 0.15, 0.85, 0.66).dial("arch",
                         "Arch", -0.8, 0.8, 0.25),
                 new Made("opening", "Jagged opening with stripes", Grounds::opening).number("stripes", "Stripes", 2, 8, 6)
-                        .dial("lean", "Lean of the stripes °", -60, 60, -18).number("jags", "Jags", 8, 40, 20)
+                        .degrees("lean", "Lean of the stripes", -60, 60, -18).number("jags", "Jags", 8, 40, 20)
                         .number("cracks", "Cracks", 0, 8, 4).seeded(),
                 new Made("waves", "Waves with foam", Grounds::waves).number("rows", "Rows", 2, 6, 4)
                         .dial("height", "Height", 0.03, 0.25, 0.11).number("crests", "Crests", 2, 9, 4)

@@ -46,25 +46,37 @@ final class Made implements Family {
         this.draw = draw;
     }
 
+    /** A length, as a share of half the width or of what its name says. */
     Made dial(String dial, String name, double low, double high, double usual) {
-        dials.add(new Dial(dial, name, low, high, usual, false, List.of()));
+        return dial(dial, name, low, high, usual, Scale.SHARE);
+    }
+
+    Made degrees(String dial, String name, double low, double high, double usual) {
+        return dial(dial, name, low, high, usual, Scale.DEGREES);
+    }
+
+    Made turns(String dial, String name, double low, double high, double usual) {
+        return dial(dial, name, low, high, usual, Scale.TURNS);
+    }
+
+    private Made dial(String dial, String name, double low, double high, double usual, Scale scale) {
+        dials.add(new Dial(dial, name, low, high, usual, scale, List.of()));
         return this;
     }
 
     Made number(String dial, String name, int low, int high, int usual) {
-        dials.add(new Dial(dial, name, low, high, usual, true, List.of()));
-        return this;
+        return dial(dial, name, low, high, usual, Scale.COUNT);
     }
 
     /** One of a few, the first is 0. */
     Made choice(String dial, String name, int usual, String... names) {
-        dials.add(new Dial(dial, name, 0, names.length - 1, usual, true, List.of(names)));
+        dials.add(new Dial(dial, name, 0, names.length - 1, usual, Scale.CHOICE, List.of(names)));
         return this;
     }
 
     /** Another one of the same kind. */
     Made seeded() {
-        return number("seed", "Another", 1, 99, 1);
+        return dial("seed", "Another", 1, 99, 1, Scale.ANOTHER);
     }
 
     /** With what a hand does a little differently each time. */

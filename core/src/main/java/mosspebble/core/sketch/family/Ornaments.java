@@ -33,7 +33,7 @@ final class Ornaments {
                         .dial("length", "Length of a tick", 0.2, 0.9, 0.5).choice("curved", "Marks", 0, "ticks", "scales"),
                 new Made("glass", "Stained-glass cells", Ornaments::glass).number("cells", "Cells", 4, 40, 14)
                         .dial("lead", "Lead, share of the width", 0.01, 0.08, 0.03).seeded(),
-                new Made("spiral", "Spiral bands", Ornaments::spiral).number("arms", "Arms", 1, 4, 2).dial("turns", "Turns", 0.5, 4, 1.5),
+                new Made("spiral", "Spiral bands", Ornaments::spiral).number("arms", "Arms", 1, 4, 2).turns("turns", "Turns", 0.5, 4, 1.5),
                 new Made("frame", "Bands along the edge", Ornaments::frame).number("bands", "Bands", 1, 3, 2)
                         .dial("width", "Width of a band", 0.03, 0.25, 0.08).choice("lines", "Lines between", 1, "none", "drawn"));
     }

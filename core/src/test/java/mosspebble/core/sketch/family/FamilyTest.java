@@ -219,6 +219,21 @@ class FamilyTest {
         }
     }
 
+    private static Family.Dial dial(String family, String id) {
+        return family(family).dials().stream().filter(d -> d.id().equals(id)).findFirst().orElseThrow();
+    }
+
+    @Test
+    void aDialIsReadInWhatItsNumberMeans() {
+        assertThat(dial("bands", "arch").said(0.06)).isEqualTo("6 %");
+        assertThat(dial("bands", "arch").said(-0.605)).isEqualTo("-61 %");
+        assertThat(dial("bands", "bands").said(6)).isEqualTo("6");
+        assertThat(dial("opening", "lean").said(-22)).isEqualTo("-22°");
+        assertThat(dial("spiral", "turns").said(1.5)).isEqualTo("1.5");
+        assertThatThrownBy(() -> family("bands").check(Map.of("arch", 0.9))).hasMessage("Arch: -60 % to 60 %, was 90 %.");
+        assertThatThrownBy(() -> family("opening").check(Map.of("lean", 75.0))).hasMessage("Lean of the stripes: -60° to 60°, was 75°.");
+    }
+
     @Test
     void valuesBeyondADialAreHeldAtItsEndAndNonsenseAtItsUsualPlace() {
         for (Family family : Families.list()) {
