@@ -17,6 +17,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.image.WritableImage;
+import javafx.scene.control.Slider;
 import javafx.scene.input.KeyCode;
 import javafx.scene.shape.Circle;
 import mosspebble.app.control.Hint;
@@ -196,6 +197,14 @@ class PaintStageTest {
             app.click("#blend-angle");
             app.keys(KeyCode.RIGHT);
             app.until("turned", () -> app.plan().project().blends().get("wings").angle() != 180);
+            Slider join = (Slider) app.scene().lookup("#blend-join");
+            double before = app.plan().project().blends().get("wings").join();
+            app.robot.interact(() -> {
+                join.setValueChanging(true);
+                join.setValue(before + 0.2);
+            });
+            app.until("it is seen while it is slid", () -> app.plan().project().blends().get("wings").join() > before + 0.15);
+            app.robot.interact(() -> join.setValueChanging(false));
             app.click("#join-glazes");
             app.until("glazes", () -> app.plan().steps().stream().noneMatch(o -> o.wet().isPresent()));
             app.click("#blend-kind");
