@@ -5,6 +5,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
 import javafx.animation.Animation;
 import javafx.animation.PauseTransition;
 import javafx.beans.value.ObservableValue;
@@ -77,6 +78,8 @@ public final class ClothView extends Region {
     private final Canvas overlay = new Canvas();
     private Object linenShows;
     private Color linenTone;
+    private final Color firstTone;
+    private final CompletableFuture<int[]> weaving;
     private ImagePattern woven;
     private Stone outlineOf;
     private StoneOutline outline;
@@ -114,6 +117,8 @@ public final class ClothView extends Region {
         this.show = show;
         this.slice = slice;
         this.tools = new EnumMap<>(tools);
+        firstTone = Token.LINEN.colour(theme());
+        weaving = CompletableFuture.supplyAsync(() -> Linen.woven(firstTone)); // while the rest of the window is put together
         setId("cloth");
         followScreen();
         getStyleClass().add("cloth");
@@ -270,7 +275,7 @@ public final class ClothView extends Region {
     }
 
     private StoneOutline outline(Project project) {
-        if (!project.stone().equals(outlineOf)) {
+        if (outlineOf == null || !project.stone().equals(outlineOf)) {
             outlineOf = project.stone();
             outline = StoneOutline.of(project.stone());
         }
@@ -508,7 +513,7 @@ public final class ClothView extends Region {
         Color tone = Token.LINEN.colour(theme());
         if (!tone.equals(linenTone)) { // woven once a theme, not once a frame
             linenTone = tone;
-            woven = Linen.of(tone);
+            woven = Linen.of(tone.equals(firstTone) ? weaving.join() : Linen.woven(tone));
         }
         hem.draw(workbench.studio(), woven, w, h, frame(), workbench.shown().isPresent() ? howLarge() : "", !near.isWhole());
         Object shows = List.of(w, h, woven);

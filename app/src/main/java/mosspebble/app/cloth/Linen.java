@@ -14,8 +14,19 @@ final class Linen {
 
     private Linen() {}
 
-    /** @param tone of the cloth; threads are a little lighter and darker */
-    static ImagePattern of(Color tone) {
+    /** A pattern of threads that were woven. */
+    static ImagePattern of(int[] pixels) {
+        WritableImage tile = new WritableImage(SIDE, SIDE);
+        tile.getPixelWriter().setPixels(0, 0, SIDE, SIDE, PixelFormat.getIntArgbPreInstance(), pixels, 0, SIDE);
+        return new ImagePattern(tile, 0, 0, SIDE, SIDE, false);
+    }
+
+    /**
+     * Weaves; on any thread.
+     *
+     * @param tone of the cloth; threads are a little lighter and darker
+     */
+    static int[] woven(Color tone) {
         int threads = SIDE / THREAD;
         double[] across = strengths(threads, 3);
         double[] along = strengths(threads, 4);
@@ -32,9 +43,7 @@ final class Linen {
                         | level(tone.getBlue() * light);
             }
         }
-        WritableImage tile = new WritableImage(SIDE, SIDE);
-        tile.getPixelWriter().setPixels(0, 0, SIDE, SIDE, PixelFormat.getIntArgbPreInstance(), pixels, 0, SIDE);
-        return new ImagePattern(tile, 0, 0, SIDE, SIDE, false);
+        return pixels;
     }
 
     private static int level(double share) {

@@ -7,6 +7,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import mosspebble.app.control.Late;
 import mosspebble.app.model.Navigator;
 import mosspebble.app.model.Workbench;
 import mosspebble.app.screen.Panel;
@@ -53,8 +54,9 @@ final class Beginnings extends StackPane {
         noPaint.getChildren().add(later);
         noPaint.getStyleClass().add("plan-trouble");
         noPaint.setMaxSize(USE_PREF_SIZE, USE_PREF_SIZE);
-        getChildren().setAll(noStone, noPaint);
         setPickOnBounds(false);
+        refresh();
+        Late.in(this, noStone, noPaint);
     }
 
     private void later() {

@@ -8,6 +8,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import mosspebble.app.control.Late;
 import mosspebble.app.model.FileWork;
 import mosspebble.app.model.Workbench;
 import mosspebble.app.screen.Panel;
@@ -58,7 +59,7 @@ final class Notices extends VBox {
         Panel.present(noticeBand, false);
         workbench.noticeProperty().addListener((o, a, b) -> Panel.present(noticeBand, !b.isEmpty()));
         noticeBand.setOnMouseClicked(e -> workbench.tell(""));
-        getChildren().addAll(unkeptBand, workBand, noticeBand);
+        Late.in(this, unkeptBand, workBand, noticeBand);
     }
 
     /** Asks before the window closes over what is not kept. */

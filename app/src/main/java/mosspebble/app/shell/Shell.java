@@ -34,6 +34,7 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.scene.text.TextAlignment;
 import javafx.stage.FileChooser;
+import mosspebble.app.control.Late;
 import mosspebble.app.control.Pulses;
 import mosspebble.app.control.Hint;
 import mosspebble.app.basket.BasketScreen;
@@ -244,10 +245,15 @@ public final class Shell extends StackPane {
         firstStone = new FirstStone(workbench);
         StackPane.setAlignment(firstStone, Pos.TOP_LEFT);
         StackPane.setMargin(firstStone, new Insets(36, 12, 0, 40)); // within the hem, above the stone
-        onCloth = new StackPane(cloth, other, firstStone);
-        middle = new StackPane(onCloth, beginnings, failed(), notices);
+        onCloth = new StackPane();
+        Late.in(onCloth, cloth, other, firstStone);
+        middle = new StackPane();
+        Late.in(middle, onCloth, beginnings, failed(), notices);
         BorderPane centre = new BorderPane(middle);
-        centre.setBottom(new VBox(sliceEdge, daubs, stepBar));
+        VBox below = new VBox();
+        Panel.present(stepBar, false);
+        Late.in(below, sliceEdge, daubs, stepBar);
+        centre.setBottom(below);
         centre.setMinWidth(0);
         frame = new BorderPane(centre);
         frame.setTop(top());
