@@ -29,6 +29,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.SplittableRandom;
 import mosspebble.core.stone.Skin;
 import mosspebble.core.care.Who;
@@ -196,11 +197,11 @@ class StudioStoreTest {
         }
     }
 
-    /** The demo's stones are the same since, and so is all of the owl but for its place, as it was drawn anew. */
+    /** The demo's stones are the same since but for the heron's vein, and so is all of the owl but for its place, as it was drawn anew. */
     private static void assertIsTheOldWalk(Studio read) {
         Studio now = LanternWalk.studio(BuiltIn.repertoire());
         assertThat(read.projects()).extracting(Project::stone).containsExactlyElementsOf(
-                now.projects().stream().map(Project::stone).toList());
+                now.projects().stream().map(p -> p.id().equals("heron") ? p.stone().withSeed(41) : p.stone()).toList());
         Project owl = now.project("owl").orElseThrow();
         Project was = read.project("owl").orElseThrow();
         assertThat(was.withSketch(owl.sketch())).isEqualTo(owl);
@@ -284,6 +285,9 @@ class StudioStoreTest {
         }
     }
 
+    /** Stones of the demo that were drawn anew after format 10. */
+    private static final Set<String> DRAWN_SINCE = Set.of("heron", "toadstool");
+
     @Test
     void aStudioOfFormat10KeepsWhatItHasAndTakesTracings() throws Exception {
         // the Lantern Walk as the program before format 11 kept it, with two pages of its book
@@ -293,7 +297,8 @@ class StudioStoreTest {
         Tracing traced;
         try (StudioStore store = StudioStore.open(file(), LanternWalk::newcomer)) {
             Studio studio = store.studio();
-            assertThat(studio.projects()).isEqualTo(LanternWalk.studio(BuiltIn.repertoire()).projects());
+            assertThat(studio.projects()).filteredOn(p -> !DRAWN_SINCE.contains(p.id())).isEqualTo(LanternWalk
+                    .studio(BuiltIn.repertoire()).projects().stream().filter(p -> !DRAWN_SINCE.contains(p.id())).toList()).hasSize(7);
             assertThat(store.book().book().pages()).hasSize(2)
                     .allSatisfy(page -> assertThat(store.book().planned(page.id()).unmeasured()).isEmpty());
             traced = Tracing.of(studio.project("fox").orElseThrow()).orElseThrow();
