@@ -15,6 +15,7 @@ import mosspebble.core.finding.Finding;
 import mosspebble.core.project.Project;
 import mosspebble.core.stone.Dome;
 import mosspebble.core.stone.Form;
+import mosspebble.core.stone.Origin;
 import mosspebble.core.stone.Patch;
 import mosspebble.core.stone.Shape;
 import mosspebble.core.stone.Stone;
@@ -239,6 +240,31 @@ class StoneStageTest {
             }
             app.until("the end of drying", () -> app.text("#steady").contains("ready"));
             app.until("three weighings", () -> app.plan().project().weighings().size() == 3);
+        }
+    }
+
+    private static Origin origin(Driver app) {
+        return app.plan().project().origin();
+    }
+
+    @Test
+    void whereAStoneWasFoundIsNotedAndGoesWithItIntoTheBasket() throws Exception {
+        try (Driver app = new Driver(folder.resolve("s.pebble"), "owl")) {
+            app.settled();
+            assertThat(app.present("#stone-where")).as("not in the way of the outline").isFalse();
+            app.click("#page-found");
+            app.type("#stone-where", "  under the bridge ");
+            app.until("where it lay", () -> origin(app).where().equals("under the bridge"));
+            app.click("#stone-taking-forbidden");
+            app.until("it was not allowed", () -> origin(app).taking() == Origin.Taking.FORBIDDEN);
+            app.type("#stone-note", "goes back in spring");
+            app.until("a note", () -> origin(app).note().equals("goes back in spring"));
+            app.click("#undo");
+            app.until("no note", () -> origin(app).note().isEmpty() && app.text("#stone-note").isEmpty());
+            app.does("Lay this stone back into the basket");
+            app.keys(KeyCode.B);
+            app.click("#found-owl");
+            app.until("its place", () -> app.present("#found-where") && app.text("#found-where").equals("under the bridge"));
         }
     }
 

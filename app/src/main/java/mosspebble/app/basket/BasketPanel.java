@@ -18,10 +18,10 @@ import mosspebble.app.control.Choice;
 import mosspebble.app.control.Entry;
 import mosspebble.app.control.OneStop;
 import mosspebble.app.model.Navigator;
+import mosspebble.app.screen.OriginFields;
 import mosspebble.app.screen.Panel;
 import mosspebble.app.screen.Surroundings;
 import mosspebble.core.stone.FoundStone;
-import mosspebble.core.stone.Origin;
 import mosspebble.core.stone.RockKind;
 import mosspebble.files.BuiltIn;
 
@@ -115,19 +115,9 @@ public final class BasketPanel extends Panel {
         HBox buttons = new HBox(6, take, away);
         Entry name = new Entry("found-name", "Name", "What you call this stone", found::name,
                 text -> tryChange("Name", f -> new FoundStone(f.id(), text.strip(), f.stone(), f.origin())));
-        Entry where = new Entry("found-where", "Found", "Where the stone was found", () -> found.origin().where(),
-                text -> tryChange("Where it was found",
-                        f -> f.withOrigin(f.origin().with(text.strip(), f.origin().taking(), f.origin().note()))));
-        Entry note = new Entry("found-note", "Note", "What else is worth knowing", () -> found.origin().note(),
-                text -> tryChange("Note", f -> f.withOrigin(f.origin().with(f.origin().where(), f.origin().taking(), text.strip()))));
-        Choice<Origin.Taking> taking = new Choice<>("Taking it was",
-                t -> change("Taking", f -> f.withOrigin(f.origin().with(f.origin().where(), t, f.origin().note()))));
-        for (Origin.Taking t : Origin.Taking.values()) {
-            taking.option("found-taking-" + t.name().toLowerCase(Locale.ROOT), t.label(), t,
-                    "Ask the land owner; protected beaches and parks forbid it, local rules come first");
-        }
-        taking.show(found.origin().taking());
-        inHand.getChildren().addAll(title, buttons, name, where, taking, note);
+        OriginFields origin = new OriginFields("found", found::origin,
+                (what, change) -> tryChange(what, f -> f.withOrigin(change.apply(f.origin()))));
+        inHand.getChildren().addAll(title, buttons, name, origin);
         found.origin().picture().flatMap(BasketPanel::picture).ifPresent(image -> {
             ImageView view = new ImageView(image);
             view.setPreserveRatio(true);

@@ -32,6 +32,12 @@ public final class Choice<T> extends VBox {
         getChildren().add(row);
     }
 
+    /** Its name is spoken, but not written above it: what it is for stands there already. */
+    public Choice<T> unlabelled() {
+        getChildren().setAll(row);
+        return this;
+    }
+
     /** Leads from one page of a column to another: large enough for a hand with paint on it. */
     public static <T> Choice<T> pages(Consumer<T> chosen) {
         Choice<T> pages = new Choice<>("", chosen);

@@ -23,7 +23,6 @@ import mosspebble.app.screen.PageView;
 import mosspebble.app.screen.Panel;
 import mosspebble.core.project.Project;
 import mosspebble.core.stone.Form;
-import mosspebble.core.stone.Origin;
 import mosspebble.core.stone.Shape;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.StoneOutline;
@@ -34,8 +33,8 @@ import mosspebble.core.units.UnitTextException;
 import mosspebble.files.OutlineReader;
 
 /**
- * The outline: a form grown from the measures, callipers at any angles, a file, or points dragged; turning and turning over; where the
- * stone came from.
+ * The outline: a form grown from the measures, callipers at any angles, a file, or points dragged; turning and turning over; what the stone
+ * is called.
  */
 final class OutlinePage extends PageView {
 
@@ -48,14 +47,12 @@ final class OutlinePage extends PageView {
     private final Choice<Form> form;
     private final List<Measure> measures = new ArrayList<>();
     private final Entry name;
-    private final Entry where;
     private final Entry purpose;
-    private final Choice<Origin.Taking> taking;
     private List<Shape.Spoke> shownSpokes = List.of();
 
     OutlinePage(StonePanel panel, StoneModel bench) {
         this.panel = panel;
-        way = new Choice<>("Outline from", this::choose);
+        way = new Choice<>("Outline from", this::choose).unlabelled();
         way.option("way-form", "form", Way.FORM, "Length, width and a form")
                 .option("way-callipers", "callipers", Way.CALLIPERS, "Distances from a middle point to the edge at any angles")
                 .option("way-points", "points", Way.POINTS, "Drag the points of the outline on the cloth");
@@ -92,21 +89,11 @@ final class OutlinePage extends PageView {
         purpose = new Entry("stone-purpose", "What for", "Where it will lie or who will get it",
                 () -> panel.project().map(Project::purpose).orElse(""),
                 text -> panel.tryEdit("What for", p -> p.withName(p.name(), text.strip())));
-        where = new Entry("stone-where", "Found", "Where the stone was found",
-                () -> panel.project().map(p -> p.origin().where()).orElse(""),
-                text -> panel.tryEdit("Where it was found",
-                        p -> p.withOrigin(p.origin().with(text.strip(), p.origin().taking(), p.origin().note()))));
-        taking = new Choice<>("Taking it was",
-                t -> panel.edit("Taking", p -> p.withOrigin(p.origin().with(p.origin().where(), t, p.origin().note()))));
-        for (Origin.Taking t : Origin.Taking.values()) {
-            taking.option("taking-" + t.name().toLowerCase(Locale.ROOT), t.label(), t,
-                    "Ask the land owner; protected beaches and parks forbid it, local rules come first");
-        }
         HBox names = new HBox(8, name, purpose);
         HBox.setHgrow(name, Priority.ALWAYS);
         HBox.setHgrow(purpose, Priority.ALWAYS);
         setSpacing(8);
-        getChildren().addAll(way, formBox, callipers, more, names, where, taking);
+        getChildren().addAll(way, formBox, callipers, more, names);
     }
 
     private static Shape.Grown grown(Stone stone) {
@@ -182,8 +169,6 @@ final class OutlinePage extends PageView {
         measures.forEach(Measure::refresh);
         name.refresh();
         purpose.refresh();
-        where.refresh();
-        taking.show(panel.project().map(p -> p.origin().taking()).orElse(Origin.Taking.UNKNOWN));
         if (now == Way.CALLIPERS) {
             List<Shape.Spoke> spokes = stone.shape().match(g -> List.<Shape.Spoke>of(), Shape.Measured::spokes);
             if (!spokes.equals(shownSpokes) && callipers.getScene() != null || callipers.getChildren().isEmpty()) {

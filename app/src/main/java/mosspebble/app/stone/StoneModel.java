@@ -13,7 +13,7 @@ public final class StoneModel {
 
     /** Matters of the Stone stage. */
     public enum Page {
-        OUTLINE("Outline"), DOME("Dome"), SKIN("Skin"), MARKS("Marks"), SEEN("Seen"), SUITS("Suits"), READY("Ready");
+        OUTLINE("Outline"), DOME("Dome"), SKIN("Skin"), MARKS("Marks"), SEEN("Seen"), SUITS("Suits"), READY("Ready"), FOUND("Found");
 
         private final String label;
 

@@ -82,6 +82,7 @@ public final class StonePanel extends Panel {
                 case SEEN -> "How it will be seen; lines that look straight";
                 case SUITS -> "Which way up, and which subjects suit it";
                 case READY -> "Washing, drying, casting";
+                case FOUND -> "Where it lay, and whether it might be taken";
             });
         }
         getChildren().addAll(Entry.row(length, width, height), units, facts, pages, place);
@@ -112,6 +113,7 @@ public final class StonePanel extends Panel {
             case SEEN -> new SeenPage(this, bench);
             case SUITS -> new SuitsPage(this, desk);
             case READY -> new ReadyPage(this);
+            case FOUND -> new FoundPage(this);
         });
         if (!place.getChildren().contains(matter)) {
             place.getChildren().setAll(matter);
