@@ -244,7 +244,7 @@ class HandTest {
         robot.interact(() -> shell.saveCopy(folder.resolve("copy.pebble")));
         until(() -> copied.get() != null);
         goOn.countDown();
-        until(() -> robot.lookup("#notice").queryLabeled().getText().contains("A copy is saved"));
+        until(() -> seen("#notice") && robot.lookup("#notice").queryLabeled().getText().contains("A copy is saved"));
         assertThat(copied.get().project("snail")).isEmpty();
         assertThat(kept.get().project("snail")).isPresent();
     }
