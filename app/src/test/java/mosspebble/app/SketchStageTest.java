@@ -240,6 +240,12 @@ class SketchStageTest {
             Slider lean = (Slider) app.scene().lookup("#dial-lean");
             app.robot.interact(() -> {
                 lean.setValueChanging(true);
+                lean.setValueChanging(false);
+            });
+            app.settled();
+            assertThat(dialled(app, "lean")).as("taken and let go").isEqualTo(-22);
+            app.robot.interact(() -> {
+                lean.setValueChanging(true);
                 lean.setValue(30);
             });
             app.until("it is seen on the stone meanwhile", () -> dialled(app, "lean") == 30);

@@ -79,7 +79,7 @@ public final class ClothView extends Region {
     private Object linenShows;
     private Color linenTone;
     private final Color firstTone;
-    private final CompletableFuture<int[]> weaving;
+    private CompletableFuture<int[]> weaving;
     private ImagePattern woven;
     private Stone outlineOf;
     private StoneOutline outline;
@@ -513,7 +513,8 @@ public final class ClothView extends Region {
         Color tone = Token.LINEN.colour(theme());
         if (!tone.equals(linenTone)) { // woven once a theme, not once a frame
             linenTone = tone;
-            woven = Linen.of(tone.equals(firstTone) ? weaving.join() : Linen.woven(tone));
+            woven = Linen.of(weaving != null && tone.equals(firstTone) ? weaving.join() : Linen.woven(tone));
+            weaving = null; // a picture by now
         }
         hem.draw(workbench.studio(), woven, w, h, frame(), workbench.shown().isPresent() ? howLarge() : "", !near.isWhole());
         Object shows = List.of(w, h, woven);

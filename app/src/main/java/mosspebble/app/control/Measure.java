@@ -18,6 +18,7 @@ public final class Measure extends VBox {
     private final DoubleSupplier current;
     private final DoubleFunction<String> words;
     private boolean showing;
+    private double taken;
 
     public Measure(String id, String name, String tooltip, double low, double high, double step, DoubleSupplier current,
             DoubleFunction<String> words, DoubleConsumer draft, DoubleConsumer commit) {
@@ -48,8 +49,10 @@ public final class Measure extends VBox {
             }
         });
         slider.valueChangingProperty().addListener((o, before, now) -> {
-            if (!now && !showing) {
-                commit.accept(Math.round(slider.getValue() / step) * step);
+            if (now) {
+                taken = slider.getValue();
+            } else if (!showing) { // taken and let go, it stays where it was, also between two steps
+                commit.accept(slider.getValue() == taken ? taken : Math.round(slider.getValue() / step) * step);
             }
         });
         refresh();
