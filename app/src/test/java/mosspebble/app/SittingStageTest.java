@@ -290,6 +290,35 @@ class SittingStageTest {
     }
 
     @Test
+    void aMorningInTheGardenIsColderThanTheEveningOfItsDay() throws Exception {
+        Turned clock = new Turned("2026-11-27T18:40:00");
+        try (Driver app = new Driver(folder.resolve("s.pebble"), clock, "snail")) {
+            sitting(app);
+            app.click("#sitting-week");
+            app.type("#week", "Mon-Fri 19-21, Sat 9-11, Sat 19-21");
+            app.click("#sitting-ready");
+            LocalDate day = LocalDate.of(2026, 11, 28);
+            app.until("two sittings on Saturday", () -> app.present("#begin-" + day + "-1"));
+            app.click("#room-" + day);
+            assertThat(app.text("#day-slower")).startsWith("As usual");
+            app.click("#day-sitting-0");
+            app.type("#day-temperature", "12");
+            assertThat(app.text("#day-slower")).startsWith("12 °C and 55 %").contains("times the usual time");
+            app.until("the hem tells it", () -> app.present("#air-" + day + "-0"));
+            assertThat(app.text("#air-" + day + "-0")).isEqualTo("9:00 · 12 °C");
+            assertThat(app.text("#room-" + day)).as("the day is as usual").isEqualTo("Sat 28 November");
+            app.click("#day-sitting-1");
+            assertThat(app.text("#day-slower")).startsWith("As usual: 19 °C");
+            assertThat(((Button) app.find("#day-usual")).isDisabled()).as("it has no air of its own").isTrue();
+            app.click("#day-sitting-0");
+            app.click("#day-usual");
+            app.until("warm again", () -> !app.present("#air-" + day + "-0"));
+            app.click("#undo");
+            app.until("undone", () -> app.present("#air-" + day + "-0"));
+        }
+    }
+
+    @Test
     void aPassThatTookFarTooLongIsAskedAbout() throws Exception {
         Turned clock = new Turned("2026-11-28T14:00:10");
         try (Driver app = new Driver(folder.resolve("s.pebble"), clock, "snail")) {

@@ -26,7 +26,7 @@ import mosspebble.core.project.Room;
 final class Migration {
 
     /** How many there are: the format that this program writes. */
-    static final int STEPS = 13;
+    static final int STEPS = 14;
 
     private static final String TABLE = "(id TEXT PRIMARY KEY, position INTEGER NOT NULL, document TEXT NOT NULL)";
 
@@ -106,6 +106,11 @@ final class Migration {
                     }
                 });
             }
+            case 13 -> each(connection, "setting", "key", file, room -> {
+                if (room.has("sprayed")) {
+                    room.putObject("sittings");
+                }
+            });
             default -> throw new IllegalArgumentException("there is no step from format " + from);
         }
     }

@@ -46,6 +46,7 @@ import org.junit.jupiter.api.Test;
 class ManyStonesTest {
 
     private static final Instant FRIDAY = Instant.parse("2026-11-27T18:00:00Z");
+    private static final Diary DAILY = Diary.USUAL.withWeek("Mon-Sun 19-22");
     private static final Map<String, PaintPlan> PLANS = plans();
 
     private static Map<String, PaintPlan> plans() {
@@ -105,13 +106,38 @@ class ManyStonesTest {
             snail = snail.withHabits(snail.habits().withHandling(snail.habits().handling().withDryer(dryer)));
             PaintPlan plan = Plans.plan(snail, Survey.of(snail.stone()), workshop, new Remembered());
             Timetable evening = table(List.of(plan), "Mon-Sun 19-22", Map.of());
-            assertThat(TimetableWords.tooCold(evening, Map.of("snail", plan), cold, ZoneOffset.UTC)).as("with a dryer: %s", dryer)
+            assertThat(TimetableWords.tooCold(evening, Map.of("snail", plan), DAILY, cold, ZoneOffset.UTC)).as("with a dryer: %s", dryer)
                     .hasValueSatisfying(words -> assertThat(words).contains("Sat 28", "below 10 °C").doesNotContain("Fri 27"));
-            assertThat(TimetableWords.tooCold(evening, Map.of("snail", plan), new Room(Climate.room()), ZoneOffset.UTC)).isEmpty();
+            assertThat(TimetableWords.tooCold(evening, Map.of("snail", plan), DAILY, new Room(Climate.room()), ZoneOffset.UTC)).isEmpty();
             PaintPlan bare = Plans.plan(snail.withSketch(Optional.empty()), Survey.of(snail.stone()), workshop, new Remembered());
-            assertThat(TimetableWords.tooCold(table(List.of(bare), "Mon-Sun 19-22", Map.of()), Map.of("snail", bare), cold, ZoneOffset.UTC))
+            assertThat(TimetableWords.tooCold(table(List.of(bare), "Mon-Sun 19-22", Map.of()), Map.of("snail", bare), DAILY, cold,
+                    ZoneOffset.UTC))
                     .as("no paint is laid").isEmpty();
         }
+    }
+
+    @Test
+    void oneSittingOfADayIsColderThanTheOther() {
+        LocalDate sunday = LocalDate.of(2026, 11, 29);
+        Diary twice = Diary.USUAL.withWeek("Sat-Sun 9-12, Sat-Sun 19-22");
+        Room garden = new Room(Climate.room()).with(sunday.atTime(9, 0), Optional.of(new Climate(new Celsius(8), 0.5, 0.1)), sunday);
+        PaintPlan snail = PLANS.get("snail");
+        Workload work = ManyStones.workload(List.of(snail), twice, garden, FRIDAY, UTC);
+        assertThat(work.hours().stream().filter(h -> work.slower(h) > 1).map(Workload.Hours::from))
+                .containsExactly(sunday.atTime(9, 0).toInstant(ZoneOffset.UTC));
+        Room cold = garden;
+        for (int week = 1; week < 4; week++) {
+            cold = cold.with(sunday.plusWeeks(week).atTime(9, 0), Optional.of(new Climate(new Celsius(8), 0.5, 0.1)), sunday);
+        }
+        Diary mornings = Diary.USUAL.withWeek("Sun 9-12");
+        Timetable table = Timetable.of(ManyStones.workload(List.of(snail), mornings, cold, FRIDAY, UTC));
+        assertThat(TimetableWords.tooCold(table, Map.of("snail", snail), mornings, cold, UTC))
+                .hasValueSatisfying(words -> assertThat(words).matches("Too cold to paint on Sun \\d+, 9:00.* below 10 °C.*"));
+        Room day = new Room(Climate.room()).with(sunday, Optional.of(new Climate(new Celsius(8), 0.5, 0.1)), sunday)
+                .with(sunday.atTime(9, 0), Optional.of(Climate.room()), sunday);
+        Workload later = ManyStones.workload(List.of(snail), twice, day, FRIDAY, UTC);
+        assertThat(later.hours().stream().filter(h -> later.slower(h) > 1).map(Workload.Hours::from)).as("warm in the morning alone")
+                .containsExactly(sunday.atTime(19, 0).toInstant(ZoneOffset.UTC));
     }
 
     private static Workload week(Diary diary) {

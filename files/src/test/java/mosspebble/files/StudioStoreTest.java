@@ -364,8 +364,32 @@ class StudioStoreTest {
         }
     }
 
+    @Test
+    void aStudioOfFormat13KeepsTheAirOfItsDaysAndLearnsOfThatOfSittings() throws Exception {
+        // the Lantern Walk as the program before format 14 kept it, with two sittings on a Saturday that is cold
+        try (InputStream in = getClass().getResourceAsStream("studio-format-13.pebble")) {
+            Files.write(file(), in.readAllBytes());
+        }
+        LocalDate saturday = LocalDate.of(2026, 11, 28);
+        Climate usual = new Climate(new Celsius(19), 0.55, 0.1);
+        Climate cold = new Climate(new Celsius(9), 0.7, 0.1);
+        Room room;
+        try (StudioStore store = StudioStore.open(file(), LanternWalk::newcomer)) {
+            room = store.studio().room();
+            assertThat(room).isEqualTo(new Room(usual, Map.of(saturday, cold), Map.of(), 6));
+            assertThat(store.studio().diary().on(saturday)).hasSize(2);
+            room = room.with(saturday.atTime(19, 0), Optional.of(usual), saturday);
+            store.commit(store.studio().withRoom(room), "The stove is lit");
+        }
+        try (StudioStore again = StudioStore.open(file(), LanternWalk::newcomer)) {
+            assertThat(again.studio().room()).isEqualTo(room);
+            assertThat(again.studio().room().in(saturday.atTime(19, 0))).isEqualTo(usual);
+            assertThat(again.studio().room().in(saturday.atTime(9, 0))).isEqualTo(cold);
+        }
+    }
+
     @ParameterizedTest
-    @ValueSource(ints = {6, 7, 8, 9, 10, 11, 12})
+    @ValueSource(ints = {6, 7, 8, 9, 10, 11, 12, 13})
     void pencilGuidesOfEveryEarlierFormatAreStillThere(int format) throws Exception {
         try (InputStream in = getClass().getResourceAsStream("studio-format-" + format + ".pebble")) {
             Files.write(file(), in.readAllBytes());

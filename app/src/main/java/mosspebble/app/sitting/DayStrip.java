@@ -3,6 +3,7 @@ package mosspebble.app.sitting;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -65,6 +66,10 @@ final class DayStrip extends Pane {
     private static final double FOLD = 26;
     private static final double TAIL = 96;
     private static final double STITCH = 14;
+    /** Widths that are kept for words, px: the hand's time on the day, an hour, and an hour with the air from then on. */
+    private static final double SUM = 90;
+    private static final double HOUR = 34;
+    private static final double HOUR_AND_AIR = 84;
     private static final int SNAP = 15;
     private static final PseudoClass PINNED = PseudoClass.getPseudoClass("pinned");
     private static final PseudoClass TAKEN = PseudoClass.getPseudoClass("taken");
@@ -145,8 +150,12 @@ final class DayStrip extends Pane {
         return left[span] + spans.get(span).length().toMinutes() * perMinute;
     }
 
+    private LocalDateTime sitting(Span span) {
+        return date.atTime(span.from());
+    }
+
     private Instant begin(Span span) {
-        return date.atTime(span.from()).atZone(model.zone()).toInstant();
+        return sitting(span).atZone(model.zone()).toInstant();
     }
 
     private Optional<Double> inside(Instant at) {
@@ -201,6 +210,8 @@ final class DayStrip extends Pane {
     private void hours(Span span, int i, double high) {
         int first = span.from().toSecondOfDay() / 60;
         int last = first + (int) span.length().toMinutes();
+        boolean apart = model.room().sittings().containsKey(sitting(span));
+        double named = 0;
         for (int minute = first + (SNAP - first % SNAP) % SNAP; minute <= last; minute += SNAP) {
             double x = left[i] + (minute - first) * perMinute;
             boolean hour = minute % 60 == 0;
@@ -210,10 +221,20 @@ final class DayStrip extends Pane {
             if (hour) {
                 Line seam = new Line(x, TOP, x, high - 6);
                 seam.getStyleClass().add("hem-seam");
-                Label name = new Label(minute / 60 % 24 + ":00");
-                name.getStyleClass().add("hem-hour");
-                name.relocate(x + 3, TOP - 27);
-                getChildren().addAll(seam, name);
+                getChildren().add(seam);
+                double wide = (apart && named == 0 ? HOUR_AND_AIR : HOUR) * model.wordsAt();
+                boolean meetsNext = minute == last && i + 1 < left.length;
+                if (x >= named && !meetsNext && x + wide < getPrefWidth() - SUM * model.wordsAt()) {
+                    Label name = new Label(minute / 60 % 24 + ":00");
+                    if (apart && named == 0) {
+                        name.setText(name.getText() + " · " + TimetableWords.degrees(model.room().in(sitting(span))));
+                        name.setId("air-" + date + "-" + i);
+                    }
+                    name.getStyleClass().add("hem-hour");
+                    name.relocate(x + 3, TOP - 27);
+                    getChildren().add(name);
+                    named = x + wide;
+                }
             }
         }
     }
@@ -282,7 +303,7 @@ final class DayStrip extends Pane {
         Label sum = Panel.quiet(words);
         sum.setWrapText(false);
         Hint.on(sum, "Time of the hand");
-        double wide = 80 * model.wordsAt();
+        double wide = SUM * model.wordsAt() - 10;
         sum.relocate(getPrefWidth() - wide - 10, TOP - 26);
         sum.setPrefWidth(wide);
         sum.setAlignment(Pos.CENTER_RIGHT);

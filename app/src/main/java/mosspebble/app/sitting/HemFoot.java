@@ -3,25 +3,33 @@ package mosspebble.app.sitting;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Consumer;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
+import javafx.geometry.VPos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.image.ImageView;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import mosspebble.app.control.Choice;
 import mosspebble.app.control.Hint;
 import mosspebble.app.control.Swatch;
 import mosspebble.app.screen.Panel;
+import mosspebble.core.drying.Climate;
 import mosspebble.core.plan.Step;
+import mosspebble.core.project.Room;
 import mosspebble.core.timetable.Durations;
+import mosspebble.core.timetable.Span;
 import mosspebble.core.timetable.Timetable;
 import mosspebble.core.timetable.Workload;
 import mosspebble.core.words.StepWords;
@@ -38,13 +46,14 @@ final class HemFoot extends HBox {
 
     private static final double HIGH = 172;
     private static final double NARROW = 760;
-    private static final double FIELDS = 260;
+    private static final double FIELDS = 220;
     private static final PseudoClass NARROW_CLASS = PseudoClass.getPseudoClass("narrow");
 
     private final SittingModel model;
     private final ClimateProbe probe;
     private final Pictures pictures;
     private final ImageView stone = new ImageView();
+    private final StackPane picture = new StackPane();
     private final Label over = Panel.quiet("");
     private final Label deed = new Label();
     private final Label facts = Panel.quiet("");
@@ -70,7 +79,7 @@ final class HemFoot extends HBox {
         stone.setFitWidth(150);
         stone.setFitHeight(HIGH - 26);
         stone.setPreserveRatio(true);
-        StackPane picture = new StackPane(stone);
+        picture.getChildren().add(stone);
         picture.setMinWidth(156);
         picture.setPrefWidth(156);
         over.setWrapText(false);
@@ -122,6 +131,7 @@ final class HemFoot extends HBox {
         taken = bundle;
         other = false;
         boolean open = bundle != null;
+        Panel.present(picture, true);
         Panel.present(facts, !open);
         Panel.present(deed, !open);
         Panel.present(rows, open);
@@ -179,28 +189,44 @@ final class HemFoot extends HBox {
 
     /** Opens the room of one day. */
     void room(LocalDate date) {
+        room(date, Optional.empty());
+    }
+
+    /** @param sitting one of its sittings; empty for the whole day */
+    private void room(LocalDate date, Optional<LocalDateTime> sitting) {
         instead(TimetableWords.roomOn(date));
-        Label what = new Label();
+        Room now = model.room();
+        Label what = new Label(sitting.map(s -> TimetableWords.room(now, s)).orElseGet(() -> TimetableWords.room(now, date)));
         what.setId("day-slower");
         what.setWrapText(true);
-        ClimateFields air = new ClimateFields("day-", () -> model.room().on(date), c -> {
-            model.air(date, Optional.of(c));
-            room(date);
-        });
-        Button read = Panel.button("day-probe", probe.button("Read the room"), "Takes temperature and humidity now for this day", () -> {
-            model.air(date, Optional.of(probe.read(LocalTime.ofInstant(model.nowProperty().get(), model.zone()))));
-            room(date);
-        });
-        Button usual = Panel.button("day-usual", "As usual", "The room is as on other days", () -> {
-            model.air(date, Optional.empty());
-            room(date);
-        });
-        usual.setDisable(!model.room().days().containsKey(date));
-        what.setText(TimetableWords.room(model.room(), date));
-        HBox buttons = new HBox(8, read, usual);
+        Consumer<Optional<Climate>> change = air -> {
+            sitting.ifPresentOrElse(s -> model.air(s, air), () -> model.air(date, air));
+            room(date, sitting);
+        };
+        ClimateFields air = new ClimateFields("day-", () -> sitting.map(model.room()::in).orElseGet(() -> model.room().on(date)),
+                c -> change.accept(Optional.of(c)));
+        Button read = Panel.button("day-probe", probe.button("Read"), "Takes temperature and humidity now",
+                () -> change.accept(Optional.of(probe.read(LocalTime.ofInstant(model.nowProperty().get(), model.zone())))));
+        Button usual = Panel.button("day-usual", sitting.isPresent() ? "As on the day" : "As usual",
+                sitting.isPresent() ? "The room is as on the rest of the day" : "The room is as on other days",
+                () -> change.accept(Optional.empty()));
+        usual.setDisable(sitting.map(s -> !now.sittings().containsKey(s)).orElse(!now.days().containsKey(date)));
         VBox fields = air.row();
-        fields.setMaxWidth(FIELDS);
-        opened.getChildren().addAll(fields, buttons, what);
+        fields.setPrefWidth(FIELDS);
+        FlowPane row = new FlowPane(8, 4, fields, read, usual);
+        row.setRowValignment(VPos.BOTTOM);
+        opened.getChildren().addAll(row, what);
+        List<Span> spans = model.diary().on(date);
+        if (spans.size() > 1) {
+            Choice<Optional<LocalDateTime>> which = new Choice<Optional<LocalDateTime>>("When", s -> room(date, s)).unlabelled();
+            which.option("day-whole", "all day", Optional.empty(), "The air of the whole day");
+            for (int i = 0; i < spans.size(); i++) {
+                which.option("day-sitting-" + i, TimetableWords.span(spans.get(i)), Optional.of(date.atTime(spans.get(i).from())),
+                        "The air in this sitting alone");
+            }
+            which.show(sitting);
+            opened.getChildren().add(0, which);
+        }
     }
 
     /** Opens what was learnt from measured times, each to be forgotten. */
@@ -218,6 +244,7 @@ final class HemFoot extends HBox {
     private void instead(String title) {
         show(null);
         other = true;
+        Panel.present(picture, false);
         Panel.present(facts, false);
         Panel.present(deed, false);
         Panel.present(clock, false);

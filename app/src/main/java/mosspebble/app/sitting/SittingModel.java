@@ -376,6 +376,13 @@ public final class SittingModel {
         workbench.editStudio("The room on " + TimetableWords.day(date), s -> s.withRoom(s.room().with(date, climate, today)));
     }
 
+    /** Another air in one sitting; as on the rest of its day for none. */
+    void air(LocalDateTime sitting, Optional<Climate> climate) {
+        LocalDate today = LocalDate.ofInstant(instant(), zone());
+        workbench.editStudio("The room on " + TimetableWords.day(sitting.toLocalDate()),
+                s -> s.withRoom(s.room().with(sitting, climate, today)));
+    }
+
     /** Does what would help. */
     void take(InTime.Means means) {
         if (means instanceof InTime.Means.Dryer dryer) {
@@ -386,9 +393,10 @@ public final class SittingModel {
         }
     }
 
-    /** Other hours for one sitting of a day. */
+    /** Other hours for one sitting of a day, with its air and what is pinned to it. */
     boolean resize(LocalDate date, Span was, Span now) {
-        return edit("Sitting on " + date, d -> d.withDay(date, d.on(date).stream().map(s -> s.equals(was) ? now : s).toList()));
+        return workbench.editStudio("Sitting on " + date, s -> s.withDiary(s.diary().withHours(date, was, now))
+                .withRoom(s.room().withMoved(date.atTime(was.from()), date.atTime(now.from()))));
     }
 
     void addSitting(LocalDate date, Span span) {
@@ -421,9 +429,7 @@ public final class SittingModel {
 
     /** When the sitting of a moment begins. */
     Optional<LocalDateTime> sitting(Instant at) {
-        LocalDateTime moment = at.atZone(zone()).toLocalDateTime();
-        return diary().on(moment.toLocalDate()).stream().map(s -> moment.toLocalDate().atTime(s.from())).filter(b -> !b.isAfter(moment))
-                .reduce((a, b) -> b);
+        return diary().sitting(at.atZone(zone()).toLocalDateTime());
     }
 
     /** Pins a stitch to a sitting and says at once what that breaks. */
@@ -484,9 +490,9 @@ public final class SittingModel {
         return Optional.ofNullable(found);
     }
 
-    /** How long what was laid at a moment dries in the room of that day. */
+    /** How long what was laid at a moment dries in the room of that sitting. */
     private Duration wait(PaintPlan plan, Step step, Duration usual, Instant laid) {
-        return ManyStones.driesInAir(plan, step) ? room().wait(usual, laid, zone()) : usual;
+        return ManyStones.driesInAir(plan, step) ? room().wait(usual, sitting(laid).orElse(laid.atZone(zone()).toLocalDateTime())) : usual;
     }
 
     /** What comes next, if it was begun. */

@@ -255,7 +255,7 @@ final class SittingPanel extends Panel {
         if (row.getChildren().isEmpty()) { // all painted, or not planned yet
             row.getChildren().add(left(project().map(Project::name).orElse("")));
         }
-        TimetableWords.tooCold(table, shown.plans(), model.room(), model.zone()).ifPresent(words -> {
+        TimetableWords.tooCold(table, shown.plans(), model.diary(), model.room(), model.zone()).ifPresent(words -> {
             Label cold = new Label(words);
             cold.setId("too-cold");
             cold.getStyleClass().add("problem");

@@ -277,7 +277,7 @@ class SittingModelTest {
             LocalDate laid = usual.since().atZone(ZoneOffset.UTC).toLocalDate();
             model.air(laid, Optional.of(new Climate(new Celsius(9), 0.7, 0.1)));
             answers.until(desk::idle);
-            double slower = model.room().slower(laid);
+            double slower = model.room().slower(laid.atTime(19, 0));
             assertThat(slower).isGreaterThan(1.5);
             SittingModel.Drying cold = model.drying("snail").orElseThrow();
             assertThat(Duration.between(cold.since(), cold.until()).toSeconds())
@@ -291,6 +291,24 @@ class SittingModelTest {
             assertThat(model.drying("snail")).contains(usual);
             model.air(friday, Optional.of(workbench.studio().climate()));
             assertThat(model.room().days()).as("the same air is no other air").isEmpty();
+        });
+    }
+
+    @Test
+    void aSittingThatBeginsSoonerKeepsItsAirAndWhatIsPinnedToIt() throws Exception {
+        LocalDate saturday = LocalDate.of(2026, 11, 28);
+        with(List.of("snail"), desk -> {
+            Span was = model.diary().on(saturday).get(0);
+            LocalDateTime begins = saturday.atTime(was.from());
+            Climate cold = new Climate(new Celsius(12), 0.7, 0.1);
+            model.air(begins, Optional.of(cold));
+            model.pin("snail", List.of(plan("snail").names().get(0)), Optional.of(begins));
+            model.resize(saturday, was, new Span(was.from().minusMinutes(30), was.to()));
+            assertThat(model.room().sittings()).containsOnly(Map.entry(begins.minusMinutes(30), cold));
+            assertThat(model.diary().pins()).extracting(Diary.Pin::sitting).containsExactly(begins.minusMinutes(30));
+            workbench.undo();
+            assertThat(model.room().in(begins)).as("one step of undo for all of it").isEqualTo(cold);
+            assertThat(model.diary().pins()).extracting(Diary.Pin::sitting).containsExactly(begins);
         });
     }
 

@@ -2,6 +2,7 @@ package mosspebble.core.plan;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
@@ -123,7 +124,7 @@ public final class ManyStones {
         plans.forEach(this::add);
         plans.forEach(this::waiting);
         Map<Instant, Double> slower = new TreeMap<>();
-        hours.forEach(h -> slower.put(h.from(), room.slower(h.from().atZone(zone).toLocalDate())));
+        hours.forEach(h -> slower.put(h.from(), room.slower(sitting(h.from()))));
         slower.values().removeIf(times -> times == 1);
         return new Workload(pieces, waits, hours, from, due, drying,
                 new Workload.Shared(Map.of(SPRAY, room.sprayed()), stays, slower));
@@ -242,9 +243,15 @@ public final class ManyStones {
             waits.add(new Workload.Wait(before.piece, piece, lag, longest, inAir));
         } else {
             Workload.Piece known = pieces.get(piece);
-            Workload.Window when = known.when().after(before.done.plus(inAir ? room.wait(lag, before.done, zone) : lag));
+            Workload.Window when = known.when().after(before.done.plus(inAir ? room.wait(lag, sitting(before.done)) : lag));
             pieces.set(piece, known.within(longest.map(m -> when.by(before.done.plus(m).plus(known.hand()))).orElse(when)));
         }
+    }
+
+    /** The sitting of a moment; the moment itself outside of any. */
+    private LocalDateTime sitting(Instant at) {
+        LocalDateTime moment = at.atZone(zone).toLocalDateTime();
+        return diary.sitting(moment).orElse(moment);
     }
 
     /** The time of a pin's sitting; none where it is over, or there is no such sitting any more. */

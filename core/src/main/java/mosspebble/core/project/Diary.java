@@ -174,6 +174,12 @@ public record Diary(String week, List<Day> days, Map<String, Terms> terms, List<
         return days.stream().filter(d -> d.date.equals(date)).findFirst().map(Day::spans).orElseGet(() -> usual(date));
     }
 
+    /** When the sitting of a moment begins: the last of its day that has begun by then; empty before the first. */
+    public Optional<LocalDateTime> sitting(LocalDateTime moment) {
+        return on(moment.toLocalDate()).stream().map(s -> moment.toLocalDate().atTime(s.from())).filter(b -> !b.isAfter(moment))
+                .reduce((earlier, later) -> later);
+    }
+
     private List<Span> usual(LocalDate date) {
         Map<DayOfWeek, List<Span>> usual = HoursText.week(week);
         return usual.getOrDefault(date.getDayOfWeek(), List.of());
@@ -297,6 +303,14 @@ public record Diary(String week, List<Day> days, Map<String, Terms> terms, List<
             }
         }
         return false;
+    }
+
+    /** With other hours for one sitting of a day; what is pinned to it stays in it. */
+    public Diary withHours(LocalDate date, Span was, Span now) {
+        LocalDateTime begins = date.atTime(was.from());
+        return withDay(date, on(date).stream().map(s -> s.equals(was) ? now : s).toList())
+                .withPins(
+                        pins.stream().map(p -> p.sitting.equals(begins) ? new Pin(p.stone, p.step, date.atTime(now.from())) : p).toList());
     }
 
     /** With a step in a certain sitting, or free again. */

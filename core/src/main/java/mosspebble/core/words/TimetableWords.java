@@ -91,15 +91,24 @@ public final class TimetableWords {
 
     /** What the room is like on a day, and what that makes of drying. */
     public static String room(Room room, LocalDate date) {
-        Climate air = room.on(date);
-        String is = degrees(air) + " and " + Numbers.text(100 * air.humidity(), 0) + " % humidity";
-        if (!room.days().containsKey(date)) {
-            return "As usual: " + is + ".";
-        }
-        double slower = room.slower(date);
-        return Words.upper(is) + ": what is laid dries in " + Numbers.text(slower, slower < 10 ? 1 : 0) + " times the usual time."
+        boolean apart = room.days().containsKey(date);
+        return apart ? apart(room.on(date), room.slower(date.atStartOfDay())) : "As usual: " + air(room.on(date)) + ".";
+    }
+
+    /** What it is like in one sitting of a day. */
+    public static String room(Room room, LocalDateTime sitting) {
+        boolean apart = room.isToldApart(sitting);
+        return apart ? apart(room.in(sitting), room.slower(sitting)) : "As usual: " + air(room.in(sitting)) + ".";
+    }
+
+    private static String apart(Climate air, double slower) {
+        return Words.upper(air(air)) + ": what is laid dries in " + Numbers.text(slower, slower < 10 ? 1 : 0) + " times the usual time."
                 + (air.temperature().value() < Drying.COLDEST ? " Acrylics form no film below " + Numbers.text(Drying.COLDEST, 0) + " °C."
                         : "");
+    }
+
+    private static String air(Climate air) {
+        return degrees(air) + " and " + Numbers.text(100 * air.humidity(), 0) + " % humidity";
     }
 
     /**
@@ -107,14 +116,14 @@ public final class TimetableWords {
      *
      * @param plans by stone
      */
-    public static Optional<String> tooCold(Timetable table, Map<String, PaintPlan> plans, Room room, ZoneId zone) {
+    public static Optional<String> tooCold(Timetable table, Map<String, PaintPlan> plans, Diary diary, Room room, ZoneId zone) {
         List<String> cold = table.placed().stream().filter(p -> {
             Workload.Piece piece = table.of().pieces().get(p.piece());
             PaintPlan plan = plans.get(piece.stone());
             return plan != null && ManyStones.formsFilm(plan.steps().get(piece.step()));
-        }).map(p -> p.start().atZone(zone).toLocalDate()).distinct()
-                .filter(d -> room.days().containsKey(d) && room.on(d).temperature().value() < Drying.COLDEST).sorted().limit(MOST_BROKEN)
-                .map(WEEKDAY::format).toList();
+        }).map(p -> p.start().atZone(zone).toLocalDateTime()).map(m -> diary.sitting(m).orElse(m)).distinct()
+                .filter(s -> room.isToldApart(s) && room.in(s).temperature().value() < Drying.COLDEST).sorted()
+                .map(s -> room.sittings().containsKey(s) ? SHORTEST.format(s) : WEEKDAY.format(s)).distinct().limit(MOST_BROKEN).toList();
         return cold.isEmpty() ? Optional.empty()
                 : Optional.of("Too cold to paint on " + Words.list(cold) + ": below "
                         + Numbers.text(Drying.COLDEST, 0)

@@ -6,9 +6,10 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.time.Duration;
 import java.time.LocalDate;
-import java.time.ZoneOffset;
+import java.time.LocalDateTime;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import mosspebble.core.drying.Climate;
 import mosspebble.core.units.Celsius;
 import org.junit.jupiter.api.Test;
@@ -16,6 +17,8 @@ import org.junit.jupiter.api.Test;
 class RoomTest {
 
     private static final LocalDate FRIDAY = LocalDate.of(2026, 11, 27);
+    private static final LocalDateTime EVENING = FRIDAY.atTime(19, 0);
+    private static final LocalDateTime MORNING = FRIDAY.atTime(9, 0);
     private static final Climate USUAL = new Climate(new Celsius(20), 0.5, 0.1);
 
     private static Climate air(double celsius, double humidity) {
@@ -29,12 +32,12 @@ class RoomTest {
         Room room = new Room(USUAL).with(FRIDAY, Optional.of(air(10, 0.8)), FRIDAY).with(FRIDAY.plusDays(1), Optional.of(air(30, 0.4)),
                 FRIDAY);
         double usual = 2339 * 0.5;
-        assertThat(room.slower(FRIDAY)).isCloseTo(usual / (1228 * 0.2), within(0.25));
-        assertThat(room.slower(FRIDAY.plusDays(1))).isCloseTo(usual / (4247 * 0.6), within(0.03));
-        assertThat(room.slower(FRIDAY.plusDays(2))).isEqualTo(1);
-        assertThat(room.wait(Duration.ofMinutes(30), FRIDAY.atTime(20, 0).toInstant(ZoneOffset.UTC), ZoneOffset.UTC).toSeconds())
-                .isCloseTo(Math.round(1_800 * room.slower(FRIDAY)), within(1L));
-        assertThat(new Room(USUAL).with(FRIDAY, Optional.of(air(20, 0.99)), FRIDAY).slower(FRIDAY)).as("bounded in fog").isEqualTo(20);
+        assertThat(room.slower(EVENING)).isCloseTo(usual / (1228 * 0.2), within(0.25));
+        assertThat(room.slower(EVENING.plusDays(1))).isCloseTo(usual / (4247 * 0.6), within(0.03));
+        assertThat(room.slower(EVENING.plusDays(2))).isEqualTo(1);
+        assertThat(room.wait(Duration.ofMinutes(30), EVENING).toSeconds())
+                .isCloseTo(Math.round(1_800 * room.slower(EVENING)), within(1L));
+        assertThat(new Room(USUAL).with(FRIDAY, Optional.of(air(20, 0.99)), FRIDAY).slower(EVENING)).as("bounded in fog").isEqualTo(20);
     }
 
     @Test
@@ -49,10 +52,48 @@ class RoomTest {
     }
 
     @Test
+    void aSittingHasItsOwnAirOrThatOfItsDay() {
+        Room room = new Room(USUAL).with(FRIDAY, Optional.of(air(10, 0.8)), FRIDAY).with(EVENING, Optional.of(USUAL), FRIDAY);
+        assertThat(room.in(MORNING)).isEqualTo(air(10, 0.8));
+        assertThat(room.slower(MORNING)).isGreaterThan(2);
+        assertThat(room.in(EVENING)).as("the stove is lit").isEqualTo(USUAL);
+        assertThat(room.slower(EVENING)).isEqualTo(1);
+        assertThat(room.isToldApart(EVENING.plusDays(1))).isFalse();
+        assertThat(room.wait(Duration.ofMinutes(30), EVENING)).isEqualTo(Duration.ofMinutes(30));
+        assertThat(room.with(EVENING, Optional.empty(), FRIDAY).in(EVENING)).isEqualTo(air(10, 0.8));
+        assertThat(room.with(EVENING, Optional.of(air(10, 0.8)), FRIDAY).sittings()).as("the same as on its day").isEmpty();
+        assertThat(room.with(FRIDAY.plusDays(2), Optional.of(air(12, 0.6)), FRIDAY.plusDays(1)).sittings()).as("past").isEmpty();
+        Room cooler = new Room(USUAL).with(MORNING, Optional.of(air(10, 0.5)), FRIDAY);
+        assertThat(cooler.slower(MORNING)).isCloseTo(2339 * 0.5 / (1228 * 0.5), within(0.05));
+        assertThat(cooler.in(EVENING)).as("the evening is as usual").isEqualTo(USUAL);
+    }
+
+    @Test
+    void theAirGoesWithASittingThatBeginsSooner() {
+        Room room = new Room(USUAL).with(MORNING, Optional.of(air(10, 0.8)), FRIDAY);
+        Room sooner = room.withMoved(MORNING, MORNING.minusMinutes(30));
+        assertThat(sooner.sittings()).containsOnly(Map.entry(MORNING.minusMinutes(30), air(10, 0.8)));
+        assertThat(room.withMoved(MORNING, MORNING)).isEqualTo(room);
+        assertThat(room.withMoved(EVENING, MORNING)).as("it had none").isEqualTo(room);
+    }
+
+    @Test
+    void aRoomIsToldApartSoOftenAndNoMore() {
+        Map<LocalDateTime, Climate> sittings = new TreeMap<>();
+        for (int day = 0; day <= 400; day++) {
+            sittings.put(MORNING.plusDays(day), air(10, 0.8));
+        }
+        assertThatThrownBy(() -> new Room(USUAL, Map.of(), sittings, 4)).isInstanceOf(IllegalArgumentException.class)
+                .hasMessageContaining("400");
+        sittings.remove(MORNING);
+        assertThat(new Room(USUAL, Map.of(), sittings, 4).sittings()).hasSize(400);
+    }
+
+    @Test
     void thereIsRoomForOneStoneAtLeast() {
         assertThatThrownBy(() -> new Room(USUAL).withSprayed(0)).isInstanceOf(IllegalArgumentException.class)
                 .hasMessageContaining("1 to 50");
-        assertThatThrownBy(() -> new Room(USUAL, Map.of(), 51)).isInstanceOf(IllegalArgumentException.class);
+        assertThatThrownBy(() -> new Room(USUAL, Map.of(), Map.of(), 51)).isInstanceOf(IllegalArgumentException.class);
         assertThat(new Room(USUAL).withSprayed(9).sprayed()).isEqualTo(9);
     }
 }
