@@ -251,6 +251,12 @@ class PracticedHandTest {
     }
 
     @Test
+    void theSecondSpongeComesAfterTheFirst() {
+        List<String> moon = walk("moon");
+        assertThat(first(moon, "first sponge dabs on the ground")).isBetween(0, first(moon, "second sponge dabs on the ground"));
+    }
+
+    @Test
     void aMixIsSeldomTakenApart() {
         int apart = 0;
         for (PaintPlan plan : PLANS.values()) {

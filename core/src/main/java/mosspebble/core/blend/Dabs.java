@@ -1,6 +1,7 @@
 package mosspebble.core.blend;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.SplittableRandom;
 import java.util.function.ToDoubleFunction;
@@ -20,7 +21,13 @@ final class Dabs {
     private static final GeometryFactory FACTORY = new GeometryFactory();
 
     /** Marks at most; the tool grows where there would be more. */
-    private static final int MOST = 1400;
+    private static final int MOST = 2400;
+
+    /** Clouds of sponge dabs are so many dabs wide. */
+    private static final double CLOUD = 4.5;
+
+    /** How much likelier a dab is in the thick of a cloud: the chance is taken to this power, or its inverse. */
+    private static final double CONTRAST = 5;
 
     private final Geometry area;
     private final IndexedPointInAreaLocator inside;
@@ -42,33 +49,80 @@ final class Dabs {
     }
 
     /**
-     * Rounded dabs on a shaken grid.
+     * Rounded dabs on a shaken grid, in clouds: a sponge sets many where it is pressed and few beside that, and is pressed elsewhere for
+     * another colour.
      *
-     * @param kinds how many tools take turns at random
-     * @param share of the cells that get a dab, by place
+     * @param kinds how many tools take turns
+     * @param share of the cells that get a dab, by place, in the middle of clouds and gaps
      * @return the dabs of each tool
      */
     List<Geometry> sponge(double pitchMm, int kinds, ToDoubleFunction<Coordinate> share) {
         List<List<Polygon>> dabs = new ArrayList<>();
-        for (int k = 0; k < kinds; k++) {
-            dabs.add(new ArrayList<>());
-        }
         double pitch = pitch(pitchMm);
         Envelope box = area.getEnvelopeInternal();
+        List<Cloud> clouds = new ArrayList<>();
+        for (int k = 0; k < kinds; k++) {
+            dabs.add(new ArrayList<>());
+            clouds.add(new Cloud(box, CLOUD * pitch, random));
+        }
         for (double y = box.getMinY(); y < box.getMaxY(); y += pitch) {
             for (double x = box.getMinX() - pitch * random.nextDouble(); x < box.getMaxX(); x += pitch) {
-                double size = pitch * (0.16 + 0.30 * random.nextDouble());
+                double wide = random.nextDouble();
+                int kind = 0;
+                double thick = 0;
+                for (int k = 0; k < kinds; k++) {
+                    double here = clouds.get(k).at(x, y) + 0.3 * random.nextDouble() - 0.15;
+                    if (k == 0 || here > thick) {
+                        kind = k;
+                        thick = here;
+                    }
+                }
+                double size = pitch * Math.min(0.49, (0.16 + 0.30 * wide) * (0.8 + 0.5 * thick));
                 double play = pitch - 2 * size;
                 Coordinate middle = new Coordinate(x + size + play * random.nextDouble(), y + size + play * random.nextDouble());
-                int kind = random.nextInt(kinds);
-                boolean set = random.nextDouble() < share.applyAsDouble(middle);
+                double chance = Math.pow(share.applyAsDouble(middle), Math.pow(CONTRAST, 1 - 2 * thick));
+                boolean set = random.nextDouble() < chance;
                 Polygon dab = blob(middle, size * 0.99);
-                if (set && holds(middle) && java.util.Arrays.stream(dab.getCoordinates()).allMatch(this::holds)) {
+                if (set && holds(middle) && Arrays.stream(dab.getCoordinates()).allMatch(this::holds)) {
                     dabs.get(kind).add(dab);
                 }
             }
         }
         return dabs.stream().map(Dabs::together).toList();
+    }
+
+    /** How thick it is pressed by place, 0 to 1: chance at the knots of a grid, smooth between them. */
+    private static final class Cloud {
+        private final double left;
+        private final double top;
+        private final double pitch;
+        private final double[][] knots;
+
+        Cloud(Envelope box, double pitch, SplittableRandom random) {
+            this.left = box.getMinX() - pitch;
+            this.top = box.getMinY() - pitch;
+            this.pitch = pitch;
+            this.knots = new double[(int) (box.getHeight() / pitch) + 4][(int) (box.getWidth() / pitch) + 4];
+            for (double[] row : knots) {
+                Arrays.setAll(row, c -> random.nextDouble());
+            }
+        }
+
+        double at(double x, double y) {
+            double u = Math.max(0, Math.min(knots[0].length - 2, (x - left) / pitch));
+            double v = Math.max(0, Math.min(knots.length - 2, (y - top) / pitch));
+            int c = (int) u;
+            int r = (int) v;
+            double across = eased(u - c);
+            double down = eased(v - r);
+            double above = knots[r][c] + (knots[r][c + 1] - knots[r][c]) * across;
+            double below = knots[r + 1][c] + (knots[r + 1][c + 1] - knots[r + 1][c]) * across;
+            return above + (below - above) * down;
+        }
+
+        private static double eased(double t) {
+            return t * t * (3 - 2 * t);
+        }
     }
 
     private Polygon blob(Coordinate middle, double radius) {
@@ -197,7 +251,7 @@ final class Dabs {
                     at(box.centre(), ax, ay, along + 0.7 * length, across + askew + wide),
                     at(box.centre(), ax, ay, along + 0.15 * length, across - askew + wide),
                     at(box.centre(), ax, ay, along, across - askew)});
-                if (set && java.util.Arrays.stream(stroke.getCoordinates()).allMatch(this::holds)) {
+                if (set && Arrays.stream(stroke.getCoordinates()).allMatch(this::holds)) {
                     strokes.get(kind).add(stroke);
                 }
                 along += length * 1.12;

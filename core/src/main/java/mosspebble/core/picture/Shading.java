@@ -80,9 +80,6 @@ final class Shading {
 
     private static final float[] REACHES = {0.18f, 0.36f, 0.7f, 1.3f, (float) FARTHEST_MM};
 
-    /** Sides of a flake of glitter and of the patch that one tilt of metal has, mm. */
-    private static final float FLAKE = 0.34f;
-
     private static final int SHEENS = Sheen.values().length + 1;
     private static final float[] GLOSS = new float[SHEENS];
     static {
@@ -173,6 +170,7 @@ final class Shading {
         private final Direction key;
         private final Direction window;
         private final float slope = (float) (1 / (2 * grid.cellMm()));
+        private final float flakes = Flakes.seen(grid.cellMm());
         private final float level;
         private final float high;
         /** Places that may stand in the light, in cells from the one looked at, and 1 over how far each is. */
@@ -331,7 +329,7 @@ final class Shading {
                 }
             }
             int facet = sheen == 0 ? terrain.glint[i] : sheen == Sheen.GLITTER.ordinal() + 1 || sheen == Sheen.SHIFT.ordinal() + 1
-                    ? flake(x, y) : 0;
+                    ? Flakes.at(x, y) : 0;
             if (facet != 0) {
                 glint(facet, sheen, rgb, ax, ay, az, x, y);
             }
@@ -348,16 +346,10 @@ final class Shading {
             float ty = ay + ((h >>> 10 & 1023) / 511.5f - 1) * 0.5f;
             float size = 1 / (float) Math.sqrt(tx * tx + ty * ty + az * az);
             float flash = mirrored(tx * size, ty * size, az * size, x, y, 0.12f);
-            float tone = sheen == 0 ? 1 : 0.82f + 0.36f * ((h >>> 20 & 255) / 255f);
+            float tone = sheen == 0 ? 1 : 1 + flakes * 0.36f * ((h >>> 20 & 255) / 255f - 0.5f);
             for (int k = 0; k < 3; k++) {
-                rgb[k] = rgb[k] * tone + flash * (sheen == 0 ? 0.45f : 0.25f + 1.5f * rgb[k]);
+                rgb[k] = rgb[k] * tone + flash * (sheen == 0 ? 0.45f : flakes * (0.25f + 1.5f * rgb[k]));
             }
-        }
-
-        private int flake(float x, float y) {
-            int row = Math.round(y / (FLAKE * 0.866f));
-            int column = Math.round(x / FLAKE + (row & 1) * 0.5f);
-            return (column * 73856093 ^ row * 19349663) | 1;
         }
 
         /** The film's own reflection: it keeps the form of the stone and follows the relief only a little. */

@@ -656,7 +656,7 @@ final class Passes {
         return switch (share.kind()) {
             case FIRST_PART -> 1;
             case SECOND_PART -> 2;
-            case BAND -> share.number();
+            case BAND, ARM, RUN, DABS -> share.number();
             default -> 0;
         };
     }
