@@ -224,7 +224,7 @@ class HandTest {
 
     @Test
     void whatLastsIsSaidAndCanBeStoppedByKey() throws Exception {
-        robot.interact(() -> shell.saveCopy(folder.resolve("copy.pebble")));
+        robot.interact(() -> shell.files().saveCopy(folder.resolve("copy.pebble")));
         until(() -> seen("#file-work"));
         assertThat(robot.lookup("#file-work").queryLabeled().getText()).isEqualTo("Saving a copy …");
         assertThat(Hint.of(robot.lookup("#file-stop").queryButton())).contains("Escape");
@@ -241,7 +241,7 @@ class HandTest {
     void aCopyIsOfTheStudioInHandWhetherOrNotTheDiskTookIt() throws Exception {
         full.set(true);
         robot.interact(() -> workbench.editStudio("Take off", s -> s.without("snail")));
-        robot.interact(() -> shell.saveCopy(folder.resolve("copy.pebble")));
+        robot.interact(() -> shell.files().saveCopy(folder.resolve("copy.pebble")));
         until(() -> copied.get() != null);
         goOn.countDown();
         until(() -> seen("#notice") && robot.lookup("#notice").queryLabeled().getText().contains("A copy is saved"));

@@ -28,11 +28,11 @@ class SentStoneTest {
         try (Driver friend = new Driver(folder.resolve("friend.pebble"), false)) {
             Shell shell = (Shell) friend.scene().getRoot();
             Path bad = Files.writeString(folder.resolve("bad.json"), "{}");
-            friend.robot.interact(() -> shell.takeIn(bad));
+            friend.robot.interact(() -> shell.files().takeIn(bad));
             friend.until("the trouble", () -> friend.present("#notice") && friend.text("#notice").contains("no stone of Moss Pebble"));
             assertThat(friend.present("#first-stone")).isTrue();
 
-            friend.robot.interact(() -> shell.takeIn(sent));
+            friend.robot.interact(() -> shell.files().takeIn(sent));
             friend.until("the stone", () -> friend.text("#name").equals("Snail with post"));
             friend.settled();
             assertThat(friend.plan().steps()).isNotEmpty();

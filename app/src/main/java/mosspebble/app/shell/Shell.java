@@ -2,11 +2,9 @@ package mosspebble.app.shell;
 
 import java.nio.file.Path;
 import java.time.Clock;
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -16,27 +14,20 @@ import java.util.concurrent.ThreadPoolExecutor;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
 import javafx.application.Platform;
-import javafx.beans.binding.Bindings;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
-import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import javafx.scene.text.TextAlignment;
-import javafx.stage.FileChooser;
 import mosspebble.app.control.Late;
 import mosspebble.app.control.Pulses;
-import mosspebble.app.control.Hint;
 import mosspebble.app.basket.BasketScreen;
 import mosspebble.app.book.BookModel;
 import mosspebble.app.book.BookScreen;
@@ -83,15 +74,12 @@ import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.TakenOut;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
-import mosspebble.core.timetable.Durations;
 import mosspebble.core.rules.WhereFound;
 import mosspebble.core.words.BookWords;
-import mosspebble.core.words.TimetableWords;
 import mosspebble.core.timetable.Timetable;
 import mosspebble.files.BookKeeping;
 import mosspebble.files.FileTrouble;
 import mosspebble.files.Journal;
-import mosspebble.files.StoneFile;
 import mosspebble.instruments.BenchCamera;
 import mosspebble.instruments.ClimateProbe;
 import mosspebble.instruments.KitchenScale;
@@ -100,9 +88,10 @@ import mosspebble.instruments.StripeReader;
 /** The whole window: path, cloth, stage, tray, name, command field. */
 public final class Shell extends StackPane {
 
-    /** Seconds to wait for the book at the end: a large photo may be on its way. */
     /** So often the window is drawn before its column is made. */
     private static final int FIRST_PULSES = 4;
+
+    /** Seconds to wait for the book at the end: a large photo may be on its way. */
     private static final long LONGEST_WRITING = 20;
 
     private final Workbench workbench;
@@ -144,15 +133,17 @@ public final class Shell extends StackPane {
     private final DaubString daubs;
     private final Beginnings beginnings;
     private final FirstStone firstStone;
-    private Drawer command;
-    private HelpView help;
-    private ComfortView comfort;
-    private AboutView about;
-    private BorderPane frame;
-    private PathRail path;
+    private final Covers covers = new Covers(this);
+    private final Covers.Cover<Drawer> drawer;
+    private final Covers.Cover<HelpView> help;
+    private final Covers.Cover<ComfortView> comfort;
+    private final Covers.Cover<AboutView> about;
+    private final Covers.Cover<WorkAlongView> along;
+    private final Covers.Cover<LogView> log;
+    private final StudioFiles studioFiles;
+    private final BorderPane frame;
+    private final PathRail path;
     private Studio.View dressed;
-    private WorkAlongView along;
-    private LogView logView;
     private Screen opened;
 
     /** What the window asks of the program around it: the studio's file, its copies and its log. */
@@ -196,6 +187,7 @@ public final class Shell extends StackPane {
         SliceLine line = new SliceLine();
         Surroundings with = new Surroundings(workbench, show, worker, files, navigator, this::toCloth, bench.clock);
         this.more = new MoreLikeIt(workbench);
+        this.studioFiles = new StudioFiles(workbench, files, house, () -> getScene().getWindow());
         this.whole = new WholeStudio(workbench, files, house.book(), bench.clock, () -> getScene().getWindow());
         this.sitting = new SittingModel(workbench, show, worker, bench.solver, bench.clock);
         this.finish = new FinishModel(workbench, show, worker);
@@ -236,7 +228,7 @@ public final class Shell extends StackPane {
         daubs = new DaubString(workbench, show);
         beginnings = new Beginnings(workbench, navigator, new Beginnings.Ways(this::newStone, house::lookRound,
                 this::sampleShelf, () -> perform(ShelfScreen.ADD), () -> perform(ShelfScreen.BRING)));
-        notices = new Notices(workbench, files, this::saveCopy, this::showLog, house::close);
+        notices = new Notices(workbench, files, studioFiles::saveCopy, this::showLog, house::close);
         StackPane.setAlignment(notices, Pos.TOP_CENTER);
         OtherSideView other = new OtherSideView(workbench, show);
         StackPane.setAlignment(other, Pos.TOP_RIGHT);
@@ -248,7 +240,7 @@ public final class Shell extends StackPane {
         onCloth = new StackPane();
         Late.in(onCloth, cloth, other, firstStone);
         middle = new StackPane();
-        Late.in(middle, onCloth, beginnings, failed(), notices);
+        Late.in(middle, onCloth, beginnings, new FailedBox(workbench, show, this::showLog), notices);
         BorderPane centre = new BorderPane(middle);
         VBox below = new VBox();
         Panel.present(stepBar, false);
@@ -256,11 +248,17 @@ public final class Shell extends StackPane {
         centre.setBottom(below);
         centre.setMinWidth(0);
         frame = new BorderPane(centre);
-        frame.setTop(top());
+        frame.setTop(new Head(with, sitting, book, new Head.Deeds(this::escape, () -> perform("Open the book"), this::openDrawer)));
         path = new PathRail(workbench, show);
         column();
         frame.setBottom(new TrayView(workbench, show, sitting, more, this::newStone));
         getChildren().add(frame);
+        drawer = covers.with(this::drawer, Drawer::close);
+        help = covers.with(() -> new HelpView(this::actions, this::toCloth), HelpView::close);
+        comfort = covers.with(() -> new ComfortView(workbench, this::toCloth), ComfortView::close);
+        about = covers.with(() -> new AboutView(this::showLog, this::toCloth), AboutView::close);
+        along = covers.with(() -> new WorkAlongView(workbench, show, worker, sitting, this::toCloth, this::putRight), WorkAlongView::close);
+        log = covers.with(() -> new LogView(studioFiles::saveReport, this::toCloth), LogView::close);
         makeActions();
         mend.pointingProperty().addListener((o, a, b) -> slice());
         navigator.asideProperty().addListener((o, a, b) -> stage());
@@ -314,169 +312,37 @@ public final class Shell extends StackPane {
         cloth.requestFocus();
     }
 
-    // --- parts
-
-    private Node top() {
-        Label name = new Label();
-        name.setId("name");
-        name.getStyleClass().add("title");
-        Label purpose = new Label();
-        purpose.getStyleClass().addAll("quiet", "shortened");
-        Label ready = new Label();
-        ready.setId("ready");
-        ready.getStyleClass().add("ready");
-        ready.setMinWidth(Region.USE_PREF_SIZE);
-        name.setMaxWidth(480); // a long name ends in an ellipsis; it is whole in its tooltip and in the tray
-        name.setMinWidth(120);
-        purpose.setMinWidth(0);
-        Runnable fill = () -> {
-            Optional<Project> project = workbench.shown();
-            name.setText(project.map(Project::name).orElse("Moss Pebble"));
-            Hint.on(name, project.map(Project::name).orElse(""));
-            purpose.setText(project.map(Project::purpose).orElse(""));
-            PaintPlan plan = show.plan();
-            ready.setText(plan == null || plan.steps().isEmpty() ? ""
-                    : Durations.words(plan.handTime()) + " by hand, "
-                            + TimetableWords.ready(sitting.ready(plan), plan.readyAfter(), sitting.zone()));
-        };
-        workbench.shownProperty().addListener((o, a, b) -> {
-            if (!workbench.isDrafting()) {
-                fill.run();
-            }
-        });
-        show.planProperty().addListener((o, a, b) -> fill.run());
-        sitting.follow(fill);
-        fill.run();
-        Region gap = new Region();
-        HBox.setHgrow(gap, Priority.ALWAYS);
-        Button undo = Panel.button("undo", "", "Undo (Ctrl Z)", workbench::undo);
-        undo.getStyleClass().add("flat");
-        workbench.undoTitleProperty().addListener((o, a, b) -> undoText(undo, b));
-        undoText(undo, workbench.undoTitleProperty().get());
-        Button find = Panel.button("find", "Do …", "Everything by name (/ or Ctrl K)", this::openCommand);
-        find.getStyleClass().add("flat");
-        find.setMinWidth(Region.USE_PREF_SIZE);
-        undo.setMaxWidth(280);
-        undo.setMinWidth(90);
-        undo.getStyleClass().add("shortened"); // whole in its tooltip
-        Button back = Panel.button("back", "Back to the cloth", "Back to the cloth (Escape)", this::escape);
-        back.setMinWidth(Region.USE_PREF_SIZE);
-        Panel.present(back, false);
-        navigator.asideProperty().addListener((o, a, b) -> Panel.present(back, !navigator.onCloth()));
-        Button toBook = Panel.button("to-book", "Book", "The painter's book (U)", () -> perform("Open the book"));
-        toBook.getStyleClass().add("flat");
-        toBook.setMinWidth(Region.USE_PREF_SIZE);
-        book.bookProperty().addListener((o, a, b) -> {
-            List<Page> due = b == null ? List.of() : b.due(LocalDate.now(clock));
-            toBook.setText(due.isEmpty() ? "Book" : "Book · " + due.size());
-            Hint.on(toBook, due.isEmpty() ? "The painter's book (U)" : BookWords.due(due));
-        });
-        HBox top = new HBox(14, name, purpose, gap, ready, back, undo, toBook, find);
-        top.setAlignment(Pos.CENTER_LEFT);
-        top.getStyleClass().add("top");
-        return top;
-    }
-
-    private static void undoText(Button undo, String title) {
-        undo.setText(title.isEmpty() ? "Nothing to undo" : "Undo: " + title.toLowerCase(Locale.ROOT));
-        undo.setDisable(title.isEmpty());
-        Hint.on(undo, title.isEmpty() ? "Nothing to undo" : "Undo " + title + " (Ctrl Z)");
-    }
-
-    /** In place of a picture where the stone could not be worked out: that, and the ways on. */
-    private VBox failed() {
-        Label words = new Label();
-        words.setId("plan-trouble");
-        words.getStyleClass().add("empty-title");
-        words.setWrapText(true);
-        words.setMaxWidth(520);
-        words.setTextAlignment(TextAlignment.CENTER);
-        words.textProperty().bind(show.troubleProperty());
-        Label hint = Panel
-                .quiet("Nothing is lost: what you decided is kept. There is no picture, no plan and no sheet of it until this is mended.");
-        hint.setMaxWidth(520);
-        hint.setTextAlignment(TextAlignment.CENTER);
-        Button undo = Panel.button("plan-undo", "Undo", "Take the last change back (Ctrl Z)", workbench::undo);
-        undo.getStyleClass().add("main");
-        undo.managedProperty().bind(undo.visibleProperty());
-        undo.visibleProperty().bind(workbench.undoTitleProperty().isNotEmpty());
-        undo.textProperty().bind(Bindings.createStringBinding(() -> "Undo: " + workbench.undoTitleProperty().get().toLowerCase(Locale.ROOT),
-                workbench.undoTitleProperty()));
-        Button off = Panel.button("plan-off", "Take the front thing off", "Take away what lies in front of all others",
-                () -> workbench.shown().flatMap(Project::sketch).ifPresent(sketch -> workbench.edit("Take the front thing off",
-                        p -> p.withSketch(sketch.without(sketch.items().get(sketch.items().size() - 1).id())))));
-        off.managedProperty().bind(off.visibleProperty());
-        Runnable any = () -> off.setVisible(workbench.shown().flatMap(Project::sketch).isPresent());
-        workbench.shownProperty().addListener((o, a, b) -> any.run());
-        any.run();
-        HBox buttons = new HBox(10, undo, off,
-                Panel.button("plan-log", "Show the log", "What the program wrote down about it", this::showLog));
-        buttons.setAlignment(Pos.CENTER);
-        VBox box = new VBox(14, words, hint, buttons);
-        box.getStyleClass().add("plan-trouble");
-        box.setAlignment(Pos.CENTER);
-        box.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
-        Panel.present(box, false);
-        show.troubleProperty().addListener((o, a, b) -> Panel.present(box, !b.isEmpty()));
-        return box;
-    }
-
-    // --- the studio's file
-
-    private void saveCopy() {
-        FileChooser chooser = new FileChooser();
-        chooser.setTitle("Where to save a copy of the studio");
-        chooser.setInitialFileName("studio-copy.pebble");
-        Optional.ofNullable(chooser.showSaveDialog(getScene().getWindow())).ifPresent(file -> saveCopy(file.toPath()));
-    }
-
-    /** Saves a copy of the studio as it is shown now. */
-    public void saveCopy(Path to) {
-        files.run("Saving a copy", () -> {
-            house.saveCopy(to);
-            return to;
-        }, file -> workbench.tell("A copy is saved: " + file));
-    }
-
-    private void saveReport() {
-        FileChooser chooser = new FileChooser();
-        chooser.setTitle("Where to save the report");
-        chooser.setInitialFileName("moss-pebble-report.txt");
-        Optional.ofNullable(chooser.showSaveDialog(getScene().getWindow())).ifPresent(file -> files.run("Saving the report", () -> {
-            house.saveReport(file.toPath());
-            return file;
-        }, saved -> workbench.tell("The report is saved: " + saved)));
-    }
-
-    private void takeIn() {
-        FileChooser chooser = new FileChooser();
-        chooser.setTitle("A stone that was sent");
-        chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("Stones to send", "*.json"));
-        Optional.ofNullable(chooser.showOpenDialog(getScene().getWindow())).ifPresent(file -> takeIn(file.toPath()));
-    }
-
-    /** Takes in a stone that somebody sent, with the paints it names. */
-    public void takeIn(Path file) {
-        files.run("Reading " + file.getFileName(), () -> StoneFile.read(file), stone -> {
-            StoneFile.TakenIn[] in = new StoneFile.TakenIn[1];
-            if (workbench.editStudio("Take in " + stone.name(), s -> {
-                in[0] = stone.into(s);
-                return in[0].studio();
-            })) {
-                workbench.choose(in[0].stone());
-                workbench.tell(stone.name() + " is taken in." + (in[0].paints().isEmpty() ? ""
-                        : " Not on your shelf so far, with nothing in the pot: " + String.join(", ", in[0].paints()) + "."));
-            }
-        });
-    }
+    // --- what lies over the window
 
     private void showLog() {
-        if (logView == null) {
-            logView = new LogView(this::saveReport, this::toCloth);
-            Panel.present(logView, false);
-            getChildren().add(logView);
-        }
-        files.run("Reading the log", house::log, logView::open);
+        files.run("Reading the log", house::log, text -> log.onTop().open(text));
+    }
+
+    private void openAbout(AboutView.Page page) {
+        AboutView view = about.onTop();
+        view.open(page);
+        files.run("Looking what is kept", house::about, view::tell);
+    }
+
+    /** What changed, after an update. */
+    public void tellNews() {
+        openAbout(AboutView.Page.CHANGED);
+    }
+
+    /** Opens what helps at the table. */
+    private void sitDown() {
+        sitting.activate();
+        along.onTop().open();
+    }
+
+    private Drawer drawer() {
+        Drawer made = new Drawer(this::actions, () -> stageScreen().title(), this::spoken, this::toCloth);
+        StackPane.setAlignment(made, Pos.TOP_RIGHT);
+        return made;
+    }
+
+    private void openDrawer() {
+        drawer.onTop().open();
     }
 
     /** Asks before the window closes over what is not kept. */
@@ -487,8 +353,8 @@ public final class Shell extends StackPane {
     // --- actions
 
     private void makeActions() {
-        actions.add(Action.of("Everything by name", this::openCommand).key("/").also("command", "find", "do"));
-        actions.add(Action.of("All keys and what they do", this::openHelp).key("?").also("help", "shortcuts"));
+        actions.add(Action.of("Everything by name", this::openDrawer).key("/").also("command", "find", "do"));
+        actions.add(Action.of("All keys and what they do", () -> help.onTop().open()).key("?").also("help", "shortcuts"));
         for (Screen screen : screens) {
             if (!screen.isAside()) {
                 actions.add(
@@ -513,15 +379,16 @@ public final class Shell extends StackPane {
                 .also("dark", "bright", "night"));
         actions.add(Action.of("Words larger", () -> words(true)).key("Ctrl +").also("text", "font", "zoom", "bigger"));
         actions.add(Action.of("Words smaller", () -> words(false)).key("Ctrl -").also("text", "font"));
-        actions.add(Action.of("Eyes and hands", this::openComfort).also("settings", "contrast", "left-handed", "text size", "motion",
-                "flash"));
-        actions.add(Action.of("Take in a stone from a file", this::takeIn).also("open", "import", "friend", "load"));
-        actions.add(Action.of("Save a copy of the studio", this::saveCopy).also("backup"));
+        actions.add(
+                Action.of("Eyes and hands", () -> comfort.onTop().open()).also("settings", "contrast", "left-handed", "text size", "motion",
+                        "flash"));
+        actions.add(Action.of("Take in a stone from a file", studioFiles::takeIn).also("open", "import", "friend", "load"));
+        actions.add(Action.of("Save a copy of the studio", studioFiles::saveCopy).also("backup"));
         actions.addAll(whole.actions());
         actions.add(Action.of("Show the log", this::showLog).also("trouble", "error"));
         actions.add(
                 Action.of("About Moss Pebble", () -> openAbout(AboutView.Page.KEPT)).also("version", "licence", "where", "folder", "news"));
-        actions.add(Action.of("Save a report for whoever helps", this::saveReport).also("bug"));
+        actions.add(Action.of("Save a report for whoever helps", studioFiles::saveReport).also("bug"));
         actions.add(Action.of("Take this stone off the cloth", this::remove).also("delete", "remove"));
         actions.add(Action.of("Undo", workbench::undo).key("Ctrl Z"));
         actions.add(Action.of("Redo", workbench::redo).key("Ctrl Shift Z"));
@@ -556,46 +423,6 @@ public final class Shell extends StackPane {
 
     private void words(boolean larger) {
         workbench.look(s -> s.withComfort(s.view().comfort().sized(larger)));
-    }
-
-    private void openAbout(AboutView.Page page) {
-        if (about == null) {
-            about = new AboutView(this::showLog, this::toCloth);
-            getChildren().add(about);
-        }
-        about.open(page);
-        files.run("Looking what is kept", house::about, about::tell);
-    }
-
-    /** What changed, after an update. */
-    public void tellNews() {
-        openAbout(AboutView.Page.CHANGED);
-    }
-
-    private void openComfort() {
-        if (comfort == null) {
-            comfort = new ComfortView(workbench, this::toCloth);
-            getChildren().add(comfort);
-        }
-        comfort.open();
-    }
-
-    private void openHelp() {
-        if (help == null) {
-            help = new HelpView(this::actions, this::toCloth);
-            getChildren().add(help);
-        }
-        help.open();
-    }
-
-    /** Opens what helps at the table, over everything. */
-    private void sitDown() {
-        sitting.activate();
-        if (along == null) {
-            along = new WorkAlongView(workbench, show, worker, sitting, this::toCloth, this::putRight);
-            getChildren().add(along);
-        }
-        along.open();
     }
 
     /** To where a mistake is pointed at. */
@@ -642,18 +469,9 @@ public final class Shell extends StackPane {
                 .ifPresentOrElse(d -> d.run().run(), () -> workbench.tell("There is nothing called \"" + name + "\"."));
     }
 
-    private void openCommand() {
-        if (command == null) {
-            command = new Drawer(this::actions, () -> stageScreen().title(), this::spoken, this::toCloth);
-            StackPane.setAlignment(command, Pos.TOP_RIGHT);
-            getChildren().add(command);
-        }
-        command.open();
-    }
-
     private void key(KeyEvent e) {
         if (e.isControlDown() && e.getCode() == KeyCode.K) {
-            openCommand();
+            openDrawer();
             e.consume();
             return;
         }
@@ -662,14 +480,11 @@ public final class Shell extends StackPane {
             e.consume();
             return;
         }
-        if (e.getCode() == KeyCode.ESCAPE && uncover()) { // also when the focus has gone elsewhere
+        if (e.getCode() == KeyCode.ESCAPE && covers.uncover()) { // also when the focus has gone elsewhere
             e.consume();
             return;
         }
-        boolean covered = command != null && command.isVisible() || logView != null && logView.isVisible()
-                || comfort != null && comfort.isVisible() || about != null && about.isVisible() || help != null && help.isVisible()
-                || along != null && along.isVisible();
-        if (e.isControlDown() ? typing(e) : covered || e.isAltDown() || Keys.belongToTheFocus(e)) {
+        if (e.isControlDown() ? typing(e) : covers.any() || e.isAltDown() || Keys.belongToTheFocus(e)) {
             return;
         }
         if (e.getCode() == KeyCode.ESCAPE) {
@@ -685,26 +500,6 @@ public final class Shell extends StackPane {
             action.run().run();
             e.consume();
         });
-    }
-
-    /** Closes what lies over the window; answers whether anything did. */
-    private boolean uncover() {
-        if (help != null && help.isVisible()) {
-            help.close();
-        } else if (about != null && about.isVisible()) {
-            about.close();
-        } else if (comfort != null && comfort.isVisible()) {
-            comfort.close();
-        } else if (along != null && along.isVisible()) {
-            along.close();
-        } else if (logView != null && logView.isVisible()) {
-            logView.close();
-        } else if (command != null && command.isVisible()) {
-            command.close();
-        } else {
-            return false;
-        }
-        return true;
     }
 
     private void escape() {
@@ -864,9 +659,13 @@ public final class Shell extends StackPane {
         return sitting;
     }
 
+    /** What is saved and taken in, for tests. */
+    public StudioFiles files() {
+        return studioFiles;
+    }
+
     /** The cloth, for bench and tests. */
     public Node cloth() {
         return cloth;
     }
-
 }
