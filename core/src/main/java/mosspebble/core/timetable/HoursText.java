@@ -64,7 +64,7 @@ public final class HoursText {
      */
     public static Map<DayOfWeek, List<Span>> week(String text) {
         if (text.length() > MOST_LETTERS) {
-            throw new IllegalArgumentException("The hours of a week take fewer than " + MOST_LETTERS + " letters.");
+            throw new IllegalArgumentException("The hours of a week take at most " + MOST_LETTERS + " letters.");
         }
         Map<DayOfWeek, List<Span>> week = new TreeMap<>();
         for (String part : text.split("[,;\\n]")) {

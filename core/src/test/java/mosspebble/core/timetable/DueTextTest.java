@@ -29,7 +29,7 @@ class DueTextTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"someday", "31 Feb", "2026-13-01", "Sunday 25:00", "s", "12:00:00:00", "6 6 6"})
+    @CsvSource(delimiter = '|', value = {"someday", "31 Feb", "6 foo", "2026-13-01", "Sunday 25:00", "s", "12:00:00:00", "6 6 6"})
     void whatIsNoDayIsSaid(String text) {
         assertThatThrownBy(() -> DueText.parse(text, NOW)).isInstanceOf(IllegalArgumentException.class).hasMessageContaining(text)
                 .hasMessageContaining("Sunday");

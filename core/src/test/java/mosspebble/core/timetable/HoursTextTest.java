@@ -58,5 +58,7 @@ class HoursTextTest {
     @Test
     void aTextWithoutEndIsNotRead() {
         assertThatThrownBy(() -> read("Fri 19-21,".repeat(10_000))).hasMessageContaining("letters");
+        assertThat(read("Fri 19-21" + " ".repeat(1_991))).as("2,000 letters").isNotEmpty();
+        assertThatThrownBy(() -> read("Fri 19-21" + " ".repeat(1_992))).hasMessageContaining("2000");
     }
 }
