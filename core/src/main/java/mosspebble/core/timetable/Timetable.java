@@ -85,7 +85,7 @@ public record Timetable(Workload of, List<Placed> placed, Instant bound, int sit
         Map<List<Object>, Instant> planned = new HashMap<>();
         placed.forEach(p -> planned.put(TimetableSearch.name(of.pieces().get(p.piece)), p.start));
         return workload.due().equals(of.due()) && goingOnAsItIs(workload).filter(t -> t.placed.stream().allMatch(
-                p -> !p.start.isAfter(planned.get(TimetableSearch.name(workload.pieces().get(p.piece))).plusSeconds(TimetableSearch.SAME))))
+                p -> !p.start.isAfter(planned.get(TimetableSearch.name(workload.pieces().get(p.piece))).plusSeconds(TableCost.SAME))))
                 .isPresent();
     }
 
@@ -129,7 +129,7 @@ public record Timetable(Workload of, List<Placed> placed, Instant bound, int sit
             Instant dry = each.end.plus(piece.dries());
             at.merge(piece.stone(), dry, (a, b) -> a.isAfter(b) ? a : b);
         }
-        Map<String, Instant> alone = new TimetableSearch(of).soonest();
+        Map<String, Instant> alone = new TableBounds(new WorkNumbers(of)).soonest();
         Map<String, Ready> ready = new TreeMap<>();
         at.forEach((stone, when) -> ready.put(stone,
                 new Ready(stone, when, alone.getOrDefault(stone, when), Optional.ofNullable(of.due().get(stone)))));

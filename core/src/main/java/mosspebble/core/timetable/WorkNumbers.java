@@ -1,0 +1,211 @@
+package mosspebble.core.timetable;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.stream.IntStream;
+
+/** A workload in numbers: pieces, stones, loads and tools counted from 0, times in seconds from its beginning. */
+final class WorkNumbers {
+
+    static final long NEVER = Long.MAX_VALUE / 8;
+
+    /** Days that are due are kept even if everything takes so much longer, where that can be. */
+    static final double LONGER = 1.25;
+
+    final Workload of;
+    /** How many pieces there are; what follows is by piece, where nothing else is said. */
+    final int n;
+    final long[] hand;
+    final long[] dries;
+    final int[] load;
+    final int[] tool;
+    final int[] stone;
+    /** Stones by their ids, and when each is due; {@link #NEVER} for no matter when. */
+    final List<String> stones;
+    final long[] due;
+    /** It is not begun before, and should be done by then. */
+    final long[] earliest;
+    final long[] latest;
+    /** What waits for each piece, and how long after its end in the usual room. */
+    final int[][] behind;
+    final long[][] lag;
+    /** What comes after each piece is begun so long after its end at most; null where nothing lapses. */
+    final long[][] most;
+    /** Which waits depend on the room; null where all rooms are the usual one. */
+    final boolean[][] inAir;
+    /** The same lags in the room where it dries quickest. */
+    final long[][] leastLag;
+    /** Where the stone of each piece stands in the way of others; -1 for nowhere. */
+    final int[] place;
+    /** How long after the end of each piece it stands there. */
+    final long[] stays;
+    /** How many stones each place holds. */
+    final int[] holds;
+    /** The same times if everything takes longer; null where nothing is due. */
+    final Times slow;
+    /** The times as they are. */
+    final Times usual;
+    /** For how many others each waits. */
+    final int[] needs;
+    /** Pieces in an order in which none comes before what it waits for. */
+    final int[] sorted;
+    /** From the end of each to when all that follows from it is ready, as if there were always time. */
+    final long[] tail;
+    final TableHours hours;
+
+    WorkNumbers(Workload of) {
+        this.of = of;
+        this.n = of.pieces().size();
+        this.hand = of.pieces().stream().mapToLong(p -> p.hand().toSeconds()).toArray();
+        this.dries = of.pieces().stream().mapToLong(p -> p.dries().toSeconds()).toArray();
+        this.load = numbered(of.pieces().stream().map(Workload.Piece::load).toList());
+        this.tool = numbered(of.pieces().stream().map(Workload.Piece::tool).toList());
+        this.stones = of.pieces().stream().map(Workload.Piece::stone).distinct().toList();
+        this.stone = of.pieces().stream().mapToInt(p -> stones.indexOf(p.stone())).toArray();
+        this.due = stones.stream().mapToLong(s -> of.due().containsKey(s) ? seconds(of.due().get(s)) : NEVER).toArray();
+        this.earliest = of.pieces().stream().mapToLong(p -> p.when().earliest().map(this::seconds).map(e -> Math.max(0, e)).orElse(0L))
+                .toArray();
+        this.latest = of.pieces().stream().mapToLong(p -> p.when().latest().map(this::seconds).orElse(NEVER)).toArray();
+        this.needs = new int[n];
+        this.behind = new int[n][];
+        this.lag = new long[n][];
+        link(of.waits());
+        this.most = of.waits().stream().anyMatch(w -> w.most().isPresent()) ? most(of.waits()) : null;
+        double quickest = of.hours().stream().mapToDouble(of::slower).min().orElse(1);
+        this.inAir = of.hours().stream().allMatch(h -> of.slower(h) == 1) ? null : inAir();
+        this.leastLag = inAir == null ? lag : leastLag(quickest);
+        List<String> places = List.copyOf(new TreeMap<>(of.shared().places()).keySet());
+        this.holds = places.stream().mapToInt(of.shared().places()::get).toArray();
+        this.place = IntStream.range(0, n).map(i -> Optional.ofNullable(of.shared().stays().get(i)).map(s -> places.indexOf(s.place()))
+                .orElse(-1)).toArray();
+        this.stays = IntStream.range(0, n).mapToLong(i -> Optional.ofNullable(of.shared().stays().get(i)).map(s -> s.after().toSeconds())
+                .orElse(0L)).toArray();
+        this.sorted = of.sorted().stream().mapToInt(Integer::intValue).toArray();
+        this.tail = tails();
+        this.usual = new Times(hand, dries, lag, stays);
+        this.slow = of.due().isEmpty() ? null : slow();
+        this.hours = new TableHours(of);
+    }
+
+    private boolean[][] inAir() {
+        boolean[][] all = new boolean[n][];
+        int[] known = new int[n];
+        Arrays.setAll(all, i -> new boolean[behind[i].length]);
+        of.waits().forEach(w -> all[w.before()][known[w.before()]++] = w.inAir());
+        return all;
+    }
+
+    private long[][] leastLag(double quickest) {
+        long[][] least = new long[n][];
+        for (int i = 0; i < n; i++) {
+            least[i] = lag[i].clone();
+            for (int k = 0; k < least[i].length; k++) {
+                least[i][k] = inAir[i][k] ? (long) (quickest * lag[i][k]) : lag[i][k];
+            }
+        }
+        return least;
+    }
+
+    private long[][] most(List<Workload.Wait> waits) {
+        long[][] all = new long[n][];
+        for (int i = 0; i < n; i++) {
+            int before = i;
+            all[i] = waits.stream().filter(w -> w.before() == before).mapToLong(w -> w.most().map(Duration::toSeconds).orElse(NEVER))
+                    .toArray();
+        }
+        return all;
+    }
+
+    /** What pieces take and dry, what lies between them, and how long their stones stand in the way, in seconds. */
+    record Times(long[] hand, long[] dries, long[][] lag, long[] stays) {}
+
+    private Times slow() {
+        long longest = of.hours().stream().mapToLong(h -> h.length().toSeconds()).max().orElse(0);
+        return new Times(Arrays.stream(longer(hand)).map(h -> Math.min(longest, h)).toArray(), longer(dries),
+                Arrays.stream(lag).map(WorkNumbers::longer).toArray(long[][]::new), longer(stays));
+    }
+
+    private static long[] longer(long[] times) {
+        return Arrays.stream(times).map(t -> Math.round(t * LONGER)).toArray();
+    }
+
+    private static int[] numbered(List<String> texts) {
+        List<String> distinct = texts.stream().distinct().toList();
+        Map<String, Integer> number = new TreeMap<>();
+        distinct.forEach(t -> number.put(t, number.size()));
+        return texts.stream().mapToInt(number::get).toArray();
+    }
+
+    long seconds(Instant at) {
+        return Duration.between(of.from(), at).toSeconds();
+    }
+
+    Instant instant(long seconds) {
+        return of.from().plusSeconds(seconds);
+    }
+
+    private void link(List<Workload.Wait> waits) {
+        List<List<Workload.Wait>> from = new ArrayList<>();
+        for (int i = 0; i < n; i++) {
+            from.add(new ArrayList<>());
+        }
+        for (Workload.Wait wait : waits) {
+            from.get(wait.before()).add(wait);
+            needs[wait.then()]++;
+        }
+        for (int i = 0; i < n; i++) {
+            behind[i] = from.get(i).stream().mapToInt(Workload.Wait::then).toArray();
+            lag[i] = from.get(i).stream().mapToLong(w -> w.lag().toSeconds()).toArray();
+        }
+    }
+
+    private long[] tails() {
+        long[] longest = dries.clone();
+        for (int at = n - 1; at >= 0; at--) {
+            int i = sorted[at];
+            for (int k = 0; k < behind[i].length; k++) {
+                int j = behind[i][k];
+                longest[i] = Math.max(longest[i], leastLag[i][k] + hand[j] + longest[j]);
+            }
+        }
+        return longest;
+    }
+
+    /** When each piece must be begun at the latest, within the hours, so that its stone is ready when it is due, or by an end. */
+    long[] late(long end) {
+        long[] late = new long[n];
+        for (int at = n - 1; at >= 0; at--) {
+            int i = sorted[at];
+            long by = Math.min(latest[i], Math.min(end, due[stone[i]]) - dries[i]);
+            for (int k = 0; k < behind[i].length; k++) {
+                by = Math.min(by, late[behind[i][k]] - lag[i][k]);
+            }
+            late[i] = hours.latest(by, hand[i]);
+        }
+        return late;
+    }
+
+    /** By when each piece must be done so that all that should be done by a certain time can be. */
+    long[] must() {
+        long[] must = latest.clone();
+        for (int at = n - 1; at >= 0; at--) {
+            int i = sorted[at];
+            for (int k = 0; k < behind[i].length; k++) {
+                int j = behind[i][k];
+                must[i] = Math.min(must[i], must[j] - hand[j] - lag[i][k]);
+            }
+        }
+        return must;
+    }
+
+    /** What lies between a piece and what follows it, which depends on the room it is done in. */
+    long lag(Times times, int i, int k, long start) {
+        return inAir == null || !inAir[i][k] ? times.lag[i][k] : times.lag[i][k] * hours.hour(hours.sitting(start))[2] / 1000;
+    }
+}
