@@ -96,7 +96,8 @@ class PracticedHandTest {
     @Test
     void aBrokenEdgeHidesTheEndsOfTheStripesAndComesLast() {
         List<String> titles = walk("window");
-        List<Integer> edges = IntStream.range(0, titles.size()).filter(k -> titles.get(k).equals("Fill the broken edge")).boxed().toList();
+        List<Integer> edges = IntStream.range(0, titles.size()).filter(k -> titles.get(k).startsWith("Fill the broken edge")).boxed()
+                .toList();
         assertThat(edges).as("one on each face").hasSize(2);
         int turned = titles.indexOf("Pencil the design on the back");
         assertThat(titles.subList(edges.get(0), turned)).as("the front").noneMatch(t -> t.contains("stripe"));
@@ -358,13 +359,14 @@ class PracticedHandTest {
     // --- said
 
     @Test
-    void noTwoPassesOfAFaceAreCalledAlike() {
+    void noTwoPassesOfAStoneAreCalledAlike() {
         Studio walk = LanternWalk.studio(BuiltIn.repertoire());
         Workshop workshop = new Workshop(new Palette(walk.shelf()), BuiltIn.repertoire(), walk.climate(), walk.known());
         List<PaintPlan> plans = new ArrayList<>(PLANS.values());
         walk.project("moon").ifPresent(moon -> plans.add(Plans.plan(moon, Survey.of(moon.stone()), workshop, new Remembered())));
+        plans.add(planned("window")); // painted on both faces with the same parts
         for (PaintPlan plan : plans) {
-            List<String> called = plan.steps().stream().map(s -> s.side() + ": " + StepWords.title(s)).toList();
+            List<String> called = plan.steps().stream().map(StepWords::title).toList();
             assertThat(called).as(plan.project().name()).doesNotHaveDuplicates();
         }
     }

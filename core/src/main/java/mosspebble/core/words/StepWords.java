@@ -34,8 +34,14 @@ public final class StepWords {
 
     // --- title
 
-    /** Short, such as "Fill the belly". */
+    /** Short, such as "Fill the belly"; what is painted on the back says so, for both faces may have the same parts. */
     public static String title(Step step) {
+        boolean back = step.side() == Side.BACK && step instanceof Step.Lay lay
+                && lay.doing().what().stream().noneMatch(w -> w.of() == What.Of.EDGE || w.of() == What.Of.EDGE_BAND);
+        return of(step) + (back ? " on the back" : "");
+    }
+
+    private static String of(Step step) {
         if (step instanceof Step.Prepare prepare) {
             return CareWords.title(prepare.task());
         }
