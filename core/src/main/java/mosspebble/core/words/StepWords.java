@@ -452,20 +452,22 @@ public final class StepWords {
         if (doing.count().wanted() > Math.max(coats, Planner.MOST_COATS)) {
             return "Even " + Words.coats(coats) + " let the ground show; see the findings.";
         }
-        String perhaps = perhaps(doing.count());
-        String gone = Seen.left(doing.count().hiding().left());
-        return coats == 1 ? "One coat" + perhaps + "; what is below then " + gone + "."
+        Step.Count count = doing.count();
+        String perhaps = perhaps(count);
+        String gone = Seen.left(count.hiding().left());
+        return coats == 1 || count.hiding().least() < coats // fewer may do, so nothing is sure to show through
+                ? Words.upper(Words.number(coats)) + (coats == 1 ? " coat" : " coats") + perhaps + "; what is below then " + gone + "."
                 : "What is below shows through " + Words.number(coats - 1) + (coats == 2 ? " coat" : " coats") + "; after "
-                        + Words.number(coats) + perhaps + " it " + gone + ".";
+                        + Words.number(coats) + perhaps + (perhaps.isEmpty() ? "" : ",") + " it " + gone + ".";
     }
 
-    /** Another number of coats that it may come to, such as ", perhaps three,"; empty where it is sure. */
+    /** Another number of coats that it may come to, such as ", perhaps three"; empty where it is sure. */
     private static String perhaps(Step.Count count) {
         Step.Hiding hiding = count.hiding();
         boolean more = hiding.most() > count.of();
         boolean fewer = hiding.least() < count.of();
         return !more && !fewer ? "" : ", perhaps " + (fewer ? Words.number(hiding.least()) : "") + (fewer && more ? " or " : "")
-                + (more ? Words.number(hiding.most()) : "") + (count.of() == 1 ? "" : ",");
+                + (more ? Words.number(hiding.most()) : "");
     }
 
     /** The figures behind the reason; empty where there are none. */

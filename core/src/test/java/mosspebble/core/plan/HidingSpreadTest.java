@@ -119,6 +119,23 @@ class HidingSpreadTest {
     }
 
     @Test
+    void whereFewerCoatsMayDoNothingIsSaidToShowThrough() {
+        int fewer = 0;
+        for (double spread : new double[] {0, 0.04, 0.08, 0.12}) {
+            for (String stone : List.of("#35383c", "#8a8a86", "#c9b48e", "#e9e2d2")) {
+                for (Step.Lay coat : coats(plan(rated("#f6f4ee", 0.87, spread), stone))) {
+                    Step.Count count = coat.doing().count();
+                    boolean sure = count.of() > 1 && count.hiding().least() == count.of();
+                    fewer += count.hiding().least() < count.of() ? 1 : 0;
+                    assertThat(StepWords.reason(coat).contains("shows through")).as("%s", count).isEqualTo(sure);
+                    assertThat(StepWords.reason(coat).contains("after two, perhaps one")).as("%s", count).isFalse();
+                }
+            }
+        }
+        assertThat(fewer).as("coats that may be one too many").isPositive();
+    }
+
+    @Test
     void whatACoatIsWorthIsTheThicknessThatHidesAsMuch() {
         for (Paint paint : List.of(rated("#b3261e", 0.93, 0.05), rated("#f6f4ee", 0.6, 0.2), rated("#f2c21b", 0.3, 0.08))) {
             Palette palette = new Palette(new Shelf(List.of(paint)));
