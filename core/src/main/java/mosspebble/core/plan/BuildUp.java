@@ -242,14 +242,14 @@ public final class BuildUp {
      */
     record Effort(Duration painting, Tool tool, boolean widened, double areaMm2) {}
 
-    Effort effort(List<Passes.Member> members, List<Region> regions) {
+    Effort effort(List<Jobs.Member> members, List<Region> regions) {
         double minutes = 0;
         double area = 0;
         double largest = -1;
         Tool tool = null;
         boolean widened = false;
         Set<Mix> loads = new LinkedHashSet<>();
-        for (Passes.Member member : members) {
+        for (Jobs.Member member : members) {
             Region region = regions.get(member.region());
             Geometry place = member.place();
             Tools own = remembered.recall("tool", region.place(), region.colour().mix(), region.isLine(), region.what().share().kind(),
@@ -307,7 +307,7 @@ public final class BuildUp {
     }
 
     /** How a pass dries: as the slowest of its loads. */
-    Drying drying(List<Passes.Member> members, List<Region> regions, List<CoatCount.Coats> coats, boolean onBare) {
+    Drying drying(List<Jobs.Member> members, List<Region> regions, List<CoatCount.Coats> coats, boolean onBare) {
         Drying slowest = members.stream()
                 .map(m -> drying(regions.get(m.region()), mean(coats.get(m.region())), onBare ? bareStone : Drying.Below.PAINT,
                         habits.dryer()))
@@ -329,10 +329,10 @@ public final class BuildUp {
         boolean onBare = false;
         List<Step.Layer> layers = new ArrayList<>();
         List<Cells> touched = new ArrayList<>();
-        List<List<Passes.Member>> loads = pass.wet() ? loads(pass.members(), regions) : sideBySide(pass.members(), regions, coats);
-        for (List<Passes.Member> load : loads) {
+        List<List<Jobs.Member>> loads = pass.wet() ? loads(pass.members(), regions) : sideBySide(pass.members(), regions, coats);
+        for (List<Jobs.Member> load : loads) {
             Region region = regions.get(load.get(0).region());
-            Geometry place = remembered.union(load.stream().map(Passes.Member::place).toList());
+            Geometry place = remembered.union(load.stream().map(Jobs.Member::place).toList());
             int thick = coats.get(load.get(0).region()).thick();
             Coat coat = coat(region, step, thick);
             Mask mask = mask(place);
@@ -361,7 +361,7 @@ public final class BuildUp {
         List<What> what = pass.members().stream().map(m -> what(m, regions, coats)).toList();
         int of = pass.members().stream().mapToInt(m -> coats.get(m.region()).number()).max().orElse(1);
         int wanted = pass.members().stream().mapToInt(m -> coats.get(m.region()).wanted()).max().orElse(1);
-        Passes.Member lead = pass.members().get(0);
+        Jobs.Member lead = pass.members().get(0);
         Step.Doing doing = new Step.Doing(what, first.hides(), why(lead, regions, coats),
                 new Step.Count(pass.wet() ? 1 : lead.coat(), pass.wet() ? 1 : of, wanted, hiding(pass, of, coats),
                         pass.wet() ? List.of() : enough(pass, of, regions, coats)),
@@ -399,9 +399,9 @@ public final class BuildUp {
     }
 
     /** Members laid with one load, in their order. */
-    private static List<List<Passes.Member>> loads(List<Passes.Member> members, List<Region> regions) {
-        List<List<Passes.Member>> loads = new ArrayList<>();
-        for (Passes.Member member : members) {
+    private static List<List<Jobs.Member>> loads(List<Jobs.Member> members, List<Region> regions) {
+        List<List<Jobs.Member>> loads = new ArrayList<>();
+        for (Jobs.Member member : members) {
             Region region = regions.get(member.region());
             Region before = loads.isEmpty() ? null : regions.get(loads.get(loads.size() - 1).get(0).region());
             if (before == null || before == region || !before.sameShare(region) || before.what().part().equals(region.what().part())
@@ -414,14 +414,14 @@ public final class BuildUp {
     }
 
     /** Members of one colour, laid as thick, whatever lies between them. */
-    private static List<List<Passes.Member>> sideBySide(List<Passes.Member> members, List<Region> regions, List<CoatCount.Coats> coats) {
+    private static List<List<Jobs.Member>> sideBySide(List<Jobs.Member> members, List<Region> regions, List<CoatCount.Coats> coats) {
         return List.copyOf(members.stream().collect(Collectors.groupingBy(
                 m -> List.of(regions.get(m.region()).colour().mix(), coats.get(m.region()).thick()), LinkedHashMap::new,
                 Collectors.toList())).values());
     }
 
     /** Where another coat follows. */
-    private Geometry again(List<Passes.Member> load, List<CoatCount.Coats> coats, Geometry all) {
+    private Geometry again(List<Jobs.Member> load, List<CoatCount.Coats> coats, Geometry all) {
         List<Geometry> again = load.stream().filter(m -> m.coat() < coats.get(m.region()).number())
                 .map(m -> coats.get(m.region()).places().get(m.coat())).toList();
         return again.isEmpty() ? Shapes.nothing() : again.size() == load.size() && again.stream().allMatch(g -> load.stream()
@@ -441,18 +441,18 @@ public final class BuildUp {
                 .map(m -> what(m, regions, coats)).toList();
     }
 
-    private static What what(Passes.Member member, List<Region> regions, List<CoatCount.Coats> coats) {
+    private static What what(Jobs.Member member, List<Region> regions, List<CoatCount.Coats> coats) {
         What whole = regions.get(member.region()).what();
         int over = coats.get(member.region()).over();
         return over < 0 || isMain(member, regions, coats) ? whole : whole.on(List.of(regions.get(over).what()));
     }
 
     /** Whether the coat goes on all of its region. */
-    private static boolean isMain(Passes.Member member, List<Region> regions, List<CoatCount.Coats> coats) {
+    private static boolean isMain(Jobs.Member member, List<Region> regions, List<CoatCount.Coats> coats) {
         return coats.get(member.region()).places().get(member.coat() - 1) == regions.get(member.region()).place();
     }
 
-    private Why why(Passes.Member member, List<Region> regions, List<CoatCount.Coats> coats) {
+    private Why why(Jobs.Member member, List<Region> regions, List<CoatCount.Coats> coats) {
         Region region = regions.get(member.region());
         int over = coats.get(member.region()).over();
         if (over < 0 || isMain(member, regions, coats)) {
@@ -463,7 +463,7 @@ public final class BuildUp {
     }
 
     /** What runs out softly stops as well at what is painted in front of it. */
-    private Soft soft(List<Passes.Member> load, List<Region> regions) {
+    private Soft soft(List<Jobs.Member> load, List<Region> regions) {
         Soft first = regions.get(load.get(0).region()).soft();
         if (first.within().isEmpty()) {
             return first;
