@@ -95,14 +95,19 @@ class LayoutTest {
         assertThat(wrong).isEmpty();
     }
 
-    /** Where a finger with paint on it may press, px: pages of a column, daubs and what plays them; at the table itself 56. */
+    /** Where a finger with paint on it may press, px: 44; pages of a column and daubs 36; at the table itself 56. */
+    private static final double PAINTED_FINGER = 44;
     private static final double FINGER = 36;
 
     private static void fingers(Driver app, String where, Set<String> wrong) {
-        for (String what : List.of(".pebble", ".dab", ".daub", "#step-why")) {
-            app.scene().getRoot().lookupAll(what).stream().filter(n -> n.isVisible() && shown(n)).filter(n -> high(n) < FINGER)
-                    .forEach(n -> wrong.add(where + ": too low for a finger, " + high(n) + " px, " + name(n)));
-        }
+        List.of(".step-bar .pebble", ".top .pebble", "#step-why", "#new-stone")
+                .forEach(what -> high(app, what, PAINTED_FINGER, where, wrong));
+        List.of(".pebble", ".dab", ".daub").forEach(what -> high(app, what, FINGER, where, wrong));
+    }
+
+    private static void high(Driver app, String what, double least, String where, Set<String> wrong) {
+        app.scene().getRoot().lookupAll(what).stream().filter(n -> n.isVisible() && shown(n)).filter(n -> high(n) < least)
+                .forEach(n -> wrong.add(where + ": too low for a finger, " + high(n) + " px, " + name(n)));
     }
 
     private static boolean shown(Node node) {
