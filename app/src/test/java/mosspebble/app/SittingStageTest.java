@@ -13,6 +13,7 @@ import java.util.Optional;
 import java.util.stream.IntStream;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
+import javafx.scene.Parent;
 import javafx.scene.SnapshotParameters;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.control.Button;
@@ -289,6 +290,19 @@ class SittingStageTest {
         }
     }
 
+    /** No word of the head of a day lies over another. */
+    private static void apart(Driver app, String day) {
+        List<Bounds> words = ((Parent) app.find(day)).getChildrenUnmodifiable().stream()
+                .filter(n -> n instanceof Label && n.isVisible() && n.getBoundsInParent().getMinY() < 20)
+                .map(n -> ((Label) n).lookup(".text")).map(t -> t.localToScreen(t.getBoundsInLocal())).toList();
+        assertThat(words).hasSizeGreaterThan(3);
+        for (int i = 0; i < words.size(); i++) {
+            for (int k = 0; k < i; k++) {
+                assertThat(words.get(i).intersects(words.get(k))).as("%s over %s", words.get(i), words.get(k)).isFalse();
+            }
+        }
+    }
+
     @Test
     void aMorningInTheGardenIsColderThanTheEveningOfItsDay() throws Exception {
         Turned clock = new Turned("2026-11-27T18:40:00");
@@ -307,6 +321,7 @@ class SittingStageTest {
             app.until("the hem tells it", () -> app.present("#air-" + day + "-0"));
             assertThat(app.text("#air-" + day + "-0")).isEqualTo("9:00 · 12 °C");
             assertThat(app.text("#room-" + day)).as("the day is as usual").isEqualTo("Sat 28 November");
+            apart(app, "#day-" + day);
             app.click("#day-sitting-1");
             assertThat(app.text("#day-slower")).startsWith("As usual: 19 °C");
             assertThat(((Button) app.find("#day-usual")).isDisabled()).as("it has no air of its own").isTrue();

@@ -102,7 +102,9 @@ public final class TimetableWords {
     }
 
     private static String apart(Climate air, double slower) {
-        return Words.upper(air(air)) + ": what is laid dries in " + Numbers.text(slower, slower < 10 ? 1 : 0) + " times the usual time."
+        String times = Numbers.text(slower, slower < 10 ? 1 : 0);
+        return Words.upper(air(air)) + ": what is laid dries in "
+                + (times.equals("1") ? "the usual time." : times + " times the usual time.")
                 + (air.temperature().value() < Drying.COLDEST ? " Acrylics form no film below " + Numbers.text(Drying.COLDEST, 0) + " °C."
                         : "");
     }

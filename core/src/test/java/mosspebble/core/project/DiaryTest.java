@@ -42,6 +42,30 @@ class DiaryTest {
     }
 
     @Test
+    void aMomentBelongsToTheSittingThatBeganLast() {
+        Diary diary = Diary.USUAL.withDay(FRIDAY, List.of(span(9, 11), span(19, 21)));
+        assertThat(diary.sitting(FRIDAY.atTime(8, 59))).as("before the first").isEmpty();
+        assertThat(diary.sitting(FRIDAY.atTime(9, 0))).contains(FRIDAY.atTime(9, 0));
+        assertThat(diary.sitting(FRIDAY.atTime(18, 59))).as("what dries since the morning").contains(FRIDAY.atTime(9, 0));
+        assertThat(diary.sitting(FRIDAY.atTime(23, 0))).contains(FRIDAY.atTime(19, 0));
+        assertThat(diary.withDay(FRIDAY, List.of()).sitting(FRIDAY.atTime(20, 0))).as("no sitting that day").isEmpty();
+    }
+
+    @Test
+    void whatIsPinnedToASittingGoesWithIt() {
+        Diary diary = Diary.USUAL.withDay(FRIDAY, List.of(span(9, 11), span(19, 21)))
+                .withPin("owl", "FRONT PENCIL", Optional.of(FRIDAY.atTime(9, 0)))
+                .withPin("owl", "FRONT SEAL", Optional.of(FRIDAY.atTime(19, 0)));
+        Diary sooner = diary.withHours(FRIDAY, span(9, 11), span(8, 11));
+        assertThat(sooner.on(FRIDAY)).containsExactly(span(8, 11), span(19, 21));
+        assertThat(sooner.pin("owl", "FRONT PENCIL").map(Diary.Pin::sitting)).contains(FRIDAY.atTime(8, 0));
+        assertThat(sooner.pin("owl", "FRONT SEAL").map(Diary.Pin::sitting)).as("pinned to the other").contains(FRIDAY.atTime(19, 0));
+        Diary longer = diary.withHours(FRIDAY, span(9, 11), span(9, 12));
+        assertThat(longer.pins()).as("it begins when it did").isEqualTo(diary.pins());
+        assertThatThrownBy(() -> diary.withHours(FRIDAY, span(9, 11), span(9, 20))).hasMessageContaining("overlap");
+    }
+
+    @Test
     void whatOverlapsOrEndsBeforeItBeginsIsSaid() {
         assertThatThrownBy(() -> Diary.USUAL.withDay(FRIDAY, List.of(span(8, 10), span(9, 11)))).hasMessageContaining("overlap");
         assertThatThrownBy(() -> span(10, 9)).hasMessageContaining("ends after it begins");

@@ -12,13 +12,16 @@ import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import mosspebble.core.drying.Climate;
 import mosspebble.core.plan.InTime;
 import mosspebble.core.project.Diary;
+import mosspebble.core.project.Room;
 import mosspebble.core.timetable.DueText;
 import mosspebble.core.timetable.Learned;
 import mosspebble.core.timetable.Span;
 import mosspebble.core.timetable.Timetable;
 import mosspebble.core.timetable.Workload;
+import mosspebble.core.units.Celsius;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -34,6 +37,23 @@ class TimetableWordsTest {
                 new Workload.Piece("fox", 0, Duration.ofMinutes(10), Duration.ofHours(1), "c", "d"));
         return Timetable.of(new Workload(pieces, List.of(), List.of(new Workload.Hours(FRIDAY, FRIDAY.plus(Duration.ofHours(2))),
                 new Workload.Hours(FRIDAY.plus(Duration.ofDays(1)), FRIDAY.plus(Duration.ofHours(26)))), FRIDAY, due));
+    }
+
+    @Test
+    void theAirOfADayAndOfASittingIsToldWithWhatItMakesOfDrying() {
+        LocalDate friday = LocalDate.of(2026, 11, 27);
+        LocalDateTime morning = friday.atTime(9, 0);
+        Climate cold = new Climate(new Celsius(8), 0.7, 0.1);
+        Room usual = new Room(new Climate(new Celsius(20), 0.5, 0.1));
+        assertThat(TimetableWords.room(usual, friday)).isEqualTo("As usual: 20 °C and 50 % humidity.");
+        assertThat(TimetableWords.room(usual, morning)).isEqualTo("As usual: 20 °C and 50 % humidity.");
+        Room garden = usual.with(morning, Optional.of(cold), friday);
+        assertThat(TimetableWords.room(garden, friday)).as("the day is as ever").startsWith("As usual");
+        assertThat(TimetableWords.room(garden, morning)).startsWith("8 °C and 70 % humidity: what is laid dries in ")
+                .endsWith(" times the usual time. Acrylics form no film below 10 °C.");
+        Room winter = usual.with(friday, Optional.of(cold), friday).with(morning, Optional.of(usual.usual()), friday);
+        assertThat(TimetableWords.room(winter, morning)).as("the stove is lit, told apart from its day")
+                .isEqualTo("20 °C and 50 % humidity: what is laid dries in the usual time.");
     }
 
     @ParameterizedTest
