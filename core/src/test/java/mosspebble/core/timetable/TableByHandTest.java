@@ -98,6 +98,34 @@ class TableByHandTest {
     }
 
     @Test
+    void aWorkloadIsCountedFromNoughtAndInSeconds() {
+        WorkNumbers w = usual();
+        assertThat(w.stones).containsExactly("owl", "fox");
+        assertThat(w.stone).containsExactly(0, 0, 1);
+        assertThat(w.load).as("rust, soot, rust").containsExactly(0, 1, 0);
+        assertThat(w.tool).as("brush, brush, pen").containsExactly(0, 0, 1);
+        assertThat(w.needs).containsExactly(0, 1, 0);
+        assertThat(w.behind[FIRST]).containsExactly(SECOND);
+        assertThat(w.tail).as("45 min dry and half an hour of work after the first").containsExactly(4_500, 0, 0);
+        assertThat(w.due).containsOnly(WorkNumbers.NEVER);
+        assertThat(w.most).as("nothing lapses").isNull();
+        assertThat(w.instant(w.seconds(SIX.plusSeconds(77)))).isEqualTo(SIX.plusSeconds(77));
+    }
+
+    @Test
+    void whatFollowsSaysByWhenAPieceIsBegunAndDone() {
+        assertThat(usual().late(at("27T20:45"))).as("counted back from the end, within the evening")
+                .containsExactly(at("27T19:00"), at("27T20:15"), at("27T20:25"));
+        assertThat(usual().late(at("28T19:10"))).as("ten minutes of the next evening hold none of them")
+                .containsExactly(at("27T19:15"), at("27T20:30"), at("27T20:40"));
+        Workload work = work(Duration.ofMinutes(45), Optional.empty(), Map.of());
+        List<Workload.Piece> pieces = new ArrayList<>(work.pieces());
+        pieces.set(SECOND, pieces.get(SECOND).within(Workload.Window.ANY.by(Instant.parse("2026-11-27T20:50:00Z"))));
+        long[] must = numbers(new Workload(pieces, work.waits(), EVENINGS, SIX, Map.of())).must();
+        assertThat(must).as("done by 19:35, to be dry in time").containsExactly(at("27T19:35"), at("27T20:50"), WorkNumbers.NEVER);
+    }
+
+    @Test
     void whatAnOrderCostsIsCounted() {
         long[] cost = cost(usual(), FIRST, OTHER, SECOND);
         long end = at("27T20:45");
