@@ -1,10 +1,12 @@
 package mosspebble.core.picture;
 
+import mosspebble.core.coats.FlakeCover;
+
 /** Flakes of glitter as they lie on a stone: hexagons strewn one over another, each turned its own way. For any number of threads. */
 final class Flakes {
 
-    /** From corner to corner of a flake, mm: craft glitter (common practice, no source). */
-    static final double ACROSS_MM = 0.48;
+    /** From corner to corner of a hexagon that covers as much as the disc by which cover is reckoned, mm. */
+    static final double ACROSS_MM = FlakeCover.GLITTER_MM * Math.sqrt(Math.PI / (1.5 * Math.sqrt(3)));
 
     /** There is one flake in each square so wide, mm: most of what lies below is covered. */
     private static final float PITCH = 0.3f;

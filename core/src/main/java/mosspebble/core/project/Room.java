@@ -103,11 +103,12 @@ public record Room(Climate usual, Map<LocalDate, Climate> days, Map<LocalDateTim
         return new Room(usual, days, changed, sprayed);
     }
 
+    /** Without days before today, and without sittings that are as their day. */
     private Room from(LocalDate today) {
         Map<LocalDate, Climate> left = new TreeMap<>(days);
         left.keySet().removeIf(d -> d.isBefore(today));
         Map<LocalDateTime, Climate> sat = new TreeMap<>(sittings);
-        sat.keySet().removeIf(s -> s.toLocalDate().isBefore(today));
+        sat.entrySet().removeIf(s -> s.getKey().toLocalDate().isBefore(today) || s.getValue().equals(on(s.getKey().toLocalDate())));
         return new Room(usual, left, sat, sprayed);
     }
 

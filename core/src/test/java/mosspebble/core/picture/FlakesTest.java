@@ -45,6 +45,7 @@ class FlakesTest {
         assertThat(bare).as("share between the flakes").isBetween(0.02, 0.25);
         // a regular hexagon of corner radius r covers 3 sqrt(3) / 2 r^2
         double whole = 1.5 * Math.sqrt(3) * Flakes.ACROSS_MM * Flakes.ACROSS_MM / 4;
+        assertThat(whole).as("as much as a disc of a flake's diameter").isCloseTo(Math.PI / 4 * 0.4 * 0.4, within(1e-9));
         assertThat(seen.values()).allSatisfy(area -> assertThat(area).isLessThan(1.1 * whole));
         assertThat(seen.values().stream().filter(area -> area > 0.9 * whole).count()).as("some lie on top, whole").isGreaterThan(20);
     }

@@ -69,6 +69,16 @@ class RoomTest {
     }
 
     @Test
+    void aSittingThatIsAsItsDayAgainIsForgottenWithTheDay() {
+        Room room = new Room(USUAL).with(FRIDAY, Optional.of(air(10, 0.8)), FRIDAY).with(EVENING, Optional.of(USUAL), FRIDAY);
+        Room warm = room.with(FRIDAY, Optional.empty(), FRIDAY);
+        assertThat(warm).as("nothing is told apart any more").isEqualTo(new Room(USUAL));
+        assertThat(warm.withUsual(air(25, 0.5)).in(EVENING)).as("it follows the usual room").isEqualTo(air(25, 0.5));
+        Room colder = room.with(FRIDAY, Optional.of(air(5, 0.8)), FRIDAY);
+        assertThat(colder.in(EVENING)).as("the stove is lit still").isEqualTo(USUAL);
+    }
+
+    @Test
     void theAirGoesWithASittingThatBeginsSooner() {
         Room room = new Room(USUAL).with(MORNING, Optional.of(air(10, 0.8)), FRIDAY);
         Room sooner = room.withMoved(MORNING, MORNING.minusMinutes(30));
