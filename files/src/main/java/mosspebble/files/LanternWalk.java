@@ -423,7 +423,7 @@ public final class LanternWalk {
                 new Subject.Figure("fern"), false, 0, colours, Optional.empty(), bare());
         Item one = alone.sketch().orElseThrow().items().get(0);
         Sketch fern = alone.sketch().orElseThrow()
-                .with("", i -> i.withPlacement(one.placement().sizedBy(0.77).turnedBy(27).movedBy(12, 1)))
+                .with("", i -> i.withPlacement(one.placement().sizedBy(0.77).turnedBy(27).movedBy(12, 1)).withLeftOut(Set.of("leaf-5-r")))
                 .plus(one.withMirrored(true).withPlacement(one.placement().sizedBy(0.77).turnedBy(-27).movedBy(-12, 1))
                         .withLeftOut(Set.of("leaf-3-l")));
         Motif house = Designs.motif(new Subject.Figure("toadstool"), repertoire).orElseThrow();

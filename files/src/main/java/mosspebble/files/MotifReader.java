@@ -144,7 +144,7 @@ public final class MotifReader {
         String box = attribute("viewBox", "");
         String[] numbers = box.trim().split("[\\s,]+");
         if (numbers.length == 4) {
-            flatness = Math.max(number("viewBox", numbers[2], 1e-3, FARTHEST), number("viewBox", numbers[3], 1e-3, FARTHEST)) / 1500;
+            flatness = Math.max(number("viewBox", numbers[2], 1e-3, FARTHEST), number("viewBox", numbers[3], 1e-3, FARTHEST)) / 5000;
         } else {
             throw trouble("svg", "viewBox is \"" + Said.shortly(box, 40) + "\".", "Give four numbers: left top width height.");
         }

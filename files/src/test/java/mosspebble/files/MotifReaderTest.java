@@ -19,6 +19,7 @@ import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.util.AffineTransformation;
 
@@ -47,6 +48,19 @@ class MotifReaderTest {
         assertThat(motif.parts().get(2).role()).isEqualTo(Role.LINE);
         assertThat(motif.parts().get(2).shape().getLength()).isCloseTo(50, within(1e-6));
         assertThat(motif.wears()).isTrue();
+    }
+
+    /** A drawing 60 mm wide on the stone is looked at with some fifty pixels to a mm: no corner of what is round may stand out. */
+    @Test
+    void whatIsRoundStaysRoundAtEightTimes() throws FileTrouble {
+        Motif motif = read(HEAD + "<circle data-part=\"eye\" data-slot=\"a\" cx=\"50\" cy=\"50\" r=\"40\"/></svg>");
+        Coordinate[] ring = motif.parts().get(0).shape().getCoordinates();
+        double pixel = 100 / (60 * 50.0);
+        for (int i = 1; i < ring.length; i++) {
+            double middle = Math.hypot((ring[i].x + ring[i - 1].x) / 2 - 50, (ring[i].y + ring[i - 1].y) / 2 - 50);
+            assertThat(40 - middle).as("between corners the edge lies in by").isLessThan(0.7 * pixel);
+        }
+        assertThat(ring.length).as("and yet few are enough").isBetween(40, 140);
     }
 
     @Test

@@ -26,6 +26,7 @@ import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -67,6 +68,7 @@ import mosspebble.core.timetable.Workload;
 import mosspebble.core.units.Celsius;
 import mosspebble.core.units.LengthUnit;
 import mosspebble.core.words.StepWords;
+import org.assertj.core.api.recursive.comparison.RecursiveComparisonConfiguration;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -288,6 +290,9 @@ class StudioStoreTest {
     /** Stones of the demo that were drawn anew after format 10. */
     private static final Set<String> DRAWN_SINCE = Set.of("heron", "toadstool");
 
+    /** What is fitted to a stone fits to a hundredth of a mm: since then round things are read with more corners. */
+    private static final Comparator<Double> FITTED = (a, b) -> Math.abs(a - b) < 0.01 ? 0 : Double.compare(a, b);
+
     @Test
     void aStudioOfFormat10KeepsWhatItHasAndTakesTracings() throws Exception {
         // the Lantern Walk as the program before format 11 kept it, with two pages of its book
@@ -297,8 +302,12 @@ class StudioStoreTest {
         Tracing traced;
         try (StudioStore store = StudioStore.open(file(), LanternWalk::newcomer)) {
             Studio studio = store.studio();
-            assertThat(studio.projects()).filteredOn(p -> !DRAWN_SINCE.contains(p.id())).isEqualTo(LanternWalk
-                    .studio(BuiltIn.repertoire()).projects().stream().filter(p -> !DRAWN_SINCE.contains(p.id())).toList()).hasSize(7);
+            assertThat(studio.projects()).filteredOn(p -> !DRAWN_SINCE.contains(p.id()))
+                    .usingRecursiveFieldByFieldElementComparator(RecursiveComparisonConfiguration.builder()
+                            .withComparatorForType(FITTED, Double.class).build())
+                    .isEqualTo(LanternWalk.studio(BuiltIn.repertoire()).projects().stream().filter(p -> !DRAWN_SINCE.contains(p.id()))
+                            .toList())
+                    .hasSize(7);
             assertThat(store.book().book().pages()).hasSize(2)
                     .allSatisfy(page -> assertThat(store.book().planned(page.id()).unmeasured()).isEmpty());
             traced = Tracing.of(studio.project("fox").orElseThrow()).orElseThrow();

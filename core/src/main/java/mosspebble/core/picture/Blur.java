@@ -77,11 +77,12 @@ final class Blur {
         }
     }
 
-    /** The nearest whole number, halves upward; without Math.floor, which is a call until the last compiler has been here. */
+    /** Added to a number it leaves no room for a fraction: the sum's lowest bits are the nearest whole number. */
+    private static final double NO_FRACTION = 1.5 * (1L << 52);
+
+    /** The nearest whole number, halves to the even one; without a test, which is what a cast costs. */
     private static int nearest(double value) {
-        double raised = value + 0.5;
-        int whole = (int) raised;
-        return raised < whole ? whole - 1 : whole;
+        return (int) Double.doubleToRawLongBits(value + NO_FRACTION);
     }
 
     /** Some cells of a row. */

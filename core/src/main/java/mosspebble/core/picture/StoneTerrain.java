@@ -5,11 +5,7 @@ import java.util.function.BooleanSupplier;
 import java.util.stream.IntStream;
 import mosspebble.core.area.Grid;
 import mosspebble.core.area.Mask;
-import mosspebble.core.rock.Fabric;
-import mosspebble.core.rock.Noise;
 import mosspebble.core.rock.SkinRow;
-import mosspebble.core.rock.Waves;
-import mosspebble.core.stone.Dome;
 import mosspebble.core.stone.Survey;
 
 /**
@@ -17,10 +13,6 @@ import mosspebble.core.stone.Survey;
  * and the grid only; immutable.
  */
 public final class StoneTerrain {
-
-    /** Dents of the stone as a whole: depth and width of the widest, mm. */
-    private static final double DENT = 0.8;
-    private static final double DENT_WIDE = 30;
 
     /** So many rows are worked out one after the other: what is known of one is of use for the next. */
     private static final int BAND = 16;
@@ -92,57 +84,116 @@ public final class StoneTerrain {
     static StoneTerrain of(Survey survey, Window window, BooleanSupplier unwanted, Optional<Before> before) {
         StoneTerrain terrain = new StoneTerrain(survey, window);
         Mask mask = Mask.of(survey.zones().outline(), window.grid());
-        Fabric fabric = Fabric.of(survey.stone());
-        Waves dents = new Waves(new Noise(survey.stone().seed()), DENT_WIDE, 2);
-        Unfolding unfolding = new Unfolding(survey.dome());
+        Skin skin = Skin.of(survey);
+        Rows rows = terrain.new Rows(mask, skin, before);
+        Optional<SkinNet> net = SkinNet.mesh(window.grid().cellMm()) > 0 ? Optional.of(SkinNet.of(skin, window, rows.wanted(), unwanted))
+                : Optional.empty();
         IntStream.range(0, (mask.rows() + BAND - 1) / BAND).parallel().forEach(band -> {
-            SkinRow skin = new SkinRow();
-            skin.cell = window.grid().cellMm();
+            SkinRow row = new SkinRow();
+            row.cell = window.grid().cellMm();
+            Optional<SkinNet.Row> knots = net.map(n -> n.new Row());
             for (int r = band * BAND; r < Math.min(mask.rows(), (band + 1) * BAND) && !unwanted.getAsBoolean(); r++) {
-                int row = mask.row() + r;
-                before.ifPresent(b -> terrain.take(b, row));
-                terrain.row(r, mask, fabric, dents, unfolding, skin, before);
+                int of = mask.row() + r;
+                before.ifPresent(b -> terrain.take(b, of));
+                if (knots.isPresent()) {
+                    rows.between(r, knots.get());
+                } else {
+                    rows.row(r, row);
+                }
             }
         });
         return terrain;
     }
 
-    private void row(int row, Mask mask, Fabric fabric, Waves dents, Unfolding unfolding, SkinRow skin, Optional<Before> before) {
-        Dome dome = survey.dome();
-        double turn = Math.toRadians(survey.stone().wayUp());
-        double cos = Math.cos(turn);
-        double sin = Math.sin(turn);
-        int r = mask.row() + row;
-        double y = grid.y(r);
-        double[] normal = new double[3];
-        double[] dent = new double[2];
-        int[] at = new int[SkinRow.MOST];
-        for (int c = 0; c < mask.columns(); c++) {
-            int column = mask.column() + c;
-            boolean known = before.isPresent() && before.get().has(column, r);
-            float share = mask.at(c, row);
-            if (share > 0 && !known) {
-                int i = r * grid.columns() + column;
-                double x = grid.x(column);
-                double longer = unfolding.longerAt(x, y);
-                inside[i] = share;
-                at[skin.count] = i;
-                skin.u[skin.count] = longer * (x * cos + y * sin);
-                skin.v[skin.count] = longer * (y * cos - x * sin);
-                skin.pixel[skin.count] = grid.cellMm() * longer;
-                skin.count++;
-                if (window.has(column, r)) {
-                    z[i] = (float) dome.surfaceAt(x, y, normal);
-                    dents.slope(skin.u[skin.count - 1], skin.v[skin.count - 1], dent);
-                    lean(i, cos, sin, dent, normal);
+    /** The rows of a terrain as they are filled in. */
+    private final class Rows {
+        private final Mask mask;
+        private final Skin skin;
+        private final Optional<Before> before;
+        private final SkinNet.Wanted wanted;
+
+        Rows(Mask mask, Skin skin, Optional<Before> before) {
+            this.mask = mask;
+            this.skin = skin;
+            this.before = before;
+            this.wanted = new SkinNet.Wanted(new int[grid.rows()], new int[grid.rows()]);
+        }
+
+        private boolean asks(int c, int row) {
+            return mask.at(c, row) > 0 && !(before.isPresent() && before.get().has(mask.column() + c, mask.row() + row));
+        }
+
+        SkinNet.Wanted wanted() {
+            for (int row = 0; row < mask.rows(); row++) {
+                int from = 0;
+                while (from < mask.columns() && !asks(from, row)) {
+                    from++;
+                }
+                int to = mask.columns();
+                while (to > from && !asks(to - 1, row)) {
+                    to--;
+                }
+                wanted.from()[mask.row() + row] = mask.column() + from;
+                wanted.to()[mask.row() + row] = mask.column() + to;
+            }
+            return wanted;
+        }
+
+        /** A row whose skin is asked for pixel by pixel. */
+        void row(int row, SkinRow found) {
+            int r = mask.row() + row;
+            double y = grid.y(r);
+            double[] normal = new double[3];
+            double[] dent = new double[2];
+            int[] at = new int[SkinRow.MOST];
+            for (int c = 0; c < mask.columns(); c++) {
+                int column = mask.column() + c;
+                if (asks(c, row)) {
+                    int i = r * grid.columns() + column;
+                    inside[i] = mask.at(c, row);
+                    at[found.count] = i;
+                    skin.put(grid.x(column), y, found, found.count++);
+                    if (window.has(column, r)) {
+                        z[i] = (float) survey.dome().surfaceAt(grid.x(column), y, normal);
+                        skin.dent(found.u[found.count - 1], found.v[found.count - 1], dent);
+                        lean(i, dent[0], dent[1], normal);
+                    }
+                }
+                boolean turns = c == mask.columns() - 1 || window.has(column, r) != window.has(column + 1, r);
+                if (found.count == SkinRow.MOST || found.count > 0 && turns) {
+                    found.bare = !window.has(column, r);
+                    skin.fabric().at(found);
+                    keep(found, at);
+                    found.count = 0;
                 }
             }
-            boolean turns = c == mask.columns() - 1 || window.has(column, r) != window.has(column + 1, r);
-            if (skin.count == SkinRow.MOST || skin.count > 0 && turns) {
-                skin.bare = !window.has(column, r);
-                fabric.at(skin);
-                keep(skin, at);
-                skin.count = 0;
+        }
+
+        /** A row whose skin is drawn between the knots of a net. */
+        void between(int row, SkinNet.Row net) {
+            int r = mask.row() + row;
+            if (!wanted.has(r)) {
+                return;
+            }
+            double y = grid.y(r);
+            double[] normal = new double[3];
+            net.go(r, wanted.from()[r], wanted.to()[r]);
+            for (int column = wanted.from()[r]; column < wanted.to()[r]; column++) {
+                if (!asks(column - mask.column(), row)) {
+                    continue;
+                }
+                int i = r * grid.columns() + column;
+                inside[i] = mask.at(column - mask.column(), row);
+                relief[i] = net.at(SkinNet.HEIGHT, column);
+                if (window.has(column, r)) {
+                    red[i] = Math.max(0, net.at(SkinNet.RED, column));
+                    green[i] = Math.max(0, net.at(SkinNet.GREEN, column));
+                    blue[i] = Math.max(0, net.at(SkinNet.BLUE, column));
+                    gloss[i] = Math.max(0, Math.min(1, net.at(SkinNet.GLOSS, column)));
+                    glint[i] = net.glint(column);
+                    z[i] = (float) survey.dome().surfaceAt(grid.x(column), y, normal);
+                    lean(i, net.at(SkinNet.DENT_ALONG, column), net.at(SkinNet.DENT_ACROSS, column), normal);
+                }
             }
         }
     }
@@ -194,11 +245,9 @@ public final class StoneTerrain {
     }
 
     /** The dome's lean with that of the dents. */
-    private void lean(int i, double cos, double sin, double[] dent, double[] normal) {
-        double du = DENT * dent[0];
-        double dv = DENT * dent[1];
-        double ax = normal[0] - (du * cos - dv * sin);
-        double ay = normal[1] - (du * sin + dv * cos);
+    private void lean(int i, double right, double down, double[] normal) {
+        double ax = normal[0] - right;
+        double ay = normal[1] - down;
         double size = Math.sqrt(ax * ax + ay * ay + normal[2] * normal[2]);
         nx[i] = (float) (ax / size);
         ny[i] = (float) (ay / size);

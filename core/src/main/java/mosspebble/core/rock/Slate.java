@@ -9,6 +9,9 @@ final class Slate extends Fabric {
     /** Height of one sheet, mm. */
     private static final double SHEET = 0.06;
 
+    /** An edge that broke off ends within so much of what a sheet takes. */
+    private static final double BROKEN = 0.04;
+
     /** Flakes of mica so wide glint here and there, mm. */
     private static final double MICA = 0.12;
 
@@ -43,7 +46,8 @@ final class Slate extends Fabric {
         place.toward(0.5 * rust, tone * 1.28, tone * 1.02, tone * 0.80);
         double sheets = (cleavage.at(u / 4, v * 1.2, pixel, near) + 0.02 * streak) * 6;
         double whole = Math.floor(sheets);
-        double edge = step(0.93, 1, sheets - whole) * (0.35 + 0.65 * step(-0.2, 0.25, breaks.at(u / 2, v, pixel, near)));
+        double rest = 0.65 * (1 - step(-0.2, 0.25, breaks.at(u / 2, v, pixel, near))); // of an edge that broke off steeply
+        double edge = (1 - rest) * step(0.93, 1, sheets - whole) - rest * (1 - step(0, BROKEN, sheets - whole));
         double height = SHEET * (whole + edge) + 0.03 * ridges.at(u / LONG, v, pixel, near)
                 + 0.01 * rough.at(u, v, pixel, near)
                 + 0.006 * grain;

@@ -196,6 +196,23 @@ class FabricTest {
         assertThat(holes(RockKind.MARBLE, 0.1)).isZero();
     }
 
+    /** A sheet of slate ends steeply, but nowhere between two places so near that no picture tells them apart. */
+    @Test
+    void noSheetOfSlateEndsInACut() {
+        Fabric slate = fabric(RockKind.SLATE);
+        Place place = new Place();
+        double steepest = 0;
+        for (double u = -20; u < 20; u += 1.7) {
+            double before = Double.NaN;
+            for (double v = -20; v < 20; v += 0.004) {
+                slate.at(u, v, 0.02, place);
+                steepest = Double.isNaN(before) ? steepest : Math.max(steepest, Math.abs(place.height - before));
+                before = place.height;
+            }
+        }
+        assertThat(steepest).as("mm within 0.004 mm; a sheet is 0.06 mm high").isBetween(0.001, 0.012);
+    }
+
     @Test
     void aFabricBelongsToItsStone() {
         Stone stone = stone(RockKind.GRANITE, Texture.SMOOTH);
