@@ -8,6 +8,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.drying.Drying;
@@ -69,7 +70,7 @@ final class Jobs {
     record Held(int first, int then, Tie tie) {}
 
     /** What a job is for the hand. */
-    record Own(double minutes, Drying drying, Mix mix, Tool tool, double near) {}
+    record Own(double minutes, Drying drying, Mix mix, Tool tool, double near, double depth) {}
 
     private final List<Region> regions;
     private final List<CoatCount.Coats> coats;
@@ -191,14 +192,27 @@ final class Jobs {
     }
 
     private void measure(Habits.Hand hand) {
+        double parts = 1 + Math.max(0, regions.stream().mapToInt(Region::part).max().orElse(0));
+        Map<List<Object>, Double> deep = regions.stream()
+                .collect(Collectors.groupingBy(Jobs::siblings, Collectors.averagingDouble(r -> r.part() / parts)));
         for (List<Member> job : all) {
             BuildUp.Effort effort = built.effort(job, regions);
             rowOf.add(row(job));
             own.add(new Own(effort.painting().toSeconds() / 60.0,
                     built.drying(job, regions, coats, job.stream().anyMatch(m -> m.coat() == 1 && coats.get(m.region()).onBare())),
                     regions.get(job.get(0).region()).colour().mix(), effort.tool(),
-                    job.stream().mapToDouble(m -> alongTheHand(regions.get(m.region()), hand)).min().orElse(0)));
+                    job.stream().mapToDouble(m -> alongTheHand(regions.get(m.region()), hand)).min().orElse(0),
+                    job.stream().map(m -> regions.get(m.region()))
+                            .mapToDouble(r -> r.kind() == Step.Kind.HIGHLIGHT ? 1 : deep.get(siblings(r)))
+                            .average().orElse(0)));
         }
+    }
+
+    /** What tells a row of parts of one thing from all others: none of them lies deeper than another. */
+    private static List<Object> siblings(Region region) {
+        What what = region.what();
+        return what.part().isEmpty() ? List.of(region.part())
+                : List.of(what.row().thing(), what.row().title(), PartName.of(what.part()).stem().replaceAll("\\d+$", ""));
     }
 
     private Geometry last(int region) {
@@ -297,6 +311,8 @@ final class Jobs {
         int n = Arrays.stream(assigned).max().orElse(-1) + 1;
         double[] minutes = new double[n];
         double[] near = new double[n];
+        double[] depth = new double[n];
+        int[] members = new int[n];
         Arrays.fill(near, Double.POSITIVE_INFINITY);
         Drying[] drying = new Drying[n];
         Mix[] mix = new Mix[n];
@@ -306,6 +322,8 @@ final class Jobs {
             Own one = own.get(job);
             minutes[p] += one.minutes;
             near[p] = Math.min(near[p], one.near);
+            depth[p] += one.depth;
+            members[p]++;
             drying[p] = drying[p] == null || one.drying.recoat().compareTo(drying[p].recoat()) > 0 ? one.drying : drying[p];
             mix[p] = one.mix;
             tool[p] = one.tool;
@@ -317,7 +335,7 @@ final class Jobs {
             boolean first = mixing && !loads.containsKey(mix[p]);
             work.add(new HandOrder.Job(Duration.ofSeconds(Math.round(60 * (minutes[p] + BuildUp.setUp(mix[p], first)))),
                     drying[p].recoat(), loads.computeIfAbsent(mix[p], m -> loads.size()),
-                    tools.computeIfAbsent(tool[p], t -> tools.size()), near[p]));
+                    tools.computeIfAbsent(tool[p], t -> tools.size()), near[p], depth[p] / members[p]));
         }
         List<HandOrder.Arc> arcs = new ArrayList<>();
         List<HandOrder.Pair> pairs = new ArrayList<>();
@@ -331,7 +349,7 @@ final class Jobs {
             }
         });
         if (pencilledAgain) {
-            work.add(new HandOrder.Job(PENCIL, Duration.ZERO, -1, -1, Double.NEGATIVE_INFINITY));
+            work.add(new HandOrder.Job(PENCIL, Duration.ZERO, -1, -1, Double.NEGATIVE_INFINITY, -1));
             for (int p = 0; p < n; p++) {
                 if (isUnder(assigned, p)) {
                     arcs.add(new HandOrder.Arc(p, n, drying[p].recoat()));

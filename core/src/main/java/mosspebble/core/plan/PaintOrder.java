@@ -202,7 +202,16 @@ public final class PaintOrder {
         }
         if (runsInACircle()) { // materials that lie on each other by turns
             arrows.removeAll(wished);
-            wished.forEach(a -> beside.add(new Beside(a.before, a.then)));
+            wished.forEach(this::wishedIfItCanBe);
+        }
+    }
+
+    /** Of wishes that run in a circle the last is given up. */
+    private void wishedIfItCanBe(Arrow arrow) {
+        arrows.add(arrow);
+        if (runsInACircle()) {
+            arrows.remove(arrows.size() - 1);
+            beside.add(new Beside(arrow.before, arrow.then));
         }
     }
 

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HashMap;
+import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -37,6 +38,7 @@ import mosspebble.core.colour.Palette;
 import mosspebble.core.colour.Shelf;
 import mosspebble.core.colour.Spectrum;
 import mosspebble.core.drying.Climate;
+import mosspebble.core.drying.Drying;
 import mosspebble.core.finding.Code;
 import mosspebble.core.finding.Finding;
 import mosspebble.core.picture.StonePicture;
@@ -509,8 +511,12 @@ class BuildUpTest {
         PlanFigures dryer = PlanFigures.of(plan(project.withHabits(project.habits().withDryer(true))), Paints.shelf());
         assertThat(plan(project.withHabits(project.habits().withPrimer(Habits.Primer.WHOLE))).steps())
                 .anyMatch(o -> o.kind() == Kind.PRIME);
-        assertThat(dryer.ready()).isLessThan(usual.ready());
-        assertThat(dryer.hand()).isEqualTo(usual.hand());
+        assertThat(dryer.waiting()).isLessThan(usual.waiting());
+        Duration thicker = Drying.beforeSealing(dryer.thickestUm(), Climate.room())
+                .minus(Drying.beforeSealing(usual.thickestUm(), Climate.room()));
+        assertThat(dryer.ready().minus(thicker)).as("from the far to the near edges run under, and rest as much longer")
+                .isLessThan(usual.ready());
+        assertThat(dryer.hand()).as("the same work, but for what is taken up again").isCloseTo(usual.hand(), Duration.ofSeconds(20));
         assertThat(plan(project.withHabits(project.habits().withSeal(Habits.Seal.NONE))).steps()).noneMatch(o -> o.kind() == Kind.SEAL);
         assertThat(plan(project.withHabits(project.habits().withSeal(Habits.Seal.NONE))).findings())
                 .anyMatch(f -> FindingWords.sentence(f).contains("Outdoors an unsealed picture does not last"));

@@ -13,7 +13,7 @@ import org.junit.jupiter.api.Test;
 class HandOrderTest {
 
     private static HandOrder.Job job(int minutes, int load) {
-        return new HandOrder.Job(Duration.ofMinutes(minutes), Duration.ZERO, load, 0, load);
+        return new HandOrder.Job(Duration.ofMinutes(minutes), Duration.ZERO, load, 0, load, -1);
     }
 
     private static HandOrder.Arc arc(int before, int then, int lag) {
@@ -53,6 +53,32 @@ class HandOrderTest {
         assertThat(order.get(2) % 2).isEqualTo(order.get(3) % 2);
     }
 
+    private static HandOrder.Job job(int minutes, double near, double depth) {
+        return new HandOrder.Job(Duration.ofMinutes(minutes), Duration.ZERO, (int) near, 0, near, depth);
+    }
+
+    @Test
+    void whereNothingElseDecidesTheFarComesBeforeTheNear() {
+        List<HandOrder.Job> jobs = List.of(job(5, 0, 0.9), job(5, 1, 0.5), job(5, 2, 0.1), job(5, 3, 0.7));
+        assertThat(HandOrder.of(new HandOrder.Problem(jobs, List.of(), List.of()), 20).order()).containsExactly(2, 1, 3, 0);
+        List<HandOrder.Job> first = List.of(job(5, 0, 0.9), job(5, 1, 0.3), job(5, 2, 0.1), job(5, 3, -1));
+        assertThat(HandOrder.of(new HandOrder.Problem(first, List.of(arc(0, 2, 0)), List.of()), 20).order())
+                .as("but for what must come first").containsSubsequence(1, 0, 2);
+    }
+
+    /** The near one dries for long before more can be done on it: a little is waited for the far one's sake, more is not. */
+    @Test
+    void aLittleIsWaitedToGoFromTheFarToTheNear() {
+        for (int far : new int[] {30, 1200}) {
+            List<HandOrder.Job> jobs = List.of(job(5, 0, 1), job(5, 1, 1),
+                    new HandOrder.Job(Duration.ofSeconds(far), Duration.ZERO, 2, 0, 2, 0));
+            HandOrder found = HandOrder.of(new HandOrder.Problem(jobs, List.of(arc(0, 1, 60)), List.of()), 20);
+            assertThat(found.order()).containsExactlyElementsOf(far == 30 ? List.of(2, 0, 1) : List.of(0, 2, 1));
+            assertThat(found.end()).as("the end is that of the order, whatever it was chosen for")
+                    .isEqualTo(Duration.ofMinutes(70).plusSeconds(far == 30 ? 30 : 0));
+        }
+    }
+
     @Test
     @Tag("outside") // against all orders there are of up to seven jobs
     void itIsNeverBelowItsBoundAndNearTheBestOfAllOrders() {
@@ -79,7 +105,7 @@ class HandOrderTest {
         List<HandOrder.Pair> pairs = new ArrayList<>();
         for (int i = 0; i < n; i++) {
             jobs.add(new HandOrder.Job(Duration.ofMinutes(1 + random.nextInt(8)), Duration.ofMinutes(random.nextInt(30)), random.nextInt(3),
-                    random.nextInt(2), i));
+                    random.nextInt(2), i, -1));
             for (int j = 0; j < i; j++) {
                 if (random.nextInt(4) == 0) {
                     arcs.add(arc(j, i, random.nextInt(40)));
