@@ -95,6 +95,31 @@ class LayoutTest {
         assertThat(wrong).isEmpty();
     }
 
+    /** At the smallest size nine stones are seen on the tray, and of each when it is ready. */
+    @Test
+    void nineStonesLieSideBySideOnTheTray() throws Exception {
+        try (Driver app = new Driver(folder.resolve("nine.pebble"), "snail", "owl")) {
+            app.settled();
+            app.does("5 more stones like it");
+            app.does("2 more stones like it");
+            app.until("all nine planned", () -> app.show().thumbs().size() == 9);
+            for (int wide : new int[] {1100, 1280, 1100}) {
+                app.robot.interact(() -> app.scene().getWindow().setWidth(wide));
+                app.until("all nine at " + wide, () -> right(app.robot.lookup(".tray-stone").queryAll()) <= app.find("#new-stone")
+                        .localToScene(app.find("#new-stone").getLayoutBounds()).getMinX());
+                app.settled();
+                Set<String> wrong = new TreeSet<>();
+                app.robot.interact(() -> look(app.find("#tray"), false, "tray at " + wide, wrong));
+                assertThat(wrong).isEmpty();
+                assertThat(app.find("#tray-owl").getAccessibleText()).contains("at best");
+            }
+        }
+    }
+
+    private static double right(Set<Node> nodes) {
+        return nodes.stream().mapToDouble(n -> n.localToScene(n.getLayoutBounds()).getMaxX()).max().orElseThrow();
+    }
+
     /** Where a finger with paint on it may press, px: 44; pages of a column and daubs 36; at the table itself 56. */
     private static final double PAINTED_FINGER = 44;
     private static final double FINGER = 36;

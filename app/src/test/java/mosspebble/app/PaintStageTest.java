@@ -20,6 +20,7 @@ import javafx.scene.image.WritableImage;
 import javafx.scene.control.Slider;
 import javafx.scene.input.KeyCode;
 import javafx.scene.shape.Circle;
+import javafx.scene.text.Text;
 import mosspebble.app.control.Hint;
 import mosspebble.core.blend.Blend;
 import mosspebble.core.blend.BlendKind;
@@ -84,6 +85,10 @@ class PaintStageTest {
             });
             assertThat(below[1]).as("nothing moves while mixes are looked for").isEqualTo(below[0], within(2.0));
             app.until("proposals", () -> app.present("#proposal-0"));
+            List<String> wrong = new ArrayList<>();
+            app.robot.interact(() -> app.robot.lookup("#proposals .label").queryAllAs(Label.class).stream()
+                    .filter(PaintStageTest::isHigherThanItsLines).forEach(l -> wrong.add(l.getText() + ": " + l.getHeight())));
+            assertThat(wrong).isEmpty();
             assertThat(app.plan().project().colours().get("belly")).as("nothing is taken unasked").isEqualTo(before);
             app.click("#proposal-0");
             app.until("the recipe", () -> !app.plan().project().colours().get("belly").equals(before));
@@ -300,6 +305,13 @@ class PaintStageTest {
             app.until("the planner's order", () -> app.plan().project().order().isEmpty()
                     && app.plan().findings().stream().noneMatch(f -> f.code() == Code.ORDER_BROKEN));
         }
+    }
+
+    private static boolean isHigherThanItsLines(Label label) {
+        Text words = new Text(label.getText());
+        words.setFont(label.getFont());
+        words.setWrappingWidth(label.getWidth());
+        return Math.abs(label.getHeight() - words.getLayoutBounds().getHeight()) > 2;
     }
 
     private static int first(Driver app, Step.Kind kind) {

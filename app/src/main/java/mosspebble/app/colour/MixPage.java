@@ -52,7 +52,7 @@ final class MixPage extends PageView {
     private static final double ROOM = 150;
 
     /** How wide the words of a proposal may be, px. */
-    private static final double WORDS = 275;
+    private static final double WORDS = 300;
 
     private final HBox wet = new HBox(8);
     private final HBox seen = new HBox(8);
@@ -232,10 +232,9 @@ final class MixPage extends PageView {
         int number = 0;
         for (RecipeSearch.Recipe each : found.recipes()) {
             Label words = new Label(panel.workbench.studio().shelf().words(each.mix()));
-            words.setWrapText(true);
             Label near = Panel.quiet(ColourModel.nearness(each, found.wanted()));
-            Panel.lines(words, WORDS, 44, 19);
-            Panel.lines(near, WORDS, 48, 17);
+            Panel.lines(words, WORDS);
+            Panel.lines(near, WORDS);
             VBox text = new VBox(0, words, near);
             HBox.setHgrow(text, Priority.ALWAYS);
             HBox pair = new HBox(new Swatch(found.wanted(), 20), new Swatch(each.dry().toXyz().toSrgb(), 20));

@@ -20,6 +20,8 @@ import mosspebble.core.words.AdviceWords;
 /** Palettes from the shelf for all slots at once. */
 final class PalettesPage extends PageView {
 
+    private static final double WIDE = 320;
+
     private final Panel panel;
     private final ColourModel colours;
     private final VBox cards = new VBox(8);
@@ -65,10 +67,10 @@ final class PalettesPage extends PageView {
         }
         Label words = Panel.quiet(AdviceWords.sentence(scheme.mood())
                 + (Double.isFinite(scheme.least()) ? " Least difference " + Numbers.text(scheme.least(), 0) + "." : ""));
-        Panel.lines(words, 250, 36, 17);
+        Panel.lines(words, WIDE);
         VBox content = new VBox(4, title, row, words);
-        content.setMaxWidth(250);
-        content.setPrefWidth(250);
+        content.setMaxWidth(WIDE);
+        content.setPrefWidth(WIDE);
         Button take = Panel.button("palette-" + scheme.mood().name().toLowerCase(Locale.ROOT), "", "Takes these colours for all slots",
                 () -> colours.take(scheme));
         take.getStyleClass().setAll("button", "slot");

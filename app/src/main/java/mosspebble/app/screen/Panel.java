@@ -9,6 +9,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
+import javafx.scene.text.Text;
 import mosspebble.app.control.Hint;
 import mosspebble.app.control.Entry;
 import mosspebble.app.model.Results;
@@ -121,15 +122,24 @@ public abstract class Panel extends VBox {
     }
 
     /**
-     * A wrapped label that is the graphic of a button: buttons ask for its height before it has a width, so it is told how many lines it
-     * needs.
+     * A wrapped label that is the graphic of a button: buttons ask for its height before it has a width, so it is told how high its lines
+     * are, in whatever letters it gets.
      */
-    public static void lines(Label label, double width, int lettersInALine, double lineHigh) {
-        int lines = Math.max(1, (int) Math.ceil((double) label.getText().length() / lettersInALine));
+    public static void lines(Label label, double width) {
+        label.setWrapText(true);
         label.setPrefWidth(width);
-        label.setMinHeight(lines * lineHigh);
-        label.setPrefHeight(lines * lineHigh);
-        label.setMaxHeight(lines * lineHigh);
+        Text words = new Text();
+        words.setWrappingWidth(width);
+        Runnable fit = () -> {
+            words.setText(label.getText());
+            words.setFont(label.getFont());
+            double high = Math.ceil(words.getLayoutBounds().getHeight());
+            label.setMinHeight(high);
+            label.setPrefHeight(high);
+            label.setMaxHeight(high);
+        };
+        label.fontProperty().addListener((o, before, now) -> fit.run());
+        fit.run();
     }
 
     public static void present(Node node, boolean present) {

@@ -52,18 +52,22 @@ final class TrayView extends StackPane {
     private static final int FEW = 6;
     private static final double HIGH_OF_MANY = 46;
     private static final double WIDE_OF_MANY = 116;
+    /** Where the window is small they move together before one of them is out of sight. */
+    private static final double NARROW = 98;
+    private static final double GAP = 4;
     private static final double LINE = 96;
 
     private final Workbench workbench;
     private final Results show;
     private final SittingModel sitting;
-    private final HBox stones = new HBox(4);
+    private final HBox stones = new HBox(GAP);
     private final OneStop stop = OneStop.in(stones);
     private final ScrollPane scroll = new ScrollPane();
     private final Map<String, Button> buttons = new LinkedHashMap<>();
     private final Map<String, Still> stills = new HashMap<>();
     private final MoreLikeIt more;
     private final Button plus = new Button("+ New stone");
+    private double wide = WIDE_OF_MANY;
 
     TrayView(Workbench workbench, Results show, SittingModel sitting, MoreLikeIt more, Runnable add) {
         this.more = more;
@@ -88,6 +92,11 @@ final class TrayView extends StackPane {
         BorderPane.setAlignment(plus, Pos.CENTER);
         both.setRight(plus);
         getChildren().add(both);
+        scroll.viewportBoundsProperty().addListener((o, before, now) -> {
+            if (many() && Math.abs(wide() - wide) >= 1) {
+                fill();
+            }
+        });
         show.thumbs().addListener((MapChangeListener<String, Results.Thumb>) change -> fill());
         show.troubled().addListener((SetChangeListener<String>) change -> fill());
         workbench.studioProperty().addListener((o, a, b) -> fill());
@@ -105,6 +114,17 @@ final class TrayView extends StackPane {
         return workbench.studio().projects().size() > FEW;
     }
 
+    /** Width of each of many: all of them side by side, where there is room for that. */
+    private double wide() {
+        int count = workbench.studio().projects().size();
+        double room = scroll.getViewportBounds().getWidth();
+        return room <= 0 ? WIDE_OF_MANY : Math.max(NARROW, Math.min(WIDE_OF_MANY, Math.floor((room - (count - 1) * GAP) / count)));
+    }
+
+    private double line() {
+        return many() ? Math.min(LINE, wide - 20) : LINE;
+    }
+
     /** Pixels per mm at which every stone fits. */
     private double scale() {
         double scale = 1;
@@ -112,13 +132,14 @@ final class TrayView extends StackPane {
         for (Project project : workbench.studio().projects()) {
             StoneOutline outline = StoneOutline.of(project.stone());
             scale = Math.min(scale,
-                    Math.min(high / (2 * outline.halfHeight()), (many() ? WIDE_OF_MANY - 20 : WIDE) / (2 * outline.halfWidth())));
+                    Math.min(high / (2 * outline.halfHeight()), (many() ? wide - 20 : WIDE) / (2 * outline.halfWidth())));
         }
         return scale;
     }
 
     /** Brings the tray up to date; a stone that stays keeps its button, and with it pointer and focus. */
     private void fill() {
+        wide = wide();
         double scale = scale();
         List<Node> wanted = new ArrayList<>();
         for (Project project : workbench.studio().projects()) {
@@ -179,7 +200,7 @@ final class TrayView extends StackPane {
         Optional<SittingModel.Drying> drying = sitting.drying(id);
         in.line.setVisible(drying.isPresent());
         in.words.setText(drying.map(d -> TimetableWords.dry(d.until(), sitting.nowProperty().get(), sitting.zone())).orElse(in.otherwise));
-        drying.ifPresent(d -> Hairline.fill(in.line, d.share(sitting.nowProperty().get()), LINE));
+        drying.ifPresent(d -> Hairline.fill(in.line, d.share(sitting.nowProperty().get()), line()));
     }
 
     /** The small picture of a stone, drawn once as long as it is the same. */
@@ -199,6 +220,7 @@ final class TrayView extends StackPane {
         picture.setPrefHeight((many() ? HIGH_OF_MANY : HIGH) + 4);
         Results.Thumb thumb = show.thumbs().get(project.id());
         String state = show.troubled().contains(project.id()) ? "cannot be worked out" : "being planned";
+        String told = state;
         if (thumb != null) {
             PaintPlan plan = thumb.plan();
             ImageView image = new ImageView(still(thumb, project.habits().light().from()));
@@ -209,25 +231,27 @@ final class TrayView extends StackPane {
             picture.getChildren().add(image);
             state = plan.steps().isEmpty() ? "no subject yet"
                     : TimetableWords.ready(sitting.ready(plan), plan.readyAfter(), sitting.zone());
+            told = plan.steps().isEmpty() || wide >= WIDE_OF_MANY ? state
+                    : TimetableWords.readyShortly(sitting.ready(plan), plan.readyAfter(), sitting.zone());
         }
         Label name = new Label(project.name());
         name.getStyleClass().add("tray-name");
-        Label waits = new Label(state);
+        Label waits = new Label(told);
         waits.getStyleClass().add("tray-state");
-        StackPane line = Hairline.of(LINE);
+        StackPane line = Hairline.of(line());
         VBox words = new VBox(0, name, waits, line);
         words.setAlignment(many() ? Pos.CENTER : Pos.CENTER_LEFT);
         Pane all = many() ? new VBox(0, picture, words) : new HBox(10, picture, words);
         if (all instanceof HBox row) {
             row.setAlignment(Pos.CENTER_LEFT);
         }
-        name.setMaxWidth(many() ? WIDE_OF_MANY - 8 : Double.MAX_VALUE);
+        name.setMaxWidth(many() ? wide - 8 : Double.MAX_VALUE);
         name.setAlignment(many() ? Pos.CENTER : Pos.CENTER_LEFT);
-        button.setPrefWidth(many() ? WIDE_OF_MANY : Region.USE_COMPUTED_SIZE);
+        button.setPrefWidth(many() ? wide : Region.USE_COMPUTED_SIZE);
         button.setGraphic(all);
         button.setAccessibleText(project.name() + ", " + state);
         Hint.on(button, "Put " + project.name() + " on the cloth");
-        button.setUserData(new Drying(waits, line, state));
+        button.setUserData(new Drying(waits, line, told));
         dry(project.id(), button);
         button.pseudoClassStateChanged(CURRENT, workbench.shown().filter(p -> p.id().equals(project.id())).isPresent());
     }

@@ -158,7 +158,9 @@ class BookModelTest {
             answers.until(() -> !gone.isEmpty());
             Project again = workbench.shown().orElseThrow();
             assertThat(again.name()).isEqualTo("Mole with a candle cap again");
-            assertThat(again.sketch()).isEqualTo(kept.planned("y-mole").sketch());
+            assertThat(again.sketch()).usingRecursiveComparison() // it is fitted anew, which rounds
+                    .withComparatorForType((a, b) -> Math.abs(a - b) < 1e-9 ? 0 : Double.compare(a, b), Double.class)
+                    .isEqualTo(kept.planned("y-mole").sketch());
             assertThat(again.colours()).isEqualTo(kept.planned("y-mole").colours());
             assertThat(workbench.noticeProperty().get()).contains("black alcohol ink pen smeared", "whiskers", "flaking");
             model.again(Optional.of(WALK.basket().get(1).stone()), () -> gone.add("again"));

@@ -164,8 +164,12 @@ public final class TimetableWords {
 
     /** When a stone is ready: by the timetable where it is known, or else by its own plan, as if one sat at it without getting up. */
     public static String ready(Optional<Instant> at, Duration after, ZoneId zone) {
-        return at.map(moment -> moment.atZone(zone)).map(moment -> "ready " + SHORTEST.format(moment))
-                .orElse("in " + Durations.words(after) + " at best");
+        return readyShortly(at, after, zone) + (at.isPresent() ? "" : " at best");
+    }
+
+    /** The same where there is little room. */
+    public static String readyShortly(Optional<Instant> at, Duration after, ZoneId zone) {
+        return at.map(moment -> "ready " + SHORTEST.format(moment.atZone(zone))).orElse("in " + Durations.words(after));
     }
 
     /** What becomes of it if everything takes a quarter longer, and which sittings do not hold what is planned for them then. */
