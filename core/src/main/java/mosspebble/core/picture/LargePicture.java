@@ -40,8 +40,8 @@ public final class LargePicture {
         }
     }
 
-    /** Held for each pixel of a tile while it is drawn, bytes, counted generously: skin, paint, films, heights, light. */
-    private static final int BYTES = 135;
+    /** Held for each pixel of a tile while it is drawn, bytes, counted generously: skin and its net, paint, films, heights, light. */
+    private static final int BYTES = 143;
 
     /** So many tiles are drawn at once: much of laying paint is done one thing after the other. */
     private static final int TILES = 2;

@@ -203,7 +203,7 @@ final class Jobs {
                     regions.get(job.get(0).region()).colour().mix(), effort.tool(),
                     job.stream().mapToDouble(m -> alongTheHand(regions.get(m.region()), hand)).min().orElse(0),
                     job.stream().map(m -> regions.get(m.region()))
-                            .mapToDouble(r -> r.kind() == Step.Kind.HIGHLIGHT ? 1 : deep.get(siblings(r)))
+                            .mapToDouble(r -> r.kind() == Step.Kind.HIGHLIGHT ? 1 : Math.max(0, deep.get(siblings(r))))
                             .average().orElse(0)));
         }
     }

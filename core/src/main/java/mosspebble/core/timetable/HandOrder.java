@@ -50,8 +50,8 @@ public record HandOrder(List<Integer> order, Duration end, Duration bound) {
     private static final long[] PATIENCE = {0, 60, 180, 600};
 
     /**
-     * What it is worth, seconds, not to paint what lies deepest after one pass that lies on everything, and as much less as they lie
-     * nearer (common practice, no source: one works from the far to the near, and waits some minutes for it, not hours).
+     * What it is worth, seconds, not to go back from what lies on everything to what lies deepest, and as much less as there is less
+     * between them (common practice, no source: one works from the far to the near, and waits some minutes for it, not hours).
      */
     private static final double BACK = 50;
 
