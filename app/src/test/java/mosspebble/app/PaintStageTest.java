@@ -442,6 +442,11 @@ class PaintStageTest {
         int lay = IntStream.range(0, steps.size()).filter(i -> StepWords.title(steps.get(i)).startsWith("Fill")).findFirst().orElseThrow();
         app.click("#daub-" + (lay + 1));
         assertThat(app.text("#step-sentence")).isNotBlank();
+        assertThat(app.present("#step-care")).as("brush paint hurts nobody").isFalse();
+        app.click("#daub-" + steps.size());
+        app.until("sealing", () -> app.present("#step-care"));
+        assertThat(app.text("#step-care")).contains("window open");
+        app.click("#daub-" + (lay + 1));
         assertThat(app.present("#puddle")).as("the mix as a puddle").isTrue();
         assertThat(app.present("#step-behind")).as("the reason is folded").isFalse();
         app.click("#step-why");

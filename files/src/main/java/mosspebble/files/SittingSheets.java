@@ -9,6 +9,7 @@ import java.util.List;
 import mosspebble.core.colour.Shelf;
 import mosspebble.core.plan.SittingPage;
 import mosspebble.core.units.Srgb;
+import mosspebble.core.words.HazardWords;
 import mosspebble.core.words.TimetableWords;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
@@ -79,6 +80,7 @@ public final class SittingSheets implements AutoCloseable {
     private void page(SittingPage sitting, Shelf shelf) throws IOException {
         begin(TimetableWords.heading(sitting, zone));
         paragraph(TimetableWords.layOut(sitting, shelf));
+        paragraph(HazardWords.sentences(sitting.hazards(shelf)));
         y -= 2;
         for (SittingPage.Row row : sitting.rows()) {
             float needs = ROW + LINE + (row.waited().toMinutes() >= 3 ? LINE + 1 : 0);

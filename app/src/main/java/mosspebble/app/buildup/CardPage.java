@@ -21,6 +21,7 @@ import mosspebble.app.screen.Panel;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Step;
 import mosspebble.core.timetable.Durations;
+import mosspebble.core.words.HazardWords;
 import mosspebble.core.words.StepWords;
 
 /** The card of the pass in hand: what to do, with what, how long, why; what comes next, and what to do when it went wrong. */
@@ -38,6 +39,7 @@ final class CardPage extends PageView {
     private final PuddleView puddle = new PuddleView();
     private final Label facts = new Label();
     private final ToggleButton why = new ToggleButton("Why");
+    private final Label care = Panel.quiet("");
     private final Label reason = Panel.quiet("");
     private final Label figures = Panel.quiet("");
     private final VBox waits = new VBox(2);
@@ -85,7 +87,8 @@ final class CardPage extends PageView {
         wrong.setMinWidth(Region.USE_PREF_SIZE);
         HBox hands = new HBox(8, done, wrong);
         next.setId("step-next");
-        VBox card = new VBox(8, title, sentence, puddle, pace, behind, hands, next);
+        care.setId("step-care");
+        VBox card = new VBox(8, title, sentence, care, puddle, pace, behind, hands, next);
         card.getStyleClass().add("inset");
         getChildren().add(card);
         panel.workbench.stepProperty().addListener((o, a, b) -> refresh());
@@ -121,6 +124,8 @@ final class CardPage extends PageView {
         Panel.present(wrong, !none);
         Panel.present(puddle, !none && !plan.steps().get(count - 1).layers().isEmpty());
         done.setDisable(plan == null || plan.steps().isEmpty());
+        care.setText(none ? "" : HazardWords.besides(plan.steps().get(count - 1), panel.workbench.studio().shelf()));
+        Panel.present(care, !care.getText().isEmpty());
         if (none) {
             title.setText("The bare stone");
             sentence.setText(plan == null || plan.steps().isEmpty() ? "No plan yet: choose a subject in Sketch."

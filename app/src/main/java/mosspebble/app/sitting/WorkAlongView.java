@@ -31,6 +31,7 @@ import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Step;
 import mosspebble.core.timetable.Timetable;
 import mosspebble.core.timetable.Workload;
+import mosspebble.core.words.HazardWords;
 import mosspebble.core.words.StepWords;
 import mosspebble.core.words.TimetableWords;
 
@@ -60,6 +61,7 @@ public final class WorkAlongView extends BorderPane {
     private final Label stone = new Label();
     private final Label title = new Label();
     private final Label sentence = new Label();
+    private final Label care = new Label();
     private final Label count = new Label();
     private final Label facts = new Label();
     private final PuddleView puddle = new PuddleView();
@@ -102,6 +104,9 @@ public final class WorkAlongView extends BorderPane {
         sentence.setId("work-sentence");
         sentence.getStyleClass().add("work-sentence");
         sentence.setWrapText(true);
+        care.setId("work-care");
+        care.getStyleClass().add("work-care");
+        care.setWrapText(true);
         count.setId("work-count");
         count.getStyleClass().add("work-count");
         facts.setId("work-facts");
@@ -115,7 +120,7 @@ public final class WorkAlongView extends BorderPane {
         question.managedProperty().bind(question.visibleProperty());
         questionWords.setWrapText(true);
         HBox.setHgrow(questionWords, Priority.ALWAYS);
-        VBox words = new VBox(14, stone, title, sentence, puddle, brushRow, facts, count, question);
+        VBox words = new VBox(14, stone, title, sentence, care, puddle, brushRow, facts, count, question);
         words.setAlignment(Pos.TOP_LEFT);
         words.setPrefWidth(520);
         words.setMinWidth(480);
@@ -308,6 +313,7 @@ public final class WorkAlongView extends BorderPane {
         stone.setText("");
         title.setText(words);
         sentence.setText(more);
+        Panel.present(care, false);
         facts.setText("");
         Panel.present(puddle, false);
         Panel.present(brushRow, false);
@@ -332,6 +338,8 @@ public final class WorkAlongView extends BorderPane {
         stone.setText((state == State.WAIT ? "Next: " : "") + TimetableWords.place(plan, piece.step(), piece.part(), parts));
         title.setText(StepWords.title(step));
         sentence.setText(StepWords.sentence(step));
+        care.setText(HazardWords.besides(step, workbench.studio().shelf()));
+        Panel.present(care, !care.getText().isEmpty());
         facts.setText(TimetableWords.pace(step, model.diary()));
         Panel.present(puddle, !step.layers().isEmpty());
         puddle.show(step, workbench.studio().shelf(), StepWords.puddles(plan, piece.step()));

@@ -3,12 +3,14 @@ package mosspebble.core.plan;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import mosspebble.core.colour.Mix;
+import mosspebble.core.colour.Shelf;
 import mosspebble.core.timetable.Timetable;
 import mosspebble.core.timetable.Workload;
 
@@ -42,6 +44,13 @@ public record SittingPage(Instant from, Instant to, List<String> paints, List<St
         paints = List.copyOf(paints);
         tools = List.copyOf(tools);
         rows = List.copyOf(rows);
+    }
+
+    /** What can hurt in it. */
+    public Set<Hazard> hazards(Shelf shelf) {
+        Set<Hazard> found = EnumSet.noneOf(Hazard.class);
+        rows.forEach(row -> found.addAll(Hazard.of(row.done(), shelf)));
+        return found;
     }
 
     /**

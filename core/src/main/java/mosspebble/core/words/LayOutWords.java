@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.Shelf;
+import mosspebble.core.plan.Hazard;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Step;
 import mosspebble.core.supplies.Amounts;
@@ -41,8 +42,8 @@ public final class LayOutWords {
         sections.add(new Section("To seal it", true, sealing(plan, shelf)));
         sections.add(new Section("Still open", false,
                 plan.findings().stream().map(f -> new Line(FindingWords.sentence(f), Optional.empty())).distinct().toList()));
-        sections.add(new Section("Take care", false, seals(plan).stream().map(Step.Seal::advice).limit(1)
-                .flatMap(advice -> SealWords.cautions(advice).stream()).map(c -> new Line(c, Optional.empty())).toList()));
+        sections.add(new Section("Take care", false,
+                HazardWords.sentences(Hazard.of(plan, shelf)).stream().map(c -> new Line(c, Optional.empty())).toList()));
         return sections.stream().filter(s -> !s.lines().isEmpty()).toList();
     }
 

@@ -3,8 +3,10 @@ package mosspebble.core.words;
 import java.time.LocalDate;
 import java.time.format.TextStyle;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 import mosspebble.core.care.Resin;
 import mosspebble.core.care.SealAdvice;
 import mosspebble.core.care.SealChoice;
@@ -12,6 +14,7 @@ import mosspebble.core.care.SealHours;
 import mosspebble.core.care.SealKind;
 import mosspebble.core.care.SealTrouble;
 import mosspebble.core.colour.Paint;
+import mosspebble.core.plan.Hazard;
 import mosspebble.core.plan.Step;
 import mosspebble.core.timetable.Durations;
 import mosspebble.core.units.Celsius;
@@ -233,17 +236,8 @@ public final class SealWords {
 
     /** What can hurt, and how not to get hurt. */
     public static List<String> cautions(SealAdvice advice) {
-        List<String> cautions = new ArrayList<>();
-        if (advice.why().poured()) {
-            cautions.add(
-                    "Resin: gloves, eye protection and fresh air; mix exactly as its sheet says, and never more than that at once: a "
-                            + "large cup heats up.");
-        }
-        cautions.add(
-                "Varnish with the window open; sprays and solvent products only outdoors, away from flames, with a suitable mask. The "
-                        + "product's own sheet comes first.");
-        cautions.add("A painted stone is not for food, aquaria or heating: a wet stone in a fire can burst.");
-        cautions.add("Small stones are a choking hazard. Children paint with an adult.");
-        return cautions;
+        Set<Hazard> hazards = EnumSet.of(Hazard.FOOD_AND_FIRE, Hazard.CHILDREN);
+        hazards.addAll(Hazard.of(advice));
+        return HazardWords.sentences(hazards);
     }
 }
