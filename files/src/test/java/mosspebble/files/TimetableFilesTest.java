@@ -21,6 +21,7 @@ import mosspebble.core.area.Remembered;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.plan.ManyStones;
 import mosspebble.core.plan.PaintPlan;
+import mosspebble.core.plan.Hazard;
 import mosspebble.core.plan.SittingPage;
 import mosspebble.core.plan.Step;
 import mosspebble.core.project.Studio;
@@ -29,6 +30,7 @@ import mosspebble.core.rules.Plans;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.timetable.HoursText;
 import mosspebble.core.timetable.Timetable;
+import mosspebble.core.words.HazardWords;
 import mosspebble.core.words.StepWords;
 import mosspebble.core.words.TimetableWords;
 import org.apache.commons.csv.CSVFormat;
@@ -138,6 +140,11 @@ class TimetableFilesTest {
                 SittingPage.Row last = sitting.rows().get(sitting.rows().size() - 1);
                 assertThat(text).contains(TimetableWords.time(last.start(), ZoneOffset.UTC)).contains(StepWords.tool(last.done()));
             }
+            assertThat(sittings).as("some seal, some only paint")
+                    .anyMatch(p -> p.hazards(LanternWalk.shelf()).contains(Hazard.VARNISH))
+                    .anyMatch(p -> p.hazards(LanternWalk.shelf()).isEmpty());
+            HazardWords.sentences(sittings.stream().flatMap(p -> p.hazards(LanternWalk.shelf()).stream()).toList())
+                    .forEach(told -> assertThat(text).contains(told));
             int boxes = 0;
             for (PDPage page : document.getPages()) {
                 boxes += new String(page.getContents().readAllBytes(), StandardCharsets.ISO_8859_1).split(" re\n", -1).length - 1;
