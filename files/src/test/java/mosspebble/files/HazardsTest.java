@@ -91,6 +91,11 @@ class HazardsTest {
     void dryerWeightAndDustAreTold() {
         assertThat(of(OWL)).doesNotContain(Hazard.HOT_AIR, Hazard.HEAVY);
         assertThat(of(OWL.withHabits(OWL.habits().withDryer(true)))).contains(Hazard.HOT_AIR);
+        Project window = STUDIO.project("window").orElseThrow().withOwnHabits(true);
+        Project oneFace = window.withHabits(window.habits().withDryer(true));
+        assertThat(of(window)).doesNotContain(Hazard.HOT_AIR);
+        assertThat(of(oneFace)).as("one face has habits of its own").contains(Hazard.HOT_AIR);
+        assertThat(of(oneFace.turnedOver())).as("and lies below").contains(Hazard.HOT_AIR);
         Project slab = OWL.withStone(OWL.stone().withSize(new Millimetres(400), new Millimetres(300), new Millimetres(120)));
         assertThat(plan(slab, STUDIO.shelf()).survey().facts().weight().value()).isGreaterThan(12_000);
         assertThat(of(slab)).contains(Hazard.HEAVY);

@@ -9,6 +9,7 @@ import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.PaintKind;
 import mosspebble.core.colour.Shelf;
+import mosspebble.core.project.Project;
 
 /** What can hurt while a stone is made or afterwards (the usual cautions of the trade, no source; what a label says comes first). */
 public enum Hazard {
@@ -73,7 +74,8 @@ public enum Hazard {
     public static Set<Hazard> of(PaintPlan plan, Shelf shelf) {
         Set<Hazard> found = EnumSet.of(FOOD_AND_FIRE, CHILDREN);
         plan.steps().forEach(step -> found.addAll(of(step, shelf)));
-        if (plan.project().wholeHabits().dryer()) {
+        Project project = plan.project();
+        if (project.habits().dryer() || project.below().filter(f -> f.own().orElse(project.wholeHabits()).dryer()).isPresent()) {
             found.add(HOT_AIR);
         }
         if (plan.survey().facts().weight().value() >= 1000 * HEAVY_KG) {
