@@ -28,10 +28,14 @@ class MaterialsStageTest {
             app.settled();
             app.click("#stage-colour");
             app.click("#slot-wings");
+            app.click("#colour-paints");
             app.click("#paint-glitter");
+            app.click("#colour-mix");
             app.until("glitter over dark and light", () -> app.present("#over-dark") && app.present("#over-light"));
             app.settled();
+            app.click("#colour-paints");
             app.click("#paint-umber");
+            app.click("#colour-mix");
             app.until("paint hides what is below", () -> !app.present("#over-dark"));
             app.settled();
             app.click("#colour-blend");

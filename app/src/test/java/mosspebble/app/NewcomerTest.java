@@ -57,7 +57,7 @@ class NewcomerTest {
             assertThat(app.text("#width")).isEqualTo("82");
             app.until("all is measured", () -> app.plan().findings().stream().noneMatch(f -> f.code() == Code.NOT_MEASURED));
             app.until("another weight", () -> !app.text("#fact-weight").equals(before));
-            app.click("#page-skin");
+            app.click("#page-rock");
             app.click("#rock-limestone");
             app.click("#page-dome");
             app.click("#back-flat");
@@ -82,7 +82,7 @@ class NewcomerTest {
 
             app.click("#stage-colour");
             app.click("#slot-eyes");
-            app.until("the proposals, which move what lies below them", () -> app.present("#proposal-0"));
+            app.click("#colour-paints");
             app.click("#paint-brick");
             app.until("brick eyes", () -> Mix.of("brick").equals(app.plan().project().colours().get("eyes")));
 

@@ -59,10 +59,6 @@ class PaintStageTest {
         }
     }
 
-    private static double down(Driver app, String what) {
-        return app.find(what).localToScene(0, 0).getY();
-    }
-
     @Test
     void aWantedColourIsMatchedNudgedAndUndone() throws Exception {
         Srgb wanted = Srgb.ofHex("#7a8f5a");
@@ -71,19 +67,20 @@ class PaintStageTest {
             app.click("#stage-colour");
             app.click("#slot-belly");
             Mix before = app.plan().project().colours().get("belly");
+            app.click("#colour-wish");
             app.type("#wish", "green");
             assertThat(app.text("#wish-problem")).contains("six digits");
             app.until("those for the colour it has", () -> app.present("#proposal-0"));
-            double[] below = new double[2];
+            double[] high = new double[2];
             app.robot.interact(() -> {
-                below[0] = down(app, "#open-shelf") - down(app, "#proposals");
+                high[0] = app.find("#proposals").getLayoutBounds().getHeight();
                 app.<TextField>find("#wish").setText(wanted.hex());
                 app.<TextField>find("#wish").fireEvent(new ActionEvent());
                 app.scene().getRoot().applyCss(); // what was made a moment ago as well
                 app.scene().getRoot().layout();
-                below[1] = down(app, "#open-shelf") - down(app, "#proposals");
+                high[1] = app.find("#proposals").getLayoutBounds().getHeight();
             });
-            assertThat(below[1]).as("nothing moves while mixes are looked for").isEqualTo(below[0], within(2.0));
+            assertThat(high[1]).as("nothing moves while mixes are looked for").isEqualTo(high[0], within(2.0));
             app.until("proposals", () -> app.present("#proposal-0"));
             List<String> wrong = new ArrayList<>();
             app.robot.interact(() -> app.robot.lookup("#proposals .label").queryAllAs(Label.class).stream()
@@ -96,6 +93,7 @@ class PaintStageTest {
             Palette palette = new Palette(LanternWalk.shelf());
             double off = palette.colour(taken).orElseThrow().lab().differenceTo(Lab.of(wanted));
             assertThat(off).isLessThan(3);
+            app.click("#colour-mix");
             app.click("#nudge-lighter");
             app.until("a lighter one", () -> !app.plan().project().colours().get("belly").equals(taken));
             assertThat(palette.colour(app.plan().project().colours().get("belly")).orElseThrow().lab().l())
@@ -106,12 +104,14 @@ class PaintStageTest {
             app.until("as before", () -> app.plan().project().colours().get("belly").equals(before));
             app.settled();
             assertThat(app.text("#amounts")).contains("ml");
+            app.click("#colour-wish");
             app.type("#wish", "#00e5ff");
             app.until("an answer for what no paint reaches", () -> app.present("#proposals") && app.robot.lookup("#proposals .label")
                     .queryAll().stream().anyMatch(n -> n.toString().contains("No mix of this shelf reaches")));
             app.click("#closer");
             app.until("what to buy", () -> app.present("#purchase") && app.text("#purchase").startsWith("Buy "));
 
+            app.click("#colour-mix");
             app.click("#slot-wings");
             String wings = app.text("#slot-title");
             Node cloth = app.find("#cloth");
@@ -119,7 +119,19 @@ class PaintStageTest {
             app.until("the colour below the pointer, which is not that of the wings", () -> !app.text("#slot-title").equals(wings));
             assertThat(app.plan().design().orElseThrow().slots()).extracting(Slot::title).contains(app.text("#slot-title"));
             app.click("#slot-belly");
+            app.click("#colour-mix");
+            assertThat(app.present("#mix-paint")).as("it has a recipe").isFalse();
+            app.does("Build-up: habits");
+            app.click("#ground-around");
+            app.click("#stage-colour");
+            app.click("#slot-ground");
+            app.until("it has none", () -> app.present("#mix-paint"));
+            app.click("#mix-paint");
+            app.until("the paints", () -> app.present("#paint-brick") && app.present("#ground-none"));
+            app.click("#slot-belly");
+            assertThat(app.present("#ground-none")).as("only the ground can be left bare").isFalse();
             app.click("#colour-beside");
+            assertThat(app.present("#slot-title")).as("neighbours are no matter of one slot").isFalse();
             app.until("how neighbours stand beside each other",
                     () -> app.present("#beside-sum") && app.text("#beside-sum").matches("Every colour stands out.*|.*would vanish.*"));
             app.click("#colour-palettes");
@@ -138,10 +150,14 @@ class PaintStageTest {
             app.keys(KeyCode.S);
             app.click("#shelf-yellow");
             assertThat(app.text("#paint-title")).isEqualTo("straw yellow");
+            assertThat(app.present("#paint-stripe")).as("what it is comes first").isFalse();
+            app.click("#shelf-page-film");
             app.click("#paint-stripe");
             app.until("the hiding", () -> !app.text("#paint-hides").contains("± " + Math.round(100 * Opacity.SPREAD)));
             app.click("#paint-wet-dry");
+            app.click("#shelf-page-sealers");
             app.click("#test-smears-varnish");
+            app.click("#shelf-page-paint");
             app.type("#paint-left", "-4");
             assertThat(app.text("#paint-left-problem")).contains("-4");
             app.type("#paint-left", "21");
@@ -174,6 +190,7 @@ class PaintStageTest {
             app.settled();
             app.command("look at the shelf");
             app.click("#shelf-sand");
+            app.click("#shelf-page-film");
             app.click("#paint-stripe");
             app.until("the reading", () -> !app.text("#paint-hides").contains("± " + Math.round(100 * Opacity.SPREAD)));
             app.click("#paint-wet-dry");
@@ -276,6 +293,9 @@ class PaintStageTest {
             app.until("the habit", () -> app.plan().project().habits().dryer());
             app.keys(KeyCode.ESCAPE);
             app.click("#build-habits");
+            assertThat(app.present("#style-double")).as("one matter at a time").isFalse();
+            app.click("#habits-lines");
+            assertThat(app.present("#primer-whole")).isFalse();
             app.click("#style-double");
             app.until("a second line", () -> app.plan().steps().stream().anyMatch(o -> StepWords.title(o).contains("a second line")));
             app.click("#hand-left");

@@ -317,7 +317,7 @@ class SketchStageTest {
             app.until("mirrored", () -> item(app, 0).mirrored() && !items(app).get(0).silhouette().equalsTopo(before));
             assertThat(items(app).get(0).silhouette().getArea()).isCloseTo(before.getArea(), within(0.01 * before.getArea()));
             assertThat(app.text("#undo")).isEqualTo("Undo: mirror");
-            app.click("#sketch-lies");
+            app.click("#sketch-where");
             app.type("#several-count", "3");
             app.click("#scattered");
             app.until("three of it", () -> items(app).size() == 3);
@@ -379,6 +379,7 @@ class SketchStageTest {
             app.keys(KeyCode.CONTROL, KeyCode.Z);
             app.until("taken back", () -> item(app, 0).lines().parts().isEmpty());
             app.command("build-up: habits");
+            app.click("#habits-lines");
             app.click("#line-none");
             app.until("no lines by habit", () -> app.plan().project().habits().lineColour() == Habits.LineColour.NONE);
             app.settled();

@@ -8,6 +8,7 @@ import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.control.Slider;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import mosspebble.core.finding.Code;
@@ -90,7 +91,7 @@ class StoneStageTest {
             assertThat(stone(app).length().value()).isCloseTo(before.length().value() + 6, within(1.5));
             assertThat(app.text("#undo")).isEqualTo("Undo: drag the outline");
 
-            app.click("#page-dome");
+            app.click("#page-weigh");
             app.type("#weigh", "9000");
             assertThat(app.text("#weigh-problem")).contains("9000 g cannot be true");
             app.keys(KeyCode.ESCAPE);
@@ -243,6 +244,31 @@ class StoneStageTest {
         }
     }
 
+    /** A stone half as long again as wide cannot be round: each form is offered once, and drawn as this stone would have it. */
+    @Test
+    void formsAreOfferedAsThisVeryStoneWouldHaveThem() throws Exception {
+        try (Driver app = new Driver(folder.resolve("s.pebble"), true)) {
+            app.settled();
+            app.type("#length", "120");
+            app.type("#width", "60");
+            app.until("long", () -> stone(app).width().value() == 60 && stone(app).length().value() == 120);
+            app.settled();
+            assertThat(app.present("#form-round")).isFalse();
+            Bounds oval = drawing(app, "#form-oval");
+            assertThat(oval.getWidth() / oval.getHeight()).isCloseTo(2, within(0.2));
+            app.type("#width", "115");
+            app.until("round", () -> app.present("#form-round") && !app.present("#form-oval"));
+            assertThat(app.<ToggleButton>find("#form-round").isSelected()).isTrue();
+            Bounds pear = drawing(app, "#form-pear");
+            assertThat(pear.getWidth() / pear.getHeight()).isCloseTo(120.0 / 115, within(0.05));
+            assertThat(app.find("#form-pear").getAccessibleText()).as("spoken, though drawn").contains("pear");
+        }
+    }
+
+    private static Bounds drawing(Driver app, String form) {
+        return app.<ToggleButton>find(form).getGraphic().getLayoutBounds();
+    }
+
     private static Origin origin(Driver app) {
         return app.plan().project().origin();
     }
@@ -280,7 +306,7 @@ class StoneStageTest {
             app.click("#find-sandstone");
             app.until("the sandstone", () -> app.robot.lookup(".found").queryAll().size() == 1);
             app.click("#find-all");
-            app.click("#suits-owl-lamp");
+            app.choose("best-for", "owl-lamp");
             app.until("ranked", () -> app.robot.lookup(".moss").queryAll().size() == 4);
             app.click("#found-sand");
             app.click("#take-up");

@@ -134,7 +134,7 @@ class TabStopTest {
             app.still();
             everyRowIsOneStop(app, ".shelf-card", 3);
             app.robot.press(KeyCode.ESCAPE).release(KeyCode.ESCAPE);
-            app.does("Go to Colour");
+            app.does("Colour: paints");
             app.still();
             everyRowIsOneStop(app, ".dab", 1);
             app.does("Stone: skin");

@@ -6,17 +6,20 @@ import java.util.Base64;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
 import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import mosspebble.app.control.Choice;
 import mosspebble.app.control.Entry;
-import mosspebble.app.control.OneStop;
+import mosspebble.app.control.Hint;
 import mosspebble.app.model.Navigator;
 import mosspebble.app.screen.OriginFields;
 import mosspebble.app.screen.Panel;
@@ -49,25 +52,35 @@ public final class BasketPanel extends Panel {
         order.option("order-size", "size", BasketShelf.Order.SIZE, "The longest first")
                 .option("order-name", "name", BasketShelf.Order.NAME, "By name")
                 .option("order-rock", "rock", BasketShelf.Order.ROCK, "By rock");
-        FlowPane best = new FlowPane(4, 4);
-        OneStop.in(best);
+        MenuButton best = new MenuButton("Best for …");
+        best.setId("best-for");
+        best.getStyleClass().add("pebble");
+        Hint.on(best, "Ranks the stones for a subject");
         for (BuiltIn.Title subject : subjects) {
-            Button rank = button("suits-" + subject.id(), subject.title(), "Ranks the stones for this subject", () -> {
+            MenuItem rank = new MenuItem(subject.title());
+            rank.setId("best-for-" + subject.id());
+            rank.setOnAction(e -> {
+                best.setText("Best for: " + subject.title());
                 shelf.subject.set(subject.id());
                 shelf.order.set(BasketShelf.Order.SUBJECT);
                 shelf.rank();
             });
-            best.getChildren().add(rank);
+            best.getItems().add(rank);
         }
-        VBox suits = new VBox(4, quiet("Best for"), best);
-        Button back = button("basket-back", "Back to the cloth", "Back to the stone (Escape)", () -> with.navigator().back());
-        getChildren().addAll(inHand, proportions, rocks, order, suits, back);
+        getChildren().addAll(inHand, proportions, rocks, order, best);
         shelf.chosen.addListener((o, a, b) -> refresh());
         shelf.order.addListener((o, a, b) -> refresh());
         onRefresh(() -> {
             proportions.show(shelf.proportions.get());
             rocks.show(shelf.rock.get());
             order.show(shelf.order.get());
+            if (shelf.order.get() != BasketShelf.Order.SUBJECT) {
+                best.setText("Best for …");
+            }
+            Set<RockKind> there = workbench.studio().basket().stream().map(f -> f.stone().rock()).collect(Collectors.toSet());
+            for (RockKind kind : RockKind.values()) {
+                rocks.allow(kind, there.contains(kind) || kind == shelf.rock.get());
+            }
             FoundStone now = shelf.inHand().orElse(null);
             if (now != shown || inHand.getChildren().isEmpty()) {
                 shown = now;

@@ -20,8 +20,11 @@ import mosspebble.core.units.Words;
 final class BesidePage extends PageView {
 
     private static final int MOST = 9;
+    /** As many as are seen without scrolling. */
+    private static final int FEW = 3;
 
     private final ColourModel colours;
+    private boolean whole;
 
     BesidePage(ColourModel colours) {
         this.colours = colours;
@@ -47,7 +50,15 @@ final class BesidePage extends PageView {
         sum.setWrapText(true);
         sum.getStyleClass().add(vanish == 0 ? "answer" : "problem");
         getChildren().addAll(sum, Panel.quiet("The least different first. The small pair shows them as the least able eyes see them."));
-        all.stream().limit(MOST).forEach(a -> getChildren().add(row(a)));
+        int few = whole ? MOST : FEW;
+        all.stream().limit(few).forEach(a -> getChildren().add(row(a)));
+        if (all.size() > few && !whole) {
+            getChildren().add(Panel.button("beside-all", "All " + Math.min(MOST, all.size()) + " pairs", "Also those that differ more",
+                    () -> {
+                        whole = true;
+                        fill(all);
+                    }));
+        }
     }
 
     private Node row(Neighbours.Apart apart) {

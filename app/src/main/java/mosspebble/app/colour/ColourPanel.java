@@ -32,18 +32,22 @@ public final class ColourPanel extends Panel {
 
     /** What lies below the dabs. */
     public enum Page {
-        MIX("Mix", "The recipe of the slot in hand"),
-        BLEND("Blend", "How the slot takes its colour: flat, blended, stippled …"),
-        BESIDE("Beside", "How well neighbours are told apart on this stone"),
-        PALETTES("Palettes", "Colours for all slots at once"),
-        EDGE("Edge", "What runs all round the edge");
+        MIX("Mix", "The recipe of the slot in hand", true),
+        PAINTS("Paints", "The paints of the shelf, for the slot in hand", true),
+        WISH("Wish", "A colour you want, and the mixes nearest to it", true),
+        BLEND("Blend", "How the slot takes its colour: flat, blended, stippled …", true),
+        BESIDE("Beside", "How well neighbours are told apart on this stone", false),
+        PALETTES("Palettes", "Colours for all slots at once, from your shelf, with neighbours kept apart for all kinds of eyes", false),
+        EDGE("Edge", "What runs all round the edge", false);
 
         private final String label;
         private final String tooltip;
+        private final boolean ofOneSlot;
 
-        Page(String label, String tooltip) {
+        Page(String label, String tooltip, boolean ofOneSlot) {
             this.label = label;
             this.tooltip = tooltip;
+            this.ofOneSlot = ofOneSlot;
         }
 
         public String label() {
@@ -57,6 +61,8 @@ public final class ColourPanel extends Panel {
     private final VBox head = new VBox(1);
     private final VBox place = new VBox();
     private final MixPage mix;
+    private final PaintsPage paints;
+    private final WishPage wish;
     private final BlendPage blend;
     private final BesidePage beside;
     private final PalettesPage palettes;
@@ -67,7 +73,9 @@ public final class ColourPanel extends Panel {
     public ColourPanel(Workbench workbench, Results show, ColourModel colours, Runnable shelf) {
         super(workbench, show);
         this.colours = colours;
-        mix = new MixPage(this, colours, shelf);
+        mix = new MixPage(this, colours, () -> page.set(Page.PAINTS));
+        paints = new PaintsPage(colours, shelf);
+        wish = new WishPage(this, colours);
         blend = new BlendPage(this, colours);
         beside = new BesidePage(colours);
         palettes = new PalettesPage(this, colours);
@@ -78,15 +86,18 @@ public final class ColourPanel extends Panel {
         for (Page p : Page.values()) {
             pages.option("colour-" + p.name().toLowerCase(Locale.ROOT), p.label, p, p.tooltip);
         }
-        getChildren().addAll(dabs, head, pages, place);
+        getChildren().addAll(dabs, pages, head, place);
         page.addListener((o, a, b) -> refresh());
         colours.slotProperty().addListener((o, a, b) -> refresh());
         onRefresh(() -> {
             pages.show(page.get());
             present(pages, colours.inHand().isPresent());
+            present(head, page.get().ofOneSlot);
             dabs();
             PageView matter = switch (page.get()) {
                 case MIX -> mix;
+                case PAINTS -> paints;
+                case WISH -> wish;
                 case BLEND -> blend;
                 case BESIDE -> beside;
                 case PALETTES -> palettes;

@@ -53,7 +53,10 @@ public final class ColourScreen extends Screen {
                     here(() -> ((ColourPanel) column().orElseThrow()).pageProperty().set(page))));
         }
         all.add(Action
-                .of("Colour: best mixes for the slot in hand", here(() -> model.inHand().ifPresent(slot -> model.search(slot, false))))
+                .of("Colour: best mixes for the slot in hand", here(() -> {
+                    ((ColourPanel) column().orElseThrow()).pageProperty().set(ColourPanel.Page.WISH);
+                    model.inHand().ifPresent(slot -> model.search(slot, false));
+                }))
                 .also("recipe"));
         return all;
     }

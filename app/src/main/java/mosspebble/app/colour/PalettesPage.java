@@ -24,14 +24,13 @@ final class PalettesPage extends PageView {
 
     private final Panel panel;
     private final ColourModel colours;
-    private final VBox cards = new VBox(8);
+    private final VBox cards = new VBox(0);
 
     PalettesPage(Panel panel, ColourModel colours) {
         this.panel = panel;
         this.colours = colours;
         cards.setId("palettes");
-        getChildren().addAll(Panel.quiet("From your shelf, with neighbours kept apart for all kinds of eyes. Taking one is a single undo."),
-                cards);
+        getChildren().add(cards);
         colours.schemesProperty().addListener((o, a, b) -> fill(b));
     }
 
@@ -60,15 +59,21 @@ final class PalettesPage extends PageView {
         HBox row = new HBox(0);
         for (Srgb look : scheme.looks().values()) {
             Region dab = new Region();
-            dab.setMinHeight(26);
+            dab.setMinHeight(22);
             dab.setStyle("-fx-background-color: " + look.hex() + ";");
             HBox.setHgrow(dab, Priority.ALWAYS);
             row.getChildren().add(dab);
         }
-        Label words = Panel.quiet(AdviceWords.sentence(scheme.mood())
-                + (Double.isFinite(scheme.least()) ? " Least difference " + Numbers.text(scheme.least(), 0) + "." : ""));
+        Label least = Panel
+                .quiet(Double.isFinite(scheme.least()) ? "apart by at least " + Numbers.text(scheme.least(), 0) : "");
+        least.setWrapText(false);
+        title.setMinWidth(Region.USE_PREF_SIZE);
+        least.setMinWidth(Region.USE_PREF_SIZE);
+        HBox head = new HBox(8, title, least);
+        head.setAlignment(Pos.BASELINE_LEFT);
+        Label words = Panel.quiet(AdviceWords.sentence(scheme.mood()));
         Panel.lines(words, WIDE);
-        VBox content = new VBox(4, title, row, words);
+        VBox content = new VBox(2, head, row, words);
         content.setMaxWidth(WIDE);
         content.setPrefWidth(WIDE);
         Button take = Panel.button("palette-" + scheme.mood().name().toLowerCase(Locale.ROOT), "", "Takes these colours for all slots",
@@ -77,7 +82,7 @@ final class PalettesPage extends PageView {
         take.setMaxWidth(Double.MAX_VALUE);
         take.setAlignment(Pos.CENTER_LEFT);
         take.setGraphic(content);
-        take.setAccessibleText(AdviceWords.title(scheme.mood()) + ". " + words.getText());
+        take.setAccessibleText(AdviceWords.title(scheme.mood()) + ". " + words.getText() + " " + least.getText());
         return take;
     }
 }

@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.function.Consumer;
+import javafx.scene.Node;
+import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.FlowPane;
@@ -14,7 +16,7 @@ public final class Choice<T> extends VBox {
 
     private final List<ToggleButton> buttons = new ArrayList<>();
     private final List<T> values = new ArrayList<>();
-    private final FlowPane row = new FlowPane(4, 4);
+    private final Row row = new Row();
     private final OneStop stop = OneStop.in(row);
     private final Consumer<T> chosen;
     private final String name;
@@ -61,6 +63,26 @@ public final class Choice<T> extends VBox {
         return this;
     }
 
+    /** As wide as it likes, beside others in a row. */
+    public Choice<T> unwrapped() {
+        row.inOneRow = true;
+        return this;
+    }
+
+    /** Shows a value by a drawing; its words are still spoken. */
+    public void draw(T value, Node drawing) {
+        for (int i = 0; i < buttons.size(); i++) {
+            if (Objects.equals(values.get(i), value)) {
+                ToggleButton button = buttons.get(i);
+                button.setGraphic(drawing);
+                button.setContentDisplay(ContentDisplay.GRAPHIC_ONLY);
+                if (!button.getStyleClass().contains("drawn")) {
+                    button.getStyleClass().add("drawn");
+                }
+            }
+        }
+    }
+
     /** Offers a value, or takes it away for now. */
     public void allow(T value, boolean allowed) {
         for (int i = 0; i < buttons.size(); i++) {
@@ -78,6 +100,28 @@ public final class Choice<T> extends VBox {
             if (is) {
                 stop.at(buttons.get(i));
             }
+        }
+    }
+
+    /** Pebbles that would stand in one row, or are broken into rows at a length that is set. */
+    private static final class Row extends FlowPane {
+
+        private boolean inOneRow;
+
+        Row() {
+            super(4, 4);
+        }
+
+        @Override
+        protected double computePrefWidth(double height) {
+            if (!inOneRow) {
+                return super.computePrefWidth(height);
+            }
+            double wide = getInsets().getLeft() + getInsets().getRight() - getHgap();
+            for (Node node : getManagedChildren()) {
+                wide += getHgap() + snapSizeX(node.prefWidth(-1));
+            }
+            return wide;
         }
     }
 }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
+import javafx.scene.Group;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -27,6 +28,7 @@ public abstract class Panel extends VBox {
     public final Workbench workbench;
     public final Results show;
     private final List<Runnable> refreshers = new ArrayList<>();
+    private Node besideTitle = new Group();
 
     public Panel(Workbench workbench, Results show) {
         this.workbench = workbench;
@@ -91,6 +93,15 @@ public abstract class Panel extends VBox {
         }
     }
 
+    /** What stands beside the title of its stage. */
+    public final Node besideTitle() {
+        return besideTitle;
+    }
+
+    protected final void besideTitle(Node node) {
+        besideTitle = node;
+    }
+
     public final void onRefresh(Runnable refresher) {
         refreshers.add(refresher);
     }
@@ -128,18 +139,22 @@ public abstract class Panel extends VBox {
     public static void lines(Label label, double width) {
         label.setWrapText(true);
         label.setPrefWidth(width);
-        Text words = new Text();
-        words.setWrappingWidth(width);
         Runnable fit = () -> {
-            words.setText(label.getText());
-            words.setFont(label.getFont());
-            double high = Math.ceil(words.getLayoutBounds().getHeight());
+            double high = high(label, width);
             label.setMinHeight(high);
             label.setPrefHeight(high);
             label.setMaxHeight(high);
         };
         label.fontProperty().addListener((o, before, now) -> fit.run());
         fit.run();
+    }
+
+    /** How high the lines of a label are that is so wide, in the letters it has now, px. */
+    public static double high(Label label, double width) {
+        Text words = new Text(label.getText());
+        words.setWrappingWidth(width);
+        words.setFont(label.getFont());
+        return Math.ceil(words.getLayoutBounds().getHeight());
     }
 
     public static void present(Node node, boolean present) {

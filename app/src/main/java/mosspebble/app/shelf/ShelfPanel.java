@@ -1,18 +1,21 @@
 package mosspebble.app.shelf;
 
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.function.UnaryOperator;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
 import javafx.geometry.Pos;
-import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ColorPicker;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.scene.paint.Color;
@@ -47,33 +50,39 @@ public final class ShelfPanel extends Panel {
 
     private static final int COUNTED = 6;
 
+    /** What is looked at of the paint in hand. */
+    public enum Page {
+        PAINT("Paint", "Its name, kind, colour and nib, and what is left of it"),
+        FILM("Film", "How it hides, dries and shines, and what binds it"),
+        SEALERS("Sealers", "What your own test pieces under sealers showed"),
+        OVER("Over what", "What goes over what");
+
+        private final String label;
+        private final String tooltip;
+
+        Page(String label, String tooltip) {
+            this.label = label;
+            this.tooltip = tooltip;
+        }
+
+        public String label() {
+            return label;
+        }
+    }
+
     private final ShelfModel desk;
     private final HBox head = new HBox(10);
     private final VBox tests = new VBox(5);
     private final RulesBox rules;
+    private final ObjectProperty<Page> page = new SimpleObjectProperty<>(Page.PAINT);
     private Object shown;
 
-    public ShelfPanel(Workbench workbench, Results show, ShelfModel desk, Runnable close) {
+    public ShelfPanel(Workbench workbench, Results show, ShelfModel desk) {
         super(workbench, show);
         this.desk = desk;
         head.setAlignment(Pos.CENTER_LEFT);
         Entry name = new Entry("paint-name", "Name", "What you call it", () -> paint().map(Paint::name).orElse(""), desk::rename);
-        ComboBox<PaintKind> kind = new ComboBox<>();
-        kind.setId("paint-kind");
-        kind.getItems().setAll(PaintKind.values());
-        kind.setConverter(new StringConverter<>() {
-            @Override
-            public String toString(PaintKind value) {
-                return value == null ? "" : value.label();
-            }
-
-            @Override
-            public PaintKind fromString(String text) {
-                throw new UnsupportedOperationException("kinds are chosen, not typed");
-            }
-        });
-        kind.setAccessibleText("Kind");
-        kind.setMaxWidth(Double.MAX_VALUE);
+        ComboBox<PaintKind> kind = oneOf("paint-kind", "Kind", PaintKind.values(), PaintKind::label);
         kind.setOnAction(e -> paint().filter(p -> kind.getValue() != null && p.kind() != kind.getValue())
                 .ifPresent(p -> desk.change("Kind", q -> as(q, kind.getValue()))));
         Entry colour = new Entry("paint-colour", "Colour", "Of the thick dry film: # and six digits",
@@ -112,8 +121,9 @@ public final class ShelfPanel extends Panel {
         OneStop.in(counts);
         counts.getChildren().add(button("paint-stripe", desk.reader().button("Read both patches"),
                 "One coat over black and over white, read five times each", desk::readStripe));
-        VBox drawdown = new VBox(5, heading("Drawdown"),
-                quiet("Paint a stripe over the printed black-and-white card. The black was gone after so many coats:"), counts, hides);
+        VBox drawdown = new VBox(5,
+                quiet("Drawdown: paint a stripe over the printed black-and-white card. The black was gone after so many coats:"), counts,
+                hides);
         Label dries = quiet("");
         dries.setId("paint-dries");
         HBox wet = new HBox(8,
@@ -124,10 +134,10 @@ public final class ShelfPanel extends Panel {
         for (Finish each : Finish.values()) {
             finish.option("finish-" + each.label(), each.label(), each, "Dries " + each.label());
         }
-        Choice<Binder> binder = new Choice<>("Binder", b -> desk.change("Binder", p -> p.withFilm(p.film().withBinder(b))));
-        for (Binder each : Binder.values()) {
-            binder.option("binder-" + each.name().toLowerCase(Locale.ROOT), each.label(), each, "What holds the colour together");
-        }
+        ComboBox<Binder> binder = oneOf("paint-binder", "Binder", Binder.values(), Binder::label);
+        binder.setOnAction(e -> paint().filter(p -> binder.getValue() != null && p.binder() != binder.getValue())
+                .ifPresent(p -> desk.change("Binder", q -> q.withFilm(q.film().withBinder(binder.getValue())))));
+        VBox bound = new VBox(3, quiet("Binder"), binder);
         Entry tip = lengthEntry("paint-tip", "Nib", "Width of its line; 0 for what is brushed",
                 () -> paint().map(Paint::tip).orElse(new Millimetres(0)),
                 v -> take("Nib", p -> p.withTip(v)));
@@ -142,17 +152,24 @@ public final class ShelfPanel extends Panel {
         tests.setId("smear-tests");
         this.rules = new RulesBox(desk);
         Button away = button("paint-away", "Take off the shelf", "Stones that use it are told by a finding", desk::takeAway);
-        Button back = button("shelf-back", "Back to the cloth", "Back to the stone (Escape)", close);
-        getChildren().addAll(head, name, kind, colours, opacity, drawdown, heading("Wet and dry"), wet, finish, binder,
-                PageView.row(tip, coat), PageView.row(left, full, price), heading("Under a sealer"),
-                quiet("What your own test pieces showed goes before every rule."), tests, heading("What goes over what"), rules,
-                new HBox(6, away, back));
+        Map<Page, VBox> matters = new EnumMap<>(Page.class);
+        matters.put(Page.PAINT, new VBox(7, name, kind, colours, opacity, PageView.row(left, full, price), PageView.row(tip, coat), away));
+        matters.put(Page.FILM, new VBox(9, drawdown, wet, finish, bound));
+        matters.put(Page.SEALERS, new VBox(9, quiet("What your own test pieces showed goes before every rule."), tests));
+        matters.put(Page.OVER, new VBox(9, rules));
+        Choice<Page> pages = Choice.pages(page::set);
+        for (Page each : Page.values()) {
+            pages.option("shelf-page-" + each.name().toLowerCase(Locale.ROOT), each.label, each, each.tooltip);
+        }
+        getChildren().addAll(head, pages);
+        getChildren().addAll(matters.values());
+        page.addListener((o, a, b) -> refresh());
         desk.paintProperty().addListener((o, a, b) -> refresh());
         onRefresh(() -> {
             Optional<Paint> now = paint();
-            for (Node child : getChildren()) {
-                child.setDisable(now.isEmpty() && child != getChildren().get(getChildren().size() - 1));
-            }
+            pages.show(page.get());
+            present(pages, now.isPresent());
+            matters.forEach((each, matter) -> present(matter, now.isPresent() && each == page.get()));
             now.ifPresent(p -> {
                 name.refresh();
                 colour.refresh();
@@ -166,7 +183,7 @@ public final class ShelfPanel extends Panel {
                 opacity.show(p.hidingSpread() == Opacity.SPREAD && Math.abs(Opacity.of(p.hiding()).hiding() - p.hiding()) < 1e-9
                         ? Opacity.of(p.hiding()) : null);
                 finish.show(p.finish());
-                binder.show(p.binder());
+                binder.setValue(p.binder());
                 hides.setText("One coat hides " + Numbers.text(100 * p.hiding(), 1) + " % ± " + Numbers.text(100 * p.hidingSpread(), 1)
                         + (p.hiding() >= 0.98 ? ": the black is gone at once." : "."));
                 dries.setText(Math.abs(p.dryingShift()) < 0.05 ? "dries as it looks wet" : "dries "
@@ -178,6 +195,30 @@ public final class ShelfPanel extends Panel {
             head(now);
             rules.refresh();
         });
+    }
+
+    private static <T> ComboBox<T> oneOf(String id, String name, T[] values, Function<T, String> label) {
+        ComboBox<T> box = new ComboBox<>();
+        box.setId(id);
+        box.getItems().setAll(values);
+        box.setConverter(new StringConverter<>() {
+            @Override
+            public String toString(T value) {
+                return value == null ? "" : label.apply(value);
+            }
+
+            @Override
+            public T fromString(String text) {
+                throw new UnsupportedOperationException("a " + name + " is chosen, not typed");
+            }
+        });
+        box.setAccessibleText(name);
+        box.setMaxWidth(Double.MAX_VALUE);
+        return box;
+    }
+
+    public ObjectProperty<Page> pageProperty() {
+        return page;
     }
 
     private Optional<Paint> paint() {

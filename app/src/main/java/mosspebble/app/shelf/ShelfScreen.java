@@ -1,6 +1,8 @@
 package mosspebble.app.shelf;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import javafx.scene.Node;
 import mosspebble.app.model.Action;
@@ -34,7 +36,7 @@ public final class ShelfScreen extends Screen {
 
     @Override
     protected Optional<Panel> makeColumn() {
-        return Optional.of(new ShelfPanel(with.workbench(), with.results(), model, with::back));
+        return Optional.of(new ShelfPanel(with.workbench(), with.results(), model));
     }
 
     @Override
@@ -44,9 +46,14 @@ public final class ShelfScreen extends Screen {
 
     @Override
     public List<Action> actions() {
-        return List.of(Action.of("Look at the shelf", this::go).key("S").also("paints", "pots", "pens"),
+        List<Action> all = new ArrayList<>(List.of(Action.of("Look at the shelf", this::go).key("S").also("paints", "pots", "pens"),
                 Action.of(SAMPLE, model::layOutSample).also("paints", "begin"),
                 Action.of(ADD, here(model::add)).also("new paint", "type"),
-                Action.of(BRING, here(() -> ((ShelfView) middle().orElseThrow()).bring())).also("csv", "paints"));
+                Action.of(BRING, here(() -> ((ShelfView) middle().orElseThrow()).bring())).also("csv", "paints")));
+        for (ShelfPanel.Page page : ShelfPanel.Page.values()) {
+            all.add(Action.of("Shelf: " + page.label().toLowerCase(Locale.ROOT),
+                    here(() -> ((ShelfPanel) column().orElseThrow()).pageProperty().set(page))));
+        }
+        return all;
     }
 }

@@ -17,9 +17,9 @@ public record Elsewhere(String words, String action) {
             case EMPTY_SHELF, NO_WHITE, LACKS_MEDIUM, NO_LAMP, OTHER_SEALER, INCOMPATIBLE -> new Elsewhere("To the shelf",
                     "Look at the shelf");
             case NO_SUBJECT, EMPTY_FACE -> new Elsewhere("To the library", "Sketch: add something from the library");
-            case TAKING_FORBIDDEN -> new Elsewhere("To where it is from", "Stone: outline");
+            case TAKING_FORBIDDEN -> new Elsewhere("To where it is from", "Stone: found");
             case CRACKS_MARKED -> new Elsewhere("To its marks", "Stone: marks");
-            case SEALED_BEFORE, LOOSE_GRAINS -> new Elsewhere("To its skin", "Stone: skin");
+            case SEALED_BEFORE, LOOSE_GRAINS -> new Elsewhere("To its rock", "Stone: rock");
             case STILL_DAMP -> new Elsewhere("To its weight", "Stone: ready");
             case FAINT_OUTLINE, VANISHES -> new Elsewhere("To its neighbours", "Colour: beside");
             case MUD -> new Elsewhere("To the mix", "Colour: mix");

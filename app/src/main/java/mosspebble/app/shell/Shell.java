@@ -23,6 +23,7 @@ import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
@@ -124,6 +125,7 @@ public final class Shell extends StackPane {
     private final ScrollPane stagePane = new ScrollPane();
     private boolean filled;
     private final FindingsBox findings;
+    private final FlowPane stageHead = new FlowPane();
     private final Label stageName = new Label();
     private final SliceView sliceView;
     private final SliceEdge sliceEdge;
@@ -292,7 +294,9 @@ public final class Shell extends StackPane {
         stagePane.getStyleClass().add("stage-scroll");
         VBox.setVgrow(stagePane, Priority.ALWAYS);
         stageName.getStyleClass().add("stage-name");
-        column.getChildren().setAll(stageName, stagePane, sliceView, findings);
+        stageHead.getStyleClass().add("stage-head");
+        stageHead.getChildren().add(stageName);
+        column.getChildren().setAll(stageHead, stagePane, sliceView, findings);
         column.getStyleClass().add("stage");
     }
 
@@ -551,6 +555,7 @@ public final class Shell extends StackPane {
         panel().filter(panel -> stagePane.getContent() != panel).ifPresent(panel -> {
             stagePane.setContent(panel);
             stagePane.setVvalue(0);
+            stageHead.getChildren().setAll(stageName, panel.besideTitle());
         });
         slice();
         Panel.present(stepBar, painted() && onCloth && workbench.shown().isPresent());

@@ -45,7 +45,6 @@ final class DotsPage extends PageView {
     DotsPage(SketchPanel panel, SketchModel sketch) {
         this.panel = panel;
         this.sketch = sketch;
-        setSpacing(8);
         words.setId("dot-words");
         words.setWrapText(true);
         tools.setId("dot-tools");

@@ -18,7 +18,6 @@ final class FigurePage extends PageView {
     FigurePage(SketchPanel panel, SketchModel sketch) {
         this.panel = panel;
         this.sketch = sketch;
-        setSpacing(8);
         title.setId("figure-title");
         Button exchange = Panel.button("thing-exchange", "Exchange it …", "Another from the library in its place (X)", panel::exchange);
         Button fit = Panel.button("fit", "Fit to the face", "As large as the face allows, near its middle (F)", sketch::fit);

@@ -27,7 +27,6 @@ final class GuidePage extends PageView {
     GuidePage(SketchPanel panel, SketchModel sketch) {
         this.panel = panel;
         this.sketch = sketch;
-        setSpacing(8);
         title.setId("guide-title");
         toEye = new Choice<>("Straight",
                 eye -> sketch.change("Straight to the eye", s -> s instanceof Subject.Guide g ? g.with(g.count(), g.mm(), eye) : s));

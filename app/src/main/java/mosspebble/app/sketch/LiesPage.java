@@ -9,14 +9,12 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
-import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import mosspebble.app.control.Hint;
 import mosspebble.app.control.Choice;
 import mosspebble.app.control.Entry;
-import mosspebble.app.control.OneStop;
 import mosspebble.app.control.Swatch;
 import mosspebble.app.screen.PageView;
 import mosspebble.app.screen.Panel;
@@ -38,7 +36,7 @@ import mosspebble.core.units.Numbers;
 import mosspebble.core.units.UnitTextException;
 import org.locationtech.jts.geom.Envelope;
 
-/** How the thing in hand lies: its manner, place, size, room; alignment, marks, groups. */
+/** How the thing in hand lies: its manner, size, turn, room. */
 final class LiesPage extends PageView {
 
     private final SketchPanel panel;
@@ -52,21 +50,17 @@ final class LiesPage extends PageView {
     private final Entry mostTurn;
     private final Entry runOff;
     private final Entry fringe;
-    private final Entry howMany;
     private final VBox placing;
     private final VBox free;
     private final MenuButton within = new MenuButton();
     private final Label nothingIn = Panel.quiet("Nothing of it lies there, so it is not cut.");
     private final VBox exposes = new VBox(3);
-    private final Button group;
-    private int several = 5;
 
     private static final int MOST_OFFERED = 12;
 
     LiesPage(SketchPanel panel, SketchModel sketch) {
         this.panel = panel;
         this.sketch = sketch;
-        setSpacing(10);
         manner = new Choice<>("It lies",
                 m -> panel.workbench.editItem(
                         m == ItemMode.WEARING ? "Wear the stone" : m == ItemMode.ON_STONE ? "Lie on the stone" : "Leave it free",
@@ -97,14 +91,7 @@ final class LiesPage extends PageView {
                         v -> change("Allowed turn", i -> i.withRoom(new Item.Room(i.marginMm(), v, i.runOffMm())))));
         runOff = panel.lengthEntry("run-off", "May run off", "How far it may leave the face, as a decision", () -> mm(Item::runOffMm),
                 v -> change("Allowed run-off", i -> i.withRoom(new Item.Room(i.marginMm(), i.mostTurn(), v.value()))));
-        FlowPane align = new FlowPane(4, 4,
-                Panel.button("align-upright", "middle ↕", "Onto the upright middle line", () -> sketch.align(true, false, false)),
-                Panel.button("align-level", "middle ↔", "Onto the level middle line", () -> sketch.align(false, true, false)),
-                Panel.button("align-axis", "long axis", "Turned along the stone's long axis", () -> sketch.align(true, true, true)),
-                Panel.button("on-mark", "on a bump or dent", "Its eye or centre onto the next mark of the stone", sketch::onMark),
-                Panel.button("cover-mark", "hide a bad spot", "Moved so that it covers a hole, flat or crack", sketch::coverMark));
-        OneStop.in(align);
-        placing = new VBox(10, new HBox(4, fit, beside), row(wide, high), row(turn, margin), row(mostTurn, runOff), align);
+        placing = new VBox(8, new HBox(4, fit, beside), row(wide, high, turn), row(margin, mostTurn, runOff));
         fringe = panel.lengthEntry("fringe", "Fringe", "Fine strokes along the edge, as of hair or feathers; 0 for a clean edge",
                 () -> mm(Item::fringeMm), v -> change("Fringe", i -> i.withFringeMm(v.value())));
         within.setId("kept-within");
@@ -114,22 +101,7 @@ final class LiesPage extends PageView {
         nothingIn.setWrapText(true);
         exposes.setId("exposes");
         free = new VBox(8, fringe, Panel.quiet("It lets be seen:"), exposes);
-        howMany = new Entry("several-count", "How many", "2 to " + SketchModel.MOST_SEVERAL + "; odd numbers look livelier",
-                () -> String.valueOf(several), text -> Panel.number(text, "5", v -> {
-                    if (v < 2 || v > SketchModel.MOST_SEVERAL) {
-                        return Optional.of("2 to " + SketchModel.MOST_SEVERAL + ".");
-                    }
-                    several = (int) Math.round(v);
-                    return Optional.empty();
-                }));
-        group = Panel.button("group", "Group with the next", "Things of one group move together (G)", sketch::group);
-        HBox makes = new HBox(4, howMany,
-                Panel.button("scattered", "scattered", "A group, the main one in the middle, far ones smaller",
-                        () -> sketch.several(several, false)),
-                Panel.button("in-ring", "in a ring", "A ring that follows the face", () -> sketch.several(several, true)));
-        makes.setAlignment(Pos.BOTTOM_LEFT);
-        howMany.setPrefWidth(84);
-        getChildren().addAll(manner, within, nothingIn, matched, placing, free, Panel.quiet("Several of it"), makes, group);
+        getChildren().addAll(manner, within, nothingIn, matched, placing, free);
     }
 
     private Optional<Item> item() {
@@ -199,8 +171,7 @@ final class LiesPage extends PageView {
         matched.show(item.matched());
         Panel.present(placing, !item.wearing());
         Panel.present(free, item.manner() == ItemMode.LEFT_FREE);
-        group.setText(item.group().isPresent() ? "Take the group apart" : "Group with the next");
-        for (Entry entry : new Entry[] {wide, high, turn, margin, mostTurn, runOff, fringe, howMany}) {
+        for (Entry entry : new Entry[] {wide, high, turn, margin, mostTurn, runOff, fringe}) {
             entry.refresh();
         }
         within(item, guide);

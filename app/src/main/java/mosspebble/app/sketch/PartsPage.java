@@ -43,7 +43,6 @@ final class PartsPage extends PageView {
     PartsPage(SketchPanel panel, SketchModel sketch) {
         this.panel = panel;
         this.sketch = sketch;
-        setSpacing(8);
         list.setId("parts");
         lines = new LineMenu("lines", "the lines round it", "as the stone’s", panel.workbench);
         style = new Choice<>("Its lines are", chosen -> wish(w -> w.withStyle(chosen)));

@@ -39,7 +39,6 @@ final class PatternPage extends PageView {
     PatternPage(SketchPanel panel, SketchModel sketch) {
         this.panel = panel;
         this.sketch = sketch;
-        setSpacing(8);
         title.setId("pattern-title");
         Button fit = Panel.button("fit", "Fit to the face", "As large as the face allows (F)", sketch::fit);
         fit.getStyleClass().add("main");

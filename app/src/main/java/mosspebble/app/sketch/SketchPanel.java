@@ -31,7 +31,7 @@ public final class SketchPanel extends Panel {
 
     /** What is looked at of the thing in hand. */
     public enum Page {
-        ITSELF("What it is"), LIES("How it lies"), PARTS("Parts");
+        ITSELF("What it is"), LIES("How it lies"), WHERE("Where"), PARTS("Parts");
 
         private final String label;
 
@@ -57,6 +57,7 @@ public final class SketchPanel extends Panel {
     private final StrokePage stroke;
     private final GuidePage guide;
     private final LiesPage lies;
+    private final WherePage where;
     private final PartsPage parts;
 
     /** What the column works with. */
@@ -77,6 +78,7 @@ public final class SketchPanel extends Panel {
         stroke = new StrokePage(this, sketch);
         guide = new GuidePage(this, sketch);
         lies = new LiesPage(this, sketch);
+        where = new WherePage(this, sketch);
         parts = new PartsPage(this, sketch);
         Button add = button("thing-add", "Add …", "Something from the library, in front of the others (A)", this::add);
         add.getStyleClass().add("main");
@@ -115,7 +117,8 @@ public final class SketchPanel extends Panel {
         for (Page p : Page.values()) {
             pages.option("sketch-" + p.name().toLowerCase(Locale.ROOT), p.label, p, switch (p) {
                 case ITSELF -> "The subject and what can be set of it";
-                case LIES -> "Place, size, fit, pairs, groups, what is left free";
+                case LIES -> "Size, fit, pairs, what is left free";
+                case WHERE -> "On the stone's middle lines and marks; several of it, groups";
                 case PARTS -> "Its parts, and whether each can be painted";
             });
         }
@@ -153,6 +156,7 @@ public final class SketchPanel extends Panel {
     private void show(Item item) {
         PageView matter = switch (page.get()) {
             case LIES -> lies;
+            case WHERE -> where;
             case PARTS -> parts;
             case ITSELF -> item.subject().match(f -> figure, w -> word, d -> dots, p -> pattern, s -> stroke, g -> guide);
         };

@@ -19,7 +19,6 @@ final class StrokePage extends PageView {
 
     StrokePage(SketchPanel panel, SketchModel sketch) {
         this.panel = panel;
-        setSpacing(8);
         words.setId("stroke-words");
         becomes = new Choice<>("It is",
                 what -> sketch.change("What the stroke is", s -> s instanceof Subject.Stroke k ? k.becoming(what) : s));

@@ -56,7 +56,6 @@ final class WordPage extends PageView {
     WordPage(SketchPanel panel, SketchModel sketch) {
         this.panel = panel;
         this.sketch = sketch;
-        setSpacing(8);
         words.setId("words");
         words.setPrefRowCount(2);
         words.setMinHeight(66); // two lines whole

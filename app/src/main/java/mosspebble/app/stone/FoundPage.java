@@ -14,7 +14,6 @@ final class FoundPage extends PageView {
     FoundPage(StonePanel panel) {
         fields = new OriginFields("stone", () -> panel.project().map(Project::origin).orElse(Origin.unknown()),
                 (title, change) -> panel.tryEdit(title, p -> p.withOrigin(change.apply(p.origin()))));
-        setSpacing(8);
         getChildren().addAll(fields, Panel.quiet("The book keeps it with the stone."));
     }
 

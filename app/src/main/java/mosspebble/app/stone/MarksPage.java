@@ -49,7 +49,6 @@ final class MarksPage extends PageView {
         HBox.setHgrow(depth, Priority.ALWAYS);
         bench.markProperty().addListener((o, a, b) -> refresh());
         bench.placingProperty().addListener((o, a, b) -> kinds.show(b));
-        setSpacing(10);
         getChildren().addAll(kinds, list, sizes, remove);
     }
 

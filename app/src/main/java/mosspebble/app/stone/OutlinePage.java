@@ -23,6 +23,7 @@ import mosspebble.app.screen.PageView;
 import mosspebble.app.screen.Panel;
 import mosspebble.core.project.Project;
 import mosspebble.core.stone.Form;
+import mosspebble.core.stone.FoundStone;
 import mosspebble.core.stone.Shape;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.StoneOutline;
@@ -38,7 +39,12 @@ import mosspebble.files.OutlineReader;
  */
 final class OutlinePage extends PageView {
 
+    private static final double FORM_PX = 30;
+
     private enum Way { FORM, CALLIPERS, POINTS }
+
+    /** What the drawings of the forms show. */
+    private record Drawn(Stone.Size size, double roundness) {}
 
     private final StonePanel panel;
     private final Choice<Way> way;
@@ -49,10 +55,12 @@ final class OutlinePage extends PageView {
     private final Entry name;
     private final Entry purpose;
     private List<Shape.Spoke> shownSpokes = List.of();
+    private Drawn shownForms;
 
     OutlinePage(StonePanel panel, StoneModel bench) {
         this.panel = panel;
         way = new Choice<>("Outline from", this::choose).unlabelled();
+        way.unwrapped();
         way.option("way-form", "form", Way.FORM, "Length, width and a form")
                 .option("way-callipers", "callipers", Way.CALLIPERS, "Distances from a middle point to the edge at any angles")
                 .option("way-points", "points", Way.POINTS, "Drag the points of the outline on the cloth");
@@ -66,6 +74,7 @@ final class OutlinePage extends PageView {
         measures.add(measure("irregularity", "Irregular", "How far the outline departs from the form", s -> grown(s).irregularity(),
                 v -> Math.round(v * 100) + " %",
                 (s, v) -> new Shape.Grown(grown(s).form(), grown(s).roundness(), v)));
+        form.unwrapped();
         HBox both = new HBox(22);
         both.getChildren().addAll(measures);
         measures.forEach(m -> {
@@ -78,12 +87,13 @@ final class OutlinePage extends PageView {
                 panel::turn);
         Button over = Panel.button("turn-over", "Turn over", "The back is painted now; what is planned for this face is kept below (V)",
                 () -> panel.edit("Turn the stone over", Project::turnedOver));
-        ToggleButton points = new ToggleButton("Points");
+        ToggleButton points = new ToggleButton("Show points");
         points.setId("show-points");
         points.getStyleClass().add("pebble");
         Hint.on(points, "Shows the points of the outline to be dragged; they also appear near the pointer");
         points.selectedProperty().bindBidirectional(bench.pointsProperty());
-        HBox more = new HBox(4, points, file, turn, over);
+        HBox from = new HBox(4, way, file);
+        HBox more = new HBox(4, points, turn, over);
         name = new Entry("stone-name", "Name", "What you call this stone", () -> panel.project().map(Project::name).orElse(""),
                 text -> panel.tryEdit("Name", p -> p.withName(text.strip(), p.purpose())));
         purpose = new Entry("stone-purpose", "What for", "Where it will lie or who will get it",
@@ -92,8 +102,7 @@ final class OutlinePage extends PageView {
         HBox names = new HBox(8, name, purpose);
         HBox.setHgrow(name, Priority.ALWAYS);
         HBox.setHgrow(purpose, Priority.ALWAYS);
-        setSpacing(8);
-        getChildren().addAll(way, formBox, callipers, more, names);
+        getChildren().addAll(from, formBox, callipers, more, names);
     }
 
     private static Shape.Grown grown(Stone stone) {
@@ -165,7 +174,7 @@ final class OutlinePage extends PageView {
         way.show(now);
         Panel.present(formBox, now == Way.FORM);
         Panel.present(callipers, now == Way.CALLIPERS);
-        form.show(grown(stone).form());
+        forms(stone);
         measures.forEach(Measure::refresh);
         name.refresh();
         purpose.refresh();
@@ -174,6 +183,24 @@ final class OutlinePage extends PageView {
             if (!spokes.equals(shownSpokes) && callipers.getScene() != null || callipers.getChildren().isEmpty()) {
                 shownSpokes = spokes;
                 table(spokes);
+            }
+        }
+    }
+
+    /** Every form as this very stone would have it; what is as wide as long is round, else oval. */
+    private void forms(Stone stone) {
+        boolean round = FoundStone.proportions(stone).equals(Form.ROUND.label());
+        Form offered = round ? Form.ROUND : Form.OVAL;
+        form.allow(Form.ROUND, round);
+        form.allow(Form.OVAL, !round);
+        Form now = grown(stone).form();
+        form.show(now == Form.ROUND || now == Form.OVAL ? offered : now);
+        Drawn drawn = new Drawn(stone.size(), grown(stone).roundness());
+        if (!drawn.equals(shownForms)) {
+            shownForms = drawn;
+            Stone lying = stone.withWayUp(0);
+            for (Form each : Form.values()) {
+                form.draw(each, StonePanel.small(StoneOutline.of(lying.withShape(new Shape.Grown(each, drawn.roundness(), 0))), FORM_PX));
             }
         }
     }

@@ -95,11 +95,10 @@ final class ReadyPage extends PageView {
         steady.setWrapText(true);
         forget = Panel.button("weighings-forget", "Forget the weighings", "Begin the weighings anew",
                 () -> panel.edit("Forget the weighings", p -> p.withWeighings(List.of())));
-        casting = new VBox(10, amounts, mix);
-        setSpacing(10);
-        getChildren().addAll(Panel.heading("Before the first line"), steps, Panel.heading("Drying on the scale"), weighing, steady, forget,
-                Panel.heading("A cast stone"), powder, casting,
+        casting = new VBox(10, amounts, mix,
                 Panel.quiet("Plaster dust: mask on. Set plaster never round a hand, it heats. The bag's own sheet comes first."));
+        getChildren().addAll(Panel.heading("Before the first line"), steps, Panel.heading("Drying on the scale"), weighing, steady, forget,
+                Panel.heading("A cast stone"), powder.unlabelled(), casting);
     }
 
     private double mouldMl() {

@@ -62,10 +62,9 @@ final class SeenPage extends PageView {
         words.setId("seen-words");
         words.setWrapText(true);
         bench.guideAtProperty().addListener((o, a, b) -> refresh());
-        setSpacing(10);
         getChildren().addAll(from, guide, words, lean, eye, Panel.quiet(
-                "Bright: as it must be drawn. Yellow, dashed: as ruled or drawn with compasses. Arrow keys on the cloth move it. Drag the "
-                        + "stone up or down to tilt it. The dome guide is among the sheets in Finish."));
+                "Bright: as it must be drawn. Yellow, dashed: as ruled or drawn with compasses. Arrow keys move it; drag the stone up or "
+                        + "down to tilt it."));
     }
 
     private Viewpoint view() {

@@ -3,7 +3,6 @@ package mosspebble.app.stone;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.function.UnaryOperator;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -15,7 +14,6 @@ import javafx.scene.layout.VBox;
 import mosspebble.app.control.Hint;
 import mosspebble.app.control.OneStop;
 import mosspebble.app.cloth.StoneImage;
-import mosspebble.app.control.Choice;
 import mosspebble.app.control.Entry;
 import mosspebble.app.control.Measure;
 import mosspebble.app.screen.PageView;
@@ -27,15 +25,11 @@ import mosspebble.core.plan.StoneState;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.area.Grid;
 import mosspebble.core.stone.DropTest;
-import mosspebble.core.stone.RockKind;
-import mosspebble.core.stone.Skin;
-import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.Survey;
-import mosspebble.core.stone.Texture;
 import mosspebble.core.units.Numbers;
 import mosspebble.core.units.Srgb;
 
-/** The surface: rock, how it feels, how it drinks, its colour dry, wet and sealed side by side. */
+/** The surface: how it drinks, its colour dry, wet and sealed side by side. */
 final class SkinPage extends PageView {
 
     private static final List<String> TONES = List.of("#e4ddcd", "#cfc9bb", "#b8ad97", "#b89a6e", "#a9835f", "#918f8a", "#8a6f63",
@@ -43,10 +37,6 @@ final class SkinPage extends PageView {
     private static final double PICTURE_PX = 78;
 
     private final StonePanel panel;
-    private final Choice<RockKind> rock;
-    private final Choice<Texture> texture;
-    private final Choice<Skin.Before> sealed;
-    private final Choice<Boolean> loose;
     private final Measure porosity;
     private final Entry drop;
     private final Entry colour;
@@ -56,31 +46,11 @@ final class SkinPage extends PageView {
 
     SkinPage(StonePanel panel) {
         this.panel = panel;
-        rock = new Choice<>("Rock", kind -> skin("Rock kind", s -> s.withRock(kind)));
-        for (RockKind kind : RockKind.values()) {
-            rock.option("rock-" + kind.name().toLowerCase(Locale.ROOT), kind.label(), kind,
-                    kind.label() + ", " + Numbers.shortText(kind.lightest()) + " to " + Numbers.shortText(kind.heaviest()) + " g/cm³");
-        }
-        texture = new Choice<>("Feels", t -> skin("Skin", s -> s.withTexture(t)));
-        for (Texture t : Texture.values()) {
-            texture.option("skin-" + t.label(), t.label(), t, "The stone feels " + t.label());
-        }
-        sealed = new Choice<>("Before", b -> skin("What was on it before", s -> s.withState(b, s.loose())));
-        sealed.option("skin-bare", "bare", Skin.Before.NOTHING, "Nothing on it yet")
-                .option("skin-to-cast", "to be cast", Skin.Before.TO_BE_CAST, "Of plaster or cement: the plan begins with the mould")
-                .option("skin-sealed", "sealed", Skin.Before.SEALER, "It has been varnished or sealed before: that is dulled")
-                .option("skin-painted", "painted, kept", Skin.Before.PAINT_KEPT,
-                        "Old paint stays as the ground: measure its colour as the stone's")
-                .option("skin-sanded", "painted, sanded", Skin.Before.PAINT_SANDED, "Old paint is sanded smooth")
-                .option("skin-stripped", "painted, stripped", Skin.Before.PAINT_STRIPPED, "Old paint is taken off down to the stone");
-        loose = new Choice<>("Grains", b -> skin("Loose grains", s -> s.withState(s.before(), b)));
-        loose.option("grains-firm", "firm", false, "Nothing rubs off").option("grains-loose", "rub off", true,
-                "Grains come off under the thumb");
         porosity = new Measure("porosity", "Porosity", "Open pores: a drop of water beads on a glassy stone and soaks into a porous one", 0,
                 0.5, 0.01, () -> panel.stone().porosity(),
                 v -> Numbers.text(100 * v, 0) + " %, " + DropTest.word(v),
                 v -> panel.workbench.draft(p -> p.withStone(p.stone().withSkin(p.stone().skin().withPorosity(v)))),
-                v -> skin("Porosity", s -> s.withPorosity(v)));
+                v -> panel.skin("Porosity", s -> s.withPorosity(v)));
         drop = new Entry("drop-seconds", "Drop gone after, s",
                 "Lay a drop of water on the dry stone; seconds until it is gone; 600 if it beads", () -> "", this::drop);
         colour = new Entry("stone-colour", "Dry colour", "A colour code such as #8d8b86, or choose a tone",
@@ -94,22 +64,16 @@ final class SkinPage extends PageView {
             dab.setStyle("-fx-background-color: " + tone + ";");
             dab.setAccessibleText("Stone colour " + tone);
             Hint.on(dab, "Dry colour " + tone);
-            dab.setOnAction(e -> skin("Stone colour", s -> s.withColour(Srgb.ofHex(tone))));
+            dab.setOnAction(e -> panel.skin("Stone colour", s -> s.withColour(Srgb.ofHex(tone))));
             tones.getChildren().add(dab);
         }
         OneStop.in(tones);
         HBox row = new HBox(8, colour, drop);
         HBox.setHgrow(colour, Priority.ALWAYS);
         HBox.setHgrow(drop, Priority.ALWAYS);
-        VBox states = new VBox(10, sealed, loose);
         looks.setAlignment(Pos.CENTER_LEFT);
         darker.setId("darker");
-        setSpacing(10);
-        getChildren().addAll(looks, darker, rock, texture, porosity, row, tones, states);
-    }
-
-    private void skin(String title, UnaryOperator<Skin> change) {
-        panel.edit(title, p -> p.withStone(p.stone().withSkin(change.apply(p.stone().skin()))));
+        getChildren().addAll(looks, darker, porosity, row, tones);
     }
 
     private Optional<String> drop(String text) {
@@ -121,11 +85,6 @@ final class SkinPage extends PageView {
 
     @Override
     public void refresh() {
-        Stone stone = panel.stone();
-        rock.show(stone.rock());
-        texture.show(stone.texture());
-        sealed.show(stone.skin().before());
-        loose.show(stone.skin().loose());
         porosity.refresh();
         colour.refresh();
         PaintPlan plan = panel.show.plan();

@@ -13,7 +13,8 @@ public final class StoneModel {
 
     /** Matters of the Stone stage. */
     public enum Page {
-        OUTLINE("Outline"), DOME("Dome"), SKIN("Skin"), MARKS("Marks"), SEEN("Seen"), SUITS("Suits"), READY("Ready"), FOUND("Found");
+        OUTLINE("Outline"), DOME("Dome"), WEIGH("Weigh"), ROCK("Rock"), SKIN("Skin"), MARKS("Marks"), SEEN("Seen"), SUITS("Suits"),
+        READY("Ready"), FOUND("Found");
 
         private final String label;
 
@@ -23,6 +24,16 @@ public final class StoneModel {
 
         public String label() {
             return label;
+        }
+
+        /** Whether length, width and height stand above it. */
+        public boolean measures() {
+            return this == OUTLINE || this == DOME || this == WEIGH;
+        }
+
+        /** Whether what follows from them stands above it too. */
+        public boolean follows() {
+            return this == OUTLINE || this == WEIGH;
         }
     }
 

@@ -4,12 +4,14 @@ import java.util.EnumMap;
 import java.util.Locale;
 import java.util.Map;
 import java.util.function.Supplier;
+import java.util.function.UnaryOperator;
 import javafx.scene.control.Button;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import javafx.scene.shape.Polygon;
 import mosspebble.app.cloth.NumberLine;
 import mosspebble.app.control.Choice;
 import mosspebble.app.control.Entry;
@@ -24,9 +26,11 @@ import mosspebble.core.colour.Lab;
 import mosspebble.core.finding.Finding.Stage;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.StoneState;
+import mosspebble.core.stone.Skin;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.Stone.Measure;
 import mosspebble.core.stone.StoneFacts;
+import mosspebble.core.stone.StoneOutline;
 import mosspebble.core.units.LengthText;
 import mosspebble.core.units.LengthUnit;
 import mosspebble.core.units.Millimetres;
@@ -35,8 +39,8 @@ import mosspebble.core.units.Words;
 import mosspebble.instruments.KitchenScale;
 
 /**
- * The bare stone: its measures and what follows from them, then one matter at a time: outline, dome, skin, marks, how it is seen, what it
- * suits, getting it ready.
+ * The bare stone: its measures and what follows from them, then one matter at a time: outline, dome, weight, rock, skin, marks, how it is
+ * seen, what it suits, getting it ready.
  */
 public final class StonePanel extends Panel {
 
@@ -69,15 +73,17 @@ public final class StonePanel extends Panel {
                 fixed(button("to-photo", "Photo", "Take or open a photo of stones (P)",
                         () -> with.navigator().go(Stage.STONE, Navigator.PHOTO))),
                 fixed(button("to-basket", "Basket", "Stones that wait (B)", () -> with.navigator().go(Stage.STONE, Navigator.BASKET))));
-        HBox units = new HBox(4, unit, ways);
-        HBox.setHgrow(unit, Priority.ALWAYS);
+        unit.unwrapped();
+        besideTitle(new HBox(10, unit, ways));
         Facts facts = new Facts();
         Choice<Page> pages = Choice.pages(p -> bench.pageProperty().set(p));
         for (Page page : Page.values()) {
             pages.option("page-" + page.name().toLowerCase(Locale.ROOT), page.label(), page, switch (page) {
                 case OUTLINE -> "Form, callipers, points, which way up";
-                case DOME -> "Face and back, fullness, weight, tape and cross-section";
-                case SKIN -> "Rock, drop test, colour dry, wet and sealed";
+                case DOME -> "Face and back, fullness and cross-section";
+                case WEIGH -> "How full it is, by weight and by tape";
+                case ROCK -> "Rock, how it feels, what was on it before";
+                case SKIN -> "Drop test, colour dry, wet and sealed";
                 case MARKS -> "Dents, holes, bumps, flats and cracks";
                 case SEEN -> "How it will be seen; lines that look straight";
                 case SUITS -> "Which way up, and which subjects suit it";
@@ -85,8 +91,9 @@ public final class StonePanel extends Panel {
                 case FOUND -> "Where it lay, and whether it might be taken";
             });
         }
-        getChildren().addAll(Entry.row(length, width, height), units, facts, pages, place);
-        bench.pageProperty().addListener((o, a, b) -> page());
+        VBox measures = Entry.row(length, width, height);
+        getChildren().addAll(pages, measures, facts, place);
+        bench.pageProperty().addListener((o, a, b) -> refresh());
         onRefresh(() -> {
             for (Entry entry : new Entry[] {length, width, height}) {
                 entry.prompt(workbench.studio().unit().symbol());
@@ -95,6 +102,8 @@ public final class StonePanel extends Panel {
             unit.show(workbench.studio().unit());
             pages.show(bench.pageProperty().get());
             facts.show(show.plan());
+            present(measures, bench.pageProperty().get().measures());
+            present(facts, bench.pageProperty().get().follows());
             page();
         });
     }
@@ -107,7 +116,9 @@ public final class StonePanel extends Panel {
     private void page() {
         PageView matter = matters.computeIfAbsent(bench.pageProperty().get(), p -> switch (p) {
             case OUTLINE -> new OutlinePage(this, bench);
-            case DOME -> new DomePage(this, scale);
+            case DOME -> new DomePage(this);
+            case WEIGH -> new WeighPage(this, scale);
+            case ROCK -> new RockPage(this);
             case SKIN -> new SkinPage(this);
             case MARKS -> new MarksPage(this, bench);
             case SEEN -> new SeenPage(this, bench);
@@ -119,6 +130,10 @@ public final class StonePanel extends Panel {
             place.getChildren().setAll(matter);
         }
         matter.refresh();
+    }
+
+    void skin(String title, UnaryOperator<Skin> change) {
+        edit(title, p -> p.withStone(p.stone().withSkin(change.apply(p.stone().skin()))));
     }
 
     /** Changes the stone by a length. */
@@ -150,6 +165,17 @@ public final class StonePanel extends Panel {
 
     String words(Millimetres length) {
         return LengthText.format(length, workbench.studio().unit());
+    }
+
+    /** A small outline of a stone in a square. @param px how wide the square is, px */
+    static Polygon small(StoneOutline outline, double px) {
+        Polygon shape = new Polygon();
+        double scale = (px / 2 - 3) / Math.max(outline.halfWidth(), outline.halfHeight());
+        for (int i = 0; i < outline.size(); i += 6) {
+            shape.getPoints().addAll(px / 2 + scale * outline.x(i), px / 2 + scale * outline.y(i));
+        }
+        shape.getStyleClass().add("small-stone");
+        return shape;
     }
 
     /** Turns the stone a quarter clockwise. */

@@ -9,7 +9,6 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import javafx.scene.shape.Polygon;
 import mosspebble.app.control.Hint;
 import mosspebble.app.model.PlanWorker;
 import mosspebble.app.screen.PageView;
@@ -22,7 +21,6 @@ import mosspebble.core.sketch.Item;
 import mosspebble.core.sketch.Motif;
 import mosspebble.core.sketch.Subject;
 import mosspebble.core.sketch.WayUp;
-import mosspebble.core.stone.StoneOutline;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.units.Numbers;
 import mosspebble.core.words.AdviceWords;
@@ -31,8 +29,12 @@ import mosspebble.files.BuiltIn;
 /** Which way up, and which subjects suit the stone, with reasons in words and numbers. */
 final class SuitsPage extends PageView {
 
-    private static final int WAYS = 4;
+    private static final int WAYS = 3;
+    /** As many subjects as are seen without scrolling. */
+    private static final int FEW = 2;
     private static final double WORDS = 196;
+    private static final double PICTURE_PX = 40;
+    private static final double LEAST_HIGH = 58;
 
     private record Answer(List<WayUp> ways, List<Ranked> subjects) {}
 
@@ -44,12 +46,12 @@ final class SuitsPage extends PageView {
     private final VBox ways = new VBox(4);
     private final VBox subjects = new VBox(6);
     private Survey asked;
+    private boolean whole;
     private Optional<Subject> askedSubject = Optional.empty();
 
     SuitsPage(StonePanel panel, PlanWorker desk) {
         this.panel = panel;
         this.desk = desk;
-        setSpacing(8);
         getChildren().addAll(Panel.heading("Which way up"), ways, Panel.heading("Subjects for it"), subjects);
     }
 
@@ -93,7 +95,7 @@ final class SuitsPage extends PageView {
             words.setMinWidth(WORDS);
             words.setPrefWidth(WORDS);
             words.setMaxWidth(WORDS);
-            HBox content = new HBox(10, small(way.outline(panel.stone())), words);
+            HBox content = new HBox(10, StonePanel.small(way.outline(panel.stone()), PICTURE_PX), words);
             content.setAlignment(Pos.CENTER_LEFT);
             Button button = new Button();
             button.setId("way-up-" + i);
@@ -103,7 +105,8 @@ final class SuitsPage extends PageView {
                 button.getStyleClass().add("chosen");
             }
             button.setMaxWidth(Double.MAX_VALUE);
-            button.setPrefHeight(Math.max(66, words.prefHeight(WORDS) + 16));
+            words.fontProperty().addListener((o, a, b) -> button.setPrefHeight(high(words)));
+            button.setPrefHeight(high(words));
             button.setMinHeight(Region.USE_PREF_SIZE);
             button.setAccessibleText("Turn it this way up: " + words.getText());
             Hint.on(button, "Turn the stone this way up, " + Numbers.text(way.degrees(), 0) + "°");
@@ -111,20 +114,21 @@ final class SuitsPage extends PageView {
             ways.getChildren().add(button);
         }
         subjects.getChildren().clear();
-        for (Ranked ranked : answer.subjects()) {
+        List<Ranked> all = answer.subjects();
+        all.stream().limit(whole ? all.size() : FEW).forEach(ranked -> {
             Label title = new Label(ranked.title() + ": " + AdviceWords.word(ranked.suits()));
             Label why = Panel.quiet(String.join(", ", AdviceWords.reasons(ranked.suits())));
             subjects.getChildren().add(new VBox(1, title, why));
+        });
+        if (all.size() > FEW && !whole) {
+            subjects.getChildren().add(Panel.button("suits-all", "All " + all.size() + " subjects", "The less suitable too", () -> {
+                whole = true;
+                show(answer);
+            }));
         }
     }
 
-    private static Polygon small(StoneOutline outline) {
-        Polygon shape = new Polygon();
-        double scale = 17 / Math.max(outline.halfWidth(), outline.halfHeight());
-        for (int i = 0; i < outline.size(); i += 6) {
-            shape.getPoints().addAll(20 + scale * outline.x(i), 20 + scale * outline.y(i));
-        }
-        shape.getStyleClass().add("small-stone");
-        return shape;
+    private static double high(Label words) {
+        return Math.max(LEAST_HIGH, Panel.high(words, WORDS) + 18);
     }
 }
