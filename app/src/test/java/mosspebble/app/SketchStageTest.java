@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.Map;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.canvas.Canvas;
@@ -38,6 +39,7 @@ import mosspebble.core.sketch.Strokes;
 import mosspebble.core.sketch.Subject;
 import mosspebble.core.words.FindingWords;
 import mosspebble.core.words.StepWords;
+import mosspebble.core.sketch.LetterSetting;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -347,6 +349,37 @@ class SketchStageTest {
             app.click("#sketch-lies");
             app.until("what it exposes", () -> app.present("#exposes") && app.robot.lookup("#exposes .label").queryAll().size() >= 1);
         }
+    }
+
+    @Test
+    void lettersAreBentSpacedAndMovedOneMatterAtATime() throws Exception {
+        try (Driver app = new Driver(folder.resolve("s.pebble"), "lettering")) {
+            app.settled();
+            app.click("#stage-sketch");
+            app.click("#thing-0");
+            LetterSetting before = setting(app);
+            assertThat(app.present("#face-script")).isTrue();
+            assertThat(app.present("#path-arc")).as("one matter at a time").isFalse();
+            app.click("#word-page-path");
+            assertThat(app.present("#word-bend")).as("what is straight has no bend").isFalse();
+            app.click("#path-arc");
+            app.until("an arc", () -> setting(app).path() == LetterSetting.Path.ARC && app.present("#word-bend"));
+            app.type("#word-bend", "80");
+            app.until("a flatter one", () -> setting(app).bend() == 80);
+            app.click("#word-page-letters");
+            app.type("#word-swell", "0.5");
+            assertThat(app.text("#word-swell-problem")).as("thicker than letters can be").isNotBlank();
+            app.keys(KeyCode.ESCAPE);
+            app.click("#word-page-spacing");
+            app.type("#kern-letter", "3");
+            app.type("#kern", "0.05");
+            app.until("the third letter moved", () -> setting(app).kerns().equals(Map.of(2, 0.05)));
+            assertThat(setting(app).style()).as("nothing else").isEqualTo(before.style());
+        }
+    }
+
+    private static LetterSetting setting(Driver app) {
+        return ((Subject.Word) app.plan().project().sketch().orElseThrow().items().get(0).subject()).setting();
     }
 
     @Test

@@ -1,7 +1,9 @@
 package mosspebble.app.sketch;
 
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
@@ -13,7 +15,6 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import mosspebble.app.control.Hint;
 import mosspebble.app.control.Choice;
@@ -30,6 +31,22 @@ import mosspebble.files.BuiltIn;
 
 /** Words: what they say, in which face, along what, how filled and spaced. */
 final class WordPage extends PageView {
+
+    /** What can be set of words. */
+    private enum Matter {
+        FACE("Face", "The typeface"),
+        PATH("Path", "Along what they run, and from where it looks straight"),
+        LETTERS("Letters", "How they are filled, how thick, in boxes or not"),
+        SPACING("Spacing", "Between letters and lines; one letter by itself");
+
+        private final String label;
+        private final String tooltip;
+
+        Matter(String label, String tooltip) {
+            this.label = label;
+            this.tooltip = tooltip;
+        }
+    }
 
     private final SketchPanel panel;
     private final SketchModel sketch;
@@ -51,6 +68,9 @@ final class WordPage extends PageView {
     private final Entry pen;
     private final Entry kernLetter;
     private final Entry kern;
+    private final Map<Matter, VBox> matters = new EnumMap<>(Matter.class);
+    private final Choice<Matter> which = Choice.pages(this::show);
+    private Matter shown = Matter.FACE;
     private int letter = 1;
 
     WordPage(SketchPanel panel, SketchModel sketch) {
@@ -114,10 +134,23 @@ final class WordPage extends PageView {
                 () -> s().kerns().getOrDefault(letter - 1, 0.0), v -> setting("Move a letter", s -> s.kerned(letter - 1, v)));
         HBox buttons = new HBox(4, set, best, fit);
         buttons.setAlignment(Pos.CENTER_LEFT);
-        getChildren().addAll(words, buttons, size, facePlace, path, bend, style, row(space, optical), row(step, swell),
-                row(pen, new Region()), new HBox(12, boxes, toEye), row(kernLetter, kern));
+        matters.put(Matter.FACE, new VBox(10, facePlace));
+        matters.put(Matter.PATH, new VBox(10, path, bend, toEye));
+        matters.put(Matter.LETTERS, new VBox(10, style, row(swell, pen), boxes));
+        matters.put(Matter.SPACING, new VBox(10, row(space, optical, step), row(kernLetter, kern)));
+        for (Matter each : Matter.values()) {
+            which.option("word-page-" + each.name().toLowerCase(Locale.ROOT), each.label, each, each.tooltip);
+        }
+        getChildren().addAll(words, buttons, size, which);
+        getChildren().addAll(matters.values());
         HBox.setHgrow(fit, Priority.ALWAYS);
         fit.setMaxWidth(Double.MAX_VALUE);
+    }
+
+    private void show(Matter matter) {
+        shown = matter;
+        which.show(matter);
+        matters.forEach((each, box) -> Panel.present(box, each == matter));
     }
 
     private void faces() {
@@ -126,7 +159,8 @@ final class WordPage extends PageView {
             return;
         }
         facesOf = own;
-        face = new Choice<>("Typeface", id -> sketch.words("Typeface", w -> new Subject.Word(w.lines(), id, w.setting())));
+        face = new Choice<String>("Typeface", id -> sketch.words("Typeface", w -> new Subject.Word(w.lines(), id, w.setting())))
+                .unlabelled();
         for (Typeface shipped : BuiltIn.faces()) {
             face.option("face-" + shipped.id(), shipped.title().toLowerCase(Locale.ROOT), shipped.id(), "Sets the words in this face");
         }
@@ -183,6 +217,7 @@ final class WordPage extends PageView {
     @Override
     public void refresh() {
         faces();
+        show(shown);
         if (!words.isFocused()) {
             words.setText(String.join("\n", word().lines()));
         }
