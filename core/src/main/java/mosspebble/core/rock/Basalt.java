@@ -16,7 +16,7 @@ final class Basalt extends Fabric {
 
     Basalt(long seed, double relief) {
         super(seed, relief);
-        large = new Pits(noise, 0, 6.5, 0.45, 0.4, 1.6);
+        large = new Pits(noise, 0, 6.5, 0.45, 0.4, 1.8);
         middle = new Pits(noise, 3000, 2.6, 0.5, 0.18, 0.8);
         small = new Pits(noise, 6000, 0.8, 0.4, 0.05, 0.26);
         crystals = new Pits(noise, 9000, 12, 0.3, 0.3, 0.8);
@@ -24,8 +24,8 @@ final class Basalt extends Fabric {
 
     @Override
     void fill(double u, double v, double pixel, NearNoise near, Place place) {
-        double ru = u + 0.16 * wander.at(u, v, pixel, near);
-        double rv = v + 0.16 * wander.at(u + 9, v - 5, pixel, near);
+        double ru = u + 0.22 * wander.at(u, v, pixel, near);
+        double rv = v + 0.22 * wander.at(u + 9, v - 5, pixel, near);
         double tone = 1 + 0.14 * speckle.at(u, v, pixel, near) + 0.16 * clouds.at(u, v, pixel, near);
         double brown = step(0.1, 0.6, browns.at(u + 33, v, pixel, near));
         place.tint(tone * (1 + 0.14 * brown), tone * (1 + 0.02 * brown), tone * (1 - 0.06 * brown));

@@ -26,10 +26,11 @@ final class Sandstone extends Fabric {
         double fine = laminae.at(u / 14, warped, pixel, near);
         double sand = Noise.visible(2 * GRAIN, pixel);
         Grain grain = sand == 0 ? Grain.NONE : grain(u + 0.1 * wander.at(u, v, pixel, near), v);
-        double tone = 1 + 0.42 * beds + 0.10 * fine + sand * (0.34 * (grain.tone - 0.5) + 0.22 * (grain.height - 0.4));
-        double iron = step(0.05, 0.5, beds);
+        double bed = beds / (0.16 + Math.abs(beds)); // layers of one tone, and short changes between them
+        double tone = 1 + 0.17 * beds + 0.15 * bed + 0.14 * fine + sand * (0.34 * (grain.tone - 0.5) + 0.22 * (grain.height - 0.4));
+        double iron = step(-0.2, 0.7, bed);
         place.tint(tone * (1 - 0.02 * iron), tone * (1 - 0.08 * iron), tone * (1 - 0.16 * iron));
-        double dark = step(0.42, 0.6, -stains.at(u / 60, warped + 70, pixel, near));
+        double dark = step(0.30, 0.44, -stains.at(u / 60, warped + 70, pixel, near));
         place.toward(0.35 * dark, tone * 0.62, tone * 0.60, tone * 0.66);
         double pore = pores.depth(u, v, pixel);
         place.shade(1 - 0.6 * pore);

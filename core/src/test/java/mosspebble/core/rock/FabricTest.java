@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Collections;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -194,6 +195,47 @@ class FabricTest {
         assertThat(holes(RockKind.BASALT, 0.1)).isBetween(0.03, 0.14);
         assertThat(holes(RockKind.CAST_PLASTER, 0.1)).isBetween(0.0005, 0.03);
         assertThat(holes(RockKind.MARBLE, 0.1)).isZero();
+    }
+
+    @Test // vesicles of a flow are of all sizes, some tenths of a mm to some mm (common knowledge of petrology, no source)
+    void bubblesOfBasaltAreSmallAndLarge() {
+        Fabric basalt = fabric(RockKind.BASALT);
+        Place place = new Place();
+        List<Double> wide = new ArrayList<>();
+        for (double v = -30; v < 30; v += 0.4) {
+            double from = Double.NaN;
+            for (double u = -30; u < 30; u += 0.04) {
+                basalt.at(u, v, 0.04, place);
+                boolean hole = place.height < -0.1;
+                if (hole && Double.isNaN(from)) {
+                    from = u;
+                } else if (!hole && !Double.isNaN(from)) {
+                    wide.add(u - from);
+                    from = Double.NaN;
+                }
+            }
+        }
+        Collections.sort(wide);
+        assertThat(wide.get(wide.size() / 2)).as("half of the cuts through holes, mm").isLessThan(0.9);
+        assertThat(wide.get(wide.size() - 1)).as("the widest, where bubbles met, mm").isBetween(3.4, 6.0);
+    }
+
+    /** Sand is laid down in beds: little changes within one, much from one to the next (common knowledge of petrology, no source). */
+    @Test
+    void bedsOfSandstoneHaveEdges() {
+        Fabric sandstone = fabric(RockKind.SANDSTONE);
+        List<Double> steps = new ArrayList<>();
+        for (double u = -24; u <= 24; u += 3) {
+            double before = Double.NaN;
+            for (double v = -25; v < 25; v += 0.5) {
+                double now = tone(sandstone, u, v, 2.5);
+                steps.add(Math.abs(now - before));
+                before = now;
+            }
+        }
+        steps.removeIf(d -> Double.isNaN(d));
+        Collections.sort(steps);
+        assertThat(steps.get(steps.size() * 97 / 100) / steps.get(steps.size() / 2)).as("at an edge against within; 3.2 where steps are as a bell curve has them").isGreaterThan(3.5);
     }
 
     /** A sheet of slate ends steeply, but nowhere between two places so near that no picture tells them apart. */
