@@ -9,6 +9,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.regex.Pattern;
 import javafx.geometry.Bounds;
 import javafx.geometry.Orientation;
 import javafx.scene.Node;
@@ -58,6 +59,11 @@ class LayoutTest {
             "Hold a photo against the plan",
             "Finish: sheets", "Open the book", "The book: a page");
 
+    /** Pages of columns, which are no wider where there is more room. */
+    private static final Pattern PAGES = Pattern.compile("(Stone|Sketch|Colour|Shelf): ");
+
+    private static final List<String> MAIN = SCREENS.stream().filter(s -> !PAGES.matcher(s).lookingAt()).toList();
+
     private static void there(Driver app, String screen) {
         if (WORKED_OUT.contains(screen)) {
             app.until(screen, () -> app.show().idle());
@@ -84,7 +90,7 @@ class LayoutTest {
                     }
                 });
                 app.robot.press(KeyCode.ESCAPE).release(KeyCode.ESCAPE); // what was told
-                for (String screen : SCREENS) {
+                for (String screen : size[0] > 2000 ? MAIN : SCREENS) {
                     app.robot.interact(() -> app.does(screen));
                     assertThat(app.robot.lookup("#notice").tryQuery().map(n -> ((Label) n).getText()).orElse("")).as(screen)
                             .doesNotStartWith("There is nothing called");
@@ -99,6 +105,49 @@ class LayoutTest {
             }
         }
         assertThat(wrong).isEmpty();
+    }
+
+    /** Words twice as large in the smallest window: what is pressed next to the stone, and the way to the table, stay within it. */
+    @Test
+    void wordsTwiceAsLargeLeaveTheHandItsButtons() throws Exception {
+        try (Driver app = new Driver(folder.resolve("large.pebble"), "owl")) {
+            app.settled();
+            app.robot.interact(() -> {
+                app.scene().getWindow().setWidth(1100);
+                app.scene().getWindow().setHeight(720);
+                for (int i = 0; i < 4; i++) {
+                    app.does("Words larger");
+                }
+            });
+            app.settled();
+            Bounds cloth = app.find("#cloth").localToScene(app.find("#cloth").getLayoutBounds());
+            double lowest = cloth.getMinY() + 16 + cloth.getHeight() / 2 + app.scale() * app.plan().project().stone().length().value() / 2;
+            Node hem = app.find("#cloth-shown");
+            assertThat(lowest + 33 + 5).as("the feet of the letters of the measure below the stone, 33 px lower, over the words of the hem")
+                    .isLessThan(hem.localToScene(hem.getLayoutBounds()).getMinY());
+            app.does("Go to Colour");
+            app.settled();
+            double column = left(app, "#slots");
+            assertThat(right(Set.of(app.find("#look-dry"), app.find("#look-wet"), app.find("#play")))).isLessThan(column);
+            assertThat(app.present("#step-words")).as("its place is needed").isFalse();
+            app.does("Go to Sitting");
+            app.until("what comes next", () -> app.present("#sit-down") && app.show().idle());
+            assertThat(right(Set.of(app.find("#sit-down"), app.find("#next-deed")))).isLessThan(column);
+            Set<String> wrong = new TreeSet<>();
+            app.robot.interact(() -> look(app.find("#hem-foot"), false, "the foot of the hem", wrong));
+            assertThat(wrong).isEmpty();
+            app.robot.interact(() -> {
+                for (int i = 0; i < 4; i++) {
+                    app.does("Words smaller");
+                }
+            });
+            app.does("Go to Colour");
+            app.until("room for it again", () -> app.present("#step-words"));
+        }
+    }
+
+    private static double left(Driver app, String what) {
+        return app.find(what).localToScene(app.find(what).getLayoutBounds()).getMinX();
     }
 
     /** At the smallest size nine stones are seen on the tray, and of each when it is ready. */
@@ -215,7 +264,7 @@ class LayoutTest {
         try (Driver app = new Driver(folder.resolve("s.pebble"), "owl", "harbour")) {
             app.settled();
             for (int light = 0; light < 2; light++) {
-                for (String screen : SCREENS) {
+                for (String screen : light == 0 ? SCREENS : MAIN) {
                     app.robot.interact(() -> app.does(screen));
                     there(app, screen);
                     String where = screen + (light == 0 ? " by day" : " in the evening");

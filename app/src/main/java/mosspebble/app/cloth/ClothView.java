@@ -247,8 +247,9 @@ public final class ClothView extends Region {
         overlay.setHeight(h);
         workbench.shown().ifPresent(project -> {
             StoneOutline outline = outline(project);
-            double room = Math.min((w - 2 * Hem.WIDE - 84) / (2 * outline.halfWidth()),
-                    (h - 2 * Hem.WIDE - 66) / (2 * outline.halfHeight()));
+            double larger = tool().showsMeasures() ? 60 * (TextSize.of(workbench.studio()) - 1) : 0; // measures over the hem's words
+            double room = Math.min((w - 2 * Hem.WIDE - 84 - larger) / (2 * outline.halfWidth()),
+                    (h - 2 * Hem.WIDE - 66 - larger) / (2 * outline.halfHeight()));
             fit = Math.max(0.3, Math.min(9, Math.floor(room * 20) / 20));
             if (near.isTrueSize()) {
                 near.trueSize(pixelsPerMm() / fit);

@@ -29,6 +29,9 @@ final class Hem extends Pane {
     static final double WIDE = 32;
 
     private static final double ROUND_WORDS = 5;
+    /** What a figure needs with some air, in letters of the usual size, px. */
+    private static final double FIGURE_WIDE = 22;
+    private static final int PER_INCH = 8;
 
     private final Canvas above = new Canvas();
     private final Canvas beside = new Canvas();
@@ -88,7 +91,10 @@ final class Hem extends Pane {
         LengthUnit unit = studio.unit();
         double scale = frame.toPixels(1, 0).getX() - frame.toPixels(0, 0).getX();
         double small = unit == LengthUnit.INCH ? Millimetres.PER_INCH / 8 : scale < 2 ? 5 : 2;
-        int perFigure = unit == LengthUnit.INCH ? 8 : scale < 2 ? 4 : 5;
+        int every = unit == LengthUnit.INCH ? PER_INCH : scale < 2 ? 4 : 5;
+        while (every * small * scale < FIGURE_WIDE * TextSize.of(studio)) {
+            every *= 2;
+        }
         Color stitch = Token.HEM.colour(Theme.of(studio));
         for (Canvas side : List.of(above, beside)) {
             GraphicsContext pen = side.getGraphicsContext2D();
@@ -101,7 +107,7 @@ final class Hem extends Pane {
             double first = along ? frame.toX(WIDE + 14) : frame.toY(WIDE + 10);
             double last = along ? frame.toX(w - 14) : frame.toY(h - 10);
             for (int k = (int) Math.ceil(first / small); k <= Math.floor(last / small); k++) {
-                boolean figure = k % perFigure == 0;
+                boolean figure = k % every == 0;
                 double at = along ? frame.toPixels(k * small, 0).getX() : frame.toPixels(0, k * small).getY();
                 double length = figure ? 8 : 4;
                 pen.setLineWidth(figure ? 1.5 : 1);
@@ -111,7 +117,7 @@ final class Hem extends Pane {
                     pen.save();
                     pen.translate(along ? at : 15, along ? 15 : at);
                     pen.rotate(along ? 0 : -90);
-                    pen.fillText(unit == LengthUnit.INCH ? String.valueOf(Math.abs(k / perFigure))
+                    pen.fillText(unit == LengthUnit.INCH ? String.valueOf(Math.abs(k / PER_INCH))
                             : Numbers.text(Math.abs(k * small) / (unit == LengthUnit.CM ? 10 : 1), 1), 0, 0);
                     pen.restore();
                 }

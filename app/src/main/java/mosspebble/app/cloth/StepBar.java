@@ -4,6 +4,7 @@ import javafx.animation.Animation;
 import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
 import javafx.scene.control.ToggleButton;
@@ -13,6 +14,7 @@ import javafx.scene.layout.Region;
 import javafx.util.Duration;
 import mosspebble.app.control.Hint;
 import mosspebble.app.control.Choice;
+import mosspebble.app.control.TextSize;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.picture.StonePicture;
@@ -24,6 +26,9 @@ import mosspebble.core.words.StepWords;
 public final class StepBar extends HBox {
 
     private static final double LOOKS_WIDE = 236;
+    /** Of larger words, below each other. */
+    private static final double LOOKS_NARROW = 120;
+    private static final double LARGER = 1.2;
 
     private final Workbench workbench;
     private final Results show;
@@ -64,8 +69,11 @@ public final class StepBar extends HBox {
                 .option("look-sealed", "sealed", StoneState.SEALED, "As it looks sealed (L)");
         look.show(workbench.lookProperty().get());
         workbench.lookProperty().addListener((o, a, b) -> look.show(b));
-        look.setMinWidth(LOOKS_WIDE);
-        look.setMaxWidth(LOOKS_WIDE);
+        look.setPrefWidth(LOOKS_WIDE);
+        workbench.studioProperty().addListener((o, a, b) -> looks(look));
+        looks(look);
+        setMinWidth(0); // else it would be as wide as all of it, and end outside the window
+        widthProperty().addListener((o, a, b) -> room(look));
         play.setId("play");
         play.getStyleClass().add("pebble");
         Hint.on(play, "Play the painting, coat after coat (Y)");
@@ -96,6 +104,24 @@ public final class StepBar extends HBox {
     }
 
     /** Plays the painting from the beginning, or from where it stands, coat after coat. */
+    /** Where there is no room for all of it, the step's words go first: the card beside says them too. */
+    private void room(Choice<StoneState> look) {
+        double least = getInsets().getLeft() + getInsets().getRight() - getSpacing();
+        for (Node child : getChildren()) {
+            least += getSpacing() + (child == look ? look.getMinWidth() : child.minWidth(-1));
+        }
+        boolean room = getWidth() >= least;
+        stepWords.setVisible(room);
+        stepWords.setManaged(room);
+    }
+
+    private void looks(Choice<StoneState> look) {
+        boolean larger = TextSize.of(workbench.studio()) > LARGER;
+        look.setMinWidth(larger ? LOOKS_NARROW : LOOKS_WIDE);
+        look.setMaxWidth(larger ? USE_COMPUTED_SIZE : LOOKS_WIDE);
+        room(look);
+    }
+
     private void play(boolean on) {
         if (playing != null) {
             playing.stop();

@@ -54,13 +54,15 @@ public final class TextSize {
         while (rules.find()) {
             boolean words = rules.group(2).contains("-fx-font-size") || ROOM.contains(rules.group(1).strip());
             boolean farOff = rules.group(1).contains("work-"); // to be read from 1.5 m: as large as its view lets it
+            boolean onPath = rules.group(1).contains(".path-"); // its pebbles stay as large as they are
             if (words && !farOff) {
                 larger.append(rules.group(1).strip()).append(" {");
                 Matcher sizes = SIZE.matcher(rules.group(2) + ";");
                 while (sizes.find()) {
                     double size = Double.parseDouble(sizes.group(2));
                     boolean large = "-fx-font-size".equals(sizes.group(1)) && size >= LARGE;
-                    larger.append(String.format(Locale.ROOT, " %s: %.1fpx;", sizes.group(1), size * (large ? (1 + times) / 2 : times)));
+                    double grown = onPath ? (2 + times) / 3 : large ? (1 + times) / 2 : times;
+                    larger.append(String.format(Locale.ROOT, " %s: %.1fpx;", sizes.group(1), size * grown));
                 }
                 larger.append(" }\n");
             }

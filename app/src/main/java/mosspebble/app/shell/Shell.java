@@ -25,6 +25,7 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import mosspebble.app.control.Late;
@@ -88,6 +89,9 @@ import mosspebble.instruments.StripeReader;
 
 /** The whole window: path, cloth, stage, tray, name, command field. */
 public final class Shell extends StackPane {
+
+    /** Share of the window that a column of larger words takes at most. */
+    private static final double MOST_OF_WINDOW = 0.5;
 
     /** So often the window is drawn before its column is made. */
     private static final int FIRST_PULSES = 4;
@@ -295,13 +299,16 @@ public final class Shell extends StackPane {
         VBox.setVgrow(stagePane, Priority.ALWAYS);
         stageName.getStyleClass().add("stage-name");
         stageHead.getStyleClass().add("stage-head");
+        stageHead.setMinHeight(Region.USE_PREF_SIZE);
         stageHead.getChildren().add(stageName);
         column.getChildren().setAll(stageHead, stagePane, sliceView, findings);
         column.getStyleClass().add("stage");
+        widthProperty().addListener((o, a, b) -> columnWidth(current().columnWidth()));
     }
 
     private void columnWidth(double wide) {
-        double grown = wide * (1 + 0.65 * (TextSize.of(workbench.studio()) - 1)); // lines hold fewer words, but the cloth keeps its room
+        double wished = wide * (1 + 0.65 * (TextSize.of(workbench.studio()) - 1)); // lines hold fewer words, but the cloth keeps its room
+        double grown = Math.min(wished, Math.max(wide, MOST_OF_WINDOW * getWidth()));
         column.setMinWidth(grown);
         column.setPrefWidth(grown);
         column.setMaxWidth(grown);

@@ -46,6 +46,8 @@ final class HemFoot extends HBox {
 
     private static final double HIGH = 172;
     private static final double NARROW = 760;
+    /** With large words in a small window: no room for the picture, and the clock stands over the button. */
+    private static final double NARROWEST = 560;
     private static final double FIELDS = 220;
     private static final PseudoClass NARROW_CLASS = PseudoClass.getPseudoClass("narrow");
 
@@ -117,9 +119,25 @@ final class HemFoot extends HBox {
             picture.setMinWidth(narrow ? 116 : 156);
             picture.setPrefWidth(narrow ? 116 : 156);
             stone.setFitWidth(narrow ? 112 : 150);
-            sit.setPrefWidth(narrow ? 132 : 170);
+            sit.setPrefWidth(b.doubleValue() < NARROWEST ? USE_COMPUTED_SIZE : narrow ? 132 : 170);
+            narrowest(b.doubleValue() < NARROWEST);
         });
         show(null);
+    }
+
+    private void narrowest(boolean is) {
+        boolean was = hands.getChildren().contains(clock);
+        if (is != was) {
+            Panel.present(picture, !is);
+            over.setWrapText(is);
+            if (is) {
+                getChildren().remove(clock);
+                hands.getChildren().add(0, clock);
+            } else {
+                hands.getChildren().remove(clock);
+                getChildren().add(getChildren().indexOf(hands), clock);
+            }
+        }
     }
 
     void ready() {
@@ -131,7 +149,7 @@ final class HemFoot extends HBox {
         taken = bundle;
         other = false;
         boolean open = bundle != null;
-        Panel.present(picture, true);
+        Panel.present(picture, !hands.getChildren().contains(clock));
         Panel.present(facts, !open);
         Panel.present(deed, !open);
         Panel.present(rows, open);

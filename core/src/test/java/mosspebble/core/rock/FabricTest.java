@@ -235,7 +235,8 @@ class FabricTest {
         }
         steps.removeIf(d -> Double.isNaN(d));
         Collections.sort(steps);
-        assertThat(steps.get(steps.size() * 97 / 100) / steps.get(steps.size() / 2)).as("at an edge against within; 3.2 where steps are as a bell curve has them").isGreaterThan(3.5);
+        assertThat(steps.get(steps.size() * 97 / 100) / steps.get(steps.size() / 2))
+                .as("at an edge against within; 3.2 where steps are as a bell curve has them").isGreaterThan(3.5);
     }
 
     /** A sheet of slate ends steeply, but nowhere between two places so near that no picture tells them apart. */
