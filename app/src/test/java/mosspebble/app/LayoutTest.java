@@ -130,6 +130,12 @@ class LayoutTest {
             double column = left(app, "#slots");
             assertThat(right(Set.of(app.find("#look-dry"), app.find("#look-wet"), app.find("#play")))).isLessThan(column);
             assertThat(app.present("#step-words")).as("its place is needed").isFalse();
+            Set<Node> pebbles = app.robot.lookup(".path-button").queryAll();
+            assertThat(pebbles).hasSize(6);
+            for (Node pebble : pebbles) {
+                assertThat(pebble.lookup(".path-name").getParent().getLayoutBounds().getWidth()).as("words within their pebble")
+                        .isLessThan(96 * 1.2);
+            }
             app.does("Go to Sitting");
             app.until("what comes next", () -> app.present("#sit-down") && app.show().idle());
             assertThat(right(Set.of(app.find("#sit-down"), app.find("#next-deed")))).isLessThan(column);

@@ -29,6 +29,13 @@ class TextSizeTest {
                 """);
     }
 
+    /** The pebbles of the path stay as large as they are, 96 px and a fifth: ten letters at 14 px are some 68 px wide. */
+    @Test
+    void wordsOnThePathGrowByAThirdAtMost() {
+        assertThat(TextSize.larger(".path-name { -fx-font-size: 15px; }", 2)).isEqualTo(".path-name { -fx-font-size: 20.0px; }\n");
+        assertThat(TextSize.larger(".path-name { -fx-font-size: 15px; }", 1)).isEqualTo(".path-name { -fx-font-size: 15.0px; }\n");
+    }
+
     @Test
     void theSheetThatLiesOverTheUsualOneHoldsEverySizeOfWordsInIt() {
         String data = TextSize.sheet(150);
