@@ -32,6 +32,8 @@ final class Hem extends Pane {
     /** What a figure needs with some air, in letters of the usual size, px. */
     private static final double FIGURE_WIDE = 22;
     private static final int PER_INCH = 8;
+    /** Ticks from figure to figure at most, however small the stone is shown. */
+    private static final int MOST_BETWEEN = 4096;
 
     private final Canvas above = new Canvas();
     private final Canvas beside = new Canvas();
@@ -92,7 +94,7 @@ final class Hem extends Pane {
         double scale = frame.toPixels(1, 0).getX() - frame.toPixels(0, 0).getX();
         double small = unit == LengthUnit.INCH ? Millimetres.PER_INCH / 8 : scale < 2 ? 5 : 2;
         int every = unit == LengthUnit.INCH ? PER_INCH : scale < 2 ? 4 : 5;
-        while (every * small * scale < FIGURE_WIDE * TextSize.of(studio)) {
+        while (every * small * scale < FIGURE_WIDE * TextSize.of(studio) && every < MOST_BETWEEN) {
             every *= 2;
         }
         Color stitch = Token.HEM.colour(Theme.of(studio));

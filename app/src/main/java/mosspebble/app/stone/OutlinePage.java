@@ -14,6 +14,7 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import javafx.scene.shape.Polygon;
 import javafx.stage.FileChooser;
 import mosspebble.app.control.Hint;
 import mosspebble.app.control.Choice;
@@ -40,6 +41,7 @@ import mosspebble.files.OutlineReader;
 final class OutlinePage extends PageView {
 
     private static final double FORM_PX = 30;
+    private static final int FORM_POINTS = 60;
 
     private enum Way { FORM, CALLIPERS, POINTS }
 
@@ -187,6 +189,18 @@ final class OutlinePage extends PageView {
         }
     }
 
+    private static Polygon drawing(double[][] curve, Stone stone) {
+        double most = Math.max(stone.length().value(), stone.width().value());
+        double wide = (FORM_PX / 2 - 3) * stone.length().value() / most;
+        double high = (FORM_PX / 2 - 3) * stone.width().value() / most;
+        Polygon shape = new Polygon();
+        for (int i = 0; i < curve[0].length; i++) {
+            shape.getPoints().addAll(FORM_PX / 2 + wide * curve[0][i], FORM_PX / 2 + high * curve[1][i]);
+        }
+        shape.getStyleClass().add("small-stone");
+        return shape;
+    }
+
     /** Every form as this very stone would have it; what is as wide as long is round, else oval. */
     private void forms(Stone stone) {
         boolean round = FoundStone.proportions(stone).equals(Form.ROUND.label());
@@ -198,9 +212,8 @@ final class OutlinePage extends PageView {
         Drawn drawn = new Drawn(stone.size(), grown(stone).roundness());
         if (!drawn.equals(shownForms)) {
             shownForms = drawn;
-            Stone lying = stone.withWayUp(0);
             for (Form each : Form.values()) {
-                form.draw(each, StonePanel.small(StoneOutline.of(lying.withShape(new Shape.Grown(each, drawn.roundness(), 0))), FORM_PX));
+                form.draw(each, drawing(each.curve(drawn.roundness(), FORM_POINTS), stone));
             }
         }
     }

@@ -11,7 +11,6 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import javafx.scene.shape.Polygon;
 import mosspebble.app.cloth.NumberLine;
 import mosspebble.app.control.Choice;
 import mosspebble.app.control.Entry;
@@ -30,7 +29,6 @@ import mosspebble.core.stone.Skin;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.Stone.Measure;
 import mosspebble.core.stone.StoneFacts;
-import mosspebble.core.stone.StoneOutline;
 import mosspebble.core.units.LengthText;
 import mosspebble.core.units.LengthUnit;
 import mosspebble.core.units.Millimetres;
@@ -165,17 +163,6 @@ public final class StonePanel extends Panel {
 
     String words(Millimetres length) {
         return LengthText.format(length, workbench.studio().unit());
-    }
-
-    /** A small outline of a stone in a square. @param px how wide the square is, px */
-    static Polygon small(StoneOutline outline, double px) {
-        Polygon shape = new Polygon();
-        double scale = (px / 2 - 3) / Math.max(outline.halfWidth(), outline.halfHeight());
-        for (int i = 0; i < outline.size(); i += 6) {
-            shape.getPoints().addAll(px / 2 + scale * outline.x(i), px / 2 + scale * outline.y(i));
-        }
-        shape.getStyleClass().add("small-stone");
-        return shape;
     }
 
     /** Turns the stone a quarter clockwise. */

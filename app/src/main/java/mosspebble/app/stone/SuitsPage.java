@@ -9,6 +9,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import javafx.scene.shape.Polygon;
 import mosspebble.app.control.Hint;
 import mosspebble.app.model.PlanWorker;
 import mosspebble.app.screen.PageView;
@@ -21,6 +22,7 @@ import mosspebble.core.sketch.Item;
 import mosspebble.core.sketch.Motif;
 import mosspebble.core.sketch.Subject;
 import mosspebble.core.sketch.WayUp;
+import mosspebble.core.stone.StoneOutline;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.units.Numbers;
 import mosspebble.core.words.AdviceWords;
@@ -95,7 +97,7 @@ final class SuitsPage extends PageView {
             words.setMinWidth(WORDS);
             words.setPrefWidth(WORDS);
             words.setMaxWidth(WORDS);
-            HBox content = new HBox(10, StonePanel.small(way.outline(panel.stone()), PICTURE_PX), words);
+            HBox content = new HBox(10, small(way.outline(panel.stone())), words);
             content.setAlignment(Pos.CENTER_LEFT);
             Button button = new Button();
             button.setId("way-up-" + i);
@@ -130,5 +132,15 @@ final class SuitsPage extends PageView {
 
     private static double high(Label words) {
         return Math.max(LEAST_HIGH, Panel.high(words, WORDS) + 18);
+    }
+
+    private static Polygon small(StoneOutline outline) {
+        Polygon shape = new Polygon();
+        double scale = (PICTURE_PX / 2 - 3) / Math.max(outline.halfWidth(), outline.halfHeight());
+        for (int i = 0; i < outline.size(); i += 6) {
+            shape.getPoints().addAll(PICTURE_PX / 2 + scale * outline.x(i), PICTURE_PX / 2 + scale * outline.y(i));
+        }
+        shape.getStyleClass().add("small-stone");
+        return shape;
     }
 }

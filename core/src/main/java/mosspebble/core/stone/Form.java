@@ -82,6 +82,34 @@ public enum Form {
     }
 
     /**
+     * The form with a box as long as 2 and as wide as 2 round the origin, as points to be joined; for small drawings of it.
+     *
+     * @param roundness 0 (cornered) to 1 (smooth)
+     * @param points 3 or more
+     * @return x and y of every point, two arrays
+     */
+    public double[][] curve(double roundness, int points) {
+        double[][] curve = new double[2][points];
+        double[] at = new double[2];
+        double[] low = {Double.MAX_VALUE, Double.MAX_VALUE};
+        double[] high = {-Double.MAX_VALUE, -Double.MAX_VALUE};
+        for (int i = 0; i < points; i++) {
+            trace(2 * Math.PI * i / points, roundness, at);
+            for (int axis = 0; axis < 2; axis++) {
+                curve[axis][i] = at[axis];
+                low[axis] = Math.min(low[axis], at[axis]);
+                high[axis] = Math.max(high[axis], at[axis]);
+            }
+        }
+        for (int axis = 0; axis < 2; axis++) {
+            for (int i = 0; i < points; i++) {
+                curve[axis][i] = 2 * (curve[axis][i] - low[axis]) / (high[axis] - low[axis]) - 1;
+            }
+        }
+        return curve;
+    }
+
+    /**
      * @param angle parameter of the curve, radians clockwise from the right
      * @param roundness 0 (cornered) to 1 (smooth)
      * @param at receives x and y

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.Arrays;
 import java.util.ArrayList;
 import java.util.List;
 import mosspebble.core.units.Millimetres;
@@ -157,5 +158,27 @@ class OutlineTest {
         assertThatThrownBy(() -> measured(0, 50, 90, 40, 80, 45, 200, 50)).hasMessageContaining("80° follows 90°");
         assertThatThrownBy(() -> new Shape.Spoke(360, 40)).hasMessageContaining("0 to under 360");
         assertThatThrownBy(() -> new Shape.Spoke(10, Double.NaN)).hasMessageContaining("2 to 600 mm");
+    }
+
+    /** The drawing of a form is the outline that a stone of that form gets, but for its size and its irregularity. */
+    @ParameterizedTest
+    @EnumSource(Form.class)
+    void theDrawingOfAFormIsWhatAStoneOfThatFormLooksLike(Form form) {
+        Stone stone = Stone.cobble().withWayUp(0).withShape(new Shape.Grown(form, 0.7, 0));
+        StoneOutline outline = StoneOutline.of(stone);
+        double[][] curve = form.curve(0.7, 60);
+        double far = 0;
+        for (int i = 0; i < 60; i++) {
+            double x = curve[0][i] * stone.length().value() / 2;
+            double y = curve[1][i] * stone.width().value() / 2;
+            double near = Double.MAX_VALUE;
+            for (int k = 0; k < outline.size(); k++) {
+                near = Math.min(near, Math.hypot(outline.x(k) - x, outline.y(k) - y));
+            }
+            far = Math.max(far, near);
+        }
+        assertThat(far).as("farthest point of the drawing from the outline, mm").isLessThan(1.2);
+        assertThat(Arrays.stream(curve[0]).max().orElseThrow() - Arrays.stream(curve[0]).min().orElseThrow()).isCloseTo(2, within(1e-9));
+        assertThat(Arrays.stream(curve[1]).max().orElseThrow() - Arrays.stream(curve[1]).min().orElseThrow()).isCloseTo(2, within(1e-9));
     }
 }
