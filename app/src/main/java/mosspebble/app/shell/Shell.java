@@ -90,8 +90,6 @@ import mosspebble.instruments.StripeReader;
 /** The whole window: path, cloth, stage, tray, name, command field. */
 public final class Shell extends StackPane {
 
-    /** The notices leave the figures of the hem in sight, px. */
-    private static final double BELOW_HEM = 28;
     /** Share of the window that a column of larger words takes at most. */
     private static final double MOST_OF_WINDOW = 0.5;
 
@@ -238,7 +236,6 @@ public final class Shell extends StackPane {
                 this::sampleShelf, () -> perform(ShelfScreen.ADD), () -> perform(ShelfScreen.BRING)));
         notices = new Notices(workbench, files, studioFiles::saveCopy, this::showLog, house::close);
         StackPane.setAlignment(notices, Pos.TOP_CENTER);
-        StackPane.setMargin(notices, new Insets(BELOW_HEM, 0, 0, 0));
         OtherSideView other = new OtherSideView(workbench, show);
         StackPane.setAlignment(other, Pos.TOP_RIGHT);
         StackPane.setMargin(other, new Insets(40, 10, 0, 0));
