@@ -14,6 +14,7 @@ import javafx.scene.control.MenuButton;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import mosspebble.app.model.Workbench;
+import mosspebble.app.shell.Elsewhere;
 import mosspebble.core.colour.Binder;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.finding.Code;
@@ -73,6 +74,22 @@ class ColumnPagesTest {
             app.click("#page-outline");
             follow(app, Code.TAKING_FORBIDDEN, "Taking this stone was not allowed");
             assertThat(app.present("#stone-taking-forbidden")).as("where it is from, which is no matter of the outline").isTrue();
+        }
+    }
+
+    /** From any page of the habits what is told of coats leads to those of coats. */
+    @Test
+    void whatIsToldOfCoatsLeadsToTheHabitsOfCoats() throws Exception {
+        try (Driver app = new Driver(folder.resolve("s.pebble"), "owl")) {
+            app.settled();
+            app.does("Habits: lines");
+            app.until("lines", () -> app.present("#lines-last") && !app.present("#primer-whole"));
+            Elsewhere coats = Elsewhere.of(Code.PALE_NEEDS_PRIMER).orElseThrow();
+            app.click("#stage-stone");
+            app.does(coats.action());
+            app.until("coats", () -> app.present("#primer-whole") && !app.present("#lines-last"));
+            app.does("Habits: drying, seal");
+            app.until("the seal", () -> app.present("#seal-matt") && app.present("#habit-dryer") && !app.present("#primer-whole"));
         }
     }
 

@@ -34,12 +34,13 @@ public final class BuildUpPanel extends Panel {
     }
 
     private final ObjectProperty<Page> page = new SimpleObjectProperty<>(Page.STEPS);
+    private final HabitsPage habits;
 
     public BuildUpPanel(Workbench workbench, Results show, MendModel mend, BuildUpScreen.Aside aside) {
         super(workbench, show);
         CardPage card = new CardPage(this);
         StepsPage steps = new StepsPage(this);
-        HabitsPage habits = new HabitsPage(this, aside.compare());
+        habits = new HabitsPage(this, aside.compare());
         MendPage mending = new MendPage(this, mend, aside.hold());
         VBox place = new VBox();
         Choice<Page> pages = Choice.pages(page::set);
@@ -62,6 +63,12 @@ public final class BuildUpPanel extends Panel {
             mend.pointingProperty().set(page.get() == Page.MEND);
             matter.refresh();
         });
+    }
+
+    /** Turns to habits of one kind. */
+    public void habits(HabitsPage.Matter matter) {
+        page.set(Page.HABITS);
+        habits.show(matter);
     }
 
     public ObjectProperty<Page> pageProperty() {

@@ -63,6 +63,12 @@ public final class BuildUpScreen extends Screen {
         for (BuildUpPanel.Page page : BuildUpPanel.Page.values()) {
             all.add(Action.of("Build-up: " + page.label().toLowerCase(Locale.ROOT), () -> page(page)));
         }
+        for (HabitsPage.Matter matter : HabitsPage.Matter.values()) {
+            all.add(Action.of("Habits: " + matter.label().toLowerCase(Locale.ROOT), () -> {
+                go();
+                ((BuildUpPanel) column().orElseThrow()).habits(matter);
+            }));
+        }
         all.add(Action.of("Light the place in hand", () -> tool.litProperty().set(!tool.litProperty().get())).key("I")
                 .where(() -> with.workbench().stageProperty().get() == Stage.BUILD_UP
                         || with.workbench().stageProperty().get() == Stage.SITTING)

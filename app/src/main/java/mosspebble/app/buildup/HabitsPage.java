@@ -28,6 +28,10 @@ public final class HabitsPage extends PageView {
         Matter(String label) {
             this.label = label;
         }
+
+        public String label() {
+            return label;
+        }
     }
 
     /** One question on which practitioners disagree, with its answers. */
@@ -134,7 +138,8 @@ public final class HabitsPage extends PageView {
                 (l, v) -> l.with(l.shade(), l.contact(), l.highlight(), v), false);
     }
 
-    private void show(Matter matter) {
+    /** Turns to habits of one kind. */
+    void show(Matter matter) {
         shown = matter;
         which.show(matter);
         matters.forEach((each, box) -> Panel.present(box, each == matter));

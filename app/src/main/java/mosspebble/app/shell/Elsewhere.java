@@ -23,7 +23,7 @@ public record Elsewhere(String words, String action) {
             case STILL_DAMP -> new Elsewhere("To its weight", "Stone: ready");
             case FAINT_OUTLINE, VANISHES -> new Elsewhere("To its neighbours", "Colour: beside");
             case MUD -> new Elsewhere("To the mix", "Colour: mix");
-            case PALE_NEEDS_PRIMER, FILM_THICK, RIM_CHIPS -> new Elsewhere("To the habits", "Build-up: habits");
+            case PALE_NEEDS_PRIMER, FILM_THICK, RIM_CHIPS -> new Elsewhere("To the habits", "Habits: coats");
             case TOO_COLD, NEVER_DRIES, DEW -> new Elsewhere("To the room", "Sitting: week and room");
             case RUNS_OUT -> new Elsewhere("To the jars", "Finish: jars");
             case UNTESTED -> new Elsewhere("To the seal", "Finish: seal");
