@@ -11,6 +11,7 @@ import java.util.function.UnaryOperator;
 import javafx.scene.layout.VBox;
 import mosspebble.app.control.Choice;
 import mosspebble.app.control.Measure;
+import mosspebble.app.control.Pages;
 import mosspebble.app.screen.PageView;
 import mosspebble.app.screen.Panel;
 import mosspebble.core.project.Habits;
@@ -99,8 +100,7 @@ public final class HabitsPage extends PageView {
     private final Panel panel;
     private final List<Runnable> refreshers = new ArrayList<>();
     private final Map<Matter, VBox> matters = new EnumMap<>(Matter.class);
-    private final Choice<Matter> which = Choice.pages(this::show);
-    private Matter shown = Matter.COATS;
+    private final Pages<Matter> pages = new Pages<>();
 
     HabitsPage(Panel panel, Runnable compare) {
         this.panel = panel;
@@ -115,16 +115,17 @@ public final class HabitsPage extends PageView {
         });
         getChildren().add(whose);
         for (Matter matter : Matter.values()) {
-            which.option("habits-" + matter.name().toLowerCase(Locale.ROOT), matter.label, matter, switch (matter) {
+            VBox page = new VBox(10);
+            matters.put(matter, page);
+            pages.add("habits-" + matter.name().toLowerCase(Locale.ROOT), matter.label, matter, switch (matter) {
                 case COATS -> "Ground, primer, what paints, how well it covers";
                 case LINES -> "When they are drawn, in what colour and style, by which hand";
                 case DRYING -> "Air or a dryer, a lamp, the seal";
                 case LIGHT -> "Light, shade and highlights that are painted";
-            });
-            matters.put(matter, new VBox(10));
+            }, page);
         }
-        getChildren().add(which);
-        getChildren().addAll(matters.values());
+        getChildren().add(pages.row());
+        getChildren().addAll(pages.all());
         QUESTIONS.forEach(this::ask);
         light("light", "Light from", "Where the light on the stone comes from", 0, 345, 15, Light::from, HabitsPage::clock,
                 (l, v) -> l.withFrom(v), true);
@@ -140,9 +141,7 @@ public final class HabitsPage extends PageView {
 
     /** Turns to habits of one kind. */
     void show(Matter matter) {
-        shown = matter;
-        which.show(matter);
-        matters.forEach((each, box) -> Panel.present(box, each == matter));
+        pages.show(matter);
     }
 
     private <T> void ask(Question<T> question) {
@@ -188,6 +187,5 @@ public final class HabitsPage extends PageView {
     @Override
     public void refresh() {
         refreshers.forEach(Runnable::run);
-        show(shown);
     }
 }

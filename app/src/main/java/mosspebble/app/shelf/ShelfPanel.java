@@ -1,14 +1,10 @@
 package mosspebble.app.shelf;
 
-import java.util.EnumMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
-import javafx.beans.property.ObjectProperty;
-import javafx.beans.property.SimpleObjectProperty;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.ColorPicker;
@@ -24,6 +20,7 @@ import mosspebble.app.control.Hint;
 import mosspebble.app.control.Choice;
 import mosspebble.app.control.Entry;
 import mosspebble.app.control.OneStop;
+import mosspebble.app.control.Pages;
 import mosspebble.app.control.Swatch;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
@@ -74,7 +71,7 @@ public final class ShelfPanel extends Panel {
     private final HBox head = new HBox(10);
     private final VBox tests = new VBox(5);
     private final RulesBox rules;
-    private final ObjectProperty<Page> page = new SimpleObjectProperty<>(Page.PAINT);
+    private final Pages<Page> pages = new Pages<>();
     private Object shown;
 
     public ShelfPanel(Workbench workbench, Results show, ShelfModel desk) {
@@ -152,24 +149,22 @@ public final class ShelfPanel extends Panel {
         tests.setId("smear-tests");
         this.rules = new RulesBox(desk);
         Button away = button("paint-away", "Take off the shelf", "Stones that use it are told by a finding", desk::takeAway);
-        Map<Page, VBox> matters = new EnumMap<>(Page.class);
-        matters.put(Page.PAINT, new VBox(7, name, kind, colours, opacity, PageView.row(left, full, price), PageView.row(tip, coat), away));
-        matters.put(Page.FILM, new VBox(9, drawdown, wet, finish, bound));
-        matters.put(Page.SEALERS, new VBox(9, quiet("What your own test pieces showed goes before every rule."), tests));
-        matters.put(Page.OVER, new VBox(9, rules));
-        Choice<Page> pages = Choice.pages(page::set);
         for (Page each : Page.values()) {
-            pages.option("shelf-page-" + each.name().toLowerCase(Locale.ROOT), each.label, each, each.tooltip);
+            pages.add("shelf-page-" + each.name().toLowerCase(Locale.ROOT), each.label, each, each.tooltip, switch (each) {
+                case PAINT -> new VBox(7, name, kind, colours, opacity, PageView.row(left, full, price), PageView.row(tip, coat), away);
+                case FILM -> new VBox(9, drawdown, wet, finish, bound);
+                case SEALERS -> new VBox(9, quiet("What your own test pieces showed goes before every rule."), tests);
+                case OVER -> rules;
+            });
         }
-        getChildren().addAll(head, pages);
-        getChildren().addAll(matters.values());
-        page.addListener((o, a, b) -> refresh());
+        VBox place = new VBox();
+        place.getChildren().addAll(pages.all());
+        getChildren().addAll(head, pages.row(), place);
         desk.paintProperty().addListener((o, a, b) -> refresh());
         onRefresh(() -> {
             Optional<Paint> now = paint();
-            pages.show(page.get());
-            present(pages, now.isPresent());
-            matters.forEach((each, matter) -> present(matter, now.isPresent() && each == page.get()));
+            present(pages.row(), now.isPresent());
+            present(place, now.isPresent());
             now.ifPresent(p -> {
                 name.refresh();
                 colour.refresh();
@@ -217,8 +212,8 @@ public final class ShelfPanel extends Panel {
         return box;
     }
 
-    public ObjectProperty<Page> pageProperty() {
-        return page;
+    public void show(Page page) {
+        pages.show(page);
     }
 
     private Optional<Paint> paint() {

@@ -52,7 +52,7 @@ public final class ShelfScreen extends Screen {
                 Action.of(BRING, here(() -> ((ShelfView) middle().orElseThrow()).bring())).also("csv", "paints")));
         for (ShelfPanel.Page page : ShelfPanel.Page.values()) {
             all.add(Action.of("Shelf: " + page.label().toLowerCase(Locale.ROOT),
-                    here(() -> ((ShelfPanel) column().orElseThrow()).pageProperty().set(page))));
+                    here(() -> ((ShelfPanel) column().orElseThrow()).show(page))));
         }
         return all;
     }

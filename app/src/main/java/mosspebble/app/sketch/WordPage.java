@@ -1,9 +1,7 @@
 package mosspebble.app.sketch;
 
-import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
@@ -19,6 +17,7 @@ import javafx.scene.layout.VBox;
 import mosspebble.app.control.Hint;
 import mosspebble.app.control.Choice;
 import mosspebble.app.control.Entry;
+import mosspebble.app.control.Pages;
 import mosspebble.app.screen.PageView;
 import mosspebble.app.screen.Panel;
 import mosspebble.core.sketch.LetterSetting;
@@ -68,9 +67,6 @@ final class WordPage extends PageView {
     private final Entry pen;
     private final Entry kernLetter;
     private final Entry kern;
-    private final Map<Matter, VBox> matters = new EnumMap<>(Matter.class);
-    private final Choice<Matter> which = Choice.pages(this::show);
-    private Matter shown = Matter.FACE;
     private int letter = 1;
 
     WordPage(SketchPanel panel, SketchModel sketch) {
@@ -134,23 +130,19 @@ final class WordPage extends PageView {
                 () -> s().kerns().getOrDefault(letter - 1, 0.0), v -> setting("Move a letter", s -> s.kerned(letter - 1, v)));
         HBox buttons = new HBox(4, set, best, fit);
         buttons.setAlignment(Pos.CENTER_LEFT);
-        matters.put(Matter.FACE, new VBox(10, facePlace));
-        matters.put(Matter.PATH, new VBox(10, path, bend, toEye));
-        matters.put(Matter.LETTERS, new VBox(10, style, row(swell, pen), boxes));
-        matters.put(Matter.SPACING, new VBox(10, row(space, optical, step), row(kernLetter, kern)));
+        Pages<Matter> pages = new Pages<>();
         for (Matter each : Matter.values()) {
-            which.option("word-page-" + each.name().toLowerCase(Locale.ROOT), each.label, each, each.tooltip);
+            pages.add("word-page-" + each.name().toLowerCase(Locale.ROOT), each.label, each, each.tooltip, switch (each) {
+                case FACE -> new VBox(10, facePlace);
+                case PATH -> new VBox(10, path, bend, toEye);
+                case LETTERS -> new VBox(10, style, row(swell, pen), boxes);
+                case SPACING -> new VBox(10, row(space, optical, step), row(kernLetter, kern));
+            });
         }
-        getChildren().addAll(words, buttons, size, which);
-        getChildren().addAll(matters.values());
+        getChildren().addAll(words, buttons, size, pages.row());
+        getChildren().addAll(pages.all());
         HBox.setHgrow(fit, Priority.ALWAYS);
         fit.setMaxWidth(Double.MAX_VALUE);
-    }
-
-    private void show(Matter matter) {
-        shown = matter;
-        which.show(matter);
-        matters.forEach((each, box) -> Panel.present(box, each == matter));
     }
 
     private void faces() {
@@ -217,7 +209,6 @@ final class WordPage extends PageView {
     @Override
     public void refresh() {
         faces();
-        show(shown);
         if (!words.isFocused()) {
             words.setText(String.join("\n", word().lines()));
         }
