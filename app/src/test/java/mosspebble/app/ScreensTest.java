@@ -105,7 +105,8 @@ class ScreensTest {
                 });
                 assertThat(workbench(app).noticeProperty().get()).as(action.name()).doesNotStartWith("There is nothing called");
                 app.robot.interact(() -> {
-                    for (String close : new String[] {"#help-close", "#log-close", "#work-leave", "#comfort-close", "#about-close"}) {
+                    for (String close : new String[] {"#help-close", "#log-close", "#told-close", "#work-leave", "#comfort-close",
+                        "#about-close"}) {
                         app.robot.lookup(close).tryQuery().filter(Node::isVisible).ifPresent(n -> ((javafx.scene.control.Button) n).fire());
                     }
                 });

@@ -211,6 +211,9 @@ class SittingStageTest {
             assertThat(((Labeled) app.find("#tray-snail .tray-state")).getText()).startsWith("touch from ");
             until(app, clock);
             app.until("it is dry", () -> app.text("#work-done").equals("Done"));
+            app.until("and it is said, with what comes next", () -> Optional.ofNullable(app.scene().getFocusOwner().getAccessibleText())
+                    .filter(t -> t.startsWith("It is dry. Snail with post · step ") && t.contains(": " + app.text("#work-title") + ". "))
+                    .isPresent());
             app.keys(KeyCode.N);
             app.until("not yet", () -> !app.text("#work-done").equals("Done"));
             later(app, clock, Duration.ofMinutes(6));

@@ -99,6 +99,14 @@ public final class Shell extends StackPane {
     /** Seconds to wait for the book at the end: a large photo may be on its way. */
     private static final long LONGEST_WRITING = 20;
 
+    private static final Reading.Words WRITTEN_DOWN = new Reading.Words("log", "What the program wrote down",
+            "Kept beside the studio: what happened, where in the program, which version. No names, no words, no pictures of yours. A "
+                    + "report puts it into one file, with how many of what the studio holds, for whoever helps.",
+            "Nothing has been written down.");
+    private static final Reading.Words TOLD = new Reading.Words("told", "What was told",
+            "Since the window was opened, the last of it below. A screen reader hears it when it is told, before the name of what has the focus.",
+            "Nothing has been told yet.");
+
     private final Workbench workbench;
     private final Results show;
     private final PlanWorker worker;
@@ -145,7 +153,9 @@ public final class Shell extends StackPane {
     private final Covers.Cover<ComfortView> comfort;
     private final Covers.Cover<AboutView> about;
     private final Covers.Cover<WorkAlongView> along;
-    private final Covers.Cover<LogView> log;
+    private final Covers.Cover<Reading> log;
+    private final Covers.Cover<Reading> told;
+    private final Announcer announcer;
     private final StudioFiles studioFiles;
     private final BorderPane frame;
     private final PathRail path;
@@ -263,8 +273,12 @@ public final class Shell extends StackPane {
         help = covers.with(() -> new HelpView(this::actions, this::toCloth), HelpView::close);
         comfort = covers.with(() -> new ComfortView(workbench, this::toCloth), ComfortView::close);
         about = covers.with(() -> new AboutView(this::showLog, this::toCloth), AboutView::close);
-        along = covers.with(() -> new WorkAlongView(workbench, show, worker, sitting, this::toCloth, this::putRight), WorkAlongView::close);
-        log = covers.with(() -> new LogView(studioFiles::saveReport, this::toCloth), LogView::close);
+        announcer = new Announcer(this, workbench, show, clock);
+        along = covers.with(() -> new WorkAlongView(workbench, show, worker, sitting,
+                new WorkAlongView.Deeds(this::toCloth, this::putRight, announcer::say)), WorkAlongView::close);
+        log = covers.with(() -> new Reading(WRITTEN_DOWN, this::toCloth,
+                Panel.button("log-report", "Save a report …", "All of this in one file", studioFiles::saveReport)), Reading::close);
+        told = covers.with(() -> new Reading(TOLD, this::toCloth), Reading::close);
         makeActions();
         mend.pointingProperty().addListener((o, a, b) -> slice());
         navigator.asideProperty().addListener((o, a, b) -> stage());
@@ -396,6 +410,8 @@ public final class Shell extends StackPane {
         actions.add(Action.of("Take in a stone from a file", studioFiles::takeIn).also("open", "import", "friend", "load"));
         actions.add(Action.of("Save a copy of the studio", studioFiles::saveCopy).also("backup"));
         actions.addAll(whole.actions());
+        actions.add(Action.of("Read what was told", () -> told.onTop().open(announcer.toRead())).key("Ctrl T").also("notice", "message",
+                "finding", "again", "hear"));
         actions.add(Action.of("Show the log", this::showLog).also("trouble", "error"));
         actions.add(
                 Action.of("About Moss Pebble", () -> openAbout(AboutView.Page.KEPT)).also("version", "licence", "where", "folder", "news"));

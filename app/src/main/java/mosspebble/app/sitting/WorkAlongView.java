@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Consumer;
 import javafx.animation.PauseTransition;
 import javafx.beans.binding.Bindings;
 import javafx.css.PseudoClass;
@@ -53,8 +54,7 @@ public final class WorkAlongView extends BorderPane {
 
     private final Workbench workbench;
     private final SittingModel model;
-    private final Runnable closed;
-    private final Runnable wrong;
+    private final Deeds deeds;
     private final WorkPicture picture;
     private final DryingRow drying;
     private final Awake awake = new Awake();
@@ -80,17 +80,22 @@ public final class WorkAlongView extends BorderPane {
     private boolean silent;
     private boolean paused;
     private boolean waited;
+    private boolean dried;
     private Object shownAs;
 
     /**
+     * What is done around it.
+     *
      * @param closed called when it is left
      * @param wrong opens what mends a mistake on the stone on the cloth
+     * @param say says what is to be done now to whoever listens
      */
-    public WorkAlongView(Workbench workbench, Results results, PlanWorker desk, SittingModel model, Runnable closed, Runnable wrong) {
+    public record Deeds(Runnable closed, Runnable wrong, Consumer<String> say) {}
+
+    public WorkAlongView(Workbench workbench, Results results, PlanWorker desk, SittingModel model, Deeds deeds) {
         this.workbench = workbench;
         this.model = model;
-        this.closed = closed;
-        this.wrong = wrong;
+        this.deeds = deeds;
         this.picture = new WorkPicture(desk, results);
         this.drying = new DryingRow(model, results);
         setId("work-along");
@@ -179,7 +184,7 @@ public final class WorkAlongView extends BorderPane {
     public void close() {
         model.shown().next().ifPresent(next -> workbench.choose(model.shown().piece(next).stone()));
         Panel.present(this, false);
-        closed.run();
+        deeds.closed.run();
     }
 
     private void key(KeyEvent e) {
@@ -252,7 +257,7 @@ public final class WorkAlongView extends BorderPane {
             Workload.Piece piece = model.shown().piece(next);
             workbench.choose(piece.stone());
             Panel.present(this, false);
-            wrong.run();
+            deeds.wrong.run();
             workbench.stepProperty().set(Math.max(1, piece.step()));
         });
     }
@@ -288,6 +293,7 @@ public final class WorkAlongView extends BorderPane {
         if (state == State.PAINT && model.begun().isEmpty()) {
             if (waited) {
                 dry();
+                dried = true;
             }
             model.begin();
         }
@@ -350,6 +356,8 @@ public final class WorkAlongView extends BorderPane {
             brush.setStroke(step.coat().map(c -> Swatch.colour(c.swatch())).orElse(null));
             brushWords.setText(TimetableWords.brush(((Step.Lay) step).tool().mm()));
         }
+        deeds.say.accept((dried ? "It is dry. " : "") + stone.getText() + ": " + title.getText() + ". " + sentence.getText());
+        dried = false;
         expect();
     }
 

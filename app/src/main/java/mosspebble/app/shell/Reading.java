@@ -1,6 +1,7 @@
 package mosspebble.app.shell;
 
 import javafx.geometry.Pos;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
 import javafx.scene.input.KeyCode;
@@ -10,34 +11,44 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import mosspebble.app.screen.Panel;
 
-/** What the program wrote down, to look at and to send on. */
-final class LogView extends VBox {
+/** Lines to be read at leisure, the last one first in sight: what the program wrote down, what was told. */
+final class Reading extends VBox {
+
+    /**
+     * What it says about itself.
+     *
+     * @param id of the node; its text and its button to close have it before their own
+     * @param about what the lines are, under the title
+     * @param empty stands there where there is no line
+     */
+    record Words(String id, String title, String about, String empty) {}
 
     private final TextArea text = new TextArea();
+    private final Words words;
     private final Runnable closed;
 
-    LogView(Runnable saveReport, Runnable closed) {
+    /** @param besides buttons that do something with it */
+    Reading(Words words, Runnable closed, Button... besides) {
+        this.words = words;
         this.closed = closed;
-        setId("log");
+        setId(words.id);
         getStyleClass().addAll("log");
         setSpacing(10);
         setMaxSize(900, 560);
-        Label title = new Label("What the program wrote down");
+        Label title = new Label(words.title);
         title.getStyleClass().add("empty-title");
-        Label words = Panel.quiet(
-                "Kept beside the studio: what happened, where in the program, which version. No names, no words, no pictures of yours. A "
-                        + "report puts it into one file, with how many of what the studio holds, for whoever helps.");
-        text.setId("log-text");
+        text.setId(words.id + "-text");
         text.setEditable(false);
-        text.setAccessibleText("The log");
+        text.setWrapText(true);
+        text.setAccessibleText(words.title);
         text.getStyleClass().add("log-text");
         VBox.setVgrow(text, Priority.ALWAYS);
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        HBox buttons = new HBox(10, Panel.button("log-report", "Save a report …", "All of this in one file", saveReport), gap,
-                Panel.button("log-close", "Close", "Back to the stone (Escape)", this::close));
+        HBox buttons = new HBox(10, besides);
+        buttons.getChildren().addAll(gap, Panel.button(words.id + "-close", "Close", "Back to the stone (Escape)", this::close));
         buttons.setAlignment(Pos.CENTER_LEFT);
-        getChildren().addAll(title, words, text, buttons);
+        getChildren().addAll(title, Panel.quiet(words.about), text, buttons);
         addEventFilter(javafx.scene.input.KeyEvent.KEY_PRESSED, e -> {
             if (e.getCode() == KeyCode.ESCAPE) {
                 close();
@@ -46,8 +57,8 @@ final class LogView extends VBox {
         });
     }
 
-    void open(String log) {
-        text.setText(log.isBlank() ? "Nothing has been written down." : log);
+    void open(String lines) {
+        text.setText(lines.isBlank() ? words.empty : lines);
         text.positionCaret(text.getLength());
         Panel.present(this, true);
         text.requestFocus();
