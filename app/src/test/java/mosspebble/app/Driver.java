@@ -5,6 +5,10 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.util.ConcurrentModificationException;
 import java.util.List;
+import java.util.Locale;
+import javafx.scene.input.KeyEvent;
+import javafx.event.EventType;
+import javafx.event.Event;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
@@ -48,12 +52,13 @@ final class Driver implements AutoCloseable {
         System.setProperty("java.awt.headless", "true");
     }
 
-    private static final long STILL_MS = 400;
+    /** So often the window must have answered with nothing to do. */
+    private static final int STILL = 8;
 
     /** The stones most tests need: every one more is a plan and a picture that they wait for. */
     private static final List<String> MOSTLY = List.of("owl", "lettering", "snail");
 
-    final FxRobot robot = new FxRobot();
+    final FxRobot robot = new Hand();
     private final Stage stage;
     private final MossPebbleApp app;
     private int pressed;
@@ -307,7 +312,40 @@ final class Driver implements AutoCloseable {
         }
     }
 
-    /** Does something on the interface thread and waits until it is done. The test robot sleeps after whatever it does. */
+    /** The test robot sleeps after whatever it does; this one goes on when the window has answered. */
+    private final class Hand extends FxRobot {
+        @Override
+        public FxRobot interact(Runnable work) {
+            now(work);
+            if (!Platform.isFxApplicationThread()) { // else one asked within what is done there
+                answered();
+            }
+            return this;
+        }
+
+        @Override
+        public FxRobot write(String words, int sleep) {
+            for (char letter : words.toCharArray()) {
+                String text = String.valueOf(letter);
+                KeyCode known = letter == '\n' ? KeyCode.ENTER : KeyCode.getKeyCode(text.toUpperCase(Locale.ROOT));
+                KeyCode code = known == null ? KeyCode.UNDEFINED : known;
+                for (EventType<KeyEvent> type : List.of(KeyEvent.KEY_PRESSED, KeyEvent.KEY_TYPED, KeyEvent.KEY_RELEASED)) {
+                    boolean typed = type == KeyEvent.KEY_TYPED;
+                    now(() -> {
+                        Scene scene = scene();
+                        Event.fireEvent(scene.getFocusOwner() == null ? scene : scene.getFocusOwner(),
+                                new KeyEvent(type, typed ? text : "", typed ? "" : text, typed ? KeyCode.UNDEFINED : code, false, false,
+                                        false,
+                                        false));
+                    });
+                }
+            }
+            answered();
+            return this;
+        }
+    }
+
+    /** Does something on the interface thread and waits until it is done. */
     private static void now(Runnable work) {
         WaitForAsyncUtils.waitFor(WaitForAsyncUtils.asyncFx(work));
     }
@@ -361,15 +399,15 @@ final class Driver implements AutoCloseable {
         until("the plan", () -> show() != null && show().plan() != null && !show().busyProperty().get());
     }
 
-    /** Waits until nothing has been worked at for a while: answers that ask the next question leave gaps. */
+    /** Waits until nothing is worked at, and still nothing after several looks: answers that ask the next question leave gaps. */
     void still() {
-        long[] since = {System.nanoTime()};
-        until("everything is worked out", () -> {
+        for (int looks = 0; looks < STILL; looks++) {
             if (!show().idle()) {
-                since[0] = System.nanoTime();
+                looks = -1;
+                until("everything is worked out", () -> show().idle());
             }
-            return System.nanoTime() - since[0] > TimeUnit.MILLISECONDS.toNanos(STILL_MS);
-        });
+            answered();
+        }
     }
 
     @Override

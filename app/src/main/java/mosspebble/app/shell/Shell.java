@@ -104,7 +104,8 @@ public final class Shell extends StackPane {
                     + "report puts it into one file, with how many of what the studio holds, for whoever helps.",
             "Nothing has been written down.");
     private static final Reading.Words TOLD = new Reading.Words("told", "What was told",
-            "Since the window was opened, the last of it below. A screen reader hears it when it is told, before the name of what has the focus.",
+            "Since the window was opened, the last of it below. A screen reader hears it when it is told, before the name of what has "
+                    + "the focus.",
             "Nothing has been told yet.");
 
     private final Workbench workbench;
