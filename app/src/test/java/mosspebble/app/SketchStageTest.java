@@ -208,18 +208,23 @@ class SketchStageTest {
             app.put("equal dots");
             app.until("a ring", () -> app.present("#dot-words") && app.text("#dot-words").matches("\\d+ dots, gaps of .*"));
             int dots = Integer.parseInt(app.text("#dot-words").split(" ")[0]);
+            app.click("#dots-ring");
             app.click("#dots-two");
             app.until("an even number", () -> Integer.parseInt(app.text("#dot-words").split(" ")[0]) % 2 == 0);
+            app.click("#dots-each");
             app.type("#dot-mm", "9999 mm");
             assertThat(app.text("#dot-mm-problem")).as("what is wrong is said at the field").isNotBlank();
             app.type("#dot-mm", "1 mm");
             app.until("smaller dots, more of them", () -> Integer.parseInt(app.text("#dot-words").split(" ")[0]) > dots);
+            app.click("#dots-ring");
             app.type("#dot-count", "2");
             assertThat(app.text("#dot-count-problem")).contains("3 to 400");
             app.type("#dot-count", "36");
             app.until("just so many", () -> app.text("#dot-words").startsWith("36 dots"));
+            app.click("#dots-each");
             app.click("#series-walking");
             app.until("dots that walk", () -> Integer.parseInt(app.text("#dot-words").split(" ")[0]) > 36);
+            app.click("#dots-tools");
             assertThat(app.text("#dot-tools")).contains("stylus").contains("a touch of paint");
         }
     }

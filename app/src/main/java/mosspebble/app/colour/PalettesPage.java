@@ -57,9 +57,10 @@ final class PalettesPage extends PageView {
         Label title = new Label(AdviceWords.title(scheme.mood()));
         title.getStyleClass().add("heading");
         HBox row = new HBox(0);
+        row.getStyleClass().add("palette");
         for (Srgb look : scheme.looks().values()) {
             Region dab = new Region();
-            dab.setMinHeight(22);
+            dab.setMinHeight(20);
             dab.setStyle("-fx-background-color: " + look.hex() + ";");
             HBox.setHgrow(dab, Priority.ALWAYS);
             row.getChildren().add(dab);

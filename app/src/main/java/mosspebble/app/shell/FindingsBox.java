@@ -5,8 +5,11 @@ import java.util.function.Consumer;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.geometry.Pos;
+import javafx.geometry.VPos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
@@ -24,6 +27,9 @@ import mosspebble.core.words.FindingWords;
  * Takes no room where there is nothing; how much there is at other stages stands on the path.
  */
 final class FindingsBox extends VBox {
+
+    /** In a window that is lower than that, px, the column needs the room: other ways to mend a thing wait in a menu. */
+    private static final double LOW = 760;
 
     private final Workbench workbench;
     private final Results show;
@@ -66,16 +72,25 @@ final class FindingsBox extends VBox {
         sentence.setMinHeight(Region.USE_PREF_SIZE);
         figures.setId("finding-figures");
         figures.setMinHeight(Region.USE_PREF_SIZE);
-        remedies.setPrefWrapLength(240);
-        VBox words = new VBox(5, sentence, figures, remedies);
+        remedies.setRowValignment(VPos.CENTER);
+        VBox words = new VBox(5, sentence, figures);
         HBox.setHgrow(words, Priority.ALWAYS);
         HBox row = new HBox(8, weight, words, why);
         row.setAlignment(Pos.TOP_LEFT);
         row.setFillHeight(false);
-        getChildren().addAll(row, turns);
+        getChildren().addAll(row, remedies);
         show.planProperty().addListener((o, a, b) -> fill());
         show.troubleProperty().addListener((o, a, b) -> fill());
         workbench.stageProperty().addListener((o, a, b) -> fill());
+        sceneProperty().addListener((o, a, scene) -> {
+            if (scene != null) {
+                scene.heightProperty().addListener((h, c, d) -> {
+                    if (c.doubleValue() < LOW != d.doubleValue() < LOW) {
+                        fill();
+                    }
+                });
+            }
+        });
         fill();
     }
 
@@ -113,13 +128,13 @@ final class FindingsBox extends VBox {
         boolean trouble = show.plan() == null && !show.troubleProperty().get().isEmpty();
         Panel.present(this, room && (trouble || !here.isEmpty()));
         Panel.present(weight, !here.isEmpty());
-        Panel.present(turns, here.size() > 1);
         Panel.present(why, false);
         remedies.getChildren().clear();
         if (here.isEmpty()) {
             shown.set(null);
             sentence.setText(trouble ? "What stands in the way is not known before it can be worked out." : "");
             Panel.present(figures, false);
+            Panel.present(remedies, false);
             return;
         }
         Finding finding = here.get(number);
@@ -136,13 +151,34 @@ final class FindingsBox extends VBox {
         Panel.present(figures, !numbers.isEmpty() && why.isSelected());
         count.setText((number + 1) + " of " + here.size());
         int own = all.indexOf(finding);
+        boolean high = getScene() == null || getScene().getHeight() >= LOW;
+        Panel.present(before, high); // the next of the last is the first
+        boolean menu = !high && finding.remedies().size() > 1;
+        MenuButton others = new MenuButton("or …");
+        others.setId("remedies-" + own);
+        others.getStyleClass().addAll("pebble", "tight");
+        others.setAccessibleText("Other ways to mend it");
         for (int k = 0; k < finding.remedies().size(); k++) {
             Finding.Remedy remedy = finding.remedies().get(k);
-            remedies.getChildren().add(Panel.button("remedy-" + own + (k == 0 ? "" : "-" + k), FindingWords.label(remedy),
-                    "Does it; undo with Ctrl Z", () -> workbench.edit(FindingWords.label(remedy), remedy.change())));
+            String id = "remedy-" + own + (k == 0 ? "" : "-" + k);
+            Runnable mend = () -> workbench.edit(FindingWords.label(remedy), remedy.change());
+            if (menu && k > 0) {
+                MenuItem other = new MenuItem(FindingWords.label(remedy));
+                other.setId(id);
+                other.setOnAction(e -> mend.run());
+                others.getItems().add(other);
+            } else {
+                remedies.getChildren().add(Panel.button(id, FindingWords.label(remedy), "Does it; undo with Ctrl Z", mend));
+            }
+        }
+        if (menu) {
+            remedies.getChildren().add(others);
         }
         Elsewhere.of(finding.code()).ifPresent(place -> remedies.getChildren()
                 .add(Panel.button("elsewhere-" + own, place.words(), place.action(), () -> perform.accept(place.action()))));
+        if (here.size() > 1) {
+            remedies.getChildren().add(turns);
+        }
         Panel.present(remedies, !remedies.getChildren().isEmpty());
         setAccessibleText(weight.getText() + ": " + sentence.getText() + " " + numbers);
         shown.set(finding);

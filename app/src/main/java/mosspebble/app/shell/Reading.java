@@ -41,7 +41,7 @@ final class Reading extends VBox {
         text.setEditable(false);
         text.setWrapText(true);
         text.setAccessibleText(words.title);
-        text.getStyleClass().add("log-text");
+        text.getStyleClass().add(words.id + "-text");
         VBox.setVgrow(text, Priority.ALWAYS);
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);

@@ -5,8 +5,10 @@ import java.util.function.ToDoubleFunction;
 import java.util.function.UnaryOperator;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
 import mosspebble.app.control.Choice;
 import mosspebble.app.control.Entry;
+import mosspebble.app.control.Pages;
 import mosspebble.app.screen.PageView;
 import mosspebble.app.screen.Panel;
 import mosspebble.core.plan.PaintPlan;
@@ -37,6 +39,10 @@ final class DotsPage extends PageView {
     private final Entry ratio;
     private final Entry band;
     private final Entry inner;
+
+    private enum Matter {
+        EACH, RING, BESIDE, TOOLS
+    }
 
     private interface With {
         Dots to(Dots dots, double value);
@@ -82,8 +88,14 @@ final class DotsPage extends PageView {
                 two -> change("Colours of the dots", d -> d.withCounted(new Dots.Count(d.count(), d.dotOnTop(), two))));
         colours.option("dots-one", "one", false, "All dots alike").option("dots-two", "two in turn", true,
                 "Every other dot has a second colour; the number is even");
-        getChildren().addAll(words, series, row(dot, gap), row(count, ratio), row(inset, inner), band, runs, new HBox(12, onTop, colours),
-                tools);
+        Pages<Matter> pages = new Pages<>();
+        pages.add("dots-each", "Dots", Matter.EACH, "How wide, how near, of which kind", new VBox(9, series, row(dot, gap), ratio));
+        pages.add("dots-ring", "Ring", Matter.RING, "Where it runs, how many, and what is on top",
+                new VBox(9, runs, row(count, inset), new HBox(12, onTop, colours)));
+        pages.add("dots-beside", "Beside", Matter.BESIDE, "Two lines, and a second ring", new VBox(9, row(band, inner)));
+        pages.add("dots-tools", "Tools", Matter.TOOLS, "What is dipped for each, and how much paint it takes", tools);
+        getChildren().addAll(words, pages.row());
+        getChildren().addAll(pages.all());
     }
 
     private Dots dots() {

@@ -69,6 +69,7 @@ final class LiesPage extends PageView {
                 .option("wears", "wears the stone", ItemMode.WEARING, "Its silhouette becomes the stone's outline")
                 .option("left-free", "left free", ItemMode.LEFT_FREE,
                         "Its silhouette stays unpainted: what lies behind is cut out round it");
+        manner.unlabelled();
         matched = new Choice<>("Pairs", m -> panel.workbench.editItem("Pairs", i -> i.withMatched(m)));
         matched.option("pairs-free", "as they come", false, "Eyes and ears as the stone's shape makes them").option("pairs-equal",
                 "made equal", true, "The larger of each pair becomes the mirror image of the smaller");

@@ -6,7 +6,6 @@ import java.util.Map;
 import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
-import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
@@ -30,8 +29,7 @@ final class PatternPage extends PageView {
 
     private final SketchPanel panel;
     private final SketchModel sketch;
-    private final Label title = Panel.heading("");
-    private final VBox dials = new VBox(9);
+    private final VBox dials = new VBox(7);
     private final Button another = Panel.button("dial-seed", "another ↻", "Another of the same kind", this::another);
     private final List<Runnable> refreshed = new ArrayList<>();
     private String shown = "";
@@ -39,12 +37,11 @@ final class PatternPage extends PageView {
     PatternPage(SketchPanel panel, SketchModel sketch) {
         this.panel = panel;
         this.sketch = sketch;
-        title.setId("pattern-title");
         Button fit = Panel.button("fit", "Fit to the face", "As large as the face allows (F)", sketch::fit);
         fit.getStyleClass().add("main");
         fit.setMaxWidth(Double.MAX_VALUE);
         another.managedProperty().bind(another.visibleProperty());
-        getChildren().addAll(title, fit, dials, new HBox(5, another,
+        getChildren().addAll(fit, dials, new HBox(5, another,
                 Panel.button("thing-exchange", "Exchange it …", "Another from the library in its place (X)", panel::exchange)));
     }
 
@@ -54,7 +51,6 @@ final class PatternPage extends PageView {
 
     private void build(Family family) {
         shown = family.id();
-        title.setText(family.title());
         refreshed.clear();
         List<Node> choices = new ArrayList<>();
         List<Region> counts = new ArrayList<>();

@@ -11,7 +11,6 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import mosspebble.app.control.Hint;
@@ -44,6 +43,9 @@ public final class SketchPanel extends Panel {
         }
     }
 
+    /** Letters of a thing's name, if others lie beside it and if not. */
+    private static final int SEVERAL_LETTERS = 16;
+    private static final int ALONE_LETTERS = 24;
     private static final double EMPTY_WIDE = 262;
 
     private final SketchModel sketch;
@@ -93,8 +95,8 @@ public final class SketchPanel extends Panel {
         pencil.setMinWidth(Region.USE_PREF_SIZE);
         HBox begin = new HBox(4, add, pencil, picture);
         begin.setAlignment(Pos.CENTER_LEFT);
-        HBox.setHgrow(add, Priority.ALWAYS);
-        add.setMaxWidth(Double.MAX_VALUE);
+        add.setMinWidth(Region.USE_PREF_SIZE);
+        besideTitle(begin);
         Choice<Subject.Becomes> becomes = new Choice<>("The next stroke becomes", sketch.becomesProperty()::set);
         becomes.option("draws-line", "a line", Subject.Becomes.LINE, "A pen line")
                 .option("draws-area", "an area", Subject.Becomes.AREA, "Filled, its end joined to its start")
@@ -123,7 +125,7 @@ public final class SketchPanel extends Panel {
             });
         }
         TracingStrip tracing = new TracingStrip(models.tracing);
-        getChildren().addAll(begin, becomes, new SheetStrip(models.sheets), tracing, things, manage, pages, place);
+        getChildren().addAll(becomes, new SheetStrip(models.sheets), tracing, things, manage, pages, place);
         page.addListener((o, a, b) -> refresh());
         workbench.itemProperty().addListener((o, a, b) -> refresh());
         sketch.pencilProperty().addListener((o, a, b) -> refresh());
@@ -185,8 +187,10 @@ public final class SketchPanel extends Panel {
         for (int k = items.size() - 1; k >= 0; k--) {
             Item item = items.get(k);
             String title = sketch.title(item);
+            int most = items.size() > 1 ? SEVERAL_LETTERS : ALONE_LETTERS;
             ToggleButton chip = new ToggleButton((items.size() > 1 ? items.size() - k + "  " : "")
-                    + (title.length() > 24 ? title.substring(0, 23) + "…" : title) + (item.group().isPresent() ? " ∞" : ""));
+                    + (title.length() > most ? title.substring(0, most - 1).strip() + "…" : title)
+                    + (item.group().isPresent() ? " ∞" : ""));
             chip.setId("thing-" + k);
             chip.getStyleClass().add("pebble");
             Hint.on(chip, title + (item.group().isPresent() ? ", in a group" : "") + "; 1 is in front");

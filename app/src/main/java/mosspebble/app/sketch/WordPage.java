@@ -49,6 +49,9 @@ final class WordPage extends PageView {
 
     private final SketchPanel panel;
     private final SketchModel sketch;
+    /** So many lines are seen at once, as far as there are so many. */
+    private static final int MOST_ROWS = 3;
+
     private final TextArea words = new TextArea();
     private final Label size = Panel.quiet("");
     /** Where the faces stand; they change when the painter brings one. */
@@ -73,8 +76,9 @@ final class WordPage extends PageView {
         this.panel = panel;
         this.sketch = sketch;
         words.setId("words");
-        words.setPrefRowCount(2);
-        words.setMinHeight(66); // two lines whole
+        words.textProperty().addListener((o, a, b) -> rows());
+        words.fontProperty().addListener((o, a, b) -> rows());
+        rows();
         words.setAccessibleText("Words, one to four lines");
         Hint.on(words, "One to four lines; Ctrl Enter sets them");
         words.addEventFilter(KeyEvent.KEY_PRESSED, e -> {
@@ -139,10 +143,22 @@ final class WordPage extends PageView {
                 case SPACING -> new VBox(10, row(space, optical, step), row(kernLetter, kern));
             });
         }
-        getChildren().addAll(words, buttons, size, pages.row());
+        size.setWrapText(false);
+        HBox about = new HBox(6, pages.row(), size);
+        about.setAlignment(Pos.CENTER_LEFT);
+        HBox.setHgrow(pages.row(), Priority.ALWAYS);
+        getChildren().addAll(words, buttons, about);
         getChildren().addAll(pages.all());
         HBox.setHgrow(fit, Priority.ALWAYS);
         fit.setMaxWidth(Double.MAX_VALUE);
+    }
+
+    /** As high as its lines. */
+    private void rows() {
+        int rows = (int) Math.min(MOST_ROWS, words.getText().chars().filter(c -> c == '\n').count() + 1);
+        words.setPrefRowCount(rows);
+        words.setMinHeight(24 + 1.5 * words.getFont().getSize() * rows);
+        words.setMaxHeight(words.getMinHeight());
     }
 
     private void faces() {
@@ -212,7 +228,7 @@ final class WordPage extends PageView {
         if (!words.isFocused()) {
             words.setText(String.join("\n", word().lines()));
         }
-        size.setText(panel.workbench.itemInHand().map(i -> "Letters " + Numbers.text(i.placement().scale(), 1) + " mm high.").orElse(""));
+        size.setText(panel.workbench.itemInHand().map(i -> Numbers.text(i.placement().scale(), 1) + " mm high").orElse(""));
         face.show(word().typeface());
         path.show(s().path());
         Panel.present(bend, s().path() != Path.STRAIGHT);

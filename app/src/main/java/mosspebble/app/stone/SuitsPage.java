@@ -32,11 +32,13 @@ import mosspebble.files.BuiltIn;
 final class SuitsPage extends PageView {
 
     private static final int WAYS = 3;
-    /** As many subjects as are seen without scrolling. */
+    /** As many subjects as are seen without scrolling, in a window of the usual height and in a low one. */
     private static final int FEW = 2;
-    private static final double WORDS = 196;
+    private static final int FEWEST = 1;
+    private static final double LOW = 760;
+    private static final double WORDS = 226;
     private static final double PICTURE_PX = 40;
-    private static final double LEAST_HIGH = 58;
+    private static final double LEAST_HIGH = 54;
 
     private record Answer(List<WayUp> ways, List<Ranked> subjects) {}
 
@@ -117,12 +119,13 @@ final class SuitsPage extends PageView {
         }
         subjects.getChildren().clear();
         List<Ranked> all = answer.subjects();
-        all.stream().limit(whole ? all.size() : FEW).forEach(ranked -> {
+        int few = getScene() != null && getScene().getHeight() < LOW ? FEWEST : FEW;
+        all.stream().limit(whole ? all.size() : few).forEach(ranked -> {
             Label title = new Label(ranked.title() + ": " + AdviceWords.word(ranked.suits()));
             Label why = Panel.quiet(String.join(", ", AdviceWords.reasons(ranked.suits())));
             subjects.getChildren().add(new VBox(1, title, why));
         });
-        if (all.size() > FEW && !whole) {
+        if (all.size() > few && !whole) {
             subjects.getChildren().add(Panel.button("suits-all", "All " + all.size() + " subjects", "The less suitable too", () -> {
                 whole = true;
                 show(answer);
