@@ -11,6 +11,7 @@ import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import mosspebble.app.model.Workbench;
@@ -24,6 +25,7 @@ import mosspebble.core.stone.RockKind;
 import mosspebble.core.stone.Skin;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.Texture;
+import mosspebble.core.words.FindingWords;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -52,6 +54,38 @@ class ColumnPagesTest {
         int number = app.plan().findings().stream().map(f -> f.code()).toList().indexOf(code);
         app.click("#elsewhere-" + number);
         app.settled();
+    }
+
+    @Test
+    void inALowWindowOtherWaysToMendAFindingWaitInAMenu() throws Exception {
+        try (Driver app = new Driver(folder.resolve("low.pebble"), "snail")) {
+            app.settled();
+            app.does("Words, serif");
+            app.until("letters too thin for a brush", () -> app.present("#finding") && app.text("#finding").contains("too narrow"));
+            int number = app.plan().findings().stream().map(f -> f.code()).toList().indexOf(Code.TOO_NARROW);
+            List<String> ways = app.plan().findings().get(number).remedies().stream().map(FindingWords::label).toList();
+            assertThat(ways).hasSizeGreaterThan(2);
+            assertThat(app.text("#remedy-" + number)).isEqualTo(ways.get(0));
+            assertThat(app.text("#remedy-" + number + "-1")).isEqualTo(ways.get(1));
+            assertThat(app.present("#remedies-" + number)).isFalse();
+            app.robot.interact(() -> app.scene().getWindow().setHeight(720));
+            app.until("a menu", () -> app.present("#remedies-" + number));
+            assertThat(app.text("#remedy-" + number)).as("the first way is one press away").isEqualTo(ways.get(0));
+            assertThat(app.present("#remedy-" + number + "-1")).isFalse();
+            assertThat(((MenuButton) app.find("#remedies-" + number)).getItems()).extracting(i -> i.getText())
+                    .containsExactlyElementsOf(ways.subList(1, ways.size()));
+            String first = app.text("#finding");
+            app.click("#finding-after");
+            assertThat(app.text("#finding")).isNotEqualTo(first);
+            for (int k = 0; !app.text("#finding").equals(first); k++) {
+                assertThat(k).as("after the last comes the first").isLessThan(9);
+                app.click("#finding-after");
+            }
+            app.click("#remedies-" + number);
+            MenuItem other = ((MenuButton) app.find("#remedies-" + number)).getItems().get(0);
+            app.robot.interact(other::fire);
+            app.until("it is done", () -> app.text("#undo").equalsIgnoreCase("Undo: " + ways.get(1)));
+        }
     }
 
     @Test
