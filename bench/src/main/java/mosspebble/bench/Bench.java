@@ -210,15 +210,17 @@ public final class Bench {
     private static void drags() throws Exception {
         List<String> command = java(Path.of(System.getProperty("mosspebble.dist")), null);
         command.addAll(List.of("-cp", System.getProperty("java.class.path"), WindowTimes.class.getName()));
+        beat();
         Process process = new ProcessBuilder(command).redirectError(ProcessBuilder.Redirect.DISCARD).start();
         try (BufferedReader out = process.inputReader()) {
             for (String line = out.readLine(); line != null; line = out.readLine()) {
                 if (line.startsWith("frame ") || line.startsWith("pan ")) {
                     String[] cells = line.split(" ");
                     System.out.printf(Locale.ROOT,
-                            "| frames while %s: %s | %s ms | %s ms | wanted: 16.7 ms at the 95th percentile, also the screen's own "
-                                    + "beat |%n",
-                            cells[0].equals("pan") ? "the cloth is moved, 5 x" : "a thing is dragged", cells[1], cells[2], cells[3]);
+                            "| frames while %s: %s | %s ms | %s ms | interface thread busy %s ms, %s ms (wanted: 16.7 ms at the 95th "
+                                    + "percentile, also the screen's own beat) |%n",
+                            cells[0].equals("pan") ? "the cloth is moved, 5 x" : "a thing is dragged", cells[1], cells[2], cells[3],
+                            cells[4], cells[5]);
                 } else if (line.startsWith("step ")) {
                     String[] cells = line.split(" ");
                     System.out.printf(Locale.ROOT,
@@ -230,6 +232,23 @@ public final class Bench {
         }
         if (process.waitFor() != 0) {
             throw new IllegalStateException("the dragging did not come to its end");
+        }
+        beat();
+    }
+
+    /** How the beat itself trembles on this machine at this moment. */
+    private static void beat() throws Exception {
+        List<String> command = java(Path.of(System.getProperty("mosspebble.dist")), null);
+        command.addAll(List.of("-Dmosspebble.beat=true", "-cp", System.getProperty("java.class.path"), EmptyWindow.class.getName()));
+        Process process = new ProcessBuilder(command).redirectError(ProcessBuilder.Redirect.DISCARD).start();
+        try (BufferedReader out = process.inputReader()) {
+            out.lines().filter(line -> line.startsWith("beat ")).map(line -> line.split(" ")).forEach(cells -> System.out.printf(
+                    Locale.ROOT,
+                    "| frames of an empty window in which a small square moves | %s ms | %s ms | interface thread busy %s ms, %s ms |%n",
+                    cells[1], cells[2], cells[3], cells[4]));
+        }
+        if (process.waitFor() != 0) {
+            throw new IllegalStateException("the empty window did not come to its end");
         }
     }
 

@@ -173,28 +173,24 @@ public final class WindowTimes extends Application {
 
     private void drag(String what, MouseButton button, double[] at, Runnable then) {
         fire(MouseEvent.MOUSE_PRESSED, button, at[0], at[1]);
-        List<Double> apart = new ArrayList<>();
+        Frames frames = new Frames(MOVES);
+        Runnable laidOut = () -> frames.isLaidOut(System.nanoTime());
+        shell.getScene().addPostLayoutPulseListener(laidOut);
         new AnimationTimer() {
-            private long before;
             private int moves;
 
             @Override
             public void handle(long now) {
-                long clock = System.nanoTime();
-                if (before > 0 && moves > 20) {
-                    apart.add((clock - before) / 1e6);
-                }
-                before = clock;
-                if (++moves > MOVES) {
+                if (frames.begins(System.nanoTime())) {
+                    moves++;
+                    fire(MouseEvent.MOUSE_DRAGGED, button, at[0] + 14 * Math.sin(moves / 9.0), at[1] + 10 * Math.cos(moves / 7.0));
+                } else {
                     stop();
+                    shell.getScene().removePostLayoutPulseListener(laidOut);
                     fire(MouseEvent.MOUSE_RELEASED, button, at[0], at[1]);
-                    apart.sort(null);
-                    System.out.printf(Locale.ROOT, "%s %.2f %.2f%n", what, apart.get(apart.size() / 2),
-                            apart.get((int) (apart.size() * 0.95)));
+                    System.out.println(what + " " + frames.summary());
                     then.run();
-                    return;
                 }
-                fire(MouseEvent.MOUSE_DRAGGED, button, at[0] + 14 * Math.sin(moves / 9.0), at[1] + 10 * Math.cos(moves / 7.0));
             }
         }.start();
     }
