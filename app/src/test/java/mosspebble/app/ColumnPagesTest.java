@@ -13,6 +13,7 @@ import javafx.scene.control.Labeled;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.ToggleButton;
+import javafx.scene.image.ImageView;
 import javafx.scene.input.KeyCode;
 import mosspebble.app.model.Workbench;
 import mosspebble.app.shell.Elsewhere;
@@ -54,6 +55,30 @@ class ColumnPagesTest {
         int number = app.plan().findings().stream().map(f -> f.code()).toList().indexOf(code);
         app.click("#elsewhere-" + number);
         app.settled();
+    }
+
+    private static ImageView picture(Driver app, String name) {
+        return app.robot.lookup(".found").queryAll().stream().filter(n -> ((Labeled) n).getAccessibleText().startsWith(name))
+                .flatMap(n -> n.lookupAll(".image-view").stream()).map(ImageView.class::cast).findFirst().orElseThrow();
+    }
+
+    @Test
+    void fewStonesOfTheBasketFillTheTableAllAtOneScale() throws Exception {
+        try (Driver app = new Driver(folder.resolve("basket.pebble"), "owl")) {
+            app.settled();
+            app.does("Look into the basket");
+            app.until("all four are drawn", () -> app.show().idle() && app.robot.lookup(".found .image-view").queryAll().size() == 4);
+            double slab = picture(app, "Long slab").getFitWidth(); // 124 mm across the table, the round one 78 mm, the sandstone 94 mm high
+            double round = picture(app, "Round from the river").getFitWidth();
+            double sandstone = picture(app, "Field sandstone").getFitHeight();
+            assertThat(slab).isGreaterThan(200);
+            assertThat((slab - round) / (124 - 78)).as("px for a mm").isCloseTo((slab - sandstone) / (124 - 94), within(0.05));
+            assertThat(app.find("#basket").lookupAll(".scroll-bar").stream().filter(Node::isVisible)).as("all of them are seen").isEmpty();
+            app.until("as fine as it is large", () -> picture(app, "Long slab").getImage().getWidth() > 0.97 * slab);
+            app.robot.interact(() -> app.scene().getWindow().setHeight(720));
+            app.until("smaller in a low window", () -> app.show().idle() && picture(app, "Long slab").getFitWidth() < 0.9 * slab);
+            assertThat(app.find("#basket").lookupAll(".scroll-bar").stream().filter(Node::isVisible)).isEmpty();
+        }
     }
 
     @Test

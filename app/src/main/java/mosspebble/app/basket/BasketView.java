@@ -36,14 +36,24 @@ import mosspebble.core.words.AdviceWords;
 public final class BasketView extends StackPane {
 
     private static final PseudoClass CURRENT = PseudoClass.getPseudoClass("current");
-    private static final double WIDE = 128;
+    /** Widths of the picture of the longest stone, px: the widest with which all stones are seen without scrolling, else the last. */
+    private static final double[] WIDE = {300, 260, 220, 180, 128};
+    private static final double HIGH = 0.82;
+    private static final double GAP = 14;
+    /** What a card has beside its picture and below it, and the table round all of them, px. */
+    private static final double BESIDE = 40;
+    private static final double BELOW = 110;
+    private static final double ROUND_ALL = 36;
+    private static final double COARSEST = 1.6;
 
-    private record Drawn(Stone stone, Image image, double widthMm, double heightMm) {}
+    /** @param fine pixels of the image for each millimetre */
+    private record Drawn(Stone stone, double fine, Image image, double widthMm, double heightMm) {}
 
     private final Workbench workbench;
     private final PlanWorker desk;
     private final BasketShelf shelf;
-    private final FlowPane stones = new FlowPane(14, 14);
+    private final FlowPane stones = new FlowPane(GAP, GAP);
+    private double wide = WIDE[WIDE.length - 1];
     private final VBox empty;
     private final Map<String, Drawn> drawn = new HashMap<>();
     private final Map<String, Button> cards = new HashMap<>();
@@ -67,6 +77,7 @@ public final class BasketView extends StackPane {
         empty.setAlignment(Pos.CENTER);
         empty.setMouseTransparent(true);
         stones.setRowValignment(VPos.TOP);
+        stones.setAlignment(Pos.TOP_CENTER);
         getChildren().addAll(scroll, empty);
         workbench.studioProperty().addListener((o, a, b) -> {
             if (a.unit() != b.unit() || !a.basket().equals(b.basket())) {
@@ -78,7 +89,24 @@ public final class BasketView extends StackPane {
         shelf.order.addListener((o, a, b) -> fill());
         shelf.chosen.addListener((o, a, b) -> fill());
         shelf.suits.addListener((o, a, b) -> fill());
+        scroll.viewportBoundsProperty().addListener((o, a, b) -> {
+            if (widest(shelf.shown().size()) != wide) {
+                fill();
+            }
+        });
         fill();
+    }
+
+    /** How wide the longest stone is drawn, so that few stones fill the table and many are still told apart. */
+    private double widest(int count) {
+        for (double each : WIDE) {
+            double columns = Math.floor((getWidth() - ROUND_ALL + GAP) / (each + BESIDE + GAP));
+            double rows = Math.ceil(count / Math.max(1, columns));
+            if (columns >= 1 && rows * (each * HIGH + BELOW + GAP) - GAP <= getHeight() - ROUND_ALL) {
+                return each;
+            }
+        }
+        return WIDE[WIDE.length - 1];
     }
 
     private void fill() {
@@ -86,7 +114,8 @@ public final class BasketView extends StackPane {
         Panel.present(empty, shown.isEmpty());
         double largest = workbench.studio().basket().stream()
                 .mapToDouble(f -> Math.max(f.stone().length().value(), f.stone().width().value())).max().orElse(100);
-        double scale = WIDE / largest;
+        wide = widest(shown.size());
+        double scale = wide / largest;
         List<Button> wanted = shown.stream().map(f -> card(f, scale)).toList();
         if (!stones.getChildren().equals(wanted)) {
             stones.getChildren().setAll(wanted);
@@ -97,15 +126,17 @@ public final class BasketView extends StackPane {
     /** The card of a stone, brought up to date; a stone that stays keeps its button, and with it pointer and focus. */
     private Button card(FoundStone found, double scale) {
         StackPane picture = new StackPane();
-        picture.setMinSize(WIDE + 14, WIDE * 0.82);
+        picture.setMinSize(wide + GAP, wide * HIGH);
         Drawn ready = drawn.get(found.id());
-        if (ready != null && ready.stone().equals(found.stone())) {
+        boolean known = ready != null && ready.stone().equals(found.stone());
+        if (!known || ready.fine() < scale) {
+            paint(found, Math.max(COARSEST, scale));
+        }
+        if (known) {
             ImageView image = new ImageView(ready.image());
             image.setFitWidth(ready.widthMm() * scale);
             image.setFitHeight(ready.heightMm() * scale);
             picture.getChildren().add(image);
-        } else {
-            paint(found);
         }
         LengthUnit unit = workbench.studio().unit();
         Label name = new Label(found.name());
@@ -143,11 +174,12 @@ public final class BasketView extends StackPane {
         return button;
     }
 
-    private void paint(FoundStone found) {
+    private void paint(FoundStone found, double fine) {
         Studio studio = workbench.studio();
         desk.ask(lines.computeIfAbsent(found.id(), id -> new PlanWorker.Line()),
-                d -> d.picture(d.plan(Project.begin(found), studio), 1.6, StoneState.DRY), picture -> {
-                    drawn.put(found.id(), new Drawn(found.stone(), StoneImage.still(picture, 0, 320), width(picture), height(picture)));
+                d -> d.picture(d.plan(Project.begin(found), studio), fine, StoneState.DRY), picture -> {
+                    drawn.put(found.id(),
+                            new Drawn(found.stone(), fine, StoneImage.still(picture, 0, 320), width(picture), height(picture)));
                     fill();
                 });
     }
