@@ -29,6 +29,9 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.layout.BackgroundFill;
 import javafx.scene.layout.Region;
 import javafx.scene.paint.Color;
+import javafx.scene.paint.LinearGradient;
+import javafx.scene.paint.Stop;
+import javafx.scene.shape.Shape;
 import javafx.scene.text.Text;
 import mosspebble.app.control.Hint;
 import mosspebble.app.repertoire.Catalogue;
@@ -118,7 +121,10 @@ class LayoutTest {
                     Subject.Pattern.class, Subject.Guide.class);
             for (Catalogue.Offer offer : offers) {
                 app.does(offer.title());
-                for (String page : List.of("Sketch: what it is", "Sketch: how it lies", "Sketch: where")) {
+                // how it lies differs only by what is found: most of words, and of what has a broken edge
+                boolean much = offer.subject() instanceof Subject.Word || offer.title().startsWith("Jagged");
+                for (String page : much ? List.of("Sketch: what it is", "Sketch: how it lies", "Sketch: where")
+                        : List.of("Sketch: what it is")) {
                     app.does(page);
                     app.until(page, () -> app.show().idle());
                     String where = offer.title() + ", " + page;
@@ -200,6 +206,16 @@ class LayoutTest {
                 assertThat(wrong).isEmpty();
                 assertThat(app.find("#tray-owl").getAccessibleText()).contains("at best");
             }
+            assertThat(app.text("#new-stone")).isEqualTo("+ New stone");
+            app.robot.interact(() -> {
+                for (int i = 0; i < 4; i++) {
+                    app.does("Words larger");
+                }
+            });
+            app.until("all nine beside a plus, with words twice as large", () -> app.text("#new-stone").equals("+")
+                    && right(app.robot.lookup(".tray-stone").queryAll()) <= left(app, "#new-stone"));
+            assertThat(app.find("#new-stone").getAccessibleText()).isEqualTo("New stone");
+            assertThat(right(Set.of(app.find("#new-stone")))).isLessThan(1_100);
         }
     }
 
@@ -302,6 +318,7 @@ class LayoutTest {
                     app.robot.interact(() -> {
                         app.scene().getRoot().applyCss(); // what was made a moment ago as well
                         texts(app.scene().getRoot(), where, wrong, seen);
+                        path(app.scene().getRoot(), where, wrong);
                         names(app.scene().getRoot(), screen, wrong, named);
                     });
                 }
@@ -333,6 +350,26 @@ class LayoutTest {
         }
         if (node instanceof Parent parent) {
             new ArrayList<>(parent.getChildrenUnmodifiable()).forEach(child -> texts(child, where, wrong, seen));
+        }
+    }
+
+    /** Words on the pebbles of the path, against the pebble where the path below it is darkest. */
+    private static void path(Node root, String where, Set<String> wrong) {
+        LinearGradient moss = (LinearGradient) ((Region) root.lookup(".path")).getBackground().getFills().get(0).getFill();
+        for (Node button : root.lookupAll(".path-button")) {
+            Shape stone = (Shape) button.lookup(".path-stone");
+            Color pebble = (Color) stone.getFill();
+            for (Node words : List.of(button.lookup(".path-name"), button.lookup(".path-number"))) {
+                for (Stop below : moss.getStops()) {
+                    Color seen = over(Color.color(pebble.getRed(), pebble.getGreen(), pebble.getBlue(), stone.getOpacity()),
+                            below.getColor());
+                    double ratio = contrast((Color) ((Labeled) words).getTextFill(), seen);
+                    if (ratio < 4.5) {
+                        wrong.add(
+                                String.format(Locale.ROOT, "%.1f : 1, \"%s\" on the path, %s", ratio, ((Labeled) words).getText(), where));
+                    }
+                }
+            }
         }
     }
 

@@ -25,10 +25,18 @@ import mosspebble.core.units.Numbers;
 /** What belongs to one stage, in one column; refreshed whenever the stone on the cloth or its plan changes. */
 public abstract class Panel extends VBox {
 
+    /** A window lower than that, px, leaves a column less than it is made for. */
+    private static final double LOW = 760;
+
     public final Workbench workbench;
     public final Results show;
     private final List<Runnable> refreshers = new ArrayList<>();
     private Node besideTitle = new Group();
+
+    /** Whether a window of this height is low, so that what can wait behind a press does. @param height px */
+    public static boolean isLow(double height) {
+        return height < LOW;
+    }
 
     public Panel(Workbench workbench, Results show) {
         this.workbench = workbench;

@@ -23,13 +23,11 @@ import mosspebble.core.finding.Finding;
 import mosspebble.core.words.FindingWords;
 
 /**
- * What there is to know at this stage, one thing at a time: a plain sentence, what mends it as a button, the numbers behind <em>why</em>.
- * Takes no room where there is nothing; how much there is at other stages stands on the path.
+ * What there is to know at this stage, one thing at a time: a plain sentence, what mends it as a button, the numbers behind
+ * <em>why</em>. In a low window other ways to mend it than the first wait in a menu. Takes no room where there is nothing; how much
+ * there is at other stages stands on the path.
  */
 final class FindingsBox extends VBox {
-
-    /** In a window that is lower than that, px, the column needs the room: other ways to mend a thing wait in a menu. */
-    private static final double LOW = 760;
 
     private final Workbench workbench;
     private final Results show;
@@ -85,7 +83,7 @@ final class FindingsBox extends VBox {
         sceneProperty().addListener((o, a, scene) -> {
             if (scene != null) {
                 scene.heightProperty().addListener((h, c, d) -> {
-                    if (c.doubleValue() < LOW != d.doubleValue() < LOW) {
+                    if (Panel.isLow(c.doubleValue()) != Panel.isLow(d.doubleValue())) {
                         fill();
                     }
                 });
@@ -151,7 +149,7 @@ final class FindingsBox extends VBox {
         Panel.present(figures, !numbers.isEmpty() && why.isSelected());
         count.setText((number + 1) + " of " + here.size());
         int own = all.indexOf(finding);
-        boolean high = getScene() == null || getScene().getHeight() >= LOW;
+        boolean high = getScene() == null || !Panel.isLow(getScene().getHeight());
         Panel.present(before, high); // the next of the last is the first
         boolean menu = !high && finding.remedies().size() > 1;
         MenuButton others = new MenuButton("or …");

@@ -27,6 +27,7 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import mosspebble.app.control.Hint;
 import mosspebble.app.control.OneStop;
+import javafx.scene.text.Text;
 import mosspebble.app.cloth.StoneImage;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
@@ -56,6 +57,10 @@ final class TrayView extends StackPane {
     private static final double NARROW = 98;
     private static final double GAP = 4;
     private static final double LINE = 96;
+    private static final String NEW = "+ New stone";
+    /** What is beside the stones and the words of the button, and beside the stones and a bare plus, px. */
+    private static final double BESIDE_WORDS = 66;
+    private static final double BESIDE_PLUS = 96;
 
     private final Workbench workbench;
     private final Results show;
@@ -66,7 +71,7 @@ final class TrayView extends StackPane {
     private final Map<String, Button> buttons = new LinkedHashMap<>();
     private final Map<String, Still> stills = new HashMap<>();
     private final MoreLikeIt more;
-    private final Button plus = new Button("+ New stone");
+    private final Button plus = new Button(NEW);
     private double wide = WIDE_OF_MANY;
 
     TrayView(Workbench workbench, Results show, SittingModel sitting, MoreLikeIt more, Runnable add) {
@@ -80,6 +85,7 @@ final class TrayView extends StackPane {
         plus.setId("new-stone");
         plus.getStyleClass().addAll("pebble", "tray-add");
         Hint.on(plus, "Put another stone on the cloth (N)");
+        plus.setAccessibleText("New stone");
         plus.setOnAction(e -> add.run());
         scroll.setContent(stones);
         scroll.setFitToHeight(true);
@@ -92,6 +98,8 @@ final class TrayView extends StackPane {
         BorderPane.setAlignment(plus, Pos.CENTER);
         both.setRight(plus);
         getChildren().add(both);
+        widthProperty().addListener((o, a, b) -> shorten());
+        plus.fontProperty().addListener((o, a, b) -> shorten());
         scroll.viewportBoundsProperty().addListener((o, before, now) -> {
             if (many() && Math.abs(wide() - wide) >= 1) {
                 fill();
@@ -121,6 +129,16 @@ final class TrayView extends StackPane {
         return room <= 0 ? WIDE_OF_MANY : Math.max(NARROW, Math.min(WIDE_OF_MANY, Math.floor((room - (count - 1) * GAP) / count)));
     }
 
+    /** With large words a plus is enough where that leaves room for all stones. */
+    private void shorten() {
+        Text words = new Text(NEW);
+        words.setFont(plus.getFont());
+        int count = workbench.studio().projects().size();
+        double room = getWidth() - count * NARROW - (count - 1) * GAP;
+        boolean plusOnly = getWidth() > 0 && room < words.getLayoutBounds().getWidth() + BESIDE_WORDS && room >= BESIDE_PLUS;
+        plus.setText(plusOnly ? "+" : NEW);
+    }
+
     private double line() {
         return many() ? Math.min(LINE, wide - 20) : LINE;
     }
@@ -139,6 +157,7 @@ final class TrayView extends StackPane {
 
     /** Brings the tray up to date; a stone that stays keeps its button, and with it pointer and focus. */
     private void fill() {
+        shorten();
         wide = wide();
         double scale = scale();
         List<Node> wanted = new ArrayList<>();

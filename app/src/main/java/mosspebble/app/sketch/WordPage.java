@@ -47,11 +47,11 @@ final class WordPage extends PageView {
         }
     }
 
+    /** So many lines are seen at once, as far as there are so many. */
+    private static final int MOST_ROWS = 4;
+
     private final SketchPanel panel;
     private final SketchModel sketch;
-    /** So many lines are seen at once, as far as there are so many. */
-    private static final int MOST_ROWS = 3;
-
     private final TextArea words = new TextArea();
     private final Label size = Panel.quiet("");
     /** Where the faces stand; they change when the painter brings one. */

@@ -35,7 +35,6 @@ final class SuitsPage extends PageView {
     /** As many subjects as are seen without scrolling, in a window of the usual height and in a low one. */
     private static final int FEW = 2;
     private static final int FEWEST = 1;
-    private static final double LOW = 760;
     private static final double WORDS = 226;
     private static final double PICTURE_PX = 40;
     private static final double LEAST_HIGH = 54;
@@ -119,7 +118,7 @@ final class SuitsPage extends PageView {
         }
         subjects.getChildren().clear();
         List<Ranked> all = answer.subjects();
-        int few = getScene() != null && getScene().getHeight() < LOW ? FEWEST : FEW;
+        int few = getScene() != null && Panel.isLow(getScene().getHeight()) ? FEWEST : FEW;
         all.stream().limit(whole ? all.size() : few).forEach(ranked -> {
             Label title = new Label(ranked.title() + ": " + AdviceWords.word(ranked.suits()));
             Label why = Panel.quiet(String.join(", ", AdviceWords.reasons(ranked.suits())));
