@@ -65,6 +65,12 @@ class LayoutTest {
 
     private static final List<String> MAIN = SCREENS.stream().filter(s -> !PAGES.matcher(s).lookingAt()).toList();
 
+    /** What was made a moment ago has its size too. */
+    private static void laidOut(Parent root) {
+        root.applyCss();
+        root.layout();
+    }
+
     private static void there(Driver app, String screen) {
         app.until(screen, () -> app.show().idle());
     }
@@ -92,10 +98,12 @@ class LayoutTest {
                     assertThat(app.robot.lookup("#notice").tryQuery().map(n -> ((Label) n).getText()).orElse("")).as(screen)
                             .doesNotStartWith("There is nothing called");
                     there(app, screen);
-                    app.robot.interact(() -> look(app.scene().getRoot(), false,
-                            screen + " at " + size[0] + (size[2] > 0 ? ", larger words" : ""), wrong));
-                    app.robot.interact(() -> fingers(app, screen, wrong));
-                    app.robot.interact(() -> whole(app, screen + " at " + size[0], size[2] > 0, wrong));
+                    app.robot.interact(() -> {
+                        laidOut(app.scene().getRoot());
+                        look(app.scene().getRoot(), false, screen + " at " + size[0] + (size[2] > 0 ? ", larger words" : ""), wrong);
+                        fingers(app, screen, wrong);
+                        whole(app, screen + " at " + size[0], size[2] > 0, wrong);
+                    });
                     assertThat(app.scene().getRoot().getChildrenUnmodifiable().get(0).getLayoutBounds().getWidth())
                             .as("%s fits the window of %d px", screen, size[0]).isLessThanOrEqualTo(size[0] + 0.5);
                 }
@@ -128,9 +136,12 @@ class LayoutTest {
                     app.does(page);
                     app.until(page, () -> app.show().idle());
                     String where = offer.title() + ", " + page;
-                    app.robot.interact(() -> look(app.scene().getRoot(), false, where, wrong));
-                    app.robot.interact(() -> fingers(app, where, wrong));
-                    app.robot.interact(() -> whole(app, where, false, wrong));
+                    app.robot.interact(() -> {
+                        laidOut(app.scene().getRoot());
+                        look(app.scene().getRoot(), false, where, wrong);
+                        fingers(app, where, wrong);
+                        whole(app, where, false, wrong);
+                    });
                 }
                 app.keys(KeyCode.CONTROL, KeyCode.Z);
                 app.settled();

@@ -221,6 +221,12 @@ public final class Bench {
                                     + "percentile, also the screen's own beat) |%n",
                             cells[0].equals("pan") ? "the cloth is moved, 5 x" : "a thing is dragged", cells[1], cells[2], cells[3],
                             cells[4], cells[5]);
+                } else if (line.startsWith("press ")) {
+                    String[] cells = line.split(" ", 4);
+                    System.out.printf(Locale.ROOT,
+                            "| from a press to its answer laid out, each for the first time | %s ms | %s ms | wanted: 100 ms; over it: "
+                                    + "%s |%n",
+                            cells[1], cells[2], cells[3]);
                 } else if (line.startsWith("step ")) {
                     String[] cells = line.split(" ");
                     System.out.printf(Locale.ROOT,

@@ -7,9 +7,12 @@ import java.time.Instant;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.BooleanSupplier;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import javafx.animation.AnimationTimer;
 import javafx.application.Application;
 import javafx.application.Platform;
@@ -46,14 +49,29 @@ import mosspebble.instruments.SimulatedKitchenScale;
 import mosspebble.instruments.SimulatedStripeReader;
 
 /**
- * Drags a thing over each demo stone that has one to drag and prints how far its frames are apart: {@code frame ID median 95th}, ms; looks
- * closer and moves the cloth about: {@code pan ID median 95th}, ms. Then works along at the table and prints how long after a press the
- * next picture is there, small and sharp: {@code step median 95th median 95th}, ms.
+ * Drags a thing over each demo stone that has one to drag and prints how far its frames are apart and how long each keeps the interface
+ * thread: {@code frame ID median 95th median 95th}, ms; looks closer and moves the cloth about: {@code pan ID} and the same. Presses what
+ * leads from place to place and prints after how long it is laid out, and what takes too long: {@code press median 95th NAMES}. Then works
+ * along at the table and prints how long after a press the next picture is there, small and sharp: {@code step median 95th median 95th}.
  */
 public final class WindowTimes extends Application {
 
     private static final int MOVES = 150;
     private static final int STEPS = 24;
+    /** So soon a press should be answered, ms. */
+    private static final double ANSWERED = 100;
+
+    /** What leads from place to place, as it is called in the drawer, and what changes what is seen there. */
+    private static final List<String> PLACES = List.of("Go to Stone", "Stone: dome", "Stone: weigh", "Stone: rock", "Stone: skin",
+            "Stone: marks", "Stone: seen", "Stone: suits", "Stone: ready", "Stone: found", "Stone: outline", "Go to Sketch",
+            "Sketch: how it lies", "Sketch: where", "Sketch: parts", "Sketch: what it is", "Go to Colour", "Colour: paints",
+            "Colour: wish", "Colour: blend", "Colour: beside", "Colour: palettes", "Colour: edge", "Colour: mix", "Go to Build-up",
+            "Build-up: all passes", "Build-up: put it right", "Build-up: habits", "Build-up: in hand", "Step before", "Step before",
+            "Look: dry, wet, curing, sealed", "Light on the stone: day, warm lamp, cool lamp, flat", "Look closer at the stone",
+            "See the whole stone", "Go to Sitting", "Sitting: week and room", "Sitting: who is ready when", "Go to Finish",
+            "Finish: seal", "Finish: jars", "Finish: picture", "Finish: sheets", "Look at the shelf", "Shelf: sealers",
+            "Shelf: over what", "Look into the basket", "Sketch: add something from the library", "Open the book", "Go to Stone",
+            "Words larger", "Words smaller", "Evening or day light on the screen", "Take up Moon ring", "Take up Owl keeping a lamp");
 
     /** Within a sitting of the demo's week. */
     private static final LocalDateTime AT_THE_TABLE = LocalDateTime.of(2026, 11, 28, 14, 1);
@@ -92,7 +110,7 @@ public final class WindowTimes extends Application {
 
     private void next() {
         if (stones.isEmpty()) {
-            atTheTable();
+            answers(0, new double[PLACES.size()]);
             return;
         }
         String stone = stones.remove(0);
@@ -101,6 +119,34 @@ public final class WindowTimes extends Application {
                 s -> s.items().stream().filter(i -> !i.wearing()).findFirst().ifPresent(i -> workbench.itemProperty().set(i.id())));
         calm(() -> show.plan() != null && show.plan().project().id().equals(stone),
                 () -> drag("frame " + stone, MouseButton.PRIMARY, middle(), () -> lookCloser(stone)));
+    }
+
+    /** Presses what leads from place to place, each for the first time in this window, and notes after how long its answer is laid out. */
+    private void answers(int number, double[] times) {
+        if (number == PLACES.size()) {
+            double[] sorted = times.clone();
+            Arrays.sort(sorted);
+            String over = IntStream.range(0, times.length).filter(i -> times[i] > ANSWERED).boxed()
+                    .sorted((a, b) -> Double.compare(times[b], times[a]))
+                    .map(i -> String.format(Locale.ROOT, "%s %.0f ms", PLACES.get(i), times[i])).collect(Collectors.joining(", "));
+            System.out.printf(Locale.ROOT, "press %.1f %.1f %s%n", sorted[sorted.length / 2], sorted[(int) (sorted.length * 0.95)],
+                    over.isEmpty() ? "none" : over);
+            atTheTable();
+            return;
+        }
+        calm(() -> true, () -> {
+            pressed = System.nanoTime();
+            shell.perform(PLACES.get(number));
+            shell.getScene().addPostLayoutPulseListener(new Runnable() {
+                @Override
+                public void run() {
+                    shell.getScene().removePostLayoutPulseListener(this);
+                    times[number] = (System.nanoTime() - pressed) / 1e6;
+                    Platform.runLater(() -> answers(number + 1, times));
+                }
+            });
+            Platform.requestNextPulse();
+        });
     }
 
     /** Once nothing is computed any more and something is so. */
