@@ -90,6 +90,7 @@ class HandTest {
             stage.show();
             desk.begin();
         });
+        until(() -> seen("#length")); // the column is made some pulses after the window
     }
 
     @AfterEach
@@ -309,7 +310,6 @@ class HandTest {
 
     @Test
     void undoNamesAMeasureWithItsValues() throws Exception {
-        until(() -> seen("#length") && results.get().idle());
         robot.clickOn("#length").push(KeyCode.CONTROL, KeyCode.A).write("12,0 cm", 0).type(KeyCode.ENTER);
         until(() -> workbench.shown().orElseThrow().stone().length().value() == 120);
         assertThat(robot.lookup("#undo").queryButton().getText()).isEqualTo("Undo: length 96 to 120 mm");
