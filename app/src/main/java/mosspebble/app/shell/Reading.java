@@ -23,6 +23,15 @@ final class Reading extends VBox {
      */
     record Words(String id, String title, String about, String empty) {}
 
+    static final Words WRITTEN_DOWN = new Words("log", "What the program wrote down",
+            "Kept beside the studio: what happened, where in the program, which version. No names, no words, no pictures of yours. A "
+                    + "report puts it into one file, with how many of what the studio holds, for whoever helps.",
+            "Nothing has been written down.");
+    static final Words TOLD = new Words("told", "What was told",
+            "Since the window was opened, the last of it below. A screen reader hears it when it is told, before the name of what has "
+                    + "the focus.",
+            "Nothing has been told yet.");
+
     private final TextArea text = new TextArea();
     private final Words words;
     private final Runnable closed;

@@ -99,15 +99,6 @@ public final class Shell extends StackPane {
     /** Seconds to wait for the book at the end: a large photo may be on its way. */
     private static final long LONGEST_WRITING = 20;
 
-    private static final Reading.Words WRITTEN_DOWN = new Reading.Words("log", "What the program wrote down",
-            "Kept beside the studio: what happened, where in the program, which version. No names, no words, no pictures of yours. A "
-                    + "report puts it into one file, with how many of what the studio holds, for whoever helps.",
-            "Nothing has been written down.");
-    private static final Reading.Words TOLD = new Reading.Words("told", "What was told",
-            "Since the window was opened, the last of it below. A screen reader hears it when it is told, before the name of what has "
-                    + "the focus.",
-            "Nothing has been told yet.");
-
     private final Workbench workbench;
     private final Results show;
     private final PlanWorker worker;
@@ -277,9 +268,9 @@ public final class Shell extends StackPane {
         announcer = new Announcer(this, workbench, show, clock);
         along = covers.with(() -> new WorkAlongView(workbench, show, worker, sitting,
                 new WorkAlongView.Deeds(this::toCloth, this::putRight, announcer::say)), WorkAlongView::close);
-        log = covers.with(() -> new Reading(WRITTEN_DOWN, this::toCloth,
+        log = covers.with(() -> new Reading(Reading.WRITTEN_DOWN, this::toCloth,
                 Panel.button("log-report", "Save a report …", "All of this in one file", studioFiles::saveReport)), Reading::close);
-        told = covers.with(() -> new Reading(TOLD, this::toCloth), Reading::close);
+        told = covers.with(() -> new Reading(Reading.TOLD, this::toCloth), Reading::close);
         makeActions();
         mend.pointingProperty().addListener((o, a, b) -> slice());
         navigator.asideProperty().addListener((o, a, b) -> stage());
