@@ -4,11 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
 import java.util.List;
+import java.util.function.UnaryOperator;
 import javafx.scene.Node;
 import javafx.scene.control.TextArea;
 import javafx.scene.input.KeyCode;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.finding.Finding;
+import mosspebble.core.project.Project;
+import mosspebble.core.units.Millimetres;
 import mosspebble.core.words.FindingWords;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -53,10 +56,13 @@ class AnnouncerTest {
 
             String button = heard(app);
             List<Finding> before = app.plan().findings();
-            app.robot.interact(() -> workbench(app).itemProperty().set("owl"));
-            app.robot.interact(() -> workbench(app).editItem("Size", item -> item.withPlacement(item.placement().sizedBy(2.2))));
+            UnaryOperator<Project> smaller = p -> p
+                    .withStone(p.stone().withSize(new Millimetres(48), new Millimetres(37), new Millimetres(20)));
+            app.robot.interact(() -> workbench(app).draft(smaller));
             app.until("there is something new to know", () -> app.show().idle()
                     && app.plan().findings().stream().anyMatch(f -> before.stream().noneMatch(b -> b.code() == f.code())));
+            assertThat(heard(app)).as("under the hand nothing is said").isEqualTo(button);
+            app.robot.interact(() -> workbench(app).edit("Size", smaller));
             Finding fresh = app.plan().findings().stream().filter(f -> before.stream().noneMatch(b -> b.code() == f.code())).findFirst()
                     .orElseThrow();
             app.until("it is said", () -> heard(app).startsWith(FindingWords.sentence(fresh)));

@@ -12,6 +12,7 @@ import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.Scene;
+import javafx.scene.control.Labeled;
 import javafx.util.Duration;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
@@ -53,6 +54,8 @@ final class Announcer {
         workbench.noticeProperty().addListener((o, a, b) -> say(b));
         workbench.unkeptProperty().addListener((o, a, b) -> say(b));
         show.planProperty().addListener((o, a, b) -> planned(b));
+        // what was planned under the hand is not planned again when the hand lets go
+        workbench.studioProperty().addListener((o, a, b) -> Platform.runLater(() -> planned(show.plan())));
         within.sceneProperty().addListener((o, a, b) -> follow(b));
         follow(within.getScene());
     }
@@ -77,7 +80,8 @@ final class Announcer {
         }
         speaking = focused;
         name = focused.getAccessibleText();
-        spoken = name == null ? words : words + " " + name;
+        String own = name == null && focused instanceof Labeled labeled ? labeled.getText() : name;
+        spoken = own == null ? words : words + " " + own;
         focused.setAccessibleText(spoken);
         silence.playFromStart();
     }
@@ -104,7 +108,7 @@ final class Announcer {
 
     /** Says what is found that was not there before the last edit of the same stone. */
     private void planned(PaintPlan plan) {
-        if (workbench.isDrafting()) {
+        if (workbench.isDrafting() || plan == before) {
             return;
         }
         PaintPlan known = before;
