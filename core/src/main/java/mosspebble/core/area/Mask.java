@@ -1,5 +1,8 @@
 package mosspebble.core.area;
 
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
 import org.locationtech.jts.algorithm.Distance;
 import org.locationtech.jts.algorithm.Orientation;
 import org.locationtech.jts.geom.Coordinate;
@@ -52,55 +55,85 @@ public final class Mask {
         return (int) Math.max(0, Math.min(size, Math.floor(cell)));
     }
 
-    private void fill(Geometry area, Grid grid) {
-        double[] sum = new double[(columns + 2) * rows]; // so that the same cell of another grid comes out the same
+    /** So many rows are summed up at once. */
+    private static final int BAND = 64;
+
+    /** An area's rings in cells, x and y in turn; those of shells run the one way and those of holes the other. */
+    private List<double[]> rings(Geometry area, Grid grid) {
         Envelope held = new Envelope(grid.left() + column * grid.cellMm(), grid.left() + (column + columns) * grid.cellMm(),
                 grid.top() + row * grid.cellMm(), grid.top() + (row + rows) * grid.cellMm());
+        List<double[]> rings = new ArrayList<>();
         for (int i = 0; i < area.getNumGeometries(); i++) {
             if (area.getGeometryN(i) instanceof Polygon polygon && held.intersects(polygon.getEnvelopeInternal())) {
-                ring(polygon.getExteriorRing(), true, grid, sum);
+                rings.add(ring(polygon.getExteriorRing(), true, grid));
                 for (int hole = 0; hole < polygon.getNumInteriorRing(); hole++) {
-                    ring(polygon.getInteriorRingN(hole), false, grid, sum);
+                    rings.add(ring(polygon.getInteriorRingN(hole), false, grid));
                 }
             }
         }
-        for (int r = 0; r < rows; r++) {
-            double running = 0;
-            float here = 0;
-            for (int c = 0; c < columns; c++) {
-                double more = sum[r * (columns + 2) + c];
-                if (more != 0) { // where no edge is, the cell is as the one before
-                    running += more;
-                    here = (float) (Math.rint(Math.min(1, Math.abs(running)) * STEPS) / STEPS);
-                }
-                share[r * columns + c] = here;
-            }
-        }
+        return rings;
     }
 
-    private void ring(LinearRing ring, boolean shell, Grid grid, double[] sum) {
+    private double[] ring(LinearRing ring, boolean shell, Grid grid) {
         Coordinate[] points = ring.getCoordinates();
-        double sign = Orientation.isCCW(points) == shell ? 1 : -1;
+        boolean turn = Orientation.isCCW(points) != shell;
         double left = grid.left() + column * grid.cellMm();
         double top = grid.top() + row * grid.cellMm();
-        for (int i = 1; i < points.length; i++) {
-            edge((points[i - 1].x - left) / grid.cellMm(), (points[i - 1].y - top) / grid.cellMm(), (points[i].x - left) / grid.cellMm(),
-                    (points[i].y - top) / grid.cellMm(), sign, sum);
+        double[] cells = new double[2 * points.length];
+        for (int i = 0; i < points.length; i++) {
+            Coordinate point = points[turn ? points.length - 1 - i : i];
+            cells[2 * i] = (point.x - left) / grid.cellMm();
+            cells[2 * i + 1] = (point.y - top) / grid.cellMm();
+        }
+        return cells;
+    }
+
+    private void fill(Geometry area, Grid grid) {
+        List<double[]> rings = rings(area, grid);
+        double[] sum = new double[(columns + 2) * Math.min(BAND, rows)]; // double, so that the same cell of another grid comes out the same
+        for (int first = 0; first < rows; first += BAND) {
+            int end = Math.min(rows, first + BAND);
+            for (double[] ring : rings) {
+                add(ring, first, end, sum);
+            }
+            for (int r = first; r < end; r++) {
+                fill(r, sum, (r - first) * (columns + 2));
+            }
+            Arrays.fill(sum, 0);
         }
     }
 
-    /** Adds one edge: per row its height, split over the cells it crosses by the area to its right. */
-    private void edge(double x0, double y0, double x1, double y1, double sign, double[] sum) {
-        if (y0 == y1) {
-            return;
+    private void fill(int r, double[] sum, int base) {
+        double running = 0;
+        float here = 0;
+        for (int c = 0; c < columns; c++) {
+            double more = sum[base + c];
+            if (more != 0) { // where no edge is, the cell is as the one before
+                running += more;
+                here = (float) (Math.rint(Math.min(1, Math.abs(running)) * STEPS) / STEPS);
+            }
+            share[r * columns + c] = here;
         }
-        if (y0 > y1) {
-            edge(x1, y1, x0, y0, -sign, sum);
-            return;
+    }
+
+    /** Adds the edges of a ring as far as they touch some rows. */
+    private void add(double[] ring, int first, int end, double[] sum) {
+        for (int i = 2; i < ring.length; i += 2) {
+            double y0 = ring[i - 1];
+            double y1 = ring[i + 1];
+            if (y0 < y1 && y1 > first && y0 < end) {
+                edge(ring[i - 2], y0, ring[i], y1, 1, first, end, sum);
+            } else if (y1 < y0 && y0 > first && y1 < end) {
+                edge(ring[i], y1, ring[i - 2], y0, -1, first, end, sum);
+            }
         }
+    }
+
+    /** Adds one edge that goes down: per row its height, split over the cells it crosses by the area to its right. */
+    private void edge(double x0, double y0, double x1, double y1, double sign, int first, int end, double[] sum) {
         double slope = (x1 - x0) / (y1 - y0);
-        int last = (int) Math.min(rows - 1, Math.ceil(y1) - 1);
-        for (int r = (int) Math.max(0, Math.floor(y0)); r <= last; r++) {
+        int last = (int) Math.min(end - 1, Math.ceil(y1) - 1);
+        for (int r = (int) Math.max(first, Math.floor(y0)); r <= last; r++) {
             double ya = Math.max(y0, r);
             double yb = Math.min(y1, r + 1);
             if (yb <= ya) {
@@ -108,7 +141,7 @@ public final class Mask {
             }
             double xa = x0 + (ya - y0) * slope;
             double xb = x0 + (yb - y0) * slope;
-            clipped(r * (columns + 2), Math.min(xa, xb), Math.max(xa, xb), sign * (yb - ya), sum);
+            clipped((r - first) * (columns + 2), Math.min(xa, xb), Math.max(xa, xb), sign * (yb - ya), sum);
         }
     }
 
@@ -240,9 +273,9 @@ public final class Mask {
         return rows;
     }
 
-    /** Shares covered of all cells held, rows first; the caller's own. */
+    /** Shares covered of all cells held, rows first; not a copy, so what is changed in it is changed in the mask. */
     public float[] shares() {
-        return share.clone();
+        return share;
     }
 
     /** Share covered of the cell so many columns and rows from the first held one. */

@@ -311,16 +311,25 @@ final class Hand {
             System.arraycopy(share, r * columns, field, (r + reach) * wide + reach, columns);
         }
         Blocks edges = Blocks.nearEdges(field, wide, high, blockSide(reach));
-        float[] near = Blur.box(Blur.box(field, wide, high, reach, edges.wider(1, 1)), wide, high, reach, edges);
+        Spare spare = new Spare();
+        float[] near = Blur.box(Blur.box(field, wide, high, reach, edges.wider(1, 1), spare), wide, high, reach, edges, spare);
         float[] lip = new float[share.length];
         for (int r = 0; r < rows; r++) {
             for (int c = 0; c < columns; c++) {
                 float b = near[(r + reach) * wide + c + reach];
-                lip[r * columns + c] = b == 0 ? 0 : share[r * columns + c] * Math.min(1, 4.6f * b * (1 - b));
+                lip[r * columns + c] = share[r * columns + c] * lip(b);
             }
         }
         return lip;
     }
+
+    /** How far up paint is pushed where so much lies on average near by: nothing where all or none of it is covered. */
+    static float lip(float near) {
+        return near < EVEN || near > 1 - EVEN ? 0 : Math.min(1, 4.6f * near * (1 - near));
+    }
+
+    /** Less than this is not told from nothing in a mean. */
+    private static final float EVEN = 1e-5f;
 
     /** What is blurred twice is even beyond one block. */
     private static int blockSide(int reach) {

@@ -2,7 +2,9 @@ package mosspebble.core.picture;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Queue;
 import java.util.concurrent.CancellationException;
+import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.atomic.AtomicReferenceArray;
 import java.util.function.BooleanSupplier;
 import java.util.stream.IntStream;
@@ -47,7 +49,7 @@ public final class LargePicture {
     private static final int TILES = 2;
 
     /** Pixels of a tile with what it sees round itself, at most. */
-    private static final int MOST = 1_800_000;
+    private static final int MOST = 1_300_000;
 
     /** A tile narrower than so many pixels is nearly all margin. */
     private static final int LEAST = 64;
@@ -70,6 +72,7 @@ public final class LargePicture {
     private final int strip;
     /** What of each tile drawn last is wanted for the next one below. */
     private final AtomicReferenceArray<Below> below;
+    private final Queue<Spare> spares = new ConcurrentLinkedQueue<>();
     /** Where paint is set down by one touch: it stands on the highest below it, wherever that is. */
     private final List<Envelope> touches;
 
@@ -209,7 +212,10 @@ public final class LargePicture {
             if (unwanted.getAsBoolean()) {
                 throw new CancellationException();
             }
-            draw(tile, from, first, to - from, count, unwanted, strip);
+            Spare spare = Optional.ofNullable(spares.poll()).orElseGet(Spare::new);
+            draw(tile, new Part(from, first, to - from, count), unwanted, spare, strip);
+            spare.takeBack();
+            spares.add(spare);
         });
         return strip;
     }
@@ -233,40 +239,40 @@ public final class LargePicture {
     }
 
     /** One tile: what lies round it is drawn as well, and left away. */
-    private void draw(int tile, int column, int row, int wide, int high, BooleanSupplier unwanted, int[] strip) {
-        Envelope box = sight(column, row, wide, high);
+    private void draw(int tile, Part part, BooleanSupplier unwanted, Spare spare, int[] strip) {
+        Envelope box = sight(part.column, part.row, part.columns, part.rows);
         int c0 = (int) Math.floor((box.getMinX() - left) / cell);
         int r0 = (int) Math.floor((box.getMinY() - top) / cell);
         Grid grid = new Grid(left + c0 * cell, top + r0 * cell, cell, 1 + (int) Math.ceil((box.getMaxX() - left) / cell) - c0,
                 1 + (int) Math.ceil((box.getMaxY() - top) / cell) - r0);
-        Window window = new Window(grid, column - c0, row - r0, wide, high);
-        Window known = new Window(grid, window.column(), window.row(), wide, grid.rows() - window.row()); // the next tile wants it
+        Window window = new Window(grid, part.column - c0, part.row - r0, part.columns, part.rows);
+        Window known = new Window(grid, window.column(), window.row(), part.columns, grid.rows() - window.row()); // the next tile wants it
         Optional<Below> before = Optional.ofNullable(below.get(tile));
         StoneTerrain terrain = StoneTerrain.of(survey, known, unwanted,
-                before.map(b -> new StoneTerrain.Before(b.terrain, b.column - c0, b.row - r0)));
-        Pixels seen = painted(terrain, before.filter(b -> b.isPainted(row - margin.above)), c0, r0, unwanted);
-        int[] pixels = new int[grid.cells()];
-        StonePicture.light(plan, terrain, wish.look, wish.shown, window, seen, unwanted, pixels);
+                before.map(b -> new StoneTerrain.Before(b.terrain, b.column - c0, b.row - r0)), spare);
+        Pixels seen = painted(terrain, before.filter(b -> b.isPainted(part.row - margin.above)), c0, r0, unwanted, spare);
+        int[] pixels = spare.ints(grid.cells());
+        StonePicture.light(plan, terrain, wish.look, wish.shown, window, seen, unwanted, spare, pixels);
         if (unwanted.getAsBoolean()) {
             throw new CancellationException();
         }
         below.set(tile, below(terrain, seen, window, c0, r0));
-        for (int r = 0; r < high; r++) {
-            System.arraycopy(pixels, (r + window.row()) * grid.columns() + window.column(), strip, r * columns + column, wide);
+        for (int r = 0; r < part.rows; r++) {
+            System.arraycopy(pixels, (r + window.row()) * grid.columns() + window.column(), strip, r * columns + part.column, part.columns);
         }
     }
 
     /** All the paint on a tile; what is known of it is not laid once more, but where a touch needs it. */
-    private Pixels painted(StoneTerrain terrain, Optional<Below> before, int c0, int r0, BooleanSupplier unwanted) {
+    private Pixels painted(StoneTerrain terrain, Optional<Below> before, int c0, int r0, BooleanSupplier unwanted, Spare spare) {
         Grid grid = terrain.grid;
         Window whole = Window.whole(grid);
         if (before.isEmpty()) {
-            return Painting.after(plan, terrain, wish.look, wish.lamp, wish.shown, whole, unwanted);
+            return Painting.after(plan, terrain, wish.look, wish.lamp, wish.shown, whole, unwanted, spare);
         }
         Part known = before.get().painted;
         int first = Math.max(0, (int) Math.floor((aboveTouches(y(known.end()) - cell / 2, whole.box()) - top) / cell) - r0);
         Window painted = new Window(grid, 0, first, grid.columns(), grid.rows() - first);
-        Pixels seen = Painting.after(plan, terrain, wish.look, wish.lamp, wish.shown, painted, unwanted);
+        Pixels seen = Painting.after(plan, terrain, wish.look, wish.lamp, wish.shown, painted, unwanted, spare);
         seen.paste(before.get().seen, known.column - c0, known.row - r0, known.columns, known.rows, grid.columns());
         return seen;
     }

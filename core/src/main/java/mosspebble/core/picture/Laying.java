@@ -11,10 +11,10 @@ import mosspebble.core.rock.RowNoise;
 final class Laying {
 
     /** A lip is so many times as high as the coat. */
-    private static final double LIP = 0.8;
+    private static final float LIP = 0.8f;
 
     /** Hairs take and give so much of a coat's thickness. */
-    private static final double FURROW = 0.45;
+    private static final float FURROW = 0.45f;
 
     private final StoneTerrain terrain;
     private final Grid grid;
@@ -123,7 +123,7 @@ final class Laying {
                 colour[at] = shifted(colour[at], looks.under()[before], looks.shown()[before], part);
             } else {
                 char[] heights = sheet.pixels().body();
-                double um = drop > 0 ? drop // one drop, whatever it lies on
+                float um = drop > 0 ? drop // one drop, whatever it lies on
                         : looks.um()[before] * ((1 + FURROW * hair) * part + (square.lip().length > 0 ? LIP * square.lip()[i] : 0))
                                 + (square.pools().length > 0 ? part * square.pools()[i] : 0);
                 if (material.isPlain()) {
@@ -140,7 +140,7 @@ final class Laying {
         }
 
         /** What is not the same all over; gives the height of what is laid, µm. */
-        private double special(int c, int r, int at, int shown, float part, double um) {
+        private float special(int c, int r, int at, int shown, float part, float um) {
             double x = grid.x(square.column() + c);
             double y = grid.y(square.row() + r);
             int seen = material.at(shown & 0xFFFFFF, x, y);
@@ -158,12 +158,21 @@ final class Laying {
 
     /** A colour moved as far as a coat moves the film below it. */
     private static int shifted(int colour, int before, int after, float share) {
+        int part = part(share);
         int result = colour & 0xFF000000;
         for (int shift = 0; shift < 24; shift += 8) {
-            float moved = (colour >>> shift & 255) + share * ((after >>> shift & 255) - (before >>> shift & 255));
-            result |= (int) (Math.max(0, Math.min(255, moved)) + 0.5f) << shift;
+            int moved = (colour >>> shift & 255) + (((after >>> shift & 255) - (before >>> shift & 255)) * part + HALF >> BITS);
+            result |= (moved < 0 ? 0 : Math.min(255, moved)) << shift;
         }
         return result;
+    }
+
+    /** Shares are whole parts of 2 to so much while colours are mixed. */
+    private static final int BITS = 16;
+    private static final int HALF = 1 << BITS - 1;
+
+    private static int part(float share) {
+        return (int) (share * (1 << BITS) + 0.5f);
     }
 
     /** A colour with its top byte, part of the way to another. */
@@ -171,12 +180,15 @@ final class Laying {
         if (share >= 0.999f) {
             return to;
         }
-        int result = 0;
-        for (int shift = 0; shift < 32; shift += 8) {
-            int a = from >>> shift & 255;
-            int b = to >>> shift & 255;
-            result |= (int) (a + (b - a) * share + 0.5f) << shift;
-        }
-        return result;
+        int part = part(share);
+        int a = from >>> 24;
+        int r = from >>> 16 & 255;
+        int g = from >>> 8 & 255;
+        int b = from & 255;
+        a += ((to >>> 24) - a) * part + HALF >> BITS;
+        r += ((to >>> 16 & 255) - r) * part + HALF >> BITS;
+        g += ((to >>> 8 & 255) - g) * part + HALF >> BITS;
+        b += ((to & 255) - b) * part + HALF >> BITS;
+        return a << 24 | r << 16 | g << 8 | b;
     }
 }

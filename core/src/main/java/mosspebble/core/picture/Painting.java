@@ -71,10 +71,10 @@ final class Painting {
     private final int[] filmBelow;
 
     Painting(PaintPlan plan, StoneTerrain terrain, StoneState look, Lamp lamp) {
-        this(plan, terrain, look, lamp, Window.whole(terrain.grid), true);
+        this(plan, terrain, look, lamp, Window.whole(terrain.grid), true, new Spare());
     }
 
-    private Painting(PaintPlan plan, StoneTerrain terrain, StoneState look, Lamp lamp, Window painted, boolean noting) {
+    private Painting(PaintPlan plan, StoneTerrain terrain, StoneState look, Lamp lamp, Window painted, boolean noting, Spare spare) {
         this.painted = painted;
         this.noting = noting;
         this.terrain = terrain;
@@ -83,12 +83,12 @@ final class Painting {
         this.lamp = lamp;
         this.table = new FilmTable(PaintPlan.bare(plan.survey().stone(), look), SoakIn.share(plan.survey().stone()));
         this.through = new Through(table);
-        this.film = new int[grid.cells()];
-        this.pencilled = new float[grid.cells()];
-        this.filmBelow = new int[grid.cells()];
-        this.now = Pixels.of(grid.cells());
+        this.film = spare.ints(grid.cells());
+        this.pencilled = spare.floats(grid.cells());
+        this.filmBelow = spare.ints(grid.cells());
+        this.now = Pixels.of(grid.cells(), spare);
         this.bare = Pixels.BARE | lamp.seen(table.film(0).look()).rgb();
-        Arrays.fill(now.colour(), bare);
+        Arrays.fill(now.colour(), 0, grid.cells(), bare);
     }
 
     /** Colour of the bare stone, packed as in {@link Pixels}. */
@@ -128,14 +128,18 @@ final class Painting {
      * What is seen at a moment, without a note of what led there; unfinished once it is unwanted.
      *
      * @param painted cells that are painted; the others are left bare
+     * @param spare what it is kept in
      */
     static Pixels after(PaintPlan plan, StoneTerrain terrain, StoneState look, Lamp lamp, StonePicture.Shown shown, Window painted,
-            BooleanSupplier unwanted) {
-        Painting painting = new Painting(plan, terrain, look, lamp, painted, false);
+            BooleanSupplier unwanted, Spare spare) {
+        Painting painting = new Painting(plan, terrain, look, lamp, painted, false, spare);
         for (int step = 0; step < shown.steps() && !unwanted.getAsBoolean(); step++) {
             boolean part = step == shown.steps() - 1 && shown.coats() > 0;
             painting.done(plan, plan.steps().get(step), part ? shown.coats() : Integer.MAX_VALUE);
         }
+        spare.takeBack(painting.film);
+        spare.takeBack(painting.filmBelow);
+        spare.takeBack(painting.pencilled);
         return painting.now;
     }
 
@@ -297,17 +301,17 @@ final class Painting {
      * @param under colour of the film below, packed, for what is clear
      * @param um what the coats add, µm
      */
-    record Looks(int[] next, int[] shown, int[] under, double[] um) {}
+    record Looks(int[] next, int[] shown, int[] under, float[] um) {}
 
     private Looks looks(List<Body> bodies, Sheet sheet, Coat coat, int coats) {
         int films = table.size();
-        Looks looks = new Looks(new int[films], new int[films], new int[films], new double[films]);
+        Looks looks = new Looks(new int[films], new int[films], new int[films], new float[films]);
         bodies.parallelStream().map(b -> below(b.square, sheet, films)).toList().forEach(found -> found.stream().forEach(before -> {
             if (looks.next[before] == 0) {
                 looks.next[before] = table.over(before, coat, coats);
                 looks.shown[before] = packed(looks.next[before], coat);
                 looks.under[before] = packed(before, table.film(before).coat().orElse(coat));
-                looks.um[before] = table.film(looks.next[before]).totalUm() - table.film(before).totalUm();
+                looks.um[before] = (float) (table.film(looks.next[before]).totalUm() - table.film(before).totalUm());
             }
         }));
         return looks;
@@ -344,7 +348,7 @@ final class Painting {
         Before before = before();
         int[] clean = new int[table.size()];
         clean[0] = bare;
-        for (int i = 0; i < pencilled.length; i++) {
+        for (int i = 0; i < grid.cells(); i++) {
             if (pencilled[i] > 0 && filmBelow[i] == film[i]) {
                 int here = film[i];
                 clean[here] = clean[here] != 0 ? clean[here] : packed(here, table.film(here).coat().orElseThrow());

@@ -19,6 +19,10 @@ record Pixels(int[] colour, char[] body, byte[] sheen) {
         return new Pixels(new int[cells], new char[cells], new byte[cells]);
     }
 
+    static Pixels of(int cells, Spare spare) {
+        return new Pixels(spare.ints(cells), spare.chars(cells), spare.bytes(cells));
+    }
+
     Pixels copy() {
         return new Pixels(colour.clone(), body.clone(), sheen.clone());
     }
@@ -75,8 +79,9 @@ record Pixels(int[] colour, char[] body, byte[] sheen) {
     }
 
     /** A held height raised by so many µm. */
-    static char raised(char steps, double um) {
-        return (char) Math.max(0, Math.min(Character.MAX_VALUE, steps + STEPS_PER_UM * um + 0.5));
+    static char raised(char steps, float um) {
+        float raised = steps + (float) STEPS_PER_UM * um + 0.5f;
+        return raised <= 0 ? 0 : raised >= Character.MAX_VALUE ? Character.MAX_VALUE : (char) (int) raised;
     }
 
     /** A held height, µm. */

@@ -79,26 +79,26 @@ record ReadyLayer(Step.Layer layer, List<Square> squares, Hand hand) {
     /**
      * How paint that is softened spreads: it runs out within its area, or fades inward from its edge.
      *
-     * @param own its own place, softened; of a shade all beyond what is shaded as well
-     * @param all the area, softened as much; null for a shade
+     * @param field of what runs out the share of it in the area; of a shade its dark edge and all beyond what is shaded, softened
      * @param reach beyond this there is none of it
      */
-    private record Spread(SoftField own, SoftField all, Envelope reach) {
+    private record Spread(SoftField field, boolean shade, Envelope reach) {
 
         /** null for what is not soft. */
         static Spread of(Step.Layer layer, Geometry within) {
             if (layer.soft().isShade()) {
                 Envelope near = new Envelope(layer.place().getEnvelopeInternal());
                 near.expandBy(3 * FADES_MM);
-                return new Spread(edge(layer.place(), within), null, near);
+                return new Spread(edge(layer.place(), within), true, near);
             }
             if (layer.soft().mm() <= 0) {
                 return null;
             }
             double reach = layer.soft().mm() / 3;
             Grid coarse = SoftField.grid(within, reach);
-            return new Spread(SoftField.of(coarse, SoftField.covered(layer.place(), coarse), reach),
-                    SoftField.of(coarse, SoftField.covered(within, coarse), reach), SoftField.reached(layer.place(), coarse, reach));
+            SoftField own = SoftField.of(coarse, SoftField.covered(layer.place(), coarse), reach);
+            SoftField all = SoftField.of(coarse, SoftField.covered(within, coarse), reach);
+            return new Spread(own.shareOf(all), false, SoftField.reached(layer.place(), coarse, reach));
         }
 
         /** 1 on the dark edge and beyond what is shaded, softened inward. */
@@ -112,10 +112,33 @@ record ReadyLayer(Step.Layer layer, List<Square> squares, Hand hand) {
             return SoftField.of(coarse, field, FADES_MM);
         }
 
-        float at(double x, double y) {
-            float whole = all.at(x, y);
-            float t = whole <= 1e-3f ? 0 : Math.min(1, own.at(x, y) / whole);
-            return t * t * (3 - 2 * t);
+        /**
+         * Thins what covers a row of cells to what is left there of soft paint.
+         *
+         * @param share of the row's cells from a place of the array on, so many
+         * @param column of the first of them in the grid
+         */
+        void thin(float[] share, int first, int count, int column, int row, float[] dark, Grid grid, SoftField.Row reader) {
+            int from = first;
+            int to = first + count;
+            while (from < to && share[from] <= 0) {
+                from++;
+            }
+            while (to > from && share[to - 1] <= 0) {
+                to--;
+            }
+            if (from == to) {
+                return;
+            }
+            double y = grid.y(row);
+            reader.go(y, grid.x(column + from - first), grid.x(column + to - 1 - first));
+            for (int i = from; i < to; i++) {
+                if (share[i] > 0) {
+                    double x = grid.x(column + i - first);
+                    float read = reader.at(x);
+                    share[i] = shade ? shade(x, y, read, share[i], dark[i]) : share[i] * (read * read * (3 - 2 * read));
+                }
+            }
         }
 
         /**
@@ -124,8 +147,8 @@ record ReadyLayer(Step.Layer layer, List<Square> squares, Hand hand) {
          * @param inside how much of the pixel lies in what is shaded
          * @param dark how much of it lies on the edge that is darkest
          */
-        float shade(double x, double y, float inside, float dark) {
-            float t = Math.min(1, Math.max(0, (own.at(x, y) - 0.15f) / 0.75f));
+        private float shade(double x, double y, float soft, float inside, float dark) {
+            float t = Math.min(1, Math.max(0, (soft - 0.15f) / 0.75f));
             float share = t * t * (3 - 2 * t) * inside * Math.min(1, 0.35f + dark);
             return share > 0.01f && (dark > 0 || inside > 0.5f) && reach.contains(x, y) ? share : 0;
         }
@@ -160,11 +183,11 @@ record ReadyLayer(Step.Layer layer, List<Square> squares, Hand hand) {
         private Optional<Square> square(int column, int row, int side, List<Hand.End> ends) {
             Grid grid = painted.grid();
             int round = Hand.lipReach(grid.cellMm());
-            int c = Math.max(0, column - round);
-            int r = Math.max(0, row - round);
-            int columns = Math.min(grid.columns(), column + side + round) - c;
-            int rows = Math.min(grid.rows(), row + side + round) - r;
-            if (columns < 1 || rows < 1) {
+            int c = column - round; // beyond the grid as well, whose border is no edge
+            int r = row - round;
+            int columns = Math.min(grid.columns(), column + side) + round - c;
+            int rows = Math.min(grid.rows(), row + side) + round - r;
+            if (columns <= 2 * round || rows <= 2 * round) {
                 return Optional.empty();
             }
             Mask mask = Mask.of(area, grid.part(c, r, columns, rows));
@@ -180,13 +203,14 @@ record ReadyLayer(Step.Layer layer, List<Square> squares, Hand hand) {
             float[] all = shade ? mask.shares() : shares(mask, c + mask.column(), r + mask.row());
             int first = (top - r - mask.row()) * mask.columns() + left - c - mask.column();
             float[] share = cut(all, first, mask.columns(), wide, high);
-            for (int i = 0; shade && i < share.length; i++) {
-                share[i] = share[i] <= 0 ? 0 : spread.shade(grid.x(left + i % wide), grid.y(top + i / wide), share[i], dark[i]);
+            if (shade) {
+                thin(share, dark, left, top, wide, high);
             }
             if (!covers(share)) {
                 return Optional.empty();
             }
-            float[] lip = spread != null ? new float[0]
+            boolean level = spread != null || mask.columns() == columns && mask.rows() == rows && isWhole(all); // no edge is near
+            float[] lip = level ? new float[0]
                     : cut(Hand.lip(all, mask.columns(), mask.rows(), grid.cellMm()), first, mask.columns(), wide, high);
             float[] pools = new float[tool == Hand.Tool.PEN && !shade ? share.length : 0];
             if (pools.length > 0) {
@@ -205,6 +229,15 @@ record ReadyLayer(Step.Layer layer, List<Square> squares, Hand hand) {
                 }
             }
             return own;
+        }
+
+        private static boolean isWhole(float[] share) {
+            for (float each : share) {
+                if (each < 1) {
+                    return false;
+                }
+            }
+            return true;
         }
 
         private static boolean covers(float[] share) {
@@ -228,17 +261,28 @@ record ReadyLayer(Step.Layer layer, List<Square> squares, Hand hand) {
         private float[] shares(Mask mask, int column, int row) {
             Grid grid = painted.grid();
             float[] share = mask.shares();
+            if (spread != null) {
+                thin(share, null, column, row, mask.columns(), mask.rows());
+                return share;
+            }
             Noise hand = new Noise(17);
-            for (int i = 0; i < share.length && (spread != null || drawn); i++) {
+            for (int i = 0; i < share.length && drawn; i++) {
                 if (share[i] > 0) {
                     double x = grid.x(column + i % mask.columns());
                     double y = grid.y(row + i / mask.columns());
-                    share[i] = spread != null ? share[i] * spread.at(x, y)
-                            : (float) Math.max(0,
-                                    Math.min(1, share[i] + 2.4 * 0.7 * hand.gradient(x * 1.7, y * 1.7) * share[i] * (1 - share[i])));
+                    share[i] = (float) Math.max(0,
+                            Math.min(1, share[i] + 2.4 * 0.7 * hand.gradient(x * 1.7, y * 1.7) * share[i] * (1 - share[i])));
                 }
             }
             return share;
+        }
+
+        /** Thins what is soft over a rectangle of the grid. */
+        private void thin(float[] share, float[] dark, int column, int row, int columns, int rows) {
+            SoftField.Row reader = spread.field.new Row();
+            for (int r = 0; r < rows; r++) {
+                spread.thin(share, r * columns, columns, column, row + r, dark, painted.grid(), reader);
+            }
         }
     }
 }

@@ -125,8 +125,8 @@ final class Shading {
     }
 
     /** Heights of skin and paint together, mm. */
-    private float[] heights(Pixels pixels) {
-        float[] heights = new float[grid.cells()];
+    private float[] heights(Pixels pixels, Spare spare) {
+        float[] heights = spare.floats(grid.cells());
         rows(r -> {
             for (int i = r * grid.columns(); i < (r + 1) * grid.columns(); i++) {
                 float um = (float) Pixels.um(pixels.body()[i]);
@@ -140,18 +140,18 @@ final class Shading {
         IntStream.range(0, grid.rows()).parallel().forEach(row);
     }
 
-    private float[] mean(float[] heights, double mm) {
+    private float[] mean(float[] heights, double mm, Spare spare) {
         int reach = (int) Math.round(mm / grid.cellMm());
-        return reach < 1 ? heights : Blur.box(heights, grid.columns(), grid.rows(), reach);
+        return reach < 1 ? heights : Blur.box(heights, grid.columns(), grid.rows(), reach, spare);
     }
 
-    void draw(Pixels pixels, StonePicture.Shown shown, BooleanSupplier unwanted, int[] out) {
+    void draw(Pixels pixels, StonePicture.Shown shown, BooleanSupplier unwanted, Spare spare, int[] out) {
         Care care = shown.care();
         double lightFrom = shown.lightFrom();
-        float[] heights = care == Care.FLAT ? null : heights(pixels);
+        float[] heights = care == Care.FLAT ? null : heights(pixels, spare);
         boolean whole = care == Care.FULL || care == Care.MATT;
-        float[] wide = whole ? mean(heights, WIDE_MM) : null;
-        float[] near = whole || film.gloss > 0 && care != Care.FLAT ? mean(heights, 0.28) : null;
+        float[] wide = whole ? mean(heights, WIDE_MM, spare) : null;
+        float[] near = whole || film.gloss > 0 && care != Care.FLAT ? mean(heights, 0.28, spare) : null;
         Frame frame = new Frame(pixels, heights, wide, near, care, Direction.of(lightFrom, KEY_UP), Direction.of(lightFrom, WINDOW_UP));
         rows(r -> {
             if (drawn.hasRow(r) && !unwanted.getAsBoolean()) {

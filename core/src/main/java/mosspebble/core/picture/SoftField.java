@@ -67,15 +67,43 @@ final class SoftField {
         return values;
     }
 
-    /** The value at a place, mm, read between the four cells round it. */
-    float at(double x, double y) {
-        double c = Math.max(0, Math.min(grid.columns() - 1.001, (x - grid.left()) / grid.cellMm() - 0.5));
-        double r = Math.max(0, Math.min(grid.rows() - 1.001, (y - grid.top()) / grid.cellMm() - 0.5));
-        int i = (int) r * grid.columns() + (int) c;
-        float a = (float) (c - (int) c);
-        float b = (float) (r - (int) r);
-        float above = values[i] + a * (values[i + 1] - values[i]);
-        float below = values[i + grid.columns()] + a * (values[i + grid.columns() + 1] - values[i + grid.columns()]);
-        return above + b * (below - above);
+    /** The share that this is of another on the same cells, cell by cell; 0 where there is nothing of the other. */
+    SoftField shareOf(SoftField all) {
+        float[] shares = new float[values.length];
+        for (int i = 0; i < shares.length; i++) {
+            shares[i] = all.values[i] <= 1e-3f ? 0 : Math.min(1, values[i] / all.values[i]);
+        }
+        return new SoftField(grid, shares);
+    }
+
+    /** Reads one row of places after the other. For one thread. */
+    final class Row {
+        private final float[] down = new float[grid.columns()];
+        private final double left = grid.left();
+        private final double perMm = 1 / grid.cellMm();
+        private final double last = grid.columns() - 1.001;
+
+        /** Goes to a row, y in mm, for places from one x to another. */
+        void go(double y, double fromX, double toX) {
+            double r = Math.max(0, Math.min(grid.rows() - 1.001, (y - grid.top()) / grid.cellMm() - 0.5));
+            int above = (int) r * grid.columns();
+            int below = above + grid.columns();
+            float share = (float) (r - (int) r);
+            for (int c = (int) column(fromX); c <= (int) column(toX) + 1; c++) {
+                down[c] = values[above + c] + share * (values[below + c] - values[above + c]);
+            }
+        }
+
+        /** The value at a place of the row, mm, read between the four cells round it. */
+        float at(double x) {
+            double at = column(x);
+            int c = (int) at;
+            return down[c] + (float) (at - c) * (down[c + 1] - down[c]);
+        }
+
+        private double column(double x) {
+            double c = (x - left) * perMm - 0.5;
+            return c < 0 ? 0 : c > last ? last : c;
+        }
     }
 }

@@ -41,8 +41,8 @@ public final class StonePicture {
     /** Draws one moment without a note of how it came about: for pictures that are drawn once. */
     static void draw(PaintPlan plan, StoneTerrain terrain, StoneState look, Lamp lamp, Shown shown, BooleanSupplier unwanted,
             int[] pixels) {
-        Pixels seen = Painting.after(plan, terrain, look, lamp, shown, Window.whole(terrain.grid), unwanted);
-        light(plan, terrain, look, shown, terrain.window, seen, unwanted, pixels);
+        Pixels seen = Painting.after(plan, terrain, look, lamp, shown, Window.whole(terrain.grid), unwanted, new Spare());
+        light(plan, terrain, look, shown, terrain.window, seen, unwanted, new Spare(), pixels);
     }
 
     /**
@@ -51,8 +51,8 @@ public final class StonePicture {
      * @param drawn part of what is known of the terrain; the rest is left as it is
      */
     static void light(PaintPlan plan, StoneTerrain terrain, StoneState look, Shown shown, Window drawn, Pixels seen,
-            BooleanSupplier unwanted, int[] pixels) {
-        new Shading(terrain, film(plan, look), drawn).draw(seen, shown, unwanted, pixels);
+            BooleanSupplier unwanted, Spare spare, int[] pixels) {
+        new Shading(terrain, film(plan, look), drawn).draw(seen, shown, unwanted, spare, pixels);
     }
 
     /** The film of water or sealer over all. */
@@ -143,6 +143,6 @@ public final class StonePicture {
      * @param unwanted asked now and then; once it says so, the rest is left undrawn
      */
     public void draw(Shown shown, BooleanSupplier unwanted, int[] pixels) {
-        shading.draw(after(shown.steps, shown.coats), shown, unwanted, pixels);
+        shading.draw(after(shown.steps, shown.coats), shown, unwanted, new Spare(), pixels);
     }
 }

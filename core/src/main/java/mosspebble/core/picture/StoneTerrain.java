@@ -40,24 +40,25 @@ public final class StoneTerrain {
     final int[] glint;
 
     StoneTerrain(Survey survey, Grid grid) {
-        this(survey, Window.whole(grid));
+        this(survey, Window.whole(grid), new Spare());
     }
 
-    private StoneTerrain(Survey survey, Window window) {
+    private StoneTerrain(Survey survey, Window window, Spare spare) {
         this.survey = survey;
         this.window = window;
         this.grid = window.grid();
-        this.nx = new float[grid.cells()];
-        this.ny = new float[grid.cells()];
-        this.nz = new float[grid.cells()];
-        this.z = new float[grid.cells()];
-        this.inside = new float[grid.cells()];
-        this.red = new float[grid.cells()];
-        this.green = new float[grid.cells()];
-        this.blue = new float[grid.cells()];
-        this.relief = new float[grid.cells()];
-        this.gloss = new float[grid.cells()];
-        this.glint = new int[grid.cells()];
+        int cells = grid.cells();
+        this.nx = spare.floats(cells);
+        this.ny = spare.floats(cells);
+        this.nz = spare.floats(cells);
+        this.z = spare.floats(cells);
+        this.inside = spare.floats(cells);
+        this.red = spare.floats(cells);
+        this.green = spare.floats(cells);
+        this.blue = spare.floats(cells);
+        this.relief = spare.floats(cells);
+        this.gloss = spare.floats(cells);
+        this.glint = spare.ints(cells);
     }
 
     public static StoneTerrain of(Survey survey, Grid grid) {
@@ -66,7 +67,7 @@ public final class StoneTerrain {
 
     /** @param unwanted asked now and then; once it says so, the rest is left empty */
     static StoneTerrain of(Survey survey, Window window, BooleanSupplier unwanted) {
-        return of(survey, window, unwanted, Optional.empty());
+        return of(survey, window, unwanted, Optional.empty(), new Spare());
     }
 
     /**
@@ -80,9 +81,13 @@ public final class StoneTerrain {
         }
     }
 
-    /** The same, but what is known of it already. */
-    static StoneTerrain of(Survey survey, Window window, BooleanSupplier unwanted, Optional<Before> before) {
-        StoneTerrain terrain = new StoneTerrain(survey, window);
+    /**
+     * The same, but what is known of it already.
+     *
+     * @param spare what the terrain is kept in
+     */
+    static StoneTerrain of(Survey survey, Window window, BooleanSupplier unwanted, Optional<Before> before, Spare spare) {
+        StoneTerrain terrain = new StoneTerrain(survey, window, spare);
         Mask mask = Mask.of(survey.zones().outline(), window.grid());
         Skin skin = Skin.of(survey);
         Rows rows = terrain.new Rows(mask, skin, before);

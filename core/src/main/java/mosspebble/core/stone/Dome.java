@@ -332,8 +332,11 @@ public final class Dome {
 
     /** Level w at a place: 1 at the top, 0 on the outline, below 0 outside. */
     public double levelAt(double x, double y) {
-        double gx = (x - left) / cellMm;
-        double gy = (y - top) / cellMm;
+        return levelBetween((x - left) / cellMm, (y - top) / cellMm);
+    }
+
+    /** The same at a place in cells of the grid. */
+    private double levelBetween(double gx, double gy) {
         int column = (int) Math.floor(gx);
         int row = (int) Math.floor(gy);
         if (column < 0 || row < 0 || column >= columns - 1 || row >= rows - 1) {
@@ -393,10 +396,11 @@ public final class Dome {
      * @return as {@link #smoothHeightAt}, mm
      */
     public double surfaceAt(double x, double y, double[] normal) {
-        double d = cellMm / 2;
-        double wx = (levelAt(x + d, y) - levelAt(x - d, y)) / (2 * d);
-        double wy = (levelAt(x, y + d) - levelAt(x, y - d)) / (2 * d);
-        double level = levelAt(x, y);
+        double gx = (x - left) / cellMm;
+        double gy = (y - top) / cellMm;
+        double wx = (levelBetween(gx + 0.5, gy) - levelBetween(gx - 0.5, gy)) / cellMm;
+        double wy = (levelBetween(gx, gy + 0.5) - levelBetween(gx, gy - 0.5)) / cellMm;
+        double level = levelBetween(gx, gy);
         double w = Math.min(Math.max(level, 1e-6), 1);
         double rest = Math.pow(1 - w, fullness);
         double part = w < 1 ? rest / (1 - w) : Math.pow(0, fullness - 1);

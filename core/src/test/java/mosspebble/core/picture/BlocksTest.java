@@ -28,7 +28,7 @@ class BlocksTest {
         float[] share = shapes();
         Blocks edges = Blocks.nearEdges(share, COLUMNS, ROWS, 16);
         float[] whole = Blur.box(share, COLUMNS, ROWS, 7);
-        float[] some = Blur.box(share, COLUMNS, ROWS, 7, edges);
+        float[] some = Blur.box(share, COLUMNS, ROWS, 7, edges, new Spare());
         int left = 0;
         for (int i = 0; i < share.length; i++) {
             boolean in = edges.has(i % COLUMNS / 16, i / COLUMNS / 16);
@@ -55,7 +55,7 @@ class BlocksTest {
             float most = 0;
             for (int i = 0; i < share.length; i++) {
                 float b = blurred[(i / COLUMNS + reach) * wide + i % COLUMNS + reach];
-                assertThat(lip[i]).as("cell %s at %s mm", i, pixel).isEqualTo(share[i] * Math.min(1, 4.6f * b * (1 - b)));
+                assertThat(lip[i]).as("cell %s at %s mm", i, pixel).isEqualTo(share[i] * Hand.lip(b));
                 most = Math.max(most, lip[i]);
             }
             assertThat(most).as("there is a lip at %s mm", pixel).isGreaterThan(0.9f);

@@ -3,6 +3,7 @@ package mosspebble.core.picture;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.Arrays;
 import java.util.SplittableRandom;
 import org.junit.jupiter.api.Test;
 
@@ -40,5 +41,39 @@ class BlurTest {
             total += value;
         }
         assertThat(total).as("a dot well inside keeps its ink").isCloseTo(1, within(1e-4));
+    }
+
+    /** The sums stay within whole numbers at any reach, and a level field keeps its height. */
+    @Test
+    void evenTheHighestFieldWithTheWidestReachIsMeanAndNotOverrun() {
+        int side = 701;
+        float[] level = new float[side * side];
+        for (float height : new float[] {Blur.MOST, -Blur.MOST, 0.05f, 1}) {
+            Arrays.fill(level, height);
+            for (int reach : new int[] {1, 7, 63, 64, 200, 340}) {
+                float middle = Blur.box(level, side, side, reach)[side / 2 * side + side / 2];
+                assertThat((double) middle).as("%s mm, reach %d", height, reach).isCloseTo(height, within(2e-4));
+            }
+        }
+        Arrays.fill(level, 1000);
+        assertThat(Blur.box(level, side, side, 9)[side / 2 * side + side / 2]).as("cut off").isCloseTo(Blur.MOST, within(1e-3f));
+    }
+
+    @Test
+    void whatIsLeftInSpareArraysIsNotSeen() {
+        SplittableRandom random = new SplittableRandom(8);
+        Spare spare = new Spare();
+        for (int round = 0; round < 4; round++) {
+            int columns = 60 + 31 * round;
+            int rows = 90 - 11 * round;
+            float[] values = new float[columns * rows];
+            for (int i = 0; i < values.length; i++) {
+                values[i] = (float) random.nextDouble();
+            }
+            float[] fresh = Blur.box(values, columns, rows, 5);
+            float[] again = Blur.box(values, columns, rows, 5, spare);
+            assertThat(Arrays.copyOf(again, fresh.length)).as("round %d", round).containsExactly(fresh);
+            spare.takeBack();
+        }
     }
 }

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.Arrays;
 import java.util.Map;
 import java.util.Optional;
+import java.util.SplittableRandom;
 import java.util.stream.IntStream;
 import mosspebble.core.Boards;
 import mosspebble.core.Paints;
@@ -36,7 +37,7 @@ class LayingTest {
 
     /** On film 1 lies film 2 afterwards: a green of 30 µm more. */
     private final Painting.Looks looks = new Painting.Looks(new int[] {0, 2, 0}, new int[] {0, 0x2040A060, 0}, new int[] {0, 0x40A03020, 0},
-            new double[] {0, 30, 0});
+            new float[] {0, 30, 0});
 
     LayingTest() {
         Arrays.fill(film, 1);
@@ -125,5 +126,21 @@ class LayingTest {
         int most = Arrays.stream(pixels.colour()).map(p -> p >> 8 & 255).max().orElseThrow();
         assertThat(most).as("all of it in between").isEqualTo(0xA0);
         assertThat(least).as("next to nothing in a pore").isLessThan(0x30 + 0x70 / 2);
+    }
+
+    /** Mixed in whole numbers: against the mean worked out as it is written, each channel by itself. */
+    @Test
+    void aBlendIsTheMeanOfBothToTheNearestStep() {
+        SplittableRandom random = new SplittableRandom(4);
+        for (int k = 0; k < 20_000; k++) {
+            int from = random.nextInt();
+            int to = random.nextInt();
+            float share = k % 10 == 0 ? k % 20 == 0 ? 0 : 1 : (float) random.nextDouble();
+            int blended = Laying.blend(from, to, share);
+            for (int shift = 0; shift < 32; shift += 8) {
+                double mean = (from >>> shift & 255) * (1.0 - share) + (to >>> shift & 255) * (double) share;
+                assertThat((double) (blended >>> shift & 255)).as("%08x to %08x by %s", from, to, share).isCloseTo(mean, within(0.505));
+            }
+        }
     }
 }

@@ -101,13 +101,14 @@ class ReadyLayerTest {
                 continue;
             }
             crisp++;
-            Mask mask = Mask.of(laid.layer.place(), GRID);
+            int round = Hand.lipReach(GRID.cellMm());
+            Mask mask = Mask.of(laid.layer.place(), GRID.part(-round, -round, GRID.columns() + 2 * round, GRID.rows() + 2 * round));
             float[] lips = Hand.lip(mask.shares(), mask.columns(), mask.rows(), GRID.cellMm());
             float[] shares = together(ready.squares(), ReadyLayer.Square::share, GRID);
-            float[] lip = together(ready.squares(), ReadyLayer.Square::lip, GRID);
+            float[] lip = together(ready.squares(), s -> s.lip().length > 0 ? s.lip() : new float[s.share().length], GRID);
             for (int i = 0; i < shares.length; i++) {
-                int c = i % GRID.columns();
-                int r = i / GRID.columns();
+                int c = i % GRID.columns() + round;
+                int r = i / GRID.columns() + round;
                 float covered = share(mask, c, r);
                 assertThat(Math.max(0, shares[i])).as("share at %s, %s", c, r).isCloseTo(covered, within(2e-6f));
                 if (covered > 0) {

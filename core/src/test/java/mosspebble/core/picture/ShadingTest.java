@@ -69,7 +69,7 @@ class ShadingTest {
 
     private static int[] lit(StoneTerrain terrain, Pixels pixels, Shading.Film film, double from, Care care) {
         int[] out = new int[GRID.cells()];
-        new Shading(terrain, film).draw(pixels, new StonePicture.Shown(0, 0, from, care), () -> false, out);
+        new Shading(terrain, film).draw(pixels, new StonePicture.Shown(0, 0, from, care), () -> false, new Spare(), out);
         return out;
     }
 
@@ -228,7 +228,8 @@ class ShadingTest {
     @Test
     void whatIsNoLongerWantedIsLeftUndrawn() {
         int[] out = new int[GRID.cells()];
-        new Shading(plate(), Shading.Film.NONE).draw(grey(0x808080), new StonePicture.Shown(0, 0, 0, Care.FULL), () -> true, out);
+        new Shading(plate(), Shading.Film.NONE).draw(grey(0x808080), new StonePicture.Shown(0, 0, 0, Care.FULL), () -> true, new Spare(),
+                out);
         assertThat(out).containsOnly(0);
     }
 

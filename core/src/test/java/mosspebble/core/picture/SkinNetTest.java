@@ -136,7 +136,7 @@ class SkinNetTest {
         StoneTerrain whole = StoneTerrain.of(survey, grid);
         StoneTerrain known = StoneTerrain.of(survey, new Window(grid, 20, 0, 150, 120), () -> false).below(80);
         Window lower = new Window(grid, 20, 100, 150, 100);
-        StoneTerrain next = StoneTerrain.of(survey, lower, () -> false, Optional.of(new StoneTerrain.Before(known, 20, 80)));
+        StoneTerrain next = StoneTerrain.of(survey, lower, () -> false, Optional.of(new StoneTerrain.Before(known, 20, 80)), new Spare());
         for (int i = 0; i < grid.cells(); i++) {
             if (lower.has(i % 200, i / 200)) {
                 same(next, i, whole, i);

@@ -220,7 +220,7 @@ class StoneTerrainTest {
         int marked = 5 * 120 + 60;
         known.red[marked] += 1;
         Window lower = new Window(GRID, 60, 90, 120, 60);
-        StoneTerrain next = StoneTerrain.of(survey, lower, () -> false, Optional.of(new StoneTerrain.Before(known, 60, 70)));
+        StoneTerrain next = StoneTerrain.of(survey, lower, () -> false, Optional.of(new StoneTerrain.Before(known, 60, 70)), new Spare());
         int at = 75 * GRID.columns() + 120;
         assertThat(next.red[at]).isEqualTo(whole.red[at] + 1);
         next.red[at] = whole.red[at];
@@ -239,7 +239,7 @@ class StoneTerrainTest {
         StoneTerrain whole = StoneTerrain.of(survey, GRID);
         for (int[] off : new int[][] {{500, 0}, {0, 500}, {-500, 0}, {0, -500}, {30, -25}}) {
             StoneTerrain.Before before = new StoneTerrain.Before(whole, off[0], off[1]);
-            StoneTerrain moved = StoneTerrain.of(survey, Window.whole(GRID), () -> false, Optional.of(before));
+            StoneTerrain moved = StoneTerrain.of(survey, Window.whole(GRID), () -> false, Optional.of(before), new Spare());
             int from = off[0] == 30 ? GRID.columns() * (GRID.rows() / 2) + GRID.columns() / 2 : -1;
             if (from >= 0) { // in part: what is taken is what was given, wherever it came from
                 same(moved, from, whole, from - 30 + 25 * GRID.columns());
