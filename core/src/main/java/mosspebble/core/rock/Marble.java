@@ -26,8 +26,10 @@ final class Marble extends Fabric {
         double halo = (1 - step(0, 0.17, fold)) * strength;
         double core = (1 - step(0, 0.018, fold)) * strength;
         double thin = (1 - step(0, 0.012, second)) * step(0, 0.5, breaks.at(u, v + 60, 0, near));
-        double tone = 1.05 + 0.05 * clouds.at(u, v, pixel, near) + 0.03 * speckle.at(u, v, pixel, near);
-        double dark = 0.22 * halo + 0.34 * core + 0.24 * thin;
+        double cloud = clouds.at(u, v, pixel, near);
+        double smoke = step(0, 0.75, -clouds.at(0.7 * wu - 40, 0.7 * wv + 25, pixel, near) + 0.35 * (strength - 0.5));
+        double tone = 1.07 + 0.05 * cloud + 0.03 * speckle.at(u, v, pixel, near);
+        double dark = 0.22 * halo + 0.34 * core + 0.24 * thin + 0.21 * smoke;
         place.tint(tone * (1 - dark), tone * (1 - 0.96 * dark), tone * (1 - 0.90 * dark));
         place.height = 0.014 * roughness.at(u, v, pixel, near) - 0.012 * core;
         place.gloss = 0.30;

@@ -7,10 +7,15 @@ final class Sandstone extends Fabric {
     private final Waves bedding = new Waves(noise, 9, 5);
     private final Waves laminae = new Waves(noise, 1.4, 3);
     private final Waves wander = new Waves(noise, 0.5, 2);
-    private final Waves stains = new Waves(noise, 17, 3);
     private final Waves roughness = new Waves(noise, 5, 4);
 
     private static final double GRAIN = 0.38;
+
+    /** Thickness of a lamina, mm; the warp varies it. */
+    private static final double LAMINA = 2.6;
+
+    /** Share of the laminae that are dark all over. */
+    private static final double DARK = 0.1;
 
     private final Pits pores;
 
@@ -24,19 +29,46 @@ final class Sandstone extends Fabric {
         double warped = v + 3.2 * warp.at(u / 4, v / 4, 0, near) + 0.12 * u;
         double beds = bedding.at(u / 33, warped, pixel, near);
         double fine = laminae.at(u / 14, warped, pixel, near);
+        double along = (warped + 1.6 * fine) / LAMINA;
         double sand = Noise.visible(2 * GRAIN, pixel);
         Grain grain = sand == 0 ? Grain.NONE : grain(u + 0.1 * wander.at(u, v, pixel, near), v);
-        double bed = beds / (0.16 + Math.abs(beds)); // layers of one tone, and short changes between them
-        double tone = 1 + 0.17 * beds + 0.15 * bed + 0.14 * fine + sand * (0.34 * (grain.tone - 0.5) + 0.22 * (grain.height - 0.4));
+        double bed = beds / (0.10 + Math.abs(beds)); // layers of one tone, and short changes between them
+        double tone = 1 + 0.17 * beds + 0.14 * bed + 0.12 * fine + 0.16 * graded(along, pixel)
+                + sand * (0.34 * (grain.tone - 0.5) + 0.22 * (grain.height - 0.4));
         double iron = step(-0.2, 0.7, bed);
         place.tint(tone * (1 - 0.02 * iron), tone * (1 - 0.08 * iron), tone * (1 - 0.16 * iron));
-        double dark = step(0.30, 0.44, -stains.at(u / 60, warped + 70, pixel, near));
-        place.toward(0.35 * dark, tone * 0.62, tone * 0.60, tone * 0.66);
+        double dark = dark(along, pixel);
+        place.toward(0.5 * dark, tone * 0.58, tone * 0.54, tone * 0.60);
         double pore = pores.depth(u, v, pixel);
         place.shade(1 - 0.6 * pore);
         place.height = 0.05 * grain.height * sand + 0.09 * roughness.at(u / 9, warped, pixel, near) - 0.2 * pore;
         place.gloss = 0.02;
         place.glint = 0;
+    }
+
+    /**
+     * Each lamina begins coarse and pale on a sharp edge and fades to fine and dark.
+     *
+     * @param along in laminae
+     * @return about 0 on average
+     */
+    private double graded(double along, double pixel) {
+        double edge = edge(pixel);
+        double in = along - Math.floor(along);
+        double fades = in < 1 - edge ? 1 - in / (1 - edge) : (in - 1 + edge) / edge;
+        return (fades - 0.5) * Noise.visible(2 * LAMINA, pixel) * (0.3 + 0.7 * noise.quick((int) Math.floor(along), 77));
+    }
+
+    /** One lamina of many is dark all over: on a sharp edge as well, and it fades at its end. 0 to 1. */
+    private double dark(double along, double pixel) {
+        double edge = edge(pixel);
+        double in = along + edge - Math.floor(along + edge); // the edge of the others lies at their end
+        boolean is = noise.quick((int) Math.floor(along + edge), 31) > 1 - DARK;
+        return is ? step(0, edge, in) * (1 - step(0.6, 1, in)) : 0;
+    }
+
+    private static double edge(double pixel) {
+        return Math.min(0.5, 0.06 + pixel / LAMINA);
     }
 
     /**

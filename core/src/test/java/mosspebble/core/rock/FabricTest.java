@@ -239,6 +239,40 @@ class FabricTest {
                 .as("at an edge against within; 3.2 where steps are as a bell curve has them").isGreaterThan(3.5);
     }
 
+    /** In graded bedding each bed begins on a sharp edge and fades away from it (common knowledge of petrology, no source). */
+    @Test
+    void bedsOfSandstoneAreSharpOnOneSide() {
+        Fabric sandstone = fabric(RockKind.SANDSTONE);
+        int falls = 0;
+        int count = 0;
+        for (double u = -24; u <= 24; u += 1.5) {
+            double before = Double.NaN;
+            for (double v = -25; v < 25; v += 0.2) {
+                double now = tone(sandstone, u, v, 0.8); // grains cannot be told apart any more
+                falls += now < before ? 1 : 0;
+                count++;
+                before = now;
+            }
+        }
+        assertThat((double) falls / count).as("share of the way on which it darkens, a half where both sides of a bed are alike")
+                .isGreaterThan(0.55);
+    }
+
+    @Test
+    void marbleIsCloudedBesideItsVeins() {
+        Fabric marble = fabric(RockKind.MARBLE);
+        List<Double> tones = new ArrayList<>();
+        for (double u = -30; u <= 30; u += 0.7) {
+            for (double v = -25; v < 25; v += 0.7) {
+                tones.add(tone(marble, u, v, 0.7));
+            }
+        }
+        Collections.sort(tones);
+        double middle = tones.get(tones.size() / 2);
+        assertThat(tones.get(tones.size() / 5) / middle).as("the darkest fifth against the middle").isLessThan(0.95);
+        assertThat(tones.get(tones.size() * 4 / 5) / middle).as("and white is nearly even").isLessThan(1.08);
+    }
+
     /** A sheet of slate ends steeply, but nowhere between two places so near that no picture tells them apart. */
     @Test
     void noSheetOfSlateEndsInACut() {
