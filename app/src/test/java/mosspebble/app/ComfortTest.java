@@ -57,6 +57,33 @@ class ComfortTest {
     }
 
     @Test
+    void whatIsNotSeenIsTakenOutWhileTheWindowIsDressedAnewAndComesBack() throws Exception {
+        try (Driver app = new Driver(folder.resolve("s.pebble"), "snail")) {
+            app.settled();
+            app.robot.interact(() -> app.does("Go to Sitting"));
+            app.until("the hem of hours", () -> app.scene().lookup(".hem-day") != null);
+            app.robot.interact(() -> app.does("Eyes and hands"));
+            app.robot.press(KeyCode.ESCAPE).release(KeyCode.ESCAPE);
+            app.until("closed", () -> !app.find("#comfort").isVisible());
+            app.robot.interact(() -> app.does("Go to Stone"));
+            app.settled();
+            assertThat(app.scene().lookup(".hem-day")).as("kept for when it is gone to again").isNotNull();
+
+            app.robot.interact(() -> app.does("Evening or day light on the screen"));
+            app.until("evening", () -> app.scene().getRoot().getStyleClass().contains("evening"));
+            assertThat(app.scene().lookup(".hem-day")).isNull();
+            assertThat(app.scene().lookup("#comfort")).isNull();
+            assertThat(app.present("#page-skin")).as("what is seen stays").isTrue();
+
+            app.robot.interact(() -> app.does("Go to Sitting"));
+            app.until("it is there again", () -> app.scene().lookup(".hem-day") != null && app.scene().lookup(".hem-day").isVisible());
+            app.robot.interact(() -> app.does("Eyes and hands"));
+            app.until("and so is this", () -> app.present("#comfort"));
+            assertThat(app.present("#text-200")).isTrue();
+        }
+    }
+
+    @Test
     // ISO/IEC 7810: a card of the size ID-1 is 85.60 mm wide
     void aCardLaidOnTheScreenMakesTrueSizeTrue() throws Exception {
         Path file = folder.resolve("s.pebble");

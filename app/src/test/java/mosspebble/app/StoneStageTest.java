@@ -1,5 +1,9 @@
 package mosspebble.app;
 
+import java.util.stream.Stream;
+import java.util.stream.IntStream;
+import javafx.scene.image.ImageView;
+import javafx.scene.image.Image;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -220,6 +224,8 @@ class StoneStageTest {
             app.keys(KeyCode.ESCAPE);
             app.settled();
             assertThat(app.text("#darker")).contains("L* darker");
+            app.until("three pictures", () -> Stream.of("dry", "wet", "sealed").allMatch(look -> picture(app, look) != null));
+            assertThat(darkness(picture(app, "wet"))).as("a wet stone is darker").isGreaterThan(darkness(picture(app, "dry")) + 0.02);
             app.click("#page-outline");
             app.click("#form-pear");
             app.until("a pear", () -> stone(app).shape() instanceof Shape.Grown g && g.form() == Form.PEAR);
@@ -319,5 +325,18 @@ class StoneStageTest {
             app.keys(KeyCode.B);
             app.until("four again", () -> app.robot.lookup(".found").queryAll().size() == 4);
         }
+    }
+
+    private static Image picture(Driver app, String look) {
+        return ((ImageView) app.find("#look-" + look)).getImage();
+    }
+
+    /** Mean over the middle third, 0 white to 1 black. */
+    private static double darkness(Image image) {
+        int wide = (int) image.getWidth();
+        int high = (int) image.getHeight();
+        return 1 - IntStream.range(0, wide * high).filter(i -> i % wide > wide / 3 && i % wide < 2 * wide / 3 && i / wide > high / 3
+                && i / wide < 2 * high / 3).mapToDouble(i -> image.getPixelReader().getColor(i % wide, i / wide).getBrightness()).average()
+                .orElseThrow();
     }
 }

@@ -25,11 +25,11 @@ final class Covers {
 
         /** Itself, on top of the others; to be opened now. */
         N onTop() {
-            if (node == null) {
-                node = making.get();
-                window.getChildren().add(node);
-            } else {
+            node = node == null ? making.get() : node;
+            if (window.getChildren().contains(node)) {
                 node.toFront();
+            } else {
+                window.getChildren().add(node);
             }
             return node;
         }
@@ -59,6 +59,11 @@ final class Covers {
         Cover<N> cover = new Cover<>(making, closing);
         covers.add(cover);
         return cover;
+    }
+
+    /** Takes out of the window what does not lie over it now; it comes back when it is opened. */
+    void putAway() {
+        window.getChildren().removeIf(node -> covers.stream().anyMatch(c -> c.node == node && !c.lies()));
     }
 
     /** Whether anything lies over the window. */

@@ -626,12 +626,14 @@ public final class Shell extends StackPane {
         if (view.equals(dressed)) {
             return;
         }
+        putAway();
         if (dressed == null || dressed.comfort().textPercent() != view.comfort().textPercent()) {
             getStylesheets().removeIf(sheet -> sheet.startsWith("data:"));
             if (view.comfort().textPercent() != 100) {
                 getStylesheets().add(TextSize.sheet(view.comfort().textPercent()));
             }
         }
+        boolean turned = dressed == null || dressed.comfort().leftHand() != view.comfort().leftHand();
         dressed = view;
         getStyleClass().removeAll("evening", "contrast", "left-hand");
         if (view.evening()) {
@@ -640,14 +642,26 @@ public final class Shell extends StackPane {
         if (view.comfort().contrast()) {
             getStyleClass().add("contrast");
         }
-        frame.setLeft(null);
-        frame.setRight(null);
         if (view.comfort().leftHand()) {
             getStyleClass().add("left-hand");
         }
-        frame.setLeft(view.comfort().leftHand() ? column : path);
-        frame.setRight(view.comfort().leftHand() ? path : column);
+        if (turned) {
+            frame.setLeft(null);
+            frame.setRight(null);
+            frame.setLeft(view.comfort().leftHand() ? column : path);
+            frame.setRight(view.comfort().leftHand() ? path : column);
+        }
         columnWidth(current().columnWidth());
+    }
+
+    /** What is not seen leaves the window, so that it need not be styled anew before what is; it comes back when it is gone to. */
+    private void putAway() {
+        covers.putAway();
+        for (Screen each : screens) {
+            if (each.isMade()) {
+                each.middle().filter(node -> !node.isVisible()).ifPresent(middle.getChildren()::remove);
+            }
+        }
     }
 
     private void refresh() {

@@ -1,5 +1,6 @@
 package mosspebble.app.stone;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -16,6 +17,7 @@ import mosspebble.app.control.OneStop;
 import mosspebble.app.cloth.StoneImage;
 import mosspebble.app.control.Entry;
 import mosspebble.app.control.Measure;
+import mosspebble.app.model.PlanWorker;
 import mosspebble.app.screen.PageView;
 import mosspebble.app.screen.Panel;
 import mosspebble.core.colour.Lab;
@@ -36,16 +38,23 @@ final class SkinPage extends PageView {
             "#7d8288", "#5f605d", "#5a6a62", "#454a4f", "#2f3134");
     private static final double PICTURE_PX = 78;
 
+    private static final List<StoneState> LOOKS = List.of(StoneState.DRY, StoneState.WET, StoneState.SEALED);
+
     private final StonePanel panel;
+    private final PlanWorker desk;
+    private final PlanWorker.Line drawing = new PlanWorker.Line();
     private final Measure porosity;
     private final Entry drop;
     private final Entry colour;
     private final HBox looks = new HBox(6);
+    private final List<ImageView> pictures = new ArrayList<>();
+    private final List<Label> words = new ArrayList<>();
     private final Label darker = Panel.quiet("");
     private Survey shown;
 
-    SkinPage(StonePanel panel) {
+    SkinPage(StonePanel panel, PlanWorker desk) {
         this.panel = panel;
+        this.desk = desk;
         porosity = new Measure("porosity", "Porosity", "Open pores: a drop of water beads on a glassy stone and soaks into a porous one", 0,
                 0.5, 0.01, () -> panel.stone().porosity(),
                 v -> Numbers.text(100 * v, 0) + " %, " + DropTest.word(v),
@@ -72,6 +81,7 @@ final class SkinPage extends PageView {
         HBox.setHgrow(colour, Priority.ALWAYS);
         HBox.setHgrow(drop, Priority.ALWAYS);
         looks.setAlignment(Pos.CENTER_LEFT);
+        LOOKS.forEach(this::look);
         darker.setId("darker");
         getChildren().addAll(looks, darker, porosity, row, tones);
     }
@@ -90,25 +100,47 @@ final class SkinPage extends PageView {
         PaintPlan plan = panel.show.plan();
         if (plan != null && plan.survey() != shown) {
             shown = plan.survey();
-            double reach = Math.max(shown.dome().outline().halfWidth(), shown.dome().outline().halfHeight());
-            Grid grid = Grid.around(shown.dome().outline().halfWidth() + 1, shown.dome().outline().halfHeight() + 1,
-                    2 * reach / PICTURE_PX);
-            StoneTerrain terrain = StoneTerrain.of(shown, grid);
-            looks.getChildren().clear();
-            for (StoneState look : List.of(StoneState.DRY, StoneState.WET, StoneState.SEALED)) {
-                ImageView image = new ImageView(
-                        StoneImage.still(StonePicture.of(plan, terrain, look), 0, plan.project().habits().light().from()));
-                Label words = Panel.quiet(
-                        look.name().toLowerCase(Locale.ROOT) + ", L* " + Numbers.text(Lab.of(PaintPlan.bare(shown.stone(), look)).l(), 0));
-                VBox box = new VBox(3, image, words);
-                box.setAlignment(Pos.BOTTOM_CENTER);
-                HBox.setHgrow(box, Priority.ALWAYS);
-                box.setMaxWidth(Double.MAX_VALUE);
-                looks.getChildren().add(box);
+            double halfWide = shown.dome().outline().halfWidth() + 1;
+            double halfHigh = shown.dome().outline().halfHeight() + 1;
+            Grid grid = Grid.around(halfWide, halfHigh, 2 * (Math.max(halfWide, halfHigh) - 1) / PICTURE_PX);
+            for (int k = 0; k < LOOKS.size(); k++) {
+                pictures.get(k).setFitWidth(grid.columns());
+                pictures.get(k).setFitHeight(grid.rows());
+                words.get(k).setText(LOOKS.get(k).name().toLowerCase(Locale.ROOT) + ", L* "
+                        + Numbers.text(Lab.of(PaintPlan.bare(shown.stone(), LOOKS.get(k))).l(), 0));
             }
+            draw(plan, grid);
             double dry = Lab.of(shown.stone().colour()).l();
             double sealedL = Lab.of(PaintPlan.bare(shown.stone(), StoneState.SEALED)).l();
             darker.setText("Sealed it is " + Numbers.text(dry - sealedL, 0) + " L* darker than dry; a wetted corner shows it.");
         }
+    }
+
+    private void look(StoneState look) {
+        ImageView picture = new ImageView();
+        picture.setId("look-" + look.name().toLowerCase(Locale.ROOT));
+        Label words = Panel.quiet("");
+        pictures.add(picture);
+        this.words.add(words);
+        VBox box = new VBox(3, picture, words);
+        box.setAlignment(Pos.BOTTOM_CENTER);
+        HBox.setHgrow(box, Priority.ALWAYS);
+        box.setMaxWidth(Double.MAX_VALUE);
+        looks.getChildren().add(box);
+    }
+
+    /** The pictures come when they are drawn; until then those of before stand there, or nothing. */
+    private void draw(PaintPlan plan, Grid grid) {
+        desk.ask(drawing, d -> {
+            StoneTerrain terrain = StoneTerrain.of(plan.survey(), grid);
+            double from = plan.project().habits().light().from();
+            return LOOKS.stream().map(look -> StonePicture.bare(plan, terrain, look, from)).toList();
+        }, drawn -> {
+            for (int k = 0; k < drawn.size(); k++) {
+                StoneImage still = new StoneImage(grid);
+                still.draw(drawn.get(k));
+                pictures.get(k).setImage(still.image());
+            }
+        });
     }
 }

@@ -117,7 +117,7 @@ public final class StonePanel extends Panel {
             case DOME -> new DomePage(this);
             case WEIGH -> new WeighPage(this, scale);
             case ROCK -> new RockPage(this);
-            case SKIN -> new SkinPage(this);
+            case SKIN -> new SkinPage(this, desk);
             case MARKS -> new MarksPage(this, bench);
             case SEEN -> new SeenPage(this, bench);
             case SUITS -> new SuitsPage(this, desk);

@@ -38,6 +38,18 @@ public final class StonePicture {
         return new StonePicture(terrain, painting.bare(), painting.of(plan), new Shading(terrain, film(plan, look)));
     }
 
+    /**
+     * The stone of a plan before anything is done, by daylight: without a thought of what is painted on it.
+     *
+     * @param lightFrom degrees clockwise from straight up
+     * @return premultiplied ARGB, a value per cell of the terrain's grid, rows first
+     */
+    public static int[] bare(PaintPlan plan, StoneTerrain terrain, StoneState look, double lightFrom) {
+        int[] pixels = new int[terrain.grid.cells()];
+        draw(plan, terrain, look, Lamp.DAYLIGHT, new Shown(0, 0, lightFrom, Care.FULL), () -> false, pixels);
+        return pixels;
+    }
+
     /** Draws one moment without a note of how it came about: for pictures that are drawn once. */
     static void draw(PaintPlan plan, StoneTerrain terrain, StoneState look, Lamp lamp, Shown shown, BooleanSupplier unwanted,
             int[] pixels) {
