@@ -51,6 +51,12 @@ class AnnouncerTest {
             assertThat(name).as("the stone has a name of its own").contains("Owl");
             app.robot.interact(() -> workbench(app).tell("The jar of moss green is empty."));
             app.until("it is said", () -> heard(app).equals("The jar of moss green is empty. " + name));
+            app.robot.interact(() -> {
+                workbench(app).tell("So is the jar of black.");
+                workbench(app).tell("And that of white.");
+            });
+            app.until("what comes at once is heard together",
+                    () -> heard(app).endsWith("So is the jar of black. And that of white. " + name));
             app.robot.interact(() -> app.find("#new-stone").requestFocus());
             assertThat(cloth.getAccessibleText()).as("its own name, once the focus went on").isEqualTo(name);
 
@@ -68,12 +74,12 @@ class AnnouncerTest {
             app.until("it is said", () -> heard(app).startsWith(FindingWords.sentence(fresh)));
             app.until("the button has its own name again", () -> heard(app).equals(button));
             List<String> told = toRead(app);
-            assertThat(told).hasSize(2);
+            assertThat(told).hasSize(4);
             assertThat(told.get(0)).isEqualTo("18:40  The jar of moss green is empty.");
-            assertThat(told.get(1)).startsWith("18:40  " + FindingWords.sentence(fresh));
+            assertThat(told.get(3)).startsWith("18:40  " + FindingWords.sentence(fresh));
             app.robot.interact(() -> workbench(app).undo());
             app.until("it is as before", () -> app.show().idle() && app.plan().findings().size() == before.size());
-            assertThat(toRead(app)).as("what is mended is not news").hasSize(3).last().isEqualTo("18:40  Undone: Size");
+            assertThat(toRead(app)).as("what is mended is not news").hasSize(5).last().isEqualTo("18:40  Undone: Size");
         }
     }
 }

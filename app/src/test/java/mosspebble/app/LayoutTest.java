@@ -36,6 +36,11 @@ import javafx.scene.text.Text;
 import mosspebble.app.control.Hint;
 import mosspebble.app.repertoire.Catalogue;
 import mosspebble.app.model.Workbench;
+import mosspebble.core.project.Project;
+import mosspebble.core.sketch.Item;
+import mosspebble.core.sketch.ItemMode;
+import mosspebble.core.sketch.Strokes;
+import org.locationtech.jts.geom.Coordinate;
 import mosspebble.core.sketch.Subject;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -135,19 +140,38 @@ class LayoutTest {
                         : List.of("Sketch: what it is")) {
                     app.does(page);
                     app.until(page, () -> app.show().idle());
-                    String where = offer.title() + ", " + page;
-                    app.robot.interact(() -> {
-                        laidOut(app.scene().getRoot());
-                        look(app.scene().getRoot(), false, where, wrong);
-                        fingers(app, where, wrong);
-                        whole(app, where, false, wrong);
-                    });
+                    asked(app, offer.title() + ", " + page, wrong);
                 }
                 app.keys(KeyCode.CONTROL, KeyCode.Z);
                 app.settled();
             }
+            for (Subject.Becomes becomes : Subject.Becomes.values()) {
+                app.robot.interact(() -> stroke(workbench, becomes));
+                app.until("a stroke that becomes " + becomes, () -> app.show().idle());
+                assertThat(app.present("#stroke-words")).isTrue();
+                asked(app, "a stroke that becomes " + becomes, wrong);
+            }
         }
         assertThat(wrong).isEmpty();
+    }
+
+    private void asked(Driver app, String where, Set<String> wrong) {
+        app.robot.interact(() -> {
+            laidOut(app.scene().getRoot());
+            look(app.scene().getRoot(), false, where, wrong);
+            fingers(app, where, wrong);
+            whole(app, where, false, wrong);
+        });
+    }
+
+    /** A line drawn over the stone, in hand. */
+    private static void stroke(Workbench workbench, Subject.Becomes becomes) {
+        List<Coordinate> drawn = List.of(new Coordinate(-12, 3), new Coordinate(-3, -2), new Coordinate(5, 1), new Coordinate(13, -4));
+        Strokes.Placed placed = Strokes.drawn(drawn, becomes, becomes == Subject.Becomes.DOTS ? 2 : 0.7).orElseThrow();
+        Item item = Item.of(placed.stroke(), ItemMode.ON_STONE, placed.placement(), 1);
+        workbench.edit("Draw", p -> p.withSketch(Optional.of(p.sketch().orElseThrow().plus(item))));
+        workbench.itemProperty()
+                .set(workbench.shown().flatMap(Project::sketch).orElseThrow().items().stream().reduce((a, b) -> b).orElseThrow().id());
     }
 
     /** Words twice as large in the smallest window: what is pressed next to the stone, and the way to the table, stay within it. */

@@ -33,6 +33,8 @@ final class Announcer {
 
     /** So many findings at once are said in full. */
     private static final int IN_FULL = 2;
+    /** What was said a moment before is said again with what comes next: a reader breaks off where the name changes. */
+    private static final Duration UNHEARD = Duration.seconds(3);
     private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm");
 
     private final Node within;
@@ -43,6 +45,7 @@ final class Announcer {
     private Node speaking;
     private String name;
     private String spoken;
+    private String telling;
     private PaintPlan before;
 
     /** @param within the window's root, in whose scene the focus is asked for */
@@ -72,7 +75,9 @@ final class Announcer {
         Platform.runLater(() -> speak(words)); // what has the focus may take a new name of its own for the same reason
     }
 
-    private void speak(String words) {
+    private void speak(String latest) {
+        boolean atOnce = speaking != null && silence.getCurrentTime().lessThan(UNHEARD);
+        String words = atOnce ? telling + " " + latest : latest;
         hush();
         Node focused = within.getScene() == null ? null : within.getScene().getFocusOwner();
         if (focused == null || focused.accessibleTextProperty().isBound()) {
@@ -81,6 +86,7 @@ final class Announcer {
         speaking = focused;
         name = focused.getAccessibleText();
         String own = name == null && focused instanceof Labeled labeled ? labeled.getText() : name;
+        telling = words;
         spoken = own == null ? words : words + " " + own;
         focused.setAccessibleText(spoken);
         silence.playFromStart();
