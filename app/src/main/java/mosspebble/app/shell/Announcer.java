@@ -63,8 +63,17 @@ final class Announcer {
         follow(within.getScene());
     }
 
-    /** Says something now; nothing where it is blank. */
+    /** Says something now, after what was said a moment before; nothing where it is blank. */
     void say(String words) {
+        say(words, true);
+    }
+
+    /** Says how things stand now: what was said before holds no longer. */
+    void sayInstead(String words) {
+        say(words, false);
+    }
+
+    private void say(String words, boolean after) {
         if (words.isBlank()) {
             return;
         }
@@ -72,11 +81,11 @@ final class Announcer {
         if (said.size() > KEPT) {
             said.removeFirst();
         }
-        Platform.runLater(() -> speak(words)); // what has the focus may take a new name of its own for the same reason
+        Platform.runLater(() -> speak(words, after)); // what has the focus may take a new name of its own for the same reason
     }
 
-    private void speak(String latest) {
-        boolean atOnce = speaking != null && silence.getCurrentTime().lessThan(UNHEARD);
+    private void speak(String latest, boolean after) {
+        boolean atOnce = after && speaking != null && silence.getCurrentTime().lessThan(UNHEARD);
         String words = atOnce ? telling + " " + latest : latest;
         hush();
         Node focused = within.getScene() == null ? null : within.getScene().getFocusOwner();

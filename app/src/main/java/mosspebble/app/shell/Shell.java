@@ -267,7 +267,7 @@ public final class Shell extends StackPane {
         about = covers.with(() -> new AboutView(this::showLog, this::toCloth), AboutView::close);
         announcer = new Announcer(this, workbench, show, clock);
         along = covers.with(() -> new WorkAlongView(workbench, show, worker, sitting,
-                new WorkAlongView.Deeds(this::toCloth, this::putRight, announcer::say)), WorkAlongView::close);
+                new WorkAlongView.Deeds(this::toCloth, this::putRight, announcer::sayInstead)), WorkAlongView::close);
         log = covers.with(() -> new Reading(Reading.WRITTEN_DOWN, this::toCloth,
                 Panel.button("log-report", "Save a report …", "All of this in one file", studioFiles::saveReport)), Reading::close);
         told = covers.with(() -> new Reading(Reading.TOLD, this::toCloth), Reading::close);
