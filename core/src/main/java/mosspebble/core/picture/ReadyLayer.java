@@ -113,32 +113,14 @@ record ReadyLayer(Step.Layer layer, List<Square> squares, Hand hand) {
         }
 
         /**
-         * Thins what covers a row of cells to what is left there of soft paint.
+         * What is left at a place of what covers it.
          *
-         * @param share of the row's cells from a place of the array on, so many
-         * @param column of the first of them in the grid
+         * @param soft the field there
+         * @param covered how much of the pixel is covered
+         * @param dark of a shade how much of it lies on the edge that is darkest
          */
-        void thin(float[] share, int first, int count, int column, int row, float[] dark, Grid grid, SoftField.Row reader) {
-            int from = first;
-            int to = first + count;
-            while (from < to && share[from] <= 0) {
-                from++;
-            }
-            while (to > from && share[to - 1] <= 0) {
-                to--;
-            }
-            if (from == to) {
-                return;
-            }
-            double y = grid.y(row);
-            reader.go(y, grid.x(column + from - first), grid.x(column + to - 1 - first));
-            for (int i = from; i < to; i++) {
-                if (share[i] > 0) {
-                    double x = grid.x(column + i - first);
-                    float read = reader.at(x);
-                    share[i] = shade ? shade(x, y, read, share[i], dark[i]) : share[i] * (read * read * (3 - 2 * read));
-                }
-            }
+        float left(double x, double y, float soft, float covered, float dark) {
+            return shade ? shade(x, y, soft, covered, dark) : covered * (soft * soft * (3 - 2 * soft));
         }
 
         /**
@@ -279,9 +261,17 @@ record ReadyLayer(Step.Layer layer, List<Square> squares, Hand hand) {
 
         /** Thins what is soft over a rectangle of the grid. */
         private void thin(float[] share, float[] dark, int column, int row, int columns, int rows) {
+            Grid grid = painted.grid();
             SoftField.Row reader = spread.field.new Row();
             for (int r = 0; r < rows; r++) {
-                spread.thin(share, r * columns, columns, column, row + r, dark, painted.grid(), reader);
+                double y = grid.y(row + r);
+                reader.go(y, grid.x(column), grid.x(column + columns - 1));
+                for (int i = r * columns; i < (r + 1) * columns; i++) {
+                    if (share[i] > 0) {
+                        double x = grid.x(column + i - r * columns);
+                        share[i] = spread.left(x, y, reader.at(x), share[i], dark == null ? 0 : dark[i]);
+                    }
+                }
             }
         }
     }
