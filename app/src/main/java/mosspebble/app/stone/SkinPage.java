@@ -51,6 +51,7 @@ final class SkinPage extends PageView {
     private final List<Label> words = new ArrayList<>();
     private final Label darker = Panel.quiet("");
     private Survey shown;
+    private String of;
 
     SkinPage(StonePanel panel, PlanWorker desk) {
         this.panel = panel;
@@ -99,6 +100,10 @@ final class SkinPage extends PageView {
         colour.refresh();
         PaintPlan plan = panel.show.plan();
         if (plan != null && plan.survey() != shown) {
+            if (!plan.project().id().equals(of)) { // what is still of another stone is not shown as this one
+                pictures.forEach(picture -> picture.setImage(null));
+            }
+            of = plan.project().id();
             shown = plan.survey();
             double halfWide = shown.dome().outline().halfWidth() + 1;
             double halfHigh = shown.dome().outline().halfHeight() + 1;
@@ -129,7 +134,7 @@ final class SkinPage extends PageView {
         looks.getChildren().add(box);
     }
 
-    /** The pictures come when they are drawn; until then those of before stand there, or nothing. */
+    /** The pictures come when they are drawn; until then those before the last edit stand there. */
     private void draw(PaintPlan plan, Grid grid) {
         desk.ask(drawing, d -> {
             StoneTerrain terrain = StoneTerrain.of(plan.survey(), grid);
