@@ -4,6 +4,7 @@ import java.io.File;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.EnumMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
@@ -20,6 +21,7 @@ import mosspebble.app.control.Hint;
 import mosspebble.app.book.BookModel.Matter;
 import mosspebble.app.control.Choice;
 import mosspebble.app.control.Entry;
+import mosspebble.app.screen.PagePlace;
 import mosspebble.app.screen.PageView;
 import mosspebble.app.screen.Panel;
 import mosspebble.app.screen.Surroundings;
@@ -48,8 +50,7 @@ final class BookPanel extends Panel {
 
     private final Surroundings with;
     private final BookModel model;
-    private final Map<Matter, PageView> matters = new EnumMap<>(Matter.class);
-    private final VBox place = new VBox();
+    private final PagePlace<Matter> place = new PagePlace<>(List.of(Matter.values()), this::page);
 
     BookPanel(Surroundings with, BookModel model) {
         super(with.workbench(), with.results());
@@ -79,11 +80,7 @@ final class BookPanel extends Panel {
         onRefresh(() -> {
             Matter matter = model.matterProperty().get();
             choice.show(matter);
-            PageView page = matters.computeIfAbsent(matter, this::page);
-            if (!place.getChildren().contains(page)) {
-                place.getChildren().setAll(page);
-            }
-            page.refresh();
+            place.show(matter);
         });
     }
 
@@ -133,8 +130,7 @@ final class BookPanel extends Panel {
             model.due().forEach(p -> {
                 Button each = button("due-" + p.id(), p.stone().name(), BookWords.next(p, model.today()), () -> {
                     model.turnTo(p.id());
-                    matters.computeIfAbsent(Matter.PAGE, BookPanel.this::page);
-                    ((Notes) matters.get(Matter.PAGE)).show(Note.LASTED);
+                    ((Notes) place.page(Matter.PAGE)).show(Note.LASTED);
                 });
                 each.setMaxWidth(Double.MAX_VALUE);
                 due.getChildren().add(each);

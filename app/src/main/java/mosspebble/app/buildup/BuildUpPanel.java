@@ -1,13 +1,13 @@
 package mosspebble.app.buildup;
 
+import java.util.List;
 import java.util.Locale;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
-import javafx.scene.layout.VBox;
 import mosspebble.app.control.Choice;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
-import mosspebble.app.screen.PageView;
+import mosspebble.app.screen.PagePlace;
 import mosspebble.app.screen.Panel;
 
 /** The build-up: the steps in their order, the habits that shape them, and what to do when something went wrong. */
@@ -34,15 +34,16 @@ public final class BuildUpPanel extends Panel {
     }
 
     private final ObjectProperty<Page> page = new SimpleObjectProperty<>(Page.STEPS);
-    private final HabitsPage habits;
+    private final PagePlace<Page> place;
 
     public BuildUpPanel(Workbench workbench, Results show, MendModel mend, BuildUpScreen.Aside aside) {
         super(workbench, show);
-        CardPage card = new CardPage(this);
-        StepsPage steps = new StepsPage(this);
-        habits = new HabitsPage(this, aside.compare());
-        MendPage mending = new MendPage(this, mend, aside.hold());
-        VBox place = new VBox();
+        place = new PagePlace<>(List.of(Page.values()), p -> switch (p) {
+            case STEPS -> new CardPage(this);
+            case LIST -> new StepsPage(this);
+            case HABITS -> new HabitsPage(this, aside.compare());
+            case MEND -> new MendPage(this, mend, aside.hold());
+        });
         Choice<Page> pages = Choice.pages(page::set);
         for (Page p : Page.values()) {
             pages.option("build-" + p.name().toLowerCase(Locale.ROOT), p.label, p, p.tooltip);
@@ -51,24 +52,15 @@ public final class BuildUpPanel extends Panel {
         page.addListener((o, a, b) -> refresh());
         onRefresh(() -> {
             pages.show(page.get());
-            PageView matter = switch (page.get()) {
-                case STEPS -> card;
-                case LIST -> steps;
-                case HABITS -> habits;
-                case MEND -> mending;
-            };
-            if (!place.getChildren().contains(matter)) {
-                place.getChildren().setAll(matter);
-            }
             mend.pointingProperty().set(page.get() == Page.MEND);
-            matter.refresh();
+            place.show(page.get());
         });
     }
 
     /** Turns to habits of one kind. */
     public void habits(HabitsPage.Matter matter) {
         page.set(Page.HABITS);
-        habits.show(matter);
+        ((HabitsPage) place.page(Page.HABITS)).show(matter);
     }
 
     public ObjectProperty<Page> pageProperty() {

@@ -18,7 +18,7 @@ import mosspebble.app.control.OneStop;
 import mosspebble.app.control.Swatch;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
-import mosspebble.app.screen.PageView;
+import mosspebble.app.screen.PagePlace;
 import mosspebble.app.screen.Panel;
 import mosspebble.core.blend.BlendKind;
 import mosspebble.core.colour.Mix;
@@ -59,27 +59,22 @@ public final class ColourPanel extends Panel {
     private final ObjectProperty<Page> page = new SimpleObjectProperty<>(Page.MIX);
     private final FlowPane dabs = new FlowPane(5, 5);
     private final VBox head = new VBox(1);
-    private final VBox place = new VBox();
-    private final MixPage mix;
-    private final PaintsPage paints;
-    private final WishPage wish;
-    private final BlendPage blend;
-    private final BesidePage beside;
-    private final PalettesPage palettes;
-    private final EdgePage edge;
+    private final PagePlace<Page> place;
     private Object shown;
 
     /** @param shelf opens the shelf */
     public ColourPanel(Workbench workbench, Results show, ColourModel colours, Runnable shelf) {
         super(workbench, show);
         this.colours = colours;
-        mix = new MixPage(this, colours, () -> page.set(Page.PAINTS));
-        paints = new PaintsPage(colours, shelf);
-        wish = new WishPage(this, colours);
-        blend = new BlendPage(this, colours);
-        beside = new BesidePage(colours);
-        palettes = new PalettesPage(this, colours);
-        edge = new EdgePage(this, colours);
+        place = new PagePlace<>(List.of(Page.values()), p -> switch (p) {
+            case MIX -> new MixPage(this, colours, () -> page.set(Page.PAINTS));
+            case PAINTS -> new PaintsPage(colours, shelf);
+            case WISH -> new WishPage(this, colours);
+            case BLEND -> new BlendPage(this, colours);
+            case BESIDE -> new BesidePage(colours);
+            case PALETTES -> new PalettesPage(this, colours);
+            case EDGE -> new EdgePage(this, colours);
+        });
         dabs.setId("slots");
         OneStop.in(dabs);
         Choice<Page> pages = Choice.pages(page::set);
@@ -94,23 +89,11 @@ public final class ColourPanel extends Panel {
             present(pages, colours.inHand().isPresent());
             present(head, page.get().ofOneSlot);
             dabs();
-            PageView matter = switch (page.get()) {
-                case MIX -> mix;
-                case PAINTS -> paints;
-                case WISH -> wish;
-                case BLEND -> blend;
-                case BESIDE -> beside;
-                case PALETTES -> palettes;
-                case EDGE -> edge;
-            };
             if (colours.inHand().isEmpty()) {
-                place.getChildren().clear();
-                return;
+                place.clear();
+            } else {
+                place.show(page.get());
             }
-            if (!place.getChildren().contains(matter)) {
-                place.getChildren().setAll(matter);
-            }
-            matter.refresh();
         });
     }
 

@@ -1,8 +1,7 @@
 package mosspebble.app.finish;
 
-import java.util.EnumMap;
+import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -17,6 +16,7 @@ import mosspebble.app.control.Choice;
 import mosspebble.app.control.Entry;
 import mosspebble.app.finish.FinishModel.Matter;
 import mosspebble.app.model.Opener;
+import mosspebble.app.screen.PagePlace;
 import mosspebble.app.screen.PageView;
 import mosspebble.app.screen.Panel;
 import mosspebble.app.screen.Surroundings;
@@ -30,8 +30,7 @@ public final class FinishPanel extends Panel {
     private final FinishModel model;
     private final FinishView middle;
     private final Opener opener;
-    private final Map<Matter, PageView> matters = new EnumMap<>(Matter.class);
-    private final VBox place = new VBox();
+    private final PagePlace<Matter> place = new PagePlace<>(List.of(Matter.values()), this::page);
 
     FinishPanel(Surroundings with, FinishModel model, FinishView middle, Opener opener, Runnable intoTheBook) {
         super(with.workbench(), with.results());
@@ -52,12 +51,8 @@ public final class FinishPanel extends Panel {
         onRefresh(() -> {
             Matter matter = model.matterProperty().get();
             choice.show(matter);
-            PageView page = matters.computeIfAbsent(matter, this::page);
-            if (!place.getChildren().contains(page)) {
-                place.getChildren().setAll(page);
-            }
             present(foot, matter == Matter.SHEETS || matter == Matter.PICTURE);
-            page.refresh();
+            place.show(matter);
             middle.refresh();
         });
     }

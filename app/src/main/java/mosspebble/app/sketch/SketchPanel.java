@@ -12,13 +12,12 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
-import javafx.scene.layout.VBox;
 import mosspebble.app.control.Hint;
 import mosspebble.app.control.Choice;
 import mosspebble.app.control.OneStop;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
-import mosspebble.app.screen.PageView;
+import mosspebble.app.screen.PagePlace;
 import mosspebble.app.screen.Panel;
 import mosspebble.core.project.Project;
 import mosspebble.core.sketch.Item;
@@ -43,6 +42,11 @@ public final class SketchPanel extends Panel {
         }
     }
 
+    /** A page each; what a thing itself is has one by what it is. */
+    private enum Leaf {
+        FIGURE, WORD, DOTS, PATTERN, STROKE, GUIDE, LIES, WHERE, PARTS
+    }
+
     /** Letters of a thing's name, if others lie beside it and if not. */
     private static final int SEVERAL_LETTERS = 16;
     private static final int ALONE_LETTERS = 24;
@@ -51,16 +55,7 @@ public final class SketchPanel extends Panel {
     private final SketchModel sketch;
     private final Runnable openLibrary;
     private final ObjectProperty<Page> page = new SimpleObjectProperty<>(Page.ITSELF);
-    private final VBox place = new VBox();
-    private final FigurePage figure;
-    private final WordPage word;
-    private final DotsPage dots;
-    private final PatternPage pattern;
-    private final StrokePage stroke;
-    private final GuidePage guide;
-    private final LiesPage lies;
-    private final WherePage where;
-    private final PartsPage parts;
+    private final PagePlace<Leaf> place;
 
     /** What the column works with. */
     record Models(SketchModel sketch, TracingModel tracing, SheetModel sheets) {}
@@ -73,15 +68,17 @@ public final class SketchPanel extends Panel {
         super(workbench, show);
         this.sketch = models.sketch;
         this.openLibrary = openLibrary;
-        figure = new FigurePage(this, sketch);
-        word = new WordPage(this, sketch);
-        dots = new DotsPage(this, sketch);
-        pattern = new PatternPage(this, sketch);
-        stroke = new StrokePage(this, sketch);
-        guide = new GuidePage(this, sketch);
-        lies = new LiesPage(this, sketch);
-        where = new WherePage(this, sketch);
-        parts = new PartsPage(this, sketch);
+        place = new PagePlace<>(List.of(Leaf.values()), leaf -> switch (leaf) {
+            case FIGURE -> new FigurePage(this, sketch);
+            case WORD -> new WordPage(this, sketch);
+            case DOTS -> new DotsPage(this, sketch);
+            case PATTERN -> new PatternPage(this, sketch);
+            case STROKE -> new StrokePage(this, sketch);
+            case GUIDE -> new GuidePage(this, sketch);
+            case LIES -> new LiesPage(this, sketch);
+            case WHERE -> new WherePage(this, sketch);
+            case PARTS -> new PartsPage(this, sketch);
+        });
         Button add = button("thing-add", "Add …", "Something from the library, in front of the others (A)", this::add);
         add.getStyleClass().add("main");
         ToggleButton pencil = new ToggleButton("Pencil");
@@ -139,7 +136,7 @@ public final class SketchPanel extends Panel {
             boolean several = project().flatMap(Project::sketch).filter(s -> s.items().size() > 1).isPresent();
             manage.getChildren().get(3).setDisable(!several);
             manage.getChildren().get(4).setDisable(!several);
-            item.ifPresentOrElse(this::show, () -> place.getChildren().clear());
+            item.ifPresentOrElse(i -> place.show(leaf(i)), place::clear);
         });
     }
 
@@ -155,17 +152,14 @@ public final class SketchPanel extends Panel {
         return button;
     }
 
-    private void show(Item item) {
-        PageView matter = switch (page.get()) {
-            case LIES -> lies;
-            case WHERE -> where;
-            case PARTS -> parts;
-            case ITSELF -> item.subject().match(f -> figure, w -> word, d -> dots, p -> pattern, s -> stroke, g -> guide);
+    private Leaf leaf(Item item) {
+        return switch (page.get()) {
+            case LIES -> Leaf.LIES;
+            case WHERE -> Leaf.WHERE;
+            case PARTS -> Leaf.PARTS;
+            case ITSELF -> item.subject().match(f -> Leaf.FIGURE, w -> Leaf.WORD, d -> Leaf.DOTS, p -> Leaf.PATTERN, s -> Leaf.STROKE,
+                    g -> Leaf.GUIDE);
         };
-        if (!place.getChildren().contains(matter)) {
-            place.getChildren().setAll(matter);
-        }
-        matter.refresh();
     }
 
     /** Opens the library for one more thing. */

@@ -1,8 +1,7 @@
 package mosspebble.app.stone;
 
-import java.util.EnumMap;
+import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import javafx.scene.control.Button;
@@ -17,6 +16,7 @@ import mosspebble.app.control.Entry;
 import mosspebble.app.model.FileWork;
 import mosspebble.app.model.Navigator;
 import mosspebble.app.model.PlanWorker;
+import mosspebble.app.screen.PagePlace;
 import mosspebble.app.screen.PageView;
 import mosspebble.app.screen.Panel;
 import mosspebble.app.screen.Surroundings;
@@ -46,8 +46,7 @@ public final class StonePanel extends Panel {
     private final StoneModel bench;
     private final PlanWorker desk;
     private final KitchenScale scale;
-    private final Map<Page, PageView> matters = new EnumMap<>(Page.class);
-    private final VBox place = new VBox();
+    private final PagePlace<Page> place = new PagePlace<>(List.of(Page.values()), this::made);
 
     public StonePanel(Surroundings with, StoneModel bench, KitchenScale scale) {
         super(with.workbench(), with.results());
@@ -102,7 +101,7 @@ public final class StonePanel extends Panel {
             facts.show(show.plan());
             present(measures, bench.pageProperty().get().measures());
             present(facts, bench.pageProperty().get().follows());
-            page();
+            place.show(bench.pageProperty().get());
         });
     }
 
@@ -111,8 +110,8 @@ public final class StonePanel extends Panel {
         return button;
     }
 
-    private void page() {
-        PageView matter = matters.computeIfAbsent(bench.pageProperty().get(), p -> switch (p) {
+    private PageView made(Page page) {
+        return switch (page) {
             case OUTLINE -> new OutlinePage(this, bench);
             case DOME -> new DomePage(this);
             case WEIGH -> new WeighPage(this, scale);
@@ -123,11 +122,7 @@ public final class StonePanel extends Panel {
             case SUITS -> new SuitsPage(this, desk);
             case READY -> new ReadyPage(this);
             case FOUND -> new FoundPage(this);
-        });
-        if (!place.getChildren().contains(matter)) {
-            place.getChildren().setAll(matter);
-        }
-        matter.refresh();
+        };
     }
 
     void skin(String title, UnaryOperator<Skin> change) {
