@@ -75,6 +75,8 @@ public final class MossPebbleApp extends Application {
     private final Wish wish;
     private final CompletableFuture<StudioStore> opening;
     private final Clock clock;
+    /** Whether what can be gone to is made before it is. */
+    private final boolean rehearses;
     private StudioStore store;
     private PlanWorker desk;
     private Workbench workbench;
@@ -87,7 +89,7 @@ public final class MossPebbleApp extends Application {
 
     /** Made by the toolkit for {@link #launchWith}. */
     public MossPebbleApp() {
-        this(launched, launchedOpening, launchedClock);
+        this(launched, launchedOpening, launchedClock, launched.shot() == null);
     }
 
     MossPebbleApp(Wish wish) {
@@ -96,13 +98,14 @@ public final class MossPebbleApp extends Application {
 
     /** @param clock what time it is, and where */
     MossPebbleApp(Wish wish, Clock clock) {
-        this(wish, opening(wish, wish.studio()), clock);
+        this(wish, opening(wish, wish.studio()), clock, false);
     }
 
-    private MossPebbleApp(Wish wish, CompletableFuture<StudioStore> opening, Clock clock) {
+    private MossPebbleApp(Wish wish, CompletableFuture<StudioStore> opening, Clock clock, boolean rehearses) {
         this.wish = wish;
         this.opening = opening;
         this.clock = clock;
+        this.rehearses = rehearses;
     }
 
     /** Opens the studio beside the toolkit's own start, which takes as long; where another was begun in its place, that one. */
@@ -214,6 +217,9 @@ public final class MossPebbleApp extends Application {
             }
             if (desk != null && window.isShowing()) {
                 Platform.runLater(desk::begin);
+            }
+            if (rehearses) {
+                shell.rehearse();
             }
             keepWatch(asked);
             Results results = (Results) shell.getProperties().get(Results.class);

@@ -208,9 +208,17 @@ public final class Bench {
     // --- a thing under the hand
 
     private static void drags() throws Exception {
+        beat();
+        window("made ready while nobody pressed anything");
+        window("right after the start, with nothing ready", "presses", "unready");
+        beat();
+    }
+
+    /** @param when what is said of the presses @param wish what {@link WindowTimes} is asked for */
+    private static void window(String when, String... wish) throws Exception {
         List<String> command = java(Path.of(System.getProperty("mosspebble.dist")), null);
         command.addAll(List.of("-cp", System.getProperty("java.class.path"), WindowTimes.class.getName()));
-        beat();
+        command.addAll(List.of(wish));
         Process process = new ProcessBuilder(command).redirectError(ProcessBuilder.Redirect.DISCARD).start();
         try (BufferedReader out = process.inputReader()) {
             for (String line = out.readLine(); line != null; line = out.readLine()) {
@@ -224,10 +232,10 @@ public final class Bench {
                 } else if (line.startsWith("press ")) {
                     String[] cells = line.split(" ", 4);
                     System.out.printf(Locale.ROOT,
-                            "| from a press to its answer laid out, each for the first time | %s ms | %s ms | wanted: 100 ms; over it: "
+                            "| from a press to its answer laid out, each for the first time, %s | %s ms | %s ms | wanted: 100 ms; over it: "
                                     + "%s |%n",
-                            cells[1], cells[2], cells[3]);
-                } else if (line.startsWith("step ")) {
+                            when, cells[1], cells[2], cells[3]);
+                } else if (wish.length == 0 && line.startsWith("step ")) {
                     String[] cells = line.split(" ");
                     System.out.printf(Locale.ROOT,
                             "| at the table, from done to the next picture | %s ms | %s ms | wanted: 150 ms; sharp after "
@@ -239,7 +247,6 @@ public final class Bench {
         if (process.waitFor() != 0) {
             throw new IllegalStateException("the dragging did not come to its end");
         }
-        beat();
     }
 
     /** How the beat itself trembles on this machine at this moment. */

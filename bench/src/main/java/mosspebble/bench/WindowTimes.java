@@ -87,7 +87,7 @@ public final class WindowTimes extends Application {
     /**
      * Starts it; apart from the class itself so that the toolkit may come from the module path.
      *
-     * @param args {@code presses} for these alone, without frames
+     * @param args {@code presses} for what is pressed alone, without frames; {@code unready} for presses to what was not made ready before
      */
     public static void main(String[] args) {
         launch(WindowTimes.class, args);
@@ -107,6 +107,9 @@ public final class WindowTimes extends Application {
         stage.show();
         desk.begin();
         workbench.stageProperty().set(Finding.Stage.SKETCH);
+        if (!getParameters().getRaw().contains("unready")) {
+            shell.rehearse();
+        }
         if (getParameters().getRaw().contains("presses")) {
             stones = List.of();
             next();
@@ -119,7 +122,7 @@ public final class WindowTimes extends Application {
 
     private void next() {
         if (stones.isEmpty()) {
-            answers(0, new double[PLACES.size()]);
+            calm(shell::isRehearsed, () -> answers(0, new double[PLACES.size()]));
             return;
         }
         String stone = stones.remove(0);

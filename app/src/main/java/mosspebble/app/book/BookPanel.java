@@ -50,7 +50,7 @@ final class BookPanel extends Panel {
 
     private final Surroundings with;
     private final BookModel model;
-    private final PagePlace<Matter> place = new PagePlace<>(List.of(Matter.values()), this::page);
+    private final PagePlace<Matter> place = placeFor(List.of(Matter.values()), this::page);
 
     BookPanel(Surroundings with, BookModel model) {
         super(with.workbench(), with.results());

@@ -38,7 +38,7 @@ public final class BuildUpPanel extends Panel {
 
     public BuildUpPanel(Workbench workbench, Results show, MendModel mend, BuildUpScreen.Aside aside) {
         super(workbench, show);
-        place = new PagePlace<>(List.of(Page.values()), p -> switch (p) {
+        place = placeFor(List.of(Page.values()), p -> switch (p) {
             case STEPS -> new CardPage(this);
             case LIST -> new StepsPage(this);
             case HABITS -> new HabitsPage(this, aside.compare());

@@ -66,7 +66,7 @@ public final class ColourPanel extends Panel {
     public ColourPanel(Workbench workbench, Results show, ColourModel colours, Runnable shelf) {
         super(workbench, show);
         this.colours = colours;
-        place = new PagePlace<>(List.of(Page.values()), p -> switch (p) {
+        place = placeFor(List.of(Page.values()), p -> switch (p) {
             case MIX -> new MixPage(this, colours, () -> page.set(Page.PAINTS));
             case PAINTS -> new PaintsPage(colours, shelf);
             case WISH -> new WishPage(this, colours);

@@ -30,7 +30,7 @@ public final class FinishPanel extends Panel {
     private final FinishModel model;
     private final FinishView middle;
     private final Opener opener;
-    private final PagePlace<Matter> place = new PagePlace<>(List.of(Matter.values()), this::page);
+    private final PagePlace<Matter> place = placeFor(List.of(Matter.values()), this::page);
 
     FinishPanel(Surroundings with, FinishModel model, FinishView middle, Opener opener, Runnable intoTheBook) {
         super(with.workbench(), with.results());

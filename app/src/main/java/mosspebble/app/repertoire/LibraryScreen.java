@@ -50,6 +50,11 @@ public final class LibraryScreen extends Screen {
     }
 
     @Override
+    public void getReady() {
+        ((LibraryView) middle().orElseThrow()).ready();
+    }
+
+    @Override
     public List<Action> actions() {
         return List.of();
     }

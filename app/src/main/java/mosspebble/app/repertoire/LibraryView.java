@@ -72,6 +72,7 @@ public final class LibraryView extends BorderPane {
     private final Map<Catalogue.Kept, Button> traced = new HashMap<>();
     private final AtomicBoolean open = new AtomicBoolean(true);
     private Shelf paintedWith;
+    private List<Object> laid = List.of();
     private final Label purpose = new Label();
     /** So long after the last letter the shelves follow. */
     private final PauseTransition pause = new PauseTransition(Duration.millis(130));
@@ -133,6 +134,11 @@ public final class LibraryView extends BorderPane {
         });
     }
 
+    /** Lays the cards out before anybody looks at them. */
+    void ready() {
+        fill();
+    }
+
     /** Shown anew: the search is empty and has the focus. */
     public void open() {
         purpose.setText(sketch.choosingProperty().get() == SketchModel.Choosing.ADD
@@ -165,6 +171,16 @@ public final class LibraryView extends BorderPane {
             traced.clear();
         }
         List<Offer> found = Catalogue.foundOrWritten(studio, search.getText());
+        List<Catalogue.Kept> kept = Catalogue.tracings(studio, search.getText());
+        List<Object> now = List.of(found, kept, search.getText().isBlank(), studio.shelf());
+        if (!now.equals(laid)) { // or all that lies there would be styled anew
+            laid = now;
+            lay(found, kept, studio);
+        }
+        paintSeen();
+    }
+
+    private void lay(List<Offer> found, List<Catalogue.Kept> kept, Studio studio) {
         shelves.getChildren().clear();
         Map<String, List<Button>> all = new LinkedHashMap<>();
         for (Offer offer : found) {
@@ -173,7 +189,6 @@ public final class LibraryView extends BorderPane {
         }
         rows.values().forEach(row -> row.getChildren().clear()); // a card stands in one row at a time
         all.forEach((shelf, own) -> shelves.getChildren().addAll(Panel.heading(shelf), row(shelf, own)));
-        List<Catalogue.Kept> kept = Catalogue.tracings(studio, search.getText());
         if (!kept.isEmpty()) {
             FlowPane row = row(TRACINGS, kept.stream().map(k -> traced.computeIfAbsent(k, each -> card(each, studio))).toList());
             boolean first = search.getText().isBlank() || found.isEmpty();
@@ -184,12 +199,14 @@ public final class LibraryView extends BorderPane {
             none.setId("library-none");
             shelves.getChildren().add(none);
         }
-        paintSeen();
     }
 
     /** Has those painted that are on the screen, once all have their places. */
     private void paintSeen() {
         Platform.runLater(() -> {
+            if (!isVisible()) {
+                return;
+            }
             Bounds window = scroll.localToScene(scroll.getLayoutBounds());
             for (Node row : shelves.getChildren()) {
                 if (row instanceof FlowPane cardRow && row.localToScene(row.getLayoutBounds()).intersects(window)) {

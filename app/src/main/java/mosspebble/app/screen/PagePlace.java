@@ -20,7 +20,7 @@ public final class PagePlace<P> extends VBox {
     private final Map<P, PageView> made = new LinkedHashMap<>();
 
     /** @param all everything there is a page for; nothing else may be asked for */
-    public PagePlace(Collection<P> all, Function<P, PageView> making) {
+    PagePlace(Collection<P> all, Function<P, PageView> making) {
         this.all = all;
         this.making = making;
     }
@@ -40,7 +40,7 @@ public final class PagePlace<P> extends VBox {
     }
 
     /** All pages, each made when it is asked for. */
-    public Stream<Supplier<PageView>> pages() {
+    Stream<Supplier<PageView>> pages() {
         return all.stream().map(which -> () -> page(which));
     }
 

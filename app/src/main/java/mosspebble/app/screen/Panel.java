@@ -1,10 +1,13 @@
 package mosspebble.app.screen;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 import javafx.scene.Group;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -31,6 +34,7 @@ public abstract class Panel extends VBox {
     public final Workbench workbench;
     public final Results show;
     private final List<Runnable> refreshers = new ArrayList<>();
+    private final List<PagePlace<?>> places = new ArrayList<>();
     private Node besideTitle = new Group();
 
     /** Whether a window of this height is low, so that what can wait behind a press does. @param height px */
@@ -108,6 +112,18 @@ public abstract class Panel extends VBox {
 
     protected final void besideTitle(Node node) {
         besideTitle = node;
+    }
+
+    /** A place for its pages. @param all everything there is a page for @param making makes one */
+    protected final <P> PagePlace<P> placeFor(Collection<P> all, Function<P, PageView> making) {
+        PagePlace<P> place = new PagePlace<>(all, making);
+        places.add(place);
+        return place;
+    }
+
+    /** Its pages, each made when it is asked for. */
+    public final Stream<Supplier<PageView>> pages() {
+        return places.stream().flatMap(PagePlace::pages);
     }
 
     public final void onRefresh(Runnable refresher) {

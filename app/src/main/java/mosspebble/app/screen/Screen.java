@@ -76,6 +76,9 @@ public abstract class Screen {
     /** Called when it was gone to. */
     public void opened() {}
 
+    /** Called when its middle was made before it was gone to. */
+    public void getReady() {}
+
     public final Optional<Panel> column() {
         if (column == null) {
             column = makeColumn().orElse(null);

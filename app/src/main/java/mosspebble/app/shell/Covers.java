@@ -25,13 +25,25 @@ final class Covers {
 
         /** Itself, on top of the others; to be opened now. */
         N onTop() {
-            node = node == null ? making.get() : node;
+            made();
             if (window.getChildren().contains(node)) {
                 node.toFront();
             } else {
                 window.getChildren().add(node);
             }
             return node;
+        }
+
+        /** Makes it, to lie there unseen until it is opened. */
+        void ready() {
+            made();
+            if (!window.getChildren().contains(node)) {
+                window.getChildren().add(node);
+            }
+        }
+
+        private void made() {
+            node = node == null ? making.get() : node;
         }
 
         private boolean lies() {

@@ -151,6 +151,9 @@ public final class Shell extends StackPane {
     private final StudioFiles studioFiles;
     private final BorderPane frame;
     private final PathRail path;
+    /** Columns and their pages that were made and are not gone to yet; never seen. */
+    private final StackPane waiting = new StackPane();
+    private final Rehearsal rehearsal;
     private Studio.View dressed;
     private Screen opened;
 
@@ -271,6 +274,10 @@ public final class Shell extends StackPane {
         log = covers.with(() -> new Reading(Reading.WRITTEN_DOWN, this::toCloth,
                 Panel.button("log-report", "Save a report …", "All of this in one file", studioFiles::saveReport)), Reading::close);
         told = covers.with(() -> new Reading(Reading.TOLD, this::toCloth), Reading::close);
+        Panel.present(waiting, false);
+        getChildren().add(0, waiting);
+        rehearsal = new Rehearsal(this, () -> show.idle() && worker.idle(), this::pieces);
+        workbench.stepProperty().addListener((o, a, b) -> rehearsal.putOff()); // it plays
         makeActions();
         mend.pointingProperty().addListener((o, a, b) -> slice());
         navigator.asideProperty().addListener((o, a, b) -> stage());
@@ -652,15 +659,51 @@ public final class Shell extends StackPane {
             frame.setRight(view.comfort().leftHand() ? path : column);
         }
         columnWidth(current().columnWidth());
+        rehearsal.again();
     }
 
     /** What is not seen leaves the window, so that it need not be styled anew before what is; it comes back when it is gone to. */
     private void putAway() {
         covers.putAway();
+        waiting.getChildren().clear();
         for (Screen each : screens) {
             if (each.isMade()) {
                 each.middle().filter(node -> !node.isVisible()).ifPresent(middle.getChildren()::remove);
             }
+        }
+    }
+
+    /** Makes ready what can be gone to, once nobody asks anything of the window. */
+    public void rehearse() {
+        rehearsal.begin();
+    }
+
+    /** Whether everything that can be gone to is ready, or nothing was to be made so; for bench and tests. */
+    public boolean isRehearsed() {
+        return rehearsal.isOver();
+    }
+
+    /** What can be made before it is gone to: what takes the middle, its column, what lies over the window. */
+    private List<Runnable> pieces() {
+        List<Runnable> pieces = new ArrayList<>();
+        for (Screen each : screens) {
+            pieces.add(() -> each.middle().filter(node -> !middle.getChildren().contains(node)).ifPresent(node -> {
+                Panel.present(node, false);
+                middle.getChildren().add(1, node);
+                each.getReady();
+            }));
+            pieces.add(() -> each.column().ifPresent(panel -> {
+                letWait(panel);
+                panel.pages().forEach(page -> rehearsal.more(() -> letWait(page.get())));
+            }));
+        }
+        pieces.addAll(List.of(drawer::ready, comfort::ready, help::ready));
+        return pieces;
+    }
+
+    private void letWait(Node node) {
+        if (node.getScene() == null) {
+            waiting.getChildren().add(node);
         }
     }
 

@@ -68,7 +68,7 @@ public final class SketchPanel extends Panel {
         super(workbench, show);
         this.sketch = models.sketch;
         this.openLibrary = openLibrary;
-        place = new PagePlace<>(List.of(Leaf.values()), leaf -> switch (leaf) {
+        place = placeFor(List.of(Leaf.values()), leaf -> switch (leaf) {
             case FIGURE -> new FigurePage(this, sketch);
             case WORD -> new WordPage(this, sketch);
             case DOTS -> new DotsPage(this, sketch);

@@ -46,7 +46,7 @@ public final class StonePanel extends Panel {
     private final StoneModel bench;
     private final PlanWorker desk;
     private final KitchenScale scale;
-    private final PagePlace<Page> place = new PagePlace<>(List.of(Page.values()), this::made);
+    private final PagePlace<Page> place = placeFor(List.of(Page.values()), this::made);
 
     public StonePanel(Surroundings with, StoneModel bench, KitchenScale scale) {
         super(with.workbench(), with.results());
