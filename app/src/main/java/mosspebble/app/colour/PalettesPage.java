@@ -72,11 +72,9 @@ final class PalettesPage extends PageView {
         least.setMinWidth(Region.USE_PREF_SIZE);
         HBox head = new HBox(8, title, least);
         head.setAlignment(Pos.BASELINE_LEFT);
-        Label words = Panel.quiet(AdviceWords.sentence(scheme.mood()));
-        Panel.lines(words, WIDE);
+        Label words = panel.lines(AdviceWords.sentence(scheme.mood()), WIDE);
+        words.getStyleClass().add("quiet");
         VBox content = new VBox(2, head, row, words);
-        content.setMaxWidth(WIDE);
-        content.setPrefWidth(WIDE);
         Button take = Panel.button("palette-" + scheme.mood().name().toLowerCase(Locale.ROOT), "", "Takes these colours for all slots",
                 () -> colours.take(scheme));
         take.getStyleClass().setAll("button", "slot");

@@ -118,10 +118,9 @@ final class WishPage extends PageView {
         }
         int number = 0;
         for (RecipeSearch.Recipe each : found.recipes()) {
-            Label words = new Label(panel.workbench.studio().shelf().words(each.mix()));
-            Label near = Panel.quiet(ColourModel.nearness(each, found.wanted()));
-            Panel.lines(words, WORDS);
-            Panel.lines(near, WORDS);
+            Label words = panel.lines(panel.workbench.studio().shelf().words(each.mix()), WORDS);
+            Label near = panel.lines(ColourModel.nearness(each, found.wanted()), WORDS);
+            near.getStyleClass().add("quiet");
             VBox text = new VBox(0, words, near);
             HBox.setHgrow(text, Priority.ALWAYS);
             HBox pair = new HBox(new Swatch(found.wanted(), 20), new Swatch(each.dry().toXyz().toSrgb(), 20));
@@ -132,7 +131,6 @@ final class WishPage extends PageView {
             take.setAlignment(Pos.CENTER_LEFT);
             HBox content = new HBox(8, pair, text);
             content.setAlignment(Pos.CENTER_LEFT);
-            text.setMaxWidth(WORDS);
             take.setGraphic(content);
             take.setAccessibleText(words.getText() + ", " + near.getText());
             proposals.getChildren().add(take);

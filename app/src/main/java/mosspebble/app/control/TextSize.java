@@ -29,11 +29,20 @@ public final class TextSize {
     /** Words that are large already, px, grow by half. */
     private static final double LARGE = 26;
 
+    /** What stands in a column moves closer together where its words need the room. */
+    private static final String CLOSER = ".stage-head { -fx-padding: 4 16 2 16; }\n"
+            + ".panel { -fx-spacing: 4; -fx-padding: 0 16 4 16; }\n.matter { -fx-spacing: 5; }\n";
+
     private TextSize() {}
 
     /** How much larger than usual words are. */
     public static double of(Studio studio) {
         return studio.view().comfort().textPercent() / 100.0;
+    }
+
+    /** How much wider than usual columns are: lines hold fewer words then, but the cloth keeps its room. */
+    public static double column(Studio studio) {
+        return 1 + 0.65 * (of(studio) - 1);
     }
 
     /** The font of what is drawn by hand. @param size usual size, px */
@@ -43,7 +52,7 @@ public final class TextSize {
 
     /** A style sheet to lie over the usual one, as a data URI. @param percent 100 to 200 */
     public static String sheet(int percent) {
-        byte[] words = larger(usual(), percent / 100.0).getBytes(StandardCharsets.UTF_8);
+        byte[] words = (larger(usual(), percent / 100.0) + CLOSER).getBytes(StandardCharsets.UTF_8);
         return "data:text/css;base64," + Base64.getEncoder().encodeToString(words);
     }
 

@@ -13,12 +13,14 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
-import javafx.scene.text.Text;
 import mosspebble.app.control.Hint;
 import mosspebble.app.control.Entry;
+import mosspebble.app.control.Lines;
+import mosspebble.app.control.TextSize;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.project.Project;
+import mosspebble.core.project.Studio;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.units.LengthText;
 import mosspebble.core.units.Millimetres;
@@ -37,9 +39,9 @@ public abstract class Panel extends VBox {
     private final List<PagePlace<?>> places = new ArrayList<>();
     private Node besideTitle = new Group();
 
-    /** Whether a window of this height is low, so that what can wait behind a press does. @param height px */
-    public static boolean isLow(double height) {
-        return height < LOW;
+    /** Whether a window of this height is low for words of this size, so that what can wait behind a press does. @param height px */
+    public static boolean isLow(double height, Studio studio) {
+        return height / TextSize.of(studio) < LOW;
     }
 
     public Panel(Workbench workbench, Results show) {
@@ -156,29 +158,9 @@ public abstract class Panel extends VBox {
         return button;
     }
 
-    /**
-     * A wrapped label that is the graphic of a button: buttons ask for its height before it has a width, so it is told how high its lines
-     * are, in whatever letters it gets.
-     */
-    public static void lines(Label label, double width) {
-        label.setWrapText(true);
-        label.setPrefWidth(width);
-        Runnable fit = () -> {
-            double high = high(label, width);
-            label.setMinHeight(high);
-            label.setPrefHeight(high);
-            label.setMaxHeight(high);
-        };
-        label.fontProperty().addListener((o, before, now) -> fit.run());
-        fit.run();
-    }
-
-    /** How high the lines of a label are that is so wide, in the letters it has now, px. */
-    public static double high(Label label, double width) {
-        Text words = new Text(label.getText());
-        words.setWrappingWidth(width);
-        words.setFont(label.getFont());
-        return Math.ceil(words.getLayoutBounds().getHeight());
+    /** Words in lines that are wider where the column is. @param width of the lines with words of the usual size, px */
+    public final Lines lines(String words, double width) {
+        return new Lines(words, () -> width * TextSize.column(workbench.studio()));
     }
 
     public static void present(Node node, boolean present) {

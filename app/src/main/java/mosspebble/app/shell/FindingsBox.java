@@ -80,10 +80,15 @@ final class FindingsBox extends VBox {
         show.planProperty().addListener((o, a, b) -> fill());
         show.troubleProperty().addListener((o, a, b) -> fill());
         workbench.stageProperty().addListener((o, a, b) -> fill());
+        workbench.studioProperty().addListener((o, a, b) -> {
+            if (a.view().comfort().textPercent() != b.view().comfort().textPercent()) {
+                fill();
+            }
+        });
         sceneProperty().addListener((o, a, scene) -> {
             if (scene != null) {
                 scene.heightProperty().addListener((h, c, d) -> {
-                    if (Panel.isLow(c.doubleValue()) != Panel.isLow(d.doubleValue())) {
+                    if (isLow(c.doubleValue()) != isLow(d.doubleValue())) {
                         fill();
                     }
                 });
@@ -111,6 +116,10 @@ final class FindingsBox extends VBox {
         button.getStyleClass().add("round");
         button.setAccessibleText(tooltip);
         return button;
+    }
+
+    private boolean isLow(double height) {
+        return Panel.isLow(height, workbench.studio());
     }
 
     private void fill() {
@@ -149,7 +158,7 @@ final class FindingsBox extends VBox {
         Panel.present(figures, !numbers.isEmpty() && why.isSelected());
         count.setText((number + 1) + " of " + here.size());
         int own = all.indexOf(finding);
-        boolean high = getScene() == null || !Panel.isLow(getScene().getHeight());
+        boolean high = getScene() == null || !isLow(getScene().getHeight());
         Panel.present(before, high); // the next of the last is the first
         boolean menu = !high && finding.remedies().size() > 1;
         MenuButton others = new MenuButton("or …");

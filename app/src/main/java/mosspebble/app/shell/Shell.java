@@ -320,7 +320,7 @@ public final class Shell extends StackPane {
     }
 
     private void columnWidth(double wide) {
-        double wished = wide * (1 + 0.65 * (TextSize.of(workbench.studio()) - 1)); // lines hold fewer words, but the cloth keeps its room
+        double wished = wide * TextSize.column(workbench.studio());
         double grown = Math.min(wished, Math.max(wide, MOST_OF_WINDOW * getWidth()));
         column.setMinWidth(grown);
         column.setPrefWidth(grown);

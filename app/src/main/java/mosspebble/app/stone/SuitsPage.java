@@ -35,9 +35,8 @@ final class SuitsPage extends PageView {
     /** As many subjects as are seen without scrolling, in a window of the usual height and in a low one. */
     private static final int FEW = 2;
     private static final int FEWEST = 1;
-    private static final double WORDS = 226;
+    private static final double WORDS = 240;
     private static final double PICTURE_PX = 40;
-    private static final double LEAST_HIGH = 54;
 
     private record Answer(List<WayUp> ways, List<Ranked> subjects) {}
 
@@ -50,6 +49,8 @@ final class SuitsPage extends PageView {
     private final VBox subjects = new VBox(6);
     private Survey asked;
     private boolean whole;
+    private Answer told;
+    private int shown;
     private Optional<Subject> askedSubject = Optional.empty();
 
     SuitsPage(StonePanel panel, PlanWorker desk) {
@@ -63,9 +64,13 @@ final class SuitsPage extends PageView {
         PaintPlan plan = panel.show.plan();
         if (plan == null) { // nothing of another stone stays
             asked = null;
+            told = null;
             ways.getChildren().clear();
             subjects.getChildren().clear();
             return;
+        }
+        if (told != null && few() != shown) { // the window or its words have another size
+            show(told);
         }
         if (plan.survey() == asked && panel.workbench.itemInHand().map(Item::subject).equals(askedSubject)) {
             return;
@@ -86,18 +91,19 @@ final class SuitsPage extends PageView {
         }, this::show);
     }
 
+    private int few() {
+        return getScene() != null && Panel.isLow(getScene().getHeight(), panel.workbench.studio()) ? FEWEST : FEW;
+    }
+
     private void show(Answer answer) {
+        told = answer;
+        shown = few();
         ways.getChildren().clear();
         for (int i = 0; i < Math.min(WAYS, answer.ways().size()); i++) {
             WayUp way = answer.ways().get(i);
             boolean now = Math.abs(Math.IEEEremainder(way.degrees() - panel.stone().wayUp(), 360)) < 0.5;
-            Label words = new Label((now ? "as it lies: " : "") + String.join(", ", AdviceWords.reasons(way)));
-            words.setWrapText(true);
+            Label words = panel.lines((now ? "as it lies: " : "") + String.join(", ", AdviceWords.reasons(way)), WORDS);
             words.getStyleClass().add("small");
-            // a fixed width, as a button asks for its content's height before it knows its own width
-            words.setMinWidth(WORDS);
-            words.setPrefWidth(WORDS);
-            words.setMaxWidth(WORDS);
             HBox content = new HBox(10, small(way.outline(panel.stone())), words);
             content.setAlignment(Pos.CENTER_LEFT);
             Button button = new Button();
@@ -108,8 +114,6 @@ final class SuitsPage extends PageView {
                 button.getStyleClass().add("chosen");
             }
             button.setMaxWidth(Double.MAX_VALUE);
-            words.fontProperty().addListener((o, a, b) -> button.setPrefHeight(high(words)));
-            button.setPrefHeight(high(words));
             button.setMinHeight(Region.USE_PREF_SIZE);
             button.setAccessibleText("Turn it this way up: " + words.getText());
             Hint.on(button, "Turn the stone this way up, " + Numbers.text(way.degrees(), 0) + "°");
@@ -118,22 +122,17 @@ final class SuitsPage extends PageView {
         }
         subjects.getChildren().clear();
         List<Ranked> all = answer.subjects();
-        int few = getScene() != null && Panel.isLow(getScene().getHeight()) ? FEWEST : FEW;
-        all.stream().limit(whole ? all.size() : few).forEach(ranked -> {
+        all.stream().limit(whole ? all.size() : shown).forEach(ranked -> {
             Label title = new Label(ranked.title() + ": " + AdviceWords.word(ranked.suits()));
             Label why = Panel.quiet(String.join(", ", AdviceWords.reasons(ranked.suits())));
             subjects.getChildren().add(new VBox(1, title, why));
         });
-        if (all.size() > few && !whole) {
+        if (all.size() > shown && !whole) {
             subjects.getChildren().add(Panel.button("suits-all", "All " + all.size() + " subjects", "The less suitable too", () -> {
                 whole = true;
                 show(answer);
             }));
         }
-    }
-
-    private static double high(Label words) {
-        return Math.max(LEAST_HIGH, Panel.high(words, WORDS) + 18);
     }
 
     private static Polygon small(StoneOutline outline) {
