@@ -5,12 +5,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import javafx.scene.paint.Color;
 import mosspebble.app.control.Token;
 import mosspebble.app.control.Token.Theme;
+import mosspebble.core.units.Srgb;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
@@ -58,6 +60,33 @@ class TokenTest {
             assertThat(contrast(Token.HEM_INK.colour(theme), Token.LINEN.colour(theme))).isGreaterThan(least);
         }
         assertThat(contrast(Token.ON_PALE.colour(), Token.CHALK.colour())).isGreaterThan(4.5);
+    }
+
+    @Test
+    @Tag("outside") // WCAG 2.2, success criterion 1.4.3: at least 4.5 to 1 for text
+    void figuresOnACoatStandOutWhateverItsColour() {
+        for (int red = 0; red <= 255; red += 15) {
+            for (int green = 0; green <= 255; green += 15) {
+                for (int blue = 0; blue <= 255; blue += 15) {
+                    Srgb coat = new Srgb(red, green, blue);
+                    assertThat(contrast(Token.on(coat).colour(), Color.rgb(red, green, blue))).as(coat.hex()).isGreaterThanOrEqualTo(4.5);
+                }
+            }
+        }
+    }
+
+    /** Letters drawn by hand are as large as those of the style sheet are at least; the figures of a ruler may be smaller. */
+    @Test
+    void noLettersDrawnByHandAreSmall() throws IOException {
+        Pattern font = Pattern.compile("TextSize\\.font\\([^;]*, ([0-9.]+)\\)");
+        List<String> found = new ArrayList<>();
+        try (Stream<Path> files = Files.walk(Path.of("src/main/java"))) {
+            for (Path file : files.filter(f -> f.toString().endsWith(".java")).toList()) {
+                font.matcher(Files.readString(file)).results().forEach(r -> found.add(file.getFileName() + " " + r.group(1)));
+            }
+        }
+        assertThat(found).contains("Hem.java 10").hasSizeGreaterThan(4);
+        assertThat(found).filteredOn(f -> Double.parseDouble(f.split(" ")[1]) < 12).containsExactly("Hem.java 10");
     }
 
     /** WCAG 2.2, contrast ratio of relative luminances. */

@@ -60,7 +60,7 @@ final class LifeLine extends Pane {
         pen.setStroke(Token.MOSS.colour(theme));
         double now = x(today, from, days);
         pen.strokeLine(EDGE, y, Math.max(EDGE, now), y);
-        pen.setFont(TextSize.font(studio, 11));
+        pen.setFont(TextSize.font(studio, 12));
         pen.setFill(Token.QUIET.colour(theme));
         pen.setTextAlign(TextAlignment.CENTER);
         for (int month = 0; month <= days / 30.4 + 1; month += days > 800 ? 12 : 3) {

@@ -18,7 +18,6 @@ import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.coats.Coat;
 import mosspebble.core.coats.Film;
-import mosspebble.core.colour.Lab;
 import mosspebble.core.finding.Finding.Stage;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Slice;
@@ -37,7 +36,9 @@ public final class SliceView extends Region {
 
     private static final int PROFILE = 160;
     private static final int SAMPLES = 150;
-    private static final double CORE = 38;
+    private static final double CORE = 48;
+    /** Letters of all figures, px. */
+    private static final double LETTERS = 12;
 
     private final Workbench workbench;
     private final Results show;
@@ -68,18 +69,31 @@ public final class SliceView extends Region {
         }
         workbench.stepProperty().addListener((o, a, b) -> draw());
         workbench.coatProperty().addListener((o, a, b) -> draw());
-        workbench.studioProperty().addListener((o, a, b) -> draw());
+        workbench.studioProperty().addListener((o, a, b) -> {
+            height();
+            draw();
+        });
         workbench.lookProperty().addListener((o, a, b) -> draw());
         line.addListener((o, a, b) -> draw());
         setOnMouseMoved(e -> {
-            pointer = Math.min(1, Math.max(0, (e.getX() - 34) / Math.max(1, getWidth() - 44)));
+            pointer = Math.min(1, Math.max(0, (e.getX() - left()) / Math.max(1, getWidth() - left() - 10)));
             draw();
         });
     }
 
+    /** How much larger than usual words are. */
+    private double grown() {
+        return TextSize.of(workbench.studio());
+    }
+
+    /** Where the cut begins, beside the figures of its scale, px. */
+    private double left() {
+        return 10 + 24 * grown();
+    }
+
     /** The cross-section of a bare stone needs less room than a film with its words. */
     private void height() {
-        double high = workbench.stageProperty().get() == Stage.STONE ? 118 : 146;
+        double high = (workbench.stageProperty().get() == Stage.STONE ? 118 : 146) + 58 * (grown() - 1);
         setPrefHeight(high);
         setMinHeight(high);
         setMaxHeight(high);
@@ -110,9 +124,10 @@ public final class SliceView extends Region {
         Color quiet = Token.QUIET.colour(theme);
         double[] at = line.get();
         List<Slice.Sample> samples = slice.cut(show.steps(), workbench.coatProperty().get(), at[0], at[1], at[2], at[3], SAMPLES);
-        double top = 20;
-        double ground = h - 58;
-        double left = 34;
+        double grown = grown();
+        double top = 4 + 16 * grown;
+        double ground = h - 30 - 28 * grown;
+        double left = left();
         double[] pointed = line.pointed();
         double width = w - left - 10 - (pointed == null ? 0 : CORE + 8);
         double thickest = samples.stream().mapToDouble(Slice.Sample::totalUm).max().orElse(0);
@@ -120,7 +135,7 @@ public final class SliceView extends Region {
         double perUm = (ground - top) / full;
         pen.setFill(Token.SLICE.colour(theme));
         pen.fillRoundRect(left - 4, top - 8, w - left - 2, ground - top + 38, 16, 16);
-        pen.setFont(TextSize.font(workbench.studio(), 11));
+        pen.setFont(TextSize.font(workbench.studio(), 12));
         pen.setTextAlign(TextAlignment.RIGHT);
         pen.setLineWidth(1);
         for (int tick = 0; tick <= 2; tick++) {
@@ -128,9 +143,9 @@ public final class SliceView extends Region {
             pen.setStroke(Token.SLICE_LINE.colour(theme));
             pen.strokeLine(left, y + 0.5, w - 10, y + 0.5);
             pen.setFill(quiet);
-            pen.fillText(Numbers.text(full * tick / 2, 0), left - 5, y + 4);
+            pen.fillText(Numbers.text(full * tick / 2, 0), left - 5, y + 4 * grown);
         }
-        pen.fillText("µm", left - 5, top - 8);
+        pen.fillText("µm", left - 5, top - 8 * grown);
         Color stone = Swatch.colour(plan.survey().stone().colour());
         double highest = plan.survey().dome().heightMm();
         double cell = width / SAMPLES;
@@ -156,11 +171,12 @@ public final class SliceView extends Region {
                 y -= high;
             }
         }
-        pen.setFill(ink);
+        pen.setFill(Token.on(plan.survey().stone().colour()).colour());
         pen.setTextAlign(TextAlignment.LEFT);
-        pen.fillText("A", left, ground + 24);
+        pen.fillText("A", left + 3, ground + 23);
         pen.setTextAlign(TextAlignment.RIGHT);
-        pen.fillText("B", left + width, ground + 24);
+        pen.fillText("B", left + width - 3, ground + 23);
+        pen.setFill(ink);
         Slice.Sample here = samples.get((int) Math.min(SAMPLES - 1, Math.round(pointer * (SAMPLES - 1))));
         double x = left + pointer * width;
         pen.setStroke(ink);
@@ -176,9 +192,9 @@ public final class SliceView extends Region {
             core(pen, core, w - 10 - CORE, top, ground);
         }
         pen.setFont(TextSize.font(workbench.studio(), 12));
-        List<String> lines = lines(words, (int) (width / 5.7));
+        List<String> lines = lines(words, (int) (width / (5.7 * grown)));
         for (int i = 0; i < lines.size(); i++) {
-            pen.fillText(lines.get(i), left, h - 17 + 14 * i);
+            pen.fillText(lines.get(i), left, h - 3 + 14 * grown * (i - 1));
         }
         setAccessibleText("Slice from A to B, thickest film " + Numbers.text(thickest, 0) + " µm; at the pointer: " + words);
     }
@@ -195,11 +211,11 @@ public final class SliceView extends Region {
             double high = film.layerUm() * perUm;
             pen.setFill(coat.optics().isClear() ? Token.CLEAR.colour() : Swatch.colour(coat.swatch()));
             pen.fillRect(left, y - high, CORE, high);
-            pen.setFill((coat.optics().isClear() || Lab.of(coat.swatch()).l() > 55 ? Token.ON_PALE : Token.ON_DARK).colour());
+            pen.setFill((coat.optics().isClear() ? Token.ON_PALE : Token.on(coat.swatch())).colour());
             pen.setTextAlign(TextAlignment.CENTER);
-            pen.setFont(TextSize.font(workbench.studio(), 9.5));
-            if (high > 10) {
-                pen.fillText(Numbers.text(film.layerUm(), 0) + (wet(coat) ? " wet" : ""), left + CORE / 2, y - high / 2 + 3.5);
+            pen.setFont(TextSize.font(workbench.studio(), 12));
+            if (high > LETTERS * grown()) {
+                pen.fillText(Numbers.text(film.layerUm(), 0) + (wet(coat) ? " wet" : ""), left + CORE / 2, y - high / 2 + 4 * grown());
             }
             pen.setStroke(Token.SHADOW.colour(0.25));
             pen.strokeLine(left, y - high, left + CORE, y - high);

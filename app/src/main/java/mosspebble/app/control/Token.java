@@ -10,7 +10,9 @@ import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import javafx.scene.paint.Color;
+import mosspebble.core.colour.ColourVision;
 import mosspebble.core.project.Studio;
+import mosspebble.core.units.Srgb;
 
 /**
  * A colour by role, as the style sheet has it, for what is drawn by hand on a canvas and cannot be styled. The style sheet is the only
@@ -67,6 +69,17 @@ public enum Token {
             throw new IllegalStateException("the style sheet has no colour -mp-" + name);
         }
         return colour;
+    }
+
+    /** The ink that stands out more on a painter's colour. */
+    public static Token on(Srgb ground) {
+        return ColourVision.contrast(ON_DARK.code(), ground) > ColourVision.contrast(ON_PALE.code(), ground) ? ON_DARK : ON_PALE;
+    }
+
+    private Srgb code() {
+        Color colour = colour();
+        return new Srgb((int) Math.round(255 * colour.getRed()), (int) Math.round(255 * colour.getGreen()),
+                (int) Math.round(255 * colour.getBlue()));
     }
 
     /** @param share of the colour that covers, 0 to 1 */

@@ -395,6 +395,10 @@ public final class Shell extends StackPane {
         actions.add(Action.of("Look: dry, wet, curing, sealed", stepBar::nextLook).key("L").also("wet", "varnish"));
         actions.add(Action.of("Light on the stone: day, warm lamp, cool lamp, flat",
                 () -> workbench.seenByProperty().set(workbench.seenByProperty().get().next())).key("T").also("LED", "candle", "colours"));
+        actions.add(Action.of("The slice through the paint, open or shut", () -> {
+            navigator.go(Stage.BUILD_UP);
+            openSlice();
+        }).also("cut", "film", "thickness", "coats"));
         actions.add(Action.of("Look closer at the stone", cloth::closer).key("Z").where(this::onCloth).also("zoom", "enlarge"));
         actions.add(Action.of("Look from farther", cloth::farther).key("Shift Z").where(this::onCloth).also("zoom out"));
         actions.add(Action.of("Show the stone as large as it is", cloth::trueSize).where(this::onCloth).also("true size", "1:1", "zoom"));

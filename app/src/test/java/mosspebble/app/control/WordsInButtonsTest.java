@@ -10,7 +10,7 @@ import org.junit.jupiter.api.Test;
 import org.testfx.api.FxToolkit;
 import org.testfx.util.WaitForAsyncUtils;
 
-class LinesTest {
+class WordsInButtonsTest {
 
     private static final String WORDS = "as it lies: 70 mm long, as large as it gets, the wide end is on top, stands upright";
 
