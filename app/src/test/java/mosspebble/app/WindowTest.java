@@ -59,6 +59,27 @@ class WindowTest {
         }
     }
 
+    /** What is told leaves the figures of the hem to be read, and what leads through the first stone to be pressed away. */
+    @Test
+    void whatIsToldLiesOverNeitherTheHemNorTheFirstWords() throws Exception {
+        try (Driver app = new Driver(folder.resolve("s.pebble"), false)) {
+            app.does("New stone");
+            app.until("the first words", () -> app.present("#first-words"));
+            app.does("no such thing");
+            app.until("a notice", () -> app.present("#notice"));
+            app.settled();
+            double over = place(app, "#notice").getMinY();
+            assertThat(over).isGreaterThan(place(app, "#first-words").getMaxY());
+            app.robot.interact(() -> app.scene().lookup("#first-words").setVisible(false));
+            app.until("the notice to move up", () -> place(app, "#notice").getMinY() < over);
+            assertThat(place(app, "#notice").getMinY()).as("below the figures").isGreaterThan(place(app, "#cloth").getMinY() + 30);
+        }
+    }
+
+    private static Bounds place(Driver app, String what) {
+        return app.find(what).localToScene(app.find(what).getLayoutBounds());
+    }
+
     @Test
     void everyControlHasANameAndNoTextIsCutInItsButton() throws Exception {
         try (Driver app = new Driver(folder.resolve("s.pebble"))) {

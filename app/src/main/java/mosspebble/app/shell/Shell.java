@@ -93,6 +93,9 @@ public final class Shell extends StackPane {
     /** Share of the window that a column of larger words takes at most. */
     private static final double MOST_OF_WINDOW = 0.5;
 
+    /** How high the hem with its figures is, px. */
+    private static final double HEM = 36;
+
     /** So often the window is drawn before its column is made. */
     private static final int FIRST_PULSES = 4;
 
@@ -247,11 +250,14 @@ public final class Shell extends StackPane {
         StackPane.setAlignment(sliceView, Pos.BOTTOM_CENTER);
         firstStone = new FirstStone(workbench);
         StackPane.setAlignment(firstStone, Pos.TOP_LEFT);
-        StackPane.setMargin(firstStone, new Insets(36, 12, 0, 40)); // within the hem, above the stone
+        StackPane.setMargin(firstStone, new Insets(HEM, 12, 0, 40)); // within the hem, above the stone
         onCloth = new StackPane();
         Late.in(onCloth, cloth, other, firstStone);
         middle = new StackPane();
         Late.in(middle, onCloth, beginnings, new FailedBox(workbench, show, this::showLog), notices);
+        List.of(onCloth.visibleProperty(), firstStone.visibleProperty(), firstStone.heightProperty())
+                .forEach(where -> where.addListener(o -> placeNotices()));
+        placeNotices();
         BorderPane centre = new BorderPane(middle);
         VBox below = new VBox();
         Panel.present(stepBar, false);
@@ -303,6 +309,12 @@ public final class Shell extends StackPane {
             filled = true;
             stage();
         });
+    }
+
+    /** What is told lies below the figures of the hem, and below what leads through the first stone. */
+    private void placeNotices() {
+        double led = firstStone.isVisible() ? firstStone.getHeight() + 8 : 0;
+        StackPane.setMargin(notices, new Insets(onCloth.isVisible() ? HEM + led : 0, 0, 0, 0));
     }
 
     private void column() {
