@@ -41,6 +41,7 @@ import mosspebble.core.sketch.ItemMode;
 import mosspebble.core.sketch.Strokes;
 import org.locationtech.jts.geom.Coordinate;
 import mosspebble.core.sketch.Subject;
+import mosspebble.core.units.LengthUnit;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -90,7 +91,10 @@ class LayoutTest {
             // width, height, and by how many sizes of a quarter words grow before: at last they are twice as large
             int quarters = 0;
             for (int[] size : new int[][] {{1100, 720, 0}, {1280, 800, 0}, {2560, 1440, 0}, {1280, 800, 1}, {1280, 800, 1},
-                {1600, 1000, 2}}) {
+                {1100, 720, 0}, {2560, 1440, 0}, {1600, 1000, 2}}) {
+                if (quarters == 0 && size[2] > 0) { // fractions are the longest sizes there are
+                    app.robot.interact(() -> inInchesAndLeftHanded((Workbench) app.scene().getRoot().getProperties().get(Workbench.class)));
+                }
                 quarters += size[2];
                 int grown = 25 * quarters;
                 boolean large = grown >= FREE_TO_SCROLL;
@@ -120,6 +124,11 @@ class LayoutTest {
             }
         }
         assertThat(wrong).isEmpty();
+    }
+
+    private static void inInchesAndLeftHanded(Workbench workbench) {
+        workbench.look(s -> s.withView(LengthUnit.INCH, false));
+        workbench.look(s -> s.withComfort(s.view().comfort().withLeftHand(true)));
     }
 
     /** What a character, words, dots, patterns, guides and a stroke ask differs: all their pages at the smallest size. */

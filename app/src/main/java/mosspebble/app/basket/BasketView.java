@@ -16,6 +16,8 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import mosspebble.app.control.Hint;
+import mosspebble.app.control.Lines;
+import mosspebble.app.control.TextSize;
 import mosspebble.app.cloth.StoneImage;
 import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Workbench;
@@ -44,6 +46,8 @@ public final class BasketView extends StackPane {
     private static final double BESIDE = 40;
     private static final double BELOW = 110;
     private static final double ROUND_ALL = 36;
+    /** Words on a card have so much room at least, px. */
+    private static final double LEAST_CARD = 160;
     private static final double COARSEST = 1.6;
 
     /** @param fine pixels of the image for each millimetre */
@@ -99,10 +103,11 @@ public final class BasketView extends StackPane {
 
     /** How wide the longest stone is drawn, so that few stones fill the table and many are still told apart. */
     private double widest(int count) {
+        double below = BELOW * TextSize.of(workbench.studio());
         for (double each : WIDE) {
             double columns = Math.floor((getWidth() - ROUND_ALL + GAP) / (each + BESIDE + GAP));
             double rows = Math.ceil(count / Math.max(1, columns));
-            if (columns >= 1 && rows * (each * HIGH + BELOW + GAP) - GAP <= getHeight() - ROUND_ALL) {
+            if (columns >= 1 && rows * (each * HIGH + below + GAP) - GAP <= getHeight() - ROUND_ALL) {
                 return each;
             }
         }
@@ -142,9 +147,10 @@ public final class BasketView extends StackPane {
         Label name = new Label(found.name());
         name.getStyleClass().add("tray-name");
         Stone stone = found.stone();
-        Label size = Panel.quiet(LengthText.number(stone.length(), unit) + " × " + LengthText.number(stone.width(), unit) + " × "
-                + LengthText.format(stone.height(), unit) + ", " + stone.rock().label());
-        size.setWrapText(false);
+        Label size = new Lines(LengthText.number(stone.length(), unit) + " × " + LengthText.number(stone.width(), unit) + " × "
+                + LengthText.format(stone.height(), unit) + ", " + stone.rock().label(),
+                () -> Math.max(wide + GAP, LEAST_CARD * TextSize.of(workbench.studio())));
+        size.getStyleClass().add("quiet");
         Label where = Panel.quiet(found.origin().where().isBlank() ? "place not noted" : found.origin().where());
         where.setWrapText(false);
         VBox content = new VBox(2, picture, name, size, where);

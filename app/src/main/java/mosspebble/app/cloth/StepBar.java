@@ -29,6 +29,8 @@ public final class StepBar extends HBox {
     /** Of larger words, below each other. */
     private static final double LOOKS_NARROW = 120;
     private static final double LARGER = 1.2;
+    /** How many steps there are, and which is shown. */
+    private static final double LEAST_WORDS = 96;
 
     private final Workbench workbench;
     private final Results show;
@@ -56,9 +58,8 @@ public final class StepBar extends HBox {
                 workbench.stepProperty().set((int) Math.round(b.doubleValue()));
             }
         });
-        stepWords.getStyleClass().add("step-words");
+        stepWords.getStyleClass().addAll("step-words", "shortened"); // whole on the card
         stepWords.setId("step-words");
-        stepWords.setMinWidth(96);
         stepWords.setPrefWidth(206);
         stepWords.setMaxWidth(206);
         stepSlider.setMinWidth(40);
@@ -103,7 +104,6 @@ public final class StepBar extends HBox {
         play(false);
     }
 
-    /** Plays the painting from the beginning, or from where it stands, coat after coat. */
     /** Where there is no room for all of it, the step's words go first: the card beside says them too. */
     private void room(Choice<StoneState> look) {
         double least = getInsets().getLeft() + getInsets().getRight() - getSpacing();
@@ -117,6 +117,7 @@ public final class StepBar extends HBox {
 
     private void looks(Choice<StoneState> look) {
         boolean larger = TextSize.of(workbench.studio()) > LARGER;
+        stepWords.setMinWidth(LEAST_WORDS * TextSize.of(workbench.studio()));
         look.setMinWidth(larger ? LOOKS_NARROW : LOOKS_WIDE);
         look.setMaxWidth(larger ? USE_COMPUTED_SIZE : LOOKS_WIDE);
         room(look);

@@ -6,6 +6,7 @@ import javafx.scene.image.ImageView;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import javafx.scene.text.TextAlignment;
 import mosspebble.app.cloth.StoneImage;
 import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Results;
@@ -56,6 +57,9 @@ final class FinishedStone extends VBox {
         bar.setMinHeight(10);
         bar.setMaxHeight(10);
         words.getStyleClass().add("quiet");
+        words.setWrapText(true);
+        words.setTextAlignment(TextAlignment.CENTER);
+        words.setMinHeight(USE_PREF_SIZE);
         StackPane place = new StackPane(image);
         Label length = new Label("100 mm");
         length.getStyleClass().add("unit");

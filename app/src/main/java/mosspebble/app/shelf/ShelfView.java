@@ -45,6 +45,8 @@ public final class ShelfView extends BorderPane {
 
     private static final double WIDE = 104;
     private static final double HIGH = 46;
+    /** What can be done with the shelf stands in one row while there is room, px. */
+    private static final double WIDEST = 1_000;
     private static final PseudoClass CURRENT = PseudoClass.getPseudoClass("current");
 
     private final Workbench workbench;
@@ -77,7 +79,13 @@ public final class ShelfView extends BorderPane {
         Button add = Panel.button("paint-add", "Add a paint", "A new one of the same kind as the one in hand", desk::add);
         Button bring = Panel.button("shelf-bring", "Bring CSV …", "A table of paints; also by dropping the file here", this::bring);
         Button write = Panel.button("shelf-write", "Write CSV …", "The whole shelf as a table", this::write);
-        HBox row = new HBox(8, search, add, bring, write);
+        FlowPane deeds = new FlowPane(8, 6, add, bring, write);
+        deeds.setPrefWrapLength(WIDEST);
+        for (Button deed : new Button[] {add, bring, write}) {
+            deed.setMinWidth(USE_PREF_SIZE);
+        }
+        search.setMinWidth(WIDE);
+        HBox row = new HBox(8, search, deeds);
         row.setAlignment(Pos.CENTER_LEFT);
         row.getStyleClass().add("planks-top");
         setTop(row);

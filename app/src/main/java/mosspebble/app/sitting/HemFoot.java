@@ -85,6 +85,7 @@ final class HemFoot extends HBox {
         picture.setMinWidth(156);
         picture.setPrefWidth(156);
         over.setWrapText(false);
+        over.getStyleClass().add("shortened"); // names are a painter's own
         deed.setId("next-deed");
         deed.getStyleClass().add("hem-deed");
         deed.setWrapText(true);
