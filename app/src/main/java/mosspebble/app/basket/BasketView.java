@@ -44,7 +44,9 @@ public final class BasketView extends StackPane {
     private static final double GAP = 14;
     /** What a card has beside its picture and below it, and the table round all of them, px. */
     private static final double BESIDE = 40;
-    private static final double BELOW = 110;
+    private static final double BELOW = 30;
+    /** The words of a card, of the usual size, px. */
+    private static final double WORDS = 80;
     private static final double ROUND_ALL = 36;
     /** Words on a card have so much room at least, px. */
     private static final double LEAST_CARD = 160;
@@ -103,7 +105,7 @@ public final class BasketView extends StackPane {
 
     /** How wide the longest stone is drawn, so that few stones fill the table and many are still told apart. */
     private double widest(int count) {
-        double below = BELOW * TextSize.of(workbench.studio());
+        double below = BELOW + WORDS * TextSize.of(workbench.studio());
         for (double each : WIDE) {
             double columns = Math.floor((getWidth() - ROUND_ALL + GAP) / (each + BESIDE + GAP));
             double rows = Math.ceil(count / Math.max(1, columns));
