@@ -3,8 +3,8 @@ package mosspebble.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.CopyOnWriteArrayList;
 import javafx.beans.Observable;
 import javafx.scene.Node;
 import javafx.scene.Parent;
@@ -76,7 +76,7 @@ class ReadyBeforeTest {
         try (Driver app = new Driver(folder.resolve("s.pebble"), true)) {
             app.robot.interact(() -> shell(app).rehearse());
             rehearsed(app);
-            List<String> changes = new ArrayList<>();
+            List<String> changes = new CopyOnWriteArrayList<>();
             app.robot.interact(() -> {
                 ScrollPane pane = (ScrollPane) app.scene().lookup("#library").lookup(".stage-scroll");
                 Pane shelves = (Pane) pane.getContent();
@@ -87,8 +87,25 @@ class ReadyBeforeTest {
             app.until("the library", () -> app.present("#library"));
             app.settled();
             assertThat(changes).isEmpty();
-            app.type("#library-search", "lantern");
-            assertThat(changes).as("what is sought is laid out").isNotEmpty();
+            app.click("#library-search");
+            app.robot.write("lantern", 0);
+            app.until("what is sought to be laid out", () -> !changes.isEmpty());
+        }
+    }
+
+    @Test
+    void aStudioWithoutAnyStoneIsMadeReadyToo() throws Exception {
+        try (Driver app = Driver.ofANewcomer(folder.resolve("new.pebble"))) {
+            List<Throwable> thrown = new CopyOnWriteArrayList<>();
+            app.robot.interact(() -> {
+                Thread.currentThread().setUncaughtExceptionHandler((thread, error) -> thrown.add(error));
+                shell(app).rehearse();
+            });
+            rehearsed(app);
+            app.robot.interact(() -> Thread.currentThread().setUncaughtExceptionHandler(null));
+            assertThat(thrown).isEmpty();
+            assertThat(app.present("#notice")).as("nothing stumbled").isFalse();
+            app.robot.interact(() -> assertThat(PLACES).allMatch(p -> app.scene().lookup(p) != null && !seen(app.scene().lookup(p))));
         }
     }
 }
