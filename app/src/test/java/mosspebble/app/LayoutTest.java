@@ -23,6 +23,7 @@ import javafx.scene.control.ScrollBar;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.Slider;
 import javafx.scene.control.TextInputControl;
+import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.BackgroundFill;
@@ -188,6 +189,29 @@ class LayoutTest {
                 .set(workbench.shown().flatMap(Project::sketch).orElseThrow().items().stream().reduce((a, b) -> b).orElseThrow().id());
     }
 
+    /** What is done with the shelf stands in one row beside its search, and with larger words in more, so that the search keeps room. */
+    @Test
+    void theShelfsDeedsLeaveItsSearchRoom() throws Exception {
+        try (Driver app = new Driver(folder.resolve("shelf.pebble"), "snail")) {
+            app.settled();
+            app.robot.interact(() -> app.scene().getWindow().setWidth(1100));
+            app.does("Look at the shelf");
+            app.until("the shelf", () -> app.present("#paint-add"));
+            assertThat(top(app, "#paint-add")).isEqualTo(top(app, "#shelf-write"));
+            assertThat(app.find("#shelf-search").getLayoutBounds().getWidth()).isGreaterThan(250);
+            app.robot.interact(() -> {
+                app.does("Words larger");
+                app.does("Words larger");
+            });
+            app.until("a second row", () -> top(app, "#paint-add") < top(app, "#shelf-write"));
+            assertThat(app.find("#shelf-search").getLayoutBounds().getWidth()).isGreaterThan(200);
+        }
+    }
+
+    private static double top(Driver app, String what) {
+        return app.find(what).localToScene(app.find(what).getLayoutBounds()).getMinY();
+    }
+
     /** Words twice as large in the smallest window: what is pressed next to the stone, and the way to the table, stay within it. */
     @Test
     void wordsTwiceAsLargeLeaveTheHandItsButtons() throws Exception {
@@ -309,6 +333,9 @@ class LayoutTest {
         return node.getParent() == null || node.getParent().isVisible() && shown(node.getParent());
     }
 
+    /** So much of what a field asks is seen at least, sizes of its letters. */
+    private static final double BEGINNING = 8;
+
     private static void look(Node node, boolean scrolls, String where, Set<String> wrong) {
         if (!node.isVisible()) {
             return;
@@ -330,6 +357,15 @@ class LayoutTest {
                         && text.getText().endsWith(labeled.getEllipsisString())) {
                     wrong.add(where + ": cut short, " + name(node) + " \"" + labeled.getText() + "\"");
                 }
+            }
+        }
+        if (node instanceof TextField field && field.getText() != null && field.getText().isEmpty() && field.getPromptText() != null) {
+            Text prompt = new Text(field.getPromptText());
+            prompt.setFont(field.getFont());
+            double room = field.getWidth() - field.snappedLeftInset() - field.snappedRightInset();
+            // what asks at length stands in its help too; its beginning says what is asked for
+            if (Math.min(prompt.getLayoutBounds().getWidth(), BEGINNING * field.getFont().getSize()) > room) {
+                wrong.add(where + ": no room for what it asks, " + name(node) + " \"" + field.getPromptText() + "\"");
             }
         }
         if (node instanceof Parent parent) {

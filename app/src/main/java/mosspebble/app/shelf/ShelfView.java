@@ -6,6 +6,7 @@ import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.Locale;
 import java.util.Map;
+import javafx.beans.binding.Bindings;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -45,8 +46,9 @@ public final class ShelfView extends BorderPane {
 
     private static final double WIDE = 104;
     private static final double HIGH = 46;
-    /** What can be done with the shelf stands in one row while there is room, px. */
-    private static final double WIDEST = 1_000;
+    private static final double BESIDE = 8;
+    /** Room that the search keeps, sizes of its letters. */
+    private static final double LEAST_LETTERS = 11;
     private static final PseudoClass CURRENT = PseudoClass.getPseudoClass("current");
 
     private final Workbench workbench;
@@ -79,13 +81,19 @@ public final class ShelfView extends BorderPane {
         Button add = Panel.button("paint-add", "Add a paint", "A new one of the same kind as the one in hand", desk::add);
         Button bring = Panel.button("shelf-bring", "Bring CSV …", "A table of paints; also by dropping the file here", this::bring);
         Button write = Panel.button("shelf-write", "Write CSV …", "The whole shelf as a table", this::write);
-        FlowPane deeds = new FlowPane(8, 6, add, bring, write);
-        deeds.setPrefWrapLength(WIDEST);
+        FlowPane deeds = new FlowPane(BESIDE, 6, add, bring, write) { // in one row where there is room for it, and no wider
+            @Override
+            protected double computePrefWidth(double height) {
+                return getManagedChildren().stream().mapToDouble(deed -> BESIDE + Math.ceil(deed.prefWidth(-1))).sum();
+            }
+        };
         for (Button deed : new Button[] {add, bring, write}) {
             deed.setMinWidth(USE_PREF_SIZE);
         }
-        search.setMinWidth(WIDE);
-        HBox row = new HBox(8, search, deeds);
+        search.minWidthProperty()
+                .bind(Bindings.createDoubleBinding(() -> LEAST_LETTERS * search.getFont().getSize(), search.fontProperty()));
+        search.prefWidthProperty().bind(search.minWidthProperty()); // what is left beside the deeds is its own
+        HBox row = new HBox(BESIDE, search, deeds);
         row.setAlignment(Pos.CENTER_LEFT);
         row.getStyleClass().add("planks-top");
         setTop(row);

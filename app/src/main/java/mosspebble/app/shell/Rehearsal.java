@@ -19,7 +19,7 @@ final class Rehearsal {
     /** So long nobody has touched anything before a piece is made. */
     static final Duration CALM = Duration.millis(900);
     /** From one piece to the next. */
-    private static final Duration BETWEEN = Duration.millis(150);
+    private static final Duration BETWEEN = Duration.millis(60);
 
     private final BooleanSupplier free;
     private final Supplier<List<Runnable>> pieces;
