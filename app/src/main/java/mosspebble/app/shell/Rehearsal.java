@@ -4,7 +4,8 @@ import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.List;
 import java.util.function.BooleanSupplier;
-import java.util.function.Supplier;
+import java.util.function.Consumer;
+import java.util.function.Function;
 import javafx.animation.PauseTransition;
 import javafx.scene.Node;
 import javafx.scene.input.InputEvent;
@@ -22,7 +23,7 @@ final class Rehearsal {
     private static final Duration BETWEEN = Duration.millis(60);
 
     private final BooleanSupplier free;
-    private final Supplier<List<Runnable>> pieces;
+    private final Function<Consumer<Runnable>, List<Runnable>> pieces;
     private final Deque<Runnable> coming = new ArrayDeque<>();
     private boolean begun;
     private final PauseTransition pause = new PauseTransition(CALM);
@@ -30,9 +31,10 @@ final class Rehearsal {
     /**
      * @param window in which whatever the hand does puts the next piece off
      * @param free whether nothing else is worked at
-     * @param pieces all there is to make, the first wanted first; what is ready already does nothing
+     * @param pieces all there is to make, the first wanted first, and more that is found while one is made; what is ready already does
+     *            nothing
      */
-    Rehearsal(Node window, BooleanSupplier free, Supplier<List<Runnable>> pieces) {
+    Rehearsal(Node window, BooleanSupplier free, Function<Consumer<Runnable>, List<Runnable>> pieces) {
         this.free = free;
         this.pieces = pieces;
         window.addEventFilter(InputEvent.ANY, e -> putOff());
@@ -49,7 +51,7 @@ final class Rehearsal {
     void again() {
         if (begun) {
             coming.clear();
-            coming.addAll(pieces.get());
+            coming.addAll(pieces.apply(coming::addLast));
             wait(CALM);
         }
     }
@@ -69,11 +71,6 @@ final class Rehearsal {
     /** Whether everything is ready, or nothing was begun. */
     boolean isOver() {
         return coming.isEmpty();
-    }
-
-    /** Something more that was found while a piece was made. */
-    void more(Runnable piece) {
-        coming.addLast(piece);
     }
 
     private void next() {

@@ -154,8 +154,7 @@ public final class Shell extends StackPane {
     private final StudioFiles studioFiles;
     private final BorderPane frame;
     private final PathRail path;
-    /** Columns and their pages that were made and are not gone to yet; never seen. */
-    private final StackPane waiting = new StackPane();
+    private final Unseen unseen;
     private final Rehearsal rehearsal;
     private Studio.View dressed;
     private Screen opened;
@@ -280,9 +279,8 @@ public final class Shell extends StackPane {
         log = covers.with(() -> new Reading(Reading.WRITTEN_DOWN, this::toCloth,
                 Panel.button("log-report", "Save a report …", "All of this in one file", studioFiles::saveReport)), Reading::close);
         told = covers.with(() -> new Reading(Reading.TOLD, this::toCloth), Reading::close);
-        Panel.present(waiting, false);
-        getChildren().add(0, waiting);
-        rehearsal = new Rehearsal(this, () -> show.idle() && worker.idle(), this::pieces);
+        unseen = new Unseen(this, screens, middle, covers, List.of(drawer::ready, comfort::ready, help::ready));
+        rehearsal = new Rehearsal(this, () -> show.idle() && worker.idle(), unseen::pieces);
         workbench.stepProperty().addListener((o, a, b) -> rehearsal.putOff()); // it plays
         makeActions();
         mend.pointingProperty().addListener((o, a, b) -> slice());
@@ -649,7 +647,7 @@ public final class Shell extends StackPane {
         if (view.equals(dressed)) {
             return;
         }
-        putAway();
+        unseen.putAway();
         if (dressed == null || dressed.comfort().textPercent() != view.comfort().textPercent()) {
             getStylesheets().removeIf(sheet -> sheet.startsWith("data:"));
             if (view.comfort().textPercent() != 100) {
@@ -678,17 +676,6 @@ public final class Shell extends StackPane {
         rehearsal.again();
     }
 
-    /** What is not seen leaves the window, so that it need not be styled anew before what is; it comes back when it is gone to. */
-    private void putAway() {
-        covers.putAway();
-        waiting.getChildren().clear();
-        for (Screen each : screens) {
-            if (each.isMade()) {
-                each.middle().filter(node -> !node.isVisible()).ifPresent(middle.getChildren()::remove);
-            }
-        }
-    }
-
     /** Makes ready what can be gone to, once nobody asks anything of the window. */
     public void rehearse() {
         rehearsal.begin();
@@ -697,30 +684,6 @@ public final class Shell extends StackPane {
     /** Whether everything that can be gone to is ready, or nothing was to be made so; for bench and tests. */
     public boolean isRehearsed() {
         return rehearsal.isOver();
-    }
-
-    /** What can be made before it is gone to: what takes the middle, its column, what lies over the window. */
-    private List<Runnable> pieces() {
-        List<Runnable> pieces = new ArrayList<>();
-        for (Screen each : screens) {
-            pieces.add(() -> each.middle().filter(node -> !middle.getChildren().contains(node)).ifPresent(node -> {
-                Panel.present(node, false);
-                middle.getChildren().add(1, node);
-                each.getReady();
-            }));
-            pieces.add(() -> each.column().ifPresent(panel -> {
-                letWait(panel);
-                panel.pages().forEach(page -> rehearsal.more(() -> letWait(page.get())));
-            }));
-        }
-        pieces.addAll(List.of(drawer::ready, comfort::ready, help::ready));
-        return pieces;
-    }
-
-    private void letWait(Node node) {
-        if (node.getScene() == null) {
-            waiting.getChildren().add(node);
-        }
     }
 
     private void refresh() {

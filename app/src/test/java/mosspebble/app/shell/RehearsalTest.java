@@ -21,14 +21,10 @@ class RehearsalTest {
     private final StackPane window = new StackPane();
     private final List<String> made = new ArrayList<>();
     private boolean free = true;
-    private final Rehearsal rehearsal = new Rehearsal(window, () -> free, () -> List.of(() -> made.add("stone"), () -> {
+    private final Rehearsal rehearsal = new Rehearsal(window, () -> free, more -> List.of(() -> made.add("stone"), () -> {
         made.add("sketch");
-        more();
+        more.accept(() -> made.add("how it lies"));
     }, () -> made.add("colour")));
-
-    private void more() {
-        rehearsal.more(() -> made.add("how it lies"));
-    }
 
     @BeforeAll
     static void toolkit() throws Exception {
@@ -56,7 +52,8 @@ class RehearsalTest {
     @Test
     void waitsWhileSomethingElseIsWorkedAt() throws Exception {
         int[] asked = new int[1];
-        Rehearsal busy = new Rehearsal(window, () -> ++asked[0] > 2, () -> List.of(() -> made.add("after asking " + asked[0] + " times")));
+        Rehearsal busy = new Rehearsal(window, () -> ++asked[0] > 2,
+                more -> List.of(() -> made.add("after asking " + asked[0] + " times")));
         there(() -> {
             busy.begin();
             return true;
