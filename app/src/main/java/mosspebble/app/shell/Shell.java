@@ -280,7 +280,7 @@ public final class Shell extends StackPane {
                 Panel.button("log-report", "Save a report …", "All of this in one file", studioFiles::saveReport)), Reading::close);
         told = covers.with(() -> new Reading(Reading.TOLD, this::toCloth), Reading::close);
         unseen = new Unseen(this, screens, middle, covers, List.of(drawer::ready, comfort::ready, help::ready));
-        rehearsal = new Rehearsal(this, () -> show.idle() && worker.idle(), unseen::pieces);
+        rehearsal = new Rehearsal(this, show::idle, unseen::pieces);
         workbench.stepProperty().addListener((o, a, b) -> rehearsal.putOff()); // it plays
         makeActions();
         mend.pointingProperty().addListener((o, a, b) -> slice());
