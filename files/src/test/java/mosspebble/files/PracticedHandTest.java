@@ -99,7 +99,7 @@ class PracticedHandTest {
         List<Integer> edges = IntStream.range(0, titles.size()).filter(k -> titles.get(k).startsWith("Fill the broken edge")).boxed()
                 .toList();
         assertThat(edges).as("one on each face").hasSize(2);
-        int turned = titles.indexOf("Pencil the design on the back");
+        int turned = titles.indexOf("Chalk the design on the back");
         assertThat(titles.subList(edges.get(0), turned)).as("the front").noneMatch(t -> t.contains("stripe"));
         assertThat(titles.subList(edges.get(1), titles.size())).as("the back").noneMatch(t -> t.contains("stripe"));
         assertThat(titles.subList(0, edges.get(0))).filteredOn(t -> t.contains("stripe")).hasSize(6);
@@ -248,7 +248,7 @@ class PracticedHandTest {
     void aStoneIsRubbedDownBeforeEitherFaceIsPainted() {
         List<String> window = walk("window");
         assertThat(window).containsOnlyOnce("Dull the glassy skin");
-        assertThat(window.subList(0, window.indexOf("Pencil the design"))).contains("Dull the glassy skin");
+        assertThat(window.subList(0, window.indexOf("Chalk the design"))).contains("Dull the glassy skin");
     }
 
     /** Glitter goes over its own colour and over the shade of that (common practice, no source). */
@@ -319,7 +319,16 @@ class PracticedHandTest {
         List<String> all = titles("window");
         assertThat(all.indexOf("Fill the broken edge")).as("it hides the ends of all stripes, so it comes last of the areas")
                 .isGreaterThan(all.lastIndexOf(all.stream().filter(t -> t.contains("stripe")).reduce((a, b) -> b).orElseThrow()));
-        assertThat(titles("window").stream().filter(t -> t.startsWith("Pencil"))).hasSize(1);
+        assertThat(titles("window").stream().filter(t -> t.startsWith("Chalk the design"))).hasSize(1);
+    }
+
+    @Test
+    void severalEdgesAreSpokenOfAsSeveral() {
+        List<Step.Lay> widened = laid(PLANS.get("fox")).stream().filter(s -> s.doing().widened()).toList();
+        assertThat(widened).extracting(s -> s.doing().what().size() > 1).as("one thing and several").contains(true, false);
+        assertThat(widened).allSatisfy(s -> assertThat(StepWords.sentence(s)).contains(s.doing().what().size() > 1
+                ? "widen their edges by 2 mm with the small brush, so that the large one never comes near them"
+                : "widen its edge by 2 mm with the small brush, so that the large one never comes near it"));
     }
 
     private static int number(Step.Lay stripe) {

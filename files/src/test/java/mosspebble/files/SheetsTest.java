@@ -292,7 +292,7 @@ class SheetsTest {
         Sheets.write(both, Paper.A4, LengthUnit.MM, file, (f, what) -> true);
         try (PDDocument document = Loader.loadPDF(file.toFile())) {
             assertThat(new PDFTextStripper().getText(document)).containsSubsequence("Front. Guide at true size", "Front. Guide unrolled",
-                    "Back. Guide at true size", "Back. Guide unrolled", "Pencil the design on the back", "the band round the edge");
+                    "Back. Guide at true size", "Back. Guide unrolled", "Chalk the design on the back", "the band round the edge");
         }
         PlanJson.write(both, folder.resolve("both.json"));
         JsonNode root = new ObjectMapper().readTree(folder.resolve("both.json").toFile());

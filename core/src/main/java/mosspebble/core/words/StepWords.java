@@ -47,7 +47,8 @@ public final class StepWords {
         }
         if (step instanceof Step.Pencil pencil) {
             String back = pencil.side() == Side.BACK ? " on the back" : "";
-            return (pencil.drawing().again() ? "Pencil again what the primer covers" : "Pencil the design") + back;
+            return (pencil.drawing().chalk() ? "Chalk " : "Pencil ")
+                    + (pencil.drawing().again() ? "again what the primer covers" : "the design") + back;
         }
         if (step instanceof Step.Lay lay) {
             boolean outline = lay.kind() == Step.Kind.OUTLINE || lay.kind() == Step.Kind.LINE_FIRST;
@@ -191,7 +192,7 @@ public final class StepWords {
         }
         if (step instanceof Step.Pencil pencil) {
             return (pencil.after().stream().anyMatch(a -> a.waits() == Step.Waits.HANDLED) ? "Turn the stone over, onto something soft. "
-                    : "") + "Transfer the guide and draw lightly.";
+                    : "") + "Transfer the guide and draw " + (pencil.drawing().chalk() ? "in white chalk." : "lightly.");
         }
         if (step instanceof Step.Sign sign) {
             return "Small, on the back or low on the front, with a " + (sign.sealed() ? "pen that does not smear under varnish."
@@ -204,12 +205,14 @@ public final class StepWords {
                             ? " Then lay it on clean baking paper, sealed side down, once it no longer gives under a fingernail." : "");
         }
         Step.Lay lay = (Step.Lay) step;
-        String it = lay.doing().what().size() > 1 ? "them" : "it";
+        boolean several = lay.doing().what().size() > 1;
+        String it = several ? "them" : "it";
         String pencil = lay.doing().pencil().map(p -> p.chalk() ? "Draw " + it + " in chalk on the dry paint first. "
                 : "Pencil " + it + " lightly on the dry paint first. ").orElse("");
         String first = pencil + Words.upper(how(lay));
-        String edge = lay.doing().widened() && !isLoaded(lay) && !isRun(lay) ? " First widen its edge by " + Numbers.text(Step.EDGE_MM, 0)
-                + " mm with the small brush, so that the large one never comes near it." : "";
+        String edge = lay.doing().widened() && !isLoaded(lay) && !isRun(lay) ? " First widen " + (several ? "their edges" : "its edge")
+                + " by " + Numbers.text(Step.EDGE_MM, 0)
+                + " mm with the small brush, so that the large one never comes near " + it + "." : "";
         String more = lay.doing().count().perhapsMore() && lay.doing().hides() && lay.kind().spreads()
                 ? " Look at it dry: where what is below still shows, one more."
                 : "";
@@ -416,7 +419,7 @@ public final class StepWords {
             return (drawing.again() ? "The first lines lie below the paint. Clear crumbs away before painting. " : drawing.onPaint()
                     ? "Whatever was drawn before would lie below it. " : "")
                     + (drawing.chalk() ? "The " + below + " is dark: chalk shows, graphite would not."
-                            : "Graphite shows on this pale " + below + (drawing.onPaint() ? "; draw lightly."
+                            : "Graphite shows on this pale " + below + (drawing.onPaint() ? "; pressed hard it would score it."
                                     : " and does not bleed into it as a pen would."));
         }
         if (step instanceof Step.Sign) {

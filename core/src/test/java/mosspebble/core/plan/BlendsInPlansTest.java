@@ -79,7 +79,7 @@ class BlendsInPlansTest {
             assertThat(pass.layers()).hasSize(3).allMatch(l -> pass.share(l).kind() == Share.Kind.RUN);
             assertThat(StepWords.title(pass)).isEqualTo("Let run together: the board");
             assertThat(StepWords.sentence(pass)).startsWith("Blue, red and purple side by side")
-                    .contains("moving air", "lay it level").doesNotContain("widen its edge");
+                    .contains("moving air", "lay it level").doesNotContain("widen");
         });
         assertThat(plan.puddles()).as("each from its own pot").hasSizeGreaterThanOrEqualTo(3);
     }

@@ -164,6 +164,17 @@ class PencillingTest {
         }
     }
 
+    /** White chalk pencil on what is dark, graphite on what is pale, lightly (common practice, no source). */
+    @Test
+    void onADarkStoneItIsSaidToTakeChalkAndNothingOfPencil() {
+        Step.Pencil dark = pencils(plan("#35383c", Habits.Primer.NEVER, new Tile("field", FIELD, "black"))).get(0);
+        assertThat(StepWords.title(dark)).isEqualTo("Chalk the design");
+        assertThat(StepWords.sentence(dark)).endsWith("draw in white chalk.").doesNotContain("lightly");
+        Step.Pencil pale = pencils(plan("#e9e2d2", Habits.Primer.NEVER, new Tile("field", FIELD, "black"))).get(0);
+        assertThat(StepWords.title(pale)).isEqualTo("Pencil the design");
+        assertThat(StepWords.sentence(pale)).endsWith("draw lightly.").doesNotContain("chalk");
+    }
+
     @Test
     void onAGroundUnderAllEverythingIsDrawnOnceOnTheGround() {
         PaintPlan plan = plan("#35383c", Habits.Primer.WHOLE, new Tile("field", FIELD, "red"),
