@@ -77,7 +77,7 @@ class ScreensTest {
         }
         try (PDDocument sheets = Loader.loadPDF(folder.resolve("sheets/snail-with-post-sheets.pdf").toFile())) {
             assertThat(new PDFTextStripper().getText(sheets)).contains("Front. Guide at true size", "Back. Guide at true size",
-                    "Chalk the design on the back", "the band round the edge", "Turn it and seal the front");
+                    "Pencil the design on the back", "the band round the edge", "Turn it and seal the front");
         }
     }
 

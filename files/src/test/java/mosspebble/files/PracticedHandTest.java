@@ -240,7 +240,6 @@ class PracticedHandTest {
                 }
             }
         }
-        assertThat(laid(planned("owl")).stream().map(StepWords::sentence)).anyMatch(s -> s.contains("enough for both feet"));
     }
 
     /** Water and sandpaper come before paint, on both faces at once (common practice, no source). */

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import mosspebble.core.area.Mask;
 import mosspebble.core.area.Remembered;
@@ -52,6 +53,12 @@ final class CoatCount {
     /** Glitter takes one coat or two, by eye (common practice, no source). */
     private static final int GLOW_COATS = 2;
     private static final int MOST_GLITTER = 2;
+
+    /** What is no larger than a dot so wide is set with one touch of a small brush, mm (common practice, no source). */
+    private static final double TOUCH_MM = 2.5;
+
+    /** A light is set with one stroke of a full brush or pen, so many coats thick, and not gone over (common practice, no source). */
+    private static final int FULL_STROKE = 2;
 
     /** A line is dark on what is so much lighter, L*. */
     private static final double LIGHTER = 25;
@@ -107,12 +114,13 @@ final class CoatCount {
      *
      * @param least coats over all of a region at least
      * @param touched regions set with one thick touch
+     * @param brushed small ones that are not, since as many coats of their load are brushed on others anyway
      */
-    private record AsRow(Map<Integer, Integer> least, Set<Integer> touched) {
-        static final AsRow NONE = new AsRow(Map.of(), Set.of());
+    private record AsRow(Map<Integer, Integer> least, Set<Integer> touched, Set<Integer> brushed) {
+        static final AsRow NONE = new AsRow(Map.of(), Set.of(), Set.of());
 
         boolean isNone() {
-            return least.isEmpty() && touched.isEmpty();
+            return least.isEmpty() && touched.isEmpty() && brushed.isEmpty();
         }
     }
 
@@ -139,7 +147,21 @@ final class CoatCount {
             even(row, regions, coats, raised);
         }
         blends(regions, coats, raised);
-        return new AsRow(raised, touched);
+        return new AsRow(raised, touched, goingAlong(regions, coats));
+    }
+
+    /** What is touched for its smallness alone, and whose load is brushed on something else in as many coats: it goes along with that. */
+    private static Set<Integer> goingAlong(List<Region> regions, List<Coats> coats) {
+        Map<Mix, Integer> brushed = new HashMap<>();
+        for (int i = 0; i < regions.size(); i++) {
+            if (regions.get(i).kind() == Step.Kind.FILL && coats.get(i).thick() == 1) {
+                brushed.merge(regions.get(i).colour().mix(), coats.get(i).number(), Math::max);
+            }
+        }
+        return IntStream.range(0, regions.size()).filter(i -> regions.get(i).kind() == Step.Kind.FILL && coats.get(i).thick() > 1)
+                .filter(i -> Tools.dotMm(regions.get(i).place()) == 0)
+                .filter(i -> brushed.getOrDefault(regions.get(i).colour().mix(), 0) >= coats.get(i).wanted()).boxed()
+                .collect(Collectors.toSet());
     }
 
     /** Raises those that take one coat less than the most, unless that asks for much more paint. */
@@ -195,7 +217,7 @@ final class CoatCount {
         for (int i : order) {
             found[i] = fixed.containsKey(i) ? new Coats(times(regions.get(i).place(), fixed.get(i)), fixed.get(i), -1, true, 1,
                     Step.Hiding.sure(fixed.get(i)))
-                    : count.count(i, even.least.getOrDefault(i, 1), even.touched.contains(i));
+                    : count.count(i, even.least.getOrDefault(i, 1), even.touched.contains(i), even.brushed.contains(i));
             Coat coat = built.coat(regions.get(i), i, found[i].thick());
             for (int from = 0; from < found[i].number();) {
                 Geometry place = found[i].places().get(from);
@@ -214,7 +236,7 @@ final class CoatCount {
         return IntStream.range(0, coats).mapToObj(k -> place).toList();
     }
 
-    private Coats count(int index, int least, boolean touched) {
+    private Coats count(int index, int least, boolean touched, boolean brushed) {
         Region region = regions.get(index);
         Coat coat = built.coat(region, index, 1);
         double tolerance = built.tolerance(region);
@@ -245,8 +267,11 @@ final class CoatCount {
             }
         }
         int laid = Math.max(least, Math.min(main, Planner.MOST_COATS));
-        if (laid > 1 && !region.isLine() && (touched || isTouched(region))) {
+        if (laid > 1 && !region.isLine() && !brushed && (touched || isTouched(region))) {
             return new Coats(List.of(region.place()), main, -1, onBare, laid, Step.Hiding.sure(1));
+        }
+        if (laid > 1 && region.kind() == Step.Kind.HIGHLIGHT) {
+            return new Coats(List.of(region.place()), main, -1, onBare, FULL_STROKE, Step.Hiding.sure(1));
         }
         List<Geometry> places = new ArrayList<>(times(region.place(), laid));
         int over = extra(region, more, laid, places);
@@ -273,10 +298,10 @@ final class CoatCount {
         return new Step.Hiding(Math.min(least, laid), Math.max(laid, Math.min(most, Planner.MOST_COATS)), left);
     }
 
-    /** Whether it is set with one touch a piece: equal dots, and the small lights of a picture. */
+    /** Whether it is set with one touch a piece: equal dots, the small lights of a picture, and what is no larger than one touch. */
     private boolean isTouched(Region region) {
         return remembered.recall("touched", remembered.home(region.place()), region.kind() == Step.Kind.HIGHLIGHT,
-                (place, light, m) -> Tools.dotMm(place) > 0 || light && Tools.eachIsSmall(place));
+                (place, light, m) -> Tools.dotMm(place) > 0 || Tools.eachIsAtMost(place, light ? Tools.LARGEST_DOT_MM : TOUCH_MM));
     }
 
     /** Where its coats are counted: what it shares with a neighbour as a seam does not ask for more of them. */

@@ -202,10 +202,18 @@ final class Jobs {
                     built.drying(job, regions, coats, job.stream().anyMatch(m -> m.coat() == 1 && coats.get(m.region()).onBare())),
                     regions.get(job.get(0).region()).colour().mix(), effort.tool(),
                     job.stream().mapToDouble(m -> alongTheHand(regions.get(m.region()), hand)).min().orElse(0),
-                    job.stream().map(m -> regions.get(m.region()))
-                            .mapToDouble(r -> r.kind() == Step.Kind.HIGHLIGHT ? 1 : Math.max(0, deep.get(siblings(r))))
-                            .average().orElse(0)));
+                    job.stream().map(m -> regions.get(m.region())).mapToDouble(r -> lying(r, Math.max(0, deep.get(siblings(r))))).average()
+                            .orElse(0)));
         }
+    }
+
+    /** How deep a pass lies: lights on everything, lines half way from their part to that, for they come when its areas are shaded. */
+    private static double lying(Region region, double part) {
+        return switch (region.kind()) {
+            case HIGHLIGHT -> 1;
+            case DETAIL -> (1 + part) / 2;
+            default -> part;
+        };
     }
 
     /** What tells a row of parts of one thing from all others: none of them lies deeper than another. */

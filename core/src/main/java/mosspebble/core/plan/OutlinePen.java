@@ -41,7 +41,7 @@ public record OutlinePen(Paint paint, Palette.Colour colour, double nibMm, doubl
     /** Black unless it would vanish, white then: it must show on so much of a subject's edges (common practice, no source). */
     private static final double MOSTLY = 0.6;
 
-    /** One colour of line for a subject; another for a part only where that one is lost and the other better by so much. */
+    /** One colour of line for a subject; one other for the parts where that one is lost and the other better by so much. */
     private static final double WORTH_ANOTHER = 8;
 
     /** Pens of one colour differ by no more than this, CIEDE2000. */
@@ -118,7 +118,7 @@ public record OutlinePen(Paint paint, Palette.Colour colour, double nibMm, doubl
 
     /**
      * The pens for the edges of one subject: one for all, by contrast or the darkest as is the painter's habit. Where it is lost, an edge
-     * that stands apart by itself gets none, any other the pen that shows.
+     * that stands apart by itself gets none, all others the one other pen that shows best on them.
      *
      * @return for each edge; empty where it needs none or the shelf has none
      */
@@ -152,17 +152,26 @@ public record OutlinePen(Paint paint, Palette.Colour colour, double nibMm, doubl
         Paint palest = pens.stream().max(Comparator.comparingDouble(p -> palette.colour(Mix.of(p.id())).orElseThrow().lab().l()))
                 .orElseThrow();
         Paint one = dark || shows(palette, darkest, edges) >= MOSTLY ? darkest : shows(palette, palest, edges) >= MOSTLY ? palest
-                : pens.stream().max(Comparator.comparingDouble(p -> edges.stream()
-                        .mapToDouble(e -> e.lengthMm * Math.min(PLAIN, contrast(palette, p, e))).sum())).orElseThrow();
+                : seen(palette, darkest, edges) >= seen(palette, palest, edges) ? darkest : palest;
+        List<Edge> lost = edges.stream().filter(e -> isLost(palette, one, e)).toList();
+        Paint other = pens.stream().max(Comparator.comparingDouble(p -> seen(palette, p, lost))).orElseThrow();
         return edges.stream().map(edge -> {
-            double own = contrast(palette, one, edge);
-            if (!dark && own < LOST && standsApart(edge)) {
+            if (!dark && isLost(palette, one, edge) && standsApart(edge)) {
                 return Optional.<OutlinePen>empty();
             }
-            Paint best = pens.stream().max(Comparator.comparingDouble(p -> contrast(palette, p, edge))).orElseThrow();
-            boolean another = !dark && own < LOST && contrast(palette, best, edge) > own + WORTH_ANOTHER;
-            return Optional.of(pen(palette, weighted(palette, all, another ? best : one, edge), edge, dark, liner));
+            boolean another = !dark && isLost(palette, one, edge)
+                    && contrast(palette, other, edge) > contrast(palette, one, edge) + WORTH_ANOTHER;
+            return Optional.of(pen(palette, weighted(palette, all, another ? other : one, edge), edge, dark, liner));
         }).toList();
+    }
+
+    /** How well a pen is seen on edges, by their lengths. */
+    private static double seen(Palette palette, Paint pen, List<Edge> edges) {
+        return edges.stream().mapToDouble(e -> e.lengthMm * Math.min(PLAIN, contrast(palette, pen, e))).sum();
+    }
+
+    private static boolean isLost(Palette palette, Paint pen, Edge edge) {
+        return contrast(palette, pen, edge) < LOST;
     }
 
     /** Of the pens of one colour the one whose tip suits the size of the thing, or the width that is wished. */
@@ -190,7 +199,7 @@ public record OutlinePen(Paint paint, Palette.Colour colour, double nibMm, doubl
     /** The share of all edges, by length, on which a pen is not lost. */
     private static double shows(Palette palette, Paint pen, List<Edge> edges) {
         double all = edges.stream().mapToDouble(Edge::lengthMm).sum();
-        return all <= 0 ? 0 : edges.stream().filter(e -> contrast(palette, pen, e) >= LOST).mapToDouble(Edge::lengthMm).sum() / all;
+        return all <= 0 ? 0 : edges.stream().filter(e -> !isLost(palette, pen, e)).mapToDouble(Edge::lengthMm).sum() / all;
     }
 
     private static double contrast(Palette palette, Paint pen, Edge edge) {

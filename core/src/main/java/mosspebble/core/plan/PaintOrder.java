@@ -34,11 +34,20 @@ public final class PaintOrder {
     /** It runs on for at least so many times its mean width; what is shorter is a small thing (common practice, no source). */
     private static final double RUNS = 12;
 
+    /**
+     * What is nowhere wider than so many times its mean width is evenly narrow (common practice, no source: leads and broken edges, with
+     * their crossings and corners, have up to 1.9; what is left of hills and bodies behind other things 2.1 to 5).
+     */
+    private static final double EVENLY = 2;
+
     /** Rank of what is drawn when all areas are done. */
     private static final int LINES = 4;
 
     /** What stands in a gap of another is small up to this size, mm2 (common practice, no source). */
     private static final double SMALL_MM2 = 200;
+
+    /** What has so much of its border against one other is set into it (common practice, no source). */
+    private static final double SURROUNDED = 0.8;
 
     /** A plain seam is not longer than so many times the way across it (common practice, no source). */
     private static final double PLAIN = 1.8;
@@ -254,7 +263,10 @@ public final class PaintOrder {
         }
     }
 
-    /** Narrow areas that run between many others, such as leads and broken edges: they cover the seams, so they come after them. */
+    /**
+     * Narrow areas that run between many others, such as leads and broken edges: they cover the seams, so they come after them. What stands
+     * before an area that is narrow only here and there, such as trees before a hill, is laid on it.
+     */
     private List<Integer> networks() {
         List<Integer> found = new ArrayList<>();
         for (int i = 0; i < regions.size(); i++) {
@@ -265,7 +277,7 @@ public final class PaintOrder {
                 for (int j = 0; j < regions.size() && met.size() < LEAST_MET; j++) {
                     Region other = regions.get(j);
                     if (j != i && other.kind() == Step.Kind.FILL && isArea(other) && !sameColour(i, j)
-                            && cells.get(i).intersects(cells.get(j))) {
+                            && cells.get(i).intersects(cells.get(j)) && parts(net, other)) {
                         met.add(other.part());
                     }
                 }
@@ -277,11 +289,19 @@ public final class PaintOrder {
         return found;
     }
 
+    /** Whether a narrow area covers the edge of another: it lies before that, or is as narrow everywhere. */
+    private static boolean parts(Region net, Region other) {
+        return comesFirst(other, net) || !Tools.widerThan(net.place(), EVENLY * meanMm(net.place()));
+    }
+
     /** Whether an area is narrow and goes on for long: half its border is its run, its area by that its mean width. */
     private static boolean runsBetween(Geometry place) {
-        double runMm = place.getLength() / 2;
-        double wideMm = place.getArea() / runMm;
-        return wideMm < NET_MM && runMm > RUNS * wideMm;
+        double wideMm = meanMm(place);
+        return wideMm < NET_MM && place.getLength() / 2 > RUNS * wideMm;
+    }
+
+    private static double meanMm(Geometry place) {
+        return place.getArea() / (place.getLength() / 2);
     }
 
     private void overlapping(int i, int j, List<Cells> lines) {
@@ -315,20 +335,21 @@ public final class PaintOrder {
             }
             return;
         }
+        int net = networks.contains(i) ? i : j;
+        int met = net == i ? j : i;
         if (seam && networks.contains(i) != networks.contains(j) && regions.get(i).kind() == Step.Kind.FILL
-                && regions.get(j).kind() == Step.Kind.FILL) {
-            int net = networks.contains(i) ? i : j;
-            Arrow arrow = new Arrow(net == i ? j : i, net, Because.HIDES_SEAMS, true);
+                && regions.get(j).kind() == Step.Kind.FILL && parts(regions.get(net), regions.get(met))) {
+            Arrow arrow = new Arrow(met, net, Because.HIDES_SEAMS, true);
             overNet.add(arrow);
             arrows.add(arrow);
-            if (comesFirst(regions.get(net), regions.get(net == i ? j : i))) {
-                edges.add(new Edge(net, net == i ? j : i));
+            if (comesFirst(regions.get(net), regions.get(met))) {
+                edges.add(new Edge(net, met));
             }
             return;
         }
         boolean ground = regions.get(i).kind() == Step.Kind.GROUND || regions.get(j).kind() == Step.Kind.GROUND;
         boolean free = seam && !ground && regions.get(i).part() != regions.get(j).part() // nobody paints a ground round what is done
-                && !isSetInto(regions.get(first ? j : i), regions.get(first ? i : j))
+                && !isSetInto(regions.get(first ? j : i), regions.get(first ? i : j), both)
                 && (covered(both, lines) || isPlain(both, regions.get(i).place(), regions.get(j).place()));
         if (free && !regions.get(first ? j : i).isClear()) {
             edges.add(first ? new Edge(i, j) : new Edge(j, i));
@@ -351,9 +372,12 @@ public final class PaintOrder {
     }
 
     /** Whether a small area stands in a gap of another, like a pupil in an eye: it comes when that is finished. */
-    private static boolean isSetInto(Region small, Region around) {
+    private boolean isSetInto(Region small, Region around, Cells seam) {
         if (small.place().getArea() > SMALL_MM2) {
             return false;
+        }
+        if (small.wetGroup() < 0 && around.wetGroup() < 0 && seamMm(seam) >= SURROUNDED * small.place().getLength()) {
+            return true;
         }
         Coordinate middle = small.place().getEnvelopeInternal().centre();
         for (int i = 0; i < around.place().getNumGeometries(); i++) {
@@ -373,8 +397,11 @@ public final class PaintOrder {
     /** Whether a seam runs plainly, so that a hand follows it as well from either side: not round and round nor in and out. */
     private boolean isPlain(Cells seam, Geometry one, Geometry other) {
         Envelope both = one.getEnvelopeInternal().intersection(other.getEnvelopeInternal());
-        double mm = seam.count() * cellMm * cellMm / Regions.UNDERLAP;
-        return mm <= PLAIN * Math.hypot(both.getWidth(), both.getHeight());
+        return seamMm(seam) <= PLAIN * Math.hypot(both.getWidth(), both.getHeight());
+    }
+
+    private double seamMm(Cells seam) {
+        return seam.count() * cellMm * cellMm / Regions.UNDERLAP;
     }
 
     private boolean sameColour(int i, int j) {

@@ -29,6 +29,9 @@ public final class Paintability {
     /** Narrowest area that a fine round brush fills, mm (common practice, no source). */
     static final double FINE_BRUSH = 1.0;
 
+    /** What has so much of the width that its tool needs is painted all the same (common practice, no source). */
+    private static final double ALMOST = 0.9;
+
     /**
      * A part that is too narrow.
      *
@@ -88,7 +91,7 @@ public final class Paintability {
                 }
                 Optional<Paint> pen = pen(part);
                 double needed = pen.map(p -> 2 * p.tip().value()).orElse(FINE_BRUSH) + pitMm;
-                if (!remembered.recall("wider", remembered.home(area), needed, (a, mm, m) -> Tools.widerThan(a, mm))) {
+                if (!remembered.recall("wider", remembered.home(area), needed, (a, mm, m) -> Tools.widerThan(a, ALMOST * mm))) {
                     double wide = remembered.recall("widest", remembered.home(area), needed, (a, mm, m) -> widest(a, mm));
                     found.add(new Narrow(item, part, wide, needed, pen, finer(part, wide)));
                 }

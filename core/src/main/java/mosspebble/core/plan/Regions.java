@@ -97,6 +97,9 @@ final class Regions {
     private final List<Noticed.Muddy> muddy = new ArrayList<>();
     private final Map<String, Geometry> seen = new LinkedHashMap<>();
     /** The filled parts within the stone; empty for others. */
+    /** What lies on another with so much of what is seen of it lies on it all over. */
+    private static final double UPON = 0.97;
+
     private final List<Geometry> areas = new ArrayList<>();
     private final Overlap overlap;
     private final Rows rows;
@@ -240,7 +243,7 @@ final class Regions {
                 Geometry place = remembered.without(inside, holes(i));
                 if (isClear(part)) {
                     clear(part, Shapes.common(place, visible), colour, visible, blend, i, own); // under its neighbour it would be seen
-                } else {
+                } else if (samePaintBelow(i) < 0) {
                     blended(Step.Kind.FILL, rows.what(What.Of.PART, part), place, penFor(filled), visible, blend, i, Why.NONE, own);
                 }
                 if (!isClear(part)) {
@@ -470,11 +473,45 @@ final class Regions {
     private List<Geometry> holes(int index) {
         List<Geometry> holes = new ArrayList<>();
         for (int front : overlap.inFront(index, areas.get(index).getEnvelopeInternal(), 0)) {
-            if (areas.get(front).getArea() >= (isDarker(front, index) ? LARGEST_UPON : SMALLEST_HOLE)) {
+            if (areas.get(front).getArea() >= (isDarker(front, index) ? LARGEST_UPON : SMALLEST_HOLE) && samePaintBelow(front) != index) {
                 holes.add(remembered.grown(remembered.whole(areas.get(front), areas.get(index)), -UNDERLAP));
             }
         }
         return holes;
+    }
+
+    /**
+     * The part on whose own paint another lies all over, such as a muzzle of the head's colour: it is painted with that one, and only drawn;
+     * -1 where it has a paint of its own.
+     */
+    private int samePaintBelow(int front) {
+        Geometry visible = seen.get(design.parts().get(front).part().id());
+        if (visible == null || visible.isEmpty() || !isPlain(front)) {
+            return -1;
+        }
+        for (int below = front - 1; below >= 0; below--) {
+            double common = areas.get(below).getEnvelopeInternal().intersects(visible.getEnvelopeInternal())
+                    ? remembered.common(areas.get(below), visible).getArea() : 0;
+            boolean same = common > 0 && isPlain(below) && mixOf(below).equals(mixOf(front));
+            if (same && common >= UPON * visible.getArea()) {
+                return below;
+            }
+            if (!same && common > (1 - UPON) * visible.getArea()) {
+                return -1;
+            }
+        }
+        return -1;
+    }
+
+    private Mix mixOf(int index) {
+        return colours.get(design.parts().get(index).part().slot()).mix();
+    }
+
+    /** Whether a part is painted in one colour that hides, without a blend. */
+    private boolean isPlain(int index) {
+        PlacedPart part = design.parts().get(index);
+        return part.part().role() == Role.FILL && colours.containsKey(part.part().slot()) && !isClear(part)
+                && blends.getOrDefault(part.part().slot(), Blend.flat()).equals(Blend.flat());
     }
 
     /** Whether a part is so much darker than one below it that it hides it at once. */

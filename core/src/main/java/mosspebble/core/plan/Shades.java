@@ -32,11 +32,14 @@ final class Shades {
     /** Least difference of lightness that is seen as a shade, L*. */
     private static final double SEEN = 3;
 
+    /** What is as dark as this takes no shade: it would not be seen (common practice, no source), L*. */
+    private static final double BLACK = 20;
+
     private Shades() {}
 
-    /** The colour nearest to what is wanted, darker than the base and of its family; empty if the shelf has none. */
+    /** The colour nearest to what is wanted, darker than the base and of its family; empty if it is near black or the shelf has none. */
     static Optional<Palette.Colour> darker(Palette palette, Palette.Colour base, Lab wanted) {
-        return nearest(palette, base, wanted, true);
+        return base.lab().l() < BLACK ? Optional.empty() : nearest(palette, base, wanted, true);
     }
 
     /** The same, lighter. */

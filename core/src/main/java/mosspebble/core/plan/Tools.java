@@ -48,7 +48,7 @@ record Tools(Tool tool, double mm2PerMinute) {
     private static final double DOTS_PER_MINUTE = 14;
 
     /** Nobody sets a larger dot with one touch, mm (common practice, no source). */
-    private static final double LARGEST_DOT_MM = 8;
+    static final double LARGEST_DOT_MM = 8;
 
     /** Diameter of the dots if the area is nothing but equal discs, each set with one touch, mm; else 0. */
     static double dotMm(Geometry area) {
@@ -65,10 +65,9 @@ record Tools(Tool tool, double mm2PerMinute) {
         return count > 0 && diameter <= LARGEST_DOT_MM ? diameter : 0;
     }
 
-    /** Whether no piece of it is larger than the largest dot. */
-    static boolean eachIsSmall(Geometry area) {
-        return IntStream.range(0, area.getNumGeometries())
-                .allMatch(i -> area.getGeometryN(i).getArea() <= Math.PI * LARGEST_DOT_MM * LARGEST_DOT_MM / 4);
+    /** Whether no piece of it is larger than a dot of so many mm. */
+    static boolean eachIsAtMost(Geometry area, double dotMm) {
+        return IntStream.range(0, area.getNumGeometries()).allMatch(i -> area.getGeometryN(i).getArea() <= Math.PI * dotMm * dotMm / 4);
     }
 
     /** @param coat from 1 */

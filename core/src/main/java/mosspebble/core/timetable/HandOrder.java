@@ -53,7 +53,7 @@ public record HandOrder(List<Integer> order, Duration end, Duration bound) {
      * What it is worth, seconds, not to go back from what lies on everything to what lies deepest, and as much less as there is less
      * between them (common practice, no source: one works from the far to the near, and waits some minutes for it, not hours).
      */
-    private static final double BACK = 50;
+    private static final double BACK = 60;
 
     /** From so many tries on, single jobs are moved as well, in so many sweeps at most, where there are not too many jobs. */
     private static final int THOROUGH = 20;

@@ -114,15 +114,17 @@ public final class FindingWords {
                     + (f.is("offStone") ? "stone or its face" : "face") + " by " + Numbers.text(f.number("mm"), 1) + " mm"
                     + more(f, "") + (f.has("lettersMm") ? "; " + Numbers.text(f.number("lettersMm"), 0) + " mm letters fit" : "") + ".";
             case UNEQUAL_PAIR -> "The " + f.text("larger") + " is " + Numbers.text(f.number("percent"), 0) + " % larger than the "
-                    + f.text("smaller") + more(f, " pairs differ") + ": the stone's shape pulls them apart.";
+                    + f.text("smaller") + more(f, f.count("others") == 1 ? " pair differs" : " pairs differ")
+                    + ": the stone's shape pulls them apart.";
             case OVER_CRACK -> Words.upper(PartWords.the(f.text("part"))) + " lies over the crack.";
             case COVERS_FACE -> "The words " + f.text("words") + " lie over the " + f.text("part") + more(f, "") + " of the "
                     + f.text("thing") + ".";
             case TOO_NARROW -> Words.upper(PartWords.the(f.text("part"))) + (plural(f.text("part")) ? " are " : " is ")
-                    + Numbers.text(f.number("wideMm"), 1)
+                    + Numbers.text(Math.floor(10 * f.number("wideMm")) / 10, 1)
                     + " mm wide, too narrow: " + (f.has("pen") ? "the " + f.text("pen") : "a fine brush")
                     + " needs " + Numbers.text(f.number("neededMm"), 1) + " mm" + (f.is("rough") ? " on stone as rough as this" : "")
-                    + more(f, " are") + ".";
+                    + (f.count("others") == 0 ? "." : ". " + Words.upper(Words.number(f.count("others"))) + " more "
+                            + (f.count("others") == 1 ? "is" : "are") + ", too.");
             case TOO_TIGHT -> (f.has("other") ? "Between the " + f.text("one") + " and the " + f.text("other")
                     : "Between the lines of the " + f.text("one")) + " there is " + Numbers.text(f.number("gapMm"), 1) + " mm; below "
                     + Numbers.text(f.number("neededMm"), 1) + " mm they run together.";

@@ -66,7 +66,8 @@ public final class StepWords {
         String pen = lay.paint().load().coat().name();
         boolean inner = lay.doing().what().stream().anyMatch(w -> w.of() == What.Of.INNER_LINES);
         boolean outer = lay.doing().what().stream().anyMatch(w -> w.of() == What.Of.OUTLINES);
-        return !inner ? "Outline with the " + pen : outer ? "Outline with the " + pen + ", and a second line inside"
+        return lay.doing().count().number() > 1 ? "Go over the outline with the " + pen + " once more"
+                : !inner ? "Outline with the " + pen : outer ? "Outline with the " + pen + ", and a second line inside"
                 : "Second line with the " + pen;
     }
 
@@ -263,7 +264,9 @@ public final class StepWords {
             case OUTLINE, LINE_FIRST, DETAIL -> "Draw with " + coat + ", lightly, turning the stone so that the hand pulls toward you.";
             case HIGHLIGHT -> lay.tool().kind() == Tool.Kind.PEN
                     ? "With " + coat + ", one touch or one stroke each; do not go over it while it is wet."
-                    : "Touch on " + coat + "; reload for every dot of equal size.";
+                    : lay.layers().stream().mapToInt(l -> l.place().getNumGeometries()).sum() == 1
+                            ? "Touch on " + coat + " with one stroke of a full brush; lift and leave it."
+                    : "Touch on " + coat + ", one stroke of a full brush each; reload for every one of equal size.";
             default -> {
                 What first = lay.doing().what().get(0);
                 String own = isGlitter(lay) ? glitter(first.share()) : how(first);

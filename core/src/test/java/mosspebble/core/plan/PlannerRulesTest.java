@@ -90,6 +90,7 @@ class PlannerRulesTest {
     // --- the picture
 
     private static PaintPlan plan(Rule rule) {
+        List<String> habits = Arrays.asList(rule.habits().split(" "));
         List<MotifPart> parts = new ArrayList<>();
         Map<String, Mix> colours = new LinkedHashMap<>();
         for (String each : rule.parts().split("; ?")) {
@@ -102,7 +103,6 @@ class PlannerRulesTest {
                     new MotifPart.Make(text.startsWith("~") ? 0.7 : 0, 0, text.startsWith("!"), Presence.ALWAYS), Optional.empty()));
             colours.put(name, Mix.of(paint));
         }
-        List<String> habits = Arrays.asList(rule.habits().split(" "));
         Stone stone = Stone.cobble().withSize(new Millimetres(150), new Millimetres(110), new Millimetres(30));
         if (habits.contains("DARK")) {
             stone = stone.withSkin(Skin.of(RockKind.BASALT, Texture.SMOOTH, Srgb.ofHex("#3c3c3e")));

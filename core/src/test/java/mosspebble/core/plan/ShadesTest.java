@@ -81,6 +81,17 @@ class ShadesTest {
         assertThat(Shades.darker(one, black, darkened(black.lab()))).isEqualTo(Optional.empty());
     }
 
+    /** Nobody sees a black shade on what is nearly black (common practice, no source). */
+    @Test
+    void whatIsNearlyBlackTakesNoShadeThoughSomethingDarkerIsThere() {
+        Palette.Colour nearly = PALETTE.colour(new Mix(List.of(new Mix.Part("black", 3), new Mix.Part("umber", 1)))).orElseThrow();
+        assertThat(nearly.lab().l()).isBetween(12.0, 20.0);
+        assertThat(Shades.darker(PALETTE, nearly, new Lab(8, 0, 0))).isEmpty();
+        Palette.Colour brown = PALETTE.colour(new Mix(List.of(new Mix.Part("umber", 3), new Mix.Part("black", 1)))).orElseThrow();
+        assertThat(brown.lab().l()).isGreaterThan(20);
+        assertThat(Shades.darker(PALETTE, brown, new Lab(8, 0, 0))).isPresent();
+    }
+
     @Test
     void anotherHueIsNotTakenHoweverNearItLies() {
         Palette.Colour tan = colour("tan");

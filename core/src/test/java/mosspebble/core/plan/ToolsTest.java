@@ -71,8 +71,8 @@ class ToolsTest {
         assertThat(of(dots, "white", false, Share.Kind.WHOLE, 3).tool().mm()).isCloseTo(3, within(0.05));
         assertThat(Tools.dotMm(dots.union(disc(40, 2.5)))).as("one larger").isZero();
         assertThat(Tools.dotMm(disc(0, 6))).as("nobody sets so large a dot with one touch").isZero();
-        assertThat(Tools.eachIsSmall(dots.union(disc(40, 2.5)))).isTrue();
-        assertThat(Tools.eachIsSmall(disc(0, 6))).isFalse();
+        assertThat(Tools.eachIsAtMost(dots.union(disc(40, 2.5)), 8)).isTrue();
+        assertThat(Tools.eachIsAtMost(disc(0, 6), 8)).isFalse();
     }
 
     @Test

@@ -160,6 +160,10 @@ class WordsTest {
         assertThat(StepWords.tool(STEP)).contains("reloaded for every dot");
     }
 
+    private static Geometry disc(double x) {
+        return new GeometryFactory().createPoint(new Coordinate(x, 0)).buffer(1);
+    }
+
     private static String touched(Tool tool, double thin, double... diameters) {
         Step.Lay one = lay(Step.Kind.FILL, WING, Why.Reason.NONE, 1);
         List<Geometry> dots = new ArrayList<>();
@@ -186,7 +190,12 @@ class WordsTest {
         assertThat(touched(new Tool(Tool.Kind.PEN, 1), 2, 3, 3)).as("a pen is no brush").contains("each with one touch")
                 .doesNotContain("full brush", "reload");
         Step.Lay shine = lay(Step.Kind.HIGHLIGHT, WING, Why.Reason.NONE, 1);
-        assertThat(StepWords.sentence(shine)).contains("reload for every dot");
+        assertThat(StepWords.sentence(shine)).as("a single one").contains("one stroke of a full brush").doesNotContain("reload");
+        Step.Layer light = shine.layers().get(0);
+        Step.Layer several = new Step.Layer(light.side(), Shapes.union(disc(0), disc(9)), light.soft(), light.load(), 1,
+                light.again());
+        assertThat(StepWords.sentence(new Step.Lay("k", Step.Kind.HIGHLIGHT, shine.doing(), List.of(several), shine.tool(), shine.work(),
+                Optional.empty(), List.of()))).contains("each; reload for every one of equal size");
         assertThat(StepWords.sentence(new Step.Lay("k", Step.Kind.HIGHLIGHT, shine.doing(), shine.layers(), new Tool(Tool.Kind.PEN, 0.7),
                 shine.work(), Optional.empty(), List.of()))).as("nobody reloads a pen").doesNotContain("reload").contains("one stroke");
     }
