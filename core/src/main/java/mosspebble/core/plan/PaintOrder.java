@@ -6,6 +6,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.PriorityQueue;
 import java.util.Set;
+import java.util.stream.IntStream;
 import mosspebble.core.area.Cells;
 import mosspebble.core.area.Grid;
 import mosspebble.core.blend.Share;
@@ -48,6 +49,8 @@ public final class PaintOrder {
 
     /** What has so much of its border against one other is set into it (common practice, no source). */
     private static final double SURROUNDED = 0.8;
+
+    private static final int PAIR = 2;
 
     /** A plain seam is not longer than so many times the way across it (common practice, no source). */
     private static final double PLAIN = 1.8;
@@ -294,10 +297,11 @@ public final class PaintOrder {
         return comesFirst(other, net) || !Tools.widerThan(net.place(), EVENLY * meanMm(net.place()));
     }
 
-    /** Whether an area is narrow and goes on for long: half its border is its run, its area by that its mean width. */
+    /** Whether an area is narrow and goes on for long in one piece: half its border is its run, its area by that its mean width. */
     private static boolean runsBetween(Geometry place) {
         double wideMm = meanMm(place);
-        return wideMm < NET_MM && place.getLength() / 2 > RUNS * wideMm;
+        return wideMm < NET_MM && IntStream.range(0, place.getNumGeometries())
+                .anyMatch(i -> place.getGeometryN(i).getLength() / 2 > RUNS * wideMm);
     }
 
     private static double meanMm(Geometry place) {
@@ -376,7 +380,8 @@ public final class PaintOrder {
         if (small.place().getArea() > SMALL_MM2) {
             return false;
         }
-        if (small.wetGroup() < 0 && around.wetGroup() < 0 && seamMm(seam) >= SURROUNDED * small.place().getLength()) {
+        boolean alone = small.wetGroup() < 0 && around.wetGroup() < 0 && small.what().row().size() <= PAIR; // rows stay together
+        if (alone && seamMm(seam) >= SURROUNDED * small.place().getLength()) {
             return true;
         }
         Coordinate middle = small.place().getEnvelopeInternal().centre();
