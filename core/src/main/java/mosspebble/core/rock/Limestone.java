@@ -1,11 +1,12 @@
 package mosspebble.core.rock;
 
-/** Dense and even, with small pits, a cloud of yellow and traces of shell: bent slivers and ringed discs of another tone. */
+/** Dense and even, with small bent pits, stains of yellow and traces of shell: bent slivers and ringed discs of another tone. */
 final class Limestone extends Fabric {
 
     private final Waves clouds = new Waves(noise, 12, 5);
     private final Waves speckle = new Waves(noise, 0.8, 4);
-    private final Waves warmth = new Waves(noise, 30, 3);
+    private final Waves stains = new Waves(noise, 26, 6);
+    private final Waves grains = new Waves(noise, 0.34, 3);
     private final Waves roughness = new Waves(noise, 5, 5);
 
     private final Waves bending = new Waves(noise, 2.1, 3);
@@ -23,16 +24,19 @@ final class Limestone extends Fabric {
 
     @Override
     void fill(double u, double v, double pixel, NearNoise near, Place place) {
-        double tone = 1 + 0.13 * clouds.at(u, v, pixel, near) + 0.05 * speckle.at(u, v, pixel, near);
-        double warm = warmth.at(u + 80, v, pixel, near);
-        place.tint(tone * (1 + 0.07 * warm), tone, tone * (1 - 0.16 * warm));
-        double shell = shell(u + 0.35 * bending.at(u, v, pixel, near), v + 0.35 * bending.at(u - 20, v + 31, pixel, near), pixel);
+        double grain = grains.at(u, v, pixel, near);
+        double tone = 1 + 0.11 * clouds.at(u, v, pixel, near) + 0.08 * speckle.at(u, v, pixel, near) + 0.07 * grain;
+        double stain = step(-0.35, 0.55, stains.at(u + 80, v, pixel, near)); // iron from the water: it only ever yellows
+        place.tint(tone * (1 - 0.03 * stain), tone * (1 - 0.09 * stain), tone * (1 - 0.22 * stain));
+        double bentU = u + 0.35 * bending.at(u, v, pixel, near);
+        double bentV = v + 0.35 * bending.at(u - 20, v + 31, pixel, near);
+        double shell = shell(bentU, bentV, pixel);
         place.toward(0.6 * Math.abs(shell), shell > 0 ? tone * 1.25 : tone * 0.72, shell > 0 ? tone * 1.23 : tone * 0.69,
                 shell > 0 ? tone * 1.18 : tone * 0.64);
-        double hole = pits.depth(u, v, pixel);
+        double hole = pits.depth(bentU, bentV, pixel);
         double tiny = small.depth(u, v, pixel);
         place.shade(1 - 0.55 * hole - 0.3 * tiny);
-        place.height = 0.05 * roughness.at(u, v, pixel, near) - 0.24 * hole - 0.07 * tiny + 0.02 * shell;
+        place.height = 0.05 * roughness.at(u, v, pixel, near) - 0.24 * hole - 0.07 * tiny + 0.02 * shell + 0.012 * grain;
         place.gloss = 0.06;
         place.glint = 0;
     }

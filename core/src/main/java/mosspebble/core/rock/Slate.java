@@ -18,7 +18,7 @@ final class Slate extends Fabric {
     private final Waves streaks = new Waves(noise, 2.4, 5);
     private final Waves bands = new Waves(noise, 16, 3);
     private final Waves grains = new Waves(noise, 0.3, 3);
-    private final Waves rusts = new Waves(noise, 19, 4);
+    private final Waves rusts = new Waves(noise, 13, 5);
     private final Waves cleavage = new Waves(noise, 21, 4);
     private final Waves breaks = new Waves(noise, 3.4, 3);
     private final Waves ridges = new Waves(noise, 1.3, 5);
@@ -39,11 +39,11 @@ final class Slate extends Fabric {
     void fill(double u, double v, double pixel, NearNoise near, Place place) {
         double streak = streaks.at(u / LONG, v, pixel, near);
         double broad = bands.at(u / 3, v, pixel, near);
-        double grain = grains.at(u / 2, v, pixel, near);
+        double grain = grains.at(u / LONG, v, pixel, near);
         double tone = 1 + 0.34 * streak + 0.2 * broad + 0.12 * grain;
         place.tint(tone * 0.99, tone, tone * 1.02);
-        double rust = step(0.18, 0.55, rusts.at(u / 3 + 40, v + 9, pixel, near));
-        place.toward(0.5 * rust, tone * 1.28, tone * 1.02, tone * 0.80);
+        double rust = step(0.12, 0.42, rusts.at(u / 4 + 40, v + 9, pixel, near) + 0.25 * streak);
+        place.toward(0.4 * rust, tone * 1.75, tone * 1.12, tone * 0.65);
         double sheets = (cleavage.at(u / 4, v * 1.2, pixel, near) + 0.02 * streak) * 6;
         double whole = Math.floor(sheets);
         double rest = 0.65 * (1 - step(-0.2, 0.25, breaks.at(u / 2, v, pixel, near))); // of an edge that broke off steeply

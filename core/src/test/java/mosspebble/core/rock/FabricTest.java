@@ -175,6 +175,30 @@ class FabricTest {
         }
     }
 
+    /** How many times as much red, or blue, against green there is as in the mean, at many places, sorted. */
+    private static double[] against(RockKind rock, boolean red) {
+        Fabric fabric = fabric(rock);
+        Place place = new Place();
+        List<Double> found = new ArrayList<>();
+        for (double v = -40; v < 40; v += 1.3) {
+            for (double u = -40; u < 40; u += 1.1) {
+                fabric.at(u, v, 0.5, place);
+                found.add((red ? place.red : place.blue) / place.green);
+            }
+        }
+        return found.stream().mapToDouble(Double::doubleValue).sorted().toArray();
+    }
+
+    @Test // iron stains rock yellow and brown, in patches; it makes none of it blue (common knowledge of petrology, no source)
+    void ironStainsInPatchesAndTurnsNothingBlue() {
+        double[] limestone = against(RockKind.LIMESTONE, false);
+        assertThat(limestone[limestone.length * 98 / 100]).as("hardly bluer anywhere than its mean").isLessThan(1.09);
+        assertThat(limestone[limestone.length / 10]).as("a tenth is clearly yellower").isLessThan(0.93);
+        double[] slate = against(RockKind.SLATE, true);
+        assertThat(slate[slate.length * 98 / 100]).as("patches of rust").isGreaterThan(1.12);
+        assertThat(slate[slate.length / 2]).as("not on most of it").isLessThan(1.02);
+    }
+
     private static double holes(RockKind rock, double deeper) {
         Fabric fabric = Fabric.of(stone(rock, Texture.SMOOTH));
         Place place = new Place();
