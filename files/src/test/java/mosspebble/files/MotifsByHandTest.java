@@ -77,12 +77,15 @@ class MotifsByHandTest {
 
     private static PaintPlan plan(String motif, Stone stone, double wideMm) {
         Subject subject = new Subject.Figure(motif);
+        double scale = wideMm / Designs.motif(subject, REPERTOIRE).orElseThrow().silhouette().getEnvelopeInternal().getWidth();
+        return plan(subject, stone, Item.of(subject, ItemMode.ON_STONE, new Placement(0, 0, 0, scale), 0));
+    }
+
+    private static PaintPlan plan(Subject subject, Stone stone, Item item) {
         Motif drawn = Designs.motif(subject, REPERTOIRE).orElseThrow();
-        double scale = wideMm / drawn.silhouette().getEnvelopeInternal().getWidth();
         Map<String, Mix> colours = new LinkedHashMap<>();
         drawn.slots().forEach(slot -> colours.put(slot.id(), nearest(slot)));
-        Project project = Project.begin(motif, drawn.title(), stone)
-                .withSketch(Optional.of(new Sketch(List.of(Item.of(subject, ItemMode.ON_STONE, new Placement(0, 0, 0, scale), 0)))))
+        Project project = Project.begin(drawn.id(), drawn.title(), stone).withSketch(Optional.of(new Sketch(List.of(item))))
                 .withColours(colours).withHabits(Habits.usual());
         return Plans.plan(project, Survey.of(stone), new Workshop(PALETTE, REPERTOIRE, new Climate(new Celsius(19), 0.55, 0.1), List.of()),
                 MEMORY);
@@ -113,6 +116,15 @@ class MotifsByHandTest {
         PaintPlan lake = plan("mountain-lake", PALE, 88);
         assertThat(List.of(begun(lake, "sky"), begun(lake, "dawn"), begun(lake, "far mountains"), begun(lake, "mountain"),
                 begun(lake, "pine \\d"))).isSorted();
+    }
+
+    @Test
+    void aBrokenEdgeComesWhenTheStripesInItAreDone() {
+        for (Stone stone : List.of(PALE, DARK)) {
+            Subject opening = new Subject.Pattern("opening", Map.of());
+            PaintPlan plan = plan(opening, stone, Item.of(opening, ItemMode.WEARING, new Placement(0, 0, 0, 36), 0));
+            assertThat(begun(plan, "broken edge")).isGreaterThan(closed(plan, "stripe [2-5]"));
+        }
     }
 
     @Test

@@ -9,6 +9,7 @@ import java.util.Set;
 import java.util.stream.IntStream;
 import mosspebble.core.area.Cells;
 import mosspebble.core.area.Grid;
+import mosspebble.core.area.Shapes;
 import mosspebble.core.blend.Share;
 import org.locationtech.jts.algorithm.Area;
 import org.locationtech.jts.algorithm.PointLocation;
@@ -36,10 +37,19 @@ public final class PaintOrder {
     private static final double RUNS = 12;
 
     /**
-     * What is nowhere wider than so many times its mean width is evenly narrow (common practice, no source: leads and broken edges, with
-     * their crossings and corners, have up to 1.9; what is left of hills and bodies behind other things 2.1 to 5).
+     * What is nowhere wider than so many times its mean width is evenly narrow (common practice, no source: leads and gills, with their
+     * crossings and corners, have up to 1.9; what is left of hills and bodies behind other things 2.1 to 5).
      */
     private static final double EVENLY = 2;
+
+    /**
+     * What lies behind others and is not evenly narrow is a net if it runs on so many times its mean width in one piece (common practice, no
+     * source: broken edges run on 70 to 110 times, leads 150 and more; what is left of hills and bodies behind other things 10 to 40).
+     */
+    private static final double RUNS_ROUND = 55;
+
+    /** What lies on a net with more of itself is set on it, and does not end at it. */
+    private static final double ALONGSIDE = 0.9;
 
     /** Rank of what is drawn when all areas are done. */
     private static final int LINES = 4;
@@ -268,7 +278,7 @@ public final class PaintOrder {
 
     /**
      * Narrow areas that run between many others, such as leads and broken edges: they cover the seams, so they come after them. What stands
-     * before an area that is narrow only here and there, such as trees before a hill, is laid on it.
+     * before an area of which little is left, such as trees before a hill, is laid on it.
      */
     private List<Integer> networks() {
         List<Integer> found = new ArrayList<>();
@@ -292,16 +302,31 @@ public final class PaintOrder {
         return found;
     }
 
-    /** Whether a narrow area covers the edge of another: it lies before that, or is as narrow everywhere. */
+    /** Whether a narrow area covers the edge of another: it lies before that, is as narrow everywhere, or runs on and on round it. */
     private static boolean parts(Region net, Region other) {
-        return comesFirst(other, net) || !Tools.widerThan(net.place(), EVENLY * meanMm(net.place()));
+        return comesFirst(other, net) || !Tools.widerThan(net.place(), EVENLY * meanMm(net.place())) || runsRound(net.place());
+    }
+
+    /** Whether a sliver, that has little but seams, ends at a net and is not set on it. */
+    private static boolean endsAt(Cells sliver, Cells both, Region net) {
+        return both != null && both.count() < ALONGSIDE * sliver.count() && runsRound(net.place());
+    }
+
+    private static boolean runsRound(Geometry place) {
+        double walls = 1.1 * Regions.UNDERLAP; // paint that only runs under what stands side by side in it
+        Geometry bare = Shapes.grown(Shapes.grown(place, -walls), walls);
+        return !bare.isEmpty() && longestMm(bare) > RUNS_ROUND * meanMm(bare);
     }
 
     /** Whether an area is narrow and goes on for long in one piece: half its border is its run, its area by that its mean width. */
     private static boolean runsBetween(Geometry place) {
         double wideMm = meanMm(place);
-        return wideMm < NET_MM && IntStream.range(0, place.getNumGeometries())
-                .anyMatch(i -> place.getGeometryN(i).getLength() / 2 > RUNS * wideMm);
+        return wideMm < NET_MM && longestMm(place) > RUNS * wideMm;
+    }
+
+    /** How far the longest piece runs. */
+    private static double longestMm(Geometry place) {
+        return IntStream.range(0, place.getNumGeometries()).mapToDouble(i -> place.getGeometryN(i).getLength() / 2).max().orElse(0);
     }
 
     private static double meanMm(Geometry place) {
@@ -341,8 +366,9 @@ public final class PaintOrder {
         }
         int net = networks.contains(i) ? i : j;
         int met = net == i ? j : i;
-        if (seam && networks.contains(i) != networks.contains(j) && regions.get(i).kind() == Step.Kind.FILL
-                && regions.get(j).kind() == Step.Kind.FILL && parts(regions.get(net), regions.get(met))) {
+        if (networks.contains(i) != networks.contains(j) && regions.get(i).kind() == Step.Kind.FILL
+                && regions.get(j).kind() == Step.Kind.FILL && parts(regions.get(net), regions.get(met))
+                && (seam || endsAt(cells.get(met), both, regions.get(net)))) {
             Arrow arrow = new Arrow(met, net, Because.HIDES_SEAMS, true);
             overNet.add(arrow);
             arrows.add(arrow);

@@ -481,8 +481,8 @@ final class Regions {
     }
 
     /**
-     * The part on whose own paint another lies all over, such as a muzzle of the head's colour: it is painted with that one, and only drawn;
-     * -1 where it has a paint of its own.
+     * The part on whose own paint another lies all over, such as a muzzle of the head's colour: it is painted with that and only drawn; -1
+     * where it has a paint of its own.
      */
     private int samePaintBelow(int front) {
         Geometry visible = seen.get(design.parts().get(front).part().id());

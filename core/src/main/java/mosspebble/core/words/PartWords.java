@@ -169,6 +169,10 @@ public final class PartWords {
                 return title + " " + numbers.get(0) + (count == 2 ? " and " : " to ") + numbers.get(count - 1);
             }
         }
+        List<Integer> apart = all && count == 2 ? numbers(row, stem) : List.of();
+        if (apart.size() == 2 && apart.get(1) > apart.get(0) + 1) { // what is numbered between them is of another sort
+            return title + " " + apart.get(0) + " and " + apart.get(1);
+        }
         return all ? (count > 2 ? "all " : "the ") + number + " " + title
                 : whole.size() == 1 ? "the " + number + " " + title : number + " of the " + title;
     }
@@ -179,9 +183,9 @@ public final class PartWords {
             case PART -> the(what.part());
             case GROUND -> "the ground";
             case HALO -> "the halo round the subject";
-            case SHADE_SIDE -> "the shade side of the " + what.part();
-            case SHADE_INSIDE -> "the shade inside the " + what.part();
-            case LIGHT_SIDE -> "the light side of the " + what.part();
+            case SHADE_SIDE -> "the shade side of " + the(what.part());
+            case SHADE_INSIDE -> "the shade inside " + the(what.part());
+            case LIGHT_SIDE -> "the light side of " + the(what.part());
             case OUTLINES -> "the outlines";
             case INNER_LINES -> "the inner lines";
             case WHOLE_PICTURE -> "the whole picture";

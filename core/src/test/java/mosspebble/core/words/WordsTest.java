@@ -211,6 +211,11 @@ class WordsTest {
                 .toList();
     }
 
+    private static List<What> pair(String stem, int one, int other) {
+        return IntStream.of(one, other)
+                .mapToObj(n -> new What(What.Of.PART, stem + " " + n, Share.WHOLE, List.of(), new What.Row("", 0, 2))).toList();
+    }
+
     @Test
     void aCoatThatIsEnoughForSomeOfItSaysSo() {
         What flame = new What(What.Of.PART, "flame", Share.WHOLE, List.of());
@@ -252,6 +257,9 @@ class WordsTest {
         assertThat(PartWords.names(numbered("band", 2, 3, 4))).containsExactly("bands 2 to 4");
         assertThat(PartWords.names(numbered("band", 2, 5))).as("numbers that do not follow each other say little")
                 .containsExactly("two of the bands");
+        assertThat(PartWords.names(pair("plank", 1, 3))).as("the one between is of another sort").containsExactly("planks 1 and 3");
+        assertThat(PartWords.names(pair("plank", 1, 2))).containsExactly("the two planks");
+        assertThat(PartWords.name(new What(What.Of.SHADE_SIDE, "arm 2", Share.WHOLE, List.of()))).isEqualTo("the shade side of arm 2");
         assertThat(PartWords.names(Stream.of("cap band", "bobble")
                 .map(t -> new What(What.Of.PART, t, new Share(Share.Kind.GLAZE, 1, 2), List.of())).toList()))
                 .containsExactly("the first glaze on the cap band and the bobble");
