@@ -43,8 +43,8 @@ public final class PaintOrder {
     private static final double EVENLY = 2;
 
     /**
-     * What lies behind others and is not evenly narrow is a net if it runs on so many times its mean width in one piece (common practice, no
-     * source: broken edges run on 70 to 110 times, leads 150 and more; what is left of hills and bodies behind other things 10 to 40).
+     * What lies behind others and is not evenly narrow is a net if it runs on so many times its mean width in one piece (common practice,
+     * no source: broken edges run on 70 to 110 times, leads 150 and more; what is left of hills and bodies behind other things 10 to 40).
      */
     private static final double RUNS_ROUND = 55;
 
