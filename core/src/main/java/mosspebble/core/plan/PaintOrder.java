@@ -2,8 +2,10 @@ package mosspebble.core.plan;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.PriorityQueue;
 import java.util.Set;
 import java.util.stream.IntStream;
@@ -100,7 +102,7 @@ public final class PaintOrder {
     private final Alike alike;
     private final int seamSteps;
     private final double cellMm;
-    private final List<Integer> networks = new ArrayList<>();
+    private final Map<Integer, Net> networks = new HashMap<>();
     private final List<Arrow> overNet = new ArrayList<>();
     private final List<Arrow> wished = new ArrayList<>();
     private final List<Arrow> arrows = new ArrayList<>();
@@ -197,7 +199,7 @@ public final class PaintOrder {
                 lines.add(cells.get(i));
             }
         }
-        networks.addAll(networks());
+        networks();
         for (int j = 0; j < regions.size(); j++) {
             for (int i = 0; i < j; i++) {
                 if (cells.get(i).intersects(cells.get(j))) {
@@ -280,36 +282,41 @@ public final class PaintOrder {
      * Narrow areas that run between many others, such as leads and broken edges: they cover the seams, so they come after them. What stands
      * before an area of which little is left, such as trees before a hill, is laid on it.
      */
-    private List<Integer> networks() {
-        List<Integer> found = new ArrayList<>();
+    private void networks() {
         for (int i = 0; i < regions.size(); i++) {
             Region net = regions.get(i);
             if (net.kind() == Step.Kind.FILL && isArea(net) && net.hides() && net.what().share().kind() == Share.Kind.WHOLE
                     && runsBetween(net.place())) {
+                boolean round = runsRound(net.place());
+                boolean frame = round || !Tools.widerThan(net.place(), EVENLY * meanMm(net.place()));
                 Set<Integer> met = new HashSet<>(); // pieces of a blend are one
                 for (int j = 0; j < regions.size() && met.size() < LEAST_MET; j++) {
                     Region other = regions.get(j);
                     if (j != i && other.kind() == Step.Kind.FILL && isArea(other) && !sameColour(i, j)
-                            && cells.get(i).intersects(cells.get(j)) && parts(net, other)) {
+                            && cells.get(i).intersects(cells.get(j)) && (frame || comesFirst(other, net))) {
                         met.add(other.part());
                     }
                 }
                 if (met.size() >= LEAST_MET) {
-                    found.add(i);
+                    networks.put(i, new Net(frame, round));
                 }
             }
         }
-        return found;
     }
 
-    /** Whether a narrow area covers the edge of another: it lies before that, is as narrow everywhere, or runs on and on round it. */
-    private static boolean parts(Region net, Region other) {
-        return comesFirst(other, net) || !Tools.widerThan(net.place(), EVENLY * meanMm(net.place())) || runsRound(net.place());
-    }
+    /**
+     * What covers the edges of others.
+     *
+     * @param frame whether also of those that stand before it
+     * @param round whether it runs on and on round them
+     */
+    private record Net(boolean frame, boolean round) {}
 
-    /** Whether a sliver, that has little but seams, ends at a net and is not set on it. */
-    private static boolean endsAt(Cells sliver, Cells both, Region net) {
-        return both != null && both.count() < ALONGSIDE * sliver.count() && runsRound(net.place());
+    /** Whether a net covers the edge of another area, which only ends at it and is not set on it. */
+    private boolean parts(int net, int other, boolean seam, Cells both) {
+        boolean covers = networks.get(net).frame || comesFirst(regions.get(other), regions.get(net));
+        boolean sliver = both != null && networks.get(net).round && both.count() < ALONGSIDE * cells.get(other).count();
+        return covers && (seam || sliver); // a sliver has little but seams
     }
 
     private static boolean runsRound(Geometry place) {
@@ -364,11 +371,10 @@ public final class PaintOrder {
             }
             return;
         }
-        int net = networks.contains(i) ? i : j;
+        int net = networks.containsKey(i) ? i : j;
         int met = net == i ? j : i;
-        if (networks.contains(i) != networks.contains(j) && regions.get(i).kind() == Step.Kind.FILL
-                && regions.get(j).kind() == Step.Kind.FILL && parts(regions.get(net), regions.get(met))
-                && (seam || endsAt(cells.get(met), both, regions.get(net)))) {
+        if (networks.containsKey(i) != networks.containsKey(j) && regions.get(i).kind() == Step.Kind.FILL
+                && regions.get(j).kind() == Step.Kind.FILL && parts(net, met, seam, both)) {
             Arrow arrow = new Arrow(met, net, Because.HIDES_SEAMS, true);
             overNet.add(arrow);
             arrows.add(arrow);

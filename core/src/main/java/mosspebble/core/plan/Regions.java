@@ -1,6 +1,7 @@
 package mosspebble.core.plan;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -101,6 +102,7 @@ final class Regions {
     private static final double UPON = 0.97;
 
     private final List<Geometry> areas = new ArrayList<>();
+    private final Map<Integer, Integer> sameBelow = new HashMap<>();
     private final Overlap overlap;
     private final Rows rows;
     private int wetGroups;
@@ -485,6 +487,10 @@ final class Regions {
      * where it has a paint of its own.
      */
     private int samePaintBelow(int front) {
+        return sameBelow.computeIfAbsent(front, this::searchedBelow);
+    }
+
+    private int searchedBelow(int front) {
         Geometry visible = seen.get(design.parts().get(front).part().id());
         if (visible == null || visible.isEmpty() || !isPlain(front)) {
             return -1;
