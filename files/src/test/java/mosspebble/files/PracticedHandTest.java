@@ -321,6 +321,16 @@ class PracticedHandTest {
         assertThat(titles("window").stream().filter(t -> t.startsWith("Chalk the design"))).hasSize(1);
     }
 
+    /** A line below a clear glaze is seen for good (common practice, no source). */
+    @Test
+    void nothingIsDrawnUnderWhatIsClear() {
+        List<Step.Lay> drawn = laid(planned("harbour")).stream().filter(s -> s.doing().pencil().isPresent()).toList();
+        assertThat(drawn).extracting(s -> s.doing().hides()).contains(true, false);
+        assertThat(drawn).allSatisfy(s -> assertThat(StepWords.sentence(s).contains("wipe each away")).isEqualTo(!s.doing().hides()));
+        assertThat(drawn).filteredOn(s -> !s.doing().hides())
+                .allSatisfy(s -> assertThat(StepWords.sentence(s)).doesNotContain("Draw them").doesNotContain("Pencil them"));
+    }
+
     @Test
     void severalEdgesAreSpokenOfAsSeveral() {
         List<Step.Lay> widened = laid(PLANS.get("fox")).stream().filter(s -> s.doing().widened()).toList();
