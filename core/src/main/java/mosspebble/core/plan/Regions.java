@@ -98,8 +98,8 @@ final class Regions {
     private final List<Noticed.Muddy> muddy = new ArrayList<>();
     private final Map<String, Geometry> seen = new LinkedHashMap<>();
     /** The filled parts within the stone; empty for others. */
-    /** What lies on another with so much of what is seen of it lies on it all over. */
-    private static final double UPON = 0.97;
+    /** What lies beside another with no more than this of what is seen of it lies on it all over, mm2. */
+    private static final double BESIDE = 1;
 
     private final List<Geometry> areas = new ArrayList<>();
     private final Map<Integer, Integer> sameBelow = new HashMap<>();
@@ -487,7 +487,10 @@ final class Regions {
      * where it has a paint of its own.
      */
     private int samePaintBelow(int front) {
-        return sameBelow.computeIfAbsent(front, this::searchedBelow);
+        Integer known = sameBelow.get(front);
+        int found = known != null ? known : searchedBelow(front);
+        sameBelow.put(front, found);
+        return found;
     }
 
     private int searchedBelow(int front) {
@@ -499,10 +502,12 @@ final class Regions {
             double common = areas.get(below).getEnvelopeInternal().intersects(visible.getEnvelopeInternal())
                     ? remembered.common(areas.get(below), visible).getArea() : 0;
             boolean same = common > 0 && isPlain(below) && mixOf(below).equals(mixOf(front));
-            if (same && common >= UPON * visible.getArea()) {
-                return below;
+            boolean painted = seen.get(design.parts().get(below).part().id()).getArea() > LEAST_AREA;
+            if (same && painted && visible.getArea() - common <= BESIDE) {
+                int deeper = samePaintBelow(below);
+                return deeper < 0 ? below : deeper;
             }
-            if (!same && common > (1 - UPON) * visible.getArea()) {
+            if (!same && common > BESIDE) {
                 return -1;
             }
         }

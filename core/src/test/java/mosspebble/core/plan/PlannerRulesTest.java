@@ -168,6 +168,11 @@ class PlannerRulesTest {
         return (Step.Lay) plan.steps().get(all.get(0));
     }
 
+    /** The shape of a part as it lies on the stone. */
+    private static Geometry part(PaintPlan plan, String title) {
+        return plan.design().orElseThrow().parts().stream().filter(p -> p.part().title().equals(title)).findFirst().orElseThrow().drawn();
+    }
+
     private static int last(PaintPlan plan, String part) {
         List<Integer> all = passes(plan, part);
         return all.get(all.size() - 1);
@@ -187,9 +192,10 @@ class PlannerRulesTest {
             case "lines" -> assertThat(plan.steps().stream().filter(s -> s.kind() == Step.Kind.OUTLINE).map(s -> s.mix().orElseThrow())
                     .distinct()).as(as)
                     .containsExactlyInAnyOrderElementsOf(Arrays.stream(words).skip(1).map(Mix::of).toList());
+            case "whole" -> assertThat(part(plan, words[1]).difference(first(plan, words[1]).layers().get(0).place()).getArea()).as(as)
+                    .isLessThan(1);
             case "unlined" -> {
-                Geometry edge = plan.design().orElseThrow().parts().stream().filter(p -> p.part().title().equals(words[1])).findFirst()
-                        .orElseThrow().drawn().getBoundary();
+                Geometry edge = part(plan, words[1]).getBoundary();
                 assertThat(plan.steps().stream().filter(s -> s.kind() == Step.Kind.OUTLINE).noneMatch(s -> s.place().intersects(edge)))
                         .as(as).isTrue();
             }
