@@ -56,6 +56,9 @@ final class Regions {
     /** What is so much darker than what it lies on that it hides it at once is painted onto it up to this size, mm2 (no source). */
     private static final double LARGEST_UPON = 120;
 
+    /** What lies beside another with no more than this of what is seen of it lies on it all over, mm2. */
+    private static final double BESIDE = 1;
+
     /** So much darker hides at once, L* (common practice, no source). */
     private static final double DARKER = 20;
 
@@ -98,10 +101,8 @@ final class Regions {
     private final List<Noticed.Muddy> muddy = new ArrayList<>();
     private final Map<String, Geometry> seen = new LinkedHashMap<>();
     /** The filled parts within the stone; empty for others. */
-    /** What lies beside another with no more than this of what is seen of it lies on it all over, mm2. */
-    private static final double BESIDE = 1;
-
     private final List<Geometry> areas = new ArrayList<>();
+    /** The parts on whose own paint others lie all over; -1 for none. */
     private final Map<Integer, Integer> sameBelow = new HashMap<>();
     private final Overlap overlap;
     private final Rows rows;
@@ -502,8 +503,7 @@ final class Regions {
             double common = areas.get(below).getEnvelopeInternal().intersects(visible.getEnvelopeInternal())
                     ? remembered.common(areas.get(below), visible).getArea() : 0;
             boolean same = common > 0 && isPlain(below) && mixOf(below).equals(mixOf(front));
-            boolean painted = seen.get(design.parts().get(below).part().id()).getArea() > LEAST_AREA;
-            if (same && painted && visible.getArea() - common <= BESIDE) {
+            if (same && isSeen(below) && visible.getArea() - common <= BESIDE) {
                 int deeper = samePaintBelow(below);
                 return deeper < 0 ? below : deeper;
             }
@@ -512,6 +512,10 @@ final class Regions {
             }
         }
         return -1;
+    }
+
+    private boolean isSeen(int index) {
+        return seen.get(design.parts().get(index).part().id()).getArea() > LEAST_AREA;
     }
 
     private Mix mixOf(int index) {
