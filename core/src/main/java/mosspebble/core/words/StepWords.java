@@ -208,7 +208,7 @@ public final class StepWords {
         Step.Lay lay = (Step.Lay) step;
         boolean several = lay.doing().what().size() > 1;
         String it = several ? "them" : "it";
-        String pencil = lay.doing().pencil().map(p -> drawn(p, lay.doing().hides(), it)).orElse("");
+        String pencil = lay.doing().pencil().map(p -> drawn(p, lay.doing().hides(), several)).orElse("");
         String first = pencil + Words.upper(how(lay));
         String edge = lay.doing().widened() && !isLoaded(lay) && !isRun(lay) ? " First widen " + (several ? "their edges" : "its edge")
                 + " by " + Numbers.text(Step.EDGE_MM, 0)
@@ -225,11 +225,12 @@ public final class StepWords {
     }
 
     /** How it is drawn on dry paint before it is laid; what is clear would show the line for good. */
-    private static String drawn(Step.Drawing drawing, boolean hides, String it) {
+    private static String drawn(Step.Drawing drawing, boolean hides, boolean several) {
         if (!hides) {
-            return "Mark where " + (it.equals("it") ? "it ends" : "they end") + (drawing.chalk() ? " with dots of chalk and wipe each away"
+            return "Mark where " + (several ? "they end" : "it ends") + (drawing.chalk() ? " with dots of chalk and wipe each away"
                     : " with dots of pencil and rub each out") + " as you come to it: what is clear hides no line. ";
         }
+        String it = several ? "them" : "it";
         return drawing.chalk() ? "Draw " + it + " in chalk on the dry paint first. " : "Pencil " + it + " lightly on the dry paint first. ";
     }
 
