@@ -6,6 +6,7 @@ import java.util.stream.IntStream;
 import mosspebble.core.area.Grid;
 import mosspebble.core.coats.Sheen;
 import mosspebble.core.colour.Xyz;
+import mosspebble.core.rock.Noise;
 
 /**
  * Light on a terrain and what lies on it: a soft warm key, a cool sky, what the cloth throws back, dents that darken, and a window that
@@ -97,6 +98,14 @@ final class Shading {
         }
     }
 
+    /** The scales of metal lean so many times as far as the paint they lie in (by eye). */
+    private static final float SCALES_LEAN = 1.5f;
+
+    /** They lie in clouds so wide, mm, each leaning by so much (by eye). */
+    private static final float[] SCALE_MM = {0.42f, 0.09f};
+    private static final float[] LEAN = {0.09f, 0.22f};
+    private static final Noise SCALES = new Noise(61);
+
     private final StoneTerrain terrain;
     private final Grid grid;
     private final Film film;
@@ -173,6 +182,8 @@ final class Shading {
         private final float flakes = Flakes.seen(grid.cellMm());
         private final float level;
         private final float high;
+        /** How far the clouds of scales lean, as far as they can be seen. */
+        private final float[] scales = new float[SCALE_MM.length];
         /** Places that may stand in the light, in cells from the one looked at, and 1 over how far each is. */
         private final int[] towardColumns;
         private final int[] towardRows;
@@ -188,6 +199,9 @@ final class Shading {
             this.window = window;
             this.level = key.z;
             this.high = (float) terrain.survey.dome().heightMm();
+            for (int k = 0; k < scales.length; k++) {
+                scales[k] = LEAN[k] * (float) Noise.visible(SCALE_MM[k], grid.cellMm());
+            }
             float cell = (float) grid.cellMm();
             int shortest = 0;
             while (shortest < REACHES.length && REACHES[shortest] < cell) {
@@ -319,8 +333,9 @@ final class Shading {
             float fresnel = STRAIGHT + (1 - STRAIGHT) * edge * edge * edge * edge * edge * gloss;
             float cover = film.gloss > 0 ? 0.35f : 1; // below a film there is less of a step in index
             if (metal) {
+                float mirrors = metal(i, r, c, x, y);
                 for (int k = 0; k < 3; k++) {
-                    rgb[k] *= 1 + 0.55f * (seen * 1.6f - 0.25f) * cover;
+                    rgb[k] *= mirrors;
                 }
             } else {
                 float add = open * cover * fresnel * (seen * WINDOW / (1 + 9 * rough * rough) + 0.22f * gloss);
@@ -336,6 +351,33 @@ final class Shading {
             if (film.gloss > 0) {
                 over(i, r, c, rgb, x, y);
             }
+        }
+
+        /**
+         * What metal makes of its own colour: its scales lie along the paint and mirror a sky that is bright where the window is and dark
+         * away from it, the more so on the sides of every hair of the brush. 1 on a level place below the eye.
+         */
+        private float metal(int i, int r, int c, float x, float y) {
+            int columns = grid.columns();
+            boolean inner = c > 0 && c < columns - 1 && r > 0 && r < grid.rows() - 1;
+            float gx = inner ? (heights[i + 1] - heights[i - 1]) * slope : 0;
+            float gy = inner ? (heights[i + columns] - heights[i - columns]) * slope : 0;
+            float mx = terrain.nx[i] - SCALES_LEAN * gx;
+            float my = terrain.ny[i] - SCALES_LEAN * gy;
+            for (int k = 0; k < SCALE_MM.length; k++) {
+                if (scales[k] > 0) {
+                    mx += scales[k] * (float) SCALES.gradient(x / SCALE_MM[k], y / SCALE_MM[k]);
+                    my += scales[k] * (float) SCALES.gradient(y / SCALE_MM[k] + 31, x / SCALE_MM[k] + 17);
+                }
+            }
+            float size = 1 / (float) Math.sqrt(mx * mx + my * my + terrain.nz[i] * terrain.nz[i]);
+            mx *= size;
+            my *= size;
+            float mz = terrain.nz[i] * size;
+            float toward = (2 * mz * mx + x / EYE) * window.x + (2 * mz * my + y / EYE) * window.y + (2 * mz * mz - 1) * window.z;
+            float more = 2.6f * (toward - window.z);
+            float sky = 1 + (more > 0 ? more / (1 + 0.5f * more) : more / (1 - 1.2f * more));
+            return sky + 0.5f * mirrored(mx, my, mz, x, y, 1 - GLOSS[Sheen.METAL.ordinal() + 1]);
         }
 
         /** A flake or mica facet leans its own way and flashes when it mirrors the window. */

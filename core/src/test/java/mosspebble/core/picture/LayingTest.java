@@ -12,10 +12,17 @@ import mosspebble.core.Boards;
 import mosspebble.core.Paints;
 import mosspebble.core.area.Grid;
 import mosspebble.core.area.Shapes;
+import mosspebble.core.coats.Coat;
+import mosspebble.core.coats.Sheen;
 import mosspebble.core.colour.Mix;
+import mosspebble.core.colour.Paint;
+import mosspebble.core.colour.PaintKind;
+import mosspebble.core.colour.PaintOptics;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Soft;
 import mosspebble.core.plan.Step;
+import mosspebble.core.units.Millilitres;
+import mosspebble.core.units.Srgb;
 import org.junit.jupiter.api.Test;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
@@ -126,6 +133,47 @@ class LayingTest {
         int most = Arrays.stream(pixels.colour()).map(p -> p >> 8 & 255).max().orElseThrow();
         assertThat(most).as("all of it in between").isEqualTo(0xA0);
         assertThat(least).as("next to nothing in a pore").isLessThan(0x30 + 0x70 / 2);
+    }
+
+    private static Step.Layer glaze() {
+        Paint paint = Paint.usual("glaze", "blue glaze", PaintKind.GLAZE, Srgb.ofHex("#23406e"), new Millilitres(30));
+        Step.Layer like = layer(Soft.CRISP, 1);
+        Coat coat = new Coat("blue glaze", paint.swatch(), PaintOptics.of(paint), paint.dryCoat().value(), 0, Sheen.GLOSS, 1);
+        return new Step.Layer(like.side(), PLACE, Soft.CRISP, new Step.Load(Mix.of("glaze"), coat, 1), 1, Shapes.nothing());
+    }
+
+    private double meanOf(int shift) {
+        return Arrays.stream(pixels.colour()).mapToDouble(p -> p >>> shift & 255).average().orElseThrow();
+    }
+
+    /** A glaze is seen through: where it lies thick it moves the colour further. What hides does not. */
+    @Test
+    void aGlazeShowsWhereItLiesThickAndOnTheWholeIsItsColour() {
+        Arrays.fill(terrain.relief, 0);
+        lay(glaze(), 1, 1, 0, Hand.Tool.BRUSH, false);
+        assertThat(Arrays.stream(pixels.colour()).map(p -> p >> 8 & 255).distinct().count()).as("streaks").isGreaterThan(20);
+        assertThat(meanOf(0)).isCloseTo(0x60, within(4.0));
+        assertThat(meanOf(8)).isCloseTo(0xA0, within(7.0));
+        assertThat(meanOf(24)).as("how much of the ground shows").isCloseTo(0x20, within(2.0));
+    }
+
+    @Test
+    void aGlazeRunsIntoPitsAndDriesDarkerAtItsEdge() {
+        Arrays.fill(terrain.relief, 0);
+        Arrays.fill(terrain.relief, 0, GRID.columns() * 20, -0.1f);
+        lay(glaze(), 1, 1, 0, Hand.Tool.PEN, false);
+        int deep = pixels.colour()[5];
+        int level = pixels.colour()[GRID.columns() * 30];
+        assertThat(level).isEqualTo(0x2040A060);
+        assertThat(deep >> 16 & 255).as("from A0 past 40 by four tenths of the way").isEqualTo(0xA0 - (int) Math.round(1.4 * 0x60));
+        Arrays.fill(film, 1);
+        Arrays.fill(pixels.colour(), 0x40A03020);
+        lay(glaze(), 1, 1, 1, Hand.Tool.PEN, false);
+        assertThat(pixels.colour()[GRID.columns() * 30] >> 16 & 255).as("its edge").isLessThan(0x40);
+        Arrays.fill(film, 1);
+        Arrays.fill(pixels.colour(), 0x40A03020);
+        lay(layer(Soft.CRISP, 1), 1, 1, 1, Hand.Tool.PEN, false);
+        assertThat(pixels.colour()).as("what hides is the same all over").containsOnly(0x2040A060);
     }
 
     /** Mixed in whole numbers: against the mean worked out as it is written, each channel by itself. */

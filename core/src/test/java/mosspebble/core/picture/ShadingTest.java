@@ -214,6 +214,34 @@ class ShadingTest {
         }
     }
 
+    /** Furrows of a brush across the light, so many µm deep. */
+    private static Pixels furrowed(Sheen sheen, float um) {
+        Pixels pixels = grey(0x907030);
+        Arrays.fill(pixels.sheen(), (byte) (sheen.ordinal() + 1));
+        for (int i = 0; i < GRID.cells(); i++) {
+            pixels.body()[i] = Pixels.steps(um + um * (float) Math.sin(Math.PI / 2 * (i % GRID.columns())));
+        }
+        return pixels;
+    }
+
+    private static double spread(int[] pixels) {
+        double mean = Arrays.stream(pixels).mapToDouble(ShadingTest::bright).average().orElseThrow();
+        return Math.sqrt(Arrays.stream(pixels).mapToDouble(p -> Math.pow(bright(p) - mean, 2)).average().orElseThrow());
+    }
+
+    @Test
+    void metalShowsEveryHairOfTheBrushAndIsItsColourOnTheWhole() {
+        double satin = spread(lit(plate(), furrowed(Sheen.SATIN, 20), Shading.Film.NONE, 270, Care.FULL));
+        int[] metal = lit(plate(), furrowed(Sheen.METAL, 20), Shading.Film.NONE, 270, Care.FULL);
+        assertThat(spread(metal)).as("its scales lean with the paint").isGreaterThan(1.6 * satin);
+        int[] level = lit(plate(), furrowed(Sheen.METAL, 0), Shading.Film.NONE, 270, Care.FULL);
+        double own = bright(0x907030);
+        assertThat(Arrays.stream(level).mapToDouble(ShadingTest::bright).average().orElseThrow()).isCloseTo(own, within(1.5));
+        assertThat(bright(level[40 * 81 + 3])).as("nearer to the window").isGreaterThan(bright(level[40 * 81 + 77]) + 3);
+        assertThat(lit(plate(), furrowed(Sheen.METAL, 20), Shading.Film.NONE, 270, Care.FLAT)).as("flat, for judging colour")
+                .containsOnly(0xFF907030);
+    }
+
     @Test
     void oneCoreDrawsWhatTwoDraw() throws Exception {
         int[] usual = lit(ball(), grey(0x907050), GLASS, 320, Care.FULL);
