@@ -123,6 +123,42 @@ class CloseLookTest {
         }
     }
 
+    @Test
+    void whatComesMuchNearerIsDrawnRoughlyFirstAndASmallStepIsStretched() throws Exception {
+        try (Driver app = new Driver(folder.resolve("s.pebble"), "snail")) {
+            app.settled();
+            app.click("#stage-sketch");
+            double cell = lit(app).moment().of().terrain().grid().cellMm();
+            List<Grid> rough = new ArrayList<>();
+            List<Grid> before = new ArrayList<>();
+            List<Double> lies = new ArrayList<>();
+            Node cloth = app.find("#cloth");
+            ImageView stone = (ImageView) cloth.lookup("#cloth-stone");
+            app.robot.interact(() -> app.show().draftOfPartProperty().addListener((o, a, b) -> {
+                rough.add(b.terrain().grid());
+                before.add(app.show().pictureProperty().get().terrain().grid());
+                lies.add(stone.isVisible() ? stone.getImage().getWidth() : 0);
+            }));
+            app.keys(KeyCode.Z);
+            lit(app);
+            assertThat(rough).as("one and a half times as near").isEmpty();
+            app.robot.interact(() -> { // all at once, as a wheel that is spun
+                for (int i = 0; i < 20; i++) {
+                    wheel(app, cloth, 200, 150, 40);
+                }
+                ((Parent) cloth).layout();
+            });
+            Grid sharp = lit(app).moment().of().terrain().grid();
+            assertThat(sharp.cellMm()).isCloseTo(cell / 8, within(1e-9));
+            assertThat(rough).hasSize(1);
+            assertThat(rough.get(0).cellMm()).as("at half its pixels").isCloseTo(2 * sharp.cellMm(), within(1e-9));
+            assertThat(rough.get(0).left()).isCloseTo(sharp.left(), within(1e-9));
+            assertThat(lies).as("it lies on the cloth").containsExactly((double) rough.get(0).columns());
+            assertThat(before.get(0).cellMm()).as("before what is sharp").isGreaterThan(4 * sharp.cellMm());
+            assertThat(stone.getImage().getWidth()).as("then all of it").isEqualTo(sharp.columns());
+        }
+    }
+
     /** The hand moves with the middle button held. */
     private static MouseEvent held(Node cloth, Point2D at) {
         Point2D on = cloth.localToScene(cloth.screenToLocal(at)); // as for every event that is sent on, within the window

@@ -147,6 +147,7 @@ public final class ClothView extends Region {
         show.pictureProperty().addListener((o, a, b) -> redrawStone());
         show.beforeProperty().addListener((o, a, b) -> redrawStone());
         show.litProperty().addListener((o, a, b) -> drawLit(b));
+        show.draftOfPartProperty().addListener((o, a, b) -> drawPart(b));
         workbench.stepProperty().addListener((o, a, b) -> redrawStone());
         workbench.coatProperty().addListener((o, a, b) -> redrawStone());
         workbench.seenByProperty().addListener((o, a, b) -> {
@@ -474,6 +475,16 @@ public final class ClothView extends Region {
             fullImage.draw(lit.pixels());
             stone.setVisible(true);
             draft.setVisible(false);
+            placeStone();
+        }
+    }
+
+    /** Lays the draft of what is looked at closely over what was drawn from farther away. */
+    private void drawPart(StonePicture part) {
+        if (part != null && asked != null && !seen() && !near.isWhole()) {
+            fullImage = lie(stone, fullImage, part.terrain().grid());
+            fullImage.draw(asked.of(part).draw(Care.QUICK, () -> false));
+            stone.setVisible(true);
             placeStone();
         }
     }

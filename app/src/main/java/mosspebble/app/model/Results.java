@@ -102,10 +102,14 @@ public final class Results {
     private static final int EDGE_COLUMNS = 480;
     private static final double THUMB_PIXELS_PER_MM = 1.6;
 
+    /** A picture shown so many times as large as it was drawn for looks worse than a draft. */
+    private static final double MOST_STRETCHED = 2;
+
     private final Workbench workbench;
     private final PlanWorker desk;
     private final PlanWorker.Line planLine = new PlanWorker.Line();
     private final PlanWorker.Line draftLine = new PlanWorker.Line();
+    private final PlanWorker.Line partLine = new PlanWorker.Line();
     private final PlanWorker.Line pictureLine = new PlanWorker.Line();
     private final PlanWorker.Line litLine = new PlanWorker.Line();
     private final Map<String, PlanWorker.Line> thumbLines = new LinkedHashMap<>();
@@ -119,6 +123,7 @@ public final class Results {
     private final ReadOnlyObjectWrapper<PaintPlan> plan = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<StonePicture> picture = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<StonePicture> draft = new ReadOnlyObjectWrapper<>();
+    private final ReadOnlyObjectWrapper<StonePicture> draftOfPart = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<Lit> lit = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<Bare> before = new ReadOnlyObjectWrapper<>();
     private Bare first;
@@ -171,6 +176,11 @@ public final class Results {
     /** Its picture at half the cloth's scale, for what must be quick; null before the first. */
     public ReadOnlyObjectProperty<StonePicture> draftProperty() {
         return draft.getReadOnlyProperty();
+    }
+
+    /** The part looked at closely at half its pixels, where all that was drawn before is too coarse to be stretched; null before the first. */
+    public ReadOnlyObjectProperty<StonePicture> draftOfPartProperty() {
+        return draftOfPart.getReadOnlyProperty();
     }
 
     /** What was drawn last with full care. */
@@ -369,6 +379,7 @@ public final class Results {
         picture.set(null);
         other.set(null);
         seen.set(null);
+        draftOfPart.set(null);
     }
 
     private void askPicture() {
@@ -393,6 +404,12 @@ public final class Results {
             });
         }
         Grid part = close.get();
+        if (part != null && picture.get() != null && picture.get().terrain().grid().cellMm() > MOST_STRETCHED * part.cellMm()) {
+            Grid half = new Grid(part.left(), part.top(), 2 * part.cellMm(), (part.columns() + 1) / 2, (part.rows() + 1) / 2);
+            desk.ask(partLine, d -> d.picture(now, half, look, lamp), draftOfPart::set, error -> {}); // the whole part says what is wrong
+        } else {
+            partLine.drop();
+        }
         desk.ask(pictureLine, d -> d.picture(now, part == null ? PlanWorker.whole(now, scale) : part, look, lamp), picture::set,
                 error -> picture.set(null));
     }
