@@ -7,7 +7,6 @@ import java.nio.file.Path;
 import java.time.Duration;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.OptionalDouble;
 
 /** What the program takes while nobody touches it, beside an empty window of the same toolkit. */
@@ -25,23 +24,23 @@ final class AtRest {
      * @param resident memory that is held, MB; empty where the system does not tell
      * @param cores share of one core over the time it was looked at, 0 to the number of cores
      */
-    record Taken(OptionalDouble resident, double cores) {
-        String words() {
-            return (resident.isPresent() ? String.format(Locale.ROOT, "%.0f MB", resident.getAsDouble()) : "not told here")
-                    + String.format(Locale.ROOT, " | %.1f %% of a core", 100 * cores);
-        }
-    }
+    record Taken(OptionalDouble resident, double cores) {}
 
     /** @param emptyWindow as it is started, {@code demo} likewise with a studio in the folder */
-    static void print(List<String> emptyWindow, List<String> demo, Path folder) throws Exception {
+    static void print(Figures figures, List<String> emptyWindow, List<String> demo, Path folder) throws Exception {
         Taken empty = of(emptyWindow, Duration.ofSeconds(8));
         Taken ours = of(demo, SETTLES);
-        System.out.println("| an empty JavaFX window at rest | " + empty.words() + " | 1 |");
-        System.out.println(
-                "| Moss Pebble with the demo at rest | " + ours.words() + " | wanted: 350 MB, and no more work than the empty window |");
+        add(figures, "an empty JavaFX window at rest", empty, Figures.Goal.NONE, Figures.Goal.NONE);
+        add(figures, "Moss Pebble with the demo at rest", ours, Figures.Goal.median(350), Figures.Goal.median(100 * empty.cores));
         try (var files = Files.walk(folder)) {
             files.sorted(Comparator.reverseOrder()).map(Path::toFile).forEach(File::delete);
         }
+    }
+
+    /** Adds both; where the system does not tell what memory is held, the work alone. */
+    static void add(Figures figures, String what, Taken taken, Figures.Goal memory, Figures.Goal work) {
+        taken.resident.ifPresent(mb -> figures.one(what + ", memory held", "MB", mb, memory, ""));
+        figures.one(what + ", of a core", "%", 100 * taken.cores, work, "");
     }
 
     private static Taken of(List<String> command, Duration settles) throws Exception {

@@ -11,7 +11,6 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.SplittableRandom;
@@ -80,6 +79,9 @@ public final class Bench {
 
     private static final int STARTS = 7;
 
+    /** Between two frames of a screen that shows sixty of them a second, ms. */
+    private static final double FRAME_MS = 16.7;
+
     private Bench() {}
 
     public static void main(String[] args) throws Exception {
@@ -92,7 +94,10 @@ public final class Bench {
             System.err.println("--to wants a file for the drawing of growth, such as --to growth.svg.");
             System.exit(2);
         }
+        int keep = Arrays.asList(args).indexOf("--keep");
+        Path kept = Path.of(System.getProperty("mosspebble.figures", "docs/figures.csv"));
         Map<String, Area> areas = areas(to < 0 ? null : Path.of(args[to + 1]));
+        List<String> order = List.copyOf(areas.keySet());
         int only = Arrays.asList(args).indexOf("--only");
         if (only >= 0) {
             String name = only + 1 < args.length ? args[only + 1] : "";
@@ -102,16 +107,22 @@ public final class Bench {
             }
             areas.keySet().removeIf(a -> !a.equals(name));
         }
-        System.out.println("| what | median | 95th percentile | against |");
-        System.out.println("|---|---|---|---|");
-        for (Area area : areas.values()) {
-            area.measure();
+        Figures figures = new Figures(System.out, Figures.read(kept));
+        for (Map.Entry<String, Area> area : areas.entrySet()) {
+            figures.begin(area.getKey());
+            area.getValue().measure(figures);
+            figures.end();
+        }
+        figures.endAll();
+        if (keep >= 0) {
+            figures.keep(kept, order);
+            System.out.println("Kept in " + kept + ".");
         }
     }
 
     /** Something that is measured, and printed. */
     private interface Area {
-        void measure() throws Exception;
+        void measure(Figures figures) throws Exception;
     }
 
     /** @param to where growth is drawn; null for nowhere */
@@ -127,21 +138,22 @@ public final class Bench {
         areas.put("book", Books::print);
         areas.put("photo", Bench::photos);
         areas.put("proof", Proofs::print);
-        areas.put("growth", () -> Growth.print(to));
+        areas.put("growth", figures -> Growth.print(figures, to));
         return areas;
     }
 
-    private static void timetables() {
-        Timetables.print();
+    private static void timetables(Figures figures) {
+        Timetables.print(figures);
         Studio studio = LanternWalk.studio(BuiltIn.repertoire());
         Workshop workshop = new Workshop(new Palette(studio.shelf()), BuiltIn.repertoire(), studio.climate(), studio.known());
-        Timetables.print(studio.projects().stream().map(p -> Plans.plan(p, Survey.of(p.stone()), workshop, new Remembered())).toList(),
+        Timetables.print(figures,
+                studio.projects().stream().map(p -> Plans.plan(p, Survey.of(p.stone()), workshop, new Remembered())).toList(),
                 studio.room());
     }
 
     // --- start-up: two processes, taken in turn so that load falls on both
 
-    private static void starts() throws Exception {
+    private static void starts(Figures figures) throws Exception {
         Path scratch = Files.createTempDirectory("moss-pebble-bench");
         Path dist = Path.of(System.getProperty("mosspebble.dist"));
         List<Double> empty = new ArrayList<>();
@@ -157,16 +169,16 @@ public final class Bench {
                     scratch.resolve("s.pebble").toString()));
             demo.add(seconds(ours));
         }
-        double ratio = median(demo) / median(empty);
-        row("empty JavaFX window, start to third pulse", empty, 1000, "ms", "1");
-        row("Moss Pebble with the demo, start to first usable window", demo, 1000, "ms",
-                String.format(Locale.ROOT, "%.2f x the empty window (wanted: 1.6)", ratio));
+        double ratio = Figures.median(demo) / Figures.median(empty);
+        figures.millis("empty JavaFX window, start to third pulse", empty, Figures.Goal.NONE);
+        figures.millis("Moss Pebble with the demo, start to first usable window", demo, Figures.Goal.NONE);
+        figures.one("the same against the empty window", "x", ratio, Figures.Goal.median(1.6), "");
         try (var files = Files.walk(scratch)) { // the studio, its copies and log, the deepest first
             files.sorted(Comparator.reverseOrder()).map(Path::toFile).forEach(File::delete);
         }
     }
 
-    private static void rest() throws Exception {
+    private static void rest(Figures figures) throws Exception {
         Path scratch = Files.createTempDirectory("moss-pebble-bench");
         Path dist = Path.of(System.getProperty("mosspebble.dist"));
         Path archive = dist.resolve("app-" + Runtime.version().feature() + ".jsa");
@@ -174,7 +186,7 @@ public final class Bench {
         empty.addAll(List.of("-Dmosspebble.stay=true", "-cp", System.getProperty("java.class.path"), EmptyWindow.class.getName()));
         List<String> demo = java(dist, Files.exists(archive) ? archive : null);
         demo.addAll(List.of("-jar", dist.resolve("app-run.jar").toString(), "demo", "--studio", scratch.resolve("s.pebble").toString()));
-        AtRest.print(empty, demo, scratch);
+        AtRest.print(figures, empty, demo, scratch);
     }
 
     private static List<String> java(Path dist, Path archive) {
@@ -207,85 +219,93 @@ public final class Bench {
 
     // --- a thing under the hand
 
-    private static void drags() throws Exception {
-        beat();
-        window("made ready while nobody pressed anything");
-        window("right after the start, with nothing ready", "presses", "unready");
-        beat();
+    private static void drags(Figures figures) throws Exception {
+        double trembles = beat(figures, "before");
+        window(figures, trembles, "made ready while nobody pressed anything");
+        window(figures, trembles, "right after the start, with nothing ready", "presses", "unready");
+        beat(figures, "after");
     }
 
-    /** @param when what is said of the presses @param wish what {@link WindowTimes} is asked for */
-    private static void window(String when, String... wish) throws Exception {
+    /**
+     * @param trembles how far apart frames of an empty window begin at the 95th percentile: no other can do better
+     * @param when what is said of the presses
+     * @param wish what {@link WindowTimes} is asked for
+     */
+    private static void window(Figures figures, double trembles, String when, String... wish) throws Exception {
         List<String> command = java(Path.of(System.getProperty("mosspebble.dist")), null);
         command.addAll(List.of("-cp", System.getProperty("java.class.path"), WindowTimes.class.getName()));
         command.addAll(List.of(wish));
-        Process process = new ProcessBuilder(command).redirectError(ProcessBuilder.Redirect.DISCARD).start();
-        try (BufferedReader out = process.inputReader()) {
-            for (String line = out.readLine(); line != null; line = out.readLine()) {
-                if (line.startsWith("frame ") || line.startsWith("pan ")) {
-                    String[] cells = line.split(" ");
-                    System.out.printf(Locale.ROOT,
-                            "| frames while %s: %s | %s ms | %s ms | interface thread busy %s ms, %s ms (wanted: 16.7 ms at the 95th "
-                                    + "percentile, also the screen's own beat) |%n",
-                            cells[0].equals("pan") ? "the cloth is moved, 5 x" : "a thing is dragged", cells[1], cells[2], cells[3],
-                            cells[4], cells[5]);
-                } else if (line.startsWith("press ")) {
-                    String[] cells = line.split(" ", 4);
-                    System.out.printf(Locale.ROOT,
-                            "| from a press to its answer laid out, each for the first time, %s | %s ms | %s ms | wanted: 100 ms; over it: "
-                                    + "%s |%n",
-                            when, cells[1], cells[2], cells[3]);
-                } else if (wish.length == 0 && line.startsWith("step ")) {
-                    String[] cells = line.split(" ");
-                    System.out.printf(Locale.ROOT,
-                            "| at the table, from done to the next picture | %s ms | %s ms | wanted: 150 ms; sharp after "
-                                    + "%s ms, %s ms |%n",
-                            cells[1], cells[2], cells[3], cells[4]);
+        Figures.Goal frame = Figures.Goal.ninetyFifth(Math.max(FRAME_MS, trembles));
+        for (String line : lines(command)) {
+            String[] cells = line.split(" ", line.startsWith("press ") ? 4 : 0);
+            switch (cells[0]) {
+                case "frame", "pan" -> figures.add(
+                        "frames while " + (cells[0].equals("pan") ? "the cloth is moved, 5 x" : "a thing is dragged") + ": " + cells[1],
+                        "ms", number(cells[2]), number(cells[3]), frame,
+                        "interface thread busy " + cells[4] + " ms, " + cells[5] + " ms");
+                case "press" -> figures.add("from a press to its answer laid out, each for the first time, " + when, "ms",
+                        number(cells[1]), number(cells[2]), Figures.Goal.ninetyFifth(100), "over it: " + cells[3]);
+                case "step" -> {
+                    if (wish.length == 0) {
+                        figures.add("at the table, from done to the next picture", "ms", number(cells[1]), number(cells[2]),
+                                Figures.Goal.ninetyFifth(150), "sharp after " + cells[3] + " ms, " + cells[4] + " ms");
+                    }
+                }
+                default -> { // something else was said
                 }
             }
         }
-        if (process.waitFor() != 0) {
-            throw new IllegalStateException("the dragging did not come to its end");
-        }
     }
 
-    /** How the beat itself trembles on this machine at this moment. */
-    private static void beat() throws Exception {
-        List<String> command = java(Path.of(System.getProperty("mosspebble.dist")), null);
-        command.addAll(List.of("-Dmosspebble.beat=true", "-cp", System.getProperty("java.class.path"), EmptyWindow.class.getName()));
+    private static double number(String cell) {
+        return Double.parseDouble(cell);
+    }
+
+    /** What a process prints until it ends well. */
+    private static List<String> lines(List<String> command) throws Exception {
         Process process = new ProcessBuilder(command).redirectError(ProcessBuilder.Redirect.DISCARD).start();
+        List<String> lines;
         try (BufferedReader out = process.inputReader()) {
-            out.lines().filter(line -> line.startsWith("beat ")).map(line -> line.split(" ")).forEach(cells -> System.out.printf(
-                    Locale.ROOT,
-                    "| frames of an empty window in which a small square moves | %s ms | %s ms | interface thread busy %s ms, %s ms |%n",
-                    cells[1], cells[2], cells[3], cells[4]));
+            lines = out.lines().toList();
         }
         if (process.waitFor() != 0) {
-            throw new IllegalStateException("the empty window did not come to its end");
+            throw new IllegalStateException("did not come to its end: " + command);
         }
+        return lines;
+    }
+
+    /** How the beat itself trembles on this machine at this moment, ms at the 95th percentile. */
+    private static double beat(Figures figures, String when) throws Exception {
+        List<String> command = java(Path.of(System.getProperty("mosspebble.dist")), null);
+        command.addAll(List.of("-Dmosspebble.beat=true", "-cp", System.getProperty("java.class.path"), EmptyWindow.class.getName()));
+        String[] cells = lines(command).stream().filter(line -> line.startsWith("beat ")).findFirst().orElseThrow().split(" ");
+        figures.add("frames of an empty window in which a small square moves, " + when, "ms", number(cells[1]), number(cells[2]),
+                Figures.Goal.NONE, "interface thread busy " + cells[3] + " ms, " + cells[4] + " ms");
+        return number(cells[2]);
     }
 
     // --- planning and painting
 
-    private static void computing() {
+    private static void computing(Figures figures) {
         Repertoire repertoire = BuiltIn.repertoire();
         Studio studio = LanternWalk.studio(repertoire);
         Palette palette = new Palette(studio.shelf());
         for (Project project : studio.projects()) {
             Survey survey = Survey.of(project.stone());
             Workshop workshop = new Workshop(palette, repertoire, studio.climate(), List.of());
-            row("plan from nothing: " + project.id(), times(40, 30, () -> Plans.plan(project, survey, workshop, new Remembered())), 1000,
-                    "ms", "");
-            replans(project.id(), project, survey, workshop, "wanted: 50 ms");
+            figures.millis("plan from nothing: " + project.id(),
+                    times(40, 30, () -> Plans.plan(project, survey, workshop, new Remembered())), Figures.Goal.NONE);
+            replans(figures, project.id(), project, survey, workshop, Figures.Goal.median(50));
         }
         Project owl = studio.projects().get(0);
         Survey survey = Survey.of(owl.stone());
-        row("survey of a stone (dome, zones, area, weight)", times(30, 30, () -> Survey.of(owl.stone())), 1000, "ms", "dome wanted: 30 ms");
+        figures.millis("survey of a stone (dome, zones, area, weight)", times(30, 30, () -> Survey.of(owl.stone())),
+                Figures.Goal.median(30));
         PaintPlan plan = Plans.plan(owl, survey, palette, repertoire, studio.climate());
         Grid grid = Grid.around(survey.dome().outline().halfWidth() + 6, survey.dome().outline().halfHeight() + 6, 1 / 5.4);
         StoneTerrain terrain = StoneTerrain.of(survey, grid);
-        row("picture of all steps, " + grid.columns() + " x " + grid.rows(),
-                times(10, 20, () -> StonePicture.of(plan, terrain, StoneState.DRY)), 1000, "ms", "");
+        figures.millis("picture of all steps, " + grid.columns() + " x " + grid.rows(),
+                times(10, 20, () -> StonePicture.of(plan, terrain, StoneState.DRY)), Figures.Goal.NONE);
         StonePicture picture = StonePicture.of(plan, terrain, StoneState.DRY);
         int[] pixels = new int[grid.cells()];
         int[] step = {0};
@@ -293,37 +313,35 @@ public final class Bench {
         StoneTerrain coarse = StoneTerrain.of(survey, half);
         StonePicture draft = StonePicture.of(plan, coarse, StoneState.DRY);
         int[] few = new int[half.cells()];
-        row("preview frame while the step slider is dragged, half the scale", times(100, 300,
-                () -> draft.draw(new StonePicture.Shown(step[0]++ % (draft.steps() + 1), 0, 320, Care.QUICK), () -> false, few)), 1000,
-                "ms",
-                "wanted: 16.7 ms at the 95th percentile");
-        row("draft of all steps", times(10, 20, () -> StonePicture.of(plan, coarse, StoneState.DRY)), 1000, "ms", "wanted: 100 ms");
-        row("full care: light", times(10, 30, () -> picture.draw(picture.steps(), 320, pixels)), 1000, "ms",
-                "wanted: 250 ms with the picture of all steps");
-        row("full care: bare granite", times(5, 15, () -> StoneTerrain.of(survey, grid)), 1000, "ms", "once a stone and scale");
+        figures.millis("preview frame while the step slider is dragged, half the scale", times(100, 300,
+                () -> draft.draw(new StonePicture.Shown(step[0]++ % (draft.steps() + 1), 0, 320, Care.QUICK), () -> false, few)),
+                Figures.Goal.ninetyFifth(FRAME_MS));
+        figures.millis("draft of all steps", times(10, 20, () -> StonePicture.of(plan, coarse, StoneState.DRY)), Figures.Goal.median(100));
+        figures.millis("full care: light", times(10, 30, () -> picture.draw(picture.steps(), 320, pixels)), Figures.Goal.NONE);
+        figures.millis("full care: bare granite", times(5, 15, () -> StoneTerrain.of(survey, grid)), Figures.Goal.NONE);
         Grid near = new Grid(-7, -7, 1 / (8 * 5.4), 720, 560); // eight times closer
         Grid nearly = new Grid(-7, -7, 2 * near.cellMm(), 360, 280);
         int[] some = new int[nearly.cells()];
-        row("zoom to 8 x: draft", times(3, 10, () -> {
+        figures.millis("zoom to 8 x: draft", times(3, 10, () -> {
             StonePicture quick = StonePicture.of(plan, StoneTerrain.of(survey, nearly), StoneState.DRY);
             quick.draw(new StonePicture.Shown(quick.steps(), 0, 320, Care.QUICK), () -> false, some);
-        }), 1000, "ms", "wanted: 150 ms");
+        }), Figures.Goal.median(150));
         int[] all = new int[near.cells()];
-        row("zoom to 8 x: full care", times(2, 6, () -> {
+        figures.millis("zoom to 8 x: full care", times(2, 6, () -> {
             StonePicture close = StonePicture.of(plan, StoneTerrain.of(survey, near), StoneState.DRY);
             close.draw(close.steps(), 320, all);
-        }), 1000, "ms", "");
-        row("picture of 4,000 pixels for a file", times(0, 2, () -> {
+        }), Figures.Goal.NONE);
+        figures.add("picture of 4,000 pixels for a file", "s", times(0, 2, () -> {
             LargePicture large = new LargePicture(plan, new LargePicture.Wish(4_000, 2, StoneState.DRY, Lamp.DAYLIGHT,
                     new StonePicture.Shown(plan.steps().size(), 0, 320, Care.FULL)));
             for (int first = 0; first < large.rows(); first += large.strip()) {
                 large.rows(first, Math.min(large.strip(), large.rows() - first), () -> false);
             }
-        }), 1, "s", "wanted: 8 s");
+        }), Figures.Goal.median(8), "");
         Lab wish = Lab.of(Srgb.ofHex("#7a8f5a"));
         Palette many = paints(24);
-        row("best recipe from 24 paints, up to 3 of them, up to 12 parts", times(20, 40, () -> RecipeSearch.nearest(wish, many, 12, 3)),
-                1000, "ms", "wanted: 50 ms");
+        figures.millis("best recipe from 24 paints, up to 3 of them, up to 12 parts",
+                times(20, 40, () -> RecipeSearch.nearest(wish, many, 12, 3)), Figures.Goal.median(50));
         System.gc();
         Runtime runtime = Runtime.getRuntime();
         List<Object> demo = new ArrayList<>();
@@ -337,36 +355,36 @@ public final class Bench {
         }
         demo.add(picture);
         System.gc();
-        System.out.printf(Locale.ROOT, "| heap with the plans and pictures of the demo | %.0f MB | | wanted: under 300 MB |%n",
-                (runtime.totalMemory() - runtime.freeMemory()) / 1e6);
+        figures.one("heap with the plans and pictures of the demo", "MB", (runtime.totalMemory() - runtime.freeMemory()) / 1e6,
+                Figures.Goal.median(300), "");
         if (demo.isEmpty()) {
             throw new IllegalStateException("the demo was let go of");
         }
     }
 
     /** After an edit of each kind: a colour, a habit, a thing moved to where it was not before. */
-    private static void replans(String name, Project project, Survey survey, Workshop workshop, String wanted) {
+    private static void replans(Figures figures, String name, Project project, Survey survey, Workshop workshop, Figures.Goal wanted) {
         Remembered remembered = new Remembered();
         String slot = project.colours().keySet().iterator().next();
         int[] count = {0};
-        row("replan after another colour: " + name, times(20, 30,
+        figures.millis("replan after another colour: " + name, times(20, 30,
                 () -> Plans.plan(project.withColour(slot, Mix.of(count[0]++ % 2 == 0 ? "brick" : "river")), survey, workshop, remembered)),
-                1000, "ms", wanted);
-        row("replan after another habit: " + name,
+                wanted);
+        figures.millis("replan after another habit: " + name,
                 times(20, 30,
                         () -> Plans.plan(
                                 project.withHabits(
                                         project.habits().withLines(count[0]++ % 2 == 0 ? Habits.Lines.FIRST : Habits.Lines.LAST)),
                                 survey, workshop, remembered)),
-                1000, "ms", wanted);
-        row("replan after a move: " + name, times(20, 30, () -> {
+                wanted);
+        figures.millis("replan after a move: " + name, times(20, 30, () -> {
             double far = 0.003 * ++count[0];
             Plans.plan(
                     project.withSketch(project.sketch()
                             .map(s -> s.with(s.items().get(s.items().size() - 1).id(),
                                     i -> i.withPlacement(i.placement().movedBy(far, 0))))),
                     survey, workshop, remembered);
-        }), 1000, "ms", wanted);
+        }), wanted);
     }
 
     /** As many mixing paints as asked for, made up. */
@@ -379,42 +397,44 @@ public final class Bench {
         return new Palette(new Shelf(paints));
     }
 
-    private static void stones() {
+    private static void stones(Figures figures) {
         Stone large = Stone.cobble().withSize(new Millimetres(150), new Millimetres(110), new Millimetres(40));
-        row("dome of a 150 mm stone at 1 mm", times(30, 40, () -> Dome.of(large)), 1000, "ms", "wanted: 30 ms");
+        figures.millis("dome of a 150 mm stone at 1 mm", times(30, 40, () -> Dome.of(large)), Figures.Goal.median(30));
         Dome dome = Dome.of(large);
-        row("tape across it", times(10, 40, () -> SurfacePath.between(dome, -60, 10, 55, -20)), 1000, "ms", "");
-        row("unrolling it", times(5, 20, () -> Unrolling.about(dome, 0, 0)), 1000, "ms", "");
+        figures.millis("tape across it", times(10, 40, () -> SurfacePath.between(dome, -60, 10, 55, -20)), Figures.Goal.NONE);
+        figures.millis("unrolling it", times(5, 20, () -> Unrolling.about(dome, 0, 0)), Figures.Goal.NONE);
     }
 
     /** Fitting, overlap, dots and letters. */
-    private static void sketches() {
+    private static void sketches(Figures figures) {
         Repertoire repertoire = BuiltIn.repertoire();
         Support bed = Support.of(Survey.of(Stone.cobble().withSize(new Millimetres(150), new Millimetres(110), new Millimetres(40))));
         Item owl = Item.of(new Subject.Figure("owl-lamp"), ItemMode.ON_STONE, new Placement(0, 0, 0, 1), 1);
-        row("largest fit of the owl (29 parts)", times(20, 40, () -> Designs.fit(owl, repertoire, bed)), 1000, "ms", "wanted: 150 ms");
+        figures.millis("largest fit of the owl (29 parts)", times(20, 40, () -> Designs.fit(owl, repertoire, bed)),
+                Figures.Goal.median(150));
         Overlap small = partition(400);
         List<Double> four = times(5, 10, () -> seen(small, 400));
-        row("overlap of 400 parts, each seen part", four, 1000, "ms", "wanted: 300 ms");
+        figures.millis("overlap of 400 parts, each seen part", four, Figures.Goal.median(300));
         Overlap large = partition(1600);
         List<Double> sixteen = times(1, 4, () -> seen(large, 1600));
-        row("overlap of 1,600 parts", sixteen, 1000, "ms",
-                String.format(Locale.ROOT, "%.1f x 400 parts (n log n: 4.9 x)", median(sixteen) / median(four)));
+        figures.millis("overlap of 1,600 parts", sixteen, Figures.Goal.NONE);
+        figures.one("the same against 400 parts, n log n", "x", Figures.median(sixteen) / Figures.median(four), Figures.Goal.median(4.9),
+                "");
         Geometry round = bed.zones().face();
         LinearRing edge = ((Polygon) round).getExteriorRing();
-        row("ring of 400 dots", times(20, 40, () -> DotRing.count(edge, 400, 0.4, true)), 1000, "ms", "wanted: 5 ms");
+        figures.millis("ring of 400 dots", times(20, 40, () -> DotRing.count(edge, 400, 0.4, true)), Figures.Goal.median(5));
         Subject.Word words = new Subject.Word(List.of("mind the step by the old water gate"), "slab");
-        row("best line break of eight words",
-                times(3, 10, () -> Lettering.arranged(words, repertoire.typeface("slab").orElseThrow(), bed, 2)), 1000, "ms", "");
+        figures.millis("best line break of eight words",
+                times(3, 10, () -> Lettering.arranged(words, repertoire.typeface("slab").orElseThrow(), bed, 2)), Figures.Goal.NONE);
         Studio studio = LanternWalk.studio(repertoire);
         Project crowd = crowd(Stone.cobble().withSize(new Millimetres(150), new Millimetres(110), new Millimetres(40)), 20);
         Palette palette = new Palette(studio.shelf());
         Survey survey = bed.survey();
         int parts = Plans.plan(crowd, survey, palette, repertoire, studio.climate()).design().orElseThrow().parts().size();
         Workshop workshop = new Workshop(palette, repertoire, studio.climate(), List.of());
-        row("plan from nothing: " + parts + " parts", times(2, 6, () -> Plans.plan(crowd, survey, workshop, new Remembered())), 1000, "ms",
-                "");
-        replans(parts + " parts", crowd, survey, workshop, "wanted: 400 ms");
+        figures.millis("plan from nothing: " + parts + " parts", times(2, 6, () -> Plans.plan(crowd, survey, workshop, new Remembered())),
+                Figures.Goal.NONE);
+        replans(figures, parts + " parts", crowd, survey, workshop, Figures.Goal.median(400));
     }
 
     /** A stone with so many things of 22 parts side by side, in rows of five, painted. */
@@ -457,11 +477,11 @@ public final class Bench {
     }
 
     /** A photo of 12 megapixels from the stand-in camera, then a file of 100 megapixels within this process's heap. */
-    private static void photos() throws Exception {
+    private static void photos(Figures figures) throws Exception {
         Photo photo = SimulatedBenchCamera.photograph(BenchScene.varied(309, 4000, 3000));
         PhotoReader reader = new PhotoReader();
-        row("photo of 12 megapixels to outlines", times(2, 8, () -> reader.read(photo, PhotoHints.none(), () -> false)), 1000, "ms",
-                "wanted: 1000 ms");
+        figures.millis("photo of 12 megapixels to outlines", times(2, 8, () -> reader.read(photo, PhotoHints.none(), () -> false)),
+                Figures.Goal.median(1000));
         Path file = Files.createTempFile("moss-pebble-bench", ".jpg");
         BufferedImage large = new BufferedImage(10_000, 10_000, BufferedImage.TYPE_BYTE_GRAY);
         ImageIO.write(large, "jpg", file.toFile());
@@ -473,8 +493,8 @@ public final class Bench {
                 throw new IllegalStateException(e);
             }
         });
-        row("file of 100 megapixels, opened", seconds, 1000, "ms",
-                "heap of this process: " + Runtime.getRuntime().maxMemory() / 1_000_000 + " MB (wanted: under 1000)");
+        figures.millis("file of 100 megapixels, opened", seconds, Figures.Goal.NONE);
+        figures.one("heap in which that was done", "MB", Runtime.getRuntime().maxMemory() / 1e6, Figures.Goal.median(1000), "");
         Files.delete(file);
     }
 
@@ -489,19 +509,5 @@ public final class Bench {
             seconds.add((System.nanoTime() - start) / 1e9);
         }
         return seconds;
-    }
-
-    static double median(List<Double> values) {
-        return percentile(values, 50);
-    }
-
-    private static double percentile(List<Double> values, int percent) {
-        double[] sorted = values.stream().mapToDouble(Double::doubleValue).sorted().toArray();
-        return sorted[Math.min(sorted.length - 1, (int) Math.ceil(percent / 100.0 * sorted.length) - 1)];
-    }
-
-    static void row(String what, List<Double> values, double factor, String unit, String against) {
-        System.out.printf(Locale.ROOT, "| %s | %.1f %s | %.1f %s | %s |%n", what, median(values) * factor, unit,
-                percentile(values, 95) * factor, unit, against);
     }
 }

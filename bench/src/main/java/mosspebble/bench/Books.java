@@ -20,7 +20,7 @@ final class Books {
 
     private Books() {}
 
-    static void print() throws Exception {
+    static void print(Figures figures) throws Exception {
         List<BookKeeping.Kept> year = LanternWalk.book(BuiltIn.repertoire());
         List<BookKeeping.Kept> pages = new ArrayList<>();
         for (int i = 0; i < PAGES; i++) {
@@ -31,9 +31,9 @@ final class Books {
         try (StudioStore store = StudioStore.open(folder.resolve("book.pebble"), LanternWalk::newcomer, () -> pages)) {
             BookKeeping keeping = store.book();
             Book all = keeping.book();
-            Bench.row("a book of 2,000 pages: read", Bench.times(0, 20, () -> read(keeping)), 1000, "ms", "wanted: 1,000 ms");
-            Bench.row("a book of 2,000 pages: searched for two words", Bench.times(3, 20, () -> all.found("gran slea")), 1000, "ms",
-                    "wanted: while one types");
+            figures.millis("a book of 2,000 pages: read", Bench.times(0, 20, () -> read(keeping)), Figures.Goal.median(1000));
+            figures.millis("a book of 2,000 pages: searched for two words, while one types",
+                    Bench.times(3, 20, () -> all.found("gran slea")), Figures.Goal.median(100));
         }
         try (var files = Files.walk(folder)) {
             files.sorted(Comparator.reverseOrder()).map(Path::toFile).forEach(File::delete);

@@ -56,26 +56,26 @@ final class Growth {
     }
 
     /** @param to where to draw it, as SVG; null for nowhere */
-    static void print(Path to) throws Exception {
+    static void print(Figures figures, Path to) throws Exception {
         Stone stone = Stone.cobble().withSize(new Millimetres(150), new Millimetres(110), new Millimetres(40));
         Support bed = Support.of(Survey.of(stone));
         Studio studio = LanternWalk.studio(BuiltIn.repertoire());
         Repertoire repertoire = BuiltIn.repertoire();
         Workshop workshop = new Workshop(new Palette(studio.shelf()), repertoire, studio.climate(), List.of());
         List<Series> all = new ArrayList<>();
-        all.add(series("Overlap, each seen part", "parts", new int[] {200, 400, 800, 1600, 3200}, count -> {
+        all.add(series(figures, "Overlap, each seen part", "parts", new int[] {200, 400, 800, 1600, 3200}, count -> {
             Overlap overlap = Bench.partition(count);
             return () -> Bench.seen(overlap, count);
         }));
-        all.add(series("Plan from nothing", "things of 22 parts", new int[] {5, 10, 20, 40}, count -> {
+        all.add(series(figures, "Plan from nothing", "things of 22 parts", new int[] {5, 10, 20, 40}, count -> {
             Project many = Bench.crowd(stone, count);
             return () -> Plans.plan(many, bed.survey(), workshop, new Remembered());
         }));
-        all.add(series("Recipe, up to 3 of", "paints", new int[] {24, 50, 100, 200, 300}, count -> {
+        all.add(series(figures, "Recipe, up to 3 of", "paints", new int[] {24, 50, 100, 200, 300}, count -> {
             Palette palette = Bench.paints(count);
             return () -> RecipeSearch.best(new Lab(52, 18, -24), palette, 12, 3, 5);
         }));
-        all.add(series("Timetable, first answer", "stones of 25", new int[] {8, 25, 50, 100, 200}, count -> {
+        all.add(series(figures, "Timetable, first answer", "stones of 25", new int[] {8, 25, 50, 100, 200}, count -> {
             Workload workload = Timetables.madeUp(count, 25, 1, true);
             return () -> Timetable.quick(workload);
         }));
@@ -84,15 +84,16 @@ final class Growth {
         }
     }
 
-    private static Series series(String name, String unit, int[] sizes, IntFunction<Runnable> work) {
+    private static Series series(Figures figures, String name, String unit, int[] sizes, IntFunction<Runnable> work) {
         double[] seconds = new double[sizes.length];
         for (int i = 0; i < sizes.length; i++) {
             Runnable run = work.apply(sizes[i]);
-            seconds[i] = Bench.median(Bench.times(1, REPEATS, run));
+            seconds[i] = Figures.median(Bench.times(1, REPEATS, run));
         }
         Series found = new Series(name, unit, sizes, seconds);
-        System.out.printf(Locale.ROOT, "| %s: %d to %d %s | %.1f to %.1f ms | %.1f x | n log n: %.1f x |%n", name, sizes[0],
-                sizes[sizes.length - 1], unit, 1000 * seconds[0], 1000 * seconds[sizes.length - 1], found.grown(), found.byNLogN());
+        figures.one(name + ": " + sizes[0] + " to " + sizes[sizes.length - 1] + " " + unit + ", n log n", "x", found.grown(),
+                Figures.Goal.median(found.byNLogN()),
+                Figures.amount(1000 * seconds[0], "ms") + " to " + Figures.amount(1000 * seconds[sizes.length - 1], "ms"));
         return found;
     }
 

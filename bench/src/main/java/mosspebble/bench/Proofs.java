@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.SplittableRandom;
@@ -180,40 +179,28 @@ final class Proofs {
         return proof.findings().stream().filter(f -> f.kind() != ProofFinding.Kind.ROUND).toList();
     }
 
-    static void print() {
+    static void print(Figures figures) {
         List<Error> errors = IntStream.range(0, TRIALS).parallel().mapToObj(Proofs::trial).flatMap(Optional::stream).toList();
         List<Error> found = errors.stream().filter(Error::found).toList();
-        row("slope of a thing drawn wrong, off by", found.stream().mapToDouble(e -> Math.abs(e.turn())).sorted().toArray(), "°", "0.5");
-        row("its size, off by", found.stream().mapToDouble(e -> Math.abs(e.mm())).sorted().toArray(), "mm", "0.4");
-        row("its place, off by", found.stream().mapToDouble(Error::place).sorted().toArray(), "mm", "-");
-        System.out.printf(Locale.ROOT, "| things drawn wrong that were not made out | %d of %d | | |%n", errors.size() - found.size(),
-                errors.size());
+        figures.add("slope of a thing drawn wrong, off by", "°", found.stream().map(e -> Math.abs(e.turn())).toList(),
+                Figures.Goal.ninetyFifth(0.5), "");
+        figures.add("its size, off by", "mm", found.stream().map(e -> Math.abs(e.mm())).toList(), Figures.Goal.ninetyFifth(0.4), "");
+        figures.add("its place, off by", "mm", found.stream().map(Error::place).toList(), Figures.Goal.NONE, "");
+        figures.one("things drawn wrong that were not made out, of " + errors.size(), "", errors.size() - found.size(), Figures.Goal.NONE,
+                "");
         long alarms = IntStream.range(0, TRIALS).parallel().filter(i -> !alarms(i).isEmpty()).count();
-        System.out.printf(Locale.ROOT, "| faithful copies at which something was said | %d of %d | | wanted: at most 5 of 100 |%n", alarms,
-                TRIALS);
-        time("toadstool", 4000);
-        time("owl", 4000);
-    }
-
-    private static void row(String what, double[] sorted, String unit, String wanted) {
-        System.out.printf(Locale.ROOT, "| %s | %.2f %s | %.2f %s | wanted: %s %s at 95 %% |%n", what, sorted[sorted.length / 2], unit,
-                sorted[sorted.length * 95 / 100], unit, wanted, unit);
+        figures.one("faithful copies at which something was said, of " + TRIALS, "", alarms, Figures.Goal.median(0.05 * TRIALS), "");
+        time(figures, "toadstool", 4000);
+        time(figures, "owl", 4000);
     }
 
     /** Reading and comparing a photo of 12 megapixels. */
-    private static void time(String id, int wide) {
+    private static void time(Figures figures, String id, int wide) {
         PaintPlan plan = demo(id);
         BenchScene scene = BenchScene.work(new BenchScene.Lying(plan.survey().stone(), 200, 118, 12,
                 Optional.of(PaintedFace.of(plan, painted(plan)))), 3).withWidth(wide).withHeight(wide * 3 / 4);
         Photo photo = SimulatedBenchCamera.photograph(scene);
-        double[] seconds = new double[5];
-        for (int i = 0; i < seconds.length; i++) {
-            long start = System.nanoTime();
-            proof(plan, Moment.painted(painted(plan)), photo);
-            seconds[i] = (System.nanoTime() - start) / 1e9;
-        }
-        Arrays.sort(seconds);
-        System.out.printf(Locale.ROOT, "| %s painted, photo of 12 megapixels read and compared | %.1f s | %.1f s | wanted: 2 s |%n", id,
-                seconds[2], seconds[4]);
+        figures.add(id + " painted, photo of 12 megapixels read and compared", "s",
+                Bench.times(0, 5, () -> proof(plan, Moment.painted(painted(plan)), photo)), Figures.Goal.median(2), "");
     }
 }

@@ -5,7 +5,6 @@ import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.SplittableRandom;
 import mosspebble.core.plan.ManyStones;
@@ -53,7 +52,7 @@ final class Timetables {
         return new Workload(pieces, waits, hours, START, Map.of());
     }
 
-    static void print() {
+    static void print(Figures figures) {
         for (int[] size : SIZES) {
             for (boolean evenings : new boolean[] {false, true}) {
                 double first = 0;
@@ -71,17 +70,19 @@ final class Timetables {
                     first = Math.max(first, gap(quick));
                     best = Math.max(best, gap(found));
                 }
-                System.out.printf(Locale.ROOT,
-                        "| timetable of %d stones of %d, %s: worst of %d | first answer %.2f s, %.2f %% over the bound "
-                                + "| best %.2f s, %.2f %% |"
-                                + " wanted: 0.2 s (30 stones 1 s), then within 2 %% in 3 s (30 stones 5 %% in 15 s) |%n",
-                        size[0], size[1], evenings ? "evenings" : "always", SEEDS, seconds, 100 * first, slowest, 100 * best);
+                String what = String.format("timetable of %d stones of %d, %s, worst of %d: ", size[0], size[1],
+                        evenings ? "evenings" : "always", SEEDS);
+                boolean many = size[0] >= 30;
+                figures.one(what + "first answer", "s", seconds, Figures.Goal.median(many ? 1 : 0.2), "");
+                figures.one(what + "first answer over the bound", "%", 100 * first, Figures.Goal.NONE, "");
+                figures.one(what + "best answer", "s", slowest, Figures.Goal.median(many ? 15 : 3), "");
+                figures.one(what + "best answer over the bound", "%", 100 * best, Figures.Goal.median(many ? 5 : 2), "");
             }
         }
     }
 
     /** The demo's stones in three kinds of weeks: sittings, and what the solver adds. */
-    static void print(List<PaintPlan> plans, Room room) {
+    static void print(Figures figures, List<PaintPlan> plans, Room room) {
         String[] weeks = {"Mon-Fri 19:00-21:00, Sat-Sun 14:00-18:00", "Mon-Sun 19:00-20:00", "Mon 9-11, Wed 19-22, Sat 10-16"};
         for (String week : weeks) {
             for (int stones : new int[] {3, plans.size()}) {
@@ -89,11 +90,12 @@ final class Timetables {
                         ZoneOffset.UTC));
                 long begin = System.nanoTime();
                 Timetable better = new CpSatSolver().better(found, () -> false).orElse(found);
-                System.out.printf(Locale.ROOT,
-                        "| %d stones of the demo, %s | %d sittings, at least %d; %.2f %% over the bound | with the solver %d, %.2f %%, in "
-                                + "%.2f s | no goal |%n",
-                        stones, week, found.sittings(), found.fewest(), 100 * gap(found), better.sittings(), 100 * gap(better),
-                        (System.nanoTime() - begin) / 1e9);
+                String what = stones + " stones of the demo, " + week + ": ";
+                figures.one(what + "sittings", "", better.sittings(), Figures.Goal.NONE,
+                        found.sittings() + " without the solver, at least " + found.fewest());
+                figures.one(what + "over the bound", "%", 100 * gap(better), Figures.Goal.NONE,
+                        Figures.amount(100 * gap(found), "%") + " without the solver");
+                figures.one(what + "solver", "s", (System.nanoTime() - begin) / 1e9, Figures.Goal.NONE, "");
             }
         }
     }

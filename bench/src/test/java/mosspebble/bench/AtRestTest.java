@@ -3,7 +3,11 @@ package mosspebble.bench;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.io.ByteArrayOutputStream;
+import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledOnOs;
 import org.junit.jupiter.api.condition.OS;
@@ -21,7 +25,6 @@ class AtRestTest {
             assertThat(busy.cores()).as("a share of one core, on a machine that has other work as well").isBetween(0.05, 1.1);
             assertThat(still.cores()).isCloseTo(0, within(0.005));
             assertThat(still.resident().orElseThrow()).as("MB of a process that does nothing").isBetween(0.1, 20.0);
-            assertThat(still.words()).endsWith("| 0.0 % of a core");
         } finally {
             works.destroyForcibly();
             sleeps.destroyForcibly();
@@ -31,7 +34,11 @@ class AtRestTest {
     @Test
     void aProcessThatIsNotThereHasNoMemory() {
         assertThat(AtRest.resident(Long.MAX_VALUE)).isEmpty();
-        assertThat(new AtRest.Taken(AtRest.resident(Long.MAX_VALUE), 0.25).words()).isEqualTo("not told here | 25.0 % of a core");
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        Figures figures = new Figures(new PrintStream(out, true, StandardCharsets.UTF_8), List.of());
+        AtRest.add(figures, "gone", new AtRest.Taken(AtRest.resident(Long.MAX_VALUE), 0.25), Figures.Goal.median(350),
+                Figures.Goal.median(1));
+        assertThat(out.toString(StandardCharsets.UTF_8).strip()).isEqualTo("| gone, of a core | 25 % |  | 1 % | over |  |  |");
     }
 
     @Test
