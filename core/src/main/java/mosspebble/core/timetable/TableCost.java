@@ -44,6 +44,7 @@ final class TableCost {
     /**
      * Pieces done too late, stones that are late, by how much together, stones that might be late, sittings and the end, the end, when the
      * single stones are ready in half days together, the time one sits in quarters of an hour, loads and stones taken up, tools taken up.
+     * A sitting that is under way as it begins costs nothing: somebody sits there already.
      */
     long[] of(int[] order) {
         long[] start = starts.of(order);
@@ -73,7 +74,8 @@ final class TableCost {
         }
         long[] sat = sat(start, order);
         long end = Arrays.stream(ready).max().orElse(0);
-        return new long[] {missed, late, much, fragile(order), end + sat[0] * SITTING, end,
+        long more = sat[0] - (w.n > 0 && w.hours.isUnderWay(start[order[0]]) ? 1 : 0);
+        return new long[] {missed, late, much, fragile(order), end + more * SITTING, end,
             Arrays.stream(ready).map(r -> r / HALF_DAY).sum(), sat[1] / QUARTER, changes, tools};
     }
 

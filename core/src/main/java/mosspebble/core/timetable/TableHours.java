@@ -67,6 +67,11 @@ final class TableHours {
         return low;
     }
 
+    /** Whether a time lies in a sitting that had begun by the beginning. */
+    boolean isUnderWay(long time) {
+        return sitting(time) == 0 && hour(0)[0] == 0;
+    }
+
     /** Sittings come again after those that were given. */
     long[] hour(int k) {
         while (k >= hours.size()) {

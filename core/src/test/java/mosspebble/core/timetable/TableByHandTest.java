@@ -56,6 +56,30 @@ class TableByHandTest {
         return Duration.between(SIX, Instant.parse("2026-11-" + time + ":00Z")).toSeconds();
     }
 
+    /** The owl, and a fox that must wait for Saturday. */
+    private static Workload owlNowFoxTomorrow(Instant from) {
+        return new Workload(List.of(piece("owl", 0, 30, "rust", "brush"),
+                piece("fox", 0, 20, "rust", "brush").within(Workload.Window.ANY.after(Instant.parse("2026-11-28T19:00:00Z")))), List.of(),
+                EVENINGS, from, Map.of());
+    }
+
+    @Test
+    void whoSitsThereAlreadyGoesOnAndElseNoEveningIsBegunForIt() {
+        Timetable underWay = Timetable.of(owlNowFoxTomorrow(Instant.parse("2026-11-27T19:40:00Z")));
+        assertThat(underWay.placed().get(0)).as("the owl at once: the evening is begun")
+                .isEqualTo(new Timetable.Placed(0, Instant.parse("2026-11-27T19:40:00Z"), Instant.parse("2026-11-27T20:10:00Z")));
+        assertThat(underWay.sittings()).as("told as they are").isEqualTo(2);
+        Timetable before = Timetable.of(owlNowFoxTomorrow(SIX));
+        assertThat(before.placed()).as("both on Saturday, and Friday is free").allMatch(p -> p.start().isAfter(EVENINGS.get(1).from()
+                .minusSeconds(1)));
+        assertThat(before.sittings()).isEqualTo(1);
+        WorkNumbers now = numbers(owlNowFoxTomorrow(Instant.parse("2026-11-27T19:40:00Z")));
+        assertThat(cost(now, 0, 1)[TableCost.TOGETHER]).as("until 19:20 on Saturday and one sitting more of two days")
+                .isEqualTo((23 * 60 + 40) * 60 + 2 * 24 * 3600);
+        assertThat(cost(now, 1, 0)[TableCost.TOGETHER]).as("until 19:50, and Saturday counts")
+                .isEqualTo((24 * 60 + 10) * 60 + 2 * 24 * 3600);
+    }
+
     @Test
     void piecesBeginWhenTheHandIsFreeAndWhatTheyWaitForIsDry() {
         assertThat(starts(usual(), FIRST, OTHER, SECOND)).as("owl at 19:00, fox meanwhile, the owl again when it is dry")
