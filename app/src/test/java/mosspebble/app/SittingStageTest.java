@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.ZoneId;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.Comparator;
@@ -31,6 +32,7 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.paint.Color;
 import mosspebble.app.model.Workbench;
 import mosspebble.app.sitting.SittingModel;
+import mosspebble.core.plan.ManyStones;
 import mosspebble.core.project.Diary;
 import mosspebble.core.timetable.Timetable;
 import org.junit.jupiter.api.Test;
@@ -275,14 +277,20 @@ class SittingStageTest {
             app.type("#day-temperature", "cold");
             assertThat(app.text("#day-temperature-problem")).contains("is not a number");
             app.type("#day-temperature", "8");
-            app.until("the cold is told", () -> app.present("#too-cold") && app.text("#too-cold").contains("Sat 28"));
+            app.until("the cold is told",
+                    () -> app.present("#left-for-cold") && app.text("#left-for-cold").startsWith("Nothing is painted on Sat 28"));
+            Timetable table = model(app).shown().table();
+            assertThat(table.placed().stream().filter(p -> p.start().atZone(ZoneId.of("UTC")).toLocalDate().equals(day)))
+                    .as("no paint where it is too cold for it").noneMatch(
+                            p -> ManyStones.formsFilm(app.plan().steps().get(table.of().pieces().get(p.piece()).step())));
+            assertThat(app.present("#too-cold")).as("so there is nothing to warn of").isFalse();
             assertThat(app.text("#day-slower")).contains("8 °C", "times the usual time", "no film below 10 °C");
             assertThat(app.text("#room-" + day)).isEqualTo("Sat 28 Nov · 8 °C");
             app.click("#sitting-week");
             assertThat(app.text("#temperature")).as("the usual room").isEqualTo("19");
             app.click("#sitting-ready");
             app.click("#day-usual");
-            app.until("all is as usual", () -> !app.present("#too-cold") && app.text("#room-" + day).equals("Sat 28 November"));
+            app.until("all is as usual", () -> !app.present("#left-for-cold") && app.text("#room-" + day).equals("Sat 28 November"));
             app.click("#day-probe");
             app.until("the probe was read", () -> app.text("#room-" + day).contains("°C"));
             app.click("#sitting-week");

@@ -131,7 +131,19 @@ class ManyStonesTest {
         }
         Diary mornings = Diary.USUAL.withWeek("Sun 9-12");
         Timetable table = Timetable.of(ManyStones.workload(List.of(snail), mornings, cold, FRIDAY, UTC));
-        assertThat(TimetableWords.tooCold(table, Map.of("snail", snail), mornings, cold, UTC))
+        assertThat(table.placed().stream().filter(p -> ManyStones.formsFilm(snail.steps().get(table.of().pieces().get(p.piece()).step()))))
+                .as("no paint where it is too cold for it").isNotEmpty()
+                .allMatch(p -> p.start().isAfter(sunday.plusWeeks(3).atTime(23, 0).toInstant(UTC)));
+        assertThat(table.placed().get(0).start()).as("washing needs no warmth").isBefore(sunday.atTime(12, 0).toInstant(UTC));
+        assertThat(TimetableWords.leftForCold(table, cold, UTC)).hasValueSatisfying(
+                words -> assertThat(words).startsWith("Nothing is painted on Sun 29, 9:00, Sun 6").contains("below 10 °C"));
+        assertThat(TimetableWords.tooCold(table, Map.of("snail", snail), mornings, cold, UTC)).isEmpty();
+        Diary pinned = mornings;
+        for (String step : snail.names()) {
+            pinned = pinned.withPin("snail", step, Optional.of(sunday.atTime(9, 0)));
+        }
+        Timetable held = Timetable.of(ManyStones.workload(List.of(snail), pinned, cold, FRIDAY, UTC));
+        assertThat(TimetableWords.tooCold(held, Map.of("snail", snail), pinned, cold, UTC)).as("what is pinned there is warned of")
                 .hasValueSatisfying(words -> assertThat(words).matches("Too cold to paint on Sun \\d+, 9:00.* below 10 °C.*"));
         Room day = new Room(Climate.room()).with(sunday, Optional.of(new Climate(new Celsius(8), 0.5, 0.1)), sunday)
                 .with(sunday.atTime(9, 0), Optional.of(Climate.room()), sunday);

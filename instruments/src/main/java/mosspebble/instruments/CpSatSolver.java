@@ -136,8 +136,9 @@ public final class CpSatSolver implements Timetable.Solver {
             }
             hands();
             places();
-            double slowest = of.hours().stream().mapToDouble(of::slower).max().orElse(1);
-            double quickest = of.hours().stream().mapToDouble(of::slower).min().orElse(1);
+            // a timetable reckons in thousandths
+            double slowest = Math.ceil(1_000 * of.hours().stream().mapToDouble(of::slower).max().orElse(1)) / 1_000;
+            double quickest = Math.floor(1_000 * of.hours().stream().mapToDouble(of::slower).min().orElse(1)) / 1_000;
             for (Workload.Wait wait : of.waits()) {
                 double times = !wait.inAir() ? 1 : keeps ? slowest : quickest;
                 after(wait, (long) (times * wait.lag().toSeconds()), !missed.contains(wait.then()));
@@ -163,7 +164,7 @@ public final class CpSatSolver implements Timetable.Solver {
             long earliest = piece.when().earliest().map(this::seconds).orElse(0L);
             long latest = keeps && inTime ? piece.when().latest().map(l -> seconds(l) - piece.hand().toSeconds()).orElse(Long.MAX_VALUE)
                     : Long.MAX_VALUE;
-            long[][] free = hours.stream()
+            long[][] free = hours.stream().filter(h -> !of.isTooCold(i, h))
                     .map(h -> new long[] {Math.max(earliest, seconds(h.from())),
                         Math.min(latest, seconds(h.to()) - piece.hand().toSeconds())})
                     .filter(h -> h[0] <= h[1]).toArray(long[][]::new);

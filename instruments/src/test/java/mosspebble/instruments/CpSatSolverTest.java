@@ -18,6 +18,8 @@ import java.util.TreeMap;
 import java.util.stream.Collectors;
 import mosspebble.core.timetable.Timetable;
 import mosspebble.core.timetable.Workload;
+import java.util.Set;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 
@@ -113,7 +115,9 @@ class CpSatSolverTest {
             slower.put(at(day * 1_440L), random.nextInt(3) == 0 ? random.nextDouble(0.5, 3) : 1);
         }
         return new Workload(pieces, waits, hours, START, Map.of("stone 0", at(random.nextInt(200, 5_000))), Map.of(),
-                new Workload.Shared(Map.of("box", random.nextInt(1, 3)), stays, slower));
+                new Workload.Shared(Map.of("box", random.nextInt(1, 3)), stays, slower,
+                        new Workload.Cold(IntStream.range(0, pieces.size()).filter(i -> random.nextBoolean()).boxed()
+                                .collect(Collectors.toSet()), random.nextBoolean() ? Set.of() : Set.of(at(0), at(2 * 1_440)))));
     }
 
     @Test
@@ -124,7 +128,10 @@ class CpSatSolverTest {
             Workload workload = madeUp(random, random.nextInt(2, 6), random.nextInt(2, 6));
             Timetable quick = Timetable.quick(workload);
             Timetable found = SOLVER.better(quick, () -> false).orElseThrow();
-            assertThat(found.placed()).hasSameSizeAs(workload.pieces());
+            assertThat(found.placed()).hasSameSizeAs(workload.pieces())
+                    .as("nothing that needs warmth where it is cold").noneMatch(p -> workload.hours().stream()
+                            .anyMatch(
+                                    h -> workload.isTooCold(p.piece(), h) && !p.start().isBefore(h.from()) && p.start().isBefore(h.to())));
             assertThat(late(found)).isLessThanOrEqualTo(late(quick));
             assertThat(found.bound()).isAfterOrEqualTo(quick.bound()).isBeforeOrEqualTo(found.end());
             Timetable java = Timetable.of(workload);

@@ -178,7 +178,7 @@ public final class Results {
         return draft.getReadOnlyProperty();
     }
 
-    /** The part looked at closely at half its pixels, where all that was drawn before is too coarse to be stretched; null before the first. */
+    /** The part looked at closely at half its pixels, where what was drawn before is too coarse to be stretched; null before the first. */
     public ReadOnlyObjectProperty<StonePicture> draftOfPartProperty() {
         return draftOfPart.getReadOnlyProperty();
     }

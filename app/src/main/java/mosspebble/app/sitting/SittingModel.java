@@ -14,9 +14,11 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -329,16 +331,24 @@ public final class SittingModel {
 
     /** Less what was found still wet; what is in hand stays in hand. */
     private static Workload left(Workload all, Map<String, PaintPlan> plans, InHand held, Map<String, Instant> notYet) {
+        Workload.Shared shared = all.shared();
         List<Workload.Piece> pieces = all.pieces().stream().map(p -> {
             Workload.Window when = p.when();
-            if (held != null && held.of(p, plans.get(p.stone()).names())) {
+            if (isHeld(p, plans, held)) {
                 when = new Workload.Window(Optional.empty(), Optional.of(held.since.plus(p.hand())));
             } else if (notYet.containsKey(p.stone())) {
                 when = when.after(notYet.get(p.stone()));
             }
             return new Workload.Piece(p.stone(), p.step(), p.part(), p.hand(), p.dries(), p.load(), p.tool(), when);
         }).toList();
-        return new Workload(pieces, all.waits(), all.hours(), all.from(), all.due(), all.drying(), all.shared());
+        Set<Integer> warm = shared.cold().pieces().stream().filter(i -> !isHeld(all.pieces().get(i), plans, held))
+                .collect(Collectors.toSet()); // who holds it knows how cold it is
+        return new Workload(pieces, all.waits(), all.hours(), all.from(), all.due(), all.drying(), new Workload.Shared(shared.places(),
+                shared.stays(), shared.slower(), new Workload.Cold(warm, shared.cold().sittings())));
+    }
+
+    private static boolean isHeld(Workload.Piece piece, Map<String, PaintPlan> plans, InHand held) {
+        return held != null && held.of(piece, plans.get(piece.stone()).names());
     }
 
     /** Looks for what would help, if anything is late. */

@@ -255,20 +255,12 @@ final class SittingPanel extends Panel {
         if (row.getChildren().isEmpty()) { // all painted, or not planned yet
             row.getChildren().add(left(project().map(Project::name).orElse("")));
         }
-        TimetableWords.tooCold(table, shown.plans(), model.diary(), model.room(), model.zone()).ifPresent(words -> {
-            Label cold = new Label(words);
-            cold.setId("too-cold");
-            cold.getStyleClass().add("problem");
-            cold.setWrapText(true);
-            tight.getChildren().add(cold);
-        });
+        TimetableWords.leftForCold(table, model.room(), model.zone()).ifPresent(words -> tight("left-for-cold", words));
+        TimetableWords.tooCold(table, shown.plans(), model.diary(), model.room(), model.zone())
+                .ifPresent(words -> tight("too-cold", words));
         long late = all.stream().filter(r -> !r.late().isZero()).count();
         if (late > 0) {
-            Label words = new Label(TimetableWords.late(all.stream().filter(r -> !r.late().isZero()).toList(), model::name));
-            words.setId("late");
-            words.getStyleClass().add("problem");
-            words.setWrapText(true);
-            tight.getChildren().add(words);
+            tight("late", TimetableWords.late(all.stream().filter(r -> !r.late().isZero()).toList(), model::name));
             List<InTime.Way> ways = model.waysProperty().get();
             for (int i = 0; i < ways.size(); i++) {
                 InTime.Means means = ways.get(i).means();
@@ -282,6 +274,15 @@ final class SittingPanel extends Panel {
                 }
             }
         }
+    }
+
+    /** Adds what cannot be as one would wish. */
+    private void tight(String id, String words) {
+        Label label = new Label(words);
+        label.setId(id);
+        label.getStyleClass().add("problem");
+        label.setWrapText(true);
+        tight.getChildren().add(label);
     }
 
     /** Adds what is said of a stone where it has its turn. */

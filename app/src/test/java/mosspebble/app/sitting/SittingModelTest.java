@@ -295,6 +295,31 @@ class SittingModelTest {
     }
 
     @Test
+    void whatIsInTheHandIsPaintedThoughItIsTooColdAndTheRestIsLeftForWarmerOnes() throws Exception {
+        with(List.of("snail"), desk -> {
+            while (!ManyStones.formsFilm(model.shown().step(model.shown().piece(model.shown().next().orElseThrow())))) {
+                doNext(1);
+                answers.until(desk::idle);
+            }
+            Timetable.Placed next = model.shown().next().orElseThrow();
+            if (next.start().isAfter(clock.instant())) {
+                clock.to(next.start());
+            }
+            model.tick();
+            model.begin();
+            answers.until(desk::idle);
+            LocalDate today = clock.instant().atZone(ZoneOffset.UTC).toLocalDate();
+            model.air(today, Optional.of(new Climate(new Celsius(8), 0.6, 0.1)));
+            answers.until(desk::idle);
+            Timetable cold = model.shown().table();
+            assertThat(cold.placed().get(0).start()).as("in the hand").isBeforeOrEqualTo(clock.instant().plusSeconds(60));
+            assertThat(cold.placed().stream().skip(1).filter(p -> ManyStones.formsFilm(model.shown().step(model.shown().piece(p)))))
+                    .as("all other paint").isNotEmpty()
+                    .allMatch(p -> p.start().atZone(ZoneOffset.UTC).toLocalDate().isAfter(today));
+        });
+    }
+
+    @Test
     void aSittingThatBeginsSoonerKeepsItsAirAndWhatIsPinnedToIt() throws Exception {
         LocalDate saturday = LocalDate.of(2026, 11, 28);
         with(List.of("snail"), desk -> {

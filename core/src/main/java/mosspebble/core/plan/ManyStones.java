@@ -14,8 +14,10 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import mosspebble.core.drying.Climate;
+import mosspebble.core.drying.Drying;
 import mosspebble.core.project.Diary;
 import mosspebble.core.project.Room;
 import mosspebble.core.timetable.Learned;
@@ -90,6 +92,11 @@ public final class ManyStones {
         return step instanceof Step.Lay lay && lay.layers().stream().noneMatch(l -> lay.share(l).setsByItself());
     }
 
+    /** Whether it is told of a sitting that it is so cold there that paint forms no film. */
+    public static boolean isTooCold(Room room, LocalDateTime sitting) {
+        return room.isToldApart(sitting) && room.in(sitting).temperature().value() < Drying.COLDEST;
+    }
+
     private static Optional<Workload.Stay> stay(Step step) {
         return step instanceof Step.Seal seal && seal.advice().kind().isLaidInTheOpen()
                 ? Optional.of(new Workload.Stay(SPRAY, step.work().touch())) : Optional.empty();
@@ -105,6 +112,8 @@ public final class ManyStones {
     private final Instant from;
     private final ZoneId zone;
     private final Map<Integer, Workload.Stay> stays = new TreeMap<>();
+    /** What needs warmth and is not pinned: who pins it to a cold sitting warms the room. */
+    private final Set<Integer> warm = new TreeSet<>();
     private final List<Workload.Piece> pieces = new ArrayList<>();
     private final List<Workload.Wait> waits = new ArrayList<>();
     private final Map<String, Instant> drying = new TreeMap<>();
@@ -126,8 +135,10 @@ public final class ManyStones {
         Map<Instant, Double> slower = new TreeMap<>();
         hours.forEach(h -> slower.put(h.from(), room.slower(sitting(h.from()))));
         slower.values().removeIf(times -> times == 1);
+        Set<Instant> cold = hours.stream().filter(h -> isTooCold(room, sitting(h.from()))).map(Workload.Hours::from)
+                .collect(Collectors.toSet());
         return new Workload(pieces, waits, hours, from, due, drying,
-                new Workload.Shared(Map.of(SPRAY, room.sprayed()), stays, slower));
+                new Workload.Shared(Map.of(SPRAY, room.sprayed()), stays, slower, new Workload.Cold(warm, cold)));
     }
 
     /** The end of a part of a step: as a piece still to be done, or a moment. */
@@ -180,6 +191,9 @@ public final class ManyStones {
                 pieces.add(new Workload.Piece(id, number, part, hand(step).of(step.work().hand().dividedBy(parts)), dries,
                         load(step), tool(step), pinned));
                 stay(step).ifPresent(stay -> stays.put(piece, stay));
+                if (pinned == Workload.Window.ANY && (formsFilm(step) || step instanceof Step.Seal)) {
+                    warm.add(piece);
+                }
                 if (before != null) {
                     follow(before, piece, part > 0 ? dries(step).of(step.work().between().dividedBy(parts - 1)) : Duration.ZERO,
                             Optional.empty(), driesInAir(plan, step));

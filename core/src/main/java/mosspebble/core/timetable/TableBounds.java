@@ -33,7 +33,7 @@ final class TableBounds {
     private long[] heads() {
         long[] start = w.earliest.clone();
         for (int i : w.sorted) {
-            start[i] = w.hours.begin(start[i], w.hand[i]);
+            start[i] = w.begin(i, start[i], w.hand[i]);
             for (int k = 0; k < w.behind[i].length; k++) {
                 start[w.behind[i][k]] = Math.max(start[w.behind[i][k]], start[i] + w.hand[i] + w.leastLag[i][k]);
             }

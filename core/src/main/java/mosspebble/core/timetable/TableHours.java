@@ -7,7 +7,8 @@ import java.util.List;
 
 /**
  * The sittings of a workload one after the other, in seconds from its beginning; those that are over are left out, and after the last they
- * come again week by week. Each has its beginning, its end, and how many thousandths of the usual time it takes to dry in it.
+ * come again week by week. Each has its beginning, its end, how many thousandths of the usual time it takes to dry in it, and 1 where it is
+ * too cold for some work.
  */
 final class TableHours {
 
@@ -21,7 +22,9 @@ final class TableHours {
 
     TableHours(Workload of) {
         this.of = of;
-        this.week = of.hours().stream().map(h -> new long[] {Math.max(0, seconds(h.from())), seconds(h.to()), permille(h)})
+        this.week = of.hours().stream()
+                .map(h -> new long[] {Math.max(0, seconds(h.from())), seconds(h.to()), permille(h),
+                    of.shared().cold().sittings().contains(h.from()) ? 1 : 0})
                 .filter(h -> h[1] > h[0]).toList();
         long first = of.hours().stream().mapToLong(h -> seconds(h.from())).min().orElse(0);
         long last = of.hours().stream().mapToLong(h -> seconds(h.to())).max().orElse(0);
@@ -35,15 +38,24 @@ final class TableHours {
     }
 
     private long permille(Workload.Hours hours) {
+        return permille(of, hours);
+    }
+
+    /** How many thousandths of the usual time it takes to dry in a sitting. */
+    static long permille(Workload of, Workload.Hours hours) {
         return Math.round(1000 * of.slower(hours));
     }
 
-    /** When a piece can begin that may begin from a time on: where it is done before the sitting ends. */
-    long begin(long from, long takes) {
+    /**
+     * When a piece can begin that may begin from a time on: where it is done before the sitting ends.
+     *
+     * @param warm whether it needs warmth
+     */
+    long begin(long from, long takes, boolean warm) {
         for (int k = sitting(from);; k++) {
             long[] each = hour(k);
             long start = Math.max(from, each[0]);
-            if (start + takes <= each[1]) {
+            if (start + takes <= each[1] && !(warm && each[3] == 1)) {
                 return start;
             }
         }
@@ -80,16 +92,16 @@ final class TableHours {
                 throw new IllegalArgumentException("With so few hours it would take longer than twenty years.");
             }
             for (Workload.Hours again : of.hours()) {
-                hours.add(new long[] {seconds(again.from()) + weeks, seconds(again.to()) + weeks, permille(again)});
+                hours.add(new long[] {seconds(again.from()) + weeks, seconds(again.to()) + weeks, permille(again), 0});
             }
         }
         return hours.get(k);
     }
 
     /** The latest beginning of a piece that is done by a time, in one sitting; where there is none, as if one sat at any time. */
-    long latest(long by, long hand) {
+    long latest(long by, long hand, boolean warm) {
         for (int k = by - hand < 0 ? -1 : sitting(by - hand); k >= 0; k--) {
-            if (hour(k)[0] + hand <= Math.min(by, hour(k)[1])) {
+            if (hour(k)[0] + hand <= Math.min(by, hour(k)[1]) && !(warm && hour(k)[3] == 1)) {
                 return Math.min(by, hour(k)[1]) - hand;
             }
         }

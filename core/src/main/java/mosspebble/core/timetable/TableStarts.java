@@ -54,7 +54,7 @@ final class TableStarts {
         Stands stands = new Stands(w);
         long now = 0;
         for (int i : order) {
-            start[i] = w.hours.begin(Math.max(now, Math.max(free[i], stands.free(i))), times.hand()[i]);
+            start[i] = w.begin(i, Math.max(now, Math.max(free[i], stands.free(i))), times.hand()[i]);
             now = start[i] + times.hand()[i];
             stands.take(i, now + times.stays()[i]);
             for (int k = 0; k < w.behind[i].length; k++) {

@@ -167,7 +167,7 @@ public record Timetable(Workload of, List<Placed> placed, Instant bound, int sit
                 new Workload.Shared(of.shared().places(),
                         of.shared().stays().entrySet().stream().collect(Collectors.toMap(Map.Entry::getKey,
                                 s -> new Workload.Stay(s.getValue().place(), longer(s.getValue().after(), times)))),
-                        of.shared().slower()));
+                        of.shared().slower(), of.shared().cold()));
         return new TimetableSearch(longer).inOrder(placed.stream().map(Placed::piece).toList());
     }
 

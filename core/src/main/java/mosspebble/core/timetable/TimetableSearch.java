@@ -319,18 +319,18 @@ final class TimetableSearch {
         for (int placed = 0; placed < w.n; placed++) {
             long soonest = Long.MAX_VALUE;
             for (int i : can) {
-                soonest = Math.min(soonest, w.hours.begin(Math.max(now, Math.max(free[i], stands.free(i))), w.hand[i]));
+                soonest = Math.min(soonest, w.begin(i, Math.max(now, Math.max(free[i], stands.free(i))), w.hand[i]));
             }
             int best = -1;
             for (int i : can) {
-                if (w.hours.begin(Math.max(now, Math.max(free[i], stands.free(i))), w.hand[i]) <= soonest + patience
+                if (w.begin(i, Math.max(now, Math.max(free[i], stands.free(i))), w.hand[i]) <= soonest + patience
                         && (best < 0 || before(i, best, urgent, inHand))) {
                     best = i;
                 }
             }
             order[placed] = best;
             can.remove(Integer.valueOf(best));
-            long start = w.hours.begin(Math.max(now, Math.max(free[best], stands.free(best))), w.hand[best]);
+            long start = w.begin(best, Math.max(now, Math.max(free[best], stands.free(best))), w.hand[best]);
             now = start + w.hand[best];
             stands.take(best, now + w.stays[best]);
             inHand = best;

@@ -41,6 +41,8 @@ final class WorkNumbers {
     final boolean[][] inAir;
     /** The same lags in the room where it dries quickest. */
     final long[][] leastLag;
+    /** Whether it is not done where it is too cold. */
+    final boolean[] warm;
     /** Where the stone of each piece stands in the way of others; -1 for nowhere. */
     final int[] place;
     /** How long after the end of each piece it stands there. */
@@ -72,12 +74,14 @@ final class WorkNumbers {
         this.earliest = of.pieces().stream().mapToLong(p -> p.when().earliest().map(this::seconds).map(e -> Math.max(0, e)).orElse(0L))
                 .toArray();
         this.latest = of.pieces().stream().mapToLong(p -> p.when().latest().map(this::seconds).orElse(NEVER)).toArray();
+        this.warm = new boolean[n];
+        of.shared().cold().pieces().forEach(i -> warm[i] = true);
         this.needs = new int[n];
         this.behind = new int[n][];
         this.lag = new long[n][];
         link(of.waits());
         this.most = of.waits().stream().anyMatch(w -> w.most().isPresent()) ? most(of.waits()) : null;
-        double quickest = of.hours().stream().mapToDouble(of::slower).min().orElse(1);
+        long quickest = of.hours().stream().mapToLong(h -> TableHours.permille(of, h)).min().orElse(1_000);
         this.inAir = of.hours().stream().allMatch(h -> of.slower(h) == 1) ? null : inAir();
         this.leastLag = inAir == null ? lag : leastLag(quickest);
         List<String> places = List.copyOf(new TreeMap<>(of.shared().places()).keySet());
@@ -101,12 +105,12 @@ final class WorkNumbers {
         return all;
     }
 
-    private long[][] leastLag(double quickest) {
+    private long[][] leastLag(long quickest) {
         long[][] least = new long[n][];
         for (int i = 0; i < n; i++) {
             least[i] = lag[i].clone();
             for (int k = 0; k < least[i].length; k++) {
-                least[i][k] = inAir[i][k] ? (long) (quickest * lag[i][k]) : lag[i][k];
+                least[i][k] = inAir[i][k] ? lag[i][k] * quickest / 1000 : lag[i][k];
             }
         }
         return least;
@@ -186,9 +190,14 @@ final class WorkNumbers {
             for (int k = 0; k < behind[i].length; k++) {
                 by = Math.min(by, late[behind[i][k]] - lag[i][k]);
             }
-            late[i] = hours.latest(by, hand[i]);
+            late[i] = hours.latest(by, hand[i], warm[i]);
         }
         return late;
+    }
+
+    /** When a piece can begin that may begin from a time on and takes so long. */
+    long begin(int i, long from, long takes) {
+        return hours.begin(from, takes, warm[i]);
     }
 
     /** By when each piece must be done so that all that should be done by a certain time can be. */

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 
 /**
@@ -136,10 +137,16 @@ public record Workload(List<Piece> pieces, List<Wait> waits, List<Hours> hours, 
      * @param stays by number of the piece, where its stone stands
      * @param slower by the beginning of a sitting, so many times as long as in the usual room it takes to dry what is laid in it, 0.05 to
      *        50; sittings that are not named are in the usual room
+     * @param cold what is not done where it is too cold for it
      */
-    public record Shared(Map<String, Integer> places, Map<Integer, Stay> stays, Map<Instant, Double> slower) {
+    public record Shared(Map<String, Integer> places, Map<Integer, Stay> stays, Map<Instant, Double> slower, Cold cold) {
 
         public static final Shared NONE = new Shared(Map.of(), Map.of(), Map.of());
+
+        /** Where it is never too cold. */
+        public Shared(Map<String, Integer> places, Map<Integer, Stay> stays, Map<Instant, Double> slower) {
+            this(places, stays, slower, Cold.NEVER);
+        }
 
         public Shared {
             places = Map.copyOf(new TreeMap<>(places));
@@ -159,6 +166,26 @@ public record Workload(List<Piece> pieces, List<Wait> waits, List<Hours> hours, 
                 }
             }
         }
+    }
+
+    /**
+     * Sittings in which it is so cold that some work cannot be done.
+     *
+     * @param pieces numbers of what needs warmth
+     * @param sittings beginnings of those that are too cold for it; when they come again another week they are not
+     */
+    public record Cold(Set<Integer> pieces, Set<Instant> sittings) {
+        public static final Cold NEVER = new Cold(Set.of(), Set.of());
+
+        public Cold {
+            pieces = Set.copyOf(pieces);
+            sittings = Set.copyOf(sittings);
+        }
+    }
+
+    /** Whether a piece, by number, is not done in a sitting since it is too cold there. */
+    public boolean isTooCold(int piece, Hours sitting) {
+        return shared.cold.pieces.contains(piece) && shared.cold.sittings.contains(sitting.from);
     }
 
     /** Nothing is done yet, and nothing is in the way of anything. */

@@ -124,12 +124,25 @@ public final class TimetableWords {
             PaintPlan plan = plans.get(piece.stone());
             return plan != null && ManyStones.formsFilm(plan.steps().get(piece.step()));
         }).map(p -> p.start().atZone(zone).toLocalDateTime()).map(m -> diary.sitting(m).orElse(m)).distinct()
-                .filter(s -> room.isToldApart(s) && room.in(s).temperature().value() < Drying.COLDEST).sorted()
-                .map(s -> room.sittings().containsKey(s) ? SHORTEST.format(s) : WEEKDAY.format(s)).distinct().limit(MOST_BROKEN).toList();
+                .filter(s -> ManyStones.isTooCold(room, s)).sorted().map(s -> sitting(room, s)).distinct().limit(MOST_BROKEN).toList();
         return cold.isEmpty() ? Optional.empty()
                 : Optional.of("Too cold to paint on " + Words.list(cold) + ": below "
                         + Numbers.text(Drying.COLDEST, 0)
                         + " °C acrylics form no film. Warm the room, or take the sitting out; the label decides.");
+    }
+
+    private static String sitting(Room room, LocalDateTime begins) {
+        return room.sittings().containsKey(begins) ? SHORTEST.format(begins) : WEEKDAY.format(begins);
+    }
+
+    /** Sittings before all is done in which nothing is painted since it is too cold there; empty for none. */
+    public static Optional<String> leftForCold(Timetable table, Room room, ZoneId zone) {
+        Optional<Instant> last = table.placed().stream().map(Timetable.Placed::start).max(Instant::compareTo);
+        List<String> cold = table.of().shared().cold().sittings().stream().filter(s -> last.filter(s::isBefore).isPresent()).sorted()
+                .map(s -> sitting(room, s.atZone(zone).toLocalDateTime())).distinct().limit(MOST_BROKEN).toList();
+        return cold.isEmpty() ? Optional.empty()
+                : Optional.of("Nothing is painted on " + Words.list(cold) + ": below " + Numbers.text(Drying.COLDEST, 0)
+                        + " °C acrylics form no film. Warm the room and tell what it is then; the label decides.");
     }
 
     /** When a stone is ready, and what that means for the day it is due. */

@@ -12,6 +12,8 @@ import java.util.Optional;
 import java.util.SplittableRandom;
 import java.util.TreeMap;
 import java.util.function.Consumer;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 
 /** Places that hold few stones, rooms in which it dries slower, and how many sittings it takes at least. */
@@ -130,7 +132,14 @@ class PlacesAndRoomsTest {
             }
         }
         return new Workload(of.pieces(), waits, of.hours(), of.from(), of.due(), of.drying(),
-                new Workload.Shared(Map.of("box", random.nextInt(1, 3), "lamp", 1), stays, slower));
+                new Workload.Shared(Map.of("box", random.nextInt(1, 3), "lamp", 1), stays, slower, cold(of, random)));
+    }
+
+    /** Half of the work needs warmth, which a fifth of the sittings have not. */
+    private static Workload.Cold cold(Workload of, SplittableRandom random) {
+        return new Workload.Cold(
+                IntStream.range(0, of.pieces().size()).filter(i -> random.nextBoolean()).boxed().collect(Collectors.toSet()),
+                of.hours().stream().map(Workload.Hours::from).filter(h -> random.nextInt(5) == 0).collect(Collectors.toSet()));
     }
 
     @Test

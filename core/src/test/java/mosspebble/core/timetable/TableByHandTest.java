@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 
 /** Beginnings, bounds and costs of a small table, worked out by hand. */
@@ -61,6 +62,28 @@ class TableByHandTest {
         return new Workload(List.of(piece("owl", 0, 30, "rust", "brush"),
                 piece("fox", 0, 20, "rust", "brush").within(Workload.Window.ANY.after(Instant.parse("2026-11-28T19:00:00Z")))), List.of(),
                 EVENINGS, from, Map.of());
+    }
+
+    @Test
+    void whatNeedsWarmthIsLeftUntilItIsWarmAndElseWorkGoesOn() {
+        Workload usual = work(Duration.ofMinutes(45), Optional.empty(), Map.of());
+        Workload cold = new Workload(usual.pieces(), usual.waits(), EVENINGS, SIX, Map.of(), Map.of(),
+                new Workload.Shared(Map.of(), Map.of(),
+                        Map.of(), new Workload.Cold(Set.of(FIRST, SECOND), Set.of(EVENINGS.get(0).from()))));
+        assertThat(starts(numbers(cold), OTHER, FIRST, SECOND)).as("the fox on Friday, the owl on Saturday")
+                .containsExactly(at("28T19:00"), at("28T20:15"), at("27T19:00"));
+        assertThat(numbers(usual).late(at("28T20:00"))[FIRST]).as("done by eight on Saturday").isEqualTo(at("27T20:30"));
+        assertThat(numbers(cold).late(at("28T20:00"))[FIRST]).as("as if one could sit before seven: not on Friday")
+                .isEqualTo(at("28T18:15"));
+        Workload always = new Workload(usual.pieces(), usual.waits(), EVENINGS, SIX, Map.of(), Map.of(), new Workload.Shared(Map.of(),
+                Map.of(), Map.of(), new Workload.Cold(Set.of(FIRST, SECOND, OTHER),
+                        Set.of(EVENINGS.get(0).from(), EVENINGS.get(1).from()))));
+        assertThat(Timetable.of(always).placed().get(0).start()).as("both evenings are too cold; a week later nobody knows")
+                .isEqualTo(Instant.parse("2026-12-04T19:00:00Z"));
+        assertThat(always.isTooCold(OTHER, EVENINGS.get(1))).isTrue();
+        assertThat(cold.isTooCold(OTHER, EVENINGS.get(0))).isFalse();
+        assertThat(Timetable.of(cold).stretched(1.25).placed()).as("nor if everything takes a quarter longer")
+                .allMatch(p -> p.piece() == OTHER || !p.start().isBefore(EVENINGS.get(1).from()));
     }
 
     @Test

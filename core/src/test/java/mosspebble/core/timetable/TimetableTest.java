@@ -270,6 +270,8 @@ class TimetableTest {
             end[each.piece()] = each.end();
             assertThat(of.hours()).as("%s to %s lies in a sitting", each.start(), each.end())
                     .anyMatch(h -> within(h, each.start(), each.end()));
+            assertThat(of.hours()).as("nothing that needs warmth where it is cold").noneMatch(
+                    h -> of.isTooCold(each.piece(), h) && !each.start().isBefore(h.from()) && !each.end().isAfter(h.to()));
         }
         for (Workload.Wait wait : of.waits()) {
             double slower = wait.inAir() ? of.hours().stream().filter(h -> within(h, start[wait.before()], end[wait.before()]))
