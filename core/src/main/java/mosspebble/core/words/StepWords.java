@@ -218,7 +218,7 @@ public final class StepWords {
                 : "";
         return first + edge + more + switch (lay.doing().turn()) {
             case AS_IT_LIES -> "";
-            case HALF_ROUND -> " Turn the stone half round: the hand would rest on what was painted before.";
+            case HALF_ROUND -> " Work with the top of the stone toward you: else the hand would rest on what was painted before.";
             case LEFT_TO_RIGHT -> " From the upper left to the right, so that the hand never rests on wet paint.";
             case RIGHT_TO_LEFT -> " From the upper right to the left, so that the hand never rests on wet paint.";
         };

@@ -103,6 +103,13 @@ class WordsTest {
         return FACTS.and(name, value);
     }
 
+    /** Two passes in a row may both want it: told to turn it, one would turn it back. */
+    @Test
+    void howTheStoneLiesIsSaidAndNotWhatWasDoneToIt() {
+        assertThat(StepWords.sentence(lay(Step.Kind.FILL, WING, Why.Reason.NONE, 1)))
+                .endsWith(" Work with the top of the stone toward you: else the hand would rest on what was painted before.");
+    }
+
     @ParameterizedTest
     @EnumSource(Code.class)
     void everyFindingHasItsSentence(Code code) {
