@@ -135,9 +135,11 @@ class CloseLookTest {
             Node cloth = app.find("#cloth");
             ImageView stone = (ImageView) cloth.lookup("#cloth-stone");
             app.robot.interact(() -> app.show().draftOfPartProperty().addListener((o, a, b) -> {
-                rough.add(b.terrain().grid());
-                before.add(app.show().pictureProperty().get().terrain().grid());
-                lies.add(stone.isVisible() ? stone.getImage().getWidth() : 0);
+                if (b != null) {
+                    rough.add(b.terrain().grid());
+                    before.add(app.show().pictureProperty().get().terrain().grid());
+                    lies.add(stone.isVisible() ? stone.getImage().getWidth() : 0);
+                }
             }));
             app.keys(KeyCode.Z);
             lit(app);
@@ -156,6 +158,7 @@ class CloseLookTest {
             assertThat(lies).as("it lies on the cloth").containsExactly((double) rough.get(0).columns());
             assertThat(before.get(0).cellMm()).as("before what is sharp").isGreaterThan(4 * sharp.cellMm());
             assertThat(stone.getImage().getWidth()).as("then all of it").isEqualTo(sharp.columns());
+            assertThat(app.show().draftOfPartProperty().get()).as("let go of").isNull();
         }
     }
 

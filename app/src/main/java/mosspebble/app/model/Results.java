@@ -178,7 +178,7 @@ public final class Results {
         return draft.getReadOnlyProperty();
     }
 
-    /** The part looked at closely at half its pixels, where what was drawn before is too coarse to be stretched; null before the first. */
+    /** The part looked at closely at half its pixels, where what was drawn before is too coarse to be stretched; null where there is none. */
     public ReadOnlyObjectProperty<StonePicture> draftOfPartProperty() {
         return draftOfPart.getReadOnlyProperty();
     }
@@ -410,8 +410,10 @@ public final class Results {
         } else {
             partLine.drop();
         }
-        desk.ask(pictureLine, d -> d.picture(now, part == null ? PlanWorker.whole(now, scale) : part, look, lamp), picture::set,
-                error -> picture.set(null));
+        desk.ask(pictureLine, d -> d.picture(now, part == null ? PlanWorker.whole(now, scale) : part, look, lamp), sharp -> {
+            draftOfPart.set(null); // the same one is news again when it is asked for again
+            picture.set(sharp);
+        }, error -> picture.set(null));
     }
 
     private static List<OwnFile> drawnWith(Studio studio) {
