@@ -178,7 +178,7 @@ public final class Results {
         return draft.getReadOnlyProperty();
     }
 
-    /** The part looked at closely at half its pixels, where what was drawn before is too coarse to be stretched; null where there is none. */
+    /** The part looked at closely at half its pixels, where what was drawn before is too coarse to be stretched; else null. */
     public ReadOnlyObjectProperty<StonePicture> draftOfPartProperty() {
         return draftOfPart.getReadOnlyProperty();
     }
