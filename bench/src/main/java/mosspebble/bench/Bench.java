@@ -186,7 +186,7 @@ public final class Bench {
         empty.addAll(List.of("-Dmosspebble.stay=true", "-cp", System.getProperty("java.class.path"), EmptyWindow.class.getName()));
         List<String> demo = java(dist, Files.exists(archive) ? archive : null);
         demo.addAll(List.of("-jar", dist.resolve("app-run.jar").toString(), "demo", "--studio", scratch.resolve("s.pebble").toString()));
-        AtRest.print(figures, empty, demo, scratch);
+        AtRest.print(figures, empty, demo, List.of("--stage=SITTING", "--deed=Sit down and work along"), scratch);
     }
 
     private static List<String> java(Path dist, Path archive) {
