@@ -21,6 +21,9 @@ public record EdgeStrip(double[] along, double[] front, double[] back) {
     private static final int RAYS = 240;
     private static final int STEPS = 90;
 
+    /** What is left where nothing is: there and back again along the same line. */
+    private static final double NOTHING_MM2 = 1e-6;
+
     /** Of the stone with its front up. */
     public static EdgeStrip of(Survey survey) {
         Dome dome = survey.dome().smooth();
@@ -110,6 +113,6 @@ public record EdgeStrip(double[] along, double[] front, double[] back) {
         }
         ring.add(ring.get(0).copy());
         Polygon strip = new GeometryFactory().createPolygon(ring.toArray(new Coordinate[0]));
-        return strip.getArea() > 0 ? strip : new GeometryFactory().createPolygon();
+        return strip.getArea() > NOTHING_MM2 ? strip : new GeometryFactory().createPolygon();
     }
 }
