@@ -3,6 +3,7 @@ package mosspebble.core.stone;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.SplittableRandom;
 import java.util.stream.IntStream;
@@ -172,5 +173,73 @@ class StoneByHandTest {
         assertThat(shelf.straightDown()).isFalse();
         assertThat(Math.toDegrees(Math.atan2(shelf.eye().z(), Math.abs(shelf.eye().y())))).as("a standing stone is seen nearly square")
                 .isGreaterThan(65);
+    }
+
+    /** A ring moved by (100, -40) and, if wished, run the other way round. */
+    private static StoneOutline.Traced traced(boolean back, double[]... corners) {
+        int n = corners.length;
+        double[] x = new double[n];
+        double[] y = new double[n];
+        for (int i = 0; i < n; i++) {
+            double[] corner = corners[back ? n - 1 - i : i];
+            x[i] = corner[0] + 100;
+            y[i] = corner[1] - 40;
+        }
+        return StoneOutline.trace(Shape.Source.HAND, x, y, 360);
+    }
+
+    private static double spoke(StoneOutline.Traced traced, int degrees) {
+        return traced.shape().spokes().get(degrees).mm();
+    }
+
+    /** By hand: all of an L is seen from the square in its corner alone, whose middle is (10, 10). */
+    @Test
+    void anAngleIsSeenWholeFromItsCorner() {
+        for (boolean back : new boolean[] {false, true}) {
+            StoneOutline.Traced angle = traced(back, new double[] {0, 0}, new double[] {60, 0}, new double[] {60, 20},
+                    new double[] {20, 20}, new double[] {20, 60}, new double[] {0, 60});
+            assertThat(angle.bridged()).isFalse();
+            assertThat(angle.poleX()).isCloseTo(110, within(1e-9));
+            assertThat(angle.poleY()).isCloseTo(-30, within(1e-9));
+            assertThat(spoke(angle, 0)).as("along its foot").isCloseTo(50, within(1e-9));
+            assertThat(spoke(angle, 90)).as("along its stem").isCloseTo(50, within(1e-9));
+            assertThat(spoke(angle, 45)).as("to its inner corner").isCloseTo(Math.hypot(10, 10), within(1e-9));
+            assertThat(spoke(angle, 180)).isCloseTo(10, within(1e-9));
+            assertThat(spoke(angle, 225)).isCloseTo(Math.hypot(10, 10), within(1e-9));
+        }
+    }
+
+    /** By hand: from no place both arms of a fork are seen; its centroid is that of a foot of 60 by 20 and arms of 20 by 40 and by 30. */
+    @Test
+    void aForkIsBridgedOverFromItsCentroid() {
+        for (boolean back : new boolean[] {false, true}) {
+            StoneOutline.Traced fork = traced(back, new double[] {0, 0}, new double[] {60, 0}, new double[] {60, 50},
+                    new double[] {40, 50}, new double[] {40, 20}, new double[] {20, 20}, new double[] {20, 60}, new double[] {0, 60});
+            assertThat(fork.bridged()).isTrue();
+            assertThat(fork.poleX()).isCloseTo(100 + (1_200 * 30 + 800 * 10 + 600 * 50) / 2_600.0, within(1e-9));
+            assertThat(fork.poleY()).isCloseTo(-40 + (1_200 * 10 + 800 * 40 + 600 * 35) / 2_600.0, within(1e-9));
+            assertThat(spoke(fork, 0)).as("across the gap to the far side of an arm").isCloseTo(160 - fork.poleX(), within(1e-9));
+            assertThat(spoke(fork, 270)).isCloseTo(fork.poleY() + 40, within(1e-9));
+        }
+    }
+
+    @Test
+    void radiiThatDoNotBeginAtTheRightGoRoundAllTheSame() {
+        List<Shape.Spoke> spokes = IntStream.range(0, 12).mapToObj(i -> new Shape.Spoke(30.0 * i + 15, 30)).toList();
+        double[] extent = StoneOutline.extent(new Shape.Measured(Shape.Source.HAND, spokes));
+        assertThat(extent).containsExactly(new double[] {60, 60}, within(0.01));
+    }
+
+    /** Where the face ends the stone is as steep as the limit says, also of a stone whose pole is not its middle. */
+    @Test
+    void theFaceEndsWhereItGetsTooSteepHoweverTheStoneLies() {
+        ZoneLimits limits = ZoneLimits.usual();
+        for (Form form : new Form[] {Form.TRIANGLE, Form.OVAL}) {
+            Dome dome = Dome.of(sized(96, 74, 30).withDome(1, 1).withShape(new Shape.Grown(form, 0.6, 0.5)).withWayUp(35));
+            double limit = limits.faceTilt();
+            Coordinate[] ring = Zones.of(dome, limits).face().getCoordinates();
+            long near = Arrays.stream(ring).filter(c -> Math.abs(dome.tiltAt(c.x, c.y) - limit) < 2).count();
+            assertThat(near).as("%s", form).isGreaterThan(ring.length * 9 / 10);
+        }
     }
 }
