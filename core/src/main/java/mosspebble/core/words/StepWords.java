@@ -271,11 +271,13 @@ public final class StepWords {
             case SHADE -> "Lay a thin line of " + coat + " along the " + (lightens(lay) ? "lit" : "dark")
                     + " edge and draw it out with a damp, clean brush.";
             case OUTLINE, LINE_FIRST, DETAIL -> "Draw with " + coat + ", lightly, turning the stone so that the hand pulls toward you.";
-            case HIGHLIGHT -> lay.tool().kind() == Tool.Kind.PEN
-                    ? "With " + coat + ", one touch or one stroke each; do not go over it while it is wet."
-                    : lay.layers().stream().mapToInt(l -> l.place().getNumGeometries()).sum() == 1
-                            ? "Touch on " + coat + " with one stroke of a full brush; lift and leave it."
-                    : "Touch on " + coat + ", one stroke of a full brush each; reload for every one of equal size.";
+            case HIGHLIGHT -> {
+                boolean one = lay.layers().stream().mapToInt(l -> l.place().getNumGeometries()).sum() == 1;
+                yield lay.tool().kind() == Tool.Kind.PEN
+                        ? "With " + coat + ", one touch or one stroke" + (one ? "" : " each") + "; do not go over it while it is wet."
+                        : one ? "Touch on " + coat + " with one stroke of a full brush; lift and leave it."
+                        : "Touch on " + coat + ", one stroke of a full brush each; reload for every one of equal size.";
+            }
             default -> {
                 What first = lay.doing().what().get(0);
                 String own = isGlitter(lay) ? glitter(first.share()) : how(first);

@@ -204,7 +204,10 @@ class WordsTest {
         assertThat(StepWords.sentence(new Step.Lay("k", Step.Kind.HIGHLIGHT, shine.doing(), List.of(several), shine.tool(), shine.work(),
                 Optional.empty(), List.of()))).contains("each; reload for every one of equal size");
         assertThat(StepWords.sentence(new Step.Lay("k", Step.Kind.HIGHLIGHT, shine.doing(), shine.layers(), new Tool(Tool.Kind.PEN, 0.7),
-                shine.work(), Optional.empty(), List.of()))).as("nobody reloads a pen").doesNotContain("reload").contains("one stroke");
+                shine.work(), Optional.empty(), List.of()))).as("nobody reloads a pen").doesNotContain("reload", " each")
+                .contains("one stroke");
+        assertThat(StepWords.sentence(new Step.Lay("k", Step.Kind.HIGHLIGHT, shine.doing(), List.of(several), new Tool(Tool.Kind.PEN, 0.7),
+                shine.work(), Optional.empty(), List.of()))).as("of several").contains("one touch or one stroke each;");
     }
 
     @Test
