@@ -80,6 +80,14 @@ class FiguresTest {
                 .contains("\nAll areas: 1 of 2 figures as wanted, 3 measured.");
     }
 
+    /** Every press is to be answered in time, not ninety-five of a hundred. */
+    @Test
+    void pressesThatTakeTooLongAreCounted() {
+        assertThat(Bench.named("none")).isZero();
+        assertThat(Bench.named("Words larger 153 ms")).isEqualTo(1);
+        assertThat(Bench.named("Look: dry, wet, curing, sealed 289 ms, Go to Stone 216 ms, skin 108 ms")).isEqualTo(3);
+    }
+
     @Test
     void whatIsKeptIsReadAgainAndAreasNotMeasuredStay() throws Exception {
         Path file = folder.resolve("figures.csv");

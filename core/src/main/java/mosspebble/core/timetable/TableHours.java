@@ -23,7 +23,7 @@ final class TableHours {
     TableHours(Workload of) {
         this.of = of;
         this.week = of.hours().stream()
-                .map(h -> new long[] {Math.max(0, seconds(h.from())), seconds(h.to()), permille(h),
+                .map(h -> new long[] {Math.max(0, seconds(h.from())), seconds(h.to()), permille(of, h),
                     of.shared().cold().sittings().contains(h.from()) ? 1 : 0})
                 .filter(h -> h[1] > h[0]).toList();
         long first = of.hours().stream().mapToLong(h -> seconds(h.from())).min().orElse(0);
@@ -35,10 +35,6 @@ final class TableHours {
 
     private long seconds(Instant at) {
         return Duration.between(of.from(), at).toSeconds();
-    }
-
-    private long permille(Workload.Hours hours) {
-        return permille(of, hours);
     }
 
     /** How many thousandths of the usual time it takes to dry in a sitting. */
@@ -92,7 +88,7 @@ final class TableHours {
                 throw new IllegalArgumentException("With so few hours it would take longer than twenty years.");
             }
             for (Workload.Hours again : of.hours()) {
-                hours.add(new long[] {seconds(again.from()) + weeks, seconds(again.to()) + weeks, permille(again), 0});
+                hours.add(new long[] {seconds(again.from()) + weeks, seconds(again.to()) + weeks, permille(of, again), 0});
             }
         }
         return hours.get(k);
