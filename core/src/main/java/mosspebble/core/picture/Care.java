@@ -9,5 +9,10 @@ public enum Care {
     /** Form, relief and shine, without what needs its surroundings: while something moves. */
     QUICK,
     /** All of it. */
-    FULL
+    FULL;
+
+    /** Whether crumbs and tape are seen; colours are judged without what does not stay. */
+    boolean showsLoose() {
+        return this != FLAT;
+    }
 }

@@ -137,6 +137,9 @@ final class Painting {
             boolean part = step == shown.steps() - 1 && shown.coats() > 0;
             painting.done(plan, plan.steps().get(step), part ? shown.coats() : Integer.MAX_VALUE);
         }
+        if (shown.care().showsLoose()) {
+            Loose.after(plan, shown.steps(), terrain, look).lieOn(painting.now);
+        }
         spare.takeBack(painting.film);
         spare.takeBack(painting.filmBelow);
         spare.takeBack(painting.pencilled);

@@ -81,7 +81,7 @@ final class Shading {
 
     private static final float[] REACHES = {0.18f, 0.36f, 0.7f, 1.3f, (float) FARTHEST_MM};
 
-    private static final int SHEENS = Sheen.values().length + 1;
+    private static final int SHEENS = Sheen.values().length + 2;
     private static final float[] GLOSS = new float[SHEENS];
     static {
         for (Sheen sheen : Sheen.values()) {
@@ -96,6 +96,7 @@ final class Shading {
                 case GEM -> 0.96f;
             };
         }
+        GLOSS[Loose.MATT] = GLOSS[Sheen.MATT.ordinal() + 1];
     }
 
     /** The scales of metal lean so many times as far as the paint they lie in (by eye). */
@@ -348,7 +349,7 @@ final class Shading {
             if (facet != 0) {
                 glint(facet, sheen, rgb, ax, ay, az, x, y);
             }
-            if (film.gloss > 0) {
+            if (film.gloss > 0 && sheen != Loose.MATT) {
                 over(i, r, c, rgb, x, y);
             }
         }

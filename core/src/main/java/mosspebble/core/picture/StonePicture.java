@@ -19,13 +19,16 @@ public final class StonePicture {
     private final StoneTerrain terrain;
     private final int bare;
     private final List<Painting.Change> changes;
+    /** What lies about after each number of steps. */
+    private final List<Loose> loose;
     private final Shading shading;
 
-    private StonePicture(StoneTerrain terrain, int bare, List<Painting.Change> changes, Shading shading) {
+    private StonePicture(Painting painting, PaintPlan plan, StoneTerrain terrain, StoneState look) {
         this.terrain = terrain;
-        this.bare = bare;
-        this.changes = changes;
-        this.shading = shading;
+        this.bare = painting.bare();
+        this.changes = painting.of(plan);
+        this.loose = Loose.after(plan, terrain, look);
+        this.shading = new Shading(terrain, film(plan, look));
     }
 
     /** By daylight. */
@@ -34,8 +37,7 @@ public final class StonePicture {
     }
 
     public static StonePicture of(PaintPlan plan, StoneTerrain terrain, StoneState look, Lamp lamp) {
-        Painting painting = new Painting(plan, terrain, look, lamp);
-        return new StonePicture(terrain, painting.bare(), painting.of(plan), new Shading(terrain, film(plan, look)));
+        return new StonePicture(new Painting(plan, terrain, look, lamp), plan, terrain, look);
     }
 
     /**
@@ -73,7 +75,7 @@ public final class StonePicture {
                 .map(s -> (Step.Seal) s).toList();
         boolean matt = seals.stream().anyMatch(s -> s.coat().filter(c -> c.sheen() == Sheen.MATT).isPresent());
         boolean satin = seals.stream().anyMatch(s -> s.coat().filter(c -> c.sheen() == Sheen.SATIN).isPresent());
-        boolean poured = seals.stream().anyMatch(s -> s.advice().why().poured());
+        boolean poured = Loose.isPoured(plan);
         double milk = seals.stream().mapToDouble(s -> s.advice().kind().milk()).max().orElse(0);
         return switch (look) {
             case DRY -> Shading.Film.NONE;
@@ -155,6 +157,10 @@ public final class StonePicture {
      * @param unwanted asked now and then; once it says so, the rest is left undrawn
      */
     public void draw(Shown shown, BooleanSupplier unwanted, int[] pixels) {
-        shading.draw(after(shown.steps, shown.coats), shown, unwanted, new Spare(), pixels);
+        Pixels seen = after(shown.steps, shown.coats);
+        if (shown.care.showsLoose()) {
+            loose.get(shown.steps).lieOn(seen);
+        }
+        shading.draw(seen, shown, unwanted, new Spare(), pixels);
     }
 }
