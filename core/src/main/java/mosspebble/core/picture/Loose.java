@@ -101,7 +101,8 @@ final class Loose {
         while (last > 0 && !isThere(plan, last)) {
             last--;
         }
-        boolean drawn = look == StoneState.DRY && last > 0 && plan.steps().get(last - 1) instanceof Step.Pencil && plan.design().isPresent();
+        boolean drawn = look == StoneState.DRY && last > 0 && plan.steps().get(last - 1) instanceof Step.Pencil
+                && plan.design().isPresent();
         return drawn
                 ? crumbs(plan.design().orElseThrow().parts(), ((Step.Pencil) plan.steps().get(last - 1)).drawing().chalk(), terrain)
                 : NOTHING;
@@ -252,7 +253,8 @@ final class Loose {
                     double covered = most * Math.max(0, Math.min(1, (1 - away) * roll.thick / cell + 0.5));
                     if (covered > 0) {
                         double round = Math.max(0, 1 - away * away);
-                        add(r * grid.columns() + c, (float) covered, (float) ((roll.length > 0 ? UM_THICK : UM_DUST) * roll.thick * round), tone);
+                        add(r * grid.columns() + c, (float) covered, (float) ((roll.length > 0 ? UM_THICK : UM_DUST) * roll.thick * round),
+                                tone);
                     }
                 }
             }

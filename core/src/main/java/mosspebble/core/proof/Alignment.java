@@ -90,6 +90,24 @@ final class Alignment {
         return painted() || range.sizes() ? orWhereItBegan(cells, start, best) : best;
     }
 
+    /**
+     * Looks again for what was found nearly, at some cells only.
+     *
+     * @param from where it was found
+     * @param start where it was planned to lie
+     * @return the better of both by what is alike at these cells
+     */
+    Fit near(int[] cells, Fit from, Fit start) {
+        int sharpest = SHARPNESS.length - 1;
+        Points rough = new Points(planned[0], cells, ROUGH_POINTS);
+        Fit fit = nudged(rough, from.about(rough.x, rough.y));
+        for (int level = 1; level <= sharpest; level++) {
+            Points points = new Points(planned[level], cells, MOST_POINTS);
+            fit = new Refined(points, seen[level], fit.about(points.x, points.y), start, SHARPNESS[level]).fit();
+        }
+        return fit.likeness() > likeness(new Points(planned[sharpest], cells, MOST_POINTS), seen[sharpest], from, null) ? fit : from;
+    }
+
     private boolean painted() {
         return planned[0].channels() > 1;
     }

@@ -12,10 +12,13 @@ import org.locationtech.jts.geom.Geometry;
  * @param item number of the thing
  * @param part number of the part; -1 for the thing itself
  * @param fit how it lies against the plan
- * @param placeOff how far the outline leaves open where all of it lies, mm
+ * @param off how far it is left open where all lies that it is told against
  * @param whole how its thing lies, against which a part is told; nowhere else for the thing itself
  */
-record Laid(int item, int part, Fit fit, double placeOff, Fit whole) {
+record Laid(int item, int part, Fit fit, Off off, Fit whole) {
+
+    /** Standard deviations, mm and radians. */
+    record Off(double mm, double turn) {}
 
     /** What card and typed height leave uncertain everywhere, degrees, and mm within a thing. */
     private static final double TURN_OFF = 0.12;
@@ -30,7 +33,8 @@ record Laid(int item, int part, Fit fit, double placeOff, Fit whole) {
     /** Round a letter stand the lines of its neighbours, which did not move with it; its size hardly changes. */
     private static final double LEAST_LETTER_LINES = 0.33;
     private static final double MOST_LETTER_SHARE = 0.1;
-    static final double PART_OFF = 0.05;
+    private static final double PART_OFF = 0.05;
+    static final Off PART = new Off(PART_OFF, 0);
 
     /**
      * Whether it is seen so well that something may be said about it, and not so far from its place or size that something else, such as
@@ -62,7 +66,12 @@ record Laid(int item, int part, Fit fit, double placeOff, Fit whole) {
         double x = fit.toX(fit.x(), fit.y());
         double y = fit.toY(fit.x(), fit.y());
         return new Laid(item, part, new Fit(fit.x(), fit.y(), back.toX(x, y) - fit.x(), back.toY(x, y) - fit.y(), fit.turn() - turn,
-                fit.size(), fit.likeness(), fit.off()), placeOff, whole);
+                fit.size(), fit.likeness(), fit.off()), off, whole);
+    }
+
+    /** The same on a stone of which it is so well known how it lies. */
+    Laid known(Off better) {
+        return new Laid(item, part, fit, better, whole);
     }
 
     Stray stray(Planned planned) {
@@ -71,11 +80,11 @@ record Laid(int item, int part, Fit fit, double placeOff, Fit whole) {
         Coordinate middle = shape.getCentroid().getCoordinate();
         Fit here = fit.about(middle.x, middle.y);
         Fit base = whole.about(middle.x, middle.y);
-        double[] off = fit.off();
+        double[] own = fit.off();
         Stray.Amount by = new Stray.Amount(here.dx() - base.dx(), here.dy() - base.dy(), Math.toDegrees(here.turn() - base.turn()),
                 (here.size() / base.size() - 1) * length);
-        Stray.Amount sure = new Stray.Amount(Math.hypot(off[0], placeOff), Math.hypot(off[1], placeOff),
-                Math.hypot(Math.toDegrees(off[2]), part < 0 ? TURN_OFF : 0), Math.hypot(off[3] * length, PART_OFF));
+        Stray.Amount sure = new Stray.Amount(Math.hypot(own[0], off.mm), Math.hypot(own[1], off.mm),
+                Math.hypot(Math.toDegrees(Math.hypot(own[2], off.turn)), part < 0 ? TURN_OFF : 0), Math.hypot(own[3] * length, PART_OFF));
         return new Stray(planned.items.get(item).item().id(),
                 part < 0 ? Optional.empty() : Optional.of(planned.parts.get(part).part().id()), shape,
                 here.transformation().transform(shape),

@@ -1,6 +1,7 @@
 package mosspebble.core.proof;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.BitSet;
 import java.util.Comparator;
 import java.util.List;
@@ -50,6 +51,9 @@ public final class PhotoProof {
     /** From here a stone is too round to tell how far all of it is turned, radians. */
     private static final double ROUND = Math.toRadians(0.7);
 
+    /** What an outline tells better than this of the turn needs no help, radians. */
+    private static final double WELL_KNOWN = Math.toRadians(0.25);
+
     /** Turned by less, what was found need not be looked for anew, radians. */
     private static final double NEARLY = Math.toRadians(1.5);
 
@@ -63,6 +67,14 @@ public final class PhotoProof {
     private static final int LEAST_CELLS = 60;
 
     private static final double LEAST_PART_SEEN = 0.85;
+
+    /** How far from its place a thing is looked for. */
+    private static final Alignment.Range THING = new Alignment.Range(4.5, 9, true);
+
+    /** Things among the lines of others are looked at so often anew; not those of which so much is left alone, nor so little. */
+    private static final int AMONG_OTHERS = 2;
+    private static final double UNDISTURBED = 0.98;
+    private static final double LEAST_LEFT = 0.3;
 
     private final PaintPlan plan;
     private final Moment moment;
@@ -93,6 +105,14 @@ public final class PhotoProof {
 
     private record Found(Lying lying, PhotoStone stone) {}
 
+    /** The face as it lies in the photo if the stone lies so, and what compares it. */
+    private record Seen(Pose pose, Field field, Alignment alignment) {}
+
+    private static Seen seen(Planned planned, Flattened flattened, Pose pose) {
+        Field field = flattened.on(planned.grid, planned.judged, pose, 2);
+        return new Seen(pose, field, new Alignment(planned.field(), planned.compared(field)));
+    }
+
     private Proof proof() {
         if (plan.design().isEmpty()) {
             findings.add(ProofFinding.whole(Kind.NO_DESIGN, Facts.none()));
@@ -111,21 +131,27 @@ public final class PhotoProof {
         Envelope box = survey.zones().outline().getEnvelopeInternal();
         double cell = Math.max(CELL_MM, Math.sqrt(box.getArea() / MOST_CELLS));
         Planned planned = new Planned(plan, moment, grid(box, cell));
-        Pose pose = found.get().lying().pose();
-        Field seen = flattened.on(planned.grid, planned.judged, pose, 2);
-        Alignment alignment = new Alignment(planned.field(), planned.compared(seen));
-        double placeOff = found.get().lying().placeOff();
-        List<Laid> things = things(planned, alignment, placeOff);
-        for (int again = 0; again < 2 && found.get().lying().turnOff() > ROUND; again++) {
-            double common = common(planned, things, found.get().lying());
-            pose = new Pose(pose.x(), pose.y(), pose.turn() + common);
-            seen = flattened.on(planned.grid, planned.judged, pose, 2);
-            alignment = new Alignment(planned.field(), planned.compared(seen));
-            things = Math.abs(common) < NEARLY ? things.stream().map(t -> t.from(common)).toList() : things(planned, alignment, placeOff);
+        Lying lying = found.get().lying();
+        Seen seen = seen(planned, flattened, lying.pose());
+        List<Laid> things = things(planned, seen.alignment, lying);
+        for (int again = 0; again < 2 && lying.turnOff() > ROUND; again++) {
+            double common = common(planned, things, lying, seen).turn();
+            seen = seen(planned, flattened, seen.pose.turned(common));
+            things = Math.abs(common) < NEARLY ? things.stream().map(t -> t.from(common)).toList()
+                    : things(planned, seen.alignment, lying);
         }
-        if (found.get().lying().turnOff() > ROUND) {
-            findings.add(ProofFinding.whole(Kind.ROUND,
-                    Facts.of("degrees", Math.min(180, Math.toDegrees(found.get().lying().turnOff())))));
+        if (moment.pencil()) {
+            for (int again = 0; again < AMONG_OTHERS; again++) {
+                things = amongOthers(planned, seen.alignment, things);
+            }
+        }
+        if (lying.turnOff() > WELL_KNOWN) {
+            CommonTurn common = common(planned, things, lying, seen);
+            seen = seen(planned, flattened, seen.pose.turned(common.turn()));
+            things = things.stream().map(t -> t.from(common.turn()).known(new Laid.Off(lying.placeOff(), common.off()))).toList();
+        }
+        if (lying.turnOff() > ROUND) {
+            findings.add(ProofFinding.whole(Kind.ROUND, Facts.of("degrees", Math.min(180, Math.toDegrees(lying.turnOff())))));
         }
         List<Laid> all = new ArrayList<>();
         for (Laid thing : things) {
@@ -133,7 +159,7 @@ public final class PhotoProof {
             say(planned, thing);
             if (thing.isFound() && !stopAsked.getAsBoolean()
                     && hasParts(planned.items.get(thing.item()).item().subject())) {
-                List<Laid> parts = parts(planned, alignment, thing, inFront(planned, things, thing));
+                List<Laid> parts = parts(planned, seen.alignment, thing, inFront(planned, things, thing));
                 boolean word = planned.items.get(thing.item()).item().subject() instanceof Subject.Word;
                 parts.stream().filter(p -> p.isTelling(planned))
                         .forEach(p -> sayPart(p.stray(planned), word));
@@ -142,13 +168,13 @@ public final class PhotoProof {
         }
         List<Tone> tones = List.of();
         if (!moment.pencil() && !stopAsked.getAsBoolean()) {
-            Colours colours = new Colours(planned, seen, all);
+            Colours colours = new Colours(planned, seen.field, all);
             tones = colours.tones();
             findings.addAll(colours.findings());
-            findings.addAll(new DotsSeen(planned, seen, all).findings());
+            findings.addAll(new DotsSeen(planned, seen.field, all).findings());
         }
         List<Stray> strays = all.stream().map(l -> l.stray(planned)).toList();
-        return new Proof(moment, Optional.of(flattened.face(planned.grid, pose)), strays, tones, findings);
+        return new Proof(moment, Optional.of(flattened.face(planned.grid, seen.pose)), strays, tones, findings);
     }
 
     /** Figures have parts, words have letters. */
@@ -185,30 +211,49 @@ public final class PhotoProof {
 
     // --- things and parts
 
-    private static List<Laid> things(Planned planned, Alignment alignment, double placeOff) {
+    private static List<Laid> things(Planned planned, Alignment alignment, Lying lying) {
         return IntStream.range(0, planned.items.size()).parallel().mapToObj(item -> {
             int[] cells = planned.about(item);
             return cells.length < LEAST_CELLS ? null
-                    : new Laid(item, -1, alignment.find(cells, Fit.none(0, 0), new Alignment.Range(4.5, 9, true)), placeOff,
+                    : new Laid(item, -1, alignment.find(cells, Fit.none(0, 0), THING), new Laid.Off(lying.placeOff(), lying.turnOff()),
                             Fit.none(0, 0));
         }).filter(Objects::nonNull).toList();
     }
 
     /**
-     * On a round stone the outline does not tell the turn of the whole: what things have in common is taken for it. A ring of dots looks
-     * the same in many turns and has no say.
+     * A thing drawn elsewhere lies among lines that its plan does not know, and next to one drawn elsewhere there are some too: where others
+     * lie by now nothing is looked at. What does not lie so stays as it was found.
      */
-    private static double common(Planned planned, List<Laid> things, Lying lying) {
-        double weights = 1 / (lying.turnOff() * lying.turnOff());
-        double sum = 0;
-        for (Laid thing : things) {
-            if (thing.isFound() && !(planned.items.get(thing.item()).item().subject() instanceof Subject.Dots)) {
-                double weight = 1 / (Math.pow(thing.fit().off()[2], 2) + Math.pow(Math.toRadians(1), 2));
-                weights += weight;
-                sum += weight * thing.fit().turn();
+    private List<Laid> amongOthers(Planned planned, Alignment alignment, List<Laid> things) {
+        List<BitSet> lines = things.parallelStream().map(t -> planned.covered(lies(t, planned.lines(t.item())))).toList();
+        List<BitSet> areas = things.parallelStream().map(t -> planned.covered(lies(t, planned.silhouette(t.item())))).toList();
+        return IntStream.range(0, things.size()).parallel().mapToObj(k -> {
+            Laid thing = things.get(k);
+            BitSet others = new BitSet();
+            for (int other = 0; other < things.size(); other++) {
+                if (other != k && things.get(other).isFound()) {
+                    others.or((things.get(other).item() > thing.item() ? areas : lines).get(other));
+                }
             }
-        }
-        return sum / weights;
+            int[] about = planned.about(thing.item());
+            int[] cells = Arrays.stream(about).filter(c -> !planned.isCovered(c, thing.fit(), others)).toArray();
+            boolean disturbed = cells.length < about.length * UNDISTURBED
+                    && cells.length >= Math.max(LEAST_CELLS, about.length * LEAST_LEFT);
+            return !disturbed ? thing
+                    : new Laid(thing.item(), -1, alignment.near(cells, thing.fit(), Fit.none(0, 0)), thing.off(), Fit.none(0, 0));
+        }).toList();
+    }
+
+    private static Geometry lies(Laid thing, Geometry planned) {
+        return thing.fit().transformation().transform(planned);
+    }
+
+    /** How far the stone is turned, against the pose in which things were found. A ring of dots looks the same in many turns. */
+    private static CommonTurn common(Planned planned, List<Laid> things, Lying lying, Seen seen) {
+        List<Fit> drawn = things.stream()
+                .filter(t -> t.isFound() && !(planned.items.get(t.item()).item().subject() instanceof Subject.Dots)).map(Laid::fit)
+                .toList();
+        return CommonTurn.of(drawn, lying.pose().turn() - seen.pose.turn(), lying.turnOff());
     }
 
     /** What lies in front of a thing, where it lies. */
@@ -227,8 +272,7 @@ public final class PhotoProof {
             int[] cells = planned.aboutPart(part).filter(c -> !planned.isCovered(c, thing.fit(), covered)).toArray();
             return cells.length < LEAST_CELLS ? null
                     : new Laid(thing.item(), part, alignment.find(cells, thing.fit(), new Alignment.Range(Laid.PART_RANGE_MM, 0, false)),
-                            Laid.PART_OFF,
-                            thing.fit());
+                            Laid.PART, thing.fit());
         }).filter(Objects::nonNull).toList();
     }
 

@@ -166,7 +166,7 @@ final class Planned {
     }
 
     private int[] about(List<Integer> own, List<Geometry> front) {
-        Geometry whole = moment.pencil() ? Shapes.union(own.stream().map(p -> Shapes.stroke(line(p), LINE_MM)).toList())
+        Geometry whole = moment.pencil() ? strokes(own)
                 : Shapes.union(own.stream().map(painted::get).toList());
         Geometry round = Shapes.grown(whole, ROUND_MM);
         if (moment.pencil()) {
@@ -191,6 +191,15 @@ final class Planned {
             }
         }
         return cells.stream().mapToInt(Integer::intValue).toArray();
+    }
+
+    /** What is pencilled of a thing where it is seen, as planned, at the width of its lines, mm. */
+    Geometry lines(int item) {
+        return strokes(IntStream.range(0, parts.size()).filter(p -> itemOf(p) == item).boxed().toList());
+    }
+
+    private Geometry strokes(List<Integer> some) {
+        return Shapes.union(some.stream().map(p -> Shapes.stroke(line(p), LINE_MM)).toList());
     }
 
     /** All that is drawn or painted of a thing, as planned, mm. */

@@ -8,6 +8,11 @@ package mosspebble.core.proof;
  */
 record Pose(double x, double y, double turn) {
 
+    /** Turned further, radians. */
+    Pose turned(double by) {
+        return new Pose(x, y, turn + by);
+    }
+
     double sheetX(double ownX, double ownY) {
         return x + Math.cos(turn) * ownX - Math.sin(turn) * ownY;
     }

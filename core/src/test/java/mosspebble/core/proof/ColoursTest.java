@@ -44,7 +44,7 @@ class ColoursTest {
     private static List<Laid> asPlanned(Planned planned) {
         List<Laid> laid = new ArrayList<>();
         for (int i = 0; i < planned.items.size(); i++) {
-            laid.add(new Laid(i, -1, new Fit(0, 0, 0, 0, 0, 1, 0.98, SURE), 0.15, Fit.none(0, 0)));
+            laid.add(new Laid(i, -1, new Fit(0, 0, 0, 0, 0, 1, 0.98, SURE), new Laid.Off(0.15, 0), Fit.none(0, 0)));
         }
         return laid;
     }
@@ -124,7 +124,7 @@ class ColoursTest {
 
     @Test
     void whatWasNotFoundIsNotJudged() {
-        List<Laid> lost = List.of(new Laid(0, -1, new Fit(0, 0, 3, 0, 0.1, 1, 0.1, SURE), 0.15, Fit.none(0, 0)));
+        List<Laid> lost = List.of(new Laid(0, -1, new Fit(0, 0, 3, 0, 0.1, 1, 0.1, SURE), new Laid.Off(0.15, 0), Fit.none(0, 0)));
         Colours colours = new Colours(PLANNED, seen(PLANNED, (x, y, planned) -> new Lab(20, 0, 0)), lost);
 
         assertThat(colours.tones()).isEmpty();

@@ -18,7 +18,7 @@ class LaidTest {
     private static final double[] SURE = {0.02, 0.02, 0.001, 0.001};
 
     private static Laid thing(double dx, double dy, double degrees, double size, double likeness) {
-        return new Laid(0, -1, new Fit(0, 0, dx, dy, Math.toRadians(degrees), size, likeness, SURE), 0.15, Fit.none(0, 0));
+        return new Laid(0, -1, new Fit(0, 0, dx, dy, Math.toRadians(degrees), size, likeness, SURE), new Laid.Off(0.15, 0), Fit.none(0, 0));
     }
 
     private static int part(String id) {
@@ -38,6 +38,17 @@ class LaidTest {
     }
 
     @Test
+    void howFarTheStoneIsTurnedIsLeftOpenForThingsButNotForTheirParts() {
+        Laid known = thing(1, 0, 3, 1, 0.9).known(new Laid.Off(0.3, Math.toRadians(0.5)));
+
+        assertThat(known.stray(PAINTED).off().turn()).isGreaterThan(0.5).isLessThan(0.55);
+        assertThat(known.stray(PAINTED).off().dx()).isCloseTo(Math.hypot(0.02, 0.3), within(1e-9));
+        assertThat(known.stray(PAINTED).by()).isEqualTo(thing(1, 0, 3, 1, 0.9).stray(PAINTED).by());
+        Stray part = new Laid(0, part("bar"), known.fit(), Laid.PART, known.fit()).stray(PAINTED);
+        assertThat(part.off().turn()).as("it turns with its thing").isCloseTo(Math.toDegrees(0.001), within(1e-9));
+    }
+
+    @Test
     void seenFromATurnedStoneTheTurnIsGoneAndThePlaceGoesRound() {
         Fit turned = thing(4, 0, 5, 1, 0.9).from(Math.toRadians(5)).fit();
 
@@ -50,7 +61,7 @@ class LaidTest {
     void aPartIsToldAgainstItsThingAndNotWhereItsNeighbourIsTakenForIt() {
         Fit whole = thing(2, 0, 4, 1, 0.9).fit();
         Fit with = new Fit(0, 0, 2.5, 0, Math.toRadians(4), 1, 0.95, SURE);
-        Stray stray = new Laid(0, part("bar"), with, Laid.PART_OFF, whole).stray(PAINTED);
+        Stray stray = new Laid(0, part("bar"), with, Laid.PART, whole).stray(PAINTED);
 
         assertThat(stray.part()).contains("bar");
         assertThat(stray.by().turn()).isCloseTo(0, within(1e-9));
@@ -58,11 +69,11 @@ class LaidTest {
         Fit far = new Fit(0, 0, 6, 0, Math.toRadians(4), 1, 0.95, SURE);
         Fit large = new Fit(0, 0, 2, 0, Math.toRadians(4), 1.4, 0.95, SURE);
         Fit faint = new Fit(0, 0, 2.5, 0, Math.toRadians(4), 1, 0.6, SURE);
-        assertThat(new Laid(0, part("bar"), with, Laid.PART_OFF, whole).isTelling(PAINTED)).isTrue();
-        assertThat(new Laid(0, part("bar"), far, Laid.PART_OFF, whole).isTelling(PAINTED)).isFalse();
-        assertThat(new Laid(0, part("bar"), large, Laid.PART_OFF, whole).isTelling(PAINTED)).isFalse();
-        assertThat(new Laid(0, part("bar"), faint, Laid.PART_OFF, whole).isTelling(PAINTED)).as("painted it must be alike").isFalse();
-        assertThat(new Laid(0, part("bar"), faint, Laid.PART_OFF, whole).isTelling(PENCILLED)).as("lines are never so alike").isTrue();
+        assertThat(new Laid(0, part("bar"), with, Laid.PART, whole).isTelling(PAINTED)).isTrue();
+        assertThat(new Laid(0, part("bar"), far, Laid.PART, whole).isTelling(PAINTED)).isFalse();
+        assertThat(new Laid(0, part("bar"), large, Laid.PART, whole).isTelling(PAINTED)).isFalse();
+        assertThat(new Laid(0, part("bar"), faint, Laid.PART, whole).isTelling(PAINTED)).as("painted it must be alike").isFalse();
+        assertThat(new Laid(0, part("bar"), faint, Laid.PART, whole).isTelling(PENCILLED)).as("lines are never so alike").isTrue();
     }
 
     @Test

@@ -21,7 +21,8 @@ class StrayTest {
     private static final Planned PLANNED = Table.planned(PLAN, Moment.pencilled());
 
     private static Stray stray(double dx, double dy, double degrees, double size, double likeness) {
-        return new Laid(0, -1, new Fit(0, 0, dx, dy, Math.toRadians(degrees), size, likeness, new double[4]), 0.15, Fit.none(0, 0))
+        return new Laid(0, -1, new Fit(0, 0, dx, dy, Math.toRadians(degrees), size, likeness, new double[4]), new Laid.Off(0.15, 0),
+                Fit.none(0, 0))
                 .stray(PLANNED);
     }
 
