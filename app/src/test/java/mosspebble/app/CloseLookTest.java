@@ -124,6 +124,49 @@ class CloseLookTest {
     }
 
     @Test
+    void picturesLieOnWholePixelsWhereverTheClothIsMoved() throws Exception {
+        try (Driver app = new Driver(folder.resolve("s.pebble"), "snail")) {
+            app.settled();
+            app.click("#stage-sketch");
+            Node cloth = app.find("#cloth");
+            ImageView draft = (ImageView) cloth.lookup("#cloth-draft");
+            List<Double> middles = new ArrayList<>();
+            Runnable note = () -> {
+                ((Parent) cloth).layout();
+                middles.add(draft.getLayoutX() + draft.getFitWidth() / 2); // an even number of cells to both sides of the stone's middle
+                middles.add(draft.getLayoutY() + draft.getFitHeight() / 2);
+            };
+            lit(app);
+            app.robot.interact(() -> {
+                Bounds wide = cloth.getLayoutBounds();
+                for (int k = 0; k < 4; k++) { // an odd number of pixels has no middle one
+                    cloth.resize(wide.getWidth() - k, wide.getHeight() - k);
+                    note.run();
+                }
+                cloth.resize(wide.getWidth(), wide.getHeight());
+                ((Parent) cloth).layout();
+            });
+            app.keys(KeyCode.Z);
+            app.keys(KeyCode.Z);
+            lit(app);
+            Bounds bounds = cloth.getBoundsInLocal();
+            Point2D middle = cloth.localToScreen(bounds.getCenterX(), bounds.getCenterY());
+            app.robot.moveTo(middle);
+            app.robot.press(MouseButton.MIDDLE);
+            app.robot.interact(() -> {
+                for (int k = 1; k <= 6; k++) {
+                    cloth.fireEvent(held(cloth, middle.add(-3.37 * k, 2.21 * k)));
+                    note.run();
+                }
+            });
+            app.robot.release(MouseButton.MIDDLE);
+
+            assertThat(middles).hasSizeGreaterThan(18).allSatisfy(at -> assertThat(at).isCloseTo(Math.rint(at), within(1e-6)));
+            assertThat(middles.stream().distinct().count()).as("it was moved").isGreaterThan(8);
+        }
+    }
+
+    @Test
     void whatComesMuchNearerIsDrawnRoughlyFirstAndASmallStepIsStretched() throws Exception {
         try (Driver app = new Driver(folder.resolve("s.pebble"), "snail")) {
             app.settled();

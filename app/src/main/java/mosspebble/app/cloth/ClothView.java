@@ -92,6 +92,8 @@ public final class ClothView extends Region {
     /** Pixels a mm, with the whole stone on the cloth and as it is looked at now. */
     private double fit = 1;
     private double scale = 1;
+    /** Pixels of the screen in one of the window. */
+    private double device = 1;
     private final CloseLook near = new CloseLook();
     /** Place of the stone that the hand holds, mm; null for none. */
     private Point2D heldAt;
@@ -256,8 +258,8 @@ public final class ClothView extends Region {
                 near.trueSize(pixelsPerMm() / fit);
             }
             scale = fit * near.times();
-            double output = getScene() == null || getScene().getWindow() == null ? 1 : getScene().getWindow().getRenderScaleX();
-            output = Math.min(output, Math.sqrt(MOST_PIXELS / (w * h)));
+            device = getScene() == null || getScene().getWindow() == null ? 1 : getScene().getWindow().getRenderScaleX();
+            double output = Math.min(device, Math.sqrt(MOST_PIXELS / (w * h)));
             if (!workbench.isDrafting() && !(heldAt != null && rest.getStatus() == Animation.Status.RUNNING)) {
                 show.pixelsPerMmProperty().set(fit * output);
                 show.closeProperty().set(near.part(frame(), w, h, outline, 1 / (scale * output)).orElse(null));
@@ -285,11 +287,16 @@ public final class ClothView extends Region {
     }
 
     private double middleX() {
-        return Hem.WIDE / 2 + getWidth() / 2 - near.x() * scale;
+        return whole(Hem.WIDE / 2 + getWidth() / 2 - near.x() * scale);
     }
 
     private double middleY() {
-        return Hem.WIDE / 2 + getHeight() / 2 - near.y() * scale;
+        return whole(Hem.WIDE / 2 + getHeight() / 2 - near.y() * scale);
+    }
+
+    /** A place on a pixel of the screen: a picture between two pixels is blurred, and takes longer to be laid there. */
+    private double whole(double at) {
+        return Math.round(at * device) / device;
     }
 
     /** Looks closer, or from farther away; what lies at a place of the cloth stays there. */
