@@ -54,6 +54,9 @@ public final class PhotoProof {
     /** What an outline tells better than this of the turn needs no help, radians. */
     private static final double WELL_KNOWN = Math.toRadians(0.25);
 
+    /** A stone turned by less lies as its outline tells, radians. */
+    private static final double HARDLY = Math.toRadians(0.05);
+
     /** Turned by less, what was found need not be looked for anew, radians. */
     private static final double NEARLY = Math.toRadians(1.5);
 
@@ -73,6 +76,7 @@ public final class PhotoProof {
 
     /** Things among the lines of others are looked at so often anew; not those of which so much is left alone, nor so little. */
     private static final int AMONG_OTHERS = 2;
+    private static final double STRAYED_MM = 0.5;
     private static final double UNDISTURBED = 0.98;
     private static final double LEAST_LEFT = 0.3;
 
@@ -141,14 +145,15 @@ public final class PhotoProof {
                     : things(planned, seen.alignment, lying);
         }
         if (moment.pencil()) {
-            for (int again = 0; again < AMONG_OTHERS; again++) {
+            for (int again = 0; again < AMONG_OTHERS && !stopAsked.getAsBoolean(); again++) {
                 things = amongOthers(planned, seen.alignment, things);
             }
         }
         if (lying.turnOff() > WELL_KNOWN) {
             CommonTurn common = common(planned, things, lying, seen);
-            seen = seen(planned, flattened, seen.pose.turned(common.turn()));
-            things = things.stream().map(t -> t.from(common.turn()).known(new Laid.Off(lying.placeOff(), common.off()))).toList();
+            double turn = Math.abs(common.turn()) < HARDLY ? 0 : common.turn();
+            seen = turn == 0 ? seen : seen(planned, flattened, seen.pose.turned(turn));
+            things = things.stream().map(t -> t.from(turn).known(new Laid.Off(lying.placeOff(), common.off()))).toList();
         }
         if (lying.turnOff() > ROUND) {
             findings.add(ProofFinding.whole(Kind.ROUND, Facts.of("degrees", Math.min(180, Math.toDegrees(lying.turnOff())))));
@@ -224,14 +229,18 @@ public final class PhotoProof {
      * A thing drawn elsewhere lies among lines that its plan does not know, and next to one drawn elsewhere there are some too: where others
      * lie by now nothing is looked at. What does not lie so stays as it was found.
      */
-    private List<Laid> amongOthers(Planned planned, Alignment alignment, List<Laid> things) {
+    private static List<Laid> amongOthers(Planned planned, Alignment alignment, List<Laid> things) {
+        List<Boolean> strayed = things.stream().map(t -> t.isFound() && strayed(planned, t)).toList();
+        if (!strayed.contains(true)) {
+            return things;
+        }
         List<BitSet> lines = things.parallelStream().map(t -> planned.covered(lies(t, planned.lines(t.item())))).toList();
         List<BitSet> areas = things.parallelStream().map(t -> planned.covered(lies(t, planned.silhouette(t.item())))).toList();
         return IntStream.range(0, things.size()).parallel().mapToObj(k -> {
             Laid thing = things.get(k);
             BitSet others = new BitSet();
             for (int other = 0; other < things.size(); other++) {
-                if (other != k && things.get(other).isFound()) {
+                if (other != k && things.get(other).isFound() && (strayed.get(k) || strayed.get(other))) {
                     others.or((things.get(other).item() > thing.item() ? areas : lines).get(other));
                 }
             }
@@ -242,6 +251,21 @@ public final class PhotoProof {
             return !disturbed ? thing
                     : new Laid(thing.item(), -1, alignment.near(cells, thing.fit(), Fit.none(0, 0)), thing.off(), Fit.none(0, 0));
         }).toList();
+    }
+
+    /** Whether some of its lines lie elsewhere than planned. */
+    private static boolean strayed(Planned planned, Laid thing) {
+        Envelope box = planned.lines(thing.item()).getEnvelopeInternal();
+        double[] xs = {box.getMinX(), box.getMaxX()};
+        double[] ys = {box.getMinY(), box.getMaxY()};
+        for (double x : xs) {
+            for (double y : ys) {
+                if (Math.hypot(thing.fit().toX(x, y) - x, thing.fit().toY(x, y) - y) > STRAYED_MM) {
+                    return true;
+                }
+            }
+        }
+        return false;
     }
 
     private static Geometry lies(Laid thing, Geometry planned) {

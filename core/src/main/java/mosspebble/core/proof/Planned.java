@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.IntStream;
 import mosspebble.core.area.Grid;
 import mosspebble.core.area.Mask;
@@ -48,6 +49,9 @@ final class Planned {
     private final List<Geometry> painted;
     private final Overlap overlap;
     private final Map<String, Integer> itemOf = new HashMap<>();
+    /** What was worked out of things, by their numbers. */
+    private final Map<Integer, int[]> about = new ConcurrentHashMap<>();
+    private final Map<Integer, Geometry> lines = new ConcurrentHashMap<>();
 
     Planned(PaintPlan plan, Moment moment, Grid grid) {
         this.plan = plan;
@@ -128,6 +132,10 @@ final class Planned {
 
     /** Cells about a whole thing, where what lies in front of it does not disturb. */
     int[] about(int item) {
+        return about.computeIfAbsent(item, this::cellsAbout);
+    }
+
+    private int[] cellsAbout(int item) {
         List<Integer> own = IntStream.range(0, parts.size()).filter(p -> itemOf(p) == item).boxed().toList();
         if (own.isEmpty()) {
             return new int[0];
@@ -195,7 +203,7 @@ final class Planned {
 
     /** What is pencilled of a thing where it is seen, as planned, at the width of its lines, mm. */
     Geometry lines(int item) {
-        return strokes(IntStream.range(0, parts.size()).filter(p -> itemOf(p) == item).boxed().toList());
+        return lines.computeIfAbsent(item, i -> strokes(IntStream.range(0, parts.size()).filter(p -> itemOf(p) == i).boxed().toList()));
     }
 
     private Geometry strokes(List<Integer> some) {
