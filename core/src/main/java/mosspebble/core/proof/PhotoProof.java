@@ -226,8 +226,8 @@ public final class PhotoProof {
     }
 
     /**
-     * A thing drawn elsewhere lies among lines that its plan does not know, and next to one drawn elsewhere there are some too: where others
-     * lie by now nothing is looked at. What does not lie so stays as it was found.
+     * A thing drawn elsewhere lies among lines that its plan does not know, and next to one drawn elsewhere there are some too: where
+     * others lie by now nothing is looked at. What does not lie so stays as it was found.
      */
     private static List<Laid> amongOthers(Planned planned, Alignment alignment, List<Laid> things) {
         List<Boolean> strayed = things.stream().map(t -> t.isFound() && strayed(planned, t)).toList();

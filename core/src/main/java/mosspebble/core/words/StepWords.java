@@ -131,6 +131,9 @@ public final class StepWords {
                 && (lay.tool().kind() == Tool.Kind.DOT_END || lay.paint().load().thin() > 1);
     }
 
+    /** So many are set with the hand in the air (common practice, no source). */
+    private static final int FEW_TOUCHES = 4;
+
     /** Dots whose areas differ by more than so many times are not of one size: a run that shrinks. */
     private static final double SHRINKS = 2;
 
@@ -216,12 +219,34 @@ public final class StepWords {
         String more = lay.doing().count().perhapsMore() && lay.doing().hides() && lay.kind().spreads()
                 ? " Look at it dry: where what is below still shows, one more."
                 : "";
-        return first + edge + more + switch (lay.doing().turn()) {
+        return first + edge + more + hand(lay);
+    }
+
+    /** Where the hand is meanwhile. For a touch or two nobody turns the stone, and who draws is told with the drawing. */
+    private static String hand(Step.Lay lay) {
+        return switch (lay.doing().turn()) {
             case AS_IT_LIES -> "";
-            case HALF_ROUND -> " Work with the top of the stone toward you: else the hand would rest on what was painted before.";
+            case HALF_ROUND ->
+                    isDrawn(lay) ? "" : isFewTouches(lay) ? " Keep the hand off the stone: it would rest on what was painted before."
+                            : " Work with the top of the stone toward you: else the hand would rest on what was painted before.";
             case LEFT_TO_RIGHT -> " From the upper left to the right, so that the hand never rests on wet paint.";
             case RIGHT_TO_LEFT -> " From the upper right to the left, so that the hand never rests on wet paint.";
         };
+    }
+
+    private static boolean isDrawn(Step.Lay lay) {
+        return switch (lay.kind()) {
+            case OUTLINE, LINE_FIRST, DETAIL -> lay.wet().isEmpty() && !isBlockedIn(lay);
+            default -> false;
+        };
+    }
+
+    private static boolean isFewTouches(Step.Lay lay) {
+        return (lay.kind() == Step.Kind.HIGHLIGHT || isTouched(lay)) && touches(lay) <= FEW_TOUCHES;
+    }
+
+    private static int touches(Step.Lay lay) {
+        return lay.layers().stream().mapToInt(l -> l.place().getNumGeometries()).sum();
     }
 
     /** How it is drawn on dry paint before it is laid; what is clear would show the line for good. */
@@ -270,9 +295,11 @@ public final class StepWords {
         return switch (lay.kind()) {
             case SHADE -> "Lay a thin line of " + coat + " along the " + (lightens(lay) ? "lit" : "dark")
                     + " edge and draw it out with a damp, clean brush.";
-            case OUTLINE, LINE_FIRST, DETAIL -> "Draw with " + coat + ", lightly, turning the stone so that the hand pulls toward you.";
+            case OUTLINE, LINE_FIRST, DETAIL -> "Draw with " + coat + ", lightly, " + (lay.doing().turn() == Step.Turn.HALF_ROUND
+                    ? "the top of the stone toward you: else the hand would rest on what was painted before."
+                    : "turning the stone so that the hand pulls toward you.");
             case HIGHLIGHT -> {
-                boolean one = lay.layers().stream().mapToInt(l -> l.place().getNumGeometries()).sum() == 1;
+                boolean one = touches(lay) == 1;
                 yield lay.tool().kind() == Tool.Kind.PEN
                         ? "With " + coat + ", one touch or one stroke" + (one ? "" : " each") + "; do not go over it while it is wet."
                         : one ? "Touch on " + coat + " with one stroke of a full brush; lift and leave it."

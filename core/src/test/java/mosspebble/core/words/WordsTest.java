@@ -106,8 +106,20 @@ class WordsTest {
     /** Two passes in a row may both want it: told to turn it, one would turn it back. */
     @Test
     void howTheStoneLiesIsSaidAndNotWhatWasDoneToIt() {
-        assertThat(StepWords.sentence(lay(Step.Kind.FILL, WING, Why.Reason.NONE, 1)))
+        assertThat(StepWords.sentence(lay(Step.Kind.SHADE, WING, Why.Reason.NONE, 1)))
                 .endsWith(" Work with the top of the stone toward you: else the hand would rest on what was painted before.");
+    }
+
+    /** Turned to pull every stroke toward the hand and kept as it lies: nobody can do both. For a glint nobody turns a stone. */
+    @Test
+    void whoDrawsIsToldOnceHowTheStoneLiesAndForATouchTheHandIsKeptOff() {
+        for (Step.Kind kind : new Step.Kind[] {Step.Kind.OUTLINE, Step.Kind.DETAIL, Step.Kind.LINE_FIRST}) {
+            assertThat(StepWords.sentence(lay(kind, WING, Why.Reason.NONE, 1))).as("%s", kind)
+                    .startsWith("Draw with blue, lightly, the top of the stone toward you: else the hand would rest on")
+                    .containsOnlyOnce("toward you").doesNotContain("turning");
+        }
+        assertThat(StepWords.sentence(lay(Step.Kind.HIGHLIGHT, WING, Why.Reason.NONE, 1)))
+                .endsWith(" Keep the hand off the stone: it would rest on what was painted before.").doesNotContain("toward you");
     }
 
     @ParameterizedTest
