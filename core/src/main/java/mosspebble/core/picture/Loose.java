@@ -95,7 +95,7 @@ final class Loose {
     /** The same after one number of steps. */
     static Loose after(PaintPlan plan, int steps, StoneTerrain terrain, StoneState look) {
         if (look == StoneState.CURING) {
-            return isPoured(plan) ? tape(plan, terrain) : NOTHING;
+            return StonePicture.isPoured(plan) ? tape(plan, terrain) : NOTHING;
         }
         int last = steps;
         while (last > 0 && !isThere(plan, last)) {
@@ -111,12 +111,6 @@ final class Loose {
     /** Whether the last of so many steps is done on the face that is seen. */
     private static boolean isThere(PaintPlan plan, int steps) {
         return plan.steps().get(steps - 1).side() == plan.up().side();
-    }
-
-    /** Whether the face that is seen gets a pour. */
-    static boolean isPoured(PaintPlan plan) {
-        return plan.steps().stream()
-                .anyMatch(s -> s instanceof Step.Seal seal && s.side() == plan.up().side() && seal.advice().why().poured());
     }
 
     /** Puts it on what is seen. */

@@ -71,11 +71,10 @@ public final class StonePicture {
 
     /** The film of water or sealer over all. */
     private static Shading.Film film(PaintPlan plan, StoneState look) {
-        List<Step.Seal> seals = plan.steps().stream().filter(s -> s instanceof Step.Seal && s.side() == plan.up().side())
-                .map(s -> (Step.Seal) s).toList();
+        List<Step.Seal> seals = seals(plan);
         boolean matt = seals.stream().anyMatch(s -> s.coat().filter(c -> c.sheen() == Sheen.MATT).isPresent());
         boolean satin = seals.stream().anyMatch(s -> s.coat().filter(c -> c.sheen() == Sheen.SATIN).isPresent());
-        boolean poured = Loose.isPoured(plan);
+        boolean poured = isPoured(plan);
         double milk = seals.stream().mapToDouble(s -> s.advice().kind().milk()).max().orElse(0);
         return switch (look) {
             case DRY -> Shading.Film.NONE;
@@ -83,6 +82,15 @@ public final class StonePicture {
             case CURING -> new Shading.Film(poured ? 1 : 0.9f, (float) milk, poured ? 0 : 0.4f);
             case SEALED -> new Shading.Film(poured ? 1 : matt ? 0.12f : satin ? 0.45f : 0.88f, 0, poured ? 0 : 0.4f);
         };
+    }
+
+    private static List<Step.Seal> seals(PaintPlan plan) {
+        return plan.steps().stream().filter(s -> s instanceof Step.Seal && s.side() == plan.up().side()).map(s -> (Step.Seal) s).toList();
+    }
+
+    /** Whether the face that is seen gets a pour. */
+    static boolean isPoured(PaintPlan plan) {
+        return seals(plan).stream().anyMatch(s -> s.advice().why().poured());
     }
 
     /** Number of steps. */

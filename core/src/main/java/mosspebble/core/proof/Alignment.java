@@ -40,15 +40,26 @@ final class Alignment {
     /** As long as things are far from where they lie, most differences are theirs. */
     private static final double WIDE = 3;
 
-    private final Field[] planned = new Field[SHARPNESS.length];
-    private final Field[] seen = new Field[SHARPNESS.length];
+    private final Field[] planned;
+    private final Field[] seen;
 
     /** Both over one grid, with the same channels. */
     Alignment(Field planned, Field seen) {
-        for (int level = 0; level < SHARPNESS.length; level++) {
-            this.planned[level] = planned.blurred(SHARPNESS[level]);
-            this.seen[level] = seen.blurred(SHARPNESS[level]).slopes();
-        }
+        this(blurred(planned), seen);
+    }
+
+    private Alignment(Field[] planned, Field seen) {
+        this.planned = planned;
+        this.seen = Arrays.stream(blurred(seen)).map(Field::slopes).toArray(Field[]::new);
+    }
+
+    /** The same plan against what is seen otherwise. */
+    Alignment with(Field otherwise) {
+        return new Alignment(planned, otherwise);
+    }
+
+    private static Field[] blurred(Field field) {
+        return Arrays.stream(SHARPNESS).mapToObj(field::blurred).toArray(Field[]::new);
     }
 
     /** How alike two fields are over some cells. */

@@ -110,11 +110,22 @@ public final class PhotoProof {
     private record Found(Lying lying, PhotoStone stone) {}
 
     /** The face as it lies in the photo if the stone lies so, and what compares it. */
-    private record Seen(Pose pose, Field field, Alignment alignment) {}
+    private record Seen(Pose pose, Field field, Alignment alignment) {
 
-    private static Seen seen(Planned planned, Flattened flattened, Pose pose) {
-        Field field = flattened.on(planned.grid, planned.judged, pose, 2);
-        return new Seen(pose, field, new Alignment(planned.field(), planned.compared(field)));
+        static Seen of(Planned planned, Flattened flattened, Pose pose) {
+            Field field = on(planned, flattened, pose);
+            return new Seen(pose, field, new Alignment(planned.field(), planned.compared(field)));
+        }
+
+        /** The same if the stone is turned further, radians. */
+        Seen turned(Planned planned, Flattened flattened, double by) {
+            Field other = on(planned, flattened, pose.turned(by));
+            return new Seen(pose.turned(by), other, alignment.with(planned.compared(other)));
+        }
+
+        private static Field on(Planned planned, Flattened flattened, Pose pose) {
+            return flattened.on(planned.grid, planned.judged, pose, 2);
+        }
     }
 
     private Proof proof() {
@@ -136,11 +147,11 @@ public final class PhotoProof {
         double cell = Math.max(CELL_MM, Math.sqrt(box.getArea() / MOST_CELLS));
         Planned planned = new Planned(plan, moment, grid(box, cell));
         Lying lying = found.get().lying();
-        Seen seen = seen(planned, flattened, lying.pose());
+        Seen seen = Seen.of(planned, flattened, lying.pose());
         List<Laid> things = things(planned, seen.alignment, lying);
         for (int again = 0; again < 2 && lying.turnOff() > ROUND; again++) {
             double common = common(planned, things, lying, seen).turn();
-            seen = seen(planned, flattened, seen.pose.turned(common));
+            seen = seen.turned(planned, flattened, common);
             things = Math.abs(common) < NEARLY ? things.stream().map(t -> t.from(common)).toList()
                     : things(planned, seen.alignment, lying);
         }
@@ -152,7 +163,7 @@ public final class PhotoProof {
         if (lying.turnOff() > WELL_KNOWN) {
             CommonTurn common = common(planned, things, lying, seen);
             double turn = Math.abs(common.turn()) < HARDLY ? 0 : common.turn();
-            seen = turn == 0 ? seen : seen(planned, flattened, seen.pose.turned(turn));
+            seen = turn == 0 ? seen : seen.turned(planned, flattened, turn);
             things = things.stream().map(t -> t.from(turn).known(new Laid.Off(lying.placeOff(), common.off()))).toList();
         }
         if (lying.turnOff() > ROUND) {

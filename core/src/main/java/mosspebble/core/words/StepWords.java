@@ -131,6 +131,8 @@ public final class StepWords {
                 && (lay.tool().kind() == Tool.Kind.DOT_END || lay.paint().load().thin() > 1);
     }
 
+    private static final String TOP_TOWARD = "the top of the stone toward you: else the hand would rest on what was painted before.";
+
     /** So many are set with the hand in the air (common practice, no source). */
     private static final int FEW_TOUCHES = 4;
 
@@ -228,7 +230,7 @@ public final class StepWords {
             case AS_IT_LIES -> "";
             case HALF_ROUND ->
                     isDrawn(lay) ? "" : isFewTouches(lay) ? " Keep the hand off the stone: it would rest on what was painted before."
-                            : " Work with the top of the stone toward you: else the hand would rest on what was painted before.";
+                            : " Work with " + TOP_TOWARD;
             case LEFT_TO_RIGHT -> " From the upper left to the right, so that the hand never rests on wet paint.";
             case RIGHT_TO_LEFT -> " From the upper right to the left, so that the hand never rests on wet paint.";
         };
@@ -296,7 +298,7 @@ public final class StepWords {
             case SHADE -> "Lay a thin line of " + coat + " along the " + (lightens(lay) ? "lit" : "dark")
                     + " edge and draw it out with a damp, clean brush.";
             case OUTLINE, LINE_FIRST, DETAIL -> "Draw with " + coat + ", lightly, " + (lay.doing().turn() == Step.Turn.HALF_ROUND
-                    ? "the top of the stone toward you: else the hand would rest on what was painted before."
+                    ? TOP_TOWARD
                     : "turning the stone so that the hand pulls toward you.");
             case HIGHLIGHT -> {
                 boolean one = touches(lay) == 1;
