@@ -342,13 +342,10 @@ public final class Bench {
             StonePicture close = StonePicture.of(plan, StoneTerrain.of(survey, near), StoneState.DRY);
             close.draw(close.steps(), 320, all);
         }), Figures.Goal.NONE);
-        figures.add("picture of 4,000 pixels for a file", "s", times(0, 2, () -> {
-            LargePicture large = new LargePicture(plan, new LargePicture.Wish(4_000, 2, StoneState.DRY, Lamp.DAYLIGHT,
-                    new StonePicture.Shown(plan.steps().size(), 0, 320, Care.FULL)));
-            for (int first = 0; first < large.rows(); first += large.strip()) {
-                large.rows(first, Math.min(large.strip(), large.rows() - first), () -> false);
-            }
-        }), Figures.Goal.median(8), "");
+        figures.add("picture of 4,000 pixels for a file", "s", times(0, 2, () -> large(plan)), Figures.Goal.median(8), "");
+        PaintPlan moon = Proofs.demo("moon");
+        figures.add("the same of the moon, which is square: 16 million pixels for 12", "s", times(0, 2, () -> large(moon)),
+                Figures.Goal.median(8), "");
         Lab wish = Lab.of(Srgb.ofHex("#7a8f5a"));
         Palette many = paints(24);
         figures.millis("best recipe from 24 paints, up to 3 of them, up to 12 parts",
@@ -371,6 +368,35 @@ public final class Bench {
         if (demo.isEmpty()) {
             throw new IllegalStateException("the demo was let go of");
         }
+        nineLarge(figures, studio);
+    }
+
+    private static void large(PaintPlan plan) {
+        LargePicture large = new LargePicture(plan, new LargePicture.Wish(4_000, 2, StoneState.DRY, Lamp.DAYLIGHT,
+                new StonePicture.Shown(plan.steps().size(), 0, 320, Care.FULL)));
+        for (int first = 0; first < large.rows(); first += large.strip()) {
+            large.rows(first, Math.min(large.strip(), large.rows() - first), () -> false);
+        }
+    }
+
+    /** What pictures of all stones as large as the cloth hold, without their plans: each as if it were the only one. */
+    private static void nineLarge(Figures figures, Studio studio) {
+        Runtime runtime = Runtime.getRuntime();
+        double sum = 0;
+        for (Project project : studio.projects()) {
+            PaintPlan plan = Proofs.demo(project.id());
+            System.gc();
+            long before = runtime.totalMemory() - runtime.freeMemory();
+            double half = Math.max(plan.survey().dome().outline().halfWidth() / 360, plan.survey().dome().outline().halfHeight() / 280);
+            Grid cloth = new Grid(-360 * half, -280 * half, half, 720, 560);
+            StonePicture picture = StonePicture.of(plan, StoneTerrain.of(plan.survey(), cloth), StoneState.DRY);
+            System.gc();
+            sum += runtime.totalMemory() - runtime.freeMemory() - before;
+            if (picture.steps() == 0) {
+                throw new IllegalStateException("a picture without steps was held for a stone of the demo");
+            }
+        }
+        figures.one("heap with nine pictures of 720 x 560", "MB", sum / 1e6, Figures.Goal.median(200), "");
     }
 
     /** After an edit of each kind: a colour, a habit, a thing moved to where it was not before. */

@@ -28,7 +28,7 @@ record Laid(int item, int part, Fit fit, Off off, Fit whole) {
     private static final double NEAR_SHARE = 0.03;
     private static final double LEAST_PAINTED = 0.8;
     private static final double LEAST_PART = 0.85;
-    private static final double LEAST_PART_LINES = 0.5;
+    private static final double LEAST_PART_LINES = 0.6;
     private static final double MOST_PART_SHARE = 0.25;
     /** Round a letter stand the lines of its neighbours, which did not move with it; its size hardly changes. */
     private static final double LEAST_LETTER_LINES = 0.33;

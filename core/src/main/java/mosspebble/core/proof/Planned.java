@@ -48,6 +48,7 @@ final class Planned {
     final FilmMap films;
     private final List<Geometry> painted;
     private final Overlap overlap;
+    private final LineOperator operator;
     private final Map<String, Integer> itemOf = new HashMap<>();
     /** What was worked out of things, by their numbers. */
     private final Map<Integer, int[]> about = new ConcurrentHashMap<>();
@@ -57,6 +58,7 @@ final class Planned {
         this.plan = plan;
         this.moment = moment;
         this.grid = grid;
+        this.operator = new LineOperator(grid);
         this.judged = Flattened.judged(plan.survey(), grid);
         Optional<PlacedDesign> design = plan.design();
         this.items = design.map(PlacedDesign::items).orElse(List.of());
@@ -104,7 +106,7 @@ final class Planned {
 
     /** The channels of a flattened photo that are compared at this moment. */
     Field compared(Field photo) {
-        return moment.pencil() ? lines(new Field(grid, new float[][] {photo.value[0]}, photo.known)) : photo;
+        return moment.pencil() ? operator.lines(lines(new Field(grid, new float[][] {photo.value[0]}, photo.known)), chalk()) : photo;
     }
 
     private static Field lines(Field all) {

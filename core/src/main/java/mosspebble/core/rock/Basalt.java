@@ -1,6 +1,6 @@
 package mosspebble.core.rock;
 
-/** Fine-grained and dark, with gas bubbles of three sizes, some twentieth of its face, and rare pale crystals. */
+/** Fine-grained and dark, with gas bubbles of three sizes, some tenth of its face, and rare pale crystals. */
 final class Basalt extends Fabric {
 
     private final Waves wander = new Waves(noise, 0.9, 3);
@@ -16,9 +16,9 @@ final class Basalt extends Fabric {
 
     Basalt(long seed, double relief) {
         super(seed, relief);
-        large = new Pits(noise, 0, 6.5, 0.45, 0.4, 1.8);
-        middle = new Pits(noise, 3000, 2.6, 0.5, 0.18, 0.8);
-        small = new Pits(noise, 6000, 0.8, 0.4, 0.05, 0.26);
+        large = new Pits(noise, 0, 5.2, 0.5, 0.4, 1.8);
+        middle = new Pits(noise, 3000, 2.1, 0.5, 0.18, 0.85);
+        small = new Pits(noise, 6000, 0.7, 0.5, 0.05, 0.28);
         crystals = new Pits(noise, 9000, 12, 0.3, 0.3, 0.8);
     }
 

@@ -8,6 +8,7 @@ final class Flint extends Fabric {
     private final Waves warmth = new Waves(noise, 11, 4);
     private final Waves flecks = new Waves(noise, 2.6, 2);
     private final Waves pales = new Waves(noise, 8, 4);
+    private final Waves smokes = new Waves(noise, 12, 5);
     private final Waves bending = new Waves(noise, 14, 3);
     private final Waves roughness = new Waves(noise, 1.2, 3);
     private final Waves border = new Waves(noise, 9, 5);
@@ -19,13 +20,13 @@ final class Flint extends Fabric {
 
     /** How far from a ridge light shines through it, mm, and how unlike the tones of two bowls are. */
     private static final double RIDGE = 0.45;
-    private static final double OWN_TONE = 0.34;
+    private static final double OWN_TONE = 0.20;
 
     /** Reflectance of the rind (weathered chalk; from memory). */
     private static final double CHALK = 0.72;
 
     /** From one ripple of a blow to the next, mm; they widen away from it. */
-    private static final double RIPPLE = 1.3;
+    private static final double RIPPLE = 0.95;
 
     private final double rindTurn;
 
@@ -43,14 +44,16 @@ final class Flint extends Fabric {
         double ripple = ripples(bu, bv, bowl, near) * Noise.visible(RIPPLE, pixel);
         double thin = 1 - step(0, Math.max(RIDGE, pixel), bowl.toEdge); // an edge of glass lets light through
         double tone = 1 + 0.34 * cloud + 0.05 * speckle.at(u, v, pixel, near) + OWN_TONE * (noise.quick(bowl.column + 77, bowl.row) - 0.5)
-                + 0.07 * ripple;
+                + 0.055 * ripple;
         double warm = warmth.at(u + 60, v + 20, pixel, near);
         place.tint(tone * (1 + 0.10 * warm), tone, tone * (1 - 0.10 * warm));
         double pale = step(0.36, 0.6, pales.at(u - 40, v + 10, pixel, near));
         place.toward(0.4 * pale, 1.9, 1.85, 1.75);
+        double smoke = step(-0.1, 0.6, smokes.at(u + 25, v + 70, pixel, near)); // light comes back from deep within
+        place.toward(0.5 * smoke, 2.2 + 0.4 * warm, 2.0, 1.75 - 0.4 * warm);
         place.toward(0.10 * thin, 2.6, 2.4, 2.0);
         place.toward(0.35 * step(0.50, 0.62, flecks.at(u + 17, v + 3, pixel, near)), 3.4, 3.1, 2.7); // what lived in the chalk
-        place.height = 0.75 * Math.min(1, bowl.far) + 0.017 * ripple + 0.004 * roughness.at(u, v, pixel, near);
+        place.height = 0.75 * Math.min(1, bowl.far) + 0.030 * ripple + 0.004 * roughness.at(u, v, pixel, near);
         double side = u * Math.cos(rindTurn) + v * Math.sin(rindTurn) - 24 - 2.6 * border.at(u, v, pixel, near);
         double rind = step(0, Math.max(0.4, pixel), side);
         place.apart = rind > 0.5;
@@ -73,13 +76,19 @@ final class Flint extends Fabric {
 
     /** Ripples that run out from the blow that struck a bowl, which lies off it; not every blow left them, nor all the way round. */
     private double ripples(double u, double v, Bowl bowl, NearNoise near) {
-        double much = step(0.2, 0.5, noise.quick(bowl.column + 31, bowl.row + 5));
+        double much = step(0.1, 0.35, noise.quick(bowl.column + 31, bowl.row + 5));
         double turn = 2 * Math.PI * noise.quick(bowl.column + 3, bowl.row + 41);
-        double du = u - BOWL * middleU(bowl.column, bowl.row) - 15 * Math.cos(turn);
-        double dv = v - BOWL * middleV(bowl.column, bowl.row) - 15 * Math.sin(turn);
-        double d = Math.hypot(du, dv) + 0.5 * near.gradient(u / 6, v / 6);
-        double fades = step(3, 8, d) * (1 - step(19, 27, d)) * step(-0.25, 0.2, near.gradient(u / 9 + 7, v / 9));
-        return much * fades * Math.sin(2 * Math.PI * Math.pow(d, 0.9) / RIPPLE);
+        double du = u - BOWL * middleU(bowl.column, bowl.row) - 13 * Math.cos(turn);
+        double dv = v - BOWL * middleV(bowl.column, bowl.row) - 13 * Math.sin(turn);
+        double d = Math.hypot(du, dv) + 1.2 * near.gradient(u / 7, v / 7) + 0.07 * near.gradient(u / 2.2, v / 2.2);
+        double fades = step(2, 6, d) * (1 - step(20, 27, d)) * (0.25 + 0.75 * step(-0.35, 0.15, near.gradient(u / 9 + 7, v / 9)));
+        double waves = Math.pow(d, 0.86) / RIPPLE;
+        int whole = (int) Math.floor(waves);
+        double high = noise.quick(whole + 4001, bowl.column + 57 * bowl.row);
+        double next = noise.quick(whole + 4002, bowl.column + 57 * bowl.row);
+        double own = 0.25 + 1.1 * (high + (next - high) * (waves - whole)); // no two alike
+        double wave = Math.sin(2 * Math.PI * waves);
+        return much * fades * own * wave * (0.5 + 0.5 * wave * wave);
     }
 
     private double middleU(int column, int row) {

@@ -31,12 +31,15 @@ final class Granite extends Fabric {
 
     /** Specks of dark mineral shut in by the grains: how wide the noise is whose peaks they are, mm, and how far they darken a grain. */
     private static final double SPECK = 0.62;
-    private static final double SPECK_FROM = 0.38;
-    private static final double SPECK_TO = 0.52;
+    private static final double SPECK_FROM = 0.36;
+    private static final double SPECK_TO = 0.49;
     private static final double SPECK_DARK = 0.6;
 
+    /** They keep company: how much the noise about them lets more of them in, or none. */
+    private static final double COMPANY = 0.3;
+
     /** How much of a face they cover, by their darkness; for what is looked at from too far to see one. */
-    private static final double SPECKS = 0.016;
+    private static final double SPECKS = 0.029;
 
     /** Most that a border lies below the grains, mm; a river wears most of them level. */
     private static final double SEAM = 0.016;
@@ -256,13 +259,13 @@ final class Granite extends Fabric {
         float[] cloud = new float[n];
         float[] worn = new float[n];
         float[] rough = new float[n];
+        all.octaves(row.u, row.v, 0, 0, 0.5, 3, row.pixel, n, fine);
         if (!row.bare) {
-            all.octaves(row.u, row.v, 0, 0, 0.5, 3, row.pixel, n, fine);
             all.octaves(along, across, 0, 0, 0.28, 3, row.pixel, n, cleaved);
             all.octaves(row.u, row.v, 0, 0, 22, 3, row.pixel, n, cloud);
         }
-        float[] specks = row.bare ? new float[n] : specks(row, all, wu, wv);
         all.gradient(row.u, row.v, 2.6, n, worn);
+        float[] specks = row.bare ? new float[n] : specks(row, all, wu, wv, worn);
         all.octaves(row.u, row.v, 0, 0, 3.2, 5, row.pixel, n, rough);
         for (int i = 0; i < n; i++) {
             Place place = row.place;
@@ -272,7 +275,7 @@ final class Granite extends Fabric {
             boolean mica = mineral[is[i]] == Mineral.MICA.ordinal();
             boolean quartz = mineral[is[i]] == Mineral.QUARTZ.ordinal();
             double seam = SEAM * (1 - step(0, 0.16, gap[i])) * Math.max(0, Math.min(1, 0.3 + 1.4 * worn[i]));
-            place.height = 0.06 * rough[i] - seam - (mica ? 0.02 : 0) + (quartz ? 0.008 : 0);
+            place.height = 0.06 * rough[i] + 0.02 * fine[i] - seam - (mica ? 0.035 : 0) + (quartz ? 0.012 : 0);
             place.gloss = mica ? 0.35 : quartz ? 0.22 : 0.08;
             place.glint = mica && gap[i] > 0.05 ? is[i] + 1 : 0;
             row.put(i);
@@ -280,7 +283,7 @@ final class Granite extends Fabric {
     }
 
     /** How much of each place is a speck; where a pixel is wider than they are, as much as of any other place. */
-    private float[] specks(SkinRow row, RowNoise all, float[] wu, float[] wv) {
+    private float[] specks(SkinRow row, RowNoise all, float[] wu, float[] wv, float[] company) {
         int n = row.count;
         double[] u = new double[n];
         double[] v = new double[n];
@@ -291,8 +294,8 @@ final class Granite extends Fabric {
         float[] specks = new float[n];
         all.gradient(u, v, SPECK, n, specks);
         for (int i = 0; i < n; i++) {
-            double seen = 1 - step(SPECK / 2, SPECK, row.pixel[i]);
-            specks[i] = (float) (seen * step(SPECK_FROM, SPECK_TO, specks[i]) + (1 - seen) * SPECKS);
+            double seen = 1 - step(SPECK / 4, 0.8 * SPECK, row.pixel[i]);
+            specks[i] = (float) (seen * step(SPECK_FROM, SPECK_TO, specks[i] + COMPANY * company[i]) + (1 - seen) * SPECKS);
         }
         return specks;
     }
@@ -325,15 +328,16 @@ final class Granite extends Fabric {
         double t = tone[grain];
         switch (MINERALS[mineral[grain]]) {
             case FELDSPAR -> {
-                boolean rosy = t > 0.62;
-                double light = (t < 0.22 ? 1.22 : 1.08) + 0.22 * t + 0.17 * fine;
-                place.tint(light * (rosy ? 1.10 : 1.02), light * (rosy ? 0.97 : 1), light * (rosy ? 0.90 : 0.97));
+                double rose = Math.max(0, (t - 0.60) / 0.40);
+                double own = 13 * t - Math.floor(13 * t); // no two neighbours alike, rosy or not
+                double light = 0.98 + 0.34 * own + 0.19 * fine;
+                place.tint(light * (1.02 + 0.16 * rose), light * (1 - 0.06 * rose), light * (0.96 - 0.14 * rose));
             }
             case QUARTZ -> {
-                double grey = 0.66 + 0.24 * t + 0.10 * fine;
+                double grey = 0.56 + 0.30 * t + 0.11 * fine;
                 place.tint(grey, grey * 1.005, grey * 1.02);
             }
-            case MICA -> place.tone(0.16 + 0.13 * t + 0.05 * fine);
+            case MICA -> place.tone(0.06 + 0.10 * t + 0.04 * fine);
         }
     }
 }

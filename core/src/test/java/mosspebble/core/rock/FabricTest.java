@@ -10,6 +10,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.SplittableRandom;
+import java.util.TreeMap;
 import java.util.function.DoubleBinaryOperator;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -216,7 +217,7 @@ class FabricTest {
 
     @Test // vesicular basalt is full of bubbles, plaster has pinholes, marble none (common knowledge)
     void bubblesAndPinholesAreWhereTheyBelong() {
-        assertThat(holes(RockKind.BASALT, 0.1)).isBetween(0.03, 0.14);
+        assertThat(holes(RockKind.BASALT, 0.1)).isBetween(0.06, 0.14);
         assertThat(holes(RockKind.CAST_PLASTER, 0.1)).isBetween(0.0005, 0.03);
         assertThat(holes(RockKind.MARBLE, 0.1)).isZero();
     }
@@ -365,6 +366,77 @@ class FabricTest {
     void feldsparHoldsAFewDarkSpecksAndFromAfarNone() {
         assertThat(darkWithinFeldspar(0.02)).isBetween(0.005, 0.03);
         assertThat(darkWithinFeldspar(0.3)).as("pixels about as wide as a speck").isLessThan(darkWithinFeldspar(0.02) + 0.02);
+    }
+
+    /** Lightness of the middles of the grains of feldspar in a square, and how much redder than green they are. */
+    private static List<double[]> feldspars() {
+        Granite granite = new Granite(5, 1);
+        Map<Integer, double[]> grains = new TreeMap<>();
+        Place place = new Place();
+        for (double v = -20; v < 20; v += 0.25) {
+            for (double u = -20; u < 20; u += 0.25) {
+                if (granite.mineralAt(u, v) == Granite.Mineral.FELDSPAR) {
+                    granite.at(u, v, 0.1, place);
+                    double[] sum = grains.computeIfAbsent(granite.grainAt(u, v), g -> new double[3]);
+                    sum[0] += place.green;
+                    sum[1] += place.red;
+                    sum[2]++;
+                }
+            }
+        }
+        return grains.values().stream().filter(g -> g[2] >= 6).map(g -> new double[] {g[0] / g[2], g[1] / g[0]}).toList();
+    }
+
+    // white plagioclase and pink alkali feldspar lie side by side in granite; grains of one kind are not all as light (common knowledge)
+    @Test
+    void feldsparsAreOfTwoColoursAndManyTones() {
+        List<double[]> grains = feldspars();
+        double[] light = grains.stream().mapToDouble(g -> g[0]).sorted().toArray();
+        assertThat(light[light.length * 9 / 10] / light[light.length / 10]).as("lighter tenth against darker").isGreaterThan(1.25);
+        double[] rosy = grains.stream().mapToDouble(g -> g[1]).sorted().toArray();
+        assertThat(rosy[rosy.length * 95 / 100] / rosy[rosy.length / 10]).as("pink against white").isGreaterThan(1.15);
+        double[] white = grains.stream().filter(g -> g[1] < rosy[rosy.length / 3]).mapToDouble(g -> g[0]).sorted().toArray();
+        assertThat(white[white.length * 9 / 10] / white[white.length / 10]).as("tones among the white ones").isGreaterThan(1.2);
+    }
+
+    /** How high the ripples of a flint are in squares of 6 mm that have no rind, mm: what is left of its height without 2 mm round. */
+    private static List<Double> ripples() {
+        Fabric flint = fabric(RockKind.FLINT);
+        Place place = new Place();
+        List<Double> found = new ArrayList<>();
+        for (double v0 = -40; v0 < 40; v0 += 6) {
+            for (double u0 = -40; u0 < 40; u0 += 6) {
+                double squares = 0;
+                boolean rind = false;
+                for (int k = 0; k < 2; k++) { // along and across
+                    double[] line = new double[120];
+                    for (int i = 0; i < line.length; i++) {
+                        double s = i * 0.05;
+                        flint.at(k == 0 ? u0 + s : u0 + 3, k == 0 ? v0 + 3 : v0 + s, 0.05, place);
+                        line[i] = place.height;
+                        rind |= place.apart;
+                    }
+                    double sum = 0;
+                    for (int i = 20; i < line.length - 20; i++) {
+                        double mean = IntStream.rangeClosed(i - 20, i + 20).mapToDouble(j -> line[j]).average().orElseThrow();
+                        sum += (line[i] - mean) * (line[i] - mean);
+                    }
+                    squares = Math.max(squares, sum / (line.length - 40));
+                }
+                if (!rind) {
+                    found.add(Math.sqrt(squares));
+                }
+            }
+        }
+        Collections.sort(found);
+        return found;
+    }
+
+    @Test // a break like a shell's is rippled round the blow, most strongly near it, and not everywhere (common knowledge of petrology)
+    void flintIsRippledInMostPlacesUnalike() {
+        List<Double> ripples = ripples();
+        assertThat(ripples.get(ripples.size() / 2)).as("in half the places").isBetween(0.01, 0.03);
+        assertThat(ripples.get(ripples.size() / 18)).as("hardly any in some").isLessThan(0.004);
     }
 
     @ParameterizedTest
