@@ -19,6 +19,8 @@ final class TableHours {
     private final List<long[]> hours = new ArrayList<>();
     private final List<long[]> week;
     private final long period;
+    /** The sitting asked for last: the next question is most often about the same. */
+    private int near;
 
     TableHours(Workload of) {
         this.of = of;
@@ -59,6 +61,10 @@ final class TableHours {
 
     /** The first sitting that ends after a time. */
     int sitting(long time) {
+        int last = near;
+        if (last < hours.size() && hours.get(last)[1] > time && (last == 0 || hours.get(last - 1)[1] <= time)) {
+            return last;
+        }
         int low = 0;
         while (hours.isEmpty() || hour(hours.size() - 1)[1] <= time) {
             hour(hours.size());
@@ -72,6 +78,7 @@ final class TableHours {
                 low = middle + 1;
             }
         }
+        near = low;
         return low;
     }
 

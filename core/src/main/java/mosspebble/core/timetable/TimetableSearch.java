@@ -306,31 +306,35 @@ final class TimetableSearch {
     private int[] dispatched(double[] urgent, long patience) {
         long[] free = w.earliest.clone();
         int[] open = w.needs.clone();
-        List<Integer> can = new ArrayList<>();
+        int[] can = new int[w.n];
+        int cans = 0;
         for (int i = 0; i < w.n; i++) {
             if (open[i] == 0) {
-                can.add(i);
+                can[cans++] = i;
             }
         }
         int[] order = new int[w.n];
+        long[] begin = new long[w.n];
         TableStarts.Stands stands = new TableStarts.Stands(w);
         long now = 0;
         int inHand = -1;
         for (int placed = 0; placed < w.n; placed++) {
             long soonest = Long.MAX_VALUE;
-            for (int i : can) {
-                soonest = Math.min(soonest, w.begin(i, Math.max(now, Math.max(free[i], stands.free(i))), w.hand[i]));
+            for (int k = 0; k < cans; k++) {
+                int i = can[k];
+                begin[i] = w.begin(i, Math.max(now, Math.max(free[i], stands.free(i))), w.hand[i]);
+                soonest = Math.min(soonest, begin[i]);
             }
-            int best = -1;
-            for (int i : can) {
-                if (w.begin(i, Math.max(now, Math.max(free[i], stands.free(i))), w.hand[i]) <= soonest + patience
-                        && (best < 0 || before(i, best, urgent, inHand))) {
-                    best = i;
+            int at = -1;
+            for (int k = 0; k < cans; k++) {
+                if (begin[can[k]] <= soonest + patience && (at < 0 || before(can[k], can[at], urgent, inHand))) {
+                    at = k;
                 }
             }
+            int best = can[at];
             order[placed] = best;
-            can.remove(Integer.valueOf(best));
-            long start = w.begin(best, Math.max(now, Math.max(free[best], stands.free(best))), w.hand[best]);
+            System.arraycopy(can, at + 1, can, at, --cans - at);
+            long start = begin[best];
             now = start + w.hand[best];
             stands.take(best, now + w.stays[best]);
             inHand = best;
@@ -339,7 +343,7 @@ final class TimetableSearch {
                 free[j] = Math.max(free[j], now + w.lag(w.usual, best, k, start));
                 urgent[j] = w.most == null ? urgent[j] : Math.min(urgent[j], now + w.most[best][k] - w.hand[j]);
                 if (--open[j] == 0) {
-                    can.add(j);
+                    can[cans++] = j;
                 }
             }
         }
