@@ -327,7 +327,7 @@ final class Shading {
         private void shine(int i, int r, int c, float[] rgb, float ax, float ay, float az, int sheen, float open, boolean metal) {
             float x = (float) (grid.left() + (c + 0.5) * grid.cellMm());
             float y = (float) (grid.top() + (r + 0.5) * grid.cellMm());
-            float gloss = sheen == 0 ? terrain.gloss[i] : GLOSS[sheen];
+            float gloss = sheen == 0 ? terrain.gloss(i) : GLOSS[sheen];
             float rough = 1 - gloss;
             float seen = mirrored(ax, ay, az, x, y, rough);
             float edge = 1 - az;
@@ -344,7 +344,7 @@ final class Shading {
                     rgb[k] += add;
                 }
             }
-            int facet = sheen == 0 ? terrain.glint[i] : sheen == Sheen.GLITTER.ordinal() + 1 || sheen == Sheen.SHIFT.ordinal() + 1
+            int facet = sheen == 0 ? terrain.glint(i) : sheen == Sheen.GLITTER.ordinal() + 1 || sheen == Sheen.SHIFT.ordinal() + 1
                     ? Flakes.at(x, y) : 0;
             if (facet != 0) {
                 glint(facet, sheen, rgb, ax, ay, az, x, y);

@@ -5,6 +5,7 @@ import java.util.function.BooleanSupplier;
 import java.util.stream.IntStream;
 import mosspebble.core.area.Grid;
 import mosspebble.core.area.Mask;
+import mosspebble.core.rock.Fabric;
 import mosspebble.core.rock.SkinRow;
 import mosspebble.core.stone.Survey;
 
@@ -16,6 +17,9 @@ public final class StoneTerrain {
 
     /** So many rows are worked out one after the other: what is known of one is of use for the next. */
     private static final int BAND = 16;
+
+    private static final float FULL_GLOSS = 60_000;
+    private static final int[] NO_GLINTS = {};
 
     final Survey survey;
     final Grid grid;
@@ -34,10 +38,10 @@ public final class StoneTerrain {
     final float[] blue;
     /** Relief of the skin above its mean, mm. */
     final float[] relief;
-    /** How glossy the bare skin is, 0 to 1. */
-    final float[] gloss;
-    /** Number of a facet that glints, 0 for none. */
-    final int[] glint;
+    /** How glossy the bare skin is, in parts of {@link #FULL_GLOSS}: many pictures are held at once. */
+    private final char[] gloss;
+    /** Number of a facet that glints; empty where the rock has none. */
+    private final int[] glint;
 
     StoneTerrain(Survey survey, Grid grid) {
         this(survey, Window.whole(grid), new Spare());
@@ -57,8 +61,8 @@ public final class StoneTerrain {
         this.green = spare.floats(cells);
         this.blue = spare.floats(cells);
         this.relief = spare.floats(cells);
-        this.gloss = spare.floats(cells);
-        this.glint = spare.ints(cells);
+        this.gloss = spare.chars(cells);
+        this.glint = Fabric.glints(survey.stone().rock()) ? spare.ints(cells) : NO_GLINTS;
     }
 
     public static StoneTerrain of(Survey survey, Grid grid) {
@@ -194,8 +198,7 @@ public final class StoneTerrain {
                     red[i] = Math.max(0, net.at(SkinNet.RED, column));
                     green[i] = Math.max(0, net.at(SkinNet.GREEN, column));
                     blue[i] = Math.max(0, net.at(SkinNet.BLUE, column));
-                    gloss[i] = Math.max(0, Math.min(1, net.at(SkinNet.GLOSS, column)));
-                    glint[i] = net.glint(column);
+                    shine(i, net.at(SkinNet.GLOSS, column), net.glint(column));
                     z[i] = (float) survey.dome().surfaceAt(grid.x(column), y, normal);
                     lean(i, net.at(SkinNet.DENT_ALONG, column), net.at(SkinNet.DENT_ACROSS, column), normal);
                 }
@@ -215,12 +218,15 @@ public final class StoneTerrain {
     }
 
     private void copy(StoneTerrain from, int at, int to, int count) {
-        float[][] theirs = {from.nx, from.ny, from.nz, from.z, from.inside, from.red, from.green, from.blue, from.relief, from.gloss};
-        float[][] mine = {nx, ny, nz, z, inside, red, green, blue, relief, gloss};
+        float[][] theirs = {from.nx, from.ny, from.nz, from.z, from.inside, from.red, from.green, from.blue, from.relief};
+        float[][] mine = {nx, ny, nz, z, inside, red, green, blue, relief};
         for (int k = 0; k < mine.length && count > 0; k++) {
             System.arraycopy(theirs[k], at, mine[k], to, count);
         }
         if (count > 0) {
+            System.arraycopy(from.gloss, at, gloss, to, count);
+        }
+        if (count > 0 && glint != NO_GLINTS) {
             System.arraycopy(from.glint, at, glint, to, count);
         }
     }
@@ -244,9 +250,25 @@ public final class StoneTerrain {
             green[i] = skin.green[k];
             blue[i] = skin.blue[k];
             relief[i] = skin.height[k];
-            gloss[i] = skin.gloss[k];
-            glint[i] = skin.glint[k];
+            shine(i, skin.gloss[k], skin.glint[k]);
         }
+    }
+
+    private void shine(int i, float glossy, int facet) {
+        gloss[i] = (char) (FULL_GLOSS * Math.max(0, Math.min(1, glossy)) + 0.5f);
+        if (glint != NO_GLINTS) {
+            glint[i] = facet;
+        }
+    }
+
+    /** How glossy the bare skin of a pixel is, 0 to 1. */
+    float gloss(int i) {
+        return gloss[i] / FULL_GLOSS;
+    }
+
+    /** Number of a facet of a pixel that glints, 0 for none. */
+    int glint(int i) {
+        return glint == NO_GLINTS ? 0 : glint[i];
     }
 
     /** The dome's lean with that of the dents. */

@@ -70,6 +70,11 @@ public abstract class Fabric {
         return fabric;
     }
 
+    /** Whether a rock has facets that glint: flakes of mica. */
+    public static boolean glints(RockKind rock) {
+        return rock == RockKind.GRANITE || rock == RockKind.SLATE;
+    }
+
     private static double relief(Texture texture) {
         return switch (texture) {
             case SMOOTH -> 0.6;

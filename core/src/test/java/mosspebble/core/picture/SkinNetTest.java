@@ -92,16 +92,16 @@ class SkinNetTest {
             int at = 2 * k * grid.columns() + 2 * k;
             assertThat(drawn.relief[at]).isCloseTo(row.height[0], within(1e-5f));
             assertThat(drawn.red[at]).isCloseTo(row.red[0], within(1e-3f));
-            assertThat(drawn.gloss[at]).isCloseTo(row.gloss[0], within(1e-3f));
-            assertThat(drawn.glint[at]).isEqualTo(row.glint[0]);
+            assertThat(drawn.gloss(at)).isCloseTo(row.gloss[0], within(1e-3f));
+            assertThat(drawn.glint(at)).isEqualTo(row.glint[0]);
         }
     }
 
     private static void same(StoneTerrain one, int i, StoneTerrain other, int k) {
-        assertThat(new float[] {one.relief[i], one.red[i], one.green[i], one.blue[i], one.gloss[i], one.nx[i], one.ny[i], one.z[i]})
-                .containsExactly(other.relief[k], other.red[k], other.green[k], other.blue[k], other.gloss[k], other.nx[k], other.ny[k],
+        assertThat(new float[] {one.relief[i], one.red[i], one.green[i], one.blue[i], one.gloss(i), one.nx[i], one.ny[i], one.z[i]})
+                .containsExactly(other.relief[k], other.red[k], other.green[k], other.blue[k], other.gloss(k), other.nx[k], other.ny[k],
                         other.z[k]);
-        assertThat(one.glint[i]).isEqualTo(other.glint[k]);
+        assertThat(one.glint(i)).isEqualTo(other.glint(k));
     }
 
     @Test
@@ -149,12 +149,12 @@ class SkinNetTest {
     void aGlintHasNoStepsOfTwoPixels() {
         Survey survey = survey(RockKind.GRANITE);
         Grid grid = new Grid(-12, -12, CLOSE, 1100, 1100);
-        int[] glint = StoneTerrain.of(survey, grid).glint;
+        StoneTerrain stone = StoneTerrain.of(survey, grid);
         int[] lengths = new int[9];
         for (int r = 1; r < grid.rows(); r++) { // how long edges run level between one grain and none
             int run = 0;
             for (int c = 0; c < grid.columns(); c++) {
-                boolean edge = glint[r * grid.columns() + c] == 0 && glint[(r - 1) * grid.columns() + c] != 0;
+                boolean edge = stone.glint(r * grid.columns() + c) == 0 && stone.glint((r - 1) * grid.columns() + c) != 0;
                 if (edge) {
                     run++;
                 } else {

@@ -98,7 +98,7 @@ class StoneTerrainTest {
         double squares = 0;
         int count = 0;
         for (int i = 0; i < terrain.inside.length; i++) {
-            if (terrain.inside[i] >= 1 && !(flint && terrain.gloss[i] < 0.4)) { // but for its rind
+            if (terrain.inside[i] >= 1 && !(flint && terrain.gloss(i) < 0.4)) { // but for its rind
                 double grain = terrain.green[i] - 1;
                 sum += grain;
                 squares += grain * grain;
@@ -184,9 +184,9 @@ class StoneTerrainTest {
             assertThat(part.relief[i]).isEqualTo(whole.relief[i]);
             if (window.has(i % GRID.columns(), i / GRID.columns())) {
                 assertThat(new float[] {part.nx[i], part.ny[i], part.nz[i], part.z[i], part.red[i], part.green[i], part.blue[i],
-                    part.gloss[i]}).containsExactly(whole.nx[i], whole.ny[i], whole.nz[i], whole.z[i], whole.red[i], whole.green[i],
-                            whole.blue[i], whole.gloss[i]);
-                assertThat(part.glint[i]).isEqualTo(whole.glint[i]);
+                    part.gloss(i)}).containsExactly(whole.nx[i], whole.ny[i], whole.nz[i], whole.z[i], whole.red[i], whole.green[i],
+                            whole.blue[i], whole.gloss(i));
+                assertThat(part.glint(i)).isEqualTo(whole.glint(i));
             } else {
                 outside += whole.inside[i] > 0 ? 1 : 0;
                 assertThat(part.nz[i]).as("not looked for").isZero();
@@ -200,9 +200,9 @@ class StoneTerrainTest {
 
     private static void same(StoneTerrain one, int i, StoneTerrain other, int k) {
         assertThat(new float[] {one.nx[i], one.ny[i], one.nz[i], one.z[i], one.inside[i], one.red[i], one.green[i], one.blue[i],
-            one.relief[i], one.gloss[i]}).containsExactly(other.nx[k], other.ny[k], other.nz[k], other.z[k], other.inside[k], other.red[k],
-                    other.green[k], other.blue[k], other.relief[k], other.gloss[k]);
-        assertThat(one.glint[i]).isEqualTo(other.glint[k]);
+            one.relief[i], one.gloss(i)}).containsExactly(other.nx[k], other.ny[k], other.nz[k], other.z[k], other.inside[k], other.red[k],
+                    other.green[k], other.blue[k], other.relief[k], other.gloss(k));
+        assertThat(one.glint(i)).isEqualTo(other.glint(k));
     }
 
     @Test

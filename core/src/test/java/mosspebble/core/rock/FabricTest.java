@@ -344,6 +344,21 @@ class FabricTest {
         assertThat(glints).isGreaterThan(200);
     }
 
+    @ParameterizedTest
+    @EnumSource(RockKind.class)
+    void onlyARockThatIsSaidToGlintDoes(RockKind rock) {
+        Fabric fabric = fabric(rock);
+        Place place = new Place();
+        int glints = 0;
+        for (double v = -30; v < 30; v += 0.15) {
+            for (double u = -30; u < 30; u += 0.15) {
+                fabric.at(u, v, 0.02, place);
+                glints += place.glint == 0 ? 0 : 1;
+            }
+        }
+        assertThat(glints > 0).isEqualTo(Fabric.glints(rock));
+    }
+
     /** Share of the feldspar that is less than six tenths as light as feldspar is on the whole. */
     private static double darkWithinFeldspar(double pixel) {
         Granite granite = new Granite(5, 1);
