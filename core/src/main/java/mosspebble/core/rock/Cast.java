@@ -15,8 +15,8 @@ final class Cast extends Fabric {
     Cast(long seed, double relief, boolean cement) {
         super(seed, relief);
         this.cement = cement;
-        this.holes = new Pits(noise, 0, 4.2, cement ? 0.42 : 0.24, 0.14, cement ? 0.75 : 0.5);
-        this.small = new Pits(noise, 5000, 1.6, cement ? 0.25 : 0.10, 0.05, 0.18);
+        this.holes = new Pits(noise, 0, cement ? 4.2 : 3.3, cement ? 0.42 : 0.30, 0.14, cement ? 0.75 : 0.5);
+        this.small = new Pits(noise, 5000, cement ? 1.6 : 1.3, cement ? 0.25 : 0.16, 0.05, 0.2);
     }
 
     @Override

@@ -11,32 +11,32 @@ final class Limestone extends Fabric {
 
     private final Waves bending = new Waves(noise, 2.1, 3);
 
-    private static final double CELL = 7;
+    private static final double CELL = 5.5;
 
     private final Pits pits;
     private final Pits small;
 
     Limestone(long seed, double relief) {
         super(seed, relief);
-        pits = new Pits(noise, 0, 3.4, 0.34, 0.12, 0.55);
-        small = new Pits(noise, 4000, 1.1, 0.22, 0.05, 0.2);
+        pits = new Pits(noise, 0, 2.9, 0.42, 0.12, 0.6);
+        small = new Pits(noise, 4000, 0.95, 0.3, 0.05, 0.2);
     }
 
     @Override
     void fill(double u, double v, double pixel, NearNoise near, Place place) {
         double grain = grains.at(u, v, pixel, near);
-        double tone = 1 + 0.11 * clouds.at(u, v, pixel, near) + 0.08 * speckle.at(u, v, pixel, near) + 0.07 * grain;
+        double tone = 1 + 0.11 * clouds.at(u, v, pixel, near) + 0.10 * speckle.at(u, v, pixel, near) + 0.07 * grain;
         double stain = step(-0.35, 0.55, stains.at(u + 80, v, pixel, near)); // iron from the water: it only ever yellows
         place.tint(tone * (1 - 0.03 * stain), tone * (1 - 0.09 * stain), tone * (1 - 0.22 * stain));
         double bentU = u + 0.35 * bending.at(u, v, pixel, near);
         double bentV = v + 0.35 * bending.at(u - 20, v + 31, pixel, near);
         double shell = shell(bentU, bentV, pixel);
-        place.toward(0.6 * Math.abs(shell), shell > 0 ? tone * 1.25 : tone * 0.72, shell > 0 ? tone * 1.23 : tone * 0.69,
+        place.toward(0.75 * Math.abs(shell), shell > 0 ? tone * 1.25 : tone * 0.72, shell > 0 ? tone * 1.23 : tone * 0.69,
                 shell > 0 ? tone * 1.18 : tone * 0.64);
         double hole = pits.depth(bentU, bentV, pixel);
         double tiny = small.depth(u, v, pixel);
         place.shade(1 - 0.55 * hole - 0.3 * tiny);
-        place.height = 0.05 * roughness.at(u, v, pixel, near) - 0.24 * hole - 0.07 * tiny + 0.02 * shell + 0.012 * grain;
+        place.height = 0.05 * roughness.at(u, v, pixel, near) - 0.32 * hole - 0.09 * tiny + 0.02 * shell + 0.012 * grain;
         place.gloss = 0.06;
         place.glint = 0;
     }

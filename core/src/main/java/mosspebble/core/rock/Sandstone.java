@@ -21,7 +21,7 @@ final class Sandstone extends Fabric {
 
     Sandstone(long seed, double relief) {
         super(seed, relief);
-        pores = new Pits(noise, 0, 1.3, 0.3, 0.06, 0.38);
+        pores = new Pits(noise, 0, 1.3, 0.32, 0.06, 0.44);
     }
 
     @Override
@@ -33,15 +33,15 @@ final class Sandstone extends Fabric {
         double sand = Noise.visible(2 * GRAIN, pixel);
         Grain grain = sand == 0 ? Grain.NONE : grain(u + 0.1 * wander.at(u, v, pixel, near), v);
         double bed = beds / (0.10 + Math.abs(beds)); // layers of one tone, and short changes between them
-        double tone = 1 + 0.17 * beds + 0.14 * bed + 0.12 * fine + 0.16 * graded(along, pixel)
+        double tone = 1 + 0.20 * beds + 0.17 * bed + 0.12 * fine + 0.16 * graded(along, pixel)
                 + sand * (0.34 * (grain.tone - 0.5) + 0.22 * (grain.height - 0.4));
         double iron = step(-0.2, 0.7, bed);
         place.tint(tone * (1 - 0.02 * iron), tone * (1 - 0.08 * iron), tone * (1 - 0.16 * iron));
         double dark = dark(along, pixel);
-        place.toward(0.5 * dark, tone * 0.58, tone * 0.54, tone * 0.60);
+        place.toward(0.6 * dark, tone * 0.54, tone * 0.50, tone * 0.56);
         double pore = pores.depth(u, v, pixel);
         place.shade(1 - 0.6 * pore);
-        place.height = 0.05 * grain.height * sand + 0.09 * roughness.at(u / 9, warped, pixel, near) - 0.2 * pore;
+        place.height = 0.05 * grain.height * sand + 0.09 * roughness.at(u / 9, warped, pixel, near) - 0.25 * pore;
         place.gloss = 0.02;
         place.glint = 0;
     }
