@@ -329,7 +329,7 @@ final class Granite extends Fabric {
         switch (MINERALS[mineral[grain]]) {
             case FELDSPAR -> {
                 double rose = Math.max(0, (t - 0.60) / 0.40);
-                double own = 13 * t - Math.floor(13 * t); // no two neighbours alike, rosy or not
+                double own = 13 * t - Math.floor(13 * t); // a tone of its own, rosy or not
                 double light = 0.98 + 0.34 * own + 0.19 * fine;
                 place.tint(light * (1.02 + 0.16 * rose), light * (1 - 0.06 * rose), light * (0.96 - 0.14 * rose));
             }
