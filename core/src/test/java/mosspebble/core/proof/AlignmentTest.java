@@ -25,18 +25,8 @@ class AlignmentTest {
         return sum;
     }
 
-    private interface At {
-        double value(double x, double y);
-    }
-
-    private static Field field(At at) {
-        float[] value = new float[GRID.cells()];
-        float[] known = new float[GRID.cells()];
-        for (int i = 0; i < value.length; i++) {
-            value[i] = (float) at.value(GRID.x(i % GRID.columns()), GRID.y(i / GRID.columns()));
-            known[i] = 1;
-        }
-        return new Field(GRID, new float[][] {value}, known);
+    private static Field field(Fields.At at) {
+        return Fields.of(GRID, at);
     }
 
     private static int[] round(double reach) {

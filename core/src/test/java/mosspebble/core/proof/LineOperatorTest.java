@@ -14,21 +14,11 @@ class LineOperatorTest {
 
     private static final Grid GRID = new Grid(-12, -12, 0.2, 120, 120);
 
-    private interface At {
-        double value(double x, double y);
+    private static Field field(Fields.At at) {
+        return Fields.of(GRID, at);
     }
 
-    private static Field field(At at) {
-        float[] value = new float[GRID.cells()];
-        float[] known = new float[GRID.cells()];
-        for (int i = 0; i < value.length; i++) {
-            value[i] = (float) at.value(GRID.x(i % GRID.columns()), GRID.y(i / GRID.columns()));
-            known[i] = 1;
-        }
-        return new Field(GRID, new float[][] {value}, known);
-    }
-
-    private static float[] lines(At at) {
+    private static float[] lines(Fields.At at) {
         return new LineOperator(GRID).lines(field(at), false).value[0];
     }
 
@@ -117,7 +107,7 @@ class LineOperatorTest {
             double kind = random.nextDouble();
             grains[k] = new double[] {random.nextDouble(-12, 12), random.nextDouble(-12, 12), kind < 0.1 ? -40 : kind < 0.4 ? -12 : 0};
         }
-        At stone = (x, y) -> Arrays.stream(grains).min((a, b) -> Double.compare(Math.hypot(a[0] - x, a[1] - y),
+        Fields.At stone = (x, y) -> Arrays.stream(grains).min((a, b) -> Double.compare(Math.hypot(a[0] - x, a[1] - y),
                 Math.hypot(b[0] - x, b[1] - y))).orElseThrow()[2];
         Field plain = field((x, y) -> stone.value(x, y) + stroke(x, y, 37)).fine(2.5);
         float[] lines = new LineOperator(GRID).lines(plain, false).value[0];
