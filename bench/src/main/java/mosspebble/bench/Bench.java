@@ -379,7 +379,7 @@ public final class Bench {
         }
     }
 
-    /** What pictures of all stones as large as the cloth hold, without their plans: each as if it were the only one. */
+    /** What pictures of all stones as large as the cloth hold, with what plans and surveys come to keep for them. */
     private static void nineLarge(Figures figures, Studio studio) {
         Runtime runtime = Runtime.getRuntime();
         double sum = 0;
