@@ -17,6 +17,7 @@ import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
 import javafx.scene.image.ImageView;
 import javafx.scene.image.WritableImage;
+import javafx.scene.layout.Region;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Text;
 import mosspebble.app.model.Results;
@@ -163,6 +164,37 @@ class CloseLookTest {
 
             assertThat(middles).hasSizeGreaterThan(18).allSatisfy(at -> assertThat(at).isCloseTo(Math.rint(at), within(1e-6)));
             assertThat(middles.stream().distinct().count()).as("it was moved").isGreaterThan(8);
+        }
+    }
+
+    @Test
+    void aSharpPictureHasNotACrumbOfAPixelBesideThoseOfTheScreen() throws Exception {
+        try (Driver app = new Driver(folder.resolve("s.pebble"), "snail")) {
+            app.settled();
+            app.click("#stage-sketch");
+            Region cloth = (Region) app.find("#cloth");
+            app.robot.interact(() -> cloth.setMaxSize(280, 210)); // so few pixels that tests draw all of them
+            app.keys(KeyCode.Z);
+            app.keys(KeyCode.Z);
+            lit(app);
+            app.until("sharp", () -> Math.abs(lit(app).moment().of().terrain().grid().cellMm() * app.scale() - 1) < 1e-9);
+            ImageView sharp = (ImageView) cloth.lookup("#cloth-stone");
+            List<Double> edges = new ArrayList<>();
+            Point2D middle = cloth.localToScreen(140, 105);
+            app.robot.moveTo(middle);
+            app.robot.press(MouseButton.MIDDLE);
+            app.robot.interact(() -> {
+                for (int k = 1; k <= 12; k++) {
+                    cloth.fireEvent(held(cloth, middle.add(-3.37 * k, 2.21 * k)));
+                    cloth.layout();
+                    edges.add(sharp.getLayoutX());
+                    edges.add(sharp.getLayoutY());
+                }
+            });
+            app.robot.release(MouseButton.MIDDLE);
+            assertThat(edges).as("or all of it is filtered in every frame").hasSize(24)
+                    .allSatisfy(at -> assertThat(at).isEqualTo(Math.rint(at)));
+            assertThat(edges.stream().distinct().count()).as("it was moved").isGreaterThan(15);
         }
     }
 

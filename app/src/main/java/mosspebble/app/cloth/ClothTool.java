@@ -1,6 +1,7 @@
 package mosspebble.app.cloth;
 
 import java.util.List;
+import java.util.Optional;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.Cursor;
 import javafx.scene.canvas.GraphicsContext;
@@ -45,6 +46,15 @@ public interface ClothTool {
     /** Whether a thing is under the hand, so that only the bare stone lies below it. */
     default boolean dragging() {
         return false;
+    }
+
+    /**
+     * What is moved about under the hand as it is, which the drawing over the stone then lacks; empty for nothing.
+     *
+     * @param plan of the stone on the cloth
+     */
+    default Optional<Carried> carried(ClothFrame frame, PaintPlan plan) {
+        return Optional.empty();
     }
 
     /** Whether the stone is shown as it will be seen, not from above. */

@@ -76,6 +76,9 @@ public final class ClothView extends Region {
     private final Hem hem = new Hem();
     private final Pane still = new Pane(linen, shadow, draft, stone, hem);
     private final Canvas overlay = new Canvas();
+    /** What the overlay shows while something is carried over it; null while nothing is. */
+    private Object overlayShows;
+    private final CarriedCanvas carried = new CarriedCanvas();
     private Object linenShows;
     private Color linenTone;
     private final Color firstTone;
@@ -135,8 +138,9 @@ public final class ClothView extends Region {
         linen.setId("cloth-linen");
         draft.setId("cloth-draft");
         stone.setId("cloth-stone");
-        getChildren().addAll(still, overlay);
+        getChildren().addAll(still, overlay, carried);
         overlay.setMouseTransparent(true);
+        overlay.setId("cloth-overlay");
         for (ObservableValue<?> cause : new ObservableValue<?>[] {show.planProperty(), workbench.stageProperty(), workbench.shownProperty(),
             slice, workbench.itemProperty(), focusVisibleProperty(), focusedProperty(), workbench.studioProperty()}) {
             cause.addListener((o, a, b) -> redrawOverlay());
@@ -360,8 +364,13 @@ public final class ClothView extends Region {
             double size = grid.cellMm() * scale;
             view.setFitWidth(grid.columns() * size);
             view.setFitHeight(grid.rows() * size);
-            view.relocate(middleX() + grid.left() * scale, middleY() + grid.top() * scale);
+            view.relocate(onPixel(middleX() + grid.left() * scale), onPixel(middleY() + grid.top() * scale));
         }
+    }
+
+    /** A place on a pixel of the screen but for rounding, on it: the least crumb of a pixel has the whole picture filtered. */
+    private double onPixel(double at) {
+        return Math.abs(whole(at) - at) < 1e-6 ? whole(at) : at;
     }
 
     private void placeStone() {
@@ -554,11 +563,22 @@ public final class ClothView extends Region {
     // --- overlay
 
     private void redrawOverlay() {
+        PaintPlan plan = show.plan();
+        Optional<Project> project = workbench.shown();
+        PaintPlan own = project.filter(p -> plan != null && plan.project().id().equals(p.id())).map(p -> plan).orElse(null);
+        Optional<Carried> thing = Optional.ofNullable(own).flatMap(p -> tool().carried(frame(), p))
+                .filter(c -> c.room().getWidth() * c.room().getHeight() < getWidth() * getHeight());
+        carried.show(thing, device);
+        Object shows = thing
+                .map(t -> List.of(t.of(), frame(), getWidth(), getHeight(), workbench.studio().view(), pinned, isFocusVisible()))
+                .orElse(null);
+        if (shows != null && shows.equals(overlayShows)) {
+            return; // only what is carried has moved
+        }
+        overlayShows = shows;
         GraphicsContext pen = overlay.getGraphicsContext2D();
         pen.setTransform(new Affine());
         pen.clearRect(0, 0, overlay.getWidth(), overlay.getHeight());
-        PaintPlan plan = show.plan();
-        Optional<Project> project = workbench.shown();
         setAccessibleText(
                 project.map(p -> "Stone " + p.name() + ", " + measure(p, Stone.Measure.LENGTH) + " long")
                         .orElse("Empty cloth"));
@@ -569,7 +589,6 @@ public final class ClothView extends Region {
         double middle = frame().toPixels((cut[0] + cut[2]) / 2, 0).getX();
         double half = scale * Math.hypot(cut[2] - cut[0], cut[3] - cut[1]) / 2;
         slice.seen(middle - half, middle + half);
-        PaintPlan own = plan != null && plan.project().id().equals(project.get().id()) ? plan : null;
         if (own != null && tool().showsFace()) {
             frame().inMm(pen);
             zones(pen, own);

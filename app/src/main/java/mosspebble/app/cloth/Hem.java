@@ -1,6 +1,7 @@
 package mosspebble.app.cloth;
 
 import java.util.List;
+import javafx.geometry.Bounds;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
@@ -35,20 +36,27 @@ final class Hem extends Pane {
     /** Ticks from figure to figure at most, however small the stone is shown. */
     private static final int MOST_BETWEEN = 4096;
 
+    /** Bands of linen, and over them what moves along them with the stone. */
+    private final List<Canvas> bands = List.of(new Canvas(), new Canvas());
     private final Canvas above = new Canvas();
     private final Canvas beside = new Canvas();
     private final Rectangle plate = new Rectangle();
     private final Text words = new Text();
+    /** Where its words end, px. */
+    private double end;
     private Object shown;
+    private Object weave;
 
     Hem() {
         setMouseTransparent(true);
         words.setId("cloth-shown");
         words.setTextOrigin(VPos.BASELINE);
+        words.fontProperty().addListener((o, a, b) -> placeWords());
         plate.setArcWidth(8);
         plate.setArcHeight(8);
-        above.setId("hem-above");
-        beside.setId("hem-beside");
+        bands.get(0).setId("hem-above");
+        bands.get(1).setId("hem-beside");
+        getChildren().addAll(bands);
         getChildren().addAll(above, beside, plate, words);
     }
 
@@ -71,11 +79,10 @@ final class Hem extends Pane {
         above.setHeight(WIDE + 1);
         beside.setWidth(WIDE + 1);
         beside.setHeight(h);
+        weave(woven, w, h);
         for (Canvas side : List.of(above, beside)) {
             GraphicsContext pen = side.getGraphicsContext2D();
             pen.clearRect(0, 0, side.getWidth(), side.getHeight());
-            pen.setFill(woven);
-            pen.fillRect(0, 0, side.getWidth(), side.getHeight());
             pen.setStroke(Token.HEM.colour(theme));
             pen.setLineWidth(1.4);
             pen.setLineCap(StrokeLineCap.ROUND);
@@ -87,6 +94,24 @@ final class Hem extends Pane {
             ticks(studio, frame, w, h);
         }
         tell(studio, w, h, says, over);
+    }
+
+    /** Bands of linen are woven once: to fill with a pattern costs as much as to draw all the ticks, in every frame of a moved cloth. */
+    private void weave(ImagePattern linen, double w, double h) {
+        Object now = List.of(linen, w, h);
+        if (now.equals(weave)) {
+            return;
+        }
+        weave = now;
+        bands.get(0).setWidth(w);
+        bands.get(0).setHeight(WIDE + 1);
+        bands.get(1).setWidth(WIDE + 1);
+        bands.get(1).setHeight(h);
+        for (Canvas band : bands) {
+            GraphicsContext pen = band.getGraphicsContext2D();
+            pen.setFill(linen);
+            pen.fillRect(0, 0, band.getWidth(), band.getHeight());
+        }
     }
 
     private void ticks(Studio studio, ClothFrame frame, double w, double h) {
@@ -131,16 +156,21 @@ final class Hem extends Pane {
     private void tell(Studio studio, double w, double h, String says, boolean over) {
         Theme theme = Theme.of(studio);
         words.setText(says);
-        words.setFont(TextSize.font(studio, 12));
         words.setFill(Token.HEM_INK.colour(theme));
-        double wide = words.getLayoutBounds().getWidth();
-        words.setX(w - 14 - wide);
         words.setY(h - 12);
         plate.setVisible(over && !says.isEmpty());
         plate.setFill(Token.LINEN.colour(theme));
-        plate.setX(w - 14 - wide - ROUND_WORDS);
-        plate.setY(h - 12 + words.getLayoutBounds().getMinY() - words.getY() - ROUND_WORDS / 2);
-        plate.setWidth(wide + 2 * ROUND_WORDS);
-        plate.setHeight(words.getLayoutBounds().getHeight() + ROUND_WORDS);
+        end = w - 14;
+        placeWords();
+    }
+
+    /** Their size comes from the style sheet, which may be told later than they are. */
+    private void placeWords() {
+        Bounds size = words.getLayoutBounds();
+        words.setX(end - size.getWidth());
+        plate.setX(end - size.getWidth() - ROUND_WORDS);
+        plate.setY(words.getY() - words.getBaselineOffset() - ROUND_WORDS / 2);
+        plate.setWidth(size.getWidth() + 2 * ROUND_WORDS);
+        plate.setHeight(size.getHeight() + ROUND_WORDS);
     }
 }

@@ -1,6 +1,8 @@
 package mosspebble.app.cloth;
 
+import java.nio.IntBuffer;
 import java.util.SplittableRandom;
+import javafx.scene.image.PixelBuffer;
 import javafx.scene.image.PixelFormat;
 import javafx.scene.image.WritableImage;
 import javafx.scene.paint.Color;
@@ -16,9 +18,8 @@ final class Linen {
 
     /** A pattern of threads that were woven. */
     static ImagePattern of(int[] pixels) {
-        WritableImage tile = new WritableImage(SIDE, SIDE);
-        tile.getPixelWriter().setPixels(0, 0, SIDE, SIDE, PixelFormat.getIntArgbPreInstance(), pixels, 0, SIDE);
-        return new ImagePattern(tile, 0, 0, SIDE, SIDE, false);
+        PixelBuffer<IntBuffer> tile = new PixelBuffer<>(SIDE, SIDE, IntBuffer.wrap(pixels), PixelFormat.getIntArgbPreInstance());
+        return new ImagePattern(new WritableImage(tile), 0, 0, SIDE, SIDE, false);
     }
 
     /**

@@ -5,11 +5,13 @@ import java.util.Optional;
 import java.util.function.UnaryOperator;
 import javafx.beans.value.ObservableValue;
 import javafx.geometry.Point2D;
+import javafx.geometry.Rectangle2D;
 import javafx.scene.Cursor;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.paint.Paint;
+import mosspebble.app.cloth.Carried;
 import mosspebble.app.cloth.ClothFrame;
 import mosspebble.app.cloth.ClothTool;
 import mosspebble.app.cloth.Geometries;
@@ -34,11 +36,15 @@ import mosspebble.core.sketch.Subject;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.GeometryFactory;
+import org.locationtech.jts.geom.util.AffineTransformation;
 
 /** The hand in Sketch: takes the things on the stone, moves, turns and sizes them, and shows them while it does. */
 public final class SketchTool implements ClothTool {
 
     private static final double HANDLE = 11;
+    /** From the frame of a thing to the knob it is turned by, px. */
+    private static final double TURN_REACH = 26;
 
     /** Within so many mm things snap to guides; the hand can hold them free with Alt. */
     private static final double SNAP_MM = 1.6;
@@ -88,16 +94,17 @@ public final class SketchTool implements ClothTool {
             stroke.trail(pen, frame);
         }
         Optional<Item> item = movable();
-        Optional<Project> project = workbench.shown();
-        if (item.isEmpty() || project.isEmpty() || sketch.pencilProperty().get() || sheet.takesTheHand()) {
+        if (item.isEmpty() || workbench.shown().isEmpty() || sketch.pencilProperty().get() || sheet.takesTheHand()) {
             return;
         }
+        boolean carried = carried(frame, plan).isPresent();
         if (dragging()) {
-            frame.inMm(pen);
-            ghost(pen, plan, project.get(), item.get());
-            ClothFrame.inPixels(pen);
+            others(pen, frame, plan, item.get());
         }
-        if (handled || dragging()) {
+        if (dragging() && !carried) {
+            ghost(pen, frame, plan, item.get());
+        }
+        if ((handled || dragging()) && !carried) {
             handles(pen, frame, box(plan, item.get()));
         }
         if (!dragging() || grip == Grip.POINT) {
@@ -132,24 +139,82 @@ public final class SketchTool implements ClothTool {
         return workbench.itemInHand().filter(i -> !i.wearing());
     }
 
-    /** The design as coloured shapes while it is under the hand, moved from where the plan has it. */
-    private void ghost(GraphicsContext pen, PaintPlan plan, Project project, Item now) {
+    /** The rest of the design as pale shapes while a thing is under the hand. */
+    private void others(GraphicsContext pen, ClothFrame frame, PaintPlan plan, Item now) {
+        Project project = workbench.shown().orElseThrow();
+        frame.inMm(pen);
+        for (PlacedItem other : plan.design().map(PlacedDesign::items).orElse(List.of())) {
+            if (!other.item().id().equals(now.id())) {
+                parts(pen, other.parts(), project, 0.45);
+            }
+        }
+        ClothFrame.inPixels(pen);
+    }
+
+    /** A thing as coloured shapes while it is under the hand, moved from where the plan has it. */
+    private void ghost(GraphicsContext pen, ClothFrame frame, PaintPlan plan, Item now) {
         Optional<PlacedItem> placed = plan.design().flatMap(d -> d.item(now.id()));
         if (placed.isEmpty()) {
             return;
         }
-        for (PlacedItem other : plan.design().get().items()) {
-            if (other != placed.get()) {
-                parts(pen, other.parts(), project, 0.45);
-            }
-        }
+        frame.inMm(pen);
         Placement from = placed.get().item().placement();
         Placement to = now.placement();
         pen.translate(to.x(), to.y());
         pen.rotate(to.turn() - from.turn());
         pen.scale(to.scale() / from.scale(), to.scale() / from.scale());
         pen.translate(-from.x(), -from.y());
-        parts(pen, placed.get().parts(), project, 1);
+        parts(pen, placed.get().parts(), workbench.shown().orElseThrow(), 1);
+        ClothFrame.inPixels(pen);
+    }
+
+    /** While a thing is moved as it is, that thing with its handles. */
+    @Override
+    public Optional<Carried> carried(ClothFrame frame, PaintPlan plan) {
+        Optional<Item> now = movable();
+        Optional<PlacedItem> placed = now.flatMap(i -> plan.design().flatMap(d -> d.item(i.id())));
+        if (grip != Grip.MOVE || placed.isEmpty()) {
+            return Optional.empty();
+        }
+        Placement to = now.get().placement();
+        Project project = workbench.shown().orElseThrow();
+        List<Object> of = List.of(plan, now.get().id(), to.turn(), to.scale(), frame.scale(), project.colours(), workbench.studio().view(),
+                Optional.ofNullable(snapped), Optional.ofNullable(sheets.sheetProperty().get()));
+        return Optional.of(new Carried(of, frame.toPixels(to.x(), to.y()), room(frame, plan, placed.get(), now.get()), (pen, origin) -> {
+            ClothFrame there = around(frame.scale(), to, origin);
+            ghost(pen, there, plan, now.get());
+            handles(pen, there, box(plan, now.get()));
+        }));
+    }
+
+    /** A frame in which a placement's middle lies at a point. */
+    private static ClothFrame around(double scale, Placement placement, Point2D at) {
+        return new ClothFrame(scale, at.getX() - scale * placement.x(), at.getY() - scale * placement.y());
+    }
+
+    /** What a thing takes up round its place with its handles, px. */
+    private static Rectangle2D room(ClothFrame frame, PaintPlan plan, PlacedItem placed, Item now) {
+        Placement from = placed.item().placement();
+        Placement to = now.placement();
+        AffineTransformation moved = AffineTransformation.translationInstance(-from.x(), -from.y())
+                .rotate(Math.toRadians(to.turn() - from.turn()))
+                .scale(frame.scale() * to.scale() / from.scale(), frame.scale() * to.scale() / from.scale());
+        Envelope room = new Envelope();
+        GeometryFactory shapes = new GeometryFactory();
+        for (PlacedPart part : placed.parts()) {
+            Envelope drawn = part.drawn().getEnvelopeInternal();
+            drawn.expandToInclude(part.painted().getEnvelopeInternal());
+            room.expandToInclude(moved.transform(shapes.toGeometry(drawn)).getEnvelopeInternal());
+        }
+        ClothFrame around = around(frame.scale(), to, Point2D.ZERO);
+        double[] box = box(plan, now);
+        for (double[] side : new double[][] {{-1, -1, 0}, {1, -1, 0}, {1, 1, 0}, {-1, 1, 0}, {0, -1, TURN_REACH}}) {
+            Point2D at = corner(around, box, side[0], side[1], side[2]);
+            room.expandToInclude(at.getX(), at.getY());
+        }
+        room.expandBy(HANDLE);
+        return new Rectangle2D(Math.floor(room.getMinX()), Math.floor(room.getMinY()), Math.ceil(room.getWidth()) + 1,
+                Math.ceil(room.getHeight()) + 1);
     }
 
     private void parts(GraphicsContext pen, List<PlacedPart> parts, Project project, double opacity) {
@@ -219,7 +284,7 @@ public final class SketchTool implements ClothTool {
             }
         }
         knob(pen, corners[2]);
-        Point2D turn = corner(frame, box, 0, -1, 26);
+        Point2D turn = corner(frame, box, 0, -1, TURN_REACH);
         Point2D top = corner(frame, box, 0, -1, 0);
         pen.strokeLine(top.getX(), top.getY(), turn.getX(), turn.getY());
         knob(pen, turn);
@@ -253,7 +318,7 @@ public final class SketchTool implements ClothTool {
             if (corner(frame, box, 1, 1, 0).distance(x, y) < 14) {
                 return Grip.SIZE;
             }
-            if (corner(frame, box, 0, -1, 26).distance(x, y) < 14) {
+            if (corner(frame, box, 0, -1, TURN_REACH).distance(x, y) < 14) {
                 return Grip.TURN;
             }
         }
