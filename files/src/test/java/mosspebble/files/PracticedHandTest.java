@@ -274,6 +274,8 @@ class PracticedHandTest {
         List<String> moon = walk("moon");
         assertThat(first(moon, "closed eyes")).isGreaterThan(first(moon, "Glaze the shade side of the moon"));
         assertThat(first(moon, "Set the dots")).isGreaterThan(first(moon, "Glaze the shade side of the night cap"));
+        assertThat(first(walk("toadstool"), "the shine on the cap")).isGreaterThan(first(walk("toadstool"), "Outline with the black pen"));
+        assertThat(first(walk("fox"), "the shine on the nose")).isGreaterThan(first(walk("fox"), "Outline with the black pen"));
         List<String> snail = walk("snail");
         assertThat(first(snail, "the letter")).isGreaterThan(first(snail, "Work wet into wet: the shell"));
     }

@@ -269,11 +269,12 @@ public final class PaintOrder {
         };
     }
 
+    /** Lines when the areas are done, lights when the lines are. */
     private void lightLast(int i, int j) {
         boolean first = rank(regions.get(i)) < rank(regions.get(j));
         Region early = regions.get(first ? i : j);
         Region late = regions.get(first ? j : i);
-        if (rank(late) >= LINES && rank(early) < LINES && early.kind() != Step.Kind.LINE_FIRST) {
+        if (rank(late) >= LINES && rank(early) < rank(late) && early.kind() != Step.Kind.LINE_FIRST) {
             later.add(first ? new Later(i, j) : new Later(j, i));
         }
     }

@@ -567,7 +567,7 @@ public final class StepWords {
             case METAL_LINE -> "Metal just inside the first line, as is your habit.";
             case LIGHT_LAST -> "Where the light strikes; nothing is painted over it.";
             case RUNS_ROUND -> "It runs all round, so it comes when both faces can be handled.";
-            case DRAWN_ON_AREA -> "After the areas it lies on; it stops just short of what is in front.";
+            case DRAWN_ON_AREA -> "After the areas below; a line stops just short of what is in front.";
             case BASE_OF_SPARKLE -> "Its flakes cover thinly: a base of their own colour closes the gaps between them.";
             case WHITE_BELOW_GLOW -> "What glows sends its light also downward: white below sends it back.";
             case FLAKES -> "The flakes lie as they fall: laid on in small areas rather than brushed out, ";
