@@ -126,6 +126,24 @@ class CarriedThingTest {
     }
 
     @Test
+    void aThingLargerThanTheClothIsDrawnWithTheRest() throws Exception {
+        try (Driver app = new Driver(folder.resolve("s.pebble"), "owl")) {
+            Point2D middle = take(app);
+            app.robot.interact(() -> {
+                for (int i = 0; i < 5; i++) {
+                    app.does("Look closer at the stone");
+                }
+            });
+            app.settled();
+            app.robot.moveTo(middle).press(MouseButton.PRIMARY).moveBy(14, 9);
+            app.until("it is under the hand", () -> workbench(app).isDrafting());
+            assertThat(canvas(app, "#cloth-carried").isVisible()).isFalse();
+            assertThat(covered(picture(canvas(app, "#cloth-overlay")))).as("the thing all over the cloth").isGreaterThan(0.5);
+            app.robot.release(MouseButton.PRIMARY);
+        }
+    }
+
+    @Test
     void aThingThatIsTurnedIsDrawnWithTheRest() throws Exception {
         try (Driver app = new Driver(folder.resolve("s.pebble"), "toadstool")) {
             Point2D middle = take(app);

@@ -147,6 +147,11 @@ final class Driver implements AutoCloseable {
         robot.interact(() -> ((Shell) scene().getRoot()).perform(name));
     }
 
+    /** Does or looks at something in the window where what it answers is waited for otherwise, or not at all. */
+    void atOnce(Runnable work) {
+        now(work);
+    }
+
     <T extends Node> T find(String query) {
         return robot.lookup(query).query();
     }
@@ -167,7 +172,7 @@ final class Driver implements AutoCloseable {
 
     /** Clicks a control, first bringing it into view if its column is scrolled. */
     void click(String query) {
-        until(query + " to be there", () -> present(query));
+        await(query + " to be there", () -> present(query));
         Node node = inPlace(query);
         jump(node.localToScreen(node.getBoundsInLocal()));
         Node[] over = new Node[1];
@@ -195,7 +200,7 @@ final class Driver implements AutoCloseable {
      */
     private Node inPlace(String query) {
         Node[] found = new Node[1];
-        until(query + " to be in place", () -> {
+        await(query + " to be in place", () -> {
             Node node = find(query);
             now(() -> {
                 laidOut();
@@ -379,7 +384,13 @@ final class Driver implements AutoCloseable {
         now(() -> {});
     }
 
+    /** Waits until something is so, and the window has answered what made it so. */
     void until(String what, Callable<Boolean> condition) {
+        await(what, condition);
+        answered();
+    }
+
+    private static void await(String what, Callable<Boolean> condition) {
         try {
             WaitForAsyncUtils.waitFor(40, TimeUnit.SECONDS, () -> {
                 try {
@@ -391,7 +402,6 @@ final class Driver implements AutoCloseable {
         } catch (TimeoutException e) {
             throw new AssertionError("waited in vain for " + what, e);
         }
-        answered();
     }
 
     /** Waits until the plan of what is shown is there. */

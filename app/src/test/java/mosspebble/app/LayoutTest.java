@@ -108,11 +108,11 @@ class LayoutTest {
                 });
                 app.robot.press(KeyCode.ESCAPE).release(KeyCode.ESCAPE); // what was told
                 for (String screen : size[0] > 2000 ? MAIN : SCREENS) {
-                    app.robot.interact(() -> app.does(screen));
+                    app.atOnce(() -> app.does(screen));
                     assertThat(app.robot.lookup("#notice").tryQuery().map(n -> ((Label) n).getText()).orElse("")).as(screen)
                             .doesNotStartWith("There is nothing called");
                     there(app, screen);
-                    app.robot.interact(() -> {
+                    app.atOnce(() -> {
                         laidOut(app.scene().getRoot());
                         String where = screen + " at " + size[0] + ", words larger by " + grown + " %";
                         look(app.scene().getRoot(), false, where, wrong);
@@ -171,7 +171,7 @@ class LayoutTest {
     }
 
     private void asked(Driver app, String where, Set<String> wrong) {
-        app.robot.interact(() -> {
+        app.atOnce(() -> {
             laidOut(app.scene().getRoot());
             look(app.scene().getRoot(), false, where, wrong);
             fingers(app, where, wrong);
@@ -400,10 +400,10 @@ class LayoutTest {
             app.settled();
             for (int light = 0; light < 2; light++) {
                 for (String screen : light == 0 ? SCREENS : MAIN) {
-                    app.robot.interact(() -> app.does(screen));
+                    app.atOnce(() -> app.does(screen));
                     there(app, screen);
                     String where = screen + (light == 0 ? " by day" : " in the evening");
-                    app.robot.interact(() -> {
+                    app.atOnce(() -> {
                         app.scene().getRoot().applyCss(); // what was made a moment ago as well
                         texts(app.scene().getRoot(), where, wrong, seen);
                         path(app.scene().getRoot(), where, wrong);

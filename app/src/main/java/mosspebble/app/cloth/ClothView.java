@@ -566,8 +566,7 @@ public final class ClothView extends Region {
         PaintPlan plan = show.plan();
         Optional<Project> project = workbench.shown();
         PaintPlan own = project.filter(p -> plan != null && plan.project().id().equals(p.id())).map(p -> plan).orElse(null);
-        Optional<Carried> thing = Optional.ofNullable(own).flatMap(p -> tool().carried(frame(), p))
-                .filter(c -> c.room().getWidth() * c.room().getHeight() < getWidth() * getHeight());
+        Optional<Carried> thing = Optional.ofNullable(own).flatMap(p -> tool().carried(frame(), p));
         carried.show(thing, device);
         Object shows = thing
                 .map(t -> List.of(t.of(), frame(), getWidth(), getHeight(), workbench.studio().view(), pinned, isFocusVisible()))

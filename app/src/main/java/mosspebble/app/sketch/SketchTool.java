@@ -45,6 +45,8 @@ public final class SketchTool implements ClothTool {
     private static final double HANDLE = 11;
     /** From the frame of a thing to the knob it is turned by, px. */
     private static final double TURN_REACH = 26;
+    /** What takes up more, px, because it is looked at closely, is drawn with the rest, of which only what is in sight is. */
+    private static final double MOST_CARRIED = 1_500_000;
 
     /** Within so many mm things snap to guides; the hand can hold them free with Alt. */
     private static final double SNAP_MM = 1.6;
@@ -177,10 +179,14 @@ public final class SketchTool implements ClothTool {
             return Optional.empty();
         }
         Placement to = now.get().placement();
+        Rectangle2D room = room(frame, plan, placed.get(), now.get());
+        if (room.getWidth() * room.getHeight() > MOST_CARRIED) {
+            return Optional.empty();
+        }
         Project project = workbench.shown().orElseThrow();
         List<Object> of = List.of(plan, now.get().id(), to.turn(), to.scale(), frame.scale(), project.colours(), workbench.studio().view(),
                 Optional.ofNullable(snapped), Optional.ofNullable(sheets.sheetProperty().get()));
-        return Optional.of(new Carried(of, frame.toPixels(to.x(), to.y()), room(frame, plan, placed.get(), now.get()), (pen, origin) -> {
+        return Optional.of(new Carried(of, frame.toPixels(to.x(), to.y()), room, (pen, origin) -> {
             ClothFrame there = around(frame.scale(), to, origin);
             ghost(pen, there, plan, now.get());
             handles(pen, there, box(plan, now.get()));
