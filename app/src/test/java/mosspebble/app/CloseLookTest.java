@@ -124,6 +124,22 @@ class CloseLookTest {
         }
     }
 
+    /** Takes hold of the middle of the cloth and moves it in steps that are no whole pixels; looks after each. */
+    private static void movedAbout(Driver app, int steps, Runnable look) {
+        Node cloth = app.find("#cloth");
+        Bounds bounds = cloth.getBoundsInLocal();
+        Point2D middle = cloth.localToScreen(bounds.getCenterX(), bounds.getCenterY());
+        app.robot.moveTo(middle);
+        app.robot.press(MouseButton.MIDDLE);
+        app.robot.interact(() -> {
+            for (int k = 1; k <= steps; k++) {
+                cloth.fireEvent(held(cloth, middle.add(-3.37 * k, 2.21 * k)));
+                look.run();
+            }
+        });
+        app.robot.release(MouseButton.MIDDLE);
+    }
+
     @Test
     void picturesLieOnWholePixelsWhereverTheClothIsMoved() throws Exception {
         try (Driver app = new Driver(folder.resolve("s.pebble"), "snail")) {
@@ -150,18 +166,7 @@ class CloseLookTest {
             app.keys(KeyCode.Z);
             app.keys(KeyCode.Z);
             lit(app);
-            Bounds bounds = cloth.getBoundsInLocal();
-            Point2D middle = cloth.localToScreen(bounds.getCenterX(), bounds.getCenterY());
-            app.robot.moveTo(middle);
-            app.robot.press(MouseButton.MIDDLE);
-            app.robot.interact(() -> {
-                for (int k = 1; k <= 6; k++) {
-                    cloth.fireEvent(held(cloth, middle.add(-3.37 * k, 2.21 * k)));
-                    note.run();
-                }
-            });
-            app.robot.release(MouseButton.MIDDLE);
-
+            movedAbout(app, 6, note);
             assertThat(middles).hasSizeGreaterThan(18).allSatisfy(at -> assertThat(at).isCloseTo(Math.rint(at), within(1e-6)));
             assertThat(middles.stream().distinct().count()).as("it was moved").isGreaterThan(8);
         }
@@ -180,18 +185,11 @@ class CloseLookTest {
             app.until("sharp", () -> Math.abs(lit(app).moment().of().terrain().grid().cellMm() * app.scale() - 1) < 1e-9);
             ImageView sharp = (ImageView) cloth.lookup("#cloth-stone");
             List<Double> edges = new ArrayList<>();
-            Point2D middle = cloth.localToScreen(140, 105);
-            app.robot.moveTo(middle);
-            app.robot.press(MouseButton.MIDDLE);
-            app.robot.interact(() -> {
-                for (int k = 1; k <= 12; k++) {
-                    cloth.fireEvent(held(cloth, middle.add(-3.37 * k, 2.21 * k)));
-                    cloth.layout();
-                    edges.add(sharp.getLayoutX());
-                    edges.add(sharp.getLayoutY());
-                }
+            movedAbout(app, 12, () -> {
+                cloth.layout();
+                edges.add(sharp.getLayoutX());
+                edges.add(sharp.getLayoutY());
             });
-            app.robot.release(MouseButton.MIDDLE);
             assertThat(edges).as("or all of it is filtered in every frame").hasSize(24)
                     .allSatisfy(at -> assertThat(at).isEqualTo(Math.rint(at)));
             assertThat(edges.stream().distinct().count()).as("it was moved").isGreaterThan(15);
