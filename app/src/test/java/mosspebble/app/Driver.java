@@ -31,6 +31,7 @@ import javafx.scene.input.MouseButton;
 import javafx.scene.robot.Robot;
 import javafx.stage.Stage;
 import mosspebble.app.cloth.ClothView;
+import mosspebble.app.control.Pulses;
 import mosspebble.app.model.Results;
 import mosspebble.app.shell.Shell;
 import mosspebble.core.finding.Finding;
@@ -226,6 +227,8 @@ final class Driver implements AutoCloseable {
 
     /** Events of a press come as tasks of their own, and so does what they put off. */
     private static final int ROUNDS = 4;
+    /** In so many pulses what was put off is there. */
+    private static final int MOST_BEATS = 12;
 
     private static final long LONGEST_PULSE_MS = 500;
 
@@ -357,6 +360,14 @@ final class Driver implements AutoCloseable {
 
     /** Waits until the window has answered what was pressed, what that put off, and is laid out and drawn as it is then. */
     private void answered() {
+        boolean[] more = {true};
+        for (int k = 0; more[0] && k < MOST_BEATS; k++) {
+            drawn();
+            now(() -> more[0] = Pulses.isWaiting());
+        }
+    }
+
+    private void drawn() {
         for (int i = 0; i < ROUNDS; i++) {
             now(() -> {});
         }
@@ -381,7 +392,6 @@ final class Driver implements AutoCloseable {
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
         }
-        now(() -> {});
     }
 
     /** Waits until something is so, and the window has answered what made it so. */

@@ -237,7 +237,7 @@ public final class Bench {
         command.addAll(List.of(wish));
         Figures.Goal frame = Figures.Goal.ninetyFifth(Math.max(FRAME_MS, trembles));
         for (String line : lines(command)) {
-            String[] cells = line.split(" ", line.startsWith("press ") ? 4 : 0);
+            String[] cells = line.split(" ", line.startsWith("press ") || line.startsWith("whole ") ? 4 : 0);
             switch (cells[0]) {
                 case "frame", "pan" -> figures.add(
                         "frames while " + (cells[0].equals("pan") ? "the cloth is moved, 5 x" : "a thing is dragged") + ": " + cells[1],
@@ -248,6 +248,8 @@ public final class Bench {
                             number(cells[2]), Figures.Goal.NONE, "");
                     figures.one("presses that take over 100 ms, " + when, "", named(cells[3]), Figures.Goal.median(0), cells[3]);
                 }
+                case "whole" -> figures.add("until all that belongs there is laid out, " + when, "ms", number(cells[1]), number(cells[2]),
+                        Figures.Goal.NONE, cells[3]);
                 case "step" -> {
                     if (wish.length == 0) {
                         figures.add("at the table, from done to the next picture", "ms", number(cells[1]), number(cells[2]),

@@ -41,7 +41,8 @@ public final class DaubString extends HBox {
     private final Workbench workbench;
     private final Results show;
     private List<Step> shows = List.of();
-    private double wide;
+    private double size;
+    private double thread;
     private int dragged = -1;
 
     public DaubString(Workbench workbench, Results show) {
@@ -60,26 +61,30 @@ public final class DaubString extends HBox {
     public void refresh() {
         PaintPlan plan = show.plan();
         List<Step> now = plan == null ? List.of() : plan.steps();
-        if (now != shows || getWidth() != wide) {
+        if (fit(plan, now) || now != shows) {
             shows = now;
-            wide = getWidth();
             getChildren().clear();
-            if (!now.isEmpty()) {
-                string(plan);
-            }
+            string(plan);
         }
         mark();
     }
 
-    private void string(PaintPlan plan) {
-        List<Step> steps = plan.steps();
+    /** How large each daub is and how long the threads between them; answers whether that changed. */
+    private boolean fit(PaintPlan plan, List<Step> steps) {
+        double sizeBefore = size;
+        double threadBefore = thread;
         long waits = 0;
         for (int i = 1; i < steps.size(); i++) {
             waits += waited(plan, i).compareTo(SHOWN) >= 0 ? 1 : 0;
         }
         double room = Math.max(200, getWidth() - getPadding().getLeft() - getPadding().getRight());
-        double size = Math.max(SMALLEST, Math.min(LARGEST, Math.floor((room - waits * (THREAD + GAP)) / steps.size() - GAP)));
-        double thread = Math.max(SHORTEST, Math.min(THREAD, (room - steps.size() * (size + GAP)) / Math.max(1, waits) - GAP));
+        size = Math.max(SMALLEST, Math.min(LARGEST, Math.floor((room - waits * (THREAD + GAP)) / Math.max(1, steps.size()) - GAP)));
+        thread = Math.max(SHORTEST, Math.min(THREAD, (room - steps.size() * (size + GAP)) / Math.max(1, waits) - GAP));
+        return size != sizeBefore || thread != threadBefore;
+    }
+
+    private void string(PaintPlan plan) {
+        List<Step> steps = shows;
         for (int i = 0; i < steps.size(); i++) {
             Duration waited = waited(plan, i);
             if (i > 0 && waited.compareTo(SHOWN) >= 0) {
@@ -89,7 +94,7 @@ public final class DaubString extends HBox {
                 length.setPrefWidth(thread);
                 getChildren().add(length);
             }
-            getChildren().add(daub(steps.get(i), i, size, waited));
+            getChildren().add(daub(steps.get(i), i, waited));
         }
     }
 
@@ -97,7 +102,7 @@ public final class DaubString extends HBox {
         return plan.sitting().steps().get(step).waited();
     }
 
-    private Button daub(Step step, int index, double size, Duration waited) {
+    private Button daub(Step step, int index, Duration waited) {
         StackPane drawn = new StackPane();
         Circle whole = new Circle(size / 2 - 2);
         whole.getStyleClass().add(step instanceof Step.Lay ? "daub-paint" : "daub-plain");

@@ -1,5 +1,7 @@
 package mosspebble.app.model;
 
+import java.util.ArrayList;
+import java.util.List;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import mosspebble.core.finding.Finding.Stage;
@@ -18,6 +20,9 @@ public final class Navigator {
 
     private final Workbench workbench;
     private final ReadOnlyStringWrapper aside = new ReadOnlyStringWrapper("");
+    private final List<Runnable> whenThere = new ArrayList<>();
+    private boolean underWay;
+    private boolean goesOn;
 
     public Navigator(Workbench workbench) {
         this.workbench = workbench;
@@ -37,13 +42,42 @@ public final class Navigator {
 
     /** Goes to a view that takes the middle of a stage. */
     public void go(Stage stage, String view) {
+        goesOn = true;
         workbench.stageProperty().set(stage);
+        goesOn = false;
         aside.set(view);
+    }
+
+    /** Whether the stage is passed through on the way to a view. */
+    public boolean goesOn() {
+        return goesOn;
     }
 
     /** Back to the cloth. */
     public void back() {
         aside.set("");
+    }
+
+    /** What was gone to is named, but not there yet. */
+    public void setOut() {
+        underWay = true;
+    }
+
+    /** What was gone to is there; what waited for it is done. */
+    public void arrive() {
+        underWay = false;
+        List<Runnable> now = List.copyOf(whenThere);
+        whenThere.clear();
+        now.forEach(Runnable::run);
+    }
+
+    /** Does something when what was gone to is there, now if it is. */
+    public void whenThere(Runnable what) {
+        if (underWay) {
+            whenThere.add(what);
+        } else {
+            what.run();
+        }
     }
 
     public boolean onCloth() {

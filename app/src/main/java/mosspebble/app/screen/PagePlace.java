@@ -7,6 +7,7 @@ import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
 import javafx.scene.layout.VBox;
+import mosspebble.app.control.Pulses;
 
 /**
  * Where one page of several stands at a time, each made when it is first wanted.
@@ -18,6 +19,8 @@ public final class PagePlace<P> extends VBox {
     private final Collection<P> all;
     private final Function<P, PageView> making;
     private final Map<P, PageView> made = new LinkedHashMap<>();
+    private P wanted;
+    private boolean coming;
 
     /** @param all everything there is a page for; nothing else may be asked for */
     PagePlace(Collection<P> all, Function<P, PageView> making) {
@@ -25,8 +28,26 @@ public final class PagePlace<P> extends VBox {
         this.making = making;
     }
 
-    /** Puts a page there, brought up to date. */
+    /** Puts a page there, brought up to date; one that must be made first comes when the press that asked for it has been answered. */
     public void show(P which) {
+        wanted = which;
+        if (made.containsKey(which) || getChildren().isEmpty() && !coming) {
+            put(which);
+            return;
+        }
+        getChildren().clear(); // what stood there is not what was asked for
+        if (!coming) {
+            coming = true;
+            Pulses.afterAnswer(() -> {
+                coming = false;
+                if (wanted != null) {
+                    put(wanted);
+                }
+            });
+        }
+    }
+
+    private void put(P which) {
         PageView page = page(which);
         if (!getChildren().contains(page)) {
             getChildren().setAll(page);
@@ -36,6 +57,7 @@ public final class PagePlace<P> extends VBox {
 
     /** Nothing stands there. */
     public void clear() {
+        wanted = null;
         getChildren().clear();
     }
 

@@ -107,11 +107,11 @@ public abstract class Screen {
         }
     }
 
-    /** An action that first goes there. */
+    /** An action that first goes there, and is done as soon as everything is there. */
     protected final Runnable here(Runnable run) {
         return () -> {
             go();
-            run.run();
+            with.navigator().whenThere(run);
         };
     }
 

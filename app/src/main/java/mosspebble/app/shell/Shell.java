@@ -131,6 +131,8 @@ public final class Shell extends StackPane {
     private final StackPane middle;
     private final ScrollPane stagePane = new ScrollPane();
     private boolean filled;
+    private boolean coming;
+    private boolean dressing;
     private final FindingsBox findings;
     private final FlowPane stageHead = new FlowPane();
     private final Label stageName = new Label();
@@ -284,11 +286,11 @@ public final class Shell extends StackPane {
         workbench.stepProperty().addListener((o, a, b) -> rehearsal.putOff()); // it plays
         makeActions();
         mend.pointingProperty().addListener((o, a, b) -> slice());
-        navigator.asideProperty().addListener((o, a, b) -> stage());
+        navigator.asideProperty().addListener((o, a, b) -> goTo());
         book.bookProperty().addListener((o, a, b) -> refresh()); // the seals tell what the book knows of them
         stone.pageProperty().addListener((o, a, b) -> stage());
         finish.matterProperty().addListener((o, a, b) -> stage());
-        workbench.stageProperty().addListener((o, a, b) -> stage());
+        workbench.stageProperty().addListener((o, a, b) -> goTo());
         workbench.shownProperty().addListener((o, a, b) -> {
             boolean underHand = workbench.isDrafting() && a != null && b != null && a.stone().equals(b.stone());
             if (!underHand) { // the column follows when the hand lets go
@@ -463,6 +465,7 @@ public final class Shell extends StackPane {
 
     private void words(boolean larger) {
         workbench.look(s -> s.withComfort(s.view().comfort().sized(larger)));
+        workbench.tell("Words are " + workbench.studio().view().comfort().textPercent() + " % of their usual size.");
     }
 
     /** To where a mistake is pointed at. */
@@ -572,8 +575,43 @@ public final class Shell extends StackPane {
         return screens.stream().filter(s -> !s.isAside() && s.stage() == workbench.stageProperty().get()).findFirst().orElseThrow();
     }
 
+    private void goTo() {
+        if (!navigator.goesOn()) { // else its own screen is passed by
+            stage();
+        }
+    }
+
     private void stage() {
         Screen now = current();
+        if (filled && !isAtHand(now)) {
+            answer(now);
+        } else {
+            layOut(now);
+        }
+    }
+
+    private boolean isAtHand(Screen now) {
+        return now == opened || unseen.isAtHand(now) && (now.column().isPresent() || unseen.isAtHand(stageScreen()));
+    }
+
+    /** Says where the press leads; what stood for another place goes, and what belongs there follows when that has been seen. */
+    private void answer(Screen now) {
+        screens.stream().filter(Screen::isMade).forEach(each -> each.middle().ifPresent(node -> Panel.present(node, false)));
+        Panel.present(this.onCloth, navigator.onCloth());
+        stageName.setText(now.title());
+        stageHead.getChildren().setAll(stageName);
+        stagePane.setContent(null);
+        navigator.setOut();
+        if (!coming) {
+            coming = true;
+            Pulses.afterAnswer(() -> {
+                coming = false;
+                layOut(current());
+            });
+        }
+    }
+
+    private void layOut(Screen now) {
         now.middle().filter(node -> !middle.getChildren().contains(node)).ifPresent(node -> middle.getChildren().add(1, node));
         for (Screen each : screens) {
             if (each.isMade()) {
@@ -608,15 +646,20 @@ public final class Shell extends StackPane {
             mend.pointingProperty().set(false);
         }
         panel().ifPresent(Panel::refresh);
+        if (filled) {
+            unseen.seen(now);
+            unseen.seen(now.column().isPresent() ? now : stageScreen());
+        }
         if (opened != now) {
             opened = now;
             now.opened();
         }
+        navigator.arrive();
     }
 
     /** What stands in the column; nothing until the window has been drawn, which is there sooner so. */
     private Optional<Panel> panel() {
-        return filled ? current().column().or(() -> stageScreen().column()) : Optional.empty();
+        return filled && !coming ? current().column().or(() -> stageScreen().column()) : Optional.empty();
     }
 
     /** The slice stands below a painted stone, and below the dome; what mends a mistake needs its room. */
@@ -642,8 +685,20 @@ public final class Shell extends StackPane {
         slice();
     }
 
-    /** Light, ink, size of words and the side of the column, as the painter likes them. */
+    /** Light, ink, size of words and the side of the column, as the painter likes them; other words when what asked for them has answered. */
     private void dress(Studio.View view) {
+        if (dressed == null || dressed.comfort().textPercent() == view.comfort().textPercent()) {
+            dressNow(view);
+        } else if (!dressing) {
+            dressing = true;
+            Pulses.afterAnswer(() -> {
+                dressing = false;
+                dressNow(workbench.studio().view());
+            });
+        }
+    }
+
+    private void dressNow(Studio.View view) {
         if (view.equals(dressed)) {
             return;
         }

@@ -70,6 +70,7 @@ final class TrayView extends StackPane {
     private final ScrollPane scroll = new ScrollPane();
     private final Map<String, Button> buttons = new LinkedHashMap<>();
     private final Map<String, Still> stills = new HashMap<>();
+    private final Map<String, Seen> seen = new HashMap<>();
     private final MoreLikeIt more;
     private final Button plus = new Button(NEW);
     private double wide = WIDE_OF_MANY;
@@ -168,6 +169,7 @@ final class TrayView extends StackPane {
         }
         buttons.values().retainAll(wanted);
         stills.keySet().retainAll(buttons.keySet());
+        seen.keySet().retainAll(buttons.keySet());
         workbench.shown().map(p -> buttons.get(p.id())).ifPresent(this::bringIntoView);
         getStyleClass().remove("tray-small");
         if (many()) {
@@ -233,25 +235,43 @@ final class TrayView extends StackPane {
         return known.image;
     }
 
+    /** What is seen of a stone; its picture by identity. */
+    private record Seen(Results.Thumb thumb, List<Object> rest) {
+        boolean same(Seen other) {
+            return other != null && thumb == other.thumb && rest.equals(other.rest);
+        }
+    }
+
     private void show(Button button, Project project, double scale) {
-        StackPane picture = new StackPane();
-        picture.setMinSize(60, (many() ? HIGH_OF_MANY : HIGH) + 4);
-        picture.setPrefHeight((many() ? HIGH_OF_MANY : HIGH) + 4);
         Results.Thumb thumb = show.thumbs().get(project.id());
         String state = show.troubled().contains(project.id()) ? "cannot be worked out" : "being planned";
         String told = state;
         if (thumb != null) {
             PaintPlan plan = thumb.plan();
+            state = plan.steps().isEmpty() ? "no subject yet"
+                    : TimetableWords.ready(sitting.ready(plan), plan.readyAfter(), sitting.zone());
+            told = plan.steps().isEmpty() || wide >= WIDE_OF_MANY ? state
+                    : TimetableWords.readyShortly(sitting.ready(plan), plan.readyAfter(), sitting.zone());
+        }
+        Seen now = new Seen(thumb, List.of(project.name(), project.habits().light().from(), state, told, many(), wide, scale));
+        if (!now.same(seen.put(project.id(), now))) {
+            draw(button, project, thumb, scale, state, told);
+        }
+        dry(project.id(), button);
+        button.pseudoClassStateChanged(CURRENT, workbench.shown().filter(p -> p.id().equals(project.id())).isPresent());
+    }
+
+    private void draw(Button button, Project project, Results.Thumb thumb, double scale, String state, String told) {
+        StackPane picture = new StackPane();
+        picture.setMinSize(60, (many() ? HIGH_OF_MANY : HIGH) + 4);
+        picture.setPrefHeight((many() ? HIGH_OF_MANY : HIGH) + 4);
+        if (thumb != null) {
             ImageView image = new ImageView(still(thumb, project.habits().light().from()));
             Grid grid = thumb.picture().terrain().grid();
             image.setFitWidth(grid.columns() * grid.cellMm() * scale);
             image.setFitHeight(grid.rows() * grid.cellMm() * scale);
             image.setSmooth(true);
             picture.getChildren().add(image);
-            state = plan.steps().isEmpty() ? "no subject yet"
-                    : TimetableWords.ready(sitting.ready(plan), plan.readyAfter(), sitting.zone());
-            told = plan.steps().isEmpty() || wide >= WIDE_OF_MANY ? state
-                    : TimetableWords.readyShortly(sitting.ready(plan), plan.readyAfter(), sitting.zone());
         }
         Label name = new Label(project.name());
         name.getStyleClass().add("tray-name");
@@ -271,7 +291,5 @@ final class TrayView extends StackPane {
         button.setAccessibleText(project.name() + ", " + state);
         Hint.on(button, "Put " + project.name() + " on the cloth");
         button.setUserData(new Drying(waits, line, told));
-        dry(project.id(), button);
-        button.pseudoClassStateChanged(CURRENT, workbench.shown().filter(p -> p.id().equals(project.id())).isPresent());
     }
 }

@@ -1,7 +1,9 @@
 package mosspebble.app.shell;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.function.Consumer;
 import javafx.scene.Node;
 import javafx.scene.layout.StackPane;
@@ -17,6 +19,8 @@ final class Unseen {
     private final List<Runnable> leaves;
     /** Columns and their pages that were made and are not gone to yet; never seen, but styled. */
     private final StackPane waiting = new StackPane();
+    /** The screens that are made and styled. */
+    private final Set<Screen> atHand = new HashSet<>();
 
     /**
      * @param window in which columns wait
@@ -49,9 +53,20 @@ final class Unseen {
                 letWait(panel);
                 panel.pages().forEach(page -> more.accept(() -> letWait(page.get())));
             }));
+            pieces.add(() -> atHand.add(each));
         }
         pieces.addAll(leaves);
         return pieces;
+    }
+
+    /** A screen was laid out. */
+    void seen(Screen screen) {
+        atHand.add(screen);
+    }
+
+    /** Whether a screen can be shown at once: all of it is made, and styled as the window is dressed. */
+    boolean isAtHand(Screen screen) {
+        return atHand.contains(screen);
     }
 
     private void letWait(Node node) {
@@ -63,6 +78,7 @@ final class Unseen {
     /** Leaves the window, so that it need not be styled anew before what is seen; it comes back when it is gone to. */
     void putAway() {
         covers.putAway();
+        atHand.clear();
         waiting.getChildren().clear();
         for (Screen each : screens) {
             if (each.isMade()) {

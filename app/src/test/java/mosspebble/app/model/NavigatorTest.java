@@ -2,6 +2,8 @@ package mosspebble.app.model;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.ArrayList;
+import java.util.List;
 import mosspebble.core.finding.Finding.Stage;
 import mosspebble.files.BuiltIn;
 import mosspebble.files.LanternWalk;
@@ -28,6 +30,32 @@ class NavigatorTest {
         navigator.go(Stage.SKETCH, Navigator.LIBRARY);
         navigator.go(Stage.SKETCH);
         assertThat(navigator.onCloth()).isTrue();
+    }
+
+    @Test
+    void whatWaitsForAPlaceIsDoneOnceWhenThatIsThere() {
+        List<String> done = new ArrayList<>();
+        navigator.whenThere(() -> done.add("at once"));
+        navigator.setOut();
+        navigator.whenThere(() -> done.add("first"));
+        navigator.whenThere(() -> {
+            done.add("then");
+            navigator.whenThere(() -> done.add("there by now"));
+        });
+        assertThat(done).containsExactly("at once");
+        navigator.arrive();
+        navigator.arrive();
+        assertThat(done).containsExactly("at once", "first", "then", "there by now");
+    }
+
+    @Test
+    void theStageOfAViewAsideIsPassedThrough() {
+        List<Boolean> passed = new ArrayList<>();
+        workbench.stageProperty().addListener((o, a, b) -> passed.add(navigator.goesOn()));
+        navigator.asideProperty().addListener((o, a, b) -> passed.add(navigator.goesOn()));
+        navigator.go(Stage.COLOUR, Navigator.SHELF);
+        navigator.go(Stage.FINISH);
+        assertThat(passed).as("to colour and on to the shelf; to what is left of it, and there").containsExactly(true, false, false, false);
     }
 
     @Test
