@@ -132,7 +132,6 @@ public final class Shell extends StackPane {
     private final ScrollPane stagePane = new ScrollPane();
     private boolean filled;
     private boolean coming;
-    private boolean dressing;
     private final FindingsBox findings;
     private final FlowPane stageHead = new FlowPane();
     private final Label stageName = new Label();
@@ -158,7 +157,7 @@ public final class Shell extends StackPane {
     private final PathRail path;
     private final Unseen unseen;
     private final Rehearsal rehearsal;
-    private Studio.View dressed;
+    private final Dress dress;
     private Screen opened;
 
     /** What the window asks of the program around it: the studio's file, its copies and its log. */
@@ -283,6 +282,10 @@ public final class Shell extends StackPane {
         told = covers.with(() -> new Reading(Reading.TOLD, this::toCloth), Reading::close);
         unseen = new Unseen(this, screens, middle, covers, List.of(drawer::ready, comfort::ready, help::ready));
         rehearsal = new Rehearsal(this, show::idle, unseen::pieces);
+        dress = new Dress(this, new Dress.Sides(frame, column, path), () -> workbench.studio().view(), unseen::putAway, () -> {
+            columnWidth(current().columnWidth());
+            rehearsal.again();
+        });
         workbench.stepProperty().addListener((o, a, b) -> rehearsal.putOff()); // it plays
         makeActions();
         mend.pointingProperty().addListener((o, a, b) -> slice());
@@ -685,52 +688,6 @@ public final class Shell extends StackPane {
         slice();
     }
 
-    /** Light, ink, size of words and the side of the column, as the painter likes them; other words when what asked for them has answered. */
-    private void dress(Studio.View view) {
-        if (dressed == null || dressed.comfort().textPercent() == view.comfort().textPercent()) {
-            dressNow(view);
-        } else if (!dressing) {
-            dressing = true;
-            Pulses.afterAnswer(() -> {
-                dressing = false;
-                dressNow(workbench.studio().view());
-            });
-        }
-    }
-
-    private void dressNow(Studio.View view) {
-        if (view.equals(dressed)) {
-            return;
-        }
-        unseen.putAway();
-        if (dressed == null || dressed.comfort().textPercent() != view.comfort().textPercent()) {
-            getStylesheets().removeIf(sheet -> sheet.startsWith("data:"));
-            if (view.comfort().textPercent() != 100) {
-                getStylesheets().add(TextSize.sheet(view.comfort().textPercent()));
-            }
-        }
-        boolean turned = dressed == null || dressed.comfort().leftHand() != view.comfort().leftHand();
-        dressed = view;
-        getStyleClass().removeAll("evening", "contrast", "left-hand");
-        if (view.evening()) {
-            getStyleClass().add("evening");
-        }
-        if (view.comfort().contrast()) {
-            getStyleClass().add("contrast");
-        }
-        if (view.comfort().leftHand()) {
-            getStyleClass().add("left-hand");
-        }
-        if (turned) {
-            frame.setLeft(null);
-            frame.setRight(null);
-            frame.setLeft(view.comfort().leftHand() ? column : path);
-            frame.setRight(view.comfort().leftHand() ? path : column);
-        }
-        columnWidth(current().columnWidth());
-        rehearsal.again();
-    }
-
     /** Makes ready what can be gone to, once nobody asks anything of the window. */
     public void rehearse() {
         rehearsal.begin();
@@ -747,7 +704,7 @@ public final class Shell extends StackPane {
         Panel.present(column, any || !navigator.onCloth()); // nothing is in it before there is a stone
         beginnings.refresh();
         firstStone.refresh(!beginnings.asks());
-        dress(workbench.studio().view());
+        dress.follow();
         panel().ifPresent(Panel::refresh);
         stepBar.refresh();
         daubs.refresh();
