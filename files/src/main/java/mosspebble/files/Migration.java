@@ -26,7 +26,7 @@ import mosspebble.core.project.Room;
 final class Migration {
 
     /** How many there are: the format that this program writes. */
-    static final int STEPS = 14;
+    static final int STEPS = 15;
 
     private static final String TABLE = "(id TEXT PRIMARY KEY, position INTEGER NOT NULL, document TEXT NOT NULL)";
 
@@ -111,6 +111,15 @@ final class Migration {
                     room.putObject("sittings");
                 }
             });
+            case 14 -> {
+                each(connection, "project", "id", file, Migration::toOldPaint);
+                each(connection, "page", "id", "planned", file, Migration::toOldPaint);
+                each(connection, "setting", "key", file, diary -> {
+                    if (diary.has("deeds")) {
+                        diary.putArray("laid");
+                    }
+                });
+            }
             default -> throw new IllegalArgumentException("there is no step from format " + from);
         }
     }
@@ -120,12 +129,22 @@ final class Migration {
         if (from < 13) {
             toMeasured(project);
         }
+        if (from < 15) {
+            toOldPaint(project);
+        }
     }
 
     /** Stones of a program that did not ask are of the size that is kept. */
     private static void toMeasured(ObjectNode project) {
         if (project.path("history") instanceof ObjectNode history) {
             history.putArray("unmeasured");
+        }
+    }
+
+    /** Of a stone of which nobody asked what lies on it from earlier, nothing does. */
+    private static void toOldPaint(ObjectNode project) {
+        if (project.path("history") instanceof ObjectNode history) {
+            history.putArray("oldPaint");
         }
     }
 

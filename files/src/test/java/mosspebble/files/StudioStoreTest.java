@@ -3,9 +3,13 @@ package mosspebble.files;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import mosspebble.core.project.Side;
+import mosspebble.core.project.OldPaint;
 import mosspebble.core.project.Tracing;
 import mosspebble.core.sketch.GuideKind;
 import mosspebble.core.sketch.Placement;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.GeometryFactory;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import java.io.BufferedReader;
@@ -397,8 +401,30 @@ class StudioStoreTest {
         }
     }
 
+    @Test
+    void aStudioOfFormat14KeepsWhatWasDoneAndLearnsOfPaintThatLiesThere() throws Exception {
+        // the Lantern Walk as the program before format 15 kept it, the owl washed and pencilled
+        try (InputStream in = getClass().getResourceAsStream("studio-format-14.pebble")) {
+            Files.write(file(), in.readAllBytes());
+        }
+        OldPaint moon = OldPaint.on(Side.FRONT, new GeometryFactory().createPoint(new Coordinate(2, -3)).buffer(4), Mix.of("white"), 1, 2);
+        Diary kept;
+        try (StudioStore store = StudioStore.open(file(), LanternWalk::newcomer)) {
+            Diary diary = store.studio().diary();
+            assertThat(diary.deeds()).extracting(Diary.Deed::step).containsExactly("FRONT PREPARE WASH", "FRONT PENCIL");
+            assertThat(diary.laid()).isEmpty();
+            assertThat(store.studio().projects()).hasSize(9).allMatch(p -> p.oldPaint().isEmpty());
+            kept = diary.withLaid("owl", "FRONT FILL part:body earth brown", List.of(moon));
+            store.commit(store.studio().withDiary(kept).edit("owl", p -> p.withOldPaint(List.of(moon))), "A moon lies on the owl");
+        }
+        try (StudioStore again = StudioStore.open(file(), LanternWalk::newcomer)) {
+            assertThat(again.studio().diary()).isEqualTo(kept);
+            assertThat(again.studio().project("owl").orElseThrow().oldPaint()).containsExactly(moon);
+        }
+    }
+
     @ParameterizedTest
-    @ValueSource(ints = {6, 7, 8, 9, 10, 11, 12, 13})
+    @ValueSource(ints = {6, 7, 8, 9, 10, 11, 12, 13, 14})
     void pencilGuidesOfEveryEarlierFormatAreStillThere(int format) throws Exception {
         try (InputStream in = getClass().getResourceAsStream("studio-format-" + format + ".pebble")) {
             Files.write(file(), in.readAllBytes());

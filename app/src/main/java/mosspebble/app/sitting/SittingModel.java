@@ -536,8 +536,9 @@ public final class SittingModel {
         PaintPlan plan = known.plans.get(piece.stone());
         inHand.set(null);
         usual = piece.hand();
-        workbench.editStudio("Done: " + StepWords.title(known.step(piece)), s -> s.withDiary(s.diary().plus(deed)).edit(piece.stone(),
-                p -> p.order().isEmpty() && known.step(piece) instanceof Step.Lay ? p.withOrder(plan.order()) : p));
+        workbench.editStudio("Done: " + StepWords.title(known.step(piece)), s -> s.withDiary(s.diary().plus(deed)
+                .withLaid(piece.stone(), step, DoneSteps.laid(what))).edit(piece.stone(),
+                        p -> p.order().isEmpty() && known.step(piece) instanceof Step.Lay ? p.withOrder(plan.order()) : p));
         Duration took = Duration.between(since, end);
         return took.compareTo(usual.multipliedBy(3)) > 0 && took.compareTo(usual.plus(IDLE)) > 0 ? Optional.of(took) : Optional.empty();
     }
@@ -663,6 +664,12 @@ public final class SittingModel {
     /** How many steps of a stone are done from the first on: as far as its picture goes. */
     public int stepsDone(String stone) {
         return plan(stone).map(p -> new DoneSteps(p, diary()).inOrder()).orElse(0);
+    }
+
+    /** Plans a stone anew on what lies there, whatever was changed since it was painted. */
+    void planOn(String stone) {
+        plan(stone).ifPresent(plan -> workbench.editStudio("Plan on from what lies there", s -> s.withDiary(s.diary().begunAnew(stone))
+                .edit(stone, p -> p.withOldPaint(new DoneSteps(plan, s.diary()).lying()).withOrder(List.of()))));
     }
 
     /** Steps done on a stone that its plan knows no more: it was changed since. */

@@ -258,6 +258,15 @@ final class SittingPanel extends Panel {
         TimetableWords.leftForCold(table, model.room(), model.zone()).ifPresent(words -> tight("left-for-cold", words));
         TimetableWords.tooCold(table, shown.plans(), model.diary(), model.room(), model.zone())
                 .ifPresent(words -> tight("too-cold", words));
+        for (String stone : shown.plans().keySet()) {
+            if (model.strangers(stone) > 0) {
+                tight("strange-" + stone, TimetableWords.strangers(model.name(stone), model.strangers(stone)));
+                Button on = button("plan-on-" + stone, "Plan on from what lies there",
+                        "What is painted stays; what lacks is planned, its coats counted on what lies there", () -> model.planOn(stone));
+                on.setMaxWidth(Double.MAX_VALUE);
+                tight.getChildren().add(on);
+            }
+        }
         long late = all.stream().filter(r -> !r.late().isZero()).count();
         if (late > 0) {
             tight("late", TimetableWords.late(all.stream().filter(r -> !r.late().isZero()).toList(), model::name));
@@ -321,8 +330,7 @@ final class SittingPanel extends Panel {
         String words = TimetableWords.ready(model.shown().table(), each, model.name(each.stone()), model.zone())
                 + TimetableWords.waits(model.diary().terms(each.stone()), model::name).map(w -> " " + w).orElse("");
         button.setAccessibleText(words);
-        Hint.on(button, words + (model.strangers(each.stone()) > 0 ? " " + TimetableWords.strangers(model.strangers(
-                each.stone())) : ""));
+        Hint.on(button, words);
         button.setOnAction(e -> workbench.choose(each.stone()));
         return button;
     }

@@ -146,6 +146,44 @@ class SittingModelTest {
         });
     }
 
+    @Test
+    void whatWasPaintedAndThenLeftOutIsPlannedOver() throws Exception {
+        List<String> one = List.of("lettering");
+        with(one, desk -> {
+            while (!(model.shown().step(model.shown().piece(model.shown().next().orElseThrow())) instanceof Step.Sign)) {
+                doNext(1);
+                answers.until(() -> ready(one));
+            }
+            PaintPlan painted = plan("lettering");
+            assertThat(diary().laid()).as("where all of it lies is known").extracting(Diary.Laid::step)
+                    .containsAll(painted.names().stream().filter(n -> n.contains(" FILL ")).toList());
+            workbench.edit("Without the small words", p -> p.withSketch(p.sketch().flatMap(s -> s.without("i2"))));
+            answers.until(() -> ready(one) && plan("lettering") != painted);
+            assertThat(model.strangers("lettering")).as("the small words are in no pass any more").isPositive();
+            model.planOn("lettering");
+            answers.until(() -> ready(one) && plan("lettering").steps().get(0) instanceof Step.Earlier);
+            assertThat(model.strangers("lettering")).isZero();
+            List<Step> left = plan("lettering").steps().stream().filter(s -> s instanceof Step.Lay).toList();
+            assertThat(left).as("the ground over them, and no letter that stays").isNotEmpty()
+                    .allMatch(s -> s.kind() == Step.Kind.GROUND);
+            assertThat(model.shown().next().map(n -> model.shown().step(model.shown().piece(n)))).containsInstanceOf(Step.Lay.class);
+            int deeds = diary().deeds().size();
+            while (model.shown().next().isPresent()) {
+                doNext(1);
+                answers.until(() -> ready(one));
+            }
+            assertThat(diary().deeds()).hasSizeGreaterThan(deeds);
+            assertThat(model.strangers("lettering")).isZero();
+            for (int i = diary().deeds().size(); i > deeds; i--) {
+                workbench.undo();
+            }
+            workbench.undo();
+            answers.until(() -> ready(one));
+            assertThat(model.strangers("lettering")).as("undone").isPositive();
+            assertThat(workbench.studio().project("lettering").orElseThrow().oldPaint()).isEmpty();
+        });
+    }
+
     private boolean ready(List<String> stones) {
         return stones.stream().allMatch(id -> workbench.studio().project(id).orElseThrow().equals(
                 plan(id) == null ? null : plan(id).project()));

@@ -76,6 +76,7 @@ public final class BuildUp {
     private final FilmTable sealedBare;
     private final Drying.Below bareStone;
     private final FilmMap films;
+    private final List<Step.Layer> earlier = new ArrayList<>();
     private final Set<Laid> laid = new LinkedHashSet<>();
     private final List<Region> showing = new ArrayList<>();
     private final Set<Mix> mixed = new HashSet<>();
@@ -97,6 +98,17 @@ public final class BuildUp {
         this.sealedBare = new FilmTable(bare(StoneState.SEALED), SoakIn.share(surface.stone()));
         this.bareStone = Drying.Below.stone(SoakIn.share(surface.stone()));
         this.films = bareFilms();
+        for (Step step : course.steps()) {
+            if (step instanceof Step.Earlier && step.side() == surface.side()) {
+                earlier.addAll(step.layers());
+                step.layers().forEach(l -> films.lay(mask(l.place()), l.load().coat(), l.coats()));
+            }
+        }
+    }
+
+    /** What lies there from earlier, the first laid first. */
+    List<Step.Layer> earlier() {
+        return earlier;
     }
 
     Grid grid() {
@@ -204,8 +216,22 @@ public final class BuildUp {
         return remembered;
     }
 
-    /** The stone without paint, to count coats on. */
-    FilmMap bareFilms() {
+    /**
+     * The stone as it is before its first pass, to count coats on.
+     *
+     * @param regions how many there are: what lies there from earlier is numbered after them
+     */
+    FilmMap before(int regions) {
+        FilmMap map = bareFilms();
+        for (int k = 0; k < earlier.size(); k++) {
+            Coat coat = earlier.get(k).load().coat();
+            map.lay(mask(earlier.get(k).place()), new Coat(coat.name(), coat.swatch(), coat.optics(), coat.dryUm(), coat.dryingShift(),
+                    coat.sheen(), regions + k), earlier.get(k).coats());
+        }
+        return map;
+    }
+
+    private FilmMap bareFilms() {
         return new FilmMap(grid, new FilmTable(bare(StoneState.DRY), SoakIn.share(surface.stone())));
     }
 
@@ -224,13 +250,13 @@ public final class BuildUp {
 
     /** @param thick how many coats thick it is */
     Coat coat(Region region, int step, int thick) {
-        return new Coat(palette.shelf().words(region.colour().mix()), region.colour().optics().full().toSrgb(), region.colour().optics(),
-                region.colour().dryUm() * region.thin() * thick, region.colour().dryingShift(),
-                sheen(region.colour().mix()), step);
+        return coat(region.colour(), region.thin() * thick, step, palette);
     }
 
-    private Sheen sheen(Mix mix) {
-        return single(mix).map(Sheen::of).orElse(Sheen.SATIN);
+    /** @param times as thick as a usual coat */
+    static Coat coat(Palette.Colour colour, double times, int step, Palette palette) {
+        return new Coat(palette.shelf().words(colour.mix()), colour.optics().full().toSrgb(), colour.optics(), colour.dryUm() * times,
+                colour.dryingShift(), single(colour.mix(), palette).map(Sheen::of).orElse(Sheen.SATIN), step);
     }
 
     /**
@@ -303,6 +329,10 @@ public final class BuildUp {
     }
 
     private Optional<Paint> single(Mix mix) {
+        return single(mix, palette);
+    }
+
+    private static Optional<Paint> single(Mix mix, Palette palette) {
         return mix.isSingle() ? palette.shelf().find(mix.parts().get(0).paint()) : Optional.empty();
     }
 
@@ -444,7 +474,8 @@ public final class BuildUp {
     private static What what(Jobs.Member member, List<Region> regions, List<CoatCount.Coats> coats) {
         What whole = regions.get(member.region()).what();
         int over = coats.get(member.region()).over();
-        return over < 0 || isMain(member, regions, coats) ? whole : whole.on(List.of(regions.get(over).what()));
+        return over < 0 || isMain(member, regions, coats) ? whole
+                : whole.on(List.of(over < regions.size() ? regions.get(over).what() : What.of(What.Of.OLD_PAINT)));
     }
 
     /** Whether the coat goes on all of its region. */
@@ -458,8 +489,8 @@ public final class BuildUp {
         if (over < 0 || isMain(member, regions, coats)) {
             return region.why();
         }
-        return Why.of(Why.Reason.SHOWS_THROUGH, Facts.of("below", palette.shelf().words(regions.get(over).colour().mix())).and("coats",
-                member.coat() - 1));
+        Mix below = over < regions.size() ? regions.get(over).colour().mix() : earlier.get(over - regions.size()).load().mix();
+        return Why.of(Why.Reason.SHOWS_THROUGH, Facts.of("below", palette.shelf().words(below)).and("coats", member.coat() - 1));
     }
 
     /** What runs out softly stops as well at what is painted in front of it. */

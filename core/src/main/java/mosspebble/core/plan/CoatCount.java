@@ -93,7 +93,7 @@ final class CoatCount {
     private CoatCount(BuildUp built, Remembered remembered, List<Region> regions) {
         this.built = built;
         this.remembered = remembered;
-        this.films = built.bareFilms();
+        this.films = built.before(regions.size());
         this.sealedBare = built.sealedBare();
         this.regions = regions;
     }
@@ -327,7 +327,7 @@ final class CoatCount {
             int coat = k;
             List<Integer> below = more.entrySet().stream().filter(e -> e.getKey() >= 0 && e.getValue() >= coat).map(Map.Entry::getKey)
                     .toList();
-            List<Geometry> parts = below.stream().map(b -> remembered.common(region.place(), regions.get(b).place()))
+            List<Geometry> parts = below.stream().map(b -> remembered.common(region.place(), place(b)))
                     .filter(g -> remembered.recall("wider", remembered.home(g), LEAST_WIDE_MM, (a, mm, m) -> Tools.widerThan(a, mm)))
                     .toList();
             if (parts.isEmpty()) {
@@ -337,6 +337,11 @@ final class CoatCount {
             over = below.get(0);
         }
         return over;
+    }
+
+    /** Where a region lies, or what lies there from earlier. */
+    private Geometry place(int number) {
+        return number < regions.size() ? regions.get(number).place() : built.earlier().get(number - regions.size()).place();
     }
 
     /** Coats over a ground, dry; over bare stone also as it will look sealed. */

@@ -53,17 +53,19 @@ final class Course {
 
     /** After the last step. */
     List<Step.After> last(Step.Waits waits) {
-        return steps.isEmpty() ? List.of() : List.of(new Step.After(steps.size() - 1, waits));
+        return steps.isEmpty() || steps.get(steps.size() - 1) instanceof Step.Earlier ? List.of()
+                : List.of(new Step.After(steps.size() - 1, waits));
     }
 
     /** After all steps. */
     List<Step.After> all(Step.Waits waits) {
-        return IntStream.range(0, steps.size()).mapToObj(i -> new Step.After(i, waits)).toList();
+        return IntStream.range(0, steps.size()).filter(i -> !(steps.get(i) instanceof Step.Earlier))
+                .mapToObj(i -> new Step.After(i, waits)).toList();
     }
 
     /** After all that was painted on other surfaces. */
     List<Step.After> others(Side side, Step.Waits waits) {
-        return IntStream.range(0, steps.size()).filter(i -> steps.get(i).layer().isPresent() && steps.get(i).side() != side)
+        return IntStream.range(0, steps.size()).filter(i -> steps.get(i) instanceof Step.Lay && steps.get(i).side() != side)
                 .mapToObj(i -> new Step.After(i, waits)).toList();
     }
 }

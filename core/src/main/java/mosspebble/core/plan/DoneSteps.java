@@ -1,5 +1,6 @@
 package mosspebble.core.plan;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -8,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import mosspebble.core.project.Diary;
+import mosspebble.core.project.OldPaint;
 
 /**
  * What is done of a plan by the diary. A pass that was done with another paint than is planned now counts for the pass in its place: the
@@ -16,6 +18,7 @@ import mosspebble.core.project.Diary;
 public final class DoneSteps {
 
     private final PaintPlan plan;
+    private final Diary diary;
     private final List<String> names;
     private final Map<String, Map<Integer, Diary.Deed>> deeds = new LinkedHashMap<>();
     private final Map<Integer, String> taken = new HashMap<>();
@@ -23,6 +26,7 @@ public final class DoneSteps {
 
     public DoneSteps(PaintPlan plan, Diary diary) {
         this.plan = plan;
+        this.diary = diary;
         this.names = plan.names();
         for (Diary.Deed deed : diary.deeds()) {
             if (deed.stone().equals(plan.project().id())) {
@@ -37,7 +41,7 @@ public final class DoneSteps {
         deeds.values().removeIf(Map::isEmpty);
         Set<String> known = new HashSet<>(names);
         for (String name : deeds.keySet()) {
-            if (!known.contains(name) && !place(name)) {
+            if (!known.contains(name) && !name.startsWith(Diary.EARLIER) && !place(name)) {
                 strangers.add(name);
             }
         }
@@ -78,7 +82,7 @@ public final class DoneSteps {
 
     /** Whether all coats of a step are done. */
     public boolean done(int step) {
-        return done(step, ManyStones.parts(plan.steps().get(step)) - 1).isPresent();
+        return plan.steps().get(step) instanceof Step.Earlier || done(step, ManyStones.parts(plan.steps().get(step)) - 1).isPresent();
     }
 
     /** How many steps are done from the first on. */
@@ -93,6 +97,20 @@ public final class DoneSteps {
     /** How many steps that were done are no longer in the plan. */
     public int strangers() {
         return strangers.size();
+    }
+
+    /** What its passes that are done have laid on the stone, after what lay there from earlier. */
+    public List<OldPaint> lying() {
+        List<OldPaint> all = new ArrayList<>(plan.project().oldPaint());
+        all.addAll(
+                diary.lying(plan.project().id(), name -> names.contains(name) ? laid(plan.steps().get(names.indexOf(name))) : List.of()));
+        return all;
+    }
+
+    /** What a pass lays. */
+    public static List<OldPaint> laid(Step step) {
+        return !(step instanceof Step.Lay) ? List.of()
+                : step.layers().stream().map(l -> OldPaint.on(l.side(), l.place(), l.load().mix(), l.load().thin(), l.coats())).toList();
     }
 
     /** Whether anything was done. */

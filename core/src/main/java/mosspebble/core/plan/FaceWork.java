@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import mosspebble.core.area.Cells;
 import mosspebble.core.area.Remembered;
+import mosspebble.core.area.Shapes;
 import mosspebble.core.care.Compatibility;
 import mosspebble.core.coats.FilmTable;
 import mosspebble.core.coats.SoakIn;
@@ -55,9 +56,10 @@ final class FaceWork {
      * @param regions those of the design, and what keeps coats apart that quarrel
      * @param cells what each touches
      * @param ground below all of it, where it has one
+     * @param stays where old paint is seen that is not part of the design
      */
     private record Areas(PlacedDesign placed, Regions cut, List<Region> regions, List<Cells> cells, Optional<Palette.Colour> ground,
-            Optional<PrimerChoice> primer) {}
+            Optional<PrimerChoice> primer, Geometry stays) {}
 
     /**
      * @param project as it lies with this face up
@@ -96,7 +98,8 @@ final class FaceWork {
     }
 
     FacePlan plan(Noticed noticed) {
-        return new FacePlan(project, survey, design, new PaintPlan.Thickness(built.films().thickestUm(), built.weakest()), noticed);
+        return new FacePlan(project, survey, design, new PaintPlan.Thickness(built.films().thickestUm(), built.weakest()), noticed,
+                areas.map(Areas::stays).orElseGet(() -> Shapes.union(built.earlier().stream().map(Step.Layer::place).toList())));
     }
 
     private Areas areas(PlacedDesign placed) {
@@ -105,13 +108,15 @@ final class FaceWork {
         Lab bareLab = remembered.recall("bare lab", survey.stone(), habits.outdoors() ? StoneState.SEALED : StoneState.DRY,
                 (stone, state, m) -> Lab.of(PaintPlan.bare(stone, state)));
         Regions cut = Regions.of(placed, survey, colours, project.blends(), ground, bareLab, palette, habits, remembered);
-        List<Region> regions = cut.list();
+        Standing standing = new Standing(cut.list(), built, remembered);
+        List<Region> regions = new ArrayList<>(standing.lacking());
+        Geometry stays = standing.stays(regions);
         Apart.Kept apart = Apart.of(regions, palette, known, sealer, remembered);
         regions.addAll(apart.coats());
         built.rest(apart.rests());
         List<Cells> cells = regions.stream().map(r -> built.cells(r.place())).toList();
         double[] areas = regions.stream().mapToDouble(r -> built.area(r.place())).toArray();
-        return new Areas(placed, cut, regions, cells, ground, primer(regions, areas, cells));
+        return new Areas(placed, cut, regions, cells, ground, primer(regions, areas, cells, standing), stays);
     }
 
     /** Whether anything of it is primed. */
@@ -141,6 +146,9 @@ final class FaceWork {
             touched.add(built.cells(all.get(all.size() - 1).place()));
         });
         boolean hidden = groundUnder || primedWhole; // whatever were pencilled now would lie under paint
+        if (all.isEmpty() && !built.earlier().isEmpty()) { // everything is painted
+            return Noticed.NOTHING.leaving(left);
+        }
         List<Pencilling.Edge> edges = Pencilling.of(all, remembered);
         double open = Pencilling.openMm(edges) + guides(areas.placed());
         double again = hidden || primer.isEmpty() ? open : Pencilling.openMm(edges, all.get(all.size() - 1).place(), remembered);
@@ -202,11 +210,12 @@ final class FaceWork {
 
     // --- primer
 
-    private Optional<PrimerChoice> primer(List<Region> regions, double[] areas, List<Cells> cells) {
+    private Optional<PrimerChoice> primer(List<Region> regions, double[] areas, List<Cells> cells, Standing standing) {
         List<Integer> big = new ArrayList<>();
         for (int i = 0; i < regions.size(); i++) {
             Step.Kind kind = regions.get(i).kind();
-            if ((kind == Step.Kind.FILL || kind == Step.Kind.GROUND) && regions.get(i).hides() && !onAnother(i, regions, cells)) {
+            if ((kind == Step.Kind.FILL || kind == Step.Kind.GROUND) && regions.get(i).hides() && !onAnother(i, regions, cells)
+                    && !standing.isOnPaint(regions.get(i))) {
                 big.add(i);
             }
         }

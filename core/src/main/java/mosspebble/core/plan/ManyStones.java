@@ -76,7 +76,7 @@ public final class ManyStones {
     private static boolean isUnpainted(PaintPlan plan, Diary diary) {
         DoneSteps done = new DoneSteps(plan, diary);
         return IntStream.range(0, plan.steps().size()).filter(i -> !(plan.steps().get(i) instanceof Step.Seal))
-                .anyMatch(i -> done.done(i, parts(plan.steps().get(i)) - 1).isEmpty());
+                .anyMatch(i -> !done.done(i));
     }
 
     /** Where sprayed stones stand until they can be touched. A lamp is held over the stone by the hand, and so in nobody's way. */
@@ -175,6 +175,9 @@ public final class ManyStones {
         Arrays.fill(first, -1);
         for (int number = 0; number < last.length; number++) {
             Step step = plan.steps().get(number);
+            if (step instanceof Step.Earlier) {
+                continue; // it is done, and nothing waits for it
+            }
             int parts = parts(step);
             Workload.Window pinned = diary.pin(id, names.get(number)).flatMap(this::window).orElse(Workload.Window.ANY);
             for (int part = 0; part < parts; part++) {
@@ -222,7 +225,7 @@ public final class ManyStones {
         List<Integer> begins = new ArrayList<>();
         for (int number = 0; number < first.length; number++) {
             Step step = plan.steps().get(number);
-            if (!(step instanceof Step.Prepare)) {
+            if (!(step instanceof Step.Prepare || step instanceof Step.Earlier)) {
                 if (first[number] < 0) {
                     return List.of();
                 }
@@ -240,7 +243,7 @@ public final class ManyStones {
         List<Painted> painted = new ArrayList<>();
         for (int number = last.length - 1; number >= 0; number--) {
             Step step = plan.steps().get(number);
-            if (!(step instanceof Step.Seal)) {
+            if (!(step instanceof Step.Seal || step instanceof Step.Earlier)) {
                 if (!followed.contains(number)) {
                     painted.add(new Painted(last[number], dries(step).of(step.work().dries()), driesInAir(plan, step)));
                 }

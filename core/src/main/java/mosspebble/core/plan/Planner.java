@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import mosspebble.core.area.Remembered;
+import mosspebble.core.area.Shapes;
 import mosspebble.core.care.Compatibility;
 import mosspebble.core.care.Preparation;
 import mosspebble.core.care.Quarrel;
@@ -24,7 +25,9 @@ import mosspebble.core.colour.Palette;
 import mosspebble.core.drying.Drying;
 import mosspebble.core.project.Edge;
 import mosspebble.core.project.Habits;
+import mosspebble.core.project.OldPaint;
 import mosspebble.core.project.Project;
+import mosspebble.core.project.Side;
 import mosspebble.core.project.Workshop;
 import mosspebble.core.sketch.Item;
 import mosspebble.core.stone.EdgeStrip;
@@ -83,6 +86,7 @@ public final class Planner {
     }
 
     private PaintPlan plan(Survey survey, Left left) {
+        earlier();
         FaceWork up = new FaceWork(project, survey, workshop, sealer(), course, remembered);
         Optional<FaceWork> below = project.paintedBelow() ? Optional.of(below()) : Optional.empty();
         boolean backUp = project.sides().backUp();
@@ -111,6 +115,24 @@ public final class Planner {
         List<FacePlan> plans = new ArrayList<>(List.of(up.plan(ofUp.with(up.built().laid(), sealer))));
         below.ifPresent(b -> plans.add(b.plan((backUp ? first : second.orElseThrow()).with(b.built().laid(), sealer))));
         return plan(plans, strip);
+    }
+
+    /** What lies on each surface from earlier comes before all else. */
+    private void earlier() {
+        for (Side side : Side.values()) {
+            List<Step.Layer> layers = new ArrayList<>();
+            for (OldPaint old : project.oldPaint()) {
+                if (old.side() == side) {
+                    palette.colour(old.mix()).ifPresent(colour -> layers.add(new Step.Layer(side,
+                            remembered.recall("old paint", old, (paint, m) -> paint.area()), Soft.CRISP,
+                            new Step.Load(old.mix(), BuildUp.coat(colour, old.thin(), course.size(), palette), old.thin()), old.coats(),
+                            Shapes.nothing())));
+                }
+            }
+            if (!layers.isEmpty()) {
+                course.plain(new Step.Earlier(layers));
+            }
+        }
     }
 
     private FaceWork below() {
@@ -152,6 +174,13 @@ public final class Planner {
                         Why.of(Why.Reason.RUNS_ROUND)));
             }
         }
+        List<Region> left = new Standing(regions, built, remembered).lacking();
+        if (!left.isEmpty()) {
+            paintEdge(built, left);
+        }
+    }
+
+    private static void paintEdge(BuildUp built, List<Region> regions) {
         built.paint(regions, regions.stream().map(r -> built.cells(r.place())).toList(), Map.of(), Optional.empty(), List.of());
     }
 
@@ -217,7 +246,7 @@ public final class Planner {
         List<Puddle.Load> loads = new ArrayList<>();
         for (int i = 0; i < course.size(); i++) {
             Step step = course.get(i);
-            for (Step.Layer layer : step.layers()) {
+            for (Step.Layer layer : step.laidNow()) {
                 if (!isFromPen(layer) && !isCounted(layer) && !isMixedOnTheStone(step, layer)) {
                     loads.add(new Puddle.Load(i, layer.load().mix(), laid(step, layer), sitting.steps().get(i).start()));
                 }
@@ -259,7 +288,7 @@ public final class Planner {
             puddle.amounts().shares().forEach(s -> needed.merge(s.paint(), s.volume().value(), Double::sum));
         }
         for (Step step : course.steps()) {
-            for (Step.Layer layer : step.layers()) {
+            for (Step.Layer layer : step.laidNow()) {
                 if (isCounted(layer)) {
                     needed.merge(layer.load().mix().parts().get(0).paint(), (double) layer.place().getNumGeometries(), Double::sum);
                 } else if (isFromPen(layer) || isMixedOnTheStone(step, layer)) {

@@ -42,6 +42,11 @@ public sealed interface Step extends Facts.Named {
         return List.of();
     }
 
+    /** What the hand lays with it: all its films, but none of what lies there from earlier. */
+    default List<Layer> laidNow() {
+        return this instanceof Earlier ? List.of() : layers();
+    }
+
     /** The first film it lays, mostly the only one. */
     default Optional<Layer> layer() {
         return layers().stream().findFirst();
@@ -77,7 +82,7 @@ public sealed interface Step extends Facts.Named {
 
     /** What kind of step it is, in the order of the work. */
     enum Kind {
-        PREPARE, PENCIL, PRIME, GROUND, PENCIL_AGAIN, LINE_FIRST, FILL, SHADE, DETAIL, OUTLINE, HIGHLIGHT, SIGN, SEAL;
+        EARLIER, PREPARE, PENCIL, PRIME, GROUND, PENCIL_AGAIN, LINE_FIRST, FILL, SHADE, DETAIL, OUTLINE, HIGHLIGHT, SIGN, SEAL;
 
         /** Whether it is laid over an area, not drawn or dotted. */
         public boolean spreads() {
@@ -86,7 +91,36 @@ public sealed interface Step extends Facts.Named {
 
         /** Whether the painter may move it in the order. */
         public boolean movable() {
-            return this != PREPARE && this != PENCIL && this != PENCIL_AGAIN && this != SIGN && this != SEAL;
+            return this != EARLIER && this != PREPARE && this != PENCIL && this != PENCIL_AGAIN && this != SIGN && this != SEAL;
+        }
+    }
+
+    /** What lies on a surface from earlier and is no longer planned: done before anything else, by nobody now. */
+    record Earlier(List<Layer> layers) implements Step {
+        private static final Work NONE = new Work(0, Duration.ZERO, Duration.ZERO, Duration.ZERO, Duration.ZERO);
+
+        public Earlier {
+            layers = List.copyOf(layers);
+        }
+
+        @Override
+        public String key() {
+            return "EARLIER";
+        }
+
+        @Override
+        public Kind kind() {
+            return Kind.EARLIER;
+        }
+
+        @Override
+        public Work work() {
+            return NONE;
+        }
+
+        @Override
+        public List<After> after() {
+            return List.of();
         }
     }
 

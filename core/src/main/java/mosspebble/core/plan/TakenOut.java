@@ -35,7 +35,7 @@ public final class TakenOut {
             for (int part = 0; part < parts; part++) {
                 over += done.done(i, part).isPresent() ? 1 : 0;
             }
-            for (Step.Layer layer : step.layers()) {
+            for (Step.Layer layer : step.laidNow()) {
                 Mix mix = layer.load().mix();
                 double area = layer.place().getArea() * layer.load().thin() * layer.coats();
                 for (Mix.Part part : mix.parts()) {

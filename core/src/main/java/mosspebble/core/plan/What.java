@@ -28,7 +28,8 @@ public record What(Of of, String part, Share share, List<What> on, Row row) impl
 
     /** The things there are. */
     public enum Of {
-        PART, GROUND, HALO, SHADE_SIDE, SHADE_INSIDE, LIGHT_SIDE, OUTLINES, INNER_LINES, WHOLE_PICTURE, BRIGHT_AREAS, EDGE, EDGE_BAND
+        PART, GROUND, HALO, SHADE_SIDE, SHADE_INSIDE, LIGHT_SIDE, OUTLINES, INNER_LINES, WHOLE_PICTURE, BRIGHT_AREAS, EDGE, EDGE_BAND,
+        OLD_PAINT
     }
 
     public What {

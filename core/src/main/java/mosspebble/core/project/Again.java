@@ -32,7 +32,7 @@ public final class Again {
     /** The same design on another stone, both faces fitted as they were fitted to the first, bands of the edge sized with them. */
     public static Refitted on(Stone stone, Project project, Repertoire repertoire) {
         double[] size = {1};
-        Project up = refitted(project, project.withStone(stone), repertoire, size);
+        Project up = refitted(project, project.withStone(stone).withOldPaint(List.of()), repertoire, size);
         double front = size[0];
         if (up.paintedBelow()) {
             up = refitted(project.turnedOver(), up.turnedOver(), repertoire, size).turnedOver();
@@ -69,7 +69,7 @@ public final class Again {
         for (int i = 0; i < more; i++) {
             String name = free(first.name(), names);
             names.add(name);
-            series.add(first.withId(ids.get()).withName(name).withWeighings(List.of()));
+            series.add(first.withId(ids.get()).withName(name).withWeighings(List.of()).withOldPaint(List.of()));
         }
         return series;
     }
@@ -77,6 +77,7 @@ public final class Again {
     /** A stone like it to practise on: its marks left out, it stays indoors and is not sealed. */
     public static Project practice(Project first, Collection<String> taken, Supplier<String> ids) {
         Project like = first.withName(free("Practice for " + first.name(), Set.copyOf(taken))).withId(ids.get()).withWeighings(List.of())
+                .withOldPaint(List.of())
                 .withOrigin(Origin.unknown()).withStone(first.stone().withPatches(List.of()));
         Habits.Keeping plain = new Habits.Keeping(Habits.Seal.NONE, "", false);
         return like.withWholeHabits(like.wholeHabits().withKeeping(plain));

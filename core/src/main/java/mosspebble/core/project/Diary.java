@@ -10,12 +10,14 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import mosspebble.core.timetable.HoursText;
@@ -33,10 +35,11 @@ import mosspebble.core.timetable.Workload;
  * @param deeds what was done, in its order
  * @param dryings how long paint took to dry where the painter told
  * @param taken times in which the painter is elsewhere, in order, none over another
+ * @param laid where the paint of what was done lies, while it may still be asked for
  */
 @RecordBuilder
 public record Diary(String week, List<Day> days, Map<String, Terms> terms, List<Pin> pins, List<Deed> deeds, List<Drying> dryings,
-        List<Workload.Hours> taken) implements DiaryBuilder.With {
+        List<Workload.Hours> taken, List<Laid> laid) implements DiaryBuilder.With {
 
     /** Most deeds kept: some 600 stones. */
     public static final int MOST_DEEDS = 20_000;
@@ -50,13 +53,22 @@ public record Diary(String week, List<Day> days, Map<String, Terms> terms, List<
     /** What is done quicker was ticked off, not timed. */
     private static final long LEAST_SECONDS = 10;
 
+    /** Most films of which it is kept where they lie: those of some 60 stones. */
+    private static final int MOST_LAID = 2_000;
+
+    /** Begins the name of a step of earlier, which is in no plan any more. */
+    public static final String EARLIER = "EARLIER ";
+
+    /** Within the name of a step that makes the stone ready. */
+    private static final String PREPARING = " PREPARE ";
+
     private static final int MOST_DAYS = 400;
     private static final int MOST_PINS = 500;
     private static final int WEEKS = 4;
 
     /** Evenings and afternoons at the end of the week, nothing done. */
     public static final Diary USUAL = new Diary("Mon-Fri 19:00-21:00, Sat-Sun 14:00-18:00", List.of(), Map.of(), List.of(),
-            List.of(), List.of(), List.of());
+            List.of(), List.of(), List.of(), List.of());
 
     /** The sittings of one day. */
     public record Day(LocalDate date, List<Span> spans) {
@@ -123,6 +135,13 @@ public record Diary(String week, List<Day> days, Map<String, Terms> terms, List<
     }
 
     /**
+     * Paint that a pass has laid.
+     *
+     * @param step its name, as the plan names it
+     */
+    public record Laid(String stone, String step, OldPaint paint) {}
+
+    /**
      * How long a load took to dry.
      *
      * @param load its paint or mix
@@ -151,6 +170,7 @@ public record Diary(String week, List<Day> days, Map<String, Terms> terms, List<
         pins = List.copyOf(pins);
         deeds = List.copyOf(deeds);
         dryings = List.copyOf(dryings);
+        laid = List.copyOf(laid);
         taken = taken.stream().sorted(Comparator.comparing(Workload.Hours::from)).toList();
         for (int i = 1; i < taken.size(); i++) {
             if (taken.get(i).from().isBefore(taken.get(i - 1).to())) {
@@ -161,7 +181,8 @@ public record Diary(String week, List<Day> days, Map<String, Terms> terms, List<
             throw new IllegalArgumentException("A day has its sittings once.");
         }
         if (days.size() > MOST_DAYS || pins.size() > MOST_PINS || deeds.size() > MOST_DEEDS
-                || dryings.size() > MOST_DEEDS || taken.size() > MOST_TAKEN) {
+                || dryings.size() > MOST_DEEDS || taken.size() > MOST_TAKEN
+                || laid.size() > MOST_LAID) {
             throw new IllegalArgumentException("A diary keeps " + MOST_DAYS + " days of their own, " + MOST_PINS + " pins and " + MOST_DEEDS
                     + " deeds at most.");
         }
@@ -330,6 +351,43 @@ public record Diary(String week, List<Day> days, Map<String, Terms> terms, List<
         List<Deed> changed = new ArrayList<>(deeds);
         changed.add(deed);
         return withDeeds(changed);
+    }
+
+    /**
+     * What passes that are done have laid on a stone, what was laid first before what lies over it.
+     *
+     * @param otherwise what a step lays of which it was not kept
+     */
+    public List<OldPaint> lying(String stone, Function<String, List<OldPaint>> otherwise) {
+        Map<String, Deed> done = new LinkedHashMap<>();
+        for (Deed deed : deeds) {
+            if (deed.stone.equals(stone)) {
+                done.remove(deed.step);
+                if (!deed.spoiled) {
+                    done.put(deed.step, deed);
+                }
+            }
+        }
+        Map<String, List<OldPaint>> known = laid.stream().filter(l -> l.stone.equals(stone))
+                .collect(Collectors.groupingBy(Laid::step, Collectors.mapping(Laid::paint, Collectors.toList())));
+        return done.keySet().stream().flatMap(s -> Optional.ofNullable(known.get(s)).orElseGet(() -> otherwise.apply(s)).stream()).toList();
+    }
+
+    /**
+     * A stone is planned anew on what lies there: what was done to it is of earlier, but for how it was made ready. Its times still teach.
+     */
+    public Diary begunAnew(String stone) {
+        return withDeeds(deeds.stream().map(d -> d.stone.equals(stone) && !d.step.contains(PREPARING) && !d.step.startsWith(EARLIER)
+                ? new Deed(stone, EARLIER + d.step, d.part, d.from, d.to, d.spoiled, d.work, d.usualSeconds) : d).toList())
+                .withLaid(laid.stream().filter(l -> !l.stone.equals(stone)).toList())
+                .withPins(pins.stream().filter(p -> !p.stone.equals(stone)).toList());
+    }
+
+    /** With where the paint of a step lies now that it is done, in place of where it lay before; of too many the oldest are let go of. */
+    public Diary withLaid(String stone, String step, List<OldPaint> paint) {
+        List<Laid> changed = new ArrayList<>(laid.stream().filter(l -> !l.stone.equals(stone) || !l.step.equals(step)).toList());
+        paint.forEach(p -> changed.add(new Laid(stone, step, p)));
+        return withLaid(changed.subList(Math.max(0, changed.size() - MOST_LAID), changed.size()));
     }
 
     /** How a coat of a step was done last; empty if it is still to be done, or to be done again. */

@@ -43,19 +43,23 @@ public record Project(String id, String name, String purpose, Stone stone, Histo
     /** Most weighings kept. */
     public static final int MOST_WEIGHINGS = 60;
 
+    /** Most films of old paint kept. */
+    public static final int MOST_OLD_PAINT = 400;
+
     /**
      * What lies behind a stone.
      *
      * @param origin where it came from
      * @param weighings of a stone that dries on the scale, the earliest first
      * @param unmeasured what nobody has measured yet: there it is as large as a stand-in
+     * @param oldPaint what lies on it and is no longer planned, what was laid first before what lies over it
      */
     @RecordBuilder
-    public record History(Origin origin, List<SteadyMass.Weighing> weighings, Set<Stone.Measure> unmeasured)
+    public record History(Origin origin, List<SteadyMass.Weighing> weighings, Set<Stone.Measure> unmeasured, List<OldPaint> oldPaint)
             implements ProjectHistoryBuilder.With {
 
         /** Of a stone that was measured and of which nothing else is known. */
-        public static final History NONE = new History(Origin.unknown(), List.of(), Set.of());
+        public static final History NONE = new History(Origin.unknown(), List.of(), Set.of(), List.of());
 
         public History {
             Objects.requireNonNull(origin);
@@ -63,6 +67,10 @@ public record Project(String id, String name, String purpose, Stone stone, Histo
             Set<Stone.Measure> inOrder = EnumSet.noneOf(Stone.Measure.class);
             inOrder.addAll(unmeasured);
             unmeasured = Collections.unmodifiableSet(inOrder);
+            oldPaint = List.copyOf(oldPaint);
+            if (oldPaint.size() > MOST_OLD_PAINT) {
+                throw new IllegalArgumentException("A stone keeps " + MOST_OLD_PAINT + " films of old paint at most.");
+            }
             if (weighings.size() > MOST_WEIGHINGS) {
                 throw new IllegalArgumentException("A stone keeps " + MOST_WEIGHINGS + " weighings at most.");
             }
@@ -183,6 +191,15 @@ public record Project(String id, String name, String purpose, Stone stone, Histo
 
     public Project withWeighings(List<SteadyMass.Weighing> newWeighings) {
         return withHistory(history.withWeighings(newWeighings));
+    }
+
+    /** What lies on it and is no longer planned. */
+    public List<OldPaint> oldPaint() {
+        return history.oldPaint();
+    }
+
+    public Project withOldPaint(List<OldPaint> newOldPaint) {
+        return withHistory(history.withOldPaint(newOldPaint));
     }
 
     public Project withSketch(Optional<Sketch> newSketch) {

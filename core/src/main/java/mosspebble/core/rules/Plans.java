@@ -25,7 +25,8 @@ public final class Plans {
 
     /** All rules, in the order in which a painter would speak of what matters equally. */
     private static final List<Rule> RULES = List.of(new LeftOut(),
-            new IsMeasured(), new TakingAllowed(), new CracksMarked(), new OldSealer(), new LooseGrains(), new StillDamp(),
+            new IsMeasured(), new TakingAllowed(), new CracksMarked(), new OldSealer(), new OldPaintHidden(), new LooseGrains(),
+            new StillDamp(),
             new PaleNeedsPrimer(),
             new DarkensSealed(),
             new HasSubject(), new CanBeLaid(), new StaysOnFace(), new EqualPairs(), new OffCracks(), new FacesStayFree(),

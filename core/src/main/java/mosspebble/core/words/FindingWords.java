@@ -194,6 +194,8 @@ public final class FindingWords {
             case RUNS_OUT -> Words.upper(f.text("paint")) + " will run out: " + (f.is("pieces")
                     ? Numbers.text(f.number("needed"), 0) + " needed, " + Numbers.text(f.number("left"), 0) + " left."
                     : Numbers.millilitres(f.number("needed")) + " needed, " + Numbers.text(f.number("left"), 1) + " ml left.");
+            case OLD_PAINT_SEEN -> "Old paint is seen on " + Numbers.text(Math.max(0.1, f.number("mm2") / 100), 1)
+                    + " cm²: nothing planned lies over it. Take it off with a wooden scraper, or lay a ground over it.";
             case FILM_THICK -> "The film is thickest under " + StepWords.what(f.thing("step", Step.class)) + ": "
                     + Numbers.text(f.number("um"), 0) + " µm in " + f.count("coats") + " coats; over "
                     + Numbers.text(f.number("limitUm"), 0) + " µm it may peel"

@@ -192,6 +192,7 @@ public final class PartWords {
             case BRIGHT_AREAS -> "the bright areas";
             case EDGE -> "the edge";
             case EDGE_BAND -> "the band round the edge";
+            case OLD_PAINT -> "the old paint";
         };
         String share = share(what.share(), whole);
         return what.on().isEmpty() ? share : share + " where it lies on " + shortened(what.on());

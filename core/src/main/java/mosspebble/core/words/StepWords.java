@@ -42,6 +42,9 @@ public final class StepWords {
     }
 
     private static String of(Step step) {
+        if (step instanceof Step.Earlier) {
+            return "Painted earlier";
+        }
         if (step instanceof Step.Prepare prepare) {
             return CareWords.title(prepare.task());
         }
@@ -193,6 +196,10 @@ public final class StepWords {
 
     /** What to do. */
     public static String sentence(Step step) {
+        if (step instanceof Step.Earlier) {
+            return "Nothing to do: " + Words.list(step.layers().stream().map(l -> l.load().coat().name()).distinct().toList())
+                    + " lies there already.";
+        }
         if (step instanceof Step.Prepare prepare) {
             return CareWords.sentence(prepare.task());
         }
@@ -453,6 +460,9 @@ public final class StepWords {
 
     /** Why here, why so many coats. */
     public static String reason(Step step) {
+        if (step instanceof Step.Earlier) {
+            return "It was painted and then left out of the sketch. Coats over it are counted on it.";
+        }
         if (step instanceof Step.Prepare prepare) {
             return CareWords.reason(prepare.task());
         }
@@ -587,6 +597,9 @@ public final class StepWords {
 
     /** The tool. */
     public static String tool(Step step) {
+        if (step instanceof Step.Earlier) {
+            return "nothing";
+        }
         if (step instanceof Step.Prepare prepare) {
             return CareWords.tool(prepare.task());
         }

@@ -380,6 +380,12 @@ public final class TimetableWords {
                         + " by your calendar now; undo frees them.";
     }
 
+    /** What lies on a stone by its name that its plan knows no more. */
+    public static String strangers(String name, int count) {
+        String words = strangers(count);
+        return name + ": " + words.substring(0, 1).toLowerCase(Locale.ROOT) + words.substring(1);
+    }
+
     /** What lies on a stone that its plan knows no more. */
     public static String strangers(int count) {
         return Words.upper(Words.number(count)) + (count == 1 ? " pass that is done is" : " passes that are done are")

@@ -13,6 +13,7 @@ import java.time.ZoneOffset;
 import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
+import mosspebble.core.colour.Mix;
 import mosspebble.core.timetable.Span;
 import mosspebble.core.timetable.Workload;
 import org.junit.jupiter.api.Tag;
@@ -96,6 +97,44 @@ class DiaryTest {
         assertThat(spoiled.done("owl", "FRONT FILL", 0)).isEmpty();
         assertThat(spoiled.withoutLast().done("owl", "FRONT FILL", 0)).contains(done);
         assertThatThrownBy(() -> new Diary.Deed("owl", "x", 0, T.plusSeconds(1), T, false)).hasMessageContaining("ends after it began");
+    }
+
+    @Test
+    void whatLiesOnAStoneIsWhatWasDoneThereLastAndNotSpoiled() {
+        OldPaint red = new OldPaint(Side.FRONT, "POLYGON ((0 0, 9 0, 9 9, 0 0))", Mix.of("red"), 1, 1);
+        OldPaint blue = new OldPaint(Side.FRONT, "POLYGON ((0 0, 9 0, 9 9, 0 0))", Mix.of("blue"), 1, 1);
+        Diary diary = Diary.USUAL.withLaid("owl", "FRONT FILL b", List.of(blue)).withLaid("owl", "FRONT FILL a", List.of(red))
+                .withLaid("fox", "FRONT FILL a", List.of(blue));
+        assertThat(
+                Diary.USUAL.plus(deed("owl", "FRONT FILL c", 0, false)).lying("owl", name -> name.endsWith("c") ? List.of(red) : List.of()))
+                .as("of a pass of which nothing was kept").containsExactly(red);
+        assertThat(diary.lying("owl", name -> List.of())).as("nothing of it is done").isEmpty();
+        Diary done = diary.plus(deed("owl", "FRONT FILL a", 0, false)).plus(deed("owl", "FRONT FILL b", 60, false));
+        assertThat(done.lying("owl", name -> List.of())).containsExactly(red, blue);
+        assertThat(done.plus(deed("owl", "FRONT FILL a", 90, true)).lying("owl", name -> List.of())).containsExactly(blue);
+        assertThat(done.plus(deed("owl", "FRONT FILL a", 90, false)).lying("owl", name -> List.of())).as("done once more, over the other")
+                .containsExactly(blue, red);
+        assertThat(done.withLaid("owl", "FRONT FILL a", List.of(blue)).lying("owl", name -> List.of())).containsExactly(blue, blue);
+    }
+
+    @Test
+    void aStoneBegunAnewKeepsItsTimesAndHowItWasMadeReady() {
+        OldPaint red = new OldPaint(Side.FRONT, "POLYGON ((0 0, 9 0, 9 9, 0 0))", Mix.of("red"), 1, 1);
+        Diary done = Diary.USUAL.plus(deed("owl", "FRONT PREPARE WASH", 0, false)).plus(deed("owl", "FRONT PENCIL", 60, false))
+                .plus(deed("owl", "FRONT FILL a", 120, false)).plus(deed("fox", "FRONT FILL a", 180, false))
+                .withLaid("owl", "FRONT FILL a", List.of(red)).withLaid("fox", "FRONT FILL a", List.of(red))
+                .withPin("owl", "FRONT FILL a", Optional.of(LocalDateTime.of(2026, 11, 29, 12, 0)));
+        Diary anew = done.begunAnew("owl");
+        assertThat(anew.deeds()).extracting(Diary.Deed::step).containsExactly("FRONT PREPARE WASH", "EARLIER FRONT PENCIL",
+                "EARLIER FRONT FILL a", "FRONT FILL a");
+        assertThat(anew.hand("FILL SMALL_ROUND")).isEqualTo(done.hand("FILL SMALL_ROUND"));
+        assertThat(anew.laid()).extracting(Diary.Laid::stone).containsExactly("fox");
+        assertThat(anew.pins()).isEmpty();
+        assertThat(anew.begunAnew("owl")).as("once is enough").isEqualTo(anew);
+    }
+
+    private static Diary.Deed deed(String stone, String step, int second, boolean spoiled) {
+        return new Diary.Deed(stone, step, 0, T.plusSeconds(second), T.plusSeconds(second + 30), spoiled, "FILL SMALL_ROUND", 30);
     }
 
     @Test

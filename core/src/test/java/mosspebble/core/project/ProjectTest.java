@@ -88,7 +88,7 @@ class ProjectTest {
         assertThatThrownBy(() -> new Edge(Optional.empty(), Collections.nCopies(Edge.MOST + 1, new Edge.Band(0, 3, Mix.of("white")))))
                 .hasMessageContaining("at most " + Edge.MOST);
         assertThatThrownBy(() -> new Edge.Band(0, Double.NaN, Mix.of("white"))).hasMessageContaining("0.3 to 60 mm");
-        assertThatThrownBy(() -> new Project.History(null, List.of(), Set.of())).isInstanceOf(NullPointerException.class);
+        assertThatThrownBy(() -> new Project.History(null, List.of(), Set.of(), List.of())).isInstanceOf(NullPointerException.class);
         assertThat(PLAIN.withOrigin(Origin.unknown()).history().weighings()).isEmpty();
     }
 

@@ -25,7 +25,9 @@ import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.StoneState;
 import mosspebble.core.project.Edge;
 import mosspebble.core.project.Habits;
+import mosspebble.core.project.OldPaint;
 import mosspebble.core.project.Project;
+import mosspebble.core.project.Side;
 import mosspebble.core.project.Workshop;
 import mosspebble.core.sketch.ItemMode;
 import mosspebble.core.sketch.Motif;
@@ -103,6 +105,9 @@ class RulesTest {
         troubles.put(Code.LOOSE_GRAINS, flag(skin(skin.withState(Skin.Before.NOTHING, true)), 0, 1));
         troubles.put(Code.STILL_DAMP, fine.withWeighings(List.of(new SteadyMass.Weighing(0, 160), new SteadyMass.Weighing(8, 150),
                 new SteadyMass.Weighing(16, 143), new SteadyMass.Weighing(24, 138))));
+        troubles.put(Code.OLD_PAINT_SEEN,
+                fine.withOldPaint(List.of(new OldPaint(Side.FRONT, "POLYGON ((-40 -4, -30 -4, -30 4, -40 4, -40 -4))",
+                        Mix.of("blue"), 1, 1))));
         troubles.put(Code.NO_SUBJECT, Project.begin("p", "Bare", STONE));
         troubles.put(Code.NOT_IN_REPERTOIRE, Project.begin("p", "Gone", STONE).withSketch(
                 Optional.of(Sketch.of(new Subject.Figure("gone"), ItemMode.ON_STONE, new Placement(0, 0, 0, 1), 0))));

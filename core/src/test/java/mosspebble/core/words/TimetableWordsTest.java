@@ -148,6 +148,8 @@ class TimetableWordsTest {
                         "The clock shows Friday 18:40, but the last pass was done at Friday 20:40. Set the clock right, or take that pass "
                                 + "back with Undo.");
         assertThat(TimetableWords.strangers(1)).isEqualTo("One pass that is done is no longer in the plan, which was changed since.");
+        assertThat(TimetableWords.strangers("Owl", 1))
+                .isEqualTo("Owl: one pass that is done is no longer in the plan, which was changed since.");
         assertThat(TimetableWords.strangers(2)).startsWith("Two passes that are done are ");
         assertThat(TimetableWords.taken(0)).startsWith("Nothing in this calendar");
         assertThat(TimetableWords.taken(3)).startsWith("Three times are taken by your calendar");

@@ -57,7 +57,7 @@ class WordsTest {
     private static final Facts FACTS = Facts.of("where", "the ford").and("words", "mind the step").and("cracks", 2).and("grams", 3.2)
             .and("length", true).and("width", false).and("height", true)
             .and("left", 4.5).and("needed", 6.1)
-            .and("paint", "white").and("coats", 3).and("most", 7).and("dryL", 60.0).and("sealedL", 48.0)
+            .and("paint", "white").and("mm2", 83.0).and("coats", 3).and("most", 7).and("dryL", 60.0).and("sealedL", 48.0)
             .and("thing", "word").and("name", "lantern").and("face", "heavy slab").and("letters", "q").and("dots", true)
             .and("part", "left wing").and("mm", 2.4).and("mostMm", 3.0).and("offStone", false).and("others", 2)
             .and("larger", "left ear").and("smaller", "right ear").and("percent", 7.0).and("wideMm", 0.6).and("neededMm", 1.4)

@@ -1,0 +1,202 @@
+package mosspebble.core.plan;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import mosspebble.core.area.Mask;
+import mosspebble.core.area.Remembered;
+import mosspebble.core.area.Shapes;
+import mosspebble.core.coats.Film;
+import mosspebble.core.coats.FilmMap;
+import mosspebble.core.colour.Lab;
+import mosspebble.core.colour.Mix;
+import org.locationtech.jts.geom.Geometry;
+
+/**
+ * What of a design is to be seen on the stone already. An area that lies there in its own colour and hides what is below is left as it is;
+ * one that lacks in places, since a thing that stood there was taken out of the sketch or something else was painted over it, is painted
+ * there only.
+ */
+final class Standing {
+
+    /** What lacks nowhere wider than this is a seam, mm. */
+    private static final double SEAM_MM = 1.2;
+
+    /** What is narrower than this nobody sees, mm. */
+    private static final double HAIR_MM = 0.2;
+
+    /** What lacks so much of itself is painted as a whole, as a share of its area: a patch of that size is seen (no source). */
+    private static final double WHOLE = 0.6;
+
+    /** So much of what lies there in the right colour must hide what is below, else it takes further coats. */
+    private static final double HIDDEN = 0.9;
+
+    /** As good as all of it, as a share. */
+    private static final double ALL = 0.999;
+
+    private static final double LEAST_MM2 = 0.05;
+
+    /** What is left of the difference may be so many times what still counts as hidden when coats are counted (no source). */
+    private static final double SEEN = 1.25;
+
+    /** No more of it on the bare stone, as a share, and it lies on paint. */
+    private static final double ON_PAINT = 0.3;
+
+    /** A patch goes so far over its edge, mm (common practice, no source). */
+    private static final double OVER_MM = 0.5;
+
+    private final List<Region> regions;
+    private final List<Step.Layer> films;
+    private final BuildUp built;
+    private final Remembered remembered;
+    /** Where each region stands already. */
+    private final List<Geometry> standing;
+
+    /**
+     * @param regions all of the design, in its order
+     * @param built on which lies what lies there from earlier
+     */
+    Standing(List<Region> regions, BuildUp built, Remembered remembered) {
+        this.regions = regions;
+        this.films = built.earlier();
+        this.built = built;
+        this.remembered = remembered;
+        this.standing = films.isEmpty() ? List.of() : regions.stream().map(this::there).toList();
+    }
+
+    /** What is still to be painted, in the order of the design. */
+    List<Region> lacking() {
+        if (films.isEmpty()) {
+            return regions;
+        }
+        List<Geometry> open = IntStream.range(0, regions.size()).mapToObj(this::open).toList();
+        Map<Integer, Geometry> wet = new HashMap<>();
+        for (int i = 0; i < regions.size(); i++) {
+            if (regions.get(i).wetGroup() >= 0) { // what is worked wet together is done together
+                wet.merge(regions.get(i).wetGroup(), open.get(i), Shapes::union);
+            }
+        }
+        List<Region> found = new ArrayList<>();
+        for (int i = 0; i < regions.size(); i++) {
+            Region region = regions.get(i);
+            Geometry left = region.wetGroup() < 0 ? open.get(i) : Shapes.common(wet.get(region.wetGroup()), region.place());
+            Geometry place = left.isEmpty() ? left : Shapes.polygons(Shapes.minus(left, inFront(region)));
+            if (place.getArea() > ALL * region.place().getArea()) {
+                found.add(region);
+            } else if (place.getArea() > LEAST_MM2) {
+                found.add(patch(region, place));
+            }
+        }
+        return found;
+    }
+
+    /** What stands in front of a region, where it stands. */
+    private List<Geometry> inFront(Region region) {
+        return IntStream.range(0, regions.size()).filter(i -> regions.get(i).depth() > region.depth() && regions.get(i).hides()
+                && (region.wetGroup() < 0 || regions.get(i).wetGroup() != region.wetGroup())).mapToObj(standing::get).toList();
+    }
+
+    /**
+     * Where what lies there is seen, is not part of the design and nothing will be painted over it, mm.
+     *
+     * @param planned what will be painted
+     */
+    Geometry stays(List<Region> planned) {
+        List<Geometry> hidden = new ArrayList<>(planned.stream().filter(Region::hides).map(Region::place).toList());
+        List<Geometry> seen = new ArrayList<>();
+        for (int i = films.size() - 1; i >= 0; i--) {
+            seen.add(Shapes.minus(strange(films.get(i)), hidden));
+            if (!films.get(i).load().coat().optics().isClear()) {
+                hidden.add(films.get(i).place());
+            }
+        }
+        return opened(Shapes.union(seen), HAIR_MM, 0);
+    }
+
+    /** What is left of an area without what is narrower than a width, and with a rim round that, mm. */
+    private static Geometry opened(Geometry area, double wide, double more) {
+        return Shapes.grown(Shapes.grown(area, -wide / 2), wide / 2 + more);
+    }
+
+    /** What of a region is still to be painted; empty for nothing. */
+    private Geometry open(int number) {
+        Region region = regions.get(number);
+        Geometry there = standing.get(number);
+        if (there.isEmpty() || region.hides() && !isHidden(region, there)) {
+            return region.place();
+        }
+        Geometry ever = Shapes.union(own(region).map(f -> remembered.common(f.place(), region.place())).toList());
+        Geometry bare = opened(Shapes.minus(Shapes.minus(region.place(), ever), inFront(region)), SEAM_MM, OVER_MM);
+        Geometry lost = opened(Shapes.minus(ever, there), HAIR_MM, OVER_MM);
+        Geometry open = Shapes.common(Shapes.union(bare, lost), region.place());
+        return open.getArea() > WHOLE * region.place().getArea() ? region.place() : open;
+    }
+
+    private Region patch(Region region, Geometry place) {
+        boolean over = films.stream().mapToDouble(f -> Shapes.common(f.place(), place).getArea()).max().orElse(0) > place.getArea() / 2;
+        What what = over ? region.what().on(List.of(What.of(What.Of.OLD_PAINT))) : region.what();
+        Region.Line line = new Region.Line(region.line().nibMm(), region.line().lengthMm() * place.getArea() / region.place().getArea());
+        return new Region(region.kind(), what, place, region.colour(), region.spread(), region.depth(), line, region.why());
+    }
+
+    /** What lies there of the mix of a region, as thick as it is laid. */
+    private Stream<Step.Layer> own(Region region) {
+        return films.stream().filter(f -> isOwn(f, region));
+    }
+
+    private static boolean isOwn(Step.Layer film, Region region) {
+        return film.load().mix().equals(region.colour().mix()) && film.load().thin() > region.thin() - 0.01;
+    }
+
+    /** Where its own paint lies, and nothing that is not part of the design has been laid on that. */
+    private Geometry there(Region region) {
+        Geometry there = Shapes.nothing();
+        for (Step.Layer film : films) {
+            if (isOwn(film, region)) {
+                there = Shapes.union(there, remembered.common(film.place(), region.place()));
+            } else if (!there.isEmpty() && !film.load().coat().optics().isClear()) {
+                there = Shapes.minus(there, strange(film));
+            }
+        }
+        return there;
+    }
+
+    /** Whether most of a region lies on paint that is there already, and so never sees the stone. */
+    boolean isOnPaint(Region region) {
+        if (films.isEmpty()) {
+            return false;
+        }
+        Map<Integer, Integer> grounds = built.films().cellsUnder(built.mask(region.place()));
+        int all = grounds.values().stream().mapToInt(Integer::intValue).sum();
+        return grounds.getOrDefault(0, 0) < ON_PAINT * all;
+    }
+
+    /** What of a film no area of its mix asks for now. */
+    private Geometry strange(Step.Layer film) {
+        Mix mix = film.load().mix();
+        return Shapes.minus(film.place(), regions.stream().filter(r -> r.colour().mix().equals(mix))
+                .map(r -> remembered.grown(r.place(), SEAM_MM / 2)).toList());
+    }
+
+    /** Whether what lies there on top in the colour of a region hides what is below it. */
+    private boolean isHidden(Region region, Geometry there) {
+        Mask mask = built.mask(there);
+        FilmMap map = built.films();
+        Lab full = Lab.of(region.colour().optics().full());
+        double tolerance = region.isLine() ? Double.MAX_VALUE : SEEN * built.tolerance(region);
+        String own = built.coat(region, 0, 1).name();
+        int all = 0;
+        int hidden = 0;
+        for (Map.Entry<Integer, Integer> each : map.cellsUnder(mask).entrySet()) {
+            Film film = map.table().film(each.getKey());
+            if (film.coat().filter(c -> c.name().equals(own)).isPresent()) {
+                all += each.getValue();
+                hidden += film.lab().differenceTo(full) <= tolerance ? each.getValue() : 0;
+            }
+        }
+        return hidden >= HIDDEN * all;
+    }
+}
