@@ -39,7 +39,9 @@ public final class StoneFile {
 
     private StoneFile() {}
 
-    public static void write(Project stone, Studio studio, Path file) throws FileTrouble {
+    /** Whoever takes it in has another stone, on which nothing lies. */
+    public static void write(Project painted, Studio studio, Path file) throws FileTrouble {
+        Project stone = painted.withOldPaint(List.of());
         String text = StudioJson.write(stone);
         List<Paint> paints = studio.shelf().paints().stream().filter(p -> text.contains('"' + p.id() + '"')).toList();
         List<OwnFile> own = studio.own().stream().filter(o -> text.contains('"' + o.id() + '"')).toList();

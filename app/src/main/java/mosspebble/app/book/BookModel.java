@@ -432,7 +432,7 @@ public final class BookModel {
     void again(Optional<Stone> on, Runnable then) {
         page().ifPresent(page -> ask(() -> keeping.planned(page.id()), planned -> {
             Project again = planned.withId("stone-" + UUID.randomUUID()).withName(page.stone().name() + " again", planned.purpose())
-                    .withWeighings(List.of());
+                    .withWeighings(List.of()).withOldPaint(List.of());
             Studio studio = workbench.studio();
             String lessons = BookWords.lessons(page, this::product);
             desk.ask(refitting, d -> Again.on(on.orElse(again.stone()), again, d.repertoire(studio)), laid -> {

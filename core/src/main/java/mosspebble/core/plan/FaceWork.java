@@ -108,15 +108,14 @@ final class FaceWork {
         Lab bareLab = remembered.recall("bare lab", survey.stone(), habits.outdoors() ? StoneState.SEALED : StoneState.DRY,
                 (stone, state, m) -> Lab.of(PaintPlan.bare(stone, state)));
         Regions cut = Regions.of(placed, survey, colours, project.blends(), ground, bareLab, palette, habits, remembered);
-        Standing standing = new Standing(cut.list(), built, remembered);
-        List<Region> regions = new ArrayList<>(standing.lacking());
-        Geometry stays = standing.stays(regions);
+        Standing.Found found = Standing.of(cut.list(), built, remembered);
+        List<Region> regions = new ArrayList<>(found.lacking());
         Apart.Kept apart = Apart.of(regions, palette, known, sealer, remembered);
         regions.addAll(apart.coats());
         built.rest(apart.rests());
         List<Cells> cells = regions.stream().map(r -> built.cells(r.place())).toList();
         double[] areas = regions.stream().mapToDouble(r -> built.area(r.place())).toArray();
-        return new Areas(placed, cut, regions, cells, ground, primer(regions, areas, cells, standing), stays);
+        return new Areas(placed, cut, regions, cells, ground, primer(regions, areas, cells), found.stays());
     }
 
     /** Whether anything of it is primed. */
@@ -210,12 +209,12 @@ final class FaceWork {
 
     // --- primer
 
-    private Optional<PrimerChoice> primer(List<Region> regions, double[] areas, List<Cells> cells, Standing standing) {
+    private Optional<PrimerChoice> primer(List<Region> regions, double[] areas, List<Cells> cells) {
         List<Integer> big = new ArrayList<>();
         for (int i = 0; i < regions.size(); i++) {
             Step.Kind kind = regions.get(i).kind();
             if ((kind == Step.Kind.FILL || kind == Step.Kind.GROUND) && regions.get(i).hides() && !onAnother(i, regions, cells)
-                    && !standing.isOnPaint(regions.get(i))) {
+                    && !Standing.isOnPaint(regions.get(i), built)) {
                 big.add(i);
             }
         }

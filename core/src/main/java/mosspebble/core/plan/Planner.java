@@ -174,7 +174,7 @@ public final class Planner {
                         Why.of(Why.Reason.RUNS_ROUND)));
             }
         }
-        List<Region> left = new Standing(regions, built, remembered).lacking();
+        List<Region> left = Standing.of(regions, built, remembered).lacking();
         if (!left.isEmpty()) {
             paintEdge(built, left);
         }

@@ -2,6 +2,7 @@ package mosspebble.core.rules;
 
 import java.util.Comparator;
 import java.util.Optional;
+import mosspebble.core.finding.Code;
 import mosspebble.core.finding.Finding;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.sketch.PlacedPart;
@@ -14,9 +15,14 @@ public final class WhereFound {
     private WhereFound() {}
 
     /**
-     * A place on the face that is up, within the part that the finding names, mm; empty where it names none, or none that lies there.
+     * A place on the face that is up, within the part that the finding names or where old paint is seen, mm; empty where it names none, or
+     * none that lies there.
      */
     public static Optional<Coordinate> of(Finding finding, PaintPlan plan) {
+        Geometry stays = plan.up().stays();
+        if (!finding.below() && finding.code() == Code.OLD_PAINT_SEEN && !stays.isEmpty()) {
+            return Optional.of(stays.getInteriorPoint().getCoordinate());
+        }
         if (finding.below() || !finding.facts().has("part")) {
             return Optional.empty();
         }

@@ -28,6 +28,7 @@ import mosspebble.core.project.Project;
 import mosspebble.core.project.Side;
 import mosspebble.core.project.Workshop;
 import mosspebble.core.rules.Plans;
+import mosspebble.core.rules.WhereFound;
 import mosspebble.core.sketch.ItemMode;
 import mosspebble.core.sketch.Motif;
 import mosspebble.core.sketch.MotifPart;
@@ -173,6 +174,7 @@ class OldPaintTest {
         Finding told = plan.findings().stream().filter(f -> f.code() == Code.OLD_PAINT_SEEN).findFirst().orElseThrow();
         assertThat(told.facts().number("mm2")).isCloseTo(Math.PI * 25, within(2.0));
         assertThat(FindingWords.sentence(told)).contains("0.8 cm²");
+        assertThat(WhereFound.of(told, plan)).hasValueSatisfying(at -> assertThat(at.distance(new Coordinate(-26, 0))).isLessThan(5));
         PaintPlan over = plan(List.of(disc(0, 0, 5, "black", 1)));
         assertThat(over.findings()).as("hidden by both stripes").noneMatch(f -> f.code() == Code.OLD_PAINT_SEEN);
         Project grounded = project(List.of(beside)).withGround(Optional.of(Mix.of("white")));
