@@ -536,11 +536,16 @@ public final class SittingModel {
         PaintPlan plan = known.plans.get(piece.stone());
         inHand.set(null);
         usual = piece.hand();
-        workbench.editStudio("Done: " + StepWords.title(known.step(piece)), s -> s.withDiary(s.diary().plus(deed)
-                .withLaid(piece.stone(), step, DoneSteps.laid(what))).edit(piece.stone(),
+        workbench.editStudio("Done: " + StepWords.title(known.step(piece)), s -> s.withDiary(lying(s.diary().plus(deed), piece, what,
+                step)).edit(piece.stone(),
                         p -> p.order().isEmpty() && known.step(piece) instanceof Step.Lay ? p.withOrder(plan.order()) : p));
         Duration took = Duration.between(since, end);
         return took.compareTo(usual.multipliedBy(3)) > 0 && took.compareTo(usual.plus(IDLE)) > 0 ? Optional.of(took) : Optional.empty();
+    }
+
+    private static Diary lying(Diary diary, Workload.Piece piece, Step what, String step) {
+        return what instanceof Step.Seal ? diary.withoutLaid(piece.stone())
+                : what instanceof Step.Lay ? diary.withLaid(piece.stone(), step, DoneSteps.laid(what)) : diary;
     }
 
     /** What was done last took as long as it does as a rule. */
@@ -568,12 +573,12 @@ public final class SittingModel {
     /** What was done last counts as not done. */
     boolean back() {
         inHand.set(null);
-        return diary().last().isPresent() && edit("Not done after all", Diary::withoutLast);
+        return diary().last().filter(d -> !Diary.isOfEarlier(d)).isPresent() && edit("Not done after all", Diary::withoutLast);
     }
 
     /** What was done last on the stone in hand is to be done again. */
     boolean again() {
-        Optional<Diary.Deed> last = diary().last().filter(d -> !d.spoiled());
+        Optional<Diary.Deed> last = diary().last().filter(d -> !d.spoiled() && !Diary.isOfEarlier(d));
         inHand.set(null);
         return last.isPresent() && edit("To be done again",
                 d -> d.plus(new Diary.Deed(last.get().stone(), last.get().step(), last.get().part(), last.get().to(),

@@ -163,6 +163,8 @@ class SittingModelTest {
             model.planOn("lettering");
             answers.until(() -> ready(one) && plan("lettering").steps().get(0) instanceof Step.Earlier);
             assertThat(model.strangers("lettering")).isZero();
+            assertThat(model.back()).as("what is of earlier stays done").isFalse();
+            assertThat(model.again()).isFalse();
             List<Step> left = plan("lettering").steps().stream().filter(s -> s instanceof Step.Lay).toList();
             assertThat(left).as("the ground over them, and no letter that stays").isNotEmpty()
                     .allMatch(s -> s.kind() == Step.Kind.GROUND);
@@ -173,6 +175,7 @@ class SittingModelTest {
                 answers.until(() -> ready(one));
             }
             assertThat(diary().deeds()).hasSizeGreaterThan(deeds);
+            assertThat(diary().laid()).as("it is sealed").isEmpty();
             assertThat(model.strangers("lettering")).isZero();
             for (int i = diary().deeds().size(); i > deeds; i--) {
                 workbench.undo();

@@ -53,8 +53,8 @@ public record Diary(String week, List<Day> days, Map<String, Terms> terms, List<
     /** What is done quicker was ticked off, not timed. */
     private static final long LEAST_SECONDS = 10;
 
-    /** Most films of which it is kept where they lie: those of some 60 stones. */
-    private static final int MOST_LAID = 2_000;
+    /** Most films of which it is kept where they lie: those of some 25 stones in hand. */
+    private static final int MOST_LAID = 800;
 
     /** Begins the name of a step of earlier, which is in no plan any more. */
     public static final String EARLIER = "EARLIER ";
@@ -379,8 +379,18 @@ public record Diary(String week, List<Day> days, Map<String, Terms> terms, List<
     public Diary begunAnew(String stone) {
         return withDeeds(deeds.stream().map(d -> d.stone.equals(stone) && !d.step.contains(PREPARING) && !d.step.startsWith(EARLIER)
                 ? new Deed(stone, EARLIER + d.step, d.part, d.from, d.to, d.spoiled, d.work, d.usualSeconds) : d).toList())
-                .withLaid(laid.stream().filter(l -> !l.stone.equals(stone)).toList())
+                .withoutLaid(stone)
                 .withPins(pins.stream().filter(p -> !p.stone.equals(stone)).toList());
+    }
+
+    /** Without where the paint of a stone lies: it is sealed, and nobody paints on it. */
+    public Diary withoutLaid(String stone) {
+        return withLaid(laid.stream().filter(l -> !l.stone.equals(stone)).toList());
+    }
+
+    /** Whether something was done before a stone was planned anew. */
+    public static boolean isOfEarlier(Deed deed) {
+        return deed.step.startsWith(EARLIER);
     }
 
     /** With where the paint of a step lies now that it is done, in place of where it lay before; of too many the oldest are let go of. */

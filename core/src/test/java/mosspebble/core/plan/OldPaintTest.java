@@ -59,10 +59,15 @@ class OldPaintTest {
     private static final Workshop WORKSHOP = new Workshop(PALETTE, flag(), Climate.room(), List.of());
 
     private static Repertoire flag() {
-        List<Slot> slots = List.of(new Slot("left", "Left", Srgb.ofHex("#f2c21b")), new Slot("right", "Right", Srgb.ofHex("#1f4e9c")));
-        List<MotifPart> parts = List.of(part("left", 0, 15), part("right", 15, 30));
+        return Repertoire.of(List.of(flag(List.of(part("left", 0, 15), part("right", 15, 30)))), List.of(), List.of());
+    }
+
+    private static Motif flag(List<MotifPart> parts) {
+        List<Slot> slots = List.of(new Slot("left", "Left", Srgb.ofHex("#f2c21b")), new Slot("right", "Right", Srgb.ofHex("#1f4e9c")),
+                new Slot("eye", "Eye", Srgb.ofHex("#1a1a1c")));
         Geometry box = FACTORY.toGeometry(new Envelope(0, 30, 0, 30));
-        return Repertoire.of(List.of(new Motif("flag", "Flag", slots, parts, box, box, false, false)), List.of(), List.of());
+        return new Motif("flag", "Flag", slots.stream().filter(s -> parts.stream().anyMatch(p -> p.slot().equals(s.id()))).toList(), parts,
+                box, box, false, false);
     }
 
     private static MotifPart part(String id, double from, double to) {
@@ -149,6 +154,27 @@ class OldPaintTest {
         assertThat(off(plan, -7, 0, "yellow")).as("it is hidden").isLessThanOrEqualTo(project(List.of()).habits().tolerance());
         assertThat(off(plan, 7, 0, "blue")).isLessThanOrEqualTo(project(List.of()).habits().tolerance());
         assertThat(plan.findings()).noneMatch(f -> f.code() == Code.OLD_PAINT_SEEN);
+    }
+
+    @Test
+    void whatStandsInFrontOfWhatIsPaintedAnewIsNotPaintedOver() {
+        Repertoire eyed = Repertoire.of(List.of(flag(List.of(part("left", 0, 15), part("right", 15, 30), new MotifPart("eye", "eye",
+                Role.FILL, "eye", FACTORY.createPoint(new Coordinate(7.5, 15)).buffer(3, 32), MotifPart.Make.FLAT, Optional.empty())))),
+                List.of(), List.of());
+        Workshop workshop = new Workshop(PALETTE, eyed, Climate.room(), List.of());
+        Project project = project(List.of()).withColour("eye", Mix.of("black"));
+        PaintPlan first = Plans.plan(project, Survey.of(STONE), workshop, new Remembered());
+        Geometry round = Shapes.minus(FACTORY.toGeometry(new Envelope(-14.5, -0.5, -14.5, 14.5)),
+                FACTORY.createPoint(new Coordinate(-7.5, 0)).buffer(3.5, 32));
+        Project over = project.withOldPaint(and(painted(first, s -> true), OldPaint.on(Side.FRONT, round, Mix.of("blue"), 1, 1)));
+        PaintPlan plan = Plans.plan(over, Survey.of(STONE), workshop, new Remembered());
+        assertThat(passes(plan)).as("nearly all of the stripe, and not the eye").isNotEmpty().allSatisfy(s -> {
+            assertThat(lays(s, "yellow")).isTrue();
+            assertThat(s.place().getArea()).isGreaterThan(380);
+            assertThat(s.place().covers(FACTORY.createPoint(new Coordinate(-7.5, 0)))).isFalse();
+        });
+        assertThat(off(plan, -7.5, 0, "black")).as("the eye stands").isLessThan(2);
+        assertThat(off(plan, -7.5, 9, "yellow")).isLessThanOrEqualTo(project.habits().tolerance());
     }
 
     @Test

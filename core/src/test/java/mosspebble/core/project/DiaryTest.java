@@ -130,6 +130,8 @@ class DiaryTest {
         assertThat(anew.hand("FILL SMALL_ROUND")).isEqualTo(done.hand("FILL SMALL_ROUND"));
         assertThat(anew.laid()).extracting(Diary.Laid::stone).containsExactly("fox");
         assertThat(anew.pins()).isEmpty();
+        assertThat(anew.deeds()).filteredOn(Diary::isOfEarlier).hasSize(2);
+        assertThat(done.withoutLaid("fox").laid()).as("sealed").extracting(Diary.Laid::stone).containsExactly("owl");
         assertThat(anew.begunAnew("owl")).as("once is enough").isEqualTo(anew);
     }
 
