@@ -1,8 +1,10 @@
 package mosspebble.app.screen;
 
 import java.util.Collection;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
@@ -19,6 +21,7 @@ public final class PagePlace<P> extends VBox {
     private final Collection<P> all;
     private final Function<P, PageView> making;
     private final Map<P, PageView> made = new LinkedHashMap<>();
+    private final Set<P> shown = new HashSet<>();
     private P wanted;
     private boolean coming;
 
@@ -28,10 +31,10 @@ public final class PagePlace<P> extends VBox {
         this.making = making;
     }
 
-    /** Puts a page there, brought up to date; one that must be made first comes when the press that asked for it has been answered. */
+    /** Puts a page there, brought up to date; one that was never seen comes when the press that asked for it has been answered. */
     public void show(P which) {
         wanted = which;
-        if (made.containsKey(which) || getChildren().isEmpty() && !coming) {
+        if (shown.contains(which) || getChildren().isEmpty() && !coming) {
             put(which);
             return;
         }
@@ -49,6 +52,7 @@ public final class PagePlace<P> extends VBox {
 
     private void put(P which) {
         PageView page = page(which);
+        shown.add(which);
         if (!getChildren().contains(page)) {
             getChildren().setAll(page);
         }

@@ -19,7 +19,7 @@ final class Unseen {
     private final List<Runnable> leaves;
     /** Columns and their pages that were made and are not gone to yet; never seen, but styled. */
     private final StackPane waiting = new StackPane();
-    /** The screens that are made and styled. */
+    /** The screens that were laid out as the window is dressed. */
     private final Set<Screen> atHand = new HashSet<>();
 
     /**
@@ -53,7 +53,6 @@ final class Unseen {
                 letWait(panel);
                 panel.pages().forEach(page -> more.accept(() -> letWait(page.get())));
             }));
-            pieces.add(() -> atHand.add(each));
         }
         pieces.addAll(leaves);
         return pieces;
@@ -64,7 +63,7 @@ final class Unseen {
         atHand.add(screen);
     }
 
-    /** Whether a screen can be shown at once: all of it is made, and styled as the window is dressed. */
+    /** Whether a screen can be shown at once: it was laid out before, as the window is dressed. */
     boolean isAtHand(Screen screen) {
         return atHand.contains(screen);
     }
