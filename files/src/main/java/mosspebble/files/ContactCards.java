@@ -101,8 +101,9 @@ final class ContactCards {
         if (!puddles.isEmpty()) {
             facts.addAll(Sheets.wrapped(puddles, text, FACTS, room));
         }
-        facts.addAll(Sheets.wrapped(StepWords.tool(step) + ", " + Durations.words(step.work().hand())
-                + (step.work().dries().isZero() ? "" : ", dries " + Durations.words(step.work().dries())), text, FACTS, room));
+        facts.addAll(
+                step instanceof Step.Earlier ? List.of() : Sheets.wrapped(StepWords.tool(step) + ", " + Durations.words(step.work().hand())
+                        + (step.work().dries().isZero() ? "" : ", dries " + Durations.words(step.work().dries())), text, FACTS, room));
         int fit = 1 + (int) ((y - (top - place.high + GAP)) / (FACTS * LEADING));
         lines(out, facts, fit, text, FACTS, x, y);
     }

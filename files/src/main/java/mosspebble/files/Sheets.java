@@ -615,15 +615,17 @@ public final class Sheets {
             lines.add(new Line(line, text, 10, 4.4f, 0x22271F));
         }
         List<String> facts = new ArrayList<>();
-        facts.add(StepWords.tool(step));
-        facts.add("hand " + Durations.words(step.work().hand()));
+        if (!(step instanceof Step.Earlier)) {
+            facts.add(StepWords.tool(step));
+            facts.add("hand " + Durations.words(step.work().hand()));
+        }
         if (!step.work().between().isZero()) {
             facts.add("dry " + Durations.words(step.work().between()) + " between coats");
         }
         if (!step.work().dries().isZero()) {
             facts.add("then dries " + Durations.words(step.work().dries()));
         }
-        for (String line : wrapped(String.join(" · ", facts), bold, 9.5f, room)) {
+        for (String line : facts.isEmpty() ? List.<String>of() : wrapped(String.join(" · ", facts), bold, 9.5f, room)) {
             lines.add(new Line(line, bold, 9.5f, 4.4f, 0x4E6A39));
         }
         for (String line : wrapped(StepWords.reason(step), text, 9, room)) {

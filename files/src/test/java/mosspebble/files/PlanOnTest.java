@@ -2,6 +2,7 @@ package mosspebble.files;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.nio.file.Path;
 import java.time.Instant;
 import java.util.List;
 import java.util.stream.IntStream;
@@ -22,7 +23,13 @@ import mosspebble.core.project.Workshop;
 import mosspebble.core.rules.Plans;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.words.StepWords;
+import mosspebble.core.units.LengthUnit;
+import mosspebble.core.words.LayOutWords;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
@@ -116,6 +123,20 @@ class PlanOnTest {
         assertThat(rest.findings()).anyMatch(f -> f.code() == Code.OLD_PAINT_SEEN);
         assertThat(titles(rest)).as("the ferns where the toadstool stood before them").isNotEmpty()
                 .noneMatch(t -> t.contains("cap") || t.contains("gill"));
+    }
+
+    @Test
+    void onPaperNobodyIsAskedForAToolForIt(@TempDir Path folder) throws Exception {
+        PaintPlan plan = plan(WALK.project("snail").orElseThrow());
+        PaintPlan on = plan(on(plan, after(plan, 7), plan.project()));
+        assertThat(LayOutWords.of(on, WALK.shelf())).flatExtracting(LayOutWords.Section::lines).extracting(LayOutWords.Line::words)
+                .isNotEmpty().doesNotContain("Nothing");
+        Path file = folder.resolve("snail.pdf");
+        Sheets.write(on, Paper.A4, LengthUnit.MM, file, (fraction, what) -> true);
+        try (PDDocument read = Loader.loadPDF(file.toFile())) {
+            String text = new PDFTextStripper().getText(read);
+            assertThat(text).contains("1  Painted earlier", "Nothing to do: ", "lies there already.").doesNotContain("nothing ·", "hand 0");
+        }
     }
 
     private static List<String> titles(PaintPlan plan) {

@@ -159,6 +159,9 @@ final class CardPage extends PageView {
     }
 
     private static String facts(Step step) {
+        if (step instanceof Step.Earlier) {
+            return "";
+        }
         List<String> facts = new ArrayList<>();
         facts.add(StepWords.tool(step));
         facts.add("hand " + Durations.words(step.work().hand()));

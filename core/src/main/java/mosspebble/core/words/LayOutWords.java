@@ -37,7 +37,8 @@ public final class LayOutWords {
                 plan.supplies().stream().filter(u -> !seals.contains(u.paint())).map(u -> paint(u, shelf)).toList()));
         sections.add(new Section("To mix, in drops", true, plan.puddles().stream().filter(p -> !p.mix().isSingle())
                 .map(p -> new Line(mixed(p, shelf), swatch(plan, p))).toList()));
-        sections.add(new Section("Tools", true, plan.steps().stream().filter(s -> !(s instanceof Step.Seal)).map(StepWords::tool)
+        sections.add(new Section("Tools", true, plan.steps().stream()
+                .filter(s -> !(s instanceof Step.Seal || s instanceof Step.Earlier)).map(StepWords::tool)
                 .map(tool -> tool.replaceAll(",.*", "")).distinct().map(tool -> new Line(Words.upper(tool), Optional.empty())).toList()));
         sections.add(new Section("To seal it", true, sealing(plan, shelf)));
         sections.add(new Section("Still open", false,
