@@ -137,6 +137,7 @@ public final class StepWords {
     private static final String TOP_TOWARD = "the top of the stone toward you: else the hand would rest on what was painted before.";
 
     /** So many are set with the hand in the air (common practice, no source). */
+    private static final int FEW_COLOURS = 3;
     private static final int FEW_TOUCHES = 4;
 
     /** Dots whose areas differ by more than so many times are not of one size: a run that shrinks. */
@@ -197,8 +198,10 @@ public final class StepWords {
     /** What to do. */
     public static String sentence(Step step) {
         if (step instanceof Step.Earlier) {
-            return "Nothing to do: " + Words.list(step.layers().stream().map(l -> l.load().coat().name()).distinct().toList())
-                    + " lies there already.";
+            List<String> colours = step.layers().stream().map(l -> l.load().coat().name()).distinct().toList();
+            return "Nothing to do: "
+                    + (colours.size() > FEW_COLOURS ? "what was painted lies there already, in " + colours.size() + " colours."
+                            : Words.list(colours) + (colours.size() == 1 ? " lies" : " lie") + " there already.");
         }
         if (step instanceof Step.Prepare prepare) {
             return CareWords.sentence(prepare.task());

@@ -123,7 +123,12 @@ class OldPaintTest {
         PaintPlan done = plan(painted(first, s -> true));
         assertThat(passes(done)).as("nothing is left to paint").isEmpty();
         assertThat(done.steps().get(0)).isInstanceOf(Step.Earlier.class);
-        assertThat(StepWords.sentence(done.steps().get(0))).startsWith("Nothing to do: ").contains("yellow").contains("blue");
+        assertThat(StepWords.sentence(done.steps().get(0))).startsWith("Nothing to do: ")
+                .contains("yellow").contains("blue").endsWith(" lie there already.");
+        List<OldPaint> many = new ArrayList<>(List.of(disc(-9, 0, 2, "black", 1), disc(-5, 0, 2, "white", 1), disc(5, 0, 2, "purple", 1),
+                disc(9, 0, 2, "umber", 1)));
+        assertThat(StepWords.sentence(plan(many).steps().get(0)))
+                .isEqualTo("Nothing to do: what was painted lies there already, in 4 colours.");
         assertThat(done.steps()).as("it is signed and sealed").anyMatch(s -> s instanceof Step.Sign).anyMatch(s -> s instanceof Step.Seal)
                 .noneMatch(s -> s instanceof Step.Pencil);
         assertThat(done.supplies()).as("and takes nothing but the sealer").noneMatch(u -> List.of("yellow", "blue").contains(u.paint()));
