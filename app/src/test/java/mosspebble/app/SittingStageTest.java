@@ -33,8 +33,10 @@ import javafx.scene.paint.Color;
 import mosspebble.app.model.Workbench;
 import mosspebble.app.sitting.SittingModel;
 import mosspebble.core.plan.ManyStones;
+import mosspebble.core.plan.Step;
 import mosspebble.core.project.Diary;
 import mosspebble.core.timetable.Timetable;
+import mosspebble.core.timetable.Workload;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.testfx.util.WaitForAsyncUtils;
@@ -261,6 +263,43 @@ class SittingStageTest {
     }
 
     /** Turns the clock to what comes next. */
+    private static Step next(Driver app) {
+        SittingModel.Shown shown = model(app).shown();
+        Workload.Piece piece = shown.table().of().pieces().get(shown.next().orElseThrow().piece());
+        return shown.plans().get(piece.stone()).steps().get(piece.step());
+    }
+
+    @Test
+    void whatWasPaintedAndThenLeftOutIsToldAndPlannedOnFromByAClick() throws Exception {
+        Turned clock = new Turned("2026-11-28T09:00:10");
+        try (Driver app = new Driver(folder.resolve("s.pebble"), clock, "lettering")) {
+            sitting(app);
+            app.click("#sitting-week");
+            app.type("#week", "Mon-Sun 8:00-23:00");
+            app.robot.interact(() -> app.find("#hem").requestFocus());
+            app.keys(KeyCode.O);
+            app.until("something to do", () -> app.text("#work-done").equals("Done"));
+            for (int k = 0; k < 60 && !(next(app) instanceof Step.Sign); k++) {
+                until(app, clock);
+                app.until("due", () -> app.text("#work-done").equals("Done"));
+                work(app, clock, 1);
+            }
+            app.keys(KeyCode.ESCAPE);
+            Workbench workbench = (Workbench) app.scene().getRoot().getProperties().get(Workbench.class);
+            app.robot.interact(
+                    () -> workbench.edit("Without the small words", p -> p.withSketch(p.sketch().flatMap(s -> s.without("i2")))));
+            app.click("#sitting-ready");
+            app.until("it is told", () -> app.present("#strange-lettering"));
+            assertThat(app.text("#strange-lettering")).startsWith("Lantern Walk");
+            app.click("#plan-on-lettering");
+            app.until("planned on from it", () -> app.show().idle() && !app.present("#strange-lettering")
+                    && app.plan().steps().get(0) instanceof Step.Earlier);
+            assertThat(app.find("#hem").isVisible()).isTrue();
+            app.keys(KeyCode.CONTROL, KeyCode.Z);
+            app.until("undone, and told again", () -> app.show().idle() && app.present("#strange-lettering"));
+        }
+    }
+
     private static void until(Driver app, Turned clock) {
         model(app).shown().next().map(Timetable.Placed::start).map(at -> Duration.between(clock.instant(), at).plusSeconds(5))
                 .filter(d -> !d.isNegative()).ifPresent(d -> later(app, clock, d));

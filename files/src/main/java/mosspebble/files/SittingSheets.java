@@ -144,7 +144,7 @@ public final class SittingSheets implements AutoCloseable {
             words(display, 10.5f, x, what.get(i) + (i == 1 && what.size() > 2 ? " …" : ""), room);
         }
         y -= 3.6f;
-        words(text, 8.5f, x, TimetableWords.rowWith(row), room);
+        words(text, 8.5f, x, TimetableWords.rowWith(row, zone), room);
         y -= ROW - 3.6f;
     }
 

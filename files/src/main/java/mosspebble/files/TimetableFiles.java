@@ -56,7 +56,7 @@ public final class TimetableFiles {
                     Step step = plan.steps().get(piece.step());
                     printer.printRecord(sitting, moment(each.start(), zone), moment(each.end(), zone),
                             CsvCells.harmless(plan.project().name()), piece.step() + 1, CsvCells.harmless(StepWords.title(step)),
-                            Numbers.text(piece.hand().toSeconds() / 60.0, 1), moment(each.end().plus(piece.dries()), zone));
+                            Numbers.text(each.takes().toSeconds() / 60.0, 1), moment(each.end().plus(piece.dries()), zone));
                 }
             }
             printer.flush();

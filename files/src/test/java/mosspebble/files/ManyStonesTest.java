@@ -18,6 +18,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import mosspebble.core.area.Remembered;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Palette;
@@ -88,7 +90,10 @@ class ManyStonesTest {
         PLANS.forEach((id, plan) -> assertThat(ends.get(id)).hasSameSizeAs(plan.steps()));
         Duration together = PLANS.values().stream().map(PaintPlan::handTime).reduce(Duration.ZERO, Duration::plus);
         Duration placed = table.placed().stream().map(p -> Duration.between(p.start(), p.end())).reduce(Duration.ZERO, Duration::plus);
-        assertThat(placed.minus(together).abs()).as("all the work of the hand, no more and no less").isLessThan(Duration.ofMinutes(5));
+        long mixed = mixedAnew(table, 0);
+        long once = PLANS.values().stream().mapToLong(p -> mixes(p).distinct().count()).sum();
+        assertThat(placed).as("all the work of the hand, and two minutes for each time a mix has dried up since")
+                .isCloseTo(together.plus(Duration.ofMinutes(2 * (mixed - once))), Duration.ofSeconds(15)); // parts are whole seconds
         assertThat(table.end()).as("as soon as can be, and known to be").isEqualTo(table.bound());
     }
 
@@ -370,6 +375,60 @@ class ManyStonesTest {
         assertThat(InTime.changed(waits, new InTime.Means.AtOnce("toadstool")).terms("toadstool").from()).isEmpty();
         assertThat(TimetableWords.way(new InTime.Means.AtOnce("toadstool"), id -> "the " + id))
                 .isEqualTo("Begin the toadstool without waiting");
+    }
+
+    private static Stream<Mix> mixes(PaintPlan plan) {
+        return plan.steps().stream().filter(Step.Lay.class::isInstance).flatMap(s -> ((Step.Lay) s).mixes().stream());
+    }
+
+    /** How often something is mixed from a place in the order on. */
+    private static long mixedAnew(Timetable table, int from) {
+        return IntStream.range(from, table.placed().size())
+                .mapToLong(k -> table.mixed().get(k).values().stream().filter(table.placed().get(k).start()::equals).count()).sum();
+    }
+
+    @Test
+    void whatIsDampServesTheNextStoneAndIsSaidAtTheTable() {
+        PaintPlan owl = PLANS.get("owl");
+        Studio studio = LanternWalk.studio(BuiltIn.repertoire());
+        PaintPlan twin = Plans.plan(owl.project().withId("twin"), Survey.of(owl.project().stone()),
+                new Workshop(new Palette(studio.shelf()), BuiltIn.repertoire(), studio.climate(), List.of()), new Remembered());
+        Map<String, PaintPlan> both = Map.of("owl", owl, "twin", twin);
+        Timetable table = table(List.of(owl, twin), "Mon-Sun 10-22", Map.of());
+        List<Map<String, Instant>> mixed = table.mixed();
+        int served = 0;
+        for (int k = 0; k < table.placed().size(); k++) {
+            Timetable.Placed each = table.placed().get(k);
+            Workload.Piece piece = table.of().pieces().get(each.piece());
+            String words = TimetableWords.puddles(table, k, both.get(piece.stone()), UTC);
+            boolean paints = !mixed.get(k).isEmpty();
+            assertThat(words.isEmpty()).as("mixing is told where something is mixed: %s", words).isEqualTo(!paints);
+            Optional<Instant> damp = mixed.get(k).values().stream().filter(at -> at.isBefore(each.start())).findFirst();
+            assertThat(words.contains("kept damp")).as(words).isEqualTo(damp.isPresent());
+            damp.ifPresent(at -> assertThat(words).contains("from the puddle of " + TimetableWords.time(at, UTC)));
+            assertThat(mixed.get(k).values()).allMatch(at -> !at.isBefore(each.start().minus(Duration.ofHours(2))));
+            String other = piece.stone().equals("owl") ? "twin" : "owl";
+            served += damp.filter(at -> table.placed().stream()
+                    .anyMatch(p -> p.start().equals(at) && table.of().pieces().get(p.piece()).stone().equals(other))).isPresent() ? 1 : 0;
+        }
+        assertThat(served).as("mixed for one owl, used for the other").isGreaterThan(4);
+        assertThat(mixedAnew(table, 0)).as("hardly oftener than for one").isLessThan(2 * mixes(owl).distinct().count());
+        SittingPage first = SittingPage.of(table, both).get(0);
+        assertThat(first.rows()).filteredOn(r -> r.damp().isPresent()).isNotEmpty().allSatisfy(
+                r -> assertThat(TimetableWords.rowWith(r, UTC)).contains("mixed at " + TimetableWords.time(r.damp().get(), UTC)));
+    }
+
+    @Test
+    void whatWasMixedForWhatIsDoneIsDampStillWhenTheRestIsPlanned() {
+        List<PaintPlan> two = List.of(PLANS.get("snail"), PLANS.get("fox"));
+        Timetable whole = table(two, Diary.USUAL, FRIDAY);
+        int done = IntStream.range(0, whole.placed().size()).filter(k -> !whole.mixed().get(k).isEmpty()).findFirst().orElseThrow();
+        Diary diary = after(whole, done + 1, Diary.USUAL);
+        Timetable.Placed mixed = whole.placed().get(done);
+        String mix = whole.mixed().get(done).keySet().iterator().next();
+        Instant dried = mixed.start().plus(Duration.ofHours(2));
+        assertThat(ManyStones.workload(two, diary, mixed.end(), UTC).shared().mixing().damp()).containsEntry(mix, dried);
+        assertThat(ManyStones.workload(two, diary, dried.plusSeconds(1), UTC).shared().mixing().damp()).doesNotContainKey(mix);
     }
 
     @Test

@@ -111,6 +111,8 @@ public final class CpSatSolver implements Timetable.Solver {
         private final Workload of;
         private final boolean keeps;
         private final CpModel model = new CpModel();
+        /** Seconds of the hand, by piece: as known, or where only how soon is asked the least. */
+        private final long[] hand;
         private final IntVar[] start;
         private final IntVar end;
 
@@ -125,13 +127,16 @@ public final class CpSatSolver implements Timetable.Solver {
             long horizon = seconds(known.end());
             Map<Integer, Timetable.Placed> at = new HashMap<>();
             known.placed().forEach(p -> at.put(p.piece(), p));
+            List<Duration> least = known.leastHands();
+            this.hand = IntStream.range(0, of.pieces().size())
+                    .mapToLong(i -> keeps ? seconds(at.get(i).end()) - seconds(at.get(i).start()) : least.get(i).toSeconds()).toArray();
             List<Workload.Hours> hours = hours();
             Set<Integer> missed = new HashSet<>(known.missed());
             this.start = IntStream.range(0, of.pieces().size()).mapToObj(i -> start(i, hours, !missed.contains(i))).toArray(IntVar[]::new);
             this.end = model.newIntVar(Math.min(horizon, seconds(known.bound())), horizon, "end");
             for (int i = 0; i < start.length; i++) {
                 Workload.Piece piece = of.pieces().get(i);
-                model.addGreaterOrEqual(end, LinearExpr.affine(start[i], 1, piece.hand().plus(piece.dries()).toSeconds()));
+                model.addGreaterOrEqual(end, LinearExpr.affine(start[i], 1, hand[i] + piece.dries().toSeconds()));
                 model.addHint(start[i], seconds(at.get(i).start()));
             }
             hands();
@@ -162,18 +167,18 @@ public final class CpSatSolver implements Timetable.Solver {
         private IntVar start(int i, List<Workload.Hours> hours, boolean inTime) {
             Workload.Piece piece = of.pieces().get(i);
             long earliest = piece.when().earliest().map(this::seconds).orElse(0L);
-            long latest = keeps && inTime ? piece.when().latest().map(l -> seconds(l) - piece.hand().toSeconds()).orElse(Long.MAX_VALUE)
+            long latest = keeps && inTime ? piece.when().latest().map(l -> seconds(l) - hand[i]).orElse(Long.MAX_VALUE)
                     : Long.MAX_VALUE;
             long[][] free = hours.stream().filter(h -> !of.isTooCold(i, h))
                     .map(h -> new long[] {Math.max(earliest, seconds(h.from())),
-                        Math.min(latest, seconds(h.to()) - piece.hand().toSeconds())})
+                        Math.min(latest, seconds(h.to()) - hand[i])})
                     .filter(h -> h[0] <= h[1]).toArray(long[][]::new);
             return model.newIntVarFromDomain(Domain.fromIntervals(free), "start " + i);
         }
 
         private void hands() {
-            model.addNoOverlap(IntStream.range(0, start.length).filter(i -> !of.pieces().get(i).hand().isZero())
-                    .mapToObj(i -> model.newFixedSizeIntervalVar(start[i], of.pieces().get(i).hand().toSeconds(), "hand " + i))
+            model.addNoOverlap(IntStream.range(0, start.length).filter(i -> hand[i] > 0)
+                    .mapToObj(i -> model.newFixedSizeIntervalVar(start[i], hand[i], "hand " + i))
                     .toArray(IntervalVar[]::new));
         }
 
@@ -181,7 +186,7 @@ public final class CpSatSolver implements Timetable.Solver {
             of.shared().places().forEach((place, room) -> {
                 IntervalVar[] stood = of.shared().stays().entrySet().stream().filter(s -> s.getValue().place().equals(place))
                         .map(s -> model.newFixedSizeIntervalVar(start[s.getKey()],
-                                of.pieces().get(s.getKey()).hand().plus(s.getValue().after()).toSeconds(), "stay " + s.getKey()))
+                                hand[s.getKey()] + s.getValue().after().toSeconds(), "stay " + s.getKey()))
                         .toArray(IntervalVar[]::new);
                 if (room == 1) {
                     model.addNoOverlap(stood);
@@ -193,11 +198,10 @@ public final class CpSatSolver implements Timetable.Solver {
         }
 
         private void after(Workload.Wait wait, long lag, boolean inTime) {
-            long hand = of.pieces().get(wait.before()).hand().toSeconds();
-            model.addGreaterOrEqual(start[wait.then()], LinearExpr.affine(start[wait.before()], 1, hand + lag));
+            model.addGreaterOrEqual(start[wait.then()], LinearExpr.affine(start[wait.before()], 1, hand[wait.before()] + lag));
             if (keeps && inTime && wait.most().isPresent()) {
                 long most = Math.max(lag, wait.most().get().toSeconds());
-                model.addLessOrEqual(start[wait.then()], LinearExpr.affine(start[wait.before()], 1, hand + most));
+                model.addLessOrEqual(start[wait.then()], LinearExpr.affine(start[wait.before()], 1, hand[wait.before()] + most));
             }
         }
 
@@ -209,7 +213,7 @@ public final class CpSatSolver implements Timetable.Solver {
                 Optional<Instant> due = ready.get(piece.stone()).due();
                 if (due.isPresent()) {
                     Instant by = due.get().isAfter(ready.get(piece.stone()).at()) ? due.get() : ready.get(piece.stone()).at();
-                    model.addLessOrEqual(start[i], seconds(by) - piece.hand().plus(piece.dries()).toSeconds());
+                    model.addLessOrEqual(start[i], seconds(by) - hand[i] - piece.dries().toSeconds());
                 }
             }
         }

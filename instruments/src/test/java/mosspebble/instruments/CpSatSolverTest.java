@@ -117,7 +117,11 @@ class CpSatSolverTest {
         return new Workload(pieces, waits, hours, START, Map.of("stone 0", at(random.nextInt(200, 5_000))), Map.of(),
                 new Workload.Shared(Map.of("box", random.nextInt(1, 3)), stays, slower,
                         new Workload.Cold(IntStream.range(0, pieces.size()).filter(i -> random.nextBoolean()).boxed()
-                                .collect(Collectors.toSet()), random.nextBoolean() ? Set.of() : Set.of(at(0), at(2 * 1_440)))));
+                                .collect(Collectors.toSet()), random.nextBoolean() ? Set.of() : Set.of(at(0), at(2 * 1_440))),
+                        new Workload.Mixing(Duration.ofHours(2),
+                                IntStream.range(0, pieces.size()).boxed().filter(i -> i % 3 == 0)
+                                        .collect(Collectors.toMap(i -> i, i -> Map.of("mix " + i % 2, Duration.ofMinutes(2)))),
+                                Map.of())));
     }
 
     @Test

@@ -197,7 +197,7 @@ final class HemFoot extends HBox {
         words.setMinWidth(0);
         words.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(words, Priority.ALWAYS);
-        Label took = Panel.quiet(Durations.words(piece.hand()));
+        Label took = Panel.quiet(Durations.words(each.takes()));
         took.setMinWidth(Region.USE_PREF_SIZE);
         HBox row = new HBox(8, at);
         step.coat().ifPresent(c -> row.getChildren().add(new Swatch(c.swatch(), 14)));

@@ -39,6 +39,7 @@ import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.SittingPage;
 import mosspebble.core.plan.Step;
 import mosspebble.core.project.Diary;
+import mosspebble.core.project.OldPaint;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Room;
 import mosspebble.core.project.Studio;
@@ -97,12 +98,14 @@ public final class SittingModel {
     private final PlanWorker.Line planning = new PlanWorker.Line();
     private final PlanWorker.Line drying = new PlanWorker.Line();
     private final PlanWorker.Line helping = new PlanWorker.Line();
+    private final PlanWorker.Line laying = new PlanWorker.Line();
     private final ReadOnlyObjectWrapper<Shown> shown = new ReadOnlyObjectWrapper<>(Shown.NOTHING);
     private final ReadOnlyObjectWrapper<List<InTime.Way>> ways = new ReadOnlyObjectWrapper<>(List.of());
     private final ReadOnlyObjectWrapper<Instant> now = new ReadOnlyObjectWrapper<>();
     private final ObjectProperty<InHand> inHand = new SimpleObjectProperty<>();
     private final BooleanProperty atTable = new SimpleBooleanProperty();
     private final Map<String, Instant> notYet = new HashMap<>();
+    private Optional<Laid> laid = Optional.empty();
     private Duration usual = Duration.ZERO;
     private boolean withoutSolver;
     private Object askedFrom;
@@ -124,6 +127,22 @@ public final class SittingModel {
         now.set(instant());
         results.thumbs().addListener((MapChangeListener<String, Results.Thumb>) change -> ask());
         workbench.studioProperty().addListener((o, a, b) -> ask());
+        shown.addListener((o, a, b) -> b.next().map(n -> b.step(b.piece(n))).filter(Step.Lay.class::isInstance)
+                .ifPresent(this::lookWhereItLies));
+    }
+
+    /** Where the paint of a step lies. */
+    private record Laid(Step step, List<OldPaint> where) {}
+
+    /** Finds out where the paint of what comes next lies before it is done, so that nobody waits for it then. */
+    private void lookWhereItLies(Step next) {
+        if (laid.filter(l -> l.step == next).isEmpty()) {
+            desk.askBeside(laying, unwanted -> DoneSteps.laid(next), where -> laid = Optional.of(new Laid(next, where)), error -> {});
+        }
+    }
+
+    private List<OldPaint> whereItLies(Step step) {
+        return laid.filter(l -> l.step == step).map(Laid::where).orElseGet(() -> DoneSteps.laid(step));
     }
 
     /** A timetable nobody looks at is not searched for. */
@@ -344,7 +363,7 @@ public final class SittingModel {
         Set<Integer> warm = shared.cold().pieces().stream().filter(i -> !isHeld(all.pieces().get(i), plans, held))
                 .collect(Collectors.toSet()); // who holds it knows how cold it is
         return new Workload(pieces, all.waits(), all.hours(), all.from(), all.due(), all.drying(), new Workload.Shared(shared.places(),
-                shared.stays(), shared.slower(), new Workload.Cold(warm, shared.cold().sittings())));
+                shared.stays(), shared.slower(), new Workload.Cold(warm, shared.cold().sittings()), shared.mixing()));
     }
 
     private static boolean isHeld(Workload.Piece piece, Map<String, PaintPlan> plans, InHand held) {
@@ -535,7 +554,7 @@ public final class SittingModel {
                 what.work().hand().dividedBy(ManyStones.parts(what)).toSeconds());
         PaintPlan plan = known.plans.get(piece.stone());
         inHand.set(null);
-        usual = piece.hand();
+        usual = next.get().takes();
         workbench.editStudio("Done: " + StepWords.title(known.step(piece)), s -> s.withDiary(lying(s.diary().plus(deed), piece, what,
                 step)).edit(piece.stone(),
                         p -> p.order().isEmpty() && known.step(piece) instanceof Step.Lay ? p.withOrder(plan.order()) : p));
@@ -543,9 +562,9 @@ public final class SittingModel {
         return took.compareTo(usual.multipliedBy(3)) > 0 && took.compareTo(usual.plus(IDLE)) > 0 ? Optional.of(took) : Optional.empty();
     }
 
-    private static Diary lying(Diary diary, Workload.Piece piece, Step what, String step) {
+    private Diary lying(Diary diary, Workload.Piece piece, Step what, String step) {
         return what instanceof Step.Seal ? diary.withoutLaid(piece.stone())
-                : what instanceof Step.Lay ? diary.withLaid(piece.stone(), step, DoneSteps.laid(what)) : diary;
+                : what instanceof Step.Lay ? diary.withLaid(piece.stone(), step, whereItLies(what)) : diary;
     }
 
     /** What was done last took as long as it does as a rule. */

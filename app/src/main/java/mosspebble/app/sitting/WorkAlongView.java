@@ -329,7 +329,8 @@ public final class WorkAlongView extends BorderPane {
         Workload.Piece piece = model.shown().piece(next);
         PaintPlan plan = model.shown().plans().get(piece.stone());
         Step step = plan.steps().get(piece.step());
-        Object as = List.of(state, plan.steps(), piece.step(), piece.part());
+        String puddles = TimetableWords.puddles(model.shown().table(), model.shown().table().placed().indexOf(next), plan, model.zone());
+        Object as = List.of(state, plan.steps(), piece.step(), piece.part(), puddles);
         if (as.equals(shownAs)) {
             return;
         }
@@ -348,7 +349,7 @@ public final class WorkAlongView extends BorderPane {
         Panel.present(care, !care.getText().isEmpty());
         facts.setText(TimetableWords.pace(step, model.diary()));
         Panel.present(puddle, !step.layers().isEmpty());
-        puddle.show(step, workbench.studio().shelf(), StepWords.puddles(plan, piece.step()));
+        puddle.show(step, workbench.studio().shelf(), puddles);
         boolean wide = step instanceof Step.Lay lay && lay.tool().mm() > 0;
         Panel.present(brushRow, wide);
         if (wide) {

@@ -2,7 +2,6 @@ package mosspebble.core.plan;
 
 import java.time.Duration;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -79,7 +78,6 @@ public final class BuildUp {
     private final List<Step.Layer> earlier = new ArrayList<>();
     private final Set<Laid> laid = new LinkedHashSet<>();
     private final List<Region> showing = new ArrayList<>();
-    private final Set<Mix> mixed = new HashSet<>();
     private List<Pencilling.Edge> edges = List.of();
     private Map<Region, Duration> rests = Map.of();
 
@@ -311,6 +309,9 @@ public final class BuildUp {
         return Duration.ofSeconds(Math.max(1, Math.round(60 * minutes)));
     }
 
+    /** How much longer it takes to mix anew than to take up what is damp. */
+    static final Duration SAVED = minutes(MIX_MIN - RELOAD_MIN);
+
     /** Minutes to have a load ready: mixed or taken up the first time, else loaded again. */
     static double setUp(Mix mix, boolean first) {
         return !first ? RELOAD_MIN : mix.isSingle() ? TAKE_UP_MIN : MIX_MIN;
@@ -383,7 +384,7 @@ public final class BuildUp {
         double setUp = pass.members().stream().map(m -> regions.get(m.region()))
                 .filter(r -> !pass.wet() || r.what().share().kind() != Share.Kind.MIXED_STEP) // that is mixed on the stone
                 .map(r -> r.colour().mix()).distinct()
-                .mapToDouble(m -> setUp(m, mixed.add(m))).sum();
+                .mapToDouble(m -> setUp(m, course.mix(m))).sum();
         Effort effort = effort(pass.members(), regions);
         Drying drying = drying(pass.members(), regions, coats, onBare);
         Geometry all = layers.size() == 1 ? layers.get(0).place()

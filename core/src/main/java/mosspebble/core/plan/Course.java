@@ -2,9 +2,12 @@ package mosspebble.core.plan;
 
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.stream.IntStream;
 import mosspebble.core.area.Cells;
+import mosspebble.core.colour.Mix;
 import mosspebble.core.project.Side;
 
 /** The steps of one job in the order in which they are found, over all its surfaces. */
@@ -13,6 +16,7 @@ final class Course {
     private final List<Step> steps = new ArrayList<>();
     private final List<Cells> touched = new ArrayList<>();
 
+    private final Set<Mix> mixed = new HashSet<>();
     private Duration bound = Duration.ZERO;
 
     /** One more surface whose passes cannot be done and dry sooner. */
@@ -23,6 +27,11 @@ final class Course {
     /** No order of the passes ends sooner, one surface after the other. */
     Duration bound() {
         return bound;
+    }
+
+    /** Takes up a mix; whether it had to be mixed for it. */
+    boolean mix(Mix mix) {
+        return mixed.add(mix);
     }
 
     List<Step> steps() {

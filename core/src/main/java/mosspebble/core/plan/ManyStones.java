@@ -7,6 +7,7 @@ import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -16,11 +17,13 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import mosspebble.core.colour.Mix;
 import mosspebble.core.drying.Climate;
 import mosspebble.core.drying.Drying;
 import mosspebble.core.project.Diary;
 import mosspebble.core.project.Room;
 import mosspebble.core.timetable.Learned;
+import mosspebble.core.supplies.Puddle;
 import mosspebble.core.timetable.Workload;
 import mosspebble.core.units.Numbers;
 
@@ -114,6 +117,8 @@ public final class ManyStones {
     private final Map<Integer, Workload.Stay> stays = new TreeMap<>();
     /** What needs warmth and is not pinned: who pins it to a cold sitting warms the room. */
     private final Set<Integer> warm = new TreeSet<>();
+    private final Map<Integer, Map<String, Duration>> mixing = new TreeMap<>();
+    private final List<Used> used = new ArrayList<>();
     private final List<Workload.Piece> pieces = new ArrayList<>();
     private final List<Workload.Wait> waits = new ArrayList<>();
     private final Map<String, Instant> drying = new TreeMap<>();
@@ -138,7 +143,25 @@ public final class ManyStones {
         Set<Instant> cold = hours.stream().filter(h -> isTooCold(room, sitting(h.from()))).map(Workload.Hours::from)
                 .collect(Collectors.toSet());
         return new Workload(pieces, waits, hours, from, due, drying,
-                new Workload.Shared(Map.of(SPRAY, room.sprayed()), stays, slower, new Workload.Cold(warm, cold)));
+                new Workload.Shared(Map.of(SPRAY, room.sprayed()), stays, slower, new Workload.Cold(warm, cold),
+                        new Workload.Mixing(Puddle.KEPT, mixing, damp())));
+    }
+
+    /** When something was done for which mixes were on the palette. */
+    private record Used(Instant from, List<Mix> mixes) {}
+
+    /** What is damp on the palette by what was done, and until when. */
+    private Map<String, Instant> damp() {
+        Map<String, Instant> damp = new TreeMap<>();
+        used.stream().sorted(Comparator.comparing(Used::from)).forEach(u -> u.mixes.forEach(
+                m -> damp.merge(name(m), u.from.plus(Puddle.KEPT), (known, now) -> known.isBefore(u.from) ? now : known)));
+        damp.values().removeIf(until -> until.isBefore(from));
+        return damp;
+    }
+
+    /** A mix as it is named in a workload: the same recipe is the same mix, on whichever stone. */
+    public static String name(Mix mix) {
+        return mix.parts().stream().map(p -> p.parts() + " " + p.paint()).sorted().collect(Collectors.joining(", "));
     }
 
     /** The end of a part of a step: as a piece still to be done, or a moment. */
@@ -173,11 +196,14 @@ public final class ManyStones {
         End before = null;
         int[] first = new int[last.length];
         Arrays.fill(first, -1);
+        Set<Mix> known = new HashSet<>();
         for (int number = 0; number < last.length; number++) {
             Step step = plan.steps().get(number);
             if (step instanceof Step.Earlier) {
                 continue; // it is done, and nothing waits for it
             }
+            List<Mix> mixes = step instanceof Step.Lay lay ? lay.mixes() : List.of();
+            Duration anew = BuildUp.SAVED.multipliedBy(mixes.stream().filter(m -> !known.add(m)).count());
             int parts = parts(step);
             Workload.Window pinned = diary.pin(id, names.get(number)).flatMap(this::window).orElse(Workload.Window.ANY);
             for (int part = 0; part < parts; part++) {
@@ -186,13 +212,18 @@ public final class ManyStones {
                 Optional<Diary.Deed> deed = done.done(number, part);
                 if (deed.isPresent()) {
                     before = new End(-1, deed.get().to());
+                    used.add(new Used(deed.get().from(), mixes));
                     drying.merge(id, deed.get().to().plus(dries), (a, b) -> a.isAfter(b) ? a : b);
                     continue;
                 }
                 int piece = pieces.size();
                 first[number] = part == 0 ? piece : first[number];
-                pieces.add(new Workload.Piece(id, number, part, hand(step).of(step.work().hand().dividedBy(parts)), dries,
-                        load(step), tool(step), pinned));
+                Duration hand = hand(step).of(step.work().hand().dividedBy(parts).plus(anew));
+                pieces.add(new Workload.Piece(id, number, part, hand, dries, load(step), tool(step), pinned));
+                if (!mixes.isEmpty()) {
+                    Duration saved = hand(step).of(BuildUp.SAVED);
+                    mixing.put(piece, mixes.stream().collect(Collectors.toMap(ManyStones::name, m -> saved)));
+                }
                 stay(step).ifPresent(stay -> stays.put(piece, stay));
                 if (pinned == Workload.Window.ANY && (formsFilm(step) || step instanceof Step.Seal)) {
                     warm.add(piece);

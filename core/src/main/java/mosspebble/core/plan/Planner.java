@@ -20,7 +20,6 @@ import mosspebble.core.colour.Finish;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.PaintKind;
-import mosspebble.core.blend.Share;
 import mosspebble.core.colour.Palette;
 import mosspebble.core.drying.Drying;
 import mosspebble.core.project.Edge;
@@ -247,7 +246,7 @@ public final class Planner {
         for (int i = 0; i < course.size(); i++) {
             Step step = course.get(i);
             for (Step.Layer layer : step.laidNow()) {
-                if (!isFromPen(layer) && !isCounted(layer) && !isMixedOnTheStone(step, layer)) {
+                if (!isFromPen(layer) && !isCounted(layer) && !(step instanceof Step.Lay lay && lay.isMixedOnTheStone(layer))) {
                     loads.add(new Puddle.Load(i, layer.load().mix(), laid(step, layer), sitting.steps().get(i).start()));
                 }
             }
@@ -264,10 +263,6 @@ public final class Planner {
     private boolean isCounted(Step.Layer layer) {
         return layer.load().mix().parts().stream()
                 .anyMatch(part -> palette.shelf().find(part.paint()).filter(p -> p.kind().counted()).isPresent());
-    }
-
-    private static boolean isMixedOnTheStone(Step step, Step.Layer layer) {
-        return step instanceof Step.Lay lay && lay.wet().isPresent() && lay.share(layer).kind() == Share.Kind.MIXED_STEP;
     }
 
     /** Millilitres of a layer, with the loss in brush and palette. */
@@ -291,7 +286,7 @@ public final class Planner {
             for (Step.Layer layer : step.laidNow()) {
                 if (isCounted(layer)) {
                     needed.merge(layer.load().mix().parts().get(0).paint(), (double) layer.place().getNumGeometries(), Double::sum);
-                } else if (isFromPen(layer) || isMixedOnTheStone(step, layer)) {
+                } else if (isFromPen(layer) || step instanceof Step.Lay lay && lay.isMixedOnTheStone(layer)) {
                     Mix mix = layer.load().mix();
                     mix.parts().forEach(p -> needed.merge(p.paint(), laid(step, layer) * p.parts() / mix.totalParts(), Double::sum));
                 }

@@ -8,6 +8,7 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Shelf;
@@ -33,8 +34,10 @@ public record SittingPage(Instant from, Instant to, List<String> paints, List<St
      * @param waited before it, since the last was done
      * @param hand how long it takes
      * @param dry when it is dry
+     * @param damp when what it lays was mixed, if all of that is damp from before
      */
-    public record Row(PaintPlan plan, int step, int part, Instant start, Duration waited, Duration hand, Instant dry) {
+    public record Row(PaintPlan plan, int step, int part, Instant start, Duration waited, Duration hand, Instant dry,
+            Optional<Instant> damp) {
         public Step done() {
             return plan.steps().get(step);
         }
@@ -60,6 +63,8 @@ public record SittingPage(Instant from, Instant to, List<String> paints, List<St
      */
     public static List<SittingPage> of(Timetable table, Map<String, PaintPlan> plans) {
         List<SittingPage> pages = new ArrayList<>();
+        List<Map<String, Instant>> mixed = table.mixed();
+        int place = 0;
         for (List<Timetable.Placed> sitting : table.bySitting()) {
             Set<String> paints = new LinkedHashSet<>();
             Map<String, Step> tools = new LinkedHashMap<>();
@@ -71,8 +76,9 @@ public record SittingPage(Instant from, Instant to, List<String> paints, List<St
                 Step step = plan.steps().get(piece.step());
                 step.layers().forEach(l -> l.load().mix().parts().stream().map(Mix.Part::paint).forEach(paints::add));
                 tools.putIfAbsent(step instanceof Step.Prepare ? step.key() : piece.tool(), step);
-                rows.add(new Row(plan, piece.step(), piece.part(), each.start(), Duration.between(free, each.start()), piece.hand(),
-                        each.end().plus(piece.dries())));
+                rows.add(new Row(plan, piece.step(), piece.part(), each.start(), Duration.between(free, each.start()), each.takes(),
+                        each.end().plus(piece.dries()),
+                        mixed.get(place++).values().stream().max(Instant::compareTo).filter(at -> at.isBefore(each.start()))));
                 free = each.end();
             }
             pages.add(new SittingPage(sitting.get(0).start(), free, List.copyOf(paints), List.copyOf(tools.values()), rows));

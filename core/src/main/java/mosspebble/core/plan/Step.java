@@ -185,6 +185,17 @@ public sealed interface Step extends Facts.Named {
             return doing.what().get(layers.indexOf(layer) * (doing.what().size() / layers.size())).share();
         }
 
+        /** What is mixed on the palette for it, each once: neither paint as it is nor what is mixed on the stone. */
+        public List<Mix> mixes() {
+            return layers.stream().filter(l -> !isMixedOnTheStone(l)).map(l -> l.load().mix()).filter(m -> !m.isSingle()).distinct()
+                    .toList();
+        }
+
+        /** Whether it comes of two others that are worked into each other wet. */
+        public boolean isMixedOnTheStone(Layer layer) {
+            return wet.isPresent() && share(layer).kind() == Share.Kind.MIXED_STEP;
+        }
+
         /** The paint of the first load. */
         public Layer paint() {
             return layers.get(0);

@@ -25,7 +25,7 @@ final class TableBounds {
         long[] start = heads();
         Map<String, Instant> ready = new TreeMap<>();
         for (int i = 0; i < w.n; i++) {
-            ready.merge(w.stones.get(w.stone[i]), w.instant(start[i] + w.hand[i] + w.dries[i]), (a, b) -> a.isAfter(b) ? a : b);
+            ready.merge(w.stones.get(w.stone[i]), w.instant(start[i] + w.leastHand[i] + w.dries[i]), (a, b) -> a.isAfter(b) ? a : b);
         }
         return ready;
     }
@@ -33,9 +33,9 @@ final class TableBounds {
     private long[] heads() {
         long[] start = w.earliest.clone();
         for (int i : w.sorted) {
-            start[i] = w.begin(i, start[i], w.hand[i]);
+            start[i] = w.begin(i, start[i], w.leastHand[i]);
             for (int k = 0; k < w.behind[i].length; k++) {
-                start[w.behind[i][k]] = Math.max(start[w.behind[i][k]], start[i] + w.hand[i] + w.leastLag[i][k]);
+                start[w.behind[i][k]] = Math.max(start[w.behind[i][k]], start[i] + w.leastHand[i] + w.leastLag[i][k]);
             }
         }
         return start;
@@ -44,12 +44,12 @@ final class TableBounds {
     /** No timetable ends sooner. */
     long bound() {
         long[] head = heads();
-        long bound = machine(IntStream.range(0, w.n).toArray(), head, w.hand, w.tail, true);
+        long bound = machine(IntStream.range(0, w.n).toArray(), head, w.leastHand, w.tail, true);
         for (int p = 0; p < w.holds.length; p++) {
             if (w.holds[p] == 1) {
                 int at = p;
                 int[] there = IntStream.range(0, w.n).filter(i -> w.place[i] == at).toArray();
-                long[] stood = IntStream.range(0, w.n).mapToLong(i -> w.hand[i] + w.stays[i]).toArray();
+                long[] stood = IntStream.range(0, w.n).mapToLong(i -> w.leastHand[i] + w.stays[i]).toArray();
                 long[] after = IntStream.range(0, w.n).mapToLong(i -> w.tail[i] - w.stays[i]).toArray();
                 bound = Math.max(bound, machine(there, head, stood, after, false));
             }
@@ -106,16 +106,16 @@ final class TableBounds {
     int fewest() {
         long longest = w.of.hours().stream().mapToLong(h -> h.length().toSeconds()).max().orElseThrow();
         long[] count = new long[w.n];
-        long[] used = w.hand.clone();
+        long[] used = w.leastHand.clone();
         Arrays.fill(count, 1);
-        long most = (Arrays.stream(w.hand).sum() + longest - 1) / longest;
+        long most = (Arrays.stream(w.leastHand).sum() + longest - 1) / longest;
         for (int i : w.sorted) {
             most = Math.max(most, count[i]);
             for (int k = 0; k < w.behind[i].length; k++) {
                 int j = w.behind[i][k];
-                long together = used[i] + w.leastLag[i][k] + w.hand[j];
+                long together = used[i] + w.leastLag[i][k] + w.leastHand[j];
                 long then = together <= longest ? count[i] : count[i] + 1;
-                long filled = together <= longest ? together : w.hand[j];
+                long filled = together <= longest ? together : w.leastHand[j];
                 if (then > count[j] || then == count[j] && filled > used[j]) {
                     count[j] = then;
                     used[j] = filled;

@@ -36,8 +36,8 @@ final class TableCost {
         if (w.slow == null) {
             return 0;
         }
-        long[] start = starts.of(order, w.slow);
-        return IntStream.range(0, w.n).filter(i -> start[i] + w.slow.hand()[i] + w.slow.dries()[i] > w.due[w.stone[i]])
+        long[] end = starts.of(order, w.slow).end();
+        return IntStream.range(0, w.n).filter(i -> end[i] + w.slow.dries()[i] > w.due[w.stone[i]])
                 .map(i -> w.stone[i]).distinct().count();
     }
 
@@ -47,15 +47,17 @@ final class TableCost {
      * A sitting that is under way as it begins costs nothing: somebody sits there already.
      */
     long[] of(int[] order) {
-        long[] start = starts.of(order);
+        TableStarts.Times at = starts.of(order);
+        long[] start = at.start();
+        long[] done = at.end();
         long[] ready = new long[w.stones.size()];
         long changes = 0;
         long tools = 0;
         long missed = 0;
         int before = -1;
         for (int i : order) {
-            missed += start[i] + w.hand[i] > w.latest[i] ? 1 : 0;
-            ready[w.stone[i]] = Math.max(ready[w.stone[i]], start[i] + w.hand[i] + w.dries[i]);
+            missed += done[i] > w.latest[i] ? 1 : 0;
+            ready[w.stone[i]] = Math.max(ready[w.stone[i]], done[i] + w.dries[i]);
             changes += before < 0 || w.load[i] != w.load[before] ? 1 : 0;
             changes += before < 0 || w.stone[i] != w.stone[before] ? 1 : 0;
             tools += before < 0 || w.tool[i] != w.tool[before] ? 1 : 0;
@@ -69,10 +71,10 @@ final class TableCost {
         }
         for (int i = 0; w.most != null && i < w.n; i++) {
             for (int k = 0; k < w.behind[i].length; k++) {
-                missed += start[w.behind[i][k]] > start[i] + w.hand[i] + w.most[i][k] ? 1 : 0;
+                missed += start[w.behind[i][k]] > done[i] + w.most[i][k] ? 1 : 0;
             }
         }
-        long[] sat = sat(start, order);
+        long[] sat = sat(at, order);
         long end = Arrays.stream(ready).max().orElse(0);
         long more = sat[0] - (w.n > 0 && w.hours.isUnderWay(start[order[0]]) ? 1 : 0);
         return new long[] {missed, late, much, fragile(order), end + more * SITTING, end,
@@ -80,22 +82,22 @@ final class TableCost {
     }
 
     /** How many sittings are used, and how long one sits in all of them, from the first piece to the last. */
-    long[] sat(long[] start, int[] order) {
+    long[] sat(TableStarts.Times at, int[] order) {
         long used = 0;
         long time = 0;
         int last = -1;
         long began = 0;
         long ended = 0;
         for (int i : order) {
-            int in = w.hours.sitting(start[i]);
+            int in = w.hours.sitting(at.start()[i]);
             if (in != last) {
                 used++;
-                began = start[i];
+                began = at.start()[i];
                 last = in;
             } else {
                 time -= ended;
             }
-            ended = start[i] + w.hand[i] - began;
+            ended = at.end()[i] - began;
             time += ended;
         }
         return new long[] {used, time};

@@ -2,6 +2,8 @@ package mosspebble.core.timetable;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
@@ -24,7 +26,13 @@ import java.util.stream.Collectors;
 public record Timetable(Workload of, List<Placed> placed, Instant bound, int sittings, int fewest) {
 
     /** A piece of work, by number, in its time. */
-    public record Placed(int piece, Instant start, Instant end) {}
+    public record Placed(int piece, Instant start, Instant end) {
+
+        /** Time of the hand, mixing included where nothing damp is at hand. */
+        public Duration takes() {
+            return Duration.between(start, end);
+        }
+    }
 
     /**
      * When a stone is ready.
@@ -146,6 +154,32 @@ public record Timetable(Workload of, List<Placed> placed, Instant bound, int sit
         return placed.stream().map(p -> p.end.plus(of.pieces().get(p.piece).dries())).max(Instant::compareTo).orElse(of.from());
     }
 
+    /**
+     * When what is laid was mixed, by place in the order and by name of the mix: as its piece begins, where it is mixed for that, or
+     * earlier, where it is still damp.
+     */
+    public List<Map<String, Instant>> mixed() {
+        Workload.Mixing mixing = of.shared().mixing();
+        Map<String, Instant> damp = new HashMap<>(mixing.damp());
+        List<Map<String, Instant>> all = new ArrayList<>();
+        for (Placed each : placed) {
+            Map<String, Instant> mixed = new TreeMap<>();
+            for (String mix : mixing.saved().getOrDefault(each.piece, Map.of()).keySet()) {
+                if (!damp.containsKey(mix) || damp.get(mix).isBefore(each.start)) {
+                    damp.put(mix, each.start.plus(mixing.kept()));
+                }
+                mixed.put(mix, damp.get(mix).minus(mixing.kept()));
+            }
+            all.add(mixed);
+        }
+        return all;
+    }
+
+    /** By number, how long the hand takes for each piece at least: with all damp on the palette that can be. */
+    public List<Duration> leastHands() {
+        return Arrays.stream(new WorkNumbers(of).leastHand).mapToObj(Duration::ofSeconds).toList();
+    }
+
     /** Whether no other timetable can be ready sooner. */
     public boolean proven() {
         return !end().isAfter(bound);
@@ -167,8 +201,18 @@ public record Timetable(Workload of, List<Placed> placed, Instant bound, int sit
                 new Workload.Shared(of.shared().places(),
                         of.shared().stays().entrySet().stream().collect(Collectors.toMap(Map.Entry::getKey,
                                 s -> new Workload.Stay(s.getValue().place(), longer(s.getValue().after(), times)))),
-                        of.shared().slower(), of.shared().cold()));
+                        of.shared().slower(), of.shared().cold(), longer(of.shared().mixing(), times)));
         return new TimetableSearch(longer).inOrder(placed.stream().map(Placed::piece).toList());
+    }
+
+    private Workload.Mixing longer(Workload.Mixing mixing, double times) {
+        Map<Integer, Map<String, Duration>> saved = new TreeMap<>();
+        mixing.saved().forEach((piece, mixes) -> {
+            Map<String, Duration> all = new TreeMap<>();
+            mixes.forEach((mix, time) -> all.put(mix, longer(time, times)));
+            saved.put(piece, all);
+        });
+        return new Workload.Mixing(mixing.kept(), saved, mixing.damp());
     }
 
     private static Duration longer(Duration time, double times) {

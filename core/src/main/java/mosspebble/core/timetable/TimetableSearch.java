@@ -217,7 +217,7 @@ final class TimetableSearch {
         long[] least = cost.of(best);
         for (boolean again = true; again && !unwanted.getAsBoolean();) {
             again = false;
-            long[] start = starts.of(best);
+            long[] start = starts.of(best).start();
             List<List<Integer>> sat = new ArrayList<>();
             int last = -1;
             for (int i : best) {
@@ -316,13 +316,14 @@ final class TimetableSearch {
         int[] order = new int[w.n];
         long[] begin = new long[w.n];
         TableStarts.Stands stands = new TableStarts.Stands(w);
+        TableStarts.Damp damp = new TableStarts.Damp(w, w.usual);
         long now = 0;
         int inHand = -1;
         for (int placed = 0; placed < w.n; placed++) {
             long soonest = Long.MAX_VALUE;
             for (int k = 0; k < cans; k++) {
                 int i = can[k];
-                begin[i] = w.begin(i, Math.max(now, Math.max(free[i], stands.free(i))), w.hand[i]);
+                begin[i] = damp.begin(i, Math.max(now, Math.max(free[i], stands.free(i))));
                 soonest = Math.min(soonest, begin[i]);
             }
             int at = -1;
@@ -335,7 +336,8 @@ final class TimetableSearch {
             order[placed] = best;
             System.arraycopy(can, at + 1, can, at, --cans - at);
             long start = begin[best];
-            now = start + w.hand[best];
+            now = start + damp.takes(best, start);
+            damp.take(best, start);
             stands.take(best, now + w.stays[best]);
             inHand = best;
             for (int k = 0; k < w.behind[best].length; k++) {
@@ -379,11 +381,11 @@ final class TimetableSearch {
     }
 
     private Timetable timetable(int[] order) {
-        long[] start = starts.of(order);
+        TableStarts.Times at = starts.of(order);
         List<Timetable.Placed> placed = new ArrayList<>();
         for (int i : order) {
-            placed.add(new Timetable.Placed(i, w.instant(start[i]), w.instant(start[i] + w.hand[i])));
+            placed.add(new Timetable.Placed(i, w.instant(at.start()[i]), w.instant(at.end()[i])));
         }
-        return new Timetable(w.of, placed, w.instant(w.n == 0 ? 0 : bounds.bound()), (int) cost.sat(start, order)[0], bounds.fewest());
+        return new Timetable(w.of, placed, w.instant(w.n == 0 ? 0 : bounds.bound()), (int) cost.sat(at, order)[0], bounds.fewest());
     }
 }

@@ -2,13 +2,18 @@ package mosspebble.core.timetable;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.BitSet;
+import java.util.Deque;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.function.Function;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /** A workload in numbers: pieces, stones, loads and tools counted from 0, times in seconds from its beginning. */
 final class WorkNumbers {
@@ -22,6 +27,8 @@ final class WorkNumbers {
     /** How many pieces there are; what follows is by piece, where nothing else is said. */
     final int n;
     final long[] hand;
+    /** The time of the hand at least, with all damp that can be. */
+    final long[] leastHand;
     final long[] dries;
     final int[] load;
     final int[] tool;
@@ -49,6 +56,12 @@ final class WorkNumbers {
     final long[] stays;
     /** How many stones each place holds. */
     final int[] holds;
+    /** The mixes that are kept damp and each lays, and how much sooner it is done where they are; null where none is. */
+    final int[][] mixes;
+    final long[][] saves;
+    /** How long a mix is damp, and until when it is from earlier, by mix; -1 where it is not. */
+    final long kept;
+    final long[] damp;
     /** The same times if everything takes longer; null where nothing is due. */
     final Times slow;
     /** The times as they are. */
@@ -90,11 +103,64 @@ final class WorkNumbers {
                 .orElse(-1)).toArray();
         this.stays = IntStream.range(0, n).mapToLong(i -> Optional.ofNullable(of.shared().stays().get(i)).map(s -> s.after().toSeconds())
                 .orElse(0L)).toArray();
+        Workload.Mixing mixing = of.shared().mixing();
+        List<String> names = mixing.saved().values().stream().flatMap(m -> m.keySet().stream()).distinct().sorted().toList();
+        this.kept = mixing.kept().toSeconds();
+        this.damp = names.stream().mapToLong(m -> mixing.damp().containsKey(m) ? seconds(mixing.damp().get(m)) : -1).toArray();
+        this.mixes = names.isEmpty() ? null
+                : mixing(mixing, m -> m.keySet().stream().mapToInt(names::indexOf).toArray()).toArray(int[][]::new);
+        this.saves = names.isEmpty() ? null
+                : mixing(mixing, m -> m.values().stream().mapToLong(Duration::toSeconds).toArray()).toArray(long[][]::new);
+        this.leastHand = mixes == null ? hand : leastHand();
         this.sorted = of.sorted().stream().mapToInt(Integer::intValue).toArray();
         this.tail = tails();
-        this.usual = new Times(hand, dries, lag, stays);
+        this.usual = new Times(hand, dries, lag, stays, saves);
         this.slow = of.due().isEmpty() ? null : slow();
         this.hours = new TableHours(of);
+    }
+
+    private <T> Stream<T> mixing(Workload.Mixing mixing, Function<Map<String, Duration>, T> each) {
+        return IntStream.range(0, n).mapToObj(i -> each.apply(mixing.saved().getOrDefault(i, Map.of())));
+    }
+
+    /** A mix can be damp that is there already, or that something lays which does not wait for this. */
+    private long[] leastHand() {
+        List<List<Integer>> laying = new ArrayList<>();
+        for (int m = 0; m < damp.length; m++) {
+            laying.add(new ArrayList<>());
+        }
+        for (int i = 0; i < n; i++) {
+            for (int m : mixes[i]) {
+                laying.get(m).add(i);
+            }
+        }
+        long[] least = hand.clone();
+        for (int i = 0; i < n; i++) {
+            BitSet later = mixes[i].length == 0 ? null : later(i);
+            for (int k = 0; k < mixes[i].length; k++) {
+                int m = mixes[i][k];
+                if (damp[m] >= earliest[i] || laying.get(m).stream().anyMatch(j -> !later.get(j))) {
+                    least[i] = Math.max(0, least[i] - saves[i][k]);
+                }
+            }
+        }
+        return least;
+    }
+
+    /** A piece and all that waits for it. */
+    private BitSet later(int i) {
+        BitSet later = new BitSet(n);
+        later.set(i);
+        Deque<Integer> open = new ArrayDeque<>(List.of(i));
+        while (!open.isEmpty()) {
+            for (int j : behind[open.pop()]) {
+                if (!later.get(j)) {
+                    later.set(j);
+                    open.push(j);
+                }
+            }
+        }
+        return later;
     }
 
     private boolean[][] inAir() {
@@ -126,13 +192,14 @@ final class WorkNumbers {
         return all;
     }
 
-    /** What pieces take and dry, what lies between them, and how long their stones stand in the way, in seconds. */
-    record Times(long[] hand, long[] dries, long[][] lag, long[] stays) {}
+    /** What pieces take and dry, what lies between them, how long their stones stand in the way, and what damp mixes save, in seconds. */
+    record Times(long[] hand, long[] dries, long[][] lag, long[] stays, long[][] saves) {}
 
     private Times slow() {
         long longest = of.hours().stream().mapToLong(h -> h.length().toSeconds()).max().orElse(0);
         return new Times(Arrays.stream(longer(hand)).map(h -> Math.min(longest, h)).toArray(), longer(dries),
-                Arrays.stream(lag).map(WorkNumbers::longer).toArray(long[][]::new), longer(stays));
+                Arrays.stream(lag).map(WorkNumbers::longer).toArray(long[][]::new), longer(stays),
+                saves == null ? null : Arrays.stream(saves).map(WorkNumbers::longer).toArray(long[][]::new));
     }
 
     private static long[] longer(long[] times) {
@@ -175,7 +242,7 @@ final class WorkNumbers {
             int i = sorted[at];
             for (int k = 0; k < behind[i].length; k++) {
                 int j = behind[i][k];
-                longest[i] = Math.max(longest[i], leastLag[i][k] + hand[j] + longest[j]);
+                longest[i] = Math.max(longest[i], leastLag[i][k] + leastHand[j] + longest[j]);
             }
         }
         return longest;

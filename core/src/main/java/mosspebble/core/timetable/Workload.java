@@ -3,6 +3,7 @@ package mosspebble.core.timetable;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -37,7 +38,7 @@ public record Workload(List<Piece> pieces, List<Wait> waits, List<Hours> hours, 
      * @param stone which stone
      * @param step number of its step, from 0
      * @param part which coat of the step, from 0
-     * @param hand time of the hand
+     * @param hand time of the hand, all it lays mixed for it
      * @param dries until it counts as ready
      * @param load what is on the tool: another text is another load
      * @param tool which tool: another text is another tool
@@ -131,21 +132,32 @@ public record Workload(List<Piece> pieces, List<Wait> waits, List<Hours> hours, 
     }
 
     /**
-     * What all stones share: places at which they stand in each other's way, and the air of the room.
+     * What all stones share: places at which they stand in each other's way, the air of the room, and the palette.
      *
      * @param places by name, how many stones there is room for, at least one
      * @param stays by number of the piece, where its stone stands
      * @param slower by the beginning of a sitting, so many times as long as in the usual room it takes to dry what is laid in it, 0.05 to
      *        50; sittings that are not named are in the usual room
      * @param cold what is not done where it is too cold for it
+     * @param mixing what need not be mixed where it is damp already
      */
-    public record Shared(Map<String, Integer> places, Map<Integer, Stay> stays, Map<Instant, Double> slower, Cold cold) {
+    public record Shared(Map<String, Integer> places, Map<Integer, Stay> stays, Map<Instant, Double> slower, Cold cold, Mixing mixing) {
 
         public static final Shared NONE = new Shared(Map.of(), Map.of(), Map.of());
 
         /** Where it is never too cold. */
         public Shared(Map<String, Integer> places, Map<Integer, Stay> stays, Map<Instant, Double> slower) {
             this(places, stays, slower, Cold.NEVER);
+        }
+
+        /** Where all is mixed anew each time. */
+        public Shared(Map<String, Integer> places, Map<Integer, Stay> stays, Map<Instant, Double> slower, Cold cold) {
+            this(places, stays, slower, cold, Mixing.NONE);
+        }
+
+        /** The same, but for the palette. */
+        public Shared with(Mixing palette) {
+            return new Shared(places, stays, slower, cold, palette);
         }
 
         public Shared {
@@ -183,6 +195,27 @@ public record Workload(List<Piece> pieces, List<Wait> waits, List<Hours> hours, 
         }
     }
 
+    /**
+     * Mixes on the palette. One that is damp is not mixed anew, for whichever stone.
+     *
+     * @param kept so long a mix is damp from when the work begins that it is mixed for
+     * @param saved by number of the piece, by name of each mix it lays, how much less time the hand takes where that is damp
+     * @param damp by name, until when a mix is damp that is there already
+     */
+    public record Mixing(Duration kept, Map<Integer, Map<String, Duration>> saved, Map<String, Instant> damp) {
+        public static final Mixing NONE = new Mixing(Duration.ZERO, Map.of(), Map.of());
+
+        public Mixing {
+            Map<Integer, Map<String, Duration>> all = new TreeMap<>();
+            saved.forEach((piece, mixes) -> all.put(piece, Collections.unmodifiableMap(new TreeMap<>(mixes))));
+            saved = Collections.unmodifiableMap(all);
+            damp = Map.copyOf(damp);
+            if (kept.isNegative() || all.values().stream().flatMap(m -> m.values().stream()).anyMatch(Duration::isNegative)) {
+                throw new IllegalArgumentException("times must not be negative");
+            }
+        }
+    }
+
     /** Whether a piece, by number, is not done in a sitting since it is too cold there. */
     public boolean isTooCold(int piece, Hours sitting) {
         return shared.cold.pieces.contains(piece) && shared.cold.sittings.contains(sitting.from);
@@ -210,6 +243,11 @@ public record Workload(List<Piece> pieces, List<Wait> waits, List<Hours> hours, 
             if (hours.get(i).from().isBefore(hours.get(i - 1).to())) {
                 throw new IllegalArgumentException("Two sittings overlap: one lasts to " + hours.get(i - 1).to() + ", the next begins at "
                         + hours.get(i).from() + ".");
+            }
+        }
+        for (int piece : shared.mixing.saved.keySet()) {
+            if (piece < 0 || piece >= pieces.size()) {
+                throw new IllegalArgumentException("nothing can be saved for piece " + piece + ", there is none");
             }
         }
         Duration longest = hours.stream().map(Hours::length).max(Comparator.naturalOrder()).orElseThrow();

@@ -9,6 +9,7 @@ import java.util.stream.IntStream;
 import mosspebble.core.blend.BlendKind;
 import mosspebble.core.blend.Share;
 import mosspebble.core.coats.Sheen;
+import mosspebble.core.colour.Mix;
 import mosspebble.core.drying.Setting;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Planner;
@@ -19,6 +20,7 @@ import mosspebble.core.plan.Why;
 import mosspebble.core.project.Side;
 import mosspebble.core.sketch.DotBorder;
 import mosspebble.core.timetable.Durations;
+import mosspebble.core.supplies.Amounts;
 import mosspebble.core.supplies.Puddle;
 import mosspebble.core.units.Facts;
 import mosspebble.core.units.Numbers;
@@ -231,7 +233,17 @@ public final class StepWords {
         String more = lay.doing().count().perhapsMore() && lay.doing().hides() && lay.kind().spreads()
                 ? " Look at it dry: where what is below still shows, one more."
                 : "";
-        return first + edge + more + hand(lay);
+        return first + edge + more
+                + (isPatch(lay) ? " Thin it out at its rim; where the patch is still seen when dry, one coat over the whole."
+                        : "")
+                + hand(lay);
+    }
+
+    /** Whether it closes a flat colour where old paint lay in it (common practice, no source: a hard rim is what is seen of a patch). */
+    private static boolean isPatch(Step.Lay lay) {
+        return (lay.kind() == Step.Kind.FILL || lay.kind() == Step.Kind.GROUND) && lay.wet().isEmpty()
+                && lay.doing().count().number() == lay.doing().count().of()
+                && lay.doing().what().stream().anyMatch(w -> w.on().stream().anyMatch(below -> below.of() == What.Of.OLD_PAINT));
     }
 
     /** Where the hand is meanwhile. For a touch or two nobody turns the stone, and who draws is told with the drawing. */
@@ -432,10 +444,7 @@ public final class StepWords {
         List<String> words = new ArrayList<>();
         for (Puddle puddle : plan.puddles()) {
             if (!puddle.mix().isSingle() && puddle.steps().contains(step)) {
-                List<Step.Layer> layers = plan.steps().get(step).layers();
-                String name = layers.size() == 1 ? "it" // the only one needs no name
-                        : layers.stream().filter(l -> l.load().mix().equals(puddle.mix())).findFirst().map(l -> l.load().coat().name())
-                                .orElseThrow();
+                String name = mixName(plan.steps().get(step), puddle.mix());
                 int first = puddle.steps().get(0);
                 words.add(first != step ? "Take " + name + " from the puddle of step " + (first + 1) + ", kept damp."
                         : counted(plan, puddle, name) + kept(puddle.steps().size() - 1));
@@ -444,18 +453,31 @@ public final class StepWords {
         return String.join(" ", words);
     }
 
-    private static String counted(PaintPlan plan, Puddle puddle, String name) {
+    /** What one of its mixes is called beside its others: the only one needs no name. */
+    static String mixName(Step step, Mix mix) {
+        return step.layers().size() == 1 ? "it"
+                : step.layers().stream().filter(l -> l.load().mix().equals(mix)).findFirst().map(l -> l.load().coat().name()).orElseThrow();
+    }
+
+    /** How a mix is counted out from the pots. */
+    static String counted(Amounts amounts, String name) {
+        int each = amounts.dropsPerPart();
+        return "Mix " + name + ", " + (each == 1 ? "a drop" : Words.number(each) + " drops") + " a part";
+    }
+
+    /** How a puddle is counted out, or made of another that is damp. */
+    static String counted(PaintPlan plan, Puddle puddle, String name) {
         int drops = puddle.amounts().shares().get(0).drops();
         if (puddle.from().isEmpty()) {
-            int each = puddle.amounts().dropsPerPart();
-            return "Mix " + name + ", " + (each == 1 ? "a drop" : Words.number(each) + " drops") + " a part";
+            return counted(puddle.amounts(), name);
         }
         String base = plan.steps().stream().flatMap(s -> s.layers().stream()).filter(l -> l.load().mix().equals(puddle.from().get()))
                 .findFirst().map(l -> l.load().coat().name()).orElseThrow();
         return "Bring some of the " + base + " to " + name + ", " + (drops == 1 ? "one drop" : Words.number(drops) + " drops") + " more";
     }
 
-    private static String kept(int more) {
+    /** What is said of a puddle that serves others later. */
+    static String kept(int more) {
         return more == 0 ? "." : "; keep it damp, it serves " + (more == 1 ? "one more pass." : Words.number(more) + " more passes.");
     }
 

@@ -12,9 +12,12 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import mosspebble.core.blend.Share;
+import mosspebble.core.colour.Mix;
 import mosspebble.core.colour.Paint;
 import mosspebble.core.colour.Shelf;
 import mosspebble.core.drying.Climate;
@@ -27,6 +30,8 @@ import mosspebble.core.plan.Step;
 import mosspebble.core.project.Diary;
 import mosspebble.core.project.Room;
 import mosspebble.core.project.Side;
+import mosspebble.core.supplies.Amounts;
+import mosspebble.core.supplies.Puddle;
 import mosspebble.core.timetable.Durations;
 import mosspebble.core.timetable.Learned;
 import mosspebble.core.timetable.Span;
@@ -255,6 +260,49 @@ public final class TimetableWords {
         return String.join(" · ", facts);
     }
 
+    /**
+     * At the table, of a piece of the timetable: which of its mixes are damp still, for whichever stone they were mixed, and how the others
+     * are counted out; empty where nothing is mixed.
+     *
+     * @param place in the order of the timetable, from 0
+     */
+    public static String puddles(Timetable table, int place, PaintPlan plan, ZoneId zone) {
+        Timetable.Placed placed = table.placed().get(place);
+        int number = table.of().pieces().get(placed.piece()).step();
+        List<Map<String, Instant>> mixed = table.mixed();
+        List<String> words = new ArrayList<>();
+        for (Mix mix : plan.steps().get(number) instanceof Step.Lay lay ? lay.mixes() : List.<Mix>of()) {
+            String id = ManyStones.name(mix);
+            Instant at = mixed.get(place).get(id);
+            String name = StepWords.mixName(plan.steps().get(number), mix);
+            if (at.isBefore(placed.start())) {
+                words.add("Take " + name + " from the puddle of " + time(at, zone) + ", kept damp.");
+            } else {
+                long more = mixed.stream().skip(place + 1L).filter(m -> at.equals(m.get(id))).count();
+                words.add(counted(table, place, plan, mix, name) + StepWords.kept((int) more));
+            }
+        }
+        return String.join(" ", words);
+    }
+
+    /** A mix is begun from another only while that is damp. */
+    private static String counted(Timetable table, int place, PaintPlan plan, Mix mix, String name) {
+        Timetable.Placed placed = table.placed().get(place);
+        int number = table.of().pieces().get(placed.piece()).step();
+        Optional<Puddle> puddle = plan.puddles().stream().filter(p -> p.mix().equals(mix) && p.steps().contains(number)).findFirst();
+        return puddle.filter(p -> p.from().isEmpty() || isDamp(table, place, ManyStones.name(p.from().get())))
+                .map(p -> StepWords.counted(plan, p, name))
+                .orElseGet(() -> StepWords.counted(Amounts.of(mix, puddle.map(p -> p.amounts().needed().value()).orElse(0.0)), name));
+    }
+
+    private static boolean isDamp(Timetable table, int place, String mix) {
+        Workload.Mixing mixing = table.of().shared().mixing();
+        Instant now = table.placed().get(place).start();
+        return Stream.concat(Optional.ofNullable(mixing.damp().get(mix)).stream(),
+                table.mixed().stream().limit(place + 1L).map(m -> m.get(mix)).filter(Objects::nonNull).map(m -> m.plus(mixing.kept())))
+                .anyMatch(until -> !until.isBefore(now));
+    }
+
     /** What was learnt of a kind of work of the hand. */
     public static String hand(String work, Learned learned) {
         return WORK.getOrDefault(work.split(" ")[0], "This work") + tool(work) + ": " + times(learned);
@@ -448,8 +496,9 @@ public final class TimetableWords {
     }
 
     /** With what, and how long. */
-    public static String rowWith(SittingPage.Row row) {
+    public static String rowWith(SittingPage.Row row, ZoneId zone) {
         List<String> with = new ArrayList<>(row.done().layers().stream().map(l -> l.load().coat().name()).distinct().limit(3).toList());
+        row.damp().ifPresent(at -> with.add("mixed at " + time(at, zone)));
         with.add(StepWords.coatOf(row.done()));
         with.add(StepWords.tool(row.done()));
         with.add(Durations.words(row.hand()));
@@ -482,7 +531,7 @@ public final class TimetableWords {
             }
             PaintPlan plan = plans.get(piece.stone());
             lines.add("  " + TIME.format(each.start().atZone(zone)) + "  " + plan.project().name() + ": "
-                    + StepWords.title(plan.steps().get(piece.step())) + ", " + Durations.words(piece.hand()));
+                    + StepWords.title(plan.steps().get(piece.step())) + ", " + Durations.words(each.takes()));
             free = each.end();
         }
         return lines;

@@ -156,6 +156,9 @@ class OldPaintTest {
             assertThat(s.place().covers(FACTORY.createPoint(new Coordinate(-7, 0)))).isTrue();
         });
         assertThat(StepWords.title(passes(plan).get(0))).contains("where it lies on the old paint");
+        assertThat(passes(plan)).as("the last coat is thinned out, so that no patch is seen").allSatisfy(s -> assertThat(
+                StepWords.sentence(s).contains("Thin it out at its rim")).isEqualTo(s == passes(plan).get(passes(plan).size() - 1)));
+        assertThat(passes(plan(List.of()))).as("no patch on bare stone").noneMatch(s -> StepWords.sentence(s).contains("patch"));
         assertThat(off(plan, -7, 0, "yellow")).as("it is hidden").isLessThanOrEqualTo(project(List.of()).habits().tolerance());
         assertThat(off(plan, 7, 0, "blue")).isLessThanOrEqualTo(project(List.of()).habits().tolerance());
         assertThat(plan.findings()).noneMatch(f -> f.code() == Code.OLD_PAINT_SEEN);

@@ -132,7 +132,20 @@ class PlacesAndRoomsTest {
             }
         }
         return new Workload(of.pieces(), waits, of.hours(), of.from(), of.due(), of.drying(),
-                new Workload.Shared(Map.of("box", random.nextInt(1, 3), "lamp", 1), stays, slower, cold(of, random)));
+                new Workload.Shared(Map.of("box", random.nextInt(1, 3), "lamp", 1), stays, slower, cold(of, random), mixing(of, random)));
+    }
+
+    /** A third of the work is of three mixes, one of which is there from earlier; mixing takes at most as long as the work. */
+    private static Workload.Mixing mixing(Workload of, SplittableRandom random) {
+        Map<Integer, Map<String, Duration>> saved = new TreeMap<>();
+        for (int i = 0; i < of.pieces().size(); i++) {
+            if (random.nextInt(3) == 0) {
+                saved.put(i,
+                        Map.of("mix " + random.nextInt(3), Duration.ofSeconds(random.nextLong(of.pieces().get(i).hand().toSeconds()))));
+            }
+        }
+        return new Workload.Mixing(Duration.ofMinutes(random.nextInt(10, 200)), saved,
+                Map.of("mix 0", of.from().plusSeconds(random.nextInt(7_200))));
     }
 
     /** Half of the work needs warmth, which a fifth of the sittings have not. */

@@ -46,7 +46,7 @@ class TableByHandTest {
     }
 
     private static long[] starts(WorkNumbers w, int... order) {
-        return new TableStarts(w).of(order);
+        return new TableStarts(w).of(order).start();
     }
 
     private static long[] cost(WorkNumbers w, int... order) {

@@ -10,6 +10,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -262,9 +263,11 @@ class TimetableTest {
         Instant[] start = new Instant[of.pieces().size()];
         Instant[] end = new Instant[of.pieces().size()];
         Instant free = of.from();
+        Map<String, Instant> damp = new HashMap<>(of.shared().mixing().damp());
         for (Timetable.Placed each : table.placed()) {
             assertThat(each.start()).as("one pair of hands").isAfterOrEqualTo(free);
-            assertThat(Duration.between(each.start(), each.end())).isEqualTo(of.pieces().get(each.piece()).hand());
+            assertThat(each.takes()).as("mixed but where it is damp")
+                    .isEqualTo(of.pieces().get(each.piece()).hand().minus(saved(of.shared().mixing(), each, damp)));
             free = each.end();
             start[each.piece()] = each.start();
             end[each.piece()] = each.end();
@@ -285,6 +288,18 @@ class TimetableTest {
                 .count()).as("stones at one place").isLessThanOrEqualTo(of.shared().places().get(stay.place())));
         assertThat(table.bound()).isBeforeOrEqualTo(table.end());
         assertThat(table.fewest()).isLessThanOrEqualTo(table.sittings());
+    }
+
+    /** What is saved of what is damp; the rest is mixed and damp from then on. */
+    private static Duration saved(Workload.Mixing mixing, Timetable.Placed each, Map<String, Instant> damp) {
+        Duration saved = Duration.ZERO;
+        for (Map.Entry<String, Duration> mix : mixing.saved().getOrDefault(each.piece(), Map.of()).entrySet()) {
+            boolean still = damp.containsKey(mix.getKey()) && !damp.get(mix.getKey()).isBefore(each.start());
+            saved = still ? saved.plus(mix.getValue()) : saved;
+            damp.computeIfPresent(mix.getKey(), (m, until) -> still ? until : each.start().plus(mixing.kept()));
+            damp.putIfAbsent(mix.getKey(), each.start().plus(mixing.kept()));
+        }
+        return saved;
     }
 
     /** Whether it lies in a sitting, or in the same one of a later week. */
