@@ -39,6 +39,7 @@ public final class PuddleView extends HBox {
         }
         VBox parts = new VBox(2);
         parts.setAlignment(Pos.CENTER_LEFT);
+        parts.getStyleClass().add("puddle-parts");
         if (layers.size() == 1) {
             Mix mix = layers.get(0).load().mix();
             for (Mix.Part part : mix.parts()) {
