@@ -2,15 +2,20 @@ package mosspebble.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.awt.image.BufferedImage;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.Callable;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.LockSupport;
 import java.util.function.LongFunction;
+import javax.imageio.ImageIO;
 import mosspebble.app.photo.PhotoModel;
 import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Workbench;
+import mosspebble.core.photo.Photo;
 import mosspebble.core.photo.PhotoFinding;
 import mosspebble.core.photo.PhotoHints;
 import mosspebble.core.stone.Origin;
@@ -64,6 +69,49 @@ class PhotoModelTest {
             assertThat(photos.sightProperty().get()).isSameAs(before);
             assertThat(photos.busyProperty().get()).isFalse();
         });
+    }
+
+    @Test
+    void aPhotoIsSeenSmallWhileItIsRead() throws Exception {
+        Photo taken = SimulatedBenchCamera.photograph(BenchScene.varied(309, 2400, 1800));
+        BufferedImage image = new BufferedImage(taken.width(), taken.height(), BufferedImage.TYPE_INT_RGB);
+        for (int y = 0; y < taken.height(); y++) {
+            for (int x = 0; x < taken.width(); x++) {
+                image.setRGB(x, y, taken.at(x, y));
+            }
+        }
+        Path file = folder.resolve("stones.png");
+        ImageIO.write(image, "png", file.toFile());
+        CountDownLatch busy = new CountDownLatch(1);
+        try (PlanWorker desk = new PlanWorker(BuiltIn::repertoire, Runnable::run, error -> {
+            throw new AssertionError(error);
+        })) {
+            desk.begin();
+            desk.ask(new PlanWorker.Line(), d -> waited(busy), nothing -> {}, error -> {});
+            PhotoModel photos = new PhotoModel(workbench, desk, new SimulatedBenchCamera(shot -> BenchScene.varied(309, 1200, 900)));
+            photos.open(file);
+            until(() -> photos.glanceProperty().get() != null);
+            Photo small = photos.glanceProperty().get();
+            assertThat(photos.sightProperty().get()).as("the desk has other work first").isNull();
+            assertThat(small.width()).isEqualTo(800);
+            assertThat(small.height()).isEqualTo(600);
+            assertThat(small.at(400, 300)).isEqualTo(taken.at(1200, 900));
+            busy.countDown();
+            until(() -> photos.sightProperty().get() != null && !photos.busyProperty().get());
+            assertThat(photos.glanceProperty().get()).as("what was read takes its place").isNull();
+            assertThat(photos.sightProperty().get().photo().width()).isEqualTo(2400);
+            photos.open(file);
+            photos.cancel();
+            until(() -> photos.glanceProperty().get() == null && !photos.busyProperty().get());
+        }
+    }
+
+    private static boolean waited(CountDownLatch until) {
+        try {
+            return until.await(60, TimeUnit.SECONDS);
+        } catch (InterruptedException e) {
+            return false;
+        }
     }
 
     @Test

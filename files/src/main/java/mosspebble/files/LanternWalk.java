@@ -2,10 +2,12 @@ package mosspebble.files;
 
 import java.util.LinkedHashMap;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.WeakHashMap;
 import mosspebble.core.care.Compatibility;
 import mosspebble.core.care.SmearTest;
 import mosspebble.core.blend.Blend;
@@ -57,10 +59,17 @@ import mosspebble.core.units.Srgb;
 /** The demo: stones of the Lantern Walk, a made-up evening path at Quillbeck, and an invented shelf. */
 public final class LanternWalk {
 
+    /** It takes a second to fit nine designs, and they are the same each time. */
+    private static final Map<Repertoire, Studio> MADE = Collections.synchronizedMap(new WeakHashMap<>());
+
     private LanternWalk() {}
 
     /** The demo studio: nine stones in hand, four in the basket. */
     public static Studio studio(Repertoire repertoire) {
+        return MADE.computeIfAbsent(repertoire, LanternWalk::made);
+    }
+
+    private static Studio made(Repertoire repertoire) {
         return new Studio(
                 List.of(owl(repertoire), harbour(repertoire), lettering(repertoire), snail(repertoire), moon(repertoire), fox(repertoire),
                         heron(repertoire), window(repertoire), toadstool(repertoire)),

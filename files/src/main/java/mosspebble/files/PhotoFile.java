@@ -14,6 +14,7 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.Iterator;
 import java.util.OptionalDouble;
+import java.util.function.IntBinaryOperator;
 import javax.imageio.IIOException;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReadParam;
@@ -37,7 +38,22 @@ public final class PhotoFile {
         return InFile.read(file, MOST_BYTES, "Save it as JPEG.", PhotoFile::read);
     }
 
+    /**
+     * A photo with few of its pixels, to be seen while it is read.
+     *
+     * @param mostSide about as many pixels along the longer side as there are wanted, 64 or more
+     */
+    public static Photo glance(Path file, int mostSide) throws FileTrouble {
+        return InFile.read(file, MOST_BYTES, "Save it as JPEG.",
+                (bytes, place) -> read(bytes, place, (width, height) -> Math.max(1, Math.max(width, height) / mostSide)));
+    }
+
     static Photo read(byte[] bytes, String place) throws FileTrouble {
+        return read(bytes, place, (width, height) -> (int) Math.ceil(Math.sqrt((double) width * height / Photo.MOST_PIXELS)));
+    }
+
+    /** @param spread of width and height, every how many pixels one is read */
+    private static Photo read(byte[] bytes, String place, IntBinaryOperator spread) throws FileTrouble {
         ImageReader reader = null;
         try (ImageInputStream in = new MemoryCacheImageInputStream(new ByteArrayInputStream(bytes))) {
             Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
@@ -53,7 +69,7 @@ public final class PhotoFile {
                 throw new FileTrouble(place, "The photo has " + width + " x " + height + " pixels.",
                         "Use one of 64 x 64 to 400 million pixels.");
             }
-            int every = (int) Math.ceil(Math.sqrt((double) width * height / Photo.MOST_PIXELS));
+            int every = spread.applyAsInt(width, height);
             ImageReadParam param = reader.getDefaultReadParam();
             param.setSourceSubsampling(every, every, 0, 0);
             BufferedImage image = reader.read(0, param);

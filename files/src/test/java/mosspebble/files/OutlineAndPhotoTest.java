@@ -12,6 +12,8 @@ import java.io.ByteArrayOutputStream;
 import java.io.DataOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.SplittableRandom;
 import javax.imageio.ImageIO;
 import mosspebble.core.photo.Photo;
@@ -21,9 +23,13 @@ import mosspebble.core.stone.Survey;
 import org.assertj.core.data.Percentage;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 
 /** Outlines from files, and photos of all kinds. */
 class OutlineAndPhotoTest {
+
+    @TempDir
+    private Path folder;
 
     private static StoneOutline.Traced outline(String text, String name) throws FileTrouble {
         return OutlineReader.read(new ByteArrayInputStream(text.getBytes(StandardCharsets.UTF_8)), name);
@@ -145,6 +151,21 @@ class OutlineAndPhotoTest {
 
         assertThat((long) photo.width() * photo.height()).isLessThanOrEqualTo(Photo.MOST_PIXELS);
         assertThat(photo.width()).isEqualTo(5000);
+    }
+
+    @Test
+    void aGlanceIsTheSamePhotoWithFewOfItsPixels() throws Exception {
+        byte[] jpeg = noted(written(picture(4_000, 3_000), "jpg"), 6, 26);
+        Path file = Files.write(folder.resolve("p.jpg"), jpeg);
+        Photo glance = PhotoFile.glance(file, 800);
+        assertThat(glance.width()).as("turned upright").isEqualTo(600);
+        assertThat(glance.height()).isEqualTo(800);
+        assertThat(red(glance, 0.9, 0.1)).isTrue();
+        assertThat(red(glance, 0.1, 0.9)).isFalse();
+        assertThat(PhotoFile.glance(Files.write(folder.resolve("small.png"), written(picture(400, 300), "png")), 800).width())
+                .as("no more than there are").isEqualTo(400);
+        assertThatThrownBy(() -> PhotoFile.glance(Files.writeString(folder.resolve("list.jpg"), "bread"), 800))
+                .hasMessageContaining("neither PNG nor JPEG");
     }
 
     @Test

@@ -60,10 +60,15 @@ public final class PhotoModel {
     private static final double MEASURED_OFF = 0.5;
     private static final double GUESSED_OFF = 8;
 
+    /** Longer side of a photo that is shown while it is read, pixels. */
+    private static final int GLANCE_PX = 800;
+
     private final Workbench workbench;
     private final PlanWorker desk;
     private final BenchCamera camera;
     private final PlanWorker.Line line = new PlanWorker.Line();
+    private final PlanWorker.Line glancing = new PlanWorker.Line();
+    private final ReadOnlyObjectWrapper<Photo> glance = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<Sight> sight = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyBooleanWrapper busy = new ReadOnlyBooleanWrapper();
     private final ReadOnlyStringWrapper trouble = new ReadOnlyStringWrapper("");
@@ -81,6 +86,11 @@ public final class PhotoModel {
     /** The photo on the table; null before the first. */
     public ReadOnlyObjectProperty<Sight> sightProperty() {
         return sight.getReadOnlyProperty();
+    }
+
+    /** A photo that is being read, small, as soon as it can be seen; null where there is none. */
+    public ReadOnlyObjectProperty<Photo> glanceProperty() {
+        return glance.getReadOnlyProperty();
     }
 
     public ReadOnlyBooleanProperty busyProperty() {
@@ -121,7 +131,7 @@ public final class PhotoModel {
         ask(() -> new Read(Optional.of(read(camera.take(), PhotoHints.none())), ""));
     }
 
-    /** Opens a photo and reads it. */
+    /** Opens a photo and reads it; it is seen before that. */
     public void open(Path file) {
         ask(() -> {
             try {
@@ -130,6 +140,11 @@ public final class PhotoModel {
                 return new Read(Optional.empty(), e.getMessage());
             }
         });
+        desk.askBeside(glancing, unwanted -> glance(file), small -> {
+            if (busy.get()) {
+                small.ifPresent(glance::set);
+            }
+        }, error -> {}); // who reads it says what is wrong
     }
 
     /** Reads the same photo again with a line that cuts stones apart. */
@@ -162,9 +177,23 @@ public final class PhotoModel {
         }
     }
 
+    private static Optional<Photo> glance(Path file) {
+        try {
+            return Optional.of(PhotoFile.glance(file, GLANCE_PX));
+        } catch (FileTrouble e) {
+            return Optional.empty(); // who reads it says what is wrong
+        }
+    }
+
     public void cancel() {
         stop = true;
+        ended();
+    }
+
+    private void ended() {
         busy.set(false);
+        glancing.drop();
+        glance.set(null);
     }
 
     private void again(Sight now, PhotoHints hints) {
@@ -187,12 +216,12 @@ public final class PhotoModel {
         trouble.set("");
         desk.ask(line, d -> work.get(), read -> {
             if (!stop) {
-                busy.set(false);
                 trouble.set(read.trouble());
                 read.sight().ifPresent(sight::set);
+                ended();
             }
         }, error -> {
-            busy.set(false);
+            ended();
             trouble.set("The photo could not be read: the program stumbled over it. Take it again, or mark a known distance by hand.");
         });
     }

@@ -53,6 +53,7 @@ public final class PhotoView extends Region {
         empty.setAlignment(Pos.CENTER);
         getChildren().addAll(canvas, empty);
         photos.sightProperty().addListener((o, a, b) -> draw());
+        photos.glanceProperty().addListener((o, a, b) -> draw());
         photos.markingProperty().addListener((o, a, b) -> {
             setCursor(b == Marking.NONE ? Cursor.DEFAULT : Cursor.CROSSHAIR);
             draw();
@@ -97,21 +98,17 @@ public final class PhotoView extends Region {
         GraphicsContext pen = canvas.getGraphicsContext2D();
         pen.clearRect(0, 0, canvas.getWidth(), canvas.getHeight());
         PhotoModel.Sight sight = photos.sightProperty().get();
-        empty.setVisible(sight == null);
-        if (sight == null || canvas.getWidth() < 20) {
+        Photo glance = photos.glanceProperty().get();
+        empty.setVisible(sight == null && glance == null);
+        if (sight == null && glance == null || canvas.getWidth() < 20) {
             setAccessibleText("No photo");
             return;
         }
-        if (imageOf != sight.photo()) {
-            imageOf = sight.photo();
-            image = image(sight.photo().reduced(MOST_SIDE));
+        lay(pen, glance != null ? glance : sight.photo());
+        if (glance != null) {
+            setAccessibleText("A photo that is being read");
+            return;
         }
-        double w = canvas.getWidth() - 32;
-        double h = canvas.getHeight() - 32;
-        scale = Math.min(w / imageOf.width(), h / imageOf.height());
-        left = 16 + (w - scale * imageOf.width()) / 2;
-        top = 16 + (h - scale * imageOf.height()) / 2;
-        pen.drawImage(image, left, top, scale * imageOf.width(), scale * imageOf.height());
         for (int i = 0; i < sight.reading().stones().size(); i++) {
             stone(pen, sight, i);
         }
@@ -126,6 +123,20 @@ public final class PhotoView extends Region {
             pen.strokeLine(drawing[0], drawing[1], drawing[2], drawing[3]);
         }
         setAccessibleText("Photo with " + PhotoModel.summary(sight));
+    }
+
+    /** The photo as large as there is room. */
+    private void lay(GraphicsContext pen, Photo photo) {
+        if (imageOf != photo) {
+            imageOf = photo;
+            image = image(photo.reduced(MOST_SIDE));
+        }
+        double w = canvas.getWidth() - 32;
+        double h = canvas.getHeight() - 32;
+        scale = Math.min(w / photo.width(), h / photo.height());
+        left = 16 + (w - scale * photo.width()) / 2;
+        top = 16 + (h - scale * photo.height()) / 2;
+        pen.drawImage(image, left, top, scale * photo.width(), scale * photo.height());
     }
 
     private void stone(GraphicsContext pen, PhotoModel.Sight sight, int number) {

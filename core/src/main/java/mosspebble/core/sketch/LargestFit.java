@@ -1,5 +1,6 @@
 package mosspebble.core.sketch;
 
+import java.util.Arrays;
 import java.util.Optional;
 import java.util.SplittableRandom;
 import mosspebble.core.area.Rays;
@@ -42,6 +43,10 @@ public final class LargestFit {
     private final double zoneY;
     private final double reach;
     private final double mostTurn;
+    /** The corners of all rings, but the last of each, which is its first. */
+    private final Coordinate[] vertices;
+    private int tightVertex;
+    private int tightCorner = 1;
     private int tried;
 
     private LargestFit(Coordinate[] hull, Polygon zone, double mostTurn) {
@@ -56,6 +61,7 @@ public final class LargestFit {
         for (int i = 1; i < rings.length; i++) {
             rings[i] = zone.getInteriorRingN(i - 1).getCoordinates();
         }
+        this.vertices = Arrays.stream(rings).flatMap(r -> Arrays.stream(r).skip(1)).toArray(Coordinate[]::new);
         this.zoneX = zone.getCentroid().getX();
         this.zoneY = zone.getCentroid().getY();
         this.reach = Math.max(zone.getEnvelopeInternal().getWidth(), zone.getEnvelopeInternal().getHeight());
@@ -173,35 +179,47 @@ public final class LargestFit {
                 return 0;
             }
         }
-        double size = Double.POSITIVE_INFINITY;
+        // what was in the way last is asked first: most places are refused, and by what refused their neighbour
         double turned = Math.toRadians(turn);
-        for (Coordinate[] ring : rings) {
-            for (int i = 1; i < ring.length; i++) {
-                double dx = ring[i].x - x;
-                double dy = ring[i].y - y;
-                double own = own(Math.atan2(dy, dx) - turned);
-                if (own > 0) {
-                    size = Math.min(size, Math.hypot(dx, dy) / own);
-                    if (size <= known) {
-                        return 0;
-                    }
+        double cos = Math.cos(turned);
+        double sin = Math.sin(turned);
+        double size = hull.length > tightCorner ? cornerRoom(tightCorner, x, y, cos, sin) : Double.POSITIVE_INFINITY;
+        if (size <= known) {
+            return 0;
+        }
+        for (int k = 0; k < vertices.length; k++) {
+            int i = (tightVertex + k) % vertices.length;
+            double dx = vertices[i].x - x;
+            double dy = vertices[i].y - y;
+            double own = own(Math.atan2(dy, dx) - turned);
+            if (own > 0) {
+                size = Math.min(size, Math.hypot(dx, dy) / own);
+                if (size <= known) {
+                    tightVertex = i;
+                    return 0;
                 }
             }
         }
-        double cos = Math.cos(turned);
-        double sin = Math.sin(turned);
         for (int i = 1; i < hull.length; i++) {
-            double px = hull[i].x * cos - hull[i].y * sin;
-            double py = hull[i].x * sin + hull[i].y * cos;
-            double length = Math.hypot(px, py);
-            for (Coordinate[] ring : rings) {
-                double far = length > 0 ? Rays.crossing(ring, x, y, px / length, py / length, false) : 0;
-                if (far > 0) {
-                    size = Math.min(size, far / length);
-                    if (size <= known) {
-                        return 0;
-                    }
-                }
+            size = Math.min(size, cornerRoom(i, x, y, cos, sin));
+            if (size <= known) {
+                tightCorner = i;
+                return 0;
+            }
+        }
+        return size;
+    }
+
+    /** Largest size at which a corner of the hull lies within the rings. */
+    private double cornerRoom(int corner, double x, double y, double cos, double sin) {
+        double px = hull[corner].x * cos - hull[corner].y * sin;
+        double py = hull[corner].x * sin + hull[corner].y * cos;
+        double length = Math.hypot(px, py);
+        double size = Double.POSITIVE_INFINITY;
+        for (Coordinate[] ring : rings) {
+            double far = length > 0 ? Rays.crossing(ring, x, y, px / length, py / length, false) : 0;
+            if (far > 0) {
+                size = Math.min(size, far / length);
             }
         }
         return size;

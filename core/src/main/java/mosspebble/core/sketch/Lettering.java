@@ -2,7 +2,9 @@ package mosspebble.core.sketch;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import mosspebble.core.area.Shapes;
 import mosspebble.core.units.Bisection;
@@ -346,21 +348,37 @@ public final class Lettering {
         breaks(words, 0, new ArrayList<>(), breaks);
         Geometry zone = Shapes.grown(bed.zones().face(), -marginMm);
         Envelope room = zone.getEnvelopeInternal();
-        List<Subject.Word> tries = breaks.stream().map(lines -> new Subject.Word(lines, word.typeface(), word.setting()))
-                .sorted(Comparator.comparingDouble((Subject.Word w) -> -estimate(rows(w, face), room, w.setting().lineStep()))).limit(3)
-                .toList();
+        Map<List<Object>, Double> known = new HashMap<>(); // most lines are part of many breaks
+        Map<List<String>, Double> estimates = new HashMap<>();
+        breaks.forEach(
+                lines -> estimates.put(lines, estimate(widths(lines, word.setting(), face, known), room, word.setting().lineStep())));
+        List<Subject.Word> tries = breaks.stream().sorted(Comparator.comparingDouble(lines -> -estimates.get(lines))).limit(3)
+                .map(lines -> new Subject.Word(lines, word.typeface(), word.setting())).toList();
         return tries.stream().flatMap(
                 w -> LargestFit.centred(set(w, face).sitting(), zone, 0, 0, 1).map(f -> new Arranged(w.lines(), f.placement())).stream())
                 .max(Comparator.comparingDouble(Arranged::capMm));
     }
 
+    /** How wide each line is, in cap heights; where letters are moved by hand it counts which letters they are. */
+    private static List<Double> widths(List<String> lines, LetterSetting setting, Typeface face, Map<List<Object>, Double> known) {
+        List<Double> widths = new ArrayList<>();
+        int first = 0;
+        for (String line : lines) {
+            int number = first;
+            widths.add(known.computeIfAbsent(List.of(line, setting.kerns().isEmpty() ? 0 : number),
+                    k -> row(line, number, face, setting).width()));
+            first += line.codePointCount(0, line.length());
+        }
+        return widths;
+    }
+
     /** Cap height with which the corners of every line lie in the ellipse of the room. */
-    private static double estimate(List<Row> rows, Envelope room, double lineStep) {
+    private static double estimate(List<Double> widths, Envelope room, double lineStep) {
         double cap = Double.POSITIVE_INFINITY;
-        double high = 1 + (rows.size() - 1) * lineStep;
-        for (int i = 0; i < rows.size(); i++) {
+        double high = 1 + (widths.size() - 1) * lineStep;
+        for (int i = 0; i < widths.size(); i++) {
             for (double y : new double[] {i * lineStep - high / 2, i * lineStep + 1 - high / 2}) {
-                cap = Math.min(cap, 1 / Math.hypot(rows.get(i).width() / room.getWidth(), 2 * y / room.getHeight()));
+                cap = Math.min(cap, 1 / Math.hypot(widths.get(i) / room.getWidth(), 2 * y / room.getHeight()));
             }
         }
         return cap;

@@ -78,6 +78,31 @@ class FitTest {
         }
     }
 
+    /** Whether a design of some size, in its middle at a place, lies in a zone. */
+    private static boolean lies(Geometry design, Geometry zone, double x, double y, double turn, double size) {
+        Coordinate middle = LargestFit.middle(design);
+        return zone.covers(new Placement(x, y, turn, size).transformation(middle.x, middle.y).transform(design));
+    }
+
+    @Test
+    void roundHolesNoPlaceOfAFineGridIsLarger() {
+        Geometry zone = ellipse(60, 44, 60);
+        for (double[] hole : new double[][] {{-9, 4, 3}, {8, -6, 4}, {12, 9, 2}}) {
+            zone = zone.difference(FACTORY.createPoint(new Coordinate(hole[0], hole[1])).buffer(hole[2], 4));
+        }
+        Geometry design = rectangle(2, 1);
+        LargestFit.Fit fit = LargestFit.inside(design, zone, 0, 30).orElseThrow();
+        Placement at = fit.placement();
+        assertThat(lies(design, zone.buffer(1e-6), at.x(), at.y(), at.turn(), at.scale())).isTrue();
+        for (double x = -28; x <= 28; x += 2) {
+            for (double y = -20; y <= 20; y += 2) {
+                for (double turn = -30; turn <= 30; turn += 10) {
+                    assertThat(lies(design, zone, x, y, turn, 1.02 * at.scale())).as("at %s, %s, turned by %s", x, y, turn).isFalse();
+                }
+            }
+        }
+    }
+
     @Test
     void drawnTowardTheMiddleItLosesNoMoreThanAllowed() {
         Geometry triangle = FACTORY

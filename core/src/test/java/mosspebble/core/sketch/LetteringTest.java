@@ -216,8 +216,17 @@ class LetteringTest {
 
     @Test
     void theBestBreakBeatsEveryOtherBreak() {
+        theBestBreakIsFound(LetterSetting.plain());
+    }
+
+    @Test
+    void lettersMovedByHandCountInTheBreak() {
+        theBestBreakIsFound(LetterSetting.plain().kerned(4, 1).kerned(5, 1).kerned(8, -1)); // a wide gap in the second word, or in the third where lines end before
+    }
+
+    private static void theBestBreakIsFound(LetterSetting setting) {
         Support bed = bed(domed(), Viewpoint.above());
-        Subject.Word word = word(LetterSetting.plain(), "MIM IM LIM MI");
+        Subject.Word word = word(setting, "MIM IM LIM MI");
         Lettering.Arranged best = Lettering.arranged(word, BARS, bed, 2).orElseThrow();
         List<List<String>> all = new ArrayList<>();
         String[] parts = {"MIM", "IM", "LIM", "MI"};
@@ -234,7 +243,7 @@ class LetteringTest {
         }
         for (List<String> lines : all) {
             Optional<LargestFit.Fit> fit = LargestFit.inside(
-                    Lettering.set(word(LetterSetting.plain(), lines.toArray(new String[0])), BARS).sitting(),
+                    Lettering.set(word(setting, lines.toArray(new String[0])), BARS).sitting(),
                     Shapes.grown(bed.zones().face(), -2), 0, 0);
             assertThat(best.capMm()).as("against %s", lines).isGreaterThan(0.99 * fit.orElseThrow().placement().scale());
         }

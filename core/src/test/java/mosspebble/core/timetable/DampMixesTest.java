@@ -94,6 +94,7 @@ class DampMixesTest {
                 Map.of()));
         assertThat(found.sittings()).as("owl and fox in 50 minutes, moon and snail in 70; no other two fill both evenings")
                 .isEqualTo(2);
+        assertThat(found.fewest()).as("130 minutes if all had to be mixed, 110 as it is").isLessThanOrEqualTo(2);
         assertThat(found.placed().subList(0, 2)).extracting(Timetable.Placed::piece).containsExactlyInAnyOrder(0, 2);
     }
 
@@ -117,7 +118,8 @@ class DampMixesTest {
         assertThat(alone.leastHands()).as("the first coat must be mixed for: all others wait for it")
                 .containsExactly(Duration.ofMinutes(10), Duration.ofMinutes(6));
         assertThat(alone.end()).isEqualTo(SEVEN.plus(Duration.ofMinutes(36)));
-        assertThat(alone.proven()).isTrue();
+        assertThat(alone.bound()).as("ten, twenty to dry, six").isEqualTo(alone.end());
+        assertThat(alone.ready().get("owl").soonest()).isEqualTo(alone.end());
         Timetable damp = Timetable.of(work(coats, dry, List.of(evening(0, 120)), saved, Map.of("moss", SEVEN.plusSeconds(600))));
         assertThat(damp.leastHands()).containsExactly(Duration.ofMinutes(6), Duration.ofMinutes(6));
         assertThat(damp.end()).as("taken up at seven, mixed anew at 19:26").isEqualTo(SEVEN.plus(Duration.ofMinutes(36)));
