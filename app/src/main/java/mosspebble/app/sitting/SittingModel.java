@@ -551,7 +551,7 @@ public final class SittingModel {
         Instant since = begun().filter(b -> b.since.isBefore(end)).map(InHand::since).orElse(end);
         Step what = known.step(piece);
         Diary.Deed deed = new Diary.Deed(piece.stone(), step, piece.part(), since, end, false, ManyStones.work(what),
-                what.work().hand().dividedBy(ManyStones.parts(what)).toSeconds());
+                Math.round(next.get().takes().toSeconds() / diary().hand(ManyStones.work(what)).factor()));
         PaintPlan plan = known.plans.get(piece.stone());
         inHand.set(null);
         usual = next.get().takes();

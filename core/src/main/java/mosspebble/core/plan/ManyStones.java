@@ -222,7 +222,7 @@ public final class ManyStones {
                 pieces.add(new Workload.Piece(id, number, part, hand, dries, load(step), tool(step), pinned));
                 if (!mixes.isEmpty()) {
                     Duration saved = hand(step).of(BuildUp.SAVED);
-                    mixing.put(piece, mixes.stream().collect(Collectors.toMap(ManyStones::name, m -> saved)));
+                    mixing.put(piece, mixes.stream().collect(Collectors.toMap(ManyStones::name, m -> saved, (one, same) -> one)));
                 }
                 stay(step).ifPresent(stay -> stays.put(piece, stay));
                 if (pinned == Workload.Window.ANY && (formsFilm(step) || step instanceof Step.Seal)) {

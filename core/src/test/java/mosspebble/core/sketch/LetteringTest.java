@@ -221,7 +221,8 @@ class LetteringTest {
 
     @Test
     void lettersMovedByHandCountInTheBreak() {
-        theBestBreakIsFound(LetterSetting.plain().kerned(4, 1).kerned(5, 1).kerned(8, -1)); // a wide gap in the second word, or in the third where lines end before
+        // a wide gap in the second word, or in the third where lines end before
+        theBestBreakIsFound(LetterSetting.plain().kerned(4, 1).kerned(5, 1).kerned(8, -1));
     }
 
     private static void theBestBreakIsFound(LetterSetting setting) {
