@@ -57,6 +57,16 @@ class SittingStageTest {
         app.until("the hem", () -> app.robot.lookup(".hem-stitch").queryAll().size() > 3 && app.show().idle());
     }
 
+    /** At the table, with time from morning to night. */
+    private static void sitDown(Driver app) {
+        sitting(app);
+        app.click("#sitting-week");
+        app.type("#week", "Mon-Sun 8:00-23:00");
+        app.robot.interact(() -> app.find("#hem").requestFocus());
+        app.keys(KeyCode.O);
+        app.until("something to do", () -> app.text("#work-done").equals("Done"));
+    }
+
     private static Bounds place(Driver app, String query) {
         Node node = app.find(query);
         return node.localToScreen(node.getBoundsInLocal());
@@ -201,13 +211,8 @@ class SittingStageTest {
         Path studio = folder.resolve("s.pebble");
         int steps;
         try (Driver app = new Driver(studio, clock, "snail")) {
-            sitting(app);
-            app.click("#sitting-week");
-            app.type("#week", "Mon-Sun 8:00-23:00");
+            sitDown(app);
             steps = app.plan().steps().size();
-            app.robot.interact(() -> app.find("#hem").requestFocus());
-            app.keys(KeyCode.O);
-            app.until("something to do", () -> app.text("#work-done").equals("Done"));
             assertThat(app.text("#work-stone")).isEqualTo("Snail with post · step 1 of " + steps);
             assertThat(work(app, clock, 9)).isBetween(1, 8);
             app.until("it must dry", () -> app.text("#work-done").equals("It is dry: go on"));
@@ -273,12 +278,7 @@ class SittingStageTest {
     void whatWasPaintedAndThenLeftOutIsToldAndPlannedOnFromByAClick() throws Exception {
         Turned clock = new Turned("2026-11-28T09:00:10");
         try (Driver app = new Driver(folder.resolve("s.pebble"), clock, "lettering")) {
-            sitting(app);
-            app.click("#sitting-week");
-            app.type("#week", "Mon-Sun 8:00-23:00");
-            app.robot.interact(() -> app.find("#hem").requestFocus());
-            app.keys(KeyCode.O);
-            app.until("something to do", () -> app.text("#work-done").equals("Done"));
+            sitDown(app);
             for (int k = 0; k < 60 && !(next(app) instanceof Step.Sign); k++) {
                 until(app, clock);
                 app.until("due", () -> app.text("#work-done").equals("Done"));
@@ -474,12 +474,7 @@ class SittingStageTest {
     void thePlaceOfThePassIsTheBrightestOnTheStone() throws Exception {
         Turned clock = new Turned("2026-11-28T14:00:10");
         try (Driver app = new Driver(folder.resolve("s.pebble"), clock, "harbour")) {
-            sitting(app);
-            app.click("#sitting-week");
-            app.type("#week", "Mon-Sun 8:00-23:00");
-            app.robot.interact(() -> app.find("#hem").requestFocus());
-            app.keys(KeyCode.O);
-            app.until("something to do", () -> app.text("#work-done").equals("Done"));
+            sitDown(app);
             for (int k = 0; k < 12 && !app.text("#work-sentence").contains("night blue"); k++) {
                 work(app, clock, 1);
                 until(app, clock);
