@@ -126,6 +126,25 @@ class DampMixesTest {
     }
 
     @Test
+    void whatAllOthersWaitForIsMixedForHoweverLongTheChain() {
+        List<Workload.Piece> coats = List.of(piece("owl", 0, 10), piece("owl", 1, 10), piece("owl", 2, 10), piece("fox", 0, 10));
+        List<Workload.Wait> chain = List.of(new Workload.Wait(0, 1, Duration.ofMinutes(5)), new Workload.Wait(1, 2, Duration.ofMinutes(5)),
+                new Workload.Wait(2, 3, Duration.ofMinutes(5)));
+        Map<Integer, Map<String, Duration>> saved = Map.of(0, moss(4), 2, moss(4), 3, moss(4));
+        assertThat(Timetable.quick(work(coats, chain, List.of(evening(0, 120)), saved, Map.of())).leastHands())
+                .as("those that use it wait for one that waits for the first").containsExactly(Duration.ofMinutes(10),
+                        Duration.ofMinutes(10), Duration.ofMinutes(6), Duration.ofMinutes(6));
+        List<Workload.Piece> late = List.of(piece("owl", 0, 10).within(Workload.Window.ANY.after(SEVEN.plusSeconds(600))));
+        for (int more : new int[] {0, -1}) {
+            Timetable damp = Timetable.quick(work(late, List.of(), List.of(evening(0, 120)), Map.of(0, moss(4)),
+                    Map.of("moss", SEVEN.plusSeconds(600 + more))));
+            assertThat(damp.leastHands()).as("damp until it may begin, or a second less")
+                    .containsExactly(Duration.ofMinutes(more == 0 ? 6 : 10));
+            assertThat(damp.placed().get(0).takes()).isEqualTo(damp.leastHands().get(0));
+        }
+    }
+
+    @Test
     void ifAllTakesLongerMixingDoesTooAndNothingIsSavedOfWhatIsNotThere() {
         Timetable longer = inOrder(threeStones(120, Map.of()), OWL, FOX, MOON).stretched(1.5);
         assertThat(longer.placed()).containsExactly(placed(OWL, 0, 15), placed(FOX, 15, 24), placed(MOON, 24, 39));
