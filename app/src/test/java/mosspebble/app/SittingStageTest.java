@@ -479,6 +479,8 @@ class SittingStageTest {
                 work(app, clock, 1);
                 until(app, clock);
             }
+            assertThat(app.robot.lookup("#puddle .label").queryAll()).as("its mixes are counted out").extracting(n -> ((Label) n).getText())
+                    .anyMatch(t -> t.startsWith("Mix "));
             app.until("the picture", () -> app.show().idle() && inside(app, ImageView.class).getImage() != null);
             Canvas light = inside(app, Canvas.class);
             WritableImage[] dim = new WritableImage[1];

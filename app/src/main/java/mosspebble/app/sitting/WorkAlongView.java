@@ -82,6 +82,7 @@ public final class WorkAlongView extends BorderPane {
     private boolean waited;
     private boolean dried;
     private Object shownAs;
+    private Timetable mixedBy;
 
     /**
      * What is done around it.
@@ -329,12 +330,13 @@ public final class WorkAlongView extends BorderPane {
         Workload.Piece piece = model.shown().piece(next);
         PaintPlan plan = model.shown().plans().get(piece.stone());
         Step step = plan.steps().get(piece.step());
-        String puddles = TimetableWords.puddles(model.shown().table(), model.shown().table().placed().indexOf(next), plan, model.zone());
-        Object as = List.of(state, plan.steps(), piece.step(), piece.part(), puddles);
+        Object as = List.of(state, plan.steps(), piece.step(), piece.part());
         if (as.equals(shownAs)) {
+            mixes(next, plan, step);
             return;
         }
         shownAs = as;
+        mixedBy = null;
         picture.show(plan, piece.step(), piece.part(), state != State.OVER);
         if (state == State.OVER) {
             over("That is all for now", TimetableWords.later(StepWords.title(step), model.name(piece.stone()), next.start(),
@@ -349,7 +351,7 @@ public final class WorkAlongView extends BorderPane {
         Panel.present(care, !care.getText().isEmpty());
         facts.setText(TimetableWords.pace(step, model.diary()));
         Panel.present(puddle, !step.layers().isEmpty());
-        puddle.show(step, workbench.studio().shelf(), puddles);
+        mixes(next, plan, step);
         boolean wide = step instanceof Step.Lay lay && lay.tool().mm() > 0;
         Panel.present(brushRow, wide);
         if (wide) {
@@ -360,6 +362,15 @@ public final class WorkAlongView extends BorderPane {
         deeds.say.accept((dried ? "It is dry. " : "") + stone.getText() + ": " + title.getText() + ". " + sentence.getText());
         dried = false;
         expect();
+    }
+
+    /** Which mixes are damp, by a timetable; whether they serve others too may change with the next, and nothing else that is shown. */
+    private void mixes(Timetable.Placed next, PaintPlan plan, Step step) {
+        Timetable table = model.shown().table();
+        if (table != mixedBy) {
+            mixedBy = table;
+            puddle.show(step, workbench.studio().shelf(), TimetableWords.puddles(table, table.placed().indexOf(next), plan, model.zone()));
+        }
     }
 
     /** Very likely the piece after this one comes next. */

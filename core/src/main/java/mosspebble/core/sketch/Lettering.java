@@ -360,7 +360,7 @@ public final class Lettering {
     }
 
     /** How wide each line is, in cap heights; where letters are moved by hand it counts which letters they are. */
-    private static List<Double> widths(List<String> lines, LetterSetting setting, Typeface face, Map<List<Object>, Double> known) {
+    static List<Double> widths(List<String> lines, LetterSetting setting, Typeface face, Map<List<Object>, Double> known) {
         List<Double> widths = new ArrayList<>();
         int first = 0;
         for (String line : lines) {

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -215,17 +216,21 @@ class LetteringTest {
     }
 
     @Test
-    void theBestBreakBeatsEveryOtherBreak() {
-        theBestBreakIsFound(LetterSetting.plain());
+    void aLineIsAsWideAsItIsSetWhicheverLinesStandBeforeIt() {
+        LetterSetting kerned = LetterSetting.plain().kerned(4, 1).kerned(8, -0.5);
+        for (LetterSetting setting : List.of(LetterSetting.plain(), kerned)) {
+            Map<List<Object>, Double> known = new HashMap<>();
+            for (List<String> lines : List.of(List.of("MIM IM", "LIM MI"), List.of("MIM", "IM", "LIM MI"),
+                    List.of("MIM", "IM LIM", "MI"))) {
+                assertThat(Lettering.widths(lines, setting, BARS, known)).as("%s", lines).containsExactlyElementsOf(
+                        Lettering.rows(word(setting, lines.toArray(new String[0])), BARS).stream().map(Lettering.Row::width).toList());
+            }
+        }
     }
 
     @Test
-    void lettersMovedByHandCountInTheBreak() {
-        // a wide gap in the second word, or in the third where lines end before
-        theBestBreakIsFound(LetterSetting.plain().kerned(4, 1).kerned(5, 1).kerned(8, -1));
-    }
-
-    private static void theBestBreakIsFound(LetterSetting setting) {
+    void theBestBreakBeatsEveryOtherBreak() {
+        LetterSetting setting = LetterSetting.plain();
         Support bed = bed(domed(), Viewpoint.above());
         Subject.Word word = word(setting, "MIM IM LIM MI");
         Lettering.Arranged best = Lettering.arranged(word, BARS, bed, 2).orElseThrow();
