@@ -28,6 +28,7 @@ final class TimetableSearch {
 
     private static final int FIRST_TRIES = PATIENCE.length;
     private static final long SEED = 4711;
+    private static final long UNKNOWN = Long.MAX_VALUE;
     private static final long WORK = 6_000_000;
     private static final int LEAST_TRIES = 20;
     private static final int MOST_TRIES = 400;
@@ -303,6 +304,10 @@ final class TimetableSearch {
         return HandOrder.taken(order, from, to);
     }
 
+    /**
+     * Piece after piece, the most urgent of those that can begin soonest or so little later. When one can begin is reckoned only where it
+     * might be the soonest or the most urgent: with hundreds of stones a few of those that wait at each turn.
+     */
     private int[] dispatched(double[] urgent, long patience) {
         long[] free = w.earliest.clone();
         int[] open = w.needs.clone();
@@ -323,13 +328,15 @@ final class TimetableSearch {
             long soonest = Long.MAX_VALUE;
             for (int k = 0; k < cans; k++) {
                 int i = can[k];
-                begin[i] = damp.begin(i, Math.max(now, Math.max(free[i], stands.free(i))));
+                begin[i] = Math.max(now, free[i]) < soonest ? begin(i, now, free[i], stands, damp) : UNKNOWN;
                 soonest = Math.min(soonest, begin[i]);
             }
             int at = -1;
             for (int k = 0; k < cans; k++) {
-                if (begin[can[k]] <= soonest + patience && (at < 0 || before(can[k], can[at], urgent, inHand))) {
-                    at = k;
+                int i = can[k];
+                if (Math.max(now, free[i]) <= soonest + patience && (at < 0 || before(i, can[at], urgent, inHand))) {
+                    begin[i] = begin[i] == UNKNOWN ? begin(i, now, free[i], stands, damp) : begin[i];
+                    at = begin[i] <= soonest + patience ? k : at;
                 }
             }
             int best = can[at];
@@ -350,6 +357,11 @@ final class TimetableSearch {
             }
         }
         return order;
+    }
+
+    /** When a piece can begin, no sooner than its own wait and what is in the way allow. */
+    private static long begin(int i, long now, long free, TableStarts.Stands stands, TableStarts.Damp damp) {
+        return damp.begin(i, Math.max(now, Math.max(free, stands.free(i))));
     }
 
     private boolean before(int i, int best, double[] urgent, int inHand) {
