@@ -1,6 +1,5 @@
 package mosspebble.app.model;
 
-import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -62,15 +61,18 @@ public class PlanWorker implements AutoCloseable {
         }
     }
 
-    /** Palettes, repertoires and terrains remembered. */
+    /** How many times as much is kept as one window needs: more pays where many are opened one after the other, as by tests. */
+    private static final int WINDOWS = Math.max(1, Integer.getInteger("mosspebble.windows", 1));
+
+    /** Palettes, repertoires and what was worked out for stones. */
     private static final int REMEMBERED = 12;
 
-    /** Cells of the terrains remembered, about 50 bytes each. */
-    private static final long MOST_CELLS = 1_600_000;
+    /** Cells of the terrains kept, about 50 bytes each. */
+    private static final long CELLS = 1_600_000L * WINDOWS;
 
     /** Plans and pictures kept; a picture with its terrain is 12 to 30 MB at the scale of the cloth, a plan 1 to 2. */
-    private static final int PLANS = 12;
-    private static final int PICTURES = 6;
+    private static final int PLANS = 12 * WINDOWS;
+    private static final int PICTURES = 6 * WINDOWS;
     private static final int LIT = 6;
 
     private record TerrainKey(Stone stone, Grid grid) {}
@@ -105,6 +107,7 @@ public class PlanWorker implements AutoCloseable {
     private static final SoftMemory<Stone, Survey> KNOWN_SURVEYS = new SoftMemory<>(PLANS);
     private static final SoftMemory<PlanKey, PaintPlan> KNOWN_PLANS = new SoftMemory<>(PLANS);
     private static final SoftMemory<TaughtKey, PaintPlan> KNOWN_TAUGHT = new SoftMemory<>(PLANS);
+    private static final SoftMemory<TerrainKey, StoneTerrain> KNOWN_TERRAINS = new SoftMemory<>(CELLS, key -> key.grid.cells());
     private static final SoftMemory<PictureKey, StonePicture> KNOWN_PICTURES = new SoftMemory<>(PICTURES);
     private static final SoftMemory<Results.Moment, Results.Lit> KNOWN_LIT = new SoftMemory<>(LIT);
 
@@ -136,7 +139,6 @@ public class PlanWorker implements AutoCloseable {
     private final Executor answers;
     private final Consumer<Throwable> failed;
     private final Supplier<Repertoire> repertoireSource;
-    private final Map<TerrainKey, StoneTerrain> terrains = remembering();
     private final Map<String, Remembered> remembered = remembering();
     private final AtomicLong waiting = new AtomicLong();
     private final CountDownLatch begun = new CountDownLatch(1);
@@ -306,21 +308,13 @@ public class PlanWorker implements AutoCloseable {
                 () -> StonePicture.of(plan, terrain(plan.survey(), grid), look, lamp));
     }
 
+    private static StoneTerrain terrain(Survey survey, Grid grid) {
+        return KNOWN_TERRAINS.of(new TerrainKey(survey.stone(), grid), () -> StoneTerrain.of(survey, grid));
+    }
+
     /** A moment drawn with full care; unfinished if it is no longer wanted. */
     Results.Lit lit(Results.Moment moment, BooleanSupplier unwanted) {
         return KNOWN_LIT.of(moment, () -> new Results.Lit(moment, moment.draw(Care.FULL, unwanted)), drawn -> !unwanted.getAsBoolean());
-    }
-
-    /** Terrains are large: as many are kept as have {@link #MOST_CELLS} together, at least one. */
-    private StoneTerrain terrain(Survey survey, Grid grid) {
-        StoneTerrain terrain = terrains.computeIfAbsent(new TerrainKey(survey.stone(), grid), key -> StoneTerrain.of(survey, grid));
-        long cells = terrains.keySet().stream().mapToLong(key -> key.grid.cells()).sum();
-        Iterator<TerrainKey> eldest = terrains.keySet().iterator();
-        while (cells > MOST_CELLS && terrains.size() > 1) {
-            cells -= eldest.next().grid.cells();
-            eldest.remove();
-        }
-        return terrain;
     }
 
     @Override

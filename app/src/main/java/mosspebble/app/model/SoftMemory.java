@@ -1,10 +1,12 @@
 package mosspebble.app.model;
 
 import java.lang.ref.SoftReference;
+import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.function.Predicate;
 import java.util.function.Supplier;
+import java.util.function.ToLongFunction;
 
 /**
  * What was worked out before, found again by everything it was made from. Given up when the room is wanted, the longest unused first. For
@@ -17,12 +19,26 @@ final class SoftMemory<K, V> {
     /** Both are given up together: an ingredient may be as large as what was made of it. */
     private record Entry<K, V>(K key, V value) {}
 
-    private final int most;
-    private final Map<Integer, SoftReference<Entry<K, V>>> kept = new LinkedHashMap<>(16, 0.75f, true);
+    private record Held<K, V>(SoftReference<Entry<K, V>> soft, long size) {}
+
+    private final long most;
+    private final ToLongFunction<K> size;
+    private final Map<Integer, Held<K, V>> kept = new LinkedHashMap<>(16, 0.75f, true);
 
     /** @param most values kept at most, at least 1 */
     SoftMemory(int most) {
+        this(most, key -> 1);
+    }
+
+    /**
+     * Of values that differ much in size.
+     *
+     * @param most of all sizes together; the last value is kept however large it is
+     * @param size of the value of a key
+     */
+    SoftMemory(long most, ToLongFunction<K> size) {
         this.most = most;
+        this.size = size;
     }
 
     /** The value of these ingredients, made if it is not known. */
@@ -44,17 +60,20 @@ final class SoftMemory<K, V> {
     }
 
     private synchronized V known(K key) {
-        SoftReference<Entry<K, V>> found = kept.get(key.hashCode());
-        Entry<K, V> entry = found == null ? null : found.get();
+        Held<K, V> found = kept.get(key.hashCode());
+        Entry<K, V> entry = found == null ? null : found.soft.get();
         return entry != null && entry.key.equals(key) ? entry.value : null;
     }
 
     /** What has the same hash by chance makes way. */
     private synchronized void keep(K key, V value) {
-        kept.values().removeIf(one -> one.get() == null);
-        kept.put(key.hashCode(), new SoftReference<>(new Entry<>(key, value)));
-        if (kept.size() > most) {
-            kept.remove(kept.keySet().iterator().next());
+        kept.values().removeIf(one -> one.soft.get() == null);
+        kept.put(key.hashCode(), new Held<>(new SoftReference<>(new Entry<>(key, value)), size.applyAsLong(key)));
+        long all = kept.values().stream().mapToLong(Held::size).sum();
+        Iterator<Held<K, V>> eldest = kept.values().iterator();
+        while (all > most && kept.size() > 1) {
+            all -= eldest.next().size();
+            eldest.remove();
         }
     }
 }

@@ -41,6 +41,28 @@ class SoftMemoryTest {
         assertThat(made).containsExactly("owl", "snail", "moon", "snail");
     }
 
+    /** As terrains, of which a close look at a large stone takes as much room as twenty small ones. */
+    @Test
+    void soManyAreKeptAsFitTogetherAndTheLastOneInAnyCase() {
+        SoftMemory<String, String> memory = new SoftMemory<>(10, String::length);
+        ask(memory, "owl");
+        ask(memory, "snail");
+        ask(memory, "ox");
+        assertThat(made).as("3 + 5 + 2 fit").containsExactly("owl", "snail", "ox");
+        ask(memory, "owl");
+        ask(memory, "fox");
+        ask(memory, "owl");
+        ask(memory, "ox");
+        assertThat(made).as("the snail alone made room for the fox").containsExactly("owl", "snail", "ox", "fox");
+        ask(memory, "hippopotamus");
+        ask(memory, "hippopotamus");
+        assertThat(made).as("larger than all, and kept").endsWith("fox", "hippopotamus");
+        ask(memory, "ox");
+        assertThat(made).as("all others went for it, and it goes for the next").endsWith("hippopotamus", "ox");
+        ask(memory, "hippopotamus");
+        assertThat(made).endsWith("ox", "hippopotamus");
+    }
+
     @Test
     void whatWasGivenUpHalfWayIsHandedBackAndNotKept() {
         SoftMemory<String, String> memory = new SoftMemory<>(2);
