@@ -169,14 +169,22 @@ public final class MossPebbleApp extends Application {
         }
     }
 
-    /** After an update what changed is told, once. */
+    /** After an update what changed is told, once; where a newer version was open here, which this one is. */
     private void lookForNews() {
         if (store == null) {
             return;
         }
         Path folder = store.file().toAbsolutePath().getParent();
-        CompletableFuture.supplyAsync(() -> SeenVersion.change(folder, Version.TEXT)).thenAccept(before -> before.ifPresent(b -> Platform
-                .runLater(shell::tellNews)));
+        CompletableFuture.supplyAsync(() -> SeenVersion.change(folder, Version.TEXT))
+                .thenAccept(before -> before.ifPresent(b -> Platform.runLater(() -> tell(b))));
+    }
+
+    private void tell(SeenVersion.Other other) {
+        if (other.older()) {
+            workbench.tell("This is Moss Pebble " + Version.TEXT + "; the newer " + other.version() + " was open here before.");
+        } else {
+            shell.tellNews();
+        }
     }
 
     /** What no other place caught: written down, and told to the painter. */

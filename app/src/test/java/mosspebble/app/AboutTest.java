@@ -59,4 +59,17 @@ class AboutTest {
             assertThat(again.present("#about") && again.find("#about").isVisible()).isFalse();
         }
     }
+
+    @Test
+    void theOlderOfTwoVersionsSaysWhichItIs() throws Exception {
+        Path seen = folder.resolve("version-seen.txt");
+        Files.writeString(seen, "99.0.0");
+        try (Driver app = new Driver(folder.resolve("s.pebble"), "snail")) {
+            app.until("it is said", () -> app.present("#notice") && app.text("#notice").contains("99.0.0"));
+            assertThat(app.text("#notice")).isEqualTo("This is Moss Pebble " + Version.TEXT + "; the newer 99.0.0 was open here before.");
+            app.settled();
+            assertThat(app.present("#about") && app.find("#about").isVisible()).as("nothing is new in an older one").isFalse();
+        }
+        assertThat(seen).as("still the newest").hasContent("99.0.0");
+    }
 }

@@ -7,13 +7,16 @@ import java.io.PrintStream;
 import java.io.PrintWriter;
 import java.io.StringWriter;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import mosspebble.core.finding.Finding;
 import mosspebble.files.LanternWalk;
 import mosspebble.files.StudioStore;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.EnabledIfEnvironmentVariable;
 import org.junit.jupiter.api.io.TempDir;
 import picocli.CommandLine;
 
@@ -63,18 +66,35 @@ class PlainStartTest {
         assertThat(said.toString()).contains("\"exprot\" is no studio").contains("demo, export, check, sittings");
     }
 
-    @Test
-    void withoutADisplayASentenceSaysSo(@TempDir Path folder) throws Exception {
+    /** What a start says that opens no window. */
+    private static String started(Path folder, Map<String, String> environment) throws Exception {
         ProcessBuilder start = new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-cp",
                 System.getProperty("java.class.path"), "mosspebble.app.Main", "demo", "--studio", folder.resolve("s.pebble").toString());
         start.environment().keySet().removeAll(List.of("DISPLAY", "WAYLAND_DISPLAY"));
+        start.environment().putAll(environment);
         Process process = start.redirectOutput(ProcessBuilder.Redirect.DISCARD).start();
         String said = new String(process.getErrorStream().readAllBytes(), StandardCharsets.UTF_8);
         assertThat(process.waitFor()).isEqualTo(1);
-        assertThat(said).contains("There is no display to open a window on").contains("export, check and sittings work without")
-                .doesNotContain("Exception").doesNotContain("\tat ");
+        assertThat(said).contains("export, check and sittings work without").doesNotContain("Exception").doesNotContain("\tat ");
+        return said;
+    }
+
+    @Test
+    void withoutADisplayASentenceSaysSo(@TempDir Path folder) throws Exception {
+        assertThat(started(folder, Map.of())).contains("There is no display to open a window on");
+        assertThat(started(folder, Map.of("DISPLAY", ":4711"))).contains("\":4711\" does not answer");
         assertThat(Main.noWindow(":9", null)).contains("\":9\" does not answer").contains("GTK 3");
         assertThat(Main.noWindow("", "wayland-0")).contains("\"wayland-0\"");
+    }
+
+    /** Needs a display that answers: the toolkit looks for that first. An empty file stands in the way of the real library. */
+    @Test
+    @EnabledIfEnvironmentVariable(named = "DISPLAY", matches = ":.*")
+    void withoutItsToolkitASentenceSaysSo(@TempDir Path folder) throws Exception {
+        Path none = Files.createDirectories(folder.resolve("none"));
+        Files.createFile(none.resolve("libgtk-3.so.0"));
+        assertThat(started(folder, Map.of("DISPLAY", System.getenv("DISPLAY"), "LD_LIBRARY_PATH", none.toString())))
+                .contains("or GTK 3 (libgtk-3) is not installed");
     }
 
     @Test

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -12,14 +13,29 @@ class SeenVersionTest {
     @TempDir
     private Path folder;
 
+    private Optional<SeenVersion.Other> open(String version) {
+        return SeenVersion.change(folder.resolve("not/yet/there"), version);
+    }
+
     @Test
-    void aChangeOfVersionIsToldOnceAndANewStudioHasNone() {
-        Path fresh = folder.resolve("not/yet/there");
-        assertThat(SeenVersion.change(fresh, "0.1.0")).isEmpty();
-        assertThat(SeenVersion.change(fresh, "0.1.0")).isEmpty();
-        assertThat(SeenVersion.change(fresh, "0.2.0")).contains("0.1.0");
-        assertThat(SeenVersion.change(fresh, "0.2.0")).isEmpty();
-        assertThat(SeenVersion.change(fresh, "0.1.0")).as("also when an older one is taken up again").contains("0.2.0");
+    void aNewerVersionIsToldOnceAndANewStudioHasNone() {
+        assertThat(open("0.1.0")).isEmpty();
+        assertThat(open("0.1.0")).isEmpty();
+        assertThat(open("0.2.0")).contains(new SeenVersion.Other("0.1.0", false));
+        assertThat(open("0.2.0")).isEmpty();
+        assertThat(open("0.10.0")).as("ten comes after two").contains(new SeenVersion.Other("0.2.0", false));
+    }
+
+    @Test
+    void ofTwoThatAreOpenInTurnTheOlderSaysWhichItIsAndTheNewerTellsNothingAgain() {
+        open("0.9.0");
+        open("0.10.0");
+        for (int turn = 0; turn < 2; turn++) {
+            assertThat(open("0.9.0")).contains(new SeenVersion.Other("0.10.0", true));
+            assertThat(open("0.10.0")).isEmpty();
+        }
+        assertThat(open("0.10")).as("shorter, so sooner").contains(new SeenVersion.Other("0.10.0", true));
+        assertThat(open("1.0.0")).contains(new SeenVersion.Other("0.10.0", false));
     }
 
     @Test
