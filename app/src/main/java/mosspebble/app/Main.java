@@ -397,6 +397,14 @@ public final class Main implements Callable<Integer> {
 
         @Override
         public Integer call() {
+            if (hours != null) {
+                try {
+                    Diary.USUAL.withWeek(hours); // said before anything is planned
+                } catch (IllegalArgumentException e) {
+                    System.err.println(e.getMessage());
+                    return 1;
+                }
+            }
             ZoneId zone = ZoneId.systemDefault();
             LocalDateTime begins = from == null ? LocalDateTime.now().truncatedTo(ChronoUnit.MINUTES) : from;
             Map<String, PaintPlan> plans = new LinkedHashMap<>();

@@ -96,8 +96,8 @@ final class Driver implements AutoCloseable {
     }
 
     private Driver(Path studio, boolean demo, List<String> stones, Clock clock) throws TimeoutException, FileTrouble {
-        if (demo && Files.notExists(studio)) {
-            StudioStore.open(studio, () -> Demo.of(stones)).close();
+        if (demo) {
+            made(studio, stones);
         }
         stage = FxToolkit.registerPrimaryStage();
         app = new MossPebbleApp(new MossPebbleApp.Wish(studio, demo, null, false, Finding.Stage.STONE, null, List.of(),
@@ -106,6 +106,14 @@ final class Driver implements AutoCloseable {
         WaitForAsyncUtils.waitForFxEvents(1);
         // an application restarted in one process finds keys pressed as the last one left them
         robot.release(new KeyCode[0]);
+    }
+
+    /** The file of a studio with these stones of the demo, without its book, where there is none yet; without any: all nine. */
+    static Path made(Path studio, List<String> stones) throws FileTrouble {
+        if (Files.notExists(studio)) {
+            StudioStore.open(studio, () -> Demo.of(stones)).close();
+        }
+        return studio;
     }
 
     /** On the demo as it ships, with its book; three stones of it, which are enough. */

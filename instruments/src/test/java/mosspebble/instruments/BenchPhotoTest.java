@@ -38,7 +38,7 @@ class BenchPhotoTest {
     private static final GeometryFactory FACTORY = new GeometryFactory();
 
     /** As many as a test has time for; {@code -Dphotos=200} is what docs/photo.md speaks of. */
-    private static final int PHOTOS = Integer.getInteger("photos", 70);
+    private static final int PHOTOS = Integer.getInteger("photos", 45);
 
     private record Result(long seed, int stone, double lengthOff, double widthOff, double areaOff, double colourOff, boolean doubtful) {}
 
