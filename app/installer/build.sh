@@ -29,7 +29,7 @@ cp -r "$target/dist/lib" "$out/input/lib"
 "$jdk/bin/jpackage" --type app-image --name moss-pebble --app-version "$version" --description "Plans painted stones" \
   --runtime-image "$out/runtime" --input "$out/input" --main-jar app-run.jar --icon "$icon" --dest "$out/image" \
   --java-options "-Xlog:disable -Xshare:auto -XX:SharedArchiveFile=\$APPDIR/classes.jsa -XX:+UseSerialGC -Xms96m -Xmx640m -XX:-UsePerfData" \
-  --java-options "-XX:MinHeapFreeRatio=10 -XX:MaxHeapFreeRatio=25 -XX:NewRatio=3" \
+  --java-options "-XX:MinHeapFreeRatio=10 -XX:MaxHeapFreeRatio=25 -XX:NewRatio=7" \
   --java-options "-XX:+IgnoreUnrecognizedVMOptions -XX:TrimNativeHeapInterval=10000" \
   --java-options "-XX:Tier4InvocationThreshold=20000 -XX:Tier4MinInvocationThreshold=2400 -XX:Tier4CompileThreshold=60000" \
   --java-options "-XX:Tier4BackEdgeThreshold=160000 --enable-native-access=javafx.graphics,ALL-UNNAMED"

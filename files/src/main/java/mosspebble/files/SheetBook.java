@@ -30,6 +30,9 @@ public final class SheetBook {
 
     private static final DocFlavor PAGES = DocFlavor.SERVICE_FORMATTED.PAGEABLE;
 
+    /** Pages no wider, in pixels, are seen as a whole and not read. */
+    private static final int SMALL = 300;
+
     private final Paper paper;
     private final List<String> titles;
     private final byte[] pdf;
@@ -73,7 +76,9 @@ public final class SheetBook {
         }
         try (PDDocument document = Loader.loadPDF(pdf)) {
             PDRectangle size = document.getPage(page).getMediaBox();
-            BufferedImage image = new PDFRenderer(document).renderImage(page, wide / size.getWidth(), ImageType.RGB);
+            PDFRenderer renderer = new PDFRenderer(document);
+            renderer.setSubsamplingAllowed(wide <= SMALL); // pictures far larger than they are seen are read in part
+            BufferedImage image = renderer.renderImage(page, wide / size.getWidth(), ImageType.RGB);
             int high = high(wide);
             int[] pixels = new int[wide * high];
             Arrays.fill(pixels, 0xFFFFFFFF);

@@ -105,6 +105,29 @@ class SheetBookTest {
         assertThatThrownBy(() -> book(Paper.A4).picture(0, 5_000)).isInstanceOf(IllegalArgumentException.class);
     }
 
+    /** Of small pages their pictures are read in part only: all the same they are the large ones seen from afar. */
+    @Test
+    void aSmallPageLooksAsTheLargeOneFromAfar() throws Exception {
+        SheetBook book = book(Paper.A4);
+        int cards = book.titles().indexOf(book.titles().stream().filter(t -> t.startsWith("Step")).findFirst().orElseThrow());
+        int wide = 74;
+        int[] small = book.picture(cards, wide);
+        int[] large = book.picture(cards, 10 * wide);
+        double off = 0;
+        double inked = 0;
+        for (int i = 0; i < small.length; i++) {
+            double mean = 0;
+            for (int k = 0; k < 100; k++) {
+                int row = Math.min(book.high(10 * wide) - 1, 10 * (i / wide) + k / 10);
+                mean += (large[row * 10 * wide + 10 * (i % wide) + k % 10] >> 8 & 0xFF) / 100.0;
+            }
+            off += Math.abs((small[i] >> 8 & 0xFF) - mean) / small.length;
+            inked += (255 - mean) / small.length;
+        }
+        assertThat(inked).as("there is something on it").isGreaterThan(8);
+        assertThat(off).as("mean difference of green, of 255").isLessThan(0.25 * inked);
+    }
+
     @Test
     @Tag("outside") // the printer of the JDK that writes PostScript: its page is as large as the paper (ISO 216: A4 is 210 x 297 mm)
     void itIsPrintedWholeOnItsPaperUnscaled() throws Exception {
