@@ -28,7 +28,6 @@ import mosspebble.core.sketch.Sketch;
 import mosspebble.core.sketch.Slot;
 import mosspebble.core.sketch.Subject;
 import mosspebble.core.stone.Stone;
-import mosspebble.core.stone.Survey;
 import mosspebble.core.units.Millilitres;
 import mosspebble.core.units.Srgb;
 import org.locationtech.jts.geom.Coordinate;
@@ -74,7 +73,7 @@ public final class Boards {
     }
 
     public static PaintPlan plan(Project project, Shelf shelf, Compatibility.Known known) {
-        return Plans.plan(project, Survey.of(project.stone()), new Workshop(new Palette(shelf), repertoire(), Climate.room(), known),
+        return Plans.plan(project, Surveys.of(project.stone()), new Workshop(new Palette(shelf), repertoire(), Climate.room(), known),
                 new Remembered());
     }
 

@@ -7,6 +7,7 @@ import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import mosspebble.core.Surveys;
 import mosspebble.core.Paints;
 import mosspebble.core.advice.Correction.Act;
 import mosspebble.core.advice.Correction.Mishap;
@@ -34,7 +35,6 @@ import mosspebble.core.sketch.Sketch;
 import mosspebble.core.sketch.Slot;
 import mosspebble.core.sketch.Subject;
 import mosspebble.core.stone.Stone;
-import mosspebble.core.stone.Survey;
 import mosspebble.core.units.Srgb;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
@@ -66,7 +66,7 @@ class PuttingRightTest {
         Project project = Project.begin("p", "Flag", Stone.cobble())
                 .withSketch(Optional.of(Sketch.of(new Subject.Figure("flag"), ItemMode.ON_STONE, new Placement(0, 0, 0, 1), 0)))
                 .withColours(Map.of("left", Mix.of(left), "right", Mix.of(right))).withHabits(plain);
-        return Plans.plan(project, Survey.of(project.stone()), new Workshop(new Palette(shelf),
+        return Plans.plan(project, Surveys.of(project.stone()), new Workshop(new Palette(shelf),
                 Repertoire.of(List.of(flag(lined)), List.of(), List.of()), Climate.room(), List.of()), new Remembered());
     }
 

@@ -14,6 +14,7 @@ import java.util.TreeMap;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.IntStream;
+import mosspebble.core.Surveys;
 import mosspebble.core.Boards;
 import mosspebble.core.Paints;
 import mosspebble.core.area.Grid;
@@ -38,7 +39,6 @@ import mosspebble.core.sketch.Role;
 import mosspebble.core.sketch.Slot;
 import mosspebble.core.stone.Patch;
 import mosspebble.core.stone.Stone;
-import mosspebble.core.stone.Survey;
 import mosspebble.core.units.Millimetres;
 import mosspebble.core.units.Srgb;
 import org.junit.jupiter.api.Test;
@@ -83,7 +83,7 @@ class LargePictureTest {
             colours.put(parts.get(k).slot(), Mix.of(k == 0 ? "blue" : k % 2 == 0 ? "white" : "umber"));
         }
         Project project = Boards.project(46, colours);
-        return Plans.plan(project, Survey.of(project.stone()),
+        return Plans.plan(project, Surveys.of(project.stone()),
                 new Workshop(new Palette(Paints.shelf()), repertoire, Climate.room(), List.of()), new Remembered());
     }
 
@@ -226,7 +226,7 @@ class LargePictureTest {
                 stone = stone.plus(Patch.at(k % 2 == 0 ? Patch.Kind.BUMP : Patch.Kind.DENT, (k % 20 - 10) * size / 40,
                         (k / 20 - 5) * size / 40, Math.max(0.3, size / 30), Math.max(0.05, size / 200)));
             }
-            PaintPlan plan = Plans.plan(Project.begin("p", "p", stone), Survey.of(stone),
+            PaintPlan plan = Plans.plan(Project.begin("p", "p", stone), Surveys.of(stone),
                     new Workshop(new Palette(Paints.shelf()), Boards.repertoire(), Climate.room(), List.of()), new Remembered());
             LargePicture picture = new LargePicture(plan, wish(300, StoneState.WET, plan.steps().size()));
             int[] pixels = picture.rows(0, picture.rows(), () -> false);

@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.withinPercentage;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import mosspebble.core.Boards;
 import mosspebble.core.Paints;
 import mosspebble.core.area.Grid;
@@ -30,6 +31,7 @@ import mosspebble.core.units.Micrometres;
 import mosspebble.core.units.Millilitres;
 import mosspebble.core.units.Millimetres;
 import mosspebble.core.units.Srgb;
+import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -45,6 +47,7 @@ class LooseTest {
             .made(Binder.RESIN, Finish.GLOSS, new Millimetres(0), new Micrometres(500));
     private static final PaintPlan PALE = plan(stone("#cfc6b4"), "varnish");
     private static final PaintPlan DARK = plan(stone("#333538"), "varnish");
+    private static final PaintPlan POURED = plan(Stone.cobble(), "resin");
 
     private static Stone stone(String hex) {
         return Stone.cobble().withSkin(Skin.of(RockKind.LIMESTONE, Texture.SMOOTH, Srgb.ofHex(hex)));
@@ -66,9 +69,19 @@ class LooseTest {
         throw new AssertionError("nothing is drawn");
     }
 
+    private record Looked(PaintPlan plan, double cell) {}
+
+    private static final Map<Looked, StoneTerrain> TERRAINS = new ConcurrentHashMap<>();
+
+    /** The same for all tests: none writes to it. */
     private static StoneTerrain terrain(PaintPlan plan, double cell) {
-        return StoneTerrain.of(plan.survey(),
-                Grid.around(plan.survey().dome().outline().halfWidth(), plan.survey().dome().outline().halfHeight(), cell));
+        return TERRAINS.computeIfAbsent(new Looked(plan, cell), l -> StoneTerrain.of(plan.survey(),
+                Grid.around(plan.survey().dome().outline().halfWidth(), plan.survey().dome().outline().halfHeight(), cell)));
+    }
+
+    @AfterAll
+    static void forget() {
+        TERRAINS.clear();
     }
 
     private static Pixels seen(Loose loose, StoneTerrain terrain) {
@@ -192,10 +205,9 @@ class LooseTest {
     @Test
     // a pour is dammed with tape where it must not run over (common practice, no source)
     void aDamOfTapeStandsRoundAPourWhileItCures() {
-        PaintPlan poured = plan(Stone.cobble(), "resin");
-        StoneTerrain terrain = terrain(poured, 0.1);
-        Geometry rim = poured.survey().dome().outline().polygon(new GeometryFactory()).getExteriorRing();
-        Pixels tape = seen(Loose.after(poured, poured.steps().size(), terrain, StoneState.CURING), terrain);
+        StoneTerrain terrain = terrain(POURED, 0.1);
+        Geometry rim = POURED.survey().dome().outline().polygon(new GeometryFactory()).getExteriorRing();
+        Pixels tape = seen(Loose.after(POURED, POURED.steps().size(), terrain, StoneState.CURING), terrain);
         Grid grid = terrain.grid;
         int on = 0;
         for (int i = 0; i < tape.sheen().length; i += 11) {
@@ -210,21 +222,20 @@ class LooseTest {
             }
         }
         assertThat(on).isGreaterThan(100);
-        assertThat(covered(seen(Loose.after(poured, poured.steps().size(), terrain, StoneState.SEALED), terrain))).as("cured").isZero();
+        assertThat(covered(seen(Loose.after(POURED, POURED.steps().size(), terrain, StoneState.SEALED), terrain))).as("cured").isZero();
         assertThat(covered(seen(Loose.after(PALE, PALE.steps().size(), terrain(PALE, 0.1), StoneState.CURING), terrain(PALE, 0.1))))
                 .as("a brushed varnish needs none").isZero();
     }
 
     @Test
     void noFilmLiesOnTheTape() {
-        PaintPlan poured = plan(Stone.cobble(), "resin");
-        StoneTerrain terrain = terrain(poured, 0.1);
-        StonePicture picture = StonePicture.of(poured, terrain, StoneState.CURING);
+        StoneTerrain terrain = terrain(POURED, 0.1);
+        StonePicture picture = StonePicture.of(POURED, terrain, StoneState.CURING);
         int[] matt = new int[terrain.grid.cells()];
         int[] full = matt.clone();
-        picture.draw(new StonePicture.Shown(poured.steps().size(), 0, 320, Care.MATT), () -> false, matt);
-        picture.draw(new StonePicture.Shown(poured.steps().size(), 0, 320, Care.FULL), () -> false, full);
-        Pixels tape = seen(Loose.after(poured, poured.steps().size(), terrain, StoneState.CURING), terrain);
+        picture.draw(new StonePicture.Shown(POURED.steps().size(), 0, 320, Care.MATT), () -> false, matt);
+        picture.draw(new StonePicture.Shown(POURED.steps().size(), 0, 320, Care.FULL), () -> false, full);
+        Pixels tape = seen(Loose.after(POURED, POURED.steps().size(), terrain, StoneState.CURING), terrain);
         int elsewhere = 0;
         for (int i = 0; i < matt.length; i++) {
             int more = Math.abs((full[i] >> 8 & 255) - (matt[i] >> 8 & 255));

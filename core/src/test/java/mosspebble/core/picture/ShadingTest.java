@@ -7,6 +7,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ForkJoinPool;
+import mosspebble.core.Surveys;
 import mosspebble.core.Boards;
 import mosspebble.core.Paints;
 import mosspebble.core.area.Grid;
@@ -32,7 +33,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 class ShadingTest {
 
     private static final Grid GRID = new Grid(-20.25, -20.25, 0.5, 81, 81);
-    private static final Survey SURVEY = Survey.of(Stone.cobble());
+    private static final Survey SURVEY = Surveys.of(Stone.cobble());
     private static final Shading.Film GLASS = new Shading.Film(0.9f, 0, 0.4f);
 
     /** A level plate without grain. */

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import mosspebble.core.Surveys;
 import mosspebble.core.Paints;
 import mosspebble.core.area.Remembered;
 import mosspebble.core.blend.Blend;
@@ -32,7 +33,6 @@ import mosspebble.core.sketch.Sketch;
 import mosspebble.core.sketch.Slot;
 import mosspebble.core.sketch.Subject;
 import mosspebble.core.stone.Stone;
-import mosspebble.core.stone.Survey;
 import mosspebble.core.units.Srgb;
 import mosspebble.core.words.FindingWords;
 import mosspebble.core.words.StepWords;
@@ -63,7 +63,7 @@ class BlendsInPlansTest {
                 .withSketch(Optional.of(Sketch.of(new Subject.Figure("board"), ItemMode.ON_STONE, new Placement(0, 0, 0, 1), 0)))
                 .withColours(Map.of("board", Mix.of(colour))).withBlend("board", blend)
                 .withHabits(Habits.usual().withPrimer(Habits.Primer.NEVER).withLineColour(Habits.LineColour.NONE).withLight(Light.NONE));
-        return Plans.plan(project, Survey.of(stone), new Workshop(new Palette(Paints.shelf()), REPERTOIRE, Climate.room(), List.of()),
+        return Plans.plan(project, Surveys.of(stone), new Workshop(new Palette(Paints.shelf()), REPERTOIRE, Climate.room(), List.of()),
                 new Remembered());
     }
 
@@ -147,7 +147,7 @@ class BlendsInPlansTest {
         Step.Lay air = lays(plan(blend)).stream().filter(l -> l.wet().isPresent()).findFirst().orElseThrow();
         Project dried = plan(blend).project();
         dried = dried.withHabits(dried.habits().withDryer(true));
-        PaintPlan plan = Plans.plan(dried, Survey.of(dried.stone()),
+        PaintPlan plan = Plans.plan(dried, Surveys.of(dried.stone()),
                 new Workshop(new Palette(Paints.shelf()), REPERTOIRE, Climate.room(), List.of()), new Remembered());
         Step.Lay dryer = lays(plan).stream().filter(l -> l.wet().isPresent()).findFirst().orElseThrow();
         assertThat(dryer.wet().orElseThrow().open()).isEqualTo(air.wet().orElseThrow().open());
@@ -170,7 +170,7 @@ class BlendsInPlansTest {
                 .withColours(Map.of("petals", Mix.of("blue")))
                 .withBlend("petals", Blend.of(BlendKind.LOADED).withColours(List.of(Mix.of("purple"))))
                 .withHabits(Habits.usual().withPrimer(Habits.Primer.NEVER).withLineColour(Habits.LineColour.NONE).withLight(Light.NONE));
-        PaintPlan plan = Plans.plan(project, Survey.of(stone),
+        PaintPlan plan = Plans.plan(project, Surveys.of(stone),
                 new Workshop(new Palette(Paints.shelf()), Repertoire.of(List.of(motif), List.of(), List.of()), Climate.room(), List.of()),
                 new Remembered());
         List<Step.Lay> wet = lays(plan).stream().filter(l -> l.wet().isPresent()).toList();

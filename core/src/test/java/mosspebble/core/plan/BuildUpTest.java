@@ -13,6 +13,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.SplittableRandom;
 import java.util.stream.Collectors;
+import mosspebble.core.Surveys;
 import mosspebble.core.Paints;
 import mosspebble.core.advice.Correction;
 import mosspebble.core.advice.Neighbours;
@@ -85,7 +86,7 @@ class BuildUpTest {
     private static final GeometryFactory FACTORY = new GeometryFactory();
     private static final Stone GREY = Stone.cobble()
             .withSkin(new Skin(RockKind.BASALT, Texture.SMOOTH, 0.04, Srgb.ofHex("#77787b"), Skin.Before.NOTHING, false));
-    private static final Survey SURVEY = Survey.of(GREY);
+    private static final Survey SURVEY = Surveys.of(GREY);
     private static final String[] STRIPES = {"red", "yellow", "blue", "white", "purple", "black"};
 
     /** Six stripes side by side, and a disc lying over the first three. */

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.IntStream;
+import mosspebble.core.Surveys;
 import mosspebble.core.Paints;
 import mosspebble.core.area.Remembered;
 import mosspebble.core.area.Shapes;
@@ -44,7 +45,7 @@ import org.locationtech.jts.geom.GeometryFactory;
 class CellsByHandTest {
 
     private static final Stone STONE = Stone.cobble().withSize(new Millimetres(240), new Millimetres(220), new Millimetres(20));
-    private static final Survey SURVEY = Survey.of(STONE);
+    private static final Survey SURVEY = Surveys.of(STONE);
     private static final double SIDE = 8;
 
     /** @param from x of the first cell, mm; each lies 10 mm from the next, to the right or to the left */

@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import mosspebble.core.Surveys;
 import mosspebble.core.Paints;
 import mosspebble.core.area.Remembered;
 import mosspebble.core.colour.Mix;
@@ -31,7 +32,6 @@ import mosspebble.core.sketch.Subject;
 import mosspebble.core.stone.RockKind;
 import mosspebble.core.stone.Skin;
 import mosspebble.core.stone.Stone;
-import mosspebble.core.stone.Survey;
 import mosspebble.core.stone.Texture;
 import mosspebble.core.units.Srgb;
 import mosspebble.core.words.StepWords;
@@ -59,7 +59,7 @@ class HidingSpreadTest {
                 .withSketch(Optional.of(Sketch.of(new Subject.Figure("board"), ItemMode.ON_STONE, new Placement(0, 0, 0, 1), 0)))
                 .withColours(Map.of("board", Mix.of(paint.id())))
                 .withHabits(Habits.usual().withPrimer(Habits.Primer.NEVER).withLineColour(Habits.LineColour.NONE));
-        return Plans.plan(project, Survey.of(on), new Workshop(new Palette(shelf), REPERTOIRE, Climate.room(), List.of()),
+        return Plans.plan(project, Surveys.of(on), new Workshop(new Palette(shelf), REPERTOIRE, Climate.room(), List.of()),
                 new Remembered());
     }
 

@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import mosspebble.core.Surveys;
 import mosspebble.core.Paints;
 import mosspebble.core.area.Remembered;
 import mosspebble.core.blend.Blend;
@@ -57,7 +58,7 @@ import org.locationtech.jts.geom.Polygon;
 class LightAndLinesTest {
 
     private static final GeometryFactory FACTORY = new GeometryFactory();
-    private static final Survey SURVEY = Survey.of(Stone.cobble());
+    private static final Survey SURVEY = Surveys.of(Stone.cobble());
 
     private static Geometry disc(double x, double y, double radius) {
         return FACTORY.createPoint(new Coordinate(x, y)).buffer(radius, 24);
@@ -238,7 +239,7 @@ class LightAndLinesTest {
         Stone loose = Stone.cobble()
                 .withSkin(new Skin(RockKind.SANDSTONE, Texture.ROUGH, 0.15, Srgb.ofHex("#b89a6e"), Skin.Before.NOTHING, true));
         assertThat(
-                Plans.plan(project(Habits.usual()).withStone(loose), Survey.of(loose), new Palette(Paints.shelf()), BALLS, Climate.room())
+                Plans.plan(project(Habits.usual()).withStone(loose), Surveys.of(loose), new Palette(Paints.shelf()), BALLS, Climate.room())
                         .findings())
                 .anyMatch(f -> f.code() == Code.LOOSE_GRAINS);
     }

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import mosspebble.core.Surveys;
 import mosspebble.core.Paints;
 import mosspebble.core.area.Remembered;
 import mosspebble.core.area.Shapes;
@@ -56,7 +57,7 @@ class LinesAsChosenTest {
 
     private static final GeometryFactory FACTORY = new GeometryFactory();
     private static final Stone STONE = Stone.cobble().withSize(new Millimetres(150), new Millimetres(110), new Millimetres(30));
-    private static final Survey SURVEY = Survey.of(STONE);
+    private static final Survey SURVEY = Surveys.of(STONE);
     private static final Habits BARE = Habits.usual().withGround(Habits.Ground.BARE);
     private static final Paint GREY = pen("greypen", "#8a8a8c", 0.7);
     private static final Paint FINE = pen("finepen", "#19191b", 0.3);

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
+import mosspebble.core.Surveys;
 import mosspebble.core.Paints;
 import mosspebble.core.area.Grid;
 import mosspebble.core.area.Remembered;
@@ -39,7 +40,6 @@ import mosspebble.core.sketch.Sketch;
 import mosspebble.core.sketch.Slot;
 import mosspebble.core.sketch.Subject;
 import mosspebble.core.stone.Stone;
-import mosspebble.core.stone.Survey;
 import mosspebble.core.timetable.Workload;
 import mosspebble.core.units.Srgb;
 import mosspebble.core.words.FindingWords;
@@ -83,7 +83,7 @@ class OldPaintTest {
     }
 
     private static PaintPlan plan(List<OldPaint> old) {
-        return Plans.plan(project(old), Survey.of(STONE), WORKSHOP, new Remembered());
+        return Plans.plan(project(old), Surveys.of(STONE), WORKSHOP, new Remembered());
     }
 
     private static List<Step.Lay> passes(PaintPlan plan) {
@@ -171,11 +171,11 @@ class OldPaintTest {
                 List.of(), List.of());
         Workshop workshop = new Workshop(PALETTE, eyed, Climate.room(), List.of());
         Project project = project(List.of()).withColour("eye", Mix.of("black"));
-        PaintPlan first = Plans.plan(project, Survey.of(STONE), workshop, new Remembered());
+        PaintPlan first = Plans.plan(project, Surveys.of(STONE), workshop, new Remembered());
         Geometry round = Shapes.minus(FACTORY.toGeometry(new Envelope(-14.5, -0.5, -14.5, 14.5)),
                 FACTORY.createPoint(new Coordinate(-7.5, 0)).buffer(3.5, 32));
         Project over = project.withOldPaint(and(painted(first, s -> true), OldPaint.on(Side.FRONT, round, Mix.of("blue"), 1, 1)));
-        PaintPlan plan = Plans.plan(over, Survey.of(STONE), workshop, new Remembered());
+        PaintPlan plan = Plans.plan(over, Surveys.of(STONE), workshop, new Remembered());
         assertThat(passes(plan)).as("nearly all of the stripe, and not the eye").isNotEmpty().allSatisfy(s -> {
             assertThat(lays(s, "yellow")).isTrue();
             assertThat(s.place().getArea()).isGreaterThan(380);
@@ -212,7 +212,7 @@ class OldPaintTest {
         PaintPlan over = plan(List.of(disc(0, 0, 5, "black", 1)));
         assertThat(over.findings()).as("hidden by both stripes").noneMatch(f -> f.code() == Code.OLD_PAINT_SEEN);
         Project grounded = project(List.of(beside)).withGround(Optional.of(Mix.of("white")));
-        assertThat(Plans.plan(grounded, Survey.of(STONE), WORKSHOP, new Remembered()).findings()).as("below a ground")
+        assertThat(Plans.plan(grounded, Surveys.of(STONE), WORKSHOP, new Remembered()).findings()).as("below a ground")
                 .noneMatch(f -> f.code() == Code.OLD_PAINT_SEEN);
     }
 

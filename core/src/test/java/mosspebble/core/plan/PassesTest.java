@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.SplittableRandom;
+import mosspebble.core.Surveys;
 import mosspebble.core.Paints;
 import mosspebble.core.area.Grid;
 import mosspebble.core.area.Remembered;
@@ -59,7 +60,7 @@ class PassesTest {
 
     private static final GeometryFactory FACTORY = new GeometryFactory();
     private static final Stone STONE = Stone.cobble().withSize(new Millimetres(150), new Millimetres(110), new Millimetres(30));
-    private static final Survey SURVEY = Survey.of(STONE);
+    private static final Survey SURVEY = Surveys.of(STONE);
     private static final List<String> COLOURS = List.of("red", "white", "blue", "yellow", "black", "palegreen");
 
     private static Geometry box(double x, double y, double wide, double high) {
@@ -120,7 +121,7 @@ class PassesTest {
     @Tag("outside") // sealed, a porous stone stays as dark as it is wet: a pale colour needs more coats then (common practice, no source)
     void alsoOnceSealedNothingShowsThrough() {
         Stone porous = Stone.cobble().withSkin(Skin.of(RockKind.SANDSTONE, Texture.SMOOTH, Srgb.ofHex("#d9cdb4")));
-        Survey survey = Survey.of(porous);
+        Survey survey = Surveys.of(porous);
         Geometry tile = box(-15, -10, 30, 20);
         Repertoire repertoire = Repertoire.of(List.of(new Motif("tile", "Tile", List.of(new Slot("tile", "tile", Srgb.ofHex("#888888"))),
                 List.of(part("tile", "tile", tile, false)), tile, tile, true, false)), List.of());

@@ -8,6 +8,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import mosspebble.core.Surveys;
 import mosspebble.core.Paints;
 import mosspebble.core.area.Remembered;
 import mosspebble.core.colour.Mix;
@@ -30,7 +31,6 @@ import mosspebble.core.sketch.Subject;
 import mosspebble.core.stone.RockKind;
 import mosspebble.core.stone.Skin;
 import mosspebble.core.stone.Stone;
-import mosspebble.core.stone.Survey;
 import mosspebble.core.stone.Texture;
 import mosspebble.core.units.Srgb;
 import mosspebble.core.words.StepWords;
@@ -72,7 +72,7 @@ class PencillingTest {
                 .withColours(colours)
                 .withHabits(Habits.usual().withPrimer(primer).withLineColour(Habits.LineColour.NONE)
                         .withLight(mosspebble.core.project.Light.NONE));
-        return Plans.plan(project, Survey.of(on),
+        return Plans.plan(project, Surveys.of(on),
                 new Workshop(new Palette(Paints.shelf()), Repertoire.of(List.of(motif), List.of(), List.of()), Climate.room(), List.of()),
                 new Remembered());
     }

@@ -16,6 +16,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import mosspebble.core.Surveys;
 import mosspebble.core.Paints;
 import mosspebble.core.area.Remembered;
 import mosspebble.core.area.Shapes;
@@ -39,7 +40,6 @@ import mosspebble.core.sketch.Subject;
 import mosspebble.core.stone.RockKind;
 import mosspebble.core.stone.Skin;
 import mosspebble.core.stone.Stone;
-import mosspebble.core.stone.Survey;
 import mosspebble.core.stone.Texture;
 import mosspebble.core.units.Millimetres;
 import mosspebble.core.units.Srgb;
@@ -120,7 +120,7 @@ class PlannerRulesTest {
                 .withSketch(Optional.of(Sketch.of(new Subject.Figure("picture"), ItemMode.ON_STONE, new Placement(0, 0, 0, 1), 0)))
                 .withColours(colours).withHabits(how)
                 .withGround(habits.contains("GROUND") ? Optional.of(Mix.of(habits.get(habits.indexOf("GROUND") + 1))) : Optional.empty());
-        return Plans.plan(project, Survey.of(stone), new Workshop(new Palette(Paints.shelf()), repertoire, Climate.room(), List.of()),
+        return Plans.plan(project, Surveys.of(stone), new Workshop(new Palette(Paints.shelf()), repertoire, Climate.room(), List.of()),
                 new Remembered());
     }
 

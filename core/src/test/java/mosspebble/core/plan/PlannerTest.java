@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.SplittableRandom;
 import java.util.TreeMap;
+import mosspebble.core.Surveys;
 import mosspebble.core.Paints;
 import mosspebble.core.area.Grid;
 import mosspebble.core.area.Shapes;
@@ -48,7 +49,6 @@ import mosspebble.core.sketch.Subject;
 import mosspebble.core.stone.RockKind;
 import mosspebble.core.stone.Skin;
 import mosspebble.core.stone.Stone;
-import mosspebble.core.stone.Survey;
 import mosspebble.core.stone.Texture;
 import mosspebble.core.supplies.PaintUse;
 import mosspebble.core.units.Celsius;
@@ -94,7 +94,7 @@ class PlannerTest {
     }
 
     private static Project project(Stone stone) {
-        Placement fitted = Designs.fit(gate().motif("gate").orElseThrow(), Survey.of(stone).zones(), 2, 0).orElseThrow().placement();
+        Placement fitted = Designs.fit(gate().motif("gate").orElseThrow(), Surveys.of(stone).zones(), 2, 0).orElseThrow().placement();
         Map<String, Mix> colours = Map.of("wall", Mix.of("palegreen"), "door", Mix.of("darkred"), "knob", Mix.of("yellow"), "line",
                 Mix.of("blackpen"), "glint", Mix.of("whitepen"));
         return Project.begin("p", "Gate", stone)
@@ -174,7 +174,7 @@ class PlannerTest {
     }
 
     private static PaintPlan plan(Project project, Shelf shelf, Climate climate) {
-        return Plans.plan(project, Survey.of(project.stone()), new Palette(shelf), gate(), climate);
+        return Plans.plan(project, Surveys.of(project.stone()), new Palette(shelf), gate(), climate);
     }
 
     private static Step first(PaintPlan plan, Kind kind, String word) {

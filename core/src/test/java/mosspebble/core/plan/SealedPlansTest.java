@@ -7,6 +7,7 @@ import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import mosspebble.core.Surveys;
 import mosspebble.core.Boards;
 import mosspebble.core.Paints;
 import mosspebble.core.area.Grid;
@@ -45,7 +46,6 @@ import mosspebble.core.sketch.Sketch;
 import mosspebble.core.sketch.Slot;
 import mosspebble.core.sketch.Subject;
 import mosspebble.core.stone.Stone;
-import mosspebble.core.stone.Survey;
 import mosspebble.core.units.Celsius;
 import mosspebble.core.units.Micrometres;
 import mosspebble.core.units.Millilitres;
@@ -92,7 +92,7 @@ class SealedPlansTest {
                 List.of(new Slot("board", "Board", Srgb.ofHex("#1f4e9c"))),
                 List.of(new MotifPart("board", "board", Role.FILL, "board", square, MotifPart.Make.FLAT, Optional.empty())), square, square,
                 false, false)), List.of(), List.of());
-        return Plans.plan(project, Survey.of(project.stone()), new Workshop(new Palette(shelf), repertoire, air, List.of()),
+        return Plans.plan(project, Surveys.of(project.stone()), new Workshop(new Palette(shelf), repertoire, air, List.of()),
                 new Remembered());
     }
 

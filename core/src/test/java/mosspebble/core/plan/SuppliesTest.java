@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import mosspebble.core.Surveys;
 import mosspebble.core.words.LayOutWords;
 import mosspebble.core.words.FindingWords;
 import mosspebble.core.project.Diary;
@@ -43,7 +44,6 @@ import mosspebble.core.sketch.Sketch;
 import mosspebble.core.sketch.Slot;
 import mosspebble.core.sketch.Subject;
 import mosspebble.core.stone.Stone;
-import mosspebble.core.stone.Survey;
 import mosspebble.core.supplies.Amounts;
 import mosspebble.core.supplies.PaintUse;
 import mosspebble.core.supplies.Puddle;
@@ -79,7 +79,7 @@ class SuppliesTest {
         Project project = Project.begin("p", "Tile", stone)
                 .withSketch(Optional.of(Sketch.of(new Subject.Figure("tile"), ItemMode.ON_STONE, new Placement(0, 0, 0, 1), 0)))
                 .withColours(Map.of("field", field, "spot", spot)).withHabits(Habits.usual().withPrimer(Habits.Primer.NEVER));
-        return Plans.plan(project, Survey.of(stone), new Workshop(new Palette(shelf), REPERTOIRE, Climate.room(), List.of()),
+        return Plans.plan(project, Surveys.of(stone), new Workshop(new Palette(shelf), REPERTOIRE, Climate.room(), List.of()),
                 new Remembered());
     }
 

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.SplittableRandom;
+import mosspebble.core.Surveys;
 import mosspebble.core.Paints;
 import mosspebble.core.area.Remembered;
 import mosspebble.core.blend.Blend;
@@ -88,7 +89,7 @@ class TwoFacesTest {
     }
 
     private static PaintPlan plan(Project project) {
-        return Plans.plan(project, Survey.of(project.stone()), WORKSHOP, new Remembered());
+        return Plans.plan(project, Surveys.of(project.stone()), WORKSHOP, new Remembered());
     }
 
     private static List<String> story(PaintPlan plan) {
@@ -234,14 +235,14 @@ class TwoFacesTest {
     @Test
     void theUnrolledEdgeIsAsLongAsTheGirdleAndAsLargeAsTheRims() {
         for (Stone stone : List.of(STONE, STONE.withDome(0.5, 1.5).withBackFullness(1.5), STONE.withDome(0.6, 4))) {
-            Survey survey = Survey.of(stone);
+            Survey survey = Surveys.of(stone);
             EdgeStrip strip = EdgeStrip.of(survey);
             assertThat(strip.lengthMm()).isCloseTo(StoneOutline.of(stone).polygon(FACTORY).getLength(), within(0.5));
             assertThat(strip.polygon().getArea() / survey.facts().edgeMm2())
                     .as("the rims as the mesh measures them; the strip is straight where they narrow inward").isBetween(0.97, 1.12);
             assertThat(strip.lowestMm()).isPositive().isLessThanOrEqualTo(strip.mostFrontMm() + strip.mostBackMm());
         }
-        Survey flat = Survey.of(STONE.withDome(1, 2));
+        Survey flat = Surveys.of(STONE.withDome(1, 2));
         assertThat(EdgeStrip.of(flat).mostBackMm()).as("a flat back has no rim").isZero();
     }
 
@@ -320,7 +321,7 @@ class TwoFacesTest {
                 default -> project.withHabits(project.habits().withPrimer(Habits.Primer.values()[random.nextInt(3)])
                         .withGround(Habits.Ground.values()[random.nextInt(3)]).withLineStyle(Habits.LineStyle.values()[random.nextInt(3)]));
             };
-            PaintPlan fast = Plans.plan(project, remembered.recall("survey", project.stone(), (stone, m) -> Survey.of(stone)), WORKSHOP,
+            PaintPlan fast = Plans.plan(project, remembered.recall("survey", project.stone(), (stone, m) -> Surveys.of(stone)), WORKSHOP,
                     remembered);
             PaintPlan slow = plan(project);
             assertThat(story(fast)).as("edit %s", i).isEqualTo(story(slow));

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.SplittableRandom;
 import java.util.function.Supplier;
+import mosspebble.core.Surveys;
 import mosspebble.core.Paints;
 import mosspebble.core.area.Remembered;
 import mosspebble.core.colour.Mix;
@@ -52,7 +53,7 @@ import org.locationtech.jts.geom.GeometryFactory;
 class WhateverIsAcceptedTest {
 
     private static final Stone STONE = Stone.cobble();
-    private static final Survey SURVEY = Survey.of(STONE);
+    private static final Survey SURVEY = Surveys.of(STONE);
 
     /** A disc of radius 1, and a motif that no planner can work out. */
     private static final Repertoire REPERTOIRE = new Repertoire() {

@@ -350,8 +350,8 @@ class FabricTest {
         Fabric fabric = fabric(rock);
         Place place = new Place();
         int glints = 0;
-        for (double v = -30; v < 30; v += 0.15) {
-            for (double u = -30; u < 30; u += 0.15) {
+        for (double v = -30; v < 30; v += 0.3) {
+            for (double u = -30; u < 30; u += 0.3) {
                 fabric.at(u, v, 0.02, place);
                 glints += place.glint == 0 ? 0 : 1;
             }
@@ -364,8 +364,8 @@ class FabricTest {
         Granite granite = new Granite(5, 1);
         Place place = new Place();
         List<Double> tones = new ArrayList<>();
-        for (double v = -30; v < 30; v += 0.23) {
-            for (double u = -30; u < 30; u += 0.19) {
+        for (double v = -20; v < 20; v += 0.23) {
+            for (double u = -20; u < 20; u += 0.19) {
                 if (granite.mineralAt(u, v) == Granite.Mineral.FELDSPAR) {
                     granite.at(u, v, pixel, place);
                     tones.add(place.green);

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
+import mosspebble.core.Surveys;
 import mosspebble.core.Paints;
 import mosspebble.core.area.Remembered;
 import mosspebble.core.blend.Blend;
@@ -43,7 +44,6 @@ import mosspebble.core.stone.Patch;
 import mosspebble.core.stone.RockKind;
 import mosspebble.core.stone.Skin;
 import mosspebble.core.stone.Stone;
-import mosspebble.core.stone.Survey;
 import mosspebble.core.stone.Texture;
 import mosspebble.core.units.Celsius;
 import mosspebble.core.units.Facts;
@@ -81,7 +81,7 @@ class RulesTest {
     }
 
     private static PaintPlan plan(Project project, Shelf shelf, Climate climate) {
-        return Plans.plan(project, Survey.of(project.stone()), new Workshop(new Palette(shelf), flag(), climate, List.of()),
+        return Plans.plan(project, Surveys.of(project.stone()), new Workshop(new Palette(shelf), flag(), climate, List.of()),
                 new Remembered());
     }
 

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import mosspebble.core.Surveys;
 import mosspebble.core.Paints;
 import mosspebble.core.area.Remembered;
 import mosspebble.core.colour.Mix;
@@ -41,7 +42,6 @@ import mosspebble.core.stone.RockKind;
 import mosspebble.core.stone.Shape;
 import mosspebble.core.stone.Skin;
 import mosspebble.core.stone.Stone;
-import mosspebble.core.stone.Survey;
 import mosspebble.core.stone.Texture;
 import mosspebble.core.units.Millimetres;
 import mosspebble.core.units.Srgb;
@@ -101,7 +101,7 @@ class SketchAndSkinRulesTest {
     }
 
     private static PaintPlan plan(Project project, Shelf shelf) {
-        return Plans.plan(project, Survey.of(project.stone()), new Workshop(new Palette(shelf), REPERTOIRE, Climate.room(), List.of()),
+        return Plans.plan(project, Surveys.of(project.stone()), new Workshop(new Palette(shelf), REPERTOIRE, Climate.room(), List.of()),
                 new Remembered());
     }
 
@@ -274,7 +274,7 @@ class SketchAndSkinRulesTest {
     @Test
     void besideTheOthersIsTheLargestFreePatchAndTouchesNone() {
         Project project = written(30, 0, 5);
-        Support bed = Support.of(Survey.of(project.stone()));
+        Support bed = Support.of(Surveys.of(project.stone()));
         PlacedDesign design = Designs.place(project.sketch().orElseThrow(), REPERTOIRE, bed).orElseThrow();
         Item words = project.sketch().orElseThrow().items().get(1);
         Placement at = Designs.beside(design, words, java.util.Set.of(), REPERTOIRE, bed).orElseThrow();

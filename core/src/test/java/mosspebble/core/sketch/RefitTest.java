@@ -6,13 +6,13 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import java.util.Optional;
 import java.util.SplittableRandom;
+import mosspebble.core.Surveys;
 import mosspebble.core.Boards;
 import mosspebble.core.area.Shapes;
 import mosspebble.core.stone.Form;
 import mosspebble.core.stone.Patch;
 import mosspebble.core.stone.Shape;
 import mosspebble.core.stone.Stone;
-import mosspebble.core.stone.Survey;
 import mosspebble.core.units.Millimetres;
 import org.assertj.core.data.Percentage;
 import org.junit.jupiter.api.Test;
@@ -31,7 +31,7 @@ class RefitTest {
     }
 
     private static Support bed(Stone stone) {
-        return Support.of(Survey.of(stone));
+        return Support.of(Surveys.of(stone));
     }
 
     private static Item board(Placement at) {
