@@ -30,7 +30,7 @@ import org.junit.jupiter.api.io.TempDir;
 /** The book on paper and for other programs, read back by other readers. */
 class BookFilesTest {
 
-    private static final Book BOOK = new Book(LanternWalk.book(BuiltIn.repertoire()).stream().map(BookKeeping.Kept::page).toList());
+    private static final Book BOOK = new Book(Year.pages().stream().map(BookKeeping.Kept::page).toList());
 
     @TempDir
     private Path folder;

@@ -11,7 +11,7 @@ import org.junit.jupiter.api.Test;
 
 class BookInHandTest {
 
-    private static final List<BookKeeping.Kept> YEAR = LanternWalk.book(BuiltIn.repertoire());
+    private static final List<BookKeeping.Kept> YEAR = Year.pages();
 
     @Test
     void itKeepsAndForgetsLikeTheOneOnTheDisk() throws Exception {

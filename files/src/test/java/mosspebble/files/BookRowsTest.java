@@ -22,7 +22,7 @@ import org.junit.jupiter.api.io.TempDir;
 /** A book that somebody has meddled with, and one that is written while other things are. */
 class BookRowsTest {
 
-    private static final List<BookKeeping.Kept> YEAR = LanternWalk.book(BuiltIn.repertoire());
+    private static final List<BookKeeping.Kept> YEAR = Year.pages();
 
     @TempDir
     private Path folder;

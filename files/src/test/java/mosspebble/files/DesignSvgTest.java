@@ -16,7 +16,6 @@ import mosspebble.core.project.Studio;
 import mosspebble.core.rules.Plans;
 import mosspebble.core.sketch.PlacedPart;
 import mosspebble.core.sketch.Role;
-import mosspebble.core.stone.Survey;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -35,7 +34,7 @@ class DesignSvgTest {
     void thePictureIsInTrueMillimetresAndEveryPartKeepsItsArea() throws Exception {
         Studio studio = LanternWalk.studio(BuiltIn.repertoire());
         Project owl = studio.project("owl").orElseThrow();
-        PaintPlan plan = Plans.plan(owl, Survey.of(owl.stone()), new Palette(studio.shelf()), BuiltIn.repertoire(), studio.climate());
+        PaintPlan plan = Plans.plan(owl, Surveys.of(owl.stone()), new Palette(studio.shelf()), BuiltIn.repertoire(), studio.climate());
         Path file = folder.resolve("owl.svg");
         DesignSvg.write(plan, file);
 
@@ -90,7 +89,7 @@ class DesignSvgTest {
     void theTemplateIsCutFromTheInsideOutAndRefusedWhereNothingWouldBeLeft() throws Exception {
         Studio studio = LanternWalk.studio(BuiltIn.repertoire());
         Project words = studio.project("lettering").orElseThrow();
-        PaintPlan plan = Plans.plan(words, Survey.of(words.stone()), new Palette(studio.shelf()), BuiltIn.repertoire(), studio.climate());
+        PaintPlan plan = Plans.plan(words, Surveys.of(words.stone()), new Palette(studio.shelf()), BuiltIn.repertoire(), studio.climate());
         Path file = folder.resolve("template.svg");
         DesignSvg.writeStencil(plan, file);
 
@@ -106,7 +105,7 @@ class DesignSvgTest {
                 .isGreaterThan(plan.survey().zones().outline().getArea());
 
         Project scene = studio.project("harbour").orElseThrow();
-        PaintPlan whole = Plans.plan(scene, Survey.of(scene.stone()), new Palette(studio.shelf()), BuiltIn.repertoire(), studio.climate());
+        PaintPlan whole = Plans.plan(scene, Surveys.of(scene.stone()), new Palette(studio.shelf()), BuiltIn.repertoire(), studio.climate());
         Path none = folder.resolve("none.svg");
         assertThatThrownBy(() -> DesignSvg.writeStencil(whole, none)).isInstanceOf(FileTrouble.class)
                 .hasMessageContaining("covers the whole stone");

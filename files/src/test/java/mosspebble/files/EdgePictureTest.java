@@ -16,7 +16,6 @@ import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
 import mosspebble.core.project.Workshop;
 import mosspebble.core.rules.Plans;
-import mosspebble.core.stone.Survey;
 import mosspebble.core.units.Srgb;
 import org.junit.jupiter.api.Test;
 
@@ -32,7 +31,7 @@ class EdgePictureTest {
     }
 
     private static PaintPlan planned(Project project, Workshop workshop) {
-        return Plans.plan(project, Survey.of(project.stone()), workshop, new Remembered());
+        return Plans.plan(project, Surveys.of(project.stone()), workshop, new Remembered());
     }
 
     /** Mean luminance of the stone's rows from one share of the height to another. */

@@ -41,7 +41,7 @@ class GoldenPicturesTest {
         BufferedImage all = new BufferedImage(WIDE * studio.projects().size(), HIGH * LOOKS.size(), BufferedImage.TYPE_INT_RGB);
         for (int k = 0; k < studio.projects().size(); k++) {
             Project project = studio.projects().get(k);
-            Survey survey = Survey.of(project.stone());
+            Survey survey = Surveys.of(project.stone());
             PaintPlan plan = Plans.plan(project, survey, workshop, new Remembered());
             double cell = 2.1 * Math.max(survey.dome().outline().halfWidth() / WIDE, survey.dome().outline().halfHeight() / HIGH);
             Grid grid = new Grid(-WIDE * cell / 2, -HIGH * cell / 2, cell, WIDE, HIGH);

@@ -21,7 +21,6 @@ import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
 import mosspebble.core.project.Workshop;
 import mosspebble.core.rules.Plans;
-import mosspebble.core.stone.Survey;
 import mosspebble.core.units.Millimetres;
 import mosspebble.core.words.HazardWords;
 import mosspebble.core.words.LayOutWords;
@@ -38,7 +37,7 @@ class HazardsTest {
     private static final Project OWL = STUDIO.project("owl").orElseThrow();
 
     private static PaintPlan plan(Project project, Shelf shelf) {
-        return Plans.plan(project, Survey.of(project.stone()),
+        return Plans.plan(project, Surveys.of(project.stone()),
                 new Workshop(new Palette(shelf), BuiltIn.repertoire(), STUDIO.climate(), STUDIO.known()), new Remembered());
     }
 

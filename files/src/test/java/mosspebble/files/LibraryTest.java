@@ -41,7 +41,6 @@ import mosspebble.core.sketch.Subject;
 import mosspebble.core.sketch.Support;
 import mosspebble.core.sketch.Typeface;
 import mosspebble.core.stone.Stone;
-import mosspebble.core.stone.Survey;
 import mosspebble.core.words.FindingWords;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
@@ -61,7 +60,7 @@ class LibraryTest {
         assertThat(BuiltIn.titles()).extracting(BuiltIn.Title::id).doesNotHaveDuplicates();
         assertThat(BuiltIn.titles().stream().filter(t -> t.kind() == BuiltIn.Kind.CHARACTER)).hasSizeGreaterThanOrEqualTo(14);
         assertThat(BuiltIn.titles().stream().filter(t -> t.kind() == BuiltIn.Kind.SCENERY)).hasSizeGreaterThanOrEqualTo(14);
-        Support bed = Support.of(Survey.of(Stone.cobble()));
+        Support bed = Support.of(Surveys.of(Stone.cobble()));
         for (BuiltIn.Title title : BuiltIn.titles()) {
             Motif motif = REPERTOIRE.motif(title.id()).orElseThrow();
             assertThat(motif.title()).as("the title in the list is that of the file").isEqualTo(title.title());
@@ -89,7 +88,7 @@ class LibraryTest {
 
     @Test
     void whatWearsTheStoneCoversItsFace() {
-        Support bed = Support.of(Survey.of(Stone.cobble()));
+        Support bed = Support.of(Surveys.of(Stone.cobble()));
         for (BuiltIn.Title title : BuiltIn.titles()) {
             if (REPERTOIRE.motif(title.id()).orElseThrow().prefersWearing()) {
                 Item item = Item.of(new Subject.Figure(title.id()), ItemMode.WEARING, new Placement(0, 0, 0, 1), 0);
@@ -190,7 +189,7 @@ class LibraryTest {
         for (var colour : Proposals.nearest(motif, project.sketch().orElseThrow().items().get(0), palette).entrySet()) {
             project = project.withColour(colour.getKey(), colour.getValue());
         }
-        PaintPlan plan = Plans.plan(project, Survey.of(project.stone()), palette, REPERTOIRE, Climate.room());
+        PaintPlan plan = Plans.plan(project, Surveys.of(project.stone()), palette, REPERTOIRE, Climate.room());
         Finding narrow = plan.findings().stream().filter(f -> f.code() == Code.TOO_NARROW).findFirst().orElseThrow();
         assertThat(FindingWords.sentence(narrow)).contains(" mm wide").contains("needs");
         assertThat(narrow.remedies()).extracting(FindingWords::label).anyMatch(l -> l.startsWith("Enlarge"))
@@ -203,12 +202,12 @@ class LibraryTest {
         Subject.Word word = new Subject.Word(List.of("LANTERN"), "slab", LetterSetting.plain());
         Project project = Project.begin("p", "P", Stone.cobble())
                 .withSketch(Optional.of(Sketch.of(word, ItemMode.ON_STONE, new Placement(3, 0, 0, 22), 1)));
-        PaintPlan plan = Plans.plan(project, Survey.of(project.stone()), new Palette(LanternWalk.shelf()), REPERTOIRE, Climate.room());
+        PaintPlan plan = Plans.plan(project, Surveys.of(project.stone()), new Palette(LanternWalk.shelf()), REPERTOIRE, Climate.room());
         Finding leaves = plan.findings().stream().filter(f -> f.code() == Code.LEAVES).findFirst().orElseThrow();
         assertThat(FindingWords.sentence(leaves))
                 .matches("The last N leaves the .* by \\d+\\.\\d mm, and [a-z]+ more; \\d+ mm letters fit\\.");
         Project mended = leaves.remedy().orElseThrow().change().apply(project);
-        assertThat(Plans.plan(mended, Survey.of(mended.stone()), new Palette(LanternWalk.shelf()), REPERTOIRE, Climate.room()).findings())
+        assertThat(Plans.plan(mended, Surveys.of(mended.stone()), new Palette(LanternWalk.shelf()), REPERTOIRE, Climate.room()).findings())
                 .noneMatch(f -> f.code() == Code.LEAVES);
     }
 }

@@ -36,7 +36,6 @@ import mosspebble.core.project.Room;
 import mosspebble.core.project.Studio;
 import mosspebble.core.project.Workshop;
 import mosspebble.core.rules.Plans;
-import mosspebble.core.stone.Survey;
 import mosspebble.core.timetable.HoursText;
 import mosspebble.core.timetable.Timetable;
 import mosspebble.core.timetable.Workload;
@@ -56,7 +55,7 @@ class ManyStonesTest {
         Workshop workshop = new Workshop(new Palette(studio.shelf()), BuiltIn.repertoire(), studio.climate(), List.of());
         Map<String, PaintPlan> plans = new LinkedHashMap<>();
         for (Project project : studio.projects()) {
-            plans.put(project.id(), Plans.plan(project, Survey.of(project.stone()), workshop, new Remembered()));
+            plans.put(project.id(), Plans.plan(project, Surveys.of(project.stone()), workshop, new Remembered()));
         }
         return plans;
     }
@@ -109,12 +108,12 @@ class ManyStonesTest {
         for (boolean dryer : new boolean[] {false, true}) {
             Project snail = studio.project("snail").orElseThrow();
             snail = snail.withHabits(snail.habits().withHandling(snail.habits().handling().withDryer(dryer)));
-            PaintPlan plan = Plans.plan(snail, Survey.of(snail.stone()), workshop, new Remembered());
+            PaintPlan plan = Plans.plan(snail, Surveys.of(snail.stone()), workshop, new Remembered());
             Timetable evening = table(List.of(plan), "Mon-Sun 19-22", Map.of());
             assertThat(TimetableWords.tooCold(evening, Map.of("snail", plan), DAILY, cold, ZoneOffset.UTC)).as("with a dryer: %s", dryer)
                     .hasValueSatisfying(words -> assertThat(words).contains("Sat 28", "below 10 °C").doesNotContain("Fri 27"));
             assertThat(TimetableWords.tooCold(evening, Map.of("snail", plan), DAILY, new Room(Climate.room()), ZoneOffset.UTC)).isEmpty();
-            PaintPlan bare = Plans.plan(snail.withSketch(Optional.empty()), Survey.of(snail.stone()), workshop, new Remembered());
+            PaintPlan bare = Plans.plan(snail.withSketch(Optional.empty()), Surveys.of(snail.stone()), workshop, new Remembered());
             assertThat(TimetableWords.tooCold(table(List.of(bare), "Mon-Sun 19-22", Map.of()), Map.of("snail", bare), DAILY, cold,
                     ZoneOffset.UTC))
                     .as("no paint is laid").isEmpty();
@@ -391,7 +390,7 @@ class ManyStonesTest {
     void whatIsDampServesTheNextStoneAndIsSaidAtTheTable() {
         PaintPlan owl = PLANS.get("owl");
         Studio studio = LanternWalk.studio(BuiltIn.repertoire());
-        PaintPlan twin = Plans.plan(owl.project().withId("twin"), Survey.of(owl.project().stone()),
+        PaintPlan twin = Plans.plan(owl.project().withId("twin"), Surveys.of(owl.project().stone()),
                 new Workshop(new Palette(studio.shelf()), BuiltIn.repertoire(), studio.climate(), List.of()), new Remembered());
         Map<String, PaintPlan> both = Map.of("owl", owl, "twin", twin);
         Timetable table = table(List.of(owl, twin), "Mon-Sun 10-22", Map.of());
@@ -488,7 +487,7 @@ class ManyStonesTest {
         Workshop workshop = new Workshop(new Palette(studio.shelf()), BuiltIn.repertoire(), studio.climate(), List.of());
         List<PaintPlan> sprayed = List.of("owl", "snail", "moon").stream().map(id -> studio.project(id).orElseThrow())
                 .map(p -> p.withHabits(p.habits().withSealer(studio.shelf().find("spray").orElseThrow())))
-                .map(p -> Plans.plan(p, Survey.of(p.stone()), workshop, new Remembered())).toList();
+                .map(p -> Plans.plan(p, Surveys.of(p.stone()), workshop, new Remembered())).toList();
         Room narrow = new Room(studio.climate()).withSprayed(1);
         Workload one = ManyStones.workload(sprayed, Diary.USUAL, narrow, FRIDAY, UTC);
         long coats = sprayed.stream().flatMap(p -> p.steps().stream()).filter(s -> s.kind() == Step.Kind.SEAL).mapToLong(ManyStones::parts)
@@ -527,7 +526,7 @@ class ManyStonesTest {
         int tried = 0;
         for (String slot : planned.project().colours().keySet()) {
             PaintPlan told = Plans.plan(planned.project().withOrder(planned.order()).withColour(slot, Mix.of("plum")),
-                    Survey.of(planned.project().stone()), workshop, new Remembered());
+                    Surveys.of(planned.project().stone()), workshop, new Remembered());
             if (told.names().equals(planned.names()) || told.steps().size() != planned.steps().size()) {
                 continue; // nothing else is painted, or in other coats
             }

@@ -20,7 +20,6 @@ import mosspebble.core.project.Studio;
 import mosspebble.core.project.Workshop;
 import mosspebble.core.rules.Plans;
 import mosspebble.core.sketch.Repertoire;
-import mosspebble.core.stone.Survey;
 import mosspebble.core.words.FindingWords;
 import mosspebble.core.words.StepWords;
 import org.junit.jupiter.api.Test;
@@ -36,7 +35,7 @@ class MaterialsOnStonesTest {
             BlendKind.RAISED);
 
     private static PaintPlan plan(Project project) {
-        return Plans.plan(project, Survey.of(project.stone()), WORKSHOP, new Remembered());
+        return Plans.plan(project, Surveys.of(project.stone()), WORKSHOP, new Remembered());
     }
 
     @Test

@@ -35,7 +35,6 @@ import mosspebble.core.stone.RockKind;
 import mosspebble.core.stone.Shape;
 import mosspebble.core.stone.Skin;
 import mosspebble.core.stone.Stone;
-import mosspebble.core.stone.Survey;
 import mosspebble.core.stone.Texture;
 import mosspebble.core.units.Celsius;
 import mosspebble.core.units.Millimetres;
@@ -87,7 +86,7 @@ class MotifsByHandTest {
         drawn.slots().forEach(slot -> colours.put(slot.id(), nearest(slot)));
         Project project = Project.begin(drawn.id(), drawn.title(), stone).withSketch(Optional.of(new Sketch(List.of(item))))
                 .withColours(colours).withHabits(Habits.usual());
-        return Plans.plan(project, Survey.of(stone), new Workshop(PALETTE, REPERTOIRE, new Climate(new Celsius(19), 0.55, 0.1), List.of()),
+        return Plans.plan(project, Surveys.of(stone), new Workshop(PALETTE, REPERTOIRE, new Climate(new Celsius(19), 0.55, 0.1), List.of()),
                 MEMORY);
     }
 

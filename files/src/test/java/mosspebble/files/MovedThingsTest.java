@@ -39,7 +39,7 @@ class MovedThingsTest {
         Workshop workshop = new Workshop(new Palette(studio.shelf()), REPERTOIRE, studio.climate(), List.of());
         SplittableRandom random = new SplittableRandom(26);
         for (Project stone : studio.projects()) {
-            Survey survey = Survey.of(stone.stone());
+            Survey survey = Surveys.of(stone.stone());
             Remembered remembered = new Remembered();
             Project project = stone;
             Plans.plan(project, survey, workshop, remembered);
@@ -65,7 +65,7 @@ class MovedThingsTest {
         Studio studio = LanternWalk.studio(REPERTOIRE);
         Workshop workshop = new Workshop(new Palette(studio.shelf()), REPERTOIRE, studio.climate(), List.of());
         Project snail = studio.projects().stream().filter(p -> p.id().equals("snail")).findFirst().orElseThrow();
-        Survey survey = Survey.of(snail.stone());
+        Survey survey = Surveys.of(snail.stone());
         Remembered remembered = new Remembered();
         PaintPlan before = Plans.plan(snail, survey, workshop, remembered);
         Project away = snail.withSketch(snail.sketch().map(s -> s.with(s.items().get(0).id(),

@@ -16,7 +16,6 @@ import mosspebble.core.project.Studio;
 import mosspebble.core.project.Workshop;
 import mosspebble.core.rules.Plans;
 import mosspebble.core.sketch.Repertoire;
-import mosspebble.core.stone.Survey;
 import mosspebble.core.words.StepWords;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -33,7 +32,7 @@ class OrderKeptTest {
     }
 
     private static PaintPlan plan(Project project) {
-        return Plans.plan(project, Survey.of(project.stone()),
+        return Plans.plan(project, Surveys.of(project.stone()),
                 new Workshop(new Palette(STUDIO.shelf()), REPERTOIRE, STUDIO.climate(), STUDIO.known()), new Remembered());
     }
 

@@ -19,7 +19,6 @@ import javax.imageio.ImageIO;
 import mosspebble.core.photo.Photo;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.StoneOutline;
-import mosspebble.core.stone.Survey;
 import org.assertj.core.data.Percentage;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
@@ -36,7 +35,7 @@ class OutlineAndPhotoTest {
     }
 
     private static double area(StoneOutline.Traced traced) {
-        return Survey.of(Stone.cobble().withOutline(traced.shape())).zones().outline().getArea();
+        return Surveys.of(Stone.cobble().withOutline(traced.shape())).zones().outline().getArea();
     }
 
     @Test

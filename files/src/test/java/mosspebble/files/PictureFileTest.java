@@ -24,7 +24,6 @@ import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
 import mosspebble.core.project.Workshop;
 import mosspebble.core.rules.Plans;
-import mosspebble.core.stone.Survey;
 import mosspebble.core.units.Srgb;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -39,7 +38,7 @@ class PictureFileTest {
     private static PaintPlan moon() {
         Studio studio = LanternWalk.studio(BuiltIn.repertoire());
         Project moon = studio.project("moon").orElseThrow();
-        return Plans.plan(moon, Survey.of(moon.stone()),
+        return Plans.plan(moon, Surveys.of(moon.stone()),
                 new Workshop(new Palette(studio.shelf()), BuiltIn.repertoire(), studio.climate(), List.of()), new Remembered());
     }
 

@@ -21,7 +21,6 @@ import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
 import mosspebble.core.project.Workshop;
 import mosspebble.core.rules.Plans;
-import mosspebble.core.stone.Survey;
 import mosspebble.core.words.StepWords;
 import mosspebble.core.units.LengthUnit;
 import mosspebble.core.words.LayOutWords;
@@ -41,7 +40,7 @@ class PlanOnTest {
     private static final Instant FRIDAY = Instant.parse("2026-11-27T18:00:00Z");
 
     private static PaintPlan plan(Project project) {
-        return Plans.plan(project, Survey.of(project.stone()), WORKSHOP, new Remembered());
+        return Plans.plan(project, Surveys.of(project.stone()), WORKSHOP, new Remembered());
     }
 
     private static List<Integer> passes(PaintPlan plan) {

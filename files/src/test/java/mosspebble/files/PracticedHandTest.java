@@ -27,7 +27,6 @@ import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
 import mosspebble.core.project.Workshop;
 import mosspebble.core.rules.Plans;
-import mosspebble.core.stone.Survey;
 import mosspebble.core.words.FindingWords;
 import mosspebble.core.words.StepWords;
 import org.junit.jupiter.api.BeforeAll;
@@ -60,7 +59,7 @@ class PracticedHandTest {
         Workshop workshop = new Workshop(new Palette(studio.shelf()), OwnFiles.with(BuiltIn.repertoire(), studio.own()), studio.climate(),
                 studio.known());
         for (Project project : studio.projects()) {
-            PLANS.put(project.id(), Plans.plan(project, Survey.of(project.stone()), workshop, new Remembered()));
+            PLANS.put(project.id(), Plans.plan(project, Surveys.of(project.stone()), workshop, new Remembered()));
         }
     }
 
@@ -137,7 +136,7 @@ class PracticedHandTest {
         return TODAY.computeIfAbsent(stone, id -> {
             Studio walk = LanternWalk.studio(BuiltIn.repertoire());
             Project project = walk.project(id).orElseThrow();
-            return Plans.plan(project, Survey.of(project.stone()),
+            return Plans.plan(project, Surveys.of(project.stone()),
                     new Workshop(new Palette(walk.shelf()), BuiltIn.repertoire(), walk.climate(), walk.known()), new Remembered());
         });
     }
@@ -405,7 +404,7 @@ class PracticedHandTest {
         Studio walk = LanternWalk.studio(BuiltIn.repertoire());
         Workshop workshop = new Workshop(new Palette(walk.shelf()), BuiltIn.repertoire(), walk.climate(), walk.known());
         List<PaintPlan> plans = new ArrayList<>(PLANS.values());
-        walk.project("moon").ifPresent(moon -> plans.add(Plans.plan(moon, Survey.of(moon.stone()), workshop, new Remembered())));
+        walk.project("moon").ifPresent(moon -> plans.add(Plans.plan(moon, Surveys.of(moon.stone()), workshop, new Remembered())));
         plans.add(planned("window")); // painted on both faces with the same parts
         for (PaintPlan plan : plans) {
             List<String> called = plan.steps().stream().map(StepWords::title).toList();

@@ -38,7 +38,6 @@ import mosspebble.core.sketch.ItemMode;
 import mosspebble.core.sketch.OwnFile;
 import mosspebble.core.sketch.Placement;
 import mosspebble.core.stone.FoundStone;
-import mosspebble.core.stone.Survey;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -104,7 +103,7 @@ class SchemasTest {
         for (FoundStone stone : DEMO.basket()) {
             passes("found", stone);
         }
-        for (BookKeeping.Kept kept : LanternYear.pages(BuiltIn.repertoire())) {
+        for (BookKeeping.Kept kept : Year.pages()) {
             passes("page", kept.page());
             passes("stone", kept.planned());
         }
@@ -164,7 +163,7 @@ class SchemasTest {
         Set<String> kinds = new TreeSet<>();
         for (Project stone : stones) {
             Path file = folder.resolve(stone.id() + ".json");
-            PlanJson.write(Plans.plan(stone, Survey.of(stone.stone()), workshop, new Remembered()), file);
+            PlanJson.write(Plans.plan(stone, Surveys.of(stone.stone()), workshop, new Remembered()), file);
             ObjectNode plan = (ObjectNode) STRICT.readTree(Files.readString(file));
             assertThat(schema.validate(plan)).as(stone.id()).isEmpty();
             plan.get("steps").forEach(s -> kinds.add(s.get("kind").asText()));

@@ -24,7 +24,6 @@ import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
 import mosspebble.core.rules.Plans;
-import mosspebble.core.stone.Survey;
 import mosspebble.core.units.LengthUnit;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -47,7 +46,7 @@ class SheetBookTest {
 
     private static PaintPlan plan(String id) {
         Project project = STUDIO.project(id).orElseThrow();
-        return Plans.plan(project, Survey.of(project.stone()), new Palette(STUDIO.shelf()), BuiltIn.repertoire(), STUDIO.climate());
+        return Plans.plan(project, Surveys.of(project.stone()), new Palette(STUDIO.shelf()), BuiltIn.repertoire(), STUDIO.climate());
     }
 
     private static final Map<Paper, SheetBook> BOUND = new EnumMap<>(Paper.class);
@@ -257,7 +256,7 @@ class SheetBookTest {
     void bothFacesAndTheEdgeStandAmongTheSmallSteps() throws Exception {
         Studio studio = LanternWalk.studio(BuiltIn.repertoire());
         Project window = studio.project("window").orElseThrow();
-        PaintPlan plan = Plans.plan(window, Survey.of(window.stone()), new Palette(studio.shelf()), BuiltIn.repertoire(), studio.climate());
+        PaintPlan plan = Plans.plan(window, Surveys.of(window.stone()), new Palette(studio.shelf()), BuiltIn.repertoire(), studio.climate());
         SheetBook small = Sheets.book(plan, Paper.LETTER, LengthUnit.INCH, SMALL, (f, what) -> true).orElseThrow();
         int steps = plan.steps().size();
         assertThat(small.titles().stream().filter(t -> t.startsWith("Steps"))).hasSize((steps + 19) / 20);

@@ -26,7 +26,6 @@ import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
 import mosspebble.core.rules.Plans;
 import mosspebble.core.sketch.Repertoire;
-import mosspebble.core.stone.Survey;
 import mosspebble.core.units.LengthUnit;
 import mosspebble.core.units.Millimetres;
 import org.apache.pdfbox.Loader;
@@ -53,7 +52,7 @@ class SheetsTest {
     private Path folder;
 
     private static PaintPlan plan(Project project) {
-        return Plans.plan(project, Survey.of(project.stone()), new Palette(STUDIO.shelf()), REPERTOIRE, STUDIO.climate());
+        return Plans.plan(project, Surveys.of(project.stone()), new Palette(STUDIO.shelf()), REPERTOIRE, STUDIO.climate());
     }
 
     private static PaintPlan plan(String id) {
@@ -109,7 +108,7 @@ class SheetsTest {
     @EnumSource(Paper.class)
     void noWordPassesTheEdgeOfThePaperOrTheSwatch(Paper paper) throws Exception {
         Project owl = LanternWalk.studio(BuiltIn.repertoire()).project("owl").orElseThrow().withName("W".repeat(78) + " W", "");
-        PaintPlan plan = Plans.plan(owl, Survey.of(owl.stone()), new Palette(LanternWalk.shelf()), BuiltIn.repertoire(),
+        PaintPlan plan = Plans.plan(owl, Surveys.of(owl.stone()), new Palette(LanternWalk.shelf()), BuiltIn.repertoire(),
                 mosspebble.core.drying.Climate.room());
         Path file = folder.resolve("wide.pdf");
         Sheets.write(plan, paper, LengthUnit.MM, file, (fraction, what) -> true);

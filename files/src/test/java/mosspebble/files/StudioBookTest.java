@@ -24,14 +24,13 @@ import mosspebble.core.project.Diary;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
 import mosspebble.core.rules.Plans;
-import mosspebble.core.stone.Survey;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** The book in the studio's file: kept, copied and found again, and never lost with the file. */
 class StudioBookTest {
 
-    private static final List<BookKeeping.Kept> YEAR = LanternWalk.book(BuiltIn.repertoire());
+    private static final List<BookKeeping.Kept> YEAR = Year.pages();
 
     @TempDir
     private Path folder;
@@ -167,7 +166,7 @@ class StudioBookTest {
         ZoneId zone = ZoneId.of("UTC");
         LocalDate today = LocalDate.of(2026, 11, 27);
         Project owl = studio.project("owl").orElseThrow();
-        PaintPlan plan = Plans.plan(owl, Survey.of(owl.stone()), new Palette(studio.shelf()), BuiltIn.repertoire(),
+        PaintPlan plan = Plans.plan(owl, Surveys.of(owl.stone()), new Palette(studio.shelf()), BuiltIn.repertoire(),
                 studio.climate());
         Page page = Finished.page("owl", plan, studio, List.of("Owl keeping a lamp"), today, zone);
 

@@ -37,7 +37,7 @@ class StudioFolderTest {
 
     private static final LocalDate TODAY = LocalDate.of(2026, 11, 27);
     private static final Studio DEMO = LanternWalk.studio(BuiltIn.repertoire());
-    private static final List<BookKeeping.Kept> YEAR = LanternYear.pages(BuiltIn.repertoire());
+    private static final List<BookKeeping.Kept> YEAR = Year.pages();
 
     /** A stone, a motif and a tracing of one's own, and the basket. */
     private static final Studio SMALL = traced(DEMO.withProjects(List.of(DEMO.project("snail").orElseThrow())))

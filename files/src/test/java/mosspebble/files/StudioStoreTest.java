@@ -66,7 +66,6 @@ import mosspebble.core.sketch.OwnFile;
 import mosspebble.core.sketch.Repertoire;
 import mosspebble.core.sketch.Subject;
 import mosspebble.core.sketch.LineWish;
-import mosspebble.core.stone.Survey;
 import mosspebble.core.timetable.Span;
 import mosspebble.core.timetable.Workload;
 import mosspebble.core.units.Celsius;
@@ -196,7 +195,7 @@ class StudioStoreTest {
                     "OUTLINE outlines pen-black");
             assertThat(snail.blends().get(Project.GROUND).kind()).isEqualTo(BlendKind.BANDS);
             Workshop workshop = new Workshop(new Palette(studio.shelf()), BuiltIn.repertoire(), studio.climate(), List.of());
-            List<Step> passes = Plans.plan(snail, Survey.of(snail.stone()), workshop, new Remembered()).steps().stream()
+            List<Step> passes = Plans.plan(snail, Surveys.of(snail.stone()), workshop, new Remembered()).steps().stream()
                     .filter(o -> o.kind().movable() && o.kind() != Step.Kind.PRIME).toList();
             assertThat(StepWords.what(passes.get(0))).as("the order is followed by passes that take its steps along").contains("body");
             assertThat(StepWords.what(passes.get(1))).contains("eye");

@@ -27,7 +27,6 @@ import mosspebble.core.plan.Step;
 import mosspebble.core.project.Studio;
 import mosspebble.core.project.Workshop;
 import mosspebble.core.rules.Plans;
-import mosspebble.core.stone.Survey;
 import mosspebble.core.timetable.HoursText;
 import mosspebble.core.timetable.Timetable;
 import mosspebble.core.words.HazardWords;
@@ -63,7 +62,7 @@ class TimetableFilesTest {
             var named = id.equals(
                     "moon") ? project.withName("=Moon, \"asleep\" ☾, in a name longer than a line of a calendar",
                             "") : project;
-            plans.put(id, Plans.plan(named, Survey.of(project.stone()), workshop, new Remembered()));
+            plans.put(id, Plans.plan(named, Surveys.of(project.stone()), workshop, new Remembered()));
         }
         return plans;
     }

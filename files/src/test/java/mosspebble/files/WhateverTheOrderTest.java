@@ -33,7 +33,7 @@ class WhateverTheOrderTest {
         Workshop workshop = new Workshop(new Palette(studio.shelf()), BuiltIn.repertoire(), studio.climate(), List.of());
         int orders = 0;
         for (Project project : studio.projects()) {
-            Survey survey = Survey.of(project.stone());
+            Survey survey = Surveys.of(project.stone());
             PaintPlan one = Plans.plan(project, survey, workshop, new Remembered());
             PaintPlan other = Plans.plan(project.withHabits(project.habits().withDryer(!project.habits().dryer())), survey, workshop,
                     new Remembered());
