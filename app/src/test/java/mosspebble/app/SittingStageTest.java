@@ -128,9 +128,11 @@ class SittingStageTest {
                     && app.find("#ready-owl").getAccessibleText().endsWith("It waits until Snail with post is painted and dry."));
             app.click("#tray-snail");
             app.click("#waits");
+            app.until("the menu is open", () -> ((MenuButton) app.find("#waits")).isShowing());
             List<MenuItem> offered = ((Menu) ((MenuButton) app.find("#waits")).getItems().get(1)).getItems();
             assertThat(offered).as("no ring is offered").extracting(MenuItem::getId).containsExactly("waits-fox");
             app.keys(KeyCode.ESCAPE);
+            app.until("the menu is closed", () -> !((MenuButton) app.find("#waits")).isShowing());
             app.click("#rests");
             app.until("both are left out", () -> app.robot.lookup("#ready-list .label").queryAll().stream()
                     .filter(n -> n instanceof Label l && l.getText().equals("Owl keeping a lamp waits for Snail with post")).count() == 1);

@@ -256,7 +256,8 @@ class SheetBookTest {
     void bothFacesAndTheEdgeStandAmongTheSmallSteps() throws Exception {
         Studio studio = LanternWalk.studio(BuiltIn.repertoire());
         Project window = studio.project("window").orElseThrow();
-        PaintPlan plan = Plans.plan(window, Surveys.of(window.stone()), new Palette(studio.shelf()), BuiltIn.repertoire(), studio.climate());
+        PaintPlan plan = Plans.plan(window, Surveys.of(window.stone()), new Palette(studio.shelf()), BuiltIn.repertoire(),
+                studio.climate());
         SheetBook small = Sheets.book(plan, Paper.LETTER, LengthUnit.INCH, SMALL, (f, what) -> true).orElseThrow();
         int steps = plan.steps().size();
         assertThat(small.titles().stream().filter(t -> t.startsWith("Steps"))).hasSize((steps + 19) / 20);

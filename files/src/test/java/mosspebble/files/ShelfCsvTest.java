@@ -129,7 +129,7 @@ class ShelfCsvTest {
         byte[] good = Files.readAllBytes(file);
         SplittableRandom random = new SplittableRandom(21);
         int refused = 0;
-        for (int i = 0; i < 3_000; i++) {
+        for (int i = 0; i < 1_500; i++) {
             byte[] bad = good.clone();
             for (int k = random.nextInt(1, 20); k > 0; k--) {
                 bad[random.nextInt(bad.length)] = (byte) random.nextInt(256);
