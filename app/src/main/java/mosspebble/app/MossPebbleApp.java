@@ -27,6 +27,7 @@ import javafx.stage.FileChooser;
 import javafx.stage.Screen;
 import javafx.stage.Stage;
 import mosspebble.app.control.Pulses;
+import mosspebble.app.control.ToolkitSheet;
 import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
@@ -134,6 +135,7 @@ public final class MossPebbleApp extends Application {
 
     @Override
     public void start(Stage window) {
+        ToolkitSheet.wear();
         this.window = window;
         fonts();
         Thread.setDefaultUncaughtExceptionHandler((thread, error) -> stumbled("in " + thread.getName(), error));

@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import javafx.application.Application;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.Parent;
@@ -63,6 +64,7 @@ class WindowTest {
     @Test
     void whatIsToldLiesOverNeitherTheHemNorTheFirstWords() throws Exception {
         try (Driver app = new Driver(folder.resolve("s.pebble"), false)) {
+            assertThat(Application.getUserAgentStylesheet()).as("dressed without what no window has").endsWith("toolkit.bss");
             app.does("New stone");
             app.until("the first words", () -> app.present("#first-words"));
             app.does("no such thing");

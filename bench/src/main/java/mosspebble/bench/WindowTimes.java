@@ -27,6 +27,7 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.stage.Stage;
+import mosspebble.app.control.ToolkitSheet;
 import mosspebble.app.MossPebbleApp;
 import mosspebble.app.model.PlanWorker;
 import mosspebble.app.cloth.ClothView;
@@ -97,6 +98,7 @@ public final class WindowTimes extends Application {
 
     @Override
     public void start(Stage stage) {
+        ToolkitSheet.wear();
         MossPebbleApp.fonts();
         workbench = new Workbench(LanternWalk.studio(BuiltIn.repertoire()), (studio, title) -> {});
         desk = new PlanWorker(BuiltIn::repertoire, Platform::runLater, Throwable::printStackTrace);

@@ -5,8 +5,6 @@ import java.util.Map;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBoxBase;
 import javafx.scene.control.ListView;
-import javafx.scene.control.Spinner;
-import javafx.scene.control.TableView;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
@@ -68,10 +66,10 @@ final class Keys {
             return field;
         }
         for (Node node = e.getTarget() instanceof Node target ? target : null; node != null; node = node.getParent()) {
-            if (node instanceof TextInputControl || node instanceof ComboBoxBase || node instanceof Spinner) {
+            if (node instanceof TextInputControl || node instanceof ComboBoxBase) {
                 return true;
             }
-            if (node instanceof ListView || node instanceof TableView) {
+            if (node instanceof ListView) {
                 return e.getCode().isLetterKey() || e.getCode() == KeyCode.DELETE; // a list has no use for the others
             }
         }

@@ -18,18 +18,25 @@ class CompiledSheetTest {
     private Path folder;
 
     @Test
-    void theBinaryFormThatShipsIsThatOfTheSheetThatShips() throws Exception {
+    void theBinaryFormsThatShipAreThoseOfTheSheetThatShipsAndOfTheToolkits() throws Exception {
         Path text = folder.resolve("a.css");
         Path binary = folder.resolve("a.bss");
-        Path shipped = folder.resolve("b.bss");
-        try (InputStream sheet = CompiledSheet.class.getResourceAsStream("/mosspebble/app/mosspebble.css");
-                InputStream compiled = CompiledSheet.class.getResourceAsStream("/mosspebble/app/mosspebble.bss")) {
+        Path toolkit = folder.resolve("t.bss");
+        try (InputStream sheet = CompiledSheet.class.getResourceAsStream("/mosspebble/app/mosspebble.css")) {
             Files.write(text, sheet.readAllBytes());
-            Files.write(shipped, compiled.readAllBytes());
         }
-        CompiledSheet.main(new String[] {text.toString(), binary.toString()});
-        assertThat(rules(shipped)).hasSizeGreaterThan(200).isEqualTo(rules(binary));
-        assertThat(rules(shipped)).as("read as text").hasSameSizeAs(new CssParser().parse(text.toUri().toURL()).getRules());
+        CompiledSheet.main(new String[] {text.toString(), binary.toString(), toolkit.toString()});
+        assertThat(rules(shipped("mosspebble.bss"))).hasSizeGreaterThan(200).isEqualTo(rules(binary));
+        assertThat(rules(binary)).as("read as text").hasSameSizeAs(new CssParser().parse(text.toUri().toURL()).getRules());
+        assertThat(rules(shipped("toolkit.bss"))).hasSizeGreaterThan(100).isEqualTo(rules(toolkit));
+    }
+
+    private Path shipped(String name) throws Exception {
+        Path copy = folder.resolve("shipped-" + name);
+        try (InputStream compiled = CompiledSheet.class.getResourceAsStream("/mosspebble/app/" + name)) {
+            Files.write(copy, compiled.readAllBytes());
+        }
+        return copy;
     }
 
     private static List<String> rules(Path binary) throws Exception {
