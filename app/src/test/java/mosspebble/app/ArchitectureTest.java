@@ -68,6 +68,14 @@ class ArchitectureTest {
     }
 
     @Test
+    void nobodyLaysWorkOutOnAllCoresButOneLevelDeep() {
+        noClasses().that().doNotHaveSimpleName("Parallel").should().callMethodWhere(
+                DescribedPredicate.describe("begins a parallel stream",
+                        call -> call.getName().equals("parallel") || call.getName().equals("parallelStream")))
+                .check(OURS);
+    }
+
+    @Test
     void filesAndInstrumentsKnowOnlyCore() {
         noClasses().that().resideInAPackage("mosspebble.files..").should().dependOnClassesThat()
                 .resideInAnyPackage("mosspebble.app..", "mosspebble.instruments..", "javafx..").check(OURS);

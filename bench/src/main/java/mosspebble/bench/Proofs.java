@@ -26,6 +26,7 @@ import mosspebble.core.sketch.PlacedItem;
 import mosspebble.core.sketch.Placement;
 import mosspebble.core.sketch.Sketch;
 import mosspebble.core.stone.Survey;
+import mosspebble.core.units.Parallel;
 import mosspebble.files.BuiltIn;
 import mosspebble.files.LanternWalk;
 import mosspebble.instruments.BenchScene;
@@ -180,7 +181,7 @@ final class Proofs {
     }
 
     static void print(Figures figures) {
-        List<Error> errors = IntStream.range(0, TRIALS).parallel().mapToObj(Proofs::trial).flatMap(Optional::stream).toList();
+        List<Error> errors = Parallel.range(0, TRIALS).mapToObj(Proofs::trial).flatMap(Optional::stream).toList();
         List<Error> found = errors.stream().filter(Error::found).toList();
         figures.add("slope of a thing drawn wrong, off by", "°", found.stream().map(e -> Math.abs(e.turn())).toList(),
                 Figures.Goal.ninetyFifth(0.5), "");
@@ -188,7 +189,7 @@ final class Proofs {
         figures.add("its place, off by", "mm", found.stream().map(Error::place).toList(), Figures.Goal.NONE, "");
         figures.one("things drawn wrong that were not made out, of " + errors.size(), "", errors.size() - found.size(), Figures.Goal.NONE,
                 "");
-        long alarms = IntStream.range(0, TRIALS).parallel().filter(i -> !alarms(i).isEmpty()).count();
+        long alarms = Parallel.range(0, TRIALS).filter(i -> !alarms(i).isEmpty()).count();
         figures.one("faithful copies at which something was said, of " + TRIALS, "", alarms, Figures.Goal.median(0.05 * TRIALS), "");
         time(figures, "toadstool", 4000);
         time(figures, "owl", 4000);

@@ -1,5 +1,6 @@
 package mosspebble.core.colour;
 
+import mosspebble.core.units.Parallel;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -149,7 +150,7 @@ public final class RecipeSearch {
         if (mostPaints > 2 && n > 2) {
             int[] some = IntStream.range(0, n).boxed().sorted(Comparator.comparingDouble(p -> p == holding ? -1 : apart[p])).limit(MANY)
                     .mapToInt(p -> p).sorted().toArray();
-            List<Nearest> shares = IntStream.range(0, some.length - 2).parallel().mapToObj(a -> {
+            List<Nearest> shares = Parallel.range(0, some.length - 2).mapToObj(a -> {
                 Nearest own = new Nearest();
                 own.limit = few.limit;
                 for (int b = a + 1; b < some.length; b++) {

@@ -1,7 +1,7 @@
 package mosspebble.core.picture;
 
+import mosspebble.core.units.Parallel;
 import java.util.Arrays;
-import java.util.stream.IntStream;
 
 /**
  * Box blur of a field; cells outside count as 0. Sums are of whole numbers, so that a cell comes out the same in whatever rectangle round
@@ -33,7 +33,7 @@ final class Blur {
         int[] across = spare.ints(columns * rows);
         Blocks met = wanted.wider(0, 1);
         Scale scale = Scale.of(reach);
-        IntStream.range(0, (rows + BAND - 1) / BAND).parallel().forEach(band -> {
+        Parallel.range(0, (rows + BAND - 1) / BAND).forEach(band -> {
             int[] whole = new int[met.across * met.side + 2 * reach];
             for (int r = band * BAND; r < Math.min(rows, (band + 1) * BAND); r++) {
                 for (int b = 0; b < met.across; b++) {
@@ -48,7 +48,7 @@ final class Blur {
             }
         });
         float[] result = spare.floats(columns * rows);
-        IntStream.range(0, wanted.across).parallel().forEach(b -> {
+        Parallel.range(0, wanted.across).forEach(b -> {
             for (int k = 0; k < wanted.down; k++) {
                 int first = k;
                 while (k < wanted.down && wanted.has(b, k)) {

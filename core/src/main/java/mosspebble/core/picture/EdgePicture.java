@@ -3,7 +3,6 @@ package mosspebble.core.picture;
 import java.util.Arrays;
 import java.util.List;
 import java.util.TreeMap;
-import java.util.stream.IntStream;
 import mosspebble.core.area.Grid;
 import mosspebble.core.area.Mask;
 import mosspebble.core.coats.FilmMap;
@@ -17,6 +16,7 @@ import mosspebble.core.project.Side;
 import mosspebble.core.rock.Fabric;
 import mosspebble.core.rock.SkinRow;
 import mosspebble.core.stone.EdgeStrip;
+import mosspebble.core.units.Parallel;
 
 /**
  * The unrolled edge as it looks after so many steps. It is seen from everywhere, so light comes from all round and from above: the strip is
@@ -91,7 +91,7 @@ public final class EdgePicture {
     }
 
     private void rock(Fabric fabric) {
-        IntStream.range(0, grid.rows()).parallel().forEach(r -> {
+        Parallel.range(0, grid.rows()).forEach(r -> {
             SkinRow skin = new SkinRow();
             skin.cell = grid.cellMm();
             for (int first = 0; first < grid.columns(); first += SkinRow.MOST) {
@@ -117,7 +117,7 @@ public final class EdgePicture {
         Arrays.setAll(colours, i -> table.film(i).look().toSrgb().rgb());
         Arrays.setAll(um, i -> table.film(i).totalUm());
         int[] pixels = new int[grid.cells()];
-        IntStream.range(0, grid.rows()).parallel().forEach(r -> {
+        Parallel.range(0, grid.rows()).forEach(r -> {
             for (int c = 0; c < grid.columns(); c++) {
                 int i = r * grid.columns() + c;
                 double front = at(strip.front(), grid.x(c));

@@ -7,12 +7,12 @@ import java.util.concurrent.CancellationException;
 import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.atomic.AtomicReferenceArray;
 import java.util.function.BooleanSupplier;
-import java.util.stream.IntStream;
 import mosspebble.core.area.Grid;
 import mosspebble.core.colour.Lamp;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.StoneState;
 import mosspebble.core.stone.Survey;
+import mosspebble.core.units.Parallel;
 import org.locationtech.jts.geom.Envelope;
 
 /**
@@ -206,7 +206,7 @@ public final class LargePicture {
      */
     public int[] rows(int first, int count, BooleanSupplier unwanted) {
         int[] strip = new int[columns * count];
-        IntStream.range(0, across).parallel().forEach(tile -> {
+        Parallel.range(0, across).forEach(tile -> {
             int from = (int) ((long) columns * tile / across);
             int to = (int) ((long) columns * (tile + 1) / across);
             if (unwanted.getAsBoolean()) {

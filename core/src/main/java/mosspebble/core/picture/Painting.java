@@ -25,6 +25,7 @@ import mosspebble.core.plan.StoneState;
 import mosspebble.core.rock.NearNoise;
 import mosspebble.core.rock.Noise;
 import mosspebble.core.sketch.PlacedPart;
+import mosspebble.core.units.Parallel;
 
 /** Lays a plan coat by coat on the pixels of a terrain and notes what each step changed. Used once. */
 final class Painting {
@@ -108,7 +109,7 @@ final class Painting {
             List<Step> some = steps.subList(from, to);
             List<Task> tasks = some.stream().filter(s -> s.side() == plan.up().side() && !(s instanceof Step.Seal))
                     .flatMap(s -> s.layers().stream().map(l -> new Task(l, s))).toList();
-            tasks.parallelStream().map(t -> Map.entry(t.layer, ready(t.layer, t.step))).toList()
+            Parallel.of(tasks).map(t -> Map.entry(t.layer, ready(t.layer, t.step))).toList()
                     .forEach(e -> ahead.put(e.getKey(), e.getValue()));
             some.forEach(step -> changes.add(done(plan, step, Integer.MAX_VALUE)));
             ahead.clear();
@@ -220,7 +221,7 @@ final class Painting {
         Hand.Tool tool = ReadyLayer.tool(step, layer);
         boolean touched = ReadyLayer.hasTouches(step.kind()) && tool != Hand.Tool.SPONGE && !layer.soft().isShade();
         List<Hand.Drop> drops = touched ? ready.hand().drops(now.body(), grid) : List.of();
-        List<Body> bodies = ready.squares().parallelStream().map(s -> body(s, drops, ready.hand(), tool)).toList();
+        List<Body> bodies = Parallel.of(ready.squares()).map(s -> body(s, drops, ready.hand(), tool)).toList();
         if (!noted) {
             coats(bodies, layer, most, new Sheet(film, now, 0, grid.columns()));
             return Change.nothing();
@@ -309,7 +310,7 @@ final class Painting {
     private Looks looks(List<Body> bodies, Sheet sheet, Coat coat, int coats) {
         int films = table.size();
         Looks looks = new Looks(new int[films], new int[films], new int[films], new float[films]);
-        bodies.parallelStream().map(b -> below(b.square, sheet, films)).toList().forEach(found -> found.stream().forEach(before -> {
+        Parallel.of(bodies).map(b -> below(b.square, sheet, films)).toList().forEach(found -> found.stream().forEach(before -> {
             if (looks.next[before] == 0) {
                 looks.next[before] = table.over(before, coat, coats);
                 looks.shown[before] = packed(looks.next[before], coat);
@@ -343,7 +344,7 @@ final class Painting {
         Coat coat = step.load().coat();
         Looks looks = looks(bodies, sheet, coat, coats);
         Laying laying = new Laying(terrain, step, coats < step.coats(), looks, sheet);
-        bodies.parallelStream().forEach(laying::lay);
+        Parallel.of(bodies).forEach(laying::lay);
     }
 
     /** Before a seal what is left of the drawing is taken off. */
@@ -371,7 +372,7 @@ final class Painting {
         int tone = chalk ? 0xE9E7E0 : 0x4C4D52;
         Noise noise = new Noise(99);
         float[] drawn = drawings.computeIfAbsent(chalk, c -> PencilLines.drawn(parts.get(), c, grid));
-        IntStream.range(painted.row(), painted.row() + painted.rows()).parallel().forEach(r -> {
+        Parallel.range(painted.row(), painted.row() + painted.rows()).forEach(r -> {
             NearNoise near = null;
             for (int c = 0; c < grid.columns(); c++) {
                 int i = r * grid.columns() + c;

@@ -6,6 +6,7 @@ import mosspebble.core.area.Mask;
 import mosspebble.core.area.Shapes;
 import mosspebble.core.sketch.PlacedPart;
 import mosspebble.core.sketch.Role;
+import mosspebble.core.units.Parallel;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 
@@ -26,7 +27,7 @@ final class PencilLines {
         // guides are rubbed out when the picture is pencilled; the screen and the sheets show them
         List<PlacedPart> lines = parts.stream()
                 .filter(p -> p.part().role() != Role.GUIDE && drawnHere.intersects(p.drawn().getEnvelopeInternal())).toList();
-        List<Geometry> strokes = lines.parallelStream()
+        List<Geometry> strokes = Parallel.of(lines)
                 .map(p -> Shapes.stroke(p.part().isArea() ? p.drawn().getBoundary() : p.drawn(), chalk ? CHALK : LEAD)).toList();
         for (int k = 0; k < lines.size(); k++) {
             if (lines.get(k).part().role() == Role.FILL) {

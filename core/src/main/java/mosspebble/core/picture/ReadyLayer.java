@@ -2,12 +2,12 @@ package mosspebble.core.picture;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.IntStream;
 import mosspebble.core.area.Grid;
 import mosspebble.core.area.Mask;
 import mosspebble.core.blend.Share;
 import mosspebble.core.plan.Step;
 import mosspebble.core.rock.Noise;
+import mosspebble.core.units.Parallel;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 
@@ -156,7 +156,7 @@ record ReadyLayer(Step.Layer layer, List<Square> squares, Hand hand) {
             int across = (int) ((box.getMaxX() - grid.left()) / grid.cellMm() / side) + 1 - left;
             int down = (int) ((box.getMaxY() - grid.top()) / grid.cellMm() / side) + 1 - top;
             List<Hand.End> ends = tool == Hand.Tool.PEN ? Hand.ends(layer.place()) : List.of();
-            return IntStream.range(0, across * down).parallel()
+            return Parallel.range(0, across * down)
                     .mapToObj(k -> square((left + k % across) * side, (top + k / across) * side, side, ends)).flatMap(Optional::stream)
                     .toList();
         }

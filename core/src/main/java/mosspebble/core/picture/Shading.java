@@ -2,11 +2,11 @@ package mosspebble.core.picture;
 
 import java.util.function.BooleanSupplier;
 import java.util.function.IntConsumer;
-import java.util.stream.IntStream;
 import mosspebble.core.area.Grid;
 import mosspebble.core.coats.Sheen;
 import mosspebble.core.colour.Xyz;
 import mosspebble.core.rock.Noise;
+import mosspebble.core.units.Parallel;
 
 /**
  * Light on a terrain and what lies on it: a soft warm key, a cool sky, what the cloth throws back, dents that darken, and a window that
@@ -147,7 +147,7 @@ final class Shading {
     }
 
     private void rows(IntConsumer row) {
-        IntStream.range(0, grid.rows()).parallel().forEach(row);
+        Parallel.range(0, grid.rows()).forEach(row);
     }
 
     private float[] mean(float[] heights, double mm, Spare spare) {

@@ -2,9 +2,9 @@ package mosspebble.core.picture;
 
 import java.util.Arrays;
 import java.util.function.BooleanSupplier;
-import java.util.stream.IntStream;
 import mosspebble.core.area.Grid;
 import mosspebble.core.rock.SkinRow;
+import mosspebble.core.units.Parallel;
 
 /**
  * The skin of a stone that is looked at so closely that its rock need not be asked at every pixel: it is asked at the knots of a net and
@@ -130,7 +130,7 @@ final class SkinNet {
         }
         int from = net.knot[window.column()] - 1;
         int to = net.knot[window.column() + window.columns() - 1] + 3;
-        IntStream.range(0, (net.rows + BAND - 1) / BAND).parallel().forEach(band -> {
+        Parallel.range(0, (net.rows + BAND - 1) / BAND).forEach(band -> {
             SkinRow row = new SkinRow();
             row.cell = net.mesh;
             for (int r = band * BAND; r < Math.min(net.rows, (band + 1) * BAND) && !unwanted.getAsBoolean(); r++) {

@@ -2,12 +2,12 @@ package mosspebble.core.picture;
 
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
-import java.util.stream.IntStream;
 import mosspebble.core.area.Grid;
 import mosspebble.core.area.Mask;
 import mosspebble.core.rock.Fabric;
 import mosspebble.core.rock.SkinRow;
 import mosspebble.core.stone.Survey;
+import mosspebble.core.units.Parallel;
 
 /**
  * The bare stone on a grid of pixels: where it is, how it leans, the colour, relief and shine of its skin. Depends on the stone
@@ -97,7 +97,7 @@ public final class StoneTerrain {
         Rows rows = terrain.new Rows(mask, skin, before);
         Optional<SkinNet> net = SkinNet.mesh(window.grid().cellMm()) > 0 ? Optional.of(SkinNet.of(skin, window, rows.wanted(), unwanted))
                 : Optional.empty();
-        IntStream.range(0, (mask.rows() + BAND - 1) / BAND).parallel().forEach(band -> {
+        Parallel.range(0, (mask.rows() + BAND - 1) / BAND).forEach(band -> {
             SkinRow row = new SkinRow();
             row.cell = window.grid().cellMm();
             Optional<SkinNet.Row> knots = net.map(n -> n.new Row());

@@ -18,6 +18,7 @@ import mosspebble.core.proof.ProofFinding.Kind;
 import mosspebble.core.sketch.Role;
 import mosspebble.core.units.Facts;
 import mosspebble.core.units.LinearSystem;
+import mosspebble.core.units.Parallel;
 import org.locationtech.jts.geom.Geometry;
 
 /**
@@ -71,7 +72,7 @@ final class Colours {
         this.seen = photo.blurred(SHARP_MM);
         takeOutShade();
         this.bare = farFromPaint();
-        this.told = IntStream.range(0, planned.parts.size()).parallel().filter(p -> planned.parts.get(p).part().role() == Role.FILL)
+        this.told = Parallel.range(0, planned.parts.size()).filter(p -> planned.parts.get(p).part().role() == Role.FILL)
                 .mapToObj(part -> {
                     Told of = new Told(new ArrayList<>(), new ArrayList<>());
                     part(part, of);

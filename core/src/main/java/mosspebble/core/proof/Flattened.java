@@ -11,6 +11,7 @@ import mosspebble.core.photo.PhotoLight;
 import mosspebble.core.photo.PhotoReader;
 import mosspebble.core.photo.SheetMap;
 import mosspebble.core.stone.Survey;
+import mosspebble.core.units.Parallel;
 import mosspebble.core.units.Srgb;
 import org.locationtech.jts.geom.Coordinate;
 
@@ -68,7 +69,7 @@ final class Flattened {
     Field on(Grid grid, float[] judged, Pose pose, int sub) {
         float[][] lab = new float[3][grid.cells()];
         float[] known = judged.clone();
-        IntStream.range(0, grid.rows()).parallel().forEach(row -> row(row, grid, pose, sub, lab, known));
+        Parallel.range(0, grid.rows()).forEach(row -> row(row, grid, pose, sub, lab, known));
         return new Field(grid, lab, known);
     }
 

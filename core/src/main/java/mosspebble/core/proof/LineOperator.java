@@ -2,6 +2,7 @@ package mosspebble.core.proof;
 
 import java.util.stream.IntStream;
 import mosspebble.core.area.Grid;
+import mosspebble.core.units.Parallel;
 
 /**
  * Tells drawn lines from the grain of a stone: at each place the best of short strokes in some directions, by how much it stands out from
@@ -69,7 +70,7 @@ final class LineOperator {
             }
         }
         float[] lines = new float[grid.cells()];
-        IntStream.range(0, grid.rows()).parallel().forEach(r -> {
+        Parallel.range(0, grid.rows()).forEach(r -> {
             for (int c = 0; c < grid.columns(); c++) {
                 int i = r * grid.columns() + c;
                 if (fine.known[i] > 0) {

@@ -20,6 +20,7 @@ import mosspebble.core.sketch.Role;
 import mosspebble.core.sketch.Subject;
 import mosspebble.core.stone.Survey;
 import mosspebble.core.units.Facts;
+import mosspebble.core.units.Parallel;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
@@ -218,7 +219,7 @@ public final class PhotoProof {
         Field planned = coarse.field().blurred(SOFT_MM);
         int[] cells = coarse.cells(survey.zones().outline());
         double independent = cells.length * coarse.grid.cellMm() * coarse.grid.cellMm() / (4 * Math.PI * SOFT_MM * SOFT_MM);
-        return all.parallelStream().max(Comparator.comparingDouble(f -> {
+        return Parallel.of(all).max(Comparator.comparingDouble(f -> {
             Field seen = coarse.compared(flattened.on(coarse.grid, coarse.judged, f.lying().pose(), 1)).blurred(SOFT_MM);
             double alike = Math.max(0, Alignment.likeness(planned, seen, cells));
             return f.lying().likelihood() - independent / 2 * Math.log(1 - 0.99 * alike * alike);
@@ -228,7 +229,7 @@ public final class PhotoProof {
     // --- things and parts
 
     private static List<Laid> things(Planned planned, Alignment alignment, Lying lying) {
-        return IntStream.range(0, planned.items.size()).parallel().mapToObj(item -> {
+        return Parallel.range(0, planned.items.size()).mapToObj(item -> {
             int[] cells = planned.about(item);
             return cells.length < LEAST_CELLS ? null
                     : new Laid(item, -1, alignment.find(cells, Fit.none(0, 0), THING), new Laid.Off(lying.placeOff(), lying.turnOff()),
@@ -245,9 +246,9 @@ public final class PhotoProof {
         if (!strayed.contains(true)) {
             return things;
         }
-        List<BitSet> lines = things.parallelStream().map(t -> planned.covered(lies(t, planned.lines(t.item())))).toList();
-        List<BitSet> areas = things.parallelStream().map(t -> planned.covered(lies(t, planned.silhouette(t.item())))).toList();
-        return IntStream.range(0, things.size()).parallel().mapToObj(k -> {
+        List<BitSet> lines = Parallel.of(things).map(t -> planned.covered(lies(t, planned.lines(t.item())))).toList();
+        List<BitSet> areas = Parallel.of(things).map(t -> planned.covered(lies(t, planned.silhouette(t.item())))).toList();
+        return Parallel.range(0, things.size()).mapToObj(k -> {
             Laid thing = things.get(k);
             BitSet others = new BitSet();
             for (int other = 0; other < things.size(); other++) {
@@ -303,7 +304,7 @@ public final class PhotoProof {
                         && planned.seen(p).getArea() >= LEAST_PART_MM2
                         && planned.seen(p).getArea() > LEAST_PART_SEEN * planned.parts.get(p).painted().getArea())
                 .boxed().sorted(Comparator.comparingDouble(p -> -planned.parts.get(p).painted().getArea())).limit(MOST_PARTS).toList();
-        return own.size() < 2 ? List.of() : own.parallelStream().map(part -> {
+        return own.size() < 2 ? List.of() : Parallel.of(own).map(part -> {
             int[] cells = planned.aboutPart(part).filter(c -> !planned.isCovered(c, thing.fit(), covered)).toArray();
             return cells.length < LEAST_CELLS ? null
                     : new Laid(thing.item(), part, alignment.find(cells, thing.fit(), new Alignment.Range(Laid.PART_RANGE_MM, 0, false)),
