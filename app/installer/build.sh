@@ -19,20 +19,26 @@ rm -rf "$out"
 mkdir -p "$out/input"
 
 say "Trimming the runtime."
-"$jdk/bin/jlink" --module-path "$target/dist/fx" \
-  --add-modules java.base,java.desktop,java.logging,java.management,java.naming,java.prefs,java.sql,java.xml,jdk.unsupported,jdk.zipfs,javafx.controls \
-  --strip-java-debug-attributes --no-header-files --no-man-pages --compress=2 --output "$out/runtime"
+bash "$here/runtime.sh" "$jdk" "$target/dist" "$out/runtime" --strip-java-debug-attributes --compress=2
 
 say "Putting the application together."
 cp "$target/dist/app-run.jar" "$out/input/"
 cp -r "$target/dist/lib" "$out/input/lib"
+if [ -f "$out/runtime/lib/libsqlitejdbc.so" ]; then # then the database's libraries for other systems only take room
+  database="$(ls "$out"/input/lib/sqlite-jdbc-*.jar)"
+  mkdir "$out/database"
+  (cd "$out/database" && "$jdk/bin/jar" --extract --file "$database" && rm -r org/sqlite/native)
+  "$jdk/bin/jar" --create --file "$database" --manifest "$out/database/META-INF/MANIFEST.MF" -C "$out/database" .
+  rm -r "$out/database"
+fi
 "$jdk/bin/jpackage" --type app-image --name moss-pebble --app-version "$version" --description "Plans painted stones" \
   --runtime-image "$out/runtime" --input "$out/input" --main-jar app-run.jar --icon "$icon" --dest "$out/image" \
   --java-options "-Xlog:disable -Xshare:auto -XX:SharedArchiveFile=\$APPDIR/classes.jsa -XX:+UseSerialGC -Xms96m -Xmx640m -XX:-UsePerfData" \
   --java-options "-XX:MinHeapFreeRatio=10 -XX:MaxHeapFreeRatio=25 -XX:NewRatio=7" \
   --java-options "-XX:+IgnoreUnrecognizedVMOptions -XX:TrimNativeHeapInterval=10000" \
-  --java-options "-XX:Tier4InvocationThreshold=20000 -XX:Tier4MinInvocationThreshold=2400 -XX:Tier4CompileThreshold=60000" \
-  --java-options "-XX:Tier4BackEdgeThreshold=160000 --enable-native-access=javafx.graphics,ALL-UNNAMED"
+  --java-options "-XX:Tier4InvocationThreshold=60000 -XX:Tier4MinInvocationThreshold=7200 -XX:Tier4CompileThreshold=180000" \
+  --java-options "-XX:C1MaxInlineSize=12 -XX:C1MaxInlineLevel=3 -Dsun.reflect.inflationThreshold=1000000" \
+  --java-options "-XX:Tier4BackEdgeThreshold=480000 --enable-native-access=javafx.graphics,ALL-UNNAMED"
 rm -rf "$out/runtime" "$out/input"
 image="$out/image/moss-pebble"
 

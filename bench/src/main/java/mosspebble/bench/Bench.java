@@ -14,6 +14,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.SplittableRandom;
+import java.util.stream.Stream;
 import javax.imageio.ImageIO;
 import mosspebble.core.area.Grid;
 import mosspebble.core.area.Remembered;
@@ -158,13 +159,11 @@ public final class Bench {
         Path dist = Path.of(System.getProperty("mosspebble.dist"));
         List<Double> empty = new ArrayList<>();
         List<Double> demo = new ArrayList<>();
-        String version = String.valueOf(Runtime.version().feature());
-        Path archive = dist.resolve("app-" + version + ".jsa");
         for (int i = 0; i < STARTS; i++) {
-            List<String> plain = java(dist, null);
+            List<String> plain = toolkit(dist);
             plain.addAll(List.of("-cp", System.getProperty("java.class.path"), EmptyWindow.class.getName()));
             empty.add(seconds(plain));
-            List<String> ours = java(dist, Files.exists(archive) ? archive : null);
+            List<String> ours = program(dist);
             ours.addAll(List.of("-Dmosspebble.endWhenUsable=true", "-jar", dist.resolve("app-run.jar").toString(), "demo", "--studio",
                     scratch.resolve("s.pebble").toString()));
             demo.add(seconds(ours));
@@ -181,24 +180,41 @@ public final class Bench {
     private static void rest(Figures figures) throws Exception {
         Path scratch = Files.createTempDirectory("moss-pebble-bench");
         Path dist = Path.of(System.getProperty("mosspebble.dist"));
-        Path archive = dist.resolve("app-" + Runtime.version().feature() + ".jsa");
-        List<String> empty = java(dist, null);
+        List<String> empty = toolkit(dist);
         empty.addAll(List.of("-Dmosspebble.stay=true", "-cp", System.getProperty("java.class.path"), EmptyWindow.class.getName()));
-        List<String> demo = java(dist, Files.exists(archive) ? archive : null);
+        List<String> demo = program(dist);
         demo.addAll(List.of("-jar", dist.resolve("app-run.jar").toString(), "demo", "--studio", scratch.resolve("s.pebble").toString()));
         AtRest.print(figures, empty, demo, List.of("--stage=SITTING", "--deed=Sit down and work along"), scratch);
     }
 
-    private static List<String> java(Path dist, Path archive) {
+    /** How a program with the toolkit is started by hand: by this Java, the toolkit's modules beside it. */
+    private static List<String> toolkit(Path dist) {
         List<String> command = new ArrayList<>(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString()));
-        ManagementFactory.getRuntimeMXBean().getInputArguments().stream() // as the script starts the program, and this
-                .filter(a -> a.startsWith("-X")).forEach(command::add);
-        command.addAll(List.of("--module-path", dist.resolve("fx").toString(), "--add-modules", "javafx.controls",
-                "--enable-native-access=javafx.graphics,ALL-UNNAMED"));
-        if (archive != null) {
+        command.addAll(settings());
+        command.addAll(List.of("--module-path", dist.resolve("fx").toString(), "--add-modules", "javafx.controls"));
+        return command;
+    }
+
+    /** As the script starts the program: by its own Java, if there is one, and with the archive of its classes. */
+    private static List<String> program(Path dist) {
+        Path own = dist.resolve("runtime/bin/java");
+        boolean has = Files.isExecutable(own);
+        List<String> command = has ? new ArrayList<>(List.of(own.toString())) : toolkit(dist);
+        if (has) {
+            command.addAll(settings());
+        }
+        Path archive = dist.resolve(has ? "runtime/app.jsa" : "app-" + Runtime.version().feature() + ".jsa");
+        if (Files.exists(archive)) {
             command.add("-XX:SharedArchiveFile=" + archive);
         }
         return command;
+    }
+
+    /** The settings the script starts the program with, and this. */
+    private static List<String> settings() {
+        return Stream.concat(
+                ManagementFactory.getRuntimeMXBean().getInputArguments().stream().filter(a -> a.startsWith("-X") || a.startsWith("-Dsun.")),
+                Stream.of("--enable-native-access=javafx.graphics,ALL-UNNAMED")).toList();
     }
 
     /** Seconds until the program says that its window is usable. */
@@ -232,7 +248,7 @@ public final class Bench {
      * @param wish what {@link WindowTimes} is asked for
      */
     private static void window(Figures figures, double trembles, String when, String... wish) throws Exception {
-        List<String> command = java(Path.of(System.getProperty("mosspebble.dist")), null);
+        List<String> command = toolkit(Path.of(System.getProperty("mosspebble.dist")));
         command.addAll(List.of("-cp", System.getProperty("java.class.path"), WindowTimes.class.getName()));
         command.addAll(List.of(wish));
         Figures.Goal frame = Figures.Goal.ninetyFifth(Math.max(FRAME_MS, trembles));
@@ -286,7 +302,7 @@ public final class Bench {
 
     /** How the beat itself trembles on this machine at this moment, ms at the 95th percentile. */
     private static double beat(Figures figures, String when) throws Exception {
-        List<String> command = java(Path.of(System.getProperty("mosspebble.dist")), null);
+        List<String> command = toolkit(Path.of(System.getProperty("mosspebble.dist")));
         command.addAll(List.of("-Dmosspebble.beat=true", "-cp", System.getProperty("java.class.path"), EmptyWindow.class.getName()));
         String[] cells = lines(command).stream().filter(line -> line.startsWith("beat ")).findFirst().orElseThrow().split(" ");
         figures.add("frames of an empty window in which a small square moves, " + when, "ms", number(cells[1]), number(cells[2]),

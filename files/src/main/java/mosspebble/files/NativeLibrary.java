@@ -12,9 +12,9 @@ import org.sqlite.SQLiteJDBCLoader;
 import org.sqlite.util.LibraryLoaderUtil;
 
 /**
- * The database's native library, unpacked once and kept, so that a program that is killed leaves no copy behind in the temp folder and a
- * full or locked temp folder keeps nobody out. Where the cache folder
- * cannot be written, the library is left to unpack itself as it always did.
+ * The database's native library: the one that lies beside the program's own Java, or else that of its jar, unpacked once and kept, so that
+ * a program that is killed leaves no copy behind in the temp folder and a full or locked temp folder keeps nobody out. Where the cache
+ * folder cannot be written, the library is left to unpack itself as it always did.
  */
 final class NativeLibrary {
 
@@ -26,7 +26,7 @@ final class NativeLibrary {
      * @throws FileTrouble if it can be unpacked nowhere from where it may be run
      */
     static synchronized void ready() throws FileTrouble {
-        if (System.getProperty("org.sqlite.lib.path") == null) {
+        if (System.getProperty("org.sqlite.lib.path") == null && !beside(Path.of(System.getProperty("java.home"), "lib"))) {
             unpack();
         }
         try {
@@ -38,6 +38,24 @@ final class NativeLibrary {
                             + ".",
                     "Make room in one of them, or allow programs to be run from there, then start again.", e);
         }
+    }
+
+    /**
+     * Takes the library that lies in a folder, where Java has its own: a program with a Java of its own has it there, and nothing need be
+     * asked of the system nor unpacked.
+     */
+    static boolean beside(Path folder) {
+        String name = System.mapLibraryName("sqlitejdbc");
+        if (!Files.isRegularFile(folder.resolve(name))) {
+            return false;
+        }
+        take(folder, name);
+        return true;
+    }
+
+    private static void take(Path folder, String name) {
+        System.setProperty("org.sqlite.lib.path", folder.toString());
+        System.setProperty("org.sqlite.lib.name", name);
     }
 
     private static void unpack() {
@@ -60,8 +78,7 @@ final class NativeLibrary {
                     Files.deleteIfExists(part);
                 }
             }
-            System.setProperty("org.sqlite.lib.path", folder.toString());
-            System.setProperty("org.sqlite.lib.name", name);
+            take(folder, name);
         } catch (IOException e) {
             Journal.note("the cache folder cannot be written; the database library unpacks itself");
         }
