@@ -59,7 +59,7 @@ tree="$out/deb"
 mkdir -p "$tree/DEBIAN" "$tree/opt" "$tree/usr/bin" "$tree/usr/share/applications" "$tree/usr/share/mime/packages" \
   "$tree/usr/share/icons/hicolor/256x256/apps" "$tree/usr/share/man/man1" "$tree/usr/share/doc/moss-pebble"
 cp -r "$image" "$tree/opt/moss-pebble"
-ln -s /opt/moss-pebble/bin/moss-pebble "$tree/usr/bin/moss-pebble"
+install -m 0755 "$here/moss-pebble" "$tree/usr/bin/moss-pebble"
 cp "$here/moss-pebble.desktop" "$tree/usr/share/applications/"
 cp "$here/moss-pebble.xml" "$tree/usr/share/mime/packages/"
 cp "$icon" "$tree/usr/share/icons/hicolor/256x256/apps/moss-pebble.png"

@@ -14,6 +14,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.application.Application;
+import javafx.application.ConditionalFeature;
 import javafx.application.Platform;
 import mosspebble.core.plan.PaintPlan;
 import javafx.beans.value.ObservableValue;
@@ -45,6 +46,7 @@ import mosspebble.core.units.Grams;
 import mosspebble.files.BookKeeping;
 import mosspebble.files.Backups;
 import mosspebble.files.BuiltIn;
+import mosspebble.files.CacheFolder;
 import mosspebble.files.FileTrouble;
 import mosspebble.files.Instead;
 import mosspebble.files.Journal;
@@ -68,6 +70,8 @@ public final class MossPebbleApp extends Application {
 
     private static final long FIRST_SCENE = 309;
     private static final long WATCH_SECONDS = 4;
+
+    private static final GraphicsCard CARD = GraphicsCard.ofThisMachine(CacheFolder.path());
 
     private static volatile Wish launched;
     private static volatile CompletableFuture<StudioStore> launchedOpening;
@@ -130,6 +134,7 @@ public final class MossPebbleApp extends Application {
         launched = what;
         launchedClock = clock;
         launchedOpening = opening(what, what.studio());
+        CARD.spareSearch();
         launch(MossPebbleApp.class);
     }
 
@@ -163,9 +168,12 @@ public final class MossPebbleApp extends Application {
         if (wish.shot() == null) {
             Pulses.after(8, this::lookForNews);
         }
+        boolean found = Platform.isSupported(ConditionalFeature.SCENE3D); // which is drawn by a card alone
+        Pulses.after(9, () -> CompletableFuture.runAsync(() -> CARD.remember(found)));
         if (Boolean.getBoolean("mosspebble.endWhenUsable")) {
             Pulses.after(3, () -> {
                 System.out.println("usable");
+                CARD.remember(found);
                 Platform.exit();
             });
         }

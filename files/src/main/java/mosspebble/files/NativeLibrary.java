@@ -34,7 +34,8 @@ final class NativeLibrary {
         } catch (Exception | LinkageError e) { // the loader throws whatever the system answered
             String temp = System.getProperty("org.sqlite.tmpdir", System.getProperty("java.io.tmpdir"));
             throw new FileTrouble(temp,
-                    "The database that keeps the studio can neither be unpacked into this folder and run from it, nor into " + cache()
+                    "The database that keeps the studio can neither be unpacked into this folder and run from it, nor into "
+                            + CacheFolder.path()
                             + ".",
                     "Make room in one of them, or allow programs to be run from there, then start again.", e);
         }
@@ -66,7 +67,7 @@ final class NativeLibrary {
                 return;
             }
             JarEntry library = jar.getJarEntry(); // known by its checksum: at most starts it need not be read
-            Path folder = cache().resolve("sqlite-" + SQLiteJDBCLoader.getVersion() + "-" + Long.toHexString(library.getCrc()));
+            Path folder = CacheFolder.path().resolve("sqlite-" + SQLiteJDBCLoader.getVersion() + "-" + Long.toHexString(library.getCrc()));
             Path file = folder.resolve(name);
             if (!Files.isRegularFile(file) || Files.size(file) != library.getSize()) {
                 Files.createDirectories(folder);
@@ -82,11 +83,5 @@ final class NativeLibrary {
         } catch (IOException e) {
             Journal.note("the cache folder cannot be written; the database library unpacks itself");
         }
-    }
-
-    private static Path cache() {
-        String own = System.getenv("XDG_CACHE_HOME");
-        return own != null && Path.of(own).isAbsolute() ? Path.of(own, "moss-pebble")
-                : Path.of(System.getProperty("user.home"), ".cache", "moss-pebble");
     }
 }

@@ -185,7 +185,7 @@ public final class BasketView extends StackPane {
     private void paint(FoundStone found, double fine) {
         Studio studio = workbench.studio();
         desk.ask(lines.computeIfAbsent(found.id(), id -> new PlanWorker.Line()),
-                d -> d.picture(d.plan(Project.begin(found), studio), fine, StoneState.DRY), picture -> {
+                d -> d.picture(d.planAside(Project.begin(found), studio), fine, StoneState.DRY), picture -> {
                     drawn.put(found.id(),
                             new Drawn(found.stone(), fine, StoneImage.still(picture, 0, 320), width(picture), height(picture)));
                     fill();

@@ -287,7 +287,7 @@ public final class BookModel {
     }
 
     private static Drawn drawn(PlanWorker d, Project project, Studio studio, int side) {
-        PaintPlan plan = d.plan(project, studio);
+        PaintPlan plan = d.planAside(project, studio);
         Survey survey = plan.survey();
         double wide = survey.dome().outline().halfWidth() + 4;
         double high = survey.dome().outline().halfHeight() + 4;

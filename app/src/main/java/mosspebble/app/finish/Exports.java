@@ -134,7 +134,7 @@ final class Exports {
         working.set(true);
         planning = true;
         Job job = jobs.of(project);
-        desk.ask(exporting, d -> d.plan(project, studio), plan -> {
+        desk.ask(exporting, d -> d.planAside(project, studio), plan -> {
             if (planning) {
                 planning = false;
                 run(plan, job);

@@ -64,8 +64,11 @@ public class PlanWorker implements AutoCloseable {
     /** How many times as much is kept as one window needs: more pays where many are opened one after the other, as by tests. */
     private static final int WINDOWS = Math.max(1, Integer.getInteger("mosspebble.windows", 1));
 
-    /** Palettes, repertoires and what was worked out for stones. */
+    /** Palettes and repertoires. */
     private static final int REMEMBERED = 12;
+
+    /** Stones that were shown last, each with all that a change is planned anew with: 2 to 4 MB. */
+    private static final int IN_HAND = 3;
 
     /** Cells of the terrains kept, about 50 bytes each. */
     private static final long CELLS = 1_600_000L * WINDOWS;
@@ -139,7 +142,7 @@ public class PlanWorker implements AutoCloseable {
     private final Executor answers;
     private final Consumer<Throwable> failed;
     private final Supplier<Repertoire> repertoireSource;
-    private final Map<String, Remembered> remembered = remembering();
+    private final Map<String, Remembered> inHand = inHand();
     private final AtomicLong waiting = new AtomicLong();
     private final CountDownLatch begun = new CountDownLatch(1);
     private Repertoire shipped;
@@ -162,11 +165,11 @@ public class PlanWorker implements AutoCloseable {
         }));
     }
 
-    private static <K, V> Map<K, V> remembering() {
+    private static <K, V> Map<K, V> inHand() {
         return new LinkedHashMap<>(16, 0.75f, true) {
             @Override
             protected boolean removeEldestEntry(Map.Entry<K, V> eldest) {
-                return size() > REMEMBERED;
+                return size() > IN_HAND;
             }
         };
     }
@@ -274,16 +277,46 @@ public class PlanWorker implements AutoCloseable {
         return KNOWN_PALETTES.of(shelf, () -> new Palette(shelf));
     }
 
-    /** The plan of a project; only on the worker. */
+    /** The plan of a project that is worked on; only on the worker. */
     public PaintPlan plan(Project project, Studio studio) {
-        Workshop workshop = new Workshop(palette(studio.shelf()), repertoire(studio), studio.climate(), studio.known());
-        PaintPlan plan = KNOWN_PLANS.of(new PlanKey(project, workshop),
-                () -> Plans.plan(project, survey(project.stone()), workshop,
-                        remembered.computeIfAbsent(project.id(), id -> new Remembered()),
-                        error -> Journal.trouble("planning a thing of a sketch", error)));
+        return plan(project, studio, () -> inHand.computeIfAbsent(project.id(), id -> new Remembered()));
+    }
+
+    /** The plan of one of many that are looked at from afar: nothing is kept to plan its changes with; only on the worker. */
+    public PaintPlan planAside(Project project, Studio studio) {
+        return plan(project, studio, () -> inHand.getOrDefault(project.id(), new Remembered()));
+    }
+
+    /**
+     * Makes ready what a change of a project is planned with, where that is not in hand; only on the worker.
+     *
+     * @return whether it was not
+     */
+    public boolean takeInHand(Project project, Studio studio) {
+        if (inHand.get(project.id()) != null) {
+            return false;
+        }
+        Remembered all = new Remembered();
+        make(project, workshop(studio), all);
+        inHand.put(project.id(), all);
+        return true;
+    }
+
+    private PaintPlan plan(Project project, Studio studio, Supplier<Remembered> with) {
+        Workshop workshop = workshop(studio);
+        PaintPlan plan = KNOWN_PLANS.of(new PlanKey(project, workshop), () -> make(project, workshop, with.get()));
         Lessons taught = lessons;
         return taught == Lessons.NOTHING ? plan
                 : KNOWN_TAUGHT.of(new TaughtKey(new Same(plan), taught), () -> Taught.by(plan, taught, studio.shelf()));
+    }
+
+    private Workshop workshop(Studio studio) {
+        return new Workshop(palette(studio.shelf()), repertoire(studio), studio.climate(), studio.known());
+    }
+
+    private PaintPlan make(Project project, Workshop workshop, Remembered with) {
+        return Plans.plan(project, survey(project.stone()), workshop, with,
+                error -> Journal.trouble("planning a thing of a sketch", error));
     }
 
     /** What the painter's book teaches from now on; plans that were made already are said it when they are asked for again. */

@@ -108,6 +108,7 @@ public final class Results {
     private final Workbench workbench;
     private final PlanWorker desk;
     private final PlanWorker.Line planLine = new PlanWorker.Line();
+    private final PlanWorker.Line handLine = new PlanWorker.Line();
     private final PlanWorker.Line draftLine = new PlanWorker.Line();
     private final PlanWorker.Line partLine = new PlanWorker.Line();
     private final PlanWorker.Line pictureLine = new PlanWorker.Line();
@@ -115,6 +116,7 @@ public final class Results {
     private final Map<String, PlanWorker.Line> thumbLines = new LinkedHashMap<>();
     private final Map<String, Project> thumbAsked = new LinkedHashMap<>();
     private Object thumbsFrom;
+    private boolean takesInHand;
     private Diary takenBy;
     private Map<String, Double> taken;
     private Project asked;
@@ -365,6 +367,9 @@ public final class Results {
             busy.set(false);
             trouble.set("");
             plan.set(answer);
+            if (takesInHand) {
+                desk.askLater(handLine, d -> d.takeInHand(project, studio), done -> {});
+            }
         }, error -> {
             busy.set(false);
             forget();
@@ -428,6 +433,11 @@ public final class Results {
         askThumbs();
     }
 
+    /** From now on the first change of a stone that was only looked at from afar is answered as quickly as every other. */
+    public void takeInHand() {
+        takesInHand = true;
+    }
+
     private void askThumbs() {
         Studio studio = workbench.studio();
         troubled.removeIf(id -> studio.project(id).isEmpty());
@@ -440,7 +450,7 @@ public final class Results {
                 thumbAsked.put(project.id(), project);
                 Thumb before = thumbs.get(project.id());
                 desk.askLater(thumbLines.computeIfAbsent(project.id(), id -> new PlanWorker.Line()), d -> {
-                    PaintPlan small = d.plan(project, studio);
+                    PaintPlan small = d.planAside(project, studio);
                     // what is only said to a plan changes no picture
                     boolean looksTheSame = before != null && before.plan().schedule() == small.schedule()
                             && before.plan().up() == small.up();

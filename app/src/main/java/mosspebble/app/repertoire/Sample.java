@@ -118,7 +118,7 @@ final class Sample extends StackPane {
         Project project = Project.begin("sample", "Sample", stone).withSketch(sketch);
         Optional<Motif> motif = Designs.motif(subject, d.repertoire(studio));
         Map<String, Mix> colours = motif.map(m -> Proposals.nearest(m, item, d.palette(studio.shelf()))).orElse(Map.of());
-        PaintPlan plan = d.plan(project.withColours(colours), studio);
+        PaintPlan plan = d.planAside(project.withColours(colours), studio);
         return new Painted(plan, d.picture(plan, PIXELS_PER_MM * outputScale, StoneState.DRY), PIXELS_PER_MM,
                 design.map(p -> p.parts().stream().filter(part -> part.part().role() == Role.GUIDE).toList()).orElse(List.of()));
     }
@@ -133,7 +133,7 @@ final class Sample extends StackPane {
             return null;
         }
         Stone stone = tracing.stone();
-        PaintPlan plan = d.plan(tracing.laidOn(Project.begin("sample", kept.title(), stone).withViewpoint(tracing.viewpoint()),
+        PaintPlan plan = d.planAside(tracing.laidOn(Project.begin("sample", kept.title(), stone).withViewpoint(tracing.viewpoint()),
                 d.repertoire(studio)).project(), studio);
         StoneOutline outline = plan.survey().dome().outline();
         double perMm = Math.min(WIDE / (outline.halfWidth() + ROUND_MM), HIGH / (outline.halfHeight() + ROUND_MM)) / 2;

@@ -691,6 +691,7 @@ public final class Shell extends StackPane {
     /** Makes ready what can be gone to, once nobody asks anything of the window. */
     public void rehearse() {
         rehearsal.begin();
+        show.takeInHand();
     }
 
     /** Whether everything that can be gone to is ready, or nothing was to be made so; for bench and tests. */

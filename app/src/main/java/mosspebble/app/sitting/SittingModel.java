@@ -383,7 +383,7 @@ public final class SittingModel {
             Map<String, PaintPlan> dried = new TreeMap<>();
             for (String id : late) {
                 studio.project(id).filter(p -> !p.habits().dryer())
-                        .ifPresent(p -> dried.put(id, d.plan(p.withHabits(p.habits().withDryer(true)), studio)));
+                        .ifPresent(p -> dried.put(id, d.planAside(p.withHabits(p.habits().withDryer(true)), studio)));
             }
             return dried;
         }, dried -> {

@@ -144,11 +144,15 @@ class PlanWorkerTest {
     /** What a desk makes of a stone of a studio. */
     private <T> T made(Studio studio, PlanWorker.Work<T> work) {
         try (PlanWorker desk = desk()) {
-            List<T> made = Collections.synchronizedList(new ArrayList<>());
-            desk.ask(new PlanWorker.Line(), work, made::add);
-            idle(desk);
-            return made.get(0);
+            return asked(desk, work);
         }
+    }
+
+    private static <T> T asked(PlanWorker desk, PlanWorker.Work<T> work) {
+        List<T> made = Collections.synchronizedList(new ArrayList<>());
+        desk.ask(new PlanWorker.Line(), work, made::add);
+        idle(desk);
+        return made.get(0);
     }
 
     @Test
@@ -171,6 +175,27 @@ class PlanWorkerTest {
         assertThat(withFewer).as("another shelf").isNotSameAs(first);
         assertThat(made(walk, d -> d.plan(moved, walk)).faces()).as("moved").isNotEqualTo(first.faces());
         assertThat(made(walk, d -> d.plan(other, walk)).schedule()).as("dried another way").isNotEqualTo(first.schedule());
+    }
+
+    @Test
+    void onlyTheStonesThatWereWorkedOnLastAreInHand() {
+        Studio studio = LanternWalk.studio(BuiltIn.repertoire());
+        List<Project> stones = studio.projects();
+        try (PlanWorker desk = desk()) {
+            stones.forEach(p -> asked(desk, d -> d.planAside(p, studio)));
+            assertThat(notInHand(desk, stones.get(0), studio)).as("one that was looked at from afar").isTrue();
+            assertThat(notInHand(desk, stones.get(0), studio)).as("one that is in hand").isFalse();
+            for (int i = 1; i < 4; i++) {
+                Project next = stones.get(i).withPurpose("for the test");
+                asked(desk, d -> d.plan(next, studio));
+                assertThat(notInHand(desk, next, studio)).as("one that was planned to be worked on").isFalse();
+            }
+            assertThat(notInHand(desk, stones.get(0), studio)).as("three are in hand, and this is the fourth").isTrue();
+        }
+    }
+
+    private static boolean notInHand(PlanWorker desk, Project project, Studio studio) {
+        return asked(desk, d -> d.takeInHand(project, studio));
     }
 
     @Test
