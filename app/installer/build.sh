@@ -25,11 +25,12 @@ say "Putting the application together."
 cp "$target/dist/app-run.jar" "$out/input/"
 cp -r "$target/dist/lib" "$out/input/lib"
 if [ -f "$out/runtime/lib/libsqlitejdbc.so" ]; then # then the database's libraries for other systems only take room
-  database="$(ls "$out"/input/lib/sqlite-jdbc-*.jar)"
-  mkdir "$out/database"
-  (cd "$out/database" && "$jdk/bin/jar" --extract --file "$database" && rm -r org/sqlite/native)
-  "$jdk/bin/jar" --create --file "$database" --manifest "$out/database/META-INF/MANIFEST.MF" -C "$out/database" .
-  rm -r "$out/database"
+  for database in "$out"/input/lib/sqlite-jdbc-*.jar; do
+    mkdir "$out/database"
+    (cd "$out/database" && "$jdk/bin/jar" --extract --file "$database" && rm -r org/sqlite/native)
+    "$jdk/bin/jar" --create --file "$database" --manifest "$out/database/META-INF/MANIFEST.MF" -C "$out/database" .
+    rm -r "$out/database"
+  done
 fi
 "$jdk/bin/jpackage" --type app-image --name moss-pebble --app-version "$version" --description "Plans painted stones" \
   --runtime-image "$out/runtime" --input "$out/input" --main-jar app-run.jar --icon "$icon" --dest "$out/image" \

@@ -18,7 +18,8 @@ cp "$dist"/natives/* "$libraries/"
 if [ "$(uname -s)-$(uname -m)" = Linux-x86_64 ] && ls /lib64/ld-linux-x86-64.so.* >/dev/null 2>&1; then
   from="org/sqlite/native/Linux/x86_64/libsqlitejdbc.so"
   scratch="$(mktemp -d)"
-  (cd "$scratch" && "$jdk/bin/jar" --extract --file "$dist"/lib/sqlite-jdbc-*.jar "$from")
+  database="$(ls -t "$dist"/lib/sqlite-jdbc-*.jar | head -1)" # an older one may still lie there
+  (cd "$scratch" && "$jdk/bin/jar" --extract --file "$database" "$from")
   mv "$scratch/$from" "$libraries/"
   rm -rf "$scratch"
 fi

@@ -16,6 +16,7 @@ import javax.imageio.ImageIO;
 import javax.xml.parsers.DocumentBuilderFactory;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 import org.w3c.dom.Element;
 import picocli.CommandLine;
 
@@ -70,6 +71,28 @@ class InstallerTest {
         assertThat(file("moss-pebble.desktop")).contains("MimeType=" + type.getAttribute("type") + ";");
         String glob = ((Element) type.getElementsByTagName("glob").item(0)).getAttribute("pattern");
         assertThat(Main.plain(new String[] {glob.replace("*", "mine")}).orElseThrow().studio()).isEqualTo(Path.of("mine.pebble"));
+    }
+
+    @Test
+    void theCommandHandsOnAllItIsGivenAndSetsOnlyWhatNobodySet(@TempDir Path folder) throws Exception {
+        Path program = folder.resolve("program");
+        Files.writeString(program, "#!/bin/sh\necho \"$GDK_GL\"\nfor each; do echo \"<$each>\"; done\nexit 3\n");
+        assertThat(program.toFile().setExecutable(true)).isTrue();
+        Path command = folder.resolve("command");
+        String ours = file("moss-pebble");
+        assertThat(ours).contains("/opt/moss-pebble/bin/moss-pebble");
+        Files.writeString(command, ours.replace("/opt/moss-pebble/bin/moss-pebble", program.toString()));
+        for (String set : new String[] {null, "always"}) {
+            ProcessBuilder builder = new ProcessBuilder("sh", command.toString(), "demo", "a name with spaces.pebble");
+            builder.environment().remove("GDK_GL");
+            if (set != null) {
+                builder.environment().put("GDK_GL", set);
+            }
+            Process process = builder.start();
+            assertThat(new String(process.getInputStream().readAllBytes()).lines())
+                    .containsExactly(set == null ? "disable" : set, "<demo>", "<a name with spaces.pebble>");
+            assertThat(process.waitFor()).as("how it ended").isEqualTo(3);
+        }
     }
 
     @Test
