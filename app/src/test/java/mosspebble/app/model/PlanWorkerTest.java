@@ -186,7 +186,7 @@ class PlanWorkerTest {
             assertThat(notInHand(desk, stones.get(0), studio)).as("one that was looked at from afar").isTrue();
             assertThat(notInHand(desk, stones.get(0), studio)).as("one that is in hand").isFalse();
             for (int i = 1; i < 4; i++) {
-                Project next = stones.get(i).withPurpose("for the test");
+                Project next = stones.get(i).withPurpose("asked for at " + System.nanoTime());
                 asked(desk, d -> d.plan(next, studio));
                 assertThat(notInHand(desk, next, studio)).as("one that was planned to be worked on").isFalse();
             }
