@@ -140,10 +140,19 @@ class TroubleTest {
                     error -> workbench.tellTrouble("Something could not be worked out.")) {
                 @Override
                 public PaintPlan plan(Project project, Studio studio) {
+                    return super.plan(failing(project), studio);
+                }
+
+                @Override
+                public PaintPlan planAside(Project project, Studio studio) {
+                    return super.planAside(failing(project), studio);
+                }
+
+                private Project failing(Project project) {
                     if (project.name().contains("fails")) {
                         throw new IllegalStateException("made to fail");
                     }
-                    return super.plan(project, studio);
+                    return project;
                 }
             };
             Results show = new Results(workbench, desk);

@@ -176,10 +176,19 @@ class WorkbenchTest {
         try (PlanWorker desk = new PlanWorker(() -> sound, Runnable::run, error -> failures.incrementAndGet()) {
             @Override
             public mosspebble.core.plan.PaintPlan plan(Project project, Studio studio) {
+                return super.plan(failing(project), studio);
+            }
+
+            @Override
+            public mosspebble.core.plan.PaintPlan planAside(Project project, Studio studio) {
+                return super.planAside(failing(project), studio);
+            }
+
+            private Project failing(Project project) {
                 if (ids.contains(project.id())) {
                     throw new IllegalStateException("made to fail");
                 }
-                return super.plan(project, studio);
+                return project;
             }
         }) {
             Results show = new Results(workbench, desk);
