@@ -43,11 +43,13 @@ public final class ScaleCard {
             new Mark(3478, 5, 41, List.of(".##.", ".##.", "#.#.", "#.#.")),
             new Mark(1106, 77, 41, List.of(".#..", "#...", "..#.", "#.#.")));
 
+    private static final Mark[] LAID = MARKS.toArray(Mark[]::new); // gone through for every pixel of a simulated photo
+
     private ScaleCard() {}
 
     /** How bright the card is at a place, 0 black to 1 white paper. */
     public static boolean black(double x, double y) {
-        for (Mark mark : MARKS) {
+        for (Mark mark : LAID) {
             double cx = (x - mark.x()) / MARK_MM * CELLS;
             double cy = (y - mark.y()) / MARK_MM * CELLS;
             if (cx >= 0 && cy >= 0 && cx < CELLS && cy < CELLS) {

@@ -37,6 +37,7 @@ public final class Dome {
     private final double heightMm;
     private final double fullness;
     private final List<Patch> patches;
+    private final Patch[] marks; // the same, gone through for every pixel
 
     private Dome(StoneOutline outline, double cellMm, double heightMm, double fullness, List<Patch> patches) {
         this.outline = outline;
@@ -44,6 +45,7 @@ public final class Dome {
         this.heightMm = heightMm;
         this.fullness = fullness;
         this.patches = patches;
+        this.marks = patches.toArray(Patch[]::new);
         this.columns = 2 * (int) Math.ceil(outline.halfWidth() / cellMm) + 5;
         this.rows = 2 * (int) Math.ceil(outline.halfHeight() / cellMm) + 5;
         this.left = -cellMm * (columns / 2);
@@ -371,7 +373,7 @@ public final class Dome {
 
     private double lift(double x, double y) {
         double lift = 0;
-        for (Patch patch : patches) {
+        for (Patch patch : marks) {
             lift += patch.lift(x, y);
         }
         return lift;

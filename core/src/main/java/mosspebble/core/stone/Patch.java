@@ -84,6 +84,10 @@ public record Patch(Kind kind, double x, double y, double toX, double toY, doubl
 
     /** What it adds to the height at a place, mm: a soft bowl or mound; a hole and a flat have an even floor. */
     double lift(double px, double py) {
+        if (px < Math.min(x, toX) - radiusMm || px > Math.max(x, toX) + radiusMm || py < Math.min(y, toY) - radiusMm
+                || py > Math.max(y, toY) + radiusMm) {
+            return 0;
+        }
         double share = distance(px, py) / radiusMm;
         if (share >= 1) {
             return 0;
