@@ -16,6 +16,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.LineSegment;
 
 /** What is measured and marked on a stone: up to where it is taken, and what follows from it. */
 class MeasuresTest {
@@ -54,6 +56,23 @@ class MeasuresTest {
         assertThat(crack.distance(33, 44)).as("behind its end").isCloseTo(5, within(1e-12));
         assertThat(crack.lift(15, 20)).isCloseTo(-1, within(1e-12));
         assertThat(crack.lift(14.2, 20.6)).isCloseTo(-0.5625, within(1e-9));
+    }
+
+    /** Whichever way it runs, all round it and nowhere else; how far away a place is, JTS measures. */
+    @ParameterizedTest
+    @CsvSource({"-6, 3, 9, 8", "9, 8, -6, 3", "-6, 8, 9, 3", "9, 3, -6, 8", "4, 4, 4, -7", "2, 2, 2, 2"})
+    void aCrackReachesAsFarOnAllItsSides(double x, double y, double toX, double toY) {
+        Patch crack = Patch.crack(x, y, toX, toY, 2, 1);
+        LineSegment line = new LineSegment(x, y, toX, toY);
+        int within = 0;
+        for (double px = -12.1; px <= 14; px += 0.25) {
+            for (double py = -12.1; py <= 14; py += 0.25) {
+                double share = Math.min(1, line.distance(new Coordinate(px, py)) / 2);
+                assertThat(crack.lift(px, py)).as("at %s, %s", px, py).isCloseTo(-Math.pow(1 - share * share, 2), within(1e-9));
+                within += share < 1 ? 1 : 0;
+            }
+        }
+        assertThat(within / 16.0).as("mm²").isCloseTo(line.getLength() * 4 + Math.PI * 4, within(0.8));
     }
 
     @Test
