@@ -4,6 +4,7 @@ import java.lang.reflect.Modifier;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -265,14 +266,25 @@ public final class Remembered {
         return recall("prepared", area, (a, memory) -> PreparedGeometryFactory.prepare(a));
     }
 
-    /** Areas together, remembered. */
+    /** Areas together, remembered; so is each group of them that is apart from the others. */
     public Geometry union(List<Geometry> areas) {
-        return areas.isEmpty() ? Shapes.nothing() : areas.size() == 1 ? areas.get(0)
-                : anywhere("union", areas.get(0), areas.subList(1, areas.size()), "", (first, others, none, memory) -> {
-                    List<Geometry> all = new ArrayList<>(List.of(first));
-                    all.addAll(others);
-                    return Shapes.union(all);
-                });
+        if (areas.isEmpty()) {
+            return Shapes.nothing();
+        }
+        return areas.size() == 1 ? areas.get(0)
+                : anywhere("union", areas.get(0), areas.subList(1, areas.size()), "",
+                        (first, others, none, memory) -> memory.union(first, others));
+    }
+
+    private Geometry union(Geometry first, List<Geometry> others) {
+        List<Geometry> all = new ArrayList<>(List.of(first));
+        all.addAll(others);
+        List<List<Geometry>> near = Shapes.near(all);
+        return near.size() == 1 ? Shapes.union(all) : Shapes.apart(near.stream().map(this::joined).toList());
+    }
+
+    private Geometry joined(List<Geometry> near) {
+        return near.size() == 1 ? near.get(0) : recall("joined", near, (group, memory) -> Shapes.union(group));
     }
 
     /** A line as broad as a nib, remembered. */
@@ -325,6 +337,16 @@ public final class Remembered {
 
     private Geometry cutAll(Geometry area, List<Geometry> others) {
         return area.isEmpty() || others.isEmpty() ? area
-                : anywhere("without", area, others, "", (a, all, none, memory) -> Shapes.minus(a, all));
+                : anywhere("without", area, together(others), "", (a, all, none, memory) -> Shapes.minus(a, all));
+    }
+
+    /** Areas put together as far as they were moved alike: their union is then known wherever they go. */
+    private List<Geometry> together(List<Geometry> areas) {
+        Map<List<Double>, List<Geometry>> alike = new LinkedHashMap<>();
+        for (Geometry area : areas) {
+            alike.computeIfAbsent(Moved.of(area).map(moved -> List.of(moved.dx(), moved.dy())).orElse(List.of()), by -> new ArrayList<>())
+                    .add(area);
+        }
+        return alike.values().stream().map(this::union).toList();
     }
 }

@@ -44,10 +44,14 @@ public final class Shapes {
         if (near.size() == 1) {
             return polygons(OverlayNGRobust.union(areas));
         }
+        return apart(near.stream().map(group -> group.size() == 1 ? group.get(0) : OverlayNGRobust.union(group)).toList());
+    }
+
+    /** Areas that do not meet, as one: they need no joining. */
+    static Geometry apart(List<Geometry> areas) {
         List<Polygon> all = new ArrayList<>();
-        for (List<Geometry> group : near) { // what is apart needs no joining
-            Geometry joined = group.size() == 1 ? group.get(0) : OverlayNGRobust.union(group);
-            for (Object polygon : PolygonExtracter.getPolygons(joined)) {
+        for (Geometry area : areas) {
+            for (Object polygon : PolygonExtracter.getPolygons(area)) {
                 all.add((Polygon) polygon);
             }
         }
@@ -55,7 +59,7 @@ public final class Shapes {
     }
 
     /** Areas in groups whose boxes touch one another, by a sweep from the left. */
-    private static List<List<Geometry>> near(List<Geometry> areas) {
+    static List<List<Geometry>> near(List<Geometry> areas) {
         List<Geometry> fromLeft = new ArrayList<>(areas.stream().filter(a -> !a.isEmpty()).toList());
         fromLeft.sort(Comparator.comparingDouble(a -> a.getEnvelopeInternal().getMinX()));
         List<List<Geometry>> groups = new ArrayList<>();

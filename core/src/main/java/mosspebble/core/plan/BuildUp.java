@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import mosspebble.core.area.Cells;
 import mosspebble.core.area.Grid;
 import mosspebble.core.area.Mask;
@@ -183,7 +184,7 @@ public final class BuildUp {
     List<Passes.Broken> paint(List<Region> regions, List<Cells> cells, Map<Integer, Integer> fixed,
             Optional<Consumer<List<Step.After>>> pencil, List<String> own) {
         edges = Pencilling.of(regions, remembered);
-        PaintOrder order = PaintOrder.of(regions, cells, bleedCells(), grid);
+        PaintOrder order = PaintOrder.of(regions, cells, bleedCells(), grid, remembered);
         List<CoatCount.Coats> coats = CoatCount.of(regions, order.oneByOne(), fixed, this, remembered);
         Passes passes = Passes.of(regions, coats, order, this, habits.hand(), pencil.isPresent(), own);
         List<Passes.Broken> broken = passes.broken();
@@ -359,7 +360,6 @@ public final class BuildUp {
         Region first = regions.get(pass.members().get(0).region());
         boolean onBare = false;
         List<Step.Layer> layers = new ArrayList<>();
-        List<Cells> touched = new ArrayList<>();
         List<List<Jobs.Member>> loads = pass.wet() ? loads(pass.members(), regions) : sideBySide(pass.members(), regions, coats);
         for (List<Jobs.Member> load : loads) {
             Region region = regions.get(load.get(0).region());
@@ -378,7 +378,6 @@ public final class BuildUp {
             onBare |= grounds.getOrDefault(0, 0) > 0;
             layers.add(new Step.Layer(surface.side(), place, soft(load, regions),
                     new Step.Load(region.colour().mix(), coat, region.thin() * thick), 1, again(load, coats, place)));
-            touched.add(cells(place));
             films.lay(mask, coat, 1);
         }
         double setUp = pass.members().stream().map(m -> regions.get(m.region()))
@@ -387,8 +386,6 @@ public final class BuildUp {
                 .mapToDouble(m -> setUp(m, course.mix(m))).sum();
         Effort effort = effort(pass.members(), regions);
         Drying drying = drying(pass.members(), regions, coats, onBare);
-        Geometry all = layers.size() == 1 ? layers.get(0).place()
-                : remembered.union(layers.stream().map(Step.Layer::place).toList());
         List<What> what = pass.members().stream().map(m -> what(m, regions, coats)).toList();
         int of = pass.members().stream().mapToInt(m -> coats.get(m.region()).number()).max().orElse(1);
         int wanted = pass.members().stream().mapToInt(m -> coats.get(m.region()).wanted()).max().orElse(1);
@@ -398,15 +395,14 @@ public final class BuildUp {
                         pass.wet() ? List.of() : enough(pass, of, regions, coats)),
                 habits.tolerance(),
                 effort.widened(),
-                turn(all, first), pencil(pass));
+                turn(layers.stream().map(Step.Layer::place).toList(), first), pencil(pass));
         Step.Work work = new Step.Work(effort.areaMm2(), effort.painting().plus(minutes(setUp)), Duration.ZERO, drying.touchDry(),
                 drying.recoat());
         long apart = pass.members().size() / loads.size(); // places worked one after the other
         Optional<Step.Wet> wet = pass.wet()
                 ? Optional.of(new Step.Wet(open(pass, regions), effort.painting().dividedBy(apart)))
                 : Optional.empty();
-        course.add(new Step.Lay(pass.key(), first.kind(), doing, layers, effort.tool(), work, wet, after(pass, numbers)),
-                layers.size() > 1 ? cells(all) : touched.get(0));
+        course.add(new Step.Lay(pass.key(), first.kind(), doing, layers, effort.tool(), work, wet, after(pass, numbers)));
         pass.members().stream().filter(m -> m.coat() == 1 && coats.get(m.region()).wanted() > Planner.MOST_COATS)
                 .forEach(m -> showing.add(regions.get(m.region())));
     }
@@ -506,14 +502,16 @@ public final class BuildUp {
     }
 
     /** How to keep the hand off wet paint. */
-    private Step.Turn turn(Geometry place, Region region) {
+    private Step.Turn turn(List<Geometry> places, Region region) {
         boolean right = habits.hand() == Habits.Hand.RIGHT;
+        Envelope all = new Envelope();
+        places.forEach(place -> all.expandToInclude(place.getEnvelopeInternal()));
         Envelope before = new Envelope();
         if (course.size() > 0 && course.get(course.size() - 1).side() == surface.side()) {
             course.get(course.size() - 1).layers().forEach(l -> before.expandToInclude(l.place().getEnvelopeInternal()));
         }
         if (!before.isNull()) {
-            Coordinate here = place.getEnvelopeInternal().centre();
+            Coordinate here = all.centre();
             Coordinate last = before.centre();
             double far = here.distance(last);
             double toward = far == 0 ? 0 : ((last.x - here.x) * (right ? 0.8 : -0.8) + (last.y - here.y) * 0.6) / far;
@@ -521,8 +519,13 @@ public final class BuildUp {
                 return Step.Turn.HALF_ROUND;
             }
         }
-        boolean spreads = place.getEnvelopeInternal().getWidth() > REST_MM && (region.isLine() || place.getNumGeometries() > 2);
+        boolean spreads = all.getWidth() > REST_MM && (region.isLine() || pieces(remembered.union(places)) > 2);
         return !spreads ? Step.Turn.AS_IT_LIES : right ? Step.Turn.LEFT_TO_RIGHT : Step.Turn.RIGHT_TO_LEFT;
+    }
+
+    /** In how many places an area lies; slivers that are left where others end on it are none. */
+    private static long pieces(Geometry place) {
+        return IntStream.range(0, place.getNumGeometries()).filter(i -> place.getGeometryN(i).getArea() > Regions.LEAST_AREA).count();
     }
 
     /** The passes it waits for, and what was done to the stone before. */
@@ -565,7 +568,7 @@ public final class BuildUp {
                 Shapes.nothing());
         boolean gems = course.steps().stream().anyMatch(s -> s.side() == surface.side() && s instanceof Step.Lay lay
                 && lay.doing().what().stream().anyMatch(w -> w.share().kind() == Share.Kind.GEM));
-        course.add(new Step.Seal(advice, layer, new Step.Lying(rests.isPresent(), gems, drawn()), work, after), cells(whole));
+        course.add(new Step.Seal(advice, layer, new Step.Lying(rests.isPresent(), gems, drawn()), work, after));
         films.lay(mask, coat, advice.coats());
     }
 

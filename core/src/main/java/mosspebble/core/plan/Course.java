@@ -6,7 +6,6 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.IntStream;
-import mosspebble.core.area.Cells;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.project.Side;
 
@@ -14,8 +13,6 @@ import mosspebble.core.project.Side;
 final class Course {
 
     private final List<Step> steps = new ArrayList<>();
-    private final List<Cells> touched = new ArrayList<>();
-
     private final Set<Mix> mixed = new HashSet<>();
     private Duration bound = Duration.ZERO;
 
@@ -46,18 +43,8 @@ final class Course {
         return steps.get(number);
     }
 
-    /** The cells that a step touches on the grid of its surface; null for one that lays no paint. */
-    Cells touched(int number) {
-        return touched.get(number);
-    }
-
-    void add(Step step, Cells cells) {
+    void add(Step step) {
         steps.add(step);
-        touched.add(cells);
-    }
-
-    void plain(Step step) {
-        add(step, null);
     }
 
     /** After the last step. */

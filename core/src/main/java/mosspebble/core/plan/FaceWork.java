@@ -203,7 +203,7 @@ final class FaceWork {
      */
     private void pencil(double mm, boolean again, boolean onPaint, double below, List<Step.After> after) {
         long minutes = Math.max(again ? 1 : 3, Math.round((again ? 0 : PENCIL_LAY_OUT_MIN) + mm / Pencilling.MM_PER_MINUTE));
-        course.plain(new Step.Pencil(side, new Step.Drawing(again, onPaint, below <= Pencilling.SHOWS_GRAPHITE, below),
+        course.add(new Step.Pencil(side, new Step.Drawing(again, onPaint, below <= Pencilling.SHOWS_GRAPHITE, below),
                 new Step.Work(0, Duration.ofMinutes(minutes), Duration.ZERO, Duration.ZERO, Duration.ZERO), after));
     }
 

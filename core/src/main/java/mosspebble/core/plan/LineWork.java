@@ -214,8 +214,7 @@ final class LineWork {
         List<Geometry> over = overlap.over(highlight ? frontOfThing[depth] : depth, whole.getEnvelopeInternal(), highlight ? 0 : 1);
         Geometry place = over.isEmpty() ? whole
                 : highlight ? remembered.anywhere("light", whole, over, "", (all, front, none, m) -> leftOfLights(all, front))
-                : remembered.anywhere("line", whole, over, "",
-                        (all, front, none, m) -> Shapes.minus(all, front.stream().map(each -> m.grown(each, STOP_SHORT)).toList()));
+                : remembered.without(whole, over.stream().map(each -> remembered.grown(each, STOP_SHORT)).toList());
         if (place.getArea() > Regions.LEAST_AREA) {
             double nib = part.part().isArea() ? 0 : part.part().penMm();
             regions.add(new Region(highlight ? Step.Kind.HIGHLIGHT : Step.Kind.DETAIL, rows.what(What.Of.PART, part), place, colour,

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.PriorityQueue;
 import java.util.Set;
 import java.util.stream.IntStream;
+import mosspebble.core.area.Remembered;
 import mosspebble.core.area.Cells;
 import mosspebble.core.area.Grid;
 import mosspebble.core.area.Shapes;
@@ -102,6 +103,7 @@ public final class PaintOrder {
     private final Alike alike;
     private final int seamSteps;
     private final double cellMm;
+    private final Remembered remembered;
     private final Map<Integer, Net> networks = new HashMap<>();
     private final List<Arrow> overNet = new ArrayList<>();
     private final List<Arrow> wished = new ArrayList<>();
@@ -110,20 +112,22 @@ public final class PaintOrder {
     private final List<Edge> edges = new ArrayList<>();
     private final List<Later> later = new ArrayList<>();
 
-    private PaintOrder(List<Region> regions, List<Cells> cells, int seamSteps, double cellMm) {
+    private PaintOrder(List<Region> regions, List<Cells> cells, int seamSteps, double cellMm, Remembered remembered) {
         this.regions = regions;
         this.cells = cells;
         this.alike = new Alike(regions);
         this.seamSteps = seamSteps;
         this.cellMm = cellMm;
+        this.remembered = remembered;
     }
 
     /**
      * @param cells what each region touches, in the same order
      * @param bleedCells cells over which wet paint bleeds
      */
-    static PaintOrder of(List<Region> regions, List<Cells> cells, int bleedCells, Grid grid) {
-        PaintOrder order = new PaintOrder(regions, cells, Math.max(1, (int) Math.round(SEAM_MM / 2 / grid.cellMm())), grid.cellMm());
+    static PaintOrder of(List<Region> regions, List<Cells> cells, int bleedCells, Grid grid, Remembered remembered) {
+        PaintOrder order = new PaintOrder(regions, cells, Math.max(1, (int) Math.round(SEAM_MM / 2 / grid.cellMm())), grid.cellMm(),
+                remembered);
         order.draw(cells.stream().map(c -> c.spread(bleedCells, grid)).toList());
         return order;
     }
@@ -182,7 +186,7 @@ public final class PaintOrder {
 
     /** The same with arrows turned where a painter's own order goes against them. */
     PaintOrder following(List<Integer> order) {
-        PaintOrder turned = new PaintOrder(regions, cells, seamSteps, cellMm);
+        PaintOrder turned = new PaintOrder(regions, cells, seamSteps, cellMm, remembered);
         for (Arrow arrow : arrows) {
             boolean against = order.indexOf(arrow.before) > order.indexOf(arrow.then);
             turned.arrows.add(against ? new Arrow(arrow.then, arrow.before, arrow.because, arrow.seam) : arrow);
@@ -288,8 +292,9 @@ public final class PaintOrder {
             Region net = regions.get(i);
             if (net.kind() == Step.Kind.FILL && isArea(net) && net.hides() && net.what().share().kind() == Share.Kind.WHOLE
                     && runsBetween(net.place())) {
-                boolean round = runsRound(net.place());
-                boolean frame = round || !Tools.widerThan(net.place(), EVENLY * meanMm(net.place()));
+                boolean round = remembered.recall("runs round", net.place(), (place, m) -> runsRound(place));
+                boolean frame = round
+                        || remembered.recall("even", net.place(), (place, m) -> !Tools.widerThan(place, EVENLY * meanMm(place)));
                 Set<Integer> met = new HashSet<>(); // pieces of a blend are one
                 for (int j = 0; j < regions.size() && met.size() < LEAST_MET; j++) {
                     Region other = regions.get(j);

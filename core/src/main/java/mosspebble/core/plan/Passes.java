@@ -10,6 +10,8 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import mosspebble.core.blend.Share;
 import mosspebble.core.project.Habits;
@@ -399,11 +401,16 @@ final class Passes {
     /** Stops at the edges of what lies in front and is painted already. */
     private Jobs.Member trimmed(Jobs.Member member, int[] place) {
         int own = place[passOf[jobs.byRegion.get(member.region())[member.coat() - 1]]];
-        List<Geometry> front = order.edges().stream()
+        Map<Integer, List<Geometry>> things = order.edges().stream()
                 .filter(e -> e.back() == member.region() && place[passOf[jobs.byRegion.get(e.front())[0]]] < own)
-                .map(e -> regions.get(e.front()).place()).toList();
-        return front.isEmpty() ? member
-                : new Jobs.Member(member.region(), member.coat(), built.remembered().without(member.place(), front), front);
+                .map(e -> regions.get(e.front()))
+                .collect(Collectors.groupingBy(r -> r.what().row().thing(), TreeMap::new,
+                        Collectors.mapping(Region::place, Collectors.toList())));
+        if (things.isEmpty()) {
+            return member;
+        }
+        List<Geometry> front = things.values().stream().map(built.remembered()::union).toList(); // where one has moved the others are known
+        return new Jobs.Member(member.region(), member.coat(), built.remembered().without(member.place(), front), front);
     }
 
     /** The members of what is worked wet, load by load. */

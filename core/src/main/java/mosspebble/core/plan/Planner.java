@@ -26,6 +26,7 @@ import mosspebble.core.project.Edge;
 import mosspebble.core.project.Habits;
 import mosspebble.core.project.OldPaint;
 import mosspebble.core.project.Project;
+import mosspebble.core.project.Sides;
 import mosspebble.core.project.Side;
 import mosspebble.core.project.Workshop;
 import mosspebble.core.sketch.Item;
@@ -91,7 +92,7 @@ public final class Planner {
         boolean backUp = project.sides().backUp();
         Survey front = backUp
                 ? below.map(FaceWork::survey).orElseGet(
-                        () -> remembered.recall("survey", project.turnedOver().stone(), (stone, m) -> Survey.of(stone)))
+                        () -> remembered.recall("survey", turnedOver().stone(), (stone, m) -> Survey.of(stone)))
                 : survey;
         boolean designed = up.design().isPresent() || below.filter(b -> b.design().isPresent()).isPresent();
         Optional<EdgeStrip> strip = project.edge().isPainted()
@@ -129,15 +130,20 @@ public final class Planner {
                 }
             }
             if (!layers.isEmpty()) {
-                course.plain(new Step.Earlier(layers));
+                course.add(new Step.Earlier(layers));
             }
         }
     }
 
     private FaceWork below() {
-        Project turned = project.turnedOver();
+        Project turned = turnedOver();
         return new FaceWork(turned, remembered.recall("survey", turned.stone(), (stone, m) -> Survey.of(stone)), workshop, sealer(), course,
                 remembered);
+    }
+
+    private Project turnedOver() {
+        return project.turnedOver(remembered.recall("turned over", project.stone(), project.sides().lay(),
+                (stone, lay, m) -> Sides.turnedOver(stone, lay)));
     }
 
     private PaintPlan plan(List<FacePlan> faces, Optional<EdgeStrip> strip) {
@@ -151,7 +157,7 @@ public final class Planner {
 
     private void prepare(Survey front, Optional<Survey> back, boolean primed) {
         for (Preparation.Task task : Preparation.of(front, back, primed, workshop.climate())) {
-            course.plain(
+            course.add(
                     new Step.Prepare(task, new Step.Work(front.facts().upperMm2(), task.hand(), Duration.ZERO, Duration.ZERO, task.waits()),
                             course.last(Step.Waits.STEP_BEFORE)));
         }
@@ -197,7 +203,7 @@ public final class Planner {
 
     private void sign(List<FaceWork> faces, Optional<Paint> sealer) {
         double thickest = faces.stream().mapToDouble(f -> f.built().films().thickestUm()).max().orElse(0);
-        course.plain(
+        course.add(
                 new Step.Sign(
                         new Step.Work(0, Duration.ofMinutes(2), Duration.ZERO, Duration.ZERO,
                                 max(Drying.beforeSealing(thickest, workshop.climate()),

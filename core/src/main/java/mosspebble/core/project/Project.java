@@ -258,7 +258,15 @@ public record Project(String id, String name, String purpose, Stone stone, Histo
      * as it was, unless its measures were changed in between.
      */
     public Project turnedOver() {
-        Stone over = sides.lay().filter(lay -> lay.turnedOver().equals(stone)).orElseGet(stone::turnedOver);
+        return turnedOver(Sides.turnedOver(stone, sides.lay()));
+    }
+
+    /**
+     * The same where it is known already how the stone lies then.
+     *
+     * @param over what {@link Sides#turnedOver(Stone, Optional)} says
+     */
+    public Project turnedOver(Stone over) {
         return withStone(over).withSides(sides.turnedOver(stone));
     }
 }

@@ -38,6 +38,16 @@ public record Sides(Face up, Optional<Face> below, boolean backUp, Optional<Ston
         return new Sides(up, Optional.empty(), backUp, lay, edge);
     }
 
+    /**
+     * How a stone lies once it is turned over: as it was measured with that face up, if it still is the same stone.
+     *
+     * @param stone as it lies now
+     * @param lay as it was measured then
+     */
+    public static Stone turnedOver(Stone stone, Optional<Stone> lay) {
+        return lay.filter(before -> before.turnedOver().equals(stone)).orElseGet(stone::turnedOver);
+    }
+
     /** @param stone as it lies now */
     Sides turnedOver(Stone stone) {
         return new Sides(below.orElse(Face.BARE), Optional.of(up), !backUp, Optional.of(stone), edge);

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.SplittableRandom;
 import java.util.concurrent.atomic.AtomicInteger;
@@ -12,6 +13,7 @@ import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.util.AffineTransformation;
+import org.locationtech.jts.operation.union.UnaryUnionOp;
 
 class RememberedTest {
 
@@ -130,6 +132,42 @@ class RememberedTest {
                 here.difference(AffineTransformation.translationInstance(3, 5).transform(other))).getArea()).as("not alike: done anew")
                 .isLessThan(1e-9);
         assertThat(asked).isEqualTo(2);
+    }
+
+    @Test
+    void whatIsApartIsJoinedOnceEachWhateverTheOthersDo() {
+        Remembered remembered = new Remembered();
+        Geometry left = disc(0, 6);
+        Geometry leftToo = disc(7, 6);
+        Geometry first = remembered.union(List.of(left, disc(60, 3), leftToo));
+        for (double x = 40; x < 80; x += 4) {
+            Geometry all = remembered.union(List.of(left, disc(x, 3), leftToo, disc(x + 4, 3)));
+            assertThat(all.symDifference(left.union(leftToo).union(disc(x, 3)).union(disc(x + 4, 3))).getArea()).isLessThan(1e-9);
+            assertThat(all.getNumGeometries()).isEqualTo(2);
+            assertThat(all.getGeometryN(0)).as("two on the left, which nobody moved").isSameAs(first.getGeometryN(0));
+        }
+        assertThat(remembered.union(List.of(Shapes.nothing(), Shapes.nothing())).isEmpty()).isTrue();
+    }
+
+    @Test
+    void whatIsCutOutComesOutAsFromTheLibraryHoweverItWasMoved() {
+        SplittableRandom random = new SplittableRandom(8);
+        Geometry wall = disc(0, 40);
+        List<Geometry> leaves = random.ints(9, -30, 30).mapToObj(x -> disc(x, 1 + Math.abs(x) / 8.0)).toList();
+        for (int i = 0; i < 30; i++) {
+            Remembered remembered = new Remembered();
+            List<Geometry> over = new ArrayList<>(leaves.subList(6, 9)); // lie where they were drawn
+            for (int thing = 0; thing < 2; thing++) {
+                double dx = random.nextDouble(-40, 40);
+                double dy = random.nextDouble(-40, 40);
+                leaves.subList(3 * thing, 3 * thing + 3)
+                        .forEach(leaf -> over.add(random.nextInt(over.size()), remembered.moved(leaf, dx, dy)));
+            }
+            Geometry left = remembered.without(wall, over);
+            Geometry right = wall.difference(UnaryUnionOp.union(over));
+            assertThat(left.symDifference(right).getArea()).isLessThan(1e-9);
+            assertThat(left.isValid()).isTrue();
+        }
     }
 
     @Test

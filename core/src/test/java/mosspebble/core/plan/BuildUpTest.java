@@ -264,6 +264,27 @@ class BuildUpTest {
         return Integer.parseInt(parts.get(parts.size() - 1).replaceAll("\\D", "")) - Integer.parseInt(parts.get(0).replaceAll("\\D", ""));
     }
 
+    @Test
+    @Tag("outside") // many places are worked away from the hand, so that it does not rest in wet paint (common practice, no source)
+    void sliversLeftBesideAnAreaAreNoPlacesToKeepTheHandOff() {
+        assertThat(turn(4, Habits.Hand.RIGHT)).as("three places").isEqualTo(Step.Turn.LEFT_TO_RIGHT);
+        assertThat(turn(4, Habits.Hand.LEFT)).isEqualTo(Step.Turn.RIGHT_TO_LEFT);
+        assertThat(turn(0.05, Habits.Hand.RIGHT)).as("one place and two slivers of a fiftieth of a square millimetre")
+                .isEqualTo(Step.Turn.AS_IT_LIES);
+    }
+
+    /** How a hand keeps off a band of 40 mm, with two squares of so many mm beside it that belong to it. */
+    private static Step.Turn turn(double squareMm, Habits.Hand hand) {
+        Geometry band = Shapes.union(List.of(box(0, 0, 40, 10), box(42, 0, 42 + squareMm, squareMm),
+                box(50, 0, 50 + squareMm, squareMm)));
+        Repertoire bands = Repertoire.of(List.of(new Motif("flag", "Flag", List.of(new Slot("s0", "Band", Srgb.ofHex("#888888"))),
+                List.of(part("stripe0", "s0", band, 0)), box(0, 0, 60, 10), box(0, 0, 60, 10), false, false)), List.of(), List.of());
+        Project project = project().withHabits(project().habits().withHand(hand));
+        PaintPlan plan = Plans.plan(project, SURVEY, new Workshop(new Palette(Paints.shelf()), bands, Climate.room(), List.of()),
+                new Remembered());
+        return plan.steps().stream().filter(s -> s.kind() == Kind.FILL).map(s -> ((Step.Lay) s).doing().turn()).findFirst().orElseThrow();
+    }
+
     // --- coats and film
 
     @Test
