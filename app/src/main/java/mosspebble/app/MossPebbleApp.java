@@ -370,7 +370,11 @@ public final class MossPebbleApp extends Application {
             return thread;
         });
         SittingModel sitting = shell.sitting();
-        watch.scheduleWithFixedDelay(() -> Platform.runLater(sitting::tick), 1, 1, TimeUnit.SECONDS); // no animation: that draws at 60 Hz
+        watch.scheduleWithFixedDelay(() -> { // no animation: that draws at 60 Hz
+            if (sitting.isDue()) {
+                Platform.runLater(sitting::tick);
+            }
+        }, 1, 1, TimeUnit.SECONDS);
         StudioStore mine = store;
         watch.execute(() -> {
             try {

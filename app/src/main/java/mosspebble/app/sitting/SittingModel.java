@@ -84,6 +84,10 @@ public final class SittingModel {
         }
     }
 
+    /** So often the time is told where it is looked at, and where it is not. */
+    private static final Duration LOOKED_AT = Duration.ofSeconds(1);
+    private static final Duration UNSEEN = Duration.ofSeconds(10);
+
     /** Later than planned by so much, the timetable is brought up to the clock. */
     private static final Duration SLACK = Duration.ofMinutes(2);
 
@@ -109,6 +113,9 @@ public final class SittingModel {
     private Duration usual = Duration.ZERO;
     private boolean withoutSolver;
     private Object askedFrom;
+    /** Whether the time is looked at, and when it was told last; read by the watch. */
+    private volatile boolean looked;
+    private volatile Instant told;
     private Finding.Stage lookedAtAlso;
     private Shown paged;
     private Optional<List<SittingPage>> pages = Optional.empty();
@@ -124,7 +131,10 @@ public final class SittingModel {
         this.results = results;
         this.desk = desk;
         this.clock = clock;
+        now.addListener((o, a, b) -> told = b);
         now.set(instant());
+        looked = active();
+        workbench.stageProperty().addListener((o, a, b) -> looked = active());
         results.thumbs().addListener((MapChangeListener<String, Results.Thumb>) change -> ask());
         workbench.studioProperty().addListener((o, a, b) -> ask());
         shown.addListener((o, a, b) -> b.next().map(n -> b.step(b.piece(n))).filter(Step.Lay.class::isInstance)
@@ -153,6 +163,7 @@ public final class SittingModel {
     /** Has it searched for at the stage one is at as well: its pages are looked at there. */
     public void planHere() {
         lookedAtAlso = workbench.stageProperty().get();
+        looked = true;
         ask();
     }
 
@@ -247,6 +258,14 @@ public final class SittingModel {
     }
 
     // --- following
+
+    /**
+     * Whether the time is to be told again: every second where it is looked at, else a few times a minute, so that a window nobody touches
+     * is left at rest. Any thread may ask.
+     */
+    public boolean isDue() {
+        return Duration.between(told, clock.instant()).abs().compareTo(looked ? LOOKED_AT : UNSEEN) >= 0;
+    }
 
     /** Tells the time: a plan that lies behind the clock is moved on. */
     public void tick() {

@@ -378,6 +378,38 @@ class SittingModelTest {
         });
     }
 
+    /** How often the time is told within so many seconds, asked for each of them. */
+    private int told(int seconds) {
+        int told = 0;
+        for (int i = 0; i < seconds; i++) {
+            clock.on(Duration.ofSeconds(1));
+            if (model.isDue()) {
+                model.tick();
+                assertThat(model.nowProperty().get()).isEqualTo(clock.instant());
+                told++;
+            }
+        }
+        return told;
+    }
+
+    @Test
+    void theTimeIsToldEverySecondOnlyWhereItIsLookedAt() throws Exception {
+        with(List.of("snail"), desk -> {
+            assertThat(told(30)).as("at the table").isEqualTo(30);
+            workbench.stageProperty().set(Finding.Stage.SKETCH);
+            assertThat(told(60)).as("elsewhere").isEqualTo(6);
+            clock.to(clock.instant().minus(Duration.ofHours(2)));
+            assertThat(model.isDue()).as("a clock put back is told at once").isTrue();
+            model.planHere();
+            assertThat(told(30)).as("where the pages of a sitting are looked at").isEqualTo(30);
+            workbench.stageProperty().set(Finding.Stage.COLOUR);
+            clock.on(Duration.ofSeconds(9));
+            workbench.stageProperty().set(Finding.Stage.SITTING);
+            model.activate();
+            assertThat(model.nowProperty().get()).as("who comes back sees the time").isEqualTo(clock.instant());
+        });
+    }
+
     @Test
     void dryingIsToldUntilItIsDryAlsoByASecondModel() throws Exception {
         with(List.of("snail"), desk -> {
