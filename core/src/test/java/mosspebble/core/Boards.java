@@ -62,7 +62,12 @@ public final class Boards {
 
     /** A board so many mm wide without outlines, shade or primer. */
     public static Project project(double wide, Map<String, Mix> colours) {
-        return Project.begin("p", "Board", Stone.cobble())
+        return project("p", wide, colours);
+    }
+
+    /** The same on a stone of an id of its own. */
+    public static Project project(String id, double wide, Map<String, Mix> colours) {
+        return Project.begin(id, "Board", Stone.cobble())
                 .withSketch(Optional.of(Sketch.of(new Subject.Figure("board"), ItemMode.ON_STONE, new Placement(0, 0, 0, wide), 0)))
                 .withColours(colours)
                 .withHabits(Habits.usual().withPrimer(Habits.Primer.NEVER).withLineColour(Habits.LineColour.NONE).withLight(Light.NONE));

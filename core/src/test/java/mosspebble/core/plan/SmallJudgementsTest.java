@@ -1,0 +1,247 @@
+package mosspebble.core.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import mosspebble.core.Boards;
+import mosspebble.core.Paints;
+import mosspebble.core.Surveys;
+import mosspebble.core.area.Remembered;
+import mosspebble.core.blend.Share;
+import mosspebble.core.colour.Binder;
+import mosspebble.core.colour.Finish;
+import mosspebble.core.colour.Mix;
+import mosspebble.core.colour.Paint;
+import mosspebble.core.colour.PaintKind;
+import mosspebble.core.colour.Palette;
+import mosspebble.core.colour.Shelf;
+import mosspebble.core.drying.Climate;
+import mosspebble.core.project.Habits;
+import mosspebble.core.project.Light;
+import mosspebble.core.project.Project;
+import mosspebble.core.project.Workshop;
+import mosspebble.core.rules.Plans;
+import mosspebble.core.sketch.ItemMode;
+import mosspebble.core.sketch.Motif;
+import mosspebble.core.sketch.MotifPart;
+import mosspebble.core.sketch.Placement;
+import mosspebble.core.sketch.Presence;
+import mosspebble.core.sketch.Repertoire;
+import mosspebble.core.sketch.Role;
+import mosspebble.core.sketch.Sketch;
+import mosspebble.core.sketch.Slot;
+import mosspebble.core.sketch.Subject;
+import mosspebble.core.stone.Stone;
+import mosspebble.core.units.Micrometres;
+import mosspebble.core.units.Millilitres;
+import mosspebble.core.units.Millimetres;
+import mosspebble.core.units.Srgb;
+import org.junit.jupiter.api.Tag;
+import org.junit.jupiter.api.Test;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Envelope;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.GeometryFactory;
+import org.locationtech.jts.geom.LineString;
+
+/** Judgements of a plan that take a measure or two: what is too narrow or too close, which sealer, what is alike, what goes where. */
+class SmallJudgementsTest {
+
+    private static final GeometryFactory FACTORY = new GeometryFactory();
+    private static final Stone STONE = Stone.cobble();
+    private static final double PIT_MM = STONE.texture().pitMm();
+    private static final Map<String, Mix> COLOURS = Map.of("board", Mix.of("blue"), "bar", Mix.of("yellow"), "line", Mix.of("black"));
+
+    private static Geometry box(double x0, double y0, double x1, double y1) {
+        return FACTORY.toGeometry(new Envelope(x0, x1, y0, y1));
+    }
+
+    private static MotifPart part(String id, Role role, Geometry shape, double penMm) {
+        return new MotifPart(id, id, role, "s", shape, new MotifPart.Make(penMm, 0, false, Presence.ALWAYS), Optional.empty());
+    }
+
+    /** The plan of a few parts in one colour as they are drawn, mm. */
+    private static PaintPlan plan(String paint, Shelf shelf, List<MotifPart> parts) {
+        Geometry all = box(-30, -20, 30, 20);
+        Repertoire repertoire = Repertoire
+                .of(List.of(new Motif("strips", "Strips", List.of(new Slot("s", "S", Srgb.ofHex("#444444"))), parts,
+                        all, all, false, false)), List.of(), List.of());
+        Project project = Project.begin("p", "P", STONE)
+                .withSketch(Optional.of(Sketch.of(new Subject.Figure("strips"), ItemMode.ON_STONE, new Placement(0, 0, 0, 1), 0)))
+                .withColours(Map.of("s", Mix.of(paint)))
+                .withHabits(Habits.usual().withPrimer(Habits.Primer.NEVER).withLineColour(Habits.LineColour.NONE).withLight(Light.NONE));
+        return Plans.plan(project, Surveys.of(STONE), new Workshop(new Palette(shelf), repertoire, Climate.room(), List.of()),
+                new Remembered());
+    }
+
+    // --- what tools can reach
+
+    private static final List<MotifPart> STRIPS = List.of(part("0.7", Role.FILL, box(-20, 0, 20, 0.7), 0),
+            part("0.3", Role.FILL, box(-20, 5, 20, 5.3), 0), part("4", Role.FILL, box(-20, -9, 20, -5), 0));
+
+    @Test
+    @Tag("outside") // a fine brush fills nothing narrower than 1 mm, a pen nothing narrower than two of its nibs (common practice, no source)
+    void strokesNarrowerThanTheToolAreToldWithTheirWidthTheWorstFirst() {
+        List<Paintability.Narrow> brushed = plan("blue", Paints.shelf(), STRIPS).noticed().fit().narrow();
+        assertThat(brushed).extracting(n -> n.part().part().id()).containsExactly("0.3", "0.7");
+        double needed = 1 + PIT_MM;
+        assertThat(brushed).allSatisfy(n -> {
+            assertThat(n.neededMm()).isCloseTo(needed, within(1e-9));
+            double wide = Double.parseDouble(n.part().part().id());
+            assertThat(n.wideMm()).as("to a hundredth of what is needed").isBetween(wide - needed / 100, wide + 1e-9);
+            assertThat(n.growth()).isCloseTo(needed / n.wideMm(), within(1e-9));
+            assertThat(n.pen()).isEmpty();
+        });
+        List<Paintability.Narrow> penned = plan("blackpen", Paints.shelf(), STRIPS).noticed().fit().narrow();
+        assertThat(penned).extracting(Paintability.Narrow::neededMm).as("a nib of half a millimetre, twice")
+                .containsOnly(2 * 0.5 + PIT_MM);
+        Paint fine = Paint.usual("finepen", "finepen", PaintKind.PEN, Srgb.ofHex("#19191b"), new Millilitres(6)).made(Binder.ACRYLIC,
+                Finish.MATT, new Millimetres(0.1), new Micrometres(18));
+        List<Paintability.Narrow> withFine = plan("blackpen", Paints.shelf().with(fine), STRIPS).noticed().fit().narrow();
+        assertThat(withFine).filteredOn(n -> n.wideMm() >= 0.2 + PIT_MM).allSatisfy(n -> assertThat(n.finer()).contains(fine));
+        assertThat(withFine).filteredOn(n -> n.wideMm() < 0.2 + PIT_MM).allSatisfy(n -> assertThat(n.finer()).isEmpty());
+    }
+
+    private static MotifPart lines(String id, double y, double apart) {
+        LineString low = FACTORY.createLineString(new Coordinate[] {new Coordinate(-20, y), new Coordinate(20, y)});
+        LineString high = FACTORY.createLineString(new Coordinate[] {new Coordinate(-20, y + apart), new Coordinate(20, y + apart)});
+        return part(id, Role.LINE, FACTORY.createMultiLineString(new LineString[] {low, high}), 0.5);
+    }
+
+    @Test
+    @Tag("outside") // two strokes closer than a nib run together (common practice, no source)
+    void strokesThatRunTogetherAreToldTheTightestFirst() {
+        List<Paintability.Tight> tight = plan("blackpen", Paints.shelf(),
+                List.of(lines("wide", -10, 2), lines("close", 0, 0.4), lines("closer", 10, 0.2))).noticed().fit().tight();
+        assertThat(tight).extracting(t -> t.one().part().id()).containsExactly("closer", "close");
+        assertThat(tight).extracting(Paintability.Tight::gapMm).satisfiesExactly(gap -> assertThat(gap).isCloseTo(0.2, within(1e-6)),
+                gap -> assertThat(gap).isCloseTo(0.4, within(1e-6)));
+        assertThat(tight).allSatisfy(t -> assertThat(t.neededMm()).isCloseTo(0.5 + PIT_MM, within(1e-9)));
+    }
+
+    // --- which sealer
+
+    private static Paint sealer(String id, Binder binder, Finish finish) {
+        return Paint.usual(id, id, PaintKind.VARNISH, Srgb.ofHex("#f5f1e2"), new Millilitres(100)).made(binder, finish, new Millimetres(0),
+                new Micrometres(60));
+    }
+
+    private static Optional<String> sealedWith(Habits.Seal wish, Paint... sealers) {
+        Shelf shelf = new Shelf(Paints.shelf().paints().stream().filter(p -> p.kind() != PaintKind.VARNISH).toList());
+        for (Paint sealer : sealers) {
+            shelf = shelf.with(sealer);
+        }
+        Project project = Boards.project(30, COLOURS);
+        return Boards.plan(project.withHabits(project.habits().withSeal(wish)), shelf).steps().stream().filter(s -> s instanceof Step.Seal)
+                .map(s -> ((Step.Seal) s).varnish().load().coat().name()).findFirst();
+    }
+
+    @Test
+    void theSealerIsTheOneWishedForElseAVarnishAndOnlyThenResin() {
+        Paint resin = sealer("resin", Binder.RESIN, Finish.GLOSS);
+        Paint matt = sealer("matt", Binder.ACRYLIC, Finish.MATT);
+        Paint gloss = sealer("gloss", Binder.ACRYLIC, Finish.GLOSS);
+        assertThat(sealedWith(Habits.Seal.GLOSS, resin, matt, gloss)).contains("gloss");
+        assertThat(sealedWith(Habits.Seal.MATT, resin, matt, gloss)).contains("matt");
+        assertThat(sealedWith(Habits.Seal.RESIN, gloss, matt, resin)).contains("resin");
+        assertThat(sealedWith(Habits.Seal.GLOSS, resin, matt)).as("no gloss there: a varnish all the same").contains("matt");
+        assertThat(sealedWith(Habits.Seal.GLOSS, resin)).as("nothing else there").contains("resin");
+        assertThat(sealedWith(Habits.Seal.RESIN, gloss)).contains("gloss");
+        assertThat(sealedWith(Habits.Seal.NONE, gloss)).isEmpty();
+        assertThat(sealedWith(Habits.Seal.GLOSS)).as("nothing to seal with").isEmpty();
+    }
+
+    @Test
+    @Tag("outside") // resin wants its own cautions, varnish others (common practice, no source)
+    void whatIsPouredIsWarnedOfAsResinAndWhatIsBrushedAsVarnish() {
+        for (Binder binder : List.of(Binder.RESIN, Binder.ACRYLIC)) {
+            Project project = Boards.project(30, COLOURS);
+            Shelf shelf = new Shelf(Paints.shelf().paints().stream().filter(p -> p.kind() != PaintKind.VARNISH).toList())
+                    .with(sealer("seal", binder, Finish.GLOSS));
+            PaintPlan plan = Boards.plan(project, shelf);
+            Step.Seal seal = (Step.Seal) plan.steps().get(plan.steps().size() - 1);
+            boolean poured = binder == Binder.RESIN;
+            assertThat(Hazard.of(seal, shelf).contains(Hazard.RESIN)).as("%s", binder).isEqualTo(poured);
+            assertThat(Hazard.of(seal, shelf).contains(Hazard.VARNISH)).isEqualTo(!poured);
+            assertThat(Hazard.of(plan, shelf)).contains(poured ? Hazard.RESIN : Hazard.VARNISH, Hazard.FOOD_AND_FIRE, Hazard.CHILDREN)
+                    .doesNotContain(Hazard.HEAVY, Hazard.HOT_AIR, Hazard.GLUE, Hazard.UNCURED_GEL);
+        }
+    }
+
+    // --- what takes the same material
+
+    private static Region region(Palette palette, int part, Share share, String paint, Geometry place) {
+        What what = What.of(What.Of.PART).share(share);
+        return new Region(Step.Kind.FILL, what, place, palette.colour(Mix.of(paint)).orElseThrow(), Region.Spread.EVEN,
+                part * Region.LEVELS,
+                Region.Line.NONE, Why.NONE);
+    }
+
+    @Test
+    void partsOfOneMaterialAreDoneTogetherUnlessSomethingLiesBetweenThem() {
+        Palette palette = new Palette(Boards.materials());
+        Share powder = Share.of(Share.Kind.POWDER);
+        Region low = region(palette, 0, powder, "gold dust", box(0, 0, 10, 10));
+        Region high = region(palette, 2, powder, "gold dust", box(20, 0, 30, 10));
+        Region bridge = region(palette, 1, Share.WHOLE, "blue", box(5, 2, 25, 8));
+        Region onLow = region(palette, 1, Share.WHOLE, "blue", box(5, 2, 15, 8));
+        Region clear = region(palette, 1, Share.of(Share.Kind.ISOLATED), "blue", box(5, 2, 25, 8));
+        Region aside = region(palette, 3, Share.WHOLE, "blue", box(5, 2, 25, 8));
+        assertThat(new Alike(List.of(low, high)).share(low, high)).isTrue();
+        assertThat(new Alike(List.of(low, bridge, high)).share(low, high)).as("blue on the one and below the other").isFalse();
+        assertThat(new Alike(List.of(low, bridge, high)).share(high, low)).isFalse();
+        assertThat(new Alike(List.of(low, onLow, high)).share(low, high)).as("blue on the one alone").isTrue();
+        assertThat(new Alike(List.of(low, clear, high)).share(low, high)).as("only what keeps them apart").isTrue();
+        assertThat(new Alike(List.of(low, high, aside)).share(low, high)).as("blue in front of both").isTrue();
+        assertThat(new Alike(List.of(low, high)).share(low, low)).as("one part").isFalse();
+        Region flakes = region(palette, 2, powder, "flakes", box(20, 0, 30, 10));
+        assertThat(new Alike(List.of(low, flakes)).share(low, flakes)).as("another powder").isFalse();
+        assertThat(new Alike(List.of(low, bridge)).share(low, bridge)).as("paint is no such material").isFalse();
+        Region gel = region(palette, 2, Share.of(Share.Kind.GEL), "gel", box(20, 0, 30, 10));
+        Alike both = new Alike(List.of(low, high, gel));
+        assertThat(both.together(low, gel)).isTrue();
+        assertThat(both.comesFirst(region(palette, 2, Share.WHOLE, "blue", box(20, 0, 30, 10)), low)).as("a base before a powder").isTrue();
+        assertThat(both.comesFirst(low, high)).as("both powder").isFalse();
+    }
+
+    // --- names and places
+
+    @Test
+    void aPieceKeepsItsNameFromPlanToPlan() {
+        What part = new What(What.Of.PART, "left wing", Share.WHOLE, List.of());
+        assertThat(part.id()).isEqualTo("part:left wing");
+        assertThat(part.share(Share.of(Share.Kind.POWDER)).id()).isEqualTo("part:left wing:powder");
+        assertThat(part.share(Share.of(Share.Kind.BAND, 2)).id()).isEqualTo("part:left wing:band-2");
+        assertThat(part.share(new Share(Share.Kind.GLAZE, 2, 3)).id()).as("passes of one glaze are one").isEqualTo("part:left wing:glaze");
+        assertThat(What.of(What.Of.GROUND).id()).isEqualTo("ground");
+    }
+
+    @Test
+    void aPassMovedTakesThePlaceOfTheOtherAndNothingElseMoves() {
+        PaintPlan plan = Boards.plan(Boards.project(40, COLOURS), Paints.shelf());
+        List<String> keys = plan.steps().stream().map(Step::key).toList();
+        List<String> order = plan.order();
+        assertThat(order).hasSizeGreaterThanOrEqualTo(3);
+        int first = keys.indexOf(order.get(0));
+        int last = keys.indexOf(order.get(order.size() - 1));
+        for (int from = first; from <= last; from++) {
+            for (int to = 0; to < keys.size(); to++) {
+                boolean movable = order.contains(keys.get(to));
+                int place = movable ? order.indexOf(keys.get(to)) : to < first ? 0 : order.size() - 1;
+                List<String> wanted = new ArrayList<>(order);
+                wanted.remove(keys.get(from));
+                wanted.add(place, keys.get(from));
+                assertThat(plan.moved(from, to)).as("%d to %d", from, to)
+                        .isEqualTo(wanted.equals(order) ? Optional.empty() : Optional.of(wanted));
+            }
+        }
+        assertThat(IntStream.range(0, first).mapToObj(i -> plan.moved(i, last))).as("washing stays where it is")
+                .allMatch(Optional::isEmpty);
+        assertThat(plan.moved(keys.size() - 1, first)).as("and so does the seal").isEmpty();
+    }
+}
