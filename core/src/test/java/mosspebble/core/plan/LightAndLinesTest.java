@@ -145,6 +145,24 @@ class LightAndLinesTest {
     }
 
     @Test
+    @Tag("outside") // first the area, then its shade and its light (common practice, no source)
+    void shadeAndLightAreSetOnceTheThingIsFilledAndDry() {
+        for (double shade : new double[] {0, 0.7}) {
+            List<Kind> onBall = plan(Habits.usual().withLight(new Light(320, shade, 0, 0.8, 0)).withLineColour(Habits.LineColour.NONE))
+                    .steps()
+                    .stream().filter(s -> s instanceof Step.Lay lay && lay.doing().what().get(0).part().equals("ball")).map(Step::kind)
+                    .distinct().toList();
+            assertThat(onBall).containsExactly(Kind.FILL, Kind.SHADE);
+        }
+        PaintPlan both = plan(Habits.usual().withLight(new Light(320, 0.7, 0, 0.8, 0)));
+        for (String side : List.of("light side of the ball", "shade side of the ball")) {
+            assertThat(of(both, side).after()).as("%s waits for the ball", side)
+                    .anyMatch(a -> both.steps().get(a.step()).kind() == Kind.FILL
+                            && both.steps().get(a.step()).key().contains("ball"));
+        }
+    }
+
+    @Test
     void onlyWhatBulgesThrowsAContactShadow() {
         // from below right, so that the near ball throws its shade onto the other
         PaintPlan plan = plan(Habits.usual().withLight(new Light(140, 0, 0.8, 0, 0)));
@@ -269,6 +287,7 @@ class LightAndLinesTest {
             // a disc of radius r less the same disc moved by d: 2 r^2 asin(d / 2r) + d sqrt(r^2 - d^2 / 4); law of the lens, from memory
             double d = 0.8 * 0.22 * Math.sqrt(Math.PI * 400);
             assertThat(place.getArea()).isCloseTo(2 * 400 * Math.asin(d / 40) + d * Math.sqrt(400 - d * d / 4), within(12.0));
+            assertThat(wash.paint().soft().mm()).as("it runs out over most of its own breadth").isBetween(d / 2, d);
         });
         Project unlit = project.withHabits(Habits.usual().withLight(Light.NONE));
         assertThat(Plans.plan(unlit, SURVEY, workshop, new Remembered()).steps()).noneMatch(s -> s.kind() == Kind.SHADE);

@@ -12,6 +12,8 @@ import mosspebble.core.Boards;
 import mosspebble.core.Paints;
 import mosspebble.core.Surveys;
 import mosspebble.core.area.Remembered;
+import mosspebble.core.blend.Blend;
+import mosspebble.core.blend.BlendKind;
 import mosspebble.core.blend.Share;
 import mosspebble.core.colour.Binder;
 import mosspebble.core.colour.Finish;
@@ -67,6 +69,10 @@ class SmallJudgementsTest {
 
     /** The plan of a few parts in one colour as they are drawn, mm. */
     private static PaintPlan plan(String paint, Shelf shelf, List<MotifPart> parts) {
+        return plan(paint, shelf, parts, Habits.Hand.RIGHT);
+    }
+
+    private static PaintPlan plan(String paint, Shelf shelf, List<MotifPart> parts, Habits.Hand hand) {
         Geometry all = box(-30, -20, 30, 20);
         Repertoire repertoire = Repertoire
                 .of(List.of(new Motif("strips", "Strips", List.of(new Slot("s", "S", Srgb.ofHex("#444444"))), parts,
@@ -74,7 +80,8 @@ class SmallJudgementsTest {
         Project project = Project.begin("p", "P", STONE)
                 .withSketch(Optional.of(Sketch.of(new Subject.Figure("strips"), ItemMode.ON_STONE, new Placement(0, 0, 0, 1), 0)))
                 .withColours(Map.of("s", Mix.of(paint)))
-                .withHabits(Habits.usual().withPrimer(Habits.Primer.NEVER).withLineColour(Habits.LineColour.NONE).withLight(Light.NONE));
+                .withHabits(Habits.usual().withPrimer(Habits.Primer.NEVER).withLineColour(Habits.LineColour.NONE).withLight(Light.NONE)
+                        .withHand(hand));
         return Plans.plan(project, Surveys.of(STONE), new Workshop(new Palette(shelf), repertoire, Climate.room(), List.of()),
                 new Remembered());
     }
@@ -122,6 +129,37 @@ class SmallJudgementsTest {
         assertThat(tight).extracting(Paintability.Tight::gapMm).satisfiesExactly(gap -> assertThat(gap).isCloseTo(0.2, within(1e-6)),
                 gap -> assertThat(gap).isCloseTo(0.4, within(1e-6)));
         assertThat(tight).allSatisfy(t -> assertThat(t.neededMm()).isCloseTo(0.5 + PIT_MM, within(1e-9)));
+    }
+
+    // --- the hand
+
+    @Test
+    @Tag("outside") // a right hand works from the upper left, a left one from the upper right, off what is wet (common practice, no source)
+    void placesOfOneColourAreWorkedAwayFromTheHand() {
+        List<MotifPart> parts = List.of(part("broad", Role.FILL, box(-30, -4, -10, 4), 0), part("slim", Role.FILL, box(0, -4, 4, 4), 0),
+                part("middling", Role.FILL, box(14, -4, 26, 4), 0));
+        assertThat(worked(parts, Habits.Hand.RIGHT)).containsExactly("broad", "slim", "middling");
+        assertThat(worked(parts, Habits.Hand.LEFT)).containsExactly("middling", "slim", "broad");
+        List<MotifPart> below = List.of(part("low", Role.FILL, box(-9, 12, -1, 18), 0), part("high", Role.FILL, box(0, -18, 8, 2), 0));
+        assertThat(worked(below, Habits.Hand.RIGHT)).as("what lies higher comes first").containsExactly("high", "low");
+    }
+
+    private static List<String> worked(List<MotifPart> parts, Habits.Hand hand) {
+        return plan("black", Paints.shelf(), parts, hand).steps().stream().filter(s -> s.kind() == Step.Kind.FILL)
+                .flatMap(s -> ((Step.Lay) s).doing().what().stream()).map(What::part).distinct().toList();
+    }
+
+    @Test
+    void whatIsWorkedWetDriesAsItsSlowestPaint() {
+        Paint slow = Paints.brush("slow", "#3f6fae", 0.95).made(Binder.ACRYLIC, Finish.MATT, new Millimetres(0), new Micrometres(150));
+        Shelf shelf = Paints.shelf().with(slow);
+        List<List<String>> pairs = List.of(List.of("blue", "slow"), List.of("slow", "blue"), List.of("blue", "purple"));
+        List<Step.Work> work = pairs.stream().map(pair -> Boards.plan(Boards.project(40, Map.of("board", Mix.of(pair.get(0))))
+                .withBlend("board", Blend.of(BlendKind.BANDS).withColours(List.of(Mix.of(pair.get(1))))), shelf).steps().stream()
+                .filter(s -> s instanceof Step.Lay l && l.wet().isPresent()).findFirst().orElseThrow().work()).toList();
+        assertThat(work.get(0).dries()).as("whichever of both comes first").isEqualTo(work.get(1).dries())
+                .isGreaterThan(work.get(2).dries());
+        assertThat(work.get(0).touch()).isGreaterThan(work.get(2).touch());
     }
 
     // --- which sealer
