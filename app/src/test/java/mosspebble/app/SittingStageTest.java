@@ -427,7 +427,8 @@ class SittingStageTest {
                     after[0] = picture.getImage();
                 });
                 assertThat(after[0]).as("another picture before anything else is done").isNotNull().isNotSameAs(before);
-                app.until("sharp", () -> app.show().idle() && picture.getImage().getWidth() > 300);
+                app.until("sharp, where a thumb in the tray has some 150 pixels",
+                        () -> app.show().idle() && picture.getImage().getWidth() > 220);
             }
             assertThat((Object) app.find(".hem-day")).as("nobody sees it").isSameAs(hem);
             String stone = app.text("#work-stone");

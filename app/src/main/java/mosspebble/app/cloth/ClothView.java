@@ -33,6 +33,7 @@ import mosspebble.app.control.TrueSize;
 import mosspebble.app.control.TextSize;
 import mosspebble.app.control.Token;
 import mosspebble.app.control.Token.Theme;
+import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.area.Grid;
@@ -60,9 +61,6 @@ import org.locationtech.jts.geom.Geometry;
  * workbench; what is drawn comes from the plan.
  */
 public final class ClothView extends Region {
-
-    /** A larger cloth is drawn a little coarser, so that a picture has room in the memory; on a slow machine fewer can be asked for. */
-    private static final double MOST_PIXELS = Integer.getInteger("mosspebble.pixels", 3_500_000);
 
     private final Workbench workbench;
     private final Results show;
@@ -263,7 +261,7 @@ public final class ClothView extends Region {
             }
             scale = fit * near.times();
             device = getScene() == null || getScene().getWindow() == null ? 1 : getScene().getWindow().getRenderScaleX();
-            double output = Math.min(device, Math.sqrt(MOST_PIXELS / (w * h)));
+            double output = Math.min(device, Math.sqrt(PlanWorker.MOST_PIXELS / (w * h)));
             if (!workbench.isDrafting() && !(heldAt != null && rest.getStatus() == Animation.Status.RUNNING)) {
                 show.pixelsPerMmProperty().set(fit * output);
                 show.closeProperty().set(near.part(frame(), w, h, outline, 1 / (scale * output)).orElse(null));

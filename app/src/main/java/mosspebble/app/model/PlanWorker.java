@@ -61,6 +61,9 @@ public class PlanWorker implements AutoCloseable {
         }
     }
 
+    /** A larger picture is drawn a little coarser, so that it has room in the memory; on a slow machine fewer can be asked for. */
+    public static final double MOST_PIXELS = Integer.getInteger("mosspebble.pixels", 3_500_000);
+
     /** How many times as much is kept as one window needs: more pays where many are opened one after the other, as by tests. */
     private static final int WINDOWS = Math.max(1, Integer.getInteger("mosspebble.windows", 1));
 
@@ -329,10 +332,11 @@ public class PlanWorker implements AutoCloseable {
         return picture(plan, whole(plan, pixelsPerMm), look, Lamp.DAYLIGHT);
     }
 
-    /** Pixels for a whole stone, so many per mm. */
+    /** Pixels for a whole stone, so many per mm, or as many as a picture may have. */
     static Grid whole(PaintPlan plan, double pixelsPerMm) {
-        return Grid.around(plan.survey().dome().outline().halfWidth() + 6, plan.survey().dome().outline().halfHeight() + 6,
-                1 / pixelsPerMm);
+        double halfWide = plan.survey().dome().outline().halfWidth() + 6;
+        double halfHigh = plan.survey().dome().outline().halfHeight() + 6;
+        return Grid.around(halfWide, halfHigh, Math.max(1 / pixelsPerMm, Math.sqrt(4 * halfWide * halfHigh / MOST_PIXELS)));
     }
 
     /** The picture of a plan on a grid, such as a part of the stone looked at closely; only on the worker. */

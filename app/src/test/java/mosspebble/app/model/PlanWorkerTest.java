@@ -212,4 +212,21 @@ class PlanWorkerTest {
         assertThat(drawn.get(1)).isSameAs(drawn.get(0));
         assertThat(drawn.stream().distinct()).as("another look, another lamp, another grid").hasSize(4);
     }
+
+    @Test
+    void aPictureIsAsFineAsIsAskedForAndNoFinerThanThereIsRoomFor() {
+        Studio walk = LanternWalk.studio(BuiltIn.repertoire());
+        PaintPlan plan = made(walk, d -> List.of(d.plan(walk.project("owl").orElseThrow(), walk))).get(0);
+        assertThat(PlanWorker.whole(plan, 1).cellMm()).isEqualTo(1);
+        double wide = 2 * plan.survey().dome().outline().halfWidth() + 12;
+        double high = 2 * plan.survey().dome().outline().halfHeight() + 12;
+        for (double perMm : new double[] {9, 40, 1000}) {
+            Grid grid = PlanWorker.whole(plan, perMm);
+            assertThat((double) grid.cells()).as("a cell more all round at most").isLessThan(
+                    PlanWorker.MOST_PIXELS + 2 * (grid.columns() + grid.rows() + 2));
+            assertThat(grid.cells()).isGreaterThan((int) Math.min(0.9 * PlanWorker.MOST_PIXELS, 0.9 * perMm * perMm * wide * high));
+            assertThat(grid.columns() * grid.cellMm()).as("all of the stone").isBetween(wide - 1e-6, wide + 3 * grid.cellMm());
+            assertThat(grid.rows() * grid.cellMm()).isBetween(high - 1e-6, high + 3 * grid.cellMm());
+        }
+    }
 }
