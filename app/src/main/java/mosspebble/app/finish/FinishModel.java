@@ -258,7 +258,7 @@ public final class FinishModel {
         LengthUnit unit = studio.unit();
         Sheets.Layout laidOut = layout();
         return switch (wanted) {
-            case STONE -> unwanted -> Sheets.book(plan, on, unit, laidOut, (fraction, what) -> !unwanted.getAsBoolean());
+            case STONE -> unwanted -> desk.sheets(plan, on, unit, laidOut, unwanted);
             case SITTINGS -> unwanted -> Optional.of(SittingSheets.book(planned, studio.shelf(), on, clock.getZone()));
             case LABEL -> {
                 LabelSheet.Size size = labelSize.get();

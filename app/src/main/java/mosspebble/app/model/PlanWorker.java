@@ -3,6 +3,7 @@ package mosspebble.app.model;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.Executor;
 import java.util.concurrent.ExecutorService;
@@ -35,8 +36,13 @@ import mosspebble.core.sketch.OwnFile;
 import mosspebble.core.sketch.Repertoire;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.Survey;
+import mosspebble.core.units.LengthUnit;
+import mosspebble.files.FileTrouble;
 import mosspebble.files.Journal;
 import mosspebble.files.OwnFiles;
+import mosspebble.files.Paper;
+import mosspebble.files.SheetBook;
+import mosspebble.files.Sheets;
 
 /**
  * Works out plans and pictures away from the interface thread, one thread, the latest request of each line of work wins; what it is asked
@@ -80,6 +86,7 @@ public class PlanWorker implements AutoCloseable {
     private static final int PLANS = 12 * WINDOWS;
     private static final int PICTURES = 6 * WINDOWS;
     private static final int LIT = 6;
+    private static final int BOOKS = 3 * WINDOWS;
 
     private record TerrainKey(Stone stone, Grid grid) {}
 
@@ -93,6 +100,9 @@ public class PlanWorker implements AutoCloseable {
 
     /** All that a picture is made from. */
     private record PictureKey(Same schedule, Same face, Grid grid, StoneState look, Lamp lamp) {}
+
+    /** All that sheets are made from. */
+    private record SheetsKey(Same plan, Paper paper, LengthUnit unit, Sheets.Layout layout) {}
 
     /** Something told by being that very one. */
     private record Same(Object it) {
@@ -116,6 +126,7 @@ public class PlanWorker implements AutoCloseable {
     private static final SoftMemory<TerrainKey, StoneTerrain> KNOWN_TERRAINS = new SoftMemory<>(CELLS, key -> key.grid.cells());
     private static final SoftMemory<PictureKey, StonePicture> KNOWN_PICTURES = new SoftMemory<>(PICTURES);
     private static final SoftMemory<Results.Moment, Results.Lit> KNOWN_LIT = new SoftMemory<>(LIT);
+    private static final SoftMemory<SheetsKey, Optional<SheetBook>> KNOWN_SHEETS = new SoftMemory<>(BOOKS);
 
     /** Work waits by urgency, then in the order in which it was asked for. */
     private record Job(boolean later, long number, Runnable work) implements Runnable, Comparable<Job> {
@@ -347,6 +358,13 @@ public class PlanWorker implements AutoCloseable {
 
     private static StoneTerrain terrain(Survey survey, Grid grid) {
         return KNOWN_TERRAINS.of(new TerrainKey(survey.stone(), grid), () -> StoneTerrain.of(survey, grid));
+    }
+
+    /** The sheets of a plan, as they were made before if they were; from any thread but the window's. Empty if no longer wanted. */
+    public Optional<SheetBook> sheets(PaintPlan plan, Paper paper, LengthUnit unit, Sheets.Layout layout, BooleanSupplier unwanted)
+            throws FileTrouble {
+        return KNOWN_SHEETS.of(new SheetsKey(new Same(plan), paper, unit, layout),
+                () -> Sheets.book(plan, paper, unit, layout, (fraction, what) -> !unwanted.getAsBoolean()), Optional::isPresent);
     }
 
     /** A moment drawn with full care; unfinished if it is no longer wanted. */

@@ -5,7 +5,6 @@ import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.function.Predicate;
-import java.util.function.Supplier;
 import java.util.function.ToLongFunction;
 
 /**
@@ -41,18 +40,23 @@ final class SoftMemory<K, V> {
         this.size = size;
     }
 
+    /** How a value is made. */
+    interface Work<V, E extends Exception> {
+        V make() throws E;
+    }
+
     /** The value of these ingredients, made if it is not known. */
-    V of(K key, Supplier<V> work) {
+    <E extends Exception> V of(K key, Work<V, E> work) throws E {
         return of(key, work, made -> true);
     }
 
     /** The same where what was made may be of no use, such as a picture that was given up half way: that is handed back, not kept. */
-    V of(K key, Supplier<V> work, Predicate<V> whole) {
+    <E extends Exception> V of(K key, Work<V, E> work, Predicate<V> whole) throws E {
         V known = known(key);
         if (known != null) {
             return known;
         }
-        V made = work.get();
+        V made = work.make();
         if (whole.test(made)) {
             keep(key, made);
         }

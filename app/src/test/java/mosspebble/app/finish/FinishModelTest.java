@@ -88,6 +88,14 @@ class FinishModelTest {
             answers.until(() -> results.plan() != null && results.plan().project().id().equals("owl") && desk.idle()
                     && model.bookProperty().get() != null);
             assertThat(model.bookProperty().get().titles()).hasSize(pages);
+            SheetBook onOther = model.bookProperty().get();
+            model.paperProperty().set(first.paper());
+            answers.until(() -> desk.idle() && model.bookProperty().get() != null);
+            assertThat(model.bookProperty().get()).as("made once for this stone and this paper").isSameAs(first).isNotSameAs(onOther);
+            workbench.choose("snail");
+            answers.until(() -> results.plan() != null && results.plan().project().id().equals("snail") && desk.idle()
+                    && model.bookProperty().get() != null);
+            assertThat(model.bookProperty().get()).as("another stone").isNotSameAs(first);
         });
     }
 

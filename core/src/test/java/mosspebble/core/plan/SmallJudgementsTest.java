@@ -92,7 +92,7 @@ class SmallJudgementsTest {
             part("0.3", Role.FILL, box(-20, 5, 20, 5.3), 0), part("4", Role.FILL, box(-20, -9, 20, -5), 0));
 
     @Test
-    @Tag("outside") // a fine brush fills nothing narrower than 1 mm, a pen nothing narrower than two of its nibs (common practice, no source)
+    @Tag("outside") // a fine brush fills nothing narrower than 1 mm, a pen nothing below two nibs (common practice, no source)
     void strokesNarrowerThanTheToolAreToldWithTheirWidthTheWorstFirst() {
         List<Paintability.Narrow> brushed = plan("blue", Paints.shelf(), STRIPS).noticed().fit().narrow();
         assertThat(brushed).extracting(n -> n.part().part().id()).containsExactly("0.3", "0.7");
