@@ -386,6 +386,11 @@ class PaintStageTest {
             int steps = app.plan().steps().size();
             app.keys(KeyCode.Y);
             app.until("it has begun again", () -> app.text("#step-words").matches("[1-9] of " + steps + ".*"));
+            app.keys(KeyCode.Y);
+            int several = IntStream.range(1, steps).filter(i -> app.plan().steps().get(i).coats() > 1).findFirst().orElseThrow();
+            app.click("#daub-" + several);
+            app.until("just before a pass of several coats", () -> app.text("#step-words").startsWith(several + " of "));
+            app.keys(KeyCode.Y);
             app.until("a first coat by itself", () -> app.text("#step-words").contains("coat 1:"));
             app.keys(KeyCode.Y);
             String stopped = app.text("#step-words");
