@@ -156,7 +156,7 @@ public record PaintPlan(List<FacePlan> faces, Optional<EdgeStrip> edge, Schedule
         List<String> keys = new ArrayList<>(order());
         int from = keys.indexOf(steps().get(step).key());
         int place = (int) steps().subList(0, to).stream().filter(this::moves).count();
-        int end = Math.min(keys.size() - 1, to > step && !moves(steps().get(to)) ? place - 1 : place);
+        int end = to > step && !moves(steps().get(to)) ? place - 1 : place;
         if (end == from) {
             return Optional.empty();
         }

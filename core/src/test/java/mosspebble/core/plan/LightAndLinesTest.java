@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -142,6 +143,47 @@ class LightAndLinesTest {
         assertThat(at.y).isLessThan(middle.y);
         assertThat(Lab.of(light.coat().orElseThrow().optics().full()).l()).isGreaterThan(Lab.of(Srgb.ofHex("#b3261e")).l());
         assertThat(plan.steps()).noneMatch(o -> StepWords.title(o).contains("shade side"));
+    }
+
+    /** A light is paler than what it lies on and no more than half way to white; it runs out within its own breadth. */
+    @Test
+    void moreLightIsPalerAndNeverMoreThanHalfWayToWhite() {
+        double base = Lab.of(Srgb.ofHex("#b3261e")).l();
+        double before = base;
+        for (double amount : new double[] {0.3, 0.6, 1}) {
+            Step.Lay light = (Step.Lay) of(plan(Habits.usual().withLight(new Light(320, 0, 0, amount, 0))), "light side of the ball");
+            double pale = Lab.of(light.coat().orElseThrow().optics().full()).l();
+            assertThat(pale).as("light %s", amount).isGreaterThan(base).isGreaterThanOrEqualTo(before).isLessThan((base + 100) / 2);
+            before = pale;
+            assertThat(light.paint().soft().mm()).as("the ball is 36 mm across").isBetween(1.0, 5.0);
+        }
+    }
+
+    @Test
+    @Tag("outside") // nobody shades one berry of seven (common practice, no source)
+    void aRowOfWhichMostAreTooSmallForShadeHasNone() {
+        Light light = new Light(320, 0.8, 0, 0, 0);
+        assertThat(shaded(light, 1, 6)).as("one large among six of three millimetres").isZero();
+        assertThat(shaded(light, 4, 3)).as("most are large").isEqualTo(4);
+        assertThat(shaded(light, 2, 0)).as("two are no row").isEqualTo(2);
+    }
+
+    /** How many berries are shaded of so many large and so many small ones. */
+    private static long shaded(Light light, int large, int small) {
+        List<MotifPart> parts = new ArrayList<>();
+        for (int i = 0; i < large + small; i++) {
+            Geometry berry = disc(-36 + 12 * i, 0, i < large ? 5 : 1.5);
+            parts.add(new MotifPart("berry " + (i + 1), "berry " + (i + 1), Role.FILL, "berry", berry,
+                    new MotifPart.Make(0, 0.8, false, Presence.ALWAYS), Optional.empty()));
+        }
+        Repertoire berries = Repertoire
+                .of(List.of(new Motif("berries", "Berries", List.of(new Slot("berry", "Berry", Srgb.ofHex("#b3261e"))),
+                        parts, disc(0, 0, 42), disc(0, 0, 42), false, false)), List.of(), List.of());
+        Project project = Project.begin("p", "Berries", Stone.cobble())
+                .withSketch(Optional.of(Sketch.of(new Subject.Figure("berries"), ItemMode.ON_STONE, new Placement(0, 0, 0, 1), 0)))
+                .withColours(Map.of("berry", Mix.of("red"))).withHabits(Habits.usual().withLight(light));
+        return Plans.plan(project, SURVEY, new Workshop(new Palette(Paints.shelf()), berries, Climate.room(), List.of()), new Remembered())
+                .steps().stream().filter(s -> s.kind() == Kind.SHADE).flatMap(s -> ((Step.Lay) s).doing().what().stream()).count();
     }
 
     @Test

@@ -1,12 +1,16 @@
 package mosspebble.core.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.IntStream;
 import mosspebble.core.Boards;
 import mosspebble.core.Paints;
@@ -38,7 +42,10 @@ import mosspebble.core.sketch.Role;
 import mosspebble.core.sketch.Sketch;
 import mosspebble.core.sketch.Slot;
 import mosspebble.core.sketch.Subject;
+import mosspebble.core.stone.RockKind;
+import mosspebble.core.stone.Skin;
 import mosspebble.core.stone.Stone;
+import mosspebble.core.stone.Texture;
 import mosspebble.core.units.Micrometres;
 import mosspebble.core.units.Millilitres;
 import mosspebble.core.units.Millimetres;
@@ -57,6 +64,8 @@ class SmallJudgementsTest {
     private static final GeometryFactory FACTORY = new GeometryFactory();
     private static final Stone STONE = Stone.cobble();
     private static final double PIT_MM = STONE.texture().pitMm();
+    private static final Habits PLAIN = Habits.usual().withPrimer(Habits.Primer.NEVER).withLineColour(Habits.LineColour.NONE)
+            .withLight(Light.NONE);
     private static final Map<String, Mix> COLOURS = Map.of("board", Mix.of("blue"), "bar", Mix.of("yellow"), "line", Mix.of("black"));
 
     private static Geometry box(double x0, double y0, double x1, double y1) {
@@ -64,7 +73,11 @@ class SmallJudgementsTest {
     }
 
     private static MotifPart part(String id, Role role, Geometry shape, double penMm) {
-        return new MotifPart(id, id, role, "s", shape, new MotifPart.Make(penMm, 0, false, Presence.ALWAYS), Optional.empty());
+        return part(id, role, "s", shape, penMm);
+    }
+
+    private static MotifPart part(String id, Role role, String slot, Geometry shape, double penMm) {
+        return new MotifPart(id, id, role, slot, shape, new MotifPart.Make(penMm, 0, false, Presence.ALWAYS), Optional.empty());
     }
 
     /** The plan of a few parts in one colour as they are drawn, mm. */
@@ -73,16 +86,24 @@ class SmallJudgementsTest {
     }
 
     private static PaintPlan plan(String paint, Shelf shelf, List<MotifPart> parts, Habits.Hand hand) {
+        return plan("strips", project(STONE, Map.of("s", paint)).withHabits(PLAIN.withHand(hand)), shelf, parts);
+    }
+
+    private static Project project(Stone stone, Map<String, String> paints) {
+        Map<String, Mix> colours = new HashMap<>();
+        paints.forEach((slot, paint) -> colours.put(slot, Mix.of(paint)));
+        return Project.begin("p", "P", stone).withColours(colours).withHabits(PLAIN);
+    }
+
+    /** The plan of a project with its parts drawn as one motif of an id. */
+    private static PaintPlan plan(String motif, Project project, Shelf shelf, List<MotifPart> parts) {
         Geometry all = box(-30, -20, 30, 20);
-        Repertoire repertoire = Repertoire
-                .of(List.of(new Motif("strips", "Strips", List.of(new Slot("s", "S", Srgb.ofHex("#444444"))), parts,
-                        all, all, false, false)), List.of(), List.of());
-        Project project = Project.begin("p", "P", STONE)
-                .withSketch(Optional.of(Sketch.of(new Subject.Figure("strips"), ItemMode.ON_STONE, new Placement(0, 0, 0, 1), 0)))
-                .withColours(Map.of("s", Mix.of(paint)))
-                .withHabits(Habits.usual().withPrimer(Habits.Primer.NEVER).withLineColour(Habits.LineColour.NONE).withLight(Light.NONE)
-                        .withHand(hand));
-        return Plans.plan(project, Surveys.of(STONE), new Workshop(new Palette(shelf), repertoire, Climate.room(), List.of()),
+        List<Slot> slots = parts.stream().map(MotifPart::slot).distinct().map(s -> new Slot(s, s, Srgb.ofHex("#444444"))).toList();
+        Repertoire repertoire = Repertoire.of(List.of(new Motif(motif, "Strips", slots, parts, all, all, false, false)), List.of(),
+                List.of());
+        Project drawn = project
+                .withSketch(Optional.of(Sketch.of(new Subject.Figure(motif), ItemMode.ON_STONE, new Placement(0, 0, 0, 1), 0)));
+        return Plans.plan(drawn, Surveys.of(project.stone()), new Workshop(new Palette(shelf), repertoire, Climate.room(), List.of()),
                 new Remembered());
     }
 
@@ -114,10 +135,26 @@ class SmallJudgementsTest {
         assertThat(withFine).filteredOn(n -> n.wideMm() < 0.2 + PIT_MM).allSatisfy(n -> assertThat(n.finer()).isEmpty());
     }
 
+    /** What lacks the larger share of what it needs is worse, however wide it is. */
+    @Test
+    void theWorstIsWhatLacksMostOfItsOwnTool() {
+        Paint broad = Paint.usual("broadpen", "broadpen", PaintKind.PEN, Srgb.ofHex("#19191b"), new Millilitres(6)).made(Binder.ACRYLIC,
+                Finish.MATT, new Millimetres(2), new Micrometres(18));
+        List<MotifPart> parts = List.of(part("brushed", Role.FILL, "s", box(-20, 0, 20, 0.5), 0),
+                part("penned", Role.FILL, "t", box(-20, 5, 20, 6), 0));
+        PaintPlan plan = plan("strips", project(STONE, Map.of("s", "blue", "t", "broadpen")), Paints.shelf().with(broad), parts);
+        assertThat(plan.noticed().fit().narrow()).as("a millimetre of four, half a millimetre of one")
+                .extracting(n -> n.part().part().id()).containsExactly("penned", "brushed");
+    }
+
     private static MotifPart lines(String id, double y, double apart) {
+        return lines(id, y, apart, 0.5);
+    }
+
+    private static MotifPart lines(String id, double y, double apart, double penMm) {
         LineString low = FACTORY.createLineString(new Coordinate[] {new Coordinate(-20, y), new Coordinate(20, y)});
         LineString high = FACTORY.createLineString(new Coordinate[] {new Coordinate(-20, y + apart), new Coordinate(20, y + apart)});
-        return part(id, Role.LINE, FACTORY.createMultiLineString(new LineString[] {low, high}), 0.5);
+        return part(id, Role.LINE, FACTORY.createMultiLineString(new LineString[] {low, high}), penMm);
     }
 
     @Test
@@ -129,6 +166,149 @@ class SmallJudgementsTest {
         assertThat(tight).extracting(Paintability.Tight::gapMm).satisfiesExactly(gap -> assertThat(gap).isCloseTo(0.2, within(1e-6)),
                 gap -> assertThat(gap).isCloseTo(0.4, within(1e-6)));
         assertThat(tight).allSatisfy(t -> assertThat(t.neededMm()).isCloseTo(0.5 + PIT_MM, within(1e-9)));
+        List<Paintability.Tight> ofTwoNibs = plan("blackpen", Paints.shelf(), List.of(lines("fine", -10, 0.3), lines("broad", 0, 0.4, 2)))
+                .noticed().fit().tight();
+        assertThat(ofTwoNibs).as("a fifth of its nib, more than half of its own").extracting(t -> t.one().part().id())
+                .containsExactly("broad", "fine");
+    }
+
+    @Test
+    @Tag("outside") // letters of a word need a gap that a pen leaves, unless they touch on purpose (common practice, no source)
+    void lettersThatRunTogetherAreToldByTheirPair() {
+        double needed = 0.4 + PIT_MM;
+        double close = needed / 2;
+        List<MotifPart> letters = List.of(part("letter-1", Role.FILL, box(-20, 0, -10, 14), 0),
+                part("letter-2", Role.FILL, box(-10 + close, 0, 0, 14), 0), part("letter-3", Role.FILL, box(0, 0, 8, 14), 0),
+                part("letter-4", Role.FILL, box(8 + 2 * needed, 0, 20, 14), 0),
+                part("tail", Role.FILL, box(-20, 14 + close, -10, 18), 0));
+        Project project = project(STONE, Map.of("s", "black"));
+        assertThat(plan("word", project, Paints.shelf(), letters).noticed().fit().tight()).singleElement().satisfies(tight -> {
+            assertThat(List.of(tight.one().part().id(), tight.other().part().id())).containsExactlyInAnyOrder("letter-1", "letter-2");
+            assertThat(tight.gapMm()).isCloseTo(close, within(1e-6));
+            assertThat(tight.neededMm()).isCloseTo(needed, within(1e-9));
+        });
+        assertThat(plan("strips", project, Paints.shelf(), letters).noticed().fit().tight()).as("no word, no letters").isEmpty();
+    }
+
+    @Test
+    @Tag("outside") // a hand keeps off what it has just laid: the stone is turned where that lies under the wrist (common practice, no source)
+    void theStoneIsTurnedWhereTheLastPassLiesUnderTheWrist() {
+        assertThat(turned(16, 12, Habits.Hand.RIGHT)).as("just below to the right").isTrue();
+        assertThat(turned(16, 12, Habits.Hand.LEFT)).isFalse();
+        assertThat(turned(-16, 12, Habits.Hand.LEFT)).isTrue();
+        assertThat(turned(-16, 12, Habits.Hand.RIGHT)).isFalse();
+        assertThat(turned(16, -12, Habits.Hand.RIGHT)).as("above").isFalse();
+    }
+
+    /** Whether the stone is turned half round for a disc when another so far off, mm, was painted just before it. */
+    private static boolean turned(double x, double y, Habits.Hand hand) {
+        List<MotifPart> parts = List.of(part("near", Role.FILL, "s", FACTORY.createPoint(new Coordinate(0, 0)).buffer(4, 16), 0),
+                part("far", Role.FILL, "t", FACTORY.createPoint(new Coordinate(x, y)).buffer(4, 16), 0));
+        Project project = project(STONE, Map.of("s", "black", "t", "red")).withHabits(PLAIN.withHand(hand));
+        List<String> order = new ArrayList<>(plan("strips", project, Paints.shelf(), parts).order());
+        order.sort(Comparator.comparing(key -> !key.contains("far")));
+        PaintPlan plan = plan("strips", project.withOrder(order), Paints.shelf(), parts);
+        Step.Lay near = (Step.Lay) plan.steps().stream().filter(s -> s.kind() == Step.Kind.FILL && s.key().contains("near")).findFirst()
+                .orElseThrow();
+        assertThat(plan.steps().get(plan.steps().indexOf(near) - 1).key()).contains("far");
+        return near.doing().turn() == Step.Turn.HALF_ROUND;
+    }
+
+    // --- what goes under
+
+    @Test
+    @Tag("outside") // a thicker film waits longer for its seal, a day for a tenth of a millimetre (usual advice for acrylics, from memory)
+    void theSealWaitsByTheThickestPlace() {
+        for (String board : List.of("black", "yellow")) {
+            Project project = Boards.project(40, Map.of("board", Mix.of(board), "bar", Mix.of("palegreen")));
+            PaintPlan plan = Boards.plan(project.withHabits(project.habits().withSeal(Habits.Seal.NONE)), Paints.shelf());
+            Step sign = plan.steps().stream().filter(s -> s.kind() == Step.Kind.SIGN).findFirst().orElseThrow();
+            assertThat(plan.thickestUm()).isGreaterThan(20);
+            assertThat(sign.work().dries().toMinutes() / 60.0).as(board).isCloseTo(24 * plan.thickestUm() / 100, within(0.02));
+        }
+    }
+
+    /** What glitters is drawn once on the stone, round its base, and not again on that, even if all the bases lie below. */
+    @Test
+    void whatLiesOnItsOwnBaseIsDrawnOnce() {
+        Paint glitter = Paint.usual("glitter", "glitter", PaintKind.GLITTER, Srgb.ofHex("#b08a3c"), new Millilitres(30));
+        List<MotifPart> parts = List.of(part("letter-1", Role.FILL, box(-20, -10, -2, 10), 0),
+                part("letter-2", Role.FILL, box(2, -10, 20, 10), 0));
+        Project project = project(STONE, Map.of("s", "glitter")).withHabits(PLAIN.withSparkleBase(true));
+        PaintPlan plan = plan("word", project, Paints.shelf().with(glitter), parts);
+        assertThat(plan.steps()).filteredOn(s -> s.kind() == Step.Kind.FILL).hasSizeGreaterThan(1)
+                .allSatisfy(s -> assertThat(((Step.Lay) s).doing().pencil()).isEmpty());
+        assertThat(plan.steps()).filteredOn(s -> s instanceof Step.Pencil).singleElement()
+                .satisfies(s -> assertThat(s.work().hand().toMinutes()).isEqualTo(3));
+    }
+
+    @Test
+    void anEdgeOnPaintIsDrawnFromEightMillimetresOnInGraphiteUnlessThatIsLostThere() {
+        assertThat(new Pencilling.Edge(List.of(), 7.9, 80).drawing()).isEmpty();
+        assertThat(new Pencilling.Edge(List.of(), 8, 80).drawing()).contains(new Step.Drawing(false, true, false, 80));
+        assertThat(new Pencilling.Edge(List.of(), 8, Pencilling.SHOWS_GRAPHITE).drawing().orElseThrow().chalk()).as("from here down chalk")
+                .isTrue();
+        assertThat(new Pencilling.Edge(List.of(), 8, Pencilling.SHOWS_GRAPHITE + 1).drawing().orElseThrow().chalk()).isFalse();
+    }
+
+    @Test
+    @Tag("outside") // what most of a picture needs goes under all of it (common practice, no source)
+    void primerGoesUnderAllOfItWhereMostOfItNeedsThat() {
+        assertThat(primed(16, Habits.Primer.WHERE_NEEDED)).contains(What.Of.WHOLE_PICTURE);
+        assertThat(primed(3, Habits.Primer.WHERE_NEEDED)).contains(What.Of.BRIGHT_AREAS);
+        assertThat(primed(3, Habits.Primer.WHOLE)).contains(What.Of.WHOLE_PICTURE);
+        assertThat(primed(16, Habits.Primer.NEVER)).isEmpty();
+    }
+
+    /** What is primed on black stone of a yellow and a black field, of which the yellow takes so many of 20 mm. */
+    private static Optional<What.Of> primed(double yellowMm, Habits.Primer primer) {
+        Stone black = STONE.withSkin(new Skin(RockKind.BASALT, Texture.SMOOTH, 0.03, Srgb.ofHex("#2b2b2d"), Skin.Before.NOTHING, false));
+        List<MotifPart> parts = List.of(part("pale", Role.FILL, "s", box(-15, -10, 15, -10 + yellowMm), 0),
+                part("dark", Role.FILL, "t", box(-15, -10 + yellowMm, 15, 10), 0));
+        Project project = project(black, Map.of("s", "yellow", "t", "black")).withHabits(PLAIN.withPrimer(primer));
+        return plan("strips", project, Paints.shelf(), parts).steps().stream().filter(s -> s.kind() == Step.Kind.PRIME)
+                .map(s -> ((Step.Lay) s).doing().what().get(0).of()).findFirst();
+    }
+
+    @Test
+    void whatNoNumberOfCoatsHidesIsTold() {
+        Paint weak = Paints.brush("weak", "#f2e27a", 0.1);
+        List<MotifPart> parts = List.of(part("under", Role.FILL, "s", box(-15, -10, 15, 10), 0),
+                part("upon", Role.FILL, "t", box(-5, -5, 5, 5), 0));
+        Shelf shelf = Paints.shelf().with(weak);
+        assertThat(plan("strips", project(STONE, Map.of("s", "black", "t", "weak")), shelf, parts).noticed().showing())
+                .extracting(s -> s.what().part(), Noticed.Showing::mix).containsExactly(tuple("upon", Mix.of("weak")));
+        assertThat(plan("strips", project(STONE, Map.of("s", "black", "t", "white")), shelf, parts).noticed().showing()).isEmpty();
+    }
+
+    // --- the order
+
+    @Test
+    @Tag("outside") // pupils come when the eyes are finished (common practice, no source)
+    void whatSitsInTheGapsOfARowComesWhenThatIsFinished() {
+        for (List<String> paints : List.of(List.of("yellow", "black"), List.of("black", "yellow"), List.of("white", "blue"))) {
+            List<MotifPart> parts = new ArrayList<>();
+            for (int i = -1; i <= 1; i++) {
+                Geometry all = FACTORY.createPoint(new Coordinate(20 * i, 0)).buffer(7, 16);
+                Geometry gap = FACTORY.createPoint(new Coordinate(20 * i, 0)).buffer(3, 16);
+                parts.add(part("ring " + (i + 2), Role.FILL, "s", all.difference(gap), 0));
+                parts.add(part("pupil " + (i + 2), Role.FILL, "t", gap, 0));
+            }
+            List<String> order = plan("strips", project(STONE, Map.of("s", paints.get(0), "t", paints.get(1))), Paints.shelf(), parts)
+                    .steps().stream().filter(s -> s.kind() == Step.Kind.FILL)
+                    .map(s -> ((Step.Lay) s).doing().what().get(0).part().replaceAll(" .*", "")).toList();
+            assertThat(order.lastIndexOf("ring")).as("%s", paints).isLessThan(order.indexOf("pupil"));
+        }
+    }
+
+    @Test
+    void everyStepHasANameOfItsOwnAndTheNameOfItsKind() {
+        PaintPlan plan = Boards.plan(Boards.project(40, COLOURS), Paints.shelf());
+        assertThat(plan.steps().stream().map(Step::key).toList()).doesNotHaveDuplicates().contains("SIGN", "PENCIL");
+        assertThat(plan.steps()).allSatisfy(s -> assertThat(s.key()).startsWith(s instanceof Step.Seal ? "SEAL" : s.kind().name()));
+        Step.Earlier earlier = new Step.Earlier(List.of());
+        assertThat(earlier.key()).isEqualTo("EARLIER");
+        assertThat(earlier.kind()).isEqualTo(Step.Kind.EARLIER);
     }
 
     // --- the hand
@@ -211,6 +391,28 @@ class SmallJudgementsTest {
         }
     }
 
+    @Test
+    @Tag("outside") // solvents are vented, oily rags laid flat, gel cured before it is touched (common practice, no source)
+    void everyBinderIsWarnedOfInItsOwnWay() {
+        Map<Binder, Set<Hazard>> wanted = Map.of(Binder.ACRYLIC, Set.of(), Binder.ALCOHOL, Set.of(Hazard.SOLVENT), Binder.OIL,
+                Set.of(Hazard.SOLVENT, Hazard.OILY_RAGS), Binder.SOLVENT_LACQUER, Set.of(Hazard.SOLVENT), Binder.UV_GEL,
+                Set.of(Hazard.UNCURED_GEL), Binder.RESIN, Set.of(Hazard.RESIN));
+        wanted.forEach((binder, hazards) -> {
+            Paint bar = Paints.brush("bar", "#f2c21b", 0.9).made(binder, Finish.MATT, new Millimetres(0), new Micrometres(50));
+            Shelf shelf = Paints.shelf().with(bar);
+            PaintPlan plan = Boards.plan(Boards.project(30, Map.of("board", Mix.of("blue"), "bar", Mix.of("bar"))), shelf);
+            Step laid = plan.steps().stream().filter(s -> s.kind() == Step.Kind.FILL && s.key().contains("bar")).findFirst().orElseThrow();
+            assertThat(Hazard.of(laid, shelf)).as("%s", binder).isEqualTo(hazards);
+        });
+        for (Binder binder : List.of(Binder.ACRYLIC, Binder.OIL, Binder.SOLVENT_LACQUER)) {
+            Shelf shelf = new Shelf(Paints.shelf().paints().stream().filter(p -> p.kind() != PaintKind.VARNISH).toList())
+                    .with(sealer("seal", binder, Finish.GLOSS));
+            PaintPlan plan = Boards.plan(Boards.project(30, COLOURS), shelf);
+            assertThat(Hazard.of(plan.steps().get(plan.steps().size() - 1), shelf).contains(Hazard.SOLVENT)).as("sealed with %s", binder)
+                    .isEqualTo(binder != Binder.ACRYLIC);
+        }
+    }
+
     // --- what takes the same material
 
     private static Region region(Palette palette, int part, Share share, String paint, Geometry place) {
@@ -248,6 +450,18 @@ class SmallJudgementsTest {
     }
 
     // --- names and places
+
+    @Test
+    void partsOfTwoColoursAreRowsByTheTitlesOfTheirColours() {
+        List<MotifPart> parts = new ArrayList<>();
+        for (int i = 0; i < 4; i++) {
+            parts.add(part("leaf " + (i + 1), Role.FILL, i < 2 ? "pale leaves" : "dark leaves", box(-20 + 10 * i, 0, -13 + 10 * i, 8), 0));
+        }
+        PaintPlan plan = plan("strips", project(STONE, Map.of("pale leaves", "palegreen", "dark leaves", "black")), Paints.shelf(), parts);
+        assertThat(plan.steps().stream().filter(s -> s instanceof Step.Lay && s.kind() == Step.Kind.FILL)
+                .flatMap(s -> ((Step.Lay) s).doing().what().stream()).map(w -> w.part() + ": " + w.row().title() + " " + w.row().size()))
+                .containsOnly("leaf 1: pale leaves 2", "leaf 2: pale leaves 2", "leaf 3: dark leaves 2", "leaf 4: dark leaves 2");
+    }
 
     @Test
     void aPieceKeepsItsNameFromPlanToPlan() {

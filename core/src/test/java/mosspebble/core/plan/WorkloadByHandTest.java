@@ -140,6 +140,34 @@ class WorkloadByHandTest {
         assertThat(ManyStones.formsFilm(plan.steps().get(0))).as("washing").isFalse();
     }
 
+    /** A plan mixes a colour once; a timetable mixes it for every pass of it, and saves that where it is still damp. */
+    @Test
+    void everyPassOfAMixMixesItAndSavesThatWhereItIsDamp() {
+        Mix pale = new Mix(List.of(new Mix.Part("blue", 1), new Mix.Part("white", 1)));
+        Mix orange = new Mix(List.of(new Mix.Part("yellow", 3), new Mix.Part("red", 1)));
+        PaintPlan plan = Boards.plan(Boards.project("board", 40, Map.of("board", pale, "bar", orange, "line", Mix.of("black"))),
+                Paints.shelf());
+        Workload all = workload(Diary.USUAL, plan);
+        List<Mix> mixes = new ArrayList<>();
+        Duration hand = Duration.ZERO;
+        for (Step step : plan.steps()) {
+            hand = hand.plus(step.work().hand());
+            if (step instanceof Step.Lay lay) {
+                mixes.addAll(lay.mixes());
+            }
+        }
+        assertThat(mixes).as("what is laid as it comes needs no mixing, and orange takes several coats").containsOnly(pale, orange)
+                .hasSizeGreaterThan(2);
+        assertThat(all.pieces().stream().map(Workload.Piece::hand).reduce(Duration.ZERO, Duration::plus))
+                .isEqualTo(hand.plus(BuildUp.SAVED.multipliedBy(mixes.size() - 2)));
+        Map<Integer, Map<String, Duration>> saved = all.shared().mixing().saved();
+        for (int i = 0; i < all.pieces().size(); i++) {
+            Step step = plan.steps().get(all.pieces().get(i).step());
+            assertThat(saved.containsKey(i)).as(step.key()).isEqualTo(step.kind() == Step.Kind.FILL);
+        }
+        assertThat(saved.values()).allSatisfy(of -> assertThat(of.values()).containsOnly(BuildUp.SAVED));
+    }
+
     // --- one stone behind another, or behind a day
 
     @Test
@@ -193,6 +221,8 @@ class WorkloadByHandTest {
         assertThat(all.shared().slower().get(third)).isGreaterThan(all.shared().slower().get(second));
         assertThat(all.shared().cold().sittings()).as("below 10 degrees water paint forms no film").containsExactly(third);
         assertThat(ManyStones.isTooCold(room, MONDAY)).isFalse();
+        Climate just = new Climate(new Celsius(10), 0.7, 0.1);
+        assertThat(ManyStones.isTooCold(room.with(tuesday, Optional.of(just), tuesday), MONDAY.plusDays(1))).as("not below 10").isFalse();
     }
 
     // --- a sitting's page
