@@ -157,17 +157,19 @@ class LayoutTest {
             assertThat(offers).extracting(o -> (Object) o.subject().getClass()).contains(Subject.Word.class, Subject.Dots.class,
                     Subject.Pattern.class, Subject.Guide.class);
             for (Catalogue.Offer offer : offers) {
+                long before = things(workbench);
                 app.does(offer.title());
-                // how it lies differs only by what is found: most of words, and of what has a broken edge
+                app.until(offer.title() + " in hand", () -> things(workbench) > before);
+                // how it lies differs only by what is found, when it is planned: most of words, and of what has a broken edge
                 boolean much = offer.subject() instanceof Subject.Word || offer.title().startsWith("Jagged");
                 for (String page : much ? List.of("Sketch: what it is", "Sketch: how it lies", "Sketch: where")
                         : List.of("Sketch: what it is")) {
                     app.does(page);
-                    app.until(page, () -> app.show().idle());
+                    app.until(page, () -> !much || app.show().idle());
                     asked(app, offer.title() + ", " + page, wrong);
                 }
                 app.keys(KeyCode.CONTROL, KeyCode.Z);
-                app.settled();
+                app.until("without it again", () -> things(workbench) == before);
             }
             for (Subject.Becomes becomes : Subject.Becomes.values()) {
                 app.robot.interact(() -> stroke(workbench, becomes));
@@ -177,6 +179,10 @@ class LayoutTest {
             }
         }
         assertThat(wrong).isEmpty();
+    }
+
+    private static long things(Workbench workbench) {
+        return workbench.shown().flatMap(Project::sketch).map(s -> s.items().size()).orElse(0);
     }
 
     private void asked(Driver app, String where, Set<String> wrong) {

@@ -447,6 +447,8 @@ class PaintStageTest {
             app.click("#daub-" + second);
             app.until("that moment", () -> app.text("#step-words").startsWith(second + " of "));
             assertThat(app.find("#daub-" + second).getStyleClass()).contains("in-hand");
+            assertThat(app.text("#step-facts")).as("a line may end between facts, not before a unit").contains("\u00a0min")
+                    .doesNotContainPattern("\\d \\p{L}");
             assertThat(app.find("#daub-" + steps.size()).getOpacity()).as("what is still to come is pale").isLessThan(0.5);
             assertThat(app.<Node>find("#daub-" + second).lookupAll("*").stream().filter(n -> n instanceof Circle))
                     .as("a ring for the second coat").hasSize(2);

@@ -21,6 +21,7 @@ import mosspebble.app.screen.Panel;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Step;
 import mosspebble.core.timetable.Durations;
+import mosspebble.core.units.Words;
 import mosspebble.core.words.HazardWords;
 import mosspebble.core.words.StepWords;
 
@@ -141,7 +142,7 @@ final class CardPage extends PageView {
         sentence.setText(StepWords.sentence(step));
         sentence.pseudoClassStateChanged(LONG, sentence.getText().length() > LONG_FROM);
         puddle.show(step, panel.workbench.studio().shelf(), StepWords.puddles(plan, count - 1));
-        facts.setText(facts(step));
+        facts.setText(Words.unitsKept(facts(step)));
         reason.setText(StepWords.reason(step));
         figures.setText(StepWords.figures(step));
         Panel.present(figures, !figures.getText().isEmpty());

@@ -88,6 +88,9 @@ public class PlanWorker implements AutoCloseable {
     private static final int LIT = 6;
     private static final int BOOKS = 3 * WINDOWS;
 
+    /** So long what can wait stands back until answers are heard; an interface thread that is busy for longer is not waited for. */
+    private static final int HEARING_MS = 200;
+
     private record TerrainKey(Stone stone, Grid grid) {}
 
     /** What a repertoire is made from; the shipped one is told by being that very one. */
@@ -142,7 +145,7 @@ public class PlanWorker implements AutoCloseable {
     }
 
     private volatile Lessons lessons = Lessons.NOTHING;
-    private final ExecutorService worker = new ThreadPoolExecutor(1, 1, 0, TimeUnit.SECONDS, new PriorityBlockingQueue<>(), task -> {
+    private final ThreadPoolExecutor worker = new ThreadPoolExecutor(1, 1, 0, TimeUnit.SECONDS, new PriorityBlockingQueue<>(), task -> {
         Thread thread = new Thread(task, "plan-desk");
         thread.setDaemon(true);
         return thread;
@@ -236,7 +239,31 @@ public class PlanWorker implements AutoCloseable {
             return; // the window is closing
         }
         waiting.incrementAndGet();
-        worker.execute(new Job(later, jobs.incrementAndGet(), () -> run(line, number, () -> work.run(this), answer, failing)));
+        long turn = jobs.incrementAndGet();
+        Runnable job = () -> run(line, number, () -> work.run(this), answer, failing);
+        worker.execute(new Job(later, turn, later ? () -> stepBack(turn, job) : job));
+    }
+
+    /** What can wait begins once all answers given so far were heard and nothing was asked upon them, such as the picture of a plan. */
+    private void stepBack(long turn, Runnable job) {
+        CountDownLatch heard = new CountDownLatch(1);
+        answers.execute(heard::countDown);
+        try {
+            for (int ms = 0; ms < HEARING_MS && !isAsked() && !heard.await(1, TimeUnit.MILLISECONDS); ms++) {}
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt(); // the desk is closed
+            return;
+        }
+        if (isAsked()) {
+            worker.execute(new Job(true, turn, () -> stepBack(turn, job)));
+        } else {
+            job.run();
+        }
+    }
+
+    /** Whether something waits that cannot. */
+    private boolean isAsked() {
+        return worker.getQueue().peek() instanceof Job next && !next.later();
     }
 
     private <T> void run(Line line, long number, Supplier<T> work, Consumer<T> answer, Consumer<Throwable> failing) {

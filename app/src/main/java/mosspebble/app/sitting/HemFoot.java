@@ -32,6 +32,7 @@ import mosspebble.core.timetable.Durations;
 import mosspebble.core.timetable.Span;
 import mosspebble.core.timetable.Timetable;
 import mosspebble.core.timetable.Workload;
+import mosspebble.core.units.Words;
 import mosspebble.core.words.StepWords;
 import mosspebble.core.words.TimetableWords;
 import mosspebble.instruments.ClimateProbe;
@@ -318,7 +319,7 @@ final class HemFoot extends HBox {
         Instant now = model.nowProperty().get();
         over.setText("Next: " + model.name(piece.stone()));
         deed.setText(StepWords.title(step));
-        facts.setText(TimetableWords.pace(step, model.diary()));
+        facts.setText(Words.unitsKept(TimetableWords.pace(step, model.diary())));
         pictures.draw(piece.stone(), model.stepsDone(piece.stone()), stone);
         Duration until = Duration.between(now, next.get().start());
         boolean due = until.toSeconds() < 60;

@@ -32,6 +32,7 @@ import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Step;
 import mosspebble.core.timetable.Timetable;
 import mosspebble.core.timetable.Workload;
+import mosspebble.core.units.Words;
 import mosspebble.core.words.HazardWords;
 import mosspebble.core.words.StepWords;
 import mosspebble.core.words.TimetableWords;
@@ -349,7 +350,7 @@ public final class WorkAlongView extends BorderPane {
         sentence.setText(StepWords.sentence(step));
         care.setText(HazardWords.besides(step, workbench.studio().shelf()));
         Panel.present(care, !care.getText().isEmpty());
-        facts.setText(TimetableWords.pace(step, model.diary()));
+        facts.setText(Words.unitsKept(TimetableWords.pace(step, model.diary())));
         Panel.present(puddle, !step.layers().isEmpty());
         mixes(next, plan, step);
         boolean wide = step instanceof Step.Lay lay && lay.tool().mm() > 0;

@@ -64,6 +64,39 @@ class PlanWorkerTest {
         }
     }
 
+    /** A small picture asked for before or beside a plan must not come between that plan and its own picture. */
+    @Test
+    void whatCanWaitComesAfterWhatIsAskedUponAnAnswer() throws Exception {
+        AnswersInTurn thread = new AnswersInTurn();
+        List<String> worked = Collections.synchronizedList(new ArrayList<>());
+        try (PlanWorker desk = new PlanWorker(BuiltIn::repertoire, thread, error -> answers.add("desk: " + error.getMessage()))) {
+            desk.begin();
+            for (String thing : List.of("one", "another")) {
+                desk.askLater(new PlanWorker.Line(), d -> worked.add("small picture of " + thing), answer -> {});
+            }
+            desk.ask(new PlanWorker.Line(), d -> worked.add("plan"), plan -> desk.ask(new PlanWorker.Line(),
+                    d -> worked.add("draft"), draft -> desk.ask(new PlanWorker.Line(), d -> worked.add("picture"), picture -> {})));
+            thread.until(() -> worked.size() == 5);
+        }
+        assertThat(worked).containsExactly("plan", "draft", "picture", "small picture of one", "small picture of another");
+    }
+
+    /** The thread on which answers are heard may be busy for long; what can wait is worked out meanwhile. */
+    @Test
+    void whatCanWaitIsNotHeldUpByAnswersThatNobodyHears() throws Exception {
+        CountDownLatch worked = new CountDownLatch(2);
+        try (PlanWorker desk = new PlanWorker(BuiltIn::repertoire, new AnswersInTurn(), error -> {})) {
+            desk.begin();
+            for (int i = 0; i < 2; i++) {
+                desk.askLater(new PlanWorker.Line(), d -> {
+                    worked.countDown();
+                    return "";
+                }, answer -> {});
+            }
+            assertThat(worked.await(20, TimeUnit.SECONDS)).isTrue();
+        }
+    }
+
     @Test
     void theDeskGoesOnWhileSomethingIsSearchedForBeside() throws Exception {
         try (PlanWorker desk = desk()) {

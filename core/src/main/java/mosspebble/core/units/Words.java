@@ -56,6 +56,11 @@ public final class Words {
                 : one + "s";
     }
 
+    /** The same, but that no line ends between a number and its unit. */
+    public static String unitsKept(String text) {
+        return text.replaceAll("(\\d) (?=\\p{L})", "$1\u00a0");
+    }
+
     /** "this", "this and that", "this, that and the other". */
     public static String list(List<String> all) {
         return all.size() < 2 ? String.join("", all)

@@ -56,4 +56,10 @@ class NumbersTest {
         assertThat(Numbers.millilitres(3.26)).isEqualTo("3.3 ml");
         assertThat(Numbers.millilitres(42.4)).isEqualTo("42 ml");
     }
+
+    @Test
+    void noLineEndsBetweenANumberAndItsUnit() {
+        assertThat(Words.unitsKept("pen 0.7 mm · hand 6 min · then dries 1 d 12 h")).as("only elsewhere")
+                .isEqualTo("pen 0.7\u00a0mm · hand 6\u00a0min · then dries 1\u00a0d 12\u00a0h");
+    }
 }
