@@ -56,7 +56,7 @@ public final class Words {
                 : one + "s";
     }
 
-    /** The same, but that no line ends between a number and its unit. */
+    /** The same text, but that no line of it ends between a number and its unit. */
     public static String unitsKept(String text) {
         return text.replaceAll("(\\d) (?=\\p{L})", "$1\u00a0");
     }

@@ -191,7 +191,7 @@ class SmallJudgementsTest {
     }
 
     @Test
-    @Tag("outside") // a hand keeps off what it has just laid: the stone is turned where that lies under the wrist (common practice, no source)
+    @Tag("outside") // the stone is turned where what was just laid lies under the wrist (common practice, no source)
     void theStoneIsTurnedWhereTheLastPassLiesUnderTheWrist() {
         assertThat(turned(16, 12, Habits.Hand.RIGHT)).as("just below to the right").isTrue();
         assertThat(turned(16, 12, Habits.Hand.LEFT)).isFalse();
