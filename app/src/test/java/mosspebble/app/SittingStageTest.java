@@ -23,6 +23,7 @@ import javafx.scene.control.Menu;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.Labeled;
+import javafx.scene.control.TextArea;
 import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
 import javafx.scene.image.WritableImage;
@@ -435,6 +436,11 @@ class SittingStageTest {
             app.keys(KeyCode.ESCAPE);
             app.until("the hem as it is now", () -> app.find(".hem-day") != hem);
             app.until("what was in hand lies on the cloth", () -> stone.contains(app.text("#name")));
+            app.keys(KeyCode.CONTROL, KeyCode.T);
+            app.until("what was told", () -> app.present("#told-text") && app.find("#told").isVisible());
+            List<String> told = ((TextArea) app.find("#told-text")).getText().lines().filter(l -> l.contains(": ")).toList();
+            assertThat(told).as("each pass is said once, whatever timetable came meanwhile").hasSizeGreaterThanOrEqualTo(2)
+                    .doesNotHaveDuplicates();
         }
     }
 

@@ -127,6 +127,24 @@ class CpSatSolverTest {
                                 Map.of())));
     }
 
+    /** Four passes of which an evening holds one: with paint that needs warmth two cold evenings are lost, and that is the best there is. */
+    @Test
+    void whatIsProvenKnowsOfEveningsThatAreTooCold() {
+        for (boolean warmth : new boolean[] {true, false}) {
+            List<Workload.Piece> pieces = IntStream.range(0, 4)
+                    .mapToObj(i -> new Workload.Piece("stone " + i, 0, Duration.ofMinutes(25), Duration.ZERO, "load", "brush")).toList();
+            List<Workload.Hours> hours = IntStream.range(0, 10)
+                    .mapToObj(day -> new Workload.Hours(at(day * 1_440L), at(day * 1_440L + 40))).toList();
+            Workload.Cold cold = new Workload.Cold(warmth ? Set.of(0, 1, 2, 3) : Set.of(), Set.of(at(1_440), at(3 * 1_440)));
+            Workload workload = new Workload(pieces, List.of(), hours, START, Map.of(), Map.of(),
+                    new Workload.Shared(Map.of(), Map.of(), Map.of(), cold));
+            Timetable found = SOLVER.better(Timetable.quick(workload), () -> false).orElseThrow();
+            assertThat(found.end()).isEqualTo(at((warmth ? 5 : 3) * 1_440L + 25));
+            assertThat(found.bound()).isEqualTo(found.end());
+            assertThat(found.proven()).isTrue();
+        }
+    }
+
     @Test
     void nothingGetsWorseAndWhatIsProvenIsNotBeaten() {
         SplittableRandom random = new SplittableRandom(8);
