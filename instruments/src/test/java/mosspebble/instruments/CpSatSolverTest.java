@@ -127,7 +127,7 @@ class CpSatSolverTest {
                                 Map.of())));
     }
 
-    /** Four passes of which an evening holds one: with paint that needs warmth two cold evenings are lost, and that is the best there is. */
+    /** An evening holds one of four passes: with paint that needs warmth two cold evenings are lost, and nothing is better. */
     @Test
     void whatIsProvenKnowsOfEveningsThatAreTooCold() {
         for (boolean warmth : new boolean[] {true, false}) {
