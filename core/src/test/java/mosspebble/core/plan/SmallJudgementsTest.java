@@ -228,20 +228,6 @@ class SmallJudgementsTest {
         }
     }
 
-    /** What glitters is drawn once on the stone, round its base, and not again on that, even if all the bases lie below. */
-    @Test
-    void whatLiesOnItsOwnBaseIsDrawnOnce() {
-        Paint glitter = Paint.usual("glitter", "glitter", PaintKind.GLITTER, Srgb.ofHex("#b08a3c"), new Millilitres(30));
-        List<MotifPart> parts = List.of(part("letter-1", Role.FILL, box(-20, -10, -2, 10), 0),
-                part("letter-2", Role.FILL, box(2, -10, 20, 10), 0));
-        Project project = project(STONE, Map.of("s", "glitter")).withHabits(PLAIN.withSparkleBase(true));
-        PaintPlan plan = plan("word", project, Paints.shelf().with(glitter), parts);
-        assertThat(plan.steps()).filteredOn(s -> s.kind() == Step.Kind.FILL).hasSizeGreaterThan(1)
-                .allSatisfy(s -> assertThat(((Step.Lay) s).doing().pencil()).isEmpty());
-        assertThat(plan.steps()).filteredOn(s -> s instanceof Step.Pencil).singleElement()
-                .satisfies(s -> assertThat(s.work().hand().toMinutes()).isEqualTo(3));
-    }
-
     @Test
     void anEdgeOnPaintIsDrawnFromEightMillimetresOnInGraphiteUnlessThatIsLostThere() {
         assertThat(new Pencilling.Edge(List.of(), 7.9, 80).drawing()).isEmpty();
