@@ -59,11 +59,14 @@ final class Pencilling {
 
     private Pencilling() {}
 
-    /** The edges of all regions; of the pieces of a blend only the largest has one. */
+    /**
+     * The edges of all regions; of the pieces of a blend only the largest has one. A base has its own: those of all letters of a word lie at
+     * one level.
+     */
     static List<Edge> of(List<Region> regions, Remembered remembered) {
         Map<Integer, Integer> whole = new HashMap<>();
         for (int i = 0; i < regions.size(); i++) {
-            if (isArea(regions.get(i))) {
+            if (isArea(regions.get(i)) && !isBase(regions.get(i))) {
                 whole.merge(regions.get(i).part(), i,
                         (a, b) -> regions.get(b).place().getArea() > regions.get(a).place().getArea() ? b : a);
             }
@@ -71,7 +74,7 @@ final class Pencilling {
         List<Edge> edges = new ArrayList<>();
         for (int i = 0; i < regions.size(); i++) {
             Region region = regions.get(i);
-            if (!isArea(region) || whole.get(region.part()) != i || isOnItsBase(region, regions)) {
+            if (!isArea(region) || !isBase(region) && whole.get(region.part()) != i || isOnItsBase(region, regions)) {
                 edges.add(Edge.NONE);
                 continue;
             }
@@ -86,7 +89,12 @@ final class Pencilling {
     /** Whether it is laid exactly on a base of its own, whose edge is seen. */
     private static boolean isOnItsBase(Region region, List<Region> regions) {
         return region.isClear()
-                && regions.stream().anyMatch(r -> r.what().share().kind() == Share.Kind.BASE && r.place() == region.place());
+                && regions.stream().anyMatch(r -> isBase(r) && r.place() == region.place());
+    }
+
+    /** Whether it is what glitter, colour shift or glow is laid on. */
+    private static boolean isBase(Region region) {
+        return region.what().share().kind() == Share.Kind.BASE;
     }
 
     private static boolean isArea(Region region) {
