@@ -60,8 +60,8 @@ final class Pencilling {
     private Pencilling() {}
 
     /**
-     * The edges of all regions; of the pieces of a blend only the largest has one. A base has its own: those of all letters of a word lie at
-     * one level.
+     * The edges of all regions; of the pieces of a blend only the largest has one. A base has its own: those of all letters of a word lie
+     * at one level.
      */
     static List<Edge> of(List<Region> regions, Remembered remembered) {
         Map<Integer, Integer> whole = new HashMap<>();
