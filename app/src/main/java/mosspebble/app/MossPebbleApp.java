@@ -8,9 +8,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
-import java.util.concurrent.Executors;
-import java.util.concurrent.ScheduledExecutorService;
-import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.application.Application;
@@ -69,7 +66,6 @@ public final class MossPebbleApp extends Application {
             Dimension2D size) {}
 
     private static final long FIRST_SCENE = 309;
-    private static final long WATCH_SECONDS = 4;
 
     private static final GraphicsCard CARD = GraphicsCard.ofThisMachine(CacheFolder.path());
 
@@ -86,7 +82,7 @@ public final class MossPebbleApp extends Application {
     private PlanWorker desk;
     private Workbench workbench;
     private Shell shell;
-    private ScheduledExecutorService watch;
+    private Watch watch;
     private Stage window;
     /** The demo looked at beside this, if it is. */
     private MossPebbleApp round;
@@ -349,7 +345,7 @@ public final class MossPebbleApp extends Application {
         }
     }
 
-    /** While the window is open: tries again what is not kept, and sees to it that the studio's file is there. Keeps the day's copy. */
+    /** Says if another studio stands in for the one asked for, and sets the watch. */
     private void keepWatch(Path asked) {
         Path file = store.file();
         if (!Instead.of(asked).equals(asked)) {
@@ -364,40 +360,8 @@ public final class MossPebbleApp extends Application {
                 }
             });
         }
-        watch = Executors.newSingleThreadScheduledExecutor(work -> {
-            Thread thread = new Thread(work, "watch");
-            thread.setDaemon(true);
-            return thread;
-        });
-        SittingModel sitting = shell.sitting();
-        watch.scheduleWithFixedDelay(() -> { // no animation: that draws at 60 Hz
-            if (sitting.isDue()) {
-                Platform.runLater(sitting::tick);
-            }
-        }, 1, 1, TimeUnit.SECONDS);
-        StudioStore mine = store;
-        watch.execute(() -> {
-            try {
-                mine.keepDailyCopy();
-            } catch (FileTrouble e) {
-                Journal.trouble("keeping the day's copy", e);
-                Platform.runLater(() -> workbench.tell("Today's copy of the studio could not be kept: " + e.reason() + ". " + e.remedy()));
-            }
-        });
-        watch.scheduleWithFixedDelay(() -> {
-            try {
-                mine.watch();
-            } catch (FileTrouble e) {
-                Platform.runLater(() -> workbench.tell(e.getMessage()));
-            }
-            String note = mine.takeNote();
-            Platform.runLater(() -> {
-                if (!note.isEmpty()) {
-                    workbench.tell(note);
-                }
-                workbench.keepAgain();
-            });
-        }, WATCH_SECONDS, WATCH_SECONDS, TimeUnit.SECONDS);
+        watch = new Watch(shell.sitting(), workbench, store, Platform::runLater, Watch.thread());
+        watch.begin();
     }
 
     private Shell scene() {
@@ -532,7 +496,7 @@ public final class MossPebbleApp extends Application {
             keepPicture();
         }
         if (watch != null) {
-            watch.shutdownNow();
+            watch.close();
         }
         if (desk != null) {
             desk.close();

@@ -98,8 +98,8 @@ final class AtRest {
     }
 
     /**
-     * How long each thread of a process has run, ns, as Linux counts it (schedstat, its first number); elsewhere for the whole process and in
-     * hundredths of a second. A thread that is gone is not there.
+     * How long each thread of a process has run, ns, as Linux counts it (schedstat, its first number); elsewhere for the whole process and
+     * in hundredths of a second. A thread that is gone is not there.
      */
     static Map<Long, Long> worked(ProcessHandle process) {
         Map<Long, Long> threads = new HashMap<>();

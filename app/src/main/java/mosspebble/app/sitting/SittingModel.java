@@ -21,6 +21,8 @@ import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleBooleanProperty;
@@ -84,9 +86,8 @@ public final class SittingModel {
         }
     }
 
-    /** So often the time is told where it is looked at, and where it is not. */
+    /** So often the time is told where it is looked at. */
     private static final Duration LOOKED_AT = Duration.ofSeconds(1);
-    private static final Duration UNSEEN = Duration.ofSeconds(10);
 
     /** Later than planned by so much, the timetable is brought up to the clock. */
     private static final Duration SLACK = Duration.ofMinutes(2);
@@ -115,6 +116,7 @@ public final class SittingModel {
     private Object askedFrom;
     /** Whether the time is looked at, and when it was told last; read by the watch. */
     private volatile boolean looked;
+    private final ReadOnlyBooleanWrapper lookedAt = new ReadOnlyBooleanWrapper();
     private volatile Instant told;
     private Finding.Stage lookedAtAlso;
     private Shown paged;
@@ -133,8 +135,9 @@ public final class SittingModel {
         this.clock = clock;
         now.addListener((o, a, b) -> told = b);
         now.set(instant());
-        looked = active();
-        workbench.stageProperty().addListener((o, a, b) -> looked = active());
+        lookedAt.addListener((o, a, b) -> looked = b);
+        lookedAt.set(active());
+        workbench.stageProperty().addListener((o, a, b) -> lookedAt.set(active()));
         results.thumbs().addListener((MapChangeListener<String, Results.Thumb>) change -> ask());
         workbench.studioProperty().addListener((o, a, b) -> ask());
         shown.addListener((o, a, b) -> b.next().map(n -> b.step(b.piece(n))).filter(Step.Lay.class::isInstance)
@@ -163,7 +166,7 @@ public final class SittingModel {
     /** Has it searched for at the stage one is at as well: its pages are looked at there. */
     public void planHere() {
         lookedAtAlso = workbench.stageProperty().get();
-        looked = true;
+        lookedAt.set(true);
         ask();
     }
 
@@ -260,11 +263,18 @@ public final class SittingModel {
     // --- following
 
     /**
-     * Whether the time is to be told again: every second where it is looked at, else a few times a minute, so that a window nobody touches
-     * is left at rest. Any thread may ask.
+     * Whether the time is to be told again: every second where it is looked at, else once a minute, in which times are told, so that a
+     * window nobody touches is left at rest. Any thread may ask.
      */
     public boolean isDue() {
-        return Duration.between(told, clock.instant()).abs().compareTo(looked ? LOOKED_AT : UNSEEN) >= 0;
+        Instant at = clock.instant();
+        return looked ? Duration.between(told, at).abs().compareTo(LOOKED_AT) >= 0
+                : !told.truncatedTo(ChronoUnit.MINUTES).equals(at.truncatedTo(ChronoUnit.MINUTES));
+    }
+
+    /** Whether the time is looked at. */
+    public ReadOnlyBooleanProperty lookedAtProperty() {
+        return lookedAt.getReadOnlyProperty();
     }
 
     /** Tells the time: a plan that lies behind the clock is moved on. */

@@ -397,13 +397,13 @@ class SittingModelTest {
         with(List.of("snail"), desk -> {
             assertThat(told(30)).as("at the table").isEqualTo(30);
             workbench.stageProperty().set(Finding.Stage.SKETCH);
-            assertThat(told(60)).as("elsewhere").isEqualTo(6);
+            assertThat(told(180)).as("elsewhere: once a minute").isEqualTo(3);
             clock.to(clock.instant().minus(Duration.ofHours(2)));
             assertThat(model.isDue()).as("a clock put back is told at once").isTrue();
             model.planHere();
             assertThat(told(30)).as("where the pages of a sitting are looked at").isEqualTo(30);
             workbench.stageProperty().set(Finding.Stage.COLOUR);
-            clock.on(Duration.ofSeconds(9));
+            clock.on(Duration.ofSeconds(1));
             workbench.stageProperty().set(Finding.Stage.SITTING);
             model.activate();
             assertThat(model.nowProperty().get()).as("who comes back sees the time").isEqualTo(clock.instant());
