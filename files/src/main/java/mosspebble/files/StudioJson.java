@@ -64,7 +64,7 @@ import mosspebble.core.units.Srgb;
  */
 final class StudioJson {
 
-    private static final ObjectMapper MAPPER = mapper();
+    private static final ObjectMapper MAPPER = mapper(RecordReader.module());
     private static final String RESTORE = "Restore a copy of the studio.";
 
     private StudioJson() {}
@@ -154,7 +154,8 @@ final class StudioJson {
         @JsonSubTypes.Type(value = Shape.Measured.class, name = "measured")})
     private interface ShapeKind {}
 
-    private static ObjectMapper mapper() {
+    /** @param records reads records; if it does not, the library does, which takes longer the first time */
+    static ObjectMapper mapper(SimpleModule records) {
         SimpleModule units = new SimpleModule();
         unit(units, Millimetres.class, Millimetres::value, Millimetres::new);
         unit(units, Micrometres.class, Micrometres::value, Micrometres::new);
@@ -177,7 +178,7 @@ final class StudioJson {
                 return Srgb.ofHex(in.getValueAsString(""));
             }
         });
-        JsonMapper.Builder builder = JsonMapper.builder().addModule(units).addModule(new Jdk8Module())
+        JsonMapper.Builder builder = JsonMapper.builder().addModule(records).addModule(units).addModule(new Jdk8Module())
                 .addMixIn(Subject.class, SubjectKind.class).addMixIn(Shape.class, ShapeKind.class);
         for (Class<?> plain : new Class<?>[] {Mix.class, Room.class, Light.class, Pot.class, Blend.class,
             Placement.class, Viewpoint.class, FoundStone.class, Subject.Word.class,
@@ -274,7 +275,7 @@ final class StudioJson {
     }
 
     /** What is wrong, without the names of our classes: our own refusals as they are, everything else as the field it stands in. */
-    private static String reason(Throwable e) {
+    static String reason(Throwable e) {
         for (Throwable each = e; each != null; each = each.getCause()) {
             if (each instanceof IllegalArgumentException && each.getMessage() != null && !(each instanceof NumberFormatException)) {
                 return Said.shortly(each.getMessage(), 200).replaceFirst("\\.$", "");

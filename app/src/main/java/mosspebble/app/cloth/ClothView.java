@@ -281,7 +281,7 @@ public final class ClothView extends Region {
     }
 
     private StoneOutline outline(Project project) {
-        if (outlineOf == null || !project.stone().equals(outlineOf)) {
+        if (project.stone() != outlineOf && !project.stone().equals(outlineOf)) {
             outlineOf = project.stone();
             outline = StoneOutline.of(project.stone());
         }

@@ -57,7 +57,7 @@ final class Dress {
 
     private void change() {
         Studio.View view = wanted.get();
-        if (view.equals(worn)) {
+        if (view == worn || worn != null && view.equals(worn)) {
             return;
         }
         before.run();
