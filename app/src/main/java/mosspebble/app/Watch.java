@@ -59,7 +59,7 @@ final class Watch implements AutoCloseable {
     /** On the interface thread. */
     void begin() {
         rounds.execute(this::keepDailyCopy);
-        rounds.scheduleWithFixedDelay(this::round, AT_REST, AT_REST, TimeUnit.SECONDS);
+        rounds.scheduleWithFixedDelay(goesOn(this::round), AT_REST, AT_REST, TimeUnit.SECONDS);
         sitting.lookedAtProperty().addListener((o, a, b) -> countSeconds());
         countSeconds();
     }
@@ -69,8 +69,19 @@ final class Watch implements AutoCloseable {
             seconds.cancel(false);
         }
         seconds = sitting.lookedAtProperty().get() && !rounds.isShutdown()
-                ? rounds.scheduleWithFixedDelay(this::tellTime, LOOKED_AT, LOOKED_AT, TimeUnit.SECONDS)
+                ? rounds.scheduleWithFixedDelay(goesOn(this::tellTime), LOOKED_AT, LOOKED_AT, TimeUnit.SECONDS)
                 : null;
+    }
+
+    /** What stumbles once is written down and done again the next time; by itself the round would never be gone again. */
+    private static Runnable goesOn(Runnable round) {
+        return () -> {
+            try {
+                round.run();
+            } catch (RuntimeException e) {
+                Journal.trouble("keeping watch", e);
+            }
+        };
     }
 
     /** Looks at all once; on any thread but the interface's. */

@@ -1,6 +1,7 @@
 package mosspebble.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatCode;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -35,6 +36,7 @@ class WatchTest {
     private final Turned clock = new Turned("2026-11-27T18:40:00");
     private final List<Runnable> woken = new ArrayList<>();
     private boolean full;
+    private boolean deaf;
     private StudioStore store;
     private Workbench workbench;
     private SittingModel sitting;
@@ -58,11 +60,18 @@ class WatchTest {
             workbench.stageProperty().set(Finding.Stage.SKETCH);
             sitting = new SittingModel(workbench, new Results(workbench, desk), desk, (known, unwanted) -> Optional.of(known), clock);
             Rounds rounds = new Rounds();
-            try (Watch watch = new Watch(sitting, workbench, kept, woken::add, rounds)) {
+            try (Watch watch = new Watch(sitting, workbench, kept, this::wake, rounds)) {
                 use.of(watch, rounds);
             }
             assertThat(rounds.isShutdown()).as("closed with the window").isTrue();
         }
+    }
+
+    private void wake(Runnable answer) {
+        if (deaf) {
+            throw new IllegalStateException("nobody listens");
+        }
+        woken.add(answer);
     }
 
     private void listens() {
@@ -86,9 +95,10 @@ class WatchTest {
         });
     }
 
-    /** Writes down what is to be done again and again, and how many seconds apart. */
+    /** Writes down what is to be done again and again, and how many seconds apart; does none of it. */
     private static final class Rounds extends ScheduledThreadPoolExecutor {
         private final Map<Future<?>, Long> asked = new LinkedHashMap<>();
+        private Runnable last;
 
         private Rounds() {
             super(1);
@@ -96,8 +106,9 @@ class WatchTest {
 
         @Override
         public ScheduledFuture<?> scheduleWithFixedDelay(Runnable what, long first, long every, TimeUnit unit) {
-            ScheduledFuture<?> future = super.scheduleWithFixedDelay(what, first, every, unit);
+            ScheduledFuture<?> future = super.scheduleWithFixedDelay(what, 1, 1, TimeUnit.DAYS); // rounds are gone by the test
             asked.put(future, unit.toSeconds(every));
+            last = what;
             return future;
         }
 
@@ -117,6 +128,19 @@ class WatchTest {
             assertThat(rounds.going()).containsExactly(4L);
             sitting.planHere();
             assertThat(rounds.going()).as("pages of sittings in the book").containsExactly(4L, 1L);
+        });
+    }
+
+    @Test
+    void whoStumblesGoesOnTheNextTime() throws Exception {
+        with((watch, rounds) -> {
+            watch.begin();
+            clock.on(Duration.ofMinutes(1));
+            deaf = true;
+            assertThatCode(rounds.last::run).doesNotThrowAnyException();
+            deaf = false;
+            rounds.last.run();
+            assertThat(woken).hasSize(1);
         });
     }
 
