@@ -158,14 +158,15 @@ final class RecordReader extends StdDeserializer<Object> {
             in.nextToken();
         }
         Object[] values = new Object[parts.size()];
-        boolean[] given = new boolean[values.length];
+        for (Part part : parts.values()) {
+            values[part.at] = part.missing();
+        }
         for (; in.hasToken(JsonToken.FIELD_NAME); in.nextToken()) {
             String name = in.currentName();
             in.nextToken();
             Part part = parts.get(name);
             if (part != null) {
                 values[part.at] = read(part, name, in, context);
-                given[part.at] = true;
             } else if (flat) {
                 in.skipChildren(); // as the library does where a record within is written flat
             } else {
@@ -174,9 +175,6 @@ final class RecordReader extends StdDeserializer<Object> {
         }
         if (!in.hasToken(JsonToken.END_OBJECT)) {
             return context.handleUnexpectedToken(getValueType(), in);
-        }
-        for (Part part : parts.values()) {
-            values[part.at] = given[part.at] ? values[part.at] : part.missing();
         }
         try {
             return made.of(values);
