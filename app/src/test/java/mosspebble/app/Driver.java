@@ -14,12 +14,14 @@ import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import javafx.application.Platform;
+import javafx.beans.value.ChangeListener;
 import javafx.geometry.Bounds;
 import javafx.geometry.Dimension2D;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.Menu;
 import javafx.scene.Node;
+import javafx.scene.Parent;
 import javafx.scene.Scene;
 import javafx.event.EventHandler;
 import javafx.scene.input.MouseEvent;
@@ -58,6 +60,17 @@ final class Driver implements AutoCloseable {
 
     /** The stones most tests need: every one more is a plan and a picture that they wait for. */
     private static final List<String> MOSTLY = List.of("owl", "lettering", "snail");
+
+    private static final ChangeListener<Parent> UNPAINTED = (window, before, root) -> root.setOpacity(0);
+
+    /** Whatever a window is given, one after the other. */
+    private static final ChangeListener<Scene> IN_IT = (window, before, scene) -> {
+        if (scene != null) {
+            scene.rootProperty().removeListener(UNPAINTED);
+            scene.rootProperty().addListener(UNPAINTED);
+            scene.getRoot().setOpacity(0);
+        }
+    };
 
     final FxRobot robot = new Hand();
     private final Stage stage;
@@ -102,9 +115,9 @@ final class Driver implements AutoCloseable {
         stage = FxToolkit.registerPrimaryStage();
         app = new MossPebbleApp(new MossPebbleApp.Wish(studio, demo, null, false, Finding.Stage.STONE, null, List.of(),
                 new Dimension2D(1280, 800)), clock);
+        unpainted(stage);
         FxToolkit.setupApplication(() -> app);
         WaitForAsyncUtils.waitForFxEvents(1);
-        unpainted();
         // an application restarted in one process finds keys pressed as the last one left them
         robot.release(new KeyCode[0]);
     }
@@ -136,9 +149,12 @@ final class Driver implements AutoCloseable {
     }
 
     /** Where there is no screen nobody sees what is painted, which takes a fifth of the time: all is there and laid out as if it were. */
-    private void unpainted() {
+    static void unpainted(Stage stage) {
         if (Boolean.getBoolean("testfx.headless")) {
-            now(() -> scene().getRoot().setOpacity(0));
+            now(() -> {
+                stage.sceneProperty().removeListener(IN_IT);
+                stage.sceneProperty().addListener(IN_IT);
+            });
         }
     }
 

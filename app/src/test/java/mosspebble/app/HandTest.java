@@ -3,6 +3,7 @@ package mosspebble.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Files;
+import java.lang.ref.WeakReference;
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.Proxy;
 import java.nio.file.Path;
@@ -79,18 +80,23 @@ class HandTest {
     @BeforeEach
     void open() throws Exception {
         stage = FxToolkit.registerPrimaryStage();
+        Driver.unpainted(stage);
         robot.interact(() -> {
             desk = new PlanWorker(BuiltIn::repertoire, Platform::runLater, error -> workbench.tellTrouble("failed"));
             Results show = new Results(workbench, desk);
             results.set(show);
-            shell = new Shell(workbench, show, desk, house(), new Shell.Instruments(new SimulatedClimateProbe(1),
-                    new SimulatedBenchCamera(shot -> BenchScene.varied(shot, 800, 600)), new SimulatedKitchenScale(1, () -> new Grams(100)),
-                    new SimulatedStripeReader(5), (known, unwanted) -> Optional.of(known), Clock.systemDefaultZone()));
+            shell = shell(workbench, show, desk);
             stage.setScene(new Scene(shell, 1280, 800));
             stage.show();
             desk.begin();
         });
         until(() -> seen("#length")); // the column is made some pulses after the window
+    }
+
+    private Shell shell(Workbench bench, Results show, PlanWorker plans) {
+        return new Shell(bench, show, plans, house(), new Shell.Instruments(new SimulatedClimateProbe(1),
+                new SimulatedBenchCamera(shot -> BenchScene.varied(shot, 800, 600)), new SimulatedKitchenScale(1, () -> new Grams(100)),
+                new SimulatedStripeReader(5), (known, unwanted) -> Optional.of(known), Clock.systemDefaultZone()));
     }
 
     @AfterEach
@@ -176,6 +182,28 @@ class HandTest {
     private static void until(Callable<Boolean> condition) throws Exception {
         WaitForAsyncUtils.waitFor(30, TimeUnit.SECONDS, condition);
         WaitForAsyncUtils.waitForFxEvents(1);
+    }
+
+    /** What a window keeps of a studio it showed before would be kept as long as the program runs: its stones, its pictures. */
+    @Test
+    void aWindowThatGoesOnWithAnotherStudioLetsGoOfTheOneBefore() throws Exception {
+        WeakReference<Workbench> before = shownForAWhile();
+        for (int k = 0; k < 5 && before.get() != null; k++) {
+            System.gc();
+            WaitForAsyncUtils.waitForFxEvents(4); // which look round for what is left
+        }
+        assertThat(before.get() == null).as("let go of").isTrue();
+    }
+
+    private WeakReference<Workbench> shownForAWhile() {
+        Workbench bench = new Workbench(DEMO, (studio, title) -> {});
+        robot.interact(() -> {
+            PlanWorker plans = new PlanWorker(BuiltIn::repertoire, Platform::runLater, error -> {});
+            stage.getScene().setRoot(shell(bench, new Results(bench, plans), plans));
+            plans.close();
+        });
+        robot.interact(() -> stage.getScene().setRoot(shell));
+        return new WeakReference<>(bench);
     }
 
     @Test

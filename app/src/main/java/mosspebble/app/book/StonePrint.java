@@ -35,12 +35,20 @@ final class StonePrint extends StackPane {
     }
 
     private Map<String, Image> inHand() {
-        return IN_HAND.computeIfAbsent(model, m -> new LinkedHashMap<>(16, 0.75f, true) {
-            @Override
-            protected boolean removeEldestEntry(Map.Entry<String, Image> eldest) {
-                return size() > KEPT;
-            }
-        });
+        return IN_HAND.computeIfAbsent(model, m -> new SeenLast());
+    }
+
+    /** Knows no model: what is kept weakly by a model may not lead back to it. */
+    private static final class SeenLast extends LinkedHashMap<String, Image> {
+
+        SeenLast() {
+            super(16, 0.75f, true);
+        }
+
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<String, Image> eldest) {
+            return size() > KEPT;
+        }
     }
 
     void show(Page page) {

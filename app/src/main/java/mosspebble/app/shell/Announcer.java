@@ -10,6 +10,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
+import javafx.beans.value.ChangeListener;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.Labeled;
@@ -59,8 +60,9 @@ final class Announcer {
         show.planProperty().addListener((o, a, b) -> planned(b));
         // what was planned under the hand is not planned again when the hand lets go
         workbench.studioProperty().addListener((o, a, b) -> Platform.runLater(() -> planned(show.plan())));
-        within.sceneProperty().addListener((o, a, b) -> follow(b));
-        follow(within.getScene());
+        ChangeListener<Node> goesOn = (o, a, b) -> hush();
+        within.sceneProperty().addListener((o, left, entered) -> follow(left, entered, goesOn));
+        follow(null, within.getScene(), goesOn);
     }
 
     /** Says something now, after what was said a moment before; nothing where it is blank. */
@@ -106,9 +108,13 @@ final class Announcer {
         return String.join("\n", said);
     }
 
-    private void follow(Scene scene) {
-        if (scene != null) {
-            scene.focusOwnerProperty().addListener((o, a, b) -> hush());
+    /** The window may go on with another studio in the same scene: this one is let go of then. */
+    private static void follow(Scene left, Scene entered, ChangeListener<Node> focus) {
+        if (left != null) {
+            left.focusOwnerProperty().removeListener(focus);
+        }
+        if (entered != null) {
+            entered.focusOwnerProperty().addListener(focus);
         }
     }
 

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.function.Consumer;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.value.ChangeListener;
 import javafx.geometry.Pos;
 import javafx.geometry.VPos;
 import javafx.scene.control.Button;
@@ -85,13 +86,17 @@ final class FindingsBox extends VBox {
                 fill();
             }
         });
-        sceneProperty().addListener((o, a, scene) -> {
-            if (scene != null) {
-                scene.heightProperty().addListener((h, c, d) -> {
-                    if (isLow(c.doubleValue()) != isLow(d.doubleValue())) {
-                        fill();
-                    }
-                });
+        ChangeListener<Number> height = (o, a, b) -> {
+            if (isLow(a.doubleValue()) != isLow(b.doubleValue())) {
+                fill();
+            }
+        };
+        sceneProperty().addListener((o, left, entered) -> {
+            if (left != null) {
+                left.heightProperty().removeListener(height);
+            }
+            if (entered != null) {
+                entered.heightProperty().addListener(height);
             }
         });
         fill();
