@@ -90,6 +90,38 @@ public final class PhotoFile {
         }
     }
 
+    /** A line of pixels as 0xRRGGBB; what cameras write is taken byte by byte, since asking for each pixel takes longer than reading it. */
+    private static void line(BufferedImage image, int y, int[] row) {
+        if (image.getType() != BufferedImage.TYPE_3BYTE_BGR) {
+            image.getRGB(0, y, row.length, 1, row, 0, row.length);
+            for (int x = 0; x < row.length; x++) {
+                row[x] &= 0xFFFFFF;
+            }
+            return;
+        }
+        byte[] parts = (byte[]) image.getRaster().getDataElements(0, y, row.length, 1, null);
+        for (int x = 0; x < row.length; x++) {
+            row[x] = (parts[3 * x] & 0xFF) << 16 | (parts[3 * x + 1] & 0xFF) << 8 | parts[3 * x + 2] & 0xFF;
+        }
+    }
+
+    /** Where a pixel of a photo of so many belongs in the upright one, of which the longer side may be the other. */
+    private static int place(int orientation, int w, int h, int x, int y) {
+        int tx = switch (orientation) {
+            case 2, 3 -> w - 1 - x;
+            case 5, 8 -> y;
+            case 6, 7 -> h - 1 - y;
+            default -> x;
+        };
+        int ty = switch (orientation) {
+            case 3, 4 -> h - 1 - y;
+            case 5, 6 -> x;
+            case 7, 8 -> w - 1 - x;
+            default -> y;
+        };
+        return ty * (orientation >= 5 && orientation <= 8 ? h : w) + tx;
+    }
+
     private static Photo upright(BufferedImage image, byte[] bytes, String format) {
         int orientation = 1;
         double equivalentMm = 0;
@@ -116,21 +148,11 @@ public final class PhotoFile {
         int[] rgb = new int[width * height];
         int[] row = new int[w];
         for (int y = 0; y < h; y++) {
-            image.getRGB(0, y, w, 1, row, 0, w);
+            line(image, y, row);
+            int first = place(orientation, w, h, 0, y);
+            int step = place(orientation, w, h, 1, y) - first;
             for (int x = 0; x < w; x++) {
-                int tx = switch (orientation) {
-                    case 2, 3 -> w - 1 - x;
-                    case 5, 8 -> y;
-                    case 6, 7 -> h - 1 - y;
-                    default -> x;
-                };
-                int ty = switch (orientation) {
-                    case 3, 4 -> h - 1 - y;
-                    case 5, 6 -> x;
-                    case 7, 8 -> w - 1 - x;
-                    default -> y;
-                };
-                rgb[ty * width + tx] = row[x] & 0xFFFFFF;
+                rgb[first + x * step] = row[x];
             }
         }
         boolean usable = equivalentMm >= 8 && equivalentMm <= 400;

@@ -14,6 +14,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.SplittableRandom;
 import javax.imageio.ImageIO;
 import mosspebble.core.photo.Photo;
@@ -128,10 +129,12 @@ class OutlineAndPhotoTest {
     }
 
     @Test
-    @Tag("outside") // EXIF 2.3, tag 0x0112: 1 upright, 3 turned by 180, 6 shown turned clockwise, 8 counterclockwise (from memory)
+    @Tag("outside") // EXIF 2.3, tag 0x0112: 1 upright, 3 turned by 180, 6 shown turned clockwise, 8 counterclockwise, the others
+    // mirrored too (from memory)
     void photosAreTurnedUprightByTheirNoteAndTellTheirFocalLength() throws Exception {
         byte[] jpeg = written(picture(400, 300), "jpg");
-        double[][] corners = {{1, 0.1, 0.1}, {3, 0.9, 0.9}, {6, 0.9, 0.1}, {8, 0.1, 0.9}, {2, 0.9, 0.1}, {4, 0.1, 0.9}};
+        double[][] corners = {{1, 0.1, 0.1}, {3, 0.9, 0.9}, {6, 0.9, 0.1}, {8, 0.1, 0.9}, {2, 0.9, 0.1}, {4, 0.1, 0.9},
+            {5, 0.1, 0.1}, {7, 0.9, 0.9}};
         for (double[] c : corners) {
             Photo photo = PhotoFile.read(noted(jpeg, (int) c[0], 26), "p.jpg");
             boolean swapped = c[0] >= 5;
@@ -141,6 +144,27 @@ class OutlineAndPhotoTest {
             assertThat(photo.focalPx().orElse(0)).isCloseTo(26.0 / 36 * 400, within(1e-9));
         }
         assertThat(PhotoFile.read(written(picture(80, 64), "png"), "p.png").focalPx()).isEmpty();
+    }
+
+    /** However a file holds its colours: three bytes, one of grey, or with what can be seen through. */
+    @Test
+    void everyPixelIsWhatTheReaderOfTheLibraryTells() throws Exception {
+        SplittableRandom random = new SplittableRandom(5);
+        for (int type : new int[] {BufferedImage.TYPE_INT_RGB, BufferedImage.TYPE_BYTE_GRAY, BufferedImage.TYPE_INT_ARGB}) {
+            for (String format : type == BufferedImage.TYPE_INT_ARGB ? List.of("png") : List.of("jpg", "png")) {
+                BufferedImage image = new BufferedImage(90, 70, type);
+                for (int i = 0; i < 90 * 70; i++) {
+                    image.setRGB(i % 90, i / 90, random.nextInt());
+                }
+                byte[] file = written(image, format);
+                BufferedImage told = ImageIO.read(new ByteArrayInputStream(file));
+                Photo photo = PhotoFile.read(file, "p." + format);
+                for (int i = 0; i < 90 * 70; i++) {
+                    assertThat(photo.at(i % 90, i / 90)).as("%s of kind %s, pixel %s", format, type, i)
+                            .isEqualTo(told.getRGB(i % 90, i / 90) & 0xFFFFFF);
+                }
+            }
+        }
     }
 
     @Test
