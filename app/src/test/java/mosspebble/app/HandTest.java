@@ -85,7 +85,7 @@ class HandTest {
             desk = new PlanWorker(BuiltIn::repertoire, Platform::runLater, error -> workbench.tellTrouble("failed"));
             Results show = new Results(workbench, desk);
             results.set(show);
-            shell = shell(workbench, show, desk);
+            shell = shell(workbench, show, desk, slow());
             stage.setScene(new Scene(shell, 1280, 800));
             stage.show();
             desk.begin();
@@ -93,8 +93,8 @@ class HandTest {
         until(() -> seen("#length")); // the column is made some pulses after the window
     }
 
-    private Shell shell(Workbench bench, Results show, PlanWorker plans) {
-        return new Shell(bench, show, plans, house(), new Shell.Instruments(new SimulatedClimateProbe(1),
+    private Shell shell(Workbench bench, Results show, PlanWorker plans, BookKeeping pages) {
+        return new Shell(bench, show, plans, house(pages), new Shell.Instruments(new SimulatedClimateProbe(1),
                 new SimulatedBenchCamera(shot -> BenchScene.varied(shot, 800, 600)), new SimulatedKitchenScale(1, () -> new Grams(100)),
                 new SimulatedStripeReader(5), (known, unwanted) -> Optional.of(known), Clock.systemDefaultZone()));
     }
@@ -121,7 +121,7 @@ class HandTest {
                 });
     }
 
-    private Shell.House house() {
+    private Shell.House house(BookKeeping pages) {
         return new Shell.House() {
             @Override
             public Path folder() {
@@ -143,7 +143,7 @@ class HandTest {
 
             @Override
             public BookKeeping book() {
-                return slow();
+                return pages;
             }
 
             @Override
@@ -195,13 +195,16 @@ class HandTest {
         assertThat(before.get() == null).as("let go of").isTrue();
     }
 
-    private WeakReference<Workbench> shownForAWhile() {
+    private WeakReference<Workbench> shownForAWhile() throws Exception {
         Workbench bench = new Workbench(DEMO, (studio, title) -> {});
+        PlanWorker plans = new PlanWorker(BuiltIn::repertoire, Platform::runLater, error -> {});
         robot.interact(() -> {
-            PlanWorker plans = new PlanWorker(BuiltIn::repertoire, Platform::runLater, error -> {});
-            stage.getScene().setRoot(shell(bench, new Results(bench, plans), plans));
-            plans.close();
+            Shell one = shell(bench, new Results(bench, plans), plans, new BookInHand(LanternWalk.book(BuiltIn.repertoire())));
+            stage.getScene().setRoot(one);
+            one.perform("Open the book");
         });
+        until(() -> seen(".book-card"));
+        plans.close();
         robot.interact(() -> stage.getScene().setRoot(shell));
         return new WeakReference<>(bench);
     }

@@ -38,6 +38,7 @@ import mosspebble.core.plan.Step;
 import mosspebble.core.project.Diary;
 import mosspebble.core.timetable.Timetable;
 import mosspebble.core.timetable.Workload;
+import mosspebble.core.units.LengthUnit;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.testfx.util.WaitForAsyncUtils;
@@ -128,8 +129,12 @@ class SittingStageTest {
             app.until("it is said at the owl", () -> app.present("#ready-owl")
                     && app.find("#ready-owl").getAccessibleText().endsWith("It waits until Snail with post is painted and dry."));
             app.click("#tray-snail");
+            app.until("the snail's own", () -> app.text("#waits").equals("waits for nothing"));
             app.click("#waits");
             app.until("the menu is open", () -> ((MenuButton) app.find("#waits")).isShowing());
+            app.robot.interact(() -> ((Workbench) app.scene().getRoot().getProperties().get(Workbench.class))
+                    .look(s -> s.withView(LengthUnit.INCH, false)));
+            assertThat(((MenuButton) app.find("#waits")).getItems()).as("what is open stays under the hand").hasSize(3);
             List<MenuItem> offered = ((Menu) ((MenuButton) app.find("#waits")).getItems().get(1)).getItems();
             assertThat(offered).as("no ring is offered").extracting(MenuItem::getId).containsExactly("waits-fox");
             app.keys(KeyCode.ESCAPE);

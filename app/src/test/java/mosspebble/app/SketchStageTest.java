@@ -24,6 +24,8 @@ import javafx.scene.input.MouseButton;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.scene.paint.Color;
+import javafx.scene.control.MenuButton;
+import mosspebble.app.model.Workbench;
 import mosspebble.core.colour.Mix;
 import mosspebble.core.finding.Code;
 import mosspebble.core.finding.Finding;
@@ -37,6 +39,7 @@ import mosspebble.core.sketch.PlacedItem;
 import mosspebble.core.sketch.Role;
 import mosspebble.core.sketch.Strokes;
 import mosspebble.core.sketch.Subject;
+import mosspebble.core.units.LengthUnit;
 import mosspebble.core.words.FindingWords;
 import mosspebble.core.words.StepWords;
 import mosspebble.core.sketch.LetterSetting;
@@ -394,6 +397,7 @@ class SketchStageTest {
             app.keys(KeyCode.DIGIT2);
             app.command("sketch: parts");
             app.until("the parts", () -> app.present("#lines"));
+            staysWhole(app, "#lines");
             app.choose("lines", "white");
             app.until("white lines", () -> item(app, 0).lines().whole().colour() == LineWish.Colour.WHITE);
             app.settled();
@@ -425,6 +429,22 @@ class SketchStageTest {
         }
     }
 
+    /** What is shown anew under an open menu, as when a plan is done, takes nothing out of it. */
+    private static void staysWhole(Driver app, String query) {
+        MenuButton menu = app.find(query);
+        app.click(query);
+        app.until("the menu is open", menu::isShowing);
+        int offered = menu.getItems().size();
+        assertThat(offered).isGreaterThan(2);
+        Workbench workbench = (Workbench) app.scene().getRoot().getProperties().get(Workbench.class);
+        app.robot.interact(() -> workbench.look(s -> s.withView(LengthUnit.INCH, false)));
+        app.robot.interact(() -> workbench.look(s -> s.withView(LengthUnit.MM, false)));
+        app.until("all there again", () -> app.show().idle());
+        assertThat(menu.getItems()).as("what is open stays under the hand").hasSize(offered);
+        app.keys(KeyCode.ESCAPE);
+        app.until("the menu is closed", () -> !menu.isShowing());
+    }
+
     @Test
     void aPatternIsKeptWithinAPartOfAThingBehindIt() throws Exception {
         try (Driver app = new Driver(folder.resolve("s.pebble"), "owl")) {
@@ -438,6 +458,7 @@ class SketchStageTest {
             app.click("#sketch-lies");
             assertThat(app.text("#kept-within")).isEqualTo("Kept within: the stone");
             double whole = items(app).get(1).silhouette().getArea();
+            staysWhole(app, "#kept-within");
             app.choose("kept-within", "belly");
             app.until("kept", () -> item(app, 1).within().equals(Optional.of("belly")));
             app.settled();

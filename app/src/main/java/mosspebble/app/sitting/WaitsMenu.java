@@ -43,7 +43,9 @@ final class WaitsMenu extends MenuButton {
         String words = TimetableWords.waits(terms, model::name).orElse("It is begun as soon as there is time");
         setAccessibleText(words);
         Hint.on(this, words);
-        getItems().setAll(new MenuItem("for nothing")); // the others are made when the menu is opened
+        if (!isShowing()) { // what is open stays as it is under the hand
+            getItems().setAll(new MenuItem("for nothing")); // the others are made when the menu is opened
+        }
     }
 
     private void offer(Project stone) {

@@ -191,7 +191,9 @@ final class LiesPage extends PageView {
         Panel.present(nothingIn, item.within().isPresent()
                 && design.filter(d -> Within.offered(d, item.id()).stream().noneMatch(p -> p.part().id().equals(item.within().get())))
                         .isPresent());
-        within.getItems().setAll(new MenuItem("the stone"));
+        if (!within.isShowing()) { // what is open stays as it is under the hand
+            within.getItems().setAll(new MenuItem("the stone"));
+        }
         within.setOnShowing(e -> {
             within.getItems().clear();
             choice("kept-within-stone", "the stone", item, Optional.empty());

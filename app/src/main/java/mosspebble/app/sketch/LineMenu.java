@@ -45,7 +45,9 @@ final class LineMenu extends MenuButton {
         if (wish.colour() == LineWish.Colour.OPEN) {
             getStyleClass().add("flat");
         }
-        getItems().setAll(new MenuItem(words(wish))); // the others are made when the menu is opened
+        if (!isShowing()) { // what is open stays as it is under the hand
+            getItems().setAll(new MenuItem(words(wish))); // the others are made when the menu is opened
+        }
         setOnShowing(e -> offer(wish, chosen));
     }
 
