@@ -28,6 +28,7 @@ final class WaitsMenu extends MenuButton {
         setId("waits");
         getStyleClass().addAll("pebble", "line-menu", "shortened"); // names are a painter's own
         setMaxWidth(WIDEST);
+        getItems().add(new MenuItem("for nothing")); // the others are made when the menu is opened
         setOnShowing(e -> workbench.shown().ifPresent(this::offer));
     }
 
@@ -43,9 +44,6 @@ final class WaitsMenu extends MenuButton {
         String words = TimetableWords.waits(terms, model::name).orElse("It is begun as soon as there is time");
         setAccessibleText(words);
         Hint.on(this, words);
-        if (!isShowing()) { // what is open stays as it is under the hand
-            getItems().setAll(new MenuItem("for nothing")); // the others are made when the menu is opened
-        }
     }
 
     private void offer(Project stone) {

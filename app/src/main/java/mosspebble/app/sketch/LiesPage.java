@@ -96,6 +96,7 @@ final class LiesPage extends PageView {
         fringe = panel.lengthEntry("fringe", "Fringe", "Fine strokes along the edge, as of hair or feathers; 0 for a clean edge",
                 () -> mm(Item::fringeMm), v -> change("Fringe", i -> i.withFringeMm(v.value())));
         within.setId("kept-within");
+        within.getItems().add(new MenuItem("the stone")); // the others are made when the menu is opened
         within.getStyleClass().add("pebble");
         within.setMaxWidth(Double.MAX_VALUE);
         Hint.on(within, "Cuts it to a part of a thing behind it, such as a pattern to a coat, and keeps it off what lies on that");
@@ -191,9 +192,6 @@ final class LiesPage extends PageView {
         Panel.present(nothingIn, item.within().isPresent()
                 && design.filter(d -> Within.offered(d, item.id()).stream().noneMatch(p -> p.part().id().equals(item.within().get())))
                         .isPresent());
-        if (!within.isShowing()) { // what is open stays as it is under the hand
-            within.getItems().setAll(new MenuItem("the stone"));
-        }
         within.setOnShowing(e -> {
             within.getItems().clear();
             choice("kept-within-stone", "the stone", item, Optional.empty());

@@ -34,6 +34,7 @@ final class LineMenu extends MenuButton {
         setMinWidth(Region.USE_PREF_SIZE);
         Hint.on(this, "Chooses " + what);
         setAccessibleText("Chooses " + what);
+        getItems().add(new MenuItem(what)); // what there is to choose is made when the menu is opened
     }
 
     /** @param chosen takes the wish that is chosen */
@@ -44,9 +45,6 @@ final class LineMenu extends MenuButton {
         getStyleClass().remove("flat");
         if (wish.colour() == LineWish.Colour.OPEN) {
             getStyleClass().add("flat");
-        }
-        if (!isShowing()) { // what is open stays as it is under the hand
-            getItems().setAll(new MenuItem(words(wish))); // the others are made when the menu is opened
         }
         setOnShowing(e -> offer(wish, chosen));
     }
