@@ -10,7 +10,6 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
-import javafx.beans.value.ChangeListener;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.Labeled;
@@ -60,9 +59,8 @@ final class Announcer {
         show.planProperty().addListener((o, a, b) -> planned(b));
         // what was planned under the hand is not planned again when the hand lets go
         workbench.studioProperty().addListener((o, a, b) -> Platform.runLater(() -> planned(show.plan())));
-        ChangeListener<Node> goesOn = (o, a, b) -> hush();
-        within.sceneProperty().addListener((o, left, entered) -> follow(left, entered, goesOn));
-        follow(null, within.getScene(), goesOn);
+        // of whatever scene it is in, which may go on with another studio
+        within.sceneProperty().flatMap(Scene::focusOwnerProperty).addListener((o, a, b) -> hush());
     }
 
     /** Says something now, after what was said a moment before; nothing where it is blank. */
@@ -106,16 +104,6 @@ final class Announcer {
     /** What was said, a line each, the last one last. */
     String toRead() {
         return String.join("\n", said);
-    }
-
-    /** The window may go on with another studio in the same scene: this one is let go of then. */
-    private static void follow(Scene left, Scene entered, ChangeListener<Node> focus) {
-        if (left != null) {
-            left.focusOwnerProperty().removeListener(focus);
-        }
-        if (entered != null) {
-            entered.focusOwnerProperty().addListener(focus);
-        }
     }
 
     /** Gives the node its name back, unless it took another meanwhile. */

@@ -4,9 +4,9 @@ import java.util.List;
 import java.util.function.Consumer;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import javafx.beans.value.ChangeListener;
 import javafx.geometry.Pos;
 import javafx.geometry.VPos;
+import javafx.scene.Scene;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
@@ -86,17 +86,9 @@ final class FindingsBox extends VBox {
                 fill();
             }
         });
-        ChangeListener<Number> height = (o, a, b) -> {
-            if (isLow(a.doubleValue()) != isLow(b.doubleValue())) {
+        sceneProperty().flatMap(Scene::heightProperty).addListener((o, a, b) -> {
+            if (a != null && b != null && isLow(a.doubleValue()) != isLow(b.doubleValue())) {
                 fill();
-            }
-        };
-        sceneProperty().addListener((o, left, entered) -> {
-            if (left != null) {
-                left.heightProperty().removeListener(height);
-            }
-            if (entered != null) {
-                entered.heightProperty().addListener(height);
             }
         });
         fill();
