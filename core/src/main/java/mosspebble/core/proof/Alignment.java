@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import mosspebble.core.area.Grid;
 import mosspebble.core.units.LinearSystem;
 
 /**
@@ -33,6 +34,13 @@ final class Alignment {
     private static final int KEPT = 2;
     private static final int TURNS = 25;
     private static final int MEDIAN_OF = 4;
+
+    /** What moves by less in a turn lies where it is, mm; where it is looked for more sharply afterwards, so much of the sharpness. */
+    private static final double SETTLED_MM = 0.004;
+    private static final double SETTLED_NEARLY = 0.05;
+
+    /** So much of a thing must lie where something is seen. */
+    private static final double LEAST_SEEN = 0.6;
 
     /** Beyond so many times its usual size a difference does not count (Tukey's constant for 95 % efficiency). */
     private static final double BIWEIGHT = 4.685;
@@ -64,7 +72,7 @@ final class Alignment {
 
     /** How alike two fields are over some cells. */
     static double likeness(Field planned, Field seen, int[] cells) {
-        return likeness(new Points(planned, cells, MOST_POINTS), seen, Fit.none(0, 0), null);
+        return likeness(new Points(planned, cells, MOST_POINTS), seen, Fit.none(0, 0));
     }
 
     /** How far round where it was planned a thing is looked for: mm, degrees, and whether other sizes are tried. */
@@ -116,7 +124,7 @@ final class Alignment {
             Points points = new Points(planned[level], cells, MOST_POINTS);
             fit = new Refined(points, seen[level], fit.about(points.x, points.y), start, SHARPNESS[level]).fit();
         }
-        return fit.likeness() > likeness(new Points(planned[sharpest], cells, MOST_POINTS), seen[sharpest], from, null) ? fit : from;
+        return fit.likeness() > likeness(new Points(planned[sharpest], cells, MOST_POINTS), seen[sharpest], from) ? fit : from;
     }
 
     private boolean painted() {
@@ -131,7 +139,7 @@ final class Alignment {
         int sharpest = SHARPNESS.length - 1;
         Points points = new Points(planned[sharpest], cells, MOST_POINTS);
         Fit there = start.about(points.x, points.y);
-        double likeness = likeness(points, seen[sharpest], there, null);
+        double likeness = likeness(points, seen[sharpest], there);
         return likeness <= found.likeness() ? found
                 : new Fit(there.x(), there.y(), there.dx(), there.dy(), there.turn(), there.size(), likeness, found.off());
     }
@@ -181,7 +189,7 @@ final class Alignment {
             for (int size = -1; size <= 1; size++) {
                 Fit near = new Fit(fit.x(), fit.y(), fit.dx(), fit.dy(), fit.turn() + turn * NUDGE_MM / points.reach,
                         fit.size() * (1 + size * NUDGE_MM / points.reach), 0, fit.off());
-                Fit told = alike(near, likeness(points, seen[1], near, null));
+                Fit told = alike(near, likeness(points, seen[1], near));
                 best = best == null || told.likeness() > best.likeness() ? told : best;
             }
         }
@@ -195,17 +203,20 @@ final class Alignment {
         double turnStep = Math.max(1.5, Math.min(4, Math.toDegrees(1.2 / points.reach)));
         int turns = (int) Math.ceil(range.degrees() / turnStep);
         double[] sizes = range.sizes() ? new double[] {0.88, 1, 1.12} : new double[] {1};
+        Lattice lattice = new Lattice(points, seen[0]);
         List<Fit> found = new ArrayList<>();
         for (int t = -turns; t <= turns; t++) {
             for (double size : sizes) {
+                Fit here = new Fit(points.x, points.y, start.dx(), start.dy(), start.turn() + Math.toRadians(t * turnStep),
+                        start.size() * size, 0, start.off());
+                lattice.lay(here);
                 for (int a = -steps; a <= steps; a++) {
                     for (int b = -steps; b <= steps; b++) {
-                        Fit fit = new Fit(points.x, points.y, start.dx() + a * step, start.dy() + b * step,
-                                start.turn() + Math.toRadians(t * turnStep), start.size() * size, 0, start.off());
                         // a little is taken off for what strays far, so that of places alike the near one is taken
                         double far = (a * a + b * b) * step * step / (4 * 4.0) + Math.pow(t * turnStep / 8, 2)
                                 + Math.pow((size - 1) / 0.12, 2);
-                        found.add(alike(fit, likeness(points, seen[0], fit, null) - 0.004 * far));
+                        found.add(new Fit(here.x(), here.y(), here.dx() + a * step, here.dy() + b * step, here.turn(), here.size(),
+                                lattice.likeness(a * step, b * step) - 0.004 * far, here.off()));
                     }
                 }
             }
@@ -221,16 +232,97 @@ final class Alignment {
         return starts;
     }
 
+    /** Points in one turn and size, moved to many places; what is seen there is taken from the nearest cell, as blurred as it is. */
+    private static final class Lattice {
+        private final Points points;
+        private final Field seen;
+        private final double[] column;
+        private final double[] row;
+        private final int[] cell;
+
+        Lattice(Points points, Field seen) {
+            this.points = points;
+            this.seen = seen;
+            column = new double[points.px.length];
+            row = new double[points.px.length];
+            cell = new int[points.px.length];
+        }
+
+        void lay(Fit fit) {
+            double[] right = new double[3];
+            double[] down = new double[3];
+            fit.into(right, down);
+            Grid grid = seen.grid;
+            for (int i = 0; i < cell.length; i++) {
+                double px = points.px[i];
+                double py = points.py[i];
+                column[i] = (right[0] * px + right[1] * py + right[2] - grid.left()) / grid.cellMm();
+                row[i] = (down[0] * px + down[1] * py + down[2] - grid.top()) / grid.cellMm();
+            }
+        }
+
+        /** How alike it is to what is seen so many mm further to the right and down. */
+        double likeness(double right, double down) {
+            double columns = right / seen.grid.cellMm();
+            double rows = down / seen.grid.cellMm();
+            int count = 0;
+            for (int i = 0; i < cell.length; i++) {
+                cell[i] = seen.cell(column[i] + columns, row[i] + rows);
+                count += cell[i] < 0 ? 0 : 1;
+            }
+            if (count < LEAST_SEEN * cell.length) {
+                return -1;
+            }
+            Correlation all = new Correlation();
+            for (int k = 0; k < points.value.length; k++) {
+                float[] value = seen.value[k];
+                double[] planned = points.value[k];
+                double e = 0;
+                double o = 0;
+                double ee = 0;
+                double oo = 0;
+                double eo = 0;
+                for (int i = 0; i < cell.length; i++) {
+                    if (cell[i] >= 0) {
+                        double there = value[cell[i]];
+                        double wanted = planned[i];
+                        e += wanted;
+                        o += there;
+                        ee += wanted * wanted;
+                        oo += there * there;
+                        eo += wanted * there;
+                    }
+                }
+                all.add(count, e, o, ee, oo, eo);
+            }
+            return all.value();
+        }
+    }
+
+    /** Of planned and seen values, over all channels together, each taken from its mean. */
+    private static final class Correlation {
+        private double common;
+        private double planned;
+        private double seen;
+
+        /** One channel, by how many there are, their sums, the sums of their squares and of their products. */
+        void add(double count, double e, double o, double ee, double oo, double eo) {
+            common += eo - e * o / count;
+            planned += ee - e * e / count;
+            seen += oo - o * o / count;
+        }
+
+        double value() {
+            return common / Math.sqrt(Math.max(1e-9, planned) * Math.max(1e-9, seen));
+        }
+    }
+
     private static Fit alike(Fit fit, double likeness) {
         return new Fit(fit.x(), fit.y(), fit.dx(), fit.dy(), fit.turn(), fit.size(), likeness, fit.off());
     }
 
-    /**
-     * Correlation over all channels together, each taken from its mean; so much of the points must be seen.
-     *
-     * @param weight of each point; null for all alike
-     */
-    private static double likeness(Points points, Field seen, Fit fit, double[] weight) {
+    /** How alike what is seen is to some points where a fit puts them; enough of them must be seen. */
+    private static double likeness(Points points, Field seen, Fit fit) {
         int channels = points.value.length;
         double[] at = new double[channels];
         double[] sumE = new double[channels];
@@ -238,7 +330,6 @@ final class Alignment {
         double[] ee = new double[channels];
         double[] oo = new double[channels];
         double[] eo = new double[channels];
-        double total = 0;
         int count = 0;
         double[] right = new double[3];
         double[] down = new double[3];
@@ -249,30 +340,24 @@ final class Alignment {
             if (!seen.sample(right[0] * px + right[1] * py + right[2], down[0] * px + down[1] * py + down[2], at)) {
                 continue;
             }
-            double w = weight == null ? 1 : weight[i];
             count++;
-            total += w;
             for (int k = 0; k < channels; k++) {
                 double e = points.value[k][i];
-                sumE[k] += w * e;
-                sumO[k] += w * at[k];
-                ee[k] += w * e * e;
-                oo[k] += w * at[k] * at[k];
-                eo[k] += w * e * at[k];
+                sumE[k] += e;
+                sumO[k] += at[k];
+                ee[k] += e * e;
+                oo[k] += at[k] * at[k];
+                eo[k] += e * at[k];
             }
         }
-        if (count < 0.6 * points.px.length || total <= 0) {
+        if (count < LEAST_SEEN * points.px.length) {
             return -1;
         }
-        double common = 0;
-        double varE = 0;
-        double varO = 0;
+        Correlation all = new Correlation();
         for (int k = 0; k < channels; k++) {
-            common += eo[k] - sumE[k] * sumO[k] / total;
-            varE += ee[k] - sumE[k] * sumE[k] / total;
-            varO += oo[k] - sumO[k] * sumO[k] / total;
+            all.add(count, sumE[k], sumO[k], ee[k], oo[k], eo[k]);
         }
-        return common / Math.sqrt(Math.max(1e-9, varE) * Math.max(1e-9, varO));
+        return all.value();
     }
 
     /** Least squares about one place, in turns. */
@@ -285,6 +370,10 @@ final class Alignment {
         private final int channels;
         private final int unknowns;
         private final double cut;
+        private final double settled;
+        private final boolean[] there;
+        private final double[][] value;
+        private final double[][] rest;
         private Fit fit;
 
         Refined(Points points, Field seen, Fit from, Fit prior, double sharpness) {
@@ -295,7 +384,12 @@ final class Alignment {
             this.sharpness = sharpness;
             this.channels = points.value.length;
             this.unknowns = 4 + 4 * channels;
-            this.cut = sharpness > SHARPNESS[SHARPNESS.length - 1] ? WIDE * BIWEIGHT : BIWEIGHT;
+            boolean sharpest = sharpness == SHARPNESS[SHARPNESS.length - 1];
+            this.cut = sharpest ? BIWEIGHT : WIDE * BIWEIGHT;
+            this.settled = sharpest ? SETTLED_MM : SETTLED_NEARLY * sharpness;
+            this.there = new boolean[points.px.length];
+            this.value = new double[channels][points.px.length];
+            this.rest = new double[channels][points.px.length];
         }
 
         Fit fit() {
@@ -313,12 +407,12 @@ final class Alignment {
                 }
                 move(found);
                 double moved = Math.abs(found[0]) + Math.abs(found[1]) + points.reach * (Math.abs(found[2]) + Math.abs(found[3]));
-                if (turn > 2 && moved < 0.004 || turn == TURNS - 1) {
+                if (turn > 2 && moved < settled || turn == TURNS - 1) {
                     off = deviations(normal);
                     break;
                 }
             }
-            return new Fit(fit.x(), fit.y(), fit.dx(), fit.dy(), fit.turn(), fit.size(), likeness(points, seen, fit, null), off);
+            return new Fit(fit.x(), fit.y(), fit.dx(), fit.dy(), fit.turn(), fit.size(), likeness(points, seen, fit), off);
         }
 
         private void move(double[] by) {
@@ -334,11 +428,8 @@ final class Alignment {
         /** One turn of Gauss and Newton; also weighs the points and takes the noise anew. */
         private double[] solve(double[][] normal, double[] weight, double[] noise, boolean first) {
             int n = points.px.length;
-            double[][] rest = new double[channels][n];
-            boolean[] there = new boolean[n];
             double[] move = new double[4];
             double[] look = new double[4];
-            double[][] value = new double[channels][n];
             double[] at = new double[channels];
             double[] slopeX = new double[channels];
             double[] slopeY = new double[channels];
@@ -389,9 +480,9 @@ final class Alignment {
                 if (found == null) {
                     return null;
                 }
-                rests(found, value, rest, there);
-                noises(rest, there, noise);
-                weigh(rest, there, noise, weight);
+                rests(found);
+                noises(noise);
+                weigh(noise, weight);
                 if (pass == 1) {
                     return found;
                 }
@@ -446,7 +537,7 @@ final class Alignment {
             }
         }
 
-        private void rests(double[] found, double[][] value, double[][] rest, boolean[] there) {
+        private void rests(double[] found) {
             for (int i = 0; i < points.px.length; i++) {
                 if (!there[i]) {
                     continue;
@@ -461,7 +552,7 @@ final class Alignment {
         }
 
         /** From the median of the differences at some of the points, which is 0.6745 deviations of a bell curve. */
-        private void noises(double[][] rest, boolean[] there, double[] noise) {
+        private void noises(double[] noise) {
             double[] sizes = new double[points.px.length];
             for (int k = 0; k < channels; k++) {
                 int count = 0;
@@ -475,7 +566,7 @@ final class Alignment {
             }
         }
 
-        private void weigh(double[][] rest, boolean[] there, double[] noise, double[] weight) {
+        private void weigh(double[] noise, double[] weight) {
             for (int i = 0; i < weight.length; i++) {
                 double sum = 0;
                 for (int k = 0; k < channels; k++) {

@@ -137,6 +137,15 @@ final class Field {
         return true;
     }
 
+    /** The cell in which a place told in cells lies; below 0 where it is not known. */
+    int cell(double column, double row) {
+        if (!(column >= 0 && row >= 0 && column < grid.columns() && row < grid.rows())) {
+            return -1;
+        }
+        int i = (int) row * grid.columns() + (int) column;
+        return known[i] > 0 ? i : -1;
+    }
+
     /** The upper left of the four cells about a place told in cells; below 0 where not all are known. */
     private int corner(double gx, double gy) {
         if (!(gx >= 0 && gy >= 0 && gx < grid.columns() - 1 && gy < grid.rows() - 1)) {

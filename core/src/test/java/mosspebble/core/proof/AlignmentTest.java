@@ -61,6 +61,45 @@ class AlignmentTest {
     }
 
     @Test
+    void whatLiesAtTheEndOfWhereItIsLookedForIsFoundOnEverySide() {
+        for (int side = 0; side < 4; side++) {
+            double dx = side % 2 == 0 ? 4.2 : -4.2;
+            double dy = side < 2 ? 3.9 : -3.9;
+            double degrees = side == 0 || side == 3 ? 8.5 : -8.5;
+            double size = side == 1 || side == 3 ? 1.1 : 0.9;
+            SplittableRandom grain = new SplittableRandom(side);
+            Field seen = field((x, y) -> moved(x, y, dx, dy, Math.toRadians(degrees), size) + 24 * (grain.nextDouble() - 0.5));
+            Fit fit = new Alignment(field(AlignmentTest::pattern), seen).find(round(13), Fit.none(0, 0), new Alignment.Range(4.5, 9, true))
+                    .about(0, 0);
+
+            assertThat(new double[] {fit.dx(), fit.dy()}).as("%s", fit).containsExactly(new double[] {dx, dy}, within(0.1));
+            assertThat(Math.toDegrees(fit.turn())).isCloseTo(degrees, within(0.6));
+            assertThat(fit.size()).isCloseTo(size, within(0.015));
+        }
+    }
+
+    @Test
+    void whereTooLittleOfItIsSeenItIsNotFoundAndWhereEnoughIsItIs() {
+        Fit hidden = new Alignment(field(AlignmentTest::pattern), seenTo(-2)).find(round(13), Fit.none(0, 0),
+                new Alignment.Range(3, 3, false));
+        assertThat(hidden.likeness()).as("four tenths of it").isEqualTo(-1);
+
+        Fit most = new Alignment(field(AlignmentTest::pattern), seenTo(8)).find(round(13), Fit.none(0, 0), new Alignment.Range(3, 3, false))
+                .about(0, 0);
+        assertThat(new double[] {most.dx(), most.dy()}).as("%s", most).containsExactly(new double[] {-2.1, 1.4}, within(0.05));
+    }
+
+    /** The pattern moved to the left and down, seen only so far to the right. */
+    private static Field seenTo(double right) {
+        Field all = field((x, y) -> moved(x, y, -2.1, 1.4, 0, 1));
+        float[] known = new float[GRID.cells()];
+        for (int i = 0; i < known.length; i++) {
+            known[i] = GRID.x(i % GRID.columns()) < right ? 1 : 0;
+        }
+        return new Field(GRID, all.value, known);
+    }
+
+    @Test
     void whatIsSaidToBeUncertainIsAboutAsLargeAsTheErrors() {
         SplittableRandom grain = new SplittableRandom(9);
         double squares = 0;

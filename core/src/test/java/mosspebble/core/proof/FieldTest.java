@@ -82,6 +82,31 @@ class FieldTest {
     }
 
     @Test
+    void aPlaceLiesInTheCellRoundItOrNowhere() {
+        Field field = planes();
+        SplittableRandom random = new SplittableRandom(8);
+        int nowhere = 0;
+        for (int i = 0; i < 3000; i++) {
+            double column = random.nextDouble(GRID.columns());
+            double row = random.nextDouble(GRID.rows());
+            double x = GRID.x((int) Math.round(column - 0.5));
+            double y = GRID.y((int) Math.round(row - 0.5));
+            int cell = field.cell(column, row);
+            assertThat(cell < 0).as("%.3f, %.3f", x, y).isEqualTo(hole(x, y));
+            nowhere += cell < 0 ? 1 : 0;
+            if (cell >= 0) {
+                assertThat((double) field.value[0][cell]).isCloseTo(plane(0, x, y), within(1e-4));
+            }
+        }
+        assertThat(nowhere).as("of a square mm by two, in 140").isBetween(15, 80);
+        assertThat(field.cell(0, 0)).isZero();
+        assertThat(field.cell(55.99, 39.99)).isEqualTo(GRID.cells() - 1);
+        for (double[] beyond : new double[][] {{-0.01, 3}, {3, -0.01}, {56, 3}, {3, 40}, {Double.NaN, 3}, {3, 1e12}}) {
+            assertThat(field.cell(beyond[0], beyond[1])).as("%s, %s", beyond[0], beyond[1]).isNegative();
+        }
+    }
+
+    @Test
     void aBlurredFieldKnowsWhatItKnewAndLeavesAPlaneInTheMiddleAsItIs() {
         Field blurred = planes().blurred(0.5);
         double[] at = new double[2];
