@@ -67,6 +67,7 @@ class HandTest {
     private final BookInHand book = new BookInHand(List.of());
     private final AtomicReference<Results> results = new AtomicReference<>();
     private final CountDownLatch goOn = new CountDownLatch(1);
+    private final CountDownLatch ending = new CountDownLatch(1);
     private final Workbench workbench = new Workbench(DEMO, (studio, title) -> {
         if (full.get()) {
             throw new FileTrouble("studio.pebble", "The edit \"" + title + "\" is not kept: the disk is full.", "Make room on the disk.");
@@ -102,6 +103,7 @@ class HandTest {
     @AfterEach
     void close() {
         goOn.countDown();
+        ending.countDown();
         desk.close();
         robot.interact(stage::hide);
     }
@@ -111,7 +113,8 @@ class HandTest {
         return (BookKeeping) Proxy.newProxyInstance(getClass().getClassLoader(), new Class<?>[] {BookKeeping.class},
                 (proxy, method, arguments) -> {
                     if (method.getName().equals("add")) {
-                        Thread.sleep(3000);
+                        ending.await();
+                        Thread.sleep(300);
                     }
                     try {
                         return method.invoke(book, arguments);
@@ -236,7 +239,10 @@ class HandTest {
         robot.interact(() -> shell.perform("Write this stone into the book"));
         until(() -> robot.lookup("#book-page-name").tryQuery().isPresent());
         assertThat(book.book().pages()).as("it is on its way").isEmpty();
-        robot.interact(shell::end);
+        robot.interact(() -> {
+            ending.countDown();
+            shell.end();
+        });
         assertThat(workbench.noticeProperty().get()).as("nobody asks for a page before it is there").doesNotContain("no such page");
         assertThat(book.book().pages()).hasSize(1);
     }

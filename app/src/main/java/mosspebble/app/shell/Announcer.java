@@ -41,7 +41,7 @@ final class Announcer {
     private final Workbench workbench;
     private final Clock clock;
     private final Deque<String> said = new ArrayDeque<>();
-    private final PauseTransition silence = new PauseTransition(Duration.seconds(8));
+    private final PauseTransition silence = Lull.of(Duration.seconds(8));
     private Node speaking;
     private String name;
     private String spoken;

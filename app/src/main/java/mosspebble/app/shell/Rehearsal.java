@@ -26,7 +26,7 @@ final class Rehearsal {
     private final Function<Consumer<Runnable>, List<Runnable>> pieces;
     private final Deque<Runnable> coming = new ArrayDeque<>();
     private boolean begun;
-    private final PauseTransition pause = new PauseTransition(CALM);
+    private final PauseTransition pause = Lull.of(CALM);
 
     /**
      * @param window in which whatever the hand does puts the next piece off
