@@ -270,7 +270,7 @@ final class Alignment {
                 cell[i] = seen.cell(column[i] + columns, row[i] + rows);
                 count += cell[i] < 0 ? 0 : 1;
             }
-            if (count < LEAST_SEEN * cell.length) {
+            if (count < Math.max(1, LEAST_SEEN * cell.length)) {
                 return -1;
             }
             Correlation all = new Correlation();
@@ -350,7 +350,7 @@ final class Alignment {
                 eo[k] += e * at[k];
             }
         }
-        if (count < LEAST_SEEN * points.px.length) {
+        if (count < Math.max(1, LEAST_SEEN * points.px.length)) {
             return -1;
         }
         Correlation all = new Correlation();

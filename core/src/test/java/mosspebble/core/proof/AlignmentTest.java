@@ -83,6 +83,7 @@ class AlignmentTest {
         Fit hidden = new Alignment(field(AlignmentTest::pattern), seenTo(-2)).find(round(13), Fit.none(0, 0),
                 new Alignment.Range(3, 3, false));
         assertThat(hidden.likeness()).as("four tenths of it").isEqualTo(-1);
+        assertThat(Alignment.likeness(field(AlignmentTest::pattern), seenTo(8), new int[0])).as("nothing at all").isEqualTo(-1);
 
         Fit most = new Alignment(field(AlignmentTest::pattern), seenTo(8)).find(round(13), Fit.none(0, 0), new Alignment.Range(3, 3, false))
                 .about(0, 0);
