@@ -7,13 +7,13 @@ import java.lang.management.ManagementFactory;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.SplittableRandom;
+import java.util.concurrent.Callable;
 import java.util.stream.Stream;
 import javax.imageio.ImageIO;
 import mosspebble.core.area.Grid;
@@ -70,44 +70,63 @@ import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.LinearRing;
 import org.locationtech.jts.geom.Polygon;
+import picocli.CommandLine;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.ParameterException;
+import picocli.CommandLine.Spec;
 
 /**
  * How fast it is, as ratios and percentiles of one run: start-up against an empty JavaFX window on the same machine, replanning after an
- * edit, frames of the picture. Micro benchmarks
- * with JMH are in {@link Kernels}; {@code --jmh} runs them.
+ * edit, frames of the picture. Micro benchmarks with JMH are in {@link Kernels}.
  */
-public final class Bench {
+@Command(name = "bench", description = "Every figure beside what is wanted of it and what was kept last.", mixinStandardHelpOptions = true)
+public final class Bench implements Callable<Integer> {
 
     private static final int STARTS = 7;
 
     /** Between two frames of a screen that shows sixty of them a second, ms. */
     private static final double FRAME_MS = 16.7;
 
-    private Bench() {}
+    @Spec
+    private CommandSpec spec;
 
-    public static void main(String[] args) throws Exception {
-        if (Arrays.asList(args).contains("--jmh")) {
-            org.openjdk.jmh.Main.main(new String[] {Kernels.class.getName()});
-            return;
-        }
-        int to = Arrays.asList(args).indexOf("--to");
-        if (to >= 0 && to + 1 == args.length) {
-            System.err.println("--to wants a file for the drawing of growth, such as --to growth.svg.");
-            System.exit(2);
-        }
-        int keep = Arrays.asList(args).indexOf("--keep");
-        Path kept = Path.of(System.getProperty("mosspebble.figures", "docs/figures.csv"));
-        Map<String, Area> areas = areas(to < 0 ? null : Path.of(args[to + 1]));
+    @Option(names = "--only", split = ",", paramLabel = "AREA", completionCandidates = Names.class,
+            description = "these areas alone: ${COMPLETION-CANDIDATES}")
+    private List<String> only = List.of();
+
+    @Option(names = "--to", paramLabel = "FILE.svg", description = "where it is drawn how time grows")
+    private Path drawing;
+
+    @Option(names = "--keep", description = "keeps what is measured as that with which the next run compares")
+    private boolean keep;
+
+    @Option(names = "--jmh", description = "the inner kernels with JMH, and nothing else")
+    private boolean kernels;
+
+    public static void main(String[] args) {
+        System.exit(new CommandLine(new Bench()).execute(args));
+    }
+
+    @Override
+    public Integer call() throws Exception {
+        Map<String, Area> areas = areas(drawing);
         List<String> order = List.copyOf(areas.keySet());
-        int only = Arrays.asList(args).indexOf("--only");
-        if (only >= 0) {
-            String name = only + 1 < args.length ? args[only + 1] : "";
+        for (String name : only) {
             if (!areas.containsKey(name)) {
-                System.err.println("There is no area \"" + name + "\" to measure; there are " + String.join(", ", areas.keySet()) + ".");
-                System.exit(2);
+                throw new ParameterException(spec.commandLine(), "There is no area \"" + name + "\" to measure; there are "
+                        + String.join(", ", order) + ".");
             }
-            areas.keySet().removeIf(a -> !a.equals(name));
         }
+        if (kernels) {
+            org.openjdk.jmh.Main.main(new String[] {Kernels.class.getName()});
+            return 0;
+        }
+        if (!only.isEmpty()) {
+            areas.keySet().retainAll(only);
+        }
+        Path kept = Path.of(System.getProperty("mosspebble.figures", "docs/figures.csv"));
         Figures figures = new Figures(System.out, Figures.read(kept));
         for (Map.Entry<String, Area> area : areas.entrySet()) {
             figures.begin(area.getKey());
@@ -115,9 +134,19 @@ public final class Bench {
             figures.end();
         }
         figures.endAll();
-        if (keep >= 0) {
+        if (keep) {
             figures.keep(kept, order);
             System.out.println("Kept in " + kept + ".");
+        }
+        return 0;
+    }
+
+    /** The names of the areas, for the help. */
+    private static final class Names extends ArrayList<String> {
+        private static final long serialVersionUID = 1;
+
+        Names() {
+            super(areas(null).keySet());
         }
     }
 
