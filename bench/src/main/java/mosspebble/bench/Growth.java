@@ -84,8 +84,18 @@ final class Growth {
         }
     }
 
-    private static Series series(Figures figures, String name, String unit, int[] sizes, IntFunction<Runnable> work) {
+    /**
+     * Measures one work. Every size is run through beforehand, the largest first: else the smallest would be measured while little is
+     * compiled, and growth look small.
+     *
+     * @param sizes rising, two or more, each 2 or more
+     * @param work what is to be measured at one size, made ready
+     */
+    static Series series(Figures figures, String name, String unit, int[] sizes, IntFunction<Runnable> work) {
         double[] seconds = new double[sizes.length];
+        for (int i = sizes.length - 1; i >= 0; i--) {
+            work.apply(sizes[i]).run();
+        }
         for (int i = 0; i < sizes.length; i++) {
             Runnable run = work.apply(sizes[i]);
             seconds[i] = Figures.median(Bench.times(1, REPEATS, run));

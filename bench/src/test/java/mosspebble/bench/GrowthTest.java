@@ -4,9 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.io.ByteArrayInputStream;
+import java.io.OutputStream;
+import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import javax.xml.parsers.DocumentBuilderFactory;
 import org.junit.jupiter.api.Test;
@@ -40,6 +44,18 @@ class GrowthTest {
         assertThat(LINEAR.grown()).isEqualTo(4, within(1e-12));
         assertThat(SQUARE.grown()).isEqualTo(16, within(1e-12));
         assertThat(SQUARE.byNLogN()).isEqualTo(4 * 1.60206, within(1e-4));
+    }
+
+    /** Else the smallest size pays for all that runs for the first time. */
+    @Test
+    void theSmallestIsMeasuredAfterAllSizesHaveBeenRunThrough() {
+        List<Integer> ran = new ArrayList<>();
+        Figures figures = new Figures(new PrintStream(OutputStream.nullOutputStream()), List.of());
+        figures.begin("growth");
+        Growth.series(figures, "Work", "things", new int[] {2, 3, 4}, size -> () -> ran.addAll(Collections.nCopies(10_000, size)));
+
+        assertThat(ran.stream().filter(i -> i == 2).count()).as("once before, once more and three times measured").isEqualTo(5 * 10_000);
+        assertThat(IntStream.range(0, 4).mapToObj(i -> ran.get(10_000 * i))).containsExactly(4, 3, 2, 2);
     }
 
     @Test
