@@ -119,6 +119,9 @@ public final class Bench implements Callable<Integer> {
                         + String.join(", ", order) + ".");
             }
         }
+        if (drawing != null && !only.isEmpty() && !only.contains("growth")) {
+            throw new ParameterException(spec.commandLine(), "--to draws growth, which --only leaves out; name it there as well.");
+        }
         if (kernels) {
             org.openjdk.jmh.Main.main(new String[] {Kernels.class.getName()});
             return 0;

@@ -4,7 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.PrintWriter;
 import java.io.StringWriter;
+import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import picocli.CommandLine;
@@ -24,6 +26,15 @@ class BenchTest {
     void whatIsNotKnownIsToldAndNothingIsMeasured(String words, String told) {
         assertThat(asked(words.split(" "))).isEqualTo(CommandLine.ExitCode.USAGE);
         assertThat(said.toString()).contains(told);
+    }
+
+    @Test
+    void aDrawingOfWhatIsNotMeasuredIsRefusedAndNoFileIsMade(@TempDir Path folder) {
+        Path drawing = folder.resolve("growth.svg");
+
+        assertThat(asked("--only", "start,rest", "--to", drawing.toString())).isEqualTo(CommandLine.ExitCode.USAGE);
+        assertThat(said.toString()).startsWith("--to draws growth, which --only leaves out");
+        assertThat(drawing).doesNotExist();
     }
 
     @Test
