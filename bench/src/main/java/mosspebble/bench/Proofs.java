@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.SplittableRandom;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.IntStream;
 import mosspebble.core.area.Remembered;
 import mosspebble.core.photo.Photo;
@@ -16,6 +17,7 @@ import mosspebble.core.photo.PhotoReading;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Step;
 import mosspebble.core.project.Project;
+import mosspebble.core.project.Workshop;
 import mosspebble.core.proof.Moment;
 import mosspebble.core.proof.PhotoProof;
 import mosspebble.core.proof.Proof;
@@ -44,7 +46,10 @@ final class Proofs {
     /** How far a real move may be from a plain one of the whole thing, mm: what follows a curve does not turn in one piece. */
     private static final double PLAIN_MM = 0.05;
 
+    private static final Workshop WORKSHOP = TenPieces.workshop();
     private static final Map<String, PaintPlan> PLANS = new LinkedHashMap<>();
+    /** Of each stone what its plans before left known. */
+    private static final Map<String, Remembered> LEFT = new ConcurrentHashMap<>();
 
     private Proofs() {}
 
@@ -58,7 +63,10 @@ final class Proofs {
     }
 
     static PaintPlan plan(Project project) {
-        return Plans.plan(project, Survey.of(project.stone()), TenPieces.workshop(), new Remembered());
+        Remembered left = LEFT.computeIfAbsent(project.id(), i -> new Remembered());
+        synchronized (left) { // belongs to one thread at a time
+            return Plans.plan(project, Survey.of(project.stone()), WORKSHOP, left);
+        }
     }
 
     static int pencilled(PaintPlan plan) {

@@ -59,10 +59,10 @@ class HeldAgainstThePlanTest {
 
     @Test
     void slopesAndSizesAreMeasuredToHalfADegreeAndFourTenthsOfAMillimetre() {
-        List<Proofs.Error> errors = IntStream.range(0, 5).parallel().mapToObj(Proofs::trial).flatMap(Optional::stream).toList();
+        List<Proofs.Error> errors = IntStream.range(0, 3).parallel().mapToObj(Proofs::trial).flatMap(Optional::stream).toList();
         List<Proofs.Error> found = errors.stream().filter(Proofs.Error::found).toList();
 
-        assertThat(errors).hasSizeGreaterThan(2);
+        assertThat(errors).hasSizeGreaterThan(1);
         assertThat(found).as("things that cannot be made out").hasSizeGreaterThanOrEqualTo(errors.size() - 1);
         // one of so few may be outside of what holds for 95 in 100; the benchmark counts 90
         assertThat(found.stream().filter(e -> Math.abs(e.turn()) > 0.5 || Math.abs(e.mm()) > 0.4)).as("%s", found)
@@ -87,7 +87,7 @@ class HeldAgainstThePlanTest {
 
     @Test
     void nothingIsSaidOfAFaithfulTracing() {
-        List<List<ProofFinding>> said = IntStream.range(0, 4).parallel().mapToObj(Proofs::alarms).filter(a -> !a.isEmpty()).toList();
+        List<List<ProofFinding>> said = IntStream.range(0, 3).parallel().mapToObj(Proofs::alarms).filter(a -> !a.isEmpty()).toList();
 
         assertThat(said).as("at most 5 in 100; of so few, one").hasSizeLessThanOrEqualTo(1);
     }
@@ -211,31 +211,22 @@ class HeldAgainstThePlanTest {
     }
 
     @Test
-    void aBaldPlaceIsFoundWhereItIs() {
+    void aBaldPlaceAndPaintBesideItsPartAreFoundEachWhereItIsAndTheColourIsNamed() {
         PaintPlan plan = Proofs.demo("toadstool");
         int steps = Proofs.painted(plan);
         Coordinate at = middle(plan, "i3/cap");
-        Proof proof = Proofs.proof(plan, Moment.painted(steps), Proofs.photo(plan.survey(),
-                over(PaintedFace.of(plan, steps), at.x, at.y, 1.8, plan.survey().stone().colour()), 8));
-        ProofFinding bald = only(proof, Kind.BALD);
-
-        assertThat(bald.facts().number("mm2")).as("a circle of 10.2 mm²").isCloseTo(10.2, within(4.0));
-        assertThat(Math.hypot(bald.at().orElseThrow().x() - at.x, bald.at().orElseThrow().y() - at.y)).isLessThan(2.2);
-    }
-
-    @Test
-    void paintBesideItsPartIsFoundAndTheColourIsNamed() {
-        PaintPlan plan = Proofs.demo("toadstool");
-        int steps = Proofs.painted(plan);
         PlacedPart cap = plan.design().orElseThrow().parts().stream().filter(p -> p.part().id().endsWith("cap")).findFirst().orElseThrow();
         Envelope box = cap.painted().getEnvelopeInternal();
         double x = (box.getMinX() + box.getMaxX()) / 2;
         double y = box.getMinY() - 1.9; // beside its top
-        Srgb red = Srgb.ofHex("#a81f1c");
+        BenchScene.Cover worn = over(PaintedFace.of(plan, steps), at.x, at.y, 1.8, plan.survey().stone().colour());
         Proof proof = Proofs.proof(plan, Moment.painted(steps),
-                Proofs.photo(plan.survey(), over(PaintedFace.of(plan, steps), x, y, 2.2, red), 8));
+                Proofs.photo(plan.survey(), over(worn, x, y, 2.2, Srgb.ofHex("#a81f1c")), 8));
+        ProofFinding bald = only(proof, Kind.BALD);
         ProofFinding bled = only(proof, Kind.BLED);
 
+        assertThat(bald.facts().number("mm2")).as("a circle of 10.2 mm²").isCloseTo(10.2, within(4.0));
+        assertThat(Math.hypot(bald.at().orElseThrow().x() - at.x, bald.at().orElseThrow().y() - at.y)).isLessThan(2.2);
         assertThat(bled.part()).contains(cap.part().id());
         assertThat(Math.hypot(bled.at().orElseThrow().x() - x, bled.at().orElseThrow().y() - y)).isLessThan(2.5);
     }

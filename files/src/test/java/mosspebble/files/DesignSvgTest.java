@@ -9,11 +9,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Scanner;
 import javax.xml.parsers.DocumentBuilderFactory;
-import mosspebble.core.colour.Palette;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
-import mosspebble.core.rules.Plans;
 import mosspebble.core.sketch.PlacedPart;
 import mosspebble.core.sketch.Role;
 import org.junit.jupiter.api.Tag;
@@ -34,7 +32,7 @@ class DesignSvgTest {
     void thePictureIsInTrueMillimetresAndEveryPartKeepsItsArea() throws Exception {
         Studio studio = LanternWalk.studio(BuiltIn.repertoire());
         Project owl = studio.project("owl").orElseThrow();
-        PaintPlan plan = Plans.plan(owl, Surveys.of(owl.stone()), new Palette(studio.shelf()), BuiltIn.repertoire(), studio.climate());
+        PaintPlan plan = WalkPlans.of("owl");
         Path file = folder.resolve("owl.svg");
         DesignSvg.write(plan, file);
 
@@ -89,7 +87,7 @@ class DesignSvgTest {
     void theTemplateIsCutFromTheInsideOutAndRefusedWhereNothingWouldBeLeft() throws Exception {
         Studio studio = LanternWalk.studio(BuiltIn.repertoire());
         Project words = studio.project("lettering").orElseThrow();
-        PaintPlan plan = Plans.plan(words, Surveys.of(words.stone()), new Palette(studio.shelf()), BuiltIn.repertoire(), studio.climate());
+        PaintPlan plan = WalkPlans.of("lettering");
         Path file = folder.resolve("template.svg");
         DesignSvg.writeStencil(plan, file);
 
@@ -105,7 +103,7 @@ class DesignSvgTest {
                 .isGreaterThan(plan.survey().zones().outline().getArea());
 
         Project scene = studio.project("harbour").orElseThrow();
-        PaintPlan whole = Plans.plan(scene, Surveys.of(scene.stone()), new Palette(studio.shelf()), BuiltIn.repertoire(), studio.climate());
+        PaintPlan whole = WalkPlans.of("harbour");
         Path none = folder.resolve("none.svg");
         assertThatThrownBy(() -> DesignSvg.writeStencil(whole, none)).isInstanceOf(FileTrouble.class)
                 .hasMessageContaining("covers the whole stone");

@@ -6,32 +6,22 @@ import static org.assertj.core.api.Assertions.withinPercentage;
 
 import java.util.List;
 import java.util.stream.IntStream;
-import mosspebble.core.area.Remembered;
-import mosspebble.core.colour.Palette;
 import mosspebble.core.colour.Xyz;
 import mosspebble.core.picture.EdgePicture;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.StoneState;
-import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
-import mosspebble.core.project.Workshop;
-import mosspebble.core.rules.Plans;
 import mosspebble.core.units.Srgb;
 import org.junit.jupiter.api.Test;
 
 /** The unrolled edges of the demo, with the light that falls on them. */
 class EdgePictureTest {
 
-    private static final Studio DEMO = LanternWalk.studio(BuiltIn.repertoire());
+    private static final Studio DEMO = WalkPlans.STUDIO;
     private static final int COLUMNS = 700;
 
     private static List<PaintPlan> edged() {
-        Workshop workshop = new Workshop(new Palette(DEMO.shelf()), BuiltIn.repertoire(), DEMO.climate(), List.of());
-        return DEMO.projects().stream().map(p -> planned(p, workshop)).filter(p -> p.edge().isPresent()).toList();
-    }
-
-    private static PaintPlan planned(Project project, Workshop workshop) {
-        return Plans.plan(project, Surveys.of(project.stone()), workshop, new Remembered());
+        return DEMO.projects().stream().map(p -> WalkPlans.of(p.id())).filter(p -> p.edge().isPresent()).toList();
     }
 
     /** Mean luminance of the stone's rows from one share of the height to another. */

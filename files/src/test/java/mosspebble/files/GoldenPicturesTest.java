@@ -8,16 +8,11 @@ import java.nio.file.Path;
 import java.util.List;
 import javax.imageio.ImageIO;
 import mosspebble.core.area.Grid;
-import mosspebble.core.area.Remembered;
-import mosspebble.core.colour.Palette;
 import mosspebble.core.picture.StonePicture;
 import mosspebble.core.picture.StoneTerrain;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.StoneState;
-import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
-import mosspebble.core.project.Workshop;
-import mosspebble.core.rules.Plans;
 import mosspebble.core.stone.Survey;
 import org.junit.jupiter.api.Test;
 
@@ -36,13 +31,11 @@ class GoldenPicturesTest {
     private static final int LEVELS = 10;
 
     private static BufferedImage drawn() {
-        Studio studio = LanternWalk.studio(BuiltIn.repertoire());
-        Workshop workshop = new Workshop(new Palette(studio.shelf()), BuiltIn.repertoire(), studio.climate(), List.of());
+        Studio studio = WalkPlans.STUDIO;
         BufferedImage all = new BufferedImage(WIDE * studio.projects().size(), HIGH * LOOKS.size(), BufferedImage.TYPE_INT_RGB);
         for (int k = 0; k < studio.projects().size(); k++) {
-            Project project = studio.projects().get(k);
-            Survey survey = Surveys.of(project.stone());
-            PaintPlan plan = Plans.plan(project, survey, workshop, new Remembered());
+            PaintPlan plan = WalkPlans.of(studio.projects().get(k).id());
+            Survey survey = plan.survey();
             double cell = 2.1 * Math.max(survey.dome().outline().halfWidth() / WIDE, survey.dome().outline().halfHeight() / HIGH);
             Grid grid = new Grid(-WIDE * cell / 2, -HIGH * cell / 2, cell, WIDE, HIGH);
             StoneTerrain terrain = StoneTerrain.of(survey, grid);

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
-import mosspebble.core.area.Remembered;
 import mosspebble.core.blend.Blend;
 import mosspebble.core.blend.BlendKind;
 import mosspebble.core.care.SealKind;
@@ -20,7 +19,6 @@ import mosspebble.core.project.Habits;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
 import mosspebble.core.project.Workshop;
-import mosspebble.core.rules.Plans;
 import mosspebble.core.units.Millimetres;
 import mosspebble.core.words.HazardWords;
 import mosspebble.core.words.LayOutWords;
@@ -33,12 +31,13 @@ import org.junit.jupiter.params.provider.EnumSource;
 @Tag("outside")
 class HazardsTest {
 
-    private static final Studio STUDIO = LanternWalk.studio(BuiltIn.repertoire());
-    private static final Project OWL = STUDIO.project("owl").orElseThrow();
+    private static final Studio STUDIO = WalkPlans.STUDIO;
+    private static final Project OWL = WalkPlans.stone("owl");
 
     private static PaintPlan plan(Project project, Shelf shelf) {
-        return Plans.plan(project, Surveys.of(project.stone()),
-                new Workshop(new Palette(shelf), BuiltIn.repertoire(), STUDIO.climate(), STUDIO.known()), new Remembered());
+        return WalkPlans.of(project,
+                shelf == STUDIO.shelf() ? WalkPlans.WORKSHOP
+                        : new Workshop(new Palette(shelf), WalkPlans.REPERTOIRE, STUDIO.climate(), STUDIO.known()));
     }
 
     private static Set<Hazard> of(Project project) {

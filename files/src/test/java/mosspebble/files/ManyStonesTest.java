@@ -20,9 +20,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
-import mosspebble.core.area.Remembered;
 import mosspebble.core.colour.Mix;
-import mosspebble.core.colour.Palette;
 import mosspebble.core.drying.Climate;
 import mosspebble.core.plan.DoneSteps;
 import mosspebble.core.plan.InTime;
@@ -34,8 +32,6 @@ import mosspebble.core.project.Diary;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Room;
 import mosspebble.core.project.Studio;
-import mosspebble.core.project.Workshop;
-import mosspebble.core.rules.Plans;
 import mosspebble.core.timetable.HoursText;
 import mosspebble.core.timetable.Timetable;
 import mosspebble.core.timetable.Workload;
@@ -51,11 +47,10 @@ class ManyStonesTest {
     private static final Map<String, PaintPlan> PLANS = plans();
 
     private static Map<String, PaintPlan> plans() {
-        Studio studio = LanternWalk.studio(BuiltIn.repertoire());
-        Workshop workshop = new Workshop(new Palette(studio.shelf()), BuiltIn.repertoire(), studio.climate(), List.of());
+        Studio studio = WalkPlans.STUDIO;
         Map<String, PaintPlan> plans = new LinkedHashMap<>();
         for (Project project : studio.projects()) {
-            plans.put(project.id(), Plans.plan(project, Surveys.of(project.stone()), workshop, new Remembered()));
+            plans.put(project.id(), WalkPlans.of(project.id()));
         }
         return plans;
     }
@@ -103,17 +98,16 @@ class ManyStonesTest {
         for (int day = 0; day < 14; day++) {
             cold = cold.with(friday.plusDays(day), Optional.of(new Climate(new Celsius(8), 0.5, 0.1)), friday);
         }
-        Studio studio = LanternWalk.studio(BuiltIn.repertoire());
-        Workshop workshop = new Workshop(new Palette(studio.shelf()), BuiltIn.repertoire(), studio.climate(), List.of());
+        Studio studio = WalkPlans.STUDIO;
         for (boolean dryer : new boolean[] {false, true}) {
             Project snail = studio.project("snail").orElseThrow();
             snail = snail.withHabits(snail.habits().withHandling(snail.habits().handling().withDryer(dryer)));
-            PaintPlan plan = Plans.plan(snail, Surveys.of(snail.stone()), workshop, new Remembered());
+            PaintPlan plan = WalkPlans.of(snail);
             Timetable evening = table(List.of(plan), "Mon-Sun 19-22", Map.of());
             assertThat(TimetableWords.tooCold(evening, Map.of("snail", plan), DAILY, cold, ZoneOffset.UTC)).as("with a dryer: %s", dryer)
                     .hasValueSatisfying(words -> assertThat(words).contains("Sat 28", "below 10 °C").doesNotContain("Fri 27"));
             assertThat(TimetableWords.tooCold(evening, Map.of("snail", plan), DAILY, new Room(Climate.room()), ZoneOffset.UTC)).isEmpty();
-            PaintPlan bare = Plans.plan(snail.withSketch(Optional.empty()), Surveys.of(snail.stone()), workshop, new Remembered());
+            PaintPlan bare = WalkPlans.of(snail.withSketch(Optional.empty()));
             assertThat(TimetableWords.tooCold(table(List.of(bare), "Mon-Sun 19-22", Map.of()), Map.of("snail", bare), DAILY, cold,
                     ZoneOffset.UTC))
                     .as("no paint is laid").isEmpty();
@@ -389,9 +383,8 @@ class ManyStonesTest {
     @Test
     void whatIsDampServesTheNextStoneAndIsSaidAtTheTable() {
         PaintPlan owl = PLANS.get("owl");
-        Studio studio = LanternWalk.studio(BuiltIn.repertoire());
-        PaintPlan twin = Plans.plan(owl.project().withId("twin"), Surveys.of(owl.project().stone()),
-                new Workshop(new Palette(studio.shelf()), BuiltIn.repertoire(), studio.climate(), List.of()), new Remembered());
+        Studio studio = WalkPlans.STUDIO;
+        PaintPlan twin = WalkPlans.of(owl.project().withId("twin"));
         Map<String, PaintPlan> both = Map.of("owl", owl, "twin", twin);
         Timetable table = table(List.of(owl, twin), "Mon-Sun 10-22", Map.of());
         List<Map<String, Instant>> mixed = table.mixed();
@@ -483,11 +476,10 @@ class ManyStonesTest {
 
     @Test
     void sprayedStonesNeedTheirPlaceAndBrushedOnesDoNot() {
-        Studio studio = LanternWalk.studio(BuiltIn.repertoire());
-        Workshop workshop = new Workshop(new Palette(studio.shelf()), BuiltIn.repertoire(), studio.climate(), List.of());
+        Studio studio = WalkPlans.STUDIO;
         List<PaintPlan> sprayed = List.of("owl", "snail", "moon").stream().map(id -> studio.project(id).orElseThrow())
                 .map(p -> p.withHabits(p.habits().withSealer(studio.shelf().find("spray").orElseThrow())))
-                .map(p -> Plans.plan(p, Surveys.of(p.stone()), workshop, new Remembered())).toList();
+                .map(p -> WalkPlans.of(p)).toList();
         Room narrow = new Room(studio.climate()).withSprayed(1);
         Workload one = ManyStones.workload(sprayed, Diary.USUAL, narrow, FRIDAY, UTC);
         long coats = sprayed.stream().flatMap(p -> p.steps().stream()).filter(s -> s.kind() == Step.Kind.SEAL).mapToLong(ManyStones::parts)
@@ -521,12 +513,10 @@ class ManyStonesTest {
     @Test
     void aPassDoneWithAnotherPaintCountsForThePassInItsPlace() {
         PaintPlan planned = PLANS.get("toadstool");
-        Studio studio = LanternWalk.studio(BuiltIn.repertoire());
-        Workshop workshop = new Workshop(new Palette(studio.shelf()), BuiltIn.repertoire(), studio.climate(), List.of());
+        Studio studio = WalkPlans.STUDIO;
         int tried = 0;
         for (String slot : planned.project().colours().keySet()) {
-            PaintPlan told = Plans.plan(planned.project().withOrder(planned.order()).withColour(slot, Mix.of("plum")),
-                    Surveys.of(planned.project().stone()), workshop, new Remembered());
+            PaintPlan told = WalkPlans.of(planned.project().withOrder(planned.order()).withColour(slot, Mix.of("plum")));
             if (told.names().equals(planned.names()) || told.steps().size() != planned.steps().size()) {
                 continue; // nothing else is painted, or in other coats
             }

@@ -6,16 +6,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.SplittableRandom;
-import mosspebble.core.area.Remembered;
-import mosspebble.core.colour.Palette;
 import mosspebble.core.finding.Code;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Step;
 import mosspebble.core.project.Project;
-import mosspebble.core.project.Studio;
-import mosspebble.core.project.Workshop;
-import mosspebble.core.rules.Plans;
-import mosspebble.core.sketch.Repertoire;
 import mosspebble.core.words.StepWords;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -24,16 +18,12 @@ import org.junit.jupiter.params.provider.ValueSource;
 /** The order of the passes once it is the painter's own. */
 class OrderKeptTest {
 
-    private static final Repertoire REPERTOIRE = BuiltIn.repertoire();
-    private static final Studio STUDIO = LanternWalk.studio(REPERTOIRE);
-
     private static Project stone(String id) {
-        return STUDIO.project(id).orElseThrow();
+        return WalkPlans.stone(id);
     }
 
     private static PaintPlan plan(Project project) {
-        return Plans.plan(project, Surveys.of(project.stone()),
-                new Workshop(new Palette(STUDIO.shelf()), REPERTOIRE, STUDIO.climate(), STUDIO.known()), new Remembered());
+        return WalkPlans.of(project);
     }
 
     @ParameterizedTest

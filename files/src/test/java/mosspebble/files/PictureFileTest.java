@@ -11,36 +11,23 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.stream.Stream;
 import javax.imageio.ImageIO;
-import mosspebble.core.area.Remembered;
 import mosspebble.core.colour.Lamp;
-import mosspebble.core.colour.Palette;
 import mosspebble.core.picture.Care;
 import mosspebble.core.picture.LargePicture;
 import mosspebble.core.picture.Moments;
 import mosspebble.core.picture.StonePicture;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.StoneState;
-import mosspebble.core.project.Project;
-import mosspebble.core.project.Studio;
-import mosspebble.core.project.Workshop;
-import mosspebble.core.rules.Plans;
 import mosspebble.core.units.Srgb;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 class PictureFileTest {
 
-    private static final PaintPlan MOON = moon();
+    private static final PaintPlan MOON = WalkPlans.of("moon");
 
     @TempDir
     Path folder;
-
-    private static PaintPlan moon() {
-        Studio studio = LanternWalk.studio(BuiltIn.repertoire());
-        Project moon = studio.project("moon").orElseThrow();
-        return Plans.plan(moon, Surveys.of(moon.stone()),
-                new Workshop(new Palette(studio.shelf()), BuiltIn.repertoire(), studio.climate(), List.of()), new Remembered());
-    }
 
     private static LargePicture.Wish wish(int longest, double round) {
         return new LargePicture.Wish(longest, round, StoneState.SEALED, Lamp.DAYLIGHT,

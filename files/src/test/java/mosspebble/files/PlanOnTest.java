@@ -8,9 +8,7 @@ import java.util.List;
 import java.util.stream.IntStream;
 import mosspebble.core.area.Grid;
 import mosspebble.core.area.Mask;
-import mosspebble.core.area.Remembered;
 import mosspebble.core.coats.FilmMap;
-import mosspebble.core.colour.Palette;
 import mosspebble.core.finding.Code;
 import mosspebble.core.plan.DoneSteps;
 import mosspebble.core.plan.PaintPlan;
@@ -18,9 +16,6 @@ import mosspebble.core.plan.Step;
 import mosspebble.core.plan.StoneState;
 import mosspebble.core.project.Diary;
 import mosspebble.core.project.Project;
-import mosspebble.core.project.Studio;
-import mosspebble.core.project.Workshop;
-import mosspebble.core.rules.Plans;
 import mosspebble.core.words.StepWords;
 import mosspebble.core.units.LengthUnit;
 import mosspebble.core.words.LayOutWords;
@@ -35,13 +30,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 /** Stones of the Lantern Walk that are planned anew on what was painted on them. */
 class PlanOnTest {
 
-    private static final Studio WALK = LanternWalk.studio(BuiltIn.repertoire());
-    private static final Workshop WORKSHOP = new Workshop(new Palette(WALK.shelf()), BuiltIn.repertoire(), WALK.climate(), List.of());
     private static final Instant FRIDAY = Instant.parse("2026-11-27T18:00:00Z");
-
-    private static PaintPlan plan(Project project) {
-        return Plans.plan(project, Surveys.of(project.stone()), WORKSHOP, new Remembered());
-    }
 
     private static List<Integer> passes(PaintPlan plan) {
         return IntStream.range(0, plan.steps().size()).filter(i -> plan.steps().get(i) instanceof Step.Lay).boxed().toList();
@@ -88,13 +77,13 @@ class PlanOnTest {
     @ParameterizedTest
     @ValueSource(strings = {"owl", "harbour", "lettering", "snail", "moon", "fox", "heron", "window", "toadstool"})
     void whatIsPaintedIsLeftAndTheRestIsPaintedAsItWouldHaveBeen(String id) {
-        PaintPlan plan = plan(WALK.project(id).orElseThrow());
+        PaintPlan plan = WalkPlans.of(id);
         int all = passes(plan).size();
-        PaintPlan done = plan(on(plan, after(plan, all), plan.project()));
+        PaintPlan done = WalkPlans.of(on(plan, after(plan, all), plan.project()));
         assertThat(titles(done)).as("all is painted").isEmpty();
         assertThat(done.findings()).noneMatch(f -> f.code() == Code.OLD_PAINT_SEEN);
         assertThat(apart(plan, done)).as("it looks as it did").isLessThan(0.005);
-        PaintPlan on = plan(on(plan, after(plan, all / 2), plan.project()));
+        PaintPlan on = WalkPlans.of(on(plan, after(plan, all / 2), plan.project()));
         assertThat(titles(on)).as("a pass or two are counted otherwise on paint than below it").hasSizeBetween(all - all / 2 - 2,
                 all - all / 2 + 3);
         if (List.of("owl", "snail", "heron").contains(id)) {
@@ -106,19 +95,19 @@ class PlanOnTest {
 
     @Test
     void aWordThatWasLeftOutIsPaintedOver() {
-        PaintPlan plan = plan(WALK.project("lettering").orElseThrow());
+        PaintPlan plan = WalkPlans.of("lettering");
         Project without = plan.project().withSketch(plan.project().sketch().flatMap(s -> s.without("i2")));
-        PaintPlan rest = plan(on(plan, after(plan, passes(plan).size()), without));
+        PaintPlan rest = WalkPlans.of(on(plan, after(plan, passes(plan).size()), without));
         assertThat(titles(rest)).isNotEmpty().allMatch(t -> t.contains("the ground"));
         assertThat(rest.findings()).noneMatch(f -> f.code() == Code.OLD_PAINT_SEEN);
-        assertThat(apart(plan(without), rest)).as("as if it had never been there").isLessThan(0.005);
+        assertThat(apart(WalkPlans.of(without), rest)).as("as if it had never been there").isLessThan(0.005);
     }
 
     @Test
     void aThingThatWasLeftOutOnBareStoneIsTold() {
-        PaintPlan plan = plan(WALK.project("toadstool").orElseThrow());
+        PaintPlan plan = WalkPlans.of("toadstool");
         Project without = plan.project().withSketch(plan.project().sketch().flatMap(s -> s.without("i3")));
-        PaintPlan rest = plan(on(plan, after(plan, passes(plan).size()), without));
+        PaintPlan rest = WalkPlans.of(on(plan, after(plan, passes(plan).size()), without));
         assertThat(rest.findings()).anyMatch(f -> f.code() == Code.OLD_PAINT_SEEN);
         assertThat(titles(rest)).as("the ferns where the toadstool stood before them").isNotEmpty()
                 .noneMatch(t -> t.contains("cap") || t.contains("gill"));
@@ -126,9 +115,10 @@ class PlanOnTest {
 
     @Test
     void onPaperNobodyIsAskedForAToolForIt(@TempDir Path folder) throws Exception {
-        PaintPlan plan = plan(WALK.project("snail").orElseThrow());
-        PaintPlan on = plan(on(plan, after(plan, 7), plan.project()));
-        assertThat(LayOutWords.of(on, WALK.shelf())).flatExtracting(LayOutWords.Section::lines).extracting(LayOutWords.Line::words)
+        PaintPlan plan = WalkPlans.of("snail");
+        PaintPlan on = WalkPlans.of(on(plan, after(plan, 7), plan.project()));
+        assertThat(LayOutWords.of(on, WalkPlans.STUDIO.shelf())).flatExtracting(LayOutWords.Section::lines)
+                .extracting(LayOutWords.Line::words)
                 .isNotEmpty().doesNotContain("Nothing");
         Path file = folder.resolve("snail.pdf");
         Sheets.write(on, Paper.A4, LengthUnit.MM, file, (fraction, what) -> true);

@@ -71,7 +71,7 @@ class PracticedHandTest {
     @Test
     void noLoadIsPutAwayToBeTakenUpAgainAtOnce() {
         List<PaintPlan> plans = new ArrayList<>(PLANS.values());
-        List.of("harbour", "fox", "toadstool").forEach(stone -> plans.add(planned(stone)));
+        List.of("harbour", "fox", "toadstool").forEach(stone -> plans.add(WalkPlans.of(stone)));
         for (PaintPlan plan : plans) {
             for (int k = 1; k < plan.steps().size(); k++) {
                 if (plan.steps().get(k - 1) instanceof Step.Lay before && plan.steps().get(k) instanceof Step.Lay then
@@ -121,24 +121,13 @@ class PracticedHandTest {
     @ParameterizedTest
     @ValueSource(strings = {"owl", "harbour", "lettering", "snail", "moon", "fox", "heron", "window", "toadstool"})
     void nothingIsWrongWithTheSketchesOfTheWalk(String stone) {
-        assertThat(planned(stone).findings()).filteredOn(f -> f.stage() == Finding.Stage.SKETCH && f.weight() != Finding.Weight.TIP)
+        assertThat(WalkPlans.of(stone).findings()).filteredOn(f -> f.stage() == Finding.Stage.SKETCH && f.weight() != Finding.Weight.TIP)
                 .extracting(FindingWords::sentence).isEmpty();
     }
 
     /** The titles of a stone of the demo as it is today. */
     private static List<String> walk(String stone) {
-        return StepWords.titles(planned(stone));
-    }
-
-    private static final Map<String, PaintPlan> TODAY = new HashMap<>();
-
-    private static PaintPlan planned(String stone) {
-        return TODAY.computeIfAbsent(stone, id -> {
-            Studio walk = LanternWalk.studio(BuiltIn.repertoire());
-            Project project = walk.project(id).orElseThrow();
-            return Plans.plan(project, Surveys.of(project.stone()),
-                    new Workshop(new Palette(walk.shelf()), BuiltIn.repertoire(), walk.climate(), walk.known()), new Remembered());
-        });
+        return StepWords.titles(WalkPlans.of(stone));
     }
 
     private static int first(List<String> titles, String words) {
@@ -147,7 +136,7 @@ class PracticedHandTest {
 
     /** Number of the first pass that fills a part, whatever else it does. */
     private static int passOf(String stone, String part) {
-        List<Step> steps = planned(stone).steps();
+        List<Step> steps = WalkPlans.of(stone).steps();
         return IntStream.range(0, steps.size())
                 .filter(k -> steps.get(k) instanceof Step.Lay lay && lay.kind() == Step.Kind.FILL
                         && lay.doing().what().stream().anyMatch(w -> w.part().equals(part)))
@@ -227,7 +216,7 @@ class PracticedHandTest {
     @Test
     void whatTakesOneCoatAmongThingsThatTakeTwoIsTold() {
         for (Project project : LanternWalk.studio(BuiltIn.repertoire()).projects()) {
-            List<Step.Lay> all = laid(planned(project.id()));
+            List<Step.Lay> all = laid(WalkPlans.of(project.id()));
             for (int k = 0; k < all.size(); k++) {
                 Step.Lay coat = all.get(k);
                 Step.Count count = coat.doing().count();
@@ -325,7 +314,7 @@ class PracticedHandTest {
     /** A line below a clear glaze is seen for good (common practice, no source). */
     @Test
     void nothingIsDrawnUnderWhatIsClear() {
-        List<Step.Lay> drawn = laid(planned("harbour")).stream().filter(s -> s.doing().pencil().isPresent()).toList();
+        List<Step.Lay> drawn = laid(WalkPlans.of("harbour")).stream().filter(s -> s.doing().pencil().isPresent()).toList();
         assertThat(drawn).extracting(s -> s.doing().hides()).contains(true, false);
         assertThat(drawn).allSatisfy(s -> assertThat(StepWords.sentence(s).contains("wipe each away")).isEqualTo(!s.doing().hides()));
         assertThat(drawn).filteredOn(s -> !s.doing().hides())
@@ -401,11 +390,9 @@ class PracticedHandTest {
 
     @Test
     void noTwoPassesOfAStoneAreCalledAlike() {
-        Studio walk = LanternWalk.studio(BuiltIn.repertoire());
-        Workshop workshop = new Workshop(new Palette(walk.shelf()), BuiltIn.repertoire(), walk.climate(), walk.known());
         List<PaintPlan> plans = new ArrayList<>(PLANS.values());
-        walk.project("moon").ifPresent(moon -> plans.add(Plans.plan(moon, Surveys.of(moon.stone()), workshop, new Remembered())));
-        plans.add(planned("window")); // painted on both faces with the same parts
+        plans.add(WalkPlans.of("moon"));
+        plans.add(WalkPlans.of("window")); // painted on both faces with the same parts
         for (PaintPlan plan : plans) {
             List<String> called = plan.steps().stream().map(StepWords::title).toList();
             assertThat(called).as(plan.project().name()).doesNotHaveDuplicates();

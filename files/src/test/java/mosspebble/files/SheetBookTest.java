@@ -19,11 +19,8 @@ import javax.print.DocPrintJob;
 import javax.print.PrintException;
 import javax.print.PrintService;
 import javax.print.StreamPrintServiceFactory;
-import mosspebble.core.colour.Palette;
 import mosspebble.core.plan.PaintPlan;
-import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
-import mosspebble.core.rules.Plans;
 import mosspebble.core.units.LengthUnit;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -38,16 +35,11 @@ import org.junit.jupiter.api.io.TempDir;
 class SheetBookTest {
 
     private static final Studio STUDIO = LanternWalk.studio(BuiltIn.repertoire());
-    private static final PaintPlan OWL = plan("owl");
+    private static final PaintPlan OWL = WalkPlans.of("owl");
     private static final Sheets.Layout SMALL = new Sheets.Layout(Sheets.Cards.CONTACT, false, false);
 
     @TempDir
     private Path folder;
-
-    private static PaintPlan plan(String id) {
-        Project project = STUDIO.project(id).orElseThrow();
-        return Plans.plan(project, Surveys.of(project.stone()), new Palette(STUDIO.shelf()), BuiltIn.repertoire(), STUDIO.climate());
-    }
 
     private static final Map<Paper, SheetBook> BOUND = new EnumMap<>(Paper.class);
 
@@ -191,7 +183,7 @@ class SheetBookTest {
     @Test
     void aTemplateStandsAfterTheGuidesWithItsBridgesToldAndNoneWhereTheDesignIsTheStone() throws Exception {
         Sheets.Layout with = new Sheets.Layout(Sheets.Cards.NONE, false, true);
-        SheetBook book = Sheets.book(plan("lettering"), Paper.A4, LengthUnit.MM, with, (f, what) -> true).orElseThrow();
+        SheetBook book = Sheets.book(WalkPlans.of("lettering"), Paper.A4, LengthUnit.MM, with, (f, what) -> true).orElseThrow();
         assertThat(book.titles()).contains("Template to cut out");
         Path file = folder.resolve("template.pdf");
         book.save(file);
@@ -202,7 +194,7 @@ class SheetBookTest {
             assertThat(words.getText(document)).contains("cut in the order of the numbers, the edge last", "hold what would fall out",
                     "100 mm");
         }
-        assertThat(Sheets.book(plan("harbour"), Paper.A4, LengthUnit.MM, with, (f, what) -> true).orElseThrow().titles())
+        assertThat(Sheets.book(WalkPlans.of("harbour"), Paper.A4, LengthUnit.MM, with, (f, what) -> true).orElseThrow().titles())
                 .as("a scene that wears the stone leaves no sheet").noneMatch(t -> t.contains("Template"));
     }
 
@@ -254,10 +246,7 @@ class SheetBookTest {
 
     @Test
     void bothFacesAndTheEdgeStandAmongTheSmallSteps() throws Exception {
-        Studio studio = LanternWalk.studio(BuiltIn.repertoire());
-        Project window = studio.project("window").orElseThrow();
-        PaintPlan plan = Plans.plan(window, Surveys.of(window.stone()), new Palette(studio.shelf()), BuiltIn.repertoire(),
-                studio.climate());
+        PaintPlan plan = WalkPlans.of("window");
         SheetBook small = Sheets.book(plan, Paper.LETTER, LengthUnit.INCH, SMALL, (f, what) -> true).orElseThrow();
         int steps = plan.steps().size();
         assertThat(small.titles().stream().filter(t -> t.startsWith("Steps"))).hasSize((steps + 19) / 20);

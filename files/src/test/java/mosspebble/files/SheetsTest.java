@@ -18,13 +18,11 @@ import java.util.TreeSet;
 import mosspebble.core.plan.Untested;
 import mosspebble.core.colour.PaintKind;
 import mosspebble.core.colour.Paint;
-import mosspebble.core.colour.Palette;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.words.StepWords;
 import mosspebble.core.plan.Step;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
-import mosspebble.core.rules.Plans;
 import mosspebble.core.sketch.Repertoire;
 import mosspebble.core.units.LengthUnit;
 import mosspebble.core.units.Millimetres;
@@ -52,11 +50,11 @@ class SheetsTest {
     private Path folder;
 
     private static PaintPlan plan(Project project) {
-        return Plans.plan(project, Surveys.of(project.stone()), new Palette(STUDIO.shelf()), REPERTOIRE, STUDIO.climate());
+        return WalkPlans.of(project);
     }
 
     private static PaintPlan plan(String id) {
-        return plan(STUDIO.project(id).orElseThrow());
+        return WalkPlans.of(id);
     }
 
     @ParameterizedTest
@@ -107,9 +105,8 @@ class SheetsTest {
     @ParameterizedTest
     @EnumSource(Paper.class)
     void noWordPassesTheEdgeOfThePaperOrTheSwatch(Paper paper) throws Exception {
-        Project owl = LanternWalk.studio(BuiltIn.repertoire()).project("owl").orElseThrow().withName("W".repeat(78) + " W", "");
-        PaintPlan plan = Plans.plan(owl, Surveys.of(owl.stone()), new Palette(LanternWalk.shelf()), BuiltIn.repertoire(),
-                mosspebble.core.drying.Climate.room());
+        Project owl = WalkPlans.stone("owl").withName("W".repeat(78) + " W", "");
+        PaintPlan plan = plan(owl);
         Path file = folder.resolve("wide.pdf");
         Sheets.write(plan, paper, LengthUnit.MM, file, (fraction, what) -> true);
         List<Double> rights = new ArrayList<>();

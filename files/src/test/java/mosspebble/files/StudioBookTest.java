@@ -18,12 +18,10 @@ import javax.imageio.ImageIO;
 import mosspebble.core.book.Answers;
 import mosspebble.core.book.Finished;
 import mosspebble.core.book.Page;
-import mosspebble.core.colour.Palette;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.project.Diary;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
-import mosspebble.core.rules.Plans;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -166,8 +164,7 @@ class StudioBookTest {
         ZoneId zone = ZoneId.of("UTC");
         LocalDate today = LocalDate.of(2026, 11, 27);
         Project owl = studio.project("owl").orElseThrow();
-        PaintPlan plan = Plans.plan(owl, Surveys.of(owl.stone()), new Palette(studio.shelf()), BuiltIn.repertoire(),
-                studio.climate());
+        PaintPlan plan = WalkPlans.of(owl);
         Page page = Finished.page("owl", plan, studio, List.of("Owl keeping a lamp"), today, zone);
 
         assertThat(page.made().timed()).isFalse();

@@ -40,7 +40,6 @@ import mosspebble.core.stone.Skin;
 import mosspebble.core.care.Who;
 import mosspebble.core.care.Quarrel;
 import mosspebble.core.care.Compatibility;
-import mosspebble.core.area.Remembered;
 import mosspebble.core.blend.Blend;
 import mosspebble.core.blend.BlendKind;
 import mosspebble.core.care.SmearTest;
@@ -59,7 +58,6 @@ import mosspebble.core.project.Project;
 import mosspebble.core.project.Room;
 import mosspebble.core.project.Studio;
 import mosspebble.core.project.Workshop;
-import mosspebble.core.rules.Plans;
 import mosspebble.core.sketch.Item;
 import mosspebble.core.sketch.ItemMode;
 import mosspebble.core.sketch.OwnFile;
@@ -195,7 +193,7 @@ class StudioStoreTest {
                     "OUTLINE outlines pen-black");
             assertThat(snail.blends().get(Project.GROUND).kind()).isEqualTo(BlendKind.BANDS);
             Workshop workshop = new Workshop(new Palette(studio.shelf()), BuiltIn.repertoire(), studio.climate(), List.of());
-            List<Step> passes = Plans.plan(snail, Surveys.of(snail.stone()), workshop, new Remembered()).steps().stream()
+            List<Step> passes = WalkPlans.of(snail, workshop).steps().stream()
                     .filter(o -> o.kind().movable() && o.kind() != Step.Kind.PRIME).toList();
             assertThat(StepWords.what(passes.get(0))).as("the order is followed by passes that take its steps along").contains("body");
             assertThat(StepWords.what(passes.get(1))).contains("eye");

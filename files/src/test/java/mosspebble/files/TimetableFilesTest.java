@@ -17,16 +17,11 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import mosspebble.core.area.Remembered;
-import mosspebble.core.colour.Palette;
 import mosspebble.core.plan.ManyStones;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Hazard;
 import mosspebble.core.plan.SittingPage;
 import mosspebble.core.plan.Step;
-import mosspebble.core.project.Studio;
-import mosspebble.core.project.Workshop;
-import mosspebble.core.rules.Plans;
 import mosspebble.core.timetable.HoursText;
 import mosspebble.core.timetable.Timetable;
 import mosspebble.core.words.HazardWords;
@@ -54,15 +49,13 @@ class TimetableFilesTest {
     Path folder;
 
     private static Map<String, PaintPlan> plans() {
-        Studio studio = LanternWalk.studio(BuiltIn.repertoire());
-        Workshop workshop = new Workshop(new Palette(studio.shelf()), BuiltIn.repertoire(), studio.climate(), List.of());
         Map<String, PaintPlan> plans = new LinkedHashMap<>();
         for (String id : List.of("snail", "moon")) {
-            var project = studio.project(id).orElseThrow();
+            var project = WalkPlans.stone(id);
             var named = id.equals(
                     "moon") ? project.withName("=Moon, \"asleep\" ☾, in a name longer than a line of a calendar",
                             "") : project;
-            plans.put(id, Plans.plan(named, Surveys.of(project.stone()), workshop, new Remembered()));
+            plans.put(id, WalkPlans.of(named));
         }
         return plans;
     }

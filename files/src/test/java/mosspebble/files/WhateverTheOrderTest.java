@@ -4,8 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import mosspebble.core.area.Grid;
-import mosspebble.core.area.Remembered;
-import mosspebble.core.colour.Palette;
 import mosspebble.core.picture.Differences;
 import mosspebble.core.picture.StonePicture;
 import mosspebble.core.picture.StoneTerrain;
@@ -13,9 +11,6 @@ import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Step;
 import mosspebble.core.plan.StoneState;
 import mosspebble.core.project.Project;
-import mosspebble.core.project.Studio;
-import mosspebble.core.project.Workshop;
-import mosspebble.core.rules.Plans;
 import mosspebble.core.stone.Survey;
 import org.junit.jupiter.api.Test;
 
@@ -29,14 +24,11 @@ class WhateverTheOrderTest {
 
     @Test
     void aStoneLooksTheSameWithTheDryerAndWithout() {
-        Studio studio = LanternWalk.studio(BuiltIn.repertoire());
-        Workshop workshop = new Workshop(new Palette(studio.shelf()), BuiltIn.repertoire(), studio.climate(), List.of());
         int orders = 0;
-        for (Project project : studio.projects()) {
-            Survey survey = Surveys.of(project.stone());
-            PaintPlan one = Plans.plan(project, survey, workshop, new Remembered());
-            PaintPlan other = Plans.plan(project.withHabits(project.habits().withDryer(!project.habits().dryer())), survey, workshop,
-                    new Remembered());
+        for (Project project : WalkPlans.STUDIO.projects()) {
+            PaintPlan one = WalkPlans.of(project.id());
+            PaintPlan other = WalkPlans.of(project.withHabits(project.habits().withDryer(!project.habits().dryer())));
+            Survey survey = one.survey();
             Grid grid = Grid.around(survey.dome().outline().halfWidth() + 2, survey.dome().outline().halfHeight() + 2, 1 / PIXELS_PER_MM);
             StoneTerrain terrain = StoneTerrain.of(survey, grid);
             assertThat(Differences.of(StonePicture.of(one, terrain, StoneState.DRY), StonePicture.of(other, terrain, StoneState.DRY), 5))

@@ -38,7 +38,7 @@ class BenchPhotoTest {
     private static final GeometryFactory FACTORY = new GeometryFactory();
 
     /** As many as a test has time for; {@code -Dphotos=200} is what docs/photo.md speaks of. */
-    private static final int PHOTOS = Integer.getInteger("photos", 45);
+    private static final int PHOTOS = Integer.getInteger("photos", 30);
 
     private record Result(long seed, int stone, double lengthOff, double widthOff, double areaOff, double colourOff, boolean doubtful) {}
 
@@ -115,7 +115,7 @@ class BenchPhotoTest {
 
     @Test
     void onAWhiteSheetEveryWorseReadingCarriesAFinding() {
-        for (long seed = 300; seed < 306; seed++) {
+        for (long seed = 300; seed < 304; seed++) {
             BenchScene scene = BenchScene.varied(seed, 1200, 900);
             assertThat(kinds(read(scene.withSheet(BenchScene.WHITE, 0.4)))).contains(PhotoFinding.Kind.PALE_SHEET);
         }
@@ -133,8 +133,9 @@ class BenchPhotoTest {
     @Test
     void eachFailureHasItsOwnSentenceAndWayOut() {
         BenchScene plain = one(cobble(80), 200, 110);
-        assertThat(read(plain).findings()).isEmpty();
-        assertThat(read(plain).stones().size()).isEqualTo(1);
+        PhotoReading even = read(plain);
+        assertThat(even.findings()).isEmpty();
+        assertThat(even.stones().size()).isEqualTo(1);
 
         PhotoReading noCard = read(plain.withCard(false, 0));
         assertThat(noCard.stones()).isEmpty();
@@ -265,7 +266,7 @@ class BenchPhotoTest {
 
     @Test
     void theCameraIsFoundWhereItStood() {
-        for (long seed = 40; seed < 44; seed++) {
+        for (long seed = 40; seed < 43; seed++) {
             BenchScene scene = BenchScene.varied(seed, 1600, 1200);
             double[] camera = read(scene).map().orElseThrow().camera();
             assertThat(camera[2]).isCloseTo(scene.camera().z(), within(4.0));

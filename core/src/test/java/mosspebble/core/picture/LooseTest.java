@@ -101,14 +101,14 @@ class LooseTest {
     @Test
     // crumbs are cleared away before paint (common practice, no source)
     void crumbsLieFromTheDrawingUntilTheNextPass() {
-        StoneTerrain terrain = terrain(PALE, 0.05);
+        StoneTerrain terrain = terrain(PALE, 0.1);
         List<Loose> after = Loose.after(PALE, terrain, StoneState.DRY);
         int drawn = pencilled(PALE);
         assertThat(after).hasSize(PALE.steps().size() + 1);
         for (int steps = 0; steps < after.size(); steps++) {
             int covered = covered(seen(after.get(steps), terrain));
             if (steps == drawn) {
-                assertThat(covered * 0.05 * 0.05).as("mm2 of crumbs after step %s", steps).isBetween(0.3, 20.0);
+                assertThat(covered * 0.1 * 0.1).as("mm2 of crumbs after step %s", steps).isBetween(0.3, 20.0);
             } else {
                 assertThat(covered).as("after step %s", steps).isZero();
             }

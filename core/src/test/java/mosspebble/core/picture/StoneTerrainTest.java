@@ -199,10 +199,12 @@ class StoneTerrainTest {
     }
 
     private static void same(StoneTerrain one, int i, StoneTerrain other, int k) {
-        assertThat(new float[] {one.nx[i], one.ny[i], one.nz[i], one.z[i], one.inside[i], one.red[i], one.green[i], one.blue[i],
-            one.relief[i], one.gloss(i)}).containsExactly(other.nx[k], other.ny[k], other.nz[k], other.z[k], other.inside[k], other.red[k],
-                    other.green[k], other.blue[k], other.relief[k], other.gloss(k));
-        assertThat(one.glint(i)).isEqualTo(other.glint(k));
+        assertThat(cell(one, i)).isEqualTo(cell(other, k));
+    }
+
+    private static float[] cell(StoneTerrain terrain, int i) {
+        return new float[] {terrain.nx[i], terrain.ny[i], terrain.nz[i], terrain.z[i], terrain.inside[i], terrain.red[i], terrain.green[i],
+            terrain.blue[i], terrain.relief[i], terrain.gloss(i), terrain.glint(i)};
     }
 
     @Test

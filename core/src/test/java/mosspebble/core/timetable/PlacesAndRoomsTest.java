@@ -159,7 +159,7 @@ class PlacesAndRoomsTest {
     void whateverIsPlannedHoldsAndNoOrderBeatsTheBounds() {
         SplittableRandom random = new SplittableRandom(31);
         int small = 0;
-        for (int k = 0; k < 60; k++) {
+        for (int k = 0; k < 30; k++) {
             Workload workload = peopled(TimetableTest.random(random), random);
             Timetable found = Timetable.of(workload);
             TimetableTest.holds(found);
@@ -174,7 +174,7 @@ class PlacesAndRoomsTest {
                 });
             }
         }
-        assertThat(small).isGreaterThan(10);
+        assertThat(small).isGreaterThan(5);
     }
 
     private static void everyOrder(Workload workload, List<Integer> order, Consumer<List<Integer>> each) {

@@ -200,7 +200,7 @@ class TimetableTest {
     @Test
     void windowsAreKeptOrNamedAndAKnownOrderIsNeverMadeWorse() {
         SplittableRandom random = new SplittableRandom(9);
-        for (int k = 0; k < 30; k++) {
+        for (int k = 0; k < 20; k++) {
             Workload workload = windowed(random(random), random);
             Timetable found = Timetable.of(workload);
             holds(found);
@@ -336,7 +336,7 @@ class TimetableTest {
     @Test
     void whateverIsPlannedHoldsAndIsTheSameAgainAndNoWorseThanAnySmallOrder() {
         SplittableRandom random = new SplittableRandom(12);
-        for (int k = 0; k < 40; k++) {
+        for (int k = 0; k < 20; k++) {
             Workload workload = random(random);
             Timetable found = Timetable.of(workload);
             holds(found);
