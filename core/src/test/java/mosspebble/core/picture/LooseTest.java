@@ -47,10 +47,15 @@ class LooseTest {
             .made(Binder.RESIN, Finish.GLOSS, new Millimetres(0), new Micrometres(500));
     private static final PaintPlan PALE = plan(stone("#cfc6b4"), "varnish");
     private static final PaintPlan DARK = plan(stone("#333538"), "varnish");
-    private static final PaintPlan POURED = plan(Stone.cobble(), "resin");
+    private static final PaintPlan POURED = plan(small(), "resin");
+
+    /** Hardly larger than the board on it: its picture has half the pixels of a usual stone's. */
+    private static Stone small() {
+        return Stone.cobble().withSize(new Millimetres(66), new Millimetres(52), new Millimetres(24));
+    }
 
     private static Stone stone(String hex) {
-        return Stone.cobble().withSkin(Skin.of(RockKind.LIMESTONE, Texture.SMOOTH, Srgb.ofHex(hex)));
+        return small().withSkin(Skin.of(RockKind.LIMESTONE, Texture.SMOOTH, Srgb.ofHex(hex)));
     }
 
     private static PaintPlan plan(Stone stone, String sealer) {
