@@ -133,7 +133,7 @@ final class Driver implements AutoCloseable {
     /** On the demo as it ships, with its book; three stones of it, which are enough. */
     static Driver ofTheWholeWalk(Path studio, Clock clock) throws TimeoutException, FileTrouble {
         if (Files.notExists(studio)) {
-            StudioStore.open(studio, () -> Demo.of(MOSTLY), () -> LanternWalk.book(BuiltIn.repertoire())).close();
+            StudioStore.open(studio, () -> Demo.of(MOSTLY), Year::pages).close();
         }
         return new Driver(studio, true, MOSTLY, clock);
     }

@@ -202,7 +202,7 @@ class HandTest {
         Workbench bench = new Workbench(DEMO, (studio, title) -> {});
         PlanWorker plans = new PlanWorker(BuiltIn::repertoire, Platform::runLater, error -> {});
         robot.interact(() -> {
-            Shell one = shell(bench, new Results(bench, plans), plans, new BookInHand(LanternWalk.book(BuiltIn.repertoire())));
+            Shell one = shell(bench, new Results(bench, plans), plans, new BookInHand(Year.pages()));
             stage.getScene().setRoot(one);
             one.perform("Open the book");
         });

@@ -16,6 +16,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import javax.imageio.ImageIO;
+import mosspebble.app.Year;
 import mosspebble.app.model.AnswersInTurn;
 import mosspebble.app.model.FileWork;
 import mosspebble.app.model.PlanWorker;
@@ -42,7 +43,7 @@ import org.junit.jupiter.api.io.TempDir;
 class BookModelTest {
 
     private static final Studio WALK = LanternWalk.studio(BuiltIn.repertoire());
-    private static final List<BookKeeping.Kept> YEAR = LanternWalk.book(BuiltIn.repertoire());
+    private static final List<BookKeeping.Kept> YEAR = Year.pages();
 
     private final AnswersInTurn answers = new AnswersInTurn();
     private final BookInHand kept = new BookInHand(YEAR);

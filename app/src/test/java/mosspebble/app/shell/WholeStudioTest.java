@@ -7,6 +7,7 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
+import mosspebble.app.Year;
 import mosspebble.app.model.FileWork;
 import mosspebble.app.model.Workbench;
 import mosspebble.core.project.Studio;
@@ -28,7 +29,7 @@ class WholeStudioTest {
             SNAIL.withProjects(SNAIL.projects().stream().filter(p -> p.id().equals("snail")).toList()), (s, title) -> {});
     private final FileWork files = new FileWork(workbench, Runnable::run, Runnable::run);
     private final WholeStudio whole = new WholeStudio(workbench, files,
-            new BookInHand(LanternWalk.book(BuiltIn.repertoire()).subList(0, 3)), Clock.systemUTC(), () -> null);
+            new BookInHand(Year.pages().subList(0, 3)), Clock.systemUTC(), () -> null);
 
     @Test
     void itGoesOutWithProgressAndComesInAsAStudioOfItsOwn() throws Exception {

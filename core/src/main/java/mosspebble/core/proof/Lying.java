@@ -62,6 +62,8 @@ record Lying(Pose pose, double apartMm, double turnOff) {
             apart[turn] = Math.sqrt(apart[turn]);
         }
         double least = Arrays.stream(apart).min().orElseThrow();
+        double[][] places = even(own);
+        Ring outline = new Ring(ring);
         List<Lying> found = new ArrayList<>();
         for (int turn = 0; turn < SPOKES; turn++) {
             boolean lowest = apart[turn] <= apart[(turn + 1) % SPOKES] && apart[turn] <= apart[(turn + SPOKES - 1) % SPOKES];
@@ -70,7 +72,7 @@ record Lying(Pose pose, double apartMm, double turnOff) {
                 double angle = 2 * Math.PI * turn / SPOKES;
                 Pose rough = new Pose(middleSeen.x - Math.cos(angle) * middleOwn.x + Math.sin(angle) * middleOwn.y,
                         middleSeen.y - Math.sin(angle) * middleOwn.x - Math.cos(angle) * middleOwn.y, angle);
-                refined(own, ring, rough).filter(l -> l.apartMm() < OTHER_STONE * radius).ifPresent(found::add);
+                refined(places, outline, rough).filter(l -> l.apartMm() < OTHER_STONE * radius).ifPresent(found::add);
             }
         }
         found.sort((a, b) -> Double.compare(a.apartMm(), b.apartMm()));
@@ -85,27 +87,29 @@ record Lying(Pose pose, double apartMm, double turnOff) {
     }
 
     /** Least squares of the distances from each place of the one outline across the other. */
-    private static Optional<Lying> refined(Coordinate[] own, Coordinate[] ring, Pose rough) {
+    private static Optional<Lying> refined(double[][] places, Ring ring, Pose rough) {
         Pose pose = rough;
-        double[][] places = even(own);
         double apart = 0;
         double turnOff = 0;
         for (int turn = 0; turn < TURNS; turn++) {
             double[][] normal = new double[3][4];
             double squares = 0;
+            double cosine = Math.cos(pose.turn());
+            double sine = Math.sin(pose.turn());
             for (double[] place : places) {
                 double x = pose.sheetX(place[0], place[1]);
                 double y = pose.sheetY(place[0], place[1]);
-                double[] across = across(ring, x, y, Math.cos(pose.turn()) * place[2] - Math.sin(pose.turn()) * place[3],
-                        Math.sin(pose.turn()) * place[2] + Math.cos(pose.turn()) * place[3]);
-                double[] row = {across[0], across[1], -across[0] * (y - pose.y()) + across[1] * (x - pose.x())};
+                double acrossX = cosine * place[2] - sine * place[3];
+                double acrossY = sine * place[2] + cosine * place[3];
+                double off = ring.across(x, y, acrossX, acrossY);
+                double[] row = {acrossX, acrossY, -acrossX * (y - pose.y()) + acrossY * (x - pose.x())};
                 for (int a = 0; a < 3; a++) {
                     for (int b = 0; b < 3; b++) {
                         normal[a][b] += row[a] * row[b];
                     }
-                    normal[a][3] += row[a] * across[2];
+                    normal[a][3] += row[a] * off;
                 }
-                squares += across[2] * across[2];
+                squares += off * off;
             }
             apart = Math.sqrt(squares / places.length);
             normal[2][2] += 1e-6; // a disc has no turn: leave it
@@ -126,29 +130,6 @@ record Lying(Pose pose, double apartMm, double turnOff) {
             }
         }
         return Optional.of(new Lying(pose, apart, turnOff));
-    }
-
-    /** Way to the nearest place of a ring, as far as it goes along a direction: the direction, and how far, mm. */
-    private static double[] across(Coordinate[] ring, double x, double y, double acrossX, double acrossY) {
-        double best = Double.MAX_VALUE;
-        double along = 0;
-        for (int i = 1; i < ring.length; i++) {
-            double dx = ring[i].x - ring[i - 1].x;
-            double dy = ring[i].y - ring[i - 1].y;
-            double square = dx * dx + dy * dy;
-            if (square == 0) {
-                continue;
-            }
-            double t = Math.max(0, Math.min(1, ((x - ring[i - 1].x) * dx + (y - ring[i - 1].y) * dy) / square));
-            double wayX = ring[i - 1].x + t * dx - x;
-            double wayY = ring[i - 1].y + t * dy - y;
-            double distance = wayX * wayX + wayY * wayY;
-            if (distance < best) {
-                best = distance;
-                along = wayX * acrossX + wayY * acrossY;
-            }
-        }
-        return new double[] {acrossX, acrossY, along};
     }
 
     /** Places evenly along a ring, each with the direction across the ring there: x, y, across. */
