@@ -350,8 +350,8 @@ class FabricTest {
         Fabric fabric = fabric(rock);
         Place place = new Place();
         int glints = 0;
-        for (double v = -30; v < 30; v += 0.6) {
-            for (double u = -30; u < 30; u += 0.6) {
+        for (double v = -30; v < 30; v += 0.3) {
+            for (double u = -30; u < 30; u += 0.3) {
                 fabric.at(u, v, 0.02, place);
                 glints += place.glint == 0 ? 0 : 1;
             }
