@@ -229,6 +229,7 @@ class HeldAgainstThePlanTest {
         assertThat(Math.hypot(bald.at().orElseThrow().x() - at.x, bald.at().orElseThrow().y() - at.y)).isLessThan(2.2);
         assertThat(bled.part()).contains(cap.part().id());
         assertThat(Math.hypot(bled.at().orElseThrow().x() - x, bled.at().orElseThrow().y() - y)).isLessThan(2.5);
+        assertThat(ProofWords.sentence(bled, plan.design().get())).startsWith("Colour of the cap lies beside it");
     }
 
     @Test
