@@ -60,13 +60,13 @@ class HeldAgainstThePlanTest {
     @Test
     void slopesAndSizesAreMeasuredToHalfADegreeAndFourTenthsOfAMillimetre() {
         List<Proofs.Error> errors = IntStream.range(0, 3).parallel().mapToObj(Proofs::trial).flatMap(Optional::stream).toList();
-        List<Proofs.Error> found = errors.stream().filter(Proofs.Error::found).toList();
 
-        assertThat(errors).hasSizeGreaterThan(1);
-        assertThat(found).as("things that cannot be made out").hasSizeGreaterThanOrEqualTo(errors.size() - 1);
-        // one of so few may be outside of what holds for 95 in 100; the benchmark counts 90
-        assertThat(found.stream().filter(e -> Math.abs(e.turn()) > 0.5 || Math.abs(e.mm()) > 0.4)).as("%s", found)
-                .hasSizeLessThanOrEqualTo(1);
+        // what holds for 95 in 100 holds for these few; the benchmark counts fifty
+        assertThat(errors).hasSizeGreaterThan(1).allSatisfy(e -> {
+            assertThat(e.found()).as("made out: %s", e).isTrue();
+            assertThat(Math.abs(e.turn())).as("degrees, %s", e).isLessThan(0.5);
+            assertThat(Math.abs(e.mm())).as("mm of size, %s", e).isLessThan(0.4);
+        });
     }
 
     /**
@@ -89,7 +89,7 @@ class HeldAgainstThePlanTest {
     void nothingIsSaidOfAFaithfulTracing() {
         List<List<ProofFinding>> said = IntStream.range(0, 3).parallel().mapToObj(Proofs::alarms).filter(a -> !a.isEmpty()).toList();
 
-        assertThat(said).as("at most 5 in 100; of so few, one").hasSizeLessThanOrEqualTo(1);
+        assertThat(said).as("at most 5 in 100, of so few none").isEmpty();
     }
 
     /** Photos in which grain of the rock was once taken for paint, or a dark leaf for a smaller one. */

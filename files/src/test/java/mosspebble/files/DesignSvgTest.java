@@ -10,8 +10,6 @@ import java.util.List;
 import java.util.Scanner;
 import javax.xml.parsers.DocumentBuilderFactory;
 import mosspebble.core.plan.PaintPlan;
-import mosspebble.core.project.Project;
-import mosspebble.core.project.Studio;
 import mosspebble.core.sketch.PlacedPart;
 import mosspebble.core.sketch.Role;
 import org.junit.jupiter.api.Tag;
@@ -30,8 +28,6 @@ class DesignSvgTest {
     @Test
     @Tag("outside") // SVG 1.1, 7.8 and 8.3: a viewBox as wide in units as the picture in mm makes a unit a millimetre; M, L and Z
     void thePictureIsInTrueMillimetresAndEveryPartKeepsItsArea() throws Exception {
-        Studio studio = LanternWalk.studio(BuiltIn.repertoire());
-        Project owl = studio.project("owl").orElseThrow();
         PaintPlan plan = WalkPlans.of("owl");
         Path file = folder.resolve("owl.svg");
         DesignSvg.write(plan, file);
@@ -85,8 +81,6 @@ class DesignSvgTest {
 
     @Test
     void theTemplateIsCutFromTheInsideOutAndRefusedWhereNothingWouldBeLeft() throws Exception {
-        Studio studio = LanternWalk.studio(BuiltIn.repertoire());
-        Project words = studio.project("lettering").orElseThrow();
         PaintPlan plan = WalkPlans.of("lettering");
         Path file = folder.resolve("template.svg");
         DesignSvg.writeStencil(plan, file);
@@ -102,7 +96,6 @@ class DesignSvgTest {
         assertThat(areas.get(areas.size() - 1)).as("the sheet is larger than the stone")
                 .isGreaterThan(plan.survey().zones().outline().getArea());
 
-        Project scene = studio.project("harbour").orElseThrow();
         PaintPlan whole = WalkPlans.of("harbour");
         Path none = folder.resolve("none.svg");
         assertThatThrownBy(() -> DesignSvg.writeStencil(whole, none)).isInstanceOf(FileTrouble.class)

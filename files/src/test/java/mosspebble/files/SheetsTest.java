@@ -23,7 +23,6 @@ import mosspebble.core.words.StepWords;
 import mosspebble.core.plan.Step;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
-import mosspebble.core.sketch.Repertoire;
 import mosspebble.core.units.LengthUnit;
 import mosspebble.core.units.Millimetres;
 import org.apache.pdfbox.Loader;
@@ -43,8 +42,7 @@ import org.locationtech.jts.io.WKTReader;
 
 class SheetsTest {
 
-    private static final Repertoire REPERTOIRE = BuiltIn.repertoire();
-    private static final Studio STUDIO = LanternWalk.studio(REPERTOIRE);
+    private static final Studio STUDIO = WalkPlans.STUDIO;
 
     @TempDir
     private Path folder;
