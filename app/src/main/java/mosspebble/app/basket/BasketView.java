@@ -20,10 +20,11 @@ import mosspebble.app.control.Lines;
 import mosspebble.app.control.TextSize;
 import mosspebble.app.cloth.StoneImage;
 import mosspebble.app.model.PlanWorker;
+import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
 import mosspebble.app.screen.Panel;
 import mosspebble.core.advice.Suitability;
-import mosspebble.core.picture.StonePicture;
+import mosspebble.core.area.Grid;
 import mosspebble.core.plan.StoneState;
 import mosspebble.core.project.Project;
 import mosspebble.core.project.Studio;
@@ -185,18 +186,12 @@ public final class BasketView extends StackPane {
     private void paint(FoundStone found, double fine) {
         Studio studio = workbench.studio();
         desk.ask(lines.computeIfAbsent(found.id(), id -> new PlanWorker.Line()),
-                d -> d.picture(d.planAside(Project.begin(found), studio), fine, StoneState.DRY), picture -> {
-                    drawn.put(found.id(),
-                            new Drawn(found.stone(), fine, StoneImage.still(picture, 0, 320), width(picture), height(picture)));
+                d -> d.lit(Results.Moment.after(0, d.picture(d.planAside(Project.begin(found), studio), fine, StoneState.DRY), 320)),
+                lit -> {
+                    Grid grid = lit.moment().of().terrain().grid();
+                    drawn.put(found.id(), new Drawn(found.stone(), fine, StoneImage.still(lit), grid.columns() * grid.cellMm(),
+                            grid.rows() * grid.cellMm()));
                     fill();
                 });
-    }
-
-    private static double width(StonePicture picture) {
-        return picture.terrain().grid().columns() * picture.terrain().grid().cellMm();
-    }
-
-    private static double height(StonePicture picture) {
-        return picture.terrain().grid().rows() * picture.terrain().grid().cellMm();
     }
 }

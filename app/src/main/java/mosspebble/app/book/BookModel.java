@@ -38,7 +38,6 @@ import mosspebble.core.book.Page;
 import mosspebble.core.care.Lessons;
 import mosspebble.core.care.SmearTest;
 import mosspebble.core.colour.Lamp;
-import mosspebble.core.picture.Care;
 import mosspebble.core.picture.StonePicture;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.Step;
@@ -294,9 +293,7 @@ public final class BookModel {
         Grid grid = Grid.around(wide, high, 2 * Math.max(wide, high) / side);
         boolean sealed = plan.steps().stream().anyMatch(s -> s instanceof Step.Seal);
         StonePicture picture = d.picture(plan, grid, sealed ? StoneState.SEALED : StoneState.DRY, Lamp.DAYLIGHT);
-        int[] pixels = new int[grid.cells()];
-        picture.draw(new StonePicture.Shown(picture.steps(), 0, project.habits().light().from(), Care.FULL), () -> false, pixels);
-        return new Drawn(grid, pixels);
+        return new Drawn(grid, d.lit(Results.Moment.after(picture.steps(), picture, project.habits().light().from())).pixels());
     }
 
     private static byte[] png(Drawn drawn) {

@@ -43,7 +43,6 @@ import mosspebble.core.picture.Shadow;
 import mosspebble.core.picture.StonePicture;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.project.Project;
-import mosspebble.core.stone.Dome;
 import mosspebble.core.stone.Eye;
 import mosspebble.core.stone.Stone;
 import mosspebble.core.stone.StoneOutline;
@@ -88,7 +87,6 @@ public final class ClothView extends Region {
     private StoneImage fullImage;
     private Results.Moment asked;
     private Results.Moment drafted;
-    private Object shadowOf;
     private Grid shadowGrid;
     /** Pixels a mm, with the whole stone on the cloth and as it is looked at now. */
     private double fit = 1;
@@ -148,6 +146,7 @@ public final class ClothView extends Region {
             tool.views().forEach(cause -> cause.addListener((o, a, b) -> redrawStone()));
         }
         show.seenProperty().addListener((o, a, b) -> drawSeen(b));
+        show.shadowProperty().addListener((o, a, b) -> throwShadow(b));
         show.pictureProperty().addListener((o, a, b) -> redrawStone());
         show.beforeProperty().addListener((o, a, b) -> redrawStone());
         show.litProperty().addListener((o, a, b) -> drawLit(b));
@@ -424,7 +423,6 @@ public final class ClothView extends Region {
             return;
         }
         draft.setOpacity(1);
-        throwShadow();
         int steps = Math.min(workbench.stepProperty().get(), picture.steps());
         if (seen()) {
             asked = null;
@@ -503,23 +501,16 @@ public final class ClothView extends Region {
         }
     }
 
-    /** The shadow of the stone as planned, under the light of the stone. */
-    private void throwShadow() {
-        PaintPlan plan = show.plan();
-        if (plan == null) {
+    private void throwShadow(Shadow thrown) {
+        shadowGrid = thrown == null ? null : thrown.grid();
+        if (thrown == null) {
+            shadow.setImage(null);
             return;
         }
-        Dome dome = plan.survey().dome();
-        double from = plan.project().habits().light().from();
-        Object of = List.of(dome, from);
-        if (!of.equals(shadowOf)) {
-            shadowOf = of;
-            Shadow thrown = Shadow.of(dome, from);
-            shadowGrid = thrown.grid();
-            StoneImage image = new StoneImage(shadowGrid);
-            image.draw(thrown.pixels());
-            shadow.setImage(image.image());
-        }
+        StoneImage image = new StoneImage(shadowGrid);
+        image.draw(thrown.pixels());
+        shadow.setImage(image.image());
+        placeStone();
     }
 
     // --- linen

@@ -71,7 +71,9 @@ public final class OtherSideView extends VBox {
         if (below) {
             StonePicture picture = other.face();
             Grid grid = picture.terrain().grid();
-            face.setImage(StoneImage.still(picture, steps(picture.steps()), other.plan().project().habits().light().from()));
+            StoneImage image = new StoneImage(grid);
+            image.draw(picture, steps(picture.steps()), other.plan().project().habits().light().from());
+            face.setImage(image.image());
             double scale = Math.min(WIDE / grid.columns(), WIDE * 0.8 / grid.rows());
             face.setFitWidth(grid.columns() * scale);
             words.setText(other.plan().up().side().name().toLowerCase(java.util.Locale.ROOT) + ", below");

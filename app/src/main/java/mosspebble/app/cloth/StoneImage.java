@@ -5,6 +5,7 @@ import javafx.scene.image.Image;
 import javafx.scene.image.PixelBuffer;
 import javafx.scene.image.PixelFormat;
 import javafx.scene.image.WritableImage;
+import mosspebble.app.model.Results;
 import mosspebble.core.picture.StonePicture;
 import mosspebble.core.area.Grid;
 
@@ -45,10 +46,10 @@ public final class StoneImage {
         buffer.updateBuffer(b -> null);
     }
 
-    /** A still of a picture. */
-    public static Image still(StonePicture picture, int steps, double lightFrom) {
-        StoneImage still = new StoneImage(picture.terrain().grid());
-        still.draw(picture, steps, lightFrom);
+    /** What was drawn, to be looked at. */
+    public static Image still(Results.Lit drawn) {
+        StoneImage still = new StoneImage(drawn.moment().of().terrain().grid());
+        still.draw(drawn.pixels());
         return still.image();
     }
 }

@@ -27,6 +27,7 @@ import mosspebble.app.buildup.HabitsPage;
 import mosspebble.app.cloth.OtherSideView;
 import mosspebble.app.cloth.StoneImage;
 import mosspebble.app.model.PlanWorker;
+import mosspebble.app.model.Results;
 import mosspebble.app.model.Workbench;
 import mosspebble.app.screen.Panel;
 import mosspebble.core.picture.Differences;
@@ -57,7 +58,7 @@ public final class CompareView extends BorderPane {
     private static final int CIRCLES = 4;
     private static final double RING = 12;
 
-    private record Side(Habits habits, PaintPlan plan, PlanFigures figures, StonePicture picture, Optional<StonePicture> back,
+    private record Side(PaintPlan plan, PlanFigures figures, Results.Lit lit, Optional<Results.Lit> back,
             Optional<EdgePicture> edge) {}
 
     private final Workbench workbench;
@@ -158,7 +159,7 @@ public final class CompareView extends BorderPane {
         desk.ask(line, d -> {
             Side left = side(d, project, studio);
             Side there = side(d, project.withHabits(right), studio);
-            return new Both(left, there, Differences.of(left.picture, there.picture, CIRCLES));
+            return new Both(left, there, Differences.of(left.lit.moment().of(), there.lit.moment().of(), CIRCLES));
         }, both -> show(both, ownTitle));
     }
 
@@ -168,9 +169,13 @@ public final class CompareView extends BorderPane {
     private static Side side(PlanWorker desk, Project project, Studio studio) {
         PaintPlan plan = desk.plan(project, studio);
         PaintPlan turned = plan.turnedOver();
-        return new Side(project.habits(), plan, PlanFigures.of(plan, studio.shelf()), desk.picture(plan, PIXELS_PER_MM, StoneState.SEALED),
-                plan.below().map(b -> desk.picture(turned, PIXELS_PER_MM, StoneState.SEALED)),
+        return new Side(plan, PlanFigures.of(plan, studio.shelf()), lit(desk, plan), plan.below().map(b -> lit(desk, turned)),
                 plan.edge().map(e -> new EdgePicture(plan, EDGE_COLUMNS, StoneState.SEALED)));
+    }
+
+    private static Results.Lit lit(PlanWorker desk, PaintPlan plan) {
+        StonePicture picture = desk.picture(plan, PIXELS_PER_MM, StoneState.SEALED);
+        return desk.lit(Results.Moment.after(picture.steps(), picture, plan.project().habits().light().from()));
     }
 
     private void show(Both both, String ownTitle) {
@@ -209,7 +214,7 @@ public final class CompareView extends BorderPane {
     }
 
     private Node picture(Side side, String title, List<Differences.Place> apart) {
-        ImageView image = still(side.picture, side, 390, 290);
+        ImageView image = still(side.lit, 390, 290);
         Label words = new Label(title);
         words.getStyleClass().add("step-title");
         Pane rings = new Pane();
@@ -224,7 +229,7 @@ public final class CompareView extends BorderPane {
         frame.setMinSize(390, 292);
         HBox others = new HBox(8);
         others.setAlignment(Pos.CENTER);
-        side.back.ifPresent(back -> others.getChildren().addAll(still(back, side, 62, 46), Panel.quiet("the other face")));
+        side.back.ifPresent(back -> others.getChildren().addAll(still(back, 62, 46), Panel.quiet("the other face")));
         side.edge.ifPresent(edge -> others.getChildren().addAll(OtherSideView.strip(edge, side.plan.steps().size()),
                 Panel.quiet("edge, unrolled")));
         others.setVisible(!others.getChildren().isEmpty());
@@ -235,8 +240,8 @@ public final class CompareView extends BorderPane {
         return box;
     }
 
-    private static ImageView still(StonePicture picture, Side side, double wide, double high) {
-        ImageView image = new ImageView(StoneImage.still(picture, picture.steps(), side.habits.light().from()));
+    private static ImageView still(Results.Lit lit, double wide, double high) {
+        ImageView image = new ImageView(StoneImage.still(lit));
         image.setPreserveRatio(true);
         image.setFitWidth(wide);
         image.setFitHeight(high);

@@ -100,6 +100,11 @@ public final class FinishModel {
         Optional<SheetBook> bound(BooleanSupplier unwanted) throws FileTrouble;
     }
 
+    /** Makes sheets of a plan, or finds those that lie on the table; for any thread but the window's. Empty if told to stop. */
+    interface Making {
+        Optional<SheetBook> of(PaintPlan plan, Sheets.Progress progress) throws FileTrouble;
+    }
+
     private final Workbench workbench;
     private final Results show;
     private final PlanWorker desk;
@@ -200,8 +205,23 @@ public final class FinishModel {
         return template;
     }
 
-    Sheets.Layout layout() {
+    private Sheets.Layout layout() {
         return new Sheets.Layout(cards.get(), mirrored.get(), template.get()).withShelf(workbench.studio().shelf());
+    }
+
+    /** How what is chosen now is made: the sheets of any plan, or the pages that lie on the table; empty where those are not made yet. */
+    Optional<Making> making() {
+        if (pages.get() != Pages.STONE) {
+            return Optional.ofNullable(book.get()).map(made -> (plan, progress) -> Optional.of(made));
+        }
+        return Optional.of(sheets());
+    }
+
+    private Making sheets() {
+        LengthUnit unit = workbench.studio().unit();
+        Paper on = paper.get();
+        Sheets.Layout laidOut = layout();
+        return (plan, progress) -> desk.sheets(plan, on, unit, laidOut, progress);
     }
 
     /** How steps are laid out on them. */
@@ -255,10 +275,9 @@ public final class FinishModel {
 
     private Binding binding(Pages wanted, PaintPlan plan, List<SittingPage> planned, Paper on) {
         Studio studio = workbench.studio();
-        LengthUnit unit = studio.unit();
-        Sheets.Layout laidOut = layout();
+        Making sheets = sheets();
         return switch (wanted) {
-            case STONE -> unwanted -> desk.sheets(plan, on, unit, laidOut, unwanted);
+            case STONE -> unwanted -> sheets.of(plan, (fraction, what) -> !unwanted.getAsBoolean());
             case SITTINGS -> unwanted -> Optional.of(SittingSheets.book(planned, studio.shelf(), on, clock.getZone()));
             case LABEL -> {
                 LabelSheet.Size size = labelSize.get();

@@ -2,6 +2,7 @@ package mosspebble.app.finish;
 
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
+import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
@@ -14,7 +15,6 @@ import mosspebble.app.model.Workbench;
 import mosspebble.core.area.Grid;
 import mosspebble.core.colour.Lamp;
 import mosspebble.core.finding.Finding.Stage;
-import mosspebble.core.picture.Care;
 import mosspebble.core.picture.StonePicture;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.plan.StoneState;
@@ -32,8 +32,6 @@ final class FinishedStone extends VBox {
     private static final double SHARE = 0.32;
     private static final double HIGH = 380;
     private static final double BAR_MM = 100;
-
-    private record Drawn(Grid grid, int[] pixels) {}
 
     private final Workbench workbench;
     private final PlanWorker desk;
@@ -106,16 +104,12 @@ final class FinishedStone extends VBox {
         desk.ask(drawing, d -> {
             Grid grid = Grid.around(halfWide + 4, halfHigh + 4, 1 / (scale * output));
             StonePicture picture = d.picture(plan, grid, StoneState.SEALED, Lamp.DAYLIGHT);
-            int[] pixels = new int[grid.cells()];
-            picture.draw(new StonePicture.Shown(picture.steps(), 0, plan.project().habits().light().from(), Care.FULL), () -> false,
-                    pixels);
-            return new Drawn(grid, pixels);
-        }, drawn -> {
-            StoneImage still = new StoneImage(drawn.grid);
-            still.draw(drawn.pixels);
-            image.setImage(still.image());
-            image.setFitWidth(drawn.grid.columns() / output);
-            image.setFitHeight(drawn.grid.rows() / output);
+            return d.lit(Results.Moment.after(picture.steps(), picture, plan.project().habits().light().from()));
+        }, lit -> {
+            Image still = StoneImage.still(lit);
+            image.setImage(still);
+            image.setFitWidth(still.getWidth() / output);
+            image.setFitHeight(still.getHeight() / output);
         });
     }
 }

@@ -3,6 +3,7 @@ package mosspebble.app.finish;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Consumer;
 import javafx.beans.property.BooleanProperty;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -19,7 +20,6 @@ import mosspebble.app.screen.PageView;
 import mosspebble.app.screen.Panel;
 import mosspebble.core.plan.Untested;
 import mosspebble.core.project.Studio;
-import mosspebble.core.units.LengthUnit;
 import mosspebble.core.words.CareWords;
 import mosspebble.files.FileTrouble;
 import mosspebble.files.LabelSheet;
@@ -120,45 +120,36 @@ final class SheetsPage extends PageView {
         untriedWords.setText(CareWords.untried(pairs));
     }
 
-    /** Writes what lies on the table; guide and step cards are made anew of what is kept now. */
+    /** Writes what lies on the table, guide and step cards of what is kept now. */
     void save() {
-        if (model.pagesProperty().get() != FinishModel.Pages.STONE) {
-            SheetBook book = model.bookProperty().get();
-            if (book == null) {
-                model.exports.say("The pages are not made yet.");
-            } else {
-                model.exports.write(model.ending(), (plan, file, progress) -> {
-                    book.save(file);
-                    return true;
-                });
+        made(making -> model.exports.write(model.ending(), (plan, file, progress) -> {
+            Optional<SheetBook> book = making.of(plan, progress);
+            if (book.isPresent()) {
+                book.get().save(file);
             }
-            return;
-        }
-        LengthUnit unit = panel.workbench.studio().unit();
-        Paper paper = model.paperProperty().get();
-        Sheets.Layout layout = model.layout();
-        model.exports.write("-sheets.pdf", (plan, file, progress) -> Sheets.write(plan, paper, unit, layout, file, progress));
+            return book.isPresent();
+        }));
     }
 
-    /** Prints them on the usual printer. */
+    /** Prints the same on the usual printer. */
     void print() {
-        LengthUnit unit = panel.workbench.studio().unit();
-        Paper paper = model.paperProperty().get();
-        Sheets.Layout layout = model.layout();
-        SheetBook shown = model.pagesProperty().get() == FinishModel.Pages.STONE ? null : model.bookProperty().get();
-        model.exports.make((plan, progress) -> {
+        made(making -> model.exports.make((plan, progress) -> {
             List<PrintService> printers = SheetBook.printers();
             if (printers.isEmpty()) {
                 throw new FileTrouble(plan.project().name(), "There is no printer on this machine.",
                         "Save the PDF and print it elsewhere, at 100 % with no fitting to the page.");
             }
-            Optional<SheetBook> book = shown == null ? Sheets.book(plan, paper, unit, layout, progress) : Optional.of(shown);
+            Optional<SheetBook> book = making.of(plan, progress);
             if (book.isEmpty()) {
                 return Optional.empty();
             }
             book.get().print(printers.get(0), plan.project().name());
             return Optional.of("Sent to " + printers.get(0).getName() + ": " + book.get().titles().size() + " pages.");
-        });
+        }));
+    }
+
+    private void made(Consumer<FinishModel.Making> then) {
+        model.making().ifPresentOrElse(then, () -> model.exports.say("The pages are not made yet."));
     }
 
     /** Writes a sheet to try out what was never tried under the sealer. */

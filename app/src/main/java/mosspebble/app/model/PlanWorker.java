@@ -23,6 +23,7 @@ import mosspebble.core.colour.Palette;
 import mosspebble.core.colour.Shelf;
 import mosspebble.core.colour.Lamp;
 import mosspebble.core.picture.Care;
+import mosspebble.core.picture.Shadow;
 import mosspebble.core.picture.StonePicture;
 import mosspebble.core.picture.StoneTerrain;
 import mosspebble.core.plan.StoneState;
@@ -82,10 +83,12 @@ public class PlanWorker implements AutoCloseable {
     /** Cells of the terrains kept, about 50 bytes each. */
     private static final long CELLS = 1_600_000L * WINDOWS;
 
+    /** Pixels of what was drawn to be seen, 4 bytes each. */
+    private static final long PIXELS = 2_400_000L * WINDOWS;
+
     /** Plans and pictures kept; a picture with its terrain is 12 to 30 MB at the scale of the cloth, a plan 1 to 2. */
     private static final int PLANS = 12 * WINDOWS;
     private static final int PICTURES = 6 * WINDOWS;
-    private static final int LIT = 6;
     private static final int BOOKS = 3 * WINDOWS;
 
     /** So long what can wait stands back until answers are heard; an interface thread that is busy for longer is not waited for. */
@@ -100,6 +103,9 @@ public class PlanWorker implements AutoCloseable {
     private record TaughtKey(Same plan, Lessons lessons) {}
 
     private record PlanKey(Project project, Workshop workshop) {}
+
+    /** All that a shadow on the cloth is made from. */
+    private record ShadowKey(Stone stone, double lightFrom) {}
 
     /** All that a picture is made from. */
     private record PictureKey(Same schedule, Same face, Grid grid, StoneState look, Lamp lamp) {}
@@ -124,11 +130,13 @@ public class PlanWorker implements AutoCloseable {
     private static final SoftMemory<Shelf, Palette> KNOWN_PALETTES = new SoftMemory<>(REMEMBERED);
     private static final SoftMemory<RepertoireKey, Repertoire> KNOWN_REPERTOIRES = new SoftMemory<>(REMEMBERED);
     private static final SoftMemory<Stone, Survey> KNOWN_SURVEYS = new SoftMemory<>(PLANS);
+    private static final SoftMemory<ShadowKey, Shadow> KNOWN_SHADOWS = new SoftMemory<>(PLANS);
     private static final SoftMemory<PlanKey, PaintPlan> KNOWN_PLANS = new SoftMemory<>(PLANS);
     private static final SoftMemory<TaughtKey, PaintPlan> KNOWN_TAUGHT = new SoftMemory<>(PLANS);
     private static final SoftMemory<TerrainKey, StoneTerrain> KNOWN_TERRAINS = new SoftMemory<>(CELLS, key -> key.grid.cells());
     private static final SoftMemory<PictureKey, StonePicture> KNOWN_PICTURES = new SoftMemory<>(PICTURES);
-    private static final SoftMemory<Results.Moment, Results.Lit> KNOWN_LIT = new SoftMemory<>(LIT);
+    private static final SoftMemory<Results.Moment, Results.Lit> KNOWN_LIT = new SoftMemory<>(PIXELS,
+            moment -> moment.of().terrain().grid().cells());
     private static final SoftMemory<SheetsKey, Optional<SheetBook>> KNOWN_SHEETS = new SoftMemory<>(BOOKS);
 
     /** Work waits by urgency, then in the order in which it was asked for. */
@@ -313,6 +321,12 @@ public class PlanWorker implements AutoCloseable {
         return KNOWN_SURVEYS.of(stone, () -> Survey.of(stone));
     }
 
+    /** The shadow that the stone of a plan throws on the cloth by its light; only on the worker. */
+    public Shadow shadow(PaintPlan plan) {
+        double from = plan.project().habits().light().from();
+        return KNOWN_SHADOWS.of(new ShadowKey(plan.survey().stone(), from), () -> Shadow.of(plan.survey().dome(), from));
+    }
+
     /** The palette of a shelf; from any thread, since what is on the screen asks for the one the plan was made with. */
     public Palette palette(Shelf shelf) {
         return KNOWN_PALETTES.of(shelf, () -> new Palette(shelf));
@@ -387,14 +401,19 @@ public class PlanWorker implements AutoCloseable {
         return KNOWN_TERRAINS.of(new TerrainKey(survey.stone(), grid), () -> StoneTerrain.of(survey, grid));
     }
 
-    /** The sheets of a plan, as they were made before if they were; from any thread but the window's. Empty if no longer wanted. */
-    public Optional<SheetBook> sheets(PaintPlan plan, Paper paper, LengthUnit unit, Sheets.Layout layout, BooleanSupplier unwanted)
+    /** The sheets of a plan, as they were made before if they were; from any thread but the window's. Empty if told to stop. */
+    public Optional<SheetBook> sheets(PaintPlan plan, Paper paper, LengthUnit unit, Sheets.Layout layout, Sheets.Progress progress)
             throws FileTrouble {
         return KNOWN_SHEETS.of(new SheetsKey(new Same(plan), paper, unit, layout),
-                () -> Sheets.book(plan, paper, unit, layout, (fraction, what) -> !unwanted.getAsBoolean()), Optional::isPresent);
+                () -> Sheets.book(plan, paper, unit, layout, progress), Optional::isPresent);
     }
 
-    /** A moment drawn with full care; unfinished if it is no longer wanted. */
+    /** A moment drawn with full care; from any thread but the window's. */
+    public Results.Lit lit(Results.Moment moment) {
+        return lit(moment, () -> false);
+    }
+
+    /** The same, unfinished if it is no longer wanted. */
     Results.Lit lit(Results.Moment moment, BooleanSupplier unwanted) {
         return KNOWN_LIT.of(moment, () -> new Results.Lit(moment, moment.draw(Care.FULL, unwanted)), drawn -> !unwanted.getAsBoolean());
     }

@@ -27,6 +27,7 @@ import mosspebble.core.colour.Lamp;
 import mosspebble.core.picture.Care;
 import mosspebble.core.picture.EdgePicture;
 import mosspebble.core.picture.SeenPicture;
+import mosspebble.core.picture.Shadow;
 import mosspebble.core.picture.StonePicture;
 import mosspebble.core.care.Lessons;
 import mosspebble.core.plan.PaintPlan;
@@ -48,8 +49,8 @@ import mosspebble.core.stone.Viewpoint;
  */
 public final class Results {
 
-    /** A stone in the tray as worked out last. */
-    public record Thumb(Project project, PaintPlan plan, StonePicture picture) {}
+    /** A stone in the tray as worked out last, and how it looks when it is done. */
+    public record Thumb(Project project, PaintPlan plan, StonePicture picture, Lit lit) {}
 
     /**
      * A moment of the painting under a light.
@@ -59,6 +60,11 @@ public final class Results {
      * @param held steps of the moment that the left half is held at; -1 for none
      */
     public record Moment(StonePicture of, int steps, int coats, double lightFrom, int held, SeenBy by) {
+
+        /** A picture after so many of its steps, or all if it has fewer, by daylight. */
+        public static Moment after(int steps, StonePicture of, double lightFrom) {
+            return new Moment(of, Math.min(steps, of.steps()), 0, lightFrom, -1, SeenBy.DAY);
+        }
 
         /** The same moment in another picture of the same plan. */
         public Moment of(StonePicture other) {
@@ -109,6 +115,7 @@ public final class Results {
     private final PlanWorker desk;
     private final PlanWorker.Line planLine = new PlanWorker.Line();
     private final PlanWorker.Line handLine = new PlanWorker.Line();
+    private final PlanWorker.Line shadowLine = new PlanWorker.Line();
     private final PlanWorker.Line draftLine = new PlanWorker.Line();
     private final PlanWorker.Line partLine = new PlanWorker.Line();
     private final PlanWorker.Line pictureLine = new PlanWorker.Line();
@@ -120,9 +127,11 @@ public final class Results {
     private Diary takenBy;
     private Map<String, Double> taken;
     private Project asked;
+    private Object shadowOf;
     private PaintPlan draftedPlan;
     private Object draftedAs;
     private final ReadOnlyObjectWrapper<PaintPlan> plan = new ReadOnlyObjectWrapper<>();
+    private final ReadOnlyObjectWrapper<Shadow> shadow = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<StonePicture> picture = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<StonePicture> draft = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<StonePicture> draftOfPart = new ReadOnlyObjectWrapper<>();
@@ -158,6 +167,7 @@ public final class Results {
         workbench.seenByProperty().addListener((o, before, now) -> askPicture());
         pixelsPerMm.addListener((o, before, now) -> askPicture());
         close.addListener((o, before, now) -> askPicture());
+        plan.addListener((o, before, now) -> askShadow());
         plan.addListener((o, before, now) -> askPicture());
         plan.addListener((o, before, now) -> askOther());
         workbench.lookProperty().addListener((o, before, now) -> askOther());
@@ -173,6 +183,11 @@ public final class Results {
 
     public PaintPlan plan() {
         return plan.get();
+    }
+
+    /** What it throws on the cloth by its light; null before the first. */
+    public ReadOnlyObjectProperty<Shadow> shadowProperty() {
+        return shadow.getReadOnlyProperty();
     }
 
     /** Its picture at half the cloth's scale, for what must be quick; null before the first. */
@@ -378,6 +393,9 @@ public final class Results {
     }
 
     private void forget() {
+        shadowLine.drop();
+        shadowOf = null;
+        shadow.set(null);
         draftedPlan = null;
         plan.set(null);
         draft.set(null);
@@ -385,6 +403,15 @@ public final class Results {
         other.set(null);
         seen.set(null);
         draftOfPart.set(null);
+    }
+
+    private void askShadow() {
+        PaintPlan now = plan.get();
+        Object of = now == null ? null : List.of(now.survey().stone(), now.project().habits().light().from());
+        if (of != null && !of.equals(shadowOf)) {
+            shadowOf = of;
+            desk.ask(shadowLine, d -> d.shadow(now), shadow::set);
+        }
     }
 
     private void askPicture() {
@@ -454,8 +481,9 @@ public final class Results {
                     // what is only said to a plan changes no picture
                     boolean looksTheSame = before != null && before.plan().schedule() == small.schedule()
                             && before.plan().up() == small.up();
-                    return new Thumb(project, small,
-                            looksTheSame ? before.picture() : d.picture(small, THUMB_PIXELS_PER_MM, StoneState.SEALED));
+                    StonePicture drawn = looksTheSame ? before.picture() : d.picture(small, THUMB_PIXELS_PER_MM, StoneState.SEALED);
+                    return new Thumb(project, small, drawn,
+                            d.lit(Moment.after(drawn.steps(), drawn, project.habits().light().from())));
                 }, thumb -> {
                     troubled.remove(project.id());
                     thumbs.put(project.id(), thumb);

@@ -14,6 +14,7 @@ import mosspebble.app.cloth.Geometries;
 import mosspebble.app.cloth.StoneImage;
 import mosspebble.app.control.Token;
 import mosspebble.app.model.PlanWorker;
+import mosspebble.app.model.Results;
 import mosspebble.core.advice.Proposals;
 import mosspebble.core.area.Grid;
 import mosspebble.core.colour.Mix;
@@ -69,7 +70,15 @@ final class Sample extends StackPane {
      *
      * @param guides drawn in pencil; none where the subject is painted
      */
-    private record Painted(PaintPlan plan, StonePicture picture, double pixelsPerMm, List<PlacedPart> guides) {}
+    private record Painted(Results.Lit lit, double pixelsPerMm, List<PlacedPart> guides) {
+
+        /** With all its steps, dry, by daylight. */
+        static Painted of(PaintPlan plan, PlanWorker d, double pixelsPerMm, double outputScale, List<PlacedPart> guides) {
+            StonePicture picture = d.picture(plan, pixelsPerMm * outputScale, StoneState.DRY);
+            double light = plan.project().habits().light().from();
+            return new Painted(d.lit(Results.Moment.after(picture.steps(), picture, light)), pixelsPerMm, guides);
+        }
+    }
 
     private final Runnable ask;
     private boolean asked;
@@ -119,7 +128,7 @@ final class Sample extends StackPane {
         Optional<Motif> motif = Designs.motif(subject, d.repertoire(studio));
         Map<String, Mix> colours = motif.map(m -> Proposals.nearest(m, item, d.palette(studio.shelf()))).orElse(Map.of());
         PaintPlan plan = d.planAside(project.withColours(colours), studio);
-        return new Painted(plan, d.picture(plan, PIXELS_PER_MM * outputScale, StoneState.DRY), PIXELS_PER_MM,
+        return Painted.of(plan, d, PIXELS_PER_MM, outputScale,
                 design.map(p -> p.parts().stream().filter(part -> part.part().role() == Role.GUIDE).toList()).orElse(List.of()));
     }
 
@@ -137,13 +146,12 @@ final class Sample extends StackPane {
                 d.repertoire(studio)).project(), studio);
         StoneOutline outline = plan.survey().dome().outline();
         double perMm = Math.min(WIDE / (outline.halfWidth() + ROUND_MM), HIGH / (outline.halfHeight() + ROUND_MM)) / 2;
-        return new Painted(plan, d.picture(plan, perMm * outputScale, StoneState.DRY), perMm, List.of());
+        return Painted.of(plan, d, perMm, outputScale, List.of());
     }
 
     private void show(Painted painted) {
-        ImageView image = new ImageView(
-                StoneImage.still(painted.picture, painted.picture.steps(), painted.plan.project().habits().light().from()));
-        Grid grid = painted.picture.terrain().grid();
+        ImageView image = new ImageView(StoneImage.still(painted.lit));
+        Grid grid = painted.lit.moment().of().terrain().grid();
         image.setFitWidth(grid.columns() * grid.cellMm() * painted.pixelsPerMm);
         image.setFitHeight(grid.rows() * grid.cellMm() * painted.pixelsPerMm);
         getChildren().setAll(image);

@@ -17,7 +17,6 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
@@ -34,7 +33,6 @@ import mosspebble.app.model.Workbench;
 import mosspebble.app.sitting.Hairline;
 import mosspebble.app.sitting.SittingModel;
 import mosspebble.core.area.Grid;
-import mosspebble.core.picture.StonePicture;
 import mosspebble.core.plan.PaintPlan;
 import mosspebble.core.project.Project;
 import mosspebble.core.stone.StoneOutline;
@@ -42,9 +40,6 @@ import mosspebble.core.words.TimetableWords;
 
 /** All stones in hand, each in its own outline, at one common scale. */
 final class TrayView extends StackPane {
-
-    /** A small picture as drawn last. */
-    private record Still(StonePicture of, double lightFrom, Image image) {}
 
     private static final PseudoClass CURRENT = PseudoClass.getPseudoClass("current");
     private static final double HIGH = 66;
@@ -69,7 +64,6 @@ final class TrayView extends StackPane {
     private final OneStop stop = OneStop.in(stones);
     private final ScrollPane scroll = new ScrollPane();
     private final Map<String, Button> buttons = new LinkedHashMap<>();
-    private final Map<String, Still> stills = new HashMap<>();
     private final Map<String, Seen> seen = new HashMap<>();
     private final MoreLikeIt more;
     private final Button plus = new Button(NEW);
@@ -168,7 +162,6 @@ final class TrayView extends StackPane {
             wanted.add(button);
         }
         buttons.values().retainAll(wanted);
-        stills.keySet().retainAll(buttons.keySet());
         seen.keySet().retainAll(buttons.keySet());
         workbench.shown().map(p -> buttons.get(p.id())).ifPresent(this::bringIntoView);
         getStyleClass().remove("tray-small");
@@ -224,17 +217,6 @@ final class TrayView extends StackPane {
         drying.ifPresent(d -> Hairline.fill(in.line, d.share(sitting.nowProperty().get()), line()));
     }
 
-    /** The small picture of a stone, drawn once as long as it is the same. */
-    private Image still(Results.Thumb thumb, double lightFrom) {
-        String id = thumb.project().id();
-        Still known = stills.get(id);
-        if (known == null || known.of != thumb.picture() || known.lightFrom != lightFrom) {
-            known = new Still(thumb.picture(), lightFrom, StoneImage.still(thumb.picture(), thumb.picture().steps(), lightFrom));
-            stills.put(id, known);
-        }
-        return known.image;
-    }
-
     /** What is seen of a stone; its picture by identity. */
     private record Seen(Results.Thumb thumb, List<Object> rest) {
         boolean same(Seen other) {
@@ -266,7 +248,7 @@ final class TrayView extends StackPane {
         picture.setMinSize(60, (many() ? HIGH_OF_MANY : HIGH) + 4);
         picture.setPrefHeight((many() ? HIGH_OF_MANY : HIGH) + 4);
         if (thumb != null) {
-            ImageView image = new ImageView(still(thumb, project.habits().light().from()));
+            ImageView image = new ImageView(StoneImage.still(thumb.lit()));
             Grid grid = thumb.picture().terrain().grid();
             image.setFitWidth(grid.columns() * grid.cellMm() * scale);
             image.setFitHeight(grid.rows() * grid.cellMm() * scale);

@@ -20,8 +20,6 @@ import mosspebble.app.cloth.StoneImage;
 import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Results;
 import mosspebble.app.screen.Panel;
-import mosspebble.core.picture.Care;
-import mosspebble.core.picture.StonePicture;
 import mosspebble.core.timetable.Span;
 import mosspebble.instruments.ClimateProbe;
 import mosspebble.core.words.TimetableWords;
@@ -32,16 +30,13 @@ final class HemView extends BorderPane {
     private static final int MOST_DAYS = 21;
     private static final int LEAST_DAYS = 3;
 
-    /** A picture of a moment, and its pixels. */
-    private record Still(StonePicture of, int steps) {}
-
     private final SittingModel model;
     private final Results results;
     private final PlanWorker desk;
     private final VBox days = new VBox(6);
     private final ScrollPane scroll = new ScrollPane(days);
     private final List<DayStrip> strips = new ArrayList<>();
-    private final Map<Still, Image> stills = new HashMap<>();
+    private final Map<Results.Moment, Image> stills = new HashMap<>();
     private final HemFoot foot;
     private Bundle taken;
     private boolean opening;
@@ -206,23 +201,17 @@ final class HemView extends BorderPane {
         if (thumb == null) {
             return;
         }
-        Still still = new Still(thumb.picture(), Math.min(steps, thumb.picture().steps()));
-        Image known = stills.get(still);
+        Results.Moment moment = Results.Moment.after(steps, thumb.picture(), thumb.project().habits().light().from());
+        Image known = stills.get(moment);
         if (known != null) {
             into.setImage(known);
             return;
         }
-        double light = thumb.project().habits().light().from();
-        desk.askLater(new PlanWorker.Line(), d -> {
-            int[] pixels = new int[still.of.terrain().grid().cells()];
-            still.of.draw(new StonePicture.Shown(still.steps, 0, light, Care.FULL), () -> false, pixels);
-            return pixels;
-        }, pixels -> {
-            StoneImage image = new StoneImage(still.of.terrain().grid());
-            image.draw(pixels);
-            stills.keySet().removeIf(s -> results.thumbs().values().stream().noneMatch(t -> t.picture() == s.of));
-            stills.put(still, image.image());
-            into.setImage(image.image());
+        desk.askLater(new PlanWorker.Line(), d -> d.lit(moment), drawn -> {
+            Image image = StoneImage.still(drawn);
+            stills.keySet().removeIf(m -> results.thumbs().values().stream().noneMatch(t -> t.picture() == m.of()));
+            stills.put(moment, image);
+            into.setImage(image);
         });
     }
 }

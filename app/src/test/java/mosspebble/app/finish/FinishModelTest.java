@@ -70,6 +70,9 @@ class FinishModelTest {
             answers.until(() -> model.bookProperty().get() != null);
             SheetBook first = model.bookProperty().get();
             assertThat(first.titles()).startsWith("Guide at true size");
+            assertThat(model.making().orElseThrow().of(results.plan(), (fraction, what) -> {
+                throw new AssertionError("made again: " + what);
+            }).orElseThrow()).as("what is saved and printed lies on the table").isSameAs(first);
             model.matterProperty().set(Matter.JARS);
             model.matterProperty().set(Matter.SHEETS);
             answers.until(desk::idle);
@@ -109,9 +112,11 @@ class FinishModelTest {
             workbench.stageProperty().set(Finding.Stage.FINISH);
             model.pageFullProperty().set(false);
             model.pagesProperty().set(FinishModel.Pages.LABEL);
+            assertThat(model.making()).as("not made yet").isEmpty();
             answers.until(() -> model.bookProperty().get() != null);
             assertThat(model.bookProperty().get().titles()).containsExactly("Labels to cut out");
             SheetBook one = model.bookProperty().get();
+            assertThat(model.making().orElseThrow().of(results.plan(), (fraction, what) -> true)).containsSame(one);
             assertThat(model.ending()).isEqualTo("-label.pdf");
             model.pageFullProperty().set(true);
             answers.until(() -> model.bookProperty().get() != null);

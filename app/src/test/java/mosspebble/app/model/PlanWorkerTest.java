@@ -244,6 +244,12 @@ class PlanWorkerTest {
         });
         assertThat(drawn.get(1)).isSameAs(drawn.get(0));
         assertThat(drawn.stream().distinct()).as("another look, another lamp, another grid").hasSize(4);
+        Results.Moment done = Results.Moment.after(99, drawn.get(0), 320);
+        assertThat(done.steps()).as("it has no more").isEqualTo(drawn.get(0).steps());
+        Results.Lit lit = made(walk, d -> d.lit(done));
+        Results.Lit again = made(walk, d -> d.lit(Results.Moment.after(99, drawn.get(1), 320)));
+        Results.Lit sooner = made(walk, d -> d.lit(Results.Moment.after(1, drawn.get(0), 320)));
+        assertThat(again).isSameAs(lit).isNotSameAs(sooner);
     }
 
     @Test
