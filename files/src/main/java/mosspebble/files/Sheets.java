@@ -64,9 +64,10 @@ public final class Sheets {
     /** Above the outline, where the mark of its top stands, mm. */
     private static final double MARK = 1.5;
 
-    /** Pixels along a stone on a card, and on a small one: about 200 to an inch. */
-    private static final int CARD_PIXELS = 360;
-    private static final int SMALL_PIXELS = 300;
+    /** Pixels along a stone on a card: about 200 to an inch; where nobody looks so closely, as in tests, fewer can be asked for. */
+    private static final int CARD_PIXELS = Math.max(36, Integer.getInteger("mosspebble.cards", 360));
+    /** The same on a small card. */
+    private static final int SMALL_PIXELS = CARD_PIXELS * 5 / 6;
 
     /** Least height of a card; one of many words takes more. */
     private static final float CARD = 41;

@@ -1,5 +1,8 @@
 package mosspebble.core.colour;
 
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.Map;
 import java.util.Optional;
 import mosspebble.core.units.LinearSystem;
 import mosspebble.core.units.Srgb;
@@ -18,9 +21,29 @@ final class SmoothReflectance {
     private static final int MOST_STEPS = 120;
     private static final double[][] T = bandsToRgb();
 
+    /** A shelf has some sixty colours, and a plan asks for the same few again and again. */
+    private static final int MOST_KNOWN = 512;
+
+    private static final Map<Srgb, Spectrum> KNOWN = Collections.synchronizedMap(new LinkedHashMap<>(16, 0.75f, true) {
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<Srgb, Spectrum> eldest) {
+            return size() > MOST_KNOWN;
+        }
+    });
+
     private SmoothReflectance() {}
 
+    /** From any thread; those asked for last are known. */
     static Spectrum of(Srgb colour) {
+        Spectrum known = KNOWN.get(colour);
+        if (known == null) {
+            known = found(colour);
+            KNOWN.put(colour, known);
+        }
+        return known;
+    }
+
+    private static Spectrum found(Srgb colour) {
         double[] rgb = {Xyz.linear(colour.red()), Xyz.linear(colour.green()), Xyz.linear(colour.blue())};
         if (rgb[0] == 0 && rgb[1] == 0 && rgb[2] == 0) {
             return Spectrum.flat(0.0001);

@@ -66,6 +66,18 @@ class ColourTest {
     }
 
     @Test
+    void aColourAskedForAgainIsKnownUntilManyOthersWereAskedFor() {
+        Srgb code = Srgb.ofHex("#6f8a5c");
+        Spectrum first = Spectrum.of(code);
+        assertThat(Spectrum.of(Srgb.ofHex("#6F8A5C"))).isSameAs(first);
+        assertThat(Spectrum.of(Srgb.ofHex("#6f8a5d"))).isNotEqualTo(first);
+        for (int i = 0; i < 520; i++) {
+            Spectrum.of(Srgb.ofRgb(0x405060 + 11 * i));
+        }
+        assertThat(Spectrum.of(code)).as("worked out anew").isNotSameAs(first).isEqualTo(first);
+    }
+
+    @Test
     void everyCodeHasASmoothReflectanceThatGivesItBack() {
         SplittableRandom random = new SplittableRandom(5);
         for (int i = 0; i < 300; i++) {
