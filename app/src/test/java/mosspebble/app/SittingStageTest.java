@@ -130,6 +130,7 @@ class SittingStageTest {
                     && app.find("#ready-owl").getAccessibleText().endsWith("It waits until Snail with post is painted and dry."));
             app.click("#tray-snail");
             app.until("the snail's own", () -> app.text("#waits").equals("waits for nothing"));
+            app.settled(); // a menu closes with a column that is laid out anew
             app.click("#waits");
             app.until("the menu is open", () -> ((MenuButton) app.find("#waits")).isShowing());
             app.robot.interact(() -> ((Workbench) app.scene().getRoot().getProperties().get(Workbench.class))
