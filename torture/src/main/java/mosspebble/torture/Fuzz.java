@@ -71,7 +71,7 @@ final class Fuzz {
                 }
             }
         }
-        Plans.run(tally, seed, until, Math.max(20, most / 200));
+        Plans.run(tally, seed, until, Math.max(10, most / 200));
     }
 
     private void read(Target target, byte[] bytes, String name) throws IOException {
