@@ -12,6 +12,7 @@ import java.util.Deque;
 import java.util.List;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.atomic.AtomicInteger;
+import mosspebble.app.model.AnswersInTurn;
 import mosspebble.app.model.FileWork;
 import mosspebble.app.model.PlanWorker;
 import mosspebble.app.model.Results;
@@ -62,6 +63,7 @@ class WorkbenchTest {
 
     private final Disk disk = new Disk();
     private final Workbench workbench = new Workbench(DEMO, disk);
+    private final AnswersInTurn answers = new AnswersInTurn();
 
     @Test
     void undoTellsTheOneValueThatAChangeChanged() {
@@ -173,7 +175,7 @@ class WorkbenchTest {
     /** With a desk that fails for the stones named. */
     private void failingFor(List<String> ids, AtomicInteger failures, Use use) throws Exception {
         Repertoire sound = BuiltIn.repertoire();
-        try (PlanWorker desk = new PlanWorker(() -> sound, Runnable::run, error -> failures.incrementAndGet()) {
+        try (PlanWorker desk = new PlanWorker(() -> sound, answers, error -> failures.incrementAndGet()) {
             @Override
             public mosspebble.core.plan.PaintPlan plan(Project project, Studio studio) {
                 return super.plan(failing(project), studio);
@@ -202,16 +204,16 @@ class WorkbenchTest {
     void aFailedPlanLeavesNothingOfAnotherStoneAndIsNotBusyForEver() throws Exception {
         AtomicInteger failures = new AtomicInteger();
         failingFor(List.of("snail"), failures, (show, desk) -> {
-            ColourModelTest.until(() -> show.plan() != null && show.pictureProperty().get() != null);
+            answers.until(() -> show.plan() != null && show.pictureProperty().get() != null);
             workbench.choose("snail");
-            ColourModelTest.until(() -> !show.busyProperty().get() && desk.idle());
+            answers.until(() -> !show.busyProperty().get() && desk.idle());
             assertThat(show.plan()).isNull();
             assertThat(show.pictureProperty().get()).isNull();
             assertThat(show.troubleProperty().get()).isEqualTo("Snail with post cannot be worked out as it is now.");
             assertThat(show.troubled()).containsExactly("snail");
             assertThat(failures.get()).as("told where it belongs, not once more to everybody").isZero();
             workbench.choose("moon");
-            ColourModelTest.until(() -> show.plan() != null);
+            answers.until(() -> show.plan() != null);
             assertThat(show.troubleProperty().get()).isEmpty();
             assertThat(show.plan().project().id()).isEqualTo("moon");
         });
@@ -222,7 +224,7 @@ class WorkbenchTest {
         failingFor(List.of(), new AtomicInteger(), (show, desk) -> {
             List<Double> cells = new CopyOnWriteArrayList<>();
             show.pictureProperty().addListener((o, a, b) -> cells.add(b.terrain().grid().cellMm()));
-            ColourModelTest.until(() -> show.plan() != null && desk.idle() && cells.size() >= 2);
+            answers.until(() -> show.plan() != null && desk.idle() && cells.size() >= 2);
             assertThat(cells).as("half the pixels first, then all").endsWith(2.0, 1.0);
             assertThat(show.draftProperty().get().steps()).isEqualTo(show.pictureProperty().get().steps());
             Results.Moment first = new Results.Moment(show.pictureProperty().get(), 2, 0, 320, -1, SeenBy.DAY);
@@ -231,7 +233,7 @@ class WorkbenchTest {
                 show.askLit(first);
             }
             show.askLit(last);
-            ColourModelTest.until(() -> desk.idle() && show.litProperty().get() != null && last.equals(show.litProperty().get().moment()));
+            answers.until(() -> desk.idle() && show.litProperty().get() != null && last.equals(show.litProperty().get().moment()));
             int[] pixels = show.litProperty().get().pixels();
             assertThat(pixels).as("whole, though others were given up").isEqualTo(last.draw(Care.FULL, () -> false));
             Grid grid = last.of().terrain().grid();
@@ -241,12 +243,12 @@ class WorkbenchTest {
                     .isEqualTo(Arrays.copyOfRange(held, middle, middle + grid.columns() / 2));
             workbench.seenByProperty().set(SeenBy.WARM_LAMP);
             StonePicture day = last.of();
-            ColourModelTest.until(() -> desk.idle() && show.pictureProperty().get() != day && show.pictureProperty().get().terrain()
+            answers.until(() -> desk.idle() && show.pictureProperty().get() != day && show.pictureProperty().get().terrain()
                     .grid().cellMm() == 1);
             assertThat(show.pictureProperty().get().colourAt(0, 1, 1)).as("by a lamp the stone has another colour")
                     .isNotEqualTo(day.colourAt(0, 1, 1));
             show.closeProperty().set(new Grid(-5, -5, 0.1, 100, 100));
-            ColourModelTest.until(() -> desk.idle() && show.pictureProperty().get().terrain().grid().cellMm() == 0.1);
+            answers.until(() -> desk.idle() && show.pictureProperty().get().terrain().grid().cellMm() == 0.1);
             assertThat(show.draftProperty().get().terrain().grid().cellMm()).as("the draft stays the whole stone").isEqualTo(2.0);
         });
     }
@@ -254,7 +256,7 @@ class WorkbenchTest {
     @Test
     void nothingOfTheStoneBeforeStandsUnderTheNameOfTheOneChosen() throws Exception {
         failingFor(List.of(), new AtomicInteger(), (show, desk) -> {
-            ColourModelTest.until(() -> show.plan() != null && show.pictureProperty().get() != null);
+            answers.until(() -> show.plan() != null && show.pictureProperty().get() != null);
             List<String> wrong = new ArrayList<>();
             show.planProperty().addListener((o, a, b) -> {
                 if (b != null && !b.project().id().equals(workbench.shown().orElseThrow().id())) {
@@ -265,7 +267,7 @@ class WorkbenchTest {
                 workbench.choose(id);
                 assertThat(show.plan() == null || show.plan().project().id().equals(id)).as("right after choosing %s", id).isTrue();
             }
-            ColourModelTest.until(() -> show.plan() != null && desk.idle());
+            answers.until(() -> show.plan() != null && desk.idle());
             assertThat(wrong).isEmpty();
         });
     }
@@ -285,7 +287,7 @@ class WorkbenchTest {
                 }
             });
             photos.take();
-            ColourModelTest.until(() -> !photos.busyProperty().get());
+            answers.until(() -> !photos.busyProperty().get());
             assertThat(photos.troubleProperty().get()).contains("could not be read");
         });
     }
